@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+source "https://rubygems.org"
+
+ruby ">= 3.1"
+
+gem "dry-types", "~> 1.8.0"
+gem "dry-validation", "~> 1.11"
+gem "json_schemer", "~> 2.5.0"
+gem "puma", "~> 8.0"
+gem "rack", "~> 3.1"
+gem "rackup", "~> 2.2"
+gem "sequel", "~> 5.110"
+gem "sinatra", "~> 4.2"
+gem "sqlite3", "~> 2.8.0"
+
+group :development, :test do
+  gem "axe-core-capybara", "~> 4.10"
+  gem "axe-core-rspec", "~> 4.10"
+  gem "capybara", "~> 3.40"
+  gem "committee", "~> 5.6.0"
+  gem "cuprite", "~> 0.17"
+  gem "prop_check", "~> 1.0"
+  gem "rack-test", "~> 2.2"
+  gem "rspec", "~> 3.13"
+  gem "rubocop", "~> 1.80", require: false
+  gem "rubocop-performance", "~> 1.25", require: false
+  gem "rubocop-rspec", "~> 3.6", require: false
+  gem "rubocop-sequel", "~> 0.4", require: false
+end

@@ -1,0 +1,106 @@
+# frozen_string_literal: true
+
+require_relative "../errors"
+require_relative "../quantity/units"
+require_relative "thickness"
+
+module Graver
+  module Core
+    module Measurement
+      # Turns what was read into friction (or rotor) thickness in mm with its error. Pure; one instance per set of rules.
+      class Normalise
+        # What is known of the part: lengths in mm or nil. `backing_uncertainty_mm` belongs to `backing_mm`.
+        Part = Value.define(:new_mm, :backing_mm, :backing_uncertainty_mm) do
+          def self.unknown = new(new_mm: nil, backing_mm: nil, backing_uncertainty_mm: nil)
+        end
+
+        ROOT_OF_THREE = Math.sqrt(3)
+
+        # rules: MeasurementRules (standard uncertainties by method and part, typical values, tab height).
+        def initialize(rules)
+          @rules = rules
+          freeze
+        end
+
+        # Reading, Part -> Thickness. Raises InvalidEntry naming the field.
+        def call(reading, part)
+          check(reading)
+          case reading.method
+          when "gauge" then gauge(reading, part)
+          when "percent" then percent(reading, part)
+          else point(reading, part)
+          end
+        end
+
+        # A tab that just touches or a sensor that has lit says where the pad is, without a number.
+        def event(kind)
+          tab = @rules.tab(kind)
+          Thickness.point(tab.fetch(:height_mm), tab.fetch(:standard_uncertainty_mm))
+        end
+
+        private
+
+        def check(reading)
+          percent = reading.unit == "percent"
+          if percent != (reading.method == "percent")
+            refuse("unit", "unit_for_method", "percent is a unit for readings in percent of new, and their only one")
+          elsif reading.method == "percent" && reading.part == "rotor"
+            refuse("method", "method_for_part", "a rotor is read in thickness, not in percent")
+          elsif !@rules.method?(reading.method, reading.part)
+            refuse("method", "method_for_part", "a #{reading.part} cannot be read by #{reading.method}")
+          end
+        end
+
+        def point(reading, part)
+          plate, plate_u, assumed = plate(reading, part)
+          step_mm = to_mm(reading.value.step, reading.unit)
+          # A typed digit is a rectangle one step wide: half the step over the square root of three.
+          uncertainty = root_sum_square(@rules.standard_uncertainty_mm(reading.method, reading.part), step_mm / 2 / ROOT_OF_THREE, plate_u)
+          Thickness.point(within(reading, to_mm(reading.value.value, reading.unit) - plate), uncertainty, assumed:)
+        end
+
+        def gauge(reading, part)
+          plate, plate_u, assumed = plate(reading, part)
+          lower = to_mm(reading.value.value, reading.unit)
+          upper = reading.upper ? to_mm(reading.upper.value, reading.unit) : lower + @rules.gauge_step_mm
+          refuse("upper", "gauge_order", "the leaf that does not go in must be thicker than the one that does") if upper <= lower
+          assumed += ["gauge_step"] unless reading.upper
+          edge = root_sum_square(@rules.standard_uncertainty_mm("gauge", reading.part), plate_u)
+          Thickness.interval([within(reading, lower - plate), 0.0].max, within(reading, upper - plate), edge_mm: edge, assumed:)
+        end
+
+        def percent(reading, part)
+          share = reading.value.value.to_f
+          refuse("value", "out_of_range", "percent left lies between 0 and 100, got #{share}") unless share.between?(0, 100)
+          new_mm = part.new_mm || @rules.typical_new_mm
+          spread = @rules.percent_standard_uncertainty / 100.0 * new_mm
+          Thickness.point(share / 100.0 * new_mm, spread, assumed: part.new_mm ? [] : ["new_thickness"])
+        end
+
+        def plate(reading, part)
+          return [0.0, 0.0, []] unless reading.overall && reading.part == "pad"
+          return [part.backing_mm, part.backing_uncertainty_mm || @rules.known_backing_uncertainty_mm, []] if part.backing_mm
+
+          [@rules.typical_backing_mm, @rules.typical_backing_uncertainty_mm, ["backing_plate"]]
+        end
+
+        # A pad reading a little below the plate is metal to metal; far below, or beyond any part, it was misread.
+        def within(reading, value_mm)
+          most = @rules.largest_mm(reading.part)
+          return [value_mm, 0.0].max if value_mm.between?(-1.0, most)
+
+          refuse("value", "out_of_range", "#{format("%.4g", value_mm)} mm of #{reading.part} is outside 0 to #{most} mm: check the unit and whether the plate is included")
+        end
+
+        def to_mm(value, unit)
+          return Quantity::LENGTH.to_base(value, unit) if Quantity::LENGTH.include?(unit)
+
+          refuse("unit", "unknown_unit", "thickness is read in #{Quantity::LENGTH.units.join(", ")}, got “#{unit}”")
+        end
+
+        def root_sum_square(*terms) = Math.sqrt(terms.sum { |term| term * term })
+        def refuse(field, code, message) = raise(InvalidEntry.of(field, code, message))
+      end
+    end
+  end
+end

@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+require_relative "../value"
+
+module Graver
+  module Core
+    module Measurement
+      # A thickness in mm with what is known of its error.
+      #
+      # A point has `value_mm` and a standard uncertainty. An interval says only that the thickness lies between
+      # `lower_mm` and `upper_mm`, each bound blurred by `edge_mm` (standard uncertainty of the bound itself); its
+      # `value_mm` is the middle and its standard uncertainty half its width over the square root of three
+      # (rectangular distribution, JCGM 100:2008, 4.3.7).
+      # `assumed` names what had to be taken from typical values.
+      Thickness = Value.define(:kind, :value_mm, :standard_uncertainty_mm, :lower_mm, :upper_mm, :edge_mm, :assumed) do
+        def self.point(value_mm, standard_uncertainty_mm, assumed: [])
+          new(kind: :point, value_mm:, standard_uncertainty_mm:, lower_mm: nil, upper_mm: nil, edge_mm: 0.0, assumed:)
+        end
+
+        def self.interval(lower_mm, upper_mm, edge_mm: 0.0, assumed: [])
+          rectangular = (upper_mm - lower_mm) / 2.0 / Math.sqrt(3)
+          new(kind: :interval, value_mm: (lower_mm + upper_mm) / 2.0,
+              standard_uncertainty_mm: Math.hypot(rectangular, edge_mm),
+              lower_mm:, upper_mm:, edge_mm:, assumed:)
+        end
+
+        def interval? = kind == :interval
+      end
+    end
+  end
+end

@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module Graver
+  module Core
+    module Quantity
+      # A family of units with exact factors to one base unit.
+      class UnitTable
+        attr_reader :base
+
+        # factors: { "mm" => 1r, "in" => 25.4r }, Rational so that no conversion rounds by itself.
+        def initialize(base:, factors:)
+          @base = base
+          @factors = factors.freeze
+          freeze
+        end
+
+        def units = @factors.keys
+        def include?(unit) = @factors.key?(unit)
+
+        # Raises KeyError for a unit outside the table.
+        def to_base(value, unit) = (value * @factors.fetch(unit)).to_f
+        def from_base(value, unit) = (value / @factors.fetch(unit)).to_f
+        def convert(value, from:, to:) = from_base(to_base(value, from), to)
+      end
+    end
+  end
+end

@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module Graver
+  module Core
+    # Defines frozen keyword records: every field must be given, a change returns a copy.
+    #
+    #   Point = Value.define(:x, :y)
+    #   Point.new(x: 1, y: 2).with(y: 3)
+    #
+    # Raises ArgumentError for a missing or unknown field.
+    module Value
+      def self.define(*fields, &block)
+        record = Struct.new(*fields, keyword_init: true) do
+          def initialize(**given)
+            missing = self.class.members - given.keys
+            raise ArgumentError, "#{self.class.name} requires #{missing.join(", ")}" if missing.any?
+
+            super
+            freeze
+          end
+
+          def with(**changes) = self.class.new(**to_h, **changes)
+        end
+        record.class_eval(&block) if block
+        record
+      end
+    end
+  end
+end

@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+require_relative "../value"
+
+module Graver
+  module Core
+    module Wear
+      # One dated thing in an axle's log, ready to be put in order.
+      #
+      # date         Date; odometer_km Float
+      # part         "pad" or "rotor"
+      # side, pad    "left"/"right", "inner"/"outer"; nil on a fit that concerns all of them
+      # event        "fit", "reading", "squealer", "sensor", "resurfaced" or "freed"
+      # reading      Measurement::Reading, or nil where the event says it all
+      # trust        1.0, or less for a reading kept with a doubt
+      # ref          handed back with a doubt (a line number, a record's id)
+      Entry = Value.define(:date, :odometer_km, :part, :side, :pad, :event, :reading, :trust, :ref) do
+        def thickness? = %w[reading squealer sensor].include?(event)
+        def renewal? = %w[fit resurfaced].include?(event)
+      end
+    end
+  end
+end

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+require_relative "../value"
+
+module Graver
+  module Core
+    module Wear
+      # How far until a limit, as a distribution: the chance of having passed it at each distance from now (km).
+      class Life
+        PROBABILITIES = [0.05, 0.10, 0.25, 0.50, 0.75, 0.90, 0.95].freeze
+
+        attr_reader :distances_km, :passed
+
+        # distances_km rising from 0; surviving: chance of still being above the limit at each.
+        def initialize(distances_km, surviving)
+          @distances_km = distances_km.freeze
+          @passed = surviving.map { |chance| 1.0 - chance }.freeze
+          freeze
+        end
+
+        # Distance at which the limit has been passed with the given chance; 0 when it already may have been.
+        # Linear between the points of the curve, and never beyond its end.
+        def quantile(probability)
+          return 0.0 if passed.first >= probability
+
+          at = passed.index { |chance| chance >= probability }
+          return distances_km.last unless at
+
+          share = (probability - passed[at - 1]) / (passed[at] - passed[at - 1])
+          distances_km[at - 1] + (share * (distances_km[at] - distances_km[at - 1]))
+        end
+
+        # { 0.05 => km, ... }
+        def quantiles = PROBABILITIES.to_h { |probability| [probability, quantile(probability)] }
+
+        # Chance that the limit is passed within a distance.
+        def chance_passed(distance_km)
+          return passed.first if distance_km <= 0
+          return passed.last if distance_km >= distances_km.last
+
+          at = distances_km.bsearch_index { |km| km >= distance_km }
+          span = distances_km[at] - distances_km[at - 1]
+          passed[at - 1] + ((passed[at] - passed[at - 1]) * (distance_km - distances_km[at - 1]) / span)
+        end
+
+        def chance_now = passed.first
+      end
+    end
+  end
+end

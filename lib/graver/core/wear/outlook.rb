@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+require "date"
+require_relative "forecast"
+require_relative "../schedule/driving"
+
+module Graver
+  module Core
+    module Wear
+      # Everything the forecast says of one axle, from its log: pads, rotors, driving, and when to look again.
+      class Outlook
+        # pads, rotors   Forecast::Result or nil; `why` says by part ("pad", "rotor") why one is missing
+        # look_again_km  distance from now at which the chance of a pad having passed its limit is still small
+        Answer = Value.define(:as_of_date, :as_of_km, :pads, :rotors, :driving, :look_again_km, :why) do
+          # Life -> { 0.05 => Date, ... }
+          def dates(life) = driving.days_until(life).transform_values { |days| date_after(days) }
+          def date_for(distance_km) = date_after(driving.days_for(distance_km))
+          def date_after(days) = as_of_date + [days.floor, Outlook::FURTHEST_DAYS].min
+        end
+
+        FURTHEST_DAYS = 36_500
+
+        # priors: { "pad" => Prior, "rotor" => Prior }; look_again_chance: the owner's comfort, e.g. 0.05.
+        def initialize(history_builder:, priors:, driving_prior:, look_again_chance:)
+          @history_builder = history_builder
+          @priors = priors
+          @driving_prior = driving_prior
+          @look_again_chance = look_again_chance
+        end
+
+        # entries: [Entry] up to now; specifications: { "pad" => PartSpecification or nil, "rotor" => ... };
+        # odometer: [[Date, km], ...] from everything the vehicle has logged.
+        def call(entries:, specifications:, as_of_date:, as_of_km:, odometer:)
+          why = {}
+          results = %w[pad rotor].to_h { |part| [part, forecast(part, entries, specifications[part], as_of_km, why)] }
+          leading = results["pad"] || results["rotor"]
+          Answer.new(as_of_date:, as_of_km:, pads: results["pad"], rotors: results["rotor"], why:,
+                     driving: Schedule::Driving.from([*odometer, [as_of_date, as_of_km]].uniq, @driving_prior),
+                     look_again_km: leading&.first&.quantile(@look_again_chance))
+        end
+
+        private
+
+        def forecast(part, entries, specification, as_of_km, why)
+          unless specification&.limit_mm
+            why[part] = part == "pad" ? "no limit is given for the pads" : "the discard thickness of the rotors is not known"
+            return
+          end
+          history = @history_builder.call(entries, specification, as_of_km:)
+          Forecast.call(history, @priors.fetch(part)).tap do |result|
+            why[part] = "no #{part} has been fitted or read yet" unless result
+          end
+        end
+      end
+    end
+  end
+end

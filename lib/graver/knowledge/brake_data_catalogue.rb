@@ -1,0 +1,86 @@
+# frozen_string_literal: true
+
+require_relative "../core/errors"
+require_relative "../core/quantity/entered_number"
+require_relative "../core/quantity/units"
+
+module Graver
+  module Knowledge
+    # Which brake data there are, where they apply, and what can be true of each.
+    class BrakeDataCatalogue
+      UNITS = { "length" => Core::Quantity::LENGTH, "torque" => Core::Quantity::TORQUE }.freeze
+
+      attr_reader :fields
+
+      def initialize(content, calipers)
+        @content = content
+        @calipers = calipers
+        @fields = content.fetch("fields")
+        @by_key = fields.to_h { |field| [field.fetch("key"), field] }
+      end
+
+      def groups = @content.fetch("groups")
+      def sources = @content.fetch("sources")
+      def field(key) = @by_key[key]
+      def label(key, value) = choices(field(key), nil)[value] || value
+
+      # Fields that exist on an axle. caliper: id or nil (then fastener fields of every caliper are left out).
+      def applying(vehicle_kind:, axle:, caliper:)
+        fields.select do |field|
+          within?(field["vehicles"], vehicle_kind) && within?(field["axles"], axle) && within?(field["calipers"], caliper)
+        end
+      end
+
+      # { id => label } a choice field offers on a kind of vehicle (nil: all).
+      def choices(field, vehicle_kind)
+        return {} unless field["choices"]
+        return @content.fetch("choices").fetch(field["choices"]) unless field["choices"] == "calipers"
+
+        @calipers.select { |caliper| vehicle_kind.nil? || caliper["vehicles"].include?(vehicle_kind) }.to_h { |caliper| [caliper["id"], caliper["label"]] }
+      end
+
+      def units(field) = UNITS[field["quantity"]]&.units || []
+
+      # Checks one entry; returns its value in base units (mm, N·m), its count, or its choice.
+      # Raises InvalidEntry with the field "value", "unit", "source" or "key".
+      def check(key, value, unit, source, vehicle_kind)
+        field = field(key) or refuse("key", "unknown_key", "there is no brake data “#{key.to_s[0, 40]}”")
+        refuse("source", "unknown_source", "say where the value comes from: #{sources.keys.join(", ")}") unless sources.key?(source)
+        return check_choice(field, value, vehicle_kind) if field["quantity"] == "choice"
+
+        number = Core::Quantity::EnteredNumber.parse(value)
+        within_bounds(field, in_base(field, number, unit))
+      rescue InvalidEntry => e
+        raise e.under(e.faults.first.field.empty? ? "value" : "")
+      end
+
+      private
+
+      def within?(list, value) = list.nil? || list.include?(value)
+      def refuse(field, code, message) = raise(InvalidEntry.of(field, code, message))
+
+      def check_choice(field, value, vehicle_kind)
+        offered = choices(field, vehicle_kind)
+        return value if offered.key?(value)
+
+        refuse("value", "unknown_choice", "#{field["label"]}: choose one of #{offered.values.join("; ")}")
+      end
+
+      def in_base(field, number, unit)
+        return number.value.to_i if field["quantity"] == "count" && number.value.denominator == 1
+
+        refuse("value", "not_whole", "#{field["label"]} is a whole number") if field["quantity"] == "count"
+        table = UNITS.fetch(field["quantity"])
+        refuse("unit", "unknown_unit", "#{field["label"]} is given in #{table.units.join(", ")}") unless table.include?(unit)
+        table.to_base(number.value, unit)
+      end
+
+      def within_bounds(field, value)
+        return value if value.between?(field["least"], field["most"])
+
+        base = { "length" => " mm", "torque" => " N·m" }[field["quantity"]]
+        refuse("value", "out_of_range", "#{field["label"]} lies between #{field["least"]} and #{field["most"]}#{base}, got #{format("%.4g", value)}#{base}: check the unit")
+      end
+    end
+  end
+end

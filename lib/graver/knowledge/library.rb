@@ -1,0 +1,102 @@
+# frozen_string_literal: true
+
+require_relative "files"
+require_relative "cross_references"
+require_relative "brake_data_catalogue"
+require_relative "../core/measurement/rules"
+require_relative "../core/measurement/normalise"
+require_relative "../core/wear/prior"
+require_relative "../core/wear/history_builder"
+require_relative "../core/wear/outlook"
+require_relative "../core/judgement/rule_engine"
+require_relative "../core/planning/procedure"
+
+module Graver
+  module Knowledge
+    # The trade's knowledge as core objects, read and checked once.
+    class Library
+      FOLDER = File.expand_path("../../../knowledge", __dir__)
+
+      # Raises KnowledgeError.
+      def self.load(folder = FOLDER) = new(Files.new(folder).read)
+
+      attr_reader :procedure, :brake_data
+
+      def initialize(contents)
+        @contents = contents
+        @procedure = build_procedure(contents.fetch("procedures/pads.yml"))
+        CrossReferences.new(contents, procedure).check
+        @brake_data = BrakeDataCatalogue.new(contents.fetch("brake_data.yml"), calipers)
+      end
+
+      def calipers = @contents.fetch("calipers.yml")
+      def caliper(id) = calipers.find { |caliper| caliper.fetch("id") == id }
+      def fasteners = @contents.fetch("fasteners.yml")
+      def fastener(id) = fasteners.find { |fastener| fastener.fetch("id") == id }
+      def parts = @contents.fetch("parts.yml")
+      def consumables = @contents.fetch("consumables.yml")
+      def tools = @contents.fetch("tools.yml")
+      def cautions = @cautions ||= @contents.fetch("cautions.yml").to_h { |caution| [caution.fetch("id"), caution] }
+      def limits = @contents.fetch("limits.yml")
+      def pad_limit(id) = limits.fetch("pad_limits").find { |limit| limit.fetch("id") == id }
+      def default_pad_limit_mm = pad_limit(limits.fetch("default_pad_limit")).fetch("mm")
+      def floor_pad_limit_mm = pad_limit(limits.fetch("floor_pad_limit")).fetch("mm")
+      def state = @contents.fetch("rules/state.yml")
+      def rotor_rules = @contents.fetch("rules/rotor.yml")
+      def look_again_chance = state.fetch("look_again_chance").fetch("value")
+      def measurement = @contents.fetch("measurement.yml")
+      def source_title(id) = @contents.fetch("sources.yml").fetch(id).fetch("title")
+
+      def state_engine
+        @state_engine ||= Core::Judgement::RuleEngine.new(state.fetch("rules").map do |rule|
+          Core::Judgement::Rule.new(**%w[id word measure at_least at_most sentence source].to_h { |key| [key.to_sym, rule[key]] })
+        end)
+      end
+
+      def normalise = @normalise ||= Core::Measurement::Normalise.new(measurement_rules)
+
+      def history_builder
+        @history_builder ||= Core::Wear::HistoryBuilder.new(normalise, measurement.fetch("new_parts").transform_values do |part|
+          { typical_mm: part["typical_mm"], typical_sd_mm: part["typical_standard_uncertainty_mm"], stated_sd_mm: part["stated_standard_uncertainty_mm"] }
+        end)
+      end
+
+      # part: "pad" or "rotor"
+      def prior(part)
+        content = @contents.fetch("wear/priors.yml").fetch(part)
+        Core::Wear::Prior.new(**Core::Wear::Prior.members.to_h { |member| [member, content.fetch(member.to_s)] })
+      end
+
+      def outlook
+        @outlook ||= Core::Wear::Outlook.new(history_builder:, priors: { "pad" => prior("pad"), "rotor" => prior("rotor") },
+                                             driving_prior:, look_again_chance:)
+      end
+
+      def driving_prior = @contents.fetch("wear/priors.yml").fetch("driving").except("source").transform_keys(&:to_sym)
+
+      private
+
+      def measurement_rules
+        plate = measurement.fetch("backing_plate")
+        Core::Measurement::Rules.new(
+          by_method: measurement.fetch("methods").transform_values { |method| method.slice("pad", "rotor") },
+          percent_standard_uncertainty: measurement.dig("percent", "standard_uncertainty"),
+          gauge_step_mm: measurement.dig("gauge_step_mm", "value"), typical_new_mm: measurement.dig("new_parts", "pad", "typical_mm"),
+          typical_backing_mm: plate["typical_mm"], typical_backing_uncertainty_mm: plate["typical_standard_uncertainty_mm"],
+          known_backing_uncertainty_mm: plate["known_standard_uncertainty_mm"],
+          tabs: measurement.fetch("tabs").transform_values { |tab| tab.except("source").transform_keys(&:to_sym) },
+          largest: measurement.fetch("largest_mm").slice("pad", "rotor")
+        )
+      end
+
+      def build_procedure(content)
+        steps = content.fetch("steps").map do |step|
+          lists = %w[needs fasteners tighten tools consumables cautions].to_h { |key| [key.to_sym, step.fetch(key, [])] }
+          Core::Planning::Step.new(id: step["id"], stage: step["stage"], text: step["text"], why: step["why"],
+                                   conditions: step.fetch("when", {}), gate: step.fetch("gate", false), **lists)
+        end
+        Core::Planning::Procedure.new(id: content["id"], label: content["label"], stages: content["stages"], steps:)
+      end
+    end
+  end
+end

@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+require_relative "log_reader"
+require_relative "specification"
+require_relative "forecast_document"
+require_relative "../core/errors"
+
+module Graver
+  module LogFormat
+    # A log and its specification in, the forecast document out.
+    class Forecaster
+      # faults: those of the log, by line; notes: what was left out on purpose.
+      Result = Struct.new(:document, :faults, :notes, keyword_init: true)
+
+      def initialize(normalise:, outlook:)
+        @normalise = normalise
+        @outlook = outlook
+        @document = ForecastDocument.new
+      end
+
+      # Raises InvalidEntry when the specification cannot be read, or says no "now" and the log has no row.
+      def call(log_text, specification_text)
+        specification = Specification.parse(specification_text)
+        log = LogReader.new(@normalise, specification).call(log_text)
+        now = now(specification, log)
+        kept, later = split(log.entries, *now)
+        answers = specification.axle_names.to_h { |axle| [axle, answer(specification, axle, kept, now)] }
+        notes = later.map { |entry| "#{entry.ref}: date: after the day of the forecast, left out" }
+        Result.new(document: @document.call(*now, answers), faults: log.faults, notes:)
+      end
+
+      private
+
+      def now(specification, log)
+        return [specification.as_of_date, specification.as_of_km] if specification.as_of_date
+
+        last = log.entries.values.flatten.max_by { |entry| [entry.date, entry.odometer_km] }
+        raise InvalidEntry.of("as_of", "missing", "is missing, and the log has no readable row to take it from") unless last
+
+        [last.date, last.odometer_km]
+      end
+
+      def split(entries, date, km)
+        later = entries.values.flatten.select { |entry| entry.date > date || entry.odometer_km > km }
+        [entries.transform_values { |list| list - later }, later]
+      end
+
+      def answer(specification, axle, entries, now)
+        mine = entries.fetch(axle, [])
+        sides = mine.filter_map(&:side).uniq.sort
+        @outlook.call(entries: mine, specifications: specification.parts(axle, sides.empty? ? %w[left right] : sides),
+                      as_of_date: now[0], as_of_km: now[1], odometer: entries.values.flatten.map { |entry| [entry.date, entry.odometer_km] }.uniq)
+      end
+    end
+  end
+end

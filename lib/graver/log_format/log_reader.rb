@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+require "csv"
+require "date"
+require_relative "row_reader"
+require_relative "odometer_order"
+
+module Graver
+  module LogFormat
+    # Reads a log in the open CSV format (docs/formats.md). What cannot be read is named and left out.
+    class LogReader
+      # entries: { "front" => [Core::Wear::Entry], ... }; faults: [Fault] in line order.
+      Result = Struct.new(:entries, :faults, keyword_init: true)
+      Fault = Struct.new(:line, :column, :message) do
+        def to_s = "#{line}: #{column}: #{message}"
+      end
+
+      COLUMNS = %w[date odometer odometer_unit axle side part pad event method value upper unit overall note].freeze
+      REQUIRED = %w[date odometer axle part event].freeze
+
+      # normalise: Core::Measurement::Normalise; specification: Specification the rows are checked against.
+      def initialize(normalise, specification)
+        @rows = RowReader.new(normalise, specification)
+      end
+
+      def call(text)
+        @faults = []
+        rows = rows_of(text.dup.force_encoding(Encoding::UTF_8).delete_prefix("\uFEFF".b.force_encoding(Encoding::UTF_8)))
+        entries = rows.filter_map { |line, row| entry(line, row) }
+        Result.new(entries: in_order(entries), faults: @faults.sort_by(&:line))
+      end
+
+      private
+
+      # [[line, { column => text }], ...]
+      def rows_of(text)
+        lines = records(text)
+        header = lines.shift&.last&.map { |name| name.to_s.strip } || []
+        missing = REQUIRED - header
+        if missing.any?
+          fault(1, missing.first, "the header lacks the column#{"s" if missing.length > 1} #{missing.join(", ")}")
+          return []
+        end
+        (header - COLUMNS).each { |name| fault(1, name, "unknown column, left out") }
+        lines.map { |line, cells| [line, header.zip(cells).to_h.slice(*COLUMNS).transform_values { |cell| cell.to_s.strip }] }
+      end
+
+      # Whole text first; when its quoting is broken, line by line, so that one bad row costs one row.
+      def records(text)
+        parser = CSV.new(text)
+        rows = []
+        loop do
+          line = parser.lineno + 1
+          cells = parser.shift or break
+          rows << [line, cells] unless cells.empty?
+        end
+        rows
+      rescue CSV::MalformedCSVError, ArgumentError, EncodingError
+        text.each_line.with_index(1).filter_map { |raw, line| record(raw, line) }
+      end
+
+      def record(raw, line)
+        raise CSV::MalformedCSVError.new("not valid UTF-8", line) unless raw.valid_encoding?
+
+        cells = CSV.parse_line(raw)
+        [line, cells] if cells&.any?
+      rescue CSV::MalformedCSVError => e
+        fault(line, "row", "cannot be split into columns (#{e.message.sub(/ in line \d+\.?\z/, "")})")
+        nil
+      end
+
+      def entry(line, row)
+        @rows.call(line, row)
+      rescue InvalidEntry => e
+        e.faults.each { |found| fault(line, found.field.empty? ? "row" : found.field, found.message) }
+        nil
+      end
+
+      def in_order(entries)
+        kept, strays = OdometerOrder.split(entries.map(&:last))
+        strays.each { |stray| fault(stray.ref, "odometer", "runs back against the rows around it") }
+        entries.select { |_, entry| kept.include?(entry) }.group_by(&:first).transform_values { |pairs| pairs.map(&:last).sort_by { |entry| [entry.date, entry.odometer_km] } }
+      end
+
+      def fault(line, column, message) = @faults << Fault.new(line, column, message)
+    end
+  end
+end

@@ -1,0 +1,112 @@
+# frozen_string_literal: true
+
+require "date"
+require_relative "../core/errors"
+require_relative "../core/measurement/normalise"
+require_relative "../core/measurement/reading"
+require_relative "../core/quantity/entered_number"
+require_relative "../core/quantity/units"
+require_relative "../core/wear/entry"
+
+module Graver
+  module LogFormat
+    # Turns one row of a log, { column => text }, into an entry; every fault of the row is found in one go.
+    class RowReader
+      EVENTS = %w[fit reading squealer sensor resurfaced freed].freeze
+      METHODS = %w[micrometer caliper rule gauge visual percent].freeze
+      # A new part's thickness is as good as a caliper's reading unless the row says otherwise.
+      FIT_METHOD = "caliper"
+      YEARS = (1950..2200).freeze
+      LARGEST_KM = 5_000_000
+
+      def initialize(normalise, specification)
+        @normalise = normalise
+        @specification = specification
+      end
+
+      # -> [axle name, Core::Wear::Entry]. Raises InvalidEntry with a fault per column.
+      def call(line, row)
+        @row = row
+        @faults = []
+        fields = { date:, odometer_km:, part:, side:, pad:, event: }
+        axle = self.axle
+        reading = self.reading
+        try(axle, reading) if @faults.empty?
+        raise InvalidEntry, @faults if @faults.any?
+
+        [axle, Core::Wear::Entry.new(**fields, reading:, trust: 1.0, ref: line)]
+      end
+
+      private
+
+      def cell(column) = @row[column].to_s
+
+      def refuse(column, message)
+        @faults << InvalidEntry::Fault.new(field: column, code: "unreadable", message:)
+        nil
+      end
+
+      def one_of(column, allowed, default: nil, optional: false)
+        text = cell(column).empty? ? default.to_s : cell(column)
+        return text if allowed.include?(text)
+        return if text.empty? && optional
+
+        refuse(column, "needs one of #{allowed.join(", ")}; got “#{text[0, 24]}”")
+      end
+
+      def date
+        date = Date.iso8601(cell("date"))
+        return date if YEARS.cover?(date.year)
+
+        refuse("date", "the year #{date.year} cannot be meant")
+      rescue Date::Error
+        refuse("date", "needs a day such as 2025-04-12; got “#{cell("date")[0, 24]}”")
+      end
+
+      def odometer_km
+        unit = one_of("odometer_unit", Core::Quantity::DISTANCE.units, default: "km") or return
+        number = number("odometer") or return
+        km = Core::Quantity::DISTANCE.to_base(number.value, unit)
+        km.between?(0, LARGEST_KM) ? km : refuse("odometer", "lies between 0 and #{LARGEST_KM} km; got #{km.round}")
+      end
+
+      def number(column)
+        Core::Quantity::EnteredNumber.parse(cell(column))
+      rescue InvalidEntry => e
+        refuse(column, e.message)
+      end
+
+      def axle = one_of("axle", @specification.axle_names)
+      def part = @part = one_of("part", %w[pad rotor])
+      def event = @event = one_of("event", EVENTS)
+      def general? = %w[fit freed].include?(cell("event"))
+      def side = one_of("side", %w[left right], optional: general?)
+
+      def pad
+        return one_of("pad", %w[inner outer], optional: general?) if cell("part") == "pad"
+
+        refuse("pad", "stays empty for a rotor") unless cell("pad").empty?
+      end
+
+      def reading
+        return unless @event == "reading" || (%w[fit resurfaced].include?(@event) && !cell("value").empty?)
+
+        default = @event == "reading" ? nil : FIT_METHOD
+        fields = { part: @part, method: one_of("method", METHODS, default:), value: number("value"), upper: upper,
+                   unit: one_of("unit", Core::Quantity::LENGTH.units + ["percent"], default: cell("method") == "percent" ? "percent" : "mm"),
+                   overall: overall }
+        Core::Measurement::Reading.new(**fields) if @faults.empty?
+      end
+
+      def upper = cell("upper").empty? ? nil : number("upper")
+      def overall = one_of("overall", %w[true false], default: "false") == "true"
+
+      # What the row says must also make sense for this axle's parts.
+      def try(axle, reading)
+        @normalise.call(reading, @specification.part(axle, @part)) if reading
+      rescue InvalidEntry => e
+        @faults.concat(e.faults)
+      end
+    end
+  end
+end

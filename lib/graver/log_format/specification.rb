@@ -1,0 +1,92 @@
+# frozen_string_literal: true
+
+require "json"
+require "date"
+require_relative "../core/errors"
+require_relative "../core/measurement/normalise"
+require_relative "../core/wear/part_specification"
+
+module Graver
+  module LogFormat
+    # The specification that stands beside a log (docs/formats.md): where "now" is, and what is known of each axle.
+    class Specification
+      LENGTHS = { "pad" => %w[new_mm limit_mm backing_mm], "rotor" => %w[new_mm discard_mm] }.freeze
+      LARGEST_MM = 100
+
+      attr_reader :as_of_date, :as_of_km
+
+      # JSON text -> Specification. Raises InvalidEntry naming every fault by its path.
+      def self.parse(text)
+        content = JSON.parse(text)
+        raise InvalidEntry.of("", "shape", "a specification is an object with “axles”") unless content.is_a?(Hash)
+
+        new(content)
+      rescue JSON::ParserError, EncodingError => e
+        raise InvalidEntry.of("", "malformed", "is not JSON (#{e.message.lines.first.to_s.strip[0, 80]})")
+      end
+
+      def initialize(content)
+        @faults = []
+        read_as_of(content["as_of"])
+        @axles = read_axles(content["axles"])
+        raise InvalidEntry, @faults if @faults.any?
+      end
+
+      def axle_names = @axles.keys
+
+      # What a reading needs to know of its part.
+      def part(axle, part)
+        known = @axles.fetch(axle).fetch(part)
+        Core::Measurement::Normalise::Part.new(new_mm: known["new_mm"], backing_mm: known["backing_mm"], backing_uncertainty_mm: nil)
+      end
+
+      # sides: the sides the log speaks of -> { "pad" => PartSpecification, "rotor" => PartSpecification }
+      def parts(axle, sides)
+        { "pad" => sides.product(%w[inner outer]).map { |pair| pair.join("_") }, "rotor" => sides }.to_h do |part, components|
+          known = @axles.fetch(axle).fetch(part)
+          [part, Core::Wear::PartSpecification.new(part:, components:, new_mm: known["new_mm"], limit_mm: known["limit_mm"] || known["discard_mm"],
+                                                   backing_mm: known["backing_mm"], backing_uncertainty_mm: nil)]
+        end
+      end
+
+      private
+
+      def refuse(field, message)
+        @faults << InvalidEntry::Fault.new(field:, code: "unreadable", message:)
+        nil
+      end
+
+      def read_as_of(as_of)
+        return if as_of.nil?
+        return refuse("as_of", "needs “date” and “odometer_km”") unless as_of.is_a?(Hash)
+
+        @as_of_date = Date.iso8601(as_of["date"].to_s)
+        @as_of_km = number("as_of.odometer_km", as_of["odometer_km"], 5_000_000) || refuse("as_of.odometer_km", "is missing")
+      rescue Date::Error
+        refuse("as_of.date", "needs a day such as 2025-04-12")
+      end
+
+      def read_axles(axles)
+        return refuse("axles", "names no axle") || {} unless axles.is_a?(Hash) && axles.any?
+
+        axles.to_h { |name, parts| [name, LENGTHS.keys.to_h { |part| [part, lengths("axles.#{name}.#{part}", parts, part)] }] }
+      end
+
+      def lengths(path, parts, part)
+        return refuse(path, "an axle is an object") || {} unless parts.is_a?(Hash)
+
+        known = parts[part] || {}
+        return refuse(path, "needs an object") || {} unless known.is_a?(Hash)
+
+        LENGTHS.fetch(part).to_h { |key| [key, number("#{path}.#{key}", known[key], LARGEST_MM)] }
+      end
+
+      def number(path, value, most)
+        return if value.nil?
+        return value.to_f if value.is_a?(Numeric) && value.to_f.finite? && value >= 0 && value <= most
+
+        refuse(path, "needs a number between 0 and #{most}, or null")
+      end
+    end
+  end
+end
