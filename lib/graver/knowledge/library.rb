@@ -43,6 +43,7 @@ module Graver
       def floor_pad_limit_mm = pad_limit(limits.fetch("floor_pad_limit")).fetch("mm")
       def state = @contents.fetch("rules/state.yml")
       def rotor_rules = @contents.fetch("rules/rotor.yml")
+      def questions = @contents.fetch("rules/questions.yml")
       def look_again_chance = state.fetch("look_again_chance").fetch("value")
       def measurement = @contents.fetch("measurement.yml")
       def source_title(id) = @contents.fetch("sources.yml").fetch(id).fetch("title")
@@ -57,7 +58,8 @@ module Graver
 
       def history_builder
         @history_builder ||= Core::Wear::HistoryBuilder.new(normalise, measurement.fetch("new_parts").transform_values do |part|
-          { typical_mm: part["typical_mm"], typical_sd_mm: part["typical_standard_uncertainty_mm"], stated_sd_mm: part["stated_standard_uncertainty_mm"] }
+          { typical_mm: part["typical_mm"], typical_sd_mm: part["typical_standard_uncertainty_mm"], stated_sd_mm: part["stated_standard_uncertainty_mm"],
+            unread_share: part["unread_share"] }
         end)
       end
 

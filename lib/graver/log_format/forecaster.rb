@@ -24,7 +24,8 @@ module Graver
         log = LogReader.new(@normalise, specification).call(log_text)
         now = now(specification, log)
         kept, later = split(log.entries, *now)
-        answers = specification.axle_names.to_h { |axle| [axle, answer(specification, axle, kept, now)] }
+        driving = @outlook.driving([*kept.values.flatten.map { |entry| [entry.date, entry.odometer_km] }, now].uniq)
+        answers = specification.axle_names.to_h { |axle| [axle, answer(specification, axle, kept, now, driving)] }
         notes = later.map { |entry| "#{entry.ref}: date: after the day of the forecast, left out" }
         Result.new(document: @document.call(*now, answers), faults: log.faults, notes:)
       end
@@ -45,11 +46,11 @@ module Graver
         [entries.transform_values { |list| list - later }, later]
       end
 
-      def answer(specification, axle, entries, now)
+      def answer(specification, axle, entries, now, driving)
         mine = entries.fetch(axle, [])
         sides = mine.filter_map(&:side).uniq.sort
         @outlook.call(entries: mine, specifications: specification.parts(axle, sides.empty? ? %w[left right] : sides),
-                      as_of_date: now[0], as_of_km: now[1], odometer: entries.values.flatten.map { |entry| [entry.date, entry.odometer_km] }.uniq)
+                      as_of_date: now[0], as_of_km: now[1], driving:)
       end
     end
   end

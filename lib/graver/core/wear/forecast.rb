@@ -13,10 +13,11 @@ module Graver
       #
       # Result: `first` and `components` are Life; `now` is the believed thickness per component as mean and standard
       # deviation in mm; `rates` the believed wear in mm per 1,000 km as [10 %, 50 %, 90 %]; `doubted` the refs of
-      # readings more likely wrong than right, each with that chance; `readings` the number used.
+      # readings more likely wrong than right, each with that chance; `readings` the number used; `unread` the components
+      # of the set that is on now which nobody has read.
       # Returns nil when there is nothing to start from (no set known).
       class Forecast
-        Result = Value.define(:first, :components, :now, :rates, :doubted, :readings, :limit_mm)
+        Result = Value.define(:first, :components, :now, :rates, :doubted, :readings, :unread, :limit_mm)
         DOUBT_FROM = 0.5
 
         def self.call(history, prior)
@@ -34,6 +35,7 @@ module Graver
         def result
           Result.new(first: Life.new(@survival.distances, @survival.first), components: lives, now: each(&method(:now)),
                      rates: each(&method(:rates)), doubted:, readings: current.values.sum { |fitting| fitting.observations.length },
+                     unread: current.select { |_, fitting| fitting.observations.empty? }.keys,
                      limit_mm: @history.limit_mm)
         end
 

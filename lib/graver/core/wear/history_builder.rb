@@ -8,26 +8,45 @@ module Graver
     module Wear
       # Puts an axle's log entries in order: which readings belong to which set, and how thick each set was when new.
       class HistoryBuilder
-        # normalise: Measurement::Normalise; new_parts: { "pad" => { typical_mm:, typical_sd_mm:, stated_sd_mm: } }.
+        # normalise: Measurement::Normalise; new_parts: { "pad" => { typical_mm:, typical_sd_mm:, stated_sd_mm:, unread_share: } }.
         def initialize(normalise, new_parts)
           @normalise = normalise
           @new_parts = new_parts
         end
 
-        # entries of one part, PartSpecification, odometer in km -> History. Entries may come in any order.
+        # entries of one part, PartSpecification, odometer in km -> History. Entries may come in any order; those of one
+        # day and odometer keep theirs (old pads read, then new ones fitted).
         def call(entries, specification, as_of_km:)
-          ordered = entries.select { |entry| entry.part == specification.part }.sort_by { |entry| [entry.date, entry.odometer_km] }
+          ordered = in_order(entries.select { |entry| entry.part == specification.part })
           fittings = specification.components.to_h { |component| [component, fittings(component, ordered, specification)] }
+          fittings = infer_unread(fittings, ordered, specification)
           History.new(sets: sets(fittings), limit_mm: specification.limit_mm, as_of_km:,
                       freed_km: entries.select { |entry| entry.event == "freed" }.map(&:odometer_km))
         end
 
         private
 
+        def in_order(entries)
+          entries.each_with_index.sort_by { |entry, at| [entry.date, entry.odometer_km, at] }.map(&:first)
+        end
+
         def fittings(component, entries, specification)
           mine = entries.select { |entry| concerns?(entry, component) }
           groups = mine.slice_before(&:renewal?).map { |group| fitting(group, specification) }
           groups.select { |fitting| fitting.fitted_km || fitting.observations.any? }
+        end
+
+        # A position nobody has read wears too, and the unread inner pad is the one that lies: where others of its axle
+        # were read it starts from the mean of their first readings, uncertain by a share of what has gone.
+        def infer_unread(fittings, entries, specification)
+          first = fittings.values.filter_map { |list| list.first&.observations&.first }
+          return fittings if first.empty?
+
+          mean = first.sum { |observation| observation.thickness.value_mm } / first.length
+          gone = [new_thickness(entries.first, specification).value_mm - mean, 0.5].max
+          guess = Measurement::Thickness.point(mean, gone * @new_parts.fetch(specification.part).fetch(:unread_share), assumed: ["unread"])
+          start = Fitting.new(fitted_km: first.map(&:distance_km).min, new: guess, observations: [])
+          fittings.transform_values { |list| list.empty? ? [start] : list }
         end
 
         def concerns?(entry, component)

@@ -28,15 +28,17 @@ module Graver
           @look_again_chance = look_again_chance
         end
 
+        # odometer: [[Date, km], ...] from everything the vehicle has logged -> Schedule::Driving
+        def driving(odometer) = Schedule::Driving.from(odometer, @driving_prior)
+
         # entries: [Entry] up to now; specifications: { "pad" => PartSpecification or nil, "rotor" => ... };
-        # odometer: [[Date, km], ...] from everything the vehicle has logged.
-        def call(entries:, specifications:, as_of_date:, as_of_km:, odometer:)
+        # driving: Schedule::Driving of the vehicle.
+        def call(entries:, specifications:, as_of_date:, as_of_km:, driving:)
           why = {}
           results = %w[pad rotor].to_h { |part| [part, forecast(part, entries, specifications[part], as_of_km, why)] }
           leading = results["pad"] || results["rotor"]
           Answer.new(as_of_date:, as_of_km:, pads: results["pad"], rotors: results["rotor"], why:,
-                     driving: Schedule::Driving.from([*odometer, [as_of_date, as_of_km]].uniq, @driving_prior),
-                     look_again_km: leading&.first&.quantile(@look_again_chance))
+                     driving:, look_again_km: leading&.first&.quantile(@look_again_chance))
         end
 
         private

@@ -1,0 +1,87 @@
+# frozen_string_literal: true
+
+require "json"
+require "sinatra/base"
+require_relative "error_map"
+require_relative "routes/household"
+require_relative "routes/axles"
+require_relative "routes/jobs"
+
+module Graver
+  module API
+    # The JSON API under /api/v1 (openapi/graver.yml).
+    class App < Sinatra::Base
+      LARGEST_BODY_BYTES = 256 * 1024
+
+      configure do
+        set :show_exceptions, false
+        set :raise_errors, false
+        set :dump_errors, false
+        set :static, false
+        disable :sessions
+        # Host names are checked where the server is started; the API itself speaks to loopback only.
+        set :host_authorization, { permitted_hosts: [] }
+      end
+
+      register Routes::Household
+      register Routes::Axles
+      register Routes::Jobs
+
+      before do
+        content_type :json
+        headers "Cache-Control" => "no-store"
+        require_same_origin unless request.get? || request.head?
+      end
+
+      get("/health") { answer({ status: context.store.healthy? ? "ok" : "failing" }) }
+
+      not_found { problem(NotFound.new("there is nothing at this address")) }
+      error { problem(env["sinatra.error"]) }
+
+      helpers do
+        def context = settings.context
+        def knowledge = context.knowledge
+
+        def answer(content, code = 200)
+          status code
+          JSON.generate(content)
+        end
+
+        # The id in the address; anything but a whole number is an address where there is nothing.
+        def id
+          Integer(params["id"], 10, exception: false)&.then { |number| number if number.between?(1, 2**53) } or raise NotFound, "there is nothing at this address"
+        end
+
+        def payload(contract) = contract.check(parsed)
+
+        def parsed
+          raise ErrorMap::Malformed, "send JSON (application/json)" unless request.media_type == "application/json"
+          raise ErrorMap::TooLarge, "that is too much at once" if request.content_length.to_i > LARGEST_BODY_BYTES
+
+          text = request.body&.read(LARGEST_BODY_BYTES + 1).to_s.dup.force_encoding(Encoding::UTF_8)
+          raise ErrorMap::TooLarge, "that is too much at once" if text.bytesize > LARGEST_BODY_BYTES
+          raise ErrorMap::Malformed, "that is not text we can read (UTF-8)" unless text.valid_encoding? && !text.include?("\u0000")
+
+          JSON.parse(text, max_nesting: 20).tap { |content| raise ErrorMap::Malformed, "that is not a JSON object" unless content.is_a?(Hash) }
+        rescue JSON::ParserError
+          raise ErrorMap::Malformed, "that is not JSON"
+        end
+
+        # A page of another origin may not write here, even on the same machine.
+        def require_same_origin
+          origin = request.env["HTTP_ORIGIN"]
+          return if origin.nil? || origin == "#{request.scheme}://#{request.host_with_port}"
+
+          raise ErrorMap::Malformed, "writes are taken from our own pages only"
+        end
+
+        def problem(error)
+          found = ErrorMap.call(error)
+          warn "#{error.class}: #{error.message}\n#{Array(error.backtrace).first(8).join("\n")}" if found.status == 500
+          content_type :json
+          answer({ error: { code: found.code, message: found.message, fields: found.fields } }, found.status)
+        end
+      end
+    end
+  end
+end

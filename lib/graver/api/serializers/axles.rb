@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+require_relative "corners"
+require_relative "life"
+require_relative "../../service/wording"
+
+module Graver
+  module API
+    module Serializers
+      # One axle as it stands today.
+      class Axles
+        def initialize(knowledge)
+          @knowledge = knowledge
+        end
+
+        # job: the open Storage::Job of this axle or nil.
+        def call(overview, job)
+          file, answer = overview.file, overview.answer
+          { id: file.axle.id, name: file.axle.name, sides: file.axle.sides, limit_mm: overview.answer.pads&.limit_mm || file.limit_mm,
+            state: state(overview.judgement.word), reasons: reasons(overview), corners: Corners.new(@knowledge).believed(overview),
+            pads_life: Life.call(answer, answer.pads&.first), rotors_life: Life.call(answer, answer.rotors&.first), why_not: answer.why.values,
+            look_again: look_again(answer), readings: answer.pads&.readings || 0, doubted: overview.measures.fetch("doubted_readings"),
+            last_look_over: seen(overview.last_look_over), job: job && brief(job) }
+        end
+
+        def state(word) = { word:, **@knowledge.state.dig("words", word).transform_keys(&:to_sym) }
+
+        def name(file)
+          { id: file.axle.id, name: file.axle.name, sides: file.axle.sides, vehicle_id: file.vehicle.id, vehicle_name: file.vehicle.name,
+            kind: file.vehicle.kind, distance_unit: file.vehicle.distance_unit }
+        end
+
+        def brief(job) = { id: job.id, state: job.state, planned_for: job.planned_for&.iso8601 }
+
+        private
+
+        def reasons(overview)
+          wording = Service::Wording.new(overview.file.vehicle.distance_unit)
+          overview.judgement.rules.map do |rule|
+            { rule: rule.id, sentence: wording.fill(rule.sentence, overview.measures), source: @knowledge.source_title(rule.source) }
+          end
+        end
+
+        def look_again(answer)
+          return unless answer.look_again_km
+
+          { distance_km: answer.look_again_km.round, date: answer.date_for(answer.look_again_km).iso8601 }
+        end
+
+        def seen(look_over) = look_over && { date: look_over.date.iso8601, odometer_km: look_over.odometer_km.round(1) }
+      end
+    end
+  end
+end

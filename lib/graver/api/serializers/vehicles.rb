@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+require_relative "axles"
+
+module Graver
+  module API
+    module Serializers
+      # One vehicle as it stands today, with its log.
+      class Vehicles
+        # From the gravest.
+        WORDS = %w[stop plan watch in_hand].freeze
+
+        def initialize(knowledge)
+          @axles = Axles.new(knowledge)
+        end
+
+        # The household, the most urgent first.
+        def garage(overviews, today)
+          { today: today.iso8601, vehicles: overviews.sort_by { |overview| urgency(overview) }.map { |overview| call(overview) } }
+        end
+
+        def call(overview)
+          answer = overview.axles.first.answer
+          logged = overview.look_overs.any?
+          { **overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit, :archived), state: @axles.state(word(overview)),
+            odometer_km: logged ? answer.as_of_km.round : nil, odometer_estimated: logged && overview.look_overs.last.date != answer.as_of_date,
+            km_per_day: answer.driving.km_per_day.round(1), fluid: fluid(overview.fluid), log: log(overview),
+            axles: overview.axles.map { |axle| @axles.call(axle, overview.jobs.fetch(axle.file.axle.id, []).first) } }
+        end
+
+        private
+
+        def word(overview) = overview.axles.map { |axle| axle.judgement.word }.min_by { |word| WORDS.index(word) }
+
+        def urgency(overview)
+          [WORDS.index(word(overview)), overview.axles.filter_map { |axle| axle.measures["careful_days"] }.min || Float::INFINITY, overview.vehicle.id]
+        end
+
+        def fluid(fluid) = fluid && { renewed_on: fluid.renewed_on.iso8601, due_on: fluid.due_on.iso8601, overdue_days: fluid.overdue_days }
+
+        def log(overview)
+          overview.look_overs.reverse.map do |look_over|
+            { id: look_over.id, date: look_over.date.iso8601, odometer_km: look_over.odometer_km.round(1), what: what(overview, look_over), note: look_over.note }
+          end
+        end
+
+        def what(overview, look_over)
+          names = overview.vehicle.axles.to_h { |axle| [axle.id, axle.name] }
+          look_over.readings.group_by { |row| [row.axle_id, row.part, row.event] }.map do |(axle_id, part, event), rows|
+            described(names[axle_id], part, event, rows.map { |row| [row.side, row.pad] }.uniq.length)
+          end.join("; ")
+        end
+
+        def described(axle, part, event, count)
+          case event
+          when "renewed" then "fluid renewed"
+          when "fit" then "new #{axle} #{part}s fitted"
+          when "reading" then "#{count} #{axle} #{part}#{"s" if count > 1} read"
+          when "freed" then "#{axle} pins or pistons freed"
+          when "resurfaced" then "#{axle} rotors turned"
+          else "#{axle} #{event}"
+          end
+        end
+      end
+    end
+  end
+end

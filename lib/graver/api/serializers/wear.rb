@@ -1,0 +1,100 @@
+# frozen_string_literal: true
+
+require_relative "axles"
+require_relative "life"
+
+module Graver
+  module API
+    module Serializers
+      # Readings and forecast of one axle, with how sure it is and why.
+      class Wear
+        def initialize(knowledge)
+          @knowledge = knowledge
+        end
+
+        def call(overview)
+          file, answer = overview.file, overview.answer
+          { axle_name: Axles.new(@knowledge).name(file), axle: Axles.new(@knowledge).call(overview, nil), limits:,
+            readings: readings(file, doubted(answer)), fits: fits(file), components: components(answer),
+            as_of: { date: answer.as_of_date.iso8601, odometer_km: answer.as_of_km.round }, why: why(overview) }
+        end
+
+        private
+
+        def limits = @knowledge.limits.fetch("pad_limits").map { |limit| limit.merge("source" => @knowledge.source_title(limit["source"])) }
+        def doubted(answer) = [answer.pads, answer.rotors].compact.flat_map { |result| result.doubted.map { |doubt| doubt[:ref] } }
+
+        def readings(file, doubted)
+          sets = Hash.new(1)
+          file.entries.filter_map do |entry|
+            sets[entry.part] += 1 if entry.renewal? && file.entries.any? { |other| other.part == entry.part && other.date < entry.date }
+            next unless entry.thickness?
+
+            reading(entry, file, sets[entry.part], doubted)
+          end
+        end
+
+        def reading(entry, file, set, doubted)
+          thickness = entry.event == "reading" ? @knowledge.normalise.call(entry.reading, file.part(entry.part)) : @knowledge.normalise.event(entry.event)
+          low, high = thickness.interval? ? [thickness.lower_mm, thickness.upper_mm] : [thickness.value_mm - (2 * thickness.standard_uncertainty_mm), thickness.value_mm + (2 * thickness.standard_uncertainty_mm)]
+          { position: [entry.side, entry.pad].compact.join("_"), part: entry.part, set:, date: entry.date.iso8601, odometer_km: entry.odometer_km.round(1),
+            mm: thickness.value_mm.round(3), low_mm: [low, 0].max.round(3), high_mm: high.round(3), method: entry.reading&.method || entry.event,
+            entered: entered(entry), doubted: doubted.include?(entry.ref), kept: entry.trust < 1 }
+        end
+
+        def entered(entry)
+          return entry.event unless (reading = entry.reading)
+
+          upper = reading.upper && " to #{number(reading.upper)}"
+          "#{number(reading.value)}#{upper} #{reading.unit}#{" with plate" if reading.overall}"
+        end
+
+        def number(entered) = format("%g", entered.value.to_f)
+
+        def fits(file)
+          file.entries.select(&:renewal?).map { |entry| { part: entry.part, date: entry.date.iso8601, odometer_km: entry.odometer_km.round(1) } }.uniq
+        end
+
+        def components(answer)
+          { "pad" => answer.pads, "rotor" => answer.rotors }.compact.flat_map do |part, result|
+            result.components.map do |position, life|
+              { position:, part:, now_mm: result.now[position][:mean_mm].round(2), sd_mm: result.now[position][:sd_mm].round(3),
+                rate: %i[p10 p50 p90].zip(result.rates[position].map { |rate| rate.round(4) }).to_h, life: Life.call(answer, life) }
+            end
+          end
+        end
+
+        # How the forecast was come by, in sentences.
+        def why(overview)
+          answer = overview.answer
+          [*answer.why.values.map { |reason| "#{reason[0].upcase}#{reason[1..]}." }, readings_sentence(overview), prior_sentence, driving_sentence(answer), *doubt_sentences(overview)].compact
+        end
+
+        def readings_sentence(overview)
+          return unless overview.answer.pads
+
+          pads = overview.file.entries.select { |entry| entry.part == "pad" && entry.thickness? }
+          methods = pads.map { |entry| entry.reading&.method || entry.event }.tally.map { |method, count| "#{count} by #{method}" }
+          "Pads: #{pads.empty? ? "no readings" : methods.join(", ")}; #{overview.answer.pads.readings} of them from the set that is on now."
+        end
+
+        def prior_sentence
+          prior = @knowledge.prior("pad")
+          low, high = [-1.2816, 1.2816].map { |z| prior.rate_mm_per_1000km * Math.exp(z * prior.rate_log_sd) }
+          format("Before any reading it is taken that pads wear %.2f to %.2f mm in 1,000 km (8 in 10 vehicles, common practice).", low, high)
+        end
+
+        def driving_sentence(answer)
+          format("Days come from %.0f km a day, seen over %d days.", answer.driving.km_per_day, answer.driving.days_observed)
+        end
+
+        def doubt_sentences(overview)
+          refs = doubted(overview.answer)
+          overview.file.entries.select { |entry| refs.include?(entry.ref) }.map do |entry|
+            "The #{[entry.side, entry.pad].compact.join(" ")} #{entry.part} reading of #{entry.date.iso8601} (#{entered(entry)}) does not fit the others and counts little."
+          end
+        end
+      end
+    end
+  end
+end

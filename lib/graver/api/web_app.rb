@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+require "rack"
+require "zlib"
+
+module Graver
+  module API
+    # The built interface, with the headers that keep it to this machine.
+    class WebApp
+      HEADERS = {
+        "content-security-policy" => "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; " \
+                                     "connect-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
+        "x-content-type-options" => "nosniff",
+        "referrer-policy" => "no-referrer"
+      }.freeze
+      LONG = "public, max-age=31536000, immutable"
+
+      def initialize(folder)
+        @folder = folder
+        @files = Rack::Files.new(folder)
+      end
+
+      def call(env)
+        path = env["PATH_INFO"]
+        path = "/index.html" if path == "/"
+        status, headers, body = @files.call(env.merge("PATH_INFO" => path))
+        return missing if status == 404
+
+        cache = path.start_with?("/assets/") ? LONG : "no-cache"
+        [status, headers.merge(HEADERS, "cache-control" => cache), body]
+      end
+
+      private
+
+      def missing
+        built = File.exist?(File.join(@folder, "index.html"))
+        text = built ? "There is nothing at this address." : "The interface is not built yet: run bin/setup."
+        [404, { "content-type" => "text/plain; charset=utf-8", **HEADERS }, [text]]
+      end
+    end
+  end
+end

@@ -1,0 +1,47 @@
+# frozen_string_literal: true
+
+require "date"
+require_relative "api/app"
+require_relative "api/web_app"
+require_relative "knowledge/library"
+require_relative "service/context"
+require_relative "storage/store"
+
+module Graver
+  # Joins settings, records, knowledge and the web. The only place that knows them all.
+  module Boot
+    ROOT = File.expand_path("../..", __dir__)
+    # name => [default, meaning]
+    SETTINGS = {
+      "GRAVER_DATABASE" => [File.join(ENV.fetch("XDG_DATA_HOME") { File.join(Dir.home, ".local/share") }, "graver/graver.sqlite3"), "the household's file"],
+      "GRAVER_TODAY" => [nil, "a fixed day (2025-04-12) for trials and pictures; else the day it is"]
+    }.freeze
+
+    module_function
+
+    # Raises KnowledgeError, or InvalidEntry when a setting cannot be used.
+    def context(settings = ENV)
+      Service::Context.new(store: Storage::Store.open(setting(settings, "GRAVER_DATABASE")), knowledge: Knowledge::Library.load, today: today(settings))
+    end
+
+    # The whole application as Rack sees it.
+    def rack(context)
+      api = Class.new(API::App) { set :context, context }
+      Rack::Builder.app do
+        use Rack::Deflater
+        map("/api/v1") { run api }
+        run API::WebApp.new(File.join(ROOT, "web/dist"))
+      end
+    end
+
+    def setting(settings, name) = settings[name].to_s.empty? ? SETTINGS.fetch(name).first : settings[name]
+
+    def today(settings)
+      fixed = setting(settings, "GRAVER_TODAY") or return -> { Date.today }
+      day = Date.iso8601(fixed)
+      -> { day }
+    rescue Date::Error
+      raise InvalidEntry.of("GRAVER_TODAY", "not_a_day", "GRAVER_TODAY needs a day such as 2025-04-12")
+    end
+  end
+end

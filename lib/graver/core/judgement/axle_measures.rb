@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+require_relative "../wear/normal"
+
+module Graver
+  module Core
+    module Judgement
+      # What the rules of state look at, worked out of an axle's outlook. Keys are the `measure` names of the rule table;
+      # a measure that cannot be said is nil. Chances are 0 to 1, thicknesses mm, distances km, times days.
+      module AxleMeasures
+        CAREFUL = 0.10
+
+        module_function
+
+        # answer: Wear::Outlook::Answer; floor_mm: thickness under which nobody should drive.
+        def call(answer, floor_mm:, discard_mm:)
+          pads(answer, floor_mm).merge(rotors(answer, discard_mm), "doubted_readings" => doubted(answer))
+        end
+
+        def pads(answer, floor_mm)
+          return { "pad_readings" => 0 } unless (result = answer.pads)
+
+          careful_km = result.first.quantile(CAREFUL)
+          { "pad_readings" => result.readings, "unread_pads" => result.unread.length, "limit_mm" => result.limit_mm, "floor_mm" => floor_mm,
+            "thinnest_pad_mm" => thinnest(result), "pad_below_floor_chance" => chance_below(result, floor_mm),
+            "pad_due_chance" => result.first.chance_now, "careful_km" => careful_km,
+            "careful_days" => answer.driving.days_until(result.first).fetch(CAREFUL),
+            "look_again_km" => answer.look_again_km, "look_again_days" => answer.driving.days_for(answer.look_again_km) }
+        end
+
+        # Rotors nobody has read have no chance worth a verdict.
+        def rotors(answer, discard_mm)
+          result = answer.rotors
+          return {} unless result&.readings&.positive?
+
+          { "rotor_below_discard_chance" => result.first.chance_now, "thinnest_rotor_mm" => thinnest(result), "discard_mm" => discard_mm }
+        end
+
+        def doubted(answer) = [answer.pads, answer.rotors].compact.sum { |result| result.doubted.length }
+        def thinnest(result) = result.now.values.map { |now| now[:mean_mm] }.min
+
+        def chance_below(result, limit_mm)
+          result.now.values.map { |now| Wear::Normal.cumulative((limit_mm - now[:mean_mm]) / [now[:sd_mm], 1e-6].max) }.max
+        end
+      end
+    end
+  end
+end

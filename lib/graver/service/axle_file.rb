@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+require_relative "../core/measurement/normalise"
+require_relative "../core/quantity/entered_number"
+require_relative "../core/wear/part_specification"
+require_relative "log_entries"
+
+module Graver
+  module Service
+    # Everything on file about one axle, in the core's terms.
+    class AxleFile
+      attr_reader :vehicle, :axle, :data, :look_overs
+
+      # data: { key => Storage::BrakeDatum }; look_overs: all of the vehicle, oldest first.
+      def initialize(vehicle:, axle:, data:, look_overs:, knowledge:)
+        @vehicle = vehicle
+        @axle = axle
+        @data = data
+        @look_overs = look_overs
+        @knowledge = knowledge
+      end
+
+      def number(key) = data[key] && Core::Quantity::EnteredNumber.parse(data[key].value)
+      def choice(key) = data[key]&.value
+      def count(key) = number(key)&.value&.to_i
+
+      def length_mm(key)
+        datum = data[key]
+        datum && Core::Quantity::LENGTH.to_base(number(key).value, datum.unit)
+      end
+
+      def caliper = choice("caliper.kind")
+      def opposed? = caliper ? @knowledge.caliper(caliper).fetch("opposed") : false
+      def discard_mm = length_mm("rotor.discard_thickness")
+
+      # The owner's limit, or the careful default; never below the maker's figure.
+      def limit_mm = [length_mm("pad.service_limit") || @knowledge.default_pad_limit_mm, length_mm("pad.discard_thickness")].compact.max
+
+      def positions = axle.sides.product(%w[inner outer]).map { |pair| pair.join("_") }
+
+      # limit_mm: another limit to ask "what if" with.
+      def specifications(limit_mm: self.limit_mm)
+        { "pad" => specification("pad", positions, length_mm("pad.new_thickness"), limit_mm),
+          "rotor" => specification("rotor", axle.sides, length_mm("rotor.new_thickness"), discard_mm) }
+      end
+
+      # What a reading of a part needs to know.
+      def part(part)
+        known = specifications.fetch(part)
+        Core::Measurement::Normalise::Part.new(new_mm: known.new_mm, backing_mm: known.backing_mm, backing_uncertainty_mm: known.backing_uncertainty_mm)
+      end
+
+      def entries = @entries ||= LogEntries.call(look_overs, axle.id)
+      def odometer = look_overs.map { |look_over| [look_over.date, look_over.odometer_km] }.uniq
+
+      # Fastener and other brake data as the planner wants them.
+      def planning_data
+        data.to_h do |key, datum|
+          numeric = %w[torque count].include?(@knowledge.brake_data.field(key)&.fetch("quantity"))
+          [key, { value: datum.value, unit: datum.unit, source: datum.source, number: numeric ? number(key) : nil }]
+        end
+      end
+
+      private
+
+      def specification(part, components, new_mm, limit_mm)
+        Core::Wear::PartSpecification.new(part:, components:, new_mm:, limit_mm:, backing_mm: part == "pad" ? length_mm("pad.backing_plate") : nil,
+                                          backing_uncertainty_mm: nil)
+      end
+    end
+  end
+end

@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+require_relative "axle_file"
+
+module Graver
+  module Service
+    # Fetches axle files, in the same few queries for one vehicle or the whole household.
+    class AxleFiles
+      def initialize(context)
+        @context = context
+      end
+
+      # [Storage::Vehicle] -> { vehicle id => [AxleFile] }
+      def of(vehicles)
+        look_overs = @context.store.look_overs.of_vehicles(vehicles.map(&:id))
+        data = @context.store.brake_data.current_of(vehicles.flat_map { |vehicle| vehicle.axles.map(&:id) })
+        vehicles.to_h { |vehicle| [vehicle.id, files(vehicle, data, look_overs.fetch(vehicle.id, []))] }
+      end
+
+      # Raises NotFound.
+      def find(axle_id)
+        vehicle = @context.store.vehicles.find(@context.store.vehicles.find_axle(axle_id).vehicle_id)
+        of([vehicle]).fetch(vehicle.id).find { |file| file.axle.id == axle_id }
+      end
+
+      private
+
+      def files(vehicle, data, look_overs)
+        vehicle.axles.map do |axle|
+          AxleFile.new(vehicle:, axle:, data: data.fetch(axle.id, {}), look_overs:, knowledge: @context.knowledge)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+require_relative "axle_files"
+require_relative "axle_overview"
+require_relative "../core/value"
+
+module Graver
+  module Service
+    # The household, or one vehicle of it, as it stands today.
+    class VehicleOverviews
+      # axles: [AxleOverview::Overview]; jobs: { axle id => [Storage::Job] } not finished; fluid: Fluid or nil
+      Overview = Core::Value.define(:vehicle, :axles, :jobs, :fluid, :look_overs)
+      # due_on, overdue_days (negative: still to go); renewed_on is when it was last renewed.
+      Fluid = Core::Value.define(:renewed_on, :due_on, :overdue_days)
+
+      def initialize(context)
+        @context = context
+      end
+
+      def all = overviews(@context.store.vehicles.all)
+
+      # Raises NotFound.
+      def find(id) = overviews([@context.store.vehicles.find(id)]).first
+
+      private
+
+      def overviews(vehicles)
+        files = AxleFiles.new(@context).of(vehicles)
+        jobs = @context.store.jobs.open_of(vehicles.flat_map { |vehicle| vehicle.axles.map(&:id) })
+        vehicles.map { |vehicle| overview(vehicle, files.fetch(vehicle.id), jobs) }
+      end
+
+      def overview(vehicle, files, jobs)
+        look_overs = files.first&.look_overs || []
+        Overview.new(vehicle:, axles: files.map { |file| AxleOverview.new(@context).call(file) },
+                     jobs: jobs.slice(*vehicle.axles.map(&:id)), fluid: fluid(look_overs), look_overs:)
+      end
+
+      def fluid(look_overs)
+        renewed_on = look_overs.select { |look_over| look_over.readings.any? { |row| row.part == "fluid" } }.map(&:date).max or return
+        due_on = renewed_on >> @context.knowledge.limits.dig("fluid_renewal_months", "value")
+        Fluid.new(renewed_on:, due_on:, overdue_days: (@context.today - due_on).to_i)
+      end
+    end
+  end
+end

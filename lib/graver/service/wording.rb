@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+require_relative "../core/quantity/units"
+
+module Graver
+  module Service
+    # Fills the tokens of the trade's sentences, in the owner's distance unit and with no more digits than are true.
+    class Wording
+      def initialize(distance_unit)
+        @distance_unit = distance_unit
+      end
+
+      # "{limit_mm} mm left, {careful_km}" with { "limit_mm" => 3.0, "careful_km" => 15234.2 } -> "3.0 mm left, 15,000 km"
+      def fill(sentence, tokens)
+        sentence.gsub(/\{(\w+)\}/) { text(Regexp.last_match(1), tokens[Regexp.last_match(1)]) }
+      end
+
+      # Two figures, as people say distances.
+      def distance(km)
+        value = Core::Quantity::DISTANCE.from_base(km, @distance_unit)
+        step = value >= 1000 ? 10**(Math.log10(value).floor - 1) : 100
+        "#{group((value / step).round * step)} #{@distance_unit}"
+      end
+
+      private
+
+      def text(name, value)
+        case value
+        when nil then "?"
+        when String, Integer then value.to_s
+        else number(name, value)
+        end
+      end
+
+      def number(name, value)
+        return distance(value) if name.end_with?("_km")
+        return percent(value) if name.end_with?("chance")
+
+        format(name == "limit_mm" || name.include?("pad") ? "%.1f" : "%.2f", value)
+      end
+
+      def percent(chance) = chance < 0.01 ? "under 1 %" : "#{(chance * 100).round} %"
+      def group(number) = number.to_s.reverse.scan(/\d{1,3}/).join(",").reverse
+    end
+  end
+end

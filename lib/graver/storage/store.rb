@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+require_relative "database"
+require_relative "vehicles"
+require_relative "brake_data"
+require_relative "look_overs"
+require_relative "drafts"
+require_relative "jobs"
+
+module Graver
+  module Storage
+    # The household's records, one repository each, and the transaction round every write.
+    class Store
+      attr_reader :vehicles, :brake_data, :look_overs, :drafts, :jobs
+
+      def self.open(path) = new(Database.open(path))
+
+      def initialize(database)
+        @database = database
+        @vehicles = Vehicles.new(database)
+        @brake_data = BrakeData.new(database)
+        @look_overs = LookOvers.new(database)
+        @drafts = Drafts.new(database)
+        @jobs = Jobs.new(database)
+      end
+
+      def transaction(&block) = @database.transaction(mode: :immediate, &block)
+
+      # True when the file answers.
+      def healthy? = @database.get(1) == 1
+      def close = @database.disconnect
+    end
+  end
+end

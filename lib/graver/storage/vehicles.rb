@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+require_relative "records"
+require_relative "../core/errors"
+
+module Graver
+  module Storage
+    # Vehicles and their axles.
+    class Vehicles
+      def initialize(database)
+        @database = database
+      end
+
+      # axles: [{ name:, sides: [] }] -> Vehicle
+      def add(name:, kind:, distance_unit:, axles:, at:)
+        id = @database[:vehicles].insert(name:, kind:, distance_unit:, recorded_at: at)
+        axles.each { |axle| @database[:axles].insert(vehicle_id: id, name: axle[:name], sides: axle[:sides].join(",")) }
+        find(id)
+      end
+
+      # Vehicles that are not archived, in the order they were added.
+      def all
+        axles = @database[:axles].order(:id).map { |row| axle_record(row) }.group_by(&:vehicle_id)
+        @database[:vehicles].where(archived_at: nil).order(:id).map { |row| record(row, axles.fetch(row[:id], [])) }
+      end
+
+      # Raises NotFound.
+      def find(id)
+        row = @database[:vehicles].first(id:) or raise NotFound, "there is no vehicle with this address"
+        record(row, @database[:axles].where(vehicle_id: id).order(:id).map { |axle| axle_record(axle) })
+      end
+
+      def find_axle(id)
+        row = @database[:axles].first(id:) or raise NotFound, "there is no axle with this address"
+        axle_record(row)
+      end
+
+      # changes: any of name, distance_unit, archived_at.
+      def change(id, changes)
+        @database[:vehicles].where(id:).update(changes) unless changes.empty?
+        find(id)
+      end
+
+      private
+
+      def record(row, axles)
+        Vehicle.new(**row.slice(:id, :name, :kind, :distance_unit), archived: !row[:archived_at].nil?, axles:)
+      end
+
+      def axle_record(row) = Axle.new(**row.slice(:id, :vehicle_id, :name), sides: row[:sides].split(","))
+    end
+  end
+end
