@@ -45,6 +45,7 @@ module Graver
       def rotor_rules = @contents.fetch("rules/rotor.yml")
       def questions = @contents.fetch("rules/questions.yml")
       def look_again_chance = state.fetch("look_again_chance").fetch("value")
+      def look_again_most_days = state.fetch("look_again_most_days").fetch("value")
       def measurement = @contents.fetch("measurement.yml")
       def source_title(id) = @contents.fetch("sources.yml").fetch(id).fetch("title")
 

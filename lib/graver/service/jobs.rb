@@ -44,6 +44,9 @@ module Graver
         @store.jobs.find(id)
       end
 
+      # Keys of a job's steps, in working order.
+      def step_keys(job) = placed(job).map { |each| self.class.step_key(each) }
+
       def self.step_key(placed) = [placed.side, placed.step.id].compact.join(".")
 
       private
@@ -59,7 +62,6 @@ module Graver
       end
 
       def placed(job) = JobCard.new(@context).call(AxleFiles.new(@context).find(job.axle_id)).steps || []
-      def step_keys(job) = placed(job).map { |each| self.class.step_key(each) }
 
       # A job is not finished while a safety gate before the follow-up is open.
       def require_gates(job)

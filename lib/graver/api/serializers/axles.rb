@@ -44,7 +44,7 @@ module Graver
         def look_again(answer)
           return unless answer.look_again_km
 
-          { distance_km: answer.look_again_km.round, date: answer.date_for(answer.look_again_km).iso8601 }
+          { distance_km: answer.look_again_km.round, date: answer.look_again_date(@knowledge.look_again_most_days).iso8601 }
         end
 
         def seen(look_over) = look_over && { date: look_over.date.iso8601, odometer_km: look_over.odometer_km.round(1) }

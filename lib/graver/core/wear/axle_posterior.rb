@@ -9,7 +9,7 @@ module Graver
       # What the readings say of the axle's wear rate, of each component's own deviation from it, and of each
       # component's thickness now: Bayes on a grid of rates, the components sharing the axle's rate.
       class AxlePosterior
-        NEGLIGIBLE = 1e-4
+        NEGLIGIBLE = 5e-4
 
         attr_reader :grid, :axle_weights, :states
 
@@ -26,27 +26,35 @@ module Graver
         # Axle rates that still matter: [[position in grid.axle, weight], ...].
         def likely_rates
           most = axle_weights.max
-          axle_weights.each_with_index.filter_map { |weight, at| [at, weight] if weight > most * NEGLIGIBLE }
+          @likely_rates ||= axle_weights.each_with_index.filter_map { |weight, at| [at, weight] if weight > most * NEGLIGIBLE }
         end
 
         # Weights over grid.deviations for one component, given the axle rate at a position of grid.axle.
         def deviation_weights(component, at)
+          (@deviation_weights ||= {})[[component, at]] ||= weigh_deviations(component, at)
+        end
+
+        # Weights of one component's own rate over all grid indexes (position 0 is the slowest).
+        def rate_weights(component)
+          (@rate_weights ||= {})[component] ||= weigh_rates(component)
+        end
+
+        private
+
+        def weigh_deviations(component, at)
           likelihoods = @likelihoods.fetch(component)
           weights = deviation_prior(component).each_with_index.map { |weight, offset| weight * likelihoods[at + offset] }
           total = weights.sum
           total.positive? ? weights.map { |weight| weight / total } : deviation_prior(component)
         end
 
-        # Weights of one component's own rate over all grid indexes (position 0 is the slowest).
-        def rate_weights(component)
+        def weigh_rates(component)
           totals = Array.new(grid.every_index.size, 0.0)
           likely_rates.each do |at, weight|
             deviation_weights(component, at).each_with_index { |share, offset| totals[at + offset] += weight * share }
           end
           grid.normalise(totals)
         end
-
-        private
 
         def learn(set, last:)
           as_of_km = last ? @history.as_of_km : last_seen_km(set)

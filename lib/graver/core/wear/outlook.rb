@@ -15,6 +15,8 @@ module Graver
           # Life -> { 0.05 => Date, ... }
           def dates(life) = driving.days_until(life).transform_values { |days| date_after(days) }
           def date_for(distance_km) = date_after(driving.days_for(distance_km))
+          # Standing wears brakes too, so a look is never put off beyond `most_days`.
+          def look_again_date(most_days) = look_again_km && [date_for(look_again_km), as_of_date + most_days].min
           def date_after(days) = as_of_date + [days.floor, Outlook::FURTHEST_DAYS].min
         end
 

@@ -5,9 +5,9 @@ module Graver
     module Wear
       # Wear rates on an even logarithmic grid, so that "axle rate times deviation" is again a point of the grid.
       class RateGrid
-        STEP = 0.09
-        AXLE_SPAN = 2.7       # logarithms to either side of the prior's median: a factor of 15
-        DEVIATION_SPAN = 1.35 # a factor of nearly 4
+        STEP = 0.12
+        AXLE_SPAN = 2.64      # logarithms to either side of the prior's median: a factor of 14
+        DEVIATION_SPAN = 1.32 # a factor of nearly 4
 
         attr_reader :axle, :deviations
 

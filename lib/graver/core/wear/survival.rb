@@ -7,7 +7,8 @@ module Graver
     module Wear
       # The chance that a component, and the first of the axle's, is still above the limit after a distance from now.
       class Survival
-        STEPS = 48
+        STEPS = 40
+        NEGLIGIBLE = 1e-4
 
         def initialize(posterior, prior, limit_mm)
           @posterior = posterior
@@ -68,7 +69,7 @@ module Graver
         def conditional(component, at)
           sums = Array.new(@distances.length, 0.0)
           @posterior.deviation_weights(component, at).each_with_index do |weight, offset|
-            next if weight < 1e-5
+            next if weight < NEGLIGIBLE
 
             row = @tables.fetch(component)[at + offset]
             row.each_with_index { |chance, step| sums[step] += weight * chance }

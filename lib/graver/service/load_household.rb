@@ -1,0 +1,84 @@
+# frozen_string_literal: true
+
+require_relative "add_vehicle"
+require_relative "jobs"
+require_relative "log_look_over"
+require_relative "record_brake_data"
+require_relative "record_fluid_renewal"
+
+module Graver
+  module Service
+    # Fills an empty database with a household written down as data (demo/household.yml), through the same use cases and
+    # checks as an owner's own entries.
+    class LoadHousehold
+      def initialize(context)
+        @context = context
+      end
+
+      # content: the parsed file. Raises InvalidEntry when a line of it would be refused.
+      def call(content)
+        content.fetch("vehicles").each { |given| vehicle(given) }
+      end
+
+      private
+
+      def vehicle(given)
+        discs = given.fetch("discs", {}).transform_keys(&:to_sym)
+        vehicle = AddVehicle.new(@context).call({ name: given["name"], kind: given["kind"], distance_unit: given["distance_unit"], discs: })
+        ids = vehicle.axles.to_h { |axle| [axle.name, axle.id] }
+        given.fetch("axles").each { |name, axle| brake_data(ids.fetch(name), axle.fetch("data", [])) }
+        look_overs(given, vehicle.id, ids)
+        given.fetch("axles").each { |name, axle| job(ids.fetch(name), axle["job"]) }
+      end
+
+      def brake_data(axle_id, rows)
+        entries = rows.map { |key, value, unit, source| { key:, value:, unit:, source: } }
+        RecordBrakeData.new(@context).call(axle_id, entries) unless entries.empty?
+      end
+
+      # In the order of days, so that what each reading is held against is already there.
+      def look_overs(given, vehicle_id, ids)
+        dated = given.fetch("axles").flat_map { |name, axle| axle.fetch("look_overs", []).map { |look_over| [look_over, ids.fetch(name)] } }
+        dated << [given["fluid"], nil] if given["fluid"]
+        dated.sort_by { |look_over, _| -look_over["days_ago"] }.each do |look_over, axle_id|
+          service = { date: (@context.today - look_over["days_ago"]).iso8601, odometer: { value: look_over["odometer"] } }
+          axle_id ? log(axle_id, service, look_over) : RecordFluidRenewal.new(@context).call(vehicle_id, service)
+        end
+      end
+
+      def log(axle_id, service, look_over)
+        fits = look_over.fetch("fit", []).map { |part| { part:, event: "fit" } }
+        LogLookOver.new(@context).call(axle_id, { **service, note: look_over["note"], readings: fits + pads(look_over) + rotors(look_over) })
+      end
+
+      def pads(look_over)
+        look_over.fetch("pads", {}).map do |position, text|
+          side, pad = position.split("_")
+          value, upper = look_over["method"] == "gauge" ? text.split("/") : [text, nil]
+          { part: "pad", side:, pad:, event: "reading", method: look_over["method"], unit: look_over.fetch("unit", "mm"),
+            values: [value], upper:, overall: false, keep: look_over.fetch("keep", []).include?(position) }
+        end
+      end
+
+      def rotors(look_over)
+        look_over.fetch("rotors", {}).map do |side, values|
+          { part: "rotor", side:, event: "reading", method: look_over["rotor_method"], unit: look_over.fetch("rotor_unit", "mm"), values:, overall: false }
+        end
+      end
+
+      def job(axle_id, given)
+        return unless given
+
+        jobs = Jobs.new(@context)
+        day = given["planned"] == "saturday" ? coming_saturday : @context.today
+        job = jobs.plan(axle_id, day.iso8601)
+        return unless given["ticked_until"]
+
+        keys = jobs.step_keys(job)
+        keys.take(keys.index(given["ticked_until"]) + 1).each { |key| jobs.tick(job.id, key, true) }
+      end
+
+      def coming_saturday = @context.today + (((6 - @context.today.wday - 1) % 7) + 1)
+    end
+  end
+end

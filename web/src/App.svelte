@@ -1,0 +1,37 @@
+<script lang="ts">
+  import Router from "svelte-spa-router";
+  import { SkipToContent } from "carbon-components-svelte";
+  import KeyHelp from "./components/KeyHelp.svelte";
+  import { routes } from "./routes";
+</script>
+
+<SkipToContent href="#content" />
+<header>
+  <a class="name" href="#/">Graver</a>
+  <nav aria-label="Main">
+    <a href="#/">Garage</a>
+    <a href="#/vehicles/new">Add a vehicle</a>
+  </nav>
+  <KeyHelp />
+</header>
+<main id="content" tabindex="-1">
+  <Router {routes} restoreScrollState />
+</main>
+
+<style>
+  header {
+    display: flex;
+    gap: 1.5rem;
+    align-items: center;
+    padding: 0 1.25rem;
+    min-height: 3.25rem;
+    background: #1d2a30;
+    color: #f1efe9;
+  }
+  header a { color: inherit; text-decoration: none; padding: 0.8rem 0; }
+  header nav { display: flex; gap: 1.25rem; flex: 1; }
+  header nav a:hover { text-decoration: underline; }
+  header a:focus-visible { outline-color: #f1efe9; }
+  .name { font: 600 1.35rem/1 "Barlow Semi Condensed", sans-serif; border-left: 6px solid #c08a3e; padding-left: 0.6rem; }
+  main:focus { outline: none; }
+</style>

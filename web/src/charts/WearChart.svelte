@@ -1,0 +1,88 @@
+<script lang="ts">
+  import "@carbon/charts-svelte/styles.css";
+  import { ComboChart, type ComboChartOptions, ScaleTypes } from "@carbon/charts-svelte";
+  import type { Schemas } from "../api/client";
+  import { inUnit } from "../format/words";
+  import { chartRows, chartTop, type ChartRow } from "./wearRows";
+
+  /** What we use of the library's chart object. */
+  interface ChartHandle {
+    getDOMContainer?: () => HTMLElement;
+    services?: {
+      cartesianScales?: { getMainXScale(): (value: number) => number; getMainYScale(): (value: number) => number };
+      events?: { addEventListener(name: string, act: () => void): void };
+    };
+  }
+
+  let { wear, positions, dark }: { wear: Schemas["Wear"]; positions: string[]; dark: boolean } = $props();
+  const unit = $derived(wear.axle_name.distance_unit);
+  const rows = $derived(chartRows(wear, positions, (km) => inUnit(km, unit)));
+  const groups = $derived([...new Set(rows.map((row) => row.group))]);
+  let chart = $state<ChartHandle | null>(null);
+
+  const colours: Record<string, string> = { "left inner": "#0d5a66", "left outer": "#b07a2e", "right inner": "#5a4fb0", "right outer": "#a3123f", left: "#0d5a66", right: "#a3123f" };
+  const colour = (group: string) => {
+    const of = Object.keys(colours).filter((name) => group.startsWith(name)).sort((a, b) => b.length - a.length)[0];
+    return of ? colours[of]! : "#7b878d";
+  };
+  const options = $derived<ComboChartOptions>({
+    title: "",
+    height: "380px",
+    theme: dark ? "g100" : "white",
+    animations: false,
+    toolbar: { enabled: false },
+    legend: { enabled: false },
+    points: { radius: 4, filled: true },
+    color: { scale: Object.fromEntries(groups.map((group) => [group, colour(group)])) },
+    comboChartTypes: [
+      { type: "line", options: { points: { enabled: false } }, correspondingDatasets: groups.filter((group) => group.endsWith("course") || group.endsWith("careful") || group.endsWith("far end")) },
+      { type: "scatter", options: { points: { filled: true, fillOpacity: 1 } }, correspondingDatasets: groups.filter((group) => group.endsWith("readings")) },
+    ],
+    axes: {
+      bottom: { mapsTo: "odometer", title: `Odometer (${unit})`, scaleType: ScaleTypes.LINEAR, includeZero: false, domain: domain() },
+      left: { mapsTo: "mm", title: "Thickness (mm)", scaleType: ScaleTypes.LINEAR, domain: [0, chartTop(wear, positions)], thresholds: [{ value: wear.axle.limit_mm, label: "your limit", fillColor: "var(--pad-limit)", valueFormatter: (value: number) => `${value} mm` }] },
+    },
+    tooltip: { customHTML: (data: ChartRow[]) => tip(data) },
+  } as unknown as ComboChartOptions);
+
+  function domain(): [number, number] {
+    const all = rows.map((row) => row.odometer);
+    return [Math.min(...all), Math.max(...all)];
+  }
+
+  function tip(data: ChartRow[]): string {
+    const row = data[0];
+    return row ? `<ul class="multi-tooltip"><li><div class="datapoint-tooltip"><p class="label">${row.text}</p></div></li></ul>` : "";
+  }
+
+  // The library draws no error bars; they are laid over its own scales after each drawing.
+  function overlay() {
+    const svg = chart?.getDOMContainer?.()?.querySelector<SVGGElement>(".cds--cc--scatter");
+    const scales = chart?.services?.cartesianScales;
+    if (!svg || !scales) return;
+    const [x, y] = [scales.getMainXScale(), scales.getMainYScale()];
+    svg.querySelector(".error-bars")?.remove();
+    const group = document.createElementNS("http://www.w3.org/2000/svg", "g");
+    group.setAttribute("class", "error-bars");
+    for (const row of rows.filter((each) => each.low !== undefined)) {
+      const path = document.createElementNS("http://www.w3.org/2000/svg", "path");
+      const [cx, top, bottom] = [x(row.odometer), y(row.high!), y(row.low!)];
+      path.setAttribute("d", `M${cx} ${top}V${bottom}M${cx - 4} ${top}h8M${cx - 4} ${bottom}h8`);
+      path.setAttribute("stroke", colour(row.group));
+      path.setAttribute("stroke-width", "1.6");
+      if (row.doubted) path.setAttribute("stroke-dasharray", "3 3");
+      group.append(path);
+    }
+    svg.prepend(group);
+  }
+
+  $effect(() => {
+    if (!chart) return;
+    void rows;
+    const frame = requestAnimationFrame(overlay);
+    chart.services?.events?.addEventListener("render-finished", overlay);
+    return () => cancelAnimationFrame(frame);
+  });
+</script>
+
+<ComboChart bind:chart data={rows} {options} />

@@ -1,0 +1,49 @@
+import type { Schemas } from "../api/client";
+
+type Unit = Schemas["DistanceUnit"];
+const KM_PER_MILE = 1.609344;
+
+export const inUnit = (km: number, unit: Unit): number => (unit === "mi" ? km / KM_PER_MILE : km);
+
+/** Two figures, as people say distances: 15,234 becomes 15,000. */
+export function roughly(value: number): number {
+  if (value < 1000) return Math.round(value / 100) * 100;
+  const step = 10 ** (Math.floor(Math.log10(value)) - 1);
+  return Math.round(value / step) * step;
+}
+
+export const grouped = (value: number): string => Math.round(value).toLocaleString("en-GB");
+export const rough = (km: number, unit: Unit): string => `${grouped(roughly(inUnit(km, unit)))} ${unit}`;
+export const exact = (km: number, unit: Unit): string => `${grouped(inUnit(km, unit))} ${unit}`;
+
+/** "15,000 to 24,000 km", or "any day now" when even the far end is here. */
+export function span(quantiles: Schemas["Quantiles"], unit: Unit): string {
+  const [low, high] = [quantiles.p10, quantiles.p90].map((km) => roughly(inUnit(km, unit))) as [number, number];
+  if (high === 0) return "already there";
+  return low === 0 ? `up to ${grouped(high)} ${unit}` : `${grouped(low)} to ${grouped(high)} ${unit}`;
+}
+
+const MONTHS = ["January", "February", "March", "April", "May", "June", "July", "August", "September", "October", "November", "December"];
+
+/** "May 2027"; a day within two months is said as "12 May". */
+export function month(iso: string, today: string): string {
+  const [year, at, day] = iso.split("-").map(Number) as [number, number, number];
+  const days = (Date.parse(iso) - Date.parse(today)) / 86_400_000;
+  if (days < 1) return "now";
+  if (days <= 60) return `${day} ${MONTHS[at - 1]}`;
+  return `${MONTHS[at - 1]} ${year}`;
+}
+
+export function day(iso: string): string {
+  const [year, at, of] = iso.split("-").map(Number) as [number, number, number];
+  return `${of} ${MONTHS[at - 1]!.slice(0, 3)} ${year}`;
+}
+
+/** Millimetres with no more digits than the error allows. */
+export function mm(value: number | null, sd: number | null = null): string {
+  if (value === null) return "?";
+  return value.toFixed(sd !== null && sd < 0.05 ? 2 : 1);
+}
+
+export const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+export const position = (id: string): string => id.replace("_", " ");

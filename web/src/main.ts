@@ -1,0 +1,12 @@
+import "carbon-components-svelte/css/all.css";
+import "@fontsource/barlow/latin-400.css";
+import "@fontsource/barlow/latin-600.css";
+import "@fontsource/barlow-semi-condensed/latin-600.css";
+import "./app.css";
+import { mount } from "svelte";
+import App from "./App.svelte";
+import { followSystemTheme } from "./state/theme";
+
+followSystemTheme();
+
+export default mount(App, { target: document.getElementById("app")! });

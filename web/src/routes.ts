@@ -1,0 +1,16 @@
+import { wrap } from "svelte-spa-router/wrap";
+import Garage from "./routes/Garage.svelte";
+import Missing from "./routes/Missing.svelte";
+
+// The garage comes with the first page; every other screen is fetched when it is opened.
+export const routes = {
+  "/": Garage,
+  "/vehicles/new": wrap({ asyncComponent: () => import("./routes/NewVehicle.svelte") }),
+  "/vehicles/:id": wrap({ asyncComponent: () => import("./routes/Vehicle.svelte") }),
+  "/axles/:id/brake-data": wrap({ asyncComponent: () => import("./routes/BrakeData.svelte") }),
+  "/axles/:id/look-over": wrap({ asyncComponent: () => import("./routes/WalkRound.svelte") }),
+  "/axles/:id/wear": wrap({ asyncComponent: () => import("./routes/Wear.svelte") }),
+  "/axles/:id/job-card": wrap({ asyncComponent: () => import("./routes/JobCard.svelte") }),
+  "/jobs/:id": wrap({ asyncComponent: () => import("./routes/Job.svelte") }),
+  "*": Missing,
+};

@@ -1,0 +1,167 @@
+<script lang="ts">
+  import { Button, DataTable, TextInput } from "carbon-components-svelte";
+  import { api, Refusal, type Schemas } from "../api/client";
+  import AxleSection from "../components/AxleSection.svelte";
+  import Problem from "../components/Problem.svelte";
+  import RoadAhead from "../components/RoadAhead.svelte";
+  import { axleLane, daysFrom, type Lane } from "../components/roadScale";
+  import StateMark from "../components/StateMark.svelte";
+  import { day, exact, month, rough, span, upperFirst } from "../format/words";
+  import { Loader } from "../state/loader.svelte";
+
+  let { params }: { params: { id: string } } = $props();
+  const loaded = new Loader<{ vehicle: Schemas["Vehicle"]; today: string }>();
+  const id = $derived(Number(params.id));
+  let renewing = $state(false);
+  let renewedOn = $state("");
+  let renewedAt = $state("");
+  let refused = $state<Refusal | null>(null);
+
+  async function fetchIt(of: number) {
+    const [vehicle, catalogue] = await Promise.all([api.vehicle(of), api.catalogue()]);
+    return { vehicle, today: catalogue.today };
+  }
+  $effect(() => {
+    const of = id;
+    loaded.load(() => fetchIt(of));
+  });
+
+  const vehicle = $derived(loaded.value?.vehicle);
+  const today = $derived(loaded.value?.today ?? "");
+
+  function lanes(of: Schemas["Vehicle"]): Lane[] {
+    const axles = of.axles.map((axle) => axleLane(axle, upperFirst(axle.name), today));
+    if (!of.fluid) return axles;
+    const at = Math.max(daysFrom(today, of.fluid.due_on), 0);
+    return [...axles, { id: "fluid", label: "Fluid", bands: [], marks: [{ id: "fluid", kind: "fluid", at, text: of.fluid.overdue_days > 0 ? "overdue" : "renew" }] }];
+  }
+
+  const fault = (field: string) => refused?.faults.find((each) => each.field === field)?.message ?? "";
+
+  async function renew(event: SubmitEvent) {
+    event.preventDefault();
+    try {
+      const changed = await api.renewFluid(id, { date: renewedOn, odometer: { value: renewedAt } });
+      loaded.value = { vehicle: changed, today };
+      renewing = false;
+      refused = null;
+    } catch (error) {
+      if (!(error instanceof Refusal)) throw error;
+      refused = error;
+    }
+  }
+
+  async function putAway(archived: boolean) {
+    loaded.value = { vehicle: await api.changeVehicle(id, { archived }), today };
+  }
+</script>
+
+<svelte:head><title>{vehicle?.name ?? "Vehicle"} - Graver</title></svelte:head>
+
+{#if loaded.error}<Problem error={loaded.error} />{/if}
+{#if vehicle}
+  <div class="stack">
+    <div class="row spread">
+      <div class="row">
+        <h1>{vehicle.name}</h1>
+        <StateMark state={vehicle.state} large />
+      </div>
+      <p class="quiet">
+        {#if vehicle.odometer_km !== null}{vehicle.odometer_estimated ? "about " : ""}{exact(vehicle.odometer_km, vehicle.distance_unit)} today, {Math.round(vehicle.distance_unit === "mi" ? vehicle.km_per_day / 1.609344 : vehicle.km_per_day)} {vehicle.distance_unit} a day{:else}No odometer yet{/if}
+      </p>
+    </div>
+
+    {#each vehicle.axles as axle (axle.id)}
+      <section class="sheet axle" aria-label="{axle.name} axle">
+        <div class="row spread">
+          <h2>{upperFirst(axle.name)}</h2>
+          <StateMark state={axle.state} />
+        </div>
+        <div class="body">
+          <AxleSection corners={axle.corners} scale={4.2} legend />
+          <div class="say stack">
+            {#if axle.pads_life}
+              <div>
+                <p class="quiet">Pads to your limit of {axle.limit_mm} mm</p>
+                <p class="number figure">{span(axle.pads_life.distance_km, vehicle.distance_unit)}</p>
+                {#if axle.pads_life.distance_km.p50 > 0}
+                  <p>most likely {rough(axle.pads_life.distance_km.p50, vehicle.distance_unit)}, {month(axle.pads_life.date.p50, today)}</p>
+                {/if}
+              </div>
+              <p><strong>Look again {axle.look_again && axle.look_again.distance_km > 99 ? `within ${rough(axle.look_again.distance_km, vehicle.distance_unit)} or by ${month(axle.look_again.date, today)}` : "now"}</strong></p>
+            {/if}
+            <ul class="reasons">
+              {#each axle.reasons as reason (reason.rule)}<li>{reason.sentence}</li>{/each}
+            </ul>
+            {#if axle.job}
+              <p><a href="#/jobs/{axle.job.id}">Job {axle.job.state === "started" ? "under way" : axle.job.planned_for ? `planned for ${day(axle.job.planned_for)}` : "planned"}</a></p>
+            {/if}
+          </div>
+        </div>
+        <div class="row actions">
+          <Button size="field" href="#/axles/{axle.id}/look-over">Start a look-over</Button>
+          <Button size="field" kind="tertiary" href="#/axles/{axle.id}/wear">Wear</Button>
+          <Button size="field" kind="tertiary" href="#/axles/{axle.id}/job-card">Job card</Button>
+          <Button size="field" kind="tertiary" href="#/axles/{axle.id}/brake-data">Brake data</Button>
+        </div>
+      </section>
+    {/each}
+
+    <section class="sheet">
+      <h2>The road ahead</h2>
+      <RoadAhead lanes={lanes(vehicle)} {today} kmPerDay={vehicle.km_per_day} unit={vehicle.distance_unit} label="When pads, rotors and fluid of {vehicle.name} are due" />
+      <div class="row fluid">
+        {#if vehicle.fluid}
+          <p class:late={vehicle.fluid.overdue_days > 0}>Brake fluid renewed {day(vehicle.fluid.renewed_on)}, {vehicle.fluid.overdue_days > 0 ? "was due" : "due"} {day(vehicle.fluid.due_on)} (every two years, common practice).</p>
+        {:else}
+          <p class="quiet">Not known when the brake fluid was last renewed.</p>
+        {/if}
+        {#if !renewing}<Button size="small" kind="ghost" on:click={() => (renewing = true)}>Note a renewal</Button>{/if}
+      </div>
+      {#if renewing}
+        <form class="row" onsubmit={renew} novalidate>
+          <TextInput labelText="Day of renewal" type="date" max={today} bind:value={renewedOn} invalid={!!fault("date")} invalidText={fault("date")} />
+          <TextInput labelText="Odometer ({vehicle.distance_unit})" inputmode="decimal" bind:value={renewedAt} invalid={!!fault("odometer.value")} invalidText={fault("odometer.value")} />
+          <Button type="submit" size="field">Save</Button>
+          <Button kind="ghost" size="field" on:click={() => (renewing = false)}>Leave it</Button>
+        </form>
+      {/if}
+    </section>
+
+    <section class="sheet">
+      <h2>Logbook</h2>
+      {#if vehicle.log.length}
+        <DataTable
+          size="compact"
+          headers={[
+            { key: "date", value: "Day" },
+            { key: "odometer_km", value: `Odometer (${vehicle.distance_unit})` },
+            { key: "what", value: "What" },
+            { key: "note", value: "Note" },
+          ]}
+          rows={vehicle.log.map((entry) => ({ ...entry, date: day(entry.date), odometer_km: exact(entry.odometer_km, vehicle.distance_unit), note: entry.note ?? "" }))}
+        />
+      {:else}
+        <p>Nothing logged yet. Start with a look-over of the front axle: wheel off, four pads, two rotors.</p>
+      {/if}
+    </section>
+    <div class="row">
+      {#if vehicle.archived}
+        <p>This vehicle is put away: it is not in the garage.</p>
+        <Button size="small" kind="ghost" on:click={() => putAway(false)}>Take it back</Button>
+      {:else}
+        <Button size="small" kind="ghost" on:click={() => putAway(true)}>Put this vehicle away</Button>
+      {/if}
+    </div>
+  </div>
+{/if}
+
+<style>
+  .body { display: flex; flex-wrap: wrap; gap: 1rem 2rem; align-items: flex-start; justify-content: space-between; }
+  .say { flex: 1 1 18rem; gap: 0.6rem; }
+  .figure { font-size: 1.7rem; line-height: 1.15; }
+  .reasons { margin: 0; padding-left: 1.1rem; display: grid; gap: 0.25rem; list-style: disc; }
+  .actions { margin-top: 1rem; gap: 0.5rem; }
+  .late { color: var(--plan); font-weight: 600; }
+  .fluid { margin-top: 0.75rem; }
+</style>
