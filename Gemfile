@@ -4,8 +4,8 @@ source "https://rubygems.org"
 
 ruby ">= 3.1"
 
-gem "dry-types", "< 1.9"
 gem "dry-schema", "~> 1.13.0" # later ones do not parse on Ruby 3.1
+gem "dry-types", "< 1.9"
 gem "dry-validation", "~> 1.10"
 gem "json_schemer", "~> 2.5.0"
 gem "puma", "~> 8.0"

@@ -61,7 +61,7 @@ module Graver
 
       def folder(options)
         FileUtils.mkdir_p(options[:out])
-        logs = Dir.glob(File.join(options[:log], "*.csv")).sort
+        logs = Dir.glob(File.join(options[:log], "*.csv"))
         @err.puts "#{options[:log]}: no logs (*.csv) here" if logs.empty?
         logs.map { |log| one_of_many(log, options[:out]) }.all? && logs.any?
       end

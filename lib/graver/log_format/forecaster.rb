@@ -23,7 +23,7 @@ module Graver
         specification = Specification.parse(specification_text)
         log = LogReader.new(@normalise, specification).call(log_text)
         now = now(specification, log)
-        kept, later = split(log.entries, *now)
+        kept, later = split(log.by_axle, *now)
         driving = @outlook.driving([*kept.values.flatten.map { |entry| [entry.date, entry.odometer_km] }, now].uniq)
         answers = specification.axle_names.to_h { |axle| [axle, answer(specification, axle, kept, now, driving)] }
         notes = later.map { |entry| "#{entry.ref}: date: after the day of the forecast, left out" }
@@ -35,7 +35,7 @@ module Graver
       def now(specification, log)
         return [specification.as_of_date, specification.as_of_km] if specification.as_of_date
 
-        last = log.entries.values.flatten.max_by { |entry| [entry.date, entry.odometer_km] }
+        last = log.by_axle.values.flatten.max_by { |entry| [entry.date, entry.odometer_km] }
         raise InvalidEntry.of("as_of", "missing", "is missing, and the log has no readable row to take it from") unless last
 
         [last.date, last.odometer_km]

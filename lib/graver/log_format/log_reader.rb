@@ -9,8 +9,8 @@ module Graver
   module LogFormat
     # Reads a log in the open CSV format (docs/formats.md). What cannot be read is named and left out.
     class LogReader
-      # entries: { "front" => [Core::Wear::Entry], ... }; faults: [Fault] in line order.
-      Result = Struct.new(:entries, :faults, keyword_init: true)
+      # by_axle: { "front" => [Core::Wear::Entry], ... }; faults: [Fault] in line order.
+      Result = Struct.new(:by_axle, :faults, keyword_init: true)
       Fault = Struct.new(:line, :column, :message) do
         def to_s = "#{line}: #{column}: #{message}"
       end
@@ -27,7 +27,7 @@ module Graver
         @faults = []
         rows = rows_of(text.dup.force_encoding(Encoding::UTF_8).delete_prefix("\uFEFF".b.force_encoding(Encoding::UTF_8)))
         entries = rows.filter_map { |line, row| entry(line, row) }
-        Result.new(entries: in_order(entries), faults: @faults.sort_by(&:line))
+        Result.new(by_axle: in_order(entries), faults: @faults.sort_by(&:line))
       end
 
       private

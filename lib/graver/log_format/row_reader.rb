@@ -16,7 +16,7 @@ module Graver
       METHODS = %w[micrometer caliper rule gauge visual percent].freeze
       # A new part's thickness is as good as a caliper's reading unless the row says otherwise.
       FIT_METHOD = "caliper"
-      YEARS = (1950..2200).freeze
+      YEARS = (1950..2200)
       LARGEST_KM = 5_000_000
 
       def initialize(normalise, specification)

@@ -73,7 +73,8 @@ module Graver
         [[before, before && odometer_km < before.odometer_km - 0.5, "less"], [after, after && odometer_km > after.odometer_km + 0.5, "more"]].filter_map do |other, wrong, word|
           next unless wrong
 
-          fault("odometer.value", "runs_back", "this is #{word} than the #{other.odometer_value} #{other.odometer_unit} logged on #{other.date.iso8601}; if an older look-over is meant, set its day")
+          fault("odometer.value", "runs_back",
+                "this is #{word} than the #{other.odometer_value} #{other.odometer_unit} logged on #{other.date.iso8601}; if an older look-over is meant, set its day")
         end
       end
 
@@ -116,7 +117,7 @@ module Graver
         reading[:values].each_with_index.map do |value, place|
           @knowledge.normalise.call(core_reading(reading, value), @file.part(reading[:part]))
         rescue InvalidEntry => e
-          raise InvalidEntry, e.faults.map { |found| found.dup.tap { |copy| copy.field = "values.#{place}" if ["value", ""].include?(copy.field) } }
+          raise(InvalidEntry, e.faults.map { |found| found.dup.tap { |copy| copy.field = "values.#{place}" if ["value", ""].include?(copy.field) } })
         end
       end
 

@@ -43,7 +43,8 @@ module Graver
           at = entries.index { |entry| entry[:key].start_with?("#{part}.") && entry[:key].end_with?("_thickness") }
           next [] unless at && new_mm && discard_mm && new_mm <= discard_mm
 
-          [InvalidEntry::Fault.new(field: "entries.#{at}.value", code: "order", message: "the new #{part} (#{new_mm.round(2)} mm) must be thicker than its least thickness (#{discard_mm.round(2)} mm)")]
+          [InvalidEntry::Fault.new(field: "entries.#{at}.value", code: "order",
+                                   message: "the new #{part} (#{new_mm.round(2)} mm) must be thicker than its least thickness (#{discard_mm.round(2)} mm)")]
         end
       end
 

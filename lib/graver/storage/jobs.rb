@@ -44,13 +44,15 @@ module Graver
           done.delete(event[:value]) if %w[ticked unticked].include?(event[:kind])
           done << event[:value] if event[:kind] == "ticked"
         end
-        planned = events.select { |event| event[:kind] == "planned" }.last&.fetch(:value)
+        planned = events.reverse.find { |event| event[:kind] == "planned" }&.fetch(:value)
         Job.new(**row.slice(:id, :axle_id, :procedure), planned_for: planned && Date.iso8601(planned), state: state(events, ticked), ticked:)
       end
 
       def state(events, ticked)
         last = events.reverse.find { |event| %w[finished dropped].include?(event[:kind]) }
-        last ? last[:kind] : (ticked.any? ? "started" : "planned")
+        return last[:kind] if last
+
+        ticked.any? ? "started" : "planned"
       end
     end
   end

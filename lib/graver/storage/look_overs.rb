@@ -36,8 +36,9 @@ module Graver
       private_constant :ROW
 
       def record(row, readings)
-        LookOver.new(**row.slice(:id, :vehicle_id, :odometer_value, :odometer_unit, :odometer_km, :note), date: Date.iso8601(row[:date]),
-                     readings: readings.map { |reading| ReadingRow.new(**reading.slice(*ReadingRow.members)) })
+        fields = row.slice(:id, :vehicle_id, :odometer_value, :odometer_unit, :odometer_km, :note)
+        rows = readings.map { |reading| ReadingRow.new(**reading.slice(*ReadingRow.members)) }
+        LookOver.new(**fields, date: Date.iso8601(row[:date]), readings: rows)
       end
     end
   end

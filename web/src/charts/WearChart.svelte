@@ -1,13 +1,13 @@
 <script lang="ts">
+  import type { ComponentProps } from "svelte";
   import "@carbon/charts-svelte/styles.css";
   import { ComboChart, type ComboChartOptions, ScaleTypes } from "@carbon/charts-svelte";
   import type { Schemas } from "../api/client";
   import { inUnit } from "../format/words";
-  import { chartRows, chartTop, type ChartRow } from "./wearRows";
+  import { bands, chartRows, chartTop, type ChartRow } from "./wearRows";
 
   /** What we use of the library's chart object. */
   interface ChartHandle {
-    getDOMContainer?: () => HTMLElement;
     services?: {
       cartesianScales?: { getMainXScale(): (value: number) => number; getMainYScale(): (value: number) => number };
       events?: { addEventListener(name: string, act: () => void): void };
@@ -18,7 +18,9 @@
   const unit = $derived(wear.axle_name.distance_unit);
   const rows = $derived(chartRows(wear, positions, (km) => inUnit(km, unit)));
   const groups = $derived([...new Set(rows.map((row) => row.group))]);
-  let chart = $state<ChartHandle | null>(null);
+  let drawn = $state.raw<ComponentProps<typeof ComboChart>["chart"]>();
+  let holder = $state<HTMLElement>();
+  const chart = $derived(drawn as unknown as ChartHandle | undefined);
 
   const colours: Record<string, string> = { "left inner": "#0d5a66", "left outer": "#b07a2e", "right inner": "#5a4fb0", "right outer": "#a3123f", left: "#0d5a66", right: "#a3123f" };
   const colour = (group: string) => {
@@ -40,7 +42,7 @@
     ],
     axes: {
       bottom: { mapsTo: "odometer", title: `Odometer (${unit})`, scaleType: ScaleTypes.LINEAR, includeZero: false, domain: domain() },
-      left: { mapsTo: "mm", title: "Thickness (mm)", scaleType: ScaleTypes.LINEAR, domain: [0, chartTop(wear, positions)], thresholds: [{ value: wear.axle.limit_mm, label: "your limit", fillColor: "var(--pad-limit)", valueFormatter: (value: number) => `${value} mm` }] },
+      left: { mapsTo: "mm", title: "Thickness (mm)", scaleType: ScaleTypes.LINEAR, domain: [0, chartTop(rows)], thresholds: [{ value: wear.axle.limit_mm, label: "your limit", fillColor: "var(--pad-limit)", valueFormatter: (value: number) => `${value} mm` }] },
     },
     tooltip: { customHTML: (data: ChartRow[]) => tip(data) },
   } as unknown as ComboChartOptions);
@@ -55,15 +57,22 @@
     return row ? `<ul class="multi-tooltip"><li><div class="datapoint-tooltip"><p class="label">${row.text}</p></div></li></ul>` : "";
   }
 
-  // The library draws no error bars; they are laid over its own scales after each drawing.
+  // The library draws neither error bars nor a band that ends in a point; they are laid over its own scales after each drawing.
   function overlay() {
-    const svg = chart?.getDOMContainer?.()?.querySelector<SVGGElement>(".cds--cc--scatter");
+    const svg = holder?.querySelector<SVGGElement>(".layout-svg-wrapper .cds--cc--scatter");
     const scales = chart?.services?.cartesianScales;
     if (!svg || !scales) return;
     const [x, y] = [scales.getMainXScale(), scales.getMainYScale()];
     svg.querySelector(".error-bars")?.remove();
     const group = document.createElementNS("http://www.w3.org/2000/svg", "g");
     group.setAttribute("class", "error-bars");
+    for (const band of bands(rows)) {
+      const path = document.createElementNS("http://www.w3.org/2000/svg", "path");
+      path.setAttribute("d", `M${band.map((row) => `${x(row.odometer)} ${y(row.mm)}`).join("L")}Z`);
+      path.setAttribute("fill", colour(band[0]!.group));
+      path.setAttribute("fill-opacity", "0.16");
+      group.append(path);
+    }
     for (const row of rows.filter((each) => each.low !== undefined)) {
       const path = document.createElementNS("http://www.w3.org/2000/svg", "path");
       const [cx, top, bottom] = [x(row.odometer), y(row.high!), y(row.low!)];
@@ -85,4 +94,4 @@
   });
 </script>
 
-<ComboChart bind:chart data={rows} {options} />
+<div bind:this={holder}><ComboChart bind:chart={drawn} data={rows} {options} /></div>

@@ -13,7 +13,7 @@ export interface ChartRow {
 
 /** Readings of the positions, and for each the course to the limit: the middle, and the careful and the far end. */
 export function chartRows(wear: Schemas["Wear"], positions: string[], inUnit: (km: number) => number): ChartRow[] {
-  return positions.flatMap((id) => [...readings(wear, id, inUnit), ...course(wear, id, inUnit)]);
+  return positions.flatMap((id) => [...fitted(wear, id, inUnit), ...readings(wear, id, inUnit), ...course(wear, id, inUnit)]);
 }
 
 function readings(wear: Schemas["Wear"], id: string, inUnit: (km: number) => number): ChartRow[] {
@@ -28,6 +28,16 @@ function readings(wear: Schemas["Wear"], id: string, inUnit: (km: number) => num
       doubted: reading.doubted || reading.kept,
       text: `${positionName(id)}, ${reading.date}: ${reading.entered} (${reading.method})${reading.doubted ? ", doubted" : ""}`,
     }));
+}
+
+/** A new part's thickness where it went on, as far as it is known. */
+function fitted(wear: Schemas["Wear"], id: string, inUnit: (km: number) => number): ChartRow[] {
+  const part = id.includes("_") ? "pad" : "rotor";
+  const thickness = part === "pad" ? wear.axle.corners[0]?.inner.new_mm : wear.axle.corners[0]?.rotor.new_mm;
+  if (!thickness) return [];
+  return wear.fits
+    .filter((fit) => fit.part === part)
+    .map((fit) => ({ group: `${positionName(id)} readings`, odometer: inUnit(fit.odometer_km), mm: thickness, text: `${positionName(id)}: new on ${fit.date}` }));
 }
 
 function course(wear: Schemas["Wear"], id: string, inUnit: (km: number) => number): ChartRow[] {
@@ -50,7 +60,13 @@ function course(wear: Schemas["Wear"], id: string, inUnit: (km: number) => numbe
 }
 
 /** A little above the thickest thing shown. */
-export function chartTop(wear: Schemas["Wear"], positions: string[]): number {
-  const all = wear.readings.filter((reading) => positions.includes(reading.position)).map((reading) => reading.high_mm);
-  return Math.ceil(Math.max(...all, wear.axle.limit_mm + 2));
+export function chartTop(rows: ChartRow[]): number {
+  return Math.ceil(Math.max(...rows.map((row) => row.high ?? row.mm)) + 0.2);
+}
+
+/** The outline of each position's band: the careful end down to the limit, and back up along the far end. */
+export function bands(rows: ChartRow[]): ChartRow[][] {
+  const careful = rows.filter((row) => row.group.endsWith("careful"));
+  const names = [...new Set(careful.map((row) => row.group.replace(" careful", "")))];
+  return names.map((name) => [...careful.filter((row) => row.group === `${name} careful`), ...rows.filter((row) => row.group === `${name} far end`).reverse()]);
 }

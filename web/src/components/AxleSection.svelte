@@ -7,11 +7,12 @@
   const rotor = $derived(corners[0]?.rotor);
 </script>
 
-<div class="axle" class:small={scale < 3.5}>
+<div class="whole">
+<div class="axle" class:small={scale < 3.4}>
   {#each corners as corner (corner.side)}
     <figure>
       <CornerSection {corner} {scale} {active} />
-      <figcaption class="quiet">{corner.side}</figcaption>
+      <figcaption class="quiet">{corner.side} wheel</figcaption>
     </figure>
   {/each}
 </div>
@@ -26,13 +27,16 @@
     <li>mm, seen from behind, to scale; a soft edge is the reading's error</li>
   </ul>
 {/if}
+</div>
 
 <style>
   .axle { display: flex; flex-wrap: wrap; gap: 0.5rem 2.5rem; align-items: end; }
   .small { gap: 0.25rem 0.5rem; flex-wrap: nowrap; }
   figure { margin: 0; min-width: 0; }
-  figcaption { text-align: center; }
+  figcaption { text-align: center; margin-top: 0.15rem; }
   .small figcaption { display: none; }
-  .legend { display: flex; flex-wrap: wrap; gap: 0.25rem 1.25rem; margin-top: 0.5rem; }
+  .whole { width: fit-content; max-width: 100%; }
+  /* takes the drawing's width and never widens it */
+  .legend { width: 0; min-width: 100%; display: flex; flex-wrap: wrap; gap: 0.25rem 1.25rem; margin-top: 0.5rem; }
   .legend li { display: inline-flex; gap: 0.4rem; align-items: center; }
 </style>

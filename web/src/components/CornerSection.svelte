@@ -7,9 +7,9 @@
 
   const id = $props.id();
   const drawing = $derived(drawCorner(corner));
-  const small = $derived(scale < 3.5);
+  const small = $derived(scale < 3.4);
   const edge = $derived(small ? 12 : 20);
-  const tall = $derived(small ? { top: 18, rotor: 58, inset: 9, bottom: 20, text: 12 } : { top: 46, rotor: 120, inset: 22, bottom: 44, text: 19 });
+  const tall = $derived(small ? { top: 18, rotor: 58, inset: 9, bottom: 20, text: 12 } : { top: 46, rotor: 120, inset: 22, bottom: 34, text: 19 });
   const width = $derived(drawing.width * scale + 2 * edge);
   const height = $derived(tall.top + tall.rotor + tall.bottom);
   const padTop = $derived(tall.top + tall.inset);
@@ -69,10 +69,7 @@
       <path class="rotor-limit" d="M{x(limit)} {tall.top + 4}V{tall.top + tall.rotor + (small ? 3 : 8)}" />
     {/each}
   {/if}
-  <text class="number" x={x(drawing.rotor.middle)} y={height - (small ? 4 : 18)} font-size={tall.text}>{mm(corner.rotor.now_mm, corner.rotor.sd_mm)}</text>
-  {#if labels && !small}
-    <text class="label" x={x(drawing.rotor.middle)} y={height - 2}>rotor</text>
-  {/if}
+  <text class="number" x={x(drawing.rotor.middle)} y={height - (small ? 4 : 5)} font-size={tall.text}>{mm(corner.rotor.now_mm, corner.rotor.sd_mm)}</text>
 </svg>
 
 <style>

@@ -22,6 +22,12 @@
     return cut;
   });
   const number = (value: number | null) => (value === null ? "?" : value.toLocaleString("en-GB", { maximumFractionDigits: 2 }));
+  // The unit it was entered in, which is the wrench's, is read first.
+  function readings(line: Schemas["TorqueLine"]): [number | null, string][] {
+    const metric: [number | null, string] = [line.newton_metres, "N·m"];
+    const imperial: [number | null, string] = line.entered?.endsWith("lbf·in") ? [line.pound_inches, "lbf·in"] : [line.pound_feet, "lbf·ft"];
+    return line.entered?.endsWith("N·m") ? [metric, imperial] : [imperial, metric];
+  }
   const torqueOf = (fastener: string) => card.torque.find((line) => line.fastener === fastener);
   const bad = $derived(["replace", "measure_again", "unknown_limit", "unmeasured", "will_not_outlast"].includes(card.rotor.outcome));
 </script>
@@ -52,8 +58,9 @@
             {#if line.source}<p class="quiet">From: {line.source.toLowerCase()}, entered as {line.entered}</p>{/if}
           </div>
           {#if line.newton_metres !== null}
-            <p class="value number">{number(line.newton_metres)}<small>N·m</small></p>
-            <p class="value number second">{number(line.pound_feet)}<small>lbf·ft</small></p>
+            {#each readings(line) as [value, unit], at (unit)}
+              <p class="value number" class:second={at > 0}>{number(value)}<small>{unit}</small></p>
+            {/each}
           {:else}
             <p class="value none">No value: stop. Maker's manual, never by feel.</p>
           {/if}

@@ -106,7 +106,9 @@
   .active { border-left-color: var(--petrol); }
   .bad { border-left-color: var(--stop); }
   .questioned { border-left-color: var(--doubt); }
-  label { font-weight: 600; display: block; margin-bottom: 0.2rem; }
+  .reading { display: grid; grid-template-columns: 8.5rem 1fr; align-items: center; column-gap: 0.5rem; }
+  label { font-weight: 600; }
+  .says { grid-column: 2; }
   .entry { gap: 0.4rem; }
   input {
     font: 600 1.6rem/1 "Barlow Semi Condensed", sans-serif;
@@ -124,8 +126,9 @@
   .place { font-size: 1.1rem; border-color: var(--rotor-edge); }
   .switch[aria-pressed="true"] { border-color: var(--petrol); box-shadow: inset 0 -3px var(--petrol); }
   .keep { border-color: var(--doubt); color: var(--doubt); }
-  .says { min-height: 1.35rem; font-size: 0.9375rem; line-height: 1.35; color: var(--quiet); margin-top: 0.2rem; }
+  .says { min-height: 1.25rem; font-size: 0.9375rem; line-height: 1.3; color: var(--quiet); margin-top: 0.1rem; }
   .bad .says { color: var(--stop); }
   .questioned .says, .doubt { color: var(--doubt); }
+  @media (max-width: 46rem) { .reading { grid-template-columns: 1fr; } .says { grid-column: 1; } }
   @media (max-width: 30rem) { kbd { display: none; } .switch { min-height: 48px; } }
 </style>

@@ -28,7 +28,7 @@
       <h1>{upperFirst(axle.name)} brake data</h1>
     </div>
     {#if gaps.length}
-      <InlineNotification kind="info" lowContrast hideCloseButton title="The next pad job still needs" subtitle={gaps.map((line) => line.field.label.toLowerCase()).join("; ")} />
+      <InlineNotification kind="info" lowContrast hideCloseButton title="The next pad job still needs" subtitle={gaps.map((line) => line.field.label).join("; ")} />
     {/if}
     {#each form.data.groups as group (group.id)}
       {@const lines = form.lines.filter((line) => line.field.group === group.id)}

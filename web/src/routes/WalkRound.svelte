@@ -27,7 +27,8 @@
 
   const name = $derived(round.wear?.axle_name);
   const corners = $derived(round.preview?.corners ?? []);
-  const shown = $derived(narrow && active ? corners.filter((corner) => active!.startsWith(corner.side)) : corners);
+  // On a phone only the wheel at hand.
+  const shown = $derived(narrow ? corners.filter((corner) => (active ?? corners[0]!.side).startsWith(corner.side)) : corners);
   const lastKm = $derived(round.wear?.readings.at(-1)?.odometer_km ?? null);
   const fault = (field: string) => round.refused.find((each) => each.field === field)?.message ?? (round.content.odometer && field === "odometer.value" ? round.faultOf(field)?.message : undefined);
 
@@ -73,7 +74,7 @@
   {/if}
   <div class="round">
     <div class="drawing">
-      <div class="sheet"><AxleSection corners={shown} scale={narrow ? 4.4 : 4.6} {active} legend={!narrow} /></div>
+      <div class="sheet"><AxleSection corners={shown} scale={narrow ? 4.4 : 4.5} {active} legend={!narrow} /></div>
     </div>
     <form class="readings" onsubmit={(event) => event.preventDefault()} novalidate>
       <div class="row top">
@@ -108,9 +109,9 @@
 
 <style>
   .head { margin-bottom: 1rem; }
-  .round { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1.05fr); gap: 1.25rem; align-items: start; }
+  .round { display: grid; grid-template-columns: minmax(0, 22rem) minmax(0, 1fr); gap: 1.25rem; align-items: start; }
   .drawing { position: sticky; top: 1rem; }
-  .readings { display: grid; gap: 0.55rem; }
+  .readings { display: grid; gap: 0.45rem; }
   .top { align-items: end; }
   .field label { display: block; font-weight: 600; margin-bottom: 0.2rem; }
   .field input { font: 600 1.4rem/1 "Barlow Semi Condensed", sans-serif; min-height: 48px; width: 9.5rem; padding: 0.2rem 0.5rem; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); box-sizing: border-box; color-scheme: inherit; }

@@ -15,7 +15,7 @@ module Graver
           result = new.call(input)
           return result.to_h if result.success?
 
-          raise InvalidEntry, result.errors.map { |error| fault(error) }
+          raise(InvalidEntry, result.errors.map { |error| fault(error) })
         end
 
         def self.fault(error)

@@ -51,7 +51,7 @@ module Graver
 
           app.get("/axles/:id/draft") do
             draft = context.store.drafts.find(file.axle.id)
-            answer({ draft: draft && draft.to_h.slice(:content, :revision) })
+            answer({ draft: draft&.to_h&.slice(:content, :revision) })
           end
 
           app.put("/axles/:id/draft") do

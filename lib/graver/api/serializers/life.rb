@@ -10,7 +10,7 @@ module Graver
         def call(answer, life)
           return unless life
 
-          { distance_km: keyed(life.quantiles) { |km| km.round }, date: keyed(answer.dates(life), &:iso8601), chance_now: life.chance_now.round(4) }
+          { distance_km: keyed(life.quantiles, &:round), date: keyed(answer.dates(life), &:iso8601), chance_now: life.chance_now.round(4) }
         end
 
         def keyed(quantiles) = quantiles.to_h { |probability, value| [format("p%02d", (probability * 100).round), yield(value)] }

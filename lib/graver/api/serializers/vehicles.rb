@@ -20,15 +20,23 @@ module Graver
         end
 
         def call(overview)
-          answer = overview.axles.first.answer
-          logged = overview.look_overs.any?
           { **overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit, :archived), state: @axles.state(word(overview)),
-            odometer_km: logged ? answer.as_of_km.round : nil, odometer_estimated: logged && overview.look_overs.last.date != answer.as_of_date,
-            km_per_day: answer.driving.km_per_day.round(1), fluid: fluid(overview.fluid), log: log(overview),
-            axles: overview.axles.map { |axle| @axles.call(axle, overview.jobs.fetch(axle.file.axle.id, []).first) } }
+                                                                                         **odometer(overview), fluid: fluid(overview.fluid), log: log(overview), axles: axles(overview) }
         end
 
         private
+
+        # Today's odometer is carried on from the last one logged.
+        def odometer(overview)
+          answer = overview.axles.first.answer
+          last = overview.look_overs.last
+          { odometer_km: last && answer.as_of_km.round, odometer_estimated: !last.nil? && last.date != answer.as_of_date,
+            km_per_day: answer.driving.km_per_day.round(1) }
+        end
+
+        def axles(overview)
+          overview.axles.map { |axle| @axles.call(axle, overview.jobs.fetch(axle.file.axle.id, []).first) }
+        end
 
         def word(overview) = overview.axles.map { |axle| axle.judgement.word }.min_by { |word| WORDS.index(word) }
 

@@ -36,10 +36,18 @@ module Graver
 
         def reading(entry, file, set, doubted)
           thickness = entry.event == "reading" ? @knowledge.normalise.call(entry.reading, file.part(entry.part)) : @knowledge.normalise.event(entry.event)
-          low, high = thickness.interval? ? [thickness.lower_mm, thickness.upper_mm] : [thickness.value_mm - (2 * thickness.standard_uncertainty_mm), thickness.value_mm + (2 * thickness.standard_uncertainty_mm)]
+          low, high = reach(thickness)
           { position: [entry.side, entry.pad].compact.join("_"), part: entry.part, set:, date: entry.date.iso8601, odometer_km: entry.odometer_km.round(1),
             mm: thickness.value_mm.round(3), low_mm: [low, 0].max.round(3), high_mm: high.round(3), method: entry.reading&.method || entry.event,
             entered: entered(entry), doubted: doubted.include?(entry.ref), kept: entry.trust < 1 }
+        end
+
+        # An interval's bounds, or twice the standard uncertainty to either side.
+        def reach(thickness)
+          return [thickness.lower_mm, thickness.upper_mm] if thickness.interval?
+
+          error = 2 * thickness.standard_uncertainty_mm
+          [thickness.value_mm - error, thickness.value_mm + error]
         end
 
         def entered(entry)
@@ -67,7 +75,8 @@ module Graver
         # How the forecast was come by, in sentences.
         def why(overview)
           answer = overview.answer
-          [*answer.why.values.map { |reason| "#{reason[0].upcase}#{reason[1..]}." }, readings_sentence(overview), prior_sentence, driving_sentence(answer), *doubt_sentences(overview)].compact
+          missing = answer.why.values.map { |reason| "#{reason[0].upcase}#{reason[1..]}." }
+          [*missing, readings_sentence(overview), prior_sentence, driving_sentence(answer), *doubt_sentences(overview)].compact
         end
 
         def readings_sentence(overview)

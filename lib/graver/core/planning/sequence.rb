@@ -52,7 +52,7 @@ module Graver
         end
 
         def shared(stages, configuration, sides)
-          any_sensor = configuration.merge("sensors" => (configuration["sensors"] & sides).any?)
+          any_sensor = configuration.merge("sensors" => configuration["sensors"].intersect?(sides))
           in_stages(stages, any_sensor).map { |step| Placed.new(step:, side: nil) }
         end
 

@@ -16,8 +16,7 @@ module Graver
         # Three significant figures: finer than any wrench is read.
         def in_unit(wanted)
           value = Quantity::TORQUE.from_base(newton_metres, wanted)
-          digits = value >= 100 ? 0 : (value >= 10 ? 1 : 2)
-          wanted == unit ? entered : value.round(digits)
+          wanted == unit ? entered : value.round([2 - Math.log10(value).floor, 0].max)
         end
 
         # The unit that was probably meant, when the value is outside the plausible range but the same figure in

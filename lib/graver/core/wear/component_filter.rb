@@ -58,7 +58,7 @@ module Graver
         # How differently (relative variance) the part may have worn between two odometers than at the rate now.
         def rate_variance(from_km, to_km)
           lag_km = @as_of_km - ((from_km + to_km) / 2.0)
-          drift = @prior.drift_log_sd**2 * (1 - Math.exp(-lag_km / @prior.drift_km))
+          drift = (@prior.drift_log_sd**2) * (1 - Math.exp(-lag_km / @prior.drift_km))
           freed = @freed_km.count { |km| km >= to_km }
           drift + (freed * (@prior.freed_log_sd**2))
         end

@@ -33,8 +33,8 @@ module Graver
         end
 
         def result
-          Result.new(first: Life.new(@survival.distances, @survival.first), components: lives, now: each(&method(:now)),
-                     rates: each(&method(:rates)), doubted:, readings: current.values.sum { |fitting| fitting.observations.length },
+          Result.new(first: Life.new(@survival.distances, @survival.first), components: lives, now: each { |component| now(component) },
+                     rates: each { |component| rates(component) }, doubted:, readings: current.values.sum { |fitting| fitting.observations.length },
                      unread: current.select { |_, fitting| fitting.observations.empty? }.keys,
                      limit_mm: @history.limit_mm)
         end

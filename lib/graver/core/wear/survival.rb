@@ -61,7 +61,7 @@ module Graver
 
         def above(state, rate, distance)
           worn = rate * distance
-          drift = @prior.drift_log_sd**2 * (1 - Math.exp(-distance / (2.0 * @prior.drift_km)))
+          drift = (@prior.drift_log_sd**2) * (1 - Math.exp(-distance / (2.0 * @prior.drift_km)))
           variance = state.variance + (@prior.increment_mm * worn) + (worn * worn * drift)
           Normal.cumulative((state.mean_mm - worn - @limit_mm) / Math.sqrt(variance + 1e-9))
         end

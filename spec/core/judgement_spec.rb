@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+require "graver/core/judgement/reading_questions"
+require "graver/core/judgement/rotor_verdict"
+require "graver/core/wear/life"
+
+RSpec.describe "Judging" do
+  describe Graver::Core::Judgement::RotorVerdict do
+    let(:long) { Graver::Core::Wear::Life.new([0.0, 100_000.0, 200_000.0], [1.0, 1.0, 0.0]) }
+
+    def verdict(mean_mm, sd_mm: 0.03, discard_mm: 22.0, life: long, next_pads_km: 60_000)
+      thickness = mean_mm && { mean_mm:, sd_mm: }
+      described_class.call(thickness:, discard_mm:, life:, next_pads_km:, rules: { coverage: 2, outlast_chance: 0.25 }).outcome
+    end
+
+    # common practice, no source: discard 22 mm, 23.5 passes, 22.05 passes by a hair and must be measured again; a reading
+    # on the limit counts as out
+    it "decides at, just inside and just outside the limit" do
+      expect([23.5, 22.061, 22.059, 22.05, 22.001, 22.0, 21.9].map { |mm| verdict(mm) }).to eq(%w[stay stay measure_again measure_again measure_again replace replace])
+    end
+
+    it "gives no verdict without a limit or a reading" do
+      expect(verdict(23.5, discard_mm: nil)).to eq("unknown_limit")
+      expect(verdict(nil)).to eq("unmeasured")
+    end
+
+    it "asks whether the rotor outlasts the next pads" do
+      expect(verdict(22.5, next_pads_km: 124_000)).to eq("stay")
+      expect(verdict(22.5, next_pads_km: 126_000)).to eq("will_not_outlast")
+    end
+  end
+
+  describe Graver::Core::Judgement::ReadingQuestions do
+    include WearBuilders
+
+    def codes(mm, sd = 0.15, new_mm: 11.0, backing_mm: 5.0, before: nil, expected: nil)
+      described_class.new.call(thickness: WearBuilders::Thickness.point(mm, sd), new_mm:, backing_mm:, before:, expected:).map(&:code)
+    end
+
+    it "asks about what can hardly be true, and only then" do
+      before = WearBuilders::Thickness.point(7.0, 0.15)
+      expect(codes(11.2)).to be_empty
+      expect(codes(13.0)).to eq(["with_plate"])
+      expect(codes(17.5)).to eq(["thicker_than_new"])
+      expect(codes(25.4, 0.02, new_mm: 25.0, backing_mm: nil)).to eq(["thicker_than_new"])
+      expect(codes(7.5, before:)).to be_empty
+      expect(codes(8.0, before:)).to eq(["thicker_than_before"])
+      expect(codes(3.0, expected: { mean_mm: 6.0, sd_mm: 0.4 })).to eq(["far_below"])
+      expect(codes(5.5, expected: { mean_mm: 6.0, sd_mm: 0.4 })).to be_empty
+    end
+  end
+
+  describe "the rule table of states" do
+    subject(:engine) { KNOWLEDGE.state_engine }
+
+    def word(measures) = engine.call({ "careful_days" => 400.0, "pad_readings" => 4 }.merge(measures)).word
+
+    # Floor: 1.6 mm, 49 CFR 393.47 (from memory), and 1.5 mm, UK inspection manual 1.1.13 (from memory); the rest are
+    # stated choices of the project, so each is tried at and just beside its threshold.
+    it "turns at its thresholds" do
+      expect(KNOWLEDGE.floor_pad_limit_mm).to eq(1.6)
+      expect(KNOWLEDGE.pad_limit("law-uk")["mm"]).to eq(1.5)
+      expect([0.5, 0.49].map { |chance| word("pad_below_floor_chance" => chance) }).to eq(%w[stop in_hand])
+      expect([0.9, 0.89, 0.1, 0.09].map { |chance| word("rotor_below_discard_chance" => chance) }).to eq(%w[stop plan plan in_hand])
+      expect([0.2, 0.19].map { |chance| word("pad_due_chance" => chance) }).to eq(%w[plan in_hand])
+      expect([60, 61].map { |days| word("careful_days" => days) }).to eq(%w[plan in_hand])
+      expect([90, 91].map { |days| word("look_again_days" => days) }).to eq(%w[watch in_hand])
+      expect(word("pad_readings" => 0)).to eq("watch")
+    end
+  end
+end

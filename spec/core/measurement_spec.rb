@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+require "graver/core/measurement/reading"
+require "graver/core/measurement/rotor_survey"
+
+RSpec.describe Graver::Core::Measurement::Normalise do
+  subject(:normalise) { KNOWLEDGE.normalise }
+
+  let(:part) { described_class::Part.new(new_mm: 11.0, backing_mm: 5.2, backing_uncertainty_mm: nil) }
+
+  def reading(value, method: "caliper", unit: "mm", part: "pad", upper: nil, overall: false)
+    number = ->(text) { text && Graver::Core::Quantity::EnteredNumber.parse(text) }
+    Graver::Core::Measurement::Reading.new(part:, method:, value: number[value], upper: number[upper], unit:, overall:)
+  end
+
+  it "adds the method's error and the half step of the last digit, which is rectangular" do
+    thickness = normalise.call(reading("8"), part)
+    # JCGM 100:2008, 4.3.7: a rectangular distribution of half-width a has the standard uncertainty a / sqrt 3 (from memory).
+    expect(thickness.value_mm).to eq(8.0)
+    expect(thickness.standard_uncertainty_mm).to be_within(1e-12).of(Math.sqrt((0.15**2) + ((0.5 / Math.sqrt(3))**2)))
+  end
+
+  it "takes a gauge as an interval between the leaf that goes and the one that does not" do
+    thickness = normalise.call(reading("5", method: "gauge", upper: "6"), part)
+    expect(thickness).to have_attributes(kind: :interval, lower_mm: 5.0, upper_mm: 6.0, value_mm: 5.5)
+    # JCGM 100:2008, 4.3.7: a = 0.5 mm; the leaves' own 0.2 mm added in quadrature.
+    expect(thickness.standard_uncertainty_mm).to be_within(1e-12).of(Math.hypot(0.5 / Math.sqrt(3), 0.2))
+  end
+
+  it "closes an interval at the next millimetre when only one leaf is named, and says so" do
+    expect(normalise.call(reading("5", method: "gauge"), part)).to have_attributes(upper_mm: 6.0, assumed: ["gauge_step"])
+  end
+
+  # common practice, no source: overall limit 7.5 mm with plate
+  it "takes the backing plate off, with its own error" do
+    known = normalise.call(reading("13.6", overall: true), part)
+    guessed = normalise.call(reading("13.6", overall: true), described_class::Part.unknown)
+    expect(known.value_mm).to be_within(1e-9).of(8.4)
+    expect(guessed).to have_attributes(value_mm: be_within(1e-9).of(8.6), assumed: ["backing_plate"])
+    expect(guessed.standard_uncertainty_mm).to be > known.standard_uncertainty_mm + 0.2
+  end
+
+  it "converts inch, thousandths and 32nds" do
+    values = [["7/32", "in"], ["7", "32nd"], ["218.75", "thou"]].map { |value, unit| normalise.call(reading(value, method: "rule", unit:), part).value_mm }
+    expect(values).to all(be_within(1e-9).of(5.55625))
+  end
+
+  it "reads percent against the new thickness" do
+    expect(normalise.call(reading("30", method: "percent", unit: "percent"), part)).to have_attributes(
+      value_mm: be_within(1e-9).of(3.3), standard_uncertainty_mm: be_within(1e-9).of(1.1)
+    )
+  end
+
+  # common practice, no source: a leaf that goes in past the limit of the next is a slip
+  it "refuses by field what cannot be" do
+    { ["400", { method: "caliper" }] => "value", ["8", { unit: "furlong" }] => "unit", ["6", { method: "gauge", upper: "5" }] => "upper",
+      ["50", { method: "percent", unit: "mm" }] => "unit", ["50", { method: "percent", unit: "percent", part: "rotor" }] => "method",
+      ["-4", {}] => "value", ["120", { method: "percent", unit: "percent" }] => "value" }.each do |(value, options), field|
+      expect { normalise.call(reading(value, **options), part) }.to raise_error(Graver::InvalidEntry) { |error| expect(error.faults.map(&:field)).to eq([field]) }
+    end
+  end
+
+  it "takes the thinnest place of a rotor and the variation over them" do
+    places = %w[23.84 23.81 23.83].map { |value| normalise.call(reading(value, method: "micrometer", part: "rotor"), part) }
+    expect(Graver::Core::Measurement::RotorSurvey.of(places)).to have_attributes(places: 3, minimum: places[1], variation_mm: be_within(1e-9).of(0.03))
+  end
+end

@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+require "graver/core/quantity/entered_number"
+require "graver/core/quantity/units"
+
+RSpec.describe Graver::Core::Quantity do
+  # Factors: NIST Special Publication 811 (2008), appendix B.8, from memory. Digits in brackets there are the uncertainty
+  # of rounding, so agreement is asked to the seven figures printed.
+  it "converts lengths and distances exactly" do
+    expect(described_class::LENGTH.to_base(1, "in")).to eq(25.4)
+    expect(described_class::LENGTH.to_base(1000, "thou")).to eq(25.4)
+    expect(described_class::LENGTH.to_base(32, "32nd")).to eq(25.4)
+    expect(described_class::DISTANCE.to_base(1, "mi")).to eq(1.609344)
+  end
+
+  it "converts torque as SP 811 gives it" do
+    expect(described_class::TORQUE.to_base(1, "lbf·ft")).to be_within(5e-7).of(1.355818)
+    expect(described_class::TORQUE.to_base(1, "lbf·in")).to be_within(5e-8).of(0.1129848)
+  end
+
+  # common practice, no source: 140 N·m is about 103 lbf·ft; 18-20 lbf·ft is about 215-240 lbf·in
+  it "agrees with what mechanics know by heart" do
+    expect(described_class::TORQUE.convert(140, from: "N·m", to: "lbf·ft")).to be_within(0.5).of(103)
+    expect(described_class::TORQUE.convert(18, from: "lbf·ft", to: "lbf·in")).to be_within(1e-9).of(216)
+    expect(described_class::LENGTH.to_base(Rational(7, 32), "in")).to be_within(0.001).of(5.556)
+  end
+
+  describe Graver::Core::Quantity::EnteredNumber do
+    it "reads numbers as people write them, with the step they were written to" do
+      { "8.40" => ["8.4", "1/100"], "8,4" => ["8.4", "1/10"], " 12 " => ["12", "1"], "7/32" => ["7/32", "1/32"], "1 7/32" => ["39/32", "1/32"] }.each do |text, (value, step)|
+        expect(described_class.parse(text)).to have_attributes(value: Rational(value), step: Rational(step))
+      end
+    end
+
+    it "refuses what is no number, and says what is wanted" do
+      ["", "abc", "1e9", "NaN", "8.4.1", "1/0", "🛞", "9" * 5000, nil].each do |text|
+        expect { described_class.parse(text) }.to raise_error(Graver::InvalidEntry, /needs a number/)
+      end
+    end
+  end
+end

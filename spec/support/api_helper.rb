@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+require "committee"
+require "json"
+require "rack/test"
+require "tmpdir"
+require "graver/boot"
+
+# Speaks to the whole application in this process, on a database of its own, and holds every request and response
+# against openapi/graver.yml.
+module ApiHelper
+  include Rack::Test::Methods
+
+  TODAY = "2026-05-16"
+  SCHEMA = Committee::Drivers.load_from_file(File.join(Graver::Boot::ROOT, "openapi/graver.yml"), parser_options: { strict_reference_validation: true })
+
+  def self.included(base)
+    base.before { @folder = Dir.mktmpdir }
+
+    base.after do
+      context.store.close
+      FileUtils.rm_rf(@folder)
+    end
+  end
+
+  def context
+    @context ||= Graver::Boot.context("GRAVER_DATABASE" => File.join(@folder, "graver.sqlite3"), "GRAVER_TODAY" => TODAY)
+  end
+
+  def app = @app ||= described(Graver::Boot.rack(context))
+
+  # Answers that break the description raise; requests that break it are noted, as an example may want them wrong.
+  def described(rack)
+    checked = Committee::Middleware::ResponseValidation.new(rack, schema: SCHEMA, prefix: "/api/v1", raise: true, strict: false, validate_success_only: false)
+    Committee::Middleware::RequestValidation.new(checked, schema: SCHEMA, prefix: "/api/v1", ignore_error: true, error_handler: ->(fault, _) { @request_fault = fault })
+  end
+
+  # Sends JSON and gives the answer's body back as Ruby. What is accepted must be as described.
+  def ask(method, path, body = nil)
+    @request_fault = nil
+    header "Content-Type", "application/json"
+    public_send(method, "/api/v1#{path}", *[body && JSON.generate(body)].compact)
+    raise @request_fault if last_response.successful? && @request_fault
+
+    last_response.body.empty? ? nil : JSON.parse(last_response.body)
+  end
+
+  def status = last_response.status
+  def fields(answer) = answer.fetch("error").fetch("fields").to_h { |fault| [fault["field"], fault["code"]] }
+  def car = @car ||= ask(:post, "/vehicles", { name: "Juniper", kind: "car" })
+  def front = car.fetch("axles").first.fetch("id")
+
+  def pad(value, side: "left", pad: "inner", **more)
+    { part: "pad", side:, pad:, event: "reading", method: "caliper", unit: "mm", values: [value].flatten, **more }
+  end
+
+  def look_over(date, odometer, *readings, **more) = { date:, odometer: { value: odometer }, readings:, **more }
+  def know(axle, *rows) = ask(:post, "/axles/#{axle}/brake-data", { entries: rows.map { |key, value, unit| { key:, value:, unit:, source: "manual" } } })
+end

@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+# Short ways to put a wear history together.
+module WearBuilders
+  Wear = Graver::Core::Wear
+  Thickness = Graver::Core::Measurement::Thickness
+
+  def read(distance_km, value_mm, sd_mm = 0.15, trust: 1.0, ref: nil)
+    Wear::Observation.new(distance_km:, thickness: Thickness.point(value_mm, sd_mm), trust:, ref:)
+  end
+
+  def between(distance_km, lower_mm, upper_mm)
+    Wear::Observation.new(distance_km:, thickness: Thickness.interval(lower_mm, upper_mm, edge_mm: 0.2), trust: 1.0, ref: nil)
+  end
+
+  def fitted(*observations, at: 0.0, new_mm: 11.0, sd_mm: 0.15)
+    Wear::Fitting.new(fitted_km: at, new: Thickness.point(new_mm, sd_mm), observations:)
+  end
+
+  def history(set, as_of_km:, limit_mm: 3.0, earlier: [], freed_km: [])
+    Wear::History.new(sets: [*earlier, set], limit_mm:, as_of_km:, freed_km:)
+  end
+
+  def forecast(...) = Wear::Forecast.call(history(...), KNOWLEDGE.prior("pad"))
+end
