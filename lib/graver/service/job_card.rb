@@ -31,6 +31,14 @@ module Graver
                  rotor_outcome: rotor_outcome(overview), fluid_ml: fluid_ml(file, overview))
       end
 
+      # The steps alone, without the forecast: [Placed], or nil without the caliper kind (and the parking brake, where
+      # there can be one), as no order can be trusted then.
+      def steps(file)
+        return unless file.caliper && parking_brake(file)
+
+        Core::Planning::Sequence.new(@knowledge.procedure).call(configuration(file), file.axle.sides)
+      end
+
       # Sides that carry a wear sensor.
       def self.sensors(file)
         { "left" => ["left"], "right" => ["right"], "both" => file.axle.sides }.fetch(file.choice("wear_sensor"), [])
@@ -41,13 +49,6 @@ module Graver
       def missing(file)
         fields = @knowledge.brake_data.applying(vehicle_kind: file.vehicle.kind, axle: file.axle.name, caliper: file.caliper)
         fields.select { |field| field["needed_for"].include?("job") && !file.data.key?(field["key"]) }
-      end
-
-      # Without the caliper kind (and the parking brake, where there can be one) no order can be trusted.
-      def steps(file)
-        return unless file.caliper && parking_brake(file)
-
-        Core::Planning::Sequence.new(@knowledge.procedure).call(configuration(file), file.axle.sides)
       end
 
       def configuration(file)

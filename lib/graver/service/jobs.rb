@@ -61,7 +61,7 @@ module Graver
         raise InvalidEntry.of("planned_for", "not_a_day", "needs a day such as 2025-04-12")
       end
 
-      def placed(job) = JobCard.new(@context).call(AxleFiles.new(@context).find(job.axle_id)).steps || []
+      def placed(job) = JobCard.new(@context).steps(AxleFiles.new(@context).find(job.axle_id)) || []
 
       # A job is not finished while a safety gate before the follow-up is open.
       def require_gates(job)

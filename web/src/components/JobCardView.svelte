@@ -156,7 +156,7 @@
   .steps li { padding: 0.35rem 0; break-inside: avoid; }
   label { display: grid; grid-template-columns: 2rem 1fr; line-height: 1.4; font-size: 1.0625rem; }
   input { width: 1.35rem; height: 1.35rem; margin: 0.1rem 0 0; accent-color: var(--petrol); }
-  .done label { opacity: 0.6; }
+  .done label > span { color: var(--quiet); text-decoration: line-through; text-decoration-thickness: 1px; }
   .at { font-size: 1.2rem; margin: 0 0.35rem; white-space: nowrap; }
   .gate { border: 1px solid currentColor; font-size: 0.8125rem; padding: 0 0.35rem; margin-left: 0.35rem; white-space: nowrap; }
   .caution { margin: 0.2rem 0 0.2rem 2rem; padding-left: 0.6rem; border-left: 4px solid var(--line); font-size: 0.9688rem; line-height: 1.35; }

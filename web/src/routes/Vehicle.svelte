@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { Button, DataTable, TextInput } from "carbon-components-svelte";
+  import { Button, TextInput } from "carbon-components-svelte";
   import { api, Refusal, type Schemas } from "../api/client";
   import AxleSection from "../components/AxleSection.svelte";
   import Problem from "../components/Problem.svelte";
@@ -131,16 +131,16 @@
     <section class="sheet">
       <h2>Logbook</h2>
       {#if vehicle.log.length}
-        <DataTable
-          size="compact"
-          headers={[
-            { key: "date", value: "Day" },
-            { key: "odometer_km", value: `Odometer (${vehicle.distance_unit})` },
-            { key: "what", value: "What" },
-            { key: "note", value: "Note" },
-          ]}
-          rows={vehicle.log.map((entry) => ({ ...entry, date: day(entry.date), odometer_km: exact(entry.odometer_km, vehicle.distance_unit), note: entry.note ?? "" }))}
-        />
+        <div class="scroll">
+          <table>
+            <thead><tr><th>Day</th><th>Odometer</th><th>What</th><th>Note</th></tr></thead>
+            <tbody>
+              {#each vehicle.log as entry (entry.id)}
+                <tr><td>{day(entry.date)}</td><td>{exact(entry.odometer_km, vehicle.distance_unit)}</td><td>{upperFirst(entry.what)}</td><td>{entry.note ?? ""}</td></tr>
+              {/each}
+            </tbody>
+          </table>
+        </div>
       {:else}
         <p>Nothing logged yet. Start with a look-over of the front axle: wheel off, four pads, two rotors.</p>
       {/if}

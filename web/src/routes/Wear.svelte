@@ -139,10 +139,6 @@
   .say { display: grid; gap: 0.4rem; flex: 1 1 20rem; }
   .big { font-size: 2.6rem; line-height: 1.05; }
   .again { font-weight: 600; font-size: 1.1rem; }
-  table { border-collapse: collapse; width: 100%; font-size: 1rem; }
-  th, td { text-align: left; padding: 0.45rem 0.75rem 0.45rem 0; border-bottom: 1px solid var(--line); font-size: 1rem; }
-  thead th { color: var(--quiet); font-size: 0.9375rem; }
-  .scroll { overflow-x: auto; }
   .why { display: grid; gap: 0.35rem; padding-left: 1.1rem; list-style: disc; line-height: 1.4; }
   .doubt { color: var(--doubt); }
   details { margin-top: 0.75rem; }

@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+require "capybara/rspec"
+require "capybara/cuprite"
+require "tmpdir"
+require "yaml"
+require "graver/boot"
+require "graver/service/load_household"
+
+FLAGS = %w[no-sandbox disable-gpu disable-quic no-first-run disable-background-networking disable-component-update disable-sync].to_h { |flag| [flag, nil] }
+
+Capybara.register_driver(:chromium) do |app|
+  Capybara::Cuprite::Driver.new(app, window_size: [1280, 800], browser_path: ENV["GRAVER_CHROMIUM"] || "/usr/bin/chromium", browser_options: FLAGS,
+                                     js_errors: true, process_timeout: 30, timeout: 15, inspector: false)
+end
+Capybara.server = :puma, { Silent: true, Threads: "1:4" }
+Capybara.default_driver = :chromium
+Capybara.default_max_wait_time = 5
+
+# The whole application in a real browser, on a database of its own and a fixed day.
+module BrowserHelper
+  TODAY = "2026-05-16"
+  AXE = Gem.loaded_specs.fetch("axe-core-api").full_gem_path.then { |folder| Dir.glob("#{folder}/**/axe.min.js").first }
+
+  def self.included(base)
+    base.before do |example|
+      @folder = Dir.mktmpdir
+      FileUtils.cp(BrowserHelper.demo_file, File.join(@folder, "graver.sqlite3")) if example.metadata[:demo]
+      @context = Graver::Boot.context("GRAVER_DATABASE" => File.join(@folder, "graver.sqlite3"), "GRAVER_TODAY" => TODAY)
+      @session = Capybara::Session.new(:chromium, Graver::Boot.rack(@context))
+    end
+
+    base.after do
+      @session.driver.quit
+      @session.server&.reset_error!
+      @context.store.close
+      FileUtils.rm_rf(@folder)
+    end
+  end
+
+  # The demo household, filled once and copied for each example that wants it.
+  def self.demo_file
+    @demo_file ||= File.join(Dir.mktmpdir, "demo.sqlite3").tap do |path|
+      demo = Graver::Boot.context("GRAVER_DATABASE" => path, "GRAVER_TODAY" => TODAY)
+      Graver::Service::LoadHousehold.new(demo).call(YAML.safe_load_file(File.join(Graver::Boot::ROOT, "demo/household.yml")))
+      demo.store.close
+      at_exit { FileUtils.rm_rf(File.dirname(path)) }
+    end
+  end
+
+  attr_reader :context
+
+  def page = @session
+
+  # Types into whatever has the focus, as a keyboard does.
+  def type(*keys) = page.driver.browser.keyboard.type(*keys)
+
+  def focused = page.evaluate_script("document.activeElement.id")
+
+  # Waits until the page has settled on a focus.
+  def expect_focus(id)
+    20.times { focused == id ? break : sleep(0.05) }
+    expect(focused).to eq(id)
+  end
+
+  # What the accessibility checker finds wrong, as [rule, first element].
+  def accessibility_faults
+    page.driver.browser.execute(File.read(AXE))
+    found = page.evaluate_async_script("axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa'] }).then(arguments[0])")
+    found["violations"].map { |fault| [fault["id"], fault["nodes"].first["html"][0, 160]] }
+  end
+
+  def requested_hosts = page.driver.network_traffic.map { |exchange| URI(exchange.url) }.grep(URI::HTTP).map(&:host).uniq
+end

@@ -1,0 +1,118 @@
+# frozen_string_literal: true
+
+require_relative "../support/browser_helper"
+
+RSpec.describe "Journeys in the browser" do
+  include BrowserHelper
+
+  def add_vehicle
+    page.visit "/"
+    page.click_link "Add a vehicle", match: :first
+    page.fill_in "Name you know it by", with: "Juniper"
+    page.click_button "Add it"
+    expect(page).to have_css("h1", text: "Juniper")
+  end
+
+  def open_look_over
+    page.click_link "Start a look-over", match: :first
+    expect(page).to have_css("h1", text: "Front look-over")
+    expect_focus("odometer")
+  end
+
+  it "goes from a new vehicle to a printed job card, the look-over by keyboard alone" do
+    add_vehicle
+    page.within("section[aria-label='front axle']") { page.click_link "Brake data" }
+    page.fill_in "New friction thickness", with: "11"
+    page.fill_in "Discard thickness (MIN TH)", with: "22"
+    page.select "Floating, on two slide pins", from: "Caliper kind"
+    page.click_button "Save 3 changes"
+    expect(page).to have_text("Saved")
+    page.fill_in "Slide pin bolts: torque", with: "28"
+    page.fill_in "Wheel nuts: torque", with: "120"
+    page.fill_in "Wheel nuts per wheel", with: "5"
+    page.click_button "Save 3 changes"
+    expect(page).to have_text("Saved")
+
+    page.click_link "Juniper"
+    open_look_over
+    type "61200", :Enter
+    %w[7.8 8,1].each { |value| type value, :Enter }
+    %w[23.91 23.88].each { |value| type value, :Enter }
+    expect(page).to have_text("varies by 0.030 mm")
+    type :Enter
+    expect_focus("value-right_inner")
+    type "m", "m", "7", :Enter, "8", :Enter
+    expect_focus("value-right_outer")
+    expect(page).to have_text("between 7.0 and 8.0 mm")
+    expect(page).to have_css("svg[aria-label*='inner pad 7.8 mm, outer pad 8.1 mm']")
+    type "8", :Enter, :Enter, "23.95", :Enter, :Enter
+    expect_focus("save")
+    type :Enter
+
+    expect(page).to have_css("h1", text: "Front wear")
+    expect(page).to have_text(/Most likely [\d,]+ km/).and have_text(/Look again within [\d,]+ km/)
+    expect(page).to have_css(".error-bars path", minimum: 1, wait: 10)
+    page.click_link "Job card"
+    expect(page).to have_text("28N·m").and have_text("20.7lbf·ft").and have_text("Do not move the vehicle before the pedal or lever is hard")
+    page.fill_in "Plan it for", with: Date.new(2026, 5, 23)
+    page.click_button "Plan this job"
+    expect(page).to have_text("Planned for 23 May 2026")
+    page.check "Settle everything listed as missing", allow_label_click: true
+    expect(page).to have_text(/Under way: 1 of \d+ steps done/)
+    page.driver.browser.page.command("Emulation.setEmulatedMedia", media: "print")
+    expect(page).to have_text("Torque").and have_no_button("Finish")
+    expect(page.evaluate_script("getComputedStyle(document.querySelector('header')).display")).to eq("none")
+    expect(requested_hosts).to eq(["127.0.0.1"])
+  end
+
+  it "questions and refuses bad input at its field, and loses nothing on reload" do
+    add_vehicle
+    axle = context.store.vehicles.all.first.axles.first.id
+    Graver::Service::RecordBrakeData.new(context).call(axle, [{ key: "pad.new_thickness", value: "11", unit: "mm", source: "manual" }])
+    Graver::Service::LogLookOver.new(context).call(axle, { date: "2026-01-10", odometer: { value: "60000" }, readings: [{ part: "pad", side: "left", pad: "inner", event: "reading", method: "caliper", unit: "mm", values: ["9"] }] })
+    page.refresh
+    open_look_over
+    page.click_button "Save look-over"
+    expect(page).to have_text("Needs a number; nothing was entered").and have_text("Nothing has been read yet")
+
+    page.find_by_id("odometer").click
+    type "59000", :Enter, "abc", :Enter, "13,6", :Enter, "12..5", :Enter
+    expect(page).to have_text("This is less than the 60000 km logged on 2026-01-10").and have_text("needs a number such as 8.4").and have_text("Was the plate included?")
+    page.click_button "Save look-over"
+    expect(page).to have_text("Not saved yet: 4 fields need another look. Nothing is lost.")
+    expect(page).to have_text("Kept as you type")
+
+    page.refresh
+    expect(page).to have_field("odometer", with: "59000").and have_field("value-left_inner", with: "abc").and have_field("value-left_outer", with: "13,6").and have_button("Take back place 1: 12..5")
+    page.fill_in "odometer", with: "61200"
+    page.fill_in "value-left_inner", with: "8.6"
+    page.click_button "Take back place 1: 12..5"
+    page.find_by_id("value-left_outer").click
+    type "k"
+    expect(page).to have_text("Kept with a doubt")
+    page.click_button "Save look-over"
+    expect(page).to have_css("h1", text: "Front wear")
+    expect(context.store.look_overs.of_vehicle(1).last.readings.map(&:doubt)).to match([nil, /thicker than new/])
+  end
+
+  it "says at an address where there is nothing that there is nothing" do
+    page.visit "/#/vehicles/99"
+    expect(page).to have_text("There is no vehicle with this address")
+    page.visit "/#/somewhere"
+    expect(page).to have_text("Nothing at this address")
+  end
+
+  it "keeps two windows on one look-over from overwriting each other" do
+    add_vehicle
+    open_look_over
+    type "61200"
+    expect(page).to have_text("Kept as you type")
+    axle = context.store.vehicles.all.first.axles.first.id
+    draft = context.store.drafts.find(axle)
+    context.store.drafts.save(axle, draft.content.merge("odometer" => "61234"), revision: draft.revision, at: "elsewhere")
+    type :Enter, "8"
+    expect(page).to have_text("Another window went on with this look-over.")
+    page.click_button "Take over what it has"
+    expect(page).to have_field("odometer", with: "61234")
+  end
+end
