@@ -69,7 +69,8 @@ RSpec.describe "Journeys in the browser" do
     add_vehicle
     axle = context.store.vehicles.all.first.axles.first.id
     Graver::Service::RecordBrakeData.new(context).call(axle, [{ key: "pad.new_thickness", value: "11", unit: "mm", source: "manual" }])
-    Graver::Service::LogLookOver.new(context).call(axle, { date: "2026-01-10", odometer: { value: "60000" }, readings: [{ part: "pad", side: "left", pad: "inner", event: "reading", method: "caliper", unit: "mm", values: ["9"] }] })
+    earlier = { part: "pad", side: "left", pad: "inner", event: "reading", method: "caliper", unit: "mm", values: ["9"] }
+    Graver::Service::LogLookOver.new(context).call(axle, { date: "2026-01-10", odometer: { value: "60000" }, readings: [earlier] })
     page.refresh
     open_look_over
     page.click_button "Save look-over"
@@ -83,7 +84,8 @@ RSpec.describe "Journeys in the browser" do
     expect(page).to have_text("Kept as you type")
 
     page.refresh
-    expect(page).to have_field("odometer", with: "59000").and have_field("value-left_inner", with: "abc").and have_field("value-left_outer", with: "13,6").and have_button("Take back place 1: 12..5")
+    expect(page).to have_field("odometer", with: "59000").and have_field("value-left_inner", with: "abc")
+    expect(page).to have_field("value-left_outer", with: "13,6").and have_button("Take back place 1: 12..5")
     page.fill_in "odometer", with: "61200"
     page.fill_in "value-left_inner", with: "8.6"
     page.click_button "Take back place 1: 12..5"

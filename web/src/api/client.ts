@@ -19,6 +19,8 @@ async function send<T>(method: string, path: string, body?: unknown): Promise<T>
   try {
     response = await fetch(`/api/v1${path}`, {
       method,
+      // A draft on its way when the page is closed still arrives.
+      keepalive: method === "PUT",
       headers: body === undefined ? {} : { "content-type": "application/json" },
       body: body === undefined ? undefined : JSON.stringify(body),
     });
