@@ -75,7 +75,8 @@ RSpec.describe "Planning" do
       ids = sequence.call(configuration("car", "rear", "floating_slide_pins", "electric", []), %w[left right]).map { |placed| [placed.side, placed.step.id] }
       order = [[nil, "shake"], [nil, "service_mode"], ["left", "hook"], ["left", "pin_bolts_out"], ["left", "piston_home"], ["left", "pin_bolts_in"],
                [nil, "level_between"], ["right", "wheel_off"], ["right", "corner_check"], [nil, "pump"], [nil, "motor_closed"], [nil, "star"], [nil, "first_stops"]]
-      expect(order.map { |step| ids.index(step) }).to eq(order.map { |step| ids.index(step) }.compact.sort)
+      places = order.map { |step| ids.index(step) || raise("#{step} is missing") }
+      expect(places).to eq(places.sort)
       expect(ids.map(&:last)).not_to include("piston_wound", "pad_pins_out", "park_front")
     end
 

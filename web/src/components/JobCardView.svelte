@@ -110,7 +110,7 @@
       <h3>{stage.title}</h3>
       <ol class="plain-list">
         {#each stage.steps as step (step.key)}
-          <li class:done={ticked.includes(step.key)}>
+          <li class:done={ticked.includes(step.key)} data-step={step.key}>
             <label>
               <input type="checkbox" checked={ticked.includes(step.key)} disabled={!ontick} onchange={(event) => ontick?.(step.key, event.currentTarget.checked)} />
               <span>
@@ -165,7 +165,10 @@
   .notice { border-color: var(--petrol); color: var(--petrol); }
   @media (max-width: 40rem) { .value { font-size: 2.4rem; text-align: left; min-width: 0; } .second { font-size: 1.6rem; } input { width: 1.8rem; height: 1.8rem; } label { grid-template-columns: 2.6rem 1fr; min-height: 48px; } }
   @media print {
-    .steps, .rotor { break-inside: auto; }
+    .sheet { break-inside: auto; }
+    h2, h3 { break-after: avoid; }
+    label, .caution, .list, .parts { font-size: 0.85rem; line-height: 1.25; }
+    .steps li { padding: 0.15rem 0; }
     .columns { display: grid; grid-template-columns: 1fr 1fr; }
   }
 </style>

@@ -24,6 +24,8 @@
       refused = error instanceof Refusal ? (error.faults[0]?.message ?? error.message) : String(error);
     }
   }
+  const next = $derived(job.value?.card.steps?.find((step) => !job.value!.ticked.includes(step.key)));
+  const goOn = () => document.querySelector(`[data-step="${next!.key}"]`)?.scrollIntoView({ block: "center" });
   const closed = $derived(job.value?.state === "finished" || job.value?.state === "dropped");
 </script>
 
@@ -45,7 +47,8 @@
       </div>
       <div class="row no-print">
         {#if !closed}
-          <Button size="field" on:click={() => change(() => api.changeJob(id, { state: "finished" }))}>Finish</Button>
+          {#if next}<Button size="field" on:click={goOn}>{job.value.ticked.length ? "Go on" : "Begin"}</Button>{/if}
+          <Button size="field" kind="tertiary" on:click={() => change(() => api.changeJob(id, { state: "finished" }))}>Finish</Button>
           <Button size="field" kind="ghost" on:click={() => change(() => api.changeJob(id, { state: "dropped" }))}>Drop it</Button>
         {:else if job.value.state === "finished"}
           <Button size="field" href="#/axles/{card.axle_name.id}/look-over">Log the new pads</Button>

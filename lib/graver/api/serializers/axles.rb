@@ -42,9 +42,8 @@ module Graver
         end
 
         def look_again(answer)
-          return unless answer.look_again_km
-
-          { distance_km: answer.look_again_km.round, date: answer.look_again_date(@knowledge.look_again_most_days).iso8601 }
+          distance_km = answer.look_again_at_either_km or return
+          { distance_km: distance_km.round, date: answer.look_again_date(@knowledge.look_again_most_days).iso8601 }
         end
 
         def seen(look_over) = look_over && { date: look_over.date.iso8601, odometer_km: look_over.odometer_km.round(1) }

@@ -21,11 +21,12 @@ module Graver
           return { "pad_readings" => 0 } unless (result = answer.pads)
 
           careful_km = result.first.quantile(CAREFUL)
+          look_again_km = answer.look_again_at_either_km
           { "pad_readings" => result.readings, "unread_pads" => result.unread.length, "limit_mm" => result.limit_mm, "floor_mm" => floor_mm,
             "thinnest_pad_mm" => thinnest(result), "pad_below_floor_chance" => chance_below(result, floor_mm),
             "pad_due_chance" => result.first.chance_now, "careful_km" => careful_km,
             "careful_days" => answer.driving.days_until(result.first).fetch(CAREFUL),
-            "look_again_km" => answer.look_again_km, "look_again_days" => answer.driving.days_for(answer.look_again_km) }
+            "look_again_km" => look_again_km, "look_again_days" => answer.driving.days_for(look_again_km) }
         end
 
         # Rotors nobody has read have no chance worth a verdict.

@@ -11,12 +11,22 @@ module Graver
       class Outlook
         # pads, rotors   Forecast::Result or nil; `why` says by part ("pad", "rotor") why one is missing
         # look_again_km  distance from now at which the chance of a pad having passed its limit is still small
-        Answer = Value.define(:as_of_date, :as_of_km, :pads, :rotors, :driving, :look_again_km, :why) do
+        Answer = Value.define(:as_of_date, :as_of_km, :pads, :rotors, :driving, :look_again_km, :look_again_chance, :why) do
           # Life -> { 0.05 => Date, ... }
           def dates(life) = driving.days_until(life).transform_values { |days| date_after(days) }
           def date_for(distance_km) = date_after(driving.days_for(distance_km))
+
+          # The same with the rotors counted in, where they have been read.
+          def look_again_at_either_km
+            [look_again_km, rotors&.readings&.positive? ? rotors.first.quantile(look_again_chance) : nil].compact.min
+          end
+
           # Standing wears brakes too, so a look is never put off beyond `most_days`.
-          def look_again_date(most_days) = look_again_km && [date_for(look_again_km), as_of_date + most_days].min
+          def look_again_date(most_days)
+            distance_km = look_again_at_either_km
+            distance_km && [date_for(distance_km), as_of_date + most_days].min
+          end
+
           def date_after(days) = as_of_date + [days.floor, Outlook::FURTHEST_DAYS].min
         end
 
@@ -40,7 +50,7 @@ module Graver
           results = %w[pad rotor].to_h { |part| [part, forecast(part, entries, specifications[part], as_of_km, why)] }
           leading = results["pad"] || results["rotor"]
           Answer.new(as_of_date:, as_of_km:, pads: results["pad"], rotors: results["rotor"], why:,
-                     driving:, look_again_km: leading&.first&.quantile(@look_again_chance))
+                     driving:, look_again_chance: @look_again_chance, look_again_km: leading&.first&.quantile(@look_again_chance))
         end
 
         private

@@ -14,6 +14,7 @@ module Graver
           @posterior = posterior
           @prior = prior
           @limit_mm = limit_mm
+          @worse = Math.exp(prior.change_log_sd)
           @distances = reach
           @tables = posterior.components.to_h { |component| [component, table(component)] }
           freeze
@@ -59,7 +60,16 @@ module Graver
           end
         end
 
+        # A component may yet change its rate on the way; only the change for the worse is reckoned with.
         def above(state, rate, distance)
+          change = @prior.coming_change_share * (1 - Math.exp(-distance / @prior.drift_km))
+          steady = steadily_above(state, rate, distance)
+          return steady if change < NEGLIGIBLE || steady < NEGLIGIBLE
+
+          ((1 - change) * steady) + (change * steadily_above(state, rate * @worse, distance))
+        end
+
+        def steadily_above(state, rate, distance)
           worn = rate * distance
           drift = (@prior.drift_log_sd**2) * (1 - Math.exp(-distance / (2.0 * @prior.drift_km)))
           variance = state.variance + (@prior.increment_mm * worn) + (worn * worn * drift)

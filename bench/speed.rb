@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+require "rack/mock"
+require "tmpdir"
+require "yaml"
+require "graver/boot"
+require "graver/core/wear/straight_line"
+require "graver/service/load_household"
+require_relative "simulated_axle"
+
+module Bench
+  # How long things take, each against a plain yardstick in the same run. Medians of several rounds.
+  class Speed
+    ROUNDS = 9
+
+    def print_to(out)
+      Dir.mktmpdir do |folder|
+        context = Graver::Boot.context("GRAVER_DATABASE" => File.join(folder, "bench.sqlite3"), "GRAVER_TODAY" => "2026-05-16")
+        Graver::Service::LoadHousehold.new(context).call(YAML.safe_load_file(File.join(Graver::Boot::ROOT, "demo/household.yml")))
+        forecast(out, context.knowledge.prior("pad"))
+        overview(out, context)
+        context.store.close
+      end
+    end
+
+    private
+
+    def forecast(out, prior)
+      axle = SimulatedAxle.new(:constant, 7)
+      history = Graver::Core::Wear::History.new(sets: [axle.set], limit_mm: 3.0, as_of_km: axle.as_of_km, freed_km: [])
+      ours = median { Graver::Core::Wear::Forecast.call(history, prior) }
+      line = median(inner: 1000) { Graver::Core::Wear::StraightLine.fit(axle.points).reaches(3.0) }
+      say(out, "forecast of one axle (4 pads, #{axle.points.length - 1} services)", ours, "least-squares line", line)
+    end
+
+    def overview(out, context)
+      browser = Rack::MockRequest.new(Graver::Boot.rack(context))
+      vehicle = median { expect_ok(browser.get("/api/v1/vehicles/1")) }
+      health = median(inner: 20) { expect_ok(browser.get("/api/v1/health")) }
+      say(out, "overview of a vehicle", vehicle, "health route", health)
+    end
+
+    def expect_ok(response) = response.status == 200 || raise("answered #{response.status}")
+
+    # Seconds of one call: the median over rounds, each of `inner` calls.
+    def median(inner: 1, &block)
+      yield
+      Array.new(ROUNDS) do
+        start = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+        inner.times(&block)
+        (Process.clock_gettime(Process::CLOCK_MONOTONIC) - start) / inner
+      end.sort[ROUNDS / 2]
+    end
+
+    def say(out, what, seconds, yardstick, other)
+      out.puts format("%-48s %9.2f ms   %-20s %9.4f ms   ratio %.0f", what, seconds * 1000, yardstick, other * 1000, seconds / other)
+    end
+  end
+end
