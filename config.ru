@@ -3,4 +3,8 @@
 $LOAD_PATH.unshift File.expand_path("lib", __dir__)
 require "graver/boot"
 
-run Graver::Boot.rack(Graver::Boot.context)
+begin
+  run Graver::Boot.rack(Graver::Boot.context)
+rescue Graver::Error, Sequel::Error, SystemCallError => e
+  abort "Graver cannot start: #{e.message}"
+end

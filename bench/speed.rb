@@ -35,8 +35,8 @@ module Bench
 
     def overview(out, context)
       browser = Rack::MockRequest.new(Graver::Boot.rack(context))
-      vehicle = median { expect_ok(browser.get("/api/v1/vehicles/1")) }
-      health = median(inner: 20) { expect_ok(browser.get("/api/v1/health")) }
+      vehicle = median { expect_ok(browser.get("http://127.0.0.1/api/v1/vehicles/1")) }
+      health = median(inner: 20) { expect_ok(browser.get("http://127.0.0.1/api/v1/health")) }
       say(out, "overview of a vehicle", vehicle, "health route", health)
     end
 

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "date"
+require "rack/protection"
 require_relative "api/app"
 require_relative "api/web_app"
 require_relative "knowledge/library"
@@ -17,6 +18,9 @@ module Graver
       "GRAVER_TODAY" => [nil, "a fixed day (2025-04-12) for trials and pictures; else the day it is"]
     }.freeze
 
+    # A page of another name that resolves to this machine is not let in.
+    HOSTS = %w[127.0.0.1 localhost ::1].freeze
+
     module_function
 
     # Raises KnowledgeError, or InvalidEntry when a setting cannot be used.
@@ -28,6 +32,7 @@ module Graver
     def rack(context)
       api = Class.new(API::App) { set :context, context }
       Rack::Builder.app do
+        use Rack::Protection::HostAuthorization, permitted_hosts: HOSTS
         use Rack::Deflater
         map("/api/v1") { run api }
         run API::WebApp.new(File.join(ROOT, "web/dist"))

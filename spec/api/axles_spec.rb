@@ -51,6 +51,9 @@ RSpec.describe "An axle in the API" do
       expect(life["p50"]).to be_between(20_000, 40_000)
       expect(ask(:get, "/axles/#{front}/wear?limit_mm=1,6")["axle"]["pads_life"]["distance_km"]["p50"]).to be > life["p50"]
       expect(fields(ask(:get, "/axles/#{front}/wear?limit_mm=huge"))).to eq("limit_mm" => "not_a_number")
+      expect(fields(ask(:get, "/axles/#{front}/wear?limit_mm=%ff"))).to eq("limit_mm" => "not_a_number")
+      get "/api/v1/axles/#{front}/wear", {}, "QUERY_STRING" => "a=%"
+      expect([status, JSON.parse(last_response.body)["error"]["code"]]).to eq([400, "malformed"])
     end
 
     it "refuses field by field and saves nothing" do

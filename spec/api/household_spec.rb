@@ -31,7 +31,8 @@ RSpec.describe "The API" do
 
   it "refuses what is no JSON, too much of it, or comes from elsewhere" do
     header "Content-Type", "application/json"
-    { "{" => 400, "[]" => 400, "\xFF" => 400, "{\"name\":\"#{"x" * 300_000}\"}" => 413, ("[" * 200) => 400 }.each do |body, code|
+    header "Host", "localhost:8321"
+    { "{" => 400, "[]" => 400, "\xFF" => 400, '{"name":"a\u0000b","kind":"car"}' => 400, "{\"name\":\"#{"x" * 300_000}\"}" => 413, ("[" * 200) => 400 }.each do |body, code|
       post "/api/v1/vehicles", body
       expect([last_response.status, JSON.parse(last_response.body)["error"].keys]).to eq([code, %w[code message fields]])
     end
@@ -41,7 +42,7 @@ RSpec.describe "The API" do
   end
 
   it "answers 404 in the same shape, never with a trace" do
-    ["/vehicles/999", "/vehicles/abc", "/axles/999/wear", "/axles/0/job-card", "/jobs/7", "/nothing", "/axles/99999999999999999999/draft"].each do |path|
+    ["/vehicles/999", "/vehicles/abc", "/axles/999/wear", "/axles/0/job-card", "/jobs/7", "/nothing", "/axles/99999999999999999999/draft", "/vehicles/1%0a"].each do |path|
       expect(ask(:get, path)["error"]).to include("code" => "not_found", "fields" => [])
       expect(status).to eq(404)
     end
@@ -61,10 +62,14 @@ RSpec.describe "The API" do
   end
 
   it "serves the interface with a policy that lets no inline script run" do
+    header "Host", "localhost"
     get "/"
     expect(last_response.headers["content-security-policy"]).to include("default-src 'self'", "script-src 'self'").and(satisfy { |policy| !policy.match?(/script-src[^;]*unsafe/) })
     get "/../Gemfile"
     expect(last_response.status).to eq(404)
+    header "Host", "rebound.example"
+    get "/api/v1/garage"
+    expect(last_response.status).to eq(403)
   end
 
   it "covers every path it documents" do

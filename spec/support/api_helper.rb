@@ -38,6 +38,7 @@ module ApiHelper
   # Sends JSON and gives the answer's body back as Ruby. What is accepted must be as described.
   def ask(method, path, body = nil)
     @request_fault = nil
+    header "Host", "127.0.0.1"
     header "Content-Type", "application/json"
     public_send(method, "/api/v1#{path}", *[body && JSON.generate(body)].compact)
     raise @request_fault if last_response.successful? && @request_fault

@@ -13,13 +13,16 @@ module Graver
     class App < Sinatra::Base
       LARGEST_BODY_BYTES = 256 * 1024
 
+      # A character no text of an owner has, raw or escaped; SQLite would cut the text there.
+      NUL = /\u0000|\\u0000/
+
       configure do
         set :show_exceptions, false
         set :raise_errors, false
         set :dump_errors, false
         set :static, false
         disable :sessions
-        # Host names are checked where the server is started; the API itself speaks to loopback only.
+        # Host names are checked for the whole application, where it is put together.
         set :host_authorization, { permitted_hosts: [] }
       end
 
@@ -33,9 +36,10 @@ module Graver
         require_same_origin unless request.get? || request.head?
       end
 
-      get("/health") { answer({ status: context.store.healthy? ? "ok" : "failing" }) }
+      get("/health") { answer({ status: "ok" }) if context.store.reachable? }
 
       not_found { problem(NotFound.new("there is nothing at this address")) }
+      error(Sinatra::BadRequest) { problem(ErrorMap::Malformed.new("the address cannot be read")) }
       error { problem(env["sinatra.error"]) }
 
       helpers do
@@ -49,7 +53,7 @@ module Graver
 
         # The id in the address; anything but a whole number is an address where there is nothing.
         def id
-          Integer(params["id"], 10, exception: false)&.then { |number| number if number.between?(1, 2**53) } or raise NotFound, "there is nothing at this address"
+          params["id"].match?(/\A\d{1,15}\z/) ? params["id"].to_i : raise(NotFound, "there is nothing at this address")
         end
 
         def payload(contract) = contract.check(parsed)
@@ -60,7 +64,7 @@ module Graver
 
           text = request.body&.read(LARGEST_BODY_BYTES + 1).to_s.dup.force_encoding(Encoding::UTF_8)
           raise ErrorMap::TooLarge, "that is too much at once" if text.bytesize > LARGEST_BODY_BYTES
-          raise ErrorMap::Malformed, "that is not text we can read (UTF-8)" unless text.valid_encoding? && !text.include?("\u0000")
+          raise ErrorMap::Malformed, "that is not text we can read (UTF-8)" unless text.valid_encoding? && !text.match?(NUL)
 
           JSON.parse(text, max_nesting: 20).tap { |content| raise ErrorMap::Malformed, "that is not a JSON object" unless content.is_a?(Hash) }
         rescue JSON::ParserError

@@ -161,7 +161,7 @@ module Graver
 
       # What the log so far lets one expect here, from a set that has been read at least once.
       def expected(reading)
-        return unless date && odometer_km && before(reading)
+        return unless date && odometer_km && order_faults.empty? && before(reading)
 
         result = reading[:part] == "pad" ? outlook.pads : outlook.rotors
         result&.now&.fetch([reading[:side], reading[:pad]].compact.join("_"), nil)

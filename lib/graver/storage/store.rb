@@ -26,8 +26,8 @@ module Graver
 
       def transaction(&block) = @database.transaction(mode: :immediate, &block)
 
-      # True when the file answers.
-      def healthy? = @database.get(1) == 1
+      # True when the file answers; raises otherwise.
+      def reachable? = @database.get(1) == 1
       def close = @database.disconnect
     end
   end

@@ -10,7 +10,8 @@
     ["u", "walk-round: next unit"],
     ["p", "walk-round: with or without backing plate"],
     ["k", "walk-round: keep a questioned reading"],
-    ["n", "walk-round: new set fitted, yes or no"],
+    ["n", "walk-round: new pads went on, yes or no"],
+    ["r", "walk-round: new rotors went on, yes or no"],
   ];
 
   function press(event: KeyboardEvent) {

@@ -27,6 +27,7 @@
     p: () => round.togglePlate(position),
     k: () => questioned || position.keep ? round.toggleKeep(position) : undefined,
     n: () => round.toggleNewSet(),
+    r: () => round.toggleNewRotors(),
   };
 
   function press(event: KeyboardEvent, last: boolean) {

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { Button, TextInput } from "carbon-components-svelte";
+  import { Button, Select, SelectItem, TextInput } from "carbon-components-svelte";
   import { api, Refusal, type Schemas } from "../api/client";
   import AxleSection from "../components/AxleSection.svelte";
   import Problem from "../components/Problem.svelte";
@@ -12,6 +12,9 @@
   let { params }: { params: { id: string } } = $props();
   const loaded = new Loader<{ vehicle: Schemas["Vehicle"]; today: string }>();
   const id = $derived(Number(params.id));
+  let renaming = $state(false);
+  let newName = $state("");
+  let newUnit = $state<Schemas["DistanceUnit"]>("km");
   let renewing = $state(false);
   let renewedOn = $state("");
   let renewedAt = $state("");
@@ -49,6 +52,22 @@
       if (!(error instanceof Refusal)) throw error;
       refused = error;
     }
+  }
+
+  async function rename(event: SubmitEvent) {
+    event.preventDefault();
+    try {
+      loaded.value = { vehicle: await api.changeVehicle(id, { name: newName, distance_unit: newUnit }), today };
+      renaming = false;
+      refused = null;
+    } catch (error) {
+      if (!(error instanceof Refusal)) throw error;
+      refused = error;
+    }
+  }
+
+  function startRenaming(of: Schemas["Vehicle"]) {
+    [newName, newUnit, renaming] = [of.name, of.distance_unit, true];
   }
 
   async function putAway(archived: boolean) {
@@ -149,7 +168,18 @@
       {#if vehicle.archived}
         <p>This vehicle is put away: it is not in the garage.</p>
         <Button size="small" kind="ghost" on:click={() => putAway(false)}>Take it back</Button>
+      {:else if renaming}
+        <form class="row" onsubmit={rename} novalidate>
+          <TextInput labelText="Name" maxlength={60} bind:value={newName} invalid={!!fault("name")} invalidText={`The name ${fault("name")}`} />
+          <Select labelText="Odometer counts" bind:selected={newUnit}>
+            <SelectItem value="km" text="kilometres" />
+            <SelectItem value="mi" text="miles" />
+          </Select>
+          <Button type="submit" size="field">Save</Button>
+          <Button kind="ghost" size="field" on:click={() => (renaming = false)}>Leave it</Button>
+        </form>
       {:else}
+        <Button size="small" kind="ghost" on:click={() => startRenaming(vehicle)}>Rename or change its unit</Button>
         <Button size="small" kind="ghost" on:click={() => putAway(true)}>Put this vehicle away</Button>
       {/if}
     </div>

@@ -87,6 +87,7 @@
           <input id="date" type="date" class="date" max={round.catalogue?.today} bind:value={round.content.date} oninput={() => round.changed()} aria-invalid={!!fault("date")} />
         </div>
         <label class="tick"><input type="checkbox" checked={round.content.newSet} onchange={() => round.toggleNewSet()} /> New pads went on <kbd>n</kbd></label>
+        <label class="tick"><input type="checkbox" checked={round.content.newRotors} onchange={() => round.toggleNewRotors()} /> New rotors <kbd>r</kbd></label>
       </div>
       <p class="fault" id="odometer-says" role="alert">{upperFirst(fault("odometer.value") ?? fault("date") ?? "")}</p>
       {#if lastKm === null}<p class="quiet">The first look-over of this axle: the baseline for everything after.</p>{/if}

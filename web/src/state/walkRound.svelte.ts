@@ -24,6 +24,7 @@ interface Content {
   unit: "km" | "mi";
   note: string;
   newSet: boolean;
+  newRotors: boolean;
   positions: Position[];
 }
 
@@ -32,7 +33,7 @@ const PREVIEW_DELAY_MS = 120;
 
 /** One look-over of one axle while it is being entered: every key is kept on the server, and the section follows. */
 export class WalkRound {
-  content = $state<Content>({ date: "", odometer: "", unit: "km", note: "", newSet: false, positions: [] });
+  content = $state<Content>({ date: "", odometer: "", unit: "km", note: "", newSet: false, newRotors: false, positions: [] });
   preview = $state.raw<Schemas["Preview"] | null>(null);
   wear = $state.raw<Schemas["Wear"] | null>(null);
   catalogue = $state.raw<Schemas["Catalogue"] | null>(null);
@@ -71,7 +72,7 @@ export class WalkRound {
         return { id: [side, pad].filter(Boolean).join("_"), part, side: side as "left" | "right", pad, text: "", upper: "", places: [], method: pad ? "caliper" : "micrometer", unit: "mm", overall: false, keep: false };
       }),
     );
-    return { date: today, odometer: "", unit: wear.axle_name.distance_unit, note: "", newSet: false, positions };
+    return { date: today, odometer: "", unit: wear.axle_name.distance_unit, note: "", newSet: false, newRotors: false, positions };
   }
 
   get filled(): Position[] {
@@ -131,6 +132,11 @@ export class WalkRound {
 
   toggleNewSet(): void {
     this.content.newSet = !this.content.newSet;
+    this.changed();
+  }
+
+  toggleNewRotors(): void {
+    this.content.newRotors = !this.content.newRotors;
     this.changed();
   }
 
@@ -203,7 +209,8 @@ export class WalkRound {
   }
 
   #fits(): Schemas["Reading"][] {
-    return this.content.newSet ? [{ part: "pad", event: "fit" }] : [];
+    const parts: ("pad" | "rotor")[] = [...(this.content.newSet ? ["pad" as const] : []), ...(this.content.newRotors ? ["rotor" as const] : [])];
+    return parts.map((part) => ({ part, event: "fit" }));
   }
 
   #indexOf(position: Position): number {

@@ -14,7 +14,7 @@ module Graver
 
         # Raises InvalidEntry (field "") when the text is no number.
         def self.parse(text)
-          text = text.to_s.strip
+          text = text.to_s.scrub("?").strip
           decimal(text) || fraction(text) || refuse(text)
         end
 

@@ -75,7 +75,7 @@ module Graver
 
         # How differently (relative variance) the part may have worn between two odometers than at the rate now.
         def rate_variance(from_km, to_km, changed_km)
-          lag_km = @as_of_km - ((from_km + to_km) / 2.0)
+          lag_km = [@as_of_km - ((from_km + to_km) / 2.0), 0.0].max
           drift = (@prior.drift_log_sd**2) * (1 - Math.exp(-lag_km / @prior.drift_km))
           drift += @prior.change_log_sd**2 if changed_km && to_km <= changed_km
           @freed_km.empty? ? drift : drift + (@freed_km.count { |km| km >= to_km } * (@prior.freed_log_sd**2))
