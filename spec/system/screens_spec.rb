@@ -30,4 +30,63 @@ RSpec.describe "Screens of the demo household", :demo do
     expect(page).to have_text("Brake fluid overdue").and have_text("Job under way").and have_text("Job on 23 May 2026")
     expect(page.all("article h2").map(&:text).first).to eq("Mule")
   end
+
+  it "asks what if with another limit, and shows another pad" do
+    page.visit "/#/axles/1/wear"
+    expect(page).to have_css(".error-bars path", wait: 10)
+    before = page.find(".big").text
+    page.select "1.6 mm", from: "What if I fit new pads at another limit?", exact: false
+    expect(page).to have_text("Pads to 1.6 mm").and have_no_css(".big", exact_text: before)
+    page.select "all pads", from: "Show"
+    expect(page).to have_css(".error-bars path[stroke='#b07a2e']")
+  end
+
+  it "renames a vehicle, notes a fluid renewal, and puts away and takes back" do
+    page.visit "/#/vehicles/3"
+    page.click_button "Rename or change its unit"
+    page.fill_in "Name", with: " "
+    page.click_button "Save"
+    expect(page).to have_text("The name needs a name you know it by")
+    page.fill_in "Name", with: "Old Thistle"
+    page.select "miles", from: "Odometer counts"
+    page.click_button "Save"
+    expect(page).to have_css("h1", text: "Old Thistle").and have_text(/about 102,\d\d\d mi today/)
+    page.click_button "Note a renewal"
+    page.fill_in "Odometer (mi)", with: "9"
+    page.fill_in "Day of renewal", with: Date.new(2026, 5, 15)
+    page.click_button "Save"
+    expect(page).to have_text("this is less than the")
+    page.fill_in "Odometer (mi)", with: "103000"
+    page.click_button "Save"
+    expect(page).to have_text("renewed 15 May 2026, due 15 May 2028").and have_text("Fluid renewed")
+    page.click_button "Put this vehicle away"
+    expect(page).to have_text("This vehicle is put away")
+    page.click_button "Take it back"
+    expect(page).to have_button("Put this vehicle away")
+  end
+
+  it "refuses brake data at the field and keeps what was typed" do
+    page.visit "/#/axles/5/brake-data"
+    page.fill_in "Wheel nuts: torque", with: "ten"
+    page.fill_in "Discard thickness (MIN TH)", with: "30"
+    page.click_button "Save 2 changes"
+    expect(page).to have_text("needs a number such as 8.4").and have_text("must be thicker than its least thickness")
+    expect(page).to have_field("Wheel nuts: torque", with: "ten")
+    page.fill_in "Wheel nuts: torque", with: "1000"
+    page.fill_in "Discard thickness (MIN TH)", with: "22"
+    page.click_button "Save 2 changes"
+    expect(page).to have_text("lies between 1 and 600 N·m, got 1000 N·m")
+    page.fill_in "Wheel nuts: torque", with: "12"
+    page.click_button "Save 2 changes"
+    expect(page).to have_text("is the decimal point in its place?")
+  end
+
+  it "lets a job be finished only past its gates" do
+    page.visit "/#/jobs/2"
+    page.click_button "Finish"
+    expect(page).to have_text("Still to be done: left: Push the piston slowly")
+    page.click_button "Go on"
+    page.check "Push the piston slowly and fully home", allow_label_click: true, match: :first
+    expect(page).to have_text("22 of")
+  end
 end

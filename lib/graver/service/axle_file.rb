@@ -51,6 +51,14 @@ module Graver
       end
 
       def entries = @entries ||= LogEntries.call(look_overs, axle.id)
+
+      # The last Measurement::Reading of a position on the part that is on now, or nil: a renewed part starts unread.
+      def newest_reading(part, side, pad = nil, until_day: nil)
+        mine = entries.select { |entry| entry.part == part && [nil, side].include?(entry.side) && [nil, pad].include?(entry.pad) }
+        mine.select! { |entry| entry.date <= until_day } if until_day
+        mine.last&.reading if mine.last&.event == "reading"
+      end
+
       def odometer = look_overs.map { |look_over| [look_over.date, look_over.odometer_km] }.uniq
 
       # Fastener and other brake data as the planner wants them.

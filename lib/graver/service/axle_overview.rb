@@ -44,16 +44,12 @@ module Graver
         end
       end
 
-      # Believed thickness where there is a forecast; the last reading where there is no limit to forecast to.
+      # The newest reading, or what is believed of today where that is thinner: a rotor is never judged thicker than it was read.
       def rotor_now(file, answer, side)
-        read = file.entries.select { |entry| entry.part == "rotor" && entry.side == side && entry.event == "reading" }
-        return if read.empty?
-
-        believed = answer.rotors&.now&.fetch(side, nil)
-        return believed if believed
-
-        newest = @knowledge.normalise.call(read.last.reading, file.part("rotor"))
-        { mean_mm: newest.value_mm, sd_mm: newest.standard_uncertainty_mm }
+        reading = file.newest_reading("rotor", side) or return
+        newest = @knowledge.normalise.call(reading, file.part("rotor"))
+        measured = { mean_mm: newest.value_mm, sd_mm: newest.standard_uncertainty_mm }
+        [measured, answer.rotors&.now&.fetch(side, nil)].compact.min_by { |now| now[:mean_mm] }
       end
 
       # How long a new set would last at the pace of the fastest pad of this one.

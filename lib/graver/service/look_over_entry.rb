@@ -154,9 +154,8 @@ module Graver
       def before(reading)
         return if @given.fetch(:readings).any? { |other| other[:event] == "fit" && other[:part] == reading[:part] }
 
-        mine = @file.entries.select { |entry| concerns?(entry, reading) && (date.nil? || entry.date <= date) }
-        last = mine.last
-        last&.event == "reading" ? @knowledge.normalise.call(last.reading, @file.part(reading[:part])) : nil
+        last = @file.newest_reading(*reading.values_at(:part, :side, :pad), until_day: date)
+        last && @knowledge.normalise.call(last, @file.part(reading[:part]))
       end
 
       # What the log so far lets one expect here, from a set that has been read at least once.
@@ -170,10 +169,6 @@ module Graver
       def outlook
         @outlook ||= @knowledge.outlook.call(entries: @file.entries.select { |entry| entry.date <= date }, specifications: @file.specifications,
                                              as_of_date: date, as_of_km: odometer_km, driving: @knowledge.outlook.driving(@file.odometer))
-      end
-
-      def concerns?(entry, reading)
-        entry.part == reading[:part] && [nil, reading[:side]].include?(entry.side) && [nil, reading[:pad]].include?(entry.pad)
       end
     end
   end

@@ -90,6 +90,7 @@
         <label class="tick"><input type="checkbox" checked={round.content.newRotors} onchange={() => round.toggleNewRotors()} /> New rotors <kbd>r</kbd></label>
       </div>
       <p class="fault" id="odometer-says" role="alert">{upperFirst(fault("odometer.value") ?? fault("date") ?? "")}</p>
+      {#if round.content.newSet || round.content.newRotors}<p class="quiet">Readings below are then those of the new {[round.content.newSet && "pads", round.content.newRotors && "rotors"].filter(Boolean).join(" and ")}; the old ones go into a look-over of their own, saved before.</p>{/if}
       {#if lastKm === null}<p class="quiet">The first look-over of this axle: the baseline for everything after.</p>{/if}
       {#each round.content.positions as position, at (position.id)}
         <ReadingInput {round} {position} active={active === position.id} onfocus={() => (active = position.id)} onnext={() => go(at + 1)} />

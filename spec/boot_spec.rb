@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+require "graver/boot"
+require "graver/cli/demo_command"
+
+RSpec.describe Graver::Boot do
+  it "takes the owner's file and day from the settings, and says what is wrong with them" do
+    expect(described_class.setting({}, "GRAVER_DATABASE")).to end_with("graver/graver.sqlite3")
+    expect(described_class.setting({ "GRAVER_DATABASE" => "" }, "GRAVER_DATABASE")).to end_with("graver/graver.sqlite3")
+    expect(described_class.today({ "GRAVER_TODAY" => "2026-05-16" }).call).to eq(Date.new(2026, 5, 16))
+    expect(described_class.today({}).call).to eq(Date.today)
+    expect { described_class.today({ "GRAVER_TODAY" => "soon" }) }.to raise_error(Graver::InvalidEntry, /needs a day/)
+  end
+
+  it "fills the demo once, and not over what is there" do
+    Dir.mktmpdir do |folder|
+      path = File.join(folder, "demo.sqlite3")
+      command = Graver::CLI::DemoCommand.new(out: StringIO.new, err: StringIO.new)
+      expect([command.call([path]), File.size(path).positive?, Dir.children(folder)]).to eq([0, true, ["demo.sqlite3"]])
+      File.write(path, "mine")
+      expect([command.call([path]), File.read(path), command.call([])]).to eq([0, "mine", 2])
+    end
+  end
+end

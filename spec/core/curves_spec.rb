@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+require "json"
+require "graver/core/judgement/axle_measures"
+
+RSpec.describe "Curves and days" do
+  describe Graver::Core::Wear::Normal do
+    # Reference: qnorm and pnorm of R, spec/reference/wear.R.
+    it "agrees with R" do
+      reference = JSON.parse(File.read(File.expand_path("../reference/wear.json", __dir__)))["normal_quantiles"]
+      expect([0.05, 0.25, 0.9].map { |p| described_class.quantile(p).round(5) }).to eq(reference.map { |z| z.round(5) })
+      expect(reference.map { |z| described_class.cumulative(z).round(5) }).to eq([0.05, 0.25, 0.9])
+    end
+
+    # Against the trapezoid sum of the density itself.
+    it "gives mean and variance between two bounds" do
+      xs = (0..20_000).map { |step| 5.0 + (step / 20_000.0) }
+      density = xs.map { |x| described_class.density(x, 5.9, 0.6) }
+      mass = density.sum / 20_000
+      mean = xs.zip(density).sum { |x, d| x * d } / density.sum
+      variance = xs.zip(density).sum { |x, d| ((x - mean)**2) * d } / density.sum
+      [mass, mean, variance].zip(described_class.truncated(5.9, 0.6, 5.0, 6.0)).each { |sum, closed| expect(closed).to be_within(2e-4).of(sum) }
+    end
+
+    it "stays finite far outside the bounds" do
+      expect(described_class.truncated(50.0, 0.1, 5.0, 6.0)).to eq([0.0, 6.0, 1e-4]).or match([be < 1e-12, 6.0, be_positive])
+    end
+  end
+
+  describe Graver::Core::Wear::Life do
+    subject(:life) { described_class.new([0.0, 1000.0, 3000.0], [0.98, 0.5, 0.0]) }
+
+    it "reads quantiles off the curve, linear between its points, and back" do
+      expect(life.quantile(0.5)).to eq(1000.0)
+      expect(life.quantile(0.75)).to be_within(1e-9).of(2000)
+      expect(life.quantile(0.01)).to eq(0.0)
+      [0.05, 0.3, 0.6, 0.99].each { |p| expect(life.chance_passed(life.quantile(p))).to be_within(1e-12).of(p) }
+      expect([life.chance_passed(-5), life.chance_passed(9e9)]).to eq([life.chance_now, 1.0])
+    end
+  end
+
+  describe Graver::Core::Wear::Outlook do
+    include WearBuilders
+
+    def answer(driving_km: 50.0)
+      pads = forecast({ "left_inner" => fitted(read(20_000, 8.0)) }, as_of_km: 20_000)
+      rotors = Graver::Core::Wear::Forecast.call(
+        history({ "left" => fitted(read(20_000, 22.06, 0.03), new_mm: 22.4) }, as_of_km: 20_000, limit_mm: 22.0), KNOWLEDGE.prior("rotor")
+      )
+      driving = Graver::Core::Schedule::Driving.new(km_per_day: driving_km, log_sd: 0.2, days_observed: 300)
+      described_class::Answer.new(as_of_date: Date.new(2026, 5, 16), as_of_km: 20_000.0, pads:, rotors:, driving:, look_again_km: pads.first.quantile(0.05), look_again_chance: 0.05, why: {})
+    end
+
+    it "turns distances into rising days, earlier for who drives more" do
+      dates = answer.dates(answer.pads.first).values
+      expect(dates).to eq(dates.sort)
+      expect(answer(driving_km: 100.0).dates(answer.pads.first)[0.5]).to be < dates[3]
+      expect(answer.date_for(500)).to eq(Date.new(2026, 5, 26))
+    end
+
+    it "never puts a look off beyond a year, and counts a rotor near its limit in" do
+      expect(answer(driving_km: 1.0).look_again_date(365)).to be <= Date.new(2027, 5, 16)
+      expect(answer.look_again_at_either_km).to be < answer.look_again_km
+    end
+
+    it "gives the rules their measures" do
+      measures = Graver::Core::Judgement::AxleMeasures.call(answer, floor_mm: 1.6, discard_mm: 22.0)
+      expect(measures).to include("pad_readings" => 1, "limit_mm" => 3.0, "thinnest_rotor_mm" => be_within(0.05).of(22.06), "doubted_readings" => 0)
+      expect(measures["rotor_below_discard_chance"]).to be_between(0.0, 0.2)
+      expect(measures["pad_below_floor_chance"]).to be < 1e-6
+      expect(Graver::Core::Judgement::AxleMeasures.call(answer.with(pads: nil, rotors: nil), floor_mm: 1.6, discard_mm: nil)).to eq("pad_readings" => 0, "doubted_readings" => 0)
+    end
+
+    it "says why there is no forecast" do
+      without = KNOWLEDGE.outlook.call(entries: [], specifications: {}, as_of_date: Date.new(2026, 5, 16), as_of_km: 0.0, driving: KNOWLEDGE.outlook.driving([]))
+      expect(without).to have_attributes(pads: nil, look_again_km: nil, why: { "pad" => /no limit/, "rotor" => /discard thickness/ })
+    end
+  end
+end

@@ -1,0 +1,84 @@
+# frozen_string_literal: true
+
+require "tmpdir"
+require "yaml"
+require "graver/boot"
+require "graver/service/load_household"
+require "graver/service/vehicle_overviews"
+require "graver/service/wording"
+
+RSpec.describe "The household's services" do
+  let(:folder) { Dir.mktmpdir }
+  let(:context) { Graver::Boot.context("GRAVER_DATABASE" => File.join(folder, "house.sqlite3"), "GRAVER_TODAY" => "2026-05-16") }
+  let(:overviews) { Graver::Service::VehicleOverviews.new(context).all.to_h { |overview| [overview.vehicle.name, overview] } }
+
+  before { Graver::Service::LoadHousehold.new(context).call(YAML.safe_load_file(File.join(Graver::Boot::ROOT, "demo/household.yml"))) }
+
+  after do
+    context.store.close
+    FileUtils.rm_rf(folder)
+  end
+
+  def axle(vehicle, name) = overviews.fetch(vehicle).axles.find { |each| each.file.axle.name == name }
+
+  it "finds the seized pin, the rotor near its limit, the questioned reading and the fluid overdue" do
+    juniper = axle("Juniper", "front")
+    expect(juniper.answer.pads.components.min_by { |_, life| life.quantile(0.5) }.first).to eq("left_inner")
+    expect(axle("Mule", "front").rotor_verdicts.values.map(&:outcome)).to all(eq("measure_again"))
+    doubted = axle("Thistle", "front").answer.pads.doubted
+    expect(doubted.length).to eq(1)
+    expect(axle("Thistle", "front").judgement.word).to eq("watch")
+    expect(overviews["Thistle"].fluid.overdue_days).to be > 300
+  end
+
+  it "has a job planned for the coming Saturday and one half done" do
+    jobs = overviews.values.flat_map { |overview| overview.jobs.values.flatten }
+    expect(jobs.map { |job| [job.state, job.planned_for.to_s] }).to contain_exactly(["planned", "2026-05-23"], ["started", "2026-05-16"])
+  end
+
+  it "carries the odometer on to today and never below the last reading" do
+    juniper = axle("Juniper", "front").answer
+    expect(juniper.as_of_km).to be_between(100_310, 100_310 + (24 * 60))
+    expect(juniper.as_of_date).to eq(Date.new(2026, 5, 16))
+  end
+
+  it "counts one reading per position, the thinnest of its places" do
+    entries = axle("Juniper", "front").file.entries
+    rotors = entries.select { |entry| entry.part == "rotor" && entry.event == "reading" }
+    expect(rotors.map { |entry| entry.reading.value.value.to_f }).to eq([23.81, 23.87])
+    expect(entries.count { |entry| entry.part == "pad" && entry.event == "reading" }).to eq(16)
+  end
+
+  it "plans below no maker's figure" do
+    file = axle("Juniper", "front").file
+    expect(file.limit_mm).to eq(3.0)
+    context.store.transaction { context.store.brake_data.add(file.axle.id, [{ key: "pad.discard_thickness", value: "4", unit: "mm", source: "manual" }], at: "now") }
+    expect(Graver::Service::AxleFiles.new(context).find(file.axle.id).limit_mm).to eq(4.0)
+  end
+
+  it "takes no household that an owner could not have entered" do
+    ahead = { "days_ago" => -3, "odometer" => "x", "fit" => ["pad"] }
+    household = { "vehicles" => [{ "name" => "Odd", "kind" => "car", "distance_unit" => "km", "axles" => { "front" => { "look_overs" => [ahead] } } }] }
+    expect { Graver::Service::LoadHousehold.new(context).call(household) }.to raise_error(Graver::InvalidEntry, /cannot lie ahead/)
+  end
+
+  describe Graver::Service::Wording do
+    it "says figures as people do, in the owner's unit" do
+      tokens = { "careful_km" => 15_234.0, "chance" => 0.004, "limit_mm" => 3.0, "discard_mm" => 22.0, "side" => "Left", "unread_pads" => 2 }
+      expect(described_class.new("km").fill("{side}: {careful_km}, {chance}, {limit_mm}, {discard_mm}, {unread_pads}, {nothing}",
+                                            tokens)).to eq("Left: 15,000 km, under 1 %, 3.0, 22.00, 2, ?")
+      expect(described_class.new("mi").distance(1_609_344)).to eq("1,000,000 mi")
+      expect(described_class.new("km").distance(142)).to eq("100 km")
+    end
+  end
+
+  describe Graver::Storage::Jobs do
+    it "reads a job back from what happened to it" do
+      job = context.store.jobs.add(axle_id: 1, procedure: "pads", planned_for: Date.new(2026, 6, 6), at: "1")
+      [["ticked", "settle"], ["ticked", "cool"], ["unticked", "settle"], ["planned", "2026-06-13"]].each { |kind, value| context.store.jobs.record_event(job.id, kind, value, at: "2") }
+      expect(context.store.jobs.find(job.id)).to have_attributes(state: "started", ticked: ["cool"], planned_for: Date.new(2026, 6, 13))
+      context.store.jobs.record_event(job.id, "dropped", at: "3")
+      expect(context.store.jobs.open_of([1])[1].map(&:id)).not_to include(job.id)
+    end
+  end
+end
