@@ -28,12 +28,11 @@ module BrowserHelper
       @folder = Dir.mktmpdir
       FileUtils.cp(BrowserHelper.demo_file, File.join(@folder, "graver.sqlite3")) if example.metadata[:demo]
       @context = Graver::Boot.context("GRAVER_DATABASE" => File.join(@folder, "graver.sqlite3"), "GRAVER_TODAY" => TODAY)
-      @session = Capybara::Session.new(:chromium, Graver::Boot.rack(@context))
+      BrowserHelper.application = Graver::Boot.rack(@context)
     end
 
     base.after do
-      @session.driver.quit
-      @session.server&.reset_error!
+      BrowserHelper.leave
       @context.store.close
       FileUtils.rm_rf(@folder)
     end
@@ -49,9 +48,22 @@ module BrowserHelper
     end
   end
 
+  class << self
+    attr_accessor :application
+
+    # One browser and one server for all examples; each example puts its own application behind them.
+    def session = @session ||= Capybara::Session.new(:chromium, ->(env) { application.call(env) })
+
+    def leave
+      session.reset!
+      session.driver.resize(1280, 800)
+      session.driver.browser.page.command("Emulation.setEmulatedMedia", media: "", features: [])
+    end
+  end
+
   attr_reader :context
 
-  def page = @session
+  def page = BrowserHelper.session
 
   # Types into whatever has the focus, as a keyboard does.
   def type(*keys) = page.driver.browser.keyboard.type(*keys)
@@ -64,10 +76,13 @@ module BrowserHelper
     expect(focused).to eq(id)
   end
 
+  EVERYTHING = "runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa']"
+  COLOURS = "runOnly: ['color-contrast']"
+
   # What the accessibility checker finds wrong, as [rule, first element].
-  def accessibility_faults
+  def accessibility_faults(what = EVERYTHING)
     page.driver.browser.execute(File.read(AXE))
-    found = page.evaluate_async_script("axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21aa'] }).then(arguments[0])")
+    found = page.evaluate_async_script("axe.run(document, { #{what}, resultTypes: ['violations'] }).then(arguments[0])")
     found["violations"].map { |fault| [fault["id"], fault["nodes"].first["html"][0, 160]] }
   end
 
