@@ -9,7 +9,8 @@ RSpec.describe Graver::Core::Wear::Forecast do
   let(:reference) { JSON.parse(File.read(File.expand_path("../reference/wear.json", __dir__))) }
   # The model the R script integrates: no drift, no wrong readings, no pads that go their own way.
   let(:plain) do
-    KNOWLEDGE.prior("pad").with(drift_log_sd: 1e-6, stuck_share: 0.0, change_share: 0.0, coming_change_share: 0.0, wrong_share: 1e-9, deviation_log_sd: 1e-3, component_log_offset: {})
+    steady = { drift_log_sd: 1e-6, stuck_share: 0.0, change_share: 0.0, coming_change_share: 0.0, worlds: [{ share: 1.0 }] }
+    KNOWLEDGE.prior("pad").with(**steady, wrong_share: 1e-9, deviation_log_sd: 1e-3, component_log_offset: {})
   end
 
   def plain_quantiles(set, as_of_km)

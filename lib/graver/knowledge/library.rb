@@ -67,7 +67,8 @@ module Graver
       # part: "pad" or "rotor"
       def prior(part)
         content = @contents.fetch("wear/priors.yml").fetch(part)
-        Core::Wear::Prior.new(**Core::Wear::Prior.members.to_h { |member| [member, content.fetch(member.to_s)] })
+        fields = Core::Wear::Prior.members.to_h { |member| [member, content.fetch(member.to_s)] }
+        Core::Wear::Prior.new(**fields, worlds: content.fetch("worlds").map { |world| world.transform_keys(&:to_sym) })
       end
 
       def outlook

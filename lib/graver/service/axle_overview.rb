@@ -32,8 +32,9 @@ module Graver
         driving = @knowledge.outlook.driving(file.odometer)
         last_date, last_km = file.odometer.max || [@context.today, 0.0]
         days = [(@context.today - last_date).to_i, 0].max
-        @knowledge.outlook.call(entries: file.entries, specifications: file.specifications(limit_mm:), driving:,
-                                as_of_date: @context.today, as_of_km: last_km + (driving.km_per_day * days))
+        asked = { entries: file.entries, specifications: file.specifications(limit_mm:), driving:, as_of_date: @context.today,
+                  as_of_km: last_km + (driving.km_per_day * days) }
+        @context.outlooks.fetch(asked) { @knowledge.outlook.call(**asked) }
       end
 
       def rotor_verdicts(file, answer)

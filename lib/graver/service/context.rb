@@ -2,18 +2,23 @@
 
 require "date"
 require "time"
+require_relative "recent"
 
 module Graver
   module Service
     # What every use case is given: the records, the trade's knowledge, and what day it is.
     class Context
-      attr_reader :store, :knowledge
+      # Forecasts kept: a household's axles under a few limits.
+      MOST_OUTLOOKS = 60
+
+      attr_reader :store, :knowledge, :outlooks
 
       # today: a callable that returns a Date.
       def initialize(store:, knowledge:, today: -> { Date.today })
         @store = store
         @knowledge = knowledge
         @today = today
+        @outlooks = Recent.new(MOST_OUTLOOKS)
       end
 
       def today = @today.call

@@ -11,13 +11,15 @@ module Graver
       class AxlePosterior
         NEGLIGIBLE = 5e-4
 
-        attr_reader :grid, :axle_weights, :states
+        # log_evidence: how well the prior explains all readings, up to a constant of the history.
+        attr_reader :grid, :axle_weights, :states, :log_evidence
 
         def initialize(history, prior)
           @history = history
           @prior = prior
           @grid = RateGrid.new(prior)
           @axle_weights = grid.normal_weights(grid.axle, 0.0, prior.rate_log_sd)
+          @log_evidence = 0.0
           history.sets.each_with_index { |set, at| learn(set, last: at == history.sets.length - 1) }
         end
 
@@ -61,7 +63,9 @@ module Graver
           filter = ComponentFilter.new(@prior, limit_mm: @history.limit_mm, as_of_km:, freed_km: @history.freed_km)
           @states = set.transform_values { |fitting| grid.every_index.map { |index| filter.call(fitting, grid.rate(index)) } }
           @likelihoods = states.transform_values { |states| relative_likelihoods(states) }
-          @axle_weights = grid.normalise(weigh(axle_weights))
+          explained = weigh(axle_weights)
+          @log_evidence += Math.log(explained.sum + 1e-300) + states.values.sum { |list| list.map(&:log_likelihood).max }
+          @axle_weights = grid.normalise(explained)
           @axle_weights = grid.blur(axle_weights, @prior.set_log_sd) unless last
         end
 

@@ -1,8 +1,7 @@
 # frozen_string_literal: true
 
-require_relative "axle_posterior"
 require_relative "life"
-require_relative "survival"
+require_relative "world"
 
 module Graver
   module Core
@@ -19,6 +18,7 @@ module Graver
       class Forecast
         Result = Value.define(:first, :components, :now, :rates, :doubted, :readings, :unread, :limit_mm)
         DOUBT_FROM = 0.5
+        NEGLIGIBLE = 0.01
 
         def self.call(history, prior)
           return nil if history.sets.empty? || history.sets.last.empty?
@@ -28,50 +28,66 @@ module Graver
 
         def initialize(history, prior)
           @history = history
-          @posterior = AxlePosterior.new(history, prior)
-          @survival = Survival.new(@posterior, prior, history.limit_mm)
+          @worlds = weigh(prior.worlds.map { |supposition| World.new(history, prior, supposition) })
+          @distances = Survival.distances(@worlds.map { |world, _| world.reach_km }.max)
+          @survivals = @worlds.map { |world, weight| [world.survival(@distances), weight] }
         end
 
         def result
-          Result.new(first: Life.new(@survival.distances, @survival.first), components: lives, now: each { |component| now(component) },
-                     rates: each { |component| rates(component) }, doubted:, readings: current.values.sum { |fitting| fitting.observations.length },
-                     unread: current.select { |_, fitting| fitting.observations.empty? }.keys,
-                     limit_mm: @history.limit_mm)
+          Result.new(first: life(&:first), components: each { |component| life { |survival| survival.component(component) } },
+                     now: each { |component| now(component) }, rates: each { |component| rates(component) }, doubted:,
+                     readings: current.values.sum { |fitting| fitting.observations.length },
+                     unread: current.select { |_, fitting| fitting.observations.empty? }.keys, limit_mm: @history.limit_mm)
         end
 
         private
 
+        # [[World, weight], ...] with weights that sum to one; those that explain next to nothing are left out.
+        def weigh(worlds)
+          best = worlds.map(&:log_weight).max
+          weighed = worlds.map { |world| [world, Math.exp(world.log_weight - best)] }.select { |_, weight| weight > NEGLIGIBLE }
+          total = weighed.sum { |_, weight| weight }
+          weighed.map { |world, weight| [world, weight / total] }
+        end
+
         def current = @history.sets.last
-        def each = @posterior.components.to_h { |component| [component, yield(component)] }
-        def lives = each { |component| Life.new(@survival.distances, @survival.component(component)) }
+        def posterior = @worlds.first.first.posterior
+        def each = current.keys.to_h { |component| [component, yield(component)] }
+
+        def life
+          curves = @survivals.map { |survival, weight| yield(survival).map { |chance| chance * weight } }
+          Life.new(@distances, curves.transpose.map(&:sum))
+        end
+
+        # The mean over worlds and rates of what is asked of a component's state.
+        def expected(component)
+          @worlds.sum do |world, weight|
+            rates = world.posterior.rate_weights(component)
+            weight * world.posterior.states.fetch(component).each_with_index.sum { |state, at| rates[at].zero? ? 0.0 : rates[at] * yield(state) }
+          end
+        end
 
         def now(component)
-          states = @posterior.states.fetch(component)
-          weights = @posterior.rate_weights(component)
-          mean = weighted(states, weights, &:mean_mm)
-          variance = weighted(states, weights) { |state| state.variance + ((state.mean_mm - mean)**2) }
+          mean = expected(component, &:mean_mm)
+          variance = expected(component) { |state| state.variance + ((state.mean_mm - mean)**2) }
           { mean_mm: [mean, 0.0].max, sd_mm: Math.sqrt(variance) }
         end
 
-        def weighted(states, weights) = states.each_with_index.sum { |state, at| weights[at] * yield(state) }
-
         def rates(component)
-          weights = @posterior.rate_weights(component)
+          weights = @worlds.map { |world, weight| world.posterior.rate_weights(component).map { |share| share * weight } }.transpose.map(&:sum)
           [0.1, 0.5, 0.9].map { |probability| 1000 * rate_quantile(weights, probability) }
         end
 
         def rate_quantile(weights, probability)
           total = 0.0
           at = weights.index { |weight| (total += weight) >= probability } || (weights.length - 1)
-          @posterior.grid.rate(@posterior.grid.every_index.first + at)
+          posterior.grid.rate(posterior.grid.every_index.first + at)
         end
 
         def doubted
           current.flat_map do |component, fitting|
-            states = @posterior.states.fetch(component)
-            weights = @posterior.rate_weights(component)
             fitting.observations.each_with_index.filter_map do |observation, at|
-              chance = weighted(states, weights) { |state| state.doubts[at] }
+              chance = expected(component) { |state| state.doubts[at] }
               { ref: observation.ref, chance: } if chance > DOUBT_FROM
             end
           end

@@ -18,10 +18,11 @@ module Graver
       # change_share, change_log_sd  chance that a component has changed its rate within a set, and by how much;
       # coming_change_share       chance that it is yet to change for the worse on a long way ahead
       # freed_log_sd              change of rate to expect when pins or pistons were freed
+      # worlds                    suppositions of how steady wear is: [{ share:, and fields of this record that differ }]
       # wrong_share, wrong_sd_mm  share of readings that are simply wrong, and by how much
       Prior = Value.define(:rate_mm_per_1000km, :rate_log_sd, :set_log_sd, :deviation_log_sd, :stuck_share, :stuck_log_sd,
                            :component_log_offset, :increment_mm, :drift_log_sd, :drift_km, :change_share, :coming_change_share, :change_log_sd, :freed_log_sd,
-                           :wrong_share, :wrong_sd_mm)
+                           :wrong_share, :wrong_sd_mm, :worlds)
     end
   end
 end

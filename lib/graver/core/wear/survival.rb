@@ -10,17 +10,35 @@ module Graver
         STEPS = 40
         NEGLIGIBLE = 1e-4
 
-        def initialize(posterior, prior, limit_mm)
+        # How far a curve has to go for a posterior: far enough that even slow wear of the thickest part reaches the limit
+        # nearly surely.
+        def self.reach_km(posterior, limit_mm)
+          posterior.components.map do |component|
+            index = slow_index(posterior.rate_weights(component))
+            state = posterior.states.fetch(component)[index]
+            left = [state.mean_mm + (2 * Math.sqrt(state.variance)) - limit_mm, 0.2].max
+            left / posterior.grid.rate(posterior.grid.every_index.first + index)
+          end.max * 1.6
+        end
+
+        def self.slow_index(weights)
+          total = 0.0
+          weights.index { |weight| (total += weight) > 0.01 }
+        end
+        private_class_method :slow_index
+
+        # Distances in km, closer together near now.
+        def self.distances(reach_km) = (0..STEPS).map { |step| reach_km * ((step.to_f / STEPS)**2) }
+
+        def initialize(posterior, prior, limit_mm, distances)
           @posterior = posterior
           @prior = prior
           @limit_mm = limit_mm
           @worse = Math.exp(prior.change_log_sd)
-          @distances = reach
-          @tables = posterior.components.to_h { |component| [component, table(component)] }
+          @distances = distances
+          @rows = posterior.components.to_h { |component| [component, {}] }
           freeze
         end
-
-        attr_reader :distances
 
         # Curves over `distances`: chance of being above the limit.
         def component(component) = falling(mix { |at| conditional(component, at) })
@@ -33,28 +51,10 @@ module Graver
 
         private
 
-        # Far enough that even slow wear of the thickest part reaches the limit nearly surely.
-        def reach
-          rates = @posterior.components.map { |component| [component, slow_rate(component)] }
-          furthest = rates.map do |component, index|
-            state = @posterior.states.fetch(component)[index]
-            left = [state.mean_mm + (2 * Math.sqrt(state.variance)) - @limit_mm, 0.2].max
-            left / @posterior.grid.rate(@posterior.grid.every_index.first + index)
-          end.max * 1.6
-          (0..STEPS).map { |step| furthest * ((step.to_f / STEPS)**2) }
-        end
-
-        def slow_rate(component)
-          total = 0.0
-          @posterior.rate_weights(component).each_with_index do |weight, index|
-            total += weight
-            return index if total > 0.01
-          end
-        end
-
-        # chance above the limit, per grid rate and distance
-        def table(component)
-          @posterior.states.fetch(component).each_with_index.map do |state, position|
+        # chance above the limit at each distance, at one rate of the grid
+        def row(component, position)
+          @rows.fetch(component)[position] ||= begin
+            state = @posterior.states.fetch(component)[position]
             rate = @posterior.grid.rate(@posterior.grid.every_index.first + position)
             @distances.map { |distance| above(state, rate, distance) }
           end
@@ -81,8 +81,7 @@ module Graver
           @posterior.deviation_weights(component, at).each_with_index do |weight, offset|
             next if weight < NEGLIGIBLE
 
-            row = @tables.fetch(component)[at + offset]
-            row.each_with_index { |chance, step| sums[step] += weight * chance }
+            row(component, at + offset).each_with_index { |chance, step| sums[step] += weight * chance }
           end
           sums
         end
