@@ -9,10 +9,11 @@ module Bench
     AIM_BYTES = 150 * 1024
     DIST = File.expand_path("../web/dist", __dir__)
 
+    def total_bytes = files.sum { |file| bytes(file) }
+
     def print_to(out)
-      sizes = files.to_h { |file| [File.extname(file).delete("."), 0] }
-      files.each { |file| sizes[File.extname(file).delete(".")] += bytes(file) }
-      total = sizes.values.sum
+      sizes = files.group_by { |file| File.extname(file).delete(".") }.transform_values { |kind| kind.sum { |file| bytes(file) } }
+      total = total_bytes
       out.puts format("first page: %d bytes (%s), %.2f of the aim of %d", total, sizes.map { |kind, size| "#{kind} #{size}" }.join(", "), total.to_f / AIM_BYTES, AIM_BYTES)
     end
 

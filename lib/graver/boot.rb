@@ -32,7 +32,7 @@ module Graver
     def rack(context)
       api = Class.new(API::App) { set :context, context }
       Rack::Builder.app do
-        use Rack::Protection::HostAuthorization, permitted_hosts: HOSTS
+        use Rack::Protection::HostAuthorization, permitted_hosts: HOSTS, logging: false
         use Rack::Deflater
         map("/api/v1") { run api }
         run API::WebApp.new(File.join(ROOT, "web/dist"))

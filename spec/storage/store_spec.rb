@@ -1,0 +1,75 @@
+# frozen_string_literal: true
+
+require "tmpdir"
+require "graver/storage/store"
+
+RSpec.describe Graver::Storage::Store do
+  subject(:store) { described_class.open(path) }
+
+  let(:folder) { Dir.mktmpdir }
+  let(:path) { File.join(folder, "deep", "house.sqlite3") }
+  let(:vehicle) { store.vehicles.add(name: "Juniper", kind: "car", distance_unit: "km", axles: [{ name: "front", sides: %w[left right] }, { name: "rear", sides: %w[left] }], at: "t") }
+
+  after do
+    store.close
+    FileUtils.rm_rf(folder)
+  end
+
+  def log(day, km, readings = [])
+    store.look_overs.add(vehicle_id: vehicle.id, date: Date.iso8601(day), odometer: { value: km.to_s, unit: "km", km: km.to_f }, note: nil, readings:, at: "t")
+  end
+
+  it "makes its folder and keeps what was written when opened again" do
+    id = vehicle.id
+    store.close
+    again = described_class.open(path)
+    expect(again.vehicles.find(id)).to eq(vehicle)
+    again.close
+  end
+
+  it "gives look-overs by day and odometer, each with its readings in the order they were taken" do
+    log("2026-02-01", 200, [{ axle_id: vehicle.axles[0].id, part: "pad", value: "8", place: 1 }, { axle_id: vehicle.axles[0].id, part: "pad", value: "7.9", place: 2 }])
+    log("2026-01-01", 100)
+    expect(store.look_overs.of_vehicle(vehicle.id).map { |look_over| [look_over.date.iso8601, look_over.readings.map(&:value)] }).to eq([["2026-01-01", []], ["2026-02-01", %w[8 7.9]]])
+    expect(store.look_overs.of_vehicles([vehicle.id, 99]).keys).to eq([vehicle.id])
+  end
+
+  it "keeps every value of a key, the newest counting, a taken-back one not" do
+    id = vehicle.axles.first.id
+    [["11", "mm"], ["7/16", "in"], [nil, nil]].each { |value, unit| store.brake_data.add(id, [{ key: "pad.new_thickness", value:, unit:, source: "manual" }], at: "t") }
+    expect(store.brake_data.current(id)).to eq({})
+    expect(store.brake_data.history(id, "pad.new_thickness").map(&:value)).to eq(["11", "7/16", nil])
+  end
+
+  it "undoes everything when one thing fails" do
+    expect do
+      store.transaction do
+        log("2026-01-01", 100)
+        log("2026-01-02", 200, [{ axle_id: 4711, part: "pad" }])
+      end
+    end.to raise_error(Sequel::ForeignKeyConstraintViolation)
+    expect(store.look_overs.of_vehicle(vehicle.id)).to be_empty
+  end
+
+  it "lets a second writer wait instead of failing" do
+    vehicle
+    other = described_class.open(path)
+    id = vehicle.axles.first.id
+    write = lambda do |one|
+      20.times { |n| one.transaction { one.brake_data.add(id, [{ key: "k#{n}", value: "1", unit: nil, source: "manual" }], at: "t") } }
+    end
+    writers = [store, other].map { |one| Thread.new { write.call(one) } }
+    expect { writers.each(&:join) }.not_to raise_error
+    expect(store.brake_data.current(vehicle.axles.first.id).length).to eq(20)
+    other.close
+  end
+
+  it "gives one of two windows the draft and the other a conflict with what is there" do
+    id = vehicle.axles.first.id
+    store.drafts.save(id, { "a" => 1 }, revision: 0, at: "t")
+    expect { store.drafts.save(id, { "a" => 2 }, revision: 0, at: "t") }.to raise_error(Graver::Conflict) { |error| expect(error.current.content).to eq("a" => 1) }
+    expect(store.drafts.save(id, { "a" => 3 }, revision: 1, at: "t").revision).to eq(2)
+    store.drafts.remove(id)
+    expect(store.drafts.find(id)).to be_nil
+  end
+end

@@ -1,0 +1,101 @@
+# frozen_string_literal: true
+
+require_relative "../support/browser_helper"
+require_relative "../../bench/first_page"
+
+RSpec.describe "More journeys in the browser" do
+  include BrowserHelper
+
+  def add(kind, **answers)
+    page.visit "/#/vehicles/new"
+    page.fill_in "Name you know it by", with: "Wren"
+    page.choose kind, allow_label_click: true
+    answers.each_value { |label| page.choose label, allow_label_click: true }
+    page.click_button "Add it"
+    expect(page).to have_css("h1", text: "Wren")
+  end
+
+  def open_look_over(axle)
+    page.within("section[aria-label='#{axle} axle']") { page.click_link "Start a look-over" }
+    expect_focus("odometer")
+  end
+
+  it "says in an empty garage what to do first" do
+    page.visit "/"
+    expect(page).to have_text("Your garage is empty")
+    page.click_link "Add a vehicle", match: :first
+    page.click_button "Add it"
+    expect(page).to have_text("The name must be filled")
+  end
+
+  it "takes a motorcycle with one disc, in inches and 32nds, with the plate" do
+    add("Motorcycle", discs: "One", unit: "Miles")
+    page.within("section[aria-label='front axle']") { expect(page).to have_css("svg[role=img]", count: 1) }
+    open_look_over("front")
+    # u: inch; p: with plate
+    type "12000", :Enter, "u", "0.41", "p", :Enter
+    expect(page).to have_text("5.4 mm, ±")
+    type "u", "13", :Enter
+    expect(page).to have_text("5.3 mm, ±")
+    type "u", "0.1752", :Enter, "0.1760", :Enter, :Enter
+    expect_focus("save")
+    type :Enter
+    expect(page).to have_css("h1", text: "Front wear")
+    rows = context.store.look_overs.of_vehicle(1).first.readings
+    expect(rows.map { |row| [row.value, row.unit, row.overall] }).to eq([["0.41", "in", true], ["13", "32nd", true], ["0.1752", "in", false], ["0.1760", "in", false]])
+    expect(context.store.look_overs.of_vehicle(1).first.odometer_km).to be_within(0.01).of(12_000 * 1.609344)
+    expect(page).to have_text(/Most likely [\d,]+ mi/)
+  end
+
+  it "takes the new set before its readings, and forecasts from it" do
+    add("Car")
+    open_look_over("rear")
+    type "50000", :Enter, "n", "10", :Enter
+    expect(page).to have_text("those of the new pads")
+    page.click_button "Save look-over"
+    expect(page).to have_css("h1", text: "Rear wear")
+    expect(context.store.look_overs.of_vehicle(1).first.readings.map(&:event)).to eq(%w[fit reading])
+    page.visit "/#/vehicles/1"
+    expect(page).to have_text("New rear pads fitted; 1 rear pad read")
+  end
+
+  it "keeps what was typed while the server is away, and sends it when it is back" do
+    add("Car")
+    open_look_over("front")
+    running = BrowserHelper.application
+    BrowserHelper.application = ->(_) { [503, { "content-type" => "text/plain" }, ["away"]] }
+    type "61200"
+    expect(page).to have_text("Not kept yet: the server cannot be reached")
+    page.click_button "Save look-over"
+    expect(page).to have_text("That did not work").and have_field("odometer", with: "61200")
+    BrowserHelper.application = running
+    type :Tab
+    page.find_by_id("value-left_inner").click
+    type "8"
+    expect(page).to have_text("Kept as you type")
+    expect(context.store.drafts.find(1).content).to include("odometer" => "61200")
+  end
+
+  it "shows its keys on a question mark, and starts over" do
+    add("Car")
+    open_look_over("front")
+    type "?"
+    expect(page).to have_text("walk-round: next method")
+    type :Escape
+    expect(page).to have_no_text("walk-round: next method")
+    page.find_by_id("odometer").click
+    type "5"
+    expect(page).to have_text("Kept as you type")
+    page.click_button "Start over"
+    expect(page).to have_field("odometer", with: "")
+    expect(context.store.drafts.find(1)).to be_nil
+  end
+
+  it "sends a first page within its aim, without the charts" do
+    page.visit "/"
+    expect(page).to have_text("Your garage is empty")
+    loaded = page.driver.network_traffic.map(&:url).grep(/\.js|\.css/)
+    expect(loaded.grep(/Chart/)).to be_empty
+    expect(Bench::FirstPage.new.total_bytes).to be <= Bench::FirstPage::AIM_BYTES
+  end
+end
