@@ -38,7 +38,7 @@ RSpec.describe "Screens of the demo household", :demo do
     page.select "1.6 mm", from: "What if I fit new pads at another limit?", exact: false
     expect(page).to have_text("Pads to 1.6 mm").and have_no_css(".big", exact_text: before)
     page.select "all pads", from: "Show"
-    expect(page).to have_css(".error-bars path[stroke='#b07a2e']")
+    expect(page).to have_css(".error-bars path[stroke='#9a6413']")
   end
 
   it "renames a vehicle, notes a fluid renewal, and puts away and takes back" do

@@ -22,10 +22,18 @@
   let holder = $state<HTMLElement>();
   const chart = $derived(drawn as unknown as ChartHandle | undefined);
 
-  const colours: Record<string, string> = { "left inner": "#0d5a66", "left outer": "#b07a2e", "right inner": "#5a4fb0", "right outer": "#a3123f", left: "#0d5a66", right: "#a3123f" };
+  // By position, for a light and for a dark ground.
+  const shades: Record<string, [string, string]> = {
+    "left inner": ["#0d5a66", "#63c2d1"],
+    "left outer": ["#9a6413", "#d9a451"],
+    "right inner": ["#5a4fb0", "#aaa2f2"],
+    "right outer": ["#a3123f", "#ff7ba2"],
+    left: ["#0d5a66", "#63c2d1"],
+    right: ["#a3123f", "#ff7ba2"],
+  };
   const colour = (group: string) => {
-    const of = Object.keys(colours).filter((name) => group.startsWith(name)).sort((a, b) => b.length - a.length)[0];
-    return of ? colours[of]! : "#7b878d";
+    const of = Object.keys(shades).filter((name) => group.startsWith(name)).sort((a, b) => b.length - a.length)[0];
+    return of ? shades[of]![dark ? 1 : 0] : "#7b878d";
   };
   const options = $derived<ComboChartOptions>({
     title: "",

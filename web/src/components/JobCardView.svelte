@@ -51,7 +51,7 @@
       {#each card.torque as line (line.fastener)}
         <li>
           <div class="what">
-            <h3>{line.label}{#if line.count !== null}<span class="quiet">, {line.count}</span>{/if}</h3>
+            <h3>{line.label}{#if line.count !== null}<span class="quiet">, {line.count} in all</span>{/if}</h3>
             <p class="quiet">{line.drive ?? "size not known"}{#if line.single_use}; <strong>new ones each time</strong>{/if}</p>
             <p class="quiet">{line.note}</p>
             {#if line.doubt}<p class="doubt">{line.doubt}</p>{/if}
@@ -83,7 +83,7 @@
     </ul>
     <h3>Consumables</h3>
     <ul class="list">
-      {#each card.consumables as each (each.label)}<li>{each.label}: {each.amount}{#if each.where}<span class="quiet"> ({each.where})</span>{/if}</li>{/each}
+      {#each card.consumables as each (each.label)}<li>{each.label}: {each.amount}{#if each.where}{" "}<span class="quiet">({each.where})</span>{/if}</li>{/each}
       {#if card.fluid_ml !== null}<li>Pushing the pistons home sends about {Math.round(card.fluid_ml)} ml of fluid back.</li>{/if}
     </ul>
   </section>
@@ -120,7 +120,7 @@
                   {#if line?.newton_metres != null}<strong class="number at">{number(line.newton_metres)} N·m ({number(line.pound_feet)} lbf·ft)</strong>{/if}
                 {/each}
                 {#if step.gate}<span class="gate">not to be skipped</span>{/if}
-                {#if step.why}<span class="quiet"> {step.why}</span>{/if}
+                {#if step.why}{" "}<span class="quiet">{step.why}</span>{/if}
               </span>
             </label>
             {#each step.cautions as caution (caution.text)}

@@ -119,7 +119,7 @@
           <summary>All {value.readings.length} readings</summary>
           <ul class="why">
             {#each [...value.readings].reverse() as reading, at (at)}
-              <li>{day(reading.date)}, {named(reading.position)} {reading.part}: {reading.entered} by {reading.method}{#if reading.doubted || reading.kept}<strong class="doubt"> (doubted)</strong>{/if}</li>
+              <li>{day(reading.date)}, {named(reading.position)} {reading.part}: {reading.entered} by {reading.method}{#if reading.doubted || reading.kept}{" "}<strong class="doubt">(doubted)</strong>{/if}</li>
             {/each}
           </ul>
         </details>
