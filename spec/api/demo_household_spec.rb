@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+require_relative "../support/api_helper"
+require "graver/service/load_household"
+
+RSpec.describe "The demo household through the API" do
+  include ApiHelper
+
+  before { Graver::Service::LoadHousehold.new(context).call(YAML.safe_load_file(File.join(Graver::Boot::ROOT, "demo/household.yml"))) }
+
+  let(:garage) { ask(:get, "/garage") }
+  let(:axles) { garage["vehicles"].flat_map { |vehicle| vehicle["axles"] } }
+
+  it "gives every screen of every axle as described" do
+    axles.each do |axle|
+      %w[brake-data draft wear job-card].each do |screen|
+        ask(:get, "/axles/#{axle["id"]}/#{screen}")
+        expect(status).to eq(200)
+      end
+    end
+  end
+
+  it "puts the gravest first, and of equals the sooner due" do
+    order = %w[stop plan watch in_hand]
+    words = garage["vehicles"].map { |vehicle| vehicle["state"]["word"] }
+    expect(words).to eq(words.sort_by { |word| order.index(word) })
+    garage["vehicles"].each do |vehicle|
+      expect(vehicle["state"]["word"]).to eq(vehicle["axles"].map { |axle| axle["state"]["word"] }.min_by { |word| order.index(word) })
+    end
+  end
+
+  it "gives lives whose distances and dates rise together, look-again before the middle, reasons with sources" do
+    axles.each do |axle|
+      life = axle["pads_life"]
+      expect([life["distance_km"].values, life["date"].values]).to eq([life["distance_km"].values.sort, life["date"].values.sort])
+      expect(axle["look_again"]["distance_km"]).to be <= life["distance_km"]["p50"]
+      expect(axle["look_again"]["date"]).to be_between(ApiHelper::TODAY, "2027-05-16")
+      expect(axle["reasons"]).to all(include("sentence" => satisfy { |text| !text.match?(/[{}?]/) }, "source" => be_a(String)))
+    end
+  end
+
+  it "draws sections from what is known: pads within new, rotors where they were read" do
+    axles.each do |axle|
+      axle["corners"].each do |corner|
+        pads = corner.values_at("inner", "outer")
+        expect(pads.map { |pad| pad["now_mm"] }).to all(be_between(0, pads.first["new_mm"] + 0.3))
+        expect(corner["rotor"]["sd_mm"].nil?).to eq(corner["rotor"]["now_mm"].nil?)
+      end
+    end
+    wren = garage["vehicles"].find { |vehicle| vehicle["name"] == "Wren" }
+    expect(wren["axles"].map { |axle| axle["corners"].map { |corner| corner["side"] } }).to eq([%w[left right], %w[left]])
+    expect(wren["axles"].first["corners"].first["rotor"]["discard_mm"]).to be_within(0.001).of(4.572)
+  end
+
+  it "shows readings as entered, in mm with their reach, in their sets, and names the doubted one" do
+    thistle = garage["vehicles"].find { |vehicle| vehicle["name"] == "Thistle" }["axles"].first
+    wear = ask(:get, "/axles/#{thistle["id"]}/wear")
+    doubted = wear["readings"].select { |reading| reading["doubted"] }
+    expect(doubted).to contain_exactly(include("position" => "right_outer", "entered" => "12.6 mm", "kept" => true))
+    expect(wear["why"].join(" ")).to include("right outer pad reading").and include("does not fit the others")
+    expect(wear["readings"]).to all(satisfy { |reading| reading["mm"].between?(reading["low_mm"], reading["high_mm"]) })
+    juniper = garage["vehicles"].find { |vehicle| vehicle["name"] == "Juniper" }["axles"].first
+    gauge = ask(:get, "/axles/#{juniper["id"]}/wear")["readings"].find { |reading| reading["method"] == "gauge" }
+    expect(gauge).to include("entered" => "7 to 8 mm", "low_mm" => 7.0, "high_mm" => 8.0, "mm" => 7.5)
+  end
+
+  it "writes the logbook in words, the newest first" do
+    log = garage["vehicles"].find { |vehicle| vehicle["name"] == "Juniper" }["log"]
+    expect(log.map { |entry| entry["date"] }).to eq(log.map { |entry| entry["date"] }.sort.reverse)
+    expect(log.map { |entry| entry["what"] }).to include("4 front pads read; 2 front rotors read", "new front pads fitted; new front rotors fitted", "fluid renewed", "2 rear pads read")
+  end
+
+  it "says whose distance unit a sentence is in" do
+    mule = garage["vehicles"].find { |vehicle| vehicle["name"] == "Mule" }
+    expect(mule["axles"].last["reasons"].map { |reason| reason["sentence"] }.join).to include(" mi)")
+    expect(ask(:get, "/jobs/2")["card"]["rotor"]["sides"].map { |side| side["sentence"] }).to all(include("above discard"))
+  end
+
+  it "tells where a job stands: steps done, all of them its card's, and the next a gate" do
+    job = ask(:get, "/jobs/2")
+    keys = job["card"]["steps"].map { |step| step["key"] }
+    expect(job["ticked"]).to eq(keys.take(job["ticked"].length))
+    expect(job["card"]["steps"][job["ticked"].length]).to include("key" => "left.piston_home", "gate" => true)
+  end
+end

@@ -1,0 +1,76 @@
+# frozen_string_literal: true
+
+require "graver/core/errors"
+require "graver/core/judgement/rule_engine"
+require "graver/core/planning/parts_list"
+require "graver/core/planning/torque_card"
+require "graver/core/value"
+
+RSpec.describe "Small parts of the core" do
+  describe Graver::Core::Value do
+    let(:point) { described_class.define(:x, :y) }
+
+    it "is frozen, whole, and changed only into a copy" do
+      one = point.new(x: 1, y: 2)
+      expect([one.frozen?, one.with(y: 3).to_h, one.y, one == point.new(x: 1, y: 2)]).to eq([true, { x: 1, y: 3 }, 2, true])
+      expect { point.new(x: 1) }.to raise_error(ArgumentError, /requires y/)
+      expect { point.new(x: 1, y: 2, z: 3) }.to raise_error(ArgumentError)
+    end
+  end
+
+  describe Graver::InvalidEntry do
+    it "is seen from the record around it without losing a fault" do
+      fault = ->(field) { described_class::Fault.new(field:, code: "c", message: field) }
+      outer = described_class.new([fault["value"], fault[""]]).under("readings.3")
+      expect(outer.faults.map(&:field)).to eq(["readings.3.value", "readings.3"])
+      expect(outer.message).to eq("value; ")
+    end
+  end
+
+  describe Graver::Core::Judgement::RuleEngine do
+    def rule(id, word, measure, at_least: nil, at_most: nil)
+      Graver::Core::Judgement::Rule.new(id:, word:, measure:, at_least:, at_most:, sentence: "", source: "own-choice")
+    end
+
+    let(:engine) { described_class.new([rule("a", "stop", "x", at_least: 5), rule("b", "plan", "x", at_least: 2), rule("c", "plan", "y", at_most: 1), rule("d", "fine", "x", at_least: 0)]) }
+
+    it "takes the first word that holds and every reason for it" do
+      expect(engine.call({ "x" => 6, "y" => 0 })).to have_attributes(word: "stop", rules: [have_attributes(id: "a")])
+      expect(engine.call({ "x" => 3, "y" => 0 }).rules.map(&:id)).to eq(%w[b c])
+    end
+
+    it "does not judge what is not known" do
+      expect(engine.call({ "x" => nil, "y" => nil })).to be_nil
+      expect(engine.call({ "y" => 1 }).word).to eq("plan")
+    end
+  end
+
+  describe Graver::Core::Planning::TorqueCard do
+    let(:step) { KNOWLEDGE.procedure.step("star") }
+    let(:placed) { [Graver::Core::Planning::Sequence::Placed.new(step:, side: nil)] }
+    let(:fasteners) { KNOWLEDGE.fasteners.to_h { |fastener| [fastener["id"], fastener] } }
+
+    def lines(data) = described_class.new.call(placed, caliper: "floating_slide_pins", corners: 2, fasteners:, data:)
+    def number(text) = Graver::Core::Quantity::EnteredNumber.parse(text)
+
+    it "counts wheel nuts by the owner's own count and gives them a star" do
+      data = { "wheel_nut.count" => { value: "5", number: number("5") }, "wheel_nut.torque" => { value: "120", unit: "N·m", source: "manual", number: number("120") } }
+      expect(lines(data)).to contain_exactly(have_attributes(count: 10, star: [1, 3, 5, 2, 4], doubt: nil, source: "manual"))
+    end
+
+    it "leaves open what nobody entered, and questions what cannot be meant" do
+      expect(lines({}).first).to have_attributes(count: nil, torque: nil, star: nil, drive: nil, single_use: false)
+      data = { "wheel_nut.torque" => { value: "12", unit: "N·m", source: "manual", number: number("12") } }
+      expect(lines(data).first.doubt).to eq("ten_times")
+    end
+  end
+
+  describe Graver::Core::Planning::PartsList do
+    it "counts per set, corner, sensor and one-time-use bolt" do
+      torque = [instance_double(Graver::Core::Planning::TorqueCard::Line, single_use: true, count: 4, label: "Slide pin bolts")]
+      lines = described_class.new.call(KNOWLEDGE.parts, caliper: "floating_spring_retainer", corners: 2, sensors: %w[left right], torque_lines: torque)
+      expect(lines.to_h { |line| [line.id, line.count] }).to eq("pads" => 1, "retainer_spring" => 2, "wear_sensor" => 2, "single_use" => 4)
+      expect(lines.map(&:label)).to include("New slide pin bolts", "Set of pads for the whole axle (4 pads)")
+    end
+  end
+end
