@@ -72,4 +72,9 @@ RSpec.describe Graver::Core::Wear::HistoryBuilder do
     expect(rotor.sets.last.transform_values { |fitting| fitting.new.value_mm }).to eq("left" => 24.2, "right" => 25.0)
     expect(rotor.freed_km).to eq([9500.0])
   end
+
+  it "follows the newest readings of a log that somebody made by machine" do
+    many = (1..500).map { |n| entry(n, n * 10.0, "reading", "9", side: "left", pad: "inner") }
+    expect(build(entry(0, 0, "fit"), *many).sets.last["left_inner"].observations.map(&:distance_km)).to eq((461..500).map { |n| n * 10.0 })
+  end
 end

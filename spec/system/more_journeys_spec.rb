@@ -91,6 +91,22 @@ RSpec.describe "More journeys in the browser" do
     expect(context.store.drafts.find(1)).to be_nil
   end
 
+  it "goes from the garage to a look-over by keys alone, and leaves letters in fields alone" do
+    add("Car")
+    page.visit "/#/"
+    expect(page).to have_css("article h2", text: "Wren")
+    type "1"
+    expect(page).to have_css("h1", text: "Wren")
+    type "L"
+    expect(page).to have_css("h1", text: "Rear look-over")
+    page.visit "/#/"
+    expect(page).to have_css("article h2")
+    type "a"
+    page.find_field("Name you know it by").click
+    type "albatross"
+    expect(page).to have_field("Name you know it by", with: "albatross")
+  end
+
   it "sends a first page within its aim, without the charts" do
     page.visit "/"
     expect(page).to have_text("Your garage is empty")

@@ -4,6 +4,10 @@
   let open = $state(false);
   const keys: [string, string][] = [
     ["?", "show these keys"],
+    ["a", "garage: add a vehicle"],
+    ["1 to 9", "garage: open a vehicle"],
+    ["l w j b", "vehicle: look-over, wear, job card, brake data of the front axle"],
+    ["L W J B", "vehicle: the same of the rear axle"],
     ["Enter", "walk-round: take the reading and go on"],
     ["Shift + Tab", "walk-round: back"],
     ["m", "walk-round: next method"],

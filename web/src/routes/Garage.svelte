@@ -5,14 +5,18 @@
   import Problem from "../components/Problem.svelte";
   import RoadAhead from "../components/RoadAhead.svelte";
   import { axleLane } from "../components/roadScale";
+  import Shortcuts from "../components/Shortcuts.svelte";
   import StateMark from "../components/StateMark.svelte";
   import { day, exact, month, span, upperFirst } from "../format/words";
   import { Loader } from "../state/loader.svelte";
+  import { push } from "svelte-spa-router";
 
   const garage = new Loader<Schemas["Garage"]>();
   garage.load(api.garage);
 
   const vehicles = $derived(garage.value?.vehicles ?? []);
+  // Digits open the vehicles from the top.
+  const keys = $derived(Object.fromEntries([["a", () => push("/vehicles/new")], ...vehicles.slice(0, 9).map((vehicle, at) => [String(at + 1), () => push(`/vehicles/${vehicle.id}`)])]));
   const lanes = $derived(
     vehicles.flatMap((vehicle) => vehicle.axles.filter((axle) => axle.pads_life).map((axle) => axleLane(axle, `${vehicle.name}, ${axle.name}`, garage.value!.today))),
   );
@@ -24,6 +28,7 @@
   }
 </script>
 
+<Shortcuts {keys} />
 <svelte:head><title>Garage - Graver</title></svelte:head>
 
 {#if garage.error}<Problem error={garage.error} />{/if}
@@ -37,11 +42,11 @@
   {@const today = garage.value.today}
   <div class="stack">
     <h1 class="sr">Garage</h1>
-    {#each vehicles as vehicle (vehicle.id)}
+    {#each vehicles as vehicle, at (vehicle.id)}
       <article class="sheet vehicle">
         <div class="who">
           <StateMark state={vehicle.state} large />
-          <h2><a href="#/vehicles/{vehicle.id}">{vehicle.name}</a></h2>
+          <h2><a href="#/vehicles/{vehicle.id}">{vehicle.name}</a>{#if at < 9}<kbd aria-hidden="true">{at + 1}</kbd>{/if}</h2>
           <p class="quiet">
             {upperFirst(vehicle.kind.replace("_", "-"))}{#if vehicle.odometer_km !== null}, {vehicle.odometer_estimated ? "about " : ""}{exact(vehicle.odometer_km, vehicle.distance_unit)}{/if}
           </p>

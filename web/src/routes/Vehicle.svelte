@@ -5,9 +5,11 @@
   import Problem from "../components/Problem.svelte";
   import RoadAhead from "../components/RoadAhead.svelte";
   import { axleLane, daysFrom, type Lane } from "../components/roadScale";
+  import Shortcuts from "../components/Shortcuts.svelte";
   import StateMark from "../components/StateMark.svelte";
   import { day, exact, month, rough, span, upperFirst } from "../format/words";
   import { Loader } from "../state/loader.svelte";
+  import { push } from "svelte-spa-router";
 
   let { params }: { params: { id: string } } = $props();
   const loaded = new Loader<{ vehicle: Schemas["Vehicle"]; today: string }>();
@@ -31,6 +33,13 @@
 
   const vehicle = $derived(loaded.value?.vehicle);
   const today = $derived(loaded.value?.today ?? "");
+
+  // Small letters for the front axle, capitals for the rear.
+  const actions = { l: "look-over", w: "wear", j: "job-card", b: "brake-data" };
+  const keyed = (letter: string, at: number) => (at === 0 ? letter : letter.toUpperCase());
+  const keys = $derived(
+    Object.fromEntries((vehicle?.axles ?? []).flatMap((axle, at) => Object.entries(actions).map(([letter, screen]) => [keyed(letter, at), () => push(`/axles/${axle.id}/${screen}`)]))),
+  );
 
   function lanes(of: Schemas["Vehicle"]): Lane[] {
     const axles = of.axles.map((axle) => axleLane(axle, upperFirst(axle.name), today));
@@ -75,6 +84,7 @@
   }
 </script>
 
+<Shortcuts {keys} />
 <svelte:head><title>{vehicle?.name ?? "Vehicle"} - Graver</title></svelte:head>
 
 {#if loaded.error}<Problem error={loaded.error} />{/if}
@@ -90,7 +100,7 @@
       </p>
     </div>
 
-    {#each vehicle.axles as axle (axle.id)}
+    {#each vehicle.axles as axle, at (axle.id)}
       <section class="sheet axle" aria-label="{axle.name} axle">
         <div class="row spread">
           <h2>{upperFirst(axle.name)}</h2>
@@ -118,10 +128,10 @@
           </div>
         </div>
         <div class="row actions">
-          <Button size="field" href="#/axles/{axle.id}/look-over">Start a look-over</Button>
-          <Button size="field" kind="tertiary" href="#/axles/{axle.id}/wear">Wear</Button>
-          <Button size="field" kind="tertiary" href="#/axles/{axle.id}/job-card">Job card</Button>
-          <Button size="field" kind="tertiary" href="#/axles/{axle.id}/brake-data">Brake data</Button>
+          <Button size="field" href="#/axles/{axle.id}/look-over">Start a look-over<kbd aria-hidden="true">{keyed("l", at)}</kbd></Button>
+          <Button size="field" kind="tertiary" href="#/axles/{axle.id}/wear">Wear<kbd aria-hidden="true">{keyed("w", at)}</kbd></Button>
+          <Button size="field" kind="tertiary" href="#/axles/{axle.id}/job-card">Job card<kbd aria-hidden="true">{keyed("j", at)}</kbd></Button>
+          <Button size="field" kind="tertiary" href="#/axles/{axle.id}/brake-data">Brake data<kbd aria-hidden="true">{keyed("b", at)}</kbd></Button>
         </div>
       </section>
     {/each}

@@ -16,11 +16,11 @@
     const mine = round;
     mine.load().then(() => document.getElementById(mine.content.odometer ? "" : "odometer")?.focus());
     const wide = window.matchMedia("(max-width: 46rem)");
-    const fit = () => (narrow = wide.matches);
-    fit();
-    wide.addEventListener("change", fit);
+    const measure = () => (narrow = wide.matches);
+    measure();
+    wide.addEventListener("change", measure);
     return () => {
-      wide.removeEventListener("change", fit);
+      wide.removeEventListener("change", measure);
       mine.flush();
     };
   });

@@ -3,9 +3,11 @@
   import { api, type Schemas } from "../api/client";
   import AxleSection from "../components/AxleSection.svelte";
   import Problem from "../components/Problem.svelte";
+  import Shortcuts from "../components/Shortcuts.svelte";
   import StateMark from "../components/StateMark.svelte";
   import { day, mm, month, position as named, rough, span, upperFirst } from "../format/words";
   import { Loader } from "../state/loader.svelte";
+  import { push } from "svelte-spa-router";
 
   let { params }: { params: { id: string } } = $props();
   const wear = new Loader<Schemas["Wear"]>();
@@ -26,6 +28,7 @@
   const positions = $derived(shown === "pads" ? pads.map((pad) => pad.position) : shown === "rotors" ? rotors.map((rotor) => rotor.position) : shown ? [shown] : first ? [first.position] : []);
 </script>
 
+<Shortcuts keys={{ l: () => push(`/axles/${id}/look-over`), j: () => push(`/axles/${id}/job-card`) }} />
 <svelte:head><title>Wear - Graver</title></svelte:head>
 
 {#if wear.error}<Problem error={wear.error} />{/if}
@@ -126,8 +129,8 @@
       {/if}
     </section>
     <div class="row no-print">
-      <Button href="#/axles/{axle.id}/job-card">Job card</Button>
-      <Button kind="tertiary" href="#/axles/{axle.id}/look-over">Start a look-over</Button>
+      <Button href="#/axles/{axle.id}/job-card">Job card<kbd aria-hidden="true">j</kbd></Button>
+      <Button kind="tertiary" href="#/axles/{axle.id}/look-over">Start a look-over<kbd aria-hidden="true">l</kbd></Button>
     </div>
   </div>
 {:else if wear.loading}

@@ -8,6 +8,11 @@ module Graver
     module Wear
       # Puts an axle's log entries in order: which readings belong to which set, and how thick each set was when new.
       class HistoryBuilder
+        # Readings of one set, and sets, that are followed: the newest. Earlier ones say next to nothing of the rate now,
+        # and a log that somebody made by machine must not stop the forecast.
+        MOST_OBSERVATIONS = 40
+        MOST_SETS = 12
+
         # normalise: Measurement::Normalise; new_parts: { "pad" => { typical_mm:, typical_sd_mm:, stated_sd_mm:, unread_share: } }.
         def initialize(normalise, new_parts)
           @normalise = normalise
@@ -58,7 +63,7 @@ module Graver
           first = group.first
           Fitting.new(fitted_km: first.renewal? ? first.odometer_km : nil,
                       new: new_thickness(first, specification),
-                      observations: group.select(&:thickness?).map { |entry| observation(entry, specification) })
+                      observations: group.select(&:thickness?).last(MOST_OBSERVATIONS).map { |entry| observation(entry, specification) })
         end
 
         def observation(entry, specification)
@@ -87,7 +92,7 @@ module Graver
 
         # Counted from the newest: a corner renewed alone starts its own fitting, the others keep theirs.
         def sets(fittings)
-          depth = fittings.values.map(&:length).max || 0
+          depth = [fittings.values.map(&:length).max || 0, MOST_SETS].min
           (1..depth).reverse_each.map do |back|
             fittings.filter_map { |component, list| [component, list[-back]] if list.length >= back }.to_h
           end
