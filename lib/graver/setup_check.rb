@@ -10,7 +10,8 @@ module Graver
     def call
       ENV["BUNDLE_GEMFILE"] ||= File.join(ROOT, "Gemfile")
       ENV["BUNDLE_PATH"] ||= File.join(ROOT, "vendor/bundle")
-      require "bundler/setup"
+      require "bundler"
+      Bundler.setup
     rescue LoadError, StandardError => e
       raise if ENV["GRAVER_SET_UP"]
 
