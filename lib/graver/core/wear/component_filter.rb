@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "normal"
+require_relative "wear_plan"
 
 module Graver
   module Core
@@ -14,8 +15,6 @@ module Graver
       # Each mixture is collapsed to its mean and variance.
       class ComponentFilter
         State = Struct.new(:mean_mm, :variance, :log_likelihood, :doubts)
-        # Changes further back than this many readings matter little for the rate now.
-        LATEST_CHANGES = 3
 
         # limit_mm: for a start that is not known; as_of_km: where the rate is "now"; freed_km: odometers at which the
         # corner was made free.
@@ -24,82 +23,58 @@ module Graver
           @limit_mm = limit_mm
           @as_of_km = as_of_km
           @freed_km = freed_km
+          @plans = {}.compare_by_identity
         end
 
         # Fitting, rate in mm per km -> State at as_of_km; `doubts` has the chance of being wrong per reading.
         def call(fitting, rate)
-          changes = possible_changes(fitting)
-          steady = follow(fitting, rate, nil)
-          return steady if changes.empty? || @prior.change_share.zero?
-
-          share = @prior.change_share / changes.length
-          merge([[steady, 1 - @prior.change_share], *changes.map { |km| [follow(fitting, rate, km), share] }])
+          plan = @plans[fitting] ||= WearPlan.new(fitting, @prior, limit_mm: @limit_mm, as_of_km: @as_of_km, freed_km: @freed_km)
+          followed = plan.suppositions.map { |share, variances| [follow(plan, variances, rate), share] }
+          followed.length == 1 ? followed.first.first : merge(followed)
         end
 
         private
 
-        def possible_changes(fitting)
-          places = fitting.observations.map(&:distance_km).uniq
-          (places[0...-1] || []).last(LATEST_CHANGES)
-        end
-
-        def follow(fitting, rate, changed_km)
-          state, position = start(fitting)
-          fitting.observations.each do |observation|
-            wear(state, rate, position, observation.distance_km, changed_km)
-            position = [position, observation.distance_km].max
+        def follow(plan, variances, rate)
+          state = State.new(plan.start_mm, plan.start_variance, 0.0, [])
+          plan.readings.each_with_index do |observation, at|
+            wear(state, rate * plan.distances_km[at], variances[at])
             update(state, observation)
           end
-          wear(state, rate, position, @as_of_km, changed_km)
+          wear(state, rate * plan.distances_km.last, variances.last)
           state
         end
 
-        # With no known fitting the part was somewhere between new and its limit at the first reading.
-        def start(fitting)
-          unless fitting.fitted_km
-            middle = (fitting.new.value_mm + @limit_mm) / 2.0
-            spread = [(fitting.new.value_mm - @limit_mm).abs, 1.0].max
-            return [State.new(middle, spread * spread, 0.0, []), fitting.observations.first&.distance_km || @as_of_km]
-          end
-          spread = fitting.new.standard_uncertainty_mm
-          [State.new(fitting.new.value_mm, spread * spread, 0.0, []), fitting.fitted_km]
-        end
-
-        def wear(state, rate, from_km, to_km, changed_km)
-          return unless to_km > from_km
-
-          worn = rate * (to_km - from_km)
+        def wear(state, worn, relative_variance)
           state.mean_mm -= worn
-          state.variance += (@prior.increment_mm * worn) + (worn * worn * rate_variance(from_km, to_km, changed_km))
-        end
-
-        # How differently (relative variance) the part may have worn between two odometers than at the rate now.
-        def rate_variance(from_km, to_km, changed_km)
-          lag_km = [@as_of_km - ((from_km + to_km) / 2.0), 0.0].max
-          drift = (@prior.drift_log_sd**2) * (1 - Math.exp(-lag_km / @prior.drift_km))
-          drift += @prior.change_log_sd**2 if changed_km && to_km <= changed_km
-          @freed_km.empty? ? drift : drift + (@freed_km.count { |km| km >= to_km } * (@prior.freed_log_sd**2))
+          state.variance += worn * (@prior.increment_mm + (worn * relative_variance))
         end
 
         def update(state, observation)
           thickness = observation.thickness
-          right = thickness.interval? ? interval(state, thickness) : point(state, thickness, 0.0)
-          wrong = point(state, thickness, @prior.wrong_sd_mm)
-          wrong_share = 1 - ((1 - @prior.wrong_share) * observation.trust)
-          likely_right = (1 - wrong_share) * right[0]
-          likely_wrong = wrong_share * wrong[0]
-          total = likely_right + likely_wrong + 1e-300
-          collapse(state, right, wrong, likely_right / total)
+          likely, mean, variance = thickness.interval? ? interval(state, thickness) : point(state, thickness, 0.0)
+          wrong, wrong_mean, wrong_variance = point(state, thickness, @prior.wrong_sd_mm)
+          share = (1 - @prior.wrong_share) * observation.trust
+          likely *= share
+          wrong *= 1 - share
+          total = likely + wrong + 1e-300
+          weight = likely / total
+          # the two cases, collapsed to one mean and variance
+          apart = mean - wrong_mean
+          state.mean_mm = wrong_mean + (weight * apart)
+          state.variance = (weight * variance) + ((1 - weight) * wrong_variance) + (weight * (1 - weight) * apart * apart)
           state.log_likelihood += Math.log(total)
-          state.doubts << (likely_wrong / total)
+          state.doubts << (wrong / total)
         end
 
         # [density of the reading, thickness after it, its variance]; extra_sd: further error of a wrong reading.
         def point(state, thickness, extra_sd)
-          total = state.variance + (thickness.standard_uncertainty_mm**2) + (extra_sd**2)
+          error = thickness.standard_uncertainty_mm
+          total = state.variance + (error * error) + (extra_sd * extra_sd)
           gain = state.variance / total
           residual = thickness.value_mm - state.mean_mm
-          [Normal.density(residual, 0.0, Math.sqrt(total)), state.mean_mm + (gain * residual), state.variance * (1 - gain)]
+          density = Math.exp(-0.5 * residual * residual / total) / (Math.sqrt(total) * Normal::ROOT_TWO_PI)
+          [density, state.mean_mm + (gain * residual), state.variance * (1 - gain)]
         end
 
         # The bounds are blurred by their own error: condition the blurred thickness, then carry that back.
@@ -110,13 +85,6 @@ module Graver
           [mass / (thickness.upper_mm - thickness.lower_mm),
            state.mean_mm + (gain * (mean - state.mean_mm)),
            (gain * gain * variance) + (state.variance * (1 - gain))]
-        end
-
-        def collapse(state, right, wrong, weight)
-          middle = (weight * right[1]) + ((1 - weight) * wrong[1])
-          state.variance = (weight * (right[2] + ((right[1] - middle)**2))) +
-                           ((1 - weight) * (wrong[2] + ((wrong[1] - middle)**2)))
-          state.mean_mm = middle
         end
 
         # [[State, prior weight], ...] -> one State.
