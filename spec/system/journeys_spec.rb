@@ -92,6 +92,12 @@ RSpec.describe "Journeys in the browser" do
     page.find_by_id("value-left_outer").click
     type "k"
     expect(page).to have_text("Kept with a doubt")
+    # another value is asked about anew
+    page.fill_in "value-left_outer", with: "13,7"
+    expect(page).to have_text("Was the plate included?")
+    page.find_by_id("value-left_outer").click
+    type "k"
+    expect(page).to have_text("Kept with a doubt")
     page.click_button "Save look-over"
     expect(page).to have_css("h1", text: "Front wear")
     expect(context.store.look_overs.of_vehicle(1).last.readings.map(&:doubt)).to match([nil, /thicker than new/])

@@ -54,7 +54,7 @@
       autocomplete="off"
       placeholder={expected === null ? "" : mm(expected)}
       bind:value={position.text}
-      oninput={() => round.changed()}
+      oninput={() => round.retyped(position)}
       onkeydown={(event) => press(event, false)}
       {onfocus}
       aria-invalid={!!fault}
@@ -69,7 +69,7 @@
         autocomplete="off"
         aria-label="{label}: smallest leaf that does not go in"
         bind:value={position.upper}
-        oninput={() => round.changed()}
+        oninput={() => round.retyped(position)}
         onkeydown={(event) => press(event, true)}
         {onfocus}
       />

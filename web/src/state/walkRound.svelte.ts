@@ -85,6 +85,7 @@ export class WalkRound {
 
   /** What the log so far lets one expect at a position, in mm. */
   expected(position: Position): number | null {
+    if (position.part === "pad" ? this.content.newSet : this.content.newRotors) return null;
     return this.wear?.components.find((component) => component.position === position.id)?.now_mm ?? null;
   }
 
@@ -123,6 +124,12 @@ export class WalkRound {
     if (position.part !== "pad") return;
     const overall = !position.overall;
     this.#onwards(position, (other) => (other.overall = overall));
+  }
+
+  /** Another value is another question: what was kept before does not count for it. */
+  retyped(position: Position): void {
+    position.keep = false;
+    this.changed();
   }
 
   toggleKeep(position: Position): void {
