@@ -56,7 +56,13 @@ RSpec.describe Graver::Storage::Store do
     other = described_class.open(path)
     id = vehicle.axles.first.id
     write = lambda do |one|
-      20.times { |n| one.transaction { one.brake_data.add(id, [{ key: "k#{n}", value: "1", unit: nil, source: "manual" }], at: "t") } }
+      20.times do |n|
+        one.transaction do
+          one.brake_data.add(id, [{ key: "k#{n}", value: "1", unit: nil, source: "manual" }], at: "t")
+          # the other writer surely comes upon a transaction half done
+          sleep 0.002
+        end
+      end
     end
     writers = [store, other].map { |one| Thread.new { write.call(one) } }
     expect { writers.each(&:join) }.not_to raise_error

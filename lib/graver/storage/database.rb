@@ -16,11 +16,17 @@ module Graver
       # path: a file, made with its folders when missing. Returns a Sequel::Database.
       def open(path)
         FileUtils.mkdir_p(File.dirname(path))
-        database = Sequel.connect(adapter: "sqlite", database: path, timeout: BUSY_TIMEOUT_MS, max_connections: 4,
-                                  after_connect: ->(connection) { PRAGMAS.each { |pragma| connection.execute(pragma) } })
+        database = Sequel.connect(adapter: "sqlite", database: path, timeout: BUSY_TIMEOUT_MS, max_connections: 4, after_connect: method(:prepare))
         Sequel.extension :migration
         Sequel::Migrator.run(database, MIGRATIONS)
         database
+      end
+
+      # SQLite's own wait would hold Ruby's lock, and so keep the very thread from finishing that it waits for; this one
+      # lets the others run between its tries.
+      def prepare(connection)
+        connection.busy_handler_timeout = BUSY_TIMEOUT_MS
+        PRAGMAS.each { |pragma| connection.execute(pragma) }
       end
     end
   end
