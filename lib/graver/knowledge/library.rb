@@ -38,6 +38,8 @@ module Graver
       def tools = @contents.fetch("tools.yml")
       def cautions = @cautions ||= @contents.fetch("cautions.yml").to_h { |caution| [caution.fetch("id"), caution] }
       def limits = @contents.fetch("limits.yml")
+      # The schools' limits, each with the title of its source.
+      def pad_limits = limits.fetch("pad_limits").map { |limit| limit.merge("source" => source_title(limit["source"])) }
       def pad_limit(id) = limits.fetch("pad_limits").find { |limit| limit.fetch("id") == id }
       def default_pad_limit_mm = pad_limit(limits.fetch("default_pad_limit")).fetch("mm")
       def floor_pad_limit_mm = pad_limit(limits.fetch("floor_pad_limit")).fetch("mm")

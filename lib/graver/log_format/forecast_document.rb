@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require_relative "../core/wear/life"
+
 module Graver
   module LogFormat
     # The forecast as the open JSON format writes it (docs/formats.md).
@@ -26,12 +28,11 @@ module Graver
       def first(answer, result)
         return unless result
 
-        { "distance_km" => distances(result.first), "date" => keyed(answer.dates(result.first), &:iso8601) }
+        { "distance_km" => distances(result.first), "date" => Core::Wear::Life.keyed(answer.dates(result.first), &:iso8601) }
       end
 
       def components(result) = result&.components&.transform_values { |life| { "distance_km" => distances(life) } }
-      def distances(life) = keyed(life.quantiles) { |km| km.round(1) }
-      def keyed(quantiles) = quantiles.to_h { |probability, value| [format("p%02d", (probability * 100).round), yield(value)] }
+      def distances(life) = Core::Wear::Life.keyed(life.quantiles) { |km| km.round(1) }
 
       def doubted(answer)
         [answer.pads, answer.rotors].compact.flat_map(&:doubted).sort_by { |doubt| doubt[:ref] }.map do |doubt|

@@ -19,7 +19,7 @@ module Graver
         raise refusal if refusal
 
         @context.store.transaction do
-          id = @context.store.look_overs.add(vehicle_id: file.vehicle.id, date: entry.date, odometer: odometer(file, given, entry),
+          id = @context.store.look_overs.add(vehicle_id: file.vehicle.id, date: entry.date, odometer: entry.odometer,
                                              note: given[:note], readings: entry.lines.flat_map { |line| rows(axle_id, line) }, at: @context.now)
           @context.store.drafts.remove(axle_id)
           id
@@ -27,10 +27,6 @@ module Graver
       end
 
       private
-
-      def odometer(file, given, entry)
-        { value: given[:odometer][:value].to_s.strip, unit: given[:odometer][:unit] || file.vehicle.distance_unit, km: entry.odometer_km }
-      end
 
       def rows(axle_id, line)
         given = line.given

@@ -31,9 +31,18 @@ module Graver
 
       # Faults and unanswered questions as one error, or nil when it may be saved.
       def refusal
-        all = faults + order_faults + question_faults
+        all = service_faults + question_faults
         all << fault("readings", "missing", "nothing has been read yet") if @given.fetch(:readings).empty?
         InvalidEntry.new(all) if all.any?
+      end
+
+      # What is wrong with what was given, doubts aside: day, odometer, readings, and their order in the log.
+      def service_faults = faults + order_faults
+
+      # The odometer as it is kept: as entered, and in km.
+      def odometer
+        given = @given[:odometer]
+        { value: given[:value].to_s.strip, unit: given[:unit] || @file.vehicle.distance_unit, km: odometer_km }
       end
 
       private

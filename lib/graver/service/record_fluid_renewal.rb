@@ -17,12 +17,10 @@ module Graver
         vehicle = @context.store.vehicles.find(vehicle_id)
         file = AxleFiles.new(@context).of([vehicle]).fetch(vehicle.id).first
         entry = LookOverEntry.new(@context, file, given.merge(readings: []))
-        faults = (entry.refusal&.faults || []).reject { |fault| fault.field == "readings" }
-        raise InvalidEntry, faults if faults.any?
+        raise InvalidEntry, entry.service_faults if entry.service_faults.any?
 
-        odometer = { value: given[:odometer][:value].to_s.strip, unit: given[:odometer][:unit] || vehicle.distance_unit, km: entry.odometer_km }
         @context.store.transaction do
-          @context.store.look_overs.add(vehicle_id:, date: entry.date, odometer:, note: nil, at: @context.now,
+          @context.store.look_overs.add(vehicle_id:, date: entry.date, odometer: entry.odometer, note: nil, at: @context.now,
                                         readings: [{ event: "renewed", part: "fluid" }])
         end
       end

@@ -17,6 +17,8 @@ module Graver
       module Axles
         def self.registered(app)
           app.helpers do
+            # An axle that is there, without all that is on file about it.
+            def axle_id = context.store.vehicles.find_axle(id).id
             def file = Service::AxleFiles.new(context).find(id)
             def brake_data_json = Serializers::BrakeData.new(knowledge, context.store.brake_data.method(:history)).call(file)
 
@@ -50,25 +52,20 @@ module Graver
           end
 
           app.get("/axles/:id/draft") do
-            draft = context.store.drafts.find(file.axle.id)
+            draft = context.store.drafts.find(axle_id)
             answer({ draft: draft&.to_h&.slice(:content, :revision) })
           end
 
           app.put("/axles/:id/draft") do
-            given = { content: parsed_draft[:content], revision: parsed_draft[:revision] }
-            draft = context.store.transaction { context.store.drafts.save(file.axle.id, given[:content], revision: given[:revision], at: context.now) }
+            # The content is the screen's own affair: checked to be an object, kept as it came.
+            content = parsed
+            revision = Contracts::DraftChange.check(content)[:revision]
+            draft = context.store.transaction { context.store.drafts.save(axle_id, content["content"], revision:, at: context.now) }
             answer(draft.to_h.slice(:content, :revision))
           end
 
-          app.helpers do
-            # The draft's content is the screen's own affair: checked to be an object, kept as it is.
-            def parsed_draft
-              @parsed_draft ||= parsed.then { |raw| Contracts::DraftChange.check(raw).merge(content: raw["content"]) }
-            end
-          end
-
           app.delete("/axles/:id/draft") do
-            context.store.transaction { context.store.drafts.remove(file.axle.id) }
+            context.store.transaction { context.store.drafts.remove(axle_id) }
             status 204
           end
 

@@ -14,7 +14,7 @@ module Graver
         end
 
         def call(today)
-          { today: today.iso8601, kinds: Contracts::KINDS.map { |id, label| { id:, label: } }, methods:, limits:, states: }
+          { today: today.iso8601, kinds: Contracts::KINDS.map { |id, label| { id:, label: } }, methods:, limits: @knowledge.pad_limits, states: }
         end
 
         private
@@ -27,7 +27,6 @@ module Graver
           read << { id: "percent", label: measurement.dig("percent", "label"), parts: ["pad"], units: ["percent"] }
         end
 
-        def limits = @knowledge.limits.fetch("pad_limits").map { |limit| limit.merge("source" => @knowledge.source_title(limit["source"])) }
         def states = @knowledge.state.fetch("words").map { |word, text| { word:, **text.transform_keys(&:to_sym) } }
       end
     end

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require_relative "../../core/wear/life"
+
 module Graver
   module API
     module Serializers
@@ -10,10 +12,8 @@ module Graver
         def call(answer, life)
           return unless life
 
-          { distance_km: keyed(life.quantiles, &:round), date: keyed(answer.dates(life), &:iso8601), chance_now: life.chance_now.round(4) }
+          { distance_km: Core::Wear::Life.keyed(life.quantiles, &:round), date: Core::Wear::Life.keyed(answer.dates(life), &:iso8601), chance_now: life.chance_now.round(4) }
         end
-
-        def keyed(quantiles) = quantiles.to_h { |probability, value| [format("p%02d", (probability * 100).round), yield(value)] }
       end
     end
   end

@@ -14,14 +14,13 @@ module Graver
 
         def call(overview)
           file, answer = overview.file, overview.answer
-          { axle_name: Axles.new(@knowledge).name(file), axle: Axles.new(@knowledge).call(overview, nil), limits:,
+          { axle_name: Axles.new(@knowledge).name(file), axle: Axles.new(@knowledge).call(overview, nil), limits: @knowledge.pad_limits,
             readings: readings(file, doubted(answer)), fits: fits(file), components: components(answer),
             as_of: { date: answer.as_of_date.iso8601, odometer_km: answer.as_of_km.round }, why: why(overview) }
         end
 
         private
 
-        def limits = @knowledge.limits.fetch("pad_limits").map { |limit| limit.merge("source" => @knowledge.source_title(limit["source"])) }
         def doubted(answer) = [answer.pads, answer.rotors].compact.flat_map { |result| result.doubted.map { |doubt| doubt[:ref] } }
 
         def readings(file, doubted)

@@ -9,6 +9,11 @@ module Graver
       class Life
         PROBABILITIES = [0.05, 0.10, 0.25, 0.50, 0.75, 0.90, 0.95].freeze
 
+        # { 0.05 => value, ... } -> { "p05" => what the block makes of it, ... }
+        def self.keyed(by_probability)
+          by_probability.to_h { |probability, value| [format("p%02d", (probability * 100).round), yield(value)] }
+        end
+
         attr_reader :distances_km, :passed
 
         # distances_km rising from 0; surviving: chance of still being above the limit at each.
