@@ -4,6 +4,7 @@ require "date"
 require "rack/protection"
 require_relative "api/app"
 require_relative "api/web_app"
+require_relative "bench/shelf"
 require_relative "knowledge/library"
 require_relative "service/context"
 require_relative "storage/store"
@@ -25,7 +26,8 @@ module Graver
 
     # Raises KnowledgeError, or InvalidEntry when a setting cannot be used.
     def context(settings = ENV)
-      Service::Context.new(store: Storage::Store.open(setting(settings, "GRAVER_DATABASE")), knowledge: Knowledge::Library.load, today: today(settings))
+      Service::Context.new(store: Storage::Store.open(setting(settings, "GRAVER_DATABASE")), knowledge: Knowledge::Library.load, today: today(settings),
+                           bench: Bench::Shelf.simulated)
     end
 
     # The whole application as Rack sees it.

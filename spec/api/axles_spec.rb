@@ -31,13 +31,13 @@ RSpec.describe "An axle in the API" do
   end
 
   describe "look-overs" do
-    let(:path) { "/axles/#{front}/look-overs" }
+    let(:path) { look_overs }
 
     before { know(front, ["pad.new_thickness", "11", "mm"], ["rotor.new_thickness", "25", "mm"], ["rotor.discard_thickness", "23", "mm"]) }
 
     it "keeps readings as entered and forecasts from them" do
-      rotor = { part: "rotor", side: "left", event: "reading", method: "micrometer", unit: "in", values: ["0.9650", "0.9646"] }
-      ask(:post, path, look_over("2025-05-16", "40000", { part: "pad", event: "fit" }, note: "new"))
+      rotor = { axle: front, part: "rotor", side: "left", event: "reading", method: "micrometer", unit: "in", values: ["0.9650", "0.9646"] }
+      ask(:post, path, look_over("2025-05-16", "40000", { axle: front, part: "pad", event: "fit" }, note: "new"))
       ask(:post, path, look_over("2026-05-16", "60000", pad("8,2"), pad("5/16", pad: "outer", unit: "in"), pad("7", side: "right", method: "gauge", upper: "8"), rotor))
       expect(status).to eq(201)
       rows = context.store.look_overs.of_vehicle(car["id"]).last.readings
@@ -61,7 +61,7 @@ RSpec.describe "An axle in the API" do
       expect(fields(answer)).to eq("date" => "not_a_day", "odometer.value" => "not_a_number", "readings.0.values.0" => "not_a_number", "readings.1.upper" => "not_a_number",
                                    "readings.2.values.0" => "out_of_range")
       expect(fields(ask(:post, path, look_over("2026-05-17", "", *[])))).to eq("date" => "in_future", "odometer.value" => "missing", "readings" => "missing")
-      expect(fields(ask(:post, path, look_over("2026-05-16", "100", { part: "pad", event: "reading" })))).to include("readings.0.method" => "invalid")
+      expect(fields(ask(:post, path, look_over("2026-05-16", "100", { axle: front, part: "pad", event: "reading" })))).to include("readings.0.method" => "invalid")
       expect(context.store.look_overs.of_vehicle(car["id"])).to be_empty
     end
 
@@ -76,21 +76,21 @@ RSpec.describe "An axle in the API" do
     it "questions thicker than new until it is kept, and then keeps the doubt" do
       thick = look_over("2026-05-16", "60000", pad("12.4"))
       expect(ask(:post, path, thick)["error"]["fields"]).to contain_exactly(include("field" => "readings.0.values", "code" => "questioned", "message" => /7\.4 mm without the backing plate/))
-      thick[:readings][0][:keep] = true
+      thick[:readings][0][:answer] = "keep"
       ask(:post, path, thick)
-      expect([status, context.store.look_overs.of_vehicle(car["id"]).last.readings.first.doubt]).to match([201, /thicker than new/])
+      expect([status, context.store.look_overs.of_vehicle(car["id"]).last.readings.first.doubt]).to match([201, /more than there can be/])
     end
 
     it "shows what a half-entered look-over says so far, without saving" do
       preview = ask(:post, "#{path}/preview", look_over("", "", pad("8.4"), pad("9.", pad: "outer"), pad("3.1", side: "right")))
-      expect(preview["corners"].first["inner"]["now_mm"]).to eq(8.4)
-      expect(preview["corners"].first["outer"]["now_mm"]).to be_nil
+      corner = preview["axles"].first["corners"].first
+      expect([corner["inner"]["now_mm"], corner["outer"]["now_mm"]]).to eq([8.4, nil])
       expect(preview["faults"].map { |fault| fault["field"] }).to include("odometer.value", "date", "readings.1.values.0")
     end
   end
 
   it "keeps a draft across requests and never overwrites another window's" do
-    path = "/axles/#{front}/draft"
+    path = "/vehicles/#{car["id"]}/draft"
     expect(ask(:get, path)).to eq("draft" => nil)
     first = ask(:put, path, { content: { odometer: "612" }, revision: 0 })
     expect(ask(:put, path, { content: { odometer: "61200" }, revision: first["revision"] })["revision"]).to eq(2)
@@ -102,7 +102,7 @@ RSpec.describe "An axle in the API" do
   end
 
   it "refuses at the database to change or remove evidence" do
-    ask(:post, "/axles/#{front}/look-overs", look_over("2026-05-01", "60000", pad("8.2")))
+    ask(:post, look_overs, look_over("2026-05-01", "60000", pad("8.2")))
     database = context.store.instance_variable_get(:@database)
     expect { database[:readings].update(value: "9.9") }.to raise_error(Sequel::DatabaseError, /evidence/)
     expect { database[:look_overs].delete }.to raise_error(Sequel::DatabaseError)

@@ -38,8 +38,8 @@ RSpec.describe "Job cards in the API" do
 
   it "judges the rotor against its limit" do
     complete
-    rotor = ->(side, value) { { part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: [value] } }
-    ask(:post, "/axles/#{front}/look-overs", look_over(ApiHelper::TODAY, "60000", rotor["left", "24.4"], rotor["right", "22.98"]))
+    rotor = ->(side, value) { { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: [value] } }
+    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", rotor["left", "24.4"], rotor["right", "22.98"]))
     expect(card["rotor"]).to include("outcome" => "replace", "label" => "Replace both rotors")
     expect(card["rotor"]["sides"].map { |side| side["outcome"] }).to include("replace")
   end
@@ -47,13 +47,13 @@ RSpec.describe "Job cards in the API" do
   it "never judges a rotor thicker than it was read, and a new one not by the old one's readings" do
     complete
     know(front, ["rotor.new_thickness", "25", "mm"])
-    renewed = { part: "rotor", event: "fit" }
-    reading = { part: "rotor", side: "left", event: "reading", method: "micrometer", unit: "mm", values: ["23.02"] }
-    ask(:post, "/axles/#{front}/look-overs", look_over("2026-01-10", "50000", renewed))
-    ask(:post, "/axles/#{front}/look-overs", look_over("2026-05-01", "54000", reading.merge(keep: true)))
+    renewed = { axle: front, part: "rotor", event: "fit" }
+    reading = { axle: front, part: "rotor", side: "left", event: "reading", method: "micrometer", unit: "mm", values: ["23.02"] }
+    ask(:post, look_overs, look_over("2026-01-10", "50000", renewed))
+    ask(:post, look_overs, look_over("2026-05-01", "54000", reading.merge(answer: "keep")))
     left = -> { ask(:get, "/axles/#{front}/job-card")["rotor"]["sides"].find { |side| side["side"] == "left" } }
     expect(left.call).to include("outcome" => "measure_again", "sentence" => /23\.02 mm is within the error/)
-    ask(:post, "/axles/#{front}/look-overs", look_over("2026-05-10", "54100", renewed))
+    ask(:post, look_overs, look_over("2026-05-10", "54100", renewed))
     expect(left.call["outcome"]).to eq("unmeasured")
   end
 

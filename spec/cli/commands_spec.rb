@@ -25,7 +25,6 @@ RSpec.describe "The commands" do
   end
 
   it "set up a second time without doing anything" do
-    run(File.join(root, "bin/setup"))
     output, errors, status = run(File.join(root, "bin/setup"))
     expect([output, errors, status.success?]).to eq(["", "", true])
   end

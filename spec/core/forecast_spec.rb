@@ -97,7 +97,8 @@ RSpec.describe Graver::Core::Wear::Forecast do
   end
 
   it "always gives rising, finite quantiles, the same for the same log" do
-    PropCheck.forall(PropCheck::Generators.array(PropCheck::Generators.tuple(PropCheck::Generators.choose(1..20_000), PropCheck::Generators.choose(0..120)), max: 6)) do |steps|
+    PropCheck.forall(PropCheck::Generators.array(PropCheck::Generators.tuple(PropCheck::Generators.choose(1..20_000), PropCheck::Generators.choose(0..120)),
+                                                 max: 6)).with_config(n_runs: 30).check do |steps|
       at = 0.0
       readings = steps.map { |distance, tenths| read(at += distance, tenths / 10.0) }
       lives = Array.new(2) { forecast({ "left_inner" => fitted(*readings), "left_outer" => fitted }, as_of_km: at).first.quantiles.values }

@@ -1,6 +1,5 @@
 # frozen_string_literal: true
 
-require "graver/core/judgement/reading_questions"
 require "graver/core/judgement/rotor_verdict"
 require "graver/core/wear/life"
 
@@ -27,26 +26,6 @@ RSpec.describe "Judging" do
     it "asks whether the rotor outlasts the next pads" do
       expect(verdict(22.5, next_pads_km: 124_000)).to eq("stay")
       expect(verdict(22.5, next_pads_km: 126_000)).to eq("will_not_outlast")
-    end
-  end
-
-  describe Graver::Core::Judgement::ReadingQuestions do
-    include WearBuilders
-
-    def codes(mm, sd = 0.15, new_mm: 11.0, backing_mm: 5.0, before: nil, expected: nil)
-      described_class.new.call(thickness: WearBuilders::Thickness.point(mm, sd), new_mm:, backing_mm:, before:, expected:).map(&:code)
-    end
-
-    it "asks about what can hardly be true, and only then" do
-      before = WearBuilders::Thickness.point(7.0, 0.15)
-      expect(codes(11.2)).to be_empty
-      expect(codes(13.0)).to eq(["with_plate"])
-      expect(codes(17.5)).to eq(["thicker_than_new"])
-      expect(codes(25.4, 0.02, new_mm: 25.0, backing_mm: nil)).to eq(["thicker_than_new"])
-      expect(codes(7.5, before:)).to be_empty
-      expect(codes(8.0, before:)).to eq(["thicker_than_before"])
-      expect(codes(3.0, expected: { mean_mm: 6.0, sd_mm: 0.4 })).to eq(["far_below"])
-      expect(codes(5.5, expected: { mean_mm: 6.0, sd_mm: 0.4 })).to be_empty
     end
   end
 

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require "graver/core/measurement/reading"
-require "graver/core/measurement/rotor_survey"
+require "graver/core/measurement/survey"
 
 RSpec.describe Graver::Core::Measurement::Normalise do
   subject(:normalise) { KNOWLEDGE.normalise }
@@ -62,6 +62,6 @@ RSpec.describe Graver::Core::Measurement::Normalise do
 
   it "takes the thinnest place of a rotor and the variation over them" do
     places = %w[23.84 23.81 23.83].map { |value| normalise.call(reading(value, method: "micrometer", part: "rotor"), part) }
-    expect(Graver::Core::Measurement::RotorSurvey.of(places)).to have_attributes(places: 3, minimum: places[1], variation_mm: be_within(1e-9).of(0.03))
+    expect(Graver::Core::Measurement::Survey.of(places)).to have_attributes(places: 3, minimum: places[1], spread_mm: be_within(1e-9).of(0.03))
   end
 end

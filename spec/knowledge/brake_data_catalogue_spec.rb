@@ -13,10 +13,10 @@ RSpec.describe Graver::Knowledge::BrakeDataCatalogue do
   end
 
   it "takes every length and torque on its bounds and refuses it just outside" do
-    catalogue.fields.select { |field| %w[length torque].include?(field["quantity"]) }.each do |field|
+    catalogue.fields.select { |field| %w[length torque volume angle].include?(field["quantity"]) }.each do |field|
       unit = catalogue.units(field).first
       inside = [field["least"], field["most"]].map { |value| refused(field["key"], value.to_s, unit) }
-      outside = [field["least"] - 0.01, field["most"] + 0.01].map { |value| refused(field["key"], value.to_s, unit) }
+      outside = [(field["least"] - 0.001).round(4), (field["most"] + 0.001).round(4)].map { |value| refused(field["key"], value.to_s, unit) }
       expect(inside + outside).to eq([nil, nil, %w[value out_of_range], %w[value out_of_range]]), field["key"]
     end
   end
@@ -37,7 +37,7 @@ RSpec.describe Graver::Knowledge::BrakeDataCatalogue do
   end
 
   it "asks for what there is on an axle and for nothing else" do
-    keys = ->(kind, axle, caliper) { catalogue.applying(vehicle_kind: kind, axle:, caliper:).map { |field| field["key"] } }
+    keys = ->(kind, axle, caliper) { catalogue.applying(vehicle_kind: kind, axle:, caliper:, retention: "screws").map { |field| field["key"] } }
     expect(keys.call("car", "front", "floating_slide_pins")).to include("slide_pin_bolt.torque", "wheel_nut.torque").and(satisfy { |all| !all.include?("parking_brake.kind") })
     expect(keys.call("car", "rear", nil)).to include("parking_brake.kind").and(satisfy { |all| all.grep(/slide_pin|guide_bolt|pad_pin/).empty? })
     expect(keys.call("motorcycle", "rear", "motorcycle_fixed")).to include("pad_pin.torque").and(satisfy { |all| all.grep(/wheel_nut|wear_sensor|parking/).empty? })

@@ -1,18 +1,13 @@
 # frozen_string_literal: true
 
-require "tmpdir"
-require "yaml"
-require "graver/boot"
-require "graver/service/load_household"
+require_relative "../support/demo_file"
 require "graver/service/vehicle_overviews"
 require "graver/service/wording"
 
 RSpec.describe "The household's services" do
-  let(:folder) { Dir.mktmpdir }
+  let(:folder) { Dir.mktmpdir.tap { |folder| FileUtils.cp(DemoFile.path, File.join(folder, "house.sqlite3")) } }
   let(:context) { Graver::Boot.context("GRAVER_DATABASE" => File.join(folder, "house.sqlite3"), "GRAVER_TODAY" => "2026-05-16") }
   let(:overviews) { Graver::Service::VehicleOverviews.new(context).all.to_h { |overview| [overview.vehicle.name, overview] } }
-
-  before { Graver::Service::LoadHousehold.new(context).call(YAML.safe_load_file(File.join(Graver::Boot::ROOT, "demo/household.yml"))) }
 
   after do
     context.store.close

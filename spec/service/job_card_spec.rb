@@ -54,7 +54,7 @@ RSpec.describe Graver::Service::JobCard do
   it "says how much fluid comes back once it knows the piston" do
     know(front, ["caliper.kind", "floating_slide_pins", nil], ["pad.new_thickness", "11", "mm"])
     readings = %w[left right].product(%w[inner outer]).map { |side, position| pad("6.0", side:, pad: position) }
-    ask(:post, "/axles/#{front}/look-overs", look_over(ApiHelper::TODAY, "60000", *readings))
+    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *readings))
     expect(card(front).fluid_ml).to be_nil
     know(front, ["caliper.piston_count", "1", nil], ["caliper.piston_diameter", "57", "mm"])
     expect(card(front).fluid_ml).to be_within(2).of(51)

@@ -38,7 +38,7 @@ RSpec.describe Graver::Storage::Store do
     id = vehicle.axles.first.id
     [["11", "mm"], ["7/16", "in"], [nil, nil]].each { |value, unit| store.brake_data.add(id, [{ key: "pad.new_thickness", value:, unit:, source: "manual" }], at: "t") }
     expect(store.brake_data.current(id)).to eq({})
-    expect(store.brake_data.history(id, "pad.new_thickness").map(&:value)).to eq(["11", "7/16", nil])
+    expect(store.brake_data.history(id).fetch("pad.new_thickness").map(&:value)).to eq(["11", "7/16", nil])
   end
 
   it "undoes everything when one thing fails" do

@@ -3,19 +3,18 @@
 require "committee"
 require "json"
 require "rack/test"
-require "tmpdir"
-require "graver/boot"
+require_relative "demo_file"
 
 # Speaks to the whole application in this process, on a database of its own, and holds every request and response
 # against openapi/graver.yml.
 module ApiHelper
   include Rack::Test::Methods
 
-  TODAY = "2026-05-16"
+  TODAY = DemoFile::TODAY
   SCHEMA = Committee::Drivers.load_from_file(File.join(Graver::Boot::ROOT, "openapi/graver.yml"), parser_options: { strict_reference_validation: true })
 
   def self.included(base)
-    base.before { @folder = Dir.mktmpdir }
+    base.before { |example| @folder = DemoFile.folder(example) }
 
     base.after do
       context.store.close
@@ -51,10 +50,12 @@ module ApiHelper
   def car = @car ||= ask(:post, "/vehicles", { name: "Juniper", kind: "car" })
   def front = car.fetch("axles").first.fetch("id")
 
-  def pad(value, side: "left", pad: "inner", **more)
-    { part: "pad", side:, pad:, event: "reading", method: "caliper", unit: "mm", values: [value].flatten, **more }
+  # Reads a vehicle's readings on its front axle unless one is named.
+  def pad(value, side: "left", pad: "inner", axle: front, **more)
+    { axle:, part: "pad", side:, pad:, event: "reading", method: "caliper", unit: "mm", values: [value].flatten, **more }
   end
 
+  def look_overs(vehicle = car) = "/vehicles/#{vehicle.fetch("id")}/look-overs"
   def look_over(date, odometer, *readings, **more) = { date:, odometer: { value: odometer }, readings:, **more }
   def know(axle, *rows) = ask(:post, "/axles/#{axle}/brake-data", { entries: rows.map { |key, value, unit| { key:, value:, unit:, source: "manual" } } })
 end

@@ -2,10 +2,7 @@
 
 require "capybara/rspec"
 require "capybara/cuprite"
-require "tmpdir"
-require "yaml"
-require "graver/boot"
-require "graver/service/load_household"
+require_relative "demo_file"
 
 FLAGS = %w[no-sandbox disable-gpu disable-quic no-first-run disable-background-networking disable-component-update disable-sync].to_h { |flag| [flag, nil] }
 
@@ -20,13 +17,12 @@ Capybara.enable_aria_label = true
 
 # The whole application in a real browser, on a database of its own and a fixed day.
 module BrowserHelper
-  TODAY = "2026-05-16"
+  TODAY = DemoFile::TODAY
   AXE = Gem.loaded_specs.fetch("axe-core-api").full_gem_path.then { |folder| Dir.glob("#{folder}/**/axe.min.js").first }
 
   def self.included(base)
     base.before do |example|
-      @folder = Dir.mktmpdir
-      FileUtils.cp(BrowserHelper.demo_file, File.join(@folder, "graver.sqlite3")) if example.metadata[:demo]
+      @folder = DemoFile.folder(example)
       @context = Graver::Boot.context("GRAVER_DATABASE" => File.join(@folder, "graver.sqlite3"), "GRAVER_TODAY" => TODAY)
       BrowserHelper.application = Graver::Boot.rack(@context)
     end
@@ -35,16 +31,6 @@ module BrowserHelper
       BrowserHelper.leave
       @context.store.close
       FileUtils.rm_rf(@folder)
-    end
-  end
-
-  # The demo household, filled once and copied for each example that wants it.
-  def self.demo_file
-    @demo_file ||= File.join(Dir.mktmpdir, "demo.sqlite3").tap do |path|
-      demo = Graver::Boot.context("GRAVER_DATABASE" => path, "GRAVER_TODAY" => TODAY)
-      Graver::Service::LoadHousehold.new(demo).call(YAML.safe_load_file(File.join(Graver::Boot::ROOT, "demo/household.yml")))
-      demo.store.close
-      at_exit { FileUtils.rm_rf(File.dirname(path)) }
     end
   end
 

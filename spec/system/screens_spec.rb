@@ -7,8 +7,9 @@ RSpec.describe "Screens of the demo household", :demo do
 
   # What each screen has to show first.
   screens = {
-    "/#/" => "The road ahead", "/#/vehicles/new" => "Add a vehicle", "/#/vehicles/1" => "Logbook", "/#/axles/1/brake-data" => "Slide pin bolts: torque",
-    "/#/axles/1/look-over" => "Left inner pad", "/#/axles/1/wear" => "Why it says so", "/#/axles/4/job-card" => "Steps", "/#/jobs/2" => "Under way"
+    "/#/" => "The road ahead", "/#/vehicles/new" => "Add a vehicle", "/#/vehicles/1" => "Logbook", "/#/axles/1/brake-data" => "Slide pin bolts",
+    "/#/vehicles/1/look-over" => "Front left inner pad", "/#/workshop" => "Zero wrong", "/#/look-overs/7" => "Readings", "/#/vehicles/1/import" => "Choose the file",
+    "/#/axles/1/wear" => "Why it says so", "/#/axles/4/job-card" => "Steps", "/#/jobs/2" => "Under way"
   }
 
   screens.each do |path, text|
@@ -65,20 +66,29 @@ RSpec.describe "Screens of the demo household", :demo do
     expect(page).to have_button("Put this vehicle away")
   end
 
-  it "refuses brake data at the field and keeps what was typed" do
+  def open_cell(key) = page.find("[id='cell-#{key}'] button.show").click
+
+  it "refuses brake data at its place and keeps what was typed; proposes what is usual and what another axle has" do
     page.visit "/#/axles/5/brake-data"
-    page.fill_in "Wheel nuts: torque", with: "ten"
-    page.fill_in "Discard thickness (MIN TH)", with: "30"
-    page.click_button "Save 2 changes"
-    expect(page).to have_text("needs a number such as 8.4").and have_text("must be thicker than its least thickness")
-    expect(page).to have_field("Wheel nuts: torque", with: "ten")
-    page.fill_in "Wheel nuts: torque", with: "1000"
-    page.fill_in "Discard thickness (MIN TH)", with: "22"
-    page.click_button "Save 2 changes"
-    expect(page).to have_text("lies between 1 and 600 N·m, got 1000 N·m")
-    page.fill_in "Wheel nuts: torque", with: "12"
-    page.click_button "Save 2 changes"
+    { "wheel_nut.torque" => ["ten", "Needs a number such as 8.4"], "rotor.discard_thickness" => ["30", "must be more than discard thickness"],
+      "fixed_caliper_bolt.thread" => ["M?", "write it like M10 x 1.25"], "pad.backing_plate" => ["0", "lies between 1 and 10 mm"] }.each do |key, (typed, fault)|
+      open_cell(key)
+      page.fill_in "edit-#{key}", with: typed
+      type :Enter
+      expect(page.find("[id='cell-#{key}']")).to have_text(fault).and have_field("edit-#{key}", with: typed)
+    end
+    page.fill_in "edit-wheel_nut.torque", with: "12"
+    type :Enter
     expect(page).to have_text("is the decimal point in its place?")
+    page.refresh
+    page.click_button "Propose what is usual for its caliper"
+    page.find("button", text: "Keep all").click
+    expect(page.find("[id='cell-springs']")).to have_text(/None|One outer spring|Spread/).and have_text("Typical value")
+    open_cell("fluid.grade")
+    page.click_button "Not to be found"
+    expect(page.find("[id='cell-fluid.grade']")).to have_text("not to be found").and have_text("the wrong fluid may be bought")
+    page.select "Mule, front", from: "or take over from"
+    expect(page).to have_text("Not taken over, as it belongs to one vehicle").or have_text("nothing to fill in")
   end
 
   it "lets a job be finished only past its gates" do

@@ -10,6 +10,7 @@
   <a class="name" href="#/">Graver</a>
   <nav aria-label="Main">
     <a href="#/">Garage</a>
+    <a href="#/workshop">Workshop</a>
     <a href="#/vehicles/new">Add a vehicle</a>
   </nav>
   <KeyHelp />

@@ -6,6 +6,9 @@ require_relative "error_map"
 require_relative "routes/household"
 require_relative "routes/axles"
 require_relative "routes/jobs"
+require_relative "routes/look_overs"
+require_relative "routes/workshop"
+require_relative "routes/imports"
 
 module Graver
   module API
@@ -29,6 +32,9 @@ module Graver
       register Routes::Household
       register Routes::Axles
       register Routes::Jobs
+      register Routes::LookOvers
+      register Routes::Workshop
+      register Routes::Imports
 
       before do
         content_type :json
@@ -58,12 +64,20 @@ module Graver
 
         def payload(contract) = contract.check(parsed)
 
+        # The body's bytes. Raises TooLarge.
+        def bytes(most)
+          raise ErrorMap::TooLarge, "that is too much at once" if request.content_length.to_i > most
+
+          text = request.body&.read(most + 1).to_s.dup
+          raise ErrorMap::TooLarge, "that is too much at once" if text.bytesize > most
+
+          text
+        end
+
         def parsed
           raise ErrorMap::Malformed, "send JSON (application/json)" unless request.media_type == "application/json"
-          raise ErrorMap::TooLarge, "that is too much at once" if request.content_length.to_i > LARGEST_BODY_BYTES
 
-          text = request.body&.read(LARGEST_BODY_BYTES + 1).to_s.dup.force_encoding(Encoding::UTF_8)
-          raise ErrorMap::TooLarge, "that is too much at once" if text.bytesize > LARGEST_BODY_BYTES
+          text = bytes(LARGEST_BODY_BYTES).force_encoding(Encoding::UTF_8)
           raise ErrorMap::Malformed, "that is not text we can read (UTF-8)" unless text.valid_encoding? && !text.match?(NUL)
 
           JSON.parse(text, max_nesting: 20).tap { |content| raise ErrorMap::Malformed, "that is not a JSON object" unless content.is_a?(Hash) }

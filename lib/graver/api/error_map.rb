@@ -18,6 +18,7 @@ module Graver
         case error
         when InvalidEntry then Problem.new(422, "invalid", "Something here needs another look.", error.faults.map(&:to_h))
         when NotFound then Problem.new(404, "not_found", sentence(error), [])
+        when DeviceFailed then Problem.new(503, "no_answer", sentence(error), [])
         when Conflict then Problem.new(409, "conflict", sentence(error), [])
         when Malformed then Problem.new(400, "malformed", sentence(error), [])
         when TooLarge then Problem.new(413, "too_large", sentence(error), [])

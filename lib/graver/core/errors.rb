@@ -37,6 +37,9 @@ module Graver
     end
   end
 
+  # A device on the bench does not answer: not connected, or its line dropped.
+  class DeviceFailed < Error; end
+
   # A file under knowledge/ is wrong: ours to mend, not the owner's.
   class KnowledgeError < Error; end
 end

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "fastener_fields"
 require_relative "../core/errors"
 require_relative "../core/quantity/entered_number"
 require_relative "../core/quantity/units"
@@ -8,27 +9,31 @@ module Graver
   module Knowledge
     # Which brake data there are, where they apply, and what can be true of each.
     class BrakeDataCatalogue
-      UNITS = { "length" => Core::Quantity::LENGTH, "torque" => Core::Quantity::TORQUE }.freeze
+      UNITS = { "length" => Core::Quantity::LENGTH, "torque" => Core::Quantity::TORQUE, "volume" => Core::Quantity::VOLUME, "angle" => Core::Quantity::ANGLE }.freeze
+      # What an axle is like, and the lists of a field that are held against it.
+      PLACES = { vehicle_kind: "vehicles", axle: "axles", caliper: "calipers", parking_brake: "parking_brakes", retention: "retentions", hose_fitting: "hose_fittings" }.freeze
 
       attr_reader :fields
 
-      def initialize(content, calipers)
+      def initialize(content, calipers, fasteners)
         @content = content
         @calipers = calipers
-        @fields = content.fetch("fields")
+        @fields = (content.fetch("fields") + FastenerFields.call(content.fetch("fastener_fields"), fasteners)).freeze
         @by_key = fields.to_h { |field| [field.fetch("key"), field] }
       end
 
       def groups = @content.fetch("groups")
       def sources = @content.fetch("sources")
+      # What a gap holds up: { id => label }
+      def needs = @content.fetch("needs")
       def field(key) = @by_key[key]
       def label(key, value) = choices(field(key), nil)[value] || value
+      def vehicle_wide?(key) = field(key)&.fetch("scope", nil) == "vehicle"
 
-      # Fields that exist on an axle. caliper: id or nil (then fastener fields of every caliper are left out).
-      def applying(vehicle_kind:, axle:, caliper:)
-        fields.select do |field|
-          within?(field["vehicles"], vehicle_kind) && within?(field["axles"], axle) && within?(field["calipers"], caliper)
-        end
+      # Fields that exist on an axle. A place that is not known (nil) leaves out what exists in some such places only.
+      # place: { vehicle_kind:, axle:, caliper:, parking_brake:, retention:, hose_fitting: }
+      def applying(**place)
+        fields.select { |field| PLACES.all? { |name, list| field[list].nil? || field[list].include?(place[name]) } }
       end
 
       # { id => label } a choice field offers on a kind of vehicle (nil: all).
@@ -41,12 +46,13 @@ module Graver
 
       def units(field) = UNITS[field["quantity"]]&.units || []
 
-      # Checks one entry; returns its value in base units (mm, N·m), its count, or its choice.
+      # Checks one entry; returns its value in base units (mm, N·m, ml, degrees), its count, its text or its choice.
       # Raises InvalidEntry with the field "value", "unit", "source" or "key".
       def check(key, value, unit, source, vehicle_kind)
         field = field(key) or refuse("key", "unknown_key", "there is no brake data “#{key.to_s[0, 40]}”")
         refuse("source", "unknown_source", "say where the value comes from: #{sources.keys.join(", ")}") unless sources.key?(source)
         return check_choice(field, value, vehicle_kind) if field["quantity"] == "choice"
+        return check_text(field, value) if field["quantity"] == "text"
 
         number = Core::Quantity::EnteredNumber.parse(value)
         within_bounds(field, in_base(field, number, unit))
@@ -56,7 +62,6 @@ module Graver
 
       private
 
-      def within?(list, value) = list.nil? || list.include?(value)
       def refuse(field, code, message) = raise(InvalidEntry.of(field, code, message))
 
       def check_choice(field, value, vehicle_kind)
@@ -64,6 +69,12 @@ module Graver
         return value if offered.key?(value)
 
         refuse("value", "unknown_choice", "#{field["label"]}: choose one of #{offered.values.join("; ")}")
+      end
+
+      def check_text(field, value)
+        return value if value.strip.match?(Regexp.new(field["pattern"]))
+
+        refuse("value", "not_understood", "#{field["label"]}: write it like #{field["hint"]}")
       end
 
       def in_base(field, number, unit)
@@ -78,7 +89,7 @@ module Graver
       def within_bounds(field, value)
         return value if value.between?(field["least"], field["most"])
 
-        base = { "length" => " mm", "torque" => " N·m" }[field["quantity"]]
+        base = UNITS.key?(field["quantity"]) ? " #{UNITS.fetch(field["quantity"]).base}" : ""
         refuse("value", "out_of_range", "#{field["label"]} lies between #{field["least"]} and #{field["most"]}#{base}, got #{format("%.4g", value)}#{base}: check the unit")
       end
     end

@@ -2,6 +2,8 @@
 
 require_relative "../core/errors"
 require_relative "../core/planning/sequence"
+require_relative "brake_data_catalogue"
+require_relative "fastener_fields"
 
 module Graver
   module Knowledge
@@ -14,7 +16,8 @@ module Graver
 
       # Raises KnowledgeError with every dangling name.
       def check
-        faults = sources + brake_data + steps + duplicates + stages
+        faults = sources + brake_data + questions + steps + duplicates + stages
+        faults += templates if faults.empty?
         begin
           Core::Planning::Sequence.new(@procedure).order
         rescue Core::Planning::Sequence::Impossible => e
@@ -42,13 +45,38 @@ module Graver
 
       def brake_data
         data = @contents.fetch("brake_data.yml")
-        data.fetch("fields").flat_map do |field|
+        fields.flat_map do |field|
           missing = []
           missing << "group #{field["group"]}" unless data.fetch("groups").key?(field["group"])
           missing << "choices #{field["choices"]}" if field["choices"] && !known_choices.include?(field["choices"])
           missing << "fastener #{field["fastener"]}" if field["fastener"] && !ids("fasteners.yml").include?(field["fastener"])
+          missing += (field.fetch("needed_for") - data.fetch("needs").keys).map { |need| "need #{need}" }
           missing.map { |what| "brake_data.yml: #{field["key"]} names #{what}, which is not there" }
         end
+      end
+
+      def fields
+        data = @contents.fetch("brake_data.yml")
+        data.fetch("fields") + FastenerFields.call(data.fetch("fastener_fields"), @contents.fetch("fasteners.yml"))
+      end
+
+      # A template fills in what a brake data entry would be refused for just as little.
+      def templates
+        catalogue = BrakeDataCatalogue.new(@contents.fetch("brake_data.yml"), @contents.fetch("calipers.yml"), @contents.fetch("fasteners.yml"))
+        @contents.fetch("calipers.yml").flat_map do |caliper|
+          caliper.fetch("template").filter_map do |entry|
+            catalogue.check(entry["key"], entry["value"], entry["unit"], "typical", caliper["vehicles"].first)
+            "calipers.yml: #{caliper["id"]}: a template gives no torque" if catalogue.field(entry["key"])["quantity"] == "torque"
+          rescue InvalidEntry => e
+            "calipers.yml: #{caliper["id"]}: #{entry["key"]}: #{e.message}"
+          end
+        end
+      end
+
+      def questions
+        rules = @contents.fetch("rules/questions.yml")
+        rules.slice("readings", "odometer").values.flat_map(&:values).flat_map { |question| question.fetch("answers") - rules.fetch("answers").keys }.uniq
+             .map { |id| "rules/questions.yml: answer #{id} is not there" }
       end
 
       def known_choices = @contents.fetch("brake_data.yml").fetch("choices").keys + ["calipers"]

@@ -26,7 +26,7 @@ module Graver
         @contents = contents
         @procedure = build_procedure(contents.fetch("procedures/pads.yml"))
         CrossReferences.new(contents, procedure).check
-        @brake_data = BrakeDataCatalogue.new(contents.fetch("brake_data.yml"), calipers)
+        @brake_data = BrakeDataCatalogue.new(contents.fetch("brake_data.yml"), calipers, fasteners)
       end
 
       def calipers = @contents.fetch("calipers.yml")
@@ -46,6 +46,15 @@ module Graver
       def state = @contents.fetch("rules/state.yml")
       def rotor_rules = @contents.fetch("rules/rotor.yml")
       def questions = @contents.fetch("rules/questions.yml")
+      def question_thresholds = @question_thresholds ||= questions.fetch("thresholds").except("source").transform_keys(&:to_sym)
+      def conditions = @contents.fetch("conditions.yml")
+      # Things to look at, at a wheel and about the vehicle.
+      def condition_items = conditions.fetch("wheel") + conditions.fetch("vehicle")
+      def condition_item(id) = condition_items.find { |item| item.fetch("id") == id }
+      def condition_figure(id) = conditions.fetch("figures").find { |figure| figure.fetch("id") == id }
+      def walk_round = @contents.fetch("walk_round.yml")
+      # Does an event say by itself how thick a pad is?
+      def tab?(event) = measurement.fetch("tabs").key?(event)
       def look_again_chance = state.fetch("look_again_chance").fetch("value")
       def look_again_most_days = state.fetch("look_again_most_days").fetch("value")
       def measurement = @contents.fetch("measurement.yml")
@@ -85,13 +94,13 @@ module Graver
       def measurement_rules
         plate = measurement.fetch("backing_plate")
         Core::Measurement::Rules.new(
-          by_method: measurement.fetch("methods").transform_values { |method| method.slice("pad", "rotor") },
+          by_method: measurement.fetch("methods").transform_values { |method| method.slice("pad", "rotor", "shoe", "runout", "instrument") },
           percent_standard_uncertainty: measurement.dig("percent", "standard_uncertainty"),
           gauge_step_mm: measurement.dig("gauge_step_mm", "value"), typical_new_mm: measurement.dig("new_parts", "pad", "typical_mm"),
           typical_backing_mm: plate["typical_mm"], typical_backing_uncertainty_mm: plate["typical_standard_uncertainty_mm"],
           known_backing_uncertainty_mm: plate["known_standard_uncertainty_mm"],
           tabs: measurement.fetch("tabs").transform_values { |tab| tab.except("source").transform_keys(&:to_sym) },
-          largest: measurement.fetch("largest_mm").slice("pad", "rotor")
+          ranges: measurement.fetch("ranges_mm").except("source")
         )
       end
 

@@ -12,12 +12,14 @@ module Graver
       attr_reader :vehicle, :axle, :data, :look_overs
 
       # data: { key => Storage::BrakeDatum }; look_overs: all of the vehicle, oldest first.
-      def initialize(vehicle:, axle:, data:, look_overs:, knowledge:)
+      # instruments: { id => Core::Measurement::Instrument }
+      def initialize(vehicle:, axle:, data:, look_overs:, knowledge:, instruments: {})
         @vehicle = vehicle
         @axle = axle
         @data = data
         @look_overs = look_overs
         @knowledge = knowledge
+        @instruments = instruments
       end
 
       def number(key) = data[key] && Core::Quantity::EnteredNumber.parse(data[key].value)
@@ -29,12 +31,18 @@ module Graver
         datum && Core::Quantity::LENGTH.to_base(number(key).value, datum.unit)
       end
 
+      # What decides which brake data exist here (BrakeDataCatalogue#applying).
+      def place
+        { vehicle_kind: vehicle.kind, axle: axle.name, caliper:, parking_brake: choice("parking_brake.kind"), retention: choice("rotor.retention"),
+          hose_fitting: choice("hose.fitting") }
+      end
+
       def caliper = choice("caliper.kind")
       def opposed? = caliper ? @knowledge.caliper(caliper).fetch("opposed") : false
       def discard_mm = length_mm("rotor.discard_thickness")
 
-      # The owner's limit, or the careful default; never below the maker's figure.
-      def limit_mm = [length_mm("pad.service_limit") || @knowledge.default_pad_limit_mm, length_mm("pad.discard_thickness")].compact.max
+      # The owner's limit, or the careful default; never below the maker's figures.
+      def limit_mm = [length_mm("pad.service_limit") || @knowledge.default_pad_limit_mm, length_mm("pad.discard_thickness"), overall_limit_mm].compact.max
 
       def positions = axle.sides.product(%w[inner outer]).map { |pair| pair.join("_") }
 
@@ -44,22 +52,34 @@ module Graver
           "rotor" => specification("rotor", axle.sides, length_mm("rotor.new_thickness"), discard_mm) }
       end
 
-      # What a reading of a part needs to know.
+      # What a reading of a part needs to know; of runout and parking shoes nothing is on file.
       def part(part)
-        known = specifications.fetch(part)
+        known = specifications[part] or return Core::Measurement::Normalise::Part.unknown
         Core::Measurement::Normalise::Part.new(new_mm: known.new_mm, backing_mm: known.backing_mm, backing_uncertainty_mm: known.backing_uncertainty_mm)
       end
 
-      def entries = @entries ||= LogEntries.call(look_overs, axle.id)
+      def entries = @entries ||= LogEntries.call(look_overs, axle.id, @instruments)
+
+      # Units this vehicle has been read in.
+      def units_used = @units_used ||= look_overs.flat_map { |look_over| look_over.readings.filter_map(&:unit) }.uniq
 
       # The last Measurement::Reading of a position on the part that is on now, or nil: a renewed part starts unread.
-      def newest_reading(part, side, pad = nil, until_day: nil)
-        mine = entries.select { |entry| entry.part == part && [nil, side].include?(entry.side) && [nil, pad].include?(entry.pad) }
-        mine.select! { |entry| entry.date <= until_day } if until_day
-        mine.last&.reading if mine.last&.event == "reading"
+      def newest_reading(...) = newest_entry(...)&.reading
+
+      # The same as its row on file, with its look-over: [ReadingRow, LookOver] or nil.
+      def newest_row(...)
+        entry = newest_entry(...) or return
+        look_over = look_overs.find { |each| each.readings.any? { |row| row.id == entry.ref } }
+        [look_over.readings.find { |row| row.id == entry.ref }, look_over]
       end
 
       def odometer = look_overs.map { |look_over| [look_over.date, look_over.odometer_km] }.uniq
+
+      # The maker's limit with plate, less the plate.
+      def overall_limit_mm
+        overall = length_mm("pad.overall_limit")
+        overall && [overall - (length_mm("pad.backing_plate") || @knowledge.measurement.dig("backing_plate", "typical_mm")), 0].max
+      end
 
       # Fastener and other brake data as the planner wants them.
       def planning_data
@@ -70,6 +90,12 @@ module Graver
       end
 
       private
+
+      def newest_entry(part, side, pad = nil, until_day: nil)
+        mine = entries.select { |entry| entry.part == part && [nil, side].include?(entry.side) && [nil, pad].include?(entry.pad) }
+        mine.select! { |entry| entry.date <= until_day } if until_day
+        mine.last if mine.last&.event == "reading"
+      end
 
       def specification(part, components, new_mm, limit_mm)
         Core::Wear::PartSpecification.new(part:, components:, new_mm:, limit_mm:, backing_mm: part == "pad" ? length_mm("pad.backing_plate") : nil,

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "axle_file"
+require_relative "instruments"
 
 module Graver
   module Service
@@ -14,6 +15,7 @@ module Graver
       def of(vehicles)
         look_overs = @context.store.look_overs.of_vehicles(vehicles.map(&:id))
         data = @context.store.brake_data.current_of(vehicles.flat_map { |vehicle| vehicle.axles.map(&:id) })
+        @instruments = Instruments.new(@context).core
         vehicles.to_h { |vehicle| [vehicle.id, files(vehicle, data, look_overs.fetch(vehicle.id, []))] }
       end
 
@@ -25,9 +27,11 @@ module Graver
 
       private
 
+      # What holds for the whole vehicle is kept with its first axle.
       def files(vehicle, data, look_overs)
+        shared = data.fetch(vehicle.axles.first.id, {}).select { |key, _| @context.knowledge.brake_data.vehicle_wide?(key) }
         vehicle.axles.map do |axle|
-          AxleFile.new(vehicle:, axle:, data: data.fetch(axle.id, {}), look_overs:, knowledge: @context.knowledge)
+          AxleFile.new(vehicle:, axle:, data: data.fetch(axle.id, {}).merge(shared), look_overs:, knowledge: @context.knowledge, instruments: @instruments)
         end
       end
     end

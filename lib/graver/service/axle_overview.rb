@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "current_conditions"
 require_relative "../core/judgement/axle_measures"
 require_relative "../core/judgement/rotor_verdict"
 require_relative "../core/value"
@@ -9,8 +10,9 @@ module Graver
     # What can be said of one axle today: the forecast, its state in one of four words, and the rotors' verdicts.
     class AxleOverview
       # answer: Core::Wear::Outlook::Answer; judgement: Core::Judgement::RuleEngine::Judgement; measures: what it looked at;
+      # seen: [CurrentConditions::Seen] of this axle;
       # rotor_verdicts: { side => Core::Judgement::RotorVerdict }; last: the newest look-over with readings of this axle.
-      Overview = Core::Value.define(:file, :answer, :judgement, :measures, :rotor_verdicts, :last_look_over)
+      Overview = Core::Value.define(:file, :answer, :judgement, :measures, :rotor_verdicts, :last_look_over, :seen)
 
       def initialize(context)
         @context = context
@@ -20,8 +22,9 @@ module Graver
       # limit_mm: for "what if".
       def call(file, limit_mm: file.limit_mm)
         answer = answer(file, limit_mm)
-        measures = Core::Judgement::AxleMeasures.call(answer, floor_mm: @knowledge.floor_pad_limit_mm, discard_mm: file.discard_mm)
-        Overview.new(file:, answer:, measures:, judgement: @knowledge.state_engine.call(measures),
+        seen = CurrentConditions.new(@knowledge).call(file.look_overs).select { |each| each.axle_id == file.axle.id }
+        measures = Core::Judgement::AxleMeasures.call(answer, floor_mm: @knowledge.floor_pad_limit_mm, discard_mm: file.discard_mm).merge(CurrentConditions.measures(seen))
+        Overview.new(file:, answer:, measures:, seen:, judgement: @knowledge.state_engine.call(measures),
                      rotor_verdicts: rotor_verdicts(file, answer), last_look_over: last_look_over(file))
       end
 

@@ -11,13 +11,15 @@ module Graver
       # Forecasts kept: a household's axles under a few limits.
       MOST_OUTLOOKS = 60
 
-      attr_reader :store, :knowledge, :outlooks
+      attr_reader :store, :knowledge, :outlooks, :bench, :imports_under_way
 
-      # today: a callable that returns a Date.
-      def initialize(store:, knowledge:, today: -> { Date.today })
+      # today: a callable that returns a Date; bench: Bench::Shelf or nil.
+      def initialize(store:, knowledge:, today: -> { Date.today }, bench: nil)
         @store = store
         @knowledge = knowledge
         @today = today
+        @bench = bench
+        @imports_under_way = {}
         @outlooks = Recent.new(MOST_OUTLOOKS)
       end
 

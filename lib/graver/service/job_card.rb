@@ -47,7 +47,7 @@ module Graver
       private
 
       def missing(file)
-        fields = @knowledge.brake_data.applying(vehicle_kind: file.vehicle.kind, axle: file.axle.name, caliper: file.caliper)
+        fields = @knowledge.brake_data.applying(**file.place)
         fields.select { |field| field["needed_for"].include?("job") && !file.data.key?(field["key"]) }
       end
 
@@ -58,7 +58,7 @@ module Graver
 
       # Where the catalogue knows of no parking brake (a car's front axle, a motorcycle) there is none.
       def parking_brake(file)
-        field = @knowledge.brake_data.applying(vehicle_kind: file.vehicle.kind, axle: file.axle.name, caliper: nil).find { |one| one["key"] == "parking_brake.kind" }
+        field = @knowledge.brake_data.applying(**file.place, caliper: nil).find { |one| one["key"] == "parking_brake.kind" }
         field ? file.choice("parking_brake.kind") : "none"
       end
 

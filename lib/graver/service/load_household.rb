@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "add_vehicle"
+require_relative "instruments"
 require_relative "jobs"
 require_relative "log_look_over"
 require_relative "record_brake_data"
@@ -17,10 +18,19 @@ module Graver
 
       # content: the parsed file. Raises InvalidEntry when a line of it would be refused.
       def call(content)
+        @tools = content.fetch("workshop", []).to_h { |given| [given["name"], tool(given)] }
         content.fetch("vehicles").each { |given| vehicle(given) }
       end
 
       private
+
+      # -> id
+      def tool(given)
+        instruments = Instruments.new(@context)
+        added = instruments.add(given.slice("name", "method", "unit", "least", "most", "resolution", "uncertainty").transform_keys(&:to_sym))
+        given.fetch("checks", []).each { |check| instruments.check(added.id, { date: (@context.today - check["days_ago"]).iso8601, reference: check["reference"], read: check["read"] }) }
+        added.id
+      end
 
       def vehicle(given)
         discs = given.fetch("discs", {}).transform_keys(&:to_sym)
@@ -42,13 +52,23 @@ module Graver
         dated << [given["fluid"], nil] if given["fluid"]
         dated.sort_by { |look_over, _| -look_over["days_ago"] }.each do |look_over, axle_id|
           service = { date: (@context.today - look_over["days_ago"]).iso8601, odometer: { value: look_over["odometer"] } }
-          axle_id ? log(axle_id, service, look_over) : RecordFluidRenewal.new(@context).call(vehicle_id, service)
+          axle_id ? log(vehicle_id, axle_id, service, look_over) : RecordFluidRenewal.new(@context).call(vehicle_id, service)
         end
       end
 
-      def log(axle_id, service, look_over)
+      def log(vehicle_id, axle_id, service, look_over)
         fits = look_over.fetch("fit", []).map { |part| { part:, event: "fit" } }
-        LogLookOver.new(@context).call(axle_id, { **service, note: look_over["note"], readings: fits + pads(look_over) + rotors(look_over) })
+        readings = (fits + pads(look_over) + rotors(look_over)).map { |reading| { axle: axle_id, **reading } }
+        LogLookOver.new(@context).call(vehicle_id, { **service, note: look_over["note"], readings:, conditions: conditions(look_over, axle_id) })
+      end
+
+      # "left slide_pins: seized", "left inner pad: glazed", "symptom: pulsation"
+      def conditions(look_over, axle_id)
+        look_over.fetch("seen", []).map do |text|
+          place, mark = text.split(": ")
+          *where, item = place.split
+          { axle: where.any? ? axle_id : nil, side: where[0], face: where[1], item:, mark: }
+        end
       end
 
       def pads(look_over)
@@ -56,13 +76,14 @@ module Graver
           side, pad = position.split("_")
           value, upper = look_over["method"] == "gauge" ? text.split("/") : [text, nil]
           { part: "pad", side:, pad:, event: "reading", method: look_over["method"], unit: look_over.fetch("unit", "mm"),
-            values: [value], upper:, overall: false, keep: look_over.fetch("keep", []).include?(position) }
+            values: [value], upper:, overall: false, instrument: @tools[look_over["tool"]], answer: look_over.fetch("keep", []).include?(position) ? "keep" : nil }
         end
       end
 
       def rotors(look_over)
         look_over.fetch("rotors", {}).map do |side, values|
-          { part: "rotor", side:, event: "reading", method: look_over["rotor_method"], unit: look_over.fetch("rotor_unit", "mm"), values:, overall: false }
+          { part: "rotor", side:, event: "reading", method: look_over["rotor_method"], unit: look_over.fetch("rotor_unit", "mm"), values:, overall: false,
+            instrument: @tools[look_over["rotor_tool"]] }
         end
       end
 

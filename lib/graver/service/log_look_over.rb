@@ -1,41 +1,74 @@
 # frozen_string_literal: true
 
 require_relative "axle_files"
+require_relative "instruments"
 require_relative "look_over_entry"
 
 module Graver
   module Service
-    # Saves a look-over of one axle, as entered, and clears its draft.
+    # Saves a look-over of a vehicle, as entered, and clears its draft.
     class LogLookOver
       def initialize(context)
         @context = context
+        @store = context.store
       end
 
-      # given as for LookOverEntry, plus note. Returns the look-over's id. Raises InvalidEntry, NotFound.
-      def call(axle_id, given)
-        file = AxleFiles.new(@context).find(axle_id)
-        entry = LookOverEntry.new(@context, file, given)
+      # given: the API's LookOver. Returns the look-over's id. Raises InvalidEntry, NotFound.
+      def call(vehicle_id, given)
+        entry = entry(vehicle_id, given)
         refusal = entry.refusal
         raise refusal if refusal
 
-        @context.store.transaction do
-          id = @context.store.look_overs.add(vehicle_id: file.vehicle.id, date: entry.date, odometer: entry.odometer,
-                                             note: given[:note], readings: entry.lines.flat_map { |line| rows(axle_id, line) }, at: @context.now)
-          @context.store.drafts.remove(axle_id)
+        @store.transaction do
+          id = @store.look_overs.add(vehicle_id:, date: entry.stamp.date, odometer: entry.stamp.odometer, note: given[:note], at: @context.now,
+                                     readings: entry.lines.flat_map { |line| rows(line) }, conditions: entry.conditions)
+          entry.lines.select { |line| line.given[:answer] == "earlier_wrong" }.each { |line| void_earlier(line, entry.stamp.date) }
+          @store.drafts.remove(vehicle_id)
           id
         end
       end
 
+      # What was given, looked at but not saved -> LookOverEntry
+      def entry(vehicle_id, given)
+        vehicle = @store.vehicles.find(vehicle_id)
+        LookOverEntry.new(@context, AxleFiles.new(@context).of([vehicle]).fetch(vehicle.id), given, Instruments.new(@context).core)
+      end
+
       private
 
-      def rows(axle_id, line)
-        given = line.given
-        common = { axle_id:, doubt: given[:keep] ? line.questions.first : nil, overall: given[:overall] || false,
-                   **given.slice(:event, :part, :side, :pad, :method, :unit) }
-        return [common.merge(value: nil)] if given[:values].to_a.empty?
+      def rows(line)
+        given, entered = line.given, line.entered
+        kept = line.question && given[:answer] == "keep" ? line.question.sentence : nil
+        common = { axle_id: given[:axle], event: given[:event], part: given[:part], side: given[:side], pad: given[:pad], method: entered.method,
+                   unit: entered.unit, overall: entered.overall, instrument_id: given[:instrument], doubt: kept }
+        return [common.merge(value: nil, doubts: doubts(line))] if entered.values.empty?
 
-        upper = given[:upper].to_s.strip
-        given[:values].each_with_index.map { |value, at| common.merge(value: value.strip, upper: upper.empty? ? nil : upper, place: at + 1) }
+        entered.values.each_with_index.map do |value, at|
+          common.merge(value: value.strip, upper: entered.upper, place: at + 1, doubts: at.zero? ? doubts(line) : [])
+        end
+      end
+
+      # Questions answered on the way (measured again, another kind), and the last one.
+      def doubts(line)
+        texts = @context.knowledge.questions.fetch("readings")
+        earlier = line.given[:doubts].to_a.select { |doubt| texts.key?(doubt[:code]) }.map do |doubt|
+          { question: doubt[:question], **doubt.slice(:code, :value, :unit, :answer) }
+        end
+        return earlier unless line.question && line.given[:answer]
+
+        [*earlier, { code: line.question.code, question: line.question.sentence, value: line.entered.values.first, unit: line.entered.unit, answer: line.given[:answer] }]
+      end
+
+      # The owner holds the reading before this one for wrong: it stays on file and counts no more.
+      def void_earlier(line, date)
+        row, look_over = line.file.newest_row(line.entered.part, *line.given.values_at(:side, :pad), until_day: date)
+        return unless row
+
+        same = look_over.readings.select { |other| other.to_h.values_at(:axle_id, :event, :part, :side, :pad) == row.to_h.values_at(:axle_id, :event, :part, :side, :pad) }
+        same.each do |other|
+          @store.corrections.add(look_over_id: look_over.id, reading_id: other.id, change: { "void" => true }, at: @context.now,
+                                 reason: "Held for wrong when #{line.entered.values.first} #{line.entered.unit} was read on #{date.iso8601}")
+        end
       end
     end
   end

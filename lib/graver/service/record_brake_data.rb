@@ -7,52 +7,73 @@ module Graver
   module Service
     # Adds what the owner knows of an axle; every fault of every entry is reported at once and nothing is half saved.
     class RecordBrakeData
+      # New must be more than machine-to, and that more than discard.
+      ORDER = [%w[rotor.new_thickness rotor.machine_to_thickness], %w[rotor.machine_to_thickness rotor.discard_thickness], %w[rotor.new_thickness rotor.discard_thickness],
+               %w[pad.new_thickness pad.discard_thickness], %w[pad.new_thickness pad.service_limit], %w[shoe.new_thickness shoe.discard_thickness],
+               %w[parking_brake.clicks_most parking_brake.clicks_least]].freeze
+      # "I looked and could not find it" is an answer too.
+      UNKNOWN = "unknown"
+
       def initialize(context)
         @context = context
+        @catalogue = context.knowledge.brake_data
       end
 
-      # entries: [{ key:, value: text or nil (not known any more), unit:, source: }]. Raises InvalidEntry, NotFound.
+      # entries: [{ key:, value: text or nil, unit:, source: }]; a value of nil takes one back, with the source "unknown" it
+      # says that it cannot be found. Raises InvalidEntry, NotFound.
       def call(axle_id, entries)
         file = AxleFiles.new(@context).find(axle_id)
         faults = entries.each_with_index.flat_map { |entry, at| faults(file, entry, at) }
-        raise InvalidEntry, faults + thicknesses(file, entries) if faults.any? || thicknesses(file, entries).any?
+        faults += order(file, entries)
+        raise InvalidEntry, faults if faults.any?
 
-        @context.store.transaction { @context.store.brake_data.add(axle_id, entries.map { |entry| row(entry) }, at: @context.now) }
+        @context.store.transaction do
+          entries.group_by { |entry| home(file, entry[:key]) }.each do |axle, mine|
+            @context.store.brake_data.add(axle, mine.map { |entry| row(entry) }, at: @context.now)
+          end
+        end
       end
 
       private
 
-      def row(entry) = { key: entry[:key], value: entry[:value]&.strip, unit: entry[:unit], source: entry[:source] }
+      # What holds for the whole vehicle is kept with its first axle.
+      def home(file, key) = @catalogue.vehicle_wide?(key) ? file.vehicle.axles.first.id : file.axle.id
+
+      def row(entry)
+        return { key: entry[:key], value: nil, unit: nil, source: entry[:source] == UNKNOWN ? UNKNOWN : nil } unless entry[:value]
+
+        { key: entry[:key], value: entry[:value].strip, unit: entry[:unit], source: entry[:source] }
+      end
 
       def faults(file, entry, at)
-        catalogue = @context.knowledge.brake_data
         if entry[:value].nil?
-          raise InvalidEntry.of("key", "unknown_key", "there is no brake data “#{entry[:key].to_s[0, 40]}”") unless catalogue.field(entry[:key])
+          raise InvalidEntry.of("key", "unknown_key", "there is no brake data “#{entry[:key].to_s[0, 40]}”") unless @catalogue.field(entry[:key])
         else
-          catalogue.check(entry[:key], entry[:value], entry[:unit], entry[:source], file.vehicle.kind)
+          @catalogue.check(entry[:key], entry[:value], entry[:unit], entry[:source], file.vehicle.kind)
         end
         []
       rescue InvalidEntry => e
         e.under("entries.#{at}").faults
       end
 
-      # New must be more than discard, over what is entered now and what is on file.
-      def thicknesses(file, entries)
-        %w[pad rotor].flat_map do |part|
-          new_mm, discard_mm = ["#{part}.new_thickness", "#{part}.discard_thickness"].map { |key| length_after(file, entries, key) }
-          at = entries.index { |entry| entry[:key].start_with?("#{part}.") && entry[:key].end_with?("_thickness") }
-          next [] unless at && new_mm && discard_mm && new_mm <= discard_mm
+      # Over what is entered now and what is on file.
+      def order(file, entries)
+        ORDER.filter_map do |more, less|
+          at = entries.index { |entry| [more, less].include?(entry[:key]) } or next
+          high, low = value_after(file, entries, more), value_after(file, entries, less)
+          next unless high && low && high <= low
 
-          [InvalidEntry::Fault.new(field: "entries.#{at}.value", code: "order",
-                                   message: "the new #{part} (#{new_mm.round(2)} mm) must be thicker than its least thickness (#{discard_mm.round(2)} mm)")]
+          labels = [more, less].map { |key| @catalogue.field(key)["label"].downcase }
+          InvalidEntry::Fault.new(field: "entries.#{at}.value", code: "order", message: "#{labels[0]} (#{high.round(2)}) must be more than #{labels[1]} (#{low.round(2)})")
         end
       end
 
-      def length_after(file, entries, key)
+      def value_after(file, entries, key)
         entry = entries.find { |candidate| candidate[:key] == key }
-        return file.length_mm(key) unless entry
+        return entry[:value] && @catalogue.check(key, entry[:value], entry[:unit], entry[:source], file.vehicle.kind) if entry
 
-        entry[:value] && @context.knowledge.brake_data.check(key, entry[:value], entry[:unit], entry[:source], file.vehicle.kind)
+        datum = file.data[key]
+        datum && @catalogue.check(key, datum.value, datum.unit, datum.source, file.vehicle.kind)
       rescue InvalidEntry
         nil
       end

@@ -1,8 +1,6 @@
 # frozen_string_literal: true
 
-require "date"
-require_relative "axle_files"
-require_relative "look_over_entry"
+require_relative "service_stamp"
 
 module Graver
   module Service
@@ -15,13 +13,12 @@ module Graver
       # given: { date:, odometer: { value:, unit: } }. Raises InvalidEntry, NotFound.
       def call(vehicle_id, given)
         vehicle = @context.store.vehicles.find(vehicle_id)
-        file = AxleFiles.new(@context).of([vehicle]).fetch(vehicle.id).first
-        entry = LookOverEntry.new(@context, file, given.merge(readings: []))
-        raise InvalidEntry, entry.service_faults if entry.service_faults.any?
+        stamp = ServiceStamp.new(@context, vehicle, @context.store.look_overs.of_vehicle(vehicle_id), given)
+        faults = stamp.faults + stamp.order_faults
+        raise InvalidEntry, faults if faults.any?
 
         @context.store.transaction do
-          @context.store.look_overs.add(vehicle_id:, date: entry.date, odometer: entry.odometer, note: nil, at: @context.now,
-                                        readings: [{ event: "renewed", part: "fluid" }])
+          @context.store.look_overs.add(vehicle_id:, date: stamp.date, odometer: stamp.odometer, note: nil, at: @context.now, readings: [{ event: "renewed", part: "fluid" }])
         end
       end
     end

@@ -8,8 +8,9 @@ module Graver
   module Service
     # The household, or one vehicle of it, as it stands today.
     class VehicleOverviews
-      # axles: [AxleOverview::Overview]; jobs: { axle id => [Storage::Job] } not finished; fluid: Fluid or nil
-      Overview = Core::Value.define(:vehicle, :axles, :jobs, :fluid, :look_overs)
+      # axles: [AxleOverview::Overview]; jobs: { axle id => [Storage::Job] } not finished; fluid: Fluid or nil;
+      # seen: [CurrentConditions::Seen] of the whole vehicle (symptoms, fluid)
+      Overview = Core::Value.define(:vehicle, :axles, :jobs, :fluid, :seen, :look_overs)
       # due_on, overdue_days (negative: still to go); renewed_on is when it was last renewed.
       Fluid = Core::Value.define(:renewed_on, :due_on, :overdue_days)
 
@@ -33,7 +34,8 @@ module Graver
       def overview(vehicle, files, jobs)
         look_overs = files.first&.look_overs || []
         Overview.new(vehicle:, axles: files.map { |file| AxleOverview.new(@context).call(file) },
-                     jobs: jobs.slice(*vehicle.axles.map(&:id)), fluid: fluid(look_overs), look_overs:)
+                     jobs: jobs.slice(*vehicle.axles.map(&:id)), fluid: fluid(look_overs), look_overs:,
+                     seen: CurrentConditions.new(@context.knowledge).call(look_overs).select { |each| each.axle_id.nil? })
       end
 
       def fluid(look_overs)

@@ -21,8 +21,14 @@ module Graver
         end
       end
 
-      # Every entry of one key, oldest first; taken-back ones have no value.
-      def history(axle_id, key) = @database[:brake_data].where(axle_id:, key:).order(:id).map { |row| record(row) }
+      # Keys the owner has said cannot be found, by axle: { axle id => [key] }
+      def unknown_of(axle_ids)
+        newest = @database[:brake_data].where(axle_id: axle_ids).group(:axle_id, :key).select { max(:id) }
+        @database[:brake_data].where(id: newest, value: nil, source: "unknown").select_map(%i[axle_id key]).group_by(&:first).transform_values { |pairs| pairs.map(&:last) }
+      end
+
+      # Every entry, oldest first, taken-back ones without a value: { key => [BrakeDatum] }
+      def history(axle_id) = @database[:brake_data].where(axle_id:).order(:id).map { |row| record(row) }.group_by(&:key)
 
       # entries: [{ key:, value:, unit:, source: }]
       def add(axle_id, entries, at:)

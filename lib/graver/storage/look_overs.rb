@@ -1,44 +1,130 @@
 # frozen_string_literal: true
 
 require "date"
+require_relative "corrections"
 require_relative "records"
+require_relative "../core/errors"
 
 module Graver
   module Storage
-    # Dated services with their readings, as entered.
+    # Dated services with their readings and conditions: as entered, and as they read after corrections.
     class LookOvers
       def initialize(database)
         @database = database
+        @corrections = Corrections.new(database)
       end
 
-      # readings: [{ axle_id:, event:, part:, ... }] -> id
-      def add(vehicle_id:, date:, odometer:, note:, readings:, at:)
-        id = @database[:look_overs].insert(vehicle_id:, date: date.iso8601, odometer_value: odometer[:value], odometer_unit: odometer[:unit],
-                                           odometer_km: odometer[:km], note:, recorded_at: at)
-        @database[:readings].multi_insert(readings.map { |reading| ROW.merge(reading, look_over_id: id) })
+      # readings: [{ axle_id:, event:, part:, ..., doubts: [{ code:, question:, value:, unit:, answer: }] }];
+      # conditions: [{ axle_id:, side:, face:, item:, mark:, value: }] -> id
+      def add(vehicle_id:, date:, odometer:, note:, readings:, at:, conditions: [], import_id: nil)
+        id = @database[:look_overs].insert(look_over_row({ vehicle_id:, date:, odometer:, note:, import_id: }, at))
+        plain, doubted = readings.partition { |reading| reading[:doubts].to_a.empty? }
+        @database[:readings].multi_insert(plain.map { |reading| row(reading, id) })
+        doubted.each { |reading| add_doubted(reading, id) }
+        @database[:conditions].multi_insert(conditions.map { |condition| CONDITION.merge(condition, look_over_id: id) })
         id
       end
 
-      # Oldest first.
+      # Many at once (an import), as for `add`, without doubts and conditions. Yields the share that is done.
+      def add_many(look_overs, at:)
+        first = (@database[:look_overs].max(:id) || 0) + 1
+        rows = look_overs.each_with_index.map { |given, index| look_over_row(given, at).merge(id: first + index) }
+        readings = look_overs.each_with_index.flat_map do |given, index|
+          given[:readings].map do |reading|
+            READING_COLUMNS.map do |column|
+              reading.fetch(column) do
+                ROW[column]
+              end
+            end << (first + index)
+          end
+        end
+        @database[:look_overs].multi_insert(rows, commit_every: nil, slice: SLICE)
+        readings.each_slice(SLICE).with_index do |slice, index|
+          @database[:readings].import([*READING_COLUMNS, :look_over_id], slice)
+          yield [(index + 1) * SLICE, readings.length].min.fdiv(readings.length) if block_given?
+        end
+      end
+
+      # Counting look-overs, oldest first.
       def of_vehicle(vehicle_id) = of_vehicles([vehicle_id]).fetch(vehicle_id, [])
 
-      # { vehicle id => [LookOver] }, two queries however many vehicles.
+      # { vehicle id => [LookOver] } without void ones and those of imports that were undone.
       def of_vehicles(vehicle_ids)
-        rows = @database[:look_overs].where(vehicle_id: vehicle_ids).order(:date, :odometer_km, :id).all
-        readings = @database[:readings].where(look_over_id: rows.map { |row| row[:id] }).order(:id).all.group_by { |row| row[:look_over_id] }
-        rows.map { |row| record(row, readings.fetch(row[:id], [])) }.group_by(&:vehicle_id)
+        rows = standing.where(vehicle_id: vehicle_ids).all
+        records(rows).reject(&:void).sort_by { |look_over| [look_over.date, look_over.odometer_km, look_over.id] }.group_by(&:vehicle_id)
+      end
+
+      # One with everything, void readings too. Raises NotFound.
+      def find(id)
+        row = standing.first(id:) or raise NotFound, "there is no look-over with this address"
+        records([row], void: true).first
+      end
+
+      # [ReadingRow] made with an instrument from a day on, each with its LookOver.
+      def read_with(instrument_id, since: nil)
+        ids = @database[:readings].where(instrument_id:).distinct.select_map(:look_over_id)
+        rows = standing.where(id: ids).all
+        kept = records(rows).reject { |look_over| look_over.void || (since && look_over.date < since) }
+        kept.sort_by(&:date).flat_map { |look_over| look_over.readings.select { |row| row.instrument_id == instrument_id }.map { |row| [look_over, row] } }
       end
 
       private
 
+      CONDITION = { axle_id: nil, side: nil, face: nil, mark: nil, value: nil }.freeze
       ROW = { axle_id: nil, event: "reading", part: nil, side: nil, pad: nil, place: 1, method: nil, value: nil, upper: nil,
-              unit: nil, overall: false, doubt: nil }.freeze
-      private_constant :ROW
+              unit: nil, overall: false, doubt: nil, instrument_id: nil }.freeze
+      READING_COLUMNS = (ROW.keys - [:instrument_id]).freeze
+      # Rows in one statement; SQLite takes no more than 500 in one of these.
+      SLICE = 400
+      private_constant :ROW, :CONDITION, :READING_COLUMNS, :SLICE
 
-      def record(row, readings)
-        fields = row.slice(:id, :vehicle_id, :odometer_value, :odometer_unit, :odometer_km, :note)
-        rows = readings.map { |reading| ReadingRow.new(**reading.slice(*ReadingRow.members)) }
-        LookOver.new(**fields, date: Date.iso8601(row[:date]), readings: rows)
+      # Those typed in, and those of imports that were not undone.
+      def standing
+        undone = @database[:imports].exclude(undone_at: nil).select(:id)
+        @database[:look_overs].where(Sequel.|({ import_id: nil }, Sequel.~(import_id: undone)))
+      end
+
+      def look_over_row(given, at)
+        odometer = given[:odometer]
+        { vehicle_id: given[:vehicle_id], date: given[:date].iso8601, odometer_value: odometer[:value], odometer_unit: odometer[:unit], odometer_km: odometer[:km],
+          note: given[:note], recorded_at: at, import_id: given[:import_id] }
+      end
+
+      def row(reading, look_over_id) = ROW.merge(reading.except(:doubts), look_over_id:)
+
+      def add_doubted(reading, look_over_id)
+        id = @database[:readings].insert(row(reading, look_over_id))
+        @database[:doubts].multi_insert(reading[:doubts].map { |doubt| { reading_id: id, **doubt } })
+      end
+
+      def records(rows, void: false)
+        ids = rows.map { |row| row[:id] }
+        readings, conditions = %i[readings conditions].map { |table| grouped(table, ids) }
+        doubts = grouped_doubts(ids)
+        corrections = @corrections.of(ids)
+        rows.map { |row| record(row, readings.fetch(row[:id], []), conditions.fetch(row[:id], []), corrections.fetch(row[:id], []), doubts, void) }
+      end
+
+      def grouped(table, ids) = @database[table].where(look_over_id: ids).order(:id).all.group_by { |row| row[:look_over_id] }
+
+      def grouped_doubts(ids)
+        @database[:doubts].where(reading_id: @database[:readings].where(look_over_id: ids).select(:id)).order(:id)
+                          .map { |row| [row[:reading_id], Doubt.new(**row.slice(*Doubt.members))] }.group_by(&:first).transform_values { |pairs| pairs.map(&:last) }
+      end
+
+      def record(row, readings, conditions, corrections, doubts, void)
+        mine, theirs = corrections.partition { |correction| correction.reading_id.nil? }
+        now = Corrections.applied(row.merge(void: false), mine)
+        by_reading = theirs.group_by(&:reading_id)
+        rows = readings.map { |reading| reading(reading, by_reading.fetch(reading[:id], []), doubts.fetch(reading[:id], [])) }
+        fields = now.slice(:id, :vehicle_id, :odometer_value, :odometer_unit, :odometer_km, :note, :void, :import_id)
+        LookOver.new(**fields, date: Date.iso8601(now[:date]), readings: void ? rows : rows.reject(&:void), corrections: mine,
+                               conditions: conditions.map { |condition| Condition.new(**condition.slice(*Condition.members)) })
+      end
+
+      def reading(row, corrections, doubts)
+        now = corrections.empty? ? row.merge(void: false) : Corrections.applied(row.merge(void: false), corrections)
+        ReadingRow.new(**now.slice(*ReadingRow.members), doubts:, corrections:, entered: row[:value])
       end
     end
   end

@@ -13,10 +13,30 @@ module Graver
     # The newest entry of one key, as entered.
     BrakeDatum = Core::Value.define(:key, :value, :unit, :source, :recorded_at)
 
-    LookOver = Core::Value.define(:id, :vehicle_id, :date, :odometer_value, :odometer_unit, :odometer_km, :note, :readings)
+    # void: it does not count any more; corrections: [Correction] of the look-over itself, oldest first.
+    LookOver = Core::Value.define(:id, :vehicle_id, :date, :odometer_value, :odometer_unit, :odometer_km, :note, :void, :import_id,
+                                  :readings, :conditions, :corrections)
 
-    # One row as entered; several places of one position are several rows.
-    ReadingRow = Core::Value.define(:id, :axle_id, :event, :part, :side, :pad, :place, :method, :value, :upper, :unit, :overall, :doubt)
+    # One row as it counts now; several places of one position are several rows. entered: the value first entered;
+    # doubts: [Doubt]; corrections: [Correction], oldest first.
+    ReadingRow = Core::Value.define(:id, :axle_id, :event, :part, :side, :pad, :place, :method, :value, :upper, :unit, :overall, :doubt,
+                                    :instrument_id, :void, :entered, :doubts, :corrections)
+
+    # A question that was put, the value it was about, and the answer.
+    Doubt = Core::Value.define(:code, :question, :value, :unit, :answer)
+
+    # One mark (or figure) of what was looked at. axle_id, side, face are nil where they do not apply.
+    Condition = Core::Value.define(:axle_id, :side, :face, :item, :mark, :value)
+
+    # change: { field => value now } or { "void" => true }; reading_id nil: of the look-over itself.
+    Correction = Core::Value.define(:id, :look_over_id, :reading_id, :change, :reason, :recorded_at)
+
+    # Numbers as entered, in `unit`; checks: [ZeroCheckRow], oldest first.
+    Instrument = Core::Value.define(:id, :name, :method, :unit, :least, :most, :resolution, :uncertainty, :retired, :checks)
+    ZeroCheckRow = Core::Value.define(:id, :date, :reference, :read, :unit)
+
+    # content: the file's text; mapping, result: Hashes or nil; state: "uploaded", "done" or "undone".
+    Import = Core::Value.define(:id, :vehicle_id, :name, :digest, :mapping, :result, :state, :recorded_at)
 
     Draft = Core::Value.define(:content, :revision, :recorded_at)
 

@@ -6,12 +6,15 @@ require_relative "brake_data"
 require_relative "look_overs"
 require_relative "drafts"
 require_relative "jobs"
+require_relative "instruments"
+require_relative "imports"
+require_relative "preferences"
 
 module Graver
   module Storage
     # The household's records, one repository each, and the transaction round every write.
     class Store
-      attr_reader :vehicles, :brake_data, :look_overs, :drafts, :jobs
+      attr_reader :vehicles, :brake_data, :look_overs, :drafts, :jobs, :instruments, :imports, :preferences, :corrections
 
       def self.open(path) = new(Database.open(path))
 
@@ -22,6 +25,10 @@ module Graver
         @look_overs = LookOvers.new(database)
         @drafts = Drafts.new(database)
         @jobs = Jobs.new(database)
+        @instruments = Instruments.new(database)
+        @imports = Imports.new(database)
+        @preferences = Preferences.new(database)
+        @corrections = Corrections.new(database)
       end
 
       def transaction(&block) = @database.transaction(mode: :immediate, &block)

@@ -14,15 +14,15 @@ export class Refusal extends Error {
   }
 }
 
-async function send<T>(method: string, path: string, body?: unknown): Promise<T> {
+async function send<T>(method: string, path: string, body?: unknown, type = "application/json"): Promise<T> {
   let response: Response;
   try {
     response = await fetch(`/api/v1${path}`, {
       method,
       // A draft on its way when the page is closed still arrives.
       keepalive: method === "PUT",
-      headers: body === undefined ? {} : { "content-type": "application/json" },
-      body: body === undefined ? undefined : JSON.stringify(body),
+      headers: body === undefined ? {} : { "content-type": type },
+      body: body === undefined ? undefined : body instanceof Blob ? body : JSON.stringify(body),
     });
   } catch {
     throw new Refusal(0, "The server cannot be reached. What you typed stays here; try again.", []);
@@ -43,11 +43,30 @@ export const api = {
   renewFluid: (id: number, service: Schemas["Service"]) => send<Schemas["Vehicle"]>("POST", `/vehicles/${id}/fluid-renewals`, service),
   brakeData: (axle: number) => send<Schemas["BrakeData"]>("GET", `/axles/${axle}/brake-data`),
   recordBrakeData: (axle: number, entries: Schemas["BrakeDataEntries"]) => send<Schemas["BrakeData"]>("POST", `/axles/${axle}/brake-data`, entries),
-  preview: (axle: number, lookOver: Schemas["LookOver"]) => send<Schemas["Preview"]>("POST", `/axles/${axle}/look-overs/preview`, lookOver),
-  logLookOver: (axle: number, lookOver: Schemas["LookOver"]) => send<Schemas["Saved"]>("POST", `/axles/${axle}/look-overs`, lookOver),
-  draft: (axle: number) => send<Schemas["DraftOrNone"]>("GET", `/axles/${axle}/draft`),
-  keepDraft: (axle: number, draft: Schemas["DraftChange"]) => send<Schemas["Draft"]>("PUT", `/axles/${axle}/draft`, draft),
-  dropDraft: (axle: number) => send<void>("DELETE", `/axles/${axle}/draft`),
+  proposals: (axle: number, from: string) => send<Schemas["Proposals"]>("GET", `/axles/${axle}/brake-data/proposals?from=${encodeURIComponent(from)}`),
+  walkRound: (vehicle: number) => send<Schemas["WalkRound"]>("GET", `/vehicles/${vehicle}/walk-round`),
+  walkOrder: (order: Schemas["WalkOrder"]) => send<Schemas["WalkOrder"]>("PUT", "/walk-round-order", order),
+  preview: (vehicle: number, lookOver: Schemas["LookOver"]) => send<Schemas["Preview"]>("POST", `/vehicles/${vehicle}/look-overs/preview`, lookOver),
+  logLookOver: (vehicle: number, lookOver: Schemas["LookOver"]) => send<Schemas["Saved"]>("POST", `/vehicles/${vehicle}/look-overs`, lookOver),
+  lookOver: (id: number) => send<Schemas["LoggedLookOver"]>("GET", `/look-overs/${id}`),
+  correct: (id: number, correction: Schemas["Correction"]) => send<Schemas["LoggedLookOver"]>("POST", `/look-overs/${id}/corrections`, correction),
+  draft: (vehicle: number) => send<Schemas["DraftOrNone"]>("GET", `/vehicles/${vehicle}/draft`),
+  keepDraft: (vehicle: number, draft: Schemas["DraftChange"]) => send<Schemas["Draft"]>("PUT", `/vehicles/${vehicle}/draft`, draft),
+  dropDraft: (vehicle: number) => send<void>("DELETE", `/vehicles/${vehicle}/draft`),
+  instruments: () => send<Schemas["Workshop"]>("GET", "/instruments"),
+  addInstrument: (instrument: Schemas["NewInstrument"]) => send<Schemas["Instrument"]>("POST", "/instruments", instrument),
+  changeInstrument: (id: number, change: Schemas["InstrumentChange"]) => send<Schemas["Instrument"]>("PATCH", `/instruments/${id}`, change),
+  checkZero: (id: number, check: Schemas["NewZeroCheck"]) => send<Schemas["Instrument"]>("POST", `/instruments/${id}/zero-checks`, check),
+  correctZero: (id: number) => send<Schemas["ZeroCorrected"]>("POST", `/instruments/${id}/corrections`, {}),
+  devices: () => send<Schemas["Devices"]>("GET", "/devices"),
+  changeDevice: (id: string, change: Schemas["DeviceChange"]) => send<Schemas["Device"]>("PATCH", `/devices/${id}`, change),
+  deviceReading: (id: string, asked: Schemas["DeviceAsked"]) => send<Schemas["Sample"]>("POST", `/devices/${id}/readings`, asked),
+  imports: (vehicle: number) => send<Schemas["Imports"]>("GET", `/vehicles/${vehicle}/imports`),
+  upload: (vehicle: number, file: File) => send<Schemas["UploadedTable"]>("POST", `/vehicles/${vehicle}/imports?name=${encodeURIComponent(file.name)}`, file, "text/csv"),
+  tryImport: (id: number, mapping: Schemas["Mapping"]) => send<Schemas["ImportResult"]>("POST", `/imports/${id}/trial`, { mapping }),
+  runImport: (id: number, mapping: Schemas["Mapping"]) => send<Schemas["Import"]>("POST", `/imports/${id}/run`, { mapping }),
+  importState: (id: number) => send<Schemas["Import"]>("GET", `/imports/${id}`),
+  undoImport: (id: number) => send<Schemas["Import"]>("POST", `/imports/${id}/undo`, {}),
   wear: (axle: number, limit?: string) => send<Schemas["Wear"]>("GET", `/axles/${axle}/wear${limit ? `?limit_mm=${encodeURIComponent(limit)}` : ""}`),
   jobCard: (axle: number) => send<Schemas["JobCard"]>("GET", `/axles/${axle}/job-card`),
   planJob: (axle: number, day: string | null) => send<Schemas["Job"]>("POST", `/axles/${axle}/jobs`, { planned_for: day }),

@@ -6,20 +6,25 @@
     ["?", "show these keys"],
     ["a", "garage: add a vehicle"],
     ["1 to 9", "garage: open a vehicle"],
-    ["l w j b", "vehicle: look-over, wear, job card, brake data of the front axle"],
-    ["L W J B", "vehicle: the same of the rear axle"],
+    ["l", "vehicle: look-over of all wheels"],
+    ["f w j b", "vehicle: look-over, wear, job card, brake data of the front axle"],
+    ["F W J B", "vehicle: the same of the rear axle"],
     ["Enter", "walk-round: take the reading and go on"],
     ["Shift + Tab", "walk-round: back"],
-    ["m", "walk-round: next method"],
-    ["u", "walk-round: next unit"],
-    ["p", "walk-round: with or without backing plate"],
-    ["k", "walk-round: keep a questioned reading"],
-    ["n", "walk-round: new pads went on, yes or no"],
-    ["r", "walk-round: new rotors went on, yes or no"],
+    ["c v m l g e d %", "walk-round: digital caliper, vernier, micrometer, rule, gauge, by eye, dial gauge, share left"],
+    ["q w x", "walk-round: squealer touches, wear light is on, metal to metal"],
+    ["u i p", "walk-round: next unit, next tool, with or without backing plate"],
+    ["a k b", "walk-round: a question is right, keep it with a doubt, the earlier reading was wrong"],
+    ["+", "walk-round: another place on the same part"],
+    ["n r", "walk-round: new pads, new rotors went on, yes or no"],
+    ["o", "walk-round: the rest of this wheel is in order"],
+    ["z", "walk-round: have the gauge send its value"],
   ];
 
   function press(event: KeyboardEvent) {
-    const typing = event.target instanceof HTMLTextAreaElement;
+    // No number has a question mark in it; a text may.
+    const field = event.target instanceof HTMLElement && event.target.closest("input, textarea");
+    const typing = field && field.getAttribute("inputmode") !== "decimal";
     if (event.key === "?" && !typing) {
       event.preventDefault();
       open = !open;

@@ -35,10 +35,16 @@
   const today = $derived(loaded.value?.today ?? "");
 
   // Small letters for the front axle, capitals for the rear.
-  const actions = { l: "look-over", w: "wear", j: "job-card", b: "brake-data" };
+  const actions = { w: "wear", j: "job-card", b: "brake-data" };
   const keyed = (letter: string, at: number) => (at === 0 ? letter : letter.toUpperCase());
   const keys = $derived(
-    Object.fromEntries((vehicle?.axles ?? []).flatMap((axle, at) => Object.entries(actions).map(([letter, screen]) => [keyed(letter, at), () => push(`/axles/${axle.id}/${screen}`)]))),
+    Object.fromEntries([
+      ["l", () => push(`/vehicles/${id}/look-over`)],
+      ...(vehicle?.axles ?? []).flatMap((axle, at) => [
+        [keyed("f", at), () => push(`/vehicles/${id}/look-over?axle=${axle.id}`)],
+        ...Object.entries(actions).map(([letter, screen]) => [keyed(letter, at), () => push(`/axles/${axle.id}/${screen}`)]),
+      ]),
+    ]),
   );
 
   function lanes(of: Schemas["Vehicle"]): Lane[] {
@@ -95,11 +101,19 @@
         <h1>{vehicle.name}</h1>
         <StateMark state={vehicle.state} large />
       </div>
+      <Button size="field" href="#/vehicles/{vehicle.id}/look-over">Start a look-over<kbd aria-hidden="true">l</kbd></Button>
       <p class="quiet">
         {#if vehicle.odometer_km !== null}{vehicle.odometer_estimated ? "about " : ""}{exact(vehicle.odometer_km, vehicle.distance_unit)} today, {Math.round(vehicle.distance_unit === "mi" ? vehicle.km_per_day / 1.609344 : vehicle.km_per_day)} {vehicle.distance_unit} a day{:else}No odometer yet{/if}
       </p>
     </div>
 
+    {#if vehicle.seen.length}
+      <ul class="sheet plain-list seen">
+        {#each vehicle.seen as mark (mark.text)}
+          <li class={mark.word}><strong>{upperFirst(mark.text)}</strong> ({day(mark.date)}). {mark.caution ?? ""}</li>
+        {/each}
+      </ul>
+    {/if}
     {#each vehicle.axles as axle, at (axle.id)}
       <section class="sheet axle" aria-label="{axle.name} axle">
         <div class="row spread">
@@ -128,7 +142,7 @@
           </div>
         </div>
         <div class="row actions">
-          <Button size="field" href="#/axles/{axle.id}/look-over">Start a look-over<kbd aria-hidden="true">{keyed("l", at)}</kbd></Button>
+          <Button size="field" kind="tertiary" href="#/vehicles/{vehicle.id}/look-over?axle={axle.id}">Look over the {axle.name}<kbd aria-hidden="true">{keyed("f", at)}</kbd></Button>
           <Button size="field" kind="tertiary" href="#/axles/{axle.id}/wear">Wear<kbd aria-hidden="true">{keyed("w", at)}</kbd></Button>
           <Button size="field" kind="tertiary" href="#/axles/{axle.id}/job-card">Job card<kbd aria-hidden="true">{keyed("j", at)}</kbd></Button>
           <Button size="field" kind="tertiary" href="#/axles/{axle.id}/brake-data">Brake data<kbd aria-hidden="true">{keyed("b", at)}</kbd></Button>
@@ -165,14 +179,18 @@
             <thead><tr><th>Day</th><th>Odometer</th><th>What</th><th>Note</th></tr></thead>
             <tbody>
               {#each vehicle.log as entry (entry.id)}
-                <tr><td>{day(entry.date)}</td><td>{exact(entry.odometer_km, vehicle.distance_unit)}</td><td>{upperFirst(entry.what)}</td><td>{entry.note ?? ""}</td></tr>
+                <tr><td><a href="#/look-overs/{entry.id}">{day(entry.date)}</a></td><td>{exact(entry.odometer_km, vehicle.distance_unit)}</td><td>{upperFirst(entry.what)}</td><td>{entry.note ?? ""}</td></tr>
               {/each}
             </tbody>
           </table>
         </div>
       {:else}
-        <p>Nothing logged yet. Start with a look-over of the front axle: wheel off, four pads, two rotors.</p>
+        <p>Nothing logged yet. Start with a look-over: wheels off one by one, two pads and a rotor at each.</p>
       {/if}
+      <div class="row fluid">
+        <a href="#/vehicles/{vehicle.id}/import">Bring in your own spreadsheet</a>
+        <a href="/api/v1/vehicles/{vehicle.id}/log.csv" download>Take the log away (CSV)</a>
+      </div>
     </section>
     <div class="row">
       {#if vehicle.archived}
@@ -202,6 +220,9 @@
   .figure { font-size: 1.7rem; line-height: 1.15; }
   .reasons { margin: 0; padding-left: 1.1rem; display: grid; gap: 0.25rem; list-style: disc; }
   .actions { margin-top: 1rem; gap: 0.5rem; }
+  .seen { display: grid; gap: 0.4rem; padding: 0.6rem 1.25rem; }
+  .seen .stop { color: var(--stop); }
+  .seen .plan { color: var(--plan); }
   .late { color: var(--plan); font-weight: 600; }
   .fluid { margin-top: 0.75rem; }
 </style>

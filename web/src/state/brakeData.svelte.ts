@@ -1,54 +1,71 @@
-import { api, Refusal, type Fault, type Schemas } from "../api/client";
+import { api, Refusal, type Schemas } from "../api/client";
 
-type Field = Schemas["DataField"];
+export type Field = Schemas["DataField"];
+type Entry = Schemas["BrakeDataEntries"]["entries"][number];
 
-export interface Line {
-  field: Field;
-  value: string;
-  unit: string;
-  source: string;
-}
-
-/** Brake data being edited: what was typed, what is on file, and what the server said of each line. */
-export class BrakeDataForm {
+/** Brake data of one axle: what is known, what is proposed, and what the server said of each entry. */
+export class BrakeData {
   data = $state.raw<Schemas["BrakeData"] | null>(null);
-  lines = $state<Line[]>([]);
-  faults = $state.raw<Record<string, Fault>>({});
+  proposed = $state.raw<Schemas["Proposal"][]>([]);
+  leftOut = $state.raw<string[]>([]);
+  faults = $state<Record<string, string>>({});
   error = $state.raw<unknown>(null);
-  saved = $state(false);
+  said = $state("");
 
   constructor(readonly axle: number) {}
 
   async load(): Promise<void> {
     try {
-      this.show(await api.brakeData(this.axle));
+      this.data = await api.brakeData(this.axle);
     } catch (error) {
       this.error = error;
     }
   }
 
-  get changed(): Line[] {
-    return this.lines.filter((line) => line.value.trim() !== (line.field.value ?? "") || (line.value !== "" && (line.unit !== (line.field.unit ?? line.unit) || line.source !== (line.field.source ?? line.source))));
+  proposal(key: string): Schemas["Proposal"] | undefined {
+    return this.proposed.find((entry) => entry.key === key);
   }
 
-  async save(): Promise<void> {
-    const changed = this.changed;
-    if (changed.length === 0) return;
+  /** Of a need, the fields that are not known. */
+  gaps(need: string): Field[] {
+    return this.data?.fields.filter((field) => field.needed_for.includes(need) && field.value === null) ?? [];
+  }
+
+  /** True when it was saved. */
+  async save(entries: Entry[]): Promise<boolean> {
     try {
-      const entries = changed.map((line) => ({ key: line.field.key, value: line.value.trim() || null, unit: line.field.units.length ? line.unit : null, source: line.value.trim() ? line.source : null }));
-      this.show(await api.recordBrakeData(this.axle, { entries }));
-      this.saved = true;
-      this.faults = {};
+      this.data = await api.recordBrakeData(this.axle, { entries });
+      for (const entry of entries) delete this.faults[entry.key];
+      this.proposed = this.proposed.filter((proposal) => !entries.some((entry) => entry.key === proposal.key));
+      this.said = `Saved: ${entries.length === 1 ? this.data.fields.find((field) => field.key === entries[0]!.key)?.label : `${entries.length} values`}`;
+      this.error = null;
+      return true;
+    } catch (error) {
+      this.said = "";
+      if (!(error instanceof Refusal) || error.faults.length === 0) this.error = error;
+      else for (const fault of error.faults) this.faults[entries[Number(fault.field.split(".")[1])]?.key ?? ""] = fault.message;
+      return false;
+    }
+  }
+
+  async propose(from: string): Promise<void> {
+    try {
+      const found = await api.proposals(this.axle, from);
+      this.proposed = found.entries;
+      this.leftOut = found.left_out;
+      this.said = found.entries.length === 0 ? "There is nothing to fill in from there." : "";
       this.error = null;
     } catch (error) {
-      this.saved = false;
-      this.error = error;
-      if (error instanceof Refusal) this.faults = Object.fromEntries(error.faults.map((fault) => [changed[Number(fault.field.split(".")[1])]?.field.key ?? "", fault]));
+      this.said = error instanceof Refusal && error.faults[0] ? error.faults[0].message : String(error);
     }
   }
 
-  private show(data: Schemas["BrakeData"]): void {
-    this.data = data;
-    this.lines = data.fields.map((field) => ({ field, value: field.value ?? "", unit: field.unit ?? field.units[0] ?? "", source: field.source ?? (field.quantity === "torque" ? "manual" : "measured") }));
+  acceptAll(): Promise<boolean> {
+    return this.save(this.proposed.map(({ key, value, unit, source }) => ({ key, value, unit, source })));
+  }
+
+  dismiss(): void {
+    this.proposed = [];
+    this.leftOut = [];
   }
 }

@@ -1,259 +1,437 @@
 import { api, Refusal, type Fault, type Schemas } from "../api/client";
+import { DraftKeeper } from "./draftKeeper.svelte";
 
-type Part = "pad" | "rotor";
+export type Place = Schemas["WalkPosition"];
+type Wheel = Schemas["Wheel"];
+type Question = Schemas["Question"];
+type Doubt = Schemas["AnsweredDoubt"];
 
-export interface Position {
-  id: string;
-  part: Part;
-  side: "left" | "right";
-  pad: "inner" | "outer" | null;
+/** What was typed at one position. */
+export interface Entry {
   text: string;
   /** gauge: the smallest leaf that does not go in */
   upper: string;
-  /** rotor: places already taken */
+  /** places already taken */
   places: string[];
   method: string;
   unit: string;
   overall: boolean;
-  keep: boolean;
+  instrument: number | null;
+  event: "reading" | "squealer" | "sensor" | "metal";
+  answer: "keep" | "earlier_wrong" | null;
+  doubts: Doubt[];
 }
 
 interface Content {
   date: string;
   odometer: string;
   unit: "km" | "mi";
+  keepOdometer: boolean;
   note: string;
-  newSet: boolean;
-  newRotors: boolean;
-  positions: Position[];
+  /** "12|pad": new pads went on axle 12 */
+  fits: string[];
+  entries: Record<string, Entry>;
+  /** "12|left|inner|pad": ids of its marks */
+  marks: Record<string, string[]>;
+  figures: Record<string, string>;
+  device: string | null;
+  large: boolean;
 }
 
-const DRAFT_DELAY_MS = 400;
 const PREVIEW_DELAY_MS = 120;
+const MOST_PLACES = 12;
 
-/** One look-over of one axle while it is being entered: every key is kept on the server, and the section follows. */
+/** One look-over of a whole vehicle while it is being entered: every key is kept on the server, and the sections follow. */
 export class WalkRound {
-  content = $state<Content>({ date: "", odometer: "", unit: "km", note: "", newSet: false, newRotors: false, positions: [] });
+  round = $state.raw<Schemas["WalkRound"] | null>(null);
+  content = $state<Content | null>(null);
   preview = $state.raw<Schemas["Preview"] | null>(null);
-  wear = $state.raw<Schemas["Wear"] | null>(null);
-  catalogue = $state.raw<Schemas["Catalogue"] | null>(null);
+  devices = $state.raw<Schemas["Device"][]>([]);
   error = $state.raw<unknown>(null);
   refused = $state.raw<Fault[]>([]);
-  kept = $state<"" | "keeping" | "kept" | "elsewhere" | "not kept">("");
+  deviceSays = $state("");
   saving = $state(false);
+  draft: DraftKeeper;
 
-  #revision = 0;
-  #draftTimer: ReturnType<typeof setTimeout> | undefined;
   #previewTimer: ReturnType<typeof setTimeout> | undefined;
   #previewTurn = 0;
-  #keeping: Promise<void> = Promise.resolve();
-  #done = false;
+  /** the question last put at a position, and the value it was about */
+  #asked: Record<string, Doubt> = {};
 
-  constructor(readonly axle: number) {}
+  constructor(
+    readonly vehicle: number,
+    /** only this axle's wheels, when it is given */
+    readonly onlyAxle: number | null,
+  ) {
+    this.draft = new DraftKeeper(vehicle);
+  }
 
   async load(): Promise<void> {
     try {
-      const [catalogue, wear, { draft }] = await Promise.all([api.catalogue(), api.wear(this.axle), api.draft(this.axle)]);
-      this.catalogue = catalogue;
-      this.wear = wear;
-      this.content = draft ? (draft.content as unknown as Content) : this.#empty(wear, catalogue.today);
-      this.#revision = draft?.revision ?? 0;
-      if (draft) this.kept = "kept";
+      const [round, kept, { devices }] = await Promise.all([api.walkRound(this.vehicle), this.draft.load(), api.devices()]);
+      this.round = round;
+      this.devices = devices;
+      this.content = (kept as unknown as Content | null) ?? this.#empty(round);
+      this.#complete(round);
       await this.#look();
     } catch (error) {
       this.error = error;
     }
   }
 
-  #empty(wear: Schemas["Wear"], today: string): Content {
-    const positions = wear.axle_name.sides.flatMap((side) =>
-      (["inner", "outer", null] as const).map((pad): Position => {
-        const part: Part = pad ? "pad" : "rotor";
-        return { id: [side, pad].filter(Boolean).join("_"), part, side: side as "left" | "right", pad, text: "", upper: "", places: [], method: pad ? "caliper" : "micrometer", unit: "mm", overall: false, keep: false };
-      }),
-    );
-    return { date: today, odometer: "", unit: wear.axle_name.distance_unit, note: "", newSet: false, newRotors: false, positions };
+  #empty(round: Schemas["WalkRound"]): Content {
+    return { date: round.today, odometer: "", unit: round.vehicle.distance_unit, keepOdometer: false, note: "", fits: [], entries: {}, marks: {}, figures: {}, device: null, large: false };
   }
 
-  get filled(): Position[] {
-    return this.content.positions.filter((position) => this.values(position).length > 0);
+  /** A position that has come up since the draft was begun gets its empty entry. */
+  #complete(round: Schemas["WalkRound"]): void {
+    for (const place of round.wheels.flatMap((wheel) => wheel.positions)) {
+      this.content!.entries[place.id] ??= { text: "", upper: "", places: [], method: place.method, unit: place.unit, overall: false, instrument: place.instrument, event: "reading", answer: null, doubts: [] };
+    }
   }
 
-  values(position: Position): string[] {
-    return [...position.places, position.text.trim()].filter(Boolean);
+  get wheels(): Wheel[] {
+    return (this.round?.wheels ?? []).filter((wheel) => this.onlyAxle === null || wheel.axle === this.onlyAxle);
   }
 
-  /** What the log so far lets one expect at a position, in mm. */
-  expected(position: Position): number | null {
-    if (position.part === "pad" ? this.content.newSet : this.content.newRotors) return null;
-    return this.wear?.components.find((component) => component.position === position.id)?.now_mm ?? null;
+  entry(place: Place): Entry {
+    return this.content!.entries[place.id]!;
   }
 
-  measured(position: Position): Schemas["Preview"]["positions"][number] | undefined {
-    const at = this.#indexOf(position);
+  values(place: Place): string[] {
+    const entry = this.entry(place);
+    return [...entry.places, ...tokens(entry.text)];
+  }
+
+  isFilled(place: Place): boolean {
+    return this.entry(place).event !== "reading" || this.values(place).length > 0;
+  }
+
+  get filled(): [Wheel, Place][] {
+    return (this.round?.wheels ?? []).flatMap((wheel) => wheel.positions.filter((place) => this.isFilled(place)).map((place): [Wheel, Place] => [wheel, place]));
+  }
+
+  isNew(axle: number, part: string): boolean {
+    return this.content!.fits.includes(`${axle}|${part}`);
+  }
+
+  /** What the log so far lets one expect at a position, in mm; nothing of a part that is just going on. */
+  expected(wheel: Wheel, place: Place): number | null {
+    return this.isNew(wheel.axle, place.part) ? null : place.expected_mm;
+  }
+
+  measured(place: Place): Schemas["PositionRead"] | undefined {
+    const at = this.#indexOf(place);
     return this.preview?.positions.find((line) => line.at === at);
   }
 
-  /** What is wrong or doubtful at a field: from the last save, else from the preview. */
   faultOf(field: string): Fault | undefined {
     return [...this.refused, ...(this.preview?.faults ?? [])].find((fault) => fault.field === field);
   }
 
-  faultAt(position: Position): Fault | undefined {
-    const prefix = `readings.${this.#indexOf(position)}.`;
-    const faults = this.refused.length ? this.refused : (this.preview?.faults ?? []);
-    return this.values(position).length ? faults.find((fault) => fault.field.startsWith(prefix)) : undefined;
+  faultAt(place: Place): Fault | undefined {
+    if (!this.isFilled(place)) return undefined;
+    const prefix = `readings.${this.#indexOf(place)}.`;
+    return (this.preview?.faults ?? this.refused).find((fault) => fault.field.startsWith(prefix));
   }
 
-  nextMethod(position: Position): void {
-    const methods = this.methods(position.part);
-    const next = methods[(methods.findIndex((method) => method.id === position.method) + 1) % methods.length]!;
-    this.#onwards(position, (other) => {
-      other.method = next.id;
-      if (!next.units.includes(other.unit)) other.unit = next.units[0]!;
-    });
+  methods(part: string) {
+    return this.round?.methods.filter((method) => method.parts.includes(part as never)) ?? [];
   }
 
-  nextUnit(position: Position): void {
-    const units = this.methods(position.part).find((method) => method.id === position.method)?.units ?? ["mm"];
-    const unit = units[(units.indexOf(position.unit) + 1) % units.length]!;
-    this.#onwards(position, (other) => (other.unit = unit));
+  /** One key picks a way of reading, or an event that says by itself where the pad is. True when the key meant one. */
+  pick(place: Place, key: string): boolean {
+    const method = this.methods(place.part).find((each) => each.key === key);
+    const event = place.part === "pad" ? this.round?.events.find((each) => each.key === key) : undefined;
+    if (!method && !event) return false;
+    const entry = this.entry(place);
+    if (event) {
+      entry.event = entry.event === event.id ? "reading" : (event.id as Entry["event"]);
+      this.changed();
+    } else {
+      entry.event = "reading";
+      this.#onwards(place, (other) => {
+        other.method = method!.id;
+        other.instrument = this.#usual(method!.id);
+        if (!method!.units.includes(other.unit)) other.unit = method!.units[0]!;
+      });
+    }
+    return true;
   }
 
-  togglePlate(position: Position): void {
-    if (position.part !== "pad") return;
-    const overall = !position.overall;
-    this.#onwards(position, (other) => (other.overall = overall));
+  /** The tool last used for this way of reading, else the only one there is. */
+  #usual(method: string): number | null {
+    const mine = this.round!.instruments.filter((each) => each.method === method);
+    const used = Object.values(this.content!.entries).find((entry) => entry.method === method && entry.instrument !== null)?.instrument;
+    return used ?? (mine.length === 1 ? mine[0]!.id : null);
   }
 
-  /** Another value is another question: what was kept before does not count for it. */
-  retyped(position: Position): void {
-    position.keep = false;
+  instrumentsFor(method: string) {
+    return this.round?.instruments.filter((each) => each.method === method) ?? [];
+  }
+
+  nextInstrument(place: Place): void {
+    const mine = [null, ...this.instrumentsFor(this.entry(place).method).map((each) => each.id)];
+    const next = mine[(mine.indexOf(this.entry(place).instrument) + 1) % mine.length]!;
+    this.#onwards(place, (other) => (other.instrument = next ?? null), this.entry(place).method);
+  }
+
+  nextMethod(place: Place): void {
+    const methods = this.methods(place.part);
+    const next = methods[(methods.findIndex((method) => method.id === this.entry(place).method) + 1) % methods.length]!;
+    this.pick(place, next.key);
+  }
+
+  nextUnit(place: Place): void {
+    const units = this.methods(place.part).find((method) => method.id === this.entry(place).method)?.units ?? ["mm"];
+    const unit = units[(units.indexOf(this.entry(place).unit) + 1) % units.length]!;
+    this.#onwards(place, (other) => (other.unit = unit), this.entry(place).method);
+  }
+
+  togglePlate(place: Place): void {
+    if (place.part !== "pad") return;
+    const overall = !this.entry(place).overall;
+    this.#onwards(place, (other) => (other.overall = overall));
+  }
+
+  /** A change of tool holds for the positions of that part still to come, as one keeps it in hand. */
+  #onwards(place: Place, change: (entry: Entry) => void, onlyMethod: string | null = null): void {
+    const all = this.wheels.flatMap((wheel) => wheel.positions);
+    for (const other of all.slice(all.findIndex((each) => each.id === place.id))) {
+      const entry = this.entry(other);
+      if (other.part !== place.part || (other.id !== place.id && this.isFilled(other)) || (onlyMethod && entry.method !== onlyMethod)) continue;
+      change(entry);
+    }
     this.changed();
   }
 
-  toggleKeep(position: Position): void {
-    position.keep = !position.keep;
+  /** Another value is another question: what was answered before does not count for it, and stays on file. */
+  retyped(place: Place): void {
+    const entry = this.entry(place);
+    const asked = this.#asked[place.id];
+    if (asked && !entry.doubts.some((doubt) => doubt.value === asked.value && doubt.code === asked.code)) entry.doubts.push({ ...asked, answer: "again" });
+    entry.answer = null;
     this.changed();
   }
 
-  toggleNewSet(): void {
-    this.content.newSet = !this.content.newSet;
+  questionAt(place: Place): Question | null {
+    return this.measured(place)?.question ?? null;
+  }
+
+  answer(place: Place, answer: Schemas["QuestionAnswer"]): void {
+    const question = this.questionAt(place);
+    if (!question) return;
+    const entry = this.entry(place);
+    if (answer.id === "keep" || answer.id === "earlier_wrong") {
+      entry.answer = entry.answer === answer.id ? null : answer.id;
+    } else {
+      this.#note(place, question, answer.id as Doubt["answer"]);
+      if (answer.id === "other_unit" && answer.unit) entry.unit = answer.unit;
+      if (answer.id === "with_plate") entry.overall = true;
+      if (answer.id === "swap") this.#swap(place, question);
+    }
     this.changed();
   }
 
-  toggleNewRotors(): void {
-    this.content.newRotors = !this.content.newRotors;
+  #note(place: Place, question: Question, answer: Doubt["answer"]): void {
+    this.entry(place).doubts.push({ code: question.code, question: question.sentence, value: this.values(place)[0] ?? null, unit: this.entry(place).unit, answer });
+  }
+
+  #swap(place: Place, question: Question): void {
+    const [, other] = this.filled[question.other! - this.content!.fits.length] ?? [];
+    if (!other) return;
+    this.#note(other, question, "swap");
+    const [mine, theirs] = [this.entry(place), this.entry(other)];
+    const [text, places, upper] = [mine.text, mine.places, mine.upper];
+    [mine.text, mine.places, mine.upper] = [theirs.text, theirs.places, theirs.upper];
+    [theirs.text, theirs.places, theirs.upper] = [text, places, upper];
+  }
+
+  answerOdometer(answer: Schemas["QuestionAnswer"]): void {
+    if (answer.id === "keep") this.content!.keepOdometer = true;
+    if (answer.id === "other_unit" && answer.unit) this.content!.unit = answer.unit as "km" | "mi";
     this.changed();
   }
 
-  /** Takes a rotor's place and makes room for the next. */
-  takePlace(position: Position): boolean {
-    if (position.part !== "rotor" || !position.text.trim() || position.places.length >= 11) return false;
-    position.places.push(...position.text.trim().split(/\s+/));
-    position.text = "";
+  toggleFit(axle: number, part: "pad" | "rotor"): void {
+    const key = `${axle}|${part}`;
+    this.content!.fits = this.isNew(axle, part) ? this.content!.fits.filter((each) => each !== key) : [...this.content!.fits, key];
+    this.changed();
+  }
+
+  /** Takes a place of several and makes room for the next. */
+  takePlace(place: Place): boolean {
+    const entry = this.entry(place);
+    if (!entry.text.trim() || entry.places.length >= Math.min(place.places, MOST_PLACES) - 1) return false;
+    entry.places.push(...tokens(entry.text));
+    entry.text = "";
     this.changed();
     return true;
   }
 
-  dropPlace(position: Position, at: number): void {
-    position.places.splice(at, 1);
+  dropPlace(place: Place, at: number): void {
+    this.entry(place).places.splice(at, 1);
+    this.retyped(place);
+  }
+
+  marks(key: string): string[] {
+    return this.content!.marks[key] ?? [];
+  }
+
+  /** Marks of one group exclude each other, and so do “sound” and everything else. */
+  toggleMark(key: string, item: Schemas["LookedAt"], mark: Schemas["Mark"]): void {
+    const held = this.marks(key);
+    const excludes = (other: Schemas["Mark"]) => (mark.group && other.group === mark.group) || (mark.good && !mark.group) || (other.good && !other.group);
+    this.content!.marks[key] = held.includes(mark.id) ? held.filter((id) => id !== mark.id) : [...held.filter((id) => !item.marks.some((other) => other.id === id && excludes(other))), mark.id];
     this.changed();
   }
 
-  methods(part: Part) {
-    return this.catalogue?.methods.filter((method) => method.parts.includes(part)) ?? [];
+  /** Every item of a wheel that has no mark yet is found in order. */
+  allInOrder(wheel: Wheel): void {
+    for (const [key, item] of this.rows(wheel)) {
+      const good = item.marks.find((mark) => mark.good);
+      if (good && this.marks(key).length === 0) this.content!.marks[key] = [good.id];
+    }
+    this.changed();
   }
 
-  /** A change of method or unit holds for the positions still to come, as one keeps the tool in hand. */
-  #onwards(position: Position, change: (position: Position) => void): void {
-    const from = this.content.positions.indexOf(position);
-    this.content.positions.forEach((other, at) => {
-      if (at === from || (at > from && other.part === position.part && this.values(other).length === 0)) change(other);
-    });
+  /** [key, item, face] of everything to look at on a wheel. */
+  rows(wheel: Wheel): [string, Schemas["LookedAt"], string][] {
+    const items = (this.round?.items ?? []).filter((item) => wheel.items.includes(item.id));
+    return items.flatMap((item) => (item.faces ? ["inner", "outer"] : [""]).map((face): [string, Schemas["LookedAt"], string] => [`${wheel.axle}|${wheel.side}|${face}|${item.id}`, item, face]));
+  }
+
+  /** Has the chosen device send a value; it lands where the hands are. */
+  async sendFrom(wheel: Wheel, place: Place): Promise<boolean> {
+    const device = this.devices.find((each) => each.id === this.content?.device);
+    if (!device?.method || place.part === "runout") return false;
+    const sample = await this.#ask(device.id, { vehicle: this.vehicle, quantity: "length", axle: wheel.axle, part: place.part, side: place.side, pad: place.pad });
+    if (!sample) return false;
+    const entry = this.entry(place);
+    [entry.method, entry.unit, entry.event] = [device.method, sample.unit, "reading"];
+    entry.instrument = this.#usual(device.method);
+    entry.text = sample.value;
+    this.retyped(place);
+    return true;
+  }
+
+  async readVehicle(quantity: "odometer" | "fluid_level"): Promise<void> {
+    const reader = this.devices.find((device) => device.quantities.includes(quantity));
+    const sample = reader && (await this.#ask(reader.id, { vehicle: this.vehicle, quantity }));
+    if (!sample) return;
+    if (quantity === "odometer") [this.content!.odometer, this.content!.unit] = [sample.value, sample.unit as "km" | "mi"];
+    else this.content!.figures.fluid_level = sample.value;
+    this.changed();
+  }
+
+  async #ask(device: string, what: Schemas["DeviceAsked"]): Promise<Schemas["Sample"] | null> {
+    try {
+      this.deviceSays = "";
+      return await api.deviceReading(device, what);
+    } catch (error) {
+      this.deviceSays = error instanceof Refusal ? error.message : String(error);
+      this.devices = (await api.devices()).devices;
+      return null;
+    }
+  }
+
+  async reconnect(device: string): Promise<void> {
+    await api.changeDevice(device, { connected: true });
+    this.devices = (await api.devices()).devices;
+    this.deviceSays = "";
+  }
+
+  /** What can only be seen now goes straight into the brake data. The fault of the entry, or nothing. */
+  async tell(wheel: Wheel, ask: Schemas["Ask"], value: string, unit: string): Promise<string> {
+    try {
+      await api.recordBrakeData(wheel.axle, { entries: [{ key: ask.key, value: value.trim(), unit: ask.units.length ? unit : null, source: ask.key.startsWith("rotor.") && ask.units.length ? "cast" : "measured" }] });
+      this.round = await api.walkRound(this.vehicle);
+      this.#complete(this.round);
+      await this.#look();
+      return "";
+    } catch (error) {
+      return error instanceof Refusal ? (error.faults[0]?.message ?? error.message) : String(error);
+    }
+  }
+
+  async walk(order: Schemas["WalkOrder"]): Promise<void> {
+    await api.walkOrder(order);
+    this.round = await api.walkRound(this.vehicle);
+    this.#complete(this.round);
     this.changed();
   }
 
   changed(): void {
-    if (this.#done) return;
     this.refused = [];
-    clearTimeout(this.#draftTimer);
+    this.draft.keep($state.snapshot(this.content));
     clearTimeout(this.#previewTimer);
-    if (this.kept !== "elsewhere") {
-      this.kept = "keeping";
-      this.#draftTimer = setTimeout(() => (this.#keeping = this.#keep()), DRAFT_DELAY_MS);
-    }
     this.#previewTimer = setTimeout(() => this.#look(), PREVIEW_DELAY_MS);
-  }
-
-  /** When the page goes away: what is still waiting is sent at once. */
-  flush(): void {
-    if (this.kept !== "keeping" || this.#done) return;
-    clearTimeout(this.#draftTimer);
-    this.#keeping = this.#keep();
-  }
-
-  async #keep(): Promise<void> {
-    await this.#keeping;
-    if (this.#done) return;
-    try {
-      const draft = await api.keepDraft(this.axle, { content: $state.snapshot(this.content) as unknown as Record<string, never>, revision: this.#revision });
-      this.#revision = draft.revision;
-      this.kept = "kept";
-    } catch (error) {
-      this.kept = error instanceof Refusal && error.status === 409 ? "elsewhere" : "not kept";
-    }
   }
 
   async #look(): Promise<void> {
     const turn = ++this.#previewTurn;
     try {
-      const preview = await api.preview(this.axle, this.#body());
-      if (turn === this.#previewTurn) this.preview = preview;
+      const preview = await api.preview(this.vehicle, this.#body());
+      if (turn !== this.#previewTurn) return;
+      this.preview = preview;
+      this.#remember();
     } catch (error) {
       if (turn === this.#previewTurn && error instanceof Refusal) this.refused = error.faults;
     }
   }
 
-  #fits(): Schemas["Reading"][] {
-    const parts: ("pad" | "rotor")[] = [...(this.content.newSet ? ["pad" as const] : []), ...(this.content.newRotors ? ["rotor" as const] : [])];
-    return parts.map((part) => ({ part, event: "fit" }));
+  #remember(): void {
+    for (const [, place] of this.filled) {
+      const question = this.questionAt(place);
+      if (question) this.#asked[place.id] = { code: question.code, question: question.sentence, value: this.values(place)[0] ?? null, unit: this.entry(place).unit, answer: "again" };
+      else delete this.#asked[place.id];
+    }
   }
 
-  #indexOf(position: Position): number {
-    return this.#fits().length + this.filled.findIndex((other) => other.id === position.id);
+  #indexOf(place: Place): number {
+    return this.content!.fits.length + this.filled.findIndex(([, other]) => other.id === place.id);
   }
 
   #body(): Schemas["LookOver"] {
-    const readings = this.filled.map((position): Schemas["Reading"] => ({
-      part: position.part,
-      side: position.side,
-      pad: position.pad,
-      event: "reading",
-      method: position.method,
-      values: this.values(position),
-      upper: position.method === "gauge" ? position.upper.trim() || null : null,
-      unit: position.unit,
-      overall: position.overall,
-      keep: position.keep,
-    }));
-    return { date: this.content.date, odometer: { value: this.content.odometer, unit: this.content.unit }, note: this.content.note || null, readings: [...this.#fits(), ...readings] };
+    const content = this.content!;
+    const fits = content.fits.map((key): Schemas["Reading"] => ({ axle: Number(key.split("|")[0]), part: key.split("|")[1] as "pad", event: "fit" }));
+    const readings = this.filled.map(([wheel, place]): Schemas["Reading"] => {
+      const entry = this.entry(place);
+      const where = { axle: wheel.axle, part: place.part, side: place.side, pad: place.pad, doubts: $state.snapshot(entry.doubts) };
+      if (entry.event !== "reading") return { ...where, event: entry.event };
+      return { ...where, event: "reading", method: entry.method, values: this.values(place), upper: entry.method === "gauge" ? entry.upper.trim() || null : null, unit: entry.unit, overall: entry.overall, instrument: entry.instrument, answer: entry.answer };
+    });
+    return { date: content.date, odometer: { value: content.odometer, unit: content.unit, keep: content.keepOdometer }, note: content.note || null, readings: [...fits, ...readings], conditions: this.#conditions() };
+  }
+
+  #conditions(): Schemas["ConditionGiven"][] {
+    const marks = Object.entries(this.content!.marks).flatMap(([key, ids]) => {
+      const [axle, side, face, item] = key.split("|") as [string, string, string, string];
+      return ids.map((mark): Schemas["ConditionGiven"] => ({ item, mark, axle: axle ? Number(axle) : null, side: (side || null) as "left" | null, face: (face || null) as "inner" | null }));
+    });
+    const figures = Object.entries(this.content!.figures).filter(([, value]) => value.trim()).map(([item, value]): Schemas["ConditionGiven"] => ({ item, value: value.trim() }));
+    return [...marks, ...figures];
+  }
+
+  /** What is wrong with a figure of the vehicle. */
+  figureFault(id: string): string {
+    const at = this.#conditions().findIndex((condition) => condition.item === id);
+    return (at >= 0 && this.faultOf(`conditions.${at}.value`)?.message) || "";
   }
 
   /** True when it was saved. */
   async save(): Promise<boolean> {
     this.saving = true;
     try {
-      clearTimeout(this.#draftTimer);
-      await this.#keeping;
-      await api.logLookOver(this.axle, this.#body());
-      this.#done = true;
+      await this.draft.settle();
+      await api.logLookOver(this.vehicle, this.#body());
+      this.draft.done();
       return true;
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;
       this.refused = error.faults;
       this.error = error.faults.length ? null : error;
-      this.#draftTimer = setTimeout(() => (this.#keeping = this.#keep()), 0);
+      this.draft.keep($state.snapshot(this.content));
       return false;
     } finally {
       this.saving = false;
@@ -261,17 +439,23 @@ export class WalkRound {
   }
 
   async startOver(): Promise<void> {
-    await this.#keeping;
-    await api.dropDraft(this.axle);
-    this.#revision = 0;
-    this.kept = "";
-    if (this.wear && this.catalogue) this.content = this.#empty(this.wear, this.catalogue.today);
+    await this.draft.drop();
+    if (this.round) this.content = this.#empty(this.round);
+    if (this.round) this.#complete(this.round);
     await this.#look();
   }
 
   /** Another window went on with this look-over: take over what it has. */
   async takeTheirs(): Promise<void> {
-    this.kept = "";
     await this.load();
   }
 }
+
+/** Several figures in one field are several places; a figure with its unit is one. */
+export function tokens(text: string): string[] {
+  const parts = text.trim().split(/\s+/).filter(Boolean);
+  return parts.length > 1 && parts.every((part) => /^[\d.,/]+$/.test(part)) && !isMixed(parts) ? parts : parts.length ? [text.trim()] : [];
+}
+
+/** "1 7/32" is one number. */
+const isMixed = (parts: string[]): boolean => parts.length === 2 && /^\d+$/.test(parts[0]!) && /^\d+\/\d+$/.test(parts[1]!);

@@ -9,19 +9,35 @@ module Graver
     module Serializers
       # Every field that exists on an axle, what is known of it, and what a gap costs.
       class BrakeData
-        def initialize(knowledge, history)
+        def initialize(knowledge, store)
           @knowledge = knowledge
           @catalogue = knowledge.brake_data
-          @history = history
+          @store = store
         end
 
         def call(file)
-          fields = @catalogue.applying(vehicle_kind: file.vehicle.kind, axle: file.axle.name, caliper: file.caliper)
+          fields = @catalogue.applying(**file.place)
+          @history = @store.brake_data.history(file.axle.id)
+          looked_for = @store.brake_data.unknown_of(file.vehicle.axles.map(&:id)).values_at(file.axle.id, file.vehicle.axles.first.id).compact.flatten
           { axle: Axles.new(@knowledge).name(file), groups: choices(@catalogue.groups), sources: choices(@catalogue.sources),
-            fields: fields.map { |field| field(file, field) } }
+            fields: fields.map { |field| { **field(file, field), looked_for: looked_for.include?(field["key"]) } }, needs: needs(file, fields), others: others(file) }
         end
 
         private
+
+        # What each gap holds up.
+        def needs(file, fields)
+          @catalogue.needs.filter_map do |id, label|
+            mine = fields.select { |field| field["needed_for"].include?(id) }
+            { id:, label:, known: mine.count { |field| file.data.key?(field["key"]) }, of: mine.length } if mine.any?
+          end
+        end
+
+        # Axles whose data could be taken over.
+        def others(file)
+          @store.vehicles.all.flat_map { |vehicle| vehicle.axles.map { |axle| [vehicle, axle] } }.reject { |_, axle| axle.id == file.axle.id }
+                .map { |vehicle, axle| { id: axle.id, label: "#{vehicle.name}, #{axle.name}" } }
+        end
 
         def choices(labels) = labels.map { |id, label| { id:, label: } }
 
@@ -29,7 +45,7 @@ module Graver
           datum = file.data[field["key"]]
           { key: field["key"], group: field["group"], label: field["label"], quantity: field["quantity"], units: @catalogue.units(field),
             choices: choices(@catalogue.choices(field, file.vehicle.kind)), value: datum&.value, unit: datum&.unit, source: datum&.source,
-            waits: field["waits"], find: field["find"], needed_for_job: field["needed_for"].include?("job"), doubt: doubt(file, field, datum),
+            hint: field["hint"], fastener: field["fastener"], waits: field["waits"], find: field["find"], needed_for: field["needed_for"], doubt: doubt(file, field, datum),
             earlier: earlier(file, field) }
         end
 
@@ -41,8 +57,8 @@ module Graver
           TorqueDoubt.sentence(torque, torque.doubt(*plausible), plausible)
         end
 
-        def earlier(file, field)
-          @history.call(file.axle.id, field["key"])[0...-1].map { |entry| "#{[entry.value || "unknown", entry.unit].compact.join(" ")} (#{entry.recorded_at[0, 10]})" }
+        def earlier(_file, field)
+          @history.fetch(field["key"], [])[0...-1].map { |entry| "#{[entry.value || "unknown", entry.unit].compact.join(" ")} (#{entry.recorded_at[0, 10]})" }
         end
       end
     end

@@ -7,7 +7,7 @@ module Graver
     module Serializers
       # Choices, methods and limits the screens offer.
       class Catalogue
-        UNITS = %w[mm in 32nd thou].freeze
+        UNITS = %w[mm in 32nd thou 100th].freeze
 
         def initialize(knowledge)
           @knowledge = knowledge
@@ -17,15 +17,16 @@ module Graver
           { today: today.iso8601, kinds: Contracts::KINDS.map { |id, label| { id:, label: } }, methods:, limits: @knowledge.pad_limits, states: }
         end
 
-        private
-
+        # Ways of reading, with the parts they serve and the key that picks them.
         def methods
           measurement = @knowledge.measurement
           read = measurement.fetch("methods").map do |id, method|
-            { id:, label: method["label"], parts: %w[pad rotor].select { |part| method.key?(part) }, units: UNITS }
+            { id:, label: method["label"], key: method["key"], parts: %w[pad rotor runout shoe].select { |part| method.key?(part) }, units: UNITS }
           end
-          read << { id: "percent", label: measurement.dig("percent", "label"), parts: ["pad"], units: ["percent"] }
+          read << { id: "percent", label: measurement.dig("percent", "label"), key: measurement.dig("percent", "key"), parts: ["pad"], units: %w[percent share] }
         end
+
+        private
 
         def states = @knowledge.state.fetch("words").map { |word, text| { word:, **text.transform_keys(&:to_sym) } }
       end

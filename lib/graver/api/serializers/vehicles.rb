@@ -20,8 +20,9 @@ module Graver
         end
 
         def call(overview)
-          { **overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit, :archived), state: @axles.state(word(overview)),
-                                                                                         **odometer(overview), fluid: fluid(overview.fluid), log: log(overview), axles: axles(overview) }
+          fields = overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit, :archived)
+          fields.merge(odometer(overview), state: @axles.state(word(overview)), fluid: fluid(overview.fluid), log: log(overview), axles: axles(overview),
+                                           seen: overview.seen.select(&:word).map { |mark| seen(mark) })
         end
 
         private
@@ -38,7 +39,10 @@ module Graver
           overview.axles.map { |axle| @axles.call(axle, overview.jobs.fetch(axle.file.axle.id, []).first) }
         end
 
-        def word(overview) = overview.axles.map { |axle| axle.judgement.word }.min_by { |word| WORDS.index(word) }
+        # The gravest of its axles' words and of what was noticed about the vehicle itself.
+        def word(overview) = [*overview.axles.map { |axle| axle.judgement.word }, *overview.seen.filter_map(&:word)].min_by { |word| WORDS.index(word) }
+
+        def seen(mark) = { word: mark.word, text: mark.text, caution: mark.caution, date: mark.date.iso8601 }
 
         def urgency(overview)
           [WORDS.index(word(overview)), overview.axles.filter_map { |axle| axle.measures["careful_days"] }.min || Float::INFINITY, overview.vehicle.id]
@@ -54,9 +58,14 @@ module Graver
 
         def what(overview, look_over)
           names = overview.vehicle.axles.to_h { |axle| [axle.id, axle.name] }
+          marks = look_over.conditions.empty? ? [] : ["#{look_over.conditions.length} marks"]
+          (readings(names, look_over) + marks).join("; ")
+        end
+
+        def readings(names, look_over)
           look_over.readings.group_by { |row| [row.axle_id, row.part, row.event] }.map do |(axle_id, part, event), rows|
             described(names[axle_id], part, event, rows.map { |row| [row.side, row.pad] }.uniq.length)
-          end.join("; ")
+          end
         end
 
         def described(axle, part, event, count)
@@ -64,6 +73,7 @@ module Graver
           when "renewed" then "fluid renewed"
           when "fit" then "new #{axle} #{part}s fitted"
           when "reading" then "#{count} #{axle} #{part}#{"s" if count > 1} read"
+          when "squealer", "sensor", "metal" then "#{axle} pad: #{{ "squealer" => "squealer touches", "sensor" => "wear light", "metal" => "metal to metal" }[event]}"
           when "freed" then "#{axle} pins or pistons freed"
           when "resurfaced" then "#{axle} rotors turned"
           else "#{axle} #{event}"

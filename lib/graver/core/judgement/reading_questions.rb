@@ -7,44 +7,84 @@ module Graver
     module Judgement
       # A reading that can hardly be true is questioned while the wheel is still off, never silently taken or dropped.
       class ReadingQuestions
-        # code: "thicker_than_new", "thicker_than_before", "with_plate", "far_below"; tokens for its sentence.
+        # code: key of the rule table's questions; tokens for its sentence: mm values, and a unit where another one fits.
         Question = Value.define(:code, :tokens)
-        # Beyond this many standard deviations a difference is not the instruments'.
-        COVERAGE = 3.0
+        # thickness   the reading; alternatives: { unit => mm the same figures would be in it }
+        # new_mm      of the part, or nil; plate_mm: what the reading would lose if its plate had been included, or nil
+        # before      newest Thickness of the same position in the same set, or nil
+        # expected    { mean_mm:, sd_mm: } forecast for here, or nil
+        Asked = Value.define(:thickness, :alternatives, :new_mm, :plate_mm, :before, :expected)
 
-        # thickness: the reading; new_mm, backing_mm: of the part or nil; before: newest Thickness of the same position in
-        # the same set or nil; expected: { mean_mm:, sd_mm: } forecast for here, or nil. -> [Question]
-        def call(thickness:, new_mm:, backing_mm:, before:, expected:)
-          found = [thicker_than_new(thickness, new_mm, backing_mm), thicker_than_before(thickness, before), far_below(thickness, expected)]
-          found.compact.uniq(&:code).first(1)
+        # thresholds: { coverage:, least_mm:, near_mm: }
+        def initialize(coverage:, least_mm:, near_mm:, **)
+          @coverage = coverage
+          @least_mm = least_mm
+          @near_mm = near_mm
+        end
+
+        # Asked -> Question or nil: the one that explains most comes first.
+        def call(asked)
+          doubts = [thicker_than_new(asked), thicker_than_before(asked), far_below(asked), far_above(asked)].compact
+          return tiny(asked) if doubts.empty?
+
+          with_plate(asked) || other_unit(asked) || doubts.first
         end
 
         private
 
-        def thicker_than_new(thickness, new_mm, backing_mm)
-          return unless new_mm && least(thickness) > new_mm * 1.005
+        def question(code, asked, **tokens) = Question.new(code:, tokens: { read_mm: asked.thickness.value_mm, **tokens })
 
-          plate = backing_mm && least(thickness) - backing_mm <= new_mm
-          tokens = { read_mm: thickness.value_mm, new_mm:, without_plate_mm: backing_mm && (thickness.value_mm - backing_mm) }
-          Question.new(code: plate ? "with_plate" : "thicker_than_new", tokens:)
+        def thicker_than_new(asked)
+          question("thicker_than_new", asked, new_mm: asked.new_mm) if asked.new_mm && least(asked.thickness) > asked.new_mm * 1.005
         end
 
-        def thicker_than_before(thickness, before)
-          return unless before
+        def thicker_than_before(asked)
+          return unless (before = asked.before)
 
-          error = COVERAGE * Math.hypot(thickness.standard_uncertainty_mm, before.standard_uncertainty_mm)
-          return unless thickness.value_mm - before.value_mm > error
-
-          Question.new(code: "thicker_than_before", tokens: { read_mm: thickness.value_mm, before_mm: before.value_mm })
+          error = @coverage * Math.hypot(asked.thickness.standard_uncertainty_mm, before.standard_uncertainty_mm)
+          question("thicker_than_before", asked, before_mm: before.value_mm) if asked.thickness.value_mm - before.value_mm > error
         end
 
-        def far_below(thickness, expected)
-          return unless expected
+        def far_below(asked)
+          question("far_below", asked, expected_mm: asked.expected[:mean_mm]) if asked.expected && misfit(asked, asked.thickness.value_mm) < -1
+        end
 
-          error = COVERAGE * Math.hypot(thickness.standard_uncertainty_mm, expected.fetch(:sd_mm))
-          return unless expected.fetch(:mean_mm) - thickness.value_mm > [error, 1.0].max
+        def far_above(asked)
+          question("far_above", asked, expected_mm: asked.expected[:mean_mm]) if asked.expected && misfit(asked, asked.thickness.value_mm) > 1
+        end
 
-          Question.new(code: "far_below", tokens: { read_mm: thickness.value_mm, expected_mm: expected.fetch(:mean_mm) })
+        # Deviation from what was expected, as a multiple of what may still pass.
+        def misfit(asked, value_mm)
+          error = @coverage * Math.hypot(asked.thickness.standard_uncertainty_mm, asked.expected.fetch(:sd_mm))
+          (value_mm - asked.expected.fetch(:mean_mm)) / [error, @least_mm].max
+        end
+
+        def other_unit(asked)
+          unit, mm = asked.alternatives.find { |_, value_mm| plausible?(asked, value_mm) }
+          unit && question("other_unit", asked, unit:, other_mm: mm)
+        end
+
+        # Under a millimetre without any expectation: bare metal is possible, another unit likelier where it fits well.
+        def tiny(asked)
+          other_unit(asked) if asked.expected.nil? && tiny?(asked)
+        end
+
+        def tiny?(asked) = asked.new_mm && asked.thickness.value_mm.between?(1e-9, [1.0, asked.new_mm / 8].min)
+
+        def plausible?(asked, value_mm)
+          return tiny?(asked) && value_mm.between?(asked.new_mm * 0.2, asked.new_mm * 1.01) unless asked.expected
+
+          (value_mm - asked.expected.fetch(:mean_mm)).abs <= [@near_mm, @coverage * asked.expected.fetch(:sd_mm)].max && !thicker?(asked, value_mm)
+        end
+
+        def thicker?(asked, value_mm) = asked.new_mm && value_mm > asked.new_mm * 1.01
+
+        def with_plate(asked)
+          return unless asked.plate_mm
+
+          without = asked.thickness.value_mm - asked.plate_mm
+          fits = asked.expected ? misfit(asked, without).abs <= 1 : thicker?(asked, asked.thickness.value_mm) && without.between?(0, asked.new_mm)
+          question("with_plate", asked, without_plate_mm: without) if fits && asked.thickness.value_mm > asked.plate_mm
         end
 
         def least(thickness) = thickness.interval? ? thickness.lower_mm : thickness.value_mm - (2 * thickness.standard_uncertainty_mm)

@@ -3,6 +3,7 @@
 require_relative "../errors"
 require_relative "../quantity/units"
 require_relative "thickness"
+require_relative "type_b"
 
 module Graver
   module Core
@@ -14,7 +15,8 @@ module Graver
           def self.unknown = new(new_mm: nil, backing_mm: nil, backing_uncertainty_mm: nil)
         end
 
-        ROOT_OF_THREE = Math.sqrt(3)
+        # Units of "how much of the new thickness is left", and what one of them is in percent.
+        SHARES = { "percent" => 1r, "share" => 100r }.freeze
 
         # rules: MeasurementRules (standard uncertainties by method and part, typical values, tab height).
         def initialize(rules)
@@ -41,11 +43,10 @@ module Graver
         private
 
         def check(reading)
-          percent = reading.unit == "percent"
-          if percent != (reading.method == "percent")
-            refuse("unit", "unit_for_method", "percent is a unit for readings in percent of new, and their only one")
-          elsif reading.method == "percent" && reading.part == "rotor"
-            refuse("method", "method_for_part", "a rotor is read in thickness, not in percent")
+          if SHARES.key?(reading.unit) != (reading.method == "percent")
+            refuse("unit", "unit_for_method", "percent and share are units of what is left of new, and its only ones")
+          elsif reading.method == "percent" && reading.part != "pad"
+            refuse("method", "method_for_part", "a #{reading.part} is read in thickness, not as a share of new")
           elsif !@rules.method?(reading.method, reading.part)
             refuse("method", "method_for_part", "a #{reading.part} cannot be read by #{reading.method}")
           end
@@ -54,9 +55,11 @@ module Graver
         def point(reading, part)
           plate, plate_u, assumed = plate(reading, part)
           step_mm = to_mm(reading.value.step, reading.unit)
-          # A typed digit is a rectangle one step wide: half the step over the square root of three.
-          uncertainty = root_sum_square(@rules.standard_uncertainty_mm(reading.method, reading.part), step_mm / 2 / ROOT_OF_THREE, plate_u)
-          Thickness.point(within(reading, to_mm(reading.value.value, reading.unit) - plate), uncertainty, assumed:)
+          # A typed digit is a rectangle one step wide.
+          shown_mm = to_mm(reading.value.value, reading.unit)
+          reading.instrument&.check(shown_mm)
+          uncertainty = TypeB.combined(method_uncertainty_mm(reading), TypeB.resolution(step_mm), plate_u)
+          Thickness.point(within(reading, shown_mm - plate), uncertainty, assumed:)
         end
 
         def gauge(reading, part)
@@ -65,13 +68,13 @@ module Graver
           upper = reading.upper ? to_mm(reading.upper.value, reading.unit) : lower + @rules.gauge_step_mm
           refuse("upper", "gauge_order", "the leaf that does not go in must be thicker than the one that does") if upper <= lower
           assumed += ["gauge_step"] unless reading.upper
-          edge = root_sum_square(@rules.standard_uncertainty_mm("gauge", reading.part), plate_u)
+          edge = TypeB.combined(method_uncertainty_mm(reading), plate_u)
           Thickness.interval([within(reading, lower - plate), 0.0].max, within(reading, upper - plate), edge_mm: edge, assumed:)
         end
 
         def percent(reading, part)
-          share = reading.value.value.to_f
-          refuse("value", "out_of_range", "percent left lies between 0 and 100, got #{share}") unless share.between?(0, 100)
+          share = (reading.value.value * SHARES.fetch(reading.unit)).to_f
+          refuse("value", "out_of_range", "what is left lies between 0 and 100 % of new, got #{format("%g", share)} %") unless share.between?(0, 100)
           new_mm = part.new_mm || @rules.typical_new_mm
           spread = @rules.percent_standard_uncertainty / 100.0 * new_mm
           Thickness.point(share / 100.0 * new_mm, spread, assumed: part.new_mm ? [] : ["new_thickness"])
@@ -84,12 +87,12 @@ module Graver
           [@rules.typical_backing_mm, @rules.typical_backing_uncertainty_mm, ["backing_plate"]]
         end
 
-        # A pad reading a little below the plate is metal to metal; far below, or beyond any part, it was misread.
+        # A pad reading a little below its plate is metal to metal; far below, or beyond any part, it was misread.
         def within(reading, value_mm)
-          most = @rules.largest_mm(reading.part)
-          return [value_mm, 0.0].max if value_mm.between?(-1.0, most)
+          least, most = @rules.range_mm(reading.part)
+          return [value_mm, 0.0].max if value_mm.between?(reading.overall ? -1.0 : least, most)
 
-          refuse("value", "out_of_range", "#{format("%.4g", value_mm)} mm of #{reading.part} is outside 0 to #{most} mm: check the unit and whether the plate is included")
+          refuse("value", "out_of_range", "#{format("%.4g", value_mm)} mm of #{reading.part} is outside #{least} to #{most} mm: check the unit and whether the plate is included")
         end
 
         def to_mm(value, unit)
@@ -98,7 +101,7 @@ module Graver
           refuse("unit", "unknown_unit", "thickness is read in #{Quantity::LENGTH.units.join(", ")}, got “#{unit}”")
         end
 
-        def root_sum_square(*terms) = Math.sqrt(terms.sum { |term| term * term })
+        def method_uncertainty_mm(reading) = @rules.standard_uncertainty_mm(reading.method, reading.part, reading.instrument&.standard_uncertainty_mm)
         def refuse(field, code, message) = raise(InvalidEntry.of(field, code, message))
       end
     end

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../value"
+require_relative "type_b"
 
 module Graver
   module Core
@@ -18,9 +19,8 @@ module Graver
         end
 
         def self.interval(lower_mm, upper_mm, edge_mm: 0.0, assumed: [])
-          rectangular = (upper_mm - lower_mm) / 2.0 / Math.sqrt(3)
           new(kind: :interval, value_mm: (lower_mm + upper_mm) / 2.0,
-              standard_uncertainty_mm: Math.hypot(rectangular, edge_mm),
+              standard_uncertainty_mm: TypeB.combined(TypeB.between(lower_mm, upper_mm), edge_mm),
               lower_mm:, upper_mm:, edge_mm:, assumed:)
         end
 

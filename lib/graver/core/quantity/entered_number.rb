@@ -9,7 +9,7 @@ module Graver
       # A number as a person wrote it: its value (Rational) and the step it was written to.
       # "8.40" has the step 1/100, "7/32" the step 1/32, "12" the step 1. Comma or point.
       EnteredNumber = Value.define(:value, :step) do
-        const_set :DECIMAL, /\A([+-]?\d{1,9})(?:[.,](\d{1,6}))?\z/
+        const_set :DECIMAL, /\A([+-]?(?:\d{1,9}|(?=[.,]\d)))(?:[.,](\d{1,6}))?\z/
         const_set :FRACTION, %r{\A(?:(\d{1,4})[ -])?(\d{1,4})/(\d{1,4})\z}
 
         # Raises InvalidEntry (field "") when the text is no number.
@@ -22,7 +22,7 @@ module Graver
           return unless (match = self::DECIMAL.match(text))
 
           digits = match[2].to_s
-          new(value: Rational("#{match[1]}.#{digits.empty? ? 0 : digits}"), step: Rational(1, 10**digits.length))
+          new(value: Rational("#{match[1].sub(/\A[+-]?\z/) { "#{_1}0" }}.#{digits.empty? ? 0 : digits}"), step: Rational(1, 10**digits.length))
         end
 
         def self.fraction(text)

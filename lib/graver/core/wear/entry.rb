@@ -10,12 +10,12 @@ module Graver
       # date         Date; odometer_km Float
       # part         "pad" or "rotor"
       # side, pad    "left"/"right", "inner"/"outer"; nil on a fit that concerns all of them
-      # event        "fit", "reading", "squealer", "sensor", "resurfaced" or "freed"
+      # event        "fit", "reading", "squealer", "sensor", "metal", "resurfaced" or "freed"
       # reading      Measurement::Reading, or nil where the event says it all
       # trust        1.0, or less for a reading kept with a doubt
       # ref          handed back with a doubt (a line number, a record's id)
       Entry = Value.define(:date, :odometer_km, :part, :side, :pad, :event, :reading, :trust, :ref) do
-        def thickness? = %w[reading squealer sensor].include?(event)
+        def thickness? = %w[reading squealer sensor metal].include?(event)
         def renewal? = %w[fit resurfaced].include?(event)
       end
     end

@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+require_relative "../contracts/workshop"
+require_relative "../serializers/instruments"
+require_relative "../serializers/devices"
+require_relative "../../service/bench_reading"
+require_relative "../../service/instruments"
+
+module Graver
+  module API
+    module Routes
+      # Measuring tools with their zero checks, and the devices on the bench.
+      module Workshop
+        def self.registered(app)
+          app.helpers do
+            def instruments = Service::Instruments.new(context)
+            def instrument_json(instrument) = Serializers::Instruments.new(knowledge, instruments, context.store.vehicles).call(instrument)
+          end
+
+          app.get("/instruments") do
+            kinds = knowledge.measurement.fetch("methods").select { |_, method| method.key?("instrument") }
+            answer({ kinds: kinds.map { |id, kind| { id:, label: kind["label"], resolution_mm: kind["resolution_mm"], uncertainty_mm: kind["instrument"] } },
+                     instruments: context.store.instruments.all.map { |instrument| instrument_json(instrument) } })
+          end
+
+          app.post("/instruments") { answer(instrument_json(instruments.add(payload(Contracts::NewInstrument))), 201) }
+          app.patch("/instruments/:id") { answer(instrument_json(instruments.change(id, payload(Contracts::InstrumentChange)))) }
+          app.post("/instruments/:id/zero-checks") { answer(instrument_json(instruments.check(id, payload(Contracts::ZeroCheck))), 201) }
+
+          # Takes the newest check's offset off the readings it concerns.
+          app.post("/instruments/:id/corrections") do
+            corrected = instruments.apply(id)
+            answer({ corrected:, instrument: instrument_json(context.store.instruments.find(id)) }, 201)
+          end
+
+          app.get("/devices") { answer(Serializers::Devices.all(context.bench)) }
+
+          app.patch("/devices/:id") do
+            # The knobs are each device's own, so their names are not known to the contract.
+            content = parsed
+            given = Contracts::DeviceChange.check(content)
+            context.bench.use(params["id"]) do |device|
+              device.change(content["settings"]) if given[:settings]
+              if given.key?(:connected)
+                given[:connected] ? device.connect : device.disconnect
+              end
+            end
+            answer(Serializers::Devices.one(context.bench.find(params["id"])))
+          end
+
+          app.post("/devices/:id/readings") { answer(Service::BenchReading.new(context).call(params["id"], payload(Contracts::DeviceReading)).to_h, 201) }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Serializers
+      # The devices on the bench.
+      module Devices
+        module_function
+
+        def all(bench) = { devices: bench.all.map { |device| one(device) } }
+
+        def one(device)
+          { id: device.id, label: device.label, quantities: device.quantities, method: device.method, connected: device.connected?, simulated: device.simulated?,
+            settings: device.settings.map(&:to_h) }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Serializers
+      # One look-over as logged: every reading with its doubts and corrections, every mark.
+      class LookOvers
+        def initialize(knowledge)
+          @knowledge = knowledge
+        end
+
+        def call(look_over, store)
+          vehicle = store.vehicles.find(look_over.vehicle_id)
+          axles = vehicle.axles.to_h { |axle| [axle.id, axle.name] }
+          { id: look_over.id, vehicle_id: vehicle.id, vehicle_name: vehicle.name, distance_unit: vehicle.distance_unit, date: look_over.date.iso8601,
+            odometer: { value: look_over.odometer_value, unit: look_over.odometer_unit }, note: look_over.note, void: look_over.void, imported: !look_over.import_id.nil?,
+            corrections: look_over.corrections.map { |correction| correction(correction) },
+            readings: look_over.readings.map { |row| reading(row, axles) }, marks: look_over.conditions.map { |condition| mark(condition, axles) } }
+        end
+
+        private
+
+        def correction(correction)
+          { date: correction.recorded_at[0, 10], reason: correction.reason, change: correction.change.map { |field, value| changed(field, value) }.join(", ") }
+        end
+
+        def changed(field, value)
+          return value ? "struck out" : "taken back in" if field == "void"
+
+          if field == "odometer_km"
+            "#{value.round} km"
+          else
+            "#{field.tr("_", " ")} now #{value.nil? ? "empty" : value}"
+          end
+        end
+
+        def reading(row, axles)
+          { id: row.id, axle: axles[row.axle_id], event: row.event, label: label(row, axles), part: row.part, value: row.value, upper: row.upper, unit: row.unit, method: row.method,
+            method_label: method_label(row.method), overall: row.overall, void: row.void, entered: row.entered, kept: !row.doubt.nil?,
+            doubts: row.doubts.map { |doubt| { question: doubt.question, value: [doubt.value, doubt.unit].compact.join(" "), answer: answer(doubt) } },
+            corrections: row.corrections.map { |correction| correction(correction) } }
+        end
+
+        def label(row, axles) = [axles[row.axle_id], row.side, row.pad, row.part == "shoe" ? "parking shoe" : row.part, row.place > 1 ? "place #{row.place}" : nil].compact.join(" ")
+
+        def method_label(method)
+          method && (method == "percent" ? @knowledge.measurement.dig("percent", "label") : @knowledge.measurement.dig("methods", method, "label"))
+        end
+
+        def answer(doubt)
+          text = @knowledge.questions.dig("answers", doubt.answer) || doubt.answer
+          Service::Wording.tokens(text, { unit: "another unit" })
+        end
+
+        def mark(condition, axles)
+          place = [axles[condition.axle_id], condition.side, condition.face].compact.join(" ")
+          figure = @knowledge.condition_figure(condition.item)
+          return { place:, item: figure["label"], mark: "#{condition.value} #{figure["unit"]}", word: nil } if figure
+
+          item = @knowledge.condition_item(condition.item)
+          mark = item && item["marks"].find { |each| each["id"] == condition.mark }
+          { place:, item: item ? item["label"] : condition.item, mark: mark ? mark["label"] : condition.mark, word: mark && mark["word"] }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+require_relative "../core/errors"
+require_relative "simulated/gauge"
+require_relative "simulated/diagnostic_reader"
+
+module Graver
+  module Bench
+    # The devices at hand. One question at a time reaches each.
+    class Shelf
+      # What ships with Graver: nothing to plug in, everything to try.
+      def self.simulated(seed: 20)
+        new([Simulated::Gauge.new(id: "caliper", label: "Simulated digital caliper", method: "caliper", step_mm: 0.01, noise_mm: 0.03, seed:),
+             Simulated::Gauge.new(id: "micrometer", label: "Simulated micrometer", method: "micrometer", step_mm: 0.001, noise_mm: 0.003, seed: seed + 1),
+             Simulated::DiagnosticReader.new(id: "diagnostic", label: "Simulated diagnostic reader", seed: seed + 2)])
+      end
+
+      def initialize(devices)
+        @devices = devices.to_h { |device| [device.id, device] }.freeze
+        @lock = Mutex.new
+      end
+
+      def all = @devices.values
+
+      # Raises NotFound.
+      def find(id) = @devices.fetch(id) { raise NotFound, "there is no such device on the bench" }
+
+      # Yields the device alone.
+      def use(id)
+        device = find(id)
+        @lock.synchronize { yield device }
+      end
+    end
+  end
+end

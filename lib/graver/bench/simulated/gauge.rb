@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+require_relative "adjustable"
+
+module Graver
+  module Bench
+    module Simulated
+      # A digital caliper or micrometer with a send button: it shows what it touches, with noise, a zero that can be wrong
+      # and that creeps with every reading.
+      class Gauge < Adjustable
+        attr_reader :method
+
+        # step_mm: the last digit it shows; noise_mm: standard deviation of repeated readings
+        def initialize(method:, step_mm:, noise_mm:, **rest)
+          @method = method
+          @step_mm = step_mm
+          @touching_mm = 0.0
+          @readings = 0
+          knobs = [{ id: "noise", label: "Noise", unit: "mm", value: noise_mm, least: 0, most: 1 },
+                   { id: "zero", label: "Wrong zero", unit: "mm", value: 0.0, least: -5, most: 5 },
+                   { id: "drift", label: "Drift per reading", unit: "mm", value: 0.0, least: -0.5, most: 0.5 }]
+          super(knobs:, **rest)
+        end
+
+        def quantities = ["length"]
+        def touch(length_mm: 0.0, **) = @touching_mm = length_mm
+
+        private
+
+        def sample(quantity)
+          shown = @touching_mm + knob("zero") + (knob("drift") * @readings) + (knob("noise") * normal)
+          @readings += 1
+          steps = (shown / @step_mm).round
+          Sample.new(quantity:, value: format("%.#{digits}f", steps * @step_mm), unit: "mm")
+        end
+
+        def digits = [-Math.log10(@step_mm).floor, 0].max
+      end
+    end
+  end
+end

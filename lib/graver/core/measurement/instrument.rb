@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+require_relative "../value"
+require_relative "../errors"
+
+module Graver
+  module Core
+    module Measurement
+      # One measuring tool of the owner's; lengths in mm, nil where the owner does not know.
+      #
+      # method                    the way of reading it serves ("caliper", "micrometer", ...)
+      # least_mm, most_mm         its range
+      # resolution_mm             the smallest step it shows
+      # standard_uncertainty_mm   of the tool itself, without how it is held against the part
+      Instrument = Value.define(:method, :least_mm, :most_mm, :resolution_mm, :standard_uncertainty_mm) do
+        # Raises InvalidEntry (field "value") for a value the tool cannot have shown.
+        def check(value_mm)
+          return if (least_mm.nil? || value_mm >= least_mm - 1e-9) && (most_mm.nil? || value_mm <= most_mm + 1e-9)
+
+          range = [least_mm, most_mm].map { |bound| bound ? format("%.4g", bound) : "?" }.join(" to ")
+          raise InvalidEntry.of("value", "out_of_instrument_range", "#{format("%.4g", value_mm)} mm is outside this instrument's range (#{range} mm): another tool, or another unit?")
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,124 @@
+# frozen_string_literal: true
+
+require "date"
+require_relative "columns"
+require_relative "../core/errors"
+
+module Graver
+  module LogFormat
+    # How a person's columns become the columns of the open log: which column is the day, which the odometer, and for every
+    # column of thicknesses what was read there. Two shapes are known: one reading a row, or one look-over a row with a
+    # column per position.
+    class ColumnMapping
+      DATE_FORMATS = { "iso" => /\A(?<y>\d{4})-(?<m>\d{1,2})-(?<d>\d{1,2})\z/, "ymd" => %r{\A(?<y>\d{4})[-./]?(?<m>\d{1,2})[-./]?(?<d>\d{1,2})\z},
+                       "dmy" => %r{\A(?<d>\d{1,2})[-./ ](?<m>\d{1,2})[-./ ](?<y>\d{4}|\d{2})\z}, "mdy" => %r{\A(?<m>\d{1,2})[-./ ](?<d>\d{1,2})[-./ ](?<y>\d{4}|\d{2})\z} }.freeze
+      THOUSANDS = /\A\d{1,3}([., '’\u00A0]\d{3})+\z/
+      # How people write the words of the open columns.
+      WORDS = { "l" => "left", "lh" => "left", "r" => "right", "rh" => "right", "f" => "front", "in" => "inner", "inside" => "inner", "inboard" => "inner", "out" => "outer",
+                "outside" => "outer", "outboard" => "outer", "disc" => "rotor", "disk" => "rotor", "pads" => "pad", "rotors" => "rotor", "back" => "rear" }.freeze
+      WORDED = %w[axle side part pad event method].freeze
+      # What each reading needs: from a column, or the same for all.
+      FIELDS = %w[axle side part pad event method unit overall upper places entered doubt].freeze
+
+      attr_reader :content
+
+      # content: { "date" => { "column" => 0, "format" => "dmy" }, "odometer" => { "column" => 1, "unit" => "km" },
+      #   "note" => { "column" => 9 } or nil, "readings" => [{ "column" => 2, "axle" => { "is" => "front" }, "side" => { "column" => 4 }, ... }] }
+      # width: number of columns. Raises InvalidEntry with every fault.
+      def initialize(content, width)
+        @content = content
+        @width = width
+        @dates = {}
+        faults = check
+        raise InvalidEntry, faults if faults.any?
+
+        @readings = content.fetch("readings").map { |reading| [reading.fetch("column"), FIELDS.to_h { |field| [field, reading[field]] }] }
+      end
+
+      # cells of one row -> [{ open column => text }, ...], one per reading that has something in it
+      def call(cells)
+        date = date(cells)
+        common = { "date" => date, "odometer" => odometer(cells), "odometer_unit" => @content.dig("odometer", "unit") || from(@content["odometer_unit"], cells) || "km" }
+        note = from(@content["note"], cells)
+        rows = @readings.filter_map { |column, fields| row(cells, column, fields, common) }
+        rows.first["note"] = note if rows.any? && note
+        rows
+      end
+
+      private
+
+      def row(cells, column, fields, common)
+        value = column && cells[column].to_s.strip
+        filled = fields.to_h { |field, where| [field, worded(field, from(where, cells))] }
+        return if value.to_s.empty? && (filled["event"].nil? || filled["event"] == "reading")
+
+        filled["event"] ||= "reading"
+        { **common, **filled, "value" => value }
+      end
+
+      # Words are taken as meant; a word of another field ("in" as a unit) stays what it is.
+      def worded(field, text)
+        return text if text.nil? || !WORDED.include?(field)
+
+        word = text.downcase
+        WORDS.fetch(word, word)
+      end
+
+      def from(where, cells)
+        return if where.nil? || where.empty?
+
+        text = where.key?("is") ? where["is"] : cells[where["column"]].to_s.strip
+        text unless text.to_s.empty?
+      end
+
+      # "61.200", "61,200 km" and "61 200" are thousands, unless the log is Graver's own.
+      def odometer(cells)
+        text = cells[@content.dig("odometer", "column")].to_s.strip
+        return text if @content.dig("odometer", "plain")
+
+        text = text.sub(/ ?(km|mi|miles)\z/i, "")
+        text.match?(THOUSANDS) ? text.gsub(/\D/, "") : text
+      end
+
+      # ISO text, or what stood there when it is no such day: the row's check names it then.
+      def date(cells)
+        text = cells[@content.dig("date", "column")].to_s.strip.sub(/[T ]\d{1,2}:\d{2}.*\z/, "")
+        @dates[text] ||= iso(text)
+      end
+
+      def iso(text)
+        match = DATE_FORMATS.fetch(@content.dig("date", "format")).match(text) or return text
+        year = match[:y].to_i
+        year += year < 70 ? 2000 : 1900 if year < 100
+        Date.new(year, match[:m].to_i, match[:d].to_i).iso8601
+      rescue Date::Error
+        text
+      end
+
+      def check
+        faults = []
+        faults << fault("date.column", "choose the column with the day") unless column?(@content.dig("date", "column"))
+        faults << fault("date.format", "choose how days are written: #{DATE_FORMATS.keys.join(", ")}") unless DATE_FORMATS.key?(@content.dig("date", "format"))
+        faults << fault("odometer.column", "choose the column with the odometer") unless column?(@content.dig("odometer", "column"))
+        readings = @content["readings"]
+        return faults << fault("readings", "choose at least one column with readings") unless readings.is_a?(Array) && readings.any?
+
+        readings.each_with_index { |reading, at| faults.concat(reading_faults(reading, at)) }
+        faults
+      end
+
+      def reading_faults(reading, at)
+        found = []
+        found << fault("readings.#{at}.column", "there is no such column") unless column?(reading["column"])
+        found << fault("readings.#{at}.axle", "say which axle") unless reading["axle"]
+        found << fault("readings.#{at}.part", "say what was read") unless reading["part"]
+        named = reading.values_at(*FIELDS).grep(Hash).filter_map { |where| where["column"] }
+        found << fault("readings.#{at}", "there is no such column") unless named.all? { |column| column?(column) }
+        found
+      end
+
+      def column?(column) = column.is_a?(Integer) && column.between?(0, @width - 1)
+      def fault(field, message) = InvalidEntry::Fault.new(field: "mapping.#{field}", code: "mapping", message:)
+    end
+  end
+end

@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+require "json"
+require_relative "records"
+
+module Graver
+  module Storage
+    # What was found wrong later: rows beside the evidence, and the evidence as it reads with them.
+    class Corrections
+      READING_FIELDS = %w[value upper unit method overall].freeze
+      LOOK_OVER_FIELDS = %w[date odometer_value odometer_unit odometer_km note].freeze
+
+      def initialize(database)
+        @table = database[:corrections]
+      end
+
+      # change: { "value" => "8.2", ... } or { "void" => true }; { "void" => false } takes a void back.
+      def add(look_over_id:, change:, reason:, at:, reading_id: nil)
+        @table.insert(look_over_id:, reading_id:, change: JSON.generate(change), reason:, recorded_at: at)
+      end
+
+      # { look-over id => [Correction] }, oldest first
+      def of(look_over_ids)
+        @table.where(look_over_id: look_over_ids).order(:id).map { |row| record(row) }.group_by(&:look_over_id)
+      end
+
+      # A row of evidence (symbol keys) as it reads after its corrections; :void is true when it does not count.
+      def self.applied(row, corrections)
+        corrections.reduce(row) { |now, correction| now.merge(correction.change.transform_keys(&:to_sym)) }
+      end
+
+      private
+
+      def record(row) = Correction.new(**row.slice(:id, :look_over_id, :reading_id, :reason, :recorded_at), change: JSON.parse(row[:change]))
+    end
+  end
+end

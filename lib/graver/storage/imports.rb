@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+require "json"
+require_relative "records"
+require_relative "../core/errors"
+
+module Graver
+  module Storage
+    # Files that were brought in, with what was made of them. An undone import stays on file and counts no more.
+    class Imports
+      def initialize(database)
+        @table = database[:imports]
+      end
+
+      def add(vehicle_id:, name:, digest:, content:, at:) = find(@table.insert(vehicle_id:, name:, digest:, content: Sequel.blob(content), recorded_at: at))
+
+      # Raises NotFound.
+      def find(id)
+        row = listed.first(id:) or raise NotFound, "there is no import with this address"
+        record(row)
+      end
+
+      # Newest first, without their texts.
+      def of_vehicle(vehicle_id) = listed.where(vehicle_id:).exclude(done_at: nil).reverse(:id).map { |row| record(row) }
+
+      def content(id) = @table.where(id:).get(:content)
+      def finish(id, mapping:, result:, at:) = @table.where(id:).update(mapping: JSON.generate(mapping), result: JSON.generate(result), done_at: at)
+      def undo(id, at:) = @table.where(id:).update(undone_at: at)
+      # Files that nobody went on with.
+      def forget_unfinished(before:) = @table.where(done_at: nil).where { recorded_at < before }.delete
+
+      private
+
+      def listed = @table.select(:id, :vehicle_id, :name, :digest, :mapping, :result, :recorded_at, :done_at, :undone_at)
+
+      def record(row)
+        state = if row[:undone_at] then "undone"
+                else
+                  row[:done_at] ? "done" : "uploaded"
+                end
+        Import.new(**row.slice(:id, :vehicle_id, :name, :digest, :recorded_at), state:,
+                                                                                **%i[mapping result].to_h { |key| [key, row[key] && JSON.parse(row[key])] })
+      end
+    end
+  end
+end

@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+require "tmpdir"
+require "yaml"
+require "graver/boot"
+require "graver/service/load_household"
+
+# The demo household, filled once and copied for each example that wants it.
+module DemoFile
+  TODAY = "2026-05-16"
+
+  def self.path
+    @path ||= File.join(Dir.mktmpdir, "demo.sqlite3").tap do |path|
+      demo = Graver::Boot.context("GRAVER_DATABASE" => path, "GRAVER_TODAY" => TODAY)
+      Graver::Service::LoadHousehold.new(demo).call(YAML.safe_load_file(File.join(Graver::Boot::ROOT, "demo/household.yml")))
+      demo.store.close
+      at_exit { FileUtils.rm_rf(File.dirname(path)) }
+    end
+  end
+
+  # Where an example's own database lies, with the demo in it when the example says so.
+  def self.folder(example) = Dir.mktmpdir.tap { |folder| FileUtils.cp(path, File.join(folder, "graver.sqlite3")) if example.metadata[:demo] }
+end
