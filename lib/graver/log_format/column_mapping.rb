@@ -32,7 +32,8 @@ module Graver
         faults = check
         raise InvalidEntry, faults if faults.any?
 
-        @readings = content.fetch("readings").map { |reading| [reading.fetch("column"), FIELDS.to_h { |field| [field, reading[field]] }] }
+        @readings = content.fetch("readings").map { |reading| prepared(reading) }
+        @words = Hash.new { |words, text| words[text] = WORDS.fetch(text.downcase, text.downcase) }
       end
 
       # cells of one row -> [{ open column => text }, ...], one per reading that has something in it
@@ -40,28 +41,29 @@ module Graver
         date = date(cells)
         common = { "date" => date, "odometer" => odometer(cells), "odometer_unit" => @content.dig("odometer", "unit") || from(@content["odometer_unit"], cells) || "km" }
         note = from(@content["note"], cells)
-        rows = @readings.filter_map { |column, fields| row(cells, column, fields, common) }
+        rows = @readings.filter_map { |column, fixed, looked_up| row(cells, column, fixed, looked_up, common) }
         rows.first["note"] = note if rows.any? && note
         rows
       end
 
       private
 
-      def row(cells, column, fields, common)
-        value = column && cells[column].to_s.strip
-        filled = fields.to_h { |field, where| [field, worded(field, from(where, cells))] }
-        return if value.to_s.empty? && (filled["event"].nil? || filled["event"] == "reading")
-
-        filled["event"] ||= "reading"
-        { **common, **filled, "value" => value }
+      # [column of the value, what is the same for all, [[field, column], ...]]
+      def prepared(reading)
+        named = FIELDS.filter_map { |field| [field, reading[field]] if reading[field] && !reading[field].empty? }
+        fixed, looked_up = named.partition { |_, where| where.key?("is") }
+        [reading.fetch("column"), fixed.to_h { |field, where| [field, where["is"]] }, looked_up.map { |field, where| [field, where["column"]] }]
       end
 
-      # Words are taken as meant; a word of another field ("in" as a unit) stays what it is.
-      def worded(field, text)
-        return text if text.nil? || !WORDED.include?(field)
-
-        word = text.downcase
-        WORDS.fetch(word, word)
+      def row(cells, column, fixed, looked_up, common)
+        row = common.merge(fixed)
+        looked_up.each do |field, at|
+          text = cells[at].to_s.strip
+          row[field] = WORDED.include?(field) ? @words[text] : text unless text.empty?
+        end
+        row["value"] = column && cells[column].to_s.strip
+        row["event"] ||= "reading"
+        row unless row["value"].to_s.empty? && row["event"] == "reading"
       end
 
       def from(where, cells)

@@ -49,7 +49,8 @@ module Graver
 
       def reading(words, column)
         part = words.match?(/rotor|disc|disk/) ? "rotor" : "pad"
-        axle, side, pad = %w[axle side pad].map { |field| first(WORDS.fetch(field), words) }
+        # a unit in brackets is no side: "(in)"
+        axle, side, pad = %w[axle side pad].map { |field| first(WORDS.fetch(field), words.sub(/\([^)]*\)/, "")) }
         return unless axle && side && (pad || part == "rotor")
 
         said = { "axle" => axle, "side" => side, "part" => part, "pad" => part == "pad" ? pad : nil, "method" => part == "rotor" ? "micrometer" : "caliper",

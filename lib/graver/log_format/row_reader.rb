@@ -19,25 +19,51 @@ module Graver
       YEARS = (1950..2200)
       LARGEST_KM = 5_000_000
 
+      # What a row says beside when it was: the same few things come again and again in a long log.
+      Content = Struct.new(:axle, :part, :side, :pad, :event, :reading, :faults)
+      STAMP = %w[date odometer odometer_unit].freeze
+      CONTENT = %w[axle part side pad event method value upper unit overall].freeze
+      # Different contents remembered; a log of a household has far fewer.
+      MOST_REMEMBERED = 20_000
+
       def initialize(normalise, specification)
         @normalise = normalise
         @specification = specification
+        @stamps = {}
+        @contents = {}
       end
 
       # -> [axle name, Core::Wear::Entry]. Raises InvalidEntry with a fault per column.
       def call(line, row)
         @row = row
-        @faults = []
-        fields = { date:, odometer_km:, part:, side:, pad:, event: }
-        axle = self.axle
-        reading = self.reading
-        try(axle, reading) if @faults.empty?
-        raise InvalidEntry, @faults if @faults.any?
+        date, km, faults = remembered(@stamps, STAMP) { stamp }
+        content = remembered(@contents, CONTENT) { content() }
+        raise InvalidEntry, faults + content.faults if faults.any? || content.faults.any?
 
-        [axle, Core::Wear::Entry.new(**fields, reading:, trust: 1.0, ref: line)]
+        [content.axle, Core::Wear::Entry.new(date:, odometer_km: km, part: content.part, side: content.side, pad: content.pad, event: content.event,
+                                             reading: content.reading, trust: 1.0, ref: line)]
       end
 
       private
+
+      def remembered(known, columns)
+        known.clear if known.length > MOST_REMEMBERED
+        known[@row.values_at(*columns)] ||= yield
+      end
+
+      def stamp
+        @faults = []
+        [date, odometer_km, @faults]
+      end
+
+      def content
+        @faults = []
+        fields = { part:, side:, pad:, event: }
+        axle = self.axle
+        reading = self.reading
+        try(axle, reading) if @faults.empty?
+        Content.new(axle, *fields.values_at(:part, :side, :pad, :event), reading, @faults)
+      end
 
       def cell(column) = @row[column].to_s
 

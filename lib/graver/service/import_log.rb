@@ -115,8 +115,9 @@ module Graver
         value, unit, method, upper = cells["entered"] && cells["entered"] != "metal" ? cells["entered"].split("|", 4) : stated(taken)
         common = { axle_id: taken.axle_id, event: taken.entry.event, part: taken.entry.part, side: taken.entry.side, pad: taken.entry.pad, method:, unit:,
                    upper:, overall: taken.entry.reading&.overall || false, doubt: cells["doubt"] }
-        values = cells["places"] ? cells["places"].split(LogFormat::Columns::PLACE_SEPARATOR) : [value]
-        values.each_with_index.map { |text, at| common.merge(value: text, place: at + 1) }
+        return [common.update(value:, place: 1)] unless cells["places"]
+
+        cells["places"].split(LogFormat::Columns::PLACE_SEPARATOR).each_with_index.map { |text, at| common.merge(value: text, place: at + 1) }
       end
 
       # Value, unit, method and upper as the open columns have them; an event without a figure has none.

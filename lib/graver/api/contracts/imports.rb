@@ -25,12 +25,12 @@ module Graver
               optional(:unit).maybe(:string, included_in?: %w[km mi])
               optional(:plain).maybe(:bool)
             end
-            optional(:odometer_unit).maybe(WHERE)
-            optional(:note).maybe(WHERE)
+            optional(:odometer_unit).maybe { hash(WHERE) }
+            optional(:note).maybe { hash(WHERE) }
             required(:readings).value(:array, max_size?: 200).each do
               hash do
                 required(:column).maybe(:integer)
-                Graver::Service::ImportLog::FIELDS.each { |field| optional(field.to_sym).maybe(WHERE) }
+                Graver::Service::ImportLog::FIELDS.each { |field| optional(field.to_sym).maybe { hash(WHERE) } }
               end
             end
           end

@@ -44,7 +44,7 @@ module Graver
         optional(:overall).filled(:bool)
         optional(:instrument).maybe(:integer)
         optional(:answer).maybe(:string, included_in?: %w[keep earlier_wrong])
-        optional(:doubts).value(:array, max_size?: 12).each(DOUBT)
+        optional(:doubts).value(:array, max_size?: 12).each { hash(DOUBT) }
       end
 
       CONDITION = Dry::Schema.JSON do
@@ -69,8 +69,8 @@ module Graver
             optional(:keep).filled(:bool)
           end
           optional(:note).maybe(:string, max_size?: LONGEST_TEXT)
-          required(:readings).value(:array, max_size?: MOST_READINGS).each(READING)
-          optional(:conditions).value(:array, max_size?: MOST_CONDITIONS).each(CONDITION)
+          required(:readings).value(:array, max_size?: MOST_READINGS).each { hash(READING) }
+          optional(:conditions).value(:array, max_size?: MOST_CONDITIONS).each { hash(CONDITION) }
         end
 
         rule(:readings).each do

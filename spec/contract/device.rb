@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+require "graver/bench/device"
+
+# What every device on the bench owes (lib/graver/bench/device.rb), whoever makes it. `device` is one that can answer.
+RSpec.shared_examples "a device on the bench" do
+  it "says what it is and what it sends" do
+    expect([device.id, device.label]).to all(match(/\S/))
+    expect(device.quantities).to be_any.and(all(be_in(%w[length odometer fluid_level])))
+    expect(device.method.nil?).to eq(!device.quantities.include?("length"))
+  end
+
+  it "connects and lets go in any state, and answers only when it is connected" do
+    2.times { device.disconnect }
+    expect { device.read(device.quantities.first) }.to raise_error(Graver::DeviceFailed, /not connected/)
+    2.times { device.connect }
+    expect(device).to be_connected
+  end
+
+  it "sends figures as it shows them, with a unit" do
+    device.quantities.each do |quantity|
+      sample = device.read(quantity)
+      expect(Graver::Core::Quantity::EnteredNumber.parse(sample.value).value).to be_a(Rational)
+      expect(sample).to have_attributes(quantity:, unit: be_in(%w[mm in km mi fraction]))
+    end
+  end
+
+  it "refuses what it does not send, and knobs it does not have" do
+    expect { device.read("temperature") }.to raise_error(Graver::DeviceFailed)
+    expect { device.change("nonsense" => 1) }.to raise_error(Graver::InvalidEntry)
+  end
+end
