@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "fileutils"
+require "tmpdir"
 require "support/browser_helper"
 
 # Drives the demo household through its screens and keeps one picture of each.
@@ -14,12 +15,19 @@ class Screenshooter
     "garage-dark" => ["/#/", "The road ahead", DESK, "dark"],
     "vehicle" => ["/#/vehicles/1", "Logbook", DESK, "light"],
     "brake-data" => ["/#/axles/5/brake-data", "Caliper kind", DESK, "light"],
-    "walk-round" => ["/#/axles/1/look-over", "Left inner pad", DESK, "light"],
-    "walk-round-phone" => ["/#/axles/1/look-over", "Left inner pad", PHONE, "light"],
+    "walk-round" => ["/#/vehicles/1/look-over", "Front left inner pad", DESK, "light"],
+    "walk-round-phone" => ["/#/vehicles/1/look-over", "Front left inner pad", PHONE, "light"],
+    "walk-round-large" => ["/#/vehicles/3/look-over", "Front left inner pad", DESK, "dark"],
+    "look-over" => ["/#/look-overs/7", "Readings", DESK, "light"],
+    "workshop" => ["/#/workshop", "Zero wrong", DESK, "light"],
+    "import" => ["/#/vehicles/3/import", "Choose the file", DESK, "light"],
     "wear" => ["/#/axles/1/wear", "Why it says so", DESK, "light"],
     "job-card" => ["/#/axles/1/job-card", "Steps", DESK, "light"],
     "job-phone" => ["/#/jobs/2", "Under way", PHONE, "light"]
   }.freeze
+
+  # What is done before a picture is taken.
+  PREPARED = { "walk-round" => :walk, "walk-round-phone" => :walk_on, "walk-round-large" => :enlarge, "import" => :upload, "look-over" => :correct, "job-phone" => :scroll_to_steps }.freeze
 
   def initialize(folder)
     @folder = folder
@@ -41,9 +49,7 @@ class Screenshooter
     page.command("Emulation.setDeviceMetricsOverride", width: size[0], height: size[1], deviceScaleFactor: 1, mobile: size == PHONE)
     session.visit(address)
     session.assert_text(text)
-    walk(session) if name == "walk-round"
-    session.find_by_id("value-right_outer").click if name == "walk-round-phone"
-    scroll_to_steps(session) if name == "job-phone"
+    PREPARED[name]&.then { |how| send(how, session) }
     settle(session)
     # What is on the screen, wherever it was scrolled to.
     picture = page.command("Page.captureScreenshot", format: "png").fetch("data")
@@ -55,11 +61,46 @@ class Screenshooter
 
   # Half an inspection: one side read, one reading questioned. Kept as a draft, so that the phone goes on with it.
   def walk(session)
-    keyboard = session.driver.browser.keyboard
     session.find_by_id("odometer").click
-    ["101250", "3.6", "6.5", "23.79", "", "5.4", "11.2"].each { |value| keyboard.type(*[value, :Enter].reject { |key| key == "" }) }
-    session.find_by_id("value-right_outer").click
+    type(session, "101250", "3.6", "6.5", "23.79", "", "5.4", "11.2")
     session.assert_text("Keep it with a doubt")
+  end
+
+  def walk_on(session)
+    session.click_button("Front right: 2 of 3 read, one questioned")
+    session.find_by_id("value-1_right_outer").click
+    session.assert_text("Keep it with a doubt")
+  end
+
+  def enlarge(session)
+    session.find_by_id("odometer").click
+    type(session, "163200")
+    session.click_button("One at a time")
+    session.driver.browser.keyboard.type("10.3")
+    session.assert_text("10.3 mm, ±")
+  end
+
+  def upload(session)
+    Dir.mktmpdir do |folder|
+      path = File.join(folder, "workshop notes.csv")
+      File.write(path, ["Day;km;FL inner;FL outer;FR inner;FR outer;FL rotor;remarks", "12.04.2022;141.100;7,8;8,4;7,9;8,1;24,10;before the holiday",
+                        "31.02.2023;143000;7;7;7;7;;", "03.10.2022;142400;7,1;abc;7,3;7,6;;"].join("\n"))
+      session.attach_file("Choose the file", path)
+      session.assert_text("readings from 2 services")
+    end
+  end
+
+  def correct(session)
+    session.click_button("Correct front left outer pad")
+    session.fill_in("Value", with: "7.0")
+    session.fill_in("Why", with: "the jaws were on the shim")
+    session.click_button("Keep the correction")
+    session.assert_text("entered as 7.2")
+    session.click_button("Correct front right outer pad")
+  end
+
+  def type(session, *values)
+    values.each { |value| session.driver.browser.keyboard.type(*[value, :Enter].reject { |key| key == "" }) }
   end
 
   def scroll_to_steps(session)

@@ -50,9 +50,11 @@ RSpec.describe "Tables in and out of the API" do
 
   it "names each bad row with its line and reason, and takes the rest" do
     ask(:post, look_overs, look_over("2024-05-01", "62000", pad("8.0")))
-    table = upload("date,odometer,axle,side,part,pad,event,method,value,unit\n2024-02-30,61000,front,left,pad,inner,reading,caliper,8,mm\n2024-04-01,61000,front,left,pad,inner,reading,caliper,🛞,mm\n" \
-                   "2024-04-02,61000,middle,left,pad,inner,reading,caliper,8,mm\n2024-04-03,99000,front,left,pad,inner,reading,caliper,8,mm\n2024-04-04,61000,F,L,pad,inside,,caliper,8.1,mm\n" \
-                   "2024-04-05,61100,front,left,pad,inner,reading,caliper,NaN,mm\n2024-04-06,1e9,front,left,pad,inner,reading,caliper,8,mm\n2024-04-07,61200,front,left,pad,inner,reading,caliper,-3,mm\n")
+    rows = ["2024-02-30,61000,front,left,pad,inner,reading,caliper,8,mm", "2024-04-01,61000,front,left,pad,inner,reading,caliper,🛞,mm",
+            "2024-04-02,61000,middle,left,pad,inner,reading,caliper,8,mm", "2024-04-03,99000,front,left,pad,inner,reading,caliper,8,mm",
+            "2024-04-04,61000,F,L,pad,inside,,caliper,8.1,mm", "2024-04-05,61100,front,left,pad,inner,reading,caliper,NaN,mm",
+            "2024-04-06,1e9,front,left,pad,inner,reading,caliper,8,mm", "2024-04-07,61200,front,left,pad,inner,reading,caliper,-3,mm"]
+    table = upload(["date,odometer,axle,side,part,pad,event,method,value,unit", *rows].join("\n"))
     found = trial(table)
     expect(found).to include("readings" => 1, "bad_rows" => 7)
     expect(found["faults"].map { |fault| fault.values_at("line", "column") }).to eq([[2, "date"], [3, "value"], [4, "axle"], [5, "odometer"], [7, "value"], [8, "odometer"], [9, "value"]])
@@ -60,7 +62,8 @@ RSpec.describe "Tables in and out of the API" do
   end
 
   it "gives its own log back exactly as it was entered" do
-    readings = [pad("8,4"), pad("7/32", pad: "outer", unit: "in"), pad("5", side: "right", method: "gauge", upper: "6"), pad("1/2", side: "right", pad: "outer", method: "percent", unit: "share"),
+    readings = [pad("8,4"), pad("7/32", pad: "outer", unit: "in"), pad("5", side: "right", method: "gauge", upper: "6"),
+                pad("1/2", side: "right", pad: "outer", method: "percent", unit: "share"),
                 { axle: front, part: "rotor", side: "left", event: "reading", method: "micrometer", unit: "mm", values: ["23.84", "23,81", "23.9"] }]
     ask(:post, look_overs, look_over("2025-01-10", "61200,5", { axle: front, part: "pad", event: "fit" }, note: "new, “both” sides\nand more"))
     ask(:post, look_overs, look_over("2026-01-10", "72000", *readings))

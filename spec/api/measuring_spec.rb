@@ -24,7 +24,8 @@ RSpec.describe "Measuring in the API" do
     end
 
     it "refuses each bad reading and mark at its place, whatever it is" do
-      bad = [pad("-1"), pad("1e9"), pad("NaN"), pad(""), pad("🛞"), pad(["8", "0.3 in"]), pad("8", side: "right", instrument: 77), pad("8", axle: 4711), pad("9", unit: "percent", method: "rule"),
+      bad = [pad("-1"), pad("1e9"), pad("NaN"), pad(""), pad("🛞"), pad(["8", "0.3 in"]), pad("8", side: "right", instrument: 77), pad("8", axle: 4711),
+             pad("9", unit: "percent", method: "rule"),
              { axle: front, part: "rotor", side: "left", event: "reading", method: "percent", unit: "percent", values: ["50"] },
              { axle: front, part: "runout", side: "left", event: "reading", method: "dial", unit: "mm", values: ["12"] }]
       marks = [{ item: "hose", axle: front, side: "left", mark: "golden" }, { item: "soul", mark: "x" }, { item: "pad", axle: front, side: "left", mark: "even" },

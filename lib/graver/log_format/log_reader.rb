@@ -2,6 +2,7 @@
 
 require "csv"
 require "date"
+require_relative "columns"
 require_relative "row_reader"
 require_relative "odometer_order"
 
@@ -15,7 +16,6 @@ module Graver
         def to_s = "#{line}: #{column}: #{message}"
       end
 
-      COLUMNS = %w[date odometer odometer_unit axle side part pad event method value upper unit overall note].freeze
       REQUIRED = %w[date odometer axle part event].freeze
 
       # normalise: Core::Measurement::Normalise; specification: Specification the rows are checked against.
@@ -41,8 +41,8 @@ module Graver
           fault(1, missing.first, "the header lacks the column#{"s" if missing.length > 1} #{missing.join(", ")}")
           return []
         end
-        (header - COLUMNS).each { |name| fault(1, name, "unknown column, left out") }
-        lines.map { |line, cells| [line, header.zip(cells).to_h.slice(*COLUMNS).transform_values { |cell| cell.to_s.strip }] }
+        (header - Columns::ALL).each { |name| fault(1, name, "unknown column, left out") }
+        lines.map { |line, cells| [line, header.zip(cells).to_h.slice(*Columns::OPEN).transform_values { |cell| cell.to_s.strip }] }
       end
 
       # Whole text first; when its quoting is broken, line by line, so that one bad row costs one row.

@@ -33,8 +33,14 @@ module Graver
 
       # What decides which brake data exist here (BrakeDataCatalogue#applying).
       def place
-        { vehicle_kind: vehicle.kind, axle: axle.name, caliper:, parking_brake: choice("parking_brake.kind"), retention: choice("rotor.retention"),
+        { vehicle_kind: vehicle.kind, axle: axle.name, caliper:, parking_brake:, retention: choice("rotor.retention"),
           hose_fitting: choice("hose.fitting") }
+      end
+
+      # nil where it is not known. An axle of which the catalogue asks no parking brake (a car's front, a motorcycle) has none.
+      def parking_brake
+        asked = @knowledge.brake_data.field("parking_brake.kind")
+        asked["vehicles"].include?(vehicle.kind) && asked["axles"].include?(axle.name) ? choice("parking_brake.kind") : "none"
       end
 
       def caliper = choice("caliper.kind")

@@ -34,7 +34,7 @@ module Graver
       # The steps alone, without the forecast: [Placed], or nil without the caliper kind (and the parking brake, where
       # there can be one), as no order can be trusted then.
       def steps(file)
-        return unless file.caliper && parking_brake(file)
+        return unless file.caliper && file.parking_brake
 
         Core::Planning::Sequence.new(@knowledge.procedure).call(configuration(file), file.axle.sides)
       end
@@ -53,13 +53,7 @@ module Graver
 
       def configuration(file)
         { "vehicles" => file.vehicle.kind, "axles" => file.axle.name, "calipers" => file.caliper,
-          "parking_brakes" => parking_brake(file), "sensors" => self.class.sensors(file) }
-      end
-
-      # Where the catalogue knows of no parking brake (a car's front axle, a motorcycle) there is none.
-      def parking_brake(file)
-        field = @knowledge.brake_data.applying(**file.place, caliper: nil).find { |one| one["key"] == "parking_brake.kind" }
-        field ? file.choice("parking_brake.kind") : "none"
+          "parking_brakes" => file.parking_brake, "sensors" => self.class.sensors(file) }
       end
 
       def torque(file, placed)

@@ -58,7 +58,7 @@ module Graver
       # Shoes are read where there are some; the rest as the owner likes.
       def read?(kind, file, order)
         brakes = kinds.dig(kind, "parking_brakes")
-        brakes ? brakes.include?(file.choice("parking_brake.kind")) : order.fetch(:within).include?(kind)
+        brakes ? brakes.include?(file.parking_brake) : order.fetch(:within).include?(kind)
       end
 
       def position(overview, side, kind)
@@ -80,7 +80,7 @@ module Graver
 
       def items(file)
         @knowledge.conditions.fetch("wheel").select do |item|
-          within?(item["calipers"], file.caliper) && within?(item["parking_brakes"], file.choice("parking_brake.kind")) && (!item["sensors"] || sensor?(file))
+          within?(item["calipers"], file.caliper) && within?(item["parking_brakes"], file.parking_brake) && (!item["sensors"] || sensor?(file))
         end
       end
 

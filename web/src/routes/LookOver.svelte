@@ -121,7 +121,7 @@
         {#if refused}<p class="fault" role="alert">{upperFirst(fault("date") || fault("odometer.value") || fault("reason") || other || refused.message)}</p>{/if}
       </form>
     {:else}
-      <div><Button kind="ghost" size="small" on:click={() => correctItself(lookOver)}>{lookOver.void ? "Take this look-over back in" : "Correct the day or the odometer, or strike it out"}</Button></div>
+      <div><Button kind="ghost" size="small" style="max-width: none" on:click={() => correctItself(lookOver)}>{lookOver.void ? "Take this look-over back in" : "Correct the day or the odometer, or strike it out"}</Button></div>
     {/if}
   </div>
 {/if}

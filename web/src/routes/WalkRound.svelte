@@ -215,7 +215,7 @@
       {#if fault("readings")}<p class="fault" role="alert">{upperFirst(fault("readings") ?? "")}: type the first thickness, or mark what you saw.</p>{/if}
       {#if round.refused.length}<p class="fault" role="alert">Not saved yet: {round.refused.length === 1 ? "one field needs" : `${round.refused.length} fields need`} another look. Nothing is lost.</p>{/if}
       <div class="row">
-        <Button id="save" disabled={round.saving} on:click={save}>Save look-over</Button>
+        <Button id="save" kind={wheel ? "tertiary" : "primary"} disabled={round.saving} on:click={save}>Save look-over</Button>
         <Button kind="ghost" on:click={() => round.startOver()}>Start over</Button>
       </div>
     </form>
