@@ -5,6 +5,7 @@ require "tmpdir"
 require "yaml"
 require "graver/boot"
 require "graver/core/wear/straight_line"
+require "graver/service/findings"
 require "graver/service/load_household"
 require_relative "simulated_axle"
 
@@ -20,6 +21,7 @@ module Bench
         Graver::Service::LoadHousehold.new(context).call(YAML.safe_load_file(File.join(Graver::Boot::ROOT, "demo/household.yml")))
         forecast(out, context.knowledge.prior("pad"))
         overview(out, context)
+        findings(out, context)
         context.store.close
       end
     end
@@ -44,6 +46,14 @@ module Bench
       health = median(inner: 20) { expect_ok(browser.get("/api/v1/health", HOST)) }
       say(out, "overview of a vehicle, forecast afresh", fresh, "health route", health)
       say(out, "overview of a vehicle, nothing changed", again, "health route", health)
+    end
+
+    # With the forecasts known, everything that is judged about a vehicle.
+    def findings(out, context)
+      service = Graver::Service::Findings.new(context)
+      ours = median { service.call(1) }
+      health = median(inner: 20) { context.store.reachable? }
+      say(out, "verdicts of a vehicle (aim under 20 ms)", ours, "asking the file", health)
     end
 
     def expect_ok(response) = response.status == 200 || raise("answered #{response.status}")

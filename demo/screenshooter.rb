@@ -18,6 +18,7 @@ class Screenshooter
     "walk-round" => ["/#/vehicles/1/look-over", "Front left inner pad", DESK, "light"],
     "walk-round-phone" => ["/#/vehicles/1/look-over", "Front left inner pad", PHONE, "light"],
     "walk-round-large" => ["/#/vehicles/3/look-over", "Front left inner pad", DESK, "dark"],
+    "findings" => ["/#/vehicles/1/findings", "Best measured next", DESK, "light"],
     "look-over" => ["/#/look-overs/7", "Readings", DESK, "light"],
     "workshop" => ["/#/workshop", "Zero wrong", DESK, "light"],
     "import" => ["/#/vehicles/3/import", "Choose the file", DESK, "light"],

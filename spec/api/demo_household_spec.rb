@@ -18,7 +18,7 @@ RSpec.describe "The demo household through the API", :demo do
     end
     garage["vehicles"].each do |vehicle|
       vehicle["log"].each { |entry| ask(:get, "/look-overs/#{entry["id"]}") }
-      %w[walk-round draft imports].each do |screen|
+      %w[walk-round draft imports findings].each do |screen|
         ask(:get, "/vehicles/#{vehicle["id"]}/#{screen}")
         expect(status).to eq(200)
       end
@@ -30,7 +30,7 @@ RSpec.describe "The demo household through the API", :demo do
     words = garage["vehicles"].map { |vehicle| vehicle["state"]["word"] }
     expect(words).to eq(words.sort_by { |word| order.index(word) })
     garage["vehicles"].each do |vehicle|
-      expect(vehicle["state"]["word"]).to eq(vehicle["axles"].map { |axle| axle["state"]["word"] }.min_by { |word| order.index(word) })
+      expect(vehicle["state"]["word"]).to eq((vehicle["axles"].map { |axle| axle["state"]["word"] } + vehicle["seen"].map { |mark| mark["word"] }).min_by { |word| order.index(word) })
     end
   end
 

@@ -8,7 +8,8 @@ RSpec.describe "Screens of the demo household", :demo do
   # What each screen has to show first.
   screens = {
     "/#/" => "The road ahead", "/#/vehicles/new" => "Add a vehicle", "/#/vehicles/1" => "Logbook", "/#/axles/1/brake-data" => "Slide pin bolts",
-    "/#/vehicles/1/look-over" => "Front left inner pad", "/#/workshop" => "Zero wrong", "/#/look-overs/7" => "Readings", "/#/vehicles/1/import" => "Choose the file",
+    "/#/vehicles/1/look-over" => "Front left inner pad", "/#/workshop" => "Zero wrong", "/#/vehicles/1/findings" => "Best measured next", "/#/look-overs/7" => "Readings",
+    "/#/vehicles/1/import" => "Choose the file",
     "/#/axles/1/wear" => "Why it says so", "/#/axles/4/job-card" => "Steps", "/#/jobs/2" => "Under way"
   }
 

@@ -9,6 +9,7 @@ require_relative "routes/jobs"
 require_relative "routes/look_overs"
 require_relative "routes/workshop"
 require_relative "routes/imports"
+require_relative "routes/findings"
 
 module Graver
   module API
@@ -35,6 +36,7 @@ module Graver
       register Routes::LookOvers
       register Routes::Workshop
       register Routes::Imports
+      register Routes::Findings
 
       before do
         content_type :json

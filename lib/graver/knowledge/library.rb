@@ -9,6 +9,7 @@ require_relative "../core/wear/prior"
 require_relative "../core/wear/history_builder"
 require_relative "../core/wear/outlook"
 require_relative "../core/judgement/rule_engine"
+require_relative "../core/judgement/finding_engine"
 require_relative "../core/planning/procedure"
 
 module Graver
@@ -52,6 +53,10 @@ module Graver
       def condition_items = conditions.fetch("wheel") + conditions.fetch("vehicle")
       def condition_item(id) = condition_items.find { |item| item.fetch("id") == id }
       def condition_figure(id) = conditions.fetch("figures").find { |figure| figure.fetch("id") == id }
+      def findings = @contents.fetch("rules/findings.yml")
+      def causes(pattern) = @contents.fetch("rules/causes.yml").fetch("patterns").fetch(pattern)
+      def schools = @contents.fetch("rules/schools.yml")
+      def symptoms = @contents.fetch("rules/symptoms.yml").fetch("symptoms")
       def walk_round = @contents.fetch("walk_round.yml")
       # Does an event say by itself how thick a pad is?
       def tab?(event) = measurement.fetch("tabs").key?(event)
@@ -63,6 +68,14 @@ module Graver
       def state_engine
         @state_engine ||= Core::Judgement::RuleEngine.new(state.fetch("rules").map do |rule|
           Core::Judgement::Rule.new(**%w[id word measure at_least at_most sentence source].to_h { |key| [key.to_sym, rule[key]] })
+        end)
+      end
+
+      def finding_engine
+        @finding_engine ||= Core::Judgement::FindingEngine.new(findings.fetch("rules").map do |rule|
+          thresholds = rule.fetch("when").map { |when_| Core::Judgement::Threshold.new(measure: when_["measure"], at_least: when_["at_least"], at_most: when_["at_most"]) }
+          texts = %w[id scope group topic word pattern title sentence reading limit change advice confidence source].to_h { |key| [key.to_sym, rule[key]] }
+          Core::Judgement::FindingRule.new(**texts, thresholds:)
         end)
       end
 

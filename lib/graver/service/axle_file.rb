@@ -12,14 +12,15 @@ module Graver
       attr_reader :vehicle, :axle, :data, :look_overs
 
       # data: { key => Storage::BrakeDatum }; look_overs: all of the vehicle, oldest first.
-      # instruments: { id => Core::Measurement::Instrument }
-      def initialize(vehicle:, axle:, data:, look_overs:, knowledge:, instruments: {})
+      # instruments: { id => Core::Measurement::Instrument }; school_limit_mm: where pads are done when the owner set no limit.
+      def initialize(vehicle:, axle:, data:, look_overs:, knowledge:, instruments: {}, school_limit_mm: knowledge.default_pad_limit_mm)
         @vehicle = vehicle
         @axle = axle
         @data = data
         @look_overs = look_overs
         @knowledge = knowledge
         @instruments = instruments
+        @school_limit_mm = school_limit_mm
       end
 
       def number(key) = data[key] && Core::Quantity::EnteredNumber.parse(data[key].value)
@@ -43,12 +44,21 @@ module Graver
         asked["vehicles"].include?(vehicle.kind) && asked["axles"].include?(axle.name) ? choice("parking_brake.kind") : "none"
       end
 
+      def volume_ml(key) = data[key] && Core::Quantity::VOLUME.to_base(number(key).value, data[key].unit)
+
       def caliper = choice("caliper.kind")
       def opposed? = caliper ? @knowledge.caliper(caliper).fetch("opposed") : false
       def discard_mm = length_mm("rotor.discard_thickness")
 
       # The owner's limit, or the careful default; never below the maker's figures.
-      def limit_mm = [length_mm("pad.service_limit") || @knowledge.default_pad_limit_mm, length_mm("pad.discard_thickness"), overall_limit_mm].compact.max
+      def limit_mm = [length_mm("pad.service_limit") || @school_limit_mm, length_mm("pad.discard_thickness"), overall_limit_mm].compact.max
+
+      # Where that limit comes from, in words.
+      def limit_from
+        return "the maker's figure" if [length_mm("pad.discard_thickness"), overall_limit_mm].compact.max == limit_mm
+
+        length_mm("pad.service_limit") ? "your own" : "the school you follow"
+      end
 
       def positions = axle.sides.product(%w[inner outer]).map { |pair| pair.join("_") }
 
@@ -68,6 +78,24 @@ module Graver
 
       # Units this vehicle has been read in.
       def units_used = @units_used ||= look_overs.flat_map { |look_over| look_over.readings.filter_map(&:unit) }.uniq
+
+      # Entries of a position in its sets, oldest first: [[Entry, ...], ...]
+      def sets(part, side, pad = nil)
+        entries.select { |entry| entry.part == part && here?(entry, side, pad) }.slice_before(&:renewal?).to_a
+      end
+
+      # Those since the set that is on went on.
+      def since_fit(...) = sets(...).last || []
+
+      # Every place read at a position in its newest look-over: [[ReadingRow], date], or nil. Runout and shoes too.
+      def newest_rows(part, side, pad = nil)
+        mine = look_overs.map { |look_over| [look_over.readings.select { |row| row.axle_id == axle.id && row.part == part && here?(row, side, pad) }, look_over.date] }
+        rows, date = mine.reverse.find { |found, _| found.any? }
+        read = rows&.select { |row| row.event == "reading" && row.value }
+        read&.any? ? [read, date] : nil
+      end
+
+      def reading_of(row) = LogEntries.reading(row, @instruments)
 
       # The last Measurement::Reading of a position on the part that is on now, or nil: a renewed part starts unread.
       def newest_reading(...) = newest_entry(...)&.reading
@@ -97,8 +125,11 @@ module Graver
 
       private
 
+      # A fit without a side concerns both.
+      def here?(entry, side, pad) = [nil, side].include?(entry.side) && [nil, pad].include?(entry.pad)
+
       def newest_entry(part, side, pad = nil, until_day: nil)
-        mine = entries.select { |entry| entry.part == part && [nil, side].include?(entry.side) && [nil, pad].include?(entry.pad) }
+        mine = entries.select { |entry| entry.part == part && here?(entry, side, pad) }
         mine.select! { |entry| entry.date <= until_day } if until_day
         mine.last if mine.last&.event == "reading"
       end

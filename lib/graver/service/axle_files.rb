@@ -2,6 +2,7 @@
 
 require_relative "axle_file"
 require_relative "instruments"
+require_relative "schools"
 
 module Graver
   module Service
@@ -16,6 +17,7 @@ module Graver
         look_overs = @context.store.look_overs.of_vehicles(vehicles.map(&:id))
         data = @context.store.brake_data.current_of(vehicles.flat_map { |vehicle| vehicle.axles.map(&:id) })
         @instruments = Instruments.new(@context).core
+        @school_limit_mm = Schools.new(@context).pad_limit_mm
         vehicles.to_h { |vehicle| [vehicle.id, files(vehicle, data, look_overs.fetch(vehicle.id, []))] }
       end
 
@@ -31,7 +33,7 @@ module Graver
       def files(vehicle, data, look_overs)
         shared = data.fetch(vehicle.axles.first.id, {}).select { |key, _| @context.knowledge.brake_data.vehicle_wide?(key) }
         vehicle.axles.map do |axle|
-          AxleFile.new(vehicle:, axle:, data: data.fetch(axle.id, {}).merge(shared), look_overs:, knowledge: @context.knowledge, instruments: @instruments)
+          AxleFile.new(vehicle:, axle:, data: data.fetch(axle.id, {}).merge(shared), look_overs:, knowledge: @context.knowledge, instruments: @instruments, school_limit_mm: @school_limit_mm)
         end
       end
     end

@@ -19,7 +19,7 @@ module Graver
       def self.measures(seen)
         seen.select(&:word).group_by(&:word).each_with_object({}) do |(word, marks), found|
           found["marks_#{word}"] = marks.length
-          found["marks_#{word}_text"] = marks.map { |mark| ["#{mark.text[0].upcase}#{mark.text[1..]}.", mark.caution].compact.join(" ") }.join(" ")
+          found["marks_#{word}_text"] = marks.map { |mark| ["#{mark.text[0].upcase}#{mark.text[1..].chomp(".")}.", mark.caution].compact.join(" ") }.join(" ")
         end
       end
 

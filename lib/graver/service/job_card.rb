@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "axle_overview"
-require_relative "../core/planning/displaced_fluid"
+require_relative "fluid_card"
 require_relative "../core/planning/parts_list"
 require_relative "../core/planning/sequence"
 require_relative "../core/planning/torque_card"
@@ -28,7 +28,7 @@ module Graver
         torque = placed ? torque(file, placed) : []
         Card.new(overview:, procedure: @knowledge.procedure, steps: placed, torque:, parts: parts(file, torque), tools: tools(placed),
                  drives: torque.filter_map(&:drive).uniq, consumables: consumables(file), missing:,
-                 rotor_outcome: rotor_outcome(overview), fluid_ml: fluid_ml(file, overview))
+                 rotor_outcome: overview.rotor_plan.outcome, fluid_ml: FluidCard.new(@knowledge).pushed_ml(overview))
       end
 
       # The steps alone, without the forecast: [Placed], or nil without the caliper kind (and the parking brake, where
@@ -70,26 +70,6 @@ module Graver
 
       def consumables(file)
         @knowledge.consumables.select { |each| each["calipers"].nil? || each["calipers"].include?(file.caliper) }
-      end
-
-      # Both rotors of an axle are treated alike: the graver verdict is the axle's.
-      def rotor_outcome(overview)
-        order = @knowledge.rotor_rules.fetch("order")
-        overview.rotor_verdicts.values.map(&:outcome).min_by { |outcome| order.index(outcome) }
-      end
-
-      def fluid_ml(file, overview)
-        diameter, pistons = file.length_mm("caliper.piston_diameter"), file.count("caliper.piston_count")
-        return unless diameter && pistons && overview.answer.pads
-
-        new_mm = file.length_mm("pad.new_thickness") or return
-        gains = file.axle.sides.map { |side| %w[inner outer].map { |pad| gain(overview, "#{side}_#{pad}", new_mm) } }
-        Core::Planning::DisplacedFluid.call(gains:, piston_diameter_mm: diameter, pistons:, opposed: file.opposed?)
-      end
-
-      def gain(overview, position, new_mm)
-        now = overview.answer.pads.now[position]
-        now ? [new_mm - now[:mean_mm], 0].max : 0
       end
     end
   end

@@ -2,6 +2,7 @@
 
 require_relative "axle_files"
 require_relative "axle_overview"
+require_relative "fluid_findings"
 require_relative "../core/value"
 
 module Graver
@@ -9,8 +10,8 @@ module Graver
     # The household, or one vehicle of it, as it stands today.
     class VehicleOverviews
       # axles: [AxleOverview::Overview]; jobs: { axle id => [Storage::Job] } not finished; fluid: Fluid or nil;
-      # seen: [CurrentConditions::Seen] of the whole vehicle (symptoms, fluid)
-      Overview = Core::Value.define(:vehicle, :axles, :jobs, :fluid, :seen, :look_overs)
+      # seen: [CurrentConditions::Seen] of the whole vehicle (symptoms, fluid); findings: [AxleFindings::Found] of the vehicle itself
+      Overview = Core::Value.define(:vehicle, :axles, :jobs, :fluid, :seen, :findings, :look_overs)
       # due_on, overdue_days (negative: still to go); renewed_on is when it was last renewed.
       Fluid = Core::Value.define(:renewed_on, :due_on, :overdue_days)
 
@@ -33,8 +34,10 @@ module Graver
 
       def overview(vehicle, files, jobs)
         look_overs = files.first&.look_overs || []
-        Overview.new(vehicle:, axles: files.map { |file| AxleOverview.new(@context).call(file) },
-                     jobs: jobs.slice(*vehicle.axles.map(&:id)), fluid: fluid(look_overs), look_overs:,
+        axles = files.map { |file| AxleOverview.new(@context).call(file) }
+        fluid = fluid(look_overs)
+        Overview.new(vehicle:, axles:, jobs: jobs.slice(*vehicle.axles.map(&:id)), fluid:, look_overs:,
+                     findings: FluidFindings.new(@context.knowledge, @context.today).call(look_overs, axles, fluid),
                      seen: CurrentConditions.new(@context.knowledge).call(look_overs).select { |each| each.axle_id.nil? })
       end
 

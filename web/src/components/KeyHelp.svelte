@@ -7,6 +7,7 @@
     ["a", "garage: add a vehicle"],
     ["1 to 9", "garage: open a vehicle"],
     ["l", "vehicle: look-over of all wheels"],
+    ["v", "vehicle: findings (verdicts)"],
     ["f w j b", "vehicle: look-over, wear, job card, brake data of the front axle"],
     ["F W J B", "vehicle: the same of the rear axle"],
     ["Enter", "walk-round: take the reading and go on"],

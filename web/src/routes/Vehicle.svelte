@@ -40,6 +40,7 @@
   const keys = $derived(
     Object.fromEntries([
       ["l", () => push(`/vehicles/${id}/look-over`)],
+      ["v", () => push(`/vehicles/${id}/findings`)],
       ...(vehicle?.axles ?? []).flatMap((axle, at) => [
         [keyed("f", at), () => push(`/vehicles/${id}/look-over?axle=${axle.id}`)],
         ...Object.entries(actions).map(([letter, screen]) => [keyed(letter, at), () => push(`/axles/${axle.id}/${screen}`)]),
@@ -102,6 +103,7 @@
         <StateMark state={vehicle.state} large />
       </div>
       <Button size="field" href="#/vehicles/{vehicle.id}/look-over">Start a look-over<kbd aria-hidden="true">l</kbd></Button>
+      <Button size="field" kind="tertiary" href="#/vehicles/{vehicle.id}/findings">Findings<kbd aria-hidden="true">v</kbd></Button>
       <p class="quiet">
         {#if vehicle.odometer_km !== null}{vehicle.odometer_estimated ? "about " : ""}{exact(vehicle.odometer_km, vehicle.distance_unit)} today, {Math.round(vehicle.distance_unit === "mi" ? vehicle.km_per_day / 1.609344 : vehicle.km_per_day)} {vehicle.distance_unit} a day{:else}No odometer yet{/if}
       </p>

@@ -80,7 +80,7 @@
 
   async function save() {
     if (await round.save()) {
-      await push(`/vehicles/${round.vehicle}`);
+      await push(`/vehicles/${round.vehicle}/findings`);
       return;
     }
     const bad = round.filled.find(([, place]) => round.faultAt(place));

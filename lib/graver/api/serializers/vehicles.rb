@@ -22,7 +22,7 @@ module Graver
         def call(overview)
           fields = overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit, :archived)
           fields.merge(odometer(overview), state: @axles.state(word(overview)), fluid: fluid(overview.fluid), log: log(overview), axles: axles(overview),
-                                           seen: overview.seen.select(&:word).map { |mark| seen(mark) })
+                                           seen: overview.seen.select(&:word).map { |mark| seen(mark) } + found(overview.findings, overview))
         end
 
         private
@@ -40,7 +40,12 @@ module Graver
         end
 
         # The gravest of its axles' words and of what was noticed about the vehicle itself.
-        def word(overview) = [*overview.axles.map { |axle| axle.judgement.word }, *overview.seen.filter_map(&:word)].min_by { |word| WORDS.index(word) }
+        def word(overview) = [*overview.axles.map { |axle| axle.judgement.word }, *(overview.seen + overview.findings).filter_map(&:word)].min_by { |word| WORDS.index(word) }
+
+        def found(findings, overview)
+          today = overview.axles.first.answer.as_of_date.iso8601
+          findings.map { |found| { word: found.word, text: found.title, caution: "#{found.sentence} #{found.advice}", date: today } }
+        end
 
         def seen(mark) = { word: mark.word, text: mark.text, caution: mark.caution, date: mark.date.iso8601 }
 

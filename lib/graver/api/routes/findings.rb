@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+require_relative "../contracts/findings"
+require_relative "../serializers/findings"
+require_relative "../../service/findings"
+require_relative "../../service/schools"
+require_relative "../../service/symptoms"
+
+module Graver
+  module API
+    module Routes
+      # What the readings mean, a shop's claim held against them, and questions about what was noticed on the road.
+      module Findings
+        def self.registered(app)
+          app.helpers do
+            def findings_json(id) = Serializers::Findings.new(knowledge).call(Service::Findings.new(context).call(id), Service::Schools.new(context).chosen, context.today)
+
+            def claim_json(claim, overview)
+              unless claim
+                return { verdict: "unknown",
+                         sentence: "Nothing of this has been read on the set that is on, so the log can neither say yes nor no. Ask to be shown the part, and measure it yourself." }
+              end
+
+              found = knowledge.findings.fetch("claims").fetch(claim.verdict)
+              measures = { "position" => claim.position.tr("_", " "), "believed_mm" => claim.mean_mm, "error_mm" => 2 * claim.sd_mm, "claimed_mm" => claim.claimed_mm, "chance" => claim.chance,
+                           "axle" => overview.file.axle.name }
+              { verdict: claim.verdict, sentence: Service::FindingText.fill(found, measures) }
+            end
+          end
+
+          app.get("/vehicles/:id/findings") { answer(findings_json(id)) }
+
+          app.post("/vehicles/:id/claims") { answer(claim_json(*Service::Findings.new(context).claim(id, payload(Contracts::Claim)))) }
+
+          app.put("/schools") { answer({ schools: Service::Schools.new(context).choose(payload(Contracts::SchoolChoice)) }) }
+
+          app.get("/symptoms") do
+            answer({ symptoms: knowledge.symptoms.map do |symptom|
+              { id: symptom["id"], label: symptom["label"],
+                questions: symptom["questions"].map { |question| { id: question["id"], text: question["text"], options: question["options"].map { |id, label| { id:, label: } } } } }
+            end })
+          end
+
+          app.post("/vehicles/:id/symptoms") do
+            given = payload(Contracts::Symptom)
+            outcome = Service::Symptoms.new(context).call(id, { symptom: given[:symptom], answers: given.fetch(:answers, {}).transform_keys(&:to_s) })
+            answer({ **outcome.to_h.slice(:word, :sentence, :causes, :measure), tied: outcome.tied.map { |found| Serializers::Findings.new(knowledge).finding(found) } })
+          end
+        end
+      end
+    end
+  end
+end

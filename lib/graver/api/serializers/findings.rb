@@ -1,0 +1,102 @@
+# frozen_string_literal: true
+
+require_relative "axles"
+require_relative "vehicles"
+require_relative "../../service/finding_text"
+require_relative "../../service/wording"
+
+module Graver
+  module API
+    module Serializers
+      # What a vehicle's readings mean: worst first, each with its reasons.
+      class Findings
+        def initialize(knowledge)
+          @knowledge = knowledge
+          @axles = Axles.new(knowledge)
+        end
+
+        # all: Service::Findings::All; chosen: the schools followed
+        def call(all, chosen, today)
+          overview = all.overview
+          found = overview.findings + overview.axles.flat_map(&:findings)
+          { vehicle: overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit), today: today.iso8601, axles: overview.axles.map { |axle| axle(axle) },
+            findings: worst_first(found.map { |each| finding(each) } + overview.axles.flat_map { |axle| marks(axle.seen, axle) } + marks(overview.seen, nil)),
+            fluid: fluid(all.fluid), silent: all.silent, changes: all.changes.map { |change| change(change) }, next_readings: all.next.map do |name, worth|
+                                                                                                                 worth(name, worth)
+                                                                                                               end, schools: schools(chosen) }
+        end
+
+        def finding(found)
+          { **found.to_h.slice(:rule, :word, :topic, :axle_id, :side, :pad, :title, :sentence, :reading, :limit, :change, :advice, :source), confidence: found.confidence&.round(4),
+                                                                                                                                             causes: found.causes.map do |cause|
+                                                                                                                                               cause(cause)
+                                                                                                                                             end }
+        end
+
+        private
+
+        def worst_first(findings) = findings.sort_by.with_index { |finding, at| [Vehicles::WORDS.index(finding[:word]), at] }
+
+        def axle(overview)
+          axle = @axles.call(overview, nil)
+          { **axle.slice(:id, :name, :state, :corners, :limit_mm), rotors: rotors(overview) }
+        end
+
+        def rotors(overview)
+          verdicts = @knowledge.rotor_rules.fetch("verdicts")
+          plan = overview.rotor_plan
+          sides = overview.rotor_verdicts.map do |side, verdict|
+            tokens = { "side" => side.capitalize, "cut_left_mm" => plan.cut_left_mm, **verdict.to_h.slice(:reading_mm, :error_mm, :discard_mm, :spare_mm, :chance).transform_keys(&:to_s) }
+            outcome = %w[turn face_bad new_by_school].include?(plan.outcome) ? plan.outcome : verdict.outcome
+            { side:, outcome:, sentence: Service::Wording.new("km").fill(verdicts.dig(outcome, "sentence"), tokens), change: verdicts.dig(outcome, "change") }
+          end
+          { outcome: plan.outcome, label: verdicts.dig(plan.outcome, "label"), because: plan.because, cut_left_mm: plan.cut_left_mm&.round(2), sides: }
+        end
+
+        # Marks are findings that somebody made by eye.
+        def marks(seen, axle)
+          seen.select(&:word).map do |mark|
+            place = [axle && axle.file.axle.name, mark.side, mark.face].compact.join(" ")
+            { rule: "seen-#{mark.item["id"]}-#{mark.mark["id"]}", word: mark.word, topic: "seen", axle_id: mark.axle_id, side: mark.side, pad: mark.face, title: "#{mark.item["label"]}: #{mark.mark["label"]}",
+              sentence: "#{place.empty? ? "The vehicle" : place.capitalize}: seen on #{Service::FindingText.day(mark.date)}.", reading: "marked on #{Service::FindingText.day(mark.date)}", limit: "as it was seen",
+              change: "A newer look at it; new parts.", advice: mark.caution || "Look again at the next chance.", source: @knowledge.source_title(@knowledge.conditions.fetch("source")),
+              confidence: nil, causes: [] }
+          end
+        end
+
+        def cause(cause)
+          seen = cause.seen.map { |mark| mark == "recurs" ? "it came back on a later set" : described(mark) }
+          { label: cause.label, share: cause.share.round(3), seen:, check: cause.check, remedy: cause.remedy }
+        end
+
+        def described(mark)
+          item, id = mark.split(".").then { |item, id| [@knowledge.condition_item(item), id] }
+          "#{item["label"].downcase} #{item["marks"].find { |each| each["id"] == id }["label"]}"
+        end
+
+        def fluid(card)
+          return unless card
+
+          { **card.to_h.slice(:grade, :dry_celsius, :wet_celsius, :may, :never, :sentence), headroom_ml: card.headroom_ml&.round,
+                                                                                            axles: card.axles.map do |name, pushed_ml, draw_off_ml|
+                                                                                              { name:, pushed_ml: pushed_ml&.round, draw_off_ml: draw_off_ml&.round }
+                                                                                            end }
+        end
+
+        def change(change)
+          { **change.to_h.slice(:axle, :position, :part), before_mm: change.before_mm.round(2), before_on: change.before_on.iso8601, now_mm: change.now_mm.round(2), now_on: change.now_on.iso8601,
+                                                          km: change.km.round }
+        end
+
+        def worth(name, worth) = { axle: name, position: worth.position.tr("_", " "), narrows_km: worth.narrows_km.round, sd_mm: worth.sd_mm.round(2) }
+
+        def schools(chosen)
+          Service::Schools::KINDS.map do |kind|
+            school = @knowledge.schools.fetch(kind)
+            { id: kind, label: school["label"], chosen: chosen.fetch(kind), options: school["options"].map { |id, option| { id:, label: option["label"] } } }
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,140 @@
+# frozen_string_literal: true
+
+require_relative "../core/judgement/finding_engine"
+require_relative "../core/judgement/piston_extension"
+require_relative "../core/judgement/unevenness"
+require_relative "../core/measurement/survey"
+require_relative "../core/wear/normal"
+
+module Graver
+  module Service
+    # Everything the rules of findings look at on one axle, as places with their measures.
+    class AxlePlaces
+      # file: AxleFile; answer: Core::Wear::Outlook::Answer
+      def initialize(knowledge, file, answer)
+        @knowledge = knowledge
+        @file = file
+        @answer = answer
+        @coverage = knowledge.findings.dig("coverage", "value")
+      end
+
+      # -> [Core::Judgement::Place]
+      def call = positions + corners + [axle]
+
+      private
+
+      def place(scope, side, pad, measures) = Core::Judgement::Place.new(scope:, axle_id: @file.axle.id, side:, pad:, measures:)
+      def label(*words) = [@file.axle.name.capitalize, *words].compact.join(" ")
+
+      def positions
+        return [] unless @answer.pads
+
+        @file.axle.sides.product(%w[inner outer]).map { |side, pad| place("position", side, pad, position(side, pad)) }
+      end
+
+      def position(side, pad)
+        now = @answer.pads.now.fetch("#{side}_#{pad}")
+        last = newest("pad", side, pad)
+        below = ->(limit_mm) { limit_mm && last && Core::Wear::Normal.cumulative((limit_mm - now[:mean_mm]) / [now[:sd_mm], 1e-6].max) }
+        floor_mm, maker_mm = @knowledge.floor_pad_limit_mm, @file.length_mm("pad.discard_thickness")
+        { "place" => label(side, pad, "pad"), "now_mm" => now[:mean_mm], "error_mm" => @coverage * now[:sd_mm], "floor_mm" => floor_mm, "maker_mm" => maker_mm, "limit_mm" => @file.limit_mm,
+          "limit_from" => @file.limit_from, "below_floor_chance" => below[floor_mm], "below_maker_chance" => below[maker_mm], "below_limit_chance" => below[@file.limit_mm],
+          "metal" => last&.event == "metal" ? 1 : nil, "read_on" => last&.date&.iso8601, "read_how" => read_how(last), **taper(side, pad) }
+      end
+
+      # The newest thickness of the set that is on now.
+      def newest(part, side, pad) = @file.since_fit(part, side, pad).reverse.find(&:thickness?)
+
+      def read_how(entry) = entry ? "last read #{entry.date.iso8601}#{" by #{method_label(entry)}" if entry.reading}" : "not read on this set"
+      def method_label(entry) = (@knowledge.measurement.dig("methods", entry.reading.method, "label") || @knowledge.measurement.dig("percent", "label")).downcase
+
+      def taper(side, pad)
+        survey, date = survey("pad", side, pad)
+        return {} unless survey&.spread_mm
+
+        { "taper_mm" => survey.spread_mm > @coverage * survey.spread_uncertainty_mm ? survey.spread_mm : nil, "places" => survey.places, "read_on" => date.iso8601 }
+      end
+
+      # Several places of the newest look-over at a position: [Survey, date], or nil.
+      def survey(part, side, pad)
+        rows, date = @file.newest_rows(part, side, pad)
+        return unless rows
+
+        [Core::Measurement::Survey.of(rows.map { |row| @knowledge.normalise.call(@file.reading_of(row), @file.part(part)) }), date]
+      end
+
+      def corners
+        date, pads = newest_pads
+        uneven = Core::Judgement::Unevenness.call(pads, coverage: @coverage)
+        @file.axle.sides.map do |side|
+          place("corner", side, nil, { "place" => label(side), "opposed" => @file.opposed? ? 1 : 0, "read_on" => date&.iso8601, **uneven.fetch(side, {}), **variation(side), **runout(side) })
+        end
+      end
+
+      # Only pads read on the same day are held against each other, and none of which there is a doubt.
+      def newest_pads
+        doubted = @answer.pads ? @answer.pads.doubted.map { |doubt| doubt[:ref] } : []
+        entries = @file.axle.sides.product(%w[inner outer]).to_h { |side, pad| [[side, pad], newest("pad", side, pad)] }.compact
+        entries.reject! { |_, entry| entry.trust < 1 || doubted.include?(entry.ref) }
+        date = entries.values.map(&:date).max
+        same = entries.select { |_, entry| entry.date == date && entry.reading }
+        pads = same.each_with_object({}) { |((side, pad), entry), found| (found[side] ||= {})[pad] = @knowledge.normalise.call(entry.reading, @file.part("pad")) }
+        [date, pads]
+      end
+
+      def variation(side)
+        survey, date = survey("rotor", side, nil)
+        return {} unless survey&.spread_mm
+
+        limit, from = limit("rotor.variation_limit", "thickness_variation_mm")
+        told = survey.spread_mm > @coverage * survey.spread_uncertainty_mm
+        { "variation_mm" => survey.spread_mm, "variation_limit_mm" => limit, "variation_from" => from, "variation_ratio" => told ? survey.spread_mm / limit : nil,
+          "rotor_places" => survey.places, "rotor_read_on" => date.iso8601 }
+      end
+
+      def runout(side)
+        survey, date = survey("runout", side, nil)
+        return {} unless survey
+
+        limit, from = limit("rotor.runout_limit", "lateral_runout_mm")
+        read = survey.minimum.value_mm
+        { "runout_mm" => read, "runout_limit_mm" => limit, "runout_from" => from, "runout_ratio" => read / limit, "runout_read_on" => date.iso8601 }
+      end
+
+      def limit(key, usual)
+        own = @file.length_mm(key)
+        own ? [own, "your entry"] : [@knowledge.measurement.dig("usual_limits", usual, "value"), "common practice"]
+      end
+
+      def axle
+        extension = extension()
+        return place("axle", nil, nil, { "place" => label }) unless extension
+
+        place("axle", nil, nil, { "place" => label, "extension_mm" => extension.now_mm, "extension_most_mm" => extension.most_mm, "extension_share" => extension.share,
+                                  "extension_pads_mm" => extension.pads_mm, "pads_gone_mm" => pads_gone.max, "rotor_gone_mm" => rotor_gone })
+      end
+
+      # Only where pads and rotor have been read: a guess would frighten, or lull.
+      def extension
+        new_mm = @file.length_mm("pad.new_thickness")
+        return unless new_mm && @answer.pads&.readings&.positive? && rotor_gone
+
+        allowed = new_mm - [@file.length_mm("pad.discard_thickness") || @knowledge.floor_pad_limit_mm, 0].max
+        Core::Judgement::PistonExtension.of(pads_gone_mm: pads_gone.max, rotor_gone_mm: rotor_gone, opposed: @file.opposed?, pads_allowed_mm: 2 * allowed,
+                                            rotor_allowed_mm: @file.length_mm("rotor.new_thickness") - @file.discard_mm)
+      end
+
+      def pads_gone
+        new_mm = @file.length_mm("pad.new_thickness")
+        @file.axle.sides.map { |side| %w[inner outer].sum { |pad| [new_mm - @answer.pads.now["#{side}_#{pad}"][:mean_mm], 0].max } }
+      end
+
+      def rotor_gone
+        new_mm = @file.length_mm("rotor.new_thickness")
+        return unless new_mm && @file.discard_mm && @answer.rotors&.readings&.positive?
+
+        [new_mm - @answer.rotors.now.values.map { |now| now[:mean_mm] }.min, 0].max
+      end
+    end
+  end
+end

@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+require "date"
+
+module Graver
+  module Service
+    # Fills the texts of findings with measures, with no more digits than are true of each.
+    module FindingText
+      DIGITS = { /variation|runout/ => "%.3f", /rotor_now|discard/ => "%.2f", /_ml\z/ => "%.0f", /_mm\z/ => "%.1f", /\Afluid_(level|before|fall|explained)\z/ => "%.2f",
+                 /moisture/ => "%.1f" }.freeze
+
+      module_function
+
+      def fill(text, measures) = text.gsub(/\{(\w+)\}/) { value(Regexp.last_match(1), measures[Regexp.last_match(1)]) }
+
+      def value(name, value)
+        case value
+        when nil then "?"
+        when Float then number(name, value)
+        else value.to_s.gsub(/\d{4}-\d\d-\d\d/) { day(Date.iso8601(_1)) }
+        end
+      end
+
+      # "12 Apr 2025"
+      def day(date) = date.strftime("%-d %b %Y")
+
+      def number(name, value)
+        return chance(value) if name.end_with?("chance")
+
+        format(DIGITS.find { |pattern, _| name.match?(pattern) }&.last || "%g", value)
+      end
+
+      def chance(value)
+        return "under 1 %" if value < 0.01
+
+        value > 0.99 ? "over 99 %" : "#{(value * 100).round} %"
+      end
+    end
+  end
+end

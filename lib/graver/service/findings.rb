@@ -1,0 +1,97 @@
+# frozen_string_literal: true
+
+require_relative "fluid_card"
+require_relative "vehicle_overviews"
+require_relative "../core/judgement/claim"
+require_relative "../core/judgement/next_measurement"
+
+module Graver
+  module Service
+    # What everything read and seen of a vehicle means, what cannot be said, and what would be best measured next.
+    class Findings
+      # How well a shop's figure is to be taken, one standard deviation in mm; and chances at which the words change.
+      CLAIM = { claim_sd_mm: 0.5, doubtful: 0.2, contradicts: 0.02 }.freeze
+      # Largest claim that can be meant, by part, mm.
+      CLAIM_MM = { "pad" => 0..30, "rotor" => 1..50 }.freeze
+
+      # fluid: FluidCard::Card or nil; changes: [Change] against the look-over before; silent: sentences of what has no verdict; next: [[axle name, Worth]]
+      All = Core::Value.define(:overview, :fluid, :changes, :silent, :next)
+      Change = Core::Value.define(:axle, :position, :part, :before_mm, :before_on, :now_mm, :now_on, :km)
+
+      def initialize(context)
+        @context = context
+        @knowledge = context.knowledge
+      end
+
+      # Raises NotFound.
+      def call(vehicle_id)
+        overview = VehicleOverviews.new(@context).find(vehicle_id)
+        All.new(overview:, fluid: FluidCard.new(@knowledge).call(overview), changes: overview.axles.flat_map { |axle| changes(axle.file) }, silent: overview.axles.flat_map do |axle|
+          silent(axle)
+        end, next: following(overview))
+      end
+
+      # given: { axle:, part:, mm: text } -> [Core::Judgement::Claim or nil, AxleOverview::Overview]. Raises InvalidEntry, NotFound.
+      def claim(vehicle_id, given)
+        overview = VehicleOverviews.new(@context).find(vehicle_id).axles.find { |axle| axle.file.axle.id == given[:axle] }
+        raise InvalidEntry.of("axle", "unknown_axle", "this vehicle has no such axle") unless overview
+
+        mm = claimed_mm(given)
+        result = given[:part] == "pad" ? overview.answer.pads : overview.answer.rotors
+        [result&.readings&.positive? ? Core::Judgement::Claim.check(mm, result.now, **CLAIM) : nil, overview]
+      end
+
+      private
+
+      def claimed_mm(given)
+        figures, unit = Core::Quantity::EnteredLength.split(given[:value], given[:unit] || "mm")
+        raise InvalidEntry.of("value", "unknown_unit", "a claim is a thickness") unless Core::Quantity::LENGTH.include?(unit)
+
+        mm = Core::Quantity::LENGTH.to_base(Core::Quantity::EnteredNumber.parse(figures).value, unit)
+        range = CLAIM_MM.fetch(given[:part])
+        range.cover?(mm) ? mm : raise(InvalidEntry.of("value", "out_of_range", "lies between #{range.min} and #{range.max} mm, got #{format("%.4g", mm)} mm"))
+      rescue InvalidEntry => e
+        raise e.faults.first.field.empty? ? e.under("value") : e
+      end
+
+      # The two newest readings of each position of the set that is on.
+      def changes(file)
+        places = file.axle.sides.flat_map { |side| [["pad", side, "inner"], ["pad", side, "outer"], ["rotor", side, nil]] }
+        places.filter_map do |part, side, pad|
+          before, now = file.since_fit(part, side, pad).select { |entry| entry.reading && entry.thickness? }.last(2)
+          next unless now
+
+          mm = [before, now].map { |entry| @knowledge.normalise.call(entry.reading, file.part(part)).value_mm }
+          Change.new(axle: file.axle.name, position: [side, pad].compact.join(" "), part:, before_mm: mm[0], before_on: before.date, now_mm: mm[1], now_on: now.date,
+                     km: now.odometer_km - before.odometer_km)
+        end
+      end
+
+      # No known limit, or nothing read, means no verdict, said plainly.
+      def silent(axle) = [silent_pads(axle), silent_rotors(axle)].compact.map { |sentence| "#{axle.file.axle.name.capitalize}: #{sentence}" }
+
+      def silent_pads(axle)
+        pads = axle.answer.pads
+        return "no pad has been read on the set that is on." unless pads&.readings&.positive?
+
+        "#{pads.unread.map { |id| id.tr("_", " ") }.join(", ")} not read; an inner pad can be gone while the outer one looks well." if pads.unread.any?
+      end
+
+      def silent_rotors(axle)
+        return "the rotors' discard thickness is not known, so there is no verdict on them." unless axle.file.discard_mm
+
+        "no rotor has been read since it went on." unless axle.answer.rotors&.readings&.positive?
+      end
+
+      def following(overview)
+        reading_sd = @knowledge.measurement.dig("methods", "caliper", "pad")
+        ranked = overview.axles.select { |axle| axle.answer.pads }.flat_map do |axle|
+          pads = axle.answer.pads
+          positions = pads.now.to_h { |id, now| [id, { **now, rate_mm_per_1000km: pads.rates[id][1] }] }
+          Core::Judgement::NextMeasurement.rank(positions, limit_mm: pads.limit_mm, reading_sd_mm: reading_sd).map { |worth| [axle.file.axle.name, worth] }
+        end
+        ranked.select { |_, worth| worth.narrows_km > 100 }.max_by(4) { |_, worth| worth.narrows_km }
+      end
+    end
+  end
+end

@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+require_relative "../core/planning/displaced_fluid"
+require_relative "../core/quantity/entered_number"
+require_relative "../core/value"
+
+module Graver
+  module Service
+    # What there is to know of a vehicle's fluid before anything is pushed home: grade, what mixes, and room in the reservoir.
+    class FluidCard
+      # may, never: labels of grades; axles: [[name, pushed back ml, to draw off ml]], nil where not known
+      Card = Core::Value.define(:grade, :dry_celsius, :wet_celsius, :may, :never, :sentence, :headroom_ml, :axles)
+
+      def initialize(knowledge)
+        @knowledge = knowledge
+      end
+
+      # VehicleOverviews::Overview -> Card
+      def call(overview)
+        file = overview.axles.first.file
+        grade = file.choice("fluid.grade")
+        points, mixing = @knowledge.findings.fetch("boiling")[grade], @knowledge.findings.fetch("mixing")[grade]
+        headroom = headroom_ml(overview, file)
+        Card.new(grade: grade && label(grade), dry_celsius: points&.fetch("dry"), wet_celsius: points&.fetch("wet"), may: (mixing&.fetch("may") || []).map { |id| label(id) },
+                 never: (mixing&.fetch("never") || []).map { |id| label(id) }, headroom_ml: headroom, sentence: sentence(overview, file, headroom),
+                 axles: overview.axles.map { |axle| pushed(axle, headroom) })
+      end
+
+      # All pistons of an axle home, for pads of the new thickness: ml, or nil where something is not known.
+      def pushed_ml(axle)
+        file = axle.file
+        diameter, pistons, new_mm = file.length_mm("caliper.piston_diameter"), file.count("caliper.piston_count"), file.length_mm("pad.new_thickness")
+        return unless diameter && pistons && new_mm && axle.answer.pads
+
+        gains = file.axle.sides.map { |side| %w[inner outer].map { |pad| [new_mm - axle.answer.pads.now["#{side}_#{pad}"][:mean_mm], 0].max } }
+        Core::Planning::DisplacedFluid.call(gains:, piston_diameter_mm: diameter, pistons:, opposed: file.opposed?)
+      end
+
+      private
+
+      def label(grade) = @knowledge.brake_data.label("fluid.grade", grade)
+
+      def level(overview)
+        overview.look_overs.reverse.lazy.filter_map { |look_over| look_over.conditions.find { |each| each.item == "fluid_level" } }.first
+      end
+
+      def headroom_ml(overview, file)
+        volume, level = file.volume_ml("fluid.reservoir_volume"), level(overview)
+        volume && level && ((1 - Core::Quantity::EnteredNumber.parse(level.value).value.to_f) * volume)
+      end
+
+      def sentence(overview, file, headroom)
+        return "Room above the level: #{headroom.round} ml." if headroom
+
+        missing = []
+        missing << "the reservoir's volume" unless file.volume_ml("fluid.reservoir_volume")
+        missing << "the level" unless level(overview)
+        "Whether it overflows cannot be said: #{missing.join(" and ")} #{missing.length > 1 ? "are" : "is"} not known."
+      end
+
+      def pushed(axle, headroom)
+        ml = pushed_ml(axle)
+        [axle.file.axle.name, ml, ml && headroom && [ml - headroom, 0].max]
+      end
+    end
+  end
+end

@@ -1,0 +1,109 @@
+# frozen_string_literal: true
+
+require_relative "../support/api_helper"
+
+RSpec.describe "Findings in the API" do
+  include ApiHelper
+
+  def findings = ask(:get, "/vehicles/#{car["id"]}/findings")
+  def found(rule) = findings["findings"].select { |each| each["rule"] == rule }
+  def marks(*list) = list.map { |side, item, mark, face| { axle: front, side:, item:, mark:, face: } }
+  def rotor(side, *values, **more) = { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values:, **more }
+  def all_pads(*values) = [%w[left inner], %w[left outer], %w[right inner], %w[right outer]].zip(values).map { |(side, pad), value| pad(value, side:, pad:) }
+
+  before do
+    know(front, ["pad.new_thickness", "11", "mm"], ["rotor.new_thickness", "28", "mm"], ["rotor.discard_thickness", "22", "mm"], ["caliper.kind", "floating_slide_pins", nil],
+         ["caliper.piston_count", "1", nil], ["caliper.piston_diameter", "57", "mm"])
+  end
+
+  it "says of a fresh vehicle what cannot be said, and finds nothing" do
+    expect(findings).to include("findings" => [], "silent" => include(/Front: no pad has been read/, /Rear: the rotors' discard thickness is not known/))
+  end
+
+  # common practice, no source: at 3 mm inside and 5 outside the inner decides; seized pins stand behind it
+  it "finds the worn inner pad and its cause, with reasons, confidence and what would change it" do
+    ask(:post, look_overs, look_over("2026-05-10", "60000", *all_pads("2.6", "6.2", "5.6", "5.9"), conditions: marks(%w[left slide_pins seized])))
+    uneven = found("inner-thin").first
+    expect(uneven).to include("side" => "left", "word" => "plan", "reading" => "inner 2.6 mm, outer 6.2 mm on 10 May 2026", "source" => /Common practice/)
+    expect(uneven["causes"].first).to include("label" => "Slide pins seized or dry", "seen" => ["slide pins seized"])
+    expect(found("pad-below-limit").first).to include("pad" => "inner", "confidence" => be > 0.8, "limit" => "3.0 mm, the school you follow", "change" => /closer reading/)
+    expect(found("seen-slide_pins-seized").first).to include("word" => "plan")
+    expect(findings["findings"].map { |each| each["word"] }).to eq(findings["findings"].map { |each| each["word"] }.sort_by { |word| %w[stop plan watch].index(word) })
+    expect(ask(:put, "/schools", { pads: "law" })["schools"]).to include("pads" => "law")
+    expect(found("pad-below-limit")).to be_empty
+    expect(fields(ask(:put, "/schools", { pads: "hope", rotors: "reuse" }))).to eq("pads" => "unknown_choice")
+  end
+
+  it "follows a reading that is corrected, and leaves a doubted one out" do
+    ask(:post, look_overs, look_over("2026-05-10", "60000", *all_pads("2.6", "6.2", "5.6", "5.9")))
+    look_over = context.store.look_overs.of_vehicle(car["id"]).last
+    ask(:post, "/look-overs/#{look_over.id}/corrections", { reading: look_over.readings.first.id, value: "6.0", reason: "misread" })
+    expect([found("inner-thin"), found("pad-below-limit")]).to eq([[], []])
+  end
+
+  it "judges rotors by thickness, faces, variation and school, both alike" do
+    plan = -> { findings["axles"].first["rotors"]["outcome"] }
+    ask(:post, look_overs,
+        look_over("2026-05-10", "60000", *all_pads("8", "8", "8", "8"), rotor("left", "27.80", "27.80"), rotor("right", "27.80", "27.81"),
+                  conditions: marks(%w[left rotor_face smooth inner])))
+    expect(plan.call).to eq("stay")
+    ask(:put, "/schools", { rotors: "new" })
+    expect(plan.call).to eq("new_by_school")
+    ask(:put, "/schools", { rotors: "reuse" })
+    runout = { axle: front, part: "runout", side: "right", event: "reading", method: "dial", unit: "mm", values: ["0.12"] }
+    ask(:post, look_overs, look_over("2026-05-11", "60010", rotor("left", "27.80", "27.70"), runout))
+    expect([found("rotor-variation").first,
+            found("rotor-runout").first]).to match([include("side" => "left", "sentence" => /0\.100 mm.*0\.015 mm/), include("side" => "right", "sentence" => /0\.120 mm, 0\.050 mm/)])
+    expect(plan.call).to eq("turn")
+    ask(:post, look_overs, look_over("2026-05-12", "60020", rotor("left", "27.75"), conditions: marks(%w[right rotor_face cracked outer])))
+    expect([plan.call, ask(:get, "/axles/#{front}/job-card")["rotor"]["outcome"], ask(:get, "/vehicles/#{car["id"]}")["state"]["word"]]).to eq(%w[replace replace stop])
+  end
+
+  # By hand: rear pistons unknown, so nothing is said; with them, half of 100 ml gone without wear is a leak.
+  it "suspects a leak when wear does not explain the level, and counts the room above it" do
+    rear = car["axles"].last["id"]
+    know(rear, ["pad.new_thickness", "10", "mm"], ["caliper.piston_count", "1", nil], ["fluid.reservoir_volume", "100", "ml"], ["fluid.grade", "dot_4", nil])
+    level = ->(day, km, value) { ask(:post, look_overs, look_over(day, km, *all_pads("9", "9", "9", "9"), pad("8.5", axle: rear), conditions: [{ item: "fluid_level", value: }])) }
+    level["2026-05-01", "60000", "0.9"]
+    level["2026-05-10", "60300", "0.4"]
+    expect(found("fluid-unexplained")).to be_empty
+    know(rear, ["caliper.piston_diameter", "38", "mm"])
+    expect(found("fluid-unexplained").first).to include("word" => "stop", "sentence" => /fell by 0\.50 of MIN to MAX/)
+    fluid = findings["fluid"]
+    # two pads 2 mm down a side, one 57 mm piston: 2 x 4 x 2.552 = 20.4 ml; 49 CFR 571.116 (from memory): DOT 4 230/155 °C
+    expect(fluid).to include("grade" => "DOT 4", "dry_celsius" => 230, "wet_celsius" => 155, "headroom_ml" => 60, "never" => include(/silicone/))
+    expect(fluid["axles"].first["pushed_ml"]).to be_within(3).of(20)
+    expect(fluid["axles"].first["draw_off_ml"]).to eq(0)
+    expect(ask(:get, "/vehicles/#{car["id"]}")).to include("state" => include("word" => "stop"), "seen" => include(include("text" => /wear does not explain/)))
+  end
+
+  it "holds a claim against the log, and refuses what is none" do
+    ask(:post, look_overs, look_over("2026-05-10", "60000", *all_pads("6.1", "6.2", "6.0", "6.3")))
+    claim = ->(value, **more) { ask(:post, "/vehicles/#{car["id"]}/claims", { axle: front, part: "pad", value:, **more }) }
+    expect(claim["2 mm"]).to include("verdict" => "contradicts", "sentence" => /right inner.*6\.0/)
+    expect(claim["0.24", unit: "in"]).to include("verdict" => "fits")
+    expect(claim["20", part: "rotor"]).to include("verdict" => "unknown")
+    expect(fields(claim["lots"])).to eq("value" => "not_a_number")
+    expect(fields(claim["30 %"])).to eq("value" => "unknown_unit")
+    expect(fields(claim["1e9"])).to eq("value" => "not_a_number")
+    expect(fields(claim["99"])).to eq("value" => "out_of_range")
+    expect(fields(claim["2", axle: 77])).to eq("axle" => "unknown_axle")
+  end
+
+  # common practice, no source: grinding, a leak and a sinking pedal stop; a squealer heard while rolling is a pad near its end
+  it "ends every questioning in one of the four words, the dangerous ones in stop with licensed help" do
+    symptoms = ask(:get, "/symptoms")["symptoms"]
+    outcome = ->(id, **answers) { ask(:post, "/vehicles/#{car["id"]}/symptoms", { symptom: id, answers: }) }
+    symptoms.each do |symptom|
+      choices = symptom["questions"].map { |question| question["options"].map { |option| [question["id"].to_sym, option["id"]] } }
+      combinations = choices.empty? ? [[]] : choices.first.product(*choices.drop(1))
+      combinations.each { |answers| expect(outcome.call(symptom["id"], **answers.to_h)).to include("word" => match(/stop|plan|watch|in_hand/), "causes" => be_any, "measure" => match(/\S/)) }
+    end
+    [["grinding"], ["pedal", { how: "sinks" }], ["fluid", { where: "drops" }]].each do |id, answers|
+      expect(outcome.call(id, **(answers || {}))).to include("word" => "stop", "sentence" => match(/Do not drive.*licensed mechanic/))
+    end
+    expect(outcome.call("squeal", when: "rolling")["word"]).to eq("plan")
+    expect(fields(outcome.call("squeal"))).to eq("answers.when" => "missing")
+    expect(fields(outcome.call("humming"))).to eq("symptom" => "unknown_choice")
+  end
+end

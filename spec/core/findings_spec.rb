@@ -1,0 +1,139 @@
+# frozen_string_literal: true
+
+require "graver/core/judgement/causes"
+require "graver/core/judgement/claim"
+require "graver/core/judgement/fluid_balance"
+require "graver/core/judgement/next_measurement"
+require "graver/core/judgement/piston_extension"
+require "graver/core/judgement/rotor_plan"
+require "graver/core/judgement/rotor_verdict"
+require "graver/core/judgement/unevenness"
+require "graver/core/measurement/thickness"
+
+RSpec.describe "Findings" do
+  judgement = Graver::Core::Judgement
+  thickness = Graver::Core::Measurement::Thickness
+
+  # Every rule at, just inside and just outside its threshold. Sources: floors from 49 CFR 393.47 and the UK inspection
+  # manual 1.1.13 (from memory) by way of the chance of being under them; 3 % of water, the millimetre of unevenness, clicks,
+  # and MIN: common practice, no source; the chances and shares: stated choices of the project.
+  describe "the table of rules" do
+    table = {
+      "pad-metal" => [["metal", 1, :least]], "pad-below-law" => [["below_floor_chance", 0.5, :least]], "pad-below-maker" => [["below_maker_chance", 0.5, :least]],
+      "pad-below-limit" => [["below_limit_chance", 0.5, :least]], "pad-maybe-below" => [["below_limit_chance", 0.1, :least]],
+      "inner-thin" => [["inner_thinner_mm", 1.0, :least], ["opposed", 0, :most]], "outer-thin" => [["outer_thinner_mm", 1.0, :least], ["opposed", 0, :most]],
+      "sides-of-fixed" => [["thinner_mm", 1.0, :least], ["opposed", 1, :least]], "corner-thin" => [["corner_thinner_mm", 1.0, :least]], "taper" => [["taper_mm", 1.0, :least]],
+      "rotor-variation" => [["variation_ratio", 1.0, :least]], "rotor-runout" => [["runout_ratio", 1.0, :least]], "piston-beyond" => [["extension_share", 1.0, :least]],
+      "piston-far" => [["extension_share", 0.85, :least]], "fluid-below-min" => [["fluid_level", -0.05, :most]],
+      "fluid-unexplained" => [["fluid_unexplained", 0.2, :least], ["fluid_unexplained_sure", 1, :least]], "fluid-wet" => [["fluid_moisture", 3.0, :least]],
+      "fluid-old" => [["fluid_months_over", 0, :least]], "handbrake-far" => [["clicks_over", 1, :least]]
+    }
+
+    it "is all here" do
+      expect(KNOWLEDGE.findings["rules"].map { |rule| rule["id"] }).to match_array(table.keys)
+    end
+
+    table.each do |id, thresholds|
+      it "turns #{id} at its thresholds, and never on what is not known" do
+        rule = KNOWLEDGE.finding_engine.rules.find { |each| each.id == id }
+        at = thresholds.to_h { |measure, value, _| [measure, value] }
+        expect(rule.holds?(at)).to be(true)
+        thresholds.each do |measure, value, side|
+          beyond, short = side == :least ? [value + 1e-6, value - 1e-6] : [value - 1e-6, value + 1e-6]
+          expect([rule.holds?(at.merge(measure => beyond)), rule.holds?(at.merge(measure => short)), rule.holds?(at.merge(measure => nil))]).to eq([true, false, false])
+        end
+      end
+    end
+
+    it "lets the first of a group count, and sorts the worst first" do
+      place = ->(scope, measures) { judgement::Place.new(scope:, axle_id: 1, side: nil, pad: nil, measures:) }
+      found = KNOWLEDGE.finding_engine.call([place["corner", { "corner_thinner_mm" => 2.0 }],
+                                             place["position", { "below_floor_chance" => 0.9, "below_limit_chance" => 1.0, "taper_mm" => 1.2 }]])
+      expect(found.map { |each| each.rule.id }).to eq(%w[pad-below-law corner-thin taper])
+    end
+  end
+
+  describe judgement::Unevenness do
+    read = ->(mm, sd = 0.15) { thickness.point(mm, sd) }
+
+    # By hand: sqrt(2) x 0.15 x 2 = 0.424 mm is what two caliper readings may differ by.
+    it "tells a difference only beyond the readings' errors" do
+      told = ->(inner, outer, sd) { described_class.call({ "left" => { "inner" => read[inner, sd], "outer" => read[outer, sd] } }, coverage: 2).fetch("left") }
+      expect(told[5.0, 5.42, 0.15]).to include("inner_thinner_mm" => nil, "thinner_mm" => nil, "uneven_error_mm" => be_within(1e-3).of(0.424))
+      expect(told[5.0, 5.43, 0.15]["inner_thinner_mm"]).to be_within(1e-9).of(0.43)
+      expect(told[6.0, 5.0, 0.15]).to include("outer_thinner_mm" => be_within(1e-9).of(1.0), "inner_thinner_mm" => nil)
+      # by eye (1 mm) two millimetres are nothing
+      expect(told[3.0, 5.0, 1.0]["inner_thinner_mm"]).to be_nil
+    end
+
+    it "holds a corner against the other by their means" do
+      pads = { "left" => { "inner" => read[4.0], "outer" => read[5.0] }, "right" => { "inner" => read[6.0], "outer" => read[7.0] } }
+      sides = described_class.call(pads, coverage: 2)
+      expect(sides["left"]).to include("corner_thinner_mm" => 2.0, "corner_error_mm" => be_within(1e-9).of(0.3))
+      expect(sides["right"]["corner_thinner_mm"]).to be_nil
+    end
+  end
+
+  it "ranks causes by what was seen, and points on to the caliper when it comes back" do
+    rank = ->(*seen) { judgement::Causes.rank(KNOWLEDGE.causes("inner_thin"), seen) }
+    # common practice, no source: pins first; with free pins the pad in its bracket; when it keeps coming back, the caliper
+    expect(rank[].first.id).to eq("pins_stuck")
+    expect(rank["slide_pins.seized"].first).to have_attributes(id: "pins_stuck", seen: ["slide_pins.seized"], share: be > 0.8)
+    expect(rank["slide_pins.free", "pad.wedged"].first.id).to eq("pads_rusted_in")
+    expect(rank["slide_pins.free", "piston.free", "recurs"].first.id).to eq("caliper")
+    expect(rank["slide_pins.stiff"].sum(&:share)).to be_within(1e-9).of(1)
+  end
+
+  # Geometry: floating, one side takes up everything; fixed, each side its half. By hand: pads 11 -> 3 twice, rotor 25 -> 23.
+  it "puts the pistons where worn pads and rotor leave them" do
+    worn = { pads_gone_mm: 16.0, rotor_gone_mm: 2.0, pads_allowed_mm: 18.0, rotor_allowed_mm: 2.0 }
+    expect(judgement::PistonExtension.of(**worn, opposed: false)).to have_attributes(now_mm: 18.0, most_mm: 20.0, share: 0.9)
+    expect(judgement::PistonExtension.of(**worn, opposed: true)).to have_attributes(now_mm: 9.0, most_mm: 10.0, share: 0.9)
+    expect(judgement::PistonExtension.of(pads_gone_mm: 1.0, rotor_gone_mm: 0.0, opposed: false).share).to be_nil
+  end
+
+  # By hand: one 57 mm piston a side, both pads 4 mm down: 2 x pi x 28.5^2 x 8 / 1000 = 40.8 ml of a 100 ml reservoir.
+  it "explains the fall of the fluid by wear, and suspects a leak beyond it" do
+    fall = ->(now) { judgement::FluidBalance.of(before: 0.9, now:, worn_ml: 40.8, worn_error_ml: 8.0, reservoir_ml: 100.0, level_error: 0.06, coverage: 2) }
+    expect(fall[0.5]).to have_attributes(explained: be_within(1e-9).of(0.408), unexplained: be_within(1e-9).of(-0.008), sure: false)
+    expect(fall[0.1]).to have_attributes(sure: true, fall_ml: be_within(1e-9).of(80))
+  end
+
+  describe judgement::RotorPlan do
+    def verdict(mm, error_mm: 0.03, discard_mm: 22.0, chance: 0.05)
+      Graver::Core::Judgement::RotorVerdict.call(thickness: { mean_mm: mm, sd_mm: error_mm / 2 }, discard_mm:, life: nil, next_pads_km: nil,
+                                                 rules: { coverage: 2, outlast_chance: 0.25 }).with(chance:)
+    end
+
+    def plan(*mm, faces: nil, school: "reuse", least_mm: 22.5, wear_mm: 0.3)
+      described_class.call(verdicts: mm.map { |each| verdict(each) }, faces:, school:, least_mm:, wear_mm:, cut_mm: 0.4, order: KNOWLEDGE.rotor_rules["order"]).outcome
+    end
+
+    # common practice, no source: discard 22 mm: 23.5 passes, 22.05 is measured again (here ± 0.06), 22.00 counts as out
+    it "treats both rotors alike, by thickness, faces and school" do
+      expect([plan(23.5, 23.5), plan(23.5, 22.02), plan(23.5, 22.0)]).to eq(%w[stay measure_again replace])
+      expect([plan(23.5, faces: "watch"), plan(23.5, faces: "plan"), plan(22.9, faces: "plan"), plan(23.5, faces: "stop"),
+              plan(23.5, faces: "plan", least_mm: nil)]).to eq(%w[stay turn replace replace face_bad])
+      expect([plan(23.5, school: "new"), plan(23.5, school: "turn"), plan(22.9, school: "turn"), plan(22.02, school: "new")]).to eq(%w[new_by_school turn stay measure_again])
+    end
+
+    # 23.5 - 0.03 - 0.4 - 0.3 - 22.5 = 0.27 by hand
+    it "says what a cut would leave" do
+      left = described_class.call(verdicts: [verdict(23.5)], faces: nil, school: "turn", least_mm: 22.5, wear_mm: 0.3, cut_mm: 0.4, order: KNOWLEDGE.rotor_rules["order"]).cut_left_mm
+      expect(left).to be_within(1e-9).of(0.27)
+    end
+  end
+
+  it "holds a claim against what is believed, and ranks what to measure next" do
+    now = { "left_inner" => { mean_mm: 5.4, sd_mm: 0.3 }, "left_outer" => { mean_mm: 7.0, sd_mm: 0.3 } }
+    check = ->(mm) { judgement::Claim.check(mm, now, claim_sd_mm: 0.5, doubtful: 0.2, contradicts: 0.02).verdict }
+    expect([5.5, 5.0, 4.8, 2.0].map(&check)).to eq(%w[fits fits doubtful contradicts])
+    positions = { "left_inner" => { mean_mm: 5.4, sd_mm: 0.8, rate_mm_per_1000km: 0.15 }, "left_outer" => { mean_mm: 5.6, sd_mm: 0.1, rate_mm_per_1000km: 0.15 },
+                  "right_inner" => { mean_mm: 9.0, sd_mm: 1.2, rate_mm_per_1000km: 0.1 } }
+    ranked = judgement::NextMeasurement.rank(positions, limit_mm: 3.0, reading_sd_mm: 0.15)
+    expect(ranked.map(&:position).first).to eq("left_inner")
+    expect(ranked.map(&:narrows_km)).to all(be >= 0)
+    # nothing is gained where the reading is no better than what is known: a tenth against 0.15 takes off 0.017 mm
+    expect(judgement::NextMeasurement.gain_km(positions["left_outer"], 0.15)).to be_within(0.5).of(2 * 1.2816 * (0.1 - 0.0832) / 0.15 * 1000)
+  end
+end

@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+require_relative "../support/browser_helper"
+
+RSpec.describe "Findings in the browser", :demo do
+  include BrowserHelper
+
+  it "says what is wrong, why, what stands behind it and what would change it; asks, checks a claim, and changes school" do
+    page.visit "/#/vehicles/1"
+    expect(page).to have_css("h1", text: "Juniper")
+    type "v"
+    expect(page).to have_css("h1", text: "Findings")
+    uneven = page.find(".finding", text: "Inner pad much thinner than outer")
+    expect(uneven).to have_text("Most likely: slide pins seized or dry")
+    uneven.find("summary").click
+    expect(uneven).to have_text("inner 3.9 mm, outer 6.7 mm").and have_text("It would change with").and have_text("Remedy: In and out two or three times")
+    expect(page.all(".finding .mark").map(&:text)).to eq(page.all(".finding .mark").map(&:text).sort_by { |word| %w[Stop Plan Watch].index(word) })
+    page.click_button "It squeals"
+    page.click_button "Rolling, and it stops when braking"
+    expect(page).to have_text("That is how a squealer sounds")
+    page.click_button "It grinds"
+    expect(page).to have_css(".outcome .mark", text: "Stop").and have_text("have a licensed mechanic look")
+    page.fill_in "Thickness they say", with: "never"
+    page.click_button "Hold it against the log"
+    expect(page).to have_text("Needs a number")
+    page.fill_in "Thickness they say", with: "2 mm"
+    page.select "rear", from: "Axle"
+    page.click_button "Hold it against the log"
+    expect(page).to have_text("That contradicts the log: the thinnest, the rear")
+    page.select "Always new", from: "Rotors with new pads"
+    page.visit "/#/vehicles/4/findings"
+    expect(page).to have_text("the rotors' discard thickness is not known, so there is no verdict")
+    expect(page).to have_select("Rotors with new pads", selected: "Always new")
+  end
+end
