@@ -23,6 +23,7 @@ RSpec.describe "Findings" do
       "pad-below-limit" => [["below_limit_chance", 0.5, :least]], "pad-maybe-below" => [["below_limit_chance", 0.1, :least]],
       "inner-thin" => [["inner_thinner_mm", 1.0, :least], ["opposed", 0, :most]], "outer-thin" => [["outer_thinner_mm", 1.0, :least], ["opposed", 0, :most]],
       "sides-of-fixed" => [["thinner_mm", 1.0, :least], ["opposed", 1, :least]], "corner-thin" => [["corner_thinner_mm", 1.0, :least]], "taper" => [["taper_mm", 1.0, :least]],
+      "one-face" => [["faces_apart", 1, :least]], "shoe-below" => [["shoe_spare_mm", 0, :most]],
       "rotor-variation" => [["variation_ratio", 1.0, :least]], "rotor-runout" => [["runout_ratio", 1.0, :least]], "piston-beyond" => [["extension_share", 1.0, :least]],
       "piston-far" => [["extension_share", 0.85, :least]], "fluid-below-min" => [["fluid_level", -0.05, :most]],
       "fluid-unexplained" => [["fluid_unexplained", 0.2, :least], ["fluid_unexplained_sure", 1, :least]], "fluid-wet" => [["fluid_moisture", 3.0, :least]],

@@ -56,6 +56,8 @@ RSpec.describe "Journeys in the browser" do
     expect_focus("save")
     type :Enter
 
+    expect(page).to have_css("h1", text: "Findings")
+    page.click_link "Juniper"
     expect(page).to have_css("h1", text: "Juniper")
     page.click_link "Wear", match: :first
     expect(page).to have_text(/Most likely [\d,]+ km/).and have_text(/Look again within [\d,]+ km/)
@@ -107,6 +109,8 @@ RSpec.describe "Journeys in the browser" do
     type "k"
     expect(page).to have_text("Kept with a doubt")
     page.click_button "Save look-over"
+    expect(page).to have_css("h1", text: "Findings")
+    page.click_link "Juniper"
     expect(page).to have_css("h1", text: "Juniper")
     rows = context.store.look_overs.of_vehicle(1).last.readings
     expect(rows.map(&:doubt)).to match([nil, /more than there can be/])

@@ -37,6 +37,8 @@ RSpec.describe "Measuring in the browser", :demo do
     page.fill_in "Water in the fluid (%)", with: "2,5"
     page.click_button "pulsation"
     page.click_button "Save look-over"
+    expect(page).to have_css("h1", text: "Findings")
+    page.click_link "Juniper"
     expect(page).to have_css("h1", text: "Juniper").and have_text("Left hose: bulged. A bulged hose can burst")
     saved = last_look_over(1)
     expect(saved.conditions.map do |mark|
@@ -69,6 +71,8 @@ RSpec.describe "Measuring in the browser", :demo do
     type "b"
     expect(page).to have_text("The earlier reading will count no more.")
     page.click_button "Save look-over"
+    expect(page).to have_css("h1", text: "Findings")
+    page.click_link "Juniper"
     expect(page).to have_css("h1", text: "Juniper")
     rows = last_look_over(1).readings
     expect(rows.map { |row| [row.side, row.pad, row.value, row.unit, row.overall, row.doubts.map(&:answer)] }).to eq(
@@ -95,6 +99,8 @@ RSpec.describe "Measuring in the browser", :demo do
     type "10,2 9,8 10,4", :Enter, "80%", :Enter
     expect(page).to have_text("taper 0.6 mm").and have_text("10.4 mm, ±")
     page.click_button "Save look-over"
+    expect(page).to have_css("h1", text: "Findings")
+    page.click_link "Thistle"
     expect(page).to have_css("h1", text: "Thistle")
     rows = last_look_over(3).readings
     expect(rows.map { |row| [row.event, row.method, row.value, row.unit, row.place] }).to eq(

@@ -40,6 +40,8 @@ RSpec.describe "More journeys in the browser" do
     type "u", "0.1752", :Enter, "0.1760", :Enter, :Enter
     expect_focus("save")
     type :Enter
+    expect(page).to have_css("h1", text: "Findings")
+    page.click_link "Wren"
     expect(page).to have_css("h1", text: "Wren")
     rows = context.store.look_overs.of_vehicle(1).first.readings
     expect(rows.map { |row| [row.value, row.unit, row.overall] }).to eq([["0.41", "in", true], ["13", "32nd", true], ["0.1752", "in", false], ["0.1760", "in", false]])
@@ -53,6 +55,8 @@ RSpec.describe "More journeys in the browser" do
     type "50000", :Enter, "n", "10", :Enter
     expect(page).to have_text("those of the new pads")
     page.click_button "Save look-over"
+    expect(page).to have_css("h1", text: "Findings")
+    page.click_link "Wren"
     expect(page).to have_css("h1", text: "Wren")
     expect(context.store.look_overs.of_vehicle(1).first.readings.map(&:event)).to eq(%w[fit reading])
     page.visit "/#/vehicles/1"

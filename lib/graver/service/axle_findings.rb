@@ -21,7 +21,7 @@ module Graver
 
       # seen: [CurrentConditions::Seen] of the vehicle -> [Found], worst first
       def call(file, answer, seen)
-        @knowledge.finding_engine.call(AxlePlaces.new(@knowledge, file, answer).call).map { |finding| found(finding, causes(finding, file, seen)) }
+        @knowledge.finding_engine.call(AxlePlaces.new(@knowledge, file, answer, seen).call).map { |finding| found(finding, causes(finding, file, seen)) }
       end
 
       # A finding of the engine in words.

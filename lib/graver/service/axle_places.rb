@@ -10,11 +10,12 @@ module Graver
   module Service
     # Everything the rules of findings look at on one axle, as places with their measures.
     class AxlePlaces
-      # file: AxleFile; answer: Core::Wear::Outlook::Answer
-      def initialize(knowledge, file, answer)
+      # file: AxleFile; answer: Core::Wear::Outlook::Answer; seen: [CurrentConditions::Seen]
+      def initialize(knowledge, file, answer, seen)
         @knowledge = knowledge
         @file = file
         @answer = answer
+        @seen = seen
         @coverage = knowledge.findings.dig("coverage", "value")
       end
 
@@ -67,8 +68,10 @@ module Graver
         date, pads = newest_pads
         uneven = Core::Judgement::Unevenness.call(pads, coverage: @coverage)
         @file.axle.sides.map do |side|
-          place("corner", side, nil, { "place" => label(side), "opposed" => @file.opposed? ? 1 : 0, "read_on" => date&.iso8601, **uneven.fetch(side, {}), **variation(side), **runout(side) })
+          measures = [uneven.fetch(side, {}), variation(side), runout(side), faces(side), shoe(side)].reduce(:merge)
+          place("corner", side, nil, { "place" => label(side), "opposed" => @file.opposed? ? 1 : 0, "read_on" => date&.iso8601, **measures })
         end
+      end
       end
 
       # Only pads read on the same day are held against each other, and none of which there is a doubt.
@@ -99,6 +102,25 @@ module Graver
         limit, from = limit("rotor.runout_limit", "lateral_runout_mm")
         read = survey.minimum.value_mm
         { "runout_mm" => read, "runout_limit_mm" => limit, "runout_from" => from, "runout_ratio" => read / limit, "runout_read_on" => date.iso8601 }
+      end
+
+      # One face bad and the other marked in order, or not marked at all.
+      def faces(side)
+        marks = @seen.select { |mark| mark.axle_id == @file.axle.id && mark.side == side && mark.item["id"] == "rotor_face" }
+        bad = marks.select { |mark| mark.mark["word"] }
+        return {} unless bad.map(&:face).uniq.length == 1 && marks.any? { |mark| mark.mark["good"] }
+
+        { "faces_apart" => 1, "bad_face" => bad.first.face, "bad_mark" => bad.map { |mark| mark.mark["label"] }.join(" and "), "faces_on" => bad.first.date.iso8601 }
+      end
+
+      # The thinnest lining of a parking shoe against its least.
+      def shoe(side)
+        survey, date = survey("shoe", side, nil)
+        least_mm = @file.length_mm("shoe.discard_thickness")
+        return {} unless survey && least_mm
+
+        read = survey.minimum.value_mm
+        { "shoe_mm" => read, "shoe_least_mm" => least_mm, "shoe_spare_mm" => read - least_mm, "shoe_on" => date.iso8601 }
       end
 
       def limit(key, usual)

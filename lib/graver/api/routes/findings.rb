@@ -13,24 +13,14 @@ module Graver
       module Findings
         def self.registered(app)
           app.helpers do
-            def findings_json(id) = Serializers::Findings.new(knowledge).call(Service::Findings.new(context).call(id), Service::Schools.new(context).chosen, context.today)
-
-            def claim_json(claim, overview)
-              unless claim
-                return { verdict: "unknown",
-                         sentence: "Nothing of this has been read on the set that is on, so the log can neither say yes nor no. Ask to be shown the part, and measure it yourself." }
-              end
-
-              found = knowledge.findings.fetch("claims").fetch(claim.verdict)
-              measures = { "position" => claim.position.tr("_", " "), "believed_mm" => claim.mean_mm, "error_mm" => 2 * claim.sd_mm, "claimed_mm" => claim.claimed_mm, "chance" => claim.chance,
-                           "axle" => overview.file.axle.name }
-              { verdict: claim.verdict, sentence: Service::FindingText.fill(found, measures) }
+            def findings_json(id)
+              Serializers::Findings.new(knowledge).call(Service::Findings.new(context).call(id), Service::Schools.new(context).chosen, context.today)
             end
           end
 
           app.get("/vehicles/:id/findings") { answer(findings_json(id)) }
 
-          app.post("/vehicles/:id/claims") { answer(claim_json(*Service::Findings.new(context).claim(id, payload(Contracts::Claim)))) }
+          app.post("/vehicles/:id/claims") { answer(Serializers::Findings.new(knowledge).claim(*Service::Findings.new(context).claim(id, payload(Contracts::Claim)))) }
 
           app.put("/schools") { answer({ schools: Service::Schools.new(context).choose(payload(Contracts::SchoolChoice)) }) }
 

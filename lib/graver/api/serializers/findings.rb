@@ -18,12 +18,9 @@ module Graver
         # all: Service::Findings::All; chosen: the schools followed
         def call(all, chosen, today)
           overview = all.overview
-          found = overview.findings + overview.axles.flat_map(&:findings)
-          { vehicle: overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit), today: today.iso8601, axles: overview.axles.map { |axle| axle(axle) },
-            findings: worst_first(found.map { |each| finding(each) } + overview.axles.flat_map { |axle| marks(axle.seen, axle) } + marks(overview.seen, nil)),
-            fluid: fluid(all.fluid), silent: all.silent, changes: all.changes.map { |change| change(change) }, next_readings: all.next.map do |name, worth|
-                                                                                                                 worth(name, worth)
-                                                                                                               end, schools: schools(chosen) }
+          { vehicle: overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit), today: today.iso8601, axles: overview.axles.map { |axle| axle(axle) }, findings: findings(overview),
+            fluid: fluid(all.fluid), silent: all.silent, changes: all.changes.map { |change| change(change) }, schools: schools(chosen),
+            next_readings: all.next.map { |name, worth| worth(name, worth) } }
         end
 
         def finding(found)
@@ -33,9 +30,26 @@ module Graver
                                                                                                                                              end }
         end
 
+        # Somebody's word: claim is nil where nothing was read to hold it against.
+        def claim(claim, overview)
+          verdict = claim ? claim.verdict : "unknown"
+          measures = if claim
+                       { "position" => claim.position.tr("_", " "), "believed_mm" => claim.mean_mm, "error_mm" => 2 * claim.sd_mm, "claimed_mm" => claim.claimed_mm,
+                         "chance" => claim.chance }
+                     else
+                       {}
+                     end
+          { verdict:, sentence: Service::FindingText.fill(@knowledge.findings.dig("claims", verdict), { "axle" => overview.file.axle.name, **measures }) }
+        end
+
         private
 
-        def worst_first(findings) = findings.sort_by.with_index { |finding, at| [Vehicles::WORDS.index(finding[:word]), at] }
+        # What was worked out and what was seen, worst first.
+        def findings(overview)
+          found = (overview.findings + overview.axles.flat_map(&:findings)).map { |each| finding(each) }
+          all = found + overview.axles.flat_map { |axle| marks(axle.seen, axle) } + marks(overview.seen, nil)
+          all.sort_by.with_index { |finding, at| [Vehicles::WORDS.index(finding[:word]), at] }
+        end
 
         def axle(overview)
           axle = @axles.call(overview, nil)
@@ -54,14 +68,14 @@ module Graver
         end
 
         # Marks are findings that somebody made by eye.
-        def marks(seen, axle)
-          seen.select(&:word).map do |mark|
-            place = [axle && axle.file.axle.name, mark.side, mark.face].compact.join(" ")
-            { rule: "seen-#{mark.item["id"]}-#{mark.mark["id"]}", word: mark.word, topic: "seen", axle_id: mark.axle_id, side: mark.side, pad: mark.face, title: "#{mark.item["label"]}: #{mark.mark["label"]}",
-              sentence: "#{place.empty? ? "The vehicle" : place.capitalize}: seen on #{Service::FindingText.day(mark.date)}.", reading: "marked on #{Service::FindingText.day(mark.date)}", limit: "as it was seen",
-              change: "A newer look at it; new parts.", advice: mark.caution || "Look again at the next chance.", source: @knowledge.source_title(@knowledge.conditions.fetch("source")),
-              confidence: nil, causes: [] }
-          end
+        def marks(seen, axle) = seen.select(&:word).map { |mark| mark(mark, [axle && axle.file.axle.name, mark.side, mark.face].compact.join(" ")) }
+
+        def mark(mark, place)
+          day = Service::FindingText.day(mark.date)
+          { rule: "seen-#{mark.item["id"]}-#{mark.mark["id"]}", word: mark.word, topic: "seen", axle_id: mark.axle_id, side: mark.side, pad: mark.face,
+            title: "#{mark.item["label"]}: #{mark.mark["label"]}", sentence: "#{place.empty? ? "The vehicle" : place.capitalize}: seen on #{day}.", reading: "marked on #{day}",
+            limit: "as it was seen", change: "A newer look at it; new parts.", advice: mark.caution || "Look again at the next chance.", confidence: nil, causes: [],
+            source: @knowledge.source_title(@knowledge.conditions.fetch("source")) }
         end
 
         def cause(cause)
@@ -75,17 +89,14 @@ module Graver
         end
 
         def fluid(card)
-          return unless card
-
-          { **card.to_h.slice(:grade, :dry_celsius, :wet_celsius, :may, :never, :sentence), headroom_ml: card.headroom_ml&.round,
-                                                                                            axles: card.axles.map do |name, pushed_ml, draw_off_ml|
-                                                                                              { name:, pushed_ml: pushed_ml&.round, draw_off_ml: draw_off_ml&.round }
-                                                                                            end }
+          fields = card.to_h.slice(:grade, :dry_celsius, :wet_celsius, :may, :never, :sentence)
+          axles = card.axles.map { |name, pushed_ml, draw_off_ml| { name:, pushed_ml: pushed_ml&.round, draw_off_ml: draw_off_ml&.round } }
+          fields.merge(headroom_ml: card.headroom_ml&.round, axles:)
         end
 
         def change(change)
-          { **change.to_h.slice(:axle, :position, :part), before_mm: change.before_mm.round(2), before_on: change.before_on.iso8601, now_mm: change.now_mm.round(2), now_on: change.now_on.iso8601,
-                                                          km: change.km.round }
+          fields = change.to_h.slice(:axle, :position, :part)
+          fields.merge(before_mm: change.before_mm.round(2), before_on: change.before_on.iso8601, now_mm: change.now_mm.round(2), now_on: change.now_on.iso8601, km: change.km.round)
         end
 
         def worth(name, worth) = { axle: name, position: worth.position.tr("_", " "), narrows_km: worth.narrows_km.round, sd_mm: worth.sd_mm.round(2) }

@@ -17,19 +17,25 @@ module Graver
         def self.call(verdicts:, faces:, school:, least_mm:, wear_mm:, cut_mm:, order:)
           thickness = verdicts.map(&:outcome).min_by { |outcome| order.index(outcome) }
           left = cut_left(verdicts, least_mm, wear_mm, cut_mm)
-          return new(outcome: "replace", because: thickness == "replace" ? "thickness" : "cracked", cut_left_mm: left) if thickness == "replace" || faces == "stop"
-          return for_faces(left) if faces == "plan"
-          return new(outcome: "turn", because: "school", cut_left_mm: left) if school == "turn" && thickness == "stay" && left && left >= 0
-
-          new(outcome: school == "new" && thickness == "stay" ? "new_by_school" : thickness, because: "thickness", cut_left_mm: left)
+          outcome, because = by_condition(thickness, faces, left) || by_school(thickness, school, left)
+          new(outcome:, because:, cut_left_mm: left)
         end
 
-        def self.for_faces(left)
-          outcome = if left.nil? then "face_bad"
-                    else
-                      left >= 0 ? "turn" : "replace"
-                    end
-          new(outcome:, because: "faces", cut_left_mm: left)
+        # What thickness or faces leave no choice about.
+        def self.by_condition(thickness, faces, left)
+          return %w[replace thickness] if thickness == "replace"
+          return %w[replace cracked] if faces == "stop"
+          return unless faces == "plan"
+          return %w[face_bad faces] unless left
+
+          [left >= 0 ? "turn" : "replace", "faces"]
+        end
+
+        def self.by_school(thickness, school, left)
+          return [thickness, "thickness"] unless thickness == "stay"
+          return %w[new_by_school school] if school == "new"
+
+          school == "turn" && left && left >= 0 ? %w[turn school] : %w[stay thickness]
         end
 
         # The thinnest, less the error of its reading, the cut and the wear to come.
@@ -39,7 +45,7 @@ module Graver
 
           known.map { |verdict| verdict.reading_mm - verdict.error_mm }.min - cut_mm - (wear_mm || 0) - least_mm
         end
-        private_class_method :for_faces, :cut_left
+        private_class_method :by_condition, :by_school, :cut_left
       end
     end
   end
