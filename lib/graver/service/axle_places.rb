@@ -72,7 +72,6 @@ module Graver
           place("corner", side, nil, { "place" => label(side), "opposed" => @file.opposed? ? 1 : 0, "read_on" => date&.iso8601, **measures })
         end
       end
-      end
 
       # Only pads read on the same day are held against each other, and none of which there is a doubt.
       def newest_pads

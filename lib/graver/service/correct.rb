@@ -49,8 +49,8 @@ module Graver
 
       def reading_change(look_over, row, given)
         now = row.to_h.slice(:value, :upper, :unit, :method, :overall).merge(given.slice(:value, :upper, :unit, :method, :overall))
-        entered = EnteredReading.new(@context.knowledge, file(look_over, row), { axle: row.axle_id, event: row.event, **row.to_h.slice(:part, :side, :pad), **now,
-                                                                                 values: [now[:value]].compact, instrument: row.instrument_id }, Instruments.new(@context).core)
+        place = row.to_h.slice(:event, :part, :side, :pad).merge(axle: row.axle_id, instrument: row.instrument_id)
+        entered = EnteredReading.new(@context.knowledge, file(look_over, row), place.merge(now, values: [now[:value]].compact), Instruments.new(@context).core)
         entered.check
         entered.thicknesses
         { value: entered.values.first, upper: entered.upper, unit: entered.unit, method: entered.method, overall: entered.overall }

@@ -34,12 +34,15 @@ module Graver
       def listed = @table.select(:id, :vehicle_id, :name, :digest, :mapping, :result, :recorded_at, :done_at, :undone_at)
 
       def record(row)
-        state = if row[:undone_at] then "undone"
-                else
-                  row[:done_at] ? "done" : "uploaded"
-                end
-        Import.new(**row.slice(:id, :vehicle_id, :name, :digest, :recorded_at), state:,
-                                                                                **%i[mapping result].to_h { |key| [key, row[key] && JSON.parse(row[key])] })
+        fields = row.slice(:id, :vehicle_id, :name, :digest, :recorded_at)
+        texts = %i[mapping result].to_h { |key| [key, row[key] && JSON.parse(row[key])] }
+        Import.new(**fields, **texts, state: state(row))
+      end
+
+      def state(row)
+        return "undone" if row[:undone_at]
+
+        row[:done_at] ? "done" : "uploaded"
       end
     end
   end

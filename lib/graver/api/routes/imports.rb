@@ -16,8 +16,9 @@ module Graver
 
             def import_json(import)
               progress = imports.progress(import)
-              { **import.to_h.slice(:id, :vehicle_id, :name, :result, :recorded_at), state: progress && !progress[:failed] ? "running" : import.state,
-                                                                                     share: progress && progress[:share], failed: progress && progress[:failed] }
+              state = progress && !progress[:failed] ? "running" : import.state
+              fields = import.to_h.slice(:id, :vehicle_id, :name, :result, :recorded_at)
+              fields.merge(state:, share: progress && progress[:share], failed: progress && progress[:failed])
             end
 
             # As the file's mapping is kept: with text keys.

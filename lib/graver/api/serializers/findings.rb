@@ -24,10 +24,8 @@ module Graver
         end
 
         def finding(found)
-          { **found.to_h.slice(:rule, :word, :topic, :axle_id, :side, :pad, :title, :sentence, :reading, :limit, :change, :advice, :source), confidence: found.confidence&.round(4),
-                                                                                                                                             causes: found.causes.map do |cause|
-                                                                                                                                               cause(cause)
-                                                                                                                                             end }
+          fields = found.to_h.slice(:rule, :word, :topic, :axle_id, :side, :pad, :title, :sentence, :reading, :limit, :change, :advice, :source)
+          fields.merge(confidence: found.confidence&.round(4), causes: found.causes.map { |cause| cause(cause) })
         end
 
         # Somebody's word: claim is nil where nothing was read to hold it against.
