@@ -77,6 +77,27 @@ RSpec.describe "Findings in the API" do
     expect(ask(:get, "/vehicles/#{car["id"]}")).to include("state" => include("word" => "stop"), "seen" => include(include("text" => /wear does not explain/)))
   end
 
+  # common practice, no source: pulsation is variation; a rotor read at one place cannot show it
+  it "asks for the rotors at several places when the pedal pulsates" do
+    ask(:post, look_overs,
+        look_over("2026-05-10", "60000", *all_pads("8", "8", "8", "8"), rotor("left", "27.8"), rotor("right", "27.8"), conditions: [{ item: "symptom", mark: "pulsation" }]))
+    expect(findings["silent"]).to include(/Front: the pedal pulsates/)
+    ask(:post, look_overs, look_over("2026-05-11", "60010", rotor("left", *["27.8"] * 4), rotor("right", *["27.8"] * 4)))
+    expect(findings["silent"].grep(/Front: the pedal/)).to be_empty
+  end
+
+  it "finds one bad face, parking shoes at their least, and old fluid" do
+    rear = car["axles"].last["id"]
+    know(rear, ["parking_brake.kind", "drum_in_hat", nil], ["shoe.discard_thickness", "1.5", "mm"])
+    shoe = { axle: rear, part: "shoe", side: "left", event: "reading", method: "caliper", unit: "mm", values: ["1.8", "1.5"] }
+    seen = marks(%w[left rotor_face pitted inner],
+                 %w[left rotor_face smooth outer]) + [{ item: "fluid_age", value: "30" }, { item: "fluid_moisture", value: "2,9" }, { item: "handbrake_clicks", value: "9" }]
+    ask(:post, look_overs, look_over("2026-05-10", "60000", shoe, conditions: seen))
+    expect(found("one-face").first["causes"].first["label"]).to include("does not move")
+    expect(found("shoe-below").first["sentence"]).to eq("Rear left: 1.5 mm of lining is at or under its least of 1.5 mm.")
+    expect([found("fluid-old").length, found("fluid-wet").length, found("handbrake-far").first["sentence"]]).to eq([1, 0, "9 clicks; 7 at most."])
+  end
+
   it "holds a claim against the log, and refuses what is none" do
     ask(:post, look_overs, look_over("2026-05-10", "60000", *all_pads("6.1", "6.2", "6.0", "6.3")))
     claim = ->(value, **more) { ask(:post, "/vehicles/#{car["id"]}/claims", { axle: front, part: "pad", value:, **more }) }

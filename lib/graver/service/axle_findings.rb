@@ -48,14 +48,14 @@ module Graver
         recurs?(place.side, file, finding.rule.pattern) ? marks + ["recurs"] : marks
       end
 
-      # The last reading of both pads before the newest set went on, uneven by a millimetre the same way.
+      # The last reading of both pads before the newest set went on, uneven the same way.
       def recurs?(side, file, pattern)
         return false unless %w[inner_thin outer_thin].include?(pattern)
 
         inner, outer = %w[inner outer].map { |pad| last_of_earlier_mm(file, side, pad) }
         return false unless inner && outer
 
-        pattern == "inner_thin" ? outer - inner >= 1.0 : inner - outer >= 1.0
+        (pattern == "inner_thin" ? outer - inner : inner - outer) >= @knowledge.findings.dig("recurs_mm", "value")
       end
 
       def last_of_earlier_mm(file, side, pad)

@@ -9,11 +9,8 @@ module Graver
   module Service
     # What everything read and seen of a vehicle means, what cannot be said, and what would be best measured next.
     class Findings
-      # How well a shop's figure is to be taken, one standard deviation in mm; and chances at which the words change.
-      CLAIM = { claim_sd_mm: 0.5, doubtful: 0.2, contradicts: 0.02 }.freeze
-      # Largest claim that can be meant, by part, mm.
-      CLAIM_MM = { "pad" => 0..30, "rotor" => 1..50 }.freeze
-
+      # Fewer places round a rotor miss its variation.
+      PLACES_FOR_VARIATION = 4
       # fluid: FluidCard::Card or nil; changes: [Change] against the look-over before; silent: sentences of what has no verdict; next: [[axle name, Worth]]
       All = Core::Value.define(:overview, :fluid, :changes, :silent, :next)
       Change = Core::Value.define(:axle, :position, :part, :before_mm, :before_on, :now_mm, :now_on, :km)
@@ -26,9 +23,8 @@ module Graver
       # Raises NotFound.
       def call(vehicle_id)
         overview = VehicleOverviews.new(@context).find(vehicle_id)
-        All.new(overview:, fluid: FluidCard.new(@knowledge).call(overview), changes: overview.axles.flat_map { |axle| changes(axle.file) }, silent: overview.axles.flat_map do |axle|
-          silent(axle)
-        end, next: following(overview))
+        changes = overview.axles.flat_map { |axle| changes(axle.file) }
+        All.new(overview:, changes:, fluid: FluidCard.new(@knowledge).call(overview), silent: silent(overview), next: following(overview))
       end
 
       # given: { axle:, part:, mm: text } -> [Core::Judgement::Claim or nil, AxleOverview::Overview]. Raises InvalidEntry, NotFound.
@@ -38,18 +34,20 @@ module Graver
 
         mm = claimed_mm(given)
         result = given[:part] == "pad" ? overview.answer.pads : overview.answer.rotors
-        [result&.readings&.positive? ? Core::Judgement::Claim.check(mm, result.now, **CLAIM) : nil, overview]
+        [result&.readings&.positive? ? Core::Judgement::Claim.check(mm, result.now, **thresholds.slice(:claim_sd_mm, :doubtful, :contradicts)) : nil, overview]
       end
 
       private
+
+      def thresholds = @knowledge.findings.fetch("claim_thresholds").transform_keys(&:to_sym)
 
       def claimed_mm(given)
         figures, unit = Core::Quantity::EnteredLength.split(given[:value], given[:unit] || "mm")
         raise InvalidEntry.of("value", "unknown_unit", "a claim is a thickness") unless Core::Quantity::LENGTH.include?(unit)
 
         mm = Core::Quantity::LENGTH.to_base(Core::Quantity::EnteredNumber.parse(figures).value, unit)
-        range = CLAIM_MM.fetch(given[:part])
-        range.cover?(mm) ? mm : raise(InvalidEntry.of("value", "out_of_range", "lies between #{range.min} and #{range.max} mm, got #{format("%.4g", mm)} mm"))
+        least, most = thresholds.fetch(:"#{given[:part]}_mm")
+        mm.between?(least, most) ? mm : raise(InvalidEntry.of("value", "out_of_range", "lies between #{least} and #{most} mm, got #{format("%.4g", mm)} mm"))
       rescue InvalidEntry => e
         raise e.faults.first.field.empty? ? e.under("value") : e
       end
@@ -68,7 +66,13 @@ module Graver
       end
 
       # No known limit, or nothing read, means no verdict, said plainly.
-      def silent(axle) = [silent_pads(axle), silent_rotors(axle)].compact.map { |sentence| "#{axle.file.axle.name.capitalize}: #{sentence}" }
+      def silent(overview)
+        pulsates = overview.seen.any? { |mark| mark.mark["id"] == "pulsation" }
+        overview.axles.flat_map do |axle|
+          sentences = [silent_pads(axle), silent_rotors(axle), pulsates ? unmeasured_pulsation(axle) : nil]
+          sentences.compact.map { |sentence| "#{axle.file.axle.name.capitalize}: #{sentence}" }
+        end
+      end
 
       def silent_pads(axle)
         pads = axle.answer.pads
@@ -81,6 +85,14 @@ module Graver
         return "the rotors' discard thickness is not known, so there is no verdict on them." unless axle.file.discard_mm
 
         "no rotor has been read since it went on." unless axle.answer.rotors&.readings&.positive?
+      end
+
+      # Felt in the pedal, and the rotors not read at enough places to say which.
+      def unmeasured_pulsation(axle)
+        file = axle.file
+        return if file.axle.sides.all? { |side| file.newest_rows("rotor", side)&.first.to_a.length >= PLACES_FOR_VARIATION }
+
+        "the pedal pulsates, and the rotors have not been read at #{PLACES_FOR_VARIATION} places or more: measure at 8, with a micrometer."
       end
 
       def following(overview)

@@ -8,9 +8,6 @@ module Graver
   module Service
     # What the reservoir, the fluid's age and the parking brake say of the whole vehicle.
     class FluidFindings
-      # Spread of the wear between two look-overs, as a share of it.
-      WEAR_SPREAD = 0.3
-
       def initialize(knowledge, today)
         @knowledge = knowledge
         @today = today
@@ -46,8 +43,8 @@ module Graver
         return {} if reservoir.nil? || renewed_between?(before[0], now[0], look_overs)
 
         worn = worn_ml(axles, now[0].odometer_km - before[0].odometer_km) or return {}
-        found = Core::Judgement::FluidBalance.of(before: before[1], now: now[1], worn_ml: worn, worn_error_ml: worn * WEAR_SPREAD, reservoir_ml: reservoir,
-                                                 level_error: @knowledge.findings.dig("level_standard_uncertainty", "value"), coverage: @knowledge.findings.dig("coverage", "value"))
+        spread, level_error, coverage = %w[wear_spread level_standard_uncertainty coverage].map { |key| @knowledge.findings.dig(key, "value") }
+        found = Core::Judgement::FluidBalance.of(before: before[1], now: now[1], worn_ml: worn, worn_error_ml: worn * spread, reservoir_ml: reservoir, level_error:, coverage:)
         { "fluid_before" => before[1], "fluid_before_on" => before[0].date.iso8601, "fluid_unexplained_sure" => found.sure ? 1 : 0,
           **%i[fall explained unexplained fall_ml explained_ml].to_h { |figure| ["fluid_#{figure}", found[figure]] } }
       end

@@ -48,5 +48,6 @@
 
 <style>
   button { background: none; border: 0; color: inherit; font: inherit; cursor: pointer; padding: 0.8rem 0; }
+  @media (max-width: 30rem) { button { display: none; } }
   dl { display: grid; grid-template-columns: 8rem 1fr; gap: 0.5rem; }
 </style>
