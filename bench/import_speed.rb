@@ -41,7 +41,7 @@ module Bench
 
     def fresh
       Dir.mktmpdir do |folder|
-        context = Graver::Boot.context("GRAVER_DATABASE" => File.join(folder, "bench.sqlite3"), "GRAVER_TODAY" => "2026-05-16")
+        context = Graver::Boot.context({ "GRAVER_DATABASE" => File.join(folder, "bench.sqlite3"), "GRAVER_TODAY" => "2026-05-16" })
         vehicle = Graver::Service::AddVehicle.new(context).call({ name: "Bench", kind: "car", distance_unit: "km" })
         yield context, vehicle
       ensure

@@ -17,7 +17,7 @@ module Bench
 
     def print_to(out)
       Dir.mktmpdir do |folder|
-        context = Graver::Boot.context("GRAVER_DATABASE" => File.join(folder, "bench.sqlite3"), "GRAVER_TODAY" => "2026-05-16")
+        context = Graver::Boot.context({ "GRAVER_DATABASE" => File.join(folder, "bench.sqlite3"), "GRAVER_TODAY" => "2026-05-16" })
         Graver::Service::LoadHousehold.new(context).call(YAML.safe_load_file(File.join(Graver::Boot::ROOT, "demo/household.yml")))
         forecast(out, context.knowledge.prior("pad"))
         overview(out, context)

@@ -36,7 +36,7 @@ class Screenshooter
 
   def take_all
     FileUtils.mkdir_p(@folder)
-    context = Graver::Boot.context("GRAVER_DATABASE" => DemoFile.path, "GRAVER_TODAY" => BrowserHelper::TODAY)
+    context = Graver::Boot.context({ "GRAVER_DATABASE" => DemoFile.path, "GRAVER_TODAY" => BrowserHelper::TODAY })
     PICTURES.each { |name, picture| take(name, *picture, Graver::Boot.rack(context)) }
     context.store.close
   end

@@ -24,10 +24,11 @@ module Graver
 
     module_function
 
-    # Raises KnowledgeError, or InvalidEntry when a setting cannot be used.
-    def context(settings = ENV)
-      Service::Context.new(store: Storage::Store.open(setting(settings, "GRAVER_DATABASE")), knowledge: Knowledge::Library.load, today: today(settings),
-                           bench: Bench::Shelf.simulated)
+    # knowledge and outlooks (forecasts kept) may be shared by several. Raises KnowledgeError, or InvalidEntry when a setting
+    # cannot be used.
+    def context(settings = ENV, knowledge: Knowledge::Library.load, outlooks: Service::Recent.new(Service::Context::MOST_OUTLOOKS))
+      Service::Context.new(store: Storage::Store.open(setting(settings, "GRAVER_DATABASE")), knowledge:, today: today(settings),
+                           bench: Bench::Shelf.simulated, outlooks:)
     end
 
     # The whole application as Rack sees it.

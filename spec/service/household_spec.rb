@@ -6,7 +6,7 @@ require "graver/service/wording"
 
 RSpec.describe "The household's services" do
   let(:folder) { Dir.mktmpdir.tap { |folder| FileUtils.cp(DemoFile.path, File.join(folder, "house.sqlite3")) } }
-  let(:context) { Graver::Boot.context("GRAVER_DATABASE" => File.join(folder, "house.sqlite3"), "GRAVER_TODAY" => "2026-05-16") }
+  let(:context) { DemoFile.context(File.join(folder, "house.sqlite3")) }
   let(:overviews) { Graver::Service::VehicleOverviews.new(context).all.to_h { |overview| [overview.vehicle.name, overview] } }
 
   after do

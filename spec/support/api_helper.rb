@@ -23,7 +23,7 @@ module ApiHelper
   end
 
   def context
-    @context ||= Graver::Boot.context("GRAVER_DATABASE" => File.join(@folder, "graver.sqlite3"), "GRAVER_TODAY" => TODAY)
+    @context ||= DemoFile.context(File.join(@folder, "graver.sqlite3"))
   end
 
   def app = @app ||= described(Graver::Boot.rack(context))

@@ -23,7 +23,7 @@ module BrowserHelper
   def self.included(base)
     base.before do |example|
       @folder = DemoFile.folder(example)
-      @context = Graver::Boot.context("GRAVER_DATABASE" => File.join(@folder, "graver.sqlite3"), "GRAVER_TODAY" => TODAY)
+      @context = DemoFile.context(File.join(@folder, "graver.sqlite3"))
       BrowserHelper.application = Graver::Boot.rack(@context)
     end
 

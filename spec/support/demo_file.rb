@@ -8,10 +8,15 @@ require "graver/service/load_household"
 # The demo household, filled once and copied for each example that wants it.
 module DemoFile
   TODAY = "2026-05-16"
+  # Forecasts are worked out once for all examples: the same log on the same day is the same question.
+  OUTLOOKS = Graver::Service::Recent.new(5000)
+  KNOWLEDGE = Graver::Knowledge::Library.load
+
+  def self.context(path) = Graver::Boot.context({ "GRAVER_DATABASE" => path, "GRAVER_TODAY" => TODAY }, knowledge: KNOWLEDGE, outlooks: OUTLOOKS)
 
   def self.path
     @path ||= File.join(Dir.mktmpdir, "demo.sqlite3").tap do |path|
-      demo = Graver::Boot.context("GRAVER_DATABASE" => path, "GRAVER_TODAY" => TODAY)
+      demo = context(path)
       Graver::Service::LoadHousehold.new(demo).call(YAML.safe_load_file(File.join(Graver::Boot::ROOT, "demo/household.yml")))
       demo.store.close
       at_exit { FileUtils.rm_rf(File.dirname(path)) }

@@ -13,14 +13,15 @@ module Graver
 
       attr_reader :store, :knowledge, :outlooks, :bench, :imports_under_way
 
-      # today: a callable that returns a Date; bench: Bench::Shelf or nil.
-      def initialize(store:, knowledge:, today: -> { Date.today }, bench: nil)
+      # today: a callable that returns a Date; bench: Bench::Shelf or nil; outlooks: forecasts kept, which two contexts with
+      # the same knowledge may share, as the whole question is the key.
+      def initialize(store:, knowledge:, today: -> { Date.today }, bench: nil, outlooks: Recent.new(MOST_OUTLOOKS))
         @store = store
         @knowledge = knowledge
         @today = today
         @bench = bench
         @imports_under_way = {}
-        @outlooks = Recent.new(MOST_OUTLOOKS)
+        @outlooks = outlooks
       end
 
       def today = @today.call
