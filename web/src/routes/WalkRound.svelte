@@ -40,8 +40,8 @@
   const here = $derived(active && wheel && active.startsWith(`${wheel.axle}_`) ? active.split("_").slice(1).join("_").replace(/_(rotor|runout|shoe)$/, "") : null);
   const large = $derived(round.content?.large ?? false);
   const single = $derived(wheel ? (wheel.positions.find((place) => place.id === active) ?? wheel.positions[0]!) : null);
-  const gauges = $derived(round.devices.filter((device) => device.method));
-  const device = $derived(round.devices.find((each) => each.id === round.content?.device));
+  const gauges = $derived(round.bench.all.filter((device) => device.method));
+  const device = $derived(round.bench.find(round.content?.device));
   const fault = (field: string) => round.refused.find((each) => each.field === field)?.message ?? (round.content?.odometer && field === "odometer.value" && !round.preview?.odometer_question ? round.faultOf(field)?.message : undefined);
 
   // At once, so that the next digit already lands where it belongs.
@@ -121,9 +121,9 @@
       <svelte:fragment slot="actions"><Button size="small" kind="ghost" on:click={() => round.takeTheirs()}>Take over what it has</Button></svelte:fragment>
     </InlineNotification>
   {/if}
-  {#if round.deviceSays}
-    <InlineNotification kind="warning" lowContrast hideCloseButton title={round.deviceSays}>
-      <svelte:fragment slot="actions">{#if device}<Button size="small" kind="ghost" on:click={() => round.reconnect(device.id).then(() => active && focus(`value-${active}`))}>Connect again</Button>{/if}</svelte:fragment>
+  {#if round.bench.says}
+    <InlineNotification kind="warning" lowContrast hideCloseButton title={round.bench.says}>
+      <svelte:fragment slot="actions">{#if device}<Button size="small" kind="ghost" on:click={() => round.bench.reconnect(device.id).then(() => active && focus(`value-${active}`))}>Connect again</Button>{/if}</svelte:fragment>
     </InlineNotification>
   {/if}
   <WheelStrip {round} {at} onpick={pick} />

@@ -1,42 +1,10 @@
 import { api, Refusal, type Fault, type Schemas } from "../api/client";
+import { BenchDevices } from "./benchDevices.svelte";
 import { DraftKeeper } from "./draftKeeper.svelte";
+import { conditions, emptyContent, emptyEntry, isFilled, lookOver, tokens, valuesOf, type Content, type Doubt, type Entry, type Place, type Wheel } from "./lookOverContent";
 
-export type Place = Schemas["WalkPosition"];
-type Wheel = Schemas["Wheel"];
+export type { Place };
 type Question = Schemas["Question"];
-type Doubt = Schemas["AnsweredDoubt"];
-
-/** What was typed at one position. */
-export interface Entry {
-  text: string;
-  /** gauge: the smallest leaf that does not go in */
-  upper: string;
-  /** places already taken */
-  places: string[];
-  method: string;
-  unit: string;
-  overall: boolean;
-  instrument: number | null;
-  event: "reading" | "squealer" | "sensor" | "metal";
-  answer: "keep" | "earlier_wrong" | null;
-  doubts: Doubt[];
-}
-
-interface Content {
-  date: string;
-  odometer: string;
-  unit: "km" | "mi";
-  keepOdometer: boolean;
-  note: string;
-  /** "12|pad": new pads went on axle 12 */
-  fits: string[];
-  entries: Record<string, Entry>;
-  /** "12|left|inner|pad": ids of its marks */
-  marks: Record<string, string[]>;
-  figures: Record<string, string>;
-  device: string | null;
-  large: boolean;
-}
 
 const PREVIEW_DELAY_MS = 120;
 const MOST_PLACES = 12;
@@ -46,10 +14,9 @@ export class WalkRound {
   round = $state.raw<Schemas["WalkRound"] | null>(null);
   content = $state<Content | null>(null);
   preview = $state.raw<Schemas["Preview"] | null>(null);
-  devices = $state.raw<Schemas["Device"][]>([]);
+  readonly bench = new BenchDevices();
   error = $state.raw<unknown>(null);
   refused = $state.raw<Fault[]>([]);
-  deviceSays = $state("");
   saving = $state(false);
   draft: DraftKeeper;
 
@@ -68,10 +35,9 @@ export class WalkRound {
 
   async load(): Promise<void> {
     try {
-      const [round, kept, { devices }] = await Promise.all([api.walkRound(this.vehicle), this.draft.load(), api.devices()]);
+      const [round, kept] = await Promise.all([api.walkRound(this.vehicle), this.draft.load(), this.bench.load()]);
       this.round = round;
-      this.devices = devices;
-      this.content = (kept as unknown as Content | null) ?? this.#empty(round);
+      this.content = (kept as unknown as Content | null) ?? emptyContent(round);
       this.#complete(round);
       await this.#look();
     } catch (error) {
@@ -79,14 +45,10 @@ export class WalkRound {
     }
   }
 
-  #empty(round: Schemas["WalkRound"]): Content {
-    return { date: round.today, odometer: "", unit: round.vehicle.distance_unit, keepOdometer: false, note: "", fits: [], entries: {}, marks: {}, figures: {}, device: null, large: false };
-  }
-
   /** A position that has come up since the draft was begun gets its empty entry. */
   #complete(round: Schemas["WalkRound"]): void {
     for (const place of round.wheels.flatMap((wheel) => wheel.positions)) {
-      this.content!.entries[place.id] ??= { text: "", upper: "", places: [], method: place.method, unit: place.unit, overall: false, instrument: place.instrument, event: "reading", answer: null, doubts: [] };
+      this.content!.entries[place.id] ??= emptyEntry(place);
     }
   }
 
@@ -99,12 +61,11 @@ export class WalkRound {
   }
 
   values(place: Place): string[] {
-    const entry = this.entry(place);
-    return [...entry.places, ...tokens(entry.text)];
+    return valuesOf(this.entry(place));
   }
 
   isFilled(place: Place): boolean {
-    return this.entry(place).event !== "reading" || this.values(place).length > 0;
+    return isFilled(this.entry(place));
   }
 
   get filled(): [Wheel, Place][] {
@@ -303,9 +264,9 @@ export class WalkRound {
 
   /** Has the chosen device send a value; it lands where the hands are. */
   async sendFrom(wheel: Wheel, place: Place): Promise<boolean> {
-    const device = this.devices.find((each) => each.id === this.content?.device);
+    const device = this.bench.find(this.content?.device);
     if (!device?.method || place.part === "runout") return false;
-    const sample = await this.#ask(device.id, { vehicle: this.vehicle, quantity: "length", axle: wheel.axle, part: place.part, side: place.side, pad: place.pad });
+    const sample = await this.bench.ask(device, { vehicle: this.vehicle, quantity: "length", axle: wheel.axle, part: place.part, side: place.side, pad: place.pad });
     if (!sample) return false;
     const entry = this.entry(place);
     [entry.method, entry.unit, entry.event] = [device.method, sample.unit, "reading"];
@@ -316,29 +277,12 @@ export class WalkRound {
   }
 
   async readVehicle(quantity: "odometer" | "fluid_level"): Promise<void> {
-    const reader = this.devices.find((device) => device.quantities.includes(quantity));
-    const sample = reader && (await this.#ask(reader.id, { vehicle: this.vehicle, quantity }));
+    const reader = this.bench.sending(quantity);
+    const sample = reader && (await this.bench.ask(reader, { vehicle: this.vehicle, quantity }));
     if (!sample) return;
     if (quantity === "odometer") [this.content!.odometer, this.content!.unit] = [sample.value, sample.unit as "km" | "mi"];
     else this.content!.figures.fluid_level = sample.value;
     this.changed();
-  }
-
-  async #ask(device: string, what: Schemas["DeviceAsked"]): Promise<Schemas["Sample"] | null> {
-    try {
-      this.deviceSays = "";
-      return await api.deviceReading(device, what);
-    } catch (error) {
-      this.deviceSays = error instanceof Refusal ? error.message : String(error);
-      this.devices = (await api.devices()).devices;
-      return null;
-    }
-  }
-
-  async reconnect(device: string): Promise<void> {
-    await api.changeDevice(device, { connected: true });
-    this.devices = (await api.devices()).devices;
-    this.deviceSays = "";
   }
 
   /** What can only be seen now goes straight into the brake data. The fault of the entry, or nothing. */
@@ -393,29 +337,12 @@ export class WalkRound {
   }
 
   #body(): Schemas["LookOver"] {
-    const content = this.content!;
-    const fits = content.fits.map((key): Schemas["Reading"] => ({ axle: Number(key.split("|")[0]), part: key.split("|")[1] as "pad", event: "fit" }));
-    const readings = this.filled.map(([wheel, place]): Schemas["Reading"] => {
-      const entry = this.entry(place);
-      const where = { axle: wheel.axle, part: place.part, side: place.side, pad: place.pad, doubts: $state.snapshot(entry.doubts) };
-      if (entry.event !== "reading") return { ...where, event: entry.event };
-      return { ...where, event: "reading", method: entry.method, values: this.values(place), upper: entry.method === "gauge" ? entry.upper.trim() || null : null, unit: entry.unit, overall: entry.overall, instrument: entry.instrument, answer: entry.answer };
-    });
-    return { date: content.date, odometer: { value: content.odometer, unit: content.unit, keep: content.keepOdometer }, note: content.note || null, readings: [...fits, ...readings], conditions: this.#conditions() };
-  }
-
-  #conditions(): Schemas["ConditionGiven"][] {
-    const marks = Object.entries(this.content!.marks).flatMap(([key, ids]) => {
-      const [axle, side, face, item] = key.split("|") as [string, string, string, string];
-      return ids.map((mark): Schemas["ConditionGiven"] => ({ item, mark, axle: axle ? Number(axle) : null, side: (side || null) as "left" | null, face: (face || null) as "inner" | null }));
-    });
-    const figures = Object.entries(this.content!.figures).filter(([, value]) => value.trim()).map(([item, value]): Schemas["ConditionGiven"] => ({ item, value: value.trim() }));
-    return [...marks, ...figures];
+    return lookOver($state.snapshot(this.content!) as Content, this.filled);
   }
 
   /** What is wrong with a figure of the vehicle. */
   figureFault(id: string): string {
-    const at = this.#conditions().findIndex((condition) => condition.item === id);
+    const at = conditions(this.content!).findIndex((condition) => condition.item === id);
     return (at >= 0 && this.faultOf(`conditions.${at}.value`)?.message) || "";
   }
 
@@ -440,7 +367,7 @@ export class WalkRound {
 
   async startOver(): Promise<void> {
     await this.draft.drop();
-    if (this.round) this.content = this.#empty(this.round);
+    if (this.round) this.content = emptyContent(this.round);
     if (this.round) this.#complete(this.round);
     await this.#look();
   }
@@ -450,12 +377,3 @@ export class WalkRound {
     await this.load();
   }
 }
-
-/** Several figures in one field are several places; a figure with its unit is one. */
-export function tokens(text: string): string[] {
-  const parts = text.trim().split(/\s+/).filter(Boolean);
-  return parts.length > 1 && parts.every((part) => /^[\d.,/]+$/.test(part)) && !isMixed(parts) ? parts : parts.length ? [text.trim()] : [];
-}
-
-/** "1 7/32" is one number. */
-const isMixed = (parts: string[]): boolean => parts.length === 2 && /^\d+$/.test(parts[0]!) && /^\d+\/\d+$/.test(parts[1]!);
