@@ -5,6 +5,7 @@ require "date"
 require_relative "columns"
 require_relative "row_reader"
 require_relative "odometer_order"
+require_relative "table"
 
 module Graver
   module LogFormat
@@ -47,14 +48,7 @@ module Graver
 
       # Whole text first; when its quoting is broken, line by line, so that one bad row costs one row.
       def records(text)
-        parser = CSV.new(text)
-        rows = []
-        loop do
-          line = parser.lineno + 1
-          cells = parser.shift or break
-          rows << [line, cells] unless cells.empty?
-        end
-        rows
+        Table.numbered(text, ",")
       rescue CSV::MalformedCSVError, ArgumentError, EncodingError
         text.each_line.with_index(1).filter_map { |raw, line| record(raw, line) }
       end

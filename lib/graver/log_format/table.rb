@@ -20,6 +20,19 @@ module Graver
         new(text)
       end
 
+      # [[line a row begins on, cells], ...] without empty rows; a quoted field may go over several lines.
+      # Raises CSV::MalformedCSVError.
+      def self.numbered(text, separator)
+        parser = CSV.new(text, col_sep: separator)
+        line = 1
+        rows = []
+        while (cells = parser.shift)
+          rows << [line, cells] unless cells.empty?
+          line += [parser.line.count("\n"), 1].max
+        end
+        rows
+      end
+
       # UTF-8 with or without mark; what is not valid in it is taken for the old Western code page.
       def self.decoded(bytes)
         text = bytes.dup.force_encoding(Encoding::UTF_8)
@@ -44,14 +57,7 @@ module Graver
       def split(text)
         return plain(text) unless text.include?('"')
 
-        parser = CSV.new(text, col_sep: separator)
-        rows = []
-        loop do
-          line = parser.lineno + 1
-          cells = parser.shift or break
-          rows << [line, cells] unless cells.empty?
-        end
-        rows
+        self.class.numbered(text, separator)
       rescue CSV::MalformedCSVError
         text.each_line.with_index(1).filter_map { |raw, line| one(raw, line) }
       end
