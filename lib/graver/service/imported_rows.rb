@@ -33,7 +33,7 @@ module Graver
         @table = table
         @mapping = mapping
         @look_overs = files.first.look_overs
-        @reader = LogFormat::RowReader.new(CachedNormalise.new(knowledge.normalise), Known.new(@files))
+        @reader = LogFormat::RowReader.new(knowledge.normalise, Known.new(@files))
         @faults = table.broken.map { |line, message| Fault.new(line:, column: "row", message:) }
       end
 
@@ -46,19 +46,6 @@ module Graver
         end
         @taken = without_known(in_order(read))
         self
-      end
-
-      # Normalising is only asked whether a reading can be, and most of them look alike.
-      class CachedNormalise
-        def initialize(normalise)
-          @normalise = normalise
-          @seen = {}
-        end
-
-        def call(reading, part)
-          key = [reading.part, reading.method, reading.value.value, reading.upper&.value, reading.unit, reading.overall, part.new_mm, part.backing_mm]
-          @seen[key] ||= @normalise.call(reading, part)
-        end
       end
 
       private

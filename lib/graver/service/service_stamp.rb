@@ -32,7 +32,14 @@ module Graver
       def odometer = { value: given_odometer[:value].to_s.strip, unit:, km: odometer_km }
 
       # Against the look-overs before and after its day: the odometer never runs back.
-      def order_faults
+      def order_faults = @order_faults ||= find_order_faults
+
+      # { code:, sentence:, unit: } or nil; unit: the one that would fit.
+      def question = defined?(@question) ? @question : @question = find_question
+
+      private
+
+      def find_order_faults
         return [] unless date && odometer_km
 
         before = @look_overs.select { |other| other.date <= date }.max_by(&:odometer_km)
@@ -43,16 +50,13 @@ module Graver
         found
       end
 
-      # { code:, sentence:, unit: } or nil; unit: the one that would fit.
-      def question
+      def find_question
         return if given_odometer[:keep] || !date || !odometer_km || order_faults.any?
 
         before = @look_overs.select { |other| other.date <= date }.max_by(&:odometer_km) or return
         found = ask(before)
         found && { code: found.code, unit: found.other_unit, sentence: sentence(found, before) }
       end
-
-      private
 
       def given_odometer = @given[:odometer] || {}
       def unit = given_odometer[:unit] || @vehicle.distance_unit

@@ -15,7 +15,7 @@ module Graver
       Position = Core::Value.define(:id, :kind, :part, :side, :pad, :label, :method, :places, :new_mm, :expected, :before)
       # items: entries of conditions.yml; asks: brake data fields that are still unknown and can be seen here
       Wheel = Core::Value.define(:file, :side, :label, :positions, :items, :asks)
-      Round = Core::Value.define(:vehicle, :files, :order, :wheels, :last_look_over)
+      Round = Core::Value.define(:vehicle, :order, :wheels, :last_look_over)
 
       def initialize(context)
         @context = context
@@ -28,7 +28,7 @@ module Graver
         present = overview.axles.flat_map { |axle| axle.file.axle.sides.map { |side| [axle.file.axle.name, side] } }
         axles = overview.axles.to_h { |axle| [axle.file.axle.name, axle] }
         wheels = walk(order).corners(present).map { |name, side| wheel(axles.fetch(name), side, order) }
-        Round.new(vehicle: overview.vehicle, files: overview.axles.map(&:file), order:, wheels: once_per_axle(wheels), last_look_over: overview.look_overs.last)
+        Round.new(vehicle: overview.vehicle, order:, wheels: once_per_axle(wheels), last_look_over: overview.look_overs.last)
       end
 
       # { start:, direction:, within: }: the owner's, else as the knowledge has it.
