@@ -11,8 +11,9 @@ module Graver
     class AxleFindings
       # A finding in words. causes: [Core::Judgement::Causes::Cause]
       Found = Core::Value.define(:rule, :word, :topic, :axle_id, :side, :pad, :place, :title, :sentence, :reading, :limit, :confidence, :change, :advice, :source, :causes) do
-        def text = "#{title}. #{sentence} #{advice}"
-        def caution = nil
+        # As a reason of the axle's state: short, as the whole of it stands among the findings; what stops a vehicle says why.
+        def text = "#{[side, pad].compact.join(" ")} #{title[0].downcase}#{title[1..]}".strip
+        def caution = word == "stop" ? advice : nil
       end
 
       def initialize(knowledge)

@@ -170,7 +170,9 @@ export class WalkRound {
   retyped(place: Place): void {
     const entry = this.entry(place);
     const asked = this.#asked[place.id];
-    if (asked && !entry.doubts.some((doubt) => doubt.value === asked.value && doubt.code === asked.code)) entry.doubts.push({ ...asked, answer: "again" });
+    // Half a number is still being typed, not measured again.
+    const typingOn = asked?.value && entry.text.trim().startsWith(asked.value);
+    if (asked && !typingOn && !entry.doubts.some((doubt) => doubt.value === asked.value && doubt.code === asked.code)) entry.doubts.push({ ...asked, answer: "again" });
     entry.answer = null;
     this.changed();
   }
