@@ -1,42 +1,47 @@
 # frozen_string_literal: true
 
 require "graver/core/wear/forecast"
+require_relative "ideal_prior"
 require_relative "simulated_axle"
 require_relative "straight_line_life"
 
 module Bench
-  # How the forecast does on simulated axles whose end is known: how often its bands hold, its mean pinball loss as a
-  # ratio to the spreadsheet's straight line, and how often "look again" would have come too late.
+  # How the forecast does on simulated axles whose end is known: how often its bands hold the truth, its mean pinball loss
+  # as a ratio to the spreadsheet's straight line and to new-to-now, how often "look again" would have come too late, and
+  # how far it reaches compared with a forecaster that knows the regime.
   class ForecastScore
     BANDS = { "50%" => [0.25, 0.75], "80%" => [0.10, 0.90], "90%" => [0.05, 0.95] }.freeze
+    HEADINGS = %w[line two-pt ideal].freeze
 
-    def initialize(prior, look_again_chance, cases: 150)
-      @prior = prior
+    # priors: { "pad" => Prior, "rotor" => Prior }
+    def initialize(priors, look_again_chance, cases: 200, regimes: SimulatedAxle::REGIMES, ideal: true)
+      @priors = priors
       @look_again_chance = look_again_chance
       @cases = cases
+      @regimes = regimes
+      @ideal = ideal
     end
 
     def print_to(out)
-      out.puts format("%-10s %5s %6s %6s %6s %9s %6s", "regime", "cases", *BANDS.keys, "pinball", "late")
-      all = SimulatedAxle::REGIMES.map { |regime| score(regime).tap { |rows| line(out, regime, rows) } }
+      out.puts format("%-10s %5s %5s %5s %5s   pinball to %5s %6s %6s   late  reach", "regime", "cases", *BANDS.keys, *HEADINGS)
+      all = @regimes.map { |regime| score(regime).tap { |rows| line(out, regime, rows) } }
       line(out, "overall", all.flatten)
     end
 
+    # -> [{ held:, losses:, late:, reach: }]
+    def score(regime) = (1..@cases).map { |seed| row(regime, SimulatedAxle.new(regime, seed)) }
+
     private
 
-    def score(regime)
-      (1..@cases).map do |seed|
-        axle = SimulatedAxle.new(regime, seed)
-        history = Graver::Core::Wear::History.new(sets: [axle.set], limit_mm: SimulatedAxle::LIMIT_MM, as_of_km: axle.as_of_km, freed_km: [])
-        life = Graver::Core::Wear::Forecast.call(history, @prior).first
-        straight = StraightLineLife.call(axle.points, axle.as_of_km, SimulatedAxle::LIMIT_MM)
-        row(axle.truth_km, life, straight)
-      end
-    end
-
-    def row(truth, life, straight)
-      { held: BANDS.transform_values { |low, high| truth.between?(life.quantile(low), life.quantile(high)) },
-        ours: pinball(life.quantiles, truth), theirs: pinball(straight, truth), late: life.quantile(@look_again_chance) > truth }
+    def row(regime, axle)
+      prior = @priors.fetch(regime == :rotors ? "rotor" : "pad")
+      ours, ideal = [prior, @ideal ? IdealPrior.for(regime, prior) : nil].map { |belief| belief && Graver::Core::Wear::Forecast.call(axle.history, belief).first }
+      straight = StraightLineLife.call(axle.points, axle.as_of_km, axle.part.limit_mm)
+      two_point = StraightLineLife.call(axle.points.values_at(0, -1), axle.as_of_km, axle.part.limit_mm)
+      truth = axle.truth_km
+      { held: BANDS.transform_values { |low, high| truth.between?(ours.quantile(low), ours.quantile(high)) },
+        losses: [ours.quantiles, straight, two_point, (ideal || ours).quantiles].map { |quantiles| pinball(quantiles, truth) },
+        late: ours.quantile(@look_again_chance) > truth, reach: [ours, ideal || ours].map { |life| life.quantile(@look_again_chance) } }
     end
 
     def pinball(quantiles, truth)
@@ -45,8 +50,11 @@ module Bench
 
     def line(out, name, rows)
       held = BANDS.keys.map { |band| 100.0 * rows.count { |row| row[:held][band] } / rows.length }
-      ratio = rows.sum { |row| row[:ours] } / rows.sum { |row| row[:theirs] }
-      out.puts format("%-10s %5d %5.0f%% %5.0f%% %5.0f%% %9.2f %5.1f%%", name, rows.length, *held, ratio, 100.0 * rows.count { |row| row[:late] } / rows.length)
+      ours, *others = rows.map { |row| row[:losses] }.transpose.map(&:sum)
+      reach, ideal = rows.map { |row| row[:reach] }.transpose.map(&:sum)
+      out.puts format("%-10s %5d %4.0f%% %4.0f%% %4.0f%%              %5.2f %6.2f %6.2f  %4.1f%%   %4.2f", name, rows.length, *held, *others.map { |other| ours / other },
+                      100.0 * rows.count { |row| row[:late] } / rows.length, reach / ideal)
+      out.flush
     end
   end
 end

@@ -2,122 +2,135 @@
 
 require "graver/core/wear/observation"
 require "graver/core/measurement/thickness"
+require_relative "chance"
 
 module Bench
-  # One simulated axle of four pads with known truth: wear in gamma increments, rates that differ, drift, jump or seize,
-  # readings by several methods. Seeded; the same seed gives the same axle.
+  # One simulated axle with known truth: wear in gamma increments, rates that differ, drift, jump or seize, readings by
+  # several methods. Seeded; the same seed gives the same axle. Regimes:
+  #
+  #   constant  one rate for ever           mixed    drift, and any method at any service   drifting  the axle's rate drifts
+  #   jump      the axle's rate jumps once  seized   one inner pad speeds up 1.5 to 2.5 times, its mate slows a little
+  #   gross     everything read at one service is off by the same error, the backing plate included
+  #   single    one service                 pair     two services                           earlier   one or two earlier sets, read
+  #   rotors    two rotors of 25 mm over all their sets of pads
   class SimulatedAxle
     Observation = Graver::Core::Wear::Observation
     Thickness = Graver::Core::Measurement::Thickness
+    Part = Struct.new(:components, :new_mm, :limit_mm, :rate, :increment_mm, :reading_sd_mm, :new_sd_mm)
 
-    PADS = %w[left_inner left_outer right_inner right_outer].freeze
-    STEP_KM = 250.0
-    NEW_MM = 11.0
-    LIMIT_MM = 3.0
-    # standard deviation of a reading in mm, as the method has it
-    METHODS = { "caliper" => 0.15, "visual" => 1.0, "gauge" => nil }.freeze
-    REGIMES = %i[constant mixed drifting jump seized gross single pair].freeze
+    PADS = Part.new(%w[left_inner left_outer right_inner right_outer], 11.0, 3.0, 0.000141, 0.03, 0.15, 0.15)
+    ROTORS = Part.new(%w[left right], 25.0, 23.0, 0.000018, 0.004, 0.03, 0.05)
+    REGIMES = %i[constant mixed drifting jump seized gross single pair earlier rotors].freeze
+    RATE_LOG_SD = 0.6
+    SET_LOG_SD = 0.2
+    DEVIATION_LOG_SD = 0.1
+    DRIFT_LOG_SD = 0.25
+    DRIFT_KM = 20_000.0
+    STEPS = 240
 
-    attr_reader :as_of_km, :truth_km, :thinnest
+    attr_reader :as_of_km, :truth_km, :part, :thinnest
 
     def initialize(regime, seed)
       @regime = regime
-      @random = Random.new(seed)
-      @rate = 0.000141 * Math.exp(0.6 * normal)
-      @deviation = PADS.to_h { |pad| [pad, Math.exp((0.1 * normal) + (pad.end_with?("inner") ? 0.04 : -0.04))] }
-      wear_out
-      choose_services
-      read_pads
+      @chance = Chance.new(seed)
+      @part = regime == :rotors ? ROTORS : PADS
+      @vehicle_rate = part.rate * Math.exp(RATE_LOG_SD * @chance.normal)
+      @drift = 0.0
+      @start_km = 0.0
+      @sets = []
+      (regime == :earlier ? @chance.pick(1, 2) : 0).times { live_through }
+      live_through(last: true)
     end
 
-    # { pad => Fitting }, as the forecast takes it
-    def set
-      @observations.transform_values do |observations|
-        Graver::Core::Wear::Fitting.new(fitted_km: 0.0, new: Thickness.point(NEW_MM, 0.15), observations:)
-      end
-    end
+    # Graver::Core::Wear::History, as the forecast takes it
+    def history = Graver::Core::Wear::History.new(sets: @sets, limit_mm: part.limit_mm, as_of_km:, freed: [])
 
-    # The thinnest reading of each service, as a spreadsheet would have it: [[km, mm], ...].
-    def points = [[0.0, NEW_MM], *@thinnest]
+    # The thinnest reading of each service of the set that is on, as a spreadsheet would have it: [[km, mm], ...].
+    def points = [[@fitted_km, part.new_mm], *@thinnest]
 
     private
 
-    def normal = Math.sqrt(-2 * Math.log(1 - @random.rand)) * Math.cos(2 * Math::PI * @random.rand)
+    def drifts? = %i[drifting mixed single pair earlier].include?(@regime)
 
-    # Marsaglia and Tsang's method for a gamma variable of shape a (unit scale); small shapes by the usual power of a uniform.
-    def gamma(shape)
-      return gamma(shape + 1) * (@random.rand**(1.0 / shape)) if shape < 1
-
-      d = shape - (1 / 3.0)
-      loop do
-        x = normal
-        v = (1 + (x / Math.sqrt(9 * d)))**3
-        return d * v if v.positive? && Math.log(1 - @random.rand) < (0.5 * x * x) + d - (d * v) + (d * Math.log(v))
-      end
-    end
-
-    def wear_out
-      @change_km = (@random.rand * 0.7) * (NEW_MM - LIMIT_MM) / @rate
-      @jump = Math.exp((@random.rand < 0.5 ? -1 : 1) * (0.3 + (0.5 * @random.rand)))
-      @seized = @random.rand < 0.5 ? "left_inner" : "right_inner"
-      @factor = 1.6 + (1.4 * @random.rand)
+    # One set from new to its limit; the last is left somewhere before.
+    def live_through(last: false)
+      @fitted_km = @start_km
+      @rate = @vehicle_rate * Math.exp(SET_LOG_SD * @chance.normal)
+      @deviation = part.components.to_h { |name| [name, Math.exp((DEVIATION_LOG_SD * @chance.normal) + offset(name))] }
+      @step_km = (part.new_mm - part.limit_mm) / @rate / STEPS
       grind_down
-      @end_km = PADS.filter_map { |pad| @thickness[pad].index { |mm| mm <= LIMIT_MM } }.min * STEP_KM
+      end_km = @fitted_km + (part.components.filter_map { |name| @thickness[name].index { |mm| mm <= part.limit_mm } }.min * @step_km)
+      visit(last ? @fitted_km + ((end_km - @fitted_km) * @chance.between(0.25, 0.9)) : end_km)
+      @truth_km = end_km - @as_of_km
+      @start_km = end_km
     end
+
+    def offset(name) = { "inner" => 0.04, "outer" => -0.04 }.fetch(name.split("_").last, 0.0)
 
     def grind_down
-      drift = 0.0
-      @thickness = PADS.to_h { |pad| [pad, [NEW_MM]] }
-      until @thickness.values.map(&:last).min < LIMIT_MM - 1
-        drift = next_drift(drift)
-        km = (@thickness.values.first.length - 1) * STEP_KM
-        PADS.each { |pad| @thickness[pad] << (@thickness[pad].last - increment(pad, km, drift)) }
+      plan_changes
+      @thickness = part.components.to_h { |name| [name, [part.new_mm]] }
+      until @thickness.values.map(&:last).min < part.limit_mm - (0.1 * (part.new_mm - part.limit_mm))
+        step = @thickness.values.first.length - 1
+        drift_on if drifts?
+        part.components.each { |name| @thickness[name] << (@thickness[name].last - increment(name, step)) }
       end
     end
 
-    def next_drift(drift)
-      return 0.0 unless %i[drifting mixed single pair].include?(@regime)
-
-      keep = Math.exp(-STEP_KM / 20_000)
-      (drift * keep) + (0.25 * Math.sqrt(1 - (keep**2)) * normal)
+    def plan_changes
+      @change_step = @chance.between(0.0, @regime == :seized ? 0.25 : 0.45) * STEPS
+      @jump = Math.exp(@chance.pick(-1, 1) * @chance.between(0.3, 0.8))
+      @seized = @chance.pick("left", "right")
+      @factor = { "inner" => @chance.between(1.5, 2.5), "outer" => @chance.between(0.8, 1.0) }
     end
 
-    def increment(pad, km, drift)
-      mean = @rate * @deviation[pad] * STEP_KM * Math.exp(drift)
-      mean *= @jump if @regime == :jump && km >= @change_km
-      mean *= @factor if @regime == :seized && pad == @seized && km >= @change_km
-      scale = 0.03
-      gamma(mean / scale) * scale
+    def drift_on
+      keep = Math.exp(-@step_km / DRIFT_KM)
+      @drift = (@drift * keep) + (DRIFT_LOG_SD * Math.sqrt(1 - (keep**2)) * @chance.normal)
     end
 
-    # Services at uneven distances, up to a moment somewhere before the end.
-    def choose_services
-      @as_of_km = @end_km * (0.25 + (0.65 * @random.rand))
-      count = { single: 1, pair: 2 }.fetch(@regime) { 2 + @random.rand(4) }
-      cuts = Array.new(count - 1) { (0.1 + (0.85 * @random.rand)) * @as_of_km }
-      @services = [*cuts.sort, @as_of_km].map { |km| (km / STEP_KM).floor * STEP_KM }.uniq.reject(&:zero?)
-      @services = [STEP_KM] if @services.empty?
-      @as_of_km = @services.last
-      @truth_km = @end_km - @as_of_km
+    def increment(name, step)
+      mean = @rate * @deviation[name] * @step_km * Math.exp(@drift)
+      mean *= @jump if @regime == :jump && step >= @change_step
+      mean *= @factor[name.split("_").last] if @regime == :seized && name.start_with?(@seized) && step >= @change_step
+      @chance.gamma(mean / part.increment_mm) * part.increment_mm
     end
 
-    def read_pads
-      @observations = PADS.to_h { |pad| [pad, []] }
-      wrong = @regime == :gross ? @services.sample(random: @random) : nil
-      shift = [5.0, -1.0, 1.0, 0.8].sample(random: @random)
+    # Services at uneven distances; the newest is where the forecast is asked for, or some way before.
+    def visit(until_km)
+      count = { single: 1, pair: 2 }.fetch(@regime) { @chance.whole(2, 6) }
+      shares = [*Array.new(count - 1) { @chance.between(0.1, 0.95) }.sort, @chance.pick(1.0, @chance.between(0.9, 1.0))]
+      @services = shares.map { |share| @fitted_km + (share * (until_km - @fitted_km)) }.uniq
+      @as_of_km = until_km
+      read_all
+    end
+
+    def read_all
+      observations = part.components.to_h { |name| [name, []] }
+      wrong = @regime == :gross ? @chance.pick(*@services) : nil
+      shift = @chance.pick(5.0, @chance.between(0.5, 1.5), -@chance.between(0.5, 1.5))
       @thinnest = @services.map do |km|
-        method = @regime == :mixed ? METHODS.keys.sample(random: @random) : "caliper"
-        [km, PADS.map { |pad| read(pad, km, method, km == wrong ? shift : 0.0) }.min]
+        method = @regime == :mixed ? @chance.pick(:caliper, :visual, :gauge, :percent) : :caliper
+        seen = part.components.map { |name| read(name, km, method, km == wrong ? shift : 0.0).tap { |thickness| observations[name] << observation(name, km, thickness) } }
+        [km, seen.map(&:value_mm).min]
       end
+      @sets << observations.transform_values { |list| Graver::Core::Wear::Fitting.new(fitted_km: @fitted_km, new: Thickness.point(part.new_mm, part.new_sd_mm), observations: list) }
     end
 
-    def read(pad, km, method, shift)
-      true_mm = [@thickness[pad][(km / STEP_KM).to_i], 0.0].max
-      thickness = method == "gauge" ? gauge(true_mm) : Thickness.point([true_mm + shift + (METHODS[method] * normal), 0.0].max, METHODS[method])
-      @observations[pad] << Observation.new(distance_km: km, thickness:, trust: 1.0, ref: [pad, km])
-      thickness.value_mm
+    def observation(name, km, thickness) = Observation.new(distance_km: km, thickness:, trust: 1.0, ref: [name, km])
+
+    def read(name, km, method, shift)
+      true_mm = [at(name, km), 0.0].max
+      return Thickness.interval(true_mm.floor.to_f, true_mm.floor + 1.0, edge_mm: 0.2) if method == :gauge
+
+      sd = { caliper: part.reading_sd_mm, visual: 1.0, percent: 0.1 * part.new_mm }.fetch(method)
+      Thickness.point([true_mm + shift + (sd * @chance.normal), 0.0].max, sd)
     end
 
-    def gauge(true_mm) = Thickness.interval(true_mm.floor.to_f, true_mm.floor + 1.0, edge_mm: 0.2)
+    def at(name, km)
+      step, part_of = ((km - @fitted_km) / @step_km).divmod(1)
+      before, after = @thickness[name][step, 2]
+      after ? before + ((after - before) * part_of) : before
+    end
   end
 end

@@ -30,8 +30,7 @@ module Bench
 
     def forecast(out, prior)
       axle = SimulatedAxle.new(:constant, 7)
-      history = Graver::Core::Wear::History.new(sets: [axle.set], limit_mm: 3.0, as_of_km: axle.as_of_km, freed_km: [])
-      ours = median { Graver::Core::Wear::Forecast.call(history, prior) }
+      ours = median { Graver::Core::Wear::Forecast.call(axle.history, prior) }
       line = median(inner: 1000) { Graver::Core::Wear::StraightLine.fit(axle.points).reaches(3.0) }
       say(out, "forecast of one axle (4 pads, #{axle.points.length - 1} services)", ours, "least-squares line", line)
     end

@@ -70,7 +70,7 @@ RSpec.describe Graver::Core::Wear::HistoryBuilder do
     turned = [entry(0, 0, "fit", "25", part: "rotor"), entry(9, 9000, "resurfaced", "24.2", part: "rotor", side: "left"), entry(12, 9500, "freed", side: "left")]
     rotor = build(*turned, of: specification("rotor", %w[left right], limit_mm: 23.0))
     expect(rotor.sets.last.transform_values { |fitting| fitting.new.value_mm }).to eq("left" => 24.2, "right" => 25.0)
-    expect(rotor.freed_km).to eq([9500.0])
+    expect(rotor.freed).to eq([[9500.0, ["left"]]])
   end
 
   it "follows the newest readings of a log that somebody made by machine" do

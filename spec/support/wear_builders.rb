@@ -17,8 +17,15 @@ module WearBuilders
     Wear::Fitting.new(fitted_km: at, new: Thickness.point(new_mm, sd_mm), observations:)
   end
 
-  def history(set, as_of_km:, limit_mm: 3.0, earlier: [], freed_km: [])
-    Wear::History.new(sets: [*earlier, set], limit_mm:, as_of_km:, freed_km:)
+  def history(set, as_of_km:, limit_mm: 3.0, earlier: [], freed: [])
+    Wear::History.new(sets: [*earlier, set], limit_mm:, as_of_km:, freed:)
+  end
+
+  # The same beliefs about a world without drift, changes or wrong readings.
+  def self.without_surprises(prior)
+    never = { share: 0.0, sd_mm: 1.0 }
+    prior.with(drifts: [{ share: 1.0, log_sd: 1e-6, km: 20_000 }], axle_changes: [], seizures: [], odd_from_new: prior.odd_from_new.merge(share: 0.0),
+               wrong: never, wrong_service: never, plate_service: { **never, mm: nil })
   end
 
   def forecast(...) = Wear::Forecast.call(history(...), KNOWLEDGE.prior("pad"))

@@ -91,8 +91,7 @@ module Graver
       # part: "pad" or "rotor"
       def prior(part)
         content = @contents.fetch("wear/priors.yml").fetch(part)
-        fields = Core::Wear::Prior.members.to_h { |member| [member, content.fetch(member.to_s)] }
-        Core::Wear::Prior.new(**fields, worlds: content.fetch("worlds").map { |world| world.transform_keys(&:to_sym) })
+        Core::Wear::Prior.new(**Core::Wear::Prior.members.to_h { |member| [member, symbolic(member, content.fetch(member.to_s))] })
       end
 
       def outlook
@@ -103,6 +102,17 @@ module Graver
       def driving_prior = @contents.fetch("wear/priors.yml").fetch("driving").except("source").transform_keys(&:to_sym)
 
       private
+
+      # Positions stay names; what is said of them, and of suppositions, has keys of its own.
+      def symbolic(member, value)
+        return value if %i[component_log_offset seizure_weights].include?(member)
+
+        case value
+        when Array then value.map { |entry| symbolic(member, entry) }
+        when Hash then value.transform_keys(&:to_sym)
+        else value
+        end
+      end
 
       def measurement_rules
         plate = measurement.fetch("backing_plate")

@@ -1,24 +1,24 @@
 # frozen_string_literal: true
 
+require_relative "../value"
+require_relative "axle_filter"
+require_relative "futures"
 require_relative "life"
-require_relative "world"
 
 module Graver
   module Core
     module Wear
-      # The forecast of one axle's pads or rotors: the seam behind which the method may change.
+      # From an axle's history to how far its first component, and each of them, is from the limit.
       #
-      #   Forecast.call(history, prior) -> Result
+      #   Forecast.call(history, prior) -> Result, or nil when there is nothing to start from (no set known)
       #
-      # Result: `first` and `components` are Life; `now` is the believed thickness per component as mean and standard
-      # deviation in mm; `rates` the believed wear in mm per 1,000 km as [10 %, 50 %, 90 %]; `doubted` the refs of
-      # readings more likely wrong than right, each with that chance; `readings` the number used; `unread` the components
-      # of the set that is on now which nobody has read.
-      # Returns nil when there is nothing to start from (no set known).
+      # Result: `first` and `components` (by id) are Lives; `now` has each component's { mean_mm:, sd_mm: }; `rates` each
+      # one's 10, 50 and 90 % wear rate in mm per 1,000 km; `doubted` the readings more likely wrong than right,
+      # [{ ref:, chance: }]; `readings` counts those of the set that is on; `unread` names the components of that set which
+      # nobody has read; `futures` is what the lives were read off, for what-if and what to measure next.
       class Forecast
-        Result = Value.define(:first, :components, :now, :rates, :doubted, :readings, :unread, :limit_mm)
+        Result = Value.define(:first, :components, :now, :rates, :doubted, :readings, :unread, :limit_mm, :futures)
         DOUBT_FROM = 0.5
-        NEGLIGIBLE = 0.01
 
         def self.call(history, prior)
           return nil if history.sets.empty? || history.sets.last.empty?
@@ -28,68 +28,34 @@ module Graver
 
         def initialize(history, prior)
           @history = history
-          @worlds = weigh(prior.worlds.map { |supposition| World.new(history, prior, supposition) })
-          @distances = Survival.distances(@worlds.map { |world, _| world.reach_km }.max)
-          @survivals = @worlds.map { |world, weight| [world.survival(@distances), weight] }
+          @filter = AxleFilter.new(history, prior)
+          @futures = Futures.of(@filter.hypotheses, prior, history.limit_mm, current.keys)
         end
 
         def result
-          Result.new(first: life(&:first), components: each { |component| life { |survival| survival.component(component) } },
-                     now: each { |component| now(component) }, rates: each { |component| rates(component) }, doubted:,
-                     readings: current.values.sum { |fitting| fitting.observations.length },
-                     unread: current.select { |_, fitting| fitting.observations.empty? }.keys, limit_mm: @history.limit_mm)
+          Result.new(first: Life.of(@futures.first_km), components: each { |component, _| Life.of(@futures.life_km(component)) },
+                     now: each { |_, at| now(@futures.thickness_mm[at, true]) }, rates: each { |_, at| rates(@futures.log_rates[at, true]) },
+                     doubted:, readings: current.values.sum { |fitting| fitting.observations.length },
+                     unread: current.select { |_, fitting| fitting.observations.empty? }.keys, limit_mm: @history.limit_mm, futures: @futures)
         end
 
         private
 
-        # [[World, weight], ...] with weights that sum to one; those that explain next to nothing are left out.
-        def weigh(worlds)
-          best = worlds.map(&:log_weight).max
-          weighed = worlds.map { |world| [world, Math.exp(world.log_weight - best)] }.select { |_, weight| weight > NEGLIGIBLE }
-          total = weighed.sum { |_, weight| weight }
-          weighed.map { |world, weight| [world, weight / total] }
-        end
-
         def current = @history.sets.last
-        def posterior = @worlds.first.first.posterior
-        def each = current.keys.to_h { |component| [component, yield(component)] }
+        def each = current.keys.each_with_index.to_h { |component, at| [component, yield(component, at)] }
+        def now(thicknesses) = { mean_mm: thicknesses.mean, sd_mm: thicknesses.stddev }
 
-        def life
-          curves = @survivals.map { |survival, weight| yield(survival).map { |chance| chance * weight } }
-          Life.new(@distances, curves.transpose.map(&:sum))
-        end
-
-        # The mean over worlds and rates of what is asked of a component's state.
-        def expected(component)
-          @worlds.sum do |world, weight|
-            rates = world.posterior.rate_weights(component)
-            weight * world.posterior.states.fetch(component).each_with_index.sum { |state, at| rates[at].zero? ? 0.0 : rates[at] * yield(state) }
-          end
-        end
-
-        def now(component)
-          mean = expected(component, &:mean_mm)
-          variance = expected(component) { |state| state.variance + ((state.mean_mm - mean)**2) }
-          { mean_mm: [mean, 0.0].max, sd_mm: Math.sqrt(variance) }
-        end
-
-        def rates(component)
-          weights = @worlds.map { |world, weight| world.posterior.rate_weights(component).map { |share| share * weight } }.transpose.map(&:sum)
-          [0.1, 0.5, 0.9].map { |probability| 1000 * rate_quantile(weights, probability) }
-        end
-
-        def rate_quantile(weights, probability)
-          total = 0.0
-          at = weights.index { |weight| (total += weight) >= probability } || (weights.length - 1)
-          posterior.grid.rate(posterior.grid.every_index.first + at)
+        def rates(log_rates)
+          sorted = log_rates.sort.to_a
+          [0.1, 0.5, 0.9].map { |probability| 1000 * Math.exp(sorted[(probability * (sorted.length - 1)).round]) }
         end
 
         def doubted
-          current.flat_map do |component, fitting|
-            fitting.observations.each_with_index.filter_map do |observation, at|
-              chance = expected(component) { |state| state.doubts[at] }
-              { ref: observation.ref, chance: } if chance > DOUBT_FROM
-            end
+          newest = current.flat_map { |component, fitting| fitting.observations.map { |observation| [component, observation] } }
+          chances = @filter.doubts
+          newest.filter_map do |key|
+            chance = chances.fetch(key, 0.0)
+            { ref: key.last.ref, chance: } if chance > DOUBT_FROM
           end
         end
       end

@@ -26,10 +26,17 @@ module Graver
           fittings = specification.components.to_h { |component| [component, fittings(component, ordered, specification)] }
           fittings = infer_unread(fittings, ordered, specification)
           History.new(sets: sets(fittings), limit_mm: specification.limit_mm, as_of_km:,
-                      freed_km: entries.select { |entry| entry.event == "freed" }.map(&:odometer_km))
+                      freed: freed(entries, specification))
         end
 
         private
+
+        # Whatever was made free at a corner concerns its pads and its rotor.
+        def freed(entries, specification)
+          entries.select { |entry| entry.event == "freed" }.map do |entry|
+            [entry.odometer_km, specification.components.select { |component| [nil, component.split("_").first].include?(entry.side) }]
+          end
+        end
 
         def in_order(entries)
           entries.each_with_index.sort_by { |entry, at| [entry.date, entry.odometer_km, at] }.map(&:first)

@@ -14,6 +14,16 @@ module Graver
           by_probability.to_h { |probability, value| [format("p%02d", (probability * 100).round), yield(value)] }
         end
 
+        # lives: Numo::DFloat of distances (km, 0 when the limit is already passed), each as likely as the others.
+        def self.of(lives)
+          sorted = lives.sort.to_a
+          share = 1.0 / sorted.length
+          gone = sorted.index(&:positive?) || sorted.length
+          ahead = sorted.drop(gone)
+          surviving = Array.new(ahead.length) { |at| 1.0 - ((gone + at + 0.5) * share) }
+          new([0.0, *ahead, (sorted.last * 1.02) + 1], [1.0 - (gone * share), *surviving, 0.0])
+        end
+
         attr_reader :distances_km, :passed
 
         # distances_km rising from 0; surviving: chance of still being above the limit at each.

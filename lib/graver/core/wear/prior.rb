@@ -6,23 +6,29 @@ module Graver
   module Core
     module Wear
       # What is believed of wear before anything was read; every figure is stated in knowledge/wear/ with its source.
+      # Spreads ("log_sd") are standard deviations of natural logarithms of a rate; "per life" is per usable thickness worn.
       #
       # rate_mm_per_1000km        median rate
-      # rate_log_sd               spread of the rate between vehicles (natural logarithm)
+      # rate_log_sd               spread of the rate between vehicles
       # set_log_sd                spread between sets of one vehicle
       # deviation_log_sd          spread between the components of one axle
-      # stuck_share, stuck_log_sd share of components that go their own way (seized pin, stuck piston) and their spread
       # component_log_offset      { "left_inner" => 0.06 }, how much faster a position wears as a rule
+      # life_mm                   usable thickness of a typical set, the measure of "per life"
       # increment_mm              variance of a wear increment divided by its mean (gamma process scale)
-      # drift_log_sd, drift_km    size and correlation distance of slow changes of the rate within a set
-      # change_share, change_log_sd  chance that a component has changed its rate within a set, and by how much;
-      # coming_change_share       chance that it is yet to change for the worse on a long way ahead
+      # drifts                    suppositions of how the rate drifts: [{ share:, log_sd:, km: (correlation distance) }]
+      # axle_changes              [{ per_life:, log_mean:, log_sd: }] the whole axle's rate jumps (a commute, towing)
+      # seizures                  [{ per_life:, log_mean:, log_sd:, mate_log_sd: }] one component speeds up (a pin, a piston); its
+      #                           mate at the same corner wears otherwise too
+      # odd_from_new              { share:, log_mean:, log_sd: } one component does so from the start
+      # seizure_weights           { "left_inner" => 0.35 } which component it is, sums to one
+      # coming_share              how likely such changes are in future, as a share of the above
       # freed_log_sd              change of rate to expect when pins or pistons were freed
-      # worlds                    suppositions of how steady wear is: [{ share:, and fields of this record that differ }]
-      # wrong_share, wrong_sd_mm  share of readings that are simply wrong, and by how much
-      Prior = Value.define(:rate_mm_per_1000km, :rate_log_sd, :set_log_sd, :deviation_log_sd, :stuck_share, :stuck_log_sd,
-                           :component_log_offset, :increment_mm, :drift_log_sd, :drift_km, :change_share, :coming_change_share, :change_log_sd, :freed_log_sd,
-                           :wrong_share, :wrong_sd_mm, :worlds)
+      # kept_deviation            correlation of a position's deviation with that of its earlier set
+      # wrong                     { share:, sd_mm: } a single reading is simply wrong
+      # wrong_service             { share:, sd_mm: } everything read at one service is off by the same error
+      # plate_service             { share:, sd_mm:, mm: } the backing plates were measured with the pads; mm nil: never
+      Prior = Value.define(:rate_mm_per_1000km, :rate_log_sd, :set_log_sd, :deviation_log_sd, :component_log_offset, :life_mm, :increment_mm, :drifts, :axle_changes,
+                           :seizures, :odd_from_new, :coming_share, :seizure_weights, :freed_log_sd, :kept_deviation, :wrong, :wrong_service, :plate_service)
     end
   end
 end
