@@ -16,12 +16,14 @@ RSpec.describe Graver::Core::Schedule::Driving do
     expect(driving.km_per_day).to be_within(3).of(12)
   end
 
-  it "widens days with the spread of the driving" do
-    life = Graver::Core::Wear::Life.new([0.0, 10_000.0, 10_001.0, 20_000.0], [1.0, 1.0, 0.0, 0.0])
-    days = described_class.new(km_per_day: 50.0, log_sd: 0.2, days_observed: 100).days_until(life)
-    expect(days[0.5]).to be_within(6).of(200)
-    # a lognormal rate: 10 and 90 percent points of 10,000 km / rate lie at exp(-+1.2816 x 0.2); nine points approximate it
-    expect(days[0.1]).to be_within(14).of(200 * Math.exp(-1.2816 * 0.2))
-    expect(days[0.9]).to be_within(18).of(200 * Math.exp(1.2816 * 0.2))
+  it "learns the seasons from a year of readings, and not from less" do
+    # 20 km a day from October to March, 60 from April to September
+    month_km = ->(date) { (4..9).cover?(date.month) ? 60 * 30 : 20 * 30 }
+    day = Date.new(2023, 1, 1)
+    log = (0..27).reduce([[day, 0.0]]) { |list, _| [*list, [list.last[0] >> 1, list.last[1] + month_km.call(list.last[0])]] }
+    driving = described_class.from(log, prior)
+    expect(driving.season.sum / 12).to be_within(1e-9).of(1)
+    expect(driving.season[6] / driving.season[0]).to be_between(1.8, 3.0)
+    expect(described_class.from(log.first(6), prior).season).to be_nil
   end
 end

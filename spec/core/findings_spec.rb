@@ -3,7 +3,6 @@
 require "graver/core/judgement/causes"
 require "graver/core/judgement/claim"
 require "graver/core/judgement/fluid_balance"
-require "graver/core/judgement/next_measurement"
 require "graver/core/judgement/piston_extension"
 require "graver/core/judgement/rotor_plan"
 require "graver/core/judgement/rotor_verdict"
@@ -129,12 +128,5 @@ RSpec.describe "Findings" do
     now = { "left_inner" => { mean_mm: 5.4, sd_mm: 0.3 }, "left_outer" => { mean_mm: 7.0, sd_mm: 0.3 } }
     check = ->(mm) { judgement::Claim.check(mm, now, claim_sd_mm: 0.5, doubtful: 0.2, contradicts: 0.02).verdict }
     expect([5.5, 5.0, 4.8, 2.0].map(&check)).to eq(%w[fits fits doubtful contradicts])
-    positions = { "left_inner" => { mean_mm: 5.4, sd_mm: 0.8, rate_mm_per_1000km: 0.15 }, "left_outer" => { mean_mm: 5.6, sd_mm: 0.1, rate_mm_per_1000km: 0.15 },
-                  "right_inner" => { mean_mm: 9.0, sd_mm: 1.2, rate_mm_per_1000km: 0.1 } }
-    ranked = judgement::NextMeasurement.rank(positions, limit_mm: 3.0, reading_sd_mm: 0.15)
-    expect(ranked.map(&:position).first).to eq("left_inner")
-    expect(ranked.map(&:narrows_km)).to all(be >= 0)
-    # nothing is gained where the reading is no better than what is known: a tenth against 0.15 takes off 0.017 mm
-    expect(judgement::NextMeasurement.gain_km(positions["left_outer"], 0.15)).to be_within(0.5).of(2 * 1.2816 * (0.1 - 0.0832) / 0.15 * 1000)
   end
 end

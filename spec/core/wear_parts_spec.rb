@@ -138,7 +138,7 @@ RSpec.describe "The parts of the forecast" do
       expect((futures.first_km - futures.lives_km.min(axis: 0)).abs.max).to eq(0.0)
       expect(futures.supposing(limit_mm: 2.0).first_km.median).to be > futures.first_km.median
       # half the rate doubles the life where drift and changes are as they were
-      slower = futures.supposing(log_factors: [Math.log(0.5)] * 2)
+      slower = futures.supposing(factor: 0.5)
       expect(slower.first_km.median / futures.first_km.median).to be_within(0.2).of(2.0)
     end
 

@@ -56,8 +56,12 @@ module Graver
       def findings = @contents.fetch("rules/findings.yml")
       def causes(pattern) = @contents.fetch("rules/causes.yml").fetch("patterns").fetch(pattern)
       def schools = @contents.fetch("rules/schools.yml")
+      def schedule = @contents.fetch("rules/schedule.yml")
+      def what_if = @contents.fetch("wear/what_if.yml")
       def symptoms = @contents.fetch("rules/symptoms.yml").fetch("symptoms")
       def walk_round = @contents.fetch("walk_round.yml")
+      # Methods by which the friction of a pad is measured with its wheel off: { "caliper" => standard uncertainty in mm }
+      def pad_methods = measurement.fetch("methods").slice("caliper", "rule").transform_values { |method| method.fetch("pad") }
       # Does an event say by itself how thick a pad is?
       def tab?(event) = measurement.fetch("tabs").key?(event)
       def look_again_chance = state.fetch("look_again_chance").fetch("value")

@@ -4,22 +4,25 @@ require_relative "../core/measurement/normalise"
 require_relative "../core/quantity/entered_number"
 require_relative "../core/wear/part_specification"
 require_relative "log_entries"
+require_relative "plans_ahead"
 
 module Graver
   module Service
     # Everything on file about one axle, in the core's terms.
     class AxleFile
-      attr_reader :vehicle, :axle, :data, :look_overs
+      attr_reader :vehicle, :axle, :data, :look_overs, :ahead
 
       # data: { key => Storage::BrakeDatum }; look_overs: all of the vehicle, oldest first.
+      # ahead: PlansAhead::Planned of the vehicle.
       # instruments: { id => Core::Measurement::Instrument }; school_limit_mm: where pads are done when the owner set no limit.
-      def initialize(vehicle:, axle:, data:, look_overs:, knowledge:, instruments: {}, school_limit_mm: knowledge.default_pad_limit_mm)
+      def initialize(vehicle:, axle:, data:, look_overs:, knowledge:, instruments: {}, school_limit_mm: knowledge.default_pad_limit_mm, ahead: PlansAhead::NOTHING)
         @vehicle = vehicle
         @axle = axle
         @data = data
         @look_overs = look_overs
         @knowledge = knowledge
         @instruments = instruments
+        @ahead = ahead
         @school_limit_mm = school_limit_mm
       end
 

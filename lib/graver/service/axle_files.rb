@@ -2,6 +2,7 @@
 
 require_relative "axle_file"
 require_relative "instruments"
+require_relative "plans_ahead"
 require_relative "schools"
 
 module Graver
@@ -17,8 +18,9 @@ module Graver
         look_overs = @context.store.look_overs.of_vehicles(vehicles.map(&:id))
         data = @context.store.brake_data.current_of(vehicles.flat_map { |vehicle| vehicle.axles.map(&:id) })
         @instruments = Instruments.new(@context).core
+        planned = PlansAhead.new(@context).of(vehicles)
         @school_limit_mm = Schools.new(@context).pad_limit_mm
-        vehicles.to_h { |vehicle| [vehicle.id, files(vehicle, data, look_overs.fetch(vehicle.id, []))] }
+        vehicles.to_h { |vehicle| [vehicle.id, files(vehicle, data, look_overs.fetch(vehicle.id, []), planned.fetch(vehicle.id))] }
       end
 
       # Raises NotFound.
@@ -30,10 +32,11 @@ module Graver
       private
 
       # What holds for the whole vehicle is kept with its first axle.
-      def files(vehicle, data, look_overs)
+      def files(vehicle, data, look_overs, ahead)
         shared = data.fetch(vehicle.axles.first.id, {}).select { |key, _| @context.knowledge.brake_data.vehicle_wide?(key) }
         vehicle.axles.map do |axle|
-          AxleFile.new(vehicle:, axle:, data: data.fetch(axle.id, {}).merge(shared), look_overs:, knowledge: @context.knowledge, instruments: @instruments, school_limit_mm: @school_limit_mm)
+          AxleFile.new(vehicle:, axle:, data: data.fetch(axle.id, {}).merge(shared), look_overs:, ahead:, knowledge: @context.knowledge, instruments: @instruments,
+                       school_limit_mm: @school_limit_mm)
         end
       end
     end

@@ -2,6 +2,7 @@
 
 require_relative "axle_findings"
 require_relative "current_conditions"
+require_relative "schedule_choices"
 require_relative "schools"
 require_relative "../core/judgement/axle_measures"
 require_relative "../core/judgement/rotor_plan"
@@ -65,11 +66,13 @@ module Graver
 
       # Today's odometer is not known: it is carried on from the last one at the usual driving.
       def answer(file, limit_mm)
+        planned = file.ahead
         driving = @knowledge.outlook.driving(file.odometer)
         last_date, last_km = file.odometer.max || [@context.today, 0.0]
         days = [(@context.today - last_date).to_i, 0].max
         asked = { entries: file.entries, specifications: file.specifications(limit_mm:), driving:, as_of_date: @context.today,
-                  as_of_km: last_km + (driving.km_per_day * days) }
+                  as_of_km: last_km + (driving.km_per_day * days), trips: planned.trips, changes: planned.changes,
+                  look_again_chance: ScheduleChoices.new(@context).comfort }
         @context.outlooks.fetch(asked) { @knowledge.outlook.call(**asked) }
       end
 

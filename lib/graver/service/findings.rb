@@ -3,7 +3,7 @@
 require_relative "fluid_card"
 require_relative "vehicle_overviews"
 require_relative "../core/judgement/claim"
-require_relative "../core/judgement/next_measurement"
+require_relative "../core/wear/worth_measuring"
 
 module Graver
   module Service
@@ -11,7 +11,8 @@ module Graver
     class Findings
       # Fewer places round a rotor miss its variation.
       PLACES_FOR_VARIATION = 4
-      # fluid: FluidCard::Card or nil; changes: [Change] against the look-over before; silent: sentences of what has no verdict; next: [[axle name, Worth]]
+      # fluid: FluidCard::Card or nil; changes: [Change] against the look-over before; silent: sentences of what has no verdict;
+      # next: [[axle name, Core::Wear::WorthMeasuring::Worth]]
       All = Core::Value.define(:overview, :fluid, :changes, :silent, :next)
       Change = Core::Value.define(:axle, :position, :part, :before_mm, :before_on, :now_mm, :now_on, :km)
 
@@ -95,12 +96,10 @@ module Graver
         "the pedal pulsates, and the rotors have not been read at #{PLACES_FOR_VARIATION} places or more: measure at 8, with a micrometer."
       end
 
+      # Single positions, by caliper with the wheel off.
       def following(overview)
-        reading_sd = @knowledge.measurement.dig("methods", "caliper", "pad")
         ranked = overview.axles.select { |axle| axle.answer.pads }.flat_map do |axle|
-          pads = axle.answer.pads
-          positions = pads.now.to_h { |id, now| [id, { **now, rate_mm_per_1000km: pads.rates[id][1] }] }
-          Core::Judgement::NextMeasurement.rank(positions, limit_mm: pads.limit_mm, reading_sd_mm: reading_sd).map { |worth| [axle.file.axle.name, worth] }
+          Core::Wear::WorthMeasuring.rank(axle.answer.pads, @knowledge.pad_methods.slice("caliper")).select { |worth| worth.positions.one? }.map { |worth| [axle.file.axle.name, worth] }
         end
         ranked.select { |_, worth| worth.narrows_km > 100 }.max_by(4) { |_, worth| worth.narrows_km }
       end

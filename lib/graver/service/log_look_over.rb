@@ -2,6 +2,7 @@
 
 require_relative "axle_files"
 require_relative "instruments"
+require_relative "keep_forecasts"
 require_relative "look_over_entry"
 
 module Graver
@@ -25,7 +26,7 @@ module Graver
           entry.lines.select { |line| line.given[:answer] == "earlier_wrong" }.each { |line| void_earlier(line, entry.stamp.date) }
           @store.drafts.remove(vehicle_id)
           id
-        end
+        end.tap { keep_forecasts(vehicle_id) }
       end
 
       # What was given, looked at but not saved -> LookOverEntry
@@ -35,6 +36,9 @@ module Graver
       end
 
       private
+
+      # What is said of the brakes now stands on file, to be held against what comes of it.
+      def keep_forecasts(vehicle_id) = KeepForecasts.new(@context).keep(AxleFiles.new(@context).of([@store.vehicles.find(vehicle_id)]).fetch(vehicle_id))
 
       def rows(line)
         given, entered = line.given, line.entered

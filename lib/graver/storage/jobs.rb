@@ -37,6 +37,12 @@ module Graver
             .reject { |job| %w[finished dropped].include?(job.state) }.group_by(&:axle_id)
       end
 
+      # Days on which jobs of an axle were finished.
+      def finished_of(axle_id)
+        events = @database[:job_events].where(job_id: @database[:jobs].where(axle_id:).select(:id), kind: "finished")
+        events.select_map(:recorded_at).map { |at| Date.iso8601(at[0, 10]) }
+      end
+
       private
 
       def record(row, events)

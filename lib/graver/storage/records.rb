@@ -40,6 +40,12 @@ module Graver
 
     Draft = Core::Value.define(:content, :revision, :recorded_at)
 
+    # kind: "trip", "driving" or "inspection"; distance as entered (of a trip, or a year's driving); wear_factor: text or nil.
+    AheadRow = Core::Value.define(:id, :vehicle_id, :kind, :name, :from_on, :to_on, :distance, :unit, :wear_factor)
+
+    # quantiles: { 0.1 => km from as_of_km, ... }
+    ForecastGiven = Core::Value.define(:id, :axle_id, :look_over_id, :given_on, :as_of_km, :limit_mm, :quantiles, :look_again_km, :afterwards)
+
     # ticked: step keys done; planned_for: Date or nil; state: "planned", "started" or "finished".
     Job = Core::Value.define(:id, :axle_id, :procedure, :planned_for, :state, :ticked)
   end

@@ -9,12 +9,14 @@ require_relative "jobs"
 require_relative "instruments"
 require_relative "imports"
 require_relative "preferences"
+require_relative "ahead"
+require_relative "forecasts_given"
 
 module Graver
   module Storage
     # The household's records, one repository each, and the transaction round every write.
     class Store
-      attr_reader :vehicles, :brake_data, :look_overs, :drafts, :jobs, :instruments, :imports, :preferences, :corrections
+      attr_reader :vehicles, :brake_data, :look_overs, :drafts, :jobs, :instruments, :imports, :preferences, :corrections, :ahead, :forecasts_given
 
       def self.open(path) = new(Database.open(path))
 
@@ -29,6 +31,8 @@ module Graver
         @imports = Imports.new(database)
         @preferences = Preferences.new(database)
         @corrections = Corrections.new(database)
+        @ahead = Ahead.new(database)
+        @forecasts_given = ForecastsGiven.new(database)
       end
 
       def transaction(&block) = @database.transaction(mode: :immediate, &block)

@@ -87,7 +87,7 @@
           <section class="sheet">
             <h2>Best measured next</h2>
             <ol>
-              {#each findings.next_readings as next (next.axle + next.position)}<li>{upperFirst(next.axle)} {next.position} pad (± {(2 * next.sd_mm).toFixed(1)} mm now): a caliper reading narrows “when” by about {rough(next.narrows_km, vehicle.distance_unit)}</li>{/each}
+              {#each findings.next_readings as next (next.axle + next.position)}<li>{upperFirst(next.axle)} {next.position} pad: a caliper reading narrows “when” by about {Math.round(next.narrows * 100)} % ({rough(next.narrows_km, vehicle.distance_unit)})</li>{/each}
             </ol>
           </section>
         {/if}

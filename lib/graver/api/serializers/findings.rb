@@ -97,7 +97,7 @@ module Graver
           fields.merge(before_mm: change.before_mm.round(2), before_on: change.before_on.iso8601, now_mm: change.now_mm.round(2), now_on: change.now_on.iso8601, km: change.km.round)
         end
 
-        def worth(name, worth) = { axle: name, position: worth.position.tr("_", " "), narrows_km: worth.narrows_km.round, sd_mm: worth.sd_mm.round(2) }
+        def worth(name, worth) = { axle: name, position: worth.positions.first.tr("_", " "), narrows_km: worth.narrows_km.round, narrows: worth.narrows.round(3) }
 
         def schools(chosen)
           Service::Schools::KINDS.map do |kind|

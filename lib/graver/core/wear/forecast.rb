@@ -17,7 +17,21 @@ module Graver
       # [{ ref:, chance: }]; `readings` counts those of the set that is on; `unread` names the components of that set which
       # nobody has read; `futures` is what the lives were read off, for what-if and what to measure next.
       class Forecast
-        Result = Value.define(:first, :components, :now, :rates, :doubted, :readings, :unread, :limit_mm, :futures)
+        Result = Value.define(:first, :components, :now, :rates, :doubted, :readings, :unread, :limit_mm, :futures) do
+          # The same in distances on the odometer (Schedule::Road).
+          def along(road) = with(first: road.along(first), components: components.transform_values { |life| road.along(life) })
+
+          # Another limit, other rates or other parts (Futures#supposing), in usual km.
+          def supposing(**suppositions) = Forecast.read_off(futures.supposing(**suppositions), self)
+        end
+
+        # Lives, thicknesses and rates as the futures have them; the rest as given.
+        def self.read_off(futures, given)
+          each = futures.components.each_with_index
+          given.with(futures:, limit_mm: futures.limit_mm, first: Life.of(futures.first_km), components: each.to_h { |component, _| [component, Life.of(futures.life_km(component))] },
+                     now: each.to_h { |component, at| [component, futures.now(at)] }, rates: each.to_h { |component, at| [component, futures.rates(at)] })
+        end
+
         DOUBT_FROM = 0.5
 
         def self.call(history, prior)
@@ -33,22 +47,14 @@ module Graver
         end
 
         def result
-          Result.new(first: Life.of(@futures.first_km), components: each { |component, _| Life.of(@futures.life_km(component)) },
-                     now: each { |_, at| now(@futures.thickness_mm[at, true]) }, rates: each { |_, at| rates(@futures.log_rates[at, true]) },
-                     doubted:, readings: current.values.sum { |fitting| fitting.observations.length },
-                     unread: current.select { |_, fitting| fitting.observations.empty? }.keys, limit_mm: @history.limit_mm, futures: @futures)
+          blank = Result.new(first: nil, components: {}, now: {}, rates: {}, doubted:, readings: current.values.sum { |fitting| fitting.observations.length },
+                             unread: current.select { |_, fitting| fitting.observations.empty? }.keys, limit_mm: @history.limit_mm, futures: @futures)
+          self.class.read_off(@futures, blank)
         end
 
         private
 
         def current = @history.sets.last
-        def each = current.keys.each_with_index.to_h { |component, at| [component, yield(component, at)] }
-        def now(thicknesses) = { mean_mm: thicknesses.mean, sd_mm: thicknesses.stddev }
-
-        def rates(log_rates)
-          sorted = log_rates.sort.to_a
-          [0.1, 0.5, 0.9].map { |probability| 1000 * Math.exp(sorted[(probability * (sorted.length - 1)).round]) }
-        end
 
         def doubted
           newest = current.flat_map { |component, fitting| fitting.observations.map { |observation| [component, observation] } }

@@ -37,21 +37,29 @@ module Graver
         # Hypotheses (as of now), Prior, the limit in mm; components: those that are on.
         def self.of(hypotheses, prior, limit_mm, components) = new(Start.drawn(hypotheses, components), prior, limit_mm)
 
-        # start: Start. The owner may suppose: `log_factors`, one logarithm per component, on every rate from now on.
-        def initialize(start, prior, limit_mm, log_factors: nil)
+        # start: Start.
+        def initialize(start, prior, limit_mm)
           @start = start
           @prior = prior
           @limit_mm = limit_mm
           @components = start.components
-          @log_factors = Numo::DFloat.cast(log_factors || ([0.0] * components.length)).reshape(components.length, 1)
           @thickness_mm = start.thickness_mm
-          @log_rates = start.lasting + start.drift + @log_factors
+          @log_rates = start.lasting + start.drift
           follow
           freeze
         end
 
-        # Futures of the same axle with other rates or another limit.
-        def supposing(limit_mm: @limit_mm, log_factors: nil) = self.class.new(@start, @prior, limit_mm, log_factors:)
+        # What the owner may suppose: another limit, every rate `factor` times what it is, components (`evened`) that wear as
+        # their mates do again, and new parts of `new_mm` all round.
+        def supposing(limit_mm: @limit_mm, factor: 1.0, evened: [], new_mm: nil) = self.class.new(@start.supposing(factor, evened, new_mm), @prior, limit_mm)
+
+        def now(at) = { mean_mm: thickness_mm[at, true].mean, sd_mm: thickness_mm[at, true].stddev }
+
+        # Wear rates of a component at 10, 50 and 90 %, mm per 1,000 km
+        def rates(at)
+          sorted = log_rates[at, true].sort
+          [0.1, 0.5, 0.9].map { |probability| 1000 * Math.exp(sorted[(probability * (COUNT - 1)).round]) }
+        end
 
         # The first component's life in each future, km.
         def first_km = lives_km.min(axis: 0)
@@ -67,6 +75,15 @@ module Graver
             rows = ->(at) { values[components.map { |component| hypotheses.public_send(at, component) }, true] }
             new(components:, lasting: rows.call(:deviation) + values[Hypotheses::BASE, true], thickness_mm: rows.call(:thickness).clip(0.0, nil),
                 drift: values[Hypotheses::DRIFT, true].dup, drift_sd: hypotheses.drift_sd[cells].dup, drift_km: hypotheses.drift_km[cells].dup)
+          end
+
+          def supposing(factor, evened, new_mm)
+            other = dup
+            other.lasting = lasting + Math.log(factor)
+            odd, even = components.each_index.partition { |at| evened.include?(components[at]) }
+            odd.each { |at| other.lasting[at, true] = other.lasting[even, true].mean(axis: 0) } if even.any?
+            other.thickness_mm = (thickness_mm * 0.0) + new_mm if new_mm
+            other
           end
 
           # Systematic sampling: as near to weight x COUNT as whole numbers go.
@@ -100,7 +117,7 @@ module Graver
         def follow
           above = thickness_mm - limit_mm
           @left = blur(above)
-          @lasting = @start.lasting + @log_factors
+          @lasting = @start.lasting
           @drift = @start.drift
           @gone = Numo::DFloat.zeros(COUNT)
           @lives_km = @left * 0.0

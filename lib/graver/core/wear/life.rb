@@ -33,6 +33,9 @@ module Graver
           freeze
         end
 
+        # The same chances at other distances; the block maps a distance and must not turn their order round.
+        def mapped(&block) = self.class.new(distances_km.map(&block), passed.map { |chance| 1.0 - chance })
+
         # Distance at which the limit has been passed with the given chance; 0 when it already may have been.
         # Linear between the points of the curve, and never beyond its end.
         def quantile(probability)

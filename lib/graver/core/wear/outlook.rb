@@ -2,19 +2,21 @@
 
 require "date"
 require_relative "forecast"
-require_relative "../schedule/driving"
+require_relative "../schedule/road"
 
 module Graver
   module Core
     module Wear
       # Everything the forecast says of one axle, from its log: pads, rotors, driving, and when to look again.
       class Outlook
-        # pads, rotors   Forecast::Result or nil; `why` says by part ("pad", "rotor") why one is missing
+        # pads, rotors   Forecast::Result or nil, distances on the odometer; `why` says by part ("pad", "rotor") why one is missing
+        # road           Schedule::Road: the driving ahead
         # look_again_km  distance from now at which the chance of a pad having passed its limit is still small
-        Answer = Value.define(:as_of_date, :as_of_km, :pads, :rotors, :driving, :look_again_km, :look_again_chance, :why) do
+        Answer = Value.define(:as_of_date, :as_of_km, :pads, :rotors, :road, :look_again_km, :look_again_chance, :why) do
+          def driving = road.driving
           # Life -> { 0.05 => Date, ... }
-          def dates(life) = driving.days_until(life).transform_values { |days| date_after(days) }
-          def date_for(distance_km) = date_after(driving.days_for(distance_km))
+          def dates(life) = road.days_until(life).transform_values { |days| date_after(days) }
+          def date_for(distance_km) = date_after(road.days_for(distance_km))
 
           # The same with the rotors counted in, where they have been read.
           def look_again_at_either_km
@@ -27,10 +29,8 @@ module Graver
             distance_km && [date_for(distance_km), as_of_date + most_days].min
           end
 
-          def date_after(days) = as_of_date + [days.floor, Outlook::FURTHEST_DAYS].min
+          def date_after(days) = as_of_date + [days.floor, Schedule::Road::FURTHEST_DAYS].min
         end
-
-        FURTHEST_DAYS = 36_500
 
         # priors: { "pad" => Prior, "rotor" => Prior }; look_again_chance: the owner's comfort, e.g. 0.05.
         def initialize(history_builder:, priors:, driving_prior:, look_again_chance:)
@@ -44,16 +44,25 @@ module Graver
         def driving(odometer) = Schedule::Driving.from(odometer, @driving_prior)
 
         # entries: [Entry] up to now; specifications: { "pad" => PartSpecification or nil, "rotor" => ... };
-        # driving: Schedule::Driving of the vehicle.
-        def call(entries:, specifications:, as_of_date:, as_of_km:, driving:)
+        # driving: Schedule::Driving of the vehicle; trips, changes: what its owner has planned; look_again_chance: the
+        # owner's comfort where it is not the usual one.
+        def call(entries:, specifications:, as_of_date:, as_of_km:, driving:, trips: [], changes: [], look_again_chance: @look_again_chance)
           why = {}
-          results = %w[pad rotor].to_h { |part| [part, forecast(part, entries, specifications[part], as_of_km, why)] }
-          leading = results["pad"] || results["rotor"]
-          Answer.new(as_of_date:, as_of_km:, pads: results["pad"], rotors: results["rotor"], why:,
-                     driving:, look_again_chance: @look_again_chance, look_again_km: leading&.first&.quantile(@look_again_chance))
+          road = Schedule::Road.new(driving, as_of_date, trips:, changes:)
+          results = %w[pad rotor].to_h { |part| [part, forecast(part, entries, specifications[part], as_of_km, why)&.along(road)] }
+          answer(Answer.new(as_of_date:, as_of_km:, pads: results["pad"], rotors: results["rotor"], why:, road:, look_again_chance:, look_again_km: nil))
+        end
+
+        # The answer under another supposition. road: Schedule::Road; the block is given "pad" or "rotor" and its
+        # Forecast::Result and makes another of it (in usual km).
+        def suppose(given, road: given.road)
+          pads, rotors = { "pad" => given.pads, "rotor" => given.rotors }.map { |part, result| result && yield(part, result).along(road) }
+          answer(given.with(pads:, rotors:, road:))
         end
 
         private
+
+        def answer(given) = given.with(look_again_km: (given.pads || given.rotors)&.first&.quantile(given.look_again_chance))
 
         def forecast(part, entries, specification, as_of_km, why)
           unless specification&.limit_mm

@@ -1,0 +1,125 @@
+# frozen_string_literal: true
+
+require_relative "schedule_choices"
+require_relative "vehicle_overviews"
+require_relative "wording"
+require_relative "../core/schedule/sessions"
+
+module Graver
+  module Service
+    # What lies ahead of one vehicle, on one scale of distance and date, which jobs are best done together, and what its
+    # owner is to be reminded of.
+    class RoadAhead
+      # kind: "look", "order", "due", "fluid", "inspection", "trip", "driving", "retorque", "job"; axle: its name or nil; date: Date; km: from
+      # now; until: Date or nil; text: a sentence; row: id of the owner's own entry
+      Event = Core::Value.define(:kind, :axle, :date, :km, :until_date, :text, :row)
+      # axles: names; date, km: when; fluid: with it; text
+      Session = Core::Value.define(:axles, :date, :km, :fluid, :text)
+      Road = Core::Value.define(:overview, :events, :sessions, :next_look)
+
+      def initialize(context)
+        @context = context
+        @choices = ScheduleChoices.new(context)
+        @rules = context.knowledge.schedule
+      end
+
+      # VehicleOverviews::Overview -> Road
+      def call(overview)
+        @overview = overview
+        @wording = Wording.new(overview.vehicle.distance_unit)
+        events = [*overview.axles.flat_map { |axle| axle_events(axle) }, *fluid, *planned, *retorque].sort_by { |event| [event.date, event.kind, event.text] }
+        Road.new(overview:, events:, sessions:, next_look: events.find { |event| event.kind == "look" })
+      end
+
+      private
+
+      def today = @context.today
+      def road = @overview.axles.first.answer.road
+
+      def event(kind, date, text, axle: nil, km: nil, until_date: nil, row: nil)
+        Event.new(kind:, axle:, date:, until_date:, text:, row:, km: km || road.km_by(date))
+      end
+
+      def axle_events(axle)
+        answer = axle.answer
+        name = axle.file.axle.name
+        job = @overview.jobs.fetch(axle.file.axle.id, []).first
+        [look(answer, name), *due(axle, name, job), (event("job", job.planned_for, "#{name} pads: job planned", axle: name) if job&.planned_for)].compact
+      end
+
+      def look(answer, name)
+        date = answer.look_again_date(@context.knowledge.look_again_most_days) or return
+        km = answer.look_again_at_either_km
+        event("look", [date, today].max, "Look over the #{name} brakes#{" (within #{@wording.distance(km)})" if km >= 100}", axle: name, km: [km, answer.road.km_by([date, today].max)].min)
+      end
+
+      # Parts are ordered so that they are there at the careful end of the forecast.
+      def due(axle, name, job)
+        careful = careful(axle) or return []
+        order = [careful[:date] - @choices.chosen.fetch("lead_days"), today].max
+        events = [event("due", careful[:date], "The #{name} #{careful[:part]} may be due from here on (limit #{format("%g", careful[:limit_mm])} mm)", axle: name, km: careful[:km])]
+        events << event("order", order, "Order #{name} #{careful[:part]}", axle: name) unless job
+        events
+      end
+
+      # The careful end of what comes first: the pads, or rotors that have been read.
+      def careful(axle)
+        answer = axle.answer
+        results = { "pads" => answer.pads, "rotors" => answer.rotors }.select { |_, result| result&.readings&.positive? }
+        results.map do |part, result|
+          chance = @rules.fetch("careful").fetch("chance")
+          km = result.first.quantile(chance)
+          { part:, km:, limit_mm: result.limit_mm, date: answer.date_after(answer.road.days_until(result.first).fetch(chance)), days: answer.road.days_for(km) }
+        end.min_by { |found| found[:date] }
+      end
+
+      def fluid
+        due = @overview.fluid or return []
+        [event("fluid", [due.due_on, today].max, due.overdue_days.positive? ? "Brake fluid: overdue since #{due.due_on.iso8601}" : "Brake fluid due")]
+      end
+
+      def planned
+        @overview.axles.first.file.ahead.rows.reject { |row| (row.to_on || row.from_on) < today && row.kind != "driving" }.map do |row|
+          event(row.kind, [row.from_on, today].max, row.name, until_date: row.to_on, row: row.id)
+        end
+      end
+
+      # Wheel nuts again, so many km after a job was finished.
+      def retorque
+        from, upto = @rules.fetch("retorque").values_at("from_km", "to_km")
+        @overview.axles.flat_map do |axle|
+          @context.store.jobs.finished_of(axle.file.axle.id).select { |day| day > today - 60 }.filter_map do |day|
+            driven = axle.answer.driving.km_per_day * (today - day)
+            next if driven > upto
+
+            km = [from - driven, 0].max
+            event("retorque", road.as_of + road.days_for(km).floor, "Wheel nuts of the #{axle.file.axle.name} axle again, #{from} to #{upto} km after the job", axle: axle.file.axle.name, km:)
+          end
+        end
+      end
+
+      # Jobs that fall due near each other, and the fluid where it is due by then.
+      def sessions
+        found = @overview.axles.to_h { |axle| [axle.file.axle.name, careful(axle)] }.compact
+        dues = found.map { |name, careful| Core::Schedule::Sessions::Due.new(id: name, at_km: careful[:km], at_days: (careful[:date] - today).to_i) }
+        groups = Core::Schedule::Sessions.combine(dues, within_km: @choices.chosen.fetch("combine_km"), within_days: @choices.chosen.fetch("combine_days"))
+        groups.map { |group| session(group, found) }
+      end
+
+      def session(group, found)
+        date = today + group.dues.first.at_days
+        names = group.dues.map(&:id)
+        fluid = @overview.fluid && @overview.fluid.due_on <= date + @choices.chosen.fetch("combine_days")
+        Session.new(axles: names, date:, km: group.dues.first.at_km, fluid: fluid || false, text: "#{together(group, found)}#{" The fluid is due by then: change it while the wheels are off." if fluid}")
+      end
+
+      def together(group, found)
+        first, *others = group.dues.map(&:id)
+        return "The #{first} #{found[first][:part]} by themselves." if others.empty?
+
+        behind = group.apart_km >= 100 ? "#{@wording.distance(group.apart_km)} and " : ""
+        "The #{others.join(" and ")} #{found[others.first][:part]} are #{behind}#{group.apart_days} days behind the #{first} #{found[first][:part]}: one session."
+      end
+    end
+  end
+end

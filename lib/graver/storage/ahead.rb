@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+require "date"
+require_relative "records"
+require_relative "../core/errors"
+
+module Graver
+  module Storage
+    # Trips, other driving and inspections that lie ahead, as entered. What is taken away stays on file.
+    class Ahead
+      def initialize(database)
+        @table = database[:ahead]
+      end
+
+      # -> id
+      def add(vehicle_id, row, at:) = @table.insert(vehicle_id:, recorded_at: at, **row)
+
+      # Raises NotFound.
+      def remove(id, at:)
+        @table.where(id:, removed_at: nil).update(removed_at: at) == 1 or raise NotFound, "there is nothing planned at this address"
+        @table.first(id:)[:vehicle_id]
+      end
+
+      # Takes the newest removal of a vehicle back.
+      def restore(id)
+        @table.where(id:).exclude(removed_at: nil).update(removed_at: nil) == 1 or raise NotFound, "there is nothing to take back at this address"
+        @table.first(id:)[:vehicle_id]
+      end
+
+      # { vehicle id => [AheadRow] } by day
+      def of_vehicles(vehicle_ids)
+        @table.where(vehicle_id: vehicle_ids, removed_at: nil).order(:from_on, :id).map { |row| record(row) }.group_by(&:vehicle_id)
+      end
+
+      private
+
+      def record(row)
+        AheadRow.new(**row.slice(:id, :vehicle_id, :kind, :name, :distance, :unit, :wear_factor), from_on: Date.iso8601(row[:from_on]), to_on: row[:to_on] && Date.iso8601(row[:to_on]))
+      end
+    end
+  end
+end
