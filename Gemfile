@@ -7,6 +7,7 @@ ruby ">= 3.1"
 gem "dry-schema", "~> 1.13.0" # later ones do not parse on Ruby 3.1
 gem "dry-types", "< 1.9"
 gem "dry-validation", "~> 1.10"
+gem "icalendar", "~> 2.10"
 gem "json_schemer", "~> 2.5.0"
 gem "numo-narray", "~> 0.9.2"
 gem "puma", "~> 8.0"

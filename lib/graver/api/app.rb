@@ -10,6 +10,7 @@ require_relative "routes/look_overs"
 require_relative "routes/workshop"
 require_relative "routes/imports"
 require_relative "routes/findings"
+require_relative "routes/roads"
 
 module Graver
   module API
@@ -37,6 +38,7 @@ module Graver
       register Routes::Workshop
       register Routes::Imports
       register Routes::Findings
+      register Routes::Roads
 
       before do
         content_type :json

@@ -2,6 +2,7 @@
 
 require "digest"
 require_relative "axle_files"
+require_relative "keep_forecasts"
 require_relative "imported_rows"
 require_relative "../log_format/mapping_guess"
 require_relative "../log_format/table"
@@ -90,6 +91,7 @@ module Graver
           @store.look_overs.add_many(look_overs(rows.taken, import), at: @context.now) { |share| under_way[import.id]&.store(:share, (0.7 + (share * 0.3)).round(3)) }
           @store.imports.finish(import.id, mapping:, result: found, at: @context.now)
         end
+        KeepForecasts.new(@context).keep(AxleFiles.new(@context).of([@store.vehicles.find(import.vehicle_id)]).fetch(import.vehicle_id))
         found
       end
 

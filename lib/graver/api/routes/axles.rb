@@ -2,11 +2,15 @@
 
 require_relative "../contracts/brake_data"
 require_relative "../serializers/brake_data"
+require_relative "../serializers/outlooks"
 require_relative "../serializers/wear"
 require_relative "../../core/quantity/entered_number"
 require_relative "../../service/axle_overview"
 require_relative "../../service/brake_data_proposals"
+require_relative "../../core/wear/worth_measuring"
+require_relative "../../service/keep_forecasts"
 require_relative "../../service/record_brake_data"
+require_relative "../../service/what_if"
 
 module Graver
   module API
@@ -28,6 +32,18 @@ module Graver
             rescue InvalidEntry => e
               raise e.under("limit_mm")
             end
+
+            def suppositions = %i[year_distance use factor freed pads pads_mm].to_h { |key| [key, params[key.to_s].to_s[0, 40]] }
+
+            def sureness(file)
+              pads = Service::AxleOverview.new(context).call(file).answer.pads
+              worth = pads ? Core::Wear::WorthMeasuring.rank(pads, knowledge.pad_methods) : []
+              kept = Service::KeepForecasts.new(context)
+              files = Service::AxleFiles.new(context).of(context.store.vehicles.all).values.flatten
+              serializer = Serializers::Outlooks.new(knowledge)
+              { worth: serializer.worth(worth), hindsight: serializer.hindsight(kept.held(file), Service::KeepForecasts.calibration(files.flat_map { |each| kept.held(each) })),
+                choices: serializer.choices }
+            end
           end
 
           app.get("/axles/:id/brake-data") { answer(brake_data_json) }
@@ -48,6 +64,14 @@ module Graver
             mine = file
             answer(Serializers::Wear.new(knowledge).call(Service::AxleOverview.new(context).call(mine, limit_mm: asked_limit_mm(mine))))
           end
+
+          app.get("/axles/:id/what-if") do
+            mine = file
+            answer(Serializers::Outlooks.new(knowledge).what_if(Service::WhatIf.new(context).call(mine, suppositions, limit_mm: asked_limit_mm(mine))))
+          end
+
+          # What would be worth measuring, and how earlier forecasts of this axle (and of the whole garage) did.
+          app.get("/axles/:id/sureness") { answer(sureness(file)) }
         end
       end
     end

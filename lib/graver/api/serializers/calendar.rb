@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+require "digest"
+require "icalendar"
+
+module Graver
+  module API
+    module Serializers
+      # What lies ahead as an iCalendar (RFC 5545), with whole-day events. An event keeps its UID while its kind, axle and
+      # vehicle stay the same, so that a subscribed calendar moves it instead of doubling it.
+      class Calendar
+        REMINDED = %w[look order due fluid inspection retorque job].freeze
+
+        # roads: [Service::RoadAhead::Road]; at: Time of the answer
+        def call(roads, at)
+          calendar = Icalendar::Calendar.new
+          calendar.prodid = "-//Graver//brakes//EN"
+          calendar.append_custom_property("X-WR-CALNAME", roads.one? ? "#{roads.first.overview.vehicle.name}: brakes" : "Brakes")
+          roads.each { |road| road.events.select { |event| REMINDED.include?(event.kind) }.each { |event| calendar.add_event(event(road.overview.vehicle, event, at)) } }
+          calendar.to_ical
+        end
+
+        private
+
+        def event(vehicle, event, at)
+          Icalendar::Event.new.tap do |entry|
+            entry.uid = uid(vehicle, event)
+            entry.dtstamp = Icalendar::Values::DateTime.new(at.utc, "tzid" => "UTC")
+            entry.dtstart = Icalendar::Values::Date.new(event.date)
+            entry.dtend = Icalendar::Values::Date.new(event.date + 1)
+            entry.summary = "#{vehicle.name}: #{event.text}"
+            entry.description = "Worked out from your readings and your driving; it moves as they do."
+            entry.transp = "TRANSPARENT"
+          end
+        end
+
+        def uid(vehicle, event) = "#{Digest::SHA256.hexdigest([vehicle.id, event.kind, event.axle, event.row].inspect)[0, 24]}@graver"
+      end
+    end
+  end
+end

@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Serializers
+      # What lies ahead of a vehicle, and the household's wishes about it.
+      class Roads
+        def initialize(knowledge)
+          @knowledge = knowledge
+        end
+
+        # Service::RoadAhead::Road, chosen: { choice => number }
+        def call(road, chosen)
+          { **line(road), sessions: road.sessions.map { |session| session(session) }, choices: choices(chosen), planned: planned(road),
+            entries: @knowledge.schedule.fetch("entries").map { |kind, entry| { kind:, label: entry["label"], note: entry["note"] } } }
+        end
+
+        # One vehicle on the garage's road.
+        def line(road)
+          vehicle = road.overview.vehicle
+          { vehicle_id: vehicle.id, vehicle_name: vehicle.name, distance_unit: vehicle.distance_unit, events: road.events.map { |event| event(event) } }
+        end
+
+        private
+
+        def event(event)
+          { kind: event.kind, axle: event.axle, date: event.date.iso8601, km: event.km.round, until: event.until_date&.iso8601, text: event.text, row: event.row }
+        end
+
+        def session(session)
+          { axles: session.axles, date: session.date.iso8601, km: session.km.round, fluid: session.fluid, text: session.text }
+        end
+
+        def choices(chosen)
+          @knowledge.schedule.fetch("choices").map do |id, choice|
+            { id:, label: choice["label"], value: chosen.fetch(id), least: choice["least"], most: choice["most"], usual: choice["value"] }
+          end
+        end
+
+        def planned(road)
+          road.overview.axles.first.file.ahead.rows.map do |row|
+            { id: row.id, kind: row.kind, name: row.name, from: row.from_on.iso8601, to: row.to_on&.iso8601, distance: row.distance, unit: row.unit, wear_factor: row.wear_factor }
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+require_relative "service_stamp"
+
+module Graver
+  module Service
+    # The odometer on a day, without any look at the brakes: a fill-up, a trip's end. It says how much is driven.
+    class RecordOdometer
+      def initialize(context)
+        @context = context
+      end
+
+      # given: { date:, odometer: { value:, unit:, keep: } }. Raises InvalidEntry, NotFound.
+      def call(vehicle_id, given)
+        vehicle = @context.store.vehicles.find(vehicle_id)
+        stamp = ServiceStamp.new(@context, vehicle, @context.store.look_overs.of_vehicle(vehicle_id), given)
+        faults = stamp.faults + stamp.order_faults
+        faults << InvalidEntry::Fault.new(field: "odometer.value", code: stamp.question[:code], message: stamp.question[:sentence]) if faults.empty? && stamp.question
+        raise InvalidEntry, faults if faults.any?
+
+        @context.store.transaction { @context.store.look_overs.add(vehicle_id:, date: stamp.date, odometer: stamp.odometer, note: "Odometer", at: @context.now, readings: []) }
+      end
+    end
+  end
+end

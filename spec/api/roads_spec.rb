@@ -1,0 +1,123 @@
+# frozen_string_literal: true
+
+require "icalendar"
+require_relative "../support/api_helper"
+
+RSpec.describe "The road ahead in the API" do
+  include ApiHelper
+
+  def road = ask(:get, "/vehicles/#{car["id"]}/road")
+  def kinds(road) = road["events"].map { |event| event["kind"] }
+  def all_pads(*values, axle: front) = [%w[left inner], %w[left outer], %w[right inner], %w[right outer]].zip(values).map { |(side, pad), value| pad(value, side:, pad:, axle:) }
+  def plan(**given) = ask(:post, "/vehicles/#{car["id"]}/ahead", given)
+  def wear = ask(:get, "/axles/#{front}/wear")["axle"]["pads_life"]
+  def what_if(query = "") = ask(:get, "/axles/#{front}/what-if#{query}")
+
+  before do
+    know(front, ["pad.new_thickness", "11", "mm"])
+    ask(:post, look_overs, look_over("2025-05-10", "60000", { axle: front, part: "pad", event: "fit" }))
+    ask(:post, look_overs, look_over("2026-05-10", "75000", *all_pads("6.6", "6.9", "6.7", "6.9")))
+  end
+
+  it "says what is due when, in the order of days" do
+    expect(kinds(road)).to include("look", "due", "order")
+    expect(road["events"].map { |event| event["date"] }).to eq(road["events"].map { |event| event["date"] }.sort)
+    order, due = %w[order due].map { |kind| Date.iso8601(road["events"].find { |event| event["kind"] == kind }["date"]) }
+    expect((due - order).to_i).to eq(7)
+    expect(road["sessions"].map { |session| session["axles"] }).to eq([["front"]])
+  end
+
+  it "lets a trip, another commute and a harder one enter the forecast, and takes them back" do
+    before = wear
+    plan(kind: "trip", name: "Over the pass", from: "2026-06-01", to: "2026-06-14", distance: "4,000".delete(","), wear_factor: "2")
+    expect(status).to eq(201)
+    expect(road["planned"].first).to include("kind" => "trip", "distance" => "4000", "wear_factor" => "2")
+    expect(wear["distance_km"]["p50"]).to be < before["distance_km"]["p50"]
+    expect(wear["date"]["p50"]).to be < before["date"]["p50"]
+    ask(:delete, "/ahead/#{road["planned"].first["id"]}")
+    expect(wear).to eq(before)
+    ask(:delete, "/ahead/999")
+    expect(status).to eq(404)
+    plan(kind: "driving", from: "2026-05-16", distance: "60000")
+    expect(wear["distance_km"]).to eq(before["distance_km"])
+    expect(wear["date"]["p50"]).to be < before["date"]["p50"]
+  end
+
+  it "names every field that cannot be" do
+    refused = lambda do |**given|
+      answer = plan(**given)
+      [status, fields(answer).keys.sort]
+    end
+    expect(refused.call(kind: "trip", from: "soon", distance: "abc", wear_factor: "99")).to eq([422, %w[distance from wear_factor]])
+    expect(refused.call(kind: "trip", from: "2026-06-10", to: "2026-06-01", distance: "0")).to eq([422, %w[distance to]])
+    expect(refused.call(kind: "inspection", from: "2020-01-01")).to eq([422, ["from"]])
+    expect(refused.call(kind: "driving", from: "2026-06-10", distance: "-5")).to eq([422, ["distance"]])
+    expect(refused.call(kind: "holiday", from: "2026-06-10")).to eq([422, ["kind"]])
+    expect(road["planned"]).to be_empty
+  end
+
+  it "takes the odometer of a day for the driving, and refuses one that runs back" do
+    ask(:post, "/vehicles/#{car["id"]}/odometer", { date: "2026-05-16", odometer: { value: "75900" } })
+    expect(status).to eq(201)
+    expect(ask(:get, "/vehicles/#{car["id"]}")).to include("odometer_km" => 75_900, "odometer_estimated" => false)
+    ask(:post, "/vehicles/#{car["id"]}/odometer", { date: "2026-05-16", odometer: { value: "7590" } })
+    expect(fields(JSON.parse(last_response.body))).to eq("odometer.value" => "runs_back")
+  end
+
+  it "schedules as the owner likes it" do
+    ask(:put, "/schedule", { lead_days: 21, comfort_percent: 20 })
+    order, due = %w[order due].map { |kind| Date.iso8601(road["events"].find { |event| event["kind"] == kind }["date"]) }
+    expect((due - order).to_i).to eq(21)
+    expect(fields(ask(:put, "/schedule", { comfort_percent: 90 }))).to eq("comfort_percent" => "out_of_range")
+    expect(road["choices"].to_h { |choice| choice.values_at("id", "value") }).to include("lead_days" => 21, "comfort_percent" => 20, "combine_km" => 5000)
+  end
+
+  # RFC 5545, read back by a parser library; lines of at most 75 octets ended by CR LF (3.1).
+  it "gives calendars that a parser of RFC 5545 reads" do
+    plan(kind: "inspection", name: "Yearly; with, \"signs\" and\nümläuts that fold the line of the calendar", from: "2026-09-01")
+    get("/api/v1/vehicles/#{car["id"]}/calendar.ics?save=1", {}, { "HTTP_HOST" => "127.0.0.1" })
+    expect(last_response.headers).to include("content-type" => /text\/calendar/, "content-disposition" => /attachment/)
+    text = last_response.body
+    expect(text.lines.map { |line| line.chomp.bytesize }.max).to be <= 75
+    expect(text.lines).to all(end_with("\r\n"))
+    calendar = Icalendar::Calendar.parse(text).first
+    expect(calendar.events.map { |event| event.dtstart.to_date.iso8601 }.sort).to eq(road["events"].map { |event| event["date"] }.sort)
+    expect(calendar.events.map { |event| event.uid.to_s }.uniq.length).to eq(calendar.events.length)
+    expect(calendar.events.map { |event| event.summary.to_s }).to include(/Yearly; with, "signs" and/)
+    get("/api/v1/calendar.ics", {}, { "HTTP_HOST" => "127.0.0.1" })
+    expect(Icalendar::Calendar.parse(last_response.body).first.events.length).to eq(calendar.events.length)
+  end
+
+  it "answers what if, beside what stands" do
+    expect(what_if["before"]).to eq(what_if["after"])
+    town = what_if("?use=town")
+    expect(town["after"]["pads_life"]["distance_km"]["p50"]).to be < 0.7 * town["before"]["pads_life"]["distance_km"]["p50"]
+    expect(town["said"]).to eq(["Mostly town: wears 1.9 times as fast (common practice of people who service their own brakes; no published source)"])
+    more = what_if("?year_distance=30000")["after"]["pads_life"]
+    expect(more["distance_km"]).to eq(town["before"]["pads_life"]["distance_km"])
+    expect(more["date"]["p50"]).to be < town["before"]["pads_life"]["date"]["p50"]
+    fresh = what_if("?pads=same")["after"]["pads_life"]["distance_km"]
+    # 8 mm at some 0.29 mm in 1,000 km
+    expect(fresh["p50"]).to be_between(20_000, 32_000)
+    bad = what_if("?use=space&factor=x&freed=top&pads_mm=1&pads=odd&year_distance=-3")
+    expect(fields(bad).keys.sort).to eq(%w[factor freed pads pads_mm use year_distance])
+  end
+
+  it "keeps each forecast and holds it against what came of it" do
+    sureness = ask(:get, "/axles/#{front}/sureness")
+    expect(sureness["worth"].first["narrows"]).to be_between(0, 1)
+    expect(sureness["hindsight"]["forecasts"]).to match([include("date" => "2026-05-10", "was_km" => nil, "held" => nil, "afterwards" => true)])
+    ask(:post, look_overs, look_over("2026-05-16", "90000", *all_pads("2.4", "3.6", "3.3", "3.6")).merge(odometer: { value: "90000", keep: true }))
+    first = ask(:get, "/axles/#{front}/sureness")["hindsight"]
+    # 6.6 at 75,000 and 2.4 at 90,000: 3 mm was met 12,857 km after the forecast
+    expect(first["forecasts"].last).to include("was_km" => be_within(2).of(12_857), "held" => true, "late" => false)
+    expect(first["garage"]).to include("known" => be >= 1)
+  end
+
+  it "gives the whole garage on one scale", :demo do
+    roads = ask(:get, "/roads")["vehicles"]
+    expect(roads.map { |line| line["vehicle_name"] }).to include("Juniper", "Mule", "Thistle", "Wren")
+    expect(roads.flat_map { |line| kinds(line) }.uniq).to include("look", "due", "order", "fluid", "job")
+    expect(roads.find { |line| line["vehicle_name"] == "Thistle" }["events"].find { |event| event["kind"] == "fluid" }["text"]).to match(/overdue/)
+  end
+end
