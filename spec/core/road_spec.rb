@@ -4,6 +4,7 @@ require "graver/core/schedule/road"
 require "graver/core/schedule/sessions"
 require "graver/core/wear/hindsight"
 require "graver/core/wear/worth_measuring"
+require "prop_check"
 
 RSpec.describe "The road ahead" do
   include WearBuilders

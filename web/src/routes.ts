@@ -9,6 +9,7 @@ export const routes = {
   "/vehicles/:id": wrap({ asyncComponent: () => import("./routes/Vehicle.svelte") }),
   "/vehicles/:id/import": wrap({ asyncComponent: () => import("./routes/Import.svelte") }),
   "/vehicles/:id/findings": wrap({ asyncComponent: () => import("./routes/Findings.svelte") }),
+  "/vehicles/:id/road": wrap({ asyncComponent: () => import("./routes/Road.svelte") }),
   "/look-overs/:id": wrap({ asyncComponent: () => import("./routes/LookOver.svelte") }),
   "/workshop": wrap({ asyncComponent: () => import("./routes/Workshop.svelte") }),
   "/axles/:id/brake-data": wrap({ asyncComponent: () => import("./routes/BrakeData.svelte") }),

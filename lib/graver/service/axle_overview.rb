@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
+require_relative "axle_answer"
 require_relative "axle_findings"
 require_relative "current_conditions"
-require_relative "schedule_choices"
 require_relative "schools"
 require_relative "../core/judgement/axle_measures"
 require_relative "../core/judgement/rotor_plan"
@@ -25,7 +25,7 @@ module Graver
 
       # limit_mm: for "what if".
       def call(file, limit_mm: file.limit_mm)
-        answer = answer(file, limit_mm)
+        answer = AxleAnswer.new(@context).call(file, limit_mm:)
         all_seen = CurrentConditions.new(@knowledge).call(file.look_overs)
         seen = all_seen.select { |each| each.axle_id == file.axle.id }
         findings = AxleFindings.new(@knowledge).call(file, answer, all_seen)
@@ -62,18 +62,6 @@ module Graver
       def rotor_wear_mm(file, answer)
         km = next_pads_km(file, answer)
         km && answer.rotors&.readings&.positive? ? answer.rotors.rates.values.map { |rates| rates[1] }.max * km / 1000 : nil
-      end
-
-      # Today's odometer is not known: it is carried on from the last one at the usual driving.
-      def answer(file, limit_mm)
-        planned = file.ahead
-        driving = @knowledge.outlook.driving(file.odometer)
-        last_date, last_km = file.odometer.max || [@context.today, 0.0]
-        days = [(@context.today - last_date).to_i, 0].max
-        asked = { entries: file.entries, specifications: file.specifications(limit_mm:), driving:, as_of_date: @context.today,
-                  as_of_km: last_km + (driving.km_per_day * days), trips: planned.trips, changes: planned.changes,
-                  look_again_chance: ScheduleChoices.new(@context).comfort }
-        @context.outlooks.fetch(asked) { @knowledge.outlook.call(**asked) }
       end
 
       def rotor_verdicts(file, answer)

@@ -4,8 +4,10 @@ require_relative "add_vehicle"
 require_relative "instruments"
 require_relative "jobs"
 require_relative "log_look_over"
+require_relative "plans_ahead"
 require_relative "record_brake_data"
 require_relative "record_fluid_renewal"
+require_relative "record_odometer"
 
 module Graver
   module Service
@@ -39,6 +41,14 @@ module Graver
         given.fetch("axles").each { |name, axle| brake_data(ids.fetch(name), axle.fetch("data", [])) }
         look_overs(given, vehicle.id, ids)
         given.fetch("axles").each { |name, axle| job(ids.fetch(name), axle["job"]) }
+        given.fetch("odometers", []).each { |row| RecordOdometer.new(@context).call(vehicle.id, { date: (@context.today - row["days_ago"]).iso8601, odometer: { value: row["odometer"] } }) }
+        given.fetch("ahead", []).each { |row| ahead(vehicle.id, row) }
+      end
+
+      def ahead(vehicle_id, row)
+        from = @context.today + row["in_days"]
+        to = row["for_days"] && (from + row["for_days"]).iso8601
+        PlansAhead.new(@context).add(vehicle_id, { kind: row["kind"], name: row["name"], from: from.iso8601, to:, distance: row["distance"], wear_factor: row["wear_factor"] })
       end
 
       def brake_data(axle_id, rows)

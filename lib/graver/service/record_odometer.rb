@@ -18,7 +18,7 @@ module Graver
         faults << InvalidEntry::Fault.new(field: "odometer.value", code: stamp.question[:code], message: stamp.question[:sentence]) if faults.empty? && stamp.question
         raise InvalidEntry, faults if faults.any?
 
-        @context.store.transaction { @context.store.look_overs.add(vehicle_id:, date: stamp.date, odometer: stamp.odometer, note: "Odometer", at: @context.now, readings: []) }
+        @context.store.transaction { @context.store.look_overs.add(vehicle_id:, date: stamp.date, odometer: stamp.odometer, note: nil, at: @context.now, readings: []) }
       end
     end
   end

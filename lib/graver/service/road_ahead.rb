@@ -44,7 +44,7 @@ module Graver
         answer = axle.answer
         name = axle.file.axle.name
         job = @overview.jobs.fetch(axle.file.axle.id, []).first
-        [look(answer, name), *due(axle, name, job), (event("job", job.planned_for, "#{name} pads: job planned", axle: name) if job&.planned_for)].compact
+        [look(answer, name), *due(axle, name, job), (event("job", job.planned_for, "#{name.capitalize} pads: job planned", axle: name) if job&.planned_for)].compact
       end
 
       def look(answer, name)
@@ -115,7 +115,7 @@ module Graver
 
       def together(group, found)
         first, *others = group.dues.map(&:id)
-        return "The #{first} #{found[first][:part]} by themselves." if others.empty?
+        return "The #{first} #{found[first][:part]}; no other axle is near." if others.empty?
 
         behind = group.apart_km >= 100 ? "#{@wording.distance(group.apart_km)} and " : ""
         "The #{others.join(" and ")} #{found[others.first][:part]} are #{behind}#{group.apart_days} days behind the #{first} #{found[first][:part]}: one session."

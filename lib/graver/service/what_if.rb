@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require_relative "axle_overview"
+require_relative "axle_answer"
 require_relative "plans_ahead"
 require_relative "../core/schedule/road"
 require_relative "../core/wear/worth_measuring"
@@ -10,7 +10,7 @@ module Graver
     # "What if": the forecast of an axle under suppositions of its owner, on top of what is on file. Nothing is kept.
     class WhatIf
       # before, after: Core::Wear::Outlook::Answer; said: [sentence] of what was supposed, with its source
-      Compared = Core::Value.define(:overview, :before, :after, :said)
+      Compared = Core::Value.define(:before, :after, :said)
       FACTOR = (0.1..10)
       YEAR_KM = (100..300_000)
       NEW_PADS_MM = (2..30)
@@ -25,13 +25,12 @@ module Graver
       def call(file, given, limit_mm:)
         @said = []
         @faults = []
-        overview = AxleOverview.new(@context).call(file, limit_mm:)
-        before = overview.answer
+        before = AxleAnswer.new(@context).call(file, limit_mm:)
         road, supposed = road(file, before, given), supposed(file, given)
         raise InvalidEntry, @faults if @faults.any?
 
         after = @knowledge.outlook.suppose(before, road:) { |part, result| result.supposing(**(part == "pad" ? supposed : supposed.slice(:factor))) }
-        Compared.new(overview:, before:, after:, said: @said)
+        Compared.new(before:, after:, said: @said)
       end
 
       private
@@ -50,7 +49,7 @@ module Graver
       def supposed(file, given)
         factor = use(given[:use]) * (blank?(given[:factor]) ? 1.0 : own_factor(given[:factor]))
         new_mm = new_pads(file, given)
-        factor *= new_mm && given[:pads] != "same" ? kind("pads", given[:pads]) : 1.0
+        factor *= kind("pads", given[:pads]) unless ["", "same"].include?(given[:pads].to_s)
         { factor:, evened: freed(file, given[:freed]), new_mm: }.compact
       end
 

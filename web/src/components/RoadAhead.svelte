@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Schemas } from "../api/client";
   import { grouped, inUnit } from "../format/words";
-  import { distanceTicks, horizon, monthTicks, type Lane } from "./roadScale";
+  import { distanceTicks, horizon, monthTicks, placed, type Lane, type MarkKind } from "./roadScale";
 
   interface Props {
     lanes: Lane[];
@@ -18,32 +18,52 @@
   const left = $derived(narrow ? 92 : 150);
   const right = 24;
   const top = 30;
-  const row = 58;
   const days = $derived(horizon(lanes));
-  const height = $derived(top + lanes.length * row + (kmPerDay ? 38 : 10));
   const end = $derived(width - right);
   const x = (at: number) => left + (Math.min(at, days) / days) * (end - left);
+  // Each lane is as high as its bands and the rows of its marks.
+  const drawn = $derived.by(() => {
+    let y = top;
+    return lanes.map((lane) => {
+      const marks = placed(lane.marks, x, end);
+      const bandsHigh = lane.bands.length ? 10 + (lane.bands.length > 1 ? 28 : 16) : 4;
+      const high = Math.max(bandsHigh + (marks.length ? Math.max(...marks.map((mark) => mark.row)) + 1 : 0) * 21 + 6, 38);
+      const at = { lane, marks, y, marksAt: y + bandsHigh, high };
+      y += high;
+      return at;
+    });
+  });
+  const base = $derived(drawn.reduce((sum, each) => sum + each.high, top));
+  const height = $derived(base + (kmPerDay ? 38 : 10));
   const months = $derived(monthTicks(today, days).filter((tick, at, all) => x(tick.at) - left > 44 && (!narrow || all.length < 5 || at % 2 === 0)));
   const distances = $derived(kmPerDay ? distanceTicks(inUnit(days * kmPerDay, unit)) : []);
   const atDistance = (distance: number) => x((distance * (unit === "mi" ? 1.609344 : 1)) / kmPerDay!);
   // A label keeps inside the picture: near the right end it is written to the left of its mark.
   const anchor = (at: number) => (x(at) > end - 110 ? "end" : "start");
-  const beside = (at: number) => x(at) + (anchor(at) === "end" ? -9 : 9);
+  const beside = (at: number) => x(at) + (anchor(at) === "end" ? -10 : 10);
+  const shapes: Partial<Record<MarkKind, string>> = {
+    look: "M0 -6v12M-5 -6h10",
+    order: "M-5 -5h10v10h-10z",
+    fluid: "M0 -7c4 5 5 7 5 9a5 5 0 0 1-10 0c0-2 1-4 5-9z",
+    inspection: "M-6 0l4 5 8-10",
+    retorque: "M-5 -3l5-3 5 3v6l-5 3-5-3z",
+    job: "M0 -6l6 6-6 6-6-6z",
+    driving: "M-5 -5l5 5-5 5M0 -5l5 5-5 5",
+  };
 </script>
 
 <div bind:clientWidth={width}>
   <svg {width} {height} viewBox="0 0 {width} {height}" role="img" aria-label={label}>
     {#each months as tick (tick.at)}
-      <path class="tick" d="M{x(tick.at)} {top - 6}V{top + lanes.length * row}" />
+      <path class="tick" d="M{x(tick.at)} {top - 6}V{base}" />
       <text class="scale" x={x(tick.at)} y="15" text-anchor="middle">{tick.text}</text>
     {/each}
     <text class="scale now" x={left} y="15" text-anchor="middle">now</text>
-    <path class="now-line" d="M{left} {top - 6}V{top + lanes.length * row}" />
+    <path class="now-line" d="M{left} {top - 6}V{base}" />
 
-    {#each lanes as lane, at (lane.id)}
-      {@const y = top + at * row}
+    {#each drawn as { lane, marks, y, marksAt, high } (lane.id)}
       <text class="lane" x="0" y={y + 22}>{lane.label}</text>
-      <path class="rule" d="M0 {y + row - 2}H{end}" />
+      <path class="rule" d="M0 {y + high - 2}H{end}" />
       {#each lane.bands as band, which (band.id)}
         {@const beyond = band.middle > days}
         {#if band.low <= days}
@@ -63,20 +83,19 @@
           <text class="beyond" x={end} y={y + (which === 0 ? 18 : 34)} text-anchor="end">{band.label}: beyond this picture</text>
         {/if}
       {/each}
-      {#each lane.marks as mark, stacked (mark.id)}
-        {@const my = y + 47}
-        {@const crowded = stacked > 0 && Math.abs(x(mark.at) - x(lane.marks[0]!.at)) < 100}
-        {#if mark.kind === "look"}
-          <path class="look" d="M{x(mark.at)} {my - 7}v11M{x(mark.at) - 5} {my - 7}h10" />
+      {#each marks as mark (mark.id)}
+        {@const my = marksAt + 11 + mark.row * 21}
+        {#if mark.kind === "trip"}
+          <rect class="trip" x={x(mark.at)} y={my - 6} width={Math.max(x(mark.until ?? mark.at) - x(mark.at), 5)} height="12" />
+          <text class="mark" x={anchor(mark.at) === "end" ? x(mark.at) - 6 : Math.max(x(mark.until ?? mark.at), x(mark.at) + 5) + 6} y={my + 4} text-anchor={anchor(mark.at)}>{mark.text}</text>
         {:else}
-          <path class="job" d="M{x(mark.at)} {my - 9}l6 6-6 6-6-6z" />
+          <path class="sign {mark.kind}" transform="translate({x(mark.at)} {my})" d={shapes[mark.kind]} />
+          <text class="mark" x={beside(mark.at)} y={my + 4} text-anchor={anchor(mark.at)}>{mark.text}</text>
         {/if}
-        <text class="mark" x={beside(mark.at)} y={my + 3} text-anchor={anchor(mark.at)}>{crowded ? "" : mark.text}{stacked === 0 && lane.marks[1] && Math.abs(x(lane.marks[1].at) - x(mark.at)) < 100 ? `, ${lane.marks[1].text}` : ""}</text>
       {/each}
     {/each}
 
     {#if kmPerDay}
-      {@const base = top + lanes.length * row}
       <path class="axis" d="M{left} {base + 4}H{end}" />
       {#each distances as distance (distance)}
         <path class="axis" d="M{atDistance(distance)} {base + 1}v7" />
@@ -102,7 +121,10 @@
   .more { fill: var(--quiet); }
   .in-band { font-size: 13px; }
   .beyond { fill: var(--quiet); font-size: 13px; }
-  .look { stroke: var(--ink); stroke-width: 2; fill: none; }
-  .job { fill: var(--plan); }
+  .sign { stroke: var(--ink); stroke-width: 2; fill: none; }
+  .job { fill: var(--plan); stroke: none; }
+  .order { fill: none; stroke: var(--plan); }
+  .fluid { fill: var(--friction); stroke: none; }
+  .trip { fill: var(--friction); opacity: 0.55; }
   .mark { font-size: 13px; }
 </style>

@@ -9,10 +9,14 @@ export interface Band {
   text: string;
 }
 
+export type MarkKind = Schemas["RoadEvent"]["kind"];
+
 export interface Mark {
   id: string;
-  kind: "look" | "job" | "fluid";
+  kind: MarkKind;
   at: number;
+  /** where a trip ends */
+  until?: number;
   text: string;
 }
 
@@ -23,18 +27,57 @@ export interface Lane {
   marks: Mark[];
 }
 
+/** A mark with the row its label stands in, so that labels do not run into each other. */
+export interface Placed extends Mark {
+  row: number;
+}
+
 const DAY_MS = 86_400_000;
 export const daysFrom = (today: string, iso: string): number => (Date.parse(iso) - Date.parse(today)) / DAY_MS;
 
+const WORDS: Record<MarkKind, string> = {
+  look: "look again", order: "order by", due: "may be due", fluid: "fluid", inspection: "inspection", trip: "trip", driving: "other driving", retorque: "wheel nuts", job: "job",
+};
+
 /** Days from now of what lies ahead for one axle. */
-export function axleLane(axle: Schemas["Axle"], label: string, today: string): Lane {
+export function axleLane(axle: Schemas["Axle"], label: string, today: string, events: Schemas["RoadEvent"][] = []): Lane {
   const days = (iso: string) => Math.max(daysFrom(today, iso), 0);
   const band = (id: string, what: string, life: Schemas["Life"]): Band[] =>
     life ? [{ id, label: what, low: days(life.date.p10), middle: days(life.date.p50), high: days(life.date.p90), text: `${what} reach their limit` }] : [];
-  const marks: Mark[] = [];
-  if (axle.look_again) marks.push({ id: "look", kind: "look", at: days(axle.look_again.date), text: "look again" });
-  if (axle.job?.planned_for) marks.push({ id: "job", kind: "job", at: days(axle.job.planned_for), text: axle.job.state === "started" ? "job under way" : "job" });
+  const marks = marksOf(events.filter((event) => event.axle === axle.name && event.kind !== "due"), today);
   return { id: String(axle.id), label, bands: [...band("pads", "pads", axle.pads_life), ...band("rotors", "rotors", axle.rotors_life)], marks };
+}
+
+/** What concerns the whole vehicle, or null when there is nothing. */
+export function vehicleLane(events: Schemas["RoadEvent"][], label: string, today: string): Lane | null {
+  const marks = marksOf(events.filter((event) => event.axle === null), today);
+  return marks.length ? { id: `whole ${label}`, label, bands: [], marks } : null;
+}
+
+function marksOf(events: Schemas["RoadEvent"][], today: string): Mark[] {
+  const days = (iso: string) => Math.max(daysFrom(today, iso), 0);
+  return events.map((event, at) => ({
+    id: `${event.kind} ${at}`,
+    kind: event.kind,
+    at: days(event.date),
+    until: event.until ? days(event.until) : undefined,
+    text: event.axle ? WORDS[event.kind] : event.text.startsWith("Brake fluid") ? (event.text.includes("overdue") ? "fluid overdue" : "fluid due") : event.text,
+  }));
+}
+
+/** Marks with their rows: each in the first row where its label is free of the one before. */
+export function placed(marks: Mark[], x: (days: number) => number, end: number): Placed[] {
+  const rows: number[] = [];
+  return [...marks]
+    .sort((one, other) => one.at - other.at)
+    .map((mark) => {
+      const wide = mark.text.length * 7.2 + 24;
+      const from = x(mark.at) > end - 110 ? x(mark.at) - wide : x(mark.at) - 8;
+      let row = rows.findIndex((taken) => taken <= from);
+      if (row < 0) row = rows.length;
+      rows[row] = from + Math.max(wide, x(mark.until ?? mark.at) - x(mark.at) + 16);
+      return { ...mark, row };
+    });
 }
 
 /** How far the road is drawn: past the first band's far end, and never a life nobody plans for. */

@@ -4,7 +4,7 @@
   import AxleSection from "../components/AxleSection.svelte";
   import Problem from "../components/Problem.svelte";
   import RoadAhead from "../components/RoadAhead.svelte";
-  import { axleLane } from "../components/roadScale";
+  import { axleLane, vehicleLane } from "../components/roadScale";
   import Shortcuts from "../components/Shortcuts.svelte";
   import StateMark from "../components/StateMark.svelte";
   import { day, exact, month, span, upperFirst } from "../format/words";
@@ -13,12 +13,19 @@
 
   const garage = new Loader<Schemas["Garage"]>();
   garage.load(api.garage);
+  // Comes a moment later: the garage itself does not wait for it.
+  const roads = new Loader<Schemas["Roads"]>();
+  roads.load(api.roads);
 
   const vehicles = $derived(garage.value?.vehicles ?? []);
   // Digits open the vehicles from the top.
   const keys = $derived(Object.fromEntries([["a", () => push("/vehicles/new")], ...vehicles.slice(0, 9).map((vehicle, at) => [String(at + 1), () => push(`/vehicles/${vehicle.id}`)])]));
   const lanes = $derived(
-    vehicles.flatMap((vehicle) => vehicle.axles.filter((axle) => axle.pads_life).map((axle) => axleLane(axle, `${vehicle.name}, ${axle.name}`, garage.value!.today))),
+    vehicles.flatMap((vehicle) => {
+      const events = roads.value?.vehicles.find((line) => line.vehicle_id === vehicle.id)?.events ?? [];
+      const whole = vehicleLane(events, vehicle.name, garage.value!.today);
+      return [...vehicle.axles.filter((axle) => axle.pads_life).map((axle) => axleLane(axle, `${vehicle.name}, ${axle.name}`, garage.value!.today, events)), ...(whole ? [whole] : [])];
+    }),
   );
 
   function sentence(axle: Schemas["Axle"], vehicle: Schemas["Vehicle"], today: string): string {

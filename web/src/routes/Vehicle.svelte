@@ -4,7 +4,7 @@
   import AxleSection from "../components/AxleSection.svelte";
   import Problem from "../components/Problem.svelte";
   import RoadAhead from "../components/RoadAhead.svelte";
-  import { axleLane, daysFrom, type Lane } from "../components/roadScale";
+  import { axleLane, vehicleLane, type Lane } from "../components/roadScale";
   import Shortcuts from "../components/Shortcuts.svelte";
   import StateMark from "../components/StateMark.svelte";
   import { day, exact, month, rough, span, upperFirst } from "../format/words";
@@ -12,7 +12,7 @@
   import { push } from "svelte-spa-router";
 
   let { params }: { params: { id: string } } = $props();
-  const loaded = new Loader<{ vehicle: Schemas["Vehicle"]; today: string }>();
+  const loaded = new Loader<{ vehicle: Schemas["Vehicle"]; road: Schemas["Road"]; today: string }>();
   const id = $derived(Number(params.id));
   let renaming = $state(false);
   let newName = $state("");
@@ -23,8 +23,8 @@
   let refused = $state<Refusal | null>(null);
 
   async function fetchIt(of: number) {
-    const [vehicle, catalogue] = await Promise.all([api.vehicle(of), api.catalogue()]);
-    return { vehicle, today: catalogue.today };
+    const [vehicle, road, catalogue] = await Promise.all([api.vehicle(of), api.road(of), api.catalogue()]);
+    return { vehicle, road, today: catalogue.today };
   }
   $effect(() => {
     const of = id;
@@ -41,6 +41,7 @@
     Object.fromEntries([
       ["l", () => push(`/vehicles/${id}/look-over`)],
       ["v", () => push(`/vehicles/${id}/findings`)],
+      ["r", () => push(`/vehicles/${id}/road`)],
       ...(vehicle?.axles ?? []).flatMap((axle, at) => [
         [keyed("f", at), () => push(`/vehicles/${id}/look-over?axle=${axle.id}`)],
         ...Object.entries(actions).map(([letter, screen]) => [keyed(letter, at), () => push(`/axles/${axle.id}/${screen}`)]),
@@ -49,10 +50,9 @@
   );
 
   function lanes(of: Schemas["Vehicle"]): Lane[] {
-    const axles = of.axles.map((axle) => axleLane(axle, upperFirst(axle.name), today));
-    if (!of.fluid) return axles;
-    const at = Math.max(daysFrom(today, of.fluid.due_on), 0);
-    return [...axles, { id: "fluid", label: "Fluid", bands: [], marks: [{ id: "fluid", kind: "fluid", at, text: of.fluid.overdue_days > 0 ? "overdue" : "renew" }] }];
+    const events = loaded.value?.road.events ?? [];
+    const whole = vehicleLane(events, "Vehicle", today);
+    return [...of.axles.map((axle) => axleLane(axle, upperFirst(axle.name), today, events)), ...(whole ? [whole] : [])];
   }
 
   const fault = (field: string) => refused?.faults.find((each) => each.field === field)?.message ?? "";
@@ -60,8 +60,8 @@
   async function renew(event: SubmitEvent) {
     event.preventDefault();
     try {
-      const changed = await api.renewFluid(id, { date: renewedOn, odometer: { value: renewedAt } });
-      loaded.value = { vehicle: changed, today };
+      await api.renewFluid(id, { date: renewedOn, odometer: { value: renewedAt } });
+      loaded.value = await fetchIt(id);
       renewing = false;
       refused = null;
     } catch (error) {
@@ -73,7 +73,8 @@
   async function rename(event: SubmitEvent) {
     event.preventDefault();
     try {
-      loaded.value = { vehicle: await api.changeVehicle(id, { name: newName, distance_unit: newUnit }), today };
+      await api.changeVehicle(id, { name: newName, distance_unit: newUnit });
+      loaded.value = await fetchIt(id);
       renaming = false;
       refused = null;
     } catch (error) {
@@ -87,7 +88,8 @@
   }
 
   async function putAway(archived: boolean) {
-    loaded.value = { vehicle: await api.changeVehicle(id, { archived }), today };
+    await api.changeVehicle(id, { archived });
+    loaded.value = await fetchIt(id);
   }
 </script>
 
@@ -153,7 +155,10 @@
     {/each}
 
     <section class="sheet">
-      <h2>The road ahead</h2>
+      <div class="row spread">
+        <h2>The road ahead</h2>
+        <Button size="small" kind="ghost" href="#/vehicles/{vehicle.id}/road">Trips, reminders, calendar<kbd aria-hidden="true">r</kbd></Button>
+      </div>
       <RoadAhead lanes={lanes(vehicle)} {today} kmPerDay={vehicle.km_per_day} unit={vehicle.distance_unit} label="When pads, rotors and fluid of {vehicle.name} are due" />
       <div class="row fluid">
         {#if vehicle.fluid}

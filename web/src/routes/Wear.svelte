@@ -5,6 +5,8 @@
   import Problem from "../components/Problem.svelte";
   import Shortcuts from "../components/Shortcuts.svelte";
   import StateMark from "../components/StateMark.svelte";
+  import Sureness from "../components/Sureness.svelte";
+  import WhatIf from "../components/WhatIf.svelte";
   import { day, mm, month, position as named, rough, span, upperFirst } from "../format/words";
   import { Loader } from "../state/loader.svelte";
   import { push } from "svelte-spa-router";
@@ -19,6 +21,12 @@
   $effect(() => {
     const [axle, asked] = [id, limit];
     wear.load(() => api.wear(axle, asked));
+  });
+
+  const sureness = new Loader<Schemas["Sureness"]>();
+  $effect(() => {
+    const axle = id;
+    sureness.load(() => api.sureness(axle));
   });
 
   const value = $derived(wear.value);
@@ -53,7 +61,7 @@
             <p>A pad has most likely reached the limit already (chance {Math.round(axle.pads_life.chance_now * 100)} %).</p>
           {/if}
           <p class="again">Look again {axle.look_again && axle.look_again.distance_km > 99 ? `within ${rough(axle.look_again.distance_km, unit)} or by ${month(axle.look_again.date, today)}` : "now"}.</p>
-          <Select labelText="What if I fit new pads at another limit?" bind:selected={limit} size="sm">
+          <Select labelText="Renewed at" bind:selected={limit} size="sm">
             <SelectItem value="" text="My limit" />
             {#each value.limits as each (each.id)}<SelectItem value={String(each.mm)} text="{each.mm} mm: {each.label.toLowerCase()}" />{/each}
           </Select>
@@ -86,6 +94,14 @@
         {/await}
         <p class="quiet">Points with their error (a gauge's as its interval; broken where doubted); lines from today to the limit: most likely, and 8 in 10 between the careful and the far end.</p>
       </section>
+    {/if}
+
+    {#if axle.pads_life && sureness.value}
+      <section class="sheet">
+        <h2>What if?</h2>
+        {#key id}<WhatIf axle={id} sides={axle.sides} {unit} {today} {limit} kmPerDay={value.km_per_day} choices={sureness.value.choices} />{/key}
+      </section>
+      <Sureness sureness={sureness.value} {unit} />
     {/if}
 
     {#if value.components.length}

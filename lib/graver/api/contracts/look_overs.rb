@@ -9,6 +9,7 @@ module Graver
       ODOMETER = Dry::Schema.JSON do
         required(:value).filled(:string, max_size?: 20)
         optional(:unit).filled(:string, included_in?: DISTANCE_UNITS)
+        optional(:keep).filled(:bool)
       end
 
       # A dated service without readings.

@@ -5,6 +5,7 @@ require_relative "../serializers/brake_data"
 require_relative "../serializers/outlooks"
 require_relative "../serializers/wear"
 require_relative "../../core/quantity/entered_number"
+require_relative "../../service/axle_answer"
 require_relative "../../service/axle_overview"
 require_relative "../../service/brake_data_proposals"
 require_relative "../../core/wear/worth_measuring"
@@ -36,7 +37,7 @@ module Graver
             def suppositions = %i[year_distance use factor freed pads pads_mm].to_h { |key| [key, params[key.to_s].to_s[0, 40]] }
 
             def sureness(file)
-              pads = Service::AxleOverview.new(context).call(file).answer.pads
+              pads = Service::AxleAnswer.new(context).call(file).pads
               worth = pads ? Core::Wear::WorthMeasuring.rank(pads, knowledge.pad_methods) : []
               kept = Service::KeepForecasts.new(context)
               files = Service::AxleFiles.new(context).of(context.store.vehicles.all).values.flatten

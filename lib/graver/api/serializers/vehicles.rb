@@ -64,7 +64,8 @@ module Graver
         def what(overview, look_over)
           names = overview.vehicle.axles.to_h { |axle| [axle.id, axle.name] }
           marks = look_over.conditions.empty? ? [] : ["#{look_over.conditions.length} marks"]
-          (readings(names, look_over) + marks).join("; ")
+          found = readings(names, look_over) + marks
+          found.empty? ? "odometer" : found.join("; ")
         end
 
         def readings(names, look_over)

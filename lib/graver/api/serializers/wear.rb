@@ -16,7 +16,7 @@ module Graver
           file, answer = overview.file, overview.answer
           { axle_name: Axles.new(@knowledge).name(file), axle: Axles.new(@knowledge).call(overview, nil), limits: @knowledge.pad_limits,
             readings: readings(file, doubted(answer)), fits: fits(file), components: components(answer),
-            as_of: { date: answer.as_of_date.iso8601, odometer_km: answer.as_of_km.round }, why: why(overview) }
+            as_of: { date: answer.as_of_date.iso8601, odometer_km: answer.as_of_km.round }, km_per_day: answer.driving.km_per_day.round(1), why: why(overview) }
         end
 
         private

@@ -28,6 +28,7 @@ module Graver
           @trips = trips.select { |trip| trip.to >= as_of }
           @changes = changes.sort_by(&:from)
           @middle = legs(1.0)
+          @known = {}.compare_by_identity
         end
 
         # Distance on the odometer after so many usual km of wear, at the median driving.
@@ -39,9 +40,13 @@ module Graver
         # Distance on the odometer by a day, at the median driving.
         def km_by(date) = between(@middle, :day, :actual, [(date - as_of).to_i, 0].max.to_f)
 
-        # Life (km of the odometer) -> { 0.05 => days, ... }, the spread of the driving mixed in.
+        # Life (km of the odometer) -> { 0.05 => days, ... }, the spread of the driving mixed in. Worked out once for each life:
+        # many screens ask for the same.
         def days_until(life)
-          Wear::Life::PROBABILITIES.to_h { |probability| [probability, days_at(life, probability)] }
+          @known[life] ||= begin
+            earlier = 0.0
+            Wear::Life::PROBABILITIES.to_h { |probability| [probability, earlier = days_at(life, probability, earlier)] }.freeze
+          end
         end
 
         private
@@ -50,12 +55,13 @@ module Graver
         def spread = @spread ||= SPREAD.map { |z| plain_and_even? ? Math.exp(z * driving.log_sd) : legs(Math.exp(z * driving.log_sd)) }
         def plain_and_even? = @trips.empty? && @changes.empty? && driving.season.nil?
 
-        def days_at(life, probability)
+        # Looked for from `low` on: doubled until it is passed, then halved to a quarter of a day.
+        def days_at(life, probability, low)
           return 0.0 if life.chance_now >= probability
 
-          low, high = 0.0, FURTHEST_DAYS.to_f
-          # a tenth of a day is closer than anybody can drive
-          22.times do
+          high = [low * 1.5, 64.0].max
+          low, high = high, high * 2 while high < FURTHEST_DAYS && chance(life, high) < probability
+          while high - low > 0.25
             middle = (low + high) / 2
             chance(life, middle) < probability ? low = middle : high = middle
           end
