@@ -48,7 +48,11 @@ module Bench
     def rows(axle, part)
       axle.history.sets.flat_map do |set|
         fitted = set.values.first.fitted_km
-        [[day(fitted), fitted.round(1), "km", "front", "", part, "", "fit", "", axle.part.new_mm, "", "mm", "false", ""], *set.flat_map { |name, fitting| fitting.observations.map { |seen| row(name, part, seen) } }]
+        [[day(fitted), fitted.round(1), "km", "front", "", part, "", "fit", "", axle.part.new_mm, "", "mm", "false", ""], *set.flat_map do |name, fitting|
+          fitting.observations.map do |seen|
+            row(name, part, seen)
+          end
+        end]
       end
     end
 

@@ -23,12 +23,15 @@ class Screenshooter
     "workshop" => ["/#/workshop", "Zero wrong", DESK, "light"],
     "import" => ["/#/vehicles/3/import", "Choose the file", DESK, "light"],
     "wear" => ["/#/axles/1/wear", "Why it says so", DESK, "light"],
+    "what-if" => ["/#/axles/1/wear", "How earlier forecasts did", DESK, "light"],
+    "road" => ["/#/vehicles/1/road", "Planned by you", DESK, "light"],
     "job-card" => ["/#/axles/1/job-card", "Steps", DESK, "light"],
     "job-phone" => ["/#/jobs/2", "Under way", PHONE, "light"]
   }.freeze
 
   # What is done before a picture is taken.
-  PREPARED = { "walk-round" => :walk, "walk-round-phone" => :walk_on, "walk-round-large" => :enlarge, "import" => :upload, "look-over" => :correct, "job-phone" => :scroll_to_steps }.freeze
+  PREPARED = { "walk-round" => :walk, "walk-round-phone" => :walk_on, "walk-round-large" => :enlarge, "import" => :upload, "look-over" => :correct, "what-if" => :suppose,
+               "job-phone" => :scroll_to_steps }.freeze
 
   def initialize(folder)
     @folder = folder
@@ -79,6 +82,13 @@ class Screenshooter
     session.click_button("One at a time")
     session.driver.browser.keyboard.type("10.3")
     session.assert_text("10.3 mm, ±")
+  end
+
+  def suppose(session)
+    session.select("left", from: "Pins freed")
+    session.select("× 1.5 Towing or fully loaded", from: "Used for")
+    session.assert_text("Supposed:")
+    session.execute_script("[...document.querySelectorAll('h2')].find((title) => title.textContent === 'What if?').scrollIntoView({ block: 'start' })")
   end
 
   def upload(session)

@@ -76,7 +76,7 @@ RSpec.describe "The road ahead in the API" do
   it "gives calendars that a parser of RFC 5545 reads" do
     plan(kind: "inspection", name: "Yearly; with, \"signs\" and\nümläuts that fold the line of the calendar", from: "2026-09-01")
     get("/api/v1/vehicles/#{car["id"]}/calendar.ics?save=1", {}, { "HTTP_HOST" => "127.0.0.1" })
-    expect(last_response.headers).to include("content-type" => /text\/calendar/, "content-disposition" => /attachment/)
+    expect(last_response.headers).to include("content-type" => %r{text/calendar}, "content-disposition" => /attachment/)
     text = last_response.body
     expect(text.lines.map { |line| line.chomp.bytesize }.max).to be <= 75
     expect(text.lines).to all(end_with("\r\n"))
@@ -118,6 +118,6 @@ RSpec.describe "The road ahead in the API" do
     roads = ask(:get, "/roads")["vehicles"]
     expect(roads.map { |line| line["vehicle_name"] }).to include("Juniper", "Mule", "Thistle", "Wren")
     expect(roads.flat_map { |line| kinds(line) }.uniq).to include("look", "due", "order", "fluid", "job")
-    expect(roads.find { |line| line["vehicle_name"] == "Thistle" }["events"].find { |event| event["kind"] == "fluid" }["text"]).to match(/overdue/)
+    expect(roads.find { |line| line["vehicle_name"] == "Thistle" }["events"].find { |event| event["kind"] == "fluid" }["text"]).to include("overdue")
   end
 end

@@ -41,13 +41,15 @@ RSpec.describe "The road ahead" do
       expect(road(changes: [change(100, 100.0)]).days_for(10_000)).to be_within(1e-6).of(150)
       expect(road(changes: [change(100, nil, 0.5)]).actual_km(7500)).to be_within(1e-6).of(10_000)
       summer = [0.5, 0.5, 0.5, 1.5, 1.5, 1.5, 1.5, 1.5, 1.5, 0.5, 0.5, 0.5]
-      seasonal = Graver::Core::Schedule::Road.new(driving.with(season: summer), today)
+      seasonal = described_class.new(driving.with(season: summer), today)
       expect(seasonal.days_for(1500)).to be_within(0.1).of(20)
       expect(seasonal.km_by(today + 365)).to be_within(400).of(365 * 50)
     end
 
     it "never runs back, whatever is planned" do
-      PropCheck.forall(PropCheck::Generators.array(PropCheck::Generators.tuple(PropCheck::Generators.choose(0..900), PropCheck::Generators.choose(0..60), PropCheck::Generators.choose(1..9000)), max: 4)) do |plans|
+      PropCheck.forall(PropCheck::Generators.array(
+                         PropCheck::Generators.tuple(PropCheck::Generators.choose(0..900), PropCheck::Generators.choose(0..60), PropCheck::Generators.choose(1..9000)), max: 4
+                       )) do |plans|
         ahead = road(trips: plans.map { |from, length, km| trip(from, from + length, km, 1.5) }, changes: plans.map { |from, length, _| change(from, length.to_f) })
         places = (0..40).map { |at| ahead.actual_km(at * 500.0) }
         expect(places).to eq(places.sort)

@@ -142,6 +142,12 @@ RSpec.describe "The parts of the forecast" do
       expect(slower.first_km.median / futures.first_km.median).to be_within(0.2).of(2.0)
     end
 
+    it "says since when a limit is passed: what is missing at the pace it wears" do
+      # 11 to 2 mm in 40,000 km: 1 mm under the limit, at 0.225 mm in 1,000 km, is some 4,400 km
+      expect(forecast({ "left_inner" => fitted(read(40_000, 2.0)) }, as_of_km: 40_000).futures.passed_since_km).to be_within(600).of(4400)
+      expect(result.futures.passed_since_km).to be_nil
+    end
+
     it "falls from now on and reaches nearly nought where the curve ends, whatever was read" do
       pairs = PropCheck::Generators.tuple(PropCheck::Generators.choose(500..15_000), PropCheck::Generators.choose(20..110))
       PropCheck.forall(PropCheck::Generators.array(pairs, min: 1, max: 4)).with_config(n_runs: 30).check do |steps|

@@ -12,7 +12,7 @@ Capybara.register_driver(:chromium) do |app|
 end
 Capybara.server = :puma, { Silent: true, Threads: "1:4" }
 Capybara.default_driver = :chromium
-Capybara.default_max_wait_time = 5
+Capybara.default_max_wait_time = 12
 Capybara.enable_aria_label = true
 
 # The whole application in a real browser, on a database of its own and a fixed day.

@@ -10,7 +10,7 @@ RSpec.describe "Screens of the demo household", :demo do
     "/#/" => "The road ahead", "/#/vehicles/new" => "Add a vehicle", "/#/vehicles/1" => "Logbook", "/#/axles/1/brake-data" => "Slide pin bolts",
     "/#/vehicles/1/look-over" => "Front left inner pad", "/#/workshop" => "Zero wrong", "/#/vehicles/1/findings" => "Best measured next", "/#/look-overs/7" => "Readings",
     "/#/vehicles/1/import" => "Choose the file",
-    "/#/axles/1/wear" => "Why it says so", "/#/axles/4/job-card" => "Steps", "/#/jobs/2" => "Under way"
+    "/#/vehicles/1/road" => "Planned by you", "/#/axles/1/wear" => "How earlier forecasts did", "/#/axles/4/job-card" => "Steps", "/#/jobs/2" => "Under way"
   }
 
   screens.each do |path, text|
@@ -37,7 +37,7 @@ RSpec.describe "Screens of the demo household", :demo do
     page.visit "/#/axles/1/wear"
     expect(page).to have_css(".error-bars path", wait: 10)
     before = page.find(".big").text
-    page.select "1.6 mm", from: "What if I fit new pads at another limit?", exact: false
+    page.select "1.6 mm", from: "Renewed at", exact: false
     expect(page).to have_text("Pads to 1.6 mm").and have_no_css(".big", exact_text: before)
     page.select "all pads", from: "Show"
     expect(page).to have_css(".error-bars path[stroke='#9a6413']")

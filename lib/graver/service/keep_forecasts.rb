@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "axle_answer"
 require_relative "axle_files"
 require_relative "schedule_choices"
 require_relative "../core/wear/hindsight"
@@ -53,8 +54,10 @@ module Graver
         end
       end
 
-      # From what was known at that look-over.
+      # From what was known at that look-over; today's is the one every screen shows.
       def answer(file, look_over)
+        return AxleAnswer.new(@context).call(file) if look_over.date == @context.today && look_over == file.look_overs.last
+
         entries = file.entries.select { |entry| entry.date <= look_over.date && entry.odometer_km <= look_over.odometer_km }
         asked = { entries:, specifications: file.specifications, as_of_date: look_over.date, as_of_km: look_over.odometer_km,
                   driving: @knowledge.outlook.driving(file.odometer.select { |date, _| date <= look_over.date }), look_again_chance: ScheduleChoices.new(@context).comfort }

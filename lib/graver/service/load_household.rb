@@ -21,7 +21,8 @@ module Graver
       # content: the parsed file. Raises InvalidEntry when a line of it would be refused.
       def call(content)
         @tools = content.fetch("workshop", []).to_h { |given| [given["name"], tool(given)] }
-        content.fetch("vehicles").each { |given| vehicle(given) }
+        vehicles = content.fetch("vehicles").map { |given| [vehicle(given), given] }
+        vehicles.each { |vehicle, given| road(vehicle, given) }
       end
 
       private
@@ -41,6 +42,10 @@ module Graver
         given.fetch("axles").each { |name, axle| brake_data(ids.fetch(name), axle.fetch("data", [])) }
         look_overs(given, vehicle.id, ids)
         given.fetch("axles").each { |name, axle| job(ids.fetch(name), axle["job"]) }
+        vehicle
+      end
+
+      def road(vehicle, given)
         given.fetch("odometers", []).each { |row| RecordOdometer.new(@context).call(vehicle.id, { date: (@context.today - row["days_ago"]).iso8601, odometer: { value: row["odometer"] } }) }
         given.fetch("ahead", []).each { |row| ahead(vehicle.id, row) }
       end

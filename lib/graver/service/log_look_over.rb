@@ -20,13 +20,15 @@ module Graver
         refusal = entry.refusal
         raise refusal if refusal
 
-        @store.transaction do
+        saved = @store.transaction do
           id = @store.look_overs.add(vehicle_id:, date: entry.stamp.date, odometer: entry.stamp.odometer, note: given[:note], at: @context.now,
                                      readings: entry.lines.flat_map { |line| rows(line) }, conditions: entry.conditions)
           entry.lines.select { |line| line.given[:answer] == "earlier_wrong" }.each { |line| void_earlier(line, entry.stamp.date) }
           @store.drafts.remove(vehicle_id)
           id
-        end.tap { keep_forecasts(vehicle_id) }
+        end
+        keep_forecasts(vehicle_id)
+        saved
       end
 
       # What was given, looked at but not saved -> LookOverEntry

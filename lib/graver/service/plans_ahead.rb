@@ -73,10 +73,15 @@ module Graver
       def read_days(given)
         from = day("from", given[:from])
         to = given[:kind] == "trip" && !blank?(given[:to]) ? day("to", given[:to]) : nil
-        fault("to", "out_of_range", "a trip ends on the day it begins, or later") if from && to && to < from
-        fault("to", "out_of_range", "a trip of more than a year is a change of driving") if from && to && to > from + 366
-        fault(to ? "to" : "from", "in_past", "lies behind us: note what is ahead") if from && given[:kind] != "driving" && (to || from) < @context.today
+        check_length(from, to) if from && to
+        last = to || from
+        fault(to ? "to" : "from", "in_past", "lies behind us: note what is ahead") if last && given[:kind] != "driving" && last < @context.today
         [from, to]
+      end
+
+      def check_length(from, to)
+        fault("to", "out_of_range", "a trip ends on the day it begins, or later") if to < from
+        fault("to", "out_of_range", "a trip of more than a year is a change of driving") if to > from + 366
       end
 
       def day(field, text)

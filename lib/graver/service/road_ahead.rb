@@ -66,11 +66,12 @@ module Graver
       def careful(axle)
         answer = axle.answer
         results = { "pads" => answer.pads, "rotors" => answer.rotors }.select { |_, result| result&.readings&.positive? }
-        results.map do |part, result|
-          chance = @rules.fetch("careful").fetch("chance")
-          km = result.first.quantile(chance)
-          { part:, km:, limit_mm: result.limit_mm, date: answer.date_after(answer.road.days_until(result.first).fetch(chance)), days: answer.road.days_for(km) }
-        end.min_by { |found| found[:date] }
+        results.map { |part, result| careful_end(answer, part, result) }.min_by { |found| found[:date] }
+      end
+
+      def careful_end(answer, part, result)
+        chance = @rules.fetch("careful").fetch("chance")
+        { part:, km: result.first.quantile(chance), limit_mm: result.limit_mm, date: answer.date_after(answer.road.days_until(result.first).fetch(chance)) }
       end
 
       def fluid
@@ -93,7 +94,8 @@ module Graver
             next if driven > upto
 
             km = [from - driven, 0].max
-            event("retorque", road.as_of + road.days_for(km).floor, "Wheel nuts of the #{axle.file.axle.name} axle again, #{from} to #{upto} km after the job", axle: axle.file.axle.name, km:)
+            text = "Wheel nuts of the #{axle.file.axle.name} axle again, #{from} to #{upto} km after the job"
+            event("retorque", road.as_of + road.days_for(km).floor, text, axle: axle.file.axle.name, km:)
           end
         end
       end
@@ -110,7 +112,8 @@ module Graver
         date = today + group.dues.first.at_days
         names = group.dues.map(&:id)
         fluid = @overview.fluid && @overview.fluid.due_on <= date + @choices.chosen.fetch("combine_days")
-        Session.new(axles: names, date:, km: group.dues.first.at_km, fluid: fluid || false, text: "#{together(group, found)}#{" The fluid is due by then: change it while the wheels are off." if fluid}")
+        Session.new(axles: names, date:, km: group.dues.first.at_km, fluid: fluid || false,
+                    text: "#{together(group, found)}#{" The fluid is due by then: change it while the wheels are off." if fluid}")
       end
 
       def together(group, found)

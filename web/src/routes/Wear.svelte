@@ -58,7 +58,7 @@
           {#if axle.pads_life.distance_km.p50 > 0}
             <p>Most likely {rough(axle.pads_life.distance_km.p50, unit)}, {month(axle.pads_life.date.p50, today)}; 8 in 10 fall between {month(axle.pads_life.date.p10, today)} and {month(axle.pads_life.date.p90, today)}.</p>
           {:else}
-            <p>A pad has most likely reached the limit already (chance {Math.round(axle.pads_life.chance_now * 100)} %).</p>
+            <p>A pad has most likely reached the limit already (chance {Math.round(axle.pads_life.chance_now * 100)}&nbsp;%){#if value.passed}{" "}some {rough(value.passed.distance_km, unit)} ago, about {day(value.passed.date)}{/if}.</p>
           {/if}
           <p class="again">Look again {axle.look_again && axle.look_again.distance_km > 99 ? `within ${rough(axle.look_again.distance_km, unit)} or by ${month(axle.look_again.date, today)}` : "now"}.</p>
           <Select labelText="Renewed at" bind:selected={limit} size="sm">

@@ -42,7 +42,8 @@ module Graver
         def forecast(held)
           given, verdict = held.given, held.verdict
           low, middle, high = given.quantiles.values_at(0.1, 0.5, 0.9).map(&:round)
-          { date: given.given_on.iso8601, odometer_km: given.as_of_km.round, limit_mm: given.limit_mm, low_km: low, middle_km: middle, high_km: high, look_again_km: given.look_again_km.round,
+          { date: given.given_on.iso8601, odometer_km: given.as_of_km.round, limit_mm: given.limit_mm, low_km: low, middle_km: middle, high_km: high,
+            look_again_km: given.look_again_km.round,
             afterwards: given.afterwards, was_km: verdict.was_km&.round, at_least_km: verdict.at_least_km.round, held: verdict.held, late: verdict.late }
         end
       end

@@ -12,7 +12,7 @@ module Graver
         # Service::RoadAhead::Road, chosen: { choice => number }
         def call(road, chosen)
           { **line(road), sessions: road.sessions.map { |session| session(session) }, choices: choices(chosen), planned: planned(road),
-            entries: @knowledge.schedule.fetch("entries").map { |kind, entry| { kind:, label: entry["label"], note: entry["note"] } } }
+                          entries: @knowledge.schedule.fetch("entries").map { |kind, entry| { kind:, label: entry["label"], note: entry["note"] } } }
         end
 
         # One vehicle on the garage's road.

@@ -14,12 +14,18 @@ module Graver
 
         def call(overview)
           file, answer = overview.file, overview.answer
-          { axle_name: Axles.new(@knowledge).name(file), axle: Axles.new(@knowledge).call(overview, nil), limits: @knowledge.pad_limits,
+          { axle_name: Axles.new(@knowledge).name(file), axle: Axles.new(@knowledge).call(overview, nil), passed: passed(answer), limits: @knowledge.pad_limits,
             readings: readings(file, doubted(answer)), fits: fits(file), components: components(answer),
             as_of: { date: answer.as_of_date.iso8601, odometer_km: answer.as_of_km.round }, km_per_day: answer.driving.km_per_day.round(1), why: why(overview) }
         end
 
         private
+
+        # Since when a pad is under the limit, where that is likely.
+        def passed(answer)
+          km = answer.pads&.futures&.passed_since_km or return
+          { distance_km: km.round, date: (answer.as_of_date - (km / answer.driving.km_per_day).floor).iso8601, chance: answer.pads.first.chance_now.round(3) }
+        end
 
         def doubted(answer) = [answer.pads, answer.rotors].compact.flat_map { |result| result.doubted.map { |doubt| doubt[:ref] } }
 

@@ -16,11 +16,12 @@ module Graver
 
         # [Due], the owner's rule: within_km and within_days of the first -> [Session] in order
         def combine(dues, within_km:, within_days:)
-          dues.sort_by { |due| [due.at_days, due.at_km, due.id] }.each_with_object([]) do |due, groups|
-            first = groups.last&.first
+          groups = dues.sort_by { |due| [due.at_days, due.at_km, due.id] }.each_with_object([]) do |due, found|
+            first = found.last&.first
             near = first && due.at_days - first.at_days <= within_days && due.at_km - first.at_km <= within_km
-            near ? groups.last << due : groups << [due]
-          end.map { |group| session(group) }
+            near ? found.last << due : found << [due]
+          end
+          groups.map { |group| session(group) }
         end
 
         def session(group)

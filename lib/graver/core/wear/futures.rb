@@ -53,6 +53,12 @@ module Graver
         # their mates do again, and new parts of `new_mm` all round.
         def supposing(limit_mm: @limit_mm, factor: 1.0, evened: [], new_mm: nil) = self.class.new(@start.supposing(factor, evened, new_mm), @prior, limit_mm)
 
+        # Where the limit is most likely passed already: the middle distance driven since, km; nil otherwise.
+        def passed_since_km
+          ago = ((limit_mm - thickness_mm) / NUMBERS.exp(log_rates)).max(axis: 0)
+          ago.median if ago.median.positive?
+        end
+
         def now(at) = { mean_mm: thickness_mm[at, true].mean, sd_mm: thickness_mm[at, true].stddev }
 
         # Wear rates of a component at 10, 50 and 90 %, mm per 1,000 km

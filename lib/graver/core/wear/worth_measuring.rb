@@ -24,8 +24,9 @@ module Graver
           return [] unless (life**2).sum.positive?
 
           width = result.first.quantile(0.9) - result.first.quantile(0.1)
-          choices = [*futures.components.map { |component| [component] }, futures.components].uniq
-          choices.product(methods.to_a).map { |positions, (method, sd_mm)| worth(futures, life, width, positions, method, sd_mm) }.sort_by { |worth| [-worth.narrows, worth.positions.length] }
+          choices = [*futures.components.zip, futures.components].uniq
+          found = choices.product(methods.to_a).map { |positions, (method, sd_mm)| worth(futures, life, width, positions, method, sd_mm) }
+          found.sort_by { |worth| [-worth.narrows, worth.positions.length] }
         end
 
         def worth(futures, life, width, positions, method, sd_mm)
@@ -34,20 +35,28 @@ module Graver
           Worth.new(positions:, method:, narrows:, narrows_km: narrows * width)
         end
 
-        # Share of the spread of `life` that readings of `rows` explain: Gauss-Jordan on their covariances, the error added.
+        # Share of the spread of `life` that readings of `rows` explain.
         def explained(life, rows, sd_mm)
-          count = life.length
-          system = rows.each_with_index.map { |row, at| [*rows.each_with_index.map { |other, to| ((row * other).sum / count) + (at == to ? sd_mm**2 : 0.0) }, (row * life).sum / count] }
-          rows.each_index do |pivot|
-            system[pivot] = system[pivot].map { |value| value / system[pivot][pivot] }
-            system.each_with_index { |line, at| system[at] = line.zip(system[pivot]).map { |mine, its| mine - (line[pivot] * its) } unless at == pivot }
+          shared = rows.map { |row| mean_product(row, life) }
+          covariances = rows.each_with_index.map { |row, at| rows.each_with_index.map { |other, to| mean_product(row, other) + (at == to ? sd_mm**2 : 0.0) } }
+          solve(covariances, shared).zip(shared).sum { |factor, covariance| factor * covariance } / mean_product(life, life)
+        end
+
+        def mean_product(one, other) = (one * other).sum / one.length
+
+        # Linear equations by Gauss and Jordan; a matrix of covariances needs no exchange of rows.
+        def solve(matrix, right)
+          system = matrix.zip(right).map { |row, value| [*row, value] }
+          system.each_index do |pivot|
+            line = system[pivot].map { |value| value / system[pivot][pivot] }
+            system.each_index { |at| system[at] = at == pivot ? line : system[at].zip(line).map { |mine, its| mine - (system[at][pivot] * its) } }
           end
-          rows.each_with_index.sum { |row, at| system[at].last * ((row * life).sum / count) } / ((life**2).sum / count)
+          system.map(&:last)
         end
 
         def centred(values) = values - values.mean
 
-        private_class_method :worth, :explained, :centred
+        private_class_method :worth, :explained, :mean_product, :solve, :centred
       end
     end
   end

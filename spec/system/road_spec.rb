@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+require_relative "../support/browser_helper"
+
+RSpec.describe "The road ahead in the browser", :demo do
+  include BrowserHelper
+
+  it "plans a trip with its faults by field, shows it on the road, takes it away and puts it back" do
+    page.visit "/#/vehicles/1"
+    expect(page).to have_css("h1", text: "Juniper")
+    type "r"
+    expect(page).to have_css("h1", text: "The road ahead").and have_text("Next look-over:")
+    page.fill_in "Name", with: "To the sea"
+    page.fill_in "From", with: Date.new(2026, 7, 1)
+    page.fill_in "To", with: Date.new(2026, 6, 1)
+    page.fill_in "Distance (km)", with: "far"
+    page.within("form", text: "Brakes wear so many times as fast") { page.click_button "Note it" }
+    expect(page).to have_text("a trip ends on the day it begins, or later").and have_text(/needs a number/i)
+    expect(page).to have_field("Name", with: "To the sea")
+    page.fill_in "To", with: Date.new(2026, 7, 14)
+    page.fill_in "Distance (km)", with: "1800"
+    page.within("form", text: "Brakes wear so many times as fast") { page.click_button "Note it" }
+    expect(page).to have_css("svg text", text: "To the sea").and have_text("1 Jul 2026 to 14 Jul 2026, 1800 km")
+    page.within(".planned li", text: "To the sea") { page.click_button "Take away" }
+    expect(page).to have_no_css("svg text", text: "To the sea")
+    page.click_button "Put it back"
+    expect(page).to have_css("svg text", text: "To the sea")
+  end
+
+  it "changes the rule for one session, and asks about an odometer that runs away" do
+    page.visit "/#/vehicles/4/road"
+    expect(page).to have_css("li", text: /front and rear|rear and front/).or have_css("li", text: "no other axle is near")
+    before = page.all(".sessions li").length
+    page.fill_in "Jobs this near in distance are one session (km)", with: before == 1 ? "0" : "30000"
+    page.fill_in "and this near in days", with: before == 1 ? "0" : "365"
+    page.find("h1").click
+    expect(page).to have_css(".sessions li", count: before == 1 ? 2 : 1)
+    page.fill_in "Odometer (km)", with: "99000"
+    page.within("form", text: "Odometer (km)") { page.click_button "Note it" }
+    expect(page).to have_button("It is right, keep it")
+    page.fill_in "Odometer (km)", with: "31900"
+    page.within("form", text: "Odometer (km)") { page.click_button "Note it" }
+    expect(page).to have_field("Odometer (km)", with: "")
+  end
+
+  it "answers what if as it is typed, and says what to measure and how earlier forecasts did" do
+    page.visit "/#/axles/1/wear"
+    expect(page).to have_css(".answer .words", count: 1)
+    page.select "× 1.9 Mostly town", from: "Used for"
+    page.fill_in "Driven in a year (km)", with: "40000"
+    expect(page).to have_css(".answer .words", count: 2).and have_text("Supposed: 40000 km a year (your figure); Mostly town: wears 1.9 times as fast")
+    page.fill_in "Driven in a year (km)", with: "lots"
+    expect(page).to have_text(/needs a number/i)
+    expect(page).to have_text("Measure the left inner pad with a caliper").and have_text("worked out afterwards").and have_text(/Over your garage|No forecast of your garage/)
+  end
+end
