@@ -40,6 +40,8 @@ RSpec.describe "The road ahead" do
     it "follows another commute from its day on, and the seasons" do
       expect(road(changes: [change(100, 100.0)]).days_for(10_000)).to be_within(1e-6).of(150)
       expect(road(changes: [change(100, nil, 0.5)]).actual_km(7500)).to be_within(1e-6).of(10_000)
+      expect(road(changes: [change(-30, 100.0)]).days_for(10_000)).to be_within(1e-6).of(100)
+      expect(road(changes: [change(-300, 100.0)]).days_for(10_000)).to be_within(1e-6).of(200)
       summer = [0.5, 0.5, 0.5, 1.5, 1.5, 1.5, 1.5, 1.5, 1.5, 0.5, 0.5, 0.5]
       seasonal = described_class.new(driving.with(season: summer), today)
       expect(seasonal.days_for(1500)).to be_within(0.1).of(20)

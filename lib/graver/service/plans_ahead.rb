@@ -16,6 +16,7 @@ module Graver
       NOTHING = Planned.new(rows: [], trips: [], changes: [], inspections: [])
       DAYS_A_YEAR = 365.25
       FURTHEST_YEARS = 10
+      MOST = 60
       # km of one trip, of one year; how much harder or easier on the brakes
       TRIP_KM = (1..40_000)
       YEAR_KM = (0..300_000)
@@ -35,6 +36,8 @@ module Graver
       # given: { kind:, name:, from:, to:, distance:, unit:, wear_factor: }, texts as typed. Raises InvalidEntry, NotFound.
       def add(vehicle_id, given)
         vehicle = @store.vehicles.find(vehicle_id)
+        raise InvalidEntry.of("", "too_many", "more than #{MOST} things are planned: take some away first") if of([vehicle]).fetch(vehicle.id).rows.length >= MOST
+
         @faults = []
         row = row(given, vehicle)
         raise InvalidEntry, @faults if @faults.any?

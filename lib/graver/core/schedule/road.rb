@@ -16,6 +16,8 @@ module Graver
         # Seasons are followed month by month so far; beyond, years are alike.
         SEASONAL_DAYS = 1100
         FURTHEST_DAYS = 36_500
+        # A change this far back is in the odometer's own readings by now.
+        SETTLED_DAYS = 180
         # Nine even points of the driving's spread.
         SPREAD = (1..9).map { |n| Wear::Normal.quantile((n - 0.5) / 9.0) }.freeze
 
@@ -26,7 +28,7 @@ module Graver
           @driving = driving
           @as_of = as_of
           @trips = trips.select { |trip| trip.to >= as_of }
-          @changes = changes.sort_by(&:from)
+          @changes = changes.reject { |change| change.from < as_of - SETTLED_DAYS }.sort_by(&:from)
           @middle = legs(1.0)
           @known = {}.compare_by_identity
         end
