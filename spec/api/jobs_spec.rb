@@ -73,4 +73,30 @@ RSpec.describe "Job cards in the API" do
     expect(fields(ask(:post, "/axles/#{front}/jobs", { planned_for: "2026-05-15" }))).to eq("planned_for" => "out_of_range")
     expect(fields(ask(:post, "/axles/#{front}/jobs", { planned_for: "Saturday" }))).to eq("planned_for" => "not_a_day")
   end
+
+  it "says which wrench to set to what, what to borrow, and what a crow-foot changes" do
+    complete
+    setting = ->(card, fastener) { card["torque"].find { |line| line["fastener"] == fastener }["wrench"] }
+    expect(setting.call(card, "slide_pin_bolt")).to include("wrench" => nil, "sentence" => "No wrench of yours reaches this: borrow one for 10 to 50 N·m.")
+    ask(:post, "/torque-wrenches", { name: "Long one", unit: "N·m", least: "40", most: "200", graduation: "1", length_mm: "450", calibrated_on: "2026-01-10" })
+    expect(status).to eq(201)
+    # 88.5 lbf·ft = 119.99 N·m
+    found = setting.call(ask(:get, "/axles/#{front}/job-card"), "wheel_nut")
+    expect(found).to include("wrench" => "Long one", "setting" => 120.0, "unit" => "N·m", "low" => 115.2, "high" => 124.8, "overdue" => false)
+    settings = ask(:get, "/axles/#{front}/torque-settings?extension_mm=50")["settings"].to_h { |each| each.values_at("fastener", "wrench") }
+    expect(settings["wheel_nut"]).to include("setting" => 108.0)
+    expect(fields(ask(:get, "/axles/#{front}/torque-settings?extension_mm=wide"))).to eq("extension_mm" => "not_a_number")
+    ask(:patch, "/torque-wrenches/1", { retired: true })
+    expect(setting.call(ask(:get, "/axles/#{front}/job-card"), "wheel_nut")["wrench"]).to be_nil
+  end
+
+  it "refuses wrenches that cannot be" do
+    refused = ->(**given) { fields(ask(:post, "/torque-wrenches", { name: "Odd", unit: "N·m", least: "10", most: "100", graduation: "1", **given })).keys }
+    expect(refused.call(least: "120")).to eq(["least"])
+    expect(refused.call(name: " ", unit: "kg", most: "many")).to contain_exactly("name", "unit", "most")
+    expect(refused.call(most: "90000")).to eq(["most"])
+    expect(refused.call(graduation: "0")).to eq(["graduation"])
+    expect(refused.call(length_mm: "2", calibrated_on: "2030-01-01")).to contain_exactly("length_mm", "calibrated_on")
+    expect(ask(:get, "/torque-wrenches")["wrenches"]).to be_empty
+  end
 end

@@ -57,6 +57,15 @@ module Graver
       def causes(pattern) = @contents.fetch("rules/causes.yml").fetch("patterns").fetch(pattern)
       def schools = @contents.fetch("rules/schools.yml")
       def schedule = @contents.fetch("rules/schedule.yml")
+      def torque_wrenches = @contents.fetch("torque_wrenches.yml")
+
+      # As Core::Planning::WrenchChoice wants them.
+      def wrench_rules
+        tolerance = torque_wrenches.fetch("tolerance")
+        { usable_from_share: torque_wrenches.dig("usable_from_share", "value"), small_up_to: tolerance["small_up_to_newton_metres"], small_share: tolerance["small_share"],
+          share: tolerance["share"], calibration_months: torque_wrenches.dig("calibration", "months"), common_ranges: torque_wrenches.dig("common_ranges", "ranges") }
+      end
+
       def what_if = @contents.fetch("wear/what_if.yml")
       def symptoms = @contents.fetch("rules/symptoms.yml").fetch("symptoms")
       def walk_round = @contents.fetch("walk_round.yml")

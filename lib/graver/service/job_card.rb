@@ -2,6 +2,7 @@
 
 require_relative "axle_overview"
 require_relative "fluid_card"
+require_relative "torque_wrenches"
 require_relative "../core/planning/parts_list"
 require_relative "../core/planning/sequence"
 require_relative "../core/planning/torque_card"
@@ -12,8 +13,9 @@ module Graver
     # Everything for new pads on one axle: parts, tools, torque, steps, whether the rotors stay, and what is missing.
     class JobCard
       # steps: [Core::Planning::Sequence::Placed] or nil when the brake data do not allow an order;
+      # wrenches: { fastener id => Core::Planning::WrenchChoice::Setting, Borrow or nil };
       # missing: brake data fields (knowledge entries) this job needs; fluid_ml: what the pistons send back, or nil.
-      Card = Core::Value.define(:overview, :procedure, :steps, :torque, :parts, :tools, :drives, :consumables, :missing, :rotor_outcome, :fluid_ml)
+      Card = Core::Value.define(:overview, :procedure, :steps, :torque, :wrenches, :parts, :tools, :drives, :consumables, :missing, :rotor_outcome, :fluid_ml)
 
       def initialize(context)
         @context = context
@@ -26,7 +28,7 @@ module Graver
         missing = missing(file)
         placed = steps(file)
         torque = placed ? torque(file, placed) : []
-        Card.new(overview:, procedure: @knowledge.procedure, steps: placed, torque:, parts: parts(file, torque), tools: tools(placed),
+        Card.new(overview:, procedure: @knowledge.procedure, steps: placed, torque:, wrenches: wrenches(torque), parts: parts(file, torque), tools: tools(placed),
                  drives: torque.filter_map(&:drive).uniq, consumables: consumables(file), missing:,
                  rotor_outcome: overview.rotor_plan.outcome, fluid_ml: FluidCard.new(@knowledge).pushed_ml(overview))
       end
@@ -59,6 +61,11 @@ module Graver
       def torque(file, placed)
         Core::Planning::TorqueCard.new.call(placed, caliper: file.caliper, corners: file.axle.sides.length,
                                                     fasteners: @knowledge.fasteners.to_h { |fastener| [fastener["id"], fastener] }, data: file.planning_data)
+      end
+
+      def wrenches(torque)
+        owned = TorqueWrenches.new(@context)
+        torque.to_h { |line| [line.fastener, owned.choose(line.torque)] }
       end
 
       def parts(file, torque)

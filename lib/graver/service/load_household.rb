@@ -8,6 +8,7 @@ require_relative "plans_ahead"
 require_relative "record_brake_data"
 require_relative "record_fluid_renewal"
 require_relative "record_odometer"
+require_relative "torque_wrenches"
 
 module Graver
   module Service
@@ -21,6 +22,7 @@ module Graver
       # content: the parsed file. Raises InvalidEntry when a line of it would be refused.
       def call(content)
         @tools = content.fetch("workshop", []).to_h { |given| [given["name"], tool(given)] }
+        content.fetch("wrenches", []).each { |given| wrench(given) }
         vehicles = content.fetch("vehicles").map { |given| [vehicle(given), given] }
         vehicles.each { |vehicle, given| road(vehicle, given) }
       end
@@ -33,6 +35,11 @@ module Graver
         added = instruments.add(given.slice("name", "method", "unit", "least", "most", "resolution", "uncertainty").transform_keys(&:to_sym))
         given.fetch("checks", []).each { |check| instruments.check(added.id, { date: (@context.today - check["days_ago"]).iso8601, reference: check["reference"], read: check["read"] }) }
         added.id
+      end
+
+      def wrench(given)
+        fields = given.slice("name", "unit", "least", "most", "graduation", "length_mm").transform_keys(&:to_sym)
+        TorqueWrenches.new(@context).add({ **fields, calibrated_on: (@context.today - given["calibrated_days_ago"]).iso8601 })
       end
 
       def vehicle(given)

@@ -35,6 +35,9 @@ module Graver
     Instrument = Core::Value.define(:id, :name, :method, :unit, :least, :most, :resolution, :uncertainty, :retired, :checks)
     ZeroCheckRow = Core::Value.define(:id, :date, :reference, :read, :unit)
 
+    # Numbers as entered, in `unit`; calibrated_on: Date or nil.
+    TorqueWrench = Core::Value.define(:id, :name, :unit, :least, :most, :graduation, :length_mm, :calibrated_on, :retired)
+
     # content: the file's text; mapping, result: Hashes or nil; state: "uploaded", "done" or "undone".
     Import = Core::Value.define(:id, :vehicle_id, :name, :digest, :mapping, :result, :state, :recorded_at)
 

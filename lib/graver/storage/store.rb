@@ -8,6 +8,7 @@ require_relative "drafts"
 require_relative "jobs"
 require_relative "instruments"
 require_relative "imports"
+require_relative "torque_wrenches"
 require_relative "preferences"
 require_relative "ahead"
 require_relative "forecasts_given"
@@ -16,7 +17,7 @@ module Graver
   module Storage
     # The household's records, one repository each, and the transaction round every write.
     class Store
-      attr_reader :vehicles, :brake_data, :look_overs, :drafts, :jobs, :instruments, :imports, :preferences, :corrections, :ahead, :forecasts_given
+      attr_reader :vehicles, :brake_data, :look_overs, :drafts, :jobs, :instruments, :imports, :preferences, :corrections, :ahead, :forecasts_given, :torque_wrenches
 
       def self.open(path) = new(Database.open(path))
 
@@ -32,6 +33,7 @@ module Graver
         @preferences = Preferences.new(database)
         @corrections = Corrections.new(database)
         @ahead = Ahead.new(database)
+        @torque_wrenches = TorqueWrenches.new(database)
         @forecasts_given = ForecastsGiven.new(database)
       end
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Schemas } from "../api/client";
+  import { api, Refusal, type Schemas } from "../api/client";
   import { upperFirst } from "../format/words";
   import AxleSection from "./AxleSection.svelte";
   import StarOrder from "./StarOrder.svelte";
@@ -28,6 +28,21 @@
     const imperial: [number | null, string] = line.entered?.endsWith("lbf·in") ? [line.pound_inches, "lbf·in"] : [line.pound_feet, "lbf·ft"];
     return line.entered?.endsWith("N·m") ? [metric, imperial] : [imperial, metric];
   }
+  // Settings with a crow-foot or offset, asked for as its length is typed.
+  let extension = $state("");
+  let extended = $state.raw<Record<string, Schemas["WrenchSetting"]> | null>(null);
+  let extensionFault = $state("");
+  async function extend() {
+    extensionFault = "";
+    if (!extension.trim()) return (extended = null);
+    try {
+      const { settings } = await api.torqueSettings(card.axle_name.id, extension);
+      extended = Object.fromEntries(settings.map((each) => [each.fastener, each.wrench]));
+    } catch (error) {
+      if (!(error instanceof Refusal)) throw error;
+      [extended, extensionFault] = [null, error.faults[0]?.message ?? error.message];
+    }
+  }
   const torqueOf = (fastener: string) => card.torque.find((line) => line.fastener === fastener);
   const bad = $derived(["replace", "measure_again", "unknown_limit", "unmeasured", "will_not_outlast"].includes(card.rotor.outcome));
 </script>
@@ -55,6 +70,12 @@
             <p class="quiet">{line.drive ?? "size not known"}{#if line.single_use}; <strong>new ones each time</strong>{/if}</p>
             <p class="quiet">{line.note}</p>
             {#if line.doubt}<p class="doubt">{line.doubt}</p>{/if}
+            {#if line.wrench}
+              {@const with_ = extended?.[line.fastener] ?? line.wrench}
+              <p class="set" class:none-of={!with_.wrench} class:late={with_.overdue}>
+                {#if with_.wrench}Set <strong class="number">{number(with_.setting)} {with_.unit}</strong> on {with_.wrench}{extended ? ` with the ${extension.trim()} mm extension` : ""} <span class="quiet">({with_.sentence})</span>{:else}{with_.sentence}{/if}
+              </p>
+            {/if}
             {#if line.source}<p class="quiet">From: {line.source.toLowerCase()}, entered as {line.entered}</p>{/if}
           </div>
           {#if line.newton_metres !== null}
@@ -68,6 +89,13 @@
         </li>
       {/each}
     </ul>
+    {#if card.torque.some((line) => line.wrench)}
+      <div class="extension no-print">
+        <label for="extension">Crow-foot or offset in line with the handle (mm)</label>
+        <input id="extension" inputmode="decimal" autocomplete="off" bind:value={extension} oninput={extend} aria-invalid={!!extensionFault} />
+        {#if extensionFault}<span role="alert" class="doubt">{upperFirst(extensionFault)}</span>{:else}<span class="quiet">setting = torque × L / (L + offset); at right angles to the handle nothing changes</span>{/if}
+      </div>
+    {/if}
   {:else}
     <p>The torque card needs the caliper kind first.</p>
   {/if}
@@ -146,6 +174,12 @@
   .value small { font-size: 1.05rem; margin-left: 0.3rem; }
   .second { color: var(--quiet); font-size: 2.1rem; }
   .none { font-size: 1.05rem; font-weight: 600; color: var(--stop); text-align: left; max-width: 16rem; line-height: 1.2; }
+  .what .set { font-size: 1.05rem; margin: 0.2rem 0; }
+  .set strong { font-size: 1.3rem; }
+  .none-of, .late { color: var(--plan); }
+  .extension { display: flex; flex-wrap: wrap; gap: 0.5rem 0.9rem; align-items: center; border-top: 1px solid var(--line); padding-top: 0.75rem; }
+  .extension label { display: block; font-weight: 600; font-size: 1rem; min-height: 0; }
+  .extension input { width: 6rem; min-height: 48px; height: auto; font: inherit; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; }
   .doubt { color: var(--doubt); font-weight: 600; }
   .parts { display: grid; gap: 0.5rem; margin-bottom: 1rem; }
   .parts li { display: grid; grid-template-columns: 2.2rem 1fr; line-height: 1.3; }

@@ -54,6 +54,27 @@ module Graver
           optional(:pad).maybe(:string, included_in?: %w[inner outer])
         end
       end
+
+      # A torque wrench.
+      class NewTorqueWrench < Contract
+        json do
+          required(:name).value(:string, max_size?: 60)
+          required(:unit).value(:string, max_size?: 10)
+          %i[least most graduation].each { |key| required(key).value(:string, max_size?: 20) }
+          %i[length_mm calibrated_on].each { |key| optional(key).maybe(:string, max_size?: 20) }
+        end
+      end
+
+      # A change of one.
+      class TorqueWrenchChange < Contract
+        json do
+          optional(:name).value(:string, max_size?: 60)
+          optional(:unit).value(:string, max_size?: 10)
+          %i[least most graduation].each { |key| optional(key).value(:string, max_size?: 20) }
+          %i[length_mm calibrated_on].each { |key| optional(key).maybe(:string, max_size?: 20) }
+          optional(:retired).filled(:bool)
+        end
+      end
     end
   end
 end

@@ -3,8 +3,12 @@
 require_relative "../contracts/workshop"
 require_relative "../serializers/instruments"
 require_relative "../serializers/devices"
+require_relative "../serializers/torque_wrenches"
 require_relative "../../service/bench_reading"
+require_relative "../../core/quantity/entered_number"
 require_relative "../../service/instruments"
+require_relative "../../service/job_card"
+require_relative "../../service/torque_wrenches"
 
 module Graver
   module API
@@ -14,6 +18,22 @@ module Graver
         def self.registered(app)
           app.helpers do
             def instruments = Service::Instruments.new(context)
+            def wrenches = Service::TorqueWrenches.new(context)
+
+            # With a crow-foot or an offset extension of so many mm in line with the handle.
+            def asked_extension_mm
+              mm = Core::Quantity::EnteredNumber.parse(params["extension_mm"].to_s).value.to_f
+              mm.between?(0, 500) ? mm : raise(InvalidEntry.of("", "out_of_range", "an extension lies between 0 and 500 mm"))
+            rescue InvalidEntry => e
+              raise e.under("extension_mm")
+            end
+
+            def torque_settings(file, extension_mm)
+              Service::JobCard.new(context).call(file).torque.map do |line|
+                { fastener: line.fastener, wrench: Serializers::TorqueWrenches.choice(wrenches.choose(line.torque, extension_mm:)) }
+              end
+            end
+
             def instrument_json(instrument) = Serializers::Instruments.new(knowledge, instruments, context.store.vehicles).call(instrument)
           end
 
@@ -32,6 +52,12 @@ module Graver
             corrected = instruments.apply(id)
             answer({ corrected:, instrument: instrument_json(context.store.instruments.find(id)) }, 201)
           end
+
+          app.get("/torque-wrenches") { answer({ wrenches: context.store.torque_wrenches.all.map { |wrench| Serializers::TorqueWrenches.row(wrench) } }) }
+          app.post("/torque-wrenches") { answer(Serializers::TorqueWrenches.row(wrenches.add(payload(Contracts::NewTorqueWrench))), 201) }
+          app.patch("/torque-wrenches/:id") { answer(Serializers::TorqueWrenches.row(wrenches.change(id, payload(Contracts::TorqueWrenchChange)))) }
+
+          app.get("/axles/:id/torque-settings") { answer({ settings: torque_settings(file, asked_extension_mm) }) }
 
           app.get("/devices") { answer(Serializers::Devices.all(context.bench)) }
 

@@ -2,6 +2,7 @@
 
 require_relative "axles"
 require_relative "torque_doubt"
+require_relative "torque_wrenches"
 require_relative "../../service/jobs"
 require_relative "../../service/wording"
 
@@ -21,7 +22,7 @@ module Graver
         def call(card)
           axles = Axles.new(@knowledge)
           { axle_name: axles.name(card.overview.file), axle: axles.call(card.overview, nil), label: card.procedure.label,
-            steps: card.steps&.map { |placed| step(card, placed) }, torque: card.torque.map { |line| torque(line) },
+            steps: card.steps&.map { |placed| step(card, placed) }, torque: card.torque.map { |line| { **torque(line), wrench: TorqueWrenches.choice(card.wrenches[line.fastener]) } },
             parts: card.parts.map(&:to_h), tools: drives(card) + card.tools,
             consumables: card.consumables.map { |each| { label: each["label"], amount: each["amount"], where: each["where"] } },
             missing: card.missing.map { |field| field.slice("key", "label", "waits", "find") }, rotor: rotor(card),
