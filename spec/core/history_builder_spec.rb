@@ -73,8 +73,11 @@ RSpec.describe Graver::Core::Wear::HistoryBuilder do
     expect(rotor.freed).to eq([[9500.0, ["left"]]])
   end
 
-  it "follows the newest readings of a log that somebody made by machine" do
+  it "follows the newest readings of a log that somebody made by machine, and some of the earlier ones" do
     many = (1..500).map { |n| entry(n, n * 10.0, "reading", "9", side: "left", pad: "inner") }
-    expect(build(entry(0, 0, "fit"), *many).sets.last["left_inner"].observations.map(&:distance_km)).to eq((461..500).map { |n| n * 10.0 })
+    followed = build(entry(0, 0, "fit"), *many).sets.last["left_inner"].observations.map(&:distance_km)
+    expect(followed.length).to eq(24)
+    expect(followed.last(12)).to eq((489..500).map { |n| n * 10.0 })
+    expect(followed.first(12)).to eq((0...12).map { |at| (10 + (at * 488 / 12 * 10)).to_f })
   end
 end

@@ -13,11 +13,7 @@ module Graver
       # given: { date:, odometer: { value:, unit:, keep: } }. Raises InvalidEntry, NotFound.
       def call(vehicle_id, given)
         vehicle = @context.store.vehicles.find(vehicle_id)
-        stamp = ServiceStamp.new(@context, vehicle, @context.store.look_overs.of_vehicle(vehicle_id), given)
-        faults = stamp.faults + stamp.order_faults
-        faults << InvalidEntry::Fault.new(field: "odometer.value", code: stamp.question[:code], message: stamp.question[:sentence]) if faults.empty? && stamp.question
-        raise InvalidEntry, faults if faults.any?
-
+        stamp = ServiceStamp.new(@context, vehicle, @context.store.look_overs.of_vehicle(vehicle_id), given).settled(asking: true)
         @context.store.transaction { @context.store.look_overs.add(vehicle_id:, date: stamp.date, odometer: stamp.odometer, note: nil, at: @context.now, readings: []) }
       end
     end

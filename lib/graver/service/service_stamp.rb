@@ -34,6 +34,13 @@ module Graver
       # Against the look-overs before and after its day: the odometer never runs back.
       def order_faults = @order_faults ||= find_order_faults
 
+      # Itself when nothing is wrong with it. Raises InvalidEntry; with `asking` for what is only doubtful too.
+      def settled(asking: false)
+        found = faults + order_faults
+        found << fault("odometer.value", question[:code], question[:sentence]) if asking && found.empty? && question
+        found.empty? ? self : raise(InvalidEntry, found)
+      end
+
       # { code:, sentence:, unit: } or nil; unit: the one that would fit.
       def question = defined?(@question) ? @question : @question = find_question
 

@@ -8,10 +8,11 @@ module Graver
     module Wear
       # Puts an axle's log entries in order: which readings belong to which set, and how thick each set was when new.
       class HistoryBuilder
-        # Readings of one set, and sets, that are followed: the newest. Earlier ones say next to nothing of the rate now,
-        # and a log that somebody made by machine must not stop the forecast.
-        MOST_OBSERVATIONS = 40
-        MOST_SETS = 12
+        # Readings of the set that is on, of each earlier one, and sets, that are followed: the newest half of so many, and as
+        # many spread over what was read before. No owner reads as often; a log made by machine must not stop the forecast.
+        MOST_OBSERVATIONS = 24
+        MOST_OF_EARLIER = 8
+        MOST_SETS = 6
 
         # normalise: Measurement::Normalise; new_parts: { "pad" => { typical_mm:, typical_sd_mm:, stated_sd_mm:, unread_share: } }.
         def initialize(normalise, new_parts)
@@ -44,8 +45,9 @@ module Graver
 
         def fittings(component, entries, specification)
           mine = entries.select { |entry| concerns?(entry, component) }
-          groups = mine.slice_before(&:renewal?).map { |group| fitting(group, specification) }
-          groups.select { |fitting| fitting.fitted_km || fitting.observations.any? }
+          groups = mine.slice_before(&:renewal?).to_a
+          kept = groups.each_with_index.map { |group, at| fitting(group, specification, at + 1 == groups.length ? MOST_OBSERVATIONS : MOST_OF_EARLIER) }
+          kept.select { |fitting| fitting.fitted_km || fitting.observations.any? }
         end
 
         # A position nobody has read wears too, and the unread inner pad is the one that lies: where others of its axle
@@ -66,11 +68,20 @@ module Graver
           [nil, side].include?(entry.side) && [nil, pad].include?(entry.pad)
         end
 
-        def fitting(group, specification)
+        def fitting(group, specification, most)
           first = group.first
           Fitting.new(fitted_km: first.renewal? ? first.odometer_km : nil,
                       new: new_thickness(first, specification),
-                      observations: group.select(&:thickness?).last(MOST_OBSERVATIONS).map { |entry| observation(entry, specification) })
+                      observations: thinned(group.select(&:thickness?), most).map { |entry| observation(entry, specification) })
+        end
+
+        def thinned(entries, most)
+          return entries if entries.length <= most
+
+          newest = entries.last(most / 2)
+          before = entries.first(entries.length - newest.length)
+          spread = Array.new(most - newest.length) { |at| before[at * before.length / (most - newest.length)] }
+          spread + newest
         end
 
         def observation(entry, specification)
