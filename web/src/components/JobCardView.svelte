@@ -32,15 +32,18 @@
   let extension = $state("");
   let extended = $state.raw<Record<string, Schemas["WrenchSetting"]> | null>(null);
   let extensionFault = $state("");
+  // A slower answer to an earlier figure never stands beside a later one.
+  let turn = 0;
   async function extend() {
-    extensionFault = "";
-    if (!extension.trim()) return (extended = null);
+    const mine = ++turn;
+    [extended, extensionFault] = [null, ""];
+    if (!extension.trim()) return;
     try {
       const { settings } = await api.torqueSettings(card.axle_name.id, extension);
-      extended = Object.fromEntries(settings.map((each) => [each.fastener, each.wrench]));
+      if (mine === turn) extended = Object.fromEntries(settings.map((each) => [each.fastener, each.wrench]));
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;
-      [extended, extensionFault] = [null, error.faults[0]?.message ?? error.message];
+      if (mine === turn) extensionFault = error.faults[0]?.message ?? error.message;
     }
   }
   const torqueOf = (fastener: string) => card.torque.find((line) => line.fastener === fastener);

@@ -24,6 +24,8 @@ module Graver
         ROOT_TWO = Math.sqrt(2)
         # Logarithms of rates are normal; beyond this spread the exponential of one says nothing more.
         MOST_LOG_VARIANCE = 2.0
+        # Copying the arrays costs as much as carrying some suppositions on that hardly count.
+        WORTH_SHRINKING = 0.75
 
         attr_reader :components, :mean, :covariance, :log_weight, :marks, :drift_sd, :drift_km
 
@@ -61,7 +63,7 @@ module Graver
         # Keeps the `most` weightiest, without those next to impossible.
         def prune(most, negligible: 1e-5)
           keep = weightiest(log_weight, most, negligible)
-          select(keep) if keep.length < length
+          select(keep) if keep.length < WORTH_SHRINKING * length
         end
 
         # Each supposition becomes several: log_chances holds one array of log chances per case (or a number for all). The
