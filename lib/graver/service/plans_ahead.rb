@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require "date"
-require_relative "../core/errors"
+require_relative "field_faults"
 require_relative "../core/quantity/entered_number"
 require_relative "../core/quantity/units"
 require_relative "../core/schedule/ahead"
@@ -11,6 +11,8 @@ module Graver
   module Service
     # What the owner has noted of the time ahead of a vehicle: trips, other driving, inspections.
     class PlansAhead
+      include FieldFaults
+
       # rows: [Storage::AheadRow]; trips, changes as the core wants them; inspections: [Storage::AheadRow]
       Planned = Core::Value.define(:rows, :trips, :changes, :inspections)
       NOTHING = Planned.new(rows: [], trips: [], changes: [], inspections: [])
@@ -40,7 +42,7 @@ module Graver
 
         @faults = []
         row = row(given, vehicle)
-        raise InvalidEntry, @faults if @faults.any?
+        raise_faults
 
         @store.transaction { @store.ahead.add(vehicle.id, row, at: @context.now) }
       end
@@ -65,7 +67,7 @@ module Graver
       def row(given, vehicle)
         from, to = read_days(given)
         { kind: given[:kind], name: name(given), from_on: from&.iso8601, to_on: to&.iso8601, unit: given[:unit] || vehicle.distance_unit,
-          distance: distance(given, given[:unit] || vehicle.distance_unit), wear_factor: read_factor(given) }
+          distance: under("distance") { distance(given, given[:unit] || vehicle.distance_unit) }, wear_factor: under("wear_factor") { read_factor(given) } }
       end
 
       def name(given)
@@ -103,9 +105,6 @@ module Graver
         range = given[:kind] == "trip" ? TRIP_KM : YEAR_KM
         fault("distance", "out_of_range", "lies between #{range.min} and #{range.max} km#{" a year" if given[:kind] == "driving"}") unless range.cover?(km)
         given[:distance].to_s.strip
-      rescue InvalidEntry => e
-        @faults.concat(e.under("distance").faults)
-        nil
       end
 
       def read_factor(given)
@@ -113,17 +112,9 @@ module Graver
 
         fault("wear_factor", "out_of_range", "lies between #{WEAR_FACTOR.min} and #{WEAR_FACTOR.max} times usual wear") unless WEAR_FACTOR.cover?(number(given[:wear_factor]))
         given[:wear_factor].strip
-      rescue InvalidEntry => e
-        @faults.concat(e.under("wear_factor").faults)
-        nil
       end
 
       def blank?(text) = text.to_s.strip.empty?
-
-      def fault(field, code, message)
-        @faults << InvalidEntry::Fault.new(field:, code:, message:)
-        nil
-      end
     end
   end
 end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require "date"
-require_relative "../core/errors"
+require_relative "field_faults"
 require_relative "../core/planning/wrench_choice"
 require_relative "../core/quantity/entered_number"
 require_relative "../core/quantity/units"
@@ -10,6 +10,8 @@ module Graver
   module Service
     # The household's torque wrenches, and which of them tightens what.
     class TorqueWrenches
+      include FieldFaults
+
       NUMBERS = %i[least most graduation].freeze
       # N·m that no hand torque wrench goes under or over
       RANGE = (0.05..3000)
@@ -59,17 +61,12 @@ module Graver
         check_order(numbers, fields[:unit]) if @faults.empty?
         texts = { name: fields[:name].to_s.strip, **NUMBERS.to_h { |key| [key, fields[key].to_s.strip] } }
         row = texts.merge(unit: fields[:unit], length_mm: length(fields[:length_mm]), calibrated_on: day(fields[:calibrated_on]))
-        raise InvalidEntry, @faults if @faults.any?
+        raise_faults
 
         row
       end
 
-      def read(key, text)
-        number(text.to_s)
-      rescue InvalidEntry => e
-        @faults.concat(e.under(key.to_s).faults)
-        nil
-      end
+      def read(key, text) = under(key.to_s) { number(text.to_s) }
 
       def check_order(numbers, unit)
         least, most, graduation = numbers.values_at(*NUMBERS)
@@ -94,11 +91,6 @@ module Graver
         date.iso8601
       rescue Date::Error
         fault("calibrated_on", "not_a_day", "needs a day such as 2025-04-12")
-      end
-
-      def fault(field, code, message)
-        @faults << InvalidEntry::Fault.new(field:, code:, message:)
-        nil
       end
     end
   end

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "axle_answer"
+require_relative "field_faults"
 require_relative "plans_ahead"
 require_relative "../core/schedule/road"
 require_relative "../core/wear/worth_measuring"
@@ -9,6 +10,8 @@ module Graver
   module Service
     # "What if": the forecast of an axle under suppositions of its owner, on top of what is on file. Nothing is kept.
     class WhatIf
+      include FieldFaults
+
       # before, after: Core::Wear::Outlook::Answer; said: [sentence] of what was supposed, with its source
       Compared = Core::Value.define(:before, :after, :said)
       FACTOR = (0.1..10)
@@ -27,7 +30,7 @@ module Graver
         @faults = []
         before = AxleAnswer.new(@context).call(file, limit_mm:)
         road, supposed = road(file, before, given), supposed(file, given)
-        raise InvalidEntry, @faults if @faults.any?
+        raise_faults
 
         after = @knowledge.outlook.suppose(before, road:) { |part, result| result.supposing(**(part == "pad" ? supposed : supposed.slice(:factor))) }
         Compared.new(before:, after:, said: @said)
@@ -40,7 +43,7 @@ module Graver
 
         unit = file.vehicle.distance_unit
         km = number("year_distance", given[:year_distance], nil) { |value| Core::Quantity::DISTANCE.to_base(value, unit) } or return answer.road
-        return fault("year_distance", "lies between #{YEAR_KM.min} and #{YEAR_KM.max} km a year") unless YEAR_KM.cover?(km)
+        return fault("year_distance", "out_of_range", "lies between #{YEAR_KM.min} and #{YEAR_KM.max} km a year") unless YEAR_KM.cover?(km)
 
         @said << "#{given[:year_distance].strip} #{unit} a year (your figure)"
         Core::Schedule::Road.new(answer.driving.with(km_per_day: km / PlansAhead::DAYS_A_YEAR), answer.as_of_date, trips: answer.road.trips, changes: [])
@@ -57,7 +60,7 @@ module Graver
 
       def kind(group, id)
         found = @knowledge.what_if.fetch(group)[id]
-        return fault(group == "uses" ? "use" : "pads", "needs one of #{@knowledge.what_if.fetch(group).keys.join(", ")}") || 1.0 unless found
+        return fault(group == "uses" ? "use" : "pads", "out_of_range", "needs one of #{@knowledge.what_if.fetch(group).keys.join(", ")}") || 1.0 unless found
 
         @said << format("%<label>s: wears %<factor>g times as fast (%<source>s)", label: found["label"], factor: found["factor"], source: @knowledge.source_title(found["source"]).downcase)
         found["factor"]
@@ -72,7 +75,7 @@ module Graver
       def freed(file, side)
         return [] if blank?(side)
 
-        fault("freed", "needs one of #{file.axle.sides.join(", ")}") unless file.axle.sides.include?(side)
+        fault("freed", "out_of_range", "needs one of #{file.axle.sides.join(", ")}") unless file.axle.sides.include?(side)
         @said << "the #{side} pins freed: its pads wear as the other side's do"
         file.positions.select { |position| position.start_with?("#{side}_") }
       end
@@ -86,21 +89,17 @@ module Graver
         mm
       end
 
-      def number(field, text, range)
+      def number(field, text, range, &)
+        under(field) { checked(field, text, range, &) }
+      end
+
+      def checked(field, text, range)
         value = Core::Quantity::EnteredNumber.parse(text.to_s).value.to_f
         value = yield(value) if block_given?
-        range.nil? || range.cover?(value) ? value : fault(field, "lies between #{range.min} and #{range.max}")
-      rescue InvalidEntry => e
-        @faults.concat(e.under(field).faults)
-        nil
+        range.nil? || range.cover?(value) ? value : fault(field, "out_of_range", "lies between #{range.min} and #{range.max}")
       end
 
       def blank?(text) = text.to_s.strip.empty?
-
-      def fault(field, message)
-        @faults << InvalidEntry::Fault.new(field:, code: "out_of_range", message:)
-        nil
-      end
     end
   end
 end

@@ -1,7 +1,8 @@
 import { api, Refusal, type Fault, type Schemas } from "../api/client";
 import { BenchDevices } from "./benchDevices.svelte";
 import { DraftKeeper } from "./draftKeeper.svelte";
-import { conditions, emptyContent, emptyEntry, isFilled, lookOver, tokens, valuesOf, type Content, type Doubt, type Entry, type Place, type Wheel } from "./lookOverContent";
+import { conditions, emptyContent, emptyEntry, lookOver, tokens, type Content, type Doubt, type Place, type Wheel } from "./lookOverContent";
+import { RoundEntries } from "./roundEntries.svelte";
 
 export type { Place };
 type Question = Schemas["Question"];
@@ -10,9 +11,7 @@ const PREVIEW_DELAY_MS = 120;
 const MOST_PLACES = 12;
 
 /** One look-over of a whole vehicle while it is being entered: every key is kept on the server, and the sections follow. */
-export class WalkRound {
-  round = $state.raw<Schemas["WalkRound"] | null>(null);
-  content = $state<Content | null>(null);
+export class WalkRound extends RoundEntries {
   preview = $state.raw<Schemas["Preview"] | null>(null);
   readonly bench = new BenchDevices();
   error = $state.raw<unknown>(null);
@@ -27,9 +26,9 @@ export class WalkRound {
 
   constructor(
     readonly vehicle: number,
-    /** only this axle's wheels, when it is given */
-    readonly onlyAxle: number | null,
+    onlyAxle: number | null,
   ) {
+    super(onlyAxle);
     this.draft = new DraftKeeper(vehicle);
   }
 
@@ -52,35 +51,6 @@ export class WalkRound {
     }
   }
 
-  get wheels(): Wheel[] {
-    return (this.round?.wheels ?? []).filter((wheel) => this.onlyAxle === null || wheel.axle === this.onlyAxle);
-  }
-
-  entry(place: Place): Entry {
-    return this.content!.entries[place.id]!;
-  }
-
-  values(place: Place): string[] {
-    return valuesOf(this.entry(place));
-  }
-
-  isFilled(place: Place): boolean {
-    return isFilled(this.entry(place));
-  }
-
-  get filled(): [Wheel, Place][] {
-    return (this.round?.wheels ?? []).flatMap((wheel) => wheel.positions.filter((place) => this.isFilled(place)).map((place): [Wheel, Place] => [wheel, place]));
-  }
-
-  isNew(axle: number, part: string): boolean {
-    return this.content!.fits.includes(`${axle}|${part}`);
-  }
-
-  /** What the log so far lets one expect at a position, in mm; nothing of a part that is just going on. */
-  expected(wheel: Wheel, place: Place): number | null {
-    return this.isNew(wheel.axle, place.part) ? null : place.expected_mm;
-  }
-
   measured(place: Place): Schemas["PositionRead"] | undefined {
     const at = this.#indexOf(place);
     return this.preview?.positions.find((line) => line.at === at);
@@ -94,76 +64,6 @@ export class WalkRound {
     if (!this.isFilled(place)) return undefined;
     const prefix = `readings.${this.#indexOf(place)}.`;
     return (this.preview?.faults ?? this.refused).find((fault) => fault.field.startsWith(prefix));
-  }
-
-  methods(part: string) {
-    return this.round?.methods.filter((method) => method.parts.includes(part as never)) ?? [];
-  }
-
-  /** One key picks a way of reading, or an event that says by itself where the pad is. True when the key meant one. */
-  pick(place: Place, key: string): boolean {
-    const method = this.methods(place.part).find((each) => each.key === key);
-    const event = place.part === "pad" ? this.round?.events.find((each) => each.key === key) : undefined;
-    if (!method && !event) return false;
-    const entry = this.entry(place);
-    if (event) {
-      entry.event = entry.event === event.id ? "reading" : (event.id as Entry["event"]);
-      this.changed();
-    } else {
-      entry.event = "reading";
-      this.#onwards(place, (other) => {
-        other.method = method!.id;
-        other.instrument = this.#usual(method!.id);
-        if (!method!.units.includes(other.unit)) other.unit = method!.units[0]!;
-      });
-    }
-    return true;
-  }
-
-  /** The tool last used for this way of reading, else the only one there is. */
-  #usual(method: string): number | null {
-    const mine = this.round!.instruments.filter((each) => each.method === method);
-    const used = Object.values(this.content!.entries).find((entry) => entry.method === method && entry.instrument !== null)?.instrument;
-    return used ?? (mine.length === 1 ? mine[0]!.id : null);
-  }
-
-  instrumentsFor(method: string) {
-    return this.round?.instruments.filter((each) => each.method === method) ?? [];
-  }
-
-  nextInstrument(place: Place): void {
-    const mine = [null, ...this.instrumentsFor(this.entry(place).method).map((each) => each.id)];
-    const next = mine[(mine.indexOf(this.entry(place).instrument) + 1) % mine.length]!;
-    this.#onwards(place, (other) => (other.instrument = next ?? null), this.entry(place).method);
-  }
-
-  nextMethod(place: Place): void {
-    const methods = this.methods(place.part);
-    const next = methods[(methods.findIndex((method) => method.id === this.entry(place).method) + 1) % methods.length]!;
-    this.pick(place, next.key);
-  }
-
-  nextUnit(place: Place): void {
-    const units = this.methods(place.part).find((method) => method.id === this.entry(place).method)?.units ?? ["mm"];
-    const unit = units[(units.indexOf(this.entry(place).unit) + 1) % units.length]!;
-    this.#onwards(place, (other) => (other.unit = unit), this.entry(place).method);
-  }
-
-  togglePlate(place: Place): void {
-    if (place.part !== "pad") return;
-    const overall = !this.entry(place).overall;
-    this.#onwards(place, (other) => (other.overall = overall));
-  }
-
-  /** A change of tool holds for the positions of that part still to come, as one keeps it in hand. */
-  #onwards(place: Place, change: (entry: Entry) => void, onlyMethod: string | null = null): void {
-    const all = this.wheels.flatMap((wheel) => wheel.positions);
-    for (const other of all.slice(all.findIndex((each) => each.id === place.id))) {
-      const entry = this.entry(other);
-      if (other.part !== place.part || (other.id !== place.id && this.isFilled(other)) || (onlyMethod && entry.method !== onlyMethod)) continue;
-      change(entry);
-    }
-    this.changed();
   }
 
   /** Another value is another question: what was answered before does not count for it, and stays on file. */
@@ -216,12 +116,6 @@ export class WalkRound {
     this.changed();
   }
 
-  toggleFit(axle: number, part: "pad" | "rotor"): void {
-    const key = `${axle}|${part}`;
-    this.content!.fits = this.isNew(axle, part) ? this.content!.fits.filter((each) => each !== key) : [...this.content!.fits, key];
-    this.changed();
-  }
-
   /** Takes a place of several and makes room for the next. */
   takePlace(place: Place): boolean {
     const entry = this.entry(place);
@@ -237,33 +131,6 @@ export class WalkRound {
     this.retyped(place);
   }
 
-  marks(key: string): string[] {
-    return this.content!.marks[key] ?? [];
-  }
-
-  /** Marks of one group exclude each other, and so do “sound” and everything else. */
-  toggleMark(key: string, item: Schemas["LookedAt"], mark: Schemas["Mark"]): void {
-    const held = this.marks(key);
-    const excludes = (other: Schemas["Mark"]) => (mark.group && other.group === mark.group) || (mark.good && !mark.group) || (other.good && !other.group);
-    this.content!.marks[key] = held.includes(mark.id) ? held.filter((id) => id !== mark.id) : [...held.filter((id) => !item.marks.some((other) => other.id === id && excludes(other))), mark.id];
-    this.changed();
-  }
-
-  /** Every item of a wheel that has no mark yet is found in order. */
-  allInOrder(wheel: Wheel): void {
-    for (const [key, item] of this.rows(wheel)) {
-      const good = item.marks.find((mark) => mark.good);
-      if (good && this.marks(key).length === 0) this.content!.marks[key] = [good.id];
-    }
-    this.changed();
-  }
-
-  /** [key, item, face] of everything to look at on a wheel. */
-  rows(wheel: Wheel): [string, Schemas["LookedAt"], string][] {
-    const items = (this.round?.items ?? []).filter((item) => wheel.items.includes(item.id));
-    return items.flatMap((item) => (item.faces ? ["inner", "outer"] : [""]).map((face): [string, Schemas["LookedAt"], string] => [`${wheel.axle}|${wheel.side}|${face}|${item.id}`, item, face]));
-  }
-
   /** Has the chosen device send a value; it lands where the hands are. */
   async sendFrom(wheel: Wheel, place: Place): Promise<boolean> {
     const device = this.bench.find(this.content?.device);
@@ -272,7 +139,7 @@ export class WalkRound {
     if (!sample) return false;
     const entry = this.entry(place);
     [entry.method, entry.unit, entry.event] = [device.method, sample.unit, "reading"];
-    entry.instrument = this.#usual(device.method);
+    entry.instrument = this.usual(device.method);
     entry.text = sample.value;
     this.retyped(place);
     return true;

@@ -80,7 +80,7 @@ module Graver
         def pass(moment)
           travel(moment.km, read: moment.readings.any?)
           moment.freed.each { |component| free(component) if @on[component] }
-          fit(moment.fits) if moment.fits.any?
+          put_on(moment.fits) if moment.fits.any?
           read(moment) if moment.readings.any?
         end
 
@@ -151,7 +151,7 @@ module Graver
         end
 
         # A new set: the axle's rate is about what it was, a position's own way is partly kept.
-        def fit(fits)
+        def put_on(fits)
           again = fits.keys.select { |component| @on[component] }
           hypotheses.disturb(Hypotheses::BASE, (@prior.set_log_sd**2) * again.length / @components.length) if again.any?
           again.each { |component| renew_deviation(component) }
