@@ -20,7 +20,7 @@ module Graver
         def call(history)
           rows = history.sets.each_with_index.flat_map { |set, number| set.flat_map { |component, fitting| rows(component, fitting, number, history.limit_mm) } }
           rows += history.freed.map { |km, components| [km, history.sets.length, :freed, components] }
-          moments = rows.group_by { |km, number, _| [km, number] }.sort_by(&:first)
+          moments = rows.group_by { |km, number, _| [km.to_f, number] }.sort_by(&:first)
           moments.map { |(km, _), here| moment(km, here) }
         end
 

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+require_relative "../support/api_helper"
+require "graver/service/axle_files"
+require "graver/service/keep_forecasts"
+
+RSpec.describe Graver::Service::KeepForecasts do
+  include ApiHelper
+
+  def all_pads(mm) = [%w[left inner], %w[left outer], %w[right inner], %w[right outer]].map { |side, pad| pad(mm, side:, pad:) }
+  def file = Graver::Service::AxleFiles.new(context).find(front)
+  def held = described_class.new(context).held(file)
+  def new_pads = { axle: front, part: "pad", event: "fit" }
+
+  def log(day, odometer, *readings)
+    ask(:post, look_overs, look_over(day, odometer, *readings))
+    expect(status).to eq(201)
+  end
+
+  before do
+    know(front, ["pad.new_thickness", "11", "mm"])
+    log("2022-01-10", "10000", new_pads)
+    log("2022-09-10", "20000", *all_pads("8.0"))
+    log("2023-05-10", "30000", *all_pads("5.0"))
+    log("2024-01-10", "38000", *all_pads("2.6"), new_pads)
+    log("2024-09-10", "48000", *all_pads("8.1"))
+  end
+
+  it "keeps one forecast a look-over, each held against the set that was on then" do
+    ends = held.to_h { |each| [each.given.as_of_km, each.verdict.was_km&.round] }
+    # 5.0 at 30,000 and 2.6 at 38,000: 3 mm was met at 36,667 km; the set that is on now is still open
+    expect(ends).to include(20_000.0 => 16_667, 30_000.0 => 6667, 48_000.0 => nil)
+    expect(held.map { |each| each.given.look_over_id }.uniq.length).to eq(held.length)
+    expect(held.map { |each| each.given.afterwards }).to all(be(true))
+  end
+
+  it "adds nothing when asked again, and never changes what was said" do
+    before = held.map { |each| each.given.to_h }
+    described_class.new(context).keep([file])
+    ask(:put, "/schedule", { comfort_percent: 20 })
+    described_class.new(context).keep([file])
+    expect(held.map { |each| each.given.to_h }).to eq(before)
+  end
+
+  it "counts over the garage only what is known" do
+    counted = described_class.calibration(held)
+    expect(counted[:known]).to eq(held.count { |each| !each.verdict.held.nil? })
+    expect(counted[:held]).to be <= counted[:known]
+  end
+end
