@@ -9,9 +9,9 @@ RSpec.describe "The architecture" do
   allowed = {
     "core" => %w[core], "log_format" => %w[core log_format], "knowledge" => %w[core knowledge], "storage" => %w[core storage],
     "bench" => %w[core bench],
-    "service" => %w[core knowledge storage log_format service], "api" => %w[core service api], "cli" => %w[core knowledge log_format service cli boot]
+    "service" => %w[core knowledge storage log_format service], "sheet" => %w[sheet], "api" => %w[core service sheet api], "cli" => %w[core knowledge log_format service cli boot]
   }
-  standard_library = %w[date json csv set time yaml optparse fileutils digest]
+  standard_library = %w[date json csv set time yaml optparse fileutils digest zlib]
 
   allowed.each do |room, may|
     it "#{room} imports only from #{may.join(", ")}" do
@@ -26,7 +26,7 @@ RSpec.describe "The architecture" do
 
     it "#{room} names no constant of another room" do
       modules = { "core" => "Core", "knowledge" => "Knowledge", "storage" => "Storage", "bench" => "Bench", "service" => "Service", "api" => "API", "cli" => "CLI",
-                  "log_format" => "LogFormat" }
+                  "log_format" => "LogFormat", "sheet" => "Sheet" }
       foreign = modules.except(*may).values
       strays = Dir.glob("#{root}/lib/graver/#{room}/**/*.rb").select { |file| File.read(file).match?(/\b(#{foreign.join("|")})::/) }
       # a context is handed its records from outside; these name the record only in comments
@@ -46,9 +46,10 @@ RSpec.describe "The architecture" do
   end
 
   it "requires only gems that the room may know" do
-    Dir.glob("#{root}/lib/graver/{core,log_format,storage,bench,service,cli,knowledge}/**/*.rb").each do |file|
+    Dir.glob("#{root}/lib/graver/{core,log_format,storage,bench,service,cli,knowledge,sheet}/**/*.rb").each do |file|
       gems = File.read(file).scan(/^\s*require "([^"]+)"/).flatten - standard_library
       gems -= ["numo/narray"] if file.include?("/core/wear/")
+      gems -= ["prawn", "prawn/table"] if file.include?("/sheet/")
       gems -= ["sequel"] if file.include?("/storage/")
       gems -= ["json_schemer"] if file.include?("/knowledge/")
       expect(gems).to be_empty, file

@@ -5,6 +5,7 @@ require "rack/protection"
 require_relative "api/app"
 require_relative "api/web_app"
 require_relative "bench/shelf"
+require_relative "bench/simulated/parts_counter"
 require_relative "knowledge/library"
 require_relative "service/context"
 require_relative "storage/store"
@@ -28,7 +29,7 @@ module Graver
     # cannot be used.
     def context(settings = ENV, knowledge: Knowledge::Library.load, outlooks: Service::Recent.new(Service::Context::MOST_OUTLOOKS))
       Service::Context.new(store: Storage::Store.open(setting(settings, "GRAVER_DATABASE")), knowledge:, today: today(settings),
-                           bench: Bench::Shelf.simulated, outlooks:)
+                           bench: Bench::Shelf.simulated, counter: Bench::Simulated::PartsCounter.new(seed: 20), outlooks:)
     end
 
     # The whole application as Rack sees it.

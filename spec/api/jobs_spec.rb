@@ -2,46 +2,59 @@
 
 require_relative "../support/api_helper"
 
-RSpec.describe "Job cards in the API" do
+RSpec.describe "Jobs in the API" do
   include ApiHelper
 
-  let(:card) { ask(:get, "/axles/#{front}/job-card") }
+  let(:proposed) { ask(:get, "/axles/#{front}/job-plan") }
 
   def complete
     know(front, ["caliper.kind", "floating_slide_pins", nil], ["slide_pin_bolt.torque", "28", "N·m"], ["slide_pin_bolt.drive", "hex-13", nil], ["slide_pin_bolt.single_use", "once", nil],
          ["wheel_nut.torque", "88.5", "lbf·ft"], ["wheel_nut.drive", "hex-17", nil], ["wheel_nut.count", "5", nil], ["rotor.discard_thickness", "23", "mm"], ["wear_sensor", "left", nil])
   end
 
+  def job(**given) = @job ||= ask(:post, "/axles/#{front}/jobs", { planned_for: "2026-05-23", **given })
+  def address(path = "") = "/jobs/#{job["id"]}#{path}"
+  def open_items(plan) = plan["readiness"].select { |item| item["blocks"] && !item["settled"] }.map { |item| item["id"] }
+  def settle_all(plan = ask(:get, address)) = open_items(plan).each { |item| ask(:post, address("/settled"), { item:, done: true }) }
+  def step(plan, key) = plan["steps"].find { |each| each["key"] == key }
+
   it "says what is missing and what to do about it before anything else" do
-    expect(card).to include("steps" => nil, "torque" => [])
-    expect(card["missing"].map { |gap| gap["key"] }).to contain_exactly("rotor.discard_thickness", "caliper.kind", "wheel_nut.torque", "wheel_nut.drive")
-    expect(card["rotor"]["outcome"]).to eq("unmeasured")
+    expect(proposed).to include("id" => nil, "state" => "proposed", "steps" => nil, "torque" => [], "ready" => false)
+    expect(open_items(proposed)).to include("data:#{front}.rotor.discard_thickness", "data:#{front}.caliper.kind", "day:day")
+    expect(proposed["axles"].first["rotor"]["outcome"]).to eq("unmeasured")
+    know(front, ["caliper.kind", "floating_slide_pins", nil])
+    expect(open_items(ask(:get, "/axles/#{front}/job-plan"))).to include("torque:front.slide_pin_bolt", "torque:front.wheel_nut", "data:#{front}.wheel_nut.drive", "data:#{front}.wheel_nut.count")
   end
 
   it "is whole when the data are" do
     complete
-    expect(card["missing"]).to be_empty
-    pins, nuts = card["torque"]
+    expect(proposed["readiness"].map { |item| item["kind"] }).not_to include("data", "torque")
+    pins, nuts = proposed["torque"]
     expect(pins).to include("count" => 4, "newton_metres" => 28, "pound_feet" => 20.7, "drive" => "Hex head 13 mm", "single_use" => true)
     # NIST SP 811 B.8 (from memory): 88.5 x 1.355 818 = 119.99
     expect(nuts).to include("count" => 10, "newton_metres" => 120, "pound_feet" => 88.5, "star" => [1, 3, 5, 2, 4])
-    expect(card["parts"].to_h { |part| [part["id"], part["count"]] }).to include("pads" => 1, "single_use" => 4, "wear_sensor" => 1)
-    expect(card["steps"].map { |step| step["key"] }).to include("left.sensor_off", "right.pads_in", "pump").and(satisfy { |keys| !keys.include?("right.sensor_off") })
-    expect(card["steps"].find { |step| step["key"] == "pump" }).to include("gate" => true, "cautions" => [include("severity" => "danger")])
+    expect(proposed["parts"].to_h { |part| [part["item"], part["count"]] }).to include("pads" => 1, "single_use.slide_pin_bolt" => 4, "wear_sensor" => 1)
+    expect(proposed["steps"].map { |step| step["key"] }).to include("front.left.sensor_off", "front.right.pads_in", "front.pump").and(satisfy { |keys| !keys.include?("front.right.sensor_off") })
+    expect(step(proposed, "front.pump")).to include("gate" => true, "cautions" => [include("severity" => "danger")])
   end
 
   it "puts the danger at the bolt whose torque is not known" do
     complete
     know(front, ["wheel_nut.torque", nil, nil])
-    expect(card["steps"].find { |step| step["key"] == "star" }["cautions"].map { |caution| caution["text"] }).to include(/No torque by feel/)
+    expect(step(proposed, "front.star")["cautions"].map { |caution| caution["text"] }).to include(/No torque by feel/)
   end
 
-  it "judges the rotor against its limit" do
+  it "takes rotors into the scope by their verdict, and others only for a reason; below the limit there is none" do
     complete
+    know(front, ["rotor.retention", "nothing", nil])
     rotor = ->(side, value) { { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: [value] } }
+    expect(fields(ask(:put, address("/scope"), { axles: { front.to_s => %w[pads rotors_new] } }))).to eq("reasons.#{front}" => "missing")
+    mended = ask(:put, address("/scope"), { axles: { front.to_s => %w[pads rotors_new] }, reasons: { front.to_s => "Heat spots" } })
+    expect(mended["scope"]["axles"].first["rotors"]).to include("chosen" => "new", "reason" => "Heat spots")
+    expect(mended["parts"].find { |part| part["item"] == "rotor" }["count"]).to eq(2)
     ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", rotor["left", "24.4"], rotor["right", "22.98"]))
-    expect(card["rotor"]).to include("outcome" => "replace", "label" => "Replace both rotors")
-    expect(card["rotor"]["sides"].map { |side| side["outcome"] }).to include("replace")
+    expect(ask(:get, "/axles/#{front}/job-plan")["title"]).to match(/new rotors/)
+    expect(fields(ask(:put, address("/scope"), { axles: { front.to_s => %w[pads] }, reasons: { front.to_s => "Cheaper" } }))).to eq("axles.#{front}" => "rotor_must")
   end
 
   it "never judges a rotor thicker than it was read, and a new one not by the old one's readings" do
@@ -51,43 +64,118 @@ RSpec.describe "Job cards in the API" do
     reading = { axle: front, part: "rotor", side: "left", event: "reading", method: "micrometer", unit: "mm", values: ["23.02"] }
     ask(:post, look_overs, look_over("2026-01-10", "50000", renewed))
     ask(:post, look_overs, look_over("2026-05-01", "54000", reading.merge(answer: "keep")))
-    left = -> { ask(:get, "/axles/#{front}/job-card")["rotor"]["sides"].find { |side| side["side"] == "left" } }
+    left = -> { ask(:get, "/axles/#{front}/job-plan")["axles"].first["rotor"]["sides"].find { |side| side["side"] == "left" } }
     expect(left.call).to include("outcome" => "measure_again", "sentence" => /23\.02 mm is within the error/)
     ask(:post, look_overs, look_over("2026-05-10", "54100", renewed))
     expect(left.call["outcome"]).to eq("unmeasured")
   end
 
-  it "plans, ticks and finishes a job, but not past an open gate" do
+  it "refuses scopes that cannot be" do
     complete
-    job = ask(:post, "/axles/#{front}/jobs", { planned_for: "2026-05-23" })
-    expect(job).to include("state" => "planned", "planned_for" => "2026-05-23")
-    expect(ask(:post, "/jobs/#{job["id"]}/ticks", { step: "settle", done: true })).to include("state" => "started", "ticked" => ["settle"])
-    expect(fields(ask(:post, "/jobs/#{job["id"]}/ticks", { step: "dance", done: true }))).to eq("step" => "unknown_step")
-    expect(fields(ask(:patch, "/jobs/#{job["id"]}", { state: "finished" }))).to eq("state" => "gates_open")
-    job["card"]["steps"].each { |step| ask(:post, "/jobs/#{job["id"]}/ticks", { step: step["key"], done: true }) }
-    expect(ask(:patch, "/jobs/#{job["id"]}", { state: "finished" })["state"]).to eq("finished")
-    expect(fields(ask(:post, "/jobs/#{job["id"]}/ticks", { step: "settle", done: false }))).to eq("step" => "job_closed")
+    refused = ->(works, axle: front) { fields(ask(:put, address("/scope"), { axles: { axle.to_s => works } })) }
+    expect(refused.call(%w[inspect pads])).to eq("axles.#{front}" => "conflict")
+    expect(refused.call(%w[shoes])).to eq("axles.#{front}" => "unknown_work")
+    expect(refused.call(%w[dance])).to eq("axles.#{front}" => "unknown_work")
+    expect(refused.call([])).to eq("axles" => "empty")
+    expect(refused.call(%w[pads], axle: 999)).to eq("axles.999" => "unknown_axle")
+    expect(fields(ask(:put, address("/scope"), { axles: { "x" => "pads" } }))).to eq("axles" => "invalid")
+  end
+
+  it "goes from draft to ready only when nothing is open, or for a reason" do
+    complete
+    expect(fields(ask(:post, address("/ticks"), { step: "front.shake", done: true }))).to eq("state" => "not_ready")
+    expect(ask(:post, address("/ticks"), { step: "settle", done: true })).to include("state" => "draft", "ticked" => ["settle"])
+    expect(fields(ask(:patch, address, { state: "ready" }))).to eq("because" => "not_ready")
+    settle_all
+    expect(ask(:patch, address, { state: "ready" })).to include("state" => "ready", "ready" => true, "ready_because" => nil)
+    expect(ask(:post, address("/ticks"), { step: "front.shake", done: true })["state"]).to eq("started")
+    other = ask(:post, "/axles/#{front}/jobs", {})
+    expect(ask(:patch, "/jobs/#{other["id"]}", { state: "ready", because: "A friend brings the rest" })).to include("state" => "ready", "ready_because" => "A friend brings the rest")
+  end
+
+  it "asks again about a doubtful torque once it is another one" do
+    complete
+    know(front, ["wheel_nut.torque", "12", "N·m"])
+    ask(:post, address("/settled"), { item: "doubt:front.wheel_nut.12", done: true })
+    expect(open_items(ask(:get, address))).not_to include("doubt:front.wheel_nut.12")
+    know(front, ["wheel_nut.torque", "13", "N·m"])
+    expect(open_items(ask(:get, address))).to include("doubt:front.wheel_nut.13")
+  end
+
+  it "ticks and finishes a job, but not past an open gate, and counts its hours for the next" do
+    complete
+    usual = job["money"]["hours"]
+    settle_all
+    ask(:patch, address, { state: "ready" })
+    expect(fields(ask(:post, address("/ticks"), { step: "dance", done: true }))).to eq("step" => "unknown_step")
+    expect(fields(ask(:patch, address, { state: "finished" }))).to eq("state" => "gates_open")
+    job["steps"].each { |step| ask(:post, address("/ticks"), { step: step["key"], done: true }) }
+    expect(fields(ask(:patch, address, { state: "finished", hours: "900" }))).to eq("hours" => "out_of_range")
+    expect(ask(:patch, address, { state: "finished", hours: "4", spent: "61,50" })).to include("state" => "finished", "closed" => include("hours" => 4.0, "spent" => 61.5))
+    expect(fields(ask(:post, address("/ticks"), { step: "settle", done: false }))).to eq("state" => "job_closed")
+    later = ask(:get, "/axles/#{front}/job-plan")["money"]
+    expect(later).to include("spent" => 61.5, "hours" => include("jobs" => 1))
+    expect(later["hours"]["low"]).to be > usual["low"]
+  end
+
+  it "keeps notes at a step for next time" do
+    complete
+    expect(step(ask(:post, address("/notes"), { step: "front.left.judge", text: "The lower bolt is the longer one" }), "front.left.judge")["notes"].first["text"]).to match(/longer/)
+    expect(fields(ask(:post, address("/notes"), { step: "front.left.judge", text: " " }))).to eq("text" => "missing")
+    later = ask(:post, "/axles/#{front}/jobs", {})
+    expect(step(later, "front.left.judge")).to include("notes" => [], "last_time" => [include("text" => /longer/)])
+  end
+
+  it "lets steps be added, moved and left out as far as the order allows" do
+    complete
+    added = ask(:post, address("/adjustments"), { deed: "insert", after: "front.left.judge", text: "Photograph the clip" })
+    own = added["steps"].find { |step| step["own"] }
+    expect(own).to include("text" => "Photograph the clip", "place" => "front left", "gate" => false)
+    expect(fields(ask(:post, address("/adjustments"), { deed: "drop", key: "front.pump" }))).to eq("key" => "breaks_order")
+    expect(ask(:post, address("/adjustments"), { deed: "move", key: "front.pump", after: "front.left.pads_out" })["error"]["fields"].first["message"]).to match(/must not happen while the caliper is open|requires that/)
+    dropped = ask(:post, address("/adjustments"), { deed: "drop", key: "bed_in" })
+    expect(dropped["dropped"].map { |step| step["key"] }).to eq(["bed_in"])
+    expect(ask(:delete, address("/adjustments/#{dropped["dropped"].first["event"]}"))["dropped"]).to be_empty
+    expect(fields(ask(:post, address("/adjustments"), { deed: "insert", after: nil, text: "" }))).to eq("text" => "missing")
+    ask(:delete, address("/adjustments/#{own["event"]}"))
+    expect(ask(:get, address)["steps"].none? { |step| step["own"] }).to be(true)
+    ask(:delete, address("/adjustments/99999"))
+    expect(status).to eq(404)
+  end
+
+  it "offers what falls due near, and the fluid, in the same session" do
+    complete
+    ask(:post, "/vehicles/#{car["id"]}/fluid-renewals", { date: "2023-01-10", odometer: { value: "20000" } })
+    offer = ask(:get, "/axles/#{front}/job-plan")["scope"]["offers"].find { |each| each["text"].include?("fluid") }
+    expect(offer["adds"].map { |each| each["works"] }).to all(include("bleed"))
+    rear = car["axles"].last["id"]
+    know(rear, ["caliper.kind", "floating_slide_pins", nil], ["parking_brake.kind", "cable", nil])
+    plan = ask(:put, address("/scope"), { axles: offer["adds"].to_h { |each| [each["axle_id"].to_s, each["works"]] } })
+    expect(plan["fluid"]).to include("bleeds" => true, "order" => ["rear right", "rear left", "front right", "front left"], "needed_ml" => 1000, "bottles_ml" => [1000])
+    expect(plan["steps"].map { |step| step["key"] }).to include("both.lift_both", "rear.left.bleed")
+    expect(open_items(plan)).to include("grade:fluid")
   end
 
   it "refuses a day that is gone or is none" do
     expect(fields(ask(:post, "/axles/#{front}/jobs", { planned_for: "2026-05-15" }))).to eq("planned_for" => "out_of_range")
     expect(fields(ask(:post, "/axles/#{front}/jobs", { planned_for: "Saturday" }))).to eq("planned_for" => "not_a_day")
+    expect(fields(ask(:post, "/axles/#{front}/jobs", { planned_for: "9999-01-01" }))).to eq("planned_for" => "out_of_range")
   end
 
   it "says which wrench to set to what, what to borrow, and what a crow-foot changes" do
     complete
-    setting = ->(card, fastener) { card["torque"].find { |line| line["fastener"] == fastener }["wrench"] }
-    expect(setting.call(card, "slide_pin_bolt")).to include("wrench" => nil, "sentence" => "No wrench of yours reaches this: borrow one for 10 to 50 N·m.")
+    setting = ->(plan, fastener) { plan["torque"].find { |line| line["fastener"] == fastener }["wrench"] }
+    expect(setting.call(proposed, "slide_pin_bolt")).to include("wrench" => nil, "sentence" => "No wrench of yours reaches this: borrow one for 10 to 50 N·m.")
     ask(:post, "/torque-wrenches", { name: "Long one", unit: "N·m", least: "40", most: "200", graduation: "1", length_mm: "450", calibrated_on: "2026-01-10" })
     expect(status).to eq(201)
     # 88.5 lbf·ft = 119.99 N·m
-    found = setting.call(ask(:get, "/axles/#{front}/job-card"), "wheel_nut")
+    found = setting.call(ask(:get, "/axles/#{front}/job-plan"), "wheel_nut")
     expect(found).to include("wrench" => "Long one", "setting" => 120.0, "unit" => "N·m", "low" => 115.2, "high" => 124.8, "overdue" => false)
     settings = ask(:get, "/axles/#{front}/torque-settings?extension_mm=50")["settings"].to_h { |each| each.values_at("fastener", "wrench") }
     expect(settings["wheel_nut"]).to include("setting" => 108.0)
     expect(fields(ask(:get, "/axles/#{front}/torque-settings?extension_mm=wide"))).to eq("extension_mm" => "not_a_number")
     ask(:patch, "/torque-wrenches/1", { retired: true })
-    expect(setting.call(ask(:get, "/axles/#{front}/job-card"), "wheel_nut")["wrench"]).to be_nil
+    expect(setting.call(ask(:get, "/axles/#{front}/job-plan"), "wheel_nut")["wrench"]).to be_nil
   end
 
   it "refuses wrenches that cannot be" do

@@ -1,6 +1,5 @@
 # frozen_string_literal: true
 
-require "prop_check"
 require "graver/core/planning/displaced_fluid"
 require "graver/core/planning/star_order"
 require "graver/core/planning/torque"
@@ -44,47 +43,5 @@ RSpec.describe "Planning" do
     fixed = Graver::Core::Planning::DisplacedFluid.call(gains: [[6, 4], [6, 4]], piston_diameter_mm: 40, pistons: 4, opposed: true)
     expect(floating).to be_within(0.1).of(2 * 25.52)
     expect(fixed).to be_within(0.1).of(2 * 2 * (Math::PI / 4 * 1.6) * (6 + 4))
-  end
-
-  describe Graver::Core::Planning::Sequence do
-    subject(:sequence) { described_class.new(KNOWLEDGE.procedure) }
-
-    let(:generators) { PropCheck::Generators }
-
-    def configuration(vehicles, axles, calipers, parking, sensors)
-      { "vehicles" => vehicles, "axles" => axles, "calipers" => calipers, "parking_brakes" => parking, "sensors" => sensors }
-    end
-
-    def any(values) = PropCheck::Generators.one_of(*values.map { |value| PropCheck::Generators.constant(value) })
-
-    # Laws of the trade: common practice, no source.
-    it "never puts a step before what it needs, in any configuration" do
-      kinds = KNOWLEDGE.calipers.flat_map { |caliper| caliper["vehicles"].map { |vehicle| [vehicle, caliper["id"]] } }
-      PropCheck.forall(any(kinds), any(%w[front rear]), any(%w[none cable electric drum_in_hat]), any([[], ["left"], %w[left right]])) do |(vehicle, caliper), axle, parking, sensors|
-        placed = sequence.call(configuration(vehicle, axle, caliper, parking, sensors), %w[left right])
-        placed.each_with_index do |each, at|
-          first = each.step.needs.flat_map { |need| placed.each_index.select { |index| placed[index].step.id == need && [nil, each.side].include?(placed[index].side) } }
-          # what follows the other side is asked of both sides, what stands between only of the first
-          first.reject! { |index| each.step.stage == "between" && placed[index].side == "right" }
-          expect(first).to all(be < at), "#{each.step.id} in #{vehicle}, #{caliper}"
-        end
-      end
-    end
-
-    it "ends in a hard pedal before the road, on both sides, whatever is fitted" do
-      ids = sequence.call(configuration("car", "rear", "floating_slide_pins", "electric", []), %w[left right]).map { |placed| [placed.side, placed.step.id] }
-      order = [[nil, "shake"], [nil, "service_mode"], ["left", "hook"], ["left", "pin_bolts_out"], ["left", "piston_home"], ["left", "pin_bolts_in"],
-               [nil, "level_between"], ["right", "wheel_off"], ["right", "corner_check"], [nil, "pump"], [nil, "motor_closed"], [nil, "star"], [nil, "first_stops"]]
-      places = order.map { |step| ids.index(step) || raise("#{step} is missing") }
-      expect(places).to eq(places.sort)
-      expect(ids.map(&:last)).not_to include("piston_wound", "pad_pins_out", "park_front")
-    end
-
-    it "never forces a screw piston or a bike onto a jack" do
-      cable = sequence.call(configuration("car", "rear", "floating_slide_pins", "cable", []), %w[left right]).map { |placed| placed.step.id }
-      bike = sequence.call(configuration("motorcycle", "front", "motorcycle_fixed", "none", []), ["left"]).map { |placed| placed.step.id }
-      expect(cable).to include("piston_wound", "cable_set").and(satisfy { |ids| !ids.intersect?(%w[piston_home push_a_little]) })
-      expect(bike).to include("stand_bike", "bike_caliper_off").and(satisfy { |ids| !ids.intersect?(%w[lift wheel_off star]) })
-    end
   end
 end

@@ -3,6 +3,7 @@
 require "graver/core/errors"
 require "graver/core/judgement/rule_engine"
 require "graver/core/planning/parts_list"
+require_relative "../support/plan_builders"
 require "graver/core/planning/torque_card"
 require "graver/core/value"
 
@@ -46,30 +47,34 @@ RSpec.describe "Small parts of the core" do
   end
 
   describe Graver::Core::Planning::TorqueCard do
-    let(:step) { KNOWLEDGE.procedure.step("star") }
-    let(:placed) { [Graver::Core::Planning::Sequence::Placed.new(step:, side: nil)] }
+    include PlanBuilders
+
+    let(:placed) { [PlanBuilders::P::Placed.new(step: KNOWLEDGE.procedure.step("star"), lift: "front", axle: nil, side: nil)] }
     let(:fasteners) { KNOWLEDGE.fasteners.to_h { |fastener| [fastener["id"], fastener] } }
 
-    def lines(data) = described_class.new.call(placed, caliper: "floating_slide_pins", corners: 2, fasteners:, data:)
+    def lines(data) = described_class.new.call(placed, setup("front", ["pads"]), fasteners:, data:)
     def number(text) = Graver::Core::Quantity::EnteredNumber.parse(text)
+    def nut(text, source: "manual") = { "wheel_nut.torque" => { value: text, unit: "N·m", source:, number: number(text) } }
 
-    it "counts wheel nuts by the owner's own count and gives them a star" do
-      data = { "wheel_nut.count" => { value: "5", number: number("5") }, "wheel_nut.torque" => { value: "120", unit: "N·m", source: "manual", number: number("120") } }
-      expect(lines(data)).to contain_exactly(have_attributes(count: 10, star: [1, 3, 5, 2, 4], doubt: nil, source: "manual"))
+    it "counts wheel nuts by the owner's own count, gives them a star and their second stage" do
+      data = { "wheel_nut.count" => { value: "5", number: number("5") }, "wheel_nut.angle" => { value: "90", number: number("90") }, **nut("120") }
+      expect(lines(data)).to contain_exactly(have_attributes(axle: "front", count: 10, star: [1, 3, 5, 2, 4], doubt: nil, source: "manual", angle_degrees: 90.0, hearsay: false))
     end
 
-    it "leaves open what nobody entered, and questions what cannot be meant" do
-      expect(lines({}).first).to have_attributes(count: nil, torque: nil, star: nil, drive: nil, single_use: false)
-      data = { "wheel_nut.torque" => { value: "12", unit: "N·m", source: "manual", number: number("12") } }
-      expect(lines(data).first.doubt).to eq("ten_times")
+    it "leaves open what nobody entered, and questions what cannot be meant or is hearsay" do
+      expect(lines({}).first).to have_attributes(count: nil, torque: nil, star: nil, drive: nil, single_use: false, angle_degrees: nil)
+      expect(lines(nut("12")).first.doubt).to eq("ten_times")
+      expect(lines(nut("120", source: "copied")).first.hearsay).to be(true)
     end
   end
 
   describe Graver::Core::Planning::PartsList do
+    include PlanBuilders
+
     it "counts per set, corner, sensor and one-time-use bolt" do
-      torque = [instance_double(Graver::Core::Planning::TorqueCard::Line, single_use: true, count: 4, label: "Slide pin bolts")]
-      lines = described_class.new.call(KNOWLEDGE.parts, caliper: "floating_spring_retainer", corners: 2, sensors: %w[left right], torque_lines: torque)
-      expect(lines.to_h { |line| [line.id, line.count] }).to eq("pads" => 1, "retainer_spring" => 2, "wear_sensor" => 2, "single_use" => 4)
+      torque = [instance_double(Graver::Core::Planning::TorqueCard::Line, single_use: true, count: 4, label: "Slide pin bolts", fastener: "slide_pin_bolt")]
+      lines = described_class.new.call(KNOWLEDGE.parts, setup("front", %w[pads sensors], calipers: "floating_spring_retainer", sensors: %w[left right]), torque)
+      expect(lines.to_h { |line| [line.id, line.count] }).to eq("pads" => 1, "retainer_spring" => 2, "wear_sensor" => 2, "single_use.slide_pin_bolt" => 4)
       expect(lines.map(&:label)).to include("New slide pin bolts", "Set of pads for the whole axle (4 pads)")
     end
   end

@@ -2,7 +2,11 @@
 
 require "graver/core/planning/torque"
 
+require_relative "../support/plan_builders"
+
 RSpec.describe Graver::Knowledge::BrakeDataCatalogue do
+  include PlanBuilders
+
   subject(:catalogue) { KNOWLEDGE.brake_data }
 
   def refused(key, value, unit, source: "manual", kind: "car")
@@ -43,13 +47,15 @@ RSpec.describe Graver::Knowledge::BrakeDataCatalogue do
     expect(keys.call("motorcycle", "rear", "motorcycle_fixed")).to include("pad_pin.torque").and(satisfy { |all| all.grep(/wheel_nut|wear_sensor|parking/).empty? })
   end
 
-  it "asks a torque and a drive for every fastener a caliper's job tightens" do
-    KNOWLEDGE.calipers.each do |caliper|
+  it "asks a torque and a drive for every fastener any job of a caliper tightens" do
+    KNOWLEDGE.calipers.product(%w[screws captive ring bolts]).each do |caliper, retention|
       vehicle = caliper["vehicles"].first
-      configuration = { "vehicles" => vehicle, "axles" => "front", "calipers" => caliper["id"], "parking_brakes" => "none", "sensors" => [] }
-      tightened = Graver::Core::Planning::Sequence.new(KNOWLEDGE.procedure).call(configuration, ["left"]).flat_map { |placed| placed.step.tighten }.uniq
-      keys = catalogue.applying(vehicle_kind: vehicle, axle: "front", caliper: caliper["id"]).map { |field| field["key"] }
-      expect(keys).to include(*tightened.flat_map { |id| ["#{id}.torque", "#{id}.drive"] }), caliper["id"]
+      next if vehicle == "motorcycle" && retention != "bolts"
+
+      setup = setup("front", %w[pads rotors_new hose], vehicles: vehicle, calipers: caliper["id"], retentions: retention)
+      tightened = Graver::Core::Planning::Sequence.new(KNOWLEDGE.procedure).call(lifts(setup)).flat_map { |placed| placed.step.tighten }.uniq
+      keys = catalogue.applying(vehicle_kind: vehicle, axle: "front", caliper: caliper["id"], retention:, hose_fitting: "banjo").map { |field| field["key"] }
+      expect(keys).to include(*tightened.flat_map { |id| ["#{id}.torque", "#{id}.drive"] }), "#{caliper["id"]} #{retention}"
     end
   end
 

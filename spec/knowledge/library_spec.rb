@@ -20,10 +20,14 @@ RSpec.describe Graver::Knowledge::Library do
     { ["cautions.yml", "severity: danger", "severity: terrible"] => /cautions\.yml.*terrible|cautions\.yml.*not one of/m,
       ["limits.yml", "    source: uk-inspection-manual\n", ""] => /limits\.yml.*source/m,
       ["limits.yml", "source: uk-inspection-manual", "source: hearsay"] => /limits\.yml: source “hearsay”/,
-      ["tools.yml", "jack: Trolley jack", "jack: [Trolley jack"] => /tools\.yml:\d+: /,
-      ["procedures/pads.yml", "tools: [syringe]", "tools: [wand]"] => /level_before names tools wand/,
-      ["procedures/pads.yml", "needs: [settle]", "needs: [pump]"] => /compare needs pump, which is in a later stage/,
-      ["procedures/pads.yml", "gate: true\n    text: Settle", "gate: true\n    needs: [compare]\n    text: Settle"] => /steps wait for each other: settle, compare/,
+      ["tools.yml", "label: Trolley jack", "label: [Trolley jack"] => /tools\.yml:\d+: /,
+      ["steps/ready.yml", "tools: [syringe]", "tools: [wand]"] => /level_before names tools wand/,
+      ["steps/ready.yml", "needs: [compare, compare_rotors", "needs: [pump, compare_rotors"] => %r{steps/ready\.yml:\d+: step cool needs pump, which is in a later stage},
+      ["steps/ready.yml", "  text: Settle", "  needs: [cool]\n  text: Settle"] => %r{steps/ready\.yml:4: step settle: steps wait for each other: settle, compare},
+      ["steps/safe.yml", "requires: [cool]", "requires: [cold]"] => %r{steps/safe\.yml:2: step park_front names requires cold},
+      ["steps/safe.yml", "gives: [chocked]", "gives: [raised]"] => /step lift requires chocked, which no step gives/,
+      ["rules/scope.yml", "with: [pads]", "with: [prayer]"] => /work prayer is not there/,
+      ["tools.yml", "instead: [clamp]", "instead: [stone]"] => /press names stone/,
       ["brake_data.yml", "choices: drives, waits", "choices: wishes, waits"] => /choices wishes/ }.each do |change, message|
       with_change(*change) { |load| expect(&load).to raise_error(Graver::KnowledgeError, message) }
     end
@@ -33,23 +37,5 @@ RSpec.describe Graver::Knowledge::Library do
     library = described_class.load
     expect(library.limits["pad_limits"].map { |limit| library.source_title(limit["source"]) }).to all(be_a(String))
     expect(library.procedure.steps.count(&:gate)).to be > 10
-  end
-
-  # fact of the trade: a caliper kind without a way for its piston home, or a bolt nobody tightens, is a hole; no source
-  it "brings every piston home and tightens everything it undoes, for every caliper" do
-    library = described_class.load
-    library.calipers.each do |caliper|
-      vehicle = caliper["vehicles"].first
-      %w[none cable electric drum_in_hat].each do |parking|
-        next if vehicle == "motorcycle" && parking != "none"
-
-        placed = Graver::Core::Planning::Sequence.new(library.procedure).call(
-          { "vehicles" => vehicle, "axles" => "rear", "calipers" => caliper["id"], "parking_brakes" => parking, "sensors" => [] }, ["left"]
-        )
-        ids = placed.map { |each| each.step.id }
-        expect(ids & %w[piston_home piston_wound pistons_apart]).to have_attributes(length: 1), "#{caliper["id"]} #{parking}"
-        expect(placed.flat_map { |each| each.step.fasteners }.uniq).to match_array(placed.flat_map { |each| each.step.tighten }.uniq)
-      end
-    end
   end
 end

@@ -28,7 +28,7 @@ RSpec.describe "The household's services" do
 
   it "has a job planned for the coming Saturday and one half done" do
     jobs = overviews.values.flat_map { |overview| overview.jobs.values.flatten }
-    expect(jobs.map { |job| [job.state, job.planned_for.to_s] }).to contain_exactly(["planned", "2026-05-23"], ["started", "2026-05-16"])
+    expect(jobs.map { |job| [job.state, job.planned_for.to_s] }).to contain_exactly(["draft", "2026-05-23"], ["started", "2026-05-16"])
   end
 
   it "carries the odometer on to today and never below the last reading" do
@@ -71,7 +71,7 @@ RSpec.describe "The household's services" do
     it "reads a job back from what happened to it" do
       job = context.store.jobs.add(axle_id: 1, procedure: "pads", planned_for: Date.new(2026, 6, 6), at: "1")
       [["ticked", "settle"], ["ticked", "cool"], ["unticked", "settle"], ["planned", "2026-06-13"]].each { |kind, value| context.store.jobs.record_event(job.id, kind, value, at: "2") }
-      expect(context.store.jobs.find(job.id)).to have_attributes(state: "started", ticked: ["cool"], planned_for: Date.new(2026, 6, 13))
+      expect(context.store.jobs.find(job.id)).to have_attributes(state: "draft", ticked: ["cool"], planned_for: Date.new(2026, 6, 13))
       context.store.jobs.record_event(job.id, "dropped", at: "3")
       expect(context.store.jobs.open_of([1])[1].map(&:id)).not_to include(job.id)
     end

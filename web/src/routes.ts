@@ -15,7 +15,7 @@ export const routes = {
   "/axles/:id/brake-data": wrap({ asyncComponent: () => import("./routes/BrakeData.svelte") }),
   "/vehicles/:id/look-over": wrap({ asyncComponent: () => import("./routes/WalkRound.svelte") }),
   "/axles/:id/wear": wrap({ asyncComponent: () => import("./routes/Wear.svelte") }),
-  "/axles/:id/job-card": wrap({ asyncComponent: () => import("./routes/JobCard.svelte") }),
-  "/jobs/:id": wrap({ asyncComponent: () => import("./routes/Job.svelte") }),
+  "/axles/:id/job-plan/:part?": wrap({ asyncComponent: () => import("./routes/ProposedJob.svelte") }),
+  "/jobs/:id/:part?": wrap({ asyncComponent: () => import("./routes/Job.svelte") }),
   "*": Missing,
 };

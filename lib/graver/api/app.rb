@@ -11,6 +11,7 @@ require_relative "routes/workshop"
 require_relative "routes/imports"
 require_relative "routes/findings"
 require_relative "routes/roads"
+require_relative "routes/supplies"
 
 module Graver
   module API
@@ -39,6 +40,7 @@ module Graver
       register Routes::Imports
       register Routes::Findings
       register Routes::Roads
+      register Routes::Supplies
 
       before do
         content_type :json

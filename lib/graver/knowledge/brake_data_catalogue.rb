@@ -3,6 +3,7 @@
 require_relative "fastener_fields"
 require_relative "../core/errors"
 require_relative "../core/quantity/entered_number"
+require_relative "../core/planning/thread"
 require_relative "../core/quantity/units"
 
 module Graver
@@ -15,8 +16,9 @@ module Graver
 
       attr_reader :fields
 
-      def initialize(content, calipers, fasteners)
+      def initialize(content, calipers, fasteners, threads)
         @content = content
+        @threads = threads
         @calipers = calipers
         @fields = (content.fetch("fields") + FastenerFields.call(content.fetch("fastener_fields"), fasteners)).freeze
         @by_key = fields.to_h { |field| [field.fetch("key"), field] }
@@ -72,9 +74,8 @@ module Graver
       end
 
       def check_text(field, value)
-        return value if value.strip.match?(Regexp.new(field["pattern"]))
-
-        refuse("value", "not_understood", "#{field["label"]}: write it like #{field["hint"]}")
+        Core::Planning::Thread.normal(value, @threads) ||
+          refuse("value", "unknown_thread", "#{field["label"]}: there is no such thread; write it like #{field["hint"]}")
       end
 
       def in_base(field, number, unit)

@@ -1,28 +1,24 @@
 # frozen_string_literal: true
 
 require_relative "../core/errors"
-require_relative "../core/planning/sequence"
 require_relative "brake_data_catalogue"
 require_relative "fastener_fields"
+require_relative "step_references"
 
 module Graver
   module Knowledge
     # What one file says of another: every id that is named must exist, and every procedure must be possible.
     class CrossReferences
-      def initialize(contents, procedure)
+      # lines: callable (file, id) -> line number
+      def initialize(contents, procedure, lines)
         @contents = contents
-        @procedure = procedure
+        @steps = StepReferences.new(contents, procedure, lines)
       end
 
       # Raises KnowledgeError with every dangling name.
       def check
-        faults = sources + brake_data + questions + steps + duplicates + stages
+        faults = sources + brake_data + questions + scope + tools + @steps.faults
         faults += templates if faults.empty?
-        begin
-          Core::Planning::Sequence.new(@procedure).order
-        rescue Core::Planning::Sequence::Impossible => e
-          faults << "procedures/pads.yml: #{e.message}"
-        end
         raise KnowledgeError, faults.join("\n") if faults.any?
       end
 
@@ -62,7 +58,7 @@ module Graver
 
       # A template fills in what a brake data entry would be refused for just as little.
       def templates
-        catalogue = BrakeDataCatalogue.new(@contents.fetch("brake_data.yml"), @contents.fetch("calipers.yml"), @contents.fetch("fasteners.yml"))
+        catalogue = BrakeDataCatalogue.new(@contents.fetch("brake_data.yml"), @contents.fetch("calipers.yml"), @contents.fetch("fasteners.yml"), @contents.fetch("threads.yml"))
         @contents.fetch("calipers.yml").flat_map do |caliper|
           caliper.fetch("template").filter_map do |entry|
             catalogue.check(entry["key"], entry["value"], entry["unit"], "typical", caliper["vehicles"].first)
@@ -82,28 +78,22 @@ module Graver
       def known_choices = @contents.fetch("brake_data.yml").fetch("choices").keys + ["calipers"]
       def ids(file) = @contents.fetch(file).map { |entry| entry.fetch("id") }
 
-      def steps
-        known = { fasteners: ids("fasteners.yml"), tighten: ids("fasteners.yml"), tools: @contents.fetch("tools.yml").keys,
-                  consumables: ids("consumables.yml"), cautions: ids("cautions.yml"), calipers: ids("calipers.yml") }
-        @procedure.steps.flat_map do |step|
-          named = step.to_h.merge(calipers: step.conditions.fetch("calipers", []))
-          known.flat_map { |kind, all| (named.fetch(kind) - all).map { |id| "procedures/pads.yml: step #{step.id} names #{kind} #{id}, which is not there" } }
-        end
+      # Brake data the scope and the parts speak of, and works that bring each other.
+      def scope
+        works = @contents.fetch("rules/scope.yml").fetch("works")
+        keys = works.flat_map { |work| work.fetch("asks") + work.fetch("decides", []) } + @contents.fetch("rules/scope.yml").fetch("always_decides")
+        keys += @contents.fetch("parts.yml").flat_map { |part| part.fetch("matches", {}).values.map { |match| match["key"] } }
+        known = fields.map { |field| field["key"] }
+        known_works = works.flat_map { |work| [work["id"], *work["means"]] }
+        named = @contents.fetch("parts.yml").flat_map { |part| part["work"] + part.fetch("not_work", []) } + works.flat_map { |work| work.fetch("with", []) }
+        (keys.uniq - known).map { |key| "rules/scope.yml or parts.yml: brake data #{key} are not there" } + (named.uniq - known_works).map { |work| "rules/scope.yml or parts.yml: work #{work} is not there" }
       end
 
-      def duplicates
-        repeated = @procedure.steps.map(&:id).tally.select { |_, times| times > 1 }.keys
-        repeated.map { |id| "procedures/pads.yml: step #{id} stands twice" }
-      end
-
-      # Stages are worked one after the other, so a need may only point back.
-      def stages
-        rank = @procedure.stages.keys.each_with_index.to_h
-        @procedure.steps.flat_map do |step|
-          next ["procedures/pads.yml: step #{step.id} is in stage #{step.stage}, which is not there"] unless rank.key?(step.stage)
-
-          late = step.needs.filter_map { |id| @procedure.step(id) }.select { |need| rank.fetch(need.stage, 0) > rank.fetch(step.stage) }
-          late.map { |need| "procedures/pads.yml: step #{step.id} needs #{need.id}, which is in a later stage" }
+      def tools
+        drives = @contents.fetch("brake_data.yml").dig("choices", "drives").keys
+        @contents.fetch("tools.yml").flat_map do |tool|
+          missing = (tool.fetch("instead", []) - ids("tools.yml")) + (tool.fetch("covers", []) - drives)
+          missing.map { |id| "tools.yml: #{tool["id"]} names #{id}, which is not there" }
         end
       end
     end

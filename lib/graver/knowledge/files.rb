@@ -23,6 +23,13 @@ module Graver
         contents.freeze
       end
 
+      # Line of the entry with this id in a file's list, for messages.
+      def line_of(name, id)
+        entries = Psych.parse_file(File.join(@folder, name)).root.children
+        entry = entries.find { |node| node.children.each_slice(2).any? { |key, value| key.value == "id" && value.value == id } }
+        entry ? entry.start_line + 1 : 1
+      end
+
       private
 
       def parse(name)

@@ -10,7 +10,7 @@ require_relative "../core/wear/history_builder"
 require_relative "../core/wear/outlook"
 require_relative "../core/judgement/rule_engine"
 require_relative "../core/judgement/finding_engine"
-require_relative "../core/planning/procedure"
+require_relative "procedure_files"
 
 module Graver
   module Knowledge
@@ -19,15 +19,19 @@ module Graver
       FOLDER = File.expand_path("../../../knowledge", __dir__)
 
       # Raises KnowledgeError.
-      def self.load(folder = FOLDER) = new(Files.new(folder).read)
+      def self.load(folder = FOLDER)
+        files = Files.new(folder)
+        new(files.read, lines: files.method(:line_of))
+      end
 
       attr_reader :procedure, :brake_data
 
-      def initialize(contents)
+      # lines: callable (file, id) -> line number, for messages
+      def initialize(contents, lines:)
         @contents = contents
-        @procedure = build_procedure(contents.fetch("procedures/pads.yml"))
-        CrossReferences.new(contents, procedure).check
-        @brake_data = BrakeDataCatalogue.new(contents.fetch("brake_data.yml"), calipers, fasteners)
+        @procedure = ProcedureFiles.build(contents)
+        CrossReferences.new(contents, procedure, lines).check
+        @brake_data = BrakeDataCatalogue.new(contents.fetch("brake_data.yml"), calipers, fasteners, contents.fetch("threads.yml"))
       end
 
       def calipers = @contents.fetch("calipers.yml")
@@ -37,6 +41,13 @@ module Graver
       def parts = @contents.fetch("parts.yml")
       def consumables = @contents.fetch("consumables.yml")
       def tools = @contents.fetch("tools.yml")
+      def tool(id) = tools.find { |tool| tool.fetch("id") == id }
+      def scope = @contents.fetch("rules/scope.yml")
+      def work(id) = scope.fetch("works").find { |work| work.fetch("id") == id }
+      def places = @contents.fetch("rules/places.yml").fetch("places")
+      def fluid = @contents.fetch("rules/fluid.yml")
+      def readiness = @contents.fetch("rules/readiness.yml").fetch("items")
+      def hours = @contents.fetch("rules/hours.yml")
       def cautions = @cautions ||= @contents.fetch("cautions.yml").to_h { |caution| [caution.fetch("id"), caution] }
       def limits = @contents.fetch("limits.yml")
       # The schools' limits, each with the title of its source.
@@ -138,15 +149,6 @@ module Graver
           tabs: measurement.fetch("tabs").transform_values { |tab| tab.except("source").transform_keys(&:to_sym) },
           ranges: measurement.fetch("ranges_mm").except("source")
         )
-      end
-
-      def build_procedure(content)
-        steps = content.fetch("steps").map do |step|
-          lists = %w[needs fasteners tighten tools consumables cautions].to_h { |key| [key.to_sym, step.fetch(key, [])] }
-          Core::Planning::Step.new(id: step["id"], stage: step["stage"], text: step["text"], why: step["why"],
-                                   conditions: step.fetch("when", {}), gate: step.fetch("gate", false), **lists)
-        end
-        Core::Planning::Procedure.new(id: content["id"], label: content["label"], stages: content["stages"], steps:)
       end
     end
   end

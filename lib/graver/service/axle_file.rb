@@ -121,7 +121,7 @@ module Graver
       # Fastener and other brake data as the planner wants them.
       def planning_data
         data.to_h do |key, datum|
-          numeric = %w[torque count].include?(@knowledge.brake_data.field(key)&.fetch("quantity"))
+          numeric = %w[torque count angle].include?(@knowledge.brake_data.field(key)&.fetch("quantity"))
           [key, { value: datum.value, unit: datum.unit, source: datum.source, number: numeric ? number(key) : nil }]
         end
       end

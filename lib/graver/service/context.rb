@@ -11,15 +11,16 @@ module Graver
       # Forecasts kept: a household's axles under a few limits.
       MOST_OUTLOOKS = 60
 
-      attr_reader :store, :knowledge, :outlooks, :bench, :imports_under_way
+      attr_reader :store, :knowledge, :outlooks, :bench, :counter, :imports_under_way
 
-      # today: a callable that returns a Date; bench: Bench::Shelf or nil; outlooks: forecasts kept, which two contexts with
+      # today: a callable that returns a Date; bench: Bench::Shelf or nil; counter: Bench::PartsCounter or nil; outlooks: forecasts kept, which two contexts with
       # the same knowledge may share, as the whole question is the key.
-      def initialize(store:, knowledge:, today: -> { Date.today }, bench: nil, outlooks: Recent.new(MOST_OUTLOOKS))
+      def initialize(store:, knowledge:, today: -> { Date.today }, bench: nil, counter: nil, outlooks: Recent.new(MOST_OUTLOOKS))
         @store = store
         @knowledge = knowledge
         @today = today
         @bench = bench
+        @counter = counter
         @imports_under_way = {}
         @outlooks = outlooks
       end

@@ -26,17 +26,30 @@ module Graver
                  axles: overview.axles.map { |axle| pushed(axle, headroom) })
       end
 
-      # All pistons of an axle home, for pads of the new thickness: ml, or nil where something is not known.
-      def pushed_ml(axle)
+      # All pistons of an axle home, for pads of the new thickness (and rotors, if they are renewed too): ml, or nil where
+      # something is not known.
+      def pushed_ml(axle, new_rotors: false)
         file = axle.file
         diameter, pistons, new_mm = file.length_mm("caliper.piston_diameter"), file.count("caliper.piston_count"), file.length_mm("pad.new_thickness")
         return unless diameter && pistons && new_mm && axle.answer.pads
 
-        gains = file.axle.sides.map { |side| %w[inner outer].map { |pad| [new_mm - axle.answer.pads.now["#{side}_#{pad}"][:mean_mm], 0].max } }
+        gains = file.axle.sides.map do |side|
+          inner, outer = %w[inner outer].map { |pad| [new_mm - axle.answer.pads.now["#{side}_#{pad}"][:mean_mm], 0].max }
+          [inner + (new_rotors ? rotor_gain_mm(axle, side) : 0), outer]
+        end
         Core::Planning::DisplacedFluid.call(gains:, piston_diameter_mm: diameter, pistons:, opposed: file.opposed?)
       end
 
+      # ml above the level that was last seen, or nil.
+      def room_ml(overview) = headroom_ml(overview, overview.axles.first.file)
+
       private
+
+      # A thicker rotor pushes the pistons back too; on a fixed caliper both sides share it.
+      def rotor_gain_mm(axle, side)
+        new_mm, now_mm = axle.file.length_mm("rotor.new_thickness"), axle.rotor_verdicts.fetch(side).reading_mm
+        new_mm && now_mm ? [new_mm - now_mm, 0].max : 0
+      end
 
       def label(grade) = @knowledge.brake_data.label("fluid.grade", grade)
 

@@ -1,74 +1,213 @@
 # frozen_string_literal: true
 
 require "date"
-require_relative "axle_files"
-require_relative "job_card"
+require_relative "job_plan"
+require_relative "order_faults"
+require_relative "field_faults"
 require_relative "../core/errors"
+require_relative "../core/quantity/entered_number"
 
 module Graver
   module Service
-    # Planning a job for a day, ticking its steps, finishing it.
+    # A job from its draft to its end: scope, day, ticks, notes, changes of the order, what is settled, what it took.
     class Jobs
+      include FieldFaults
+
+      HOURS = (0.1..200)
+      MONEY = (0..1_000_000)
+      LONGEST_NOTE = 500
+      MOST_ADJUSTMENTS = 60
+
       def initialize(context)
         @context = context
         @store = context.store
+        @plans = JobPlan.new(context)
       end
 
-      # planned_for: ISO day or nil -> Storage::Job. Raises InvalidEntry, NotFound.
+      # A draft with the proposed scope. planned_for: ISO day or nil -> Storage::Job. Raises InvalidEntry, NotFound.
       def plan(axle_id, planned_for)
-        file = AxleFiles.new(@context).find(axle_id)
         day = day(planned_for)
-        @store.transaction { @store.jobs.add(axle_id: file.axle.id, procedure: @context.knowledge.procedure.id, planned_for: day, at: @context.now) }
+        proposed = @plans.proposed(axle_id).scope.included
+        scope = { "axles" => proposed.to_h { |axle| [axle.file.axle.id.to_s, axle.works] }, "reasons" => {} }
+        scope["axles"] = { axle_id.to_s => ["pads"] } if scope["axles"].empty?
+        @store.transaction do
+          job = @store.jobs.add(axle_id:, procedure: @context.knowledge.procedure.id, planned_for: day, at: @context.now)
+          record(job, "scope", scope)
+        end
       end
 
-      # planned_for: ISO day; state: "finished" or "dropped"; either may be nil -> Storage::Job
-      def change(id, planned_for: nil, state: nil)
-        job = @store.jobs.find(id)
-        require_gates(job) if state == "finished"
+      # axles: { "axle id" => [work] }; reasons: { "axle id" => why other rotors than the verdict says } -> Storage::Job
+      def scope(id, axles, reasons)
+        job = open(id)
+        Planning::Scope.new(@context).check(VehicleOverviews.new(@context).find(@store.vehicles.find_axle(job.axle_id).vehicle_id), axles, reasons)
+        @store.transaction { record(job, "scope", { axles: axles.transform_values(&:uniq).reject { |_, works| works.empty? }, reasons: }) }
+      end
+
+      # planned_for: ISO day; state: "ready", "draft", "started", "finished" or "dropped"; because: why ready in spite of gaps;
+      # hours, spent: what it took, texts or nil -> Storage::Job
+      def change(id, planned_for: nil, state: nil, because: nil, hours: nil, spent: nil)
+        job = open(id)
+        value = state_value(job, state, because, hours, spent)
         day = planned_for && day(planned_for)
         @store.transaction do
-          @store.jobs.record_event(id, "planned", day.iso8601, at: @context.now) if day
-          @store.jobs.record_event(id, state, at: @context.now) if state
+          record(job, "planned", day.iso8601) if day
+          record(job, state, value) if state
         end
         @store.jobs.find(id)
       end
 
-      # step: key of a step of this job's card ("left.wheel_off", "pump") -> Storage::Job
+      # step: key of a step of this job ("front.left.wheel_off", "settle") -> Storage::Job
       def tick(id, step, done)
-        job = @store.jobs.find(id)
-        keys = step_keys(job)
-        raise InvalidEntry.of("step", "unknown_step", "this job has no such step") unless keys.include?(step)
-        raise InvalidEntry.of("step", "job_closed", "this job is #{job.state}") if %w[finished dropped].include?(job.state)
+        job = open(id)
+        placed = placed(job).find { |each| each.key == step } or raise InvalidEntry.of("step", "unknown_step", "this job has no such step")
+        begins = done && placed.step.stage != "ready"
+        require_ready(job) if begins
+        @store.transaction do
+          record(job, "started", nil) if begins && job.state == "ready"
+          record(job, done ? "ticked" : "unticked", step)
+        end
+      end
 
-        @store.transaction { @store.jobs.record_event(id, done ? "ticked" : "unticked", step, at: @context.now) }
-        @store.jobs.find(id)
+      # Something of the readiness ("weather:2026-05-23", "parts:front.pads") is settled, or not after all.
+      def settle(id, item, done) = put(id, "settled", { item:, done: })
+
+      # Which of the owner's own parts is bought for a line of the parts list; nil: none yet.
+      def choose(id, line, supply)
+        raise InvalidEntry.of("supply", "unknown_supply", "there is no such part") if supply && @store.supplies.find(supply).item != line.split(".", 2).last
+
+        put(id, "chose", { line:, supply: })
+      end
+
+      # total: what a shop asks, a text; nil takes it back to the estimate
+      def quote(id, total)
+        put(id, "quoted", total.to_s.strip.empty? ? nil : { total: money("total", total).to_f })
+      end
+
+      # A note at a step, for next time. Raises InvalidEntry.
+      def note(id, key, text)
+        job = @store.jobs.find(id)
+        placed = placed(job).find { |each| each.key == key } or raise InvalidEntry.of("step", "unknown_step", "this job has no such step")
+        text = text.to_s.strip
+        raise InvalidEntry.of("text", "missing", "needs a few words") if text.empty?
+        raise InvalidEntry.of("text", "too_long", "at most #{LONGEST_NOTE} letters") if text.length > LONGEST_NOTE
+
+        @store.transaction { record(job, "noted", { step: placed.step.id, key:, text: }) }
+      end
+
+      # given: { deed: "drop", "insert" or "move", key:, after:, text: }. Refused where it breaks the order. Raises InvalidEntry.
+      def adjust(id, given)
+        job = open(id)
+        check_adjustment(job, given)
+        @store.transaction { record(job, "adjusted", given) }
+      end
+
+      # Takes back the adjustment that was recorded as this event.
+      def restore(id, event)
+        job = open(id)
+        raise NotFound, "there is no such change" unless job.adjustments.key?(event)
+
+        @store.transaction { record(job, "unadjusted", { event: }) }
       end
 
       # Keys of a job's steps, in working order.
-      def step_keys(job) = placed(job).map { |each| self.class.step_key(each) }
-
-      def self.step_key(placed) = [placed.side, placed.step.id].compact.join(".")
+      def step_keys(job) = placed(job).map(&:key)
 
       private
+
+      def record(job, kind, value)
+        @store.jobs.record_event(job.id, kind, value, at: @context.now)
+        @store.jobs.find(job.id)
+      end
+
+      def put(id, kind, value)
+        job = open(id)
+        @store.transaction { record(job, kind, value) }
+      end
+
+      def open(id)
+        @store.jobs.find(id).tap do |job|
+          raise InvalidEntry.of("state", "job_closed", "this job is #{job.state}") if Storage::Jobs::CLOSED.include?(job.state)
+        end
+      end
+
+      def placed(job) = @plans.ordered(job).placed || []
 
       def day(text)
         return if text.nil?
 
         Date.iso8601(text).tap do |date|
           raise InvalidEntry.of("planned_for", "out_of_range", "plan for today or a later day") if date < @context.today
+          raise InvalidEntry.of("planned_for", "out_of_range", "plan for a day within ten years") if date > @context.today >> 120
         end
       rescue Date::Error
         raise InvalidEntry.of("planned_for", "not_a_day", "needs a day such as 2025-04-12")
       end
 
-      def placed(job) = JobCard.new(@context).steps(AxleFiles.new(@context).find(job.axle_id)) || []
+      def money(field, text)
+        value = Core::Quantity::EnteredNumber.parse(text).value
+        MONEY.cover?(value) ? value : raise(InvalidEntry.of("", "out_of_range", "lies between #{MONEY.min} and #{MONEY.max}"))
+      rescue InvalidEntry => e
+        raise e.under(field)
+      end
+
+      def state_value(job, state, because, hours, spent)
+        case state
+        when "ready" then ready(job, because)
+        when "started" then require_ready(job) && nil
+        when "finished" then finish(job, hours, spent)
+        end
+      end
+
+      # Ready when nothing is open; else the owner says why it is started all the same, but never without an order of steps.
+      def ready(job, because)
+        plan = @plans.of_job(job)
+        raise InvalidEntry.of("state", "no_order", "the steps cannot be put in order yet: fill in what is missing") unless plan.ordered.placed
+
+        open = plan.readiness.select(&:open?)
+        return { because: nil } if open.empty?
+        raise InvalidEntry.of("because", "not_ready", "still open: #{open.map(&:text).join(" / ")}") if because.to_s.strip.empty?
+
+        { because: because.strip[0, LONGEST_NOTE], open: open.map(&:id) }
+      end
+
+      def require_ready(job)
+        return true if %w[ready started].include?(job.state)
+
+        raise InvalidEntry.of("state", "not_ready", "make the job ready first: see what is missing")
+      end
 
       # A job is not finished while a safety gate before the follow-up is open.
-      def require_gates(job)
-        open = placed(job).select { |each| each.step.gate && each.step.stage != "follow_up" }.reject { |each| job.ticked.include?(self.class.step_key(each)) }
-        return if open.empty?
+      def finish(job, hours, spent)
+        placed = placed(job)
+        raise InvalidEntry.of("state", "no_order", "the steps of this job cannot be put in order: fill in the brake data") if placed.empty?
 
-        raise InvalidEntry.of("state", "gates_open", "still to be done: #{open.map { |each| [each.side, each.step.text].compact.join(": ") }.join(" / ")}")
+        open = placed.select { |each| each.step.gate && each.step.stage != "follow_up" }.reject { |each| job.ticked.include?(each.key) }
+        raise InvalidEntry.of("state", "gates_open", "still to be done: #{open.map { |each| [each.axle, each.side, each.step.text].compact.join(" ") }.join(" / ")}") if open.any?
+
+        took = hours.to_s.strip.empty? ? nil : taken(hours)
+        { hours: took, spent: spent.to_s.strip.empty? ? @plans.of_job(job).money.total.round(2) : money("spent", spent).to_f }
+      end
+
+      def taken(text)
+        value = Core::Quantity::EnteredNumber.parse(text).value.to_f
+        HOURS.cover?(value) ? value : raise(InvalidEntry.of("", "out_of_range", "lies between #{HOURS.min} and #{HOURS.max} hours"))
+      rescue InvalidEntry => e
+        raise e.under("hours")
+      end
+
+      def check_adjustment(job, given)
+        raise InvalidEntry.of("", "too_many", "more than #{MOST_ADJUSTMENTS} changes: take some back first") if job.adjustments.length >= MOST_ADJUSTMENTS
+
+        raise InvalidEntry.of("text", "missing", "needs a few words") if given[:deed] == "insert" && given[:text].to_s.strip.empty?
+
+        ordered = @plans.ordered(job)
+        raise InvalidEntry.of("key", "no_order", "the steps cannot be put in order yet") unless ordered.placed
+
+        known = job.adjustments.map { |event, made| Planning::Steps.adjustment(event, made) }
+        wanted = Planning::Steps.adjustment(0, given.transform_keys(&:to_s))
+        result = Planning::Steps.new(@context.knowledge).adjust(ordered.base, ordered.lifts, [*known, wanted])
+        why = result.set_aside.find { |adjustment, _| adjustment.equal?(wanted) }&.last
+        raise InvalidEntry.of("key", "breaks_order", OrderFaults.new(@context.knowledge).sentence(why)) if why
       end
     end
   end

@@ -3,6 +3,8 @@
 require_relative "add_vehicle"
 require_relative "instruments"
 require_relative "jobs"
+require_relative "owned_tools"
+require_relative "supplies"
 require_relative "log_look_over"
 require_relative "plans_ahead"
 require_relative "record_brake_data"
@@ -23,6 +25,8 @@ module Graver
       def call(content)
         @tools = content.fetch("workshop", []).to_h { |given| [given["name"], tool(given)] }
         content.fetch("wrenches", []).each { |given| wrench(given) }
+        content.fetch("tools", []).each { |id| OwnedTools.new(@context).own(id, true) }
+        content.fetch("shelf", []).each { |row| Supplies.new(@context).add({ kind: "consumable", **row.transform_keys(&:to_sym) }) }
         vehicles = content.fetch("vehicles").map { |given| [vehicle(given), given] }
         vehicles.each { |vehicle, given| road(vehicle, given) }
       end
@@ -48,7 +52,10 @@ module Graver
         ids = vehicle.axles.to_h { |axle| [axle.name, axle.id] }
         given.fetch("axles").each { |name, axle| brake_data(ids.fetch(name), axle.fetch("data", [])) }
         look_overs(given, vehicle.id, ids)
-        given.fetch("axles").each { |name, axle| job(ids.fetch(name), axle["job"]) }
+        given.fetch("axles").each do |name, axle|
+          supplies(ids.fetch(name), axle.fetch("supplies", []))
+          job(ids.fetch(name), axle["job"])
+        end
         vehicle
       end
 
@@ -86,11 +93,12 @@ module Graver
 
       # "left slide_pins: seized", "left inner pad: glazed", "symptom: pulsation"
       def conditions(look_over, axle_id)
-        look_over.fetch("seen", []).map do |text|
+        seen = look_over.fetch("seen", []).map do |text|
           place, mark = text.split(": ")
           *where, item = place.split
           { axle: where.any? ? axle_id : nil, side: where[0], face: where[1], item:, mark: }
         end
+        look_over["fluid_level"] ? [*seen, { item: "fluid_level", value: look_over["fluid_level"] }] : seen
       end
 
       def pads(look_over)
@@ -115,10 +123,19 @@ module Graver
         jobs = Jobs.new(@context)
         day = given["planned"] == "saturday" ? coming_saturday : @context.today
         job = jobs.plan(axle_id, day.iso8601)
-        return unless given["ticked_until"]
+        given.fetch("settled", []).each { |item| jobs.settle(job.id, item, true) }
+        jobs.change(job.id, state: "ready", because: given["because"]) if given["because"]
+        given.fetch("notes", {}).each { |key, text| jobs.note(job.id, key, text) }
+        tick_until(jobs, job, given["ticked_until"]) if given["ticked_until"]
+      end
 
+      def tick_until(jobs, job, last)
         keys = jobs.step_keys(job)
-        keys.take(keys.index(given["ticked_until"]) + 1).each { |key| jobs.tick(job.id, key, true) }
+        keys.take(keys.index(last) + 1).each { |key| jobs.tick(job.id, key, true) }
+      end
+
+      def supplies(axle_id, rows)
+        rows.each { |row| Supplies.new(@context).add({ kind: "part", axle: axle_id, **row.transform_keys(&:to_sym) }) }
       end
 
       def coming_saturday = @context.today + (((6 - @context.today.wday - 1) % 7) + 1)

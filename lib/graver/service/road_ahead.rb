@@ -15,6 +15,7 @@ module Graver
       Event = Core::Value.define(:kind, :axle, :date, :km, :until_date, :text, :row)
       # axles: names; date, km: when; fluid: with it; text
       Session = Core::Value.define(:axles, :date, :km, :fluid, :text)
+      JOB_STATES = { "draft" => "planned, not ready yet", "ready" => "planned and ready", "started" => "under way" }.freeze
       Road = Core::Value.define(:overview, :events, :sessions, :next_look)
 
       def initialize(context)
@@ -44,7 +45,7 @@ module Graver
         answer = axle.answer
         name = axle.file.axle.name
         job = @overview.jobs.fetch(axle.file.axle.id, []).first
-        [look(answer, name), *due(axle, name, job), (event("job", job.planned_for, "#{name.capitalize} pads: job planned", axle: name) if job&.planned_for)].compact
+        [look(answer, name), *due(axle, name, job), (event("job", [job.planned_for, today].max, "#{name.capitalize} brakes: job #{JOB_STATES.fetch(job.state)}", axle: name) if job&.planned_for)].compact
       end
 
       def look(answer, name)
@@ -88,8 +89,10 @@ module Graver
       # Wheel nuts again, so many km after a job was finished.
       def retorque
         from, upto = @rules.fetch("retorque").values_at("from_km", "to_km")
+        finished = @context.store.jobs.of(@overview.vehicle.axles.map(&:id)).select { |job| job.state == "finished" }
         @overview.axles.flat_map do |axle|
-          @context.store.jobs.finished_of(axle.file.axle.id).select { |day| day > today - 60 }.filter_map do |day|
+          days = finished.select { |job| job.axle_ids.include?(axle.file.axle.id) }.map { |job| Date.iso8601(job.closed["day"]) }
+          days.select { |day| day > today - 60 }.filter_map do |day|
             driven = axle.answer.driving.km_per_day * (today - day)
             next if driven > upto
 

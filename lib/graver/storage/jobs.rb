@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "date"
+require "json"
 require_relative "records"
 require_relative "../core/errors"
 
@@ -8,58 +9,87 @@ module Graver
   module Storage
     # Planned and running jobs; what happens to one is added as events and read back from them.
     class Jobs
+      # Events that move a job on; the newest of them is its state.
+      STATES = %w[draft ready started finished dropped].freeze
+      CLOSED = %w[finished dropped].freeze
+
       def initialize(database)
         @database = database
       end
 
+      # axle_id: the axle whose forecast or finding it began with.
       def add(axle_id:, procedure:, planned_for:, at:)
         id = @database[:jobs].insert(axle_id:, procedure:, recorded_at: at)
         record_event(id, "planned", planned_for&.iso8601, at:)
         find(id)
       end
 
-      # kind: "planned" (value: day), "ticked" or "unticked" (value: step key), "finished", "dropped".
+      # kind: "planned" (value: day), "ticked" or "unticked" (value: step key), a state, or one of those with a Hash:
+      # "scope", "adjusted", "unadjusted", "noted", "chose", "settled", "quoted", "finished". -> id of the event
       def record_event(id, kind, value = nil, at:)
-        @database[:job_events].insert(job_id: id, kind:, value:, recorded_at: at)
+        @database[:job_events].insert(job_id: id, kind:, value: value.is_a?(Hash) ? JSON.generate(value) : value, recorded_at: at)
       end
 
       # Raises NotFound.
       def find(id)
         row = @database[:jobs].first(id:) or raise NotFound, "there is no job with this address"
-        record(row, @database[:job_events].where(job_id: id).order(:id).all)
+        records([row]).first
       end
 
-      # Jobs of these axles that are neither finished nor dropped: { axle id => [Job] }.
+      # Jobs that began with any of these axles, oldest first.
+      def of(axle_ids) = records(@database[:jobs].where(axle_id: axle_ids).order(:id).all)
+
+      # Those neither finished nor dropped, under each axle they work on: { axle id => [Job] }.
       def open_of(axle_ids)
-        rows = @database[:jobs].where(axle_id: axle_ids).order(:id).all
-        events = @database[:job_events].where(job_id: rows.map { |row| row[:id] }).order(:id).all.group_by { |row| row[:job_id] }
-        rows.map { |row| record(row, events.fetch(row[:id], [])) }
-            .reject { |job| %w[finished dropped].include?(job.state) }.group_by(&:axle_id)
-      end
-
-      # Days on which jobs of an axle were finished.
-      def finished_of(axle_id)
-        events = @database[:job_events].where(job_id: @database[:jobs].where(axle_id:).select(:id), kind: "finished")
-        events.select_map(:recorded_at).map { |at| Date.iso8601(at[0, 10]) }
+        open = of(axle_ids).reject { |job| CLOSED.include?(job.state) }
+        open.flat_map { |job| job.axle_ids.map { |axle| [axle, job] } }.group_by(&:first).transform_values { |pairs| pairs.map(&:last) }
       end
 
       private
 
+      def records(rows)
+        events = @database[:job_events].where(job_id: rows.map { |row| row[:id] }).order(:id).all.group_by { |row| row[:job_id] }
+        rows.map { |row| record(row, events.fetch(row[:id], [])) }
+      end
+
       def record(row, events)
-        ticked = events.each_with_object([]) do |event, done|
+        by_kind = Hash.new { [] }.merge(events.group_by { |event| event[:kind] })
+        planned = by_kind["planned"].last&.fetch(:value)
+        Job.new(**row.slice(:id, :axle_id, :procedure), planned_for: planned && Date.iso8601(planned), state: state(events), ticked: ticked(events), scope: newest(by_kind["scope"]),
+                adjustments: adjustments(events), notes: by_kind["noted"].map { |event| parsed(event).merge("day" => event[:recorded_at][0, 10]) },
+                choices: merged(by_kind["chose"], "line", "supply"), settled: merged(by_kind["settled"], "item", "done").select { |_, done| done }.keys,
+                quote: newest(by_kind["quoted"]), ready_because: parsed(by_kind["ready"].last)&.fetch("because", nil), closed: closed(by_kind))
+      end
+
+      def parsed(event)
+        event && event[:value] && JSON.parse(event[:value])
+      end
+
+      def newest(events) = parsed(events.last)
+      def merged(events, key, value) = events.to_h { |event| parsed(event).values_at(key, value) }
+
+      # { "hours" =>, "spent" =>, "day" => day } of a finished job, or nil
+      def closed(by_kind)
+        event = by_kind["finished"].last or return
+        (parsed(event) || {}).merge("day" => event[:recorded_at][0, 10])
+      end
+
+      def ticked(events)
+        events.each_with_object([]) do |event, done|
           done.delete(event[:value]) if %w[ticked unticked].include?(event[:kind])
           done << event[:value] if event[:kind] == "ticked"
         end
-        planned = events.reverse.find { |event| event[:kind] == "planned" }&.fetch(:value)
-        Job.new(**row.slice(:id, :axle_id, :procedure), planned_for: planned && Date.iso8601(planned), state: state(events, ticked), ticked:)
       end
 
-      def state(events, ticked)
-        last = events.reverse.find { |event| %w[finished dropped].include?(event[:kind]) }
-        return last[:kind] if last
-
-        ticked.any? ? "started" : "planned"
+      # { event id => adjustment }
+      def adjustments(events)
+        events.each_with_object({}) do |event, found|
+          found[event[:id]] = JSON.parse(event[:value]) if event[:kind] == "adjusted"
+          found.delete(JSON.parse(event[:value])["event"]) if event[:kind] == "unadjusted"
+        end
       end
+
+      def state(events) = events.reverse.find { |event| STATES.include?(event[:kind]) }&.fetch(:kind) || "draft"
     end
   end
 end

@@ -49,7 +49,16 @@ module Graver
     # quantiles: { 0.1 => km from as_of_km, ... }
     ForecastGiven = Core::Value.define(:id, :axle_id, :look_over_id, :given_on, :as_of_km, :limit_mm, :quantiles, :look_again_km, :afterwards)
 
-    # ticked: step keys done; planned_for: Date or nil; state: "planned", "started" or "finished".
-    Job = Core::Value.define(:id, :axle_id, :procedure, :planned_for, :state, :ticked)
+    # Numbers as entered; kind: "part", "consumable" or "tool"; item: the part, consumable or tool it is one of; axle_id nil: for any.
+    Supply = Core::Value.define(:id, :kind, :item, :axle_id, :name, :number, :supplier, :price, :lead_days, :on_shelf, :compound, :thickness, :diameter, :unit, :retired)
+
+    # ticked: step keys done; planned_for: Date or nil; state: "draft", "ready", "started", "finished" or "dropped"; scope:
+    # { "axles" => { "axle id" => [work, ...] }, "reasons" => { "axle id" => text } } or nil; adjustments: { event id => Hash };
+    # notes: [{ "step", "key", "text", "day" }]; choices: { parts line => supply id }; settled: [item]; quote: Hash or nil;
+    # ready_because: why it is ready in spite of gaps; closed: { "hours", "spent", "day" } or nil
+    Job = Core::Value.define(:id, :axle_id, :procedure, :planned_for, :state, :ticked, :scope, :adjustments, :notes, :choices, :settled, :quote, :ready_because, :closed) do
+      # An early job had no scope: pads on the axle it began with.
+      def axle_ids = scope ? scope.fetch("axles").keys.map(&:to_i) : [axle_id]
+    end
   end
 end

@@ -12,12 +12,13 @@ require_relative "torque_wrenches"
 require_relative "preferences"
 require_relative "ahead"
 require_relative "forecasts_given"
+require_relative "supplies"
 
 module Graver
   module Storage
     # The household's records, one repository each, and the transaction round every write.
     class Store
-      attr_reader :vehicles, :brake_data, :look_overs, :drafts, :jobs, :instruments, :imports, :preferences, :corrections, :ahead, :forecasts_given, :torque_wrenches
+      attr_reader :vehicles, :brake_data, :look_overs, :drafts, :jobs, :instruments, :imports, :preferences, :corrections, :ahead, :forecasts_given, :torque_wrenches, :supplies
 
       def self.open(path) = new(Database.open(path))
 
@@ -34,6 +35,7 @@ module Graver
         @corrections = Corrections.new(database)
         @ahead = Ahead.new(database)
         @torque_wrenches = TorqueWrenches.new(database)
+        @supplies = Supplies.new(database)
         @forecasts_given = ForecastsGiven.new(database)
       end
 

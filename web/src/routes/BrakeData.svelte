@@ -96,7 +96,7 @@
         </section>
       {/if}
     {/each}
-    <div class="row"><Button kind="tertiary" href="#/axles/{axle.id}/job-card">To the job card</Button></div>
+    <div class="row"><Button kind="tertiary" href="#/axles/{axle.id}/job-plan">Plan a job</Button></div>
   </div>
 {:else if form.error}
   <Problem error={form.error} />

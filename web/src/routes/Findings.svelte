@@ -68,7 +68,7 @@
             {#each axle.rotors.sides as side (side.side)}<p>{side.sentence}</p>{/each}
             {#if axle.rotors.cut_left_mm !== null}<p class="quiet">Turned, it would stand {Math.abs(axle.rotors.cut_left_mm).toFixed(2)} mm {axle.rotors.cut_left_mm >= 0 ? "above" : "under"} its least after the next pads.</p>{/if}
             <details><summary>What would change this</summary>{#each [...new Set(axle.rotors.sides.map((side) => side.change))] as change (change)}<p>{change}</p>{/each}</details>
-            <div class="row"><Button size="small" kind="tertiary" href="#/axles/{axle.id}/job-card">Plan the {axle.name}</Button></div>
+            <div class="row"><Button size="small" kind="tertiary" href="#/axles/{axle.id}/job-plan">Plan the {axle.name}</Button></div>
           </section>
         {/each}
         {#if findings.fluid}

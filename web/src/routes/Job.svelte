@@ -1,66 +1,127 @@
 <script lang="ts">
   import { Button } from "carbon-components-svelte";
-  import { api, Refusal, type Schemas } from "../api/client";
-  import JobCardView from "../components/JobCardView.svelte";
+  import { push } from "svelte-spa-router";
+  import { api } from "../api/client";
+  import JobView from "../components/JobView.svelte";
   import Problem from "../components/Problem.svelte";
+  import Shortcuts from "../components/Shortcuts.svelte";
   import { day, upperFirst } from "../format/words";
+  import { JobPlanState } from "../state/jobPlan.svelte";
   import { Loader } from "../state/loader.svelte";
 
-  let { params }: { params: { id: string } } = $props();
+  let { params }: { params: { id: string; part?: string } } = $props();
   const id = $derived(Number(params.id));
-  const job = new Loader<Schemas["Job"]>();
-  let refused = $state("");
+  const loaded = new Loader<JobPlanState>();
+  let asking = $state<"ready" | "finished" | "day" | null>(null);
+  let because = $state("");
+  let hours = $state("");
+  let spent = $state("");
+  let planned = $state("");
 
   $effect(() => {
     const of = id;
-    job.load(() => api.job(of));
+    loaded.load(async () => new JobPlanState(await api.job(of)));
   });
 
-  async function change(act: () => Promise<Schemas["Job"]>) {
-    try {
-      job.value = await act();
-      refused = "";
-    } catch (error) {
-      refused = error instanceof Refusal ? (error.faults[0]?.message ?? error.message) : String(error);
-    }
+  const job = $derived(loaded.value);
+  const plan = $derived(job?.plan);
+  const part = $derived(params.part ?? (plan && ["started", "finished"].includes(plan.state) ? "steps" : "ready"));
+  const next = $derived(plan?.steps?.find((step) => !plan.ticked.includes(step.key)));
+  const open = $derived(plan?.readiness.filter((item) => item.blocks && !item.settled).length ?? 0);
+  const STATES = ["draft", "ready", "started", "finished"];
+
+  async function goOn() {
+    if (part !== "steps") await push(`/jobs/${id}/steps`);
+    setTimeout(() => document.querySelector(`[data-step="${next!.key}"]`)?.scrollIntoView({ block: "center" }));
   }
-  const next = $derived(job.value?.card.steps?.find((step) => !job.value!.ticked.includes(step.key)));
-  const goOn = () => document.querySelector(`[data-step="${next!.key}"]`)?.scrollIntoView({ block: "center" });
-  const closed = $derived(job.value?.state === "finished" || job.value?.state === "dropped");
+  async function ready() {
+    if (open && !because.trim()) return void (asking = "ready");
+    if (await job!.change({ state: "ready", because: because.trim() || null })) [asking, because] = [null, ""];
+    else asking = "ready";
+  }
+  async function finish(event: SubmitEvent) {
+    event.preventDefault();
+    if (await job!.change({ state: "finished", hours: hours.trim() || null, spent: spent.trim() || null })) asking = null;
+  }
+  async function setDay(event: SubmitEvent) {
+    event.preventDefault();
+    if (await job!.change({ planned_for: planned })) asking = null;
+  }
 </script>
 
+<Shortcuts keys={{ y: () => push(`/jobs/${id}/ready`), s: () => push(`/jobs/${id}/steps`), t: () => push(`/jobs/${id}/torque`), p: () => push(`/jobs/${id}/parts`) }} />
 <svelte:head><title>Job - Graver</title></svelte:head>
 
-{#if job.error}<Problem error={job.error} />{/if}
-{#if job.value}
-  {@const card = job.value.card}
+{#if loaded.error}<Problem error={loaded.error} />{/if}
+{#if job && plan}
+  {@const first = plan.axles[0]?.axle.id ?? 0}
   <div class="stack">
     <div class="row spread">
-      <div>
-        <p class="quiet"><a href="#/vehicles/{card.axle_name.vehicle_id}">{card.axle_name.vehicle_name}</a></p>
-        <h1>{card.label}, {card.axle_name.name} axle</h1>
-        <p>
-          {#if job.value.state === "planned"}Planned{job.value.planned_for ? ` for ${day(job.value.planned_for)}` : ""}
-          {:else if job.value.state === "started"}Under way: {job.value.ticked.length} of {card.steps?.length ?? 0} steps done
-          {:else}{upperFirst(job.value.state)}{/if}
-        </p>
+      <div class="grow">
+        <p class="quiet"><a href="#/vehicles/{plan.vehicle.id}">{plan.vehicle.name}</a></p>
+        <h1>{plan.planned_for ? day(plan.planned_for) : "A job without a day yet"}</h1>
+        <p>{plan.title}</p>
+        <ol class="way" aria-label="State of the job">
+          {#each plan.state === "dropped" ? ["draft", "dropped"] : STATES as state (state)}<li class:here={state === plan.state} aria-current={state === plan.state ? "step" : undefined}>{state}</li>{/each}
+        </ol>
+        {#if plan.ready_because && plan.state !== "finished"}<p class="quiet">Made ready with gaps: {plan.ready_because}</p>{/if}
       </div>
       <div class="row no-print">
-        {#if !closed}
-          {#if next}<Button size="field" on:click={goOn}>{job.value.ticked.length ? "Go on" : "Begin"}</Button>{/if}
-          <Button size="field" kind="tertiary" on:click={() => change(() => api.changeJob(id, { state: "finished" }))}>Finish</Button>
-          <Button size="field" kind="ghost" on:click={() => change(() => api.changeJob(id, { state: "dropped" }))}>Drop it</Button>
-        {:else if job.value.state === "finished"}
-          <Button size="field" href="#/axles/{card.axle_name.id}/look-over">Log the new pads</Button>
+        {#if plan.state === "draft"}
+          <Button size="field" disabled={!plan.steps} on:click={ready}>Make it ready</Button>
+        {:else if plan.state === "ready"}
+          <Button size="field" on:click={async () => { if (await job.change({ state: "started" })) await goOn(); }}>Start</Button>
+          <Button size="field" kind="ghost" on:click={() => job.change({ state: "draft" })}>Back to draft</Button>
+        {:else if plan.state === "started"}
+          {#if next}<Button size="field" on:click={goOn}>Go on</Button>{/if}
+          <Button size="field" kind="tertiary" on:click={() => (asking = "finished")}>Finish</Button>
+        {:else if plan.state === "finished"}
+          <Button size="field" href="#/vehicles/{plan.vehicle.id}/look-over?axle={first}">Log the new pads</Button>
         {/if}
-        <Button size="field" kind="tertiary" on:click={() => window.print()}>Print</Button>
+        {#if job.open}
+          <Button size="field" kind="ghost" on:click={() => ([asking, planned] = ["day", plan.planned_for ?? ""])}>Another day</Button>
+          <Button size="field" kind="ghost" on:click={() => job.change({ state: "dropped" })}>Drop it</Button>
+        {/if}
+        <Button size="field" kind="tertiary" href="/api/v1/jobs/{plan.id}/sheet.pdf" target="_blank">Job sheet (PDF)</Button>
       </div>
     </div>
-    {#if refused}<p class="refused" role="alert">{upperFirst(refused)}</p>{/if}
-    <JobCardView {card} ticked={job.value.ticked} ontick={closed ? null : (step, done) => change(() => api.tick(id, step, done))} />
+    {#if asking === "day"}
+      <form class="sheet row ask" onsubmit={setDay} novalidate>
+        <label><span>Day</span><input type="date" bind:value={planned} aria-invalid={!!job.fault("planned_for")} /></label>
+        <Button type="submit" size="field">Set it</Button><Button size="field" kind="ghost" on:click={() => (asking = null)}>Leave it</Button>
+        {#if job.fault("planned_for")}<p class="fault" role="alert">{upperFirst(job.fault("planned_for"))}</p>{/if}
+      </form>
+    {:else if asking === "ready"}
+      <form class="sheet row ask" onsubmit={(event) => { event.preventDefault(); ready(); }} novalidate>
+        <p class="wide"><strong>{open} {open === 1 ? "thing is" : "things are"} still open.</strong> Settle them below, or say why it goes ahead all the same.</p>
+        <label class="grow"><span>Why all the same</span><input maxlength="500" bind:value={because} /></label>
+        <Button type="submit" size="field" disabled={!because.trim()}>Ready all the same</Button><Button size="field" kind="ghost" on:click={() => (asking = null)}>Settle them first</Button>
+      </form>
+    {:else if asking === "finished"}
+      <form class="sheet row ask" onsubmit={finish} novalidate>
+        <label><span>Hours it took (may stay empty)</span><input inputmode="decimal" bind:value={hours} aria-invalid={!!job.fault("hours")} /></label>
+        <label><span>Spent ({plan.money.currency}, empty: {plan.money.total})</span><input inputmode="decimal" bind:value={spent} aria-invalid={!!job.fault("spent")} /></label>
+        <Button type="submit" size="field">Finish the job</Button><Button size="field" kind="ghost" on:click={() => (asking = null)}>Not yet</Button>
+        {#each ["hours", "spent"] as field (field)}{#if job.fault(field)}<p class="fault" role="alert">{upperFirst(field)} {job.fault(field)}</p>{/if}{/each}
+      </form>
+    {/if}
+    {#if asking && job.fault("state")}<p class="fault" role="alert">{upperFirst(job.fault("state"))}</p>{/if}
+    {#if job.refused && !job.refused.faults.length}<p class="fault" role="alert">{job.refused.message}</p>{/if}
+    {#if plan.closed}<p>Finished on {day(plan.closed.day)}{plan.closed.hours ? ` after ${plan.closed.hours} h` : ""}{plan.closed.spent ? `, ${plan.money.currency} ${plan.closed.spent} spent` : ""}.</p>{/if}
+    <JobView {job} {part} base="#/jobs/{id}" />
   </div>
+{:else if loaded.loading}
+  <p class="quiet" role="status">Working it out…</p>
 {/if}
 
 <style>
-  .refused { color: var(--stop); font-weight: 600; }
+  .way { list-style: none; display: flex; flex-wrap: wrap; gap: 0; margin: 0.4rem 0 0; padding: 0; }
+  .way li { font-size: 0.9375rem; color: var(--quiet); }
+  .way li + li::before { content: "›"; margin: 0 0.5rem; color: var(--quiet); font-weight: 400; }
+  .way .here { color: var(--ink); font-weight: 700; }
+  .ask { align-items: end; }
+  .ask label { display: grid; font-weight: 600; }
+  .ask input { font: inherit; font-size: 1.05rem; min-height: 48px; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; color-scheme: inherit; }
+  .wide { flex: 1 1 100%; }
+  .fault { color: var(--stop); font-weight: 600; }
 </style>

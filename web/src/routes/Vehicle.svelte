@@ -35,7 +35,7 @@
   const today = $derived(loaded.value?.today ?? "");
 
   // Small letters for the front axle, capitals for the rear.
-  const actions = { w: "wear", j: "job-card", b: "brake-data" };
+  const actions = { w: "wear", j: "job-plan", b: "brake-data" };
   const keyed = (letter: string, at: number) => (at === 0 ? letter : letter.toUpperCase());
   const keys = $derived(
     Object.fromEntries([
@@ -141,14 +141,14 @@
               {#each axle.reasons as reason (reason.rule)}<li>{reason.sentence}</li>{/each}
             </ul>
             {#if axle.job}
-              <p><a href="#/jobs/{axle.job.id}">Job {axle.job.state === "started" ? "under way" : axle.job.planned_for ? `planned for ${day(axle.job.planned_for)}` : "planned"}</a></p>
+              <p><a href="#/jobs/{axle.job.id}">Job {axle.job.state === "started" ? "under way" : `${axle.job.state === "ready" ? "ready" : "planned, not ready yet"}${axle.job.planned_for ? `, ${day(axle.job.planned_for)}` : ""}`}</a></p>
             {/if}
           </div>
         </div>
         <div class="row actions">
           <Button size="field" kind="tertiary" href="#/vehicles/{vehicle.id}/look-over?axle={axle.id}">Look over the {axle.name}<kbd aria-hidden="true">{keyed("f", at)}</kbd></Button>
           <Button size="field" kind="tertiary" href="#/axles/{axle.id}/wear">Wear<kbd aria-hidden="true">{keyed("w", at)}</kbd></Button>
-          <Button size="field" kind="tertiary" href="#/axles/{axle.id}/job-card">Job card<kbd aria-hidden="true">{keyed("j", at)}</kbd></Button>
+          <Button size="field" kind="tertiary" href={axle.job ? `#/jobs/${axle.job.id}` : `#/axles/${axle.id}/job-plan`}>{axle.job ? "The job" : "Plan a job"}<kbd aria-hidden="true">{keyed("j", at)}</kbd></Button>
           <Button size="field" kind="tertiary" href="#/axles/{axle.id}/brake-data">Brake data<kbd aria-hidden="true">{keyed("b", at)}</kbd></Button>
         </div>
       </section>

@@ -36,7 +36,7 @@
   const positions = $derived(shown === "pads" ? pads.map((pad) => pad.position) : shown === "rotors" ? rotors.map((rotor) => rotor.position) : shown ? [shown] : first ? [first.position] : []);
 </script>
 
-<Shortcuts keys={{ l: () => push(`/axles/${id}/look-over`), j: () => push(`/axles/${id}/job-card`) }} />
+<Shortcuts keys={{ l: () => push(`/axles/${id}/look-over`), j: () => push(`/axles/${id}/job-plan`) }} />
 <svelte:head><title>Wear - Graver</title></svelte:head>
 
 {#if wear.error}<Problem error={wear.error} />{/if}
@@ -145,7 +145,7 @@
       {/if}
     </section>
     <div class="row no-print">
-      <Button href="#/axles/{axle.id}/job-card">Job card<kbd aria-hidden="true">j</kbd></Button>
+      <Button href="#/axles/{axle.id}/job-plan">Job card<kbd aria-hidden="true">j</kbd></Button>
       <Button kind="tertiary" href="#/axles/{axle.id}/look-over">Start a look-over<kbd aria-hidden="true">l</kbd></Button>
     </div>
   </div>

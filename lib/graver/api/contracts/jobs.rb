@@ -10,11 +10,35 @@ module Graver
         json { optional(:planned_for).maybe(:string, max_size?: 20) }
       end
 
-      # A job moved, finished or dropped.
+      # A job moved, made ready, finished or dropped.
       class JobChange < Contract
         json do
           optional(:planned_for).maybe(:string, max_size?: 20)
-          optional(:state).maybe(:string, included_in?: %w[finished dropped])
+          optional(:state).maybe(:string, included_in?: %w[draft ready started finished dropped])
+          optional(:because).maybe(:string, max_size?: 500)
+          optional(:hours).maybe(:string, max_size?: 20)
+          optional(:spent).maybe(:string, max_size?: 20)
+        end
+      end
+
+      # What is done on which axle: { axles: { "1": ["pads", "clips"] }, reasons: { "1": "..." } }.
+      class JobScope < Contract
+        MOST_AXLES = 6
+        MOST_WORKS = 20
+
+        json do
+          required(:axles).value(:hash)
+          optional(:reasons).value(:hash)
+        end
+
+        rule(:axles) do
+          fine = value.length <= MOST_AXLES && value.all? { |id, works| id.to_s.match?(/\A\d{1,15}\z/) && works.is_a?(Array) && works.length <= MOST_WORKS && works.all?(String) }
+          key.failure("needs an axle's id with a list of works for each") unless fine
+        end
+
+        rule(:reasons) do
+          fine = value.nil? || (value.length <= MOST_AXLES && value.all? { |_, text| text.nil? || (text.is_a?(String) && text.length <= 500) })
+          key.failure("needs a text for each axle") unless fine
         end
       end
 
@@ -23,6 +47,45 @@ module Graver
         json do
           required(:step).filled(:string, max_size?: 80)
           required(:done).filled(:bool)
+        end
+      end
+
+      # Something of the readiness that is settled, or is not.
+      class Settled < Contract
+        json do
+          required(:item).filled(:string, max_size?: 120)
+          required(:done).filled(:bool)
+        end
+      end
+
+      # Which of the owner's parts is bought for a line.
+      class PartChoice < Contract
+        json do
+          required(:line).filled(:string, max_size?: 80)
+          required(:supply).maybe(:integer)
+        end
+      end
+
+      # What a shop asks.
+      class Quote < Contract
+        json { required(:total).maybe(:string, max_size?: 20) }
+      end
+
+      # A note at a step.
+      class StepNote < Contract
+        json do
+          required(:step).filled(:string, max_size?: 80)
+          required(:text).value(:string, max_size?: 500)
+        end
+      end
+
+      # A change of the order.
+      class Adjustment < Contract
+        json do
+          required(:deed).filled(:string, included_in?: %w[drop insert move])
+          optional(:key).maybe(:string, max_size?: 80)
+          optional(:after).maybe(:string, max_size?: 80)
+          optional(:text).maybe(:string, max_size?: 500)
         end
       end
     end

@@ -7,7 +7,7 @@ require_relative "../serializers/torque_wrenches"
 require_relative "../../service/bench_reading"
 require_relative "../../core/quantity/entered_number"
 require_relative "../../service/instruments"
-require_relative "../../service/job_card"
+require_relative "../../core/planning/torque"
 require_relative "../../service/torque_wrenches"
 
 module Graver
@@ -28,9 +28,12 @@ module Graver
               raise e.under("extension_mm")
             end
 
+            # Of every fastener of the axle whose torque is on file.
             def torque_settings(file, extension_mm)
-              Service::JobCard.new(context).call(file).torque.map do |line|
-                { fastener: line.fastener, wrench: Serializers::TorqueWrenches.choice(wrenches.choose(line.torque, extension_mm:)) }
+              knowledge.fasteners.filter_map do |fastener|
+                known = file.planning_data["#{fastener["id"]}.torque"] or next
+                torque = Core::Planning::Torque.from(known[:number], known[:unit])
+                { fastener: fastener["id"], wrench: Serializers::TorqueWrenches.choice(wrenches.choose(torque, extension_mm:)) }
               end
             end
 

@@ -1,36 +1,41 @@
 # frozen_string_literal: true
 
 require_relative "../value"
+require_relative "conditions"
 
 module Graver
   module Core
     module Planning
-      # What has to be bought for pads on one axle, with counts for both sides.
+      # What has to be bought for the work on one axle, with counts for both sides.
       class PartsList
-        Line = Value.define(:id, :label, :count, :note)
-        PADS_PER_CORNER = 2
+        # optional: have it there, it may not be needed; kit_lacks: sentence or nil; lays: what lying side by side shows
+        Line = Value.define(:id, :label, :count, :axle, :note, :optional, :kit_lacks, :lays, :matches)
+        PADS_PER_ROTOR = 2
 
-        # parts: knowledge entries; sensors: sides that carry one; torque_lines: TorqueCard lines.
-        def call(parts, caliper:, corners:, sensors:, torque_lines:)
-          parts.select { |part| part["calipers"].nil? || part["calipers"].include?(caliper) }
-               .flat_map { |part| lines(part, corners, sensors, torque_lines) }
+        # parts: knowledge entries; setup: Lifts::Setup; torque_lines: TorqueCard lines of the axle -> [Line]
+        def call(parts, setup, torque_lines)
+          works = setup.configuration.fetch("work")
+          wanted = parts.select { |part| part["work"].intersect?(works) && !part.fetch("not_work", []).intersect?(works) && Conditions.met?(part["when"], setup.configuration) }
+          wanted.flat_map { |part| lines(part, setup, torque_lines) }
         end
 
         private
 
-        def lines(part, corners, sensors, torque_lines)
+        def lines(part, setup, torque_lines)
+          sides = setup.sides.length
           case part.fetch("count")
-          when "set" then [line(part, 1, "{pads}" => (corners * PADS_PER_CORNER).to_s)]
-          when "per_corner" then [line(part, corners)]
-          when "per_sensor" then sensors.empty? ? [] : [line(part, sensors.length)]
+          when "set" then [line(part, setup, 1, "{pads}" => (sides * PADS_PER_ROTOR).to_s)]
+          when "per_corner", "per_rotor" then [line(part, setup, sides)]
+          when "per_sensor" then setup.sensors.empty? ? [] : [line(part, setup, setup.sensors.length)]
           when "per_single_use"
-            torque_lines.select(&:single_use).map { |torque| line(part, torque.count, "{fastener}" => torque.label.downcase) }
+            torque_lines.select(&:single_use).map { |torque| line(part, setup, torque.count, "{fastener}" => torque.label.downcase).with(id: "#{part["id"]}.#{torque.fastener}") }
           end
         end
 
-        def line(part, count, tokens = {})
+        def line(part, setup, count, tokens = {})
           label = tokens.reduce(part.fetch("label")) { |text, (token, value)| text.sub(token, value) }
-          Line.new(id: part.fetch("id"), label:, count:, note: part.fetch("note"))
+          Line.new(id: part.fetch("id"), label:, count:, axle: setup.axle, note: part.fetch("note"), optional: part.fetch("optional", false), kit_lacks: part["kit_lacks"],
+                   lays: part.fetch("lays", []), matches: part.fetch("matches", {}))
         end
       end
     end

@@ -1,44 +1,51 @@
 # frozen_string_literal: true
 
 require_relative "procedure"
+require_relative "lifts"
 
 module Graver
   module Core
     module Planning
-      # Puts the steps of a procedure in order for one configuration, so that no step comes before what it needs.
+      # A step at its place in a job. lift, axle, side are nil where the step is done once for more than that.
+      Placed = Value.define(:step, :lift, :axle, :side) do
+        # "front.left.pads_in", "front.pump", "settle": what a tick or a note refers to.
+        def key = (axle ? [axle, side, step.id] : [lift, step.id]).compact.join(".")
+      end
+
+      # Puts the steps of a procedure in order for the lifts of a job, so that no step comes before what it needs: what is
+      # shared stands once, each corner in turn is stripped, cleaned and rebuilt, and then bled where it is to be.
       class Sequence
-        # Stages done at each corner in turn, and the stage put between one corner and the next.
-        CORNER_STAGES = %w[strip clean rebuild].freeze
-        BETWEEN_STAGE = "between"
-
-        Placed = Value.define(:step, :side)
-
         # A need that leads back to itself, or to a step that is not there.
-        class Impossible < ArgumentError; end
+        class Impossible < ArgumentError
+          # ids of the steps that wait for each other
+          attr_reader :steps
+
+          def initialize(message, steps)
+            @steps = steps
+            super(message)
+          end
+        end
 
         def initialize(procedure)
           @procedure = procedure
-          @by_id = procedure.steps.to_h { |step| [step.id, step] }
-          @rank = procedure.steps.each_with_index.to_h { |step, at| [step.id, at] }
+          @rank = procedure.stages.each_with_index.to_h { |stage, at| [stage.id, at] }
         end
 
-        # configuration as in Step#applies?; sides ["left", "right"] in working order -> [Placed].
-        # `sensors` in the configuration lists the sides that carry one.
-        def call(configuration, sides)
-          stages = @procedure.stages.keys
-          before = stages.take_while { |stage| !CORNER_STAGES.include?(stage) }
-          after = stages - before - CORNER_STAGES - [BETWEEN_STAGE]
-          shared(before, configuration, sides) + corners(configuration, sides) + shared(after, configuration, sides)
+        # [Lift] -> [Placed]
+        def call(lifts)
+          blocks.flat_map do |of, stages|
+            of == "job" ? stages.flat_map { |stage| shared(stage, lifts.flat_map(&:corners), nil) } : lifts.flat_map { |lift| lift(lift, stages) }
+          end
         end
 
         # The steps of the procedure in an order that respects every need, whatever the configuration.
         # Raises Impossible naming the steps that wait for each other.
         def order
           @order ||= [].tap do |done|
-            waiting = @procedure.steps.dup
+            waiting = @procedure.steps.sort_by.with_index { |step, at| [@rank.fetch(step.stage), at] }
             until waiting.empty?
-              ready = waiting.select { |step| known_needs(step).all? { |need| done.include?(need) } }.min_by { |step| @rank[step.id] }
-              raise Impossible, "steps wait for each other: #{waiting.map(&:id).join(", ")}" unless ready
+              ready = waiting.find { |step| before(step).all? { |id| id == step.id || done.any? { |other| other.id == id } } }
+              raise Impossible.new("steps wait for each other: #{waiting.map(&:id).join(", ")}", waiting.map(&:id)) unless ready
 
               done << waiting.delete(ready)
             end
@@ -47,25 +54,49 @@ module Graver
 
         private
 
-        def known_needs(step)
-          step.needs.map { |id| @by_id.fetch(id) { raise Impossible, "step #{step.id} needs #{id}, which is not there" } }
+        # Runs of stages done once for the job, and those between them, done for each lift.
+        def blocks
+          @blocks ||= @procedure.stages.chunk_while { |one, other| (one.of == "job") == (other.of == "job") }.map { |stages| [stages.first.of == "job" ? "job" : "lift", stages.map(&:id)] }
         end
 
-        def shared(stages, configuration, sides)
-          any_sensor = configuration.merge("sensors" => configuration["sensors"].intersect?(sides))
-          in_stages(stages, any_sensor).map { |step| Placed.new(step:, side: nil) }
+        def by_stage = @by_stage ||= order.group_by(&:stage).tap { |found| found.default = [] }
+
+        # What stands before a step whatever is fitted: its needs, and what gives the facts it requires or takes away those
+        # it forbids, unless that is done in a later stage.
+        def before(step)
+          facts = @procedure.steps.select { |other| @rank.fetch(other.stage) <= @rank.fetch(step.stage) && (other.gives.intersect?(step.requires) || other.takes.intersect?(step.forbids)) }
+          step.needs.each { |id| @procedure.step(id) or raise Impossible.new("step #{step.id} needs #{id}, which is not there", [step.id]) }
+          step.needs + facts.map(&:id)
         end
 
-        def corners(configuration, sides)
-          sides.each_with_index.flat_map do |side, at|
-            here = configuration.merge("sensors" => configuration["sensors"].include?(side))
-            between = at < sides.length - 1 ? in_stages([BETWEEN_STAGE], here) : []
-            in_stages(CORNER_STAGES, here).map { |step| Placed.new(step:, side:) } + between.map { |step| Placed.new(step:, side: nil) }
+        def lift(lift, stages)
+          runs = stages.chunk_while { |one, other| cornered?(one) && cornered?(other) }.to_a
+          runs.flat_map { |run| cornered?(run.first) ? corners(lift, run) : once(lift, run.first) }
+        end
+
+        def cornered?(stage) = %w[corner between].include?(@procedure.stage(stage).of)
+
+        def once(lift, stage)
+          return shared(stage, lift.corners, lift.name) unless @procedure.stage(stage).of == "bleeding"
+
+          lift.bleeding.flat_map { |corner| at_corner(stage, corner, lift.name) }
+        end
+
+        def corners(lift, stages)
+          own, between = stages.partition { |stage| @procedure.stage(stage).of == "corner" }
+          lift.corners.each_with_index.flat_map do |corner, at|
+            after = at < lift.corners.length - 1 ? between : []
+            (own + after).flat_map { |stage| at_corner(stage, corner, lift.name) }
           end
         end
 
-        def in_stages(stages, configuration)
-          order.select { |step| stages.include?(step.stage) && step.applies?(configuration) }
+        def at_corner(stage, corner, lift)
+          by_stage[stage].select { |step| step.applies?(corner.configuration) }.map { |step| Placed.new(step:, lift:, axle: corner.axle, side: corner.side) }
+        end
+
+        # A shared step is there when any corner asks for it.
+        def shared(stage, corners, lift)
+          by_stage[stage].select { |step| corners.any? { |corner| step.applies?(corner.configuration) } }.map { |step| Placed.new(step:, lift:, axle: nil, side: nil) }
         end
       end
     end

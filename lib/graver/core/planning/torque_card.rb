@@ -7,35 +7,52 @@ require_relative "torque"
 module Graver
   module Core
     module Planning
-      # Every fastener a job touches, with its count, its torque in both units and what is doubtful about it.
+      # Every fastener a job tightens, with its count, its torque in both units, its further angle and what is doubtful.
       class TorqueCard
-        # torque: Torque or nil when not known; doubt as in Torque#doubt; star: nut numbers or nil; key: brake data key
-        Line = Value.define(:fastener, :label, :count, :torque, :source, :doubt, :plausible, :drive, :single_use, :star, :note)
+        # torque: Torque or nil when not known; angle_degrees: of a second stage or nil; doubt as in Torque#doubt; hearsay: the
+        # value's source is no source for a torque; star: nut numbers or nil; undone: loosened in this job, not only checked
+        Line = Value.define(:axle, :fastener, :label, :count, :torque, :angle_degrees, :source, :doubt, :hearsay, :plausible, :drive, :thread, :single_use, :threadlocker, :star, :note)
+        # Where a torque does not come from: another axle, what is usual.
+        HEARSAY = %w[copied typical].freeze
 
-        # placed: [Sequence::Placed]; fasteners: knowledge entries by id; data: { key => { value:, unit:, source:, number: } }.
-        def call(placed, caliper:, corners:, fasteners:, data:)
-          placed.flat_map { |each| each.step.tighten }.uniq.map do |id|
-            line(fasteners.fetch(id), caliper, corners, data)
-          end
+        # placed: [Placed] that concern the axle; setup: Lifts::Setup; fasteners: knowledge entries by id;
+        # data: { key => { value:, unit:, source:, number: } } -> [Line]
+        def call(placed, setup, fasteners:, data:)
+          ids = placed.flat_map { |each| each.step.tighten }.uniq.map { |id| fasteners.fetch(id) }
+          ids.select { |fastener| here?(fastener, setup) }.map { |fastener| line(fastener, setup, data) }
         end
 
         private
 
-        def line(fastener, caliper, corners, data)
+        # A shared step may tighten what only another axle of the job has.
+        def here?(fastener, setup) = fastener["counted_by"] || fastener.fetch("per_corner").key?(setup.configuration["calipers"])
+
+        def line(fastener, setup, data)
           id = fastener.fetch("id")
           known = data["#{id}.torque"]
           torque = known && Torque.from(known.fetch(:number), known.fetch(:unit))
-          count = count(fastener, caliper, data)
-          Line.new(fastener: id, label: fastener.fetch("label"), count: count && (count * corners), torque:, source: known&.fetch(:source),
-                   doubt: torque&.doubt(*fastener.fetch("plausible_newton_metres")), plausible: fastener.fetch("plausible_newton_metres"),
-                   drive: data.dig("#{id}.drive", :value), single_use: data.dig("#{id}.single_use", :value) == "once",
-                   star: fastener["counted_by"] && count && StarOrder.call(count), note: fastener.fetch("note"))
+          value = ->(key) { data.dig("#{id}.#{key}", :value) }
+          Line.new(axle: setup.axle, fastener: id, label: fastener.fetch("label"), count: count(fastener, setup, data), torque:, angle_degrees: data.dig("#{id}.angle", :number)&.value&.to_f,
+                   source: known&.fetch(:source), doubt: torque&.doubt(*fastener.fetch("plausible_newton_metres")), hearsay: HEARSAY.include?(known&.fetch(:source)),
+                   plausible: fastener.fetch("plausible_newton_metres"), drive: value["drive"], thread: value["thread"], single_use: value["single_use"] == "once", threadlocker: value["threadlocker"],
+                   star: star(fastener, data), note: fastener.fetch("note"))
         end
 
         # Per corner: fixed by the caliper kind, or counted by the owner.
-        def count(fastener, caliper, data)
-          counted = fastener["counted_by"]
-          counted ? data.dig(counted, :number)&.value&.to_i : fastener.fetch("per_corner").fetch(caliper)
+        def per_corner(fastener, setup, data)
+          fastener["counted_by"] ? counted(fastener, data) : fastener.fetch("per_corner").fetch(setup.configuration["calipers"])
+        end
+
+        def count(fastener, setup, data)
+          each = per_corner(fastener, setup, data)
+          each && (each * (fastener["shared"] ? 1 : setup.sides.length))
+        end
+
+        def counted(fastener, data) = data.dig(fastener["counted_by"], :number)&.value&.to_i
+
+        def star(fastener, data)
+          count = fastener["star"] && counted(fastener, data)
+          count && StarOrder.call(count)
         end
       end
     end

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+require_relative "../contracts/supplies"
+require_relative "../serializers/shopping"
+require_relative "../../service/money_choices"
+require_relative "../../service/owned_tools"
+require_relative "../../service/part_offers"
+require_relative "../../service/supplies"
+
+module Graver
+  module API
+    module Routes
+      # The owner's own parts, consumables and tools, what things cost, and the parts counter.
+      module Supplies
+        def self.registered(app)
+          app.helpers do
+            def supplies = Service::Supplies.new(context)
+
+            def tools_json
+              owned = Service::OwnedTools.new(context).ids
+              { tools: knowledge.tools.reject { |tool| tool["by_torque"] }.map { |tool| { id: tool["id"], label: tool["label"], special: tool.fetch("special", false), set: tool.key?("covers"), owned: owned.include?(tool["id"]) } } }
+            end
+
+            def offer_json(checked)
+              checks = checked.checks.map { |check| { what: check.what.sub("_mm", ""), old_mm: check.old_mm&.to_f, new_mm: check.new_mm&.to_f, within_mm: check.within_mm, verdict: check.verdict } }
+              { **checked.offer.to_h, checks: }
+            end
+          end
+
+          app.post("/supplies") { answer(Serializers::Shopping.supply(supplies.add(payload(Contracts::NewSupply))), 201) }
+          app.patch("/supplies/:id") { answer(Serializers::Shopping.supply(supplies.change(id, payload(Contracts::SupplyChange)))) }
+          app.get("/tools") { answer(tools_json) }
+
+          app.put("/tools") do
+            payload(Contracts::ToolOwned).then { |given| Service::OwnedTools.new(context).own(given[:tool], given[:owned]) }
+            answer(tools_json)
+          end
+
+          app.get("/money") { answer(Service::MoneyChoices.new(context).chosen) }
+          app.put("/money") { answer(Service::MoneyChoices.new(context).choose(payload(Contracts::MoneyChange))) }
+
+          app.get("/jobs/:id/offers") do
+            offers = Service::PartOffers.new(context).call(plan_of(job_of_address), params["line"].to_s)
+            answer({ simulated: context.counter.simulated?, offers: offers.map { |checked| offer_json(checked) } })
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,61 @@
+# frozen_string_literal: true
+
+require_relative "torque_lines"
+require_relative "../../service/order_faults"
+
+module Graver
+  module API
+    module Serializers
+      # The steps of a job, with what its owner changed of their order and noted at them.
+      class JobSteps
+        def initialize(knowledge)
+          @knowledge = knowledge
+        end
+
+        # Service::JobPlan::Plan -> { steps:, dropped:, set_aside: }
+        def call(plan)
+          ordered = plan.ordered
+          @torque = plan.torque
+          { steps: ordered.placed&.map { |placed| step(placed, plan) }, dropped: ordered.dropped.map { |placed| { key: placed.key, place: place(placed), text: placed.step.text, event: ordered.events.fetch(placed.key) } },
+            set_aside: ordered.set_aside.map { |adjustment, event, why| { event:, text: "#{said(adjustment)}: #{Service::OrderFaults.new(@knowledge).sentence(why)}" } } }
+        end
+
+        private
+
+        def step(placed, plan)
+          step = placed.step
+          own_notes = (plan.job&.notes || []).select { |note| note["key"] == placed.key }
+          { key: placed.key, stage: @knowledge.procedure.stage(step.stage).label, place: place(placed), text: step.text, why: step.why, gate: step.gate, cautions: cautions(placed), tighten: torque_at(placed).map { |set| TorqueLines.new(@knowledge).brief(set) },
+            event: plan.ordered.events[placed.key] || plan.ordered.events[step.id], own: step.id.start_with?("own-"), notes: own_notes.map { |note| noted(note) }, last_time: plan.notes.fetch(step.id, []).first(3).map { |note| noted(note) } }
+        end
+
+        def noted(note) = { text: note["text"], day: note["day"] }
+
+        # "front left", "front" of several axles, or nil
+        def place(placed)
+          return [placed.axle, placed.side == "both" ? nil : placed.side].compact.join(" ") if placed.axle
+
+          placed.lift == "both" ? "both axles" : placed.lift
+        end
+
+        def torque_at(placed)
+          @torque.select { |set| placed.step.tighten.include?(set.line.fastener) && (placed.axle ? set.line.axle == placed.axle : [nil, "both", set.line.axle].include?(placed.lift)) }
+        end
+
+        # The danger stands at the bolt whose torque is not known.
+        def cautions(placed)
+          unknown = torque_at(placed).any? { |set| set.line.torque.nil? && !@knowledge.fastener(set.line.fastener)["snug"] }
+          (placed.step.cautions + (unknown ? ["no-value"] : [])).map { |id| @knowledge.cautions.fetch(id).slice("severity", "text") }
+        end
+
+        def said(adjustment)
+          case adjustment.deed
+          when "drop" then "A step left out is back"
+          when "move" then "A step stands where the planner has it"
+          else "“#{adjustment.text}” has lost its place"
+          end
+        end
+      end
+    end
+  end
+end

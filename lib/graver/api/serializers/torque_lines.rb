@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+require_relative "torque_doubt"
+require_relative "torque_wrenches"
+
+module Graver
+  module API
+    module Serializers
+      # The torque card.
+      class TorqueLines
+        UNITS = { newton_metres: "N·m", pound_feet: "lbf·ft", pound_inches: "lbf·in" }.freeze
+
+        def initialize(knowledge)
+          @knowledge = knowledge
+        end
+
+        # Service::Planning::Torque::Set
+        def call(set)
+          line = set.line
+          { id: set.id, axle: line.axle, fastener: line.fastener, label: line.label, count: line.count, **in_units(line), angle_degrees: line.angle_degrees, entered: entered(line),
+            source: line.source && @knowledge.brake_data.sources.fetch(line.source), doubt: doubt(line), drive: line.drive && @knowledge.brake_data.label("wheel_nut.drive", line.drive),
+            thread: line.thread, threadlocker: threadlocker(line), single_use: line.single_use, star: line.star, note: line.note, wrench: TorqueWrenches.choice(set.wrench) }
+        end
+
+        # The same in few words, for the step where it is tightened.
+        def brief(set) = { axle: set.line.axle, label: set.line.label, fastener: set.line.fastener, **in_units(set.line), angle_degrees: set.line.angle_degrees }
+
+        private
+
+        def in_units(line) = UNITS.transform_values { |unit| line.torque&.in_unit(unit) }
+        def entered(line) = line.torque && "#{format("%g", line.torque.entered)} #{line.torque.unit}"
+        def threadlocker(line) = line.threadlocker && @knowledge.brake_data.label("wheel_nut.threadlocker", line.threadlocker)
+
+        def doubt(line)
+          return TorqueDoubt.sentence(line.torque, line.doubt, line.plausible) unless line.hearsay && !line.doubt
+
+          "This value does not come from the maker of this vehicle: a torque is never taken over from another model, axle or year."
+        end
+      end
+    end
+  end
+end

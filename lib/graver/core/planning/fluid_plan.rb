@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+require_relative "../value"
+
+module Graver
+  module Core
+    module Planning
+      # How much fluid comes back, how much is drawn off first, how much is bought. All volumes in ml.
+      class FluidPlan
+        # pushed: comes back, nil unknown; draw_off: before the pistons go home, nil unknown; needed, bottles: [ml, ...] to buy
+        Plan = Value.define(:pushed, :headroom, :draw_off, :needed, :bottles)
+
+        # rules: { flush_ml: per corner, opened_ml: per corner, top_up_ml:, bottles: [ml], headroom_share: }
+        def initialize(rules)
+          @rules = rules
+        end
+
+        # pushed: ml of all axles or nil; headroom: ml above the level or nil; pushes: do pistons go home at all?
+        # flushed, opened: corners -> Plan
+        def call(pushed:, headroom:, pushes:, flushed:, opened:)
+          needed = (flushed * @rules.fetch(:flush_ml)) + (opened * @rules.fetch(:opened_ml))
+          needed = @rules.fetch(:top_up_ml) unless needed.positive?
+          Plan.new(pushed:, headroom:, draw_off: pushes ? draw_off(pushed, headroom) : 0.0, needed:, bottles: bottles(needed))
+        end
+
+        # The fewest bottles that hold enough; among those the least in all.
+        def bottles(needed)
+          sizes = @rules.fetch(:bottles)
+          (1..(needed / sizes.max.to_f).ceil).each do |count|
+            fits = sizes.repeated_combination(count).select { |each| each.sum >= needed }
+            return fits.min_by(&:sum).sort.reverse if fits.any?
+          end
+          []
+        end
+
+        private
+
+        def draw_off(pushed, headroom)
+          pushed && headroom && [pushed - (headroom * @rules.fetch(:headroom_share)), 0.0].max
+        end
+      end
+    end
+  end
+end

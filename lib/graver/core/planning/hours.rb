@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+require_relative "../value"
+
+module Graver
+  module Core
+    module Planning
+      # How long a job takes: common practice, or that at the owner's own pace once jobs were timed.
+      class Hours
+        # low, high: hours; jobs: how many of the owner's own it rests on
+        Range = Value.define(:low, :high, :jobs)
+
+        # rules: { "lift" => { "minutes" => [from, to] }, "per_corner" => { work => ... }, "electric" => ..., "own_spread" => { "share" => } }
+        def initialize(rules)
+          @rules = rules
+        end
+
+        # [Lift] -> [low, high] hours by common practice
+        def usual(lifts)
+          parts = lifts.flat_map { |lift| [minutes(@rules.fetch("lift")), *lift.corners.flat_map { |corner| of_corner(corner) }, *electric(lift)] }
+          parts.transpose.map { |column| column.sum / 60.0 }
+        end
+
+        # earlier: [[hours taken, usual low, usual high], ...] of the owner's own jobs -> Range
+        #
+        # Own pace: the geometric mean of what a job took against the middle of what is usual for it; the spread shrinks
+        # with the number of jobs, never below own_spread either side.
+        def call(lifts, earlier)
+          low, high = usual(lifts)
+          return Range.new(low:, high:, jobs: 0) if earlier.empty?
+
+          logs = earlier.map { |taken, from, to| Math.log(taken / Math.sqrt(from * to)) }
+          middle = Math.sqrt(low * high) * Math.exp(logs.sum / logs.length)
+          spread = [(Math.sqrt(high / low) - 1) / Math.sqrt(earlier.length), @rules.dig("own_spread", "share")].max
+          Range.new(low: middle / (1 + spread), high: middle * (1 + spread), jobs: earlier.length)
+        end
+
+        private
+
+        def minutes(entry) = entry.fetch("minutes").map(&:to_f)
+
+        def of_corner(corner)
+          works = corner.configuration.fetch("work")
+          captive = works.include?("rotor_off") && corner.configuration["retentions"] == "captive"
+          discs = corner.side == "both" ? 2 : 1
+          (works + (captive ? ["captive"] : [])).filter_map { |work| @rules.fetch("per_corner")[work] }.flat_map { |entry| [minutes(entry)] * discs }
+        end
+
+        def electric(lift)
+          lift.corners.any? { |corner| corner.configuration["parking_brakes"] == "electric" && corner.configuration["work"].include?("open") } ? [minutes(@rules.fetch("electric"))] : []
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+require_relative "../value"
+require_relative "sequence"
+
+module Graver
+  module Core
+    module Planning
+      # Walks through an order of steps and notes every step that does not find what it needs: a step that should have come
+      # first, a fact it requires (the piston is home), a fact it forbids (a caliper is open when the pedal is pumped).
+      class Proof
+        # about: id of the fact or step; kind: "requires", "forbids" or "needs"; where: "front left" or nil
+        Fault = Value.define(:placed, :kind, :about, :where)
+
+        # base: the planner's own order for these lifts: what it never gives, an optional fact, is not asked for.
+        def initialize(procedure, lifts, base)
+          @facts = procedure.facts
+          @corners = lifts.to_h { |lift| [lift.name, lift.corners.map { |corner| [corner.axle, corner.side] }] }
+          @given = base.flat_map { |placed| places(placed.step.gives, placed) }.to_h { |place| [place, true] }
+        end
+
+        # [Placed] -> [Fault], empty when the order holds
+        def call(placed)
+          holds = {}
+          seen = Hash.new { |hash, id| hash[id] = [] }
+          later = placed.group_by { |each| each.step.id }
+          placed.flat_map do |each|
+            found = facts_missing(each, holds) + needs_missing(each, seen, later)
+            places(each.step.gives, each).each { |place| holds[place] = true }
+            places(each.step.takes, each).each { |place| holds.delete(place) }
+            seen[each.step.id] << each
+            found
+          end
+        end
+
+        private
+
+        def facts_missing(placed, holds)
+          missing = places(placed.step.requires, placed).reject { |place| holds.key?(place) || (@facts.fetch(place.first).optional && !@given.key?(place)) }
+          standing = places(placed.step.forbids, placed).select { |place| holds.key?(place) }
+          { "requires" => missing, "forbids" => standing }.flat_map { |kind, found| found.map { |fact, *where| Fault.new(placed:, kind:, about: fact, where: where.any? ? where.join(" ") : nil) } }
+        end
+
+        def needs_missing(placed, seen, all)
+          placed.step.needs.flat_map do |id|
+            here = all.fetch(id, []).select { |other| concerns?(other, placed) }
+            (here - seen[id]).map { |other| Fault.new(placed:, kind: "needs", about: id, where: [other.axle, other.side].compact.join(" ")) }
+          end
+        end
+
+        # Does what is done at one place come before what is done at the other at all?
+        def concerns?(one, other)
+          return true if one.lift.nil? || other.lift.nil?
+          return false unless one.lift == other.lift
+
+          one.axle.nil? || other.axle.nil? || [one.axle, one.side] == [other.axle, other.side]
+        end
+
+        # Facts at the places a step speaks of: [[fact], [fact, lift], [fact, axle, side], ...]
+        def places(facts, placed)
+          facts.flat_map do |fact|
+            case @facts.fetch(fact).of
+            when "job" then [[fact]]
+            when "lift" then (placed.lift ? [placed.lift] : @corners.keys).map { |lift| [fact, lift] }
+            else corners_of(placed).map { |corner| [fact, *corner] }
+            end
+          end
+        end
+
+        def corners_of(placed)
+          return [[placed.axle, placed.side]] if placed.axle
+
+          placed.lift ? @corners.fetch(placed.lift) : @corners.values.flatten(1)
+        end
+      end
+    end
+  end
+end

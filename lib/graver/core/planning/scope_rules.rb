@@ -1,0 +1,47 @@
+# frozen_string_literal: true
+
+require_relative "../value"
+require_relative "conditions"
+
+module Graver
+  module Core
+    module Planning
+      # What the works of a job bring with them, ask for, and where they exist at all. Works are knowledge entries:
+      # { "id", "label", "means", "asks", "decides", "when", "with", "alone", "rotors" }.
+      class ScopeRules
+        def initialize(rules)
+          @works = rules.fetch("works").to_h { |work| [work.fetch("id"), work] }
+          @always = rules.fetch("always_decides")
+          @impossible = rules.fetch("impossible")
+        end
+
+        def ids = @works.keys
+
+        # Works an axle can have; configuration as in Conditions.met?
+        def offered(configuration) = @works.values.select { |work| Conditions.met?(work["when"], configuration) }
+
+        # The works and what they mean for the steps: ["pads"] -> ["pads", "open", "push"]
+        def expanded(works) = works.flat_map { |id| [id, *@works.fetch(id).fetch("means")] }.uniq
+
+        # Brake data keys the works want to be known, and those without which there is no order.
+        def asks(works) = works.flat_map { |id| @works.fetch(id).fetch("asks") }.uniq
+        def decides(works) = (@always + works.flat_map { |id| @works.fetch(id).fetch("decides", []) }).uniq
+
+        # Why the configuration cannot be as it was entered, or nil.
+        def impossible(configuration) = @impossible.find { |entry| Conditions.met?(entry.fetch("when"), configuration) }&.fetch("because")
+
+        # What usually goes with the chosen works and was not chosen: [[work, because], ...]
+        def companions(works)
+          works.flat_map { |id| (@works.fetch(id).fetch("with", []) - works).map { |other| [other, @works.fetch(id)["because"]] } }
+        end
+
+        # Sentences on what cannot be chosen together.
+        def conflicts(works)
+          alone = works.find { |id| @works.fetch(id)["alone"] && works.length > 1 }
+          rotors = works.select { |id| @works.fetch(id)["rotors"] }
+          [("“#{@works.fetch(alone)["label"]}” is done alone" if alone), ("rotors are either new or turned" if rotors.length > 1)].compact
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+require_relative "../value"
+
+module Graver
+  module Core
+    module Planning
+      # The tools of a job against those that are owned.
+      class ToolCheck
+        # status: "owned", "instead" (an owned tool does it as safely: by) or "missing"; uses: what for, e.g. fasteners
+        Line = Value.define(:id, :label, :status, :by, :uses, :never, :note, :special)
+
+        # tools: knowledge entries in the order they are shown
+        def initialize(tools)
+          @tools = tools.to_h { |tool| [tool.fetch("id"), tool] }
+        end
+
+        # ids: of tools the steps name; drives: { drive id => [[drive label, fastener label], ...] }; owned: ids -> [Line]
+        def call(ids, drives, owned)
+          named = ids.uniq.filter_map { |id| line(@tools.fetch(id), owned, []) unless @tools.fetch(id)["by_torque"] }
+          named + drives.group_by { |drive, _| covering(drive) }.map { |set, mine| drive_line(set, mine, owned) }
+        end
+
+        private
+
+        def covering(drive) = @tools.values.find { |tool| tool.fetch("covers", []).include?(drive) }
+
+        def drive_line(set, drives, owned)
+          uses = drives.flat_map { |_, uses| uses }.map { |drive, fastener| "#{drive} for the #{fastener.downcase}" }
+          return line(set, owned, uses) if set
+
+          Line.new(id: drives.first.first, label: uses.first, status: "missing", by: nil, uses:, never: nil, note: nil, special: true)
+        end
+
+        def line(tool, owned, uses)
+          instead = tool.fetch("instead", []).find { |id| owned.include?(id) }
+          has = owned.include?(tool.fetch("id"))
+          Line.new(id: tool.fetch("id"), label: tool.fetch("label"), status: has ? "owned" : (instead ? "instead" : "missing"), by: has || instead.nil? ? nil : @tools.fetch(instead)["label"], uses:,
+                   never: tool["never"], note: tool["note"], special: tool.fetch("special", false))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+require_relative "../core/planning/procedure"
+
+module Graver
+  module Knowledge
+    # The procedure and its steps as the core wants them: one file of stages, one of facts, one of steps for each stage.
+    module ProcedureFiles
+      STAGES = "procedures/brake_job.yml"
+      FACTS = "procedures/facts.yml"
+      LISTS = %w[needs requires forbids gives takes fasteners tighten tools consumables cautions].freeze
+
+      module_function
+
+      def file_of(stage) = "steps/#{stage}.yml"
+
+      # contents: { file name => parsed content }
+      def build(contents)
+        content = contents.fetch(STAGES)
+        stages = content.fetch("stages").map { |id, stage| Core::Planning::Stage.new(id:, label: stage["label"], of: stage["of"]) }
+        steps = stages.flat_map { |stage| contents.fetch(file_of(stage.id), []).map { |entry| step(entry, stage.id) } }
+        facts = contents.fetch(FACTS).to_h { |fact| [fact["id"], Core::Planning::Fact.new(id: fact["id"], of: fact["of"], label: fact["label"], optional: fact.fetch("optional", false))] }
+        Core::Planning::Procedure.new(id: content["id"], label: content["label"], stages:, steps:, facts:)
+      end
+
+      def step(entry, stage)
+        lists = LISTS.to_h { |key| [key.to_sym, entry.fetch(key, []).freeze] }
+        Core::Planning::Step.new(id: entry["id"], stage:, text: entry["text"], why: entry["why"], gate: entry.fetch("gate", false),
+                                 conditions: entry.fetch("when", {}).freeze, exceptions: entry.fetch("unless", {}).freeze, **lists)
+      end
+    end
+  end
+end

@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+require_relative "../core/planning/sequence"
+require_relative "procedure_files"
+
+module Graver
+  module Knowledge
+    # What the steps say of each other and of the other files: faults name file, line and step.
+    class StepReferences
+      # lines: callable (file, id) -> line number
+      def initialize(contents, procedure, lines)
+        @contents = contents
+        @procedure = procedure
+        @lines = lines
+      end
+
+      # -> [sentence], all that is wrong
+      def faults
+        found = dangling + duplicates + late + one_way
+        found.empty? ? cyclic : found
+      end
+
+      private
+
+      def at(step) = "#{ProcedureFiles.file_of(step.stage)}:#{@lines.call(ProcedureFiles.file_of(step.stage), step.id)}: step #{step.id}"
+      def ids(file) = @contents.fetch(file).map { |entry| entry.fetch("id") }
+
+      def known
+        facts = @procedure.facts.keys
+        works = @contents.fetch("rules/scope.yml").fetch("works")
+        { needs: @procedure.steps.map(&:id), requires: facts, forbids: facts, gives: facts, takes: facts, fasteners: ids("fasteners.yml"), tighten: ids("fasteners.yml"), tools: ids("tools.yml"),
+          consumables: ids("consumables.yml"), cautions: ids("cautions.yml"), calipers: ids("calipers.yml"), work: works.flat_map { |work| [work["id"], *work["means"]] },
+          **@contents.fetch("brake_data.yml").fetch("choices").slice("parking_brakes", "retentions", "springs", "hose_fittings").to_h { |key, choices| [key.to_sym, choices.keys] } }
+      end
+
+      def dangling
+        all = known
+        @procedure.steps.flat_map do |step|
+          places = [step.conditions, step.exceptions].flat_map(&:to_a).to_h { |key, _| [key.to_sym, [step.conditions[key], step.exceptions[key]].flatten.compact] }
+          step.to_h.merge(places).slice(*all.keys).flat_map { |kind, named| (named - all.fetch(kind)).map { |id| "#{at(step)} names #{kind} #{id}, which is not there" } }
+        end
+      end
+
+      def duplicates
+        @procedure.steps.group_by(&:id).values.select { |same| same.length > 1 }.map { |same| "#{at(same.last)} stands twice" }
+      end
+
+      # Stages are worked one after the other, so a need may only point back.
+      def late
+        rank = @procedure.stages.map(&:id)
+        @procedure.steps.flat_map do |step|
+          needs = step.needs.filter_map { |id| @procedure.step(id) }.select { |need| rank.index(need.stage) > rank.index(step.stage) }
+          needs.map { |need| "#{at(step)} needs #{need.id}, which is in a later stage" }
+        end
+      end
+
+      # A fact that is required but never given can never hold.
+      def one_way
+        given = @procedure.steps.flat_map(&:gives)
+        @procedure.steps.flat_map { |step| (step.requires - given).map { |fact| "#{at(step)} requires #{fact}, which no step gives" } }
+      end
+
+      def cyclic
+        Core::Planning::Sequence.new(@procedure).order
+        []
+      rescue Core::Planning::Sequence::Impossible => e
+        ["#{at(@procedure.step(e.steps.first))}: #{e.message}"]
+      end
+    end
+  end
+end

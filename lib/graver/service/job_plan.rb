@@ -1,0 +1,113 @@
+# frozen_string_literal: true
+
+require_relative "planning/fluid"
+require_relative "planning/money"
+require_relative "planning/readiness"
+require_relative "planning/scope"
+require_relative "planning/shopping"
+require_relative "planning/steps"
+require_relative "planning/torque"
+require_relative "vehicle_overviews"
+
+module Graver
+  module Service
+    # Everything for a job: what is done, in which order, what has to be there, what it costs, and what is still missing.
+    class JobPlan
+      # field: knowledge entry; blocks: the job is not ready without it
+      Gap = Core::Value.define(:file, :field, :blocks)
+      # ordered: Planning::Steps::Ordered; torque: [Planning::Torque::Set]; gaps: [Gap]; impossible: [[AxleFile, sentence]];
+      # places: knowledge entries of what goes where; notes: { step id => [note of an earlier job] }
+      Plan = Core::Value.define(:overview, :job, :scope, :ordered, :torque, :parts, :consumables, :tools, :fluid, :money, :gaps, :impossible, :places, :notes, :readiness) do
+        def axle_id(name) = scope.axles.find { |axle| axle.name == name }.file.axle.id
+        def ready? = ordered.placed && readiness.none?(&:open?)
+      end
+
+      def initialize(context)
+        @context = context
+        @knowledge = context.knowledge
+        @scope = Planning::Scope.new(context)
+      end
+
+      # A job on file. Raises NotFound.
+      def of_job(job)
+        axle = @context.store.vehicles.find_axle(job.axle_id)
+        call(VehicleOverviews.new(@context).find(axle.vehicle_id), job.axle_id, job)
+      end
+
+      # What a job that begins with an axle would be. Raises NotFound.
+      def proposed(axle_id)
+        axle = @context.store.vehicles.find_axle(axle_id)
+        call(VehicleOverviews.new(@context).find(axle.vehicle_id), axle_id, nil)
+      end
+
+      # The order of steps alone, without forecasts: Planning::Steps::Ordered. For ticks and timing.
+      def ordered(job)
+        files = AxleFiles.new(@context).of([vehicle_of(job)]).values.first
+        works = job.scope ? job.scope["axles"].transform_keys(&:to_i) : { job.axle_id => ["pads"] }
+        order(files.select { |file| works[file.axle.id]&.any? }.to_h { |file| [file, works[file.axle.id]] }, job)
+      end
+
+      private
+
+      def vehicle_of(job) = @context.store.vehicles.find(@context.store.vehicles.find_axle(job.axle_id).vehicle_id)
+
+      # { AxleFile => works } -> Ordered
+      def order(works, job)
+        setups = works.map { |file, chosen| @scope.setup(file, chosen) }
+        undecided = works.any? { |file, chosen| @scope.impossible(file, chosen) || @scope.gaps(file, chosen).any? { |_, decides| decides } }
+        Planning::Steps.new(@knowledge).call(setups, works.keys.first, possible: works.any? && !undecided, adjustments: job&.adjustments || {})
+      end
+
+      def call(overview, axle_id, job)
+        scope = @scope.call(overview, axle_id, job ? job.scope || { "axles" => { axle_id.to_s => ["pads"] } } : nil)
+        works = scope.included.to_h { |axle| [axle.file, axle.works] }
+        ordered = order(works, job)
+        torque = Planning::Torque.new(@context).call(ordered, files(works))
+        lists = lists(overview, scope, ordered, torque, works, job)
+        plan = Plan.new(overview:, job:, scope:, ordered:, torque:, **lists, gaps: gaps(works, ordered), impossible: works.filter_map { |file, chosen| (because = @scope.impossible(file, chosen)) && [file, because] },
+                        places: places(ordered), notes: notes(overview, job), readiness: [])
+        plan.with(readiness: Planning::Readiness.new(@context).call(plan, job))
+      end
+
+      def files(works) = works.keys.to_h { |file| [file.axle.name, file] }
+
+      def lists(overview, scope, ordered, torque, works, job)
+        shopping = Planning::Shopping.new(@context)
+        fluid = Planning::Fluid.new(@context).call(overview, scope, ordered)
+        lists = { parts: shopping.parts(ordered, files(works), torque, job), tools: shopping.tools(ordered, torque, job), consumables: shopping.consumables(ordered, fluid.plan.needed, job) }
+        money = Planning::Money.new(@context, hours_of: ->(earlier) { ordered(earlier).lifts }).call(overview, scope, ordered, lists, job, finished(overview))
+        { **lists, fluid:, money: }
+      end
+
+      def finished(overview) = jobs(overview).select { |job| job.state == "finished" }
+      def jobs(overview) = @context.store.jobs.of(overview.vehicle.axles.map(&:id))
+
+      # What the scope asks for, and the size of everything that is undone or tightened.
+      def gaps(works, ordered)
+        works.flat_map do |file, chosen|
+          asked = @scope.gaps(file, chosen).map { |field, decides| Gap.new(file:, field:, blocks: decides || field["needed_for"].include?("job")) }
+          asked + drives(file, ordered).map { |field| Gap.new(file:, field:, blocks: true) }
+        end
+      end
+
+      def drives(file, ordered)
+        mine = (ordered.placed || []).select { |placed| [nil, file.axle.name].include?(placed.axle) && [nil, "both", file.axle.name].include?(placed.lift) }
+        ids = mine.flat_map { |placed| placed.step.fasteners + placed.step.tighten }.uniq
+        fields = @knowledge.brake_data.applying(**file.place)
+        fields.select { |field| ids.include?(field["fastener"]) && field["key"].end_with?(".drive", ".count") && !file.data.key?(field["key"]) }
+      end
+
+      def places(ordered)
+        @knowledge.places.select do |place|
+          ordered.setups.any? { |setup| Core::Planning::Conditions.met?(place.slice("work", "calipers", "retentions", "vehicles"), setup.configuration) }
+        end
+      end
+
+      # What was noted at a step in earlier jobs of the vehicle, newest first.
+      def notes(overview, job)
+        earlier = jobs(overview).reject { |each| job && each.id >= job.id }
+        earlier.reverse.flat_map(&:notes).group_by { |note| note["step"] }
+      end
+    end
+  end
+end

@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+require_relative "job_plan"
+
+module Graver
+  module Service
+    # What the parts counter has for one line of a job.
+    class PartOffers
+      # offer: Bench::PartsCounter::Offer; checks: [Core::Planning::PartMatch::Check]
+      Checked = Core::Value.define(:offer, :checks)
+
+      def initialize(context)
+        @context = context
+      end
+
+      # line: "front.pads", or the id of a consumable or tool -> [Checked]. Raises NotFound, DeviceFailed.
+      def call(plan, line)
+        part = plan.parts.find { |each| each.id == line }
+        return loose(plan, line).map { |offer| Checked.new(offer:, checks: []) } unless part
+
+        known = part.line.matches.to_h { |what, match| [what.to_sym, plan.scope.included.find { |axle| axle.name == part.line.axle }.file.length_mm(match["key"])] }
+        @context.counter.offers(item: part.line.id.split(".").first, wanted: { thickness_mm: nil, diameter_mm: nil, **known }).map { |offer| Checked.new(offer:, checks: checks(part, known, offer)) }
+      end
+
+      private
+
+      def loose(plan, id)
+        known = plan.consumables.map(&:id) + plan.tools.map { |tool| tool.line.id }
+        raise NotFound, "there is no such line in this job" unless known.include?(id)
+
+        @context.counter.offers(item: id, wanted: { thickness_mm: nil, diameter_mm: nil })
+      end
+
+      def checks(part, known, offer)
+        details = part.line.matches.keys.to_h { |what| [what, offer[what.to_sym]] }
+        Core::Planning::PartMatch.call(part.line.matches, details, part.line.matches.to_h { |what, match| [match["key"], known[what.to_sym]] })
+      end
+    end
+  end
+end

@@ -1,0 +1,99 @@
+# frozen_string_literal: true
+
+require_relative "../money_choices"
+require_relative "../supplies"
+require_relative "../../core/planning/hours"
+require_relative "../../core/planning/pad_cost"
+require_relative "../../core/planning/shop_quote"
+
+module Graver
+  module Service
+    module Planning
+      # What a job takes of time and money, against a shop; what each choice of pads costs over its life; what was spent so far.
+      class Money
+        # per1000: [pads, rotors or nil]
+        Choice = Core::Value.define(:axle, :supply, :life_km, :pads_per_1000, :rotors_per_1000)
+        # hours: Core::Planning::Hours::Range; parts, consumables, tools: Float; unpriced: labels; shop: Float, shop_from: "quote"
+        # or "estimate"; spent: Float, over_km: of what was spent before
+        Card = Core::Value.define(:currency, :hours, :parts, :consumables, :tools, :unpriced, :shop, :shop_from, :choices, :spent, :over_km) do
+          def total = parts + consumables + tools
+          def saving = shop && (shop - total)
+        end
+
+        # hours_of: callable (Storage::Job) -> [Lift] of an earlier job
+        def initialize(context, hours_of:)
+          @context = context
+          @rules = context.knowledge.hours
+          @money = MoneyChoices.new(context)
+          @supplies = Supplies.new(context)
+          @hours_of = hours_of
+        end
+
+        # overview: VehicleOverviews::Overview; lists: { parts:, consumables:, tools: } of Shopping; earlier: [Storage::Job] -> Card
+        def call(overview, chosen, ordered, lists, job, earlier)
+          hours = hours(ordered.lifts, earlier)
+          parts, consumables, tools = sums(lists)
+          Card.new(currency: @money.chosen["currency"], hours:, parts:, consumables:, tools:, unpriced: unpriced(lists), shop: shop(job, parts, hours), shop_from: job&.quote ? "quote" : "estimate",
+                   choices: chosen.included.flat_map { |axle| choices(axle, lists[:parts]) }, spent: earlier.sum { |each| (each.closed["spent"] || 0).to_f }, over_km: over_km(overview))
+        end
+
+        private
+
+        def hours(lifts, earlier)
+          planner = Core::Planning::Hours.new(@rules)
+          timed = earlier.select { |job| job.closed["hours"] }.map { |job| [job.closed["hours"].to_f, *planner.usual(@hours_of.call(job))] }
+          planner.call(lifts, timed)
+        end
+
+        def sums(lists)
+          missing = lists[:tools].select { |tool| tool.line.status == "missing" && !tool.settled }
+          [lists[:parts].filter_map(&:price).sum.to_f, lists[:consumables].filter_map(&:price).sum.to_f, missing.filter_map { |tool| tool.supply && @supplies.price(tool.supply) }.sum.to_f]
+        end
+
+        def unpriced(lists)
+          lists[:parts].reject { |part| part.price || part.line.optional }.map { |part| part.line.label } + lists[:consumables].select { |each| each.state == "buy" && !each.price }.map(&:label)
+        end
+
+        # A quote as the owner was given it, else worked out from what shops ask.
+        def shop(job, parts, hours)
+          return job.quote["total"].to_f if job&.quote
+
+          labour = Math.sqrt(hours.low * hours.high) * @rules.dig("shop", "labour_hours_share")
+          Core::Planning::ShopQuote.call(parts:, hours: labour, rate: @money.number("labour_rate"), markup_percent: @money.number("markup_percent"), tax_percent: @money.number("tax_percent"))
+        end
+
+        def choices(axle, parts)
+          part = parts.find { |each| each.line.axle == axle.name && each.line.id == "pads" }
+          pads = axle.overview.answer.pads
+          return [] unless part && pads
+
+          part.supplies.select(&:price).filter_map { |supply| choice(axle, supply, pads, parts) }
+        end
+
+        def choice(axle, supply, pads, parts)
+          new_mm = @supplies.details_mm(supply)["thickness_mm"] || axle.file.length_mm("pad.new_thickness") or return
+          return if new_mm <= pads.limit_mm
+
+          factor = supply.compound ? @context.knowledge.what_if.dig("pads", supply.compound, "factor") : 1.0
+          life_km = pads.supposing(limit_mm: pads.limit_mm, factor:, new_mm:).first.quantile(0.5)
+          own, rotors = Core::Planning::PadCost.call(price: @supplies.price(supply).to_f, life_km:, **rotor_share(axle, life_km, parts))
+          Choice.new(axle: axle.name, supply:, life_km:, pads_per_1000: own, rotors_per_1000: rotors)
+        end
+
+        def rotor_share(axle, life_km, parts)
+          supply = parts.find { |each| each.line.axle == axle.name && each.line.id == "rotor" }&.chosen || @supplies.of_item("part", "rotor", axle.file.axle.id).find(&:price)
+          rates = axle.overview.answer.rotors
+          new_mm, least = axle.file.length_mm("rotor.new_thickness"), axle.file.discard_mm
+          return {} unless supply&.price && rates&.readings&.positive? && new_mm && least
+
+          { rotors_price: @supplies.price(supply).to_f * axle.file.axle.sides.length, rotor_wear_mm: rates.rates.values.map { |rate| rate[1] }.max * life_km / 1000, rotor_spare_mm: new_mm - least }
+        end
+
+        def over_km(overview)
+          km = overview.look_overs.map(&:odometer_km)
+          km.any? ? km.max - km.min : 0.0
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,137 @@
+# frozen_string_literal: true
+
+require_relative "../wording"
+require_relative "../../core/planning/wrench_choice"
+require_relative "../../core/value"
+
+module Graver
+  module Service
+    module Planning
+      # What is still missing for a job, and what to do about each.
+      class Readiness
+        # id: what a tick refers to; kind: of knowledge/rules/readiness.yml; text, todo: sentences; settled: ticked by the owner;
+        # blocks: the job is not ready while it is open; axle_id: whose brake data mend it, or nil
+        Item = Core::Value.define(:id, :kind, :text, :todo, :settled, :blocks, :tickable, :axle_id) do
+          def open? = blocks && !settled
+        end
+
+        def initialize(context)
+          @context = context
+          @rules = context.knowledge.readiness
+        end
+
+        # JobPlan::Plan without its readiness, as its parts -> [Item]
+        def call(plan, job)
+          @settled = job&.settled || []
+          [*data(plan), *torque(plan), *rotors(plan), *parts(plan), *tools(plan), *consumables(plan), *fluid(plan), *time(plan, job)]
+        end
+
+        private
+
+        def item(kind, id, text, axle_id: nil, **tokens)
+          rule = @rules.fetch(kind)
+          tickable = rule.fetch("ticked", false)
+          Item.new(id: "#{kind}:#{id}", kind:, text:, todo: Wording.tokens(rule.fetch("todo"), tokens).then { |todo| todo[0].upcase + todo[1..] }, settled: tickable && @settled.include?("#{kind}:#{id}"), tickable:,
+                   blocks: rule.fetch("blocks"), axle_id:)
+        end
+
+        def data(plan)
+          gaps = plan.gaps.map do |gap|
+            item(gap.blocks ? "data" : "wanted", "#{gap.file.axle.id}.#{gap.field["key"]}", "#{gap.file.axle.name.capitalize}: #{gap.field["label"].then { |label| label[0].downcase + label[1..] }} not known; #{gap.field["waits"]}.", axle_id: gap.file.axle.id, find: gap.field["find"])
+          end
+          gaps + plan.impossible.map { |file, because| item("impossible", file.axle.id.to_s, "#{file.axle.name.capitalize}: #{because}", axle_id: file.axle.id) }
+        end
+
+        def torque(plan)
+          plan.torque.flat_map { |set| [*unknown(set, plan), *doubtful(set, plan), *angled(set), *wrench(set)] }
+        end
+
+        def unknown(set, plan)
+          return [] if set.line.torque || @context.knowledge.fastener(set.line.fastener)["snug"]
+
+          [item("torque", set.id, "#{place(set.line)}: no torque is on file.", axle_id: plan.axle_id(set.line.axle))]
+        end
+
+        # Ticked for this very value: another one is asked about again.
+        def doubtful(set, plan)
+          return [] unless set.line.torque && (set.line.doubt || set.line.hearsay)
+
+          text = set.line.doubt ? "#{place(set.line)}: #{format("%g", set.line.torque.entered)} #{set.line.torque.unit} is not what is usual." : "#{place(set.line)}: the value does not come from the maker."
+          [item("doubt", "#{set.id}.#{format("%g", set.line.torque.newton_metres)}", text, axle_id: plan.axle_id(set.line.axle))]
+        end
+
+        def angled(set)
+          set.line.angle_degrees ? [item("angle", set.id, "#{place(set.line)}: a second stage of #{format("%g", set.line.angle_degrees)}°.")] : []
+        end
+
+        def wrench(set)
+          return [item("calibration", set.id, "#{place(set.line)}: #{set.wrench.wrench.name} is overdue for calibration.")] if set.wrench.respond_to?(:overdue) && set.wrench.overdue
+          return [] unless set.wrench.is_a?(Core::Planning::WrenchChoice::Borrow)
+
+          range = set.wrench.range
+          sentence = range ? "Borrow one for #{range.join(" to ")} N·m." : "No common wrench does: ask a shop."
+          [item("wrench", set.id, "#{place(set.line)}: no wrench of yours reaches #{format("%.3g", set.line.torque.newton_metres)} N·m.", sentence:)]
+        end
+
+        def place(line) = "#{line.axle.capitalize} #{line.label.downcase}"
+
+        def rotors(plan)
+          unclear = %w[measure_again unknown_limit unmeasured face_bad]
+          plan.scope.included.select { |axle| axle.works.include?("pads") && !axle.works.intersect?(%w[rotors_new rotors_turn]) && unclear.include?(axle.rotors[:verdict]) }.map do |axle|
+            label = @context.knowledge.rotor_rules.dig("verdicts", axle.rotors[:verdict], "label")
+            item("rotors", axle.name, "#{axle.name.capitalize} rotors stay in this plan, but their verdict is open.", label: label.downcase)
+          end
+        end
+
+        def parts(plan)
+          plan.parts.flat_map { |part| [*mismatches(part), *lacking(part)] }
+        end
+
+        def mismatches(part)
+          part.checks.select { |check| check.verdict == "differs" }.map do |check|
+            item("mismatch", "#{part.id}.#{check.what}", "#{part.chosen.name}: #{check.what.sub("_mm", "")} #{format("%g", check.new_mm)} mm, the old one's #{format("%g", check.old_mm)} mm.")
+          end
+        end
+
+        def lacking(part)
+          return [] if part.state == "shelf"
+          return [item("spares", part.id, named(part))] if part.line.optional
+
+          todo = part.chosen ? order(part) : "Enter the part you buy, or tick it when you have it."
+          [item("parts", part.id, named(part), todo:)]
+        end
+
+        def named(part) = "#{part.line.axle.capitalize}: #{part.line.count || "?"} × #{part.line.label[0].downcase}#{part.line.label[1..]}"
+        def order(part) = "Order “#{part.chosen.name}”#{" by #{part.order_by.iso8601}" if part.order_by}; tick it when it is there."
+
+        def tools(plan)
+          plan.tools.select { |tool| tool.line.status == "missing" }.map do |tool|
+            uses = tool.line.uses.any? ? " (#{tool.line.uses.join(", ")})" : ""
+            todo = [tool.line.special ? "Rarely owned: ask round early, borrow, hire or buy" : "Buy or borrow it", tool.line.never].compact.join("; ")
+            item("tools", tool.line.id, "#{tool.line.label}#{uses}", todo: "#{todo}.")
+          end
+        end
+
+        def consumables(plan)
+          plan.consumables.select { |each| each.state != "shelf" }.map { |each| item("consumables", each.id, each.label, amount: each.lacking) }
+        end
+
+        def fluid(plan)
+          card = plan.fluid
+          found = []
+          found << item("grade", "fluid", "The fluid's grade is not known, and some never mix.", axle_id: plan.scope.axles.first.file.axle.id) if card.bleeds && card.grade.nil?
+          found << item("draw_off", "fluid", "The pistons send back about #{card.plan.pushed.round} ml, there is room for #{card.plan.headroom.round} ml: draw off #{(card.plan.draw_off / 5.0).ceil * 5} ml.") if card.plan.draw_off&.positive?
+          found << item("overflow", "fluid", "Whether the reservoir overflows cannot be said.") if card.plan.draw_off.nil?
+          found
+        end
+
+        def time(plan, job)
+          day = job&.planned_for
+          late = plan.parts.select { |part| part.order_by && part.order_by < @context.today }
+          [*([item("day", "day", "No day is set.")] unless day), *late.map { |part| item("parts_late", part.id, "#{part.chosen.name} cannot be there by #{day.iso8601}.") },
+           *([item("turning", "rotors", "Turned rotors take days.")] if plan.scope.included.any? { |axle| axle.works.include?("rotors_turn") }), item("weather", day ? day.iso8601 : "day", "Place and weather#{" for #{day.iso8601}" if day}.")]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,151 @@
+# frozen_string_literal: true
+
+require_relative "../road_ahead"
+require_relative "../schedule_choices"
+require_relative "../wording"
+require_relative "../../core/errors"
+require_relative "../../core/planning/lifts"
+require_relative "../../core/planning/scope_rules"
+require_relative "../../core/value"
+
+module Graver
+  module Service
+    module Planning
+      # What a job does on each axle: proposed from forecast, verdict and what was seen, changed by the owner.
+      class Scope
+        # works: chosen ids; proposed: { work id => because }; offered: knowledge entries of works the axle can have;
+        # rotors: { verdict:, proposed: work id or nil, must: }; reason: of the owner for other rotors, or nil
+        AxleScope = Core::Value.define(:overview, :works, :proposed, :offered, :rotors, :reason) do
+          def file = overview.file
+          def name = file.axle.name
+          def included? = works.any?
+        end
+        # adds: { axle id => [work] }; text: why
+        Offer = Core::Value.define(:adds, :text)
+        # axles: [AxleScope] of the whole vehicle; offers: [Offer]; warnings: [sentence]
+        Chosen = Core::Value.define(:axles, :offers, :warnings) do
+          def included = axles.select(&:included?)
+        end
+
+        def initialize(context)
+          @context = context
+          @knowledge = context.knowledge
+          @rules = Core::Planning::ScopeRules.new(@knowledge.scope)
+        end
+
+        # VehicleOverviews::Overview, the axle it begins with, what is on file of the scope or nil -> Chosen
+        def call(overview, axle_id, on_file)
+          axles = overview.axles.map { |axle| axle_scope(axle, on_file || { "axles" => { axle_id.to_s => nil } }) }
+          warnings = axles.select(&:included?).flat_map { |axle| @rules.companions(axle.works).map { |work, because| "#{@knowledge.work(work)["label"]} on the #{axle.name} axle too? #{because}" } }
+          Chosen.new(axles:, offers: offers(overview, axles), warnings: warnings.uniq)
+        end
+
+        # Checks what the owner wants: { "axle id" => [work] }, { "axle id" => reason }. Raises InvalidEntry by field.
+        def check(overview, axles, reasons)
+          faults = overview.axles.flat_map { |axle| faults(axle, axles.fetch(axle.file.axle.id.to_s, []), reasons[axle.file.axle.id.to_s]) }
+          faults << fault("axles", "empty", "choose at least one thing to do") if axles.values.all?(&:empty?)
+          unknown = axles.keys - overview.axles.map { |axle| axle.file.axle.id.to_s }
+          faults += unknown.map { |id| fault("axles.#{id[0, 20]}", "unknown_axle", "this vehicle has no such axle") }
+          raise InvalidEntry, faults if faults.any?
+        end
+
+        # The axle as the planner wants it. Raises nothing; what is not known is nil in the configuration.
+        def setup(file, works)
+          configuration = { **configuration(file), "work" => @rules.expanded(works) }
+          Core::Planning::Lifts::Setup.new(axle: file.axle.name, sides: file.axle.sides, configuration:, sensors: sensors(file))
+        end
+
+        # Brake data fields (knowledge entries) a scope needs that are not on file: [[field, decides?], ...]
+        def gaps(file, works)
+          asked = @rules.asks(works) + (decides = @rules.decides(works))
+          fields = @knowledge.brake_data.applying(**file.place).select { |field| asked.include?(field["key"]) && !file.data.key?(field["key"]) }
+          fields.map { |field| [field, decides.include?(field["key"])] }
+        end
+
+        def impossible(file, works) = @rules.impossible(setup(file, works).configuration)
+
+        private
+
+        def fault(field, code, message) = InvalidEntry::Fault.new(field:, code:, message:)
+
+        def configuration(file)
+          { "vehicles" => file.vehicle.kind, "axles" => file.axle.name, "calipers" => file.caliper, "parking_brakes" => file.parking_brake, "retentions" => file.choice("rotor.retention"),
+            "springs" => file.choice("springs"), "hose_fittings" => file.choice("hose.fitting") }
+        end
+
+        # Sides that carry a wear sensor.
+        def sensors(file)
+          { "left" => ["left"], "right" => ["right"], "both" => file.axle.sides }.fetch(file.choice("wear_sensor"), []) & file.axle.sides
+        end
+
+        def axle_scope(overview, on_file)
+          id = overview.file.axle.id.to_s
+          offered = @rules.offered({ **configuration(overview.file), "sensors" => sensors(overview.file).any? })
+          proposed = proposed(overview, offered.map { |work| work["id"] })
+          works = on_file["axles"].key?(id) ? (on_file["axles"][id] || proposed.keys) & offered.map { |work| work["id"] } : []
+          AxleScope.new(overview:, works:, proposed:, offered:, rotors: rotors(overview), reason: on_file.dig("reasons", id))
+        end
+
+        def rotors(overview)
+          verdict = overview.rotor_plan.outcome
+          { verdict:, proposed: @knowledge.scope["rotors_by_verdict"][verdict], must: @knowledge.scope["must"].include?(verdict) }
+        end
+
+        # Pads with what goes with them, and what a look-over asks for.
+        def proposed(overview, possible)
+          work = rotors(overview)[:proposed]
+          found = { "pads" => Wording.new(overview.file.vehicle.distance_unit).fill(overview.judgement.rules.first.sentence, overview.measures) }
+          found[work] = @knowledge.rotor_rules.dig("verdicts", overview.rotor_plan.outcome, "label") if work
+          found["clips"] = "New pads deserve new clips: the default school."
+          found["sensors"] = "A sensor whose tip has been ground does not work again."
+          found.merge(by_marks(overview)).slice(*possible)
+        end
+
+        def by_marks(overview)
+          @knowledge.scope["proposed_by"].filter_map do |work, items|
+            mark = overview.seen.find { |seen| items.fetch(seen.item["id"], []).include?(seen.mark["id"]) }
+            [work, "Seen on #{mark.date.iso8601}: #{mark.text}."] if mark
+          end.to_h
+        end
+
+        def faults(axle, works, reason)
+          field = "axles.#{axle.file.axle.id}"
+          scope = axle_scope(axle, { "axles" => {} })
+          unknown = works - scope.offered.map { |work| work["id"] }
+          return unknown.map { |work| fault(field, "unknown_work", "“#{work[0, 30]}” cannot be done on the #{scope.name} axle") } if unknown.any?
+
+          @rules.conflicts(works).map { |text| fault(field, "conflict", "#{scope.name}: #{text}") } + rotor_faults(scope, works, reason)
+        end
+
+        # Other rotors than the verdict says need a reason; below the discard thickness there is none.
+        def rotor_faults(scope, works, reason)
+          wanted = scope.rotors[:proposed]
+          return [] if !works.include?("pads") || works.include?(wanted) || (wanted.nil? && !works.intersect?(%w[rotors_new rotors_turn]))
+
+          verdict = @knowledge.rotor_rules.dig("verdicts", scope.rotors[:verdict], "label")
+          return [fault("axles.#{scope.file.axle.id}", "rotor_must", "#{scope.name}: “#{verdict}” leaves no other way. If a reading is wrong, correct the reading.")] if scope.rotors[:must]
+
+          reason.to_s.strip.empty? ? [fault("reasons.#{scope.file.axle.id}", "missing", "#{scope.name}: the verdict is “#{verdict}”. Say why you do otherwise.")] : []
+        end
+
+        # What could be done in the same session.
+        def offers(overview, axles)
+          began = axles.select(&:included?).map(&:name)
+          road = RoadAhead.new(@context).call(overview)
+          session = road.sessions.find { |each| each.axles.intersect?(began) && each.axles.length > 1 }
+          others = session ? axles.select { |axle| session.axles.include?(axle.name) && !axle.included? } : []
+          others.map { |axle| Offer.new(adds: { axle.file.axle.id => axle.proposed.keys }, text: session.text) } + fluid_offer(overview, axles)
+        end
+
+        def fluid_offer(overview, axles)
+          due = overview.fluid or return []
+          soon = due.due_on <= @context.today + ScheduleChoices.new(@context).chosen.fetch("combine_days")
+          return [] if !soon || axles.any? { |axle| axle.works.include?("bleed") }
+
+          when_ = due.overdue_days.positive? ? "overdue since #{due.due_on.iso8601}" : "due on #{due.due_on.iso8601}"
+          [Offer.new(adds: axles.to_h { |axle| [axle.file.axle.id, axle.works + ["bleed"]] }, text: "The fluid is #{when_}: renew it while the wheels are off.")]
+        end
+      end
+    end
+  end
+end

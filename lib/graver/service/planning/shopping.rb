@@ -1,0 +1,104 @@
+# frozen_string_literal: true
+
+require_relative "../owned_tools"
+require_relative "../supplies"
+require_relative "../schedule_choices"
+require_relative "../../core/planning/part_match"
+require_relative "../../core/planning/parts_list"
+require_relative "../../core/planning/tool_check"
+
+module Graver
+  module Service
+    module Planning
+      # What has to be there on the day: parts, consumables, tools, against what is owned.
+      class Shopping
+        # line: PartsList::Line; supplies: [Storage::Supply] of this part; chosen: one of them or nil; checks: [PartMatch::Check];
+        # state: "shelf", "order", "choose" or "settled"; order_by: Date or nil; price: of all of them, Rational or nil
+        Part = Core::Value.define(:line, :supplies, :chosen, :checks, :state, :order_by, :price) do
+          def id = "#{line.axle}.#{line.id}"
+        end
+        # amount: in unit; have: on the shelf; state: "shelf", "buy" or "settled"; price: Rational or nil
+        Consumable = Core::Value.define(:id, :label, :unit, :one, :amount, :have, :note, :state, :supply, :price) do
+          def said(amount) = "#{format("%g", amount)} #{amount == 1 && one ? one : unit}"
+          def lacking = said(amount - have)
+        end
+        # line: ToolCheck::Line; settled: borrowed or found for this job; supply: what it would cost, or nil
+        Tool = Core::Value.define(:line, :settled, :supply)
+
+        def initialize(context)
+          @context = context
+          @knowledge = context.knowledge
+        end
+
+        # Steps::Ordered, { axle name => AxleFile }, [Torque::Set], Storage::Job or nil -> [Part]
+        def parts(ordered, files, torque, job)
+          ordered.setups.flat_map do |setup|
+            lines = torque.map(&:line).select { |line| line.axle == setup.axle }
+            Core::Planning::PartsList.new.call(@knowledge.parts, setup, lines).map { |line| part(line, files.fetch(setup.axle), job) }
+          end
+        end
+
+        # fluid_ml: to have there
+        def consumables(ordered, fluid_ml, job)
+          named = (ordered.placed || []).flat_map { |placed| placed.step.consumables }.uniq
+          @knowledge.consumables.select { |entry| named.include?(entry["id"]) }.map { |entry| consumable(entry, amount(entry, ordered, fluid_ml), job) }
+        end
+
+        def tools(ordered, torque, job)
+          drives = torque.map(&:line).select(&:drive).group_by(&:drive).transform_values { |lines| lines.map { |line| [drive(line.drive), line.label] }.uniq }
+          ids = (ordered.placed || []).flat_map { |placed| placed.step.tools }
+          lines = Core::Planning::ToolCheck.new(@knowledge.tools).call(ids, drives, OwnedTools.new(@context).ids)
+          lines.map { |line| Tool.new(line:, settled: settled?(job, "tools:#{line.id}"), supply: supplies.of_item("tool", line.id, nil).first) }
+        end
+
+        private
+
+        def drive(id) = @knowledge.brake_data.label("wheel_nut.drive", id)
+        def supplies = @supplies ||= Supplies.new(@context)
+        def settled?(job, item) = job&.settled&.include?(item) || false
+
+        def part(line, file, job)
+          mine = supplies.of_item("part", line.id, file.axle.id)
+          chosen = mine.find { |supply| supply.id == job&.choices&.dig("#{line.axle}.#{line.id}") } || mine.find { |supply| on_shelf(supply) >= line.count.to_i } || (mine.first if mine.length == 1)
+          state = part_state(line, chosen, settled?(job, "#{line.optional ? "spares" : "parts"}:#{line.axle}.#{line.id}"))
+          Part.new(line:, supplies: mine, chosen:, checks: checks(line, chosen, file), state:, order_by: state == "order" ? order_by(job, chosen) : nil,
+                   price: chosen&.price && line.count && (supplies.price(chosen) * line.count))
+        end
+
+        def on_shelf(supply) = supplies.amount(supply)
+
+        def part_state(line, chosen, settled)
+          return "shelf" if chosen && line.count && on_shelf(chosen) >= line.count
+          return "settled" if settled
+
+          chosen ? "order" : "choose"
+        end
+
+        # nil unless the day is set
+        def order_by(job, chosen)
+          day = job&.planned_for or return
+          day - (chosen.lead_days || ScheduleChoices.new(@context).chosen.fetch("lead_days"))
+        end
+
+        def checks(line, chosen, file)
+          known = line.matches.values.to_h { |match| [match["key"], file.length_mm(match["key"])] }
+          Core::Planning::PartMatch.call(line.matches, chosen ? supplies.details_mm(chosen) : {}, known)
+        end
+
+        def amount(entry, ordered, fluid_ml)
+          return fluid_ml if entry["id"] == "fluid"
+
+          corners = ordered.lifts.sum { |lift| lift.corners.sum { |corner| corner.side == "both" ? 2 : 1 } }
+          entry.fetch("per_job", 0) + (entry.fetch("per_axle", 0) * ordered.setups.length) + (entry.fetch("per_corner", 0) * corners)
+        end
+
+        def consumable(entry, amount, job)
+          supply = supplies.of_item("consumable", entry["id"], nil).first
+          have = supply ? on_shelf(supply) : 0
+          state = have >= amount ? "shelf" : (settled?(job, "consumables:#{entry["id"]}") ? "settled" : "buy")
+          Consumable.new(**entry.slice("id", "label", "unit", "note").transform_keys(&:to_sym), one: entry["one"], amount:, have:, state:, supply:, price: state == "buy" && supply&.price ? supplies.price(supply) : nil)
+        end
+      end
+    end
+  end
+end

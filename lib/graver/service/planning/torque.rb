@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+require_relative "../torque_wrenches"
+require_relative "../../core/planning/torque_card"
+
+module Graver
+  module Service
+    module Planning
+      # The torque card of a job, and which wrench tightens each line.
+      class Torque
+        # line: TorqueCard::Line; wrench: WrenchChoice::Setting, Borrow or nil
+        Set = Core::Value.define(:line, :wrench) do
+          def id = "#{line.axle}.#{line.fastener}"
+        end
+
+        def initialize(context)
+          @knowledge = context.knowledge
+          @wrenches = TorqueWrenches.new(context)
+        end
+
+        # Steps::Ordered, { axle name => AxleFile } -> [Set]
+        def call(ordered, files, extension_mm: 0.0)
+          fasteners = @knowledge.fasteners.to_h { |fastener| [fastener["id"], fastener] }
+          ordered.setups.flat_map do |setup|
+            placed = (ordered.placed || []).select { |each| [nil, setup.axle].include?(each.axle) && [nil, "both", setup.axle].include?(each.lift) }
+            Core::Planning::TorqueCard.new.call(placed, setup, fasteners:, data: files.fetch(setup.axle).planning_data)
+          end.map { |line| Set.new(line:, wrench: @wrenches.choose(line.torque, extension_mm:)) }
+        end
+      end
+    end
+  end
+end

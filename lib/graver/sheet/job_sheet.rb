@@ -1,0 +1,132 @@
+# frozen_string_literal: true
+
+require_relative "paper"
+require_relative "section"
+require_relative "torque_page"
+
+module Graver
+  module Sheet
+    # A job on paper: what is done and still open, sections, parts, consumables, tools and fluid, the torque card, the
+    # steps with boxes and cautions where they matter, and room for what is read on the day.
+    class JobSheet
+      FOOT = "The maker's manual, local law and licensed practice come first; the values are your own entries. In doubt (leak, soft pedal, crack, unknown torque): do not drive, have a licensed mechanic look."
+      SEVERITY = { "danger" => "9b1c31", "warning" => "8a4b00", "notice" => "0d5a66" }.freeze
+
+      # job: as the API answers it (symbol keys); size: "a4" or "letter" -> PDF bytes
+      def self.call(job, size) = new(job, size).call
+
+      def initialize(job, size)
+        @job = job
+        @paper = Paper.new(size, title: "Job sheet, #{job[:vehicle][:name]}")
+        @pdf = @paper.pdf
+      end
+
+      def call
+        head
+        open_items
+        sections
+        lists
+        fluid
+        TorquePage.new(@paper).draw(@job[:torque], several:)
+        steps
+        readings
+        @paper.foot(FOOT)
+        @paper.bytes
+      end
+
+      private
+
+      def several = @job[:axles].length > 1
+
+      def head
+        @paper.say [@job[:vehicle][:name], @job[:planned_for]].compact.join(", "), size: 22, style: :bold
+        @paper.say @job[:title], size: 11
+        hours = @job[:money][:hours]
+        @paper.say format("Time %<low>.1f to %<high>.1f h. State: %<state>s.", low: hours[:low], high: hours[:high], state: @job[:state]), colour: Paper::QUIET
+      end
+
+      def open_items
+        open = @job[:readiness].reject { |item| item[:settled] }
+        return if open.empty?
+
+        @paper.heading("Still to settle")
+        open.partition { |item| item[:blocks] }.flatten.each { |item| @paper.tick("#{item[:text].chomp(".")}. #{item[:todo]}") }
+      end
+
+      def sections
+        @job[:axles].each do |axle|
+          @paper.heading("#{axle[:axle][:name].capitalize}, to scale", room: 150)
+          left, top = 0, @pdf.cursor - 24
+          axle[:axle][:corners].each { |corner| left += Section.new(@pdf).draw(corner, [left, top]) + 40 }
+          @pdf.move_cursor_to top - 66
+          axle[:rotor][:sides].each { |side| @paper.say side[:sentence], size: 9 }
+        end
+      end
+
+      def lists
+        @paper.heading("Parts")
+        @paper.table([["", "Part", "Yours", "Number", "State"], *@job[:parts].map { |part| part_row(part) }], widths: { 0 => 24 })
+        @paper.heading("Consumables and tools")
+        @job[:consumables].each { |each| @paper.tick("#{each[:label]}: #{each[:said]}", done: each[:state] != "buy") }
+        @pdf.move_down 4
+        @job[:tools].each { |tool| @paper.tick([tool[:label], tool[:uses].join("; "), tool[:by] && "#{tool[:by]} instead"].compact.reject(&:empty?).join(", "), done: tool[:status] != "missing" || tool[:settled]) }
+        @paper.heading("What goes where")
+        @paper.table([%w[Place Yes Never], *@job[:places].map { |place| place.values_at("place", "use", "never") }], widths: { 0 => 110 })
+      end
+
+      def part_row(part)
+        chosen = part[:supplies].find { |supply| supply[:id] == part[:chosen] }
+        [(part[:count] || "?").to_s, several ? "#{part[:axle].capitalize}: #{part[:label]}" : part[:label], chosen ? chosen[:name] : "", (chosen && chosen[:number]).to_s, part[:order_by] ? "order by #{part[:order_by]}" : part[:state]]
+      end
+
+      def fluid
+        fluid = @job[:fluid]
+        @paper.heading("Fluid")
+        @paper.say "Grade: #{fluid[:grade] || "not known"}.#{" Never #{fluid[:never].join(", ")}." if fluid[:never].any?} To have there: #{fluid[:needed_ml]} ml (#{fluid[:bottles_ml].map { |ml| format("%g", ml) }.join(" + ")})."
+        @paper.say "The pistons send back about #{fluid[:pushed_ml]} ml.#{" Draw off #{fluid[:draw_off_ml]} ml first." if fluid[:draw_off_ml]&.positive?}" if fluid[:pushed_ml]
+        @paper.say "Bleed: #{fluid[:order].join(", ")}. #{fluid[:order_from]}" if fluid[:bleeds]
+      end
+
+      def steps
+        @pdf.start_new_page
+        return @paper.say("The steps cannot be put in order yet: see what is still to settle.", style: :bold) unless @job[:steps]
+
+        title = nil
+        @job[:steps].each do |step|
+          at = [step[:place]&.capitalize, step[:place] ? step[:stage].downcase : step[:stage]].compact.join(": ")
+          @paper.heading(at, room: 80) unless at == title
+          title = at
+          step(step)
+        end
+      end
+
+      def step(step)
+        values = step[:tighten].select { |line| line[:newton_metres] }.map { |line| value(line, step[:tighten].length > 1) }
+        @paper.tick([step[:text], *values].join("  "), done: @job[:ticked].include?(step[:key]), style: step[:gate] ? :bold : :normal)
+        step[:last_time].each { |note| @paper.say "Last time (#{note[:day]}): #{note[:text]}", size: 9, indent: 17 }
+        step[:notes].each { |note| @paper.say "Your note: #{note[:text]}", size: 9, indent: 17 }
+        step[:cautions].each { |caution| @paper.say "#{caution["severity"].capitalize}: #{caution["text"]}", size: 9, colour: SEVERITY.fetch(caution["severity"]), indent: 17 }
+        @pdf.move_down 2
+      end
+
+      def value(line, named)
+        angle = line[:angle_degrees] ? ", then #{format("%g", line[:angle_degrees])}°" : ""
+        "[#{"#{line[:axle]} #{line[:label].downcase} " if named}#{format("%g", line[:newton_metres])} N·m, #{format("%g", line[:pound_feet])} lbf·ft#{angle}]"
+      end
+
+      # Room for what is read on the day: old and new pads, both rotors, the odometer.
+      def readings
+        @paper.heading("Read on the day", room: 220)
+        @paper.say "Date ________________   Odometer ________________ #{@job[:vehicle][:distance_unit]}   Fluid level before ________ after ________", size: 11
+        @pdf.move_down 8
+        rows = @job[:axles].flat_map { |axle| axle[:axle][:corners].flat_map { |corner| corner_rows(axle[:axle][:name], corner[:side]) } }
+        @paper.table([["", "Old (mm)", "New (mm)", "Remarks"], *rows], widths: { 0 => 150, 1 => 90, 2 => 90 }, size: 11)
+        @paper.say "Torque reached, bolts reused how often, what blocked the wrench, what to do next time:", size: 10
+      end
+
+      def corner_rows(axle, side)
+        ["#{axle} #{side} inner pad", "#{axle} #{side} outer pad", "#{axle} #{side} rotor, thinnest"].map { |name| [name.capitalize, "", "", ""] }
+      end
+    end
+  end
+end

@@ -1,0 +1,80 @@
+# frozen_string_literal: true
+
+require "prawn"
+require "prawn/table"
+
+module Graver
+  module Sheet
+    # A sheet of paper: fonts that ship with the app, margins, headings, boxes to tick. Lengths in points.
+    class Paper
+      SIZES = { "a4" => "A4", "letter" => "LETTER" }.freeze
+      FONTS = File.expand_path("../../../web/node_modules", __dir__)
+      BARLOW = "#{FONTS}/@expo-google-fonts/barlow-semi-condensed"
+      FACES = { normal: "#{BARLOW}/400Regular/BarlowSemiCondensed_400Regular.ttf", bold: "#{BARLOW}/600SemiBold/BarlowSemiCondensed_600SemiBold.ttf" }.freeze
+      # What an owner writes in another script.
+      OTHER_SCRIPTS = "#{FONTS}/dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf"
+      INK = "1b2227"
+      QUIET = "55636b"
+      LINE = "b9c0c2"
+      MARGIN = 40
+      BOX = 10
+
+      attr_reader :pdf
+
+      # size: "a4" or "letter"
+      def initialize(size, title:)
+        @pdf = Prawn::Document.new(page_size: SIZES.fetch(size), margin: [MARGIN, MARGIN, MARGIN + 8, MARGIN], info: { Title: title, Creator: "Graver" })
+        pdf.font_families.update("Barlow" => FACES, "Other" => { normal: OTHER_SCRIPTS, bold: OTHER_SCRIPTS })
+        pdf.font "Barlow", size: 10
+        pdf.fallback_fonts ["Other"]
+        pdf.default_leading 1.5
+        pdf.fill_color INK
+        pdf.stroke_color LINE
+      end
+
+      def width = pdf.bounds.width
+
+      def heading(text, room: 60)
+        pdf.start_new_page if pdf.cursor < room
+        pdf.move_down 8
+        pdf.text text, size: 14, style: :bold
+        pdf.stroke_color INK
+        pdf.stroke_horizontal_rule
+        pdf.stroke_color LINE
+        pdf.move_down 5
+      end
+
+      def say(text, size: 10, style: :normal, colour: INK, indent: 0)
+        pdf.fill_color colour
+        pdf.indent(indent) { pdf.text text, size:, style: }
+        pdf.fill_color INK
+      end
+
+      # A box to tick with its text, kept together. done: ticked already.
+      def tick(text, done: false, size: 10, style: :normal, indent: 0)
+        pdf.start_new_page if pdf.cursor < 34
+        top = pdf.cursor
+        pdf.stroke_color INK
+        pdf.stroke_rectangle [indent, top - 1], BOX, BOX
+        pdf.stroke_line([indent + 2, top - 6], [indent + 4.5, top - 9]) && pdf.stroke_line([indent + 4.5, top - 9], [indent + 9, top - 2.5]) if done
+        pdf.stroke_color LINE
+        pdf.indent(indent + 17) { pdf.text text, size:, style: }
+      end
+
+      # rows of texts; the first row is the head. Cells left empty are to be written into.
+      def table(rows, widths: nil, size: 9)
+        return if rows.length < 2
+
+        pdf.table(rows, header: true, width:, column_widths: widths, cell_style: { size:, borders: [:bottom], border_color: LINE, padding: [3, 5, 4, 2] }) { row(0).font_style = :bold }
+        pdf.move_down 4
+      end
+
+      def foot(text)
+        pdf.repeat(:all) { pdf.fill_color(QUIET) && pdf.text_box(text, at: [0, -6], width: width - 60, height: 20, size: 7.5, overflow: :shrink_to_fit) }
+        pdf.number_pages "<page> of <total>", at: [width - 60, -6], width: 60, align: :right, size: 8, color: QUIET
+      end
+
+      def bytes = pdf.render
+    end
+  end
+end

@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+require_relative "records"
+require_relative "../core/errors"
+
+module Graver
+  module Storage
+    # The owner's own parts, consumables and tools: what they are called, cost, and what lies on the shelf.
+    class Supplies
+      FIELDS = %i[kind item axle_id name number supplier price lead_days on_shelf compound thickness diameter unit].freeze
+
+      def initialize(database)
+        @table = database[:supplies]
+      end
+
+      def add(fields, at:) = find(@table.insert(**fields, recorded_at: at))
+
+      def change(id, fields)
+        @table.where(id:).update(fields) unless fields.empty?
+        find(id)
+      end
+
+      # Those not put away: of these axles, and of the whole household.
+      def of(axle_ids) = @table.where(axle_id: [*axle_ids, nil], retired_at: nil).or(axle_id: nil, retired_at: nil).order(:id).map { |row| record(row) }
+
+      # Raises NotFound.
+      def find(id) = record(@table.first(id:) || raise(NotFound, "there is no part, consumable or tool with this address"))
+
+      private
+
+      def record(row) = Supply.new(**row.slice(:id, *FIELDS), retired: !row[:retired_at].nil?)
+    end
+  end
+end

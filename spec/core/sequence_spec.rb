@@ -1,0 +1,106 @@
+# frozen_string_literal: true
+
+require "prop_check"
+require_relative "../support/plan_builders"
+
+# Laws of the trade: common practice, no source, where nothing else is said.
+RSpec.describe Graver::Core::Planning::Sequence do
+  include PlanBuilders
+
+  def any(values) = PropCheck::Generators.one_of(*values.map { |value| PropCheck::Generators.constant(value) })
+  def some(values) = PropCheck::Generators.array(any(values), min: 1, max: 5, empty: false)
+
+  # One axle of anything that can be bought, with works at random.
+  def random_setup(axle, kind, choices)
+    caliper, vehicle = kind
+    parking, retention, springs, hose, sensors, works = choices
+    bike = vehicle == "motorcycle"
+    parking = "none" if bike || axle == "front" || (caliper == "fixed_opposed" && %w[cable electric].include?(parking))
+    works = works.uniq - (parking == "drum_in_hat" ? [] : ["shoes"])
+    setup(axle, works.empty? ? ["pads"] : works, sensors:, vehicles: vehicle, calipers: caliper, parking_brakes: parking, retentions: bike ? "bolts" : retention, springs:, hose_fittings: hose)
+  end
+
+  let(:kinds) { KNOWLEDGE.calipers.flat_map { |caliper| caliper["vehicles"].map { |vehicle| [caliper["id"], vehicle] } } }
+  let(:choices) do
+    PropCheck::Generators.tuple(any(%w[none cable electric drum_in_hat]), any(%w[nothing screws push_off ring bolts captive]), any(%w[none spread outer]), any(%w[banjo screwed]),
+                                any([[], ["left"], %w[left right]]), some(rules.ids))
+  end
+
+  it "gives every configuration an order in which each step finds what it requires" do
+    PropCheck.forall(any(kinds), choices, choices, any([%w[front], %w[rear], %w[front rear]]), any(%w[furthest nearest diagonal])) do |kind, front, rear, axles, order|
+      setups = axles.map { |axle| random_setup(axle, kind, axle == "front" ? front : rear) }
+      lifts = lifts(*setups, order:)
+      placed = sequence.call(lifts)
+      faults = proof(lifts, placed).call(placed).map { |fault| "#{fault.placed.key} #{fault.kind} #{fault.about}" }
+      expect(faults).to be_empty
+      expect(placed.map(&:key)).to eq(placed.map(&:key).uniq)
+    end
+  end
+
+  it "brings every piston home once and tightens all it undoes, whatever is fitted" do
+    PropCheck.forall(any(kinds), choices) do |kind, chosen|
+      setup = random_setup("rear", kind, chosen)
+      placed = sequence.call(lifts(setup))
+      pushed = placed.select { |each| %w[piston_home piston_wound pistons_apart].include?(each.step.id) }
+      corners = lifts(setup).flat_map(&:corners).length
+      expect(pushed.length).to eq(setup.configuration["work"].include?("push") ? corners : 0)
+      expect(placed.flat_map { |each| each.step.fasteners }.uniq - placed.flat_map { |each| each.step.tighten }).to be_empty
+    end
+  end
+
+  it "ends in a hard pedal before the road, on both sides, with a motor on the caliper" do
+    found = keys(setup("rear", ["pads"], parking_brakes: "electric"))
+    order = %w[rear.shake rear.service_mode rear.left.hook rear.left.pin_bolts_out rear.left.piston_home rear.left.pin_bolts_in rear.left.level_between rear.right.wheel_off rear.right.corner_check
+               rear.pump rear.motor_closed rear.lower rear.star level_after first_stops]
+    places = order.map { |key| found.index(key) || raise("#{key} is missing") }
+    expect(places).to eq(places.sort)
+    expect(found.join(" ")).not_to match(/piston_wound|pad_pins_out|park_front|bleed/)
+  end
+
+  it "never forces a screw piston or puts a bike onto a jack" do
+    cable = keys(setup("rear", ["pads"], parking_brakes: "cable")).join(" ")
+    bike = keys(setup("front", ["pads"], sides: ["left"], vehicles: "motorcycle", calipers: "motorcycle_fixed")).join(" ")
+    expect(cable).to match(/piston_wound.*cable_set/).and(satisfy { |ids| !ids.match?(/piston_home|push_a_little/) })
+    expect(bike).to match(/stand_bike.*bike_caliper_off/).and(satisfy { |ids| !ids.match?(/lift|wheel_off|star/) })
+  end
+
+  it "takes the captive rotor off behind hub nut and hub, and proves the bearing before the bracket is on" do
+    found = keys(setup("front", %w[pads rotors_new], vehicles: "off_roader", retentions: "captive")).grep(/left/)
+    order = %w[bracket_off half_shaft_out hub_nut_off hub_off rotor_off degrease hub_on bearing_spins half_shaft_in bracket_on pads_in].map { |id| "front.left.#{id}" }
+    expect(order.map { |key| found.index(key) }).to eq(order.map { |key| found.index(key) }.compact.sort)
+    expect(found.join).not_to match(/hub_face|rotor_on\b/)
+  end
+
+  it "backs shoes off before the rotor and sets them after the pedal, with screws and push-off holes" do
+    found = keys(setup("rear", %w[pads rotors_new shoes], parking_brakes: "drum_in_hat", retentions: "push_off"))
+    order = %w[rear.left.adjuster_back rear.left.rotor_screws_out rear.left.pushed_off rear.left.rotor_off rear.left.shoes_look rear.left.shoes_new rear.left.rotor_on rear.left.rotor_screws_in rear.pump rear.shoes_set]
+    expect(order.map { |key| found.index(key) }).to eq(order.map { |key| found.index(key) }.compact.sort)
+  end
+
+  it "works two discs of one wheel as one, the wheel out once" do
+    found = keys(setup("front", %w[pads rotors_new], vehicles: "motorcycle", calipers: "motorcycle_fixed", retentions: "bolts"))
+    expect(found.grep(/bike_wheel_out/)).to eq(["front.both.bike_wheel_out"])
+    expect(found.index("front.pump")).to be < found.index("front.bike_axle")
+  end
+
+  it "lifts one axle after the other, but both together to bleed, circuit by circuit" do
+    apart = lifts(setup("front", ["pads"]), setup("rear", ["pads"], parking_brakes: "cable"))
+    expect(apart.map(&:name)).to eq(%w[front rear])
+    found = keys(setup("front", %w[pads bleed]), setup("rear", ["bleed"], parking_brakes: "cable"))
+    expect(found.grep(/\.bleed\z/)).to eq(%w[rear.right.bleed front.left.bleed rear.left.bleed front.right.bleed])
+    expect(found).to include("both.lift_both").and(satisfy { |all| !all.include?("rear.left.pads_in") && !all.grep(/lift\z/).any? })
+    bikes = lifts(setup("front", ["bleed"], vehicles: "motorcycle", calipers: "motorcycle_fixed"), setup("rear", ["bleed"], vehicles: "motorcycle", calipers: "motorcycle_floating"))
+    expect(bikes.map(&:name)).to eq(%w[front rear])
+  end
+
+  it "bleeds whatever was opened, and only then pumps" do
+    found = keys(setup("front", ["hose"]))
+    expect(%w[front.left.hose_off_banjo front.left.hose_on_banjo front.fluid_fresh front.right.bleed front.pump].map { |key| found.index(key) }).to eq(%w[front.left.hose_off_banjo front.left.hose_on_banjo front.fluid_fresh front.right.bleed front.pump].map { |key| found.index(key) }.compact.sort)
+    expect(keys(setup("front", ["pads"])).grep(/bleed|fluid_fresh/)).to be_empty
+  end
+
+  it "pushes no piston on a mere look" do
+    found = keys(setup("front", ["inspect"])).join(" ")
+    expect(found).to match(/gauge_pads.*read_rotor.*pump.*star/).and(satisfy { |all| !all.match?(/caliper|pin_bolts|piston|bed_in/) })
+  end
+end

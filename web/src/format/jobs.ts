@@ -1,0 +1,37 @@
+import type { Schemas } from "../api/client";
+
+/** 0.5-steps are enough for hours of work. */
+export const hours = (low: number, high: number): string => {
+  const half = (value: number) => (Math.round(value * 2) / 2).toLocaleString("en-GB");
+  return half(low) === half(high) ? `about ${half(low)} h` : `${half(low)} to ${half(high)} h`;
+};
+
+export const money = (value: number, currency: string): string => `${currency} ${value.toLocaleString("en-GB", { minimumFractionDigits: value < 100 ? 2 : 0, maximumFractionDigits: value < 100 ? 2 : 0 })}`;
+
+export const figure = (value: number | null): string => (value === null ? "?" : value.toLocaleString("en-GB", { maximumFractionDigits: 2 }));
+
+type InUnits = Pick<Schemas["TorqueLine"], "newton_metres" | "pound_feet" | "pound_inches">;
+
+/** A torque in words, both units: "28 N·m (20.7 lbf·ft)", and a further angle. */
+export function torque(line: InUnits & { angle_degrees: number | null }): string {
+  const angle = line.angle_degrees ? `, then ${figure(line.angle_degrees)}° further` : "";
+  return `${figure(line.newton_metres)} N·m (${figure(line.pound_feet)} lbf·ft)${angle}`;
+}
+
+/** The unit it was entered in, which is the wrench's, is read first. */
+export function readings(line: Schemas["TorqueLine"]): [number | null, string][] {
+  const metric: [number | null, string] = [line.newton_metres, "N·m"];
+  const imperial: [number | null, string] = line.entered?.endsWith("lbf·in") ? [line.pound_inches, "lbf·in"] : [line.pound_feet, "lbf·ft"];
+  return line.entered?.endsWith("N·m") ? [metric, imperial] : [imperial, metric];
+}
+
+/** Steps as they follow each other, cut where the stage or the place changes. */
+export function stages(steps: Schemas["JobStep"][]): { id: string; title: string; steps: Schemas["JobStep"][] }[] {
+  const cut: { id: string; title: string; steps: Schemas["JobStep"][] }[] = [];
+  for (const step of steps) {
+    const title = step.place ? `${step.place.charAt(0).toUpperCase()}${step.place.slice(1)}: ${step.stage.charAt(0).toLowerCase()}${step.stage.slice(1)}` : step.stage;
+    if (cut.at(-1)?.title === title) cut.at(-1)!.steps.push(step);
+    else cut.push({ id: `${cut.length}`, title, steps: [step] });
+  }
+  return cut;
+}
