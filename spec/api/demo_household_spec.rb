@@ -11,7 +11,7 @@ RSpec.describe "The demo household through the API", :demo do
 
   it "gives every screen of every axle as described" do
     axles.each do |axle|
-      %w[brake-data wear job-card].each do |screen|
+      %w[brake-data wear job-plan].each do |screen|
         ask(:get, "/axles/#{axle["id"]}/#{screen}")
         expect(status).to eq(200)
       end
@@ -74,19 +74,19 @@ RSpec.describe "The demo household through the API", :demo do
     expect(log.map { |entry| entry["date"] }).to eq(log.map { |entry| entry["date"] }.sort.reverse)
     expect(log.map do |entry|
       entry["what"]
-    end).to include("4 front pads read; 2 front rotors read; 14 marks", "new front pads fitted; new front rotors fitted", "fluid renewed", "2 rear pads read")
+    end).to include("4 front pads read; 2 front rotors read; 15 marks", "new front pads fitted; new front rotors fitted", "fluid renewed", "2 rear pads read")
   end
 
   it "says whose distance unit a sentence is in" do
     mule = garage["vehicles"].find { |vehicle| vehicle["name"] == "Mule" }
     expect(mule["axles"].last["reasons"].map { |reason| reason["sentence"] }.join).to include(" mi)")
-    expect(ask(:get, "/jobs/2")["card"]["rotor"]["sides"].map { |side| side["sentence"] }).to all(include("above discard"))
+    expect(ask(:get, "/jobs/2")["axles"].first["rotor"]["sides"].map { |side| side["sentence"] }).to all(include("above discard"))
   end
 
-  it "tells where a job stands: steps done, all of them its card's, and the next a gate" do
+  it "tells where a job stands: steps done, all of them its own, and the next a gate" do
     job = ask(:get, "/jobs/2")
-    keys = job["card"]["steps"].map { |step| step["key"] }
+    keys = job["steps"].map { |step| step["key"] }
     expect(job["ticked"]).to eq(keys.take(job["ticked"].length))
-    expect(job["card"]["steps"][job["ticked"].length]).to include("key" => "left.piston_home", "gate" => true)
+    expect(job["steps"][job["ticked"].length]).to include("key" => "rear.left.piston_home", "gate" => true)
   end
 end

@@ -56,7 +56,7 @@ RSpec.describe "Findings in the API" do
             found("rotor-runout").first]).to match([include("side" => "left", "sentence" => /0\.100 mm.*0\.015 mm/), include("side" => "right", "sentence" => /0\.120 mm, 0\.050 mm/)])
     expect(plan.call).to eq("turn")
     ask(:post, look_overs, look_over("2026-05-12", "60020", rotor("left", "27.75"), conditions: marks(%w[right rotor_face cracked outer])))
-    expect([plan.call, ask(:get, "/axles/#{front}/job-card")["rotor"]["outcome"], ask(:get, "/vehicles/#{car["id"]}")["state"]["word"]]).to eq(%w[replace replace stop])
+    expect([plan.call, ask(:get, "/axles/#{front}/job-plan")["axles"].first["rotor"]["outcome"], ask(:get, "/vehicles/#{car["id"]}")["state"]["word"]]).to eq(%w[replace replace stop])
   end
 
   # By hand: rear pistons unknown, so nothing is said; with them, half of 100 ml gone without wear is a leak.

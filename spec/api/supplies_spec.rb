@@ -21,7 +21,8 @@ RSpec.describe "Parts, tools and paper in the API" do
 
   it "holds a part against the old one, orders it in time and takes it off the shelf" do
     plain = stock(price: "38,50", lead_days: 4, thickness: "11.6", unit: "mm")
-    expect(part(ask(:get, address), "front.pads")).to include("state" => "order", "chosen" => plain["id"], "order_by" => "2026-05-19", "price" => 38.5, "checks" => [include("verdict" => "fits")])
+    expect(part(ask(:get, address), "front.pads")).to include("state" => "order", "chosen" => plain["id"], "order_by" => "2026-05-19", "price" => 38.5,
+                                                              "checks" => [include("verdict" => "fits")])
     other = stock(name: "Other", thickness: "17.0", unit: "mm")
     chosen = ask(:put, "#{address}/choices", { line: "front.pads", supply: other["id"] })
     expect(part(chosen, "front.pads")["checks"]).to contain_exactly(include("verdict" => "differs", "old_mm" => 11.5, "new_mm" => 17.0))
@@ -41,12 +42,13 @@ RSpec.describe "Parts, tools and paper in the API" do
 
   it "refuses entries that cannot be, each by its field" do
     expect(refused(name: " ")).to eq("name" => "missing")
-    expect(refused(price: "cheap", on_shelf: "-1", thickness: "400", lead_days: 999)).to eq("price" => "not_a_number", "on_shelf" => "out_of_range", "thickness" => "out_of_range", "lead_days" => "out_of_range")
+    expect(refused(price: "cheap", on_shelf: "-1", thickness: "400", lead_days: 999)).to eq("price" => "not_a_number", "on_shelf" => "out_of_range", "thickness" => "out_of_range",
+                                                                                            "lead_days" => "out_of_range")
     expect(refused(item: "stone")).to eq("item" => "unknown_item")
     expect(refused(kind: "wish")).to eq("kind" => "unknown_kind")
     expect(refused(axle: 999)).to eq("axle" => "unknown_axle")
     expect(refused(compound: "velvet", unit: "ell")).to include("compound" => "unknown_compound", "unit" => "unknown_unit")
-    expect(refused(price: "1000000000")).to eq("price" => "out_of_range")
+    expect(refused(price: "999999999")).to eq("price" => "out_of_range")
   end
 
   it "asks the counter, which may have the wrong variant" do
@@ -98,8 +100,9 @@ RSpec.describe "Parts, tools and paper in the API" do
       get "/api/v1#{address}/sheet.pdf?paper=#{paper}"
       expect(last_response.content_type).to eq("application/pdf")
       reader = PDF::Reader.new(StringIO.new(last_response.body))
-      text = reader.pages.map(&:text).join(" ").gsub(/\s+/, " ")
-      expect(text).to include("Juniper", "28 N·m", "20.7 lbf·ft", "Колодки", "Your note: Longer bolt below", "Pump the pedal", "Danger: Nobody touches the pedal", "Front left inner pad", "In doubt")
+      text = reader.pages.map(&:text).join.gsub(/\s+/, "")
+      said = ["Juniper", "28 N·m", "20.7 lbf·ft", "Колодки", "Your note: Longer bolt below", "Pump the pedal", "Danger: Nobody touches the pedal", "Front left inner pad", "In doubt"]
+      expect(text).to include(*said.map { |words| words.gsub(/\s/, "") })
       found[paper] = reader.pages.first.attributes[:MediaBox].last(2).map(&:round) == size
     end
     expect(sizes.values).to all(be(true))

@@ -17,7 +17,8 @@ RSpec.describe Graver::Core::Planning::Adjustments do
   def order(result) = result.placed.map(&:key)
 
   it "puts an own step where it is wanted, and moves it" do
-    result = adjust(["insert", "own-1", "front.left.judge", "Photograph the clip"], ["insert", "own-2", "front.left.own-1", "And the hose"], ["move", "front.left.own-1", "front.left.hook", nil])
+    result = adjust(["insert", "own-1", "front.left.judge", "Photograph the clip"], ["insert", "own-2", "front.left.own-1", "And the hose"],
+                    ["move", "front.left.own-1", "front.left.hook", nil])
     expect(order(result).each_cons(2)).to include(["front.left.judge", "front.left.own-2"], ["front.left.hook", "front.left.own-1"])
     expect(result.placed.find { |placed| placed.key == "front.left.own-1" }.step).to have_attributes(text: "Photograph the clip", stage: "strip", gate: false)
   end

@@ -53,7 +53,7 @@ RSpec.describe "What a job takes" do
       one = hours.usual(lifts(setup("front", ["pads"])))
       four = hours.usual(lifts(setup("front", ["pads"]), setup("rear", ["pads"])))
       expect(one.map { |hour| (hour * 60).round }).to eq([50, 95])
-      expect(2.0).to be_between(*four)
+      expect(four).to match([be < 2.0, be > 2.0])
     end
 
     it "goes by one's own pace once there is one, and by more than one is surer" do
@@ -121,11 +121,12 @@ RSpec.describe "What a job takes" do
 
   it "knows what works mean, where they exist and what cannot be" do
     expect(rules.expanded(%w[caliper])).to contain_exactly("caliper", "open", "push", "hydraulics", "bleed")
-    expect(rules.offered(setup("front", ["pads"], calipers: "fixed_opposed").configuration.merge("sensors" => false)).map { |work| work["id"] }).not_to include("clips", "pins", "shoes", "sensors")
+    fixed = setup("front", ["pads"], calipers: "fixed_opposed").configuration.merge("sensors" => false)
+    expect(rules.offered(fixed).map { |work| work["id"] }).not_to include("clips", "pins", "shoes", "sensors")
     expect(rules.conflicts(%w[rotors_new rotors_turn])).to eq(["rotors are either new or turned"])
-    expect(rules.conflicts(%w[inspect pads]).first).to match(/done alone/)
+    expect(rules.conflicts(%w[inspect pads]).first).to include("done alone")
     expect(rules.companions(%w[rotors_new]).first.first).to eq("pads")
-    expect(rules.impossible(setup("rear", ["pads"], calipers: "fixed_opposed", parking_brakes: "cable").configuration)).to match(/carries no cable/)
+    expect(rules.impossible(setup("rear", ["pads"], calipers: "fixed_opposed", parking_brakes: "cable").configuration)).to include("carries no cable")
     expect(rules.decides(%w[rotors_new])).to include("rotor.retention", "caliper.kind")
   end
 end

@@ -10,6 +10,10 @@ RSpec.describe Graver::Core::Planning::Sequence do
   def any(values) = PropCheck::Generators.one_of(*values.map { |value| PropCheck::Generators.constant(value) })
   def some(values) = PropCheck::Generators.array(any(values), min: 1, max: 5, empty: false)
 
+  # The places of these steps in an order, which raises when one is missing.
+  def places(found, wanted) = wanted.map { |key| found.index(key) || raise("#{key} is missing") }
+  def expect_rising(found, wanted) = expect(places(found, wanted)).to eq(places(found, wanted).sort)
+
   # One axle of anything that can be bought, with works at random.
   def random_setup(axle, kind, choices)
     caliper, vehicle = kind
@@ -17,7 +21,8 @@ RSpec.describe Graver::Core::Planning::Sequence do
     bike = vehicle == "motorcycle"
     parking = "none" if bike || axle == "front" || (caliper == "fixed_opposed" && %w[cable electric].include?(parking))
     works = works.uniq - (parking == "drum_in_hat" ? [] : ["shoes"])
-    setup(axle, works.empty? ? ["pads"] : works, sensors:, vehicles: vehicle, calipers: caliper, parking_brakes: parking, retentions: bike ? "bolts" : retention, springs:, hose_fittings: hose)
+    fitted = { vehicles: vehicle, calipers: caliper, parking_brakes: parking, retentions: bike ? "bolts" : retention, springs:, hose_fittings: hose }
+    setup(axle, works.empty? ? ["pads"] : works, sensors:, **fitted)
   end
 
   let(:kinds) { KNOWLEDGE.calipers.flat_map { |caliper| caliper["vehicles"].map { |vehicle| [caliper["id"], vehicle] } } }
@@ -50,10 +55,9 @@ RSpec.describe Graver::Core::Planning::Sequence do
 
   it "ends in a hard pedal before the road, on both sides, with a motor on the caliper" do
     found = keys(setup("rear", ["pads"], parking_brakes: "electric"))
-    order = %w[rear.shake rear.service_mode rear.left.hook rear.left.pin_bolts_out rear.left.piston_home rear.left.pin_bolts_in rear.left.level_between rear.right.wheel_off rear.right.corner_check
-               rear.pump rear.motor_closed rear.lower rear.star level_after first_stops]
-    places = order.map { |key| found.index(key) || raise("#{key} is missing") }
-    expect(places).to eq(places.sort)
+    order = %w[rear.shake rear.service_mode rear.left.hook rear.left.pin_bolts_out rear.left.piston_home rear.left.pin_bolts_in rear.left.level_between rear.right.wheel_off
+               rear.right.corner_check rear.pump rear.motor_closed rear.lower rear.star level_after first_stops]
+    expect_rising(found, order)
     expect(found.join(" ")).not_to match(/piston_wound|pad_pins_out|park_front|bleed/)
   end
 
@@ -67,14 +71,15 @@ RSpec.describe Graver::Core::Planning::Sequence do
   it "takes the captive rotor off behind hub nut and hub, and proves the bearing before the bracket is on" do
     found = keys(setup("front", %w[pads rotors_new], vehicles: "off_roader", retentions: "captive")).grep(/left/)
     order = %w[bracket_off half_shaft_out hub_nut_off hub_off rotor_off degrease hub_on bearing_spins half_shaft_in bracket_on pads_in].map { |id| "front.left.#{id}" }
-    expect(order.map { |key| found.index(key) }).to eq(order.map { |key| found.index(key) }.compact.sort)
+    expect_rising(found, order)
     expect(found.join).not_to match(/hub_face|rotor_on\b/)
   end
 
   it "backs shoes off before the rotor and sets them after the pedal, with screws and push-off holes" do
     found = keys(setup("rear", %w[pads rotors_new shoes], parking_brakes: "drum_in_hat", retentions: "push_off"))
-    order = %w[rear.left.adjuster_back rear.left.rotor_screws_out rear.left.pushed_off rear.left.rotor_off rear.left.shoes_look rear.left.shoes_new rear.left.rotor_on rear.left.rotor_screws_in rear.pump rear.shoes_set]
-    expect(order.map { |key| found.index(key) }).to eq(order.map { |key| found.index(key) }.compact.sort)
+    order = %w[rear.left.adjuster_back rear.left.rotor_screws_out rear.left.pushed_off rear.left.rotor_off rear.left.shoes_look rear.left.shoes_new rear.left.rotor_on
+               rear.left.rotor_screws_in rear.pump rear.shoes_set]
+    expect_rising(found, order)
   end
 
   it "works two discs of one wheel as one, the wheel out once" do
@@ -88,14 +93,14 @@ RSpec.describe Graver::Core::Planning::Sequence do
     expect(apart.map(&:name)).to eq(%w[front rear])
     found = keys(setup("front", %w[pads bleed]), setup("rear", ["bleed"], parking_brakes: "cable"))
     expect(found.grep(/\.bleed\z/)).to eq(%w[rear.right.bleed front.left.bleed rear.left.bleed front.right.bleed])
-    expect(found).to include("both.lift_both").and(satisfy { |all| !all.include?("rear.left.pads_in") && !all.grep(/lift\z/).any? })
+    expect(found).to include("both.lift_both").and(satisfy { |all| !all.include?("rear.left.pads_in") && all.grep(/lift\z/).none? })
     bikes = lifts(setup("front", ["bleed"], vehicles: "motorcycle", calipers: "motorcycle_fixed"), setup("rear", ["bleed"], vehicles: "motorcycle", calipers: "motorcycle_floating"))
     expect(bikes.map(&:name)).to eq(%w[front rear])
   end
 
   it "bleeds whatever was opened, and only then pumps" do
     found = keys(setup("front", ["hose"]))
-    expect(%w[front.left.hose_off_banjo front.left.hose_on_banjo front.fluid_fresh front.right.bleed front.pump].map { |key| found.index(key) }).to eq(%w[front.left.hose_off_banjo front.left.hose_on_banjo front.fluid_fresh front.right.bleed front.pump].map { |key| found.index(key) }.compact.sort)
+    expect_rising(found, %w[front.left.hose_off_banjo front.left.hose_on_banjo front.fluid_fresh front.right.bleed front.pump])
     expect(keys(setup("front", ["pads"])).grep(/bleed|fluid_fresh/)).to be_empty
   end
 

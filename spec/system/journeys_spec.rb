@@ -28,7 +28,7 @@ RSpec.describe "Journeys in the browser" do
     expect_focus("odometer")
   end
 
-  it "goes from a new vehicle to a printed job card, the look-over by keyboard alone" do
+  it "goes from a new vehicle to a printed job, the look-over by keyboard alone" do
     add_vehicle
     page.within("section[aria-label='front axle']") { page.click_link "Brake data" }
     expect(page).to have_text("Which bolts there are depends on the caliper kind")
@@ -62,15 +62,18 @@ RSpec.describe "Journeys in the browser" do
     page.click_link "Wear", match: :first
     expect(page).to have_text(/Most likely [\d,]+ km/).and have_text(/Look again within [\d,]+ km/)
     expect(page).to have_css(".error-bars path", minimum: 1, wait: 10)
-    page.click_link "Job card"
-    expect(page).to have_text("28N·m").and have_text("20.7lbf·ft").and have_text("Do not move the vehicle before the pedal or lever is hard")
-    page.fill_in "Plan it for", with: Date.new(2026, 5, 23)
+    page.click_link "Plan a job", match: :first
+    page.click_link "Torque"
+    expect(page).to have_text("28N·m").and have_text("20.7lbf·ft")
+    page.fill_in "Day (may stay open)", with: Date.new(2026, 5, 23)
     page.click_button "Plan this job"
-    expect(page).to have_text("Planned for 23 May 2026")
+    expect(page).to have_css("h1", text: "23 May 2026").and have_css("[aria-current=step]", text: "draft")
+    page.click_link "Steps"
+    expect(page).to have_text("Do not move the vehicle before the pedal or lever is hard")
     page.check "Settle everything listed as missing", allow_label_click: true
-    expect(page).to have_text(/Under way: 1 of \d+ steps done/)
+    expect(page).to have_link("Steps", text: %r{1/\d+})
     page.driver.browser.page.command("Emulation.setEmulatedMedia", media: "print")
-    expect(page).to have_text("Torque").and have_no_button("Finish")
+    expect(page).to have_text("Before anything is undone").and have_no_button("Make it ready")
     expect(page.evaluate_script("getComputedStyle(document.querySelector('header')).display")).to eq("none")
     expect(requested_hosts).to eq(["127.0.0.1"])
   end

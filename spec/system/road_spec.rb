@@ -54,7 +54,7 @@ RSpec.describe "The road ahead in the browser", :demo do
     expect(page).to have_text("Measure the left inner pad with a caliper").and have_text("worked out afterwards").and have_text(/Over your garage|No forecast of your garage/)
   end
 
-  it "keeps torque wrenches in the workshop and sets them on the job card, with a crow-foot too" do
+  it "keeps torque wrenches in the workshop and sets them on the torque card, with a crow-foot too" do
     page.visit "/#/workshop"
     page.click_button "Add a torque wrench"
     page.fill_in "From", with: "50"
@@ -69,7 +69,7 @@ RSpec.describe "The road ahead in the browser", :demo do
     page.fill_in "Last calibrated", with: Date.new(2026, 3, 1)
     page.click_button "Add it"
     expect(page).to have_css("tr", text: "Short one")
-    page.visit "/#/axles/1/job-card"
+    page.visit "/#/axles/1/job-plan/torque"
     expect(page).to have_css(".set", text: "Set 28 N·m on Short one").and have_css(".set", text: "Set 120 N·m on Long click wrench")
     page.fill_in "Crow-foot or offset in line with the handle (mm)", with: "30"
     # 28 x 300 / 330 = 25.45, on a scale of halves

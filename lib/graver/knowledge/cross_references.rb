@@ -86,7 +86,8 @@ module Graver
         known = fields.map { |field| field["key"] }
         known_works = works.flat_map { |work| [work["id"], *work["means"]] }
         named = @contents.fetch("parts.yml").flat_map { |part| part["work"] + part.fetch("not_work", []) } + works.flat_map { |work| work.fetch("with", []) }
-        (keys.uniq - known).map { |key| "rules/scope.yml or parts.yml: brake data #{key} are not there" } + (named.uniq - known_works).map { |work| "rules/scope.yml or parts.yml: work #{work} is not there" }
+        missing = (keys.uniq - known).map { |key| "brake data #{key} are not there" } + (named.uniq - known_works).map { |work| "work #{work} is not there" }
+        missing.map { |what| "rules/scope.yml or parts.yml: #{what}" }
       end
 
       def tools

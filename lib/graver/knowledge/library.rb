@@ -11,6 +11,7 @@ require_relative "../core/wear/outlook"
 require_relative "../core/judgement/rule_engine"
 require_relative "../core/judgement/finding_engine"
 require_relative "procedure_files"
+require_relative "../core/planning/sequence"
 
 module Graver
   module Knowledge
@@ -40,6 +41,8 @@ module Graver
       def fastener(id) = fasteners.find { |fastener| fastener.fetch("id") == id }
       def parts = @contents.fetch("parts.yml")
       def consumables = @contents.fetch("consumables.yml")
+      # Puts any job's steps in order.
+      def sequence = @sequence ||= Core::Planning::Sequence.new(procedure)
       def tools = @contents.fetch("tools.yml")
       def tool(id) = tools.find { |tool| tool.fetch("id") == id }
       def scope = @contents.fetch("rules/scope.yml")

@@ -28,7 +28,8 @@ module Graver
       def known
         facts = @procedure.facts.keys
         works = @contents.fetch("rules/scope.yml").fetch("works")
-        { needs: @procedure.steps.map(&:id), requires: facts, forbids: facts, gives: facts, takes: facts, fasteners: ids("fasteners.yml"), tighten: ids("fasteners.yml"), tools: ids("tools.yml"),
+        { needs: @procedure.steps.map(&:id), requires: facts, forbids: facts, gives: facts, takes: facts, fasteners: ids("fasteners.yml"), tighten: ids("fasteners.yml"),
+          tools: ids("tools.yml"),
           consumables: ids("consumables.yml"), cautions: ids("cautions.yml"), calipers: ids("calipers.yml"), work: works.flat_map { |work| [work["id"], *work["means"]] },
           **@contents.fetch("brake_data.yml").fetch("choices").slice("parking_brakes", "retentions", "springs", "hose_fittings").to_h { |key, choices| [key.to_sym, choices.keys] } }
       end

@@ -8,8 +8,8 @@ module Graver
   module Service
     # What every use case is given: the records, the trade's knowledge, and what day it is.
     class Context
-      # Forecasts kept: a household's axles under a few limits.
-      MOST_OUTLOOKS = 60
+      # Forecasts kept: a household's axles under a few limits, and the lives of pads they could have.
+      MOST_OUTLOOKS = 120
 
       attr_reader :store, :knowledge, :outlooks, :bench, :counter, :imports_under_way
 

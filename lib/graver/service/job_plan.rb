@@ -64,7 +64,8 @@ module Graver
         ordered = order(works, job)
         torque = Planning::Torque.new(@context).call(ordered, files(works))
         lists = lists(overview, scope, ordered, torque, works, job)
-        plan = Plan.new(overview:, job:, scope:, ordered:, torque:, **lists, gaps: gaps(works, ordered), impossible: works.filter_map { |file, chosen| (because = @scope.impossible(file, chosen)) && [file, because] },
+        plan = Plan.new(overview:, job:, scope:, ordered:, torque:, **lists, gaps: gaps(works, ordered),
+                        impossible: works.filter_map { |file, chosen| (because = @scope.impossible(file, chosen)) && [file, because] },
                         places: places(ordered), notes: notes(overview, job), readiness: [])
         plan.with(readiness: Planning::Readiness.new(@context).call(plan, job))
       end
@@ -91,8 +92,7 @@ module Graver
       end
 
       def drives(file, ordered)
-        mine = (ordered.placed || []).select { |placed| [nil, file.axle.name].include?(placed.axle) && [nil, "both", file.axle.name].include?(placed.lift) }
-        ids = mine.flat_map { |placed| placed.step.fasteners + placed.step.tighten }.uniq
+        ids = ordered.concerning(file.axle.name).flat_map { |placed| placed.step.fasteners + placed.step.tighten }.uniq
         fields = @knowledge.brake_data.applying(**file.place)
         fields.select { |field| ids.include?(field["fastener"]) && field["key"].end_with?(".drive", ".count") && !file.data.key?(field["key"]) }
       end

@@ -38,7 +38,7 @@ module Graver
 
       # axles: { "axle id" => [work] }; reasons: { "axle id" => why other rotors than the verdict says } -> Storage::Job
       def scope(id, axles, reasons)
-        job = open(id)
+        job = going(id)
         Planning::Scope.new(@context).check(VehicleOverviews.new(@context).find(@store.vehicles.find_axle(job.axle_id).vehicle_id), axles, reasons)
         @store.transaction { record(job, "scope", { axles: axles.transform_values(&:uniq).reject { |_, works| works.empty? }, reasons: }) }
       end
@@ -46,7 +46,7 @@ module Graver
       # planned_for: ISO day; state: "ready", "draft", "started", "finished" or "dropped"; because: why ready in spite of gaps;
       # hours, spent: what it took, texts or nil -> Storage::Job
       def change(id, planned_for: nil, state: nil, because: nil, hours: nil, spent: nil)
-        job = open(id)
+        job = going(id)
         value = state_value(job, state, because, hours, spent)
         day = planned_for && day(planned_for)
         @store.transaction do
@@ -58,7 +58,7 @@ module Graver
 
       # step: key of a step of this job ("front.left.wheel_off", "settle") -> Storage::Job
       def tick(id, step, done)
-        job = open(id)
+        job = going(id)
         placed = placed(job).find { |each| each.key == step } or raise InvalidEntry.of("step", "unknown_step", "this job has no such step")
         begins = done && placed.step.stage != "ready"
         require_ready(job) if begins
@@ -96,14 +96,14 @@ module Graver
 
       # given: { deed: "drop", "insert" or "move", key:, after:, text: }. Refused where it breaks the order. Raises InvalidEntry.
       def adjust(id, given)
-        job = open(id)
+        job = going(id)
         check_adjustment(job, given)
         @store.transaction { record(job, "adjusted", given) }
       end
 
       # Takes back the adjustment that was recorded as this event.
       def restore(id, event)
-        job = open(id)
+        job = going(id)
         raise NotFound, "there is no such change" unless job.adjustments.key?(event)
 
         @store.transaction { record(job, "unadjusted", { event: }) }
@@ -120,11 +120,11 @@ module Graver
       end
 
       def put(id, kind, value)
-        job = open(id)
+        job = going(id)
         @store.transaction { record(job, kind, value) }
       end
 
-      def open(id)
+      def going(id)
         @store.jobs.find(id).tap do |job|
           raise InvalidEntry.of("state", "job_closed", "this job is #{job.state}") if Storage::Jobs::CLOSED.include?(job.state)
         end

@@ -18,8 +18,10 @@ module Graver
         part = plan.parts.find { |each| each.id == line }
         return loose(plan, line).map { |offer| Checked.new(offer:, checks: []) } unless part
 
-        known = part.line.matches.to_h { |what, match| [what.to_sym, plan.scope.included.find { |axle| axle.name == part.line.axle }.file.length_mm(match["key"])] }
-        @context.counter.offers(item: part.line.id.split(".").first, wanted: { thickness_mm: nil, diameter_mm: nil, **known }).map { |offer| Checked.new(offer:, checks: checks(part, known, offer)) }
+        file = plan.scope.included.find { |axle| axle.name == part.line.axle }.file
+        known = part.line.matches.to_h { |what, match| [what.to_sym, file.length_mm(match["key"])] }
+        offers = @context.counter.offers(item: part.line.id.split(".").first, wanted: { thickness_mm: nil, diameter_mm: nil, **known })
+        offers.map { |offer| Checked.new(offer:, checks: checks(part, known, offer)) }
       end
 
       private

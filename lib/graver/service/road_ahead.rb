@@ -15,6 +15,8 @@ module Graver
       Event = Core::Value.define(:kind, :axle, :date, :km, :until_date, :text, :row)
       # axles: names; date, km: when; fluid: with it; text
       Session = Core::Value.define(:axles, :date, :km, :fluid, :text)
+      # Nobody is reminded of wheel nuts later than that.
+      RETORQUE_DAYS = 60
       JOB_STATES = { "draft" => "planned, not ready yet", "ready" => "planned and ready", "started" => "under way" }.freeze
       Road = Core::Value.define(:overview, :events, :sessions, :next_look)
 
@@ -45,7 +47,8 @@ module Graver
         answer = axle.answer
         name = axle.file.axle.name
         job = @overview.jobs.fetch(axle.file.axle.id, []).first
-        [look(answer, name), *due(axle, name, job), (event("job", [job.planned_for, today].max, "#{name.capitalize} brakes: job #{JOB_STATES.fetch(job.state)}", axle: name) if job&.planned_for)].compact
+        [look(answer, name), *due(axle, name, job),
+         (event("job", [job.planned_for, today].max, "#{name.capitalize} brakes: job #{JOB_STATES.fetch(job.state)}", axle: name) if job&.planned_for)].compact
       end
 
       def look(answer, name)
@@ -88,19 +91,21 @@ module Graver
 
       # Wheel nuts again, so many km after a job was finished.
       def retorque
-        from, upto = @rules.fetch("retorque").values_at("from_km", "to_km")
         finished = @context.store.jobs.of(@overview.vehicle.axles.map(&:id)).select { |job| job.state == "finished" }
         @overview.axles.flat_map do |axle|
           days = finished.select { |job| job.axle_ids.include?(axle.file.axle.id) }.map { |job| Date.iso8601(job.closed["day"]) }
-          days.select { |day| day > today - 60 }.filter_map do |day|
-            driven = axle.answer.driving.km_per_day * (today - day)
-            next if driven > upto
-
-            km = [from - driven, 0].max
-            text = "Wheel nuts of the #{axle.file.axle.name} axle again, #{from} to #{upto} km after the job"
-            event("retorque", road.as_of + road.days_for(km).floor, text, axle: axle.file.axle.name, km:)
-          end
+          days.select { |day| day > today - RETORQUE_DAYS }.filter_map { |day| retorque_event(axle, day) }
         end
+      end
+
+      def retorque_event(axle, day)
+        from, upto = @rules.fetch("retorque").values_at("from_km", "to_km")
+        driven = axle.answer.driving.km_per_day * (today - day)
+        return if driven > upto
+
+        km = [from - driven, 0].max
+        text = "Wheel nuts of the #{axle.file.axle.name} axle again, #{from} to #{upto} km after the job"
+        event("retorque", road.as_of + road.days_for(km).floor, text, axle: axle.file.axle.name, km:)
       end
 
       # Jobs that fall due near each other, and the fluid where it is due by then.

@@ -62,8 +62,8 @@ module Graver
         texts = TEXTS.to_h { |key, most| [key, text(key, given[key], most)] }
         fault("name", "missing", "needs a name you know it by") unless texts[:name]
         check_item(given)
-        row = { **texts, kind: given[:kind], item: given[:item], axle_id: axle(given), price: figure(:price, given[:price], PRICE), on_shelf: figure(:on_shelf, given[:on_shelf], AMOUNT),
-                lead_days: lead_days(given[:lead_days]), compound: compound(given[:compound]), unit: unit(given[:unit]) }
+        figures = { price: figure(:price, given[:price], PRICE), on_shelf: figure(:on_shelf, given[:on_shelf], AMOUNT), lead_days: lead_days(given[:lead_days]) }
+        row = { **texts, **figures, kind: given[:kind], item: given[:item], axle_id: axle(given), compound: compound(given[:compound]), unit: unit(given[:unit]) }
         row.update(LENGTHS_MM.to_h { |key, range| [key, length(key, given[key], row[:unit], range)] })
         raise_faults
 

@@ -9,7 +9,8 @@ module Graver
     # A job on paper: what is done and still open, sections, parts, consumables, tools and fluid, the torque card, the
     # steps with boxes and cautions where they matter, and room for what is read on the day.
     class JobSheet
-      FOOT = "The maker's manual, local law and licensed practice come first; the values are your own entries. In doubt (leak, soft pedal, crack, unknown torque): do not drive, have a licensed mechanic look."
+      FOOT = "The maker's manual, local law and licensed practice come first; the values are your own entries. " \
+             "In doubt (leak, soft pedal, crack, unknown torque): do not drive, have a licensed mechanic look."
       SEVERITY = { "danger" => "9b1c31", "warning" => "8a4b00", "notice" => "0d5a66" }.freeze
 
       # job: as the API answers it (symbol keys); size: "a4" or "letter" -> PDF bytes
@@ -69,20 +70,24 @@ module Graver
         @paper.heading("Consumables and tools")
         @job[:consumables].each { |each| @paper.tick("#{each[:label]}: #{each[:said]}", done: each[:state] != "buy") }
         @pdf.move_down 4
-        @job[:tools].each { |tool| @paper.tick([tool[:label], tool[:uses].join("; "), tool[:by] && "#{tool[:by]} instead"].compact.reject(&:empty?).join(", "), done: tool[:status] != "missing" || tool[:settled]) }
+        @job[:tools].each { |tool| @paper.tick(tool_text(tool), done: tool[:status] != "missing" || tool[:settled]) }
         @paper.heading("What goes where")
         @paper.table([%w[Place Yes Never], *@job[:places].map { |place| place.values_at("place", "use", "never") }], widths: { 0 => 110 })
       end
 
+      def tool_text(tool) = [tool[:label], tool[:uses].join("; "), tool[:by] ? "#{tool[:by]} instead" : ""].reject(&:empty?).join(", ")
+
       def part_row(part)
         chosen = part[:supplies].find { |supply| supply[:id] == part[:chosen] }
-        [(part[:count] || "?").to_s, several ? "#{part[:axle].capitalize}: #{part[:label]}" : part[:label], chosen ? chosen[:name] : "", (chosen && chosen[:number]).to_s, part[:order_by] ? "order by #{part[:order_by]}" : part[:state]]
+        [(part[:count] || "?").to_s, several ? "#{part[:axle].capitalize}: #{part[:label]}" : part[:label], chosen ? chosen[:name] : "", (chosen && chosen[:number]).to_s,
+         part[:order_by] ? "order by #{part[:order_by]}" : part[:state]]
       end
 
       def fluid
         fluid = @job[:fluid]
         @paper.heading("Fluid")
-        @paper.say "Grade: #{fluid[:grade] || "not known"}.#{" Never #{fluid[:never].join(", ")}." if fluid[:never].any?} To have there: #{fluid[:needed_ml]} ml (#{fluid[:bottles_ml].map { |ml| format("%g", ml) }.join(" + ")})."
+        bottles = fluid[:bottles_ml].map { |ml| format("%g", ml) }.join(" + ")
+        @paper.say "Grade: #{fluid[:grade] || "not known"}.#{" Never #{fluid[:never].join(", ")}." if fluid[:never].any?} To have there: #{fluid[:needed_ml]} ml (#{bottles})."
         @paper.say "The pistons send back about #{fluid[:pushed_ml]} ml.#{" Draw off #{fluid[:draw_off_ml]} ml first." if fluid[:draw_off_ml]&.positive?}" if fluid[:pushed_ml]
         @paper.say "Bleed: #{fluid[:order].join(", ")}. #{fluid[:order_from]}" if fluid[:bleeds]
       end

@@ -55,10 +55,11 @@ module Graver
       def record(row, events)
         by_kind = Hash.new { [] }.merge(events.group_by { |event| event[:kind] })
         planned = by_kind["planned"].last&.fetch(:value)
-        Job.new(**row.slice(:id, :axle_id, :procedure), planned_for: planned && Date.iso8601(planned), state: state(events), ticked: ticked(events), scope: newest(by_kind["scope"]),
-                adjustments: adjustments(events), notes: by_kind["noted"].map { |event| parsed(event).merge("day" => event[:recorded_at][0, 10]) },
-                choices: merged(by_kind["chose"], "line", "supply"), settled: merged(by_kind["settled"], "item", "done").select { |_, done| done }.keys,
-                quote: newest(by_kind["quoted"]), ready_because: parsed(by_kind["ready"].last)&.fetch("because", nil), closed: closed(by_kind))
+        fields = { planned_for: planned && Date.iso8601(planned), state: state(events), ticked: ticked(events), adjustments: adjustments(events), closed: closed(by_kind) }
+        said = { scope: newest(by_kind["scope"]), quote: newest(by_kind["quoted"]), ready_because: parsed(by_kind["ready"].last)&.fetch("because", nil) }
+        chosen = { choices: merged(by_kind["chose"], "line", "supply"), settled: merged(by_kind["settled"], "item", "done").select { |_, done| done }.keys }
+        notes = by_kind["noted"].map { |event| parsed(event).merge("day" => event[:recorded_at][0, 10]) }
+        Job.new(**row.slice(:id, :axle_id, :procedure), **fields, **said, **chosen, notes:)
       end
 
       def parsed(event)

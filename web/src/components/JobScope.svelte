@@ -50,7 +50,7 @@
 <div class="columns">
   {#each plan.scope.axles as axle (axle.id)}
     {@const here = shown(axle.id)}
-    <section class="sheet" class:out={!axle.included} aria-label="{axle.name} axle">
+    <section class="sheet" aria-label="{axle.name} axle">
       <h2>{upperFirst(axle.name)} {#if !axle.included}<span class="quiet">not part of this job</span>{/if}</h2>
       {#if here}<AxleSection corners={here.axle.corners} scale={3.2} />{/if}
       <fieldset disabled={!job.open || job.busy}>
@@ -105,7 +105,6 @@
   .why input { font: inherit; min-height: 48px; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; }
   .verdicts { margin: 0.4rem 0 0; padding-left: 1.1rem; list-style: disc; }
   .verdicts li { font-size: 0.9375rem; }
-  .out { opacity: 0.85; }
   .fault { color: var(--stop); font-weight: 600; }
   .sr { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); }
 </style>

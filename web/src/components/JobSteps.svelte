@@ -41,7 +41,7 @@
   {#if job.open}
     <div class="row spread no-print">
       <p class="quiet">{changing ? "What would break the order is refused, with the reason. Safety gates stay." : "Each step waits for what it needs."}</p>
-      <Button size="field" kind="ghost" on:click={() => (changing = !changing)}>{changing ? "Done with the order" : "Change the order"}</Button>
+      <Button size="field" kind="ghost" on:click={() => (changing = !changing)}>{changing ? "Done with notes and order" : "Notes and order"}</Button>
     </div>
   {/if}
   {#if job.fault("key") || job.fault("text")}<p class="fault" role="alert">{upperFirst(job.fault("key") || job.fault("text"))}</p>{/if}
@@ -72,8 +72,8 @@
             {#each step.cautions as caution (caution.text)}
               <p class="caution {caution.severity}"><strong>{upperFirst(caution.severity)}:</strong> {caution.text}</p>
             {/each}
-            {#if job.open}
-              <div class="deeds no-print" class:shown={changing || step.key === next}>
+            {#if job.open && (changing || step.key === next)}
+              <div class="deeds no-print">
                 <button type="button" class="link" onclick={() => open(step.key, "note")}>Note for next time</button>
                 {#if changing}
                   <button type="button" class="link" onclick={() => open(step.key, "insert")}>Add a step after it</button>
@@ -125,8 +125,7 @@
   .danger { border-color: var(--stop); color: var(--stop); }
   .warning { border-color: var(--plan); color: var(--plan); }
   .notice { border-color: var(--petrol); color: var(--petrol); }
-  .deeds { display: flex; flex-wrap: wrap; gap: 0 1.1rem; margin-left: 2rem; opacity: 0; max-height: 0; overflow: hidden; }
-  .deeds.shown, li:focus-within > .deeds, li:hover > .deeds { opacity: 1; max-height: none; }
+  .deeds { display: flex; flex-wrap: wrap; gap: 0 1.1rem; margin-left: 2rem; }
   .link { border: 0; background: none; padding: 0.25rem 0; font: inherit; font-size: 0.9375rem; color: var(--petrol); text-decoration: underline; cursor: pointer; }
   .writing { margin: 0.4rem 0 0.6rem 2rem; align-items: end; }
   .steps .text { display: grid; grid-template-columns: 1fr; font-weight: 600; }

@@ -8,7 +8,7 @@
     ["1 to 9", "garage: open a vehicle"],
     ["l", "vehicle: look-over of all wheels"],
     ["v", "vehicle: findings (verdicts)"],
-    ["f w j b", "vehicle: look-over, wear, job card, brake data of the front axle"],
+    ["f w j b", "vehicle: look-over, wear, job, brake data of the front axle"],
     ["F W J B", "vehicle: the same of the rear axle"],
     ["Enter", "walk-round: take the reading and go on"],
     ["Shift + Tab", "walk-round: back"],

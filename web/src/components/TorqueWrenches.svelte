@@ -3,7 +3,7 @@
   import { api, Refusal, type Schemas } from "../api/client";
   import { day, upperFirst } from "../format/words";
 
-  /** Torque wrenches of the household: the job card picks among them. */
+  /** Torque wrenches of the household: a job picks among them. */
   let { wrenches, today, onchange }: { wrenches: Schemas["TorqueWrench"][]; today: string; onchange: () => void } = $props();
   const blank = { name: "", least: "", most: "", graduation: "", length_mm: "", calibrated_on: "" };
   let adding = $state(false);
@@ -72,7 +72,7 @@
       </table>
     </div>
   {:else if !adding}
-    <p class="quiet">None yet. With your wrenches here the job card says which one reaches each torque, what to set it to, and what to borrow before the wheel is off.</p>
+    <p class="quiet">None yet. With your wrenches here a job says which one reaches each torque, what to set it to, and what to borrow before the wheel is off.</p>
   {/if}
   {#each wrenches.filter((each) => each.retired) as wrench (wrench.id)}
     <p class="quiet">{wrench.name} is put away. <Button size="small" kind="ghost" on:click={() => act(() => api.changeWrench(wrench.id, { retired: false }))}>Take it back</Button></p>

@@ -31,8 +31,10 @@
   const STATES = ["draft", "ready", "started", "finished"];
 
   async function goOn() {
-    if (part !== "steps") await push(`/jobs/${id}/steps`);
-    setTimeout(() => document.querySelector(`[data-step="${next!.key}"]`)?.scrollIntoView({ block: "center" }));
+    const scroll = () => document.querySelector(`[data-step="${next!.key}"]`)?.scrollIntoView({ block: "center" });
+    if (part === "steps") return void scroll();
+    await push(`/jobs/${id}/steps`);
+    setTimeout(scroll);
   }
   async function ready() {
     if (open && !because.trim()) return void (asking = "ready");

@@ -145,7 +145,7 @@
       {/if}
     </section>
     <div class="row no-print">
-      <Button href="#/axles/{axle.id}/job-plan">Job card<kbd aria-hidden="true">j</kbd></Button>
+      <Button href="#/axles/{axle.id}/job-plan">Plan a job<kbd aria-hidden="true">j</kbd></Button>
       <Button kind="tertiary" href="#/axles/{axle.id}/look-over">Start a look-over<kbd aria-hidden="true">l</kbd></Button>
     </div>
   </div>

@@ -18,12 +18,12 @@ module Graver
 
             def tools_json
               owned = Service::OwnedTools.new(context).ids
-              { tools: knowledge.tools.reject { |tool| tool["by_torque"] }.map { |tool| { id: tool["id"], label: tool["label"], special: tool.fetch("special", false), set: tool.key?("covers"), owned: owned.include?(tool["id"]) } } }
+              shown = knowledge.tools.reject { |tool| tool["by_torque"] }
+              { tools: shown.map { |tool| { **tool.slice("id", "label"), special: tool.fetch("special", false), set: tool.key?("covers"), owned: owned.include?(tool["id"]) } } }
             end
 
             def offer_json(checked)
-              checks = checked.checks.map { |check| { what: check.what.sub("_mm", ""), old_mm: check.old_mm&.to_f, new_mm: check.new_mm&.to_f, within_mm: check.within_mm, verdict: check.verdict } }
-              { **checked.offer.to_h, checks: }
+              { **checked.offer.to_h, checks: checked.checks.map { |check| Serializers::Shopping.check(check) } }
             end
           end
 

@@ -16,7 +16,8 @@ module Graver
         def call(plan)
           ordered = plan.ordered
           @torque = plan.torque
-          { steps: ordered.placed&.map { |placed| step(placed, plan) }, dropped: ordered.dropped.map { |placed| { key: placed.key, place: place(placed), text: placed.step.text, event: ordered.events.fetch(placed.key) } },
+          { steps: ordered.placed&.map { |placed| step(placed, plan) },
+            dropped: ordered.dropped.map { |placed| { key: placed.key, place: place(placed), text: placed.step.text, event: ordered.events.fetch(placed.key) } },
             set_aside: ordered.set_aside.map { |adjustment, event, why| { event:, text: "#{said(adjustment)}: #{Service::OrderFaults.new(@knowledge).sentence(why)}" } } }
         end
 
@@ -25,8 +26,10 @@ module Graver
         def step(placed, plan)
           step = placed.step
           own_notes = (plan.job&.notes || []).select { |note| note["key"] == placed.key }
-          { key: placed.key, stage: @knowledge.procedure.stage(step.stage).label, place: place(placed), text: step.text, why: step.why, gate: step.gate, cautions: cautions(placed), tighten: torque_at(placed).map { |set| TorqueLines.new(@knowledge).brief(set) },
-            event: plan.ordered.events[placed.key] || plan.ordered.events[step.id], own: step.id.start_with?("own-"), notes: own_notes.map { |note| noted(note) }, last_time: plan.notes.fetch(step.id, []).first(3).map { |note| noted(note) } }
+          { key: placed.key, stage: @knowledge.procedure.stage(step.stage).label, place: place(placed), text: step.text, why: step.why, gate: step.gate, cautions: cautions(placed),
+            tighten: torque_at(placed).map { |set| TorqueLines.new(@knowledge).brief(set) },
+            event: plan.ordered.events[placed.key] || plan.ordered.events[step.id],
+            own: step.id.start_with?("own-"), notes: own_notes.map { |note| noted(note) }, last_time: plan.notes.fetch(step.id, []).first(3).map { |note| noted(note) } }
         end
 
         def noted(note) = { text: note["text"], day: note["day"] }

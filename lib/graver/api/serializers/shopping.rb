@@ -7,7 +7,14 @@ module Graver
       class Shopping
         SUPPLY = %i[id kind item axle_id name number supplier price lead_days on_shelf compound thickness diameter unit].freeze
 
-        def self.supply(row) = row && row.to_h.slice(*SUPPLY)
+        def self.supply(row)
+          row&.to_h&.slice(*SUPPLY)
+        end
+
+        # Core::Planning::PartMatch::Check
+        def self.check(check)
+          { what: check.what.sub("_mm", ""), old_mm: check.old_mm&.to_f&.round(2), new_mm: check.new_mm&.to_f&.round(2), within_mm: check.within_mm, verdict: check.verdict }
+        end
 
         # Service::JobPlan::Plan -> { parts:, consumables:, tools:, places: }
         def call(plan)
@@ -17,23 +24,21 @@ module Graver
 
         private
 
-        def part(part)
-          line = part.line
-          { id: part.id, item: line.id, axle: line.axle, label: line.label, count: line.count, note: line.note, optional: line.optional, kit_lacks: line.kit_lacks, lays: line.lays, state: part.state,
-            chosen: part.chosen&.id, supplies: part.supplies.map { |supply| self.class.supply(supply) }, checks: part.checks.map { |check| check(check) }, order_by: part.order_by&.iso8601, price: part.price&.to_f }
-        end
+        def supply(row) = self.class.supply(row)
 
-        def check(check)
-          { what: check.what.sub("_mm", ""), old_mm: check.old_mm&.to_f&.round(2), new_mm: check.new_mm&.to_f&.round(2), within_mm: check.within_mm, verdict: check.verdict }
+        def part(part)
+          line = part.line.to_h.slice(:axle, :label, :count, :note, :optional, :kit_lacks, :lays)
+          lists = { supplies: part.supplies.map { |row| supply(row) }, checks: part.checks.map { |check| self.class.check(check) } }
+          { **line, **lists, id: part.id, item: part.line.id, state: part.state, chosen: part.chosen&.id, order_by: part.order_by&.iso8601, price: part.price&.to_f }
         end
 
         def consumable(each)
-          { id: each.id, label: each.label, unit: each.unit, amount: each.amount.to_f, said: each.said(each.amount), have: each.have.positive? ? each.said(each.have) : nil, note: each.note, state: each.state, supply: self.class.supply(each.supply) }
+          have = each.have.positive? ? each.said(each.have) : nil
+          { **each.to_h.slice(:id, :label, :unit, :note, :state), amount: each.amount.to_f, said: each.said(each.amount), have:, supply: supply(each.supply) }
         end
 
         def tool(tool)
-          line = tool.line
-          { id: line.id, label: line.label, status: line.status, by: line.by, uses: line.uses, never: line.never, note: line.note, special: line.special, settled: tool.settled, supply: self.class.supply(tool.supply) }
+          { **tool.line.to_h.slice(:id, :label, :status, :by, :uses, :never, :note, :special), settled: tool.settled, supply: supply(tool.supply) }
         end
       end
     end

@@ -10,7 +10,8 @@ module Graver
       # the other variant of the same part, as it happens at real counters.
       class PartsCounter < Bench::PartsCounter
         # Price of one piece, from to, in whatever money the household counts.
-        PRICES = { "pads" => 25..70, "rotor" => 30..90, "clip_kit" => 6..18, "pin_kit" => 8..20, "pin_boots" => 5..12, "pad_pins" => 5..15, "wear_sensor" => 8..25, "shoes" => 25..60, "caliper" => 90..220,
+        PRICES = { "pads" => 25..70, "rotor" => 30..90, "clip_kit" => 6..18, "pin_kit" => 8..20, "pin_boots" => 5..12, "pad_pins" => 5..15, "wear_sensor" => 8..25, "shoes" => 25..60,
+                   "caliper" => 90..220,
                    "hose" => 15..40, "fluid" => 8..14, "cleaner" => 4..7, "torque_wrench" => 40..120, "scan_tool" => 30..90, "wind_back" => 25..60 }.freeze
         OTHER = 4..30
         KINDS = [["plain", nil, 1.0, 1], ["long-life", "harder", 1.35, 3], ["other variant", nil, 0.9, 2]].freeze
@@ -39,7 +40,8 @@ module Graver
 
         def offer(item, wanted, (name, compound, dearer, days), base, random)
           off = name == "other variant" ? OFF_MM : {}
-          PartsCounter::Offer.new(name: "#{item.tr("_", " ").capitalize}, #{name}", number: format("SIM-%05d", random.rand(100_000)), supplier: "Simulated counter", price: format("%.2f", base * dearer), lead_days: days + random.rand(3), compound:,
+          PartsCounter::Offer.new(name: "#{item.tr("_", " ").capitalize}, #{name}", number: format("SIM-%05d", random.rand(100_000)), supplier: "Simulated counter",
+                                  price: format("%.2f", base * dearer), lead_days: days + random.rand(3), compound:,
                                   **%i[thickness_mm diameter_mm].to_h { |key| [key, wanted[key] && (wanted[key] + off.fetch(key, 0))] })
         end
       end

@@ -37,7 +37,7 @@ module Graver
         def groups(setups)
           bled = setups.select { |setup| setup.configuration["work"].include?("bleed") }
           bike = setups.any? { |setup| setup.configuration["vehicles"] == "motorcycle" }
-          bled.length > 1 && !bike ? [setups] : setups.map { |setup| [setup] }
+          bled.length > 1 && !bike ? [setups] : setups.zip
         end
 
         def corners(setup, lift)

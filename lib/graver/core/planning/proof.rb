@@ -38,13 +38,15 @@ module Graver
         def facts_missing(placed, holds)
           missing = places(placed.step.requires, placed).reject { |place| holds.key?(place) || (@facts.fetch(place.first).optional && !@given.key?(place)) }
           standing = places(placed.step.forbids, placed).select { |place| holds.key?(place) }
-          { "requires" => missing, "forbids" => standing }.flat_map { |kind, found| found.map { |fact, *where| Fault.new(placed:, kind:, about: fact, where: where.any? ? where.join(" ") : nil) } }
+          missing.map { |place| fault(placed, "requires", *place) } + standing.map { |place| fault(placed, "forbids", *place) }
         end
+
+        def fault(placed, kind, about, *where) = Fault.new(placed:, kind:, about:, where: where.empty? ? nil : where.join(" "))
 
         def needs_missing(placed, seen, all)
           placed.step.needs.flat_map do |id|
             here = all.fetch(id, []).select { |other| concerns?(other, placed) }
-            (here - seen[id]).map { |other| Fault.new(placed:, kind: "needs", about: id, where: [other.axle, other.side].compact.join(" ")) }
+            (here - seen[id]).map { |other| fault(placed, "needs", id, *[other.axle, other.side].compact) }
           end
         end
 

@@ -33,10 +33,10 @@ module Graver
         end
 
         def line(tool, owned, uses)
-          instead = tool.fetch("instead", []).find { |id| owned.include?(id) }
-          has = owned.include?(tool.fetch("id"))
-          Line.new(id: tool.fetch("id"), label: tool.fetch("label"), status: has ? "owned" : (instead ? "instead" : "missing"), by: has || instead.nil? ? nil : @tools.fetch(instead)["label"], uses:,
-                   never: tool["never"], note: tool["note"], special: tool.fetch("special", false))
+          instead = owned.include?(tool.fetch("id")) ? nil : tool.fetch("instead", []).find { |id| owned.include?(id) }
+          status = owned.include?(tool.fetch("id")) ? "owned" : "missing"
+          Line.new(id: tool.fetch("id"), label: tool.fetch("label"), status: instead ? "instead" : status, by: instead && @tools.fetch(instead)["label"], uses:, never: tool["never"],
+                   note: tool["note"], special: tool.fetch("special", false))
         end
       end
     end

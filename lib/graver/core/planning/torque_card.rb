@@ -32,10 +32,11 @@ module Graver
           known = data["#{id}.torque"]
           torque = known && Torque.from(known.fetch(:number), known.fetch(:unit))
           value = ->(key) { data.dig("#{id}.#{key}", :value) }
-          Line.new(axle: setup.axle, fastener: id, label: fastener.fetch("label"), count: count(fastener, setup, data), torque:, angle_degrees: data.dig("#{id}.angle", :number)&.value&.to_f,
-                   source: known&.fetch(:source), doubt: torque&.doubt(*fastener.fetch("plausible_newton_metres")), hearsay: HEARSAY.include?(known&.fetch(:source)),
-                   plausible: fastener.fetch("plausible_newton_metres"), drive: value["drive"], thread: value["thread"], single_use: value["single_use"] == "once", threadlocker: value["threadlocker"],
-                   star: star(fastener, data), note: fastener.fetch("note"))
+          plausible = fastener.fetch("plausible_newton_metres")
+          doubts = { source: known&.fetch(:source), doubt: torque&.doubt(*plausible), hearsay: HEARSAY.include?(known&.fetch(:source)), plausible: }
+          said = { drive: value["drive"], thread: value["thread"], single_use: value["single_use"] == "once", threadlocker: value["threadlocker"] }
+          Line.new(axle: setup.axle, fastener: id, label: fastener.fetch("label"), count: count(fastener, setup, data), torque:, **doubts, **said,
+                   angle_degrees: data.dig("#{id}.angle", :number)&.value&.to_f, star: star(fastener, data), note: fastener.fetch("note"))
         end
 
         # Per corner: fixed by the caliper kind, or counted by the owner.

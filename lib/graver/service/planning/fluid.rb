@@ -27,7 +27,8 @@ module Graver
           bled = ordered.lifts.flat_map(&:bleeding)
           plan = planner(overview.vehicle.kind).call(pushed: pushed.include?(nil) ? nil : pushed.sum, headroom: fluid.room_ml(overview), pushes: pushing.any?,
                                                      flushed: bled.sum { |corner| discs(corner) }, opened: opened(ordered))
-          Card.new(plan:, grade: card.grade, may: card.may, never: card.never, bleeds: bled.any?, order: bled.map { |corner| [corner.axle, corner.side] }, order_from: order_from(overview, ordered.bleed),
+          Card.new(plan:, grade: card.grade, may: card.may, never: card.never, bleeds: bled.any?, order: bled.map { |corner| [corner.axle, corner.side] },
+                   order_from: order_from(overview, ordered.bleed),
                    methods: bled.any? ? methods : [])
         end
 

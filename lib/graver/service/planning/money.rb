@@ -11,8 +11,8 @@ module Graver
     module Planning
       # What a job takes of time and money, against a shop; what each choice of pads costs over its life; what was spent so far.
       class Money
-        # per1000: [pads, rotors or nil]
-        Choice = Core::Value.define(:axle, :supply, :life_km, :pads_per_1000, :rotors_per_1000)
+        # pads_cost, rotors_cost: per 1,000 km; the rotors' nil where it is not known
+        Choice = Core::Value.define(:axle, :supply, :life_km, :pads_cost, :rotors_cost)
         # hours: Core::Planning::Hours::Range; parts, consumables, tools: Float; unpriced: labels; shop: Float, shop_from: "quote"
         # or "estimate"; spent: Float, over_km: of what was spent before
         Card = Core::Value.define(:currency, :hours, :parts, :consumables, :tools, :unpriced, :shop, :shop_from, :choices, :spent, :over_km) do
@@ -33,7 +33,8 @@ module Graver
         def call(overview, chosen, ordered, lists, job, earlier)
           hours = hours(ordered.lifts, earlier)
           parts, consumables, tools = sums(lists)
-          Card.new(currency: @money.chosen["currency"], hours:, parts:, consumables:, tools:, unpriced: unpriced(lists), shop: shop(job, parts, hours), shop_from: job&.quote ? "quote" : "estimate",
+          Card.new(currency: @money.chosen["currency"], hours:, parts:, consumables:, tools:, unpriced: unpriced(lists), shop: shop(job, parts, hours),
+                   shop_from: job&.quote ? "quote" : "estimate",
                    choices: chosen.included.flat_map { |axle| choices(axle, lists[:parts]) }, spent: earlier.sum { |each| (each.closed["spent"] || 0).to_f }, over_km: over_km(overview))
         end
 
@@ -51,7 +52,8 @@ module Graver
         end
 
         def unpriced(lists)
-          lists[:parts].reject { |part| part.price || part.line.optional }.map { |part| part.line.label } + lists[:consumables].select { |each| each.state == "buy" && !each.price }.map(&:label)
+          parts = lists[:parts].reject { |part| part.price || part.line.optional }
+          parts.map { |part| part.line.label } + lists[:consumables].select { |each| each.state == "buy" && !each.price }.map(&:label)
         end
 
         # A quote as the owner was given it, else worked out from what shops ask.
@@ -59,7 +61,8 @@ module Graver
           return job.quote["total"].to_f if job&.quote
 
           labour = Math.sqrt(hours.low * hours.high) * @rules.dig("shop", "labour_hours_share")
-          Core::Planning::ShopQuote.call(parts:, hours: labour, rate: @money.number("labour_rate"), markup_percent: @money.number("markup_percent"), tax_percent: @money.number("tax_percent"))
+          rates = { rate: @money.number("labour_rate"), markup_percent: @money.number("markup_percent"), tax_percent: @money.number("tax_percent") }
+          Core::Planning::ShopQuote.call(parts:, hours: labour, **rates)
         end
 
         def choices(axle, parts)
@@ -75,18 +78,33 @@ module Graver
           return if new_mm <= pads.limit_mm
 
           factor = supply.compound ? @context.knowledge.what_if.dig("pads", supply.compound, "factor") : 1.0
-          life_km = pads.supposing(limit_mm: pads.limit_mm, factor:, new_mm:).first.quantile(0.5)
+          life_km = life_km(axle.file, pads, factor:, new_mm:)
           own, rotors = Core::Planning::PadCost.call(price: @supplies.price(supply).to_f, life_km:, **rotor_share(axle, life_km, parts))
-          Choice.new(axle: axle.name, supply:, life_km:, pads_per_1000: own, rotors_per_1000: rotors)
+          Choice.new(axle: axle.name, supply:, life_km:, pads_cost: own, rotors_cost: rotors)
+        end
+
+        # The middle of a new set's life; worked out once for the same log.
+        def life_km(file, pads, **supposed)
+          @context.outlooks.fetch({ pad_life: [file.entries, file.specifications], **supposed }) { pads.supposing(limit_mm: pads.limit_mm, **supposed).first.quantile(0.5) }
         end
 
         def rotor_share(axle, life_km, parts)
-          supply = parts.find { |each| each.line.axle == axle.name && each.line.id == "rotor" }&.chosen || @supplies.of_item("part", "rotor", axle.file.axle.id).find(&:price)
-          rates = axle.overview.answer.rotors
-          new_mm, least = axle.file.length_mm("rotor.new_thickness"), axle.file.discard_mm
-          return {} unless supply&.price && rates&.readings&.positive? && new_mm && least
+          price, spare_mm, rotors = rotor_price(axle, parts), rotor_spare_mm(axle.file), axle.overview.answer.rotors
+          return {} unless price && spare_mm && rotors&.readings&.positive?
 
-          { rotors_price: @supplies.price(supply).to_f * axle.file.axle.sides.length, rotor_wear_mm: rates.rates.values.map { |rate| rate[1] }.max * life_km / 1000, rotor_spare_mm: new_mm - least }
+          { rotors_price: price * axle.file.axle.sides.length, rotor_wear_mm: rotors.rates.values.map { |rate| rate[1] }.max * life_km / 1000, rotor_spare_mm: spare_mm }
+        end
+
+        # Of one: what is bought now, else what one is on file for.
+        def rotor_price(axle, parts)
+          bought = parts.find { |each| each.line.axle == axle.name && each.line.id == "rotor" }&.chosen
+          supply = bought || @supplies.of_item("part", "rotor", axle.file.axle.id).find(&:price)
+          supply&.price && @supplies.price(supply).to_f
+        end
+
+        def rotor_spare_mm(file)
+          new_mm = file.length_mm("rotor.new_thickness")
+          new_mm && file.discard_mm && (new_mm - file.discard_mm)
         end
 
         def over_km(overview)

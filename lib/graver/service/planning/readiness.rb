@@ -31,15 +31,19 @@ module Graver
         def item(kind, id, text, axle_id: nil, **tokens)
           rule = @rules.fetch(kind)
           tickable = rule.fetch("ticked", false)
-          Item.new(id: "#{kind}:#{id}", kind:, text:, todo: Wording.tokens(rule.fetch("todo"), tokens).then { |todo| todo[0].upcase + todo[1..] }, settled: tickable && @settled.include?("#{kind}:#{id}"), tickable:,
+          Item.new(id: "#{kind}:#{id}", kind:, text:, todo: Wording.tokens(rule.fetch("todo"), tokens).then { |todo| todo[0].upcase + todo[1..] },
+                   settled: tickable && @settled.include?("#{kind}:#{id}"), tickable:,
                    blocks: rule.fetch("blocks"), axle_id:)
         end
 
         def data(plan)
-          gaps = plan.gaps.map do |gap|
-            item(gap.blocks ? "data" : "wanted", "#{gap.file.axle.id}.#{gap.field["key"]}", "#{gap.file.axle.name.capitalize}: #{gap.field["label"].then { |label| label[0].downcase + label[1..] }} not known; #{gap.field["waits"]}.", axle_id: gap.file.axle.id, find: gap.field["find"])
-          end
-          gaps + plan.impossible.map { |file, because| item("impossible", file.axle.id.to_s, "#{file.axle.name.capitalize}: #{because}", axle_id: file.axle.id) }
+          plan.gaps.map { |gap| gap(gap) } + plan.impossible.map { |file, because| item("impossible", file.axle.id.to_s, "#{file.axle.name.capitalize}: #{because}", axle_id: file.axle.id) }
+        end
+
+        def gap(gap)
+          axle, field = gap.file.axle, gap.field
+          text = "#{axle.name.capitalize}: #{field["label"][0].downcase}#{field["label"][1..]} not known; #{field["waits"]}."
+          item(gap.blocks ? "data" : "wanted", "#{axle.id}.#{field["key"]}", text, axle_id: axle.id, find: field["find"])
         end
 
         def torque(plan)
@@ -56,8 +60,8 @@ module Graver
         def doubtful(set, plan)
           return [] unless set.line.torque && (set.line.doubt || set.line.hearsay)
 
-          text = set.line.doubt ? "#{place(set.line)}: #{format("%g", set.line.torque.entered)} #{set.line.torque.unit} is not what is usual." : "#{place(set.line)}: the value does not come from the maker."
-          [item("doubt", "#{set.id}.#{format("%g", set.line.torque.newton_metres)}", text, axle_id: plan.axle_id(set.line.axle))]
+          said = set.line.doubt ? "#{format("%g", set.line.torque.entered)} #{set.line.torque.unit} is not what is usual" : "the value does not come from the maker"
+          [item("doubt", "#{set.id}.#{format("%g", set.line.torque.newton_metres)}", "#{place(set.line)}: #{said}.", axle_id: plan.axle_id(set.line.axle))]
         end
 
         def angled(set)
@@ -89,7 +93,8 @@ module Graver
 
         def mismatches(part)
           part.checks.select { |check| check.verdict == "differs" }.map do |check|
-            item("mismatch", "#{part.id}.#{check.what}", "#{part.chosen.name}: #{check.what.sub("_mm", "")} #{format("%g", check.new_mm)} mm, the old one's #{format("%g", check.old_mm)} mm.")
+            sizes = "#{format("%g", check.new_mm)} mm, the old one's #{format("%g", check.old_mm)} mm"
+            item("mismatch", "#{part.id}.#{check.what}", "#{part.chosen.name}: #{check.what.sub("_mm", "")} #{sizes}.")
           end
         end
 
@@ -113,23 +118,30 @@ module Graver
         end
 
         def consumables(plan)
-          plan.consumables.select { |each| each.state != "shelf" }.map { |each| item("consumables", each.id, each.label, amount: each.lacking) }
+          plan.consumables.reject { |each| each.state == "shelf" }.map { |each| item("consumables", each.id, each.label, amount: each.lacking) }
         end
 
         def fluid(plan)
           card = plan.fluid
-          found = []
-          found << item("grade", "fluid", "The fluid's grade is not known, and some never mix.", axle_id: plan.scope.axles.first.file.axle.id) if card.bleeds && card.grade.nil?
-          found << item("draw_off", "fluid", "The pistons send back about #{card.plan.pushed.round} ml, there is room for #{card.plan.headroom.round} ml: draw off #{(card.plan.draw_off / 5.0).ceil * 5} ml.") if card.plan.draw_off&.positive?
-          found << item("overflow", "fluid", "Whether the reservoir overflows cannot be said.") if card.plan.draw_off.nil?
-          found
+          unknown = item("grade", "fluid", "The fluid's grade is not known, and some never mix.", axle_id: plan.scope.axles.first.file.axle.id) if card.bleeds && card.grade.nil?
+          [unknown, room(card.plan)].compact
+        end
+
+        def room(plan)
+          return item("overflow", "fluid", "Whether the reservoir overflows cannot be said.") if plan.draw_off.nil?
+          return unless plan.draw_off.positive?
+
+          sums = "The pistons send back about #{plan.pushed.round} ml, there is room for #{plan.headroom.round} ml"
+          item("draw_off", "fluid", "#{sums}: draw off #{(plan.draw_off / 5.0).ceil * 5} ml.")
         end
 
         def time(plan, job)
           day = job&.planned_for
           late = plan.parts.select { |part| part.order_by && part.order_by < @context.today }
-          [*([item("day", "day", "No day is set.")] unless day), *late.map { |part| item("parts_late", part.id, "#{part.chosen.name} cannot be there by #{day.iso8601}.") },
-           *([item("turning", "rotors", "Turned rotors take days.")] if plan.scope.included.any? { |axle| axle.works.include?("rotors_turn") }), item("weather", day ? day.iso8601 : "day", "Place and weather#{" for #{day.iso8601}" if day}.")]
+          found = late.map { |part| item("parts_late", part.id, "#{part.chosen.name} cannot be there by #{day.iso8601}.") }
+          found << item("day", "day", "No day is set.") unless day
+          found << item("turning", "rotors", "Turned rotors take days.") if plan.scope.included.any? { |axle| axle.works.include?("rotors_turn") }
+          found << item("weather", day ? day.iso8601 : "day", "Place and weather#{" for #{day.iso8601}" if day}.")
         end
       end
     end

@@ -36,8 +36,7 @@ module Graver
         # VehicleOverviews::Overview, the axle it begins with, what is on file of the scope or nil -> Chosen
         def call(overview, axle_id, on_file)
           axles = overview.axles.map { |axle| axle_scope(axle, on_file || { "axles" => { axle_id.to_s => nil } }) }
-          warnings = axles.select(&:included?).flat_map { |axle| @rules.companions(axle.works).map { |work, because| "#{@knowledge.work(work)["label"]} on the #{axle.name} axle too? #{because}" } }
-          Chosen.new(axles:, offers: offers(overview, axles), warnings: warnings.uniq)
+          Chosen.new(axles:, offers: offers(overview, axles), warnings: axles.select(&:included?).flat_map { |axle| warnings(axle) })
         end
 
         # Checks what the owner wants: { "axle id" => [work] }, { "axle id" => reason }. Raises InvalidEntry by field.
@@ -66,6 +65,7 @@ module Graver
 
         private
 
+        def warnings(axle) = @rules.companions(axle.works).map { |work, because| "#{@knowledge.work(work)["label"]} on the #{axle.name} axle too? #{because}" }
         def fault(field, code, message) = InvalidEntry::Fault.new(field:, code:, message:)
 
         def configuration(file)

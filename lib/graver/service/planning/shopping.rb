@@ -59,10 +59,16 @@ module Graver
 
         def part(line, file, job)
           mine = supplies.of_item("part", line.id, file.axle.id)
-          chosen = mine.find { |supply| supply.id == job&.choices&.dig("#{line.axle}.#{line.id}") } || mine.find { |supply| on_shelf(supply) >= line.count.to_i } || (mine.first if mine.length == 1)
+          chosen = chosen(line, mine, job)
           state = part_state(line, chosen, settled?(job, "#{line.optional ? "spares" : "parts"}:#{line.axle}.#{line.id}"))
-          Part.new(line:, supplies: mine, chosen:, checks: checks(line, chosen, file), state:, order_by: state == "order" ? order_by(job, chosen) : nil,
-                   price: chosen&.price && line.count && (supplies.price(chosen) * line.count))
+          order_by = state == "order" ? order_by(job, chosen) : nil
+          Part.new(line:, supplies: mine, chosen:, checks: checks(line, chosen, file), state:, order_by:, price: chosen&.price && (supplies.price(chosen) * line.count.to_i))
+        end
+
+        # What the owner chose, else what lies there, else the only one.
+        def chosen(line, mine, job)
+          wanted = job&.choices&.fetch("#{line.axle}.#{line.id}", nil)
+          mine.find { |supply| supply.id == wanted } || mine.find { |supply| on_shelf(supply) >= line.count.to_i } || (mine.first if mine.length == 1)
         end
 
         def on_shelf(supply) = supplies.amount(supply)
@@ -95,8 +101,10 @@ module Graver
         def consumable(entry, amount, job)
           supply = supplies.of_item("consumable", entry["id"], nil).first
           have = supply ? on_shelf(supply) : 0
-          state = have >= amount ? "shelf" : (settled?(job, "consumables:#{entry["id"]}") ? "settled" : "buy")
-          Consumable.new(**entry.slice("id", "label", "unit", "note").transform_keys(&:to_sym), one: entry["one"], amount:, have:, state:, supply:, price: state == "buy" && supply&.price ? supplies.price(supply) : nil)
+          lacking = settled?(job, "consumables:#{entry["id"]}") ? "settled" : "buy"
+          state = have >= amount ? "shelf" : lacking
+          fields = { id: entry["id"], label: entry["label"], unit: entry["unit"], one: entry["one"], note: entry["note"] }
+          Consumable.new(**fields, amount:, have:, state:, supply:, price: state == "buy" && supply&.price ? supplies.price(supply) : nil)
         end
       end
     end

@@ -3,7 +3,6 @@
 require_relative "scope"
 require_relative "../../core/planning/adjustments"
 require_relative "../../core/planning/bleed_order"
-require_relative "../../core/planning/sequence"
 require_relative "../../core/value"
 
 module Graver
@@ -14,17 +13,21 @@ module Graver
         # lifts: [Core::Planning::Lift]; placed: [Placed] or nil where no order can be trusted; set_aside: [[Adjustment, why]];
         # dropped: [Placed] left out by the owner; own: { key => event id } of own steps; moved: { key => event id };
         # bleed: { order:, from: } or nil
-        Ordered = Core::Value.define(:setups, :lifts, :placed, :base, :set_aside, :dropped, :events, :bleed)
+        Ordered = Core::Value.define(:setups, :lifts, :placed, :base, :set_aside, :dropped, :events, :bleed) do
+          # Steps at an axle, and those shared that have to do with it.
+          def concerning(axle) = (placed || []).select { |each| [nil, axle].include?(each.axle) && [nil, "both", axle].include?(each.lift) }
+        end
 
         def initialize(knowledge)
           @knowledge = knowledge
-          @sequence = Core::Planning::Sequence.new(knowledge.procedure)
+          @sequence = knowledge.sequence
         end
 
         # { AxleScope => Lifts::Setup } in working order; possible: may an order be given?; adjustments: { event id => Hash }
         def call(setups, file, possible:, adjustments: {})
           order = bleed_order(file)
-          lifts = Core::Planning::Lifts.new(joined: @knowledge.scope["joined"], bleed_order: ->(corners) { Core::Planning::BleedOrder.call(corners, **order.slice(:order, :near)) }).call(setups)
+          in_order = ->(corners) { Core::Planning::BleedOrder.call(corners, **order.slice(:order, :near)) }
+          lifts = Core::Planning::Lifts.new(joined: @knowledge.scope["joined"], bleed_order: in_order).call(setups)
           bleed = lifts.any? { |lift| lift.bleeding.any? } ? order : nil
           return Ordered.new(setups:, lifts:, placed: nil, base: [], set_aside: [], dropped: [], events: {}, bleed:) unless possible
 
@@ -49,14 +52,16 @@ module Graver
           made = adjustments.to_h { |event, given| [self.class.adjustment(event, given), event] }
           result = adjust(base, lifts, made.keys)
           dropped = base.reject { |placed| result.placed.any? { |kept| kept.key == placed.key } }
-          Ordered.new(setups: nil, lifts: nil, bleed: nil, base:, placed: result.placed, dropped:, set_aside: result.set_aside.map { |adjustment, why| [adjustment, made.fetch(adjustment), why] },
+          Ordered.new(setups: nil, lifts: nil, bleed: nil, base:, placed: result.placed, dropped:,
+                      set_aside: result.set_aside.map { |adjustment, why| [adjustment, made.fetch(adjustment), why] },
                       events: made.to_h { |adjustment, event| [adjustment.key, event] })
         end
 
         # near: the master cylinder's side, the left one assumed
         def bleed_order(file)
           maker, split = file.choice("fluid.bleed_order"), file.choice("fluid.split")
-          { order: Core::Planning::BleedOrder.chosen(maker, split), near: file.choice("fluid.cylinder_side") || "left", maker: !maker.nil?, split:, side_known: !file.choice("fluid.cylinder_side").nil? }
+          { order: Core::Planning::BleedOrder.chosen(maker, split), near: file.choice("fluid.cylinder_side") || "left", maker: !maker.nil?, split:,
+            side_known: !file.choice("fluid.cylinder_side").nil? }
         end
       end
     end

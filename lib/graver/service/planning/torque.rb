@@ -21,10 +21,10 @@ module Graver
         # Steps::Ordered, { axle name => AxleFile } -> [Set]
         def call(ordered, files, extension_mm: 0.0)
           fasteners = @knowledge.fasteners.to_h { |fastener| [fastener["id"], fastener] }
-          ordered.setups.flat_map do |setup|
-            placed = (ordered.placed || []).select { |each| [nil, setup.axle].include?(each.axle) && [nil, "both", setup.axle].include?(each.lift) }
-            Core::Planning::TorqueCard.new.call(placed, setup, fasteners:, data: files.fetch(setup.axle).planning_data)
-          end.map { |line| Set.new(line:, wrench: @wrenches.choose(line.torque, extension_mm:)) }
+          lines = ordered.setups.flat_map do |setup|
+            Core::Planning::TorqueCard.new.call(ordered.concerning(setup.axle), setup, fasteners:, data: files.fetch(setup.axle).planning_data)
+          end
+          lines.map { |line| Set.new(line:, wrench: @wrenches.choose(line.torque, extension_mm:)) }
         end
       end
     end

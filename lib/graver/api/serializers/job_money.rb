@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Serializers
+      # Time and money of a job.
+      class JobMoney
+        # Service::Planning::Money::Card
+        def call(card)
+          sums = %i[parts consumables tools total shop saving spent].to_h { |key| [key, card.public_send(key)&.round(2)] }
+          hours = { low: card.hours.low.round(1), high: card.hours.high.round(1), jobs: card.hours.jobs }
+          { currency: card.currency, hours:, **sums, unpriced: card.unpriced, shop_from: card.shop_from,
+            over_km: card.over_km.round, choices: card.choices.map { |choice| choice(choice) } }
+        end
+
+        private
+
+        def choice(choice)
+          { axle: choice.axle, supply: choice.supply.id, name: choice.supply.name, life_km: choice.life_km.round,
+            pads_per_1000_km: choice.pads_cost.round(2), rotors_per_1000_km: choice.rotors_cost&.round(2) }
+        end
+      end
+    end
+  end
+end

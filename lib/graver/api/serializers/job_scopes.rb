@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Serializers
+      # What is done on each axle of a job, what is proposed and what could be taken in.
+      class JobScopes
+        ROTORS = { "rotors_new" => "new", "rotors_turn" => "turn" }.freeze
+
+        def initialize(knowledge)
+          @knowledge = knowledge
+        end
+
+        # Service::Planning::Scope::Chosen
+        def call(scope)
+          { axles: scope.axles.map { |axle| axle(axle) }, offers: scope.offers.map { |offer| offer(offer) }, warnings: scope.warnings }
+        end
+
+        private
+
+        def offer(offer) = { adds: offer.adds.map { |id, works| { axle_id: id, works: } }, text: offer.text }
+
+        def axle(axle)
+          works = axle.offered.reject { |work| ROTORS.key?(work["id"]) }
+          { id: axle.file.axle.id, name: axle.name, included: axle.included?, works: works.map { |work| work(axle, work) }, rotors: rotors(axle) }
+        end
+
+        def work(axle, work) = { **work.slice("id", "label"), chosen: axle.works.include?(work["id"]), because: axle.proposed[work["id"]] }
+
+        def rotors(axle)
+          { chosen: ROTORS[axle.works.find { |work| ROTORS.key?(work) }] || "stay", proposed: ROTORS.fetch(axle.rotors[:proposed], "stay"), must: axle.rotors[:must],
+            verdict: @knowledge.rotor_rules.dig("verdicts", axle.rotors[:verdict], "label"), reason: axle.reason }
+        end
+      end
+    end
+  end
+end

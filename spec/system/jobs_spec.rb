@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+require_relative "../support/browser_helper"
+
+# A job at the kitchen table: what is missing is settled one by one, and the plan becomes ready.
+RSpec.describe "Planning a job", :demo do
+  include BrowserHelper
+
+  def part(name) = page.find("section[aria-label='#{name}']")
+
+  it "goes from a draft with gaps to ready, parts from the counter held against the old ones" do
+    page.visit "/#/jobs/1"
+    page.click_button "Make it ready"
+    expect(page).to have_text("still open")
+    page.click_button "Settle them first"
+    page.find("nav.parts a", text: "Parts").click
+    part("Abutment clips for the whole axle").click_button "Ask the counter"
+    expect(page).to have_text("A simulated counter answers")
+    page.first(".offers").click_button "Take this one", match: :first
+    expect(part("Abutment clips for the whole axle")).to have_text("To order").and have_text("order by")
+    part("Rotor").click_button "Enter a part"
+    page.fill_in "What it is called", with: "Other rotor"
+    page.fill_in "Diameter (mm)", with: "302"
+    page.fill_in "Days to get it", with: "soon"
+    page.click_button "Keep it"
+    expect(page).to have_text("Needs a whole number of days")
+    page.fill_in "Days to get it", with: "3"
+    page.click_button "Keep it"
+    page.choose "Other rotor", allow_label_click: true
+    expect(part("Rotor")).to have_text("Differs: diameter 302 mm, the old one's 288 mm")
+    page.choose "Rotor, coated", allow_label_click: true
+    expect(part("Rotor")).to have_text("Fits: diameter 288 mm")
+    page.click_link "Ready?"
+    expect(page).to have_text("draw off").and have_text("no wrench of yours reaches 28 N·m")
+    # All but the gloves are settled elsewhere meanwhile.
+    job = context.store.jobs.find(1)
+    open = Graver::Service::JobPlan.new(context).of_job(job).readiness.select(&:open?).map(&:id) - ["consumables:gloves"]
+    open.each { |item| Graver::Service::Jobs.new(context).settle(1, item, true) }
+    page.refresh
+    page.check "Gloves", allow_label_click: true
+    expect(page).to have_css(".facts", text: "nothing")
+    page.click_button "Make it ready"
+    expect(page).to have_css("[aria-current=step]", text: "ready")
+    page.click_button "Start"
+    expect(page).to have_css("[aria-current=step]", text: "started").and have_button("Finish")
+    page.visit "/#/vehicles/1/road"
+    expect(page).to have_text("Front brakes: job under way")
+  end
+
+  it "changes scope and order, and says why it cannot" do
+    page.visit "/#/jobs/1/scope"
+    page.within("section[aria-label='front axle']") { page.choose "stay", allow_label_click: true }
+    page.fill_in "Why otherwise than the verdict?", with: "New ones next spring"
+    page.click_button "Do it so"
+    expect(page).to have_text("Your reason: New ones next spring").and have_no_text("new rotors")
+    page.within("section[aria-label='rear axle']") { page.check "New fluid", allow_label_click: true }
+    expect(page).to have_text("Rear: new fluid")
+    page.click_link "Steps"
+    page.click_button "Notes and order"
+    page.within("[data-step='rear.left.judge']") { page.click_button "Add a step after it" }
+    page.fill_in "Your own step", with: "Feel the hub for play"
+    page.click_button "Keep it"
+    expect(page).to have_css("li", text: "Feel the hub for play").and have_text("your own step")
+    page.within("[data-step='front.left.hook']") { page.click_button "Leave it out" }
+    expect(page).to have_css("[role=alert]", text: "requires that the hook hangs ready")
+    page.within("[data-step='bed_in']") { page.click_button "Leave it out" }
+    expect(page).to have_css("h2", text: "Left out by you")
+    page.click_link "Fluid, time, money"
+    expect(page).to have_text("Rear right").and have_text("Circuit by circuit")
+    page.fill_in "A shop's quote for the same (€)", with: "640"
+    page.click_button "Keep the quote"
+    expect(page).to have_text("€ 640").and have_text("Doing it yourself saves €")
+  end
+end
