@@ -25,8 +25,12 @@ class Screenshooter
     "wear" => ["/#/axles/1/wear", "Why it says so", DESK, "light"],
     "what-if" => ["/#/axles/1/wear", "How earlier forecasts did", DESK, "light"],
     "road" => ["/#/vehicles/1/road", "Planned by you", DESK, "light"],
-    "job-card" => ["/#/axles/1/job-card", "Steps", DESK, "light"],
-    "job-phone" => ["/#/jobs/2", "Under way", PHONE, "light"]
+    "job-ready" => ["/#/jobs/1", "Ready?", DESK, "light"],
+    "job-scope" => ["/#/axles/4/job-plan", "The rotors", DESK, "light"],
+    "job-parts" => ["/#/jobs/1/parts", "Set of pads", DESK, "dark"],
+    "torque" => ["/#/jobs/1/torque", "Wheel nuts", DESK, "light"],
+    "job-money" => ["/#/jobs/1/money", "over its life", DESK, "light"],
+    "job-phone" => ["/#/jobs/2", "Rear left: strip", PHONE, "light"]
   }.freeze
 
   # What is done before a picture is taken.

@@ -43,8 +43,7 @@ module Graver
       # The order of steps alone, without forecasts: Planning::Steps::Ordered. For ticks and timing.
       def ordered(job)
         files = AxleFiles.new(@context).of([vehicle_of(job)]).values.first
-        works = job.scope ? job.scope["axles"].transform_keys(&:to_i) : { job.axle_id => ["pads"] }
-        order(files.select { |file| works[file.axle.id]&.any? }.to_h { |file| [file, works[file.axle.id]] }, job)
+        order(files.select { |file| job.works[file.axle.id]&.any? }.to_h { |file| [file, job.works[file.axle.id]] }, job)
       end
 
       private
@@ -76,11 +75,10 @@ module Graver
         shopping = Planning::Shopping.new(@context)
         fluid = Planning::Fluid.new(@context).call(overview, scope, ordered)
         lists = { parts: shopping.parts(ordered, files(works), torque, job), tools: shopping.tools(ordered, torque, job), consumables: shopping.consumables(ordered, fluid.plan.needed, job) }
-        money = Planning::Money.new(@context, hours_of: ->(earlier) { ordered(earlier).lifts }).call(overview, scope, ordered, lists, job, finished(overview))
+        money = Planning::Money.new(@context, hours_of: ->(earlier) { ordered(earlier).lifts }).call(overview, scope, ordered, lists, job, overview.finished)
         { **lists, fluid:, money: }
       end
 
-      def finished(overview) = jobs(overview).select { |job| job.state == "finished" }
       def jobs(overview) = @context.store.jobs.of(overview.vehicle.axles.map(&:id))
 
       # What the scope asks for, and the size of everything that is undone or tightened.

@@ -23,14 +23,15 @@ module Graver
         ids
       end
 
-      private
-
-      def said = @context.store.preferences.get(KEY) || []
-
+      # Those that are there as measuring tools of the Workshop.
       def measuring
         methods = @context.store.instruments.all.reject(&:retired).map(&:method)
         @context.knowledge.tools.select { |tool| tool.fetch("instruments", []).intersect?(methods) }.map { |tool| tool["id"] }
       end
+
+      private
+
+      def said = @context.store.preferences.get(KEY) || []
     end
   end
 end

@@ -24,7 +24,7 @@ module Graver
       def call(axle_id, entries)
         file = AxleFiles.new(@context).find(axle_id)
         faults = entries.each_with_index.flat_map { |entry, at| faults(file, entry, at) }
-        faults += order(file, entries)
+        faults += order(file, entries) + angles(file, entries)
         raise InvalidEntry, faults if faults.any?
 
         @context.store.transaction do
@@ -65,6 +65,16 @@ module Graver
 
           labels = [more, less].map { |key| @catalogue.field(key)["label"].downcase }
           InvalidEntry::Fault.new(field: "entries.#{at}.value", code: "order", message: "#{labels[0]} (#{high.round(2)}) must be more than #{labels[1]} (#{low.round(2)})")
+        end
+      end
+
+      # A further angle says nothing without the torque it starts from.
+      def angles(file, entries)
+        entries.each_with_index.filter_map do |entry, at|
+          fastener = entry[:value] && entry[:key].to_s[/\A(\w+)\.angle\z/, 1] or next
+          next if value_after(file, entries, "#{fastener}.torque")
+
+          InvalidEntry::Fault.new(field: "entries.#{at}.value", code: "angle_alone", message: "a further angle needs the torque it starts from: enter that first")
         end
       end
 

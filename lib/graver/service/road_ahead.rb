@@ -91,9 +91,8 @@ module Graver
 
       # Wheel nuts again, so many km after a job was finished.
       def retorque
-        finished = @context.store.jobs.of(@overview.vehicle.axles.map(&:id)).select { |job| job.state == "finished" }
         @overview.axles.flat_map do |axle|
-          days = finished.select { |job| job.axle_ids.include?(axle.file.axle.id) }.map { |job| Date.iso8601(job.closed["day"]) }
+          days = @overview.finished.select { |job| job.axle_ids.include?(axle.file.axle.id) }.map { |job| Date.iso8601(job.closed["day"]) }
           days.select { |day| day > today - RETORQUE_DAYS }.filter_map { |day| retorque_event(axle, day) }
         end
       end

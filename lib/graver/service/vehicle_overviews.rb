@@ -9,9 +9,9 @@ module Graver
   module Service
     # The household, or one vehicle of it, as it stands today.
     class VehicleOverviews
-      # axles: [AxleOverview::Overview]; jobs: { axle id => [Storage::Job] } not finished; fluid: Fluid or nil;
+      # axles: [AxleOverview::Overview]; jobs: { axle id => [Storage::Job] } not finished; finished: [Storage::Job], oldest first; fluid: Fluid or nil;
       # seen: [CurrentConditions::Seen] of the whole vehicle (symptoms, fluid); findings: [AxleFindings::Found] of the vehicle itself
-      Overview = Core::Value.define(:vehicle, :axles, :jobs, :fluid, :seen, :findings, :look_overs)
+      Overview = Core::Value.define(:vehicle, :axles, :jobs, :finished, :fluid, :seen, :findings, :look_overs)
       # due_on, overdue_days (negative: still to go); renewed_on is when it was last renewed.
       Fluid = Core::Value.define(:renewed_on, :due_on, :overdue_days)
 
@@ -28,17 +28,24 @@ module Graver
 
       def overviews(vehicles)
         files = AxleFiles.new(@context).of(vehicles)
-        jobs = @context.store.jobs.open_of(vehicles.flat_map { |vehicle| vehicle.axles.map(&:id) })
+        jobs = @context.store.jobs.of(vehicles.flat_map { |vehicle| vehicle.axles.map(&:id) })
         vehicles.map { |vehicle| overview(vehicle, files.fetch(vehicle.id), jobs) }
       end
 
-      def overview(vehicle, files, jobs)
+      def overview(vehicle, files, all)
+        jobs = all.select { |job| vehicle.axles.any? { |axle| axle.id == job.axle_id } }
         look_overs = files.first&.look_overs || []
         axles = files.map { |file| AxleOverview.new(@context).call(file) }
         fluid = fluid(look_overs)
-        Overview.new(vehicle:, axles:, jobs: jobs.slice(*vehicle.axles.map(&:id)), fluid:, look_overs:,
+        Overview.new(vehicle:, axles:, jobs: going(jobs), finished: jobs.select { |job| job.state == "finished" }, fluid:, look_overs:,
                      findings: FluidFindings.new(@context.knowledge, @context.today).call(look_overs, axles, fluid),
                      seen: CurrentConditions.new(@context.knowledge).call(look_overs).select { |each| each.axle_id.nil? })
+      end
+
+      # Under each axle they work on.
+      def going(jobs)
+        going = jobs.reject { |job| %w[finished dropped].include?(job.state) }
+        going.flat_map(&:axle_ids).uniq.to_h { |axle| [axle, going.select { |job| job.axle_ids.include?(axle) }] }
       end
 
       def fluid(look_overs)

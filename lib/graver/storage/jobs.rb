@@ -39,12 +39,6 @@ module Graver
       # Jobs that began with any of these axles, oldest first.
       def of(axle_ids) = records(@database[:jobs].where(axle_id: axle_ids).order(:id).all)
 
-      # Those neither finished nor dropped, under each axle they work on: { axle id => [Job] }.
-      def open_of(axle_ids)
-        open = of(axle_ids).reject { |job| CLOSED.include?(job.state) }
-        open.flat_map { |job| job.axle_ids.map { |axle| [axle, job] } }.group_by(&:first).transform_values { |pairs| pairs.map(&:last) }
-      end
-
       private
 
       def records(rows)

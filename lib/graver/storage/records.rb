@@ -57,8 +57,9 @@ module Graver
     # notes: [{ "step", "key", "text", "day" }]; choices: { parts line => supply id }; settled: [item]; quote: Hash or nil;
     # ready_because: why it is ready in spite of gaps; closed: { "hours", "spent", "day" } or nil
     Job = Core::Value.define(:id, :axle_id, :procedure, :planned_for, :state, :ticked, :scope, :adjustments, :notes, :choices, :settled, :quote, :ready_because, :closed) do
-      # An early job had no scope: pads on the axle it began with.
-      def axle_ids = scope ? scope.fetch("axles").keys.map(&:to_i) : [axle_id]
+      # { axle id => [work] }. An early job had no scope: pads on the axle it began with.
+      def works = scope ? scope.fetch("axles").transform_keys(&:to_i) : { axle_id => ["pads"] }
+      def axle_ids = works.keys
     end
   end
 end

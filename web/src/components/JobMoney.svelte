@@ -51,7 +51,7 @@
     {/if}
     <p class="quiet">Parts {money(sums.parts, sums.currency)}, consumables to buy {money(sums.consumables, sums.currency)}, tools to buy {money(sums.tools, sums.currency)}.</p>
     {#if sums.unpriced.length}<p class="open">No price yet, so left out of both: {sums.unpriced.join(", ").toLowerCase()}.</p>{/if}
-    {#if sums.spent}<p>So far {money(sums.spent, sums.currency)} went into this vehicle's brakes, over {rough(sums.over_km, unit)} on file.</p>{/if}
+    {#if sums.spent}<p>So far {money(sums.spent, sums.currency)} went into this vehicle's brakes{sums.over_km >= 1000 ? `, over ${rough(sums.over_km, unit)} on file: ${per1000((sums.spent / sums.over_km) * 1000)} per 1,000 ${unit}` : ""}.</p>{/if}
     {#if job.open}
       <form class="row" onsubmit={keepQuote} novalidate>
         <label><span>A shop's quote for the same ({sums.currency})</span><input inputmode="decimal" autocomplete="off" bind:value={quote} placeholder={plan.quote === null ? "" : String(plan.quote)} aria-invalid={!!job.fault("total")} /></label>

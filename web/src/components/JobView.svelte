@@ -6,6 +6,7 @@
   import JobParts from "./JobParts.svelte";
   import JobReady from "./JobReady.svelte";
   import JobScope from "./JobScope.svelte";
+  import JobSheet from "./JobSheet.svelte";
   import JobSteps from "./JobSteps.svelte";
   import JobTools from "./JobTools.svelte";
   import JobTorque from "./JobTorque.svelte";
@@ -15,7 +16,9 @@
   const plan = $derived(job.plan!);
   const open = $derived(plan.readiness.filter((item) => item.blocks && !item.settled).length);
   const orderBy = $derived(plan.parts.flatMap((line) => line.order_by ?? []).toSorted()[0]);
-  const PARTS = [["ready", "Ready?", JobReady], ["scope", "What is done", JobScope], ["parts", "Parts", JobParts], ["tools", "Tools and consumables", JobTools], ["torque", "Torque", JobTorque], ["steps", "Steps", JobSteps], ["money", "Fluid, time, money", JobMoney]] as const;
+  const PARTS = [["ready", "Ready?", JobReady], ["scope", "What is done", JobScope], ["parts", "Parts", JobParts], ["tools", "Tools and consumables", JobTools], ["torque", "Torque", JobTorque], ["steps", "Steps", JobSteps], ["money", "Fluid, time, money", JobMoney], ["sheet", "Sheet", JobSheet]] as const;
+  // A proposal has no sheet yet.
+  const shown = $derived(PARTS.filter(([id]) => id !== "sheet" || plan.id !== null));
   const Shown = $derived((PARTS.find(([id]) => id === part) ?? PARTS[0])[2]);
 </script>
 
@@ -26,7 +29,7 @@
   {#if orderBy}<div><dt>Order parts by</dt><dd class="number">{day(orderBy)}</dd></div>{/if}
 </dl>
 <nav class="parts no-print" aria-label="Parts of the job">
-  {#each PARTS as [id, label] (id)}
+  {#each shown as [id, label] (id)}
     <a href="{base}/{id}" aria-current={part === id ? "page" : undefined}>{label}{#if id === "ready" && open}<span class="badge">{open}</span>{/if}{#if id === "steps" && plan.steps}<span class="badge">{plan.ticked.length ? `${plan.ticked.length}/` : ""}{plan.steps.length}</span>{/if}</a>
   {/each}
 </nav>

@@ -10,19 +10,19 @@ export const money = (value: number, currency: string): string => `${currency} $
 
 export const figure = (value: number | null): string => (value === null ? "?" : value.toLocaleString("en-GB", { maximumFractionDigits: 2 }));
 
-type InUnits = Pick<Schemas["TorqueLine"], "newton_metres" | "pound_feet" | "pound_inches">;
-
-/** A torque in words, both units: "28 N·m (20.7 lbf·ft)", and a further angle. */
-export function torque(line: InUnits & { angle_degrees: number | null }): string {
-  const angle = line.angle_degrees ? `, then ${figure(line.angle_degrees)}° further` : "";
-  return `${figure(line.newton_metres)} N·m (${figure(line.pound_feet)} lbf·ft)${angle}`;
-}
+type Entered = Pick<Schemas["TorqueLine"], "newton_metres" | "pound_feet" | "pound_inches" | "entered">;
 
 /** The unit it was entered in, which is the wrench's, is read first. */
-export function readings(line: Schemas["TorqueLine"]): [number | null, string][] {
+export function readings(line: Entered): [number | null, string][] {
   const metric: [number | null, string] = [line.newton_metres, "N·m"];
   const imperial: [number | null, string] = line.entered?.endsWith("lbf·in") ? [line.pound_inches, "lbf·in"] : [line.pound_feet, "lbf·ft"];
   return line.entered?.endsWith("N·m") ? [metric, imperial] : [imperial, metric];
+}
+
+/** A torque in words, both units: "28 N·m (20.7 lbf·ft)", and a further angle. */
+export function torque(line: Entered & { angle_degrees: number | null }): string {
+  const [first, second] = readings(line).map(([value, unit]) => `${figure(value)} ${unit}`);
+  return `${first} (${second})${line.angle_degrees ? `, then ${figure(line.angle_degrees)}° further` : ""}`;
 }
 
 /** Steps as they follow each other, cut where the stage or the place changes. */

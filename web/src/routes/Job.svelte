@@ -84,7 +84,6 @@
           <Button size="field" kind="ghost" on:click={() => ([asking, planned] = ["day", plan.planned_for ?? ""])}>Another day</Button>
           <Button size="field" kind="ghost" on:click={() => job.change({ state: "dropped" })}>Drop it</Button>
         {/if}
-        <Button size="field" kind="tertiary" href="/api/v1/jobs/{plan.id}/sheet.pdf" target="_blank">Job sheet (PDF)</Button>
       </div>
     </div>
     {#if asking === "day"}

@@ -194,6 +194,13 @@
       {:else}
         <p>Nothing logged yet. Start with a look-over: wheels off one by one, two pads and a rotor at each.</p>
       {/if}
+      {#if vehicle.jobs_done.length}
+        <h3 class="jobs">Jobs</h3>
+        <ul class="plain-list">
+          {#each vehicle.jobs_done as job (job.id)}<li><a href="#/jobs/{job.id}">{day(job.day)}</a> {job.what}{job.hours ? `, ${job.hours} h` : ""}{job.spent !== null ? `, ${job.spent} spent` : ""}</li>{/each}
+        </ul>
+        <p class="quiet">{Math.round(vehicle.jobs_done.reduce((sum, job) => sum + (job.spent ?? 0), 0))} spent on these brakes so far.</p>
+      {/if}
       <div class="row fluid">
         <a href="#/vehicles/{vehicle.id}/import">Bring in your own spreadsheet</a>
         <a href="/api/v1/vehicles/{vehicle.id}/log.csv" download>Take the log away (CSV)</a>
@@ -231,5 +238,6 @@
   .seen .stop { color: var(--stop); }
   .seen .plan { color: var(--plan); }
   .late { color: var(--plan); font-weight: 600; }
+  .jobs { margin-top: 0.75rem; }
   .fluid { margin-top: 0.75rem; }
 </style>

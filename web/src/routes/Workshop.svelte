@@ -3,16 +3,17 @@
   import { api, Refusal, type Schemas } from "../api/client";
   import DeviceKnobs from "../components/DeviceKnobs.svelte";
   import InstrumentCard from "../components/InstrumentCard.svelte";
+  import OwnedTools from "../components/OwnedTools.svelte";
   import Problem from "../components/Problem.svelte";
   import TorqueWrenches from "../components/TorqueWrenches.svelte";
   import { upperFirst } from "../format/words";
   import { Loader } from "../state/loader.svelte";
 
-  const loaded = new Loader<{ workshop: Schemas["Workshop"]; wrenches: Schemas["TorqueWrench"][]; devices: Schemas["Device"][]; today: string }>();
+  const loaded = new Loader<{ workshop: Schemas["Workshop"]; wrenches: Schemas["TorqueWrench"][]; devices: Schemas["Device"][]; tools: Schemas["Tool"][]; today: string }>();
   const load = () =>
     loaded.load(async () => {
-      const [workshop, { wrenches }, { devices }, { today }] = await Promise.all([api.instruments(), api.wrenches(), api.devices(), api.catalogue()]);
-      return { workshop, wrenches, devices, today };
+      const [workshop, { wrenches }, { devices }, { tools }, { today }] = await Promise.all([api.instruments(), api.wrenches(), api.devices(), api.tools(), api.catalogue()]);
+      return { workshop, wrenches, devices, tools, today };
     });
   load();
 
@@ -45,7 +46,7 @@
 <svelte:head><title>Workshop - Graver</title></svelte:head>
 {#if loaded.error}<Problem error={loaded.error} />{/if}
 {#if loaded.value}
-  {@const { workshop, wrenches, devices, today } = loaded.value}
+  {@const { workshop, wrenches, devices, tools, today } = loaded.value}
   <div class="stack">
     <div class="row spread">
       <h1>Workshop</h1>
@@ -81,6 +82,7 @@
       </details>
     {/if}
     <TorqueWrenches {wrenches} {today} onchange={load} />
+    <OwnedTools {tools} onchange={load} />
     <section>
       <h2>On the bench</h2>
       <p class="quiet">Devices that send their value into the walk-round. These are simulated: choose one there, press <kbd>z</kbd>, and try here what noise, a wrong zero or a dropped line does.</p>

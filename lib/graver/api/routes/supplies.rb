@@ -17,9 +17,11 @@ module Graver
             def supplies = Service::Supplies.new(context)
 
             def tools_json
-              owned = Service::OwnedTools.new(context).ids
+              tools = Service::OwnedTools.new(context)
+              owned, measuring = tools.ids, tools.measuring
               shown = knowledge.tools.reject { |tool| tool["by_torque"] }
-              { tools: shown.map { |tool| { **tool.slice("id", "label"), special: tool.fetch("special", false), set: tool.key?("covers"), owned: owned.include?(tool["id"]) } } }
+              { tools: shown.map { |tool| { **tool.slice("id", "label"), special: tool.fetch("special", false), set: tool.key?("covers"), owned: owned.include?(tool["id"]),
+                                              measuring: measuring.include?(tool["id"]) } } }
             end
 
             def offer_json(checked)

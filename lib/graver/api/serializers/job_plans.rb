@@ -6,6 +6,7 @@ require_relative "job_scopes"
 require_relative "job_steps"
 require_relative "shopping"
 require_relative "torque_lines"
+require_relative "../../service/job_title"
 require_relative "../../service/wording"
 
 module Graver
@@ -31,15 +32,8 @@ module Graver
           job = plan.job
           { id: job&.id, state: job ? job.state : "proposed", planned_for: job&.planned_for&.iso8601, ready_because: job&.ready_because,
             closed: job&.closed&.slice("hours", "spent", "day"), ticked: job&.ticked || [], quote: job&.quote&.fetch("total", nil),
-            vehicle: plan.overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit), title: title(plan.scope) }
+            vehicle: plan.overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit), title: Service::JobTitle.call(@knowledge, plan.scope.included.to_h { |axle| [axle.name, axle.works] }) }
         end
-
-        # "Front: new pads, new rotors. Rear: new fluid"
-        def title(scope)
-          scope.included.map { |axle| "#{axle.name.capitalize}: #{axle.works.map { |work| lower(@knowledge.work(work)["label"]) }.join(", ")}" }.join(". ")
-        end
-
-        def lower(label) = label[0].downcase + label[1..]
 
         def item(item)
           { **item.to_h.slice(:id, :kind, :text, :todo, :settled, :blocks, :tickable, :axle_id), label: @knowledge.readiness.dig(item.kind, "label") }

@@ -23,7 +23,7 @@ module Graver
         end
 
         # The same in few words, for the step where it is tightened.
-        def brief(set) = { axle: set.line.axle, label: set.line.label, fastener: set.line.fastener, **in_units(set.line), angle_degrees: set.line.angle_degrees }
+        def brief(set) = { axle: set.line.axle, label: set.line.label, fastener: set.line.fastener, **in_units(set.line), angle_degrees: set.line.angle_degrees, entered: entered(set.line) }
 
         private
 

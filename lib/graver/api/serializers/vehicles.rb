@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "axles"
+require_relative "../../service/job_title"
 
 module Graver
   module API
@@ -11,6 +12,7 @@ module Graver
         WORDS = %w[stop plan watch in_hand].freeze
 
         def initialize(knowledge)
+          @knowledge = knowledge
           @axles = Axles.new(knowledge)
         end
 
@@ -21,7 +23,7 @@ module Graver
 
         def call(overview)
           fields = overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit, :archived)
-          fields.merge(odometer(overview), state: @axles.state(word(overview)), fluid: fluid(overview.fluid), log: log(overview), axles: axles(overview),
+          fields.merge(odometer(overview), state: @axles.state(word(overview)), fluid: fluid(overview.fluid), log: log(overview), axles: axles(overview), jobs_done: jobs_done(overview),
                                            seen: overview.seen.select(&:word).map { |mark| seen(mark) } + found(overview.findings, overview))
         end
 
@@ -37,6 +39,12 @@ module Graver
 
         def axles(overview)
           overview.axles.map { |axle| @axles.call(axle, overview.jobs.fetch(axle.file.axle.id, []).first) }
+        end
+
+        def jobs_done(overview)
+          overview.finished.reverse.map do |job|
+            { id: job.id, day: job.closed["day"], what: Service::JobTitle.of_job(@knowledge, job, overview.vehicle.axles), hours: job.closed["hours"], spent: job.closed["spent"] }
+          end
         end
 
         # The gravest of its axles' words and of what was noticed about the vehicle itself.

@@ -20,6 +20,9 @@ module Graver
           def saving = shop && (shop - total)
         end
 
+        # What finished jobs took of money in all.
+        def self.spent(jobs) = jobs.sum { |job| (job.closed["spent"] || 0).to_f }
+
         # hours_of: callable (Storage::Job) -> [Lift] of an earlier job
         def initialize(context, hours_of:)
           @context = context
@@ -35,7 +38,7 @@ module Graver
           parts, consumables, tools = sums(lists)
           Card.new(currency: @money.chosen["currency"], hours:, parts:, consumables:, tools:, unpriced: unpriced(lists), shop: shop(job, parts, hours),
                    shop_from: job&.quote ? "quote" : "estimate",
-                   choices: chosen.included.flat_map { |axle| choices(axle, lists[:parts]) }, spent: earlier.sum { |each| (each.closed["spent"] || 0).to_f }, over_km: over_km(overview))
+                   choices: chosen.included.flat_map { |axle| choices(axle, lists[:parts]) }, spent: self.class.spent(earlier), over_km: over_km(overview))
         end
 
         private

@@ -106,8 +106,9 @@ module Graver
           [item("parts", part.id, named(part), todo:)]
         end
 
+        def said(day) = day.strftime("%-d %B")
         def named(part) = "#{part.line.axle.capitalize}: #{part.line.count || "?"} × #{part.line.label[0].downcase}#{part.line.label[1..]}"
-        def order(part) = "Order “#{part.chosen.name}”#{" by #{part.order_by.iso8601}" if part.order_by}; tick it when it is there."
+        def order(part) = "Order “#{part.chosen.name}”#{" by #{said(part.order_by)}" if part.order_by}; tick it when it is there."
 
         def tools(plan)
           plan.tools.select { |tool| tool.line.status == "missing" }.map do |tool|
@@ -138,10 +139,10 @@ module Graver
         def time(plan, job)
           day = job&.planned_for
           late = plan.parts.select { |part| part.order_by && part.order_by < @context.today }
-          found = late.map { |part| item("parts_late", part.id, "#{part.chosen.name} cannot be there by #{day.iso8601}.") }
+          found = late.map { |part| item("parts_late", part.id, "#{part.chosen.name} cannot be there by #{said(day)}.") }
           found << item("day", "day", "No day is set.") unless day
           found << item("turning", "rotors", "Turned rotors take days.") if plan.scope.included.any? { |axle| axle.works.include?("rotors_turn") }
-          found << item("weather", day ? day.iso8601 : "day", "Place and weather#{" for #{day.iso8601}" if day}.")
+          found << item("weather", day ? day.iso8601 : "day", "Place and weather#{" for #{said(day)}" if day}.")
         end
       end
     end
