@@ -6,6 +6,7 @@ require "yaml"
 require "graver/boot"
 require "graver/core/wear/straight_line"
 require "graver/service/findings"
+require "graver/service/job_plan"
 require "graver/service/load_household"
 require_relative "simulated_axle"
 
@@ -22,6 +23,7 @@ module Bench
         forecast(out, context.knowledge.prior("pad"))
         overview(out, context)
         findings(out, context)
+        planning(out, context)
         context.store.close
       end
     end
@@ -53,6 +55,21 @@ module Bench
       ours = median { service.call(1) }
       health = median(inner: 20) { context.store.reachable? }
       say(out, "verdicts of a vehicle (aim under 20 ms)", ours, "asking the file", health)
+    end
+
+    # A whole plan with the forecasts known; and the largest order of steps there is, with its proof.
+    def planning(out, context)
+      job = context.store.jobs.find(1)
+      plans = Graver::Service::JobPlan.new(context)
+      file = median { context.store.reachable? }
+      say(out, "plan of a job, all of it (aim under 50 ms)", median { plans.of_job(job) }, "asking the file", file)
+      scope = Graver::Service::Planning::Scope.new(context)
+      files = Graver::Service::AxleFiles.new(context).of([context.store.vehicles.find(1)]).values.first
+      setups = files.map { |axle| scope.setup(axle, %w[pads rotors_new clips pins hose]) }
+      steps = Graver::Service::Planning::Steps.new(context.knowledge)
+      adjustment = { 1 => { "deed" => "insert", "after" => "settle", "text" => "Tea" } }
+      order = median { steps.call(setups, files.first, possible: true, adjustments: adjustment) }
+      say(out, "order and proof of both axles' steps", order, "asking the file", file)
     end
 
     def expect_ok(response) = response.status == 200 || raise("answered #{response.status}")

@@ -18,11 +18,11 @@ module Graver
 
             def tools_json
               tools = Service::OwnedTools.new(context)
-              owned, measuring = tools.ids, tools.measuring
               shown = knowledge.tools.reject { |tool| tool["by_torque"] }
-              { tools: shown.map { |tool| { **tool.slice("id", "label"), special: tool.fetch("special", false), set: tool.key?("covers"), owned: owned.include?(tool["id"]),
-                                              measuring: measuring.include?(tool["id"]) } } }
+              { tools: shown.map { |tool| { **tool.slice("id", "label"), special: tool.fetch("special", false), set: tool.key?("covers"), **owned(tool, tools) } } }
             end
+
+            def owned(tool, tools) = { owned: tools.ids.include?(tool["id"]), measuring: tools.measuring.include?(tool["id"]) }
 
             def offer_json(checked)
               { **checked.offer.to_h, checks: checked.checks.map { |check| Serializers::Shopping.check(check) } }

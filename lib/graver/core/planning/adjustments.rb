@@ -41,13 +41,15 @@ module Graver
 
         def drop(placed, adjustment)
           found = placed.find { |each| each.key == adjustment.key } or return :gone
-          found.step.gate ? :gate : placed - [found]
+          found.step.gate ? :gate : without(placed, found)
         end
 
         def move(placed, adjustment)
           found = placed.find { |each| each.key == adjustment.key } or return :gone
-          after(placed - [found], adjustment.after, found)
+          after(without(placed, found), adjustment.after, found)
         end
+
+        def without(placed, found) = placed.reject { |each| each.equal?(found) }
 
         # An own step belongs where the step it follows belongs.
         def insert(placed, adjustment)

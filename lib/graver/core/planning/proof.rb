@@ -22,13 +22,14 @@ module Graver
         # [Placed] -> [Fault], empty when the order holds
         def call(placed)
           holds = {}
-          seen = Hash.new { |hash, id| hash[id] = [] }
+          # By identity: two steps of the same text are two.
+          seen = {}.compare_by_identity
           later = placed.group_by { |each| each.step.id }
           placed.flat_map do |each|
             found = facts_missing(each, holds) + needs_missing(each, seen, later)
             places(each.step.gives, each).each { |place| holds[place] = true }
             places(each.step.takes, each).each { |place| holds.delete(place) }
-            seen[each.step.id] << each
+            seen[each] = true
             found
           end
         end
@@ -46,7 +47,7 @@ module Graver
         def needs_missing(placed, seen, all)
           placed.step.needs.flat_map do |id|
             here = all.fetch(id, []).select { |other| concerns?(other, placed) }
-            (here - seen[id]).map { |other| fault(placed, "needs", id, *[other.axle, other.side].compact) }
+            here.reject { |other| seen.key?(other) }.map { |other| fault(placed, "needs", id, *[other.axle, other.side].compact) }
           end
         end
 
