@@ -12,7 +12,6 @@ class Screenshooter
   # name => [address, text to wait for, size, theme]
   PICTURES = {
     "garage" => ["/#/", "The road ahead", DESK, "light"],
-    "garage-dark" => ["/#/", "The road ahead", DESK, "dark"],
     "vehicle" => ["/#/vehicles/1", "Logbook", DESK, "light"],
     "brake-data" => ["/#/axles/5/brake-data", "Caliper kind", DESK, "light"],
     "walk-round" => ["/#/vehicles/1/look-over", "Front left inner pad", DESK, "light"],
@@ -26,7 +25,7 @@ class Screenshooter
     "what-if" => ["/#/axles/1/wear", "How earlier forecasts did", DESK, "light"],
     "road" => ["/#/vehicles/1/road", "Planned by you", DESK, "light"],
     "job-ready" => ["/#/jobs/1", "Ready?", DESK, "light"],
-    "job-scope" => ["/#/axles/4/job-plan", "The rotors", DESK, "light"],
+    "job-scope" => ["/#/jobs/2/scope", "In the same session", DESK, "light"],
     "job-parts" => ["/#/jobs/1/parts", "Set of pads", DESK, "dark"],
     "torque" => ["/#/jobs/1/torque", "Wheel nuts", DESK, "light"],
     "job-money" => ["/#/jobs/1/money", "over its life", DESK, "light"],

@@ -127,8 +127,11 @@ module Graver
         first, *others = group.dues.map(&:id)
         return "The #{first} #{found[first][:part]}; no other axle is near." if others.empty?
 
+        subject = "The #{others.join(" and ")} #{found[others.first][:part]}"
+        return "#{subject} fall due together with the #{first} #{found[first][:part]}: one session." if group.apart_km < 100 && group.apart_days.zero?
+
         behind = group.apart_km >= 100 ? "#{@wording.distance(group.apart_km)} and " : ""
-        "The #{others.join(" and ")} #{found[others.first][:part]} are #{behind}#{group.apart_days} days behind the #{first} #{found[first][:part]}: one session."
+        "#{subject} are #{behind}#{group.apart_days} days behind the #{first} #{found[first][:part]}: one session."
       end
     end
   end

@@ -11,6 +11,7 @@ module Graver
     class JobSheet
       FOOT = "The maker's manual, local law and licensed practice come first; the values are your own entries. " \
              "In doubt (leak, soft pedal, crack, unknown torque): do not drive, have a licensed mechanic look."
+      STATES = { "shelf" => "on the shelf", "order" => "to order", "choose" => "not chosen", "settled" => "there" }.freeze
       SEVERITY = { "danger" => "9b1c31", "warning" => "8a4b00", "notice" => "0d5a66" }.freeze
 
       # job: as the API answers it (symbol keys); size: "a4" or "letter" -> PDF bytes
@@ -80,7 +81,7 @@ module Graver
       def part_row(part)
         chosen = part[:supplies].find { |supply| supply[:id] == part[:chosen] }
         [(part[:count] || "?").to_s, several ? "#{part[:axle].capitalize}: #{part[:label]}" : part[:label], chosen ? chosen[:name] : "", (chosen && chosen[:number]).to_s,
-         part[:order_by] ? "order by #{part[:order_by]}" : part[:state]]
+         part[:order_by] ? "order by #{part[:order_by]}" : STATES.fetch(part[:state])]
       end
 
       def fluid

@@ -51,7 +51,8 @@ module Graver
 
       def outline(corner, size)
         @pdf.stroke_color COLOURS[:gone]
-        @pdf.dash(2) { @pdf.stroke_rectangle corner, *size }
+        @pdf.dash(2)
+        @pdf.stroke_rectangle corner, *size
         @pdf.undash
       end
 

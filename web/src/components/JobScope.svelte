@@ -35,12 +35,13 @@
   const shown = (id: number) => plan.axles.find((each) => each.axle.id === id);
 </script>
 
-{#if plan.scope.offers.length && job.open}
+{#if plan.id === null}<p class="quiet">So it is proposed. Plan the job, and all of it can be changed.</p>{/if}
+{#if plan.scope.offers.length}
   <section class="sheet offers">
     <h2>In the same session</h2>
     <ul class="plain-list">
       {#each plan.scope.offers as offer (offer.text)}
-        <li><span>{offer.text}</span><Button size="small" kind="tertiary" disabled={job.busy} on:click={() => take(offer)}>Take it in</Button></li>
+        <li><span>{offer.text}</span>{#if job.open}<Button size="small" kind="tertiary" disabled={job.busy} on:click={() => take(offer)}>Take it in</Button>{/if}</li>
       {/each}
     </ul>
   </section>
