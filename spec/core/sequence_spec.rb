@@ -91,6 +91,8 @@ RSpec.describe Graver::Core::Planning::Sequence do
   it "lifts one axle after the other, but both together to bleed, circuit by circuit" do
     apart = lifts(setup("front", ["pads"]), setup("rear", ["pads"], parking_brakes: "cable"))
     expect(apart.map(&:name)).to eq(%w[front rear])
+    # the level is looked at before the other axle's pistons go home too
+    expect(sequence.call(apart).map(&:key).grep(/level_between/)).to eq(%w[front.left.level_between front.right.level_between rear.left.level_between])
     found = keys(setup("front", %w[pads bleed]), setup("rear", ["bleed"], parking_brakes: "cable"))
     expect(found.grep(/\.bleed\z/)).to eq(%w[rear.right.bleed front.left.bleed rear.left.bleed front.right.bleed])
     expect(found).to include("both.lift_both").and(satisfy { |all| !all.include?("rear.left.pads_in") && all.grep(/lift\z/).none? })

@@ -22,7 +22,7 @@ RSpec.describe Graver::Knowledge::Library do
       ["limits.yml", "source: uk-inspection-manual", "source: hearsay"] => /limits\.yml: source “hearsay”/,
       ["tools.yml", "label: Trolley jack", "label: [Trolley jack"] => /tools\.yml:\d+: /,
       ["steps/ready.yml", "tools: [syringe]", "tools: [wand]"] => /level_before names tools wand/,
-      ["steps/ready.yml", "needs: [compare, compare_rotors", "needs: [pump, compare_rotors"] => %r{steps/ready\.yml:\d+: step cool needs pump, which is in a later stage},
+      ["steps/ready.yml", "requires: [settled, compared]", "needs: [pump]"] => %r{steps/ready\.yml:\d+: step cool needs pump, which is in a later stage},
       ["steps/ready.yml", "  text: Settle", "  needs: [cool]\n  text: Settle"] => %r{steps/ready\.yml:4: step settle: steps wait for each other: settle, compare},
       ["steps/safe.yml", "requires: [cool]", "requires: [cold]"] => %r{steps/safe\.yml:2: step park_front names requires cold},
       ["steps/safe.yml", "gives: [chocked]", "gives: [raised]"] => /step lift requires chocked, which no step gives/,

@@ -46,6 +46,7 @@
                 {#if with_.wrench}Set <strong class="number">{figure(with_.setting)} {with_.unit}</strong> on {with_.wrench}{extended ? ` with the ${extension.trim()} mm extension` : ""} <span class="quiet">({with_.sentence})</span>{:else}{with_.sentence}{/if}
               </p>
             {/if}
+            {#if line.newton_metres !== null}<p class="quiet number">{readings(line).map(([value, unit]) => `${figure(value)} ${unit}`).join(" = ")} = {figure(line.entered?.endsWith("lbf·in") ? line.pound_feet : line.pound_inches)} {line.entered?.endsWith("lbf·in") ? "lbf·ft" : "lbf·in"}</p>{/if}
             {#if line.source}<p class="quiet">From: {line.source.toLowerCase()}, entered as {line.entered}</p>{/if}
           </div>
           {#if line.newton_metres !== null}

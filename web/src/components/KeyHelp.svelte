@@ -10,6 +10,7 @@
     ["v", "vehicle: findings (verdicts)"],
     ["f w j b", "vehicle: look-over, wear, job, brake data of the front axle"],
     ["F W J B", "vehicle: the same of the rear axle"],
+    ["y p t s", "job: ready?, parts, torque, steps"],
     ["Enter", "walk-round: take the reading and go on"],
     ["Shift + Tab", "walk-round: back"],
     ["c v m l g e d %", "walk-round: digital caliper, vernier, micrometer, rule, gauge, by eye, dial gauge, share left"],

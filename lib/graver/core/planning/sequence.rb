@@ -34,7 +34,7 @@ module Graver
         # [Lift] -> [Placed]
         def call(lifts)
           blocks.flat_map do |of, stages|
-            of == "job" ? stages.flat_map { |stage| shared(stage, lifts.flat_map(&:corners), nil) } : lifts.flat_map { |lift| lift(lift, stages) }
+            of == "job" ? stages.flat_map { |stage| shared(stage, lifts.flat_map(&:corners), nil) } : lifts.flat_map { |lift| lift(lift, stages, lift.equal?(lifts.last)) }
           end
         end
 
@@ -69,9 +69,9 @@ module Graver
           step.needs + facts.map(&:id)
         end
 
-        def lift(lift, stages)
+        def lift(lift, stages, last)
           runs = stages.chunk_while { |one, other| cornered?(one) && cornered?(other) }.to_a
-          runs.flat_map { |run| cornered?(run.first) ? corners(lift, run) : once(lift, run.first) }
+          runs.flat_map { |run| cornered?(run.first) ? corners(lift, run, last) : once(lift, run.first) }
         end
 
         def cornered?(stage) = %w[corner between].include?(@procedure.stage(stage).of)
@@ -82,10 +82,11 @@ module Graver
           lift.bleeding.flat_map { |corner| at_corner(stage, corner, lift.name) }
         end
 
-        def corners(lift, stages)
+        # What stands between corners stands before the next lift too.
+        def corners(lift, stages, last)
           own, between = stages.partition { |stage| @procedure.stage(stage).of == "corner" }
           lift.corners.each_with_index.flat_map do |corner, at|
-            after = at < lift.corners.length - 1 ? between : []
+            after = last && at == lift.corners.length - 1 ? [] : between
             (own + after).flat_map { |stage| at_corner(stage, corner, lift.name) }
           end
         end

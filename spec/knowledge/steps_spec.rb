@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+require_relative "../support/plan_builders"
+
+# What the files of steps owe to those who work by them; facts of the trade are common practice, no source.
+RSpec.describe "The steps of a job" do
+  include PlanBuilders
+
+  let(:steps) { KNOWLEDGE.procedure.steps }
+
+  def step(id) = KNOWLEDGE.procedure.step(id)
+  def giving(fact) = steps.select { |each| each.gives.include?(fact) }
+  def expect_caution(found, caution) = expect(found.reject { |each| each.cautions.include?(caution) }.map(&:id)).to be_empty
+
+  it "put the caution where it hurts" do
+    off = steps.select { |each| each.gives.include?("caliper_open") && each.fasteners.any? && !each.id.include?("loose") }
+    expect_caution(off, "hose")
+    expect_caution(off, "piston-out")
+    expect_caution(giving("piston_home"), "overflow")
+    expect_caution(steps.select { |each| each.id.start_with?("pads_in", "pads_back") }, "grease-on-face")
+    expect_caution(steps.select { |each| each.gate && each.tighten.any? && each.id != "bleed" }, "unit-mix-up")
+    expect_caution(giving("pedal_hard"), "pedal-hard")
+    expect_caution(giving("raised"), "jack")
+    expect_caution([step("rotor_off"), step("hub_off"), step("rotor_on")], "rotor-falls")
+    expect_caution([step("service_mode")], "never-force-motor")
+    expect_caution([step("piston_wound")], "wind-not-press")
+    expect_caution([step("first_stops"), step("bed_in")], "empty-road")
+    expect_caution([step("fluid_fresh")], "fluid-grade")
+  end
+
+  it "make gates of what kills when it is forgotten" do
+    gates = %w[settle cool stand_bike lift lift_both shake service_mode piston_home piston_wound pistons_apart clean_gloves bracket_on
+               fixed_caliper_on hub_on bearing_spins rotor_bolts_in hose_on_banjo hose_on_screwed
+               corner_check fluid_fresh bleed pump bike_axle motor_closed cable_set shoes_set star level_after first_stops]
+    expect(gates.reject { |id| step(id).gate }).to be_empty
+  end
+
+  it "undo and tighten with the same works" do
+    pairs = { "bracket_off" => "bracket_on", "fixed_caliper_off" => "fixed_caliper_on", "rotor_screws_out" => "rotor_screws_in", "rotor_bolts_out" => "rotor_bolts_in",
+              "hub_nut_off" => "hub_on",
+              "hose_off_banjo" => "hose_on_banjo", "pin_bolts_out" => "pin_bolts_in", "guide_bolts_out" => "guide_bolts_in",
+              "bike_caliper_off" => "bike_caliper_on", "bike_wheel_out" => "bike_axle" }
+    pairs.each do |undone, done|
+      expect(step(undone).fasteners).to eq(step(done).tighten), undone
+      expect(step(undone).conditions.slice("retentions", "hose_fittings")).to eq(step(done).conditions.slice("retentions", "hose_fittings")), undone
+    end
+  end
+
+  it "leave no fact open at the end that must not be" do
+    lasting = %w[wheel_off caliper_open caliper_away pads_out hose_open bracket_off rotor_off motor_open spring_free sensor_free]
+    expect(lasting.reject { |fact| steps.any? { |each| each.takes.include?(fact) } }).to be_empty
+    expect(step("corner_check").forbids).to include("caliper_open", "hose_open", "rotor_off", "bracket_off")
+    expect(step("first_stops").forbids).to include("motor_open", "caliper_open", "hose_open", "wheel_off")
+    expect(step("first_stops").requires).to include("pedal_hard", "nuts_torqued", "level_ok")
+  end
+
+  it "use every caution, consumable and tool there is, and name every fact" do
+    expect(KNOWLEDGE.cautions.keys - steps.flat_map(&:cautions)).to eq(["no-value"])
+    expect(KNOWLEDGE.consumables.map { |each| each["id"] } - steps.flat_map(&:consumables)).to be_empty
+    stand_ins = KNOWLEDGE.tools.flat_map { |tool| tool.fetch("instead", []) }
+    used = steps.flat_map(&:tools) + stand_ins + KNOWLEDGE.tools.select { |tool| tool.key?("covers") }.map { |tool| tool["id"] }
+    expect(KNOWLEDGE.tools.map { |tool| tool["id"] } - used).to be_empty
+    named = steps.flat_map { |each| each.requires + each.forbids }
+    expect(KNOWLEDGE.procedure.facts.keys - named - ["lowered"]).to be_empty
+  end
+
+  # 49 CFR 571.116 and the grades that mix are in knowledge/rules/findings.yml; here only that every drive is covered by a set.
+  it "know a tool for every drive, and a torque range that is a range for every fastener" do
+    drives = KNOWLEDGE.brake_data.choices(KNOWLEDGE.brake_data.field("wheel_nut.drive"), nil).keys
+    expect(drives - KNOWLEDGE.tools.flat_map { |tool| tool.fetch("covers", []) }).to be_empty
+    KNOWLEDGE.fasteners.each do |fastener|
+      least, most = fastener["plausible_newton_metres"]
+      expect([least < most, fastener["source"]]).to eq([true, "common-practice"]), fastener["id"]
+    end
+  end
+
+  # The values met in the trade (common practice, no source) are inside the ranges that question an entry.
+  it "question no torque that people really use" do
+    met = { "slide_pin_bolt" => [27, 28, 30, 35], "bracket_bolt" => [82, 90, 100, 110, 137], "wheel_nut" => [100, 120, 140], "rotor_screw" => [4, 8, 16] }
+    met.each do |id, values|
+      range = Range.new(*KNOWLEDGE.fastener(id)["plausible_newton_metres"])
+      expect(values).to all(satisfy { |value| range.cover?(value) }), id
+    end
+  end
+end

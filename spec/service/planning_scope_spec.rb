@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+require_relative "../support/api_helper"
+require "graver/service/job_plan"
+
+# What a job proposes to do, from forecast, verdict and what was seen.
+RSpec.describe Graver::Service::Planning::Scope do
+  include ApiHelper
+
+  before { know(front, ["caliper.kind", "floating_slide_pins", nil], ["rotor.discard_thickness", "23", "mm"], ["rotor.new_thickness", "25", "mm"], ["rotor.retention", "nothing", nil]) }
+
+  def works(axle = front) = Graver::Service::JobPlan.new(context).proposed(axle).scope.axles.find { |scope| scope.file.axle.id == axle }.works
+  def seen(item, mark) = ask(:post, look_overs, look_over("2026-05-10", "60000", pad("8"), conditions: [{ axle: front, side: "left", item:, mark: }]))
+
+  def rotors(value)
+    readings = %w[left right].map { |side| { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: [value] } }
+    ask(:post, look_overs, look_over("2026-05-10", "60000", *readings))
+  end
+
+  it "begins with pads and their clips" do
+    expect(works).to eq(%w[pads clips])
+    know(front, ["wear_sensor", "both", nil])
+    expect(works).to eq(%w[pads clips sensors])
+    know(front, ["caliper.kind", "fixed_opposed", nil])
+    expect(works).to eq(%w[pads sensors])
+  end
+
+  # common practice, no source: what a look-over finds asks for its own part
+  it "takes in what the last look-over saw" do
+    { %w[slide_pins seized] => "pins", %w[hose cracked] => "hose", %w[piston wet] => "caliper" }.each do |(item, mark), work|
+      @car = nil
+      know(front, ["caliper.kind", "floating_slide_pins", nil])
+      seen(item, mark)
+      expect(works).to include(work), "#{item} #{mark}"
+    end
+  end
+
+  it "follows the rotors' verdict" do
+    rotors("22.50")
+    expect(works).to include("rotors_new")
+    ask(:put, "/schools", { rotors: "new" })
+    expect(works).to include("rotors_new")
+  end
+
+  it "turns rotors where the school says so and they are thick enough" do
+    rotors("24.90")
+    know(front, ["rotor.machine_to_thickness", "23.4", "mm"])
+    ask(:put, "/schools", { rotors: "turn" })
+    expect(works).to include("rotors_turn")
+    ask(:put, "/schools", { rotors: "reuse" })
+    expect(works).to eq(%w[pads clips])
+  end
+
+  it "offers shoes only where there are some" do
+    rear = car["axles"].last["id"]
+    know(rear, ["caliper.kind", "floating_slide_pins", nil], ["parking_brake.kind", "cable", nil])
+    offered = -> { ask(:get, "/axles/#{rear}/job-plan")["scope"]["axles"].last["works"].map { |work| work["id"] } }
+    expect(offered.call).not_to include("shoes")
+    know(rear, ["parking_brake.kind", "drum_in_hat", nil])
+    expect(offered.call).to include("shoes")
+  end
+
+  it "asks whether old pads are to run on new rotors" do
+    job = ask(:post, "/axles/#{front}/jobs", {})
+    plan = ask(:put, "/jobs/#{job["id"]}/scope", { axles: { front.to_s => %w[rotors_new] } })
+    expect(plan["scope"]["warnings"]).to eq(["New pads on the front axle too? Old pads are worn to the old faces."])
+    expect(plan["steps"].map { |step| step["key"] }).to include("front.left.pads_back", "front.left.degrease").and(satisfy { |keys| !keys.include?("front.left.pads_in") })
+  end
+end
