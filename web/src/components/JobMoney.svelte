@@ -115,6 +115,5 @@
   label { display: grid; gap: 0.3rem; font-weight: 600; font-size: 0.9688rem; line-height: 1.3; }
   input { font: inherit; font-size: 1.05rem; min-height: 48px; width: 9rem; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; }
   .fault { color: var(--stop); font-weight: 600; }
-  .link { border: 0; background: none; padding: 0.5rem 0; font: inherit; color: var(--petrol); text-decoration: underline; cursor: pointer; }
   .order { margin: 0; padding-left: 1.4rem; list-style: revert; }
 </style>

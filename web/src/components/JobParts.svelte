@@ -124,7 +124,7 @@
   .differs, .fault { color: var(--stop); font-weight: 600; }
   .unknown { color: var(--doubt); }
   .deeds { gap: 0 1.1rem; }
-  .link { border: 0; background: none; padding: 0.3rem 0; font: inherit; color: var(--petrol); text-decoration: underline; cursor: pointer; margin-right: 0.75rem; }
+  .supplies .link { margin-right: 0.75rem; }
   .have { display: flex; gap: 0.5rem; align-items: center; min-height: 44px; font-size: 1rem; }
   .offers { border-top: 1px solid var(--line); margin-top: 0.5rem; padding-top: 0.5rem; }
   .offers li { display: flex; flex-wrap: wrap; justify-content: space-between; gap: 0.5rem; align-items: center; padding: 0.35rem 0; border-bottom: 1px solid var(--line); }

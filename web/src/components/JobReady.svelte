@@ -60,6 +60,5 @@
   .todo { line-height: 1.35; color: var(--quiet); }
   .todo a, .link { white-space: nowrap; margin-left: 0.35rem; }
   .settled .what { font-weight: 400; color: var(--quiet); text-decoration: line-through; text-decoration-thickness: 1px; }
-  .link { border: 0; background: none; padding: 0.2rem 0; font: inherit; color: var(--petrol); text-decoration: underline; cursor: pointer; }
   @media (max-width: 40rem) { label { grid-template-columns: 2.6rem 1fr; min-height: 44px; } input { width: 1.8rem; height: 1.8rem; } .plain, .todo { padding-left: 2.6rem; } .link { min-height: 44px; } }
 </style>

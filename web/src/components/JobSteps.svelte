@@ -126,7 +126,6 @@
   .warning { border-color: var(--plan); color: var(--plan); }
   .notice { border-color: var(--petrol); color: var(--petrol); }
   .deeds { display: flex; flex-wrap: wrap; gap: 0 1.1rem; margin-left: 2rem; }
-  .link { border: 0; background: none; padding: 0.25rem 0; font: inherit; font-size: 0.9375rem; color: var(--petrol); text-decoration: underline; cursor: pointer; }
   .writing { margin: 0.4rem 0 0.6rem 2rem; align-items: end; }
   .steps .text { display: grid; grid-template-columns: 1fr; font-weight: 600; }
   .text input { font: inherit; min-height: 48px; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; }

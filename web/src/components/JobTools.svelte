@@ -78,7 +78,6 @@
   .deeds { gap: 0 1.1rem; }
   label { display: flex; gap: 0.5rem; align-items: center; min-height: 44px; font-size: 1rem; }
   input[type="checkbox"] { width: 1.35rem; height: 1.35rem; margin: 0; accent-color: var(--petrol); }
-  .link { border: 0; background: none; padding: 0.3rem 0; font: inherit; color: var(--petrol); text-decoration: underline; cursor: pointer; }
   .have-list { margin: 0; padding-left: 1.1rem; list-style: disc; columns: 2 18rem; }
   table th[scope="row"] { min-width: 9rem; }
 </style>
