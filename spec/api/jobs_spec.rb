@@ -142,6 +142,10 @@ RSpec.describe "Jobs in the API" do
     expect(fields(ask(:post, address("/adjustments"), { deed: "insert", after: nil, text: "" }))).to eq("text" => "missing")
     ask(:delete, address("/adjustments/#{own["event"]}"))
     expect(ask(:get, address)["steps"].none? { |step| step["own"] }).to be(true)
+    ask(:post, address("/adjustments"), { deed: "insert", after: "front.left.hook", text: "Count the shims" })
+    inspected = ask(:put, address("/scope"), { axles: { front.to_s => %w[inspect] } })
+    expect(inspected["set_aside"]).to contain_exactly(include("text" => "“Count the shims” has lost its place: the step it refers to is not in this job"))
+    ask(:delete, address("/adjustments/#{inspected["set_aside"].first["event"]}"))
     ask(:delete, address("/adjustments/99999"))
     expect(status).to eq(404)
   end

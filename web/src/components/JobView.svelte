@@ -25,7 +25,7 @@
 <dl class="facts">
   <div class:good={!open}><dt>To settle</dt><dd class="number">{open || "nothing"}</dd></div>
   <div><dt>Time</dt><dd class="number">{hours(plan.money.hours.low, plan.money.hours.high)}</dd></div>
-  <div><dt>Cost{#if plan.money.shop !== null}<span class="quiet">, a shop {plan.money.shop_from === "estimate" ? "about " : ""}{money(plan.money.shop, plan.money.currency)}</span>{/if}</dt><dd class="number">{money(plan.money.total, plan.money.currency)}{plan.money.unpriced.length ? " +" : ""}</dd></div>
+  <div><dt>Cost{#if plan.money.shop !== null}<span class="quiet">, a shop {plan.money.shop_from === "estimate" ? "about " : ""}{money(plan.money.shop, plan.money.currency)}</span>{/if}</dt><dd class="number">{plan.money.total === 0 && plan.money.unpriced.length ? "no prices yet" : `${money(plan.money.total, plan.money.currency)}${plan.money.unpriced.length ? " +" : ""}`}</dd></div>
   {#if orderBy}<div><dt>Order parts by</dt><dd class="number">{day(orderBy)}</dd></div>{/if}
 </dl>
 <nav class="parts no-print" aria-label="Parts of the job">

@@ -79,6 +79,7 @@
           <Button size="field" kind="tertiary" on:click={() => (asking = "finished")}>Finish</Button>
         {:else if plan.state === "finished"}
           <Button size="field" href="#/vehicles/{plan.vehicle.id}/look-over?axle={first}">Log the new pads</Button>
+          {#if plan.fluid.bleeds}<Button size="field" kind="tertiary" href="#/vehicles/{plan.vehicle.id}">Note the fluid renewal</Button>{/if}
         {/if}
         {#if job.open}
           <Button size="field" kind="ghost" on:click={() => ([asking, planned] = ["day", plan.planned_for ?? ""])}>Another day</Button>
