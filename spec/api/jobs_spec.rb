@@ -95,6 +95,13 @@ RSpec.describe "Jobs in the API" do
     expect(ask(:patch, "/jobs/#{other["id"]}", { state: "ready", because: "A friend brings the rest" })).to include("state" => "ready", "ready_because" => "A friend brings the rest")
   end
 
+  it "is a draft again when something else is to be done" do
+    complete
+    settle_all
+    ask(:patch, address, { state: "ready" })
+    expect(ask(:put, address("/scope"), { axles: { front.to_s => %w[pads] } })["state"]).to eq("draft")
+  end
+
   it "asks again about a doubtful torque once it is another one" do
     complete
     know(front, ["wheel_nut.torque", "12", "N·m"])
@@ -107,13 +114,17 @@ RSpec.describe "Jobs in the API" do
   it "ticks and finishes a job, but not past an open gate, and counts its hours for the next" do
     complete
     usual = job["money"]["hours"]
+    ask(:post, "/supplies", { kind: "part", item: "pads", axle: front, name: "Plain", number: "P-1", on_shelf: "2" })
     settle_all
     ask(:patch, address, { state: "ready" })
     expect(fields(ask(:post, address("/ticks"), { step: "dance", done: true }))).to eq("step" => "unknown_step")
     expect(fields(ask(:patch, address, { state: "finished" }))).to eq("state" => "gates_open")
     job["steps"].each { |step| ask(:post, address("/ticks"), { step: step["key"], done: true }) }
     expect(fields(ask(:patch, address, { state: "finished", hours: "900" }))).to eq("hours" => "out_of_range")
-    expect(ask(:patch, address, { state: "finished", hours: "4", spent: "61,50" })).to include("state" => "finished", "closed" => include("hours" => 4.0, "spent" => 61.5))
+    done = ask(:patch, address, { state: "finished", hours: "4", spent: "61,50" })
+    expect(done).to include("state" => "finished", "closed" => include("hours" => 4.0, "spent" => 61.5, "parts" => ["1 × Set of pads for the whole axle (4 pads): Plain, P-1"]))
+    expect(ask(:get, "/axles/#{front}/job-plan")["parts"].first["supplies"].first["on_shelf"]).to eq("1")
+    expect(ask(:get, "/vehicles/#{car["id"]}")["jobs_done"]).to contain_exactly(include("what" => "Front: new pads, new abutment clips, new wear sensors", "hours" => 4.0))
     expect(fields(ask(:post, address("/ticks"), { step: "settle", done: false }))).to eq("state" => "job_closed")
     later = ask(:get, "/axles/#{front}/job-plan")["money"]
     expect(later).to include("spent" => 61.5, "hours" => include("jobs" => 1))

@@ -43,7 +43,8 @@ module Graver
       # The order of steps alone, without forecasts: Planning::Steps::Ordered. For ticks and timing.
       def ordered(job)
         files = AxleFiles.new(@context).of([vehicle_of(job)]).values.first
-        order(files.select { |file| job.works[file.axle.id]&.any? }.to_h { |file| [file, job.works[file.axle.id]] }, job)
+        works = files.to_h { |file| [file, @scope.known(job.works.fetch(file.axle.id, []))] }
+        order(works.select { |_, chosen| chosen.any? }, job)
       end
 
       private

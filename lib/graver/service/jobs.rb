@@ -3,6 +3,7 @@
 require "date"
 require_relative "job_plan"
 require_relative "order_faults"
+require_relative "used_supplies"
 require_relative "field_faults"
 require_relative "../core/errors"
 require_relative "../core/quantity/entered_number"
@@ -40,7 +41,11 @@ module Graver
       def scope(id, axles, reasons)
         job = going(id)
         Planning::Scope.new(@context).check(VehicleOverviews.new(@context).find(@store.vehicles.find_axle(job.axle_id).vehicle_id), axles, reasons)
-        @store.transaction { record(job, "scope", { axles: axles.transform_values(&:uniq).reject { |_, works| works.empty? }, reasons: }) }
+        @store.transaction do
+          # What was ready was another job.
+          record(job, "draft", nil) if job.state == "ready"
+          record(job, "scope", { axles: axles.transform_values(&:uniq).reject { |_, works| works.empty? }, reasons: })
+        end
       end
 
       # planned_for: ISO day; state: "ready", "draft", "started", "finished" or "dropped"; because: why ready in spite of gaps;
@@ -49,7 +54,10 @@ module Graver
         job = going(id)
         value = state_value(job, state, because, hours, spent)
         day = planned_for && day(planned_for)
+        used = state == "finished" ? UsedSupplies.new(@context).call(@plans.of_job(job)) : nil
+        value = value.merge(parts: used.said) if used
         @store.transaction do
+          used&.take
           record(job, "planned", day.iso8601) if day
           record(job, state, value) if state
         end

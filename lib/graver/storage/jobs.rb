@@ -63,7 +63,7 @@ module Graver
       def newest(events) = parsed(events.last)
       def merged(events, key, value) = events.to_h { |event| parsed(event).values_at(key, value) }
 
-      # { "hours" =>, "spent" =>, "day" => day } of a finished job, or nil
+      # { "hours" =>, "spent" =>, "parts" => [text], "day" => day } of a finished job, or nil
       def closed(by_kind)
         event = by_kind["finished"].last or return
         (parsed(event) || {}).merge("day" => event[:recorded_at][0, 10])

@@ -109,7 +109,7 @@
     {/if}
     {#if asking && job.fault("state")}<p class="fault" role="alert">{upperFirst(job.fault("state"))}</p>{/if}
     {#if job.refused && !job.refused.faults.length}<p class="fault" role="alert">{job.refused.message}</p>{/if}
-    {#if plan.closed}<p>Finished on {day(plan.closed.day)}{plan.closed.hours ? ` after ${plan.closed.hours} h` : ""}{plan.closed.spent ? `, ${plan.money.currency} ${plan.closed.spent} spent` : ""}.</p>{/if}
+    {#if plan.closed}<p>Finished on {day(plan.closed.day)}{plan.closed.hours ? ` after ${plan.closed.hours} h` : ""}{plan.closed.spent ? `, ${plan.money.currency} ${plan.closed.spent} spent` : ""}.{#if plan.closed.parts.length}{" "}Used: {plan.closed.parts.join("; ")}.{/if}</p>{/if}
     <JobView {job} {part} base="#/jobs/{id}" />
   </div>
 {:else if loaded.loading}

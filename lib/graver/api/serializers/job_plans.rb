@@ -31,7 +31,7 @@ module Graver
         def head(plan)
           job = plan.job
           { id: job&.id, state: job ? job.state : "proposed", planned_for: job&.planned_for&.iso8601, ready_because: job&.ready_because,
-            closed: job&.closed&.slice("hours", "spent", "day"), ticked: job&.ticked || [], quote: job&.quote&.fetch("total", nil),
+            closed: job&.closed && { "parts" => [], **job.closed.slice("hours", "spent", "day", "parts") }, ticked: job&.ticked || [], quote: job&.quote&.fetch("total", nil),
             vehicle: plan.overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit), title: Service::JobTitle.call(@knowledge, plan.scope.included.to_h { |axle| [axle.name, axle.works] }) }
         end
 

@@ -48,6 +48,9 @@ module Graver
           raise InvalidEntry, faults if faults.any?
         end
 
+        # Works that are still in the knowledge.
+        def known(works) = works & @rules.ids
+
         # The axle as the planner wants it. Raises nothing; what is not known is nil in the configuration.
         def setup(file, works)
           configuration = { **configuration(file), "work" => @rules.expanded(works) }
