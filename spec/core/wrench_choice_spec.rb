@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "prop_check"
 require "graver/core/planning/torque"
 require "graver/core/planning/wrench_choice"
 
@@ -47,5 +48,27 @@ RSpec.describe Graver::Core::Planning::WrenchChoice do
     old, never, good = wrench(1, 10, 100, 1, calibrated_on: Date.new(2025, 5, 15)), wrench(2, 10, 100, 1, calibrated_on: nil), wrench(3, 10, 100, 5)
     expect([old, never, good].map { |each| choice.call(50, [each], today).overdue }).to eq([true, true, false])
     expect(choice.call(51, [old, never, good], today).wrench).to eq(good)
+  end
+
+  # Laws that hold whatever is owned: the setting is on the scale and in its trusted part, the graduation costs at most half a
+  # step at the handle, the best of several is never worse than one of them.
+  it "never leaves the scale, and never costs more than half a graduation" do
+    generators = PropCheck::Generators
+    wrenches = [wrench(1, 5, 50, 0.5, length_mm: 280), wrench(2, 10, 150, 5, unit: "lbf·ft", length_mm: 400), wrench(3, 40, 200, 1, length_mm: 460),
+                wrench(4, 10, 220, 2, unit: "lbf·in", length_mm: 200)]
+    PropCheck.forall(generators.choose(2..250), generators.choose(0..120)) do |target, extension|
+      found = choice.call(target.to_f, wrenches, today, extension_mm: extension.to_f)
+      next unless found.is_a?(described_class::Setting)
+
+      own = found.wrench
+      arm = own.length_mm / (own.length_mm + extension.to_f)
+      exact = Graver::Core::Quantity::TORQUE.from_base(target * arm, own.unit)
+      expect(found.setting).to be_between([own.least, own.most * 0.2].max, own.most)
+      expect((found.setting - exact).abs).to be <= (own.graduation / 2) + 1e-9
+      expect((found.setting % own.graduation).round(6)).to eq(0).or eq(own.graduation)
+      alone = wrenches.filter_map { |each| choice.call(target.to_f, [each], today, extension_mm: extension.to_f) }.grep(described_class::Setting)
+      worst = ->(setting) { [setting.low, setting.high].map { |end_| (end_ - target).abs }.max }
+      expect(worst.call(found)).to be <= alone.map(&worst).min + 1e-6
+    end
   end
 end

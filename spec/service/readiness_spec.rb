@@ -41,7 +41,7 @@ RSpec.describe "Readiness of a job" do
   it "says which wrench to borrow, and which is overdue" do
     expect(of("wrench").map { |item| item["todo"] }).to include("Borrow one for 10 to 50 N·m.")
     ask(:post, "/torque-wrenches", { name: "Short", unit: "N·m", least: "5", most: "50", graduation: "0.5", calibrated_on: "2020-01-01" })
-    expect(of("wrench").map { |item| item["id"] }).to eq(["wrench:front.wheel_nut"])
+    expect(of("wrench").map { |item| item["id"] }).to eq(["wrench:front.wheel_nut.120"])
     expect(of("calibration")).to contain_exactly(include("text" => /Short is overdue/, "blocks" => false))
   end
 

@@ -57,11 +57,13 @@ module Graver
         end
 
         # Ticked for this very value: another one is asked about again.
+        def of_value(set) = "#{set.id}.#{format("%g", set.line.torque.newton_metres)}"
+
         def doubtful(set, plan)
           return [] unless set.line.torque && (set.line.doubt || set.line.hearsay)
 
           said = set.line.doubt ? "#{format("%g", set.line.torque.entered)} #{set.line.torque.unit} is not what is usual" : "the value does not come from the maker"
-          [item("doubt", "#{set.id}.#{format("%g", set.line.torque.newton_metres)}", "#{place(set.line)}: #{said}.", axle_id: plan.axle_id(set.line.axle))]
+          [item("doubt", of_value(set), "#{place(set.line)}: #{said}.", axle_id: plan.axle_id(set.line.axle))]
         end
 
         def angled(set)
@@ -74,7 +76,7 @@ module Graver
 
           range = set.wrench.range
           sentence = range ? "Borrow one for #{range.join(" to ")} N·m." : "No common wrench does: ask a shop."
-          [item("wrench", set.id, "#{place(set.line)}: no wrench of yours reaches #{format("%.3g", set.line.torque.newton_metres)} N·m.", sentence:)]
+          [item("wrench", of_value(set), "#{place(set.line)}: no wrench of yours reaches #{format("%.3g", set.line.torque.newton_metres)} N·m.", sentence:)]
         end
 
         def place(line) = "#{line.axle.capitalize} #{line.label.downcase}"

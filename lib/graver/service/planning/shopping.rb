@@ -99,8 +99,8 @@ module Graver
         end
 
         def consumable(entry, amount, job)
-          supply = supplies.of_item("consumable", entry["id"], nil).first
-          have = supply ? on_shelf(supply) : 0
+          mine = supplies.of_item("consumable", entry["id"], nil)
+          supply, have = mine.first, mine.sum { |each| on_shelf(each) }
           lacking = settled?(job, "consumables:#{entry["id"]}") ? "settled" : "buy"
           state = have >= amount ? "shelf" : lacking
           fields = { id: entry["id"], label: entry["label"], unit: entry["unit"], one: entry["one"], note: entry["note"] }
