@@ -17,18 +17,21 @@ RSpec.describe Graver::Core::Planning::Sequence do
   # One axle of anything that can be bought, with works at random.
   def random_setup(axle, kind, choices)
     caliper, vehicle = kind
-    parking, retention, springs, hose, sensors, works = choices
+    parking, retention, springs, hose, sensors, works, schools = choices
     bike = vehicle == "motorcycle"
     parking = "none" if bike || axle == "front" || (caliper == "fixed_opposed" && %w[cable electric].include?(parking))
     works = works.uniq - (parking == "drum_in_hat" ? [] : ["shoes"])
-    fitted = { vehicles: vehicle, calipers: caliper, parking_brakes: parking, retentions: bike ? "bolts" : retention, springs:, hose_fittings: hose }
+    fitted = { vehicles: vehicle, calipers: caliper, parking_brakes: parking, retentions: bike ? "bolts" : retention, springs:, hose_fittings: hose, schools: }
     setup(axle, works.empty? ? ["pads"] : works, sensors:, **fitted)
   end
 
   let(:kinds) { KNOWLEDGE.calipers.flat_map { |caliper| caliper["vehicles"].map { |vehicle| [caliper["id"], vehicle] } } }
+  let(:schools) do
+    PropCheck::Generators.tuple(*KNOWLEDGE.schools.fetch("job").map { |kind, school| any(school["options"].keys.map { |id| "#{kind}.#{id}" }) })
+  end
   let(:choices) do
     PropCheck::Generators.tuple(any(%w[none cable electric drum_in_hat]), any(%w[nothing screws push_off ring bolts captive]), any(%w[none spread outer]), any(%w[banjo screwed]),
-                                any([[], ["left"], %w[left right]]), some(rules.ids))
+                                any([[], ["left"], %w[left right]]), some(rules.ids), schools)
   end
 
   it "gives every configuration an order in which each step finds what it requires" do

@@ -51,6 +51,21 @@ RSpec.describe Graver::Service::Planning::Scope do
     expect(works).to eq(%w[pads clips])
   end
 
+  # common practice, no source: practitioners disagree, and each school is a way of its own through the job
+  it "follows the schools its owner chose, for every job" do
+    know(front, ["slide_pin_bolt.torque", "28", "N·m"], ["bleed_screw.torque", "8", "N·m"])
+    steps = -> { ask(:get, "/axles/#{front}/job-plan")["steps"].map { |step| step["key"] } }
+    expect(steps.call).to include("front.left.deglaze", "bed_in").and(satisfy { |keys| keys.grep(/screw_open/).empty? })
+    ask(:put, "/schools", { clips: "reuse", bleed: "always", fluid_back: "screw", deglaze: "leave", bed_in: "series" })
+    expect(works).to eq(%w[pads bleed])
+    found = steps.call
+    expect(found).to include("front.left.wipe_rotor", "front.left.clips_back", "bed_in_series", "front.right.bleed")
+    order = %w[front.left.screw_open front.left.piston_home front.left.screw_closed front.left.pads_in]
+    expect(found & order).to eq(order)
+    expect(fields(ask(:put, "/schools", { bed_in: "race" }))).to eq("bed_in" => "unknown_choice")
+    expect(ask(:get, "/vehicles/#{car["id"]}/findings")["schools"].map { |school| school["id"] }).to eq(%w[pads rotors])
+  end
+
   it "offers shoes only where there are some" do
     rear = car["axles"].last["id"]
     know(rear, ["caliper.kind", "floating_slide_pins", nil], ["parking_brake.kind", "cable", nil])

@@ -8,12 +8,13 @@ require "graver/core/planning/scope_rules"
 module PlanBuilders
   P = Graver::Core::Planning
   PLAIN = { "vehicles" => "car", "calipers" => "floating_slide_pins", "parking_brakes" => "none", "retentions" => "nothing", "springs" => "none", "hose_fittings" => "banjo" }.freeze
+  DEFAULTS = KNOWLEDGE.schools.fetch("job").map { |kind, school| "#{kind}.#{school["default"]}" }.freeze
 
   def rules = P::ScopeRules.new(KNOWLEDGE.scope)
   def sequence = @sequence ||= P::Sequence.new(KNOWLEDGE.procedure)
 
   def setup(axle, works, sides: %w[left right], sensors: [], **given)
-    configuration = { **PLAIN, **given.transform_keys(&:to_s), "axles" => axle, "work" => rules.expanded(works) }
+    configuration = { **PLAIN, "schools" => DEFAULTS, **given.transform_keys(&:to_s), "axles" => axle, "work" => rules.expanded(works) }
     P::Lifts::Setup.new(axle:, sides:, configuration:, sensors:)
   end
 

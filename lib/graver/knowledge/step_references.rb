@@ -30,9 +30,12 @@ module Graver
         works = @contents.fetch("rules/scope.yml").fetch("works")
         { needs: @procedure.steps.map(&:id), requires: facts, forbids: facts, gives: facts, takes: facts, fasteners: ids("fasteners.yml"), tighten: ids("fasteners.yml"),
           tools: ids("tools.yml"),
-          consumables: ids("consumables.yml"), cautions: ids("cautions.yml"), calipers: ids("calipers.yml"), work: works.flat_map { |work| [work["id"], *work["means"]] },
+          consumables: ids("consumables.yml"), cautions: ids("cautions.yml"), calipers: ids("calipers.yml"), work: works.flat_map { |work| [work["id"], *work["means"]] }, schools: schools,
           **@contents.fetch("brake_data.yml").fetch("choices").slice("parking_brakes", "retentions", "springs", "hose_fittings").to_h { |key, choices| [key.to_sym, choices.keys] } }
       end
+
+      # Every option as the steps name it: "bed_in.maker".
+      def schools = @contents.fetch("rules/schools.yml").fetch("job").flat_map { |kind, school| school["options"].keys.map { |id| "#{kind}.#{id}" } }
 
       def dangling
         all = known

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Button } from "carbon-components-svelte";
-  import type { Schemas } from "../api/client";
+  import { api, type Schemas } from "../api/client";
   import { upperFirst } from "../format/words";
   import { chosenWorks, type JobPlanState } from "../state/jobPlan.svelte";
   import AxleSection from "./AxleSection.svelte";
@@ -89,6 +89,17 @@
   {/each}
 </div>
 {#if job.fault("axles")}<p class="fault" role="alert">{upperFirst(job.fault("axles"))}</p>{/if}
+<section class="sheet">
+  <h2>How you do it <span class="quiet">where practitioners disagree; it holds for every job</span></h2>
+  <div class="schools">
+    {#each plan.scope.schools as school (school.id)}
+      <label class="school"><span>{school.label}</span>
+        <select disabled={!job.open || job.busy} value={school.chosen} onchange={(event) => job.act(() => api.chooseSchools({ [school.id]: event.currentTarget.value }).then(() => api.job(job.id)))}>
+          {#each school.options as option (option.id)}<option value={option.id}>{option.label}</option>{/each}
+        </select></label>
+    {/each}
+  </div>
+</section>
 <p class="quiet">Both sides of an axle are always done alike.</p>
 
 <style>
@@ -106,6 +117,9 @@
   .why input { font: inherit; min-height: 48px; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; }
   .verdicts { margin: 0.4rem 0 0; padding-left: 1.1rem; list-style: disc; }
   .verdicts li { font-size: 0.9375rem; }
+  .schools { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(22rem, 100%), 1fr)); gap: 0.5rem 1.25rem; }
+  .school { display: grid; grid-template-columns: 1fr; font-weight: 600; }
+  .school select { font: inherit; min-height: 48px; width: 100%; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.4rem; }
   .fault { color: var(--stop); font-weight: 600; }
   .sr { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); }
 </style>

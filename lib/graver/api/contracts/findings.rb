@@ -18,8 +18,7 @@ module Graver
       # Schools followed.
       class SchoolChoice < Contract
         json do
-          optional(:pads).filled(:string, max_size?: 20)
-          optional(:rotors).filled(:string, max_size?: 20)
+          %i[pads rotors clips bleed fluid_back deglaze bed_in].each { |kind| optional(kind).filled(:string, max_size?: 20) }
         end
       end
 

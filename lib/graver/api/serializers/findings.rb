@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "schools"
 require_relative "axles"
 require_relative "vehicles"
 require_relative "../../service/finding_text"
@@ -19,7 +20,7 @@ module Graver
         def call(all, chosen, today)
           overview = all.overview
           { vehicle: overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit), today: today.iso8601, axles: overview.axles.map { |axle| axle(axle) }, findings: findings(overview),
-            fluid: fluid(all.fluid), silent: all.silent, changes: all.changes.map { |change| change(change) }, schools: schools(chosen),
+            fluid: fluid(all.fluid), silent: all.silent, changes: all.changes.map { |change| change(change) }, schools: Schools.call(@knowledge, chosen.slice(*Service::Schools::JUDGING)),
             next_readings: all.next.map { |name, worth| worth(name, worth) } }
         end
 
@@ -98,13 +99,6 @@ module Graver
         end
 
         def worth(name, worth) = { axle: name, position: worth.positions.first.tr("_", " "), narrows_km: worth.narrows_km.round, narrows: worth.narrows.round(3) }
-
-        def schools(chosen)
-          Service::Schools::KINDS.map do |kind|
-            school = @knowledge.schools.fetch(kind)
-            { id: kind, label: school["label"], chosen: chosen.fetch(kind), options: school["options"].map { |id, option| { id:, label: option["label"] } } }
-          end
-        end
       end
     end
   end

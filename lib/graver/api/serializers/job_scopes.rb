@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require_relative "schools"
+
 module Graver
   module API
     module Serializers
@@ -13,7 +15,8 @@ module Graver
 
         # Service::Planning::Scope::Chosen
         def call(scope)
-          { axles: scope.axles.map { |axle| axle(axle) }, offers: scope.offers.map { |offer| offer(offer) }, warnings: scope.warnings }
+          { axles: scope.axles.map { |axle| axle(axle) }, offers: scope.offers.map { |offer| offer(offer) }, warnings: scope.warnings,
+            schools: Schools.call(@knowledge, scope.schools) }
         end
 
         private

@@ -2,6 +2,7 @@
 
 require_relative "../road_ahead"
 require_relative "../schedule_choices"
+require_relative "../schools"
 require_relative "../wording"
 require_relative "../../core/errors"
 require_relative "../../core/planning/lifts"
@@ -22,8 +23,8 @@ module Graver
         end
         # adds: { axle id => [work] }; text: why
         Offer = Core::Value.define(:adds, :text)
-        # axles: [AxleScope] of the whole vehicle; offers: [Offer]; warnings: [sentence]
-        Chosen = Core::Value.define(:axles, :offers, :warnings) do
+        # axles: [AxleScope] of the whole vehicle; offers: [Offer]; warnings: [sentence]; schools: { kind => option } of the job
+        Chosen = Core::Value.define(:axles, :offers, :warnings, :schools) do
           def included = axles.select(&:included?)
         end
 
@@ -31,12 +32,14 @@ module Graver
           @context = context
           @knowledge = context.knowledge
           @rules = Core::Planning::ScopeRules.new(@knowledge.scope)
+          @schools = Schools.new(context)
         end
 
         # VehicleOverviews::Overview, the axle it begins with, what is on file of the scope or nil -> Chosen
         def call(overview, axle_id, on_file)
           axles = overview.axles.map { |axle| axle_scope(axle, on_file || { "axles" => { axle_id.to_s => nil } }) }
-          Chosen.new(axles:, offers: offers(overview, axles), warnings: axles.select(&:included?).flat_map { |axle| warnings(axle) })
+          Chosen.new(axles:, offers: offers(overview, axles), warnings: axles.select(&:included?).flat_map { |axle| warnings(axle) },
+                     schools: @schools.chosen.except(*Schools::JUDGING))
         end
 
         # Checks what the owner wants: { "axle id" => [work] }, { "axle id" => reason }. Raises InvalidEntry by field.
@@ -73,7 +76,7 @@ module Graver
 
         def configuration(file)
           { "vehicles" => file.vehicle.kind, "axles" => file.axle.name, "calipers" => file.caliper, "parking_brakes" => file.parking_brake, "retentions" => file.choice("rotor.retention"),
-            "springs" => file.choice("springs"), "hose_fittings" => file.choice("hose.fitting") }
+            "springs" => file.choice("springs"), "hose_fittings" => file.choice("hose.fitting"), "schools" => @schools.for_job }
         end
 
         # Sides that carry a wear sensor.
@@ -99,9 +102,15 @@ module Graver
           work = rotors(overview)[:proposed]
           found = { "pads" => Wording.new(overview.file.vehicle.distance_unit).fill(overview.judgement.rules.first.sentence, overview.measures) }
           found[work] = @knowledge.rotor_rules.dig("verdicts", overview.rotor_plan.outcome, "label") if work
-          found["clips"] = "New pads deserve new clips: the default school."
           found["sensors"] = "A sensor whose tip has been ground does not work again."
-          found.merge(by_marks(overview)).slice(*possible)
+          found.merge(by_school, by_marks(overview)).slice(*possible)
+        end
+
+        def by_school
+          @schools.proposed.to_h do |kind, option, work|
+            label = @knowledge.schools.dig("job", kind, "options", option, "label")
+            [work, "The school you follow: #{label[0].downcase}#{label[1..]}."]
+          end
         end
 
         def by_marks(overview)

@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+require_relative "../../service/schools"
+
+module Graver
+  module API
+    module Serializers
+      # Schools with their options and the one that is followed.
+      module Schools
+        module_function
+
+        # chosen: { kind => option id }
+        def call(knowledge, chosen)
+          all = Service::Schools.all(knowledge)
+          chosen.map do |kind, id|
+            { id: kind, label: all.dig(kind, "label"), chosen: id, options: all.dig(kind, "options").map { |option, entry| { id: option, label: entry["label"] } } }
+          end
+        end
+      end
+    end
+  end
+end
