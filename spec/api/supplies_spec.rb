@@ -51,6 +51,16 @@ RSpec.describe "Parts, tools and paper in the API" do
     expect(refused(price: "999999999")).to eq("price" => "out_of_range")
   end
 
+  it "shows the shelf with what each is and where it belongs" do
+    stock(on_shelf: "1")
+    ask(:post, "/supplies", { kind: "part", item: "single_use.slide_pin_bolt", axle: front, name: "Bolts", on_shelf: "4" })
+    ask(:post, "/supplies", { kind: "consumable", item: "cleaner", name: "Cleaner", on_shelf: "2" })
+    rows = ask(:get, "/supplies")["rows"].map { |row| row.values_at("what", "unit", "place") }
+    expect(rows).to eq([["Set of pads for the whole axle", nil, "Juniper, front"], ["New slide pin bolt", nil, "Juniper, front"], ["Brake cleaner", "cans", nil]])
+    ask(:patch, "/supplies/1", { retired: true })
+    expect(ask(:get, "/supplies")["rows"].length).to eq(2)
+  end
+
   it "asks the counter, which may have the wrong variant" do
     answer = ask(:get, "#{address}/offers?line=front.pads")
     expect(answer["simulated"]).to be(true)

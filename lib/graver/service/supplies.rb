@@ -42,6 +42,12 @@ module Graver
         all.select { |supply| supply.kind == kind && supply.item == item && [nil, axle_id].include?(supply.axle_id) }
       end
 
+      # Every one that is not put away, with what it is and for where: [[supply, label, unit or nil, "Juniper, front" or nil], ...]
+      def shelf
+        places = @store.vehicles.all.flat_map { |vehicle| vehicle.axles.map { |axle| [axle.id, "#{vehicle.name}, #{axle.name}"] } }.to_h
+        all.map { |supply| [supply, *named(supply), places[supply.axle_id]] }
+      end
+
       def price(supply) = supply.price && number(supply.price)
       # Pieces, or the consumable's unit.
       def amount(supply) = supply.on_shelf ? number(supply.on_shelf) : 0
@@ -54,6 +60,15 @@ module Graver
       private
 
       def all = @all ||= @store.supplies.of(@store.vehicles.all.flat_map { |vehicle| vehicle.axles.map(&:id) })
+
+      # What one is in the trade's words; a fastener used once is named as such.
+      def named(supply)
+        entry = catalogue(supply.kind).find { |each| each["id"] == supply.item.split(".").first }
+        fastener = supply.item.split(".")[1]
+        [entry["label"].sub("{fastener}", fastener.to_s.tr("_", " ")).sub(" ({pads} pads)", ""), entry["unit"]]
+      end
+
+      def catalogue(kind) = { "part" => @context.knowledge.parts, "consumable" => @context.knowledge.consumables, "tool" => @context.knowledge.tools }[kind]
       def number(text) = Core::Quantity::EnteredNumber.parse(text).value
       def blank(text) = text.to_s.strip.empty? ? nil : text.to_s.strip
 
@@ -76,7 +91,7 @@ module Graver
       end
 
       def check_item(given)
-        known = { "part" => @context.knowledge.parts, "consumable" => @context.knowledge.consumables, "tool" => @context.knowledge.tools }[given[:kind]]
+        known = catalogue(given[:kind])
         return fault("kind", "unknown_kind", "needs one of part, consumable, tool") unless known
 
         item = given[:item].to_s.split(".").first

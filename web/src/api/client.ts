@@ -99,6 +99,7 @@ export const api = {
   adjust: (id: number, adjustment: Schemas["Adjustment"]) => send<Schemas["JobPlan"]>("POST", `/jobs/${id}/adjustments`, adjustment),
   unadjust: (id: number, event: number) => send<Schemas["JobPlan"]>("DELETE", `/jobs/${id}/adjustments/${event}`),
   offers: (id: number, line: string) => send<Schemas["Offers"]>("GET", `/jobs/${id}/offers?line=${encodeURIComponent(line)}`),
+  shelf: () => send<Schemas["Shelf"]>("GET", "/supplies"),
   addSupply: (supply: Schemas["NewSupply"]) => send<Schemas["Supply"]>("POST", "/supplies", supply),
   changeSupply: (id: number, change: Schemas["SupplyChange"]) => send<Schemas["Supply"]>("PATCH", `/supplies/${id}`, change),
   tools: () => send<Schemas["Tools"]>("GET", "/tools"),

@@ -5,15 +5,16 @@
   import InstrumentCard from "../components/InstrumentCard.svelte";
   import OwnedTools from "../components/OwnedTools.svelte";
   import Problem from "../components/Problem.svelte";
+  import Shelf from "../components/Shelf.svelte";
   import TorqueWrenches from "../components/TorqueWrenches.svelte";
   import { upperFirst } from "../format/words";
   import { Loader } from "../state/loader.svelte";
 
-  const loaded = new Loader<{ workshop: Schemas["Workshop"]; wrenches: Schemas["TorqueWrench"][]; devices: Schemas["Device"][]; tools: Schemas["Tool"][]; today: string }>();
+  const loaded = new Loader<{ workshop: Schemas["Workshop"]; wrenches: Schemas["TorqueWrench"][]; devices: Schemas["Device"][]; tools: Schemas["Tool"][]; shelf: Schemas["Shelf"]; today: string }>();
   const load = () =>
     loaded.load(async () => {
-      const [workshop, { wrenches }, { devices }, { tools }, { today }] = await Promise.all([api.instruments(), api.wrenches(), api.devices(), api.tools(), api.catalogue()]);
-      return { workshop, wrenches, devices, tools, today };
+      const [workshop, { wrenches }, { devices }, { tools }, shelf, { today }] = await Promise.all([api.instruments(), api.wrenches(), api.devices(), api.tools(), api.shelf(), api.catalogue()]);
+      return { workshop, wrenches, devices, tools, shelf, today };
     });
   load();
 
@@ -46,7 +47,7 @@
 <svelte:head><title>Workshop - Graver</title></svelte:head>
 {#if loaded.error}<Problem error={loaded.error} />{/if}
 {#if loaded.value}
-  {@const { workshop, wrenches, devices, tools, today } = loaded.value}
+  {@const { workshop, wrenches, devices, tools, shelf, today } = loaded.value}
   <div class="stack">
     <div class="row spread">
       <h1>Workshop</h1>
@@ -83,6 +84,7 @@
     {/if}
     <TorqueWrenches {wrenches} {today} onchange={load} />
     <OwnedTools {tools} onchange={load} />
+    <Shelf {shelf} onchange={load} />
     <section>
       <h2>On the bench</h2>
       <p class="quiet">Devices that send their value into the walk-round. These are simulated: choose one there, press <kbd>z</kbd>, and try here what noise, a wrong zero or a dropped line does.</p>

@@ -29,6 +29,11 @@ module Graver
             end
           end
 
+          app.get("/supplies") do
+            rows = supplies.shelf.map { |supply, what, unit, place| { supply: Serializers::Shopping.supply(supply), what:, unit:, place: } }
+            answer({ currency: Service::MoneyChoices.new(context).chosen["currency"], rows: })
+          end
+
           app.post("/supplies") { answer(Serializers::Shopping.supply(supplies.add(payload(Contracts::NewSupply))), 201) }
           app.patch("/supplies/:id") { answer(Serializers::Shopping.supply(supplies.change(id, payload(Contracts::SupplyChange)))) }
           app.get("/tools") { answer(tools_json) }
