@@ -54,6 +54,12 @@ RSpec.describe Graver::Service::Planning::Money do
     expect(money["tools"]).to eq(0)
   end
 
+  it "counts cans and bottles, but a tube once" do
+    { "cleaner" => "5", "paste" => "9", "fluid" => "10" }.each { |item, price| ask(:post, "/supplies", { kind: "consumable", item:, name: item, price: }) }
+    # two cans of cleaner, one tube of paste, one bottle to top up
+    expect(money["consumables"]).to eq(29.0)
+  end
+
   it "adds up what finished jobs took, over the distance on file" do
     2.times do |turn|
       id = ask(:post, "/axles/#{front}/jobs", {})["id"]

@@ -75,7 +75,7 @@ module Graver
       def lists(overview, scope, ordered, torque, works, job)
         shopping = Planning::Shopping.new(@context)
         fluid = Planning::Fluid.new(@context).call(overview, scope, ordered)
-        lists = { parts: shopping.parts(ordered, files(works), torque, job), tools: shopping.tools(ordered, torque, job), consumables: shopping.consumables(ordered, fluid.plan.needed, job) }
+        lists = { parts: shopping.parts(ordered, files(works), torque, job), tools: shopping.tools(ordered, torque, job), consumables: shopping.consumables(ordered, fluid.plan, job) }
         money = Planning::Money.new(@context, hours_of: ->(earlier) { ordered(earlier).lifts }).call(overview, scope, ordered, lists, job, overview.finished)
         { **lists, fluid:, money: }
       end

@@ -10,6 +10,7 @@
   const plan = $derived(job.plan!);
   const fluid = $derived(plan.fluid);
   const sums = $derived(plan.money);
+  const others = $derived(fluid.may.filter((grade) => grade !== fluid.grade));
   const unit = $derived(plan.vehicle.distance_unit);
   let quote = $state("");
   let shops = $state<{ currency: string; labour_rate: string; markup_percent: string; tax_percent: string } | null>(null);
@@ -76,7 +77,7 @@
         <p>Room above the level: {fluid.headroom_ml} ml. {fluid.draw_off_ml ? `Draw off ${fluid.draw_off_ml} ml first.` : "It takes that without drawing off."}</p>
       {:else}<p>Whether it overflows cannot be said: level or reservoir volume are not known. Watch it while you push.</p>{/if}
     {:else}<p>How much comes back is not known: it takes piston diameter, their number and the new pads' thickness.</p>{/if}
-    <p>{fluid.bleeds ? "For bleeding and flushing" : "For topping up"}: {fluid.needed_ml} ml, bought as {fluid.bottles_ml.join(" + ")} ml{fluid.grade ? `, ${fluid.grade}` : ", grade not known"}.{#if fluid.may.length}{" "}{fluid.may.join(", ")} may go in too.{/if}{#if fluid.never.length}{" "}<strong>Never {fluid.never.join(", ")}.</strong>{/if}</p>
+    <p>{fluid.bleeds ? "For bleeding and flushing" : "For topping up"}: {fluid.needed_ml} ml, bought as {fluid.bottles_ml.join(" + ")} ml{fluid.grade ? `, ${fluid.grade}` : ", grade not known"}.{#if others.length}{" "}{others.join(", ")} may go in too.{/if}{#if fluid.never.length}{" "}<strong>Never {fluid.never.join(", ")}.</strong>{/if}</p>
     {#if fluid.bleeds}
       <h3 class="next">Order of bleeding</h3>
       <ol class="order">{#each fluid.order as place (place)}<li>{upperFirst(place)}</li>{/each}</ol>

@@ -119,7 +119,7 @@
   .verdicts li { font-size: 0.9375rem; }
   .schools { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(22rem, 100%), 1fr)); gap: 0.5rem 1.25rem; }
   .school { display: grid; grid-template-columns: 1fr; font-weight: 600; }
-  .school select { font: inherit; min-height: 48px; width: 100%; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.4rem; }
+  .school select { font: inherit; font-weight: 400; min-height: 48px; width: 100%; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.4rem; }
   .fault { color: var(--stop); font-weight: 600; }
   .sr { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); }
 </style>

@@ -10,6 +10,9 @@
   const plan = $derived(job.plan!);
   const several = $derived(plan.axles.length > 1);
 
+  // The third unit, for a wrench that has only that.
+  const third = (line: Schemas["TorqueLine"]) => (line.entered?.endsWith("lbf·in") ? `; ${figure(line.pound_feet)} lbf·ft` : `; ${figure(line.pound_inches)} lbf·in`);
+
   // Settings with a crow-foot or offset, asked for as its length is typed.
   let extension = $state("");
   let extended = $state.raw<Record<string, Schemas["WrenchSetting"]> | null>(null);
@@ -46,8 +49,7 @@
                 {#if with_.wrench}Set <strong class="number">{figure(with_.setting)} {with_.unit}</strong> on {with_.wrench}{extended ? ` with the ${extension.trim()} mm extension` : ""} <span class="quiet">({with_.sentence})</span>{:else}{with_.sentence}{/if}
               </p>
             {/if}
-            {#if line.newton_metres !== null}<p class="quiet number">{readings(line).map(([value, unit]) => `${figure(value)} ${unit}`).join(" = ")} = {figure(line.entered?.endsWith("lbf·in") ? line.pound_feet : line.pound_inches)} {line.entered?.endsWith("lbf·in") ? "lbf·ft" : "lbf·in"}</p>{/if}
-            {#if line.source}<p class="quiet">From: {line.source.toLowerCase()}, entered as {line.entered}</p>{/if}
+            {#if line.source}<p class="quiet">From: {line.source.toLowerCase()}, entered as {line.entered}{third(line)}</p>{/if}
           </div>
           {#if line.newton_metres !== null}
             {#each readings(line) as [value, unit], at (unit)}

@@ -38,10 +38,10 @@ module Graver
           end
         end
 
-        # fluid_ml: to have there
-        def consumables(ordered, fluid_ml, job)
+        # fluid: Core::Planning::FluidPlan::Plan
+        def consumables(ordered, fluid, job)
           named = (ordered.placed || []).flat_map { |placed| placed.step.consumables }.uniq
-          @knowledge.consumables.select { |entry| named.include?(entry["id"]) }.map { |entry| consumable(entry, amount(entry, ordered, fluid_ml), job) }
+          @knowledge.consumables.select { |entry| named.include?(entry["id"]) }.map { |entry| consumable(entry, amount(entry, ordered, fluid), fluid, job) }
         end
 
         def tools(ordered, torque, job)
@@ -52,6 +52,13 @@ module Graver
         end
 
         private
+
+        # How many of what has the price: cans, bottles, or one tube.
+        def bought(entry, lacking, fluid)
+          return fluid.bottles.length if entry["id"] == "fluid"
+
+          entry["each"] ? lacking.ceil : 1
+        end
 
         def drive(id) = @knowledge.brake_data.label("wheel_nut.drive", id)
         def supplies = @supplies ||= Supplies.new(@context)
@@ -91,20 +98,20 @@ module Graver
           Core::Planning::PartMatch.call(line.matches, chosen ? supplies.details_mm(chosen) : {}, known)
         end
 
-        def amount(entry, ordered, fluid_ml)
-          return fluid_ml if entry["id"] == "fluid"
+        def amount(entry, ordered, fluid)
+          return fluid.needed if entry["id"] == "fluid"
 
           corners = ordered.lifts.sum { |lift| lift.corners.sum { |corner| corner.side == "both" ? 2 : 1 } }
           entry.fetch("per_job", 0) + (entry.fetch("per_axle", 0) * ordered.setups.length) + (entry.fetch("per_corner", 0) * corners)
         end
 
-        def consumable(entry, amount, job)
+        def consumable(entry, amount, fluid, job)
           mine = supplies.of_item("consumable", entry["id"], nil)
           supply, have = mine.first, mine.sum { |each| on_shelf(each) }
           lacking = settled?(job, "consumables:#{entry["id"]}") ? "settled" : "buy"
           state = have >= amount ? "shelf" : lacking
           fields = { id: entry["id"], label: entry["label"], unit: entry["unit"], one: entry["one"], note: entry["note"] }
-          Consumable.new(**fields, amount:, have:, state:, supply:, price: state == "buy" && supply&.price ? supplies.price(supply) : nil)
+          Consumable.new(**fields, amount:, have:, state:, supply:, price: state == "buy" && supply&.price ? supplies.price(supply) * bought(entry, amount - have, fluid) : nil)
         end
       end
     end
