@@ -66,7 +66,11 @@ module BrowserHelper
   COLOURS = "runOnly: ['color-contrast']"
 
   # What the accessibility checker finds wrong, as [rule, first element].
+  # A colour on its way from light to dark is no colour of ours.
+  STILL = "const still = new CSSStyleSheet(); still.replaceSync('* { transition: none !important }'); document.adoptedStyleSheets.push(still)"
+
   def accessibility_faults(what = EVERYTHING)
+    page.execute_script(STILL)
     page.driver.browser.execute(File.read(AXE))
     found = page.evaluate_async_script("axe.run(document, { #{what}, resultTypes: ['violations'] }).then(arguments[0])")
     found["violations"].map { |fault| [fault["id"], fault["nodes"].first["html"][0, 160]] }
