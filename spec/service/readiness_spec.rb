@@ -23,6 +23,24 @@ RSpec.describe "Readiness of a job" do
     expect(of("angle")).to contain_exactly(include("text" => "Front slide pin bolts: a second stage of 90°.", "tickable" => true))
   end
 
+  # What is not overruled: a bolt without a torque, a rotor below its limit; common practice, no source.
+  it "is never made ready by a reason where a torque is unknown or a rotor is done" do
+    ready = -> { fields(ask(:patch, "/jobs/#{job["id"]}", { state: "ready", because: "In a hurry" })) }
+    know(front, ["slide_pin_bolt.torque", nil, nil])
+    expect(ready.call).to eq("because" => "never")
+    know(front, ["slide_pin_bolt.torque", "28", "N·m"])
+    readings = %w[left right].map { |side| { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["22.4"] } }
+    job
+    ask(:post, look_overs, look_over("2026-05-10", "60000", *readings))
+    expect(of("rotors_must")).to contain_exactly(include("text" => "Front rotors stay in this plan, but the verdict is: replace both rotors."))
+    expect(ready.call).to eq("because" => "never")
+    scope(%w[pads rotors_new])
+    know(front, ["bracket_bolt.torque", "105", "N·m"])
+    expect(of("rotors_must")).to be_empty
+    ask(:patch, "/jobs/#{job["id"]}", { state: "ready", because: "In a hurry" })
+    expect(status).to eq(200)
+  end
+
   it "takes no angle without the torque it starts from, no torque of nought or ten thousand, no thread there is not" do
     refused = ->(key, value, unit) { fields(know(front, [key, value, unit])) }
     expect(refused.call("bracket_bolt.angle", "90", "°")).to eq("entries.0.value" => "angle_alone")

@@ -173,6 +173,9 @@ module Graver
 
         open = plan.readiness.select(&:open?)
         return { because: nil } if open.empty?
+
+        never = open.select(&:never)
+        raise InvalidEntry.of("because", "never", "no reason is good enough for: #{never.map(&:text).join(" / ")}") if never.any?
         raise InvalidEntry.of("because", "not_ready", "still open: #{open.map(&:text).join(" / ")}") if because.to_s.strip.empty?
 
         { because: because.strip[0, LONGEST_NOTE], open: open.map(&:id) }

@@ -11,9 +11,13 @@ module Graver
       class Readiness
         # id: what a tick refers to; kind: of knowledge/rules/readiness.yml; text, todo: sentences; settled: ticked by the owner;
         # blocks: the job is not ready while it is open; axle_id: whose brake data mend it, or nil
-        Item = Core::Value.define(:id, :kind, :text, :todo, :settled, :blocks, :tickable, :axle_id) do
+        # never: no reason makes the job ready while it is open
+        Item = Core::Value.define(:id, :kind, :text, :todo, :settled, :blocks, :never, :tickable, :axle_id) do
           def open? = blocks && !settled
         end
+
+        # Verdicts on rotors that are none yet.
+        UNCLEAR = %w[measure_again unknown_limit unmeasured face_bad].freeze
 
         def initialize(context)
           @context = context
@@ -33,7 +37,7 @@ module Graver
           tickable = rule.fetch("ticked", false)
           Item.new(id: "#{kind}:#{id}", kind:, text:, todo: Wording.tokens(rule.fetch("todo"), tokens).then { |todo| todo[0].upcase + todo[1..] },
                    settled: tickable && @settled.include?("#{kind}:#{id}"), tickable:,
-                   blocks: rule.fetch("blocks"), axle_id:)
+                   blocks: rule.fetch("blocks"), never: rule.fetch("never", false), axle_id:)
         end
 
         def data(plan)
@@ -81,11 +85,14 @@ module Graver
 
         def place(line) = "#{line.axle.capitalize} #{line.label.downcase}"
 
+        # Rotors that stay with new pads, though their verdict is open, or leaves no other way than new ones.
         def rotors(plan)
-          unclear = %w[measure_again unknown_limit unmeasured face_bad]
-          plan.scope.included.select { |axle| axle.works.include?("pads") && !axle.works.intersect?(%w[rotors_new rotors_turn]) && unclear.include?(axle.rotors[:verdict]) }.map do |axle|
+          staying = plan.scope.included.select { |axle| axle.works.include?("pads") && !axle.works.intersect?(%w[rotors_new rotors_turn]) }
+          staying.filter_map do |axle|
             label = @context.knowledge.rotor_rules.dig("verdicts", axle.rotors[:verdict], "label")
-            item("rotors", axle.name, "#{axle.name.capitalize} rotors stay in this plan, but their verdict is open.", label: label.downcase)
+            next item("rotors_must", axle.name, "#{axle.name.capitalize} rotors stay in this plan, but the verdict is: #{label.downcase}.", axle_id: axle.file.axle.id) if axle.rotors[:must]
+
+            item("rotors", axle.name, "#{axle.name.capitalize} rotors stay in this plan, but their verdict is open.", label: label.downcase) if UNCLEAR.include?(axle.rotors[:verdict])
           end
         end
 
