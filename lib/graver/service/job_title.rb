@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require_relative "wording"
+
 module Graver
   module Service
     # A job in a few words: "Front: new pads, new rotors. Rear: new fluid".
@@ -8,7 +10,7 @@ module Graver
 
       # works: { axle name => [work id] }
       def call(knowledge, works)
-        works.reject { |_, ids| ids.empty? }.map { |axle, ids| "#{axle.capitalize}: #{ids.map { |id| lower(knowledge.work(id)["label"]) }.join(", ")}" }.join(". ")
+        works.reject { |_, ids| ids.empty? }.map { |axle, ids| "#{axle.capitalize}: #{ids.map { |id| Wording.inside(knowledge.work(id)["label"]) }.join(", ")}" }.join(". ")
       end
 
       # A job on file, with the axles of its vehicle.
@@ -16,8 +18,6 @@ module Graver
         names = axles.to_h { |axle| [axle.id, axle.name] }
         call(knowledge, job.works.transform_keys { |id| names.fetch(id) })
       end
-
-      def lower(label) = label[0].downcase + label[1..]
     end
   end
 end

@@ -13,6 +13,9 @@ module Graver
       # Plain tokens, put in as they are: "{unit}" with { unit: "in" }.
       def self.tokens(sentence, tokens) = sentence.gsub(/\{(\w+)\}/) { tokens.fetch(Regexp.last_match(1).to_sym).to_s }
 
+      # A label inside a sentence: "New pads" -> "new pads".
+      def self.inside(label) = label[0].downcase + label[1..]
+
       # "{limit_mm} mm left, {careful_km}" with { "limit_mm" => 3.0, "careful_km" => 15234.2 } -> "3.0 mm left, 15,000 km"
       def fill(sentence, tokens)
         sentence.gsub(/\{(\w+)\}/) { text(Regexp.last_match(1), tokens[Regexp.last_match(1)]) }

@@ -56,7 +56,7 @@ module Graver
         top = pdf.cursor
         pdf.stroke_color INK
         pdf.stroke_rectangle [indent, top - 1], BOX, BOX
-        pdf.stroke_line([indent + 2, top - 6], [indent + 4.5, top - 9]) && pdf.stroke_line([indent + 4.5, top - 9], [indent + 9, top - 2.5]) if done
+        hook(indent, top) if done
         pdf.stroke_color LINE
         pdf.indent(indent + 17) { pdf.text text, size:, style: }
       end
@@ -70,11 +70,22 @@ module Graver
       end
 
       def foot(text)
-        pdf.repeat(:all) { pdf.fill_color(QUIET) && pdf.text_box(text, at: [0, -6], width: width - 60, height: 20, size: 7.5, overflow: :shrink_to_fit) }
+        pdf.repeat(:all) do
+          pdf.fill_color QUIET
+          pdf.text_box text, at: [0, -6], width: width - 60, height: 20, size: 7.5, overflow: :shrink_to_fit
+        end
         pdf.number_pages "<page> of <total>", at: [width - 60, -6], width: 60, align: :right, size: 8, color: QUIET
       end
 
       def bytes = pdf.render
+
+      private
+
+      def hook(left, top)
+        low = [left + 4.5, top - 9]
+        pdf.stroke_line [left + 2, top - 6], low
+        pdf.stroke_line low, [left + 9, top - 2.5]
+      end
     end
   end
 end

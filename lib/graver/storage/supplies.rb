@@ -21,7 +21,7 @@ module Graver
       end
 
       # Those not put away: of these axles, and of the whole household.
-      def of(axle_ids) = @table.where(axle_id: [*axle_ids, nil], retired_at: nil).or(axle_id: nil, retired_at: nil).order(:id).map { |row| record(row) }
+      def of(axle_ids) = @table.where(retired_at: nil).where(Sequel.or([[:axle_id, axle_ids], [:axle_id, nil]])).order(:id).map { |row| record(row) }
 
       # Raises NotFound.
       def find(id) = record(@table.first(id:) || raise(NotFound, "there is no part, consumable or tool with this address"))

@@ -113,12 +113,12 @@
   input[type="checkbox"], input[type="radio"] { width: 1.4rem; height: 1.4rem; margin: 0; accent-color: var(--petrol); }
   .pick { display: flex; gap: 0.5rem; align-items: center; min-height: 44px; }
   .rotors { border-top: 1px solid var(--line); padding-top: 0.6rem; }
-  .why { display: grid; grid-template-columns: 1fr; }
+  .why { display: grid; grid-template-columns: 1fr; gap: 0.25rem; }
   .why input { font: inherit; min-height: 48px; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; }
   .verdicts { margin: 0.4rem 0 0; padding-left: 1.1rem; list-style: disc; }
   .verdicts li { font-size: 0.9375rem; }
   .schools { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(22rem, 100%), 1fr)); gap: 0.5rem 1.25rem; }
-  .school { display: grid; grid-template-columns: 1fr; font-weight: 600; }
+  .school { display: grid; grid-template-columns: 1fr; gap: 0.25rem; font-weight: 600; }
   .school select { font: inherit; font-weight: 400; min-height: 48px; width: 100%; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.4rem; }
   .fault { color: var(--stop); font-weight: 600; }
   .sr { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); }

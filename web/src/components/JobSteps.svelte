@@ -127,7 +127,7 @@
   .notice { border-color: var(--petrol); color: var(--petrol); }
   .deeds { display: flex; flex-wrap: wrap; gap: 0 1.1rem; margin-left: 2rem; }
   .writing { margin: 0.4rem 0 0.6rem 2rem; align-items: end; }
-  .steps .text { display: grid; grid-template-columns: 1fr; font-weight: 600; }
+  .steps .text { display: grid; grid-template-columns: 1fr; gap: 0.25rem; font-weight: 600; }
   .text input { font: inherit; min-height: 48px; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; }
   .fault { color: var(--stop); font-weight: 600; }
   @media (max-width: 40rem), (hover: none) { .steps input[type="checkbox"] { width: 1.8rem; height: 1.8rem; } .steps label { grid-template-columns: 2.6rem 1fr; min-height: 48px; } .deeds { margin-left: 2.6rem; } .link { min-height: 44px; } }

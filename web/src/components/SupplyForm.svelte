@@ -51,8 +51,8 @@
 
 <style>
   form { display: flex; flex-wrap: wrap; gap: 0.75rem; align-items: end; padding: 0.75rem 0; }
-  .field { display: grid; }
-  label { font-weight: 600; font-size: 0.9688rem; }
+  .field { display: grid; gap: 0.25rem; }
+  label { font-weight: 600; font-size: 0.9688rem; line-height: 1.3; }
   input, select { font: inherit; font-size: 1.05rem; min-height: 48px; width: 8.5rem; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; box-sizing: border-box; }
   select { width: 12rem; }
   .wide { flex: 1 1 100%; }

@@ -122,7 +122,7 @@
   .way li + li::before { content: "›"; margin: 0 0.5rem; color: var(--quiet); font-weight: 400; }
   .way .here { color: var(--ink); font-weight: 700; }
   .ask { align-items: end; }
-  .ask label { display: grid; font-weight: 600; }
+  .ask label { display: grid; gap: 0.25rem; font-weight: 600; line-height: 1.3; }
   .ask input { font: inherit; font-size: 1.05rem; min-height: 48px; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; color-scheme: inherit; }
   .wide { flex: 1 1 100%; }
   .fault { color: var(--stop); font-weight: 600; }

@@ -46,7 +46,7 @@ module Graver
 
         def gap(gap)
           axle, field = gap.file.axle, gap.field
-          text = "#{axle.name.capitalize}: #{field["label"][0].downcase}#{field["label"][1..]} not known; #{field["waits"]}."
+          text = "#{axle.name.capitalize}: #{Wording.inside(field["label"])} not known; #{field["waits"]}."
           item(gap.blocks ? "data" : "wanted", "#{axle.id}.#{field["key"]}", text, axle_id: axle.id, find: field["find"])
         end
 
@@ -116,7 +116,7 @@ module Graver
         end
 
         def said(day) = day.strftime("%-d %B")
-        def named(part) = "#{part.line.axle.capitalize}: #{part.line.count || "?"} × #{part.line.label[0].downcase}#{part.line.label[1..]}"
+        def named(part) = "#{part.line.axle.capitalize}: #{part.line.count || "?"} × #{Wording.inside(part.line.label)}"
         def order(part) = "Order “#{part.chosen.name}”#{" by #{said(part.order_by)}" if part.order_by}; tick it when it is there."
 
         def tools(plan)

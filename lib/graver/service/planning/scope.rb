@@ -109,7 +109,7 @@ module Graver
         def by_school
           @schools.proposed.to_h do |kind, option, work|
             label = @knowledge.schools.dig("job", kind, "options", option, "label")
-            [work, "The school you follow: #{label[0].downcase}#{label[1..]}."]
+            [work, "The school you follow: #{Wording.inside(label)}."]
           end
         end
 

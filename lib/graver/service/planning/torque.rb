@@ -19,12 +19,12 @@ module Graver
         end
 
         # Steps::Ordered, { axle name => AxleFile } -> [Set]
-        def call(ordered, files, extension_mm: 0.0)
+        def call(ordered, files)
           fasteners = @knowledge.fasteners.to_h { |fastener| [fastener["id"], fastener] }
           lines = ordered.setups.flat_map do |setup|
             Core::Planning::TorqueCard.new.call(ordered.concerning(setup.axle), setup, fasteners:, data: files.fetch(setup.axle).planning_data)
           end
-          lines.map { |line| Set.new(line:, wrench: @wrenches.choose(line.torque, extension_mm:)) }
+          lines.map { |line| Set.new(line:, wrench: @wrenches.choose(line.torque)) }
         end
       end
     end
