@@ -6,6 +6,11 @@ RSpec.describe "Findings in the API" do
   include ApiHelper
 
   def findings = ask(:get, "/vehicles/#{car["id"]}/findings")
+  def rotors = findings["axles"].first["rotors"]
+  def job_plan = ask(:get, "/axles/#{front}/job-plan")
+  def job_verdict = job_plan["axles"].first["rotor"]["outcome"]
+  # What the proposed job does to the rotors.
+  def job_work = job_plan["scope"]["axles"].first["rotors"]["chosen"]
   def found(rule) = findings["findings"].select { |each| each["rule"] == rule }
   def marks(*list) = list.map { |side, item, mark, face| { axle: front, side:, item:, mark:, face: } }
   def rotor(side, *values, **more) = { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values:, **more }
@@ -48,7 +53,8 @@ RSpec.describe "Findings in the API" do
                   conditions: marks(%w[left rotor_face smooth inner])))
     expect(plan.call).to eq("stay")
     ask(:put, "/schools", { rotors: "new" })
-    expect(plan.call).to eq("new_by_school")
+    # no pads are due, so it is a matter of the job; common practice, no source
+    expect([plan.call, job_verdict]).to eq(%w[stay new_by_school])
     ask(:put, "/schools", { rotors: "reuse" })
     runout = { axle: front, part: "runout", side: "right", event: "reading", method: "dial", unit: "mm", values: ["0.12"] }
     ask(:post, look_overs, look_over("2026-05-11", "60010", rotor("left", "27.80", "27.70"), runout))
@@ -56,7 +62,42 @@ RSpec.describe "Findings in the API" do
             found("rotor-runout").first]).to match([include("side" => "left", "sentence" => /0\.100 mm.*0\.015 mm/), include("side" => "right", "sentence" => /0\.120 mm, 0\.050 mm/)])
     expect(plan.call).to eq("turn")
     ask(:post, look_overs, look_over("2026-05-12", "60020", rotor("left", "27.75"), conditions: marks(%w[right rotor_face cracked outer])))
-    expect([plan.call, ask(:get, "/axles/#{front}/job-plan")["axles"].first["rotor"]["outcome"], ask(:get, "/vehicles/#{car["id"]}")["state"]["word"]]).to eq(%w[replace replace stop])
+    expect([plan.call, job_verdict, ask(:get, "/vehicles/#{car["id"]}")["state"]["word"]]).to eq(%w[replace replace stop])
+  end
+
+  # common practice, no source: a rotor that steel ran on, deep grooves and hard heat spots never stay; advice, verdict and the
+  # proposed scope say the same
+  it "lets no rotor stay that was run metal to metal, is deeply grooved or has hard heat spots" do
+    metal = pad("6", pad: "inner").except(:values, :method, :unit).merge(event: "metal")
+    sound = %w[left right].map { |side| rotor(side, *["27.8"] * 4) }
+    ask(:post, look_overs, look_over("2026-05-10", "60000", metal, pad("6.0", pad: "outer"), *sound))
+    expect(found("inner-thin").first).to include("side" => "left", "sentence" => /6\.0 mm thinner/, "causes" => include(include("label" => "Slide pins seized or dry")))
+    expect(found("rotor-metal").first).to include("side" => "left", "advice" => /turn or replace/)
+    expect([rotors["outcome"], rotors["because"], rotors["sides"].first["sentence"], job_work]).to match(["turn", "condition", /left a pad ran metal to metal/, "turn"])
+    know(front, ["rotor.machine_to_thickness", "27.6", "mm"])
+    expect([rotors["outcome"], job_work]).to eq(%w[replace new])
+    # new pads do not heal it, new rotors do
+    fit = ->(part) { { axle: front, part:, event: "fit" } }
+    ask(:post, look_overs, look_over("2026-05-11", "60010", fit["pad"]))
+    expect(found("rotor-metal")).not_to be_empty
+    ask(:post, look_overs, look_over("2026-05-12", "60020", fit["rotor"]))
+    expect([found("rotor-metal"), rotors["outcome"]]).to eq([[], "unmeasured"])
+  end
+
+  it "weighs each mark of a rotor's face the same in advice, verdict and scope" do
+    sound = %w[left right].map { |side| rotor(side, *["27.8"] * 4) }
+    ask(:post, look_overs, look_over("2026-05-09", "59990", *all_pads("8", "8", "8", "8")))
+    expected = { "grooved_light" => %w[stay stay], "grooved" => %w[stay stay], "grooved_deep" => %w[turn turn], "heat_spotted" => %w[replace new], "lip_high" => %w[stay stay], "cracked" => %w[replace new] }
+    expected.each_with_index do |(mark, verdict), at|
+      ask(:post, look_overs, look_over("2026-05-10", (60_000 + at).to_s, *sound, conditions: marks(["left", "rotor_face", mark, "outer"])))
+      expect([rotors["outcome"], job_work]).to eq(verdict), mark
+    end
+    know(front, ["rotor.discard_thickness", nil, nil])
+    ask(:post, look_overs, look_over("2026-05-11", "61000", conditions: marks(%w[left rotor_face grooved_deep outer])))
+    expect([rotors["outcome"], job_work]).to eq(%w[face_bad new])
+    turning = ask(:post, "/axles/#{front}/jobs", {})
+    expect(ask(:put, "/jobs/#{turning["id"]}/scope", { axles: { front.to_s => %w[pads rotors_turn] } })["scope"]["axles"].first["rotors"]["chosen"]).to eq("turn")
+    expect(fields(ask(:put, "/jobs/#{turning["id"]}/scope", { axles: { front.to_s => %w[pads] } }))).to eq("reasons.#{front}" => "missing")
   end
 
   # By hand: rear pistons unknown, so nothing is said; with them, half of 100 ml gone without wear is a leak.
@@ -82,8 +123,9 @@ RSpec.describe "Findings in the API" do
     ask(:post, look_overs,
         look_over("2026-05-10", "60000", *all_pads("8", "8", "8", "8"), rotor("left", "27.8"), rotor("right", "27.8"), conditions: [{ item: "symptom", mark: "pulsation" }]))
     expect(findings["silent"]).to include(/Front: the pedal pulsates/)
+    expect(rotors).to include("outcome" => "measure_again", "sides" => include(include("sentence" => /pulsation was felt/)))
     ask(:post, look_overs, look_over("2026-05-11", "60010", rotor("left", *["27.8"] * 4), rotor("right", *["27.8"] * 4)))
-    expect(findings["silent"].grep(/Front: the pedal/)).to be_empty
+    expect([findings["silent"].grep(/Front: the pedal/), rotors["outcome"]]).to eq([[], "stay"])
   end
 
   it "finds one bad face, parking shoes at their least, and old fluid" do

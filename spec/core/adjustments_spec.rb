@@ -27,7 +27,9 @@ RSpec.describe Graver::Core::Planning::Adjustments do
     expect(order(adjust(["drop", "front.left.runout"]))).not_to include("front.left.runout")
     expect(why(adjust(["drop", "front.pump"]))).to eq([:gate])
     expect(why(adjust(["drop", "front.left.hook"])).first).to include(["pin_bolts_out", "requires", "hook_ready"])
-    expect(why(adjust(["drop", "front.chock"])).first).to include(%w[lift requires chocked])
+    expect(why(adjust(["drop", "front.chock"]))).to eq([:gate])
+    expect(why(adjust(["drop", "front.crack_nuts"])).first).to include(%w[lift requires nuts_cracked])
+    expect(why(adjust(["drop", "chocks_away"])).first).to include(%w[first_stops forbids chocked])
     expect(why(adjust(["drop", "nowhere"]))).to eq([:gone])
   end
 
@@ -37,6 +39,12 @@ RSpec.describe Graver::Core::Planning::Adjustments do
     expect(why(adjust(["move", "front.lower", "front.nuts_by_hand"])).first).to include(%w[lower requires pedal_hard])
     expect(why(adjust(["move", "first_stops", "front.lower"])).first).to include(%w[first_stops requires nuts_torqued])
     expect(why(adjust(["move", "front.left.degrease", "front.left.bracket_on"])).first).to include(%w[rotor_on requires rotor_ready])
+  end
+
+  it "holds an owner's own step to what can kill, and no step goes before the chocks" do
+    expect(why(adjust(["insert", "own-1", "front.pump", "Start the engine, pump again"])).first).to include(%w[own-1 requires held], %w[own-1 forbids raised])
+    expect(order(adjust(["insert", "own-1", "engine_pedal", "Engine running: watch the lamp"]))).to include("own-1")
+    expect(why(adjust(["move", "front.crack_nuts", "front.park"])).first).to include(%w[crack_nuts requires chocked])
   end
 
   it "keeps what stands when one change is refused" do

@@ -22,7 +22,7 @@ RSpec.describe "Findings" do
       "pad-below-limit" => [["below_limit_chance", 0.5, :least]], "pad-maybe-below" => [["below_limit_chance", 0.1, :least]],
       "inner-thin" => [["inner_thinner_mm", 1.0, :least], ["opposed", 0, :most]], "outer-thin" => [["outer_thinner_mm", 1.0, :least], ["opposed", 0, :most]],
       "sides-of-fixed" => [["thinner_mm", 1.0, :least], ["opposed", 1, :least]], "corner-thin" => [["corner_thinner_mm", 1.0, :least]], "taper" => [["taper_mm", 1.0, :least]],
-      "one-face" => [["faces_apart", 1, :least]], "shoe-below" => [["shoe_spare_mm", 0, :most]],
+      "one-face" => [["faces_apart", 1, :least]], "rotor-metal" => [["metal_ran", 1, :least]], "shoe-below" => [["shoe_spare_mm", 0, :most]],
       "rotor-variation" => [["variation_ratio", 1.0, :least]], "rotor-runout" => [["runout_ratio", 1.0, :least]], "piston-beyond" => [["extension_share", 1.0, :least]],
       "piston-far" => [["extension_share", 0.85, :least]], "fluid-below-min" => [["fluid_level", -0.05, :most]],
       "fluid-unexplained" => [["fluid_unexplained", 0.2, :least], ["fluid_unexplained_sure", 1, :least]], "fluid-wet" => [["fluid_moisture", 3.0, :least]],
@@ -105,22 +105,31 @@ RSpec.describe "Findings" do
                                                  rules: { coverage: 2, outlast_chance: 0.25 }).with(chance:)
     end
 
-    def plan(*mm, faces: nil, school: "reuse", least_mm: 22.5, wear_mm: 0.3)
-      described_class.call(verdicts: mm.map { |each| verdict(each) }, faces:, school:, least_mm:, wear_mm:, cut_mm: 0.4, order: KNOWLEDGE.rotor_rules["order"]).outcome
+    def judged(*mm, leaves: nil, school: "reuse", machine_to_mm: 22.5, discard_mm: 22.0, wear_mm: 0.3)
+      described_class.call(verdicts: mm.map { |each| verdict(each, discard_mm:) }, leaves:, school:, machine_to_mm:, discard_mm:, wear_mm:, cut_mm: 0.4, order: KNOWLEDGE.rotor_rules["order"])
     end
+
+    def plan(...) = judged(...).outcome
 
     # common practice, no source: discard 22 mm: 23.5 passes, 22.05 is measured again (here ± 0.06), 22.00 counts as out
     it "treats both rotors alike, by thickness, faces and school" do
       expect([plan(23.5, 23.5), plan(23.5, 22.02), plan(23.5, 22.0)]).to eq(%w[stay measure_again replace])
-      expect([plan(23.5, faces: "watch"), plan(23.5, faces: "plan"), plan(22.9, faces: "plan"), plan(23.5, faces: "stop"),
-              plan(23.5, faces: "plan", least_mm: nil)]).to eq(%w[stay turn replace replace face_bad])
+      expect([plan(23.5), plan(23.5, leaves: "cut"), plan(22.9, leaves: "cut"), plan(23.5, leaves: "replace"),
+              plan(23.5, leaves: "cut", machine_to_mm: nil, wear_mm: nil)]).to eq(%w[stay turn replace replace face_bad])
+      # pulsation without readings all round: nothing is said before that, but a rotor that is out stays out
+      expect([plan(23.5, leaves: "measure"), plan(22.0, leaves: "measure"), plan(23.5, leaves: "measure", discard_mm: nil)]).to eq(%w[measure_again replace unknown_limit])
+      # no new pads are due: no school asks for rotors
+      expect(plan(23.5, school: nil)).to eq("stay")
       expect([plan(23.5, school: "new"), plan(23.5, school: "turn"), plan(22.9, school: "turn"), plan(22.02, school: "new")]).to eq(%w[new_by_school turn stay measure_again])
     end
 
-    # 23.5 - 0.03 - 0.4 - 0.3 - 22.5 = 0.27 by hand
-    it "says what a cut would leave" do
-      left = described_class.call(verdicts: [verdict(23.5)], faces: nil, school: "turn", least_mm: 22.5, wear_mm: 0.3, cut_mm: 0.4, order: KNOWLEDGE.rotor_rules["order"]).cut_left_mm
-      expect(left).to be_within(1e-9).of(0.27)
+    # By hand: 23.5 - 0.03 - 0.4 = 23.07. A machine-to thickness of 22.5 has the wear of the next pads in it (common practice,
+    # no source), so 0.57 is left; above the discard thickness of 22 alone the 0.3 mm of that wear come off too: 0.77.
+    it "says what a cut would leave, and takes the wear to come off once" do
+      expect(judged(23.5).cut_left_mm).to be_within(1e-9).of(0.57)
+      expect(judged(23.5, wear_mm: 5.0).cut_left_mm).to be_within(1e-9).of(0.57)
+      expect(judged(23.5, machine_to_mm: nil).cut_left_mm).to be_within(1e-9).of(0.77)
+      expect(judged(23.5, machine_to_mm: nil, wear_mm: nil).cut_left_mm).to be_nil
     end
   end
 

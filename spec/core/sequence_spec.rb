@@ -59,9 +59,29 @@ RSpec.describe Graver::Core::Planning::Sequence do
   it "ends in a hard pedal before the road, on both sides, with a motor on the caliper" do
     found = keys(setup("rear", ["pads"], parking_brakes: "electric"))
     order = %w[rear.shake rear.service_mode rear.left.hook rear.left.pin_bolts_out rear.left.piston_home rear.left.pin_bolts_in rear.left.level_between rear.right.wheel_off
-               rear.right.corner_check rear.pump rear.motor_closed rear.lower rear.star level_after first_stops]
+               rear.right.corner_check rear.pump rear.motor_closed rear.lower rear.star rear.hold level_after engine_pedal chocks_away first_stops]
     expect_rising(found, order)
-    expect(found.join(" ")).not_to match(/piston_wound|pad_pins_out|park_front|bleed/)
+    expect(found.join(" ")).not_to match(/piston_wound|pad_pins_out|bleed|release_brake/)
+  end
+
+  # The engine started in gear on stands, or nuts cracked before the chocks, kill: common practice, no source.
+  it "chocks before anything is cracked, released or lifted, and starts the engine only on its wheels, held" do
+    %w[front rear].product([%w[pads], %w[inspect], %w[pads rotors_turn bleed]]).each do |axle, works|
+      found = keys(setup(axle, works, retentions: "screws", parking_brakes: axle == "rear" ? "cable" : "none"))
+      expect_rising(found, ["#{axle}.park", "#{axle}.chock", *("rear.release_brake" if axle == "rear"), "#{axle}.crack_nuts", "#{axle}.lift"])
+      expect_rising(found, ["#{axle}.pump", "#{axle}.lower", "#{axle}.star", "#{axle}.hold", *("engine_pedal" unless works == ["inspect"]), "chocks_away", "first_stops"])
+    end
+    both = keys(setup("front", %w[pads bleed]), setup("rear", %w[bleed], parking_brakes: "cable"))
+    expect_rising(both, %w[both.chock_both both.lift_both both.shake both.release_brake_both rear.left.wheel_off both.lower both.hold engine_pedal])
+    bike = keys(setup("front", %w[pads bleed], sides: ["left"], vehicles: "motorcycle", calipers: "motorcycle_fixed"))
+    expect(bike.join(" ")).not_to match(/engine|chock|hold|park/)
+  end
+
+  it "has both rotors off before either goes to the machine shop, and none on before both are back" do
+    found = keys(setup("front", %w[pads rotors_turn], retentions: "screws"))
+    expect_rising(found, %w[front.left.rotor_off front.right.wheel_off front.right.rotor_off front.rotors_away front.turned front.wash_turned front.left.rotor_on
+                            front.left.corner_check front.left.level_between front.right.rotor_on front.right.corner_check])
+    expect(found.grep(/rotors_away|turned/).length).to eq(3)
   end
 
   it "never forces a screw piston or puts a bike onto a jack" do

@@ -19,7 +19,7 @@ RSpec.describe "The household's services" do
   it "finds the seized pin, the rotor near its limit, the questioned reading and the fluid overdue" do
     juniper = axle("Juniper", "front")
     expect(juniper.answer.pads.components.min_by { |_, life| life.quantile(0.5) }.first).to eq("left_inner")
-    expect(axle("Mule", "front").rotor_verdicts.values.map(&:outcome)).to all(eq("measure_again"))
+    expect(axle("Mule", "front").rotors.verdicts.values.map(&:outcome)).to all(eq("measure_again"))
     doubted = axle("Thistle", "front").answer.pads.doubted
     expect(doubted.length).to eq(1)
     expect(axle("Thistle", "front").judgement.word).to eq("watch")

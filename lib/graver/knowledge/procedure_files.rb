@@ -8,7 +8,8 @@ module Graver
     module ProcedureFiles
       STAGES = "procedures/brake_job.yml"
       FACTS = "procedures/facts.yml"
-      LISTS = %w[needs requires forbids gives takes fasteners tighten tools consumables cautions].freeze
+      HAZARDS = "procedures/hazards.yml"
+      LISTS = %w[needs requires forbids gives takes fasteners tighten tools consumables cautions does].freeze
 
       module_function
 
@@ -20,12 +21,17 @@ module Graver
         stages = content.fetch("stages").map { |id, stage| Core::Planning::Stage.new(id:, label: stage["label"], of: stage["of"]) }
         steps = stages.flat_map { |stage| contents.fetch(file_of(stage.id), []).map { |entry| step(entry, stage.id) } }
         facts = contents.fetch(FACTS).to_h { |fact| [fact["id"], Core::Planning::Fact.new(id: fact["id"], of: fact["of"], label: fact["label"], optional: fact.fetch("optional", false))] }
-        Core::Planning::Procedure.new(id: content["id"], label: content["label"], stages:, steps:, facts:)
+        bare = Core::Planning::Procedure.new(id: content["id"], label: content["label"], stages:, steps:, facts:, hazards: hazards(contents.fetch(HAZARDS)))
+        bare.with(steps: steps.map { |step| bare.guarded(step) })
+      end
+
+      def hazards(entries)
+        entries.map { |entry| Core::Planning::Hazard.new(**%w[id label requires words].to_h { |key| [key.to_sym, entry[key].freeze] }, forbids: entry.fetch("forbids", []).freeze) }
       end
 
       def step(entry, stage)
         lists = LISTS.to_h { |key| [key.to_sym, entry.fetch(key, []).freeze] }
-        Core::Planning::Step.new(id: entry["id"], stage:, text: entry["text"], why: entry["why"], gate: entry.fetch("gate", false),
+        Core::Planning::Step.new(id: entry["id"], stage:, text: entry["text"], why: entry["why"], gate: entry.fetch("gate", false), kills: entry.fetch("kills", false),
                                  conditions: entry.fetch("when", {}).freeze, exceptions: entry.fetch("unless", {}).freeze, **lists)
       end
     end

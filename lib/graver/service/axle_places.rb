@@ -68,7 +68,7 @@ module Graver
         date, pads = newest_pads
         uneven = Core::Judgement::Unevenness.call(pads, coverage: @coverage)
         @file.axle.sides.map do |side|
-          measures = [uneven.fetch(side, {}), variation(side), runout(side), faces(side), shoe(side)].reduce(:merge)
+          measures = [uneven.fetch(side, {}), variation(side), runout(side), metal(side), faces(side), shoe(side)].reduce(:merge)
           place("corner", side, nil, { "place" => label(side), "opposed" => @file.opposed? ? 1 : 0, "read_on" => date&.iso8601, **measures })
         end
       end
@@ -79,9 +79,19 @@ module Graver
         entries = @file.axle.sides.product(%w[inner outer]).to_h { |side, pad| [[side, pad], newest("pad", side, pad)] }.compact
         entries.reject! { |_, entry| entry.trust < 1 || doubted.include?(entry.ref) }
         date = entries.values.map(&:date).max
-        same = entries.select { |_, entry| entry.date == date && entry.reading }
-        pads = same.each_with_object({}) { |((side, pad), entry), found| (found[side] ||= {})[pad] = @knowledge.normalise.call(entry.reading, @file.part("pad")) }
+        same = entries.select { |_, entry| entry.date == date }
+        pads = same.each_with_object({}) { |((side, pad), entry), found| (found[side] ||= {})[pad] = thickness(entry) }
         [date, pads]
+      end
+
+      # A squealer, a light and bare metal say where a pad is too.
+      def thickness(entry) = entry.reading ? @knowledge.normalise.call(entry.reading, @file.part("pad")) : @knowledge.normalise.event(entry.event)
+
+      # Bare metal on the rotor that is on now.
+      def metal(side)
+        since = @file.entries.rindex { |entry| entry.part == "rotor" && entry.renewal? && [nil, side].include?(entry.side) } || -1
+        ran = @file.entries.each_with_index.find { |entry, at| at > since && entry.event == "metal" && entry.side == side }&.first
+        ran ? { "metal_ran" => 1, "metal_pad" => ran.pad, "metal_on" => ran.date.iso8601 } : {}
       end
 
       def variation(side)

@@ -47,7 +47,7 @@ module Graver
 
       # A thicker rotor pushes the pistons back too; on a fixed caliper both sides share it.
       def rotor_gain_mm(axle, side)
-        new_mm, now_mm = axle.file.length_mm("rotor.new_thickness"), axle.rotor_verdicts.fetch(side).reading_mm
+        new_mm, now_mm = axle.file.length_mm("rotor.new_thickness"), axle.rotors.verdicts.fetch(side).reading_mm
         new_mm && now_mm ? [new_mm - now_mm, 0].max : 0
       end
 

@@ -25,7 +25,7 @@ module Graver
       end
 
       # kind: "planned" (value: day), "ticked" or "unticked" (value: step key), a state, or one of those with a Hash:
-      # "scope", "adjusted", "unadjusted", "noted", "chose", "settled", "quoted", "finished". -> id of the event
+      # "scope", "adjusted", "unadjusted", "noted", "chose", "settled", "quoted", "otherwise", "finished"; "cleared" (value: step key). -> id of the event
       def record_event(id, kind, value = nil, at:)
         @database[:job_events].insert(job_id: id, kind:, value: value.is_a?(Hash) ? JSON.generate(value) : value, recorded_at: at)
       end
@@ -53,7 +53,7 @@ module Graver
         said = { scope: newest(by_kind["scope"]), quote: newest(by_kind["quoted"]), ready_because: parsed(by_kind["ready"].last)&.fetch("because", nil) }
         chosen = { choices: merged(by_kind["chose"], "line", "supply"), settled: merged(by_kind["settled"], "item", "done").select { |_, done| done }.keys }
         notes = by_kind["noted"].map { |event| parsed(event).merge("day" => event[:recorded_at][0, 10]) }
-        Job.new(**row.slice(:id, :axle_id, :procedure), **fields, **said, **chosen, notes:)
+        Job.new(**row.slice(:id, :axle_id, :procedure), **fields, **said, **chosen, notes:, otherwise: otherwise(events), cleared: by_kind["cleared"].map { |event| event[:value] })
       end
 
       def parsed(event)
@@ -63,16 +63,27 @@ module Graver
       def newest(events) = parsed(events.last)
       def merged(events, key, value) = events.to_h { |event| parsed(event).values_at(key, value) }
 
-      # { "hours" =>, "spent" =>, "parts" => [text], "day" => day } of a finished job, or nil
+      # What was recorded when the job was finished, with its day, or nil
       def closed(by_kind)
         event = by_kind["finished"].last or return
-        (parsed(event) || {}).merge("day" => event[:recorded_at][0, 10])
+        { "day" => event[:recorded_at][0, 10], **(parsed(event) || {}) }
       end
 
       def ticked(events)
         events.each_with_object([]) do |event, done|
           done.delete(event[:value]) if %w[ticked unticked].include?(event[:kind])
           done << event[:value] if event[:kind] == "ticked"
+        end
+      end
+
+      # { step key => { "because", "text", "day" } }; taken back by a tick or its taking back.
+      def otherwise(events)
+        events.each_with_object({}) do |event, found|
+          found.delete(event[:value]) if %w[ticked unticked].include?(event[:kind])
+          next unless event[:kind] == "otherwise"
+
+          said = parsed(event)
+          found[said["step"]] = said.slice("because", "text").merge("day" => event[:recorded_at][0, 10])
         end
       end
 

@@ -19,7 +19,7 @@ module Graver
         # What an axle's forecast believes today.
         def believed(overview)
           pads = overview.answer.pads&.now || {}
-          rotors = overview.rotor_verdicts.filter_map { |side, verdict| [side, { mean_mm: verdict.reading_mm, sd_mm: verdict.error_mm / 2.0 }] if verdict.reading_mm }.to_h
+          rotors = overview.rotors.verdicts.filter_map { |side, verdict| [side, { mean_mm: verdict.reading_mm, sd_mm: verdict.error_mm / 2.0 }] if verdict.reading_mm }.to_h
           call(overview.file, pads.merge(rotors))
         end
 

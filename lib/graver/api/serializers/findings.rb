@@ -56,14 +56,9 @@ module Graver
         end
 
         def rotors(overview)
-          verdicts = @knowledge.rotor_rules.fetch("verdicts")
-          plan = overview.rotor_plan
-          sides = overview.rotor_verdicts.map do |side, verdict|
-            tokens = { "side" => side.capitalize, "cut_left_mm" => plan.cut_left_mm, **verdict.to_h.slice(:reading_mm, :error_mm, :discard_mm, :spare_mm, :chance).transform_keys(&:to_s) }
-            outcome = %w[turn face_bad new_by_school].include?(plan.outcome) ? plan.outcome : verdict.outcome
-            { side:, outcome:, sentence: Service::Wording.new("km").fill(verdicts.dig(outcome, "sentence"), tokens), change: verdicts.dig(outcome, "change") }
-          end
-          { outcome: plan.outcome, label: verdicts.dig(plan.outcome, "label"), because: plan.because, cut_left_mm: plan.cut_left_mm&.round(2), sides: }
+          plan = overview.rotors.plan
+          { outcome: plan.outcome, label: @knowledge.rotor_rules.dig("verdicts", plan.outcome, "label"), because: plan.because, cut_left_mm: plan.cut_left_mm&.round(2),
+            with_pads: overview.rotors.equal?(overview.rotors_with_pads), sides: Service::AxleRotors.said(@knowledge, overview.rotors, overview.file.vehicle.distance_unit) }
         end
 
         # Marks are findings that somebody made by eye.

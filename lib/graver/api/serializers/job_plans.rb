@@ -49,15 +49,9 @@ module Graver
 
         def axle(scope)
           overview = scope.overview
-          verdict = @knowledge.rotor_rules.dig("verdicts", overview.rotor_plan.outcome)
-          sides = overview.rotor_verdicts.map { |side, found| rotor_side(overview, side, found) }
-          { axle: Axles.new(@knowledge).call(overview, nil), rotor: { outcome: overview.rotor_plan.outcome, label: verdict["label"], sides: } }
-        end
-
-        def rotor_side(overview, side, found)
-          text = @knowledge.rotor_rules.dig("verdicts", found.outcome)
-          tokens = { "side" => side.capitalize, **%w[reading_mm error_mm discard_mm spare_mm chance].to_h { |key| [key, found[key]] } }
-          { side:, outcome: found.outcome, sentence: Service::Wording.new(overview.file.vehicle.distance_unit).fill(text.fetch("sentence"), tokens), change: text.fetch("change") }
+          judged = scope.judged_rotors
+          sides = Service::AxleRotors.said(@knowledge, judged, overview.file.vehicle.distance_unit)
+          { axle: Axles.new(@knowledge).call(overview, nil), rotor: { outcome: judged.plan.outcome, label: @knowledge.rotor_rules.dig("verdicts", judged.plan.outcome, "label"), sides: } }
         end
       end
     end

@@ -21,6 +21,9 @@ module Graver
 
         def initialize(rules) = @rules = rules.freeze
 
+        # Ids of all rules that hold, whatever their word.
+        def holding(measures) = @rules.select { |rule| rule.holds?(measures) }.map(&:id)
+
         # measures: { "pad_due_chance" => 0.3, ... }; a measure that is nil is not known -> Judgement, or nil if none holds.
         def call(measures)
           held = @rules.select { |rule| rule.holds?(measures) }

@@ -56,7 +56,7 @@ module Graver
           before = placed.find { |each| each.key == adjustment.after } || (placed.first if adjustment.after.nil?)
           return :gone unless before
 
-          own = before.with(step: Step.own(id: adjustment.key, stage: before.step.stage, text: adjustment.text))
+          own = before.with(step: @proof.procedure.guarded(Step.own(id: adjustment.key, stage: before.step.stage, text: adjustment.text)))
           after(placed, adjustment.after, own)
         end
 

@@ -12,10 +12,13 @@ module Graver
         # about: id of the fact or step; kind: "requires", "forbids" or "needs"; where: "front left" or nil
         Fault = Value.define(:placed, :kind, :about, :where)
 
+        attr_reader :procedure
+
         # base: the planner's own order for these lifts: what it never gives, an optional fact, is not asked for.
         def initialize(procedure, lifts, base)
+          @procedure = procedure
           @facts = procedure.facts
-          @corners = lifts.to_h { |lift| [lift.name, lift.corners.map { |corner| [corner.axle, corner.side] }] }
+          @corners = lifts.to_h { |lift| [lift.name, lift.corners] }
           @given = base.flat_map { |placed| places(placed.step.gives, placed) }.to_h { |place| [place, true] }
         end
 
@@ -34,11 +37,26 @@ module Graver
           end
         end
 
+        # Does the later step ask, here, for what the earlier one does?
+        def asks_for?(later, earlier)
+          (later.step.needs.include?(earlier.step.id) && concerns?(earlier, later)) ||
+            places(later.step.requires, later).intersect?(places(earlier.step.gives, earlier)) ||
+            places(later.step.forbids, later, every: true).intersect?(places(earlier.step.takes, earlier))
+        end
+
+        # Does what is done at one place come before what is done at the other at all?
+        def concerns?(one, other)
+          return true if one.lift.nil? || other.lift.nil?
+          return false unless one.lift == other.lift
+
+          one.axle.nil? || other.axle.nil? || [one.axle, one.side] == [other.axle, other.side]
+        end
+
         private
 
         def facts_missing(placed, holds)
           missing = places(placed.step.requires, placed).reject { |place| holds.key?(place) || (@facts.fetch(place.first).optional && !@given.key?(place)) }
-          standing = places(placed.step.forbids, placed).select { |place| holds.key?(place) }
+          standing = places(placed.step.forbids, placed, every: true).select { |place| holds.key?(place) }
           missing.map { |place| fault(placed, "requires", *place) } + standing.map { |place| fault(placed, "forbids", *place) }
         end
 
@@ -51,29 +69,24 @@ module Graver
           end
         end
 
-        # Does what is done at one place come before what is done at the other at all?
-        def concerns?(one, other)
-          return true if one.lift.nil? || other.lift.nil?
-          return false unless one.lift == other.lift
-
-          one.axle.nil? || other.axle.nil? || [one.axle, one.side] == [other.axle, other.side]
-        end
-
-        # Facts at the places a step speaks of: [[fact], [fact, lift], [fact, axle, side], ...]
-        def places(facts, placed)
+        # Facts at the places a step speaks of: [[fact], [fact, lift], [fact, axle, side], ...]. A step done once for several corners
+        # speaks of those it applies to; what it forbids (every: true), it forbids at all of them.
+        def places(facts, placed, every: false)
           facts.flat_map do |fact|
             case @facts.fetch(fact).of
             when "job" then [[fact]]
             when "lift" then (placed.lift ? [placed.lift] : @corners.keys).map { |lift| [fact, lift] }
-            else corners_of(placed).map { |corner| [fact, *corner] }
+            else corners_of(placed, every).map { |corner| [fact, *corner] }
             end
           end
         end
 
-        def corners_of(placed)
+        def corners_of(placed, every)
           return [[placed.axle, placed.side]] if placed.axle
 
-          placed.lift ? @corners.fetch(placed.lift) : @corners.values.flatten(1)
+          mine = placed.lift ? @corners.fetch(placed.lift) : @corners.values.flatten(1)
+          mine = mine.select { |corner| placed.step.applies?(corner.configuration) } unless every
+          mine.map { |corner| [corner.axle, corner.side] }
         end
       end
     end

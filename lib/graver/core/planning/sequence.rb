@@ -70,11 +70,14 @@ module Graver
         end
 
         def lift(lift, stages, last)
-          runs = stages.chunk_while { |one, other| cornered?(one) && cornered?(other) }.to_a
+          present = stages.reject { |stage| gathering?(stage) && shared(stage, lift.corners, lift.name).empty? }
+          runs = present.chunk_while { |one, other| cornered?(one) && cornered?(other) }.to_a
           runs.flat_map { |run| cornered?(run.first) ? corners(lift, run, last) : once(lift, run.first) }
         end
 
         def cornered?(stage) = %w[corner between].include?(@procedure.stage(stage).of)
+
+        def gathering?(stage) = @procedure.stage(stage).of == "gathering"
 
         def once(lift, stage)
           return shared(stage, lift.corners, lift.name) unless @procedure.stage(stage).of == "bleeding"

@@ -17,7 +17,7 @@ module Graver
         end
 
         # Verdicts on rotors that are none yet.
-        UNCLEAR = %w[measure_again unknown_limit unmeasured face_bad].freeze
+        UNCLEAR = %w[measure_again unknown_limit unmeasured].freeze
 
         def initialize(context)
           @context = context

@@ -15,11 +15,13 @@ module Graver
       # What a job does on each axle: proposed from forecast, verdict and what was seen, changed by the owner.
       class Scope
         # works: chosen ids; proposed: { work id => because }; offered: knowledge entries of works the axle can have;
-        # rotors: { verdict:, proposed: work id or nil, must: }; reason: of the owner for other rotors, or nil
+        # rotors: { verdict:, proposed: work id or nil, fits: [work id] that answer the verdict, must: }; reason: of the owner for other rotors, or nil
         AxleScope = Core::Value.define(:overview, :works, :proposed, :offered, :rotors, :reason) do
           def file = overview.file
           def name = file.axle.name
           def included? = works.any?
+          # With new pads the rotors have to outlast them.
+          def judged_rotors = works.empty? || works.include?("pads") ? overview.rotors_with_pads : overview.rotors
         end
         # adds: { axle id => [work] }; text: why
         Offer = Core::Value.define(:adds, :text)
@@ -89,19 +91,22 @@ module Graver
           offered = @rules.offered({ **configuration(overview.file), "sensors" => sensors(overview.file).any? })
           proposed = proposed(overview, offered.map { |work| work["id"] })
           works = on_file["axles"].key?(id) ? (on_file["axles"][id] || proposed.keys) & offered.map { |work| work["id"] } : []
-          AxleScope.new(overview:, works:, proposed:, offered:, rotors: rotors(overview), reason: on_file.dig("reasons", id))
+          scope = AxleScope.new(overview:, works:, proposed:, offered:, rotors: {}, reason: on_file.dig("reasons", id))
+          scope.with(rotors: rotors(scope.judged_rotors))
         end
 
-        def rotors(overview)
-          verdict = overview.rotor_plan.outcome
-          { verdict:, proposed: @knowledge.scope["rotors_by_verdict"][verdict], must: @knowledge.scope["must"].include?(verdict) }
+        def rotors(judged)
+          verdict = judged.plan.outcome
+          fits = @knowledge.scope["rotors_by_verdict"].fetch(verdict, [])
+          { verdict:, proposed: fits.first, fits:, must: @knowledge.scope["must"].include?(verdict) }
         end
 
         # Pads with what goes with them, and what a look-over asks for.
         def proposed(overview, possible)
-          work = rotors(overview)[:proposed]
+          judged = overview.rotors_with_pads
+          work = rotors(judged)[:proposed]
           found = { "pads" => Wording.new(overview.file.vehicle.distance_unit).fill(overview.judgement.rules.first.sentence, overview.measures) }
-          found[work] = @knowledge.rotor_rules.dig("verdicts", overview.rotor_plan.outcome, "label") if work
+          found[work] = @knowledge.rotor_rules.dig("verdicts", judged.plan.outcome, "label") if work
           found["sensors"] = "A sensor whose tip has been ground does not work again."
           found.merge(by_school, by_marks(overview)).slice(*possible)
         end
@@ -122,7 +127,7 @@ module Graver
 
         def faults(axle, works, reason)
           field = "axles.#{axle.file.axle.id}"
-          scope = axle_scope(axle, { "axles" => {} })
+          scope = axle_scope(axle, { "axles" => { axle.file.axle.id.to_s => works } })
           unknown = works - scope.offered.map { |work| work["id"] }
           return unknown.map { |work| fault(field, "unknown_work", "“#{work[0, 30]}” cannot be done on the #{scope.name} axle") } if unknown.any?
 
@@ -131,13 +136,20 @@ module Graver
 
         # Other rotors than the verdict says need a reason; below the discard thickness there is none.
         def rotor_faults(scope, works, reason)
-          wanted = scope.rotors[:proposed]
-          return [] if !works.include?("pads") || works.include?(wanted) || (wanted.nil? && !works.intersect?(%w[rotors_new rotors_turn]))
+          return [] unless otherwise?(scope, works)
 
           verdict = @knowledge.rotor_rules.dig("verdicts", scope.rotors[:verdict], "label")
           return [fault("axles.#{scope.file.axle.id}", "rotor_must", "#{scope.name}: “#{verdict}” leaves no other way. If a reading is wrong, correct the reading.")] if scope.rotors[:must]
 
           reason.to_s.strip.empty? ? [fault("reasons.#{scope.file.axle.id}", "missing", "#{scope.name}: the verdict is “#{verdict}”. Say why you do otherwise.")] : []
+        end
+
+        # Are the rotors of a scope other than the verdict says? Where they must go, they go with whatever opens the brake.
+        def otherwise?(scope, works)
+          return @rules.expanded(works).include?("open") && !works.intersect?(scope.rotors[:fits]) if scope.rotors[:must]
+          return false unless works.include?("pads")
+
+          scope.rotors[:fits].any? ? !works.intersect?(scope.rotors[:fits]) : works.intersect?(%w[rotors_new rotors_turn])
         end
 
         # What could be done in the same session.
