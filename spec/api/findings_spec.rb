@@ -81,7 +81,7 @@ RSpec.describe "Findings in the API" do
     ask(:post, look_overs, look_over("2026-05-11", "60010", fit["pad"]))
     expect(found("rotor-metal")).not_to be_empty
     ask(:post, look_overs, look_over("2026-05-12", "60020", fit["rotor"]))
-    expect([found("rotor-metal"), rotors["outcome"]]).to eq([[], "unmeasured"])
+    expect([found("rotor-metal"), rotors["outcome"]]).to eq([[], "stay"])
   end
 
   it "weighs each mark of a rotor's face the same in advice, verdict and scope" do

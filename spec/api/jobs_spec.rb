@@ -16,6 +16,14 @@ RSpec.describe "Jobs in the API" do
   def address(path = "") = "/jobs/#{job["id"]}#{path}"
   def open_items(plan) = plan["readiness"].select { |item| item["blocks"] && !item["settled"] }.map { |item| item["id"] }
   def settle_all(plan = ask(:get, address)) = open_items(plan).each { |item| ask(:post, address("/settled"), { item:, done: true }) }
+  def tick(key, done: true) = ask(:post, address("/ticks"), { step: key, done: })
+  # Ticks off everything up to a step, this one too.
+  def tick_until(last = nil)
+    keys = ask(:get, address)["steps"].map { |step| step["key"] }
+    ticks = Graver::Service::JobTicks.new(context)
+    keys.take(last ? keys.index(last) + 1 : keys.length).each { |key| ticks.tick(job["id"], key, true) }
+  end
+  def finish(**given) = ask(:post, address("/finish"), { odometer: { value: "60000" }, **given })
   def step(plan, key) = plan["steps"].find { |each| each["key"] == key }
 
   it "says what is missing and what to do about it before anything else" do
@@ -69,7 +77,7 @@ RSpec.describe "Jobs in the API" do
     left = -> { ask(:get, "/axles/#{front}/job-plan")["axles"].first["rotor"]["sides"].find { |side| side["side"] == "left" } }
     expect(left.call).to include("outcome" => "measure_again", "sentence" => /23\.02 mm is within the error/)
     ask(:post, look_overs, look_over("2026-05-10", "54100", renewed))
-    expect(left.call["outcome"]).to eq("unmeasured")
+    expect(left.call["outcome"]).to eq("stay")
   end
 
   it "refuses scopes that cannot be" do
@@ -85,12 +93,13 @@ RSpec.describe "Jobs in the API" do
 
   it "goes from draft to ready only when nothing is open, or for a reason" do
     complete
-    expect(fields(ask(:post, address("/ticks"), { step: "front.shake", done: true }))).to eq("state" => "not_ready")
-    expect(ask(:post, address("/ticks"), { step: "settle", done: true })).to include("state" => "draft", "ticked" => ["settle"])
+    expect(fields(tick("front.shake"))).to eq("state" => "not_ready")
+    expect(tick("settle")).to include("state" => "draft", "ticked" => ["settle"])
     expect(fields(ask(:patch, address, { state: "ready" }))).to eq("because" => "not_ready")
     settle_all
     expect(ask(:patch, address, { state: "ready" })).to include("state" => "ready", "ready" => true, "ready_because" => nil)
-    expect(ask(:post, address("/ticks"), { step: "front.shake", done: true })["state"]).to eq("started")
+    tick_until("front.park")
+    expect(ask(:get, address)["state"]).to eq("started")
     other = ask(:post, "/axles/#{front}/jobs", {})
     expect(ask(:patch, "/jobs/#{other["id"]}", { state: "ready", because: "A friend brings the rest" })).to include("state" => "ready", "ready_because" => "A friend brings the rest")
   end
@@ -117,18 +126,127 @@ RSpec.describe "Jobs in the API" do
     ask(:post, "/supplies", { kind: "part", item: "pads", axle: front, name: "Plain", number: "P-1", on_shelf: "2" })
     settle_all
     ask(:patch, address, { state: "ready" })
-    expect(fields(ask(:post, address("/ticks"), { step: "dance", done: true }))).to eq("step" => "unknown_step")
-    expect(fields(ask(:patch, address, { state: "finished" }))).to eq("state" => "gates_open")
-    job["steps"].each { |step| ask(:post, address("/ticks"), { step: step["key"], done: true }) }
-    expect(fields(ask(:patch, address, { state: "finished", hours: "900" }))).to eq("hours" => "out_of_range")
-    done = ask(:patch, address, { state: "finished", hours: "4", spent: "61,50" })
+    expect(fields(tick("dance"))).to eq("step" => "unknown_step")
+    open = finish["error"]["fields"]
+    expect(open.map { |fault| fault["code"] }.uniq).to eq(["gate_open"])
+    expect(open.map { |fault| fault["field"] }).to include("steps.settle", "steps.front.chock", "steps.front.left.pin_bolts_in", "steps.first_stops")
+    tick_until
+    expect(fields(finish(hours: "900", odometer: { value: "many" }))).to eq("hours" => "out_of_range", "odometer.value" => "not_a_number")
+    done = finish(hours: "4", spent: "61,50")
     expect(done).to include("state" => "finished", "closed" => include("hours" => 4.0, "spent" => 61.5, "parts" => ["1 × Set of pads for the whole axle (4 pads): Plain, P-1"]))
     expect(ask(:get, "/axles/#{front}/job-plan")["parts"].first["supplies"].first["on_shelf"]).to eq("1")
     expect(ask(:get, "/vehicles/#{car["id"]}")["jobs_done"]).to contain_exactly(include("what" => "Front: new pads, new abutment clips, new wear sensors", "hours" => 4.0))
-    expect(fields(ask(:post, address("/ticks"), { step: "settle", done: false }))).to eq("state" => "job_closed")
+    expect(fields(tick("settle", done: false))).to eq("state" => "job_closed")
     later = ask(:get, "/axles/#{front}/job-plan")["money"]
     expect(later).to include("spent" => 61.5, "hours" => include("jobs" => 1))
     expect(later["hours"]["low"]).to be > usual["low"]
+  end
+
+  # common practice, no source: what a job may not do before what
+  it "refuses a tick that waits, and says for what" do
+    complete
+    settle_all
+    ask(:patch, address, { state: "ready" })
+    %w[first_stops front.lower front.left.pin_bolts_in].each do |key|
+      expect(fields(tick(key))).to eq({ "step" => "waits" }), key
+    end
+    tick_until("level_before")
+    expect(fields(tick("front.crack_nuts"))).to eq("step" => "waits")
+    expect(tick("front.lift")["error"]["fields"].first["message"]).to match(/first comes “Level, solid ground” \(front\), then “Chock the wheels/)
+    expect(step(ask(:get, address), "front.crack_nuts")).to include("waits_for" => %w[front.park front.chock])
+    tick("front.park")
+    expect(tick("front.chock")["ticked"]).to include("front.chock")
+    expect(step(tick("front.crack_nuts"), "front.lift")).to include("waits_for" => [], "kills" => true)
+    # the other wheel may be taken off meanwhile; its own gates come first all the same
+    tick_until("front.left.wheel_off")
+    expect(tick("front.right.wheel_off")["ticked"]).to include("front.right.wheel_off")
+    expect(fields(tick("front.right.pads_in"))).to eq("step" => "waits")
+  end
+
+  it "takes a reason for a step done another way, keeps it on job and vehicle until it is made good, and never for what kills" do
+    complete
+    settle_all
+    ask(:patch, address, { state: "ready" })
+    other = ->(key, because) { ask(:post, address("/otherwise"), { step: key, because: }) }
+    tick_until("front.left.judge")
+    expect(fields(other["front.left.hook", " "])).to eq("because" => "missing")
+    expect(fields(other["front.star", "By feel"])).to eq("because" => "never")
+    expect(fields(other["front.left.clean_gloves", "Bare hands"])).to eq("step" => "waits")
+    kept = other["front.left.hook", "Tied up with wire"]
+    expect(step(kept, "front.left.hook")).to include("otherwise" => "Tied up with wire")
+    expect(step(kept, "front.left.pin_bolts_out")["waits_for"]).not_to include("front.left.hook")
+    vehicle = -> { ask(:get, "/vehicles/#{car["id"]}") }
+    expect(vehicle.call["skipped"]).to contain_exactly(include("step" => "front.left.hook", "because" => "Tied up with wire"))
+    ask(:post, address("/cleared"), { step: "front.left.hook" })
+    expect(vehicle.call["skipped"]).to be_empty
+    expect(fields(ask(:post, address("/cleared"), { step: "front.left.hook" }))).to eq("step" => "unknown_step")
+    expect(step(tick("front.left.hook"), "front.left.hook")["otherwise"]).to be_nil
+  end
+
+  it "stops where a reading changes what has to be done, plans anew, and keeps what was done" do
+    complete
+    know(front, ["rotor.retention", "nothing", nil], ["bracket_bolt.torque", "105", "N·m"], ["bracket_bolt.drive", "hex-18", nil])
+    settle_all
+    ask(:patch, address, { state: "ready" })
+    tick_until("front.left.read_rotor")
+    rotor = ->(side, value) { { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: [value] } }
+    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", rotor["left", "22.80"], rotor["right", "24.10"]))
+    halted = ask(:get, address)
+    expect(halted["halts"]).to contain_exactly(include("axle" => "front", "must" => true, "text" => /22\.80 mm.*at or under the discard thickness/, "works" => include("rotors_new"),
+                                                       "buy" => include("2 × Rotor")))
+    expect(tick("front.left.clean_lands")["ticked"]).to include("front.left.clean_lands")
+    tick_until("front.left.deglaze")
+    expect(fields(tick("front.left.clips_new"))).to eq("step" => "replan")
+    expect(fields(finish)).to eq("state" => "replan")
+    mended = ask(:put, address("/scope"), { axles: { front.to_s => halted["halts"].first["works"] } })
+    expect(mended).to include("state" => "started", "halts" => [], "ticked" => include("front.left.pads_out", "front.left.read_rotor"))
+    expect(step(mended, "front.left.rotor_off")["waits_for"]).not_to be_empty
+    tick_until
+    expect(finish(fitted: [{ axle: front, part: "rotor", value: "25,0" }])["state"]).to eq("finished")
+  end
+
+  # common practice, no source: what a pad and rotor job leaves behind
+  it "puts a finished job into the log: new sets, marks answered, the old set's life, follow-ups" do
+    complete
+    know(front, ["rotor.retention", "nothing", nil], ["rotor.new_thickness", "25", "mm"], ["bracket_bolt.torque", "105", "N·m"], ["bracket_bolt.drive", "hex-18", nil])
+    worn = %w[left right].product(%w[inner outer]).map { |side, position| pad("2.6", side:, pad: position) }
+    rotors = %w[left right].map { |side| { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["22.9"] } }
+    ask(:post, look_overs, look_over("2023-05-10", "20000", { axle: front, part: "pad", event: "fit" }))
+    seen = [{ axle: front, side: "left", item: "slide_pins", mark: "seized" }, { item: "symptom", mark: "grinding" }, { item: "symptom", mark: "pulls" }]
+    ask(:post, look_overs, look_over("2026-05-10", "59900", *worn, *rotors, conditions: seen))
+    ask(:post, "/supplies", { kind: "part", item: "pads", axle: front, name: "Plain", thickness: "11.5", unit: "mm", on_shelf: "1", price: "40" })
+    expect(job["fits"]).to contain_exactly(include("part" => "pad", "value" => "11.5", "unit" => "mm"), include("part" => "rotor", "value" => "25"))
+    ask(:put, address("/scope"), { axles: { front.to_s => %w[pads rotors_new bleed] } })
+    know(front, ["fluid.grade", "dot_4", nil], ["rotor.diameter", "288", "mm"], ["rotor.kind", "vented", nil], ["bleed_screw.torque", "10", "N·m"], ["bleed_screw.drive", "hex-11", nil])
+    settle_all
+    ask(:patch, address, { state: "ready" })
+    tick_until
+    estimate = ask(:get, address)["money"]
+    expect(fields(finish(odometer: { value: "50000" }, fitted: [{ axle: front, part: "pad", value: "2.9" }, { axle: front, part: "rotor", value: "thick" }])))
+      .to eq("odometer.value" => "runs_back", "fitted.#{front}.pad" => "too_thin", "fitted.#{front}.rotor" => "not_a_number")
+    done = finish(fitted: [{ axle: front, part: "pad", value: "11.4" }, { axle: front, part: "rotor", value: "25.02" }])
+    expect(done["closed"]["sets"]).to include({ "axle" => "front", "part" => "pad", "life_km" => 40_000, "last_mm" => 2.6, "last_on" => "2026-05-10" })
+    expect(done["money"].slice("parts", "total", "unpriced", "hours")).to eq(estimate.slice("parts", "total", "unpriced", "hours"))
+    vehicle = ask(:get, "/vehicles/#{car["id"]}")
+    expect(vehicle["axles"].first["state"]["word"]).not_to match(/plan|stop/)
+    expect(vehicle["fluid"]["renewed_on"]).to eq(ApiHelper::TODAY)
+    expect(vehicle["seen"].map { |mark| mark["text"] }).to eq(["noticed on the road: pulls to a side"])
+    expect(ask(:get, "/vehicles/#{car["id"]}/findings")["findings"].map { |each| each["rule"] }).to eq(["seen-symptom-pulls"])
+    expect(ask(:get, "/axles/#{front}/job-plan")["axles"].first["rotor"]["outcome"]).to eq("stay")
+    logged = ask(:get, "/look-overs/#{done["closed"]["look_over"]}")
+    expect(logged["readings"].map { |row| row["event"] }).to include("fit", "renewed", "answered", "freed")
+    expect(logged["readings"].map { |row| row["label"] }).to include("front left slide pins: seized")
+    expect(ask(:get, "/vehicles/#{car["id"]}/road")["events"].map { |event| event["kind"] }).to include("retorque", "first_reading")
+  end
+
+  it "takes a cancelled job back as it was" do
+    complete
+    settle_all
+    ask(:patch, address, { state: "ready" })
+    tick_until("front.chock")
+    expect(ask(:patch, address, { state: "dropped" })["state"]).to eq("dropped")
+    expect(ask(:post, address("/restore"))).to include("state" => "started", "ticked" => include("front.chock"))
+    expect(fields(ask(:post, address("/restore")))).to eq("state" => "not_dropped")
   end
 
   it "keeps notes at a step for next time" do

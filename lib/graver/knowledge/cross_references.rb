@@ -17,7 +17,7 @@ module Graver
 
       # Raises KnowledgeError with every dangling name.
       def check
-        faults = sources + brake_data + questions + scope + tools + @steps.faults
+        faults = sources + brake_data + questions + scope + marks + tools + @steps.faults
         faults += templates if faults.empty?
         raise KnowledgeError, faults.join("\n") if faults.any?
       end
@@ -88,6 +88,15 @@ module Graver
         named = @contents.fetch("parts.yml").flat_map { |part| part["work"] + part.fetch("not_work", []) } + works.flat_map { |work| work.fetch("with", []) }
         missing = (keys.uniq - known).map { |key| "brake data #{key} are not there" } + (named.uniq - known_works).map { |work| "work #{work} is not there" }
         missing.map { |what| "rules/scope.yml or parts.yml: #{what}" }
+      end
+
+      # Marks that works answer and rotors are judged by.
+      def marks
+        conditions = @contents.fetch("conditions.yml")
+        known = (conditions["wheel"] + conditions["vehicle"]).flat_map { |item| [item["id"], *item["marks"].map { |mark| "#{item["id"]}.#{mark["id"]}" }] }
+        named = @contents.fetch("rules/scope.yml").fetch("works").flat_map { |work| work.fetch("answers", []) }
+        named += @contents.fetch("rules/rotor.yml").fetch("conditions").flat_map { |rule| rule.values_at("mark", "felt").compact }
+        (named.uniq - known).map { |mark| "rules/scope.yml or rotor.yml: mark #{mark} is not there" }
       end
 
       def tools

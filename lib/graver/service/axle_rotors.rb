@@ -98,11 +98,19 @@ module Graver
       end
 
       # The newest reading, or what is believed of today where that is thinner: a rotor is never judged thicker than it was read.
+      # A new one of known thickness is believed as far as it goes, until it is read.
       def now(file, answer, side)
-        reading = file.newest_reading("rotor", side) or return
+        reading = file.newest_reading("rotor", side)
+        return fitted?(file, side) ? answer.rotors&.now&.fetch(side, nil) : nil unless reading
+
         newest = @knowledge.normalise.call(reading, file.part("rotor"))
         measured = { mean_mm: newest.value_mm, sd_mm: newest.standard_uncertainty_mm }
         [measured, answer.rotors&.now&.fetch(side, nil)].compact.min_by { |now| now[:mean_mm] }
+      end
+
+      def fitted?(file, side)
+        first = file.since_fit("rotor", side).first
+        first&.renewal? && (first.reading || file.data.key?("rotor.new_thickness"))
       end
 
       # How long a new set would last at the pace of the fastest pad of this one.

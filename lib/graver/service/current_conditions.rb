@@ -32,6 +32,7 @@ module Graver
         current = {}
         look_overs.each do |look_over|
           renewed(look_over).each { |axle_id, part| current.reject! { |key, _| key[0] == axle_id && RENEWED_BY[key[3]] == part } }
+          answered(look_over).each { |row| answer(current, row) }
           marked = look_over.conditions.select(&:mark).group_by { |condition| condition.to_h.values_at(:axle_id, :side, :face, :item) }
           current.merge!(marked.transform_values { |conditions| [look_over.date, conditions] })
         end
@@ -40,7 +41,18 @@ module Graver
 
       private
 
-      def renewed(look_over) = look_over.readings.select { |row| row.event == "fit" }.map { |row| [row.axle_id, row.part] }
+      def renewed(look_over) = look_over.readings.select { |row| %w[fit resurfaced].include?(row.event) }.map { |row| [row.axle_id, row.part] }
+      def answered(look_over) = look_over.readings.select { |row| row.event == "answered" }
+
+      # A job has seen to this mark; others of the same thing stand.
+      def answer(current, row)
+        item, mark = row.part.split(".")
+        current.each do |key, (date, conditions)|
+          next unless key.values_at(0, 1, 3) == [row.axle_id, row.side, item]
+
+          current[key] = [date, conditions.reject { |condition| condition.mark == mark }]
+        end
+      end
 
       # A mark that is no longer in the knowledge says nothing.
       def seen(date, condition)

@@ -69,7 +69,7 @@ module Graver
       end
 
       def age(look_overs, axles, fluid)
-        moisture = figures(look_overs, "fluid_moisture").last
+        moisture = figures(look_overs.select { |each| fluid.nil? || each.date > fluid.renewed_on }, "fluid_moisture").last
         months, from = months(look_overs, fluid)
         most = @knowledge.limits.dig("fluid_renewal_months", "value")
         { "fluid_moisture" => moisture && moisture[1], "fluid_on" => moisture && moisture[0].date.iso8601, "fluid_months" => months, "fluid_months_over" => months && (months - most),

@@ -29,7 +29,7 @@ module Graver
 
       def going(id)
         @store.jobs.find(id).tap do |job|
-          raise InvalidEntry.of("state", "job_closed", "this job is #{job.state}") if Storage::Jobs::CLOSED.include?(job.state)
+          raise InvalidEntry.of("state", "job_closed", "this job is #{job.state}") if job.over?
         end
       end
 

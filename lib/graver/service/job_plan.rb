@@ -16,8 +16,9 @@ module Graver
       # field: knowledge entry; blocks: the job is not ready without it
       Gap = Core::Value.define(:file, :field, :blocks)
       # ordered: Planning::Steps::Ordered; torque: [Planning::Torque::Set]; gaps: [Gap]; impossible: [[AxleFile, sentence]];
+      # halts: [Planning::Scope::Halt] of a job under way;
       # places: knowledge entries of what goes where; notes: { step id => [note of an earlier job] }
-      Plan = Core::Value.define(:overview, :job, :scope, :ordered, :torque, :parts, :consumables, :tools, :fluid, :money, :gaps, :impossible, :places, :notes, :readiness) do
+      Plan = Core::Value.define(:overview, :job, :scope, :ordered, :torque, :parts, :consumables, :tools, :fluid, :money, :gaps, :impossible, :places, :notes, :readiness, :halts) do
         def axle_id(name) = scope.axles.find { |axle| axle.name == name }.file.axle.id
         def ready? = ordered.placed && readiness.none?(&:open?)
       end
@@ -47,6 +48,13 @@ module Graver
         order(works.select { |_, chosen| chosen.any? }, job)
       end
 
+      # What readings in the middle of a job have changed -> [Planning::Scope::Halt], without what to buy.
+      def halts(job)
+        return [] unless job.state == "started"
+
+        @scope.halts(VehicleOverviews.new(@context).find(@context.store.vehicles.find_axle(job.axle_id).vehicle_id), job.axle_id, job.scope)
+      end
+
       private
 
       def vehicle_of(job) = @context.store.vehicles.find(@context.store.vehicles.find_axle(job.axle_id).vehicle_id)
@@ -66,8 +74,22 @@ module Graver
         lists = lists(overview, scope, ordered, torque, works, job)
         plan = Plan.new(overview:, job:, scope:, ordered:, torque:, **lists, gaps: gaps(works, ordered),
                         impossible: works.filter_map { |file, chosen| (because = @scope.impossible(file, chosen)) && [file, because] },
-                        places: places(ordered), notes: notes(overview, job), readiness: [])
-        plan.with(readiness: Planning::Readiness.new(@context).call(plan, job))
+                        places: places(ordered), notes: notes(overview, job), readiness: [], halts: [])
+        return plan if job&.over?
+
+        plan.with(readiness: Planning::Readiness.new(@context).call(plan, job), halts: with_purchases(plan))
+      end
+
+      # Each halt with what has to be bought beyond what the plan has.
+      def with_purchases(plan)
+        return [] unless plan.job&.state == "started"
+
+        known = plan.parts.map(&:id)
+        @scope.halts(plan.overview, plan.job.axle_id, plan.job.scope).map do |halt|
+          works = plan.scope.included.to_h { |axle| [axle.file.axle.id.to_s, axle.works] }.merge(halt.axle.file.axle.id.to_s => halt.works)
+          mended = call(plan.overview, plan.job.axle_id, plan.job.with(state: "draft", scope: { "axles" => works, "reasons" => plan.job.scope&.fetch("reasons", {}) || {} }))
+          halt.with(buy: mended.parts.reject { |part| known.include?(part.id) || part.line.optional || part.state == "shelf" }.map { |part| "#{part.line.count || "?"} × #{part.line.label}" })
+        end
       end
 
       def files(works) = works.keys.to_h { |file| [file.axle.name, file] }

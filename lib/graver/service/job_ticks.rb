@@ -1,13 +1,16 @@
 # frozen_string_literal: true
 
 require_relative "job_events"
-require_relative "planning/halts"
+require_relative "order_faults"
 
 module Graver
   module Service
     # What is done of a job, step by step. A step that waits for another is refused; one that was done another way is
     # answered for, with its reason, which stays on job and vehicle until it is made good.
     class JobTicks < JobEvents
+      # Stages in which nothing goes back on yet, so that what was found out holds nothing up.
+      BEFORE_REFITTING = %w[ready safe strip clean].freeze
+
       # step: key of a step of this job ("front.left.wheel_off", "settle") -> Storage::Job. Raises InvalidEntry, NotFound.
       def tick(id, key, done)
         job = going(id)
@@ -51,8 +54,15 @@ module Graver
         waits = Planning::Steps.new(@context.knowledge).progress(ordered, job.done).waits_for(placed)
         raise InvalidEntry.of("step", "waits", waiting(waits)) if waits.any?
 
-        halts = Planning::Halts.blocking(@plans, job, placed)
+        halts = halts(job, placed)
         raise InvalidEntry.of("step", "replan", halts.map(&:text).join(" ")) if halts.any?
+      end
+
+      # Readings that changed what has to be done bar what refits that axle, and what is done for all.
+      def halts(job, placed)
+        return [] if BEFORE_REFITTING.include?(placed.step.stage)
+
+        @plans.halts(job).select { |halt| [nil, halt.axle.name].include?(placed.axle) }
       end
 
       def waiting(waits)

@@ -1,29 +1,17 @@
 # frozen_string_literal: true
 
 require "date"
-require_relative "job_plan"
+require_relative "job_events"
 require_relative "order_faults"
-require_relative "used_supplies"
-require_relative "field_faults"
 require_relative "../core/errors"
 require_relative "../core/quantity/entered_number"
 
 module Graver
   module Service
-    # A job from its draft to its end: scope, day, ticks, notes, changes of the order, what is settled, what it took.
-    class Jobs
-      include FieldFaults
-
-      HOURS = (0.1..200)
+    # A job while it is planned: scope, day, notes, changes of the order, what is settled, ready or not.
+    class Jobs < JobEvents
       MONEY = (0..1_000_000)
-      LONGEST_NOTE = 500
       MOST_ADJUSTMENTS = 60
-
-      def initialize(context)
-        @context = context
-        @store = context.store
-        @plans = JobPlan.new(context)
-      end
 
       # A draft with the proposed scope. planned_for: ISO day or nil -> Storage::Job. Raises InvalidEntry, NotFound.
       def plan(axle_id, planned_for)
@@ -48,32 +36,25 @@ module Graver
         end
       end
 
-      # planned_for: ISO day; state: "ready", "draft", "started", "finished" or "dropped"; because: why ready in spite of gaps;
-      # hours, spent: what it took, texts or nil -> Storage::Job
-      def change(id, planned_for: nil, state: nil, because: nil, hours: nil, spent: nil)
+      # planned_for: ISO day; state: "ready", "draft", "started" or "dropped"; because: why ready in spite of gaps
+      # -> Storage::Job. Raises InvalidEntry, NotFound.
+      def change(id, planned_for: nil, state: nil, because: nil)
         job = going(id)
-        value = state_value(job, state, because, hours, spent)
+        value = state_value(job, state, because)
         day = planned_for && day(planned_for)
-        used = state == "finished" ? UsedSupplies.new(@context).call(@plans.of_job(job)) : nil
-        value = value.merge(parts: used.said) if used
         @store.transaction do
-          used&.take
           record(job, "planned", day.iso8601) if day
           record(job, state, value) if state
         end
         @store.jobs.find(id)
       end
 
-      # step: key of a step of this job ("front.left.wheel_off", "settle") -> Storage::Job
-      def tick(id, step, done)
-        job = going(id)
-        placed = placed(job).find { |each| each.key == step } or raise InvalidEntry.of("step", "unknown_step", "this job has no such step")
-        begins = done && placed.step.stage != "ready"
-        require_ready(job) if begins
-        @store.transaction do
-          record(job, "started", nil) if begins && job.state == "ready"
-          record(job, done ? "ticked" : "unticked", step)
-        end
+      # A dropped job as it was before. Raises InvalidEntry, NotFound.
+      def take_back(id)
+        job = @store.jobs.find(id)
+        raise InvalidEntry.of("state", "not_dropped", "this job was not cancelled") unless job.state == "dropped"
+
+        @store.transaction { record(job, @store.jobs.state_before_drop(id), nil) }
       end
 
       # Something of the readiness ("weather:2026-05-23", "parts:front.pads") is settled, or not after all.
@@ -94,11 +75,8 @@ module Graver
       # A note at a step, for next time. Raises InvalidEntry.
       def note(id, key, text)
         job = @store.jobs.find(id)
-        placed = placed(job).find { |each| each.key == key } or raise InvalidEntry.of("step", "unknown_step", "this job has no such step")
-        text = text.to_s.strip
-        raise InvalidEntry.of("text", "missing", "needs a few words") if text.empty?
-        raise InvalidEntry.of("text", "too_long", "at most #{LONGEST_NOTE} letters") if text.length > LONGEST_NOTE
-
+        placed = step(job, key)
+        text = words("text", text)
         @store.transaction { record(job, "noted", { step: placed.step.id, key:, text: }) }
       end
 
@@ -122,24 +100,6 @@ module Graver
 
       private
 
-      def record(job, kind, value)
-        @store.jobs.record_event(job.id, kind, value, at: @context.now)
-        @store.jobs.find(job.id)
-      end
-
-      def put(id, kind, value)
-        job = going(id)
-        @store.transaction { record(job, kind, value) }
-      end
-
-      def going(id)
-        @store.jobs.find(id).tap do |job|
-          raise InvalidEntry.of("state", "job_closed", "this job is #{job.state}") if Storage::Jobs::CLOSED.include?(job.state)
-        end
-      end
-
-      def placed(job) = @plans.ordered(job).placed || []
-
       def day(text)
         return if text.nil?
 
@@ -158,11 +118,10 @@ module Graver
         raise e.under(field)
       end
 
-      def state_value(job, state, because, hours, spent)
+      def state_value(job, state, because)
         case state
         when "ready" then ready(job, because)
         when "started" then require_ready(job) && nil
-        when "finished" then finish(job, hours, spent)
         end
       end
 
@@ -179,31 +138,6 @@ module Graver
         raise InvalidEntry.of("because", "not_ready", "still open: #{open.map(&:text).join(" / ")}") if because.to_s.strip.empty?
 
         { because: because.strip[0, LONGEST_NOTE], open: open.map(&:id) }
-      end
-
-      def require_ready(job)
-        return true if %w[ready started].include?(job.state)
-
-        raise InvalidEntry.of("state", "not_ready", "make the job ready first: see what is missing")
-      end
-
-      # A job is not finished while a safety gate before the follow-up is open.
-      def finish(job, hours, spent)
-        placed = placed(job)
-        raise InvalidEntry.of("state", "no_order", "the steps of this job cannot be put in order: fill in the brake data") if placed.empty?
-
-        open = placed.select { |each| each.step.gate && each.step.stage != "follow_up" }.reject { |each| job.ticked.include?(each.key) }
-        raise InvalidEntry.of("state", "gates_open", "still to be done: #{open.map { |each| [each.axle, each.side, each.step.text].compact.join(" ") }.join(" / ")}") if open.any?
-
-        took = hours.to_s.strip.empty? ? nil : taken(hours)
-        { hours: took, spent: spent.to_s.strip.empty? ? @plans.of_job(job).money.total.round(2) : money("spent", spent).to_f }
-      end
-
-      def taken(text)
-        value = Core::Quantity::EnteredNumber.parse(text).value.to_f
-        HOURS.cover?(value) ? value : raise(InvalidEntry.of("", "out_of_range", "lies between #{HOURS.min} and #{HOURS.max} hours"))
-      rescue InvalidEntry => e
-        raise e.under("hours")
       end
 
       def check_adjustment(job, given)

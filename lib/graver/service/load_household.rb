@@ -3,6 +3,7 @@
 require_relative "add_vehicle"
 require_relative "instruments"
 require_relative "jobs"
+require_relative "job_ticks"
 require_relative "owned_tools"
 require_relative "supplies"
 require_relative "log_look_over"
@@ -126,12 +127,12 @@ module Graver
         given.fetch("settled", []).each { |item| jobs.settle(job.id, item, true) }
         jobs.change(job.id, state: "ready", because: given["because"]) if given["because"]
         given.fetch("notes", {}).each { |key, text| jobs.note(job.id, key, text) }
-        tick_until(jobs, job, given["ticked_until"]) if given["ticked_until"]
+        tick_until(job, jobs.step_keys(job), given["ticked_until"]) if given["ticked_until"]
       end
 
-      def tick_until(jobs, job, last)
-        keys = jobs.step_keys(job)
-        keys.take(keys.index(last) + 1).each { |key| jobs.tick(job.id, key, true) }
+      def tick_until(job, keys, last)
+        ticks = JobTicks.new(@context)
+        keys.take(keys.index(last) + 1).each { |key| ticks.tick(job.id, key, true) }
       end
 
       def supplies(axle_id, rows)

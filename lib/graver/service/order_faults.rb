@@ -8,6 +8,11 @@ module Graver
         @procedure = knowledge.procedure
       end
 
+      # The beginning of a step's text.
+      def self.short(text) = text[/\A[^.:;]{1,70}(?=[\s.:;]|\z)/] || text[0, 70]
+      # A placed step in words: "front left: Bracket on, its bolts by hand, then to torque".
+      def self.named(placed) = [placed.place, short(placed.step.text)].compact.join(": ")
+
       # why: :gate, :gone or [Core::Planning::Proof::Fault]
       def sentence(why)
         case why
@@ -20,15 +25,14 @@ module Graver
       private
 
       def said(fault)
-        step = "“#{short(fault.placed.step.text)}”#{" (#{fault.where})" if fault.where && !fault.where.empty?}"
+        step = "“#{self.class.short(fault.placed.step.text)}”#{" (#{fault.where})" if fault.where && !fault.where.empty?}"
         case fault.kind
         when "requires" then "#{step} requires that #{@procedure.facts.fetch(fault.about).label}"
         when "forbids" then "#{step} must not happen while #{@procedure.facts.fetch(fault.about).label}"
-        else "#{step} comes after “#{short(@procedure.step(fault.about).text)}”"
+        else "#{step} comes after “#{self.class.short(@procedure.step(fault.about).text)}”"
         end
       end
 
-      def short(text) = text[/\A[^.:;]{1,60}/]
     end
   end
 end

@@ -10,7 +10,7 @@ module Graver
     # What lies ahead of one vehicle, on one scale of distance and date, which jobs are best done together, and what its
     # owner is to be reminded of.
     class RoadAhead
-      # kind: "look", "order", "due", "fluid", "inspection", "trip", "driving", "retorque", "job"; axle: its name or nil; date: Date; km: from
+      # kind: "look", "order", "due", "fluid", "inspection", "trip", "driving", "retorque", "first_reading", "job"; axle: its name or nil; date: Date; km: from
       # now; until: Date or nil; text: a sentence; row: id of the owner's own entry
       Event = Core::Value.define(:kind, :axle, :date, :km, :until_date, :text, :row)
       # axles: names; date, km: when; fluid: with it; text
@@ -30,7 +30,7 @@ module Graver
       def call(overview)
         @overview = overview
         @wording = Wording.new(overview.vehicle.distance_unit)
-        events = [*overview.axles.flat_map { |axle| axle_events(axle) }, *fluid, *planned, *retorque].sort_by { |event| [event.date, event.kind, event.text] }
+        events = [*overview.axles.flat_map { |axle| axle_events(axle) }, *fluid, *planned, *retorque, *first_readings].sort_by { |event| [event.date, event.kind, event.text] }
         Road.new(overview:, events:, sessions:, next_look: events.find { |event| event.kind == "look" })
       end
 
@@ -105,6 +105,18 @@ module Graver
         km = [from - driven, 0].max
         text = "Wheel nuts of the #{axle.file.axle.name} axle again, #{from} to #{upto} km after the job"
         event("retorque", road.as_of + road.days_for(km).floor, text, axle: axle.file.axle.name, km:)
+      end
+
+      # New pads are read soon: that anchors their forecast.
+      def first_readings
+        @overview.axles.filter_map do |axle|
+          pads = axle.answer.pads
+          fitted = axle.file.positions.filter_map { |position| axle.file.since_fit("pad", *position.split("_")).first }.select(&:renewal?).map(&:odometer_km).max
+          next unless pads && pads.readings.zero? && fitted
+
+          km = [fitted + @rules.dig("first_reading", "after_km") - axle.answer.as_of_km, 0].max
+          event("first_reading", road.as_of + road.days_for(km).floor, "First reading of the new #{axle.file.axle.name} pads", axle: axle.file.axle.name, km:)
+        end
       end
 
       # Jobs that fall due near each other, and the fluid where it is due by then.

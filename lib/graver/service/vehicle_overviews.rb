@@ -44,7 +44,7 @@ module Graver
 
       # Under each axle they work on.
       def going(jobs)
-        going = jobs.reject { |job| Storage::Jobs::CLOSED.include?(job.state) }
+        going = jobs.reject(&:over?)
         going.flat_map(&:axle_ids).uniq.to_h { |axle| [axle, going.select { |job| job.axle_ids.include?(axle) }] }
       end
 

@@ -11,7 +11,6 @@ module Graver
     class Jobs
       # Events that move a job on; the newest of them is its state.
       STATES = %w[draft ready started finished dropped].freeze
-      CLOSED = %w[finished dropped].freeze
 
       def initialize(database)
         @database = database
@@ -34,6 +33,12 @@ module Graver
       def find(id)
         row = @database[:jobs].first(id:) or raise NotFound, "there is no job with this address"
         records([row]).first
+      end
+
+      # The state a dropped job was in.
+      def state_before_drop(id)
+        events = @database[:job_events].where(job_id: id).order(:id).all
+        state(events.take(events.rindex { |event| event[:kind] == "dropped" }))
       end
 
       # Jobs that began with any of these axles, oldest first.

@@ -16,8 +16,8 @@ module Graver
 
       # readings: [{ axle_id:, event:, part:, ..., doubts: [{ code:, question:, value:, unit:, answer: }] }];
       # conditions: [{ axle_id:, side:, face:, item:, mark:, value: }] -> id
-      def add(vehicle_id:, date:, odometer:, note:, readings:, at:, conditions: [], import_id: nil)
-        id = @database[:look_overs].insert(look_over_row({ vehicle_id:, date:, odometer:, note:, import_id: }, at))
+      def add(vehicle_id:, date:, odometer:, note:, readings:, at:, conditions: [], import_id: nil, job_id: nil)
+        id = @database[:look_overs].insert({ **look_over_row({ vehicle_id:, date:, odometer:, note:, import_id: }, at), job_id: })
         plain, doubted = readings.partition { |reading| reading[:doubts].to_a.empty? }
         @database[:readings].multi_insert(plain.map { |reading| row(reading, id) })
         doubted.each { |reading| add_doubted(reading, id) }
@@ -124,7 +124,7 @@ module Graver
         now = Corrections.applied(row.merge(void: false), mine)
         by_reading = theirs.group_by(&:reading_id)
         rows = readings.map { |reading| reading(reading, by_reading.fetch(reading[:id], []), doubts.fetch(reading[:id], [])) }
-        fields = now.slice(:id, :vehicle_id, :odometer_value, :odometer_unit, :odometer_km, :note, :void, :import_id)
+        fields = now.slice(:id, :vehicle_id, :odometer_value, :odometer_unit, :odometer_km, :note, :void, :import_id, :job_id)
         LookOver.new(**fields, date: Date.iso8601(now[:date]), readings: void ? rows : rows.reject(&:void), corrections: mine,
                                conditions: conditions.map { |condition| Condition.new(**condition.slice(*Condition.members)) })
       end

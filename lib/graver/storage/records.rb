@@ -13,8 +13,8 @@ module Graver
     # The newest entry of one key, as entered.
     BrakeDatum = Core::Value.define(:key, :value, :unit, :source, :recorded_at)
 
-    # void: it does not count any more; corrections: [Correction] of the look-over itself, oldest first.
-    LookOver = Core::Value.define(:id, :vehicle_id, :date, :odometer_value, :odometer_unit, :odometer_km, :note, :void, :import_id,
+    # void: it does not count any more; job_id: the job it was written by, or nil; corrections: [Correction] of the look-over itself, oldest first.
+    LookOver = Core::Value.define(:id, :vehicle_id, :date, :odometer_value, :odometer_unit, :odometer_km, :note, :void, :import_id, :job_id,
                                   :readings, :conditions, :corrections)
 
     # One row as it counts now; several places of one position are several rows. entered: the value first entered;
@@ -62,6 +62,7 @@ module Graver
       # { axle id => [work] }. An early job had no scope: pads on the axle it began with.
       def works = scope ? scope.fetch("axles").transform_keys(&:to_i) : { axle_id => ["pads"] }
       def axle_ids = works.keys
+      def over? = %w[finished dropped].include?(state)
       # Keys of the steps that are done, or were answered for.
       def done = ticked | otherwise.keys
     end

@@ -48,21 +48,21 @@
         <p><span>Yourself</span><span class="bar" style:width="{(sums.total / most) * 60}%"></span><strong class="number">{money(sums.total, sums.currency)}</strong></p>
         <p><span>A shop</span><span class="bar shop" style:width="{(sums.shop / most) * 60}%"></span><strong class="number">{sums.shop_from === "estimate" ? "about " : ""}{money(sums.shop, sums.currency)}</strong></p>
       </div>
-      <p>{sums.saving !== null && sums.saving > 0 ? `Doing it yourself saves ${sums.shop_from === "estimate" ? "about " : ""}${money(sums.saving, sums.currency)}${sums.hours.high ? `, some ${money(sums.saving / ((sums.hours.low + sums.hours.high) / 2), sums.currency)} an hour of your time` : ""}.` : "Doing it yourself does not save money this time."}</p>
+      {#if sums.saving !== null}<p>{sums.saving > 0 ? `Doing it yourself saves ${sums.shop_from === "estimate" ? "about " : ""}${money(sums.saving, sums.currency)}${sums.hours.high ? `, some ${money(sums.saving / ((sums.hours.low + sums.hours.high) / 2), sums.currency)} an hour of your time` : ""}.` : "Doing it yourself does not save money this time."}</p>{/if}
     {/if}
     <p class="quiet">Parts {money(sums.parts, sums.currency)}, consumables to buy {money(sums.consumables, sums.currency)}, tools to buy {money(sums.tools, sums.currency)}.</p>
-    {#if sums.unpriced.length}<p class="open">No price yet, so left out of both: {sums.unpriced.join(", ").toLowerCase()}.</p>{/if}
+    {#if sums.unpriced.length}<p class="open">What it saves cannot be said yet. Your side lacks the price of: {sums.unpriced.map((label) => label.charAt(0).toLowerCase() + label.slice(1)).join(", ")}.{sums.shop_from === "quote" ? " The shop's quote has them in." : " The shop's estimate lacks these parts too."}</p>{/if}
     {#if sums.spent}<p>So far {money(sums.spent, sums.currency)} went into this vehicle's brakes{sums.over_km >= 1000 ? `, over ${rough(sums.over_km, unit)} on file: ${per1000((sums.spent / sums.over_km) * 1000)} per 1,000 ${unit}` : ""}.</p>{/if}
     {#if job.open}
       <form class="row" onsubmit={keepQuote} novalidate>
         <label><span>A shop's quote for the same ({sums.currency})</span><input inputmode="decimal" autocomplete="off" bind:value={quote} placeholder={plan.quote === null ? "" : String(plan.quote)} aria-invalid={!!job.fault("total")} /></label>
-        <Button type="submit" size="field" kind="tertiary">{quote.trim() || plan.quote === null ? "Keep the quote" : "Back to the estimate"}</Button>
+        <Button type="submit" size="field" kind="tertiary">{quote.trim() || plan.quote === null ? "Save quote" : "Back to the estimate"}</Button>
       </form>
       {#if job.fault("total")}<p class="fault" role="alert">{upperFirst(job.fault("total"))}</p>{/if}
       {#if shops}
         <form class="row" onsubmit={keepShops} novalidate>
           {#each FIELDS as [key, label] (key)}<label><span>{label}</span><input autocomplete="off" bind:value={shops[key]} aria-invalid={!!shopFault(key)} />{#if shopFault(key)}<span class="fault" role="alert">{upperFirst(shopFault(key))}</span>{/if}</label>{/each}
-          <Button type="submit" size="field">Keep</Button><Button size="field" kind="ghost" on:click={() => (shops = null)}>Leave it</Button>
+          <Button type="submit" size="field">Save</Button><Button size="field" kind="ghost" on:click={() => (shops = null)}>Cancel</Button>
         </form>
       {:else}
         <button type="button" class="link" onclick={async () => (shops = await api.money())}>What shops ask around here</button>

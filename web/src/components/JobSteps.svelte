@@ -3,28 +3,58 @@
   import type { Schemas } from "../api/client";
   import { stages, torque } from "../format/jobs";
   import { day, upperFirst } from "../format/words";
+  import { querystring } from "svelte-spa-router";
+  import { tick as rendered } from "svelte";
+  import { focusOn } from "../format/focus";
   import type { JobPlanState } from "../state/jobPlan.svelte";
+  import { outbox } from "../state/outbox.svelte";
 
   /** The steps in order: ticked at the car, changed at the table as far as the order allows it. */
   let { job }: { job: JobPlanState } = $props();
   const plan = $derived(job.plan!);
   const steps = $derived(plan.steps ?? []);
   let changing = $state(false);
-  let writing = $state<{ key: string; deed: "note" | "insert" } | null>(null);
+  type Deed = "note" | "insert" | "otherwise";
+  let writing = $state<{ key: string; deed: Deed } | null>(null);
+  const LABELS: Record<Deed, string> = { note: "Note for next time", insert: "Your own step", otherwise: "How it was done instead, or why not" };
   let text = $state("");
 
   async function write(event: SubmitEvent) {
     event.preventDefault();
     const { key, deed } = writing!;
-    if (await (deed === "note" ? job.note(key, text) : job.adjust({ deed: "insert", after: key, text }))) [writing, text] = [null, ""];
+    const kept = deed === "note" ? job.note(key, text) : deed === "otherwise" ? job.otherwise(key, text) : job.adjust({ deed: "insert", after: key, text });
+    if (await kept) [writing, text] = [null, ""];
   }
   function move(step: Schemas["JobStep"], by: number) {
     const at = steps.indexOf(step);
     const after = by < 0 ? (steps[at - 2]?.key ?? null) : (steps[at + 1]?.key ?? null);
     return job.adjust({ deed: "move", key: step.key, after });
   }
-  const next = $derived(steps.find((step) => !plan.ticked.includes(step.key))?.key);
-  const open = (key: string, deed: "note" | "insert") => ([writing, text] = [{ key, deed }, ""]);
+  const done = (step: Schemas["JobStep"]) => plan.ticked.includes(step.key) || step.otherwise !== null;
+  const next = $derived(steps.find((step) => !done(step))?.key);
+  const named = (key: string) => {
+    const step = steps.find((each) => each.key === key);
+    return step ? `${step.place ? `${upperFirst(step.place)}: ` : ""}${/^[^.:;]{1,70}(?=[\s.:;]|$)/.exec(step.text)?.[0] ?? step.text}` : key;
+  };
+  let refusedAt = $state("");
+  async function check(step: Schemas["JobStep"], box: HTMLInputElement) {
+    refusedAt = step.key;
+    await job.tick(step.key, box.checked);
+    // What the server did not take does not look taken.
+    if (!outbox.of(job.id, step.key)) box.checked = plan.ticked.includes(step.key);
+  }
+  // A link from elsewhere (Finish, a step that waits) leads to its step.
+  async function goTo(key: string) {
+    await rendered();
+    const box = document.querySelector<HTMLInputElement>(`[data-step="${CSS.escape(key)}"] input`);
+    box?.scrollIntoView({ block: "center" });
+    box?.focus();
+  }
+  $effect(() => {
+    const at = new URLSearchParams($querystring).get("at");
+    if (at) void goTo(at);
+  });
+  const open = (key: string, deed: Deed) => ([writing, text] = [{ key, deed }, ""]);
 </script>
 
 {#if !plan.steps}
@@ -45,7 +75,7 @@
     </div>
   {/if}
   {#if job.fault("key") || job.fault("text")}<p class="fault" role="alert">{upperFirst(job.fault("key") || job.fault("text"))}</p>{/if}
-  {#if job.fault("step") || job.fault("state")}<p class="fault" role="alert">{upperFirst(job.fault("step") || job.fault("state"))}</p>{/if}
+  {#if job.fault("state")}<p class="fault" role="alert">{upperFirst(job.fault("state"))}</p>{/if}
   {#each plan.set_aside as each (each.event)}
     <p class="quiet">{each.text} <button type="button" class="link" onclick={() => job.unadjust(each.event)}>Forget it</button></p>
   {/each}
@@ -54,19 +84,25 @@
       <h3>{stage.title}</h3>
       <ol class="plain-list">
         {#each stage.steps as step (step.key)}
-          <li class:done={plan.ticked.includes(step.key)} data-step={step.key}>
+          {@const sending = job.open ? outbox.of(job.id, step.key) : undefined}
+          <li class:done={done(step)} class:waits={step.waits_for.length > 0} data-step={step.key}>
             <label>
-              <input type="checkbox" checked={plan.ticked.includes(step.key)} disabled={!job.open} onchange={(event) => job.tick(step.key, event.currentTarget.checked)} />
+              <input type="checkbox" checked={sending ? sending.done : plan.ticked.includes(step.key)} disabled={!job.open} onchange={(event) => check(step, event.currentTarget)} />
               <span>
                 {step.text}
                 {#each step.tighten as line (line.axle + line.fastener)}
                   {#if line.newton_metres !== null}<strong class="number at">{plan.axles.length > 1 && !step.key.includes(`${line.axle}.`) ? `${line.axle} ` : ""}{step.tighten.length > 1 ? `${line.label.toLowerCase()} ` : ""}{torque(line)}</strong>{/if}
                 {/each}
-                {#if step.gate}<span class="gate">not to be skipped</span>{/if}
+                {#if step.gate}<span class="gate">{step.kills ? "never skipped" : "not to be skipped"}</span>{/if}
                 {#if step.own}<span class="gate own">your own step</span>{/if}
                 {#if step.why}{" "}<span class="quiet">{step.why}</span>{/if}
               </span>
             </label>
+            {#if sending}<p class="note unsent" role="status">Not saved yet: the server cannot be reached. Trying again.</p>{/if}
+            {#if step.otherwise}<p class="note"><strong>Done another way:</strong> {step.otherwise}</p>{/if}
+            {#if refusedAt === step.key && job.fault("step")}
+              <p class="note fault" role="alert">{upperFirst(job.fault("step"))}{#if step.waits_for.length}. Go to {#each step.waits_for as key, at (key)}{at ? ", " : ""}<button type="button" class="link" onclick={() => goTo(key)}>{named(key)}</button>{/each}{/if}</p>
+            {/if}
             {#each step.last_time as note (note.day + note.text)}<p class="note"><strong>Last time ({day(note.day)}):</strong> {note.text}</p>{/each}
             {#each step.notes as note (note.text)}<p class="note"><strong>Your note:</strong> {note.text}</p>{/each}
             {#each step.cautions as caution (caution.text)}
@@ -75,6 +111,7 @@
             {#if job.open && (changing || step.key === next)}
               <div class="deeds no-print">
                 <button type="button" class="link" onclick={() => open(step.key, "note")}>Note for next time</button>
+                {#if !step.kills && !done(step) && plan.state === "started"}<button type="button" class="link" onclick={() => open(step.key, "otherwise")}>I did it another way</button>{/if}
                 {#if changing}
                   <button type="button" class="link" onclick={() => open(step.key, "insert")}>Add a step after it</button>
                   <button type="button" class="link" onclick={() => move(step, -1)}>Earlier</button>
@@ -87,11 +124,11 @@
             {/if}
             {#if writing?.key === step.key}
               <form class="row writing" onsubmit={write}>
-                <label class="grow text"><span>{writing.deed === "note" ? "Note for next time" : "Your own step"}</span>
-                  <!-- svelte-ignore a11y_autofocus -->
-                  <input type="text" maxlength="500" autofocus bind:value={text} /></label>
-                <Button type="submit" size="field">Keep it</Button>
-                <Button size="field" kind="ghost" on:click={() => (writing = null)}>Leave it</Button>
+                <label class="grow text"><span>{LABELS[writing.deed]}</span>
+                  <input use:focusOn type="text" maxlength="500" bind:value={text} /></label>
+                <Button type="submit" size="field">Save</Button>
+                <Button size="field" kind="ghost" on:click={() => (writing = null)}>Cancel</Button>
+                {#if job.fault("because")}<p class="fault" role="alert">{upperFirst(job.fault("because"))}</p>{/if}
               </form>
             {/if}
           </li>
@@ -122,6 +159,8 @@
   .own { color: var(--petrol); }
   .caution, .note { margin: 0.2rem 0 0.2rem 2rem; padding-left: 0.6rem; border-left: 4px solid var(--line); font-size: 0.9688rem; line-height: 1.35; }
   .note { border-left-style: double; }
+  .waits label > span { color: var(--quiet); }
+  .unsent { border-color: var(--doubt); color: var(--doubt); font-weight: 600; }
   .danger { border-color: var(--stop); color: var(--stop); }
   .warning { border-color: var(--plan); color: var(--plan); }
   .notice { border-color: var(--petrol); color: var(--petrol); }

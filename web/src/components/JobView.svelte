@@ -16,14 +16,14 @@
   const plan = $derived(job.plan!);
   const open = $derived(plan.readiness.filter((item) => item.blocks && !item.settled).length);
   const orderBy = $derived(plan.parts.flatMap((line) => line.order_by ?? []).toSorted()[0]);
-  const PARTS = [["ready", "Ready?", JobReady], ["scope", "What is done", JobScope], ["parts", "Parts", JobParts], ["tools", "Tools and consumables", JobTools], ["torque", "Torque", JobTorque], ["steps", "Steps", JobSteps], ["money", "Fluid, time, money", JobMoney], ["sheet", "Sheet", JobSheet]] as const;
+  const PARTS = [["ready", "Ready?", JobReady], ["scope", "Scope", JobScope], ["parts", "Parts", JobParts], ["tools", "Tools and consumables", JobTools], ["torque", "Torque", JobTorque], ["steps", "Steps", JobSteps], ["money", "Fluid, time, money", JobMoney], ["sheet", "Sheet", JobSheet]] as const;
   // A proposal has no sheet yet.
   const shown = $derived(PARTS.filter(([id]) => id !== "sheet" || plan.id !== null));
   const Shown = $derived((PARTS.find(([id]) => id === part) ?? PARTS[0])[2]);
 </script>
 
 <dl class="facts">
-  <div class:good={!open}><dt>To settle</dt><dd class="number">{open || "nothing"}</dd></div>
+  <div class:good={!open}><dt>Open items</dt><dd class="number">{open || "nothing"}</dd></div>
   <div><dt>Time</dt><dd class="number">{hours(plan.money.hours.low, plan.money.hours.high)}</dd></div>
   <div><dt>Cost{#if plan.money.shop !== null}<span class="quiet">, a shop {plan.money.shop_from === "estimate" ? "about " : ""}{money(plan.money.shop, plan.money.currency)}</span>{/if}</dt><dd class="number">{plan.money.total === 0 && plan.money.unpriced.length ? "no prices yet" : `${money(plan.money.total, plan.money.currency)}${plan.money.unpriced.length ? " +" : ""}`}</dd></div>
   {#if orderBy}<div><dt>Order parts by</dt><dd class="number">{day(orderBy)}</dd></div>{/if}

@@ -36,7 +36,7 @@ const DAY_MS = 86_400_000;
 export const daysFrom = (today: string, iso: string): number => (Date.parse(iso) - Date.parse(today)) / DAY_MS;
 
 const WORDS: Record<MarkKind, string> = {
-  look: "look again", order: "order by", due: "may be due", fluid: "fluid", inspection: "inspection", trip: "trip", driving: "other driving", retorque: "wheel nuts", job: "job",
+  look: "look again", order: "order by", due: "may be due", fluid: "fluid", inspection: "inspection", trip: "trip", driving: "other driving", retorque: "wheel nuts", first_reading: "first reading", job: "job",
 };
 
 /** Days from now of what lies ahead for one axle. */

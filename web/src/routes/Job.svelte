@@ -2,20 +2,22 @@
   import { Button } from "carbon-components-svelte";
   import { push } from "svelte-spa-router";
   import { api } from "../api/client";
+  import JobFinish from "../components/JobFinish.svelte";
+  import JobHalts from "../components/JobHalts.svelte";
   import JobView from "../components/JobView.svelte";
   import Problem from "../components/Problem.svelte";
   import Shortcuts from "../components/Shortcuts.svelte";
-  import { day, upperFirst } from "../format/words";
+  import { focusOn } from "../format/focus";
+  import { day, exact, mm, upperFirst } from "../format/words";
   import { JobPlanState } from "../state/jobPlan.svelte";
   import { Loader } from "../state/loader.svelte";
+  import { outbox } from "../state/outbox.svelte";
 
   let { params }: { params: { id: string; part?: string } } = $props();
   const id = $derived(Number(params.id));
   const loaded = new Loader<JobPlanState>();
   let asking = $state<"ready" | "finished" | "day" | null>(null);
   let because = $state("");
-  let hours = $state("");
-  let spent = $state("");
   let planned = $state("");
 
   $effect(() => {
@@ -24,6 +26,7 @@
   });
 
   const job = $derived(loaded.value);
+  $effect(() => (job ? outbox.listen(job.answered) : undefined));
   const plan = $derived(job?.plan);
   const part = $derived(params.part ?? (plan && ["started", "finished"].includes(plan.state) ? "steps" : "ready"));
   const next = $derived(plan?.steps?.find((step) => !plan.ticked.includes(step.key)));
@@ -41,10 +44,6 @@
     if (await job!.change({ state: "ready", because: because.trim() || null })) [asking, because] = [null, ""];
     else asking = "ready";
   }
-  async function finish(event: SubmitEvent) {
-    event.preventDefault();
-    if (await job!.change({ state: "finished", hours: hours.trim() || null, spent: spent.trim() || null })) asking = null;
-  }
   async function setDay(event: SubmitEvent) {
     event.preventDefault();
     if (await job!.change({ planned_for: planned })) asking = null;
@@ -56,60 +55,64 @@
 
 {#if loaded.error}<Problem error={loaded.error} />{/if}
 {#if job && plan}
-  {@const first = plan.axles[0]?.axle.id ?? 0}
   <div class="stack">
     <div class="row spread">
       <div class="grow">
         <p class="quiet"><a href="#/vehicles/{plan.vehicle.id}">{plan.vehicle.name}</a></p>
-        <h1>{plan.planned_for ? day(plan.planned_for) : "A job without a day yet"}</h1>
-        <p>{plan.title}</p>
+        <h1>{plan.title}</h1>
+        <p>{plan.planned_for ? day(plan.planned_for) : "No date yet"}</p>
         <ol class="way" aria-label="State of the job">
-          {#each plan.state === "dropped" ? ["draft", "dropped"] : STATES as state (state)}<li class:here={state === plan.state} aria-current={state === plan.state ? "step" : undefined}>{state}</li>{/each}
+          {#each plan.state === "dropped" ? ["draft", "dropped"] : STATES as state (state)}<li class:here={state === plan.state} aria-current={state === plan.state ? "step" : undefined}>{state === "dropped" ? "cancelled" : state}</li>{/each}
         </ol>
-        {#if plan.ready_because && plan.state !== "finished"}<p class="quiet">Made ready with gaps: {plan.ready_because}</p>{/if}
+        {#if plan.ready_because && plan.state !== "finished"}<p class="quiet">Marked as ready with open items: {plan.ready_because}</p>{/if}
       </div>
       <div class="row no-print">
         {#if plan.state === "draft"}
-          <Button size="field" disabled={!plan.steps} on:click={ready}>Make it ready</Button>
+          <Button size="field" disabled={!plan.steps} on:click={ready}>Mark as ready</Button>
         {:else if plan.state === "ready"}
-          <Button size="field" on:click={async () => { if (await job.change({ state: "started" })) await goOn(); }}>Start</Button>
+          <Button size="field" on:click={async () => { if (await job.change({ state: "started" })) await goOn(); }}>Start job</Button>
           <Button size="field" kind="ghost" on:click={() => job.change({ state: "draft" })}>Back to draft</Button>
         {:else if plan.state === "started"}
-          {#if next}<Button size="field" on:click={goOn}>Go on</Button>{/if}
-          <Button size="field" kind="tertiary" on:click={() => (asking = "finished")}>Finish</Button>
+          {#if next}<Button size="field" on:click={goOn}>Next step</Button>{/if}
+          <Button size="field" kind="tertiary" on:click={() => (asking = "finished")}>Finish job</Button>
         {:else if plan.state === "finished"}
-          <Button size="field" href="#/vehicles/{plan.vehicle.id}/look-over?axle={first}">Log the new pads</Button>
-          {#if plan.fluid.bleeds}<Button size="field" kind="tertiary" href="#/vehicles/{plan.vehicle.id}">Note the fluid renewal</Button>{/if}
+          <Button size="field" kind="tertiary" href="#/vehicles/{plan.vehicle.id}">To {plan.vehicle.name}</Button>
+        {:else if plan.state === "dropped"}
+          <Button size="field" on:click={() => job.restore()}>Restore job</Button>
         {/if}
         {#if job.open}
-          <Button size="field" kind="ghost" on:click={() => ([asking, planned] = ["day", plan.planned_for ?? ""])}>Another day</Button>
-          <Button size="field" kind="ghost" on:click={() => job.change({ state: "dropped" })}>Drop it</Button>
+          <Button size="field" kind="ghost" on:click={() => ([asking, planned] = ["day", plan.planned_for ?? ""])}>Set date</Button>
+          <Button size="field" kind="ghost" on:click={() => job.change({ state: "dropped" })}>Cancel job</Button>
         {/if}
       </div>
     </div>
     {#if asking === "day"}
       <form class="sheet row ask" onsubmit={setDay} novalidate>
-        <label><span>Day</span><input type="date" bind:value={planned} aria-invalid={!!job.fault("planned_for")} /></label>
-        <Button type="submit" size="field">Set it</Button><Button size="field" kind="ghost" on:click={() => (asking = null)}>Leave it</Button>
+        <label><span>Day</span><input use:focusOn type="date" bind:value={planned} aria-invalid={!!job.fault("planned_for")} /></label>
+        <Button type="submit" size="field">Save</Button><Button size="field" kind="ghost" on:click={() => (asking = null)}>Cancel</Button>
         {#if job.fault("planned_for")}<p class="fault" role="alert">{upperFirst(job.fault("planned_for"))}</p>{/if}
       </form>
     {:else if asking === "ready"}
       <form class="sheet row ask" onsubmit={(event) => { event.preventDefault(); ready(); }} novalidate>
-        <p class="wide"><strong>{open} {open === 1 ? "thing is" : "things are"} still open.</strong> Settle them below, or say why it goes ahead all the same.</p>
-        <label class="grow"><span>Why all the same</span><input maxlength="500" bind:value={because} /></label>
-        <Button type="submit" size="field" disabled={!because.trim()}>Ready all the same</Button><Button size="field" kind="ghost" on:click={() => (asking = null)}>Settle them first</Button>
+        <p class="wide"><strong>{open} {open === 1 ? "item is" : "items are"} still open.</strong> Clear them below, or give the reason to go ahead anyway.</p>
+        <label class="grow"><span>Reason</span><input use:focusOn maxlength="500" bind:value={because} /></label>
+        <Button type="submit" size="field" disabled={!because.trim()}>Go ahead anyway</Button><Button size="field" kind="ghost" on:click={() => (asking = null)}>Cancel</Button>
       </form>
     {:else if asking === "finished"}
-      <form class="sheet row ask" onsubmit={finish} novalidate>
-        <label><span>Hours it took (may stay empty)</span><input inputmode="decimal" bind:value={hours} aria-invalid={!!job.fault("hours")} /></label>
-        <label><span>Spent ({plan.money.currency}, empty: {plan.money.total})</span><input inputmode="decimal" bind:value={spent} aria-invalid={!!job.fault("spent")} /></label>
-        <Button type="submit" size="field">Finish the job</Button><Button size="field" kind="ghost" on:click={() => (asking = null)}>Not yet</Button>
-        {#each ["hours", "spent"] as field (field)}{#if job.fault(field)}<p class="fault" role="alert">{upperFirst(field)} {job.fault(field)}</p>{/if}{/each}
-      </form>
+      <JobFinish {job} close={() => (asking = null)} />
     {/if}
-    {#if asking && job.fault("state")}<p class="fault" role="alert">{upperFirst(job.fault("state"))}</p>{/if}
+    {#if asking && asking !== "finished" && job.fault("state")}<p class="fault" role="alert">{upperFirst(job.fault("state"))}</p>{/if}
     {#if job.refused && !job.refused.faults.length}<p class="fault" role="alert">{job.refused.message}</p>{/if}
-    {#if plan.closed}<p>Finished on {day(plan.closed.day)}{plan.closed.hours ? ` after ${plan.closed.hours} h` : ""}{plan.closed.spent ? `, ${plan.money.currency} ${plan.closed.spent} spent` : ""}.{#if plan.closed.parts.length}{" "}Used: {plan.closed.parts.join("; ")}.{/if}</p>{/if}
+    {#if plan.state === "dropped"}<p role="status">This job is cancelled. Nothing of it is lost: <button type="button" class="link" onclick={() => job.restore()}>Undo</button></p>{/if}
+    <JobHalts {job} />
+    {#if plan.closed}
+      <section class="sheet">
+        <p>Finished on {day(plan.closed.day)}{plan.closed.hours ? ` after ${plan.closed.hours} h` : ""}{plan.closed.spent ? `, ${plan.money.currency} ${plan.closed.spent} spent` : ""}.{#if plan.closed.parts.length}{" "}Used: {plan.closed.parts.join("; ")}.{/if}{#if plan.closed.look_over}{" "}<a href="#/look-overs/{plan.closed.look_over}">In the logbook</a>{/if}</p>
+        {#each plan.closed.sets as set (set.axle + set.part)}
+          <p>Old {set.axle} {set.part}s: {set.life_km === null ? "fitted nobody knows when" : `lasted ${exact(set.life_km, plan.vehicle.distance_unit)}`}{set.last_mm !== null && set.last_on ? `, thinnest ${mm(set.last_mm, set.part === "rotor" ? 0.01 : null)} mm on ${day(set.last_on)}` : ""}.</p>
+        {/each}
+      </section>
+    {/if}
     <JobView {job} {part} base="#/jobs/{id}" />
   </div>
 {:else if loaded.loading}

@@ -1,4 +1,5 @@
 import { api, Refusal, type Schemas } from "../api/client";
+import { outbox } from "./outbox.svelte";
 
 type Plan = Schemas["JobPlan"];
 
@@ -20,7 +21,9 @@ export class JobPlanState {
     return this.plan!.id !== null && !["finished", "dropped"].includes(this.plan!.state);
   }
 
-  fault = (field: string): string => this.refused?.faults.find((each) => each.field === field || each.field.startsWith(`${field}.`))?.message ?? "";
+  #found = (field: string) => this.refused?.faults.find((each) => each.field === field || each.field.startsWith(`${field}.`));
+  fault = (field: string): string => this.#found(field)?.message ?? "";
+  code = (field: string): string => this.#found(field)?.code ?? "";
 
   /** True when it was taken. */
   async act(deed: () => Promise<Plan>): Promise<boolean> {
@@ -40,7 +43,16 @@ export class JobPlanState {
 
   change = (change: Schemas["JobChange"]) => this.act(() => api.changeJob(this.id, change));
   settle = (item: string, done: boolean) => this.act(() => api.settle(this.id, item, done));
-  tick = (step: string, done: boolean) => this.act(() => api.tick(this.id, step, done));
+  finish = (finish: Schemas["JobFinish"]) => this.act(() => api.finishJob(this.id, finish));
+  restore = () => this.act(() => api.restoreJob(this.id));
+  otherwise = (step: string, because: string) => this.act(() => api.otherwise(this.id, step, because));
+  /** Kept in the browser until the server has taken it. */
+  tick = (step: string, done: boolean) => outbox.add({ job: this.id, step, done });
+  /** What was sent late has been answered. */
+  answered = (plan: Plan | null, refusal: Refusal | null): void => {
+    if (plan && plan.id === this.plan?.id) this.plan = plan;
+    this.refused = refusal;
+  };
   choose = (line: string, supply: number | null) => this.act(() => api.choosePart(this.id, line, supply));
   note = (step: string, text: string) => this.act(() => api.noteStep(this.id, step, text));
   adjust = (adjustment: Schemas["Adjustment"]) => this.act(() => api.adjust(this.id, adjustment));

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "contract"
+require_relative "look_overs"
 
 module Graver
   module API
@@ -10,15 +11,45 @@ module Graver
         json { optional(:planned_for).maybe(:string, max_size?: 20) }
       end
 
-      # A job moved, made ready, finished or dropped.
+      # A job moved, made ready, started or dropped.
       class JobChange < Contract
         json do
           optional(:planned_for).maybe(:string, max_size?: 20)
-          optional(:state).maybe(:string, included_in?: %w[draft ready started finished dropped])
+          optional(:state).maybe(:string, included_in?: %w[draft ready started dropped])
           optional(:because).maybe(:string, max_size?: 500)
+        end
+      end
+
+      # A job that is done: when, at which odometer, and how thick what went on is.
+      class JobFinish < Contract
+        MOST_FITS = 12
+        json do
+          optional(:date).maybe(:string, max_size?: 20)
+          required(:odometer).hash(ODOMETER)
+          optional(:fitted).value(:array, max_size?: MOST_FITS).each do
+            hash do
+              required(:axle).filled(:integer)
+              required(:part).filled(:string, included_in?: %w[pad rotor])
+              required(:value).maybe(:string, max_size?: 40)
+              optional(:unit).maybe(:string, included_in?: READING_UNITS - %w[percent share])
+            end
+          end
           optional(:hours).maybe(:string, max_size?: 20)
           optional(:spent).maybe(:string, max_size?: 20)
         end
+      end
+
+      # A step done another way, or left out for a reason.
+      class Otherwise < Contract
+        json do
+          required(:step).filled(:string, max_size?: 80)
+          required(:because).value(:string, max_size?: 500)
+        end
+      end
+
+      # What was left out is made good.
+      class Cleared < Contract
+        json { required(:step).filled(:string, max_size?: 80) }
       end
 
       # What is done on which axle: { axles: { "1": ["pads", "clips"] }, reasons: { "1": "..." } }.

@@ -2,7 +2,9 @@
 
 require_relative "../contracts/jobs"
 require_relative "../serializers/job_plans"
+require_relative "../../service/finish_job"
 require_relative "../../service/job_plan"
+require_relative "../../service/job_ticks"
 require_relative "../../service/jobs"
 require_relative "../../service/parts_csv"
 require_relative "../../sheet/job_sheet"
@@ -15,6 +17,7 @@ module Graver
         def self.registered(app)
           app.helpers do
             def jobs = Service::Jobs.new(context)
+            def ticks = Service::JobTicks.new(context)
             def plans = Service::JobPlan.new(context)
             def plan_of(job) = plans.of_job(job)
             def job_json(job) = Serializers::JobPlans.new(knowledge).call(plan_of(job))
@@ -31,7 +34,11 @@ module Graver
             answer(job_json(jobs.scope(id, given[:axles].transform_keys(&:to_s), (given[:reasons] || {}).transform_keys(&:to_s))))
           end
 
-          app.post("/jobs/:id/ticks") { payload(Contracts::Tick).then { |given| answer(job_json(jobs.tick(id, given[:step], given[:done]))) } }
+          app.post("/jobs/:id/finish") { answer(job_json(Service::FinishJob.new(context).call(id, payload(Contracts::JobFinish)))) }
+          app.post("/jobs/:id/restore") { answer(job_json(jobs.take_back(id))) }
+          app.post("/jobs/:id/ticks") { payload(Contracts::Tick).then { |given| answer(job_json(ticks.tick(id, given[:step], given[:done]))) } }
+          app.post("/jobs/:id/otherwise") { payload(Contracts::Otherwise).then { |given| answer(job_json(ticks.otherwise(id, given[:step], given[:because]))) } }
+          app.post("/jobs/:id/cleared") { answer(job_json(ticks.clear(id, payload(Contracts::Cleared)[:step]))) }
           app.post("/jobs/:id/settled") { payload(Contracts::Settled).then { |given| answer(job_json(jobs.settle(id, given[:item], given[:done]))) } }
           app.put("/jobs/:id/choices") { payload(Contracts::PartChoice).then { |given| answer(job_json(jobs.choose(id, given[:line], given[:supply]))) } }
           app.put("/jobs/:id/quote") { answer(job_json(jobs.quote(id, payload(Contracts::Quote)[:total]))) }

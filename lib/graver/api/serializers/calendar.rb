@@ -9,7 +9,7 @@ module Graver
       # What lies ahead as an iCalendar (RFC 5545), with whole-day events. An event keeps its UID while its kind, axle and
       # vehicle stay the same, so that a subscribed calendar moves it instead of doubling it.
       class Calendar
-        REMINDED = %w[look order due fluid inspection retorque job].freeze
+        REMINDED = %w[look order due fluid inspection retorque first_reading job].freeze
 
         # roads: [Service::RoadAhead::Road]; at: Time of the answer
         def call(roads, at)

@@ -6,6 +6,7 @@ require_relative "job_scopes"
 require_relative "job_steps"
 require_relative "shopping"
 require_relative "torque_lines"
+require_relative "../../service/job_outcome"
 require_relative "../../service/job_title"
 require_relative "../../service/wording"
 
@@ -22,8 +23,9 @@ module Graver
         def call(plan)
           steps, shopping = JobSteps.new(@knowledge).call(plan), Shopping.new.call(plan)
           states = { ready: plan.ready? || false, readiness: plan.readiness.map { |item| item(item) }, scope: JobScopes.new(@knowledge).call(plan.scope) }
-          card = { torque: plan.torque.map { |set| TorqueLines.new(@knowledge).call(set) }, fluid: fluid(plan.fluid), money: JobMoney.new.call(plan.money) }
-          { **head(plan), **states, **steps, **card, **shopping, axles: plan.scope.included.map { |axle| axle(axle) } }
+          ahead = { halts: plan.halts.map { |halt| halt(halt) }, fits: fits(plan) }
+          card = { torque: plan.torque.map { |set| TorqueLines.new(@knowledge).call(set) }, fluid: fluid(plan.fluid), money: money(plan) }
+          { **head(plan), **states, **steps, **ahead, **card, **shopping, axles: plan.scope.included.map { |axle| axle(axle) } }
         end
 
         private
@@ -31,8 +33,21 @@ module Graver
         def head(plan)
           job = plan.job
           { id: job&.id, state: job ? job.state : "proposed", planned_for: job&.planned_for&.iso8601, ready_because: job&.ready_because,
-            closed: job&.closed && { "parts" => [], **job.closed.slice("hours", "spent", "day", "parts") }, ticked: job&.ticked || [], quote: job&.quote&.fetch("total", nil),
+            closed: job&.closed && { "parts" => [], "sets" => [], "look_over" => nil, **job.closed.slice("hours", "spent", "day", "parts", "sets", "look_over") }, ticked: job&.ticked || [], quote: job&.quote&.fetch("total", nil),
             vehicle: plan.overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit), title: Service::JobTitle.call(@knowledge, plan.scope.included.to_h { |axle| [axle.name, axle.works] }) }
+        end
+
+        def halt(halt) = { axle_id: halt.axle.file.axle.id, axle: halt.axle.name, **halt.to_h.slice(:text, :must, :works, :buy) }
+
+        # What goes into the log when the job is finished, with what is known of it.
+        def fits(plan)
+          Service::JobOutcome.fits(plan).map { |fit| { axle_id: fit.file.axle.id, axle: fit.file.axle.name, **fit.to_h.slice(:part, :label, :value, :unit) } }
+        end
+
+        # What a finished job was estimated at stays as it was planned.
+        def money(plan)
+          now, kept = JobMoney.new.call(plan.money), plan.job&.closed&.fetch("estimate", nil)
+          kept ? { **now, **kept.transform_keys(&:to_sym), hours: { **now[:hours], **kept["hours"].transform_keys(&:to_sym) } } : now
         end
 
         def item(item)

@@ -16,8 +16,9 @@ module Graver
         def call(plan)
           ordered = plan.ordered
           @torque = plan.torque
+          @waits = waits(plan)
           { steps: ordered.placed&.map { |placed| step(placed, plan) },
-            dropped: ordered.dropped.map { |placed| { key: placed.key, place: place(placed), text: placed.step.text, event: ordered.events.fetch(placed.key) } },
+            dropped: ordered.dropped.map { |placed| { key: placed.key, place: placed.place, text: placed.step.text, event: ordered.events.fetch(placed.key) } },
             set_aside: ordered.set_aside.map { |adjustment, event, why| { event:, text: "#{said(adjustment)}: #{Service::OrderFaults.new(@knowledge).sentence(why)}" } } }
         end
 
@@ -26,20 +27,25 @@ module Graver
         def step(placed, plan)
           step = placed.step
           own_notes = (plan.job&.notes || []).select { |note| note["key"] == placed.key }
-          { key: placed.key, stage: @knowledge.procedure.stage(step.stage).label, place: place(placed), text: step.text, why: step.why, gate: step.gate, cautions: cautions(placed),
+          { key: placed.key, stage: @knowledge.procedure.stage(step.stage).label, place: placed.place, text: step.text, why: step.why, gate: step.gate, kills: step.kills,
+            waits_for: @waits.fetch(placed.key, []), otherwise: plan.job&.otherwise&.dig(placed.key, "because"), cautions: cautions(placed),
             tighten: torque_at(placed).map { |set| TorqueLines.new(@knowledge).brief(set) },
             event: plan.ordered.events[placed.key] || plan.ordered.events[step.id],
             own: step.id.start_with?("own-"), notes: own_notes.map { |note| noted(note) }, last_time: plan.notes.fetch(step.id, []).first(3).map { |note| noted(note) } }
         end
 
-        def noted(note) = { text: note["text"], day: note["day"] }
+        # { key of an open step => keys of what it waits for } of a job that is under way
+        def waits(plan)
+          return {} unless plan.job && ordered_open?(plan)
 
-        # "front left", "front" of several axles, or nil
-        def place(placed)
-          return [placed.axle, placed.side == "both" ? nil : placed.side].compact.join(" ") if placed.axle
-
-          placed.lift == "both" ? "both axles" : placed.lift
+          progress = Service::Planning::Steps.new(@knowledge).progress(plan.ordered, plan.job.done)
+          open = plan.ordered.placed.reject { |placed| plan.job.done.include?(placed.key) }
+          open.to_h { |placed| [placed.key, progress.waits_for(placed).first(3).map(&:key)] }
         end
+
+        def ordered_open?(plan) = plan.ordered.placed && !plan.job.over?
+
+        def noted(note) = { text: note["text"], day: note["day"] }
 
         def torque_at(placed)
           @torque.select { |set| placed.step.tighten.include?(set.line.fastener) && (placed.axle ? set.line.axle == placed.axle : [nil, "both", set.line.axle].include?(placed.lift)) }

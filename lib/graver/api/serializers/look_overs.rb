@@ -41,7 +41,16 @@ module Graver
             corrections: row.corrections.map { |correction| correction(correction) } }
         end
 
-        def label(row, axles) = [axles[row.axle_id], row.side, row.pad, row.part == "shoe" ? "parking shoe" : row.part, row.place > 1 ? "place #{row.place}" : nil].compact.join(" ")
+        def label(row, axles) = [axles[row.axle_id], row.side, row.pad, part(row), row.place > 1 ? "place #{row.place}" : nil].compact.join(" ")
+
+        # "slide pins: seized" of a mark that a job answered
+        def part(row)
+          return row.part == "shoe" ? "parking shoe" : row.part unless row.event == "answered"
+
+          item, mark = row.part.split(".")
+          known = @knowledge.condition_item(item)
+          known ? "#{known["label"].downcase}: #{known["marks"].find { |each| each["id"] == mark }&.fetch("label") || mark}" : row.part
+        end
 
         def method_label(method)
           method && (method == "percent" ? @knowledge.measurement.dig("percent", "label") : @knowledge.measurement.dig("methods", method, "label"))

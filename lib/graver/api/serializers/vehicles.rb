@@ -24,7 +24,7 @@ module Graver
         def call(overview)
           fields = overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit, :archived)
           fields.merge(odometer(overview), state: @axles.state(word(overview)), fluid: fluid(overview.fluid), log: log(overview), axles: axles(overview), jobs_done: jobs_done(overview),
-                                           seen: overview.seen.select(&:word).map { |mark| seen(mark) } + found(overview.findings, overview))
+                                           skipped: skipped(overview), seen: overview.seen.select(&:word).map { |mark| seen(mark) } + found(overview.findings, overview))
         end
 
         private
@@ -47,8 +47,17 @@ module Graver
           end
         end
 
+        # Steps of its jobs that were done another way, until they are made good.
+        def skipped(overview)
+          jobs = (overview.jobs.values.flatten + overview.finished).uniq(&:id)
+          jobs.flat_map { |job| job.otherwise.except(*job.cleared).map { |step, said| { job: job.id, step:, text: said["text"], because: said["because"], day: said["day"] } } }
+        end
+
         # The gravest of its axles' words and of what was noticed about the vehicle itself.
-        def word(overview) = [*overview.axles.map { |axle| axle.judgement.word }, *(overview.seen + overview.findings).filter_map(&:word)].min_by { |word| WORDS.index(word) }
+        def word(overview)
+          words = [*overview.axles.map { |axle| axle.judgement.word }, *(overview.seen + overview.findings).filter_map(&:word), ("watch" if skipped(overview).any?)]
+          words.compact.min_by { |word| WORDS.index(word) }
+        end
 
         def found(findings, overview)
           today = overview.axles.first.answer.as_of_date.iso8601
@@ -85,6 +94,7 @@ module Graver
         def described(axle, part, event, count)
           case event
           when "renewed" then "fluid renewed"
+          when "answered" then "#{[axle, part.split(".").first.tr("_", " ")].compact.join(" ")} seen to"
           when "fit" then "new #{axle} #{part}s fitted"
           when "reading" then "#{count} #{axle} #{part}#{"s" if count > 1} read"
           when "squealer", "sensor", "metal" then "#{axle} pad: #{{ "squealer" => "squealer touches", "sensor" => "wear light", "metal" => "metal to metal" }[event]}"

@@ -10,6 +10,13 @@ module Graver
       Placed = Value.define(:step, :lift, :axle, :side) do
         # "front.left.pads_in", "front.pump", "settle": what a tick or a note refers to.
         def key = (axle ? [axle, side, step.id] : [lift, step.id]).compact.join(".")
+
+        # "front left", "front" of several axles, "both axles", or nil
+        def place
+          return [axle, side == "both" ? nil : side].compact.join(" ") if axle
+
+          lift == "both" ? "both axles" : lift
+        end
       end
 
       # Puts the steps of a procedure in order for the lifts of a job, so that no step comes before what it needs: what is

@@ -17,7 +17,13 @@ module Graver
         # or "estimate"; spent: Float, over_km: of what was spent before
         Card = Core::Value.define(:currency, :hours, :parts, :consumables, :tools, :unpriced, :shop, :shop_from, :choices, :spent, :over_km) do
           def total = parts + consumables + tools
-          def saving = shop && (shop - total)
+          # Nobody can say what is saved while a price is missing.
+          def saving = shop && unpriced.empty? ? shop - total : nil
+          # As it is kept with a finished job.
+          def said
+            { currency:, parts: parts.round(2), consumables: consumables.round(2), tools: tools.round(2), total: total.round(2), shop: shop&.round(2), shop_from:, saving: saving&.round(2), unpriced:,
+              hours: { low: hours.low.round(1), high: hours.high.round(1) } }
+          end
         end
 
         # What finished jobs took of money in all.
@@ -56,7 +62,8 @@ module Graver
 
         def unpriced(lists)
           parts = lists[:parts].reject { |part| part.price || part.line.optional }
-          parts.map { |part| part.line.label } + lists[:consumables].select { |each| each.state == "buy" && !each.price }.map(&:label)
+          tools = lists[:tools].select { |tool| tool.line.status == "missing" && !tool.settled && !tool.supply&.price }
+          parts.map { |part| part.line.label } + lists[:consumables].select { |each| each.state == "buy" && !each.price }.map(&:label) + tools.map { |tool| tool.line.label }
         end
 
         # A quote as the owner was given it, else worked out from what shops ask.

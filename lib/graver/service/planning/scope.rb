@@ -23,6 +23,8 @@ module Graver
           # With new pads the rotors have to outlast them.
           def judged_rotors = works.empty? || works.include?("pads") ? overview.rotors_with_pads : overview.rotors
         end
+        # text: why the job stops; must: no reason is good enough; works: [work id] the axle wants now; buy: labels of what it takes
+        Halt = Core::Value.define(:axle, :text, :must, :works, :buy)
         # adds: { axle id => [work] }; text: why
         Offer = Core::Value.define(:adds, :text)
         # axles: [AxleScope] of the whole vehicle; offers: [Offer]; warnings: [sentence]; schools: { kind => option } of the job
@@ -39,7 +41,7 @@ module Graver
 
         # VehicleOverviews::Overview, the axle it begins with, what is on file of the scope or nil -> Chosen
         def call(overview, axle_id, on_file)
-          axles = overview.axles.map { |axle| axle_scope(axle, on_file || { "axles" => { axle_id.to_s => nil } }) }
+          axles = axles(overview, axle_id, on_file)
           Chosen.new(axles:, offers: offers(overview, axles), warnings: axles.select(&:included?).flat_map { |axle| warnings(axle) },
                      schools: @schools.chosen.except(*Schools::JUDGING))
         end
@@ -51,6 +53,12 @@ module Graver
           unknown = axles.keys - overview.axles.map { |axle| axle.file.axle.id.to_s }
           faults += unknown.map { |id| fault("axles.#{id[0, 20]}", "unknown_axle", "this vehicle has no such axle") }
           raise InvalidEntry, faults if faults.any?
+        end
+
+        # Where readings made since have changed what the rotors want: the job stops there until it is planned anew.
+        # on_file: the scope -> [Halt]
+        def halts(overview, axle_id, on_file)
+          axles(overview, axle_id, on_file).select { |axle| axle.included? && rotor_faults(axle, axle.works, axle.reason).any? }.map { |axle| halt(axle) }
         end
 
         # Works that are still in the knowledge.
@@ -72,6 +80,15 @@ module Graver
         def impossible(file, works) = @rules.impossible(setup(file, works).configuration)
 
         private
+
+        def axles(overview, axle_id, on_file) = overview.axles.map { |axle| axle_scope(axle, on_file || { "axles" => { axle_id.to_s => nil } }) }
+
+        def halt(axle)
+          said = AxleRotors.said(@knowledge, axle.judged_rotors, axle.file.vehicle.distance_unit).reject { |side| side[:outcome] == "stay" }.map { |side| side[:sentence] }
+          works = (axle.works - %w[rotors_new rotors_turn] + [axle.rotors[:proposed]]).compact
+          text = "#{axle.name.capitalize} rotors: #{said.join(" ")} Plan the axle anew#{", or say why not" unless axle.rotors[:must]}; what is done stays done."
+          Halt.new(axle:, text:, must: axle.rotors[:must], works:, buy: [])
+        end
 
         def warnings(axle) = @rules.companions(axle.works).map { |work, because| "#{@knowledge.work(work)["label"]} on the #{axle.name} axle too? #{because}" }
         def fault(field, code, message) = InvalidEntry::Fault.new(field:, code:, message:)

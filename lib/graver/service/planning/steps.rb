@@ -3,6 +3,7 @@
 require_relative "scope"
 require_relative "../../core/planning/adjustments"
 require_relative "../../core/planning/bleed_order"
+require_relative "../../core/planning/progress"
 require_relative "../../core/value"
 
 module Graver
@@ -38,6 +39,11 @@ module Graver
         # What an adjustment would break: nothing, or what the result set aside of it.
         def adjust(base, lifts, adjustments)
           Core::Planning::Adjustments.new(Core::Planning::Proof.new(@knowledge.procedure, lifts, base)).call(base, adjustments)
+        end
+
+        # How far a job has come: Ordered, keys done -> Core::Planning::Progress
+        def progress(ordered, done)
+          Core::Planning::Progress.new(Core::Planning::Proof.new(@knowledge.procedure, ordered.lifts, ordered.base), ordered.placed || [], done)
         end
 
         # Hash as kept -> Core::Planning::Adjustments::Adjustment
