@@ -63,7 +63,7 @@
       <label>It shows<input inputmode="decimal" bind:value={read} aria-invalid={!!fault("read")} /></label>
       <label>Day<input type="date" max={today} value={date || today} oninput={(event) => (date = event.currentTarget.value)} aria-invalid={!!fault("date")} /></label>
       <Button type="submit" size="field">Note it</Button>
-      <Button kind="ghost" size="field" on:click={() => (checking = false)}>Leave it</Button>
+      <Button kind="ghost" size="field" on:click={() => (checking = false)}>Cancel</Button>
     </form>
   {:else}
     <div class="row">

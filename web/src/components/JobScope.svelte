@@ -41,7 +41,7 @@
     <h2>In the same session</h2>
     <ul class="plain-list">
       {#each plan.scope.offers as offer (offer.text)}
-        <li><span>{offer.text}</span>{#if job.open}<Button size="small" kind="tertiary" disabled={job.busy} on:click={() => take(offer)}>Take it in</Button>{/if}</li>
+        <li><span>{offer.text}</span>{#if job.open}<Button size="small" kind="tertiary" disabled={job.busy} on:click={() => take(offer)}>Add to this job</Button>{/if}</li>
       {/each}
     </ul>
   </section>
@@ -75,8 +75,8 @@
           {#if wanted?.axle === axle.id}
             <div class="row">
               <label class="grow why"><span>Why otherwise than the verdict?</span><input type="text" maxlength="500" bind:value={reason} /></label>
-              <Button size="field" on:click={() => rotors(axle, wanted!.rotors, reason)}>Do it so</Button>
-              <Button size="field" kind="ghost" on:click={() => (wanted = null)}>Leave it</Button>
+              <Button size="field" on:click={() => rotors(axle, wanted!.rotors, reason)}>Confirm</Button>
+              <Button size="field" kind="ghost" on:click={() => (wanted = null)}>Cancel</Button>
             </div>
           {/if}
         </fieldset>

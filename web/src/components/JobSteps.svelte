@@ -3,7 +3,7 @@
   import type { Schemas } from "../api/client";
   import { stages, torque } from "../format/jobs";
   import { day, upperFirst } from "../format/words";
-  import { querystring } from "svelte-spa-router";
+  import { router } from "svelte-spa-router";
   import { tick as rendered } from "svelte";
   import { focusOn } from "../format/focus";
   import type { JobPlanState } from "../state/jobPlan.svelte";
@@ -51,7 +51,7 @@
     box?.focus();
   }
   $effect(() => {
-    const at = new URLSearchParams($querystring).get("at");
+    const at = new URLSearchParams(router.querystring ?? "").get("at");
     if (at) void goTo(at);
   });
   const open = (key: string, deed: Deed) => ([writing, text] = [{ key, deed }, ""]);

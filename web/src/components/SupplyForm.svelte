@@ -46,7 +46,7 @@
       <select id="{id}-compound" bind:value={typed.compound}><option value="">the same kind</option><option value="harder">harder, lasts longer</option><option value="softer">softer, bites more</option></select></div>
   {/if}
   {#if job.fault("item") || job.fault("kind") || job.fault("axle")}<p class="fault" role="alert">{job.refused?.message}</p>{/if}
-  <div class="row"><Button type="submit" size="field">Keep it</Button><Button size="field" kind="ghost" on:click={done}>Leave it</Button></div>
+  <div class="row"><Button type="submit" size="field">Save</Button><Button size="field" kind="ghost" on:click={done}>Cancel</Button></div>
 </form>
 
 <style>

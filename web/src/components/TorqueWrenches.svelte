@@ -47,7 +47,7 @@
       <div class="field"><label for="wrench-day">Last calibrated</label><input id="wrench-day" type="date" max={today} bind:value={typed.calibrated_on} aria-invalid={!!fault("calibrated_on")} /></div>
       <p class="quiet wide">The length is needed only for a crow-foot or offset extension; the calibration only to be reminded of it.</p>
       {#if refused}<p class="fault wide" role="alert">{#each refused.faults as each (each.field)}{upperFirst(each.field.replace("_mm", "").replace("_", " "))} {each.message}. {/each}</p>{/if}
-      <div class="row"><Button type="submit" size="field">Add it</Button><Button kind="ghost" size="field" on:click={() => (adding = false)}>Leave it</Button></div>
+      <div class="row"><Button type="submit" size="field">Add it</Button><Button kind="ghost" size="field" on:click={() => (adding = false)}>Cancel</Button></div>
     </form>
   {/if}
   {#if wrenches.some((each) => !each.retired)}

@@ -88,7 +88,7 @@
                   <div class="row">
                     {#if reading.value !== null && !reading.void}<Button size="field" type="submit">Keep the correction</Button>{/if}
                     <Button size="field" kind="danger-tertiary" on:click={() => send({ reading: reading.id, reason, void: !reading.void })}>{reading.void ? "Take it back in" : "Strike it out"}</Button>
-                    <Button size="field" kind="ghost" on:click={() => (open = null)}>Leave it</Button>
+                    <Button size="field" kind="ghost" on:click={() => (open = null)}>Cancel</Button>
                   </div>
                   {#if refused}<p class="fault" role="alert">{upperFirst(fault("value") || fault("upper") || fault("unit") || fault("reason") || other || refused.message)}</p>{/if}
                 </form>
@@ -116,7 +116,7 @@
         <div class="row">
           {#if !lookOver.void}<Button size="field" type="submit">Keep the correction</Button>{/if}
           <Button size="field" kind="danger-tertiary" on:click={() => send({ reason, void: !lookOver.void })}>{lookOver.void ? "Take it back in" : "Strike the whole look-over out"}</Button>
-          <Button size="field" kind="ghost" on:click={() => (open = null)}>Leave it</Button>
+          <Button size="field" kind="ghost" on:click={() => (open = null)}>Cancel</Button>
         </div>
         {#if refused}<p class="fault" role="alert">{upperFirst(fault("date") || fault("odometer.value") || fault("reason") || other || refused.message)}</p>{/if}
       </form>

@@ -173,7 +173,7 @@
           <TextInput labelText="Day of renewal" type="date" max={today} bind:value={renewedOn} invalid={!!fault("date")} invalidText={fault("date")} />
           <TextInput labelText="Odometer ({vehicle.distance_unit})" inputmode="decimal" bind:value={renewedAt} invalid={!!fault("odometer.value")} invalidText={fault("odometer.value")} />
           <Button type="submit" size="field">Save</Button>
-          <Button kind="ghost" size="field" on:click={() => (renewing = false)}>Leave it</Button>
+          <Button kind="ghost" size="field" on:click={() => (renewing = false)}>Cancel</Button>
         </form>
       {/if}
     </section>
@@ -218,7 +218,7 @@
             <SelectItem value="mi" text="miles" />
           </Select>
           <Button type="submit" size="field">Save</Button>
-          <Button kind="ghost" size="field" on:click={() => (renaming = false)}>Leave it</Button>
+          <Button kind="ghost" size="field" on:click={() => (renaming = false)}>Cancel</Button>
         </form>
       {:else}
         <Button size="small" kind="ghost" on:click={() => startRenaming(vehicle)}>Rename or change its unit</Button>

@@ -64,7 +64,7 @@
         <div class="field"><label for="uncertainty">Standard uncertainty</label><input id="uncertainty" inputmode="decimal" autocomplete="off" placeholder={unit === "mm" ? String(kind?.uncertainty_mm ?? "") : ""} bind:value={uncertainty} aria-invalid={!!fault("uncertainty")} /></div>
         <p class="quiet wide">Leave open what you do not know: the usual figure of its kind is then taken. A maker's “± 0.03” is a standard uncertainty of 0.017 (divided by the square root of three, JCGM 100).</p>
         {#if refused}<p class="fault wide" role="alert">{#each refused.faults as each (each.field)}{upperFirst(each.field)} {each.message}. {/each}</p>{/if}
-        <div class="row"><Button type="submit" size="field">Add it</Button><Button kind="ghost" size="field" on:click={() => (adding = false)}>Leave it</Button></div>
+        <div class="row"><Button type="submit" size="field">Add it</Button><Button kind="ghost" size="field" on:click={() => (adding = false)}>Cancel</Button></div>
       </form>
     {/if}
     {#if workshop.instruments.length === 0 && !adding}

@@ -25,7 +25,12 @@ module Graver
         MOST_FITS = 12
         json do
           optional(:date).maybe(:string, max_size?: 20)
-          required(:odometer).hash(ODOMETER)
+          # An empty odometer is let through: what is wrong with it is said with all the rest.
+          required(:odometer).hash do
+            required(:value).value(:string, max_size?: 20)
+            optional(:unit).filled(:string, included_in?: DISTANCE_UNITS)
+            optional(:keep).filled(:bool)
+          end
           optional(:fitted).value(:array, max_size?: MOST_FITS).each do
             hash do
               required(:axle).filled(:integer)
