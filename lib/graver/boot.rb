@@ -2,6 +2,7 @@
 
 require "date"
 require "rack/protection"
+require "yaml"
 require_relative "api/app"
 require_relative "api/web_app"
 require_relative "bench/shelf"
@@ -17,6 +18,7 @@ module Graver
     # name => [default, meaning]
     SETTINGS = {
       "GRAVER_DATABASE" => [File.join(ENV.fetch("XDG_DATA_HOME") { File.join(Dir.home, ".local/share") }, "graver/graver.sqlite3"), "the household's file"],
+      "GRAVER_SIMULATED_DEVICES" => [nil, "yes, or a file that says how its made-up world is: simulated gauges, a reader and a parts counter to try; what they send never counts on a real vehicle"],
       "GRAVER_TODAY" => [nil, "a fixed day (2025-04-12) for trials and pictures; else the day it is"]
     }.freeze
 
@@ -29,7 +31,20 @@ module Graver
     # cannot be used.
     def context(settings = ENV, knowledge: Knowledge::Library.load, outlooks: Service::Recent.new(Service::Context::MOST_OUTLOOKS))
       Service::Context.new(store: Storage::Store.open(setting(settings, "GRAVER_DATABASE")), knowledge:, today: today(settings),
-                           bench: Bench::Shelf.simulated, counter: Bench::Simulated::PartsCounter.new(seed: 20), outlooks:)
+                           outlooks:, **devices(setting(settings, "GRAVER_SIMULATED_DEVICES")))
+    end
+
+    # Nothing simulated unless it was asked for.
+    def devices(asked)
+      return { bench: Bench::Shelf.bare, counter: nil } unless asked
+
+      { bench: Bench::Shelf.simulated(written: asked == "yes" ? {} : written_world(asked)), counter: Bench::Simulated::PartsCounter.new(seed: 20) }
+    end
+
+    def written_world(path)
+      YAML.safe_load_file(path).fetch("vehicles").to_h { |vehicle| [vehicle["name"], vehicle.fetch("world", {})] }
+    rescue Errno::ENOENT, KeyError, Psych::SyntaxError
+      raise InvalidEntry.of("GRAVER_SIMULATED_DEVICES", "unreadable", "GRAVER_SIMULATED_DEVICES is “yes” or a file such as demo/household.yml")
     end
 
     # The whole application as Rack sees it.

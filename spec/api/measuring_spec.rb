@@ -157,10 +157,15 @@ RSpec.describe "Measuring in the API" do
 
   it "has devices send, adjusts them, and says when one does not answer" do
     send = ->(device, **asked) { ask(:post, "/devices/#{device}/readings", { vehicle: car["id"], **asked }) }
-    know(front, ["pad.new_thickness", "11", "mm"])
-    expect(send["caliper", quantity: "length", axle: front, part: "pad", side: "left", pad: "inner"]["value"].to_f).to be_within(0.2).of(11)
-    expect(ask(:patch, "/devices/caliper", { settings: { zero: -1.5, noise: 0 } })["settings"].find { |knob| knob["id"] == "zero" }).to include("value" => -1.5)
-    expect(send["caliper", quantity: "length", axle: front, part: "pad", side: "left", pad: "inner"]).to include("value" => "9.50", "unit" => "mm")
+    place = { quantity: "length", axle: front, part: "pad", side: "left", pad: "inner" }
+    ask(:patch, "/devices/caliper", { settings: { noise: 0 } })
+    read = send["caliper", **place]["value"].to_f
+    expect(ask(:patch, "/devices/caliper", { settings: { zero: -1.5 } })["settings"].find { |knob| knob["id"] == "zero" }).to include("value" => -1.5)
+    expect(send["caliper", **place]).to include("value" => format("%.2f", read - 1.5), "unit" => "mm", "simulated" => true)
+    # what is known of the vehicle makes no difference to it
+    know(front, ["pad.new_thickness", "3.1", "mm"])
+    ask(:post, look_overs, look_over("2026-05-10", "60000", pad("2.9")))
+    expect(send["caliper", **place]).to include("value" => format("%.2f", read - 1.5))
     expect(fields(ask(:patch, "/devices/caliper", { settings: { zero: 99 } }))).to eq("settings.zero" => "out_of_range")
     ask(:patch, "/devices/caliper", { connected: false })
     expect(send["caliper", quantity: "length"]["error"]).to include("code" => "no_answer")
@@ -168,6 +173,78 @@ RSpec.describe "Measuring in the API" do
     expect(send["diagnostic", quantity: "odometer"]).to include("unit" => "km")
     send["telescope", quantity: "length"]
     expect(status).to eq(404)
+  end
+
+  it "has no simulated device unless it was asked for" do
+    bare = Graver::Boot.context({ "GRAVER_DATABASE" => File.join(@folder, "bare.sqlite3") }, knowledge: KNOWLEDGE)
+    expect([bare.bench.all, bare.counter]).to eq([[], nil])
+    expect(Graver::Boot.context({ "GRAVER_DATABASE" => File.join(@folder, "bare.sqlite3"), "GRAVER_SIMULATED_DEVICES" => "yes" }, knowledge: KNOWLEDGE).bench.all.length).to eq(3)
+  end
+
+  it "keeps a simulated value labelled, and out of everything that is counted on a real vehicle" do
+    made_up = pad("8.0").merge(simulated: true)
+    level = { item: "fluid_level", value: "1/2", simulated: true }
+    expect(fields(ask(:post, look_overs, { **look_over("2026-05-10", "60000", made_up), odometer: { value: "60000", simulated: true } }))).to eq("odometer.value" => "simulated")
+    id = ask(:post, look_overs, look_over("2026-05-10", "60000", made_up, pad("7.4", pad: "outer"), conditions: [level]))["id"]
+    logged = ask(:get, "/look-overs/#{id}")
+    expect(logged["readings"].map { |row| row["simulated"] }).to eq([true, false])
+    expect(logged["marks"].map { |mark| mark["simulated"] }).to eq([true])
+    expect(ask(:get, "/axles/#{front}/wear")["axle"]["readings"]).to eq(1)
+    expect(ask(:get, "/vehicles/#{car["id"]}/findings")["fluid"]["headroom_ml"]).to be_nil
+    sample = Graver::Service::AddVehicle.new(context).call({ name: "Sample", kind: "car", distance_unit: "km" }, sample: true)
+    ask(:post, "/vehicles/#{sample.id}/look-overs", look_over("2026-05-10", "60000", { **made_up, axle: sample.axles.first.id }))
+    expect(ask(:get, "/axles/#{sample.axles.first.id}/wear")["axle"]["readings"]).to eq(1)
+  end
+
+  it "refuses to save over a draft that another window went on with, and keeps what was started over" do
+    draft = "/vehicles/#{car["id"]}/draft"
+    save = ->(revision) { ask(:post, look_overs, { **look_over("2026-05-10", "60000", pad("8")), draft_revision: revision }) }
+    ask(:put, draft, { content: { note: "mine" }, revision: 0 })
+    ask(:put, draft, { content: { note: "theirs" }, revision: 1 })
+    save[1]
+    expect(status).to eq(409)
+    expect(ask(:get, draft)["draft"]).to include("revision" => 2, "content" => { "note" => "theirs" })
+    binned = ask(:delete, draft)["binned"]
+    expect(ask(:get, draft)["draft"]).to be_nil
+    save[2]
+    expect(status).to eq(409)
+    ask(:put, draft, { content: { note: "new" }, revision: 0 })
+    expect(ask(:post, "/binned-drafts/#{binned}/restore")).to eq("vehicle_id" => car["id"])
+    expect(ask(:get, draft)["draft"]["content"]).to eq("note" => "theirs")
+    # the one that lay there took its place
+    expect(ask(:get, "/bin")["drafts"].map { |each| each["vehicle"] }).to eq(["Juniper"])
+    ask(:post, "/binned-drafts/#{binned}/restore")
+    expect(status).to eq(404)
+    expect(save[1]).to include("id" => Integer)
+    expect(ask(:delete, draft)["binned"]).to be_nil
+  end
+
+  it "corrects and strikes out a mark like a reading" do
+    seen = [{ axle: front, side: "left", item: "hose", mark: "wet" }, { item: "fluid_level", value: "1/4" }]
+    id = ask(:post, look_overs, look_over("2026-05-10", "60000", pad("8"), conditions: seen))["id"]
+    expect(ask(:get, "/vehicles/#{car["id"]}")["state"]["word"]).to eq("stop")
+    marks = ask(:get, "/look-overs/#{id}")["marks"]
+    correct = ->(mark, **given) { ask(:post, "/look-overs/#{id}/corrections", { condition: mark["id"], reason: "water from the wash", **given }) }
+    expect(fields(correct[marks[0], mark: "singing"])).to eq("mark" => "unknown_mark")
+    expect(fields(correct[marks[1], value: "7"])).to eq("value" => "out_of_range")
+    expect(fields(correct[marks[0], mark: "wet"])).to eq("value" => "unchanged")
+    expect(fields(correct[marks[0], mark: "sound", reason: " "])).to eq("reason" => "missing")
+    expect(correct[marks[0], mark: "sound"]["marks"].first).to include("mark" => "sound", "entered" => "wet", "corrections" => [include("reason" => "water from the wash")])
+    expect(ask(:get, "/vehicles/#{car["id"]}")["state"]["word"]).not_to eq("stop")
+    expect(correct[marks[0], void: true]["marks"].first).to include("void" => true)
+    expect(correct[marks[0], void: false]["marks"].first).to include("void" => false)
+    correct[{ "id" => 999 }, void: true]
+    expect(status).to eq(404)
+  end
+
+  it "offers that new pads went on where a pad reads thicker than before" do
+    know(front, ["pad.new_thickness", "11", "mm"])
+    ask(:post, look_overs, look_over("2026-01-10", "50000", pad("4")))
+    asked = ask(:post, "#{look_overs}/preview", look_over("2026-05-10", "55000", pad("10.8")))["positions"].first["question"]
+    expect(asked).to include("code" => "thicker_than_before", "answers" => include({ "id" => "fitted", "label" => "New pads went on", "unit" => nil }))
+    answered = pad("10.8").merge(doubts: [{ code: "thicker_than_before", question: asked["sentence"], value: "10.8", unit: "mm", answer: "fitted" }])
+    id = ask(:post, look_overs, look_over("2026-05-10", "55000", { axle: front, part: "pad", event: "fit" }, answered))["id"]
+    expect(ask(:get, "/look-overs/#{id}")["readings"].last["doubts"].first).to include("answer" => "New parts went on")
   end
 
   describe "brake data" do

@@ -88,7 +88,12 @@ RSpec.describe "Parts, tools and paper in the API" do
     money = ask(:get, address)["money"]
     labour = Math.sqrt(money["hours"]["low"] * money["hours"]["high"]) * 0.8
     expect(money).to include("currency" => "kr", "parts" => 40.0, "shop_from" => "estimate", "shop" => be_within(3).of(40 + (labour * 50)))
-    expect(ask(:put, "#{address}/quote", { total: "410" })["money"]).to include("shop" => 410.0, "shop_from" => "quote", "saving" => 370.0)
+    # a price is missing, so nobody can say what is saved
+    quoted = ask(:put, "#{address}/quote", { total: "410" })
+    expect(quoted["money"]).to include("shop" => 410.0, "shop_from" => "quote", "saving" => nil, "unpriced" => include("Abutment clips for the whole axle", "Gloves", "Wheel chocks"))
+    stock(item: "clip_kit", name: "Clips", price: "12")
+    (quoted["consumables"].map { |each| "consumables:#{each["id"]}" } + quoted["tools"].map { |each| "tools:#{each["id"]}" }).each { |item| ask(:post, "#{address}/settled", { item:, done: true }) }
+    expect(ask(:get, address)["money"]).to include("unpriced" => [], "total" => 52.0, "saving" => 358.0)
     expect(fields(ask(:put, "#{address}/quote", { total: "lots" }))).to eq("total" => "not_a_number")
     expect(ask(:put, "#{address}/quote", { total: nil })["money"]["shop_from"]).to eq("estimate")
     expect(fields(ask(:put, "/money", { tax_percent: "300", currency: "" }))).to eq("tax_percent" => "out_of_range", "currency" => "missing")

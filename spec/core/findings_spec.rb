@@ -100,36 +100,36 @@ RSpec.describe "Findings" do
   end
 
   describe judgement::RotorPlan do
-    def verdict(mm, error_mm: 0.03, discard_mm: 22.0, chance: 0.05)
+    def verdict(mm, error_mm: 0.03, discard_mm: 20.4, chance: 0.05)
       Graver::Core::Judgement::RotorVerdict.call(thickness: { mean_mm: mm, sd_mm: error_mm / 2 }, discard_mm:, life: nil, next_pads_km: nil,
                                                  rules: { coverage: 2, outlast_chance: 0.25 }).with(chance:)
     end
 
-    def judged(*mm, leaves: nil, school: "reuse", machine_to_mm: 22.5, discard_mm: 22.0, wear_mm: 0.3)
+    def judged(*mm, leaves: nil, school: "reuse", machine_to_mm: 20.9, discard_mm: 20.4, wear_mm: 0.3)
       described_class.call(verdicts: mm.map { |each| verdict(each, discard_mm:) }, leaves:, school:, machine_to_mm:, discard_mm:, wear_mm:, cut_mm: 0.4, order: KNOWLEDGE.rotor_rules["order"])
     end
 
     def plan(...) = judged(...).outcome
 
-    # common practice, no source: discard 22 mm: 23.5 passes, 22.05 is measured again (here ± 0.06), 22.00 counts as out
+    # common practice, no source: discard 20.4 mm: 21.9 passes, 20.45 is measured again (here ± 0.06), 20.40 counts as out
     it "treats both rotors alike, by thickness, faces and school" do
-      expect([plan(23.5, 23.5), plan(23.5, 22.02), plan(23.5, 22.0)]).to eq(%w[stay measure_again replace])
-      expect([plan(23.5), plan(23.5, leaves: "cut"), plan(22.9, leaves: "cut"), plan(23.5, leaves: "replace"),
-              plan(23.5, leaves: "cut", machine_to_mm: nil, wear_mm: nil)]).to eq(%w[stay turn replace replace face_bad])
+      expect([plan(21.9, 21.9), plan(21.9, 20.42), plan(21.9, 20.4)]).to eq(%w[stay measure_again replace])
+      expect([plan(21.9), plan(21.9, leaves: "cut"), plan(21.3, leaves: "cut"), plan(21.9, leaves: "replace"),
+              plan(21.9, leaves: "cut", machine_to_mm: nil, wear_mm: nil)]).to eq(%w[stay turn replace replace face_bad])
       # pulsation without readings all round: nothing is said before that, but a rotor that is out stays out
-      expect([plan(23.5, leaves: "measure"), plan(22.0, leaves: "measure"), plan(23.5, leaves: "measure", discard_mm: nil)]).to eq(%w[measure_again replace unknown_limit])
+      expect([plan(21.9, leaves: "measure"), plan(20.4, leaves: "measure"), plan(21.9, leaves: "measure", discard_mm: nil)]).to eq(%w[measure_again replace unknown_limit])
       # no new pads are due: no school asks for rotors
-      expect(plan(23.5, school: nil)).to eq("stay")
-      expect([plan(23.5, school: "new"), plan(23.5, school: "turn"), plan(22.9, school: "turn"), plan(22.02, school: "new")]).to eq(%w[new_by_school turn stay measure_again])
+      expect(plan(21.9, school: nil)).to eq("stay")
+      expect([plan(21.9, school: "new"), plan(21.9, school: "turn"), plan(21.3, school: "turn"), plan(20.42, school: "new")]).to eq(%w[new_by_school turn stay measure_again])
     end
 
-    # By hand: 23.5 - 0.03 - 0.4 = 23.07. A machine-to thickness of 22.5 has the wear of the next pads in it (common practice,
-    # no source), so 0.57 is left; above the discard thickness of 22 alone the 0.3 mm of that wear come off too: 0.77.
+    # By hand: 21.9 - 0.03 - 0.4 = 21.47. A machine-to thickness of 20.9 has the wear of the next pads in it (common practice,
+    # no source), so 0.57 is left; above the discard thickness of 20.4 alone the 0.3 mm of that wear come off too: 0.77.
     it "says what a cut would leave, and takes the wear to come off once" do
-      expect(judged(23.5).cut_left_mm).to be_within(1e-9).of(0.57)
-      expect(judged(23.5, wear_mm: 5.0).cut_left_mm).to be_within(1e-9).of(0.57)
-      expect(judged(23.5, machine_to_mm: nil).cut_left_mm).to be_within(1e-9).of(0.77)
-      expect(judged(23.5, machine_to_mm: nil, wear_mm: nil).cut_left_mm).to be_nil
+      expect(judged(21.9).cut_left_mm).to be_within(1e-9).of(0.57)
+      expect(judged(21.9, wear_mm: 5.0).cut_left_mm).to be_within(1e-9).of(0.57)
+      expect(judged(21.9, machine_to_mm: nil).cut_left_mm).to be_within(1e-9).of(0.77)
+      expect(judged(21.9, machine_to_mm: nil, wear_mm: nil).cut_left_mm).to be_nil
     end
   end
 

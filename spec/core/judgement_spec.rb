@@ -7,25 +7,25 @@ RSpec.describe "Judging" do
   describe Graver::Core::Judgement::RotorVerdict do
     let(:long) { Graver::Core::Wear::Life.new([0.0, 100_000.0, 200_000.0], [1.0, 1.0, 0.0]) }
 
-    def verdict(mean_mm, sd_mm: 0.03, discard_mm: 22.0, life: long, next_pads_km: 60_000)
+    def verdict(mean_mm, sd_mm: 0.03, discard_mm: 20.4, life: long, next_pads_km: 60_000)
       thickness = mean_mm && { mean_mm:, sd_mm: }
       described_class.call(thickness:, discard_mm:, life:, next_pads_km:, rules: { coverage: 2, outlast_chance: 0.25 }).outcome
     end
 
-    # common practice, no source: discard 22 mm, 23.5 passes, 22.05 passes by a hair and must be measured again; a reading
+    # common practice, no source: discard 20.4 mm, 21.9 passes, 20.45 passes by a hair and must be measured again; a reading
     # on the limit counts as out
     it "decides at, just inside and just outside the limit" do
-      expect([23.5, 22.061, 22.059, 22.05, 22.001, 22.0, 21.9].map { |mm| verdict(mm) }).to eq(%w[stay stay measure_again measure_again measure_again replace replace])
+      expect([21.9, 20.461, 20.459, 20.45, 20.401, 20.4, 20.3].map { |mm| verdict(mm) }).to eq(%w[stay stay measure_again measure_again measure_again replace replace])
     end
 
     it "gives no verdict without a limit or a reading" do
-      expect(verdict(23.5, discard_mm: nil)).to eq("unknown_limit")
+      expect(verdict(21.9, discard_mm: nil)).to eq("unknown_limit")
       expect(verdict(nil)).to eq("unmeasured")
     end
 
     it "asks whether the rotor outlasts the next pads" do
-      expect(verdict(22.5, next_pads_km: 124_000)).to eq("stay")
-      expect(verdict(22.5, next_pads_km: 126_000)).to eq("will_not_outlast")
+      expect(verdict(20.9, next_pads_km: 124_000)).to eq("stay")
+      expect(verdict(20.9, next_pads_km: 126_000)).to eq("will_not_outlast")
     end
   end
 

@@ -18,7 +18,7 @@ RSpec.describe "Planning" do
     # common practice, no source: slide pin bolts 20 to 55 N·m; the figures are those met in the trade
     it "questions a value that fits another unit or another decimal place" do
       expect(torque("28", "N·m").doubt(20, 55)).to be_nil
-      expect(torque("216", "N·m").doubt(20, 55)).to eq("lbf·in")
+      expect(torque("300", "N·m").doubt(20, 55)).to eq("lbf·in")
       expect(torque("28", "lbf·in").doubt(20, 55)).to eq("N·m")
       expect(torque("3.5", "N·m").doubt(30, 40)).to eq("ten_times")
       expect(torque("2000", "N·m").doubt(20, 55)).to eq("unknown")

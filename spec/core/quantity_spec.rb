@@ -18,10 +18,10 @@ RSpec.describe Graver::Core::Quantity do
     expect(described_class::TORQUE.to_base(1, "lbf·in")).to be_within(5e-8).of(0.1129848)
   end
 
-  # common practice, no source: 140 N·m is about 103 lbf·ft; 18-20 lbf·ft is about 215-240 lbf·in
+  # common practice, no source: 140 N·m is about 103 lbf·ft; a foot has twelve inches
   it "agrees with what mechanics know by heart" do
     expect(described_class::TORQUE.convert(140, from: "N·m", to: "lbf·ft")).to be_within(0.5).of(103)
-    expect(described_class::TORQUE.convert(18, from: "lbf·ft", to: "lbf·in")).to be_within(1e-9).of(216)
+    expect(described_class::TORQUE.convert(25, from: "lbf·ft", to: "lbf·in")).to be_within(1e-9).of(300)
     expect(described_class::LENGTH.to_base(Rational(7, 32), "in")).to be_within(0.001).of(5.556)
   end
 

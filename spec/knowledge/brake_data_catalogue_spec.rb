@@ -27,7 +27,7 @@ RSpec.describe Graver::Knowledge::BrakeDataCatalogue do
 
   it "converts on the way in" do
     # NIST SP 811 B.8 (from memory): exact inch; 1 lbf·ft = 1.355 818 N·m
-    expect(catalogue.check("rotor.discard_thickness", "0.180", "in", "cast", "motorcycle")).to be_within(1e-9).of(4.572)
+    expect(catalogue.check("rotor.discard_thickness", "0.173", "in", "cast", "motorcycle")).to be_within(1e-9).of(4.3942)
     expect(catalogue.check("slide_pin_bolt.torque", "20", "lbf·ft", "manual", "car")).to be_within(1e-4).of(27.1164)
     expect(catalogue.check("wheel_nut.count", "5", nil, "measured", "car")).to eq(5)
   end

@@ -14,12 +14,15 @@ module Graver
     # - `quantities` lists what it can send: "length", "odometer", "fluid_level".
     # - `method` is the way of reading a length it serves ("caliper", "micrometer", ...), nil when it sends none.
     # - `settings` and `change` exist for devices that can be adjusted from here; a plain device has none.
-    # - `touch` tells a simulated device what it is held against; a real one knows by itself and ignores it.
+    # - `touch` tells a simulated device where it is held, and nothing of what is known there; a real one ignores it.
+    # - `simulated?` marks every sample: such a value never counts on a vehicle that is not a sample itself.
     #
     # spec/contract/device.rb holds every implementation to this.
     class Device
-      # value: text as shown; unit: a LENGTH unit, "km" or "mi", or "fraction" between MIN and MAX
-      Sample = Core::Value.define(:quantity, :value, :unit)
+      # value: text as shown; unit: a LENGTH unit, "km" or "mi", or "fraction" between MIN and MAX; simulated: made up
+      Sample = Core::Value.define(:quantity, :value, :unit, :simulated) do
+        def initialize(simulated: false, **rest) = super
+      end
       # One knob: value between least and most, in unit.
       Setting = Core::Value.define(:id, :label, :unit, :value, :least, :most)
 

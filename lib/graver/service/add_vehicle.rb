@@ -10,12 +10,13 @@ module Graver
         @context = context
       end
 
-      # given: { name:, kind:, distance_unit:, discs: { front:, rear: } }, checked by its contract -> Storage::Vehicle
-      def call(given)
+      # given: { name:, kind:, distance_unit:, discs: { front:, rear: } }, checked by its contract; sample: is all of it made up?
+      # -> Storage::Vehicle
+      def call(given, sample: false)
         discs = given.fetch(:discs, {})
         axles = %w[front rear].map { |name| { name:, sides: sides(given[:kind], discs[name.to_sym]) } }
         @context.store.transaction do
-          @context.store.vehicles.add(**given.slice(:name, :kind, :distance_unit), axles:, at: @context.now)
+          @context.store.vehicles.add(**given.slice(:name, :kind, :distance_unit), axles:, sample:, at: @context.now)
         end
       end
 

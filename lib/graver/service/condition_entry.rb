@@ -21,7 +21,7 @@ module Graver
         item = @knowledge.condition_item(given[:item]) or refuse("item", "unknown_item", "there is no such thing to look at")
         refuse("mark", "unknown_mark", "“#{given[:mark].to_s[0, 24]}” is no mark of #{item["label"].downcase}") unless item["marks"].any? { |mark| mark["id"] == given[:mark] }
         check_place(item, given)
-        { axle_id: given[:axle], **given.slice(:side, :face, :item, :mark), value: nil }
+        { axle_id: given[:axle], **given.slice(:side, :face, :item, :mark), value: nil, simulated: given[:simulated] || false }
       end
 
       private
@@ -41,7 +41,7 @@ module Graver
         refuse("value", "out_of_range", "#{figure["label"]} lies between #{figure["least"]} and #{figure["most"]} #{figure["unit"]}") unless number.between?(figure["least"], figure["most"])
         refuse("value", "not_whole", "#{figure["label"]} is a whole number") if figure["whole"] && number.denominator != 1
 
-        { axle_id: nil, side: nil, face: nil, item: given[:item], mark: nil, value: given[:value].strip }
+        { axle_id: nil, side: nil, face: nil, item: given[:item], mark: nil, value: given[:value].strip, simulated: given[:simulated] || false }
       rescue InvalidEntry => e
         raise e.faults.first.field.empty? ? e.under("value") : e
       end

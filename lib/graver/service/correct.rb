@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require_relative "condition_entry"
 require_relative "entered_reading"
 require_relative "instruments"
 require_relative "axle_files"
@@ -25,6 +26,17 @@ module Graver
         raise InvalidEntry.of("value", "unchanged", "is the same as before") if change.empty? || change == { "void" => row.void }
 
         add(look_over_id, change, given, reading_id)
+      end
+
+      # given: { void:, mark:, value:, reason: }: a mark or figure of what was looked at. Raises InvalidEntry, NotFound.
+      def condition(look_over_id, condition_id, given)
+        look_over = @store.look_overs.find(look_over_id)
+        row = look_over.conditions.find { |each| each.id == condition_id } or raise NotFound, "there is no such mark in this look-over"
+        require_reason(given)
+        change = given.key?(:void) ? { "void" => given[:void] } : condition_change(look_over, row, given)
+        raise InvalidEntry.of("value", "unchanged", "is the same as before") if change.empty? || change == { "void" => row.void }
+
+        @store.transaction { @store.corrections.add(look_over_id:, condition_id:, change:, reason: given[:reason].strip, at: @context.now) }
       end
 
       # given: { void:, date:, odometer: { value:, unit: }, note:, reason: }. Raises InvalidEntry, NotFound.
@@ -57,6 +69,14 @@ module Graver
           .reject { |field, value| row[field] == value }.transform_keys(&:to_s)
       rescue InvalidEntry => e
         raise(InvalidEntry, e.faults.map { |fault| fault.dup.tap { |copy| copy.field = "value" if copy.field.start_with?("values") } })
+      end
+
+      # Checked as if it were entered now.
+      def condition_change(look_over, row, given)
+        files = AxleFiles.new(@context).of([@store.vehicles.find(look_over.vehicle_id)]).fetch(look_over.vehicle_id).to_h { |file| [file.axle.id, file] }
+        wanted = { axle: row.axle_id, **row.to_h.slice(:side, :face, :item), mark: given[:mark] || row.mark, value: given[:value] || row.value }
+        checked = ConditionEntry.new(@context.knowledge, files).check(wanted)
+        checked.slice(:mark, :value).reject { |field, value| row[field] == value }.transform_keys(&:to_s)
       end
 
       def file(look_over, row)

@@ -49,7 +49,7 @@ module Graver
 
       def vehicle(given)
         discs = given.fetch("discs", {}).transform_keys(&:to_sym)
-        vehicle = AddVehicle.new(@context).call({ name: given["name"], kind: given["kind"], distance_unit: given["distance_unit"], discs: })
+        vehicle = AddVehicle.new(@context).call({ name: given["name"], kind: given["kind"], distance_unit: given["distance_unit"], discs: }, sample: true)
         ids = vehicle.axles.to_h { |axle| [axle.name, axle.id] }
         given.fetch("axles").each { |name, axle| brake_data(ids.fetch(name), axle.fetch("data", [])) }
         look_overs(given, vehicle.id, ids)

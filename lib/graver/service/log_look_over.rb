@@ -21,6 +21,7 @@ module Graver
         raise refusal if refusal
 
         saved = @store.transaction do
+          same_draft(vehicle_id, given[:draft_revision]) if given[:draft_revision]
           id = @store.look_overs.add(vehicle_id:, date: entry.stamp.date, odometer: entry.stamp.odometer, note: given[:note], at: @context.now,
                                      readings: entry.lines.flat_map { |line| rows(line) }, conditions: entry.conditions)
           entry.lines.select { |line| line.given[:answer] == "earlier_wrong" }.each { |line| void_earlier(line, entry.stamp.date) }
@@ -39,6 +40,14 @@ module Graver
 
       private
 
+      # The draft that was entered here is the one on file: nothing of another window is overwritten unseen. Raises Conflict.
+      def same_draft(vehicle_id, revision)
+        draft = @store.drafts.find(vehicle_id)
+        return if (draft&.revision || 0) == revision
+
+        raise Conflict.new(draft ? "this look-over was changed in another window" : "another window has saved this look-over", current: draft)
+      end
+
       # What is said of the brakes now stands on file, to be held against what comes of it.
       def keep_forecasts(vehicle_id) = KeepForecasts.new(@context).keep(AxleFiles.new(@context).of([@store.vehicles.find(vehicle_id)]).fetch(vehicle_id))
 
@@ -46,7 +55,7 @@ module Graver
         given, entered = line.given, line.entered
         kept = line.question && given[:answer] == "keep" ? line.question.sentence : nil
         common = { axle_id: given[:axle], event: given[:event], part: given[:part], side: given[:side], pad: given[:pad], method: entered.method,
-                   unit: entered.unit, overall: entered.overall, instrument_id: given[:instrument], doubt: kept }
+                   unit: entered.unit, overall: entered.overall, instrument_id: given[:instrument], simulated: given[:simulated] || false, doubt: kept }
         return [common.merge(value: nil, doubts: doubts(line))] if entered.values.empty?
 
         entered.values.each_with_index.map do |value, at|

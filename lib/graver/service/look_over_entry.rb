@@ -29,7 +29,7 @@ module Graver
         @given = given
         @instruments = instruments
         @stamp = ServiceStamp.new(context, files.first.vehicle, files.first.look_overs, given)
-        @faults = stamp.faults.dup
+        @faults = stamp.faults + simulated_faults(given)
         @lines = questioned(context, given.fetch(:readings).each_with_index.filter_map { |reading, at| line(reading, at) })
         @conditions = conditions_of(given)
       end
@@ -44,6 +44,13 @@ module Graver
       private
 
       def fault(field, code, message) = InvalidEntry::Fault.new(field:, code:, message:)
+
+      # A made-up odometer would turn everything that is counted.
+      def simulated_faults(given)
+        return [] if !given.dig(:odometer, :simulated) || @files.first.vehicle.sample
+
+        [fault("odometer.value", "simulated", "a simulated reader sent this: enter what the odometer of this vehicle shows")]
+      end
 
       def question_faults
         asked = lines.select { |line| line.question && !%w[keep earlier_wrong].include?(line.given[:answer]) }

@@ -13,8 +13,13 @@ module Graver
         @context = context
       end
 
+      # Is there a counter to ask?
+      def self.open?(context) = !context.counter.nil?
+
       # line: "front.pads", or the id of a consumable or tool -> [Checked]. Raises NotFound, DeviceFailed.
       def call(plan, line)
+        raise DeviceFailed, "no parts counter is connected" unless self.class.open?(@context)
+
         part = plan.parts.find { |each| each.id == line }
         return loose(plan, line).map { |offer| Checked.new(offer:, checks: []) } unless part
 

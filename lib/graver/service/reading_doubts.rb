@@ -26,7 +26,7 @@ module Graver
         return unless line.given[:event] == "reading" && %w[pad rotor].include?(line.entered.part)
 
         other = @swapped[line.at]
-        other ? asked("swapped", { other: other.entered.position.join(" ") }, nil, other.at) : alone(line)
+        other ? asked(line, "swapped", { other: other.entered.position.join(" ") }, nil, other.at) : alone(line)
       end
 
       private
@@ -36,16 +36,16 @@ module Graver
           Core::Judgement::ReadingQuestions::Asked.new(thickness: line.thickness, alternatives: line.entered.alternatives, new_mm: line.file.part(line.entered.part).new_mm,
                                                        plate_mm: plate_mm(line), before: before(line), expected: expected(line))
         )
-        question && asked(question.code, question.tokens, question.tokens[:unit], nil)
+        question && asked(line, question.code, question.tokens, question.tokens[:unit], nil)
       end
 
-      def asked(code, tokens, unit, other)
+      def asked(line, code, tokens, unit, other)
         entry = @knowledge.questions.dig("readings", code)
         sentence = Wording.tokens(entry.fetch("sentence"), tokens.transform_values { |value| value.is_a?(Float) ? format("%.1f", value) : value })
-        Asked.new(code:, sentence:, answers: entry.fetch("answers").map { |id| answer(id, unit) }, other:)
+        Asked.new(code:, sentence:, answers: entry.fetch("answers").map { |id| answer(id, unit, line.entered.part) }, other:)
       end
 
-      def answer(id, unit) = { id:, label: Wording.tokens(@knowledge.questions.dig("answers", id), { unit: }), unit: id == "other_unit" ? unit : nil }
+      def answer(id, unit, part) = { id:, label: Wording.tokens(@knowledge.questions.dig("answers", id), { unit:, part: }), unit: id == "other_unit" ? unit : nil }
 
       def plate_mm(line)
         return if line.entered.part != "pad" || line.entered.overall || line.entered.method == "percent"

@@ -10,6 +10,7 @@ module Graver
     class Drafts
       def initialize(database)
         @table = database[:look_over_drafts]
+        @binned = database[:binned_drafts]
       end
 
       def find(vehicle_id)
@@ -28,7 +29,31 @@ module Graver
 
       def remove(vehicle_id) = @table.where(vehicle_id:).delete
 
+      # Takes it away into the bin -> id there, or nil when there is none.
+      def bin(vehicle_id, at:)
+        row = @table.first(vehicle_id:) or return
+        remove(vehicle_id)
+        @binned.insert(**row.slice(:vehicle_id, :content, :recorded_at), binned_at: at)
+      end
+
+      # The newest first.
+      def binned = @binned.where(restored_at: nil).reverse(:id).map { |row| binned_record(row) }
+
+      # Raises NotFound.
+      def find_binned(id)
+        row = @binned.first(id:, restored_at: nil) or raise NotFound, "there is no such look-over in the bin"
+        binned_record(row)
+      end
+
+      # Into its place, which is free.
+      def restore(draft, at:)
+        @binned.where(id: draft.id).update(restored_at: at)
+        @table.insert(vehicle_id: draft.vehicle_id, content: JSON.generate(draft.content), revision: 1, recorded_at: at)
+      end
+
       private
+
+      def binned_record(row) = BinnedDraft.new(**row.slice(:id, :vehicle_id, :recorded_at), content: JSON.parse(row[:content]))
 
       def insert(vehicle_id, row)
         @table.insert_conflict.insert(vehicle_id:, **row)

@@ -44,10 +44,13 @@ module Graver
       # Counting look-overs, oldest first.
       def of_vehicle(vehicle_id) = of_vehicles([vehicle_id]).fetch(vehicle_id, [])
 
-      # { vehicle id => [LookOver] } without void ones and those of imports that were undone.
+      # { vehicle id => [LookOver] } without void ones and those of imports that were undone. What simulated devices sent counts
+      # on samples alone.
       def of_vehicles(vehicle_ids)
-        rows = standing.where(vehicle_id: vehicle_ids).all
-        records(rows).reject(&:void).sort_by { |look_over| [look_over.date, look_over.odometer_km, look_over.id] }.group_by(&:vehicle_id)
+        samples = @database[:vehicles].where(id: vehicle_ids, sample: true).select_map(:id)
+        kept = records(standing.where(vehicle_id: vehicle_ids).all).reject(&:void)
+        kept.map! { |look_over| samples.include?(look_over.vehicle_id) ? look_over : measured(look_over) }
+        kept.sort_by { |look_over| [look_over.date, look_over.odometer_km, look_over.id] }.group_by(&:vehicle_id)
       end
 
       # One with everything, void readings too. Raises NotFound.
@@ -66,13 +69,15 @@ module Graver
 
       private
 
-      CONDITION = { axle_id: nil, side: nil, face: nil, mark: nil, value: nil }.freeze
+      CONDITION = { axle_id: nil, side: nil, face: nil, mark: nil, value: nil, simulated: false }.freeze
       ROW = { axle_id: nil, event: "reading", part: nil, side: nil, pad: nil, place: 1, method: nil, value: nil, upper: nil,
-              unit: nil, overall: false, doubt: nil, instrument_id: nil }.freeze
+              unit: nil, overall: false, doubt: nil, instrument_id: nil, simulated: false }.freeze
       READING_COLUMNS = [*ROW.keys, :look_over_id].freeze
       BARE = { true => 1, false => 0 }.freeze
       LOOK_OVER_COLUMNS = %i[id vehicle_id date odometer_value odometer_unit odometer_km note recorded_at import_id].freeze
       private_constant :ROW, :CONDITION, :READING_COLUMNS, :LOOK_OVER_COLUMNS, :BARE
+
+      def measured(look_over) = look_over.with(readings: look_over.readings.reject(&:simulated), conditions: look_over.conditions.reject(&:simulated))
 
       # Those typed in, and those of imports that were not undone.
       def standing
@@ -120,13 +125,19 @@ module Graver
       end
 
       def record(row, readings, conditions, corrections, doubts, void)
-        mine, theirs = corrections.partition { |correction| correction.reading_id.nil? }
+        mine = corrections.select { |correction| correction.reading_id.nil? && correction.condition_id.nil? }
         now = Corrections.applied(row.merge(void: false), mine)
-        by_reading = theirs.group_by(&:reading_id)
+        by_reading, by_condition = corrections.group_by(&:reading_id), corrections.group_by(&:condition_id)
+        marks = conditions.map { |condition| condition(condition, by_condition.fetch(condition[:id], [])) }
         rows = readings.map { |reading| reading(reading, by_reading.fetch(reading[:id], []), doubts.fetch(reading[:id], [])) }
         fields = now.slice(:id, :vehicle_id, :odometer_value, :odometer_unit, :odometer_km, :note, :void, :import_id, :job_id)
         LookOver.new(**fields, date: Date.iso8601(now[:date]), readings: void ? rows : rows.reject(&:void), corrections: mine,
-                               conditions: conditions.map { |condition| Condition.new(**condition.slice(*Condition.members)) })
+                               conditions: void ? marks : marks.reject(&:void))
+      end
+
+      def condition(row, corrections)
+        now = Corrections.applied(row.merge(void: false), corrections)
+        Condition.new(**now.slice(*Condition.members), entered: row[:mark] || row[:value], corrections:)
       end
 
       def reading(row, corrections, doubts)

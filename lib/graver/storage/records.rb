@@ -5,7 +5,8 @@ require_relative "../core/value"
 module Graver
   module Storage
     # kind: "car", "van", "off_roader" or "motorcycle"; distance_unit: "km" or "mi"; axles: [Axle].
-    Vehicle = Core::Value.define(:id, :name, :kind, :distance_unit, :archived, :axles)
+    # sample: made up, so that made-up values count on it.
+    Vehicle = Core::Value.define(:id, :name, :kind, :distance_unit, :archived, :sample, :axles)
 
     # sides: ["left", "right"], or the one that carries a disc.
     Axle = Core::Value.define(:id, :vehicle_id, :name, :sides)
@@ -18,18 +19,18 @@ module Graver
                                   :readings, :conditions, :corrections)
 
     # One row as it counts now; several places of one position are several rows. entered: the value first entered;
-    # doubts: [Doubt]; corrections: [Correction], oldest first.
+    # simulated: a simulated device sent it; doubts: [Doubt]; corrections: [Correction], oldest first.
     ReadingRow = Core::Value.define(:id, :axle_id, :event, :part, :side, :pad, :place, :method, :value, :upper, :unit, :overall, :doubt,
-                                    :instrument_id, :void, :entered, :doubts, :corrections)
+                                    :instrument_id, :simulated, :void, :entered, :doubts, :corrections)
 
     # A question that was put, the value it was about, and the answer.
     Doubt = Core::Value.define(:code, :question, :value, :unit, :answer)
 
-    # One mark (or figure) of what was looked at. axle_id, side, face are nil where they do not apply.
-    Condition = Core::Value.define(:axle_id, :side, :face, :item, :mark, :value)
+    # One mark (or figure) of what was looked at, as it counts now. axle_id, side, face are nil where they do not apply.
+    Condition = Core::Value.define(:id, :axle_id, :side, :face, :item, :mark, :value, :simulated, :void, :entered, :corrections)
 
-    # change: { field => value now } or { "void" => true }; reading_id nil: of the look-over itself.
-    Correction = Core::Value.define(:id, :look_over_id, :reading_id, :change, :reason, :recorded_at)
+    # change: { field => value now } or { "void" => true }; reading_id and condition_id nil: of the look-over itself.
+    Correction = Core::Value.define(:id, :look_over_id, :reading_id, :condition_id, :change, :reason, :recorded_at)
 
     # Numbers as entered, in `unit`; checks: [ZeroCheckRow], oldest first.
     Instrument = Core::Value.define(:id, :name, :method, :unit, :least, :most, :resolution, :uncertainty, :retired, :checks)
@@ -42,6 +43,7 @@ module Graver
     Import = Core::Value.define(:id, :vehicle_id, :name, :digest, :mapping, :result, :state, :recorded_at)
 
     Draft = Core::Value.define(:content, :revision, :recorded_at)
+    BinnedDraft = Core::Value.define(:id, :vehicle_id, :content, :recorded_at)
 
     # kind: "trip", "driving" or "inspection"; distance as entered (of a trip, or a year's driving); wear_factor: text or nil.
     AheadRow = Core::Value.define(:id, :vehicle_id, :kind, :name, :from_on, :to_on, :distance, :unit, :wear_factor)

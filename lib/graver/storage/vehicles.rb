@@ -12,16 +12,16 @@ module Graver
       end
 
       # axles: [{ name:, sides: [] }] -> Vehicle
-      def add(name:, kind:, distance_unit:, axles:, at:)
-        id = @database[:vehicles].insert(name:, kind:, distance_unit:, recorded_at: at)
+      def add(name:, kind:, distance_unit:, axles:, at:, sample: false)
+        id = @database[:vehicles].insert(name:, kind:, distance_unit:, sample:, recorded_at: at)
         axles.each { |axle| @database[:axles].insert(vehicle_id: id, name: axle[:name], sides: axle[:sides].join(",")) }
         find(id)
       end
 
-      # Vehicles that are not archived, in the order they were added.
-      def all
+      # Vehicles that are not archived (or those that are), in the order they were added.
+      def all(archived: false)
         axles = @database[:axles].order(:id).map { |row| axle_record(row) }.group_by(&:vehicle_id)
-        @database[:vehicles].where(archived_at: nil).order(:id).map { |row| record(row, axles.fetch(row[:id], [])) }
+        (archived ? @database[:vehicles].exclude(archived_at: nil) : @database[:vehicles].where(archived_at: nil)).order(:id).map { |row| record(row, axles.fetch(row[:id], [])) }
       end
 
       # Raises NotFound.
@@ -44,7 +44,7 @@ module Graver
       private
 
       def record(row, axles)
-        Vehicle.new(**row.slice(:id, :name, :kind, :distance_unit), archived: !row[:archived_at].nil?, axles:)
+        Vehicle.new(**row.slice(:id, :name, :kind, :distance_unit), archived: !row[:archived_at].nil?, sample: row[:sample], axles:)
       end
 
       def axle_record(row) = Axle.new(**row.slice(:id, :vehicle_id, :name), sides: row[:sides].split(","))

@@ -9,6 +9,8 @@ module Graver
       class LookOverCorrection < Contract
         json do
           optional(:reading).filled(:integer)
+          optional(:condition).filled(:integer)
+          optional(:mark).filled(:string, max_size?: 40)
           required(:reason).value(:string, max_size?: 400)
           optional(:void).filled(:bool)
           optional(:value).filled(:string, max_size?: 40)

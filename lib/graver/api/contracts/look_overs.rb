@@ -10,6 +10,7 @@ module Graver
         required(:value).filled(:string, max_size?: 20)
         optional(:unit).filled(:string, included_in?: DISTANCE_UNITS)
         optional(:keep).filled(:bool)
+        optional(:simulated).filled(:bool)
       end
 
       # A dated service without readings.
@@ -29,7 +30,7 @@ module Graver
         required(:question).filled(:string, max_size?: 400)
         optional(:value).maybe(:string, max_size?: 40)
         optional(:unit).maybe(:string, max_size?: 10)
-        required(:answer).filled(:string, included_in?: %w[again other_unit with_plate swap keep earlier_wrong])
+        required(:answer).filled(:string, included_in?: %w[again other_unit with_plate swap keep earlier_wrong fitted])
       end
 
       READING = Dry::Schema.JSON do
@@ -46,6 +47,7 @@ module Graver
         optional(:instrument).maybe(:integer)
         optional(:answer).maybe(:string, included_in?: %w[keep earlier_wrong])
         optional(:doubts).value(:array, max_size?: 12).each { hash(DOUBT) }
+        optional(:simulated).filled(:bool)
       end
 
       CONDITION = Dry::Schema.JSON do
@@ -55,6 +57,7 @@ module Graver
         optional(:face).maybe(:string, included_in?: %w[inner outer])
         optional(:mark).maybe(:string, max_size?: 40)
         optional(:value).maybe(:string, max_size?: 20)
+        optional(:simulated).filled(:bool)
       end
 
       # A look-over with its readings. Empty odometer and date are let through: the entry itself says what they lack.
@@ -68,7 +71,10 @@ module Graver
             required(:value).value(:string, max_size?: 20)
             optional(:unit).filled(:string, included_in?: DISTANCE_UNITS)
             optional(:keep).filled(:bool)
+            optional(:simulated).filled(:bool)
           end
+          # of the draft that is saved: another window may have gone on with it
+          optional(:draft_revision).filled(:integer, gteq?: 0)
           optional(:note).maybe(:string, max_size?: LONGEST_TEXT)
           required(:readings).value(:array, max_size?: MOST_READINGS).each { hash(READING) }
           optional(:conditions).value(:array, max_size?: MOST_CONDITIONS).each { hash(CONDITION) }

@@ -5,6 +5,7 @@ require_relative "../contracts/corrections"
 require_relative "../serializers/preview"
 require_relative "../serializers/walk_rounds"
 require_relative "../serializers/look_overs"
+require_relative "../../service/bin"
 require_relative "../../service/correct"
 require_relative "../../service/log_look_over"
 require_relative "../../service/vehicle_overviews"
@@ -19,6 +20,13 @@ module Graver
           app.helpers do
             # A vehicle that is there.
             def vehicle_id = context.store.vehicles.find(id).id
+            def bin_json
+              contents = Service::Bin.new(context).contents
+              { vehicles: contents.vehicles.map { |vehicle| vehicle.to_h.slice(:id, :name, :kind) },
+                jobs: contents.jobs.map { |job, vehicle| { id: job.id, vehicle: vehicle.name, what: Service::JobTitle.of_job(knowledge, job, vehicle.axles) } },
+                drafts: contents.drafts.map { |draft, vehicle| { id: draft.id, vehicle: vehicle.name, vehicle_id: vehicle.id, recorded_at: draft.recorded_at } } }
+            end
+
             def look_over_json(id) = Serializers::LookOvers.new(knowledge).call(context.store.look_overs.find(id), context.store)
           end
 
@@ -54,15 +62,21 @@ module Graver
           end
 
           app.delete("/vehicles/:id/draft") do
-            context.store.transaction { context.store.drafts.remove(vehicle_id) }
-            status 204
+            answer({ binned: Service::Bin.new(context).put_draft(vehicle_id) })
           end
+
+          app.get("/bin") { answer(bin_json) }
+          app.post("/binned-drafts/:id/restore") { answer({ vehicle_id: Service::Bin.new(context).restore_draft(id) }) }
 
           app.get("/look-overs/:id") { answer(look_over_json(id)) }
 
           app.post("/look-overs/:id/corrections") do
             given = payload(Contracts::LookOverCorrection)
-            given[:reading] ? Service::Correct.new(context).reading(id, given[:reading], given.except(:reading)) : Service::Correct.new(context).look_over(id, given)
+            correct = Service::Correct.new(context)
+            if given[:reading] then correct.reading(id, given[:reading], given.except(:reading))
+            elsif given[:condition] then correct.condition(id, given[:condition], given.except(:condition))
+            else correct.look_over(id, given)
+            end
             answer(look_over_json(id), 201)
           end
         end

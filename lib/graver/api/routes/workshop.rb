@@ -7,6 +7,7 @@ require_relative "../serializers/torque_wrenches"
 require_relative "../../service/bench_reading"
 require_relative "../../core/quantity/entered_number"
 require_relative "../../service/instruments"
+require_relative "../../service/part_offers"
 require_relative "../../core/planning/torque"
 require_relative "../../service/torque_wrenches"
 
@@ -62,7 +63,7 @@ module Graver
 
           app.get("/axles/:id/torque-settings") { answer({ settings: torque_settings(file, asked_extension_mm) }) }
 
-          app.get("/devices") { answer(Serializers::Devices.all(context.bench)) }
+          app.get("/devices") { answer(Serializers::Devices.all(context.bench, Service::PartOffers.open?(context))) }
 
           app.patch("/devices/:id") do
             # The knobs are each device's own, so their names are not known to the contract.

@@ -7,7 +7,7 @@ module Graver
       module Devices
         module_function
 
-        def all(bench) = { devices: bench.all.map { |device| one(device) } }
+        def all(bench, counter) = { counter:, devices: bench.all.map { |device| one(device) } }
 
         def one(device)
           { id: device.id, label: device.label, quantities: device.quantities, method: device.method, connected: device.connected?, simulated: device.simulated?,

@@ -36,7 +36,7 @@ module Graver
 
         def reading(row, axles)
           { id: row.id, axle: axles[row.axle_id], event: row.event, label: label(row, axles), part: row.part, value: row.value, upper: row.upper, unit: row.unit, method: row.method,
-            method_label: method_label(row.method), overall: row.overall, void: row.void, entered: row.entered, kept: !row.doubt.nil?,
+            method_label: method_label(row.method), overall: row.overall, void: row.void, entered: row.entered, kept: !row.doubt.nil?, simulated: row.simulated,
             doubts: row.doubts.map { |doubt| { question: doubt.question, value: [doubt.value, doubt.unit].compact.join(" "), answer: answer(doubt) } },
             corrections: row.corrections.map { |correction| correction(correction) } }
         end
@@ -58,18 +58,22 @@ module Graver
 
         def answer(doubt)
           text = @knowledge.questions.dig("answers", doubt.answer) || doubt.answer
-          Service::Wording.tokens(text, { unit: "another unit" })
+          Service::Wording.tokens(text, { unit: "another unit", part: "part" })
         end
 
         def mark(condition, axles)
           place = [axles[condition.axle_id], condition.side, condition.face].compact.join(" ")
+          common = { id: condition.id, place:, void: condition.void, simulated: condition.simulated, corrections: condition.corrections.map { |correction| correction(correction) } }
           figure = @knowledge.condition_figure(condition.item)
-          return { place:, item: figure["label"], mark: "#{condition.value} #{figure["unit"]}", word: nil } if figure
+          return { **common, item: figure["label"], mark: "#{condition.value} #{figure["unit"]}", mark_id: nil, entered: condition.entered, word: nil, choices: [] } if figure
 
           item = @knowledge.condition_item(condition.item)
-          mark = item && item["marks"].find { |each| each["id"] == condition.mark }
-          { place:, item: item ? item["label"] : condition.item, mark: mark ? mark["label"] : condition.mark, word: mark && mark["word"] }
+          choices = item ? item["marks"].map { |each| each.slice("id", "label") } : []
+          { **common, item: item ? item["label"] : condition.item, mark: label_of(choices, condition.mark), mark_id: condition.mark, entered: label_of(choices, condition.entered),
+            word: item && item["marks"].find { |each| each["id"] == condition.mark }&.fetch("word", nil), choices: }
         end
+
+        def label_of(choices, id) = choices.find { |each| each["id"] == id }&.fetch("label") || id
       end
     end
   end

@@ -22,8 +22,8 @@ module Graver
         end
 
         def call(overview)
-          fields = overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit, :archived)
-          fields.merge(odometer(overview), state: @axles.state(word(overview)), fluid: fluid(overview.fluid), log: log(overview), axles: axles(overview), jobs_done: jobs_done(overview),
+          fields = overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit, :archived, :sample)
+          fields.merge(odometer(overview), state: @axles.state(word(overview)), fluid: fluid(overview.fluid), log: log(overview), axles: axles(overview), jobs_done: jobs_done(overview), jobs_open: jobs_open(overview),
                                            skipped: skipped(overview), seen: overview.seen.select(&:word).map { |mark| seen(mark) } + found(overview.findings, overview))
         end
 
@@ -39,6 +39,10 @@ module Graver
 
         def axles(overview)
           overview.axles.map { |axle| @axles.call(axle, overview.jobs.fetch(axle.file.axle.id, []).first) }
+        end
+
+        def jobs_open(overview)
+          overview.jobs.values.flatten.uniq(&:id).map { |job| { **@axles.brief(job), what: Service::JobTitle.of_job(@knowledge, job, overview.vehicle.axles) } }
         end
 
         def jobs_done(overview)

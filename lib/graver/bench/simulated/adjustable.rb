@@ -10,14 +10,20 @@ module Graver
       class Adjustable < Device
         DROPS = { id: "drops", label: "Line drops, per reading", unit: "%", value: 0.0, least: 0, most: 100 }.freeze
 
-        def initialize(seed:, knobs:, **rest)
+        # Where it is held; all of it may be nil.
+        Place = Core::Value.define(:vehicle, :axle, :part, :side, :pad)
+
+        def initialize(seed:, knobs:, world:, **rest)
           super(**rest)
+          @world = world
+          touch
           @random = Random.new(seed)
           @settings = [*knobs, DROPS].to_h { |knob| [knob[:id], Setting.new(**knob)] }
           @connected = true
         end
 
         def simulated? = true
+        def touch(vehicle: nil, axle: nil, part: nil, side: nil, pad: nil) = @place = Place.new(vehicle:, axle:, part:, side:, pad:)
         def connected? = @connected
         def connect = @connected = true
         def disconnect = @connected = false

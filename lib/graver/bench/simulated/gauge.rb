@@ -14,7 +14,6 @@ module Graver
         def initialize(method:, step_mm:, noise_mm:, **rest)
           @method = method
           @step_mm = step_mm
-          @touching_mm = 0.0
           @readings = 0
           knobs = [{ id: "noise", label: "Noise", unit: "mm", value: noise_mm, least: 0, most: 1 },
                    { id: "zero", label: "Wrong zero", unit: "mm", value: 0.0, least: -5, most: 5 },
@@ -23,16 +22,18 @@ module Graver
         end
 
         def quantities = ["length"]
-        def touch(length_mm: 0.0, **) = @touching_mm = length_mm
 
         private
 
         def sample(quantity)
-          shown = @touching_mm + knob("zero") + (knob("drift") * @readings) + (knob("noise") * normal)
+          shown = touching_mm + knob("zero") + (knob("drift") * @readings) + (knob("noise") * normal)
           @readings += 1
           steps = (shown / @step_mm).round
-          Sample.new(quantity:, value: format("%.#{digits}f", steps * @step_mm), unit: "mm")
+          Sample.new(quantity:, value: format("%.#{digits}f", steps * @step_mm), unit: "mm", simulated: true)
         end
+
+        # Closed jaws, until it is held somewhere.
+        def touching_mm = @place.vehicle ? @world.length_mm(*@place.to_h.values_at(:vehicle, :axle, :part, :side, :pad)) : 0.0
 
         def digits = [-Math.log10(@step_mm).floor, 0].max
       end

@@ -7,6 +7,7 @@ Sequel.migration do
     alter_table(:look_overs) { add_foreign_key :job_id, :jobs }
     alter_table(:readings) { add_column :simulated, TrueClass, null: false, default: false }
     alter_table(:conditions) { add_column :simulated, TrueClass, null: false, default: false }
+    alter_table(:corrections) { add_foreign_key :condition_id, :conditions }
     alter_table(:vehicles) { add_column :sample, TrueClass, null: false, default: false }
     # the owner says that this value is used, whatever other sources say
     alter_table(:brake_data) { add_column :chosen, TrueClass, null: false, default: false }
@@ -26,6 +27,7 @@ Sequel.migration do
     drop_table(:binned_drafts)
     alter_table(:brake_data) { drop_column :chosen }
     alter_table(:vehicles) { drop_column :sample }
+    alter_table(:corrections) { drop_column :condition_id }
     alter_table(:conditions) { drop_column :simulated }
     alter_table(:readings) { drop_column :simulated }
     alter_table(:look_overs) { drop_column :job_id }
