@@ -87,7 +87,8 @@ RSpec.describe "Findings in the API" do
   it "weighs each mark of a rotor's face the same in advice, verdict and scope" do
     sound = %w[left right].map { |side| rotor(side, *["27.8"] * 4) }
     ask(:post, look_overs, look_over("2026-05-09", "59990", *all_pads("8", "8", "8", "8")))
-    expected = { "grooved_light" => %w[stay stay], "grooved" => %w[stay stay], "grooved_deep" => %w[turn turn], "heat_spotted" => %w[replace new], "lip_high" => %w[stay stay], "cracked" => %w[replace new] }
+    expected = { "grooved_light" => %w[stay stay], "grooved" => %w[stay stay], "grooved_deep" => %w[turn turn], "heat_spotted" => %w[replace new], "lip_high" => %w[stay stay],
+                 "cracked" => %w[replace new] }
     expected.each_with_index do |(mark, verdict), at|
       ask(:post, look_overs, look_over("2026-05-10", (60_000 + at).to_s, *sound, conditions: marks(["left", "rotor_face", mark, "outer"])))
       expect([rotors["outcome"], job_work]).to eq(verdict), mark

@@ -106,7 +106,9 @@ RSpec.describe "Findings" do
     end
 
     def judged(*mm, leaves: nil, school: "reuse", machine_to_mm: 20.9, discard_mm: 20.4, wear_mm: 0.3)
-      described_class.call(verdicts: mm.map { |each| verdict(each, discard_mm:) }, leaves:, school:, machine_to_mm:, discard_mm:, wear_mm:, cut_mm: 0.4, order: KNOWLEDGE.rotor_rules["order"])
+      described_class.call(verdicts: mm.map do |each|
+        verdict(each, discard_mm:)
+      end, leaves:, school:, machine_to_mm:, discard_mm:, wear_mm:, cut_mm: 0.4, order: KNOWLEDGE.rotor_rules["order"])
     end
 
     def plan(...) = judged(...).outcome

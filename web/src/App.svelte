@@ -2,7 +2,11 @@
   import Router from "svelte-spa-router";
   import { SkipToContent } from "carbon-components-svelte";
   import KeyHelp from "./components/KeyHelp.svelte";
+  import { guardFocus } from "./format/focus";
   import { routes } from "./routes";
+  import { outbox } from "./state/outbox.svelte";
+
+  $effect(guardFocus);
 </script>
 
 <SkipToContent href="#content" />
@@ -12,9 +16,13 @@
     <a href="#/">Garage</a>
     <a href="#/workshop">Workshop</a>
     <a href="#/vehicles/new">Add a vehicle</a>
+    <a href="#/bin">Bin</a>
   </nav>
   <KeyHelp />
 </header>
+{#if outbox.waiting.length}
+  <p class="unsent" role="status">{outbox.waiting.length === 1 ? "1 tick is" : `${outbox.waiting.length} ticks are`} not saved yet: the server cannot be reached. Trying again.</p>
+{/if}
 <main id="content" tabindex="-1">
   <Router {routes} restoreScrollState />
 </main>
@@ -35,4 +43,5 @@
   header a:focus-visible { outline-color: #f1efe9; }
   .name { font: 600 1.35rem/1 "Barlow Semi Condensed", sans-serif; border-left: 6px solid #c08a3e; padding-left: 0.6rem; }
   main:focus { outline: none; }
+  .unsent { background: #5a3a8a; color: #fff; padding: 0.5rem 1.25rem; font-weight: 600; }
 </style>

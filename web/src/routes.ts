@@ -11,6 +11,7 @@ export const routes = {
   "/vehicles/:id/findings": wrap({ asyncComponent: () => import("./routes/Findings.svelte") }),
   "/vehicles/:id/road": wrap({ asyncComponent: () => import("./routes/Road.svelte") }),
   "/look-overs/:id": wrap({ asyncComponent: () => import("./routes/LookOver.svelte") }),
+  "/bin": wrap({ asyncComponent: () => import("./routes/Bin.svelte") }),
   "/workshop": wrap({ asyncComponent: () => import("./routes/Workshop.svelte") }),
   "/axles/:id/brake-data": wrap({ asyncComponent: () => import("./routes/BrakeData.svelte") }),
   "/vehicles/:id/look-over": wrap({ asyncComponent: () => import("./routes/WalkRound.svelte") }),

@@ -30,7 +30,9 @@ module Graver
         works = @contents.fetch("rules/scope.yml").fetch("works")
         { needs: @procedure.steps.map(&:id), requires: facts, forbids: facts, gives: facts, takes: facts, fasteners: ids("fasteners.yml"), tighten: ids("fasteners.yml"),
           tools: ids("tools.yml"),
-          does: @procedure.hazards.map(&:id), consumables: ids("consumables.yml"), cautions: ids("cautions.yml"), calipers: ids("calipers.yml"), work: works.flat_map { |work| [work["id"], *work["means"]] }, schools: schools,
+          does: @procedure.hazards.map(&:id), consumables: ids("consumables.yml"), cautions: ids("cautions.yml"), calipers: ids("calipers.yml"), work: works.flat_map do |work|
+                                                                                                                                                   [work["id"], *work["means"]]
+                                                                                                                                                 end, schools: schools,
           **@contents.fetch("brake_data.yml").fetch("choices").slice("parking_brakes", "retentions", "springs", "hose_fittings").to_h { |key, choices| [key.to_sym, choices.keys] } }
       end
 
@@ -67,7 +69,9 @@ module Graver
       # A step whose words show a hazard names it; a hazard's facts are there.
       def unnamed_hazards
         shown = @procedure.steps.flat_map do |step|
-          @procedure.hazards.select { |hazard| hazard.shown_by?(step.text) && !step.does.include?(hazard.id) }.map { |hazard| "#{at(step)} #{hazard.label} and does not say so (does: #{hazard.id})" }
+          @procedure.hazards.select do |hazard|
+            hazard.shown_by?(step.text) && !step.does.include?(hazard.id)
+          end.map { |hazard| "#{at(step)} #{hazard.label} and does not say so (does: #{hazard.id})" }
         end
         facts = @procedure.hazards.flat_map { |hazard| hazard.requires + hazard.forbids } - @procedure.facts.keys
         open = @procedure.hazards.flat_map(&:requires).uniq.select { |fact| @procedure.facts[fact]&.optional }

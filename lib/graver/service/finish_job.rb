@@ -50,7 +50,7 @@ module Graver
 
         stages = @context.knowledge.procedure.stages.map(&:id) - ["follow_up"]
         open = Planning::Steps.new(@context.knowledge).progress(plan.ordered, job.done).open_gates(stages)
-        raise InvalidEntry, open.map { |each| InvalidEntry::Fault.new(field: "steps.#{each.key}", code: "gate_open", message: OrderFaults.named(each)) } if open.any?
+        raise(InvalidEntry, open.map { |each| InvalidEntry::Fault.new(field: "steps.#{each.key}", code: "gate_open", message: OrderFaults.named(each)) }) if open.any?
       end
 
       def entered(plan, given)
@@ -112,7 +112,8 @@ module Graver
       end
 
       def closed(plan, entered, look_over)
-        { hours: entered[:hours], spent: entered[:spent] || plan.money.total.round(2), parts: entered[:used].said, look_over:, sets: entered[:sets], estimate: plan.money.said, day: entered[:day] }
+        { hours: entered[:hours], spent: entered[:spent] || plan.money.total.round(2), parts: entered[:used].said, look_over:, sets: entered[:sets], estimate: plan.money.said,
+          day: entered[:day] }
       end
     end
   end

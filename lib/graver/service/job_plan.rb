@@ -88,7 +88,9 @@ module Graver
         @scope.halts(plan.overview, plan.job.axle_id, plan.job.scope).map do |halt|
           works = plan.scope.included.to_h { |axle| [axle.file.axle.id.to_s, axle.works] }.merge(halt.axle.file.axle.id.to_s => halt.works)
           mended = call(plan.overview, plan.job.axle_id, plan.job.with(state: "draft", scope: { "axles" => works, "reasons" => plan.job.scope&.fetch("reasons", {}) || {} }))
-          halt.with(buy: mended.parts.reject { |part| known.include?(part.id) || part.line.optional || part.state == "shelf" }.map { |part| "#{part.line.count || "?"} × #{part.line.label}" })
+          halt.with(buy: mended.parts.reject do |part|
+            known.include?(part.id) || part.line.optional || part.state == "shelf"
+          end.map { |part| "#{part.line.count || "?"} × #{part.line.label}" })
         end
       end
 

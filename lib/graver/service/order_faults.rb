@@ -32,7 +32,6 @@ module Graver
         else "#{step} comes after “#{self.class.short(@procedure.step(fault.about).text)}”"
         end
       end
-
     end
   end
 end

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { tick } from "svelte";
+  import Choose from "./Choose.svelte";
   import { upperFirst } from "../format/words";
   import type { Schemas } from "../api/client";
   import type { BrakeData, Field } from "../state/brakeData.svelte";
@@ -37,7 +38,7 @@
   }
 
   async function notToBeFound() {
-    if (await form.save([{ key: field.key, value: null, source: "unknown" }])) editing = false;
+    if (await form.save([{ key: field.key, value: null, source: "unknown" }])) await close();
   }
 
   /** Leaving the cell keeps what was typed. */
@@ -47,7 +48,14 @@
 
   function press(event: KeyboardEvent) {
     if (event.key === "Enter") (event.preventDefault(), void keep(true));
-    if (event.key === "Escape") editing = false;
+    if (event.key === "Escape") void close();
+  }
+
+  /** The keyboard stays at the cell. */
+  async function close() {
+    editing = false;
+    await tick();
+    cell?.querySelector("button")?.focus();
   }
 </script>
 
@@ -57,10 +65,7 @@
     <div class="edit" onkeydown={press} onfocusout={leave}>
       <label for="edit-{field.key}">{label}</label>
       {#if field.quantity === "choice"}
-        <select id="edit-{field.key}" bind:value={text} onchange={() => keep(true)}>
-          <option value="">not known</option>
-          {#each field.choices as choice (choice.id)}<option value={choice.id}>{choice.label}</option>{/each}
-        </select>
+        <Choose id="edit-{field.key}" value={text} options={[{ id: "", label: "not known" }, ...field.choices]} onchoose={(id) => ((text = id), void keep(true))} />
       {:else}
         <span class="row tight">
           <input id="edit-{field.key}" inputmode={field.quantity === "text" ? "text" : "decimal"} autocomplete="off" placeholder={field.hint ?? ""} bind:value={text} aria-invalid={!!fault} aria-describedby="says-{field.key}" />
@@ -68,7 +73,7 @@
         </span>
       {/if}
       <select class="source" aria-label="Where {label} comes from" bind:value={source}>{#each sources as each (each.id)}<option value={each.id}>{each.label}</option>{/each}</select>
-      <span class="row tight"><button type="button" class="small" onclick={() => keep(true)}>Keep</button><button type="button" class="small" onclick={notToBeFound}>Not to be found</button></span>
+      <span class="row tight"><button type="button" class="small" onclick={() => keep(true)}>Save</button><button type="button" class="small" onclick={notToBeFound}>I can't find it</button></span>
     </div>
   {:else}
     <button type="button" class="show" onclick={open}>
@@ -77,7 +82,7 @@
         <span class="value number" class:word={field.choices.length > 0}>{shown}{#if field.unit}<span class="unit">{field.unit}</span>{/if}</span>
         <span class="from">{sourceLabel ?? ""}</span>
       {:else}
-        <span class="value none">{field.looked_for ? "not to be found" : "not known"}</span>
+        <span class="value none">{field.looked_for ? "could not be found" : "not known"}</span>
       {/if}
     </button>
     {#if proposal}

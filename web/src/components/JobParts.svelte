@@ -13,6 +13,8 @@
   let entering = $state<{ line: string; known: Schemas["Supply"] | null } | null>(null);
   let asked = $state.raw<{ line: string; answer: Schemas["Offers"] } | null>(null);
   let askFault = $state("");
+  let counter = $state(false);
+  api.devices().then((devices) => (counter = devices.counter), () => undefined);
 
   const STATES: Record<Schemas["PartLine"]["state"], string> = { shelf: "On the shelf", order: "To order", choose: "Not chosen", settled: "You have it" };
   const settleId = (line: Schemas["PartLine"]) => `${line.optional ? "spares" : "parts"}:${line.id}`;
@@ -77,7 +79,7 @@
         {#if job.open}
           <div class="row deeds">
             <button type="button" class="link" onclick={() => (entering = { line: line.id, known: null })}>Enter a part</button>
-            <button type="button" class="link" onclick={() => ask(line)}>Ask the counter</button>
+            {#if counter}<button type="button" class="link" onclick={() => ask(line)}>Ask the counter</button>{/if}
             {#if line.state !== "shelf"}<label class="have"><input type="checkbox" checked={line.state === "settled"} onchange={(event) => job.settle(settleId(line), event.currentTarget.checked)} /> I have it</label>{/if}
           </div>
         {/if}

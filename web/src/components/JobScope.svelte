@@ -4,6 +4,7 @@
   import { upperFirst } from "../format/words";
   import { chosenWorks, type JobPlanState } from "../state/jobPlan.svelte";
   import AxleSection from "./AxleSection.svelte";
+  import Choose from "./Choose.svelte";
 
   /** What is done on each axle: proposed with its reason, changed by a tick. */
   let { job }: { job: JobPlanState } = $props();
@@ -35,7 +36,7 @@
   const shown = (id: number) => plan.axles.find((each) => each.axle.id === id);
 </script>
 
-{#if plan.id === null}<p class="quiet">So it is proposed. Plan the job, and all of it can be changed.</p>{/if}
+{#if plan.id === null}<p class="quiet">A suggestion. Save it as a job to change it.</p>{/if}
 {#if plan.scope.offers.length}
   <section class="sheet offers">
     <h2>In the same session</h2>
@@ -94,9 +95,7 @@
   <div class="schools">
     {#each plan.scope.schools as school (school.id)}
       <label class="school"><span>{school.label}</span>
-        <select disabled={!job.open || job.busy} value={school.chosen} onchange={(event) => job.act(() => api.chooseSchools({ [school.id]: event.currentTarget.value }).then(() => api.job(job.id)))}>
-          {#each school.options as option (option.id)}<option value={option.id}>{option.label}</option>{/each}
-        </select></label>
+        <Choose disabled={!job.open || job.busy} value={school.chosen} options={school.options} onchoose={(id) => job.act(() => api.chooseSchools({ [school.id]: id }).then(() => api.job(job.id)))} /></label>
     {/each}
   </div>
 </section>
@@ -119,7 +118,6 @@
   .verdicts li { font-size: 0.9375rem; }
   .schools { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(22rem, 100%), 1fr)); gap: 0.5rem 1.25rem; }
   .school { display: grid; grid-template-columns: 1fr; gap: 0.25rem; font-weight: 600; }
-  .school select { font: inherit; font-weight: 400; min-height: 48px; width: 100%; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.4rem; }
   .fault { color: var(--stop); font-weight: 600; }
   .sr { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); }
 </style>

@@ -31,20 +31,35 @@
   const history = $derived([expected === null ? "" : `expected ${mm(expected)} mm`, place.before && `last time ${place.before.text}`].filter(Boolean).join(", "));
   const runoutUsual = $derived(round.round?.usual.find((limit) => limit.id === (place.part === "runout" ? "lateral_runout_mm" : "thickness_variation_mm")));
 
-  // Letters never begin a number, so they are free to be keys; after a blank they are a unit: "218 thou".
-  const deeds: Record<string, () => void> = {
-    u: () => round.nextUnit(place),
-    p: () => round.togglePlate(place),
-    i: () => round.nextInstrument(place),
+  // In an empty field letters are keys, and what they did can be taken back; once something is typed they are text.
+  const fitted = (part: "pad" | "rotor") => `${round.isNew(wheel.axle, part) ? "New" : "No new"} ${wheel.axle_name} ${part}s`;
+  let set = 0;
+  const keyed: Record<string, [() => string, () => void]> = {
+    u: [() => `Unit: ${entry.unit}`, () => round.nextUnit(place)],
+    p: [() => (entry.overall ? "With plate" : "Friction only"), () => round.togglePlate(place)],
+    i: [() => `Tool: ${tool?.name ?? "any"}`, () => round.nextInstrument(place)],
+    n: [() => fitted("pad"), () => round.toggleFit(wheel.axle, "pad")],
+    r: [() => fitted("rotor"), () => round.toggleFit(wheel.axle, "rotor")],
+    o: [() => (set === 1 ? "1 item marked OK" : `${set} items marked OK`), () => (set = round.allInOrder(wheel))],
+  };
+  // With a question open its answers have keys, whatever stands in the field.
+  const answers: Record<string, () => void> = {
     k: () => answerBy((answer) => answer.id === "keep"),
     b: () => answerBy((answer) => answer.id === "earlier_wrong"),
     a: () => answerBy((answer) => !["keep", "earlier_wrong"].includes(answer.id)),
-    n: () => round.toggleFit(wheel.axle, "pad"),
-    r: () => round.toggleFit(wheel.axle, "rotor"),
-    o: () => round.allInOrder(wheel),
-    z: () => void send(),
-    "+": () => void round.takePlace(place),
   };
+  const picked = () => (event ? event.label : `Method: ${method?.label ?? entry.method}`);
+
+  /** True when the key meant something here. */
+  function byKey(key: string): boolean {
+    if (question && answers[key]) round.deed(() => "Answered", answers[key]!);
+    else if (entry.text.trim()) return false;
+    else if (keyed[key]) round.deed(...keyed[key]!);
+    else if (key === "z" && round.content?.device) void send();
+    else if (round.means(place, key)) round.deed(picked, () => round.pick(place, key));
+    else return false;
+    return true;
+  }
 
   function answerBy(which: (answer: Schemas["QuestionAnswer"]) => boolean) {
     const found = question?.answers.find(which);
@@ -59,21 +74,27 @@
   }
 
   function press(event: KeyboardEvent, last: boolean) {
+    if ((event.ctrlKey || event.metaKey) && event.key === "z" && !entry.text && round.undoable) return event.preventDefault(), void round.undo().then(refocus);
     if (event.ctrlKey || event.metaKey || event.altKey) return;
-    const typed = (event.target as HTMLInputElement).value;
     const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
     if (key === "Enter") {
       event.preventDefault();
       if (several && !last && round.takePlace(place)) return;
       if (gauge && !last) document.getElementById(`upper-${place.id}`)?.focus();
       else onnext();
-    } else if (key.length === 1 && !typed.includes(" ") && !(key === "%" && typed) && (deeds[key] || round.pick(place, key))) {
+    } else if (key === "+" && several && !last) {
       event.preventDefault();
-      deeds[key]?.();
-      // an event takes the field's place: the hands stay where they are
-      flushSync();
-      document.getElementById(`value-${place.id}`)?.focus();
+      round.takePlace(place);
+    } else if (key.length === 1 && !last && byKey(key)) {
+      event.preventDefault();
+      refocus();
     }
+  }
+
+  // An event takes the field's place: the hands stay where they are.
+  function refocus() {
+    flushSync();
+    document.getElementById(`value-${place.id}`)?.focus();
   }
 </script>
 
@@ -89,7 +110,7 @@
         autocomplete="off"
         placeholder={expected === null ? "" : mm(expected)}
         bind:value={entry.text}
-        oninput={() => round.retyped(place)}
+        oninput={() => ((entry.simulated = false), round.retyped(place))}
         onkeydown={(pressed) => press(pressed, false)}
         onfocus={(focused) => (focused.currentTarget.select(), onfocus())}
         aria-invalid={!!fault}
@@ -148,7 +169,16 @@
     {:else if place.part === "runout"}
       Dial gauge, rotor bolted to a clean hub
     {/if}
+    {#if entry.simulated && entry.text}<strong class="doubt"> Simulated{round.sample ? "" : ": it never counts on this vehicle"}.</strong>{/if}
   </p>
+  {#if round.offered?.at === place.id}
+    <p class="says doubt" role="alert">The gauge sends {round.offered.text}; you typed {round.offered.typed}.
+      <button type="button" class="switch keep" onclick={() => (round.offered!.take(), refocus())}>Use {round.offered.text}</button>
+      <button type="button" class="switch keep" onclick={() => ((round.offered = null), refocus())}>Keep {round.offered.typed}</button></p>
+  {/if}
+  {#if active && round.undoable}
+    <p class="says undo" role="status">{round.undoable.said}. <button type="button" class="switch" onclick={() => void round.undo().then(refocus)}>Undo<kbd>Ctrl Z</kbd></button></p>
+  {/if}
 </div>
 
 <style>
@@ -189,6 +219,7 @@
   .large input { font-size: 4.5rem; width: 13rem; min-height: 6rem; }
   .large input.short { width: 8rem; }
   .large .switch, .large .place, .large .event { min-height: 56px; font-size: 1.15rem; }
+  .undo { display: flex; gap: 0.5rem; align-items: center; }
   @media (max-width: 46rem) { label { margin-bottom: 0.3rem; } .reading { grid-template-columns: 1fr; } .says { grid-column: 1; } }
   @media (max-width: 30rem) { kbd { display: none; } .switch { min-height: 48px; } .large input { width: 11rem; } }
 </style>

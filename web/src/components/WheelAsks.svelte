@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Choose from "./Choose.svelte";
   import { upperFirst } from "../format/words";
   import type { Schemas } from "../api/client";
   import type { WalkRound } from "../state/walkRound.svelte";
@@ -22,17 +23,14 @@
       <div class="ask">
         <label for="ask-{ask.key}">{ask.label}</label>
         {#if ask.choices.length}
-          <select id="ask-{ask.key}" bind:value={typed[ask.key]} onchange={() => tell(ask)}>
-            <option value="">not known</option>
-            {#each ask.choices as choice (choice.id)}<option value={choice.id}>{choice.label}</option>{/each}
-          </select>
+          <Choose id="ask-{ask.key}" value={typed[ask.key] ?? ""} options={[{ id: "", label: "not known" }, ...ask.choices]} onchoose={(id) => ((typed[ask.key] = id), void tell(ask))} />
         {:else}
           <span class="row">
             <input id="ask-{ask.key}" inputmode="decimal" autocomplete="off" bind:value={typed[ask.key]} onkeydown={(event) => event.key === "Enter" && (event.preventDefault(), tell(ask))} aria-invalid={!!faults[ask.key]} />
             {#if ask.units.length}
               <select aria-label="Unit of {ask.label}" bind:value={units[ask.key]}>{#each ask.units as unit (unit)}<option value={unit}>{unit}</option>{/each}</select>
             {/if}
-            <button type="button" onclick={() => tell(ask)}>Keep</button>
+            <button type="button" onclick={() => tell(ask)}>Save</button>
           </span>
         {/if}
         <p class="quiet" class:fault={faults[ask.key]}>{faults[ask.key] || `${upperFirst(ask.waits)}. ${upperFirst(ask.find)}.`}</p>

@@ -1,7 +1,8 @@
 <script lang="ts">
-  import { Button, Select, SelectItem } from "carbon-components-svelte";
+  import { Button } from "carbon-components-svelte";
   import { api, type Schemas } from "../api/client";
   import AxleSection from "../components/AxleSection.svelte";
+  import Choose from "../components/Choose.svelte";
   import ClaimCheck from "../components/ClaimCheck.svelte";
   import FindingCard from "../components/FindingCard.svelte";
   import Problem from "../components/Problem.svelte";
@@ -22,8 +23,8 @@
     void load(id);
   });
 
-  async function choose(kind: string, event: Event) {
-    await api.chooseSchools({ [kind]: (event.target as HTMLSelectElement).value });
+  async function choose(kind: string, option: string) {
+    await api.chooseSchools({ [kind]: option });
     await load(id);
   }
   const since = (change: Schemas["ReadingChange"]) => change.now_mm - change.before_mm;
@@ -64,9 +65,9 @@
         {#each findings.axles as axle (axle.id)}
           <section class="sheet" aria-label="{axle.name} rotors">
             <AxleSection corners={axle.corners} scale={2.6} />
-            <h2>{upperFirst(axle.name)}, with new pads: {axle.rotors.label.charAt(0).toLowerCase() + axle.rotors.label.slice(1)}</h2>
+            <h2>{upperFirst(axle.name)} rotors{axle.rotors.with_pads ? ", with new pads" : " today"}: {axle.rotors.label.charAt(0).toLowerCase() + axle.rotors.label.slice(1)}</h2>
             {#each axle.rotors.sides as side (side.side)}<p>{side.sentence}</p>{/each}
-            {#if axle.rotors.cut_left_mm !== null}<p class="quiet">Turned, it would stand {Math.abs(axle.rotors.cut_left_mm).toFixed(2)} mm {axle.rotors.cut_left_mm >= 0 ? "above" : "under"} its least after the next pads.</p>{/if}
+            {#if axle.rotors.cut_left_mm !== null && axle.rotors.outcome !== "stay"}<p class="quiet">{axle.rotors.cut_left_mm >= 0 ? `Turned, it would end ${axle.rotors.cut_left_mm.toFixed(2)} mm above its minimum` : `Not worth turning: it would end ${(-axle.rotors.cut_left_mm).toFixed(2)} mm below its minimum`}.</p>{/if}
             <details><summary>What would change this</summary>{#each [...new Set(axle.rotors.sides.map((side) => side.change))] as change (change)}<p>{change}</p>{/each}</details>
             <div class="row"><Button size="small" kind="tertiary" href="#/axles/{axle.id}/job-plan">Plan the {axle.name}</Button></div>
           </section>
@@ -118,9 +119,7 @@
     {/if}
     <section class="sheet row">
       {#each findings.schools as school (school.id)}
-        <Select labelText={school.label} selected={school.chosen} on:change={(event) => choose(school.id, event)}>
-          {#each school.options as option (option.id)}<SelectItem value={option.id} text={option.label} />{/each}
-        </Select>
+        <label class="school"><span>{school.label}</span><Choose value={school.chosen} options={school.options} onchoose={(id) => choose(school.id, id)} /></label>
       {/each}
       <p class="quiet">Practitioners disagree; these hold for the whole household. A limit of your own in the brake data comes first, and never below the maker's.</p>
     </section>
@@ -130,6 +129,7 @@
 <style>
   .wide { grid-template-columns: minmax(0, 1.5fr) minmax(0, 1fr); }
   .axle { gap: 0.5rem; }
+  .school { display: grid; gap: 0.25rem; font-weight: 600; }
   .silent { border-style: dashed; }
   ul, ol { margin: 0; padding-left: 1.2rem; display: grid; gap: 0.25rem; list-style: revert; }
   summary { cursor: pointer; color: var(--petrol); min-height: 40px; display: flex; align-items: center; }

@@ -57,7 +57,7 @@
           <p class="quiet">
             {upperFirst(vehicle.kind.replace("_", "-"))}{#if vehicle.odometer_km !== null}, {vehicle.odometer_estimated ? "about " : ""}{exact(vehicle.odometer_km, vehicle.distance_unit)}{/if}
           </p>
-          {#each vehicle.seen.filter((mark) => mark.word === "stop") as mark (mark.text)}<p class="grave">{upperFirst(mark.text)}. {mark.caution}</p>{/each}
+          {#if vehicle.why}<p class="why {vehicle.state.word}">{vehicle.why}</p>{/if}
           {#if vehicle.fluid && vehicle.fluid.overdue_days > 0}<p class="late">Brake fluid overdue since {day(vehicle.fluid.due_on)}</p>{/if}
         </div>
         {#each vehicle.axles as axle (axle.id)}
@@ -67,7 +67,7 @@
               <AxleSection corners={axle.corners} scale={2.1} />
               <span class="say">
                 {upperFirst(sentence(axle, vehicle, today))}.
-                {#each axle.reasons.filter((reason) => reason.rule.startsWith("rotor") || reason.rule === "seen-stop") as reason (reason.rule)}<span class="job">{reason.sentence}</span>{/each}
+                {#each axle.reasons.filter((reason) => reason.rule.startsWith("rotor")) as reason (reason.rule)}<span class="job">{reason.sentence}</span>{/each}
                 {#if axle.job}<strong class="job">Job {axle.job.state === "started" ? "under way" : axle.job.planned_for ? `on ${day(axle.job.planned_for)}` : "planned"}</strong>{/if}
               </span>
             </span>
@@ -93,7 +93,8 @@
   .who { display: grid; gap: 0.35rem; }
   .who h2 { font-size: 1.6rem; margin: 0; }
   .who a { color: inherit; text-decoration-thickness: 1px; }
-  .grave { color: var(--stop); font-weight: 600; }
+  .why { line-height: 1.3; }
+  .why.stop { color: var(--stop); font-weight: 600; }
   .late { color: var(--plan); font-weight: 600; }
   .axle { display: grid; gap: 0.35rem; color: inherit; text-decoration: none; border-left: 1px solid var(--line); padding-left: 1.25rem; min-width: 0; }
   .axle:hover .say { text-decoration: underline; }

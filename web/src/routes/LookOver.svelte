@@ -2,6 +2,7 @@
   import { Button, InlineNotification } from "carbon-components-svelte";
   import { api, Refusal, type Schemas } from "../api/client";
   import Problem from "../components/Problem.svelte";
+  import { focusOn } from "../format/focus";
   import { day, upperFirst } from "../format/words";
   import { Loader } from "../state/loader.svelte";
 
@@ -38,12 +39,20 @@
   async function send(correction: Schemas["Correction"]) {
     try {
       loaded.value = await api.correct(id, correction);
-      [open, refused] = [null, null];
+      [open, openMark, refused] = [null, null, null];
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;
       refused = error;
     }
   }
+
+  type Mark = Schemas["LoggedMark"];
+  let openMark = $state<number | null>(null);
+  let markId = $state("");
+  function changeMark(mark: Mark) {
+    [openMark, markId, reason, refused] = [mark.id, mark.mark_id ?? mark.entered, "", null];
+  }
+  const keepMark = (mark: Mark) => send({ condition: mark.id, reason, ...(mark.choices.length ? { mark: markId } : { value: markId.trim() }) });
 
   const keepReading = (reading: Reading) => send({ reading: reading.id, reason, ...(value.trim() === reading.value ? {} : { value: value.trim() }), ...(upper.trim() && upper.trim() !== reading.upper ? { upper: upper.trim() } : {}), ...(unit === reading.unit ? {} : { unit }) });
   const keepItself = (of: Schemas["LoggedLookOver"]) => send({ reason, ...(date === of.date ? {} : { date }), ...(odometer.trim() === of.odometer.value ? {} : { odometer: { value: odometer.trim(), unit: of.odometer.unit } }) });
@@ -58,7 +67,7 @@
       <p class="quiet"><a href="#/vehicles/{lookOver.vehicle_id}">{lookOver.vehicle_name}</a></p>
       <h1 class:void={lookOver.void}>{day(lookOver.date)}, {lookOver.odometer.value} {lookOver.odometer.unit}</h1>
       {#if lookOver.note}<p>{lookOver.note}</p>{/if}
-      {#if lookOver.imported}<p class="quiet">Brought in from a file.</p>{/if}
+      {#if lookOver.imported}<p class="quiet">Imported from a file.</p>{/if}
     </div>
     {#if lookOver.void}<InlineNotification kind="warning" lowContrast hideCloseButton title="Struck out" subtitle="nothing of it counts; it stays on file." />{/if}
     {#each lookOver.corrections as correction (correction)}<p class="history">{day(correction.date)}: {correction.change}. {correction.reason}</p>{/each}
@@ -72,8 +81,8 @@
               <div class="line">
                 <span class="what">{upperFirst(reading.label)}</span>
                 <span class="number figure">{figure(reading)}</span>
-                <span class="quiet">{reading.method_label ?? ""}{reading.kept ? ", kept with a doubt" : ""}{reading.void ? ", struck out" : ""}</span>
-                {#if open !== reading.id}<Button size="small" kind="ghost" aria-label="Correct {reading.label}" on:click={() => correct(reading)}>Correct</Button>{/if}
+                <span class="quiet">{reading.method_label ?? ""}{reading.kept ? ", marked doubtful" : ""}{reading.simulated ? ", simulated" : ""}{reading.void ? ", struck out" : ""}</span>
+                {#if open !== reading.id}<Button size="small" kind="ghost" aria-label="Change {reading.label}" on:click={() => correct(reading)}>Change</Button>{/if}
               </div>
               {#each reading.doubts as doubt (doubt)}<p class="history doubt">{doubt.value}: {doubt.question} <strong>{doubt.answer}.</strong></p>{/each}
               {#each reading.corrections as correction (correction)}<p class="history">{day(correction.date)}: {correction.change}{reading.entered && !correction.change.includes("struck") ? ` (entered as ${reading.entered})` : ""}. {correction.reason}</p>{/each}
@@ -84,10 +93,10 @@
                     {#if reading.upper !== null}<div class="field"><label for="upper">Does not go</label><input id="upper" inputmode="decimal" autocomplete="off" bind:value={upper} aria-invalid={!!fault("upper")} /></div>{/if}
                     <div class="field"><label for="unit">Unit</label><select id="unit" bind:value={unit}>{#each reading.method === "percent" ? ["percent", "share"] : ["mm", "in", "32nd", "thou", "100th"] as each (each)}<option value={each}>{each}</option>{/each}</select></div>
                   {/if}
-                  <div class="field wide"><label for="reason">Why</label><input id="reason" class="text" autocomplete="off" maxlength="400" bind:value={reason} aria-invalid={!!fault("reason")} /></div>
+                  <div class="field wide"><label for="reason">Reason</label><input id="reason" class="text" autocomplete="off" maxlength="400" bind:value={reason} aria-invalid={!!fault("reason")} /></div>
                   <div class="row">
-                    {#if reading.value !== null && !reading.void}<Button size="field" type="submit">Keep the correction</Button>{/if}
-                    <Button size="field" kind="danger-tertiary" on:click={() => send({ reading: reading.id, reason, void: !reading.void })}>{reading.void ? "Take it back in" : "Strike it out"}</Button>
+                    {#if reading.value !== null && !reading.void}<Button size="field" type="submit">Save</Button>{/if}
+                    <Button size="field" kind="danger-tertiary" on:click={() => send({ reading: reading.id, reason, void: !reading.void })}>{reading.void ? "Restore" : "Strike it out"}</Button>
                     <Button size="field" kind="ghost" on:click={() => (open = null)}>Cancel</Button>
                   </div>
                   {#if refused}<p class="fault" role="alert">{upperFirst(fault("value") || fault("upper") || fault("unit") || fault("reason") || other || refused.message)}</p>{/if}
@@ -102,7 +111,28 @@
       <section class="sheet">
         <h2>Looked at</h2>
         <ul class="plain-list marks">
-          {#each lookOver.marks as mark (mark)}<li class={mark.word}><span class="quiet">{upperFirst(mark.place || "vehicle")}:</span> {mark.item.toLowerCase()} <strong>{mark.mark}</strong></li>{/each}
+          {#each lookOver.marks as mark (mark.id)}
+            <li class={mark.word} class:void={mark.void}>
+              <div class="row"><span><span class="quiet">{upperFirst(mark.place || "vehicle")}:</span> {mark.item.toLowerCase()} <strong>{mark.mark}</strong>{mark.simulated ? ", simulated" : ""}{mark.void ? ", struck out" : ""}</span>
+                {#if openMark !== mark.id}<Button size="small" kind="ghost" aria-label="Change {mark.place} {mark.item.toLowerCase()}" on:click={() => changeMark(mark)}>Change</Button>{/if}</div>
+              {#each mark.corrections as correction (correction)}<p class="history">{day(correction.date)}: {correction.change.includes("struck") || correction.change.includes("back in") ? correction.change : `was ${mark.entered}`}. {correction.reason}</p>{/each}
+              {#if openMark === mark.id}
+                <form class="correct" onsubmit={(event) => (event.preventDefault(), keepMark(mark))} novalidate>
+                  {#if !mark.void}
+                    {#if mark.choices.length}<div class="field"><label for="mark">What it is</label><select id="mark" bind:value={markId}>{#each mark.choices as choice (choice.id)}<option value={choice.id}>{choice.label}</option>{/each}</select></div>
+                    {:else}<div class="field"><label for="mark">Value</label><input id="mark" use:focusOn inputmode="decimal" autocomplete="off" bind:value={markId} /></div>{/if}
+                  {/if}
+                  <div class="field wide"><label for="mark-reason">Reason</label><input id="mark-reason" class="text" autocomplete="off" maxlength="400" bind:value={reason} aria-invalid={!!fault("reason")} /></div>
+                  <div class="row">
+                    {#if !mark.void}<Button size="field" type="submit">Save</Button>{/if}
+                    <Button size="field" kind="danger-tertiary" on:click={() => send({ condition: mark.id, reason, void: !mark.void })}>{mark.void ? "Restore" : "Strike it out"}</Button>
+                    <Button size="field" kind="ghost" on:click={() => (openMark = null)}>Cancel</Button>
+                  </div>
+                  {#if refused}<p class="fault" role="alert">{upperFirst(refused.faults[0]?.message ?? refused.message)}</p>{/if}
+                </form>
+              {/if}
+            </li>
+          {/each}
         </ul>
       </section>
     {/if}
@@ -112,16 +142,16 @@
           <div class="field"><label for="date">Day</label><input id="date" type="date" class="text" bind:value={date} aria-invalid={!!fault("date")} /></div>
           <div class="field"><label for="odometer">Odometer ({lookOver.odometer.unit})</label><input id="odometer" inputmode="decimal" bind:value={odometer} aria-invalid={!!fault("odometer.value")} /></div>
         {/if}
-        <div class="field wide"><label for="reason">Why</label><input id="reason" class="text" autocomplete="off" maxlength="400" bind:value={reason} aria-invalid={!!fault("reason")} /></div>
+        <div class="field wide"><label for="reason">Reason</label><input id="reason" class="text" autocomplete="off" maxlength="400" bind:value={reason} aria-invalid={!!fault("reason")} /></div>
         <div class="row">
-          {#if !lookOver.void}<Button size="field" type="submit">Keep the correction</Button>{/if}
-          <Button size="field" kind="danger-tertiary" on:click={() => send({ reason, void: !lookOver.void })}>{lookOver.void ? "Take it back in" : "Strike the whole look-over out"}</Button>
+          {#if !lookOver.void}<Button size="field" type="submit">Save</Button>{/if}
+          <Button size="field" kind="danger-tertiary" on:click={() => send({ reason, void: !lookOver.void })}>{lookOver.void ? "Restore" : "Strike the whole look-over out"}</Button>
           <Button size="field" kind="ghost" on:click={() => (open = null)}>Cancel</Button>
         </div>
         {#if refused}<p class="fault" role="alert">{upperFirst(fault("date") || fault("odometer.value") || fault("reason") || other || refused.message)}</p>{/if}
       </form>
     {:else}
-      <div><Button kind="ghost" size="small" style="max-width: none" on:click={() => correctItself(lookOver)}>{lookOver.void ? "Take this look-over back in" : "Correct the day or the odometer, or strike it out"}</Button></div>
+      <div><Button kind="ghost" size="small" style="max-width: none" on:click={() => correctItself(lookOver)}>{lookOver.void ? "Restore this look-over" : "Change the day or the odometer, or strike it out"}</Button></div>
     {/if}
   </div>
 {/if}
@@ -142,7 +172,7 @@
   .field .text { font: inherit; font-size: 1.05rem; width: 100%; }
   .field input[aria-invalid="true"] { border-color: var(--stop); box-shadow: 0 0 0 1px var(--stop); }
   .fault { color: var(--stop); flex-basis: 100%; }
-  .marks { display: grid; grid-template-columns: repeat(auto-fill, minmax(16rem, 1fr)); gap: 0.25rem 1rem; }
+  .marks { display: grid; grid-template-columns: repeat(auto-fill, minmax(20rem, 1fr)); gap: 0.25rem 1rem; }
   .marks .stop strong { color: var(--stop); }
   .marks .plan strong { color: var(--plan); }
   @media (max-width: 46rem) { .line { grid-template-columns: 1fr auto; } }

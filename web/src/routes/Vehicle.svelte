@@ -44,7 +44,7 @@
       ["r", () => push(`/vehicles/${id}/road`)],
       ...(vehicle?.axles ?? []).flatMap((axle, at) => [
         [keyed("f", at), () => push(`/vehicles/${id}/look-over?axle=${axle.id}`)],
-        ...Object.entries(actions).map(([letter, screen]) => [keyed(letter, at), () => push(`/axles/${axle.id}/${screen}`)]),
+        ...Object.entries(actions).map(([letter, screen]) => [keyed(letter, at), () => push(screen === "job-plan" && axle.job ? `/jobs/${axle.job.id}` : `/axles/${axle.id}/${screen}`)]),
       ]),
     ]),
   );
@@ -87,16 +87,23 @@
     [newName, newUnit, renaming] = [of.name, of.distance_unit, true];
   }
 
-  async function putAway(archived: boolean) {
-    await api.changeVehicle(id, { archived });
-    loaded.value = await fetchIt(id);
+  let failed = $state.raw<unknown>(null);
+  async function act(deed: () => Promise<unknown>) {
+    try {
+      await deed();
+      loaded.value = await fetchIt(id);
+      failed = null;
+    } catch (error) {
+      failed = error;
+    }
   }
+  const archive = (archived: boolean) => act(() => api.changeVehicle(id, { archived }));
 </script>
 
 <Shortcuts {keys} />
 <svelte:head><title>{vehicle?.name ?? "Vehicle"} - Graver</title></svelte:head>
 
-{#if loaded.error}<Problem error={loaded.error} />{/if}
+{#if loaded.error ?? failed}<Problem error={loaded.error ?? failed} />{/if}
 {#if vehicle}
   <div class="stack">
     <div class="row spread">
@@ -115,6 +122,14 @@
       <ul class="sheet plain-list seen">
         {#each vehicle.seen as mark (mark.text)}
           <li class={mark.word}><strong>{upperFirst(mark.text)}</strong> ({day(mark.date)}). {mark.caution ?? ""}</li>
+        {/each}
+      </ul>
+    {/if}
+    {#if vehicle.archived}<p class="sheet" role="status">{vehicle.name} is archived: it is not in the garage. <button type="button" class="link" onclick={() => archive(false)}>Undo</button></p>{/if}
+    {#if vehicle.skipped.length}
+      <ul class="sheet plain-list seen">
+        {#each vehicle.skipped as step (step.job + step.step)}
+          <li class="watch"><strong>Done another way on {day(step.day)}:</strong> {step.text} <span class="quiet">Reason: {step.because}.</span> <button type="button" class="link" onclick={() => act(() => api.clearSkipped(step.job, step.step))}>Made good</button></li>
         {/each}
       </ul>
     {/if}
@@ -194,26 +209,26 @@
       {:else}
         <p>Nothing logged yet. Start with a look-over: wheels off one by one, two pads and a rotor at each.</p>
       {/if}
-      {#if vehicle.jobs_done.length}
+      {#if vehicle.jobs_open.length || vehicle.jobs_done.length}
         <h3 class="jobs">Jobs</h3>
         <ul class="plain-list">
+          {#each vehicle.jobs_open as job (job.id)}<li><a href="#/jobs/{job.id}">{job.what}</a>, {job.state === "started" ? "under way" : job.state}{job.planned_for ? `, ${day(job.planned_for)}` : ", no date yet"}</li>{/each}
           {#each vehicle.jobs_done as job (job.id)}<li><a href="#/jobs/{job.id}">{day(job.day)}</a> {job.what}{job.hours ? `, ${job.hours} h` : ""}{job.spent !== null ? `, ${job.spent} spent` : ""}</li>{/each}
         </ul>
-        <p class="quiet">{Math.round(vehicle.jobs_done.reduce((sum, job) => sum + (job.spent ?? 0), 0))} spent on these brakes so far.</p>
+        {#if vehicle.jobs_done.length}<p class="quiet">{Math.round(vehicle.jobs_done.reduce((sum, job) => sum + (job.spent ?? 0), 0))} spent on these brakes so far.</p>{/if}
       {/if}
       <div class="row fluid">
-        <a href="#/vehicles/{vehicle.id}/import">Bring in your own spreadsheet</a>
-        <a href="/api/v1/vehicles/{vehicle.id}/log.csv" download>Take the log away (CSV)</a>
+        <a href="#/vehicles/{vehicle.id}/import">Import a spreadsheet</a>
+        <a href="/api/v1/vehicles/{vehicle.id}/log.csv" download>Export CSV</a>
       </div>
     </section>
     <div class="row">
       {#if vehicle.archived}
-        <p>This vehicle is put away: it is not in the garage.</p>
-        <Button size="small" kind="ghost" on:click={() => putAway(false)}>Take it back</Button>
+        <Button size="small" kind="ghost" on:click={() => archive(false)}>Restore vehicle</Button>
       {:else if renaming}
         <form class="row" onsubmit={rename} novalidate>
           <TextInput labelText="Name" maxlength={60} bind:value={newName} invalid={!!fault("name")} invalidText={`The name ${fault("name")}`} />
-          <Select labelText="Odometer counts" bind:selected={newUnit}>
+          <Select labelText="Odometer shows" bind:selected={newUnit}>
             <SelectItem value="km" text="kilometres" />
             <SelectItem value="mi" text="miles" />
           </Select>
@@ -221,8 +236,8 @@
           <Button kind="ghost" size="field" on:click={() => (renaming = false)}>Cancel</Button>
         </form>
       {:else}
-        <Button size="small" kind="ghost" on:click={() => startRenaming(vehicle)}>Rename or change its unit</Button>
-        <Button size="small" kind="ghost" on:click={() => putAway(true)}>Put this vehicle away</Button>
+        <Button size="small" kind="ghost" on:click={() => startRenaming(vehicle)}>Rename, change unit</Button>
+        <Button size="small" kind="ghost" on:click={() => archive(true)}>Archive vehicle</Button>
       {/if}
     </div>
   </div>

@@ -5,6 +5,7 @@
   import AxleSection from "../components/AxleSection.svelte";
   import Problem from "../components/Problem.svelte";
   import ReadingInput from "../components/ReadingInput.svelte";
+  import TwoVersions from "../components/TwoVersions.svelte";
   import WalkOrder from "../components/WalkOrder.svelte";
   import WheelAsks from "../components/WheelAsks.svelte";
   import WheelMarks from "../components/WheelMarks.svelte";
@@ -96,6 +97,14 @@
   }
 </script>
 
+{#snippet offer(at: string)}
+  {#if round.offered?.at === at}
+    <p class="doubt" role="alert">The reader sends {round.offered.text}; you typed {round.offered.typed}.
+      <button type="button" class="plain" onclick={() => round.offered!.take()}>Use {round.offered.text}</button>
+      <button type="button" class="plain" onclick={() => (round.offered = null)}>Keep {round.offered.typed}</button></p>
+  {/if}
+{/snippet}
+
 <svelte:head><title>Look-over - Graver</title></svelte:head>
 <svelte:window onpagehide={() => round.draft.flush()} />
 
@@ -110,16 +119,14 @@
     </div>
     <div class="row">
       <p class="quiet" role="status">
-        {#if round.draft.state === "kept"}Kept as you type{:else if round.draft.state === "keeping"}Keeping…{:else if round.draft.state === "not kept"}Not kept yet: the server cannot be reached{/if}
+        {#if round.draft.state === "kept"}Saved as you type{:else if round.draft.state === "keeping"}Saving…{:else if round.draft.state === "not kept"}Not saved yet: the server cannot be reached. Trying again{/if}
       </p>
       {#if axle}<a href="#/vehicles/{vehicle.id}/look-over">All wheels</a>{/if}
       <button type="button" class="plain" aria-pressed={large} onclick={toggleLarge}>One at a time</button>
     </div>
   </div>
   {#if round.draft.state === "elsewhere"}
-    <InlineNotification kind="warning" lowContrast hideCloseButton title="Another window went on with this look-over." subtitle="What you typed here is still on this screen.">
-      <svelte:fragment slot="actions"><Button size="small" kind="ghost" on:click={() => round.takeTheirs()}>Take over what it has</Button></svelte:fragment>
-    </InlineNotification>
+    <TwoVersions {round} />
   {/if}
   {#if round.bench.says}
     <InlineNotification kind="warning" lowContrast hideCloseButton title={round.bench.says}>
@@ -138,16 +145,16 @@
         <div class="row top">
           <div class="field">
             <label for="odometer">Odometer ({content.unit})</label>
-            <input id="odometer" inputmode="decimal" autocomplete="off" placeholder={round.round.last?.odometer_value ?? ""} bind:value={content.odometer} oninput={() => ((content.keepOdometer = false), round.changed())} onkeydown={begin} aria-invalid={!!fault("odometer.value")} aria-describedby="odometer-says" />
+            <input id="odometer" inputmode="decimal" autocomplete="off" placeholder={round.round.last?.odometer_value ?? ""} bind:value={content.odometer} oninput={() => ((content.keepOdometer = false), round.typed("odometer"))} onkeydown={begin} aria-invalid={!!fault("odometer.value")} aria-describedby="odometer-says" />
           </div>
           <div class="field">
             <label for="date">Day</label>
             <input id="date" type="date" class="date" max={round.round.today} bind:value={content.date} oninput={() => round.changed()} aria-invalid={!!fault("date")} />
           </div>
-          <button type="button" class="plain" onclick={() => round.readVehicle("odometer")}>Read from the vehicle</button>
+          {#if round.bench.sending("odometer")}<button type="button" class="plain" onclick={() => round.readVehicle("odometer")}>Read from the vehicle</button>{/if}
           {#if gauges.length}
             <div class="field">
-              <label for="device">Gauge that sends</label>
+              <label for="device">Connected gauge</label>
               <select id="device" bind:value={content.device} onchange={() => round.changed()}>
                 <option value={null}>none</option>
                 {#each gauges as gauge (gauge.id)}<option value={gauge.id}>{gauge.label}</option>{/each}
@@ -156,6 +163,8 @@
           {/if}
         </div>
         <p class="fault" id="odometer-says" role="alert">{upperFirst(fault("odometer.value") ?? fault("date") ?? "")}</p>
+        {@render offer("odometer")}
+        {#if content.simulated?.odometer}<p class="doubt">Simulated{round.sample ? "" : ": enter what the odometer of this vehicle shows"}.</p>{/if}
         {#if round.preview?.odometer_question}
           {@const question = round.preview.odometer_question}
           <p class="doubt" role="alert">{question.sentence}
@@ -182,7 +191,7 @@
           {#if !large}
             <div class="row spread">
               <h3>Looked at</h3>
-              <button type="button" class="plain" onclick={() => round.allInOrder(wheel)}>Rest in order<kbd>o</kbd></button>
+              <button type="button" class="plain" onclick={() => round.deed(() => "The rest is marked OK", () => round.allInOrder(wheel))}>Everything else OK<kbd>o</kbd></button>
             </div>
             <WheelMarks {round} rows={round.rows(wheel)} />
           {/if}
@@ -198,12 +207,14 @@
             {#each round.round.figures as figure (figure.id)}
               <div class="field">
                 <label for="figure-{figure.id}">{figure.label} ({figure.unit})</label>
-                <input id="figure-{figure.id}" class="date" inputmode="decimal" autocomplete="off" bind:value={content.figures[figure.id]} oninput={() => round.changed()} aria-invalid={!!round.figureFault(figure.id)} aria-describedby="hint-{figure.id}" />
+                <input id="figure-{figure.id}" class="date" inputmode="decimal" autocomplete="off" bind:value={content.figures[figure.id]} oninput={() => round.typed(figure.id)} aria-invalid={!!round.figureFault(figure.id)} aria-describedby="hint-{figure.id}" />
                 <p class="quiet hint" class:fault={round.figureFault(figure.id)} id="hint-{figure.id}">{round.figureFault(figure.id) || figure.hint}</p>
               </div>
             {/each}
-            <button type="button" class="plain" onclick={() => round.readVehicle("fluid_level")}>Read the level from the vehicle</button>
+            {#if round.bench.sending("fluid_level")}<button type="button" class="plain" onclick={() => round.readVehicle("fluid_level")}>Read the level from the vehicle</button>{/if}
           </div>
+          {@render offer("fluid_level")}
+          {#if content.simulated?.fluid_level}<p class="doubt">Simulated level{round.sample ? "" : ": it never counts on this vehicle"}.</p>{/if}
           <WheelMarks {round} rows={round.round.vehicle_items.map((item) => [`|||${item.id}`, item, ""])} />
           <div class="field">
             <label for="note">Note</label>
@@ -217,7 +228,9 @@
       <div class="row">
         <Button id="save" kind={wheel ? "tertiary" : "primary"} disabled={round.saving} on:click={save}>Save look-over</Button>
         <Button kind="ghost" on:click={() => round.startOver()}>Start over</Button>
+        {#if round.undoable}<p role="status">{round.undoable.said}. <button type="button" class="plain" onclick={() => round.undo()}>Undo</button></p>{/if}
       </div>
+      {#if round.unreached}<p class="fault" role="alert">Not saved: the server cannot be reached. What you typed stays here; press Save again when it is back.</p>{/if}
     </form>
   </div>
 {/if}

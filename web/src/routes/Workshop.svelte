@@ -87,7 +87,11 @@
     <Shelf {shelf} onchange={load} />
     <section>
       <h2>On the bench</h2>
-      <p class="quiet">Devices that send their value into the walk-round. These are simulated: choose one there, press <kbd>z</kbd>, and try here what noise, a wrong zero or a dropped line does.</p>
+      {#if devices.length}
+        <p class="quiet">Devices that send their value into the walk-round. These are simulated: choose one there, press <kbd>z</kbd>, and try here what noise, a wrong zero or a dropped line does. What they send is made up, stays labelled, and never counts on a vehicle of your own.</p>
+      {:else}
+        <p class="quiet">No device is connected. To try simulated ones, start Graver with <code>bin/serve --simulated-devices</code>, or look at the demo.</p>
+      {/if}
       <div class="tools">{#each devices as device (device.id)}<DeviceKnobs {device} onchange={load} />{/each}</div>
     </section>
   </div>

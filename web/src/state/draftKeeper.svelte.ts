@@ -1,6 +1,7 @@
 import { api, Refusal } from "../api/client";
 
 const DELAY_MS = 400;
+const AGAIN_MS = 4000;
 
 /** Keeps a half-entered look-over on the server, key by key, and notices when another window goes on with it. */
 export class DraftKeeper {
@@ -11,7 +12,11 @@ export class DraftKeeper {
   #sending: Promise<void> = Promise.resolve();
   #done = false;
 
-  constructor(readonly vehicle: number) {}
+  constructor(
+    readonly vehicle: number,
+    /** called when another window was faster */
+    readonly onelsewhere: () => void,
+  ) {}
 
   async load(): Promise<unknown> {
     const { draft } = await api.draft(this.vehicle);
@@ -31,7 +36,7 @@ export class DraftKeeper {
 
   /** When the page goes away: what is still waiting is sent at once. */
   flush(): void {
-    if (this.state !== "keeping" || this.#done) return;
+    if (!["keeping", "not kept"].includes(this.state) || this.#done) return;
     clearTimeout(this.#timer);
     this.#sending = this.#send();
   }
@@ -45,11 +50,29 @@ export class DraftKeeper {
     this.#done = true;
   }
 
-  async drop(): Promise<void> {
+  /** What a save is made from; another window may have gone on meanwhile. */
+  get revision(): number {
+    return this.#revision;
+  }
+
+  /** The owner has seen what the other window has, and goes on from there with what is here. */
+  goOnFrom(revision: number): void {
+    this.#revision = revision;
+    this.state = "keeping";
+  }
+
+  elsewhere(): void {
+    clearTimeout(this.#timer);
+    this.state = "elsewhere";
+  }
+
+  /** Into the bin. Its id there, to take it back. */
+  async drop(): Promise<number | null> {
     await this.settle();
-    await api.dropDraft(this.vehicle);
+    const { binned } = await api.binDraft(this.vehicle);
     this.#revision = 0;
     this.state = "";
+    return binned;
   }
 
   async #send(): Promise<void> {
@@ -60,7 +83,10 @@ export class DraftKeeper {
       this.#revision = draft.revision;
       this.state = "kept";
     } catch (error) {
-      this.state = error instanceof Refusal && error.status === 409 ? "elsewhere" : "not kept";
+      const taken = error instanceof Refusal && error.status === 409;
+      this.state = taken ? "elsewhere" : "not kept";
+      if (taken) this.onelsewhere();
+      else this.#timer = setTimeout(() => (this.#sending = this.#send()), AGAIN_MS);
     }
   }
 }

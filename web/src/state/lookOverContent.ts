@@ -18,6 +18,8 @@ export interface Entry {
   event: "reading" | "squealer" | "sensor" | "metal";
   answer: "keep" | "earlier_wrong" | null;
   doubts: Doubt[];
+  /** a simulated device sent it, and it was not typed over since */
+  simulated?: boolean;
 }
 
 /** A half-entered look-over, as it is kept on the server. */
@@ -33,6 +35,8 @@ export interface Content {
   /** "12|left|inner|pad": ids of its marks */
   marks: Record<string, string[]>;
   figures: Record<string, string>;
+  /** of "odometer" and the figures: what a simulated device sent */
+  simulated?: Record<string, boolean>;
   device: string | null;
   large: boolean;
 }
@@ -61,13 +65,14 @@ export const isFilled = (entry: Entry): boolean => entry.event !== "reading" || 
 export function lookOver(content: Content, filled: [Wheel, Place][]): Schemas["LookOver"] {
   const fits = content.fits.map((key): Schemas["Reading"] => ({ axle: Number(key.split("|")[0]), part: key.split("|")[1] as "pad", event: "fit" }));
   const readings = filled.map(([wheel, place]) => reading(content.entries[place.id]!, wheel, place));
-  return { date: content.date, odometer: { value: content.odometer, unit: content.unit, keep: content.keepOdometer }, note: content.note || null, readings: [...fits, ...readings], conditions: conditions(content) };
+  const simulated = content.simulated?.odometer ? { simulated: true } : {};
+  return { date: content.date, odometer: { value: content.odometer, unit: content.unit, keep: content.keepOdometer, ...simulated }, note: content.note || null, readings: [...fits, ...readings], conditions: conditions(content) };
 }
 
 function reading(entry: Entry, wheel: Wheel, place: Place): Schemas["Reading"] {
   const where = { axle: wheel.axle, part: place.part, side: place.side, pad: place.pad, doubts: entry.doubts };
   if (entry.event !== "reading") return { ...where, event: entry.event };
-  return { ...where, event: "reading", method: entry.method, values: valuesOf(entry), upper: entry.method === "gauge" ? entry.upper.trim() || null : null, unit: entry.unit, overall: entry.overall, instrument: entry.instrument, answer: entry.answer };
+  return { ...where, event: "reading", method: entry.method, values: valuesOf(entry), upper: entry.method === "gauge" ? entry.upper.trim() || null : null, unit: entry.unit, overall: entry.overall, instrument: entry.instrument, answer: entry.answer, ...(entry.simulated ? { simulated: true } : {}) };
 }
 
 export function conditions(content: Content): Schemas["ConditionGiven"][] {
@@ -75,6 +80,16 @@ export function conditions(content: Content): Schemas["ConditionGiven"][] {
     const [axle, side, face, item] = key.split("|") as [string, string, string, string];
     return ids.map((mark): Schemas["ConditionGiven"] => ({ item, mark, axle: axle ? Number(axle) : null, side: (side || null) as "left" | null, face: (face || null) as "inner" | null }));
   });
-  const figures = Object.entries(content.figures).filter(([, value]) => value.trim()).map(([item, value]): Schemas["ConditionGiven"] => ({ item, value: value.trim() }));
+  const figures = Object.entries(content.figures).filter(([, value]) => value.trim()).map(([item, value]): Schemas["ConditionGiven"] => ({ item, value: value.trim(), ...(content.simulated?.[item] ? { simulated: true } : {}) }));
   return [...marks, ...figures];
 }
+
+/** What two versions of one look-over say differently, as [where, here, there]. */
+export function differences(wheels: Wheel[], mine: Content, theirs: Content): [string, string, string][] {
+  const places = wheels.flatMap((wheel) => wheel.positions.map((place): [string, string, string] => [`${wheel.label} ${place.label}`, shown(mine.entries[place.id]), shown(theirs.entries[place.id])]));
+  const marks = [...new Set([...Object.keys(mine.marks), ...Object.keys(theirs.marks)])].map((key): [string, string, string] => [`Seen: ${key.split("|").slice(1).filter(Boolean).join(" ").replaceAll("_", " ")}`, (mine.marks[key] ?? []).join(", "), (theirs.marks[key] ?? []).join(", ")]);
+  const all: [string, string, string][] = [["Odometer", mine.odometer, theirs.odometer], ["Day", mine.date, theirs.date], ["Note", mine.note, theirs.note], ["New parts", mine.fits.length.toString(), theirs.fits.length.toString()], ...places, ...marks];
+  return all.filter(([, here, there]) => here !== there);
+}
+
+const shown = (entry: Entry | undefined): string => (!entry ? "" : entry.event !== "reading" ? entry.event : [...valuesOf(entry), entry.upper && `(${entry.upper} does not go)`, valuesOf(entry).length ? entry.unit : ""].filter(Boolean).join(" "));

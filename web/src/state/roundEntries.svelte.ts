@@ -47,6 +47,16 @@ export abstract class RoundEntries {
     return this.round?.methods.filter((method) => method.parts.includes(part as never)) ?? [];
   }
 
+  /** Does the key mean a way of reading, or an event, at this position? */
+  means(place: Place, key: string): boolean {
+    return this.methods(place.part).some((each) => each.key === key) || (place.part === "pad" && (this.round?.events.some((each) => each.key === key) ?? false));
+  }
+
+  /** Made-up values count on a vehicle that is made up itself. */
+  get sample(): boolean {
+    return this.round?.vehicle.sample ?? false;
+  }
+
   /** One key picks a way of reading, or an event that says by itself where the pad is. True when the key meant one. */
   pick(place: Place, key: string): boolean {
     const method = this.methods(place.part).find((each) => each.key === key);
@@ -131,13 +141,17 @@ export abstract class RoundEntries {
     this.changed();
   }
 
-  /** Every item of a wheel that has no mark yet is found in order. */
-  allInOrder(wheel: Wheel): void {
+  /** Every item of a wheel that has no mark yet is found in order. How many were. */
+  allInOrder(wheel: Wheel): number {
+    let found = 0;
     for (const [key, item] of this.rows(wheel)) {
       const good = item.marks.find((mark) => mark.good);
-      if (good && this.marks(key).length === 0) this.content!.marks[key] = [good.id];
+      if (!good || this.marks(key).length) continue;
+      this.content!.marks[key] = [good.id];
+      found += 1;
     }
     this.changed();
+    return found;
   }
 
   /** [key, item, face] of everything to look at on a wheel. */

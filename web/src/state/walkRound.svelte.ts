@@ -1,7 +1,7 @@
 import { api, Refusal, type Fault, type Schemas } from "../api/client";
 import { BenchDevices } from "./benchDevices.svelte";
 import { DraftKeeper } from "./draftKeeper.svelte";
-import { conditions, emptyContent, emptyEntry, lookOver, tokens, type Content, type Doubt, type Place, type Wheel } from "./lookOverContent";
+import { conditions, differences, emptyContent, emptyEntry, lookOver, tokens, type Content, type Doubt, type Place, type Wheel } from "./lookOverContent";
 import { RoundEntries } from "./roundEntries.svelte";
 
 export type { Place };
@@ -17,7 +17,15 @@ export class WalkRound extends RoundEntries {
   error = $state.raw<unknown>(null);
   refused = $state.raw<Fault[]>([]);
   saving = $state(false);
+  /** the last save did not reach the server */
+  unreached = $state(false);
   draft: DraftKeeper;
+  /** what another window has of this look-over; content null: it has saved it */
+  theirs = $state.raw<{ content: Content | null; revision: number } | null>(null);
+  /** a value a device sent for a field in which something was typed: the owner chooses */
+  offered = $state.raw<{ at: string; text: string; typed: string; take: () => void } | null>(null);
+  /** the last thing done by one key or tap, and how it was before */
+  undoable = $state.raw<{ said: string; back: () => Promise<void> | void } | null>(null);
 
   #previewTimer: ReturnType<typeof setTimeout> | undefined;
   #previewTurn = 0;
@@ -29,7 +37,7 @@ export class WalkRound extends RoundEntries {
     onlyAxle: number | null,
   ) {
     super(onlyAxle);
-    this.draft = new DraftKeeper(vehicle);
+    this.draft = new DraftKeeper(vehicle, () => void this.#meet());
   }
 
   async load(): Promise<void> {
@@ -66,6 +74,25 @@ export class WalkRound extends RoundEntries {
     return (this.preview?.faults ?? this.refused).find((fault) => fault.field.startsWith(prefix));
   }
 
+  /** Does something that can be taken back at once. */
+  deed(said: () => string, change: () => void): void {
+    const before = $state.snapshot(this.content) as Content;
+    change();
+    this.undoable = { said: said(), back: () => this.#putBack(before) };
+  }
+
+  async undo(): Promise<void> {
+    const last = this.undoable;
+    this.undoable = null;
+    await last?.back();
+  }
+
+  #putBack(before: Content): void {
+    this.content = before;
+    if (this.round) this.#complete(this.round);
+    this.changed();
+  }
+
   /** Another value is another question: what was answered before does not count for it, and stays on file. */
   retyped(place: Place): void {
     const entry = this.entry(place);
@@ -91,9 +118,16 @@ export class WalkRound extends RoundEntries {
       this.#note(place, question, answer.id as Doubt["answer"]);
       if (answer.id === "other_unit" && answer.unit) entry.unit = answer.unit;
       if (answer.id === "with_plate") entry.overall = true;
+      if (answer.id === "fitted") this.#fit(place);
       if (answer.id === "swap") this.#swap(place, question);
     }
     this.changed();
+  }
+
+  /** New parts went on where this was read: the readings of the axle are theirs. */
+  #fit(place: Place): void {
+    const axle = this.wheels.find((wheel) => wheel.positions.some((other) => other.id === place.id))!.axle;
+    if (!this.isNew(axle, place.part)) this.toggleFit(axle, place.part as "pad" | "rotor");
   }
 
   #note(place: Place, question: Question, answer: Doubt["answer"]): void {
@@ -138,20 +172,42 @@ export class WalkRound extends RoundEntries {
     const sample = await this.bench.ask(device, { vehicle: this.vehicle, quantity: "length", axle: wheel.axle, part: place.part, side: place.side, pad: place.pad });
     if (!sample) return false;
     const entry = this.entry(place);
-    [entry.method, entry.unit, entry.event] = [device.method, sample.unit, "reading"];
-    entry.instrument = this.usual(device.method);
-    entry.text = sample.value;
-    this.retyped(place);
-    return true;
+    const take = () => {
+      [entry.method, entry.unit, entry.event] = [device.method!, sample.unit, "reading"];
+      entry.instrument = this.usual(device.method!);
+      entry.text = sample.value;
+      entry.simulated = sample.simulated;
+      this.retyped(place);
+    };
+    return this.#offer(place.id, `${sample.value} ${sample.unit}`, entry.simulated ? "" : entry.text.trim(), take);
+  }
+
+  /** What was typed is never overwritten unasked. True when the value was taken at once. */
+  #offer(at: string, text: string, typed: string, take: () => void): boolean {
+    this.offered = null;
+    if (!typed) take();
+    else this.offered = { at, text, typed, take: () => ((this.offered = null), take()) };
+    return !typed;
+  }
+
+  /** Typed by hand: no device's value any more. */
+  typed(what: string): void {
+    if (this.content?.simulated) this.content.simulated[what] = false;
+    this.changed();
   }
 
   async readVehicle(quantity: "odometer" | "fluid_level"): Promise<void> {
     const reader = this.bench.sending(quantity);
     const sample = reader && (await this.bench.ask(reader, { vehicle: this.vehicle, quantity }));
     if (!sample) return;
-    if (quantity === "odometer") [this.content!.odometer, this.content!.unit] = [sample.value, sample.unit as "km" | "mi"];
-    else this.content!.figures.fluid_level = sample.value;
-    this.changed();
+    const content = this.content!;
+    const typed = content.simulated?.[quantity] ? "" : ((quantity === "odometer" ? content.odometer : content.figures.fluid_level) ?? "").trim();
+    this.#offer(quantity, `${sample.value}${sample.unit === "fraction" ? "" : ` ${sample.unit}`}`, typed, () => {
+      if (quantity === "odometer") [content.odometer, content.unit] = [sample.value, sample.unit as "km" | "mi"];
+      else content.figures.fluid_level = sample.value;
+      content.simulated = { ...content.simulated, [quantity]: sample.simulated };
+      this.changed();
+    });
   }
 
   /** What can only be seen now goes straight into the brake data. The fault of the entry, or nothing. */
@@ -218,15 +274,19 @@ export class WalkRound extends RoundEntries {
   /** True when it was saved. */
   async save(): Promise<boolean> {
     this.saving = true;
+    this.unreached = false;
     try {
       await this.draft.settle();
-      await api.logLookOver(this.vehicle, this.#body());
+      if (this.draft.state === "elsewhere") return await this.#meet();
+      await api.logLookOver(this.vehicle, { ...this.#body(), draft_revision: this.draft.revision });
       this.draft.done();
       return true;
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;
+      if (error.status === 409) return await this.#meet();
       this.refused = error.faults;
-      this.error = error.faults.length ? null : error;
+      this.error = error.faults.length || error.status === 0 ? null : error;
+      this.unreached = error.status === 0;
       this.draft.keep($state.snapshot(this.content));
       return false;
     } finally {
@@ -234,15 +294,38 @@ export class WalkRound extends RoundEntries {
     }
   }
 
+  /** Everything entered goes into the bin, and can be had back. */
   async startOver(): Promise<void> {
-    await this.draft.drop();
+    const binned = await this.draft.drop();
     if (this.round) this.content = emptyContent(this.round);
     if (this.round) this.#complete(this.round);
     await this.#look();
+    if (binned === null) return;
+    this.undoable = { said: "Started over; what was entered is in the bin", back: () => api.restoreDraft(binned).then(() => this.load()) };
   }
 
-  /** Another window went on with this look-over: take over what it has. */
+  /** Another window was faster: both versions are shown, and nothing is overwritten before its owner has chosen. */
+  async #meet(): Promise<false> {
+    this.draft.elsewhere();
+    const { draft } = await api.draft(this.vehicle);
+    this.theirs = { content: (draft?.content as unknown as Content) ?? null, revision: draft?.revision ?? 0 };
+    return false;
+  }
+
+  get differences(): [string, string, string][] {
+    return this.theirs?.content ? differences(this.wheels, $state.snapshot(this.content) as Content, this.theirs.content) : [];
+  }
+
   async takeTheirs(): Promise<void> {
+    const mine = $state.snapshot(this.content) as Content;
+    this.theirs = null;
     await this.load();
+    this.undoable = { said: "Took over what the other window has", back: () => this.#putBack(mine) };
+  }
+
+  keepMine(): void {
+    this.draft.goOnFrom(this.theirs!.revision);
+    this.theirs = null;
+    this.changed();
   }
 }

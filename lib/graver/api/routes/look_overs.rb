@@ -20,6 +20,7 @@ module Graver
           app.helpers do
             # A vehicle that is there.
             def vehicle_id = context.store.vehicles.find(id).id
+
             def bin_json
               contents = Service::Bin.new(context).contents
               { vehicles: contents.vehicles.map { |vehicle| vehicle.to_h.slice(:id, :name, :kind) },

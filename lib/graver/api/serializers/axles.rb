@@ -32,14 +32,14 @@ module Graver
 
         def brief(job) = { id: job.id, state: job.state, planned_for: job.planned_for&.iso8601 }
 
-        private
-
         def reasons(overview)
           wording = Service::Wording.new(overview.file.vehicle.distance_unit)
           overview.judgement.rules.map do |rule|
             { rule: rule.id, sentence: wording.fill(rule.sentence, overview.measures), source: @knowledge.source_title(rule.source) }
           end
         end
+
+        private
 
         def look_again(answer)
           distance_km = answer.look_again_at_either_km or return

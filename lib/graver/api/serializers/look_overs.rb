@@ -70,7 +70,7 @@ module Graver
           item = @knowledge.condition_item(condition.item)
           choices = item ? item["marks"].map { |each| each.slice("id", "label") } : []
           { **common, item: item ? item["label"] : condition.item, mark: label_of(choices, condition.mark), mark_id: condition.mark, entered: label_of(choices, condition.entered),
-            word: item && item["marks"].find { |each| each["id"] == condition.mark }&.fetch("word", nil), choices: }
+                      word: item && item["marks"].find { |each| each["id"] == condition.mark }&.fetch("word", nil), choices: }
         end
 
         def label_of(choices, id) = choices.find { |each| each["id"] == id }&.fetch("label") || id

@@ -23,7 +23,7 @@ module Graver
 
         def call(overview)
           fields = overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit, :archived, :sample)
-          fields.merge(odometer(overview), state: @axles.state(word(overview)), fluid: fluid(overview.fluid), log: log(overview), axles: axles(overview), jobs_done: jobs_done(overview), jobs_open: jobs_open(overview),
+          fields.merge(odometer(overview), state: @axles.state(word(overview)), why: why(overview), fluid: fluid(overview.fluid), log: log(overview), axles: axles(overview), jobs_done: jobs_done(overview), jobs_open: jobs_open(overview),
                                            skipped: skipped(overview), seen: overview.seen.select(&:word).map { |mark| seen(mark) } + found(overview.findings, overview))
         end
 
@@ -55,6 +55,18 @@ module Graver
         def skipped(overview)
           jobs = (overview.jobs.values.flatten + overview.finished).uniq(&:id)
           jobs.flat_map { |job| job.otherwise.except(*job.cleared).map { |step, said| { job: job.id, step:, text: said["text"], because: said["because"], day: said["day"] } } }
+        end
+
+        # What gives the vehicle its word, in one sentence; nothing when all is good.
+        def why(overview)
+          word = word(overview)
+          return if word == "in_hand"
+
+          said = (overview.seen + overview.findings).find { |each| each.word == word }
+          return "#{said.text[0].upcase}#{said.text[1..]}.#{" #{said.caution}" if word == "stop"}" if said
+
+          axle = overview.axles.find { |each| each.judgement.word == word }
+          axle ? "#{axle.file.axle.name.capitalize}: #{@axles.reasons(axle).first[:sentence]}" : "A step of a job was done another way."
         end
 
         # The gravest of its axles' words and of what was noticed about the vehicle itself.

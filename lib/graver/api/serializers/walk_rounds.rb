@@ -14,7 +14,7 @@ module Graver
 
         # round: Service::WalkRound::Round; instruments: [Storage::Instrument]
         def call(round, today, instruments)
-          { vehicle: round.vehicle.to_h.slice(:id, :name, :kind, :distance_unit), today: today.iso8601, order: round.order, orders: orders,
+          { vehicle: round.vehicle.to_h.slice(:id, :name, :kind, :distance_unit, :sample), today: today.iso8601, order: round.order, orders: orders,
             last: round.last_look_over && { date: round.last_look_over.date.iso8601, odometer_value: round.last_look_over.odometer_value, odometer_unit: round.last_look_over.odometer_unit },
             wheels: round.wheels.map { |wheel| wheel(wheel) }, items: items(@knowledge.conditions.fetch("wheel")), vehicle_items: items(@knowledge.conditions.fetch("vehicle")),
             figures: figures(round.vehicle.kind), methods: Catalogue.new(@knowledge).methods, events: events,

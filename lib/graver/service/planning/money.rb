@@ -19,6 +19,7 @@ module Graver
           def total = parts + consumables + tools
           # Nobody can say what is saved while a price is missing.
           def saving = shop && unpriced.empty? ? shop - total : nil
+
           # As it is kept with a finished job.
           def said
             { currency:, parts: parts.round(2), consumables: consumables.round(2), tools: tools.round(2), total: total.round(2), shop: shop&.round(2), shop_from:, saving: saving&.round(2), unpriced:,
