@@ -40,6 +40,26 @@ RSpec.describe Graver::Core::Measurement::Normalise do
     expect(guessed.standard_uncertainty_mm).to be > known.standard_uncertainty_mm + 0.2
   end
 
+  # common practice, no source: a limit of 7.5 mm with plate against 7.6 mm read with it: the plate is in both, so its error cancels
+  it "compares a reading with plate with a limit with plate, like with like" do
+    limited = ->(plate_mm) { described_class::Part.new(new_mm: nil, backing_mm: plate_mm, backing_uncertainty_mm: nil, limit_overall: true) }
+    alone = normalise.call(reading("7.6"), part).standard_uncertainty_mm
+    expect(normalise.call(reading("7.6", overall: true), limited[nil])).to have_attributes(value_mm: be_within(1e-9).of(2.6), standard_uncertainty_mm: be_within(1e-12).of(alone))
+    # without the plate it is the other way round: then the plate's error comes in
+    expect(normalise.call(reading("2.6"), limited[5.2]).standard_uncertainty_mm).to be_within(1e-12).of(Math.hypot(alone, 0.1))
+    expect(normalise.call(reading("7.6", overall: true), part).standard_uncertainty_mm).to be_within(1e-12).of(Math.hypot(alone, 0.1))
+  end
+
+  it "says what readings of one day by one eye have in common, and what is each one's own" do
+    half = normalise.call(reading("50", method: "percent", unit: "percent"), described_class::Part.unknown)
+    # 10 % of 11 mm by eye, and half of the 1.2 mm by which nobody knows how thick it was
+    expect(half.standard_uncertainty_mm).to be_within(1e-9).of(Math.hypot(1.1, 0.6))
+    expect(half.own.standard_uncertainty_mm).to be_within(1e-9).of(1.1 * Math.sqrt(0.15))
+    expect(normalise.call(reading("50", method: "percent", unit: "percent"), part).own).to have_attributes(shared_mm: 0.0, standard_uncertainty_mm: be_within(1e-9).of(1.1 * Math.sqrt(0.15)))
+    by_gauge = normalise.call(reading("5", method: "gauge", upper: "6"), part)
+    expect([by_gauge.own.edge_mm, by_gauge.own.lower_mm]).to match([be_within(1e-9).of(0.2 * Math.sqrt(0.6)), 5.0])
+  end
+
   it "converts inch, thousandths and 32nds" do
     values = [["7/32", "in"], ["7", "32nd"], ["218.75", "thou"]].map { |value, unit| normalise.call(reading(value, method: "rule", unit:), part).value_mm }
     expect(values).to all(be_within(1e-9).of(5.55625))

@@ -48,6 +48,20 @@ RSpec.describe "The parts of the forecast" do
       expect([*thickness(far), far.log_weight[0]]).to all(be_finite)
     end
 
+    # JCGM 100:2008, F.1.2 (from memory): the variance of a mean of n readings with a common error is u_common^2 + u_own^2 / n. With
+    # next to nothing known before, that is what is left of the mean of four pads after four glances.
+    it "does not average away what four readings have in common" do
+      pads = %w[a b c d]
+      bank = described_class.new(pads, [[0.0]] * 11, ([[0.0]] * 7) + ([[1e4]] * 4), [0.0], [[1e-6, 20_000.0]])
+      bank.disturb(described_class::BIAS, 0.9**2)
+      pads.each { |pad| bank.observe(pad, WearBuilders::Thickness.point(5.5, 0.4), { share: 0.0, sd_mm: 1.0 }) }
+      at = pads.map { |pad| bank.thickness(pad) }
+      expect(at.product(at).sum { |one, other| bank.covariance[one, other, 0] } / 16).to be_within(0.01).of((0.9**2) + ((0.4**2) / 4))
+      expect(at.map { |one| bank.covariance[one, one, 0] }).to all(be_within(0.01).of((0.9**2) + (0.4**2)))
+      bank.join(at, 4.0)
+      expect(bank.covariance[at[0], at[1], 0] + bank.covariance[at[0], at[0], 0]).to be_within(0.02).of(8.0 + (2 * (0.9**2)) + (0.4**2))
+    end
+
     it "doubts a reading the more, the further off it is, and branches without losing weight" do
       chances = [10.8, 13.0].map { |mm| single.observe("a", WearBuilders::Thickness.point(mm, 0.2), { share: 0.02, sd_mm: 1.5 })[0] }
       expect(chances).to match([be < 0.05, be > 0.9])

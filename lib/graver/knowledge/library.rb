@@ -110,7 +110,7 @@ module Graver
 
       def history_builder
         @history_builder ||= Core::Wear::HistoryBuilder.new(normalise, measurement.fetch("new_parts").transform_values do |part|
-          { typical_mm: part["typical_mm"], typical_sd_mm: part["typical_standard_uncertainty_mm"], stated_sd_mm: part["stated_standard_uncertainty_mm"],
+          { typical_mm: part["typical_mm"], typical_sd_mm: part["typical_standard_uncertainty_mm"], stated_sd_mm: part["stated_standard_uncertainty_mm"], own_sd_mm: part["own_standard_uncertainty_mm"],
             unread_share: part["unread_share"] }
         end)
       end
@@ -150,7 +150,9 @@ module Graver
           typical_backing_mm: plate["typical_mm"], typical_backing_uncertainty_mm: plate["typical_standard_uncertainty_mm"],
           known_backing_uncertainty_mm: plate["known_standard_uncertainty_mm"],
           tabs: measurement.fetch("tabs").transform_values { |tab| tab.except("source").transform_keys(&:to_sym) },
-          ranges: measurement.fetch("ranges_mm").except("source")
+          ranges: measurement.fetch("ranges_mm").except("source"),
+          shared: measurement.fetch("methods").transform_values { |method| method["shared"] || 0.0 }.merge("percent" => measurement.dig("percent", "shared")),
+          typical_new_uncertainty_mm: measurement.dig("new_parts", "pad", "typical_standard_uncertainty_mm")
         )
       end
     end

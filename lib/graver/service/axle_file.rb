@@ -56,6 +56,9 @@ module Graver
       # The owner's limit, or the careful default; never below the maker's figures.
       def limit_mm = [length_mm("pad.service_limit") || @school_limit_mm, length_mm("pad.discard_thickness"), overall_limit_mm].compact.max
 
+      # Is the limit that decides stated with the plate?
+      def limit_overall? = !overall_limit_mm.nil? && limit_mm == overall_limit_mm
+
       # Where that limit comes from, in words.
       def limit_from
         return "the maker's figure" if [length_mm("pad.discard_thickness"), overall_limit_mm].compact.max == limit_mm
@@ -74,7 +77,8 @@ module Graver
       # What a reading of a part needs to know; of runout and parking shoes nothing is on file.
       def part(part)
         known = specifications[part] or return Core::Measurement::Normalise::Part.unknown
-        Core::Measurement::Normalise::Part.new(new_mm: known.new_mm, backing_mm: known.backing_mm, backing_uncertainty_mm: known.backing_uncertainty_mm)
+        Core::Measurement::Normalise::Part.new(new_mm: known.new_mm, backing_mm: known.backing_mm, backing_uncertainty_mm: known.backing_uncertainty_mm,
+                                                limit_overall: known.limit_overall)
       end
 
       def entries = @entries ||= LogEntries.call(look_overs, axle.id, @instruments)
@@ -139,7 +143,7 @@ module Graver
 
       def specification(part, components, new_mm, limit_mm)
         Core::Wear::PartSpecification.new(part:, components:, new_mm:, limit_mm:, backing_mm: part == "pad" ? length_mm("pad.backing_plate") : nil,
-                                          backing_uncertainty_mm: nil)
+                                          backing_uncertainty_mm: nil, limit_overall: part == "pad" && limit_overall?)
       end
     end
   end

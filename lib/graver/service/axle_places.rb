@@ -4,7 +4,6 @@ require_relative "../core/judgement/finding_engine"
 require_relative "../core/judgement/piston_extension"
 require_relative "../core/judgement/unevenness"
 require_relative "../core/measurement/survey"
-require_relative "../core/wear/normal"
 
 module Graver
   module Service
@@ -36,7 +35,7 @@ module Graver
       def position(side, pad)
         now = @answer.pads.now.fetch("#{side}_#{pad}")
         last = newest("pad", side, pad)
-        below = ->(limit_mm) { limit_mm && last && Core::Wear::Normal.cumulative((limit_mm - now[:mean_mm]) / [now[:sd_mm], 1e-6].max) }
+        below = ->(limit_mm) { limit_mm && last && @answer.pads.chance_below("#{side}_#{pad}", limit_mm) }
         floor_mm, maker_mm = @knowledge.floor_pad_limit_mm, @file.length_mm("pad.discard_thickness")
         { "place" => label(side, pad, "pad"), "now_mm" => now[:mean_mm], "error_mm" => @coverage * now[:sd_mm], "floor_mm" => floor_mm, "maker_mm" => maker_mm, "limit_mm" => @file.limit_mm,
           "limit_from" => @file.limit_from, "below_floor_chance" => below[floor_mm], "below_maker_chance" => below[maker_mm], "below_limit_chance" => below[@file.limit_mm],

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../wear/normal"
-
 module Graver
   module Core
     module Judgement
@@ -41,7 +39,7 @@ module Graver
         def thinnest(result) = result.now.values.map { |now| now[:mean_mm] }.min
 
         def chance_below(result, limit_mm)
-          result.now.values.map { |now| Wear::Normal.cumulative((limit_mm - now[:mean_mm]) / [now[:sd_mm], 1e-6].max) }.max
+          result.now.keys.map { |component| result.chance_below(component, limit_mm) }.max
         end
       end
     end

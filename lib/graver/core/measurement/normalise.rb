@@ -10,8 +10,11 @@ module Graver
     module Measurement
       # Turns what was read into friction (or rotor) thickness in mm with its error. Pure; one instance per set of rules.
       class Normalise
-        # What is known of the part: lengths in mm or nil. `backing_uncertainty_mm` belongs to `backing_mm`.
-        Part = Value.define(:new_mm, :backing_mm, :backing_uncertainty_mm) do
+        # What is known of the part: lengths in mm or nil. `backing_uncertainty_mm` belongs to `backing_mm`. limit_overall: the
+        # limit that counts is stated with the plate, so that the plate's own error cancels for what is read with it, and
+        # comes in for what is read without.
+        Part = Value.define(:new_mm, :backing_mm, :backing_uncertainty_mm, :limit_overall) do
+          def initialize(limit_overall: false, **rest) = super
           def self.unknown = new(new_mm: nil, backing_mm: nil, backing_uncertainty_mm: nil)
         end
 
@@ -59,7 +62,8 @@ module Graver
           shown_mm = to_mm(reading.value.value, reading.unit)
           reading.instrument&.check(shown_mm)
           uncertainty = TypeB.combined(method_uncertainty_mm(reading), TypeB.resolution(step_mm), plate_u)
-          Thickness.point(within(reading, shown_mm - plate), uncertainty, assumed:)
+          shared = TypeB.combined(shared_mm(reading), plate_u)
+          Thickness.point(within(reading, shown_mm - plate), uncertainty, assumed:, shared_mm: shared, group: group(reading))
         end
 
         def gauge(reading, part)
@@ -69,19 +73,29 @@ module Graver
           refuse("upper", "gauge_order", "the leaf that does not go in must be thicker than the one that does") if upper <= lower
           assumed += ["gauge_step"] unless reading.upper
           edge = TypeB.combined(method_uncertainty_mm(reading), plate_u)
-          Thickness.interval([within(reading, lower - plate), 0.0].max, within(reading, upper - plate), edge_mm: edge, assumed:)
+          Thickness.interval([within(reading, lower - plate), 0.0].max, within(reading, upper - plate), edge_mm: edge, assumed:, shared_mm: shared_mm(reading), group: group(reading))
         end
 
         def percent(reading, part)
           share = (reading.value.value * SHARES.fetch(reading.unit)).to_f
           refuse("value", "out_of_range", "what is left lies between 0 and 100 % of new, got #{format("%g", share)} %") unless share.between?(0, 100)
           new_mm = part.new_mm || @rules.typical_new_mm
-          spread = @rules.percent_standard_uncertainty / 100.0 * new_mm
-          Thickness.point(share / 100.0 * new_mm, spread, assumed: part.new_mm ? [] : ["new_thickness"])
+          by_eye = @rules.percent_standard_uncertainty / 100.0 * new_mm
+          unknown_new = part.new_mm ? 0.0 : share / 100.0 * @rules.typical_new_uncertainty_mm
+          Thickness.point(share / 100.0 * new_mm, TypeB.combined(by_eye, unknown_new), assumed: part.new_mm ? [] : ["new_thickness"], group: group(reading),
+                                                                                       shared_mm: TypeB.combined(by_eye * Math.sqrt(@rules.shared("percent")), unknown_new))
         end
 
+        # [what is taken off, its uncertainty, what was assumed]. Like is compared with like: with a limit that has the plate in
+        # it, a reading that has it too owes nothing to the plate.
         def plate(reading, part)
-          return [0.0, 0.0, []] unless reading.overall && reading.part == "pad"
+          return [0.0, 0.0, []] unless reading.part == "pad" && (reading.overall || part.limit_overall)
+
+          plate_mm, uncertainty_mm, assumed = known_plate(part)
+          [reading.overall ? plate_mm : 0.0, reading.overall == part.limit_overall ? 0.0 : uncertainty_mm, assumed]
+        end
+
+        def known_plate(part)
           return [part.backing_mm, part.backing_uncertainty_mm || @rules.known_backing_uncertainty_mm, []] if part.backing_mm
 
           [@rules.typical_backing_mm, @rules.typical_backing_uncertainty_mm, ["backing_plate"]]
@@ -101,6 +115,9 @@ module Graver
           refuse("unit", "unknown_unit", "thickness is read in #{Quantity::LENGTH.units.join(", ")}, got “#{unit}”")
         end
 
+        # What all readings by this eye or gauge have in common that day.
+        def shared_mm(reading) = method_uncertainty_mm(reading) * Math.sqrt(@rules.shared(reading.method))
+        def group(reading) = [reading.method, reading.instrument&.standard_uncertainty_mm]
         def method_uncertainty_mm(reading) = @rules.standard_uncertainty_mm(reading.method, reading.part, reading.instrument&.standard_uncertainty_mm)
         def refuse(field, code, message) = raise(InvalidEntry.of(field, code, message))
       end

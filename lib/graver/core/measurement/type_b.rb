@@ -21,6 +21,9 @@ module Graver
         # Independent contributions to one sum (5.1.2).
         def combined(*terms) = Math.sqrt(terms.sum { |term| term * term })
 
+        # What is left of a sum when one of its contributions is taken out.
+        def without(total, term) = Math.sqrt([(total * total) - (term * term), 0.0].max)
+
         # A stated uncertainty U with its coverage factor k (4.3.3).
         def expanded(uncertainty, coverage) = uncertainty / coverage
       end

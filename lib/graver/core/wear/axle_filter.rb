@@ -156,9 +156,14 @@ module Graver
           hypotheses.disturb(Hypotheses::BASE, (@prior.set_log_sd**2) * again.length / @components.length) if again.any?
           again.each { |component| renew_deviation(component) }
           fits.each do |component, start|
-            hypotheses.restart(hypotheses.thickness(component), start.value_mm, start.standard_uncertainty_mm**2)
+            hypotheses.restart(hypotheses.thickness(component), start.value_mm, (start.standard_uncertainty_mm**2) - (start.shared_mm**2))
             @on[component] = true
           end
+          # One unknown thickness of the whole set is one unknown, not four.
+          shared = fits.values.map(&:shared_mm).min
+          own = fits.map { |component, start| [hypotheses.thickness(component), (start.shared_mm**2) - (shared**2)] }
+          own.each { |unknown, variance| hypotheses.disturb(unknown, variance) if variance.positive? }
+          hypotheses.join(own.map(&:first), shared**2) if shared.positive?
         end
 
         def renew_deviation(component)
@@ -166,28 +171,35 @@ module Graver
           hypotheses.recall(hypotheses.deviation(component), kept, (@prior.deviation_log_sd**2) * (1 - (kept**2)), mean: offset(component))
         end
 
+        # What was read that day by one eye or one gauge shares an error: each such group is taken in by itself.
         def read(moment)
-          suppose_errors(moment)
-          moment.readings.each_with_index do |(component, observation), at|
-            wrong = @prior.wrong.merge(share: 1 - ((1 - @prior.wrong[:share]) * observation.trust))
-            chance = hypotheses.observe(component, observation.thickness, wrong)
-            hypotheses.mark([component, observation], 1 - ((1 - chance) * (1 - hypotheses.marks[:service])))
-            hypotheses.prune(at + 1 == moment.readings.length ? KEPT : WHILE_READING)
+          moment.readings.group_by { |_, observation| observation.thickness.group }.each_value do |readings|
+            suppose_errors(readings)
+            readings.each { |component, observation| observe(component, observation) }
+            forget_errors
           end
-          forget_errors
+          hypotheses.prune(KEPT)
         end
 
-        # Read rightly; all with one error; all with their plates.
-        def suppose_errors(moment)
-          errors = [@prior.wrong_service, plate?(moment) ? @prior.plate_service : nil].compact
+        def observe(component, observation)
+          wrong = @prior.wrong.merge(share: 1 - ((1 - @prior.wrong[:share]) * observation.trust))
+          chance = hypotheses.observe(component, observation.thickness.own, wrong)
+          hypotheses.mark([component, observation], 1 - ((1 - chance) * (1 - hypotheses.marks[:service])))
+          hypotheses.prune(WHILE_READING)
+        end
+
+        # Read rightly; all with one error; all with their plates. On top of it what such readings have in common anyway.
+        def suppose_errors(readings)
+          errors = [@prior.wrong_service, plate?(readings) ? @prior.plate_service : nil].compact
           shares = [1 - errors.sum { |error| error[:share] }, *errors.map { |error| error[:share] }]
           which = hypotheses.branch(shares.map { |share| Math.log(share + 1e-12) }, BRANCHED, negligible: NEGLIGIBLE_CHANGE)
           errors.each_with_index { |error, at| hypotheses.disturb(Hypotheses::BIAS, error[:sd_mm]**2, shift: error[:mm] || 0.0, mask: Numo::DFloat.cast(which.eq(at + 1))) }
+          hypotheses.disturb(Hypotheses::BIAS, readings.map { |_, observation| observation.thickness.shared_mm**2 }.sum / readings.length)
           hypotheses.mark(:service, Numo::DFloat.cast(which.gt(0)))
         end
 
-        def plate?(moment)
-          @prior.plate_service[:mm] && moment.readings.any? do |component, observation|
+        def plate?(readings)
+          @prior.plate_service[:mm] && readings.any? do |component, observation|
             expected = (hypotheses.mean[hypotheses.thickness(component), true] * hypotheses.weights).sum
             observation.thickness.value_mm - expected > PLATE_GAP_MM
           end

@@ -18,6 +18,9 @@ module Graver
       # nobody has read; `futures` is what the lives were read off, for what-if and what to measure next.
       class Forecast
         Result = Value.define(:first, :components, :now, :rates, :doubted, :readings, :unread, :limit_mm, :futures) do
+          # The chance that a component is at or under a thickness today.
+          def chance_below(component, limit_mm) = futures.chance_below(component, limit_mm)
+
           # The same in distances on the odometer (Schedule::Road).
           def along(road) = with(first: road.along(first), components: components.transform_values { |life| road.along(life) })
 

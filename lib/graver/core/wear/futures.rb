@@ -59,6 +59,9 @@ module Graver
           ago.median if ago.median.positive?
         end
 
+        # Share of the futures in which a component is at or under a thickness now.
+        def chance_below(component, limit_mm) = thickness_mm[components.index(component), true].le(limit_mm).count.fdiv(COUNT)
+
         def now(at) = { mean_mm: thickness_mm[at, true].mean, sd_mm: thickness_mm[at, true].stddev }
 
         # Wear rates of a component at 10, 50 and 90 %, mm per 1,000 km

@@ -14,7 +14,8 @@ module Graver
         MOST_OF_EARLIER = 8
         MOST_SETS = 6
 
-        # normalise: Measurement::Normalise; new_parts: { "pad" => { typical_mm:, typical_sd_mm:, stated_sd_mm:, unread_share: } }.
+        # normalise: Measurement::Normalise; new_parts: { "pad" => { typical_mm:, typical_sd_mm:, stated_sd_mm:, own_sd_mm: (parts of one
+        # box), unread_share: } }.
         def initialize(normalise, new_parts)
           @normalise = normalise
           @new_parts = new_parts
@@ -98,14 +99,19 @@ module Graver
           return @normalise.call(entry.reading, part(specification)) if entry.renewal? && entry.reading
 
           known = @new_parts.fetch(specification.part)
-          return Measurement::Thickness.point(specification.new_mm, known.fetch(:stated_sd_mm)) if specification.new_mm && entry.event != "resurfaced"
+          return new_set(specification.new_mm, known.fetch(:stated_sd_mm), known, []) if specification.new_mm && entry.event != "resurfaced"
 
-          Measurement::Thickness.point(specification.new_mm || known.fetch(:typical_mm), known.fetch(:typical_sd_mm), assumed: ["new_thickness"])
+          new_set(specification.new_mm || known.fetch(:typical_mm), known.fetch(:typical_sd_mm), known, ["new_thickness"])
+        end
+
+        # Parts of one box are alike: what is not known of one is not known of all.
+        def new_set(value_mm, sd_mm, known, assumed)
+          Measurement::Thickness.point(value_mm, sd_mm, assumed:, shared_mm: Measurement::TypeB.without(sd_mm, known.fetch(:own_sd_mm)))
         end
 
         def part(specification)
           Measurement::Normalise::Part.new(new_mm: specification.new_mm, backing_mm: specification.backing_mm,
-                                           backing_uncertainty_mm: specification.backing_uncertainty_mm)
+                                           backing_uncertainty_mm: specification.backing_uncertainty_mm, limit_overall: specification.limit_overall)
         end
 
         # Counted from the newest: a corner renewed alone starts its own fitting, the others keep theirs.

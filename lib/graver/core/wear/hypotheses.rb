@@ -86,6 +86,9 @@ module Graver
           @covariance[unknown, unknown, true] += mask * variance
         end
 
+        # Several unknowns get one more error in common.
+        def join(unknowns, variance) = unknowns.product(unknowns).each { |one, other| @covariance[one, other, true] += variance }
+
         # Forgets what was known of an unknown.
         def restart(unknown, mean, variance)
           recall(unknown, 0.0, 0.0)

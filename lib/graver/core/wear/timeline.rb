@@ -12,7 +12,7 @@ module Graver
       module Timeline
         Moment = Value.define(:km, :fits, :readings, :freed)
         # Where a component with no known fitting begins: somewhere between new and its limit.
-        Guess = Value.define(:value_mm, :standard_uncertainty_mm)
+        Guess = Value.define(:value_mm, :standard_uncertainty_mm, :shared_mm)
 
         module_function
 
@@ -33,7 +33,7 @@ module Graver
         def start_of(fitting, limit_mm)
           return fitting.new if fitting.fitted_km
 
-          Guess.new(value_mm: (fitting.new.value_mm + limit_mm) / 2.0, standard_uncertainty_mm: [(fitting.new.value_mm - limit_mm).abs, 1.0].max)
+          Guess.new(value_mm: (fitting.new.value_mm + limit_mm) / 2.0, standard_uncertainty_mm: [(fitting.new.value_mm - limit_mm).abs, 1.0].max, shared_mm: 0.0)
         end
 
         def moment(km, rows)
