@@ -42,14 +42,14 @@ RSpec.describe "Curves and days" do
   describe Graver::Core::Wear::Outlook do
     include WearBuilders
 
-    def answer(driving_km: 50.0)
+    def answer(driving_km: 50.0, last_look: Date.new(2026, 5, 16))
       pads = forecast({ "left_inner" => fitted(read(20_000, 8.0)) }, as_of_km: 20_000)
       rotors = Graver::Core::Wear::Forecast.call(
         history({ "left" => fitted(read(20_000, 22.06, 0.03), new_mm: 22.4) }, as_of_km: 20_000, limit_mm: 22.0), KNOWLEDGE.prior("rotor")
       )
       driving = Graver::Core::Schedule::Driving.new(km_per_day: driving_km, log_sd: 0.2, days_observed: 300, season: nil)
       described_class::Answer.new(as_of_date: Date.new(2026, 5, 16), as_of_km: 20_000.0, pads:, rotors:, road: Graver::Core::Schedule::Road.new(driving, Date.new(2026, 5, 16)),
-                                  look_again_km: pads.first.quantile(0.05), look_again_chance: 0.05, why: {})
+                                  look_again_km: pads.first.quantile(0.05), look_again_chance: 0.05, last_look:, why: {})
     end
 
     it "turns distances into rising days, earlier for who drives more" do
@@ -60,16 +60,20 @@ RSpec.describe "Curves and days" do
     end
 
     it "never puts a look off beyond a year, and counts a rotor near its limit in" do
-      expect(answer(driving_km: 1.0).look_again_date(365)).to be <= Date.new(2027, 5, 16)
+      expect(answer(driving_km: 0.01).look_again_date(365)).to eq(Date.new(2027, 5, 16))
+      # it runs from the last look, so that it falls due; what nobody has looked at is looked at now
+      expect(answer(driving_km: 0.01, last_look: Date.new(2025, 3, 1)).look_again_date(365)).to eq(Date.new(2026, 3, 1))
+      expect(answer(driving_km: 0.01, last_look: nil).look_again_date(365)).to eq(Date.new(2026, 5, 16))
       expect(answer.look_again_at_either_km).to be < answer.look_again_km
     end
 
     it "gives the rules their measures" do
-      measures = Graver::Core::Judgement::AxleMeasures.call(answer, floor_mm: 1.6, discard_mm: 22.0)
+      measures = Graver::Core::Judgement::AxleMeasures.call(answer(last_look: Date.new(2025, 5, 1)), floor_mm: 1.6, discard_mm: 22.0, most_days: 365)
       expect(measures).to include("pad_readings" => 1, "limit_mm" => 3.0, "thinnest_rotor_mm" => be_within(0.05).of(22.06), "doubted_readings" => 0)
       expect(measures["rotor_below_discard_chance"]).to be_between(0.0, 0.2)
       expect(measures["pad_below_floor_chance"]).to be < 1e-6
-      expect(Graver::Core::Judgement::AxleMeasures.call(answer.with(pads: nil, rotors: nil), floor_mm: 1.6, discard_mm: nil)).to eq("pad_readings" => 0, "doubted_readings" => 0)
+      expect(measures).to include("look_overdue_days" => 15, "look_again_days" => 0, "last_look" => "2025-05-01")
+      expect(Graver::Core::Judgement::AxleMeasures.call(answer.with(pads: nil, rotors: nil), floor_mm: 1.6, discard_mm: nil, most_days: 365)).to eq("pad_readings" => 0, "doubted_readings" => 0)
     end
 
     it "says why there is no forecast" do

@@ -18,6 +18,8 @@ RSpec.describe "Findings" do
   # and MIN: common practice, no source; the chances and shares: stated choices of the project.
   describe "the table of rules" do
     table = {
+      "pads-due" => [["pad_due_chance", 0.2, :least]], "pads-due-soon" => [["careful_days", 60, :most]], "stood-long" => [["stood_days", 180, :least]],
+      "stood-weeks" => [["stood_days", 42, :least]], "odometer-silent" => [["silent_days", 183, :least]],
       "pad-metal" => [["metal", 1, :least]], "pad-below-law" => [["below_floor_chance", 0.5, :least]], "pad-below-maker" => [["below_maker_chance", 0.5, :least]],
       "pad-below-limit" => [["below_limit_chance", 0.5, :least]], "pad-maybe-below" => [["below_limit_chance", 0.1, :least]],
       "inner-thin" => [["inner_thinner_mm", 1.0, :least], ["opposed", 0, :most]], "outer-thin" => [["outer_thinner_mm", 1.0, :least], ["opposed", 0, :most]],

@@ -44,6 +44,7 @@ RSpec.describe "Judging" do
       expect([0.2, 0.19].map { |chance| word("pad_due_chance" => chance) }).to eq(%w[plan in_hand])
       expect([60, 61].map { |days| word("careful_days" => days) }).to eq(%w[plan in_hand])
       expect([90, 91].map { |days| word("look_again_days" => days) }).to eq(%w[watch in_hand])
+      expect([0, -1].map { |days| word("look_overdue_days" => days) }).to eq(%w[watch in_hand])
       expect(word("pad_readings" => 0)).to eq("watch")
     end
   end

@@ -114,6 +114,9 @@ module Graver
         [look_over.readings.find { |row| row.id == entry.ref }, look_over]
       end
 
+      # When this axle was last read, or nil.
+      def last_look = entries.select(&:thickness?).map(&:date).max
+
       def odometer = look_overs.map { |look_over| [look_over.date, look_over.odometer_km] }.uniq
 
       # The maker's limit with plate, less the plate.

@@ -38,7 +38,7 @@ module Graver
 
       # Pads have rules of state of their own, by the forecast; everything else that was found counts as it is.
       def measures(file, answer, seen, findings)
-        Core::Judgement::AxleMeasures.call(answer, floor_mm: @knowledge.floor_pad_limit_mm, discard_mm: file.discard_mm)
+        Core::Judgement::AxleMeasures.call(answer, floor_mm: @knowledge.floor_pad_limit_mm, discard_mm: file.discard_mm, most_days: @knowledge.look_again_most_days)
                                      .merge(CurrentConditions.measures(seen + findings.reject { |found| found.topic == "pads" }))
       end
 

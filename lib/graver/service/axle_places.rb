@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require_relative "wording"
+require_relative "../core/judgement/axle_measures"
 require_relative "../core/judgement/finding_engine"
 require_relative "../core/judgement/piston_extension"
 require_relative "../core/judgement/unevenness"
@@ -19,7 +21,7 @@ module Graver
       end
 
       # -> [Core::Judgement::Place]
-      def call = positions + corners + [axle]
+      def call = [axle] + positions + corners
 
       private
 
@@ -138,10 +140,22 @@ module Graver
 
       def axle
         extension = extension()
-        return place("axle", nil, nil, { "place" => label }) unless extension
+        return place("axle", nil, nil, { "place" => label, **due }) unless extension
 
-        place("axle", nil, nil, { "place" => label, "extension_mm" => extension.now_mm, "extension_most_mm" => extension.most_mm, "extension_share" => extension.share,
+        place("axle", nil, nil, { "place" => label, **due, "extension_mm" => extension.now_mm, "extension_most_mm" => extension.most_mm, "extension_share" => extension.share,
                                   "extension_pads_mm" => extension.pads_mm, "pads_gone_mm" => pads_gone.max, "rotor_gone_mm" => rotor_gone })
+      end
+
+      # What is due of the pads, in words.
+      def due
+        pads = @answer.pads
+        return {} unless pads&.readings&.positive?
+
+        careful_km, days = pads.first.quantile(Core::Judgement::AxleMeasures::CAREFUL), @answer.road.days_until(pads.first).fetch(Core::Judgement::AxleMeasures::CAREFUL)
+        wording = Wording.new(@file.vehicle.distance_unit)
+        { "pad_due_chance" => pads.first.chance_now, "careful_days" => days, "careful_said" => wording.distance(careful_km), "likely_said" => wording.distance(pads.first.quantile(0.5)),
+          "careful_when" => days < 14 ? "any day now" : "in #{(days / 7).floor} weeks", "limit_mm" => pads.limit_mm, "limit_from" => @file.limit_from,
+          "thinnest_pad_mm" => Core::Judgement::AxleMeasures.thinnest(pads) }
       end
 
       # Only where pads and rotor have been read: a guess would frighten, or lull.

@@ -1,12 +1,13 @@
 # frozen_string_literal: true
 
 require_relative "axle_findings"
+require_relative "standing"
 require_relative "../core/judgement/fluid_balance"
 require_relative "../core/planning/displaced_fluid"
 
 module Graver
   module Service
-    # What the reservoir, the fluid's age and the parking brake say of the whole vehicle.
+    # What the reservoir, the fluid's age, the parking brake and the odometer's silence say of the whole vehicle.
     class FluidFindings
       def initialize(knowledge, today)
         @knowledge = knowledge
@@ -15,7 +16,8 @@ module Graver
 
       # look_overs: oldest first; axles: [AxleOverview::Overview]; fluid: VehicleOverviews::Fluid or nil -> [Found]
       def call(look_overs, axles, fluid)
-        measures = level(look_overs, axles).merge(age(look_overs, axles, fluid), clicks(look_overs, axles))
+        standing = Standing.measures(look_overs, @today, @knowledge.findings.dig("standing_km", "value"))
+        measures = level(look_overs, axles).merge(age(look_overs, axles, fluid), clicks(look_overs, axles), standing)
         place = Core::Judgement::Place.new(scope: "vehicle", axle_id: nil, side: nil, pad: nil, measures: { "place" => "Vehicle", **measures })
         wording = AxleFindings.new(@knowledge)
         @knowledge.finding_engine.call([place]).map { |finding| wording.found(finding) }

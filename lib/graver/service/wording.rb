@@ -33,7 +33,7 @@ module Graver
       def text(name, value)
         case value
         when nil then "?"
-        when String, Integer then value.to_s
+        when String, Integer then value.to_s.gsub(/\A(\d{4}-\d\d-\d\d)\z/) { Date.iso8601(_1).strftime("%-d %b %Y") }
         else number(name, value)
         end
       end

@@ -11,8 +11,15 @@ module Graver
         module_function
 
         # answer: Wear::Outlook::Answer; floor_mm: thickness under which nobody should drive.
-        def call(answer, floor_mm:, discard_mm:)
-          pads(answer, floor_mm).merge(rotors(answer, discard_mm), "doubted_readings" => doubted(answer))
+        # most_days: after which a look is due whatever the distance.
+        def call(answer, floor_mm:, discard_mm:, most_days:)
+          pads(answer, floor_mm).merge(rotors(answer, discard_mm), looks(answer, most_days), "doubted_readings" => doubted(answer))
+        end
+
+        def looks(answer, most_days)
+          due = answer.look_again_date(most_days) or return {}
+          overdue = answer.last_look && (answer.as_of_date - (answer.last_look + most_days)).to_i
+          { "look_again_days" => [(due - answer.as_of_date).to_i, 0].max, "look_overdue_days" => overdue, "last_look" => answer.last_look&.iso8601 }
         end
 
         def pads(answer, floor_mm)
@@ -24,7 +31,7 @@ module Graver
             "thinnest_pad_mm" => thinnest(result), "pad_below_floor_chance" => chance_below(result, floor_mm),
             "pad_due_chance" => result.first.chance_now, "careful_km" => careful_km,
             "careful_days" => answer.road.days_until(result.first).fetch(CAREFUL),
-            "look_again_km" => look_again_km, "look_again_days" => answer.road.days_for(look_again_km) }
+            "look_again_km" => look_again_km }
         end
 
         # Rotors nobody has read have no chance worth a verdict.

@@ -12,7 +12,8 @@ module Graver
         # pads, rotors   Forecast::Result or nil, distances on the odometer; `why` says by part ("pad", "rotor") why one is missing
         # road           Schedule::Road: the driving ahead
         # look_again_km  distance from now at which the chance of a pad having passed its limit is still small
-        Answer = Value.define(:as_of_date, :as_of_km, :pads, :rotors, :road, :look_again_km, :look_again_chance, :why) do
+        # last_look      Date this axle was last read, nil: never
+        Answer = Value.define(:as_of_date, :as_of_km, :pads, :rotors, :road, :look_again_km, :look_again_chance, :last_look, :why) do
           def driving = road.driving
           # Life -> { 0.05 => Date, ... }
           def dates(life) = road.days_until(life).transform_values { |days| date_after(days) }
@@ -23,10 +24,11 @@ module Graver
             [look_again_km, rotors&.readings&.positive? ? rotors.first.quantile(look_again_chance) : nil].compact.min
           end
 
-          # Standing wears brakes too, so a look is never put off beyond `most_days`.
+          # Standing wears brakes too, so a look is never put off beyond `most_days` after the last one; what nobody has looked
+          # at yet is looked at now. In the past when it is overdue by time.
           def look_again_date(most_days)
             distance_km = look_again_at_either_km
-            distance_km && [date_for(distance_km), as_of_date + most_days].min
+            distance_km && [date_for(distance_km), last_look ? last_look + most_days : as_of_date].min
           end
 
           def date_after(days) = as_of_date + [days.floor, Schedule::Road::FURTHEST_DAYS].min
@@ -44,13 +46,13 @@ module Graver
         def driving(odometer) = Schedule::Driving.from(odometer, @driving_prior)
 
         # entries: [Entry] up to now; specifications: { "pad" => PartSpecification or nil, "rotor" => ... };
-        # driving: Schedule::Driving of the vehicle; trips, changes: what its owner has planned; look_again_chance: the
+        # last_look: Date; driving: Schedule::Driving of the vehicle; trips, changes: what its owner has planned; look_again_chance: the
         # owner's comfort where it is not the usual one.
-        def call(entries:, specifications:, as_of_date:, as_of_km:, driving:, trips: [], changes: [], look_again_chance: @look_again_chance)
+        def call(entries:, specifications:, as_of_date:, as_of_km:, driving:, last_look: nil, trips: [], changes: [], look_again_chance: @look_again_chance)
           why = {}
           road = Schedule::Road.new(driving, as_of_date, trips:, changes:)
           results = %w[pad rotor].to_h { |part| [part, forecast(part, entries, specifications[part], as_of_km, why)&.along(road)] }
-          answer(Answer.new(as_of_date:, as_of_km:, pads: results["pad"], rotors: results["rotor"], why:, road:, look_again_chance:, look_again_km: nil))
+          answer(Answer.new(as_of_date:, as_of_km:, pads: results["pad"], rotors: results["rotor"], why:, road:, look_again_chance:, last_look:, look_again_km: nil))
         end
 
         # The answer under another supposition. road: Schedule::Road; the block is given "pad" or "rotor" and its
