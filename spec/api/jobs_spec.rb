@@ -241,6 +241,16 @@ RSpec.describe "Jobs in the API" do
     expect(ask(:get, "/vehicles/#{car["id"]}/road")["events"].map { |event| event["kind"] }).to include("retorque", "first_reading")
   end
 
+  it "speaks miles to who counts miles, and the same hours everywhere" do
+    complete
+    expect(step(proposed, "bed_in")["text"]).to include("from 40 to 50 km/h")
+    ask(:patch, "/vehicles/#{car["id"]}", { distance_unit: "mi" })
+    plan = ask(:get, "/axles/#{front}/job-plan")
+    expect([step(plan, "bed_in")["text"], step(plan, "front.retorque") || step(plan, "retorque")["text"]]).to match([/from 25 to 30 mph/, /after 50 to 100 mi/])
+    expect(plan["steps"].map { |each| each["text"] }.join).not_to match(/\{|\d km\b/)
+    expect(plan["money"]["hours"]["said"]).to eq("1 to 2 h")
+  end
+
   it "takes a cancelled job back as it was" do
     complete
     settle_all
@@ -298,6 +308,47 @@ RSpec.describe "Jobs in the API" do
     expect(fields(ask(:post, "/axles/#{front}/jobs", { planned_for: "2026-05-15" }))).to eq("planned_for" => "out_of_range")
     expect(fields(ask(:post, "/axles/#{front}/jobs", { planned_for: "Saturday" }))).to eq("planned_for" => "not_a_day")
     expect(fields(ask(:post, "/axles/#{front}/jobs", { planned_for: "9999-01-01" }))).to eq("planned_for" => "out_of_range")
+  end
+
+  # common practice, no source: never inherit a torque, never guess between two
+  it "asks which torque counts when two sources disagree, and keeps both" do
+    complete
+    enter = ->(value, source, **more) { ask(:post, "/axles/#{front}/brake-data", { entries: [{ key: "wheel_nut.torque", value:, unit: "N·m", source:, **more }] }) }
+    nut = ->(plan) { plan["torque"].find { |line| line["fastener"] == "wheel_nut" } }
+    field = -> { ask(:get, "/axles/#{front}/brake-data")["fields"].find { |each| each["key"] == "wheel_nut.torque" } }
+    enter["121", "parts_counter"]
+    expect(field.call["rivals"]).to be_empty
+    enter["130", "parts_counter"]
+    expect(field.call["rivals"].map { |rival| rival.values_at("value", "source") }).to eq([%w[130 parts_counter], ["88.5", "manual"]])
+    expect(nut.call(proposed)["doubt"]).to match(/Sources disagree: 130 N·m \(parts counter\), 88\.5 lbf·ft \(maker's manual\)/)
+    rival = proposed["readiness"].find { |item| item["kind"] == "rivals" }
+    expect(rival).to include("blocks" => true, "tickable" => false, "text" => /130 N·m and 88\.5 lbf·ft/)
+    expect(fields(ask(:patch, address, { state: "ready", because: "Sure" }))).to eq("because" => "never")
+    enter["130", "parts_counter", chosen: true]
+    expect([field.call["rivals"], nut.call(ask(:get, address))["newton_metres"]]).to eq([[], 130])
+    # what is copied or usual is no source
+    enter["200", "typical"]
+    enter["130", "parts_counter"]
+    expect(field.call["rivals"]).to be_empty
+  end
+
+  it "keeps a torque range, and lets what the owner entered of a fastener overrule what is usual" do
+    complete
+    know(front, ["wheel_nut.torque", "125-150", "N·m"], ["slide_pin_bolt.threadlocker", "none", nil], ["slide_pin_bolt.lubrication", "dry", nil])
+    nuts = proposed["torque"].find { |line| line["fastener"] == "wheel_nut" }
+    expect(nuts).to include("newton_metres" => 137.5, "range" => "125 to 150 N·m", "entered" => "125 to 150 N·m")
+    expect(step(proposed, "front.left.pin_bolts_in")["tighten"].first["said"]).to eq(["new ones", "threadlocker: none", "thread: dry"])
+    expect(proposed["consumables"].map { |each| each["id"] }).not_to include("threadlocker")
+    expect(proposed["places"].find { |place| place["place"] == "Bracket and pin bolts" }["use"]).to eq("as you entered: slide pin bolts: none")
+    know(front, ["slide_pin_bolt.threadlocker", "medium", nil])
+    expect(ask(:get, "/axles/#{front}/job-plan")["consumables"].find { |each| each["id"] == "threadlocker" }["amount"]).to eq(4)
+    expect(fields(know(front, ["wheel_nut.torque", "150-125", "N·m"]))).to eq("entries.0.value" => "order")
+    expect(fields(know(front, ["wheel_nut.torque", "125-1500", "N·m"]))).to eq("entries.0.value" => "out_of_range")
+    know(front, ["rotor.retention", "screws", nil])
+    job
+    ask(:put, address("/scope"), { axles: { front.to_s => %w[pads rotors_new] }, reasons: { front.to_s => "Lip" } })
+    screws = ask(:get, address)["torque"].find { |line| line["fastener"] == "rotor_screw" }
+    expect(screws).to include("snug" => true, "newton_metres" => nil)
   end
 
   it "says which wrench to set to what, what to borrow, and what a crow-foot changes" do

@@ -6,13 +6,25 @@ require "graver/core/planning/torque"
 
 RSpec.describe "Planning" do
   describe Graver::Core::Planning::Torque do
-    def torque(text, unit) = described_class.from(Graver::Core::Quantity::EnteredNumber.parse(text), unit)
+    def torque(text, unit) = described_class.parse(text, unit)
 
     it "shows three figures, and the entered value as it was entered" do
       # NIST SP 811 B.8 (from memory): 28 N·m / 1.355 818 = 20.65 lbf·ft
       expect(torque("28", "N·m").in_unit("lbf·ft")).to eq(20.7)
       expect(torque("133", "lbf·ft").in_unit("N·m")).to eq(180.0)
       expect(torque("101.25", "lbf·ft").in_unit("lbf·ft")).to eq(101.25)
+    end
+
+    # common practice, no source: wheel torques are given as ranges; the middle of 125 to 150 is 137.5
+    it "keeps a range as a range and aims at its middle" do
+      ["125-150", "125 to 150", "125 – 150"].each { |text| expect(torque(text, "N·m")).to have_attributes(entered: 137.5, low: 125.0, high: 150.0, newton_metres: 137.5, said: "125 to 150 N·m") }
+      expect(torque("28", "N·m")).to have_attributes(low: nil, said: "28 N·m")
+      ["150-125", "125-125", "1-2-3", "to"].each { |text| expect { torque(text, "N·m") }.to raise_error(Graver::InvalidEntry), text }
+    end
+
+    it "tells two sources apart beyond a share of the smaller" do
+      expect([torque("105", "N·m"), torque("105.1", "N·m")].map { |other| torque("100", "N·m").differs?(other, 0.05) }).to eq([false, true])
+      expect(torque("88.5", "lbf·ft").differs?(torque("120", "N·m"), 0.05)).to be(false)
     end
 
     # common practice, no source: slide pin bolts 20 to 55 N·m; the figures are those met in the trade

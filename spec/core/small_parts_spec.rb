@@ -54,7 +54,7 @@ RSpec.describe "Small parts of the core" do
 
     def lines(data) = described_class.new.call(placed, setup("front", ["pads"]), fasteners:, data:)
     def number(text) = Graver::Core::Quantity::EnteredNumber.parse(text)
-    def nut(text, source: "manual") = { "wheel_nut.torque" => { value: text, unit: "N·m", source:, number: number(text) } }
+    def nut(text, source: "manual") = { "wheel_nut.torque" => { value: text, unit: "N·m", source:, rivals: [], torque: Graver::Core::Planning::Torque.parse(text, "N·m") } }
 
     it "counts wheel nuts by the owner's own count, gives them a star and their second stage" do
       data = { "wheel_nut.count" => { value: "5", number: number("5") }, "wheel_nut.angle" => { value: "90", number: number("90") }, **nut("120") }

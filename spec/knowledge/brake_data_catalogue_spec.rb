@@ -65,10 +65,10 @@ RSpec.describe Graver::Knowledge::BrakeDataCatalogue do
             "wheel_nut" => [[100, "N·m"], [120, "N·m"], [140, "N·m"], [75, "lbf·ft"], [80, "lbf·ft"], [94, "lbf·ft"], [95, "lbf·ft"], [120, "lbf·ft"]] }
     met.each do |id, values|
       range = KNOWLEDGE.fastener(id)["plausible_newton_metres"]
-      doubts = values.map { |value, unit| Graver::Core::Planning::Torque.from(Graver::Core::Quantity::EnteredNumber.parse(value.to_s), unit).doubt(*range) }
+      doubts = values.map { |value, unit| Graver::Core::Planning::Torque.parse(value.to_s, unit).doubt(*range) }
       expect(doubts).to all(be_nil), id
     end
-    inch_pounds = Graver::Core::Planning::Torque.from(Graver::Core::Quantity::EnteredNumber.parse("240"), "lbf·ft")
+    inch_pounds = Graver::Core::Planning::Torque.parse("240", "lbf·ft")
     expect(inch_pounds.doubt(20, 55)).to eq("lbf·in")
   end
 end

@@ -3,6 +3,7 @@
 require_relative "fastener_fields"
 require_relative "../core/errors"
 require_relative "../core/quantity/entered_number"
+require_relative "../core/quantity/entered_range"
 require_relative "../core/planning/thread"
 require_relative "../core/quantity/units"
 
@@ -30,6 +31,8 @@ module Graver
       def needs = @content.fetch("needs")
       def field(key) = @by_key[key]
       def label(key, value) = choices(field(key), nil)[value] || value
+      # Sources that disagree by more than this share of a torque are a question.
+      def rival_share = @content.fetch("rival_share").fetch("value")
       def vehicle_wide?(key) = field(key)&.fetch("scope", nil) == "vehicle"
 
       # Fields that exist on an axle. A place that is not known (nil) leaves out what exists in some such places only.
@@ -56,8 +59,9 @@ module Graver
         return check_choice(field, value, vehicle_kind) if field["quantity"] == "choice"
         return check_text(field, value) if field["quantity"] == "text"
 
-        number = Core::Quantity::EnteredNumber.parse(value)
-        within_bounds(field, in_base(field, number, unit))
+        range = field["quantity"] == "torque" ? Core::Quantity::EnteredRange.parse(value) : nil
+        numbers = range ? [range.low, range.high].compact : [Core::Quantity::EnteredNumber.parse(value)]
+        numbers.map { |number| within_bounds(field, in_base(field, number, unit)) }.last
       rescue InvalidEntry => e
         raise e.under(e.faults.first.field.empty? ? "value" : "")
       end

@@ -1,6 +1,8 @@
 # frozen_string_literal: true
 
 require_relative "../core/measurement/normalise"
+require_relative "../core/planning/torque"
+require_relative "../core/planning/torque_card"
 require_relative "../core/quantity/entered_number"
 require_relative "../core/wear/part_specification"
 require_relative "log_entries"
@@ -14,14 +16,16 @@ module Graver
 
       # data: { key => Storage::BrakeDatum }; look_overs: all of the vehicle, oldest first.
       # ahead: PlansAhead::Planned of the vehicle.
+      # sources: { key => [Storage::BrakeDatum] }, the newest of each source where they were not chosen among
       # instruments: { id => Core::Measurement::Instrument }; school_limit_mm: where pads are done when the owner set no limit.
-      def initialize(vehicle:, axle:, data:, look_overs:, knowledge:, instruments: {}, school_limit_mm: knowledge.default_pad_limit_mm, ahead: PlansAhead::NOTHING)
+      def initialize(vehicle:, axle:, data:, look_overs:, knowledge:, instruments: {}, sources: {}, school_limit_mm: knowledge.default_pad_limit_mm, ahead: PlansAhead::NOTHING)
         @vehicle = vehicle
         @axle = axle
         @data = data
         @look_overs = look_overs
         @knowledge = knowledge
         @instruments = instruments
+        @sources = sources
         @ahead = ahead
         @school_limit_mm = school_limit_mm
       end
@@ -128,9 +132,20 @@ module Graver
       # Fastener and other brake data as the planner wants them.
       def planning_data
         data.to_h do |key, datum|
-          numeric = %w[torque count angle].include?(@knowledge.brake_data.field(key)&.fetch("quantity"))
-          [key, { value: datum.value, unit: datum.unit, source: datum.source, number: numeric ? number(key) : nil }]
+          quantity = @knowledge.brake_data.field(key)&.fetch("quantity")
+          torque = quantity == "torque" ? { torque: torque(datum), rivals: rivals(key).map { |rival| [torque(rival), rival.source] } } : {}
+          [key, { value: datum.value, unit: datum.unit, source: datum.source, number: %w[count angle].include?(quantity) ? number(key) : nil, **torque }]
         end
+      end
+
+      def torque(datum) = Core::Planning::Torque.parse(datum.value, datum.unit)
+
+      # Other sources' newest values of a torque that differ from the one that counts, until the owner has chosen. What is only
+      # copied or usual is no source for a torque.
+      def rivals(key)
+        now = data[key] or return []
+        @sources.fetch(key, []).reject { |datum| datum.source == now.source || Core::Planning::TorqueCard::HEARSAY.include?(datum.source) }
+                .select { |datum| torque(datum).differs?(torque(now), @knowledge.brake_data.rival_share) }
       end
 
       private

@@ -16,7 +16,7 @@ module Graver
 
       # look_overs: oldest first; axles: [AxleOverview::Overview]; fluid: VehicleOverviews::Fluid or nil -> [Found]
       def call(look_overs, axles, fluid)
-        standing = Standing.measures(look_overs, @today, @knowledge.findings.dig("standing_km", "value"))
+        standing = Standing.measures(look_overs, @today, @knowledge.findings.dig("standing_km", "value"), axles.first.file.vehicle.distance_unit)
         measures = level(look_overs, axles).merge(age(look_overs, axles, fluid), clicks(look_overs, axles), standing)
         place = Core::Judgement::Place.new(scope: "vehicle", axle_id: nil, side: nil, pad: nil, measures: { "place" => "Vehicle", **measures })
         wording = AxleFindings.new(@knowledge)
@@ -80,10 +80,10 @@ module Graver
 
       # From the last renewal noted, else from the age somebody knew.
       def months(look_overs, fluid)
-        return [((@today - fluid.renewed_on).to_i / 30.44).floor, "renewed #{fluid.renewed_on.iso8601}"] if fluid
+        return unless fluid
 
-        look_over, age = figures(look_overs, "fluid_age").last
-        look_over && [(age + ((@today - look_over.date).to_i / 30.44)).floor, "#{age.round} months old on #{look_over.date.iso8601}"]
+        from = fluid.estimated ? figures(look_overs, "fluid_age").last.then { |look_over, age| "#{age.round} months old on #{look_over.date.iso8601}" } : "renewed #{fluid.renewed_on.iso8601}"
+        [((@today - fluid.renewed_on).to_i / 30.44).floor, from]
       end
 
       def boiling(file)

@@ -74,7 +74,7 @@ module Graver
         lists = lists(overview, scope, ordered, torque, works, job)
         plan = Plan.new(overview:, job:, scope:, ordered:, torque:, **lists, gaps: gaps(works, ordered),
                         impossible: works.filter_map { |file, chosen| (because = @scope.impossible(file, chosen)) && [file, because] },
-                        places: places(ordered), notes: notes(overview, job), readiness: [], halts: [])
+                        places: places(ordered, torque), notes: notes(overview, job), readiness: [], halts: [])
         return plan if job&.over?
 
         plan.with(readiness: Planning::Readiness.new(@context).call(plan, job), halts: with_purchases(plan))
@@ -99,7 +99,7 @@ module Graver
       def lists(overview, scope, ordered, torque, works, job)
         shopping = Planning::Shopping.new(@context)
         fluid = Planning::Fluid.new(@context).call(overview, scope, ordered)
-        lists = { parts: shopping.parts(ordered, files(works), torque, job), tools: shopping.tools(ordered, torque, job), consumables: shopping.consumables(ordered, fluid.plan, job) }
+        lists = { parts: shopping.parts(ordered, files(works), torque, job), tools: shopping.tools(ordered, torque, job), consumables: shopping.consumables(ordered, fluid.plan, torque, job) }
         money = Planning::Money.new(@context, hours_of: ->(earlier) { ordered(earlier).lifts }).call(overview, scope, ordered, lists, job, overview.finished)
         { **lists, fluid:, money: }
       end
@@ -120,10 +120,18 @@ module Graver
         fields.select { |field| ids.include?(field["fastener"]) && field["key"].end_with?(".drive", ".count") && !file.data.key?(field["key"]) }
       end
 
-      def places(ordered)
-        @knowledge.places.select do |place|
+      def places(ordered, torque)
+        here = @knowledge.places.select do |place|
           ordered.setups.any? { |setup| Core::Planning::Conditions.met?(place.slice("work", "calipers", "retentions", "vehicles"), setup.configuration) }
         end
+        here.map { |place| as_entered(place, torque) }
+      end
+
+      # What the owner entered of a fastener is what goes there.
+      def as_entered(place, torque)
+        lines = torque.map(&:line).select { |line| place.fetch("fasteners", []).include?(line.fastener) && line[place["owner"]] }
+        said = lines.map { |line| [line.label.downcase, @knowledge.brake_data.label("wheel_nut.#{place["owner"]}", line[place["owner"]]).downcase].join(": ") }.uniq
+        said.empty? ? place : place.merge("use" => "as you entered: #{said.join("; ")}")
       end
 
       # What was noted at a step in earlier jobs of the vehicle, newest first.

@@ -19,7 +19,7 @@ module Graver
         @catalogue = context.knowledge.brake_data
       end
 
-      # entries: [{ key:, value: text or nil, unit:, source: }]; a value of nil takes one back, with the source "unknown" it
+      # entries: [{ key:, value: text or nil, unit:, source:, chosen: }]; chosen: this one counts, whatever other sources say; a value of nil takes one back, with the source "unknown" it
       # says that it cannot be found. Raises InvalidEntry, NotFound.
       def call(axle_id, entries)
         file = AxleFiles.new(@context).find(axle_id)
@@ -42,7 +42,7 @@ module Graver
       def row(entry)
         return { key: entry[:key], value: nil, unit: nil, source: entry[:source] == UNKNOWN ? UNKNOWN : nil } unless entry[:value]
 
-        { key: entry[:key], value: entry[:value].strip, unit: entry[:unit], source: entry[:source] }
+        { key: entry[:key], value: entry[:value].strip, unit: entry[:unit], source: entry[:source], chosen: entry[:chosen] || false }
       end
 
       def faults(file, entry, at)

@@ -54,7 +54,9 @@ module Graver
       def look(answer, name)
         date = answer.look_again_date(@context.knowledge.look_again_most_days) or return
         km = answer.look_again_at_either_km
-        event("look", [date, today].max, "Look over the #{name} brakes#{" (within #{@wording.distance(km)})" if km >= 100}", axle: name, km: [km, answer.road.km_by([date, today].max)].min)
+        # Due by distance it is said as everywhere else; due by time, by what is driven until then.
+        far = date < answer.date_for(km) ? answer.road.km_by([date, today].max) : km
+        event("look", [date, today].max, "Look over the #{name} brakes#{" (within #{@wording.distance(far)})" if far >= 100}", axle: name, km: far)
       end
 
       # Parts are ordered so that they are there at the careful end of the forecast.
@@ -103,7 +105,7 @@ module Graver
         return if driven > upto
 
         km = [from - driven, 0].max
-        text = "Wheel nuts of the #{axle.file.axle.name} axle again, #{from} to #{upto} km after the job"
+        text = "Wheel nuts of the #{axle.file.axle.name} axle again, #{@wording.fill("{distance:#{from}-#{upto}}", {})} after the job"
         event("retorque", road.as_of + road.days_for(km).floor, text, axle: axle.file.axle.name, km:)
       end
 

@@ -12,8 +12,8 @@ module Graver
       # axles: [AxleOverview::Overview]; jobs: { axle id => [Storage::Job] } not finished; finished: [Storage::Job], oldest first; fluid: Fluid or nil;
       # seen: [CurrentConditions::Seen] of the whole vehicle (symptoms, fluid); findings: [AxleFindings::Found] of the vehicle itself
       Overview = Core::Value.define(:vehicle, :axles, :jobs, :finished, :fluid, :seen, :findings, :look_overs)
-      # due_on, overdue_days (negative: still to go); renewed_on is when it was last renewed.
-      Fluid = Core::Value.define(:renewed_on, :due_on, :overdue_days)
+      # due_on, overdue_days (negative: still to go); renewed_on is when it was last renewed; estimated: from an age somebody knew.
+      Fluid = Core::Value.define(:renewed_on, :due_on, :overdue_days, :estimated)
 
       def initialize(context)
         @context = context
@@ -49,9 +49,16 @@ module Graver
       end
 
       def fluid(look_overs)
-        renewed_on = look_overs.select { |look_over| look_over.readings.any? { |row| row.part == "fluid" } }.map(&:date).max or return
+        noted = look_overs.select { |look_over| look_over.readings.any? { |row| row.part == "fluid" } }.map(&:date).max
+        renewed_on = noted || renewed_by_age(look_overs) or return
         due_on = renewed_on >> @context.knowledge.limits.dig("fluid_renewal_months", "value")
-        Fluid.new(renewed_on:, due_on:, overdue_days: (@context.today - due_on).to_i)
+        Fluid.new(renewed_on:, due_on:, overdue_days: (@context.today - due_on).to_i, estimated: noted.nil?)
+      end
+
+      # The newest age of the fluid that somebody knew, counted back.
+      def renewed_by_age(look_overs)
+        look_over, age = look_overs.reverse.lazy.filter_map { |each| (age = each.conditions.find { |condition| condition.item == "fluid_age" }) && [each, age] }.first
+        look_over && (look_over.date << Core::Quantity::EnteredNumber.parse(age.value).value.round)
       end
     end
   end

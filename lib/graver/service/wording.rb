@@ -16,9 +16,17 @@ module Graver
       # A label inside a sentence: "New pads" -> "new pads".
       def self.inside(label) = label[0].downcase + label[1..]
 
+      # Distances and speeds of the trade in the owner's unit: "{distance:80-160}" is "80 to 160 km" or "50 to 100 mi".
+      def trade(text)
+        text.gsub(/\{(distance|speed):(\d+)(?:-(\d+))?\}/) do
+          unit = Regexp.last_match(1) == "speed" ? { "km" => "km/h", "mi" => "mph" }.fetch(@distance_unit) : @distance_unit
+          "#{Regexp.last_match.captures[1..].compact.map { |km| plain(km.to_f) }.join(" to ")} #{unit}"
+        end
+      end
+
       # "{limit_mm} mm left, {careful_km}" with { "limit_mm" => 3.0, "careful_km" => 15234.2 } -> "3.0 mm left, 15,000 km"
       def fill(sentence, tokens)
-        sentence.gsub(/\{(\w+)\}/) { text(Regexp.last_match(1), tokens[Regexp.last_match(1)]) }
+        trade(sentence).gsub(/\{(\w+)\}/) { text(Regexp.last_match(1), tokens[Regexp.last_match(1)]) }
       end
 
       # Two figures, as people say distances.
@@ -29,6 +37,13 @@ module Graver
       end
 
       private
+
+      # A round figure of the trade, rounded again in miles.
+      def plain(km)
+        value = Core::Quantity::DISTANCE.from_base(km, @distance_unit)
+        step = value < 100.5 ? 5 : 10
+        (@distance_unit == "km" ? value : (value / step).round * step).round.to_s
+      end
 
       def text(name, value)
         case value

@@ -44,7 +44,7 @@ module Graver
         @paper.say [@job[:vehicle][:name], @job[:planned_for]].compact.join(", "), size: 22, style: :bold
         @paper.say @job[:title], size: 11
         hours = @job[:money][:hours]
-        @paper.say format("Time %<low>.1f to %<high>.1f h. State: %<state>s.", low: hours[:low], high: hours[:high], state: @job[:state]), colour: Paper::QUIET
+        @paper.say "Time #{hours[:said]}. State: #{@job[:state]}.", colour: Paper::QUIET
       end
 
       def open_items

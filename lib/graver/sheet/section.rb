@@ -67,7 +67,7 @@ module Graver
         bar(from, from + mm, ROTOR_HEIGHT, :rotor, dashed: true)
         bar(middle - (rotor[:now_mm] / 2.0), middle + (rotor[:now_mm] / 2.0), ROTOR_HEIGHT, :rotor) if rotor[:now_mm]
         [-1, 1].each { |side| line(middle + (side * rotor[:discard_mm] / 2.0), ROTOR_HEIGHT, :rotor_limit) } if rotor[:discard_mm]
-        label(rotor[:now_mm] ? format("%.1f", rotor[:now_mm]) : "?", from, from + mm, -ROTOR_HEIGHT - 4)
+        label(rotor[:now_mm] ? format("%.2f", rotor[:now_mm]) : "?", from, from + mm, -ROTOR_HEIGHT - 4)
       end
 
       def draw_pad(pad, face, facing, name)

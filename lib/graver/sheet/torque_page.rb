@@ -41,7 +41,7 @@ module Graver
         text = several ? "#{line[:axle].capitalize} #{line[:label].downcase}" : line[:label]
         @pdf.text_box text, at: [0, top], width:, height: 20, size: 15, style: :bold, overflow: :shrink_to_fit
         wrench = line[:wrench]
-        below = ["#{line[:count] || "?"} in all, #{line[:drive] || "size not known"}#{", new ones" if line[:single_use]}", set(wrench), line[:doubt]].compact.join("\n")
+        below = ["#{line[:count] || "?"} in all, #{line[:drive] || "size not known"}#{", new ones" if line[:single_use]}", line[:range] && "anywhere from #{line[:range]}", set(wrench), line[:doubt]].compact.join("\n")
         @pdf.text_box below, at: [0, top - 21], width:, height: HEIGHT - 26, size: 9, overflow: :shrink_to_fit
       end
 
@@ -53,7 +53,8 @@ module Graver
       end
 
       def figures(line, top, left)
-        return @pdf.text_box("No value: stop. Maker's manual, never by feel.", at: [left, top - 20], width: 290, height: 50, size: 16, style: :bold) unless line[:newton_metres]
+        text = line[:snug] ? "Snug is enough." : "No value: stop. Maker's manual, never by feel."
+        return @pdf.text_box(text, at: [left, top - 20], width: 290, height: 50, size: 16, style: :bold) unless line[:newton_metres]
 
         @pdf.text_box format("%g", line[:newton_metres]), at: [left, top + 2], width: 130, height: 66, size: FIGURE, style: :bold, align: :right, overflow: :shrink_to_fit
         @pdf.text_box "N·m", at: [left + 134, top - 34], width: 40, height: 18, size: 14

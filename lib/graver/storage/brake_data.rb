@@ -21,6 +21,14 @@ module Graver
         end
       end
 
+      # The newest of each source, since the owner took the value back or chose one: { axle id => { key => [BrakeDatum] } }
+      def by_source_of(axle_ids)
+        rows = @database[:brake_data].where(axle_id: axle_ids).order(:id).all
+        rows.group_by { |row| row[:axle_id] }.transform_values do |mine|
+          mine.group_by { |row| row[:key] }.transform_values { |entries| standing(entries).group_by { |row| row[:source] }.map { |_, same| record(same.last) } }
+        end
+      end
+
       # Keys the owner has said cannot be found, by axle: { axle id => [key] }
       def unknown_of(axle_ids)
         newest = @database[:brake_data].where(axle_id: axle_ids).group(:axle_id, :key).select { max(:id) }
@@ -36,6 +44,11 @@ module Graver
       end
 
       private
+
+      def standing(entries)
+        from = entries.rindex { |row| row[:chosen] || row[:value].nil? } || 0
+        entries.drop(from).reject { |row| row[:value].nil? }
+      end
 
       def record(row) = BrakeDatum.new(**row.slice(*BrakeDatum.members))
     end

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Schemas } from "../api/client";
-  import { mm } from "../format/words";
+  import { asEntered, mm, rotorMm } from "../format/words";
   import { drawCorner, type Span } from "./sectionGeometry";
 
   let { corner, scale = 5, active = null, labels = true }: { corner: Schemas["Corner"]; scale?: number; active?: string | null; labels?: boolean } = $props();
@@ -18,8 +18,8 @@
   const w = (span: Span) => Math.max((span.to - span.from) * scale, 0);
   const alone = (position: string) => corner[position as "inner" | "outer"];
   const title = $derived(
-    `${corner.side} corner: inner pad ${mm(corner.inner.now_mm)} mm, outer pad ${mm(corner.outer.now_mm)} mm, limit ${mm(corner.inner.limit_mm)} mm; ` +
-      `rotor ${mm(corner.rotor.now_mm, corner.rotor.sd_mm)} mm, discard ${corner.rotor.discard_mm === null ? "not known" : `${corner.rotor.discard_mm} mm`}`,
+    `${corner.side} corner: inner pad ${mm(corner.inner.now_mm)} mm, outer pad ${mm(corner.outer.now_mm)} mm, limit ${corner.inner.limit_mm === null ? "not known" : `${asEntered(corner.inner.limit_mm)} mm`}; ` +
+      `rotor ${rotorMm(corner.rotor.now_mm)} mm, discard ${corner.rotor.discard_mm === null ? "not known" : `${corner.rotor.discard_mm} mm`}`,
   );
 </script>
 
@@ -69,7 +69,7 @@
       <path class="rotor-limit" d="M{x(limit)} {tall.top + 4}V{tall.top + tall.rotor + (small ? 3 : 8)}" />
     {/each}
   {/if}
-  <text class="number" x={x(drawing.rotor.middle)} y={height - (small ? 4 : 5)} font-size={tall.text}>{mm(corner.rotor.now_mm, corner.rotor.sd_mm)}</text>
+  <text class="number" x={x(drawing.rotor.middle)} y={height - (small ? 4 : 5)} font-size={tall.text}>{rotorMm(corner.rotor.now_mm)}</text>
 </svg>
 
 <style>

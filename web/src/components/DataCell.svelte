@@ -85,6 +85,9 @@
         <span class="value none">{field.looked_for ? "could not be found" : "not known"}</span>
       {/if}
     </button>
+    {#if field.rivals.length}
+      <p class="proposed">Sources disagree. {#each field.rivals as rival (rival.source)}<button type="button" class="small" onclick={() => form.save([{ key: field.key, value: rival.value, unit: rival.unit, source: rival.source, chosen: true }])}>Use {rival.value} {rival.unit} ({rival.label.toLowerCase()})</button>{/each}</p>
+    {/if}
     {#if proposal}
       <p class="proposed">{proposedText}? <button type="button" class="small" aria-label="Keep {proposedText} as {label}" onclick={() => form.save([{ key: proposal.key, value: proposal.value, unit: proposal.unit, source: proposal.source }])}>Keep</button></p>
     {/if}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { Button } from "carbon-components-svelte";
   import { api, Refusal } from "../api/client";
-  import { hours, money } from "../format/jobs";
+  import { money } from "../format/jobs";
   import { rough, upperFirst } from "../format/words";
   import type { JobPlanState } from "../state/jobPlan.svelte";
 
@@ -40,7 +40,7 @@
 <div class="columns">
   <section class="sheet">
     <h2>Time</h2>
-    <p class="number figure">{hours(sums.hours.low, sums.hours.high)}</p>
+    <p class="number figure">{sums.hours.said}</p>
     <p class="quiet">{sums.hours.jobs ? `At your own pace, from ${sums.hours.jobs} of your own jobs.` : "Common practice when nothing is stuck; rust doubles it. Note your hours when you finish, and your own pace counts."}</p>
     <h2 class="next">Money</h2>
     {#if sums.shop !== null}

@@ -91,7 +91,7 @@
               <span>
                 {step.text}
                 {#each step.tighten as line (line.axle + line.fastener)}
-                  {#if line.newton_metres !== null}<strong class="number at">{plan.axles.length > 1 && !step.key.includes(`${line.axle}.`) ? `${line.axle} ` : ""}{step.tighten.length > 1 ? `${line.label.toLowerCase()} ` : ""}{torque(line)}</strong>{/if}
+                  {#if line.newton_metres !== null}<strong class="number at">{plan.axles.length > 1 && !step.key.includes(`${line.axle}.`) ? `${line.axle} ` : ""}{step.tighten.length > 1 ? `${line.label.toLowerCase()} ` : ""}{torque(line)}</strong>{/if}{#if line.said.length}<span class="quiet">{line.newton_metres === null ? `${line.label}: ` : ""}{line.said.join("; ")}</span>{/if}
                 {/each}
                 {#if step.gate}<span class="gate">{step.kills ? "never skipped" : "not to be skipped"}</span>{/if}
                 {#if step.own}<span class="gate own">your own step</span>{/if}

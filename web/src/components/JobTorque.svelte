@@ -42,6 +42,7 @@
             <h3>{several ? `${upperFirst(line.axle)} ` : ""}{several ? line.label.toLowerCase() : line.label}{#if line.count !== null}<span class="quiet">, {line.count} in all</span>{/if}</h3>
             <p class="quiet">{[line.drive ?? "size not known", line.thread].filter(Boolean).join(", ")}{#if line.single_use}; <strong>new ones each time</strong>{/if}{#if line.threadlocker}; threadlocker: {line.threadlocker.toLowerCase()}{/if}</p>
             <p class="quiet">{line.note}</p>
+            {#if line.range}<p><strong>Anywhere from {line.range}</strong>; the middle is shown.</p>{/if}
             {#if line.doubt}<p class="doubt">{line.doubt}</p>{/if}
             {#if line.wrench}
               {@const with_ = extended?.[line.id] ?? line.wrench}
@@ -57,7 +58,7 @@
             {/each}
             {#if line.angle_degrees}<p class="value number angle">+ {figure(line.angle_degrees)}°<small>second stage</small></p>{/if}
           {:else}
-            <p class="value none">No value: stop. Maker's manual, never by feel.</p>
+            <p class="value none" class:snug={line.snug}>{line.snug ? "Snug is enough." : "No value: stop. Maker's manual, never by feel."}</p>
           {/if}
           {#if line.star}<figure><StarOrder order={line.star} /><figcaption>Two passes: half, then full</figcaption></figure>{/if}
         </li>
@@ -85,6 +86,7 @@
   .second { color: var(--quiet); font-size: 2.1rem; }
   .angle { font-size: 2.4rem; }
   .none { font-size: 1.05rem; font-weight: 600; color: var(--stop); text-align: left; max-width: 16rem; line-height: 1.2; }
+  .snug { color: var(--in-hand); }
   .what .set { font-size: 1.05rem; margin: 0.2rem 0; }
   .set strong { font-size: 1.3rem; }
   .none-of, .late { color: var(--plan); }

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { JobPlanState } from "../state/jobPlan.svelte";
-  import { hours, money } from "../format/jobs";
+  import { money } from "../format/jobs";
   import { day } from "../format/words";
   import JobMoney from "./JobMoney.svelte";
   import JobParts from "./JobParts.svelte";
@@ -24,7 +24,7 @@
 
 <dl class="facts">
   <div class:good={!open}><dt>Open items</dt><dd class="number">{open || "nothing"}</dd></div>
-  <div><dt>Time</dt><dd class="number">{hours(plan.money.hours.low, plan.money.hours.high)}</dd></div>
+  <div><dt>Time</dt><dd class="number">{plan.money.hours.said}</dd></div>
   <div><dt>Cost{#if plan.money.shop !== null}<span class="quiet">, a shop {plan.money.shop_from === "estimate" ? "about " : ""}{money(plan.money.shop, plan.money.currency)}</span>{/if}</dt><dd class="number">{plan.money.total === 0 && plan.money.unpriced.length ? "no prices yet" : `${money(plan.money.total, plan.money.currency)}${plan.money.unpriced.length ? " +" : ""}`}</dd></div>
   {#if orderBy}<div><dt>Order parts by</dt><dd class="number">{day(orderBy)}</dd></div>{/if}
 </dl>

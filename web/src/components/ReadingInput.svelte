@@ -1,6 +1,6 @@
 <script lang="ts">
   import { flushSync } from "svelte";
-  import { mm } from "../format/words";
+  import { mm, partMm } from "../format/words";
   import type { Schemas } from "../api/client";
   import type { Place, WalkRound } from "../state/walkRound.svelte";
 
@@ -28,7 +28,7 @@
   const gauge = $derived(entry.method === "gauge" && !event);
   const several = $derived(place.part === "rotor");
   const label = $derived(`${wheel.label} ${place.label}`);
-  const history = $derived([expected === null ? "" : `expected ${mm(expected)} mm`, place.before && `last time ${place.before.text}`].filter(Boolean).join(", "));
+  const history = $derived([expected === null ? "" : `expected ${partMm(expected, place.part)} mm`, place.before && `last time ${place.before.text}`].filter(Boolean).join(", "));
   const runoutUsual = $derived(round.round?.usual.find((limit) => limit.id === (place.part === "runout" ? "lateral_runout_mm" : "thickness_variation_mm")));
 
   // In an empty field letters are keys, and what they did can be taken back; once something is typed they are text.
@@ -108,7 +108,7 @@
         id="value-{place.id}"
         inputmode="decimal"
         autocomplete="off"
-        placeholder={expected === null ? "" : mm(expected)}
+        placeholder={expected === null ? "" : partMm(expected, place.part)}
         bind:value={entry.text}
         oninput={() => ((entry.simulated = false), round.retyped(place))}
         onkeydown={(pressed) => press(pressed, false)}

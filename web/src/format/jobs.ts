@@ -1,12 +1,9 @@
 import type { Schemas } from "../api/client";
 
-/** 0.5-steps are enough for hours of work. */
-export const hours = (low: number, high: number): string => {
-  const half = (value: number) => (Math.round(value * 2) / 2).toLocaleString("en-GB");
-  return half(low) === half(high) ? `about ${half(low)} h` : `${half(low)} to ${half(high)} h`;
-};
-
 export const money = (value: number, currency: string): string => `${currency} ${value.toLocaleString("en-GB", { minimumFractionDigits: value < 100 ? 2 : 0, maximumFractionDigits: value < 100 ? 2 : 0 })}`;
+
+/** An amount already spent, to the cent where there are any. */
+export const amount = (value: number): string => value.toLocaleString("en-GB", { minimumFractionDigits: Number.isInteger(value) ? 0 : 2, maximumFractionDigits: 2 });
 
 export const figure = (value: number | null): string => (value === null ? "?" : value.toLocaleString("en-GB", { maximumFractionDigits: 2 }));
 

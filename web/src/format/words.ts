@@ -39,6 +39,12 @@ export function day(iso: string): string {
   return `${of} ${MONTHS[at - 1]!.slice(0, 3)} ${year}`;
 }
 
+/** A rotor is judged in hundredths, a pad in tenths. */
+export const rotorMm = (value: number | null): string => (value === null ? "?" : value.toFixed(2));
+export const partMm = (value: number | null, part: string): string => (part === "rotor" ? rotorMm(value) : mm(value));
+/** A figure as it was entered, without idle noughts. */
+export const asEntered = (value: number): string => Number(value.toFixed(3)).toString();
+
 /** Millimetres with no more digits than the error allows. */
 export function mm(value: number | null, sd: number | null = null): string {
   if (value === null) return "?";

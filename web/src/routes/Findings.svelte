@@ -8,7 +8,7 @@
   import Problem from "../components/Problem.svelte";
   import StateMark from "../components/StateMark.svelte";
   import SymptomQuestions from "../components/SymptomQuestions.svelte";
-  import { day, exact, mm, rough, upperFirst } from "../format/words";
+  import { day, exact, partMm, rough, upperFirst } from "../format/words";
   import { Loader } from "../state/loader.svelte";
 
   let { params }: { params: { id: string } } = $props();
@@ -110,7 +110,7 @@
             <thead><tr><th>Where</th><th>Before</th><th>Now</th><th>Worn</th><th>Over</th></tr></thead>
             <tbody>
               {#each findings.changes as change (change.axle + change.position + change.part)}
-                <tr><td>{upperFirst(change.axle)} {change.position} {change.part}</td><td>{mm(change.before_mm, change.part === "rotor" ? 0.01 : null)} mm, {day(change.before_on)}</td><td>{mm(change.now_mm, change.part === "rotor" ? 0.01 : null)} mm, {day(change.now_on)}</td><td>{mm(-since(change), change.part === "rotor" ? 0.01 : null)} mm</td><td>{exact(change.km, vehicle.distance_unit)}</td></tr>
+                <tr><td>{upperFirst(change.axle)} {change.position} {change.part}</td><td>{partMm(change.before_mm, change.part)} mm, {day(change.before_on)}</td><td>{partMm(change.now_mm, change.part)} mm, {day(change.now_on)}</td><td>{partMm(-since(change), change.part)} mm</td><td>{exact(change.km, vehicle.distance_unit)}</td></tr>
               {/each}
             </tbody>
           </table>

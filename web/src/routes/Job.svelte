@@ -7,8 +7,9 @@
   import JobView from "../components/JobView.svelte";
   import Problem from "../components/Problem.svelte";
   import Shortcuts from "../components/Shortcuts.svelte";
+  import { amount } from "../format/jobs";
   import { focusOn } from "../format/focus";
-  import { day, exact, mm, upperFirst } from "../format/words";
+  import { day, exact, partMm, upperFirst } from "../format/words";
   import { JobPlanState } from "../state/jobPlan.svelte";
   import { Loader } from "../state/loader.svelte";
   import { outbox } from "../state/outbox.svelte";
@@ -107,9 +108,9 @@
     <JobHalts {job} />
     {#if plan.closed}
       <section class="sheet">
-        <p>Finished on {day(plan.closed.day)}{plan.closed.hours ? ` after ${plan.closed.hours} h` : ""}{plan.closed.spent ? `, ${plan.money.currency} ${plan.closed.spent} spent` : ""}.{#if plan.closed.parts.length}{" "}Used: {plan.closed.parts.join("; ")}.{/if}{#if plan.closed.look_over}{" "}<a href="#/look-overs/{plan.closed.look_over}">In the logbook</a>{/if}</p>
+        <p>Finished on {day(plan.closed.day)}{plan.closed.hours ? ` after ${plan.closed.hours} h` : ""}{plan.closed.spent ? `, ${plan.money.currency} ${amount(plan.closed.spent)} spent` : ""}.{#if plan.closed.parts.length}{" "}Used: {plan.closed.parts.join("; ")}.{/if}{#if plan.closed.look_over}{" "}<a href="#/look-overs/{plan.closed.look_over}">In the logbook</a>{/if}</p>
         {#each plan.closed.sets as set (set.axle + set.part)}
-          <p>Old {set.axle} {set.part}s: {set.life_km === null ? "fitted nobody knows when" : `lasted ${exact(set.life_km, plan.vehicle.distance_unit)}`}{set.last_mm !== null && set.last_on ? `, thinnest ${mm(set.last_mm, set.part === "rotor" ? 0.01 : null)} mm on ${day(set.last_on)}` : ""}.</p>
+          <p>Old {set.axle} {set.part}s: {set.life_km === null ? "fitted nobody knows when" : `lasted ${exact(set.life_km, plan.vehicle.distance_unit)}`}{set.last_mm !== null && set.last_on ? `, thinnest ${partMm(set.last_mm, set.part)} mm on ${day(set.last_on)}` : ""}.</p>
         {/each}
       </section>
     {/if}

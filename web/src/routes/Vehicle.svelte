@@ -7,6 +7,7 @@
   import { axleLane, vehicleLane, type Lane } from "../components/roadScale";
   import Shortcuts from "../components/Shortcuts.svelte";
   import StateMark from "../components/StateMark.svelte";
+  import { amount } from "../format/jobs";
   import { day, exact, month, rough, span, upperFirst } from "../format/words";
   import { Loader } from "../state/loader.svelte";
   import { push } from "svelte-spa-router";
@@ -177,7 +178,7 @@
       <RoadAhead lanes={lanes(vehicle)} {today} kmPerDay={vehicle.km_per_day} unit={vehicle.distance_unit} label="When pads, rotors and fluid of {vehicle.name} are due" />
       <div class="row fluid">
         {#if vehicle.fluid}
-          <p class:late={vehicle.fluid.overdue_days > 0}>Brake fluid renewed {day(vehicle.fluid.renewed_on)}, {vehicle.fluid.overdue_days > 0 ? "was due" : "due"} {day(vehicle.fluid.due_on)} (every two years, common practice).</p>
+          <p class:late={vehicle.fluid.overdue_days > 0}>Brake fluid renewed {vehicle.fluid.estimated ? "about " : ""}{day(vehicle.fluid.renewed_on)}, {vehicle.fluid.overdue_days > 0 ? "was due" : "due"} {day(vehicle.fluid.due_on)} (every two years, common practice).</p>
         {:else}
           <p class="quiet">Not known when the brake fluid was last renewed.</p>
         {/if}
@@ -213,9 +214,9 @@
         <h3 class="jobs">Jobs</h3>
         <ul class="plain-list">
           {#each vehicle.jobs_open as job (job.id)}<li><a href="#/jobs/{job.id}">{job.what}</a>, {job.state === "started" ? "under way" : job.state}{job.planned_for ? `, ${day(job.planned_for)}` : ", no date yet"}</li>{/each}
-          {#each vehicle.jobs_done as job (job.id)}<li><a href="#/jobs/{job.id}">{day(job.day)}</a> {job.what}{job.hours ? `, ${job.hours} h` : ""}{job.spent !== null ? `, ${job.spent} spent` : ""}</li>{/each}
+          {#each vehicle.jobs_done as job (job.id)}<li><a href="#/jobs/{job.id}">{day(job.day)}</a> {job.what}{job.hours ? `, ${job.hours} h` : ""}{job.spent !== null ? `, ${amount(job.spent)} spent` : ""}</li>{/each}
         </ul>
-        {#if vehicle.jobs_done.length}<p class="quiet">{Math.round(vehicle.jobs_done.reduce((sum, job) => sum + (job.spent ?? 0), 0))} spent on these brakes so far.</p>{/if}
+        {#if vehicle.jobs_done.length}<p class="quiet">{amount(vehicle.jobs_done.reduce((sum, job) => sum + (job.spent ?? 0), 0))} spent on these brakes so far.</p>{/if}
       {/if}
       <div class="row fluid">
         <a href="#/vehicles/{vehicle.id}/import">Import a spreadsheet</a>

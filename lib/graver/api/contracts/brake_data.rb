@@ -14,6 +14,7 @@ module Graver
               required(:value).maybe(:string, max_size?: 40)
               optional(:unit).maybe(:string, max_size?: 10)
               optional(:source).maybe(:string, max_size?: 30)
+              optional(:chosen).filled(:bool)
             end
           end
         end

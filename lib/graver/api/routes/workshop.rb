@@ -8,7 +8,6 @@ require_relative "../../service/bench_reading"
 require_relative "../../core/quantity/entered_number"
 require_relative "../../service/instruments"
 require_relative "../../service/part_offers"
-require_relative "../../core/planning/torque"
 require_relative "../../service/torque_wrenches"
 
 module Graver
@@ -33,8 +32,7 @@ module Graver
             def torque_settings(file, extension_mm)
               knowledge.fasteners.filter_map do |fastener|
                 known = file.planning_data["#{fastener["id"]}.torque"] or next
-                torque = Core::Planning::Torque.from(known[:number], known[:unit])
-                { fastener: fastener["id"], wrench: Serializers::TorqueWrenches.choice(wrenches.choose(torque, extension_mm:)) }
+                { fastener: fastener["id"], wrench: Serializers::TorqueWrenches.choice(wrenches.choose(known[:torque], extension_mm:)) }
               end
             end
 

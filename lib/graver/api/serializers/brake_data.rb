@@ -46,15 +46,21 @@ module Graver
           { key: field["key"], group: field["group"], label: field["label"], quantity: field["quantity"], units: @catalogue.units(field),
             choices: choices(@catalogue.choices(field, file.vehicle.kind)), value: datum&.value, unit: datum&.unit, source: datum&.source,
             hint: field["hint"], fastener: field["fastener"], waits: field["waits"], find: field["find"], needed_for: field["needed_for"], doubt: doubt(file, field, datum),
-            earlier: earlier(file, field) }
+            earlier: earlier(file, field), rivals: rivals(file, field, datum) }
         end
 
         def doubt(file, field, datum)
           return unless datum && field["quantity"] == "torque"
 
           plausible = @knowledge.fastener(field["fastener"]).fetch("plausible_newton_metres")
-          torque = Core::Planning::Torque.from(file.number(field["key"]), datum.unit)
+          torque = file.torque(datum)
           TorqueDoubt.sentence(torque, torque.doubt(*plausible), plausible)
+        end
+
+        # What several sources say, the one that counts first; none when they agree.
+        def rivals(file, field, datum)
+          others = field["quantity"] == "torque" ? file.rivals(field["key"]) : []
+          others.empty? ? [] : [datum, *others].map { |each| { **each.to_h.slice(:value, :unit, :source), label: @catalogue.sources.fetch(each.source) } }
         end
 
         def earlier(_file, field)

@@ -8,7 +8,7 @@ module Graver
         # Service::Planning::Money::Card
         def call(card)
           sums = %i[parts consumables tools total shop saving spent].to_h { |key| [key, card.public_send(key)&.round(2)] }
-          hours = { low: card.hours.low.round(1), high: card.hours.high.round(1), jobs: card.hours.jobs }
+          hours = { low: card.hours.low.round(1), high: card.hours.high.round(1), jobs: card.hours.jobs, said: card.hours.said }
           { currency: card.currency, hours:, **sums, unpriced: card.unpriced, shop_from: card.shop_from,
             over_km: card.over_km.round, choices: card.choices.map { |choice| choice(choice) } }
         end

@@ -2,6 +2,7 @@
 
 require_relative "torque_lines"
 require_relative "../../service/order_faults"
+require_relative "../../service/wording"
 
 module Graver
   module API
@@ -16,9 +17,10 @@ module Graver
         def call(plan)
           ordered = plan.ordered
           @torque = plan.torque
+          @wording = Service::Wording.new(plan.overview.vehicle.distance_unit)
           @waits = waits(plan)
           { steps: ordered.placed&.map { |placed| step(placed, plan) },
-            dropped: ordered.dropped.map { |placed| { key: placed.key, place: placed.place, text: placed.step.text, event: ordered.events.fetch(placed.key) } },
+            dropped: ordered.dropped.map { |placed| { key: placed.key, place: placed.place, text: @wording.trade(placed.step.text), event: ordered.events.fetch(placed.key) } },
             set_aside: ordered.set_aside.map { |adjustment, event, why| { event:, text: "#{said(adjustment)}: #{Service::OrderFaults.new(@knowledge).sentence(why)}" } } }
         end
 
@@ -27,7 +29,7 @@ module Graver
         def step(placed, plan)
           step = placed.step
           own_notes = (plan.job&.notes || []).select { |note| note["key"] == placed.key }
-          { key: placed.key, stage: @knowledge.procedure.stage(step.stage).label, place: placed.place, text: step.text, why: step.why, gate: step.gate, kills: step.kills,
+          { key: placed.key, stage: @knowledge.procedure.stage(step.stage).label, place: placed.place, text: @wording.trade(step.text), why: step.why, gate: step.gate, kills: step.kills,
             waits_for: @waits.fetch(placed.key, []), otherwise: plan.job&.otherwise&.dig(placed.key, "because"), cautions: cautions(placed),
             tighten: torque_at(placed).map { |set| TorqueLines.new(@knowledge).brief(set) },
             event: plan.ordered.events[placed.key] || plan.ordered.events[step.id],

@@ -19,19 +19,31 @@ module Graver
           line = set.line
           { id: set.id, axle: line.axle, fastener: line.fastener, label: line.label, count: line.count, **in_units(line), angle_degrees: line.angle_degrees, entered: entered(line),
             source: line.source && @knowledge.brake_data.sources.fetch(line.source), doubt: doubt(line), drive: line.drive && @knowledge.brake_data.label("wheel_nut.drive", line.drive),
-            thread: line.thread, threadlocker: threadlocker(line), single_use: line.single_use, star: line.star, note: line.note, wrench: TorqueWrenches.choice(set.wrench) }
+            thread: line.thread, threadlocker: threadlocker(line), single_use: line.single_use, snug: line.snug, range: line.torque&.low && line.torque.said, star: line.star, note: line.note, wrench: TorqueWrenches.choice(set.wrench) }
         end
 
         # The same in few words, for the step where it is tightened.
-        def brief(set) = { axle: set.line.axle, label: set.line.label, fastener: set.line.fastener, **in_units(set.line), angle_degrees: set.line.angle_degrees, entered: entered(set.line) }
+        def brief(set) = { axle: set.line.axle, label: set.line.label, fastener: set.line.fastener, **in_units(set.line), angle_degrees: set.line.angle_degrees, entered: entered(set.line), said: said(set.line) }
 
         private
 
         def in_units(line) = UNITS.transform_values { |unit| line.torque&.in_unit(unit) }
-        def entered(line) = line.torque && "#{format("%g", line.torque.entered)} #{line.torque.unit}"
+        def entered(line) = line.torque&.said
+
+        # What the owner knows of it beside the torque.
+        def said(line)
+          lubrication = line.lubrication && "thread: #{@knowledge.brake_data.label("wheel_nut.lubrication", line.lubrication).downcase}"
+          [line.single_use ? "new ones" : nil, line.threadlocker && "threadlocker: #{threadlocker(line).downcase}", lubrication, line.torque&.low && line.torque.said].compact
+        end
+        def rivals(line)
+          others = line.rivals.map { |torque, source| "#{torque.said} (#{@knowledge.brake_data.sources.fetch(source).downcase})" }
+          "Sources disagree: #{line.torque.said} (#{@knowledge.brake_data.sources.fetch(line.source).downcase}), #{others.join(", ")}. Choose one in the brake data."
+        end
+
         def threadlocker(line) = line.threadlocker && @knowledge.brake_data.label("wheel_nut.threadlocker", line.threadlocker)
 
         def doubt(line)
+          return rivals(line) if line.rivals.any?
           return TorqueDoubt.sentence(line.torque, line.doubt, line.plausible) unless line.hearsay && !line.doubt
 
           "This value does not come from the maker of this vehicle: a torque is never taken over from another model, axle or year."

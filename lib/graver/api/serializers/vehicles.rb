@@ -86,7 +86,7 @@ module Graver
           [WORDS.index(word(overview)), overview.axles.filter_map { |axle| axle.measures["careful_days"] }.min || Float::INFINITY, overview.vehicle.id]
         end
 
-        def fluid(fluid) = fluid && { renewed_on: fluid.renewed_on.iso8601, due_on: fluid.due_on.iso8601, overdue_days: fluid.overdue_days }
+        def fluid(fluid) = fluid && { renewed_on: fluid.renewed_on.iso8601, due_on: fluid.due_on.iso8601, overdue_days: fluid.overdue_days, estimated: fluid.estimated }
 
         def log(overview)
           overview.look_overs.reverse.map do |look_over|

@@ -8,7 +8,13 @@ module Graver
       # How long a job takes: common practice, or that at the owner's own pace once jobs were timed.
       class Hours
         # low, high: hours; jobs: how many of the owner's own it rests on
-        Range = Value.define(:low, :high, :jobs)
+        Range = Value.define(:low, :high, :jobs) do
+          # "1.5 to 3 h": halves are enough for hours of work.
+          def said
+            from, upto = [low, high].map { |value| format("%g", (value * 2).round / 2.0) }
+            from == upto ? "about #{from} h" : "#{from} to #{upto} h"
+          end
+        end
 
         # rules: { "lift" => { "minutes" => [from, to] }, "per_corner" => { work => ... }, "electric" => ..., "own_spread" => { "share" => } }
         def initialize(rules)

@@ -1,16 +1,31 @@
 # frozen_string_literal: true
 
 require_relative "../value"
+require_relative "../quantity/entered_range"
 require_relative "../quantity/units"
 
 module Graver
   module Core
     module Planning
-      # A tightening torque as entered, and the same in the units of the wrench.
-      Torque = Value.define(:entered, :unit, :newton_metres) do
-        # EnteredNumber, TORQUE unit -> Torque.
-        def self.from(number, unit)
-          new(entered: number.value.to_f, unit:, newton_metres: Quantity::TORQUE.to_base(number.value, unit))
+      # A tightening torque as entered, and the same in the units of the wrench. Of a range the middle is aimed at; low and high
+      # are its ends in the unit it was entered in, else nil.
+      Torque = Value.define(:entered, :unit, :newton_metres, :low, :high) do
+        def initialize(low: nil, high: nil, **rest) = super
+
+        # Text as entered ("28", "125-150"), TORQUE unit -> Torque. Raises InvalidEntry (field "").
+        def self.parse(text, unit)
+          range = Quantity::EnteredRange.parse(text)
+          ends = range.high ? { low: range.low.value.to_f, high: range.high.value.to_f } : {}
+          new(entered: range.middle.to_f, unit:, newton_metres: Quantity::TORQUE.to_base(range.middle, unit), **ends)
+        end
+
+        # "28 N·m", "125 to 150 N·m"
+        def said = "#{low ? "#{format("%g", low)} to #{format("%g", high)}" : format("%g", entered)} #{unit}"
+
+        # Do two values differ by more than this share of the smaller? Of ranges the middles count.
+        def differs?(other, share)
+          small, large = [newton_metres, other.newton_metres].minmax
+          large - small > small * share
         end
 
         # Three significant figures: finer than any wrench is read.

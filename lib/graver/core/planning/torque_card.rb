@@ -11,12 +11,14 @@ module Graver
       class TorqueCard
         # torque: Torque or nil when not known; angle_degrees: of a second stage or nil; doubt as in Torque#doubt; hearsay: the
         # value's source is no source for a torque; star: nut numbers or nil; undone: loosened in this job, not only checked
-        Line = Value.define(:axle, :fastener, :label, :count, :torque, :angle_degrees, :source, :doubt, :hearsay, :plausible, :drive, :thread, :single_use, :threadlocker, :star, :note)
+        Line = Value.define(:axle, :fastener, :label, :count, :torque, :angle_degrees, :source, :doubt, :hearsay, :plausible, :drive, :thread, :single_use, :threadlocker,
+                            :lubrication, :rivals, :snug, :star, :note)
+        # rivals: [[Torque, source]] that other sources say, until one is chosen; snug: may be tightened without a figure
         # Where a torque does not come from: another axle, what is usual.
         HEARSAY = %w[copied typical].freeze
 
         # placed: [Placed] that concern the axle; setup: Lifts::Setup; fasteners: knowledge entries by id;
-        # data: { key => { value:, unit:, source:, number: } } -> [Line]
+        # data: { key => { value:, unit:, source:, number:, torque:, rivals: } } -> [Line]
         def call(placed, setup, fasteners:, data:)
           ids = placed.flat_map { |each| each.step.tighten }.uniq.map { |id| fasteners.fetch(id) }
           ids.select { |fastener| here?(fastener, setup) }.map { |fastener| line(fastener, setup, data) }
@@ -30,11 +32,12 @@ module Graver
         def line(fastener, setup, data)
           id = fastener.fetch("id")
           known = data["#{id}.torque"]
-          torque = known && Torque.from(known.fetch(:number), known.fetch(:unit))
+          torque = known&.fetch(:torque)
           value = ->(key) { data.dig("#{id}.#{key}", :value) }
           plausible = fastener.fetch("plausible_newton_metres")
           doubts = { source: known&.fetch(:source), doubt: torque&.doubt(*plausible), hearsay: HEARSAY.include?(known&.fetch(:source)), plausible: }
-          said = { drive: value["drive"], thread: value["thread"], single_use: value["single_use"] == "once", threadlocker: value["threadlocker"] }
+          said = { drive: value["drive"], thread: value["thread"], single_use: value["single_use"] == "once", threadlocker: value["threadlocker"], lubrication: value["lubrication"],
+                   rivals: known&.fetch(:rivals) || [], snug: fastener.fetch("snug", false) }
           Line.new(axle: setup.axle, fastener: id, label: fastener.fetch("label"), count: count(fastener, setup, data), torque:, **doubts, **said,
                    angle_degrees: data.dig("#{id}.angle", :number)&.value&.to_f, star: star(fastener, data), note: fastener.fetch("note"))
         end

@@ -51,7 +51,7 @@ module Graver
         end
 
         def torque(plan)
-          plan.torque.flat_map { |set| [*unknown(set, plan), *doubtful(set, plan), *angled(set), *wrench(set)] }
+          plan.torque.flat_map { |set| [*unknown(set, plan), *rivals(set, plan), *doubtful(set, plan), *angled(set), *wrench(set)] }
         end
 
         def unknown(set, plan)
@@ -60,13 +60,21 @@ module Graver
           [item("torque", set.id, "#{place(set.line)}: no torque is on file.", axle_id: plan.axle_id(set.line.axle))]
         end
 
+        # Two sources, two values: a question until one is chosen.
+        def rivals(set, plan)
+          return [] if set.line.rivals.empty?
+
+          said = [set.line.torque, *set.line.rivals.map(&:first)].map(&:said)
+          [item("rivals", set.id, "#{place(set.line)}: sources disagree, #{said.join(" and ")}.", axle_id: plan.axle_id(set.line.axle))]
+        end
+
         # Ticked for this very value: another one is asked about again.
         def of_value(set) = "#{set.id}.#{format("%g", set.line.torque.newton_metres)}"
 
         def doubtful(set, plan)
           return [] unless set.line.torque && (set.line.doubt || set.line.hearsay)
 
-          said = set.line.doubt ? "#{format("%g", set.line.torque.entered)} #{set.line.torque.unit} is not what is usual" : "the value does not come from the maker"
+          said = set.line.doubt ? "#{set.line.torque.said} is not what is usual" : "the value does not come from the maker"
           [item("doubt", of_value(set), "#{place(set.line)}: #{said}.", axle_id: plan.axle_id(set.line.axle))]
         end
 

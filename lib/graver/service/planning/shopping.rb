@@ -38,10 +38,11 @@ module Graver
           end
         end
 
-        # fluid: Core::Planning::FluidPlan::Plan
-        def consumables(ordered, fluid, job)
+        # fluid: Core::Planning::FluidPlan::Plan; torque: [Torque::Set], whose fasteners say what goes on their threads
+        def consumables(ordered, fluid, torque, job)
           named = (ordered.placed || []).flat_map { |placed| placed.step.consumables }.uniq
-          @knowledge.consumables.select { |entry| named.include?(entry["id"]) }.map { |entry| consumable(entry, amount(entry, ordered, fluid), fluid, job) }
+          entries = @knowledge.consumables.select { |entry| named.include?(entry["id"]) }
+          entries.map { |entry| [entry, amount(entry, ordered, fluid, torque)] }.select { |_, amount| amount.positive? }.map { |entry, amount| consumable(entry, amount, fluid, job) }
         end
 
         def tools(ordered, torque, job)
@@ -98,12 +99,16 @@ module Graver
           Core::Planning::PartMatch.call(line.matches, chosen ? supplies.details_mm(chosen) : {}, known)
         end
 
-        def amount(entry, ordered, fluid)
+        def amount(entry, ordered, fluid, torque)
           return fluid.needed if entry["id"] == "fluid"
+          return torque.map(&:line).select { |line| locked?(line, entry) }.sum { |line| line.count.to_i } if entry["per_fastener"]
 
           corners = ordered.lifts.sum { |lift| lift.corners.sum { |corner| corner.side == "both" ? 2 : 1 } }
           entry.fetch("per_job", 0) + (entry.fetch("per_axle", 0) * ordered.setups.length) + (entry.fetch("per_corner", 0) * corners)
         end
+
+        # Where the owner has said nothing, what is usual.
+        def locked?(line, entry) = line.threadlocker ? line.threadlocker == "medium" : entry["per_fastener"].include?(line.fastener)
 
         def consumable(entry, amount, fluid, job)
           mine = supplies.of_item("consumable", entry["id"], nil)
