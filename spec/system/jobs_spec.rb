@@ -10,9 +10,9 @@ RSpec.describe "Planning a job", :demo do
 
   it "goes from a draft with gaps to ready, parts from the counter held against the old ones" do
     page.visit "/#/jobs/1"
-    page.click_button "Make it ready"
+    page.click_button "Mark as ready"
     expect(page).to have_text("still open")
-    page.click_button "Settle them first"
+    page.click_button "Cancel"
     page.find("nav.parts a", text: "Parts").click
     part("Abutment clips for the whole axle").click_button "Ask the counter"
     expect(page).to have_text("A simulated counter answers")
@@ -22,10 +22,10 @@ RSpec.describe "Planning a job", :demo do
     page.fill_in "What it is called", with: "Other rotor"
     page.fill_in "Diameter (mm)", with: "302"
     page.fill_in "Days to get it", with: "soon"
-    page.click_button "Keep it"
+    page.click_button "Save"
     expect(page).to have_text("Needs a whole number of days")
     page.fill_in "Days to get it", with: "3"
-    page.click_button "Keep it"
+    page.click_button "Save"
     page.choose "Other rotor", allow_label_click: true
     expect(part("Rotor")).to have_text("Differs: diameter 302 mm, the old one's 288 mm")
     page.choose "Rotor, coated", allow_label_click: true
@@ -39,10 +39,10 @@ RSpec.describe "Planning a job", :demo do
     page.refresh
     page.check "Gloves", allow_label_click: true
     expect(page).to have_css(".facts", text: "nothing")
-    page.click_button "Make it ready"
+    page.click_button "Mark as ready"
     expect(page).to have_css("[aria-current=step]", text: "ready")
-    page.click_button "Start"
-    expect(page).to have_css("[aria-current=step]", text: "started").and have_button("Finish")
+    page.click_button "Start job"
+    expect(page).to have_css("[aria-current=step]", text: "started").and have_button("Finish job")
     page.visit "/#/vehicles/1/road"
     expect(page).to have_text("Front brakes: job under way")
   end
@@ -51,7 +51,7 @@ RSpec.describe "Planning a job", :demo do
     page.visit "/#/jobs/1/scope"
     page.within("section[aria-label='front axle']") { page.choose "stay", allow_label_click: true }
     page.fill_in "Why otherwise than the verdict?", with: "New ones next spring"
-    page.click_button "Do it so"
+    page.click_button "Confirm"
     expect(page).to have_text("Your reason: New ones next spring").and have_no_text("new rotors")
     page.within("section[aria-label='rear axle']") { page.check "New fluid", allow_label_click: true }
     expect(page).to have_text("Rear: new fluid")
@@ -59,7 +59,7 @@ RSpec.describe "Planning a job", :demo do
     page.click_button "Notes and order"
     page.within("[data-step='rear.left.judge']") { page.click_button "Add a step after it" }
     page.fill_in "Your own step", with: "Feel the hub for play"
-    page.click_button "Keep it"
+    page.click_button "Save"
     expect(page).to have_css("li", text: "Feel the hub for play").and have_text("your own step")
     page.within("[data-step='front.left.hook']") { page.click_button "Leave it out" }
     expect(page).to have_css("[role=alert]", text: "requires that the hook hangs ready")
@@ -68,7 +68,7 @@ RSpec.describe "Planning a job", :demo do
     page.click_link "Fluid, time, money"
     expect(page).to have_text("Rear right").and have_text("Circuit by circuit")
     page.fill_in "A shop's quote for the same (€)", with: "640"
-    page.click_button "Keep the quote"
-    expect(page).to have_text("€ 640").and have_text("Doing it yourself saves €")
+    page.click_button "Save quote"
+    expect(page).to have_text("€ 640").and have_text("What it saves cannot be said yet").and have_text("The shop's quote has them in.")
   end
 end

@@ -17,7 +17,12 @@ RSpec.describe "Journeys in the browser" do
   def know(key, value)
     page.within("[id='cell-#{key}']") do
       page.find("button.show").click
-      page.has_css?("select[id='edit-#{key}']", wait: 0.2) ? page.select(value, from: "edit-#{key}") : type(value, :Enter)
+      if page.has_css?("select[id='edit-#{key}']", wait: 0.2)
+        page.select(value, from: "edit-#{key}")
+        type(:Enter)
+      else
+        type(value, :Enter)
+      end
     end
     expect(page).to have_css("[id='cell-#{key}']:not(.unknown) .value", text: value)
   end
@@ -67,13 +72,13 @@ RSpec.describe "Journeys in the browser" do
     expect(page).to have_text("28N·m").and have_text("20.7lbf·ft")
     page.fill_in "Day (may stay open)", with: Date.new(2026, 5, 23)
     page.click_button "Plan this job"
-    expect(page).to have_css("h1", text: "23 May 2026").and have_css("[aria-current=step]", text: "draft")
+    expect(page).to have_text("23 May 2026").and have_css("[aria-current=step]", text: "draft")
     page.click_link "Steps"
     expect(page).to have_text("Do not move the vehicle before the pedal or lever is hard")
     page.check "Settle everything listed as missing", allow_label_click: true
     expect(page).to have_link("Steps", text: %r{1/\d+})
     page.driver.browser.page.command("Emulation.setEmulatedMedia", media: "print")
-    expect(page).to have_text("Before anything is undone").and have_no_button("Make it ready")
+    expect(page).to have_text("Before anything is undone").and have_no_button("Mark as ready")
     expect(page.evaluate_script("getComputedStyle(document.querySelector('header')).display")).to eq("none")
     expect(requested_hosts).to eq(["127.0.0.1"])
   end
@@ -94,7 +99,7 @@ RSpec.describe "Journeys in the browser" do
     expect(page).to have_text("This is less than the 60000 km logged on 2026-01-10").and have_text("needs a number such as 8.4").and have_text("Was the plate included?")
     page.click_button "Save look-over"
     expect(page).to have_text("Not saved yet: 4 fields need another look. Nothing is lost.")
-    expect(page).to have_text("Kept as you type")
+    expect(page).to have_text("Saved as you type")
 
     page.refresh
     expect(page).to have_field("odometer", with: "59000").and have_field("value-1_left_inner", with: "hh")
@@ -131,12 +136,26 @@ RSpec.describe "Journeys in the browser" do
     add_vehicle
     open_look_over
     type "61200"
-    expect(page).to have_text("Kept as you type")
+    expect(page).to have_text("Saved as you type")
     draft = context.store.drafts.find(1)
     context.store.drafts.save(1, draft.content.merge("odometer" => "61234"), revision: draft.revision, at: "elsewhere")
     type :Enter, "8"
-    expect(page).to have_text("Another window went on with this look-over.")
-    page.click_button "Take over what it has"
-    expect(page).to have_field("odometer", with: "61234")
+    expect(page).to have_css("h2", text: "Another window went on with this look-over").and have_css("tr", text: /Odometer\s+61200\s+61234/)
+    page.click_button "Use the other window's"
+    expect(page).to have_field("odometer", with: "61234").and have_text("Took over what the other window has")
+    page.click_button "Undo", match: :first
+    expect(page).to have_field("odometer", with: "61200").and have_field("value-1_left_inner", with: "8")
+    expect(page).to have_text("Saved as you type")
+    # the other window saves it: this one's save is not taken for its own
+    context.store.drafts.remove(1)
+    page.click_button "Save look-over"
+    expect(page).to have_css("h2", text: "Another window has saved this look-over")
+    expect(context.store.look_overs.of_vehicle(1)).to be_empty
+    page.click_button "Discard these entries"
+    expect(page).to have_css("h1", text: "Juniper")
+    page.visit "/#/bin"
+    page.click_button "Restore look-over"
+    expect(page).to have_text("Restored: look-over of Juniper.")
+    expect(context.store.drafts.find(1).content["odometer"]).to eq("61200")
   end
 end

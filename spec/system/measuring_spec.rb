@@ -114,8 +114,14 @@ RSpec.describe "Measuring in the browser", :demo do
   it "takes values from a simulated gauge and reader, large and both hands free, and says when the line drops" do
     open_round(1)
     page.click_button "Read from the vehicle"
-    expect(page).to have_field("odometer", with: /\A10\d{4}\z/)
-    page.select "Simulated digital caliper", from: "Gauge that sends"
+    expect(page).to have_field("odometer", with: "101250").and have_text("Simulated")
+    # what was typed is not overwritten unasked
+    page.fill_in "odometer", with: "101300"
+    page.click_button "Read from the vehicle"
+    expect(page).to have_text("The reader sends 101250 km; you typed 101300.").and have_field("odometer", with: "101300")
+    page.click_button "Keep 101300"
+    expect(page).to have_field("odometer", with: "101300").and have_no_text("The reader sends")
+    page.select "Simulated digital caliper", from: "Connected gauge"
     page.click_button "One at a time"
     expect(page).to have_css(".large label", text: "Front left inner pad")
     type "z"
@@ -135,18 +141,18 @@ RSpec.describe "Measuring in the browser", :demo do
     page.visit "/#/vehicles/1"
     page.all(".scroll tbody a")[1].click
     expect(page).to have_css("h2", text: "Readings")
-    page.click_button "Correct front left inner pad"
+    page.click_button "Change front left inner pad"
     page.fill_in "Value", with: "-1"
-    page.click_button "Keep the correction"
+    page.click_button "Save"
     expect(page).to have_text("Say why, in a few words")
-    page.fill_in "Why", with: "misread the scale"
-    page.click_button "Keep the correction"
+    page.fill_in "Reason", with: "misread the scale"
+    page.click_button "Save"
     expect(page).to have_text("outside this instrument's range (0 to 150 mm)")
     page.fill_in "Value", with: "4.1"
-    page.click_button "Keep the correction"
+    page.click_button "Save"
     expect(page).to have_text("value now 4.1 (entered as 3.9). misread the scale")
-    page.click_button "Correct front left outer pad"
-    page.fill_in "Why", with: "wrong wheel"
+    page.click_button "Change front left outer pad"
+    page.fill_in "Reason", with: "wrong wheel"
     page.click_button "Strike it out"
     expect(page).to have_text("struck out. wrong wheel").and have_css("li.void .figure", text: "6.7 mm")
     expect(context.store.look_overs.of_vehicle(1)[-2].readings.map(&:value)).to include("4.1").and(satisfy { |values| !values.include?("6.7") })

@@ -32,8 +32,8 @@ RSpec.describe "More journeys in the browser" do
     add("Motorcycle", discs: "One", unit: "Miles")
     page.within("section[aria-label='front axle']") { expect(page).to have_css("svg[role=img]", count: 1) }
     open_look_over("front")
-    # u: inch; p: with plate
-    type "12000", :Enter, "u", "0.41", "p", :Enter
+    # u: inch; p: with plate, while the field is empty
+    type "12000", :Enter, "u", "p", "0.41", :Enter
     expect(page).to have_text("5.4 mm, ±")
     type "u", "13", :Enter
     expect(page).to have_text("5.3 mm, ±")
@@ -69,14 +69,14 @@ RSpec.describe "More journeys in the browser" do
     running = BrowserHelper.application
     BrowserHelper.application = ->(_) { [503, { "content-type" => "text/plain" }, ["away"]] }
     type "61200"
-    expect(page).to have_text("Not kept yet: the server cannot be reached")
+    expect(page).to have_text("Not saved yet: the server cannot be reached")
     page.click_button "Save look-over"
     expect(page).to have_text("That did not work").and have_field("odometer", with: "61200")
     BrowserHelper.application = running
     type :Tab
     page.find_by_id("value-1_left_inner").click
     type "8"
-    expect(page).to have_text("Kept as you type")
+    expect(page).to have_text("Saved as you type")
     expect(context.store.drafts.find(1).content).to include("odometer" => "61200")
   end
 
@@ -89,10 +89,12 @@ RSpec.describe "More journeys in the browser" do
     expect(page).to have_no_text("walk-round: another place")
     page.find_by_id("odometer").click
     type "5"
-    expect(page).to have_text("Kept as you type")
+    expect(page).to have_text("Saved as you type")
     page.click_button "Start over"
-    expect(page).to have_field("odometer", with: "")
+    expect(page).to have_field("odometer", with: "").and have_text("Started over; what was entered is in the bin")
     expect(context.store.drafts.find(1)).to be_nil
+    page.click_button "Undo", match: :first
+    expect(page).to have_field("odometer", with: "5")
   end
 
   it "goes from the garage to a look-over by keys alone, and leaves letters in fields alone" do

@@ -9,7 +9,7 @@ RSpec.describe "Screens of the demo household", :demo do
   screens = {
     "/#/" => "The road ahead", "/#/vehicles/new" => "Add a vehicle", "/#/vehicles/1" => "Logbook", "/#/axles/1/brake-data" => "Slide pin bolts",
     "/#/vehicles/1/look-over" => "Front left inner pad", "/#/workshop" => "Zero wrong", "/#/vehicles/1/findings" => "Best measured next", "/#/look-overs/7" => "Readings",
-    "/#/vehicles/1/import" => "Choose the file",
+    "/#/vehicles/1/import" => "Choose the file", "/#/bin" => "Nothing was put away",
     "/#/vehicles/1/road" => "Planned by you", "/#/axles/1/wear" => "How earlier forecasts did", "/#/axles/3/job-plan" => "A job, as proposed", "/#/jobs/2" => "Rear left: strip",
     "/#/jobs/1/scope" => "The rotors", "/#/jobs/1/sheet" => "Job sheet, A4"
   }
@@ -46,12 +46,12 @@ RSpec.describe "Screens of the demo household", :demo do
 
   it "renames a vehicle, notes a fluid renewal, and puts away and takes back" do
     page.visit "/#/vehicles/3"
-    page.click_button "Rename or change its unit"
+    page.click_button "Rename, change unit"
     page.fill_in "Name", with: " "
     page.click_button "Save"
     expect(page).to have_text("The name needs a name you know it by")
     page.fill_in "Name", with: "Old Thistle"
-    page.select "miles", from: "Odometer counts"
+    page.select "miles", from: "Odometer shows"
     page.click_button "Save"
     expect(page).to have_css("h1", text: "Old Thistle").and have_text(/about 102,\d\d\d mi today/)
     page.click_button "Note a renewal"
@@ -62,10 +62,14 @@ RSpec.describe "Screens of the demo household", :demo do
     page.fill_in "Odometer (mi)", with: "103000"
     page.click_button "Save"
     expect(page).to have_text("renewed 15 May 2026, due 15 May 2028").and have_text("Fluid renewed")
-    page.click_button "Put this vehicle away"
-    expect(page).to have_text("This vehicle is put away")
-    page.click_button "Take it back"
-    expect(page).to have_button("Put this vehicle away")
+    page.click_button "Archive vehicle"
+    expect(page).to have_text("Old Thistle is archived: it is not in the garage.")
+    page.click_button "Undo"
+    expect(page).to have_button("Archive vehicle").and have_no_text("is archived")
+    page.click_button "Archive vehicle"
+    page.click_link "Bin"
+    page.click_button "Restore Old Thistle"
+    expect(page).to have_text("Restored: Old Thistle.")
   end
 
   def open_cell(key) = page.find("[id='cell-#{key}'] button.show").click
@@ -87,20 +91,26 @@ RSpec.describe "Screens of the demo household", :demo do
     page.find("button", text: "Keep all").click
     expect(page.find("[id='cell-springs']")).to have_text(/None|One outer spring|Spread/).and have_text("Typical value")
     open_cell("fluid.grade")
-    page.click_button "Not to be found"
-    expect(page.find("[id='cell-fluid.grade']")).to have_text("not to be found").and have_text("the wrong fluid may be bought")
+    page.click_button "I can't find it"
+    expect(page.find("[id='cell-fluid.grade']")).to have_text("could not be found").and have_text("the wrong fluid may be bought")
     page.select "Mule, front", from: "or take over from"
     expect(page).to have_text("Not taken over, as it belongs to one vehicle").or have_text("nothing to fill in")
   end
 
   it "lets a job be finished only past its gates" do
     page.visit "/#/jobs/2"
-    page.click_button "Finish"
-    page.click_button "Finish the job"
-    expect(page).to have_text("Still to be done: rear left Push the piston slowly")
-    page.click_button "Not yet"
-    page.click_button "Go on"
+    page.click_button "Finish job"
+    page.within("form[aria-label='Finish the job']") { page.click_button "Finish job" }
+    expect(page).to have_text("Still to be done:")
+    # what is open is listed as links to the steps
+    page.click_link "Rear left: Push the piston slowly and fully home"
+    expect(page).to have_css("[data-step='rear.left.piston_home'] input:focus")
+    page.within("form[aria-label='Finish the job']") { page.click_button "Cancel" }
+    page.click_button "Next step"
     page.check "Push the piston slowly and fully home", allow_label_click: true, match: :first
-    expect(page).to have_link("Steps", text: "22/")
+    expect(page).to have_link("Steps", text: "23/")
+    # a step that waits is refused, and says for what
+    page.find("[data-step='rear.lower'] input").click
+    expect(page).to have_css("[data-step='rear.lower'] [role=alert]", text: "First comes").and have_no_css("[data-step='rear.lower'].done")
   end
 end

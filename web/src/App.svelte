@@ -2,11 +2,11 @@
   import Router from "svelte-spa-router";
   import { SkipToContent } from "carbon-components-svelte";
   import KeyHelp from "./components/KeyHelp.svelte";
-  import { guardFocus } from "./format/focus";
   import { routes } from "./routes";
   import { outbox } from "./state/outbox.svelte";
 
-  $effect(guardFocus);
+  // Comes a moment later: the first page does not wait for it.
+  void import("./format/focus").then(({ guardFocus }) => guardFocus());
 </script>
 
 <SkipToContent href="#content" />

@@ -32,5 +32,5 @@
 </select>
 
 <style>
-  select { font: inherit; font-size: 1.05rem; font-weight: 400; min-height: 48px; max-width: 100%; box-sizing: border-box; background: var(--sheet); color: var(--ink); border: 1px solid var(--quiet); padding: 0 0.4rem; }
+  select { font: inherit; font-size: 1.05rem; font-weight: 400; min-height: 48px; width: 100%; min-width: 0; box-sizing: border-box; background: var(--sheet); color: var(--ink); border: 1px solid var(--quiet); padding: 0 0.4rem; }
 </style>

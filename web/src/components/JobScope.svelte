@@ -117,7 +117,7 @@
   .verdicts { margin: 0.4rem 0 0; padding-left: 1.1rem; list-style: disc; }
   .verdicts li { font-size: 0.9375rem; }
   .schools { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(22rem, 100%), 1fr)); gap: 0.5rem 1.25rem; }
-  .school { display: grid; grid-template-columns: 1fr; gap: 0.25rem; font-weight: 600; }
+  .school { min-width: 0; display: grid; grid-template-columns: 1fr; gap: 0.25rem; font-weight: 600; }
   .fault { color: var(--stop); font-weight: 600; }
   .sr { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); }
 </style>

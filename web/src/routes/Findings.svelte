@@ -129,7 +129,7 @@
 <style>
   .wide { grid-template-columns: minmax(0, 1.5fr) minmax(0, 1fr); }
   .axle { gap: 0.5rem; }
-  .school { display: grid; gap: 0.25rem; font-weight: 600; }
+  .school { display: grid; gap: 0.25rem; font-weight: 600; min-width: 0; flex: 1 1 18rem; }
   .silent { border-style: dashed; }
   ul, ol { margin: 0; padding-left: 1.2rem; display: grid; gap: 0.25rem; list-style: revert; }
   summary { cursor: pointer; color: var(--petrol); min-height: 40px; display: flex; align-items: center; }

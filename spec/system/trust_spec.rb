@@ -1,0 +1,163 @@
+# frozen_string_literal: true
+
+require_relative "../support/browser_helper"
+
+# What an owner has to be able to rely on: nothing lost, nothing overwritten, the keyboard always somewhere.
+RSpec.describe "Trust in the browser", :demo do
+  include BrowserHelper
+
+  def open_round(vehicle)
+    page.visit "/#/vehicles/#{vehicle}/look-over"
+    expect_focus("odometer")
+  end
+
+  # Everything works but what matches.
+  def unreachable(pattern)
+    running = BrowserHelper.application
+    BrowserHelper.application = ->(env) { env["PATH_INFO"].match?(pattern) ? [503, { "content-type" => "text/plain" }, ["away"]] : running.call(env) }
+    yield
+  ensure
+    BrowserHelper.application = running
+  end
+
+  def focus_lost? = page.evaluate_script("document.activeElement === document.body")
+
+  it "takes letters for keys only in an empty field, and takes them back" do
+    open_round(1)
+    type "101300", :Enter
+    expect_focus("value-1_left_inner")
+    type "hello"
+    expect(page).to have_field("value-1_left_inner", with: "hello").and have_button("Method: Digital caliper", minimum: 1)
+    expect(page).to have_no_css("[aria-label='Hose'] [aria-pressed=true]")
+    page.fill_in "value-1_left_inner", with: ""
+    type "1e3"
+    expect(page).to have_field("value-1_left_inner", with: "1e3").and have_text("needs a number such as 8.4")
+    page.fill_in "value-1_left_inner", with: ""
+    type "e"
+    expect(page).to have_text("Method: By eye. Undo")
+    page.click_button "Undo", match: :first
+    expect(page).to have_button("Method: Digital caliper", minimum: 1)
+    expect_focus("value-1_left_inner")
+    type "o"
+    expect(page).to have_text(/\d items marked OK/).and have_css("[aria-label='Hose'] [aria-pressed=true]")
+    page.driver.browser.keyboard.type([:ctrl, "z"])
+    expect(page).to have_no_css("[aria-label='Hose'] [aria-pressed=true]")
+  end
+
+  it "offers that new pads went on, and counts from them" do
+    open_round(1)
+    type "101300", :Enter, "11.2", :Enter
+    page.within(".reading", text: "Front left inner pad") { page.click_button "New pads went on" }
+    expect(page).to have_text("those of the new pads").and have_no_text("thicker than last time")
+    page.click_button "Save look-over"
+    expect(page).to have_css("h1", text: "Findings")
+    expect(context.store.look_overs.of_vehicle(1).last.readings.map(&:event)).to eq(%w[fit reading])
+  end
+
+  it "shows a tick that is not saved yet at its step, sends it later, over a reload" do
+    page.visit "/#/jobs/2/steps"
+    expect(page).to have_css("[data-step='rear.left.piston_home']")
+    unreachable(%r{/jobs/\d+/ticks}) do
+      page.find("[data-step='rear.left.piston_home'] input").click
+      expect(page).to have_css("[data-step='rear.left.piston_home']", text: "Not saved yet: the server cannot be reached. Trying again.")
+      expect(page).to have_text("1 tick is not saved yet")
+      page.refresh
+      expect(page).to have_css("[data-step='rear.left.piston_home']", text: "Not saved yet")
+      expect(context.store.jobs.find(2).ticked).not_to include("rear.left.piston_home")
+    end
+    expect(page).to have_no_text("Not saved yet").and have_css("[data-step='rear.left.piston_home'].done")
+    expect(context.store.jobs.find(2).ticked).to include("rear.left.piston_home")
+  end
+
+  it "has a cancelled job back at once, and from the bin" do
+    page.visit "/#/jobs/1"
+    page.click_button "Cancel job"
+    expect(page).to have_text("This job is cancelled.")
+    page.click_button "Undo"
+    expect(page).to have_button("Cancel job").and have_no_text("This job is cancelled.")
+    page.click_button "Cancel job"
+    page.click_link "Bin"
+    page.click_button "Restore job"
+    expect(page).to have_text("Restored: Juniper")
+    expect(context.store.jobs.find(1).state).to eq("draft")
+  end
+
+  it "moves through a choice by arrow keys, and takes it only by Enter or when it is left" do
+    page.visit "/#/axles/5/brake-data"
+    page.find("[id='cell-fluid.grade'] button.show").click
+    expect_focus("edit-fluid.grade")
+    type :Down, :Down
+    expect(page).to have_css("select[id='edit-fluid.grade']")
+    expect(context.store.brake_data.current(5)).not_to include("fluid.grade")
+    type :Enter
+    expect(page).to have_css("[id='cell-fluid.grade'] .value", text: "DOT 4")
+    expect(context.store.brake_data.current(5)["fluid.grade"].value).to eq("dot_4")
+  end
+
+  it "never lets the focus fall to the page" do
+    page.visit "/#/axles/5/brake-data"
+    page.find("[id='cell-fluid.grade'] button.show").click
+    type :Escape
+    expect(page).to have_css("[id='cell-fluid.grade'] button.show:focus")
+    page.visit "/#/jobs/1/ready"
+    page.first("button", text: "I own it").click
+    expect(page).to have_no_css(".busy")
+    sleep 0.3
+    expect(focus_lost?).to be(false)
+    page.click_link "Steps"
+    page.click_button "Note for next time", match: :first
+    # typed at once, it is text and no key
+    type "yes, the paste"
+    expect(page).to have_field("Note for next time", with: "yes, the paste")
+    page.click_button "Cancel"
+    sleep 0.2
+    expect(focus_lost?).to be(false)
+    page.find("button[aria-label=Keys]").click
+    expect(page).to have_text("garage: add a vehicle")
+    type :Escape
+    sleep 0.4
+    expect(focus_lost?).to be(false)
+  end
+
+  it "finds the job an axle has, by key and on its vehicle" do
+    page.visit "/#/vehicles/1"
+    expect(page).to have_css("h3", text: "Jobs").and have_link("Front: new pads", exact: false)
+    type "j"
+    expect(page).to have_css("[aria-label='State of the job']")
+    expect(page.current_url).to end_with("/jobs/1")
+    expect(context.store.jobs.of([1]).length).to eq(1)
+  end
+
+  it "changes and strikes out what was seen, with a reason" do
+    seized = context.store.look_overs.of_vehicle(1).find { |look_over| look_over.conditions.any? { |mark| mark.mark == "seized" } }
+    page.visit "/#/look-overs/#{seized.id}"
+    page.within("li", text: "slide pins seized") do
+      page.find("button", text: "Change").click
+      page.select "stiff", from: "What it is"
+      page.click_button "Save"
+      expect(page).to have_text(/say why/i)
+      page.fill_in "Reason", with: "only stiff"
+      page.click_button "Save"
+    end
+    expect(page).to have_css("li", text: "slide pins stiff").and have_text("was seized. only stiff")
+  end
+
+  it "finishes a job into the log, with the odometer and what went on" do
+    job = context.store.jobs.find(2)
+    ticks = Graver::Service::JobTicks.new(context)
+    (Graver::Service::Jobs.new(context).step_keys(job) - job.ticked).each { |key| ticks.tick(2, key, true) }
+    page.visit "/#/jobs/2"
+    page.click_button "Finish job"
+    page.within("form[aria-label='Finish the job']") do
+      expect(page).to have_field("Rear: new pads, thickness when new (mm)", with: "11")
+      page.click_button "Finish job"
+      expect(page).to have_css("[role=alert]", text: /number/i)
+      page.fill_in "Odometer today (mi)", with: "68710"
+      page.click_button "Finish job"
+    end
+    expect(page).to have_text("Old rear pads: lasted 46,410 mi, thinnest 2.8 mm")
+    page.click_link "To Mule"
+    expect(page).to have_text("New rear pads fitted")
+    page.within("section[aria-label='rear axle']") { expect(page).to have_no_text("Stop").and have_no_text("Job under way") }
+  end
+end
