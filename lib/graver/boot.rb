@@ -19,7 +19,8 @@ module Graver
     SETTINGS = {
       "GRAVER_DATABASE" => [File.join(ENV.fetch("XDG_DATA_HOME") { File.join(Dir.home, ".local/share") }, "graver/graver.sqlite3"), "the household's file"],
       "GRAVER_SIMULATED_DEVICES" => [nil,
-                                     "yes, or a file that says how its made-up world is: simulated gauges, a reader and a parts counter to try; what they send never counts on a real vehicle"],
+                                     "yes, or a file that says how its made-up world is: simulated gauges, a reader and a parts counter to try; " \
+                                     "what they send never counts on a real vehicle"],
       "GRAVER_TODAY" => [nil, "a fixed day (2025-04-12) for trials and pictures; else the day it is"]
     }.freeze
 

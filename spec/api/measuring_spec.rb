@@ -176,9 +176,8 @@ RSpec.describe "Measuring in the API" do
   end
 
   it "has no simulated device unless it was asked for" do
-    bare = Graver::Boot.context({ "GRAVER_DATABASE" => File.join(@folder, "bare.sqlite3") }, knowledge: KNOWLEDGE)
-    expect([bare.bench.all, bare.counter]).to eq([[], nil])
-    expect(Graver::Boot.context({ "GRAVER_DATABASE" => File.join(@folder, "bare.sqlite3"), "GRAVER_SIMULATED_DEVICES" => "yes" }, knowledge: KNOWLEDGE).bench.all.length).to eq(3)
+    expect(Graver::Boot.devices(Graver::Boot.setting({}, "GRAVER_SIMULATED_DEVICES"))).to match(bench: have_attributes(all: []), counter: nil)
+    expect(Graver::Boot.devices("yes")).to match(bench: have_attributes(all: have_attributes(length: 3)), counter: be_truthy)
   end
 
   it "keeps a simulated value labelled, and out of everything that is counted on a real vehicle" do

@@ -17,7 +17,9 @@ RSpec.describe "Planning" do
 
     # common practice, no source: wheel torques are given as ranges; the middle of 125 to 150 is 137.5
     it "keeps a range as a range and aims at its middle" do
-      ["125-150", "125 to 150", "125 – 150"].each { |text| expect(torque(text, "N·m")).to have_attributes(entered: 137.5, low: 125.0, high: 150.0, newton_metres: 137.5, said: "125 to 150 N·m") }
+      ["125-150", "125 to 150", "125 – 150"].each do |text|
+        expect(torque(text, "N·m")).to have_attributes(entered: 137.5, low: 125.0, high: 150.0, newton_metres: 137.5, said: "125 to 150 N·m")
+      end
       expect(torque("28", "N·m")).to have_attributes(low: nil, said: "28 N·m")
       ["150-125", "125-125", "1-2-3", "to"].each { |text| expect { torque(text, "N·m") }.to raise_error(Graver::InvalidEntry), text }
     end

@@ -29,8 +29,8 @@ RSpec.describe "The steps of a job" do
   end
 
   it "make gates of what kills when it is forgotten" do
-    gates = %w[settle cool stand_bike chock chock_both lift lift_both shake service_mode pin_bolts_in guide_bolts_in pad_pins_in bike_caliper_on bike_pin_in lower hold engine_pedal piston_home piston_wound pistons_apart clean_gloves bracket_on
-               fixed_caliper_on hub_on bearing_spins rotor_bolts_in hose_on_banjo hose_on_screwed
+    gates = %w[settle cool stand_bike chock chock_both lift lift_both shake service_mode pin_bolts_in guide_bolts_in pad_pins_in bike_caliper_on bike_pin_in lower hold
+               engine_pedal piston_home piston_wound pistons_apart clean_gloves bracket_on fixed_caliper_on hub_on bearing_spins rotor_bolts_in hose_on_banjo hose_on_screwed
                corner_check fluid_fresh bleed pump bike_axle motor_closed cable_set shoes_set star level_after first_stops]
     expect(gates.reject { |id| step(id).gate }).to be_empty
     kill = %w[chock chock_both stand_bike lift lift_both shake bracket_on pin_bolts_in guide_bolts_in pad_pins_in bike_caliper_on hose_on_banjo corner_check bleed pump star level_after

@@ -110,8 +110,8 @@ module Graver
 
       def history_builder
         @history_builder ||= Core::Wear::HistoryBuilder.new(normalise, measurement.fetch("new_parts").transform_values do |part|
-          { typical_mm: part["typical_mm"], typical_sd_mm: part["typical_standard_uncertainty_mm"], stated_sd_mm: part["stated_standard_uncertainty_mm"], own_sd_mm: part["own_standard_uncertainty_mm"],
-            unread_share: part["unread_share"] }
+          { typical_mm: part["typical_mm"], typical_sd_mm: part["typical_standard_uncertainty_mm"], stated_sd_mm: part["stated_standard_uncertainty_mm"],
+            own_sd_mm: part["own_standard_uncertainty_mm"], unread_share: part["unread_share"] }
         end)
       end
 

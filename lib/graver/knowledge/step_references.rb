@@ -27,14 +27,13 @@ module Graver
 
       def known
         facts = @procedure.facts.keys
-        works = @contents.fetch("rules/scope.yml").fetch("works")
         { needs: @procedure.steps.map(&:id), requires: facts, forbids: facts, gives: facts, takes: facts, fasteners: ids("fasteners.yml"), tighten: ids("fasteners.yml"),
-          tools: ids("tools.yml"),
-          does: @procedure.hazards.map(&:id), consumables: ids("consumables.yml"), cautions: ids("cautions.yml"), calipers: ids("calipers.yml"), work: works.flat_map do |work|
-                                                                                                                                                   [work["id"], *work["means"]]
-                                                                                                                                                 end, schools: schools,
+          tools: ids("tools.yml"), does: @procedure.hazards.map(&:id), consumables: ids("consumables.yml"), cautions: ids("cautions.yml"), calipers: ids("calipers.yml"),
+          work: works, schools: schools,
           **@contents.fetch("brake_data.yml").fetch("choices").slice("parking_brakes", "retentions", "springs", "hose_fittings").to_h { |key, choices| [key.to_sym, choices.keys] } }
       end
+
+      def works = @contents.fetch("rules/scope.yml").fetch("works").flat_map { |work| [work["id"], *work["means"]] }
 
       # Every option as the steps name it: "bed_in.maker".
       def schools = @contents.fetch("rules/schools.yml").fetch("job").flat_map { |kind, school| school["options"].keys.map { |id| "#{kind}.#{id}" } }
@@ -68,10 +67,8 @@ module Graver
 
       # A step whose words show a hazard names it; a hazard's facts are there.
       def unnamed_hazards
-        shown = @procedure.steps.flat_map do |step|
-          @procedure.hazards.select do |hazard|
-            hazard.shown_by?(step.text) && !step.does.include?(hazard.id)
-          end.map { |hazard| "#{at(step)} #{hazard.label} and does not say so (does: #{hazard.id})" }
+        shown = @procedure.steps.product(@procedure.hazards).filter_map do |step, hazard|
+          "#{at(step)} #{hazard.label} and does not say so (does: #{hazard.id})" if hazard.shown_by?(step.text) && !step.does.include?(hazard.id)
         end
         facts = @procedure.hazards.flat_map { |hazard| hazard.requires + hazard.forbids } - @procedure.facts.keys
         open = @procedure.hazards.flat_map(&:requires).uniq.select { |fact| @procedure.facts[fact]&.optional }

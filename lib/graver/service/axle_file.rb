@@ -12,22 +12,23 @@ module Graver
   module Service
     # Everything on file about one axle, in the core's terms.
     class AxleFile
+      # What holds for all vehicles of the household. instruments: { id => Core::Measurement::Instrument };
+      # school_limit_mm: where pads are done when the owner set no limit.
+      Household = Core::Value.define(:knowledge, :instruments, :school_limit_mm)
+
       attr_reader :vehicle, :axle, :data, :look_overs, :ahead
 
       # data: { key => Storage::BrakeDatum }; look_overs: all of the vehicle, oldest first.
       # ahead: PlansAhead::Planned of the vehicle.
       # sources: { key => [Storage::BrakeDatum] }, the newest of each source where they were not chosen among
-      # instruments: { id => Core::Measurement::Instrument }; school_limit_mm: where pads are done when the owner set no limit.
-      def initialize(vehicle:, axle:, data:, look_overs:, knowledge:, instruments: {}, sources: {}, school_limit_mm: knowledge.default_pad_limit_mm, ahead: PlansAhead::NOTHING)
+      def initialize(vehicle:, axle:, data:, look_overs:, household:, sources: {}, ahead: PlansAhead::NOTHING)
         @vehicle = vehicle
         @axle = axle
         @data = data
         @look_overs = look_overs
-        @knowledge = knowledge
-        @instruments = instruments
+        @knowledge, @instruments, @school_limit_mm = household.deconstruct
         @sources = sources
         @ahead = ahead
-        @school_limit_mm = school_limit_mm
       end
 
       def number(key) = data[key] && Core::Quantity::EnteredNumber.parse(data[key].value)
@@ -82,7 +83,7 @@ module Graver
       def part(part)
         known = specifications[part] or return Core::Measurement::Normalise::Part.unknown
         Core::Measurement::Normalise::Part.new(new_mm: known.new_mm, backing_mm: known.backing_mm, backing_uncertainty_mm: known.backing_uncertainty_mm,
-                                                limit_overall: known.limit_overall)
+                                               limit_overall: known.limit_overall)
       end
 
       def entries = @entries ||= LogEntries.call(look_overs, axle.id, @instruments)

@@ -18,9 +18,8 @@ module Graver
         look_overs = @context.store.look_overs.of_vehicles(vehicles.map(&:id))
         data = @context.store.brake_data.current_of(vehicles.flat_map { |vehicle| vehicle.axles.map(&:id) })
         @sources = @context.store.brake_data.by_source_of(vehicles.flat_map { |vehicle| vehicle.axles.map(&:id) })
-        @instruments = Instruments.new(@context).core
         planned = PlansAhead.new(@context).of(vehicles)
-        @school_limit_mm = Schools.new(@context).pad_limit_mm
+        @household = AxleFile::Household.new(knowledge: @context.knowledge, instruments: Instruments.new(@context).core, school_limit_mm: Schools.new(@context).pad_limit_mm)
         vehicles.to_h { |vehicle| [vehicle.id, files(vehicle, data, look_overs.fetch(vehicle.id, []), planned.fetch(vehicle.id))] }
       end
 
@@ -36,8 +35,7 @@ module Graver
       def files(vehicle, data, look_overs, ahead)
         shared = data.fetch(vehicle.axles.first.id, {}).select { |key, _| @context.knowledge.brake_data.vehicle_wide?(key) }
         vehicle.axles.map do |axle|
-          AxleFile.new(vehicle:, axle:, data: data.fetch(axle.id, {}).merge(shared), look_overs:, ahead:, knowledge: @context.knowledge, instruments: @instruments, sources: @sources.fetch(axle.id, {}),
-                       school_limit_mm: @school_limit_mm)
+          AxleFile.new(vehicle:, axle:, data: data.fetch(axle.id, {}).merge(shared), look_overs:, ahead:, household: @household, sources: @sources.fetch(axle.id, {}))
         end
       end
     end

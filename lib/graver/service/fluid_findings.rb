@@ -82,8 +82,12 @@ module Graver
       def months(look_overs, fluid)
         return unless fluid
 
-        from = fluid.estimated ? figures(look_overs, "fluid_age").last.then { |look_over, age| "#{age.round} months old on #{look_over.date.iso8601}" } : "renewed #{fluid.renewed_on.iso8601}"
-        [((@today - fluid.renewed_on).to_i / 30.44).floor, from]
+        [((@today - fluid.renewed_on).to_i / 30.44).floor, fluid.estimated ? estimated(look_overs) : "renewed #{fluid.renewed_on.iso8601}"]
+      end
+
+      def estimated(look_overs)
+        look_over, age = figures(look_overs, "fluid_age").last
+        "#{age.round} months old on #{look_over.date.iso8601}"
       end
 
       def boiling(file)

@@ -23,7 +23,7 @@ module Graver
       # -> [Fit]
       def fits
         @plan.scope.included.flat_map do |axle|
-          FITS.select { |work, _| axle.works.include?(work) }.map { |work, (part, event)| fit(axle, work, part, event) }
+          FITS.slice(*axle.works).map { |work, (part, event)| fit(axle, work, part, event) }
         end
       end
 
@@ -69,10 +69,15 @@ module Graver
       def set(fit, odometer_km)
         positions = fit.part == "pad" ? fit.sides.product(%w[inner outer]) : fit.sides.zip
         mine = positions.map { |side, pad| fit.file.since_fit(fit.part, side, pad) }
-        fitted = mine.filter_map { |entries| entries.first&.renewal? ? entries.first.odometer_km : nil }.max
-        read = mine.filter_map { |entries| entries.reverse.find { |entry| entry.reading && !entry.renewal? } }.map { |entry| [mm(fit, entry), entry.date] }
-        thinnest = read.min_by(&:first)
-        { axle: fit.file.axle.name, part: fit.part, life_km: fitted && (odometer_km - fitted).round, last_mm: thinnest && thinnest[0].round(2), last_on: thinnest && thinnest[1].iso8601 }
+        last_mm, last_on = thinnest(fit, mine)
+        fitted_km = mine.filter_map { |entries| entries.first.odometer_km if entries.first&.renewal? }.max
+        { axle: fit.file.axle.name, part: fit.part, life_km: fitted_km && (odometer_km - fitted_km).round, last_mm: last_mm&.round(2), last_on: last_on&.iso8601 }
+      end
+
+      # The thinnest of each position's last reading, and its day.
+      def thinnest(fit, positions)
+        last = positions.filter_map { |entries| entries.reverse.find { |entry| entry.reading && !entry.renewal? } }
+        last.map { |entry| [mm(fit, entry), entry.date] }.min_by(&:first)
       end
 
       def mm(fit, entry) = @context.knowledge.normalise.call(entry.reading, fit.file.part(fit.part)).value_mm

@@ -84,14 +84,16 @@ module Graver
       def with_purchases(plan)
         return [] unless plan.job&.state == "started"
 
+        @scope.halts(plan.overview, plan.job.axle_id, plan.job.scope).map { |halt| halt.with(buy: to_buy(plan, halt)) }
+      end
+
+      def to_buy(plan, halt)
+        works = { **plan.scope.included.to_h { |axle| [axle.file.axle.id.to_s, axle.works] }, halt.axle.file.axle.id.to_s => halt.works }
+        scope = { "axles" => works, "reasons" => plan.job.scope&.fetch("reasons", {}) || {} }
+        mended = call(plan.overview, plan.job.axle_id, plan.job.with(state: "draft", scope:)).parts
         known = plan.parts.map(&:id)
-        @scope.halts(plan.overview, plan.job.axle_id, plan.job.scope).map do |halt|
-          works = plan.scope.included.to_h { |axle| [axle.file.axle.id.to_s, axle.works] }.merge(halt.axle.file.axle.id.to_s => halt.works)
-          mended = call(plan.overview, plan.job.axle_id, plan.job.with(state: "draft", scope: { "axles" => works, "reasons" => plan.job.scope&.fetch("reasons", {}) || {} }))
-          halt.with(buy: mended.parts.reject do |part|
-            known.include?(part.id) || part.line.optional || part.state == "shelf"
-          end.map { |part| "#{part.line.count || "?"} × #{part.line.label}" })
-        end
+        needed = mended.reject { |part| known.include?(part.id) || part.line.optional || part.state == "shelf" }
+        needed.map { |part| "#{part.line.count || "?"} × #{part.line.label}" }
       end
 
       def files(works) = works.keys.to_h { |file| [file.axle.name, file] }
@@ -99,7 +101,8 @@ module Graver
       def lists(overview, scope, ordered, torque, works, job)
         shopping = Planning::Shopping.new(@context)
         fluid = Planning::Fluid.new(@context).call(overview, scope, ordered)
-        lists = { parts: shopping.parts(ordered, files(works), torque, job), tools: shopping.tools(ordered, torque, job), consumables: shopping.consumables(ordered, fluid.plan, torque, job) }
+        lists = { parts: shopping.parts(ordered, files(works), torque, job), tools: shopping.tools(ordered, torque, job),
+                  consumables: shopping.consumables(ordered, fluid.plan, torque, job) }
         money = Planning::Money.new(@context, hours_of: ->(earlier) { ordered(earlier).lifts }).call(overview, scope, ordered, lists, job, overview.finished)
         { **lists, fluid:, money: }
       end

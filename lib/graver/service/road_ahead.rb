@@ -114,7 +114,7 @@ module Graver
         @overview.axles.filter_map do |axle|
           pads = axle.answer.pads
           fitted = axle.file.positions.filter_map { |position| axle.file.since_fit("pad", *position.split("_")).first }.select(&:renewal?).map(&:odometer_km).max
-          next unless pads && pads.readings.zero? && fitted
+          next unless fitted && pads&.readings&.zero?
 
           km = [fitted + @rules.dig("first_reading", "after_km") - axle.answer.as_of_km, 0].max
           event("first_reading", road.as_of + road.days_for(km).floor, "First reading of the new #{axle.file.axle.name} pads", axle: axle.file.axle.name, km:)

@@ -41,7 +41,8 @@ module Graver
         text = several ? "#{line[:axle].capitalize} #{line[:label].downcase}" : line[:label]
         @pdf.text_box text, at: [0, top], width:, height: 20, size: 15, style: :bold, overflow: :shrink_to_fit
         wrench = line[:wrench]
-        below = ["#{line[:count] || "?"} in all, #{line[:drive] || "size not known"}#{", new ones" if line[:single_use]}", line[:range] && "anywhere from #{line[:range]}", set(wrench), line[:doubt]].compact.join("\n")
+        below = ["#{line[:count] || "?"} in all, #{line[:drive] || "size not known"}#{", new ones" if line[:single_use]}", line[:range] && "anywhere from #{line[:range]}", set(wrench),
+                 line[:doubt]].compact.join("\n")
         @pdf.text_box below, at: [0, top - 21], width:, height: HEIGHT - 26, size: 9, overflow: :shrink_to_fit
       end
 

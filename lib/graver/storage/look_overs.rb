@@ -16,8 +16,8 @@ module Graver
 
       # readings: [{ axle_id:, event:, part:, ..., doubts: [{ code:, question:, value:, unit:, answer: }] }];
       # conditions: [{ axle_id:, side:, face:, item:, mark:, value: }] -> id
-      def add(vehicle_id:, date:, odometer:, note:, readings:, at:, conditions: [], import_id: nil, job_id: nil)
-        id = @database[:look_overs].insert({ **look_over_row({ vehicle_id:, date:, odometer:, note:, import_id: }, at), job_id: })
+      def add(vehicle_id:, date:, odometer:, note:, readings:, at:, conditions: [], job_id: nil)
+        id = @database[:look_overs].insert({ **look_over_row({ vehicle_id:, date:, odometer:, note: }, at), job_id: })
         plain, doubted = readings.partition { |reading| reading[:doubts].to_a.empty? }
         @database[:readings].multi_insert(plain.map { |reading| row(reading, id) })
         doubted.each { |reading| add_doubted(reading, id) }

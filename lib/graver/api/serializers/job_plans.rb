@@ -33,8 +33,12 @@ module Graver
         def head(plan)
           job = plan.job
           { id: job&.id, state: job ? job.state : "proposed", planned_for: job&.planned_for&.iso8601, ready_because: job&.ready_because,
-            closed: job&.closed && { "parts" => [], "sets" => [], "look_over" => nil, **job.closed.slice("hours", "spent", "day", "parts", "sets", "look_over") }, ticked: job&.ticked || [], quote: job&.quote&.fetch("total", nil),
+            closed: closed(job), ticked: job&.ticked || [], quote: job&.quote&.fetch("total", nil),
             vehicle: plan.overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit), title: Service::JobTitle.call(@knowledge, plan.scope.included.to_h { |axle| [axle.name, axle.works] }) }
+        end
+
+        def closed(job)
+          job&.closed && { "parts" => [], "sets" => [], "look_over" => nil, **job.closed.slice("hours", "spent", "day", "parts", "sets", "look_over") }
         end
 
         def halt(halt) = { axle_id: halt.axle.file.axle.id, axle: halt.axle.name, **halt.to_h.slice(:text, :must, :works, :buy) }

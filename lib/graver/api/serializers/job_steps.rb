@@ -28,12 +28,16 @@ module Graver
 
         def step(placed, plan)
           step = placed.step
-          own_notes = (plan.job&.notes || []).select { |note| note["key"] == placed.key }
           { key: placed.key, stage: @knowledge.procedure.stage(step.stage).label, place: placed.place, text: @wording.trade(step.text), why: step.why, gate: step.gate, kills: step.kills,
             waits_for: @waits.fetch(placed.key, []), otherwise: plan.job&.otherwise&.dig(placed.key, "because"), cautions: cautions(placed),
             tighten: torque_at(placed).map { |set| TorqueLines.new(@knowledge).brief(set) },
             event: plan.ordered.events[placed.key] || plan.ordered.events[step.id],
-            own: step.id.start_with?("own-"), notes: own_notes.map { |note| noted(note) }, last_time: plan.notes.fetch(step.id, []).first(3).map { |note| noted(note) } }
+            own: step.id.start_with?("own-"), **notes(placed, plan) }
+        end
+
+        def notes(placed, plan)
+          own = (plan.job&.notes || []).select { |note| note["key"] == placed.key }
+          { notes: own.map { |note| noted(note) }, last_time: plan.notes.fetch(placed.step.id, []).first(3).map { |note| noted(note) } }
         end
 
         # { key of an open step => keys of what it waits for } of a job that is under way

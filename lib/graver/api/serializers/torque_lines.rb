@@ -19,11 +19,15 @@ module Graver
           line = set.line
           { id: set.id, axle: line.axle, fastener: line.fastener, label: line.label, count: line.count, **in_units(line), angle_degrees: line.angle_degrees, entered: entered(line),
             source: line.source && @knowledge.brake_data.sources.fetch(line.source), doubt: doubt(line), drive: line.drive && @knowledge.brake_data.label("wheel_nut.drive", line.drive),
-            thread: line.thread, threadlocker: threadlocker(line), single_use: line.single_use, snug: line.snug, range: line.torque&.low && line.torque.said, star: line.star, note: line.note, wrench: TorqueWrenches.choice(set.wrench) }
+            thread: line.thread, threadlocker: threadlocker(line), single_use: line.single_use, snug: line.snug, range: line.torque&.low && line.torque.said, star: line.star,
+            note: line.note, wrench: TorqueWrenches.choice(set.wrench) }
         end
 
         # The same in few words, for the step where it is tightened.
-        def brief(set) = { axle: set.line.axle, label: set.line.label, fastener: set.line.fastener, **in_units(set.line), angle_degrees: set.line.angle_degrees, entered: entered(set.line), said: said(set.line) }
+        def brief(set)
+          { axle: set.line.axle, label: set.line.label, fastener: set.line.fastener, **in_units(set.line), angle_degrees: set.line.angle_degrees, entered: entered(set.line),
+            said: said(set.line) }
+        end
 
         private
 
@@ -35,6 +39,7 @@ module Graver
           lubrication = line.lubrication && "thread: #{@knowledge.brake_data.label("wheel_nut.lubrication", line.lubrication).downcase}"
           [line.single_use ? "new ones" : nil, line.threadlocker && "threadlocker: #{threadlocker(line).downcase}", lubrication, line.torque&.low && line.torque.said].compact
         end
+
         def rivals(line)
           others = line.rivals.map { |torque, source| "#{torque.said} (#{@knowledge.brake_data.sources.fetch(source).downcase})" }
           "Sources disagree: #{line.torque.said} (#{@knowledge.brake_data.sources.fetch(line.source).downcase}), #{others.join(", ")}. Choose one in the brake data."

@@ -23,8 +23,9 @@ module Graver
 
         def call(overview)
           fields = overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit, :archived, :sample)
-          fields.merge(odometer(overview), state: @axles.state(word(overview)), why: why(overview), fluid: fluid(overview.fluid), log: log(overview), axles: axles(overview), jobs_done: jobs_done(overview), jobs_open: jobs_open(overview),
-                                           skipped: skipped(overview), seen: overview.seen.select(&:word).map { |mark| seen(mark) } + found(overview.findings, overview))
+          fields.merge(odometer(overview), state: @axles.state(word(overview)), why: why(overview), fluid: fluid(overview.fluid), log: log(overview), axles: axles(overview),
+                                           jobs_done: jobs_done(overview), jobs_open: jobs_open(overview), skipped: skipped(overview),
+                                           seen: overview.seen.select(&:word).map { |mark| seen(mark) } + found(overview.findings, overview))
         end
 
         private

@@ -159,7 +159,11 @@ module Graver
             hypotheses.restart(hypotheses.thickness(component), start.value_mm, (start.standard_uncertainty_mm**2) - (start.shared_mm**2))
             @on[component] = true
           end
-          # One unknown thickness of the whole set is one unknown, not four.
+          share_start(fits)
+        end
+
+        # One unknown thickness of the whole set is one unknown, not four.
+        def share_start(fits)
           shared = fits.values.map(&:shared_mm).min
           own = fits.map { |component, start| [hypotheses.thickness(component), (start.shared_mm**2) - (shared**2)] }
           own.each { |unknown, variance| hypotheses.disturb(unknown, variance) if variance.positive? }
@@ -194,7 +198,7 @@ module Graver
           shares = [1 - errors.sum { |error| error[:share] }, *errors.map { |error| error[:share] }]
           which = hypotheses.branch(shares.map { |share| Math.log(share + 1e-12) }, BRANCHED, negligible: NEGLIGIBLE_CHANGE)
           errors.each_with_index { |error, at| hypotheses.disturb(Hypotheses::BIAS, error[:sd_mm]**2, shift: error[:mm] || 0.0, mask: Numo::DFloat.cast(which.eq(at + 1))) }
-          hypotheses.disturb(Hypotheses::BIAS, readings.map { |_, observation| observation.thickness.shared_mm**2 }.sum / readings.length)
+          hypotheses.disturb(Hypotheses::BIAS, readings.sum { |_, observation| observation.thickness.shared_mm**2 } / readings.length)
           hypotheses.mark(:service, Numo::DFloat.cast(which.gt(0)))
         end
 

@@ -46,11 +46,11 @@ module Graver
         def driving(odometer) = Schedule::Driving.from(odometer, @driving_prior)
 
         # entries: [Entry] up to now; specifications: { "pad" => PartSpecification or nil, "rotor" => ... };
-        # last_look: Date; driving: Schedule::Driving of the vehicle; trips, changes: what its owner has planned; look_again_chance: the
+        # last_look: Date; driving: Schedule::Driving of the vehicle; ahead: { trips:, changes: } its owner has planned; look_again_chance: the
         # owner's comfort where it is not the usual one.
-        def call(entries:, specifications:, as_of_date:, as_of_km:, driving:, last_look: nil, trips: [], changes: [], look_again_chance: @look_again_chance)
+        def call(entries:, specifications:, as_of_date:, as_of_km:, driving:, last_look: nil, ahead: {}, look_again_chance: @look_again_chance)
           why = {}
-          road = Schedule::Road.new(driving, as_of_date, trips:, changes:)
+          road = Schedule::Road.new(driving, as_of_date, **ahead)
           results = %w[pad rotor].to_h { |part| [part, forecast(part, entries, specifications[part], as_of_km, why)&.along(road)] }
           answer(Answer.new(as_of_date:, as_of_km:, pads: results["pad"], rotors: results["rotor"], why:, road:, look_again_chance:, last_look:, look_again_km: nil))
         end

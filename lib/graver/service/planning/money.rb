@@ -22,8 +22,8 @@ module Graver
 
           # As it is kept with a finished job.
           def said
-            { currency:, parts: parts.round(2), consumables: consumables.round(2), tools: tools.round(2), total: total.round(2), shop: shop&.round(2), shop_from:, saving: saving&.round(2), unpriced:,
-              hours: { low: hours.low.round(1), high: hours.high.round(1), said: hours.said } }
+            { currency:, parts: parts.round(2), consumables: consumables.round(2), tools: tools.round(2), total: total.round(2), shop: shop&.round(2), shop_from:,
+              saving: saving&.round(2), unpriced:, hours: { low: hours.low.round(1), high: hours.high.round(1), said: hours.said } }
           end
         end
 
