@@ -22,19 +22,19 @@ class Screenshooter
     "workshop" => ["/#/workshop", "Zero wrong", DESK, "light"],
     "import" => ["/#/vehicles/3/import", "Choose the file", DESK, "light"],
     "wear" => ["/#/axles/1/wear", "Why it says so", DESK, "light"],
-    "what-if" => ["/#/axles/1/wear", "How earlier forecasts did", DESK, "light"],
     "road" => ["/#/vehicles/1/road", "Planned by you", DESK, "light"],
     "job-ready" => ["/#/jobs/1", "Ready?", DESK, "light"],
     "job-scope" => ["/#/jobs/2/scope", "In the same session", DESK, "light"],
     "job-parts" => ["/#/jobs/1/parts", "Set of pads", DESK, "dark"],
     "torque" => ["/#/jobs/1/torque", "Wheel nuts", DESK, "light"],
     "job-money" => ["/#/jobs/1/money", "over its life", DESK, "light"],
-    "job-phone" => ["/#/jobs/2", "Rear left: strip", PHONE, "light"]
+    "job-phone" => ["/#/jobs/2", "Rear left: strip", PHONE, "light"],
+    "bin" => ["/#/jobs/1", "Cancel job", DESK, "light"]
   }.freeze
 
   # What is done before a picture is taken.
-  PREPARED = { "walk-round" => :walk, "walk-round-phone" => :walk_on, "walk-round-large" => :enlarge, "import" => :upload, "look-over" => :correct, "what-if" => :suppose,
-               "job-phone" => :scroll_to_steps }.freeze
+  PREPARED = { "walk-round" => :walk, "walk-round-phone" => :walk_on, "walk-round-large" => :enlarge, "import" => :upload, "look-over" => :correct,
+               "job-phone" => :scroll_to_steps, "bin" => :throw_away }.freeze
 
   def initialize(folder)
     @folder = folder
@@ -42,7 +42,7 @@ class Screenshooter
 
   def take_all
     FileUtils.mkdir_p(@folder)
-    context = Graver::Boot.context({ "GRAVER_DATABASE" => DemoFile.path, "GRAVER_TODAY" => BrowserHelper::TODAY })
+    context = Graver::Boot.context({ "GRAVER_DATABASE" => DemoFile.path, "GRAVER_TODAY" => BrowserHelper::TODAY, "GRAVER_SIMULATED_DEVICES" => DemoFile::HOUSEHOLD })
     PICTURES.each { |name, picture| take(name, *picture, Graver::Boot.rack(context)) }
     context.store.close
   end
@@ -70,13 +70,13 @@ class Screenshooter
   def walk(session)
     session.find_by_id("odometer").click
     type(session, "101250", "3.6", "6.5", "23.79", "", "5.4", "11.2")
-    session.assert_text("Keep it with a doubt")
+    session.assert_text("Save, marked doubtful")
   end
 
   def walk_on(session)
     session.click_button("Front right: 2 of 3 read, one questioned")
     session.find_by_id("value-1_right_outer").click
-    session.assert_text("Keep it with a doubt")
+    session.assert_text("Save, marked doubtful")
   end
 
   def enlarge(session)
@@ -87,11 +87,14 @@ class Screenshooter
     session.assert_text("10.3 mm, ±")
   end
 
-  def suppose(session)
-    session.select("left", from: "Pins freed")
-    session.select("× 1.5 Towing or fully loaded", from: "Used for")
-    session.assert_text("Supposed:")
-    session.execute_script("[...document.querySelectorAll('h2')].find((title) => title.textContent === 'What if?').scrollIntoView({ block: 'start' })")
+  # One of each is thrown away: what this leaves is shown last of all.
+  def throw_away(session)
+    session.click_button("Cancel job")
+    session.assert_text("This job is cancelled.")
+    session.visit("/#/vehicles/1/look-over")
+    session.click_button("Start over")
+    session.click_link("Bin")
+    session.assert_text("Restore job")
   end
 
   def upload(session)
@@ -105,12 +108,12 @@ class Screenshooter
   end
 
   def correct(session)
-    session.click_button("Correct front left outer pad")
+    session.click_button("Change front left outer pad")
     session.fill_in("Value", with: "7.0")
-    session.fill_in("Why", with: "the jaws were on the shim")
-    session.click_button("Keep the correction")
+    session.fill_in("Reason", with: "the jaws were on the shim")
+    session.click_button("Save")
     session.assert_text("entered as 7.2")
-    session.click_button("Correct front right outer pad")
+    session.click_button("Change front right outer pad")
   end
 
   def type(session, *values)

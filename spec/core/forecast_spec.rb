@@ -79,7 +79,7 @@ RSpec.describe Graver::Core::Wear::Forecast do
     expect(forecast(fresh, as_of_km: 20_000, earlier: [fast]).first.quantile(0.5)).to be < 0.6 * forecast(fresh, as_of_km: 20_000).first.quantile(0.5)
   end
 
-  it "says nought when the limit is already passed, and nothing without a set" do
+  it "says zero when the limit is already passed, and nothing without a set" do
     past = forecast({ "left_inner" => fitted(read(40_000, 2.0)) }, as_of_km: 40_000)
     expect(past.first.quantiles.values_at(0.05, 0.5, 0.9)).to all(eq(0.0))
     expect(past.first.chance_now).to be > 0.95

@@ -61,7 +61,7 @@ RSpec.describe "Small parts of the core" do
       expect(lines(data)).to contain_exactly(have_attributes(axle: "front", count: 10, star: [1, 3, 5, 2, 4], doubt: nil, source: "manual", angle_degrees: 90.0, hearsay: false))
     end
 
-    it "leaves open what nobody entered, and questions what cannot be meant or is hearsay" do
+    it "leaves open what nobody entered, and questions what cannot be right or is hearsay" do
       expect(lines({}).first).to have_attributes(count: nil, torque: nil, star: nil, drive: nil, single_use: false, angle_degrees: nil)
       expect(lines(nut("12")).first.doubt).to eq("ten_times")
       expect(lines(nut("120", source: "copied")).first.hearsay).to be(true)

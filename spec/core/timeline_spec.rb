@@ -32,7 +32,7 @@ RSpec.describe Graver::Core::Wear::Timeline do
   end
 
   describe Graver::Core::Wear::Life do
-    it "is read off equally likely ends, those passed already counted at nought" do
+    it "is read off equally likely ends, those passed already counted at zero" do
       life = described_class.of(Numo::DFloat[0, 0, 1000, 2000, 3000, 4000, 5000, 6000, 7000, 8000])
       expect([life.chance_now, life.quantile(0.1), life.distances_km.first]).to match([be_within(1e-9).of(0.2), 0.0, 0.0])
       expect(life.quantile(0.5)).to be_within(1).of(3500)

@@ -162,7 +162,7 @@ RSpec.describe "The parts of the forecast" do
       expect(result.futures.passed_since_km).to be_nil
     end
 
-    it "falls from now on and reaches nearly nought where the curve ends, whatever was read" do
+    it "falls from now on and reaches nearly zero where the curve ends, whatever was read" do
       pairs = PropCheck::Generators.tuple(PropCheck::Generators.choose(500..15_000), PropCheck::Generators.choose(20..110))
       PropCheck.forall(PropCheck::Generators.array(pairs, min: 1, max: 4)).with_config(n_runs: 30).check do |steps|
         at = 0.0

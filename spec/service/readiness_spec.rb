@@ -41,7 +41,7 @@ RSpec.describe "Readiness of a job" do
     expect(status).to eq(200)
   end
 
-  it "takes no angle without the torque it starts from, no torque of nought or ten thousand, no thread there is not" do
+  it "takes no angle without the torque it starts from, no torque of zero or ten thousand, no thread there is not" do
     refused = ->(key, value, unit) { fields(know(front, [key, value, unit])) }
     expect(refused.call("bracket_bolt.angle", "90", "°")).to eq("entries.0.value" => "angle_alone")
     expect(refused.call("bracket_bolt.torque", "0", "N·m")).to eq("entries.0.value" => "out_of_range")

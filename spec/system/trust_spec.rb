@@ -69,6 +69,24 @@ RSpec.describe "Trust in the browser", :demo do
     expect(context.store.jobs.find(2).ticked).to include("rear.left.piston_home")
   end
 
+  it "shows boxes as they are kept when the server does not take them" do
+    page.visit "/#/jobs/1/tools"
+    unreachable(%r{/settled\z}) do
+      page.first("label", text: "I have enough").click
+      expect(page).to have_css("[role=alert]", text: "Not saved").and have_no_checked_field("I have enough")
+    end
+    page.visit "/#/workshop"
+    box = page.find("fieldset", text: "Rarely owned").first("input:not(:checked)")
+    unreachable(%r{/tools\z}) do
+      box.click
+      expect(page).to have_css("[role=alert]", text: "Not saved")
+      expect(box).not_to be_checked
+    end
+    page.click_button "Close"
+    box.click
+    expect(page).to have_css("fieldset", text: "Rarely owned").and have_no_text("Not saved")
+  end
+
   it "has a cancelled job back at once, and from the bin" do
     page.visit "/#/jobs/1"
     page.click_button "Cancel job"
@@ -125,6 +143,8 @@ RSpec.describe "Trust in the browser", :demo do
     type "j"
     expect(page).to have_css("[aria-label='State of the job']")
     expect(page.current_url).to end_with("/jobs/1")
+    page.visit "/#/axles/1/job-plan"
+    expect(page).to have_text("This axle already has a job: Front: new pads").and have_link("Open the job", href: /jobs\/1\z/)
     expect(context.store.jobs.of([1]).length).to eq(1)
   end
 

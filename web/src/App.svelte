@@ -1,14 +1,24 @@
 <script lang="ts">
   import Router from "svelte-spa-router";
   import { SkipToContent } from "carbon-components-svelte";
+  import { Refusal } from "./api/client";
   import KeyHelp from "./components/KeyHelp.svelte";
   import { routes } from "./routes";
   import { outbox } from "./state/outbox.svelte";
+
+  // What no page took up itself is still said.
+  let refused = $state("");
+  function unheard(event: PromiseRejectionEvent) {
+    if (!(event.reason instanceof Refusal)) return;
+    refused = event.reason.message;
+    event.preventDefault();
+  }
 
   // Comes a moment later: the first page does not wait for it.
   void import("./format/focus").then(({ guardFocus }) => guardFocus());
 </script>
 
+<svelte:window onunhandledrejection={unheard} />
 <SkipToContent href="#content" />
 <header>
   <a class="name" href="#/">Graver</a>
@@ -22,6 +32,9 @@
 </header>
 {#if outbox.waiting.length}
   <p class="unsent" role="status">{outbox.waiting.length === 1 ? "1 tick is" : `${outbox.waiting.length} ticks are`} not saved yet: the server cannot be reached. Trying again.</p>
+{/if}
+{#if refused}
+  <p class="unsent refused" role="alert">Not saved: {refused} <button type="button" class="link" onclick={() => (refused = "")}>Close</button></p>
 {/if}
 <main id="content" tabindex="-1">
   <Router {routes} restoreScrollState />
@@ -44,4 +57,6 @@
   .name { font: 600 1.35rem/1 "Barlow Semi Condensed", sans-serif; border-left: 6px solid #c08a3e; padding-left: 0.6rem; }
   main:focus { outline: none; }
   .unsent { background: #5a3a8a; color: #fff; padding: 0.5rem 1.25rem; font-weight: 600; }
+  .refused { position: fixed; inset: auto 0 0; z-index: 20; }
+  .refused .link { color: inherit; margin-left: 1rem; }
 </style>

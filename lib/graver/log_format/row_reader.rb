@@ -84,7 +84,7 @@ module Graver
         date = Date.iso8601(cell("date"))
         return date if YEARS.cover?(date.year)
 
-        refuse("date", "the year #{date.year} cannot be meant")
+        refuse("date", "#{date.year} cannot be the year")
       rescue Date::Error
         refuse("date", "needs a day such as 2025-04-12; got “#{cell("date")[0, 24]}”")
       end

@@ -163,7 +163,7 @@ module Graver
 
         length = mm(text, fields[:unit])
         least = %i[resolution uncertainty].include?(key) ? 1e-6 : 0
-        faults << fault(key.to_s, "out_of_range", "#{format("%.4g", length)} mm cannot be meant") unless length.between?(least, key == :most ? 2000 : 500)
+        faults << fault(key.to_s, "out_of_range", "#{format("%.4g", length)} mm cannot be right") unless length.between?(least, key == :most ? 2000 : 500)
         text
       rescue InvalidEntry => e
         faults.concat(e.under(key.to_s).faults)

@@ -117,7 +117,7 @@ module Graver
           next unless fitted && pads&.readings&.zero?
 
           km = [fitted + @rules.dig("first_reading", "after_km") - axle.answer.as_of_km, 0].max
-          event("first_reading", road.as_of + road.days_for(km).floor, "First reading of the new #{axle.file.axle.name} pads", axle: axle.file.axle.name, km:)
+          event("first_reading", road.as_of + road.days_for(km).floor, "First reading of the new #{axle.file.axle.name} pads, and the fluid level again", axle: axle.file.axle.name, km:)
         end
       end
 

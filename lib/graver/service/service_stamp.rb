@@ -72,7 +72,7 @@ module Graver
       def read_date
         date = Date.iso8601(@given[:date].to_s)
         @faults << fault("date", "in_future", "the day of a look-over cannot lie ahead") if date > @context.today
-        @faults << fault("date", "out_of_range", "the year #{date.year} cannot be meant") if date.year < EARLIEST_YEAR
+        @faults << fault("date", "out_of_range", "#{date.year} cannot be the year") if date.year < EARLIEST_YEAR
         date
       rescue Date::Error
         @faults << fault("date", "not_a_day", "needs a day such as 2025-04-12")

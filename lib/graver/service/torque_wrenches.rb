@@ -72,8 +72,8 @@ module Graver
         least, most, graduation = numbers.values_at(*NUMBERS)
         newton_metres = Core::Quantity::TORQUE.to_base(most, unit)
         fault("most", "out_of_range", "lies between #{RANGE.min} and #{RANGE.max} N·m, got #{format("%.4g", newton_metres)} N·m") unless RANGE.cover?(newton_metres)
-        fault("least", "order", "must be less than the most it goes to, and not below nought") unless least >= 0 && least < most
-        fault("graduation", "out_of_range", "must be more than nought and less than a fifth of its range") unless graduation.positive? && graduation <= most / 5.0
+        fault("least", "order", "must be less than the most it goes to, and not below 0") unless least >= 0 && least < most
+        fault("graduation", "out_of_range", "must be more than 0 and less than a fifth of its range") unless graduation.positive? && graduation <= most / 5.0
       end
 
       def length(text)

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Button } from "carbon-components-svelte";
   import { api, Refusal, type Schemas } from "../api/client";
+  import { picked, ticked } from "../format/boxes";
   import { figure, money } from "../format/jobs";
   import { day, upperFirst } from "../format/words";
   import type { JobPlanState } from "../state/jobPlan.svelte";
@@ -63,7 +64,8 @@
           <ul class="plain-list supplies">
             {#each line.supplies as supply (supply.id)}
               <li>
-                <label><input type="radio" name={line.id} checked={supply.id === line.chosen} disabled={!job.open} onchange={() => job.choose(line.id, supply.id)} />
+                <label><input type="radio" name={line.id} value={supply.id} checked={supply.id === line.chosen} disabled={!job.open}
+                  onchange={(event) => picked(event.currentTarget, line.chosen === null ? null : String(line.chosen), () => job.choose(line.id, supply.id))} />
                   <span><strong>{supply.name}</strong>{#if supply.number}, {supply.number}{/if}{#if supply.supplier}, {supply.supplier}{/if}{#if supply.price}, {currency} {supply.price} each{/if}{#if supply.lead_days !== null}, {supply.lead_days} days{/if}{#if supply.on_shelf && supply.on_shelf !== "0"}, <strong>{supply.on_shelf} on the shelf</strong>{/if}{#if supply.compound}, {supply.compound}{/if}</span></label>
                 {#if job.open}
                   <span class="deeds"><button type="button" class="link" onclick={() => (entering = { line: line.id, known: supply })}>Change</button><button type="button" class="link" onclick={() => job.restock(supply.id, { retired: true })}>Put away</button></span>
@@ -80,7 +82,7 @@
           <div class="row deeds">
             <button type="button" class="link" onclick={() => (entering = { line: line.id, known: null })}>Enter a part</button>
             {#if counter}<button type="button" class="link" onclick={() => ask(line)}>Ask the counter</button>{/if}
-            {#if line.state !== "shelf"}<label class="have"><input type="checkbox" checked={line.state === "settled"} onchange={(event) => job.settle(settleId(line), event.currentTarget.checked)} /> I have it</label>{/if}
+            {#if line.state !== "shelf"}<label class="have"><input type="checkbox" checked={line.state === "settled"} onchange={(event) => ticked(event.currentTarget, (on) => job.settle(settleId(line), on))} /> I have it</label>{/if}
           </div>
         {/if}
         {#if entering?.line === line.id}

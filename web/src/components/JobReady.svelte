@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Schemas } from "../api/client";
+  import { ticked } from "../format/boxes";
   import type { JobPlanState } from "../state/jobPlan.svelte";
 
   /** What the job still waits for, and what to do about each. */
@@ -24,7 +25,7 @@
         {#each group.items as item (item.id)}
           <li class:settled={item.settled} class:advice={!item.blocks}>
             {#if item.tickable && job.open}
-              <label><input type="checkbox" checked={item.settled} onchange={(event) => job.settle(item.id, event.currentTarget.checked)} /><span class="what">{item.text}</span></label>
+              <label><input type="checkbox" checked={item.settled} onchange={(event) => ticked(event.currentTarget, (on) => job.settle(item.id, on))} /><span class="what">{item.text}</span></label>
             {:else}
               <p class="what plain">{item.text}</p>
             {/if}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Button } from "carbon-components-svelte";
   import { api, type Schemas } from "../api/client";
+  import { picked, ticked } from "../format/boxes";
   import { upperFirst } from "../format/words";
   import { chosenWorks, type JobPlanState } from "../state/jobPlan.svelte";
   import AxleSection from "./AxleSection.svelte";
@@ -25,8 +26,10 @@
   async function rotors(axle: Schemas["AxleScope"], choice: string, because = "") {
     const chosen = works();
     chosen[axle.id] = [...(chosen[axle.id] ?? []).filter((work) => !work.startsWith("rotors_")), ...(choice === "stay" ? [] : [`rotors_${choice}`])];
-    if (await job.scope(chosen, { ...reasons(), ...(because ? { [axle.id]: because } : {}) })) [wanted, reason] = [null, ""];
-    else wanted = axle.rotors.must ? null : { axle: axle.id, rotors: choice };
+    const kept = await job.scope(chosen, { ...reasons(), ...(because ? { [axle.id]: because } : {}) });
+    if (kept) [wanted, reason] = [null, ""];
+    else wanted = job.code(`reasons.${axle.id}`) ? { axle: axle.id, rotors: choice } : null;
+    return kept || wanted !== null;
   }
   function take(offer: Schemas["ScopeOffer"]) {
     const chosen = works();
@@ -59,7 +62,7 @@
         <legend class="sr">Work on the {axle.name} axle</legend>
         {#each axle.works as work (work.id)}
           <label>
-            <input type="checkbox" checked={work.chosen} onchange={(event) => toggle(axle.id, work.id, event.currentTarget.checked)} />
+            <input type="checkbox" checked={work.chosen} onchange={(event) => ticked(event.currentTarget, (on) => toggle(axle.id, work.id, on))} />
             <span><strong>{work.label}</strong>{#if work.because}<br /><span class="quiet">{work.because}</span>{/if}</span>
           </label>
         {/each}
@@ -69,7 +72,7 @@
           <legend>The rotors</legend>
           <div class="row">
             {#each ROTORS as [id, label] (id)}
-              <label class="pick"><input type="radio" name="rotors-{axle.id}" value={id} checked={(wanted?.axle === axle.id ? wanted.rotors : axle.rotors.chosen) === id} onchange={() => rotors(axle, id)} /><span>{label}</span></label>
+              <label class="pick"><input type="radio" name="rotors-{axle.id}" value={id} checked={(wanted?.axle === axle.id ? wanted.rotors : axle.rotors.chosen) === id} onchange={(event) => picked(event.currentTarget, axle.rotors.chosen, () => rotors(axle, id))} /><span>{label}</span></label>
             {/each}
           </div>
           <p class="quiet">Verdict: {axle.rotors.verdict}{#if axle.rotors.reason && axle.rotors.chosen !== axle.rotors.proposed}. Your reason: {axle.rotors.reason}{/if}</p>

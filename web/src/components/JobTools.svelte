@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { ticked } from "../format/boxes";
   import { upperFirst } from "../format/words";
   import type { JobPlanState } from "../state/jobPlan.svelte";
   import SupplyForm from "./SupplyForm.svelte";
@@ -24,7 +25,7 @@
           {#if job.open}
             <div class="row deeds">
               <button type="button" class="link" onclick={() => job.own(tool.id, true)}>I own it</button>
-              <label><input type="checkbox" checked={tool.settled} onchange={(event) => job.settle(`tools:${tool.id}`, event.currentTarget.checked)} /> Borrowed for this job</label>
+              <label><input type="checkbox" checked={tool.settled} onchange={(event) => ticked(event.currentTarget, (on) => job.settle(`tools:${tool.id}`, on))} /> Borrowed for this job</label>
               <button type="button" class="link" onclick={() => (entering = `tool:${tool.id}`)}>{tool.supply?.price ? `${plan.money.currency} ${tool.supply.price}` : "What it costs"}</button>
             </div>
             {#if entering === `tool:${tool.id}`}<SupplyForm {job} about={{ kind: "tool", item: tool.id }} known={tool.supply} done={() => (entering = null)} />{/if}
@@ -42,7 +43,7 @@
           <p class="quiet">{upperFirst(each.note)}</p>
           {#if job.open && each.state !== "shelf"}
             <div class="row deeds">
-              <label><input type="checkbox" checked={each.state === "settled"} onchange={(event) => job.settle(`consumables:${each.id}`, event.currentTarget.checked)} /> I have enough</label>
+              <label><input type="checkbox" checked={each.state === "settled"} onchange={(event) => ticked(event.currentTarget, (on) => job.settle(`consumables:${each.id}`, on))} /> I have enough</label>
               <button type="button" class="link" onclick={() => (entering = `consumable:${each.id}`)}>{each.supply ? "Change shelf or price" : "Note shelf or price"}</button>
             </div>
             {#if entering === `consumable:${each.id}`}<SupplyForm {job} about={{ kind: "consumable", item: each.id }} known={each.supply} done={() => (entering = null)} />{/if}

@@ -16,7 +16,8 @@
     ["c v m l g e d %", "walk-round: digital caliper, vernier, micrometer, rule, gauge, by eye, dial gauge, share left"],
     ["q w x", "walk-round: squealer touches, wear light is on, metal to metal"],
     ["u i p", "walk-round: next unit, next tool, with or without backing plate"],
-    ["a k b", "walk-round: a question is right, keep it with a doubt, the earlier reading was wrong"],
+    ["a k b", "walk-round, at a question: what is suggested (measured again, new pads went on…), save it marked doubtful, the earlier reading was wrong"],
+    ["Ctrl + Z", "walk-round: undo what a letter did"],
     ["+", "walk-round: another place on the same part"],
     ["n r", "walk-round: new pads, new rotors went on, yes or no"],
     ["o", "walk-round: the rest of this wheel is in order"],
@@ -44,6 +45,7 @@
         <dd>{meaning}</dd>
       {/each}
     </dl>
+    <p class="note">In the walk-round, letters are keys only while the field is empty.</p>
   </Modal>
 {/if}
 
@@ -51,4 +53,5 @@
   button { background: none; border: 0; color: inherit; font: inherit; cursor: pointer; padding: 0.8rem 0; }
   @media (max-width: 30rem) { button { display: none; } }
   dl { display: grid; grid-template-columns: 8rem 1fr; gap: 0.5rem; }
+  .note { margin-top: 0.75rem; }
 </style>

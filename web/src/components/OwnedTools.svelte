@@ -1,5 +1,6 @@
 <script lang="ts">
   import { api, type Schemas } from "../api/client";
+  import { ticked } from "../format/boxes";
 
   /** The tools of the household: said once, held against every job. */
   let { tools, onchange }: { tools: Schemas["Tool"][]; onchange: () => void } = $props();
@@ -12,6 +13,7 @@
   async function own(tool: string, owned: boolean) {
     await api.ownTool(tool, owned);
     onchange();
+    return true;
   }
 </script>
 
@@ -22,7 +24,7 @@
       <fieldset>
         <legend>{group.label}</legend>
         {#each group.tools as tool (tool.id)}
-          <label><input type="checkbox" checked={tool.owned} disabled={tool.measuring} onchange={(event) => own(tool.id, event.currentTarget.checked)} /><span>{tool.label}{#if tool.measuring}{" "}<span class="quiet">(a measuring tool above)</span>{/if}</span></label>
+          <label><input type="checkbox" checked={tool.owned} disabled={tool.measuring} onchange={(event) => ticked(event.currentTarget, (on) => own(tool.id, on))} /><span>{tool.label}{#if tool.measuring}{" "}<span class="quiet">(a measuring tool above)</span>{/if}</span></label>
         {/each}
       </fieldset>
     {/each}

@@ -42,7 +42,7 @@ export function day(iso: string): string {
 /** A rotor is judged in hundredths, a pad in tenths. */
 export const rotorMm = (value: number | null): string => (value === null ? "?" : value.toFixed(2));
 export const partMm = (value: number | null, part: string): string => (part === "rotor" ? rotorMm(value) : mm(value));
-/** A figure as it was entered, without idle noughts. */
+/** A figure as it was entered, without idle zeros. */
 export const asEntered = (value: number): string => Number(value.toFixed(3)).toString();
 
 /** Millimetres with no more digits than the error allows. */

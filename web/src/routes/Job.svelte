@@ -103,7 +103,7 @@
       <JobFinish {job} close={() => (asking = null)} />
     {/if}
     {#if asking && asking !== "finished" && job.fault("state")}<p class="fault" role="alert">{upperFirst(job.fault("state"))}</p>{/if}
-    {#if job.refused && !job.refused.faults.length}<p class="fault" role="alert">{job.refused.message}</p>{/if}
+    {#if job.refused && !job.refused.faults.length}<p class="fault away" role="alert">Not saved: {job.refused.message}</p>{/if}
     {#if plan.state === "dropped"}<p role="status">This job is cancelled. Nothing of it is lost: <button type="button" class="link" onclick={() => job.restore()}>Undo</button></p>{/if}
     <JobHalts {job} />
     {#if plan.closed}
@@ -130,4 +130,5 @@
   .ask input { font: inherit; font-size: 1.05rem; min-height: 48px; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; color-scheme: inherit; }
   .wide { flex: 1 1 100%; }
   .fault { color: var(--stop); font-weight: 600; }
+  .away { position: sticky; top: 0; z-index: 5; background: var(--sheet); border: 2px solid var(--stop); padding: 0.4rem 0.75rem; }
 </style>

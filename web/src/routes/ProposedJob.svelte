@@ -1,22 +1,27 @@
 <script lang="ts">
   import { Button, TextInput } from "carbon-components-svelte";
   import { push } from "svelte-spa-router";
-  import { api, Refusal } from "../api/client";
+  import { api, Refusal, type Schemas } from "../api/client";
   import JobView from "../components/JobView.svelte";
   import Problem from "../components/Problem.svelte";
-  import { upperFirst } from "../format/words";
+  import { day, upperFirst } from "../format/words";
   import { JobPlanState } from "../state/jobPlan.svelte";
   import { Loader } from "../state/loader.svelte";
 
   let { params }: { params: { id: string; part?: string } } = $props();
   const id = $derived(Number(params.id));
-  const proposed = new Loader<JobPlanState>();
+  const proposed = new Loader<{ job: JobPlanState; there: Schemas["JobOpen"] | null }>();
   let planned = $state("");
   let fault = $state("");
 
   $effect(() => {
     const axle = id;
-    proposed.load(async () => new JobPlanState(await api.proposedJob(axle)));
+    proposed.load(async () => {
+      const plan = await api.proposedJob(axle);
+      const vehicle = await api.vehicle(plan.vehicle.id);
+      const has = vehicle.axles.find((each) => each.id === axle)?.job?.id;
+      return { job: new JobPlanState(plan), there: vehicle.jobs_open.find((job) => job.id === has) ?? null };
+    });
   });
 
   async function plan(event: SubmitEvent) {
@@ -33,21 +38,24 @@
 <svelte:head><title>Plan a job - Graver</title></svelte:head>
 
 {#if proposed.error}<Problem error={proposed.error} />{/if}
-{#if proposed.value?.plan}
-  {@const plan_ = proposed.value.plan}
+{#if proposed.value?.job.plan}
+  {@const plan_ = proposed.value.job.plan}
+  {@const there = proposed.value.there}
   <div class="stack">
     <div class="row spread">
       <div>
         <p class="quiet"><a href="#/vehicles/{plan_.vehicle.id}">{plan_.vehicle.name}</a></p>
         <h1>A job, as proposed</h1>
         <p>{plan_.title}</p>
+        {#if there}<p role="status"><strong>This axle already has a job:</strong> {there.what}, {there.state === "started" ? "under way" : there.state}{there.planned_for ? `, ${day(there.planned_for)}` : ""}. Change that one, unless you really mean a second.</p>{/if}
       </div>
       <form class="row no-print" onsubmit={plan} novalidate>
         <TextInput labelText="Day (may stay open)" type="date" bind:value={planned} invalid={!!fault} invalidText={upperFirst(fault)} />
-        <Button type="submit" size="field">Plan this job</Button>
+        {#if there}<Button size="field" href="#/jobs/{there.id}">Open the job</Button>{/if}
+        <Button type="submit" size="field" kind={there ? "tertiary" : "primary"}>{there ? "Plan a second job" : "Plan this job"}</Button>
       </form>
     </div>
-    <JobView job={proposed.value} part={params.part ?? "scope"} base="#/axles/{id}/job-plan" />
+    <JobView job={proposed.value.job} part={params.part ?? "scope"} base="#/axles/{id}/job-plan" />
   </div>
 {:else if proposed.loading}
   <p class="quiet" role="status">Working it out…</p>

@@ -108,7 +108,7 @@ module Graver
             hypotheses.mean[true, cells] + (root * Futures.normals[0...hypotheses.size, true][:new, true, true]).sum(axis: 1)
           end
 
-          # Cholesky factors of all covariances at once; an unknown that is certain has a row of noughts.
+          # Cholesky factors of all covariances at once; an unknown that is certain has a row of zeros.
           def self.root_of(covariance)
             size = covariance.shape.first
             root = Numo::DFloat.zeros(*covariance.shape)
