@@ -144,7 +144,7 @@ RSpec.describe "Trust in the browser", :demo do
     expect(page).to have_css("[aria-label='State of the job']")
     expect(page.current_url).to end_with("/jobs/1")
     page.visit "/#/axles/1/job-plan"
-    expect(page).to have_text("This axle already has a job: Front: new pads").and have_link("Open the job", href: /jobs\/1\z/)
+    expect(page).to have_text("This axle already has a job: Front: new pads").and have_link("Open the job", href: %r{jobs/1\z})
     expect(context.store.jobs.of([1]).length).to eq(1)
   end
 

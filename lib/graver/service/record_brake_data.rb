@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "axle_files"
+require_relative "wording"
 require_relative "../core/errors"
 
 module Graver
@@ -63,7 +64,7 @@ module Graver
           high, low = value_after(file, entries, more), value_after(file, entries, less)
           next unless high && low && high <= low
 
-          labels = [more, less].map { |key| @catalogue.field(key)["label"].downcase }
+          labels = [more, less].map { |key| Wording.inside(@catalogue.field(key)["label"]) }
           InvalidEntry::Fault.new(field: "entries.#{at}.value", code: "order", message: "#{labels[0]} (#{high.round(2)}) must be more than #{labels[1]} (#{low.round(2)})")
         end
       end

@@ -14,7 +14,7 @@ module Graver
       def self.tokens(sentence, tokens) = sentence.gsub(/\{(\w+)\}/) { tokens.fetch(Regexp.last_match(1).to_sym).to_s }
 
       # A label inside a sentence: "New pads" -> "new pads".
-      def self.inside(label) = label[0].downcase + label[1..]
+      def self.inside(label) = label.sub(/\A[[:upper:]](?![[:upper:]])/, &:downcase)
 
       # Distances and speeds of the trade in the owner's unit: "{distance:80-160}" is "80 to 160 km" or "50 to 100 mi".
       def trade(text)

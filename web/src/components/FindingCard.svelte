@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Schemas } from "../api/client";
+  import { lowerFirst } from "../format/words";
   import StateMark from "./StateMark.svelte";
 
   /** One finding: what it is, what to do, and behind one press why, how sure, and what would change it. */
@@ -13,7 +14,7 @@
   <p>{finding.sentence}</p>
   <p><strong>{finding.advice}</strong></p>
   {#if likeliest}
-    <p class="cause">Most likely: {likeliest.label.charAt(0).toLowerCase() + likeliest.label.slice(1)} ({percent(likeliest.share)}). {likeliest.check}</p>
+    <p class="cause">Most likely: {lowerFirst(likeliest.label)} ({percent(likeliest.share)}). {likeliest.check}</p>
   {/if}
   <details>
     <summary>Why, and what would change this</summary>

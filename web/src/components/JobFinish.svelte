@@ -2,7 +2,7 @@
   import { Button } from "carbon-components-svelte";
   import type { Schemas } from "../api/client";
   import { focusOn } from "../format/focus";
-  import { upperFirst } from "../format/words";
+  import { lowerFirst, upperFirst } from "../format/words";
   import type { JobPlanState } from "../state/jobPlan.svelte";
 
   /** The end of a job: its odometer, what went on, what it took. What is still open is listed as links to the steps. */
@@ -33,7 +33,7 @@
   <div class="row fields">
     <label><span>Odometer today ({plan.vehicle.distance_unit})</span><input use:focusOn inputmode="decimal" autocomplete="off" bind:value={odometer} aria-invalid={!!job.fault("odometer.value")} />{@render wrong("odometer.value")}</label>
     {#each fits as fit (fit.axle_id + fit.part)}
-      <label><span>{upperFirst(fit.axle)}: {fit.label.charAt(0).toLowerCase() + fit.label.slice(1)} ({fit.unit})</span><input inputmode="decimal" autocomplete="off" placeholder="not measured" bind:value={fit.value} aria-invalid={!!job.fault(`fitted.${fit.axle_id}.${fit.part}`)} />{@render wrong(`fitted.${fit.axle_id}.${fit.part}`)}</label>
+      <label><span>{upperFirst(fit.axle)}: {lowerFirst(fit.label)} ({fit.unit})</span><input inputmode="decimal" autocomplete="off" placeholder="not measured" bind:value={fit.value} aria-invalid={!!job.fault(`fitted.${fit.axle_id}.${fit.part}`)} />{@render wrong(`fitted.${fit.axle_id}.${fit.part}`)}</label>
     {/each}
     <label><span>Hours it took</span><input inputmode="decimal" autocomplete="off" placeholder="not timed" bind:value={hours} aria-invalid={!!job.fault("hours")} />{@render wrong("hours")}</label>
     <label><span>Spent ({plan.money.currency})</span><input inputmode="decimal" autocomplete="off" placeholder={plan.money.total ? String(plan.money.total) : "not known"} bind:value={spent} aria-invalid={!!job.fault("spent")} />{@render wrong("spent")}</label>

@@ -2,7 +2,7 @@
   import { Button } from "carbon-components-svelte";
   import { api, Refusal } from "../api/client";
   import { money } from "../format/jobs";
-  import { rough, upperFirst } from "../format/words";
+  import { lowerFirst, rough, upperFirst } from "../format/words";
   import type { JobPlanState } from "../state/jobPlan.svelte";
 
   /** Fluid sums, time, and what it costs against a shop. */
@@ -51,7 +51,7 @@
       {#if sums.saving !== null}<p>{sums.saving > 0 ? `Doing it yourself saves ${sums.shop_from === "estimate" ? "about " : ""}${money(sums.saving, sums.currency)}${sums.hours.high ? `, some ${money(sums.saving / ((sums.hours.low + sums.hours.high) / 2), sums.currency)} an hour of your time` : ""}.` : "Doing it yourself does not save money this time."}</p>{/if}
     {/if}
     <p class="quiet">Parts {money(sums.parts, sums.currency)}, consumables to buy {money(sums.consumables, sums.currency)}, tools to buy {money(sums.tools, sums.currency)}.</p>
-    {#if sums.unpriced.length}<p class="open">What it saves cannot be said yet. Your side lacks the price of: {sums.unpriced.map((label) => label.charAt(0).toLowerCase() + label.slice(1)).join(", ")}.{sums.shop_from === "quote" ? " The shop's quote has them in." : " The shop's estimate lacks these parts too."}</p>{/if}
+    {#if sums.unpriced.length}<p class="open">What it saves cannot be said yet. Your side lacks the price of: {sums.unpriced.map(lowerFirst).join(", ")}.{sums.shop_from === "quote" ? " The shop's quote has them in." : " The shop's estimate lacks these parts too."}</p>{/if}
     {#if sums.spent}<p>So far {money(sums.spent, sums.currency)} went into this vehicle's brakes{sums.over_km >= 1000 ? `, over ${rough(sums.over_km, unit)} on file: ${per1000((sums.spent / sums.over_km) * 1000)} per 1,000 ${unit}` : ""}.</p>{/if}
     {#if job.open}
       <form class="row" onsubmit={keepQuote} novalidate>

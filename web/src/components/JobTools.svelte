@@ -1,6 +1,6 @@
 <script lang="ts">
   import { ticked } from "../format/boxes";
-  import { upperFirst } from "../format/words";
+  import { lowerFirst, upperFirst } from "../format/words";
   import type { JobPlanState } from "../state/jobPlan.svelte";
   import SupplyForm from "./SupplyForm.svelte";
 
@@ -63,7 +63,7 @@
 <section class="sheet">
   <h2>Tools you have</h2>
   {#if there.length}
-    <ul class="have-list">{#each there as tool (tool.id)}<li>{tool.label}{#if tool.by}: <strong>{tool.by.toLowerCase()} instead</strong>{/if}{#if tool.uses.length}{" "}<span class="quiet">({tool.uses.join("; ")})</span>{/if}</li>{/each}</ul>
+    <ul class="have-list">{#each there as tool (tool.id)}<li>{tool.label}{#if tool.by}: <strong>{lowerFirst(tool.by)} instead</strong>{/if}{#if tool.uses.length}{" "}<span class="quiet">({tool.uses.join("; ")})</span>{/if}</li>{/each}</ul>
   {:else}
     <p>None is ticked yet. Say once in the <a href="#/workshop">Workshop</a> what you own.</p>
   {/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import Choose from "./Choose.svelte";
-  import { upperFirst } from "../format/words";
+  import { lowerFirst, upperFirst } from "../format/words";
   import type { Schemas } from "../api/client";
   import type { WalkRound } from "../state/walkRound.svelte";
 
@@ -18,7 +18,7 @@
 
 {#if wheel.asks.length}
   <details class="asks">
-    <summary>While you can see it: {wheel.asks.length} {wheel.asks.length === 1 ? "thing" : "things"} not known yet ({wheel.asks.map((ask) => ask.label.toLowerCase()).join(", ")})</summary>
+    <summary>While you can see it: {wheel.asks.length} {wheel.asks.length === 1 ? "thing" : "things"} not known yet ({wheel.asks.map((ask) => lowerFirst(ask.label)).join(", ")})</summary>
     {#each wheel.asks as ask (ask.key)}
       <div class="ask">
         <label for="ask-{ask.key}">{ask.label}</label>

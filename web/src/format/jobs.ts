@@ -1,6 +1,7 @@
 import type { Schemas } from "../api/client";
+import { lowerFirst, upperFirst } from "./words";
 
-export const money = (value: number, currency: string): string => `${currency} ${value.toLocaleString("en-GB", { minimumFractionDigits: value < 100 ? 2 : 0, maximumFractionDigits: value < 100 ? 2 : 0 })}`;
+export const money = (value: number, currency: string): string => `${currency} ${value.toLocaleString("en-GB", { minimumFractionDigits: value < 100 && !Number.isInteger(value) ? 2 : 0, maximumFractionDigits: value < 100 ? 2 : 0 })}`;
 
 /** An amount already spent, to the cent where there are any. */
 export const amount = (value: number): string => value.toLocaleString("en-GB", { minimumFractionDigits: Number.isInteger(value) ? 0 : 2, maximumFractionDigits: 2 });
@@ -26,7 +27,7 @@ export function torque(line: Entered & { angle_degrees: number | null }): string
 export function stages(steps: Schemas["JobStep"][]): { id: string; title: string; steps: Schemas["JobStep"][] }[] {
   const cut: { id: string; title: string; steps: Schemas["JobStep"][] }[] = [];
   for (const step of steps) {
-    const title = step.place ? `${step.place.charAt(0).toUpperCase()}${step.place.slice(1)}: ${step.stage.charAt(0).toLowerCase()}${step.stage.slice(1)}` : step.stage;
+    const title = step.place ? `${upperFirst(step.place)}: ${lowerFirst(step.stage)}` : step.stage;
     if (cut.at(-1)?.title === title) cut.at(-1)!.steps.push(step);
     else cut.push({ id: `${cut.length}`, title, steps: [step] });
   }

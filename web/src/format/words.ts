@@ -12,6 +12,8 @@ export function roughly(value: number): number {
   return Math.round(value / step) * step;
 }
 
+/** An odometer as it was entered: "95240" and "95,240" read alike. */
+export const asRead = (entered: string): string => (/^\d{4,}$/.test(entered) ? grouped(Number(entered)) : entered);
 export const grouped = (value: number): string => Math.round(value).toLocaleString("en-GB");
 export const rough = (km: number, unit: Unit): string => `${grouped(roughly(inUnit(km, unit)))} ${unit}`;
 export const exact = (km: number, unit: Unit): string => `${grouped(inUnit(km, unit))} ${unit}`;
@@ -52,4 +54,6 @@ export function mm(value: number | null, sd: number | null = null): string {
 }
 
 export const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+/** A label inside a sentence; what is written in capitals stays so. */
+export const lowerFirst = (text: string): string => (/^[A-Z](?![A-Z])/.test(text) ? text.charAt(0).toLowerCase() + text.slice(1) : text);
 export const position = (id: string): string => id.replace("_", " ");

@@ -2,7 +2,7 @@
   import { Button, InlineNotification } from "carbon-components-svelte";
   import DataCell from "../components/DataCell.svelte";
   import Problem from "../components/Problem.svelte";
-  import { upperFirst } from "../format/words";
+  import { lowerFirst, upperFirst } from "../format/words";
   import { BrakeData, type Field } from "../state/brakeData.svelte";
 
   let { params }: { params: { id: string } } = $props();
@@ -46,7 +46,7 @@
           <span class="bar" aria-hidden="true">{#each { length: need.of }, at (at)}<i class:full={at < need.known}></i>{/each}</span>
           <span class="quiet">
             {#if gaps.length === 0}all {need.of} known{:else}{need.known} of {need.of} known; wants
-              {#each gaps.slice(0, 4) as gap, at (gap.key)}{at ? ", " : " "}<button type="button" class="link" onclick={() => show(gap.key)}>{gap.label.toLowerCase()}</button>{/each}{gaps.length > 4 ? ` and ${gaps.length - 4} more` : ""}{/if}
+              {#each gaps.slice(0, 4) as gap, at (gap.key)}{at ? ", " : " "}<button type="button" class="link" onclick={() => show(gap.key)}>{lowerFirst(gap.label)}</button>{/each}{gaps.length > 4 ? ` and ${gaps.length - 4} more` : ""}{/if}
           </span>
         </div>
       {/each}

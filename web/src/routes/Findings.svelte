@@ -8,7 +8,7 @@
   import Problem from "../components/Problem.svelte";
   import StateMark from "../components/StateMark.svelte";
   import SymptomQuestions from "../components/SymptomQuestions.svelte";
-  import { day, exact, partMm, rough, upperFirst } from "../format/words";
+  import { day, exact, lowerFirst, partMm, rough, upperFirst } from "../format/words";
   import { Loader } from "../state/loader.svelte";
 
   let { params }: { params: { id: string } } = $props();
@@ -65,7 +65,7 @@
         {#each findings.axles as axle (axle.id)}
           <section class="sheet" aria-label="{axle.name} rotors">
             <AxleSection corners={axle.corners} scale={2.6} />
-            <h2>{upperFirst(axle.name)} rotors{axle.rotors.with_pads ? ", with new pads" : " today"}: {axle.rotors.label.charAt(0).toLowerCase() + axle.rotors.label.slice(1)}</h2>
+            <h2>{upperFirst(axle.name)} rotors{axle.rotors.with_pads ? ", with new pads" : " today"}: {lowerFirst(axle.rotors.label)}</h2>
             {#each axle.rotors.sides as side (side.side)}<p>{side.sentence}</p>{/each}
             {#if axle.rotors.cut_left_mm !== null && axle.rotors.outcome !== "stay"}<p class="quiet">{axle.rotors.cut_left_mm >= 0 ? `Turned, it would end ${axle.rotors.cut_left_mm.toFixed(2)} mm above its minimum` : `Not worth turning: it would end ${(-axle.rotors.cut_left_mm).toFixed(2)} mm below its minimum`}.</p>{/if}
             <details><summary>What would change this</summary>{#each [...new Set(axle.rotors.sides.map((side) => side.change))] as change (change)}<p>{change}</p>{/each}</details>

@@ -67,7 +67,7 @@
               <AxleSection corners={axle.corners} scale={2.1} />
               <span class="say">
                 {upperFirst(sentence(axle, vehicle, today))}.
-                {#each axle.reasons.filter((reason) => reason.rule.startsWith("rotor")) as reason (reason.rule)}<span class="job">{reason.sentence}</span>{/each}
+                {#each axle.reasons.filter((reason) => reason.rule.startsWith("rotor") && !vehicle.why?.includes(reason.sentence)) as reason (reason.rule)}<span class="job">{reason.sentence}</span>{/each}
                 {#if axle.job}<strong class="job">Job {axle.job.state === "started" ? "under way" : axle.job.planned_for ? `on ${day(axle.job.planned_for)}` : "planned"}</strong>{/if}
               </span>
             </span>

@@ -3,7 +3,7 @@
   import { api, Refusal, type Schemas } from "../api/client";
   import Problem from "../components/Problem.svelte";
   import { focusOn } from "../format/focus";
-  import { day, upperFirst } from "../format/words";
+  import { asRead, day, upperFirst } from "../format/words";
   import { Loader } from "../state/loader.svelte";
 
   let { params }: { params: { id: string } } = $props();
@@ -65,7 +65,7 @@
   <div class="stack">
     <div>
       <p class="quiet"><a href="#/vehicles/{lookOver.vehicle_id}">{lookOver.vehicle_name}</a></p>
-      <h1 class:void={lookOver.void}>{day(lookOver.date)}, {lookOver.odometer.value} {lookOver.odometer.unit}</h1>
+      <h1 class:void={lookOver.void}>{day(lookOver.date)}, {asRead(lookOver.odometer.value)} {lookOver.odometer.unit}</h1>
       {#if lookOver.note}<p>{lookOver.note}</p>{/if}
       {#if lookOver.imported}<p class="quiet">Imported from a file.</p>{/if}
     </div>

@@ -7,7 +7,7 @@
   import StateMark from "../components/StateMark.svelte";
   import Sureness from "../components/Sureness.svelte";
   import WhatIf from "../components/WhatIf.svelte";
-  import { day, mm, month, position as named, rough, span, upperFirst } from "../format/words";
+  import { day, lowerFirst, mm, month, position as named, rough, span, upperFirst } from "../format/words";
   import { Loader } from "../state/loader.svelte";
   import { push } from "svelte-spa-router";
 
@@ -63,7 +63,7 @@
           <p class="again">Look again {axle.look_again && axle.look_again.distance_km > 99 ? `within ${rough(axle.look_again.distance_km, unit)} or by ${month(axle.look_again.date, today)}` : "now"}.</p>
           <Select labelText="Renewed at" bind:selected={limit} size="sm">
             <SelectItem value="" text="My limit" />
-            {#each value.limits as each (each.id)}<SelectItem value={String(each.mm)} text="{each.mm} mm: {each.label.toLowerCase()}" />{/each}
+            {#each value.limits as each (each.id)}<SelectItem value={String(each.mm)} text="{each.mm} mm: {lowerFirst(each.label)}" />{/each}
           </Select>
         </div>
         <AxleSection corners={axle.corners} scale={3.6} legend />

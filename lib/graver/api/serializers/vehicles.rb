@@ -66,8 +66,14 @@ module Graver
           said = (overview.seen + overview.findings).find { |each| each.word == word }
           return "#{said.text[0].upcase}#{said.text[1..]}.#{" #{said.caution}" if word == "stop"}" if said
 
-          axle = overview.axles.find { |each| each.judgement.word == word }
-          axle ? "#{axle.file.axle.name.capitalize}: #{@axles.reasons(axle).first[:sentence]}" : "A step of a job was done another way."
+          axles = overview.axles.select { |each| each.judgement.word == word }
+          axles.empty? ? "A step of a job was done another way." : axles.map { |axle| "#{axle.file.axle.name.capitalize}: #{lead(axle)}" }.join(" ")
+        end
+
+        # One sentence: the rest stands with the axle. What stops the vehicle is said in full.
+        def lead(axle)
+          sentence = @axles.reasons(axle).first[:sentence]
+          axle.judgement.word == "stop" ? sentence : sentence[/\A.*?[.!?](?=\s|\z)/m] || sentence
         end
 
         # The gravest of its axles' words and of what was noticed about the vehicle itself.

@@ -122,10 +122,19 @@ module Graver
         def proposed(overview, possible)
           judged = overview.rotors_with_pads
           work = rotors(judged)[:proposed]
-          found = { "pads" => Wording.new(overview.file.vehicle.distance_unit).fill(overview.judgement.rules.first.sentence, overview.measures) }
+          found = { "pads" => why_pads(overview, work) }
           found[work] = @knowledge.rotor_rules.dig("verdicts", judged.plan.outcome, "label") if work
           found["sensors"] = "A sensor whose tip has been ground does not work again."
           found.merge(by_school, by_marks(overview)).slice(*possible)
+        end
+
+        # What says so of the pads themselves; else the new rotors that want new ones.
+        def why_pads(overview, rotor_work)
+          rules = overview.judgement.rules
+          rule = rules.find { |each| each.id.start_with?("pad-") }
+          return "New rotors want new pads." if rule.nil? && rotor_work == "rotors_new"
+
+          Wording.new(overview.file.vehicle.distance_unit).fill((rule || rules.first).sentence, overview.measures)
         end
 
         def by_school
