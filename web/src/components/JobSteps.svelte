@@ -101,7 +101,7 @@
             {#if sending}<p class="note unsent" role="status">Not saved yet: the server cannot be reached. Trying again.</p>{/if}
             {#if step.otherwise}<p class="note"><strong>Done another way:</strong> {step.otherwise}</p>{/if}
             {#if refusedAt === step.key && job.fault("step")}
-              <p class="note fault" role="alert">{upperFirst(job.fault("step"))}{#if step.waits_for.length}. Go to {#each step.waits_for as key, at (key)}{at ? ", " : ""}<button type="button" class="link" onclick={() => goTo(key)}>{named(key)}</button>{/each}{/if}</p>
+              <p class="note fault" role="alert">{#if step.waits_for.length}First comes {#each step.waits_for as key, at (key)}{at ? ", then " : ""}<button type="button" class="link" onclick={() => goTo(key)}>{named(key)}</button>{/each}{:else}{upperFirst(job.fault("step"))}{/if}</p>
             {/if}
             {#each step.last_time as note (note.day + note.text)}<p class="note"><strong>Last time ({day(note.day)}):</strong> {note.text}</p>{/each}
             {#each step.notes as note (note.text)}<p class="note"><strong>Your note:</strong> {note.text}</p>{/each}
