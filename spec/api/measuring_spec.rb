@@ -193,6 +193,8 @@ RSpec.describe "Measuring in the API" do
     sample = Graver::Service::AddVehicle.new(context).call({ name: "Sample", kind: "car", distance_unit: "km" }, sample: true)
     ask(:post, "/vehicles/#{sample.id}/look-overs", look_over("2026-05-10", "60000", { **made_up, axle: sample.axles.first.id }))
     expect(ask(:get, "/axles/#{sample.axles.first.id}/wear")["axle"]["readings"]).to eq(1)
+    get "/api/v1/vehicles/#{sample.id}/log.csv"
+    expect(last_response.body.lines.length).to eq(1)
   end
 
   it "refuses to save over a draft that another window went on with, and keeps what was started over" do

@@ -5,7 +5,8 @@ require_relative "../log_format/log_writer"
 
 module Graver
   module Service
-    # A vehicle's pads and rotors as the open log, exactly as entered.
+    # A vehicle's pads and rotors as the open log, exactly as entered. What simulated devices sent stays here: in a file it
+    # would lose its label.
     class ExportLog
       def initialize(context)
         @context = context
@@ -22,7 +23,7 @@ module Graver
       private
 
       def rows(look_over, names)
-        mine = look_over.readings.select { |row| row.axle_id && LogEntries::PARTS.include?(row.part) }
+        mine = look_over.readings.select { |row| row.axle_id && !row.simulated && LogEntries::PARTS.include?(row.part) }
         positions = mine.chunk_while { |one, other| one.axle_id == other.axle_id && LogEntries.same_position?(one, other) }
         positions.each_with_index.map { |places, at| row(look_over, names, places, at.zero? ? look_over.note : nil) }
       end
