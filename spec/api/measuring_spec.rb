@@ -183,11 +183,13 @@ RSpec.describe "Measuring in the API" do
   it "keeps a simulated value labelled, and out of everything that is counted on a real vehicle" do
     made_up = pad("8.0").merge(simulated: true)
     level = { item: "fluid_level", value: "1/2", simulated: true }
+    seized = { axle: front, side: "left", item: "slide_pins", mark: "seized", simulated: true }
     expect(fields(ask(:post, look_overs, { **look_over("2026-05-10", "60000", made_up), odometer: { value: "60000", simulated: true } }))).to eq("odometer.value" => "simulated")
-    id = ask(:post, look_overs, look_over("2026-05-10", "60000", made_up, pad("7.4", pad: "outer"), conditions: [level]))["id"]
+    id = ask(:post, look_overs, look_over("2026-05-10", "60000", made_up, pad("7.4", pad: "outer"), conditions: [level, seized]))["id"]
     logged = ask(:get, "/look-overs/#{id}")
     expect(logged["readings"].map { |row| row["simulated"] }).to eq([true, false])
-    expect(logged["marks"].map { |mark| mark["simulated"] }).to eq([true])
+    expect(logged["marks"].map { |mark| mark["simulated"] }).to eq([true, true])
+    expect(ask(:get, "/vehicles/#{car["id"]}")).to include("seen" => be_empty, "axles" => include(include("state" => include("word" => "watch"))))
     expect(ask(:get, "/axles/#{front}/wear")["axle"]["readings"]).to eq(1)
     expect(ask(:get, "/vehicles/#{car["id"]}/findings")["fluid"]["headroom_ml"]).to be_nil
     sample = Graver::Service::AddVehicle.new(context).call({ name: "Sample", kind: "car", distance_unit: "km" }, sample: true)

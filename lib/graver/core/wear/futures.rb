@@ -20,6 +20,7 @@ module Graver
         NEAREST = 0.06
         FURTHEST = 10.0
         LEAST_ABOVE_MM = 0.3
+        LEAST_LEFT_MM = 1e-6
         MOST_COMPONENTS = 4
         # Which rows of the draws stand for what.
         WEAR_ROW = 3 + (2 * MOST_COMPONENTS)
@@ -134,10 +135,13 @@ module Graver
           steps(above).each_with_index { |km, number| step(km, number, changes) }
         end
 
-        # Wear comes in gamma increments: what that adds by the time the limit is met, drawn once.
+        # Wear comes in gamma increments: what that adds by the time the limit is met, drawn once. What is above the limit now
+        # stays above it: a component has passed its limit in the same futures for the pad and for the axle.
         def blur(above)
           normals = self.class.normals[WEAR_ROW...(WEAR_ROW + components.length), true]
-          above + (NUMBERS.sqrt(above.clip(0.0, nil) * @prior.increment_mm) * normals)
+          blurred = above + (NUMBERS.sqrt(above.clip(0.0, nil) * @prior.increment_mm) * normals)
+          standing = Numo::DFloat.cast(above > 0)
+          (blurred * (1 - standing)) + (blurred.clip(LEAST_LEFT_MM, nil) * standing)
         end
 
         # Distances of the steps, growing evenly so that near ends are met as finely as far ones.

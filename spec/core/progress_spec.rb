@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+require "prop_check"
+require "graver/core/planning/progress"
+require_relative "../support/plan_builders"
+
+# What may be ticked when: common practice, no source.
+RSpec.describe Graver::Core::Planning::Progress do
+  include PlanBuilders
+
+  let(:works) { ["pads"] }
+  let(:both) { lifts(setup("front", works), setup("rear", works, parking_brakes: "cable")) }
+  let(:placed) { sequence.call(both) }
+
+  def at(key) = placed.find { |each| each.key == key } || raise("#{key} is missing")
+  def progress(*done) = described_class.new(proof(both, placed), placed, done)
+  def waits(key, *done) = progress(*done).waits_for(at(key)).map(&:key)
+  def before(key) = placed.take_while { |each| each.key != key }.map(&:key)
+
+  it "lets the first step begin, and nothing that can kill before what it stands on" do
+    expect(waits("settle")).to be_empty
+    expect(waits("front.lift")).to include("front.chock", "settle")
+    expect(waits("first_stops")).to include("front.pump", "front.star", "rear.pump", "rear.star", "level_after")
+    expect(waits("rear.lower")).to include("rear.pump", "rear.left.corner_check", "rear.right.corner_check")
+  end
+
+  it "waits for nothing that is done or answered for, and for no step that is no gate and gives nothing it needs" do
+    expect(waits("first_stops", *before("first_stops"))).to be_empty
+    # a runout that nobody measured bars no wheel
+    loose = before("front.lower") - placed.reject { |each| each.step.gate }.map(&:key)
+    expect(waits("front.lower", *loose)).to all(satisfy { |key| !key.match?(/runout|gauge_pads/) })
+  end
+
+  it "works one wheel while the other waits, but not the second axle before the first is back on its wheels" do
+    left = before("front.right.wheel_off").grep(/settle|compare|cool|level|front\.(park|chock|crack|lift|shake)/)
+    expect(waits("front.right.wheel_off", *left).grep(/front\.left/)).to be_empty
+    expect(waits("rear.lift", *before("rear.lift").grep_v(/front\.(star|pump|lower)/))).to include("front.pump", "front.lower", "front.star")
+  end
+
+  it "counts the open gates of the stages asked for" do
+    stages = KNOWLEDGE.procedure.stages.map(&:id) - ["follow_up"]
+    gates = placed.select { |each| each.step.gate && each.step.stage != "follow_up" }.map(&:key)
+    expect(progress.open_gates(stages).map(&:key)).to eq(gates)
+    expect(progress(*gates.drop(1)).open_gates(stages).map(&:key)).to eq(gates.first(1))
+    expect(progress.open_gates([])).to be_empty
+  end
+
+  # Whatever was ticked so far: what may be ticked next never breaks the proof, and there is always something to go on with.
+  it "leads through the whole job by steps that wait for nothing, in any order they allow" do
+    PropCheck.forall(PropCheck::Generators.array(PropCheck::Generators.choose(0..7), min: 20, max: 20)).with_config(n_runs: 2).check do |picks|
+      done = []
+      until done.length == placed.length
+        now = described_class.new(proof(both, placed), placed, done)
+        free = placed.reject { |each| done.include?(each.key) }.select { |each| now.waits_for(each).empty? }
+        raise "nothing to go on with after #{done.last}" if free.empty?
+
+        done << free[picks[done.length % picks.length] % free.length].key
+      end
+      places = %w[front.chock front.lift front.pump front.lower front.star rear.lift rear.pump rear.lower rear.star first_stops].map { |key| done.index(key) }
+      expect(places).to eq(places.sort)
+    end
+  end
+end
