@@ -114,6 +114,16 @@ RSpec.describe "Findings in the API" do
     expect([plan.call, job_verdict, ask(:get, "/vehicles/#{car["id"]}")["state"]["word"]]).to eq(%w[replace replace stop])
   end
 
+  it "judges no rotor that nobody measured, and a new one as far as its thickness is known" do
+    know(front, ["rotor.new_thickness", nil, nil])
+    ask(:post, look_overs, look_over("2026-05-10", "60000", *all_pads("8", "8", "8", "8")))
+    expect(rotors["outcome"]).to eq("unmeasured")
+    ask(:post, look_overs, look_over("2026-05-11", "60010", { axle: front, part: "rotor", event: "fit" }))
+    expect(rotors["outcome"]).to eq("unmeasured")
+    know(front, ["rotor.new_thickness", "30", "mm"])
+    expect([rotors["outcome"], rotors["sides"].first["sentence"]]).to match(["stay", /30\.00 mm/])
+  end
+
   # common practice, no source: a rotor that steel ran on, deep grooves and hard heat spots never stay; advice, verdict and the
   # proposed scope say the same
   it "lets no rotor stay that was run metal to metal, is deeply grooved or has hard heat spots" do

@@ -50,6 +50,19 @@ RSpec.describe Graver::Core::Measurement::Normalise do
     expect(normalise.call(reading("7.6", overall: true), part).standard_uncertainty_mm).to be_within(1e-12).of(Math.hypot(alone, 0.1))
   end
 
+  # The part that is one's own and the part in common are the whole: JCGM 100:2008, 5.1.2 (from memory).
+  it "parts a caliper's error into its own and what all pads share that day, the plate's too" do
+    plain = normalise.call(reading("8.00"), part)
+    digit = 0.005 / Math.sqrt(3)
+    expect(plain.shared_mm).to be_within(1e-12).of(0.15 * Math.sqrt(0.25))
+    expect(plain.own.standard_uncertainty_mm).to be_within(1e-12).of(Math.hypot(0.15 * Math.sqrt(0.75), digit))
+    expect(plain.own.own).to eq(plain.own)
+    # one plate thickness nobody knows is the same for all four
+    guessed = normalise.call(reading("13.60", overall: true), described_class::Part.unknown)
+    expect(guessed.own.standard_uncertainty_mm).to be_within(1e-9).of(plain.own.standard_uncertainty_mm)
+    expect(normalise.call(reading("8"), part).group).not_to eq(normalise.call(reading("8", method: "rule"), part).group)
+  end
+
   it "says what readings of one day by one eye have in common, and what is each one's own" do
     half = normalise.call(reading("50", method: "percent", unit: "percent"), described_class::Part.unknown)
     # 10 % of 11 mm by eye, and half of the 1.2 mm by which nobody knows how thick it was

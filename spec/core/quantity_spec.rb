@@ -38,4 +38,25 @@ RSpec.describe Graver::Core::Quantity do
       end
     end
   end
+
+  # common practice, no source: torques are given as ranges, in any of these ways
+  describe Graver::Core::Quantity::EnteredRange do
+    def range(text) = described_class.parse(text).then { |found| [found.low.value, found.high&.value, found.middle] }
+
+    it "reads one figure, or two as people write a range, and aims at the middle" do
+      expect(range("120")).to eq([120, nil, 120])
+      ["125-150", "125 - 150", "125 – 150", "125to150", " 125 to 150 "].each { |text| expect(range(text)).to eq([125, 150, Rational(275, 2)]), text }
+      expect(range("8,5-9.5")).to eq([Rational(17, 2), Rational(19, 2), 9])
+      expect(range("1/2-3/4").last).to eq(Rational(5, 8))
+      # a figure below zero is a figure, which what it is about refuses
+      expect(range("-4")).to eq([-4, nil, -4])
+    end
+
+    it "refuses what is neither, or runs backwards" do
+      { "150-125" => /from the smaller/, "125-125" => /from the smaller/, "125-" => /needs a number/, "1-2-3" => /needs a number/, "to" => /needs a number/, "" => /needs a number/,
+        "a to b" => /needs a number/, "9" * 400 => /needs a number/, "\xff-3" => /needs a number/ }.each do |text, message|
+        expect { described_class.parse(text) }.to raise_error(Graver::InvalidEntry, message), text[0, 20]
+      end
+    end
+  end
 end

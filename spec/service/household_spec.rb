@@ -65,6 +65,18 @@ RSpec.describe "The household's services" do
       expect(described_class.new("mi").distance(1_609_344)).to eq("1,000,000 mi")
       expect(described_class.new("km").distance(142)).to eq("100 km")
     end
+
+    it "is never as sure as 0 or 100 %, and keeps what is written in capitals" do
+      said = [0.0, 0.009, 0.01, 0.5, 0.99, 0.996, 1.0].map { |chance| described_class.new("km").fill("{chance}", "chance" => chance) }
+      expect(said).to eq(["under 1 %", "under 1 %", "1 %", "50 %", "99 %", "over 99 %", "over 99 %"])
+      expect(["New pads", "JIS cross-head 3", "DOT 4", "Ölfilter", "a"].map { |label| described_class.inside(label) }).to eq(["new pads", "JIS cross-head 3", "DOT 4", "ölfilter", "a"])
+    end
+
+    # common practice, no source: nuts again after 80 to 160 km, which is 50 to 100 miles; bed in from 50 km/h, some 30 mph
+    it "puts the trade's own distances and speeds into the owner's unit" do
+      sentence = "again after {distance:80-160}, from {speed:50}"
+      expect(%w[km mi].map { |unit| described_class.new(unit).trade(sentence) }).to eq(["again after 80 to 160 km, from 50 km/h", "again after 50 to 100 mi, from 30 mph"])
+    end
   end
 
   describe Graver::Storage::Jobs do

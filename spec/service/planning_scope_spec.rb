@@ -35,6 +35,16 @@ RSpec.describe Graver::Service::Planning::Scope do
     end
   end
 
+  # common practice, no source: new rotors want new pads; else the pads say why themselves
+  it "says why of the pads what is about the pads" do
+    because = -> { Graver::Service::JobPlan.new(context).proposed(front).scope.axles.first.proposed["pads"] }
+    rotors("22.50")
+    expect(because.call).to eq("New rotors want new pads.")
+    @car = nil
+    ask(:post, look_overs, look_over("2026-05-11", "60020", *%w[left right].product(%w[inner outer]).map { |side, position| pad("2.4", side:, pad: position) }))
+    expect(because.call).to match(/that a pad has reached your limit of 3\.0 mm/)
+  end
+
   it "follows the rotors' verdict" do
     rotors("22.50")
     expect(works).to include("rotors_new")

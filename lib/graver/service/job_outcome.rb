@@ -60,9 +60,9 @@ module Graver
 
       # What had been stuck wears otherwise from here on.
       def freed(axle)
-        stuck = axle.overview.seen.select { |seen| %w[slide_pins piston].include?(seen.item["id"]) && %w[stiff seized sticky stuck].include?(seen.mark["id"]) }
-        return [] if stuck.empty? || !axle.works.intersect?(%w[pads pins caliper])
+        return [] unless axle.works.intersect?(%w[pads pins caliper])
 
+        stuck = axle.overview.seen.select { |seen| %w[slide_pins piston].include?(seen.item["id"]) && %w[stiff seized sticky stuck].include?(seen.mark["id"]) }
         stuck.map(&:side).uniq.map { |side| { event: "freed", axle_id: axle.file.axle.id, part: "pad", side: } }
       end
 

@@ -60,7 +60,12 @@ module Graver
         format(name == "limit_mm" || name.include?("pad") ? "%.1f" : "%.2f", value)
       end
 
-      def percent(chance) = chance < 0.01 ? "under 1 %" : "#{(chance * 100).round} %"
+      # Nobody is as sure as 0 or 100 %.
+      def percent(chance)
+        return "under 1 %" if chance < 0.01
+
+        chance > 0.99 ? "over 99 %" : "#{(chance * 100).round} %"
+      end
       def group(number) = number.to_s.reverse.scan(/\d{1,3}/).join(",").reverse
     end
   end

@@ -8,7 +8,7 @@ module Graver
     module Quantity
       # One figure, or two as people write a range: "125-150", "125 to 150", "125–150". high is nil for one figure.
       EnteredRange = Value.define(:low, :high) do
-        const_set :BETWEEN, /\A(\S+?)\s*(?:-|–|\bto\b)\s*(\S+)\z/
+        const_set :BETWEEN, /\A(\S+?)\s*(?:-|–|to)\s*(\S+)\z/
 
         # Raises InvalidEntry (field "") when it is neither, or runs backwards.
         def self.parse(text)
