@@ -298,7 +298,8 @@ RSpec.describe "Jobs in the API" do
   # common practice, no source: a cut takes a few tenths off each rotor, and both are cut
   it "logs turned rotors as they came back, one row a side, and refuses what is under discard" do
     complete
-    know(front, ["rotor.retention", "nothing", nil], ["rotor.new_thickness", "25", "mm"], ["rotor.machine_to_thickness", "23.4", "mm"], ["bracket_bolt.torque", "105", "N·m"], ["bracket_bolt.drive", "hex-18", nil])
+    know(front, ["rotor.retention", "nothing", nil], ["rotor.new_thickness", "25", "mm"], ["rotor.machine_to_thickness", "23.4", "mm"], ["bracket_bolt.torque", "105", "N·m"],
+         ["bracket_bolt.drive", "hex-18", nil])
     readings = %w[left right].map { |side| { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["24.60"] } }
     ask(:post, look_overs, look_over("2026-05-10", "59900", *readings))
     ask(:put, "/schools", { rotors: "turn" })

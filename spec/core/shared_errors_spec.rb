@@ -28,7 +28,7 @@ RSpec.describe "Errors that readings have in common" do
   # JCGM 100:2008, F.1.2 (from memory): what is common does not average out.
   it "leaves the mean of four glances as unsure as what they share" do
     new = point(11.0, 0.1, 0.0)
-    alone, shared = [0.0, 0.8].map { |common| mean_sd(set(new, seen(30_000.0, point(6.0, Math.sqrt(0.8**2 - common**2), common))), 30_000.0) }
+    alone, shared = [0.0, 0.8].map { |common| mean_sd(set(new, seen(30_000.0, point(6.0, Math.sqrt((0.8**2) - (common**2)), common))), 30_000.0) }
     expect(shared).to be > 1.4 * alone
   end
 
@@ -42,7 +42,7 @@ RSpec.describe "Errors that readings have in common" do
   # fact of the trade: four pads of one box were as thick as each other when new; common practice, no source
   it "takes one unknown thickness of a new set for one unknown, not four" do
     read = seen(10_000.0, point(9.0, 0.1, 0.0))
-    together, apart = [1.2, 0.0].map { |common| set(point(11.0, Math.sqrt(1.2**2 - common**2), common)) }
+    together, apart = [1.2, 0.0].map { |common| set(point(11.0, Math.sqrt((1.2**2) - (common**2)), common)) }
     widths = [together, apart].map do |fits|
       one_read = fits.merge("left_inner" => fits["left_inner"].with(observations: [read]))
       bank = WearBuilders::Wear::AxleFilter.new(history(one_read, as_of_km: 10_000.0), calm).hypotheses
@@ -66,8 +66,8 @@ RSpec.describe "Errors that readings have in common" do
 
   # Four glances "about half" of pads nobody knows anything of: common practice, no source, that this is no alarm.
   it "does not take four vague glances at half-worn pads for a pad at its limit" do
-    half = KNOWLEDGE.normalise.call(Graver::Core::Measurement::Reading.new(part: "pad", method: "percent", unit: "percent", value: Graver::Core::Quantity::EnteredNumber.parse("50"), upper: nil, overall: false),
-                                    Graver::Core::Measurement::Normalise::Part.unknown)
+    glance = Graver::Core::Measurement::Reading.new(part: "pad", method: "percent", unit: "percent", value: Graver::Core::Quantity::EnteredNumber.parse("50"), upper: nil, overall: false)
+    half = KNOWLEDGE.normalise.call(glance, Graver::Core::Measurement::Normalise::Part.unknown)
     result = WearBuilders::Wear::Forecast.call(history(set(point(11.0, 0.2, 1.2), seen(30_000.0, half)), as_of_km: 30_000.0), KNOWLEDGE.prior("pad"))
     expect(result.first.chance_now).to be < 0.2
     expect(result.first.quantile(0.1)).to be > 3000

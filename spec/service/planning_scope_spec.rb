@@ -42,7 +42,7 @@ RSpec.describe Graver::Service::Planning::Scope do
     expect(because.call).to eq("New rotors want new pads.")
     @car = nil
     ask(:post, look_overs, look_over("2026-05-11", "60020", *%w[left right].product(%w[inner outer]).map { |side, position| pad("2.4", side:, pad: position) }))
-    expect(because.call).to match(/that a pad has reached your limit of 3\.0 mm/)
+    expect(because.call).to include("that a pad has reached your limit of 3.0 mm")
   end
 
   it "follows the rotors' verdict" do

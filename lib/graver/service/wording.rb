@@ -66,6 +66,7 @@ module Graver
 
         chance > 0.99 ? "over 99 %" : "#{(chance * 100).round} %"
       end
+
       def group(number) = number.to_s.reverse.scan(/\d{1,3}/).join(",").reverse
     end
   end

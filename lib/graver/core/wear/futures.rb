@@ -140,7 +140,7 @@ module Graver
         def blur(above)
           normals = self.class.normals[WEAR_ROW...(WEAR_ROW + components.length), true]
           blurred = above + (NUMBERS.sqrt(above.clip(0.0, nil) * @prior.increment_mm) * normals)
-          standing = Numo::DFloat.cast(above > 0)
+          standing = Numo::DFloat.cast(above.gt(0.0))
           (blurred * (1 - standing)) + (blurred.clip(LEAST_LEFT_MM, nil) * standing)
         end
 
