@@ -65,7 +65,7 @@ RSpec.describe "Severities" do
     of("stop").each_with_index do |id, at|
       item, mark = id.split(".")
       entry = KNOWLEDGE.conditions["wheel"].find { |each| each["id"] == item }
-      place = entry ? { axle: front, side: "left", face: entry["place"] == "faces" ? "inner" : nil }.compact : {}
+      place = entry ? { axle: front, side: "left", face: ("inner" if entry["place"] == "faces") }.compact : {}
       seen = ask(:post, look_overs, look_over("2026-05-11", (60_010 + at).to_s, conditions: [{ item:, mark:, **place }]))
       vehicle = ask(:get, "/garage")["vehicles"].first
       expect([vehicle["state"]["word"], vehicle["why"]]).to match(["stop", /#{Regexp.escape(marks[id]["label"])}/i]), id

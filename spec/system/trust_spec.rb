@@ -180,4 +180,36 @@ RSpec.describe "Trust in the browser", :demo do
     expect(page).to have_text("New rear pads fitted")
     page.within("section[aria-label='rear axle']") { expect(page).to have_no_text("Stop").and have_no_text("Job under way") }
   end
+
+  it "stops a job where a reading changes the verdict, plans it anew, and keeps what was done" do
+    done = context.store.jobs.find(2).ticked
+    vehicle = context.store.vehicles.find(context.store.vehicles.find_axle(context.store.jobs.find(2).axle_id).vehicle_id)
+    thin = %w[left right].map { |side| { axle: context.store.jobs.find(2).axle_id, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["12.9"], answer: "keep" } }
+    Graver::Service::LogLookOver.new(context).call(vehicle.id, { date: BrowserHelper::TODAY, odometer: { value: "68840", unit: "mi" }, readings: thin })
+    page.visit "/#/jobs/2"
+    expect(page).to have_text("Stop here: the rear rotors change the plan").and have_text("To buy now: 2 × Rotor.")
+    page.find("[data-step='rear.left.piston_home'] input").click
+    expect(page).to have_css("[data-step='rear.left.piston_home'] [role=alert]", text: "12.90 mm").and have_no_css("[data-step='rear.left.piston_home'].done")
+    page.click_button "Plan new rotors"
+    expect(page).to have_no_text("Stop here").and have_css("h1", text: "new rotors")
+    page.click_link "Parts"
+    expect(page).to have_css("section[aria-label='Rotor']")
+    expect(context.store.jobs.find(2)).to have_attributes(state: "started", ticked: include(*done))
+  end
+
+  it "takes a reason for a step done another way, and shows it on the vehicle until it is made good" do
+    page.visit "/#/jobs/2/steps"
+    page.within("[data-step='rear.left.piston_home']") do
+      page.click_button "I did it another way"
+      page.click_button "Save"
+      expect(page).to have_css("[role=alert]", text: /few words/i)
+      page.fill_in "How it was done instead, or why not", with: "By hand, with the old pad"
+      page.click_button "Save"
+    end
+    expect(page).to have_css("[data-step='rear.left.piston_home'].done", text: "By hand, with the old pad")
+    page.visit "/#/vehicles/2"
+    expect(page).to have_text("By hand, with the old pad")
+    page.click_button "Made good"
+    expect(page).to have_no_text("By hand, with the old pad")
+  end
 end
