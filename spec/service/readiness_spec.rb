@@ -93,7 +93,7 @@ RSpec.describe "Readiness of a job" do
 
   it "reminds of days at the machine shop, and of an open verdict before rotors are left out" do
     expect(of("rotors")).to contain_exactly(include("todo" => "Measure before you buy: not measured yet.", "blocks" => false))
-    know(front, ["rotor.machine_to_thickness", "23.5", "mm"])
+    know(front, ["rotor.machine_to_thickness", "23.6", "mm"])
     scope(%w[pads rotors_turn], front.to_s.to_sym => "Pulsation")
     expect(of("turning")).not_to be_empty
     expect(of("rotors")).to be_empty

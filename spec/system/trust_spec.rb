@@ -184,7 +184,9 @@ RSpec.describe "Trust in the browser", :demo do
   it "stops a job where a reading changes the verdict, plans it anew, and keeps what was done" do
     done = context.store.jobs.find(2).ticked
     vehicle = context.store.vehicles.find(context.store.vehicles.find_axle(context.store.jobs.find(2).axle_id).vehicle_id)
-    thin = %w[left right].map { |side| { axle: context.store.jobs.find(2).axle_id, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["12.9"], answer: "keep" } }
+    thin = %w[left right].map do |side|
+      { axle: context.store.jobs.find(2).axle_id, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["12.9"], answer: "keep" }
+    end
     Graver::Service::LogLookOver.new(context).call(vehicle.id, { date: BrowserHelper::TODAY, odometer: { value: "68840", unit: "mi" }, readings: thin })
     page.visit "/#/jobs/2"
     expect(page).to have_text("Stop here: the rear rotors change the plan").and have_text("To buy now: 2 × Rotor.")
