@@ -47,7 +47,7 @@ module Graver
       # The newest thickness of the set that is on now.
       def newest(part, side, pad) = @file.since_fit(part, side, pad).reverse.find(&:thickness?)
 
-      def read_how(entry) = entry ? "last read #{entry.date.iso8601}#{" by #{method_label(entry)}" if entry.reading}" : "not read on this set"
+      def read_how(entry) = entry ? "last read #{Wording.day(entry.date)}#{" by #{method_label(entry)}" if entry.reading}" : "not read on this set"
       def method_label(entry) = (@knowledge.measurement.dig("methods", entry.reading.method, "label") || @knowledge.measurement.dig("percent", "label")).downcase
 
       def taper(side, pad)

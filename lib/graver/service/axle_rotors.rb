@@ -1,6 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "finding_text"
 require_relative "schools"
 require_relative "wording"
 require_relative "../core/judgement/rotor_plan"
@@ -74,7 +73,7 @@ module Graver
 
       def marked(rule, file, seen)
         here = seen.select { |mark| mark.axle_id == file.axle.id && "#{mark.item["id"]}.#{mark.mark["id"]}" == rule["mark"] }
-        here.map { |mark| condition(rule, mark.side, "#{mark.face} face: #{mark.mark["label"]}, seen #{FindingText.day(mark.date)}") }
+        here.map { |mark| condition(rule, mark.side, "#{mark.face} face: #{mark.mark["label"]}, seen #{Wording.day(mark.date)}") }
       end
 
       # Felt in the pedal, and not explained by rotors that were read all round.

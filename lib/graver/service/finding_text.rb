@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "date"
+require_relative "wording"
 
 module Graver
   module Service
@@ -17,23 +18,14 @@ module Graver
         case value
         when nil then "?"
         when Float then number(name, value)
-        else value.to_s.gsub(/\d{4}-\d\d-\d\d/) { day(Date.iso8601(_1)) }
+        else value.to_s.gsub(/\d{4}-\d\d-\d\d/) { Wording.day(Date.iso8601(_1)) }
         end
       end
 
-      # "12 Apr 2025"
-      def day(date) = date.strftime("%-d %b %Y")
-
       def number(name, value)
-        return chance(value) if name.end_with?("chance")
+        return Wording.percent(value) if name.end_with?("chance")
 
         format(DIGITS.find { |pattern, _| name.match?(pattern) }&.last || "%g", value)
-      end
-
-      def chance(value)
-        return "under 1 %" if value < 0.01
-
-        value > 0.99 ? "over 99 %" : "#{(value * 100).round} %"
       end
     end
   end

@@ -2,6 +2,7 @@
 
 require_relative "axle_findings"
 require_relative "standing"
+require_relative "wording"
 require_relative "../core/judgement/fluid_balance"
 require_relative "../core/planning/displaced_fluid"
 
@@ -82,12 +83,12 @@ module Graver
       def months(look_overs, fluid)
         return unless fluid
 
-        [((@today - fluid.renewed_on).to_i / 30.44).floor, fluid.estimated ? estimated(look_overs) : "renewed #{fluid.renewed_on.iso8601}"]
+        [((@today - fluid.renewed_on).to_i / 30.44).floor, fluid.estimated ? estimated(look_overs) : "renewed #{Wording.day(fluid.renewed_on)}"]
       end
 
       def estimated(look_overs)
         look_over, age = figures(look_overs, "fluid_age").last
-        "#{age.round} months old on #{look_over.date.iso8601}"
+        "#{age.round} months old on #{Wording.day(look_over.date)}"
       end
 
       def boiling(file)

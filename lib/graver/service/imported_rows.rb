@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "log_entries"
+require_relative "wording"
 require_relative "../core/errors"
 require_relative "../core/measurement/reading"
 require_relative "../core/quantity/entered_number"
@@ -89,7 +90,7 @@ module Graver
         groups = read.group_by { |taken| [taken.entry.date, taken.entry.odometer_km] }
         points = groups.keys.filter_map do |date, km|
           against = against_log(date, km) or next Point.new(date, km)
-          odometer_faults(groups.fetch([date, km]), "runs back against #{against[1].round} km on #{against[0].iso8601} in the log")
+          odometer_faults(groups.fetch([date, km]), "runs back against #{against[1].round} km on #{Wording.day(against[0])} in the log")
         end
         kept, odd = LogFormat::OdometerOrder.split(points)
         odd.each { |point| odometer_faults(groups.fetch(point.to_a), "runs back against the rows around it") }

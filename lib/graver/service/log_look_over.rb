@@ -4,6 +4,7 @@ require_relative "axle_files"
 require_relative "instruments"
 require_relative "keep_forecasts"
 require_relative "look_over_entry"
+require_relative "wording"
 
 module Graver
   module Service
@@ -82,7 +83,7 @@ module Graver
         same = look_over.readings.select { |other| other.to_h.values_at(:axle_id, :event, :part, :side, :pad) == row.to_h.values_at(:axle_id, :event, :part, :side, :pad) }
         same.each do |other|
           @store.corrections.add(look_over_id: look_over.id, reading_id: other.id, change: { "void" => true }, at: @context.now,
-                                 reason: "Held for wrong when #{line.entered.values.first} #{line.entered.unit} was read on #{date.iso8601}")
+                                 reason: "Held for wrong when #{line.entered.values.first} #{line.entered.unit} was read on #{Wording.day(date)}")
         end
       end
     end

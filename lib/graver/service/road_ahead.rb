@@ -82,7 +82,7 @@ module Graver
 
       def fluid
         due = @overview.fluid or return []
-        [event("fluid", [due.due_on, today].max, due.overdue_days.positive? ? "Brake fluid: overdue since #{due.due_on.iso8601}" : "Brake fluid due")]
+        [event("fluid", [due.due_on, today].max, due.overdue_days.positive? ? "Brake fluid: overdue since #{Wording.day(due.due_on)}" : "Brake fluid due")]
       end
 
       def planned

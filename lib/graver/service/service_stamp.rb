@@ -92,7 +92,7 @@ module Graver
 
       def runs_back(other, word)
         fault("odometer.value", "runs_back",
-              "this is #{word} than the #{other.odometer_value} #{other.odometer_unit} logged on #{other.date.iso8601}; if an older look-over is meant, set its day")
+              "this is #{word} than the #{other.odometer_value} #{other.odometer_unit} logged on #{Wording.day(other.date)}; if an older look-over is meant, set its day")
       end
 
       def ask(before)

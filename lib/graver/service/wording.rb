@@ -13,6 +13,16 @@ module Graver
       # Plain tokens, put in as they are: "{unit}" with { unit: "in" }.
       def self.tokens(sentence, tokens) = sentence.gsub(/\{(\w+)\}/) { tokens.fetch(Regexp.last_match(1).to_sym).to_s }
 
+      # A day as it is said: "4 May 2026".
+      def self.day(date) = date.strftime("%-d %b %Y")
+
+      # Nobody is as sure as 0 or 100 %.
+      def self.percent(chance)
+        return "under 1 %" if chance < 0.01
+
+        chance > 0.99 ? "over 99 %" : "#{(chance * 100).round} %"
+      end
+
       # A label inside a sentence: "New pads" -> "new pads".
       def self.inside(label) = label.sub(/\A[[:upper:]](?![[:upper:]])/, &:downcase)
 
@@ -48,23 +58,16 @@ module Graver
       def text(name, value)
         case value
         when nil then "?"
-        when String, Integer then value.to_s.gsub(/\A(\d{4}-\d\d-\d\d)\z/) { Date.iso8601(_1).strftime("%-d %b %Y") }
+        when String, Integer then value.to_s.gsub(/\A(\d{4}-\d\d-\d\d)\z/) { self.class.day(Date.iso8601(_1)) }
         else number(name, value)
         end
       end
 
       def number(name, value)
         return distance(value) if name.end_with?("_km")
-        return percent(value) if name.end_with?("chance")
+        return self.class.percent(value) if name.end_with?("chance")
 
         format(name == "limit_mm" || name.include?("pad") ? "%.1f" : "%.2f", value)
-      end
-
-      # Nobody is as sure as 0 or 100 %.
-      def percent(chance)
-        return "under 1 %" if chance < 0.01
-
-        chance > 0.99 ? "over 99 %" : "#{(chance * 100).round} %"
       end
 
       def group(number) = number.to_s.reverse.scan(/\d{1,3}/).join(",").reverse

@@ -65,7 +65,7 @@ module Graver
         def marks(seen, axle) = seen.select(&:word).map { |mark| mark(mark, [axle && axle.file.axle.name, mark.side, mark.face].compact.join(" ")) }
 
         def mark(mark, place)
-          day = Service::FindingText.day(mark.date)
+          day = Service::Wording.day(mark.date)
           { rule: "seen-#{mark.item["id"]}-#{mark.mark["id"]}", word: mark.word, topic: "seen", axle_id: mark.axle_id, side: mark.side, pad: mark.face,
             title: "#{mark.item["label"]}: #{mark.mark["label"]}", sentence: "#{place.empty? ? "The vehicle" : place.capitalize}: seen on #{day}.", reading: "marked on #{day}",
             limit: "as it was seen", change: "A newer look at it; new parts.", advice: mark.caution || "Look again at the next chance.", confidence: nil, causes: [],

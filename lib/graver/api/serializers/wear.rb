@@ -2,6 +2,7 @@
 
 require_relative "axles"
 require_relative "life"
+require_relative "../../service/wording"
 
 module Graver
   module API
@@ -105,7 +106,7 @@ module Graver
         def doubt_sentences(overview)
           refs = doubted(overview.answer)
           overview.file.entries.select { |entry| refs.include?(entry.ref) }.map do |entry|
-            "The #{[entry.side, entry.pad].compact.join(" ")} #{entry.part} reading of #{entry.date.iso8601} (#{entered(entry)}) does not fit the others and counts little."
+            "The #{[entry.side, entry.pad].compact.join(" ")} #{entry.part} reading of #{Service::Wording.day(entry.date)} (#{entered(entry)}) does not fit the others and counts little."
           end
         end
       end

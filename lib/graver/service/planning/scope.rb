@@ -147,7 +147,7 @@ module Graver
         def by_marks(overview)
           @knowledge.scope["proposed_by"].filter_map do |work, items|
             mark = overview.seen.find { |seen| items.fetch(seen.item["id"], []).include?(seen.mark["id"]) }
-            [work, "Seen on #{mark.date.iso8601}: #{mark.text}."] if mark
+            [work, "Seen on #{Wording.day(mark.date)}: #{mark.text}."] if mark
           end.to_h
         end
 
@@ -192,7 +192,7 @@ module Graver
           soon = due.due_on <= @context.today + ScheduleChoices.new(@context).chosen.fetch("combine_days")
           return [] if !soon || axles.any? { |axle| axle.works.include?("bleed") }
 
-          when_ = due.overdue_days.positive? ? "overdue since #{due.due_on.iso8601}" : "due on #{due.due_on.iso8601}"
+          when_ = due.overdue_days.positive? ? "overdue since #{Wording.day(due.due_on)}" : "due on #{Wording.day(due.due_on)}"
           [Offer.new(adds: axles.to_h { |axle| [axle.file.axle.id, axle.works + ["bleed"]] }, text: "The fluid is #{when_}: renew it while the wheels are off.")]
         end
       end
