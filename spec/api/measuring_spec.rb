@@ -202,14 +202,14 @@ RSpec.describe "Measuring in the API" do
   it "refuses to save over a draft that another window went on with, and keeps what was started over" do
     draft = "/vehicles/#{car["id"]}/draft"
     save = ->(revision) { ask(:post, look_overs, { **look_over("2026-05-10", "60000", pad("8")), draft_revision: revision }) }
-    ask(:put, draft, { content: { note: "mine" }, revision: 0 })
-    ask(:put, draft, { content: { note: "theirs" }, revision: 1 })
-    save[1]
+    mine = ask(:put, draft, { content: { note: "mine" }, revision: 0 })["revision"]
+    ask(:put, draft, { content: { note: "theirs" }, revision: mine })
+    save[mine]
     expect(status).to eq(409)
-    expect(ask(:get, draft)["draft"]).to include("revision" => 2, "content" => { "note" => "theirs" })
+    expect(ask(:get, draft)["draft"]).to include("revision" => mine + 1, "content" => { "note" => "theirs" })
     binned = ask(:delete, draft)["binned"]
     expect(ask(:get, draft)["draft"]).to be_nil
-    save[2]
+    save[mine + 1]
     expect(status).to eq(409)
     ask(:put, draft, { content: { note: "new" }, revision: 0 })
     expect(ask(:post, "/binned-drafts/#{binned}/restore")).to eq("vehicle_id" => car["id"])
@@ -218,7 +218,7 @@ RSpec.describe "Measuring in the API" do
     expect(ask(:get, "/bin")["drafts"].map { |each| each["vehicle"] }).to eq(["Juniper"])
     ask(:post, "/binned-drafts/#{binned}/restore")
     expect(status).to eq(404)
-    expect(save[1]).to include("id" => Integer)
+    expect(save[ask(:get, draft)["draft"]["revision"]]).to include("id" => Integer)
     expect(ask(:delete, draft)["binned"]).to be_nil
   end
 

@@ -72,9 +72,17 @@ RSpec.describe Graver::Storage::Store do
 
   it "gives one of two windows the draft and the other a conflict with what is there" do
     id = vehicle.axles.first.id
-    store.drafts.save(id, { "a" => 1 }, revision: 0, at: "t")
+    first = store.drafts.save(id, { "a" => 1 }, revision: 0, at: "t").revision
     expect { store.drafts.save(id, { "a" => 2 }, revision: 0, at: "t") }.to raise_error(Graver::Conflict) { |error| expect(error.current.content).to eq("a" => 1) }
-    expect(store.drafts.save(id, { "a" => 3 }, revision: 1, at: "t").revision).to eq(2)
+    expect(store.drafts.save(id, { "a" => 3 }, revision: first, at: "t").revision).to eq(first + 1)
+    # the next draft of this vehicle is another one: whoever still holds the first writes into nothing of it
+    store.drafts.remove(id)
+    store.drafts.save(id, { "b" => 1 }, revision: 0, at: "t")
+    [first, first + 1].each { |held| expect { store.drafts.save(id, { "a" => 4 }, revision: held, at: "t") }.to raise_error(Graver::Conflict) }
+    binned = store.drafts.bin(id, at: "t")
+    store.drafts.restore(store.drafts.find_binned(binned), at: "t")
+    expect(store.drafts.find(id).content).to eq("b" => 1)
+    expect { store.drafts.find_binned(binned) }.to raise_error(Graver::NotFound)
     store.drafts.remove(id)
     expect(store.drafts.find(id)).to be_nil
   end

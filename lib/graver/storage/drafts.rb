@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "json"
+require "securerandom"
 require_relative "records"
 require_relative "../core/errors"
 
@@ -8,6 +9,10 @@ module Graver
   module Storage
     # Half-entered look-overs, one per vehicle, so that a closed tab or a stopped server loses nothing.
     class Drafts
+      # Each draft counts its revisions from a number of its own: a window that still holds an earlier draft of the vehicle never
+      # matches a later one.
+      FIRST_REVISIONS = 2**40
+
       def initialize(database)
         @table = database[:look_over_drafts]
         @binned = database[:binned_drafts]
@@ -20,8 +25,8 @@ module Graver
 
       # revision: the one this change was made from (0 for a new draft). Raises Conflict when somebody was faster.
       def save(vehicle_id, content, revision:, at:)
-        row = { content: JSON.generate(content), revision: revision + 1, recorded_at: at }
-        changed = revision.zero? ? insert(vehicle_id, row) : @table.where(vehicle_id:, revision:).update(row)
+        row = { content: JSON.generate(content), recorded_at: at }
+        changed = revision.zero? ? insert(vehicle_id, row) : @table.where(vehicle_id:, revision:).update(**row, revision: revision + 1)
         raise Conflict.new("this look-over was changed in another window", current: find(vehicle_id)) unless changed == 1
 
         find(vehicle_id)
@@ -48,16 +53,18 @@ module Graver
       # Into its place, which is free.
       def restore(draft, at:)
         @binned.where(id: draft.id).update(restored_at: at)
-        @table.insert(vehicle_id: draft.vehicle_id, content: JSON.generate(draft.content), revision: 1, recorded_at: at)
+        @table.insert(vehicle_id: draft.vehicle_id, content: JSON.generate(draft.content), revision: first_revision, recorded_at: at)
       end
 
       private
 
+      def first_revision = 1 + SecureRandom.random_number(FIRST_REVISIONS)
       def binned_record(row) = BinnedDraft.new(**row.slice(:id, :vehicle_id, :recorded_at), content: JSON.parse(row[:content]))
 
       def insert(vehicle_id, row)
-        @table.insert_conflict.insert(vehicle_id:, **row)
-        @table.where(vehicle_id:, revision: 1, content: row[:content]).count
+        revision = first_revision
+        @table.insert_conflict.insert(vehicle_id:, **row, revision:)
+        @table.where(vehicle_id:, revision:).count
       end
     end
   end
