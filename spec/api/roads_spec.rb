@@ -43,6 +43,29 @@ RSpec.describe "The road ahead in the API" do
     expect(wear["date"]["p50"]).to be < before["date"]["p50"]
   end
 
+  # common practice, no source: wheel nuts again after 80 to 160 km; some 40 km a day are driven here
+  it "asks for the nuts again after a job, until that distance is driven" do
+    finished = lambda do |day|
+      job = context.store.jobs.add(axle_id: front, procedure: "pads", planned_for: nil, at: "t")
+      context.store.jobs.record_event(job.id, "finished", { day:, hours: nil, spent: 0.0, parts: [], sets: [], estimate: nil, look_over: nil }, at: "t")
+    end
+    nuts = -> { road["events"].select { |event| event["kind"] == "retorque" } }
+    expect(nuts.call).to be_empty
+    finished.call("2026-05-15")
+    expect(nuts.call).to contain_exactly(include("text" => "Wheel nuts of the front axle again, 80 to 160 km after the job", "date" => be_between("2026-05-16", "2026-05-18")))
+    finished.call("2026-05-08")
+    expect(nuts.call.length).to eq(1)
+    ask(:patch, "/vehicles/#{car["id"]}", { distance_unit: "mi" })
+    expect(nuts.call.first["text"]).to include("50 to 100 mi")
+  end
+
+  it "looks at new pads soon, and no more once they were read" do
+    ask(:post, look_overs, look_over("2026-05-16", "75240", { axle: front, part: "pad", event: "fit" }))
+    expect(road["events"].find { |event| event["kind"] == "first_reading" }).to include("text" => match(/First reading of the new front pads/), "date" => be > "2026-05-16")
+    ask(:post, look_overs, look_over("2026-05-16", "75240", *all_pads("10.9", "11.0", "10.9", "11.0")))
+    expect(kinds(road)).not_to include("first_reading")
+  end
+
   it "names every field that cannot be" do
     refused = lambda do |**given|
       answer = plan(**given)
