@@ -12,6 +12,13 @@ RSpec.describe Graver::Boot do
     expect { described_class.today({ "GRAVER_TODAY" => "soon" }) }.to raise_error(Graver::InvalidEntry, /needs a day/)
   end
 
+  it "has no simulated device unless it was asked for, and says when it cannot read their world" do
+    expect(described_class.devices(nil)).to match(bench: have_attributes(all: []), counter: nil)
+    world = described_class.devices(File.join(described_class::ROOT, "demo/household.yml"))
+    expect([world[:bench].all.map(&:simulated?), world[:counter].simulated?]).to eq([[true, true, true], true])
+    ["/nowhere.yml", __FILE__].each { |path| expect { described_class.devices(path) }.to raise_error(Graver::InvalidEntry, /“yes” or a file/) }
+  end
+
   it "fills the demo once, and not over what is there" do
     Dir.mktmpdir do |folder|
       path = File.join(folder, "demo.sqlite3")

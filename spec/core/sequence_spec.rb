@@ -77,6 +77,23 @@ RSpec.describe Graver::Core::Planning::Sequence do
     expect(bike.join(" ")).not_to match(/engine|chock|hold|park/)
   end
 
+  # Read off the words of the steps, beside the facts: whatever is fitted and done, common practice, no source.
+  it "runs no engine before every wheel is on the ground and held, and lets go of nothing that is not chocked, in any configuration" do
+    PropCheck.forall(any(kinds), choices, choices, any([%w[front], %w[rear], %w[front rear]])).with_config(n_runs: 40).check do |kind, front, rear, axles|
+      placed = sequence.call(lifts(*axles.map { |axle| random_setup(axle, kind, axle == "front" ? front : rear) }))
+      at = ->(pattern) { placed.each_index.select { |index| placed[index].step.text.match?(pattern) } }
+      engine = at[/\bengine on\b|start the engine/i]
+      ground = placed.each_index.select { |index| %w[lower hold bike_down].include?(placed[index].step.id) }
+      expect(engine.min || placed.length).to be > (ground.max || -1)
+      placed.group_by(&:lift).except(nil).each_value do |steps|
+        ids = steps.map { |each| each.step.id }
+        chocked = ids.index("chock") || ids.index("chock_both") or next
+        expect(ids.each_index.select { |index| ids[index].match?(/crack|release_brake|\Alift|service_mode/) }.min || ids.length).to be > chocked
+      end
+      expect(placed.rindex { |each| each.step.id == "chocks_away" } || -1).to be < placed.index { |each| each.step.id == "first_stops" } if engine.any?
+    end
+  end
+
   it "has both rotors off before either goes to the machine shop, and none on before both are back" do
     found = keys(setup("front", %w[pads rotors_turn], retentions: "screws"))
     expect_rising(found, %w[front.left.rotor_off front.right.wheel_off front.right.rotor_off front.rotors_away front.turned front.wash_turned front.left.rotor_on

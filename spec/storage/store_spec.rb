@@ -70,6 +70,23 @@ RSpec.describe Graver::Storage::Store do
     other.close
   end
 
+  # What an owner has from before: nothing in it was simulated, nobody chose among sources, and no vehicle is a sample.
+  it "takes over the file of an earlier version with everything in it" do
+    old = Sequel.sqlite(File.join(folder, "old.sqlite3"))
+    Sequel::Migrator.run(old, Graver::Storage::Database::MIGRATIONS, target: 5)
+    vehicle_id = old[:vehicles].insert(name: "Old", kind: "car", distance_unit: "km", recorded_at: "t")
+    axle_id = old[:axles].insert(vehicle_id:, name: "front", sides: "left,right")
+    look_over_id = old[:look_overs].insert(vehicle_id:, date: "2025-05-10", odometer_value: "60000", odometer_unit: "km", odometer_km: 60_000.0, recorded_at: "t")
+    old[:readings].insert(look_over_id:, axle_id:, event: "reading", part: "pad", side: "left", pad: "inner", method: "caliper", value: "8.4", unit: "mm", overall: false)
+    old[:look_over_drafts].insert(vehicle_id:, content: "{}", revision: 3, recorded_at: "t")
+    old.disconnect
+    again = described_class.open(File.join(folder, "old.sqlite3"))
+    expect(again.look_overs.of_vehicle(vehicle_id).first.readings).to contain_exactly(have_attributes(value: "8.4", simulated: false))
+    expect(again.vehicles.find(vehicle_id)).to have_attributes(sample: false, archived: false)
+    expect(again.drafts.save(vehicle_id, { "on" => 1 }, revision: 3, at: "t").revision).to eq(4)
+    again.close
+  end
+
   it "gives one of two windows the draft and the other a conflict with what is there" do
     id = vehicle.axles.first.id
     first = store.drafts.save(id, { "a" => 1 }, revision: 0, at: "t").revision

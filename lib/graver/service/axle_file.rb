@@ -145,7 +145,7 @@ module Graver
       # copied or usual is no source for a torque.
       def rivals(key)
         now = data[key] or return []
-        @sources.fetch(key, []).reject { |datum| datum.source == now.source || Core::Planning::TorqueCard::HEARSAY.include?(datum.source) }
+        @sources.fetch(key, []).reject { |datum| Core::Planning::TorqueCard::HEARSAY.include?(datum.source) }
                 .select { |datum| torque(datum).differs?(torque(now), @knowledge.brake_data.rival_share) }
       end
 
