@@ -207,6 +207,24 @@ RSpec.describe "Jobs in the API" do
     expect(finish(fitted: [{ axle: front, part: "rotor", value: "25,0" }])["state"]).to eq("finished")
   end
 
+  it "stops what is done for the whole vehicle too, and goes on as planned only for a reason the verdict allows" do
+    complete
+    know(front, ["rotor.retention", "nothing", nil])
+    settle_all
+    ask(:patch, address, { state: "ready" })
+    tick_until("front.lower")
+    deep = { axle: front, side: "left", face: "inner", item: "rotor_face", mark: "grooved_deep" }
+    rotors = %w[left right].map { |side| { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: %w[24.10 24.10 24.10 24.10] } }
+    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *rotors, conditions: [deep]))
+    expect(ask(:get, address)["halts"]).to contain_exactly(include("must" => false, "text" => /deep grooves.*or say why not/))
+    expect(%w[front.star level_after].map { |key| fields(tick(key)).slice("step") }).to include({ "step" => "replan" })
+    tick_until("front.hold") if ask(:put, address("/scope"), { axles: { front.to_s => %w[pads] }, reasons: { front.to_s => "The shop turns them next week" } })["halts"] == []
+    expect(ask(:get, address)["ticked"]).to include("front.star")
+    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60001", *rotors.map { |row| row.merge(values: %w[22.8], answer: "keep") }))
+    expect(fields(tick("level_after"))).to eq("step" => "replan")
+    expect(fields(ask(:put, address("/scope"), { axles: { front.to_s => %w[pads] }, reasons: { front.to_s => "No" } }))).to eq("axles.#{front}" => "rotor_must")
+  end
+
   describe "a worn axle whose job is done" do
     let(:fitted) { [{ axle: front, part: "pad", value: "11.4" }, { axle: front, part: "rotor", value: "25.02" }] }
 
