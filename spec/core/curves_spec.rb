@@ -77,6 +77,14 @@ RSpec.describe "Curves and days" do
       expect(Graver::Core::Judgement::AxleMeasures.call(unread, floor_mm: 1.6, discard_mm: nil, most_days: 365)).to include("pad_readings" => 0, "doubted_readings" => 0)
     end
 
+    # the thinnest decides about the axle: common practice, no source
+    it "is as near the floor as its worst pad, not as its best" do
+      worn = WearBuilders::Wear::Forecast.call(history({ "left_inner" => fitted(read(40_000, 1.2)), "left_outer" => fitted(read(40_000, 8.0)) }, as_of_km: 40_000), KNOWLEDGE.prior("pad"))
+      measures = Graver::Core::Judgement::AxleMeasures.call(answer.with(pads: worn), floor_mm: 1.6, discard_mm: 22.0, most_days: 365)
+      expect(measures["pad_below_floor_chance"]).to be > 0.9
+      expect(measures).to include("thinnest_pad_mm" => be_within(0.1).of(1.2), "pad_due_chance" => be > 0.99, "careful_km" => 0.0, "careful_days" => 0.0)
+    end
+
     it "says why there is no forecast" do
       without = KNOWLEDGE.outlook.call(entries: [], specifications: {}, as_of_date: Date.new(2026, 5, 16), as_of_km: 0.0, driving: KNOWLEDGE.outlook.driving([]))
       expect(without).to have_attributes(pads: nil, look_again_km: nil, why: { "pad" => /no limit/, "rotor" => /discard thickness/ })

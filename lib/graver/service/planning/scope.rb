@@ -128,13 +128,14 @@ module Graver
           found.merge(by_school, by_marks(overview)).slice(*possible)
         end
 
-        # What says so of the pads themselves; else the new rotors that want new ones.
+        # What says so of the pads themselves; else the new rotors that want new ones. nil where only the rotors are spoken of.
         def why_pads(overview, rotor_work)
-          rules = overview.judgement.rules
+          rules = overview.judgement.rules.reject { |each| each.id.start_with?("rotor-") }
           rule = rules.find { |each| each.id.start_with?("pad-") }
           return "New rotors want new pads." if rule.nil? && rotor_work == "rotors_new"
 
-          Wording.new(overview.file.vehicle.distance_unit).fill((rule || rules.first).sentence, overview.measures)
+          rule ||= rules.first
+          rule && Wording.new(overview.file.vehicle.distance_unit).fill(rule.sentence, overview.measures)
         end
 
         def by_school
