@@ -11,7 +11,7 @@ RSpec.describe "The architecture" do
     "bench" => %w[core bench],
     "service" => %w[core knowledge storage log_format service], "sheet" => %w[sheet], "api" => %w[core service sheet api], "cli" => %w[core knowledge log_format service cli boot]
   }
-  standard_library = %w[date json csv set time yaml optparse fileutils digest zlib]
+  standard_library = %w[date json csv set time yaml optparse fileutils digest zlib securerandom]
 
   allowed.each do |room, may|
     it "#{room} imports only from #{may.join(", ")}" do

@@ -96,7 +96,7 @@ RSpec.describe "Journeys in the browser" do
 
     page.find_by_id("odometer").click
     type "59000", :Enter, "hh", :Enter, "13,6", :Enter, "12..5", :Enter
-    expect(page).to have_text("This is less than the 60000 km logged on 2026-01-10").and have_text("needs a number such as 8.4").and have_text("Was the plate included?")
+    expect(page).to have_text("This is less than the 60000 km logged on 10 Jan 2026").and have_text("needs a number such as 8.4").and have_text("Was the plate included?")
     page.click_button "Save look-over"
     expect(page).to have_text("Not saved yet: 4 fields need another look. Nothing is lost.")
     expect(page).to have_text("Saved as you type")
