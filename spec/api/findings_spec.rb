@@ -136,10 +136,10 @@ RSpec.describe "Findings in the API" do
     know(front, ["rotor.machine_to_thickness", "27.6", "mm"])
     expect([rotors["outcome"], job_work]).to eq(%w[replace new])
     # new pads do not heal it, new rotors do
-    fit = ->(part) { { axle: front, part:, event: "fit" } }
-    ask(:post, look_overs, look_over("2026-05-11", "60010", fit["pad"]))
+    renewed = ->(part) { { axle: front, part:, event: "fit" } }
+    ask(:post, look_overs, look_over("2026-05-11", "60010", renewed["pad"]))
     expect(found("rotor-metal")).not_to be_empty
-    ask(:post, look_overs, look_over("2026-05-12", "60020", fit["rotor"]))
+    ask(:post, look_overs, look_over("2026-05-12", "60020", renewed["rotor"]))
     expect([found("rotor-metal"), rotors["outcome"]]).to eq([[], "stay"])
   end
 

@@ -61,9 +61,9 @@ RSpec.describe "Planning a job", :demo do
     page.fill_in "Your own step", with: "Feel the hub for play"
     page.click_button "Save"
     expect(page).to have_css("li", text: "Feel the hub for play").and have_text("your own step")
-    page.within("[data-step='front.left.hook']") { page.click_button "Leave it out" }
+    page.within("[data-step='front.left.hook']") { page.click_button "Skip step" }
     expect(page).to have_css("[role=alert]", text: "requires that the hook hangs ready")
-    page.within("[data-step='bed_in']") { page.click_button "Leave it out" }
+    page.within("[data-step='bed_in']") { page.click_button "Skip step" }
     expect(page).to have_css("h2", text: "Left out by you")
     page.click_link "Fluid, time, money"
     expect(page).to have_text("Rear right").and have_text("Circuit by circuit")

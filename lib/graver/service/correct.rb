@@ -21,32 +21,20 @@ module Graver
       def reading(look_over_id, reading_id, given)
         look_over = @store.look_overs.find(look_over_id)
         row = look_over.readings.find { |each| each.id == reading_id } or raise NotFound, "there is no such reading in this look-over"
-        require_reason(given)
-        change = given.key?(:void) ? { "void" => given[:void] } : reading_change(look_over, row, given)
-        raise InvalidEntry.of("value", "unchanged", "is the same as before") if change.empty? || change == { "void" => row.void }
-
-        add(look_over_id, change, given, reading_id)
+        change(look_over_id, row, given, reading_id:) { reading_change(look_over, row, given) }
       end
 
       # given: { void:, mark:, value:, reason: }: a mark or figure of what was looked at. Raises InvalidEntry, NotFound.
       def condition(look_over_id, condition_id, given)
         look_over = @store.look_overs.find(look_over_id)
         row = look_over.conditions.find { |each| each.id == condition_id } or raise NotFound, "there is no such mark in this look-over"
-        require_reason(given)
-        change = given.key?(:void) ? { "void" => given[:void] } : condition_change(look_over, row, given)
-        raise InvalidEntry.of("value", "unchanged", "is the same as before") if change.empty? || change == { "void" => row.void }
-
-        @store.transaction { @store.corrections.add(look_over_id:, condition_id:, change:, reason: given[:reason].strip, at: @context.now) }
+        change(look_over_id, row, given, condition_id:) { condition_change(look_over, row, given) }
       end
 
       # given: { void:, date:, odometer: { value:, unit: }, note:, reason: }. Raises InvalidEntry, NotFound.
       def look_over(id, given)
         look_over = @store.look_overs.find(id)
-        require_reason(given)
-        change = given.key?(:void) ? { "void" => given[:void] } : stamp_change(look_over, given)
-        raise InvalidEntry.of("reason", "unchanged", "nothing is different from before") if change.empty? || change == { "void" => look_over.void }
-
-        add(id, change, given, nil)
+        change(id, look_over, given, field: "reason", because: "nothing is different from before") { stamp_change(look_over, given) }
       end
 
       private
@@ -55,8 +43,13 @@ module Graver
         raise InvalidEntry.of("reason", "missing", "say why, in a few words: it stays beside what was entered") if given[:reason].to_s.strip.empty?
       end
 
-      def add(look_over_id, change, given, reading_id)
-        @store.transaction { @store.corrections.add(look_over_id:, reading_id:, change:, reason: given[:reason].strip, at: @context.now) }
+      # Struck out, taken back in, or what the block says is different.
+      def change(look_over_id, row, given, field: "value", because: "is the same as before", **what)
+        require_reason(given)
+        change = given.key?(:void) ? { "void" => given[:void] } : yield
+        raise InvalidEntry.of(field, "unchanged", because) if change.empty? || change == { "void" => row.void }
+
+        @store.transaction { @store.corrections.add(look_over_id:, change:, reason: given[:reason].strip, at: @context.now, **what) }
       end
 
       def reading_change(look_over, row, given)

@@ -116,9 +116,9 @@
                   <button type="button" class="link" onclick={() => open(step.key, "insert")}>Add a step after it</button>
                   <button type="button" class="link" onclick={() => move(step, -1)}>Earlier</button>
                   <button type="button" class="link" onclick={() => move(step, 1)}>Later</button>
-                  {#if step.own && step.event}<button type="button" class="link" onclick={() => job.unadjust(step.event!)}>Take it out</button>
-                  {:else if !step.gate}<button type="button" class="link" onclick={() => job.adjust({ deed: "drop", key: step.key })}>Leave it out</button>{/if}
-                  {#if step.event && !step.own}<button type="button" class="link" onclick={() => job.unadjust(step.event!)}>Put it back in its place</button>{/if}
+                  {#if step.own && step.event}<button type="button" class="link" onclick={() => job.unadjust(step.event!)}>Remove step</button>
+                  {:else if !step.gate}<button type="button" class="link" onclick={() => job.adjust({ deed: "drop", key: step.key })}>Skip step</button>{/if}
+                  {#if step.event && !step.own}<button type="button" class="link" onclick={() => job.unadjust(step.event!)}>Move back</button>{/if}
                 {/if}
               </div>
             {/if}

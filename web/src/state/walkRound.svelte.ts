@@ -1,18 +1,15 @@
 import { api, Refusal, type Fault, type Schemas } from "../api/client";
 import { BenchDevices } from "./benchDevices.svelte";
 import { DraftKeeper } from "./draftKeeper.svelte";
-import { conditions, differences, emptyContent, emptyEntry, lookOver, tokens, type Content, type Doubt, type Place, type Wheel } from "./lookOverContent";
-import { RoundEntries } from "./roundEntries.svelte";
+import { conditions, differences, emptyContent, emptyEntry, lookOver, type Content, type Place, type Wheel } from "./lookOverContent";
+import { RoundQuestions } from "./roundQuestions.svelte";
 
 export type { Place };
-type Question = Schemas["Question"];
 
 const PREVIEW_DELAY_MS = 120;
-const MOST_PLACES = 12;
 
 /** One look-over of a whole vehicle while it is being entered: every key is kept on the server, and the sections follow. */
-export class WalkRound extends RoundEntries {
-  preview = $state.raw<Schemas["Preview"] | null>(null);
+export class WalkRound extends RoundQuestions {
   readonly bench = new BenchDevices();
   error = $state.raw<unknown>(null);
   refused = $state.raw<Fault[]>([]);
@@ -29,8 +26,6 @@ export class WalkRound extends RoundEntries {
 
   #previewTimer: ReturnType<typeof setTimeout> | undefined;
   #previewTurn = 0;
-  /** the question last put at a position, and the value it was about */
-  #asked: Record<string, Doubt> = {};
 
   constructor(
     readonly vehicle: number,
@@ -59,18 +54,13 @@ export class WalkRound extends RoundEntries {
     }
   }
 
-  measured(place: Place): Schemas["PositionRead"] | undefined {
-    const at = this.#indexOf(place);
-    return this.preview?.positions.find((line) => line.at === at);
-  }
-
   faultOf(field: string): Fault | undefined {
     return [...this.refused, ...(this.preview?.faults ?? [])].find((fault) => fault.field === field);
   }
 
   faultAt(place: Place): Fault | undefined {
     if (!this.isFilled(place)) return undefined;
-    const prefix = `readings.${this.#indexOf(place)}.`;
+    const prefix = `readings.${this.indexOf(place)}.`;
     return (this.preview?.faults ?? this.refused).find((fault) => fault.field.startsWith(prefix));
   }
 
@@ -91,78 +81,6 @@ export class WalkRound extends RoundEntries {
     this.content = before;
     if (this.round) this.#complete(this.round);
     this.changed();
-  }
-
-  /** Another value is another question: what was answered before does not count for it, and stays on file. */
-  retyped(place: Place): void {
-    const entry = this.entry(place);
-    const asked = this.#asked[place.id];
-    // Half a number is still being typed, not measured again.
-    const typingOn = asked?.value && entry.text.trim().startsWith(asked.value);
-    if (asked && !typingOn && !entry.doubts.some((doubt) => doubt.value === asked.value && doubt.code === asked.code)) entry.doubts.push({ ...asked, answer: "again" });
-    entry.answer = null;
-    this.changed();
-  }
-
-  questionAt(place: Place): Question | null {
-    return this.measured(place)?.question ?? null;
-  }
-
-  answer(place: Place, answer: Schemas["QuestionAnswer"]): void {
-    const question = this.questionAt(place);
-    if (!question) return;
-    const entry = this.entry(place);
-    if (answer.id === "keep" || answer.id === "earlier_wrong") {
-      entry.answer = entry.answer === answer.id ? null : answer.id;
-    } else {
-      this.#note(place, question, answer.id as Doubt["answer"]);
-      if (answer.id === "other_unit" && answer.unit) entry.unit = answer.unit;
-      if (answer.id === "with_plate") entry.overall = true;
-      if (answer.id === "fitted") this.#fit(place);
-      if (answer.id === "swap") this.#swap(place, question);
-    }
-    this.changed();
-  }
-
-  /** New parts went on where this was read: the readings of the axle are theirs. */
-  #fit(place: Place): void {
-    const axle = this.wheels.find((wheel) => wheel.positions.some((other) => other.id === place.id))!.axle;
-    if (!this.isNew(axle, place.part)) this.toggleFit(axle, place.part as "pad" | "rotor");
-  }
-
-  #note(place: Place, question: Question, answer: Doubt["answer"]): void {
-    this.entry(place).doubts.push({ code: question.code, question: question.sentence, value: this.values(place)[0] ?? null, unit: this.entry(place).unit, answer });
-  }
-
-  #swap(place: Place, question: Question): void {
-    const [, other] = this.filled[question.other! - this.content!.fits.length] ?? [];
-    if (!other) return;
-    this.#note(other, question, "swap");
-    const [mine, theirs] = [this.entry(place), this.entry(other)];
-    const [text, places, upper] = [mine.text, mine.places, mine.upper];
-    [mine.text, mine.places, mine.upper] = [theirs.text, theirs.places, theirs.upper];
-    [theirs.text, theirs.places, theirs.upper] = [text, places, upper];
-  }
-
-  answerOdometer(answer: Schemas["QuestionAnswer"]): void {
-    if (answer.id === "keep") this.content!.keepOdometer = true;
-    if (answer.id === "other_unit" && answer.unit) this.content!.unit = answer.unit as "km" | "mi";
-    this.changed();
-  }
-
-  /** Takes a place of several and makes room for the next. */
-  takePlace(place: Place): boolean {
-    const entry = this.entry(place);
-    if (!entry.text.trim() || entry.places.length >= Math.min(place.places, MOST_PLACES) - 1) return false;
-    entry.places.push(...tokens(entry.text));
-    entry.text = "";
-    this.changed();
-    return true;
-  }
-
-  dropPlace(place: Place, at: number): void {
-    this.entry(place).places.splice(at, 1);
-    this.retyped(place);
   }
 
   /** Has the chosen device send a value; it lands where the hands are. */
@@ -243,22 +161,10 @@ export class WalkRound extends RoundEntries {
       const preview = await api.preview(this.vehicle, this.#body());
       if (turn !== this.#previewTurn) return;
       this.preview = preview;
-      this.#remember();
+      this.remember();
     } catch (error) {
       if (turn === this.#previewTurn && error instanceof Refusal) this.refused = error.faults;
     }
-  }
-
-  #remember(): void {
-    for (const [, place] of this.filled) {
-      const question = this.questionAt(place);
-      if (question) this.#asked[place.id] = { code: question.code, question: question.sentence, value: this.values(place)[0] ?? null, unit: this.entry(place).unit, answer: "again" };
-      else delete this.#asked[place.id];
-    }
-  }
-
-  #indexOf(place: Place): number {
-    return this.content!.fits.length + this.filled.findIndex(([, other]) => other.id === place.id);
   }
 
   #body(): Schemas["LookOver"] {

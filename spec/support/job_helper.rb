@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+require_relative "api_helper"
+
+# One job of the front axle, through the API.
+module JobHelper
+  def self.included(base) = base.include(ApiHelper)
+
+  def proposed = @proposed ||= ask(:get, "/axles/#{front}/job-plan")
+
+  def complete
+    know(front, ["caliper.kind", "floating_slide_pins", nil], ["slide_pin_bolt.torque", "28", "N·m"], ["slide_pin_bolt.drive", "hex-13", nil], ["slide_pin_bolt.single_use", "once", nil],
+         ["wheel_nut.torque", "88.5", "lbf·ft"], ["wheel_nut.drive", "hex-17", nil], ["wheel_nut.count", "5", nil], ["rotor.discard_thickness", "23", "mm"], ["wear_sensor", "left", nil])
+  end
+
+  def job(**given) = @job ||= ask(:post, "/axles/#{front}/jobs", { planned_for: "2026-05-23", **given })
+  def address(path = "") = "/jobs/#{job["id"]}#{path}"
+  def open_items(plan) = plan["readiness"].select { |item| item["blocks"] && !item["settled"] }.map { |item| item["id"] }
+  def settle_all(plan = ask(:get, address)) = open_items(plan).each { |item| ask(:post, address("/settled"), { item:, done: true }) }
+  def tick(key, done: true) = ask(:post, address("/ticks"), { step: key, done: })
+
+  # Ticks off everything up to a step, this one too.
+  def tick_until(last = nil)
+    keys = ask(:get, address)["steps"].map { |step| step["key"] }
+    ticks = Graver::Service::JobTicks.new(context)
+    keys.take(last ? keys.index(last) + 1 : keys.length).each { |key| ticks.tick(job["id"], key, true) }
+  end
+
+  def finish(**given) = ask(:post, address("/finish"), { odometer: { value: "60000" }, **given })
+  def step(plan, key) = plan["steps"].find { |each| each["key"] == key }
+end
