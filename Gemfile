@@ -18,6 +18,7 @@ gem "rackup", "~> 2.2"
 gem "sequel", "~> 5.110"
 gem "sinatra", "~> 4.2"
 gem "sqlite3", "~> 2.8.0"
+gem "zeitwerk", "~> 2.6"
 
 group :development, :test do
   gem "axe-core-capybara", "~> 4.10"

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 $LOAD_PATH.unshift File.expand_path("lib", __dir__)
-require "graver/boot"
+require "graver"
 
 begin
   run Graver::Boot.rack(Graver::Boot.context)

@@ -1,8 +1,5 @@
 # frozen_string_literal: true
 
-require "graver/boot"
-require "graver/cli/demo_command"
-
 RSpec.describe Graver::Boot do
   it "takes the owner's file and day from the settings, and says what is wrong with them" do
     expect(described_class.setting({}, "GRAVER_DATABASE")).to end_with("graver/graver.sqlite3")
@@ -13,9 +10,9 @@ RSpec.describe Graver::Boot do
   end
 
   it "has no simulated device unless it was asked for, and says when it cannot read their world" do
-    expect(described_class.devices(nil)).to match(bench: have_attributes(all: []), counter: nil)
+    expect(described_class.devices(nil)).to match(devices: have_attributes(all: []), counter: nil)
     world = described_class.devices(File.join(described_class::ROOT, "demo/household.yml"))
-    expect([world[:bench].all.map(&:simulated?), world[:counter].simulated?]).to eq([[true, true, true], true])
+    expect([world[:devices].all.map(&:simulated?), world[:counter].simulated?]).to eq([[true, true, true], true])
     ["/nowhere.yml", __FILE__].each { |path| expect { described_class.devices(path) }.to raise_error(Graver::InvalidEntry, /“yes” or a file/) }
   end
 

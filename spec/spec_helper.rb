@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 $LOAD_PATH.unshift File.expand_path("../lib", __dir__)
-require "graver/knowledge/library"
+require "graver"
 require_relative "support/wear_builders"
 
 RSpec.configure do |config|

@@ -1,15 +1,9 @@
 # frozen_string_literal: true
 
 require "date"
+require "rack"
 require "rack/protection"
 require "yaml"
-require_relative "api/app"
-require_relative "api/web_app"
-require_relative "bench/shelf"
-require_relative "bench/simulated/parts_counter"
-require_relative "knowledge/library"
-require_relative "service/context"
-require_relative "storage/store"
 
 module Graver
   # Joins settings, records, knowledge and the web. The only place that knows them all.
@@ -31,16 +25,16 @@ module Graver
 
     # knowledge and outlooks (forecasts kept) may be shared by several. Raises KnowledgeError, or InvalidEntry when a setting
     # cannot be used.
-    def context(settings = ENV, knowledge: Knowledge::Library.load, outlooks: Service::Recent.new(Service::Context::MOST_OUTLOOKS))
-      Service::Context.new(store: Storage::Store.open(setting(settings, "GRAVER_DATABASE")), knowledge:, today: today(settings),
-                           outlooks:, **devices(setting(settings, "GRAVER_SIMULATED_DEVICES")))
+    def context(settings = ENV, knowledge: Knowledge::Library.load, outlooks: Service::Base::LruCache.new(Service::Base::Context::MOST_OUTLOOKS))
+      Service::Base::Context.new(store: Storage::Store.open(setting(settings, "GRAVER_DATABASE")), knowledge:, today: today(settings),
+                                 outlooks:, **devices(setting(settings, "GRAVER_SIMULATED_DEVICES")))
     end
 
     # Nothing simulated unless it was asked for.
     def devices(asked)
-      return { bench: Bench::Shelf.bare, counter: nil } unless asked
+      return { devices: Devices::Shelf.bare, counter: nil } unless asked
 
-      { bench: Bench::Shelf.simulated(written: asked == "yes" ? {} : written_world(asked)), counter: Bench::Simulated::PartsCounter.new(seed: 20) }
+      { devices: Devices::Shelf.simulated(written: asked == "yes" ? {} : written_world(asked)), counter: Devices::Simulated::PartsCounter.new(seed: 20) }
     end
 
     def written_world(path)

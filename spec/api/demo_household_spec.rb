@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require_relative "../support/api_helper"
-require "graver/service/load_household"
 
 RSpec.describe "The demo household through the API", :demo do
   include ApiHelper

@@ -74,8 +74,8 @@ RSpec.describe "Findings in the API" do
     ask(:post, "/look-overs/#{look.id}/corrections", { void: true, reason: "Another car" })
     ask(:post, look_overs, look_over("2026-05-11", "60010", *glance["30"]))
     pads = found("pad-maybe-below").map { |each| each["confidence"] }
-    axle = context.store.vehicles.find(car["id"]).then { |vehicle| Graver::Service::AxleFiles.new(context).of([vehicle]).fetch(vehicle.id).first }
-    chance = Graver::Service::AxleAnswer.new(context).call(axle).pads.first.chance_now
+    axle = context.store.vehicles.find(car["id"]).then { |vehicle| Graver::Service::Axles::AxleRecords.new(context).of([vehicle]).fetch(vehicle.id).first }
+    chance = Graver::Service::Axles::AxleAnswer.new(context).call(axle).pads.first.chance_now
     expect(pads.length).to eq(4)
     expect(chance).to be_between(pads.max, pads.max * 1.7)
   end
@@ -83,7 +83,7 @@ RSpec.describe "Findings in the API" do
   # common practice, no source: 7.6 mm read against 7.5 mm, both with the plate, is above it by 0.1 mm and a caliper's 0.15
   it "takes no plate into account where both limit and reading have it" do
     know(front, ["pad.overall_limit", "7.5", "mm"], ["pad.service_limit", "1.5", "mm"], ["pad.new_thickness", nil, nil])
-    Graver::Service::Schools.new(context).choose({ pads: "law" })
+    Graver::Service::Axles::Schools.new(context).choose({ pads: "law" })
     ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *all_pads("7.60", "7.60", "7.60", "7.60").map { |each| each.merge(overall: true) }))
     expect(found("pad-maybe-below").first["confidence"]).to be_within(0.07).of(Graver::Core::Wear::Normal.cumulative(-0.1 / 0.15))
   end

@@ -176,8 +176,8 @@ RSpec.describe "Measuring in the API" do
   end
 
   it "has no simulated device unless it was asked for" do
-    expect(Graver::Boot.devices(Graver::Boot.setting({}, "GRAVER_SIMULATED_DEVICES"))).to match(bench: have_attributes(all: []), counter: nil)
-    expect(Graver::Boot.devices("yes")).to match(bench: have_attributes(all: have_attributes(length: 3)), counter: be_truthy)
+    expect(Graver::Boot.devices(Graver::Boot.setting({}, "GRAVER_SIMULATED_DEVICES"))).to match(devices: have_attributes(all: []), counter: nil)
+    expect(Graver::Boot.devices("yes")).to match(devices: have_attributes(all: have_attributes(length: 3)), counter: be_truthy)
   end
 
   it "keeps a simulated value labelled, and out of everything that is counted on a real vehicle" do
@@ -192,7 +192,7 @@ RSpec.describe "Measuring in the API" do
     expect(ask(:get, "/vehicles/#{car["id"]}")["axles"].first["reasons"].map { |reason| reason["rule"] }).not_to include(/seen/)
     expect(ask(:get, "/axles/#{front}/wear")["axle"]["readings"]).to eq(1)
     expect(ask(:get, "/vehicles/#{car["id"]}/findings")["fluid"]["headroom_ml"]).to be_nil
-    sample = Graver::Service::AddVehicle.new(context).call({ name: "Sample", kind: "car", distance_unit: "km" }, sample: true)
+    sample = Graver::Service::Household::AddVehicle.new(context).call({ name: "Sample", kind: "car", distance_unit: "km" }, sample: true)
     ask(:post, "/vehicles/#{sample.id}/look-overs", look_over("2026-05-10", "60000", { **made_up, axle: sample.axles.first.id }))
     expect(ask(:get, "/axles/#{sample.axles.first.id}/wear")["axle"]["readings"]).to eq(1)
     get "/api/v1/vehicles/#{sample.id}/log.csv"

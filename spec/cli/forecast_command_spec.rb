@@ -4,7 +4,6 @@ require "json"
 require "open3"
 require "stringio"
 require "tmpdir"
-require "graver/cli/forecast_command"
 
 RSpec.describe Graver::CLI::ForecastCommand do
   around { |example| Dir.mktmpdir { |folder| Dir.chdir(folder) { example.run } } }

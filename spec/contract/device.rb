@@ -1,9 +1,7 @@
 # frozen_string_literal: true
 
-require "graver/bench/device"
-
-# What every device on the bench owes (lib/graver/bench/device.rb), whoever makes it. `device` is one that can answer.
-RSpec.shared_examples "a device on the bench" do
+# What every device owes (lib/graver/devices/device.rb), whoever makes it. `device` is one that can answer.
+RSpec.shared_examples "a device" do
   it "says what it is and what it sends" do
     expect([device.id, device.label]).to all(match(/\S/))
     expect(device.quantities).to be_any.and(all(be_in(%w[length odometer fluid_level])))

@@ -1,14 +1,12 @@
 # frozen_string_literal: true
 
-require "graver/bench/parts_counter"
-
-# What every parts counter owes (bench/parts_counter.rb).
+# What every parts counter owes (lib/graver/devices/parts_counter.rb).
 RSpec.shared_examples "a parts counter" do
   let(:wanted) { { thickness_mm: 11.5, diameter_mm: nil } }
 
   it "answers with priced offers, the cheapest first, the same question the same way" do
     offers = counter.offers(item: "pads", wanted:)
-    expect(offers).to all(be_a(Graver::Bench::PartsCounter::Offer))
+    expect(offers).to all(be_a(Graver::Devices::PartsCounter::Offer))
     expect(offers.map { |offer| Float(offer.price) }).to eq(offers.map { |offer| Float(offer.price) }.sort).and(all(be > 0))
     expect(offers.map(&:lead_days)).to all(be_between(0, 365))
     expect(counter.offers(item: "pads", wanted:)).to eq(offers)

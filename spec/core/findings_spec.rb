@@ -1,14 +1,5 @@
 # frozen_string_literal: true
 
-require "graver/core/judgement/causes"
-require "graver/core/judgement/claim"
-require "graver/core/judgement/fluid_balance"
-require "graver/core/judgement/piston_extension"
-require "graver/core/judgement/rotor_plan"
-require "graver/core/judgement/rotor_verdict"
-require "graver/core/judgement/unevenness"
-require "graver/core/measurement/thickness"
-
 RSpec.describe "Findings" do
   judgement = Graver::Core::Judgement
   thickness = Graver::Core::Measurement::Thickness

@@ -1,9 +1,6 @@
 # frozen_string_literal: true
 
 require "date"
-require "graver/core/measurement/reading"
-require "graver/core/wear/entry"
-require "graver/core/wear/part_specification"
 
 RSpec.describe Graver::Core::Wear::HistoryBuilder do
   subject(:builder) { KNOWLEDGE.history_builder }

@@ -1,13 +1,6 @@
 # frozen_string_literal: true
 
 require "date"
-require "graver/core/measurement/instrument"
-require "graver/core/measurement/survey"
-require "graver/core/measurement/thickness"
-require "graver/core/measurement/type_b"
-require "graver/core/measurement/walk_order"
-require "graver/core/measurement/zero_check"
-require "graver/core/quantity/entered_length"
 
 RSpec.describe "Instruments and ways of reading" do
   core = Graver::Core::Measurement

@@ -1,8 +1,5 @@
 # frozen_string_literal: true
 
-require "graver/core/judgement/rotor_verdict"
-require "graver/core/wear/life"
-
 RSpec.describe "Judging" do
   describe Graver::Core::Judgement::RotorVerdict do
     let(:long) { Graver::Core::Wear::Life.new([0.0, 100_000.0, 200_000.0], [1.0, 1.0, 0.0]) }

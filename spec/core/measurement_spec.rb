@@ -1,8 +1,5 @@
 # frozen_string_literal: true
 
-require "graver/core/measurement/reading"
-require "graver/core/measurement/survey"
-
 RSpec.describe Graver::Core::Measurement::Normalise do
   subject(:normalise) { KNOWLEDGE.normalise }
 

@@ -1,14 +1,6 @@
 # frozen_string_literal: true
 
 require "prop_check"
-require "graver/core/planning/fluid_plan"
-require "graver/core/planning/hours"
-require "graver/core/planning/pad_cost"
-require "graver/core/planning/part_match"
-require "graver/core/planning/parts_list"
-require "graver/core/planning/shop_quote"
-require "graver/core/planning/thread"
-require "graver/core/planning/tool_check"
 require_relative "../support/plan_builders"
 
 RSpec.describe "What a job takes" do

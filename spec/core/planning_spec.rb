@@ -1,9 +1,5 @@
 # frozen_string_literal: true
 
-require "graver/core/planning/displaced_fluid"
-require "graver/core/planning/star_order"
-require "graver/core/planning/torque"
-
 RSpec.describe "Planning" do
   describe Graver::Core::Planning::Torque do
     def torque(text, unit) = described_class.parse(text, unit)

@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require "prop_check"
-require "graver/core/planning/progress"
 require_relative "../support/plan_builders"
 
 # What may be ticked when: common practice, no source.

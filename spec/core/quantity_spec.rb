@@ -1,8 +1,5 @@
 # frozen_string_literal: true
 
-require "graver/core/quantity/entered_number"
-require "graver/core/quantity/units"
-
 RSpec.describe Graver::Core::Quantity do
   # Factors: NIST Special Publication 811 (2008), appendix B.8, from memory. Digits in brackets there are the uncertainty
   # of rounding, so agreement is asked to the seven figures printed.

@@ -1,10 +1,5 @@
 # frozen_string_literal: true
 
-require "graver/core/judgement/odometer_question"
-require "graver/core/judgement/reading_questions"
-require "graver/core/judgement/swapped_readings"
-require "graver/core/measurement/thickness"
-
 RSpec.describe "Questions about readings" do
   thickness = Graver::Core::Measurement::Thickness
 

@@ -1,9 +1,5 @@
 # frozen_string_literal: true
 
-require "graver/core/schedule/road"
-require "graver/core/schedule/sessions"
-require "graver/core/wear/hindsight"
-require "graver/core/wear/worth_measuring"
 require "prop_check"
 
 RSpec.describe "The road ahead" do
@@ -13,11 +9,11 @@ RSpec.describe "The road ahead" do
   let(:driving) { Graver::Core::Schedule::Driving.new(km_per_day: 50.0, log_sd: 0.2, days_observed: 100, season: nil) }
   let(:life) { Graver::Core::Wear::Life.new([0.0, 10_000.0, 10_001.0, 20_000.0], [1.0, 1.0, 0.0, 0.0]) }
 
-  def road(**given) = Graver::Core::Schedule::Road.new(driving, today, **given)
+  def road(**given) = Graver::Core::Schedule::Timeline.new(driving, today, **given)
   def trip(from, to, km, wear_factor = 1.0) = Graver::Core::Schedule::Trip.new(from: today + from, to: today + to, km: km.to_f, wear_factor:)
   def change(from, km_per_day, wear_factor = 1.0) = Graver::Core::Schedule::Change.new(from: today + from, km_per_day:, wear_factor:)
 
-  describe Graver::Core::Schedule::Road do
+  describe Graver::Core::Schedule::Timeline do
     it "widens days with the spread of the driving" do
       days = road.days_until(life)
       expect(days[0.5]).to be_within(6).of(200)
@@ -72,7 +68,7 @@ RSpec.describe "The road ahead" do
     end
   end
 
-  describe Graver::Core::Wear::Hindsight do
+  describe Graver::Core::Wear::Backtest do
     let(:set) { { "left_inner" => fitted(read(10_000, 8.0), read(20_000, 5.0), read(30_000, 2.0)), "right_inner" => fitted(read(30_000, 3.5)) } }
 
     it "finds where the first pad met its limit, between the readings" do
@@ -91,7 +87,7 @@ RSpec.describe "The road ahead" do
     end
   end
 
-  describe Graver::Core::Wear::WorthMeasuring do
+  describe Graver::Core::Wear::MeasurementValue do
     it "sends you to the pad that leads and is least known, and promises no more than there is" do
       result = forecast({ "left_inner" => fitted(read(20_000, 5.4, 1.0)), "left_outer" => fitted(read(20_000, 7.5, 0.1)), "right_outer" => fitted(read(20_000, 7.6, 0.1)) }, as_of_km: 20_000)
       ranked = described_class.rank(result, { "caliper" => 0.15 })

@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require "prop_check"
-require "graver/core/measurement/reading"
 
 # Readings of one day by one eye or one gauge, and parts of one unknown thickness, share their error.
 RSpec.describe "Errors that readings have in common" do

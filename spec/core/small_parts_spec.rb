@@ -1,11 +1,6 @@
 # frozen_string_literal: true
 
-require "graver/core/errors"
-require "graver/core/judgement/rule_engine"
-require "graver/core/planning/parts_list"
 require_relative "../support/plan_builders"
-require "graver/core/planning/torque_card"
-require "graver/core/value"
 
 RSpec.describe "Small parts of the core" do
   describe Graver::Core::Value do

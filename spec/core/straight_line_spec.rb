@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "graver/core/wear/straight_line"
-
 RSpec.describe Graver::Core::Wear::StraightLine do
   # NIST Statistical Reference Datasets, linear regression, Norris (y, x), with its certified values; from memory.
   norris = <<~DATA.split.map(&:to_f).each_slice(2).map { |y, x| [x, y] }

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Graver::Core::Wear::Timeline do
+RSpec.describe Graver::Core::Wear::Moments do
   include WearBuilders
 
   def moments(...) = described_class.call(history(...))

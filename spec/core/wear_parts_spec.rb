@@ -133,7 +133,7 @@ RSpec.describe "The parts of the forecast" do
     end
   end
 
-  describe Graver::Core::Wear::EvenDraws do
+  describe Graver::Core::Wear::LatinHypercube do
     it "spreads each row evenly, in an order unlike that of the others" do
       rows = described_class.normal(6, 400)
       expect([rows.mean(axis: 1).abs.max, (rows.stddev(axis: 1) - 1).abs.max]).to all(be < 0.02)
@@ -144,7 +144,7 @@ RSpec.describe "The parts of the forecast" do
     end
   end
 
-  describe Graver::Core::Wear::Futures do
+  describe Graver::Core::Wear::LifeSimulation do
     let(:result) { forecast({ "left_inner" => fitted(read(20_000, 7.0)), "left_outer" => fitted(read(20_000, 7.2)) }, as_of_km: 20_000) }
 
     it "is first when the earliest is, and later with a lower limit or a slower rate" do

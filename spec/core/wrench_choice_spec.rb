@@ -1,8 +1,6 @@
 # frozen_string_literal: true
 
 require "prop_check"
-require "graver/core/planning/torque"
-require "graver/core/planning/wrench_choice"
 
 RSpec.describe Graver::Core::Planning::WrenchChoice do
   subject(:choice) { described_class.new(KNOWLEDGE.wrench_rules) }

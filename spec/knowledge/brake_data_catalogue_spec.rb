@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "graver/core/planning/torque"
-
 require_relative "../support/plan_builders"
 
 RSpec.describe Graver::Knowledge::BrakeDataCatalogue do

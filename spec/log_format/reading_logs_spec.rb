@@ -1,8 +1,6 @@
 # frozen_string_literal: true
 
 require "prop_check"
-require "graver/log_format/log_reader"
-require "graver/log_format/specification"
 
 RSpec.describe "Reading logs" do
   let(:specification) { Graver::LogFormat::Specification.parse('{"axles":{"front":{"pad":{"new_mm":11,"limit_mm":3,"backing_mm":5}}}}') }

@@ -1,9 +1,5 @@
 # frozen_string_literal: true
 
-require "graver/log_format/column_mapping"
-require "graver/log_format/mapping_guess"
-require "graver/log_format/table"
-
 RSpec.describe "A person's own table" do
   table = Graver::LogFormat::Table
 

@@ -1,13 +1,11 @@
 # frozen_string_literal: true
 
 require_relative "../support/demo_file"
-require "graver/service/vehicle_overviews"
-require "graver/service/wording"
 
 RSpec.describe "The household's services" do
   let(:folder) { Dir.mktmpdir.tap { |folder| FileUtils.cp(DemoFile.path, File.join(folder, "house.sqlite3")) } }
   let(:context) { DemoFile.context(File.join(folder, "house.sqlite3")) }
-  let(:overviews) { Graver::Service::VehicleOverviews.new(context).all.to_h { |overview| [overview.vehicle.name, overview] } }
+  let(:overviews) { Graver::Service::Overview::VehicleOverviews.new(context).all.to_h { |overview| [overview.vehicle.name, overview] } }
 
   after do
     context.store.close
@@ -48,16 +46,16 @@ RSpec.describe "The household's services" do
     file = axle("Juniper", "front").file
     expect(file.limit_mm).to eq(3.0)
     context.store.transaction { context.store.brake_data.add(file.axle.id, [{ key: "pad.discard_thickness", value: "4", unit: "mm", source: "manual" }], at: "now") }
-    expect(Graver::Service::AxleFiles.new(context).find(file.axle.id).limit_mm).to eq(4.0)
+    expect(Graver::Service::Axles::AxleRecords.new(context).find(file.axle.id).limit_mm).to eq(4.0)
   end
 
   it "takes no household that an owner could not have entered" do
     ahead = { "days_ago" => -3, "odometer" => "x", "fit" => ["pad"] }
     household = { "vehicles" => [{ "name" => "Odd", "kind" => "car", "distance_unit" => "km", "axles" => { "front" => { "look_overs" => [ahead] } } }] }
-    expect { Graver::Service::LoadHousehold.new(context).call(household) }.to raise_error(Graver::InvalidEntry, /cannot lie ahead/)
+    expect { Graver::Service::Tables::LoadHousehold.new(context).call(household) }.to raise_error(Graver::InvalidEntry, /cannot lie ahead/)
   end
 
-  describe Graver::Service::Wording do
+  describe Graver::Service::Base::Wording do
     it "says figures as people do, in the owner's unit" do
       tokens = { "careful_km" => 15_234.0, "chance" => 0.004, "limit_mm" => 3.0, "discard_mm" => 22.0, "side" => "Left", "unread_pads" => 2 }
       expect(described_class.new("km").fill("{side}: {careful_km}, {chance}, {limit_mm}, {discard_mm}, {unread_pads}, {nothing}",

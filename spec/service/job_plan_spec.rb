@@ -1,9 +1,8 @@
 # frozen_string_literal: true
 
 require_relative "../support/api_helper"
-require "graver/service/job_plan"
 
-RSpec.describe Graver::Service::JobPlan do
+RSpec.describe Graver::Service::Planning::JobPlan do
   include ApiHelper
 
   def plan(axle_id) = described_class.new(context).proposed(axle_id)

@@ -1,14 +1,12 @@
 # frozen_string_literal: true
 
 require_relative "../support/api_helper"
-require "graver/service/axle_files"
-require "graver/service/keep_forecasts"
 
-RSpec.describe Graver::Service::KeepForecasts do
+RSpec.describe Graver::Service::Forecast::RecordForecasts do
   include ApiHelper
 
   def all_pads(mm) = [%w[left inner], %w[left outer], %w[right inner], %w[right outer]].map { |side, pad| pad(mm, side:, pad:) }
-  def file = Graver::Service::AxleFiles.new(context).find(front)
+  def file = Graver::Service::Axles::AxleRecords.new(context).find(front)
   def held = described_class.new(context).held(file)
   def new_pads = { axle: front, part: "pad", event: "fit" }
 

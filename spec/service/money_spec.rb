@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require_relative "../support/api_helper"
-require "graver/service/job_plan"
 
 # What pads cost over their life, and what the vehicle has cost so far.
 RSpec.describe Graver::Service::Planning::Money do

@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require_relative "../support/api_helper"
-require "graver/service/job_plan"
 
 # What a job proposes to do, from forecast, verdict and what was seen.
 RSpec.describe Graver::Service::Planning::Scope do
@@ -9,7 +8,7 @@ RSpec.describe Graver::Service::Planning::Scope do
 
   before { know(front, ["caliper.kind", "floating_slide_pins", nil], ["rotor.discard_thickness", "23", "mm"], ["rotor.new_thickness", "25", "mm"], ["rotor.retention", "nothing", nil]) }
 
-  def works(axle = front) = Graver::Service::JobPlan.new(context).proposed(axle).scope.axles.find { |scope| scope.file.axle.id == axle }.works
+  def works(axle = front) = Graver::Service::Planning::JobPlan.new(context).proposed(axle).scope.axles.find { |scope| scope.file.axle.id == axle }.works
   def seen(item, mark) = ask(:post, look_overs, look_over("2026-05-10", "60000", pad("8"), conditions: [{ axle: front, side: "left", item:, mark: }]))
 
   def rotors(value)
@@ -37,7 +36,7 @@ RSpec.describe Graver::Service::Planning::Scope do
 
   # common practice, no source: new rotors want new pads; else the pads say why themselves
   it "says why of the pads what is about the pads" do
-    because = -> { Graver::Service::JobPlan.new(context).proposed(front).scope.axles.first.proposed["pads"] }
+    because = -> { Graver::Service::Planning::JobPlan.new(context).proposed(front).scope.axles.first.proposed["pads"] }
     rotors("22.50")
     expect(because.call).to eq("New rotors want new pads.")
     @car = nil

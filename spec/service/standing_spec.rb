@@ -1,10 +1,7 @@
 # frozen_string_literal: true
 
-require "graver/service/standing"
-require "graver/storage/records"
-
 # A vehicle that does not move, seen from its odometer alone.
-RSpec.describe Graver::Service::Standing do
+RSpec.describe Graver::Service::Overview::Standing do
   def look(day, odometer_km, event = nil)
     readings = event ? [Graver::Storage::ReadingRow.new(**Graver::Storage::ReadingRow.members.to_h { |name| [name, nil] }, event:)] : []
     Graver::Storage::LookOver.new(**Graver::Storage::LookOver.members.to_h { |name| [name, nil] }, date: Date.iso8601(day), odometer_km:, readings:)

@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require "prawn"
-require "graver/sheet/section"
 
 # The drawing is to scale: what is measured off the paper is what was measured on the brake.
 RSpec.describe Graver::Sheet::Section do

@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require "tmpdir"
-require "graver/storage/store"
 
 RSpec.describe "Records of planning" do
   let(:folder) { Dir.mktmpdir }

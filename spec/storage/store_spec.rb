@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require "tmpdir"
-require "graver/storage/store"
 
 RSpec.describe Graver::Storage::Store do
   subject(:store) { described_class.open(path) }

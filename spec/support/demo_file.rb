@@ -2,15 +2,13 @@
 
 require "tmpdir"
 require "yaml"
-require "graver/boot"
-require "graver/service/load_household"
 
 # The demo household, filled once and copied for each example that wants it.
 module DemoFile
   TODAY = "2026-05-16"
   HOUSEHOLD = File.join(Graver::Boot::ROOT, "demo/household.yml")
   # Forecasts are worked out once for all examples: the same log on the same day is the same question.
-  OUTLOOKS = Graver::Service::Recent.new(5000)
+  OUTLOOKS = Graver::Service::Base::LruCache.new(5000)
   KNOWLEDGE = Graver::Knowledge::Library.load
 
   def self.context(path) = Graver::Boot.context({ "GRAVER_DATABASE" => path, "GRAVER_TODAY" => TODAY, "GRAVER_SIMULATED_DEVICES" => HOUSEHOLD }, knowledge: KNOWLEDGE, outlooks: OUTLOOKS)
@@ -18,7 +16,7 @@ module DemoFile
   def self.path
     @path ||= File.join(Dir.mktmpdir, "demo.sqlite3").tap do |path|
       demo = context(path)
-      Graver::Service::LoadHousehold.new(demo).call(YAML.safe_load_file(HOUSEHOLD))
+      Graver::Service::Tables::LoadHousehold.new(demo).call(YAML.safe_load_file(HOUSEHOLD))
       demo.store.close
       at_exit { FileUtils.rm_rf(File.dirname(path)) }
     end

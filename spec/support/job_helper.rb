@@ -22,7 +22,7 @@ module JobHelper
   # Ticks off everything up to a step, this one too.
   def tick_until(last = nil)
     keys = ask(:get, address)["steps"].map { |step| step["key"] }
-    ticks = Graver::Service::JobTicks.new(context)
+    ticks = Graver::Service::Planning::JobTicks.new(context)
     keys.take(last ? keys.index(last) + 1 : keys.length).each { |key| ticks.tick(job["id"], key, true) }
   end
 

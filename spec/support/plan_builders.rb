@@ -1,9 +1,5 @@
 # frozen_string_literal: true
 
-require "graver/core/planning/adjustments"
-require "graver/core/planning/bleed_order"
-require "graver/core/planning/scope_rules"
-
 # Jobs as the planner sees them, without records: a configuration and its works.
 module PlanBuilders
   P = Graver::Core::Planning

@@ -34,8 +34,8 @@ RSpec.describe "Planning a job", :demo do
     expect(page).to have_text("draw off").and have_text("no wrench of yours reaches 28 N·m")
     # All but the gloves are settled elsewhere meanwhile.
     job = context.store.jobs.find(1)
-    open = Graver::Service::JobPlan.new(context).of_job(job).readiness.select(&:open?).map(&:id) - ["consumables:gloves"]
-    open.each { |item| Graver::Service::Jobs.new(context).settle(1, item, true) }
+    open = Graver::Service::Planning::JobPlan.new(context).of_job(job).readiness.select(&:open?).map(&:id) - ["consumables:gloves"]
+    open.each { |item| Graver::Service::Planning::Jobs.new(context).settle(1, item, true) }
     page.refresh
     page.check "Gloves", allow_label_click: true
     expect(page).to have_css(".facts", text: "nothing")

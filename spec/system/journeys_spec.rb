@@ -86,9 +86,9 @@ RSpec.describe "Journeys in the browser" do
   it "questions and refuses bad input at its field, and loses nothing on reload" do
     add_vehicle
     axle = context.store.vehicles.all.first.axles.first.id
-    Graver::Service::RecordBrakeData.new(context).call(axle, [{ key: "pad.new_thickness", value: "11", unit: "mm", source: "manual" }])
+    Graver::Service::Household::RecordBrakeData.new(context).call(axle, [{ key: "pad.new_thickness", value: "11", unit: "mm", source: "manual" }])
     earlier = { axle:, part: "pad", side: "left", pad: "inner", event: "reading", method: "caliper", unit: "mm", values: ["9"] }
-    Graver::Service::LogLookOver.new(context).call(1, { date: "2026-01-10", odometer: { value: "60000" }, readings: [earlier] })
+    Graver::Service::Measuring::LogLookOver.new(context).call(1, { date: "2026-01-10", odometer: { value: "60000" }, readings: [earlier] })
     page.refresh
     open_look_over
     page.click_button "Save look-over"

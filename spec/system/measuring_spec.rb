@@ -127,10 +127,10 @@ RSpec.describe "Measuring in the browser", :demo do
     type "z"
     expect(page).to have_css(".large label", text: "Front left outer pad")
     expect(context.store.drafts.find(1).content.dig("entries", "1_left_inner", "text")).to match(/\A\d\.\d\d\z/).or be_empty
-    context.bench.find("caliper").change("drops" => 100)
+    context.devices.find("caliper").change("drops" => 100)
     type "z"
     expect(page).to have_text("has dropped its line")
-    context.bench.find("caliper").change("drops" => 0)
+    context.devices.find("caliper").change("drops" => 0)
     page.click_button "Connect again"
     type "z"
     expect(page).to have_css(".large label", text: "Front left rotor")

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../support/browser_helper"
-require_relative "../../bench/first_page"
+require_relative "../../benchmarks/first_page"
 
 RSpec.describe "More journeys in the browser" do
   include BrowserHelper
@@ -118,6 +118,6 @@ RSpec.describe "More journeys in the browser" do
     expect(page).to have_text("Your garage is empty")
     loaded = page.driver.network_traffic.map(&:url).grep(/\.js|\.css/)
     expect(loaded.grep(/Chart/)).to be_empty
-    expect(Bench::FirstPage.new.total_bytes).to be <= Bench::FirstPage::AIM_BYTES
+    expect(Benchmarks::FirstPage.new.total_bytes).to be <= Benchmarks::FirstPage::AIM_BYTES
   end
 end

@@ -164,8 +164,8 @@ RSpec.describe "Trust in the browser", :demo do
 
   it "finishes a job into the log, with the odometer and what went on" do
     job = context.store.jobs.find(2)
-    ticks = Graver::Service::JobTicks.new(context)
-    (Graver::Service::Jobs.new(context).step_keys(job) - job.ticked).each { |key| ticks.tick(2, key, true) }
+    ticks = Graver::Service::Planning::JobTicks.new(context)
+    (Graver::Service::Planning::Jobs.new(context).step_keys(job) - job.ticked).each { |key| ticks.tick(2, key, true) }
     page.visit "/#/jobs/2"
     page.click_button "Finish job"
     page.within("form[aria-label='Finish the job']") do
@@ -187,7 +187,7 @@ RSpec.describe "Trust in the browser", :demo do
     thin = %w[left right].map do |side|
       { axle: context.store.jobs.find(2).axle_id, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["12.9"], answer: "keep" }
     end
-    Graver::Service::LogLookOver.new(context).call(vehicle.id, { date: BrowserHelper::TODAY, odometer: { value: "68840", unit: "mi" }, readings: thin })
+    Graver::Service::Measuring::LogLookOver.new(context).call(vehicle.id, { date: BrowserHelper::TODAY, odometer: { value: "68840", unit: "mi" }, readings: thin })
     page.visit "/#/jobs/2"
     expect(page).to have_text("Stop here: the rear rotors change the plan").and have_text("To buy now: 2 × Rotor.")
     page.find("[data-step='rear.left.piston_home'] input").click

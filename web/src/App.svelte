@@ -2,9 +2,9 @@
   import Router from "svelte-spa-router";
   import { SkipToContent } from "carbon-components-svelte";
   import { Refusal } from "./api/client";
-  import KeyHelp from "./components/KeyHelp.svelte";
+  import KeyHelp from "./parts/KeyHelp.svelte";
   import { routes } from "./routes";
-  import { outbox } from "./state/outbox.svelte";
+  import { outbox } from "./parts/outbox.svelte";
 
   // What no page took up itself is still said.
   let refused = $state("");
@@ -15,7 +15,7 @@
   }
 
   // Comes a moment later: the first page does not wait for it.
-  void import("./format/focus").then(({ guardFocus }) => guardFocus());
+  void import("./parts/focus").then(({ guardFocus }) => guardFocus());
 </script>
 
 <svelte:window onunhandledrejection={unheard} />

@@ -5,7 +5,7 @@ import "@fontsource/barlow-semi-condensed/latin-600.css";
 import "./app.css";
 import { mount } from "svelte";
 import App from "./App.svelte";
-import { followSystemTheme } from "./state/theme";
+import { followSystemTheme } from "./parts/theme";
 
 followSystemTheme();
 

@@ -2,16 +2,6 @@
 
 require "json"
 require "sinatra/base"
-require_relative "error_map"
-require_relative "routes/household"
-require_relative "routes/axles"
-require_relative "routes/jobs"
-require_relative "routes/look_overs"
-require_relative "routes/workshop"
-require_relative "routes/imports"
-require_relative "routes/findings"
-require_relative "routes/roads"
-require_relative "routes/supplies"
 
 module Graver
   module API

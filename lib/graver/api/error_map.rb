@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../core/errors"
-
 module Graver
   module API
     # Which error becomes which answer. Everything else is ours: 500, and not a word of it to the outside.

@@ -2,8 +2,6 @@
 
 require "fileutils"
 require "yaml"
-require_relative "../boot"
-require_relative "../service/load_household"
 
 module Graver
   module CLI
@@ -37,7 +35,7 @@ module Graver
       def fill(path)
         FileUtils.rm_f(Dir.glob("#{path}*"))
         context = Boot.context(ENV.to_h.merge("GRAVER_DATABASE" => path))
-        Service::LoadHousehold.new(context).call(YAML.safe_load_file(HOUSEHOLD))
+        Service::Tables::LoadHousehold.new(context).call(YAML.safe_load_file(HOUSEHOLD))
         context.store.close
       end
     end

@@ -3,8 +3,6 @@
 require "fileutils"
 require "json"
 require "optparse"
-require_relative "../knowledge/library"
-require_relative "../log_format/forecaster"
 
 module Graver
   module CLI

@@ -1,12 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "fastener_fields"
-require_relative "../core/errors"
-require_relative "../core/quantity/entered_number"
-require_relative "../core/quantity/entered_range"
-require_relative "../core/planning/thread"
-require_relative "../core/quantity/units"
-
 module Graver
   module Knowledge
     # Which brake data there are, where they apply, and what can be true of each.

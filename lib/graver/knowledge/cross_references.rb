@@ -1,10 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../core/errors"
-require_relative "brake_data_catalogue"
-require_relative "fastener_fields"
-require_relative "step_references"
-
 module Graver
   module Knowledge
     # What one file says of another: every id that is named must exist, and every procedure must be possible.

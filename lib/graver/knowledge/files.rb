@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
+require "json_schemer"
 require "yaml"
-require_relative "../core/errors"
 
 module Graver
   module Knowledge

@@ -1,18 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "files"
-require_relative "cross_references"
-require_relative "brake_data_catalogue"
-require_relative "../core/measurement/rules"
-require_relative "../core/measurement/normalise"
-require_relative "../core/wear/prior"
-require_relative "../core/wear/history_builder"
-require_relative "../core/wear/outlook"
-require_relative "../core/judgement/rule_engine"
-require_relative "../core/judgement/finding_engine"
-require_relative "procedure_files"
-require_relative "../core/planning/sequence"
-
 module Graver
   module Knowledge
     # The trade's knowledge as core objects, read and checked once.

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../core/planning/procedure"
-
 module Graver
   module Knowledge
     # The procedure and its steps as the core wants them: one file of stages, one of facts, one of steps for each stage.

@@ -1,8 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../core/planning/sequence"
-require_relative "procedure_files"
-
 module Graver
   module Knowledge
     # What the steps say of each other and of the other files: faults name file, line and step.

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../core/wear/life"
-
 module Graver
   module LogFormat
     # The forecast as the open JSON format writes it (docs/formats.md).

@@ -1,10 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "log_reader"
-require_relative "specification"
-require_relative "forecast_document"
-require_relative "../core/errors"
-
 module Graver
   module LogFormat
     # A log and its specification in, the forecast document out.

@@ -1,11 +1,6 @@
 # frozen_string_literal: true
 
 require "csv"
-require "date"
-require_relative "columns"
-require_relative "row_reader"
-require_relative "odometer_order"
-require_relative "table"
 
 module Graver
   module LogFormat

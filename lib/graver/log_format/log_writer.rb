@@ -1,8 +1,6 @@
 # frozen_string_literal: true
 
 require "csv"
-require_relative "columns"
-require_relative "../core/quantity/entered_number"
 
 module Graver
   module LogFormat

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "column_mapping"
-
 module Graver
   module LogFormat
     # A first guess at what a person's columns mean, from their names and what stands in them. The owner looks it over.

@@ -1,12 +1,6 @@
 # frozen_string_literal: true
 
 require "date"
-require_relative "../core/errors"
-require_relative "../core/measurement/normalise"
-require_relative "../core/measurement/reading"
-require_relative "../core/quantity/entered_number"
-require_relative "../core/quantity/units"
-require_relative "../core/wear/entry"
 
 module Graver
   module LogFormat

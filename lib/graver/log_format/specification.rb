@@ -2,9 +2,6 @@
 
 require "json"
 require "date"
-require_relative "../core/errors"
-require_relative "../core/measurement/normalise"
-require_relative "../core/wear/part_specification"
 
 module Graver
   module LogFormat

@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require "csv"
-require_relative "../core/errors"
 
 module Graver
   module LogFormat

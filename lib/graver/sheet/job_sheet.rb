@@ -1,8 +1,6 @@
 # frozen_string_literal: true
 
-require_relative "paper"
-require_relative "section"
-require_relative "torque_page"
+require "date"
 
 module Graver
   module Sheet

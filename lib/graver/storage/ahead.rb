@@ -1,8 +1,6 @@
 # frozen_string_literal: true
 
 require "date"
-require_relative "records"
-require_relative "../core/errors"
 
 module Graver
   module Storage

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "records"
-
 module Graver
   module Storage
     # What is known of axles; each change is a new row, the newest counts.

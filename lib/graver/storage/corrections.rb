@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require "json"
-require_relative "records"
 
 module Graver
   module Storage

@@ -2,8 +2,6 @@
 
 require "json"
 require "securerandom"
-require_relative "records"
-require_relative "../core/errors"
 
 module Graver
   module Storage

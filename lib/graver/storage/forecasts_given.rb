@@ -2,7 +2,6 @@
 
 require "date"
 require "json"
-require_relative "records"
 
 module Graver
   module Storage

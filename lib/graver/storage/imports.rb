@@ -1,8 +1,7 @@
 # frozen_string_literal: true
 
 require "json"
-require_relative "records"
-require_relative "../core/errors"
+require "sequel"
 
 module Graver
   module Storage

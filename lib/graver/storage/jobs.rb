@@ -2,8 +2,6 @@
 
 require "date"
 require "json"
-require_relative "records"
-require_relative "../core/errors"
 
 module Graver
   module Storage

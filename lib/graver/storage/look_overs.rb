@@ -1,9 +1,7 @@
 # frozen_string_literal: true
 
 require "date"
-require_relative "corrections"
-require_relative "records"
-require_relative "../core/errors"
+require "sequel"
 
 module Graver
   module Storage

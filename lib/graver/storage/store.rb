@@ -1,19 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "database"
-require_relative "vehicles"
-require_relative "brake_data"
-require_relative "look_overs"
-require_relative "drafts"
-require_relative "jobs"
-require_relative "instruments"
-require_relative "imports"
-require_relative "torque_wrenches"
-require_relative "preferences"
-require_relative "ahead"
-require_relative "forecasts_given"
-require_relative "supplies"
-
 module Graver
   module Storage
     # The household's records, one repository each, and the transaction round every write.

@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
-require_relative "records"
-require_relative "../core/errors"
+require "sequel"
 
 module Graver
   module Storage

@@ -1,8 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "records"
-require_relative "../core/errors"
-
 module Graver
   module Storage
     # Vehicles and their axles.

@@ -1,8 +1,5 @@
 # frozen_string_literal: true
 
-require "dry/validation"
-require_relative "../../core/errors"
-
 module Graver
   module API
     module Contracts

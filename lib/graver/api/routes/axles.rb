@@ -1,18 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../contracts/brake_data"
-require_relative "../serializers/brake_data"
-require_relative "../serializers/outlooks"
-require_relative "../serializers/wear"
-require_relative "../../core/quantity/entered_number"
-require_relative "../../service/axle_answer"
-require_relative "../../service/axle_overview"
-require_relative "../../service/brake_data_proposals"
-require_relative "../../core/wear/worth_measuring"
-require_relative "../../service/keep_forecasts"
-require_relative "../../service/record_brake_data"
-require_relative "../../service/what_if"
-
 module Graver
   module API
     module Routes
@@ -20,7 +7,7 @@ module Graver
       module Axles
         def self.registered(app)
           app.helpers do
-            def file = Service::AxleFiles.new(context).find(id)
+            def file = Service::Axles::AxleRecords.new(context).find(id)
             def brake_data_json = Serializers::BrakeData.new(knowledge, context.store).call(file)
 
             def asked_limit_mm(file)
@@ -37,12 +24,12 @@ module Graver
             def suppositions = %i[year_distance use factor freed pads pads_mm].to_h { |key| [key, params[key.to_s].to_s[0, 40]] }
 
             def sureness(file)
-              pads = Service::AxleAnswer.new(context).call(file).pads
-              worth = pads ? Core::Wear::WorthMeasuring.rank(pads, knowledge.pad_methods) : []
-              kept = Service::KeepForecasts.new(context)
-              files = Service::AxleFiles.new(context).of(context.store.vehicles.all).values.flatten
+              pads = Service::Axles::AxleAnswer.new(context).call(file).pads
+              worth = pads ? Core::Wear::MeasurementValue.rank(pads, knowledge.pad_methods) : []
+              kept = Service::Forecast::RecordForecasts.new(context)
+              files = Service::Axles::AxleRecords.new(context).of(context.store.vehicles.all).values.flatten
               serializer = Serializers::Outlooks.new(knowledge)
-              { worth: serializer.worth(worth), hindsight: serializer.hindsight(kept.held(file), Service::KeepForecasts.calibration(files.flat_map { |each| kept.held(each) })),
+              { worth: serializer.worth(worth), hindsight: serializer.hindsight(kept.held(file), Service::Forecast::RecordForecasts.calibration(files.flat_map { |each| kept.held(each) })),
                 choices: serializer.choices }
             end
           end
@@ -50,12 +37,12 @@ module Graver
           app.get("/axles/:id/brake-data") { answer(brake_data_json) }
 
           app.post("/axles/:id/brake-data") do
-            Service::RecordBrakeData.new(context).call(id, payload(Contracts::BrakeDataEntries).fetch(:entries))
+            Service::Household::RecordBrakeData.new(context).call(id, payload(Contracts::BrakeDataEntries).fetch(:entries))
             answer(brake_data_json)
           end
 
           app.get("/axles/:id/brake-data/proposals") do
-            proposals = Service::BrakeDataProposals.new(context)
+            proposals = Service::Household::BrakeDataProposals.new(context)
             from = params["from"].to_s
             found = from.match?(/\A\d{1,15}\z/) ? proposals.copy(id, from.to_i) : proposals.template(id)
             answer(found.to_h)
@@ -63,12 +50,12 @@ module Graver
 
           app.get("/axles/:id/wear") do
             mine = file
-            answer(Serializers::Wear.new(knowledge).call(Service::AxleOverview.new(context).call(mine, limit_mm: asked_limit_mm(mine))))
+            answer(Serializers::Wear.new(knowledge).call(Service::Overview::AxleOverview.new(context).call(mine, limit_mm: asked_limit_mm(mine))))
           end
 
           app.get("/axles/:id/what-if") do
             mine = file
-            answer(Serializers::Outlooks.new(knowledge).what_if(Service::WhatIf.new(context).call(mine, suppositions, limit_mm: asked_limit_mm(mine))))
+            answer(Serializers::Outlooks.new(knowledge).what_if(Service::Forecast::WhatIf.new(context).call(mine, suppositions, limit_mm: asked_limit_mm(mine))))
           end
 
           # What would be worth measuring, and how earlier forecasts of this axle (and of the whole garage) did.

@@ -1,11 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../contracts/findings"
-require_relative "../serializers/findings"
-require_relative "../../service/findings"
-require_relative "../../service/schools"
-require_relative "../../service/symptoms"
-
 module Graver
   module API
     module Routes
@@ -14,15 +8,15 @@ module Graver
         def self.registered(app)
           app.helpers do
             def findings_json(id)
-              Serializers::Findings.new(knowledge).call(Service::Findings.new(context).call(id), Service::Schools.new(context).chosen, context.today)
+              Serializers::Findings.new(knowledge).call(Service::Judging::Findings.new(context).call(id), Service::Axles::Schools.new(context).chosen, context.today)
             end
           end
 
           app.get("/vehicles/:id/findings") { answer(findings_json(id)) }
 
-          app.post("/vehicles/:id/claims") { answer(Serializers::Findings.new(knowledge).claim(*Service::Findings.new(context).claim(id, payload(Contracts::Claim)))) }
+          app.post("/vehicles/:id/claims") { answer(Serializers::Findings.new(knowledge).claim(*Service::Judging::Findings.new(context).claim(id, payload(Contracts::Claim)))) }
 
-          app.put("/schools") { answer({ schools: Service::Schools.new(context).choose(payload(Contracts::SchoolChoice)) }) }
+          app.put("/schools") { answer({ schools: Service::Axles::Schools.new(context).choose(payload(Contracts::SchoolChoice)) }) }
 
           app.get("/symptoms") do
             answer({ symptoms: knowledge.symptoms.map do |symptom|
@@ -33,7 +27,7 @@ module Graver
 
           app.post("/vehicles/:id/symptoms") do
             given = payload(Contracts::Symptom)
-            outcome = Service::Symptoms.new(context).call(id, { symptom: given[:symptom], answers: given.fetch(:answers, {}).transform_keys(&:to_s) })
+            outcome = Service::Judging::Symptoms.new(context).call(id, { symptom: given[:symptom], answers: given.fetch(:answers, {}).transform_keys(&:to_s) })
             answer({ **outcome.to_h.slice(:word, :sentence, :causes, :measure), tied: outcome.tied.map { |found| Serializers::Findings.new(knowledge).finding(found) } })
           end
         end

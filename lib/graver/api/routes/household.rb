@@ -1,13 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../contracts/look_overs"
-require_relative "../contracts/vehicles"
-require_relative "../serializers/catalogue"
-require_relative "../serializers/vehicles"
-require_relative "../../service/add_vehicle"
-require_relative "../../service/record_fluid_renewal"
-require_relative "../../service/vehicle_overviews"
-
 module Graver
   module API
     module Routes
@@ -15,7 +7,7 @@ module Graver
       module Household
         def self.registered(app)
           app.helpers do
-            def overviews = Service::VehicleOverviews.new(context)
+            def overviews = Service::Overview::VehicleOverviews.new(context)
             def vehicle_json(id) = Serializers::Vehicles.new(knowledge).call(overviews.find(id))
           end
 
@@ -24,7 +16,7 @@ module Graver
 
           app.post("/vehicles") do
             given = { distance_unit: "km" }.merge(payload(Contracts::NewVehicle))
-            answer(vehicle_json(Service::AddVehicle.new(context).call(given.merge(name: given[:name].strip)).id), 201)
+            answer(vehicle_json(Service::Household::AddVehicle.new(context).call(given.merge(name: given[:name].strip)).id), 201)
           end
 
           app.get("/vehicles/:id") { answer(vehicle_json(id)) }
@@ -39,7 +31,7 @@ module Graver
           end
 
           app.post("/vehicles/:id/fluid-renewals") do
-            Service::RecordFluidRenewal.new(context).call(id, payload(Contracts::Service))
+            Service::Household::RecordFluidRenewal.new(context).call(id, payload(Contracts::DateAndOdometer))
             answer(vehicle_json(id), 201)
           end
         end

@@ -1,8 +1,6 @@
 # frozen_string_literal: true
 
-require_relative "../contracts/imports"
-require_relative "../../service/export_log"
-require_relative "../../service/import_log"
+require "json"
 
 module Graver
   module API
@@ -11,7 +9,7 @@ module Graver
       module Imports
         def self.registered(app)
           app.helpers do
-            def imports = Service::ImportLog.new(context)
+            def imports = Service::Tables::ImportLog.new(context)
             def import = context.store.imports.find(id)
 
             def import_json(import)
@@ -26,7 +24,7 @@ module Graver
           end
 
           app.post("/vehicles/:id/imports") do
-            made = imports.upload(id, params["name"], bytes(Service::ImportLog::LARGEST_BYTES))
+            made = imports.upload(id, params["name"], bytes(Service::Tables::ImportLog::LARGEST_BYTES))
             answer({ **import_json(made), **imports.columns(made) }, 201)
           end
 
@@ -46,7 +44,7 @@ module Graver
 
           app.get("/vehicles/:id/log.csv") do
             name = context.store.vehicles.find(id).name.gsub(/[^\p{Alnum}]+/, "-")
-            text = Service::ExportLog.new(context).call(id)
+            text = Service::Tables::ExportLog.new(context).call(id)
             content_type "text/csv", charset: "utf-8"
             headers "Content-Disposition" => "attachment; filename*=UTF-8''#{URI.encode_www_form_component("#{name}-log.csv")}"
             text

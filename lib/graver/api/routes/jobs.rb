@@ -1,14 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../contracts/jobs"
-require_relative "../serializers/job_plans"
-require_relative "../../service/finish_job"
-require_relative "../../service/job_plan"
-require_relative "../../service/job_ticks"
-require_relative "../../service/jobs"
-require_relative "../../service/parts_csv"
-require_relative "../../sheet/job_sheet"
-
 module Graver
   module API
     module Routes
@@ -16,9 +7,9 @@ module Graver
       module Jobs
         def self.registered(app)
           app.helpers do
-            def jobs = Service::Jobs.new(context)
-            def ticks = Service::JobTicks.new(context)
-            def plans = Service::JobPlan.new(context)
+            def jobs = Service::Planning::Jobs.new(context)
+            def ticks = Service::Planning::JobTicks.new(context)
+            def plans = Service::Planning::JobPlan.new(context)
             def plan_of(job) = plans.of_job(job)
             def job_json(job) = Serializers::JobPlans.new(knowledge).call(plan_of(job))
             def job_of_address = context.store.jobs.find(id)
@@ -34,7 +25,7 @@ module Graver
             answer(job_json(jobs.scope(id, given[:axles].transform_keys(&:to_s), (given[:reasons] || {}).transform_keys(&:to_s))))
           end
 
-          app.post("/jobs/:id/finish") { answer(job_json(Service::FinishJob.new(context).call(id, payload(Contracts::JobFinish)))) }
+          app.post("/jobs/:id/finish") { answer(job_json(Service::Planning::FinishJob.new(context).call(id, payload(Contracts::JobFinish)))) }
           app.post("/jobs/:id/restore") { answer(job_json(jobs.take_back(id))) }
           app.post("/jobs/:id/ticks") { payload(Contracts::Tick).then { |given| answer(job_json(ticks.tick(id, given[:step], given[:done]))) } }
           app.post("/jobs/:id/otherwise") { payload(Contracts::Otherwise).then { |given| answer(job_json(ticks.otherwise(id, given[:step], given[:because]))) } }
@@ -63,7 +54,7 @@ module Graver
           app.get("/jobs/:id/parts.csv") do
             content_type "text/csv", charset: "utf-8"
             headers "Content-Disposition" => "attachment; filename=\"parts-job-#{id}.csv\""
-            Service::PartsCsv.call(plan_of(job_of_address))
+            Service::Planning::PartsCsv.call(plan_of(job_of_address))
           end
         end
       end

@@ -1,16 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../contracts/look_overs"
-require_relative "../contracts/corrections"
-require_relative "../serializers/preview"
-require_relative "../serializers/walk_rounds"
-require_relative "../serializers/look_overs"
-require_relative "../../service/bin"
-require_relative "../../service/correct"
-require_relative "../../service/log_look_over"
-require_relative "../../service/vehicle_overviews"
-require_relative "../../service/walk_round"
-
 module Graver
   module API
     module Routes
@@ -22,9 +11,9 @@ module Graver
             def vehicle_id = context.store.vehicles.find(id).id
 
             def bin_json
-              contents = Service::Bin.new(context).contents
+              contents = Service::Household::Bin.new(context).contents
               { vehicles: contents.vehicles.map { |vehicle| vehicle.to_h.slice(:id, :name, :kind) },
-                jobs: contents.jobs.map { |job, vehicle| { id: job.id, vehicle: vehicle.name, what: Service::JobTitle.of_job(knowledge, job, vehicle.axles) } },
+                jobs: contents.jobs.map { |job, vehicle| { id: job.id, vehicle: vehicle.name, what: Service::Planning::JobTitle.of_job(knowledge, job, vehicle.axles) } },
                 drafts: contents.drafts.map { |draft, vehicle| { id: draft.id, vehicle: vehicle.name, vehicle_id: vehicle.id, recorded_at: draft.recorded_at } } }
             end
 
@@ -32,21 +21,21 @@ module Graver
           end
 
           app.get("/vehicles/:id/walk-round") do
-            round = Service::WalkRound.new(context).call(Service::VehicleOverviews.new(context).find(id))
+            round = Service::Measuring::WalkRound.new(context).call(Service::Overview::VehicleOverviews.new(context).find(id))
             answer(Serializers::WalkRounds.new(knowledge).call(round, context.today, context.store.instruments.all))
           end
 
           app.put("/walk-round-order") do
-            Service::WalkRound.new(context).remember(payload(Contracts::WalkOrder))
-            answer(Service::WalkRound.new(context).order)
+            Service::Measuring::WalkRound.new(context).remember(payload(Contracts::WalkOrder))
+            answer(Service::Measuring::WalkRound.new(context).order)
           end
 
           app.post("/vehicles/:id/look-overs") do
-            answer({ id: Service::LogLookOver.new(context).call(id, payload(Contracts::LookOver)) }, 201)
+            answer({ id: Service::Measuring::LogLookOver.new(context).call(id, payload(Contracts::LookOver)) }, 201)
           end
 
           app.post("/vehicles/:id/look-overs/preview") do
-            answer(Serializers::Preview.new(knowledge).call(Service::LogLookOver.new(context).entry(id, payload(Contracts::LookOver))))
+            answer(Serializers::Preview.new(knowledge).call(Service::Measuring::LogLookOver.new(context).entry(id, payload(Contracts::LookOver))))
           end
 
           app.get("/vehicles/:id/draft") do
@@ -63,17 +52,17 @@ module Graver
           end
 
           app.delete("/vehicles/:id/draft") do
-            answer({ binned: Service::Bin.new(context).put_draft(vehicle_id) })
+            answer({ binned: Service::Household::Bin.new(context).put_draft(vehicle_id) })
           end
 
           app.get("/bin") { answer(bin_json) }
-          app.post("/binned-drafts/:id/restore") { answer({ vehicle_id: Service::Bin.new(context).restore_draft(id) }) }
+          app.post("/binned-drafts/:id/restore") { answer({ vehicle_id: Service::Household::Bin.new(context).restore_draft(id) }) }
 
           app.get("/look-overs/:id") { answer(look_over_json(id)) }
 
           app.post("/look-overs/:id/corrections") do
             given = payload(Contracts::LookOverCorrection)
-            correct = Service::Correct.new(context)
+            correct = Service::Measuring::Correct.new(context)
             if given[:reading] then correct.reading(id, given[:reading], given.except(:reading))
             elsif given[:condition] then correct.condition(id, given[:condition], given.except(:condition))
             else correct.look_over(id, given)

@@ -1,14 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../contracts/look_overs"
-require_relative "../contracts/roads"
-require_relative "../serializers/calendar"
-require_relative "../serializers/roads"
-require_relative "../../service/plans_ahead"
-require_relative "../../service/record_odometer"
-require_relative "../../service/road_ahead"
-require_relative "../../service/schedule_choices"
-
 module Graver
   module API
     module Routes
@@ -16,14 +7,14 @@ module Graver
       module Roads
         def self.registered(app)
           app.helpers do
-            def road(overview) = Service::RoadAhead.new(context).call(overview)
-            def road_json(vehicle_id) = Serializers::Roads.new(knowledge).call(road(overviews.find(vehicle_id)), Service::ScheduleChoices.new(context).chosen)
+            def road(overview) = Service::Forecast::Timeline.new(context).call(overview)
+            def road_json(vehicle_id) = Serializers::Roads.new(knowledge).call(road(overviews.find(vehicle_id)), Service::Axles::ScheduleChoices.new(context).chosen)
 
             # Subscribed to by a calendar on the same machine, or saved as a file.
             def calendar(roads)
               content_type "text/calendar", charset: "utf-8"
               headers "Content-Disposition" => "attachment; filename=\"brakes.ics\"" if params["save"]
-              Serializers::Calendar.new.call(roads, Time.now)
+              Serializers::Calendar.new.call(roads, context.time)
             end
           end
 
@@ -33,19 +24,19 @@ module Graver
           app.get("/vehicles/:id/calendar.ics") { calendar([road(overviews.find(id))]) }
 
           app.post("/vehicles/:id/ahead") do
-            Service::PlansAhead.new(context).add(id, payload(Contracts::PlannedAhead))
+            Service::Axles::PlansAhead.new(context).add(id, payload(Contracts::PlannedAhead))
             answer(road_json(id), 201)
           end
 
-          app.delete("/ahead/:id") { answer(road_json(Service::PlansAhead.new(context).remove(id))) }
-          app.post("/ahead/:id/restore") { answer(road_json(Service::PlansAhead.new(context).restore(id))) }
+          app.delete("/ahead/:id") { answer(road_json(Service::Axles::PlansAhead.new(context).remove(id))) }
+          app.post("/ahead/:id/restore") { answer(road_json(Service::Axles::PlansAhead.new(context).restore(id))) }
 
           app.post("/vehicles/:id/odometer") do
-            Service::RecordOdometer.new(context).call(id, payload(Contracts::Service))
+            Service::Household::RecordOdometer.new(context).call(id, payload(Contracts::DateAndOdometer))
             answer(road_json(id), 201)
           end
 
-          app.put("/schedule") { answer({ choices: Service::ScheduleChoices.new(context).choose(payload(Contracts::ScheduleChange)) }) }
+          app.put("/schedule") { answer({ choices: Service::Axles::ScheduleChoices.new(context).choose(payload(Contracts::ScheduleChange)) }) }
         end
       end
     end

@@ -1,12 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../contracts/supplies"
-require_relative "../serializers/shopping"
-require_relative "../../service/money_choices"
-require_relative "../../service/owned_tools"
-require_relative "../../service/part_offers"
-require_relative "../../service/supplies"
-
 module Graver
   module API
     module Routes
@@ -14,10 +7,10 @@ module Graver
       module Supplies
         def self.registered(app)
           app.helpers do
-            def supplies = Service::Supplies.new(context)
+            def supplies = Service::Workshop::Supplies.new(context)
 
             def tools_json
-              tools = Service::OwnedTools.new(context)
+              tools = Service::Workshop::OwnedTools.new(context)
               shown = knowledge.tools.reject { |tool| tool["by_torque"] }
               { tools: shown.map { |tool| { **tool.slice("id", "label"), special: tool.fetch("special", false), set: tool.key?("covers"), **owned(tool, tools) } } }
             end
@@ -31,7 +24,7 @@ module Graver
 
           app.get("/supplies") do
             rows = supplies.shelf.map { |supply, what, unit, place| { supply: Serializers::Shopping.supply(supply), what:, unit:, place: } }
-            answer({ currency: Service::MoneyChoices.new(context).chosen["currency"], rows: })
+            answer({ currency: Service::Workshop::MoneyChoices.new(context).chosen["currency"], rows: })
           end
 
           app.post("/supplies") { answer(Serializers::Shopping.supply(supplies.add(payload(Contracts::NewSupply))), 201) }
@@ -39,15 +32,15 @@ module Graver
           app.get("/tools") { answer(tools_json) }
 
           app.put("/tools") do
-            payload(Contracts::ToolOwned).then { |given| Service::OwnedTools.new(context).own(given[:tool], given[:owned]) }
+            payload(Contracts::ToolOwned).then { |given| Service::Workshop::OwnedTools.new(context).own(given[:tool], given[:owned]) }
             answer(tools_json)
           end
 
-          app.get("/money") { answer(Service::MoneyChoices.new(context).chosen) }
-          app.put("/money") { answer(Service::MoneyChoices.new(context).choose(payload(Contracts::MoneyChange))) }
+          app.get("/money") { answer(Service::Workshop::MoneyChoices.new(context).chosen) }
+          app.put("/money") { answer(Service::Workshop::MoneyChoices.new(context).choose(payload(Contracts::MoneyChange))) }
 
           app.get("/jobs/:id/offers") do
-            offers = Service::PartOffers.new(context).call(plan_of(job_of_address), params["line"].to_s)
+            offers = Service::Planning::PartOffers.new(context).call(plan_of(job_of_address), params["line"].to_s)
             answer({ simulated: context.counter.simulated?, offers: offers.map { |checked| offer_json(checked) } })
           end
         end

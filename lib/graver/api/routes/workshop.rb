@@ -1,15 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../contracts/workshop"
-require_relative "../serializers/instruments"
-require_relative "../serializers/devices"
-require_relative "../serializers/torque_wrenches"
-require_relative "../../service/bench_reading"
-require_relative "../../core/quantity/entered_number"
-require_relative "../../service/instruments"
-require_relative "../../service/part_offers"
-require_relative "../../service/torque_wrenches"
-
 module Graver
   module API
     module Routes
@@ -17,8 +7,8 @@ module Graver
       module Workshop
         def self.registered(app)
           app.helpers do
-            def instruments = Service::Instruments.new(context)
-            def wrenches = Service::TorqueWrenches.new(context)
+            def instruments = Service::Axles::Instruments.new(context)
+            def wrenches = Service::Workshop::TorqueWrenches.new(context)
 
             # With a crow-foot or an offset extension of so many mm in line with the handle.
             def asked_extension_mm
@@ -61,22 +51,22 @@ module Graver
 
           app.get("/axles/:id/torque-settings") { answer({ settings: torque_settings(file, asked_extension_mm) }) }
 
-          app.get("/devices") { answer(Serializers::Devices.all(context.bench, Service::PartOffers.open?(context))) }
+          app.get("/devices") { answer(Serializers::Devices.all(context.devices, Service::Planning::PartOffers.open?(context))) }
 
           app.patch("/devices/:id") do
             # The knobs are each device's own, so their names are not known to the contract.
             content = parsed
             given = Contracts::DeviceChange.check(content)
-            context.bench.use(params["id"]) do |device|
+            context.devices.use(params["id"]) do |device|
               device.change(content["settings"]) if given[:settings]
               if given.key?(:connected)
                 given[:connected] ? device.connect : device.disconnect
               end
             end
-            answer(Serializers::Devices.one(context.bench.find(params["id"])))
+            answer(Serializers::Devices.one(context.devices.find(params["id"])))
           end
 
-          app.post("/devices/:id/readings") { answer(Service::BenchReading.new(context).call(params["id"], payload(Contracts::DeviceReading)).to_h, 201) }
+          app.post("/devices/:id/readings") { answer(Service::Measuring::DeviceReading.new(context).call(params["id"], payload(Contracts::DeviceReading)).to_h, 201) }
         end
       end
     end

@@ -1,9 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "corners"
-require_relative "life"
-require_relative "../../service/wording"
-
 module Graver
   module API
     module Serializers
@@ -33,7 +29,7 @@ module Graver
         def brief(job) = { id: job.id, state: job.state, planned_for: job.planned_for&.iso8601 }
 
         def reasons(overview)
-          wording = Service::Wording.new(overview.file.vehicle.distance_unit)
+          wording = Service::Base::Wording.new(overview.file.vehicle.distance_unit)
           overview.judgement.rules.map do |rule|
             { rule: rule.id, sentence: wording.fill(rule.sentence, overview.measures), source: @knowledge.source_title(rule.source) }
           end

@@ -1,9 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "axles"
-require_relative "torque_doubt"
-require_relative "../../core/planning/torque"
-
 module Graver
   module API
     module Serializers

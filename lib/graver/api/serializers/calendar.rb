@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "date"
 require "digest"
 require "icalendar"
 
@@ -11,7 +12,7 @@ module Graver
       class Calendar
         REMINDED = %w[look order due fluid inspection retorque first_reading job].freeze
 
-        # roads: [Service::RoadAhead::Road]; at: Time of the answer
+        # roads: [Service::Forecast::Timeline::View]; at: Time of the answer
         def call(roads, at)
           calendar = Icalendar::Calendar.new
           calendar.prodid = "-//Graver//brakes//EN"

@@ -1,11 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "schools"
-require_relative "axles"
-require_relative "vehicles"
-require_relative "../../service/finding_text"
-require_relative "../../service/wording"
-
 module Graver
   module API
     module Serializers
@@ -20,7 +14,7 @@ module Graver
         def call(all, chosen, today)
           overview = all.overview
           { vehicle: overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit), today: today.iso8601, axles: overview.axles.map { |axle| axle(axle) }, findings: findings(overview),
-            fluid: fluid(all.fluid), silent: all.silent, changes: all.changes.map { |change| change(change) }, schools: Schools.call(@knowledge, chosen.slice(*Service::Schools::JUDGING)),
+            fluid: fluid(all.fluid), silent: all.silent, changes: all.changes.map { |change| change(change) }, schools: Schools.call(@knowledge, chosen.slice(*Service::Axles::Schools::JUDGING)),
             next_readings: all.next.map { |name, worth| worth(name, worth) } }
         end
 
@@ -38,7 +32,7 @@ module Graver
                      else
                        {}
                      end
-          { verdict:, sentence: Service::FindingText.fill(@knowledge.findings.dig("claims", verdict), { "axle" => overview.file.axle.name, **measures }) }
+          { verdict:, sentence: Service::Overview::FindingText.fill(@knowledge.findings.dig("claims", verdict), { "axle" => overview.file.axle.name, **measures }) }
         end
 
         private
@@ -58,14 +52,14 @@ module Graver
         def rotors(overview)
           plan = overview.rotors.plan
           { outcome: plan.outcome, label: @knowledge.rotor_rules.dig("verdicts", plan.outcome, "label"), because: plan.because, cut_left_mm: plan.cut_left_mm&.round(2),
-            with_pads: overview.rotors.equal?(overview.rotors_with_pads), sides: Service::AxleRotors.said(@knowledge, overview.rotors, overview.file.vehicle.distance_unit) }
+            with_pads: overview.rotors.equal?(overview.rotors_with_pads), sides: Service::Overview::AxleRotors.said(@knowledge, overview.rotors, overview.file.vehicle.distance_unit) }
         end
 
         # Marks are findings that somebody made by eye.
         def marks(seen, axle) = seen.select(&:word).map { |mark| mark(mark, [axle && axle.file.axle.name, mark.side, mark.face].compact.join(" ")) }
 
         def mark(mark, place)
-          day = Service::Wording.day(mark.date)
+          day = Service::Base::Wording.day(mark.date)
           { rule: "seen-#{mark.item["id"]}-#{mark.mark["id"]}", word: mark.word, topic: "seen", axle_id: mark.axle_id, side: mark.side, pad: mark.face,
             title: "#{mark.item["label"]}: #{mark.mark["label"]}", sentence: "#{place.empty? ? "The vehicle" : place.capitalize}: seen on #{day}.", reading: "marked on #{day}",
             limit: "as it was seen", change: "A newer look at it; new parts.", advice: mark.caution || "Look again at the next chance.", confidence: nil, causes: [],

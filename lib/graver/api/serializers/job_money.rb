@@ -5,9 +5,9 @@ module Graver
     module Serializers
       # Time and money of a job.
       class JobMoney
-        # Service::Planning::Money::Card
+        # Service::Planning::Money::Summary
         def call(card)
-          sums = %i[parts consumables tools total shop saving spent].to_h { |key| [key, card.public_send(key)&.round(2)] }
+          sums = { **card.to_h.slice(:parts, :consumables, :tools, :shop, :spent), total: card.total, saving: card.saving }.transform_values { |sum| sum&.round(2) }
           hours = { low: card.hours.low.round(1), high: card.hours.high.round(1), jobs: card.hours.jobs, said: card.hours.said }
           { currency: card.currency, hours:, **sums, unpriced: card.unpriced, shop_from: card.shop_from,
             over_km: card.over_km.round, choices: card.choices.map { |choice| choice(choice) } }

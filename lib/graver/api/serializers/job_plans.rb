@@ -1,15 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "axles"
-require_relative "job_money"
-require_relative "job_scopes"
-require_relative "job_steps"
-require_relative "shopping"
-require_relative "torque_lines"
-require_relative "../../service/job_outcome"
-require_relative "../../service/job_title"
-require_relative "../../service/wording"
-
 module Graver
   module API
     module Serializers
@@ -34,7 +24,7 @@ module Graver
           job = plan.job
           { id: job&.id, state: job ? job.state : "proposed", planned_for: job&.planned_for&.iso8601, ready_because: job&.ready_because,
             closed: closed(job), ticked: job&.ticked || [], quote: job&.quote&.fetch("total", nil),
-            vehicle: plan.overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit), title: Service::JobTitle.call(@knowledge, plan.scope.included.to_h { |axle| [axle.name, axle.works] }) }
+            vehicle: plan.overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit), title: Service::Planning::JobTitle.call(@knowledge, plan.scope.included.to_h { |axle| [axle.name, axle.works] }) }
         end
 
         def closed(job)
@@ -45,7 +35,7 @@ module Graver
 
         # What goes into the log when the job is finished, with what is known of it.
         def fits(plan)
-          Service::JobOutcome.fits(plan).map { |fit| { axle_id: fit.file.axle.id, axle: fit.file.axle.name, **fit.to_h.slice(:part, :label, :value, :unit) } }
+          Service::Planning::JobOutcome.fits(plan).map { |fit| { axle_id: fit.file.axle.id, axle: fit.file.axle.name, **fit.to_h.slice(:part, :label, :value, :unit) } }
         end
 
         # What a finished job was estimated at stays as it was planned.
@@ -69,7 +59,7 @@ module Graver
         def axle(scope)
           overview = scope.overview
           judged = scope.judged_rotors
-          sides = Service::AxleRotors.said(@knowledge, judged, overview.file.vehicle.distance_unit)
+          sides = Service::Overview::AxleRotors.said(@knowledge, judged, overview.file.vehicle.distance_unit)
           { axle: Axles.new(@knowledge).call(overview, nil), rotor: { outcome: judged.plan.outcome, label: @knowledge.rotor_rules.dig("verdicts", judged.plan.outcome, "label"), sides: } }
         end
       end

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "schools"
-
 module Graver
   module API
     module Serializers

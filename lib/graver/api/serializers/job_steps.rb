@@ -1,9 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "torque_lines"
-require_relative "../../service/order_faults"
-require_relative "../../service/wording"
-
 module Graver
   module API
     module Serializers
@@ -17,11 +13,11 @@ module Graver
         def call(plan)
           ordered = plan.ordered
           @torque = plan.torque
-          @wording = Service::Wording.new(plan.overview.vehicle.distance_unit)
+          @wording = Service::Base::Wording.new(plan.overview.vehicle.distance_unit)
           @waits = waits(plan)
           { steps: ordered.placed&.map { |placed| step(placed, plan) },
             dropped: ordered.dropped.map { |placed| { key: placed.key, place: placed.place, text: @wording.trade(placed.step.text), event: ordered.events.fetch(placed.key) } },
-            set_aside: ordered.set_aside.map { |adjustment, event, why| { event:, text: "#{said(adjustment)}: #{Service::OrderFaults.new(@knowledge).sentence(why)}" } } }
+            set_aside: ordered.set_aside.map { |adjustment, event, why| { event:, text: "#{said(adjustment)}: #{Service::Planning::OrderFaults.new(@knowledge).sentence(why)}" } } }
         end
 
         private

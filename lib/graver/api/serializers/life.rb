@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../../core/wear/life"
-
 module Graver
   module API
     module Serializers

@@ -58,7 +58,7 @@ module Graver
 
         def answer(doubt)
           text = @knowledge.questions.dig("answers", doubt.answer) || doubt.answer
-          Service::Wording.tokens(text, { unit: "another unit", part: "part" })
+          Service::Base::Wording.tokens(text, { unit: "another unit", part: "part" })
         end
 
         def mark(condition, axles)

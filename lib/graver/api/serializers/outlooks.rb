@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "life"
-
 module Graver
   module API
     module Serializers
@@ -16,12 +14,12 @@ module Graver
           { said: compared.said, before: side(compared.before), after: side(compared.after) }
         end
 
-        # [Core::Wear::WorthMeasuring::Worth]
+        # [Core::Wear::MeasurementValue::Worth]
         def worth(ranked)
           ranked.map { |worth| { positions: worth.positions, method: worth.method, narrows: worth.narrows.round(3), narrows_km: worth.narrows_km.round } }
         end
 
-        # [Service::KeepForecasts::Held], calibration of the whole garage
+        # [Service::RecordForecasts::Scored], calibration of the whole garage
         def hindsight(held, garage)
           { forecasts: held.map { |each| forecast(each) }, garage: }
         end

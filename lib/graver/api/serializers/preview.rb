@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "corners"
-
 module Graver
   module API
     module Serializers
@@ -41,7 +39,7 @@ module Graver
           return unless question
 
           answers = @knowledge.questions.dig("odometer", question[:code], "answers").map do |id|
-            { id:, label: Service::Wording.tokens(@knowledge.questions.dig("answers", id), { unit: question[:unit] }), unit: id == "other_unit" ? question[:unit] : nil }
+            { id:, label: Service::Base::Wording.tokens(@knowledge.questions.dig("answers", id), { unit: question[:unit] }), unit: id == "other_unit" ? question[:unit] : nil }
           end
           { code: question[:code], sentence: question[:sentence], answers:, other: nil }
         end

@@ -9,7 +9,7 @@ module Graver
           @knowledge = knowledge
         end
 
-        # Service::RoadAhead::Road, chosen: { choice => number }
+        # Service::Forecast::Timeline::View, chosen: { choice => number }
         def call(road, chosen)
           { **line(road), sessions: road.sessions.map { |session| session(session) }, choices: choices(chosen), planned: planned(road),
                           entries: @knowledge.schedule.fetch("entries").map { |kind, entry| { kind:, label: entry["label"], note: entry["note"] } } }

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../../service/schools"
-
 module Graver
   module API
     module Serializers
@@ -11,7 +9,7 @@ module Graver
 
         # chosen: { kind => option id }
         def call(knowledge, chosen)
-          all = Service::Schools.all(knowledge)
+          all = Service::Axles::Schools.all(knowledge)
           chosen.map do |kind, id|
             { id: kind, label: all.dig(kind, "label"), chosen: id, options: all.dig(kind, "options").map { |option, entry| { id: option, label: entry["label"] } } }
           end

@@ -1,8 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "torque_doubt"
-require_relative "torque_wrenches"
-
 module Graver
   module API
     module Serializers

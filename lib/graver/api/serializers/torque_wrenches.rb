@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../../service/wording"
-
 module Graver
   module API
     module Serializers
@@ -30,7 +28,7 @@ module Graver
         def said(found)
           off = found.off_share.abs < 0.0005 ? "on the mark" : format("%+.1f %% by its graduation", found.off_share * 100)
           parts = [off, format("± %g %% by its class: %.3g to %.3g N·m", found.tolerance_share * 100, found.low, found.high)]
-          parts << (found.wrench.calibrated_on ? "calibrated #{Service::Wording.day(found.wrench.calibrated_on)}, due again" : "never calibrated as far as is known") if found.overdue
+          parts << (found.wrench.calibrated_on ? "calibrated #{Service::Base::Wording.day(found.wrench.calibrated_on)}, due again" : "never calibrated as far as is known") if found.overdue
           parts.join("; ")
         end
 

@@ -1,8 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "axles"
-require_relative "../../service/job_title"
-
 module Graver
   module API
     module Serializers
@@ -43,12 +40,12 @@ module Graver
         end
 
         def jobs_open(overview)
-          overview.jobs.values.flatten.uniq(&:id).map { |job| { **@axles.brief(job), what: Service::JobTitle.of_job(@knowledge, job, overview.vehicle.axles) } }
+          overview.jobs.values.flatten.uniq(&:id).map { |job| { **@axles.brief(job), what: Service::Planning::JobTitle.of_job(@knowledge, job, overview.vehicle.axles) } }
         end
 
         def jobs_done(overview)
           overview.finished.reverse.map do |job|
-            { id: job.id, day: job.closed["day"], what: Service::JobTitle.of_job(@knowledge, job, overview.vehicle.axles), hours: job.closed["hours"], spent: job.closed["spent"] }
+            { id: job.id, day: job.closed["day"], what: Service::Planning::JobTitle.of_job(@knowledge, job, overview.vehicle.axles), hours: job.closed["hours"], spent: job.closed["spent"] }
           end
         end
 

@@ -1,8 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "instruments"
-require_relative "catalogue"
-
 module Graver
   module API
     module Serializers

@@ -1,9 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "axles"
-require_relative "life"
-require_relative "../../service/wording"
-
 module Graver
   module API
     module Serializers
@@ -106,7 +102,8 @@ module Graver
         def doubt_sentences(overview)
           refs = doubted(overview.answer)
           overview.file.entries.select { |entry| refs.include?(entry.ref) }.map do |entry|
-            "The #{[entry.side, entry.pad].compact.join(" ")} #{entry.part} reading of #{Service::Wording.day(entry.date)} (#{entered(entry)}) does not fit the others and counts little."
+            "The #{[entry.side,
+                    entry.pad].compact.join(" ")} #{entry.part} reading of #{Service::Base::Wording.day(entry.date)} (#{entered(entry)}) does not fit the others and counts little."
           end
         end
       end

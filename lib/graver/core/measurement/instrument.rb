@@ -1,8 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../value"
-require_relative "../errors"
-
 module Graver
   module Core
     module Measurement

@@ -1,10 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../errors"
-require_relative "../quantity/units"
-require_relative "thickness"
-require_relative "type_b"
-
 module Graver
   module Core
     module Measurement

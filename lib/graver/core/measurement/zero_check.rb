@@ -1,8 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../value"
-require_relative "type_b"
-
 module Graver
   module Core
     module Measurement

@@ -1,16 +1,8 @@
 # frozen_string_literal: true
 
-require_relative "../value"
-require_relative "conditions"
-
 module Graver
   module Core
     module Planning
-      # One wheel's brake and what is done to it. side: "left", "right", or "both" where two discs are worked as one.
-      Corner = Value.define(:axle, :side, :configuration)
-      # The wheels in the air together. bleeding: [Corner] in the order they are bled.
-      Lift = Value.define(:name, :corners, :bleeding)
-
       # How often a vehicle is lifted for a job, and what is in the air each time: one axle after the other, so that the
       # other stands; both together only where they are bled in one go.
       class Lifts

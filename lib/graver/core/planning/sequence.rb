@@ -1,24 +1,8 @@
 # frozen_string_literal: true
 
-require_relative "procedure"
-require_relative "lifts"
-
 module Graver
   module Core
     module Planning
-      # A step at its place in a job. lift, axle, side are nil where the step is done once for more than that.
-      Placed = Value.define(:step, :lift, :axle, :side) do
-        # "front.left.pads_in", "front.pump", "settle": what a tick or a note refers to.
-        def key = (axle ? [axle, side, step.id] : [lift, step.id]).compact.join(".")
-
-        # "front left", "front" of several axles, "both axles", or nil
-        def place
-          return [axle, side == "both" ? nil : side].compact.join(" ") if axle
-
-          lift == "both" ? "both axles" : lift
-        end
-      end
-
       # Puts the steps of a procedure in order for the lifts of a job, so that no step comes before what it needs: what is
       # shared stands once, each corner in turn is stripped, cleaned and rebuilt, and then bled where it is to be.
       class Sequence

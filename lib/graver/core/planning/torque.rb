@@ -1,9 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../value"
-require_relative "../quantity/entered_range"
-require_relative "../quantity/units"
-
 module Graver
   module Core
     module Planning

@@ -1,9 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../value"
-require_relative "star_order"
-require_relative "torque"
-
 module Graver
   module Core
     module Planning

@@ -1,15 +1,8 @@
 # frozen_string_literal: true
 
-require_relative "../value"
-require_relative "../quantity/units"
-
 module Graver
   module Core
     module Planning
-      # A torque wrench as its owner has it: range and graduation in its own unit; length_mm from the drive to the middle of
-      # the grip, or nil; calibrated_on: Date or nil.
-      Wrench = Value.define(:id, :name, :unit, :least, :most, :graduation, :length_mm, :calibrated_on)
-
       # Which wrench tightens a fastener, what it is set to, and what that setting is off by.
       #
       #   setting without an extension: the target, rounded to the wrench's graduation

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "entered_number"
-
 module Graver
   module Core
     module Quantity

@@ -1,8 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../value"
-require_relative "entered_number"
-
 module Graver
   module Core
     module Quantity

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "date"
+
 module Graver
   module Core
     module Schedule

@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
-require_relative "hypotheses"
-require_relative "timeline"
+require "numo/narray"
 
 module Graver
   module Core
@@ -35,7 +34,7 @@ module Graver
           @on = {}
           @hypotheses = start
           @km = nil
-          Timeline.call(history).each { |moment| pass(moment) }
+          Moments.call(history).each { |moment| pass(moment) }
           travel(@history.as_of_km)
           hypotheses.prune(KEPT)
         end

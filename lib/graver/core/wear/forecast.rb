@@ -1,10 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../value"
-require_relative "axle_filter"
-require_relative "futures"
-require_relative "life"
-
 module Graver
   module Core
     module Wear
@@ -21,10 +16,10 @@ module Graver
           # The chance that a component is at or under a thickness today.
           def chance_below(component, limit_mm) = futures.chance_below(component, limit_mm)
 
-          # The same in distances on the odometer (Schedule::Road).
+          # The same in distances on the odometer (Schedule::Timeline).
           def along(road) = with(first: road.along(first), components: components.transform_values { |life| road.along(life) })
 
-          # Another limit, other rates or other parts (Futures#supposing), in usual km.
+          # Another limit, other rates or other parts (LifeSimulation#supposing), in usual km.
           def supposing(**suppositions) = Forecast.read_off(futures.supposing(**suppositions), self)
         end
 
@@ -46,7 +41,7 @@ module Graver
         def initialize(history, prior)
           @history = history
           @filter = AxleFilter.new(history, prior)
-          @futures = Futures.of(@filter.hypotheses, prior, history.limit_mm, current.keys)
+          @futures = LifeSimulation.of(@filter.hypotheses, prior, history.limit_mm, current.keys)
         end
 
         def result

@@ -1,8 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "observation"
-require_relative "../measurement/normalise"
-
 module Graver
   module Core
     module Wear

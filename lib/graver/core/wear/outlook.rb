@@ -1,16 +1,12 @@
 # frozen_string_literal: true
 
-require "date"
-require_relative "forecast"
-require_relative "../schedule/road"
-
 module Graver
   module Core
     module Wear
       # Everything the forecast says of one axle, from its log: pads, rotors, driving, and when to look again.
       class Outlook
         # pads, rotors   Forecast::Result or nil, distances on the odometer; `why` says by part ("pad", "rotor") why one is missing
-        # road           Schedule::Road: the driving ahead
+        # road           Schedule::Timeline: the driving ahead
         # look_again_km  distance from now at which the chance of a pad having passed its limit is still small
         # last_look      Date this axle was last read, nil: never
         Answer = Value.define(:as_of_date, :as_of_km, :pads, :rotors, :road, :look_again_km, :look_again_chance, :last_look, :why) do
@@ -31,7 +27,7 @@ module Graver
             distance_km && [date_for(distance_km), last_look ? last_look + most_days : as_of_date].min
           end
 
-          def date_after(days) = as_of_date + [days.floor, Schedule::Road::FURTHEST_DAYS].min
+          def date_after(days) = as_of_date + [days.floor, Schedule::Timeline::FURTHEST_DAYS].min
         end
 
         # priors: { "pad" => Prior, "rotor" => Prior }; look_again_chance: the owner's comfort, e.g. 0.05.
@@ -50,12 +46,12 @@ module Graver
         # owner's comfort where it is not the usual one.
         def call(entries:, specifications:, as_of_date:, as_of_km:, driving:, last_look: nil, ahead: {}, look_again_chance: @look_again_chance)
           why = {}
-          road = Schedule::Road.new(driving, as_of_date, **ahead)
+          road = Schedule::Timeline.new(driving, as_of_date, **ahead)
           results = %w[pad rotor].to_h { |part| [part, forecast(part, entries, specifications[part], as_of_km, why)&.along(road)] }
           answer(Answer.new(as_of_date:, as_of_km:, pads: results["pad"], rotors: results["rotor"], why:, road:, look_again_chance:, last_look:, look_again_km: nil))
         end
 
-        # The answer under another supposition. road: Schedule::Road; the block is given "pad" or "rotor" and its
+        # The answer under another supposition. road: Schedule::Timeline; the block is given "pad" or "rotor" and its
         # Forecast::Result and makes another of it (in usual km).
         def suppose(given, road: given.road)
           pads, rotors = { "pad" => given.pads, "rotor" => given.rotors }.map { |part, result| result && yield(part, result).along(road) }

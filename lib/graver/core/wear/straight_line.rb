@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../value"
-
 module Graver
   module Core
     module Wear

@@ -1,8 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../fluid_card"
-require_relative "../../core/planning/fluid_plan"
-
 module Graver
   module Service
     module Planning
@@ -10,26 +7,26 @@ module Graver
       class Fluid
         # plan: Core::Planning::FluidPlan::Plan; grade: label or nil; mixing: [may, never] labels; order: [[axle, side]] or [];
         # order_from: sentence; methods: knowledge entries with whether their tool is owned
-        Card = Core::Value.define(:plan, :grade, :may, :never, :bleeds, :order, :order_from, :methods)
+        Summary = Core::Value.define(:plan, :grade, :may, :never, :bleeds, :order, :order_from, :methods)
 
         def initialize(context)
           @knowledge = context.knowledge
           @rules = context.knowledge.fluid
-          @owned = OwnedTools.new(context)
+          @owned = Workshop::OwnedTools.new(context)
         end
 
-        # VehicleOverviews::Overview, Scope::Chosen, Steps::Ordered -> Card
+        # VehicleOverviews::Overview, Scope::Chosen, Steps::Ordered -> Summary
         def call(overview, chosen, ordered)
-          fluid = FluidCard.new(@knowledge)
+          fluid = Judging::FluidSummary.new(@knowledge)
           card = fluid.call(overview)
           pushing = chosen.included.select { |axle| works(ordered, axle).include?("push") }
           pushed = pushing.map { |axle| fluid.pushed_ml(axle.overview, new_rotors: axle.works.include?("rotors_new")) }
           bled = ordered.lifts.flat_map(&:bleeding)
           plan = planner(overview.vehicle.kind).call(pushed: pushed.include?(nil) ? nil : pushed.sum, headroom: fluid.room_ml(overview), pushes: pushing.any?,
                                                      flushed: bled.sum { |corner| discs(corner) }, opened: opened(ordered))
-          Card.new(plan:, grade: card.grade, may: card.may, never: card.never, bleeds: bled.any?, order: bled.map { |corner| [corner.axle, corner.side] },
-                   order_from: order_from(overview, ordered.bleed),
-                   methods: bled.any? ? methods : [])
+          Summary.new(plan:, grade: card.grade, may: card.may, never: card.never, bleeds: bled.any?, order: bled.map { |corner| [corner.axle, corner.side] },
+                      order_from: order_from(overview, ordered.bleed),
+                      methods: bled.any? ? methods : [])
         end
 
         private

@@ -1,11 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../money_choices"
-require_relative "../supplies"
-require_relative "../../core/planning/hours"
-require_relative "../../core/planning/pad_cost"
-require_relative "../../core/planning/shop_quote"
-
 module Graver
   module Service
     module Planning
@@ -15,7 +9,7 @@ module Graver
         Choice = Core::Value.define(:axle, :supply, :life_km, :pads_cost, :rotors_cost)
         # hours: Core::Planning::Hours::Range; parts, consumables, tools: Float; unpriced: labels; shop: Float, shop_from: "quote"
         # or "estimate"; spent: Float, over_km: of what was spent before
-        Card = Core::Value.define(:currency, :hours, :parts, :consumables, :tools, :unpriced, :shop, :shop_from, :choices, :spent, :over_km) do
+        Summary = Core::Value.define(:currency, :hours, :parts, :consumables, :tools, :unpriced, :shop, :shop_from, :choices, :spent, :over_km) do
           def total = parts + consumables + tools
           # Nobody can say what is saved while a price is missing.
           def saving = shop && unpriced.empty? ? shop - total : nil
@@ -34,18 +28,18 @@ module Graver
         def initialize(context, hours_of:)
           @context = context
           @rules = context.knowledge.hours
-          @money = MoneyChoices.new(context)
-          @supplies = Supplies.new(context)
+          @money = Workshop::MoneyChoices.new(context)
+          @supplies = Workshop::Supplies.new(context)
           @hours_of = hours_of
         end
 
-        # overview: VehicleOverviews::Overview; lists: { parts:, consumables:, tools: } of Shopping; earlier: [Storage::Job] -> Card
+        # overview: VehicleOverviews::Overview; lists: { parts:, consumables:, tools: } of Shopping; earlier: [Storage::Job] -> Summary
         def call(overview, chosen, ordered, lists, job, earlier)
           hours = hours(ordered.lifts, earlier)
           parts, consumables, tools = sums(lists)
-          Card.new(currency: @money.chosen["currency"], hours:, parts:, consumables:, tools:, unpriced: unpriced(lists), shop: shop(job, parts, hours),
-                   shop_from: job&.quote ? "quote" : "estimate",
-                   choices: chosen.included.flat_map { |axle| choices(axle, lists[:parts]) }, spent: self.class.spent(earlier), over_km: over_km(overview))
+          Summary.new(currency: @money.chosen["currency"], hours:, parts:, consumables:, tools:, unpriced: unpriced(lists), shop: shop(job, parts, hours),
+                      shop_from: job&.quote ? "quote" : "estimate",
+                      choices: chosen.included.flat_map { |axle| choices(axle, lists[:parts]) }, spent: self.class.spent(earlier), over_km: over_km(overview))
         end
 
         private

@@ -1,9 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../wording"
-require_relative "../../core/planning/wrench_choice"
-require_relative "../../core/value"
-
 module Graver
   module Service
     module Planning
@@ -35,7 +31,7 @@ module Graver
         def item(kind, id, text, axle_id: nil, **tokens)
           rule = @rules.fetch(kind)
           tickable = rule.fetch("ticked", false)
-          Item.new(id: "#{kind}:#{id}", kind:, text:, todo: Wording.tokens(rule.fetch("todo"), tokens).then { |todo| todo[0].upcase + todo[1..] },
+          Item.new(id: "#{kind}:#{id}", kind:, text:, todo: Base::Wording.tokens(rule.fetch("todo"), tokens).then { |todo| todo[0].upcase + todo[1..] },
                    settled: tickable && @settled.include?("#{kind}:#{id}"), tickable:,
                    blocks: rule.fetch("blocks"), never: rule.fetch("never", false), axle_id:)
         end
@@ -46,7 +42,7 @@ module Graver
 
         def gap(gap)
           axle, field = gap.file.axle, gap.field
-          text = "#{axle.name.capitalize}: #{Wording.inside(field["label"])} not known; #{field["waits"]}."
+          text = "#{axle.name.capitalize}: #{Base::Wording.inside(field["label"])} not known; #{field["waits"]}."
           item(gap.blocks ? "data" : "wanted", "#{axle.id}.#{field["key"]}", text, axle_id: axle.id, find: field["find"])
         end
 
@@ -124,7 +120,7 @@ module Graver
         end
 
         def said(day) = day.strftime("%-d %B")
-        def named(part) = "#{part.line.axle.capitalize}: #{part.line.count || "?"} × #{Wording.inside(part.line.label)}"
+        def named(part) = "#{part.line.axle.capitalize}: #{part.line.count || "?"} × #{Base::Wording.inside(part.line.label)}"
         def order(part) = "Order “#{part.chosen.name}”#{" by #{said(part.order_by)}" if part.order_by}; tick it when it is there."
 
         def tools(plan)

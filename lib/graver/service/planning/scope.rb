@@ -1,14 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../road_ahead"
-require_relative "../schedule_choices"
-require_relative "../schools"
-require_relative "../wording"
-require_relative "../../core/errors"
-require_relative "../../core/planning/lifts"
-require_relative "../../core/planning/scope_rules"
-require_relative "../../core/value"
-
 module Graver
   module Service
     module Planning
@@ -36,14 +27,14 @@ module Graver
           @context = context
           @knowledge = context.knowledge
           @rules = Core::Planning::ScopeRules.new(@knowledge.scope)
-          @schools = Schools.new(context)
+          @schools = Axles::Schools.new(context)
         end
 
         # VehicleOverviews::Overview, the axle it begins with, what is on file of the scope or nil -> Chosen
         def call(overview, axle_id, on_file)
           axles = axles(overview, axle_id, on_file)
           Chosen.new(axles:, offers: offers(overview, axles), warnings: axles.select(&:included?).flat_map { |axle| warnings(axle) },
-                     schools: @schools.chosen.except(*Schools::JUDGING))
+                     schools: @schools.chosen.except(*Axles::Schools::JUDGING))
         end
 
         # Checks what the owner wants: { "axle id" => [work] }, { "axle id" => reason }. Raises InvalidEntry by field.
@@ -84,7 +75,7 @@ module Graver
         def axles(overview, axle_id, on_file) = overview.axles.map { |axle| axle_scope(axle, on_file || { "axles" => { axle_id.to_s => nil } }) }
 
         def halt(axle)
-          said = AxleRotors.said(@knowledge, axle.judged_rotors, axle.file.vehicle.distance_unit).reject { |side| side[:outcome] == "stay" }.map { |side| side[:sentence] }
+          said = Overview::AxleRotors.said(@knowledge, axle.judged_rotors, axle.file.vehicle.distance_unit).reject { |side| side[:outcome] == "stay" }.map { |side| side[:sentence] }
           works = (axle.works - %w[rotors_new rotors_turn] + [axle.rotors[:proposed]]).compact
           text = "#{axle.name.capitalize} rotors: #{said.join(" ")} Plan the axle anew#{", or say why not" unless axle.rotors[:must]}; what is done stays done."
           Halt.new(axle:, text:, must: axle.rotors[:must], works:, buy: [])
@@ -135,20 +126,20 @@ module Graver
           return "New rotors want new pads." if rule.nil? && rotor_work == "rotors_new"
 
           rule ||= rules.first
-          rule && Wording.new(overview.file.vehicle.distance_unit).fill(rule.sentence, overview.measures)
+          rule && Base::Wording.new(overview.file.vehicle.distance_unit).fill(rule.sentence, overview.measures)
         end
 
         def by_school
           @schools.proposed.to_h do |kind, option, work|
             label = @knowledge.schools.dig("job", kind, "options", option, "label")
-            [work, "The school you follow: #{Wording.inside(label)}."]
+            [work, "The school you follow: #{Base::Wording.inside(label)}."]
           end
         end
 
         def by_marks(overview)
           @knowledge.scope["proposed_by"].filter_map do |work, items|
             mark = overview.seen.find { |seen| items.fetch(seen.item["id"], []).include?(seen.mark["id"]) }
-            [work, "Seen on #{Wording.day(mark.date)}: #{mark.text}."] if mark
+            [work, "Seen on #{Base::Wording.day(mark.date)}: #{mark.text}."] if mark
           end.to_h
         end
 
@@ -182,7 +173,7 @@ module Graver
         # What could be done in the same session.
         def offers(overview, axles)
           began = axles.select(&:included?).map(&:name)
-          road = RoadAhead.new(@context).call(overview)
+          road = Forecast::Timeline.new(@context).call(overview)
           session = road.sessions.find { |each| each.axles.intersect?(began) && each.axles.length > 1 }
           others = session ? axles.select { |axle| session.axles.include?(axle.name) && !axle.included? } : []
           others.map { |axle| Offer.new(adds: { axle.file.axle.id => axle.proposed.keys }, text: session.text) } + fluid_offer(overview, axles)
@@ -190,10 +181,10 @@ module Graver
 
         def fluid_offer(overview, axles)
           due = overview.fluid or return []
-          soon = due.due_on <= @context.today + ScheduleChoices.new(@context).chosen.fetch("combine_days")
+          soon = due.due_on <= @context.today + Axles::ScheduleChoices.new(@context).chosen.fetch("combine_days")
           return [] if !soon || axles.any? { |axle| axle.works.include?("bleed") }
 
-          when_ = due.overdue_days.positive? ? "overdue since #{Wording.day(due.due_on)}" : "due on #{Wording.day(due.due_on)}"
+          when_ = due.overdue_days.positive? ? "overdue since #{Base::Wording.day(due.due_on)}" : "due on #{Base::Wording.day(due.due_on)}"
           [Offer.new(adds: axles.to_h { |axle| [axle.file.axle.id, axle.works + ["bleed"]] }, text: "The fluid is #{when_}: renew it while the wheels are off.")]
         end
       end

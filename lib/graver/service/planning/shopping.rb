@@ -1,12 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../owned_tools"
-require_relative "../supplies"
-require_relative "../schedule_choices"
-require_relative "../../core/planning/part_match"
-require_relative "../../core/planning/parts_list"
-require_relative "../../core/planning/tool_check"
-
 module Graver
   module Service
     module Planning
@@ -30,7 +23,7 @@ module Graver
           @knowledge = context.knowledge
         end
 
-        # Steps::Ordered, { axle name => AxleFile }, [Torque::Set], Storage::Job or nil -> [Part]
+        # Steps::Ordered, { axle name => AxleRecord }, [Torque::Set], Storage::Job or nil -> [Part]
         def parts(ordered, files, torque, job)
           ordered.setups.flat_map do |setup|
             lines = torque.map(&:line).select { |line| line.axle == setup.axle }
@@ -48,7 +41,7 @@ module Graver
         def tools(ordered, torque, job)
           drives = torque.map(&:line).select(&:drive).group_by(&:drive).transform_values { |lines| lines.map { |line| [drive(line.drive), line.label] }.uniq }
           ids = (ordered.placed || []).flat_map { |placed| placed.step.tools }
-          lines = Core::Planning::ToolCheck.new(@knowledge.tools).call(ids, drives, OwnedTools.new(@context).ids)
+          lines = Core::Planning::ToolCheck.new(@knowledge.tools).call(ids, drives, Workshop::OwnedTools.new(@context).ids)
           lines.map { |line| Tool.new(line:, settled: settled?(job, "tools:#{line.id}"), supply: supplies.of_item("tool", line.id, nil).first) }
         end
 
@@ -62,7 +55,7 @@ module Graver
         end
 
         def drive(id) = @knowledge.brake_data.label("wheel_nut.drive", id)
-        def supplies = @supplies ||= Supplies.new(@context)
+        def supplies = @supplies ||= Workshop::Supplies.new(@context)
         def settled?(job, item) = job&.settled&.include?(item) || false
 
         def part(line, file, job)
@@ -91,7 +84,7 @@ module Graver
         # nil unless the day is set
         def order_by(job, chosen)
           day = job&.planned_for or return
-          day - (chosen.lead_days || ScheduleChoices.new(@context).chosen.fetch("lead_days"))
+          day - (chosen.lead_days || Axles::ScheduleChoices.new(@context).chosen.fetch("lead_days"))
         end
 
         def checks(line, chosen, file)

@@ -1,11 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "scope"
-require_relative "../../core/planning/adjustments"
-require_relative "../../core/planning/bleed_order"
-require_relative "../../core/planning/progress"
-require_relative "../../core/value"
-
 module Graver
   module Service
     module Planning

@@ -1,8 +1,5 @@
 # frozen_string_literal: true
 
-require_relative "../torque_wrenches"
-require_relative "../../core/planning/torque_card"
-
 module Graver
   module Service
     module Planning
@@ -15,10 +12,10 @@ module Graver
 
         def initialize(context)
           @knowledge = context.knowledge
-          @wrenches = TorqueWrenches.new(context)
+          @wrenches = Workshop::TorqueWrenches.new(context)
         end
 
-        # Steps::Ordered, { axle name => AxleFile } -> [Set]
+        # Steps::Ordered, { axle name => AxleRecord } -> [Set]
         def call(ordered, files)
           fasteners = @knowledge.fasteners.to_h { |fastener| [fastener["id"], fastener] }
           lines = ordered.setups.flat_map do |setup|

@@ -1,0 +1,86 @@
+# frozen_string_literal: true
+
+require "rack/mock"
+require "tmpdir"
+require "yaml"
+require_relative "simulated_axle"
+
+module Benchmarks
+  # How long things take, each against a plain yardstick in the same run. Medians of several rounds.
+  class Speed
+    ROUNDS = 9
+    HOST = { "HTTP_HOST" => "127.0.0.1" }.freeze
+
+    def print_to(out)
+      Dir.mktmpdir do |folder|
+        context = Graver::Boot.context({ "GRAVER_DATABASE" => File.join(folder, "bench.sqlite3"), "GRAVER_TODAY" => "2026-05-16" })
+        Graver::Service::Tables::LoadHousehold.new(context).call(YAML.safe_load_file(File.join(Graver::Boot::ROOT, "demo/household.yml")))
+        forecast(out, context.knowledge.prior("pad"))
+        overview(out, context)
+        findings(out, context)
+        planning(out, context)
+        context.store.close
+      end
+    end
+
+    private
+
+    def forecast(out, prior)
+      axle = SimulatedAxle.new(:constant, 7)
+      ours = median { Graver::Core::Wear::Forecast.call(axle.history, prior) }
+      line = median(inner: 1000) { Graver::Core::Wear::StraightLine.fit(axle.points).reaches(3.0) }
+      say(out, "forecast of one axle (4 pads, #{axle.points.length - 1} services)", ours, "least-squares line", line)
+    end
+
+    def overview(out, context)
+      browser = Rack::MockRequest.new(Graver::Boot.rack(context))
+      fresh = median do
+        context.outlooks.clear
+        expect_ok(browser.get("/api/v1/vehicles/1", HOST))
+      end
+      again = median { expect_ok(browser.get("/api/v1/vehicles/1", HOST)) }
+      health = median(inner: 20) { expect_ok(browser.get("/api/v1/health", HOST)) }
+      say(out, "overview of a vehicle, forecast afresh", fresh, "health route", health)
+      say(out, "overview of a vehicle, nothing changed", again, "health route", health)
+    end
+
+    # With the forecasts known, everything that is judged about a vehicle.
+    def findings(out, context)
+      service = Graver::Service::Judging::Findings.new(context)
+      ours = median { service.call(1) }
+      health = median(inner: 20) { context.store.reachable? }
+      say(out, "verdicts of a vehicle (aim under 20 ms)", ours, "asking the file", health)
+    end
+
+    # A whole plan with the forecasts known; and the largest order of steps there is, with its proof.
+    def planning(out, context)
+      job = context.store.jobs.find(1)
+      plans = Graver::Service::Planning::JobPlan.new(context)
+      file = median { context.store.reachable? }
+      say(out, "plan of a job, all of it (aim under 50 ms)", median { plans.of_job(job) }, "asking the file", file)
+      scope = Graver::Service::Planning::Scope.new(context)
+      files = Graver::Service::Axles::AxleRecords.new(context).of([context.store.vehicles.find(1)]).values.first
+      setups = files.map { |axle| scope.setup(axle, %w[pads rotors_new clips pins hose]) }
+      steps = Graver::Service::Planning::Steps.new(context.knowledge)
+      adjustment = { 1 => { "deed" => "insert", "after" => "settle", "text" => "Tea" } }
+      order = median { steps.call(setups, files.first, possible: true, adjustments: adjustment) }
+      say(out, "order and proof of both axles' steps", order, "asking the file", file)
+    end
+
+    def expect_ok(response) = response.status == 200 || raise("answered #{response.status}")
+
+    # Seconds of one call: the median over rounds, each of `inner` calls.
+    def median(inner: 1, &block)
+      yield
+      Array.new(ROUNDS) do
+        start = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+        inner.times(&block)
+        (Process.clock_gettime(Process::CLOCK_MONOTONIC) - start) / inner
+      end.sort[ROUNDS / 2]
+    end
+
+    def say(out, what, seconds, yardstick, other)
+      out.puts format("%-48s %9.2f ms   %-20s %9.4f ms   ratio %.0f", what, seconds * 1000, yardstick, other * 1000, seconds / other)
+    end
+  end
+end

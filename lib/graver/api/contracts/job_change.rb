@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Contracts
+      # A job moved, made ready, started or dropped.
+      class JobChange < Contract
+        json do
+          optional(:planned_for).maybe(:string, max_size?: 20)
+          optional(:state).maybe(:string, included_in?: %w[draft ready started dropped])
+          optional(:because).maybe(:string, max_size?: 500)
+        end
+      end
+    end
+  end
+end

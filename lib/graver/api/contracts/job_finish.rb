@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Contracts
+      # A job that is done: when, at which odometer, and how thick what went on is.
+      class JobFinish < Contract
+        MOST_FITS = 12
+        json do
+          optional(:date).maybe(:string, max_size?: 20)
+          # An empty odometer is let through: what is wrong with it is said with all the rest.
+          required(:odometer).hash do
+            required(:value).value(:string, max_size?: 20)
+            optional(:unit).filled(:string, included_in?: DISTANCE_UNITS)
+            optional(:keep).filled(:bool)
+          end
+          optional(:fitted).value(:array, max_size?: MOST_FITS).each do
+            hash do
+              required(:axle).filled(:integer)
+              required(:part).filled(:string, included_in?: %w[pad rotor])
+              required(:value).maybe(:string, max_size?: 40)
+              optional(:unit).maybe(:string, included_in?: READING_UNITS - %w[percent share])
+            end
+          end
+          optional(:hours).maybe(:string, max_size?: 20)
+          optional(:spent).maybe(:string, max_size?: 20)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Contracts
+      # A new vehicle.
+      class NewVehicle < Contract
+        json do
+          required(:name).filled(:string, max_size?: 60)
+          required(:kind).filled(:string, included_in?: KINDS.keys)
+          optional(:distance_unit).filled(:string, included_in?: DISTANCE_UNITS)
+          optional(:discs).hash do
+            optional(:front).filled(:integer, included_in?: [1, 2])
+            optional(:rear).filled(:integer, included_in?: [1, 2])
+          end
+        end
+
+        rule(:name) { key.failure("needs a name you know it by") if value.strip.empty? }
+      end
+    end
+  end
+end

@@ -1,0 +1,14 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Contracts
+      # How the household likes things scheduled.
+      class ScheduleChange < Contract
+        json do
+          %i[lead_days combine_km combine_days comfort_percent].each { |choice| optional(choice).filled(:integer) }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,15 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Contracts
+      # A tool that is owned, or is not any more.
+      class ToolOwned < Contract
+        json do
+          required(:tool).filled(:string, max_size?: 60)
+          required(:owned).filled(:bool)
+        end
+      end
+    end
+  end
+end

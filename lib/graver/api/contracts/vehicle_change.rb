@@ -1,0 +1,18 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Contracts
+      # A change of a vehicle.
+      class VehicleChange < Contract
+        json do
+          optional(:name).filled(:string, max_size?: 60)
+          optional(:distance_unit).filled(:string, included_in?: DISTANCE_UNITS)
+          optional(:archived).filled(:bool)
+        end
+
+        rule(:name) { key.failure("needs a name you know it by") if key? && value.strip.empty? }
+      end
+    end
+  end
+end

@@ -1,0 +1,17 @@
+# frozen_string_literal: true
+
+module Graver
+  module Core
+    module Judgement
+      # One line of a rule table: holds when the measure is at least (or at most) the threshold.
+      Rule = Value.define(:id, :word, :measure, :at_least, :at_most, :sentence, :source) do
+        def holds?(measures)
+          value = measures[measure]
+          return false if value.nil?
+
+          (at_least.nil? || value >= at_least) && (at_most.nil? || value <= at_most)
+        end
+      end
+    end
+  end
+end

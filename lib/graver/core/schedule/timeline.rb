@@ -1,0 +1,137 @@
+# frozen_string_literal: true
+
+require "date"
+
+module Graver
+  module Core
+    module Schedule
+      # The driving ahead of a vehicle: from days to distance and back, with seasons, planned trips and a changed commute.
+      #
+      # Wear is forecast in usual kilometres; where a trip or a new commute is harder on the brakes, one kilometre of it
+      # counts for more. The spread of the driving scales everything but the trips.
+      class Timeline
+        # Seasons are followed month by month so far; beyond, years are alike.
+        SEASONAL_DAYS = 1100
+        FURTHEST_DAYS = 36_500
+        # A change this far back is in the odometer's own readings by now.
+        SETTLED_DAYS = 180
+        # Nine even points of the driving's spread.
+        SPREAD = (1..9).map { |n| Wear::Normal.quantile((n - 0.5) / 9.0) }.freeze
+
+        attr_reader :driving, :as_of, :trips, :changes
+
+        # Driving, Date, [Trip], [Change]
+        def initialize(driving, as_of, trips: [], changes: [])
+          @driving = driving
+          @as_of = as_of
+          @trips = trips.select { |trip| trip.to >= as_of }
+          @changes = changes.reject { |change| change.from < as_of - SETTLED_DAYS }.sort_by(&:from)
+          @middle = legs(1.0)
+          @known = {}.compare_by_identity
+        end
+
+        # Distance on the odometer after so many usual km of wear, at the median driving.
+        def actual_km(usual_km) = between(@middle, :usual, :actual, usual_km)
+        # A forecast in usual km as one in km of the odometer.
+        def along(life) = plain? ? life : life.mapped { |km| actual_km(km) }
+        # Days until a distance on the odometer, at the median driving.
+        def days_for(distance_km) = between(@middle, :actual, :day, distance_km)
+        # Distance on the odometer by a day, at the median driving.
+        def km_by(date) = between(@middle, :day, :actual, [(date - as_of).to_i, 0].max.to_f)
+
+        # Life (km of the odometer) -> { 0.05 => days, ... }, the spread of the driving mixed in. Worked out once for each life:
+        # many screens ask for the same.
+        def days_until(life)
+          @known[life] ||= begin
+            earlier = 0.0
+            Wear::Life::PROBABILITIES.to_h { |probability| [probability, earlier = days_at(life, probability, earlier)] }.freeze
+          end
+        end
+
+        private
+
+        def plain? = @trips.all? { |trip| trip.wear_factor == 1 } && @changes.all? { |change| change.wear_factor == 1 }
+        def spread = @spread ||= SPREAD.map { |z| plain_and_even? ? Math.exp(z * driving.log_sd) : legs(Math.exp(z * driving.log_sd)) }
+        def plain_and_even? = @trips.empty? && @changes.empty? && driving.season.nil?
+
+        # Looked for from `low` on: doubled until it is passed, then halved to a quarter of a day.
+        def days_at(life, probability, low)
+          return 0.0 if life.chance_now >= probability
+
+          high = [low * 1.5, 64.0].max
+          low, high = high, high * 2 while high < FURTHEST_DAYS && chance(life, high) < probability
+          while high - low > 0.25
+            middle = (low + high) / 2
+            chance(life, middle) < probability ? low = middle : high = middle
+          end
+          high
+        end
+
+        # The chance that the limit is passed by a day. A scaled way reaches other wear than the median one does at the same distance.
+        def chance(life, day)
+          return spread.sum { |scale| life.chance_passed(driving.km_per_day * scale * day) } / spread.length if plain_and_even?
+
+          spread.sum { |way| life.chance_passed(actual_km(between(way, :day, :usual, day))) } / spread.length
+        end
+
+        # [{ day:, actual:, usual: }] at every place where the pace changes.
+        def legs(scale)
+          actual = usual = 0.0
+          places = boundaries
+          rows = places.each_cons(2).map do |from, to|
+            row = { day: from, actual:, usual: }
+            base = pace(from) * scale * (to - from)
+            extra = trips_between(from, to)
+            actual += base + extra.sum(&:first)
+            usual += (base * factor(from)) + extra.sum { |km, harder| km * harder }
+            row
+          end
+          columns([*rows, { day: places.last, actual:, usual: }])
+        end
+
+        def columns(rows) = %i[day actual usual].to_h { |key| [key, rows.map { |row| row[key] }] }
+
+        def boundaries
+          marks = @trips.flat_map { |trip| [day(trip.from), day(trip.to) + 1] } + @changes.map { |change| day(change.from) }
+          marks += months if driving.season
+          [0.0, *marks.select { |mark| mark.positive? && mark < FURTHEST_DAYS }, FURTHEST_DAYS.to_f].uniq.sort
+        end
+
+        def months
+          first = Date.new(as_of.year, as_of.month, 1)
+          (1..(SEASONAL_DAYS / 30)).map { |count| ((first >> count) - as_of).to_f }
+        end
+
+        def day(date) = (date - as_of).to_f
+
+        def pace(from)
+          km = @changes.reverse.find { |change| day(change.from) <= from && change.km_per_day }&.km_per_day || driving.km_per_day
+          from < SEASONAL_DAYS && driving.season ? km * driving.season[(as_of + from.to_i).month - 1] : km
+        end
+
+        def factor(from) = @changes.reverse.find { |change| day(change.from) <= from }&.wear_factor || 1.0
+
+        # [[km, wear factor], ...] of the trips under way between two days.
+        def trips_between(from, to)
+          @trips.filter_map do |trip|
+            start = [day(trip.from), 0.0].max
+            stop = day(trip.to) + 1
+            share = ([to, stop].min - [from, start].max) / (stop - start)
+            [trip.km * share, trip.wear_factor] if share.positive?
+          end
+        end
+
+        def between(legs, from, to, value)
+          places = legs.fetch(from)
+          return legs.fetch(to).last if value >= places.last
+
+          at = [(places.bsearch_index { |place| place > value } || places.length) - 1, 0].max
+          span = places[at + 1] - places[at]
+          return legs.fetch(to)[at] unless span.positive?
+
+          legs.fetch(to)[at] + ((legs.fetch(to)[at + 1] - legs.fetch(to)[at]) * (value - places[at]) / span)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+module Graver
+  module Core
+    module Wear
+      # How a forecast did, once the truth is known: where the first pad of the set met the limit.
+      #
+      # The end is read off the log: the first reading at or under the limit, and the one before it of that position (or
+      # when it was fitted); in between wear is taken as even. A set renewed before its end tells only that it would have lasted longer.
+      module Backtest
+        # km: odometer at which the limit was met, or nil; at_least_km: it lasted to here without meeting it.
+        End = Value.define(:km, :at_least_km)
+        # was_km: from where the forecast was given, nil while open; at_least_km: how far it has lasted; held: whether the 80 %
+        # band did, nil while open; late: whether "look again" was
+        Verdict = Value.define(:was_km, :at_least_km, :held, :late)
+
+        module_function
+
+        # set: { component => Fitting }, its limit in mm, until_km: where it was last known to be on -> End
+        def end_of(set, limit_mm, until_km)
+          ends = set.values.filter_map { |fitting| crossing(fitting, limit_mm) }
+          End.new(km: ends.min, at_least_km: until_km)
+        end
+
+        # quantiles: { 0.1 => km, ... } from as_of_km; look_again_km from there too. Only a look at the end or beyond can
+        # show that a band held; a set that outlived its band has shown that it did not.
+        def judge(quantiles, look_again_km, as_of_km, ending)
+          lasted = ending.at_least_km - as_of_km
+          return Verdict.new(was_km: nil, at_least_km: lasted, held: lasted > quantiles.fetch(0.9) ? false : nil, late: nil) unless ending.km
+
+          was = [ending.km - as_of_km, 0.0].max
+          Verdict.new(was_km: was, at_least_km: lasted, held: was.between?(quantiles.fetch(0.1), quantiles.fetch(0.9)), late: was < look_again_km)
+        end
+
+        def crossing(fitting, limit_mm)
+          points = [*(fitting.fitted_km && [[fitting.fitted_km, fitting.new.value_mm]]), *fitting.observations.map { |seen| [seen.distance_km, seen.thickness.value_mm] }]
+          points.each_cons(2) do |(from, before), (to, after)|
+            next unless after <= limit_mm
+
+            return before <= limit_mm ? from : from + ((to - from) * (before - limit_mm) / (before - after))
+          end
+          nil
+        end
+
+        private_class_method :crossing
+      end
+    end
+  end
+end

@@ -1,0 +1,13 @@
+# frozen_string_literal: true
+
+module Graver
+  module Core
+    module Wear
+      # What happened to one component (one pad position or one rotor) since one set went on.
+      # fitted_km    odometer at fitting, or nil when not known
+      # new          Thickness when fitted (a guess has a large uncertainty)
+      # observations in order of distance
+      Fitting = Value.define(:fitted_km, :new, :observations)
+    end
+  end
+end

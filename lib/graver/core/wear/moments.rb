@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+module Graver
+  module Core
+    module Wear
+      # An axle's history in the order of the odometer: at each moment what went on and what was read there.
+      #
+      # Moment: km; fits { component => Thickness when it went on, or Guess }; readings [[component, Observation]];
+      # freed [component].
+      module Moments
+        Moment = Value.define(:km, :fits, :readings, :freed)
+        # Where a component with no known fitting begins: somewhere between new and its limit.
+        Guess = Value.define(:value_mm, :standard_uncertainty_mm, :shared_mm)
+
+        module_function
+
+        # History -> [Moment]; those of one odometer stay apart where old pads were read and new ones fitted there.
+        def call(history)
+          rows = history.sets.each_with_index.flat_map { |set, number| set.flat_map { |component, fitting| rows(component, fitting, number, history.limit_mm) } }
+          rows += history.freed.map { |km, components| [km, history.sets.length, :freed, components] }
+          moments = rows.group_by { |km, number, _| [km.to_f, number] }.sort_by(&:first)
+          moments.map { |(km, _), here| moment(km, here) }
+        end
+
+        def rows(component, fitting, number, limit_mm)
+          readings = fitting.observations.map { |observation| [observation.distance_km, number, :read, [component, observation]] }
+          start = fitting.fitted_km || readings.first&.first
+          start ? [[start, number, :fit, [component, start_of(fitting, limit_mm)]], *readings] : []
+        end
+
+        def start_of(fitting, limit_mm)
+          return fitting.new if fitting.fitted_km
+
+          Guess.new(value_mm: (fitting.new.value_mm + limit_mm) / 2.0, standard_uncertainty_mm: [(fitting.new.value_mm - limit_mm).abs, 1.0].max, shared_mm: 0.0)
+        end
+
+        def moment(km, rows)
+          of = ->(kind) { rows.select { |row| row[2] == kind }.map(&:last) }
+          Moment.new(km:, fits: of.call(:fit).to_h, readings: of.call(:read), freed: of.call(:freed).flatten.uniq)
+        end
+
+        private_class_method :rows, :start_of, :moment
+      end
+    end
+  end
+end

@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module Graver
+  # What the owner entered cannot be used; `faults` lists every one found, each a Fault.
+  class InvalidEntry < Error
+    # One thing wrong with one field: `field` is a dotted path, `code` a stable word, `message` a sentence.
+    Fault = Struct.new(:field, :code, :message, keyword_init: true)
+
+    attr_reader :faults
+
+    def self.of(field, code, message) = new([Fault.new(field:, code:, message:)])
+
+    def initialize(faults)
+      @faults = faults.freeze
+      super(faults.map(&:message).join("; "))
+    end
+
+    # The same faults seen from an enclosing record: "value" becomes "readings.3.value".
+    def under(prefix)
+      self.class.new(faults.map { |fault| fault.dup.tap { |copy| copy.field = [prefix, fault.field].reject(&:empty?).join(".") } })
+    end
+  end
+end

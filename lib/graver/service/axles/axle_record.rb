@@ -1,0 +1,163 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Axles
+      # Everything on file about one axle, in the core's terms.
+      class AxleRecord
+        # What holds for all vehicles of the household. instruments: { id => Core::Measurement::Instrument };
+        # school_limit_mm: where pads are done when the owner set no limit.
+        Household = Core::Value.define(:knowledge, :instruments, :school_limit_mm)
+
+        attr_reader :vehicle, :axle, :data, :look_overs, :ahead
+
+        # data: { key => Storage::BrakeDatum }; look_overs: all of the vehicle, oldest first.
+        # ahead: PlansAhead::Planned of the vehicle.
+        # sources: { key => [Storage::BrakeDatum] }, the newest of each source where they were not chosen among
+        def initialize(vehicle:, axle:, data:, look_overs:, household:, sources: {}, ahead: PlansAhead::NOTHING)
+          @vehicle = vehicle
+          @axle = axle
+          @data = data
+          @look_overs = look_overs
+          @knowledge, @instruments, @school_limit_mm = household.deconstruct
+          @sources = sources
+          @ahead = ahead
+        end
+
+        def number(key) = data[key] && Core::Quantity::EnteredNumber.parse(data[key].value)
+        def choice(key) = data[key]&.value
+        def count(key) = number(key)&.value&.to_i
+
+        def length_mm(key)
+          datum = data[key]
+          datum && Core::Quantity::LENGTH.to_base(number(key).value, datum.unit)
+        end
+
+        # What decides which brake data exist here (BrakeDataCatalogue#applying).
+        def place
+          { vehicle_kind: vehicle.kind, axle: axle.name, caliper:, parking_brake:, retention: choice("rotor.retention"),
+            hose_fitting: choice("hose.fitting") }
+        end
+
+        # nil where it is not known. An axle of which the catalogue asks no parking brake (a car's front, a motorcycle) has none.
+        def parking_brake
+          asked = @knowledge.brake_data.field("parking_brake.kind")
+          asked["vehicles"].include?(vehicle.kind) && asked["axles"].include?(axle.name) ? choice("parking_brake.kind") : "none"
+        end
+
+        def volume_ml(key) = data[key] && Core::Quantity::VOLUME.to_base(number(key).value, data[key].unit)
+
+        def caliper = choice("caliper.kind")
+        def opposed? = caliper ? @knowledge.caliper(caliper).fetch("opposed") : false
+        def discard_mm = length_mm("rotor.discard_thickness")
+
+        # The owner's limit, or the careful default; never below the maker's figures.
+        def limit_mm = [length_mm("pad.service_limit") || @school_limit_mm, length_mm("pad.discard_thickness"), overall_limit_mm].compact.max
+
+        # Is the limit that decides stated with the plate?
+        def limit_overall? = !overall_limit_mm.nil? && limit_mm == overall_limit_mm
+
+        # Where that limit comes from, in words.
+        def limit_from
+          return "the maker's figure" if [length_mm("pad.discard_thickness"), overall_limit_mm].compact.max == limit_mm
+
+          length_mm("pad.service_limit") ? "your own" : "the school you follow"
+        end
+
+        def positions = axle.sides.product(%w[inner outer]).map { |pair| pair.join("_") }
+
+        # limit_mm: another limit to ask "what if" with.
+        def specifications(limit_mm: self.limit_mm)
+          { "pad" => specification("pad", positions, length_mm("pad.new_thickness"), limit_mm),
+            "rotor" => specification("rotor", axle.sides, length_mm("rotor.new_thickness"), discard_mm) }
+        end
+
+        # What a reading of a part needs to know; of runout and parking shoes nothing is on file.
+        def part(part)
+          known = specifications[part] or return Core::Measurement::Normalise::Part.unknown
+          Core::Measurement::Normalise::Part.new(new_mm: known.new_mm, backing_mm: known.backing_mm, backing_uncertainty_mm: known.backing_uncertainty_mm,
+                                                 limit_overall: known.limit_overall)
+        end
+
+        def entries = @entries ||= LogEntries.call(look_overs, axle.id, @instruments)
+
+        # Units this vehicle has been read in.
+        def units_used = @units_used ||= look_overs.flat_map { |look_over| look_over.readings.filter_map(&:unit) }.uniq
+
+        # Entries of a position in its sets, oldest first: [[Entry, ...], ...]
+        def sets(part, side, pad = nil)
+          entries.select { |entry| entry.part == part && here?(entry, side, pad) }.slice_before(&:renewal?).to_a
+        end
+
+        # Those since the set that is on went on.
+        def since_fit(...) = sets(...).last || []
+
+        # Every place read at a position in its newest look-over: [[ReadingRow], date], or nil. Runout and shoes too.
+        def newest_rows(part, side, pad = nil)
+          mine = look_overs.map { |look_over| [look_over.readings.select { |row| row.axle_id == axle.id && row.part == part && here?(row, side, pad) }, look_over.date] }
+          rows, date = mine.reverse.find { |found, _| found.any? }
+          read = rows&.select { |row| row.event == "reading" && row.value }
+          read&.any? ? [read, date] : nil
+        end
+
+        def reading_of(row) = LogEntries.reading(row, @instruments)
+
+        # The last Measurement::Reading of a position on the part that is on now, or nil: a renewed part starts unread.
+        def newest_reading(...) = newest_entry(...)&.reading
+
+        # The same as its row on file, with its look-over: [ReadingRow, LookOver] or nil.
+        def newest_row(...)
+          entry = newest_entry(...) or return
+          look_over = look_overs.find { |each| each.readings.any? { |row| row.id == entry.ref } }
+          [look_over.readings.find { |row| row.id == entry.ref }, look_over]
+        end
+
+        # When this axle was last read, or nil.
+        def last_look = entries.select(&:thickness?).map(&:date).max
+
+        def odometer = look_overs.map { |look_over| [look_over.date, look_over.odometer_km] }.uniq
+
+        # The maker's limit with plate, less the plate.
+        def overall_limit_mm
+          overall = length_mm("pad.overall_limit")
+          overall && [overall - (length_mm("pad.backing_plate") || @knowledge.measurement.dig("backing_plate", "typical_mm")), 0].max
+        end
+
+        # Fastener and other brake data as the planner wants them.
+        def planning_data
+          data.to_h do |key, datum|
+            quantity = @knowledge.brake_data.field(key)&.fetch("quantity")
+            torque = quantity == "torque" ? { torque: torque(datum), rivals: rivals(key).map { |rival| [torque(rival), rival.source] } } : {}
+            [key, { value: datum.value, unit: datum.unit, source: datum.source, number: %w[count angle].include?(quantity) ? number(key) : nil, **torque }]
+          end
+        end
+
+        def torque(datum) = Core::Planning::Torque.parse(datum.value, datum.unit)
+
+        # Other sources' newest values of a torque that differ from the one that counts, until the owner has chosen. What is only
+        # copied or usual is no source for a torque.
+        def rivals(key)
+          now = data[key] or return []
+          @sources.fetch(key, []).reject { |datum| Core::Planning::TorqueCard::HEARSAY.include?(datum.source) }
+                  .select { |datum| torque(datum).differs?(torque(now), @knowledge.brake_data.rival_share) }
+        end
+
+        private
+
+        # A fit without a side concerns both.
+        def here?(entry, side, pad) = [nil, side].include?(entry.side) && [nil, pad].include?(entry.pad)
+
+        def newest_entry(part, side, pad = nil, until_day: nil)
+          mine = entries.select { |entry| entry.part == part && here?(entry, side, pad) }
+          mine.select! { |entry| entry.date <= until_day } if until_day
+          mine.last if mine.last&.event == "reading"
+        end
+
+        def specification(part, components, new_mm, limit_mm)
+          Core::Wear::PartSpecification.new(part:, components:, new_mm:, limit_mm:, backing_mm: part == "pad" ? length_mm("pad.backing_plate") : nil,
+                                            backing_uncertainty_mm: nil, limit_overall: part == "pad" && limit_overall?)
+        end
+      end
+    end
+  end
+end

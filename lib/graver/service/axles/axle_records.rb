@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Axles
+      # Fetches axle files, in the same few queries for one vehicle or the whole household.
+      class AxleRecords
+        def initialize(context)
+          @context = context
+        end
+
+        # [Storage::Vehicle] -> { vehicle id => [AxleRecord] }
+        def of(vehicles)
+          look_overs = @context.store.look_overs.of_vehicles(vehicles.map(&:id))
+          data = @context.store.brake_data.current_of(vehicles.flat_map { |vehicle| vehicle.axles.map(&:id) })
+          @sources = @context.store.brake_data.by_source_of(vehicles.flat_map { |vehicle| vehicle.axles.map(&:id) })
+          planned = PlansAhead.new(@context).of(vehicles)
+          @household = AxleRecord::Household.new(knowledge: @context.knowledge, instruments: Instruments.new(@context).core, school_limit_mm: Schools.new(@context).pad_limit_mm)
+          vehicles.to_h { |vehicle| [vehicle.id, files(vehicle, data, look_overs.fetch(vehicle.id, []), planned.fetch(vehicle.id))] }
+        end
+
+        # Raises NotFound.
+        def find(axle_id)
+          vehicle = @context.store.vehicles.find(@context.store.vehicles.find_axle(axle_id).vehicle_id)
+          of([vehicle]).fetch(vehicle.id).find { |file| file.axle.id == axle_id }
+        end
+
+        private
+
+        # What holds for the whole vehicle is kept with its first axle.
+        def files(vehicle, data, look_overs, ahead)
+          shared = data.fetch(vehicle.axles.first.id, {}).select { |key, _| @context.knowledge.brake_data.vehicle_wide?(key) }
+          vehicle.axles.map do |axle|
+            AxleRecord.new(vehicle:, axle:, data: data.fetch(axle.id, {}).merge(shared), look_overs:, ahead:, household: @household, sources: @sources.fetch(axle.id, {}))
+          end
+        end
+      end
+    end
+  end
+end

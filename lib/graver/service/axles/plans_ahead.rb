@@ -1,0 +1,119 @@
+# frozen_string_literal: true
+
+require "date"
+
+module Graver
+  module Service
+    module Axles
+      # What the owner has noted of the time ahead of a vehicle: trips, other driving, inspections.
+      class PlansAhead
+        include Base::FieldFaults
+
+        # rows: [Storage::AheadRow]; trips, changes as the core wants them; inspections: [Storage::AheadRow]
+        Planned = Core::Value.define(:rows, :trips, :changes, :inspections)
+        NOTHING = Planned.new(rows: [], trips: [], changes: [], inspections: [])
+        DAYS_A_YEAR = 365.25
+        FURTHEST_YEARS = 10
+        MOST = 60
+        # km of one trip, of one year; how much harder or easier on the brakes
+        TRIP_KM = (1..40_000)
+        YEAR_KM = (0..300_000)
+        WEAR_FACTOR = (0.1..10)
+
+        def initialize(context)
+          @context = context
+          @store = context.store
+        end
+
+        # [Storage::Vehicle] -> { vehicle id => Planned }
+        def of(vehicles)
+          rows = @store.ahead.of_vehicles(vehicles.map(&:id))
+          vehicles.to_h { |vehicle| [vehicle.id, planned(rows.fetch(vehicle.id, []))] }
+        end
+
+        # given: { kind:, name:, from:, to:, distance:, unit:, wear_factor: }, texts as typed. Raises InvalidEntry, NotFound.
+        def add(vehicle_id, given)
+          vehicle = @store.vehicles.find(vehicle_id)
+          raise InvalidEntry.of("", "too_many", "more than #{MOST} things are planned: take some away first") if of([vehicle]).fetch(vehicle.id).rows.length >= MOST
+
+          @faults = []
+          row = row(given, vehicle)
+          raise_faults
+
+          @store.transaction { @store.ahead.add(vehicle.id, row, at: @context.now) }
+        end
+
+        # -> vehicle id. Raise NotFound.
+        def remove(id) = @store.transaction { @store.ahead.remove(id, at: @context.now) }
+        def restore(id) = @store.transaction { @store.ahead.restore(id) }
+
+        private
+
+        def planned(rows)
+          kinds = rows.group_by(&:kind)
+          Planned.new(rows:, inspections: kinds.fetch("inspection", []), trips: kinds.fetch("trip", []).map { |row| trip(row) }, changes: kinds.fetch("driving", []).map do |row|
+            change(row)
+          end)
+        end
+
+        def trip(row) = Core::Schedule::Trip.new(from: row.from_on, to: row.to_on || row.from_on, km: km(row), wear_factor: factor(row))
+        def change(row) = Core::Schedule::Change.new(from: row.from_on, km_per_day: row.distance && (km(row) / DAYS_A_YEAR), wear_factor: factor(row))
+        def km(row) = Core::Quantity::DISTANCE.to_base(number(row.distance), row.unit)
+        def factor(row) = row.wear_factor ? number(row.wear_factor).to_f : 1.0
+        def number(text) = Core::Quantity::EnteredNumber.parse(text).value
+
+        def row(given, vehicle)
+          from, to = read_days(given)
+          { kind: given[:kind], name: name(given), from_on: from&.iso8601, to_on: to&.iso8601, unit: given[:unit] || vehicle.distance_unit,
+            distance: under("distance") { distance(given, given[:unit] || vehicle.distance_unit) }, wear_factor: under("wear_factor") { read_factor(given) } }
+        end
+
+        def name(given)
+          text = given[:name].to_s.strip
+          text.empty? ? @context.knowledge.schedule.dig("entries", given[:kind], "label") : text
+        end
+
+        def read_days(given)
+          from = day("from", given[:from])
+          to = given[:kind] == "trip" && !blank?(given[:to]) ? day("to", given[:to]) : nil
+          check_length(from, to) if from && to
+          last = to || from
+          fault(to ? "to" : "from", "in_past", "lies behind us: note what is ahead") if last && given[:kind] != "driving" && last < @context.today
+          [from, to]
+        end
+
+        def check_length(from, to)
+          fault("to", "out_of_range", "a trip ends on the day it begins, or later") if to < from
+          fault("to", "out_of_range", "a trip of more than a year is a change of driving") if to > from + 366
+        end
+
+        def day(field, text)
+          date = Date.iso8601(text.to_s)
+          return date if date.between?(@context.today << 120, @context.today >> (12 * FURTHEST_YEARS))
+
+          fault(field, "out_of_range", "lies more than #{FURTHEST_YEARS} years away")
+        rescue Date::Error
+          fault(field, "not_a_day", "needs a day such as #{@context.today.iso8601}")
+        end
+
+        def distance(given, unit)
+          return if given[:kind] == "inspection" || (given[:kind] == "driving" && blank?(given[:distance]) && !blank?(given[:wear_factor]))
+
+          km = Core::Quantity::DISTANCE.to_base(number(given[:distance].to_s), unit)
+          range = given[:kind] == "trip" ? TRIP_KM : YEAR_KM
+          fault("distance", "out_of_range", "lies between #{range.min} and #{range.max} km#{" a year" if given[:kind] == "driving"}") unless range.cover?(km)
+          given[:distance].to_s.strip
+        end
+
+        def read_factor(given)
+          return if blank?(given[:wear_factor]) || given[:kind] == "inspection"
+
+          fault("wear_factor", "out_of_range", "lies between #{WEAR_FACTOR.min} and #{WEAR_FACTOR.max} times usual wear") unless WEAR_FACTOR.cover?(number(given[:wear_factor]))
+          given[:wear_factor].strip
+        end
+
+        def blank?(text) = text.to_s.strip.empty?
+      end
+    end
+  end
+end

@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Axles
+      # How the household likes things scheduled: lead time of parts, what is near enough for one session, how careful.
+      class ScheduleChoices
+        KEY = "schedule"
+
+        def initialize(context)
+          @context = context
+          @choices = context.knowledge.schedule.fetch("choices")
+        end
+
+        # { "lead_days" => 7, ... }
+        def chosen = @chosen ||= @choices.transform_values { |choice| choice["value"] }.merge((@context.store.preferences.get(KEY) || {}).slice(*@choices.keys))
+
+        # The chance of having passed the limit by the next look, 0 to 1
+        def comfort = chosen.fetch("comfort_percent") / 100.0
+
+        # given: { lead_days: 10 }, any of them. Raises InvalidEntry.
+        def choose(given)
+          wanted = given.transform_keys(&:to_s).slice(*@choices.keys)
+          faults = wanted.filter_map do |key, value|
+            least, most = @choices.fetch(key).values_at("least", "most")
+            InvalidEntry::Fault.new(field: key, code: "out_of_range", message: "lies between #{least} and #{most}") unless value.between?(least, most)
+          end
+          raise InvalidEntry, faults if faults.any?
+
+          @context.store.transaction { @context.store.preferences.set(KEY, chosen.merge(wanted)) }
+          @chosen = nil
+          chosen
+        end
+      end
+    end
+  end
+end

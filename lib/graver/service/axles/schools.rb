@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Axles
+      # Which of the trade's schools the household follows.
+      class Schools
+        KEY = "schools"
+        # Those that bear on verdicts; the others on the job itself.
+        JUDGING = %w[pads rotors].freeze
+
+        def initialize(context)
+          @context = context
+          @knowledge = context.knowledge
+        end
+
+        # { "pads" => entry, "bed_in" => entry, ... } of knowledge/rules/schools.yml
+        def self.all(knowledge) = knowledge.schools.slice(*JUDGING).merge(knowledge.schools.fetch("job"))
+
+        # { "pads" => "careful", "rotors" => "reuse", "bed_in" => "maker", ... }
+        def chosen = @chosen ||= all.transform_values { |school| school.fetch("default") }.merge((@context.store.preferences.get(KEY) || {}).slice(*all.keys))
+
+        # What steps see of the job's schools: ["bed_in.maker", ...]; and what they propose: [[kind, option, work], ...].
+        def for_job = chosen.except(*JUDGING).map { |kind, id| "#{kind}.#{id}" }
+
+        def proposed
+          chosen.except(*JUDGING).filter_map { |kind, id| (work = all.dig(kind, "options", id, "proposes")) && [kind, id, work] }
+        end
+
+        # mm at which pads are done where the owner has set no limit of their own
+        def pad_limit_mm = @knowledge.pad_limit(@knowledge.schools.dig("pads", "options", chosen.fetch("pads"), "limit")).fetch("mm")
+
+        # given: { pads:, rotors:, bed_in:, ... }, any of them. Raises InvalidEntry.
+        def choose(given)
+          wanted = given.transform_keys(&:to_s).slice(*all.keys)
+          faults = wanted.reject { |kind, id| all.dig(kind, "options").key?(id) }.map do |kind, _|
+            InvalidEntry::Fault.new(field: kind, code: "unknown_choice", message: "needs one of #{all.dig(kind, "options").keys.join(", ")}")
+          end
+          raise InvalidEntry, faults if faults.any?
+
+          @context.store.transaction { @context.store.preferences.set(KEY, chosen.merge(wanted)) }
+          @chosen = nil
+          chosen
+        end
+
+        private
+
+        def all = self.class.all(@knowledge)
+      end
+    end
+  end
+end

@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+require "date"
+require "time"
+
+module Graver
+  module Service
+    module Base
+      # What every use case is given: the records, the trade's knowledge, and what day it is.
+      class Context
+        # Forecasts kept: a household's axles under a few limits, and the lives of pads they could have.
+        MOST_OUTLOOKS = 120
+
+        attr_reader :store, :knowledge, :outlooks, :devices, :counter, :imports_under_way
+
+        # today: a callable that returns a Date; devices: Devices::Shelf or nil; counter: Devices::PartsCounter or nil; outlooks: forecasts kept, which two contexts with
+        # the same knowledge may share, as the whole question is the key.
+        def initialize(store:, knowledge:, today: -> { Date.today }, devices: nil, counter: nil, outlooks: LruCache.new(MOST_OUTLOOKS))
+          @store = store
+          @knowledge = knowledge
+          @today = today
+          @devices = devices
+          @counter = counter
+          @imports_under_way = {}
+          @outlooks = outlooks
+        end
+
+        def today = @today.call
+        def time = Time.now.utc
+        # Stamp for records, UTC.
+        def now = time.iso8601
+      end
+    end
+  end
+end

@@ -1,0 +1,151 @@
+# frozen_string_literal: true
+
+require "date"
+
+module Graver
+  module Service
+    module Forecast
+      # What lies ahead of one vehicle, on one scale of distance and date, which jobs are best done together, and what its
+      # owner is to be reminded of.
+      class Timeline
+        # kind: "look", "order", "due", "fluid", "inspection", "trip", "driving", "retorque", "first_reading", "job"; axle: its name or nil; date: Date; km: from
+        # now; until: Date or nil; text: a sentence; row: id of the owner's own entry
+        Event = Core::Value.define(:kind, :axle, :date, :km, :until_date, :text, :row)
+        # axles: names; date, km: when; fluid: with it; text
+        Session = Core::Value.define(:axles, :date, :km, :fluid, :text)
+        # Nobody is reminded of wheel nuts later than that.
+        RETORQUE_DAYS = 60
+        JOB_STATES = { "draft" => "planned, not ready yet", "ready" => "planned and ready", "started" => "under way" }.freeze
+        View = Core::Value.define(:overview, :events, :sessions, :next_look)
+
+        def initialize(context)
+          @context = context
+          @choices = Axles::ScheduleChoices.new(context)
+          @rules = context.knowledge.schedule
+        end
+
+        # VehicleOverviews::Overview -> View
+        def call(overview)
+          @overview = overview
+          @wording = Base::Wording.new(overview.vehicle.distance_unit)
+          events = [*overview.axles.flat_map { |axle| axle_events(axle) }, *fluid, *planned, *retorque, *first_readings].sort_by { |event| [event.date, event.kind, event.text] }
+          View.new(overview:, events:, sessions:, next_look: events.find { |event| event.kind == "look" })
+        end
+
+        private
+
+        def today = @context.today
+        def road = @overview.axles.first.answer.road
+
+        def event(kind, date, text, axle: nil, km: nil, until_date: nil, row: nil)
+          Event.new(kind:, axle:, date:, until_date:, text:, row:, km: km || road.km_by(date))
+        end
+
+        def axle_events(axle)
+          answer = axle.answer
+          name = axle.file.axle.name
+          job = @overview.jobs.fetch(axle.file.axle.id, []).first
+          [look(answer, name), *due(axle, name, job),
+           (event("job", [job.planned_for, today].max, "#{name.capitalize} brakes: job #{JOB_STATES.fetch(job.state)}", axle: name) if job&.planned_for)].compact
+        end
+
+        def look(answer, name)
+          date = answer.look_again_date(@context.knowledge.look_again_most_days) or return
+          km = answer.look_again_at_either_km
+          # Due by distance it is said as everywhere else; due by time, by what is driven until then.
+          far = date < answer.date_for(km) ? answer.road.km_by([date, today].max) : km
+          event("look", [date, today].max, "Look over the #{name} brakes#{" (within #{@wording.distance(far)})" if far >= 100}", axle: name, km: far)
+        end
+
+        # Parts are ordered so that they are there at the careful end of the forecast.
+        def due(axle, name, job)
+          careful = careful(axle) or return []
+          order = [careful[:date] - @choices.chosen.fetch("lead_days"), today].max
+          events = [event("due", careful[:date], "The #{name} #{careful[:part]} may be due from here on (limit #{format("%g", careful[:limit_mm])} mm)", axle: name, km: careful[:km])]
+          events << event("order", order, "Order #{name} #{careful[:part]}", axle: name) unless job
+          events
+        end
+
+        # The careful end of what comes first: the pads, or rotors that have been read.
+        def careful(axle)
+          answer = axle.answer
+          results = { "pads" => answer.pads, "rotors" => answer.rotors }.select { |_, result| result&.readings&.positive? }
+          results.map { |part, result| careful_end(answer, part, result) }.min_by { |found| found[:date] }
+        end
+
+        def careful_end(answer, part, result)
+          chance = @rules.fetch("careful").fetch("chance")
+          { part:, km: result.first.quantile(chance), limit_mm: result.limit_mm, date: answer.date_after(answer.road.days_until(result.first).fetch(chance)) }
+        end
+
+        def fluid
+          due = @overview.fluid or return []
+          [event("fluid", [due.due_on, today].max, due.overdue_days.positive? ? "Brake fluid: overdue since #{Base::Wording.day(due.due_on)}" : "Brake fluid due")]
+        end
+
+        def planned
+          @overview.axles.first.file.ahead.rows.reject { |row| (row.to_on || row.from_on) < today && row.kind != "driving" }.map do |row|
+            event(row.kind, [row.from_on, today].max, row.name, until_date: row.to_on, row: row.id)
+          end
+        end
+
+        # Wheel nuts again, so many km after a job was finished.
+        def retorque
+          @overview.axles.flat_map do |axle|
+            days = @overview.finished.select { |job| job.axle_ids.include?(axle.file.axle.id) }.map { |job| Date.iso8601(job.closed["day"]) }
+            days.select { |day| day > today - RETORQUE_DAYS }.filter_map { |day| retorque_event(axle, day) }
+          end
+        end
+
+        def retorque_event(axle, day)
+          from, upto = @rules.fetch("retorque").values_at("from_km", "to_km")
+          driven = axle.answer.driving.km_per_day * (today - day)
+          return if driven > upto
+
+          km = [from - driven, 0].max
+          text = "Wheel nuts of the #{axle.file.axle.name} axle again, #{@wording.fill("{distance:#{from}-#{upto}}", {})} after the job"
+          event("retorque", road.as_of + road.days_for(km).floor, text, axle: axle.file.axle.name, km:)
+        end
+
+        # New pads are read soon: that anchors their forecast.
+        def first_readings
+          @overview.axles.filter_map do |axle|
+            pads = axle.answer.pads
+            fitted = axle.file.positions.filter_map { |position| axle.file.since_fit("pad", *position.split("_")).first }.select(&:renewal?).map(&:odometer_km).max
+            next unless fitted && pads&.readings&.zero?
+
+            km = [fitted + @rules.dig("first_reading", "after_km") - axle.answer.as_of_km, 0].max
+            event("first_reading", road.as_of + road.days_for(km).floor, "First reading of the new #{axle.file.axle.name} pads, and the fluid level again", axle: axle.file.axle.name, km:)
+          end
+        end
+
+        # Jobs that fall due near each other, and the fluid where it is due by then.
+        def sessions
+          found = @overview.axles.to_h { |axle| [axle.file.axle.name, careful(axle)] }.compact
+          dues = found.map { |name, careful| Core::Schedule::Sessions::Due.new(id: name, at_km: careful[:km], at_days: (careful[:date] - today).to_i) }
+          groups = Core::Schedule::Sessions.combine(dues, within_km: @choices.chosen.fetch("combine_km"), within_days: @choices.chosen.fetch("combine_days"))
+          groups.map { |group| session(group, found) }
+        end
+
+        def session(group, found)
+          date = today + group.dues.first.at_days
+          names = group.dues.map(&:id)
+          fluid = @overview.fluid && @overview.fluid.due_on <= date + @choices.chosen.fetch("combine_days")
+          Session.new(axles: names, date:, km: group.dues.first.at_km, fluid: fluid || false,
+                      text: "#{together(group, found)}#{" The fluid is due by then: change it while the wheels are off." if fluid}")
+        end
+
+        def together(group, found)
+          first, *others = group.dues.map(&:id)
+          return "The #{first} #{found[first][:part]}; no other axle is near." if others.empty?
+
+          subject = "The #{others.join(" and ")} #{found[others.first][:part]}"
+          return "#{subject} fall due together with the #{first} #{found[first][:part]}: one session." if group.apart_km < 100 && group.apart_days.zero?
+
+          behind = group.apart_km >= 100 ? "#{@wording.distance(group.apart_km)} and " : ""
+          "#{subject} are #{behind}#{group.apart_days} days behind the #{first} #{found[first][:part]}: one session."
+        end
+      end
+    end
+  end
+end

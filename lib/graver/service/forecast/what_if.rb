@@ -1,0 +1,101 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Forecast
+      # "What if": the forecast of an axle under suppositions of its owner, on top of what is on file. Nothing is kept.
+      class WhatIf
+        include Base::FieldFaults
+
+        # before, after: Core::Wear::Outlook::Answer; said: [sentence] of what was supposed, with its source
+        Compared = Core::Value.define(:before, :after, :said)
+        FACTOR = (0.1..10)
+        YEAR_KM = (100..300_000)
+        NEW_PADS_MM = (2..30)
+
+        def initialize(context)
+          @context = context
+          @knowledge = context.knowledge
+        end
+
+        # given, all optional, texts: year_distance (in the vehicle's unit), use (an id), factor, freed (a side), pads (an id or "same"),
+        # pads_mm -> Compared. Raises InvalidEntry, NotFound.
+        def call(file, given, limit_mm:)
+          @said = []
+          @faults = []
+          before = Axles::AxleAnswer.new(@context).call(file, limit_mm:)
+          road, supposed = road(file, before, given), supposed(file, given)
+          raise_faults
+
+          after = @knowledge.outlook.suppose(before, road:) { |part, result| result.supposing(**(part == "pad" ? supposed : supposed.slice(:factor))) }
+          Compared.new(before:, after:, said: @said)
+        end
+
+        private
+
+        def road(file, answer, given)
+          return answer.road if blank?(given[:year_distance])
+
+          unit = file.vehicle.distance_unit
+          km = number("year_distance", given[:year_distance], nil) { |value| Core::Quantity::DISTANCE.to_base(value, unit) } or return answer.road
+          return fault("year_distance", "out_of_range", "lies between #{YEAR_KM.min} and #{YEAR_KM.max} km a year") unless YEAR_KM.cover?(km)
+
+          @said << "#{given[:year_distance].strip} #{unit} a year (your figure)"
+          Core::Schedule::Timeline.new(answer.driving.with(km_per_day: km / Axles::PlansAhead::DAYS_A_YEAR), answer.as_of_date, trips: answer.road.trips, changes: [])
+        end
+
+        def supposed(file, given)
+          factor = use(given[:use]) * (blank?(given[:factor]) ? 1.0 : own_factor(given[:factor]))
+          new_mm = new_pads(file, given)
+          factor *= kind("pads", given[:pads]) unless ["", "same"].include?(given[:pads].to_s)
+          { factor:, evened: freed(file, given[:freed]), new_mm: }.compact
+        end
+
+        def use(id) = blank?(id) ? 1.0 : kind("uses", id)
+
+        def kind(group, id)
+          found = @knowledge.what_if.fetch(group)[id]
+          return fault(group == "uses" ? "use" : "pads", "out_of_range", "needs one of #{@knowledge.what_if.fetch(group).keys.join(", ")}") || 1.0 unless found
+
+          @said << format("%<label>s: wears %<factor>g times as fast (%<source>s)", label: found["label"], factor: found["factor"], source: @knowledge.source_title(found["source"]).downcase)
+          found["factor"]
+        end
+
+        def own_factor(text)
+          factor = number("factor", text, FACTOR) or return 1.0
+          @said << format("wears %g times as fast (your guess)", factor)
+          factor
+        end
+
+        def freed(file, side)
+          return [] if blank?(side)
+
+          fault("freed", "out_of_range", "needs one of #{file.axle.sides.join(", ")}") unless file.axle.sides.include?(side)
+          @said << "the #{side} pins freed: its pads wear as the other side's do"
+          file.positions.select { |position| position.start_with?("#{side}_") }
+        end
+
+        def new_pads(file, given)
+          return if blank?(given[:pads])
+
+          known = file.length_mm("pad.new_thickness") || @knowledge.measurement.dig("new_parts", "pad", "typical_mm")
+          mm = blank?(given[:pads_mm]) ? known : number("pads_mm", given[:pads_mm], NEW_PADS_MM)
+          @said << format("new pads of %g mm go on now", mm) if mm
+          mm
+        end
+
+        def number(field, text, range, &)
+          under(field) { checked(field, text, range, &) }
+        end
+
+        def checked(field, text, range)
+          value = Core::Quantity::EnteredNumber.parse(text.to_s).value.to_f
+          value = yield(value) if block_given?
+          range.nil? || range.cover?(value) ? value : fault(field, "out_of_range", "lies between #{range.min} and #{range.max}")
+        end
+
+        def blank?(text) = text.to_s.strip.empty?
+      end
+    end
+  end
+end

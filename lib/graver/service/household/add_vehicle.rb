@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Household
+      # A new vehicle with its two axles.
+      class AddVehicle
+        BOTH = %w[left right].freeze
+
+        def initialize(context)
+          @context = context
+        end
+
+        # given: { name:, kind:, distance_unit:, discs: { front:, rear: } }, checked by its contract; sample: is all of it made up?
+        # -> Storage::Vehicle
+        def call(given, sample: false)
+          discs = given.fetch(:discs, {})
+          axles = %w[front rear].map { |name| { name:, sides: sides(given[:kind], discs[name.to_sym]) } }
+          @context.store.transaction do
+            @context.store.vehicles.add(**given.slice(:name, :kind, :distance_unit), axles:, sample:, at: @context.now)
+          end
+        end
+
+        private
+
+        # A motorcycle's wheel has one disc or two; a single one is taken to sit on the left.
+        def sides(kind, discs) = kind == "motorcycle" && (discs || 1) == 1 ? ["left"] : BOTH
+      end
+    end
+  end
+end

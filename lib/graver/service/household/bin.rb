@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Household
+      # What was put away, and can be had back: vehicles, cancelled jobs, half-entered look-overs that were started over.
+      class Bin
+        # vehicles: [Storage::Vehicle]; jobs: [[Storage::Job, Storage::Vehicle]]; drafts: [[Storage::BinnedDraft, Storage::Vehicle]]
+        Contents = Core::Value.define(:vehicles, :jobs, :drafts)
+
+        def initialize(context)
+          @context = context
+          @store = context.store
+        end
+
+        def contents
+          vehicles = @store.vehicles.all(archived: true) + @store.vehicles.all
+          jobs = vehicles.flat_map { |vehicle| @store.jobs.of(vehicle.axles.map(&:id)).select { |job| job.state == "dropped" }.map { |job| [job, vehicle] } }
+          drafts = @store.drafts.binned.filter_map { |draft| (vehicle = vehicles.find { |each| each.id == draft.vehicle_id }) && [draft, vehicle] }
+          Contents.new(vehicles: vehicles.select(&:archived), jobs:, drafts:)
+        end
+
+        # The vehicle's half-entered look-over -> id in the bin, or nil when there is none.
+        def put_draft(vehicle_id) = @store.transaction { @store.drafts.bin(vehicle_id, at: @context.now) }
+
+        # Back in its place; what lies there now takes its place in the bin. -> vehicle id. Raises NotFound.
+        def restore_draft(id)
+          @store.transaction do
+            draft = @store.drafts.find_binned(id)
+            @store.drafts.bin(draft.vehicle_id, at: @context.now)
+            @store.drafts.restore(draft, at: @context.now)
+            draft.vehicle_id
+          end
+        end
+      end
+    end
+  end
+end

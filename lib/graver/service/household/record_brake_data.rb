@@ -1,0 +1,91 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Household
+      # Adds what the owner knows of an axle; every fault of every entry is reported at once and nothing is half saved.
+      class RecordBrakeData
+        # New must be more than machine-to, and that more than discard.
+        ORDER = [%w[rotor.new_thickness rotor.machine_to_thickness], %w[rotor.machine_to_thickness rotor.discard_thickness], %w[rotor.new_thickness rotor.discard_thickness],
+                 %w[pad.new_thickness pad.discard_thickness], %w[pad.new_thickness pad.service_limit], %w[shoe.new_thickness shoe.discard_thickness],
+                 %w[parking_brake.clicks_most parking_brake.clicks_least]].freeze
+        # "I looked and could not find it" is an answer too.
+        UNKNOWN = "unknown"
+
+        def initialize(context)
+          @context = context
+          @catalogue = context.knowledge.brake_data
+        end
+
+        # entries: [{ key:, value: text or nil, unit:, source:, chosen: }]; chosen: this one counts, whatever other sources say; a value of nil takes one back, with the source "unknown" it
+        # says that it cannot be found. Raises InvalidEntry, NotFound.
+        def call(axle_id, entries)
+          file = Axles::AxleRecords.new(@context).find(axle_id)
+          faults = entries.each_with_index.flat_map { |entry, at| faults(file, entry, at) }
+          faults += order(file, entries) + angles(file, entries)
+          raise InvalidEntry, faults if faults.any?
+
+          @context.store.transaction do
+            entries.group_by { |entry| home(file, entry[:key]) }.each do |axle, mine|
+              @context.store.brake_data.add(axle, mine.map { |entry| row(entry) }, at: @context.now)
+            end
+          end
+        end
+
+        private
+
+        # What holds for the whole vehicle is kept with its first axle.
+        def home(file, key) = @catalogue.vehicle_wide?(key) ? file.vehicle.axles.first.id : file.axle.id
+
+        def row(entry)
+          return { key: entry[:key], value: nil, unit: nil, source: entry[:source] == UNKNOWN ? UNKNOWN : nil } unless entry[:value]
+
+          { key: entry[:key], value: entry[:value].strip, unit: entry[:unit], source: entry[:source], chosen: entry[:chosen] || false }
+        end
+
+        def faults(file, entry, at)
+          if entry[:value].nil?
+            raise InvalidEntry.of("key", "unknown_key", "there is no brake data “#{entry[:key].to_s[0, 40]}”") unless @catalogue.field(entry[:key])
+          else
+            @catalogue.check(entry[:key], entry[:value], entry[:unit], entry[:source], file.vehicle.kind)
+          end
+          []
+        rescue InvalidEntry => e
+          e.under("entries.#{at}").faults
+        end
+
+        # Over what is entered now and what is on file.
+        def order(file, entries)
+          ORDER.filter_map do |more, less|
+            at = entries.index { |entry| [more, less].include?(entry[:key]) } or next
+            high, low = value_after(file, entries, more), value_after(file, entries, less)
+            next unless high && low && high <= low
+
+            labels = [more, less].map { |key| Base::Wording.inside(@catalogue.field(key)["label"]) }
+            InvalidEntry::Fault.new(field: "entries.#{at}.value", code: "order", message: "#{labels[0]} (#{high.round(2)}) must be more than #{labels[1]} (#{low.round(2)})")
+          end
+        end
+
+        # A further angle says nothing without the torque it starts from.
+        def angles(file, entries)
+          entries.each_with_index.filter_map do |entry, at|
+            fastener = entry[:value] && entry[:key].to_s[/\A(\w+)\.angle\z/, 1] or next
+            next if value_after(file, entries, "#{fastener}.torque")
+
+            InvalidEntry::Fault.new(field: "entries.#{at}.value", code: "angle_alone", message: "a further angle needs the torque it starts from: enter that first")
+          end
+        end
+
+        def value_after(file, entries, key)
+          entry = entries.find { |candidate| candidate[:key] == key }
+          return entry[:value] && @catalogue.check(key, entry[:value], entry[:unit], entry[:source], file.vehicle.kind) if entry
+
+          datum = file.data[key]
+          datum && @catalogue.check(key, datum.value, datum.unit, datum.source, file.vehicle.kind)
+        rescue InvalidEntry
+          nil
+        end
+      end
+    end
+  end
+end

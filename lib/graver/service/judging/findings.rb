@@ -1,0 +1,105 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Judging
+      # What everything read and seen of a vehicle means, what cannot be said, and what would be best measured next.
+      class Findings
+        # Fewer places round a rotor miss its variation.
+        PLACES_FOR_VARIATION = 4
+        # fluid: FluidSummary::Summary or nil; changes: [Change] against the look-over before; silent: sentences of what has no verdict;
+        # next: [[axle name, Core::Wear::MeasurementValue::Worth]]
+        All = Core::Value.define(:overview, :fluid, :changes, :silent, :next)
+        Change = Core::Value.define(:axle, :position, :part, :before_mm, :before_on, :now_mm, :now_on, :km)
+
+        def initialize(context)
+          @context = context
+          @knowledge = context.knowledge
+        end
+
+        # Raises NotFound.
+        def call(vehicle_id)
+          overview = Overview::VehicleOverviews.new(@context).find(vehicle_id)
+          changes = overview.axles.flat_map { |axle| changes(axle.file) }
+          All.new(overview:, changes:, fluid: FluidSummary.new(@knowledge).call(overview), silent: silent(overview), next: following(overview))
+        end
+
+        # given: { axle:, part:, mm: text } -> [Core::Judgement::Claim or nil, AxleOverview::Overview]. Raises InvalidEntry, NotFound.
+        def claim(vehicle_id, given)
+          overview = Overview::VehicleOverviews.new(@context).find(vehicle_id).axles.find { |axle| axle.file.axle.id == given[:axle] }
+          raise InvalidEntry.of("axle", "unknown_axle", "this vehicle has no such axle") unless overview
+
+          mm = claimed_mm(given)
+          result = given[:part] == "pad" ? overview.answer.pads : overview.answer.rotors
+          [result&.readings&.positive? ? Core::Judgement::Claim.check(mm, result.now, **thresholds.slice(:claim_sd_mm, :doubtful, :contradicts)) : nil, overview]
+        end
+
+        private
+
+        def thresholds = @knowledge.findings.fetch("claim_thresholds").transform_keys(&:to_sym)
+
+        def claimed_mm(given)
+          figures, unit = Core::Quantity::EnteredLength.split(given[:value], given[:unit] || "mm")
+          raise InvalidEntry.of("value", "unknown_unit", "a claim is a thickness") unless Core::Quantity::LENGTH.include?(unit)
+
+          mm = Core::Quantity::LENGTH.to_base(Core::Quantity::EnteredNumber.parse(figures).value, unit)
+          least, most = thresholds.fetch(:"#{given[:part]}_mm")
+          mm.between?(least, most) ? mm : raise(InvalidEntry.of("value", "out_of_range", "lies between #{least} and #{most} mm, got #{format("%.4g", mm)} mm"))
+        rescue InvalidEntry => e
+          raise e.faults.first.field.empty? ? e.under("value") : e
+        end
+
+        # The two newest readings of each position of the set that is on.
+        def changes(file)
+          places = file.axle.sides.flat_map { |side| [["pad", side, "inner"], ["pad", side, "outer"], ["rotor", side, nil]] }
+          places.filter_map do |part, side, pad|
+            before, now = file.since_fit(part, side, pad).select { |entry| entry.reading && entry.thickness? }.last(2)
+            next unless now
+
+            mm = [before, now].map { |entry| @knowledge.normalise.call(entry.reading, file.part(part)).value_mm }
+            Change.new(axle: file.axle.name, position: [side, pad].compact.join(" "), part:, before_mm: mm[0], before_on: before.date, now_mm: mm[1], now_on: now.date,
+                       km: now.odometer_km - before.odometer_km)
+          end
+        end
+
+        # No known limit, or nothing read, means no verdict, said plainly.
+        def silent(overview)
+          pulsates = overview.seen.any? { |mark| mark.mark["id"] == "pulsation" }
+          overview.axles.flat_map do |axle|
+            sentences = [silent_pads(axle), silent_rotors(axle), pulsates ? unmeasured_pulsation(axle) : nil]
+            sentences.compact.map { |sentence| "#{axle.file.axle.name.capitalize}: #{sentence}" }
+          end
+        end
+
+        def silent_pads(axle)
+          pads = axle.answer.pads
+          return "no pad has been read on the set that is on." unless pads&.readings&.positive?
+
+          "#{pads.unread.map { |id| id.tr("_", " ") }.join(", ")} not read; an inner pad can be gone while the outer one looks well." if pads.unread.any?
+        end
+
+        def silent_rotors(axle)
+          return "the rotors' discard thickness is not known, so there is no verdict on them." unless axle.file.discard_mm
+
+          "no rotor has been read since it went on." unless axle.answer.rotors&.readings&.positive?
+        end
+
+        # Felt in the pedal, and the rotors not read at enough places to say which.
+        def unmeasured_pulsation(axle)
+          file = axle.file
+          return if file.axle.sides.all? { |side| file.newest_rows("rotor", side)&.first.to_a.length >= PLACES_FOR_VARIATION }
+
+          "the pedal pulsates, and the rotors have not been read at #{PLACES_FOR_VARIATION} places or more: measure at 8, with a micrometer."
+        end
+
+        # Single positions, by caliper with the wheel off.
+        def following(overview)
+          ranked = overview.axles.select { |axle| axle.answer.pads }.flat_map do |axle|
+            Core::Wear::MeasurementValue.rank(axle.answer.pads, @knowledge.pad_methods.slice("caliper")).select { |worth| worth.positions.one? }.map { |worth| [axle.file.axle.name, worth] }
+          end
+          ranked.select { |_, worth| worth.narrows_km > 100 }.max_by(4) { |_, worth| worth.narrows_km }
+        end
+      end
+    end
+  end
+end

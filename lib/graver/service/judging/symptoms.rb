@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Judging
+      # A short questioning about something noticed on the road: word, causes, and what to measure next.
+      class Symptoms
+        # tied: findings of this vehicle that speak for one of the causes
+        Outcome = Core::Value.define(:word, :sentence, :causes, :measure, :tied)
+        # Topics of findings that bear on a symptom.
+        TOPICS = { "grinding" => %w[pads], "squeal" => %w[pads], "pulsation" => %w[rotors], "pull" => %w[uneven], "pedal" => %w[fluid pistons], "hot" => %w[uneven], "fluid" => %w[fluid pads],
+                   "light" => %w[pads fluid], "parking" => %w[parking], "vibration" => %w[rotors] }.freeze
+
+        def initialize(context)
+          @context = context
+          @symptoms = context.knowledge.symptoms
+        end
+
+        # given: { symptom:, answers: { "when" => "braking" } } -> Outcome. Raises InvalidEntry for an unknown or open question.
+        def call(vehicle_id, given)
+          symptom = @symptoms.find { |each| each["id"] == given[:symptom] } or raise InvalidEntry.of("symptom", "unknown_choice", "needs one of #{@symptoms.map do |each|
+            each["id"]
+          end.join(", ")}")
+          answers = answered(symptom, given.fetch(:answers, {}))
+          outcome = symptom["outcomes"].find { |each| each.fetch("when", {}).all? { |question, option| answers[question] == option } }
+          Outcome.new(**outcome.transform_keys(&:to_sym).slice(:word, :sentence, :causes, :measure), tied: tied(vehicle_id, symptom["id"]))
+        end
+
+        private
+
+        def answered(symptom, answers)
+          faults = symptom["questions"].reject { |question| question["options"].key?(answers[question["id"]]) }.map do |question|
+            InvalidEntry::Fault.new(field: "answers.#{question["id"]}", code: "missing", message: "#{question["text"]} Choose one of: #{question["options"].values.join("; ")}")
+          end
+          faults.any? ? raise(InvalidEntry, faults) : answers
+        end
+
+        def tied(vehicle_id, id)
+          overview = Overview::VehicleOverviews.new(@context).find(vehicle_id)
+          (overview.findings + overview.axles.flat_map(&:findings)).select { |found| TOPICS.fetch(id, []).include?(found.topic) }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Measuring
+      # Checks one mark or figure of what was looked at.
+      class ConditionEntry
+        # files: { axle id => AxleRecord }
+        def initialize(knowledge, files)
+          @knowledge = knowledge
+          @files = files
+        end
+
+        # given: { axle:, side:, face:, item:, mark:, value: } -> a row for the store. Raises InvalidEntry.
+        def check(given)
+          figure = @knowledge.condition_figure(given[:item])
+          return figure_row(figure, given) if figure
+
+          item = @knowledge.condition_item(given[:item]) or refuse("item", "unknown_item", "there is no such thing to look at")
+          refuse("mark", "unknown_mark", "“#{given[:mark].to_s[0, 24]}” is no mark of #{item["label"].downcase}") unless item["marks"].any? { |mark| mark["id"] == given[:mark] }
+          check_place(item, given)
+          { axle_id: given[:axle], **given.slice(:side, :face, :item, :mark), value: nil, simulated: given[:simulated] || false }
+        end
+
+        private
+
+        def refuse(field, code, message) = raise(InvalidEntry.of(field, code, message))
+
+        def check_place(item, given)
+          return if item["place"].nil?
+
+          file = @files[given[:axle]] or refuse("axle", "unknown_axle", "this vehicle has no such axle")
+          refuse("side", "unknown_position", "this axle has no brake there") unless file.axle.sides.include?(given[:side])
+          refuse("face", "unknown_position", "say which one: inner or outer") if item["place"] == "faces" && !%w[inner outer].include?(given[:face])
+        end
+
+        def figure_row(figure, given)
+          number = Core::Quantity::EnteredNumber.parse(given[:value]).value
+          refuse("value", "out_of_range", "#{figure["label"]} lies between #{figure["least"]} and #{figure["most"]} #{figure["unit"]}") unless number.between?(figure["least"],
+                                                                                                                                                               figure["most"])
+          refuse("value", "not_whole", "#{figure["label"]} is a whole number") if figure["whole"] && number.denominator != 1
+
+          { axle_id: nil, side: nil, face: nil, item: given[:item], mark: nil, value: given[:value].strip, simulated: given[:simulated] || false }
+        rescue InvalidEntry => e
+          raise e.faults.first.field.empty? ? e.under("value") : e
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,89 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Measuring
+      # One reading of one position as it came in: its figures and unit told apart, each place normalised.
+      class EnteredReading
+        # A method of its own, as a share of new is only ever judged by eye.
+        SHARE_UNITS = { "percent" => "percent", "share" => "percent" }.freeze
+
+        attr_reader :given, :file
+
+        # given: { axle:, part:, side:, pad:, event:, method:, values:, upper:, unit:, overall:, instrument: }; file: AxleRecord;
+        # instruments: { id => Core::Measurement::Instrument }
+        def initialize(knowledge, file, given, instruments)
+          @knowledge = knowledge
+          @file = file
+          @given = given
+          @instruments = instruments
+        end
+
+        def part = given[:part]
+        def event = given[:event]
+        def position = [given[:side], given[:pad]].compact
+        def values = given[:values].to_a.map { |value| split(value).first }
+        def upper = given[:upper].to_s.strip.empty? ? nil : Core::Quantity::EnteredLength.split(given[:upper], unit).first
+        def unit = given[:values].to_a.empty? ? given[:unit] : split(given[:values].first).last
+        def method = SHARE_UNITS.fetch(unit, given[:method])
+        def overall = given[:overall] || false
+
+        # Raises InvalidEntry naming the field.
+        def check
+          check_position
+          units = given[:values].to_a.map { |value| split(value).last }.uniq
+          raise InvalidEntry.of("values", "units_differ", "all places of one part need the same unit, got #{units.join(" and ")}") if units.length > 1
+          raise InvalidEntry.of("values", "missing", "needs at least one value") if event == "reading" && values.empty?
+        end
+
+        # [Thickness], one per place; of an event the thickness it stands for; empty where it says none.
+        def thicknesses
+          return [@knowledge.normalise.event(event)] if @knowledge.tab?(event)
+
+          values.each_with_index.map { |value, place| normalise(value, place) }
+        end
+
+        # What the same figures would be in inches or in another unit this vehicle is read in, in mm. Not for shares.
+        def alternatives
+          return {} if method == "percent" || values.empty?
+
+          number = Core::Quantity::EnteredNumber.parse(values.min_by { |value| Core::Quantity::EnteredNumber.parse(value).value }).value
+          ((["mm", "in", *@file.units_used].uniq & Core::Quantity::LENGTH.units) - [unit]).to_h { |other| [other, Core::Quantity::LENGTH.to_base(number, other)] }
+        end
+
+        private
+
+        def split(text) = Core::Quantity::EnteredLength.split(text, given[:unit])
+
+        def check_position
+          allowed = part == "pad" ? @file.positions : @file.axle.sides
+          return if allowed.include?(position.join("_")) || (%w[fit freed].include?(event) && given[:side].nil?)
+
+          raise InvalidEntry.of("side", "unknown_position", "this axle has no such #{part}")
+        end
+
+        def normalise(value, place)
+          @knowledge.normalise.call(core_reading(value), @file.part(part))
+        rescue InvalidEntry => e
+          raise(InvalidEntry, e.faults.map { |found| found.dup.tap { |copy| copy.field = "values.#{place}" if ["value", ""].include?(copy.field) } })
+        end
+
+        def core_reading(value)
+          Core::Measurement::Reading.new(part:, method:, value: Core::Quantity::EnteredNumber.parse(value), upper: upper_number, unit:, overall:, instrument:)
+        end
+
+        def upper_number
+          upper && Core::Quantity::EnteredNumber.parse(upper)
+        rescue InvalidEntry => e
+          raise e.under("upper")
+        end
+
+        def instrument
+          return unless given[:instrument]
+
+          @instruments.fetch(given[:instrument]) { raise InvalidEntry.of("instrument", "unknown_instrument", "there is no such instrument in the workshop") }
+        end
+      end
+    end
+  end
+end

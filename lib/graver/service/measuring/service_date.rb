@@ -1,0 +1,110 @@
+# frozen_string_literal: true
+
+require "date"
+
+module Graver
+  module Service
+    module Measuring
+      # Day and odometer of a service as entered: what is wrong with them alone and against the log, and what is doubtful.
+      class ServiceDate
+        LARGEST_KM = 5_000_000
+        EARLIEST_YEAR = 1950
+
+        # Faults of day and odometer by themselves; date and odometer_km are nil where they cannot be read.
+        attr_reader :faults, :date, :odometer_km
+
+        # look_overs: the vehicle's others; given: { date:, odometer: { value:, unit:, keep: } }
+        def initialize(context, vehicle, look_overs, given)
+          @context = context
+          @vehicle = vehicle
+          @look_overs = look_overs
+          @given = given
+          @faults = []
+          @date = read_date
+          @odometer_km = read_odometer
+        end
+
+        # The odometer as it is kept: as entered, and in km.
+        def odometer = { value: given_odometer[:value].to_s.strip, unit:, km: odometer_km }
+
+        # Against the look-overs before and after its day: the odometer never runs back.
+        def order_faults = @order_faults ||= find_order_faults
+
+        # Itself when nothing is wrong with it. Raises InvalidEntry; with `asking` for what is only doubtful too.
+        def settled(asking: false)
+          found = faults + order_faults
+          found << fault("odometer.value", question[:code], question[:sentence]) if asking && found.empty? && question
+          found.empty? ? self : raise(InvalidEntry, found)
+        end
+
+        # { code:, sentence:, unit: } or nil; unit: the one that would fit.
+        def question = defined?(@question) ? @question : @question = find_question
+
+        private
+
+        def find_order_faults
+          return [] unless date && odometer_km
+
+          before = @look_overs.select { |other| other.date <= date }.max_by(&:odometer_km)
+          after = @look_overs.select { |other| other.date > date }.min_by(&:odometer_km)
+          found = []
+          found << runs_back(before, "less") if before && odometer_km < before.odometer_km - 0.5
+          found << runs_back(after, "more") if after && odometer_km > after.odometer_km + 0.5
+          found
+        end
+
+        def find_question
+          return if given_odometer[:keep] || !date || !odometer_km || order_faults.any?
+
+          before = @look_overs.select { |other| other.date <= date }.max_by(&:odometer_km) or return
+          found = ask(before)
+          found && { code: found.code, unit: found.other_unit, sentence: sentence(found, before) }
+        end
+
+        def given_odometer = @given[:odometer] || {}
+        def unit = given_odometer[:unit] || @vehicle.distance_unit
+        def fault(field, code, message) = InvalidEntry::Fault.new(field:, code:, message:)
+
+        def read_date
+          date = Date.iso8601(@given[:date].to_s)
+          @faults << fault("date", "in_future", "the day of a look-over cannot lie ahead") if date > @context.today
+          @faults << fault("date", "out_of_range", "#{date.year} cannot be the year") if date.year < EARLIEST_YEAR
+          date
+        rescue Date::Error
+          @faults << fault("date", "not_a_day", "needs a day such as 2025-04-12")
+          nil
+        end
+
+        def read_odometer
+          km = Core::Quantity::DISTANCE.to_base(Core::Quantity::EnteredNumber.parse(given_odometer[:value]).value, unit)
+          return km if km.between?(0, LARGEST_KM)
+
+          @faults << fault("odometer.value", "out_of_range", "the odometer lies between 0 and 5,000,000 km")
+          nil
+        rescue InvalidEntry => e
+          @faults.concat(e.under("odometer.value").faults)
+          nil
+        end
+
+        def runs_back(other, word)
+          fault("odometer.value", "runs_back",
+                "this is #{word} than the #{other.odometer_value} #{other.odometer_unit} logged on #{Base::Wording.day(other.date)}; if an older look-over is meant, set its day")
+        end
+
+        def ask(before)
+          number = Core::Quantity::EnteredNumber.parse(given_odometer[:value]).value
+          others = (Core::Quantity::DISTANCE.units - [unit]).to_h { |other| [other, Core::Quantity::DISTANCE.to_base(number, other)] }
+          driving = @context.knowledge.outlook.driving(@look_overs.map { |look_over| [look_over.date, look_over.odometer_km] }.uniq)
+          Core::Judgement::OdometerQuestion.call(km: odometer_km, before_km: before.odometer_km, days: (date - before.date).to_i, usual_km_per_day: driving.km_per_day,
+                                                 alternatives: others, **@context.knowledge.question_thresholds)
+        end
+
+        def sentence(found, before)
+          wording = Base::Wording.new(@vehicle.distance_unit)
+          wording.fill(@context.knowledge.questions.dig("odometer", found.code, "sentence"),
+                       "driven" => wording.distance(found.driven_km), "usual" => wording.distance(found.usual_km), "before_date" => before.date.iso8601, "unit" => found.other_unit)
+        end
+      end
+    end
+  end
+end

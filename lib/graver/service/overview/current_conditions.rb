@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Overview
+      # What was last seen of every part that is looked at, until something newer was marked there or a new part went on.
+      class CurrentConditions
+        # date: of the look-over; item, mark: entries of knowledge/conditions.yml
+        Seen = Core::Value.define(:date, :axle_id, :side, :face, :item, :mark) do
+          def word = mark["word"]
+          # "left inner pad: oily"
+          def text = "#{[side, face, item["label"].downcase].compact.join(" ")}: #{mark["label"]}"
+          def caution = mark["caution"]
+        end
+        RENEWED_BY = { "pad" => "pad", "rotor_face" => "rotor" }.freeze
+
+        # [Seen] -> { "marks_stop" => count, "marks_stop_text" => "Left piston: wet. ...", ... }, as the rules of state want it.
+        def self.measures(seen)
+          seen.select(&:word).group_by(&:word).each_with_object({}) do |(word, marks), found|
+            found["marks_#{word}"] = marks.length
+            found["marks_#{word}_text"] = marks.map { |mark| ["#{mark.text[0].upcase}#{mark.text[1..].chomp(".")}.", mark.caution].compact.join(" ") }.join(" ")
+          end
+        end
+
+        def initialize(knowledge)
+          @knowledge = knowledge
+        end
+
+        # look_overs of one vehicle, oldest first -> [Seen]
+        def call(look_overs)
+          current = {}
+          look_overs.each do |look_over|
+            renewed(look_over).each { |axle_id, part| current.reject! { |key, _| key[0] == axle_id && RENEWED_BY[key[3]] == part } }
+            answered(look_over).each { |row| answer(current, row) }
+            marked = look_over.conditions.select(&:mark).group_by { |condition| condition.to_h.values_at(:axle_id, :side, :face, :item) }
+            current.merge!(marked.transform_values { |conditions| [look_over.date, conditions] })
+          end
+          current.values.flat_map { |date, conditions| conditions.filter_map { |condition| seen(date, condition) } }
+        end
+
+        private
+
+        def renewed(look_over) = look_over.readings.select { |row| %w[fit resurfaced].include?(row.event) }.map { |row| [row.axle_id, row.part] }
+        def answered(look_over) = look_over.readings.select { |row| row.event == "answered" }
+
+        # A job has seen to this mark; others of the same thing stand.
+        def answer(current, row)
+          item, mark = row.part.split(".")
+          current.each do |key, (date, conditions)|
+            next unless key.values_at(0, 1, 3) == [row.axle_id, row.side, item]
+
+            current[key] = [date, conditions.reject { |condition| condition.mark == mark }]
+          end
+        end
+
+        # A mark that is no longer in the knowledge says nothing.
+        def seen(date, condition)
+          item = @knowledge.condition_item(condition.item) or return
+          mark = item["marks"].find { |each| each["id"] == condition.mark } or return
+          Seen.new(date:, item:, mark:, **condition.to_h.slice(:axle_id, :side, :face))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,107 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Overview
+      # What the reservoir, the fluid's age, the parking brake and the odometer's silence say of the whole vehicle.
+      class FluidFindings
+        def initialize(knowledge, today)
+          @knowledge = knowledge
+          @today = today
+        end
+
+        # look_overs: oldest first; axles: [AxleOverview::Overview]; fluid: VehicleOverviews::Fluid or nil -> [Found]
+        def call(look_overs, axles, fluid)
+          standing = Standing.measures(look_overs, @today, @knowledge.findings.dig("standing_km", "value"), axles.first.file.vehicle.distance_unit)
+          measures = level(look_overs, axles).merge(age(look_overs, axles, fluid), clicks(look_overs, axles), standing)
+          place = Core::Judgement::Place.new(scope: "vehicle", axle_id: nil, side: nil, pad: nil, measures: { "place" => "Vehicle", **measures })
+          wording = AxleFindings.new(@knowledge)
+          @knowledge.finding_engine.call([place]).map { |finding| wording.found(finding) }
+        end
+
+        private
+
+        # [[look-over, Float], ...] of one figure, oldest first.
+        def figures(look_overs, item)
+          look_overs.filter_map do |look_over|
+            condition = look_over.conditions.find { |each| each.item == item } or next
+            [look_over, Core::Quantity::EnteredNumber.parse(condition.value).value.to_f]
+          end
+        end
+
+        def level(look_overs, axles)
+          before, now = figures(look_overs, "fluid_level").last(2).then { |pair| pair.length == 2 ? pair : [nil, pair.first] }
+          return {} unless now
+
+          { "fluid_level" => now[1], "fluid_on" => now[0].date.iso8601, **(before ? balance(before, now, look_overs, axles) : {}) }
+        end
+
+        def balance(before, now, look_overs, axles)
+          reservoir = axles.first.file.volume_ml("fluid.reservoir_volume")
+          return {} if reservoir.nil? || renewed_between?(before[0], now[0], look_overs)
+
+          worn = worn_ml(axles, now[0].odometer_km - before[0].odometer_km) or return {}
+          spread, level_error, coverage = %w[wear_spread level_standard_uncertainty coverage].map { |key| @knowledge.findings.dig(key, "value") }
+          found = Core::Judgement::FluidBalance.of(before: before[1], now: now[1], worn_ml: worn, worn_error_ml: worn * spread, reservoir_ml: reservoir, level_error:, coverage:)
+          { "fluid_before" => before[1], "fluid_before_on" => before[0].date.iso8601, "fluid_unexplained_sure" => found.sure ? 1 : 0,
+            **%i[fall explained unexplained fall_ml explained_ml].to_h { |figure| ["fluid_#{figure}", found[figure]] } }
+        end
+
+        # Fluid renewed or pads fitted in between: the levels cannot be compared.
+        def renewed_between?(before, now, look_overs)
+          between = look_overs.select { |each| each.date > before.date && each.date <= now.date }
+          between.flat_map(&:readings).any? { |row| row.part == "fluid" || (row.event == "fit" && row.part == "pad") }
+        end
+
+        # What the pistons of all axles took up over a distance; nil where one axle's pistons are not known.
+        def worn_ml(axles, distance_km)
+          parts = axles.map do |axle|
+            file = axle.file
+            diameter, pistons = file.length_mm("caliper.piston_diameter"), file.count("caliper.piston_count")
+            return nil unless diameter && pistons && axle.answer.pads
+
+            gains = file.axle.sides.map { |side| %w[inner outer].map { |pad| axle.answer.pads.rates["#{side}_#{pad}"][1] * distance_km / 1000 } }
+            Core::Planning::DisplacedFluid.call(gains:, piston_diameter_mm: diameter, pistons:, opposed: file.opposed?)
+          end
+          parts.sum
+        end
+
+        def age(look_overs, axles, fluid)
+          moisture = figures(look_overs.select { |each| fluid.nil? || each.date > fluid.renewed_on }, "fluid_moisture").last
+          months, from = months(look_overs, fluid)
+          most = @knowledge.limits.dig("fluid_renewal_months", "value")
+          { "fluid_moisture" => moisture && moisture[1], "fluid_on" => moisture && moisture[0].date.iso8601, "fluid_months" => months, "fluid_months_over" => months && (months - most),
+            "fluid_renewal_months" => most, "fluid_age_from" => from, "fluid_boiling" => boiling(axles.first.file) }.compact
+        end
+
+        # From the last renewal noted, else from the age somebody knew.
+        def months(look_overs, fluid)
+          return unless fluid
+
+          [((@today - fluid.renewed_on).to_i / 30.44).floor, fluid.estimated ? estimated(look_overs) : "renewed #{Base::Wording.day(fluid.renewed_on)}"]
+        end
+
+        def estimated(look_overs)
+          look_over, age = figures(look_overs, "fluid_age").last
+          "#{age.round} months old on #{Base::Wording.day(look_over.date)}"
+        end
+
+        def boiling(file)
+          points = @knowledge.findings.dig("boiling", file.choice("fluid.grade")) or return ""
+          " (#{@knowledge.brake_data.label("fluid.grade", file.choice("fluid.grade"))}: #{points["dry"]} °C dry, #{points["wet"]} °C wet, at least)"
+        end
+
+        def clicks(look_overs, axles)
+          look_over, count = figures(look_overs, "handbrake_clicks").last
+          return {} unless look_over
+
+          rear = axles.last.file
+          most = rear.count("parking_brake.clicks_most")
+          usual = @knowledge.measurement.dig("usual_limits", "handbrake_clicks", "most")
+          { "clicks" => count.round, "clicks_on" => look_over.date.iso8601, "clicks_most" => most || usual, "clicks_from" => most ? "your entry" : "one maker's range",
+            "clicks_over" => count.round - (most || usual) }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,87 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Planning
+      # What a job leaves in the log: parts that went on, marks it answered, and the sets that ended with it.
+      class JobOutcome
+        # event: "fit" or "resurfaced"; part: "pad" or "rotor"; value, unit: of the part bought, else of the brake data, or nil
+        Fit = Core::Value.define(:file, :part, :event, :sides, :label, :value, :unit)
+        FITS = { "pads" => %w[pad fit], "rotors_new" => %w[rotor fit], "rotors_turn" => %w[rotor resurfaced] }.freeze
+        LABELS = { %w[pad fit] => "New pads, thickness when new", %w[rotor fit] => "New rotors, thickness when new",
+                   %w[rotor resurfaced] => "Turned rotors, thinner one after turning" }.freeze
+
+        # plan: JobPlan::Plan
+        def initialize(context, plan)
+          @context = context
+          @plan = plan
+        end
+
+        # JobPlan::Plan -> [Fit]
+        def self.fits(plan) = new(nil, plan).fits
+
+        # -> [Fit]
+        def fits
+          @plan.scope.included.flat_map do |axle|
+            FITS.slice(*axle.works).map { |work, (part, event)| fit(axle, work, part, event) }
+          end
+        end
+
+        # Rows for the log: fluid renewed, marks the work answered, pins made free.
+        def answered
+          axles = @plan.scope.included
+          renewed = axles.any? { |axle| axle.works.include?("bleed") } ? [{ event: "renewed", part: "fluid" }] : []
+          renewed + axles.flat_map { |axle| marks(axle) + freed(axle) }.uniq
+        end
+
+        # The sets that end here: [{ axle:, part:, life_km:, last_mm:, last_on: }], what is not known nil.
+        def ended(odometer_km) = fits.select { |fit| fit.event == "fit" }.map { |fit| set(fit, odometer_km) }
+
+        private
+
+        def fit(axle, work, part, event)
+          bought = event == "fit" ? bought(axle, work) : nil
+          datum = axle.file.data["#{part}.new_thickness"] if event == "fit"
+          value, unit = bought || (datum && [datum.value, datum.unit]) || [nil, "mm"]
+          Fit.new(file: axle.file, part:, event:, sides: axle.file.axle.sides, label: LABELS.fetch([part, event]), value:, unit:)
+        end
+
+        def bought(axle, work)
+          supply = @plan.parts.find { |part| part.line.axle == axle.name && part.line.id == { "pads" => "pads", "rotors_new" => "rotor" }[work] }&.chosen
+          supply&.thickness && [supply.thickness, supply.unit || "mm"]
+        end
+
+        # Marks that stand now and that the works of this axle answer.
+        def marks(axle)
+          answers = axle.works.flat_map { |work| @context.knowledge.work(work).fetch("answers", []) }
+          standing = (axle.overview.seen + @plan.overview.seen).select { |seen| answers.intersect?([seen.item["id"], "#{seen.item["id"]}.#{seen.mark["id"]}"]) }
+          standing.map { |seen| { event: "answered", axle_id: seen.axle_id, side: seen.side, part: "#{seen.item["id"]}.#{seen.mark["id"]}" } }
+        end
+
+        # What had been stuck wears otherwise from here on.
+        def freed(axle)
+          return [] unless axle.works.intersect?(%w[pads pins caliper])
+
+          stuck = axle.overview.seen.select { |seen| %w[slide_pins piston].include?(seen.item["id"]) && %w[stiff seized sticky stuck].include?(seen.mark["id"]) }
+          stuck.map(&:side).uniq.map { |side| { event: "freed", axle_id: axle.file.axle.id, part: "pad", side: } }
+        end
+
+        def set(fit, odometer_km)
+          positions = fit.part == "pad" ? fit.sides.product(%w[inner outer]) : fit.sides.zip
+          mine = positions.map { |side, pad| fit.file.since_fit(fit.part, side, pad) }
+          last_mm, last_on = thinnest(fit, mine)
+          fitted_km = mine.filter_map { |entries| entries.first.odometer_km if entries.first&.renewal? }.max
+          { axle: fit.file.axle.name, part: fit.part, life_km: fitted_km && (odometer_km - fitted_km).round, last_mm: last_mm&.round(2), last_on: last_on&.iso8601 }
+        end
+
+        # The thinnest of each position's last reading, and its day.
+        def thinnest(fit, positions)
+          last = positions.filter_map { |entries| entries.reverse.find { |entry| entry.reading && !entry.renewal? } }
+          last.map { |entry| [mm(fit, entry), entry.date] }.min_by(&:first)
+        end
+
+        def mm(fit, entry) = @context.knowledge.normalise.call(entry.reading, fit.file.part(fit.part)).value_mm
+      end
+    end
+  end
+end

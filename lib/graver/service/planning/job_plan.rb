@@ -1,0 +1,140 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Planning
+      # Everything for a job: what is done, in which order, what has to be there, what it costs, and what is still missing.
+      class JobPlan
+        # field: knowledge entry; blocks: the job is not ready without it
+        Gap = Core::Value.define(:file, :field, :blocks)
+        # ordered: Planning::Steps::Ordered; torque: [Planning::Torque::Set]; gaps: [Gap]; impossible: [[AxleRecord, sentence]];
+        # halts: [Planning::Scope::Halt] of a job under way;
+        # places: knowledge entries of what goes where; notes: { step id => [note of an earlier job] }
+        Plan = Core::Value.define(:overview, :job, :scope, :ordered, :torque, :parts, :consumables, :tools, :fluid, :money, :gaps, :impossible, :places, :notes, :readiness, :halts) do
+          def axle_id(name) = scope.axles.find { |axle| axle.name == name }.file.axle.id
+          def ready? = ordered.placed && readiness.none?(&:open?)
+        end
+
+        def initialize(context)
+          @context = context
+          @knowledge = context.knowledge
+          @scope = Planning::Scope.new(context)
+        end
+
+        # A job on file. Raises NotFound.
+        def of_job(job)
+          axle = @context.store.vehicles.find_axle(job.axle_id)
+          call(Overview::VehicleOverviews.new(@context).find(axle.vehicle_id), job.axle_id, job)
+        end
+
+        # What a job that begins with an axle would be. Raises NotFound.
+        def proposed(axle_id)
+          axle = @context.store.vehicles.find_axle(axle_id)
+          call(Overview::VehicleOverviews.new(@context).find(axle.vehicle_id), axle_id, nil)
+        end
+
+        # The order of steps alone, without forecasts: Planning::Steps::Ordered. For ticks and timing.
+        def ordered(job)
+          files = Axles::AxleRecords.new(@context).of([vehicle_of(job)]).values.first
+          works = files.to_h { |file| [file, @scope.known(job.works.fetch(file.axle.id, []))] }
+          order(works.select { |_, chosen| chosen.any? }, job)
+        end
+
+        # What readings in the middle of a job have changed -> [Planning::Scope::Halt], without what to buy.
+        def halts(job)
+          return [] unless job.state == "started"
+
+          @scope.halts(Overview::VehicleOverviews.new(@context).find(@context.store.vehicles.find_axle(job.axle_id).vehicle_id), job.axle_id, job.scope)
+        end
+
+        private
+
+        def vehicle_of(job) = @context.store.vehicles.find(@context.store.vehicles.find_axle(job.axle_id).vehicle_id)
+
+        # { AxleRecord => works } -> Ordered
+        def order(works, job)
+          setups = works.map { |file, chosen| @scope.setup(file, chosen) }
+          undecided = works.any? { |file, chosen| @scope.impossible(file, chosen) || @scope.gaps(file, chosen).any? { |_, decides| decides } }
+          Planning::Steps.new(@knowledge).call(setups, works.keys.first, possible: works.any? && !undecided, adjustments: job&.adjustments || {})
+        end
+
+        def call(overview, axle_id, job)
+          scope = @scope.call(overview, axle_id, job ? job.scope || { "axles" => { axle_id.to_s => ["pads"] } } : nil)
+          works = scope.included.to_h { |axle| [axle.file, axle.works] }
+          ordered = order(works, job)
+          torque = Planning::Torque.new(@context).call(ordered, files(works))
+          lists = lists(overview, scope, ordered, torque, works, job)
+          plan = Plan.new(overview:, job:, scope:, ordered:, torque:, **lists, gaps: gaps(works, ordered),
+                          impossible: works.filter_map { |file, chosen| (because = @scope.impossible(file, chosen)) && [file, because] },
+                          places: places(ordered, torque), notes: notes(overview, job), readiness: [], halts: [])
+          return plan if job&.over?
+
+          plan.with(readiness: Planning::Readiness.new(@context).call(plan, job), halts: with_purchases(plan))
+        end
+
+        # Each halt with what has to be bought beyond what the plan has.
+        def with_purchases(plan)
+          return [] unless plan.job&.state == "started"
+
+          @scope.halts(plan.overview, plan.job.axle_id, plan.job.scope).map { |halt| halt.with(buy: to_buy(plan, halt)) }
+        end
+
+        def to_buy(plan, halt)
+          works = { **plan.scope.included.to_h { |axle| [axle.file.axle.id.to_s, axle.works] }, halt.axle.file.axle.id.to_s => halt.works }
+          scope = { "axles" => works, "reasons" => plan.job.scope&.fetch("reasons", {}) || {} }
+          mended = call(plan.overview, plan.job.axle_id, plan.job.with(state: "draft", scope:)).parts
+          known = plan.parts.map(&:id)
+          needed = mended.reject { |part| known.include?(part.id) || part.line.optional || part.state == "shelf" }
+          needed.map { |part| "#{part.line.count || "?"} × #{part.line.label}" }
+        end
+
+        def files(works) = works.keys.to_h { |file| [file.axle.name, file] }
+
+        def lists(overview, scope, ordered, torque, works, job)
+          shopping = Planning::Shopping.new(@context)
+          fluid = Planning::Fluid.new(@context).call(overview, scope, ordered)
+          lists = { parts: shopping.parts(ordered, files(works), torque, job), tools: shopping.tools(ordered, torque, job),
+                    consumables: shopping.consumables(ordered, fluid.plan, torque, job) }
+          money = Planning::Money.new(@context, hours_of: ->(earlier) { ordered(earlier).lifts }).call(overview, scope, ordered, lists, job, overview.finished)
+          { **lists, fluid:, money: }
+        end
+
+        def jobs(overview) = @context.store.jobs.of(overview.vehicle.axles.map(&:id))
+
+        # What the scope asks for, and the size of everything that is undone or tightened.
+        def gaps(works, ordered)
+          works.flat_map do |file, chosen|
+            asked = @scope.gaps(file, chosen).map { |field, decides| Gap.new(file:, field:, blocks: decides || field["needed_for"].include?("job")) }
+            asked + drives(file, ordered).map { |field| Gap.new(file:, field:, blocks: true) }
+          end
+        end
+
+        def drives(file, ordered)
+          ids = ordered.concerning(file.axle.name).flat_map { |placed| placed.step.fasteners + placed.step.tighten }.uniq
+          fields = @knowledge.brake_data.applying(**file.place)
+          fields.select { |field| ids.include?(field["fastener"]) && field["key"].end_with?(".drive", ".count") && !file.data.key?(field["key"]) }
+        end
+
+        def places(ordered, torque)
+          here = @knowledge.places.select do |place|
+            ordered.setups.any? { |setup| Core::Planning::Conditions.met?(place.slice("work", "calipers", "retentions", "vehicles"), setup.configuration) }
+          end
+          here.map { |place| as_entered(place, torque) }
+        end
+
+        # What the owner entered of a fastener is what goes there.
+        def as_entered(place, torque)
+          lines = torque.map(&:line).select { |line| place.fetch("fasteners", []).include?(line.fastener) && line[place["owner"]] }
+          said = lines.map { |line| [line.label.downcase, @knowledge.brake_data.label("wheel_nut.#{place["owner"]}", line[place["owner"]]).downcase].join(": ") }.uniq
+          said.empty? ? place : place.merge("use" => "as you entered: #{said.join("; ")}")
+        end
+
+        # What was noted at a step in earlier jobs of the vehicle, newest first.
+        def notes(overview, job)
+          earlier = jobs(overview).reject { |each| job && each.id >= job.id }
+          earlier.reverse.flat_map(&:notes).group_by { |note| note["step"] }
+        end
+      end
+    end
+  end
+end

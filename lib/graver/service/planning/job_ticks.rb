@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Planning
+      # What is done of a job, step by step. A step that waits for another is refused; one that was done another way is
+      # answered for, with its reason, which stays on job and vehicle until it is made good.
+      class JobTicks < JobEvents
+        # Stages in which nothing goes back on yet, so that what was found out holds nothing up.
+        BEFORE_REFITTING = %w[ready safe strip clean].freeze
+
+        # step: key of a step of this job ("front.left.wheel_off", "settle") -> Storage::Job. Raises InvalidEntry, NotFound.
+        def tick(id, key, done)
+          job = going(id)
+          placed = step(job, key)
+          check(job, placed) if done
+          @store.transaction do
+            begin_work(job, placed) if done
+            record(job, done ? "ticked" : "unticked", key)
+          end
+        end
+
+        # The owner did a step another way, or without it. Never one of those that kill. Raises InvalidEntry, NotFound.
+        def otherwise(id, key, because)
+          job = going(id)
+          placed = step(job, key)
+          raise InvalidEntry.of("because", "never", "no reason is good enough to leave this one out: it can kill") if placed.step.kills
+
+          because = words("because", because)
+          check(job, placed)
+          @store.transaction do
+            begin_work(job, placed)
+            record(job, "otherwise", { step: key, because:, text: placed.step.text })
+          end
+        end
+
+        # What was left out is made good, on a job that may be closed. Raises InvalidEntry, NotFound.
+        def clear(id, key)
+          job = @store.jobs.find(id)
+          raise InvalidEntry.of("step", "unknown_step", "nothing is left to be made good there") unless job.otherwise.key?(key) && !job.cleared.include?(key)
+
+          @store.transaction { record(job, "cleared", key) }
+        end
+
+        private
+
+        def begin_work(job, placed) = placed.step.stage != "ready" && job.state == "ready" && record(job, "started", nil)
+
+        def check(job, placed)
+          require_ready(job) unless placed.step.stage == "ready"
+          ordered = @plans.ordered(job)
+          waits = Planning::Steps.new(@context.knowledge).progress(ordered, job.done).waits_for(placed)
+          raise InvalidEntry.of("step", "waits", waiting(waits)) if waits.any?
+
+          halts = halts(job, placed)
+          raise InvalidEntry.of("step", "replan", halts.map(&:text).join(" ")) if halts.any?
+        end
+
+        # Readings that changed what has to be done bar what refits that axle, and what is done for all.
+        def halts(job, placed)
+          return [] if BEFORE_REFITTING.include?(placed.step.stage)
+
+          @plans.halts(job).select { |halt| [nil, halt.axle.name].include?(placed.axle) }
+        end
+
+        def waiting(waits)
+          named = waits.first(3).map { |each| "“#{OrderFaults.short(each.step.text)}”#{" (#{each.place})" if each.place}" }
+          "first comes #{named.join(", then ")}#{" and #{waits.length - 3} more" if waits.length > 3}"
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,157 @@
+# frozen_string_literal: true
+
+require "date"
+
+module Graver
+  module Service
+    module Planning
+      # A job while it is planned: scope, day, notes, changes of the order, what is settled, ready or not.
+      class Jobs < JobEvents
+        MONEY = (0..1_000_000)
+        MOST_ADJUSTMENTS = 60
+
+        # A draft with the proposed scope. planned_for: ISO day or nil -> Storage::Job. Raises InvalidEntry, NotFound.
+        def plan(axle_id, planned_for)
+          day = day(planned_for)
+          proposed = @plans.proposed(axle_id).scope.included
+          scope = { "axles" => proposed.to_h { |axle| [axle.file.axle.id.to_s, axle.works] }, "reasons" => {} }
+          scope["axles"] = { axle_id.to_s => ["pads"] } if scope["axles"].empty?
+          @store.transaction do
+            job = @store.jobs.add(axle_id:, procedure: @context.knowledge.procedure.id, planned_for: day, at: @context.now)
+            record(job, "scope", scope)
+          end
+        end
+
+        # axles: { "axle id" => [work] }; reasons: { "axle id" => why other rotors than the verdict says } -> Storage::Job
+        def scope(id, axles, reasons)
+          job = going(id)
+          Planning::Scope.new(@context).check(Overview::VehicleOverviews.new(@context).find(@store.vehicles.find_axle(job.axle_id).vehicle_id), axles, reasons)
+          @store.transaction do
+            # What was ready was another job.
+            record(job, "draft", nil) if job.state == "ready"
+            record(job, "scope", { axles: axles.transform_values(&:uniq).reject { |_, works| works.empty? }, reasons: })
+          end
+        end
+
+        # planned_for: ISO day; state: "ready", "draft", "started" or "dropped"; because: why ready in spite of gaps
+        # -> Storage::Job. Raises InvalidEntry, NotFound.
+        def change(id, planned_for: nil, state: nil, because: nil)
+          job = going(id)
+          value = state_value(job, state, because)
+          day = planned_for && day(planned_for)
+          @store.transaction do
+            record(job, "planned", day.iso8601) if day
+            record(job, state, value) if state
+          end
+          @store.jobs.find(id)
+        end
+
+        # A dropped job as it was before. Raises InvalidEntry, NotFound.
+        def take_back(id)
+          job = @store.jobs.find(id)
+          raise InvalidEntry.of("state", "not_dropped", "this job was not cancelled") unless job.state == "dropped"
+
+          @store.transaction { record(job, @store.jobs.state_before_drop(id), nil) }
+        end
+
+        # Something of the readiness ("weather:2026-05-23", "parts:front.pads") is settled, or not after all.
+        def settle(id, item, done) = put(id, "settled", { item:, done: })
+
+        # Which of the owner's own parts is bought for a line of the parts list; nil: none yet.
+        def choose(id, line, supply)
+          raise InvalidEntry.of("supply", "unknown_supply", "there is no such part") if supply && @store.supplies.find(supply).item != line.split(".", 2).last
+
+          put(id, "chose", { line:, supply: })
+        end
+
+        # total: what a shop asks, a text; nil takes it back to the estimate
+        def quote(id, total)
+          put(id, "quoted", total.to_s.strip.empty? ? nil : { total: money("total", total).to_f })
+        end
+
+        # A note at a step, for next time. Raises InvalidEntry.
+        def note(id, key, text)
+          job = @store.jobs.find(id)
+          placed = step(job, key)
+          text = words("text", text)
+          @store.transaction { record(job, "noted", { step: placed.step.id, key:, text: }) }
+        end
+
+        # given: { deed: "drop", "insert" or "move", key:, after:, text: }. Refused where it breaks the order. Raises InvalidEntry.
+        def adjust(id, given)
+          job = going(id)
+          check_adjustment(job, given)
+          @store.transaction { record(job, "adjusted", given) }
+        end
+
+        # Takes back the adjustment that was recorded as this event.
+        def restore(id, event)
+          job = going(id)
+          raise NotFound, "there is no such change" unless job.adjustments.key?(event)
+
+          @store.transaction { record(job, "unadjusted", { event: }) }
+        end
+
+        # Keys of a job's steps, in working order.
+        def step_keys(job) = placed(job).map(&:key)
+
+        private
+
+        def day(text)
+          return if text.nil?
+
+          Date.iso8601(text).tap do |date|
+            raise InvalidEntry.of("planned_for", "out_of_range", "plan for today or a later day") if date < @context.today
+            raise InvalidEntry.of("planned_for", "out_of_range", "plan for a day within ten years") if date > @context.today >> 120
+          end
+        rescue Date::Error
+          raise InvalidEntry.of("planned_for", "not_a_day", "needs a day such as 2025-04-12")
+        end
+
+        def money(field, text)
+          value = Core::Quantity::EnteredNumber.parse(text).value
+          MONEY.cover?(value) ? value : raise(InvalidEntry.of("", "out_of_range", "lies between #{MONEY.min} and #{MONEY.max}"))
+        rescue InvalidEntry => e
+          raise e.under(field)
+        end
+
+        def state_value(job, state, because)
+          case state
+          when "ready" then ready(job, because)
+          when "started" then require_ready(job) && nil
+          end
+        end
+
+        # Ready when nothing is open; else the owner says why it is started all the same, but never without an order of steps.
+        def ready(job, because)
+          plan = @plans.of_job(job)
+          raise InvalidEntry.of("state", "no_order", "the steps cannot be put in order yet: fill in what is missing") unless plan.ordered.placed
+
+          open = plan.readiness.select(&:open?)
+          return { because: nil } if open.empty?
+
+          never = open.select(&:never)
+          raise InvalidEntry.of("because", "never", "no reason is good enough for: #{never.map(&:text).join(" / ")}") if never.any?
+          raise InvalidEntry.of("because", "not_ready", "still open: #{open.map(&:text).join(" / ")}") if because.to_s.strip.empty?
+
+          { because: because.strip[0, LONGEST_NOTE], open: open.map(&:id) }
+        end
+
+        def check_adjustment(job, given)
+          raise InvalidEntry.of("", "too_many", "more than #{MOST_ADJUSTMENTS} changes: take some back first") if job.adjustments.length >= MOST_ADJUSTMENTS
+
+          raise InvalidEntry.of("text", "missing", "needs a few words") if given[:deed] == "insert" && given[:text].to_s.strip.empty?
+
+          ordered = @plans.ordered(job)
+          raise InvalidEntry.of("key", "no_order", "the steps cannot be put in order yet") unless ordered.placed
+
+          known = job.adjustments.map { |event, made| Planning::Steps.adjustment(event, made) }
+          wanted = Planning::Steps.adjustment(0, given.transform_keys(&:to_s))
+          result = Planning::Steps.new(@context.knowledge).adjust(ordered.base, ordered.lifts, [*known, wanted])
+          why = result.set_aside.find { |adjustment, _| adjustment.equal?(wanted) }&.last
+          raise InvalidEntry.of("key", "breaks_order", OrderFaults.new(@context.knowledge).sentence(why)) if why
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Planning
+      # Says in words why a change of the order was not taken.
+      class OrderFaults
+        def initialize(knowledge)
+          @procedure = knowledge.procedure
+        end
+
+        # The beginning of a step's text.
+        def self.short(text) = text[/\A[^.:;]{1,70}(?=[\s.:;]|\z)/] || text[0, 70]
+        # A placed step in words: "front left: Bracket on, its bolts by hand, then to torque".
+        def self.named(placed) = [placed.place, short(placed.step.text)].compact.join(": ")
+
+        # why: :gate, :gone or [Core::Planning::Proof::Fault]
+        def sentence(why)
+          case why
+          when :gate then "a safety gate cannot be left out"
+          when :gone then "the step it refers to is not in this job"
+          else why.uniq { |fault| [fault.placed.step.id, fault.about] }.first(3).map { |fault| said(fault) }.join(" / ")
+          end
+        end
+
+        private
+
+        def said(fault)
+          step = "“#{self.class.short(fault.placed.step.text)}”#{" (#{fault.where})" if fault.where && !fault.where.empty?}"
+          case fault.kind
+          when "requires" then "#{step} requires that #{@procedure.facts.fetch(fault.about).label}"
+          when "forbids" then "#{step} must not happen while #{@procedure.facts.fetch(fault.about).label}"
+          else "#{step} comes after “#{self.class.short(@procedure.step(fault.about).text)}”"
+          end
+        end
+      end
+    end
+  end
+end

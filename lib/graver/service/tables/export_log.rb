@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Tables
+      # A vehicle's pads and rotors as the open log, exactly as entered. What simulated devices sent stays here: in a file it
+      # would lose its label.
+      class ExportLog
+        def initialize(context)
+          @context = context
+        end
+
+        # -> CSV text. Raises NotFound.
+        def call(vehicle_id)
+          vehicle = @context.store.vehicles.find(vehicle_id)
+          names = vehicle.axles.to_h { |axle| [axle.id, axle.name] }
+          look_overs = @context.store.look_overs.of_vehicle(vehicle_id)
+          LogFormat::LogWriter.new.call(look_overs.flat_map { |look_over| rows(look_over, names) })
+        end
+
+        private
+
+        def rows(look_over, names)
+          mine = look_over.readings.select { |row| row.axle_id && !row.simulated && Axles::LogEntries::PARTS.include?(row.part) }
+          positions = mine.chunk_while { |one, other| one.axle_id == other.axle_id && Axles::LogEntries.same_position?(one, other) }
+          positions.each_with_index.map { |places, at| row(look_over, names, places, at.zero? ? look_over.note : nil) }
+        end
+
+        def row(look_over, names, places, note)
+          first = places.first
+          LogFormat::LogWriter::Row.new(date: look_over.date, odometer: look_over.odometer_value, odometer_unit: look_over.odometer_unit, axle: names[first.axle_id],
+                                        **first.to_h.slice(:side, :part, :pad, :event, :method, :upper, :unit, :overall, :doubt), values: places.filter_map(&:value), note:)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,130 @@
+# frozen_string_literal: true
+
+require "digest"
+require "time"
+
+module Graver
+  module Service
+    module Tables
+      # Brings in a person's own table: looked at first, tried dry, then taken in one go, and undone if it was a mistake.
+      class ImportLog
+        LARGEST_BYTES = 40_000_000
+        MOST_FAULTS = 300
+        SAMPLE_ROWS = 8
+        # What a mapping says of each reading.
+        FIELDS = LogFormat::ColumnMapping::FIELDS
+
+        def initialize(context)
+          @context = context
+          @store = context.store
+        end
+
+        # The file as it came -> Storage::Import. Raises InvalidEntry, NotFound.
+        def upload(vehicle_id, name, bytes)
+          vehicle = @store.vehicles.find(vehicle_id)
+          LogFormat::Table.read(bytes)
+          @store.transaction do
+            @store.imports.forget_unfinished(before: (@context.time - 86_400).iso8601)
+            @store.imports.add(vehicle_id: vehicle.id, name: name.to_s.strip[0, 120], digest: Digest::SHA256.hexdigest(bytes), content: bytes, at: @context.now)
+          end
+        end
+
+        # -> { header:, sample:, rows:, guess: }
+        def columns(import)
+          table = table(import)
+          { header: table.header, sample: table.rows.first(SAMPLE_ROWS).map { |_, cells| table.header.each_index.map { |at| cells[at].to_s[0, 60] } }, rows: table.rows.length,
+            guess: LogFormat::MappingGuess.new(table.header, table.rows).call }
+        end
+
+        # What would be taken; nothing is. -> Hash as the API gives it. Raises InvalidEntry.
+        def dry_run(import, mapping) = summary(rows(import, mapping).call)
+
+        # Takes it, in a thread of its own; `progress` says how far. Raises InvalidEntry at once when the mapping cannot be used.
+        def start(import, mapping)
+          raise Conflict, "this file was taken already" unless import.state == "uploaded"
+          raise Conflict, "this file is being taken just now" if under_way[import.id]
+
+          rows = rows(import, mapping)
+          under_way[import.id] = { share: 0.0, failed: nil }
+          Thread.new { take_guarded(import, mapping, rows) }
+        end
+
+        # The same without a thread -> summary
+        def take(import, mapping) = taken(import, mapping, rows(import, mapping))
+
+        # { share:, failed: } while it is under way, else nil
+        def progress(import) = under_way[import.id]
+
+        # What was imported counts no more; the file and its readings stay.
+        def undo(import)
+          raise Conflict, "this import was not finished, or is undone already" unless import.state == "done"
+
+          @store.transaction { @store.imports.undo(import.id, at: @context.now) }
+        end
+
+        private
+
+        def under_way = @context.imports_under_way
+        def table(import) = LogFormat::Table.read(@store.imports.content(import.id).b)
+
+        def rows(import, mapping)
+          table = table(import)
+          files = Axles::AxleRecords.new(@context).of([@store.vehicles.find(import.vehicle_id)]).fetch(import.vehicle_id)
+          ImportedRows.new(@context.knowledge, files, table, LogFormat::ColumnMapping.new(mapping, table.header.length))
+        end
+
+        def take_guarded(import, mapping, rows)
+          taken(import, mapping, rows)
+          under_way.delete(import.id)
+        rescue StandardError => e
+          warn "#{e.class}: #{e.message}\n#{Array(e.backtrace).first(8).join("\n")}"
+          under_way[import.id] = { share: 1.0, failed: "The import stopped half way; nothing of it was kept." }
+        end
+
+        def taken(import, mapping, rows)
+          rows.call { |share| under_way[import.id]&.store(:share, (share * 0.7).round(3)) }
+          found = summary(rows)
+          @store.transaction do
+            @store.look_overs.add_many(look_overs(rows.taken, import), at: @context.now) { |share| under_way[import.id]&.store(:share, (0.7 + (share * 0.3)).round(3)) }
+            @store.imports.finish(import.id, mapping:, result: found, at: @context.now)
+          end
+          Forecast::RecordForecasts.new(@context).keep(Axles::AxleRecords.new(@context).of([@store.vehicles.find(import.vehicle_id)]).fetch(import.vehicle_id))
+          found
+        end
+
+        def summary(rows)
+          dates = rows.taken.map { |taken| taken.entry.date }.minmax
+          { readings: rows.taken.length, look_overs: services(rows.taken).length, duplicates: rows.duplicates, from: dates.first&.iso8601, to: dates.last&.iso8601,
+            bad_rows: rows.faults.map(&:line).uniq.length, faults: rows.faults.sort_by(&:line).first(MOST_FAULTS).map(&:to_h) }
+        end
+
+        def services(taken) = taken.group_by { |row| [row.entry.date, row.entry.odometer_km] }
+
+        # One look-over per day and odometer.
+        def look_overs(taken, import)
+          services(taken).map do |(date, km), rows|
+            cells = rows.first.cells
+            { vehicle_id: import.vehicle_id, date:, odometer: { value: cells["odometer"], unit: cells["odometer_unit"], km: }, import_id: import.id,
+              note: rows.filter_map { |row| row.cells["note"] }.uniq.join("; ").then { |note| note.empty? ? nil : note }, readings: rows.flat_map { |row| readings(row) } }
+          end
+        end
+
+        def readings(taken)
+          cells = taken.cells
+          value, unit, method, upper = cells["entered"] && cells["entered"] != "metal" ? cells["entered"].split("|", 4) : stated(taken)
+          common = { axle_id: taken.axle_id, event: taken.entry.event, part: taken.entry.part, side: taken.entry.side, pad: taken.entry.pad, method:, unit:,
+                     upper:, overall: taken.entry.reading&.overall || false, doubt: cells["doubt"] }
+          return [common.update(value:, place: 1)] unless cells["places"]
+
+          cells["places"].split(LogFormat::Columns::PLACE_SEPARATOR).each_with_index.map { |text, at| common.merge(value: text, place: at + 1) }
+        end
+
+        # Value, unit, method and upper as the open columns have them; an event without a figure has none.
+        def stated(taken)
+          reading = taken.entry.reading or return []
+          [taken.cells["value"], reading.unit, reading.method, taken.cells["upper"]]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,122 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Tables
+      # The rows of somebody's table, checked one by one against a vehicle: what can be taken, what is there already, and
+      # what is wrong with the rest.
+      class ImportedRows
+        # entry: Core::Wear::Entry; cells: open columns as texts; axle_id
+        Taken = Struct.new(:line, :axle_id, :entry, :cells, :row)
+        Fault = Core::Value.define(:line, :column, :message)
+        # Stands in for the log format's specification, from what is on file.
+        Known = Struct.new(:files) do
+          def axle_names = files.keys
+          def part(axle, part) = files.fetch(axle).part(part)
+        end
+
+        attr_reader :taken, :faults, :duplicates
+
+        # files: [AxleRecord] of the vehicle; table: LogFormat::Table; mapping: LogFormat::ColumnMapping
+        def initialize(knowledge, files, table, mapping)
+          @knowledge = knowledge
+          @files = files.to_h { |file| [file.axle.name, file] }
+          @table = table
+          @mapping = mapping
+          @look_overs = files.first.look_overs
+          @reader = LogFormat::RowReader.new(knowledge.normalise, Known.new(@files))
+          @faults = table.broken.map { |line, message| Fault.new(line:, column: "row", message:) }
+        end
+
+        # Yields the share that is done, now and then. -> self
+        def call
+          read = []
+          @table.rows.each_with_index do |(line, cells), at|
+            yield at.fdiv(@table.rows.length) if block_given? && (at % 2000).zero?
+            @mapping.call(cells).each { |row| (found = one(line, row)) && (read << found) }
+          end
+          @taken = without_known(in_order(read))
+          self
+        end
+
+        private
+
+        def one(line, row)
+          axle, entry = @reader.call(line, row)
+          file = @files.fetch(axle)
+          check_position(file, entry)
+          entry = restored(entry, row, file) if row["entered"]
+          Taken.new(line, file.axle.id, entry, row)
+        rescue InvalidEntry => e
+          # In a table with several readings a row, what is wrong with the row is said once.
+          found = e.faults.map { |fault| Fault.new(line:, column: fault.field.empty? ? "row" : fault.field, message: fault.message) }
+          @faults.concat(found - @faults.last(20))
+          nil
+        end
+
+        def check_position(file, entry)
+          return if entry.side.nil? || file.axle.sides.include?(entry.side)
+
+          raise InvalidEntry.of("side", "unknown_position", "this axle has no brake on the #{entry.side}")
+        end
+
+        # What Graver's own log says beyond the open columns. It must agree with them.
+        def restored(entry, row, file)
+          return entry.with(event: "metal", reading: nil) if row["entered"] == "metal"
+
+          value, unit, method, upper = row["entered"].split("|", 4)
+          number = ->(text) { text && Core::Quantity::EnteredNumber.parse(text) }
+          reading = Core::Measurement::Reading.new(part: entry.part, method:, value: number[value], upper: number[upper], unit:, overall: entry.reading.overall)
+          believed = [entry.reading, reading].map { |each| @knowledge.normalise.call(each, file.part(entry.part)).value_mm }
+          raise InvalidEntry.of("entered", "differs", "says something else than value and unit") if (believed[0] - believed[1]).abs > 0.001
+
+          entry.with(reading:)
+        rescue KeyError, NoMethodError, TypeError
+          raise InvalidEntry.of("entered", "not_understood", "needs value|unit|method")
+        end
+
+        # Rows whose odometer runs back, against the log or among themselves, are named and left out.
+        def in_order(read)
+          groups = read.group_by { |taken| [taken.entry.date, taken.entry.odometer_km] }
+          points = groups.keys.filter_map do |date, km|
+            against = against_log(date, km) or next Point.new(date, km)
+            odometer_faults(groups.fetch([date, km]), "runs back against #{against[1].round} km on #{Base::Wording.day(against[0])} in the log")
+          end
+          kept, odd = LogFormat::OdometerOrder.split(points)
+          odd.each { |point| odometer_faults(groups.fetch(point.to_a), "runs back against the rows around it") }
+          kept.to_a.sort_by(&:to_a).flat_map { |point| groups.fetch(point.to_a) }
+        end
+
+        Point = Struct.new(:date, :odometer_km)
+
+        def odometer_faults(taken, message)
+          taken.map(&:line).uniq.each { |line| @faults << Fault.new(line:, column: "odometer", message:) }
+          nil
+        end
+
+        # The service in the log before or after that day which the odometer contradicts, as [date, km], or nil.
+        def against_log(date, km)
+          @before ||= @look_overs.map { |look_over| [look_over.date, look_over.odometer_km] }.sort
+          at = @before.bsearch_index { |other, _| other > date } || @before.length
+          return @before[at - 1] if at.positive? && @before[at - 1][1] > km + 0.5
+
+          @before[at] if at < @before.length && @before[at][1] < km - 0.5
+        end
+
+        # The same reading on the same day at the same place is not taken twice, nor what the log has already.
+        def without_known(read)
+          known = @files.values.flat_map { |file| file.entries.map { |entry| fingerprint(file.axle.id, entry) } }.to_h { |print| [print, true] }
+          fresh = read.reject { |taken| known.key?(print = fingerprint(taken.axle_id, taken.entry)) || !(known[print] = true) }
+          @duplicates = read.length - fresh.length
+          fresh
+        end
+
+        def fingerprint(axle_id, entry)
+          reading = entry.reading
+          read = reading && [reading.method, reading.value.value, reading.upper&.value, reading.unit, reading.overall]
+          [axle_id, entry.date, (entry.odometer_km * 10).round, entry.part, entry.side, entry.pad, entry.event, read]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Workshop
+      # The household's money: its sign, and what shops around here ask.
+      class MoneyChoices
+        include Base::FieldFaults
+
+        KEY = "money"
+        RANGES = { "labour_rate" => 0..1000, "markup_percent" => 0..500, "tax_percent" => 0..60 }.freeze
+
+        def initialize(context)
+          @context = context
+        end
+
+        # { "currency" => "€", "labour_rate" => "90", "markup_percent" => "40", "tax_percent" => "20" }, numbers as entered
+        def chosen
+          usual = @context.knowledge.hours.fetch("shop")
+          { "currency" => "€", **RANGES.keys.to_h { |key| [key, usual.fetch(key).to_s] } }.merge(@context.store.preferences.get(KEY) || {})
+        end
+
+        def number(key) = Core::Quantity::EnteredNumber.parse(chosen.fetch(key)).value.to_f
+
+        # given: any of them, texts. Raises InvalidEntry.
+        def choose(given)
+          @faults = []
+          wanted = given.transform_keys(&:to_s).slice("currency", *RANGES.keys).transform_values { |text| text.to_s.strip }
+          fault("currency", "missing", "needs a sign or a short name, such as € or kr") if wanted.key?("currency") && !wanted["currency"].length.between?(1, 5)
+          RANGES.each { |key, range| check(key, wanted[key], range) if wanted.key?(key) }
+          raise_faults
+
+          @context.store.transaction { @context.store.preferences.set(KEY, chosen.merge(wanted)) }
+          chosen
+        end
+
+        private
+
+        def check(key, text, range)
+          value = under(key) { Core::Quantity::EnteredNumber.parse(text).value }
+          fault(key, "out_of_range", "lies between #{range.min} and #{range.max}") if value && !range.cover?(value)
+        end
+      end
+    end
+  end
+end

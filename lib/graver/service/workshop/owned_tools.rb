@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Workshop
+      # Which tools the household owns.
+      class OwnedTools
+        KEY = "tools"
+
+        def initialize(context)
+          @context = context
+        end
+
+        # Ids as in knowledge/tools.yml: what was said to be owned, and the measuring tools of the Workshop.
+        def ids = said | measuring
+
+        # Raises InvalidEntry for a tool nobody knows.
+        def own(id, owned)
+          raise InvalidEntry.of("tool", "unknown_tool", "there is no such tool") unless @context.knowledge.tool(id)
+
+          @context.store.transaction { @context.store.preferences.set(KEY, owned ? said | [id] : said - [id]) }
+          ids
+        end
+
+        # Those that are there as measuring tools of the Workshop.
+        def measuring
+          methods = @context.store.instruments.all.reject(&:retired).map(&:method)
+          @context.knowledge.tools.select { |tool| tool.fetch("instruments", []).intersect?(methods) }.map { |tool| tool["id"] }
+        end
+
+        private
+
+        def said = @context.store.preferences.get(KEY) || []
+      end
+    end
+  end
+end

@@ -1,0 +1,95 @@
+# frozen_string_literal: true
+
+require "date"
+
+module Graver
+  module Service
+    module Workshop
+      # The household's torque wrenches, and which of them tightens what.
+      class TorqueWrenches
+        include Base::FieldFaults
+
+        NUMBERS = %i[least most graduation].freeze
+        # N·m that no hand torque wrench goes under or over
+        RANGE = (0.05..3000)
+        LENGTH_MM = (50..3000)
+
+        def initialize(context)
+          @context = context
+          @store = context.store
+        end
+
+        # given: { name:, unit:, least:, most:, graduation:, length_mm:, calibrated_on: }, texts or nil. Raises InvalidEntry.
+        def add(given)
+          fields = checked({ length_mm: nil, calibrated_on: nil, **given })
+          @store.transaction { @store.torque_wrenches.add(fields, at: @context.now) }
+        end
+
+        # Any of the same, and retired: true or false. Raises InvalidEntry, NotFound.
+        def change(id, given)
+          known = @store.torque_wrenches.find(id)
+          fields = checked(known.to_h.slice(:name, :unit, :length_mm, *NUMBERS).merge(calibrated_on: known.calibrated_on&.iso8601).merge(given.except(:retired)))
+          fields[:retired_at] = given[:retired] ? @context.now : nil if given.key?(:retired)
+          @store.transaction { @store.torque_wrenches.change(id, fields) }
+        end
+
+        # Those not put away, as the core has them.
+        def core
+          @store.torque_wrenches.all.reject(&:retired).map do |row|
+            numbers = NUMBERS.to_h { |key| [key, number(row[key])] }
+            Core::Planning::Wrench.new(id: row.id, name: row.name, unit: row.unit, **numbers, length_mm: row.length_mm && number(row.length_mm), calibrated_on: row.calibrated_on)
+          end
+        end
+
+        # Core::Planning::Torque -> Setting or Borrow; nil without a torque
+        def choose(torque, extension_mm: 0.0)
+          torque && Core::Planning::WrenchChoice.new(@context.knowledge.wrench_rules).call(torque.newton_metres, core, @context.today, extension_mm:)
+        end
+
+        private
+
+        def number(text) = Core::Quantity::EnteredNumber.parse(text).value.to_f
+
+        def checked(fields)
+          @faults = []
+          fault("name", "missing", "needs a name you know it by") if fields[:name].to_s.strip.empty?
+          fault("unit", "unknown_unit", "needs one of #{Core::Quantity::TORQUE.units.join(", ")}") unless Core::Quantity::TORQUE.include?(fields[:unit])
+          numbers = NUMBERS.to_h { |key| [key, read(key, fields[key])] }
+          check_order(numbers, fields[:unit]) if @faults.empty?
+          texts = { name: fields[:name].to_s.strip, **NUMBERS.to_h { |key| [key, fields[key].to_s.strip] } }
+          row = texts.merge(unit: fields[:unit], length_mm: length(fields[:length_mm]), calibrated_on: day(fields[:calibrated_on]))
+          raise_faults
+
+          row
+        end
+
+        def read(key, text) = under(key.to_s) { number(text.to_s) }
+
+        def check_order(numbers, unit)
+          least, most, graduation = numbers.values_at(*NUMBERS)
+          newton_metres = Core::Quantity::TORQUE.to_base(most, unit)
+          fault("most", "out_of_range", "lies between #{RANGE.min} and #{RANGE.max} N·m, got #{format("%.4g", newton_metres)} N·m") unless RANGE.cover?(newton_metres)
+          fault("least", "order", "must be less than the most it goes to, and not below 0") unless least >= 0 && least < most
+          fault("graduation", "out_of_range", "must be more than 0 and less than a fifth of its range") unless graduation.positive? && graduation <= most / 5.0
+        end
+
+        def length(text)
+          return if text.to_s.strip.empty?
+
+          fault("length_mm", "out_of_range", "lies between #{LENGTH_MM.min} and #{LENGTH_MM.max} mm") unless LENGTH_MM.cover?(read(:length_mm, text) || LENGTH_MM.min)
+          text.strip
+        end
+
+        def day(text)
+          return if text.to_s.strip.empty?
+
+          date = Date.iso8601(text)
+          fault("calibrated_on", "in_future", "the day of a calibration cannot lie ahead") if date > @context.today
+          date.iso8601
+        rescue Date::Error
+          fault("calibrated_on", "not_a_day", "needs a day such as 2025-04-12")
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,8 @@
+# frozen_string_literal: true
+
+module Graver
+  module Storage
+    # change: { field => value now } or { "void" => true }; reading_id and condition_id nil: of the look-over itself.
+    Correction = Core::Value.define(:id, :look_over_id, :reading_id, :condition_id, :change, :reason, :recorded_at)
+  end
+end

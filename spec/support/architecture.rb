@@ -1,0 +1,207 @@
+# frozen_string_literal: true
+
+require "prism"
+
+# Reads the syntax trees of lib/graver and names whatever breaks the one direction of imports or reaches for what its room
+# has no business with: clock, chance, environment, files, network, other programs.
+class Architecture
+  # room => rooms it may name
+  ROOMS = {
+    "core" => %w[core], "log_format" => %w[core log_format], "knowledge" => %w[core knowledge], "storage" => %w[core storage],
+    "devices" => %w[core devices], "service" => %w[core knowledge storage log_format devices service], "sheet" => %w[sheet],
+    "api" => %w[core service sheet api], "cli" => %w[core knowledge log_format service cli boot]
+  }.freeze
+  # Rooms of the services, each with those below it.
+  SERVICES = {
+    "base" => [], "axles" => %w[base], "overview" => %w[base axles], "judging" => %w[base axles overview],
+    "forecast" => %w[base axles overview], "measuring" => %w[base axles overview judging forecast],
+    "household" => %w[base axles overview judging forecast measuring], "workshop" => %w[base axles overview],
+    "planning" => %w[base axles overview judging forecast measuring household workshop],
+    "tables" => %w[base axles overview judging forecast measuring household workshop planning]
+  }.freeze
+  # Standard library and gems each room may require.
+  STANDARD = %w[date time json csv set yaml digest zlib].freeze
+  GEMS = {
+    "core" => %w[numo/narray], "knowledge" => %w[json_schemer], "storage" => %w[sequel fileutils securerandom], "sheet" => %w[prawn prawn/table],
+    "api" => %w[sinatra/base dry/validation icalendar rack], "cli" => %w[fileutils optparse], "service" => [], "devices" => [], "log_format" => []
+  }.freeze
+  # what => constants that reach it, and the only places that may
+  REACH = {
+    clock: [%w[Process], %w[service/base/context.rb]],
+    chance: [%w[Random SecureRandom], %w[devices/simulated storage/drafts.rb]],
+    environment: [%w[ENV ARGV], %w[boot.rb cli]],
+    files: [%w[File IO Dir Pathname FileUtils Tempfile Etc],
+            %w[knowledge/files.rb knowledge/library.rb storage/database.rb sheet/paper.rb api/web_app.rb cli boot.rb]],
+    network: [%w[Net Socket TCPSocket UDPSocket TCPServer OpenURI], []],
+    threads: [%w[Thread Mutex Ractor Fiber], %w[devices/shelf.rb service/base api/web_app.rb service/tables/import_log.rb]]
+  }.freeze
+  # [receiver, method] of the clock
+  CLOCK = [%w[Time now], %w[Date today], %w[DateTime now], %w[Time new], %w[Process clock_gettime]].freeze
+  CHANCE = %w[rand srand].freeze
+  # `sample` of a vehicle is a field of its own.
+  SHUFFLING = %w[shuffle shuffle! sample].freeze
+  # Ways around what can be read off the tree.
+  HIDDEN = %w[const_get const_missing eval instance_eval class_eval module_eval require_relative load autoload system exec spawn fork open popen
+              public_send send __send__ instance_variable_get binding].freeze
+  HIDDEN_ALLOWED = { "send" => [], "class_eval" => %w[core/value.rb] }.freeze
+
+  # sources: { "service/axles/instruments.rb" => Ruby }
+  def initialize(sources)
+    @trees = sources.transform_values { |text| Prism.parse(text).value }
+    @defined = @trees.flat_map { |path, tree| Definitions.of(tree).map { |name| [name, path] } }.to_h
+  end
+
+  def self.of_folder(folder) = new(read(folder))
+
+  # { path in the folder => text }
+  def self.read(folder)
+    Dir.glob("#{folder}/**/*.rb").to_h { |file| [file.delete_prefix("#{folder}/"), File.read(file)] }
+       .reject { |path, _| path == "setup_check.rb" || path.start_with?("storage/migrations/") }
+  end
+
+  # -> ["service/axles/x.rb: names Graver::API::App", ...]
+  def strays = @trees.flat_map { |path, tree| Reader.new(path, @defined).call(tree).map { |stray| "#{path}: #{stray}" } }
+
+  # Full names of what a file defines.
+  class Definitions < Prism::Visitor
+    def self.of(tree) = new.tap { |visitor| visitor.visit(tree) }.names
+
+    attr_reader :names
+
+    def initialize
+      super
+      @nesting = []
+      @names = []
+    end
+
+    def visit_module_node(node) = inside(node) { super }
+    def visit_class_node(node) = inside(node) { super }
+    def visit_constant_write_node(node) = (@names << [*@nesting, node.name].join("::")) && super
+
+    private
+
+    def inside(node)
+      @nesting.push(node.constant_path.slice)
+      @names << @nesting.join("::")
+      yield
+      @nesting.pop
+    end
+  end
+
+  # What one file names and calls that it may not.
+  class Reader < Prism::Visitor
+    def initialize(path, defined)
+      super()
+      @path = path
+      @room = path[%r{\A[^/]+(?=/)}]
+      @defined = defined
+      @nesting = []
+      @strays = []
+    end
+
+    def call(tree)
+      visit(tree)
+      @strays.uniq
+    end
+
+    def visit_module_node(node) = inside(node)
+    def visit_class_node(node) = inside(node)
+    def visit_constant_path_node(node) = name(node.slice.delete_prefix("::"), rooted: node.slice.start_with?("::"))
+    def visit_constant_read_node(node) = name(node.name.to_s)
+
+    def visit_call_node(node)
+      requires(node) if node.receiver.nil? && %i[require load require_relative autoload].include?(node.name)
+      hidden(node)
+      time_and_chance(node)
+      stray("reaches the records") if @room == "api" && %i[store transaction].include?(node.name)
+      super
+    end
+
+    def visit_x_string_node(_) = stray("runs another program")
+    def visit_interpolated_x_string_node(_) = stray("runs another program")
+    def visit_global_variable_read_node(node) = (stray("reads #{node.name}") unless %i[$stdout $stderr].include?(node.name) && free?(%w[cli]))
+
+    private
+
+    def inside(node)
+      visit(node.superclass) if node.respond_to?(:superclass) && node.superclass
+      @nesting.push(node.constant_path.slice)
+      visit(node.body) if node.body
+      @nesting.pop
+    end
+
+    def stray(text) = @strays << text
+    def free?(places) = places.any? { |place| @path == place || @path.start_with?("#{place}/") }
+
+    # As Ruby looks a name up: innermost namespace first.
+    def resolve(name)
+      @nesting.length.downto(0) do |depth|
+        first = [*@nesting.take(depth), name.split("::").first].join("::")
+        return [*@nesting.take(depth), name].join("::") if @defined.key?(first)
+      end
+      nil
+    end
+
+    def name(name, rooted: false)
+      full = rooted ? name : resolve(name)
+      return foreign(name) unless full&.start_with?("Graver")
+
+      path = home(full) or return
+      room = path.include?("/") ? path.split("/").first : File.basename(path, ".rb")
+      own(full, room, path)
+    end
+
+    # The file of the longest part of a name that one defines.
+    def home(full)
+      parts = full.split("::")
+      parts.length.downto(2) { |length| (path = @defined[parts.take(length).join("::")]) && (return path unless namespace?(parts.take(length))) }
+      nil
+    end
+
+    def namespace?(parts) = parts.length == 2 && ROOMS.keys.any? { |room| parts.last.downcase == room.delete("_") }
+
+    def own(full, room, path)
+      return if @room.nil? || !(ROOMS.key?(room) || room == "boot") # errors and the loader are everybody's
+      return stray("names #{full}") unless ROOMS.fetch(@room).include?(room)
+      return unless @room == "service" && room == "service"
+
+      mine, theirs = [@path, path].map { |each| each.split("/")[1] }
+      stray("names #{full}, which lies above it") unless mine == theirs || SERVICES.fetch(mine).include?(theirs)
+    end
+
+    def foreign(name)
+      root = name.split("::").first
+      REACH.each { |what, (names, places)| stray("reaches for #{what}: #{name}") if names.include?(root) && !free?(places) && !known_use?(what, name) }
+    end
+
+    # A path joined is no file read; the message of a file's error is none either.
+    def known_use?(what, name) = what == :files && name == "File::SEPARATOR"
+
+    def requires(node)
+      target = node.arguments&.arguments&.first
+      return stray("requires what cannot be read") unless target.is_a?(Prism::StringNode)
+
+      allowed = STANDARD + GEMS.fetch(@room, %w[rack rack/protection])
+      stray("requires #{target.unescaped}") unless node.name == :require && allowed.include?(target.unescaped)
+    end
+
+    def hidden(node)
+      called = node.name.to_s
+      return unless HIDDEN.include?(called) && !free?(HIDDEN_ALLOWED.fetch(called, []))
+      return if %w[require_relative load autoload].include?(called)
+      return if %w[open load].include?(called) && node.receiver && !%w[Kernel URI].include?(node.receiver.slice)
+
+      stray("hides what it calls: #{called}")
+    end
+
+    def time_and_chance(node)
+      called = node.name.to_s
+      clock = node.receiver && CLOCK.include?([node.receiver.slice.delete_prefix("::"), called]) && !(called == "new" && node.arguments)
+      stray("reads the clock: #{node.receiver.slice}.#{called}") if clock && !free?(%w[service/base/context.rb boot.rb])
+      stray("takes chance: #{called}") if CHANCE.include?(called) && !seeded?(node) && !free?(%w[devices/simulated])
+      stray("takes chance: #{called}") if node.receiver && SHUFFLING.include?(called) && !node.arguments&.slice.to_s.include?("random:") && !node.receiver&.slice.to_s.end_with?("vehicle")
+    end
+
+    def seeded?(node) = !node.receiver.nil? && !%w[Kernel Random].include?(node.receiver.slice)
+  end
+end

@@ -1,0 +1,71 @@
+import { api, Refusal, type Schemas } from "../../api/client";
+
+export type Field = Schemas["DataField"];
+type Entry = Schemas["BrakeDataEntries"]["entries"][number];
+
+/** Brake data of one axle: what is known, what is proposed, and what the server said of each entry. */
+export class BrakeData {
+  data = $state.raw<Schemas["BrakeData"] | null>(null);
+  proposed = $state.raw<Schemas["Proposal"][]>([]);
+  leftOut = $state.raw<string[]>([]);
+  faults = $state<Record<string, string>>({});
+  error = $state.raw<unknown>(null);
+  said = $state("");
+
+  constructor(readonly axle: number) {}
+
+  async load(): Promise<void> {
+    try {
+      this.data = await api.brakeData(this.axle);
+    } catch (error) {
+      this.error = error;
+    }
+  }
+
+  proposal(key: string): Schemas["Proposal"] | undefined {
+    return this.proposed.find((entry) => entry.key === key);
+  }
+
+  /** Of a need, the fields that are not known. */
+  gaps(need: string): Field[] {
+    return this.data?.fields.filter((field) => field.needed_for.includes(need) && field.value === null) ?? [];
+  }
+
+  /** True when it was saved. */
+  async save(entries: Entry[]): Promise<boolean> {
+    try {
+      this.data = await api.recordBrakeData(this.axle, { entries });
+      for (const entry of entries) delete this.faults[entry.key];
+      this.proposed = this.proposed.filter((proposal) => !entries.some((entry) => entry.key === proposal.key));
+      this.said = `Saved: ${entries.length === 1 ? this.data.fields.find((field) => field.key === entries[0]!.key)?.label : `${entries.length} values`}`;
+      this.error = null;
+      return true;
+    } catch (error) {
+      this.said = "";
+      if (!(error instanceof Refusal) || error.faults.length === 0) this.error = error;
+      else for (const fault of error.faults) this.faults[entries[Number(fault.field.split(".")[1])]?.key ?? ""] = fault.message;
+      return false;
+    }
+  }
+
+  async propose(from: string): Promise<void> {
+    try {
+      const found = await api.proposals(this.axle, from);
+      this.proposed = found.entries;
+      this.leftOut = found.left_out;
+      this.said = found.entries.length === 0 ? "There is nothing to fill in from there." : "";
+      this.error = null;
+    } catch (error) {
+      this.said = error instanceof Refusal && error.faults[0] ? error.faults[0].message : String(error);
+    }
+  }
+
+  acceptAll(): Promise<boolean> {
+    return this.save(this.proposed.map(({ key, value, unit, source }) => ({ key, value, unit, source })));
+  }
+
+  dismiss(): void {
+    this.proposed = [];
+    this.leftOut = [];
+  }
+}

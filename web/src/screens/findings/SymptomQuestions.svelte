@@ -1,0 +1,60 @@
+<script lang="ts">
+  import { api, type Schemas } from "../../api/client";
+  import StateMark from "../../parts/StateMark.svelte";
+
+  /** Something noticed on the road: one question after the other, then a word. */
+  let { vehicle, states }: { vehicle: number; states: Schemas["State"][] } = $props();
+  let symptoms = $state.raw<Schemas["Symptom"][]>([]);
+  let chosen = $state<Schemas["Symptom"] | null>(null);
+  let answers = $state<Record<string, string>>({});
+  let outcome = $state.raw<Schemas["SymptomOutcome"] | null>(null);
+  api.symptoms().then((found) => (symptoms = found.symptoms));
+
+  const open = $derived(chosen?.questions.find((question) => !answers[question.id]) ?? null);
+
+  function choose(symptom: Schemas["Symptom"]) {
+    [chosen, answers, outcome] = [symptom, {}, null];
+    void finish();
+  }
+
+  function answer(question: string, option: string) {
+    answers[question] = option;
+    void finish();
+  }
+
+  async function finish() {
+    if (chosen && chosen.questions.every((question) => answers[question.id])) outcome = await api.symptom(vehicle, { symptom: chosen.id, answers: $state.snapshot(answers) });
+  }
+</script>
+
+<div class="chips" role="group" aria-label="What was noticed">
+  {#each symptoms as symptom (symptom.id)}<button type="button" aria-pressed={chosen?.id === symptom.id} onclick={() => choose(symptom)}>{symptom.label}</button>{/each}
+</div>
+{#if open}
+  <div class="ask" role="group" aria-label={open.text}>
+    <p><strong>{open.text}</strong></p>
+    <div class="chips">{#each open.options as option (option.id)}<button type="button" onclick={() => answer(open.id, option.id)}>{option.label}</button>{/each}</div>
+  </div>
+{/if}
+{#if outcome}
+  {@const state = states.find((each) => each.word === outcome!.word)}
+  <div class="outcome {outcome.word}" role="status">
+    {#if state}<StateMark {state} large />{/if}
+    <p><strong>{outcome.sentence}</strong></p>
+    <p>What it can be: {outcome.causes.join("; ")}.</p>
+    <p>Measure next: {outcome.measure}</p>
+    {#each outcome.tied as found (found.rule + found.sentence)}<p class="tied">Your readings: {found.title}. {found.sentence}</p>{/each}
+  </div>
+{/if}
+
+<style>
+  .chips { display: flex; flex-wrap: wrap; gap: 0.4rem; }
+  button { min-height: 48px; padding: 0 0.8rem; border: 1px solid var(--line); background: var(--sheet); color: inherit; font: inherit; cursor: pointer; }
+  button[aria-pressed="true"] { border-color: var(--petrol); box-shadow: inset 0 -4px var(--petrol); font-weight: 600; }
+  .ask { margin-top: 0.75rem; display: grid; gap: 0.4rem; }
+  .outcome { margin-top: 0.75rem; border-left: 6px solid var(--watch); padding-left: 0.9rem; display: grid; gap: 0.35rem; }
+  .stop { border-left-color: var(--stop); }
+  .plan { border-left-color: var(--plan); }
+  .in_hand { border-left-color: var(--in-hand); }
+  .tied { color: var(--doubt); }
+</style>

@@ -1,0 +1,41 @@
+<script lang="ts">
+  import { Button } from "carbon-components-svelte";
+  import type { Schemas } from "../../api/client";
+  import { chosenWorks, type JobPlanState } from "./jobPlan.svelte";
+
+  /** A reading in the middle of the job changed what has to be done: stop, plan anew, buy. */
+  let { job }: { job: JobPlanState } = $props();
+  const plan = $derived(job.plan!);
+  let because = $state("");
+  const reasons = () => Object.fromEntries(plan.scope.axles.filter((axle) => axle.rotors.reason).map((axle) => [axle.id, axle.rotors.reason!]));
+
+  const anew = (halt: Schemas["JobHalt"]) => job.scope({ ...chosenWorks(plan), [halt.axle_id]: halt.works }, reasons());
+  async function stay(event: SubmitEvent, halt: Schemas["JobHalt"]) {
+    event.preventDefault();
+    if (await job.scope(chosenWorks(plan), { ...reasons(), [halt.axle_id]: because })) because = "";
+  }
+</script>
+
+{#each plan.halts as halt (halt.axle_id)}
+  <section class="sheet halt" role="alert">
+    <h2>Stop here: the {halt.axle} rotors change the plan</h2>
+    <p>{halt.text}</p>
+    {#if halt.buy.length}<p><strong>To buy now:</strong> {halt.buy.join("; ")}.</p>{/if}
+    <div class="row">
+      <Button size="field" disabled={job.busy} on:click={() => anew(halt)}>Plan {halt.works.includes("rotors_turn") ? "turned" : "new"} rotors</Button>
+      {#if !halt.must}
+        <form class="row grow" onsubmit={(event) => stay(event, halt)} novalidate>
+          <label class="grow"><span>Reason to go on as planned</span><input maxlength="500" bind:value={because} /></label>
+          <Button type="submit" size="field" kind="tertiary" disabled={!because.trim()}>Go ahead anyway</Button>
+        </form>
+      {/if}
+    </div>
+  </section>
+{/each}
+
+<style>
+  .halt { border-left: 8px solid var(--stop); display: grid; gap: 0.6rem; }
+  .halt h2 { color: var(--stop); margin: 0; }
+  label { display: grid; gap: 0.25rem; font-weight: 600; }
+  input { font: inherit; min-height: 48px; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; }
+</style>

@@ -1,0 +1,62 @@
+<script lang="ts">
+  import { Button, TextInput } from "carbon-components-svelte";
+  import { push } from "svelte-spa-router";
+  import { api, Refusal, type Schemas } from "../../api/client";
+  import JobView from "./JobView.svelte";
+  import Problem from "../../parts/Problem.svelte";
+  import { day, upperFirst } from "../../format/words";
+  import { JobPlanState } from "./jobPlan.svelte";
+  import { Loader } from "../../parts/loader.svelte";
+
+  let { params }: { params: { id: string; part?: string } } = $props();
+  const id = $derived(Number(params.id));
+  const proposed = new Loader<{ job: JobPlanState; there: Schemas["JobOpen"] | null }>();
+  let planned = $state("");
+  let fault = $state("");
+
+  $effect(() => {
+    const axle = id;
+    proposed.load(async () => {
+      const plan = await api.proposedJob(axle);
+      const vehicle = await api.vehicle(plan.vehicle.id);
+      const has = vehicle.axles.find((each) => each.id === axle)?.job?.id;
+      return { job: new JobPlanState(plan), there: vehicle.jobs_open.find((job) => job.id === has) ?? null };
+    });
+  });
+
+  async function plan(event: SubmitEvent) {
+    event.preventDefault();
+    try {
+      const job = await api.planJob(id, planned || null);
+      await push(`/jobs/${job.id}`);
+    } catch (error) {
+      fault = error instanceof Refusal ? (error.faults[0]?.message ?? error.message) : String(error);
+    }
+  }
+</script>
+
+<svelte:head><title>Plan a job - Graver</title></svelte:head>
+
+{#if proposed.error}<Problem error={proposed.error} />{/if}
+{#if proposed.value?.job.plan}
+  {@const plan_ = proposed.value.job.plan}
+  {@const there = proposed.value.there}
+  <div class="stack">
+    <div class="row spread">
+      <div>
+        <p class="quiet"><a href="#/vehicles/{plan_.vehicle.id}">{plan_.vehicle.name}</a></p>
+        <h1>A job, as proposed</h1>
+        <p>{plan_.title}</p>
+        {#if there}<p role="status"><strong>This axle already has a job:</strong> {there.what}, {there.state === "started" ? "under way" : there.state}{there.planned_for ? `, ${day(there.planned_for)}` : ""}. Change that one, unless you really mean a second.</p>{/if}
+      </div>
+      <form class="row no-print" onsubmit={plan} novalidate>
+        <TextInput labelText="Day (may stay open)" type="date" bind:value={planned} invalid={!!fault} invalidText={upperFirst(fault)} />
+        {#if there}<Button size="field" href="#/jobs/{there.id}">Open the job</Button>{/if}
+        <Button type="submit" size="field" kind={there ? "tertiary" : "primary"}>{there ? "Plan a second job" : "Plan this job"}</Button>
+      </form>
+    </div>
+    <JobView job={proposed.value.job} part={params.part ?? "scope"} base="#/axles/{id}/job-plan" />
+  </div>
+{:else if proposed.loading}
+  <p class="quiet" role="status">Working it out…</p>
+{/if}

@@ -1,0 +1,73 @@
+import { api, Refusal, type Schemas } from "../../api/client";
+import { outbox } from "../../parts/outbox.svelte";
+
+type Plan = Schemas["JobPlan"];
+
+/** A job on screen: every deed answers with the whole plan; what was refused stays to be read. */
+export class JobPlanState {
+  plan = $state.raw<Plan | null>(null);
+  refused = $state.raw<Refusal | null>(null);
+  busy = $state(false);
+
+  constructor(plan: Plan) {
+    this.plan = plan;
+  }
+
+  get id(): number {
+    return this.plan!.id!;
+  }
+  /** A proposal or a closed job is only read. */
+  get open(): boolean {
+    return this.plan!.id !== null && !["finished", "dropped"].includes(this.plan!.state);
+  }
+
+  #found = (field: string) => this.refused?.faults.find((each) => each.field === field || each.field.startsWith(`${field}.`));
+  fault = (field: string): string => this.#found(field)?.message ?? "";
+  code = (field: string): string => this.#found(field)?.code ?? "";
+
+  /** True when it was taken. */
+  async act(deed: () => Promise<Plan>): Promise<boolean> {
+    this.busy = true;
+    try {
+      this.plan = await deed();
+      this.refused = null;
+      return true;
+    } catch (error) {
+      if (!(error instanceof Refusal)) throw error;
+      this.refused = error;
+      return false;
+    } finally {
+      this.busy = false;
+    }
+  }
+
+  change = (change: Schemas["JobChange"]) => this.act(() => api.changeJob(this.id, change));
+  settle = (item: string, done: boolean) => this.act(() => api.settle(this.id, item, done));
+  finish = (finish: Schemas["JobFinish"]) => this.act(() => api.finishJob(this.id, finish));
+  restore = () => this.act(() => api.restoreJob(this.id));
+  otherwise = (step: string, because: string) => this.act(() => api.otherwise(this.id, step, because));
+  /** Kept in the browser until the server has taken it. */
+  tick = (step: string, done: boolean) => outbox.add({ job: this.id, step, done });
+  /** What was sent late has been answered. */
+  answered = (plan: Plan | null, refusal: Refusal | null): void => {
+    if (plan && plan.id === this.plan?.id) this.plan = plan;
+    this.refused = refusal;
+  };
+  choose = (line: string, supply: number | null) => this.act(() => api.choosePart(this.id, line, supply));
+  note = (step: string, text: string) => this.act(() => api.noteStep(this.id, step, text));
+  adjust = (adjustment: Schemas["Adjustment"]) => this.act(() => api.adjust(this.id, adjustment));
+  unadjust = (event: number) => this.act(() => api.unadjust(this.id, event));
+  quote = (total: string | null) => this.act(() => api.quote(this.id, total));
+
+  /** Adds a part, consumable or tool of the owner's own, then reads the plan anew. */
+  stock = (supply: Schemas["NewSupply"]) => this.act(() => api.addSupply(supply).then(() => api.job(this.id)));
+  restock = (id: number, change: Schemas["SupplyChange"]) => this.act(() => api.changeSupply(id, change).then(() => api.job(this.id)));
+  own = (tool: string, owned: boolean) => this.act(() => api.ownTool(tool, owned).then(() => api.job(this.id)));
+
+  scope = (axles: Record<string, string[]>, reasons: Record<string, string>) => this.act(() => api.scopeJob(this.id, { axles, reasons }));
+}
+
+/** What is chosen on every axle, as the scope is sent. */
+export function chosenWorks(plan: Plan): Record<string, string[]> {
+  return Object.fromEntries(plan.scope.axles.map((axle) => [axle.id, [...axle.works.filter((work) => work.chosen).map((work) => work.id), ...(axle.included && axle.rotors.chosen !== "stay" ? [`rotors_${axle.rotors.chosen}`] : [])]]));
+}

@@ -1,0 +1,42 @@
+<script lang="ts">
+  import { Button, TextInput } from "carbon-components-svelte";
+  import { untrack } from "svelte";
+  import { api, Refusal, type Schemas } from "../../api/client";
+
+  interface Props {
+    vehicle: number;
+    unit: Schemas["DistanceUnit"];
+    today: string;
+    done: () => void;
+  }
+  /** The odometer of a day; one far off the usual driving is asked about first. */
+  let { vehicle, unit, today, done }: Props = $props();
+  let date = $state(untrack(() => today));
+  let value = $state("");
+  let refused = $state<Refusal | null>(null);
+  const doubtful = $derived(["too_far_ahead", "other_distance_unit"].includes(refused?.faults[0]?.code ?? ""));
+  const fault = (field: string) => refused?.faults.find((each) => each.field === field)?.message ?? "";
+
+  async function save(keep: boolean) {
+    try {
+      await api.noteOdometer(vehicle, { date, odometer: { value, unit, keep } });
+      [value, refused] = ["", null];
+      done();
+    } catch (error) {
+      if (!(error instanceof Refusal)) throw error;
+      refused = error;
+    }
+  }
+</script>
+
+<form class="row" onsubmit={(event) => { event.preventDefault(); void save(false); }} novalidate>
+  <TextInput labelText="Day" type="date" max={today} bind:value={date} invalid={!!fault("date")} invalidText={fault("date")} />
+  <TextInput labelText="Odometer ({unit})" inputmode="decimal" bind:value invalid={!!fault("odometer.value")} invalidText={fault("odometer.value")} />
+  <Button type="submit" size="field">Note it</Button>
+  {#if doubtful}<Button kind="ghost" size="field" on:click={() => save(true)}>It is right, keep it</Button>{/if}
+</form>
+
+<style>
+  form { align-items: start; margin-top: 0.5rem; }
+  form :global(.bx--btn) { margin-top: 1.5rem; }
+</style>

@@ -1,0 +1,41 @@
+<script lang="ts">
+  import { Button } from "carbon-components-svelte";
+  import { api, Refusal, type Schemas } from "../../api/client";
+  import { upperFirst } from "../../format/words";
+
+  /** A simulated device and what can be dialled in. */
+  let { device, onchange }: { device: Schemas["Device"]; onchange: () => void } = $props();
+  let said = $state("");
+
+  async function change(what: Schemas["DeviceChange"]) {
+    try {
+      await api.changeDevice(device.id, what);
+      said = "";
+      onchange();
+    } catch (error) {
+      said = error instanceof Refusal ? (error.faults[0]?.message ?? error.message) : String(error);
+    }
+  }
+</script>
+
+<article class="sheet stack" aria-label={device.label}>
+  <div class="row spread">
+    <h3>{device.label}</h3>
+    <span class:off={!device.connected}>{device.connected ? "connected" : "not connected"}</span>
+  </div>
+  {#each device.settings as setting (setting.id)}
+    <label>
+      <span>{setting.label} ({setting.unit})</span>
+      <input type="number" min={setting.least} max={setting.most} step="any" value={setting.value} onchange={(event) => change({ settings: { [setting.id]: Number(event.currentTarget.value) } })} />
+    </label>
+  {/each}
+  <div class="row"><Button size="small" kind="tertiary" on:click={() => change({ connected: !device.connected })}>{device.connected ? "Let go" : "Connect"}</Button></div>
+  {#if said}<p class="fault" role="alert">{upperFirst(said)}</p>{/if}
+</article>
+
+<style>
+  label { display: flex; justify-content: space-between; gap: 1rem; align-items: center; }
+  input { font: inherit; font-size: 1.1rem; min-height: 44px; width: 7rem; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; box-sizing: border-box; }
+  .off { color: var(--plan); font-weight: 600; }
+  .fault { color: var(--stop); }
+</style>
