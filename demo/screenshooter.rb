@@ -11,7 +11,7 @@ class Screenshooter
 
   # name => [address, text to wait for, size, theme]
   PICTURES = {
-    "garage" => ["/#/", "The road ahead", DESK, "light"],
+    "garage" => ["/#/", "Timeline", DESK, "light"],
     "vehicle" => ["/#/vehicles/1", "Logbook", DESK, "light"],
     "brake-data" => ["/#/axles/5/brake-data", "Caliper kind", DESK, "light"],
     "walk-round" => ["/#/vehicles/1/look-over", "Front left inner pad", DESK, "light"],
@@ -21,7 +21,7 @@ class Screenshooter
     "workshop" => ["/#/workshop", "Zero wrong", DESK, "light"],
     "import" => ["/#/vehicles/3/import", "Choose the file", DESK, "light"],
     "wear" => ["/#/axles/1/wear", "Why it says so", DESK, "light"],
-    "road" => ["/#/vehicles/1/road", "Planned by you", DESK, "light"],
+    "timeline" => ["/#/vehicles/1/timeline", "Planned by you", DESK, "light"],
     "job-ready" => ["/#/jobs/1", "Ready?", DESK, "light"],
     "job-scope" => ["/#/jobs/2/scope", "In the same session", DESK, "light"],
     "job-parts" => ["/#/jobs/1/parts", "Set of pads", DESK, "dark"],

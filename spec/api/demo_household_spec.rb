@@ -25,11 +25,11 @@ RSpec.describe "The demo household through the API", :demo do
   end
 
   it "puts the gravest first, and of equals the sooner due" do
-    order = %w[stop plan watch in_hand]
-    words = garage["vehicles"].map { |vehicle| vehicle["state"]["word"] }
-    expect(words).to eq(words.sort_by { |word| order.index(word) })
+    order = %w[stop plan watch good]
+    words = garage["vehicles"].map { |vehicle| vehicle["state"]["severity"] }
+    expect(words).to eq(words.sort_by { |severity| order.index(severity) })
     garage["vehicles"].each do |vehicle|
-      expect(vehicle["state"]["word"]).to eq((vehicle["axles"].map { |axle| axle["state"]["word"] } + vehicle["seen"].map { |mark| mark["word"] }).min_by { |word| order.index(word) })
+      expect(vehicle["state"]["severity"]).to eq((vehicle["axles"].map { |axle| axle["state"]["severity"] } + vehicle["seen"].map { |mark| mark["severity"] }).min_by { |severity| order.index(severity) })
     end
   end
 

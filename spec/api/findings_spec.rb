@@ -29,11 +29,11 @@ RSpec.describe "Findings in the API" do
   it "finds the worn inner pad and its cause, with reasons, confidence and what would change it" do
     ask(:post, look_overs, look_over("2026-05-10", "60000", *all_pads("2.6", "6.2", "5.6", "5.9"), conditions: marks(%w[left slide_pins seized])))
     uneven = found("inner-thin").first
-    expect(uneven).to include("side" => "left", "word" => "plan", "reading" => "inner 2.6 mm, outer 6.2 mm on 10 May 2026", "source" => /Common practice/)
+    expect(uneven).to include("side" => "left", "severity" => "plan", "reading" => "inner 2.6 mm, outer 6.2 mm on 10 May 2026", "source" => /Common practice/)
     expect(uneven["causes"].first).to include("label" => "Slide pins seized or dry", "seen" => ["slide pins seized"])
     expect(found("pad-below-limit").first).to include("pad" => "inner", "confidence" => be > 0.8, "limit" => "3.0 mm, the school you follow", "change" => /closer reading/)
-    expect(found("seen-slide_pins-seized").first).to include("word" => "plan")
-    expect(findings["findings"].map { |each| each["word"] }).to eq(findings["findings"].map { |each| each["word"] }.sort_by { |word| %w[stop plan watch].index(word) })
+    expect(found("seen-slide_pins-seized").first).to include("severity" => "plan")
+    expect(findings["findings"].map { |each| each["severity"] }).to eq(findings["findings"].map { |each| each["severity"] }.sort_by { |severity| %w[stop plan watch].index(severity) })
     expect(ask(:put, "/schools", { pads: "law" })["schools"]).to include("pads" => "law")
     expect(found("pad-below-limit")).to be_empty
     expect(fields(ask(:put, "/schools", { pads: "hope", rotors: "reuse" }))).to eq("pads" => "unknown_choice")
@@ -57,9 +57,9 @@ RSpec.describe "Findings in the API" do
     know(front, ["rotor.discard_thickness", "27.9", "mm"])
     ask(:post, look_overs, look_over("2026-05-10", "60000", *all_pads("3.4", "3.5", "3.6", "3.5"), *%w[left right].map { |side| rotor(side, "27.91") }))
     first = findings["findings"].first
-    expect(first).to include("rule" => include("pads-due"), "word" => "plan", "sentence" => /limit of 3\.0 mm/)
+    expect(first).to include("rule" => include("pads-due"), "severity" => "plan", "sentence" => /limit of 3\.0 mm/)
     vehicle = ask(:get, "/garage")["vehicles"].first
-    expect(vehicle).to include("state" => include("word" => "plan"), "why" => match(/\AFront: /))
+    expect(vehicle).to include("state" => include("severity" => "plan"), "why" => match(/\AFront: /))
   end
 
   # common practice, no source: half-worn pads have years left; one eye's error is one error for all four
@@ -68,7 +68,7 @@ RSpec.describe "Findings in the API" do
     know(front, ["pad.new_thickness", nil, nil])
     ask(:post, look_overs, look_over("2026-05-10", "60000", *glance["50"]))
     wear = -> { ask(:get, "/axles/#{front}/wear")["axle"] }
-    expect(wear.call["state"]["word"]).not_to match(/plan|stop/)
+    expect(wear.call["state"]["severity"]).not_to match(/plan|stop/)
     expect(wear.call["look_again"]["distance_km"]).to be > 500
     look = context.store.look_overs.of_vehicle(car["id"]).last
     ask(:post, "/look-overs/#{look.id}/corrections", { void: true, reason: "Another car" })
@@ -111,7 +111,7 @@ RSpec.describe "Findings in the API" do
             found("rotor-runout").first]).to match([include("side" => "left", "sentence" => /0\.100 mm.*0\.015 mm/), include("side" => "right", "sentence" => /0\.120 mm, 0\.050 mm/)])
     expect(plan.call).to eq("turn")
     ask(:post, look_overs, look_over("2026-05-12", "60020", rotor("left", "27.75"), conditions: marks(%w[right rotor_face cracked outer])))
-    expect([plan.call, job_verdict, ask(:get, "/vehicles/#{car["id"]}")["state"]["word"]]).to eq(%w[replace replace stop])
+    expect([plan.call, job_verdict, ask(:get, "/vehicles/#{car["id"]}")["state"]["severity"]]).to eq(%w[replace replace stop])
   end
 
   it "judges no rotor that nobody measured, and a new one as far as its thickness is known" do
@@ -169,13 +169,13 @@ RSpec.describe "Findings in the API" do
     level["2026-05-10", "60300", "0.4"]
     expect(found("fluid-unexplained")).to be_empty
     know(rear, ["caliper.piston_diameter", "38", "mm"])
-    expect(found("fluid-unexplained").first).to include("word" => "stop", "sentence" => /fell by 0\.50 of MIN to MAX/)
+    expect(found("fluid-unexplained").first).to include("severity" => "stop", "sentence" => /fell by 0\.50 of MIN to MAX/)
     fluid = findings["fluid"]
     # two pads 2 mm down a side, one 57 mm piston: 2 x 4 x 2.552 = 20.4 ml; 49 CFR 571.116 (from memory): DOT 4 230/155 °C
     expect(fluid).to include("grade" => "DOT 4", "dry_celsius" => 230, "wet_celsius" => 155, "headroom_ml" => 60, "never" => include(/silicone/))
     expect(fluid["axles"].first["pushed_ml"]).to be_within(3).of(20)
     expect(fluid["axles"].first["draw_off_ml"]).to eq(0)
-    expect(ask(:get, "/vehicles/#{car["id"]}")).to include("state" => include("word" => "stop"), "seen" => include(include("text" => /wear does not explain/)))
+    expect(ask(:get, "/vehicles/#{car["id"]}")).to include("state" => include("severity" => "stop"), "seen" => include(include("text" => /wear does not explain/)))
   end
 
   # common practice, no source: pulsation is variation; a rotor read at one place cannot show it
@@ -220,12 +220,12 @@ RSpec.describe "Findings in the API" do
     symptoms.each do |symptom|
       choices = symptom["questions"].map { |question| question["options"].map { |option| [question["id"].to_sym, option["id"]] } }
       combinations = choices.empty? ? [[]] : choices.first.product(*choices.drop(1))
-      combinations.each { |answers| expect(outcome.call(symptom["id"], **answers.to_h)).to include("word" => match(/stop|plan|watch|in_hand/), "causes" => be_any, "measure" => match(/\S/)) }
+      combinations.each { |answers| expect(outcome.call(symptom["id"], **answers.to_h)).to include("severity" => match(/stop|plan|watch|good/), "causes" => be_any, "measure" => match(/\S/)) }
     end
     [["grinding"], ["pedal", { how: "sinks" }], ["fluid", { where: "drops" }]].each do |id, answers|
-      expect(outcome.call(id, **(answers || {}))).to include("word" => "stop", "sentence" => match(/Do not drive.*licensed mechanic/))
+      expect(outcome.call(id, **(answers || {}))).to include("severity" => "stop", "sentence" => match(/Do not drive.*licensed mechanic/))
     end
-    expect(outcome.call("squeal", when: "rolling")["word"]).to eq("plan")
+    expect(outcome.call("squeal", when: "rolling")["severity"]).to eq("plan")
     expect(fields(outcome.call("squeal"))).to eq("answers.when" => "missing")
     expect(fields(outcome.call("humming"))).to eq("symptom" => "unknown_choice")
   end

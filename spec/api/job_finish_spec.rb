@@ -19,7 +19,7 @@ RSpec.describe "Finished jobs in the API" do
       ask(:post, look_overs, look_over("2026-05-10", "59900", *worn, *rotors, conditions: seen))
       ask(:post, "/supplies", { kind: "part", item: "pads", axle: front, name: "Plain", thickness: "11.5", unit: "mm", on_shelf: "1", price: "40" })
       ask(:put, address("/scope"), { axles: { front.to_s => %w[pads rotors_new bleed] } })
-      settle_all
+      resolve_all
       ask(:patch, address, { state: "ready" })
       tick_until
     end
@@ -38,7 +38,7 @@ RSpec.describe "Finished jobs in the API" do
     it "goes into the log: new sets, marks answered, follow-ups" do
       done = finish(fitted:)
       vehicle = ask(:get, "/vehicles/#{car["id"]}")
-      expect(vehicle["axles"].first["state"]["word"]).not_to match(/plan|stop/)
+      expect(vehicle["axles"].first["state"]["severity"]).not_to match(/plan|stop/)
       expect(vehicle["fluid"]["renewed_on"]).to eq(ApiHelper::TODAY)
       expect(vehicle["seen"].map { |mark| mark["text"] }).to eq(["noticed on the road: pulls to a side"])
       expect(ask(:get, "/vehicles/#{car["id"]}/findings")["findings"].map { |each| each["rule"] }).to eq(["seen-symptom-pulls"])
@@ -46,7 +46,7 @@ RSpec.describe "Finished jobs in the API" do
       logged = ask(:get, "/look-overs/#{done["closed"]["look_over"]}")
       expect(logged["readings"].map { |row| row["event"] }).to include("fit", "renewed", "answered", "freed")
       expect(logged["readings"].map { |row| row["label"] }).to include("front left slide pins: seized")
-      expect(ask(:get, "/vehicles/#{car["id"]}/road")["events"].map { |event| event["kind"] }).to include("retorque", "first_reading")
+      expect(ask(:get, "/vehicles/#{car["id"]}/timeline")["events"].map { |event| event["kind"] }).to include("retorque", "first_reading")
     end
 
     it "frees the pins only where the work reached them, and says nothing of fluid that was not renewed" do
@@ -67,7 +67,7 @@ RSpec.describe "Finished jobs in the API" do
       know(rear, ["caliper.kind", "floating_slide_pins", nil], ["parking_brake.kind", "cable", nil], ["slide_pin_bolt.torque", "28", "N·m"], ["slide_pin_bolt.drive", "hex-13", nil],
            ["wheel_nut.torque", "120", "N·m"], ["wheel_nut.drive", "hex-17", nil], ["wheel_nut.count", "5", nil], ["wear_sensor", "none", nil], ["rotor.discard_thickness", "8", "mm"])
       ask(:put, address("/scope"), { axles: both })
-      settle_all
+      resolve_all
       ask(:patch, address, { state: "ready", because: "All is there" })
     end
 
@@ -102,7 +102,7 @@ RSpec.describe "Finished jobs in the API" do
     ask(:post, look_overs, look_over("2026-05-10", "59900", *readings))
     ask(:put, "/schools", { rotors: "turn" })
     ask(:put, address("/scope"), { axles: { front.to_s => %w[pads rotors_turn] } })
-    settle_all
+    resolve_all
     ask(:patch, address, { state: "ready", because: "The shop has time" })
     tick_until
     expect(fields(finish(fitted: [{ axle: front, part: "rotor", value: "22.9" }]))).to eq("fitted.#{front}.rotor" => "too_thin")

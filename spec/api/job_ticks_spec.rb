@@ -8,7 +8,7 @@ RSpec.describe "Steps of a job under way in the API" do
   # common practice, no source: what a job may not do before what
   it "refuses a tick that waits, and says for what" do
     complete
-    settle_all
+    resolve_all
     ask(:patch, address, { state: "ready" })
     %w[first_stops front.lower front.left.pin_bolts_in].each do |key|
       expect(fields(tick(key))).to eq({ "step" => "waits" }), key
@@ -28,7 +28,7 @@ RSpec.describe "Steps of a job under way in the API" do
 
   it "takes a reason for a step done another way, keeps it on job and vehicle until it is made good, and never for what kills" do
     complete
-    settle_all
+    resolve_all
     ask(:patch, address, { state: "ready" })
     axles = [front, car["axles"].last["id"]]
     read = axles.flat_map { |axle| %w[left right].product(%w[inner outer]).map { |side, position| pad("9", side:, pad: position, axle:) } }
@@ -44,9 +44,9 @@ RSpec.describe "Steps of a job under way in the API" do
     vehicle = -> { ask(:get, "/vehicles/#{car["id"]}") }
     expect(vehicle.call["skipped"]).to contain_exactly(include("step" => "front.left.hook", "because" => "Tied up with wire"))
     # brakes in order are looked at again while a step of theirs was not done as it should be
-    expect(vehicle.call).to include("state" => include("word" => "watch"), "why" => "A step of a job was done another way.")
+    expect(vehicle.call).to include("state" => include("severity" => "watch"), "why" => "A step of a job was done another way.")
     ask(:post, address("/cleared"), { step: "front.left.hook" })
-    expect(vehicle.call).to include("skipped" => be_empty, "state" => include("word" => "in_hand"), "why" => nil)
+    expect(vehicle.call).to include("skipped" => be_empty, "state" => include("severity" => "good"), "why" => nil)
     expect(fields(ask(:post, address("/cleared"), { step: "front.left.hook" }))).to eq("step" => "unknown_step")
     expect(step(tick("front.left.hook"), "front.left.hook")["otherwise"]).to be_nil
   end
@@ -54,7 +54,7 @@ RSpec.describe "Steps of a job under way in the API" do
   it "stops where a reading changes what has to be done, plans anew, and keeps what was done" do
     complete
     know(front, ["rotor.retention", "nothing", nil], ["bracket_bolt.torque", "105", "N·m"], ["bracket_bolt.drive", "hex-18", nil])
-    settle_all
+    resolve_all
     ask(:patch, address, { state: "ready" })
     tick_until("front.left.read_rotor")
     rotor = ->(side, value) { { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: [value] } }
@@ -79,7 +79,7 @@ RSpec.describe "Steps of a job under way in the API" do
   it "stops what is done for the whole vehicle too, and goes on as planned only for a reason the verdict allows" do
     complete
     know(front, ["rotor.retention", "nothing", nil])
-    settle_all
+    resolve_all
     ask(:patch, address, { state: "ready" })
     tick_until("front.lower")
     deep = { axle: front, side: "left", face: "inner", item: "rotor_face", mark: "grooved_deep" }

@@ -75,7 +75,7 @@ RSpec.describe "Jobs in the API" do
     expect(fields(tick("front.shake"))).to eq("state" => "not_ready")
     expect(tick("settle")).to include("state" => "draft", "ticked" => ["settle"])
     expect(fields(ask(:patch, address, { state: "ready" }))).to eq("because" => "not_ready")
-    settle_all
+    resolve_all
     expect(ask(:patch, address, { state: "ready" })).to include("state" => "ready", "ready" => true, "ready_because" => nil)
     tick_until("front.park")
     expect(ask(:get, address)["state"]).to eq("started")
@@ -85,7 +85,7 @@ RSpec.describe "Jobs in the API" do
 
   it "is a draft again when something else is to be done" do
     complete
-    settle_all
+    resolve_all
     ask(:patch, address, { state: "ready" })
     expect(ask(:put, address("/scope"), { axles: { front.to_s => %w[pads] } })["state"]).to eq("draft")
   end
@@ -93,7 +93,7 @@ RSpec.describe "Jobs in the API" do
   it "asks again about a doubtful torque once it is another one" do
     complete
     know(front, ["wheel_nut.torque", "12", "N·m"])
-    ask(:post, address("/settled"), { item: "doubt:front.wheel_nut.12", done: true })
+    ask(:post, address("/resolved"), { item: "doubt:front.wheel_nut.12", done: true })
     expect(open_items(ask(:get, address))).not_to include("doubt:front.wheel_nut.12")
     know(front, ["wheel_nut.torque", "13", "N·m"])
     expect(open_items(ask(:get, address))).to include("doubt:front.wheel_nut.13")
@@ -103,7 +103,7 @@ RSpec.describe "Jobs in the API" do
     complete
     usual = job["money"]["hours"]
     ask(:post, "/supplies", { kind: "part", item: "pads", axle: front, name: "Plain", number: "P-1", on_shelf: "2" })
-    settle_all
+    resolve_all
     ask(:patch, address, { state: "ready" })
     expect(fields(tick("dance"))).to eq("step" => "unknown_step")
     open = finish["error"]["fields"]
@@ -133,7 +133,7 @@ RSpec.describe "Jobs in the API" do
 
   it "takes a cancelled job back as it was" do
     complete
-    settle_all
+    resolve_all
     ask(:patch, address, { state: "ready" })
     tick_until("front.chock")
     expect(ask(:patch, address, { state: "dropped" })["state"]).to eq("dropped")
@@ -151,19 +151,19 @@ RSpec.describe "Jobs in the API" do
 
   it "lets steps be added, moved and left out as far as the order allows" do
     complete
-    added = ask(:post, address("/adjustments"), { deed: "insert", after: "front.left.judge", text: "Photograph the clip" })
+    added = ask(:post, address("/adjustments"), { action: "insert", after: "front.left.judge", text: "Photograph the clip" })
     own = added["steps"].find { |step| step["own"] }
     expect(own).to include("text" => "Photograph the clip", "place" => "front left", "gate" => false)
-    expect(fields(ask(:post, address("/adjustments"), { deed: "drop", key: "front.pump" }))).to eq("key" => "breaks_order")
-    early = ask(:post, address("/adjustments"), { deed: "move", key: "front.pump", after: "front.left.pads_out" })
+    expect(fields(ask(:post, address("/adjustments"), { action: "drop", key: "front.pump" }))).to eq("key" => "breaks_order")
+    early = ask(:post, address("/adjustments"), { action: "move", key: "front.pump", after: "front.left.pads_out" })
     expect(early["error"]["fields"].first["message"]).to match(/must not happen while the caliper is open|requires that/)
-    dropped = ask(:post, address("/adjustments"), { deed: "drop", key: "bed_in" })
+    dropped = ask(:post, address("/adjustments"), { action: "drop", key: "bed_in" })
     expect(dropped["dropped"].map { |step| step["key"] }).to eq(["bed_in"])
     expect(ask(:delete, address("/adjustments/#{dropped["dropped"].first["event"]}"))["dropped"]).to be_empty
-    expect(fields(ask(:post, address("/adjustments"), { deed: "insert", after: nil, text: "" }))).to eq("text" => "missing")
+    expect(fields(ask(:post, address("/adjustments"), { action: "insert", after: nil, text: "" }))).to eq("text" => "missing")
     ask(:delete, address("/adjustments/#{own["event"]}"))
     expect(ask(:get, address)["steps"].none? { |step| step["own"] }).to be(true)
-    ask(:post, address("/adjustments"), { deed: "insert", after: "front.left.hook", text: "Count the shims" })
+    ask(:post, address("/adjustments"), { action: "insert", after: "front.left.hook", text: "Count the shims" })
     inspected = ask(:put, address("/scope"), { axles: { front.to_s => %w[inspect] } })
     expect(inspected["set_aside"]).to contain_exactly(include("text" => "“Count the shims” has lost its place: the step it refers to is not in this job"))
     ask(:delete, address("/adjustments/#{inspected["set_aside"].first["event"]}"))

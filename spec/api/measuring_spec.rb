@@ -20,7 +20,7 @@ RSpec.describe "Measuring in the API" do
          ["reading", "dial", "0.04", "mm", 1], ["reading", "caliper", "2.1", "mm", 1], ["reading", "caliper", "1.8", "mm", 2], ["reading", "caliper", "9", "mm", 1]]
       )
       expect(ask(:get, "/vehicles/#{car["id"]}")["axles"].map { |axle| axle["readings"] }).to eq([4, 1])
-      expect(ask(:get, "/vehicles/#{car["id"]}")["axles"].first["state"]["word"]).to eq("stop")
+      expect(ask(:get, "/vehicles/#{car["id"]}")["axles"].first["state"]["severity"]).to eq("stop")
     end
 
     it "refuses each bad reading and mark at its place, whatever it is" do
@@ -50,14 +50,14 @@ RSpec.describe "Measuring in the API" do
           { axle: front, side: "left", item:, mark:, face: }
         end))
       }
-      word = -> { ask(:get, "/vehicles/#{car["id"]}")["axles"].first["state"]["word"] }
+      severity = -> { ask(:get, "/vehicles/#{car["id"]}")["axles"].first["state"]["severity"] }
       seen["2026-05-01", "60000", %w[pad contaminated inner], %w[slide_pins stiff]]
-      expect(word.call).to eq("stop")
+      expect(severity.call).to eq("stop")
       seen["2026-05-02", "60010", readings: [{ axle: front, part: "pad", event: "fit" }]]
-      expect(word.call).to eq("watch")
+      expect(severity.call).to eq("watch")
       ask(:post, look_overs, look_over("2026-05-03", "60020", conditions: [{ item: "symptom", mark: "sinking_pedal" }]))
       vehicle = ask(:get, "/vehicles/#{car["id"]}")
-      expect([vehicle["state"]["word"], vehicle["seen"].first["caution"]]).to match(["stop", /Do not drive/])
+      expect([vehicle["state"]["severity"], vehicle["seen"].first["caution"]]).to match(["stop", /Do not drive/])
     end
 
     it "asks about an odometer too far on, or in the other unit, until it is kept" do
@@ -225,7 +225,7 @@ RSpec.describe "Measuring in the API" do
   it "corrects and strikes out a mark like a reading" do
     seen = [{ axle: front, side: "left", item: "hose", mark: "wet" }, { item: "fluid_level", value: "1/4" }]
     id = ask(:post, look_overs, look_over("2026-05-10", "60000", pad("8"), conditions: seen))["id"]
-    expect(ask(:get, "/vehicles/#{car["id"]}")["state"]["word"]).to eq("stop")
+    expect(ask(:get, "/vehicles/#{car["id"]}")["state"]["severity"]).to eq("stop")
     marks = ask(:get, "/look-overs/#{id}")["marks"]
     correct = ->(mark, **given) { ask(:post, "/look-overs/#{id}/corrections", { condition: mark["id"], reason: "water from the wash", **given }) }
     expect(fields(correct[marks[0], mark: "singing"])).to eq("mark" => "unknown_mark")
@@ -233,7 +233,7 @@ RSpec.describe "Measuring in the API" do
     expect(fields(correct[marks[0], mark: "wet"])).to eq("value" => "unchanged")
     expect(fields(correct[marks[0], mark: "sound", reason: " "])).to eq("reason" => "missing")
     expect(correct[marks[0], mark: "sound"]["marks"].first).to include("mark" => "sound", "entered" => "wet", "corrections" => [include("reason" => "water from the wash")])
-    expect(ask(:get, "/vehicles/#{car["id"]}")["state"]["word"]).not_to eq("stop")
+    expect(ask(:get, "/vehicles/#{car["id"]}")["state"]["severity"]).not_to eq("stop")
     expect(correct[marks[0], void: true]["marks"].first).to include("void" => true)
     expect(correct[marks[0], void: false]["marks"].first).to include("void" => false)
     correct[{ "id" => 999 }, void: true]

@@ -94,7 +94,7 @@ RSpec.describe "Parts, tools and paper in the API" do
     stock(item: "clip_kit", name: "Clips", price: "12")
     (quoted["consumables"].map { |each| "consumables:#{each["id"]}" } + quoted["tools"].map do |each|
       "tools:#{each["id"]}"
-    end).each { |item| ask(:post, "#{address}/settled", { item:, done: true }) }
+    end).each { |item| ask(:post, "#{address}/resolved", { item:, done: true }) }
     expect(ask(:get, address)["money"]).to include("unpriced" => [], "total" => 52.0, "saving" => 358.0)
     expect(fields(ask(:put, "#{address}/quote", { total: "lots" }))).to eq("total" => "not_a_number")
     expect(ask(:put, "#{address}/quote", { total: nil })["money"]["shop_from"]).to eq("estimate")

@@ -9,7 +9,7 @@ RSpec.describe Graver::Core::Planning::Adjustments do
   let(:base) { sequence.call(lifted) }
 
   def adjust(*made)
-    adjustments = made.map { |deed, key, after, text| described_class::Adjustment.new(deed:, key:, after:, text:) }
+    adjustments = made.map { |action, key, after, text| described_class::Adjustment.new(action:, key:, after:, text:) }
     described_class.new(proof(lifted, base)).call(base, adjustments)
   end
 

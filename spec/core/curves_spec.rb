@@ -47,7 +47,7 @@ RSpec.describe "Curves and days" do
         history({ "left" => fitted(read(20_000, 22.06, 0.03), new_mm: 22.4) }, as_of_km: 20_000, limit_mm: 22.0), KNOWLEDGE.prior("rotor")
       )
       driving = Graver::Core::Schedule::Driving.new(km_per_day: driving_km, log_sd: 0.2, days_observed: 300, season: nil)
-      described_class::Answer.new(as_of_date: Date.new(2026, 5, 16), as_of_km: 20_000.0, pads:, rotors:, road: Graver::Core::Schedule::Timeline.new(driving, Date.new(2026, 5, 16)),
+      described_class::Answer.new(as_of_date: Date.new(2026, 5, 16), as_of_km: 20_000.0, pads:, rotors:, timeline: Graver::Core::Schedule::Timeline.new(driving, Date.new(2026, 5, 16)),
                                   look_again_km: pads.first.quantile(0.05), look_again_chance: 0.05, last_look:, why: {})
     end
 

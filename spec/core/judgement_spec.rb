@@ -29,20 +29,20 @@ RSpec.describe "Judging" do
   describe "the rule table of states" do
     subject(:engine) { KNOWLEDGE.state_engine }
 
-    def word(measures) = engine.call({ "careful_days" => 400.0, "pad_readings" => 4 }.merge(measures)).word
+    def severity(measures) = engine.call({ "careful_days" => 400.0, "pad_readings" => 4 }.merge(measures)).severity
 
     # Floor: 1.6 mm, 49 CFR 393.47 (from memory), and 1.5 mm, UK inspection manual 1.1.13 (from memory); the rest are
     # stated choices of the project, so each is tried at and just beside its threshold.
     it "turns at its thresholds" do
       expect(KNOWLEDGE.floor_pad_limit_mm).to eq(1.6)
       expect(KNOWLEDGE.pad_limit("law-uk")["mm"]).to eq(1.5)
-      expect([0.5, 0.49].map { |chance| word("pad_below_floor_chance" => chance) }).to eq(%w[stop in_hand])
-      expect([0.9, 0.89, 0.1, 0.09].map { |chance| word("rotor_below_discard_chance" => chance) }).to eq(%w[stop plan plan in_hand])
-      expect([0.2, 0.19].map { |chance| word("pad_due_chance" => chance) }).to eq(%w[plan in_hand])
-      expect([60, 61].map { |days| word("careful_days" => days) }).to eq(%w[plan in_hand])
-      expect([90, 91].map { |days| word("look_again_days" => days) }).to eq(%w[watch in_hand])
-      expect([0, -1].map { |days| word("look_overdue_days" => days) }).to eq(%w[watch in_hand])
-      expect(word("pad_readings" => 0)).to eq("watch")
+      expect([0.5, 0.49].map { |chance| severity("pad_below_floor_chance" => chance) }).to eq(%w[stop good])
+      expect([0.9, 0.89, 0.1, 0.09].map { |chance| severity("rotor_below_discard_chance" => chance) }).to eq(%w[stop plan plan good])
+      expect([0.2, 0.19].map { |chance| severity("pad_due_chance" => chance) }).to eq(%w[plan good])
+      expect([60, 61].map { |days| severity("careful_days" => days) }).to eq(%w[plan good])
+      expect([90, 91].map { |days| severity("look_again_days" => days) }).to eq(%w[watch good])
+      expect([0, -1].map { |days| severity("look_overdue_days" => days) }).to eq(%w[watch good])
+      expect(severity("pad_readings" => 0)).to eq("watch")
     end
   end
 end

@@ -24,20 +24,20 @@ RSpec.describe "Small parts of the core" do
   end
 
   describe Graver::Core::Judgement::RuleEngine do
-    def rule(id, word, measure, at_least: nil, at_most: nil)
-      Graver::Core::Judgement::Rule.new(id:, word:, measure:, at_least:, at_most:, sentence: "", source: "own-choice")
+    def rule(id, severity, measure, at_least: nil, at_most: nil)
+      Graver::Core::Judgement::Rule.new(id:, severity:, measure:, at_least:, at_most:, sentence: "", source: "own-choice")
     end
 
     let(:engine) { described_class.new([rule("a", "stop", "x", at_least: 5), rule("b", "plan", "x", at_least: 2), rule("c", "plan", "y", at_most: 1), rule("d", "fine", "x", at_least: 0)]) }
 
-    it "takes the first word that holds and every reason for it" do
-      expect(engine.call({ "x" => 6, "y" => 0 })).to have_attributes(word: "stop", rules: [have_attributes(id: "a")])
+    it "takes the first severity that holds and every reason for it" do
+      expect(engine.call({ "x" => 6, "y" => 0 })).to have_attributes(severity: "stop", rules: [have_attributes(id: "a")])
       expect(engine.call({ "x" => 3, "y" => 0 }).rules.map(&:id)).to eq(%w[b c])
     end
 
     it "does not judge what is not known" do
       expect(engine.call({ "x" => nil, "y" => nil })).to be_nil
-      expect(engine.call({ "y" => 1 }).word).to eq("plan")
+      expect(engine.call({ "y" => 1 }).severity).to eq("plan")
     end
   end
 

@@ -1,43 +1,111 @@
 # frozen_string_literal: true
 
-RSpec.describe Graver::Core::Wear::Moments do
+require "prop_check"
+
+RSpec.describe "The road ahead" do
   include WearBuilders
 
-  def moments(...) = described_class.call(history(...))
+  let(:today) { Date.new(2026, 5, 16) }
+  let(:driving) { Graver::Core::Schedule::Driving.new(km_per_day: 50.0, log_sd: 0.2, days_observed: 100, season: nil) }
+  let(:life) { Graver::Core::Wear::Life.new([0.0, 10_000.0, 10_001.0, 20_000.0], [1.0, 1.0, 0.0, 0.0]) }
 
-  it "puts fits and readings in the order of the odometer, those of one place together" do
-    set = { "left_inner" => fitted(read(20_000, 8.0), read(10_000, 9.5)), "right_inner" => fitted(read(20_000, 8.1)) }
-    found = moments(set, as_of_km: 30_000)
-    expect(found.map(&:km)).to eq([0.0, 10_000, 20_000])
-    expect(found.map { |moment| moment.readings.map(&:first) }).to eq([[], ["left_inner"], %w[left_inner right_inner]])
-    expect(found.first.fits.keys).to eq(%w[left_inner right_inner])
+  def road(**given) = Graver::Core::Schedule::Timeline.new(driving, today, **given)
+  def trip(from, to, km, wear_factor = 1.0) = Graver::Core::Schedule::Trip.new(from: today + from, to: today + to, km: km.to_f, wear_factor:)
+  def change(from, km_per_day, wear_factor = 1.0) = Graver::Core::Schedule::Change.new(from: today + from, km_per_day:, wear_factor:)
+
+  describe Graver::Core::Schedule::Timeline do
+    it "widens days with the spread of the driving" do
+      days = road.days_until(life)
+      expect(days[0.5]).to be_within(6).of(200)
+      # a lognormal rate: 10 and 90 percent points of 10,000 km / rate lie at exp(-+1.2816 x 0.2); nine points approximate it
+      expect(days[0.1]).to be_within(14).of(200 * Math.exp(-1.2816 * 0.2))
+      expect(days[0.9]).to be_within(18).of(200 * Math.exp(1.2816 * 0.2))
+    end
+
+    # By hand: 20 days at 50 km, then 10 days of a trip with 200 km a day on top.
+    it "counts a trip on top of the usual driving, and for more where it is hard on the brakes" do
+      ahead = road(trips: [trip(20, 29, 2000)])
+      expect([ahead.days_for(1000), ahead.km_by(today + 30), ahead.days_for(4500)]).to match([be_within(1e-6).of(20), be_within(1e-6).of(3500), be_within(1e-6).of(50)])
+      hard = road(trips: [trip(20, 29, 2000, 2.0)])
+      # 1,000 usual km, then 500 + 2 x 2,000 while 2,500 are driven: 5,500 usual km are 3,500 on the odometer
+      expect(hard.actual_km(5500)).to be_within(1e-6).of(3500)
+      expect(hard.along(life).quantile(0.5)).to be_within(1).of(8000)
+      expect(hard.days_until(hard.along(life))[0.5]).to be < road.days_until(life)[0.5]
+    end
+
+    it "follows another commute from its day on, and the seasons" do
+      expect(road(changes: [change(100, 100.0)]).days_for(10_000)).to be_within(1e-6).of(150)
+      expect(road(changes: [change(100, nil, 0.5)]).actual_km(7500)).to be_within(1e-6).of(10_000)
+      expect(road(changes: [change(-30, 100.0)]).days_for(10_000)).to be_within(1e-6).of(100)
+      expect(road(changes: [change(-300, 100.0)]).days_for(10_000)).to be_within(1e-6).of(200)
+      summer = [0.5, 0.5, 0.5, 1.5, 1.5, 1.5, 1.5, 1.5, 1.5, 0.5, 0.5, 0.5]
+      seasonal = described_class.new(driving.with(season: summer), today)
+      expect(seasonal.days_for(1500)).to be_within(0.1).of(20)
+      expect(seasonal.km_by(today + 365)).to be_within(400).of(365 * 50)
+    end
+
+    it "never runs back, whatever is planned" do
+      PropCheck.forall(PropCheck::Generators.array(
+                         PropCheck::Generators.tuple(PropCheck::Generators.choose(0..900), PropCheck::Generators.choose(0..60), PropCheck::Generators.choose(1..9000)), max: 4
+                       )) do |plans|
+        ahead = road(trips: plans.map { |from, length, km| trip(from, from + length, km, 1.5) }, changes: plans.map { |from, length, _| change(from, length.to_f) })
+        places = (0..40).map { |at| ahead.actual_km(at * 500.0) }
+        expect(places).to eq(places.sort)
+        expect(ahead.days_until(ahead.along(life)).values).to all(be_finite)
+      end
+    end
   end
 
-  it "keeps the old pads' last reading apart from the new ones put on at the same place" do
-    old = { "left_inner" => fitted(read(20_000, 3.1)) }
-    fresh = { "left_inner" => fitted(read(20_000, 11.0), at: 20_000.0) }
-    found = moments(fresh, as_of_km: 20_000, earlier: [old])
-    expect(found.map { |moment| [moment.km, moment.fits.length, moment.readings.map { |_, seen| seen.thickness.value_mm }] }).to eq([[0.0, 1, []], [20_000, 0, [3.1]], [20_000, 1, [11.0]]])
+  describe Graver::Core::Schedule::Sessions do
+    def due(id, at_km, at_days) = described_class::Due.new(id:, at_km:, at_days:)
+
+    # fact of the trade: both axles in one session save a set-up; common practice, no source
+    it "puts together what falls due near the first, and nothing further" do
+      sessions = described_class.combine([due("rear", 16_000, 300), due("front", 12_000, 220), due("trailer", 18_000, 400)], within_km: 5000, within_days: 120)
+      expect(sessions.map { |session| session.dues.map(&:id) }).to eq([%w[front rear], ["trailer"]])
+      expect(sessions.first).to have_attributes(apart_km: 4000, apart_days: 80)
+      expect(described_class.combine([due("front", 12_000, 220), due("rear", 16_000, 300)], within_km: 3999, within_days: 120).length).to eq(2)
+    end
   end
 
-  it "begins an unknown fitting at its first reading, somewhere between new and the limit" do
-    unknown = Graver::Core::Wear::Fitting.new(fitted_km: nil, new: WearBuilders::Thickness.point(11.0, 1.2), observations: [read(7000, 6.0)])
-    expect(moments({ "a" => unknown }, as_of_km: 8000).first.fits["a"]).to have_attributes(value_mm: 7.0, standard_uncertainty_mm: 8.0)
-    expect(moments({ "a" => unknown.with(observations: []) }, as_of_km: 8000)).to be_empty
+  describe Graver::Core::Wear::Backtest do
+    let(:set) { { "left_inner" => fitted(read(10_000, 8.0), read(20_000, 5.0), read(30_000, 2.0)), "right_inner" => fitted(read(30_000, 3.5)) } }
+
+    it "finds where the first pad met its limit, between the readings" do
+      # 3 mm in 10,000 km: from 5.0 to 3.0 are 6,667 km
+      expect(described_class.end_of(set, 3.0, 30_000).km).to be_within(1).of(26_667)
+      expect(described_class.end_of(set, 1.0, 30_000)).to have_attributes(km: nil, at_least_km: 30_000)
+    end
+
+    it "says whether the band held, and leaves open what is not known yet" do
+      said = { 0.1 => 10_000.0, 0.5 => 15_000.0, 0.9 => 20_000.0 }
+      judged = ->(as_of_km, limit, until_km) { described_class.judge(said, 9000.0, as_of_km, described_class.end_of(set, limit, until_km)) }
+      expect(judged.call(10_000, 3.0, 30_000)).to have_attributes(was_km: be_within(1).of(16_667), interval_covered: true, late: false)
+      expect(judged.call(20_000, 3.0, 30_000)).to have_attributes(was_km: be_within(1).of(6667), interval_covered: false, late: true)
+      expect(judged.call(20_000, 1.0, 30_000)).to have_attributes(was_km: nil, interval_covered: nil, at_least_km: 10_000)
+      expect(judged.call(5000, 1.0, 30_000)).to have_attributes(was_km: nil, interval_covered: false)
+    end
   end
 
-  it "notes what was made free where it was" do
-    found = moments({ "left_inner" => fitted(read(10_000, 9.0)) }, as_of_km: 12_000, freed: [[10_000.0, %w[left_inner left_outer]]])
-    expect(found.last).to have_attributes(km: 10_000.0, freed: %w[left_inner left_outer])
-  end
+  describe Graver::Core::Wear::MeasurementValue do
+    it "sends you to the pad that leads and is least known, and promises no more than there is" do
+      result = forecast({ "left_inner" => fitted(read(20_000, 5.4, 1.0)), "left_outer" => fitted(read(20_000, 7.5, 0.1)), "right_outer" => fitted(read(20_000, 7.6, 0.1)) }, as_of_km: 20_000)
+      ranked = described_class.rank(result, { "caliper" => 0.15 })
+      alone = ranked.select { |worth| worth.positions.one? }
+      expect(alone.first.positions).to eq(["left_inner"])
+      expect(ranked.map(&:narrows)).to all(be_between(0, 1))
+      expect(ranked.first.positions.length).to eq(3)
+      # what is already known as well as the reading would know it is hardly worth the wheel
+      expect(alone.find { |worth| worth.positions == ["left_outer"] }.narrows).to be < 0.1
+      rough = described_class.rank(result, { "visual" => 1.0 }).find { |worth| worth.positions == ["left_inner"] }
+      expect(rough.narrows).to be < alone.first.narrows
+    end
 
-  describe Graver::Core::Wear::Life do
-    it "is read off equally likely ends, those passed already counted at zero" do
-      life = described_class.of(Numo::DFloat[0, 0, 1000, 2000, 3000, 4000, 5000, 6000, 7000, 8000])
-      expect([life.chance_now, life.quantile(0.1), life.distances_km.first]).to match([be_within(1e-9).of(0.2), 0.0, 0.0])
-      expect(life.quantile(0.5)).to be_within(1).of(3500)
-      expect(life.chance_passed(9000)).to eq(1.0)
-      expect(life.mapped { |km| km * 2 }.quantile(0.5)).to be_within(2).of(7000)
+    # For normal variables the share explained is var / (var + error^2): a forecast whose only doubt is the thickness.
+    it "agrees with the closed form where everything else is known" do
+      sure = WearBuilders.without_surprises(KNOWLEDGE.prior("pad")).with(rate_log_sd: 1e-3, deviation_log_sd: 1e-3, increment_mm: 1e-9, component_log_offset: {})
+      result = Graver::Core::Wear::Forecast.call(history({ "a" => fitted(sd_mm: 0.5) }, as_of_km: 0), sure)
+      expect(described_class.rank(result, { "any" => 0.5 }).first.narrows).to be_within(0.01).of(1 - Math.sqrt(0.5))
     end
   end
 end

@@ -11,7 +11,7 @@ RSpec.describe "Severities" do
   let(:marks) { items.flat_map { |item| item.fetch("marks", []).map { |mark| ["#{item["id"]}.#{mark["id"]}", mark] } }.to_h }
   let(:rules) { KNOWLEDGE.finding_engine.rules }
 
-  def of(word) = marks.select { |_, mark| mark["word"] == word }.keys
+  def of(severity) = marks.select { |_, mark| mark["severity"] == severity }.keys
 
   it "stops for leaks, for pads that come apart or are oily, for what is cracked, and for a pedal that is not hard" do
     expect(of("stop")).to contain_exactly("piston.wet", "piston.cracked", "pad.crumbling", "pad.contaminated", "rotor_face.cracked", "hose.bulged", "hose.wet", "symptom.grinding",
@@ -23,37 +23,37 @@ RSpec.describe "Severities" do
     expect(of("plan")).to include("slide_pins.seized", "slide_pins.boot_torn", "piston.stuck", "pad.cracked", "rotor_face.heat_spotted", "rotor_face.grooved_deep", "rotor_face.pitted",
                                   "clips.missing", "hose.cracked", "hose.twisted", "shoes.oily", "symptom.squeal_rolling", "symptom.warning_light", "symptom.hot_wheel", "symptom.pulls")
     expect(of("watch")).to include("slide_pins.stiff", "pad.glazed", "rotor_face.blued", "rotor_face.lipped", "rotor_face.grooved", "hub.rusty", "symptom.pulsation")
-    expect(%w[rotor_face.grooved_light rotor_face.lip_low].map { |id| marks[id]["word"] }).to all(be_nil)
+    expect(%w[rotor_face.grooved_light rotor_face.lip_low].map { |id| marks[id]["severity"] }).to all(be_nil)
   end
 
-  it "lets nothing that is in order have a word, and has a good mark wherever all may be in order" do
+  it "lets nothing that is in order have a severity, and has a good mark wherever all may be in order" do
     good = marks.select { |_, mark| mark["good"] }
-    expect(good.values.map { |mark| mark["word"] }).to all(be_nil)
+    expect(good.values.map { |mark| mark["severity"] }).to all(be_nil)
     expect(KNOWLEDGE.conditions["wheel"].reject { |item| item["marks"].any? { |mark| mark["good"] } }).to be_empty
   end
 
   it "has findings stop where the law's thickness is passed, steel runs on steel, or fluid goes where nobody can say" do
-    words = rules.group_by(&:word).transform_values { |list| list.map(&:id) }
+    words = rules.group_by(&:severity).transform_values { |list| list.map(&:id) }
     expect(words["stop"]).to contain_exactly("pad-metal", "pad-below-law", "fluid-below-min", "fluid-unexplained")
     expect(words["plan"]).to include("pads-due", "pads-due-soon", "pad-below-maker", "pad-below-limit", "inner-thin", "outer-thin", "one-face", "rotor-metal", "rotor-variation",
                                      "rotor-runout", "piston-beyond", "fluid-wet", "fluid-old")
     expect(words["watch"]).to include("pad-maybe-below", "taper", "stood-long", "stood-weeks", "odometer-silent")
-    states = KNOWLEDGE.state["rules"].group_by { |rule| rule["word"] }.transform_values { |list| list.map { |rule| rule["id"] } }
+    states = KNOWLEDGE.state["rules"].group_by { |rule| rule["severity"] }.transform_values { |list| list.map { |rule| rule["id"] } }
     expect(states["stop"]).to eq(%w[seen-stop pad-below-floor rotor-below-discard])
     expect(states["plan"]).to eq(%w[seen-plan pad-at-limit pad-due-soon rotor-near-discard])
   end
 
   it "tries the graver before the milder wherever only the first of a group counts" do
-    rank = %w[stop plan watch in_hand]
-    rules.select(&:group).group_by(&:group).each_value { |group| expect(group.map { |rule| rank.index(rule.word) }).to eq(group.map { |rule| rank.index(rule.word) }.sort) }
-    ranks = KNOWLEDGE.state["rules"].map { |rule| rank.index(rule["word"]) }
+    rank = %w[stop plan watch good]
+    rules.select(&:group).group_by(&:group).each_value { |group| expect(group.map { |rule| rank.index(rule.severity) }).to eq(group.map { |rule| rank.index(rule.severity) }.sort) }
+    ranks = KNOWLEDGE.state["rules"].map { |rule| rank.index(rule["severity"]) }
     expect(ranks).to eq(ranks.sort)
   end
 
   # What the road tells is proved by a look; a leak that was only felt, and a lamp, no job can answer for.
   it "has a job for every mark at a wheel that is more than in order, and none that answers for a leak nobody found" do
     answers = KNOWLEDGE.scope["works"].flat_map { |work| work.fetch("answers", []) }
-    grave = marks.select { |_, mark| mark["word"] }.keys
+    grave = marks.select { |_, mark| mark["severity"] }.keys
     open = grave.reject { |id| answers.include?(id) || answers.include?(id.split(".").first) }
     expect(open).to contain_exactly("symptom.sinking_pedal", "symptom.fluid_loss", "symptom.warning_light", "symptom.vibration")
     expect(answers - items.map { |item| item["id"] } - marks.keys).to be_empty
@@ -61,16 +61,16 @@ RSpec.describe "Severities" do
 
   it "carries each stopping mark from the wheel to the garage, whatever else is well" do
     ask(:post, look_overs, look_over("2026-05-10", "60000", *%w[left right].product(%w[inner outer]).map { |side, position| pad("9", side:, pad: position) }))
-    expect(ask(:get, "/garage")["vehicles"].first["state"]["word"]).not_to eq("stop")
+    expect(ask(:get, "/garage")["vehicles"].first["state"]["severity"]).not_to eq("stop")
     of("stop").each_with_index do |id, at|
       item, mark = id.split(".")
       entry = KNOWLEDGE.conditions["wheel"].find { |each| each["id"] == item }
       place = entry ? { axle: front, side: "left", face: ("inner" if entry["place"] == "faces") }.compact : {}
       seen = ask(:post, look_overs, look_over("2026-05-11", (60_010 + at).to_s, conditions: [{ item:, mark:, **place }]))
       vehicle = ask(:get, "/garage")["vehicles"].first
-      expect([vehicle["state"]["word"], vehicle["why"]]).to match(["stop", /#{Regexp.escape(marks[id]["label"])}/i]), id
+      expect([vehicle["state"]["severity"], vehicle["why"]]).to match(["stop", /#{Regexp.escape(marks[id]["label"])}/i]), id
       ask(:post, "/look-overs/#{seen["id"]}/corrections", { void: true, reason: "another vehicle" })
     end
-    expect(ask(:get, "/garage")["vehicles"].first["state"]["word"]).not_to eq("stop")
+    expect(ask(:get, "/garage")["vehicles"].first["state"]["severity"]).not_to eq("stop")
   end
 end

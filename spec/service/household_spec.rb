@@ -20,7 +20,7 @@ RSpec.describe "The household's services" do
     expect(axle("Mule", "front").rotors.verdicts.values.map(&:outcome)).to all(eq("measure_again"))
     doubted = axle("Thistle", "front").answer.pads.doubted
     expect(doubted.length).to eq(1)
-    expect(axle("Thistle", "front").judgement.word).to eq("watch")
+    expect(axle("Thistle", "front").judgement.severity).to eq("watch")
     expect(overviews["Thistle"].fluid.overdue_days).to be > 300
   end
 

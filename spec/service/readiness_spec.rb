@@ -68,10 +68,10 @@ RSpec.describe "Readiness of a job" do
     expect(of("spares")).to all(include("blocks" => false))
     ask(:post, "/supplies", { kind: "part", item: "pads", axle: front, name: "Plain", lead_days: 3 })
     expect(of("parts").find { |item| item["id"] == "parts:front.pads" }["todo"]).to eq("Order “Plain” by 20 May; tick it when it is there.")
-    ask(:post, "/jobs/#{job["id"]}/settled", { item: "parts:front.pads", done: true })
-    expect(of("parts").find { |item| item["id"] == "parts:front.pads" }["settled"]).to be(true)
-    ask(:post, "/jobs/#{job["id"]}/settled", { item: "parts:front.pads", done: false })
-    expect(of("parts").find { |item| item["id"] == "parts:front.pads" }["settled"]).to be(false)
+    ask(:post, "/jobs/#{job["id"]}/resolved", { item: "parts:front.pads", done: true })
+    expect(of("parts").find { |item| item["id"] == "parts:front.pads" }["resolved"]).to be(true)
+    ask(:post, "/jobs/#{job["id"]}/resolved", { item: "parts:front.pads", done: false })
+    expect(of("parts").find { |item| item["id"] == "parts:front.pads" }["resolved"]).to be(false)
   end
 
   it "counts consumables against the shelf" do
@@ -100,9 +100,9 @@ RSpec.describe "Readiness of a job" do
   end
 
   it "asks about the weather of the day, again for another day" do
-    ask(:post, "/jobs/#{job["id"]}/settled", { item: "weather:2026-05-23", done: true })
-    expect(of("weather").first).to include("settled" => true)
+    ask(:post, "/jobs/#{job["id"]}/resolved", { item: "weather:2026-05-23", done: true })
+    expect(of("weather").first).to include("resolved" => true)
     ask(:patch, "/jobs/#{job["id"]}", { planned_for: "2026-05-30" })
-    expect(of("weather").first).to include("settled" => false, "text" => "Place and weather for 30 May.")
+    expect(of("weather").first).to include("resolved" => false, "text" => "Place and weather for 30 May.")
   end
 end

@@ -59,7 +59,7 @@ RSpec.describe "Records of planning" do
       record("settled", { item: "day", done: true })
       record("settled", { item: "weather", done: true })
       record("settled", { item: "day", done: false })
-      expect(now).to have_attributes(choices: { "front.pads" => 4 }, settled: ["weather"])
+      expect(now).to have_attributes(choices: { "front.pads" => 4 }, resolved: ["weather"])
       record("ready", { because: "Rain tomorrow" })
       expect(now).to have_attributes(state: "ready", ready_because: "Rain tomorrow")
       record("draft")
@@ -67,10 +67,10 @@ RSpec.describe "Records of planning" do
     end
 
     it "keeps changes of the order until they are taken back, and its notes" do
-      kept, dropped = record("adjusted", { deed: "drop", key: "bed_in" }), record("adjusted", { deed: "drop", key: "front.left.runout" })
+      kept, dropped = record("adjusted", { deed: "drop", key: "bed_in" }), record("adjusted", { action: "drop", key: "front.left.runout" })
       record("unadjusted", { event: dropped })
       record("noted", { step: "judge", key: "front.left.judge", text: "Longer bolt below" })
-      expect(now.adjustments).to eq(kept => { "deed" => "drop", "key" => "bed_in" })
+      expect(now.adjustments).to eq(kept => { "action" => "drop", "key" => "bed_in" })
       expect(now.notes).to eq([{ "step" => "judge", "key" => "front.left.judge", "text" => "Longer bolt below", "day" => "2026-05-16" }])
     end
 

@@ -15,8 +15,8 @@ module JobHelper
 
   def job(**given) = @job ||= ask(:post, "/axles/#{front}/jobs", { planned_for: "2026-05-23", **given })
   def address(path = "") = "/jobs/#{job["id"]}#{path}"
-  def open_items(plan) = plan["readiness"].select { |item| item["blocks"] && !item["settled"] }.map { |item| item["id"] }
-  def settle_all(plan = ask(:get, address)) = open_items(plan).each { |item| ask(:post, address("/settled"), { item:, done: true }) }
+  def open_items(plan) = plan["readiness"].select { |item| item["blocks"] && !item["resolved"] }.map { |item| item["id"] }
+  def resolve_all(plan = ask(:get, address)) = open_items(plan).each { |item| ask(:post, address("/resolved"), { item:, done: true }) }
   def tick(key, done: true) = ask(:post, address("/ticks"), { step: key, done: })
 
   # Ticks off everything up to a step, this one too.

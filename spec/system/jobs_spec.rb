@@ -35,7 +35,7 @@ RSpec.describe "Planning a job", :demo do
     # All but the gloves are settled elsewhere meanwhile.
     job = context.store.jobs.find(1)
     open = Graver::Service::Planning::JobPlan.new(context).of_job(job).readiness.select(&:open?).map(&:id) - ["consumables:gloves"]
-    open.each { |item| Graver::Service::Planning::Jobs.new(context).settle(1, item, true) }
+    open.each { |item| Graver::Service::Planning::Jobs.new(context).resolve(1, item, true) }
     page.refresh
     page.check "Gloves", allow_label_click: true
     expect(page).to have_css(".facts", text: "nothing")
@@ -43,7 +43,7 @@ RSpec.describe "Planning a job", :demo do
     expect(page).to have_css("[aria-current=step]", text: "ready")
     page.click_button "Start job"
     expect(page).to have_css("[aria-current=step]", text: "started").and have_button("Finish job")
-    page.visit "/#/vehicles/1/road"
+    page.visit "/#/vehicles/1/timeline"
     expect(page).to have_text("Front brakes: job under way")
   end
 

@@ -7,10 +7,10 @@ RSpec.describe "Screens of the demo household", :demo do
 
   # What each screen has to show first.
   screens = {
-    "/#/" => "The road ahead", "/#/vehicles/new" => "Add a vehicle", "/#/vehicles/1" => "Logbook", "/#/axles/1/brake-data" => "Slide pin bolts",
+    "/#/" => "Timeline", "/#/vehicles/new" => "Add a vehicle", "/#/vehicles/1" => "Logbook", "/#/axles/1/brake-data" => "Slide pin bolts",
     "/#/vehicles/1/look-over" => "Front left inner pad", "/#/workshop" => "Zero wrong", "/#/vehicles/1/findings" => "Best measured next", "/#/look-overs/7" => "Readings",
     "/#/vehicles/1/import" => "Choose the file", "/#/bin" => "Nothing was put away",
-    "/#/vehicles/1/road" => "Planned by you", "/#/axles/1/wear" => "How earlier forecasts did", "/#/axles/3/job-plan" => "A job, as proposed", "/#/jobs/2" => "Rear left: strip",
+    "/#/vehicles/1/timeline" => "Planned by you", "/#/axles/1/wear" => "How earlier forecasts did", "/#/axles/3/job-plan" => "A job, as proposed", "/#/jobs/2" => "Rear left: strip",
     "/#/jobs/1/scope" => "The rotors", "/#/jobs/1/sheet" => "Job sheet, A4"
   }
 

@@ -71,7 +71,7 @@ RSpec.describe "Trust in the browser", :demo do
 
   it "shows boxes as they are kept when the server does not take them" do
     page.visit "/#/jobs/1/tools"
-    unreachable(%r{/settled\z}) do
+    unreachable(%r{/resolved\z}) do
       page.first("label", text: "I have enough").click
       expect(page).to have_css("[role=alert]", text: "Not saved").and have_no_checked_field("I have enough")
     end

@@ -5,12 +5,11 @@ require "sinatra/base"
 
 module Graver
   module API
-    # The JSON API under /api/v1 (openapi/graver.yml).
+    # The JSON API under /api/v1 (openapi/graver.yml): every resource's table of routes, and one answer to every error.
     class App < Sinatra::Base
-      LARGEST_BODY_BYTES = 256 * 1024
-
-      # A character no text of an owner has, raw or escaped; SQLite would cut the text there.
-      NUL = /\u0000|\\u0000/
+      RESOURCES = [Resources::Household, Resources::Axles, Resources::LookOvers, Resources::Findings, Resources::Timelines, Resources::Workshop, Resources::Imports,
+                   Resources::Supplies, Resources::Jobs].freeze
+      WRITING = %w[POST PUT PATCH DELETE].freeze
 
       configure do
         set :show_exceptions, false
@@ -22,79 +21,48 @@ module Graver
         set :host_authorization, { permitted_hosts: [] }
       end
 
-      register Routes::Household
-      register Routes::Axles
-      register Routes::Jobs
-      register Routes::LookOvers
-      register Routes::Workshop
-      register Routes::Imports
-      register Routes::Findings
-      register Routes::Roads
-      register Routes::Supplies
-
       before do
         content_type :json
         headers "Cache-Control" => "no-store"
-        require_same_origin unless request.get? || request.head?
+        require_same_origin if WRITING.include?(request.request_method)
       end
 
-      get("/health") { answer({ status: "ok" }) if context.store.reachable? }
+      RESOURCES.each do |resource|
+        resource.routes.each do |route|
+          answering = proc { respond(resource.new(Exchange.new(settings.context.for_request, request, params)).call(route), route.status) }
+          route("HEAD", route.path, &answering) if route.verb == "GET"
+          route(route.verb, route.path, &answering)
+        end
+      end
 
       not_found { problem(NotFound.new("there is nothing at this address")) }
-      error(Sinatra::BadRequest) { problem(ErrorMap::Malformed.new("the address cannot be read")) }
+      error(Sinatra::BadRequest) { problem(Malformed.new("the address cannot be read")) }
       error { problem(env["sinatra.error"]) }
 
-      helpers do
-        def context = settings.context
-        def knowledge = context.knowledge
+      private
 
-        def answer(content, code = 200)
-          status code
-          JSON.generate(content)
-        end
+      def respond(answer, code)
+        status code
+        return JSON.generate(answer) unless answer.is_a?(Download)
 
-        # The id in the address; anything but a whole number is an address where there is nothing.
-        def id
-          params["id"].match?(/\A\d{1,15}\z/) ? params["id"].to_i : raise(NotFound, "there is nothing at this address")
-        end
+        content_type answer.type, *([charset: "utf-8"] if answer.type.start_with?("text/"))
+        headers "Content-Disposition" => answer.disposition if answer.disposition
+        answer.body
+      end
 
-        def payload(contract) = contract.check(parsed)
+      # A page of another origin may not write here, even on the same machine.
+      def require_same_origin
+        origin = request.env["HTTP_ORIGIN"]
+        return if origin.nil? || origin == "#{request.scheme}://#{request.host_with_port}"
 
-        # The body's bytes. Raises TooLarge.
-        def bytes(most)
-          raise ErrorMap::TooLarge, "that is too much at once" if request.content_length.to_i > most
+        raise Malformed, "writes are taken from our own pages only"
+      end
 
-          text = request.body&.read(most + 1).to_s.dup
-          raise ErrorMap::TooLarge, "that is too much at once" if text.bytesize > most
-
-          text
-        end
-
-        def parsed
-          raise ErrorMap::Malformed, "send JSON (application/json)" unless request.media_type == "application/json"
-
-          text = bytes(LARGEST_BODY_BYTES).force_encoding(Encoding::UTF_8)
-          raise ErrorMap::Malformed, "that is not text we can read (UTF-8)" unless text.valid_encoding? && !text.match?(NUL)
-
-          JSON.parse(text, max_nesting: 20).tap { |content| raise ErrorMap::Malformed, "that is not a JSON object" unless content.is_a?(Hash) }
-        rescue JSON::ParserError
-          raise ErrorMap::Malformed, "that is not JSON"
-        end
-
-        # A page of another origin may not write here, even on the same machine.
-        def require_same_origin
-          origin = request.env["HTTP_ORIGIN"]
-          return if origin.nil? || origin == "#{request.scheme}://#{request.host_with_port}"
-
-          raise ErrorMap::Malformed, "writes are taken from our own pages only"
-        end
-
-        def problem(error)
-          found = ErrorMap.call(error)
-          warn "#{error.class}: #{error.message}\n#{Array(error.backtrace).first(8).join("\n")}" if found.status == 500
-          content_type :json
-          answer({ error: { code: found.code, message: found.message, fields: found.fields } }, found.status)
-        end
+      def problem(error)
+        found = ErrorMap.call(error)
+        warn "#{error.class}: #{error.message}\n#{Array(error.backtrace).first(8).join("\n")}" if found.status == 500
+        content_type :json
+        respond({ error: { code: found.code, message: found.message, fields: found.fields } }, found.status)
       end
     end
   end

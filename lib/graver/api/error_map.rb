@@ -6,10 +6,6 @@ module Graver
     module ErrorMap
       Problem = Struct.new(:status, :code, :message, :fields)
 
-      # What came in is no JSON object, or too much of it.
-      class Malformed < Error; end
-      class TooLarge < Error; end
-
       module_function
 
       def call(error)

@@ -81,14 +81,14 @@ module Graver
 
       def state_engine
         @state_engine ||= Core::Judgement::RuleEngine.new(state.fetch("rules").map do |rule|
-          Core::Judgement::Rule.new(**%w[id word measure at_least at_most sentence source].to_h { |key| [key.to_sym, rule[key]] })
+          Core::Judgement::Rule.new(**%w[id severity measure at_least at_most sentence source].to_h { |key| [key.to_sym, rule[key]] })
         end)
       end
 
       def finding_engine
         @finding_engine ||= Core::Judgement::FindingEngine.new(findings.fetch("rules").map do |rule|
           thresholds = rule.fetch("when").map { |when_| Core::Judgement::Threshold.new(measure: when_["measure"], at_least: when_["at_least"], at_most: when_["at_most"]) }
-          texts = %w[id scope group topic word pattern title sentence reading limit change advice confidence source].to_h { |key| [key.to_sym, rule[key]] }
+          texts = %w[id scope group topic severity pattern title sentence reading limit change advice confidence source].to_h { |key| [key.to_sym, rule[key]] }
           Core::Judgement::FindingRule.new(**texts, thresholds:)
         end)
       end

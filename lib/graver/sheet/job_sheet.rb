@@ -9,11 +9,16 @@ module Graver
     class JobSheet
       FOOT = "The maker's manual, local law and licensed practice come first; the values are your own entries. " \
              "In doubt (leak, soft pedal, crack, unknown torque): do not drive, have a licensed mechanic look."
-      STATES = { "shelf" => "on the shelf", "order" => "to order", "choose" => "not chosen", "settled" => "there" }.freeze
+      STATES = { "shelf" => "on the shelf", "order" => "to order", "choose" => "not chosen", "resolved" => "there" }.freeze
       SEVERITY = { "danger" => "9b1c31", "warning" => "8a4b00", "notice" => "0d5a66" }.freeze
 
       # job: as the API answers it (symbol keys); size: "a4" or "letter" -> PDF bytes
-      def self.call(job, size) = new(job, size).call
+      # size: a key of Paper::SIZES -> PDF. Raises InvalidEntry.
+      def self.call(job, size)
+        raise InvalidEntry.of("paper", "unknown_paper", "paper is a4 or letter") unless Paper::SIZES.key?(size)
+
+        new(job, size).call
+      end
 
       def initialize(job, size)
         @job = job
@@ -46,7 +51,7 @@ module Graver
       end
 
       def open_items
-        open = @job[:readiness].reject { |item| item[:settled] }
+        open = @job[:readiness].reject { |item| item[:resolved] }
         return if open.empty?
 
         @paper.heading("Still to settle")
@@ -69,7 +74,7 @@ module Graver
         @paper.heading("Consumables and tools")
         @job[:consumables].each { |each| @paper.tick("#{each[:label]}: #{each[:said]}", done: each[:state] != "buy") }
         @pdf.move_down 4
-        @job[:tools].each { |tool| @paper.tick(tool_text(tool), done: tool[:status] != "missing" || tool[:settled]) }
+        @job[:tools].each { |tool| @paper.tick(tool_text(tool), done: tool[:status] != "missing" || tool[:resolved]) }
         @paper.heading("What goes where")
         @paper.table([%w[Place Yes Never], *@job[:places].map { |place| place.values_at("place", "use", "never") }], widths: { 0 => 110 })
       end

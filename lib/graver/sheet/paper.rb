@@ -8,11 +8,10 @@ module Graver
     # A sheet of paper: fonts that ship with the app, margins, headings, boxes to tick. Lengths in points.
     class Paper
       SIZES = { "a4" => "A4", "letter" => "LETTER" }.freeze
-      FONTS = File.expand_path("../../../web/node_modules", __dir__).freeze
-      BARLOW = "#{FONTS}/@expo-google-fonts/barlow-semi-condensed".freeze
-      FACES = { normal: "#{BARLOW}/400Regular/BarlowSemiCondensed_400Regular.ttf", bold: "#{BARLOW}/600SemiBold/BarlowSemiCondensed_600SemiBold.ttf" }.freeze
+      FONTS = File.expand_path("fonts", __dir__).freeze
+      FACES = { normal: "#{FONTS}/BarlowSemiCondensed-Regular.ttf", bold: "#{FONTS}/BarlowSemiCondensed-SemiBold.ttf" }.freeze
       # What an owner writes in another script.
-      OTHER_SCRIPTS = "#{FONTS}/dejavu-fonts-ttf/ttf/DejaVuSansCondensed.ttf".freeze
+      OTHER_SCRIPTS = "#{FONTS}/DejaVuSansCondensed.ttf".freeze
       INK = "1b2227"
       QUIET = "55636b"
       LINE = "b9c0c2"

@@ -54,7 +54,7 @@ module Graver
         planned = by_kind["planned"].last&.fetch(:value)
         fields = { planned_for: planned && Date.iso8601(planned), state: state(events), ticked: ticked(events), adjustments: adjustments(events), closed: closed(by_kind) }
         said = { scope: newest(by_kind["scope"]), quote: newest(by_kind["quoted"]), ready_because: parsed(by_kind["ready"].last)&.fetch("because", nil) }
-        chosen = { choices: merged(by_kind["chose"], "line", "supply"), settled: merged(by_kind["settled"], "item", "done").select { |_, done| done }.keys }
+        chosen = { choices: merged(by_kind["chose"], "line", "supply"), resolved: merged(by_kind["settled"], "item", "done").select { |_, done| done }.keys }
         notes = by_kind["noted"].map { |event| parsed(event).merge("day" => event[:recorded_at][0, 10]) }
         Job.new(**row.slice(:id, :axle_id, :procedure), **fields, **said, **chosen, notes:, otherwise: otherwise(events), cleared: by_kind["cleared"].map { |event| event[:value] })
       end
@@ -93,10 +93,13 @@ module Graver
       # { event id => adjustment }
       def adjustments(events)
         events.each_with_object({}) do |event, found|
-          found[event[:id]] = JSON.parse(event[:value]) if event[:kind] == "adjusted"
+          found[event[:id]] = adjustment(JSON.parse(event[:value])) if event[:kind] == "adjusted"
           found.delete(JSON.parse(event[:value])["event"]) if event[:kind] == "unadjusted"
         end
       end
+
+      # Events of version 0.1 call the action a deed.
+      def adjustment(value) = value.transform_keys { |key| key == "deed" ? "action" : key }
 
       def state(events) = events.reverse.find { |event| STATES.include?(event[:kind]) }&.fetch(:kind) || "draft"
     end

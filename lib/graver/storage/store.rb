@@ -4,7 +4,7 @@ module Graver
   module Storage
     # The household's records, one repository each, and the transaction round every write.
     class Store
-      attr_reader :vehicles, :brake_data, :look_overs, :drafts, :jobs, :instruments, :imports, :preferences, :corrections, :ahead, :forecasts_given, :torque_wrenches, :supplies
+      attr_reader :vehicles, :brake_data, :look_overs, :drafts, :jobs, :instruments, :imports, :preferences, :corrections, :planned_events, :forecasts_given, :torque_wrenches, :supplies
 
       def self.open(path) = new(Database.open(path))
 
@@ -19,7 +19,7 @@ module Graver
         @imports = Imports.new(database)
         @preferences = Preferences.new(database)
         @corrections = Corrections.new(database)
-        @ahead = Ahead.new(database)
+        @planned_events = PlannedEvents.new(database)
         @torque_wrenches = TorqueWrenches.new(database)
         @supplies = Supplies.new(database)
         @forecasts_given = ForecastsGiven.new(database)

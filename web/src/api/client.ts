@@ -1,4 +1,5 @@
-import type { components } from "./schema";
+import createClient from "openapi-fetch";
+import type { components, paths } from "./schema";
 
 export type Schemas = components["schemas"];
 export type Fault = Schemas["Problem"]["error"]["fields"][number];
@@ -14,102 +15,108 @@ export class Refusal extends Error {
   }
 }
 
-async function send<T>(method: string, path: string, body?: unknown, type = "application/json"): Promise<T> {
-  let response: Response;
-  try {
-    response = await fetch(`/api/v1${path}`, {
-      method,
-      // A draft on its way when the page is closed still arrives.
-      keepalive: method === "PUT",
-      headers: body === undefined ? {} : { "content-type": type },
-      body: body === undefined ? undefined : body instanceof Blob ? body : JSON.stringify(body),
-    });
-  } catch {
-    throw new Refusal(0, "The server cannot be reached. What you typed stays here; try again.", []);
-  }
-  if (response.status === 204) return undefined as T;
-  const content = await response.json().catch(() => null);
-  if (response.ok) return content as T;
-  const error = (content as Schemas["Problem"] | null)?.error;
-  throw new Refusal(response.status, error?.message ?? "The server answered with something unreadable.", error?.fields ?? []);
+const client = createClient<paths>({
+  baseUrl: "/api/v1",
+  fetch: (request: Request) =>
+    fetch(request).catch(() => {
+      throw new Refusal(0, "The server cannot be reached. What you typed stays here; try again.", []);
+    }),
+});
+
+interface Answer<T> {
+  data?: T;
+  error?: unknown;
+  response: Response;
 }
 
+/** What was answered, or a Refusal. */
+async function taken<T>(asked: Promise<Answer<T>>): Promise<T> {
+  const { data, error, response } = await asked.catch((failure: unknown) => {
+    if (failure instanceof Refusal) throw failure;
+    throw new Refusal(500, "The server answered with something unreadable.", []);
+  });
+  if (response.ok && data !== undefined) return data;
+  const problem = (error as Partial<Schemas["Problem"]> | undefined)?.error;
+  throw new Refusal(response.status, problem?.message ?? "The server answered with something unreadable.", problem?.fields ?? []);
+}
+
+/** Every address of openapi/graver.yml, its parameters, body and answer checked against it. */
 export const api = {
-  catalogue: () => send<Schemas["Catalogue"]>("GET", "/catalogue"),
-  garage: () => send<Schemas["Garage"]>("GET", "/garage"),
-  vehicle: (id: number) => send<Schemas["Vehicle"]>("GET", `/vehicles/${id}`),
-  addVehicle: (vehicle: Schemas["NewVehicle"]) => send<Schemas["Vehicle"]>("POST", "/vehicles", vehicle),
-  changeVehicle: (id: number, change: Schemas["VehicleChange"]) => send<Schemas["Vehicle"]>("PATCH", `/vehicles/${id}`, change),
-  renewFluid: (id: number, service: Schemas["Service"]) => send<Schemas["Vehicle"]>("POST", `/vehicles/${id}/fluid-renewals`, service),
-  brakeData: (axle: number) => send<Schemas["BrakeData"]>("GET", `/axles/${axle}/brake-data`),
-  recordBrakeData: (axle: number, entries: Schemas["BrakeDataEntries"]) => send<Schemas["BrakeData"]>("POST", `/axles/${axle}/brake-data`, entries),
-  proposals: (axle: number, from: string) => send<Schemas["Proposals"]>("GET", `/axles/${axle}/brake-data/proposals?from=${encodeURIComponent(from)}`),
-  walkRound: (vehicle: number) => send<Schemas["WalkRound"]>("GET", `/vehicles/${vehicle}/walk-round`),
-  walkOrder: (order: Schemas["WalkOrder"]) => send<Schemas["WalkOrder"]>("PUT", "/walk-round-order", order),
-  preview: (vehicle: number, lookOver: Schemas["LookOver"]) => send<Schemas["Preview"]>("POST", `/vehicles/${vehicle}/look-overs/preview`, lookOver),
-  logLookOver: (vehicle: number, lookOver: Schemas["LookOver"]) => send<Schemas["Saved"]>("POST", `/vehicles/${vehicle}/look-overs`, lookOver),
-  lookOver: (id: number) => send<Schemas["LoggedLookOver"]>("GET", `/look-overs/${id}`),
-  correct: (id: number, correction: Schemas["Correction"]) => send<Schemas["LoggedLookOver"]>("POST", `/look-overs/${id}/corrections`, correction),
-  draft: (vehicle: number) => send<Schemas["DraftOrNone"]>("GET", `/vehicles/${vehicle}/draft`),
-  keepDraft: (vehicle: number, draft: Schemas["DraftChange"]) => send<Schemas["Draft"]>("PUT", `/vehicles/${vehicle}/draft`, draft),
-  binDraft: (vehicle: number) => send<Schemas["Binned"]>("DELETE", `/vehicles/${vehicle}/draft`),
-  restoreDraft: (binned: number) => send<Schemas["DraftRestored"]>("POST", `/binned-drafts/${binned}/restore`, {}),
-  bin: () => send<Schemas["Bin"]>("GET", "/bin"),
-  instruments: () => send<Schemas["Workshop"]>("GET", "/instruments"),
-  addInstrument: (instrument: Schemas["NewInstrument"]) => send<Schemas["Instrument"]>("POST", "/instruments", instrument),
-  changeInstrument: (id: number, change: Schemas["InstrumentChange"]) => send<Schemas["Instrument"]>("PATCH", `/instruments/${id}`, change),
-  checkZero: (id: number, check: Schemas["NewZeroCheck"]) => send<Schemas["Instrument"]>("POST", `/instruments/${id}/zero-checks`, check),
-  correctZero: (id: number) => send<Schemas["ZeroCorrected"]>("POST", `/instruments/${id}/corrections`, {}),
-  wrenches: () => send<Schemas["TorqueWrenches"]>("GET", "/torque-wrenches"),
-  addWrench: (wrench: Schemas["NewTorqueWrench"]) => send<Schemas["TorqueWrench"]>("POST", "/torque-wrenches", wrench),
-  changeWrench: (id: number, change: Schemas["TorqueWrenchChange"]) => send<Schemas["TorqueWrench"]>("PATCH", `/torque-wrenches/${id}`, change),
-  torqueSettings: (axle: number, extension: string) => send<Schemas["TorqueSettings"]>("GET", `/axles/${axle}/torque-settings?extension_mm=${encodeURIComponent(extension)}`),
-  devices: () => send<Schemas["Devices"]>("GET", "/devices"),
-  changeDevice: (id: string, change: Schemas["DeviceChange"]) => send<Schemas["Device"]>("PATCH", `/devices/${id}`, change),
-  deviceReading: (id: string, asked: Schemas["DeviceAsked"]) => send<Schemas["Sample"]>("POST", `/devices/${id}/readings`, asked),
-  imports: (vehicle: number) => send<Schemas["Imports"]>("GET", `/vehicles/${vehicle}/imports`),
-  upload: (vehicle: number, file: File) => send<Schemas["UploadedTable"]>("POST", `/vehicles/${vehicle}/imports?name=${encodeURIComponent(file.name)}`, file, "text/csv"),
-  tryImport: (id: number, mapping: Schemas["Mapping"]) => send<Schemas["ImportResult"]>("POST", `/imports/${id}/trial`, { mapping }),
-  runImport: (id: number, mapping: Schemas["Mapping"]) => send<Schemas["Import"]>("POST", `/imports/${id}/run`, { mapping }),
-  importState: (id: number) => send<Schemas["Import"]>("GET", `/imports/${id}`),
-  undoImport: (id: number) => send<Schemas["Import"]>("POST", `/imports/${id}/undo`, {}),
-  wear: (axle: number, limit?: string) => send<Schemas["Wear"]>("GET", `/axles/${axle}/wear${limit ? `?limit_mm=${encodeURIComponent(limit)}` : ""}`),
-  whatIf: (axle: number, asked: Record<string, string>) => send<Schemas["WhatIf"]>("GET", `/axles/${axle}/what-if?${new URLSearchParams(asked)}`),
-  sureness: (axle: number) => send<Schemas["Sureness"]>("GET", `/axles/${axle}/sureness`),
-  roads: () => send<Schemas["Roads"]>("GET", "/roads"),
-  road: (vehicle: number) => send<Schemas["Road"]>("GET", `/vehicles/${vehicle}/road`),
-  planAhead: (vehicle: number, planned: Schemas["PlannedAhead"]) => send<Schemas["Road"]>("POST", `/vehicles/${vehicle}/ahead`, planned),
-  dropAhead: (row: number) => send<Schemas["Road"]>("DELETE", `/ahead/${row}`),
-  restoreAhead: (row: number) => send<Schemas["Road"]>("POST", `/ahead/${row}/restore`, {}),
-  noteOdometer: (vehicle: number, service: Schemas["Service"]) => send<Schemas["Road"]>("POST", `/vehicles/${vehicle}/odometer`, service),
-  schedule: (change: Schemas["ScheduleChange"]) => send<Schemas["ScheduleChosen"]>("PUT", "/schedule", change),
-  findings: (vehicle: number) => send<Schemas["Findings"]>("GET", `/vehicles/${vehicle}/findings`),
-  claim: (vehicle: number, claim: Schemas["Claim"]) => send<Schemas["ClaimChecked"]>("POST", `/vehicles/${vehicle}/claims`, claim),
-  chooseSchools: (choice: Schemas["SchoolChoice"]) => send<Schemas["SchoolsChosen"]>("PUT", "/schools", choice),
-  symptoms: () => send<Schemas["Symptoms"]>("GET", "/symptoms"),
-  symptom: (vehicle: number, answered: Schemas["SymptomAnswered"]) => send<Schemas["SymptomOutcome"]>("POST", `/vehicles/${vehicle}/symptoms`, answered),
-  proposedJob: (axle: number) => send<Schemas["JobPlan"]>("GET", `/axles/${axle}/job-plan`),
-  planJob: (axle: number, day: string | null) => send<Schemas["JobPlan"]>("POST", `/axles/${axle}/jobs`, { planned_for: day }),
-  job: (id: number) => send<Schemas["JobPlan"]>("GET", `/jobs/${id}`),
-  changeJob: (id: number, change: Schemas["JobChange"]) => send<Schemas["JobPlan"]>("PATCH", `/jobs/${id}`, change),
-  scopeJob: (id: number, scope: Schemas["JobScope"]) => send<Schemas["JobPlan"]>("PUT", `/jobs/${id}/scope`, scope),
-  tick: (id: number, step: string, done: boolean) => send<Schemas["JobPlan"]>("POST", `/jobs/${id}/ticks`, { step, done }),
-  finishJob: (id: number, finish: Schemas["JobFinish"]) => send<Schemas["JobPlan"]>("POST", `/jobs/${id}/finish`, finish),
-  restoreJob: (id: number) => send<Schemas["JobPlan"]>("POST", `/jobs/${id}/restore`, {}),
-  otherwise: (id: number, step: string, because: string) => send<Schemas["JobPlan"]>("POST", `/jobs/${id}/otherwise`, { step, because }),
-  clearSkipped: (id: number, step: string) => send<Schemas["JobPlan"]>("POST", `/jobs/${id}/cleared`, { step }),
-  settle: (id: number, item: string, done: boolean) => send<Schemas["JobPlan"]>("POST", `/jobs/${id}/settled`, { item, done }),
-  choosePart: (id: number, line: string, supply: number | null) => send<Schemas["JobPlan"]>("PUT", `/jobs/${id}/choices`, { line, supply }),
-  quote: (id: number, total: string | null) => send<Schemas["JobPlan"]>("PUT", `/jobs/${id}/quote`, { total }),
-  noteStep: (id: number, step: string, text: string) => send<Schemas["JobPlan"]>("POST", `/jobs/${id}/notes`, { step, text }),
-  adjust: (id: number, adjustment: Schemas["Adjustment"]) => send<Schemas["JobPlan"]>("POST", `/jobs/${id}/adjustments`, adjustment),
-  unadjust: (id: number, event: number) => send<Schemas["JobPlan"]>("DELETE", `/jobs/${id}/adjustments/${event}`),
-  offers: (id: number, line: string) => send<Schemas["Offers"]>("GET", `/jobs/${id}/offers?line=${encodeURIComponent(line)}`),
-  shelf: () => send<Schemas["Shelf"]>("GET", "/supplies"),
-  addSupply: (supply: Schemas["NewSupply"]) => send<Schemas["Supply"]>("POST", "/supplies", supply),
-  changeSupply: (id: number, change: Schemas["SupplyChange"]) => send<Schemas["Supply"]>("PATCH", `/supplies/${id}`, change),
-  tools: () => send<Schemas["Tools"]>("GET", "/tools"),
-  ownTool: (tool: string, owned: boolean) => send<Schemas["Tools"]>("PUT", "/tools", { tool, owned }),
-  money: () => send<Schemas["Money"]>("GET", "/money"),
-  chooseMoney: (change: Schemas["MoneyChange"]) => send<Schemas["Money"]>("PUT", "/money", change),
+  catalogue: () => taken(client.GET("/catalogue")),
+  garage: () => taken(client.GET("/garage")),
+  vehicle: (id: number) => taken(client.GET("/vehicles/{id}", { params: { path: { id } } })),
+  addVehicle: (vehicle: Schemas["NewVehicle"]) => taken(client.POST("/vehicles", { body: vehicle })),
+  changeVehicle: (id: number, change: Schemas["VehicleChange"]) => taken(client.PATCH("/vehicles/{id}", { params: { path: { id } }, body: change })),
+  renewFluid: (id: number, service: Schemas["Service"]) => taken(client.POST("/vehicles/{id}/fluid-renewals", { params: { path: { id } }, body: service })),
+  brakeData: (axle: number) => taken(client.GET("/axles/{id}/brake-data", { params: { path: { id: axle } } })),
+  recordBrakeData: (axle: number, entries: Schemas["BrakeDataEntries"]) => taken(client.POST("/axles/{id}/brake-data", { params: { path: { id: axle } }, body: entries })),
+  proposals: (axle: number, from: string) => taken(client.GET("/axles/{id}/brake-data/proposals", { params: { path: { id: axle }, query: { from } } })),
+  walkRound: (vehicle: number) => taken(client.GET("/vehicles/{id}/walk-round", { params: { path: { id: vehicle } } })),
+  walkOrder: (order: Schemas["WalkOrder"]) => taken(client.PUT("/walk-round-order", { body: order })),
+  preview: (vehicle: number, lookOver: Schemas["LookOver"]) => taken(client.POST("/vehicles/{id}/look-overs/preview", { params: { path: { id: vehicle } }, body: lookOver })),
+  logLookOver: (vehicle: number, lookOver: Schemas["LookOver"]) => taken(client.POST("/vehicles/{id}/look-overs", { params: { path: { id: vehicle } }, body: lookOver })),
+  lookOver: (id: number) => taken(client.GET("/look-overs/{id}", { params: { path: { id } } })),
+  correct: (id: number, correction: Schemas["Correction"]) => taken(client.POST("/look-overs/{id}/corrections", { params: { path: { id } }, body: correction })),
+  draft: (vehicle: number) => taken(client.GET("/vehicles/{id}/draft", { params: { path: { id: vehicle } } })),
+  keepDraft: (vehicle: number, draft: Schemas["DraftChange"]) => taken(client.PUT("/vehicles/{id}/draft", { params: { path: { id: vehicle } }, body: draft, keepalive: true })),
+  binDraft: (vehicle: number) => taken(client.DELETE("/vehicles/{id}/draft", { params: { path: { id: vehicle } } })),
+  restoreDraft: (binned: number) => taken(client.POST("/binned-drafts/{id}/restore", { params: { path: { id: binned } } })),
+  bin: () => taken(client.GET("/bin")),
+  instruments: () => taken(client.GET("/instruments")),
+  addInstrument: (instrument: Schemas["NewInstrument"]) => taken(client.POST("/instruments", { body: instrument })),
+  changeInstrument: (id: number, change: Schemas["InstrumentChange"]) => taken(client.PATCH("/instruments/{id}", { params: { path: { id } }, body: change })),
+  checkZero: (id: number, check: Schemas["NewZeroCheck"]) => taken(client.POST("/instruments/{id}/zero-checks", { params: { path: { id } }, body: check })),
+  correctZero: (id: number) => taken(client.POST("/instruments/{id}/corrections", { params: { path: { id } } })),
+  wrenches: () => taken(client.GET("/torque-wrenches")),
+  addWrench: (wrench: Schemas["NewTorqueWrench"]) => taken(client.POST("/torque-wrenches", { body: wrench })),
+  changeWrench: (id: number, change: Schemas["TorqueWrenchChange"]) => taken(client.PATCH("/torque-wrenches/{id}", { params: { path: { id } }, body: change })),
+  torqueSettings: (axle: number, extension: string) => taken(client.GET("/axles/{id}/torque-settings", { params: { path: { id: axle }, query: { extension_mm: extension } } })),
+  devices: () => taken(client.GET("/devices")),
+  changeDevice: (id: string, change: Schemas["DeviceChange"]) => taken(client.PATCH("/devices/{id}", { params: { path: { id } }, body: change })),
+  deviceReading: (id: string, asked: Schemas["DeviceAsked"]) => taken(client.POST("/devices/{id}/readings", { params: { path: { id } }, body: asked })),
+  imports: (vehicle: number) => taken(client.GET("/vehicles/{id}/imports", { params: { path: { id: vehicle } } })),
+  upload: (vehicle: number, file: File) => taken(client.POST("/vehicles/{id}/imports", { params: { path: { id: vehicle }, query: { name: file.name } }, body: file as unknown as string, bodySerializer: (table: unknown) => table as Blob, headers: { "content-type": "text/csv" } })),
+  tryImport: (id: number, mapping: Schemas["Mapping"]) => taken(client.POST("/imports/{id}/trial", { params: { path: { id } }, body: { mapping } })),
+  runImport: (id: number, mapping: Schemas["Mapping"]) => taken(client.POST("/imports/{id}/run", { params: { path: { id } }, body: { mapping } })),
+  importState: (id: number) => taken(client.GET("/imports/{id}", { params: { path: { id } } })),
+  undoImport: (id: number) => taken(client.POST("/imports/{id}/undo", { params: { path: { id } } })),
+  wear: (axle: number, limit?: string) => taken(client.GET("/axles/{id}/wear", { params: { path: { id: axle }, query: { limit_mm: limit } } })),
+  whatIf: (axle: number, asked: Record<string, string>) => taken(client.GET("/axles/{id}/what-if", { params: { path: { id: axle }, query: asked } })),
+  forecastQuality: (axle: number) => taken(client.GET("/axles/{id}/forecast-quality", { params: { path: { id: axle } } })),
+  timelines: () => taken(client.GET("/timelines")),
+  timeline: (vehicle: number) => taken(client.GET("/vehicles/{id}/timeline", { params: { path: { id: vehicle } } })),
+  planEvent: (vehicle: number, planned: Schemas["NewPlannedEvent"]) => taken(client.POST("/vehicles/{id}/planned-events", { params: { path: { id: vehicle } }, body: planned })),
+  dropPlanned: (row: number) => taken(client.DELETE("/planned-events/{id}", { params: { path: { id: row } } })),
+  restorePlanned: (row: number) => taken(client.POST("/planned-events/{id}/restore", { params: { path: { id: row } } })),
+  noteOdometer: (vehicle: number, service: Schemas["Service"]) => taken(client.POST("/vehicles/{id}/odometer", { params: { path: { id: vehicle } }, body: service })),
+  schedule: (change: Schemas["ScheduleChange"]) => taken(client.PUT("/schedule", { body: change })),
+  findings: (vehicle: number) => taken(client.GET("/vehicles/{id}/findings", { params: { path: { id: vehicle } } })),
+  claim: (vehicle: number, claim: Schemas["Claim"]) => taken(client.POST("/vehicles/{id}/claims", { params: { path: { id: vehicle } }, body: claim })),
+  chooseSchools: (choice: Schemas["SchoolChoice"]) => taken(client.PUT("/schools", { body: choice })),
+  symptoms: () => taken(client.GET("/symptoms")),
+  symptom: (vehicle: number, answered: Schemas["SymptomAnswered"]) => taken(client.POST("/vehicles/{id}/symptoms", { params: { path: { id: vehicle } }, body: answered })),
+  proposedJob: (axle: number) => taken(client.GET("/axles/{id}/job-plan", { params: { path: { id: axle } } })),
+  planJob: (axle: number, day: string | null) => taken(client.POST("/axles/{id}/jobs", { params: { path: { id: axle } }, body: { planned_for: day } })),
+  job: (id: number) => taken(client.GET("/jobs/{id}", { params: { path: { id } } })),
+  changeJob: (id: number, change: Schemas["JobChange"]) => taken(client.PATCH("/jobs/{id}", { params: { path: { id } }, body: change })),
+  scopeJob: (id: number, scope: Schemas["JobScope"]) => taken(client.PUT("/jobs/{id}/scope", { params: { path: { id } }, body: scope })),
+  tick: (id: number, step: string, done: boolean) => taken(client.POST("/jobs/{id}/ticks", { params: { path: { id } }, body: { step, done } })),
+  finishJob: (id: number, finish: Schemas["JobFinish"]) => taken(client.POST("/jobs/{id}/finish", { params: { path: { id } }, body: finish })),
+  restoreJob: (id: number) => taken(client.POST("/jobs/{id}/restore", { params: { path: { id } } })),
+  otherwise: (id: number, step: string, because: string) => taken(client.POST("/jobs/{id}/otherwise", { params: { path: { id } }, body: { step, because } })),
+  clearSkipped: (id: number, step: string) => taken(client.POST("/jobs/{id}/cleared", { params: { path: { id } }, body: { step } })),
+  resolve: (id: number, item: string, done: boolean) => taken(client.POST("/jobs/{id}/resolved", { params: { path: { id } }, body: { item, done } })),
+  choosePart: (id: number, line: string, supply: number | null) => taken(client.PUT("/jobs/{id}/choices", { params: { path: { id } }, body: { line, supply } })),
+  quote: (id: number, total: string | null) => taken(client.PUT("/jobs/{id}/quote", { params: { path: { id } }, body: { total } })),
+  noteStep: (id: number, step: string, text: string) => taken(client.POST("/jobs/{id}/notes", { params: { path: { id } }, body: { step, text } })),
+  adjust: (id: number, adjustment: Schemas["Adjustment"]) => taken(client.POST("/jobs/{id}/adjustments", { params: { path: { id } }, body: adjustment })),
+  unadjust: (id: number, event: number) => taken(client.DELETE("/jobs/{id}/adjustments/{event}", { params: { path: { id, event } } })),
+  offers: (id: number, line: string) => taken(client.GET("/jobs/{id}/offers", { params: { path: { id }, query: { line } } })),
+  shelf: () => taken(client.GET("/supplies")),
+  addSupply: (supply: Schemas["NewSupply"]) => taken(client.POST("/supplies", { body: supply })),
+  changeSupply: (id: number, change: Schemas["SupplyChange"]) => taken(client.PATCH("/supplies/{id}", { params: { path: { id } }, body: change })),
+  tools: () => taken(client.GET("/tools")),
+  ownTool: (tool: string, owned: boolean) => taken(client.PUT("/tools", { body: { tool, owned } })),
+  money: () => taken(client.GET("/money")),
+  chooseMoney: (change: Schemas["MoneyChange"]) => taken(client.PUT("/money", { body: change })),
 };

@@ -5,10 +5,10 @@
   function press(event: KeyboardEvent) {
     const typing = event.target instanceof HTMLElement && event.target.closest("input, textarea, select, [role=dialog]");
     if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
-    const deed = keys[event.key];
-    if (!deed) return;
+    const action = keys[event.key];
+    if (!action) return;
     event.preventDefault();
-    deed();
+    action();
   }
 </script>
 

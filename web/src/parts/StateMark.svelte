@@ -4,14 +4,14 @@
   let { state, large = false }: { state: Schemas["State"]; large?: boolean } = $props();
 </script>
 
-<span class="mark {state.word}" class:large title={state.meaning}>
+<span class="mark {state.severity}" class:large title={state.meaning}>
   <svg viewBox="0 0 20 20" aria-hidden="true">
-    {#if state.word === "in_hand"}
+    {#if state.severity === "good"}
       <circle cx="10" cy="10" r="7" fill="none" stroke="currentColor" stroke-width="3" />
-    {:else if state.word === "watch"}
+    {:else if state.severity === "watch"}
       <circle cx="10" cy="10" r="7" fill="none" stroke="currentColor" stroke-width="3" />
       <path d="M10 3a7 7 0 0 1 0 14z" fill="currentColor" />
-    {:else if state.word === "plan"}
+    {:else if state.severity === "plan"}
       <path d="M10 1l9 9-9 9-9-9z" fill="currentColor" />
     {:else}
       <path d="M2 2h16v16H2z" fill="currentColor" /><path d="M6 6l8 8M14 6l-8 8" stroke="var(--sheet)" stroke-width="2.5" />
@@ -27,5 +27,5 @@
   .stop { color: var(--stop); }
   .plan { color: var(--plan); }
   .watch { color: var(--watch); }
-  .in_hand { color: var(--in-hand); }
+  .good { color: var(--good); }
 </style>

@@ -9,7 +9,7 @@ export interface Band {
   text: string;
 }
 
-export type MarkKind = Schemas["RoadEvent"]["kind"];
+export type MarkKind = Schemas["TimelineEvent"]["kind"];
 
 export interface Mark {
   id: string;
@@ -40,7 +40,7 @@ const WORDS: Record<MarkKind, string> = {
 };
 
 /** Days from now of what lies ahead for one axle. */
-export function axleLane(axle: Schemas["Axle"], label: string, today: string, events: Schemas["RoadEvent"][] = []): Lane {
+export function axleLane(axle: Schemas["Axle"], label: string, today: string, events: Schemas["TimelineEvent"][] = []): Lane {
   const days = (iso: string) => Math.max(daysFrom(today, iso), 0);
   const band = (id: string, what: string, life: Schemas["Life"]): Band[] =>
     life ? [{ id, label: what, low: days(life.date.p10), middle: days(life.date.p50), high: days(life.date.p90), text: `${what} reach their limit` }] : [];
@@ -49,12 +49,12 @@ export function axleLane(axle: Schemas["Axle"], label: string, today: string, ev
 }
 
 /** What concerns the whole vehicle, or null when there is nothing. */
-export function vehicleLane(events: Schemas["RoadEvent"][], label: string, today: string): Lane | null {
+export function vehicleLane(events: Schemas["TimelineEvent"][], label: string, today: string): Lane | null {
   const marks = marksOf(events.filter((event) => event.axle === null), today);
   return marks.length ? { id: `whole ${label}`, label, bands: [], marks } : null;
 }
 
-function marksOf(events: Schemas["RoadEvent"][], today: string): Mark[] {
+function marksOf(events: Schemas["TimelineEvent"][], today: string): Mark[] {
   const days = (iso: string) => Math.max(daysFrom(today, iso), 0);
   return events.map((event, at) => ({
     id: `${event.kind} ${at}`,

@@ -6,7 +6,7 @@ module Graver
       # A change of the order.
       class Adjustment < Contract
         json do
-          required(:deed).filled(:string, included_in?: %w[drop insert move])
+          required(:action).filled(:string, included_in?: %w[drop insert move])
           optional(:key).maybe(:string, max_size?: 80)
           optional(:after).maybe(:string, max_size?: 80)
           optional(:text).maybe(:string, max_size?: 500)

@@ -13,13 +13,13 @@ module Graver
         def call(overview, job)
           file, answer = overview.file, overview.answer
           { id: file.axle.id, name: file.axle.name, sides: file.axle.sides, limit_mm: overview.answer.pads&.limit_mm || file.limit_mm,
-            state: state(overview.judgement.word), reasons: reasons(overview), corners: Corners.new(@knowledge).believed(overview),
+            state: state(overview.judgement.severity), reasons: reasons(overview), corners: Corners.new(@knowledge).believed(overview),
             pads_life: Life.call(answer, answer.pads&.first), rotors_life: Life.call(answer, answer.rotors&.first), why_not: answer.why.values,
             look_again: look_again(answer), readings: answer.pads&.readings || 0, doubted: overview.measures.fetch("doubted_readings"),
             last_look_over: seen(overview.last_look_over), job: job && brief(job) }
         end
 
-        def state(word) = { word:, **@knowledge.state.dig("words", word).transform_keys(&:to_sym) }
+        def state(severity) = { severity:, **@knowledge.state.dig("severities", severity).transform_keys(&:to_sym) }
 
         def name(file)
           { id: file.axle.id, name: file.axle.name, sides: file.axle.sides, vehicle_id: file.vehicle.id, vehicle_name: file.vehicle.name,

@@ -5,18 +5,18 @@ module Graver
     module Serializers
       # Every field that exists on an axle, what is known of it, and what a gap costs.
       class BrakeData
-        def initialize(knowledge, store)
+        def initialize(knowledge)
           @knowledge = knowledge
           @catalogue = knowledge.brake_data
-          @store = store
         end
 
-        def call(file)
+        # Service::Household::BrakeDataSheet::Sheet
+        def call(sheet)
+          file = sheet.record
           fields = @catalogue.applying(**file.place)
-          @history = @store.brake_data.history(file.axle.id)
-          looked_for = @store.brake_data.unknown_of(file.vehicle.axles.map(&:id)).values_at(file.axle.id, file.vehicle.axles.first.id).compact.flatten
+          @history = sheet.history
           { axle: Axles.new(@knowledge).name(file), groups: choices(@catalogue.groups), sources: choices(@catalogue.sources),
-            fields: fields.map { |field| { **field(file, field), looked_for: looked_for.include?(field["key"]) } }, needs: needs(file, fields), others: others(file) }
+            fields: fields.map { |field| { **field(file, field), looked_for: sheet.looked_for.include?(field["key"]) } }, needs: needs(file, fields), others: others(sheet) }
         end
 
         private
@@ -29,11 +29,8 @@ module Graver
           end
         end
 
-        # Axles whose data could be taken over.
-        def others(file)
-          @store.vehicles.all.flat_map { |vehicle| vehicle.axles.map { |axle| [vehicle, axle] } }.reject { |_, axle| axle.id == file.axle.id }
-                .map { |vehicle, axle| { id: axle.id, label: "#{vehicle.name}, #{axle.name}" } }
-        end
+        # Axles whose data could be copied.
+        def others(sheet) = sheet.others.map { |vehicle, axle| { id: axle.id, label: "#{vehicle.name}, #{axle.name}" } }
 
         def choices(labels) = labels.map { |id, label| { id:, label: } }
 
@@ -42,7 +39,7 @@ module Graver
           { key: field["key"], group: field["group"], label: field["label"], quantity: field["quantity"], units: @catalogue.units(field),
             choices: choices(@catalogue.choices(field, file.vehicle.kind)), value: datum&.value, unit: datum&.unit, source: datum&.source,
             hint: field["hint"], fastener: field["fastener"], waits: field["waits"], find: field["find"], needed_for: field["needed_for"], doubt: doubt(file, field, datum),
-            earlier: earlier(file, field), rivals: rivals(file, field, datum) }
+            earlier: earlier(field), rivals: rivals(file, field, datum) }
         end
 
         def doubt(file, field, datum)
@@ -59,7 +56,7 @@ module Graver
           others.empty? ? [] : [datum, *others].map { |each| { **each.to_h.slice(:value, :unit, :source), label: @catalogue.sources.fetch(each.source) } }
         end
 
-        def earlier(_file, field)
+        def earlier(field)
           @history.fetch(field["key"], [])[0...-1].map { |entry| "#{[entry.value || "unknown", entry.unit].compact.join(" ")} (#{entry.recorded_at[0, 10]})" }
         end
       end

@@ -12,12 +12,12 @@ module Graver
       class Calendar
         REMINDED = %w[look order due fluid inspection retorque first_reading job].freeze
 
-        # roads: [Service::Forecast::Timeline::View]; at: Time of the answer
-        def call(roads, at)
+        # timelines: [Service::Forecast::Timeline::View]; at: Time of the answer
+        def call(timelines, at)
           calendar = Icalendar::Calendar.new
           calendar.prodid = "-//Graver//brakes//EN"
-          calendar.append_custom_property("X-WR-CALNAME", roads.one? ? "#{roads.first.overview.vehicle.name}: brakes" : "Brakes")
-          roads.each { |road| road.events.select { |event| REMINDED.include?(event.kind) }.each { |event| calendar.add_event(event(road.overview.vehicle, event, at)) } }
+          calendar.append_custom_property("X-WR-CALNAME", timelines.one? ? "#{timelines.first.overview.vehicle.name}: brakes" : "Brakes")
+          timelines.each { |timeline| timeline.events.select { |event| REMINDED.include?(event.kind) }.each { |event| calendar.add_event(event(timeline.overview.vehicle, event, at)) } }
           calendar.to_ical
         end
 

@@ -26,7 +26,7 @@ module Graver
 
         private
 
-        def states = @knowledge.state.fetch("words").map { |word, text| { word:, **text.transform_keys(&:to_sym) } }
+        def states = @knowledge.state.fetch("severities").map { |severity, text| { severity:, **text.transform_keys(&:to_sym) } }
       end
     end
   end

@@ -19,11 +19,11 @@ module Graver
         end
 
         def finding(found)
-          fields = found.to_h.slice(:rule, :word, :topic, :axle_id, :side, :pad, :title, :sentence, :reading, :limit, :change, :advice, :source)
+          fields = found.to_h.slice(:rule, :severity, :topic, :axle_id, :side, :pad, :title, :sentence, :reading, :limit, :change, :advice, :source)
           fields.merge(confidence: found.confidence&.round(4), causes: found.causes.map { |cause| cause(cause) })
         end
 
-        # Somebody's word: claim is nil where nothing was read to hold it against.
+        # Somebody's figure: claim is nil where nothing was read to hold it against.
         def claim(claim, overview)
           verdict = claim ? claim.verdict : "unknown"
           measures = if claim
@@ -41,7 +41,7 @@ module Graver
         def findings(overview)
           found = (overview.findings + overview.axles.flat_map(&:findings)).map { |each| finding(each) }
           all = found + overview.axles.flat_map { |axle| marks(axle.seen, axle) } + marks(overview.seen, nil)
-          all.sort_by.with_index { |finding, at| [Vehicles::WORDS.index(finding[:word]), at] }
+          all.sort_by.with_index { |finding, at| [Vehicles::SEVERITIES.index(finding[:severity]), at] }
         end
 
         def axle(overview)
@@ -56,11 +56,11 @@ module Graver
         end
 
         # Marks are findings that somebody made by eye.
-        def marks(seen, axle) = seen.select(&:word).map { |mark| mark(mark, [axle && axle.file.axle.name, mark.side, mark.face].compact.join(" ")) }
+        def marks(seen, axle) = seen.select(&:severity).map { |mark| mark(mark, [axle && axle.file.axle.name, mark.side, mark.face].compact.join(" ")) }
 
         def mark(mark, place)
           day = Service::Base::Wording.day(mark.date)
-          { rule: "seen-#{mark.item["id"]}-#{mark.mark["id"]}", word: mark.word, topic: "seen", axle_id: mark.axle_id, side: mark.side, pad: mark.face,
+          { rule: "seen-#{mark.item["id"]}-#{mark.mark["id"]}", severity: mark.severity, topic: "seen", axle_id: mark.axle_id, side: mark.side, pad: mark.face,
             title: "#{mark.item["label"]}: #{mark.mark["label"]}", sentence: "#{place.empty? ? "The vehicle" : place.capitalize}: seen on #{day}.", reading: "marked on #{day}",
             limit: "as it was seen", change: "A newer look at it; new parts.", advice: mark.caution || "Look again at the next chance.", confidence: nil, causes: [],
             source: @knowledge.source_title(@knowledge.conditions.fetch("source")) }

@@ -7,11 +7,10 @@ module Graver
       class Instruments
         def self.brief(instrument) = instrument.to_h.slice(:id, :name, :method, :unit)
 
-        # service: Service::Instruments; vehicles: the household's, for their names
-        def initialize(knowledge, service, vehicles)
+        # service: Service::Axles::Instruments
+        def initialize(knowledge, service)
           @knowledge = knowledge
           @service = service
-          @vehicles = vehicles
         end
 
         def call(instrument)
@@ -28,11 +27,9 @@ module Graver
             offset_mm: judged.check.offset_mm.round(4) }
         end
 
-        def vehicle_name(change) = @vehicles.find(change.look_over.vehicle_id).name
-
         def change(change)
           row = change.row
-          { look_over: change.look_over.id, date: change.look_over.date.iso8601, position: [vehicle_name(change), row.side, row.pad, row.part].compact.join(" "), from: change.from,
+          { look_over: change.look_over.id, date: change.look_over.date.iso8601, position: [@service.vehicle_name(change), row.side, row.pad, row.part].compact.join(" "), from: change.from,
             to: change.to, unit: row.unit }
         end
       end

@@ -45,7 +45,7 @@ module Graver
         end
 
         def item(item)
-          { **item.to_h.slice(:id, :kind, :text, :todo, :settled, :blocks, :tickable, :axle_id), label: @knowledge.readiness.dig(item.kind, "label") }
+          { **item.to_h.slice(:id, :kind, :text, :todo, :resolved, :blocks, :tickable, :axle_id), label: @knowledge.readiness.dig(item.kind, "label") }
         end
 
         def fluid(card)

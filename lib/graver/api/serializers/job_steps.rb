@@ -60,7 +60,7 @@ module Graver
         end
 
         def said(adjustment)
-          case adjustment.deed
+          case adjustment.action
           when "drop" then "A step left out is back"
           when "move" then "A step stands where the planner has it"
           else "“#{adjustment.text}” has lost its place"

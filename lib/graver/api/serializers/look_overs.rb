@@ -9,8 +9,8 @@ module Graver
           @knowledge = knowledge
         end
 
-        def call(look_over, store)
-          vehicle = store.vehicles.find(look_over.vehicle_id)
+        # Storage::LookOver, its Storage::Vehicle
+        def call(look_over, vehicle)
           axles = vehicle.axles.to_h { |axle| [axle.id, axle.name] }
           { id: look_over.id, vehicle_id: vehicle.id, vehicle_name: vehicle.name, distance_unit: vehicle.distance_unit, date: look_over.date.iso8601,
             odometer: { value: look_over.odometer_value, unit: look_over.odometer_unit }, note: look_over.note, void: look_over.void, imported: !look_over.import_id.nil?,
@@ -65,12 +65,12 @@ module Graver
           place = [axles[condition.axle_id], condition.side, condition.face].compact.join(" ")
           common = { id: condition.id, place:, void: condition.void, simulated: condition.simulated, corrections: condition.corrections.map { |correction| correction(correction) } }
           figure = @knowledge.condition_figure(condition.item)
-          return { **common, item: figure["label"], mark: "#{condition.value} #{figure["unit"]}", mark_id: nil, entered: condition.entered, word: nil, choices: [] } if figure
+          return { **common, item: figure["label"], mark: "#{condition.value} #{figure["unit"]}", mark_id: nil, entered: condition.entered, severity: nil, choices: [] } if figure
 
           item = @knowledge.condition_item(condition.item)
           choices = item ? item["marks"].map { |each| each.slice("id", "label") } : []
           { **common, item: item ? item["label"] : condition.item, mark: label_of(choices, condition.mark), mark_id: condition.mark, entered: label_of(choices, condition.entered),
-                      word: item && item["marks"].find { |each| each["id"] == condition.mark }&.fetch("word", nil), choices: }
+                      severity: item && item["marks"].find { |each| each["id"] == condition.mark }&.fetch("severity", nil), choices: }
         end
 
         def label_of(choices, id) = choices.find { |each| each["id"] == id }&.fetch("label") || id

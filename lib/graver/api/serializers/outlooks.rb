@@ -9,26 +9,26 @@ module Graver
           @knowledge = knowledge
         end
 
-        # Service::WhatIf::Compared
+        # Service::Forecast::WhatIf::Compared
         def what_if(compared)
           { said: compared.said, before: side(compared.before), after: side(compared.after) }
         end
+
+        # Service::Forecast::Quality::Found
+        def quality(found)
+          { worth: worth(found.worth), backtest: { forecasts: found.scored.map { |each| forecast(each) }, garage: found.calibration }, choices: }
+        end
+
+        private
 
         # [Core::Wear::MeasurementValue::Worth]
         def worth(ranked)
           ranked.map { |worth| { positions: worth.positions, method: worth.method, narrows: worth.narrows.round(3), narrows_km: worth.narrows_km.round } }
         end
 
-        # [Service::RecordForecasts::Scored], calibration of the whole garage
-        def hindsight(held, garage)
-          { forecasts: held.map { |each| forecast(each) }, garage: }
-        end
-
         def choices
           { uses: choice(@knowledge.what_if.fetch("uses")), pads: choice(@knowledge.what_if.fetch("pads")) }
         end
-
-        private
 
         def side(answer)
           { pads_life: Life.call(answer, answer.pads&.first), rotors_life: Life.call(answer, answer.rotors&.first),
@@ -37,12 +37,12 @@ module Graver
 
         def choice(kinds) = kinds.map { |id, kind| { id:, label: kind["label"], factor: kind["factor"], source: @knowledge.source_title(kind["source"]) } }
 
-        def forecast(held)
-          given, verdict = held.given, held.verdict
+        def forecast(scored)
+          given, verdict = scored.given, scored.verdict
           low, middle, high = given.quantiles.values_at(0.1, 0.5, 0.9).map(&:round)
           { date: given.given_on.iso8601, odometer_km: given.as_of_km.round, limit_mm: given.limit_mm, low_km: low, middle_km: middle, high_km: high,
             look_again_km: given.look_again_km.round,
-            afterwards: given.afterwards, was_km: verdict.was_km&.round, at_least_km: verdict.at_least_km.round, held: verdict.held, late: verdict.late }
+            afterwards: given.afterwards, was_km: verdict.was_km&.round, at_least_km: verdict.at_least_km.round, interval_covered: verdict.interval_covered, late: verdict.late }
         end
       end
     end

@@ -38,7 +38,7 @@ module Graver
         end
 
         def tool(tool)
-          { **tool.line.to_h.slice(:id, :label, :status, :by, :uses, :never, :note, :special), settled: tool.settled, supply: supply(tool.supply) }
+          { **tool.line.to_h.slice(:id, :label, :status, :by, :uses, :never, :note, :special), resolved: tool.resolved, supply: supply(tool.supply) }
         end
       end
     end

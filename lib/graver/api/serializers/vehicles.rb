@@ -6,7 +6,7 @@ module Graver
       # One vehicle as it stands today, with its log.
       class Vehicles
         # From the gravest.
-        WORDS = %w[stop plan watch in_hand].freeze
+        SEVERITIES = %w[stop plan watch good].freeze
 
         def initialize(knowledge)
           @knowledge = knowledge
@@ -20,9 +20,9 @@ module Graver
 
         def call(overview)
           fields = overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit, :archived, :sample)
-          fields.merge(odometer(overview), state: @axles.state(word(overview)), why: why(overview), fluid: fluid(overview.fluid), log: log(overview), axles: axles(overview),
+          fields.merge(odometer(overview), state: @axles.state(severity(overview)), why: why(overview), fluid: fluid(overview.fluid), log: log(overview), axles: axles(overview),
                                            jobs_done: jobs_done(overview), jobs_open: jobs_open(overview), skipped: skipped(overview),
-                                           seen: overview.seen.select(&:word).map { |mark| seen(mark) } + found(overview.findings, overview))
+                                           seen: overview.seen.select(&:severity).map { |mark| seen(mark) } + found(overview.findings, overview))
         end
 
         private
@@ -55,39 +55,39 @@ module Graver
           jobs.flat_map { |job| job.otherwise.except(*job.cleared).map { |step, said| { job: job.id, step:, text: said["text"], because: said["because"], day: said["day"] } } }
         end
 
-        # What gives the vehicle its word, in one sentence; nothing when all is good.
+        # What gives the vehicle its severity, in one sentence; nothing when all is good.
         def why(overview)
-          word = word(overview)
-          return if word == "in_hand"
+          severity = severity(overview)
+          return if severity == "good"
 
-          said = (overview.seen + overview.findings).find { |each| each.word == word }
-          return "#{said.text[0].upcase}#{said.text[1..]}.#{" #{said.caution}" if word == "stop"}" if said
+          said = (overview.seen + overview.findings).find { |each| each.severity == severity }
+          return "#{said.text[0].upcase}#{said.text[1..]}.#{" #{said.caution}" if severity == "stop"}" if said
 
-          axles = overview.axles.select { |each| each.judgement.word == word }
+          axles = overview.axles.select { |each| each.judgement.severity == severity }
           axles.empty? ? "A step of a job was done another way." : axles.map { |axle| "#{axle.file.axle.name.capitalize}: #{lead(axle)}" }.join(" ")
         end
 
         # One sentence: the rest stands with the axle. What stops the vehicle is said in full.
         def lead(axle)
           sentence = @axles.reasons(axle).first[:sentence]
-          axle.judgement.word == "stop" ? sentence : sentence[/\A.*?[.!?](?=\s|\z)/m] || sentence
+          axle.judgement.severity == "stop" ? sentence : sentence[/\A.*?[.!?](?=\s|\z)/m] || sentence
         end
 
-        # The gravest of its axles' words and of what was noticed about the vehicle itself.
-        def word(overview)
-          words = [*overview.axles.map { |axle| axle.judgement.word }, *(overview.seen + overview.findings).filter_map(&:word), ("watch" if skipped(overview).any?)]
-          words.compact.min_by { |word| WORDS.index(word) }
+        # The gravest of its axles' severities and of what was noticed about the vehicle itself.
+        def severity(overview)
+          severities = [*overview.axles.map { |axle| axle.judgement.severity }, *(overview.seen + overview.findings).filter_map(&:severity), ("watch" if skipped(overview).any?)]
+          severities.compact.min_by { |severity| SEVERITIES.index(severity) }
         end
 
         def found(findings, overview)
           today = overview.axles.first.answer.as_of_date.iso8601
-          findings.map { |found| { word: found.word, text: found.title, caution: "#{found.sentence} #{found.advice}", date: today } }
+          findings.map { |found| { severity: found.severity, text: found.title, caution: "#{found.sentence} #{found.advice}", date: today } }
         end
 
-        def seen(mark) = { word: mark.word, text: mark.text, caution: mark.caution, date: mark.date.iso8601 }
+        def seen(mark) = { severity: mark.severity, text: mark.text, caution: mark.caution, date: mark.date.iso8601 }
 
         def urgency(overview)
-          [WORDS.index(word(overview)), overview.axles.filter_map { |axle| axle.measures["careful_days"] }.min || Float::INFINITY, overview.vehicle.id]
+          [SEVERITIES.index(severity(overview)), overview.axles.filter_map { |axle| axle.measures["careful_days"] }.min || Float::INFINITY, overview.vehicle.id]
         end
 
         def fluid(fluid) = fluid && { renewed_on: fluid.renewed_on.iso8601, due_on: fluid.due_on.iso8601, overdue_days: fluid.overdue_days, estimated: fluid.estimated }

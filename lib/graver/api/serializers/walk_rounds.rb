@@ -49,7 +49,7 @@ module Graver
         def items(items)
           items.map do |item|
             { id: item["id"], label: item["label"], faces: item["place"] == "faces",
-              marks: item["marks"].map { |mark| { id: mark["id"], label: mark["label"], group: mark["group"], good: mark["good"] || false, word: mark["word"], caution: mark["caution"] } } }
+              marks: item["marks"].map { |mark| { id: mark["id"], label: mark["label"], group: mark["group"], good: mark["good"] || false, severity: mark["severity"], caution: mark["caution"] } } }
           end
         end
 

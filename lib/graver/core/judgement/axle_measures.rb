@@ -30,7 +30,7 @@ module Graver
           { "pad_readings" => result.readings, "unread_pads" => result.unread.length, "limit_mm" => result.limit_mm, "floor_mm" => floor_mm,
             "thinnest_pad_mm" => thinnest(result), "pad_below_floor_chance" => chance_below(result, floor_mm),
             "pad_due_chance" => result.first.chance_now, "careful_km" => careful_km,
-            "careful_days" => answer.road.days_until(result.first).fetch(CAREFUL),
+            "careful_days" => answer.timeline.days_until(result.first).fetch(CAREFUL),
             "look_again_km" => look_again_km }
         end
 

@@ -6,7 +6,7 @@ module Graver
       # Tries every rule at every place of its scope; of a group only the first that holds counts.
       class FindingEngine
         Finding = Value.define(:rule, :place)
-        GRAVEST_FIRST = %w[stop plan watch in_hand].freeze
+        GRAVEST_FIRST = %w[stop plan watch good].freeze
 
         attr_reader :rules
 
@@ -17,7 +17,7 @@ module Graver
 
         # [Place] -> [Finding], worst first
         def call(places)
-          places.flat_map { |place| at(place) }.sort_by.with_index { |finding, at| [GRAVEST_FIRST.index(finding.rule.word), at] }
+          places.flat_map { |place| at(place) }.sort_by.with_index { |finding, at| [GRAVEST_FIRST.index(finding.rule.severity), at] }
         end
 
         private

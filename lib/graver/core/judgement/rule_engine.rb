@@ -3,13 +3,13 @@
 module Graver
   module Core
     module Judgement
-      # Tries a table of rules from the top. The first that holds gives the word; all of that word that hold are reasons.
+      # Tries a table of rules from the top. The first that holds gives the severity; all of that severity that hold are reasons.
       class RuleEngine
-        Judgement = Value.define(:word, :rules)
+        Judgement = Value.define(:severity, :rules)
 
         def initialize(rules) = @rules = rules.freeze
 
-        # Ids of all rules that hold, whatever their word.
+        # Ids of all rules that hold, whatever their severity.
         def holding(measures) = @rules.select { |rule| rule.holds?(measures) }.map(&:id)
 
         # measures: { "pad_due_chance" => 0.3, ... }; a measure that is nil is not known -> Judgement, or nil if none holds.
@@ -17,8 +17,8 @@ module Graver
           held = @rules.select { |rule| rule.holds?(measures) }
           return if held.empty?
 
-          word = held.first.word
-          Judgement.new(word:, rules: held.select { |rule| rule.word == word })
+          severity = held.first.severity
+          Judgement.new(severity:, rules: held.select { |rule| rule.severity == severity })
         end
       end
     end

@@ -6,8 +6,8 @@ module Graver
       # What an owner changes of the planner's order: steps left out, steps of their own put in, steps moved. Each change is
       # proved; one that would break the order (or would leave out a gate) is set aside, the rest stands.
       class Adjustments
-        # deed: "drop", "insert" or "move"; key: of a step, or the own step's id; after: key it follows, nil: first; text: of an own step.
-        Adjustment = Value.define(:deed, :key, :after, :text)
+        # action: "drop", "insert" or "move"; key: of a step, or the own step's id; after: key it follows, nil: first; text: of an own step.
+        Adjustment = Value.define(:action, :key, :after, :text)
         # set_aside: [[Adjustment, [Proof::Fault] or :gate or :gone]]
         Result = Value.define(:placed, :set_aside)
 
@@ -29,7 +29,7 @@ module Graver
         private
 
         def apply(placed, adjustment)
-          case adjustment.deed
+          case adjustment.action
           when "drop" then drop(placed, adjustment)
           when "insert" then insert(placed, adjustment)
           when "move" then move(placed, adjustment)

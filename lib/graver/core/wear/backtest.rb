@@ -10,9 +10,9 @@ module Graver
       module Backtest
         # km: odometer at which the limit was met, or nil; at_least_km: it lasted to here without meeting it.
         End = Value.define(:km, :at_least_km)
-        # was_km: from where the forecast was given, nil while open; at_least_km: how far it has lasted; held: whether the 80 %
+        # was_km: from where the forecast was given, nil while open; at_least_km: how far it has lasted; interval_covered: whether the 80 %
         # band did, nil while open; late: whether "look again" was
-        Verdict = Value.define(:was_km, :at_least_km, :held, :late)
+        Verdict = Value.define(:was_km, :at_least_km, :interval_covered, :late)
 
         module_function
 
@@ -26,10 +26,10 @@ module Graver
         # show that a band held; a set that outlived its band has shown that it did not.
         def judge(quantiles, look_again_km, as_of_km, ending)
           lasted = ending.at_least_km - as_of_km
-          return Verdict.new(was_km: nil, at_least_km: lasted, held: lasted > quantiles.fetch(0.9) ? false : nil, late: nil) unless ending.km
+          return Verdict.new(was_km: nil, at_least_km: lasted, interval_covered: lasted > quantiles.fetch(0.9) ? false : nil, late: nil) unless ending.km
 
           was = [ending.km - as_of_km, 0.0].max
-          Verdict.new(was_km: was, at_least_km: lasted, held: was.between?(quantiles.fetch(0.1), quantiles.fetch(0.9)), late: was < look_again_km)
+          Verdict.new(was_km: was, at_least_km: lasted, interval_covered: was.between?(quantiles.fetch(0.1), quantiles.fetch(0.9)), late: was < look_again_km)
         end
 
         def crossing(fitting, limit_mm)

@@ -17,7 +17,7 @@ module Graver
           def chance_below(component, limit_mm) = futures.chance_below(component, limit_mm)
 
           # The same in distances on the odometer (Schedule::Timeline).
-          def along(road) = with(first: road.along(first), components: components.transform_values { |life| road.along(life) })
+          def along(timeline) = with(first: timeline.along(first), components: components.transform_values { |life| timeline.along(life) })
 
           # Another limit, other rates or other parts (LifeSimulation#supposing), in usual km.
           def supposing(**suppositions) = Forecast.read_off(futures.supposing(**suppositions), self)

@@ -6,14 +6,14 @@ module Graver
       # Everything the forecast says of one axle, from its log: pads, rotors, driving, and when to look again.
       class Outlook
         # pads, rotors   Forecast::Result or nil, distances on the odometer; `why` says by part ("pad", "rotor") why one is missing
-        # road           Schedule::Timeline: the driving ahead
+        # timeline           Schedule::Timeline: the driving ahead
         # look_again_km  distance from now at which the chance of a pad having passed its limit is still small
         # last_look      Date this axle was last read, nil: never
-        Answer = Value.define(:as_of_date, :as_of_km, :pads, :rotors, :road, :look_again_km, :look_again_chance, :last_look, :why) do
-          def driving = road.driving
+        Answer = Value.define(:as_of_date, :as_of_km, :pads, :rotors, :timeline, :look_again_km, :look_again_chance, :last_look, :why) do
+          def driving = timeline.driving
           # Life -> { 0.05 => Date, ... }
-          def dates(life) = road.days_until(life).transform_values { |days| date_after(days) }
-          def date_for(distance_km) = date_after(road.days_for(distance_km))
+          def dates(life) = timeline.days_until(life).transform_values { |days| date_after(days) }
+          def date_for(distance_km) = date_after(timeline.days_for(distance_km))
 
           # The same with the rotors counted in, where they have been read.
           def look_again_at_either_km
@@ -42,20 +42,20 @@ module Graver
         def driving(odometer) = Schedule::Driving.from(odometer, @driving_prior)
 
         # entries: [Entry] up to now; specifications: { "pad" => PartSpecification or nil, "rotor" => ... };
-        # last_look: Date; driving: Schedule::Driving of the vehicle; ahead: { trips:, changes: } its owner has planned; look_again_chance: the
+        # last_look: Date; driving: Schedule::Driving of the vehicle; planned: { trips:, changes: } its owner has planned; look_again_chance: the
         # owner's comfort where it is not the usual one.
-        def call(entries:, specifications:, as_of_date:, as_of_km:, driving:, last_look: nil, ahead: {}, look_again_chance: @look_again_chance)
+        def call(entries:, specifications:, as_of_date:, as_of_km:, driving:, last_look: nil, planned: {}, look_again_chance: @look_again_chance)
           why = {}
-          road = Schedule::Timeline.new(driving, as_of_date, **ahead)
-          results = %w[pad rotor].to_h { |part| [part, forecast(part, entries, specifications[part], as_of_km, why)&.along(road)] }
-          answer(Answer.new(as_of_date:, as_of_km:, pads: results["pad"], rotors: results["rotor"], why:, road:, look_again_chance:, last_look:, look_again_km: nil))
+          timeline = Schedule::Timeline.new(driving, as_of_date, **planned)
+          results = %w[pad rotor].to_h { |part| [part, forecast(part, entries, specifications[part], as_of_km, why)&.along(timeline)] }
+          answer(Answer.new(as_of_date:, as_of_km:, pads: results["pad"], rotors: results["rotor"], why:, timeline:, look_again_chance:, last_look:, look_again_km: nil))
         end
 
-        # The answer under another supposition. road: Schedule::Timeline; the block is given "pad" or "rotor" and its
+        # The answer under another supposition. timeline: Schedule::Timeline; the block is given "pad" or "rotor" and its
         # Forecast::Result and makes another of it (in usual km).
-        def suppose(given, road: given.road)
-          pads, rotors = { "pad" => given.pads, "rotor" => given.rotors }.map { |part, result| result && yield(part, result).along(road) }
-          answer(given.with(pads:, rotors:, road:))
+        def suppose(given, timeline: given.timeline)
+          pads, rotors = { "pad" => given.pads, "rotor" => given.rotors }.map { |part, result| result && yield(part, result).along(timeline) }
+          answer(given.with(pads:, rotors:, timeline:))
         end
 
         private

@@ -16,7 +16,7 @@ module Graver
           last_date, last_km = file.odometer.max || [@context.today, 0.0]
           days = [(@context.today - last_date).to_i, 0].max
           asked = { entries: file.entries, specifications: file.specifications(limit_mm:), driving:, as_of_date: @context.today, as_of_km: last_km + (driving.km_per_day * days),
-                    ahead: { trips: file.ahead.trips, changes: file.ahead.changes }, last_look: file.last_look, look_again_chance: ScheduleChoices.new(@context).comfort }
+                    planned: { trips: file.planned.trips, changes: file.planned.changes }, last_look: file.last_look, look_again_chance: ScheduleChoices.new(@context).comfort }
           @context.outlooks.fetch(asked) { @outlook.call(**asked) }
         end
       end

@@ -9,19 +9,19 @@ module Graver
         # school_limit_mm: where pads are done when the owner set no limit.
         Household = Core::Value.define(:knowledge, :instruments, :school_limit_mm)
 
-        attr_reader :vehicle, :axle, :data, :look_overs, :ahead
+        attr_reader :vehicle, :axle, :data, :look_overs, :planned
 
         # data: { key => Storage::BrakeDatum }; look_overs: all of the vehicle, oldest first.
-        # ahead: PlansAhead::Planned of the vehicle.
+        # planned: PlannedEvents::Planned of the vehicle.
         # sources: { key => [Storage::BrakeDatum] }, the newest of each source where they were not chosen among
-        def initialize(vehicle:, axle:, data:, look_overs:, household:, sources: {}, ahead: PlansAhead::NOTHING)
+        def initialize(vehicle:, axle:, data:, look_overs:, household:, sources: {}, planned: PlannedEvents::NOTHING)
           @vehicle = vehicle
           @axle = axle
           @data = data
           @look_overs = look_overs
           @knowledge, @instruments, @school_limit_mm = household.deconstruct
           @sources = sources
-          @ahead = ahead
+          @planned = planned
         end
 
         def number(key) = data[key] && Core::Quantity::EnteredNumber.parse(data[key].value)

@@ -19,6 +19,13 @@ module Graver
           @knowledge = context.knowledge
         end
 
+        # -> [Storage::Instrument]
+        def all = @store.instruments.all
+        # -> Storage::Instrument. Raises NotFound.
+        def find(id) = @store.instruments.find(id)
+        # Of the vehicle a change concerns.
+        def vehicle_name(change) = @store.vehicles.find(change.look_over.vehicle_id).name
+
         # { id => Core::Measurement::Instrument }
         def core = @core ||= @store.instruments.all.to_h { |instrument| [instrument.id, build(instrument)] }
 

@@ -25,6 +25,11 @@ module Graver
           @outlooks = outlooks
         end
 
+        # True when the records answer; raises otherwise.
+        def reachable? = @store.reachable?
+        # The context of one request.
+        def for_request = self
+
         def today = @today.call
         def time = Time.now.utc
         # Stamp for records, UTC.

@@ -26,15 +26,15 @@ module Graver
         end
 
         # AxleRecord -> [Scored], the newest first
-        def held(file)
+        def scored(file)
           given = @store.forecasts_given.of_axles([file.axle.id]).fetch(file.axle.id, [])
           given.reverse.filter_map { |forecast| verdict(file, forecast) }
         end
 
-        # How many of those whose end is known held, over several axles: { known:, held:, late: }
-        def self.calibration(held)
-          known = held.reject { |each| each.verdict.held.nil? }
-          { known: known.length, held: known.count { |each| each.verdict.held }, late: known.count { |each| each.verdict.late } }
+        # How many of those whose end is known held, over several axles: { known:, covered:, late: }
+        def self.calibration(scored)
+          known = scored.reject { |each| each.verdict.interval_covered.nil? }
+          { known: known.length, covered: known.count { |each| each.verdict.interval_covered }, late: known.count { |each| each.verdict.late } }
         end
 
         private

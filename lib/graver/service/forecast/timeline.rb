@@ -35,10 +35,10 @@ module Graver
         private
 
         def today = @context.today
-        def road = @overview.axles.first.answer.road
+        def timeline = @overview.axles.first.answer.timeline
 
         def event(kind, date, text, axle: nil, km: nil, until_date: nil, row: nil)
-          Event.new(kind:, axle:, date:, until_date:, text:, row:, km: km || road.km_by(date))
+          Event.new(kind:, axle:, date:, until_date:, text:, row:, km: km || timeline.km_by(date))
         end
 
         def axle_events(axle)
@@ -53,7 +53,7 @@ module Graver
           date = answer.look_again_date(@context.knowledge.look_again_most_days) or return
           km = answer.look_again_at_either_km
           # Due by distance it is said as everywhere else; due by time, by what is driven until then.
-          far = date < answer.date_for(km) ? answer.road.km_by([date, today].max) : km
+          far = date < answer.date_for(km) ? answer.timeline.km_by([date, today].max) : km
           event("look", [date, today].max, "Look over the #{name} brakes#{" (within #{@wording.distance(far)})" if far >= 100}", axle: name, km: far)
         end
 
@@ -75,7 +75,7 @@ module Graver
 
         def careful_end(answer, part, result)
           chance = @rules.fetch("careful").fetch("chance")
-          { part:, km: result.first.quantile(chance), limit_mm: result.limit_mm, date: answer.date_after(answer.road.days_until(result.first).fetch(chance)) }
+          { part:, km: result.first.quantile(chance), limit_mm: result.limit_mm, date: answer.date_after(answer.timeline.days_until(result.first).fetch(chance)) }
         end
 
         def fluid
@@ -84,7 +84,7 @@ module Graver
         end
 
         def planned
-          @overview.axles.first.file.ahead.rows.reject { |row| (row.to_on || row.from_on) < today && row.kind != "driving" }.map do |row|
+          @overview.axles.first.file.planned.rows.reject { |row| (row.to_on || row.from_on) < today && row.kind != "driving" }.map do |row|
             event(row.kind, [row.from_on, today].max, row.name, until_date: row.to_on, row: row.id)
           end
         end
@@ -104,7 +104,7 @@ module Graver
 
           km = [from - driven, 0].max
           text = "Wheel nuts of the #{axle.file.axle.name} axle again, #{@wording.fill("{distance:#{from}-#{upto}}", {})} after the job"
-          event("retorque", road.as_of + road.days_for(km).floor, text, axle: axle.file.axle.name, km:)
+          event("retorque", timeline.as_of + timeline.days_for(km).floor, text, axle: axle.file.axle.name, km:)
         end
 
         # New pads are read soon: that anchors their forecast.
@@ -115,7 +115,7 @@ module Graver
             next unless fitted && pads&.readings&.zero?
 
             km = [fitted + @rules.dig("first_reading", "after_km") - axle.answer.as_of_km, 0].max
-            event("first_reading", road.as_of + road.days_for(km).floor, "First reading of the new #{axle.file.axle.name} pads, and the fluid level again", axle: axle.file.axle.name, km:)
+            event("first_reading", timeline.as_of + timeline.days_for(km).floor, "First reading of the new #{axle.file.axle.name} pads, and the fluid level again", axle: axle.file.axle.name, km:)
           end
         end
 

@@ -24,24 +24,24 @@ module Graver
           @said = []
           @faults = []
           before = Axles::AxleAnswer.new(@context).call(file, limit_mm:)
-          road, supposed = road(file, before, given), supposed(file, given)
+          timeline, supposed = timeline(file, before, given), supposed(file, given)
           raise_faults
 
-          after = @knowledge.outlook.suppose(before, road:) { |part, result| result.supposing(**(part == "pad" ? supposed : supposed.slice(:factor))) }
+          after = @knowledge.outlook.suppose(before, timeline:) { |part, result| result.supposing(**(part == "pad" ? supposed : supposed.slice(:factor))) }
           Compared.new(before:, after:, said: @said)
         end
 
         private
 
-        def road(file, answer, given)
-          return answer.road if blank?(given[:year_distance])
+        def timeline(file, answer, given)
+          return answer.timeline if blank?(given[:year_distance])
 
           unit = file.vehicle.distance_unit
-          km = number("year_distance", given[:year_distance], nil) { |value| Core::Quantity::DISTANCE.to_base(value, unit) } or return answer.road
+          km = number("year_distance", given[:year_distance], nil) { |value| Core::Quantity::DISTANCE.to_base(value, unit) } or return answer.timeline
           return fault("year_distance", "out_of_range", "lies between #{YEAR_KM.min} and #{YEAR_KM.max} km a year") unless YEAR_KM.cover?(km)
 
           @said << "#{given[:year_distance].strip} #{unit} a year (your figure)"
-          Core::Schedule::Timeline.new(answer.driving.with(km_per_day: km / Axles::PlansAhead::DAYS_A_YEAR), answer.as_of_date, trips: answer.road.trips, changes: [])
+          Core::Schedule::Timeline.new(answer.driving.with(km_per_day: km / Axles::PlannedEvents::DAYS_A_YEAR), answer.as_of_date, trips: answer.timeline.trips, changes: [])
         end
 
         def supposed(file, given)

@@ -20,9 +20,6 @@ module Graver
           Contents.new(vehicles: vehicles.select(&:archived), jobs:, drafts:)
         end
 
-        # The vehicle's half-entered look-over -> id in the bin, or nil when there is none.
-        def put_draft(vehicle_id) = @store.transaction { @store.drafts.bin(vehicle_id, at: @context.now) }
-
         # Back in its place; what lies there now takes its place in the bin. -> vehicle id. Raises NotFound.
         def restore_draft(id)
           @store.transaction do

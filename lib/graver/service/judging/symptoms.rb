@@ -3,10 +3,10 @@
 module Graver
   module Service
     module Judging
-      # A short questioning about something noticed on the road: word, causes, and what to measure next.
+      # A short questioning about something noticed on the road: severity, causes, and what to measure next.
       class Symptoms
         # tied: findings of this vehicle that speak for one of the causes
-        Outcome = Core::Value.define(:word, :sentence, :causes, :measure, :tied)
+        Outcome = Core::Value.define(:severity, :sentence, :causes, :measure, :tied)
         # Topics of findings that bear on a symptom.
         TOPICS = { "grinding" => %w[pads], "squeal" => %w[pads], "pulsation" => %w[rotors], "pull" => %w[uneven], "pedal" => %w[fluid pistons], "hot" => %w[uneven], "fluid" => %w[fluid pads],
                    "light" => %w[pads fluid], "parking" => %w[parking], "vibration" => %w[rotors] }.freeze
@@ -23,7 +23,7 @@ module Graver
           end.join(", ")}")
           answers = answered(symptom, given.fetch(:answers, {}))
           outcome = symptom["outcomes"].find { |each| each.fetch("when", {}).all? { |question, option| answers[question] == option } }
-          Outcome.new(**outcome.transform_keys(&:to_sym).slice(:word, :sentence, :causes, :measure), tied: tied(vehicle_id, symptom["id"]))
+          Outcome.new(**outcome.transform_keys(&:to_sym).slice(:severity, :sentence, :causes, :measure), tied: tied(vehicle_id, symptom["id"]))
         end
 
         private

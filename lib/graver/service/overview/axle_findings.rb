@@ -6,10 +6,10 @@ module Graver
       # What one axle's readings mean, with the causes that fit what was seen.
       class AxleFindings
         # A finding in words. causes: [Core::Judgement::Causes::Cause]
-        Found = Core::Value.define(:rule, :word, :topic, :axle_id, :side, :pad, :place, :title, :sentence, :reading, :limit, :confidence, :change, :advice, :source, :causes) do
+        Found = Core::Value.define(:rule, :severity, :topic, :axle_id, :side, :pad, :place, :title, :sentence, :reading, :limit, :confidence, :change, :advice, :source, :causes) do
           # As a reason of the axle's state: short, as the whole of it stands among the findings; what stops a vehicle says why.
           def text = "#{[side, pad].compact.join(" ")} #{title[0].downcase}#{title[1..]}".strip
-          def caution = word == "stop" ? advice : nil
+          def caution = severity == "stop" ? advice : nil
         end
 
         def initialize(knowledge)
@@ -25,7 +25,7 @@ module Graver
         def found(finding, causes = [])
           rule, measures = finding.rule, finding.place.measures
           texts = %i[title sentence reading limit change advice].to_h { |field| [field, FindingText.fill(rule[field].to_s, measures)] }
-          Found.new(rule: rule.id, word: rule.word, topic: rule.topic, axle_id: finding.place.axle_id, side: finding.place.side, pad: finding.place.pad, place: measures["place"],
+          Found.new(rule: rule.id, severity: rule.severity, topic: rule.topic, axle_id: finding.place.axle_id, side: finding.place.side, pad: finding.place.pad, place: measures["place"],
                     confidence: rule.confidence && measures[rule.confidence], source: @knowledge.source_title(rule.source), causes:, **texts)
         end
 

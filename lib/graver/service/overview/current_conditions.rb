@@ -7,7 +7,7 @@ module Graver
       class CurrentConditions
         # date: of the look-over; item, mark: entries of knowledge/conditions.yml
         Seen = Core::Value.define(:date, :axle_id, :side, :face, :item, :mark) do
-          def word = mark["word"]
+          def severity = mark["severity"]
           # "left inner pad: oily"
           def text = "#{[side, face, item["label"].downcase].compact.join(" ")}: #{mark["label"]}"
           def caution = mark["caution"]
@@ -16,9 +16,9 @@ module Graver
 
         # [Seen] -> { "marks_stop" => count, "marks_stop_text" => "Left piston: wet. ...", ... }, as the rules of state want it.
         def self.measures(seen)
-          seen.select(&:word).group_by(&:word).each_with_object({}) do |(word, marks), found|
-            found["marks_#{word}"] = marks.length
-            found["marks_#{word}_text"] = marks.map { |mark| ["#{mark.text[0].upcase}#{mark.text[1..].chomp(".")}.", mark.caution].compact.join(" ") }.join(" ")
+          seen.select(&:severity).group_by(&:severity).each_with_object({}) do |(severity, marks), found|
+            found["marks_#{severity}"] = marks.length
+            found["marks_#{severity}_text"] = marks.map { |mark| ["#{mark.text[0].upcase}#{mark.text[1..].chomp(".")}.", mark.caution].compact.join(" ") }.join(" ")
           end
         end
 

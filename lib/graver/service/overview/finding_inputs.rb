@@ -111,7 +111,7 @@ module Graver
         # One face bad and the other marked in order, or not marked at all.
         def faces(side)
           marks = @seen.select { |mark| mark.axle_id == @file.axle.id && mark.side == side && mark.item["id"] == "rotor_face" }
-          bad = marks.select { |mark| mark.mark["word"] }
+          bad = marks.select { |mark| mark.mark["severity"] }
           return {} unless bad.map(&:face).uniq.length == 1 && marks.any? { |mark| mark.mark["good"] }
 
           { "faces_apart" => 1, "bad_face" => bad.first.face, "bad_mark" => bad.map { |mark| mark.mark["label"] }.join(" and "), "faces_on" => bad.first.date.iso8601 }
@@ -145,7 +145,7 @@ module Graver
           pads = @answer.pads
           return {} unless pads&.readings&.positive?
 
-          careful_km, days = pads.first.quantile(Core::Judgement::AxleMeasures::CAREFUL), @answer.road.days_until(pads.first).fetch(Core::Judgement::AxleMeasures::CAREFUL)
+          careful_km, days = pads.first.quantile(Core::Judgement::AxleMeasures::CAREFUL), @answer.timeline.days_until(pads.first).fetch(Core::Judgement::AxleMeasures::CAREFUL)
           wording = Base::Wording.new(@file.vehicle.distance_unit)
           { "pad_due_chance" => pads.first.chance_now, "careful_days" => days, "careful_said" => wording.distance(careful_km), "likely_said" => wording.distance(pads.first.quantile(0.5)),
             "careful_when" => days < 14 ? "any day now" : "in #{(days / 7).floor} weeks", "limit_mm" => pads.limit_mm, "limit_from" => @file.limit_from,

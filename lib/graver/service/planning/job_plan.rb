@@ -21,6 +21,9 @@ module Graver
           @scope = Planning::Scope.new(context)
         end
 
+        # -> Plan of the job on file with this id. Raises NotFound.
+        def find(id) = of_job(@context.store.jobs.find(id))
+
         # A job on file. Raises NotFound.
         def of_job(job)
           axle = @context.store.vehicles.find_axle(job.axle_id)

@@ -5,7 +5,7 @@ require "date"
 module Graver
   module Service
     module Planning
-      # A job while it is planned: scope, day, notes, changes of the order, what is settled, ready or not.
+      # A job while it is planned: scope, day, notes, changes of the order, what is resolved, ready or not.
       class Jobs < JobEvents
         MONEY = (0..1_000_000)
         MOST_ADJUSTMENTS = 60
@@ -54,8 +54,8 @@ module Graver
           @store.transaction { record(job, @store.jobs.state_before_drop(id), nil) }
         end
 
-        # Something of the readiness ("weather:2026-05-23", "parts:front.pads") is settled, or not after all.
-        def settle(id, item, done) = put(id, "settled", { item:, done: })
+        # Something of the readiness ("weather:2026-05-23", "parts:front.pads") is resolved, or not after all.
+        def resolve(id, item, done) = put(id, "settled", { item:, done: })
 
         # Which of the owner's own parts is bought for a line of the parts list; nil: none yet.
         def choose(id, line, supply)
@@ -77,7 +77,7 @@ module Graver
           @store.transaction { record(job, "noted", { step: placed.step.id, key:, text: }) }
         end
 
-        # given: { deed: "drop", "insert" or "move", key:, after:, text: }. Refused where it breaks the order. Raises InvalidEntry.
+        # given: { action: "drop", "insert" or "move", key:, after:, text: }. Refused where it breaks the order. Raises InvalidEntry.
         def adjust(id, given)
           job = going(id)
           check_adjustment(job, given)
@@ -140,7 +140,7 @@ module Graver
         def check_adjustment(job, given)
           raise InvalidEntry.of("", "too_many", "more than #{MOST_ADJUSTMENTS} changes: take some back first") if job.adjustments.length >= MOST_ADJUSTMENTS
 
-          raise InvalidEntry.of("text", "missing", "needs a few words") if given[:deed] == "insert" && given[:text].to_s.strip.empty?
+          raise InvalidEntry.of("text", "missing", "needs a few words") if given[:action] == "insert" && given[:text].to_s.strip.empty?
 
           ordered = @plans.ordered(job)
           raise InvalidEntry.of("key", "no_order", "the steps cannot be put in order yet") unless ordered.placed

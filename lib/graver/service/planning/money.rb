@@ -51,13 +51,13 @@ module Graver
         end
 
         def sums(lists)
-          missing = lists[:tools].select { |tool| tool.line.status == "missing" && !tool.settled }
+          missing = lists[:tools].select { |tool| tool.line.status == "missing" && !tool.resolved }
           [lists[:parts].filter_map(&:price).sum.to_f, lists[:consumables].filter_map(&:price).sum.to_f, missing.filter_map { |tool| tool.supply && @supplies.price(tool.supply) }.sum.to_f]
         end
 
         def unpriced(lists)
           parts = lists[:parts].reject { |part| part.price || part.line.optional }
-          tools = lists[:tools].select { |tool| tool.line.status == "missing" && !tool.settled && !tool.supply&.price }
+          tools = lists[:tools].select { |tool| tool.line.status == "missing" && !tool.resolved && !tool.supply&.price }
           parts.map { |part| part.line.label } + lists[:consumables].select { |each| each.state == "buy" && !each.price }.map(&:label) + tools.map { |tool| tool.line.label }
         end
 

@@ -15,6 +15,8 @@ module Graver
         # Is there a counter to ask?
         def self.open?(context) = !context.counter.nil?
 
+        def simulated? = @context.counter.simulated?
+
         # line: "front.pads", or the id of a consumable or tool -> [Checked]. Raises NotFound, DeviceFailed.
         def call(plan, line)
           raise DeviceFailed, "no parts counter is connected" unless self.class.open?(@context)

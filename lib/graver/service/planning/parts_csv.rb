@@ -29,7 +29,7 @@ module Graver
         end
 
         def consumable(each) = ["consumable", nil, each.label, format("%g", each.amount), each.unit, each.state, *own(each.supply), nil, format("%g", each.have)]
-        def tool(tool) = ["tool", nil, tool.line.label, 1, nil, tool.settled ? "settled" : tool.line.status, *own(tool.supply), nil, nil]
+        def tool(tool) = ["tool", nil, tool.line.label, 1, nil, tool.resolved ? "resolved" : tool.line.status, *own(tool.supply), nil, nil]
         def own(supply) = supply ? supply.to_h.values_at(:name, :number, :supplier, :price, :lead_days) : [nil] * 5
       end
     end

@@ -5,11 +5,11 @@ module Graver
     module Planning
       # What is still missing for a job, and what to do about each.
       class Readiness
-        # id: what a tick refers to; kind: of knowledge/rules/readiness.yml; text, todo: sentences; settled: ticked by the owner;
+        # id: what a tick refers to; kind: of knowledge/rules/readiness.yml; text, todo: sentences; resolved: ticked by the owner;
         # blocks: the job is not ready while it is open; axle_id: whose brake data mend it, or nil
         # never: no reason makes the job ready while it is open
-        Item = Core::Value.define(:id, :kind, :text, :todo, :settled, :blocks, :never, :tickable, :axle_id) do
-          def open? = blocks && !settled
+        Item = Core::Value.define(:id, :kind, :text, :todo, :resolved, :blocks, :never, :tickable, :axle_id) do
+          def open? = blocks && !resolved
         end
 
         # Verdicts on rotors that are none yet.
@@ -22,7 +22,7 @@ module Graver
 
         # JobPlan::Plan without its readiness, as its parts -> [Item]
         def call(plan, job)
-          @settled = job&.settled || []
+          @resolved = job&.resolved || []
           [*data(plan), *torque(plan), *rotors(plan), *parts(plan), *tools(plan), *consumables(plan), *fluid(plan), *time(plan, job)]
         end
 
@@ -32,7 +32,7 @@ module Graver
           rule = @rules.fetch(kind)
           tickable = rule.fetch("ticked", false)
           Item.new(id: "#{kind}:#{id}", kind:, text:, todo: Base::Wording.tokens(rule.fetch("todo"), tokens).then { |todo| todo[0].upcase + todo[1..] },
-                   settled: tickable && @settled.include?("#{kind}:#{id}"), tickable:,
+                   resolved: tickable && @resolved.include?("#{kind}:#{id}"), tickable:,
                    blocks: rule.fetch("blocks"), never: rule.fetch("never", false), axle_id:)
         end
 

@@ -173,8 +173,8 @@ module Graver
         # What could be done in the same session.
         def offers(overview, axles)
           began = axles.select(&:included?).map(&:name)
-          road = Forecast::Timeline.new(@context).call(overview)
-          session = road.sessions.find { |each| each.axles.intersect?(began) && each.axles.length > 1 }
+          timeline = Forecast::Timeline.new(@context).call(overview)
+          session = timeline.sessions.find { |each| each.axles.intersect?(began) && each.axles.length > 1 }
           others = session ? axles.select { |axle| session.axles.include?(axle.name) && !axle.included? } : []
           others.map { |axle| Offer.new(adds: { axle.file.axle.id => axle.proposed.keys }, text: session.text) } + fluid_offer(overview, axles)
         end

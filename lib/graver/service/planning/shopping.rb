@@ -6,17 +6,17 @@ module Graver
       # What has to be there on the day: parts, consumables, tools, against what is owned.
       class Shopping
         # line: PartsList::Line; supplies: [Storage::Supply] of this part; chosen: one of them or nil; checks: [PartMatch::Check];
-        # state: "shelf", "order", "choose" or "settled"; order_by: Date or nil; price: of all of them, Rational or nil
+        # state: "shelf", "order", "choose" or "resolved"; order_by: Date or nil; price: of all of them, Rational or nil
         Part = Core::Value.define(:line, :supplies, :chosen, :checks, :state, :order_by, :price) do
           def id = "#{line.axle}.#{line.id}"
         end
-        # amount: in unit; have: on the shelf; state: "shelf", "buy" or "settled"; price: Rational or nil
+        # amount: in unit; have: on the shelf; state: "shelf", "buy" or "resolved"; price: Rational or nil
         Consumable = Core::Value.define(:id, :label, :unit, :one, :amount, :have, :note, :state, :supply, :price) do
           def said(amount) = "#{format("%g", amount)} #{amount == 1 && one ? one : unit}"
           def lacking = said(amount - have)
         end
-        # line: ToolCheck::Line; settled: borrowed or found for this job; supply: what it would cost, or nil
-        Tool = Core::Value.define(:line, :settled, :supply)
+        # line: ToolCheck::Line; resolved: borrowed or found for this job; supply: what it would cost, or nil
+        Tool = Core::Value.define(:line, :resolved, :supply)
 
         def initialize(context)
           @context = context
@@ -42,7 +42,7 @@ module Graver
           drives = torque.map(&:line).select(&:drive).group_by(&:drive).transform_values { |lines| lines.map { |line| [drive(line.drive), line.label] }.uniq }
           ids = (ordered.placed || []).flat_map { |placed| placed.step.tools }
           lines = Core::Planning::ToolCheck.new(@knowledge.tools).call(ids, drives, Workshop::OwnedTools.new(@context).ids)
-          lines.map { |line| Tool.new(line:, settled: settled?(job, "tools:#{line.id}"), supply: supplies.of_item("tool", line.id, nil).first) }
+          lines.map { |line| Tool.new(line:, resolved: resolved?(job, "tools:#{line.id}"), supply: supplies.of_item("tool", line.id, nil).first) }
         end
 
         private
@@ -56,12 +56,12 @@ module Graver
 
         def drive(id) = @knowledge.brake_data.label("wheel_nut.drive", id)
         def supplies = @supplies ||= Workshop::Supplies.new(@context)
-        def settled?(job, item) = job&.settled&.include?(item) || false
+        def resolved?(job, item) = job&.resolved&.include?(item) || false
 
         def part(line, file, job)
           mine = supplies.of_item("part", line.id, file.axle.id)
           chosen = chosen(line, mine, job)
-          state = part_state(line, chosen, settled?(job, "#{line.optional ? "spares" : "parts"}:#{line.axle}.#{line.id}"))
+          state = part_state(line, chosen, resolved?(job, "#{line.optional ? "spares" : "parts"}:#{line.axle}.#{line.id}"))
           order_by = state == "order" ? order_by(job, chosen) : nil
           Part.new(line:, supplies: mine, chosen:, checks: checks(line, chosen, file), state:, order_by:, price: chosen&.price && (supplies.price(chosen) * line.count.to_i))
         end
@@ -74,9 +74,9 @@ module Graver
 
         def on_shelf(supply) = supplies.amount(supply)
 
-        def part_state(line, chosen, settled)
+        def part_state(line, chosen, resolved)
           return "shelf" if chosen && line.count && on_shelf(chosen) >= line.count
-          return "settled" if settled
+          return "resolved" if resolved
 
           chosen ? "order" : "choose"
         end
@@ -106,7 +106,7 @@ module Graver
         def consumable(entry, amount, fluid, job)
           mine = supplies.of_item("consumable", entry["id"], nil)
           supply, have = mine.first, mine.sum { |each| on_shelf(each) }
-          lacking = settled?(job, "consumables:#{entry["id"]}") ? "settled" : "buy"
+          lacking = resolved?(job, "consumables:#{entry["id"]}") ? "resolved" : "buy"
           state = have >= amount ? "shelf" : lacking
           fields = { id: entry["id"], label: entry["label"], unit: entry["unit"], one: entry["one"], note: entry["note"] }
           Consumable.new(**fields, amount:, have:, state:, supply:, price: state == "buy" && supply&.price ? supplies.price(supply) * bought(entry, amount - have, fluid) : nil)

@@ -42,8 +42,8 @@ module Graver
 
         # Hash as kept -> Core::Planning::Adjustments::Adjustment
         def self.adjustment(event, given)
-          key = given["deed"] == "insert" ? "own-#{event}" : given["key"]
-          Core::Planning::Adjustments::Adjustment.new(deed: given["deed"], key:, after: given["after"], text: given["text"])
+          key = given["action"] == "insert" ? "own-#{event}" : given["key"]
+          Core::Planning::Adjustments::Adjustment.new(action: given["action"], key:, after: given["after"], text: given["text"])
         end
 
         private

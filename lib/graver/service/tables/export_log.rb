@@ -10,12 +10,16 @@ module Graver
           @context = context
         end
 
-        # -> CSV text. Raises NotFound.
+        # name: a file's; text: CSV
+        Exported = Core::Value.define(:name, :text)
+
+        # -> Exported. Raises NotFound.
         def call(vehicle_id)
           vehicle = @context.store.vehicles.find(vehicle_id)
           names = vehicle.axles.to_h { |axle| [axle.id, axle.name] }
           look_overs = @context.store.look_overs.of_vehicle(vehicle_id)
-          LogFormat::LogWriter.new.call(look_overs.flat_map { |look_over| rows(look_over, names) })
+          text = LogFormat::LogWriter.new.call(look_overs.flat_map { |look_over| rows(look_over, names) })
+          Exported.new(name: "#{vehicle.name.gsub(/[^\p{Alnum}]+/, "-")}-log.csv", text:)
         end
 
         private

@@ -29,6 +29,11 @@ module Graver
           end
         end
 
+        # -> Storage::Import. Raises NotFound.
+        def find(id) = @store.imports.find(id)
+        # -> [Storage::Import]. Raises NotFound.
+        def of_vehicle(vehicle_id) = @store.imports.of_vehicle(@store.vehicles.find(vehicle_id).id)
+
         # -> { header:, sample:, rows:, guess: }
         def columns(import)
           table = table(import)
@@ -52,8 +57,11 @@ module Graver
         # The same without a thread -> summary
         def take(import, mapping) = taken(import, mapping, rows(import, mapping))
 
-        # { share:, failed: } while it is under way, else nil
-        def progress(import) = under_way[import.id]
+        # -> [state, share taken or nil, why it failed or nil]
+        def progress(import)
+          going = under_way[import.id]
+          [going && !going[:failed] ? "running" : import.state, *(going || {}).values_at(:share, :failed)]
+        end
 
         # What was imported counts no more; the file and its readings stay.
         def undo(import)

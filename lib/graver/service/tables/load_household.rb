@@ -56,7 +56,7 @@ module Graver
         def ahead(vehicle_id, row)
           from = @context.today + row["in_days"]
           to = row["for_days"] && (from + row["for_days"]).iso8601
-          Axles::PlansAhead.new(@context).add(vehicle_id, { kind: row["kind"], name: row["name"], from: from.iso8601, to:, distance: row["distance"], wear_factor: row["wear_factor"] })
+          Axles::PlannedEvents.new(@context).add(vehicle_id, { kind: row["kind"], name: row["name"], from: from.iso8601, to:, distance: row["distance"], wear_factor: row["wear_factor"] })
         end
 
         def brake_data(axle_id, rows)
@@ -112,7 +112,7 @@ module Graver
           jobs = Planning::Jobs.new(@context)
           day = given["planned"] == "saturday" ? coming_saturday : @context.today
           job = jobs.plan(axle_id, day.iso8601)
-          given.fetch("settled", []).each { |item| jobs.settle(job.id, item, true) }
+          given.fetch("resolved", []).each { |item| jobs.resolve(job.id, item, true) }
           jobs.change(job.id, state: "ready", because: given["because"]) if given["because"]
           given.fetch("notes", {}).each { |key, text| jobs.note(job.id, key, text) }
           tick_until(job, jobs.step_keys(job), given["ticked_until"]) if given["ticked_until"]

@@ -13,6 +13,7 @@ module Graver
         # N·m that no hand torque wrench goes under or over
         RANGE = (0.05..3000)
         LENGTH_MM = (50..3000)
+        EXTENSION_MM = (0..500)
 
         def initialize(context)
           @context = context
@@ -33,6 +34,20 @@ module Graver
           @store.transaction { @store.torque_wrenches.change(id, fields) }
         end
 
+        # -> [Storage::TorqueWrench]
+        def all = @store.torque_wrenches.all
+
+        # Which wrench tightens what of an axle, with a crow-foot or an offset extension of so many mm in line with the handle
+        # (as typed) -> [[fastener id, Setting, Borrow or nil]]. Raises InvalidEntry, NotFound.
+        def settings(axle_id, extension)
+          extension_mm = extension_mm(extension)
+          data = Axles::AxleRecords.new(@context).find(axle_id).planning_data
+          @context.knowledge.fasteners.filter_map do |fastener|
+            known = data["#{fastener["id"]}.torque"] or next
+            [fastener["id"], choose(known[:torque], extension_mm:)]
+          end
+        end
+
         # Those not put away, as the core has them.
         def core
           @store.torque_wrenches.all.reject(&:retired).map do |row|
@@ -47,6 +62,13 @@ module Graver
         end
 
         private
+
+        def extension_mm(text)
+          mm = number(text.to_s)
+          EXTENSION_MM.cover?(mm) ? mm : raise(InvalidEntry.of("", "out_of_range", "an extension lies between #{EXTENSION_MM.min} and #{EXTENSION_MM.max} mm"))
+        rescue InvalidEntry => e
+          raise e.under("extension_mm")
+        end
 
         def number(text) = Core::Quantity::EnteredNumber.parse(text).value.to_f
 

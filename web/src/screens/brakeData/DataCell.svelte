@@ -79,7 +79,7 @@
     <button type="button" class="show" onclick={open}>
       <span class="label">{label}</span>
       {#if shown !== null}
-        <span class="value number" class:word={field.choices.length > 0}>{shown}{#if field.unit}<span class="unit">{field.unit}</span>{/if}</span>
+        <span class="value number" class:severity={field.choices.length > 0}>{shown}{#if field.unit}<span class="unit">{field.unit}</span>{/if}</span>
         <span class="from">{sourceLabel ?? ""}</span>
       {:else}
         <span class="value none">{field.looked_for ? "could not be found" : "not known"}</span>
@@ -108,7 +108,7 @@
   .show { display: grid; gap: 0.1rem; text-align: left; background: none; border: 0; color: inherit; font: inherit; cursor: pointer; padding: 0.45rem 0.6rem 0.2rem; min-height: 48px; }
   .label, label { font-size: 0.875rem; line-height: 1.2; color: var(--quiet); }
   .value { font-size: 1.5rem; line-height: 1.15; }
-  .value.word { font-size: 1.1rem; }
+  .value.severity { font-size: 1.1rem; }
   .none { font-size: 1rem; font-style: italic; color: var(--quiet); }
   .unit { font-size: 1rem; margin-left: 0.3rem; }
   .from { font-size: 0.8125rem; line-height: 1.2; color: var(--quiet); }

@@ -41,6 +41,6 @@
   input, select { font: inherit; font-size: 1.05rem; min-height: 48px; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; box-sizing: border-box; }
   input { width: 6rem; font-weight: 600; }
   .fault { color: var(--stop); margin-top: 0.4rem; }
-  .said { border-left: 5px solid var(--in-hand); padding-left: 0.75rem; margin-top: 0.6rem; }
+  .said { border-left: 5px solid var(--good); padding-left: 0.75rem; margin-top: 0.6rem; }
   .contradicts, .doubtful { border-left-color: var(--doubt); }
 </style>

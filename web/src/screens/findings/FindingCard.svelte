@@ -9,7 +9,7 @@
   const percent = (share: number) => (share < 0.01 ? "under 1 %" : share > 0.99 ? "over 99 %" : `${Math.round(share * 100)} %`);
 </script>
 
-<article class="finding {finding.word}">
+<article class="finding {finding.severity}">
   <div class="row top"><StateMark {state} /><h3>{finding.title}</h3></div>
   <p>{finding.sentence}</p>
   <p><strong>{finding.advice}</strong></p>

@@ -35,7 +35,7 @@
 {#if loaded.value}
   {@const { findings, states } = loaded.value}
   {@const vehicle = findings.vehicle}
-  {@const stateOf = (word: string) => states.find((each) => each.word === word)!}
+  {@const stateOf = (severity: string) => states.find((each) => each.severity === severity)!}
   <div class="stack">
     <div class="row spread">
       <div>
@@ -49,7 +49,7 @@
     <div class="columns wide">
       <section class="stack" aria-label="What was found">
         {#each findings.findings as finding (finding.rule + finding.sentence)}
-          <FindingCard {finding} state={stateOf(finding.word)} />
+          <FindingCard {finding} state={stateOf(finding.severity)} />
         {:else}
           <p class="sheet">Nothing was found that needs you. {findings.silent.length ? "But see what cannot be said." : ""}</p>
         {/each}

@@ -2,7 +2,7 @@
   import { api, type Schemas } from "../../api/client";
   import StateMark from "../../parts/StateMark.svelte";
 
-  /** Something noticed on the road: one question after the other, then a word. */
+  /** Something noticed on the road: one question after the other, then a severity. */
   let { vehicle, states }: { vehicle: number; states: Schemas["State"][] } = $props();
   let symptoms = $state.raw<Schemas["Symptom"][]>([]);
   let chosen = $state<Schemas["Symptom"] | null>(null);
@@ -37,8 +37,8 @@
   </div>
 {/if}
 {#if outcome}
-  {@const state = states.find((each) => each.word === outcome!.word)}
-  <div class="outcome {outcome.word}" role="status">
+  {@const state = states.find((each) => each.severity === outcome!.severity)}
+  <div class="outcome {outcome.severity}" role="status">
     {#if state}<StateMark {state} large />{/if}
     <p><strong>{outcome.sentence}</strong></p>
     <p>What it can be: {outcome.causes.join("; ")}.</p>
@@ -55,6 +55,6 @@
   .outcome { margin-top: 0.75rem; border-left: 6px solid var(--watch); padding-left: 0.9rem; display: grid; gap: 0.35rem; }
   .stop { border-left-color: var(--stop); }
   .plan { border-left-color: var(--plan); }
-  .in_hand { border-left-color: var(--in-hand); }
+  .good { border-left-color: var(--good); }
   .tied { color: var(--doubt); }
 </style>

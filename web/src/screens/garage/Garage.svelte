@@ -14,15 +14,15 @@
   const garage = new Loader<Schemas["Garage"]>();
   garage.load(api.garage);
   // Comes a moment later: the garage itself does not wait for it.
-  const roads = new Loader<Schemas["Roads"]>();
-  roads.load(api.roads);
+  const timelines = new Loader<Schemas["Timelines"]>();
+  timelines.load(api.timelines);
 
   const vehicles = $derived(garage.value?.vehicles ?? []);
   // Digits open the vehicles from the top.
   const keys = $derived(Object.fromEntries([["a", () => push("/vehicles/new")], ...vehicles.slice(0, 9).map((vehicle, at) => [String(at + 1), () => push(`/vehicles/${vehicle.id}`)])]));
   const lanes = $derived(
     vehicles.flatMap((vehicle) => {
-      const events = roads.value?.vehicles.find((line) => line.vehicle_id === vehicle.id)?.events ?? [];
+      const events = timelines.value?.vehicles.find((line) => line.vehicle_id === vehicle.id)?.events ?? [];
       const whole = vehicleLane(events, vehicle.name, garage.value!.today);
       return [...vehicle.axles.filter((axle) => axle.pads_life).map((axle) => axleLane(axle, `${vehicle.name}, ${axle.name}`, garage.value!.today, events)), ...(whole ? [whole] : [])];
     }),
@@ -57,7 +57,7 @@
           <p class="quiet">
             {upperFirst(vehicle.kind.replace("_", "-"))}{#if vehicle.odometer_km !== null}, {vehicle.odometer_estimated ? "about " : ""}{exact(vehicle.odometer_km, vehicle.distance_unit)}{/if}
           </p>
-          {#if vehicle.why}<p class="why {vehicle.state.word}">{vehicle.why}</p>{/if}
+          {#if vehicle.why}<p class="why {vehicle.state.severity}">{vehicle.why}</p>{/if}
           {#if vehicle.fluid && vehicle.fluid.overdue_days > 0}<p class="late">Brake fluid overdue since {day(vehicle.fluid.due_on)}</p>{/if}
         </div>
         {#each vehicle.axles as axle (axle.id)}
@@ -77,7 +77,7 @@
     {/each}
     {#if lanes.length}
       <section class="sheet">
-        <h2>The road ahead</h2>
+        <h2>Timeline</h2>
         <Timeline {lanes} {today} label="When each axle's pads and rotors reach their limits, by date" />
         <p class="quiet">Bands: 8 in 10 chances that the first pad (above) or rotor (below) reaches its limit in that time; the bar is the middle.</p>
       </section>

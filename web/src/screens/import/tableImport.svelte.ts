@@ -91,10 +91,10 @@ export class TableImport {
     void this.try();
   }
 
-  async #act(deed: () => Promise<unknown>): Promise<void> {
+  async #act(action: () => Promise<unknown>): Promise<void> {
     this.busy = true;
     try {
-      await deed();
+      await action();
       this.error = null;
     } catch (error) {
       this.trial = error instanceof Refusal && error.faults.length ? null : this.trial;

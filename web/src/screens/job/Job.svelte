@@ -31,7 +31,7 @@
   const plan = $derived(job?.plan);
   const part = $derived(params.part ?? (plan && ["started", "finished"].includes(plan.state) ? "steps" : "ready"));
   const next = $derived(plan?.steps?.find((step) => !plan.ticked.includes(step.key)));
-  const open = $derived(plan?.readiness.filter((item) => item.blocks && !item.settled).length ?? 0);
+  const open = $derived(plan?.readiness.filter((item) => item.blocks && !item.resolved).length ?? 0);
   const STATES = ["draft", "ready", "started", "finished"];
 
   async function goOn() {

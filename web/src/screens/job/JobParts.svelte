@@ -17,8 +17,8 @@
   let counter = $state(false);
   api.devices().then((devices) => (counter = devices.counter), () => undefined);
 
-  const STATES: Record<Schemas["PartLine"]["state"], string> = { shelf: "On the shelf", order: "To order", choose: "Not chosen", settled: "You have it" };
-  const settleId = (line: Schemas["PartLine"]) => `${line.optional ? "spares" : "parts"}:${line.id}`;
+  const STATES: Record<Schemas["PartLine"]["state"], string> = { shelf: "On the shelf", order: "To order", choose: "Not chosen", resolved: "You have it" };
+  const resolveId = (line: Schemas["PartLine"]) => `${line.optional ? "spares" : "parts"}:${line.id}`;
   const axleId = (name: string) => plan.axles.find((each) => each.axle.name === name)!.axle.id;
 
   async function ask(line: Schemas["PartLine"]) {
@@ -68,7 +68,7 @@
                   onchange={(event) => picked(event.currentTarget, line.chosen === null ? null : String(line.chosen), () => job.choose(line.id, supply.id))} />
                   <span><strong>{supply.name}</strong>{#if supply.number}, {supply.number}{/if}{#if supply.supplier}, {supply.supplier}{/if}{#if supply.price}, {currency} {supply.price} each{/if}{#if supply.lead_days !== null}, {supply.lead_days} days{/if}{#if supply.on_shelf && supply.on_shelf !== "0"}, <strong>{supply.on_shelf} on the shelf</strong>{/if}{#if supply.compound}, {supply.compound}{/if}</span></label>
                 {#if job.open}
-                  <span class="deeds"><button type="button" class="link" onclick={() => (entering = { line: line.id, known: supply })}>Change</button><button type="button" class="link" onclick={() => job.restock(supply.id, { retired: true })}>Put away</button></span>
+                  <span class="actions"><button type="button" class="link" onclick={() => (entering = { line: line.id, known: supply })}>Change</button><button type="button" class="link" onclick={() => job.restock(supply.id, { retired: true })}>Put away</button></span>
                 {/if}
               </li>
             {/each}
@@ -79,10 +79,10 @@
         {/if}
         {#if line.lays.length}<p class="quiet">Lay new and old side by side: {line.lays.join(", ")}.</p>{/if}
         {#if job.open}
-          <div class="row deeds">
+          <div class="row actions">
             <button type="button" class="link" onclick={() => (entering = { line: line.id, known: null })}>Enter a part</button>
             {#if counter}<button type="button" class="link" onclick={() => ask(line)}>Ask the counter</button>{/if}
-            {#if line.state !== "shelf"}<label class="have"><input type="checkbox" checked={line.state === "settled"} onchange={(event) => ticked(event.currentTarget, (on) => job.settle(settleId(line), on))} /> I have it</label>{/if}
+            {#if line.state !== "shelf"}<label class="have"><input type="checkbox" checked={line.state === "resolved"} onchange={(event) => ticked(event.currentTarget, (on) => job.resolve(resolveId(line), on))} /> I have it</label>{/if}
           </div>
         {/if}
         {#if entering?.line === line.id}
@@ -114,7 +114,7 @@
 <style>
   .lines { display: grid; gap: 0.75rem; }
   .line { border-left: 6px solid var(--plan); }
-  .line.shelf, .line.settled { border-left-color: var(--in-hand); }
+  .line.shelf, .line.resolved { border-left-color: var(--good); }
   .head { display: flex; gap: 0.5rem 1rem; align-items: flex-start; flex-wrap: wrap; }
   .head h2 { margin: 0; }
   .count { font-size: 2rem; line-height: 1; min-width: 2rem; }
@@ -124,10 +124,10 @@
   .supplies label { display: grid; grid-template-columns: 2rem 1fr; line-height: 1.35; font-size: 1rem; }
   input[type="radio"], input[type="checkbox"] { width: 1.35rem; height: 1.35rem; margin: 0; accent-color: var(--petrol); }
   .checks { margin: 0.25rem 0; padding-left: 2rem; list-style: none; }
-  .fits { color: var(--in-hand); }
+  .fits { color: var(--good); }
   .differs, .fault { color: var(--stop); font-weight: 600; }
   .unknown { color: var(--doubt); }
-  .deeds { gap: 0 1.1rem; }
+  .actions { gap: 0 1.1rem; }
   .supplies .link { margin-right: 0.75rem; }
   .have { display: flex; gap: 0.5rem; align-items: center; min-height: 44px; font-size: 1rem; }
   .offers { border-top: 1px solid var(--line); margin-top: 0.5rem; padding-top: 0.5rem; }

@@ -32,5 +32,5 @@
 
 <style>
   .printed { display: grid; gap: 1rem; }
-  @media print { .printed :global(button), .printed :global(form), .printed :global(.deeds) { display: none; } }
+  @media print { .printed :global(button), .printed :global(form), .printed :global(.actions) { display: none; } }
 </style>

@@ -14,21 +14,21 @@
   const plan = $derived(job.plan!);
   const steps = $derived(plan.steps ?? []);
   let changing = $state(false);
-  type Deed = "note" | "insert" | "otherwise";
-  let writing = $state<{ key: string; deed: Deed } | null>(null);
-  const LABELS: Record<Deed, string> = { note: "Note for next time", insert: "Your own step", otherwise: "How it was done instead, or why not" };
+  type Action = "note" | "insert" | "otherwise";
+  let writing = $state<{ key: string; action: Action } | null>(null);
+  const LABELS: Record<Action, string> = { note: "Note for next time", insert: "Your own step", otherwise: "How it was done instead, or why not" };
   let text = $state("");
 
   async function write(event: SubmitEvent) {
     event.preventDefault();
-    const { key, deed } = writing!;
-    const kept = deed === "note" ? job.note(key, text) : deed === "otherwise" ? job.otherwise(key, text) : job.adjust({ deed: "insert", after: key, text });
+    const { key, action } = writing!;
+    const kept = action === "note" ? job.note(key, text) : action === "otherwise" ? job.otherwise(key, text) : job.adjust({ action: "insert", after: key, text });
     if (await kept) [writing, text] = [null, ""];
   }
   function move(step: Schemas["JobStep"], by: number) {
     const at = steps.indexOf(step);
     const after = by < 0 ? (steps[at - 2]?.key ?? null) : (steps[at + 1]?.key ?? null);
-    return job.adjust({ deed: "move", key: step.key, after });
+    return job.adjust({ action: "move", key: step.key, after });
   }
   const done = (step: Schemas["JobStep"]) => plan.ticked.includes(step.key) || step.otherwise !== null;
   const next = $derived(steps.find((step) => !done(step))?.key);
@@ -54,7 +54,7 @@
     const at = new URLSearchParams(router.querystring ?? "").get("at");
     if (at) void goTo(at);
   });
-  const open = (key: string, deed: Deed) => ([writing, text] = [{ key, deed }, ""]);
+  const open = (key: string, action: Action) => ([writing, text] = [{ key, action }, ""]);
 </script>
 
 {#if !plan.steps}
@@ -109,7 +109,7 @@
               <p class="caution {caution.severity}"><strong>{upperFirst(caution.severity)}:</strong> {caution.text}</p>
             {/each}
             {#if job.open && (changing || step.key === next)}
-              <div class="deeds no-print">
+              <div class="actions no-print">
                 <button type="button" class="link" onclick={() => open(step.key, "note")}>Note for next time</button>
                 {#if !step.kills && !done(step) && plan.state === "started"}<button type="button" class="link" onclick={() => open(step.key, "otherwise")}>I did it another way</button>{/if}
                 {#if changing}
@@ -117,14 +117,14 @@
                   <button type="button" class="link" onclick={() => move(step, -1)}>Earlier</button>
                   <button type="button" class="link" onclick={() => move(step, 1)}>Later</button>
                   {#if step.own && step.event}<button type="button" class="link" onclick={() => job.unadjust(step.event!)}>Remove step</button>
-                  {:else if !step.gate}<button type="button" class="link" onclick={() => job.adjust({ deed: "drop", key: step.key })}>Skip step</button>{/if}
+                  {:else if !step.gate}<button type="button" class="link" onclick={() => job.adjust({ action: "drop", key: step.key })}>Skip step</button>{/if}
                   {#if step.event && !step.own}<button type="button" class="link" onclick={() => job.unadjust(step.event!)}>Move back</button>{/if}
                 {/if}
               </div>
             {/if}
             {#if writing?.key === step.key}
               <form class="row writing" onsubmit={write}>
-                <label class="grow text"><span>{LABELS[writing.deed]}</span>
+                <label class="grow text"><span>{LABELS[writing.action]}</span>
                   <input use:focusOn type="text" maxlength="500" bind:value={text} /></label>
                 <Button type="submit" size="field">Save</Button>
                 <Button size="field" kind="ghost" on:click={() => (writing = null)}>Cancel</Button>
@@ -164,11 +164,11 @@
   .danger { border-color: var(--stop); color: var(--stop); }
   .warning { border-color: var(--plan); color: var(--plan); }
   .notice { border-color: var(--petrol); color: var(--petrol); }
-  .deeds { display: flex; flex-wrap: wrap; gap: 0 1.1rem; margin-left: 2rem; }
+  .actions { display: flex; flex-wrap: wrap; gap: 0 1.1rem; margin-left: 2rem; }
   .writing { margin: 0.4rem 0 0.6rem 2rem; align-items: end; }
   .steps .text { display: grid; grid-template-columns: 1fr; gap: 0.25rem; font-weight: 600; }
   .text input { font: inherit; min-height: 48px; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; }
   .fault { color: var(--stop); font-weight: 600; }
-  @media (max-width: 40rem), (hover: none) { .steps input[type="checkbox"] { width: 1.8rem; height: 1.8rem; } .steps label { grid-template-columns: 2.6rem 1fr; min-height: 48px; } .deeds { margin-left: 2.6rem; } .link { min-height: 44px; } }
+  @media (max-width: 40rem), (hover: none) { .steps input[type="checkbox"] { width: 1.8rem; height: 1.8rem; } .steps label { grid-template-columns: 2.6rem 1fr; min-height: 48px; } .actions { margin-left: 2.6rem; } .link { min-height: 44px; } }
   @media print { .steps label, .caution { font-size: 0.85rem; line-height: 1.25; } .steps li { padding: 0.15rem 0; } h3 { break-after: avoid; } }
 </style>

@@ -23,9 +23,9 @@
           {#if tool.never}<p class="never">{upperFirst(tool.never)}.</p>{/if}
           {#if tool.note}<p class="quiet">{tool.note}</p>{/if}
           {#if job.open}
-            <div class="row deeds">
+            <div class="row actions">
               <button type="button" class="link" onclick={() => job.own(tool.id, true)}>I own it</button>
-              <label><input type="checkbox" checked={tool.settled} onchange={(event) => ticked(event.currentTarget, (on) => job.settle(`tools:${tool.id}`, on))} /> Borrowed for this job</label>
+              <label><input type="checkbox" checked={tool.resolved} onchange={(event) => ticked(event.currentTarget, (on) => job.resolve(`tools:${tool.id}`, on))} /> Borrowed for this job</label>
               <button type="button" class="link" onclick={() => (entering = `tool:${tool.id}`)}>{tool.supply?.price ? `${plan.money.currency} ${tool.supply.price}` : "What it costs"}</button>
             </div>
             {#if entering === `tool:${tool.id}`}<SupplyForm {job} about={{ kind: "tool", item: tool.id }} known={tool.supply} done={() => (entering = null)} />{/if}
@@ -42,8 +42,8 @@
           <p><strong>{each.label}: {each.said}</strong>{each.have ? `, ${each.have} on the shelf` : ""}</p>
           <p class="quiet">{upperFirst(each.note)}</p>
           {#if job.open && each.state !== "shelf"}
-            <div class="row deeds">
-              <label><input type="checkbox" checked={each.state === "settled"} onchange={(event) => ticked(event.currentTarget, (on) => job.settle(`consumables:${each.id}`, on))} /> I have enough</label>
+            <div class="row actions">
+              <label><input type="checkbox" checked={each.state === "resolved"} onchange={(event) => ticked(event.currentTarget, (on) => job.resolve(`consumables:${each.id}`, on))} /> I have enough</label>
               <button type="button" class="link" onclick={() => (entering = `consumable:${each.id}`)}>{each.supply ? "Change shelf or price" : "Note shelf or price"}</button>
             </div>
             {#if entering === `consumable:${each.id}`}<SupplyForm {job} about={{ kind: "consumable", item: each.id }} known={each.supply} done={() => (entering = null)} />{/if}
@@ -76,7 +76,7 @@
   .never { color: var(--stop); }
   .tag { border: 1px solid currentColor; font-size: 0.8125rem; padding: 0 0.35rem; color: var(--plan); white-space: nowrap; }
   .have > p strong { font-weight: 400; }
-  .deeds { gap: 0 1.1rem; }
+  .actions { gap: 0 1.1rem; }
   label { display: flex; gap: 0.5rem; align-items: center; min-height: 44px; font-size: 1rem; }
   input[type="checkbox"] { width: 1.35rem; height: 1.35rem; margin: 0; accent-color: var(--petrol); }
   .have-list { margin: 0; padding-left: 1.1rem; list-style: disc; columns: 2 18rem; }

@@ -86,7 +86,7 @@
   .second { color: var(--quiet); font-size: 2.1rem; }
   .angle { font-size: 2.4rem; }
   .none { font-size: 1.05rem; font-weight: 600; color: var(--stop); text-align: left; max-width: 16rem; line-height: 1.2; }
-  .snug { color: var(--in-hand); }
+  .snug { color: var(--good); }
   .what .set { font-size: 1.05rem; margin: 0.2rem 0; }
   .set strong { font-size: 1.3rem; }
   .none-of, .late { color: var(--plan); }

@@ -14,7 +14,7 @@
   /** One job, part by part; each part has an address of its own. */
   let { job, part, base }: { job: JobPlanState; part: string; base: string } = $props();
   const plan = $derived(job.plan!);
-  const open = $derived(plan.readiness.filter((item) => item.blocks && !item.settled).length);
+  const open = $derived(plan.readiness.filter((item) => item.blocks && !item.resolved).length);
   const orderBy = $derived(plan.parts.flatMap((line) => line.order_by ?? []).toSorted()[0]);
   const PARTS = [["ready", "Ready?", JobReady], ["scope", "Scope", JobScope], ["parts", "Parts", JobParts], ["tools", "Tools and consumables", JobTools], ["torque", "Torque", JobTorque], ["steps", "Steps", JobSteps], ["money", "Fluid, time, money", JobMoney], ["sheet", "Sheet", JobSheet]] as const;
   // A proposal has no sheet yet.
@@ -39,7 +39,7 @@
   .facts { display: flex; flex-wrap: wrap; gap: 0.5rem 2.5rem; margin: 0; }
   .facts div { border-left: 4px solid var(--line); padding-left: 0.75rem; }
   .facts div:first-child { border-left-color: var(--plan); }
-  .facts .good:first-child { border-left-color: var(--in-hand); }
+  .facts .good:first-child { border-left-color: var(--good); }
   dt { font-size: 0.9375rem; color: var(--quiet); }
   dd { margin: 0; font-size: 1.6rem; line-height: 1.15; }
   .parts { display: flex; flex-wrap: wrap; gap: 0 0.25rem; border-bottom: 2px solid var(--ink); }

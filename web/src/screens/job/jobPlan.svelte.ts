@@ -3,7 +3,7 @@ import { outbox } from "../../parts/outbox.svelte";
 
 type Plan = Schemas["JobPlan"];
 
-/** A job on screen: every deed answers with the whole plan; what was refused stays to be read. */
+/** A job on screen: every action answers with the whole plan; what was refused stays to be read. */
 export class JobPlanState {
   plan = $state.raw<Plan | null>(null);
   refused = $state.raw<Refusal | null>(null);
@@ -26,10 +26,10 @@ export class JobPlanState {
   code = (field: string): string => this.#found(field)?.code ?? "";
 
   /** True when it was taken. */
-  async act(deed: () => Promise<Plan>): Promise<boolean> {
+  async act(action: () => Promise<Plan>): Promise<boolean> {
     this.busy = true;
     try {
-      this.plan = await deed();
+      this.plan = await action();
       this.refused = null;
       return true;
     } catch (error) {
@@ -42,7 +42,7 @@ export class JobPlanState {
   }
 
   change = (change: Schemas["JobChange"]) => this.act(() => api.changeJob(this.id, change));
-  settle = (item: string, done: boolean) => this.act(() => api.settle(this.id, item, done));
+  resolve = (item: string, done: boolean) => this.act(() => api.resolve(this.id, item, done));
   finish = (finish: Schemas["JobFinish"]) => this.act(() => api.finishJob(this.id, finish));
   restore = () => this.act(() => api.restoreJob(this.id));
   otherwise = (step: string, because: string) => this.act(() => api.otherwise(this.id, step, because));

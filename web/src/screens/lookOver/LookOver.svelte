@@ -112,7 +112,7 @@
         <h2>Looked at</h2>
         <ul class="plain-list marks">
           {#each lookOver.marks as mark (mark.id)}
-            <li class={mark.word} class:void={mark.void}>
+            <li class={mark.severity} class:void={mark.void}>
               <div class="row"><span><span class="quiet">{upperFirst(mark.place || "vehicle")}:</span> {mark.item.toLowerCase()} <strong>{mark.mark}</strong>{mark.simulated ? ", simulated" : ""}{mark.void ? ", struck out" : ""}</span>
                 {#if openMark !== mark.id}<Button size="small" kind="ghost" aria-label="Change the mark {mark.place} {mark.item.toLowerCase()}" on:click={() => changeMark(mark)}>Change</Button>{/if}</div>
               {#each mark.corrections as correction (correction)}<p class="history">{day(correction.date)}: {correction.change.includes("struck") || correction.change.includes("back in") ? correction.change : `was ${mark.entered}`}. {correction.reason}</p>{/each}

@@ -2,7 +2,7 @@
   import { Button, NumberInput } from "carbon-components-svelte";
   import { api, Refusal, type Schemas } from "../../api/client";
   import OdometerNote from "./OdometerNote.svelte";
-  import PlanAhead from "./PlanAhead.svelte";
+  import PlanEvent from "./PlanEvent.svelte";
   import Problem from "../../parts/Problem.svelte";
   import Timeline from "../../parts/Timeline.svelte";
   import { axleLane, vehicleLane, type Lane } from "../../parts/timelineScale";
@@ -12,14 +12,14 @@
   import { push } from "svelte-spa-router";
 
   let { params }: { params: { id: string } } = $props();
-  const loaded = new Loader<{ vehicle: Schemas["Vehicle"]; road: Schemas["Road"]; today: string }>();
+  const loaded = new Loader<{ vehicle: Schemas["Vehicle"]; timeline: Schemas["Timeline"]; today: string }>();
   const id = $derived(Number(params.id));
   let removed = $state<number | null>(null);
   let refused = $state<Refusal | null>(null);
 
   async function fetchIt(of: number) {
-    const [vehicle, road, catalogue] = await Promise.all([api.vehicle(of), api.road(of), api.catalogue()]);
-    return { vehicle, road, today: catalogue.today };
+    const [vehicle, timeline, catalogue] = await Promise.all([api.vehicle(of), api.timeline(of), api.catalogue()]);
+    return { vehicle, timeline, today: catalogue.today };
   }
   const reload = () => loaded.load(() => fetchIt(id));
   $effect(() => {
@@ -28,12 +28,12 @@
   });
 
   const vehicle = $derived(loaded.value?.vehicle);
-  const road = $derived(loaded.value?.road);
+  const timeline = $derived(loaded.value?.timeline);
   const today = $derived(loaded.value?.today ?? "");
-  const reminders = $derived(road?.events.filter((event) => event.kind !== "trip" && event.kind !== "driving") ?? []);
+  const reminders = $derived(timeline?.events.filter((event) => event.kind !== "trip" && event.kind !== "driving") ?? []);
   const address = $derived(`${location.origin}/api/v1/vehicles/${id}/calendar.ics`);
 
-  function lanes(of: Schemas["Vehicle"], events: Schemas["RoadEvent"][]): Lane[] {
+  function lanes(of: Schemas["Vehicle"], events: Schemas["TimelineEvent"][]): Lane[] {
     const whole = vehicleLane(events, "Vehicle", today);
     return [...of.axles.map((axle) => axleLane(axle, upperFirst(axle.name), today, events)), ...(whole ? [whole] : [])];
   }
@@ -51,13 +51,13 @@
   }
 
   async function drop(row: number) {
-    await api.dropAhead(row);
+    await api.dropPlanned(row);
     removed = row;
     await reload();
   }
 
   async function undo() {
-    await api.restoreAhead(removed!);
+    await api.restorePlanned(removed!);
     removed = null;
     await reload();
   }
@@ -71,30 +71,30 @@
 </script>
 
 <Shortcuts keys={{ l: () => push(`/vehicles/${id}/look-over`) }} />
-<svelte:head><title>Road ahead - Graver</title></svelte:head>
+<svelte:head><title>Timeline - Graver</title></svelte:head>
 
 {#if loaded.error}<Problem error={loaded.error} />{/if}
-{#if vehicle && road}
+{#if vehicle && timeline}
   {@const next = reminders.find((event) => event.kind === "look")}
   {@const unit = vehicle.distance_unit}
   <div class="stack">
     <div>
       <p class="quiet"><a href="#/vehicles/{vehicle.id}">{vehicle.name}</a></p>
       <div class="row spread">
-        <h1>The road ahead</h1>
+        <h1>Timeline</h1>
         {#if next}<p class="next">Next look-over: <strong>{month(next.date, today)}{next.km >= 100 ? ` or ${rough(next.km, unit)} from now` : ""}</strong></p>{/if}
       </div>
     </div>
     <section class="sheet">
-      <Timeline lanes={lanes(vehicle, road.events)} {today} kmPerDay={vehicle.km_per_day} {unit} label="What lies ahead of {vehicle.name}, by date and distance" />
+      <Timeline lanes={lanes(vehicle, timeline.events)} {today} kmPerDay={vehicle.km_per_day} {unit} label="What lies ahead of {vehicle.name}, by date and distance" />
       <p class="quiet">Wide bands: pads, narrow ones: rotors, where 8 in 10 meet their limit; the stroke is the middle. The scale below is the usual driving, trips left out.</p>
     </section>
     <div class="columns">
       <section class="sheet">
         <h2>What to do together</h2>
-        {#if road.sessions.length}
+        {#if timeline.sessions.length}
           <ul class="plain-list sessions">
-            {#each road.sessions as session (session.date + session.axles.join())}
+            {#each timeline.sessions as session (session.date + session.axles.join())}
               <li><strong>{month(session.date, today) === "now" ? "Now" : `By ${month(session.date, today)}`}: {session.axles.join(" and ")}</strong><br />{session.text}</li>
             {/each}
           </ul>
@@ -102,7 +102,7 @@
           <p>Nothing is read yet that could fall due. Start with a look-over.</p>
         {/if}
         <div class="choices">
-          {#each road.choices as choice (choice.id)}
+          {#each timeline.choices as choice (choice.id)}
             <NumberInput labelText={choice.label} size="sm" min={choice.least} max={choice.most} value={choice.value} invalidText="Lies between {choice.least} and {choice.most}" helperText={choice.value === choice.usual ? "" : `usual: ${choice.usual}`} on:change={(event) => choose(choice, event.detail)} />
           {/each}
         </div>
@@ -123,15 +123,15 @@
     </div>
     <section class="sheet">
       <h2>Planned by you</h2>
-      {#if road.planned.length}
+      {#if timeline.planned.length}
         <ul class="plain-list planned">
-          {#each road.planned as row (row.id)}
+          {#each timeline.planned as row (row.id)}
             <li><span><strong>{row.name}</strong>, {plannedText(row)}</span><Button size="small" kind="ghost" on:click={() => drop(row.id)}>Take away</Button></li>
           {/each}
         </ul>
       {/if}
       {#if removed !== null}<p role="status">Taken away. <Button size="small" kind="ghost" on:click={undo}>Put it back</Button></p>{/if}
-      <PlanAhead vehicle={vehicle.id} {unit} {today} kinds={road.entries} done={reload} />
+      <PlanEvent vehicle={vehicle.id} {unit} {today} kinds={timeline.entries} done={reload} />
     </section>
     <section class="sheet">
       <h2>Odometer</h2>

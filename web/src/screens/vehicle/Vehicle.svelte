@@ -13,7 +13,7 @@
   import { push } from "svelte-spa-router";
 
   let { params }: { params: { id: string } } = $props();
-  const loaded = new Loader<{ vehicle: Schemas["Vehicle"]; road: Schemas["Road"]; today: string }>();
+  const loaded = new Loader<{ vehicle: Schemas["Vehicle"]; timeline: Schemas["Timeline"]; today: string }>();
   const id = $derived(Number(params.id));
   let renaming = $state(false);
   let newName = $state("");
@@ -24,8 +24,8 @@
   let refused = $state<Refusal | null>(null);
 
   async function fetchIt(of: number) {
-    const [vehicle, road, catalogue] = await Promise.all([api.vehicle(of), api.road(of), api.catalogue()]);
-    return { vehicle, road, today: catalogue.today };
+    const [vehicle, timeline, catalogue] = await Promise.all([api.vehicle(of), api.timeline(of), api.catalogue()]);
+    return { vehicle, timeline, today: catalogue.today };
   }
   $effect(() => {
     const of = id;
@@ -42,7 +42,7 @@
     Object.fromEntries([
       ["l", () => push(`/vehicles/${id}/look-over`)],
       ["v", () => push(`/vehicles/${id}/findings`)],
-      ["r", () => push(`/vehicles/${id}/road`)],
+      ["r", () => push(`/vehicles/${id}/timeline`)],
       ...(vehicle?.axles ?? []).flatMap((axle, at) => [
         [keyed("f", at), () => push(`/vehicles/${id}/look-over?axle=${axle.id}`)],
         ...Object.entries(actions).map(([letter, screen]) => [keyed(letter, at), () => push(screen === "job-plan" && axle.job ? `/jobs/${axle.job.id}` : `/axles/${axle.id}/${screen}`)]),
@@ -51,7 +51,7 @@
   );
 
   function lanes(of: Schemas["Vehicle"]): Lane[] {
-    const events = loaded.value?.road.events ?? [];
+    const events = loaded.value?.timeline.events ?? [];
     const whole = vehicleLane(events, "Vehicle", today);
     return [...of.axles.map((axle) => axleLane(axle, upperFirst(axle.name), today, events)), ...(whole ? [whole] : [])];
   }
@@ -89,9 +89,9 @@
   }
 
   let failed = $state.raw<unknown>(null);
-  async function act(deed: () => Promise<unknown>) {
+  async function act(action: () => Promise<unknown>) {
     try {
-      await deed();
+      await action();
       loaded.value = await fetchIt(id);
       failed = null;
     } catch (error) {
@@ -122,7 +122,7 @@
     {#if vehicle.seen.length}
       <ul class="sheet plain-list seen">
         {#each vehicle.seen as mark (mark.text)}
-          <li class={mark.word}><strong>{upperFirst(mark.text)}</strong> ({day(mark.date)}). {mark.caution ?? ""}</li>
+          <li class={mark.severity}><strong>{upperFirst(mark.text)}</strong> ({day(mark.date)}). {mark.caution ?? ""}</li>
         {/each}
       </ul>
     {/if}
@@ -172,8 +172,8 @@
 
     <section class="sheet">
       <div class="row spread">
-        <h2>The road ahead</h2>
-        <Button size="small" kind="ghost" href="#/vehicles/{vehicle.id}/road">Trips, reminders, calendar<kbd aria-hidden="true">r</kbd></Button>
+        <h2>Timeline</h2>
+        <Button size="small" kind="ghost" href="#/vehicles/{vehicle.id}/timeline">Trips, reminders, calendar<kbd aria-hidden="true">r</kbd></Button>
       </div>
       <Timeline lanes={lanes(vehicle)} {today} kmPerDay={vehicle.km_per_day} unit={vehicle.distance_unit} label="When pads, rotors and fluid of {vehicle.name} are due" />
       <div class="row fluid">

@@ -52,11 +52,11 @@
 
   /** True when the key meant something here. */
   function byKey(key: string): boolean {
-    if (question && answers[key]) round.deed(() => "Answered", answers[key]!);
+    if (question && answers[key]) round.action(() => "Answered", answers[key]!);
     else if (entry.text.trim()) return false;
-    else if (keyed[key]) round.deed(...keyed[key]!);
+    else if (keyed[key]) round.action(...keyed[key]!);
     else if (key === "z" && round.content?.device) void send();
-    else if (round.means(place, key)) round.deed(picked, () => round.pick(place, key));
+    else if (round.means(place, key)) round.action(picked, () => round.pick(place, key));
     else return false;
     return true;
   }

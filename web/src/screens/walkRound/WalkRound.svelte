@@ -191,7 +191,7 @@
           {#if !large}
             <div class="row spread">
               <h3>Looked at</h3>
-              <button type="button" class="plain" onclick={() => round.deed(() => "The rest is marked OK", () => round.allInOrder(wheel))}>Everything else OK<kbd>o</kbd></button>
+              <button type="button" class="plain" onclick={() => round.action(() => "The rest is marked OK", () => round.allInOrder(wheel))}>Everything else OK<kbd>o</kbd></button>
             </div>
             <WheelMarks {round} rows={round.rows(wheel)} />
           {/if}

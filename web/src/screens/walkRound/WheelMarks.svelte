@@ -7,7 +7,7 @@
   let { round, rows }: { round: WalkRound; rows: [string, Schemas["LookedAt"], string][] } = $props();
 
   const cautions = $derived(
-    rows.flatMap(([key, item, face]) => item.marks.filter((mark) => round.marks(key).includes(mark.id) && mark.caution).map((mark) => ({ word: mark.word, id: `${key}|${mark.id}`, what: upperFirst([face, item.label.toLowerCase()].filter(Boolean).join(" ") + ": " + mark.label), caution: mark.caution }))),
+    rows.flatMap(([key, item, face]) => item.marks.filter((mark) => round.marks(key).includes(mark.id) && mark.caution).map((mark) => ({ severity: mark.severity, id: `${key}|${mark.id}`, what: upperFirst([face, item.label.toLowerCase()].filter(Boolean).join(" ") + ": " + mark.label), caution: mark.caution }))),
   );
 </script>
 
@@ -17,14 +17,14 @@
       <span class="what">{face ? `${upperFirst(face)} ${item.label.toLowerCase()}` : item.label}</span>
       <span class="chips">
         {#each item.marks as mark (mark.id)}
-          <button type="button" class="chip {mark.word ?? ''}" aria-pressed={round.marks(key).includes(mark.id)} onclick={() => round.toggleMark(key, item, mark)}>{mark.label}</button>
+          <button type="button" class="chip {mark.severity ?? ''}" aria-pressed={round.marks(key).includes(mark.id)} onclick={() => round.toggleMark(key, item, mark)}>{mark.label}</button>
         {/each}
       </span>
     </div>
   {/each}
 </div>
 {#each cautions as caution (caution.id)}
-  <p class="caution {caution.word}" role="alert"><strong>{caution.what}.</strong> {caution.caution}</p>
+  <p class="caution {caution.severity}" role="alert"><strong>{caution.what}.</strong> {caution.caution}</p>
 {/each}
 
 <style>
@@ -33,7 +33,7 @@
   .what { font-size: 0.9375rem; line-height: 1.2; color: var(--quiet); }
   .chips { display: flex; flex-wrap: wrap; gap: 0.3rem; }
   .chip { min-height: 36px; padding: 0 0.65rem; border: 1px solid var(--line); background: var(--sheet); color: inherit; font: inherit; font-size: 0.9375rem; cursor: pointer; border-radius: 2px; }
-  .chip[aria-pressed="true"] { border-color: currentColor; box-shadow: inset 0 0 0 1px currentColor, inset 0 -4px currentColor; font-weight: 600; color: var(--in-hand); }
+  .chip[aria-pressed="true"] { border-color: currentColor; box-shadow: inset 0 0 0 1px currentColor, inset 0 -4px currentColor; font-weight: 600; color: var(--good); }
   .chip.watch[aria-pressed="true"] { color: var(--watch); }
   .chip.plan[aria-pressed="true"] { color: var(--plan); }
   .chip.stop[aria-pressed="true"] { color: var(--stop); }

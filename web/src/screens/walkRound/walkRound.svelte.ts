@@ -65,7 +65,7 @@ export class WalkRound extends RoundQuestions {
   }
 
   /** Does something that can be taken back at once. */
-  deed(said: () => string, change: () => void): void {
+  action(said: () => string, change: () => void): void {
     const before = $state.snapshot(this.content) as Content;
     change();
     this.undoable = { said: said(), back: () => this.#putBack(before) };

@@ -3,26 +3,26 @@
   import { day, position, rough, upperFirst } from "../../format/words";
 
   /** What to measure next, and how what was said before turned out. */
-  let { sureness, unit }: { sureness: Schemas["Sureness"]; unit: Schemas["DistanceUnit"] } = $props();
+  let { quality, unit }: { quality: Schemas["ForecastQuality"]; unit: Schemas["DistanceUnit"] } = $props();
   // The best instrument for each choice of positions; all of them at once only where that gains something over one.
   const useful = $derived.by(() => {
     const kept: Schemas["Worth"][] = [];
-    for (const worth of [...sureness.worth].sort((one, other) => one.positions.length - other.positions.length || other.narrows - one.narrows)) {
+    for (const worth of [...quality.worth].sort((one, other) => one.positions.length - other.positions.length || other.narrows - one.narrows)) {
       const same = kept.some((other) => other.positions.join() === worth.positions.join());
       const covered = worth.positions.length > 1 && kept.some((other) => other.narrows > 0.9 * worth.narrows);
       if (worth.narrows >= 0.03 && worth.narrows_km >= 100 && !same && !covered) kept.push(worth);
     }
     return kept.sort((one, other) => other.narrows - one.narrows).slice(0, 4);
   });
-  const garage = $derived(sureness.hindsight.garage);
+  const garage = $derived(quality.backtest.garage);
 
   function which(worth: Schemas["Worth"]): string {
     return worth.positions.length > 1 ? `all ${worth.positions.length} pads` : `the ${position(worth.positions[0]!)} pad`;
   }
 
   function outcome(forecast: Schemas["ForecastGiven"]): string {
-    if (forecast.was_km !== null) return `was ${rough(forecast.was_km, unit)}: ${forecast.held ? "inside" : "outside"}${forecast.late ? "; the look was too late" : ""}`;
-    return forecast.held === false ? `lasted more than ${rough(forecast.at_least_km, unit)}: outside` : `open${forecast.at_least_km > 99 ? `, ${rough(forecast.at_least_km, unit)} so far` : ""}`;
+    if (forecast.was_km !== null) return `was ${rough(forecast.was_km, unit)}: ${forecast.interval_covered ? "inside" : "outside"}${forecast.late ? "; the look was too late" : ""}`;
+    return forecast.interval_covered === false ? `lasted more than ${rough(forecast.at_least_km, unit)}: outside` : `open${forecast.at_least_km > 99 ? `, ${rough(forecast.at_least_km, unit)} so far` : ""}`;
   }
 </script>
 
@@ -41,27 +41,27 @@
   </section>
   <section class="sheet">
     <h2>How earlier forecasts did</h2>
-    {#if sureness.hindsight.forecasts.length}
+    {#if quality.backtest.forecasts.length}
       <div class="scroll">
         <table>
           <thead><tr><th>On</th><th>It said (8 in 10)</th><th>It came</th></tr></thead>
           <tbody>
-            {#each sureness.hindsight.forecasts as forecast, at (at)}
+            {#each quality.backtest.forecasts as forecast, at (at)}
               <tr>
                 <td>{day(forecast.date)}{#if forecast.afterwards}<span class="quiet" title="worked out afterwards from what was known that day">*</span>{/if}</td>
                 <td>{rough(forecast.low_km, unit)} to {rough(forecast.high_km, unit)}</td>
-                <td class:missed={forecast.held === false}>{upperFirst(outcome(forecast))}</td>
+                <td class:missed={forecast.interval_covered === false}>{upperFirst(outcome(forecast))}</td>
               </tr>
             {/each}
           </tbody>
         </table>
       </div>
-      {#if sureness.hindsight.forecasts.some((forecast) => forecast.afterwards)}<p class="quiet">* worked out afterwards from what was known that day</p>{/if}
+      {#if quality.backtest.forecasts.some((forecast) => forecast.afterwards)}<p class="quiet">* worked out afterwards from what was known that day</p>{/if}
     {:else}
       <p>Forecasts are kept from the first look-over on. When pads reach their limit you see here what was said, and how it came.</p>
     {/if}
     <p>
-      {#if garage.known}Over your garage {garage.held} of {garage.known} forecasts held whose end is known; 8 in 10 should.{:else}No forecast of your garage has met its end yet.{/if}
+      {#if garage.known}Over your garage {garage.covered} of {garage.known} forecasts held whose end is known; 8 in 10 should.{:else}No forecast of your garage has met its end yet.{/if}
     </p>
   </section>
 </div>

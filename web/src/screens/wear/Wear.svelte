@@ -23,10 +23,10 @@
     wear.load(() => api.wear(axle, asked));
   });
 
-  const sureness = new Loader<Schemas["Sureness"]>();
+  const quality = new Loader<Schemas["ForecastQuality"]>();
   $effect(() => {
     const axle = id;
-    sureness.load(() => api.sureness(axle));
+    quality.load(() => api.forecastQuality(axle));
   });
 
   const value = $derived(wear.value);
@@ -96,12 +96,12 @@
       </section>
     {/if}
 
-    {#if axle.pads_life && sureness.value}
+    {#if axle.pads_life && quality.value}
       <section class="sheet">
         <h2>What if?</h2>
-        {#key id}<WhatIf axle={id} sides={axle.sides} {unit} {today} {limit} kmPerDay={value.km_per_day} choices={sureness.value.choices} />{/key}
+        {#key id}<WhatIf axle={id} sides={axle.sides} {unit} {today} {limit} kmPerDay={value.km_per_day} choices={quality.value.choices} />{/key}
       </section>
-      <ForecastQuality sureness={sureness.value} {unit} />
+      <ForecastQuality quality={quality.value} {unit} />
     {/if}
 
     {#if value.components.length}

@@ -16,9 +16,9 @@
   const fault = (field: string) => refused?.faults.find((each) => each.field === field)?.message ?? "";
   const range = $derived(instrument.least || instrument.most ? `${instrument.least ?? "?"} to ${instrument.most ?? "?"} ${instrument.unit}` : "range not known");
 
-  async function act(deed: () => Promise<unknown>) {
+  async function act(action: () => Promise<unknown>) {
     try {
-      await deed();
+      await action();
       [refused, checking] = [null, false];
       onchange();
     } catch (error) {

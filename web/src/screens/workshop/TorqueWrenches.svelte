@@ -13,9 +13,9 @@
   const fault = (field: string) => refused?.faults.find((each) => each.field === field)?.message ?? "";
   const fields: [keyof typeof blank, string][] = [["least", "From"], ["most", "To"], ["graduation", "Smallest step"], ["length_mm", "Length, drive to grip (mm)"]];
 
-  async function act(deed: () => Promise<unknown>) {
+  async function act(action: () => Promise<unknown>) {
     try {
-      await deed();
+      await action();
       refused = null;
       onchange();
       return true;

@@ -6,10 +6,10 @@ module Graver
   module Service
     module Axles
       # What the owner has noted of the time ahead of a vehicle: trips, other driving, inspections.
-      class PlansAhead
+      class PlannedEvents
         include Base::FieldFaults
 
-        # rows: [Storage::AheadRow]; trips, changes as the core wants them; inspections: [Storage::AheadRow]
+        # rows: [Storage::PlannedEvent]; trips, changes as the core wants them; inspections: [Storage::PlannedEvent]
         Planned = Core::Value.define(:rows, :trips, :changes, :inspections)
         NOTHING = Planned.new(rows: [], trips: [], changes: [], inspections: [])
         DAYS_A_YEAR = 365.25
@@ -27,7 +27,7 @@ module Graver
 
         # [Storage::Vehicle] -> { vehicle id => Planned }
         def of(vehicles)
-          rows = @store.ahead.of_vehicles(vehicles.map(&:id))
+          rows = @store.planned_events.of_vehicles(vehicles.map(&:id))
           vehicles.to_h { |vehicle| [vehicle.id, planned(rows.fetch(vehicle.id, []))] }
         end
 
@@ -40,12 +40,12 @@ module Graver
           row = row(given, vehicle)
           raise_faults
 
-          @store.transaction { @store.ahead.add(vehicle.id, row, at: @context.now) }
+          @store.transaction { @store.planned_events.add(vehicle.id, row, at: @context.now) }
         end
 
         # -> vehicle id. Raise NotFound.
-        def remove(id) = @store.transaction { @store.ahead.remove(id, at: @context.now) }
-        def restore(id) = @store.transaction { @store.ahead.restore(id) }
+        def remove(id) = @store.transaction { @store.planned_events.remove(id, at: @context.now) }
+        def restore(id) = @store.transaction { @store.planned_events.restore(id) }
 
         private
 

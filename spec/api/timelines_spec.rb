@@ -3,13 +3,13 @@
 require "icalendar"
 require_relative "../support/api_helper"
 
-RSpec.describe "The road ahead in the API" do
+RSpec.describe "The timeline in the API" do
   include ApiHelper
 
-  def road = ask(:get, "/vehicles/#{car["id"]}/road")
-  def kinds(road) = road["events"].map { |event| event["kind"] }
+  def timeline = ask(:get, "/vehicles/#{car["id"]}/timeline")
+  def kinds(timeline) = timeline["events"].map { |event| event["kind"] }
   def all_pads(*values, axle: front) = [%w[left inner], %w[left outer], %w[right inner], %w[right outer]].zip(values).map { |(side, pad), value| pad(value, side:, pad:, axle:) }
-  def plan(**given) = ask(:post, "/vehicles/#{car["id"]}/ahead", given)
+  def plan(**given) = ask(:post, "/vehicles/#{car["id"]}/planned-events", given)
   def wear = ask(:get, "/axles/#{front}/wear")["axle"]["pads_life"]
   def what_if(query = "") = ask(:get, "/axles/#{front}/what-if#{query}")
 
@@ -20,23 +20,23 @@ RSpec.describe "The road ahead in the API" do
   end
 
   it "says what is due when, in the order of days" do
-    expect(kinds(road)).to include("look", "due", "order")
-    expect(road["events"].map { |event| event["date"] }).to eq(road["events"].map { |event| event["date"] }.sort)
-    order, due = %w[order due].map { |kind| Date.iso8601(road["events"].find { |event| event["kind"] == kind }["date"]) }
+    expect(kinds(timeline)).to include("look", "due", "order")
+    expect(timeline["events"].map { |event| event["date"] }).to eq(timeline["events"].map { |event| event["date"] }.sort)
+    order, due = %w[order due].map { |kind| Date.iso8601(timeline["events"].find { |event| event["kind"] == kind }["date"]) }
     expect((due - order).to_i).to eq(7)
-    expect(road["sessions"].map { |session| session["axles"] }).to eq([["front"]])
+    expect(timeline["sessions"].map { |session| session["axles"] }).to eq([["front"]])
   end
 
   it "lets a trip, another commute and a harder one enter the forecast, and takes them back" do
     before = wear
     plan(kind: "trip", name: "Over the pass", from: "2026-06-01", to: "2026-06-14", distance: "4,000".delete(","), wear_factor: "2")
     expect(status).to eq(201)
-    expect(road["planned"].first).to include("kind" => "trip", "distance" => "4000", "wear_factor" => "2")
+    expect(timeline["planned"].first).to include("kind" => "trip", "distance" => "4000", "wear_factor" => "2")
     expect(wear["distance_km"]["p50"]).to be < before["distance_km"]["p50"]
     expect(wear["date"]["p50"]).to be < before["date"]["p50"]
-    ask(:delete, "/ahead/#{road["planned"].first["id"]}")
+    ask(:delete, "/planned-events/#{timeline["planned"].first["id"]}")
     expect(wear).to eq(before)
-    ask(:delete, "/ahead/999")
+    ask(:delete, "/planned-events/999")
     expect(status).to eq(404)
     plan(kind: "driving", from: "2026-05-16", distance: "60000")
     expect(wear["distance_km"]).to eq(before["distance_km"])
@@ -49,7 +49,7 @@ RSpec.describe "The road ahead in the API" do
       job = context.store.jobs.add(axle_id: front, procedure: "pads", planned_for: nil, at: "t")
       context.store.jobs.record_event(job.id, "finished", { day:, hours: nil, spent: 0.0, parts: [], sets: [], estimate: nil, look_over: nil }, at: "t")
     end
-    nuts = -> { road["events"].select { |event| event["kind"] == "retorque" } }
+    nuts = -> { timeline["events"].select { |event| event["kind"] == "retorque" } }
     expect(nuts.call).to be_empty
     finished.call("2026-05-15")
     expect(nuts.call).to contain_exactly(include("text" => "Wheel nuts of the front axle again, 80 to 160 km after the job", "date" => be_between("2026-05-16", "2026-05-18")))
@@ -61,9 +61,9 @@ RSpec.describe "The road ahead in the API" do
 
   it "looks at new pads soon, and no more once they were read" do
     ask(:post, look_overs, look_over("2026-05-16", "75240", { axle: front, part: "pad", event: "fit" }))
-    expect(road["events"].find { |event| event["kind"] == "first_reading" }).to include("text" => include("First reading of the new front pads"), "date" => be > "2026-05-16")
+    expect(timeline["events"].find { |event| event["kind"] == "first_reading" }).to include("text" => include("First reading of the new front pads"), "date" => be > "2026-05-16")
     ask(:post, look_overs, look_over("2026-05-16", "75240", *all_pads("10.9", "11.0", "10.9", "11.0")))
-    expect(kinds(road)).not_to include("first_reading")
+    expect(kinds(timeline)).not_to include("first_reading")
   end
 
   it "names every field that cannot be" do
@@ -76,7 +76,7 @@ RSpec.describe "The road ahead in the API" do
     expect(refused.call(kind: "inspection", from: "2020-01-01")).to eq([422, ["from"]])
     expect(refused.call(kind: "driving", from: "2026-06-10", distance: "-5")).to eq([422, ["distance"]])
     expect(refused.call(kind: "holiday", from: "2026-06-10")).to eq([422, ["kind"]])
-    expect(road["planned"]).to be_empty
+    expect(timeline["planned"]).to be_empty
   end
 
   it "takes the odometer of a day for the driving, and refuses one that runs back" do
@@ -89,10 +89,10 @@ RSpec.describe "The road ahead in the API" do
 
   it "schedules as the owner likes it" do
     ask(:put, "/schedule", { lead_days: 21, comfort_percent: 20 })
-    order, due = %w[order due].map { |kind| Date.iso8601(road["events"].find { |event| event["kind"] == kind }["date"]) }
+    order, due = %w[order due].map { |kind| Date.iso8601(timeline["events"].find { |event| event["kind"] == kind }["date"]) }
     expect((due - order).to_i).to eq(21)
     expect(fields(ask(:put, "/schedule", { comfort_percent: 90 }))).to eq("comfort_percent" => "out_of_range")
-    expect(road["choices"].to_h { |choice| choice.values_at("id", "value") }).to include("lead_days" => 21, "comfort_percent" => 20, "combine_km" => 5000)
+    expect(timeline["choices"].to_h { |choice| choice.values_at("id", "value") }).to include("lead_days" => 21, "comfort_percent" => 20, "combine_km" => 5000)
   end
 
   # RFC 5545, read back by a parser library; lines of at most 75 octets ended by CR LF (3.1).
@@ -104,7 +104,7 @@ RSpec.describe "The road ahead in the API" do
     expect(text.lines.map { |line| line.chomp.bytesize }.max).to be <= 75
     expect(text.lines).to all(end_with("\r\n"))
     calendar = Icalendar::Calendar.parse(text).first
-    expect(calendar.events.map { |event| event.dtstart.to_date.iso8601 }.sort).to eq(road["events"].map { |event| event["date"] }.sort)
+    expect(calendar.events.map { |event| event.dtstart.to_date.iso8601 }.sort).to eq(timeline["events"].map { |event| event["date"] }.sort)
     expect(calendar.events.map { |event| event.uid.to_s }.uniq.length).to eq(calendar.events.length)
     expect(calendar.events.map { |event| event.summary.to_s }).to include(/Yearly; with, "signs" and/)
     get("/api/v1/calendar.ics", {}, { "HTTP_HOST" => "127.0.0.1" })
@@ -127,18 +127,18 @@ RSpec.describe "The road ahead in the API" do
   end
 
   it "keeps each forecast and holds it against what came of it" do
-    sureness = ask(:get, "/axles/#{front}/sureness")
+    sureness = ask(:get, "/axles/#{front}/forecast-quality")
     expect(sureness["worth"].first["narrows"]).to be_between(0, 1)
-    expect(sureness["hindsight"]["forecasts"]).to match([include("date" => "2026-05-10", "was_km" => nil, "held" => nil, "afterwards" => true)])
+    expect(sureness["backtest"]["forecasts"]).to match([include("date" => "2026-05-10", "was_km" => nil, "interval_covered" => nil, "afterwards" => true)])
     ask(:post, look_overs, look_over("2026-05-16", "90000", *all_pads("2.4", "3.6", "3.3", "3.6")).merge(odometer: { value: "90000", keep: true }))
-    first = ask(:get, "/axles/#{front}/sureness")["hindsight"]
+    first = ask(:get, "/axles/#{front}/forecast-quality")["backtest"]
     # 6.6 at 75,000 and 2.4 at 90,000: 3 mm was met 12,857 km after the forecast
-    expect(first["forecasts"].last).to include("was_km" => be_within(2).of(12_857), "held" => true, "late" => false)
+    expect(first["forecasts"].last).to include("was_km" => be_within(2).of(12_857), "interval_covered" => true, "late" => false)
     expect(first["garage"]).to include("known" => be >= 1)
   end
 
   it "gives the whole garage on one scale", :demo do
-    roads = ask(:get, "/roads")["vehicles"]
+    roads = ask(:get, "/timelines")["vehicles"]
     expect(roads.map { |line| line["vehicle_name"] }).to include("Juniper", "Mule", "Thistle", "Wren")
     expect(roads.flat_map { |line| kinds(line) }.uniq).to include("look", "due", "order", "fluid", "job")
     expect(roads.find { |line| line["vehicle_name"] == "Thistle" }["events"].find { |event| event["kind"] == "fluid" }["text"]).to include("overdue")

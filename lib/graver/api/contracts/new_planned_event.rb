@@ -4,7 +4,7 @@ module Graver
   module API
     module Contracts
       # Something that lies ahead: a trip, other driving, an inspection.
-      class PlannedAhead < Contract
+      class NewPlannedEvent < Contract
         json do
           required(:kind).filled(:string, included_in?: %w[trip driving inspection])
           required(:from).value(:string, max_size?: 20)

@@ -4,21 +4,21 @@ module Graver
   module API
     module Serializers
       # What lies ahead of a vehicle, and the household's wishes about it.
-      class Roads
+      class Timelines
         def initialize(knowledge)
           @knowledge = knowledge
         end
 
         # Service::Forecast::Timeline::View, chosen: { choice => number }
-        def call(road, chosen)
-          { **line(road), sessions: road.sessions.map { |session| session(session) }, choices: choices(chosen), planned: planned(road),
+        def call(timeline, chosen)
+          { **line(timeline), sessions: timeline.sessions.map { |session| session(session) }, choices: choices(chosen), planned: planned(timeline),
                           entries: @knowledge.schedule.fetch("entries").map { |kind, entry| { kind:, label: entry["label"], note: entry["note"] } } }
         end
 
-        # One vehicle on the garage's road.
-        def line(road)
-          vehicle = road.overview.vehicle
-          { vehicle_id: vehicle.id, vehicle_name: vehicle.name, distance_unit: vehicle.distance_unit, events: road.events.map { |event| event(event) } }
+        # One vehicle on the garage's timeline.
+        def line(timeline)
+          vehicle = timeline.overview.vehicle
+          { vehicle_id: vehicle.id, vehicle_name: vehicle.name, distance_unit: vehicle.distance_unit, events: timeline.events.map { |event| event(event) } }
         end
 
         private
@@ -37,8 +37,8 @@ module Graver
           end
         end
 
-        def planned(road)
-          road.overview.axles.first.file.ahead.rows.map do |row|
+        def planned(timeline)
+          timeline.overview.axles.first.file.planned.rows.map do |row|
             { id: row.id, kind: row.kind, name: row.name, from: row.from_on.iso8601, to: row.to_on&.iso8601, distance: row.distance, unit: row.unit, wear_factor: row.wear_factor }
           end
         end

@@ -2,14 +2,14 @@
 
 require_relative "../support/browser_helper"
 
-RSpec.describe "The road ahead in the browser", :demo do
+RSpec.describe "The timeline in the browser", :demo do
   include BrowserHelper
 
-  it "plans a trip with its faults by field, shows it on the road, takes it away and puts it back" do
+  it "plans a trip with its faults by field, shows it on the timeline, takes it away and puts it back" do
     page.visit "/#/vehicles/1"
     expect(page).to have_css("h1", text: "Juniper")
     type "r"
-    expect(page).to have_css("h1", text: "The road ahead").and have_text("Next look-over:")
+    expect(page).to have_css("h1", text: "Timeline").and have_text("Next look-over:")
     page.fill_in "Name", with: "To the sea"
     page.fill_in "From", with: Date.new(2026, 7, 1)
     page.fill_in "To", with: Date.new(2026, 6, 1)
@@ -28,7 +28,7 @@ RSpec.describe "The road ahead in the browser", :demo do
   end
 
   it "changes the rule for one session, and asks about an odometer that runs away" do
-    page.visit "/#/vehicles/4/road"
+    page.visit "/#/vehicles/4/timeline"
     expect(page).to have_css("li", text: /front and rear|rear and front/).or have_css("li", text: "no other axle is near")
     before = page.all(".sessions li").length
     page.fill_in "Jobs this near in distance are one session (km)", with: before == 1 ? "0" : "30000"

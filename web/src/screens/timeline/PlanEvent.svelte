@@ -12,7 +12,7 @@
   /** Notes a trip, other driving or an inspection. */
   let { vehicle, unit, today, kinds, done }: Props = $props();
   const blank = { name: "", from: "", to: "", distance: "", wear_factor: "" };
-  let kind = $state<Schemas["PlannedAhead"]["kind"]>("trip");
+  let kind = $state<Schemas["NewPlannedEvent"]["kind"]>("trip");
   let typed = $state({ ...blank });
   let refused = $state<Refusal | null>(null);
   const fault = (field: string) => refused?.faults.find((each) => each.field === field)?.message ?? "";
@@ -20,7 +20,7 @@
   async function save(event: SubmitEvent) {
     event.preventDefault();
     try {
-      await api.planAhead(vehicle, { kind, unit, ...typed });
+      await api.planEvent(vehicle, { kind, unit, ...typed });
       [typed, refused] = [{ ...blank }, null];
       done();
     } catch (error) {

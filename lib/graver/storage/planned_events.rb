@@ -5,7 +5,7 @@ require "date"
 module Graver
   module Storage
     # Trips, other driving and inspections that lie ahead, as entered. What is taken away stays on file.
-    class Ahead
+    class PlannedEvents
       def initialize(database)
         @table = database[:ahead]
       end
@@ -25,7 +25,7 @@ module Graver
         @table.first(id:)[:vehicle_id]
       end
 
-      # { vehicle id => [AheadRow] } by day
+      # { vehicle id => [PlannedEvent] } by day
       def of_vehicles(vehicle_ids)
         @table.where(vehicle_id: vehicle_ids, removed_at: nil).order(:from_on, :id).map { |row| record(row) }.group_by(&:vehicle_id)
       end
@@ -33,7 +33,7 @@ module Graver
       private
 
       def record(row)
-        AheadRow.new(**row.slice(:id, :vehicle_id, :kind, :name, :distance, :unit, :wear_factor), from_on: Date.iso8601(row[:from_on]), to_on: row[:to_on] && Date.iso8601(row[:to_on]))
+        PlannedEvent.new(**row.slice(:id, :vehicle_id, :kind, :name, :distance, :unit, :wear_factor), from_on: Date.iso8601(row[:from_on]), to_on: row[:to_on] && Date.iso8601(row[:to_on]))
       end
     end
   end

@@ -1,0 +1,8 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    # A file instead of JSON. type: its media type; body: its bytes; disposition: the header, or nil to show it in place
+    Download = Struct.new(:type, :body, :disposition, keyword_init: true)
+  end
+end

@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+require "json"
+
+module Graver
+  module API
+    # One request as a resource sees it: what was asked, and what came with it.
+    class Exchange
+      LARGEST_BODY_BYTES = 256 * 1024
+      # A character no text of an owner has, raw or escaped; SQLite would cut the text there.
+      NUL = /\u0000|\\u0000/
+      MOST_NESTED = 20
+      WHOLE_NUMBER = /\A\d{1,15}\z/
+
+      attr_reader :context, :params
+
+      # context: Service::Base::Context of this request; request: Rack::Request
+      def initialize(context, request, params)
+        @context = context
+        @request = request
+        @params = params
+      end
+
+      # A whole number in the address. Raises NotFound for anything else: there is nothing at such an address.
+      def number(name, missing: "there is nothing at this address")
+        params[name].to_s.match?(WHOLE_NUMBER) ? params[name].to_i : raise(NotFound, missing)
+      end
+
+      # The body, held to a contract -> Hash with symbol keys. Raises InvalidEntry, Malformed, TooLarge.
+      def payload(contract) = contract.check(parsed)
+
+      # The body as JSON. Raises Malformed, TooLarge.
+      def parsed
+        raise Malformed, "send JSON (application/json)" unless @request.media_type == "application/json"
+
+        text = bytes(LARGEST_BODY_BYTES).force_encoding(Encoding::UTF_8)
+        raise Malformed, "that is not text we can read (UTF-8)" unless text.valid_encoding? && !text.match?(NUL)
+
+        content = JSON.parse(text, max_nesting: MOST_NESTED)
+        content.is_a?(Hash) ? content : raise(Malformed, "that is not a JSON object")
+      rescue JSON::ParserError
+        raise Malformed, "that is not JSON"
+      end
+
+      # The body's bytes. Raises TooLarge.
+      def bytes(most)
+        raise TooLarge, "that is too much at once" if @request.content_length.to_i > most
+
+        text = @request.body&.read(most + 1).to_s.dup
+        text.bytesize > most ? raise(TooLarge, "that is too much at once") : text
+      end
+    end
+  end
+end

@@ -1,0 +1,51 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Resources
+      # What is known, read and believed of one axle.
+      class Axles < Resource
+        get "/axles/:id/brake-data", :brake_data
+        post "/axles/:id/brake-data", :record_brake_data
+        get "/axles/:id/brake-data/proposals", :brake_data_proposals
+        get "/axles/:id/wear", :wear
+        get "/axles/:id/what-if", :what_if
+        get "/axles/:id/forecast-quality", :forecast_quality
+        get "/axles/:id/torque-settings", :torque_settings
+
+        SUPPOSITIONS = %i[year_distance use factor freed pads pads_mm].freeze
+        LONGEST_SUPPOSITION = 40
+
+        def brake_data = Serializers::BrakeData.new(knowledge).call(Service::Household::BrakeDataSheet.new(context).call(id))
+
+        def record_brake_data
+          Service::Household::RecordBrakeData.new(context).call(id, payload(Contracts::BrakeDataEntries).fetch(:entries))
+          brake_data
+        end
+
+        # from: the axle to copy from; without it, what is usual for the caliper.
+        def brake_data_proposals
+          proposals = Service::Household::BrakeDataProposals.new(context)
+          from = params["from"].to_s
+          found = from.match?(Exchange::WHOLE_NUMBER) ? proposals.copy(id, from.to_i) : proposals.template(id)
+          found.to_h
+        end
+
+        def wear = Serializers::Wear.new(knowledge).call(Service::Overview::AxleOverview.new(context).call(record, limit_mm:))
+        def what_if = Serializers::Outlooks.new(knowledge).what_if(Service::Forecast::WhatIf.new(context).call(record, suppositions, limit_mm:))
+        def forecast_quality = Serializers::Outlooks.new(knowledge).quality(Service::Forecast::Quality.new(context).call(id))
+
+        def torque_settings
+          settings = Service::Workshop::TorqueWrenches.new(context).settings(id, params["extension_mm"])
+          { settings: settings.map { |fastener, choice| { fastener:, wrench: Serializers::TorqueWrenches.choice(choice) } } }
+        end
+
+        private
+
+        def record = @record ||= Service::Axles::AxleRecords.new(context).find(id)
+        def limit_mm = Service::Overview::AskedLimit.call(record, params["limit_mm"])
+        def suppositions = SUPPOSITIONS.to_h { |key| [key, params[key.to_s].to_s[0, LONGEST_SUPPOSITION]] }
+      end
+    end
+  end
+end

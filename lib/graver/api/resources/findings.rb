@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Resources
+      # What the readings mean, a shop's claim held against them, and questions about what was noticed on the road.
+      class Findings < Resource
+        get "/vehicles/:id/findings", :findings
+        post "/vehicles/:id/claims", :check_claim
+        put "/schools", :choose_schools
+        get "/symptoms", :symptoms
+        post "/vehicles/:id/symptoms", :answer_symptom
+
+        def findings = serializer.call(judging.call(id), schools.chosen, context.today)
+        def check_claim = serializer.claim(*judging.claim(id, payload(Contracts::Claim)))
+        def choose_schools = { schools: schools.choose(payload(Contracts::SchoolChoice)) }
+        def symptoms = Serializers::Symptoms.new(knowledge).all
+
+        def answer_symptom
+          given = payload(Contracts::Symptom)
+          answers = given.fetch(:answers, {}).transform_keys(&:to_s)
+          Serializers::Symptoms.new(knowledge).outcome(Service::Judging::Symptoms.new(context).call(id, { symptom: given[:symptom], answers: }))
+        end
+
+        private
+
+        def serializer = Serializers::Findings.new(knowledge)
+        def judging = Service::Judging::Findings.new(context)
+        def schools = Service::Axles::Schools.new(context)
+      end
+    end
+  end
+end

@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Resources
+      # The catalogue, the garage and its vehicles; what lies in the bin.
+      class Household < Resource
+        get "/health", :health
+        get "/catalogue", :catalogue
+        get "/garage", :garage
+        post "/vehicles", :add_vehicle, 201
+        get "/vehicles/:id", :vehicle
+        patch "/vehicles/:id", :change_vehicle
+        post "/vehicles/:id/fluid-renewals", :renew_fluid, 201
+        get "/bin", :bin
+
+        def health = { status: context.reachable? ? "ok" : "down" }
+        def catalogue = Serializers::Catalogue.new(knowledge).call(context.today)
+        def garage = Serializers::Vehicles.new(knowledge).garage(overviews.all, context.today)
+        def add_vehicle = vehicle(Service::Household::AddVehicle.new(context).call(payload(Contracts::NewVehicle)).id)
+        def vehicle(of = id) = Serializers::Vehicles.new(knowledge).call(overviews.find(of))
+
+        def change_vehicle
+          Service::Household::ChangeVehicle.new(context).call(id, payload(Contracts::VehicleChange))
+          vehicle
+        end
+
+        def renew_fluid
+          Service::Household::RecordFluidRenewal.new(context).call(id, payload(Contracts::DateAndOdometer))
+          vehicle
+        end
+
+        def bin = Serializers::Bin.new(knowledge).call(Service::Household::Bin.new(context).contents)
+
+        private
+
+        def overviews = Service::Overview::VehicleOverviews.new(context)
+      end
+    end
+  end
+end

@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Resources
+      # Jobs from the first proposal to the end.
+      class Jobs < Resource
+        get "/axles/:id/job-plan", :proposed_job
+        post "/axles/:id/jobs", :plan_job, 201
+        get "/jobs/:id", :job
+        patch "/jobs/:id", :change_job
+        put "/jobs/:id/scope", :change_scope
+        post "/jobs/:id/finish", :finish_job
+        post "/jobs/:id/restore", :restore_job
+        post "/jobs/:id/ticks", :tick
+        post "/jobs/:id/otherwise", :do_otherwise
+        post "/jobs/:id/cleared", :clear_skipped
+        post "/jobs/:id/resolved", :resolve
+        put "/jobs/:id/choices", :choose_part
+        put "/jobs/:id/quote", :quote
+        post "/jobs/:id/notes", :note_step, 201
+        post "/jobs/:id/adjustments", :adjust, 201
+        delete "/jobs/:id/adjustments/:event", :drop_adjustment
+        get "/jobs/:id/sheet.pdf", :sheet
+        get "/jobs/:id/parts.csv", :parts_list
+
+        def proposed_job = shown(plans.proposed(id))
+        def plan_job = answer(planning.plan(id, payload(Contracts::NewJob)[:planned_for]))
+        def job = shown(plans.find(id))
+        def change_job = answer(planning.change(id, **payload(Contracts::JobChange)))
+
+        def change_scope
+          given = payload(Contracts::JobScope)
+          answer(planning.scope(id, given[:axles].transform_keys(&:to_s), (given[:reasons] || {}).transform_keys(&:to_s)))
+        end
+
+        def finish_job = answer(Service::Planning::FinishJob.new(context).call(id, payload(Contracts::JobFinish)))
+        def restore_job = answer(planning.take_back(id))
+        def tick = with(Contracts::Tick) { |given| ticks.tick(id, given[:step], given[:done]) }
+        def do_otherwise = with(Contracts::Otherwise) { |given| ticks.otherwise(id, given[:step], given[:because]) }
+        def clear_skipped = with(Contracts::Cleared) { |given| ticks.clear(id, given[:step]) }
+        def resolve = with(Contracts::Resolved) { |given| planning.resolve(id, given[:item], given[:done]) }
+        def choose_part = with(Contracts::PartChoice) { |given| planning.choose(id, given[:line], given[:supply]) }
+        def quote = with(Contracts::Quote) { |given| planning.quote(id, given[:total]) }
+        def note_step = with(Contracts::StepNote) { |given| planning.note(id, given[:step], given[:text]) }
+        def adjust = with(Contracts::Adjustment) { |given| planning.adjust(id, given) }
+        def drop_adjustment = answer(planning.restore(id, @exchange.number("event", missing: "there is no such change")))
+
+        def sheet
+          Download.new(type: "application/pdf", body: Sheet::JobSheet.call(job, params.fetch("paper", "a4")), disposition: "inline; filename=\"job-#{id}.pdf\"")
+        end
+
+        def parts_list
+          Download.new(type: "text/csv", body: Service::Planning::PartsCsv.call(plans.find(id)), disposition: "attachment; filename=\"parts-job-#{id}.csv\"")
+        end
+
+        private
+
+        def planning = Service::Planning::Jobs.new(context)
+        def ticks = Service::Planning::JobTicks.new(context)
+        def plans = Service::Planning::JobPlan.new(context)
+        def shown(plan) = Serializers::JobPlans.new(knowledge).call(plan)
+        def answer(job) = shown(plans.of_job(job))
+        def with(contract) = answer(yield(payload(contract)))
+      end
+    end
+  end
+end

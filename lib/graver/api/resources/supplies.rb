@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Resources
+      # The owner's own parts, consumables and tools, what things cost, and the parts counter.
+      class Supplies < Resource
+        get "/supplies", :supplies
+        post "/supplies", :add_supply, 201
+        patch "/supplies/:id", :change_supply
+        get "/tools", :tools
+        put "/tools", :own_tool
+        get "/money", :money
+        put "/money", :change_money
+        get "/jobs/:id/offers", :offers
+
+        def supplies
+          rows = stock.shelf.map { |supply, what, unit, place| { supply: Serializers::Shopping.supply(supply), what:, unit:, place: } }
+          { currency: choices.chosen["currency"], rows: }
+        end
+
+        def add_supply = Serializers::Shopping.supply(stock.add(payload(Contracts::NewSupply)))
+        def change_supply = Serializers::Shopping.supply(stock.change(id, payload(Contracts::SupplyChange)))
+        def tools = Serializers::Tools.new(knowledge).call(owned)
+
+        def own_tool
+          given = payload(Contracts::ToolOwned)
+          owned.own(given[:tool], given[:owned])
+          tools
+        end
+
+        def money = choices.chosen
+        def change_money = choices.choose(payload(Contracts::MoneyChange))
+
+        def offers
+          counter = Service::Planning::PartOffers.new(context)
+          found = counter.call(Service::Planning::JobPlan.new(context).find(id), params["line"].to_s)
+          { simulated: counter.simulated?, offers: found.map { |checked| { **checked.offer.to_h, checks: checked.checks.map { |check| Serializers::Shopping.check(check) } } } }
+        end
+
+        private
+
+        def stock = Service::Workshop::Supplies.new(context)
+        def owned = Service::Workshop::OwnedTools.new(context)
+        def choices = Service::Workshop::MoneyChoices.new(context)
+      end
+    end
+  end
+end

@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Resources
+      # What is due when, what is planned, and calendars of it.
+      class Timelines < Resource
+        get "/timelines", :timelines
+        get "/calendar.ics", :calendar
+        get "/vehicles/:id/timeline", :timeline
+        get "/vehicles/:id/calendar.ics", :vehicle_calendar
+        post "/vehicles/:id/planned-events", :plan_event, 201
+        delete "/planned-events/:id", :drop_planned_event
+        post "/planned-events/:id/restore", :restore_planned_event
+        post "/vehicles/:id/odometer", :note_odometer, 201
+        put "/schedule", :change_schedule
+
+        def timelines = { today: context.today.iso8601, vehicles: views(overviews.all).map { |view| serializer.line(view) } }
+        def calendar = ics(views(overviews.all))
+        def timeline(vehicle_id = id) = serializer.call(view(overviews.find(vehicle_id)), schedule.chosen)
+        def vehicle_calendar = ics([view(overviews.find(id))])
+
+        def plan_event
+          planned.add(id, payload(Contracts::NewPlannedEvent))
+          timeline
+        end
+
+        def drop_planned_event = timeline(planned.remove(id))
+        def restore_planned_event = timeline(planned.restore(id))
+
+        def note_odometer
+          Service::Household::RecordOdometer.new(context).call(id, payload(Contracts::DateAndOdometer))
+          timeline
+        end
+
+        def change_schedule = { choices: schedule.choose(payload(Contracts::ScheduleChange)) }
+
+        private
+
+        def overviews = Service::Overview::VehicleOverviews.new(context)
+        def planned = Service::Axles::PlannedEvents.new(context)
+        def schedule = Service::Axles::ScheduleChoices.new(context)
+        def serializer = Serializers::Timelines.new(knowledge)
+        def view(overview) = Service::Forecast::Timeline.new(context).call(overview)
+        def views(overviews) = overviews.map { |overview| view(overview) }
+
+        # Subscribed to by a calendar on the same machine, or saved as a file.
+        def ics(views)
+          Download.new(type: "text/calendar", body: Serializers::Calendar.new.call(views, context.time), disposition: ("attachment; filename=\"brakes.ics\"" if params["save"]))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,59 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Resources
+      # Measuring tools with their zero checks, torque wrenches, and devices.
+      class Workshop < Resource
+        get "/instruments", :instruments
+        post "/instruments", :add_instrument, 201
+        patch "/instruments/:id", :change_instrument
+        post "/instruments/:id/zero-checks", :check_zero, 201
+        post "/instruments/:id/corrections", :correct_zero, 201
+        get "/torque-wrenches", :torque_wrenches
+        post "/torque-wrenches", :add_torque_wrench, 201
+        patch "/torque-wrenches/:id", :change_torque_wrench
+        get "/devices", :devices
+        patch "/devices/:id", :change_device
+        post "/devices/:id/readings", :read_device, 201
+
+        def instruments
+          kinds = knowledge.measurement.fetch("methods").select { |_, method| method.key?("instrument") }
+          { kinds: kinds.map { |id, kind| { id:, label: kind["label"], resolution_mm: kind["resolution_mm"], uncertainty_mm: kind["instrument"] } },
+            instruments: workshop.all.map { |instrument| shown(instrument) } }
+        end
+
+        def add_instrument = shown(workshop.add(payload(Contracts::NewInstrument)))
+        def change_instrument = shown(workshop.change(id, payload(Contracts::InstrumentChange)))
+        def check_zero = shown(workshop.check(id, payload(Contracts::ZeroCheck)))
+
+        # Takes the newest check's offset off the readings it concerns.
+        def correct_zero
+          corrected = workshop.apply(id)
+          { corrected:, instrument: shown(workshop.find(id)) }
+        end
+
+        def torque_wrenches = { wrenches: wrenches.all.map { |wrench| Serializers::TorqueWrenches.row(wrench) } }
+        def add_torque_wrench = Serializers::TorqueWrenches.row(wrenches.add(payload(Contracts::NewTorqueWrench)))
+        def change_torque_wrench = Serializers::TorqueWrenches.row(wrenches.change(id, payload(Contracts::TorqueWrenchChange)))
+        def devices = Serializers::Devices.all(context.devices, Service::Planning::PartOffers.open?(context))
+
+        # The knobs are each device's own, so their names are not known to the contract.
+        def change_device
+          content = @exchange.parsed
+          given = Contracts::DeviceChange.check(content)
+          settings = given[:settings] && content["settings"]
+          Serializers::Devices.one(Service::Measuring::DeviceSettings.new(context).change(params["id"], settings:, connected: given[:connected]))
+        end
+
+        def read_device = Service::Measuring::DeviceReading.new(context).call(params["id"], payload(Contracts::DeviceReading)).to_h
+
+        private
+
+        def workshop = @workshop ||= Service::Axles::Instruments.new(context)
+        def wrenches = Service::Workshop::TorqueWrenches.new(context)
+        def shown(instrument) = Serializers::Instruments.new(knowledge, workshop).call(instrument)
+      end
+    end
+  end
+end

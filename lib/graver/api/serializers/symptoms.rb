@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Serializers
+      # What can be noticed on the road, what is asked about it, and what comes of it.
+      class Symptoms
+        def initialize(knowledge)
+          @knowledge = knowledge
+        end
+
+        def all = { symptoms: @knowledge.symptoms.map { |symptom| { id: symptom["id"], label: symptom["label"], questions: symptom["questions"].map { |question| question(question) } } } }
+
+        # Service::Judging::Symptoms::Outcome
+        def outcome(outcome)
+          findings = Findings.new(@knowledge)
+          { **outcome.to_h.slice(:severity, :sentence, :causes, :measure), tied: outcome.tied.map { |found| findings.finding(found) } }
+        end
+
+        private
+
+        def question(question) = { id: question["id"], text: question["text"], options: question["options"].map { |id, label| { id:, label: } } }
+      end
+    end
+  end
+end

@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Serializers
+      # The trade's tools, and which of them are owned.
+      class Tools
+        def initialize(knowledge)
+          @knowledge = knowledge
+        end
+
+        # Service::Workshop::OwnedTools
+        def call(tools)
+          shown = @knowledge.tools.reject { |tool| tool["by_torque"] }
+          owned, measuring = tools.ids, tools.measuring
+          { tools: shown.map { |tool| tool(tool).merge(owned: owned.include?(tool["id"]), measuring: measuring.include?(tool["id"])) } }
+        end
+
+        private
+
+        def tool(tool) = { **tool.slice("id", "label"), special: tool.fetch("special", false), set: tool.key?("covers") }
+      end
+    end
+  end
+end
