@@ -15,6 +15,6 @@ const noRemoteFonts = {
 export default defineConfig({
   plugins: [svelte(), optimizeCss()],
   css: { postcss: { plugins: [noRemoteFonts] } },
-  build: { target: "es2022", chunkSizeWarningLimit: 1500 },
+  build: { target: "es2022", chunkSizeWarningLimit: 1500, rolldownOptions: { checks: { pluginTimings: false } } },
   server: { proxy: { "/api": "http://127.0.0.1:8321" } },
 });

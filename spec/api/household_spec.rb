@@ -49,7 +49,7 @@ RSpec.describe "The API" do
   end
 
   it "says nothing of the inside when something breaks" do
-    allow(context.store).to receive(:vehicles).and_raise("the secret of the house")
+    allow(context.store).to receive(:repository).and_raise("the secret of the house")
     expect { ask(:get, "/garage") }.to output(/secret/).to_stderr
     expect([status, last_response.body]).to match([500, satisfy { |body| !body.include?("secret") }])
   end

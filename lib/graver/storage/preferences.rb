@@ -10,11 +10,8 @@ module Graver
         @table = database[:preferences]
       end
 
-      # The value, or nil when nothing was chosen yet.
-      def get(key)
-        row = @table.first(key:)
-        row && JSON.parse(row[:value])
-      end
+      # { key => value } of everything chosen so far.
+      def all = @table.select_hash(:key, :value).transform_values { |value| JSON.parse(value) }
 
       def set(key, value) = @table.insert_conflict(:replace).insert(key:, value: JSON.generate(value))
     end

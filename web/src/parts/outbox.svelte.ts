@@ -14,7 +14,7 @@ class Outbox {
   waiting = $state<Waiting[]>(read());
   #sending = false;
   #timer: ReturnType<typeof setTimeout> | null = null;
-  #listeners = new Set<(plan: Schemas["JobPlan"] | null, refusal: Refusal | null) => void>();
+  #listeners = new Set<(progress: Schemas["JobProgress"] | null, refusal: Refusal | null) => void>();
 
   constructor() {
     addEventListener("online", () => void this.send());
@@ -24,7 +24,7 @@ class Outbox {
   of = (job: number, step: string): Waiting | undefined => this.waiting.find((each) => each.job === job && each.step === step);
 
   /** Told of every answer to what was sent late. */
-  listen(listener: (plan: Schemas["JobPlan"] | null, refusal: Refusal | null) => void): () => void {
+  listen(listener: (progress: Schemas["JobProgress"] | null, refusal: Refusal | null) => void): () => void {
     this.#listeners.add(listener);
     return () => this.#listeners.delete(listener);
   }
@@ -54,8 +54,8 @@ class Outbox {
   /** False when the server could not be reached. */
   async #sent(entry: Waiting): Promise<boolean> {
     try {
-      const plan = await api.tick(entry.job, entry.step, entry.done);
-      this.#listeners.forEach((listener) => listener(plan, null));
+      const progress = await api.tick(entry.job, entry.step, entry.done);
+      this.#listeners.forEach((listener) => listener(progress, null));
       return true;
     } catch (error) {
       if (!(error instanceof Refusal)) throw error;

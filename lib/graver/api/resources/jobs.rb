@@ -36,7 +36,11 @@ module Graver
 
         def finish_job = answer(Service::Planning::FinishJob.new(context).call(id, payload(Contracts::JobFinish)))
         def restore_job = answer(planning.take_back(id))
-        def tick = with(Contracts::Tick) { |given| ticks.tick(id, given[:step], given[:done]) }
+        def tick
+          given = payload(Contracts::Tick)
+          Serializers::JobProgress.call(Service::Planning::JobProgress.new(context).call(ticks.tick(id, given[:step], given[:done])))
+        end
+
         def do_otherwise = with(Contracts::Otherwise) { |given| ticks.otherwise(id, given[:step], given[:because]) }
         def clear_skipped = with(Contracts::Cleared) { |given| ticks.clear(id, given[:step]) }
         def resolve = with(Contracts::Resolved) { |given| planning.resolve(id, given[:item], given[:done]) }

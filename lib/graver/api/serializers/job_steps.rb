@@ -14,7 +14,7 @@ module Graver
           ordered = plan.ordered
           @torque = plan.torque
           @wording = Service::Base::Wording.new(plan.overview.vehicle.distance_unit)
-          @waits = waits(plan)
+          @waits = plan.job ? Service::Planning::JobProgress.waits(@knowledge, ordered, plan.job) : {}
           { steps: ordered.placed&.map { |placed| step(placed, plan) },
             dropped: ordered.dropped.map { |placed| { key: placed.key, place: placed.place, text: @wording.trade(placed.step.text), event: ordered.events.fetch(placed.key) } },
             set_aside: ordered.set_aside.map { |adjustment, event, why| { event:, text: "#{said(adjustment)}: #{Service::Planning::OrderFaults.new(@knowledge).sentence(why)}" } } }
@@ -35,17 +35,6 @@ module Graver
           own = (plan.job&.notes || []).select { |note| note["key"] == placed.key }
           { notes: own.map { |note| noted(note) }, last_time: plan.notes.fetch(placed.step.id, []).first(3).map { |note| noted(note) } }
         end
-
-        # { key of an open step => keys of what it waits for } of a job that is under way
-        def waits(plan)
-          return {} unless plan.job && ordered_open?(plan)
-
-          progress = Service::Planning::Steps.new(@knowledge).progress(plan.ordered, plan.job.done)
-          open = plan.ordered.placed.reject { |placed| plan.job.done.include?(placed.key) }
-          open.to_h { |placed| [placed.key, progress.waits_for(placed).first(3).map(&:key)] }
-        end
-
-        def ordered_open?(plan) = plan.ordered.placed && !plan.job.over?
 
         def noted(note) = { text: note["text"], day: note["day"] }
 

@@ -10,14 +10,7 @@ module Graver
         end
 
         # [Storage::Vehicle] -> { vehicle id => [AxleRecord] }
-        def of(vehicles)
-          look_overs = @context.store.look_overs.of_vehicles(vehicles.map(&:id))
-          data = @context.store.brake_data.current_of(vehicles.flat_map { |vehicle| vehicle.axles.map(&:id) })
-          @sources = @context.store.brake_data.by_source_of(vehicles.flat_map { |vehicle| vehicle.axles.map(&:id) })
-          planned = PlannedEvents.new(@context).of(vehicles)
-          @household = AxleRecord::Household.new(knowledge: @context.knowledge, instruments: Instruments.new(@context).core, school_limit_mm: Schools.new(@context).pad_limit_mm)
-          vehicles.to_h { |vehicle| [vehicle.id, files(vehicle, data, look_overs.fetch(vehicle.id, []), planned.fetch(vehicle.id))] }
-        end
+        def of(vehicles) = @context.once([:axle_records, vehicles.map(&:id)]) { fetch(vehicles) }
 
         # Of the whole household.
         def all = of(@context.store.vehicles.all)
@@ -29,6 +22,15 @@ module Graver
         end
 
         private
+
+        def fetch(vehicles)
+          look_overs = @context.store.look_overs.of_vehicles(vehicles.map(&:id))
+          data = @context.store.brake_data.current_of(vehicles.flat_map { |vehicle| vehicle.axles.map(&:id) })
+          @sources = @context.store.brake_data.by_source_of(vehicles.flat_map { |vehicle| vehicle.axles.map(&:id) })
+          planned = PlannedEvents.new(@context).of(vehicles)
+          @household = AxleRecord::Household.new(knowledge: @context.knowledge, instruments: Instruments.new(@context).core, school_limit_mm: Schools.new(@context).pad_limit_mm)
+          vehicles.to_h { |vehicle| [vehicle.id, files(vehicle, data, look_overs.fetch(vehicle.id, []), planned.fetch(vehicle.id))] }
+        end
 
         # What holds for the whole vehicle is kept with its first axle.
         def files(vehicle, data, look_overs, planned)

@@ -13,7 +13,7 @@ module Graver
         end
 
         # { "lead_days" => 7, ... }
-        def chosen = @chosen ||= @choices.transform_values { |choice| choice["value"] }.merge((@context.store.preferences.get(KEY) || {}).slice(*@choices.keys))
+        def chosen = @chosen ||= @choices.transform_values { |choice| choice["value"] }.merge((@context.store.preferences.all[KEY] || {}).slice(*@choices.keys))
 
         # The chance of having passed the limit by the next look, 0 to 1
         def comfort = chosen.fetch("comfort_percent") / 100.0

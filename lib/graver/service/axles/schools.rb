@@ -18,7 +18,7 @@ module Graver
         def self.all(knowledge) = knowledge.schools.slice(*JUDGING).merge(knowledge.schools.fetch("job"))
 
         # { "pads" => "careful", "rotors" => "reuse", "bed_in" => "maker", ... }
-        def chosen = @chosen ||= all.transform_values { |school| school.fetch("default") }.merge((@context.store.preferences.get(KEY) || {}).slice(*all.keys))
+        def chosen = @chosen ||= all.transform_values { |school| school.fetch("default") }.merge((@context.store.preferences.all[KEY] || {}).slice(*all.keys))
 
         # What steps see of the job's schools: ["bed_in.maker", ...]; and what they propose: [[kind, option, work], ...].
         def for_job = chosen.except(*JUDGING).map { |kind, id| "#{kind}.#{id}" }

@@ -10,6 +10,8 @@ module Graver
       class Context
         # Forecasts kept: a household's axles under a few limits, and the lives of pads they could have.
         MOST_OUTLOOKS = 120
+        # Orders of steps and the like, of jobs under way.
+        MOST_PLANS = 40
 
         attr_reader :store, :knowledge, :outlooks, :devices, :counter, :imports_under_way
 
@@ -23,17 +25,29 @@ module Graver
           @counter = counter
           @imports_under_way = {}
           @outlooks = outlooks
+          @plans = LruCache.new(MOST_PLANS)
         end
 
         # True when the records answer; raises otherwise.
         def reachable? = @store.reachable?
-        # The context of one request.
-        def for_request = self
+        # The same for one request, which loads what it needs once.
+        def for_request = dup.tap { |context| context.remember }
+
+        # What the block gives, worked out once in this request until something is changed.
+        def once(key, &) = @store.once(key, &)
+
+        # What the block gives from all that is on file but jobs and drafts, and from the day: kept from one request to the next as
+        # long as both stand. Never nil.
+        def standing(key) = @plans.fetch([@store.revision, today, *key]) { yield }
 
         def today = @today.call
         def time = Time.now.utc
         # Stamp for records, UTC.
         def now = time.iso8601
+
+        protected
+
+        def remember = @store = Storage::RequestStore.new(@store)
       end
     end
   end

@@ -13,7 +13,7 @@ module Graver
         end
 
         def fetch(key)
-          kept = @lock.synchronize { @answers[key] }
+          kept = @lock.synchronize { touched(key) }
           return kept if kept
 
           yield.tap { |answer| @lock.synchronize { keep(key, answer) } }
@@ -22,6 +22,12 @@ module Graver
         def clear = @lock.synchronize { @answers.clear }
 
         private
+
+        # What was asked for last goes last.
+        def touched(key)
+          kept = @answers.delete(key)
+          @answers[key] = kept if kept
+        end
 
         def keep(key, answer)
           @answers.shift if @answers.length >= @most

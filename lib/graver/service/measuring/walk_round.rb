@@ -28,7 +28,7 @@ module Graver
         end
 
         # { start:, direction:, within: }: the owner's, else as the knowledge has it.
-        def order = { **@knowledge.walk_round.fetch("order").transform_keys(&:to_sym), **(@context.store.preferences.get(ORDER) || {}).transform_keys(&:to_sym) }
+        def order = { **@knowledge.walk_round.fetch("order").transform_keys(&:to_sym), **(@context.store.preferences.all[ORDER] || {}).transform_keys(&:to_sym) }
 
         # Raises InvalidEntry.
         def remember(given)

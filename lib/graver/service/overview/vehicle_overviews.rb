@@ -18,7 +18,7 @@ module Graver
         def all = overviews(@context.store.vehicles.all)
 
         # Raises NotFound.
-        def find(id) = overviews([@context.store.vehicles.find(id)]).first
+        def find(id) = @context.once([:overview, id]) { overviews([@context.store.vehicles.find(id)]).first }
 
         private
 

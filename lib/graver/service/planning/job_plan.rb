@@ -18,7 +18,6 @@ module Graver
         def initialize(context)
           @context = context
           @knowledge = context.knowledge
-          @scope = Planning::Scope.new(context)
         end
 
         # -> Plan of the job on file with this id. Raises NotFound.
@@ -37,38 +36,42 @@ module Graver
         end
 
         # The order of steps alone, without forecasts: Planning::Steps::Ordered. For ticks and timing.
-        def ordered(job)
+        def ordered(job) = @context.standing([:ordered, job.axle_id, job.works, job.adjustments]) { order_of(job) }
+
+        # What readings in the middle of a job have changed -> [Planning::Scope::Halt], without what to buy.
+        def halts(job) = job.state == "started" ? @context.standing([:halts, job.axle_id, job.scope]) { halts_of(job) } : []
+
+        private
+
+        def scoping = @scoping ||= Scope.new(@context)
+
+        def order_of(job)
           files = Axles::AxleRecords.new(@context).of([vehicle_of(job)]).values.first
-          works = files.to_h { |file| [file, @scope.known(job.works.fetch(file.axle.id, []))] }
+          works = files.to_h { |file| [file, scoping.known(job.works.fetch(file.axle.id, []))] }
           order(works.select { |_, chosen| chosen.any? }, job)
         end
 
-        # What readings in the middle of a job have changed -> [Planning::Scope::Halt], without what to buy.
-        def halts(job)
-          return [] unless job.state == "started"
-
-          @scope.halts(Overview::VehicleOverviews.new(@context).find(@context.store.vehicles.find_axle(job.axle_id).vehicle_id), job.axle_id, job.scope)
+        def halts_of(job)
+          scoping.halts(Overview::VehicleOverviews.new(@context).find(@context.store.vehicles.find_axle(job.axle_id).vehicle_id), job.axle_id, job.scope)
         end
-
-        private
 
         def vehicle_of(job) = @context.store.vehicles.find(@context.store.vehicles.find_axle(job.axle_id).vehicle_id)
 
         # { AxleRecord => works } -> Ordered
         def order(works, job)
-          setups = works.map { |file, chosen| @scope.setup(file, chosen) }
-          undecided = works.any? { |file, chosen| @scope.impossible(file, chosen) || @scope.gaps(file, chosen).any? { |_, decides| decides } }
+          setups = works.map { |file, chosen| scoping.setup(file, chosen) }
+          undecided = works.any? { |file, chosen| scoping.impossible(file, chosen) || scoping.gaps(file, chosen).any? { |_, decides| decides } }
           Planning::Steps.new(@knowledge).call(setups, works.keys.first, possible: works.any? && !undecided, adjustments: job&.adjustments || {})
         end
 
         def call(overview, axle_id, job)
-          scope = @scope.call(overview, axle_id, job ? job.scope || { "axles" => { axle_id.to_s => ["pads"] } } : nil)
+          scope = scoping.call(overview, axle_id, job ? job.scope || { "axles" => { axle_id.to_s => ["pads"] } } : nil)
           works = scope.included.to_h { |axle| [axle.file, axle.works] }
           ordered = order(works, job)
           torque = Planning::Torque.new(@context).call(ordered, files(works))
           lists = lists(overview, scope, ordered, torque, works, job)
           plan = Plan.new(overview:, job:, scope:, ordered:, torque:, **lists, gaps: gaps(works, ordered),
-                          impossible: works.filter_map { |file, chosen| (because = @scope.impossible(file, chosen)) && [file, because] },
+                          impossible: works.filter_map { |file, chosen| (because = scoping.impossible(file, chosen)) && [file, because] },
                           places: places(ordered, torque), notes: notes(overview, job), readiness: [], halts: [])
           return plan if job&.over?
 
@@ -79,7 +82,7 @@ module Graver
         def with_purchases(plan)
           return [] unless plan.job&.state == "started"
 
-          @scope.halts(plan.overview, plan.job.axle_id, plan.job.scope).map { |halt| halt.with(buy: to_buy(plan, halt)) }
+          scoping.halts(plan.overview, plan.job.axle_id, plan.job.scope).map { |halt| halt.with(buy: to_buy(plan, halt)) }
         end
 
         def to_buy(plan, halt)
@@ -107,7 +110,7 @@ module Graver
         # What the scope asks for, and the size of everything that is undone or tightened.
         def gaps(works, ordered)
           works.flat_map do |file, chosen|
-            asked = @scope.gaps(file, chosen).map { |field, decides| Gap.new(file:, field:, blocks: decides || field["needed_for"].include?("job")) }
+            asked = scoping.gaps(file, chosen).map { |field, decides| Gap.new(file:, field:, blocks: decides || field["needed_for"].include?("job")) }
             asked + drives(file, ordered).map { |field| Gap.new(file:, field:, blocks: true) }
           end
         end

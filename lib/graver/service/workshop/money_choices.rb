@@ -17,7 +17,7 @@ module Graver
         # { "currency" => "€", "labour_rate" => "90", "markup_percent" => "40", "tax_percent" => "20" }, numbers as entered
         def chosen
           usual = @context.knowledge.hours.fetch("shop")
-          { "currency" => "€", **RANGES.keys.to_h { |key| [key, usual.fetch(key).to_s] } }.merge(@context.store.preferences.get(KEY) || {})
+          { "currency" => "€", **RANGES.keys.to_h { |key| [key, usual.fetch(key).to_s] } }.merge(@context.store.preferences.all[KEY] || {})
         end
 
         def number(key) = Core::Quantity::EnteredNumber.parse(chosen.fetch(key)).value.to_f

@@ -30,7 +30,7 @@ module Graver
 
         private
 
-        def said = @context.store.preferences.get(KEY) || []
+        def said = @context.store.preferences.all[KEY] || []
       end
     end
   end

@@ -48,10 +48,12 @@ export class JobPlanState {
   otherwise = (step: string, because: string) => this.act(() => api.otherwise(this.id, step, because));
   /** Kept in the browser until the server has taken it. */
   tick = (step: string, done: boolean) => outbox.add({ job: this.id, step, done });
-  /** What was sent late has been answered. */
-  answered = (plan: Plan | null, refusal: Refusal | null): void => {
-    if (plan && plan.id === this.plan?.id) this.plan = plan;
+  /** A tick has been answered: what it changes is changed, and where readings stop the job, all of it is read anew. */
+  answered = (progress: Schemas["JobProgress"] | null, refusal: Refusal | null): void => {
     this.refused = refusal;
+    if (!progress || !this.plan || progress.id !== this.plan.id) return;
+    this.plan = withProgress(this.plan, progress);
+    if (progress.halted !== this.plan.halts.length > 0) void this.act(() => api.job(progress.id));
   };
   choose = (line: string, supply: number | null) => this.act(() => api.choosePart(this.id, line, supply));
   note = (step: string, text: string) => this.act(() => api.noteStep(this.id, step, text));
@@ -65,6 +67,12 @@ export class JobPlanState {
   own = (tool: string, owned: boolean) => this.act(() => api.ownTool(tool, owned).then(() => api.job(this.id)));
 
   scope = (axles: Record<string, string[]>, reasons: Record<string, string>) => this.act(() => api.scopeJob(this.id, { axles, reasons }));
+}
+
+/** The plan with what a tick changes of it. */
+export function withProgress(plan: Plan, progress: Schemas["JobProgress"]): Plan {
+  const steps = plan.steps?.map((step) => ({ ...step, waits_for: progress.waits_for[step.key] ?? [], otherwise: progress.otherwise[step.key] ?? null })) ?? null;
+  return { ...plan, state: progress.state, ticked: progress.ticked, steps };
 }
 
 /** What is chosen on every axle, as the scope is sent. */

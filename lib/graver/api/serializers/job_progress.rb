@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Serializers
+      # What a tick changes of a job.
+      module JobProgress
+        module_function
+
+        # Service::Planning::JobProgress::Progress
+        def call(progress)
+          job = progress.job
+          { id: job.id, state: job.state, ticked: job.ticked, waits_for: progress.waits.reject { |_, keys| keys.empty? },
+            otherwise: job.otherwise.transform_values { |said| said["because"] }, halted: progress.halted }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Planning
+      # How far a job under way has come: what a tick changes of it, and nothing of what it does not.
+      class JobProgress
+        # job: Storage::Job; waits: { key of an open step => keys it waits for }; halted: do readings made since stop it?
+        Progress = Core::Value.define(:job, :waits, :halted)
+        # So many of what a step waits for are named.
+        MOST_NAMED = 3
+
+        def initialize(context)
+          @context = context
+          @plans = JobPlan.new(context)
+        end
+
+        # Storage::Job -> Progress
+        def call(job) = Progress.new(job:, waits: self.class.waits(@context.knowledge, @plans.ordered(job), job), halted: @plans.halts(job).any?)
+
+        # Steps::Ordered, Storage::Job -> { key of an open step => keys of what it waits for }
+        def self.waits(knowledge, ordered, job)
+          return {} if ordered.placed.nil? || job.over?
+
+          progress = Steps.new(knowledge).progress(ordered, job.done)
+          open = ordered.placed.reject { |placed| job.done.include?(placed.key) }
+          open.to_h { |placed| [placed.key, progress.waits_for(placed).first(MOST_NAMED).map(&:key)] }
+        end
+      end
+    end
+  end
+end

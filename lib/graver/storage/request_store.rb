@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+module Graver
+  module Storage
+    # The records as one request sees them: what it needs is loaded once, until it changes something itself. Jobs and drafts
+    # are beside what is known of the brakes: a tick lets nothing else be read anew.
+    class RequestStore
+      READS = {
+        vehicles: %i[all find find_axle], brake_data: %i[current current_of by_source_of unknown_of history], look_overs: %i[find of_vehicle of_vehicles read_with],
+        drafts: %i[find binned find_binned], jobs: %i[find of state_before_drop], instruments: %i[all find], imports: %i[find of_vehicle content], preferences: %i[all],
+        corrections: %i[of], planned_events: %i[of_vehicles], torque_wrenches: %i[all find], supplies: %i[of find], forecasts_given: %i[of_axles]
+      }.freeze
+      # A change of one of these concerns itself alone.
+      APART = %i[jobs drafts].freeze
+
+      # store: Store
+      def initialize(store)
+        @store = store
+        @repositories = {}
+        @once = {}
+      end
+
+      READS.each_key { |name| define_method(name) { repository(name) } }
+
+      # What the block gives, worked out once until anything is changed.
+      def once(key) = @once.key?(key) ? @once[key] : @once[key] = yield
+
+      # See Store#revision.
+      def revision = @revision ||= @store.revision
+
+      def transaction(&block)
+        @store.transaction(&block)
+      rescue StandardError
+        forget(READS.keys)
+        raise
+      end
+
+      def reachable? = @store.reachable?
+
+      private
+
+      def repository(name)
+        @repositories[name] ||= Remembered.new(@store.repository(name), READS.fetch(name), -> { changed(name) })
+      end
+
+      def changed(name)
+        APART.include?(name) ? forget([name]) : forget(READS.keys)
+      end
+
+      def forget(names)
+        names.each { |name| @repositories[name]&.forget }
+        @revision = nil unless names.difference(APART).empty?
+        @once.clear
+      end
+    end
+  end
+end

@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+RSpec.describe Graver::Storage::RequestStore do
+  around { |example| Dir.mktmpdir { |folder| (@path = File.join(folder, "house.sqlite3")) && example.run } }
+
+  let(:store) { Graver::Storage::Store.open(@path) }
+  let(:records) { described_class.new(store) }
+  let(:axles) { [{ name: "front", sides: %w[left right] }] }
+
+  def add(to, name) = to.vehicles.add(name:, kind: "car", distance_unit: "km", axles:, at: "2026-05-16T08:00:00Z")
+  def names = records.vehicles.all.map(&:name)
+
+  after { store.close }
+
+  it "asks each question once, and anew after a change of its own" do
+    add(records, "Juniper")
+    expect(names).to eq(["Juniper"])
+    # another window
+    add(store, "Mule")
+    expect(names).to eq(["Juniper"])
+    add(records, "Thistle")
+    expect(names).to eq(%w[Juniper Mule Thistle])
+    expect { records.vehicles.all << 1 }.to raise_error(FrozenError)
+    expect { records.vehicles.nobody_knows }.to raise_error(NoMethodError)
+  end
+
+  it "forgets what it saw in a transaction that came to nothing" do
+    expect { records.transaction { add(records, "Ghost") && names && raise("broken off") } }.to raise_error("broken off")
+    expect(names).to be_empty
+  end
+
+  it "works a thing out once until anything is changed" do
+    vehicle = add(records, "Juniper")
+    counted = 0
+    2.times { records.once(:sum) { counted += 1 } }
+    expect(counted).to eq(1)
+    records.jobs.add(axle_id: vehicle.axles.first.id, procedure: "brake_job", planned_for: nil, at: "t")
+    expect(records.once(:sum) { counted += 1 }).to eq(2)
+  end
+
+  it "has a revision that rises with all that verdicts come from, in whatever connection, and not with ticks" do
+    vehicle = add(store, "Juniper")
+    axle = vehicle.axles.first.id
+    job = store.jobs.add(axle_id: axle, procedure: "brake_job", planned_for: nil, at: "t")
+    before = store.revision
+    store.jobs.record_event(job.id, "ticked", "cool", at: "t")
+    store.drafts.save(vehicle.id, { "a" => 1 }, revision: 0, at: "t")
+    expect(store.revision).to eq(before)
+    [-> { store.preferences.set("schools", { "pads" => "law" }) },
+     -> { store.brake_data.add(axle, [{ key: "pad.new_thickness", value: "11", unit: "mm", source: "manual" }], at: "t") },
+     -> { store.vehicles.change(vehicle.id, name: "June") }].each do |change|
+      expect(&change).to(change { Graver::Storage::Store.open(@path).then { |other| other.revision.tap { other.close } } })
+    end
+  end
+end
