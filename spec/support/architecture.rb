@@ -22,7 +22,7 @@ class Architecture
   # Standard library and gems each room may require.
   STANDARD = %w[date time json csv set yaml digest zlib].freeze
   GEMS = {
-    "core" => %w[numo/narray], "knowledge" => %w[json_schemer], "storage" => %w[sequel fileutils securerandom], "sheet" => %w[prawn prawn/table],
+    "core" => %w[numo/narray], "knowledge" => %w[json_schemer], "storage" => %w[sequel fileutils securerandom], "sheet" => %w[prawn],
     "api" => %w[sinatra/base dry/validation icalendar rack], "cli" => %w[fileutils optparse], "service" => [], "devices" => [], "log_format" => []
   }.freeze
   # what => constants that reach it, and the only places that may

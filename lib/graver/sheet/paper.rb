@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require "prawn"
-require "prawn/table"
 
 module Graver
   module Sheet
@@ -64,7 +63,7 @@ module Graver
       def table(rows, widths: nil, size: 9)
         return if rows.length < 2
 
-        pdf.table(rows, header: true, width:, column_widths: widths, cell_style: { size:, borders: [:bottom], border_color: LINE, padding: [3, 5, 4, 2] }) { row(0).font_style = :bold }
+        Table.new(pdf, rows, widths:, size:, rule: LINE).draw
         pdf.move_down 4
       end
 
