@@ -6,7 +6,7 @@ RSpec.describe Graver::Boot do
     expect(described_class.setting({ "GRAVER_DATABASE" => "" }, "GRAVER_DATABASE")).to end_with("graver/graver.sqlite3")
     expect(described_class.today({ "GRAVER_TODAY" => "2026-05-16" }).call).to eq(Date.new(2026, 5, 16))
     expect(described_class.today({}).call).to eq(Date.today)
-    expect { described_class.today({ "GRAVER_TODAY" => "soon" }) }.to raise_error(Graver::InvalidEntry, /needs a day/)
+    expect { described_class.today({ "GRAVER_TODAY" => "soon" }) }.to raise_error(Graver::InvalidEntry, /is a day such as/)
   end
 
   it "has no simulated device unless it was asked for, and says when it cannot read their world" do

@@ -40,7 +40,7 @@ module Graver
     def written_world(path)
       YAML.safe_load_file(path).fetch("vehicles").to_h { |vehicle| [vehicle["name"], vehicle.fetch("world", {})] }
     rescue Errno::ENOENT, KeyError, Psych::SyntaxError
-      raise InvalidEntry.of("GRAVER_SIMULATED_DEVICES", "unreadable", "GRAVER_SIMULATED_DEVICES is “yes” or a file such as demo/household.yml")
+      raise InvalidEntry.of("GRAVER_SIMULATED_DEVICES", "unreadable", Texts.say("faults.database_simulated"))
     end
 
     # The whole application as Rack sees it.
@@ -61,7 +61,7 @@ module Graver
       day = Date.iso8601(fixed)
       -> { day }
     rescue Date::Error
-      raise InvalidEntry.of("GRAVER_TODAY", "not_a_day", "GRAVER_TODAY needs a day such as 2025-04-12")
+      raise InvalidEntry.of("GRAVER_TODAY", "not_a_day", Texts.say("faults.fixed_day"))
     end
   end
 end

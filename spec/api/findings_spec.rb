@@ -31,7 +31,7 @@ RSpec.describe "Findings in the API" do
     uneven = found("inner-thin").first
     expect(uneven).to include("side" => "left", "severity" => "plan", "reading" => "inner 2.6 mm, outer 6.2 mm on 10 May 2026", "source" => /Common practice/)
     expect(uneven["causes"].first).to include("label" => "Slide pins seized or dry", "seen" => ["slide pins seized"])
-    expect(found("pad-below-limit").first).to include("pad" => "inner", "confidence" => be > 0.8, "limit" => "3.0 mm, the school you follow", "change" => /closer reading/)
+    expect(found("pad-below-limit").first).to include("pad" => "inner", "confidence" => be > 0.8, "limit" => "3.0 mm, your approach", "change" => /closer reading/)
     expect(found("seen-slide_pins-seized").first).to include("severity" => "plan")
     expect(findings["findings"].map { |each| each["severity"] }).to eq(findings["findings"].map { |each| each["severity"] }.sort_by { |severity| %w[stop plan watch].index(severity) })
     expect(ask(:put, "/schools", { pads: "law" })["schools"]).to include("pads" => "law")
@@ -131,7 +131,7 @@ RSpec.describe "Findings in the API" do
     sound = %w[left right].map { |side| rotor(side, *["27.8"] * 4) }
     ask(:post, look_overs, look_over("2026-05-10", "60000", metal, pad("6.0", pad: "outer"), *sound))
     expect(found("inner-thin").first).to include("side" => "left", "sentence" => /6\.0 mm thinner/, "causes" => include(include("label" => "Slide pins seized or dry")))
-    expect(found("rotor-metal").first).to include("side" => "left", "advice" => /turn or replace/)
+    expect(found("rotor-metal").first).to include("side" => "left", "advice" => /machine or replace/)
     expect([rotors["outcome"], rotors["because"], rotors["sides"].first["sentence"], job_work]).to match(["turn", "condition", /left a pad ran metal to metal/, "turn"])
     know(front, ["rotor.machine_to_thickness", "27.6", "mm"])
     expect([rotors["outcome"], job_work]).to eq(%w[replace new])
@@ -196,7 +196,7 @@ RSpec.describe "Findings in the API" do
                  %w[left rotor_face smooth outer]) + [{ item: "fluid_age", value: "30" }, { item: "fluid_moisture", value: "2,9" }, { item: "handbrake_clicks", value: "9" }]
     ask(:post, look_overs, look_over("2026-05-10", "60000", shoe, conditions: seen))
     expect(found("one-face").first["causes"].first["label"]).to include("does not move")
-    expect(found("shoe-below").first["sentence"]).to eq("Rear left: 1.5 mm of lining is at or under its least of 1.5 mm.")
+    expect(found("shoe-below").first["sentence"]).to eq("Rear left: 1.5 mm of lining is at or under its minimum of 1.5 mm.")
     expect([found("fluid-old").length, found("fluid-wet").length, found("handbrake-far").first["sentence"]]).to eq([1, 0, "9 clicks; 7 at most."])
   end
 

@@ -58,7 +58,7 @@ RSpec.describe "Tables in and out of the API" do
     found = trial(table)
     expect(found).to include("readings" => 1, "bad_rows" => 7)
     expect(found["faults"].map { |fault| fault.values_at("line", "column") }).to eq([[2, "date"], [3, "value"], [4, "axle"], [5, "odometer"], [7, "value"], [8, "odometer"], [9, "value"]])
-    expect(found["faults"][3]["message"]).to eq("runs back against 62000 km on 1 May 2024 in the log")
+    expect(found["faults"][3]["message"]).to eq("Runs back against 62,000 km on 1 May 2024 in the log.")
   end
 
   it "gives its own log back exactly as it was entered" do

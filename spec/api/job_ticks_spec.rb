@@ -15,7 +15,7 @@ RSpec.describe "Steps of a job under way in the API" do
     end
     tick_until("level_before")
     expect(fields(tick("front.crack_nuts"))).to eq("step" => "waits")
-    expect(tick("front.lift")["error"]["fields"].first["message"]).to include("first comes “Level, solid ground” (front), then “Chock the wheels")
+    expect(tick("front.lift")["error"]["fields"].first["message"]).to include("First comes “Level, solid ground” (front), then “Chock the wheels")
     expect(step(ask(:get, address), "front.crack_nuts")).to include("waits_for" => %w[front.park front.chock])
     tick("front.park")
     expect(tick("front.chock")["ticked"]).to include("front.chock")
@@ -86,7 +86,7 @@ RSpec.describe "Steps of a job under way in the API" do
     deep = { axle: front, side: "left", face: "inner", item: "rotor_face", mark: "grooved_deep" }
     rotors = %w[left right].map { |side| { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: %w[24.10 24.10 24.10 24.10] } }
     ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *rotors, conditions: [deep]))
-    expect(ask(:get, address)["halts"]).to contain_exactly(include("must" => false, "text" => /deep grooves.*or say why not/))
+    expect(ask(:get, address)["halts"]).to contain_exactly(include("must" => false, "text" => /deep grooves.*or give your reason/))
     expect(%w[front.star level_after].map { |key| fields(tick(key)).slice("step") }).to include({ "step" => "replan" })
     tick_until("front.hold") if ask(:put, address("/scope"), { axles: { front.to_s => %w[pads] }, reasons: { front.to_s => "The shop turns them next week" } })["halts"] == []
     expect(ask(:get, address)["ticked"]).to include("front.star")

@@ -115,7 +115,7 @@ RSpec.describe "The timeline in the API" do
     expect(what_if["before"]).to eq(what_if["after"])
     town = what_if("?use=town")
     expect(town["after"]["pads_life"]["distance_km"]["p50"]).to be < 0.7 * town["before"]["pads_life"]["distance_km"]["p50"]
-    expect(town["said"]).to eq(["Mostly town: wears 1.9 times as fast (common practice of people who service their own brakes; no published source)"])
+    expect(town["said"]).to eq(["Mostly town: wear factor 1.9 (common practice of people who service their own brakes; no published source)"])
     more = what_if("?year_distance=30000")["after"]["pads_life"]
     expect(more["distance_km"]).to eq(town["before"]["pads_life"]["distance_km"])
     expect(more["date"]["p50"]).to be < town["before"]["pads_life"]["date"]["p50"]

@@ -54,8 +54,8 @@ RSpec.describe Graver::CLI::ForecastCommand do
            "2024-07-02,67000,km,front,left,pad,outer,reading,caliper,\"7,,mm,false,"]
     write("log", rows + bad, specification)
     expect(run("log.csv", "--spec", "log.json")).to eq(0)
-    expect(err.string.lines.map(&:chomp)).to include(/\A8: value: needs a number/, /\A9: date: needs a day/, /\A9: method: needs one of/, /\A9: overall:/,
-                                                     /\A10: odometer: runs back/, /\A11: axle: needs one of front, rear/, /\A12: row: cannot be split/)
+    expect(err.string.lines.map(&:chomp)).to include(/\A8: value: Enter a number/, /\A9: date: Enter a date/, /\A9: method: Choose/, /\A9: overall:/,
+                                                     /\A10: odometer: Runs back/, /\A11: axle: Choose front or rear/, /\A12: row: Cannot be split/)
     expect(JSON.parse(out.string)["axles"]["front"]["first_pad"]).not_to be_nil
     expect(run("log.csv", "--spec", "log.json", "--strict")).to eq(2)
   end
@@ -66,7 +66,7 @@ RSpec.describe Graver::CLI::ForecastCommand do
     File.write("alone.csv", header)
     expect(run(".", "--out", "answers")).to eq(1)
     expect(Dir.children("answers")).to eq(["good.json"])
-    expect(err.string).to include("bad: bad.json: axles.front.pad.limit_mm: needs a number").and include("alone: ")
+    expect(err.string).to include("bad: bad.json: axles.front.pad.limit_mm: Give a number").and include("alone: ")
   end
 
   it "refuses a wrong call, an empty log and bytes that are no text, without a trace" do
@@ -75,7 +75,7 @@ RSpec.describe Graver::CLI::ForecastCommand do
     File.binwrite("bytes.csv", "\xFF\xFE\x00\x01")
     File.write("bytes.json", JSON.generate(specification))
     expect([run("empty.csv", "--spec", "empty.json"), run("bytes.csv", "--spec", "bytes.json")]).to eq([1, 0])
-    expect(err.string).to include("as_of: is missing").and include("the header lacks the columns")
+    expect(err.string).to include("as_of: is missing").and include("The header lacks the columns")
   end
 
   it "runs as a program" do

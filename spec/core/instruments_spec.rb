@@ -48,7 +48,7 @@ RSpec.describe "Instruments and ways of reading" do
     expect(own).to be_within(1e-9).of(Math.sqrt(0.0225 - 0.0009 + 0.01 + ((0.01**2) / 12)))
     expect(own).to be > usual
     beyond = reading.with(instrument: tool.with(most_mm: 5.0))
-    expect { KNOWLEDGE.normalise.call(beyond, core::Normalise::Part.unknown) }.to raise_error(Graver::InvalidEntry, /outside this instrument's range \(0 to 5 mm\)/)
+    expect { KNOWLEDGE.normalise.call(beyond, core::Normalise::Part.unknown) }.to raise_error(Graver::InvalidEntry, /outside this tool's range \(0 to 5 mm\)/)
   end
 
   # fact of the trade (trade: a caliper zeroed on the wrong spot reads 1.5 mm low and condemns a good rotor); no source
@@ -66,7 +66,7 @@ RSpec.describe "Instruments and ways of reading" do
     part = core::Normalise::Part.new(new_mm: 12.0, backing_mm: nil, backing_uncertainty_mm: nil)
     half = core::Reading.new(part: "pad", method: "percent", value: number["1/2"], upper: nil, unit: "share", overall: false)
     expect(KNOWLEDGE.normalise.call(half, part)).to have_attributes(value_mm: 6.0, standard_uncertainty_mm: be_within(1e-9).of(1.2))
-    expect { KNOWLEDGE.normalise.call(half.with(part: "rotor"), part) }.to raise_error(Graver::InvalidEntry, /rotor is read in thickness/)
+    expect { KNOWLEDGE.normalise.call(half.with(part: "rotor"), part) }.to raise_error(Graver::InvalidEntry, /rotor is read as a thickness/)
     expect { KNOWLEDGE.normalise.call(half.with(value: number["3/2"]), part) }.to raise_error(Graver::InvalidEntry, /150 %/)
     expect(KNOWLEDGE.normalise.event("metal")).to have_attributes(value_mm: 0.0)
   end

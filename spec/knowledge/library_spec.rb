@@ -23,7 +23,7 @@ RSpec.describe Graver::Knowledge::Library do
       ["tools.yml", "label: Trolley jack", "label: [Trolley jack"] => /tools\.yml:\d+: /,
       ["steps/ready.yml", "tools: [syringe]", "tools: [wand]"] => /level_before names tools wand/,
       ["steps/ready.yml", "requires: [settled, compared]", "needs: [pump]"] => %r{steps/ready\.yml:\d+: step cool needs pump, which is in a later stage},
-      ["steps/ready.yml", "  text: Settle", "  needs: [cool]\n  text: Settle"] => %r{steps/ready\.yml:4: step settle: steps wait for each other: settle, compare},
+      ["steps/ready.yml", "  text: Clear the open", "  needs: [cool]\n  text: Clear the open"] => %r{steps/ready\.yml:4: step settle: steps wait for each other: settle, compare},
       ["steps/safe.yml", "requires: [cool]", "requires: [cold]"] => %r{steps/safe\.yml:2: step park names requires cold},
       ["steps/finish.yml", "gives: [held]", "gives: [lowered]"] => /step engine_pedal requires held, which no step gives/,
       ["steps/finish.yml", "The engine stays off.", "Then engine on."] => /step pump runs the engine and does not say so/,

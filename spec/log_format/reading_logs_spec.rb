@@ -33,19 +33,19 @@ RSpec.describe "Reading logs" do
     log = "\uFEFFpart,event,axle,odometer,date,value,method,side,pad,note,colour\r\npad,reading,front,\"52000\",2025-03-01,\"8,4\",caliper,left,inner,\"two\r\nlines, quoted\",red\r\n"
     result = read(log)
     expect(result.by_axle["front"].map { |entry| [entry.odometer_km, entry.reading.value.value, entry.ref] }).to eq([[52_000.0, Rational("8.4"), 2]])
-    expect(result.faults.map(&:to_s)).to eq(["1: colour: unknown column, left out"])
+    expect(result.faults.map(&:to_s)).to eq(["1: colour: Unknown column, left out."])
   end
 
   it "finds every fault of a row at once" do
     header = "date,odometer,odometer_unit,axle,side,part,pad,event,method,value,upper,unit,overall"
     expect(faults("#{header}\n1890-01-01,-5,leagues,front,up,wheel,middle,read,caliper,8,,mm,yes")).to contain_exactly(
-      "2: date: 1890 cannot be the year", /\A2: odometer_unit:/, /\A2: side:/, /\A2: part:/, /\A2: pad:/, /\A2: event:/
+      "2: date: 1890 cannot be the year: check the date.", /\A2: odometer_unit:/, /\A2: side:/, /\A2: part:/, /\A2: pad:/, /\A2: event:/
     )
     no_value = "2025-01-01,9e9,km,front,left,pad,inner,reading,,,,mm,"
-    expect(faults("#{header}\n#{no_value}")).to contain_exactly(/odometer: needs a number/, /method: needs one of/, /value: needs a number; nothing/)
+    expect(faults("#{header}\n#{no_value}")).to contain_exactly(/odometer: Enter a number/, /method: Choose/, /value: Enter a number, for example/)
     gauge = "2025-01-01,9000,km,front,left,pad,inner,reading,gauge,6,5,mm,"
     percent = "2025-01-01,9000,km,front,left,pad,inner,reading,caliper,8,,percent,"
-    expect(faults([header, gauge, percent].join("\n"))).to contain_exactly(/\A2: upper: .*thicker/, /\A3: unit: percent/)
+    expect(faults([header, gauge, percent].join("\n"))).to contain_exactly(/\A2: upper: .*thicker/, /\A3: unit: Percent/)
   end
 
   it "names what is wrong with a specification by its path, all at once" do

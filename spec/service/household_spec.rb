@@ -52,7 +52,7 @@ RSpec.describe "The household's services" do
   it "takes no household that an owner could not have entered" do
     ahead = { "days_ago" => -3, "odometer" => "x", "fit" => ["pad"] }
     household = { "vehicles" => [{ "name" => "Odd", "kind" => "car", "distance_unit" => "km", "axles" => { "front" => { "look_overs" => [ahead] } } }] }
-    expect { Graver::Service::Tables::LoadHousehold.new(context).call(household) }.to raise_error(Graver::InvalidEntry, /cannot lie ahead/)
+    expect { Graver::Service::Tables::LoadHousehold.new(context).call(household) }.to raise_error(Graver::InvalidEntry, /today or an earlier day/)
   end
 
   describe Graver::Service::Base::Wording do
@@ -60,14 +60,14 @@ RSpec.describe "The household's services" do
       tokens = { "careful_km" => 15_234.0, "chance" => 0.004, "limit_mm" => 3.0, "discard_mm" => 22.0, "side" => "Left", "unread_pads" => 2 }
       expect(described_class.new("km").fill("{side}: {careful_km}, {chance}, {limit_mm}, {discard_mm}, {unread_pads}, {nothing}",
                                             tokens)).to eq("Left: 15,000 km, under 1 %, 3.0, 22.00, 2, ?")
-      expect(described_class.new("mi").distance(1_609_344)).to eq("1,000,000 mi")
-      expect(described_class.new("km").distance(142)).to eq("100 km")
+      expect(Graver::Formats.distance(1_609_344, "mi")).to eq("1,000,000 mi")
+      expect(Graver::Formats.distance(142, "km")).to eq("100 km")
     end
 
     it "is never as sure as 0 or 100 %, and keeps what is written in capitals" do
       said = [0.0, 0.009, 0.01, 0.5, 0.99, 0.996, 1.0].map { |chance| described_class.new("km").fill("{chance}", "chance" => chance) }
       expect(said).to eq(["under 1 %", "under 1 %", "1 %", "50 %", "99 %", "over 99 %", "over 99 %"])
-      expect(["New pads", "JIS cross-head 3", "DOT 4", "Ölfilter", "a"].map { |label| described_class.inside(label) }).to eq(["new pads", "JIS cross-head 3", "DOT 4", "ölfilter", "a"])
+      expect(["New pads", "JIS cross-head 3", "DOT 4", "Ölfilter", "a"].map { |label| Graver::Formats.inside(label) }).to eq(["new pads", "JIS cross-head 3", "DOT 4", "ölfilter", "a"])
     end
 
     # common practice, no source: nuts again after 80 to 160 km, which is 50 to 100 miles; bed in from 50 km/h, some 30 mph

@@ -67,7 +67,7 @@ RSpec.describe "Readiness of a job" do
     expect(of("parts").map { |item| item["id"] }).to contain_exactly("parts:front.pads", "parts:front.clip_kit")
     expect(of("spares")).to all(include("blocks" => false))
     ask(:post, "/supplies", { kind: "part", item: "pads", axle: front, name: "Plain", lead_days: 3 })
-    expect(of("parts").find { |item| item["id"] == "parts:front.pads" }["todo"]).to eq("Order “Plain” by 20 May; tick it when it is there.")
+    expect(of("parts").find { |item| item["id"] == "parts:front.pads" }["todo"]).to eq("Order “Plain” by Wed 20 May; tick it when it is there.")
     ask(:post, "/jobs/#{job["id"]}/resolved", { item: "parts:front.pads", done: true })
     expect(of("parts").find { |item| item["id"] == "parts:front.pads" }["resolved"]).to be(true)
     ask(:post, "/jobs/#{job["id"]}/resolved", { item: "parts:front.pads", done: false })
@@ -103,6 +103,6 @@ RSpec.describe "Readiness of a job" do
     ask(:post, "/jobs/#{job["id"]}/resolved", { item: "weather:2026-05-23", done: true })
     expect(of("weather").first).to include("resolved" => true)
     ask(:patch, "/jobs/#{job["id"]}", { planned_for: "2026-05-30" })
-    expect(of("weather").first).to include("resolved" => false, "text" => "Place and weather for 30 May.")
+    expect(of("weather").first).to include("resolved" => false, "text" => "Place and weather for Sat 30 May.")
   end
 end

@@ -31,7 +31,7 @@ class Architecture
     chance: [%w[Random SecureRandom], %w[devices/simulated storage/drafts.rb]],
     environment: [%w[ENV ARGV], %w[boot.rb cli]],
     files: [%w[File IO Dir Pathname FileUtils Tempfile Etc],
-            %w[knowledge/files.rb knowledge/library.rb storage/database.rb sheet/paper.rb api/web_app.rb cli boot.rb]],
+            %w[knowledge/files.rb knowledge/library.rb texts.rb storage/database.rb sheet/paper.rb api/web_app.rb cli boot.rb]],
     network: [%w[Net Socket TCPSocket UDPSocket TCPServer OpenURI], []],
     threads: [%w[Thread Mutex Ractor Fiber], %w[devices/shelf.rb service/base api/web_app.rb service/tables/import_log.rb]]
   }.freeze

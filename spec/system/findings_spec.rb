@@ -21,12 +21,12 @@ RSpec.describe "Findings in the browser", :demo do
     page.click_button "It grinds"
     expect(page).to have_css(".outcome .mark", text: "Stop").and have_text("have a licensed mechanic look")
     page.fill_in "Thickness they say", with: "never"
-    page.click_button "Hold it against the log"
+    page.click_button "Compare with my readings"
     expect(page).to have_text("Needs a number")
     page.fill_in "Thickness they say", with: "2 mm"
     page.select "rear", from: "Axle"
-    page.click_button "Hold it against the log"
-    expect(page).to have_text("That contradicts the log: the thinnest, the rear")
+    page.click_button "Compare with my readings"
+    expect(page).to have_text("That contradicts your readings: the thinnest, the rear")
     page.select "Always new", from: "Rotors with new pads"
     page.visit "/#/vehicles/4/findings"
     expect(page).to have_text("the rotors' discard thickness is not known, so there is no verdict")

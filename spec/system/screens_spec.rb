@@ -8,7 +8,7 @@ RSpec.describe "Screens of the demo household", :demo do
   # What each screen has to show first.
   screens = {
     "/#/" => "Timeline", "/#/vehicles/new" => "Add a vehicle", "/#/vehicles/1" => "Logbook", "/#/axles/1/brake-data" => "Slide pin bolts",
-    "/#/vehicles/1/look-over" => "Front left inner pad", "/#/workshop" => "Zero wrong", "/#/vehicles/1/findings" => "Best measured next", "/#/look-overs/7" => "Readings",
+    "/#/vehicles/1/look-over" => "Front left inner pad", "/#/workshop" => "Zero wrong", "/#/vehicles/1/findings" => "Most useful next measurement", "/#/look-overs/7" => "Readings",
     "/#/vehicles/1/import" => "Choose the file", "/#/bin" => "Nothing was put away",
     "/#/vehicles/1/timeline" => "Planned by you", "/#/axles/1/wear" => "How earlier forecasts did", "/#/axles/3/job-plan" => "A job, as proposed", "/#/jobs/2" => "Rear left: strip",
     "/#/jobs/1/scope" => "The rotors", "/#/jobs/1/sheet" => "Job sheet, A4"
@@ -87,13 +87,13 @@ RSpec.describe "Screens of the demo household", :demo do
     type :Enter
     expect(page).to have_text("is the decimal point in its place?")
     page.refresh
-    page.click_button "Propose what is usual for its caliper"
+    page.click_button "Suggest typical values"
     page.find("button", text: "Keep all").click
     expect(page.find("[id='cell-springs']")).to have_text(/None|One outer spring|Spread/).and have_text("Typical value")
     open_cell("fluid.grade")
     page.click_button "I can't find it"
     expect(page.find("[id='cell-fluid.grade']")).to have_text("could not be found").and have_text("the wrong fluid may be bought")
-    page.select "Mule, front", from: "or take over from"
+    page.select "Mule, front", from: "Copy from"
     expect(page).to have_text("Not taken over, as it belongs to one vehicle").or have_text("nothing to fill in")
   end
 

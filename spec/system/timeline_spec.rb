@@ -31,13 +31,13 @@ RSpec.describe "The timeline in the browser", :demo do
     page.visit "/#/vehicles/4/timeline"
     expect(page).to have_css("li", text: /front and rear|rear and front/).or have_css("li", text: "no other axle is near")
     before = page.all(".sessions li").length
-    page.fill_in "Jobs this near in distance are one session (km)", with: before == 1 ? "0" : "30000"
+    page.fill_in "Combine jobs closer than (km)", with: before == 1 ? "0" : "30000"
     page.fill_in "and this near in days", with: before == 1 ? "0" : "365"
     page.find("h1").click
     expect(page).to have_css(".sessions li", count: before == 1 ? 2 : 1)
     page.fill_in "Odometer (km)", with: "99000"
     page.within("form", text: "Odometer (km)") { page.click_button "Note it" }
-    expect(page).to have_button("It is right, keep it")
+    expect(page).to have_button("Save, it is right")
     page.fill_in "Odometer (km)", with: "31900"
     page.within("form", text: "Odometer (km)") { page.click_button "Note it" }
     expect(page).to have_field("Odometer (km)", with: "")
@@ -48,7 +48,7 @@ RSpec.describe "The timeline in the browser", :demo do
     expect(page).to have_css(".answer .words", count: 1)
     page.select "× 1.9 Mostly town", from: "Used for"
     page.fill_in "Driven in a year (km)", with: "40000"
-    expect(page).to have_css(".answer .words", count: 2).and have_text("Supposed: 40000 km a year (your figure); Mostly town: wears 1.9 times as fast")
+    expect(page).to have_css(".answer .words", count: 2).and have_text("Supposed: 40000 km a year (your figure); Mostly town: wear factor 1.9")
     page.fill_in "Driven in a year (km)", with: "lots"
     expect(page).to have_text(/needs a number/i)
     expect(page).to have_text("Measure the left inner pad with a caliper").and have_text("worked out afterwards").and have_text(/Over your garage|No forecast of your garage/)

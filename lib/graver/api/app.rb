@@ -35,8 +35,8 @@ module Graver
         end
       end
 
-      not_found { problem(NotFound.new("there is nothing at this address")) }
-      error(Sinatra::BadRequest) { problem(Malformed.new("the address cannot be read")) }
+      not_found { problem(NotFound.new(Texts.say("missing.address"))) }
+      error(Sinatra::BadRequest) { problem(Malformed.new(Texts.say("requests.unreadable_address"))) }
       error { problem(env["sinatra.error"]) }
 
       private
@@ -55,7 +55,7 @@ module Graver
         origin = request.env["HTTP_ORIGIN"]
         return if origin.nil? || origin == "#{request.scheme}://#{request.host_with_port}"
 
-        raise Malformed, "writes are taken from our own pages only"
+        raise Malformed, Texts.say("requests.own_pages")
       end
 
       def problem(error)

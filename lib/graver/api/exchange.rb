@@ -22,8 +22,8 @@ module Graver
       end
 
       # A whole number in the address. Raises NotFound for anything else: there is nothing at such an address.
-      def number(name, missing: "there is nothing at this address")
-        params[name].to_s.match?(WHOLE_NUMBER) ? params[name].to_i : raise(NotFound, missing)
+      def number(name, missing: "missing.address")
+        params[name].to_s.match?(WHOLE_NUMBER) ? params[name].to_i : raise(NotFound, Texts.say(missing))
       end
 
       # The body, held to a contract -> Hash with symbol keys. Raises InvalidEntry, Malformed, TooLarge.
@@ -31,23 +31,23 @@ module Graver
 
       # The body as JSON. Raises Malformed, TooLarge.
       def parsed
-        raise Malformed, "send JSON (application/json)" unless @request.media_type == "application/json"
+        raise Malformed, Texts.say("requests.send_json") unless @request.media_type == "application/json"
 
         text = bytes(LARGEST_BODY_BYTES).force_encoding(Encoding::UTF_8)
-        raise Malformed, "that is not text we can read (UTF-8)" unless text.valid_encoding? && !text.match?(NUL)
+        raise Malformed, Texts.say("requests.not_text") unless text.valid_encoding? && !text.match?(NUL)
 
         content = JSON.parse(text, max_nesting: MOST_NESTED)
-        content.is_a?(Hash) ? content : raise(Malformed, "that is not a JSON object")
+        content.is_a?(Hash) ? content : raise(Malformed, Texts.say("requests.not_object"))
       rescue JSON::ParserError
-        raise Malformed, "that is not JSON"
+        raise Malformed, Texts.say("requests.not_json")
       end
 
       # The body's bytes. Raises TooLarge.
       def bytes(most)
-        raise TooLarge, "that is too much at once" if @request.content_length.to_i > most
+        raise TooLarge, Texts.say("requests.too_much") if @request.content_length.to_i > most
 
         text = @request.body&.read(most + 1).to_s.dup
-        text.bytesize > most ? raise(TooLarge, "that is too much at once") : text
+        text.bytesize > most ? raise(TooLarge, Texts.say("requests.too_much")) : text
       end
     end
   end

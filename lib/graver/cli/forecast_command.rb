@@ -86,7 +86,7 @@ module Graver
       end
 
       def read(path)
-        raise InvalidEntry.of("", "too_large", "#{File.basename(path)} is larger than #{LARGEST_BYTES / 1_000_000} MB") if File.size(path) > LARGEST_BYTES
+        raise InvalidEntry.of("", "too_large", Texts.say("faults.too_large", name: File.basename(path), most: LARGEST_BYTES / 1_000_000)) if File.size(path) > LARGEST_BYTES
 
         File.read(path, encoding: "UTF-8")
       end

@@ -39,7 +39,7 @@ module Graver
       def read(_quantity) = owed(:read)
       def simulated? = false
       def settings = []
-      def change(_values) = raise(InvalidEntry.of("settings", "unknown_setting", "this device has nothing to adjust"))
+      def change(_values) = raise(InvalidEntry.of("settings", "unknown_setting", Texts.say("faults.no_setting")))
       def touch(**) = nil
 
       private

@@ -23,7 +23,7 @@ module Graver
       def all = @devices.values
 
       # Raises NotFound.
-      def find(id) = @devices.fetch(id) { raise NotFound, "there is no such device on the bench" }
+      def find(id) = @devices.fetch(id) { raise NotFound, Texts.say("missing.device") }
 
       # Yields the device alone.
       def use(id)

@@ -47,8 +47,8 @@ module Graver
       # Checks one entry; returns its value in base units (mm, N·m, ml, degrees), its count, its text or its choice.
       # Raises InvalidEntry with the field "value", "unit", "source" or "key".
       def check(key, value, unit, source, vehicle_kind)
-        field = field(key) or refuse("key", "unknown_key", "there is no brake data “#{key.to_s[0, 40]}”")
-        refuse("source", "unknown_source", "say where the value comes from: #{sources.keys.join(", ")}") unless sources.key?(source)
+        field = field(key) or refuse("key", "unknown_key", Texts.say("faults.unknown_key", key: key.to_s[0, 40]))
+        refuse("source", "unknown_source", Texts.say("faults.unknown_source", choices: sources.keys)) unless sources.key?(source)
         return check_choice(field, value, vehicle_kind) if field["quantity"] == "choice"
         return check_text(field, value) if field["quantity"] == "text"
 
@@ -67,28 +67,29 @@ module Graver
         offered = choices(field, vehicle_kind)
         return value if offered.key?(value)
 
-        refuse("value", "unknown_choice", "#{field["label"]}: choose one of #{offered.values.join("; ")}")
+        refuse("value", "unknown_choice", Texts.say("faults.labelled_choose", label: field["label"], choices: offered.values))
       end
 
       def check_text(field, value)
         Core::Planning::Thread.normal(value, @threads) ||
-          refuse("value", "unknown_thread", "#{field["label"]}: there is no such thread; write it like #{field["hint"]}")
+          refuse("value", "unknown_thread", Texts.say("faults.unknown_thread", label: field["label"], hint: field["hint"]))
       end
 
       def in_base(field, number, unit)
         return number.value.to_i if field["quantity"] == "count" && number.value.denominator == 1
 
-        refuse("value", "not_whole", "#{field["label"]} is a whole number") if field["quantity"] == "count"
+        refuse("value", "not_whole", Texts.say("faults.whole", label: field["label"])) if field["quantity"] == "count"
         table = UNITS.fetch(field["quantity"])
-        refuse("unit", "unknown_unit", "#{field["label"]} is given in #{table.units.join(", ")}") unless table.include?(unit)
+        refuse("unit", "unknown_unit", Texts.say("faults.unit_choose", label: field["label"], choices: table.units)) unless table.include?(unit)
         table.to_base(number.value, unit)
       end
 
       def within_bounds(field, value)
         return value if value.between?(field["least"], field["most"])
 
-        base = UNITS.key?(field["quantity"]) ? " #{UNITS.fetch(field["quantity"]).base}" : ""
-        refuse("value", "out_of_range", "#{field["label"]} lies between #{field["least"]} and #{field["most"]}#{base}, got #{format("%.4g", value)}#{base}: check the unit")
+        unit = UNITS[field["quantity"]]&.base
+        bounds = { label: field["label"], least: field["least"], most: field["most"] }
+        refuse("value", "out_of_range", unit ? Texts.say("faults.labelled_between_got", **bounds, unit:, value:) : Texts.say("faults.labelled_from", **bounds))
       end
     end
   end

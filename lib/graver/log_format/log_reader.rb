@@ -34,10 +34,10 @@ module Graver
         header = lines.shift&.last&.map { |name| name.to_s.strip } || []
         missing = REQUIRED - header
         if missing.any?
-          fault(1, missing.first, "the header lacks the column#{"s" if missing.length > 1} #{missing.join(", ")}")
+          fault(1, missing.first, Texts.say("tables.header_lacks", count: missing.length, columns: missing))
           return []
         end
-        (header - Columns::ALL).each { |name| fault(1, name, "unknown column, left out") }
+        (header - Columns::ALL).each { |name| fault(1, name, Texts.say("tables.unknown_column")) }
         lines.map { |line, cells| [line, header.zip(cells).to_h.slice(*Columns::OPEN).transform_values { |cell| cell.to_s.strip }] }
       end
 
@@ -49,12 +49,12 @@ module Graver
       end
 
       def record(raw, line)
-        raise CSV::MalformedCSVError.new("not valid UTF-8", line) unless raw.valid_encoding?
+        raise CSV::MalformedCSVError.new(Texts.say("tables.not_utf8"), line) unless raw.valid_encoding?
 
         cells = CSV.parse_line(raw)
         [line, cells] if cells&.any?
       rescue CSV::MalformedCSVError => e
-        fault(line, "row", "cannot be split into columns (#{e.message.sub(/ in line \d+\.?\z/, "")})")
+        fault(line, "row", Texts.say("tables.not_split", because: e.message.sub(/ in line \d+\.?\z/, "")))
         nil
       end
 
@@ -67,7 +67,7 @@ module Graver
 
       def in_order(entries)
         kept, strays = OdometerOrder.split(entries.map(&:last))
-        strays.each { |stray| fault(stray.ref, "odometer", "runs back against the rows around it") }
+        strays.each { |stray| fault(stray.ref, "odometer", Texts.say("faults.runs_back_rows")) }
         entries.select { |_, entry| kept.include?(entry) }.group_by(&:first).transform_values { |pairs| pairs.map(&:last).sort_by { |entry| [entry.date, entry.odometer_km] } }
       end
 

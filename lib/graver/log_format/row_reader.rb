@@ -71,23 +71,23 @@ module Graver
         return text if allowed.include?(text)
         return if text.empty? && optional
 
-        refuse(column, "needs one of #{allowed.join(", ")}; got “#{text[0, 24]}”")
+        refuse(column, Texts.say("tables.row_choose", choices: allowed, text: text[0, 24]))
       end
 
       def date
         date = Date.iso8601(cell("date"))
         return date if YEARS.cover?(date.year)
 
-        refuse("date", "#{date.year} cannot be the year")
+        refuse("date", Texts.say("faults.year", year: date.year))
       rescue Date::Error
-        refuse("date", "needs a day such as 2025-04-12; got “#{cell("date")[0, 24]}”")
+        refuse("date", Texts.say("tables.row_day", text: cell("date")[0, 24]))
       end
 
       def odometer_km
         unit = one_of("odometer_unit", Core::Quantity::DISTANCE.units, default: "km") or return
         number = number("odometer") or return
         km = Core::Quantity::DISTANCE.to_base(number.value, unit)
-        km.between?(0, LARGEST_KM) ? km : refuse("odometer", "lies between 0 and #{LARGEST_KM} km; got #{km.round}")
+        km.between?(0, LARGEST_KM) ? km : refuse("odometer", Texts.say("tables.row_odometer", most: LARGEST_KM, value: km.round))
       end
 
       def number(column)
@@ -105,7 +105,7 @@ module Graver
       def pad
         return one_of("pad", %w[inner outer], optional: general?) if cell("part") == "pad"
 
-        refuse("pad", "stays empty for a rotor") unless cell("pad").empty?
+        refuse("pad", Texts.say("tables.rotor_no_pad")) unless cell("pad").empty?
       end
 
       def reading

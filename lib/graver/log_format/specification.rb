@@ -15,11 +15,11 @@ module Graver
       # JSON text -> Specification. Raises InvalidEntry naming every fault by its path.
       def self.parse(text)
         content = JSON.parse(text)
-        raise InvalidEntry.of("", "shape", "a specification is an object with “axles”") unless content.is_a?(Hash)
+        raise InvalidEntry.of("", "shape", Texts.say("tables.specification_shape")) unless content.is_a?(Hash)
 
         new(content)
       rescue JSON::ParserError, EncodingError => e
-        raise InvalidEntry.of("", "malformed", "is not JSON (#{e.message.lines.first.to_s.strip[0, 80]})")
+        raise InvalidEntry.of("", "malformed", Texts.say("tables.not_json", because: e.message.lines.first.to_s.strip[0, 80]))
       end
 
       def initialize(content)
@@ -55,25 +55,25 @@ module Graver
 
       def read_as_of(as_of)
         return if as_of.nil?
-        return refuse("as_of", "needs “date” and “odometer_km”") unless as_of.is_a?(Hash)
+        return refuse("as_of", Texts.say("tables.as_of_shape")) unless as_of.is_a?(Hash)
 
         @as_of_date = Date.iso8601(as_of["date"].to_s)
-        @as_of_km = number("as_of.odometer_km", as_of["odometer_km"], 5_000_000) || refuse("as_of.odometer_km", "is missing")
+        @as_of_km = number("as_of.odometer_km", as_of["odometer_km"], 5_000_000) || refuse("as_of.odometer_km", Texts.say("tables.is_missing"))
       rescue Date::Error
-        refuse("as_of.date", "needs a day such as 2025-04-12")
+        refuse("as_of.date", Texts.say("faults.not_a_day", example: "2025-04-12"))
       end
 
       def read_axles(axles)
-        return refuse("axles", "names no axle") || {} unless axles.is_a?(Hash) && axles.any?
+        return refuse("axles", Texts.say("tables.no_axle_named")) || {} unless axles.is_a?(Hash) && axles.any?
 
         axles.to_h { |name, parts| [name, LENGTHS.keys.to_h { |part| [part, lengths("axles.#{name}.#{part}", parts, part)] }] }
       end
 
       def lengths(path, parts, part)
-        return refuse(path, "an axle is an object") || {} unless parts.is_a?(Hash)
+        return refuse(path, Texts.say("tables.axle_object")) || {} unless parts.is_a?(Hash)
 
         known = parts[part] || {}
-        return refuse(path, "needs an object") || {} unless known.is_a?(Hash)
+        return refuse(path, Texts.say("tables.object")) || {} unless known.is_a?(Hash)
 
         LENGTHS.fetch(part).to_h { |key| [key, number("#{path}.#{key}", known[key], LARGEST_MM)] }
       end
@@ -82,7 +82,7 @@ module Graver
         return if value.nil?
         return value.to_f if value.is_a?(Numeric) && value.to_f.finite? && value >= 0 && value <= most
 
-        refuse(path, "needs a number between 0 and #{most}, or null")
+        refuse(path, Texts.say("tables.number_or_null", most:))
       end
     end
   end

@@ -14,7 +14,7 @@ module Graver
       # bytes: the file. Raises InvalidEntry when there is no table in it.
       def self.read(bytes)
         text = decoded(bytes)
-        raise InvalidEntry.of("file", "empty", "there is nothing in this file") if text.strip.empty?
+        raise InvalidEntry.of("file", "empty", Texts.say("tables.empty_file")) if text.strip.empty?
 
         new(text)
       end
@@ -46,8 +46,8 @@ module Graver
         lines = split(text)
         @header = (lines.shift&.last || []).map { |cell| cell.to_s.strip }
         @rows = lines
-        raise InvalidEntry.of("file", "too_wide", "more than #{MOST_COLUMNS} columns can hardly be a list of readings") if header.length > MOST_COLUMNS
-        raise InvalidEntry.of("file", "no_columns", "this is no table: the first line needs the names of at least two columns") if header.length < 2
+        raise InvalidEntry.of("file", "too_wide", Texts.say("tables.too_wide", most: MOST_COLUMNS)) if header.length > MOST_COLUMNS
+        raise InvalidEntry.of("file", "no_columns", Texts.say("tables.no_table")) if header.length < 2
       end
 
       private

@@ -7,22 +7,20 @@ module Graver
     # A job on paper: what is done and still open, sections, parts, consumables, tools and fluid, the torque card, the
     # steps with boxes and cautions where they matter, and room for what is read on the day.
     class JobSheet
-      FOOT = "The maker's manual, local law and licensed practice come first; the values are your own entries. " \
-             "In doubt (leak, soft pedal, crack, unknown torque): do not drive, have a licensed mechanic look."
-      STATES = { "shelf" => "on the shelf", "order" => "to order", "choose" => "not chosen", "resolved" => "there" }.freeze
+      STATES = { "shelf" => "sheet.shelf", "order" => "sheet.to_order", "choose" => "sheet.choose", "resolved" => "sheet.resolved" }.freeze
       SEVERITY = { "danger" => "9b1c31", "warning" => "8a4b00", "notice" => "0d5a66" }.freeze
 
       # job: as the API answers it (symbol keys); size: "a4" or "letter" -> PDF bytes
       # size: a key of Paper::SIZES -> PDF. Raises InvalidEntry.
       def self.call(job, size)
-        raise InvalidEntry.of("paper", "unknown_paper", "paper is a4 or letter") unless Paper::SIZES.key?(size)
+        raise InvalidEntry.of("paper", "unknown_paper", Texts.say("faults.paper")) unless Paper::SIZES.key?(size)
 
         new(job, size).call
       end
 
       def initialize(job, size)
         @job = job
-        @paper = Paper.new(size, title: "Job sheet, #{job[:vehicle][:name]}")
+        @paper = Paper.new(size, title: Texts.say("sheet.title", vehicle: job[:vehicle][:name]))
         @pdf = @paper.pdf
       end
 
@@ -35,7 +33,7 @@ module Graver
         TorquePage.new(@paper).draw(@job[:torque], several:)
         steps
         readings
-        @paper.foot(FOOT)
+        @paper.foot(Texts.say("sheet.foot"))
         @paper.bytes
       end
 
@@ -44,7 +42,8 @@ module Graver
       def several = @job[:axles].length > 1
 
       def head
-        @paper.say [@job[:vehicle][:name], @job[:planned_for]].compact.join(", "), size: 22, style: :bold
+        day = @job[:planned_for]
+        @paper.say day ? Texts.say("sheet.dated", vehicle: @job[:vehicle][:name], day:) : Texts.say("sheet.no_day", vehicle: @job[:vehicle][:name]), size: 22, style: :bold
         @paper.say @job[:title], size: 11
         hours = @job[:money][:hours]
         @paper.say "Time #{hours[:said]}. State: #{@job[:state]}.", colour: Paper::QUIET
@@ -54,13 +53,13 @@ module Graver
         open = @job[:readiness].reject { |item| item[:resolved] }
         return if open.empty?
 
-        @paper.heading("Still to settle")
+        @paper.heading(Texts.say("sheet.open_items"))
         open.partition { |item| item[:blocks] }.flatten.each { |item| @paper.tick("#{item[:text].chomp(".")}. #{item[:todo]}") }
       end
 
       def sections
         @job[:axles].each do |axle|
-          @paper.heading("#{axle[:axle][:name].capitalize}, to scale", room: 150)
+          @paper.heading(Texts.say("sheet.to_scale", axle: axle[:axle][:name].capitalize), room: 150)
           left, top = 0, @pdf.cursor - 24
           axle[:axle][:corners].each { |corner| left += Section.new(@pdf).draw(corner, [left, top]) + 40 }
           @pdf.move_cursor_to top - 66
@@ -71,11 +70,11 @@ module Graver
       def lists
         @paper.heading("Parts")
         @paper.table([["", "Part", "Yours", "Number", "State"], *@job[:parts].map { |part| part_row(part) }], widths: { 0 => 24 })
-        @paper.heading("Consumables and tools")
+        @paper.heading(Texts.say("sheet.consumables"))
         @job[:consumables].each { |each| @paper.tick("#{each[:label]}: #{each[:said]}", done: each[:state] != "buy") }
         @pdf.move_down 4
         @job[:tools].each { |tool| @paper.tick(tool_text(tool), done: tool[:status] != "missing" || tool[:resolved]) }
-        @paper.heading("What goes where")
+        @paper.heading(Texts.say("sheet.what_where"))
         @paper.table([%w[Place Yes Never], *@job[:places].map { |place| place.values_at("place", "use", "never") }], widths: { 0 => 110 })
       end
 
@@ -84,21 +83,22 @@ module Graver
       def part_row(part)
         chosen = part[:supplies].find { |supply| supply[:id] == part[:chosen] }
         [(part[:count] || "?").to_s, several ? "#{part[:axle].capitalize}: #{part[:label]}" : part[:label], chosen ? chosen[:name] : "", (chosen && chosen[:number]).to_s,
-         part[:order_by] ? "order by #{part[:order_by]}" : STATES.fetch(part[:state])]
+         part[:order_by] ? Texts.say("sheet.order_by", day: part[:order_by]) : Texts.say(STATES.fetch(part[:state]))]
       end
 
       def fluid
         fluid = @job[:fluid]
         @paper.heading("Fluid")
         bottles = fluid[:bottles_ml].map { |ml| format("%g", ml) }.join(" + ")
-        @paper.say "Grade: #{fluid[:grade] || "not known"}.#{" Never #{fluid[:never].join(", ")}." if fluid[:never].any?} To have there: #{fluid[:needed_ml]} ml (#{bottles})."
-        @paper.say "The pistons send back about #{fluid[:pushed_ml]} ml.#{" Draw off #{fluid[:draw_off_ml]} ml first." if fluid[:draw_off_ml]&.positive?}" if fluid[:pushed_ml]
+        @paper.say Texts.say("sheet.fluid", grade: fluid[:grade] || Texts.say("sheet.unknown"), never: fluid[:never].any? ? Texts.say("sheet.never_mix", grades: fluid[:never].join(", ")) : "",
+                                       needed: fluid[:needed_ml], bottles:)
+        @paper.say Texts.say("sheet.pushed", ml: fluid[:pushed_ml]) + (fluid[:draw_off_ml]&.positive? ? Texts.say("sheet.draw_off", ml: fluid[:draw_off_ml]) : "") if fluid[:pushed_ml]
         @paper.say "Bleed: #{fluid[:order].join(", ")}. #{fluid[:order_from]}" if fluid[:bleeds]
       end
 
       def steps
         @pdf.start_new_page
-        return @paper.say("The steps cannot be put in order yet: see what is still to settle.", style: :bold) unless @job[:steps]
+        return @paper.say(Texts.say("sheet.no_order"), style: :bold) unless @job[:steps]
 
         title = nil
         @job[:steps].each do |step|
@@ -112,8 +112,8 @@ module Graver
       def step(step)
         values = step[:tighten].select { |line| line[:newton_metres] }.map { |line| value(line, step[:tighten].length > 1) }
         @paper.tick([step[:text], *values].join("  "), done: @job[:ticked].include?(step[:key]), style: step[:gate] ? :bold : :normal)
-        step[:last_time].each { |note| @paper.say "Last time (#{note[:day]}): #{note[:text]}", size: 9, indent: 17 }
-        step[:notes].each { |note| @paper.say "Your note: #{note[:text]}", size: 9, indent: 17 }
+        step[:last_time].each { |note| @paper.say Texts.say("sheet.last_time", day: note[:day], text: note[:text]), size: 9, indent: 17 }
+        step[:notes].each { |note| @paper.say Texts.say("sheet.note", text: note[:text]), size: 9, indent: 17 }
         step[:cautions].each { |caution| @paper.say "#{caution["severity"].capitalize}: #{caution["text"]}", size: 9, colour: SEVERITY.fetch(caution["severity"]), indent: 17 }
         @pdf.move_down 2
       end
@@ -125,16 +125,16 @@ module Graver
 
       # Room for what is read on the day: old and new pads, both rotors, the odometer.
       def readings
-        @paper.heading("Read on the day", room: 220)
-        @paper.say "Date ________________   Odometer ________________ #{@job[:vehicle][:distance_unit]}   Fluid level before ________ after ________", size: 11
+        @paper.heading(Texts.say("sheet.readings"), room: 220)
+        @paper.say Texts.say("sheet.blanks", unit: @job[:vehicle][:distance_unit]), size: 11
         @pdf.move_down 8
         rows = @job[:axles].flat_map { |axle| axle[:axle][:corners].flat_map { |corner| corner_rows(axle[:axle][:name], corner[:side]) } }
         @paper.table([["", "Old (mm)", "New (mm)", "Remarks"], *rows], widths: { 0 => 150, 1 => 90, 2 => 90 }, size: 11)
-        @paper.say "Torque reached, bolts reused how often, what blocked the wrench, what to do next time:", size: 10
+        @paper.say Texts.say("sheet.remarks"), size: 10
       end
 
       def corner_rows(axle, side)
-        ["#{axle} #{side} inner pad", "#{axle} #{side} outer pad", "#{axle} #{side} rotor, thinnest"].map { |name| [name.capitalize, "", "", ""] }
+        ["sheet.inner_pad", "sheet.outer_pad", "sheet.rotor"].map { |name| [Texts.say(name, axle: axle.capitalize, side:), "", "", ""] }
       end
     end
   end

@@ -41,7 +41,7 @@ module Graver
         text = several ? "#{line[:axle].capitalize} #{line[:label].downcase}" : line[:label]
         @pdf.text_box text, at: [0, top], width:, height: 20, size: 15, style: :bold, overflow: :shrink_to_fit
         wrench = line[:wrench]
-        below = ["#{line[:count] || "?"} in all, #{line[:drive] || "size not known"}#{", new ones" if line[:single_use]}", line[:range] && "anywhere from #{line[:range]}", set(wrench),
+        below = [Texts.say("torque.count", count: line[:count] || "?", drive: line[:drive] || Texts.say("torque.no_size")) + (line[:single_use] ? Texts.say("torque.renewed") : ""), line[:range] && Texts.say("torque.anywhere", range: line[:range]), set(wrench),
                  line[:doubt]].compact.join("\n")
         @pdf.text_box below, at: [0, top - 21], width:, height: HEIGHT - 26, size: 9, overflow: :shrink_to_fit
       end
@@ -50,11 +50,11 @@ module Graver
         return unless wrench
         return wrench[:sentence] unless wrench[:wrench]
 
-        "Set #{format("%g", wrench[:setting])} #{wrench[:unit]} on #{wrench[:wrench]}#{" (calibration overdue)" if wrench[:overdue]}"
+        Texts.say("torque.set", setting: wrench[:setting].to_f, unit: wrench[:unit], wrench: wrench[:wrench]) + (wrench[:overdue] ? Texts.say("torque.overdue") : "")
       end
 
       def figures(line, top, left)
-        text = line[:snug] ? "Snug is enough." : "No value: stop. Maker's manual, never by feel."
+        text = Texts.say(line[:snug] ? "torque.snug" : "torque.no_value")
         return @pdf.text_box(text, at: [left, top - 20], width: 290, height: 50, size: 16, style: :bold) unless line[:newton_metres]
 
         @pdf.text_box format("%g", line[:newton_metres]), at: [left, top + 2], width: 130, height: 66, size: FIGURE, style: :bold, align: :right, overflow: :shrink_to_fit

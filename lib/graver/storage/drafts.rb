@@ -25,7 +25,7 @@ module Graver
       def save(vehicle_id, content, revision:, at:)
         row = { content: JSON.generate(content), recorded_at: at }
         changed = revision.zero? ? insert(vehicle_id, row) : @table.where(vehicle_id:, revision:).update(**row, revision: revision + 1)
-        raise Conflict.new("this look-over was changed in another window", current: find(vehicle_id)) unless changed == 1
+        raise Conflict.new(Texts.say("conflicts.draft_changed"), current: find(vehicle_id)) unless changed == 1
 
         find(vehicle_id)
       end
@@ -44,7 +44,7 @@ module Graver
 
       # Raises NotFound.
       def find_binned(id)
-        row = @binned.first(id:, restored_at: nil) or raise NotFound, "there is no such look-over in the bin"
+        row = @binned.first(id:, restored_at: nil) or raise NotFound, Texts.say("missing.binned")
         binned_record(row)
       end
 

@@ -15,7 +15,7 @@ module Graver
 
       # Raises NotFound.
       def find(id)
-        row = listed.first(id:) or raise NotFound, "there is no import with this address"
+        row = listed.first(id:) or raise NotFound, Texts.say("missing.import")
         record(row)
       end
 

@@ -27,7 +27,7 @@ module Graver
 
       # Raises NotFound.
       def find(id)
-        row = @instruments.first(id:) or raise NotFound, "there is no instrument with this address"
+        row = @instruments.first(id:) or raise NotFound, Texts.say("missing.instrument")
         record(row, @checks.where(instrument_id: id).order(:date, :id).all)
       end
 

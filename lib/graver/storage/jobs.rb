@@ -29,7 +29,7 @@ module Graver
 
       # Raises NotFound.
       def find(id)
-        row = @database[:jobs].first(id:) or raise NotFound, "there is no job with this address"
+        row = @database[:jobs].first(id:) or raise NotFound, Texts.say("missing.job")
         records([row]).first
       end
 

@@ -53,7 +53,7 @@ module Graver
 
       # One with everything, void readings too. Raises NotFound.
       def find(id)
-        row = standing.first(id:) or raise NotFound, "there is no look-over with this address"
+        row = standing.first(id:) or raise NotFound, Texts.say("missing.look_over")
         records([row], void: true).first
       end
 

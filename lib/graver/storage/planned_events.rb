@@ -15,13 +15,13 @@ module Graver
 
       # Raises NotFound.
       def remove(id, at:)
-        @table.where(id:, removed_at: nil).update(removed_at: at) == 1 or raise NotFound, "there is nothing planned at this address"
+        @table.where(id:, removed_at: nil).update(removed_at: at) == 1 or raise NotFound, Texts.say("missing.planned")
         @table.first(id:)[:vehicle_id]
       end
 
       # Takes the newest removal of a vehicle back.
       def restore(id)
-        @table.where(id:).exclude(removed_at: nil).update(removed_at: nil) == 1 or raise NotFound, "there is nothing to take back at this address"
+        @table.where(id:).exclude(removed_at: nil).update(removed_at: nil) == 1 or raise NotFound, Texts.say("missing.removed")
         @table.first(id:)[:vehicle_id]
       end
 

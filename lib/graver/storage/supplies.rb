@@ -23,7 +23,7 @@ module Graver
       def of(axle_ids) = @table.where(retired_at: nil).where(Sequel.or([[:axle_id, axle_ids], [:axle_id, nil]])).order(:id).map { |row| record(row) }
 
       # Raises NotFound.
-      def find(id) = record(@table.first(id:) || raise(NotFound, "there is no part, consumable or tool with this address"))
+      def find(id) = record(@table.first(id:) || raise(NotFound, Texts.say("missing.supply")))
 
       private
 

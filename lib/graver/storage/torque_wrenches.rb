@@ -22,7 +22,7 @@ module Graver
 
       # Raises NotFound.
       def find(id)
-        record(@table.first(id:) || raise(NotFound, "there is no torque wrench with this address"))
+        record(@table.first(id:) || raise(NotFound, Texts.say("missing.wrench")))
       end
 
       private

@@ -23,12 +23,12 @@ module Graver
 
       # Raises NotFound.
       def find(id)
-        row = @database[:vehicles].first(id:) or raise NotFound, "there is no vehicle with this address"
+        row = @database[:vehicles].first(id:) or raise NotFound, Texts.say("missing.vehicle")
         record(row, @database[:axles].where(vehicle_id: id).order(:id).map { |axle| axle_record(axle) })
       end
 
       def find_axle(id)
-        row = @database[:axles].first(id:) or raise NotFound, "there is no axle with this address"
+        row = @database[:axles].first(id:) or raise NotFound, Texts.say("missing.axle")
         axle_record(row)
       end
 

@@ -15,12 +15,12 @@ module Graver
 
         rule(:axles) do
           fine = value.length <= MOST_AXLES && value.all? { |id, works| id.to_s.match?(/\A\d{1,15}\z/) && works.is_a?(Array) && works.length <= MOST_WORKS && works.all?(String) }
-          key.failure("needs an axle's id with a list of works for each") unless fine
+          key.failure(Texts.say("shape.works")) unless fine
         end
 
         rule(:reasons) do
           fine = value.nil? || (value.length <= MOST_AXLES && value.all? { |_, text| text.nil? || (text.is_a?(String) && text.length <= 500) })
-          key.failure("needs a text for each axle") unless fine
+          key.failure(Texts.say("shape.reasons")) unless fine
         end
       end
     end

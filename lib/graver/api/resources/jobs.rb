@@ -48,7 +48,7 @@ module Graver
         def quote = with(Contracts::Quote) { |given| planning.quote(id, given[:total]) }
         def note_step = with(Contracts::StepNote) { |given| planning.note(id, given[:step], given[:text]) }
         def adjust = with(Contracts::Adjustment) { |given| planning.adjust(id, given) }
-        def drop_adjustment = answer(planning.restore(id, @exchange.number("event", missing: "there is no such change")))
+        def drop_adjustment = answer(planning.restore(id, @exchange.number("event", missing: "missing.change")))
 
         def sheet
           Download.new(type: "application/pdf", body: Sheet::JobSheet.call(job, params.fetch("paper", "a4")), disposition: "inline; filename=\"job-#{id}.pdf\"")

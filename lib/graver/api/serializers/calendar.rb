@@ -16,7 +16,7 @@ module Graver
         def call(timelines, at)
           calendar = Icalendar::Calendar.new
           calendar.prodid = "-//Graver//brakes//EN"
-          calendar.append_custom_property("X-WR-CALNAME", timelines.one? ? "#{timelines.first.overview.vehicle.name}: brakes" : "Brakes")
+          calendar.append_custom_property("X-WR-CALNAME", timelines.one? ? Texts.say("calendar.title", vehicle: timelines.first.overview.vehicle.name) : Texts.say("calendar.all"))
           timelines.each { |timeline| timeline.events.select { |event| REMINDED.include?(event.kind) }.each { |event| calendar.add_event(event(timeline.overview.vehicle, event, at)) } }
           calendar.to_ical
         end
@@ -30,7 +30,7 @@ module Graver
             entry.dtstart = Icalendar::Values::Date.new(event.date)
             entry.dtend = Icalendar::Values::Date.new(event.date + 1)
             entry.summary = "#{vehicle.name}: #{event.text}"
-            entry.description = "Worked out from your readings and your driving; it moves as they do."
+            entry.description = Texts.say("calendar.description")
             entry.transp = "TRANSPARENT"
           end
         end

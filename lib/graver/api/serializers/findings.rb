@@ -32,7 +32,7 @@ module Graver
                      else
                        {}
                      end
-          { verdict:, sentence: Service::Overview::FindingText.fill(@knowledge.findings.dig("claims", verdict), { "axle" => overview.file.axle.name, **measures }) }
+          { verdict:, sentence: Service::Base::Wording.new(overview.file.vehicle.distance_unit).fill(@knowledge.findings.dig("claims", verdict), { "axle" => overview.file.axle.name, **measures }) }
         end
 
         private
@@ -59,15 +59,14 @@ module Graver
         def marks(seen, axle) = seen.select(&:severity).map { |mark| mark(mark, [axle && axle.file.axle.name, mark.side, mark.face].compact.join(" ")) }
 
         def mark(mark, place)
-          day = Service::Base::Wording.day(mark.date)
           { rule: "seen-#{mark.item["id"]}-#{mark.mark["id"]}", severity: mark.severity, topic: "seen", axle_id: mark.axle_id, side: mark.side, pad: mark.face,
-            title: "#{mark.item["label"]}: #{mark.mark["label"]}", sentence: "#{place.empty? ? "The vehicle" : place.capitalize}: seen on #{day}.", reading: "marked on #{day}",
-            limit: "as it was seen", change: "A newer look at it; new parts.", advice: mark.caution || "Look again at the next chance.", confidence: nil, causes: [],
+            title: "#{mark.item["label"]}: #{mark.mark["label"]}", sentence: Texts.say("marks.sentence", place: place.empty? ? Texts.say("marks.vehicle") : place.capitalize, day: mark.date), reading: Texts.say("marks.reading", day: mark.date),
+            limit: Texts.say("marks.limit"), change: Texts.say("marks.change"), advice: mark.caution || Texts.say("marks.look_again"), confidence: nil, causes: [],
             source: @knowledge.source_title(@knowledge.conditions.fetch("source")) }
         end
 
         def cause(cause)
-          seen = cause.seen.map { |mark| mark == "recurs" ? "it came back on a later set" : described(mark) }
+          seen = cause.seen.map { |mark| mark == "recurs" ? Texts.say("marks.recurs") : described(mark) }
           { label: cause.label, share: cause.share.round(3), seen:, check: cause.check, remedy: cause.remedy }
         end
 
@@ -78,7 +77,7 @@ module Graver
 
         def fluid(card)
           fields = card.to_h.slice(:grade, :dry_celsius, :wet_celsius, :may, :never, :sentence)
-          axles = card.axles.map { |name, pushed_ml, draw_off_ml| { name:, pushed_ml: pushed_ml&.round, draw_off_ml: draw_off_ml&.round } }
+          axles = card.axles.map { |name, pushed_ml, draw_off_ml| { name:, pushed_ml: pushed_ml&.round, draw_off_ml: } }
           fields.merge(headroom_ml: card.headroom_ml&.round, axles:)
         end
 

@@ -50,7 +50,7 @@ module Graver
 
         def fluid(card)
           plan = card.plan
-          { pushed_ml: plan.pushed&.round, headroom_ml: plan.headroom&.round, draw_off_ml: plan.draw_off && ((plan.draw_off / 5.0).ceil * 5), needed_ml: plan.needed.round,
+          { pushed_ml: plan.pushed&.round, headroom_ml: plan.headroom&.round, draw_off_ml: plan.draw_off, needed_ml: plan.needed.round,
             bottles_ml: plan.bottles,
             **card.to_h.slice(:grade, :may, :never, :bleeds, :order_from), order: card.order.map { |axle, side| side == "both" ? axle : "#{axle} #{side}" },
             methods: card.methods.map { |method| method.slice("label", "owned") } }

@@ -50,9 +50,9 @@ module Graver
 
         def said(adjustment)
           case adjustment.action
-          when "drop" then "A step left out is back"
-          when "move" then "A step stands where the planner has it"
-          else "“#{adjustment.text}” has lost its place"
+          when "drop" then Texts.say("jobs.dropped_is_back")
+          when "move" then Texts.say("jobs.moved_back")
+          else Texts.say("jobs.place_lost", text: adjustment.text)
           end
         end
       end

@@ -25,13 +25,11 @@ module Graver
         end
 
         def changed(field, value)
-          return value ? "struck out" : "taken back in" if field == "void"
+          return Texts.say(value ? "log.struck_out" : "log.restored") if field == "void"
 
-          if field == "odometer_km"
-            "#{value.round} km"
-          else
-            "#{field.tr("_", " ")} now #{value.nil? ? "empty" : value}"
-          end
+          return Formats.number(value.round) + " km" if field == "odometer_km"
+
+          Texts.say("log.now", field: field.tr("_", " "), value: value.nil? ? Texts.say("log.empty") : value)
         end
 
         def reading(row, axles)
@@ -41,11 +39,11 @@ module Graver
             corrections: row.corrections.map { |correction| correction(correction) } }
         end
 
-        def label(row, axles) = [axles[row.axle_id], row.side, row.pad, part(row), row.place > 1 ? "place #{row.place}" : nil].compact.join(" ")
+        def label(row, axles) = [axles[row.axle_id], row.side, row.pad, part(row), row.place > 1 ? Texts.say("log.place", count: row.place) : nil].compact.join(" ")
 
         # "slide pins: seized" of a mark that a job answered
         def part(row)
-          return row.part == "shoe" ? "parking shoe" : row.part unless row.event == "answered"
+          return row.part == "shoe" ? Texts.say("log.part_shoe") : row.part unless row.event == "answered"
 
           item, mark = row.part.split(".")
           known = @knowledge.condition_item(item)
@@ -58,7 +56,7 @@ module Graver
 
         def answer(doubt)
           text = @knowledge.questions.dig("answers", doubt.answer) || doubt.answer
-          Service::Base::Wording.tokens(text, { unit: "another unit", part: "part" })
+          Service::Base::Wording.tokens(text, { unit: Texts.say("log.another_unit"), part: Texts.say("log.part") })
         end
 
         def mark(condition, axles)

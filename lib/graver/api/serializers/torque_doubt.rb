@@ -11,10 +11,10 @@ module Graver
         def sentence(torque, doubt, plausible)
           return unless doubt
 
-          usual = "#{torque.in_unit("N·m")} N·m is outside the usual #{plausible.join(" to ")} N·m (common practice)"
+          usual = Texts.say("torque.unusual", value: torque.in_unit("N·m"), range: plausible.join(" to "))
           case doubt
-          when "unknown" then "#{usual}: check the figure and its unit against the maker's manual."
-          when "ten_times" then "#{usual}: is the decimal point in its place?"
+          when "unknown" then Texts.say("torque.unknown", unusual: usual)
+          when "ten_times" then Texts.say("torque.ten_times", unusual: usual)
           else "#{usual}: were #{format("%g", torque.entered)} #{doubt} meant?"
           end
         end

@@ -34,12 +34,12 @@ module Graver
         # What the owner knows of it beside the torque.
         def said(line)
           lubrication = line.lubrication && "thread: #{@knowledge.brake_data.label("wheel_nut.lubrication", line.lubrication).downcase}"
-          [line.single_use ? "new ones" : nil, line.threadlocker && "threadlocker: #{threadlocker(line).downcase}", lubrication, line.torque&.low && line.torque.said].compact
+          [line.single_use ? Texts.say("torque.new_ones") : nil, line.threadlocker && Texts.say("torque.threadlocker", what: threadlocker(line).downcase), lubrication, line.torque&.low && line.torque.said].compact
         end
 
         def rivals(line)
           others = line.rivals.map { |torque, source| "#{torque.said} (#{@knowledge.brake_data.sources.fetch(source).downcase})" }
-          "Sources disagree: #{line.torque.said} (#{@knowledge.brake_data.sources.fetch(line.source).downcase}), #{others.join(", ")}. Choose one in the brake data."
+          Texts.say("torque.disagree", value: line.torque.said, source: @knowledge.brake_data.sources.fetch(line.source).downcase, others: others.join(", "))
         end
 
         def threadlocker(line) = line.threadlocker && @knowledge.brake_data.label("wheel_nut.threadlocker", line.threadlocker)
@@ -48,7 +48,7 @@ module Graver
           return rivals(line) if line.rivals.any?
           return TorqueDoubt.sentence(line.torque, line.doubt, line.plausible) unless line.hearsay && !line.doubt
 
-          "This value does not come from the maker of this vehicle: a torque is never taken over from another model, axle or year."
+          Texts.say("torque.hearsay")
         end
       end
     end

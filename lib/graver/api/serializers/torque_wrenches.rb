@@ -26,16 +26,15 @@ module Graver
         end
 
         def said(found)
-          off = found.off_share.abs < 0.0005 ? "on the mark" : format("%+.1f %% by its graduation", found.off_share * 100)
-          parts = [off, format("± %g %% by its class: %.3g to %.3g N·m", found.tolerance_share * 100, found.low, found.high)]
-          parts << (found.wrench.calibrated_on ? "calibrated #{Service::Base::Wording.day(found.wrench.calibrated_on)}, due again" : "never calibrated as far as is known") if found.overdue
+          off = found.off_share.abs < 0.0005 ? Texts.say("torque.on_the_mark") : Texts.say("torque.graduation", off: format("%+.1f", found.off_share * 100))
+          parts = [off, Texts.say("torque.class", tolerance: found.tolerance_share * 100.0, low: format("%.3g", found.low), high: format("%.3g", found.high))]
+          parts << (found.wrench.calibrated_on ? Texts.say("torque.calibrated", day: found.wrench.calibrated_on) : Texts.say("torque.never_calibrated")) if found.overdue
           parts.join("; ")
         end
 
         def borrow(found)
-          near = found.near ? " #{found.near.name} has it only at the slack end of its scale." : ""
-          range = found.range ? "borrow one for #{found.range.join(" to ")} N·m" : "no common wrench does; ask a shop"
-          "No wrench of yours reaches this: #{range}.#{near}"
+          near = found.near ? Texts.say("torque.slack_end", wrench: found.near.name) : ""
+          found.range ? Texts.say("torque.borrow", range: found.range.join(" to "), near:) : Texts.say("torque.ask_shop", near:)
         end
 
         private_class_method :setting, :said, :borrow

@@ -64,7 +64,7 @@ module Graver
           return "#{said.text[0].upcase}#{said.text[1..]}.#{" #{said.caution}" if severity == "stop"}" if said
 
           axles = overview.axles.select { |each| each.judgement.severity == severity }
-          axles.empty? ? "A step of a job was done another way." : axles.map { |axle| "#{axle.file.axle.name.capitalize}: #{lead(axle)}" }.join(" ")
+          axles.empty? ? Texts.say("log.done_otherwise") : axles.map { |axle| "#{axle.file.axle.name.capitalize}: #{lead(axle)}" }.join(" ")
         end
 
         # One sentence: the rest stands with the axle. What stops the vehicle is said in full.
@@ -100,9 +100,9 @@ module Graver
 
         def what(overview, look_over)
           names = overview.vehicle.axles.to_h { |axle| [axle.id, axle.name] }
-          marks = look_over.conditions.empty? ? [] : ["#{look_over.conditions.length} marks"]
+          marks = look_over.conditions.empty? ? [] : [Texts.say("log.marks", count: look_over.conditions.length)]
           found = readings(names, look_over) + marks
-          found.empty? ? "odometer" : found.join("; ")
+          found.empty? ? Texts.say("log.odometer") : found.join("; ")
         end
 
         def readings(names, look_over)
@@ -113,13 +113,13 @@ module Graver
 
         def described(axle, part, event, count)
           case event
-          when "renewed" then "fluid renewed"
-          when "answered" then "#{[axle, part.split(".").first.tr("_", " ")].compact.join(" ")} seen to"
-          when "fit" then "new #{axle} #{part}s fitted"
-          when "reading" then "#{count} #{axle} #{part}#{"s" if count > 1} read"
-          when "squealer", "sensor", "metal" then "#{axle} pad: #{{ "squealer" => "squealer touches", "sensor" => "wear light", "metal" => "metal to metal" }[event]}"
-          when "freed" then "#{axle} pins or pistons freed"
-          when "resurfaced" then "#{axle} rotors turned"
+          when "renewed" then Texts.say("log.fluid_renewed")
+          when "answered" then Texts.say("log.seen_to", what: [axle, part.split(".").first.tr("_", " ")].compact.join(" "))
+          when "fit" then Texts.say("log.fitted", axle:, part:)
+          when "reading" then Texts.say("log.read", count:, axle:, part:)
+          when "squealer", "sensor", "metal" then Texts.say("log.#{event}", axle:)
+          when "freed" then Texts.say("log.freed", axle:)
+          when "resurfaced" then Texts.say("log.machined", axle:)
           else "#{axle} #{event}"
           end
         end

@@ -5,6 +5,9 @@ module Graver
     module Serializers
       # Readings and forecast of one axle, with how sure it is and why.
       class Wear
+        # From here on it is said in years.
+        MANY_DAYS = 550
+
         def initialize(knowledge)
           @knowledge = knowledge
         end
@@ -56,7 +59,7 @@ module Graver
           return entry.event unless (reading = entry.reading)
 
           upper = reading.upper && " to #{number(reading.upper)}"
-          "#{number(reading.value)}#{upper} #{reading.unit}#{" with plate" if reading.overall}"
+          "#{number(reading.value)}#{upper} #{reading.unit}#{Texts.say("forecast.with_plate") if reading.overall}"
         end
 
         def number(entered) = format("%g", entered.value.to_f)
@@ -86,24 +89,26 @@ module Graver
 
           pads = overview.file.entries.select { |entry| entry.part == "pad" && entry.thickness? }
           methods = pads.map { |entry| entry.reading&.method || entry.event }.tally.map { |method, count| "#{count} by #{method}" }
-          "Pads: #{pads.empty? ? "no readings" : methods.join(", ")}; #{overview.answer.pads.readings} of them from the set that is on now."
+          Texts.say("forecast.pads", readings: pads.empty? ? Texts.say("forecast.no_readings") : methods.join(", "), count: overview.answer.pads.readings)
         end
 
         def prior_sentence
           prior = @knowledge.prior("pad")
           low, high = [-1.2816, 1.2816].map { |z| prior.rate_mm_per_1000km * Math.exp(z * prior.rate_log_sd) }
-          format("Before any reading it is taken that pads wear %.2f to %.2f mm in 1,000 km (8 in 10 vehicles, common practice).", low, high)
+          Texts.say("forecast.prior", low: format("%.2f", low), high: format("%.2f", high))
         end
 
         def driving_sentence(answer)
-          format("Days come from %.0f km a day, seen over %d days.", answer.driving.km_per_day, answer.driving.days_observed)
+          days = answer.driving.days_observed
+          years = days < MANY_DAYS ? Texts.say("forecast.days", count: days) : Texts.say("forecast.years", count: (days / 365.25).round)
+          Texts.say("forecast.driving", km: answer.driving.km_per_day.round, years:)
         end
 
         def doubt_sentences(overview)
           refs = doubted(overview.answer)
           overview.file.entries.select { |entry| refs.include?(entry.ref) }.map do |entry|
-            "The #{[entry.side,
-                    entry.pad].compact.join(" ")} #{entry.part} reading of #{Service::Base::Wording.day(entry.date)} (#{entered(entry)}) does not fit the others and counts little."
+            position = [entry.side, entry.pad, entry.part].compact.join(" ")
+            Texts.say("forecast.outlier", position:, day: entry.date, entered: entered(entry))
           end
         end
       end

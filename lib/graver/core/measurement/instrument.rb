@@ -15,7 +15,7 @@ module Graver
           return if (least_mm.nil? || value_mm >= least_mm - 1e-9) && (most_mm.nil? || value_mm <= most_mm + 1e-9)
 
           range = [least_mm, most_mm].map { |bound| bound ? format("%.4g", bound) : "?" }.join(" to ")
-          raise InvalidEntry.of("value", "out_of_instrument_range", "#{format("%.4g", value_mm)} mm is outside this instrument's range (#{range} mm): another tool, or another unit?")
+          raise InvalidEntry.of("value", "out_of_instrument_range", Texts.say("faults.outside_instrument", value: value_mm, range:))
         end
       end
     end

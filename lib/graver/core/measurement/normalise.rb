@@ -42,11 +42,11 @@ module Graver
 
         def check(reading)
           if SHARES.key?(reading.unit) != (reading.method == "percent")
-            refuse("unit", "unit_for_method", "percent and share are units of what is left of new, and its only ones")
+            refuse("unit", "unit_for_method", Texts.say("faults.share_units"))
           elsif reading.method == "percent" && reading.part != "pad"
-            refuse("method", "method_for_part", "a #{reading.part} is read in thickness, not as a share of new")
+            refuse("method", "method_for_part", Texts.say("faults.no_share", part: reading.part))
           elsif !@rules.method?(reading.method, reading.part)
-            refuse("method", "method_for_part", "a #{reading.part} cannot be read by #{reading.method}")
+            refuse("method", "method_for_part", Texts.say("faults.method_for_part", part: reading.part, method: reading.method))
           end
         end
 
@@ -65,7 +65,7 @@ module Graver
           plate, plate_u, assumed = plate(reading, part)
           lower = to_mm(reading.value.value, reading.unit)
           upper = reading.upper ? to_mm(reading.upper.value, reading.unit) : lower + @rules.gauge_step_mm
-          refuse("upper", "gauge_order", "the leaf that does not go in must be thicker than the one that does") if upper <= lower
+          refuse("upper", "gauge_order", Texts.say("faults.gauge_order")) if upper <= lower
           assumed += ["gauge_step"] unless reading.upper
           edge = TypeB.combined(method_uncertainty_mm(reading), plate_u)
           Thickness.interval([within(reading, lower - plate), 0.0].max, within(reading, upper - plate), edge_mm: edge, assumed:, shared_mm: shared_mm(reading), group: group(reading))
@@ -73,7 +73,7 @@ module Graver
 
         def percent(reading, part)
           share = (reading.value.value * SHARES.fetch(reading.unit)).to_f
-          refuse("value", "out_of_range", "what is left lies between 0 and 100 % of new, got #{format("%g", share)} %") unless share.between?(0, 100)
+          refuse("value", "out_of_range", Texts.say("faults.share_between", value: share)) unless share.between?(0, 100)
           new_mm = part.new_mm || @rules.typical_new_mm
           by_eye = @rules.percent_standard_uncertainty / 100.0 * new_mm
           unknown_new = part.new_mm ? 0.0 : share / 100.0 * @rules.typical_new_uncertainty_mm
@@ -101,13 +101,13 @@ module Graver
           least, most = @rules.range_mm(reading.part)
           return [value_mm, 0.0].max if value_mm.between?(reading.overall ? -1.0 : least, most)
 
-          refuse("value", "out_of_range", "#{format("%.4g", value_mm)} mm of #{reading.part} is outside #{least} to #{most} mm: check the unit and whether the plate is included")
+          refuse("value", "out_of_range", Texts.say("faults.thickness_between", value: value_mm, part: reading.part, least:, most:))
         end
 
         def to_mm(value, unit)
           return Quantity::LENGTH.to_base(value, unit) if Quantity::LENGTH.include?(unit)
 
-          refuse("unit", "unknown_unit", "thickness is read in #{Quantity::LENGTH.units.join(", ")}, got “#{unit}”")
+          refuse("unit", "unknown_unit", Texts.say("faults.thickness_unit", choices: Quantity::LENGTH.units, unit:))
         end
 
         # What all readings by this eye or gauge have in common that day.

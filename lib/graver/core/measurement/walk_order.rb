@@ -46,7 +46,7 @@ module Graver
         def known(value, allowed, field)
           return value if allowed.include?(value)
 
-          raise InvalidEntry.of(field, "unknown_choice", "needs one of #{allowed.join(", ")}")
+          raise InvalidEntry.of(field, "unknown_choice", Texts.say("faults.choose", choices: allowed))
         end
       end
     end

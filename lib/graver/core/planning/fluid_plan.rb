@@ -18,7 +18,7 @@ module Graver
         def call(pushed:, headroom:, pushes:, flushed:, opened:)
           needed = (flushed * @rules.fetch(:flush_ml)) + (opened * @rules.fetch(:opened_ml))
           needed = @rules.fetch(:top_up_ml) unless needed.positive?
-          Plan.new(pushed:, headroom:, draw_off: pushes ? draw_off(pushed, headroom) : 0.0, needed:, bottles: bottles(needed))
+          Plan.new(pushed:, headroom:, draw_off: pushes ? DrawOff.call(pushed, headroom, @rules.fetch(:headroom_share)) : 0, needed:, bottles: bottles(needed))
         end
 
         # The fewest bottles that hold enough; among those the least in all.
@@ -29,12 +29,6 @@ module Graver
             return fits.min_by(&:sum).sort.reverse if fits.any?
           end
           []
-        end
-
-        private
-
-        def draw_off(pushed, headroom)
-          pushed && headroom && [pushed - (headroom * @rules.fetch(:headroom_share)), 0.0].max
         end
       end
     end

@@ -36,7 +36,7 @@ module Graver
         def conflicts(works)
           alone = works.find { |id| @works.fetch(id)["alone"] && works.length > 1 }
           rotors = works.select { |id| @works.fetch(id)["rotors"] }
-          [("“#{@works.fetch(alone)["label"]}” is done alone" if alone), ("rotors are either new or turned" if rotors.length > 1)].compact
+          [(Texts.say("scope.alone", work: @works.fetch(alone)["label"]) if alone), (Texts.say("scope.either") if rotors.length > 1)].compact
         end
       end
     end

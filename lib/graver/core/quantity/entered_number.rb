@@ -30,10 +30,10 @@ module Graver
         end
 
         def self.refuse(text)
-          raise InvalidEntry.of("", "missing", "needs a number; nothing was entered") if text.empty?
+          raise InvalidEntry.of("", "missing", Texts.say("faults.missing_number")) if text.empty?
 
           shown = text.length > 24 ? "#{text[0, 24]}…" : text
-          raise InvalidEntry.of("", "not_a_number", "needs a number such as 8.4, 8,4 or 7/32; got “#{shown}”")
+          raise InvalidEntry.of("", "not_a_number", Texts.say("faults.not_a_number", shown:))
         end
         private_class_method :decimal, :fraction, :refuse
       end

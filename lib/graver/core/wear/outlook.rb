@@ -64,12 +64,12 @@ module Graver
 
         def forecast(part, entries, specification, as_of_km, why)
           unless specification&.limit_mm
-            why[part] = part == "pad" ? "no limit is given for the pads" : "the discard thickness of the rotors is not known"
+            why[part] = Texts.say(part == "pad" ? "forecast.no_limit" : "forecast.no_discard")
             return
           end
           history = @history_builder.call(entries, specification, as_of_km:)
           Forecast.call(history, @priors.fetch(part)).tap do |result|
-            why[part] = "no #{part} has been fitted or read yet" unless result
+            why[part] = Texts.say("forecast.unread", part:) unless result
           end
         end
       end

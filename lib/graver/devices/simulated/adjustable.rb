@@ -36,12 +36,12 @@ module Graver
         end
 
         def read(quantity)
-          raise DeviceFailed, "#{label} is not connected" unless connected?
-          raise DeviceFailed, "#{label} does not send that" unless quantities.include?(quantity)
+          raise DeviceFailed, Texts.say("devices.not_connected", device: label) unless connected?
+          raise DeviceFailed, Texts.say("devices.does_not_send", device: label) unless quantities.include?(quantity)
 
           if @random.rand * 100 < knob("drops")
             disconnect
-            raise DeviceFailed, "#{label} has dropped its line; connect it again"
+            raise DeviceFailed, Texts.say("devices.dropped", device: label)
           end
           sample(quantity)
         end
@@ -51,10 +51,10 @@ module Graver
         def knob(id) = @settings.fetch(id).value
 
         def fault(id, value)
-          setting = @settings[id] or return InvalidEntry::Fault.new(field: "settings.#{id}", code: "unknown_setting", message: "there is no such knob")
+          setting = @settings[id] or return InvalidEntry::Fault.new(field: "settings.#{id}", code: "unknown_setting", message: Texts.say("faults.unknown_setting"))
           return if value.is_a?(Numeric) && value.between?(setting.least, setting.most)
 
-          InvalidEntry::Fault.new(field: "settings.#{id}", code: "out_of_range", message: "#{setting.label} lies between #{setting.least} and #{setting.most} #{setting.unit}")
+          InvalidEntry::Fault.new(field: "settings.#{id}", code: "out_of_range", message: Texts.say("faults.labelled_between", label: setting.label, least: setting.least, most: setting.most, unit: setting.unit))
         end
 
         # Standard normal, by Box and Muller.

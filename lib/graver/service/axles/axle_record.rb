@@ -59,9 +59,9 @@ module Graver
 
         # Where that limit comes from, in words.
         def limit_from
-          return "the maker's figure" if [length_mm("pad.discard_thickness"), overall_limit_mm].compact.max == limit_mm
+          return Texts.say("findings.limit_maker") if [length_mm("pad.discard_thickness"), overall_limit_mm].compact.max == limit_mm
 
-          length_mm("pad.service_limit") ? "your own" : "the school you follow"
+          Texts.say(length_mm("pad.service_limit") ? "findings.limit_own" : "findings.limit_approach")
         end
 
         def positions = axle.sides.product(%w[inner outer]).map { |pair| pair.join("_") }

@@ -107,11 +107,11 @@ module Graver
 
         # One check corrects a reading once.
         def correctable?(row, failed)
-          row.value && row.method != "gauge" && row.corrections.none? { |correction| correction.reason.start_with?("Zero check #{failed.row.id}:") }
+          row.value && row.method != "gauge" && row.corrections.none? { |correction| correction.reason.start_with?(Texts.say("findings.zero_check_start", check: failed.row.id)) }
         end
 
         def reason(instrument, judged)
-          format("Zero check %d: %s read %+.3f mm too much on %s", judged.row.id, instrument.name, judged.check.offset_mm, judged.check.date.iso8601)
+          Texts.say("findings.zero_check_start", check: judged.row.id) + Texts.say("findings.zero_check", tool: instrument.name, offset: judged.check.offset_mm, day: judged.check.date)
         end
 
         # In the reading's own unit, with no fewer digits than it had.
@@ -124,15 +124,15 @@ module Graver
 
         def day(text)
           date = Date.iso8601(text.to_s)
-          date > @context.today ? refuse("date", "in_future", "the day of a check cannot lie ahead") : date
+          date > @context.today ? refuse("date", "in_future", Texts.say("faults.day_in_future")) : date
         rescue Date::Error
-          refuse("date", "not_a_day", "needs a day such as 2025-04-12")
+          refuse("date", "not_a_day", Texts.say("faults.not_a_day", example: @context.today.iso8601))
         end
 
         def length_text(given, field, unit)
-          refuse("unit", "unknown_unit", "needs one of #{Core::Quantity::LENGTH.units.join(", ")}") unless Core::Quantity::LENGTH.include?(unit)
+          refuse("unit", "unknown_unit", Texts.say("faults.choose", choices: Core::Quantity::LENGTH.units)) unless Core::Quantity::LENGTH.include?(unit)
           length = mm(given[field].to_s, unit)
-          refuse(field.to_s, "out_of_range", "lies between -5 and 1000 mm") unless length.between?(-5, 1000)
+          refuse(field.to_s, "out_of_range", Texts.say("faults.between_unit", least: -5, most: 1000, unit: "mm")) unless length.between?(-5, 1000)
           given[field].strip
         rescue InvalidEntry => e
           raise e.faults.first.field.empty? ? e.under(field.to_s) : e
@@ -144,7 +144,7 @@ module Graver
 
           lengths = LENGTHS.to_h { |key| [key, checked_length(fields, key, faults)] }
           range = %i[least most].map { |key| mm(lengths[key], fields[:unit]) }
-          faults << fault("most", "order", "must be more than the least it reads") if faults.empty? && range.all? && range[1] <= range[0]
+          faults << fault("most", "order", Texts.say("faults.more_than_least")) if faults.empty? && range.all? && range[1] <= range[0]
           raise InvalidEntry, faults if faults.any?
 
           fields.slice(:method, :unit).merge(name: fields[:name].strip, **lengths)
@@ -153,9 +153,9 @@ module Graver
         def plain_faults(fields)
           methods = @knowledge.measurement.fetch("methods").select { |_, method| method.key?("instrument") }.keys
           faults = []
-          faults << fault("name", "missing", "needs a name you know it by") if fields[:name].to_s.strip.empty?
-          faults << fault("method", "unknown_choice", "needs one of #{methods.join(", ")}") unless methods.include?(fields[:method])
-          faults << fault("unit", "unknown_unit", "needs one of #{Core::Quantity::LENGTH.units.join(", ")}") unless Core::Quantity::LENGTH.include?(fields[:unit])
+          faults << fault("name", "missing", Texts.say("faults.name")) if fields[:name].to_s.strip.empty?
+          faults << fault("method", "unknown_choice", Texts.say("faults.choose", choices: methods)) unless methods.include?(fields[:method])
+          faults << fault("unit", "unknown_unit", Texts.say("faults.choose", choices: Core::Quantity::LENGTH.units)) unless Core::Quantity::LENGTH.include?(fields[:unit])
           faults
         end
 
@@ -165,7 +165,7 @@ module Graver
 
           length = mm(text, fields[:unit])
           least = %i[resolution uncertainty].include?(key) ? 1e-6 : 0
-          faults << fault(key.to_s, "out_of_range", "#{format("%.4g", length)} mm cannot be right") unless length.between?(least, key == :most ? 2000 : 500)
+          faults << fault(key.to_s, "out_of_range", Texts.say("faults.cannot_be", value: length)) unless length.between?(least, key == :most ? 2000 : 500)
           text
         rescue InvalidEntry => e
           faults.concat(e.under(key.to_s).faults)

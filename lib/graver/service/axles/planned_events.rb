@@ -34,7 +34,7 @@ module Graver
         # given: { kind:, name:, from:, to:, distance:, unit:, wear_factor: }, texts as typed. Raises InvalidEntry, NotFound.
         def add(vehicle_id, given)
           vehicle = @store.vehicles.find(vehicle_id)
-          raise InvalidEntry.of("", "too_many", "more than #{MOST} things are planned: take some away first") if of([vehicle]).fetch(vehicle.id).rows.length >= MOST
+          raise InvalidEntry.of("", "too_many", Texts.say("faults.too_many_planned", most: MOST)) if of([vehicle]).fetch(vehicle.id).rows.length >= MOST
 
           @faults = []
           row = row(given, vehicle)
@@ -78,22 +78,22 @@ module Graver
           to = given[:kind] == "trip" && !blank?(given[:to]) ? day("to", given[:to]) : nil
           check_length(from, to) if from && to
           last = to || from
-          fault(to ? "to" : "from", "in_past", "lies behind us: note what is ahead") if last && given[:kind] != "driving" && last < @context.today
+          fault(to ? "to" : "from", "in_past", Texts.say("faults.past_event")) if last && given[:kind] != "driving" && last < @context.today
           [from, to]
         end
 
         def check_length(from, to)
-          fault("to", "out_of_range", "a trip ends on the day it begins, or later") if to < from
-          fault("to", "out_of_range", "a trip of more than a year is a change of driving") if to > from + 366
+          fault("to", "out_of_range", Texts.say("faults.trip_ends")) if to < from
+          fault("to", "out_of_range", Texts.say("faults.trip_too_long")) if to > from + 366
         end
 
         def day(field, text)
           date = Date.iso8601(text.to_s)
           return date if date.between?(@context.today << 120, @context.today >> (12 * FURTHEST_YEARS))
 
-          fault(field, "out_of_range", "lies more than #{FURTHEST_YEARS} years away")
+          fault(field, "out_of_range", Texts.say("faults.day_too_far", years: FURTHEST_YEARS))
         rescue Date::Error
-          fault(field, "not_a_day", "needs a day such as #{@context.today.iso8601}")
+          fault(field, "not_a_day", Texts.say("faults.not_a_day", example: @context.today.iso8601))
         end
 
         def distance(given, unit)
@@ -101,14 +101,14 @@ module Graver
 
           km = Core::Quantity::DISTANCE.to_base(number(given[:distance].to_s), unit)
           range = given[:kind] == "trip" ? TRIP_KM : YEAR_KM
-          fault("distance", "out_of_range", "lies between #{range.min} and #{range.max} km#{" a year" if given[:kind] == "driving"}") unless range.cover?(km)
+          fault("distance", "out_of_range", Texts.say(given[:kind] == "driving" ? "faults.year_distance_between" : "faults.distance_between", least: range.min, most: range.max)) unless range.cover?(km)
           given[:distance].to_s.strip
         end
 
         def read_factor(given)
           return if blank?(given[:wear_factor]) || given[:kind] == "inspection"
 
-          fault("wear_factor", "out_of_range", "lies between #{WEAR_FACTOR.min} and #{WEAR_FACTOR.max} times usual wear") unless WEAR_FACTOR.cover?(number(given[:wear_factor]))
+          fault("wear_factor", "out_of_range", Texts.say("faults.factor_between", least: WEAR_FACTOR.min, most: WEAR_FACTOR.max)) unless WEAR_FACTOR.cover?(number(given[:wear_factor]))
           given[:wear_factor].strip
         end
 

@@ -23,7 +23,7 @@ module Graver
           wanted = given.transform_keys(&:to_s).slice(*@choices.keys)
           faults = wanted.filter_map do |key, value|
             least, most = @choices.fetch(key).values_at("least", "most")
-            InvalidEntry::Fault.new(field: key, code: "out_of_range", message: "lies between #{least} and #{most}") unless value.between?(least, most)
+            InvalidEntry::Fault.new(field: key, code: "out_of_range", message: Texts.say("faults.between", least:, most:)) unless value.between?(least, most)
           end
           raise InvalidEntry, faults if faults.any?
 

@@ -34,7 +34,7 @@ module Graver
         def choose(given)
           wanted = given.transform_keys(&:to_s).slice(*all.keys)
           faults = wanted.reject { |kind, id| all.dig(kind, "options").key?(id) }.map do |kind, _|
-            InvalidEntry::Fault.new(field: kind, code: "unknown_choice", message: "needs one of #{all.dig(kind, "options").keys.join(", ")}")
+            InvalidEntry::Fault.new(field: kind, code: "unknown_choice", message: Texts.say("faults.choose", choices: all.dig(kind, "options").keys))
           end
           raise InvalidEntry, faults if faults.any?
 

@@ -15,7 +15,6 @@ module Graver
         Session = Core::Value.define(:axles, :date, :km, :fluid, :text)
         # Nobody is reminded of wheel nuts later than that.
         RETORQUE_DAYS = 60
-        JOB_STATES = { "draft" => "planned, not ready yet", "ready" => "planned and ready", "started" => "under way" }.freeze
         View = Core::Value.define(:overview, :events, :sessions, :next_look)
 
         def initialize(context)
@@ -27,7 +26,6 @@ module Graver
         # VehicleOverviews::Overview -> View
         def call(overview)
           @overview = overview
-          @wording = Base::Wording.new(overview.vehicle.distance_unit)
           events = [*overview.axles.flat_map { |axle| axle_events(axle) }, *fluid, *planned, *retorque, *first_readings].sort_by { |event| [event.date, event.kind, event.text] }
           View.new(overview:, events:, sessions:, next_look: events.find { |event| event.kind == "look" })
         end
@@ -35,6 +33,7 @@ module Graver
         private
 
         def today = @context.today
+        def unit = @overview.vehicle.distance_unit
         def timeline = @overview.axles.first.answer.timeline
 
         def event(kind, date, text, axle: nil, km: nil, until_date: nil, row: nil)
@@ -46,7 +45,7 @@ module Graver
           name = axle.file.axle.name
           job = @overview.jobs.fetch(axle.file.axle.id, []).first
           [look(answer, name), *due(axle, name, job),
-           (event("job", [job.planned_for, today].max, "#{name.capitalize} brakes: job #{JOB_STATES.fetch(job.state)}", axle: name) if job&.planned_for)].compact
+           (event("job", [job.planned_for, today].max, Texts.say("timeline.job_#{job.state}", axle: name.capitalize), axle: name) if job&.planned_for)].compact
         end
 
         def look(answer, name)
@@ -54,15 +53,15 @@ module Graver
           km = answer.look_again_at_either_km
           # Due by distance it is said as everywhere else; due by time, by what is driven until then.
           far = date < answer.date_for(km) ? answer.timeline.km_by([date, today].max) : km
-          event("look", [date, today].max, "Look over the #{name} brakes#{" (within #{@wording.distance(far)})" if far >= 100}", axle: name, km: far)
+          event("look", [date, today].max, Texts.say("timeline.look", axle: name, within: far >= 100 ? Texts.say("timeline.within", unit:, km: far) : ""), axle: name, km: far)
         end
 
         # Parts are ordered so that they are there at the careful end of the forecast.
         def due(axle, name, job)
           careful = careful(axle) or return []
           order = [careful[:date] - @choices.chosen.fetch("lead_days"), today].max
-          events = [event("due", careful[:date], "The #{name} #{careful[:part]} may be due from here on (limit #{format("%g", careful[:limit_mm])} mm)", axle: name, km: careful[:km])]
-          events << event("order", order, "Order #{name} #{careful[:part]}", axle: name) unless job
+          events = [event("due", careful[:date], Texts.say("timeline.due", axle: name, part: careful[:part], limit: careful[:limit_mm].to_f), axle: name, km: careful[:km])]
+          events << event("order", order, Texts.say("timeline.order", axle: name, part: careful[:part]), axle: name) unless job
           events
         end
 
@@ -80,7 +79,7 @@ module Graver
 
         def fluid
           due = @overview.fluid or return []
-          [event("fluid", [due.due_on, today].max, due.overdue_days.positive? ? "Brake fluid: overdue since #{Base::Wording.day(due.due_on)}" : "Brake fluid due")]
+          [event("fluid", [due.due_on, today].max, due.overdue_days.positive? ? Texts.say("timeline.fluid_overdue", day: due.due_on) : Texts.say("timeline.fluid_due"))]
         end
 
         def planned
@@ -103,7 +102,7 @@ module Graver
           return if driven > upto
 
           km = [from - driven, 0].max
-          text = "Wheel nuts of the #{axle.file.axle.name} axle again, #{@wording.fill("{distance:#{from}-#{upto}}", {})} after the job"
+          text = Texts.say("timeline.retorque", axle: axle.file.axle.name, distance: Formats.trade([from, upto], unit))
           event("retorque", timeline.as_of + timeline.days_for(km).floor, text, axle: axle.file.axle.name, km:)
         end
 
@@ -115,7 +114,7 @@ module Graver
             next unless fitted && pads&.readings&.zero?
 
             km = [fitted + @rules.dig("first_reading", "after_km") - axle.answer.as_of_km, 0].max
-            event("first_reading", timeline.as_of + timeline.days_for(km).floor, "First reading of the new #{axle.file.axle.name} pads, and the fluid level again", axle: axle.file.axle.name, km:)
+            event("first_reading", timeline.as_of + timeline.days_for(km).floor, Texts.say("timeline.first_reading", axle: axle.file.axle.name), axle: axle.file.axle.name, km:)
           end
         end
 
@@ -132,18 +131,18 @@ module Graver
           names = group.dues.map(&:id)
           fluid = @overview.fluid && @overview.fluid.due_on <= date + @choices.chosen.fetch("combine_days")
           Session.new(axles: names, date:, km: group.dues.first.at_km, fluid: fluid || false,
-                      text: "#{together(group, found)}#{" The fluid is due by then: change it while the wheels are off." if fluid}")
+                      text: "#{together(group, found)}#{Texts.say("timeline.session_fluid") if fluid}")
         end
 
         def together(group, found)
           first, *others = group.dues.map(&:id)
-          return "The #{first} #{found[first][:part]}; no other axle is near." if others.empty?
+          return Texts.say("timeline.alone", axle: first, part: found[first][:part]) if others.empty?
 
-          subject = "The #{others.join(" and ")} #{found[others.first][:part]}"
-          return "#{subject} fall due together with the #{first} #{found[first][:part]}: one session." if group.apart_km < 100 && group.apart_days.zero?
+          said = { others:, part: found[others.first][:part], axle: first, first: found[first][:part] }
+          return Texts.say("timeline.together", **said) if group.apart_km < 100 && group.apart_days.zero?
 
-          behind = group.apart_km >= 100 ? "#{@wording.distance(group.apart_km)} and " : ""
-          "#{subject} are #{behind}#{group.apart_days} days behind the #{first} #{found[first][:part]}: one session."
+          km = group.apart_km >= 100 ? Texts.say("timeline.behind_km", unit:, km: group.apart_km) : ""
+          Texts.say("timeline.behind", **said, km:, days: group.apart_days)
         end
       end
     end

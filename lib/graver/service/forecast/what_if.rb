@@ -38,9 +38,9 @@ module Graver
 
           unit = file.vehicle.distance_unit
           km = number("year_distance", given[:year_distance], nil) { |value| Core::Quantity::DISTANCE.to_base(value, unit) } or return answer.timeline
-          return fault("year_distance", "out_of_range", "lies between #{YEAR_KM.min} and #{YEAR_KM.max} km a year") unless YEAR_KM.cover?(km)
+          return fault("year_distance", "out_of_range", Texts.say("faults.year_distance_between", least: YEAR_KM.min, most: YEAR_KM.max)) unless YEAR_KM.cover?(km)
 
-          @said << "#{given[:year_distance].strip} #{unit} a year (your figure)"
+          @said << Texts.say("what_if.year", distance: given[:year_distance].strip, unit:)
           Core::Schedule::Timeline.new(answer.driving.with(km_per_day: km / Axles::PlannedEvents::DAYS_A_YEAR), answer.as_of_date, trips: answer.timeline.trips, changes: [])
         end
 
@@ -55,23 +55,23 @@ module Graver
 
         def kind(group, id)
           found = @knowledge.what_if.fetch(group)[id]
-          return fault(group == "uses" ? "use" : "pads", "out_of_range", "needs one of #{@knowledge.what_if.fetch(group).keys.join(", ")}") || 1.0 unless found
+          return fault(group == "uses" ? "use" : "pads", "out_of_range", Texts.say("faults.choose", choices: @knowledge.what_if.fetch(group).keys)) || 1.0 unless found
 
-          @said << format("%<label>s: wears %<factor>g times as fast (%<source>s)", label: found["label"], factor: found["factor"], source: @knowledge.source_title(found["source"]).downcase)
+          @said << Texts.say("what_if.kind", label: found["label"], factor: found["factor"], source: @knowledge.source_title(found["source"]).downcase)
           found["factor"]
         end
 
         def own_factor(text)
           factor = number("factor", text, FACTOR) or return 1.0
-          @said << format("wears %g times as fast (your guess)", factor)
+          @said << Texts.say("what_if.own_factor", factor:)
           factor
         end
 
         def freed(file, side)
           return [] if blank?(side)
 
-          fault("freed", "out_of_range", "needs one of #{file.axle.sides.join(", ")}") unless file.axle.sides.include?(side)
-          @said << "the #{side} pins freed: its pads wear as the other side's do"
+          fault("freed", "out_of_range", Texts.say("faults.choose", choices: file.axle.sides)) unless file.axle.sides.include?(side)
+          @said << Texts.say("what_if.freed", side:)
           file.positions.select { |position| position.start_with?("#{side}_") }
         end
 
@@ -80,7 +80,7 @@ module Graver
 
           known = file.length_mm("pad.new_thickness") || @knowledge.measurement.dig("new_parts", "pad", "typical_mm")
           mm = blank?(given[:pads_mm]) ? known : number("pads_mm", given[:pads_mm], NEW_PADS_MM)
-          @said << format("new pads of %g mm go on now", mm) if mm
+          @said << Texts.say("what_if.new_pads", mm:) if mm
           mm
         end
 
@@ -91,7 +91,7 @@ module Graver
         def checked(field, text, range)
           value = Core::Quantity::EnteredNumber.parse(text.to_s).value.to_f
           value = yield(value) if block_given?
-          range.nil? || range.cover?(value) ? value : fault(field, "out_of_range", "lies between #{range.min} and #{range.max}")
+          range.nil? || range.cover?(value) ? value : fault(field, "out_of_range", Texts.say("faults.between", least: range.min, most: range.max))
         end
 
         def blank?(text) = text.to_s.strip.empty?

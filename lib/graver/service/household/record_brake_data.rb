@@ -45,7 +45,7 @@ module Graver
 
         def faults(file, entry, at)
           if entry[:value].nil?
-            raise InvalidEntry.of("key", "unknown_key", "there is no brake data “#{entry[:key].to_s[0, 40]}”") unless @catalogue.field(entry[:key])
+            raise InvalidEntry.of("key", "unknown_key", Texts.say("faults.unknown_key", key: entry[:key].to_s[0, 40])) unless @catalogue.field(entry[:key])
           else
             @catalogue.check(entry[:key], entry[:value], entry[:unit], entry[:source], file.vehicle.kind)
           end
@@ -61,8 +61,8 @@ module Graver
             high, low = value_after(file, entries, more), value_after(file, entries, less)
             next unless high && low && high <= low
 
-            labels = [more, less].map { |key| Base::Wording.inside(@catalogue.field(key)["label"]) }
-            InvalidEntry::Fault.new(field: "entries.#{at}.value", code: "order", message: "#{labels[0]} (#{high.round(2)}) must be more than #{labels[1]} (#{low.round(2)})")
+            labels = [more, less].map { |key| Formats.inside(@catalogue.field(key)["label"]) }
+            InvalidEntry::Fault.new(field: "entries.#{at}.value", code: "order", message: Texts.say("faults.must_exceed", more: labels[0], high: high.to_f, less: labels[1], low: low.to_f))
           end
         end
 
@@ -72,7 +72,7 @@ module Graver
             fastener = entry[:value] && entry[:key].to_s[/\A(\w+)\.angle\z/, 1] or next
             next if value_after(file, entries, "#{fastener}.torque")
 
-            InvalidEntry::Fault.new(field: "entries.#{at}.value", code: "angle_alone", message: "a further angle needs the torque it starts from: enter that first")
+            InvalidEntry::Fault.new(field: "entries.#{at}.value", code: "angle_alone", message: Texts.say("faults.angle_alone"))
           end
         end
 

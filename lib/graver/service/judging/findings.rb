@@ -27,7 +27,7 @@ module Graver
         # given: { axle:, part:, mm: text } -> [Core::Judgement::Claim or nil, AxleOverview::Overview]. Raises InvalidEntry, NotFound.
         def claim(vehicle_id, given)
           overview = Overview::VehicleOverviews.new(@context).find(vehicle_id).axles.find { |axle| axle.file.axle.id == given[:axle] }
-          raise InvalidEntry.of("axle", "unknown_axle", "this vehicle has no such axle") unless overview
+          raise InvalidEntry.of("axle", "unknown_axle", Texts.say("faults.unknown_axle")) unless overview
 
           mm = claimed_mm(given)
           result = given[:part] == "pad" ? overview.answer.pads : overview.answer.rotors
@@ -40,11 +40,11 @@ module Graver
 
         def claimed_mm(given)
           figures, unit = Core::Quantity::EnteredLength.split(given[:value], given[:unit] || "mm")
-          raise InvalidEntry.of("value", "unknown_unit", "a claim is a thickness") unless Core::Quantity::LENGTH.include?(unit)
+          raise InvalidEntry.of("value", "unknown_unit", Texts.say("faults.claim_unit")) unless Core::Quantity::LENGTH.include?(unit)
 
           mm = Core::Quantity::LENGTH.to_base(Core::Quantity::EnteredNumber.parse(figures).value, unit)
           least, most = thresholds.fetch(:"#{given[:part]}_mm")
-          mm.between?(least, most) ? mm : raise(InvalidEntry.of("value", "out_of_range", "lies between #{least} and #{most} mm, got #{format("%.4g", mm)} mm"))
+          mm.between?(least, most) ? mm : raise(InvalidEntry.of("value", "out_of_range", Texts.say("faults.claim_between", least:, most:, value: mm)))
         rescue InvalidEntry => e
           raise e.faults.first.field.empty? ? e.under("value") : e
         end
@@ -67,21 +67,21 @@ module Graver
           pulsates = overview.seen.any? { |mark| mark.mark["id"] == "pulsation" }
           overview.axles.flat_map do |axle|
             sentences = [silent_pads(axle), silent_rotors(axle), pulsates ? unmeasured_pulsation(axle) : nil]
-            sentences.compact.map { |sentence| "#{axle.file.axle.name.capitalize}: #{sentence}" }
+            sentences.compact.map { |sentence| Texts.say("findings.silent", axle: axle.file.axle.name.capitalize, sentence: Formats.inside(sentence)) }
           end
         end
 
         def silent_pads(axle)
           pads = axle.answer.pads
-          return "no pad has been read on the set that is on." unless pads&.readings&.positive?
+          return Texts.say("findings.no_pad_read") unless pads&.readings&.positive?
 
-          "#{pads.unread.map { |id| id.tr("_", " ") }.join(", ")} not read; an inner pad can be gone while the outer one looks well." if pads.unread.any?
+          Texts.say("findings.pads_unread", pads: pads.unread.map { |id| id.tr("_", " ") }.join(", ")) if pads.unread.any?
         end
 
         def silent_rotors(axle)
-          return "the rotors' discard thickness is not known, so there is no verdict on them." unless axle.file.discard_mm
+          return Texts.say("findings.no_discard") unless axle.file.discard_mm
 
-          "no rotor has been read since it went on." unless axle.answer.rotors&.readings&.positive?
+          Texts.say("findings.no_rotor_read") unless axle.answer.rotors&.readings&.positive?
         end
 
         # Felt in the pedal, and the rotors not read at enough places to say which.
@@ -89,7 +89,7 @@ module Graver
           file = axle.file
           return if file.axle.sides.all? { |side| file.newest_rows("rotor", side)&.first.to_a.length >= PLACES_FOR_VARIATION }
 
-          "the pedal pulsates, and the rotors have not been read at #{PLACES_FOR_VARIATION} places or more: measure at 8, with a micrometer."
+          Texts.say("findings.pulsation_unmeasured", places: PLACES_FOR_VARIATION)
         end
 
         # Single positions, by caliper with the wheel off.

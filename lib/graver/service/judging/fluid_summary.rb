@@ -60,17 +60,17 @@ module Graver
         end
 
         def sentence(overview, file, headroom)
-          return "Room above the level: #{headroom.round} ml." if headroom
+          return Texts.say("findings.headroom", ml: headroom.round) if headroom
 
           missing = []
-          missing << "the reservoir's volume" unless file.volume_ml("fluid.reservoir_volume")
-          missing << "the level" unless level(overview)
-          "Whether it overflows cannot be said: #{missing.join(" and ")} #{missing.length > 1 ? "are" : "is"} not known."
+          missing << Texts.say("findings.reservoir_volume") unless file.volume_ml("fluid.reservoir_volume")
+          missing << Texts.say("findings.fluid_level") unless level(overview)
+          Texts.say("findings.overflow_unknown", missing:, count: missing.length)
         end
 
         def pushed(axle, headroom)
           ml = pushed_ml(axle)
-          [axle.file.axle.name, ml, ml && headroom && [ml - headroom, 0].max]
+          [axle.file.axle.name, ml, Core::Planning::DrawOff.call(ml, headroom, @knowledge.fluid.dig("headroom_share", "value"))]
         end
       end
     end

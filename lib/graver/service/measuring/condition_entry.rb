@@ -16,8 +16,8 @@ module Graver
           figure = @knowledge.condition_figure(given[:item])
           return figure_row(figure, given) if figure
 
-          item = @knowledge.condition_item(given[:item]) or refuse("item", "unknown_item", "there is no such thing to look at")
-          refuse("mark", "unknown_mark", "“#{given[:mark].to_s[0, 24]}” is no mark of #{item["label"].downcase}") unless item["marks"].any? { |mark| mark["id"] == given[:mark] }
+          item = @knowledge.condition_item(given[:item]) or refuse("item", "unknown_item", Texts.say("faults.unknown_item"))
+          refuse("mark", "unknown_mark", Texts.say("faults.unknown_mark", mark: given[:mark].to_s[0, 24], item: item["label"].downcase)) unless item["marks"].any? { |mark| mark["id"] == given[:mark] }
           check_place(item, given)
           { axle_id: given[:axle], **given.slice(:side, :face, :item, :mark), value: nil, simulated: given[:simulated] || false }
         end
@@ -29,16 +29,16 @@ module Graver
         def check_place(item, given)
           return if item["place"].nil?
 
-          file = @files[given[:axle]] or refuse("axle", "unknown_axle", "this vehicle has no such axle")
-          refuse("side", "unknown_position", "this axle has no brake there") unless file.axle.sides.include?(given[:side])
-          refuse("face", "unknown_position", "say which one: inner or outer") if item["place"] == "faces" && !%w[inner outer].include?(given[:face])
+          file = @files[given[:axle]] or refuse("axle", "unknown_axle", Texts.say("faults.unknown_axle"))
+          refuse("side", "unknown_position", Texts.say("faults.unknown_side", part: "brake")) unless file.axle.sides.include?(given[:side])
+          refuse("face", "unknown_position", Texts.say("faults.inner_or_outer")) if item["place"] == "faces" && !%w[inner outer].include?(given[:face])
         end
 
         def figure_row(figure, given)
           number = Core::Quantity::EnteredNumber.parse(given[:value]).value
-          refuse("value", "out_of_range", "#{figure["label"]} lies between #{figure["least"]} and #{figure["most"]} #{figure["unit"]}") unless number.between?(figure["least"],
+          refuse("value", "out_of_range", Texts.say("faults.labelled_between", label: figure["label"], least: figure["least"], most: figure["most"], unit: figure["unit"])) unless number.between?(figure["least"],
                                                                                                                                                                figure["most"])
-          refuse("value", "not_whole", "#{figure["label"]} is a whole number") if figure["whole"] && number.denominator != 1
+          refuse("value", "not_whole", Texts.say("faults.whole", label: figure["label"])) if figure["whole"] && number.denominator != 1
 
           { axle_id: nil, side: nil, face: nil, item: given[:item], mark: nil, value: given[:value].strip, simulated: given[:simulated] || false }
         rescue InvalidEntry => e

@@ -14,31 +14,31 @@ module Graver
         # given: { void:, value:, upper:, unit:, method:, overall:, reason: }. Raises InvalidEntry, NotFound.
         def reading(look_over_id, reading_id, given)
           look_over = @store.look_overs.find(look_over_id)
-          row = look_over.readings.find { |each| each.id == reading_id } or raise NotFound, "there is no such reading in this look-over"
+          row = look_over.readings.find { |each| each.id == reading_id } or raise NotFound, Texts.say("missing.reading")
           change(look_over_id, row, given, reading_id:) { reading_change(look_over, row, given) }
         end
 
         # given: { void:, mark:, value:, reason: }: a mark or figure of what was looked at. Raises InvalidEntry, NotFound.
         def condition(look_over_id, condition_id, given)
           look_over = @store.look_overs.find(look_over_id)
-          row = look_over.conditions.find { |each| each.id == condition_id } or raise NotFound, "there is no such mark in this look-over"
+          row = look_over.conditions.find { |each| each.id == condition_id } or raise NotFound, Texts.say("missing.mark")
           change(look_over_id, row, given, condition_id:) { condition_change(look_over, row, given) }
         end
 
         # given: { void:, date:, odometer: { value:, unit: }, note:, reason: }. Raises InvalidEntry, NotFound.
         def look_over(id, given)
           look_over = @store.look_overs.find(id)
-          change(id, look_over, given, field: "reason", because: "nothing is different from before") { stamp_change(look_over, given) }
+          change(id, look_over, given, field: "reason", because: Texts.say("faults.nothing_changed")) { stamp_change(look_over, given) }
         end
 
         private
 
         def require_reason(given)
-          raise InvalidEntry.of("reason", "missing", "say why, in a few words: it stays beside what was entered") if given[:reason].to_s.strip.empty?
+          raise InvalidEntry.of("reason", "missing", Texts.say("faults.reason")) if given[:reason].to_s.strip.empty?
         end
 
         # Struck out, taken back in, or what the block says is different.
-        def change(look_over_id, row, given, field: "value", because: "is the same as before", **what)
+        def change(look_over_id, row, given, field: "value", because: Texts.say("faults.unchanged"), **what)
           require_reason(given)
           change = given.key?(:void) ? { "void" => given[:void] } : yield
           raise InvalidEntry.of(field, "unchanged", because) if change.empty? || change == { "void" => row.void }
@@ -67,7 +67,7 @@ module Graver
         end
 
         def file(look_over, row)
-          raise InvalidEntry.of("value", "no_value", "there is no value here to correct; void it instead") unless row.axle_id && row.value
+          raise InvalidEntry.of("value", "no_value", Texts.say("faults.no_value")) unless row.axle_id && row.value
 
           Axles::AxleRecords.new(@context).of([@store.vehicles.find(look_over.vehicle_id)]).fetch(look_over.vehicle_id).find { |each| each.axle.id == row.axle_id }
         end

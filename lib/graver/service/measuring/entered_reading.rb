@@ -32,8 +32,8 @@ module Graver
         def check
           check_position
           units = given[:values].to_a.map { |value| split(value).last }.uniq
-          raise InvalidEntry.of("values", "units_differ", "all places of one part need the same unit, got #{units.join(" and ")}") if units.length > 1
-          raise InvalidEntry.of("values", "missing", "needs at least one value") if event == "reading" && values.empty?
+          raise InvalidEntry.of("values", "units_differ", Texts.say("faults.units_differ", units:)) if units.length > 1
+          raise InvalidEntry.of("values", "missing", Texts.say("faults.missing_reading")) if event == "reading" && values.empty?
         end
 
         # [Thickness], one per place; of an event the thickness it stands for; empty where it says none.
@@ -59,7 +59,7 @@ module Graver
           allowed = part == "pad" ? @file.positions : @file.axle.sides
           return if allowed.include?(position.join("_")) || (%w[fit freed].include?(event) && given[:side].nil?)
 
-          raise InvalidEntry.of("side", "unknown_position", "this axle has no such #{part}")
+          raise InvalidEntry.of("side", "unknown_position", Texts.say("faults.unknown_side", part:))
         end
 
         def normalise(value, place)
@@ -81,7 +81,7 @@ module Graver
         def instrument
           return unless given[:instrument]
 
-          @instruments.fetch(given[:instrument]) { raise InvalidEntry.of("instrument", "unknown_instrument", "there is no such instrument in the workshop") }
+          @instruments.fetch(given[:instrument]) { raise InvalidEntry.of("instrument", "unknown_instrument", Texts.say("faults.unknown_instrument")) }
         end
       end
     end

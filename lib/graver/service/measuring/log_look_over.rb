@@ -41,7 +41,7 @@ module Graver
           draft = @store.drafts.find(vehicle_id)
           return if (draft&.revision || 0) == revision
 
-          raise Conflict.new(draft ? "this look-over was changed in another window" : "another window has saved this look-over", current: draft)
+          raise Conflict.new(Texts.say(draft ? "conflicts.draft_changed" : "conflicts.draft_saved"), current: draft)
         end
 
         # What is said of the brakes now stands on file, to be held against what comes of it.
@@ -78,7 +78,7 @@ module Graver
           same = look_over.readings.select { |other| other.to_h.values_at(:axle_id, :event, :part, :side, :pad) == row.to_h.values_at(:axle_id, :event, :part, :side, :pad) }
           same.each do |other|
             @store.corrections.add(look_over_id: look_over.id, reading_id: other.id, change: { "void" => true }, at: @context.now,
-                                   reason: "Held for wrong when #{line.entered.values.first} #{line.entered.unit} was read on #{Base::Wording.day(date)}")
+                                   reason: Texts.say("findings.held_for_wrong", value: line.entered.values.first, unit: line.entered.unit, day: date))
           end
         end
       end

@@ -31,7 +31,7 @@ module Graver
         # Faults and unanswered questions as one error, or nil when it may be saved.
         def refusal
           all = faults + stamp.order_faults + question_faults
-          all << fault("readings", "missing", "nothing has been read yet") if @given.fetch(:readings).empty? && conditions.empty?
+          all << fault("readings", "missing", Texts.say("faults.nothing_read")) if @given.fetch(:readings).empty? && conditions.empty?
           InvalidEntry.new(all) if all.any?
         end
 
@@ -43,7 +43,7 @@ module Graver
         def simulated_faults(given)
           return [] if !given.dig(:odometer, :simulated) || @files.first.vehicle.sample
 
-          [fault("odometer.value", "simulated", "a simulated reader sent this: enter what the odometer of this vehicle shows")]
+          [fault("odometer.value", "simulated", Texts.say("faults.simulated_odometer"))]
         end
 
         def question_faults
@@ -54,7 +54,7 @@ module Graver
         end
 
         def line(reading, at)
-          file = @by_axle[reading[:axle]] or raise InvalidEntry.of("axle", "unknown_axle", "this vehicle has no such axle")
+          file = @by_axle[reading[:axle]] or raise InvalidEntry.of("axle", "unknown_axle", Texts.say("faults.unknown_axle"))
           entered = EnteredReading.new(@knowledge, file, reading, @instruments)
           entered.check
           thicknesses = entered.thicknesses

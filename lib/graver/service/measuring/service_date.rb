@@ -67,11 +67,11 @@ module Graver
 
         def read_date
           date = Date.iso8601(@given[:date].to_s)
-          @faults << fault("date", "in_future", "the day of a look-over cannot lie ahead") if date > @context.today
-          @faults << fault("date", "out_of_range", "#{date.year} cannot be the year") if date.year < EARLIEST_YEAR
+          @faults << fault("date", "in_future", Texts.say("faults.day_in_future")) if date > @context.today
+          @faults << fault("date", "out_of_range", Texts.say("faults.year", year: date.year)) if date.year < EARLIEST_YEAR
           date
         rescue Date::Error
-          @faults << fault("date", "not_a_day", "needs a day such as 2025-04-12")
+          @faults << fault("date", "not_a_day", Texts.say("faults.not_a_day", example: @context.today.iso8601))
           nil
         end
 
@@ -79,7 +79,7 @@ module Graver
           km = Core::Quantity::DISTANCE.to_base(Core::Quantity::EnteredNumber.parse(given_odometer[:value]).value, unit)
           return km if km.between?(0, LARGEST_KM)
 
-          @faults << fault("odometer.value", "out_of_range", "the odometer lies between 0 and 5,000,000 km")
+          @faults << fault("odometer.value", "out_of_range", Texts.say("faults.odometer_between", most: LARGEST_KM))
           nil
         rescue InvalidEntry => e
           @faults.concat(e.under("odometer.value").faults)
@@ -88,7 +88,7 @@ module Graver
 
         def runs_back(other, word)
           fault("odometer.value", "runs_back",
-                "this is #{word} than the #{other.odometer_value} #{other.odometer_unit} logged on #{Base::Wording.day(other.date)}; if an older look-over is meant, set its day")
+                Texts.say("faults.runs_back", than: word, odometer: other.odometer_value, unit: other.odometer_unit, day: other.date))
         end
 
         def ask(before)
@@ -102,7 +102,7 @@ module Graver
         def sentence(found, before)
           wording = Base::Wording.new(@vehicle.distance_unit)
           wording.fill(@context.knowledge.questions.dig("odometer", found.code, "sentence"),
-                       "driven" => wording.distance(found.driven_km), "usual" => wording.distance(found.usual_km), "before_date" => before.date.iso8601, "unit" => found.other_unit)
+                       "driven" => Formats.distance(found.driven_km, @vehicle.distance_unit), "usual" => Formats.distance(found.usual_km, @vehicle.distance_unit), "before_date" => before.date.iso8601, "unit" => found.other_unit)
         end
       end
     end

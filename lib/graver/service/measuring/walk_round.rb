@@ -35,7 +35,7 @@ module Graver
           chosen = order.merge(given.slice(:start, :direction, :within))
           walk(chosen)
           unknown = chosen.fetch(:within) - kinds.keys
-          raise InvalidEntry.of("within", "unknown_choice", "needs some of #{kinds.keys.join(", ")}") if unknown.any? || chosen[:within].empty?
+          raise InvalidEntry.of("within", "unknown_choice", Texts.say("faults.choose_some", choices: kinds.keys)) if unknown.any? || chosen[:within].empty?
 
           @context.store.transaction { @context.store.preferences.set(ORDER, chosen.merge(within: chosen[:within].uniq)) }
         end

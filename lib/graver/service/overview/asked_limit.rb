@@ -16,7 +16,7 @@ module Graver
           limit = Core::Quantity::EnteredNumber.parse(text).value.to_f
           return limit if RANGE_MM.cover?(limit)
 
-          raise InvalidEntry.of("", "out_of_range", "a limit for pads lies between #{RANGE_MM.min} and #{RANGE_MM.max} mm")
+          raise InvalidEntry.of("", "out_of_range", Texts.say("faults.limit_between", least: RANGE_MM.min, most: RANGE_MM.max))
         rescue InvalidEntry => e
           raise e.under("limit_mm")
         end

@@ -18,13 +18,14 @@ module Graver
 
         # seen: [CurrentConditions::Seen] of the vehicle -> [Found], worst first
         def call(file, answer, seen)
-          @knowledge.finding_engine.call(FindingInputs.new(@knowledge, file, answer, seen).call).map { |finding| found(finding, causes(finding, file, seen)) }
+          @knowledge.finding_engine.call(FindingInputs.new(@knowledge, file, answer, seen).call).map { |finding| found(finding, file.vehicle.distance_unit, causes(finding, file, seen)) }
         end
 
         # A finding of the engine in words.
-        def found(finding, causes = [])
+        def found(finding, distance_unit, causes = [])
           rule, measures = finding.rule, finding.place.measures
-          texts = %i[title sentence reading limit change advice].to_h { |field| [field, FindingText.fill(rule[field].to_s, measures)] }
+          wording = Base::Wording.new(distance_unit)
+          texts = %i[title sentence reading limit change advice].to_h { |field| [field, wording.fill(rule[field].to_s, measures)] }
           Found.new(rule: rule.id, severity: rule.severity, topic: rule.topic, axle_id: finding.place.axle_id, side: finding.place.side, pad: finding.place.pad, place: measures["place"],
                     confidence: rule.confidence && measures[rule.confidence], source: @knowledge.source_title(rule.source), causes:, **texts)
         end

@@ -68,7 +68,7 @@ module Graver
 
         def marked(rule, file, seen)
           here = seen.select { |mark| mark.axle_id == file.axle.id && "#{mark.item["id"]}.#{mark.mark["id"]}" == rule["mark"] }
-          here.map { |mark| condition(rule, mark.side, "#{mark.face} face: #{mark.mark["label"]}, seen #{Base::Wording.day(mark.date)}") }
+          here.map { |mark| condition(rule, mark.side, Texts.say("findings.face_seen", face: mark.face, mark: mark.mark["label"], day: mark.date)) }
         end
 
         # Felt in the pedal, and not explained by rotors that were read all round.

@@ -41,7 +41,8 @@ module Graver
         # The newest thickness of the set that is on now.
         def newest(part, side, pad) = @file.since_fit(part, side, pad).reverse.find(&:thickness?)
 
-        def read_how(entry) = entry ? "last read #{Base::Wording.day(entry.date)}#{" by #{method_label(entry)}" if entry.reading}" : "not read on this set"
+        def read_how(entry) = entry ? Texts.say("findings.last_read", day: entry.date, by: read_by(entry)) : Texts.say("findings.not_read")
+        def read_by(entry) = entry.reading ? Texts.say("findings.read_by", method: method_label(entry)) : ""
         def method_label(entry) = (@knowledge.measurement.dig("methods", entry.reading.method, "label") || @knowledge.measurement.dig("percent", "label")).downcase
 
         def taper(side, pad)
@@ -129,7 +130,7 @@ module Graver
 
         def limit(key, usual)
           own = @file.length_mm(key)
-          own ? [own, "your entry"] : [@knowledge.measurement.dig("usual_limits", usual, "value"), "common practice"]
+          own ? [own, Texts.say("findings.your_entry")] : [@knowledge.measurement.dig("usual_limits", usual, "value"), Texts.say("findings.common_practice")]
         end
 
         def axle
@@ -146,9 +147,9 @@ module Graver
           return {} unless pads&.readings&.positive?
 
           careful_km, days = pads.first.quantile(Core::Judgement::AxleMeasures::CAREFUL), @answer.timeline.days_until(pads.first).fetch(Core::Judgement::AxleMeasures::CAREFUL)
-          wording = Base::Wording.new(@file.vehicle.distance_unit)
-          { "pad_due_chance" => pads.first.chance_now, "careful_days" => days, "careful_said" => wording.distance(careful_km), "likely_said" => wording.distance(pads.first.quantile(0.5)),
-            "careful_when" => days < 14 ? "any day now" : "in #{(days / 7).floor} weeks", "limit_mm" => pads.limit_mm, "limit_from" => @file.limit_from,
+          unit = @file.vehicle.distance_unit
+          { "pad_due_chance" => pads.first.chance_now, "careful_days" => days, "careful_said" => Formats.distance(careful_km, unit), "likely_said" => Formats.distance(pads.first.quantile(0.5), unit),
+            "careful_when" => days < 14 ? Texts.say("findings.any_day") : Texts.say("findings.in_weeks", count: (days / 7).floor), "limit_mm" => pads.limit_mm, "limit_from" => @file.limit_from,
             "thinnest_pad_mm" => Core::Judgement::AxleMeasures.thinnest(pads) }
         end
 

@@ -15,8 +15,8 @@ module Graver
           standing = Standing.measures(look_overs, @today, @knowledge.findings.dig("standing_km", "value"), axles.first.file.vehicle.distance_unit)
           measures = level(look_overs, axles).merge(age(look_overs, axles, fluid), clicks(look_overs, axles), standing)
           place = Core::Judgement::Place.new(scope: "vehicle", axle_id: nil, side: nil, pad: nil, measures: { "place" => "Vehicle", **measures })
-          wording = AxleFindings.new(@knowledge)
-          @knowledge.finding_engine.call([place]).map { |finding| wording.found(finding) }
+          said = AxleFindings.new(@knowledge)
+          @knowledge.finding_engine.call([place]).map { |finding| said.found(finding, axles.first.file.vehicle.distance_unit) }
         end
 
         private
@@ -78,17 +78,17 @@ module Graver
         def months(look_overs, fluid)
           return unless fluid
 
-          [((@today - fluid.renewed_on).to_i / 30.44).floor, fluid.estimated ? estimated(look_overs) : "renewed #{Base::Wording.day(fluid.renewed_on)}"]
+          [((@today - fluid.renewed_on).to_i / 30.44).floor, fluid.estimated ? estimated(look_overs) : Texts.say("findings.renewed_on", day: fluid.renewed_on)]
         end
 
         def estimated(look_overs)
           look_over, age = figures(look_overs, "fluid_age").last
-          "#{age.round} months old on #{Base::Wording.day(look_over.date)}"
+          Texts.say("findings.months_old", months: age.round, day: look_over.date)
         end
 
         def boiling(file)
           points = @knowledge.findings.dig("boiling", file.choice("fluid.grade")) or return ""
-          " (#{@knowledge.brake_data.label("fluid.grade", file.choice("fluid.grade"))}: #{points["dry"]} °C dry, #{points["wet"]} °C wet, at least)"
+          Texts.say("findings.boiling", grade: @knowledge.brake_data.label("fluid.grade", file.choice("fluid.grade")), dry: points["dry"], wet: points["wet"])
         end
 
         def clicks(look_overs, axles)
@@ -98,7 +98,7 @@ module Graver
           rear = axles.last.file
           most = rear.count("parking_brake.clicks_most")
           usual = @knowledge.measurement.dig("usual_limits", "handbrake_clicks", "most")
-          { "clicks" => count.round, "clicks_on" => look_over.date.iso8601, "clicks_most" => most || usual, "clicks_from" => most ? "your entry" : "one maker's range",
+          { "clicks" => count.round, "clicks_on" => look_over.date.iso8601, "clicks_most" => most || usual, "clicks_from" => Texts.say(most ? "findings.your_entry" : "findings.makers_range"),
             "clicks_over" => count.round - (most || usual) }
         end
       end

@@ -36,7 +36,7 @@ module Graver
 
         # A job is not finished while a safety gate before the follow-up is open, nor against a verdict.
         def refuse_open(plan, job)
-          raise InvalidEntry.of("state", "no_order", "the steps of this job cannot be put in order: fill in the brake data") unless plan.ordered.placed&.any?
+          raise InvalidEntry.of("state", "no_order", Texts.say("jobs.no_order")) unless plan.ordered.placed&.any?
           raise InvalidEntry.of("state", "replan", plan.halts.map(&:text).join(" ")) if plan.halts.any?
 
           stages = @context.knowledge.procedure.stages.map(&:id) - ["follow_up"]
@@ -80,7 +80,7 @@ module Graver
           entered = Measuring::EnteredReading.new(@context.knowledge, fit.file, { **place, method: METHOD, values: [given[:value]], unit:, overall: false }, {})
           thickness = entered.thicknesses.first
           least = fit.part == "pad" ? fit.file.limit_mm : fit.file.discard_mm
-          raise InvalidEntry.of("", "too_thin", "a new part is thicker than its limit of #{format("%g", least)} mm") if least && thickness.value_mm <= least
+          raise InvalidEntry.of("", "too_thin", Texts.say("jobs.too_thin", least: least.to_f)) if least && thickness.value_mm <= least
 
           { value: entered.values.first.strip, unit: entered.unit }
         rescue InvalidEntry => e
@@ -98,7 +98,7 @@ module Graver
 
           under(field) do
             value = Core::Quantity::EnteredNumber.parse(text).value.to_f
-            range.cover?(value) ? value : raise(InvalidEntry.of("", "out_of_range", "lies between #{range.min} and #{range.max}"))
+            range.cover?(value) ? value : raise(InvalidEntry.of("", "out_of_range", Texts.say("faults.between", least: range.min, most: range.max)))
           end
         end
 

@@ -46,10 +46,10 @@ module Graver
           return if bleed.nil? || overview.vehicle.kind == "motorcycle"
 
           sentence = @rules.dig("orders", bleed[:order], "sentence")
-          return "#{sentence} As the maker says." if bleed[:maker]
+          return "#{sentence}#{Texts.say("jobs.bleed_maker")}" if bleed[:maker]
 
-          from = bleed[:split] ? "It follows from the circuits; the maker's order comes first." : "The circuits are not known: the usual order, the maker's comes first."
-          "#{sentence} #{from}#{" The master cylinder is taken to sit on the left." unless bleed[:side_known]}"
+          from = Texts.say(bleed[:split] ? "jobs.bleed_circuits" : "jobs.bleed_usual")
+          "#{sentence}#{from}#{Texts.say("jobs.bleed_left") unless bleed[:side_known]}"
         end
       end
     end

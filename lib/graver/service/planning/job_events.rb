@@ -27,26 +27,26 @@ module Graver
 
         def going(id)
           @store.jobs.find(id).tap do |job|
-            raise InvalidEntry.of("state", "job_closed", "this job is #{job.state}") if job.over?
+            raise InvalidEntry.of("state", "job_closed", Texts.say("jobs.closed", state: job.state == "dropped" ? "cancelled" : job.state)) if job.over?
           end
         end
 
         def placed(job) = @plans.ordered(job).placed || []
         # Raises InvalidEntry.
-        def step(job, key) = placed(job).find { |each| each.key == key } || raise(InvalidEntry.of("step", "unknown_step", "this job has no such step"))
+        def step(job, key) = placed(job).find { |each| each.key == key } || raise(InvalidEntry.of("step", "unknown_step", Texts.say("jobs.unknown_step")))
 
         def require_ready(job)
           return true if %w[ready started].include?(job.state)
 
-          raise InvalidEntry.of("state", "not_ready", "mark the job as ready first: see what is missing")
+          raise InvalidEntry.of("state", "not_ready", Texts.say("jobs.not_ready"))
         end
 
         # A reason in the owner's words. Raises InvalidEntry.
         def words(field, text)
           text = text.to_s.strip
-          raise InvalidEntry.of(field, "missing", "say it in a few words") if text.empty?
+          raise InvalidEntry.of(field, "missing", Texts.say("faults.few_words")) if text.empty?
 
-          text.length > LONGEST_NOTE ? raise(InvalidEntry.of(field, "too_long", "at most #{LONGEST_NOTE} letters")) : text
+          text.length > LONGEST_NOTE ? raise(InvalidEntry.of(field, "too_long", Texts.say("faults.too_long", most: LONGEST_NOTE))) : text
         end
       end
     end

@@ -8,8 +8,8 @@ module Graver
         # event: "fit" or "resurfaced"; part: "pad" or "rotor"; value, unit: of the part bought, else of the brake data, or nil
         Fit = Core::Value.define(:file, :part, :event, :sides, :label, :value, :unit)
         FITS = { "pads" => %w[pad fit], "rotors_new" => %w[rotor fit], "rotors_turn" => %w[rotor resurfaced] }.freeze
-        LABELS = { %w[pad fit] => "New pads, thickness when new", %w[rotor fit] => "New rotors, thickness when new",
-                   %w[rotor resurfaced] => "Turned rotors, thinner one after turning" }.freeze
+        LABELS = { %w[pad fit] => "jobs.fit_pad", %w[rotor fit] => "jobs.fit_rotor",
+                   %w[rotor resurfaced] => "jobs.fit_machined" }.freeze
 
         # plan: JobPlan::Plan
         def initialize(context, plan)
@@ -43,7 +43,7 @@ module Graver
           bought = event == "fit" ? bought(axle, work) : nil
           datum = axle.file.data["#{part}.new_thickness"] if event == "fit"
           value, unit = bought || (datum && [datum.value, datum.unit]) || [nil, "mm"]
-          Fit.new(file: axle.file, part:, event:, sides: axle.file.axle.sides, label: LABELS.fetch([part, event]), value:, unit:)
+          Fit.new(file: axle.file, part:, event:, sides: axle.file.axle.sides, label: Texts.say(LABELS.fetch([part, event])), value:, unit:)
         end
 
         def bought(axle, work)

@@ -132,7 +132,7 @@ module Graver
         def as_entered(place, torque)
           lines = torque.map(&:line).select { |line| place.fetch("fasteners", []).include?(line.fastener) && line[place["owner"]] }
           said = lines.map { |line| [line.label.downcase, @knowledge.brake_data.label("wheel_nut.#{place["owner"]}", line[place["owner"]]).downcase].join(": ") }.uniq
-          said.empty? ? place : place.merge("use" => "as you entered: #{said.join("; ")}")
+          said.empty? ? place : place.merge("use" => Texts.say("jobs.as_entered", said: said.join("; ")))
         end
 
         # What was noted at a step in earlier jobs of the vehicle, newest first.

@@ -24,7 +24,7 @@ module Graver
         def otherwise(id, key, because)
           job = going(id)
           placed = step(job, key)
-          raise InvalidEntry.of("because", "never", "no reason is good enough to leave this one out: it can kill") if placed.step.kills
+          raise InvalidEntry.of("because", "never", Texts.say("jobs.kills")) if placed.step.kills
 
           because = words("because", because)
           check(job, placed)
@@ -37,7 +37,7 @@ module Graver
         # What was left out is made good, on a job that may be closed. Raises InvalidEntry, NotFound.
         def clear(id, key)
           job = @store.jobs.find(id)
-          raise InvalidEntry.of("step", "unknown_step", "nothing is left to be made good there") unless job.otherwise.key?(key) && !job.cleared.include?(key)
+          raise InvalidEntry.of("step", "unknown_step", Texts.say("jobs.nothing_open")) unless job.otherwise.key?(key) && !job.cleared.include?(key)
 
           @store.transaction { record(job, "cleared", key) }
         end
@@ -65,7 +65,7 @@ module Graver
 
         def waiting(waits)
           named = waits.first(3).map { |each| "“#{OrderFaults.short(each.step.text)}”#{" (#{each.place})" if each.place}" }
-          "first comes #{named.join(", then ")}#{" and #{waits.length - 3} more" if waits.length > 3}"
+          Texts.say("jobs.first_comes", steps: named.join(Texts.say("jobs.then")), more: waits.length > 3 ? Texts.say("jobs.and_more", count: waits.length - 3) : "")
         end
       end
     end

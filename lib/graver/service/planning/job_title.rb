@@ -9,7 +9,7 @@ module Graver
 
         # works: { axle name => [work id] }
         def call(knowledge, works)
-          works.reject { |_, ids| ids.empty? }.map { |axle, ids| "#{axle.capitalize}: #{ids.map { |id| Base::Wording.inside(knowledge.work(id)["label"]) }.join(", ")}" }.join(". ")
+          works.reject { |_, ids| ids.empty? }.map { |axle, ids| "#{axle.capitalize}: #{ids.map { |id| Formats.inside(knowledge.work(id)["label"]) }.join(", ")}" }.join(". ")
         end
 
         # A job on file, with the axles of its vehicle.

@@ -49,7 +49,7 @@ module Graver
         # A dropped job as it was before. Raises InvalidEntry, NotFound.
         def take_back(id)
           job = @store.jobs.find(id)
-          raise InvalidEntry.of("state", "not_dropped", "this job was not cancelled") unless job.state == "dropped"
+          raise InvalidEntry.of("state", "not_dropped", Texts.say("jobs.not_cancelled")) unless job.state == "dropped"
 
           @store.transaction { record(job, @store.jobs.state_before_drop(id), nil) }
         end
@@ -59,7 +59,7 @@ module Graver
 
         # Which of the owner's own parts is bought for a line of the parts list; nil: none yet.
         def choose(id, line, supply)
-          raise InvalidEntry.of("supply", "unknown_supply", "there is no such part") if supply && @store.supplies.find(supply).item != line.split(".", 2).last
+          raise InvalidEntry.of("supply", "unknown_supply", Texts.say("faults.unknown_part")) if supply && @store.supplies.find(supply).item != line.split(".", 2).last
 
           put(id, "chose", { line:, supply: })
         end
@@ -87,7 +87,7 @@ module Graver
         # Takes back the adjustment that was recorded as this event.
         def restore(id, event)
           job = going(id)
-          raise NotFound, "there is no such change" unless job.adjustments.key?(event)
+          raise NotFound, Texts.say("missing.change") unless job.adjustments.key?(event)
 
           @store.transaction { record(job, "unadjusted", { event: }) }
         end
@@ -101,16 +101,16 @@ module Graver
           return if text.nil?
 
           Date.iso8601(text).tap do |date|
-            raise InvalidEntry.of("planned_for", "out_of_range", "plan for today or a later day") if date < @context.today
-            raise InvalidEntry.of("planned_for", "out_of_range", "plan for a day within ten years") if date > @context.today >> 120
+            raise InvalidEntry.of("planned_for", "out_of_range", Texts.say("jobs.plan_today")) if date < @context.today
+            raise InvalidEntry.of("planned_for", "out_of_range", Texts.say("jobs.plan_ten_years")) if date > @context.today >> 120
           end
         rescue Date::Error
-          raise InvalidEntry.of("planned_for", "not_a_day", "needs a day such as 2025-04-12")
+          raise InvalidEntry.of("planned_for", "not_a_day", Texts.say("faults.not_a_day", example: @context.today.iso8601))
         end
 
         def money(field, text)
           value = Core::Quantity::EnteredNumber.parse(text).value
-          MONEY.cover?(value) ? value : raise(InvalidEntry.of("", "out_of_range", "lies between #{MONEY.min} and #{MONEY.max}"))
+          MONEY.cover?(value) ? value : raise(InvalidEntry.of("", "out_of_range", Texts.say("faults.between", least: MONEY.min, most: MONEY.max)))
         rescue InvalidEntry => e
           raise e.under(field)
         end
@@ -125,25 +125,25 @@ module Graver
         # Ready when nothing is open; else the owner says why it is started all the same, but never without an order of steps.
         def ready(job, because)
           plan = @plans.of_job(job)
-          raise InvalidEntry.of("state", "no_order", "the steps cannot be put in order yet: fill in what is missing") unless plan.ordered.placed
+          raise InvalidEntry.of("state", "no_order", Texts.say("jobs.no_order")) unless plan.ordered.placed
 
           open = plan.readiness.select(&:open?)
           return { because: nil } if open.empty?
 
           never = open.select(&:never)
-          raise InvalidEntry.of("because", "never", "no reason is good enough for: #{never.map(&:text).join(" / ")}") if never.any?
-          raise InvalidEntry.of("because", "not_ready", "still open: #{open.map(&:text).join(" / ")}") if because.to_s.strip.empty?
+          raise InvalidEntry.of("because", "never", Texts.say("jobs.never", items: never.map(&:text).join(" / "))) if never.any?
+          raise InvalidEntry.of("because", "not_ready", Texts.say("jobs.still_open", items: open.map(&:text).join(" / "))) if because.to_s.strip.empty?
 
           { because: because.strip[0, LONGEST_NOTE], open: open.map(&:id) }
         end
 
         def check_adjustment(job, given)
-          raise InvalidEntry.of("", "too_many", "more than #{MOST_ADJUSTMENTS} changes: take some back first") if job.adjustments.length >= MOST_ADJUSTMENTS
+          raise InvalidEntry.of("", "too_many", Texts.say("jobs.too_many_changes", most: MOST_ADJUSTMENTS)) if job.adjustments.length >= MOST_ADJUSTMENTS
 
-          raise InvalidEntry.of("text", "missing", "needs a few words") if given[:action] == "insert" && given[:text].to_s.strip.empty?
+          raise InvalidEntry.of("text", "missing", Texts.say("faults.few_words")) if given[:action] == "insert" && given[:text].to_s.strip.empty?
 
           ordered = @plans.ordered(job)
-          raise InvalidEntry.of("key", "no_order", "the steps cannot be put in order yet") unless ordered.placed
+          raise InvalidEntry.of("key", "no_order", Texts.say("jobs.no_order")) unless ordered.placed
 
           known = job.adjustments.map { |event, made| Planning::Steps.adjustment(event, made) }
           wanted = Planning::Steps.adjustment(0, given.transform_keys(&:to_s))

@@ -17,8 +17,8 @@ module Graver
         # why: :gate, :gone or [Core::Planning::Proof::Fault]
         def sentence(why)
           case why
-          when :gate then "a safety gate cannot be left out"
-          when :gone then "the step it refers to is not in this job"
+          when :gate then Texts.say("jobs.gate")
+          when :gone then Texts.say("jobs.gone")
           else why.uniq { |fault| [fault.placed.step.id, fault.about] }.first(3).map { |fault| said(fault) }.join(" / ")
           end
         end
@@ -28,9 +28,9 @@ module Graver
         def said(fault)
           step = "“#{self.class.short(fault.placed.step.text)}”#{" (#{fault.where})" if fault.where && !fault.where.empty?}"
           case fault.kind
-          when "requires" then "#{step} requires that #{@procedure.facts.fetch(fault.about).label}"
-          when "forbids" then "#{step} must not happen while #{@procedure.facts.fetch(fault.about).label}"
-          else "#{step} comes after “#{self.class.short(@procedure.step(fault.about).text)}”"
+          when "requires" then Texts.say("jobs.requires", step:, fact: @procedure.facts.fetch(fault.about).label)
+          when "forbids" then Texts.say("jobs.forbids", step:, fact: @procedure.facts.fetch(fault.about).label)
+          else Texts.say("jobs.comes_after", step:, other: self.class.short(@procedure.step(fault.about).text))
           end
         end
       end

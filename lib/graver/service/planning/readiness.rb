@@ -42,7 +42,7 @@ module Graver
 
         def gap(gap)
           axle, field = gap.file.axle, gap.field
-          text = "#{axle.name.capitalize}: #{Base::Wording.inside(field["label"])} not known; #{field["waits"]}."
+          text = Texts.say("readiness.field", axle: axle.name.capitalize, field: Formats.inside(field["label"]), waits: field["waits"])
           item(gap.blocks ? "data" : "wanted", "#{axle.id}.#{field["key"]}", text, axle_id: axle.id, find: field["find"])
         end
 
@@ -53,7 +53,7 @@ module Graver
         def unknown(set, plan)
           return [] if set.line.torque || @context.knowledge.fastener(set.line.fastener)["snug"]
 
-          [item("torque", set.id, "#{place(set.line)}: no torque is on file.", axle_id: plan.axle_id(set.line.axle))]
+          [item("torque", set.id, Texts.say("readiness.no_torque", place: place(set.line)), axle_id: plan.axle_id(set.line.axle))]
         end
 
         # Two sources, two values: a question until one is chosen.
@@ -61,7 +61,7 @@ module Graver
           return [] if set.line.rivals.empty?
 
           said = [set.line.torque, *set.line.rivals.map(&:first)].map(&:said)
-          [item("rivals", set.id, "#{place(set.line)}: sources disagree, #{said.join(" and ")}.", axle_id: plan.axle_id(set.line.axle))]
+          [item("rivals", set.id, Texts.say("readiness.rivals", place: place(set.line), said:), axle_id: plan.axle_id(set.line.axle))]
         end
 
         # Ticked for this very value: another one is asked about again.
@@ -70,21 +70,21 @@ module Graver
         def doubtful(set, plan)
           return [] unless set.line.torque && (set.line.doubt || set.line.hearsay)
 
-          said = set.line.doubt ? "#{set.line.torque.said} is not what is usual" : "the value does not come from the maker"
+          said = set.line.doubt ? Texts.say("readiness.unusual", torque: set.line.torque.said) : Texts.say("readiness.not_maker")
           [item("doubt", of_value(set), "#{place(set.line)}: #{said}.", axle_id: plan.axle_id(set.line.axle))]
         end
 
         def angled(set)
-          set.line.angle_degrees ? [item("angle", set.id, "#{place(set.line)}: a second stage of #{format("%g", set.line.angle_degrees)}°.")] : []
+          set.line.angle_degrees ? [item("angle", set.id, Texts.say("readiness.angle", place: place(set.line), angle: set.line.angle_degrees.to_f))] : []
         end
 
         def wrench(set)
-          return [item("calibration", set.id, "#{place(set.line)}: #{set.wrench.wrench.name} is overdue for calibration.")] if set.wrench.respond_to?(:overdue) && set.wrench.overdue
+          return [item("calibration", set.id, Texts.say("readiness.calibration", place: place(set.line), wrench: set.wrench.wrench.name))] if set.wrench.respond_to?(:overdue) && set.wrench.overdue
           return [] unless set.wrench.is_a?(Core::Planning::WrenchChoice::Borrow)
 
           range = set.wrench.range
-          sentence = range ? "Borrow one for #{range.join(" to ")} N·m." : "No common wrench does: ask a shop."
-          [item("wrench", of_value(set), "#{place(set.line)}: no wrench of yours reaches #{format("%.3g", set.line.torque.newton_metres)} N·m.", sentence:)]
+          sentence = range ? Texts.say("readiness.borrow", range: range.join(" to ")) : Texts.say("readiness.ask_shop")
+          [item("wrench", of_value(set), Texts.say("readiness.no_wrench", place: place(set.line), torque: set.line.torque.newton_metres.to_f), sentence:)]
         end
 
         def place(line) = "#{line.axle.capitalize} #{line.label.downcase}"
@@ -94,9 +94,9 @@ module Graver
           staying = plan.scope.included.select { |axle| axle.works.include?("pads") && !axle.works.intersect?(%w[rotors_new rotors_turn]) }
           staying.filter_map do |axle|
             label = @context.knowledge.rotor_rules.dig("verdicts", axle.rotors[:verdict], "label")
-            next item("rotors_must", axle.name, "#{axle.name.capitalize} rotors stay in this plan, but the verdict is: #{label.downcase}.", axle_id: axle.file.axle.id) if axle.rotors[:must]
+            next item("rotors_must", axle.name, Texts.say("readiness.rotors_must", axle: axle.name.capitalize, verdict: label.downcase), axle_id: axle.file.axle.id) if axle.rotors[:must]
 
-            item("rotors", axle.name, "#{axle.name.capitalize} rotors stay in this plan, but their verdict is open.", label: label.downcase) if UNCLEAR.include?(axle.rotors[:verdict])
+            item("rotors", axle.name, Texts.say("readiness.rotors_open", axle: axle.name.capitalize), label: label.downcase) if UNCLEAR.include?(axle.rotors[:verdict])
           end
         end
 
@@ -106,7 +106,7 @@ module Graver
 
         def mismatches(part)
           part.checks.select { |check| check.verdict == "differs" }.map do |check|
-            sizes = "#{format("%g", check.new_mm)} mm, the old one's #{format("%g", check.old_mm)} mm"
+            sizes = Texts.say("readiness.sizes", new: check.new_mm.to_f, old: check.old_mm.to_f)
             item("mismatch", "#{part.id}.#{check.what}", "#{part.chosen.name}: #{check.what.sub("_mm", "")} #{sizes}.")
           end
         end
@@ -115,18 +115,17 @@ module Graver
           return [] if part.state == "shelf"
           return [item("spares", part.id, named(part))] if part.line.optional
 
-          todo = part.chosen ? order(part) : "Enter the part you buy, or tick it when you have it."
+          todo = part.chosen ? order(part) : Texts.say("readiness.enter_part")
           [item("parts", part.id, named(part), todo:)]
         end
 
-        def said(day) = day.strftime("%-d %B")
-        def named(part) = "#{part.line.axle.capitalize}: #{part.line.count || "?"} × #{Base::Wording.inside(part.line.label)}"
-        def order(part) = "Order “#{part.chosen.name}”#{" by #{said(part.order_by)}" if part.order_by}; tick it when it is there."
+        def named(part) = Texts.say("readiness.part", axle: part.line.axle.capitalize, count: part.line.count || "?", part: Formats.inside(part.line.label))
+        def order(part) = Texts.say("readiness.order", name: part.chosen.name, by: part.order_by ? Texts.say("readiness.by_day", day: part.order_by) : "")
 
         def tools(plan)
           plan.tools.select { |tool| tool.line.status == "missing" }.map do |tool|
             uses = tool.line.uses.any? ? " (#{tool.line.uses.join(", ")})" : ""
-            todo = [tool.line.special ? "Rarely owned: ask round early, borrow, hire or buy" : "Buy or borrow it", tool.line.never].compact.join("; ")
+            todo = [Texts.say(tool.line.special ? "readiness.rare_tool" : "readiness.buy_tool"), tool.line.never].compact.join("; ")
             item("tools", tool.line.id, "#{tool.line.label}#{uses}", todo: "#{todo}.")
           end
         end
@@ -137,25 +136,24 @@ module Graver
 
         def fluid(plan)
           card = plan.fluid
-          unknown = item("grade", "fluid", "The fluid's grade is not known, and some never mix.", axle_id: plan.scope.axles.first.file.axle.id) if card.bleeds && card.grade.nil?
+          unknown = item("grade", "fluid", Texts.say("readiness.grade"), axle_id: plan.scope.axles.first.file.axle.id) if card.bleeds && card.grade.nil?
           [unknown, room(card.plan)].compact
         end
 
         def room(plan)
-          return item("overflow", "fluid", "Whether the reservoir overflows cannot be said.") if plan.draw_off.nil?
+          return item("overflow", "fluid", Texts.say("readiness.overflow")) if plan.draw_off.nil?
           return unless plan.draw_off.positive?
 
-          sums = "The pistons send back about #{plan.pushed.round} ml, there is room for #{plan.headroom.round} ml"
-          item("draw_off", "fluid", "#{sums}: draw off #{(plan.draw_off / 5.0).ceil * 5} ml.")
+          item("draw_off", "fluid", Texts.say("readiness.draw_off", pushed: plan.pushed.round, room: plan.headroom.round, draw_off: plan.draw_off))
         end
 
         def time(plan, job)
           day = job&.planned_for
           late = plan.parts.select { |part| part.order_by && part.order_by < @context.today }
-          found = late.map { |part| item("parts_late", part.id, "#{part.chosen.name} cannot be there by #{said(day)}.") }
-          found << item("day", "day", "No day is set.") unless day
-          found << item("turning", "rotors", "Turned rotors take days.") if plan.scope.included.any? { |axle| axle.works.include?("rotors_turn") }
-          found << item("weather", day ? day.iso8601 : "day", "Place and weather#{" for #{said(day)}" if day}.")
+          found = late.map { |part| item("parts_late", part.id, Texts.say("readiness.too_late", part: part.chosen.name, day:)) }
+          found << item("day", "day", Texts.say("readiness.no_day")) unless day
+          found << item("turning", "rotors", Texts.say("readiness.machining")) if plan.scope.included.any? { |axle| axle.works.include?("rotors_turn") }
+          found << item("weather", day ? day.iso8601 : "day", Texts.say("readiness.weather", day: day ? Texts.say("readiness.for_day", day:) : ""))
         end
       end
     end

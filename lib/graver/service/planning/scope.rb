@@ -40,9 +40,9 @@ module Graver
         # Checks what the owner wants: { "axle id" => [work] }, { "axle id" => reason }. Raises InvalidEntry by field.
         def check(overview, axles, reasons)
           faults = overview.axles.flat_map { |axle| faults(axle, axles.fetch(axle.file.axle.id.to_s, []), reasons[axle.file.axle.id.to_s]) }
-          faults << fault("axles", "empty", "choose at least one thing to do") if axles.values.all?(&:empty?)
+          faults << fault("axles", "empty", Texts.say("jobs.choose_something")) if axles.values.all?(&:empty?)
           unknown = axles.keys - overview.axles.map { |axle| axle.file.axle.id.to_s }
-          faults += unknown.map { |id| fault("axles.#{id[0, 20]}", "unknown_axle", "this vehicle has no such axle") }
+          faults += unknown.map { |id| fault("axles.#{id[0, 20]}", "unknown_axle", Texts.say("faults.unknown_axle")) }
           raise InvalidEntry, faults if faults.any?
         end
 
@@ -77,11 +77,11 @@ module Graver
         def halt(axle)
           said = Overview::AxleRotors.said(@knowledge, axle.judged_rotors, axle.file.vehicle.distance_unit).reject { |side| side[:outcome] == "stay" }.map { |side| side[:sentence] }
           works = (axle.works - %w[rotors_new rotors_turn] + [axle.rotors[:proposed]]).compact
-          text = "#{axle.name.capitalize} rotors: #{said.join(" ")} Plan the axle anew#{", or say why not" unless axle.rotors[:must]}; what is done stays done."
+          text = Texts.say("jobs.halt", axle: axle.name.capitalize, said: said.join(" "), reason: axle.rotors[:must] ? "" : Texts.say("jobs.halt_reason"))
           Halt.new(axle:, text:, must: axle.rotors[:must], works:, buy: [])
         end
 
-        def warnings(axle) = @rules.companions(axle.works).map { |work, because| "#{@knowledge.work(work)["label"]} on the #{axle.name} axle too? #{because}" }
+        def warnings(axle) = @rules.companions(axle.works).map { |work, because| Texts.say("jobs.companion", work: @knowledge.work(work)["label"], axle: axle.name, because:) }
         def fault(field, code, message) = InvalidEntry::Fault.new(field:, code:, message:)
 
         def configuration(file)
@@ -115,7 +115,7 @@ module Graver
           work = rotors(judged)[:proposed]
           found = { "pads" => why_pads(overview, work) }
           found[work] = @knowledge.rotor_rules.dig("verdicts", judged.plan.outcome, "label") if work
-          found["sensors"] = "A sensor whose tip has been ground does not work again."
+          found["sensors"] = Texts.say("jobs.sensor_ground")
           found.merge(by_school, by_marks(overview)).slice(*possible)
         end
 
@@ -123,7 +123,7 @@ module Graver
         def why_pads(overview, rotor_work)
           rules = overview.judgement.rules.reject { |each| each.id.start_with?("rotor-") }
           rule = rules.find { |each| each.id.start_with?("pad-") }
-          return "New rotors want new pads." if rule.nil? && rotor_work == "rotors_new"
+          return Texts.say("jobs.new_rotors_new_pads") if rule.nil? && rotor_work == "rotors_new"
 
           rule ||= rules.first
           rule && Base::Wording.new(overview.file.vehicle.distance_unit).fill(rule.sentence, overview.measures)
@@ -132,14 +132,14 @@ module Graver
         def by_school
           @schools.proposed.to_h do |kind, option, work|
             label = @knowledge.schools.dig("job", kind, "options", option, "label")
-            [work, "The school you follow: #{Base::Wording.inside(label)}."]
+            [work, Texts.say("jobs.by_approach", label: Formats.inside(label))]
           end
         end
 
         def by_marks(overview)
           @knowledge.scope["proposed_by"].filter_map do |work, items|
             mark = overview.seen.find { |seen| items.fetch(seen.item["id"], []).include?(seen.mark["id"]) }
-            [work, "Seen on #{Base::Wording.day(mark.date)}: #{mark.text}."] if mark
+            [work, Texts.say("jobs.seen_on", day: mark.date, text: mark.text)] if mark
           end.to_h
         end
 
@@ -147,9 +147,9 @@ module Graver
           field = "axles.#{axle.file.axle.id}"
           scope = axle_scope(axle, { "axles" => { axle.file.axle.id.to_s => works } })
           unknown = works - scope.offered.map { |work| work["id"] }
-          return unknown.map { |work| fault(field, "unknown_work", "“#{work[0, 30]}” cannot be done on the #{scope.name} axle") } if unknown.any?
+          return unknown.map { |work| fault(field, "unknown_work", Texts.say("jobs.unknown_work", work: work[0, 30], axle: scope.name)) } if unknown.any?
 
-          @rules.conflicts(works).map { |text| fault(field, "conflict", "#{scope.name}: #{text}") } + rotor_faults(scope, works, reason)
+          @rules.conflicts(works).map { |text| fault(field, "conflict", Texts.say("jobs.conflict", axle: scope.name.capitalize, text:)) } + rotor_faults(scope, works, reason)
         end
 
         # Other rotors than the verdict says need a reason; below the discard thickness there is none.
@@ -157,9 +157,9 @@ module Graver
           return [] unless otherwise?(scope, works)
 
           verdict = @knowledge.rotor_rules.dig("verdicts", scope.rotors[:verdict], "label")
-          return [fault("axles.#{scope.file.axle.id}", "rotor_must", "#{scope.name}: “#{verdict}” leaves no other way. If a reading is wrong, correct the reading.")] if scope.rotors[:must]
+          return [fault("axles.#{scope.file.axle.id}", "rotor_must", Texts.say("jobs.rotor_must", axle: scope.name.capitalize, verdict:))] if scope.rotors[:must]
 
-          reason.to_s.strip.empty? ? [fault("reasons.#{scope.file.axle.id}", "missing", "#{scope.name}: the verdict is “#{verdict}”. Say why you do otherwise.")] : []
+          reason.to_s.strip.empty? ? [fault("reasons.#{scope.file.axle.id}", "missing", Texts.say("jobs.rotor_reason", axle: scope.name.capitalize, verdict:))] : []
         end
 
         # Are the rotors of a scope other than the verdict says? Where they must go, they go with whatever opens the brake.
@@ -184,8 +184,8 @@ module Graver
           soon = due.due_on <= @context.today + Axles::ScheduleChoices.new(@context).chosen.fetch("combine_days")
           return [] if !soon || axles.any? { |axle| axle.works.include?("bleed") }
 
-          when_ = due.overdue_days.positive? ? "overdue since #{Base::Wording.day(due.due_on)}" : "due on #{Base::Wording.day(due.due_on)}"
-          [Offer.new(adds: axles.to_h { |axle| [axle.file.axle.id, axle.works + ["bleed"]] }, text: "The fluid is #{when_}: renew it while the wheels are off.")]
+          when_ = Texts.say(due.overdue_days.positive? ? "jobs.overdue_since" : "jobs.due_on", day: due.due_on)
+          [Offer.new(adds: axles.to_h { |axle| [axle.file.axle.id, axle.works + ["bleed"]] }, text: Texts.say("jobs.fluid_offer", when: when_))]
         end
       end
     end

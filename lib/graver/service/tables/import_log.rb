@@ -46,8 +46,8 @@ module Graver
 
         # Takes it, in a thread of its own; `progress` says how far. Raises InvalidEntry at once when the mapping cannot be used.
         def start(import, mapping)
-          raise Conflict, "this file was taken already" unless import.state == "uploaded"
-          raise Conflict, "this file is being taken just now" if under_way[import.id]
+          raise Conflict, Texts.say("conflicts.taken") unless import.state == "uploaded"
+          raise Conflict, Texts.say("conflicts.being_taken") if under_way[import.id]
 
           rows = rows(import, mapping)
           under_way[import.id] = { share: 0.0, failed: nil }
@@ -65,7 +65,7 @@ module Graver
 
         # What was imported counts no more; the file and its readings stay.
         def undo(import)
-          raise Conflict, "this import was not finished, or is undone already" unless import.state == "done"
+          raise Conflict, Texts.say("conflicts.not_finished") unless import.state == "done"
 
           @store.transaction { @store.imports.undo(import.id, at: @context.now) }
         end
@@ -86,7 +86,7 @@ module Graver
           under_way.delete(import.id)
         rescue StandardError => e
           warn "#{e.class}: #{e.message}\n#{Array(e.backtrace).first(8).join("\n")}"
-          under_way[import.id] = { share: 1.0, failed: "The import stopped half way; nothing of it was kept." }
+          under_way[import.id] = { share: 1.0, failed: Texts.say("conflicts.half_way") }
         end
 
         def taken(import, mapping, rows)

@@ -57,7 +57,7 @@ module Graver
         def check_position(file, entry)
           return if entry.side.nil? || file.axle.sides.include?(entry.side)
 
-          raise InvalidEntry.of("side", "unknown_position", "this axle has no brake on the #{entry.side}")
+          raise InvalidEntry.of("side", "unknown_position", Texts.say("faults.no_brake_side", side: entry.side))
         end
 
         # What Graver's own log says beyond the open columns. It must agree with them.
@@ -68,11 +68,11 @@ module Graver
           number = ->(text) { text && Core::Quantity::EnteredNumber.parse(text) }
           reading = Core::Measurement::Reading.new(part: entry.part, method:, value: number[value], upper: number[upper], unit:, overall: entry.reading.overall)
           believed = [entry.reading, reading].map { |each| @knowledge.normalise.call(each, file.part(entry.part)).value_mm }
-          raise InvalidEntry.of("entered", "differs", "says something else than value and unit") if (believed[0] - believed[1]).abs > 0.001
+          raise InvalidEntry.of("entered", "differs", Texts.say("tables.differs")) if (believed[0] - believed[1]).abs > 0.001
 
           entry.with(reading:)
         rescue KeyError, NoMethodError, TypeError
-          raise InvalidEntry.of("entered", "not_understood", "needs value|unit|method")
+          raise InvalidEntry.of("entered", "not_understood", Texts.say("tables.entered_shape"))
         end
 
         # Rows whose odometer runs back, against the log or among themselves, are named and left out.
@@ -80,10 +80,10 @@ module Graver
           groups = read.group_by { |taken| [taken.entry.date, taken.entry.odometer_km] }
           points = groups.keys.filter_map do |date, km|
             against = against_log(date, km) or next Point.new(date, km)
-            odometer_faults(groups.fetch([date, km]), "runs back against #{against[1].round} km on #{Base::Wording.day(against[0])} in the log")
+            odometer_faults(groups.fetch([date, km]), Texts.say("faults.runs_back_log", km: against[1].round, day: against[0]))
           end
           kept, odd = LogFormat::OdometerOrder.split(points)
-          odd.each { |point| odometer_faults(groups.fetch(point.to_a), "runs back against the rows around it") }
+          odd.each { |point| odometer_faults(groups.fetch(point.to_a), Texts.say("faults.runs_back_rows")) }
           kept.to_a.sort_by(&:to_a).flat_map { |point| groups.fetch(point.to_a) }
         end
 

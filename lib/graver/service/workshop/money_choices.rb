@@ -26,7 +26,7 @@ module Graver
         def choose(given)
           @faults = []
           wanted = given.transform_keys(&:to_s).slice("currency", *RANGES.keys).transform_values { |text| text.to_s.strip }
-          fault("currency", "missing", "needs a sign or a short name, such as € or kr") if wanted.key?("currency") && !wanted["currency"].length.between?(1, 5)
+          fault("currency", "missing", Texts.say("faults.currency")) if wanted.key?("currency") && !wanted["currency"].length.between?(1, 5)
           RANGES.each { |key, range| check(key, wanted[key], range) if wanted.key?(key) }
           raise_faults
 
@@ -38,7 +38,7 @@ module Graver
 
         def check(key, text, range)
           value = under(key) { Core::Quantity::EnteredNumber.parse(text).value }
-          fault(key, "out_of_range", "lies between #{range.min} and #{range.max}") if value && !range.cover?(value)
+          fault(key, "out_of_range", Texts.say("faults.between", least: range.min, most: range.max)) if value && !range.cover?(value)
         end
       end
     end

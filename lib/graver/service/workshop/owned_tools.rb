@@ -16,7 +16,7 @@ module Graver
 
         # Raises InvalidEntry for a tool nobody knows.
         def own(id, owned)
-          raise InvalidEntry.of("tool", "unknown_tool", "there is no such tool") unless @context.knowledge.tool(id)
+          raise InvalidEntry.of("tool", "unknown_tool", Texts.say("faults.unknown_tool")) unless @context.knowledge.tool(id)
 
           @context.store.transaction { @context.store.preferences.set(KEY, owned ? said | [id] : said - [id]) }
           ids

@@ -72,7 +72,7 @@ module Graver
         def checked(given)
           @faults = []
           texts = TEXTS.to_h { |key, most| [key, text(key, given[key], most)] }
-          fault("name", "missing", "needs a name you know it by") unless texts[:name]
+          fault("name", "missing", Texts.say("faults.name")) unless texts[:name]
           check_item(given)
           figures = { price: figure(:price, given[:price], PRICE), on_shelf: figure(:on_shelf, given[:on_shelf], AMOUNT), lead_days: lead_days(given[:lead_days]) }
           row = { **texts, **figures, kind: given[:kind], item: given[:item], axle_id: axle(given), compound: compound(given[:compound]), unit: unit(given[:unit]) }
@@ -83,16 +83,16 @@ module Graver
         end
 
         def text(key, value, most)
-          fault(key.to_s, "too_long", "at most #{most} letters") if value.to_s.length > most
+          fault(key.to_s, "too_long", Texts.say("faults.too_long", most:)) if value.to_s.length > most
           blank(value)
         end
 
         def check_item(given)
           known = catalogue(given[:kind])
-          return fault("kind", "unknown_kind", "needs one of part, consumable, tool") unless known
+          return fault("kind", "unknown_kind", Texts.say("faults.choose", choices: %w[part consumable tool])) unless known
 
           item = given[:item].to_s.split(".").first
-          fault("item", "unknown_item", "there is no such #{given[:kind]}") unless known.any? { |entry| entry["id"] == item }
+          fault("item", "unknown_item", Texts.say("faults.unknown_kind_of", kind: given[:kind])) unless known.any? { |entry| entry["id"] == item }
         end
 
         def axle(given)
@@ -100,25 +100,25 @@ module Graver
 
           @store.vehicles.find_axle(given[:axle]).id
         rescue NotFound
-          fault("axle", "unknown_axle", "there is no such axle")
+          fault("axle", "unknown_axle", Texts.say("faults.no_axle"))
         end
 
         def figure(key, text, range)
           return unless blank(text)
 
-          under(key.to_s) { range.cover?(number(text)) ? text.strip : fault(key.to_s, "out_of_range", "lies between #{range.min} and #{range.max}") }
+          under(key.to_s) { range.cover?(number(text)) ? text.strip : fault(key.to_s, "out_of_range", Texts.say("faults.between", least: range.min, most: range.max)) }
         end
 
         def length(key, text, unit, range)
           return unless blank(text)
 
-          under(key.to_s) { range.cover?(Core::Quantity::LENGTH.to_base(number(text), unit || "mm")) ? text.strip : fault(key.to_s, "out_of_range", "lies between #{range.min} and #{range.max} mm: check the unit") }
+          under(key.to_s) { range.cover?(Core::Quantity::LENGTH.to_base(number(text), unit || "mm")) ? text.strip : fault(key.to_s, "out_of_range", Texts.say("faults.between_check_unit", least: range.min, most: range.max, unit: "mm")) }
         end
 
         def lead_days(days)
           return if days.nil?
 
-          LEAD_DAYS.cover?(days) ? days : fault("lead_days", "out_of_range", "lies between #{LEAD_DAYS.min} and #{LEAD_DAYS.max} days")
+          LEAD_DAYS.cover?(days) ? days : fault("lead_days", "out_of_range", Texts.say("faults.between_unit", least: LEAD_DAYS.min, most: LEAD_DAYS.max, unit: "days"))
         end
 
         def compound(id)
@@ -128,14 +128,14 @@ module Graver
             id
           else
             fault("compound", "unknown_compound",
-                  "needs one of #{@context.knowledge.what_if.fetch("pads").keys.join(", ")}, or nothing")
+                  Texts.say("faults.choose", choices: @context.knowledge.what_if.fetch("pads").keys))
           end
         end
 
         def unit(name)
           return unless blank(name)
 
-          Core::Quantity::LENGTH.include?(name) ? name : fault("unit", "unknown_unit", "needs one of #{Core::Quantity::LENGTH.units.join(", ")}")
+          Core::Quantity::LENGTH.include?(name) ? name : fault("unit", "unknown_unit", Texts.say("faults.choose", choices: Core::Quantity::LENGTH.units))
         end
       end
     end

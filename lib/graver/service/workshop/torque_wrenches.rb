@@ -65,7 +65,7 @@ module Graver
 
         def extension_mm(text)
           mm = number(text.to_s)
-          EXTENSION_MM.cover?(mm) ? mm : raise(InvalidEntry.of("", "out_of_range", "an extension lies between #{EXTENSION_MM.min} and #{EXTENSION_MM.max} mm"))
+          EXTENSION_MM.cover?(mm) ? mm : raise(InvalidEntry.of("", "out_of_range", Texts.say("faults.extension_between", least: EXTENSION_MM.min, most: EXTENSION_MM.max)))
         rescue InvalidEntry => e
           raise e.under("extension_mm")
         end
@@ -74,8 +74,8 @@ module Graver
 
         def checked(fields)
           @faults = []
-          fault("name", "missing", "needs a name you know it by") if fields[:name].to_s.strip.empty?
-          fault("unit", "unknown_unit", "needs one of #{Core::Quantity::TORQUE.units.join(", ")}") unless Core::Quantity::TORQUE.include?(fields[:unit])
+          fault("name", "missing", Texts.say("faults.name")) if fields[:name].to_s.strip.empty?
+          fault("unit", "unknown_unit", Texts.say("faults.choose", choices: Core::Quantity::TORQUE.units)) unless Core::Quantity::TORQUE.include?(fields[:unit])
           numbers = NUMBERS.to_h { |key| [key, read(key, fields[key])] }
           check_order(numbers, fields[:unit]) if @faults.empty?
           texts = { name: fields[:name].to_s.strip, **NUMBERS.to_h { |key| [key, fields[key].to_s.strip] } }
@@ -90,15 +90,15 @@ module Graver
         def check_order(numbers, unit)
           least, most, graduation = numbers.values_at(*NUMBERS)
           newton_metres = Core::Quantity::TORQUE.to_base(most, unit)
-          fault("most", "out_of_range", "lies between #{RANGE.min} and #{RANGE.max} N·m, got #{format("%.4g", newton_metres)} N·m") unless RANGE.cover?(newton_metres)
-          fault("least", "order", "must be less than the most it goes to, and not below 0") unless least >= 0 && least < most
-          fault("graduation", "out_of_range", "must be more than 0 and less than a fifth of its range") unless graduation.positive? && graduation <= most / 5.0
+          fault("most", "out_of_range", Texts.say("faults.between_got", least: RANGE.min, most: RANGE.max, unit: "N·m", value: newton_metres)) unless RANGE.cover?(newton_metres)
+          fault("least", "order", Texts.say("faults.less_than_most")) unless least >= 0 && least < most
+          fault("graduation", "out_of_range", Texts.say("faults.graduation")) unless graduation.positive? && graduation <= most / 5.0
         end
 
         def length(text)
           return if text.to_s.strip.empty?
 
-          fault("length_mm", "out_of_range", "lies between #{LENGTH_MM.min} and #{LENGTH_MM.max} mm") unless LENGTH_MM.cover?(read(:length_mm, text) || LENGTH_MM.min)
+          fault("length_mm", "out_of_range", Texts.say("faults.between_unit", least: LENGTH_MM.min, most: LENGTH_MM.max, unit: "mm")) unless LENGTH_MM.cover?(read(:length_mm, text) || LENGTH_MM.min)
           text.strip
         end
 
@@ -106,10 +106,10 @@ module Graver
           return if text.to_s.strip.empty?
 
           date = Date.iso8601(text)
-          fault("calibrated_on", "in_future", "the day of a calibration cannot lie ahead") if date > @context.today
+          fault("calibrated_on", "in_future", Texts.say("faults.day_in_future")) if date > @context.today
           date.iso8601
         rescue Date::Error
-          fault("calibrated_on", "not_a_day", "needs a day such as 2025-04-12")
+          fault("calibrated_on", "not_a_day", Texts.say("faults.not_a_day", example: @context.today.iso8601))
         end
       end
     end

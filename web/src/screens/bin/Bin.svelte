@@ -31,7 +31,7 @@
     <h1>Bin</h1>
     <p role="status">{said}</p>
     {#if !vehicles.length && !jobs.length && !drafts.length}
-      <p class="sheet">Nothing was put away. Archived vehicles, cancelled jobs and look-overs that were started over are kept here.</p>
+      <p class="sheet">The bin is empty. Archived vehicles, cancelled jobs and look-overs that were started over are kept here.</p>
     {/if}
     {#if vehicles.length}
       <section class="sheet">

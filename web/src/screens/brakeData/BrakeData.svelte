@@ -51,9 +51,9 @@
         </div>
       {/each}
       <div class="row fill">
-        <Button size="small" kind="tertiary" on:click={() => form.propose("template")}>Propose what is usual for its caliper</Button>
+        <Button size="small" kind="tertiary" on:click={() => form.propose("template")}>Suggest typical values</Button>
         {#if data.others.length}
-          <label for="from">or take over from</label>
+          <label for="from">Copy from</label>
           <select id="from" bind:value={from} onchange={() => from && form.propose(from)}>
             <option value="">another axle…</option>
             {#each data.others as other (other.id)}<option value={String(other.id)}>{other.label}</option>{/each}

@@ -31,7 +31,7 @@
     <select bind:value={part} aria-label="Part"><option value="pad">pads</option><option value="rotor">rotors</option></select>
   </label>
   <select bind:value={axle} aria-label="Axle">{#each findings.axles as each, at (each.id)}<option value={at === 0 ? null : each.id}>{each.name}</option>{/each}</select>
-  <Button type="submit" size="field" kind="tertiary">Hold it against the log</Button>
+  <Button type="submit" size="field" kind="tertiary">Compare with my readings</Button>
 </form>
 {#if fault}<p class="fault" role="alert">{upperFirst(fault)}</p>{/if}
 {#if said}<p class="said {said.verdict}" role="status">{said.sentence}</p>{/if}

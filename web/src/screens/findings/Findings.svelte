@@ -86,7 +86,7 @@
         {/if}
         {#if findings.next_readings.length}
           <section class="sheet">
-            <h2>Best measured next</h2>
+            <h2>Most useful next measurement</h2>
             <ol>
               {#each findings.next_readings as next (next.axle + next.position)}<li>{upperFirst(next.axle)} {next.position} pad: a caliper reading narrows “when” by about {Math.round(next.narrows * 100)} % ({rough(next.narrows_km, vehicle.distance_unit)})</li>{/each}
             </ol>
@@ -99,7 +99,7 @@
       <SymptomQuestions vehicle={vehicle.id} {states} />
     </section>
     <section class="sheet">
-      <h2>Somebody says otherwise?</h2>
+      <h2>A shop's claim?</h2>
       <ClaimCheck {findings} />
     </section>
     {#if findings.changes.length}

@@ -20,7 +20,7 @@
 </script>
 
 <select aria-label="{name} is" value={role} onchange={(event) => table.setRole(column, event.currentTarget.value)}>
-  <option value="">not wanted</option>
+  <option value="">Ignore</option>
   <option value="date">the day</option>
   <option value="odometer">the odometer</option>
   <option value="reading">a thickness</option>

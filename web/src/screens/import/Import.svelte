@@ -24,7 +24,7 @@
 <div class="stack">
   <div>
     <p class="quiet"><a href="#/vehicles/{table.vehicle}">Back to the vehicle</a></p>
-    <h1>Bring in your own spreadsheet</h1>
+    <h1>Import a spreadsheet</h1>
   </div>
   {#if !table.table}
     <section class="sheet stack">

@@ -22,7 +22,7 @@
     <p>{halt.text}</p>
     {#if halt.buy.length}<p><strong>To buy now:</strong> {halt.buy.join("; ")}.</p>{/if}
     <div class="row">
-      <Button size="field" disabled={job.busy} on:click={() => anew(halt)}>Plan {halt.works.includes("rotors_turn") ? "turned" : "new"} rotors</Button>
+      <Button size="field" disabled={job.busy} on:click={() => anew(halt)}>Plan {halt.works.includes("rotors_turn") ? "machined" : "new"} rotors</Button>
       {#if !halt.must}
         <form class="row grow" onsubmit={(event) => stay(event, halt)} novalidate>
           <label class="grow"><span>Reason to go on as planned</span><input maxlength="500" bind:value={because} /></label>

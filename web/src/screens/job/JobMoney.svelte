@@ -5,7 +5,7 @@
   import { lowerFirst, rough, upperFirst } from "../../format/words";
   import type { JobPlanState } from "./jobPlan.svelte";
 
-  /** Fluid sums, time, and what it costs against a shop. */
+  /** Fluid volumes, time, and what it costs against a shop. */
   let { job }: { job: JobPlanState } = $props();
   const plan = $derived(job.plan!);
   const fluid = $derived(plan.fluid);

@@ -10,7 +10,7 @@
   /** What is done on each axle: proposed with its reason, changed by a tick. */
   let { job }: { job: JobPlanState } = $props();
   const plan = $derived(job.plan!);
-  const ROTORS = [["stay", "stay"], ["turn", "are turned"], ["new", "new ones"]] as const;
+  const ROTORS = [["stay", "stay"], ["turn", "are machined"], ["new", "new ones"]] as const;
   // Other rotors than the verdict says wait for a reason before they are sent.
   let wanted = $state<{ axle: number; rotors: string } | null>(null);
   let reason = $state("");

@@ -25,7 +25,7 @@
   async function keep(event: SubmitEvent) {
     event.preventDefault();
     const { lead, ...texts } = typed;
-    leadFault = lead.trim() && !/^\d{1,4}$/.test(lead.trim()) ? "needs a whole number of days" : "";
+    leadFault = lead.trim() && !/^\d{1,4}$/.test(lead.trim()) ? "Enter a whole number of days." : "";
     if (leadFault) return;
     const entered = { ...Object.fromEntries(Object.entries(texts).map(([key, value]) => [key, value.trim() || null])), name: typed.name, lead_days: lead.trim() ? Number(lead) : null };
     if (await (known ? job.restock(known.id, entered) : job.stock({ ...about, ...entered }))) done();

@@ -33,7 +33,7 @@
   <TextInput labelText="Day" type="date" max={today} bind:value={date} invalid={!!fault("date")} invalidText={fault("date")} />
   <TextInput labelText="Odometer ({unit})" inputmode="decimal" bind:value invalid={!!fault("odometer.value")} invalidText={fault("odometer.value")} />
   <Button type="submit" size="field">Note it</Button>
-  {#if doubtful}<Button kind="ghost" size="field" on:click={() => save(true)}>It is right, keep it</Button>{/if}
+  {#if doubtful}<Button kind="ghost" size="field" on:click={() => save(true)}>Save, it is right</Button>{/if}
 </form>
 
 <style>

@@ -41,7 +41,7 @@
   {/if}
   {#if kind !== "inspection"}
     <TextInput labelText={kind === "trip" ? `Distance (${unit})` : `In a year (${unit})`} inputmode="decimal" bind:value={typed.distance} invalid={!!fault("distance")} invalidText={fault("distance")} />
-    <TextInput labelText="Brakes wear so many times as fast (your guess)" placeholder="1" inputmode="decimal" bind:value={typed.wear_factor} invalid={!!fault("wear_factor")} invalidText={fault("wear_factor")} />
+    <TextInput labelText="Wear factor (your guess)" placeholder="1" inputmode="decimal" bind:value={typed.wear_factor} invalid={!!fault("wear_factor")} invalidText={fault("wear_factor")} />
   {/if}
   <Button type="submit" size="field">Note it</Button>
   {#if refused && !refused.faults.length}<p role="alert">{refused.message}</p>{/if}

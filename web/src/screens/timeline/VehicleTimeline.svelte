@@ -91,7 +91,7 @@
     </section>
     <div class="columns">
       <section class="sheet">
-        <h2>What to do together</h2>
+        <h2>Combine jobs</h2>
         {#if timeline.sessions.length}
           <ul class="plain-list sessions">
             {#each timeline.sessions as session (session.date + session.axles.join())}
@@ -135,7 +135,7 @@
     </section>
     <section class="sheet">
       <h2>Odometer</h2>
-      <p class="quiet">Every odometer you note (at the pump, after a trip) makes the days ahead surer: {Math.round(unit === "mi" ? vehicle.km_per_day / 1.609344 : vehicle.km_per_day)} {unit} a day so far.</p>
+      <p class="quiet">Every odometer you note (at the pump, after a trip) makes the dates more reliable: {Math.round(unit === "mi" ? vehicle.km_per_day / 1.609344 : vehicle.km_per_day)} {unit} a day so far.</p>
       <OdometerNote vehicle={vehicle.id} {unit} {today} done={reload} />
     </section>
   </div>

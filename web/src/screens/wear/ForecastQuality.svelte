@@ -28,7 +28,7 @@
 
 <div class="columns">
   <section class="sheet">
-    <h2>What would make it surer</h2>
+    <h2>Most useful next measurement</h2>
     {#if useful.length}
       <ol class="worth">
         {#each useful as worth (worth.positions.join() + worth.method)}

@@ -6,6 +6,7 @@
   import Shortcuts from "../../parts/Shortcuts.svelte";
   import StateMark from "../../parts/StateMark.svelte";
   import ForecastQuality from "./ForecastQuality.svelte";
+  import WearChart from "./WearChart.svelte";
   import WhatIf from "./WhatIf.svelte";
   import { day, lowerFirst, mm, month, position as named, rough, span, upperFirst } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
@@ -16,7 +17,6 @@
   let limit = $state("");
   let shown = $state("");
   const id = $derived(Number(params.id));
-  const dark = document.documentElement.getAttribute("theme") === "g100";
 
   $effect(() => {
     const [axle, asked] = [id, limit];
@@ -87,12 +87,8 @@
             {#if rotors.length}<SelectItem value="rotors" text="rotors" />{/if}
           </Select>
         </div>
-        {#await import("./WearChart.svelte")}
-          <p class="quiet" role="status">Drawing…</p>
-        {:then { default: WearChart }}
-          <WearChart wear={value} {positions} {dark} />
-        {/await}
-        <p class="quiet">Points with their error (a gauge's as its interval; broken where doubted); lines from today to the limit: most likely, and 8 in 10 between the careful and the far end.</p>
+        <WearChart wear={value} {positions} />
+        <p class="quiet">Points with their error (a gauge's as its interval; hollow where doubted). From today on: most likely, and the band in which 8 in 10 reach the limit.</p>
       </section>
     {/if}
 
@@ -109,7 +105,7 @@
         <h2>Each position</h2>
         <div class="scroll">
           <table>
-            <thead><tr><th>Position</th><th>Believed today</th><th>Wears in 1,000 {unit}</th><th>To its limit (8 in 10)</th><th>Middle</th></tr></thead>
+            <thead><tr><th>Position</th><th>Estimated today</th><th>Wears in 1,000 {unit}</th><th>To its limit (8 in 10)</th><th>Most likely</th></tr></thead>
             <tbody>
               {#each value.components as component (component.part + component.position)}
                 {@const per = unit === "mi" ? 1.609344 : 1}
@@ -133,16 +129,6 @@
         {#each axle.reasons as reason (reason.rule)}<li><strong>{axle.state.label}:</strong> {reason.sentence} <span class="quiet">({reason.source})</span></li>{/each}
         {#each value.why as line (line)}<li>{line}</li>{/each}
       </ul>
-      {#if value.readings.length}
-        <details>
-          <summary>All {value.readings.length} readings</summary>
-          <ul class="why">
-            {#each [...value.readings].reverse() as reading, at (at)}
-              <li>{day(reading.date)}, {named(reading.position)} {reading.part}: {reading.entered} by {reading.method}{#if reading.doubted || reading.kept}{" "}<strong class="doubt">(doubted)</strong>{/if}</li>
-            {/each}
-          </ul>
-        </details>
-      {/if}
     </section>
     <div class="row no-print">
       <Button href="#/axles/{axle.id}/job-plan">Plan a job<kbd aria-hidden="true">j</kbd></Button>
@@ -159,6 +145,4 @@
   .big { font-size: 2.6rem; line-height: 1.05; }
   .again { font-weight: 600; font-size: 1.1rem; }
   .why { display: grid; gap: 0.35rem; padding-left: 1.1rem; list-style: disc; line-height: 1.4; }
-  .doubt { color: var(--doubt); }
-  details { margin-top: 0.75rem; }
 </style>

@@ -1,105 +1,141 @@
 <script lang="ts">
-  import type { ComponentProps } from "svelte";
-  import "@carbon/charts-svelte/styles.css";
-  import { ComboChart, type ComboChartOptions, ScaleTypes } from "@carbon/charts-svelte";
+  import { scaleLinear } from "d3-scale";
+  import { line } from "d3-shape";
   import type { Schemas } from "../../api/client";
-  import { inUnit } from "../../format/words";
-  import { bands, chartRows, chartTop, type ChartRow } from "./wearRows";
+  import { day, grouped, inUnit, position as named, upperFirst } from "../../format/words";
+  import { coursePaths, dateTicks, picture, runs, spaced, staggered, type Point } from "./wearScale";
 
-  /** What we use of the library's chart object. */
-  interface ChartHandle {
-    services?: {
-      cartesianScales?: { getMainXScale(): (value: number) => number; getMainYScale(): (value: number) => number };
-      events?: { addEventListener(name: string, act: () => void): void };
-    };
-  }
+  /** Thickness over the odometer, with the dates beside it. Points are reached by Tab and say themselves; a table lies behind. */
+  let { wear, positions }: { wear: Schemas["Wear"]; positions: string[] } = $props();
+  const HEIGHT = 380;
+  const EDGE = { top: 26, right: 18, bottom: 62, left: 46 };
 
-  let { wear, positions, dark }: { wear: Schemas["Wear"]; positions: string[]; dark: boolean } = $props();
+  let width = $state(900);
+  let told = $state<Point | null>(null);
   const unit = $derived(wear.axle_name.distance_unit);
-  const rows = $derived(chartRows(wear, positions, (km) => inUnit(km, unit)));
-  const groups = $derived([...new Set(rows.map((row) => row.group))]);
-  let drawn = $state.raw<ComponentProps<typeof ComboChart>["chart"]>();
-  let holder = $state<HTMLElement>();
-  const chart = $derived(drawn as unknown as ChartHandle | undefined);
-
-  // By position, for a light and for a dark ground.
-  const shades: Record<string, [string, string]> = {
-    "left inner": ["#0d5a66", "#63c2d1"],
-    "left outer": ["#9a6413", "#d9a451"],
-    "right inner": ["#5a4fb0", "#aaa2f2"],
-    "right outer": ["#a3123f", "#ff7ba2"],
-    left: ["#0d5a66", "#63c2d1"],
-    right: ["#a3123f", "#ff7ba2"],
-  };
-  const colour = (group: string) => {
-    const of = Object.keys(shades).filter((name) => group.startsWith(name)).sort((a, b) => b.length - a.length)[0];
-    return of ? shades[of]![dark ? 1 : 0] : "#7b878d";
-  };
-  const options = $derived<ComboChartOptions>({
-    title: "",
-    height: "380px",
-    theme: dark ? "g100" : "white",
-    animations: false,
-    toolbar: { enabled: false },
-    legend: { enabled: false },
-    points: { radius: 4, filled: true },
-    color: { scale: Object.fromEntries(groups.map((group) => [group, colour(group)])) },
-    comboChartTypes: [
-      { type: "line", options: { points: { enabled: false } }, correspondingDatasets: groups.filter((group) => group.endsWith("course") || group.endsWith("careful") || group.endsWith("far end")) },
-      { type: "scatter", options: { points: { filled: true, fillOpacity: 1 } }, correspondingDatasets: groups.filter((group) => group.endsWith("readings")) },
-    ],
-    axes: {
-      bottom: { mapsTo: "odometer", title: `Odometer (${unit})`, scaleType: ScaleTypes.LINEAR, includeZero: false, domain: domain() },
-      left: { mapsTo: "mm", title: "Thickness (mm)", scaleType: ScaleTypes.LINEAR, domain: [0, chartTop(rows)], thresholds: [{ value: wear.axle.limit_mm, label: "your limit", fillColor: "var(--pad-limit)", valueFormatter: (value: number) => `${value} mm` }] },
-    },
-    tooltip: { customHTML: (data: ChartRow[]) => tip(data) },
-  } as unknown as ComboChartOptions);
-
-  function domain(): [number, number] {
-    const all = rows.map((row) => row.odometer);
-    return [Math.min(...all), Math.max(...all)];
-  }
-
-  function tip(data: ChartRow[]): string {
-    const row = data[0];
-    return row ? `<ul class="multi-tooltip"><li><div class="datapoint-tooltip"><p class="label">${row.text}</p></div></li></ul>` : "";
-  }
-
-  // The library draws neither error bars nor a band that ends in a point; they are laid over its own scales after each drawing.
-  function overlay() {
-    const svg = holder?.querySelector<SVGGElement>(".layout-svg-wrapper .cds--cc--scatter");
-    const scales = chart?.services?.cartesianScales;
-    if (!svg || !scales) return;
-    const [x, y] = [scales.getMainXScale(), scales.getMainYScale()];
-    svg.querySelector(".error-bars")?.remove();
-    const group = document.createElementNS("http://www.w3.org/2000/svg", "g");
-    group.setAttribute("class", "error-bars");
-    for (const band of bands(rows)) {
-      const path = document.createElementNS("http://www.w3.org/2000/svg", "path");
-      path.setAttribute("d", `M${band.map((row) => `${x(row.odometer)} ${y(row.mm)}`).join("L")}Z`);
-      path.setAttribute("fill", colour(band[0]!.group));
-      path.setAttribute("fill-opacity", "0.16");
-      group.append(path);
-    }
-    for (const row of rows.filter((each) => each.low !== undefined)) {
-      const path = document.createElementNS("http://www.w3.org/2000/svg", "path");
-      const [cx, top, bottom] = [x(row.odometer), y(row.high!), y(row.low!)];
-      path.setAttribute("d", `M${cx} ${top}V${bottom}M${cx - 4} ${top}h8M${cx - 4} ${bottom}h8`);
-      path.setAttribute("stroke", colour(row.group));
-      path.setAttribute("stroke-width", "1.6");
-      if (row.doubted) path.setAttribute("stroke-dasharray", "3 3");
-      group.append(path);
-    }
-    svg.prepend(group);
-  }
-
-  $effect(() => {
-    if (!chart) return;
-    void rows;
-    const frame = requestAnimationFrame(overlay);
-    chart.services?.events?.addEventListener("render-finished", overlay);
-    return () => cancelAnimationFrame(frame);
-  });
+  const distance = (km: number) => inUnit(km, unit);
+  const drawn = $derived(picture(wear, positions, distance));
+  const x = $derived(scaleLinear(drawn.odometer, [EDGE.left, Math.max(width - EDGE.right, EDGE.left + 60)]));
+  const y = $derived(scaleLinear([0, drawn.top], [HEIGHT - EDGE.bottom, EDGE.top]));
+  // the unit stands before the first figure, and no figure runs over the edge
+  const kms = $derived(x.ticks(Math.max(Math.floor(width / 110), 2)).filter((km) => x(km) > EDGE.left + 24 && x(km) < width - EDGE.right - 8));
+  const dates = $derived(spaced(dateTicks(wear, distance, drawn.odometer), x, 46));
+  const course = $derived(line<Point>((each) => x(each.at), (each) => y(each.mm)));
+  const names = $derived(staggered(drawn.courses.map((each) => ({ id: each.position, at: each.to[1], mm: each.limit, label: named(each.position) })), x, 84));
+  const today = $derived(x(distance(wear.as_of.odometer_km)));
+  const shown = $derived(wear.readings.filter((reading) => positions.includes(reading.position)).toReversed());
 </script>
 
-<div bind:this={holder}><ComboChart bind:chart={drawn} data={rows} {options} /></div>
+<div class="chart" bind:clientWidth={width}>
+  <svg viewBox="0 0 {width} {HEIGHT}" {width} height={HEIGHT} role="group" aria-label="Thickness over the odometer: {positions.map(named).join(', ')}">
+    {#each y.ticks(6) as mm (mm)}
+      <line class="grid" x1={EDGE.left} x2={width - EDGE.right} y1={y(mm)} y2={y(mm)} />
+      <text class="axis" x={EDGE.left - 8} y={y(mm) + 4} text-anchor="end">{mm}</text>
+    {/each}
+    <text class="axis" x={EDGE.left - 8} y={EDGE.top - 10} text-anchor="end">mm</text>
+    {#each kms as km (km)}
+      <line class="tick" x1={x(km)} x2={x(km)} y1={HEIGHT - EDGE.bottom} y2={HEIGHT - EDGE.bottom + 5} />
+      <text class="axis" x={x(km)} y={HEIGHT - EDGE.bottom + 20} text-anchor="middle">{grouped(km)}</text>
+    {/each}
+    <text class="axis" x={EDGE.left - 8} y={HEIGHT - EDGE.bottom + 20} text-anchor="end">{unit}</text>
+    {#each dates as date (date.label)}
+      <line class="tick" x1={x(date.at)} x2={x(date.at)} y1={HEIGHT - 26} y2={HEIGHT - 21} />
+      <text class="axis" x={x(date.at)} y={HEIGHT - 7} text-anchor="middle">{date.label}</text>
+    {/each}
+    <line class="tick" x1={EDGE.left} x2={width - EDGE.right} y1={HEIGHT - 26} y2={HEIGHT - 26} />
+
+    {#each drawn.breaks as fitted (fitted.at)}
+      <line class="fitted" x1={x(fitted.at)} x2={x(fitted.at)} y1={EDGE.top} y2={HEIGHT - EDGE.bottom}><title>{upperFirst(fitted.label)}</title></line>
+    {/each}
+    {#each drawn.breaks.length ? spaced(drawn.breaks, x, 130) : [] as fitted (fitted.at)}
+      <text class="axis" x={Math.min(x(fitted.at) + 4, width - EDGE.right - 100)} y={EDGE.top - 8}>{fitted.label}</text>
+    {/each}
+    <line class="today" x1={today} x2={today} y1={EDGE.top} y2={HEIGHT - EDGE.bottom} />
+
+    {#each drawn.limits as limit (limit.part)}
+      <line class="limit {limit.part}" x1={EDGE.left} x2={width - EDGE.right} y1={y(limit.mm)} y2={y(limit.mm)} />
+      <text class="limit {limit.part}" x={EDGE.left + 6} y={y(limit.mm) + 15}>{limit.label}</text>
+    {/each}
+
+    {#each drawn.courses as each (each.position)}
+      {@const paths = coursePaths(each, x, y)}
+      <g class={each.position}>
+        <path class="band" d={paths.band} />
+        <path class="likely" d={paths.middle} />
+      </g>
+    {/each}
+    {#each positions.length > 1 ? names : [] as label (label.id)}
+      <text class="name {label.id}" x={x(label.at)} y={y(label.mm) + 17 + 17 * label.row} text-anchor="middle">{label.label}</text>
+    {/each}
+    {#each runs(drawn.points, drawn.breaks) as run (run[0]!.id)}<path class="run {run[0]!.position}" d={course(run)} />{/each}
+    {#each drawn.points as point (point.id)}
+      <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+      <g class={point.position} class:doubted={point.doubted} role="img" aria-label={upperFirst(point.text)} tabindex="0" onfocus={() => (told = point)} onmouseenter={() => (told = point)} onblur={() => (told = null)} onmouseleave={() => (told = null)}>
+        {#if point.interval}
+          <rect class="interval" x={x(point.at) - 5} y={y(point.high)} width="10" height={Math.max(y(point.low) - y(point.high), 2)} />
+        {:else}
+          <path class="error" d="M{x(point.at)} {y(point.high)}V{y(point.low)}M{x(point.at) - 4} {y(point.high)}h8M{x(point.at) - 4} {y(point.low)}h8" />
+          <circle cx={x(point.at)} cy={y(point.mm)} r="4.5" />
+        {/if}
+        <circle class="reach" cx={x(point.at)} cy={y(point.mm)} r="14" />
+      </g>
+    {/each}
+  </svg>
+  <p class="told" role="status">{told ? upperFirst(told.text) : "\u00a0"}</p>
+</div>
+<details>
+  <summary>As a table</summary>
+  <div class="scroll">
+    <table>
+      <thead><tr><th>Date</th><th>Odometer</th><th>Position</th><th>As entered</th><th>Thickness</th></tr></thead>
+      <tbody>
+        {#each shown as reading, at (at)}
+          <tr>
+            <td>{day(reading.date)}</td>
+            <td class="number">{grouped(distance(reading.odometer_km))} {unit}</td>
+            <td>{upperFirst(named(reading.position))} {reading.part}</td>
+            <td>{reading.entered} ({reading.method}){#if reading.doubted || reading.kept}{" "}<strong class="doubt">doubted</strong>{/if}</td>
+            <td class="number">{reading.low_mm.toFixed(reading.part === "rotor" ? 2 : 1)} to {reading.high_mm.toFixed(reading.part === "rotor" ? 2 : 1)} mm</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
+</details>
+
+<style>
+  .chart { overflow: hidden; }
+  svg { display: block; max-width: 100%; font: 0.85rem "Barlow", system-ui, sans-serif; }
+  svg { --of: #0d5a66; }
+  .left_outer { --of: #9a6413; }
+  .right_inner { --of: #5a4fb0; }
+  .right_outer, .right { --of: #a3123f; }
+  :global(:root[theme="g100"]) svg { --of: #63c2d1; }
+  :global(:root[theme="g100"]) .left_outer { --of: #d9a451; }
+  :global(:root[theme="g100"]) .right_inner { --of: #aaa2f2; }
+  :global(:root[theme="g100"]) :is(.right_outer, .right) { --of: #ff7ba2; }
+  .grid { stroke: var(--line); stroke-width: 0.6; }
+  .tick { stroke: var(--quiet); }
+  .axis { fill: var(--quiet); font-variant-numeric: tabular-nums; }
+  .fitted { stroke: var(--quiet); stroke-dasharray: 2 4; }
+  .today { stroke: var(--quiet); stroke-width: 0.8; }
+  line.limit { stroke: var(--pad-limit); stroke-width: 1.6; }
+  text.limit { fill: var(--pad-limit); font-weight: 600; }
+  line.limit.rotor { stroke: var(--rotor-limit); stroke-dasharray: 7 4; }
+  text.limit.rotor { fill: var(--rotor-limit); }
+  .band { fill: var(--of); fill-opacity: 0.16; stroke: var(--of); stroke-opacity: 0.5; stroke-width: 0.8; }
+  .likely { fill: none; stroke: var(--of); stroke-width: 2.2; }
+  .run { fill: none; stroke: var(--of); stroke-width: 1.2; stroke-dasharray: 1 3; }
+  .name { fill: var(--of); font-weight: 600; }
+  .error { fill: none; stroke: var(--of); stroke-width: 1.6; }
+  .interval { fill: var(--of); fill-opacity: 0.35; stroke: var(--of); }
+  .doubted :is(.error, .interval) { stroke-dasharray: 3 3; }
+  circle { fill: var(--of); }
+  .doubted circle:not(.reach) { fill: var(--sheet); stroke: var(--of); stroke-width: 2; }
+  .reach { fill: transparent; }
+  g[tabindex]:focus-visible { outline: none; }
+  g[tabindex]:focus-visible .reach { stroke: var(--petrol); stroke-width: 2.5; }
+  .told { min-height: 1.5em; font-weight: 600; }
+  details { margin: 0.5rem 0; }
+  .doubt { color: var(--doubt); }
+</style>

@@ -50,9 +50,9 @@
     <SelectItem value="" text="as now" />
     {#each choices.uses as use (use.id)}<SelectItem value={use.id} text="× {use.factor} {use.label}" />{/each}
   </Select>
-  <TextInput size="sm" labelText="Wears so many times as fast (your guess)" placeholder="1" inputmode="decimal" bind:value={asked.factor} invalid={!!fault("factor")} invalidText={fault("factor")} />
+  <TextInput size="sm" labelText="Wear factor (your guess)" placeholder="1" inputmode="decimal" bind:value={asked.factor} invalid={!!fault("factor")} invalidText={fault("factor")} />
   {#if sides.length > 1}
-    <Select size="sm" labelText="Pins freed" bind:selected={asked.freed}>
+    <Select size="sm" labelText="Slide pins freed" bind:selected={asked.freed}>
       <SelectItem value="" text="no" />
       {#each sides as side (side)}<SelectItem value={side} text={side} />{/each}
     </Select>

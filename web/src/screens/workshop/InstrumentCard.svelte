@@ -43,7 +43,7 @@
   </div>
   {#if newest}
     <p class:bad={!newest.good}>
-      <strong>{newest.good ? "Zero good" : "Zero wrong"}</strong>: showed {newest.read} at {newest.reference} {newest.unit} on {day(newest.date)}{newest.good ? "" : `, ${Math.abs(newest.offset_mm).toFixed(3)} mm too ${newest.offset_mm > 0 ? "much" : "little"}`}.
+      <strong>{newest.good ? "Zero is right" : "Zero is off"}</strong>: showed {newest.read} at {newest.reference} {newest.unit} on {day(newest.date)}{newest.good ? "" : `, ${Math.abs(newest.offset_mm).toFixed(3)} mm too ${newest.offset_mm > 0 ? "much" : "little"}`}.
     </p>
   {:else}<p class="quiet">Its zero was never checked.</p>{/if}
   {#if instrument.changes.length}
@@ -68,7 +68,7 @@
   {:else}
     <div class="row">
       <Button size="small" kind="tertiary" on:click={() => (checking = true)}>Check its zero</Button>
-      <Button size="small" kind="ghost" on:click={() => act(() => api.changeInstrument(instrument.id, { retired: !instrument.retired }))}>{instrument.retired ? "Take it back" : "Put it away"}</Button>
+      <Button size="small" kind="ghost" on:click={() => act(() => api.changeInstrument(instrument.id, { retired: !instrument.retired }))}>{instrument.retired ? "Restore" : "Put it away"}</Button>
     </div>
   {/if}
   {#if refused}<p class="fault" role="alert">{upperFirst(refused.faults.map((each) => each.message).join("; ") || refused.message)}</p>{/if}

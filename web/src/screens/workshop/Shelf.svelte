@@ -36,7 +36,7 @@
                 <input aria-label="On the shelf: {row.supply.name}" inputmode="decimal" value={row.supply.on_shelf ?? ""} aria-invalid={refused?.id === row.supply.id} onchange={(event) => act(row.supply.id, { on_shelf: event.currentTarget.value || null })} /> {row.unit}
                 {#if refused?.id === row.supply.id}<span class="fault" role="alert">{upperFirst(refused.message)}</span>{/if}
               </td>
-              <td><Button size="small" kind="ghost" on:click={() => act(row.supply.id, { retired: true })}>Put away</Button></td>
+              <td><Button size="small" kind="ghost" on:click={() => act(row.supply.id, { retired: true })}>Archive</Button></td>
             </tr>
           {/each}
         </tbody>

@@ -64,7 +64,7 @@
               <td>{wrench.calibrated_on ? day(wrench.calibrated_on) : "never, as far as is known"}</td>
               <td>
                 <Button size="small" kind="ghost" on:click={() => act(() => api.changeWrench(wrench.id, { calibrated_on: today }))}>Calibrated today</Button>
-                <Button size="small" kind="ghost" on:click={() => act(() => api.changeWrench(wrench.id, { retired: true }))}>Put away</Button>
+                <Button size="small" kind="ghost" on:click={() => act(() => api.changeWrench(wrench.id, { retired: true }))}>Archive</Button>
               </td>
             </tr>
           {/each}
@@ -75,7 +75,7 @@
     <p class="quiet">None yet. With your wrenches here a job says which one reaches each torque, what to set it to, and what to borrow before the wheel is off.</p>
   {/if}
   {#each wrenches.filter((each) => each.retired) as wrench (wrench.id)}
-    <p class="quiet">{wrench.name} is put away. <Button size="small" kind="ghost" on:click={() => act(() => api.changeWrench(wrench.id, { retired: false }))}>Take it back</Button></p>
+    <p class="quiet">{wrench.name} is archived. <Button size="small" kind="ghost" on:click={() => act(() => api.changeWrench(wrench.id, { retired: false }))}>Restore</Button></p>
   {/each}
 </section>
 

@@ -78,7 +78,7 @@
     </div>
     {#if workshop.instruments.some((each) => each.retired)}
       <details>
-        <summary>Put away</summary>
+        <summary>Archived</summary>
         <div class="tools">{#each workshop.instruments.filter((each) => each.retired) as instrument (instrument.id)}<InstrumentCard {instrument} {today} onchange={load} />{/each}</div>
       </details>
     {/if}

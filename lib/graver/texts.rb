@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+require "yaml"
+
+module Graver
+  # What Graver says of its own accord: the texts of knowledge/messages/en.yml, their tokens filled in by type.
+  #
+  #   Texts.say("faults.between", least: 0.1, most: 200) # => "Enter a value from 0.1 to 200."
+  #
+  # Raises KeyError for a text or token that is not there.
+  module Texts
+    FILE = File.expand_path("../../knowledge/messages/en.yml", __dir__)
+    TOKEN = /\{(\w+)(?::(\w+))?\}/
+    PLURAL = /\{(\w+)\|([^|}]*)\|([^}]*)\}/
+    TYPES = {
+      "text" => ->(value, _) { value.to_s },
+      "date" => ->(value, _) { Formats.day(value) },
+      "near" => ->(value, _) { Formats.near_day(value.is_a?(String) ? Date.iso8601(value) : value) },
+      "number" => ->(value, _) { Formats.number(value) },
+      "signed" => ->(value, _) { format("%+.3f", value) },
+      "distance" => ->(value, unit) { Formats.distance(value, unit) },
+      "list" => ->(value, _) { Formats.list(value, "or") },
+      "all" => ->(value, _) { Formats.list(value, "and") },
+      "semicolons" => ->(value, _) { value.join("; ") }
+    }.freeze
+
+    module_function
+
+    # unit: the owner's, for distances.
+    def say(key, unit: "km", **tokens)
+      plain = all.fetch(key).gsub(PLURAL) { tokens.fetch(Regexp.last_match(1).to_sym) == 1 ? Regexp.last_match(2) : Regexp.last_match(3) }
+      plain.gsub(TOKEN) do
+        name, type = Regexp.last_match(1).to_sym, Regexp.last_match(2) || "text"
+        TYPES.fetch(type).call(name == :unit ? tokens.fetch(:unit, unit) : tokens.fetch(name), unit)
+      end
+    end
+
+    # { "faults.between" => "Enter ...", ... }
+    def all = @all ||= flat(YAML.safe_load_file(FILE)).freeze
+
+    def flat(texts, prefix = nil)
+      texts.each_with_object({}) do |(key, text), found|
+        name = [prefix, key].compact.join(".")
+        text.is_a?(Hash) ? found.update(flat(text, name)) : found[name] = text.freeze
+      end
+    end
+
+    private_class_method :flat
+  end
+end
