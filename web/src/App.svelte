@@ -31,10 +31,15 @@
   <KeyHelp />
 </header>
 {#if outbox.waiting.length}
-  <p class="unsent" role="status">{outbox.waiting.length === 1 ? "1 tick is" : `${outbox.waiting.length} ticks are`} not saved yet: the server cannot be reached. Trying again.</p>
+  <p class="unsent" role="status">
+    {outbox.waiting.length === 1 ? "1 tick is" : `${outbox.waiting.length} ticks are`} not saved yet: the server cannot be
+    reached. Trying again.
+  </p>
 {/if}
 {#if refused}
-  <p class="unsent refused" role="alert">Not saved: {refused} <button type="button" class="link" onclick={() => (refused = "")}>Close</button></p>
+  <p class="unsent refused" role="alert">
+    Not saved: {refused} <button type="button" class="link" onclick={() => (refused = "")}>Close</button>
+  </p>
 {/if}
 <main id="content" tabindex="-1">
   <Router {routes} restoreScrollState />
@@ -50,13 +55,45 @@
     background: #1d2a30;
     color: #f1efe9;
   }
-  header a { color: inherit; text-decoration: none; padding: 0.8rem 0; }
-  header nav { display: flex; gap: 1.25rem; flex: 1; }
-  header nav a:hover { text-decoration: underline; }
-  header a:focus-visible { outline-color: #f1efe9; }
-  .name { font: 600 1.35rem/1 "Barlow Semi Condensed", sans-serif; border-left: 6px solid #c08a3e; padding-left: 0.6rem; }
-  main:focus { outline: none; }
-  .unsent { background: #5a3a8a; color: #fff; padding: 0.5rem 1.25rem; font-weight: 600; }
-  .refused { position: fixed; inset: auto 0 0; z-index: 20; }
-  .refused .link { color: inherit; margin-left: 1rem; }
+  header a {
+    color: inherit;
+    text-decoration: none;
+    padding: 0.8rem 0;
+  }
+  header nav {
+    display: flex;
+    gap: 1.25rem;
+    flex: 1;
+  }
+  header nav a:hover {
+    text-decoration: underline;
+  }
+  header a:focus-visible {
+    outline-color: #f1efe9;
+  }
+  .name {
+    font:
+      600 1.35rem/1 "Barlow Semi Condensed",
+      sans-serif;
+    border-left: 6px solid #c08a3e;
+    padding-left: 0.6rem;
+  }
+  main:focus {
+    outline: none;
+  }
+  .unsent {
+    background: #5a3a8a;
+    color: #fff;
+    padding: 0.5rem 1.25rem;
+    font-weight: 600;
+  }
+  .refused {
+    position: fixed;
+    inset: auto 0 0;
+    z-index: 20;
+  }
+  .refused .link {
+    color: inherit;
+    margin-left: 1rem;
+  }
 </style>

@@ -37,7 +37,11 @@ async function taken<T>(asked: Promise<Answer<T>>): Promise<T> {
   });
   if (response.ok && data !== undefined) return data;
   const problem = (error as Partial<Schemas["Problem"]> | undefined)?.error;
-  throw new Refusal(response.status, problem?.message ?? "The server answered with something unreadable.", problem?.fields ?? []);
+  throw new Refusal(
+    response.status,
+    problem?.message ?? "The server answered with something unreadable.",
+    problem?.fields ?? [],
+  );
 }
 
 /** Every address of openapi/graver.yml, its parameters, body and answer checked against it. */
@@ -46,75 +50,125 @@ export const api = {
   garage: () => taken(client.GET("/garage")),
   vehicle: (id: number) => taken(client.GET("/vehicles/{id}", { params: { path: { id } } })),
   addVehicle: (vehicle: Schemas["NewVehicle"]) => taken(client.POST("/vehicles", { body: vehicle })),
-  changeVehicle: (id: number, change: Schemas["VehicleChange"]) => taken(client.PATCH("/vehicles/{id}", { params: { path: { id } }, body: change })),
-  renewFluid: (id: number, service: Schemas["Service"]) => taken(client.POST("/vehicles/{id}/fluid-renewals", { params: { path: { id } }, body: service })),
+  changeVehicle: (id: number, change: Schemas["VehicleChange"]) =>
+    taken(client.PATCH("/vehicles/{id}", { params: { path: { id } }, body: change })),
+  renewFluid: (id: number, service: Schemas["Service"]) =>
+    taken(client.POST("/vehicles/{id}/fluid-renewals", { params: { path: { id } }, body: service })),
   brakeData: (axle: number) => taken(client.GET("/axles/{id}/brake-data", { params: { path: { id: axle } } })),
-  recordBrakeData: (axle: number, entries: Schemas["BrakeDataEntries"]) => taken(client.POST("/axles/{id}/brake-data", { params: { path: { id: axle } }, body: entries })),
-  proposals: (axle: number, from: string) => taken(client.GET("/axles/{id}/brake-data/proposals", { params: { path: { id: axle }, query: { from } } })),
+  recordBrakeData: (axle: number, entries: Schemas["BrakeDataEntries"]) =>
+    taken(client.POST("/axles/{id}/brake-data", { params: { path: { id: axle } }, body: entries })),
+  proposals: (axle: number, from: string) =>
+    taken(client.GET("/axles/{id}/brake-data/proposals", { params: { path: { id: axle }, query: { from } } })),
   walkRound: (vehicle: number) => taken(client.GET("/vehicles/{id}/walk-round", { params: { path: { id: vehicle } } })),
   walkOrder: (order: Schemas["WalkOrder"]) => taken(client.PUT("/walk-round-order", { body: order })),
-  preview: (vehicle: number, lookOver: Schemas["LookOver"]) => taken(client.POST("/vehicles/{id}/look-overs/preview", { params: { path: { id: vehicle } }, body: lookOver })),
-  logLookOver: (vehicle: number, lookOver: Schemas["LookOver"]) => taken(client.POST("/vehicles/{id}/look-overs", { params: { path: { id: vehicle } }, body: lookOver })),
+  preview: (vehicle: number, lookOver: Schemas["LookOver"]) =>
+    taken(client.POST("/vehicles/{id}/look-overs/preview", { params: { path: { id: vehicle } }, body: lookOver })),
+  logLookOver: (vehicle: number, lookOver: Schemas["LookOver"]) =>
+    taken(client.POST("/vehicles/{id}/look-overs", { params: { path: { id: vehicle } }, body: lookOver })),
   lookOver: (id: number) => taken(client.GET("/look-overs/{id}", { params: { path: { id } } })),
-  correct: (id: number, correction: Schemas["Correction"]) => taken(client.POST("/look-overs/{id}/corrections", { params: { path: { id } }, body: correction })),
+  correct: (id: number, correction: Schemas["Correction"]) =>
+    taken(client.POST("/look-overs/{id}/corrections", { params: { path: { id } }, body: correction })),
   draft: (vehicle: number) => taken(client.GET("/vehicles/{id}/draft", { params: { path: { id: vehicle } } })),
-  keepDraft: (vehicle: number, draft: Schemas["DraftChange"]) => taken(client.PUT("/vehicles/{id}/draft", { params: { path: { id: vehicle } }, body: draft, keepalive: true })),
+  keepDraft: (vehicle: number, draft: Schemas["DraftChange"]) =>
+    taken(client.PUT("/vehicles/{id}/draft", { params: { path: { id: vehicle } }, body: draft, keepalive: true })),
   binDraft: (vehicle: number) => taken(client.DELETE("/vehicles/{id}/draft", { params: { path: { id: vehicle } } })),
-  restoreDraft: (binned: number) => taken(client.POST("/binned-drafts/{id}/restore", { params: { path: { id: binned } } })),
+  restoreDraft: (binned: number) =>
+    taken(client.POST("/binned-drafts/{id}/restore", { params: { path: { id: binned } } })),
   bin: () => taken(client.GET("/bin")),
   instruments: () => taken(client.GET("/instruments")),
   addInstrument: (instrument: Schemas["NewInstrument"]) => taken(client.POST("/instruments", { body: instrument })),
-  changeInstrument: (id: number, change: Schemas["InstrumentChange"]) => taken(client.PATCH("/instruments/{id}", { params: { path: { id } }, body: change })),
-  checkZero: (id: number, check: Schemas["NewZeroCheck"]) => taken(client.POST("/instruments/{id}/zero-checks", { params: { path: { id } }, body: check })),
+  changeInstrument: (id: number, change: Schemas["InstrumentChange"]) =>
+    taken(client.PATCH("/instruments/{id}", { params: { path: { id } }, body: change })),
+  checkZero: (id: number, check: Schemas["NewZeroCheck"]) =>
+    taken(client.POST("/instruments/{id}/zero-checks", { params: { path: { id } }, body: check })),
   correctZero: (id: number) => taken(client.POST("/instruments/{id}/corrections", { params: { path: { id } } })),
   wrenches: () => taken(client.GET("/torque-wrenches")),
   addWrench: (wrench: Schemas["NewTorqueWrench"]) => taken(client.POST("/torque-wrenches", { body: wrench })),
-  changeWrench: (id: number, change: Schemas["TorqueWrenchChange"]) => taken(client.PATCH("/torque-wrenches/{id}", { params: { path: { id } }, body: change })),
-  torqueSettings: (axle: number, extension: string) => taken(client.GET("/axles/{id}/torque-settings", { params: { path: { id: axle }, query: { extension_mm: extension } } })),
+  changeWrench: (id: number, change: Schemas["TorqueWrenchChange"]) =>
+    taken(client.PATCH("/torque-wrenches/{id}", { params: { path: { id } }, body: change })),
+  torqueSettings: (axle: number, extension: string) =>
+    taken(
+      client.GET("/axles/{id}/torque-settings", { params: { path: { id: axle }, query: { extension_mm: extension } } }),
+    ),
   devices: () => taken(client.GET("/devices")),
-  changeDevice: (id: string, change: Schemas["DeviceChange"]) => taken(client.PATCH("/devices/{id}", { params: { path: { id } }, body: change })),
-  deviceReading: (id: string, asked: Schemas["DeviceAsked"]) => taken(client.POST("/devices/{id}/readings", { params: { path: { id } }, body: asked })),
+  changeDevice: (id: string, change: Schemas["DeviceChange"]) =>
+    taken(client.PATCH("/devices/{id}", { params: { path: { id } }, body: change })),
+  deviceReading: (id: string, asked: Schemas["DeviceAsked"]) =>
+    taken(client.POST("/devices/{id}/readings", { params: { path: { id } }, body: asked })),
   imports: (vehicle: number) => taken(client.GET("/vehicles/{id}/imports", { params: { path: { id: vehicle } } })),
-  upload: (vehicle: number, file: File) => taken(client.POST("/vehicles/{id}/imports", { params: { path: { id: vehicle }, query: { name: file.name } }, body: file as unknown as string, bodySerializer: (table: unknown) => table as Blob, headers: { "content-type": "text/csv" } })),
-  tryImport: (id: number, mapping: Schemas["Mapping"]) => taken(client.POST("/imports/{id}/trial", { params: { path: { id } }, body: { mapping } })),
-  runImport: (id: number, mapping: Schemas["Mapping"]) => taken(client.POST("/imports/{id}/run", { params: { path: { id } }, body: { mapping } })),
+  upload: (vehicle: number, file: File) =>
+    taken(
+      client.POST("/vehicles/{id}/imports", {
+        params: { path: { id: vehicle }, query: { name: file.name } },
+        body: file as unknown as string,
+        bodySerializer: (table: unknown) => table as Blob,
+        headers: { "content-type": "text/csv" },
+      }),
+    ),
+  tryImport: (id: number, mapping: Schemas["Mapping"]) =>
+    taken(client.POST("/imports/{id}/trial", { params: { path: { id } }, body: { mapping } })),
+  runImport: (id: number, mapping: Schemas["Mapping"]) =>
+    taken(client.POST("/imports/{id}/run", { params: { path: { id } }, body: { mapping } })),
   importState: (id: number) => taken(client.GET("/imports/{id}", { params: { path: { id } } })),
   undoImport: (id: number) => taken(client.POST("/imports/{id}/undo", { params: { path: { id } } })),
-  wear: (axle: number, limit?: string) => taken(client.GET("/axles/{id}/wear", { params: { path: { id: axle }, query: { limit_mm: limit } } })),
-  whatIf: (axle: number, asked: Record<string, string>) => taken(client.GET("/axles/{id}/what-if", { params: { path: { id: axle }, query: asked } })),
-  forecastQuality: (axle: number) => taken(client.GET("/axles/{id}/forecast-quality", { params: { path: { id: axle } } })),
+  wear: (axle: number, limit?: string) =>
+    taken(client.GET("/axles/{id}/wear", { params: { path: { id: axle }, query: { limit_mm: limit } } })),
+  whatIf: (axle: number, asked: Record<string, string>) =>
+    taken(client.GET("/axles/{id}/what-if", { params: { path: { id: axle }, query: asked } })),
+  forecastQuality: (axle: number) =>
+    taken(client.GET("/axles/{id}/forecast-quality", { params: { path: { id: axle } } })),
   timelines: () => taken(client.GET("/timelines")),
   timeline: (vehicle: number) => taken(client.GET("/vehicles/{id}/timeline", { params: { path: { id: vehicle } } })),
-  planEvent: (vehicle: number, planned: Schemas["NewPlannedEvent"]) => taken(client.POST("/vehicles/{id}/planned-events", { params: { path: { id: vehicle } }, body: planned })),
+  planEvent: (vehicle: number, planned: Schemas["NewPlannedEvent"]) =>
+    taken(client.POST("/vehicles/{id}/planned-events", { params: { path: { id: vehicle } }, body: planned })),
   dropPlanned: (row: number) => taken(client.DELETE("/planned-events/{id}", { params: { path: { id: row } } })),
-  restorePlanned: (row: number) => taken(client.POST("/planned-events/{id}/restore", { params: { path: { id: row } } })),
-  noteOdometer: (vehicle: number, service: Schemas["Service"]) => taken(client.POST("/vehicles/{id}/odometer", { params: { path: { id: vehicle } }, body: service })),
+  restorePlanned: (row: number) =>
+    taken(client.POST("/planned-events/{id}/restore", { params: { path: { id: row } } })),
+  noteOdometer: (vehicle: number, service: Schemas["Service"]) =>
+    taken(client.POST("/vehicles/{id}/odometer", { params: { path: { id: vehicle } }, body: service })),
   schedule: (change: Schemas["ScheduleChange"]) => taken(client.PUT("/schedule", { body: change })),
   findings: (vehicle: number) => taken(client.GET("/vehicles/{id}/findings", { params: { path: { id: vehicle } } })),
-  claim: (vehicle: number, claim: Schemas["Claim"]) => taken(client.POST("/vehicles/{id}/claims", { params: { path: { id: vehicle } }, body: claim })),
+  claim: (vehicle: number, claim: Schemas["Claim"]) =>
+    taken(client.POST("/vehicles/{id}/claims", { params: { path: { id: vehicle } }, body: claim })),
   chooseSchools: (choice: Schemas["SchoolChoice"]) => taken(client.PUT("/schools", { body: choice })),
   symptoms: () => taken(client.GET("/symptoms")),
-  symptom: (vehicle: number, answered: Schemas["SymptomAnswered"]) => taken(client.POST("/vehicles/{id}/symptoms", { params: { path: { id: vehicle } }, body: answered })),
+  symptom: (vehicle: number, answered: Schemas["SymptomAnswered"]) =>
+    taken(client.POST("/vehicles/{id}/symptoms", { params: { path: { id: vehicle } }, body: answered })),
   proposedJob: (axle: number) => taken(client.GET("/axles/{id}/job-plan", { params: { path: { id: axle } } })),
-  planJob: (axle: number, day: string | null) => taken(client.POST("/axles/{id}/jobs", { params: { path: { id: axle } }, body: { planned_for: day } })),
+  planJob: (axle: number, day: string | null) =>
+    taken(client.POST("/axles/{id}/jobs", { params: { path: { id: axle } }, body: { planned_for: day } })),
   job: (id: number) => taken(client.GET("/jobs/{id}", { params: { path: { id } } })),
-  changeJob: (id: number, change: Schemas["JobChange"]) => taken(client.PATCH("/jobs/{id}", { params: { path: { id } }, body: change })),
-  scopeJob: (id: number, scope: Schemas["JobScope"]) => taken(client.PUT("/jobs/{id}/scope", { params: { path: { id } }, body: scope })),
-  tick: (id: number, step: string, done: boolean) => taken(client.POST("/jobs/{id}/ticks", { params: { path: { id } }, body: { step, done } })),
-  finishJob: (id: number, finish: Schemas["JobFinish"]) => taken(client.POST("/jobs/{id}/finish", { params: { path: { id } }, body: finish })),
+  changeJob: (id: number, change: Schemas["JobChange"]) =>
+    taken(client.PATCH("/jobs/{id}", { params: { path: { id } }, body: change })),
+  scopeJob: (id: number, scope: Schemas["JobScope"]) =>
+    taken(client.PUT("/jobs/{id}/scope", { params: { path: { id } }, body: scope })),
+  tick: (id: number, step: string, done: boolean) =>
+    taken(client.POST("/jobs/{id}/ticks", { params: { path: { id } }, body: { step, done } })),
+  finishJob: (id: number, finish: Schemas["JobFinish"]) =>
+    taken(client.POST("/jobs/{id}/finish", { params: { path: { id } }, body: finish })),
   restoreJob: (id: number) => taken(client.POST("/jobs/{id}/restore", { params: { path: { id } } })),
-  otherwise: (id: number, step: string, because: string) => taken(client.POST("/jobs/{id}/otherwise", { params: { path: { id } }, body: { step, because } })),
-  clearSkipped: (id: number, step: string) => taken(client.POST("/jobs/{id}/cleared", { params: { path: { id } }, body: { step } })),
-  resolve: (id: number, item: string, done: boolean) => taken(client.POST("/jobs/{id}/resolved", { params: { path: { id } }, body: { item, done } })),
-  choosePart: (id: number, line: string, supply: number | null) => taken(client.PUT("/jobs/{id}/choices", { params: { path: { id } }, body: { line, supply } })),
-  quote: (id: number, total: string | null) => taken(client.PUT("/jobs/{id}/quote", { params: { path: { id } }, body: { total } })),
-  noteStep: (id: number, step: string, text: string) => taken(client.POST("/jobs/{id}/notes", { params: { path: { id } }, body: { step, text } })),
-  adjust: (id: number, adjustment: Schemas["Adjustment"]) => taken(client.POST("/jobs/{id}/adjustments", { params: { path: { id } }, body: adjustment })),
-  unadjust: (id: number, event: number) => taken(client.DELETE("/jobs/{id}/adjustments/{event}", { params: { path: { id, event } } })),
-  offers: (id: number, line: string) => taken(client.GET("/jobs/{id}/offers", { params: { path: { id }, query: { line } } })),
+  otherwise: (id: number, step: string, because: string) =>
+    taken(client.POST("/jobs/{id}/otherwise", { params: { path: { id } }, body: { step, because } })),
+  clearSkipped: (id: number, step: string) =>
+    taken(client.POST("/jobs/{id}/cleared", { params: { path: { id } }, body: { step } })),
+  resolve: (id: number, item: string, done: boolean) =>
+    taken(client.POST("/jobs/{id}/resolved", { params: { path: { id } }, body: { item, done } })),
+  choosePart: (id: number, line: string, supply: number | null) =>
+    taken(client.PUT("/jobs/{id}/choices", { params: { path: { id } }, body: { line, supply } })),
+  quote: (id: number, total: string | null) =>
+    taken(client.PUT("/jobs/{id}/quote", { params: { path: { id } }, body: { total } })),
+  noteStep: (id: number, step: string, text: string) =>
+    taken(client.POST("/jobs/{id}/notes", { params: { path: { id } }, body: { step, text } })),
+  adjust: (id: number, adjustment: Schemas["Adjustment"]) =>
+    taken(client.POST("/jobs/{id}/adjustments", { params: { path: { id } }, body: adjustment })),
+  unadjust: (id: number, event: number) =>
+    taken(client.DELETE("/jobs/{id}/adjustments/{event}", { params: { path: { id, event } } })),
+  offers: (id: number, line: string) =>
+    taken(client.GET("/jobs/{id}/offers", { params: { path: { id }, query: { line } } })),
   shelf: () => taken(client.GET("/supplies")),
   addSupply: (supply: Schemas["NewSupply"]) => taken(client.POST("/supplies", { body: supply })),
-  changeSupply: (id: number, change: Schemas["SupplyChange"]) => taken(client.PATCH("/supplies/{id}", { params: { path: { id } }, body: change })),
+  changeSupply: (id: number, change: Schemas["SupplyChange"]) =>
+    taken(client.PATCH("/supplies/{id}", { params: { path: { id } }, body: change })),
   tools: () => taken(client.GET("/tools")),
   ownTool: (tool: string, owned: boolean) => taken(client.PUT("/tools", { body: { tool, owned } })),
   money: () => taken(client.GET("/money")),

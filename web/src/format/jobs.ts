@@ -1,19 +1,24 @@
 import type { Schemas } from "../api/client";
 import { lowerFirst, upperFirst } from "./words";
 
-export const money = (value: number, currency: string): string => `${currency} ${value.toLocaleString("en-GB", { minimumFractionDigits: value < 100 && !Number.isInteger(value) ? 2 : 0, maximumFractionDigits: value < 100 ? 2 : 0 })}`;
+export const money = (value: number, currency: string): string =>
+  `${currency} ${value.toLocaleString("en-GB", { minimumFractionDigits: value < 100 && !Number.isInteger(value) ? 2 : 0, maximumFractionDigits: value < 100 ? 2 : 0 })}`;
 
 /** An amount already spent, to the cent where there are any. */
-export const amount = (value: number): string => value.toLocaleString("en-GB", { minimumFractionDigits: Number.isInteger(value) ? 0 : 2, maximumFractionDigits: 2 });
+export const amount = (value: number): string =>
+  value.toLocaleString("en-GB", { minimumFractionDigits: Number.isInteger(value) ? 0 : 2, maximumFractionDigits: 2 });
 
-export const figure = (value: number | null): string => (value === null ? "?" : value.toLocaleString("en-GB", { maximumFractionDigits: 2 }));
+export const figure = (value: number | null): string =>
+  value === null ? "?" : value.toLocaleString("en-GB", { maximumFractionDigits: 2 });
 
 type Entered = Pick<Schemas["TorqueLine"], "newton_metres" | "pound_feet" | "pound_inches" | "entered">;
 
 /** The unit it was entered in, which is the wrench's, is read first. */
 export function readings(line: Entered): [number | null, string][] {
   const metric: [number | null, string] = [line.newton_metres, "N·m"];
-  const imperial: [number | null, string] = line.entered?.endsWith("lbf·in") ? [line.pound_inches, "lbf·in"] : [line.pound_feet, "lbf·ft"];
+  const imperial: [number | null, string] = line.entered?.endsWith("lbf·in")
+    ? [line.pound_inches, "lbf·in"]
+    : [line.pound_feet, "lbf·ft"];
   return line.entered?.endsWith("N·m") ? [metric, imperial] : [imperial, metric];
 }
 

@@ -25,7 +25,20 @@ export function span(quantiles: Schemas["Quantiles"], unit: Unit): string {
   return low === 0 ? `up to ${grouped(high)} ${unit}` : `${grouped(low)} to ${grouped(high)} ${unit}`;
 }
 
-const MONTHS = ["January", "February", "March", "April", "May", "June", "July", "August", "September", "October", "November", "December"];
+const MONTHS = [
+  "January",
+  "February",
+  "March",
+  "April",
+  "May",
+  "June",
+  "July",
+  "August",
+  "September",
+  "October",
+  "November",
+  "December",
+];
 
 /** "May 2027"; a day within two months is said as "12 May". */
 export function month(iso: string, today: string): string {
@@ -55,5 +68,6 @@ export function mm(value: number | null, sd: number | null = null): string {
 
 export const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 /** A label inside a sentence; what is written in capitals stays so. */
-export const lowerFirst = (text: string): string => (/^[A-Z](?![A-Z])/.test(text) ? text.charAt(0).toLowerCase() + text.slice(1) : text);
+export const lowerFirst = (text: string): string =>
+  /^[A-Z](?![A-Z])/.test(text) ? text.charAt(0).toLowerCase() + text.slice(1) : text;
 export const position = (id: string): string => id.replace("_", " ");

@@ -2,41 +2,93 @@
   import type { Schemas } from "../api/client";
   import CornerSection from "./CornerSection.svelte";
 
-  let { corners, scale = 5, active = null, legend = false }: { corners: Schemas["Corner"][]; scale?: number; active?: string | null; legend?: boolean } = $props();
+  let {
+    corners,
+    scale = 5,
+    active = null,
+    legend = false,
+  }: { corners: Schemas["Corner"][]; scale?: number; active?: string | null; legend?: boolean } = $props();
   const pad = $derived(corners[0]?.inner);
   const rotor = $derived(corners[0]?.rotor);
 </script>
 
 <div class="whole">
-<div class="axle" class:small={scale < 3.4}>
-  {#each corners as corner (corner.side)}
-    <figure>
-      <CornerSection {corner} {scale} {active} />
-      <figcaption class="quiet">{corner.side} wheel</figcaption>
-    </figure>
-  {/each}
-</div>
-{#if legend && pad}
-  <ul class="plain-list legend quiet">
-    <li><svg width="10" height="18" aria-hidden="true"><path d="M5 1V17" stroke="var(--pad-limit)" stroke-width="2" /></svg> pad limit {pad.limit_mm} mm</li>
-    <li>
-      <svg width="10" height="18" aria-hidden="true"><path d="M5 1V17" stroke="var(--rotor-limit)" stroke-width="2" stroke-dasharray="1.5 3.5" stroke-linecap="round" /></svg>
-      rotor discard {rotor?.discard_mm === null ? "not known" : `${rotor?.discard_mm} mm`}
-    </li>
-    <li><svg width="18" height="14" aria-hidden="true"><rect x="1" y="1" width="16" height="12" fill="none" stroke="var(--gone)" stroke-dasharray="3 3" /></svg> gone</li>
-    <li>mm, seen from behind, to scale; a soft edge is the reading's error</li>
-  </ul>
-{/if}
+  <div class="axle" class:small={scale < 3.4}>
+    {#each corners as corner (corner.side)}
+      <figure>
+        <CornerSection {corner} {scale} {active} />
+        <figcaption class="quiet">{corner.side} wheel</figcaption>
+      </figure>
+    {/each}
+  </div>
+  {#if legend && pad}
+    <ul class="plain-list legend quiet">
+      <li>
+        <svg width="10" height="18" aria-hidden="true"
+          ><path d="M5 1V17" stroke="var(--pad-limit)" stroke-width="2" /></svg
+        >
+        pad limit {pad.limit_mm} mm
+      </li>
+      <li>
+        <svg width="10" height="18" aria-hidden="true"
+          ><path
+            d="M5 1V17"
+            stroke="var(--rotor-limit)"
+            stroke-width="2"
+            stroke-dasharray="1.5 3.5"
+            stroke-linecap="round"
+          /></svg
+        >
+        rotor discard {rotor?.discard_mm === null ? "not known" : `${rotor?.discard_mm} mm`}
+      </li>
+      <li>
+        <svg width="18" height="14" aria-hidden="true"
+          ><rect x="1" y="1" width="16" height="12" fill="none" stroke="var(--gone)" stroke-dasharray="3 3" /></svg
+        > gone
+      </li>
+      <li>mm, seen from behind, to scale; a soft edge is the reading's error</li>
+    </ul>
+  {/if}
 </div>
 
 <style>
-  .axle { display: flex; flex-wrap: wrap; gap: 0.5rem 2.5rem; align-items: end; }
-  .small { gap: 0.25rem 0.5rem; flex-wrap: nowrap; }
-  figure { margin: 0; min-width: 0; }
-  figcaption { text-align: center; margin-top: 0.15rem; }
-  .small figcaption { display: none; }
-  .whole { width: fit-content; max-width: 100%; }
+  .axle {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem 2.5rem;
+    align-items: end;
+  }
+  .small {
+    gap: 0.25rem 0.5rem;
+    flex-wrap: nowrap;
+  }
+  figure {
+    margin: 0;
+    min-width: 0;
+  }
+  figcaption {
+    text-align: center;
+    margin-top: 0.15rem;
+  }
+  .small figcaption {
+    display: none;
+  }
+  .whole {
+    width: fit-content;
+    max-width: 100%;
+  }
   /* takes the drawing's width and never widens it */
-  .legend { width: 0; min-width: 100%; display: flex; flex-wrap: wrap; gap: 0.25rem 1.25rem; margin-top: 0.5rem; }
-  .legend li { display: inline-flex; gap: 0.4rem; align-items: center; }
+  .legend {
+    width: 0;
+    min-width: 100%;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.25rem 1.25rem;
+    margin-top: 0.5rem;
+  }
+  .legend li {
+    display: inline-flex;
+    gap: 0.4rem;
+    align-items: center;
+  }
 </style>

@@ -27,10 +27,32 @@
   }
 </script>
 
-<select bind:this={node} {id} aria-label={label} {disabled} {value} onkeydown={press} onpointerdown={() => (byKeys = false)} onchange={() => byKeys || take()} onblur={take}>
+<select
+  bind:this={node}
+  {id}
+  aria-label={label}
+  {disabled}
+  {value}
+  onkeydown={press}
+  onpointerdown={() => (byKeys = false)}
+  onchange={() => byKeys || take()}
+  onblur={take}
+>
   {#each options as option (option.id)}<option value={option.id}>{option.label}</option>{/each}
 </select>
 
 <style>
-  select { font: inherit; font-size: 1.05rem; font-weight: 400; min-height: 48px; width: 100%; min-width: 0; box-sizing: border-box; background: var(--sheet); color: var(--ink); border: 1px solid var(--quiet); padding: 0 0.4rem; }
+  select {
+    font: inherit;
+    font-size: 1.05rem;
+    font-weight: 400;
+    min-height: 48px;
+    width: 100%;
+    min-width: 0;
+    box-sizing: border-box;
+    background: var(--sheet);
+    color: var(--ink);
+    border: 1px solid var(--quiet);
+    padding: 0 0.4rem;
+  }
 </style>

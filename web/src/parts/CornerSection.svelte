@@ -3,13 +3,22 @@
   import { asEntered, mm, rotorMm } from "../format/words";
   import { drawCorner, type Span } from "./sectionGeometry";
 
-  let { corner, scale = 5, active = null, labels = true }: { corner: Schemas["Corner"]; scale?: number; active?: string | null; labels?: boolean } = $props();
+  let {
+    corner,
+    scale = 5,
+    active = null,
+    labels = true,
+  }: { corner: Schemas["Corner"]; scale?: number; active?: string | null; labels?: boolean } = $props();
 
   const id = $props.id();
   const drawing = $derived(drawCorner(corner));
   const small = $derived(scale < 3.4);
   const edge = $derived(small ? 12 : 20);
-  const tall = $derived(small ? { top: 18, rotor: 58, inset: 9, bottom: 20, text: 12 } : { top: 46, rotor: 120, inset: 22, bottom: 34, text: 19 });
+  const tall = $derived(
+    small
+      ? { top: 18, rotor: 58, inset: 9, bottom: 20, text: 12 }
+      : { top: 46, rotor: 120, inset: 22, bottom: 34, text: 19 },
+  );
   const width = $derived(drawing.width * scale + 2 * edge);
   const height = $derived(tall.top + tall.rotor + tall.bottom);
   const padTop = $derived(tall.top + tall.inset);
@@ -38,17 +47,45 @@
 
   <!-- rotor -->
   {#if drawing.rotor.now}
-    <rect class="gone" x={x(drawing.rotor.whole.from)} y={tall.top} width={w(drawing.rotor.whole)} height={tall.rotor} />
-    <rect class="rotor" x={x(drawing.rotor.now.from)} y={tall.top} width={w(drawing.rotor.now)} height={tall.rotor} class:active={active === corner.side} />
+    <rect
+      class="gone"
+      x={x(drawing.rotor.whole.from)}
+      y={tall.top}
+      width={w(drawing.rotor.whole)}
+      height={tall.rotor}
+    />
+    <rect
+      class="rotor"
+      x={x(drawing.rotor.now.from)}
+      y={tall.top}
+      width={w(drawing.rotor.now)}
+      height={tall.rotor}
+      class:active={active === corner.side}
+    />
   {:else}
-    <rect x={x(drawing.rotor.whole.from)} y={tall.top} width={w(drawing.rotor.whole)} height={tall.rotor} fill="url(#{id}-unknown)" class="unknown" class:active={active === corner.side} />
+    <rect
+      x={x(drawing.rotor.whole.from)}
+      y={tall.top}
+      width={w(drawing.rotor.whole)}
+      height={tall.rotor}
+      fill="url(#{id}-unknown)"
+      class="unknown"
+      class:active={active === corner.side}
+    />
   {/if}
 
   {#each drawing.pads as pad (pad.id)}
     {@const now = alone(pad.id)}
     <rect class="plate" x={x(pad.plate.from)} y={padTop - 3} width={w(pad.plate)} height={padHeight + 6} />
     {#if now.now_mm === null}
-      <rect x={x(pad.gone.from)} y={padTop} width={w(pad.gone)} height={padHeight} fill="url(#{id}-unknown)" class="unknown" />
+      <rect
+        x={x(pad.gone.from)}
+        y={padTop}
+        width={w(pad.gone)}
+        height={padHeight}
+        fill="url(#{id}-unknown)"
+        class="unknown"
+      />
     {:else}
       <rect class="gone" x={x(pad.gone.from)} y={padTop} width={w(pad.gone)} height={padHeight} />
       <rect fill="var(--friction)" x={x(pad.solid.from)} y={padTop} width={w(pad.solid)} height={padHeight} />
@@ -56,9 +93,18 @@
     {/if}
     <path class="pad-limit" d="M{x(pad.limitAt)} {padTop - (small ? 4 : 9)}V{padTop + padHeight + (small ? 4 : 9)}" />
     {#if active === `${corner.side}_${pad.id}`}
-      <rect class="active" fill="none" x={x(Math.min(pad.plate.from, pad.gone.from, pad.solid.from))} y={padTop - 7} width={w(pad.plate) + Math.abs(w(pad.gone) + now.now_mm! * scale || w(pad.gone))} height={padHeight + 14} />
+      <rect
+        class="active"
+        fill="none"
+        x={x(Math.min(pad.plate.from, pad.gone.from, pad.solid.from))}
+        y={padTop - 7}
+        width={w(pad.plate) + Math.abs(w(pad.gone) + now.now_mm! * scale || w(pad.gone))}
+        height={padHeight + 14}
+      />
     {/if}
-    <text class="number" x={x(pad.middle)} y={tall.top - (small ? 4 : 8)} font-size={tall.text}>{mm(now.now_mm, null)}</text>
+    <text class="number" x={x(pad.middle)} y={tall.top - (small ? 4 : 8)} font-size={tall.text}
+      >{mm(now.now_mm, null)}</text
+    >
     {#if labels && !small}
       <text class="label" x={x(pad.middle)} y="16">{pad.id}</text>
     {/if}
@@ -69,19 +115,61 @@
       <path class="rotor-limit" d="M{x(limit)} {tall.top + 4}V{tall.top + tall.rotor + (small ? 3 : 8)}" />
     {/each}
   {/if}
-  <text class="number" x={x(drawing.rotor.middle)} y={height - (small ? 4 : 5)} font-size={tall.text}>{rotorMm(corner.rotor.now_mm)}</text>
+  <text class="number" x={x(drawing.rotor.middle)} y={height - (small ? 4 : 5)} font-size={tall.text}
+    >{rotorMm(corner.rotor.now_mm)}</text
+  >
 </svg>
 
 <style>
-  svg { max-width: 100%; height: auto; display: block; }
-  .plate { fill: var(--plate); }
-  .rotor { fill: var(--rotor); stroke: var(--rotor-edge); stroke-width: 1; }
-  .gone { fill: none; stroke: var(--gone); stroke-width: 1; stroke-dasharray: 3 3; }
-  .unknown { stroke: var(--gone); stroke-width: 1; stroke-dasharray: 3 3; }
-  .pad-limit { stroke: var(--pad-limit); stroke-width: 2; }
-  .rotor-limit { stroke: var(--rotor-limit); stroke-width: 2; stroke-dasharray: 1.5 3.5; stroke-linecap: round; }
-  .active { stroke: var(--petrol); stroke-width: 3; }
-  text { fill: var(--ink); text-anchor: middle; }
-  .number { font-family: "Barlow Semi Condensed", sans-serif; font-weight: 600; }
-  .label { fill: var(--quiet); font-size: 13px; font-family: "Barlow", sans-serif; }
+  svg {
+    max-width: 100%;
+    height: auto;
+    display: block;
+  }
+  .plate {
+    fill: var(--plate);
+  }
+  .rotor {
+    fill: var(--rotor);
+    stroke: var(--rotor-edge);
+    stroke-width: 1;
+  }
+  .gone {
+    fill: none;
+    stroke: var(--gone);
+    stroke-width: 1;
+    stroke-dasharray: 3 3;
+  }
+  .unknown {
+    stroke: var(--gone);
+    stroke-width: 1;
+    stroke-dasharray: 3 3;
+  }
+  .pad-limit {
+    stroke: var(--pad-limit);
+    stroke-width: 2;
+  }
+  .rotor-limit {
+    stroke: var(--rotor-limit);
+    stroke-width: 2;
+    stroke-dasharray: 1.5 3.5;
+    stroke-linecap: round;
+  }
+  .active {
+    stroke: var(--petrol);
+    stroke-width: 3;
+  }
+  text {
+    fill: var(--ink);
+    text-anchor: middle;
+  }
+  .number {
+    font-family: "Barlow Semi Condensed", sans-serif;
+    font-weight: 600;
+  }
+  .label {
+    fill: var(--quiet);
+    font-size: 13px;
+    font-family: "Barlow", sans-serif;
+  }
 </style>

@@ -19,6 +19,17 @@
 {/if}
 
 <style>
-  button { background: none; border: 0; color: inherit; font: inherit; cursor: pointer; padding: 0.8rem 0; }
-  @media (max-width: 30rem) { button { display: none; } }
+  button {
+    background: none;
+    border: 0;
+    color: inherit;
+    font: inherit;
+    cursor: pointer;
+    padding: 0.8rem 0;
+  }
+  @media (max-width: 30rem) {
+    button {
+      display: none;
+    }
+  }
 </style>

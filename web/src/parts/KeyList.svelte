@@ -14,10 +14,16 @@
     ["y p t s", "job: ready?, parts, torque, steps"],
     ["Enter", "walk-round: take the reading and go on"],
     ["Shift + Tab", "walk-round: back"],
-    ["c v m l g e d %", "walk-round: digital caliper, vernier, micrometer, rule, gauge, by eye, dial gauge, share left"],
+    [
+      "c v m l g e d %",
+      "walk-round: digital caliper, vernier, micrometer, rule, gauge, by eye, dial gauge, share left",
+    ],
     ["q w x", "walk-round: squealer touches, wear light is on, metal to metal"],
     ["u i p", "walk-round: next unit, next tool, with or without backing plate"],
-    ["a k b", "walk-round, at a question: what is suggested (measured again, new pads went on…), save it marked doubtful, the earlier reading was wrong"],
+    [
+      "a k b",
+      "walk-round, at a question: what is suggested (measured again, new pads went on…), save it marked doubtful, the earlier reading was wrong",
+    ],
     ["Ctrl + Z", "walk-round: undo what a letter did"],
     ["+", "walk-round: another place on the same part"],
     ["n r", "walk-round: new pads, new rotors went on, yes or no"],
@@ -37,6 +43,12 @@
 </Modal>
 
 <style>
-  dl { display: grid; grid-template-columns: 8rem 1fr; gap: 0.5rem; }
-  .note { margin-top: 0.75rem; }
+  dl {
+    display: grid;
+    grid-template-columns: 8rem 1fr;
+    gap: 0.5rem;
+  }
+  .note {
+    margin-top: 0.75rem;
+  }
 </style>

@@ -6,4 +6,10 @@
   const text = $derived(error instanceof Error ? error.message : String(error));
 </script>
 
-<InlineNotification kind="error" lowContrast hideCloseButton title={error instanceof Refusal && error.status === 404 ? "Not found" : "That did not work"} subtitle={text} />
+<InlineNotification
+  kind="error"
+  lowContrast
+  hideCloseButton
+  title={error instanceof Refusal && error.status === 404 ? "Not found" : "That did not work"}
+  subtitle={text}
+/>

@@ -3,7 +3,8 @@
   let { keys }: { keys: Record<string, () => void> } = $props();
 
   function press(event: KeyboardEvent) {
-    const typing = event.target instanceof HTMLElement && event.target.closest("input, textarea, select, [role=dialog]");
+    const typing =
+      event.target instanceof HTMLElement && event.target.closest("input, textarea, select, [role=dialog]");
     if (typing || event.ctrlKey || event.metaKey || event.altKey) return;
     const action = keys[event.key];
     if (!action) return;

@@ -14,18 +14,42 @@
     {:else if state.severity === "plan"}
       <path d="M10 1l9 9-9 9-9-9z" fill="currentColor" />
     {:else}
-      <path d="M2 2h16v16H2z" fill="currentColor" /><path d="M6 6l8 8M14 6l-8 8" stroke="var(--sheet)" stroke-width="2.5" />
+      <path d="M2 2h16v16H2z" fill="currentColor" /><path
+        d="M6 6l8 8M14 6l-8 8"
+        stroke="var(--sheet)"
+        stroke-width="2.5"
+      />
     {/if}
   </svg>
   <span>{state.label}</span>
 </span>
 
 <style>
-  .mark { display: inline-flex; gap: 0.4em; align-items: center; font-weight: 600; font-size: 1rem; white-space: nowrap; }
-  .mark svg { width: 1.1em; height: 1.1em; }
-  .large { font-size: 1.35rem; }
-  .stop { color: var(--stop); }
-  .plan { color: var(--plan); }
-  .watch { color: var(--watch); }
-  .good { color: var(--good); }
+  .mark {
+    display: inline-flex;
+    gap: 0.4em;
+    align-items: center;
+    font-weight: 600;
+    font-size: 1rem;
+    white-space: nowrap;
+  }
+  .mark svg {
+    width: 1.1em;
+    height: 1.1em;
+  }
+  .large {
+    font-size: 1.35rem;
+  }
+  .stop {
+    color: var(--stop);
+  }
+  .plan {
+    color: var(--plan);
+  }
+  .watch {
+    color: var(--watch);
+  }
+  .good {
+    color: var(--good);
+  }
 </style>

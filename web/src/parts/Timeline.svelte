@@ -27,7 +27,10 @@
     return lanes.map((lane) => {
       const marks = placed(lane.marks, x, end);
       const bandsHigh = lane.bands.length ? 10 + (lane.bands.length > 1 ? 28 : 16) : 4;
-      const high = Math.max(bandsHigh + (marks.length ? Math.max(...marks.map((mark) => mark.row)) + 1 : 0) * 21 + 6, 38);
+      const high = Math.max(
+        bandsHigh + (marks.length ? Math.max(...marks.map((mark) => mark.row)) + 1 : 0) * 21 + 6,
+        38,
+      );
       const at = { lane, marks, y, marksAt: y + bandsHigh, high };
       y += high;
       return at;
@@ -35,7 +38,11 @@
   });
   const base = $derived(drawn.reduce((sum, each) => sum + each.high, top));
   const height = $derived(base + (kmPerDay ? 38 : 10));
-  const months = $derived(monthTicks(today, days).filter((tick, at, all) => x(tick.at) - left > 44 && (!narrow || all.length < 5 || at % 2 === 0)));
+  const months = $derived(
+    monthTicks(today, days).filter(
+      (tick, at, all) => x(tick.at) - left > 44 && (!narrow || all.length < 5 || at % 2 === 0),
+    ),
+  );
   const distances = $derived(kmPerDay ? distanceTicks(inUnit(days * kmPerDay, unit)) : []);
   const atDistance = (distance: number) => x((distance * (unit === "mi" ? 1.609344 : 1)) / kmPerDay!);
   // A label keeps inside the picture: near the right end it is written to the left of its mark.
@@ -67,27 +74,50 @@
       {#each lane.bands as band, which (band.id)}
         {@const beyond = band.middle > days}
         {#if band.low <= days}
-          <rect class="band" class:rotors={band.id === "rotors"} x={x(band.low)} y={y + (which === 0 ? 5 : 25)} width={Math.max(x(band.high) - x(band.low), 4)} height={which === 0 ? 17 : 9}>
+          <rect
+            class="band"
+            class:rotors={band.id === "rotors"}
+            x={x(band.low)}
+            y={y + (which === 0 ? 5 : 25)}
+            width={Math.max(x(band.high) - x(band.low), 4)}
+            height={which === 0 ? 17 : 9}
+          >
             <title>{band.text}: 8 in 10 between {Math.round(band.low)} and {Math.round(band.high)} days from now</title>
           </rect>
           {#if !beyond}
             <path class="median" d="M{x(band.middle)} {y + (which === 0 ? 2 : 23)}v{which === 0 ? 23 : 13}" />
           {/if}
           {#if band.high > days}
-            <path class="more" d="M{end + 2} {y + (which === 0 ? 7 : 25)}l7 {which === 0 ? 6.5 : 4.5}l-7 {which === 0 ? 6.5 : 4.5}z" />
+            <path
+              class="more"
+              d="M{end + 2} {y + (which === 0 ? 7 : 25)}l7 {which === 0 ? 6.5 : 4.5}l-7 {which === 0 ? 6.5 : 4.5}z"
+            />
           {/if}
           {#if which === 0 && x(Math.min(band.high, days)) - x(band.low) > 60}
             <text class="in-band" x={x(band.low) + 6} y={y + 18}>{band.label}</text>
           {/if}
         {:else}
-          <text class="beyond" x={end} y={y + (which === 0 ? 18 : 34)} text-anchor="end">{band.label}: beyond this picture</text>
+          <text class="beyond" x={end} y={y + (which === 0 ? 18 : 34)} text-anchor="end"
+            >{band.label}: beyond this picture</text
+          >
         {/if}
       {/each}
       {#each marks as mark (mark.id)}
         {@const my = marksAt + 11 + mark.row * 21}
         {#if mark.kind === "trip"}
-          <rect class="trip" x={x(mark.at)} y={my - 6} width={Math.max(x(mark.until ?? mark.at) - x(mark.at), 5)} height="12" />
-          <text class="mark" x={anchor(mark.at) === "end" ? x(mark.at) - 6 : Math.max(x(mark.until ?? mark.at), x(mark.at) + 5) + 6} y={my + 4} text-anchor={anchor(mark.at)}>{mark.text}</text>
+          <rect
+            class="trip"
+            x={x(mark.at)}
+            y={my - 6}
+            width={Math.max(x(mark.until ?? mark.at) - x(mark.at), 5)}
+            height="12"
+          />
+          <text
+            class="mark"
+            x={anchor(mark.at) === "end" ? x(mark.at) - 6 : Math.max(x(mark.until ?? mark.at), x(mark.at) + 5) + 6}
+            y={my + 4}
+            text-anchor={anchor(mark.at)}>{mark.text}</text
+          >
         {:else}
           <path class="sign {mark.kind}" transform="translate({x(mark.at)} {my})" d={shapes[mark.kind]} />
           <text class="mark" x={beside(mark.at)} y={my + 4} text-anchor={anchor(mark.at)}>{mark.text}</text>
@@ -107,24 +137,84 @@
 </div>
 
 <style>
-  svg { display: block; max-width: 100%; }
-  text { font-family: "Barlow", sans-serif; fill: var(--ink); font-size: 14px; }
-  .scale { fill: var(--quiet); font-size: 13px; font-variant-numeric: tabular-nums; }
-  .now { fill: var(--ink); font-weight: 600; }
-  .lane { font-weight: 600; font-size: 15px; }
-  .tick, .rule { stroke: var(--line); stroke-width: 1; }
-  .now-line { stroke: var(--ink); stroke-width: 2; }
-  .axis { stroke: var(--quiet); fill: none; }
-  .band { fill: var(--band); opacity: 0.32; }
-  .rotors { fill: var(--rotor-limit); }
-  .median { stroke: var(--ink); stroke-width: 2.5; }
-  .more { fill: var(--quiet); }
-  .in-band { font-size: 13px; }
-  .beyond { fill: var(--quiet); font-size: 13px; }
-  .sign { stroke: var(--ink); stroke-width: 2; fill: none; }
-  .job { fill: var(--plan); stroke: none; }
-  .order { fill: none; stroke: var(--plan); }
-  .fluid { fill: var(--friction); stroke: none; }
-  .trip { fill: var(--friction); opacity: 0.55; }
-  .mark { font-size: 13px; }
+  svg {
+    display: block;
+    max-width: 100%;
+  }
+  text {
+    font-family: "Barlow", sans-serif;
+    fill: var(--ink);
+    font-size: 14px;
+  }
+  .scale {
+    fill: var(--quiet);
+    font-size: 13px;
+    font-variant-numeric: tabular-nums;
+  }
+  .now {
+    fill: var(--ink);
+    font-weight: 600;
+  }
+  .lane {
+    font-weight: 600;
+    font-size: 15px;
+  }
+  .tick,
+  .rule {
+    stroke: var(--line);
+    stroke-width: 1;
+  }
+  .now-line {
+    stroke: var(--ink);
+    stroke-width: 2;
+  }
+  .axis {
+    stroke: var(--quiet);
+    fill: none;
+  }
+  .band {
+    fill: var(--band);
+    opacity: 0.32;
+  }
+  .rotors {
+    fill: var(--rotor-limit);
+  }
+  .median {
+    stroke: var(--ink);
+    stroke-width: 2.5;
+  }
+  .more {
+    fill: var(--quiet);
+  }
+  .in-band {
+    font-size: 13px;
+  }
+  .beyond {
+    fill: var(--quiet);
+    font-size: 13px;
+  }
+  .sign {
+    stroke: var(--ink);
+    stroke-width: 2;
+    fill: none;
+  }
+  .job {
+    fill: var(--plan);
+    stroke: none;
+  }
+  .order {
+    fill: none;
+    stroke: var(--plan);
+  }
+  .fluid {
+    fill: var(--friction);
+    stroke: none;
+  }
+  .trip {
+    fill: var(--friction);
+    opacity: 0.55;
+  }
+  .mark {
+    font-size: 13px;
+  }
 </style>

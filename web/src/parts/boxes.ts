@@ -10,7 +10,13 @@ export async function ticked(box: HTMLInputElement, action: (on: boolean) => Pro
 }
 
 /** The same for one of a group of radio buttons. kept: the value that holds when it was not taken. */
-export async function picked(box: HTMLInputElement, kept: string | null, action: () => Promise<boolean>): Promise<void> {
+export async function picked(
+  box: HTMLInputElement,
+  kept: string | null,
+  action: () => Promise<boolean>,
+): Promise<void> {
   if (await action()) return;
-  document.querySelectorAll<HTMLInputElement>(`input[type="radio"][name="${CSS.escape(box.name)}"]`).forEach((each) => (each.checked = each.value === kept));
+  document
+    .querySelectorAll<HTMLInputElement>(`input[type="radio"][name="${CSS.escape(box.name)}"]`)
+    .forEach((each) => (each.checked = each.value === kept));
 }

@@ -1,4 +1,5 @@
-const FOCUSABLE = "a[href], button:not(:disabled), input:not(:disabled), select:not(:disabled), textarea:not(:disabled), summary";
+const FOCUSABLE =
+  "a[href], button:not(:disabled), input:not(:disabled), select:not(:disabled), textarea:not(:disabled), summary";
 const MOST_REMEMBERED = 6;
 
 /** Takes the focus when it appears. */
@@ -28,13 +29,20 @@ export function guardFocus(): () => void {
     }
     const near = chain.find((each) => each.isConnected);
     if (near && near.id !== "content" && near.tagName !== "HEADER") return first(near)?.focus();
-    (before.find((each) => each.isConnected && each.matches(FOCUSABLE)) ?? document.getElementById("content"))?.focus({ preventScroll: true });
+    (before.find((each) => each.isConnected && each.matches(FOCUSABLE)) ?? document.getElementById("content"))?.focus({
+      preventScroll: true,
+    });
   };
   // A focused element that was disabled and is enabled again.
   let disabled: HTMLElement | null = null;
   const lost = (node: HTMLElement) => node === disabled && node.matches(FOCUSABLE) && ((disabled = null), true);
   const watcher = new MutationObserver((changes) => {
-    if (changes.some((change) => change.attributeName === "disabled") && chain[0]?.isConnected && !chain[0].matches(FOCUSABLE)) disabled = chain[0];
+    if (
+      changes.some((change) => change.attributeName === "disabled") &&
+      chain[0]?.isConnected &&
+      !chain[0].matches(FOCUSABLE)
+    )
+      disabled = chain[0];
     requestAnimationFrame(mend);
   });
 

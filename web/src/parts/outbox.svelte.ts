@@ -21,7 +21,8 @@ class Outbox {
     if (this.waiting.length) this.#later();
   }
 
-  of = (job: number, step: string): Waiting | undefined => this.waiting.find((each) => each.job === job && each.step === step);
+  of = (job: number, step: string): Waiting | undefined =>
+    this.waiting.find((each) => each.job === job && each.step === step);
 
   /** Told of every answer to what was sent late. */
   listen(listener: (progress: Schemas["JobProgress"] | null, refusal: Refusal | null) => void): () => void {
@@ -75,7 +76,11 @@ class Outbox {
 function read(): Waiting[] {
   try {
     const kept = JSON.parse(localStorage.getItem(KEPT) ?? "[]");
-    return Array.isArray(kept) ? kept.filter((each) => typeof each?.job === "number" && typeof each?.step === "string" && typeof each?.done === "boolean") : [];
+    return Array.isArray(kept)
+      ? kept.filter(
+          (each) => typeof each?.job === "number" && typeof each?.step === "string" && typeof each?.done === "boolean",
+        )
+      : [];
   } catch {
     return [];
   }

@@ -43,11 +43,17 @@ export function drawCorner(corner: Corner): CornerDrawing {
   const middle = (rotorFrom + rotorTo) / 2;
   return {
     width,
-    pads: [drawPad(leftFirst[0], first, first.backing_mm, 1), drawPad(leftFirst[1], second, width - second.backing_mm, -1)],
+    pads: [
+      drawPad(leftFirst[0], first, first.backing_mm, 1),
+      drawPad(leftFirst[1], second, width - second.backing_mm, -1),
+    ],
     rotor: {
       whole: { from: rotorFrom, to: rotorTo },
       now: corner.rotor.now_mm === null ? null : around(middle, corner.rotor.now_mm),
-      limits: corner.rotor.discard_mm === null ? null : [middle - corner.rotor.discard_mm / 2, middle + corner.rotor.discard_mm / 2],
+      limits:
+        corner.rotor.discard_mm === null
+          ? null
+          : [middle - corner.rotor.discard_mm / 2, middle + corner.rotor.discard_mm / 2],
       middle,
     },
   };

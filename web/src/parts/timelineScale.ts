@@ -36,21 +36,57 @@ const DAY_MS = 86_400_000;
 export const daysFrom = (today: string, iso: string): number => (Date.parse(iso) - Date.parse(today)) / DAY_MS;
 
 const WORDS: Record<MarkKind, string> = {
-  look: "look again", order: "order by", due: "may be due", fluid: "fluid", inspection: "inspection", trip: "trip", driving: "other driving", retorque: "wheel nuts", first_reading: "first reading", job: "job",
+  look: "look again",
+  order: "order by",
+  due: "may be due",
+  fluid: "fluid",
+  inspection: "inspection",
+  trip: "trip",
+  driving: "other driving",
+  retorque: "wheel nuts",
+  first_reading: "first reading",
+  job: "job",
 };
 
 /** Days from now of what lies ahead for one axle. */
-export function axleLane(axle: Schemas["Axle"], label: string, today: string, events: Schemas["TimelineEvent"][] = []): Lane {
+export function axleLane(
+  axle: Schemas["Axle"],
+  label: string,
+  today: string,
+  events: Schemas["TimelineEvent"][] = [],
+): Lane {
   const days = (iso: string) => Math.max(daysFrom(today, iso), 0);
   const band = (id: string, what: string, life: Schemas["Life"]): Band[] =>
-    life ? [{ id, label: what, low: days(life.date.p10), middle: days(life.date.p50), high: days(life.date.p90), text: `${what} reach their limit` }] : [];
-  const marks = marksOf(events.filter((event) => event.axle === axle.name && event.kind !== "due"), today);
-  return { id: String(axle.id), label, bands: [...band("pads", "pads", axle.pads_life), ...band("rotors", "rotors", axle.rotors_life)], marks };
+    life
+      ? [
+          {
+            id,
+            label: what,
+            low: days(life.date.p10),
+            middle: days(life.date.p50),
+            high: days(life.date.p90),
+            text: `${what} reach their limit`,
+          },
+        ]
+      : [];
+  const marks = marksOf(
+    events.filter((event) => event.axle === axle.name && event.kind !== "due"),
+    today,
+  );
+  return {
+    id: String(axle.id),
+    label,
+    bands: [...band("pads", "pads", axle.pads_life), ...band("rotors", "rotors", axle.rotors_life)],
+    marks,
+  };
 }
 
 /** What concerns the whole vehicle, or null when there is nothing. */
 export function vehicleLane(events: Schemas["TimelineEvent"][], label: string, today: string): Lane | null {
-  const marks = marksOf(events.filter((event) => event.axle === null), today);
+  const marks = marksOf(
+    events.filter((event) => event.axle === null),
+    today,
+  );
   return marks.length ? { id: `whole ${label}`, label, bands: [], marks } : null;
 }
 
@@ -61,7 +97,13 @@ function marksOf(events: Schemas["TimelineEvent"][], today: string): Mark[] {
     kind: event.kind,
     at: days(event.date),
     until: event.until ? days(event.until) : undefined,
-    text: event.axle ? WORDS[event.kind] : event.text.startsWith("Brake fluid") ? (event.text.includes("overdue") ? "fluid overdue" : "fluid due") : event.text,
+    text: event.axle
+      ? WORDS[event.kind]
+      : event.text.startsWith("Brake fluid")
+        ? event.text.includes("overdue")
+          ? "fluid overdue"
+          : "fluid due"
+        : event.text,
   }));
 }
 
@@ -100,7 +142,8 @@ export function monthTicks(today: string, days: number): { at: number; text: str
     const at = (first.getTime() - start.getTime()) / DAY_MS;
     if (at > days) break;
     const month = first.getUTCMonth();
-    if (month % step === 0) ticks.push({ at, text: month === 0 || step === 12 ? String(first.getUTCFullYear()) : MONTHS[month]! });
+    if (month % step === 0)
+      ticks.push({ at, text: month === 0 || step === 12 ? String(first.getUTCFullYear()) : MONTHS[month]! });
   }
   return ticks;
 }

@@ -31,13 +31,22 @@
     <h1>Bin</h1>
     <p role="status">{said}</p>
     {#if !vehicles.length && !jobs.length && !drafts.length}
-      <p class="sheet">The bin is empty. Archived vehicles, cancelled jobs and look-overs that were started over are kept here.</p>
+      <p class="sheet">
+        The bin is empty. Archived vehicles, cancelled jobs and look-overs that were started over are kept here.
+      </p>
     {/if}
     {#if vehicles.length}
       <section class="sheet">
         <h2>Archived vehicles</h2>
         <ul class="plain-list">
-          {#each vehicles as vehicle (vehicle.id)}<li><a href="#/vehicles/{vehicle.id}">{vehicle.name}</a><Button size="small" kind="tertiary" on:click={() => restore(() => api.changeVehicle(vehicle.id, { archived: false }), vehicle.name)}>Restore {vehicle.name}</Button></li>{/each}
+          {#each vehicles as vehicle (vehicle.id)}<li>
+              <a href="#/vehicles/{vehicle.id}">{vehicle.name}</a><Button
+                size="small"
+                kind="tertiary"
+                on:click={() => restore(() => api.changeVehicle(vehicle.id, { archived: false }), vehicle.name)}
+                >Restore {vehicle.name}</Button
+              >
+            </li>{/each}
         </ul>
       </section>
     {/if}
@@ -45,7 +54,14 @@
       <section class="sheet">
         <h2>Cancelled jobs</h2>
         <ul class="plain-list">
-          {#each jobs as job (job.id)}<li><a href="#/jobs/{job.id}">{job.vehicle}: {job.what}</a><Button size="small" kind="tertiary" on:click={() => restore(() => api.restoreJob(job.id), `${job.vehicle}, ${job.what}`)}>Restore job</Button></li>{/each}
+          {#each jobs as job (job.id)}<li>
+              <a href="#/jobs/{job.id}">{job.vehicle}: {job.what}</a><Button
+                size="small"
+                kind="tertiary"
+                on:click={() => restore(() => api.restoreJob(job.id), `${job.vehicle}, ${job.what}`)}
+                >Restore job</Button
+              >
+            </li>{/each}
         </ul>
       </section>
     {/if}
@@ -54,7 +70,14 @@
         <h2>Look-overs that were started over</h2>
         <p class="quiet">Restoring one puts what is half-entered for that vehicle now into the bin.</p>
         <ul class="plain-list">
-          {#each drafts as draft (draft.id)}<li><span>{draft.vehicle}, last typed in on {day(draft.recorded_at.slice(0, 10))}</span><Button size="small" kind="tertiary" on:click={() => restore(() => api.restoreDraft(draft.id), `look-over of ${draft.vehicle}`)}>Restore look-over</Button></li>{/each}
+          {#each drafts as draft (draft.id)}<li>
+              <span>{draft.vehicle}, last typed in on {day(draft.recorded_at.slice(0, 10))}</span><Button
+                size="small"
+                kind="tertiary"
+                on:click={() => restore(() => api.restoreDraft(draft.id), `look-over of ${draft.vehicle}`)}
+                >Restore look-over</Button
+              >
+            </li>{/each}
         </ul>
       </section>
     {/if}
@@ -62,6 +85,16 @@
 {/if}
 
 <style>
-  li { display: flex; flex-wrap: wrap; gap: 0.5rem 1rem; justify-content: space-between; align-items: center; padding: 0.3rem 0; border-top: 1px solid var(--line); }
-  li:first-child { border-top: 0; }
+  li {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem 1rem;
+    justify-content: space-between;
+    align-items: center;
+    padding: 0.3rem 0;
+    border-top: 1px solid var(--line);
+  }
+  li:first-child {
+    border-top: 0;
+  }
 </style>

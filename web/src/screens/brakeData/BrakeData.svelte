@@ -43,10 +43,16 @@
         {@const gaps = form.gaps(need.id)}
         <div class="need">
           <strong>{need.label}</strong>
-          <span class="bar" aria-hidden="true">{#each { length: need.of }, at (at)}<i class:full={at < need.known}></i>{/each}</span>
+          <span class="bar" aria-hidden="true"
+            >{#each { length: need.of }, at (at)}<i class:full={at < need.known}></i>{/each}</span
+          >
           <span class="quiet">
             {#if gaps.length === 0}all {need.of} known{:else}{need.known} of {need.of} known; wants
-              {#each gaps.slice(0, 4) as gap, at (gap.key)}{at ? ", " : " "}<button type="button" class="link" onclick={() => show(gap.key)}>{lowerFirst(gap.label)}</button>{/each}{gaps.length > 4 ? ` and ${gaps.length - 4} more` : ""}{/if}
+              {#each gaps.slice(0, 4) as gap, at (gap.key)}{at ? ", " : " "}<button
+                  type="button"
+                  class="link"
+                  onclick={() => show(gap.key)}>{lowerFirst(gap.label)}</button
+                >{/each}{gaps.length > 4 ? ` and ${gaps.length - 4} more` : ""}{/if}
           </span>
         </div>
       {/each}
@@ -62,7 +68,11 @@
       </div>
       {#if form.proposed.length}
         <div class="row proposals">
-          <p><strong>{form.proposed.length} {form.proposed.length === 1 ? "value is" : "values are"} proposed</strong>, each marked where it belongs; nothing is kept before you say so.{#if form.leftOut.length} Not taken over, as it belongs to one vehicle: {form.leftOut.join(", ")}.{/if}</p>
+          <p>
+            <strong>{form.proposed.length} {form.proposed.length === 1 ? "value is" : "values are"} proposed</strong>,
+            each marked where it belongs; nothing is kept before you say so.{#if form.leftOut.length}
+              Not taken over, as it belongs to one vehicle: {form.leftOut.join(", ")}.{/if}
+          </p>
           <Button size="small" on:click={() => form.acceptAll()}>Keep all {form.proposed.length}</Button>
           <Button size="small" kind="ghost" on:click={() => form.dismiss()}>Keep none</Button>
         </div>
@@ -76,14 +86,26 @@
           <h2>{group.label}</h2>
           {#if group.id === "fasteners"}
             {#if !data.fields.find((field) => field.key === "caliper.kind")?.value}
-              <InlineNotification kind="info" lowContrast hideCloseButton title="Which bolts there are depends on the caliper kind" subtitle="choose it above, and they appear here." />
+              <InlineNotification
+                kind="info"
+                lowContrast
+                hideCloseButton
+                title="Which bolts there are depends on the caliper kind"
+                subtitle="choose it above, and they appear here."
+              />
             {/if}
             <div class="stack">
               {#each fasteners(fields) as [id, mine] (id)}
                 <div class="fastener">
                   <h3>{mine[0]!.label.split(": ")[0]}</h3>
                   <div class="cells narrow">
-                    {#each mine as field (field.key)}<DataCell {form} {field} label={short(field.label)} sources={data.sources} terse={field.needed_for.length === 0} />{/each}
+                    {#each mine as field (field.key)}<DataCell
+                        {form}
+                        {field}
+                        label={short(field.label)}
+                        sources={data.sources}
+                        terse={field.needed_for.length === 0}
+                      />{/each}
                   </div>
                 </div>
               {/each}
@@ -103,17 +125,80 @@
 {/if}
 
 <style>
-  .needs { display: grid; gap: 0.6rem; }
-  .need { display: grid; grid-template-columns: minmax(10rem, 20rem) 9rem 1fr; gap: 0.25rem 1rem; align-items: center; }
-  .bar { display: flex; gap: 3px; flex-wrap: wrap; }
-  .bar i { width: 0.8rem; height: 0.8rem; border: 1px solid var(--plan); box-sizing: border-box; }
-  .bar i.full { background: var(--petrol); border-color: var(--petrol); }
-  .link { background: none; border: 0; padding: 0.2rem 0; font: inherit; color: var(--petrol); text-decoration: underline; cursor: pointer; }
-  .fill { border-top: 1px solid var(--line); padding-top: 0.75rem; }
-  .proposals p { flex: 1 1 20rem; }
-  select { font: inherit; min-height: 44px; background: var(--sheet); color: var(--ink); border: 1px solid var(--quiet); padding: 0 0.4rem; max-width: 100%; }
-  .cells { display: grid; grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr)); gap: 0.6rem; align-items: stretch; }
-  .cells.narrow { grid-template-columns: repeat(auto-fill, minmax(9rem, 1fr)); }
-  .fastener { display: grid; grid-template-columns: 9.5rem 1fr; gap: 0.5rem 1rem; border-top: 1px solid var(--line); padding-top: 0.6rem; }
-  @media (max-width: 46rem) { .need, .fastener { grid-template-columns: 1fr; } .cells, .cells.narrow { grid-template-columns: repeat(auto-fill, minmax(9.5rem, 1fr)); } }
+  .needs {
+    display: grid;
+    gap: 0.6rem;
+  }
+  .need {
+    display: grid;
+    grid-template-columns: minmax(10rem, 20rem) 9rem 1fr;
+    gap: 0.25rem 1rem;
+    align-items: center;
+  }
+  .bar {
+    display: flex;
+    gap: 3px;
+    flex-wrap: wrap;
+  }
+  .bar i {
+    width: 0.8rem;
+    height: 0.8rem;
+    border: 1px solid var(--plan);
+    box-sizing: border-box;
+  }
+  .bar i.full {
+    background: var(--petrol);
+    border-color: var(--petrol);
+  }
+  .link {
+    background: none;
+    border: 0;
+    padding: 0.2rem 0;
+    font: inherit;
+    color: var(--petrol);
+    text-decoration: underline;
+    cursor: pointer;
+  }
+  .fill {
+    border-top: 1px solid var(--line);
+    padding-top: 0.75rem;
+  }
+  .proposals p {
+    flex: 1 1 20rem;
+  }
+  select {
+    font: inherit;
+    min-height: 44px;
+    background: var(--sheet);
+    color: var(--ink);
+    border: 1px solid var(--quiet);
+    padding: 0 0.4rem;
+    max-width: 100%;
+  }
+  .cells {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(13rem, 1fr));
+    gap: 0.6rem;
+    align-items: stretch;
+  }
+  .cells.narrow {
+    grid-template-columns: repeat(auto-fill, minmax(9rem, 1fr));
+  }
+  .fastener {
+    display: grid;
+    grid-template-columns: 9.5rem 1fr;
+    gap: 0.5rem 1rem;
+    border-top: 1px solid var(--line);
+    padding-top: 0.6rem;
+  }
+  @media (max-width: 46rem) {
+    .need,
+    .fastener {
+      grid-template-columns: 1fr;
+    }
+    .cells,
+    .cells.narrow {
+      grid-template-columns: repeat(auto-fill, minmax(9.5rem, 1fr));
+    }
+  }
 </style>

@@ -43,7 +43,9 @@ export class BrakeData {
     } catch (error) {
       this.said = "";
       if (!(error instanceof Refusal) || error.faults.length === 0) this.error = error;
-      else for (const fault of error.faults) this.faults[entries[Number(fault.field.split(".")[1])]?.key ?? ""] = fault.message;
+      else
+        for (const fault of error.faults)
+          this.faults[entries[Number(fault.field.split(".")[1])]?.key ?? ""] = fault.message;
       return false;
     }
   }

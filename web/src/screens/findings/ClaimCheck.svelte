@@ -1,7 +1,8 @@
 <script lang="ts">
   import { Button } from "carbon-components-svelte";
-  import { api, Refusal, type Schemas } from "../../api/client";
-  import { upperFirst } from "../../format/words";
+  import { api, type Schemas } from "../../api/client";
+  import { FormState } from "../../parts/formState.svelte";
+  import Fault from "../../parts/Fault.svelte";
 
   /** "They say 2 mm front": held against the log. */
   let { findings }: { findings: Schemas["Findings"] } = $props();
@@ -9,38 +10,72 @@
   let part = $state<"pad" | "rotor">("pad");
   let value = $state("");
   let said = $state<Schemas["ClaimChecked"] | null>(null);
-  let fault = $state("");
+  const form = new FormState();
 
   async function check(event: SubmitEvent) {
     event.preventDefault();
-    try {
-      said = await api.claim(findings.vehicle.id, { axle: axle ?? findings.axles[0]!.id, part, value });
-      fault = "";
-    } catch (error) {
-      if (!(error instanceof Refusal)) throw error;
-      [said, fault] = [null, error.faults[0]?.message ?? error.message];
-    }
+    const taken = await form.act(
+      async () => (said = await api.claim(findings.vehicle.id, { axle: axle ?? findings.axles[0]!.id, part, value })),
+    );
+    if (!taken) said = null;
   }
 </script>
 
 <form class="row" onsubmit={check} novalidate>
-  <label>They say
-    <input inputmode="decimal" autocomplete="off" aria-label="Thickness they say" placeholder="2 mm" bind:value aria-invalid={!!fault} />
+  <label
+    >They say
+    <input
+      inputmode="decimal"
+      autocomplete="off"
+      aria-label="Thickness they say"
+      placeholder="2 mm"
+      bind:value
+      aria-invalid={!!form.refused}
+    />
   </label>
-  <label>of the
-    <select bind:value={part} aria-label="Part"><option value="pad">pads</option><option value="rotor">rotors</option></select>
+  <label
+    >of the
+    <select bind:value={part} aria-label="Part"
+      ><option value="pad">pads</option><option value="rotor">rotors</option></select
+    >
   </label>
-  <select bind:value={axle} aria-label="Axle">{#each findings.axles as each, at (each.id)}<option value={at === 0 ? null : each.id}>{each.name}</option>{/each}</select>
+  <select bind:value={axle} aria-label="Axle"
+    >{#each findings.axles as each, at (each.id)}<option value={at === 0 ? null : each.id}>{each.name}</option
+      >{/each}</select
+  >
   <Button type="submit" size="field" kind="tertiary">Compare with my readings</Button>
 </form>
-{#if fault}<p class="fault" role="alert">{upperFirst(fault)}</p>{/if}
+<Fault text={form.first} />
 {#if said}<p class="said {said.verdict}" role="status">{said.sentence}</p>{/if}
 
 <style>
-  label { display: inline-flex; gap: 0.5rem; align-items: center; }
-  input, select { font: inherit; font-size: 1.05rem; min-height: 48px; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; box-sizing: border-box; }
-  input { width: 6rem; font-weight: 600; }
-  .fault { color: var(--stop); margin-top: 0.4rem; }
-  .said { border-left: 5px solid var(--good); padding-left: 0.75rem; margin-top: 0.6rem; }
-  .contradicts, .doubtful { border-left-color: var(--doubt); }
+  label {
+    display: inline-flex;
+    gap: 0.5rem;
+    align-items: center;
+  }
+  input,
+  select {
+    font: inherit;
+    font-size: 1.05rem;
+    min-height: 48px;
+    border: 1px solid var(--quiet);
+    background: var(--sheet);
+    color: var(--ink);
+    padding: 0 0.5rem;
+    box-sizing: border-box;
+  }
+  input {
+    width: 6rem;
+    font-weight: 600;
+  }
+  .said {
+    border-left: 5px solid var(--good);
+    padding-left: 0.75rem;
+    margin-top: 0.6rem;
+  }
+  .contradicts,
+  .doubtful {
+    border-left-color: var(--doubt);
+  }
 </style>

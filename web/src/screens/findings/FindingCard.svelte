@@ -6,11 +6,15 @@
   /** One finding: what it is, what to do, and behind one press why, how sure, and what would change it. */
   let { finding, state }: { finding: Schemas["Finding"]; state: Schemas["State"] } = $props();
   const likeliest = $derived(finding.causes[0]);
-  const percent = (share: number) => (share < 0.01 ? "under 1 %" : share > 0.99 ? "over 99 %" : `${Math.round(share * 100)} %`);
+  const percent = (share: number) =>
+    share < 0.01 ? "under 1 %" : share > 0.99 ? "over 99 %" : `${Math.round(share * 100)} %`;
 </script>
 
 <article class="finding {finding.severity}">
-  <div class="row top"><StateMark {state} /><h3>{finding.title}</h3></div>
+  <div class="row top">
+    <StateMark {state} />
+    <h3>{finding.title}</h3>
+  </div>
   <p>{finding.sentence}</p>
   <p><strong>{finding.advice}</strong></p>
   {#if likeliest}
@@ -19,11 +23,16 @@
   <details>
     <summary>Why, and what would change this</summary>
     <dl>
-      <dt>Read</dt><dd>{finding.reading}</dd>
-      <dt>Held against</dt><dd>{finding.limit}</dd>
-      {#if finding.confidence !== null}<dt>How sure</dt><dd>a chance of {percent(finding.confidence)}, given the readings' errors</dd>{/if}
-      <dt>It would change with</dt><dd>{finding.change}</dd>
-      <dt>Rule and source</dt><dd>{finding.rule}; {finding.source}</dd>
+      <dt>Read</dt>
+      <dd>{finding.reading}</dd>
+      <dt>Held against</dt>
+      <dd>{finding.limit}</dd>
+      {#if finding.confidence !== null}<dt>How sure</dt>
+        <dd>a chance of {percent(finding.confidence)}, given the readings' errors</dd>{/if}
+      <dt>It would change with</dt>
+      <dd>{finding.change}</dd>
+      <dt>Rule and source</dt>
+      <dd>{finding.rule}; {finding.source}</dd>
     </dl>
     {#if finding.causes.length}
       <h4>What may stand behind it</h4>
@@ -31,29 +40,92 @@
         {#each finding.causes as cause (cause.label)}
           <li>
             <span class="bar" style="--share: {cause.share}" aria-hidden="true"></span>
-            <span><strong>{cause.label}</strong>, {percent(cause.share)}{cause.seen.length ? ` (seen: ${cause.seen.join(", ")})` : ""}<br />Check: {cause.check} Remedy: {cause.remedy}</span>
+            <span
+              ><strong>{cause.label}</strong>, {percent(cause.share)}{cause.seen.length
+                ? ` (seen: ${cause.seen.join(", ")})`
+                : ""}<br />Check: {cause.check} Remedy: {cause.remedy}</span
+            >
           </li>
         {/each}
       </ul>
-      <p class="quiet">Shares come from how common each cause is and from what was marked; common practice, no statistics.</p>
+      <p class="quiet">
+        Shares come from how common each cause is and from what was marked; common practice, no statistics.
+      </p>
     {/if}
   </details>
 </article>
 
 <style>
-  .finding { border-left: 6px solid var(--watch); background: var(--sheet); padding: 0.7rem 1rem; display: grid; gap: 0.3rem; border-top: 1px solid var(--line); border-right: 1px solid var(--line); border-bottom: 1px solid var(--line); }
-  .stop { border-left-color: var(--stop); }
-  .plan { border-left-color: var(--plan); }
-  .top { gap: 0.9rem; }
-  h3 { font-size: 1.25rem; }
-  h4 { font-size: 1rem; margin: 0.5rem 0 0.25rem; }
-  .cause { color: var(--doubt); }
-  summary { cursor: pointer; color: var(--petrol); min-height: 40px; display: flex; align-items: center; }
-  dl { display: grid; grid-template-columns: minmax(8rem, 11rem) 1fr; gap: 0.2rem 1rem; margin: 0; }
-  dt { color: var(--quiet); }
-  dd { margin: 0; }
-  .causes { display: grid; gap: 0.5rem; }
-  .causes li { display: grid; grid-template-columns: 5rem 1fr; gap: 0.75rem; align-items: start; }
-  .bar { height: 0.8rem; margin-top: 0.3rem; border: 1px solid var(--doubt); background: linear-gradient(to right, var(--doubt) calc(var(--share) * 100%), transparent 0); }
-  @media (max-width: 46rem) { dl { grid-template-columns: 1fr; } dd { margin-bottom: 0.35rem; } }
+  .finding {
+    border-left: 6px solid var(--watch);
+    background: var(--sheet);
+    padding: 0.7rem 1rem;
+    display: grid;
+    gap: 0.3rem;
+    border-top: 1px solid var(--line);
+    border-right: 1px solid var(--line);
+    border-bottom: 1px solid var(--line);
+  }
+  .stop {
+    border-left-color: var(--stop);
+  }
+  .plan {
+    border-left-color: var(--plan);
+  }
+  .top {
+    gap: 0.9rem;
+  }
+  h3 {
+    font-size: 1.25rem;
+  }
+  h4 {
+    font-size: 1rem;
+    margin: 0.5rem 0 0.25rem;
+  }
+  .cause {
+    color: var(--doubt);
+  }
+  summary {
+    cursor: pointer;
+    color: var(--petrol);
+    min-height: 40px;
+    display: flex;
+    align-items: center;
+  }
+  dl {
+    display: grid;
+    grid-template-columns: minmax(8rem, 11rem) 1fr;
+    gap: 0.2rem 1rem;
+    margin: 0;
+  }
+  dt {
+    color: var(--quiet);
+  }
+  dd {
+    margin: 0;
+  }
+  .causes {
+    display: grid;
+    gap: 0.5rem;
+  }
+  .causes li {
+    display: grid;
+    grid-template-columns: 5rem 1fr;
+    gap: 0.75rem;
+    align-items: start;
+  }
+  .bar {
+    height: 0.8rem;
+    margin-top: 0.3rem;
+    border: 1px solid var(--doubt);
+    background: linear-gradient(to right, var(--doubt) calc(var(--share) * 100%), transparent 0);
+  }
+  @media (max-width: 46rem) {
+    dl {
+      grid-template-columns: 1fr;
+    }
+    dd {
+      margin-bottom: 0.35rem;
+    }
+  }
 </style>

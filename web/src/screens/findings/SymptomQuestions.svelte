@@ -23,17 +23,26 @@
   }
 
   async function finish() {
-    if (chosen && chosen.questions.every((question) => answers[question.id])) outcome = await api.symptom(vehicle, { symptom: chosen.id, answers: $state.snapshot(answers) });
+    if (chosen && chosen.questions.every((question) => answers[question.id]))
+      outcome = await api.symptom(vehicle, { symptom: chosen.id, answers: $state.snapshot(answers) });
   }
 </script>
 
 <div class="chips" role="group" aria-label="What was noticed">
-  {#each symptoms as symptom (symptom.id)}<button type="button" aria-pressed={chosen?.id === symptom.id} onclick={() => choose(symptom)}>{symptom.label}</button>{/each}
+  {#each symptoms as symptom (symptom.id)}<button
+      type="button"
+      aria-pressed={chosen?.id === symptom.id}
+      onclick={() => choose(symptom)}>{symptom.label}</button
+    >{/each}
 </div>
 {#if open}
   <div class="ask" role="group" aria-label={open.text}>
     <p><strong>{open.text}</strong></p>
-    <div class="chips">{#each open.options as option (option.id)}<button type="button" onclick={() => answer(open.id, option.id)}>{option.label}</button>{/each}</div>
+    <div class="chips">
+      {#each open.options as option (option.id)}<button type="button" onclick={() => answer(open.id, option.id)}
+          >{option.label}</button
+        >{/each}
+    </div>
   </div>
 {/if}
 {#if outcome}
@@ -43,18 +52,54 @@
     <p><strong>{outcome.sentence}</strong></p>
     <p>What it can be: {outcome.causes.join("; ")}.</p>
     <p>Measure next: {outcome.measure}</p>
-    {#each outcome.tied as found (found.rule + found.sentence)}<p class="tied">Your readings: {found.title}. {found.sentence}</p>{/each}
+    {#each outcome.tied as found (found.rule + found.sentence)}<p class="tied">
+        Your readings: {found.title}. {found.sentence}
+      </p>{/each}
   </div>
 {/if}
 
 <style>
-  .chips { display: flex; flex-wrap: wrap; gap: 0.4rem; }
-  button { min-height: 48px; padding: 0 0.8rem; border: 1px solid var(--line); background: var(--sheet); color: inherit; font: inherit; cursor: pointer; }
-  button[aria-pressed="true"] { border-color: var(--petrol); box-shadow: inset 0 -4px var(--petrol); font-weight: 600; }
-  .ask { margin-top: 0.75rem; display: grid; gap: 0.4rem; }
-  .outcome { margin-top: 0.75rem; border-left: 6px solid var(--watch); padding-left: 0.9rem; display: grid; gap: 0.35rem; }
-  .stop { border-left-color: var(--stop); }
-  .plan { border-left-color: var(--plan); }
-  .good { border-left-color: var(--good); }
-  .tied { color: var(--doubt); }
+  .chips {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.4rem;
+  }
+  button {
+    min-height: 48px;
+    padding: 0 0.8rem;
+    border: 1px solid var(--line);
+    background: var(--sheet);
+    color: inherit;
+    font: inherit;
+    cursor: pointer;
+  }
+  button[aria-pressed="true"] {
+    border-color: var(--petrol);
+    box-shadow: inset 0 -4px var(--petrol);
+    font-weight: 600;
+  }
+  .ask {
+    margin-top: 0.75rem;
+    display: grid;
+    gap: 0.4rem;
+  }
+  .outcome {
+    margin-top: 0.75rem;
+    border-left: 6px solid var(--watch);
+    padding-left: 0.9rem;
+    display: grid;
+    gap: 0.35rem;
+  }
+  .stop {
+    border-left-color: var(--stop);
+  }
+  .plan {
+    border-left-color: var(--plan);
+  }
+  .good {
+    border-left-color: var(--good);
+  }
+  .tied {
+    color: var(--doubt);
+  }
 </style>

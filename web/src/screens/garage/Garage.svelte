@@ -19,19 +19,31 @@
 
   const vehicles = $derived(garage.value?.vehicles ?? []);
   // Digits open the vehicles from the top.
-  const keys = $derived(Object.fromEntries([["a", () => push("/vehicles/new")], ...vehicles.slice(0, 9).map((vehicle, at) => [String(at + 1), () => push(`/vehicles/${vehicle.id}`)])]));
+  const keys = $derived(
+    Object.fromEntries([
+      ["a", () => push("/vehicles/new")],
+      ...vehicles.slice(0, 9).map((vehicle, at) => [String(at + 1), () => push(`/vehicles/${vehicle.id}`)]),
+    ]),
+  );
   const lanes = $derived(
     vehicles.flatMap((vehicle) => {
       const events = timelines.value?.vehicles.find((line) => line.vehicle_id === vehicle.id)?.events ?? [];
       const whole = vehicleLane(events, vehicle.name, garage.value!.today);
-      return [...vehicle.axles.filter((axle) => axle.pads_life).map((axle) => axleLane(axle, `${vehicle.name}, ${axle.name}`, garage.value!.today, events)), ...(whole ? [whole] : [])];
+      return [
+        ...vehicle.axles
+          .filter((axle) => axle.pads_life)
+          .map((axle) => axleLane(axle, `${vehicle.name}, ${axle.name}`, garage.value!.today, events)),
+        ...(whole ? [whole] : []),
+      ];
     }),
   );
 
   function sentence(axle: Schemas["Axle"], vehicle: Schemas["Vehicle"], today: string): string {
     if (!axle.pads_life) return "nothing known yet";
     const when = `${span(axle.pads_life.distance_km, vehicle.distance_unit)}`;
-    return axle.pads_life.distance_km.p90 === 0 ? "pads are at their limit" : `pads last ${when}; look again ${month(axle.look_again!.date, today) === "now" ? "now" : `by ${month(axle.look_again!.date, today)}`}`;
+    return axle.pads_life.distance_km.p90 === 0
+      ? "pads are at their limit"
+      : `pads last ${when}; look again ${month(axle.look_again!.date, today) === "now" ? "now" : `by ${month(axle.look_again!.date, today)}`}`;
   }
 </script>
 
@@ -42,7 +54,10 @@
 {#if garage.value && vehicles.length === 0}
   <div class="sheet stack">
     <h1>Your garage is empty</h1>
-    <p>Add the first vehicle: a name, its kind, two axles. It takes two minutes; everything else can wait, and Graver says what waits for it.</p>
+    <p>
+      Add the first vehicle: a name, its kind, two axles. It takes two minutes; everything else can wait, and Graver
+      says what waits for it.
+    </p>
     <div><Button href="#/vehicles/new">Add a vehicle</Button></div>
   </div>
 {:else if garage.value}
@@ -53,12 +68,18 @@
       <article class="sheet vehicle">
         <div class="who">
           <StateMark state={vehicle.state} large />
-          <h2><a href="#/vehicles/{vehicle.id}">{vehicle.name}</a>{#if at < 9}<kbd aria-hidden="true">{at + 1}</kbd>{/if}</h2>
+          <h2>
+            <a href="#/vehicles/{vehicle.id}">{vehicle.name}</a>{#if at < 9}<kbd aria-hidden="true">{at + 1}</kbd>{/if}
+          </h2>
           <p class="quiet">
-            {upperFirst(vehicle.kind.replace("_", "-"))}{#if vehicle.odometer_km !== null}, {vehicle.odometer_estimated ? "about " : ""}{exact(vehicle.odometer_km, vehicle.distance_unit)}{/if}
+            {upperFirst(vehicle.kind.replace("_", "-"))}{#if vehicle.odometer_km !== null}, {vehicle.odometer_estimated
+                ? "about "
+                : ""}{exact(vehicle.odometer_km, vehicle.distance_unit)}{/if}
           </p>
           {#if vehicle.why}<p class="why {vehicle.state.severity}">{vehicle.why}</p>{/if}
-          {#if vehicle.fluid && vehicle.fluid.overdue_days > 0}<p class="late">Brake fluid overdue since {day(vehicle.fluid.due_on)}</p>{/if}
+          {#if vehicle.fluid && vehicle.fluid.overdue_days > 0}<p class="late">
+              Brake fluid overdue since {day(vehicle.fluid.due_on)}
+            </p>{/if}
         </div>
         {#each vehicle.axles as axle (axle.id)}
           <a class="axle" href="#/axles/{axle.id}/wear" aria-label="{vehicle.name}, {axle.name} axle: wear">
@@ -67,8 +88,16 @@
               <AxleSection corners={axle.corners} scale={2.1} />
               <span class="say">
                 {upperFirst(sentence(axle, vehicle, today))}.
-                {#each axle.reasons.filter((reason) => reason.rule.startsWith("rotor") && !vehicle.why?.includes(reason.sentence)) as reason (reason.rule)}<span class="job">{reason.sentence}</span>{/each}
-                {#if axle.job}<strong class="job">Job {axle.job.state === "started" ? "under way" : axle.job.planned_for ? `on ${day(axle.job.planned_for)}` : "planned"}</strong>{/if}
+                {#each axle.reasons.filter((reason) => reason.rule.startsWith("rotor") && !vehicle.why?.includes(reason.sentence)) as reason (reason.rule)}<span
+                    class="job">{reason.sentence}</span
+                  >{/each}
+                {#if axle.job}<strong class="job"
+                    >Job {axle.job.state === "started"
+                      ? "under way"
+                      : axle.job.planned_for
+                        ? `on ${day(axle.job.planned_for)}`
+                        : "planned"}</strong
+                  >{/if}
               </span>
             </span>
           </a>
@@ -79,7 +108,10 @@
       <section class="sheet">
         <h2>Timeline</h2>
         <Timeline {lanes} {today} label="When each axle's pads and rotors reach their limits, by date" />
-        <p class="quiet">Bands: 8 in 10 chances that the first pad (above) or rotor (below) reaches its limit in that time; the bar is the middle.</p>
+        <p class="quiet">
+          Bands: 8 in 10 chances that the first pad (above) or rotor (below) reaches its limit in that time; the bar is
+          the middle.
+        </p>
       </section>
     {/if}
   </div>
@@ -88,18 +120,77 @@
 {/if}
 
 <style>
-  .sr { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); }
-  .vehicle { display: grid; grid-template-columns: minmax(9rem, 11rem) 1fr 1fr; gap: 0.75rem 1.25rem; align-items: start; }
-  .who { display: grid; gap: 0.35rem; }
-  .who h2 { font-size: 1.6rem; margin: 0; }
-  .who a { color: inherit; text-decoration-thickness: 1px; }
-  .why { line-height: 1.3; }
-  .why.stop { color: var(--stop); font-weight: 600; }
-  .late { color: var(--plan); font-weight: 600; }
-  .axle { display: grid; gap: 0.35rem; color: inherit; text-decoration: none; border-left: 1px solid var(--line); padding-left: 1.25rem; min-width: 0; }
-  .axle:hover .say { text-decoration: underline; }
-  .cell { display: flex; flex-wrap: wrap; gap: 0.25rem 1rem; align-items: center; }
-  .say { font-size: 1rem; line-height: 1.3; flex: 1 1 8rem; }
-  .job { display: block; }
-  @media (max-width: 56rem) { .vehicle { grid-template-columns: 1fr; } .axle { border-left: 0; padding-left: 0; border-top: 1px solid var(--line); padding-top: 0.75rem; } }
+  .sr {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+  }
+  .vehicle {
+    display: grid;
+    grid-template-columns: minmax(9rem, 11rem) 1fr 1fr;
+    gap: 0.75rem 1.25rem;
+    align-items: start;
+  }
+  .who {
+    display: grid;
+    gap: 0.35rem;
+  }
+  .who h2 {
+    font-size: 1.6rem;
+    margin: 0;
+  }
+  .who a {
+    color: inherit;
+    text-decoration-thickness: 1px;
+  }
+  .why {
+    line-height: 1.3;
+  }
+  .why.stop {
+    color: var(--stop);
+    font-weight: 600;
+  }
+  .late {
+    color: var(--plan);
+    font-weight: 600;
+  }
+  .axle {
+    display: grid;
+    gap: 0.35rem;
+    color: inherit;
+    text-decoration: none;
+    border-left: 1px solid var(--line);
+    padding-left: 1.25rem;
+    min-width: 0;
+  }
+  .axle:hover .say {
+    text-decoration: underline;
+  }
+  .cell {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.25rem 1rem;
+    align-items: center;
+  }
+  .say {
+    font-size: 1rem;
+    line-height: 1.3;
+    flex: 1 1 8rem;
+  }
+  .job {
+    display: block;
+  }
+  @media (max-width: 56rem) {
+    .vehicle {
+      grid-template-columns: 1fr;
+    }
+    .axle {
+      border-left: 0;
+      padding-left: 0;
+      border-top: 1px solid var(--line);
+      padding-top: 0.75rem;
+    }
+  }
 </style>

@@ -6,11 +6,33 @@
   const role = $derived(table.roleOf(column));
   const reading = $derived(role === "reading" ? table.mapping!.readings.find((each) => each.column === column)! : null);
   // In a table with one reading a row these come from columns of their own.
-  const perRow = $derived(table.mapping!.readings.some((each) => each.axle?.column !== undefined || each.side?.column !== undefined));
-  const fields: [string, string][] = [["axle", "front or rear"], ["side", "left or right"], ["part", "pad or rotor"], ["pad", "inner or outer"], ["event", "what happened"], ["method", "read by"], ["unit", "unit"], ["upper", "leaf that does not go"], ["overall", "with plate"], ["places", "places"], ["entered", "as entered"], ["doubt", "doubt"]];
+  const perRow = $derived(
+    table.mapping!.readings.some((each) => each.axle?.column !== undefined || each.side?.column !== undefined),
+  );
+  const fields: [string, string][] = [
+    ["axle", "front or rear"],
+    ["side", "left or right"],
+    ["part", "pad or rotor"],
+    ["pad", "inner or outer"],
+    ["event", "what happened"],
+    ["method", "read by"],
+    ["unit", "unit"],
+    ["upper", "leaf that does not go"],
+    ["overall", "with plate"],
+    ["places", "places"],
+    ["entered", "as entered"],
+    ["doubt", "doubt"],
+  ];
 
   type Pick = "axle" | "side" | "part" | "pad" | "method" | "unit";
-  const choices: [Pick, string[]][] = [["axle", ["front", "rear"]], ["side", ["left", "right"]], ["part", ["pad", "rotor"]], ["pad", ["inner", "outer"]], ["method", ["caliper", "micrometer", "rule", "gauge", "visual", "percent"]], ["unit", ["mm", "in", "32nd", "thou", "percent"]]];
+  const choices: [Pick, string[]][] = [
+    ["axle", ["front", "rear"]],
+    ["side", ["left", "right"]],
+    ["part", ["pad", "rotor"]],
+    ["pad", ["inner", "outer"]],
+    ["method", ["caliper", "micrometer", "rule", "gauge", "visual", "percent"]],
+    ["unit", ["mm", "in", "32nd", "thou", "percent"]],
+  ];
 
   function set(field: Pick, value: string) {
     reading![field] = { is: value };
@@ -28,21 +50,44 @@
   {#if perRow}{#each fields as [id, label] (id)}<option value={id}>{label}</option>{/each}{/if}
 </select>
 {#if reading}
-  {@const said = choices.map(([field]) => reading[field]?.is).filter(Boolean).join(" ")}
+  {@const said = choices
+    .map(([field]) => reading[field]?.is)
+    .filter(Boolean)
+    .join(" ")}
   <details>
-  <summary>{said || "see its own columns"}</summary>
-  {#each choices as [field, values] (field)}
-    {#if reading[field]?.column === undefined && !(field === "pad" && reading.part?.is === "rotor")}
-      <select aria-label="{name}: {field}" value={reading[field]?.is ?? ""} onchange={(event) => set(field, event.currentTarget.value)}>
-        {#if !reading[field]?.is}<option value="">?</option>{/if}
-        {#each values as value (value)}<option {value}>{value}</option>{/each}
-      </select>
-    {/if}
-  {/each}
+    <summary>{said || "see its own columns"}</summary>
+    {#each choices as [field, values] (field)}
+      {#if reading[field]?.column === undefined && !(field === "pad" && reading.part?.is === "rotor")}
+        <select
+          aria-label="{name}: {field}"
+          value={reading[field]?.is ?? ""}
+          onchange={(event) => set(field, event.currentTarget.value)}
+        >
+          {#if !reading[field]?.is}<option value="">?</option>{/if}
+          {#each values as value (value)}<option {value}>{value}</option>{/each}
+        </select>
+      {/if}
+    {/each}
   </details>
 {/if}
 
 <style>
-  summary { cursor: pointer; font-size: 0.875rem; line-height: 1.25; color: var(--petrol); padding: 0.3rem 0; }
-  select { display: block; font: inherit; font-size: 0.9375rem; min-height: 36px; width: 100%; background: var(--sheet); color: var(--ink); border: 1px solid var(--quiet); margin-top: 0.2rem; }
+  summary {
+    cursor: pointer;
+    font-size: 0.875rem;
+    line-height: 1.25;
+    color: var(--petrol);
+    padding: 0.3rem 0;
+  }
+  select {
+    display: block;
+    font: inherit;
+    font-size: 0.9375rem;
+    min-height: 36px;
+    width: 100%;
+    background: var(--sheet);
+    color: var(--ink);
+    border: 1px solid var(--quiet);
+    margin-top: 0.2rem;
+  }
 </style>

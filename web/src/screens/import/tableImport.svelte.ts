@@ -66,13 +66,16 @@ export class TableImport {
     if (mapping.odometer.column === column) return "odometer";
     if (mapping.note?.column === column) return "note";
     const at = mapping.readings.findIndex((reading) => reading.column === column);
-    return at >= 0 ? "reading" : this.#named(column) ?? "";
+    return at >= 0 ? "reading" : (this.#named(column) ?? "");
   }
 
   /** In a table with one reading a row: what of it the column says. */
   #named(column: number): string | null {
     const reading = this.mapping!.readings[0] as Record<string, { column?: number } | undefined> | undefined;
-    return Object.entries(reading ?? {}).find(([, where]) => typeof where === "object" && where?.column === column)?.[0] ?? null;
+    return (
+      Object.entries(reading ?? {}).find(([, where]) => typeof where === "object" && where?.column === column)?.[0] ??
+      null
+    );
   }
 
   setRole(column: number, role: string): void {
@@ -82,11 +85,22 @@ export class TableImport {
     if (mapping.note?.column === column) mapping.note = null;
     mapping.readings = mapping.readings.filter((reading) => reading.column !== column);
     const first = mapping.readings[0] as Record<string, unknown> | undefined;
-    if (first) for (const [field, where] of Object.entries(first)) if (field !== "column" && (where as { column?: number })?.column === column) delete first[field];
+    if (first)
+      for (const [field, where] of Object.entries(first))
+        if (field !== "column" && (where as { column?: number })?.column === column) delete first[field];
     if (role === "date") mapping.date.column = column;
     else if (role === "odometer") mapping.odometer.column = column;
     else if (role === "note") mapping.note = { column };
-    else if (role === "reading") mapping.readings.push({ column, axle: { is: "front" }, side: { is: "left" }, part: { is: "pad" }, pad: { is: "inner" }, method: { is: "caliper" }, unit: { is: "mm" } });
+    else if (role === "reading")
+      mapping.readings.push({
+        column,
+        axle: { is: "front" },
+        side: { is: "left" },
+        part: { is: "pad" },
+        pad: { is: "inner" },
+        method: { is: "caliper" },
+        unit: { is: "mm" },
+      });
     else if (role && first) (first as Record<string, unknown>)[role] = { column };
     void this.try();
   }

@@ -9,10 +9,11 @@
   import Shortcuts from "../../parts/Shortcuts.svelte";
   import { amount } from "../../format/jobs";
   import { focusOn } from "../../parts/focus";
-  import { day, exact, partMm, upperFirst } from "../../format/words";
+  import { day, exact, partMm } from "../../format/words";
   import { JobPlanState } from "./jobPlan.svelte";
   import { Loader } from "../../parts/loader.svelte";
   import { outbox } from "../../parts/outbox.svelte";
+  import Fault from "../../parts/Fault.svelte";
 
   let { params }: { params: { id: string; part?: string } } = $props();
   const id = $derived(Number(params.id));
@@ -51,7 +52,14 @@
   }
 </script>
 
-<Shortcuts keys={{ y: () => push(`/jobs/${id}/ready`), s: () => push(`/jobs/${id}/steps`), t: () => push(`/jobs/${id}/torque`), p: () => push(`/jobs/${id}/parts`) }} />
+<Shortcuts
+  keys={{
+    y: () => push(`/jobs/${id}/ready`),
+    s: () => push(`/jobs/${id}/steps`),
+    t: () => push(`/jobs/${id}/torque`),
+    p: () => push(`/jobs/${id}/parts`),
+  }}
+/>
 <svelte:head><title>Job - Graver</title></svelte:head>
 
 {#if loaded.error}<Problem error={loaded.error} />{/if}
@@ -63,15 +71,27 @@
         <h1>{plan.title}</h1>
         <p>{plan.planned_for ? day(plan.planned_for) : "No date yet"}</p>
         <ol class="way" aria-label="State of the job">
-          {#each plan.state === "dropped" ? ["draft", "dropped"] : STATES as state (state)}<li class:here={state === plan.state} aria-current={state === plan.state ? "step" : undefined}>{state === "dropped" ? "cancelled" : state}</li>{/each}
+          {#each plan.state === "dropped" ? ["draft", "dropped"] : STATES as state (state)}<li
+              class:here={state === plan.state}
+              aria-current={state === plan.state ? "step" : undefined}
+            >
+              {state === "dropped" ? "cancelled" : state}
+            </li>{/each}
         </ol>
-        {#if plan.ready_because && plan.state !== "finished"}<p class="quiet">Marked as ready with open items: {plan.ready_because}</p>{/if}
+        {#if plan.ready_because && plan.state !== "finished"}<p class="quiet">
+            Marked as ready with open items: {plan.ready_because}
+          </p>{/if}
       </div>
       <div class="row no-print">
         {#if plan.state === "draft"}
           <Button size="field" disabled={!plan.steps} on:click={ready}>Mark as ready</Button>
         {:else if plan.state === "ready"}
-          <Button size="field" on:click={async () => { if (await job.change({ state: "started" })) await goOn(); }}>Start job</Button>
+          <Button
+            size="field"
+            on:click={async () => {
+              if (await job.change({ state: "started" })) await goOn();
+            }}>Start job</Button
+          >
           <Button size="field" kind="ghost" on:click={() => job.change({ state: "draft" })}>Back to draft</Button>
         {:else if plan.state === "started"}
           {#if next}<Button size="field" on:click={goOn}>Next step</Button>{/if}
@@ -82,35 +102,84 @@
           <Button size="field" on:click={() => job.restore()}>Restore job</Button>
         {/if}
         {#if job.open}
-          <Button size="field" kind="ghost" on:click={() => ([asking, planned] = ["day", plan.planned_for ?? ""])}>Set date</Button>
+          <Button size="field" kind="ghost" on:click={() => ([asking, planned] = ["day", plan.planned_for ?? ""])}
+            >Set date</Button
+          >
           <Button size="field" kind="ghost" on:click={() => job.change({ state: "dropped" })}>Cancel job</Button>
         {/if}
       </div>
     </div>
     {#if asking === "day"}
       <form class="sheet row ask" onsubmit={setDay} novalidate>
-        <label><span>Day</span><input use:focusOn type="date" bind:value={planned} aria-invalid={!!job.fault("planned_for")} /></label>
-        <Button type="submit" size="field">Save</Button><Button size="field" kind="ghost" on:click={() => (asking = null)}>Cancel</Button>
-        {#if job.fault("planned_for")}<p class="fault" role="alert">{upperFirst(job.fault("planned_for"))}</p>{/if}
+        <label
+          ><span>Day</span><input
+            use:focusOn
+            type="date"
+            bind:value={planned}
+            aria-invalid={!!job.fault("planned_for")}
+          /></label
+        >
+        <Button type="submit" size="field">Save</Button><Button
+          size="field"
+          kind="ghost"
+          on:click={() => (asking = null)}>Cancel</Button
+        >
+        <Fault text={job.fault("planned_for")} />
       </form>
     {:else if asking === "ready"}
-      <form class="sheet row ask" onsubmit={(event) => { event.preventDefault(); ready(); }} novalidate>
-        <p class="wide"><strong>{open} {open === 1 ? "item is" : "items are"} still open.</strong> Clear them below, or give the reason to go ahead anyway.</p>
+      <form
+        class="sheet row ask"
+        onsubmit={(event) => {
+          event.preventDefault();
+          ready();
+        }}
+        novalidate
+      >
+        <p class="wide">
+          <strong>{open} {open === 1 ? "item is" : "items are"} still open.</strong> Clear them below, or give the reason
+          to go ahead anyway.
+        </p>
         <label class="grow"><span>Reason</span><input use:focusOn maxlength="500" bind:value={because} /></label>
-        <Button type="submit" size="field" disabled={!because.trim()}>Go ahead anyway</Button><Button size="field" kind="ghost" on:click={() => (asking = null)}>Cancel</Button>
+        <Button type="submit" size="field" disabled={!because.trim()}>Go ahead anyway</Button><Button
+          size="field"
+          kind="ghost"
+          on:click={() => (asking = null)}>Cancel</Button
+        >
       </form>
     {:else if asking === "finished"}
       <JobFinish {job} close={() => (asking = null)} />
     {/if}
-    {#if asking && asking !== "finished" && job.fault("state")}<p class="fault" role="alert">{upperFirst(job.fault("state"))}</p>{/if}
-    {#if job.refused && !job.refused.faults.length}<p class="fault away" role="alert">Not saved: {job.refused.message}</p>{/if}
-    {#if plan.state === "dropped"}<p role="status">This job is cancelled. Nothing of it is lost: <button type="button" class="link" onclick={() => job.restore()}>Undo</button></p>{/if}
+    {#if asking && asking !== "finished" && job.fault("state")}<p class="fault" role="alert">
+        {job.fault("state")}
+      </p>{/if}
+    {#if job.refused && !job.refused.faults.length}<p class="fault away" role="alert">
+        Not saved: {job.refused.message}
+      </p>{/if}
+    {#if plan.state === "dropped"}<p role="status">
+        This job is cancelled. Nothing of it is lost: <button type="button" class="link" onclick={() => job.restore()}
+          >Undo</button
+        >
+      </p>{/if}
     <JobHalts {job} />
     {#if plan.closed}
       <section class="sheet">
-        <p>Finished on {day(plan.closed.day)}{plan.closed.hours ? ` after ${plan.closed.hours} h` : ""}{plan.closed.spent ? `, ${plan.money.currency} ${amount(plan.closed.spent)} spent` : ""}.{#if plan.closed.parts.length}{" "}Used: {plan.closed.parts.join("; ")}.{/if}{#if plan.closed.look_over}{" "}<a href="#/look-overs/{plan.closed.look_over}">In the logbook</a>{/if}</p>
+        <p>
+          Finished on {day(plan.closed.day)}{plan.closed.hours ? ` after ${plan.closed.hours} h` : ""}{plan.closed.spent
+            ? `, ${plan.money.currency} ${amount(plan.closed.spent)} spent`
+            : ""}.{#if plan.closed.parts.length}{" "}Used: {plan.closed.parts.join(
+              "; ",
+            )}.{/if}{#if plan.closed.look_over}{" "}<a href="#/look-overs/{plan.closed.look_over}">In the logbook</a
+            >{/if}
+        </p>
         {#each plan.closed.sets as set (set.axle + set.part)}
-          <p>Old {set.axle} {set.part}s: {set.life_km === null ? "fitted nobody knows when" : `lasted ${exact(set.life_km, plan.vehicle.distance_unit)}`}{set.last_mm !== null && set.last_on ? `, thinnest ${partMm(set.last_mm, set.part)} mm on ${day(set.last_on)}` : ""}.</p>
+          <p>
+            Old {set.axle}
+            {set.part}s: {set.life_km === null
+              ? "fitted nobody knows when"
+              : `lasted ${exact(set.life_km, plan.vehicle.distance_unit)}`}{set.last_mm !== null && set.last_on
+              ? `, thinnest ${partMm(set.last_mm, set.part)} mm on ${day(set.last_on)}`
+              : ""}.
+          </p>
         {/each}
       </section>
     {/if}
@@ -121,14 +190,56 @@
 {/if}
 
 <style>
-  .way { list-style: none; display: flex; flex-wrap: wrap; gap: 0; margin: 0.4rem 0 0; padding: 0; }
-  .way li { font-size: 0.9375rem; color: var(--quiet); }
-  .way li + li::before { content: "›"; margin: 0 0.5rem; color: var(--quiet); font-weight: 400; }
-  .way .here { color: var(--ink); font-weight: 700; }
-  .ask { align-items: end; }
-  .ask label { display: grid; gap: 0.25rem; font-weight: 600; line-height: 1.3; }
-  .ask input { font: inherit; font-size: 1.05rem; min-height: 48px; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; color-scheme: inherit; }
-  .wide { flex: 1 1 100%; }
-  .fault { color: var(--stop); font-weight: 600; }
-  .away { position: sticky; top: 0; z-index: 5; background: var(--sheet); border: 2px solid var(--stop); padding: 0.4rem 0.75rem; }
+  .way {
+    list-style: none;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0;
+    margin: 0.4rem 0 0;
+    padding: 0;
+  }
+  .way li {
+    font-size: 0.9375rem;
+    color: var(--quiet);
+  }
+  .way li + li::before {
+    content: "›";
+    margin: 0 0.5rem;
+    color: var(--quiet);
+    font-weight: 400;
+  }
+  .way .here {
+    color: var(--ink);
+    font-weight: 700;
+  }
+  .ask {
+    align-items: end;
+  }
+  .ask label {
+    display: grid;
+    gap: 0.25rem;
+    font-weight: 600;
+    line-height: 1.3;
+  }
+  .ask input {
+    font: inherit;
+    font-size: 1.05rem;
+    min-height: 48px;
+    border: 1px solid var(--quiet);
+    background: var(--sheet);
+    color: var(--ink);
+    padding: 0 0.5rem;
+    color-scheme: inherit;
+  }
+  .wide {
+    flex: 1 1 100%;
+  }
+  .away {
+    position: sticky;
+    top: 0;
+    z-index: 5;
+    background: var(--sheet);
+    border: 2px solid var(--stop);
+    padding: 0.4rem 0.75rem;
+  }
 </style>

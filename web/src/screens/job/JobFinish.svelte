@@ -19,32 +19,79 @@
 
   async function finish(event: SubmitEvent) {
     event.preventDefault();
-    const fitted: Schemas["Fitted"][] = fits.map((fit) => ({ axle: fit.axle_id, part: fit.part, value: fit.value.trim() || null, unit: fit.unit }));
-    const asked: Schemas["JobFinish"] = { odometer: { value: odometer, unit: plan.vehicle.distance_unit, ...(keep ? { keep } : {}) }, fitted, hours: hours.trim() || null, spent: spent.trim() || null };
+    const fitted: Schemas["Fitted"][] = fits.map((fit) => ({
+      axle: fit.axle_id,
+      part: fit.part,
+      value: fit.value.trim() || null,
+      unit: fit.unit,
+    }));
+    const asked: Schemas["JobFinish"] = {
+      odometer: { value: odometer, unit: plan.vehicle.distance_unit, ...(keep ? { keep } : {}) },
+      fitted,
+      hours: hours.trim() || null,
+      spent: spent.trim() || null,
+    };
     if (await job.finish(asked)) close(true);
   }
 </script>
 
-{#snippet wrong(field: string)}{#if job.fault(field)}<span class="fault" role="alert">{upperFirst(job.fault(field))}</span>{/if}{/snippet}
+{#snippet wrong(field: string)}{#if job.fault(field)}<span class="fault" role="alert">{job.fault(field)}</span
+    >{/if}{/snippet}
 
 <form class="sheet finish" onsubmit={finish} novalidate aria-label="Finish the job">
   <h2>Finish the job</h2>
   <p class="quiet">What went on and what was put right goes into the logbook. The old sets end here.</p>
   <div class="row fields">
-    <label><span>Odometer today ({plan.vehicle.distance_unit})</span><input use:focusOn inputmode="decimal" autocomplete="off" bind:value={odometer} aria-invalid={!!job.fault("odometer.value")} />{@render wrong("odometer.value")}</label>
+    <label
+      ><span>Odometer today ({plan.vehicle.distance_unit})</span><input
+        use:focusOn
+        inputmode="decimal"
+        autocomplete="off"
+        bind:value={odometer}
+        aria-invalid={!!job.fault("odometer.value")}
+      />{@render wrong("odometer.value")}</label
+    >
     {#each fits as fit (fit.axle_id + fit.part)}
-      <label><span>{upperFirst(fit.axle)}: {lowerFirst(fit.label)} ({fit.unit})</span><input inputmode="decimal" autocomplete="off" placeholder="not measured" bind:value={fit.value} aria-invalid={!!job.fault(`fitted.${fit.axle_id}.${fit.part}`)} />{@render wrong(`fitted.${fit.axle_id}.${fit.part}`)}</label>
+      <label
+        ><span>{upperFirst(fit.axle)}: {lowerFirst(fit.label)} ({fit.unit})</span><input
+          inputmode="decimal"
+          autocomplete="off"
+          placeholder="not measured"
+          bind:value={fit.value}
+          aria-invalid={!!job.fault(`fitted.${fit.axle_id}.${fit.part}`)}
+        />{@render wrong(`fitted.${fit.axle_id}.${fit.part}`)}</label
+      >
     {/each}
-    <label><span>Hours it took</span><input inputmode="decimal" autocomplete="off" placeholder="not timed" bind:value={hours} aria-invalid={!!job.fault("hours")} />{@render wrong("hours")}</label>
-    <label><span>Spent ({plan.money.currency})</span><input inputmode="decimal" autocomplete="off" placeholder={plan.money.total ? String(plan.money.total) : "not known"} bind:value={spent} aria-invalid={!!job.fault("spent")} />{@render wrong("spent")}</label>
+    <label
+      ><span>Hours it took</span><input
+        inputmode="decimal"
+        autocomplete="off"
+        placeholder="not timed"
+        bind:value={hours}
+        aria-invalid={!!job.fault("hours")}
+      />{@render wrong("hours")}</label
+    >
+    <label
+      ><span>Spent ({plan.money.currency})</span><input
+        inputmode="decimal"
+        autocomplete="off"
+        placeholder={plan.money.total ? String(plan.money.total) : "not known"}
+        bind:value={spent}
+        aria-invalid={!!job.fault("spent")}
+      />{@render wrong("spent")}</label
+    >
   </div>
-  {#if questioned}<label class="row keep"><input type="checkbox" bind:checked={keep} /><span>The odometer is right as entered</span></label>{/if}
+  {#if questioned}<label class="row keep"
+      ><input type="checkbox" bind:checked={keep} /><span>The odometer is right as entered</span></label
+    >{/if}
   {#each ["state", "date"] as field (field)}{@render wrong(field)}{/each}
   {#if open.length}
     <div role="alert">
       <p class="fault">Still to be done:</p>
       <ul>
-        {#each open as fault (fault.field)}<li><a href="#/jobs/{plan.id}/steps?at={fault.field.slice("steps.".length)}">{upperFirst(fault.message)}</a></li>{/each}
+        {#each open as fault (fault.field)}<li>
+            <a href="#/jobs/{plan.id}/steps?at={fault.field.slice('steps.'.length)}">{upperFirst(fault.message)}</a>
+          </li>{/each}
       </ul>
     </div>
   {/if}
@@ -55,12 +102,45 @@
 </form>
 
 <style>
-  .finish { display: grid; gap: 0.75rem; border-left: 6px solid var(--petrol); }
-  .fields { align-items: start; }
-  label { display: grid; gap: 0.25rem; font-weight: 600; line-height: 1.3; max-width: 18rem; }
-  label.keep { display: flex; max-width: none; }
-  input:not([type]) , input[inputmode] { font: inherit; font-size: 1.05rem; min-height: 48px; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; }
-  input[type="checkbox"] { width: 1.4rem; height: 1.4rem; accent-color: var(--petrol); }
-  ul { margin: 0.2rem 0 0; padding-left: 1.2rem; list-style: disc; display: grid; gap: 0.2rem; }
-  .fault { color: var(--stop); font-weight: 600; }
+  .finish {
+    display: grid;
+    gap: 0.75rem;
+    border-left: 6px solid var(--petrol);
+  }
+  .fields {
+    align-items: start;
+  }
+  label {
+    display: grid;
+    gap: 0.25rem;
+    font-weight: 600;
+    line-height: 1.3;
+    max-width: 18rem;
+  }
+  label.keep {
+    display: flex;
+    max-width: none;
+  }
+  input:not([type]),
+  input[inputmode] {
+    font: inherit;
+    font-size: 1.05rem;
+    min-height: 48px;
+    border: 1px solid var(--quiet);
+    background: var(--sheet);
+    color: var(--ink);
+    padding: 0 0.5rem;
+  }
+  input[type="checkbox"] {
+    width: 1.4rem;
+    height: 1.4rem;
+    accent-color: var(--petrol);
+  }
+  ul {
+    margin: 0.2rem 0 0;
+    padding-left: 1.2rem;
+    list-style: disc;
+    display: grid;
+    gap: 0.2rem;
+  }
 </style>

@@ -7,7 +7,10 @@
   let { job }: { job: JobPlanState } = $props();
   const plan = $derived(job.plan!);
   let because = $state("");
-  const reasons = () => Object.fromEntries(plan.scope.axles.filter((axle) => axle.rotors.reason).map((axle) => [axle.id, axle.rotors.reason!]));
+  const reasons = () =>
+    Object.fromEntries(
+      plan.scope.axles.filter((axle) => axle.rotors.reason).map((axle) => [axle.id, axle.rotors.reason!]),
+    );
 
   const anew = (halt: Schemas["JobHalt"]) => job.scope({ ...chosenWorks(plan), [halt.axle_id]: halt.works }, reasons());
   async function stay(event: SubmitEvent, halt: Schemas["JobHalt"]) {
@@ -22,10 +25,14 @@
     <p>{halt.text}</p>
     {#if halt.buy.length}<p><strong>To buy now:</strong> {halt.buy.join("; ")}.</p>{/if}
     <div class="row">
-      <Button size="field" disabled={job.busy} on:click={() => anew(halt)}>Plan {halt.works.includes("rotors_turn") ? "machined" : "new"} rotors</Button>
+      <Button size="field" disabled={job.busy} on:click={() => anew(halt)}
+        >Plan {halt.works.includes("rotors_turn") ? "machined" : "new"} rotors</Button
+      >
       {#if !halt.must}
         <form class="row grow" onsubmit={(event) => stay(event, halt)} novalidate>
-          <label class="grow"><span>Reason to go on as planned</span><input maxlength="500" bind:value={because} /></label>
+          <label class="grow"
+            ><span>Reason to go on as planned</span><input maxlength="500" bind:value={because} /></label
+          >
           <Button type="submit" size="field" kind="tertiary" disabled={!because.trim()}>Go ahead anyway</Button>
         </form>
       {/if}
@@ -34,8 +41,26 @@
 {/each}
 
 <style>
-  .halt { border-left: 8px solid var(--stop); display: grid; gap: 0.6rem; }
-  .halt h2 { color: var(--stop); margin: 0; }
-  label { display: grid; gap: 0.25rem; font-weight: 600; }
-  input { font: inherit; min-height: 48px; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; }
+  .halt {
+    border-left: 8px solid var(--stop);
+    display: grid;
+    gap: 0.6rem;
+  }
+  .halt h2 {
+    color: var(--stop);
+    margin: 0;
+  }
+  label {
+    display: grid;
+    gap: 0.25rem;
+    font-weight: 600;
+  }
+  input {
+    font: inherit;
+    min-height: 48px;
+    border: 1px solid var(--quiet);
+    background: var(--sheet);
+    color: var(--ink);
+    padding: 0 0.5rem;
+  }
 </style>

@@ -11,7 +11,13 @@
     for (const item of plan.readiness) found.set(item.label, [...(found.get(item.label) ?? []), item]);
     // What is open first; what is only worth knowing last.
     const rank = (item: Schemas["ReadinessItem"]) => (item.resolved ? 2 : item.blocks ? 0 : 1);
-    return [...found].map(([label, items]) => ({ label, items: items.toSorted((one, other) => rank(one) - rank(other)), open: items.filter((item) => item.blocks && !item.resolved).length })).toSorted((one, other) => Math.sign(other.open) - Math.sign(one.open));
+    return [...found]
+      .map(([label, items]) => ({
+        label,
+        items: items.toSorted((one, other) => rank(one) - rank(other)),
+        open: items.filter((item) => item.blocks && !item.resolved).length,
+      }))
+      .toSorted((one, other) => Math.sign(other.open) - Math.sign(one.open));
   });
   const tool = (item: Schemas["ReadinessItem"]) => (item.kind === "tools" ? item.id.slice("tools:".length) : null);
   const known = (id: string) => plan.tools.some((each) => each.id === id);
@@ -25,7 +31,13 @@
         {#each group.items as item (item.id)}
           <li class:resolved={item.resolved} class:advice={!item.blocks}>
             {#if item.tickable && job.open}
-              <label><input type="checkbox" checked={item.resolved} onchange={(event) => ticked(event.currentTarget, (on) => job.resolve(item.id, on))} /><span class="what">{item.text}</span></label>
+              <label
+                ><input
+                  type="checkbox"
+                  checked={item.resolved}
+                  onchange={(event) => ticked(event.currentTarget, (on) => job.resolve(item.id, on))}
+                /><span class="what">{item.text}</span></label
+              >
             {:else}
               <p class="what plain">{item.text}</p>
             {/if}
@@ -34,7 +46,11 @@
                 {item.todo}
                 {#if item.axle_id}<a href="#/axles/{item.axle_id}/brake-data">Fill in the brake data</a>{/if}
                 {#if item.kind === "parts" && job.open}<a href="#/jobs/{plan.id}/parts">Parts</a>{/if}
-                {#if tool(item) && known(tool(item)!) && job.open}<button type="button" class="link" onclick={() => job.own(tool(item)!, true)}>I own it</button>{/if}
+                {#if tool(item) && known(tool(item)!) && job.open}<button
+                    type="button"
+                    class="link"
+                    onclick={() => job.own(tool(item)!, true)}>I own it</button
+                  >{/if}
               </p>
             {/if}
           </li>
@@ -45,21 +61,94 @@
 </div>
 
 <style>
-  .groups { columns: 2 24rem; column-gap: 1rem; }
-  .group { break-inside: avoid; margin-bottom: 1rem; border-left: 6px solid var(--plan); }
-  .group.done { border-left-color: var(--good); }
-  h2 { display: flex; justify-content: space-between; align-items: baseline; gap: 1rem; }
-  .count { font-size: 0.9375rem; color: var(--plan); font-weight: 600; }
-  .done .count { color: var(--good); font-weight: 400; }
-  li { padding: 0.45rem 0; border-top: 1px solid var(--line); }
-  li:first-child { border-top: 0; }
-  label { display: grid; grid-template-columns: 2rem 1fr; align-items: start; min-height: 0; }
-  input { width: 1.35rem; height: 1.35rem; margin: 0.05rem 0 0; accent-color: var(--petrol); }
-  .what { font-weight: 600; line-height: 1.35; font-size: 1rem; }
-  .advice .what { font-weight: 400; }
-  .plain, .todo { padding-left: 2rem; }
-  .todo { line-height: 1.35; color: var(--quiet); }
-  .todo a, .link { white-space: nowrap; margin-left: 0.35rem; }
-  .resolved .what { font-weight: 400; color: var(--quiet); text-decoration: line-through; text-decoration-thickness: 1px; }
-  @media (max-width: 40rem) { label { grid-template-columns: 2.6rem 1fr; min-height: 44px; } input { width: 1.8rem; height: 1.8rem; } .plain, .todo { padding-left: 2.6rem; } .link { min-height: 44px; } }
+  .groups {
+    columns: 2 24rem;
+    column-gap: 1rem;
+  }
+  .group {
+    break-inside: avoid;
+    margin-bottom: 1rem;
+    border-left: 6px solid var(--plan);
+  }
+  .group.done {
+    border-left-color: var(--good);
+  }
+  h2 {
+    display: flex;
+    justify-content: space-between;
+    align-items: baseline;
+    gap: 1rem;
+  }
+  .count {
+    font-size: 0.9375rem;
+    color: var(--plan);
+    font-weight: 600;
+  }
+  .done .count {
+    color: var(--good);
+    font-weight: 400;
+  }
+  li {
+    padding: 0.45rem 0;
+    border-top: 1px solid var(--line);
+  }
+  li:first-child {
+    border-top: 0;
+  }
+  label {
+    display: grid;
+    grid-template-columns: 2rem 1fr;
+    align-items: start;
+    min-height: 0;
+  }
+  input {
+    width: 1.35rem;
+    height: 1.35rem;
+    margin: 0.05rem 0 0;
+    accent-color: var(--petrol);
+  }
+  .what {
+    font-weight: 600;
+    line-height: 1.35;
+    font-size: 1rem;
+  }
+  .advice .what {
+    font-weight: 400;
+  }
+  .plain,
+  .todo {
+    padding-left: 2rem;
+  }
+  .todo {
+    line-height: 1.35;
+    color: var(--quiet);
+  }
+  .todo a,
+  .link {
+    white-space: nowrap;
+    margin-left: 0.35rem;
+  }
+  .resolved .what {
+    font-weight: 400;
+    color: var(--quiet);
+    text-decoration: line-through;
+    text-decoration-thickness: 1px;
+  }
+  @media (max-width: 40rem) {
+    label {
+      grid-template-columns: 2.6rem 1fr;
+      min-height: 44px;
+    }
+    input {
+      width: 1.8rem;
+      height: 1.8rem;
+    }
+    .plain,
+    .todo {
+      padding-left: 2.6rem;
+    }
+    .link {
+      min-height: 44px;
+    }
+  }
 </style>

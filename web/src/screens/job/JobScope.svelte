@@ -6,17 +6,25 @@
   import { chosenWorks, type JobPlanState } from "./jobPlan.svelte";
   import AxleSection from "../../parts/AxleSection.svelte";
   import Choose from "../../parts/Choose.svelte";
+  import Fault from "../../parts/Fault.svelte";
 
   /** What is done on each axle: proposed with its reason, changed by a tick. */
   let { job }: { job: JobPlanState } = $props();
   const plan = $derived(job.plan!);
-  const ROTORS = [["stay", "stay"], ["turn", "are machined"], ["new", "new ones"]] as const;
+  const ROTORS = [
+    ["stay", "stay"],
+    ["turn", "are machined"],
+    ["new", "new ones"],
+  ] as const;
   // Other rotors than the verdict says wait for a reason before they are sent.
   let wanted = $state<{ axle: number; rotors: string } | null>(null);
   let reason = $state("");
 
   const works = () => chosenWorks(plan);
-  const reasons = () => Object.fromEntries(plan.scope.axles.filter((axle) => axle.rotors.reason).map((axle) => [axle.id, axle.rotors.reason!]));
+  const reasons = () =>
+    Object.fromEntries(
+      plan.scope.axles.filter((axle) => axle.rotors.reason).map((axle) => [axle.id, axle.rotors.reason!]),
+    );
 
   function toggle(axle: number, work: string, on: boolean) {
     const chosen = works();
@@ -25,7 +33,10 @@
   }
   async function rotors(axle: Schemas["AxleScope"], choice: string, because = "") {
     const chosen = works();
-    chosen[axle.id] = [...(chosen[axle.id] ?? []).filter((work) => !work.startsWith("rotors_")), ...(choice === "stay" ? [] : [`rotors_${choice}`])];
+    chosen[axle.id] = [
+      ...(chosen[axle.id] ?? []).filter((work) => !work.startsWith("rotors_")),
+      ...(choice === "stay" ? [] : [`rotors_${choice}`]),
+    ];
     const kept = await job.scope(chosen, { ...reasons(), ...(because ? { [axle.id]: because } : {}) });
     if (kept) [wanted, reason] = [null, ""];
     else wanted = job.code(`reasons.${axle.id}`) ? { axle: axle.id, rotors: choice } : null;
@@ -33,7 +44,8 @@
   }
   function take(offer: Schemas["ScopeOffer"]) {
     const chosen = works();
-    for (const { axle_id, works: added } of offer.adds) chosen[axle_id] = [...new Set([...(chosen[axle_id] ?? []), ...added])];
+    for (const { axle_id, works: added } of offer.adds)
+      chosen[axle_id] = [...new Set([...(chosen[axle_id] ?? []), ...added])];
     return job.scope(chosen, reasons());
   }
   const shown = (id: number) => plan.axles.find((each) => each.axle.id === id);
@@ -45,7 +57,14 @@
     <h2>In the same session</h2>
     <ul class="plain-list">
       {#each plan.scope.offers as offer (offer.text)}
-        <li><span>{offer.text}</span>{#if job.open}<Button size="small" kind="tertiary" disabled={job.busy} on:click={() => take(offer)}>Add to this job</Button>{/if}</li>
+        <li>
+          <span>{offer.text}</span>{#if job.open}<Button
+              size="small"
+              kind="tertiary"
+              disabled={job.busy}
+              on:click={() => take(offer)}>Add to this job</Button
+            >{/if}
+        </li>
       {/each}
     </ul>
   </section>
@@ -56,14 +75,23 @@
   {#each plan.scope.axles as axle (axle.id)}
     {@const here = shown(axle.id)}
     <section class="sheet" aria-label="{axle.name} axle">
-      <h2>{upperFirst(axle.name)} {#if !axle.included}<span class="quiet">not part of this job</span>{/if}</h2>
+      <h2>
+        {upperFirst(axle.name)}
+        {#if !axle.included}<span class="quiet">not part of this job</span>{/if}
+      </h2>
       {#if here}<AxleSection corners={here.axle.corners} scale={3.2} />{/if}
       <fieldset disabled={!job.open || job.busy}>
         <legend class="sr">Work on the {axle.name} axle</legend>
         {#each axle.works as work (work.id)}
           <label>
-            <input type="checkbox" checked={work.chosen} onchange={(event) => ticked(event.currentTarget, (on) => toggle(axle.id, work.id, on))} />
-            <span><strong>{work.label}</strong>{#if work.because}<br /><span class="quiet">{work.because}</span>{/if}</span>
+            <input
+              type="checkbox"
+              checked={work.chosen}
+              onchange={(event) => ticked(event.currentTarget, (on) => toggle(axle.id, work.id, on))}
+            />
+            <span
+              ><strong>{work.label}</strong>{#if work.because}<br /><span class="quiet">{work.because}</span>{/if}</span
+            >
           </label>
         {/each}
       </fieldset>
@@ -72,55 +100,161 @@
           <legend>The rotors</legend>
           <div class="row">
             {#each ROTORS as [id, label] (id)}
-              <label class="pick"><input type="radio" name="rotors-{axle.id}" value={id} checked={(wanted?.axle === axle.id ? wanted.rotors : axle.rotors.chosen) === id} onchange={(event) => picked(event.currentTarget, axle.rotors.chosen, () => rotors(axle, id))} /><span>{label}</span></label>
+              <label class="pick"
+                ><input
+                  type="radio"
+                  name="rotors-{axle.id}"
+                  value={id}
+                  checked={(wanted?.axle === axle.id ? wanted.rotors : axle.rotors.chosen) === id}
+                  onchange={(event) => picked(event.currentTarget, axle.rotors.chosen, () => rotors(axle, id))}
+                /><span>{label}</span></label
+              >
             {/each}
           </div>
-          <p class="quiet">Verdict: {axle.rotors.verdict}{#if axle.rotors.reason && axle.rotors.chosen !== axle.rotors.proposed}. Your reason: {axle.rotors.reason}{/if}</p>
+          <p class="quiet">
+            Verdict: {axle.rotors.verdict}{#if axle.rotors.reason && axle.rotors.chosen !== axle.rotors.proposed}. Your
+              reason: {axle.rotors.reason}{/if}
+          </p>
           {#if wanted?.axle === axle.id}
             <div class="row">
-              <label class="grow why"><span>Why otherwise than the verdict?</span><input type="text" maxlength="500" bind:value={reason} /></label>
+              <label class="grow why"
+                ><span>Why otherwise than the verdict?</span><input
+                  type="text"
+                  maxlength="500"
+                  bind:value={reason}
+                /></label
+              >
               <Button size="field" on:click={() => rotors(axle, wanted!.rotors, reason)}>Confirm</Button>
               <Button size="field" kind="ghost" on:click={() => (wanted = null)}>Cancel</Button>
             </div>
           {/if}
         </fieldset>
         {#if here}
-          <ul class="verdicts">{#each here.rotor.sides as side (side.side)}<li>{side.sentence}</li>{/each}</ul>
+          <ul class="verdicts">
+            {#each here.rotor.sides as side (side.side)}<li>{side.sentence}</li>{/each}
+          </ul>
         {/if}
       {/if}
-      {#if job.fault(`axles.${axle.id}`) || job.fault(`reasons.${axle.id}`)}<p class="fault" role="alert">{upperFirst(job.fault(`axles.${axle.id}`) || job.fault(`reasons.${axle.id}`))}</p>{/if}
+      {#if job.fault(`axles.${axle.id}`) || job.fault(`reasons.${axle.id}`)}<p class="fault" role="alert">
+          {job.fault(`axles.${axle.id}`) || job.fault(`reasons.${axle.id}`)}
+        </p>{/if}
     </section>
   {/each}
 </div>
-{#if job.fault("axles")}<p class="fault" role="alert">{upperFirst(job.fault("axles"))}</p>{/if}
+<Fault text={job.fault("axles")} />
 <section class="sheet">
   <h2>How you do it <span class="quiet">where practitioners disagree; it holds for every job</span></h2>
   <div class="schools">
     {#each plan.scope.schools as school (school.id)}
-      <label class="school"><span>{school.label}</span>
-        <Choose disabled={!job.open || job.busy} value={school.chosen} options={school.options} onchoose={(id) => job.act(() => api.chooseSchools({ [school.id]: id }).then(() => api.job(job.id)))} /></label>
+      <label class="school"
+        ><span>{school.label}</span>
+        <Choose
+          disabled={!job.open || job.busy}
+          value={school.chosen}
+          options={school.options}
+          onchoose={(id) => job.act(() => api.chooseSchools({ [school.id]: id }).then(() => api.job(job.id)))}
+        /></label
+      >
     {/each}
   </div>
 </section>
 <p class="quiet">Both sides of an axle are always done alike.</p>
 
 <style>
-  .offers { border-left: 6px solid var(--petrol); }
-  .offers li { display: flex; flex-wrap: wrap; gap: 0.5rem 1rem; justify-content: space-between; align-items: center; padding: 0.3rem 0; }
-  .warning { color: var(--plan); font-weight: 600; }
-  fieldset { border: 0; padding: 0; margin: 0.75rem 0 0; display: grid; gap: 0.1rem; }
-  legend { float: left; width: 100%; font-weight: 600; font-size: 1.05rem; padding: 0; }
-  legend + * { clear: both; }
-  label { display: grid; grid-template-columns: 2.2rem 1fr; line-height: 1.3; padding: 0.4rem 0; font-size: 1rem; }
-  input[type="checkbox"], input[type="radio"] { width: 1.4rem; height: 1.4rem; margin: 0; accent-color: var(--petrol); }
-  .pick { display: flex; gap: 0.5rem; align-items: center; min-height: 44px; }
-  .rotors { border-top: 1px solid var(--line); padding-top: 0.6rem; }
-  .why { display: grid; grid-template-columns: 1fr; gap: 0.25rem; }
-  .why input { font: inherit; min-height: 48px; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; }
-  .verdicts { margin: 0.4rem 0 0; padding-left: 1.1rem; list-style: disc; }
-  .verdicts li { font-size: 0.9375rem; }
-  .schools { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(22rem, 100%), 1fr)); gap: 0.5rem 1.25rem; }
-  .school { min-width: 0; display: grid; grid-template-columns: 1fr; gap: 0.25rem; font-weight: 600; }
-  .fault { color: var(--stop); font-weight: 600; }
-  .sr { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); }
+  .offers {
+    border-left: 6px solid var(--petrol);
+  }
+  .offers li {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem 1rem;
+    justify-content: space-between;
+    align-items: center;
+    padding: 0.3rem 0;
+  }
+  .warning {
+    color: var(--plan);
+    font-weight: 600;
+  }
+  fieldset {
+    border: 0;
+    padding: 0;
+    margin: 0.75rem 0 0;
+    display: grid;
+    gap: 0.1rem;
+  }
+  legend {
+    float: left;
+    width: 100%;
+    font-weight: 600;
+    font-size: 1.05rem;
+    padding: 0;
+  }
+  legend + * {
+    clear: both;
+  }
+  label {
+    display: grid;
+    grid-template-columns: 2.2rem 1fr;
+    line-height: 1.3;
+    padding: 0.4rem 0;
+    font-size: 1rem;
+  }
+  input[type="checkbox"],
+  input[type="radio"] {
+    width: 1.4rem;
+    height: 1.4rem;
+    margin: 0;
+    accent-color: var(--petrol);
+  }
+  .pick {
+    display: flex;
+    gap: 0.5rem;
+    align-items: center;
+    min-height: 44px;
+  }
+  .rotors {
+    border-top: 1px solid var(--line);
+    padding-top: 0.6rem;
+  }
+  .why {
+    display: grid;
+    grid-template-columns: 1fr;
+    gap: 0.25rem;
+  }
+  .why input {
+    font: inherit;
+    min-height: 48px;
+    border: 1px solid var(--quiet);
+    background: var(--sheet);
+    color: var(--ink);
+    padding: 0 0.5rem;
+  }
+  .verdicts {
+    margin: 0.4rem 0 0;
+    padding-left: 1.1rem;
+    list-style: disc;
+  }
+  .verdicts li {
+    font-size: 0.9375rem;
+  }
+  .schools {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(min(22rem, 100%), 1fr));
+    gap: 0.5rem 1.25rem;
+  }
+  .school {
+    min-width: 0;
+    display: grid;
+    grid-template-columns: 1fr;
+    gap: 0.25rem;
+    font-weight: 600;
+  }
+  .sr {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+  }
 </style>

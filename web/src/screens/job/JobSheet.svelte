@@ -15,7 +15,9 @@
 
 <div class="row no-print">
   <Button size="field" href="/api/v1/jobs/{plan.id}/sheet.pdf?paper=a4" target="_blank">Job sheet, A4 (PDF)</Button>
-  <Button size="field" kind="tertiary" href="/api/v1/jobs/{plan.id}/sheet.pdf?paper=letter" target="_blank">Letter (PDF)</Button>
+  <Button size="field" kind="tertiary" href="/api/v1/jobs/{plan.id}/sheet.pdf?paper=letter" target="_blank"
+    >Letter (PDF)</Button
+  >
   <Button size="field" kind="ghost" on:click={() => window.print()}>Print this page</Button>
 </div>
 <div class="printed">
@@ -31,6 +33,15 @@
 </div>
 
 <style>
-  .printed { display: grid; gap: 1rem; }
-  @media print { .printed :global(button), .printed :global(form), .printed :global(.actions) { display: none; } }
+  .printed {
+    display: grid;
+    gap: 1rem;
+  }
+  @media print {
+    .printed :global(button),
+    .printed :global(form),
+    .printed :global(.actions) {
+      display: none;
+    }
+  }
 </style>

@@ -8,6 +8,7 @@
   import { focusOn } from "../../parts/focus";
   import type { JobPlanState } from "./jobPlan.svelte";
   import { outbox } from "../../parts/outbox.svelte";
+  import Fault from "../../parts/Fault.svelte";
 
   /** The steps in order: ticked at the car, changed at the table as far as the order allows it. */
   let { job }: { job: JobPlanState } = $props();
@@ -16,13 +17,22 @@
   let changing = $state(false);
   type Action = "note" | "insert" | "otherwise";
   let writing = $state<{ key: string; action: Action } | null>(null);
-  const LABELS: Record<Action, string> = { note: "Note for next time", insert: "Your own step", otherwise: "How it was done instead, or why not" };
+  const LABELS: Record<Action, string> = {
+    note: "Note for next time",
+    insert: "Your own step",
+    otherwise: "How it was done instead, or why not",
+  };
   let text = $state("");
 
   async function write(event: SubmitEvent) {
     event.preventDefault();
     const { key, action } = writing!;
-    const kept = action === "note" ? job.note(key, text) : action === "otherwise" ? job.otherwise(key, text) : job.adjust({ action: "insert", after: key, text });
+    const kept =
+      action === "note"
+        ? job.note(key, text)
+        : action === "otherwise"
+          ? job.otherwise(key, text)
+          : job.adjust({ action: "insert", after: key, text });
     if (await kept) [writing, text] = [null, ""];
   }
   function move(step: Schemas["JobStep"], by: number) {
@@ -34,7 +44,9 @@
   const next = $derived(steps.find((step) => !done(step))?.key);
   const named = (key: string) => {
     const step = steps.find((each) => each.key === key);
-    return step ? `${step.place ? `${upperFirst(step.place)}: ` : ""}${/^[^.:;]{1,70}(?=[\s.:;]|$)/.exec(step.text)?.[0] ?? step.text}` : key;
+    return step
+      ? `${step.place ? `${upperFirst(step.place)}: ` : ""}${/^[^.:;]{1,70}(?=[\s.:;]|$)/.exec(step.text)?.[0] ?? step.text}`
+      : key;
   };
   let refusedAt = $state("");
   async function check(step: Schemas["JobStep"], box: HTMLInputElement) {
@@ -63,21 +75,32 @@
     <p>The steps depend on what is not known of this brake:</p>
     <ul class="list">
       {#each plan.readiness.filter((item) => item.kind === "data" || item.kind === "impossible") as item (item.id)}
-        <li>{item.text} {#if item.axle_id}<a href="#/axles/{item.axle_id}/brake-data">Fill in the brake data</a>{/if}</li>
+        <li>
+          {item.text}
+          {#if item.axle_id}<a href="#/axles/{item.axle_id}/brake-data">Fill in the brake data</a>{/if}
+        </li>
       {/each}
     </ul>
   </section>
 {:else}
   {#if job.open}
     <div class="row spread no-print">
-      <p class="quiet">{changing ? "What would break the order is refused, with the reason. Safety gates stay." : "Each step waits for what it needs."}</p>
-      <Button size="field" kind="ghost" on:click={() => (changing = !changing)}>{changing ? "Done with notes and order" : "Notes and order"}</Button>
+      <p class="quiet">
+        {changing
+          ? "What would break the order is refused, with the reason. Safety gates stay."
+          : "Each step waits for what it needs."}
+      </p>
+      <Button size="field" kind="ghost" on:click={() => (changing = !changing)}
+        >{changing ? "Done with notes and order" : "Notes and order"}</Button
+      >
     </div>
   {/if}
-  {#if job.fault("key") || job.fault("text")}<p class="fault" role="alert">{upperFirst(job.fault("key") || job.fault("text"))}</p>{/if}
-  {#if job.fault("state")}<p class="fault" role="alert">{upperFirst(job.fault("state"))}</p>{/if}
+  <Fault text={job.fault("key") || job.fault("text")} />
+  <Fault text={job.fault("state")} />
   {#each plan.set_aside as each (each.event)}
-    <p class="quiet">{each.text} <button type="button" class="link" onclick={() => job.unadjust(each.event)}>Forget it</button></p>
+    <p class="quiet">
+      {each.text} <button type="button" class="link" onclick={() => job.unadjust(each.event)}>Forget it</button>
+    </p>
   {/each}
   <section class="sheet steps">
     {#each stages(steps) as stage (stage.id)}
@@ -87,23 +110,45 @@
           {@const sending = job.open ? outbox.of(job.id, step.key) : undefined}
           <li class:done={done(step)} class:waits={step.waits_for.length > 0} data-step={step.key}>
             <label>
-              <input type="checkbox" checked={sending ? sending.done : plan.ticked.includes(step.key)} disabled={!job.open} onchange={(event) => check(step, event.currentTarget)} />
+              <input
+                type="checkbox"
+                checked={sending ? sending.done : plan.ticked.includes(step.key)}
+                disabled={!job.open}
+                onchange={(event) => check(step, event.currentTarget)}
+              />
               <span>
                 {step.text}
                 {#each step.tighten as line (line.axle + line.fastener)}
-                  {#if line.newton_metres !== null}<strong class="number at">{plan.axles.length > 1 && !step.key.includes(`${line.axle}.`) ? `${line.axle} ` : ""}{step.tighten.length > 1 ? `${line.label.toLowerCase()} ` : ""}{torque(line)}</strong>{/if}{#if line.said.length}<span class="quiet">{line.newton_metres === null ? `${line.label}: ` : ""}{line.said.join("; ")}</span>{/if}
+                  {#if line.newton_metres !== null}<strong class="number at"
+                      >{plan.axles.length > 1 && !step.key.includes(`${line.axle}.`) ? `${line.axle} ` : ""}{step
+                        .tighten.length > 1
+                        ? `${line.label.toLowerCase()} `
+                        : ""}{torque(line)}</strong
+                    >{/if}{#if line.said.length}<span class="quiet"
+                      >{line.newton_metres === null ? `${line.label}: ` : ""}{line.said.join("; ")}</span
+                    >{/if}
                 {/each}
                 {#if step.gate}<span class="gate">{step.kills ? "never skipped" : "not to be skipped"}</span>{/if}
                 {#if step.own}<span class="gate own">your own step</span>{/if}
                 {#if step.why}{" "}<span class="quiet">{step.why}</span>{/if}
               </span>
             </label>
-            {#if sending}<p class="note unsent" role="status">Not saved yet: the server cannot be reached. Trying again.</p>{/if}
+            {#if sending}<p class="note unsent" role="status">
+                Not saved yet: the server cannot be reached. Trying again.
+              </p>{/if}
             {#if step.otherwise}<p class="note"><strong>Done another way:</strong> {step.otherwise}</p>{/if}
             {#if refusedAt === step.key && job.fault("step")}
-              <p class="note fault" role="alert">{#if step.waits_for.length}First comes {#each step.waits_for as key, at (key)}{at ? ", then " : ""}<button type="button" class="link" onclick={() => goTo(key)}>{named(key)}</button>{/each}{:else}{upperFirst(job.fault("step"))}{/if}</p>
+              <p class="note fault" role="alert">
+                {#if step.waits_for.length}First comes {#each step.waits_for as key, at (key)}{at
+                      ? ", then "
+                      : ""}<button type="button" class="link" onclick={() => goTo(key)}>{named(key)}</button
+                    >{/each}{:else}{job.fault("step")}{/if}
+              </p>
             {/if}
-            {#each step.last_time as note (note.day + note.text)}<p class="note"><strong>Last time ({day(note.day)}):</strong> {note.text}</p>{/each}
+            {#each step.last_time as note (note.day + note.text)}<p class="note">
+                <strong>Last time ({day(note.day)}):</strong>
+                {note.text}
+              </p>{/each}
             {#each step.notes as note (note.text)}<p class="note"><strong>Your note:</strong> {note.text}</p>{/each}
             {#each step.cautions as caution (caution.text)}
               <p class="caution {caution.severity}"><strong>{upperFirst(caution.severity)}:</strong> {caution.text}</p>
@@ -111,24 +156,44 @@
             {#if job.open && (changing || step.key === next)}
               <div class="actions no-print">
                 <button type="button" class="link" onclick={() => open(step.key, "note")}>Note for next time</button>
-                {#if !step.kills && !done(step) && plan.state === "started"}<button type="button" class="link" onclick={() => open(step.key, "otherwise")}>I did it another way</button>{/if}
+                {#if !step.kills && !done(step) && plan.state === "started"}<button
+                    type="button"
+                    class="link"
+                    onclick={() => open(step.key, "otherwise")}>I did it another way</button
+                  >{/if}
                 {#if changing}
-                  <button type="button" class="link" onclick={() => open(step.key, "insert")}>Add a step after it</button>
+                  <button type="button" class="link" onclick={() => open(step.key, "insert")}
+                    >Add a step after it</button
+                  >
                   <button type="button" class="link" onclick={() => move(step, -1)}>Earlier</button>
                   <button type="button" class="link" onclick={() => move(step, 1)}>Later</button>
-                  {#if step.own && step.event}<button type="button" class="link" onclick={() => job.unadjust(step.event!)}>Remove step</button>
-                  {:else if !step.gate}<button type="button" class="link" onclick={() => job.adjust({ action: "drop", key: step.key })}>Skip step</button>{/if}
-                  {#if step.event && !step.own}<button type="button" class="link" onclick={() => job.unadjust(step.event!)}>Move back</button>{/if}
+                  {#if step.own && step.event}<button
+                      type="button"
+                      class="link"
+                      onclick={() => job.unadjust(step.event!)}>Remove step</button
+                    >
+                  {:else if !step.gate}<button
+                      type="button"
+                      class="link"
+                      onclick={() => job.adjust({ action: "drop", key: step.key })}>Skip step</button
+                    >{/if}
+                  {#if step.event && !step.own}<button
+                      type="button"
+                      class="link"
+                      onclick={() => job.unadjust(step.event!)}>Move back</button
+                    >{/if}
                 {/if}
               </div>
             {/if}
             {#if writing?.key === step.key}
               <form class="row writing" onsubmit={write}>
-                <label class="grow text"><span>{LABELS[writing.action]}</span>
-                  <input use:focusOn type="text" maxlength="500" bind:value={text} /></label>
+                <label class="grow text"
+                  ><span>{LABELS[writing.action]}</span>
+                  <input use:focusOn type="text" maxlength="500" bind:value={text} /></label
+                >
                 <Button type="submit" size="field">Save</Button>
                 <Button size="field" kind="ghost" on:click={() => (writing = null)}>Cancel</Button>
-                {#if job.fault("because")}<p class="fault" role="alert">{upperFirst(job.fault("because"))}</p>{/if}
+                <Fault text={job.fault("because")} />
               </form>
             {/if}
           </li>
@@ -140,35 +205,149 @@
     <section class="sheet no-print">
       <h2>Left out by you</h2>
       <ul class="plain-list">
-        {#each plan.dropped as step (step.key)}<li>{step.place ? `${upperFirst(step.place)}: ` : ""}{step.text} <button type="button" class="link" disabled={!job.open} onclick={() => job.unadjust(step.event)}>Put it back</button></li>{/each}
+        {#each plan.dropped as step (step.key)}<li>
+            {step.place ? `${upperFirst(step.place)}: ` : ""}{step.text}
+            <button type="button" class="link" disabled={!job.open} onclick={() => job.unadjust(step.event)}
+              >Put it back</button
+            >
+          </li>{/each}
       </ul>
     </section>
   {/if}
 {/if}
 
 <style>
-  .list { margin: 0.3rem 0 0; padding-left: 1.1rem; list-style: disc; }
-  .steps h3 { margin: 1.1rem 0 0.4rem; padding-bottom: 0.25rem; border-bottom: 2px solid var(--ink); }
-  .steps h3:first-child { margin-top: 0; }
-  .steps li { padding: 0.35rem 0; break-inside: avoid; }
-  .steps label { display: grid; grid-template-columns: 2rem 1fr; line-height: 1.4; font-size: 1.0625rem; }
-  .steps input[type="checkbox"] { width: 1.35rem; height: 1.35rem; margin: 0.1rem 0 0; accent-color: var(--petrol); }
-  .done label > span { color: var(--quiet); text-decoration: line-through; text-decoration-thickness: 1px; }
-  .at { font-size: 1.2rem; margin: 0 0.35rem; white-space: nowrap; }
-  .gate { border: 1px solid currentColor; font-size: 0.8125rem; padding: 0 0.35rem; margin-left: 0.35rem; white-space: nowrap; }
-  .own { color: var(--petrol); }
-  .caution, .note { margin: 0.2rem 0 0.2rem 2rem; padding-left: 0.6rem; border-left: 4px solid var(--line); font-size: 0.9688rem; line-height: 1.35; }
-  .note { border-left-style: double; }
-  .waits label > span { color: var(--quiet); }
-  .unsent { border-color: var(--doubt); color: var(--doubt); font-weight: 600; }
-  .danger { border-color: var(--stop); color: var(--stop); }
-  .warning { border-color: var(--plan); color: var(--plan); }
-  .notice { border-color: var(--petrol); color: var(--petrol); }
-  .actions { display: flex; flex-wrap: wrap; gap: 0 1.1rem; margin-left: 2rem; }
-  .writing { margin: 0.4rem 0 0.6rem 2rem; align-items: end; }
-  .steps .text { display: grid; grid-template-columns: 1fr; gap: 0.25rem; font-weight: 600; }
-  .text input { font: inherit; min-height: 48px; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; }
-  .fault { color: var(--stop); font-weight: 600; }
-  @media (max-width: 40rem), (hover: none) { .steps input[type="checkbox"] { width: 1.8rem; height: 1.8rem; } .steps label { grid-template-columns: 2.6rem 1fr; min-height: 48px; } .actions { margin-left: 2.6rem; } .link { min-height: 44px; } }
-  @media print { .steps label, .caution { font-size: 0.85rem; line-height: 1.25; } .steps li { padding: 0.15rem 0; } h3 { break-after: avoid; } }
+  .list {
+    margin: 0.3rem 0 0;
+    padding-left: 1.1rem;
+    list-style: disc;
+  }
+  .steps h3 {
+    margin: 1.1rem 0 0.4rem;
+    padding-bottom: 0.25rem;
+    border-bottom: 2px solid var(--ink);
+  }
+  .steps h3:first-child {
+    margin-top: 0;
+  }
+  .steps li {
+    padding: 0.35rem 0;
+    break-inside: avoid;
+  }
+  .steps label {
+    display: grid;
+    grid-template-columns: 2rem 1fr;
+    line-height: 1.4;
+    font-size: 1.0625rem;
+  }
+  .steps input[type="checkbox"] {
+    width: 1.35rem;
+    height: 1.35rem;
+    margin: 0.1rem 0 0;
+    accent-color: var(--petrol);
+  }
+  .done label > span {
+    color: var(--quiet);
+    text-decoration: line-through;
+    text-decoration-thickness: 1px;
+  }
+  .at {
+    font-size: 1.2rem;
+    margin: 0 0.35rem;
+    white-space: nowrap;
+  }
+  .gate {
+    border: 1px solid currentColor;
+    font-size: 0.8125rem;
+    padding: 0 0.35rem;
+    margin-left: 0.35rem;
+    white-space: nowrap;
+  }
+  .own {
+    color: var(--petrol);
+  }
+  .caution,
+  .note {
+    margin: 0.2rem 0 0.2rem 2rem;
+    padding-left: 0.6rem;
+    border-left: 4px solid var(--line);
+    font-size: 0.9688rem;
+    line-height: 1.35;
+  }
+  .note {
+    border-left-style: double;
+  }
+  .waits label > span {
+    color: var(--quiet);
+  }
+  .unsent {
+    border-color: var(--doubt);
+    color: var(--doubt);
+    font-weight: 600;
+  }
+  .danger {
+    border-color: var(--stop);
+    color: var(--stop);
+  }
+  .warning {
+    border-color: var(--plan);
+    color: var(--plan);
+  }
+  .notice {
+    border-color: var(--petrol);
+    color: var(--petrol);
+  }
+  .actions {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 1.1rem;
+    margin-left: 2rem;
+  }
+  .writing {
+    margin: 0.4rem 0 0.6rem 2rem;
+    align-items: end;
+  }
+  .steps .text {
+    display: grid;
+    grid-template-columns: 1fr;
+    gap: 0.25rem;
+    font-weight: 600;
+  }
+  .text input {
+    font: inherit;
+    min-height: 48px;
+    border: 1px solid var(--quiet);
+    background: var(--sheet);
+    color: var(--ink);
+    padding: 0 0.5rem;
+  }
+  @media (max-width: 40rem), (hover: none) {
+    .steps input[type="checkbox"] {
+      width: 1.8rem;
+      height: 1.8rem;
+    }
+    .steps label {
+      grid-template-columns: 2.6rem 1fr;
+      min-height: 48px;
+    }
+    .actions {
+      margin-left: 2.6rem;
+    }
+    .link {
+      min-height: 44px;
+    }
+  }
+  @media print {
+    .steps label,
+    .caution {
+      font-size: 0.85rem;
+      line-height: 1.25;
+    }
+    .steps li {
+      padding: 0.15rem 0;
+    }
+    h3 {
+      break-after: avoid;
+    }
+  }
 </style>

@@ -14,21 +14,38 @@
 
 <div class="columns">
   <section class="sheet">
-    <h2>Tools that are missing {#if !missing.length}<span class="quiet">none</span>{/if}</h2>
+    <h2>
+      Tools that are missing {#if !missing.length}<span class="quiet">none</span>{/if}
+    </h2>
     <ul class="plain-list rows">
       {#each missing as tool (tool.id)}
         <li>
-          <p><strong>{tool.label}</strong>{#if tool.special}{" "}<span class="tag">rarely owned</span>{/if}</p>
+          <p>
+            <strong>{tool.label}</strong>{#if tool.special}{" "}<span class="tag">rarely owned</span>{/if}
+          </p>
           {#if tool.uses.length}<p class="quiet">{upperFirst(tool.uses.join("; "))}</p>{/if}
           {#if tool.never}<p class="never">{upperFirst(tool.never)}.</p>{/if}
           {#if tool.note}<p class="quiet">{tool.note}</p>{/if}
           {#if job.open}
             <div class="row actions">
               <button type="button" class="link" onclick={() => job.own(tool.id, true)}>I own it</button>
-              <label><input type="checkbox" checked={tool.resolved} onchange={(event) => ticked(event.currentTarget, (on) => job.resolve(`tools:${tool.id}`, on))} /> Borrowed for this job</label>
-              <button type="button" class="link" onclick={() => (entering = `tool:${tool.id}`)}>{tool.supply?.price ? `${plan.money.currency} ${tool.supply.price}` : "What it costs"}</button>
+              <label
+                ><input
+                  type="checkbox"
+                  checked={tool.resolved}
+                  onchange={(event) => ticked(event.currentTarget, (on) => job.resolve(`tools:${tool.id}`, on))}
+                /> Borrowed for this job</label
+              >
+              <button type="button" class="link" onclick={() => (entering = `tool:${tool.id}`)}
+                >{tool.supply?.price ? `${plan.money.currency} ${tool.supply.price}` : "What it costs"}</button
+              >
             </div>
-            {#if entering === `tool:${tool.id}`}<SupplyForm {job} about={{ kind: "tool", item: tool.id }} known={tool.supply} done={() => (entering = null)} />{/if}
+            {#if entering === `tool:${tool.id}`}<SupplyForm
+                {job}
+                about={{ kind: "tool", item: tool.id }}
+                known={tool.supply}
+                done={() => (entering = null)}
+              />{/if}
           {/if}
         </li>
       {/each}
@@ -43,10 +60,23 @@
           <p class="quiet">{upperFirst(each.note)}</p>
           {#if job.open && each.state !== "shelf"}
             <div class="row actions">
-              <label><input type="checkbox" checked={each.state === "resolved"} onchange={(event) => ticked(event.currentTarget, (on) => job.resolve(`consumables:${each.id}`, on))} /> I have enough</label>
-              <button type="button" class="link" onclick={() => (entering = `consumable:${each.id}`)}>{each.supply ? "Change shelf or price" : "Note shelf or price"}</button>
+              <label
+                ><input
+                  type="checkbox"
+                  checked={each.state === "resolved"}
+                  onchange={(event) => ticked(event.currentTarget, (on) => job.resolve(`consumables:${each.id}`, on))}
+                /> I have enough</label
+              >
+              <button type="button" class="link" onclick={() => (entering = `consumable:${each.id}`)}
+                >{each.supply ? "Change shelf or price" : "Note shelf or price"}</button
+              >
             </div>
-            {#if entering === `consumable:${each.id}`}<SupplyForm {job} about={{ kind: "consumable", item: each.id }} known={each.supply} done={() => (entering = null)} />{/if}
+            {#if entering === `consumable:${each.id}`}<SupplyForm
+                {job}
+                about={{ kind: "consumable", item: each.id }}
+                known={each.supply}
+                done={() => (entering = null)}
+              />{/if}
           {/if}
         </li>
       {/each}
@@ -57,28 +87,75 @@
   <h2>What goes where <span class="quiet">thin, always; never on a friction face</span></h2>
   <table>
     <thead><tr><th>Place</th><th>Yes</th><th>Not</th></tr></thead>
-    <tbody>{#each plan.places as place (place.place)}<tr><th scope="row">{place.place}</th><td>{place.use}</td><td class="never">{place.never}</td></tr>{/each}</tbody>
+    <tbody
+      >{#each plan.places as place (place.place)}<tr
+          ><th scope="row">{place.place}</th><td>{place.use}</td><td class="never">{place.never}</td></tr
+        >{/each}</tbody
+    >
   </table>
 </section>
 <section class="sheet">
   <h2>Tools you have</h2>
   {#if there.length}
-    <ul class="have-list">{#each there as tool (tool.id)}<li>{tool.label}{#if tool.by}: <strong>{lowerFirst(tool.by)} instead</strong>{/if}{#if tool.uses.length}{" "}<span class="quiet">({tool.uses.join("; ")})</span>{/if}</li>{/each}</ul>
+    <ul class="have-list">
+      {#each there as tool (tool.id)}<li>
+          {tool.label}{#if tool.by}: <strong>{lowerFirst(tool.by)} instead</strong>{/if}{#if tool.uses.length}{" "}<span
+              class="quiet">({tool.uses.join("; ")})</span
+            >{/if}
+        </li>{/each}
+    </ul>
   {:else}
     <p>None is ticked yet. Say once in the <a href="#/workshop">Workshop</a> what you own.</p>
   {/if}
 </section>
 
 <style>
-  .rows li { padding: 0.5rem 0; border-top: 1px solid var(--line); }
-  .rows li:first-child { border-top: 0; }
-  .rows p { line-height: 1.35; }
-  .never { color: var(--stop); }
-  .tag { border: 1px solid currentColor; font-size: 0.8125rem; padding: 0 0.35rem; color: var(--plan); white-space: nowrap; }
-  .have > p strong { font-weight: 400; }
-  .actions { gap: 0 1.1rem; }
-  label { display: flex; gap: 0.5rem; align-items: center; min-height: 44px; font-size: 1rem; }
-  input[type="checkbox"] { width: 1.35rem; height: 1.35rem; margin: 0; accent-color: var(--petrol); }
-  .have-list { margin: 0; padding-left: 1.1rem; list-style: disc; columns: 2 18rem; }
-  table th[scope="row"] { min-width: 9rem; }
+  .rows li {
+    padding: 0.5rem 0;
+    border-top: 1px solid var(--line);
+  }
+  .rows li:first-child {
+    border-top: 0;
+  }
+  .rows p {
+    line-height: 1.35;
+  }
+  .never {
+    color: var(--stop);
+  }
+  .tag {
+    border: 1px solid currentColor;
+    font-size: 0.8125rem;
+    padding: 0 0.35rem;
+    color: var(--plan);
+    white-space: nowrap;
+  }
+  .have > p strong {
+    font-weight: 400;
+  }
+  .actions {
+    gap: 0 1.1rem;
+  }
+  label {
+    display: flex;
+    gap: 0.5rem;
+    align-items: center;
+    min-height: 44px;
+    font-size: 1rem;
+  }
+  input[type="checkbox"] {
+    width: 1.35rem;
+    height: 1.35rem;
+    margin: 0;
+    accent-color: var(--petrol);
+  }
+  .have-list {
+    margin: 0;
+    padding-left: 1.1rem;
+    list-style: disc;
+    columns: 2 18rem;
+  }
+  table th[scope="row"] {
+    min-width: 9rem;
+  }
 </style>

@@ -1,9 +1,10 @@
 <script lang="ts">
-  import { api, Refusal, type Schemas } from "../../api/client";
+  import { api, type Schemas } from "../../api/client";
   import { figure, readings } from "../../format/jobs";
   import { upperFirst } from "../../format/words";
   import type { JobPlanState } from "./jobPlan.svelte";
   import StarOrder from "./StarOrder.svelte";
+  import { FormState } from "../../parts/formState.svelte";
 
   /** The torque card: figures that read at two metres, and which wrench is set to what. */
   let { job }: { job: JobPlanState } = $props();
@@ -11,7 +12,8 @@
   const several = $derived(plan.axles.length > 1);
 
   // The third unit, for a wrench that has only that.
-  const third = (line: Schemas["TorqueLine"]) => (line.entered?.endsWith("lbf·in") ? `; ${figure(line.pound_feet)} lbf·ft` : `; ${figure(line.pound_inches)} lbf·in`);
+  const third = (line: Schemas["TorqueLine"]) =>
+    line.entered?.endsWith("lbf·in") ? `; ${figure(line.pound_feet)} lbf·ft` : `; ${figure(line.pound_inches)} lbf·in`;
 
   // Settings with a crow-foot or offset, asked for as its length is typed.
   let extension = $state("");
@@ -23,13 +25,16 @@
     const mine = ++turn;
     [extended, extensionFault] = [null, ""];
     if (!extension.trim()) return;
-    try {
-      const answers = await Promise.all(plan.axles.map(async ({ axle }) => (await api.torqueSettings(axle.id, extension)).settings.map((each) => [`${axle.name}.${each.fastener}`, each.wrench] as const)));
+    const asking = new FormState();
+    const settings = async (axle: { id: number; name: string }) =>
+      (await api.torqueSettings(axle.id, extension)).settings.map(
+        (each) => [`${axle.name}.${each.fastener}`, each.wrench] as const,
+      );
+    await asking.act(async () => {
+      const answers = await Promise.all(plan.axles.map(({ axle }) => settings(axle)));
       if (mine === turn) extended = Object.fromEntries(answers.flat());
-    } catch (error) {
-      if (!(error instanceof Refusal)) throw error;
-      if (mine === turn) extensionFault = error.faults[0]?.message ?? error.message;
-    }
+    });
+    if (mine === turn) extensionFault = asking.first;
   }
 </script>
 
@@ -39,36 +44,64 @@
       {#each plan.torque as line (line.id)}
         <li>
           <div class="what">
-            <h3>{several ? `${upperFirst(line.axle)} ` : ""}{several ? line.label.toLowerCase() : line.label}{#if line.count !== null}<span class="quiet">, {line.count} in all</span>{/if}</h3>
-            <p class="quiet">{[line.drive ?? "size not known", line.thread].filter(Boolean).join(", ")}{#if line.single_use}; <strong>new ones each time</strong>{/if}{#if line.threadlocker}; threadlocker: {line.threadlocker.toLowerCase()}{/if}</p>
+            <h3>
+              {several ? `${upperFirst(line.axle)} ` : ""}{several
+                ? line.label.toLowerCase()
+                : line.label}{#if line.count !== null}<span class="quiet">, {line.count} in all</span>{/if}
+            </h3>
+            <p class="quiet">
+              {[line.drive ?? "size not known", line.thread].filter(Boolean).join(", ")}{#if line.single_use}; <strong
+                  >new ones each time</strong
+                >{/if}{#if line.threadlocker}; threadlocker: {line.threadlocker.toLowerCase()}{/if}
+            </p>
             <p class="quiet">{line.note}</p>
             {#if line.range}<p><strong>Anywhere from {line.range}</strong>; the middle is shown.</p>{/if}
             {#if line.doubt}<p class="doubt">{line.doubt}</p>{/if}
             {#if line.wrench}
               {@const with_ = extended?.[line.id] ?? line.wrench}
               <p class="set" class:none-of={!with_.wrench} class:late={with_.overdue}>
-                {#if with_.wrench}Set <strong class="number">{figure(with_.setting)} {with_.unit}</strong> on {with_.wrench}{extended ? ` with the ${extension.trim()} mm extension` : ""} <span class="quiet">({with_.sentence})</span>{:else}{with_.sentence}{/if}
+                {#if with_.wrench}Set <strong class="number">{figure(with_.setting)} {with_.unit}</strong> on {with_.wrench}{extended
+                    ? ` with the ${extension.trim()} mm extension`
+                    : ""} <span class="quiet">({with_.sentence})</span>{:else}{with_.sentence}{/if}
               </p>
             {/if}
-            {#if line.source}<p class="quiet">From: {line.source.toLowerCase()}, entered as {line.entered}{third(line)}</p>{/if}
+            {#if line.source}<p class="quiet">
+                From: {line.source.toLowerCase()}, entered as {line.entered}{third(line)}
+              </p>{/if}
           </div>
           {#if line.newton_metres !== null}
             {#each readings(line) as [value, unit], at (unit)}
               <p class="value number" class:second={at > 0}>{figure(value)}<small>{unit}</small></p>
             {/each}
-            {#if line.angle_degrees}<p class="value number angle">+ {figure(line.angle_degrees)}°<small>second stage</small></p>{/if}
+            {#if line.angle_degrees}<p class="value number angle">
+                + {figure(line.angle_degrees)}°<small>second stage</small>
+              </p>{/if}
           {:else}
-            <p class="value none" class:snug={line.snug}>{line.snug ? "Snug is enough." : "No value: stop. Maker's manual, never by feel."}</p>
+            <p class="value none" class:snug={line.snug}>
+              {line.snug ? "Snug is enough." : "No value: stop. Maker's manual, never by feel."}
+            </p>
           {/if}
-          {#if line.star}<figure><StarOrder order={line.star} /><figcaption>Two passes: half, then full</figcaption></figure>{/if}
+          {#if line.star}<figure>
+              <StarOrder order={line.star} />
+              <figcaption>Two passes: half, then full</figcaption>
+            </figure>{/if}
         </li>
       {/each}
     </ul>
     {#if plan.torque.some((line) => line.wrench)}
       <div class="extension no-print">
         <label for="extension">Crow-foot or offset in line with the handle (mm)</label>
-        <input id="extension" inputmode="decimal" autocomplete="off" bind:value={extension} oninput={extend} aria-invalid={!!extensionFault} />
-        {#if extensionFault}<span role="alert" class="doubt">{upperFirst(extensionFault)}</span>{:else}<span class="quiet">setting = torque × L / (L + offset); at right angles to the handle nothing changes</span>{/if}
+        <input
+          id="extension"
+          inputmode="decimal"
+          autocomplete="off"
+          bind:value={extension}
+          oninput={extend}
+          aria-invalid={!!extensionFault}
+        />
+        {#if extensionFault}<span role="alert" class="doubt">{extensionFault}</span>{:else}<span class="quiet"
+            >setting = torque × L / (L + offset); at right angles to the handle nothing changes</span
+          >{/if}
       </div>
     {/if}
   {:else}
@@ -77,25 +110,112 @@
 </section>
 
 <style>
-  .torque li { display: flex; flex-wrap: wrap; gap: 0.5rem 2rem; align-items: center; padding: 0.6rem 0; border-top: 1px solid var(--line); break-inside: avoid; }
-  .torque li:first-child { border-top: 0; }
-  .what { flex: 1 1 16rem; }
-  .what p { line-height: 1.3; }
-  .value { font-size: 3rem; line-height: 1; min-width: 9.5rem; text-align: right; }
-  .value small { font-size: 1.05rem; margin-left: 0.3rem; }
-  .second { color: var(--quiet); font-size: 2.1rem; }
-  .angle { font-size: 2.4rem; }
-  .none { font-size: 1.05rem; font-weight: 600; color: var(--stop); text-align: left; max-width: 16rem; line-height: 1.2; }
-  .snug { color: var(--good); }
-  .what .set { font-size: 1.05rem; margin: 0.2rem 0; }
-  .set strong { font-size: 1.3rem; }
-  .none-of, .late { color: var(--plan); }
-  .doubt { color: var(--doubt); font-weight: 600; }
-  figure { margin: 0; text-align: center; }
-  figcaption { font-size: 0.875rem; color: var(--quiet); max-width: 7rem; line-height: 1.2; }
-  .extension { display: flex; flex-wrap: wrap; gap: 0.5rem 0.9rem; align-items: center; border-top: 1px solid var(--line); padding-top: 0.75rem; }
-  .extension label { display: block; font-weight: 600; font-size: 1rem; }
-  .extension input { width: 6rem; min-height: 48px; font: inherit; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; }
-  @media (max-width: 40rem) { .value { font-size: 2.4rem; text-align: left; min-width: 0; } .second { font-size: 1.6rem; } }
-  @media print { .value { font-size: 3.4rem; } }
+  .torque li {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem 2rem;
+    align-items: center;
+    padding: 0.6rem 0;
+    border-top: 1px solid var(--line);
+    break-inside: avoid;
+  }
+  .torque li:first-child {
+    border-top: 0;
+  }
+  .what {
+    flex: 1 1 16rem;
+  }
+  .what p {
+    line-height: 1.3;
+  }
+  .value {
+    font-size: 3rem;
+    line-height: 1;
+    min-width: 9.5rem;
+    text-align: right;
+  }
+  .value small {
+    font-size: 1.05rem;
+    margin-left: 0.3rem;
+  }
+  .second {
+    color: var(--quiet);
+    font-size: 2.1rem;
+  }
+  .angle {
+    font-size: 2.4rem;
+  }
+  .none {
+    font-size: 1.05rem;
+    font-weight: 600;
+    color: var(--stop);
+    text-align: left;
+    max-width: 16rem;
+    line-height: 1.2;
+  }
+  .snug {
+    color: var(--good);
+  }
+  .what .set {
+    font-size: 1.05rem;
+    margin: 0.2rem 0;
+  }
+  .set strong {
+    font-size: 1.3rem;
+  }
+  .none-of,
+  .late {
+    color: var(--plan);
+  }
+  .doubt {
+    color: var(--doubt);
+    font-weight: 600;
+  }
+  figure {
+    margin: 0;
+    text-align: center;
+  }
+  figcaption {
+    font-size: 0.875rem;
+    color: var(--quiet);
+    max-width: 7rem;
+    line-height: 1.2;
+  }
+  .extension {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem 0.9rem;
+    align-items: center;
+    border-top: 1px solid var(--line);
+    padding-top: 0.75rem;
+  }
+  .extension label {
+    display: block;
+    font-weight: 600;
+    font-size: 1rem;
+  }
+  .extension input {
+    width: 6rem;
+    min-height: 48px;
+    font: inherit;
+    border: 1px solid var(--quiet);
+    background: var(--sheet);
+    color: var(--ink);
+    padding: 0 0.5rem;
+  }
+  @media (max-width: 40rem) {
+    .value {
+      font-size: 2.4rem;
+      text-align: left;
+      min-width: 0;
+    }
+    .second {
+      font-size: 1.6rem;
+    }
+  }
+  @media print {
+    .value {
+      font-size: 3.4rem;
+    }
+  }
 </style>

@@ -16,36 +16,132 @@
   const plan = $derived(job.plan!);
   const open = $derived(plan.readiness.filter((item) => item.blocks && !item.resolved).length);
   const orderBy = $derived(plan.parts.flatMap((line) => line.order_by ?? []).toSorted()[0]);
-  const PARTS = [["ready", "Ready?", JobReady], ["scope", "Scope", JobScope], ["parts", "Parts", JobParts], ["tools", "Tools and consumables", JobTools], ["torque", "Torque", JobTorque], ["steps", "Steps", JobSteps], ["money", "Fluid, time, money", JobMoney], ["sheet", "Sheet", JobSheet]] as const;
+  const PARTS = [
+    ["ready", "Ready?", JobReady],
+    ["scope", "Scope", JobScope],
+    ["parts", "Parts", JobParts],
+    ["tools", "Tools and consumables", JobTools],
+    ["torque", "Torque", JobTorque],
+    ["steps", "Steps", JobSteps],
+    ["money", "Fluid, time, money", JobMoney],
+    ["sheet", "Sheet", JobSheet],
+  ] as const;
   // A proposal has no sheet yet.
   const shown = $derived(PARTS.filter(([id]) => id !== "sheet" || plan.id !== null));
   const Shown = $derived((PARTS.find(([id]) => id === part) ?? PARTS[0])[2]);
 </script>
 
 <dl class="facts">
-  <div class:good={!open}><dt>Open items</dt><dd class="number">{open || "nothing"}</dd></div>
-  <div><dt>Time</dt><dd class="number">{plan.money.hours.said}</dd></div>
-  <div><dt>Cost{#if plan.money.shop !== null}<span class="quiet">, a shop {plan.money.shop_from === "estimate" ? "about " : ""}{money(plan.money.shop, plan.money.currency)}</span>{/if}</dt><dd class="number">{plan.money.total === 0 && plan.money.unpriced.length ? "no prices yet" : `${money(plan.money.total, plan.money.currency)}${plan.money.unpriced.length ? " +" : ""}`}</dd></div>
-  {#if orderBy}<div><dt>Order parts by</dt><dd class="number">{day(orderBy)}</dd></div>{/if}
+  <div class:good={!open}>
+    <dt>Open items</dt>
+    <dd class="number">{open || "nothing"}</dd>
+  </div>
+  <div>
+    <dt>Time</dt>
+    <dd class="number">{plan.money.hours.said}</dd>
+  </div>
+  <div>
+    <dt>
+      Cost{#if plan.money.shop !== null}<span class="quiet"
+          >, a shop {plan.money.shop_from === "estimate" ? "about " : ""}{money(
+            plan.money.shop,
+            plan.money.currency,
+          )}</span
+        >{/if}
+    </dt>
+    <dd class="number">
+      {plan.money.total === 0 && plan.money.unpriced.length
+        ? "no prices yet"
+        : `${money(plan.money.total, plan.money.currency)}${plan.money.unpriced.length ? " +" : ""}`}
+    </dd>
+  </div>
+  {#if orderBy}<div>
+      <dt>Order parts by</dt>
+      <dd class="number">{day(orderBy)}</dd>
+    </div>{/if}
 </dl>
 <nav class="parts no-print" aria-label="Parts of the job">
   {#each shown as [id, label] (id)}
-    <a href="{base}/{id}" aria-current={part === id ? "page" : undefined}>{label}{#if id === "ready" && open}<span class="badge">{open}</span>{/if}{#if id === "steps" && plan.steps}<span class="badge">{plan.ticked.length ? `${plan.ticked.length}/` : ""}{plan.steps.length}</span>{/if}</a>
+    <a href="{base}/{id}" aria-current={part === id ? "page" : undefined}
+      >{label}{#if id === "ready" && open}<span class="badge">{open}</span>{/if}{#if id === "steps" && plan.steps}<span
+          class="badge">{plan.ticked.length ? `${plan.ticked.length}/` : ""}{plan.steps.length}</span
+        >{/if}</a
+    >
   {/each}
 </nav>
 <div class="stack"><Shown {job} /></div>
 
 <style>
-  .facts { display: flex; flex-wrap: wrap; gap: 0.5rem 2.5rem; margin: 0; }
-  .facts div { border-left: 4px solid var(--line); padding-left: 0.75rem; }
-  .facts div:first-child { border-left-color: var(--plan); }
-  .facts .good:first-child { border-left-color: var(--good); }
-  dt { font-size: 0.9375rem; color: var(--quiet); }
-  dd { margin: 0; font-size: 1.6rem; line-height: 1.15; }
-  .parts { display: flex; flex-wrap: wrap; gap: 0 0.25rem; border-bottom: 2px solid var(--ink); }
-  .parts a { display: flex; align-items: center; color: var(--ink); text-decoration: none; padding: 0 0.8rem; min-height: 48px; box-sizing: border-box; border-radius: 0; }
-  .parts a:hover { text-decoration: underline; }
-  .parts a[aria-current] { background: var(--ink); color: var(--sheet); font-weight: 600; }
-  .badge { font-size: 0.8125rem; font-weight: 600; margin-left: 0.4rem; border: 1px solid currentColor; border-radius: 999px; padding: 0 0.4rem; }
-  @media (max-width: 40rem) { .parts { flex-wrap: nowrap; overflow-x: auto; } .parts a { white-space: nowrap; } .facts { gap: 0.5rem 1.25rem; } dd { font-size: 1.25rem; } }
+  .facts {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem 2.5rem;
+    margin: 0;
+  }
+  .facts div {
+    border-left: 4px solid var(--line);
+    padding-left: 0.75rem;
+  }
+  .facts div:first-child {
+    border-left-color: var(--plan);
+  }
+  .facts .good:first-child {
+    border-left-color: var(--good);
+  }
+  dt {
+    font-size: 0.9375rem;
+    color: var(--quiet);
+  }
+  dd {
+    margin: 0;
+    font-size: 1.6rem;
+    line-height: 1.15;
+  }
+  .parts {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 0.25rem;
+    border-bottom: 2px solid var(--ink);
+  }
+  .parts a {
+    display: flex;
+    align-items: center;
+    color: var(--ink);
+    text-decoration: none;
+    padding: 0 0.8rem;
+    min-height: 48px;
+    box-sizing: border-box;
+    border-radius: 0;
+  }
+  .parts a:hover {
+    text-decoration: underline;
+  }
+  .parts a[aria-current] {
+    background: var(--ink);
+    color: var(--sheet);
+    font-weight: 600;
+  }
+  .badge {
+    font-size: 0.8125rem;
+    font-weight: 600;
+    margin-left: 0.4rem;
+    border: 1px solid currentColor;
+    border-radius: 999px;
+    padding: 0 0.4rem;
+  }
+  @media (max-width: 40rem) {
+    .parts {
+      flex-wrap: nowrap;
+      overflow-x: auto;
+    }
+    .parts a {
+      white-space: nowrap;
+    }
+    .facts {
+      gap: 0.5rem 1.25rem;
+    }
+    dd {
+      font-size: 1.25rem;
+    }
+  }
 </style>

@@ -1,18 +1,19 @@
 <script lang="ts">
   import { Button, TextInput } from "carbon-components-svelte";
   import { push } from "svelte-spa-router";
-  import { api, Refusal, type Schemas } from "../../api/client";
+  import { api, type Schemas } from "../../api/client";
   import JobView from "./JobView.svelte";
   import Problem from "../../parts/Problem.svelte";
-  import { day, upperFirst } from "../../format/words";
+  import { day } from "../../format/words";
   import { JobPlanState } from "./jobPlan.svelte";
   import { Loader } from "../../parts/loader.svelte";
+  import { FormState } from "../../parts/formState.svelte";
 
   let { params }: { params: { id: string; part?: string } } = $props();
   const id = $derived(Number(params.id));
   const proposed = new Loader<{ job: JobPlanState; there: Schemas["JobOpen"] | null }>();
   let planned = $state("");
-  let fault = $state("");
+  const form = new FormState();
 
   $effect(() => {
     const axle = id;
@@ -26,12 +27,10 @@
 
   async function plan(event: SubmitEvent) {
     event.preventDefault();
-    try {
+    await form.act(async () => {
       const job = await api.planJob(id, planned || null);
       await push(`/jobs/${job.id}`);
-    } catch (error) {
-      fault = error instanceof Refusal ? (error.faults[0]?.message ?? error.message) : String(error);
-    }
+    });
   }
 </script>
 
@@ -47,12 +46,25 @@
         <p class="quiet"><a href="#/vehicles/{plan_.vehicle.id}">{plan_.vehicle.name}</a></p>
         <h1>A job, as proposed</h1>
         <p>{plan_.title}</p>
-        {#if there}<p role="status"><strong>This axle already has a job:</strong> {there.what}, {there.state === "started" ? "under way" : there.state}{there.planned_for ? `, ${day(there.planned_for)}` : ""}. Change that one, unless you really mean a second.</p>{/if}
+        {#if there}<p role="status">
+            <strong>This axle already has a job:</strong>
+            {there.what}, {there.state === "started" ? "under way" : there.state}{there.planned_for
+              ? `, ${day(there.planned_for)}`
+              : ""}. Change that one, unless you really mean a second.
+          </p>{/if}
       </div>
       <form class="row no-print" onsubmit={plan} novalidate>
-        <TextInput labelText="Day (may stay open)" type="date" bind:value={planned} invalid={!!fault} invalidText={upperFirst(fault)} />
+        <TextInput
+          labelText="Day (may stay open)"
+          type="date"
+          bind:value={planned}
+          invalid={!!form.refused}
+          invalidText={form.first}
+        />
         {#if there}<Button size="field" href="#/jobs/{there.id}">Open the job</Button>{/if}
-        <Button type="submit" size="field" kind={there ? "tertiary" : "primary"}>{there ? "Plan a second job" : "Plan this job"}</Button>
+        <Button type="submit" size="field" kind={there ? "tertiary" : "primary"}
+          >{there ? "Plan a second job" : "Plan this job"}</Button
+        >
       </form>
     </div>
     <JobView job={proposed.value.job} part={params.part ?? "scope"} base="#/axles/{id}/job-plan" />

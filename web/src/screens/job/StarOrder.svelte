@@ -9,7 +9,13 @@
   const path = $derived(order.map((nut, at) => `${at === 0 ? "M" : "L"}${place(nut).x} ${place(nut).y}`).join(""));
 </script>
 
-<svg viewBox="0 0 100 100" width="104" height="104" role="img" aria-label="Tighten in this order, counted round the circle: {order.join(', ')}">
+<svg
+  viewBox="0 0 100 100"
+  width="104"
+  height="104"
+  role="img"
+  aria-label="Tighten in this order, counted round the circle: {order.join(', ')}"
+>
   <circle cx="50" cy="50" r="48" class="rim" />
   <path d={path} />
   {#each order as nut (nut)}
@@ -19,8 +25,26 @@
 </svg>
 
 <style>
-  .rim { fill: none; stroke: var(--line); stroke-width: 1.5; }
-  path { fill: none; stroke: var(--gone); stroke-width: 1; }
-  .nut { fill: var(--sheet); stroke: var(--ink); stroke-width: 1.5; }
-  text { text-anchor: middle; font: 600 13px "Barlow Semi Condensed", sans-serif; fill: var(--ink); }
+  .rim {
+    fill: none;
+    stroke: var(--line);
+    stroke-width: 1.5;
+  }
+  path {
+    fill: none;
+    stroke: var(--gone);
+    stroke-width: 1;
+  }
+  .nut {
+    fill: var(--sheet);
+    stroke: var(--ink);
+    stroke-width: 1.5;
+  }
+  text {
+    text-anchor: middle;
+    font:
+      600 13px "Barlow Semi Condensed",
+      sans-serif;
+    fill: var(--ink);
+  }
 </style>

@@ -1,7 +1,6 @@
 <script lang="ts">
   import { Button } from "carbon-components-svelte";
   import type { Schemas } from "../../api/client";
-  import { upperFirst } from "../../format/words";
   import type { JobPlanState } from "./jobPlan.svelte";
 
   /** A part, consumable or tool of the owner's own. */
@@ -15,9 +14,32 @@
   }
   let { job, about, measured = false, compounds = false, known = null, done }: Props = $props();
   // svelte-ignore state_referenced_locally
-  let typed = $state({ name: known?.name ?? "", number: known?.number ?? "", supplier: known?.supplier ?? "", price: known?.price ?? "", lead: known?.lead_days?.toString() ?? "", on_shelf: known?.on_shelf ?? "", compound: known?.compound ?? "", thickness: known?.thickness ?? "", diameter: known?.diameter ?? "", unit: known?.unit ?? "mm" });
+  let typed = $state({
+    name: known?.name ?? "",
+    number: known?.number ?? "",
+    supplier: known?.supplier ?? "",
+    price: known?.price ?? "",
+    lead: known?.lead_days?.toString() ?? "",
+    on_shelf: known?.on_shelf ?? "",
+    compound: known?.compound ?? "",
+    thickness: known?.thickness ?? "",
+    diameter: known?.diameter ?? "",
+    unit: known?.unit ?? "mm",
+  });
   let leadFault = $state("");
-  const fields = $derived([["number", "Its number", ""], ["supplier", "Where from", ""], ["price", `Price each (${job.plan!.money.currency})`, "decimal"], ["lead", "Days to get it", "numeric"], ["on_shelf", "On the shelf", "decimal"], ...(measured ? [["thickness", `Thickness (${typed.unit})`, "decimal"], ["diameter", `Diameter (${typed.unit})`, "decimal"]] : [])] as [keyof typeof typed, string, "decimal" | "numeric" | ""][]);
+  const fields = $derived([
+    ["number", "Its number", ""],
+    ["supplier", "Where from", ""],
+    ["price", `Price each (${job.plan!.money.currency})`, "decimal"],
+    ["lead", "Days to get it", "numeric"],
+    ["on_shelf", "On the shelf", "decimal"],
+    ...(measured
+      ? [
+          ["thickness", `Thickness (${typed.unit})`, "decimal"],
+          ["diameter", `Diameter (${typed.unit})`, "decimal"],
+        ]
+      : []),
+  ] as [keyof typeof typed, string, "decimal" | "numeric" | ""][]);
   const server: Partial<Record<keyof typeof typed, string>> = { lead: "lead_days" };
   const fault = (key: keyof typeof typed) => (key === "lead" && leadFault) || job.fault(server[key] ?? key);
   const id = $derived(`${about.item}-${about.axle ?? "any"}-${known?.id ?? "new"}`.replace(/\W/g, "-"));
@@ -27,36 +49,96 @@
     const { lead, ...texts } = typed;
     leadFault = lead.trim() && !/^\d{1,4}$/.test(lead.trim()) ? "Enter a whole number of days." : "";
     if (leadFault) return;
-    const entered = { ...Object.fromEntries(Object.entries(texts).map(([key, value]) => [key, value.trim() || null])), name: typed.name, lead_days: lead.trim() ? Number(lead) : null };
+    const entered = {
+      ...Object.fromEntries(Object.entries(texts).map(([key, value]) => [key, value.trim() || null])),
+      name: typed.name,
+      lead_days: lead.trim() ? Number(lead) : null,
+    };
     if (await (known ? job.restock(known.id, entered) : job.stock({ ...about, ...entered }))) done();
   }
 </script>
 
 <form onsubmit={keep} novalidate>
-  <div class="field wide"><label for="{id}-name">What it is called</label><input id="{id}-name" maxlength="120" autocomplete="off" bind:value={typed.name} aria-invalid={!!job.fault("name")} />{#if job.fault("name")}<span class="fault" role="alert">{upperFirst(job.fault("name"))}</span>{/if}</div>
+  <div class="field wide">
+    <label for="{id}-name">What it is called</label><input
+      id="{id}-name"
+      maxlength="120"
+      autocomplete="off"
+      bind:value={typed.name}
+      aria-invalid={!!job.fault("name")}
+    />{#if job.fault("name")}<span class="fault" role="alert">{job.fault("name")}</span>{/if}
+  </div>
   {#each fields as [key, label, mode] (key)}
     <div class="field">
       <label for="{id}-{key}">{label}</label>
-      <input id="{id}-{key}" inputmode={mode || "text"} autocomplete="off" bind:value={typed[key]} aria-invalid={!!fault(key)} />
-      {#if fault(key)}<span class="fault" role="alert">{upperFirst(fault(key))}</span>{/if}
+      <input
+        id="{id}-{key}"
+        inputmode={mode || "text"}
+        autocomplete="off"
+        bind:value={typed[key]}
+        aria-invalid={!!fault(key)}
+      />
+      {#if fault(key)}<span class="fault" role="alert">{fault(key)}</span>{/if}
     </div>
   {/each}
   {#if compounds}
-    <div class="field"><label for="{id}-compound">Against what is on</label>
-      <select id="{id}-compound" bind:value={typed.compound}><option value="">the same kind</option><option value="harder">harder, lasts longer</option><option value="softer">softer, bites more</option></select></div>
+    <div class="field">
+      <label for="{id}-compound">Against what is on</label>
+      <select id="{id}-compound" bind:value={typed.compound}
+        ><option value="">the same kind</option><option value="harder">harder, lasts longer</option><option
+          value="softer">softer, bites more</option
+        ></select
+      >
+    </div>
   {/if}
-  {#if job.fault("item") || job.fault("kind") || job.fault("axle")}<p class="fault" role="alert">{job.refused?.message}</p>{/if}
-  <div class="row"><Button type="submit" size="field">Save</Button><Button size="field" kind="ghost" on:click={done}>Cancel</Button></div>
+  {#if job.fault("item") || job.fault("kind") || job.fault("axle")}<p class="fault" role="alert">
+      {job.refused?.message}
+    </p>{/if}
+  <div class="row">
+    <Button type="submit" size="field">Save</Button><Button size="field" kind="ghost" on:click={done}>Cancel</Button>
+  </div>
 </form>
 
 <style>
-  form { display: flex; flex-wrap: wrap; gap: 0.75rem; align-items: end; padding: 0.75rem 0; }
-  .field { display: grid; gap: 0.25rem; }
-  label { font-weight: 600; font-size: 0.9688rem; line-height: 1.3; }
-  input, select { font: inherit; font-size: 1.05rem; min-height: 48px; width: 8.5rem; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; box-sizing: border-box; }
-  select { width: 12rem; }
-  .wide { flex: 1 1 100%; }
-  .wide input { width: min(24rem, 100%); }
-  input[aria-invalid="true"] { border-color: var(--stop); box-shadow: 0 0 0 1px var(--stop); }
-  .fault { color: var(--stop); font-size: 0.9375rem; max-width: 12rem; }
+  form {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.75rem;
+    align-items: end;
+    padding: 0.75rem 0;
+  }
+  .field {
+    display: grid;
+    gap: 0.25rem;
+  }
+  label {
+    font-weight: 600;
+    font-size: 0.9688rem;
+    line-height: 1.3;
+  }
+  input,
+  select {
+    font: inherit;
+    font-size: 1.05rem;
+    min-height: 48px;
+    width: 8.5rem;
+    border: 1px solid var(--quiet);
+    background: var(--sheet);
+    color: var(--ink);
+    padding: 0 0.5rem;
+    box-sizing: border-box;
+  }
+  select {
+    width: 12rem;
+  }
+  .wide {
+    flex: 1 1 100%;
+  }
+  .wide input {
+    width: min(24rem, 100%);
+  }
+  input[aria-invalid="true"] {
+    border-color: var(--stop);
+    box-shadow: 0 0 0 1px var(--stop);
+  }
 </style>

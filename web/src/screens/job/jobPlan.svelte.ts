@@ -1,4 +1,5 @@
-import { api, Refusal, type Schemas } from "../../api/client";
+import { api, type Refusal, type Schemas } from "../../api/client";
+import { FormState } from "../../parts/formState.svelte";
 import { outbox } from "../../parts/outbox.svelte";
 
 type Plan = Schemas["JobPlan"];
@@ -6,8 +7,9 @@ type Plan = Schemas["JobPlan"];
 /** A job on screen: every action answers with the whole plan; what was refused stays to be read. */
 export class JobPlanState {
   plan = $state.raw<Plan | null>(null);
-  refused = $state.raw<Refusal | null>(null);
-  busy = $state(false);
+  readonly form = new FormState();
+  fault = this.form.fault;
+  code = this.form.code;
 
   constructor(plan: Plan) {
     this.plan = plan;
@@ -20,26 +22,15 @@ export class JobPlanState {
   get open(): boolean {
     return this.plan!.id !== null && !["finished", "dropped"].includes(this.plan!.state);
   }
-
-  #found = (field: string) => this.refused?.faults.find((each) => each.field === field || each.field.startsWith(`${field}.`));
-  fault = (field: string): string => this.#found(field)?.message ?? "";
-  code = (field: string): string => this.#found(field)?.code ?? "";
+  get busy(): boolean {
+    return this.form.busy;
+  }
+  get refused(): Refusal | null {
+    return this.form.refused;
+  }
 
   /** True when it was taken. */
-  async act(action: () => Promise<Plan>): Promise<boolean> {
-    this.busy = true;
-    try {
-      this.plan = await action();
-      this.refused = null;
-      return true;
-    } catch (error) {
-      if (!(error instanceof Refusal)) throw error;
-      this.refused = error;
-      return false;
-    } finally {
-      this.busy = false;
-    }
-  }
+  act = (action: () => Promise<Plan>): Promise<boolean> => this.form.act(async () => (this.plan = await action()));
 
   change = (change: Schemas["JobChange"]) => this.act(() => api.changeJob(this.id, change));
   resolve = (item: string, done: boolean) => this.act(() => api.resolve(this.id, item, done));
@@ -50,7 +41,7 @@ export class JobPlanState {
   tick = (step: string, done: boolean) => outbox.add({ job: this.id, step, done });
   /** A tick has been answered: what it changes is changed, and where readings stop the job, all of it is read anew. */
   answered = (progress: Schemas["JobProgress"] | null, refusal: Refusal | null): void => {
-    this.refused = refusal;
+    this.form.refused = refusal;
     if (!progress || !this.plan || progress.id !== this.plan.id) return;
     this.plan = withProgress(this.plan, progress);
     if (progress.halted !== this.plan.halts.length > 0) void this.act(() => api.job(progress.id));
@@ -63,19 +54,34 @@ export class JobPlanState {
 
   /** Adds a part, consumable or tool of the owner's own, then reads the plan anew. */
   stock = (supply: Schemas["NewSupply"]) => this.act(() => api.addSupply(supply).then(() => api.job(this.id)));
-  restock = (id: number, change: Schemas["SupplyChange"]) => this.act(() => api.changeSupply(id, change).then(() => api.job(this.id)));
+  restock = (id: number, change: Schemas["SupplyChange"]) =>
+    this.act(() => api.changeSupply(id, change).then(() => api.job(this.id)));
   own = (tool: string, owned: boolean) => this.act(() => api.ownTool(tool, owned).then(() => api.job(this.id)));
 
-  scope = (axles: Record<string, string[]>, reasons: Record<string, string>) => this.act(() => api.scopeJob(this.id, { axles, reasons }));
+  scope = (axles: Record<string, string[]>, reasons: Record<string, string>) =>
+    this.act(() => api.scopeJob(this.id, { axles, reasons }));
 }
 
 /** The plan with what a tick changes of it. */
 export function withProgress(plan: Plan, progress: Schemas["JobProgress"]): Plan {
-  const steps = plan.steps?.map((step) => ({ ...step, waits_for: progress.waits_for[step.key] ?? [], otherwise: progress.otherwise[step.key] ?? null })) ?? null;
+  const steps =
+    plan.steps?.map((step) => ({
+      ...step,
+      waits_for: progress.waits_for[step.key] ?? [],
+      otherwise: progress.otherwise[step.key] ?? null,
+    })) ?? null;
   return { ...plan, state: progress.state, ticked: progress.ticked, steps };
 }
 
 /** What is chosen on every axle, as the scope is sent. */
 export function chosenWorks(plan: Plan): Record<string, string[]> {
-  return Object.fromEntries(plan.scope.axles.map((axle) => [axle.id, [...axle.works.filter((work) => work.chosen).map((work) => work.id), ...(axle.included && axle.rotors.chosen !== "stay" ? [`rotors_${axle.rotors.chosen}`] : [])]]));
+  return Object.fromEntries(
+    plan.scope.axles.map((axle) => [
+      axle.id,
+      [
+        ...axle.works.filter((work) => work.chosen).map((work) => work.id),
+        ...(axle.included && axle.rotors.chosen !== "stay" ? [`rotors_${axle.rotors.chosen}`] : []),
+      ],
+    ]),
+  );
 }

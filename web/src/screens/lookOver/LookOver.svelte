@@ -1,10 +1,12 @@
 <script lang="ts">
   import { Button, InlineNotification } from "carbon-components-svelte";
-  import { api, Refusal, type Schemas } from "../../api/client";
+  import { api, type Schemas } from "../../api/client";
   import Problem from "../../parts/Problem.svelte";
   import { focusOn } from "../../parts/focus";
   import { asRead, day, upperFirst } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
+  import { FormState } from "../../parts/formState.svelte";
+  import Fault from "../../parts/Fault.svelte";
 
   let { params }: { params: { id: string } } = $props();
   const id = $derived(Number(params.id));
@@ -24,39 +26,69 @@
   let date = $state("");
   let odometer = $state("");
   let reason = $state("");
-  let refused = $state<Refusal | null>(null);
-  const fault = (field: string) => refused?.faults.find((each) => each.field === field)?.message ?? "";
-  const other = $derived(refused?.faults.find((each) => !["value", "upper", "unit", "reason", "date", "odometer.value"].includes(each.field))?.message ?? "");
+  const form = new FormState();
+  const fault = form.fault;
+  const other = $derived(
+    form.refused?.faults.find(
+      (each) => !["value", "upper", "unit", "reason", "date", "odometer.value"].includes(each.field),
+    )?.message ?? "",
+  );
 
   function correct(reading: Reading) {
-    [open, value, upper, unit, reason, refused] = [reading.id, reading.value ?? "", reading.upper ?? "", reading.unit ?? "mm", "", null];
+    [open, value, upper, unit, reason] = [
+      reading.id,
+      reading.value ?? "",
+      reading.upper ?? "",
+      reading.unit ?? "mm",
+      "",
+    ];
+    form.clear();
   }
 
   function correctItself(of: Schemas["LoggedLookOver"]) {
-    [open, date, odometer, reason, refused] = ["itself", of.date, of.odometer.value, "", null];
+    [open, date, odometer, reason] = ["itself", of.date, of.odometer.value, ""];
+    form.clear();
   }
 
   async function send(correction: Schemas["Correction"]) {
-    try {
+    await form.act(async () => {
       loaded.value = await api.correct(id, correction);
-      [open, openMark, refused] = [null, null, null];
-    } catch (error) {
-      if (!(error instanceof Refusal)) throw error;
-      refused = error;
-    }
+      [open, openMark] = [null, null];
+    });
   }
 
   type Mark = Schemas["LoggedMark"];
   let openMark = $state<number | null>(null);
   let markId = $state("");
   function changeMark(mark: Mark) {
-    [openMark, markId, reason, refused] = [mark.id, mark.mark_id ?? mark.entered, "", null];
+    [openMark, markId, reason] = [mark.id, mark.mark_id ?? mark.entered, ""];
+    form.clear();
   }
-  const keepMark = (mark: Mark) => send({ condition: mark.id, reason, ...(mark.choices.length ? { mark: markId } : { value: markId.trim() }) });
+  const keepMark = (mark: Mark) =>
+    send({ condition: mark.id, reason, ...(mark.choices.length ? { mark: markId } : { value: markId.trim() }) });
 
-  const keepReading = (reading: Reading) => send({ reading: reading.id, reason, ...(value.trim() === reading.value ? {} : { value: value.trim() }), ...(upper.trim() && upper.trim() !== reading.upper ? { upper: upper.trim() } : {}), ...(unit === reading.unit ? {} : { unit }) });
-  const keepItself = (of: Schemas["LoggedLookOver"]) => send({ reason, ...(date === of.date ? {} : { date }), ...(odometer.trim() === of.odometer.value ? {} : { odometer: { value: odometer.trim(), unit: of.odometer.unit } }) });
-  const figure = (reading: Reading) => (reading.value === null ? reading.event : [reading.value, reading.upper && `to ${reading.upper}`, reading.unit, reading.overall && "with plate"].filter(Boolean).join(" "));
+  const keepReading = (reading: Reading) =>
+    send({
+      reading: reading.id,
+      reason,
+      ...(value.trim() === reading.value ? {} : { value: value.trim() }),
+      ...(upper.trim() && upper.trim() !== reading.upper ? { upper: upper.trim() } : {}),
+      ...(unit === reading.unit ? {} : { unit }),
+    });
+  const keepItself = (of: Schemas["LoggedLookOver"]) =>
+    send({
+      reason,
+      ...(date === of.date ? {} : { date }),
+      ...(odometer.trim() === of.odometer.value
+        ? {}
+        : { odometer: { value: odometer.trim(), unit: of.odometer.unit } }),
+    });
+  const figure = (reading: Reading) =>
+    reading.value === null
+      ? reading.event
+      : [reading.value, reading.upper && `to ${reading.upper}`, reading.unit, reading.overall && "with plate"]
+          .filter(Boolean)
+          .join(" ");
 </script>
 
 <svelte:head><title>Look-over - Graver</title></svelte:head>
@@ -65,12 +97,23 @@
   <div class="stack">
     <div>
       <p class="quiet"><a href="#/vehicles/{lookOver.vehicle_id}">{lookOver.vehicle_name}</a></p>
-      <h1 class:void={lookOver.void}>{day(lookOver.date)}, {asRead(lookOver.odometer.value)} {lookOver.odometer.unit}</h1>
+      <h1 class:void={lookOver.void}>
+        {day(lookOver.date)}, {asRead(lookOver.odometer.value)}
+        {lookOver.odometer.unit}
+      </h1>
       {#if lookOver.note}<p>{lookOver.note}</p>{/if}
       {#if lookOver.imported}<p class="quiet">Imported from a file.</p>{/if}
     </div>
-    {#if lookOver.void}<InlineNotification kind="warning" lowContrast hideCloseButton title="Struck out" subtitle="nothing of it counts; it stays on file." />{/if}
-    {#each lookOver.corrections as correction (correction)}<p class="history">{day(correction.date)}: {correction.change}. {correction.reason}</p>{/each}
+    {#if lookOver.void}<InlineNotification
+        kind="warning"
+        lowContrast
+        hideCloseButton
+        title="Struck out"
+        subtitle="nothing of it counts; it stays on file."
+      />{/if}
+    {#each lookOver.corrections as correction (correction)}<p class="history">
+        {day(correction.date)}: {correction.change}. {correction.reason}
+      </p>{/each}
 
     {#if lookOver.readings.length}
       <section class="sheet">
@@ -81,25 +124,78 @@
               <div class="line">
                 <span class="what">{upperFirst(reading.label)}</span>
                 <span class="number figure">{figure(reading)}</span>
-                <span class="quiet">{reading.method_label ?? ""}{reading.kept ? ", marked doubtful" : ""}{reading.simulated ? ", simulated" : ""}{reading.void ? ", struck out" : ""}</span>
-                {#if open !== reading.id}<Button size="small" kind="ghost" aria-label="Change {reading.label}" on:click={() => correct(reading)}>Change</Button>{/if}
+                <span class="quiet"
+                  >{reading.method_label ?? ""}{reading.kept ? ", marked doubtful" : ""}{reading.simulated
+                    ? ", simulated"
+                    : ""}{reading.void ? ", struck out" : ""}</span
+                >
+                {#if open !== reading.id}<Button
+                    size="small"
+                    kind="ghost"
+                    aria-label="Change {reading.label}"
+                    on:click={() => correct(reading)}>Change</Button
+                  >{/if}
               </div>
-              {#each reading.doubts as doubt (doubt)}<p class="history doubt">{doubt.value}: {doubt.question} <strong>{doubt.answer}.</strong></p>{/each}
-              {#each reading.corrections as correction (correction)}<p class="history">{day(correction.date)}: {correction.change}{reading.entered && !correction.change.includes("struck") ? ` (entered as ${reading.entered})` : ""}. {correction.reason}</p>{/each}
+              {#each reading.doubts as doubt (doubt)}<p class="history doubt">
+                  {doubt.value}: {doubt.question} <strong>{doubt.answer}.</strong>
+                </p>{/each}
+              {#each reading.corrections as correction (correction)}<p class="history">
+                  {day(correction.date)}: {correction.change}{reading.entered && !correction.change.includes("struck")
+                    ? ` (entered as ${reading.entered})`
+                    : ""}. {correction.reason}
+                </p>{/each}
               {#if open === reading.id}
                 <form class="correct" onsubmit={(event) => (event.preventDefault(), keepReading(reading))} novalidate>
                   {#if reading.value !== null && !reading.void}
-                    <div class="field"><label for="value">Value</label><input id="value" inputmode="decimal" autocomplete="off" bind:value aria-invalid={!!fault("value")} /></div>
-                    {#if reading.upper !== null}<div class="field"><label for="upper">Does not go</label><input id="upper" inputmode="decimal" autocomplete="off" bind:value={upper} aria-invalid={!!fault("upper")} /></div>{/if}
-                    <div class="field"><label for="unit">Unit</label><select id="unit" bind:value={unit}>{#each reading.method === "percent" ? ["percent", "share"] : ["mm", "in", "32nd", "thou", "100th"] as each (each)}<option value={each}>{each}</option>{/each}</select></div>
+                    <div class="field">
+                      <label for="value">Value</label><input
+                        id="value"
+                        inputmode="decimal"
+                        autocomplete="off"
+                        bind:value
+                        aria-invalid={!!fault("value")}
+                      />
+                    </div>
+                    {#if reading.upper !== null}<div class="field">
+                        <label for="upper">Does not go</label><input
+                          id="upper"
+                          inputmode="decimal"
+                          autocomplete="off"
+                          bind:value={upper}
+                          aria-invalid={!!fault("upper")}
+                        />
+                      </div>{/if}
+                    <div class="field">
+                      <label for="unit">Unit</label><select id="unit" bind:value={unit}
+                        >{#each reading.method === "percent" ? ["percent", "share"] : ["mm", "in", "32nd", "thou", "100th"] as each (each)}<option
+                            value={each}>{each}</option
+                          >{/each}</select
+                      >
+                    </div>
                   {/if}
-                  <div class="field wide"><label for="reason">Reason</label><input id="reason" class="text" autocomplete="off" maxlength="400" bind:value={reason} aria-invalid={!!fault("reason")} /></div>
+                  <div class="field wide">
+                    <label for="reason">Reason</label><input
+                      id="reason"
+                      class="text"
+                      autocomplete="off"
+                      maxlength="400"
+                      bind:value={reason}
+                      aria-invalid={!!fault("reason")}
+                    />
+                  </div>
                   <div class="row">
                     {#if reading.value !== null && !reading.void}<Button size="field" type="submit">Save</Button>{/if}
-                    <Button size="field" kind="danger-tertiary" on:click={() => send({ reading: reading.id, reason, void: !reading.void })}>{reading.void ? "Restore" : "Strike it out"}</Button>
+                    <Button
+                      size="field"
+                      kind="danger-tertiary"
+                      on:click={() => send({ reading: reading.id, reason, void: !reading.void })}
+                      >{reading.void ? "Restore" : "Strike it out"}</Button
+                    >
                     <Button size="field" kind="ghost" on:click={() => (open = null)}>Cancel</Button>
                   </div>
-                  {#if refused}<p class="fault" role="alert">{upperFirst(fault("value") || fault("upper") || fault("unit") || fault("reason") || other || refused.message)}</p>{/if}
+                  <Fault
+                    text={fault("value") || fault("upper") || fault("unit") || fault("reason") || other || form.first}
+                  />
                 </form>
               {/if}
             </li>
@@ -113,22 +209,65 @@
         <ul class="plain-list marks">
           {#each lookOver.marks as mark (mark.id)}
             <li class={mark.severity} class:void={mark.void}>
-              <div class="row"><span><span class="quiet">{upperFirst(mark.place || "vehicle")}:</span> {mark.item.toLowerCase()} <strong>{mark.mark}</strong>{mark.simulated ? ", simulated" : ""}{mark.void ? ", struck out" : ""}</span>
-                {#if openMark !== mark.id}<Button size="small" kind="ghost" aria-label="Change the mark {mark.place} {mark.item.toLowerCase()}" on:click={() => changeMark(mark)}>Change</Button>{/if}</div>
-              {#each mark.corrections as correction (correction)}<p class="history">{day(correction.date)}: {correction.change.includes("struck") || correction.change.includes("back in") ? correction.change : `was ${mark.entered}`}. {correction.reason}</p>{/each}
+              <div class="row">
+                <span
+                  ><span class="quiet">{upperFirst(mark.place || "vehicle")}:</span>
+                  {mark.item.toLowerCase()} <strong>{mark.mark}</strong>{mark.simulated ? ", simulated" : ""}{mark.void
+                    ? ", struck out"
+                    : ""}</span
+                >
+                {#if openMark !== mark.id}<Button
+                    size="small"
+                    kind="ghost"
+                    aria-label="Change the mark {mark.place} {mark.item.toLowerCase()}"
+                    on:click={() => changeMark(mark)}>Change</Button
+                  >{/if}
+              </div>
+              {#each mark.corrections as correction (correction)}<p class="history">
+                  {day(correction.date)}: {correction.change.includes("struck") || correction.change.includes("back in")
+                    ? correction.change
+                    : `was ${mark.entered}`}. {correction.reason}
+                </p>{/each}
               {#if openMark === mark.id}
                 <form class="correct" onsubmit={(event) => (event.preventDefault(), keepMark(mark))} novalidate>
                   {#if !mark.void}
-                    {#if mark.choices.length}<div class="field"><label for="mark">What it is</label><select id="mark" bind:value={markId}>{#each mark.choices as choice (choice.id)}<option value={choice.id}>{choice.label}</option>{/each}</select></div>
-                    {:else}<div class="field"><label for="mark">Value</label><input id="mark" use:focusOn inputmode="decimal" autocomplete="off" bind:value={markId} /></div>{/if}
+                    {#if mark.choices.length}<div class="field">
+                        <label for="mark">What it is</label><select id="mark" bind:value={markId}
+                          >{#each mark.choices as choice (choice.id)}<option value={choice.id}>{choice.label}</option
+                            >{/each}</select
+                        >
+                      </div>
+                    {:else}<div class="field">
+                        <label for="mark">Value</label><input
+                          id="mark"
+                          use:focusOn
+                          inputmode="decimal"
+                          autocomplete="off"
+                          bind:value={markId}
+                        />
+                      </div>{/if}
                   {/if}
-                  <div class="field wide"><label for="mark-reason">Reason</label><input id="mark-reason" class="text" autocomplete="off" maxlength="400" bind:value={reason} aria-invalid={!!fault("reason")} /></div>
+                  <div class="field wide">
+                    <label for="mark-reason">Reason</label><input
+                      id="mark-reason"
+                      class="text"
+                      autocomplete="off"
+                      maxlength="400"
+                      bind:value={reason}
+                      aria-invalid={!!fault("reason")}
+                    />
+                  </div>
                   <div class="row">
                     {#if !mark.void}<Button size="field" type="submit">Save</Button>{/if}
-                    <Button size="field" kind="danger-tertiary" on:click={() => send({ condition: mark.id, reason, void: !mark.void })}>{mark.void ? "Restore" : "Strike it out"}</Button>
+                    <Button
+                      size="field"
+                      kind="danger-tertiary"
+                      on:click={() => send({ condition: mark.id, reason, void: !mark.void })}
+                      >{mark.void ? "Restore" : "Strike it out"}</Button
+                    >
                     <Button size="field" kind="ghost" on:click={() => (openMark = null)}>Cancel</Button>
                   </div>
-                  {#if refused}<p class="fault" role="alert">{upperFirst(refused.faults[0]?.message ?? refused.message)}</p>{/if}
+                  <Fault text={form.first} />
                 </form>
               {/if}
             </li>
@@ -139,41 +278,139 @@
     {#if open === "itself"}
       <form class="sheet correct" onsubmit={(event) => (event.preventDefault(), keepItself(lookOver))} novalidate>
         {#if !lookOver.void}
-          <div class="field"><label for="date">Day</label><input id="date" type="date" class="text" bind:value={date} aria-invalid={!!fault("date")} /></div>
-          <div class="field"><label for="odometer">Odometer ({lookOver.odometer.unit})</label><input id="odometer" inputmode="decimal" bind:value={odometer} aria-invalid={!!fault("odometer.value")} /></div>
+          <div class="field">
+            <label for="date">Day</label><input
+              id="date"
+              type="date"
+              class="text"
+              bind:value={date}
+              aria-invalid={!!fault("date")}
+            />
+          </div>
+          <div class="field">
+            <label for="odometer">Odometer ({lookOver.odometer.unit})</label><input
+              id="odometer"
+              inputmode="decimal"
+              bind:value={odometer}
+              aria-invalid={!!fault("odometer.value")}
+            />
+          </div>
         {/if}
-        <div class="field wide"><label for="reason">Reason</label><input id="reason" class="text" autocomplete="off" maxlength="400" bind:value={reason} aria-invalid={!!fault("reason")} /></div>
+        <div class="field wide">
+          <label for="reason">Reason</label><input
+            id="reason"
+            class="text"
+            autocomplete="off"
+            maxlength="400"
+            bind:value={reason}
+            aria-invalid={!!fault("reason")}
+          />
+        </div>
         <div class="row">
           {#if !lookOver.void}<Button size="field" type="submit">Save</Button>{/if}
-          <Button size="field" kind="danger-tertiary" on:click={() => send({ reason, void: !lookOver.void })}>{lookOver.void ? "Restore" : "Strike the whole look-over out"}</Button>
+          <Button size="field" kind="danger-tertiary" on:click={() => send({ reason, void: !lookOver.void })}
+            >{lookOver.void ? "Restore" : "Strike the whole look-over out"}</Button
+          >
           <Button size="field" kind="ghost" on:click={() => (open = null)}>Cancel</Button>
         </div>
-        {#if refused}<p class="fault" role="alert">{upperFirst(fault("date") || fault("odometer.value") || fault("reason") || other || refused.message)}</p>{/if}
+        <Fault text={fault("date") || fault("odometer.value") || fault("reason") || other || form.first} />
       </form>
     {:else}
-      <div><Button kind="ghost" size="small" style="max-width: none" on:click={() => correctItself(lookOver)}>{lookOver.void ? "Restore this look-over" : "Change the day or the odometer, or strike it out"}</Button></div>
+      <div>
+        <Button kind="ghost" size="small" style="max-width: none" on:click={() => correctItself(lookOver)}
+          >{lookOver.void ? "Restore this look-over" : "Change the day or the odometer, or strike it out"}</Button
+        >
+      </div>
     {/if}
   </div>
 {/if}
 
 <style>
-  .readings { display: grid; }
-  .readings li { border-top: 1px solid var(--line); padding: 0.35rem 0; }
-  .line { display: grid; grid-template-columns: 15rem 11rem 1fr auto; gap: 0.25rem 1rem; align-items: center; }
-  .what { font-weight: 600; }
-  .figure { font-size: 1.4rem; }
-  .void .figure, h1.void { text-decoration: line-through; text-decoration-thickness: 2px; color: var(--quiet); }
-  .history { color: var(--quiet); font-size: 0.9375rem; padding-left: 0.75rem; border-left: 3px solid var(--line); }
-  .doubt { border-left-color: var(--doubt); }
-  .correct { display: flex; flex-wrap: wrap; gap: 0.75rem; align-items: end; padding: 0.6rem 0.75rem; }
-  .field label { display: block; font-weight: 600; }
-  .field input, .field select { font: 600 1.25rem/1 "Barlow Semi Condensed", sans-serif; min-height: 48px; width: 8rem; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; box-sizing: border-box; color-scheme: inherit; }
-  .wide { flex: 1 1 16rem; }
-  .field .text { font: inherit; font-size: 1.05rem; width: 100%; }
-  .field input[aria-invalid="true"] { border-color: var(--stop); box-shadow: 0 0 0 1px var(--stop); }
-  .fault { color: var(--stop); flex-basis: 100%; }
-  .marks { display: grid; grid-template-columns: repeat(auto-fill, minmax(20rem, 1fr)); gap: 0.25rem 1rem; }
-  .marks .stop strong { color: var(--stop); }
-  .marks .plan strong { color: var(--plan); }
-  @media (max-width: 46rem) { .line { grid-template-columns: 1fr auto; } }
+  .readings {
+    display: grid;
+  }
+  .readings li {
+    border-top: 1px solid var(--line);
+    padding: 0.35rem 0;
+  }
+  .line {
+    display: grid;
+    grid-template-columns: 15rem 11rem 1fr auto;
+    gap: 0.25rem 1rem;
+    align-items: center;
+  }
+  .what {
+    font-weight: 600;
+  }
+  .figure {
+    font-size: 1.4rem;
+  }
+  .void .figure,
+  h1.void {
+    text-decoration: line-through;
+    text-decoration-thickness: 2px;
+    color: var(--quiet);
+  }
+  .history {
+    color: var(--quiet);
+    font-size: 0.9375rem;
+    padding-left: 0.75rem;
+    border-left: 3px solid var(--line);
+  }
+  .doubt {
+    border-left-color: var(--doubt);
+  }
+  .correct {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.75rem;
+    align-items: end;
+    padding: 0.6rem 0.75rem;
+  }
+  .field label {
+    display: block;
+    font-weight: 600;
+  }
+  .field input,
+  .field select {
+    font:
+      600 1.25rem/1 "Barlow Semi Condensed",
+      sans-serif;
+    min-height: 48px;
+    width: 8rem;
+    border: 1px solid var(--quiet);
+    background: var(--sheet);
+    color: var(--ink);
+    padding: 0 0.5rem;
+    box-sizing: border-box;
+    color-scheme: inherit;
+  }
+  .wide {
+    flex: 1 1 16rem;
+  }
+  .field .text {
+    font: inherit;
+    font-size: 1.05rem;
+    width: 100%;
+  }
+  .field input[aria-invalid="true"] {
+    border-color: var(--stop);
+    box-shadow: 0 0 0 1px var(--stop);
+  }
+  .marks {
+    display: grid;
+    grid-template-columns: repeat(auto-fill, minmax(20rem, 1fr));
+    gap: 0.25rem 1rem;
+  }
+  .marks .stop strong {
+    color: var(--stop);
+  }
+  .marks .plan strong {
+    color: var(--plan);
+  }
+  @media (max-width: 46rem) {
+    .line {
+      grid-template-columns: 1fr auto;
+    }
+  }
 </style>

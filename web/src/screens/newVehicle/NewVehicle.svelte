@@ -11,13 +11,20 @@
   let frontDiscs = $state("2");
   let error = $state<unknown>(null);
   let busy = $state(false);
-  const nameFault = $derived(error instanceof Refusal ? error.faults.find((fault) => fault.field === "name")?.message : undefined);
+  const nameFault = $derived(
+    error instanceof Refusal ? error.faults.find((fault) => fault.field === "name")?.message : undefined,
+  );
 
   async function save(event: SubmitEvent) {
     event.preventDefault();
     busy = true;
     try {
-      const vehicle = await api.addVehicle({ name, kind, distance_unit: unit, discs: kind === "motorcycle" ? { front: Number(frontDiscs), rear: 1 } : {} });
+      const vehicle = await api.addVehicle({
+        name,
+        kind,
+        distance_unit: unit,
+        discs: kind === "motorcycle" ? { front: Number(frontDiscs), rear: 1 } : {},
+      });
       await push(`/vehicles/${vehicle.id}`);
     } catch (refused) {
       error = refused;
@@ -31,7 +38,14 @@
 
 <form class="sheet stack" onsubmit={save} novalidate>
   <h1>Add a vehicle</h1>
-  <TextInput labelText="Name you know it by" bind:value={name} invalid={!!nameFault} invalidText={nameFault ? `The name ${nameFault}` : ""} maxlength={60} autocomplete="off" />
+  <TextInput
+    labelText="Name you know it by"
+    bind:value={name}
+    invalid={!!nameFault}
+    invalidText={nameFault ? `The name ${nameFault}` : ""}
+    maxlength={60}
+    autocomplete="off"
+  />
   <RadioButtonGroup legendText="Kind" bind:selected={kind}>
     <RadioButton labelText="Car" value="car" />
     <RadioButton labelText="Van" value="van" />
@@ -51,6 +65,8 @@
   {#if error && !nameFault}<Problem {error} />{/if}
   <div class="row">
     <Button type="submit" disabled={busy}>Add it</Button>
-    <span class="quiet">It gets a front and a rear axle. Limits, sizes and torques can wait; each says what waits for it.</span>
+    <span class="quiet"
+      >It gets a front and a rear axle. Limits, sizes and torques can wait; each says what waits for it.</span
+    >
   </div>
 </form>

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { Button, TextInput } from "carbon-components-svelte";
   import { untrack } from "svelte";
-  import { api, Refusal, type Schemas } from "../../api/client";
+  import { api, type Schemas } from "../../api/client";
+  import { FormState } from "../../parts/formState.svelte";
 
   interface Props {
     vehicle: number;
@@ -13,30 +14,52 @@
   let { vehicle, unit, today, done }: Props = $props();
   let date = $state(untrack(() => today));
   let value = $state("");
-  let refused = $state<Refusal | null>(null);
-  const doubtful = $derived(["too_far_ahead", "other_distance_unit"].includes(refused?.faults[0]?.code ?? ""));
-  const fault = (field: string) => refused?.faults.find((each) => each.field === field)?.message ?? "";
+  const form = new FormState();
+  const doubtful = $derived(["too_far_ahead", "other_distance_unit"].includes(form.refused?.faults[0]?.code ?? ""));
+  const fault = form.fault;
 
   async function save(keep: boolean) {
-    try {
+    await form.act(async () => {
       await api.noteOdometer(vehicle, { date, odometer: { value, unit, keep } });
-      [value, refused] = ["", null];
+      value = "";
       done();
-    } catch (error) {
-      if (!(error instanceof Refusal)) throw error;
-      refused = error;
-    }
+    });
   }
 </script>
 
-<form class="row" onsubmit={(event) => { event.preventDefault(); void save(false); }} novalidate>
-  <TextInput labelText="Day" type="date" max={today} bind:value={date} invalid={!!fault("date")} invalidText={fault("date")} />
-  <TextInput labelText="Odometer ({unit})" inputmode="decimal" bind:value invalid={!!fault("odometer.value")} invalidText={fault("odometer.value")} />
+<form
+  class="row"
+  onsubmit={(event) => {
+    event.preventDefault();
+    void save(false);
+  }}
+  novalidate
+>
+  <TextInput
+    labelText="Day"
+    type="date"
+    max={today}
+    bind:value={date}
+    invalid={!!fault("date")}
+    invalidText={fault("date")}
+  />
+  <TextInput
+    labelText="Odometer ({unit})"
+    inputmode="decimal"
+    bind:value
+    invalid={!!fault("odometer.value")}
+    invalidText={fault("odometer.value")}
+  />
   <Button type="submit" size="field">Note it</Button>
   {#if doubtful}<Button kind="ghost" size="field" on:click={() => save(true)}>Save, it is right</Button>{/if}
 </form>
 
 <style>
-  form { align-items: start; margin-top: 0.5rem; }
-  form :global(.bx--btn) { margin-top: 1.5rem; }
+  form {
+    align-items: start;
+    margin-top: 0.5rem;
+  }
+  form :global(.bx--btn) {
+    margin-top: 1.5rem;
+  }
 </style>

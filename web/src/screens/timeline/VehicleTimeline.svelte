@@ -1,6 +1,6 @@
 <script lang="ts">
   import { Button, NumberInput } from "carbon-components-svelte";
-  import { api, Refusal, type Schemas } from "../../api/client";
+  import { api, type Schemas } from "../../api/client";
   import OdometerNote from "./OdometerNote.svelte";
   import PlanEvent from "./PlanEvent.svelte";
   import Problem from "../../parts/Problem.svelte";
@@ -10,12 +10,14 @@
   import { day, month, rough, upperFirst } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
   import { push } from "svelte-spa-router";
+  import { FormState } from "../../parts/formState.svelte";
+  import Fault from "../../parts/Fault.svelte";
 
   let { params }: { params: { id: string } } = $props();
   const loaded = new Loader<{ vehicle: Schemas["Vehicle"]; timeline: Schemas["Timeline"]; today: string }>();
   const id = $derived(Number(params.id));
   let removed = $state<number | null>(null);
-  let refused = $state<Refusal | null>(null);
+  const form = new FormState();
 
   async function fetchIt(of: number) {
     const [vehicle, timeline, catalogue] = await Promise.all([api.vehicle(of), api.timeline(of), api.catalogue()]);
@@ -30,7 +32,9 @@
   const vehicle = $derived(loaded.value?.vehicle);
   const timeline = $derived(loaded.value?.timeline);
   const today = $derived(loaded.value?.today ?? "");
-  const reminders = $derived(timeline?.events.filter((event) => event.kind !== "trip" && event.kind !== "driving") ?? []);
+  const reminders = $derived(
+    timeline?.events.filter((event) => event.kind !== "trip" && event.kind !== "driving") ?? [],
+  );
   const address = $derived(`${location.origin}/api/v1/vehicles/${id}/calendar.ics`);
 
   function lanes(of: Schemas["Vehicle"], events: Schemas["TimelineEvent"][]): Lane[] {
@@ -40,14 +44,10 @@
 
   async function choose(choice: Schemas["ScheduleChoice"], value: number | null) {
     if (value === null || value === choice.value) return;
-    try {
+    await form.act(async () => {
       await api.schedule({ [choice.id]: value });
-      refused = null;
       await reload();
-    } catch (error) {
-      if (!(error instanceof Refusal)) throw error;
-      refused = error;
-    }
+    });
   }
 
   async function drop(row: number) {
@@ -82,12 +82,25 @@
       <p class="quiet"><a href="#/vehicles/{vehicle.id}">{vehicle.name}</a></p>
       <div class="row spread">
         <h1>Timeline</h1>
-        {#if next}<p class="next">Next look-over: <strong>{month(next.date, today)}{next.km >= 100 ? ` or ${rough(next.km, unit)} from now` : ""}</strong></p>{/if}
+        {#if next}<p class="next">
+            Next look-over: <strong
+              >{month(next.date, today)}{next.km >= 100 ? ` or ${rough(next.km, unit)} from now` : ""}</strong
+            >
+          </p>{/if}
       </div>
     </div>
     <section class="sheet">
-      <Timeline lanes={lanes(vehicle, timeline.events)} {today} kmPerDay={vehicle.km_per_day} {unit} label="What lies ahead of {vehicle.name}, by date and distance" />
-      <p class="quiet">Wide bands: pads, narrow ones: rotors, where 8 in 10 meet their limit; the stroke is the middle. The scale below is the usual driving, trips left out.</p>
+      <Timeline
+        lanes={lanes(vehicle, timeline.events)}
+        {today}
+        kmPerDay={vehicle.km_per_day}
+        {unit}
+        label="What lies ahead of {vehicle.name}, by date and distance"
+      />
+      <p class="quiet">
+        Wide bands: pads, narrow ones: rotors, where 8 in 10 meet their limit; the stroke is the middle. The scale below
+        is the usual driving, trips left out.
+      </p>
     </section>
     <div class="columns">
       <section class="sheet">
@@ -95,7 +108,13 @@
         {#if timeline.sessions.length}
           <ul class="plain-list sessions">
             {#each timeline.sessions as session (session.date + session.axles.join())}
-              <li><strong>{month(session.date, today) === "now" ? "Now" : `By ${month(session.date, today)}`}: {session.axles.join(" and ")}</strong><br />{session.text}</li>
+              <li>
+                <strong
+                  >{month(session.date, today) === "now" ? "Now" : `By ${month(session.date, today)}`}: {session.axles.join(
+                    " and ",
+                  )}</strong
+                ><br />{session.text}
+              </li>
             {/each}
           </ul>
         {:else}
@@ -103,21 +122,45 @@
         {/if}
         <div class="choices">
           {#each timeline.choices as choice (choice.id)}
-            <NumberInput labelText={choice.label} size="sm" min={choice.least} max={choice.most} value={choice.value} invalidText="Lies between {choice.least} and {choice.most}" helperText={choice.value === choice.usual ? "" : `usual: ${choice.usual}`} on:change={(event) => choose(choice, event.detail)} />
+            <NumberInput
+              labelText={choice.label}
+              size="sm"
+              min={choice.least}
+              max={choice.most}
+              value={choice.value}
+              invalidText="Lies between {choice.least} and {choice.most}"
+              helperText={choice.value === choice.usual ? "" : `usual: ${choice.usual}`}
+              on:change={(event) => choose(choice, event.detail)}
+            />
           {/each}
         </div>
-        {#if refused}<p class="late" role="alert">{refused.faults[0]?.message ?? refused.message}</p>{/if}
+        <Fault text={form.first} />
       </section>
       <section class="sheet">
         <h2>Reminders</h2>
         <ol class="plain-list reminders">
           {#each reminders as event, at (at)}
-            <li><span class="when">{month(event.date, today) === "now" ? "Now" : day(event.date)}</span><span>{event.text}{event.kind === "due" || event.kind === "look" || event.km < 100 ? "" : `, ${rough(event.km, unit)} from now`}</span></li>
+            <li>
+              <span class="when">{month(event.date, today) === "now" ? "Now" : day(event.date)}</span><span
+                >{event.text}{event.kind === "due" || event.kind === "look" || event.km < 100
+                  ? ""
+                  : `, ${rough(event.km, unit)} from now`}</span
+              >
+            </li>
           {/each}
         </ol>
         <p class="calendar">
-          <span><a href="/api/v1/vehicles/{vehicle.id}/calendar.ics?save=1" download="brakes.ics">Save as a calendar file</a>, or let a calendar on this machine subscribe to</span>
-          <input readonly aria-label="Calendar address" value={address} onfocus={(event) => event.currentTarget.select()} />
+          <span
+            ><a href="/api/v1/vehicles/{vehicle.id}/calendar.ics?save=1" download="brakes.ics"
+              >Save as a calendar file</a
+            >, or let a calendar on this machine subscribe to</span
+          >
+          <input
+            readonly
+            aria-label="Calendar address"
+            value={address}
+            onfocus={(event) => event.currentTarget.select()}
+          />
         </p>
       </section>
     </div>
@@ -126,16 +169,29 @@
       {#if timeline.planned.length}
         <ul class="plain-list planned">
           {#each timeline.planned as row (row.id)}
-            <li><span><strong>{row.name}</strong>, {plannedText(row)}</span><Button size="small" kind="ghost" on:click={() => drop(row.id)}>Take away</Button></li>
+            <li>
+              <span><strong>{row.name}</strong>, {plannedText(row)}</span><Button
+                size="small"
+                kind="ghost"
+                on:click={() => drop(row.id)}>Take away</Button
+              >
+            </li>
           {/each}
         </ul>
       {/if}
-      {#if removed !== null}<p role="status">Taken away. <Button size="small" kind="ghost" on:click={undo}>Put it back</Button></p>{/if}
+      {#if removed !== null}<p role="status">
+          Taken away. <Button size="small" kind="ghost" on:click={undo}>Put it back</Button>
+        </p>{/if}
       <PlanEvent vehicle={vehicle.id} {unit} {today} kinds={timeline.entries} done={reload} />
     </section>
     <section class="sheet">
       <h2>Odometer</h2>
-      <p class="quiet">Every odometer you note (at the pump, after a trip) makes the dates more reliable: {Math.round(unit === "mi" ? vehicle.km_per_day / 1.609344 : vehicle.km_per_day)} {unit} a day so far.</p>
+      <p class="quiet">
+        Every odometer you note (at the pump, after a trip) makes the dates more reliable: {Math.round(
+          unit === "mi" ? vehicle.km_per_day / 1.609344 : vehicle.km_per_day,
+        )}
+        {unit} a day so far.
+      </p>
       <OdometerNote vehicle={vehicle.id} {unit} {today} done={reload} />
     </section>
   </div>
@@ -144,14 +200,57 @@
 {/if}
 
 <style>
-  .next { font-size: 1.1rem; }
-  .sessions, .reminders, .planned { display: grid; gap: 0.6rem; }
-  .sessions li { border-left: 4px solid var(--petrol); padding-left: 0.75rem; line-height: 1.4; }
-  .reminders li { display: grid; grid-template-columns: 7.5rem 1fr; gap: 0.5rem; }
-  .when { font-weight: 600; font-variant-numeric: tabular-nums; }
-  .planned li { display: flex; flex-wrap: wrap; justify-content: space-between; align-items: center; gap: 0.5rem; border-bottom: 1px solid var(--line); padding-bottom: 0.4rem; }
-  .choices { display: grid; grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr)); gap: 0.75rem 1rem; margin-top: 1rem; align-items: end; }
-  .calendar { margin-top: 1rem; display: grid; gap: 0.3rem; }
-  .calendar input { width: 100%; min-height: 2.5rem; font: inherit; color: var(--ink); background: var(--paper); border: 1px solid var(--line); padding: 0 0.5rem; }
-  .late { color: var(--plan); font-weight: 600; }
+  .next {
+    font-size: 1.1rem;
+  }
+  .sessions,
+  .reminders,
+  .planned {
+    display: grid;
+    gap: 0.6rem;
+  }
+  .sessions li {
+    border-left: 4px solid var(--petrol);
+    padding-left: 0.75rem;
+    line-height: 1.4;
+  }
+  .reminders li {
+    display: grid;
+    grid-template-columns: 7.5rem 1fr;
+    gap: 0.5rem;
+  }
+  .when {
+    font-weight: 600;
+    font-variant-numeric: tabular-nums;
+  }
+  .planned li {
+    display: flex;
+    flex-wrap: wrap;
+    justify-content: space-between;
+    align-items: center;
+    gap: 0.5rem;
+    border-bottom: 1px solid var(--line);
+    padding-bottom: 0.4rem;
+  }
+  .choices {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr));
+    gap: 0.75rem 1rem;
+    margin-top: 1rem;
+    align-items: end;
+  }
+  .calendar {
+    margin-top: 1rem;
+    display: grid;
+    gap: 0.3rem;
+  }
+  .calendar input {
+    width: 100%;
+    min-height: 2.5rem;
+    font: inherit;
+    color: var(--ink);
+    background: var(--paper);
+    border: 1px solid var(--line);
+    padding: 0 0.5rem;
+  }
 </style>

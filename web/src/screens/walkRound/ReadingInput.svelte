@@ -28,11 +28,23 @@
   const gauge = $derived(entry.method === "gauge" && !event);
   const several = $derived(place.part === "rotor");
   const label = $derived(`${wheel.label} ${place.label}`);
-  const history = $derived([expected === null ? "" : `expected ${partMm(expected, place.part)} mm`, place.before && `last time ${place.before.text}`].filter(Boolean).join(", "));
-  const runoutUsual = $derived(round.round?.usual.find((limit) => limit.id === (place.part === "runout" ? "lateral_runout_mm" : "thickness_variation_mm")));
+  const history = $derived(
+    [
+      expected === null ? "" : `expected ${partMm(expected, place.part)} mm`,
+      place.before && `last time ${place.before.text}`,
+    ]
+      .filter(Boolean)
+      .join(", "),
+  );
+  const runoutUsual = $derived(
+    round.round?.usual.find(
+      (limit) => limit.id === (place.part === "runout" ? "lateral_runout_mm" : "thickness_variation_mm"),
+    ),
+  );
 
   // In an empty field letters are keys, and what they did can be taken back; once something is typed they are text.
-  const fitted = (part: "pad" | "rotor") => `${round.isNew(wheel.axle, part) ? "New" : "No new"} ${wheel.axle_name} ${part}s`;
+  const fitted = (part: "pad" | "rotor") =>
+    `${round.isNew(wheel.axle, part) ? "New" : "No new"} ${wheel.axle_name} ${part}s`;
   let set = 0;
   const keyed: Record<string, [() => string, () => void]> = {
     u: [() => `Unit: ${entry.unit}`, () => round.nextUnit(place)],
@@ -69,12 +81,19 @@
   async function send() {
     if ((await round.sendFrom(wheel, place)) && large) {
       // both hands are at the brake: a value that came is taken, unless it is asked about
-      setTimeout(() => !round.questionAt(place) && !round.faultAt(place) && (several && entry.places.length < 3 ? round.takePlace(place) : onnext()), 350);
+      setTimeout(
+        () =>
+          !round.questionAt(place) &&
+          !round.faultAt(place) &&
+          (several && entry.places.length < 3 ? round.takePlace(place) : onnext()),
+        350,
+      );
     }
   }
 
   function press(event: KeyboardEvent, last: boolean) {
-    if ((event.ctrlKey || event.metaKey) && event.key === "z" && !entry.text && round.undoable) return event.preventDefault(), void round.undo().then(refocus);
+    if ((event.ctrlKey || event.metaKey) && event.key === "z" && !entry.text && round.undoable)
+      return (event.preventDefault(), void round.undo().then(refocus));
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     const key = event.key.length === 1 ? event.key.toLowerCase() : event.key;
     if (key === "Enter") {
@@ -102,7 +121,14 @@
   <label for="value-{place.id}">{label}</label>
   <div class="row entry">
     {#if event}
-      <button id="value-{place.id}" type="button" class="event" onclick={() => round.pick(place, event.key)} onkeydown={(pressed) => press(pressed as KeyboardEvent, false)} {onfocus}>{event.label} <span aria-hidden="true">×</span></button>
+      <button
+        id="value-{place.id}"
+        type="button"
+        class="event"
+        onclick={() => round.pick(place, event.key)}
+        onkeydown={(pressed) => press(pressed as KeyboardEvent, false)}
+        {onfocus}>{event.label} <span aria-hidden="true">×</span></button
+      >
     {:else}
       <input
         id="value-{place.id}"
@@ -132,15 +158,45 @@
         <span class="quiet">does not</span>
       {/if}
       {#each entry.places as taken, at (at)}
-        <button type="button" class="place number" onclick={() => round.dropPlace(place, at)} aria-label="Take back place {at + 1}: {taken}">{taken} <span aria-hidden="true">×</span></button>
+        <button
+          type="button"
+          class="place number"
+          onclick={() => round.dropPlace(place, at)}
+          aria-label="Take back place {at + 1}: {taken}">{taken} <span aria-hidden="true">×</span></button
+        >
       {/each}
-      <button type="button" class="switch" tabindex="-1" onclick={() => round.nextUnit(place)} aria-label="Unit: {entry.unit}">{entry.unit}<kbd>u</kbd></button>
-      <button type="button" class="switch" tabindex="-1" onclick={() => round.nextMethod(place)} aria-label="Method: {method?.label ?? entry.method}">{method?.label ?? entry.method}<kbd>{method?.key}</kbd></button>
+      <button
+        type="button"
+        class="switch"
+        tabindex="-1"
+        onclick={() => round.nextUnit(place)}
+        aria-label="Unit: {entry.unit}">{entry.unit}<kbd>u</kbd></button
+      >
+      <button
+        type="button"
+        class="switch"
+        tabindex="-1"
+        onclick={() => round.nextMethod(place)}
+        aria-label="Method: {method?.label ?? entry.method}"
+        >{method?.label ?? entry.method}<kbd>{method?.key}</kbd></button
+      >
       {#if tools.length}
-        <button type="button" class="switch" tabindex="-1" onclick={() => round.nextInstrument(place)} aria-label="Tool: {tool?.name ?? "any"}">{tool?.name ?? "any tool"}<kbd>i</kbd></button>
+        <button
+          type="button"
+          class="switch"
+          tabindex="-1"
+          onclick={() => round.nextInstrument(place)}
+          aria-label="Tool: {tool?.name ?? 'any'}">{tool?.name ?? "any tool"}<kbd>i</kbd></button
+        >
       {/if}
       {#if place.part === "pad" && entry.method !== "percent"}
-        <button type="button" class="switch" tabindex="-1" aria-pressed={entry.overall} onclick={() => round.togglePlate(place)}>{entry.overall ? "with plate" : "friction only"}<kbd>p</kbd></button>
+        <button
+          type="button"
+          class="switch"
+          tabindex="-1"
+          aria-pressed={entry.overall}
+          onclick={() => round.togglePlate(place)}>{entry.overall ? "with plate" : "friction only"}<kbd>p</kbd></button
+        >
       {/if}
       {#if round.content?.device && place.part !== "runout"}
         <button type="button" class="switch send" tabindex="-1" onclick={send}>Send<kbd>z</kbd></button>
@@ -149,16 +205,36 @@
   </div>
   <p class="says" id="says-{place.id}" role={fault ? "alert" : undefined}>
     {#if question}
-      <span class="doubt">{entry.answer === "keep" ? "Kept with a doubt: " : entry.answer === "earlier_wrong" ? "The earlier reading will count no more. " : ""}{question.sentence}</span>
+      <span class="doubt"
+        >{entry.answer === "keep"
+          ? "Kept with a doubt: "
+          : entry.answer === "earlier_wrong"
+            ? "The earlier reading will count no more. "
+            : ""}{question.sentence}</span
+      >
       <span class="row answers">
         {#each question.answers as answer (answer.id)}
-          <button type="button" class="switch keep" aria-pressed={entry.answer === answer.id} onclick={() => round.answer(place, answer)}>{answer.label}<kbd>{answer.id === "keep" ? "k" : answer.id === "earlier_wrong" ? "b" : "a"}</kbd></button>
+          <button
+            type="button"
+            class="switch keep"
+            aria-pressed={entry.answer === answer.id}
+            onclick={() => round.answer(place, answer)}
+            >{answer.label}<kbd>{answer.id === "keep" ? "k" : answer.id === "earlier_wrong" ? "b" : "a"}</kbd></button
+          >
         {/each}
       </span>
     {:else if fault}
       {fault.message}
     {:else if measured?.mm != null}
-      {#if measured.lower_mm !== null}between {mm(measured.lower_mm)} and {mm(measured.upper_mm)} mm{:else}{mm(measured.mm, measured.sd_mm)} mm, ± {(2 * measured.sd_mm!).toFixed(measured.sd_mm! < 0.05 ? 2 : 1)}{/if}{#if measured.spread_mm != null}; {place.part === "pad" ? "taper" : "varies by"} {measured.spread_mm.toFixed(place.part === "pad" ? 1 : 3)} mm{/if}{#if runoutUsual && (place.part === "runout" ? measured.mm : place.part === "rotor" ? (measured.spread_mm ?? 0) : 0) > runoutUsual.value}. <strong class="much">{runoutUsual.label}.</strong>{/if}
+      {#if measured.lower_mm !== null}between {mm(measured.lower_mm)} and {mm(measured.upper_mm)} mm{:else}{mm(
+          measured.mm,
+          measured.sd_mm,
+        )} mm, ± {(2 * measured.sd_mm!).toFixed(measured.sd_mm! < 0.05 ? 2 : 1)}{/if}{#if measured.spread_mm != null}; {place.part ===
+        "pad"
+          ? "taper"
+          : "varies by"}
+        {measured.spread_mm.toFixed(place.part === "pad" ? 1 : 3)} mm{/if}{#if runoutUsual && (place.part === "runout" ? measured.mm : place.part === "rotor" ? (measured.spread_mm ?? 0) : 0) > runoutUsual.value}.
+        <strong class="much">{runoutUsual.label}.</strong>{/if}
       {#if history}<span class="quiet"> ({history})</span>{/if}
     {:else if history}
       {history}{#if active && several}; several places round, inside the lip, Enter after each{/if}
@@ -169,28 +245,61 @@
     {:else if place.part === "runout"}
       Dial gauge, rotor bolted to a clean hub
     {/if}
-    {#if entry.simulated && entry.text}<strong class="doubt"> Simulated{round.sample ? "" : ": it never counts on this vehicle"}.</strong>{/if}
+    {#if entry.simulated && entry.text}<strong class="doubt">
+        Simulated{round.sample ? "" : ": it never counts on this vehicle"}.</strong
+      >{/if}
   </p>
   {#if round.offered?.at === place.id}
-    <p class="says doubt" role="alert">The gauge sends {round.offered.text}; you typed {round.offered.typed}.
-      <button type="button" class="switch keep" onclick={() => (round.offered!.take(), refocus())}>Use {round.offered.text}</button>
-      <button type="button" class="switch keep" onclick={() => ((round.offered = null), refocus())}>Keep {round.offered.typed}</button></p>
+    <p class="says doubt" role="alert">
+      The gauge sends {round.offered.text}; you typed {round.offered.typed}.
+      <button type="button" class="switch keep" onclick={() => (round.offered!.take(), refocus())}
+        >Use {round.offered.text}</button
+      >
+      <button type="button" class="switch keep" onclick={() => ((round.offered = null), refocus())}
+        >Keep {round.offered.typed}</button
+      >
+    </p>
   {/if}
   {#if active && round.undoable}
-    <p class="says undo" role="status">{round.undoable.said}. <button type="button" class="switch" onclick={() => void round.undo().then(refocus)}>Undo<kbd>Ctrl Z</kbd></button></p>
+    <p class="says undo" role="status">
+      {round.undoable.said}.
+      <button type="button" class="switch" onclick={() => void round.undo().then(refocus)}>Undo<kbd>Ctrl Z</kbd></button
+      >
+    </p>
   {/if}
 </div>
 
 <style>
-  .reading { border-left: 4px solid var(--line); padding: 0.3rem 0 0.3rem 0.75rem; display: grid; grid-template-columns: 9.5rem 1fr; align-items: center; column-gap: 0.5rem; }
-  .active { border-left-color: var(--petrol); }
-  .bad { border-left-color: var(--stop); }
-  .questioned { border-left-color: var(--doubt); }
-  label { font-weight: 600; }
-  .says { grid-column: 2; }
-  .entry { gap: 0.4rem; }
+  .reading {
+    border-left: 4px solid var(--line);
+    padding: 0.3rem 0 0.3rem 0.75rem;
+    display: grid;
+    grid-template-columns: 9.5rem 1fr;
+    align-items: center;
+    column-gap: 0.5rem;
+  }
+  .active {
+    border-left-color: var(--petrol);
+  }
+  .bad {
+    border-left-color: var(--stop);
+  }
+  .questioned {
+    border-left-color: var(--doubt);
+  }
+  label {
+    font-weight: 600;
+  }
+  .says {
+    grid-column: 2;
+  }
+  .entry {
+    gap: 0.4rem;
+  }
   input {
-    font: 600 1.6rem/1 "Barlow Semi Condensed", sans-serif;
+    font:
+      600 1.6rem/1 "Barlow Semi Condensed",
+      sans-serif;
     width: 6.5rem;
     min-height: 48px;
     padding: 0.2rem 0.5rem;
@@ -199,27 +308,125 @@
     color: var(--ink);
     box-sizing: border-box;
   }
-  input.short { width: 4.2rem; }
-  input::placeholder { color: var(--gone); opacity: 0.75; }
-  .switch, .place, .event { min-height: 40px; background: none; border: 1px solid var(--line); color: inherit; font: inherit; font-size: 0.9375rem; padding: 0 0.6rem; cursor: pointer; }
-  .event { min-height: 48px; font-size: 1.1rem; font-weight: 600; border-color: var(--plan); }
-  .place { font-size: 1.1rem; border-color: var(--rotor-edge); }
-  .send { border-color: var(--petrol); color: var(--petrol); font-weight: 600; }
-  .switch[aria-pressed="true"] { border-color: var(--petrol); box-shadow: inset 0 -3px var(--petrol); }
-  .keep { border-color: var(--doubt); color: var(--doubt); }
-  .keep[aria-pressed="true"] { border-color: var(--doubt); box-shadow: inset 0 -3px var(--doubt); }
-  .answers { display: inline-flex; gap: 0.4rem; margin-top: 0.25rem; }
-  .says { min-height: 1.25rem; font-size: 0.9375rem; line-height: 1.3; color: var(--quiet); margin-top: 0.1rem; }
-  .much { color: var(--plan); }
-  .bad .says { color: var(--stop); }
-  .questioned .says, .doubt { color: var(--doubt); }
-  .large { grid-template-columns: 1fr; }
-  .large label { font: 600 2rem/1.1 "Barlow Semi Condensed", sans-serif; }
-  .large .says { grid-column: 1; font-size: 1.25rem; }
-  .large input { font-size: 4.5rem; width: 13rem; min-height: 6rem; }
-  .large input.short { width: 8rem; }
-  .large .switch, .large .place, .large .event { min-height: 56px; font-size: 1.15rem; }
-  .undo { display: flex; gap: 0.5rem; align-items: center; }
-  @media (max-width: 46rem) { label { margin-bottom: 0.3rem; } .reading { grid-template-columns: 1fr; } .says { grid-column: 1; } }
-  @media (max-width: 30rem) { kbd { display: none; } .switch { min-height: 48px; } .large input { width: 11rem; } }
+  input.short {
+    width: 4.2rem;
+  }
+  input::placeholder {
+    color: var(--gone);
+    opacity: 0.75;
+  }
+  .switch,
+  .place,
+  .event {
+    min-height: 40px;
+    background: none;
+    border: 1px solid var(--line);
+    color: inherit;
+    font: inherit;
+    font-size: 0.9375rem;
+    padding: 0 0.6rem;
+    cursor: pointer;
+  }
+  .event {
+    min-height: 48px;
+    font-size: 1.1rem;
+    font-weight: 600;
+    border-color: var(--plan);
+  }
+  .place {
+    font-size: 1.1rem;
+    border-color: var(--rotor-edge);
+  }
+  .send {
+    border-color: var(--petrol);
+    color: var(--petrol);
+    font-weight: 600;
+  }
+  .switch[aria-pressed="true"] {
+    border-color: var(--petrol);
+    box-shadow: inset 0 -3px var(--petrol);
+  }
+  .keep {
+    border-color: var(--doubt);
+    color: var(--doubt);
+  }
+  .keep[aria-pressed="true"] {
+    border-color: var(--doubt);
+    box-shadow: inset 0 -3px var(--doubt);
+  }
+  .answers {
+    display: inline-flex;
+    gap: 0.4rem;
+    margin-top: 0.25rem;
+  }
+  .says {
+    min-height: 1.25rem;
+    font-size: 0.9375rem;
+    line-height: 1.3;
+    color: var(--quiet);
+    margin-top: 0.1rem;
+  }
+  .much {
+    color: var(--plan);
+  }
+  .bad .says {
+    color: var(--stop);
+  }
+  .questioned .says,
+  .doubt {
+    color: var(--doubt);
+  }
+  .large {
+    grid-template-columns: 1fr;
+  }
+  .large label {
+    font:
+      600 2rem/1.1 "Barlow Semi Condensed",
+      sans-serif;
+  }
+  .large .says {
+    grid-column: 1;
+    font-size: 1.25rem;
+  }
+  .large input {
+    font-size: 4.5rem;
+    width: 13rem;
+    min-height: 6rem;
+  }
+  .large input.short {
+    width: 8rem;
+  }
+  .large .switch,
+  .large .place,
+  .large .event {
+    min-height: 56px;
+    font-size: 1.15rem;
+  }
+  .undo {
+    display: flex;
+    gap: 0.5rem;
+    align-items: center;
+  }
+  @media (max-width: 46rem) {
+    label {
+      margin-bottom: 0.3rem;
+    }
+    .reading {
+      grid-template-columns: 1fr;
+    }
+    .says {
+      grid-column: 1;
+    }
+  }
+  @media (max-width: 30rem) {
+    kbd {
+      display: none;
+    }
+    .switch {
+      min-height: 48px;
+    }
+    .large input {
+      width: 11rem;
+    }
+  }
 </style>

@@ -32,7 +32,11 @@
       <div class="scroll">
         <table>
           <thead><tr><th>Where</th><th>Here</th><th>The other window</th></tr></thead>
-          <tbody>{#each round.differences as [where, here, there] (where)}<tr><th scope="row">{where}</th><td>{here || "nothing"}</td><td>{there || "nothing"}</td></tr>{/each}</tbody>
+          <tbody
+            >{#each round.differences as [where, here, there] (where)}<tr
+                ><th scope="row">{where}</th><td>{here || "nothing"}</td><td>{there || "nothing"}</td></tr
+              >{/each}</tbody
+          >
         </table>
       </div>
     {:else}
@@ -46,6 +50,13 @@
 </section>
 
 <style>
-  .two { border-left: 6px solid var(--doubt); display: grid; gap: 0.6rem; margin-bottom: 0.75rem; }
-  tbody th { font-weight: 600; }
+  .two {
+    border-left: 6px solid var(--doubt);
+    display: grid;
+    gap: 0.6rem;
+    margin-bottom: 0.75rem;
+  }
+  tbody th {
+    font-weight: 600;
+  }
 </style>

@@ -9,34 +9,79 @@
   // What is read comes in this order; the rest can be added at the end.
   const within = $derived(order.within ?? []);
 
-  const toggle = (kind: string) => round.walk({ within: within.includes(kind) ? within.filter((each) => each !== kind) : [...within, kind] });
+  const toggle = (kind: string) =>
+    round.walk({ within: within.includes(kind) ? within.filter((each) => each !== kind) : [...within, kind] });
   const first = (kind: string) => round.walk({ within: [kind, ...within.filter((each) => each !== kind)] });
 </script>
 
 <details>
   <summary>Your way round</summary>
   <div class="body">
-    <Select labelText="Start at" selected={order.start} on:change={(event) => round.walk({ start: (event.target as HTMLSelectElement).value })}>
+    <Select
+      labelText="Start at"
+      selected={order.start}
+      on:change={(event) => round.walk({ start: (event.target as HTMLSelectElement).value })}
+    >
       {#each orders.corners as corner (corner.id)}<SelectItem value={corner.id} text={corner.label} />{/each}
     </Select>
-    <Select labelText="Go" selected={order.direction} on:change={(event) => round.walk({ direction: (event.target as HTMLSelectElement).value })}>
-      {#each orders.directions as direction (direction.id)}<SelectItem value={direction.id} text={direction.label} />{/each}
+    <Select
+      labelText="Go"
+      selected={order.direction}
+      on:change={(event) => round.walk({ direction: (event.target as HTMLSelectElement).value })}
+    >
+      {#each orders.directions as direction (direction.id)}<SelectItem
+          value={direction.id}
+          text={direction.label}
+        />{/each}
     </Select>
-    <Select labelText="First at each wheel" selected={within[0]} on:change={(event) => first((event.target as HTMLSelectElement).value)}>
-      {#each orders.positions.filter((kind) => within.includes(kind.id)) as kind (kind.id)}<SelectItem value={kind.id} text={kind.label} />{/each}
+    <Select
+      labelText="First at each wheel"
+      selected={within[0]}
+      on:change={(event) => first((event.target as HTMLSelectElement).value)}
+    >
+      {#each orders.positions.filter((kind) => within.includes(kind.id)) as kind (kind.id)}<SelectItem
+          value={kind.id}
+          text={kind.label}
+        />{/each}
     </Select>
     <fieldset>
       <legend>Read at each wheel</legend>
       {#each orders.positions.filter((kind) => kind.id !== "shoe") as kind (kind.id)}
-        <Checkbox labelText={kind.label} checked={within.includes(kind.id)} disabled={within.length === 1 && within.includes(kind.id)} on:change={() => toggle(kind.id)} />
+        <Checkbox
+          labelText={kind.label}
+          checked={within.includes(kind.id)}
+          disabled={within.length === 1 && within.includes(kind.id)}
+          on:change={() => toggle(kind.id)}
+        />
       {/each}
     </fieldset>
   </div>
 </details>
 
 <style>
-  summary { cursor: pointer; min-height: 48px; display: flex; align-items: center; color: var(--petrol); }
-  .body { display: grid; gap: 0.75rem; grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr)); }
-  fieldset { border: 0; margin: 0; padding: 0; grid-column: 1 / -1; display: flex; flex-wrap: wrap; gap: 0 1.5rem; }
-  legend { font-size: 0.875rem; color: var(--quiet); }
+  summary {
+    cursor: pointer;
+    min-height: 48px;
+    display: flex;
+    align-items: center;
+    color: var(--petrol);
+  }
+  .body {
+    display: grid;
+    gap: 0.75rem;
+    grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr));
+  }
+  fieldset {
+    border: 0;
+    margin: 0;
+    padding: 0;
+    grid-column: 1 / -1;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 1.5rem;
+  }
+  legend {
+    font-size: 0.875rem;
+    color: var(--quiet);
+  }
 </style>

@@ -23,7 +23,9 @@
   $effect(() => {
     const mine = round;
     at = 0;
-    mine.load().then(() => setTimeout(() => document.getElementById(mine.content?.odometer ? "" : "odometer")?.focus()));
+    mine
+      .load()
+      .then(() => setTimeout(() => document.getElementById(mine.content?.odometer ? "" : "odometer")?.focus()));
     const wide = window.matchMedia("(max-width: 46rem)");
     const measure = () => (narrow = wide.matches);
     measure();
@@ -35,15 +37,29 @@
   });
 
   const wheel = $derived(round.wheels[at] ?? null);
-  const corners = $derived((round.preview?.axles ?? []).find((each) => each.id === (wheel ?? round.wheels.at(-1))?.axle)?.corners ?? []);
+  const corners = $derived(
+    (round.preview?.axles ?? []).find((each) => each.id === (wheel ?? round.wheels.at(-1))?.axle)?.corners ?? [],
+  );
   // On a phone only the wheel at hand.
   const shown = $derived(narrow && wheel ? corners.filter((corner) => corner.side === wheel.side) : corners);
-  const here = $derived(active && wheel && active.startsWith(`${wheel.axle}_`) ? active.split("_").slice(1).join("_").replace(/_(rotor|runout|shoe)$/, "") : null);
+  const here = $derived(
+    active && wheel && active.startsWith(`${wheel.axle}_`)
+      ? active
+          .split("_")
+          .slice(1)
+          .join("_")
+          .replace(/_(rotor|runout|shoe)$/, "")
+      : null,
+  );
   const large = $derived(round.content?.large ?? false);
   const single = $derived(wheel ? (wheel.positions.find((place) => place.id === active) ?? wheel.positions[0]!) : null);
   const gauges = $derived(round.bench.all.filter((device) => device.method));
   const device = $derived(round.bench.find(round.content?.device));
-  const fault = (field: string) => round.refused.find((each) => each.field === field)?.message ?? (round.content?.odometer && field === "odometer.value" && !round.preview?.odometer_question ? round.faultOf(field)?.message : undefined);
+  const fault = (field: string) =>
+    round.refused.find((each) => each.field === field)?.message ??
+    (round.content?.odometer && field === "odometer.value" && !round.preview?.odometer_question
+      ? round.faultOf(field)?.message
+      : undefined);
 
   // At once, so that the next digit already lands where it belongs.
   function focus(id: string) {
@@ -99,9 +115,11 @@
 
 {#snippet offer(at: string)}
   {#if round.offered?.at === at}
-    <p class="doubt" role="alert">The reader sends {round.offered.text}; you typed {round.offered.typed}.
+    <p class="doubt" role="alert">
+      The reader sends {round.offered.text}; you typed {round.offered.typed}.
       <button type="button" class="plain" onclick={() => round.offered!.take()}>Use {round.offered.text}</button>
-      <button type="button" class="plain" onclick={() => (round.offered = null)}>Keep {round.offered.typed}</button></p>
+      <button type="button" class="plain" onclick={() => (round.offered = null)}>Keep {round.offered.typed}</button>
+    </p>
   {/if}
 {/snippet}
 
@@ -119,7 +137,8 @@
     </div>
     <div class="row">
       <p class="quiet" role="status">
-        {#if round.draft.state === "kept"}Saved as you type{:else if round.draft.state === "keeping"}Saving…{:else if round.draft.state === "not kept"}Not saved yet: the server cannot be reached. Trying again{/if}
+        {#if round.draft.state === "kept"}Saved as you type{:else if round.draft.state === "keeping"}Saving…{:else if round.draft.state === "not kept"}Not
+          saved yet: the server cannot be reached. Trying again{/if}
       </p>
       {#if axle}<a href="#/vehicles/{vehicle.id}/look-over">All wheels</a>{/if}
       <button type="button" class="plain" aria-pressed={large} onclick={toggleLarge}>One at a time</button>
@@ -130,7 +149,14 @@
   {/if}
   {#if round.bench.says}
     <InlineNotification kind="warning" lowContrast hideCloseButton title={round.bench.says}>
-      <svelte:fragment slot="actions">{#if device}<Button size="small" kind="ghost" on:click={() => round.bench.reconnect(device.id).then(() => active && focus(`value-${active}`))}>Connect again</Button>{/if}</svelte:fragment>
+      <svelte:fragment slot="actions"
+        >{#if device}<Button
+            size="small"
+            kind="ghost"
+            on:click={() => round.bench.reconnect(device.id).then(() => active && focus(`value-${active}`))}
+            >Connect again</Button
+          >{/if}</svelte:fragment
+      >
     </InlineNotification>
   {/if}
   <WheelStrip {round} {at} onpick={pick} />
@@ -145,13 +171,35 @@
         <div class="row top">
           <div class="field">
             <label for="odometer">Odometer ({content.unit})</label>
-            <input id="odometer" inputmode="decimal" autocomplete="off" placeholder={round.round.last?.odometer_value ?? ""} bind:value={content.odometer} oninput={() => ((content.keepOdometer = false), round.typed("odometer"))} onkeydown={begin} aria-invalid={!!fault("odometer.value")} aria-describedby="odometer-says" />
+            <input
+              id="odometer"
+              inputmode="decimal"
+              autocomplete="off"
+              placeholder={round.round.last?.odometer_value ?? ""}
+              bind:value={content.odometer}
+              oninput={() => ((content.keepOdometer = false), round.typed("odometer"))}
+              onkeydown={begin}
+              aria-invalid={!!fault("odometer.value")}
+              aria-describedby="odometer-says"
+            />
           </div>
           <div class="field">
             <label for="date">Day</label>
-            <input id="date" type="date" class="date" max={round.round.today} bind:value={content.date} oninput={() => round.changed()} aria-invalid={!!fault("date")} />
+            <input
+              id="date"
+              type="date"
+              class="date"
+              max={round.round.today}
+              bind:value={content.date}
+              oninput={() => round.changed()}
+              aria-invalid={!!fault("date")}
+            />
           </div>
-          {#if round.bench.sending("odometer")}<button type="button" class="plain" onclick={() => round.readVehicle("odometer")}>Read from the vehicle</button>{/if}
+          {#if round.bench.sending("odometer")}<button
+              type="button"
+              class="plain"
+              onclick={() => round.readVehicle("odometer")}>Read from the vehicle</button
+            >{/if}
           {#if gauges.length}
             <div class="field">
               <label for="device">Connected gauge</label>
@@ -162,42 +210,95 @@
             </div>
           {/if}
         </div>
-        <p class="fault" id="odometer-says" role="alert">{upperFirst(fault("odometer.value") ?? fault("date") ?? "")}</p>
+        <p class="fault" id="odometer-says" role="alert">{fault("odometer.value") ?? fault("date") ?? ""}</p>
         {@render offer("odometer")}
-        {#if content.simulated?.odometer}<p class="doubt">Simulated{round.sample ? "" : ": enter what the odometer of this vehicle shows"}.</p>{/if}
+        {#if content.simulated?.odometer}<p class="doubt">
+            Simulated{round.sample ? "" : ": enter what the odometer of this vehicle shows"}.
+          </p>{/if}
         {#if round.preview?.odometer_question}
           {@const question = round.preview.odometer_question}
-          <p class="doubt" role="alert">{question.sentence}
-            {#each question.answers as answer (answer.id)}<button type="button" class="plain" onclick={() => round.answerOdometer(answer)}>{answer.label}</button>{/each}
+          <p class="doubt" role="alert">
+            {question.sentence}
+            {#each question.answers as answer (answer.id)}<button
+                type="button"
+                class="plain"
+                onclick={() => round.answerOdometer(answer)}>{answer.label}</button
+              >{/each}
           </p>
         {/if}
-        {#if !round.round.last}<p class="quiet">The first look-over of this vehicle: the baseline for everything after.</p>
-        {:else if !content.odometer}<p class="quiet">Last: {round.round.last.odometer_value} {round.round.last.odometer_unit} on {day(round.round.last.date)}.</p>{/if}
+        {#if !round.round.last}<p class="quiet">
+            The first look-over of this vehicle: the baseline for everything after.
+          </p>
+        {:else if !content.odometer}<p class="quiet">
+            Last: {round.round.last.odometer_value}
+            {round.round.last.odometer_unit} on {day(round.round.last.date)}.
+          </p>{/if}
       {/if}
       {#if wheel}
         <section class="wheel" aria-label={wheel.label}>
           <div class="row spread">
             <h2>{wheel.label}</h2>
             <div class="row ticks">
-              <label class="tick"><input type="checkbox" checked={round.isNew(wheel.axle, "pad")} onchange={() => round.toggleFit(wheel.axle, "pad")} /> New {wheel.axle_name} pads went on <kbd>n</kbd></label>
-              <label class="tick"><input type="checkbox" checked={round.isNew(wheel.axle, "rotor")} onchange={() => round.toggleFit(wheel.axle, "rotor")} /> New {wheel.axle_name} rotors <kbd>r</kbd></label>
+              <label class="tick"
+                ><input
+                  type="checkbox"
+                  checked={round.isNew(wheel.axle, "pad")}
+                  onchange={() => round.toggleFit(wheel.axle, "pad")}
+                />
+                New {wheel.axle_name} pads went on <kbd>n</kbd></label
+              >
+              <label class="tick"
+                ><input
+                  type="checkbox"
+                  checked={round.isNew(wheel.axle, "rotor")}
+                  onchange={() => round.toggleFit(wheel.axle, "rotor")}
+                />
+                New {wheel.axle_name} rotors <kbd>r</kbd></label
+              >
             </div>
           </div>
-          {#if round.isNew(wheel.axle, "pad") || round.isNew(wheel.axle, "rotor")}<p class="quiet">Readings of the {wheel.axle_name} are then those of the new {[round.isNew(wheel.axle, "pad") && "pads", round.isNew(wheel.axle, "rotor") && "rotors"].filter(Boolean).join(" and ")}; the old ones go into a look-over of their own, saved before.</p>{/if}
+          {#if round.isNew(wheel.axle, "pad") || round.isNew(wheel.axle, "rotor")}<p class="quiet">
+              Readings of the {wheel.axle_name} are then those of the new {[
+                round.isNew(wheel.axle, "pad") && "pads",
+                round.isNew(wheel.axle, "rotor") && "rotors",
+              ]
+                .filter(Boolean)
+                .join(" and ")}; the old ones go into a look-over of their own, saved before.
+            </p>{/if}
           {#each large && single ? [single] : wheel.positions as place (place.id)}
-            <ReadingInput {round} {wheel} {place} {large} active={active === place.id} onfocus={() => (active = place.id)} onnext={() => step(place.id, 1)} />
+            <ReadingInput
+              {round}
+              {wheel}
+              {place}
+              {large}
+              active={active === place.id}
+              onfocus={() => (active = place.id)}
+              onnext={() => step(place.id, 1)}
+            />
           {/each}
           <WheelAsks {round} {wheel} />
           {#if !large}
             <div class="row spread">
               <h3>Looked at</h3>
-              <button type="button" class="plain" onclick={() => round.action(() => "The rest is marked OK", () => round.allInOrder(wheel))}>Everything else OK<kbd>o</kbd></button>
+              <button
+                type="button"
+                class="plain"
+                onclick={() =>
+                  round.action(
+                    () => "The rest is marked OK",
+                    () => round.allInOrder(wheel),
+                  )}>Everything else OK<kbd>o</kbd></button
+              >
             </div>
             <WheelMarks {round} rows={round.rows(wheel)} />
           {/if}
           <div class="row">
-            {#if at > 0 || large}<Button kind="tertiary" on:click={() => (large ? step(active, -1) : pick(at - 1))}>Back</Button>{/if}
-            {#if large}<Button on:click={() => step(active, 1)}>Next</Button>{:else}<Button on:click={() => pick(at + 1)}>{round.wheels[at + 1]?.label ?? "Vehicle and finish"}</Button>{/if}
+            {#if at > 0 || large}<Button kind="tertiary" on:click={() => (large ? step(active, -1) : pick(at - 1))}
+                >Back</Button
+              >{/if}
+            {#if large}<Button on:click={() => step(active, 1)}>Next</Button>{:else}<Button
+                on:click={() => pick(at + 1)}>{round.wheels[at + 1]?.label ?? "Vehicle and finish"}</Button
+              >{/if}
           </div>
         </section>
       {:else}
@@ -207,59 +308,180 @@
             {#each round.round.figures as figure (figure.id)}
               <div class="field">
                 <label for="figure-{figure.id}">{figure.label} ({figure.unit})</label>
-                <input id="figure-{figure.id}" class="date" inputmode="decimal" autocomplete="off" bind:value={content.figures[figure.id]} oninput={() => round.typed(figure.id)} aria-invalid={!!round.figureFault(figure.id)} aria-describedby="hint-{figure.id}" />
-                <p class="quiet hint" class:fault={round.figureFault(figure.id)} id="hint-{figure.id}">{round.figureFault(figure.id) || figure.hint}</p>
+                <input
+                  id="figure-{figure.id}"
+                  class="date"
+                  inputmode="decimal"
+                  autocomplete="off"
+                  bind:value={content.figures[figure.id]}
+                  oninput={() => round.typed(figure.id)}
+                  aria-invalid={!!round.figureFault(figure.id)}
+                  aria-describedby="hint-{figure.id}"
+                />
+                <p class="quiet hint" class:fault={round.figureFault(figure.id)} id="hint-{figure.id}">
+                  {round.figureFault(figure.id) || figure.hint}
+                </p>
               </div>
             {/each}
-            {#if round.bench.sending("fluid_level")}<button type="button" class="plain" onclick={() => round.readVehicle("fluid_level")}>Read the level from the vehicle</button>{/if}
+            {#if round.bench.sending("fluid_level")}<button
+                type="button"
+                class="plain"
+                onclick={() => round.readVehicle("fluid_level")}>Read the level from the vehicle</button
+              >{/if}
           </div>
           {@render offer("fluid_level")}
-          {#if content.simulated?.fluid_level}<p class="doubt">Simulated level{round.sample ? "" : ": it never counts on this vehicle"}.</p>{/if}
+          {#if content.simulated?.fluid_level}<p class="doubt">
+              Simulated level{round.sample ? "" : ": it never counts on this vehicle"}.
+            </p>{/if}
           <WheelMarks {round} rows={round.round.vehicle_items.map((item) => [`|||${item.id}`, item, ""])} />
           <div class="field">
             <label for="note">Note</label>
-            <textarea id="note" rows="2" maxlength="2000" bind:value={content.note} oninput={() => round.changed()} placeholder="what you noticed, for next time"></textarea>
+            <textarea
+              id="note"
+              rows="2"
+              maxlength="2000"
+              bind:value={content.note}
+              oninput={() => round.changed()}
+              placeholder="what you noticed, for next time"></textarea>
           </div>
         </section>
       {/if}
       <WalkOrder {round} />
-      {#if fault("readings")}<p class="fault" role="alert">{upperFirst(fault("readings") ?? "")}: type the first thickness, or mark what you saw.</p>{/if}
-      {#if round.refused.length}<p class="fault" role="alert">Not saved yet: {round.refused.length === 1 ? "one field needs" : `${round.refused.length} fields need`} another look. Nothing is lost.</p>{/if}
+      {#if fault("readings")}<p class="fault" role="alert">{fault("readings")}</p>{/if}
+      {#if round.refused.length}<p class="fault" role="alert">
+          Not saved yet: {round.refused.length === 1 ? "check the field" : `check the ${round.refused.length} fields`} marked
+          above. Nothing is lost.
+        </p>{/if}
       <div class="row">
-        <Button id="save" kind={wheel ? "tertiary" : "primary"} disabled={round.saving} on:click={save}>Save look-over</Button>
+        <Button id="save" kind={wheel ? "tertiary" : "primary"} disabled={round.saving} on:click={save}
+          >Save look-over</Button
+        >
         <Button kind="ghost" on:click={() => round.startOver()}>Start over</Button>
-        {#if round.undoable}<p role="status">{round.undoable.said}. <button type="button" class="plain" onclick={() => round.undo()}>Undo</button></p>{/if}
+        {#if round.undoable}<p role="status">
+            {round.undoable.said}. <button type="button" class="plain" onclick={() => round.undo()}>Undo</button>
+          </p>{/if}
       </div>
-      {#if round.unreached}<p class="fault" role="alert">Not saved: the server cannot be reached. What you typed stays here; press Save again when it is back.</p>{/if}
+      {#if round.unreached}<p class="fault" role="alert">
+          Not saved: the server cannot be reached. What you typed stays here; press Save again when it is back.
+        </p>{/if}
     </form>
   </div>
 {/if}
 
 <style>
-  .head { margin-bottom: 0.75rem; }
-  .round { display: grid; grid-template-columns: minmax(0, 22rem) minmax(0, 1fr); gap: 1.25rem; align-items: start; margin-top: 0.75rem; }
-  .round.large { grid-template-columns: minmax(0, 30rem) minmax(0, 1fr); }
-  .drawing { position: sticky; top: 1rem; }
-  .readings, .wheel { display: grid; gap: 0.45rem; }
-  .top { align-items: start; gap: 0.5rem 1rem; }
-  .top > .plain { margin-top: 1.35rem; }
-  .field label { display: block; font-weight: 600; margin-bottom: 0.2rem; }
-  .field input, .field select { font: 600 1.4rem/1 "Barlow Semi Condensed", sans-serif; min-height: 48px; width: 9.5rem; padding: 0.2rem 0.5rem; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); box-sizing: border-box; color-scheme: inherit; }
-  .field select { width: 12rem; }
-  .field .date, .field select { font-size: 1.05rem; }
-  .hint { max-width: 9.5rem; line-height: 1.2; }
-  .ticks { gap: 0 1rem; }
-  .tick { display: inline-flex; align-items: center; gap: 0.4rem; min-height: 48px; }
-  .tick input { width: 1.3rem; height: 1.3rem; }
-  .plain { min-height: 48px; background: none; border: 1px solid var(--line); color: var(--petrol); font: inherit; padding: 0 0.75rem; cursor: pointer; }
-  .plain[aria-pressed="true"] { box-shadow: inset 0 -4px var(--petrol); font-weight: 600; }
-  textarea { width: 100%; box-sizing: border-box; font: inherit; font-size: 1rem; padding: 0.5rem; background: var(--sheet); color: var(--ink); border: 1px solid var(--quiet); }
-  .fault { color: var(--stop); }
-  .doubt { color: var(--doubt); }
-  .fault:empty { display: none; }
-  [aria-invalid="true"] { border-color: var(--stop); box-shadow: 0 0 0 1px var(--stop); }
+  .head {
+    margin-bottom: 0.75rem;
+  }
+  .round {
+    display: grid;
+    grid-template-columns: minmax(0, 22rem) minmax(0, 1fr);
+    gap: 1.25rem;
+    align-items: start;
+    margin-top: 0.75rem;
+  }
+  .round.large {
+    grid-template-columns: minmax(0, 30rem) minmax(0, 1fr);
+  }
+  .drawing {
+    position: sticky;
+    top: 1rem;
+  }
+  .readings,
+  .wheel {
+    display: grid;
+    gap: 0.45rem;
+  }
+  .top {
+    align-items: start;
+    gap: 0.5rem 1rem;
+  }
+  .top > .plain {
+    margin-top: 1.35rem;
+  }
+  .field label {
+    display: block;
+    font-weight: 600;
+    margin-bottom: 0.2rem;
+  }
+  .field input,
+  .field select {
+    font:
+      600 1.4rem/1 "Barlow Semi Condensed",
+      sans-serif;
+    min-height: 48px;
+    width: 9.5rem;
+    padding: 0.2rem 0.5rem;
+    border: 1px solid var(--quiet);
+    background: var(--sheet);
+    color: var(--ink);
+    box-sizing: border-box;
+    color-scheme: inherit;
+  }
+  .field select {
+    width: 12rem;
+  }
+  .field .date,
+  .field select {
+    font-size: 1.05rem;
+  }
+  .hint {
+    max-width: 9.5rem;
+    line-height: 1.2;
+  }
+  .ticks {
+    gap: 0 1rem;
+  }
+  .tick {
+    display: inline-flex;
+    align-items: center;
+    gap: 0.4rem;
+    min-height: 48px;
+  }
+  .tick input {
+    width: 1.3rem;
+    height: 1.3rem;
+  }
+  .plain {
+    min-height: 48px;
+    background: none;
+    border: 1px solid var(--line);
+    color: var(--petrol);
+    font: inherit;
+    padding: 0 0.75rem;
+    cursor: pointer;
+  }
+  .plain[aria-pressed="true"] {
+    box-shadow: inset 0 -4px var(--petrol);
+    font-weight: 600;
+  }
+  textarea {
+    width: 100%;
+    box-sizing: border-box;
+    font: inherit;
+    font-size: 1rem;
+    padding: 0.5rem;
+    background: var(--sheet);
+    color: var(--ink);
+    border: 1px solid var(--quiet);
+  }
+  .doubt {
+    color: var(--doubt);
+  }
+  .fault:empty {
+    display: none;
+  }
+  [aria-invalid="true"] {
+    border-color: var(--stop);
+    box-shadow: 0 0 0 1px var(--stop);
+  }
   @media (max-width: 46rem) {
-    .round, .round.large { grid-template-columns: 1fr; }
-    .drawing { top: 0; z-index: 1; }
+    .round,
+    .round.large {
+      grid-template-columns: 1fr;
+    }
+    .drawing {
+      top: 0;
+      z-index: 1;
+    }
   }
 </style>

@@ -18,34 +18,91 @@
 
 {#if wheel.asks.length}
   <details class="asks">
-    <summary>While you can see it: {wheel.asks.length} {wheel.asks.length === 1 ? "thing" : "things"} not known yet ({wheel.asks.map((ask) => lowerFirst(ask.label)).join(", ")})</summary>
+    <summary
+      >While you can see it: {wheel.asks.length}
+      {wheel.asks.length === 1 ? "thing" : "things"} not known yet ({wheel.asks
+        .map((ask) => lowerFirst(ask.label))
+        .join(", ")})</summary
+    >
     {#each wheel.asks as ask (ask.key)}
       <div class="ask">
         <label for="ask-{ask.key}">{ask.label}</label>
         {#if ask.choices.length}
-          <Choose id="ask-{ask.key}" value={typed[ask.key] ?? ""} options={[{ id: "", label: "not known" }, ...ask.choices]} onchoose={(id) => ((typed[ask.key] = id), void tell(ask))} />
+          <Choose
+            id="ask-{ask.key}"
+            value={typed[ask.key] ?? ""}
+            options={[{ id: "", label: "not known" }, ...ask.choices]}
+            onchoose={(id) => ((typed[ask.key] = id), void tell(ask))}
+          />
         {:else}
           <span class="row">
-            <input id="ask-{ask.key}" inputmode="decimal" autocomplete="off" bind:value={typed[ask.key]} onkeydown={(event) => event.key === "Enter" && (event.preventDefault(), tell(ask))} aria-invalid={!!faults[ask.key]} />
+            <input
+              id="ask-{ask.key}"
+              inputmode="decimal"
+              autocomplete="off"
+              bind:value={typed[ask.key]}
+              onkeydown={(event) => event.key === "Enter" && (event.preventDefault(), tell(ask))}
+              aria-invalid={!!faults[ask.key]}
+            />
             {#if ask.units.length}
-              <select aria-label="Unit of {ask.label}" bind:value={units[ask.key]}>{#each ask.units as unit (unit)}<option value={unit}>{unit}</option>{/each}</select>
+              <select aria-label="Unit of {ask.label}" bind:value={units[ask.key]}
+                >{#each ask.units as unit (unit)}<option value={unit}>{unit}</option>{/each}</select
+              >
             {/if}
             <button type="button" onclick={() => tell(ask)}>Save</button>
           </span>
         {/if}
-        <p class="quiet" class:fault={faults[ask.key]}>{faults[ask.key] || `${upperFirst(ask.waits)}. ${upperFirst(ask.find)}.`}</p>
+        <p class="quiet" class:fault={faults[ask.key]}>
+          {faults[ask.key] || `${upperFirst(ask.waits)}. ${upperFirst(ask.find)}.`}
+        </p>
       </div>
     {/each}
   </details>
 {/if}
 
 <style>
-  .asks { border: 1px dashed var(--plan); padding: 0 0.75rem 0.5rem; }
-  summary { cursor: pointer; min-height: 48px; display: flex; align-items: center; color: var(--plan); font-weight: 600; line-height: 1.25; }
-  .ask { display: grid; grid-template-columns: 11rem auto 1fr; gap: 0.25rem 0.75rem; align-items: center; padding: 0.25rem 0; }
-  label { font-weight: 600; }
-  input, select, button { min-height: 44px; font: inherit; font-size: 1.05rem; background: var(--sheet); color: var(--ink); border: 1px solid var(--quiet); padding: 0 0.5rem; box-sizing: border-box; max-width: 16rem; }
-  input { width: 6rem; }
-  .fault { color: var(--stop); }
-  @media (max-width: 46rem) { .ask { grid-template-columns: 1fr; } }
+  .asks {
+    border: 1px dashed var(--plan);
+    padding: 0 0.75rem 0.5rem;
+  }
+  summary {
+    cursor: pointer;
+    min-height: 48px;
+    display: flex;
+    align-items: center;
+    color: var(--plan);
+    font-weight: 600;
+    line-height: 1.25;
+  }
+  .ask {
+    display: grid;
+    grid-template-columns: 11rem auto 1fr;
+    gap: 0.25rem 0.75rem;
+    align-items: center;
+    padding: 0.25rem 0;
+  }
+  label {
+    font-weight: 600;
+  }
+  input,
+  select,
+  button {
+    min-height: 44px;
+    font: inherit;
+    font-size: 1.05rem;
+    background: var(--sheet);
+    color: var(--ink);
+    border: 1px solid var(--quiet);
+    padding: 0 0.5rem;
+    box-sizing: border-box;
+    max-width: 16rem;
+  }
+  input {
+    width: 6rem;
+  }
+  @media (max-width: 46rem) {
+    .ask {
+      grid-template-columns: 1fr;
+    }
+  }
 </style>

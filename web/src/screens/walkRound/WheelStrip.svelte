@@ -10,26 +10,79 @@
     {@const done = wheel.positions.filter((place) => round.isFilled(place)).length}
     {@const doubtful = wheel.positions.some((place) => round.questionAt(place) && !round.entry(place).answer)}
     <li>
-      <button type="button" aria-current={at === index ? "step" : undefined} onclick={() => onpick(index)} aria-label="{wheel.label}: {done} of {wheel.positions.length} read{doubtful ? ', one questioned' : ''}">
+      <button
+        type="button"
+        aria-current={at === index ? "step" : undefined}
+        onclick={() => onpick(index)}
+        aria-label="{wheel.label}: {done} of {wheel.positions.length} read{doubtful ? ', one questioned' : ''}"
+      >
         <span class="name">{wheel.label}</span>
         <span class="dots" aria-hidden="true">
-          {#each wheel.positions as place (place.id)}<i class:full={round.isFilled(place)} class:asked={round.questionAt(place) && !round.entry(place).answer}></i>{/each}
+          {#each wheel.positions as place (place.id)}<i
+              class:full={round.isFilled(place)}
+              class:asked={round.questionAt(place) && !round.entry(place).answer}
+            ></i>{/each}
         </span>
       </button>
     </li>
   {/each}
   <li>
-    <button type="button" aria-current={at === round.wheels.length ? "step" : undefined} onclick={() => onpick(round.wheels.length)}><span class="name">Vehicle and finish</span></button>
+    <button
+      type="button"
+      aria-current={at === round.wheels.length ? "step" : undefined}
+      onclick={() => onpick(round.wheels.length)}><span class="name">Vehicle and finish</span></button
+    >
   </li>
 </ol>
 
 <style>
-  .strip { display: flex; flex-wrap: wrap; gap: 0.35rem; }
-  button { min-height: 48px; display: grid; gap: 0.25rem; align-content: center; padding: 0.25rem 0.8rem; background: var(--sheet); border: 1px solid var(--line); color: inherit; font: inherit; cursor: pointer; text-align: left; }
-  button[aria-current] { border-color: var(--petrol); box-shadow: inset 0 -4px var(--petrol); font-weight: 600; }
-  .dots { display: flex; gap: 0.25rem; }
-  i { width: 0.85rem; height: 0.4rem; border: 1px solid var(--quiet); box-sizing: border-box; }
-  i.full { background: var(--friction); border-color: var(--friction); }
-  i.asked { background: var(--doubt); border-color: var(--doubt); }
-  @media (max-width: 46rem) { button { padding: 0.25rem 0.5rem; } .name { font-size: 0.875rem; } }
+  .strip {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.35rem;
+  }
+  button {
+    min-height: 48px;
+    display: grid;
+    gap: 0.25rem;
+    align-content: center;
+    padding: 0.25rem 0.8rem;
+    background: var(--sheet);
+    border: 1px solid var(--line);
+    color: inherit;
+    font: inherit;
+    cursor: pointer;
+    text-align: left;
+  }
+  button[aria-current] {
+    border-color: var(--petrol);
+    box-shadow: inset 0 -4px var(--petrol);
+    font-weight: 600;
+  }
+  .dots {
+    display: flex;
+    gap: 0.25rem;
+  }
+  i {
+    width: 0.85rem;
+    height: 0.4rem;
+    border: 1px solid var(--quiet);
+    box-sizing: border-box;
+  }
+  i.full {
+    background: var(--friction);
+    border-color: var(--friction);
+  }
+  i.asked {
+    background: var(--doubt);
+    border-color: var(--doubt);
+  }
+  @media (max-width: 46rem) {
+    button {
+      padding: 0.25rem 0.5rem;
+    }
+    .name {
+      font-size: 0.875rem;
+    }
+  }
 </style>

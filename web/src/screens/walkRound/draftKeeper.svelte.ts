@@ -79,7 +79,10 @@ export class DraftKeeper {
     await this.#sending;
     if (this.#done) return;
     try {
-      const draft = await api.keepDraft(this.vehicle, { content: this.#waiting as Record<string, never>, revision: this.#revision });
+      const draft = await api.keepDraft(this.vehicle, {
+        content: this.#waiting as Record<string, never>,
+        revision: this.#revision,
+      });
       this.#revision = draft.revision;
       this.state = "kept";
     } catch (error) {

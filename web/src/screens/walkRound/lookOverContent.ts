@@ -42,54 +42,137 @@ export interface Content {
 }
 
 export const emptyContent = (round: Schemas["WalkRound"]): Content => ({
-  date: round.today, odometer: "", unit: round.vehicle.distance_unit, keepOdometer: false, note: "", fits: [], entries: {}, marks: {}, figures: {}, device: null, large: false,
+  date: round.today,
+  odometer: "",
+  unit: round.vehicle.distance_unit,
+  keepOdometer: false,
+  note: "",
+  fits: [],
+  entries: {},
+  marks: {},
+  figures: {},
+  device: null,
+  large: false,
 });
 
 export const emptyEntry = (place: Place): Entry => ({
-  text: "", upper: "", places: [], method: place.method, unit: place.unit, overall: false, instrument: place.instrument, event: "reading", answer: null, doubts: [],
+  text: "",
+  upper: "",
+  places: [],
+  method: place.method,
+  unit: place.unit,
+  overall: false,
+  instrument: place.instrument,
+  event: "reading",
+  answer: null,
+  doubts: [],
 });
 
 /** Several figures in one field are several places; a figure with its unit is one. */
 export function tokens(text: string): string[] {
   const parts = text.trim().split(/\s+/).filter(Boolean);
-  return parts.length > 1 && parts.every((part) => /^[\d.,/]+$/.test(part)) && !isMixed(parts) ? parts : parts.length ? [text.trim()] : [];
+  return parts.length > 1 && parts.every((part) => /^[\d.,/]+$/.test(part)) && !isMixed(parts)
+    ? parts
+    : parts.length
+      ? [text.trim()]
+      : [];
 }
 
 /** "1 7/32" is one number. */
-const isMixed = (parts: string[]): boolean => parts.length === 2 && /^\d+$/.test(parts[0]!) && /^\d+\/\d+$/.test(parts[1]!);
+const isMixed = (parts: string[]): boolean =>
+  parts.length === 2 && /^\d+$/.test(parts[0]!) && /^\d+\/\d+$/.test(parts[1]!);
 
 export const valuesOf = (entry: Entry): string[] => [...entry.places, ...tokens(entry.text)];
 export const isFilled = (entry: Entry): boolean => entry.event !== "reading" || valuesOf(entry).length > 0;
 
 /** The look-over as the server takes it: new parts first, then what was read, in the order of the walk. */
 export function lookOver(content: Content, filled: [Wheel, Place][]): Schemas["LookOver"] {
-  const fits = content.fits.map((key): Schemas["Reading"] => ({ axle: Number(key.split("|")[0]), part: key.split("|")[1] as "pad", event: "fit" }));
+  const fits = content.fits.map((key): Schemas["Reading"] => ({
+    axle: Number(key.split("|")[0]),
+    part: key.split("|")[1] as "pad",
+    event: "fit",
+  }));
   const readings = filled.map(([wheel, place]) => reading(content.entries[place.id]!, wheel, place));
   const simulated = content.simulated?.odometer ? { simulated: true } : {};
-  return { date: content.date, odometer: { value: content.odometer, unit: content.unit, keep: content.keepOdometer, ...simulated }, note: content.note || null, readings: [...fits, ...readings], conditions: conditions(content) };
+  return {
+    date: content.date,
+    odometer: { value: content.odometer, unit: content.unit, keep: content.keepOdometer, ...simulated },
+    note: content.note || null,
+    readings: [...fits, ...readings],
+    conditions: conditions(content),
+  };
 }
 
 function reading(entry: Entry, wheel: Wheel, place: Place): Schemas["Reading"] {
   const where = { axle: wheel.axle, part: place.part, side: place.side, pad: place.pad, doubts: entry.doubts };
   if (entry.event !== "reading") return { ...where, event: entry.event };
-  return { ...where, event: "reading", method: entry.method, values: valuesOf(entry), upper: entry.method === "gauge" ? entry.upper.trim() || null : null, unit: entry.unit, overall: entry.overall, instrument: entry.instrument, answer: entry.answer, ...(entry.simulated ? { simulated: true } : {}) };
+  return {
+    ...where,
+    event: "reading",
+    method: entry.method,
+    values: valuesOf(entry),
+    upper: entry.method === "gauge" ? entry.upper.trim() || null : null,
+    unit: entry.unit,
+    overall: entry.overall,
+    instrument: entry.instrument,
+    answer: entry.answer,
+    ...(entry.simulated ? { simulated: true } : {}),
+  };
 }
 
 export function conditions(content: Content): Schemas["ConditionGiven"][] {
   const marks = Object.entries(content.marks).flatMap(([key, ids]) => {
     const [axle, side, face, item] = key.split("|") as [string, string, string, string];
-    return ids.map((mark): Schemas["ConditionGiven"] => ({ item, mark, axle: axle ? Number(axle) : null, side: (side || null) as "left" | null, face: (face || null) as "inner" | null }));
+    return ids.map((mark): Schemas["ConditionGiven"] => ({
+      item,
+      mark,
+      axle: axle ? Number(axle) : null,
+      side: (side || null) as "left" | null,
+      face: (face || null) as "inner" | null,
+    }));
   });
-  const figures = Object.entries(content.figures).filter(([, value]) => value.trim()).map(([item, value]): Schemas["ConditionGiven"] => ({ item, value: value.trim(), ...(content.simulated?.[item] ? { simulated: true } : {}) }));
+  const figures = Object.entries(content.figures)
+    .filter(([, value]) => value.trim())
+    .map(([item, value]): Schemas["ConditionGiven"] => ({
+      item,
+      value: value.trim(),
+      ...(content.simulated?.[item] ? { simulated: true } : {}),
+    }));
   return [...marks, ...figures];
 }
 
 /** What two versions of one look-over say differently, as [where, here, there]. */
 export function differences(wheels: Wheel[], mine: Content, theirs: Content): [string, string, string][] {
-  const places = wheels.flatMap((wheel) => wheel.positions.map((place): [string, string, string] => [`${wheel.label} ${place.label}`, shown(mine.entries[place.id]), shown(theirs.entries[place.id])]));
-  const marks = [...new Set([...Object.keys(mine.marks), ...Object.keys(theirs.marks)])].map((key): [string, string, string] => [`Seen: ${key.split("|").slice(1).filter(Boolean).join(" ").replaceAll("_", " ")}`, (mine.marks[key] ?? []).join(", "), (theirs.marks[key] ?? []).join(", ")]);
-  const all: [string, string, string][] = [["Odometer", mine.odometer, theirs.odometer], ["Day", mine.date, theirs.date], ["Note", mine.note, theirs.note], ["New parts", mine.fits.length.toString(), theirs.fits.length.toString()], ...places, ...marks];
+  const places = wheels.flatMap((wheel) =>
+    wheel.positions.map((place): [string, string, string] => [
+      `${wheel.label} ${place.label}`,
+      shown(mine.entries[place.id]),
+      shown(theirs.entries[place.id]),
+    ]),
+  );
+  const marks = [...new Set([...Object.keys(mine.marks), ...Object.keys(theirs.marks)])].map(
+    (key): [string, string, string] => [
+      `Seen: ${key.split("|").slice(1).filter(Boolean).join(" ").replaceAll("_", " ")}`,
+      (mine.marks[key] ?? []).join(", "),
+      (theirs.marks[key] ?? []).join(", "),
+    ],
+  );
+  const all: [string, string, string][] = [
+    ["Odometer", mine.odometer, theirs.odometer],
+    ["Day", mine.date, theirs.date],
+    ["Note", mine.note, theirs.note],
+    ["New parts", mine.fits.length.toString(), theirs.fits.length.toString()],
+    ...places,
+    ...marks,
+  ];
   return all.filter(([, here, there]) => here !== there);
 }
 
-const shown = (entry: Entry | undefined): string => (!entry ? "" : entry.event !== "reading" ? entry.event : [...valuesOf(entry), entry.upper && `(${entry.upper} does not go)`, valuesOf(entry).length ? entry.unit : ""].filter(Boolean).join(" "));
+const shown = (entry: Entry | undefined): string =>
+  !entry
+    ? ""
+    : entry.event !== "reading"
+      ? entry.event
+      : [...valuesOf(entry), entry.upper && `(${entry.upper} does not go)`, valuesOf(entry).length ? entry.unit : ""]
+          .filter(Boolean)
+          .join(" ");

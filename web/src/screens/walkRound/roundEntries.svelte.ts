@@ -31,7 +31,9 @@ export abstract class RoundEntries {
   }
 
   get filled(): [Wheel, Place][] {
-    return (this.round?.wheels ?? []).flatMap((wheel) => wheel.positions.filter((place) => this.isFilled(place)).map((place): [Wheel, Place] => [wheel, place]));
+    return (this.round?.wheels ?? []).flatMap((wheel) =>
+      wheel.positions.filter((place) => this.isFilled(place)).map((place): [Wheel, Place] => [wheel, place]),
+    );
   }
 
   isNew(axle: number, part: string): boolean {
@@ -49,7 +51,10 @@ export abstract class RoundEntries {
 
   /** Does the key mean a way of reading, or an event, at this position? */
   means(place: Place, key: string): boolean {
-    return this.methods(place.part).some((each) => each.key === key) || (place.part === "pad" && (this.round?.events.some((each) => each.key === key) ?? false));
+    return (
+      this.methods(place.part).some((each) => each.key === key) ||
+      (place.part === "pad" && (this.round?.events.some((each) => each.key === key) ?? false))
+    );
   }
 
   /** Made-up values count on a vehicle that is made up itself. */
@@ -80,7 +85,9 @@ export abstract class RoundEntries {
   /** The tool last used for this way of reading, else the only one there is. */
   protected usual(method: string): number | null {
     const mine = this.round!.instruments.filter((each) => each.method === method);
-    const used = Object.values(this.content!.entries).find((entry) => entry.method === method && entry.instrument !== null)?.instrument;
+    const used = Object.values(this.content!.entries).find(
+      (entry) => entry.method === method && entry.instrument !== null,
+    )?.instrument;
     return used ?? (mine.length === 1 ? mine[0]!.id : null);
   }
 
@@ -117,7 +124,12 @@ export abstract class RoundEntries {
     const all = this.wheels.flatMap((wheel) => wheel.positions);
     for (const other of all.slice(all.findIndex((each) => each.id === place.id))) {
       const entry = this.entry(other);
-      if (other.part !== place.part || (other.id !== place.id && this.isFilled(other)) || (onlyMethod && entry.method !== onlyMethod)) continue;
+      if (
+        other.part !== place.part ||
+        (other.id !== place.id && this.isFilled(other)) ||
+        (onlyMethod && entry.method !== onlyMethod)
+      )
+        continue;
       change(entry);
     }
     this.changed();
@@ -125,7 +137,9 @@ export abstract class RoundEntries {
 
   toggleFit(axle: number, part: "pad" | "rotor"): void {
     const key = `${axle}|${part}`;
-    this.content!.fits = this.isNew(axle, part) ? this.content!.fits.filter((each) => each !== key) : [...this.content!.fits, key];
+    this.content!.fits = this.isNew(axle, part)
+      ? this.content!.fits.filter((each) => each !== key)
+      : [...this.content!.fits, key];
     this.changed();
   }
 
@@ -136,8 +150,11 @@ export abstract class RoundEntries {
   /** Marks of one group exclude each other, and so do “sound” and everything else. */
   toggleMark(key: string, item: Schemas["LookedAt"], mark: Schemas["Mark"]): void {
     const held = this.marks(key);
-    const excludes = (other: Schemas["Mark"]) => (mark.group && other.group === mark.group) || (mark.good && !mark.group) || (other.good && !other.group);
-    this.content!.marks[key] = held.includes(mark.id) ? held.filter((id) => id !== mark.id) : [...held.filter((id) => !item.marks.some((other) => other.id === id && excludes(other))), mark.id];
+    const excludes = (other: Schemas["Mark"]) =>
+      (mark.group && other.group === mark.group) || (mark.good && !mark.group) || (other.good && !other.group);
+    this.content!.marks[key] = held.includes(mark.id)
+      ? held.filter((id) => id !== mark.id)
+      : [...held.filter((id) => !item.marks.some((other) => other.id === id && excludes(other))), mark.id];
     this.changed();
   }
 
@@ -157,6 +174,12 @@ export abstract class RoundEntries {
   /** [key, item, face] of everything to look at on a wheel. */
   rows(wheel: Wheel): [string, Schemas["LookedAt"], string][] {
     const items = (this.round?.items ?? []).filter((item) => wheel.items.includes(item.id));
-    return items.flatMap((item) => (item.faces ? ["inner", "outer"] : [""]).map((face): [string, Schemas["LookedAt"], string] => [`${wheel.axle}|${wheel.side}|${face}|${item.id}`, item, face]));
+    return items.flatMap((item) =>
+      (item.faces ? ["inner", "outer"] : [""]).map((face): [string, Schemas["LookedAt"], string] => [
+        `${wheel.axle}|${wheel.side}|${face}|${item.id}`,
+        item,
+        face,
+      ]),
+    );
   }
 }

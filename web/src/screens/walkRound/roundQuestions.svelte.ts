@@ -23,7 +23,8 @@ export abstract class RoundQuestions extends RoundEntries {
     const asked = this.#asked[place.id];
     // Half a number is still being typed, not measured again.
     const typingOn = asked?.value && entry.text.trim().startsWith(asked.value);
-    if (asked && !typingOn && !entry.doubts.some((doubt) => doubt.value === asked.value && doubt.code === asked.code)) entry.doubts.push({ ...asked, answer: "again" });
+    if (asked && !typingOn && !entry.doubts.some((doubt) => doubt.value === asked.value && doubt.code === asked.code))
+      entry.doubts.push({ ...asked, answer: "again" });
     entry.answer = null;
     this.changed();
   }
@@ -55,7 +56,13 @@ export abstract class RoundQuestions extends RoundEntries {
   }
 
   #note(place: Place, question: Question, answer: Doubt["answer"]): void {
-    this.entry(place).doubts.push({ code: question.code, question: question.sentence, value: this.values(place)[0] ?? null, unit: this.entry(place).unit, answer });
+    this.entry(place).doubts.push({
+      code: question.code,
+      question: question.sentence,
+      value: this.values(place)[0] ?? null,
+      unit: this.entry(place).unit,
+      answer,
+    });
   }
 
   #swap(place: Place, question: Question): void {
@@ -93,7 +100,14 @@ export abstract class RoundQuestions extends RoundEntries {
   protected remember(): void {
     for (const [, place] of this.filled) {
       const question = this.questionAt(place);
-      if (question) this.#asked[place.id] = { code: question.code, question: question.sentence, value: this.values(place)[0] ?? null, unit: this.entry(place).unit, answer: "again" };
+      if (question)
+        this.#asked[place.id] = {
+          code: question.code,
+          question: question.sentence,
+          value: this.values(place)[0] ?? null,
+          unit: this.entry(place).unit,
+          answer: "again",
+        };
       else delete this.#asked[place.id];
     }
   }

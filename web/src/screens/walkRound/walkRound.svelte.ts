@@ -1,7 +1,16 @@
 import { api, Refusal, type Fault, type Schemas } from "../../api/client";
 import { BenchDevices } from "./devices.svelte";
 import { DraftKeeper } from "./draftKeeper.svelte";
-import { conditions, differences, emptyContent, emptyEntry, lookOver, type Content, type Place, type Wheel } from "./lookOverContent";
+import {
+  conditions,
+  differences,
+  emptyContent,
+  emptyEntry,
+  lookOver,
+  type Content,
+  type Place,
+  type Wheel,
+} from "./lookOverContent";
 import { RoundQuestions } from "./roundQuestions.svelte";
 
 export type { Place };
@@ -87,7 +96,14 @@ export class WalkRound extends RoundQuestions {
   async sendFrom(wheel: Wheel, place: Place): Promise<boolean> {
     const device = this.bench.find(this.content?.device);
     if (!device?.method || place.part === "runout") return false;
-    const sample = await this.bench.ask(device, { vehicle: this.vehicle, quantity: "length", axle: wheel.axle, part: place.part, side: place.side, pad: place.pad });
+    const sample = await this.bench.ask(device, {
+      vehicle: this.vehicle,
+      quantity: "length",
+      axle: wheel.axle,
+      part: place.part,
+      side: place.side,
+      pad: place.pad,
+    });
     if (!sample) return false;
     const entry = this.entry(place);
     const take = () => {
@@ -119,7 +135,9 @@ export class WalkRound extends RoundQuestions {
     const sample = reader && (await this.bench.ask(reader, { vehicle: this.vehicle, quantity }));
     if (!sample) return;
     const content = this.content!;
-    const typed = content.simulated?.[quantity] ? "" : ((quantity === "odometer" ? content.odometer : content.figures.fluid_level) ?? "").trim();
+    const typed = content.simulated?.[quantity]
+      ? ""
+      : ((quantity === "odometer" ? content.odometer : content.figures.fluid_level) ?? "").trim();
     this.#offer(quantity, `${sample.value}${sample.unit === "fraction" ? "" : ` ${sample.unit}`}`, typed, () => {
       if (quantity === "odometer") [content.odometer, content.unit] = [sample.value, sample.unit as "km" | "mi"];
       else content.figures.fluid_level = sample.value;
@@ -131,7 +149,16 @@ export class WalkRound extends RoundQuestions {
   /** What can only be seen now goes straight into the brake data. The fault of the entry, or nothing. */
   async tell(wheel: Wheel, ask: Schemas["Ask"], value: string, unit: string): Promise<string> {
     try {
-      await api.recordBrakeData(wheel.axle, { entries: [{ key: ask.key, value: value.trim(), unit: ask.units.length ? unit : null, source: ask.key.startsWith("rotor.") && ask.units.length ? "cast" : "measured" }] });
+      await api.recordBrakeData(wheel.axle, {
+        entries: [
+          {
+            key: ask.key,
+            value: value.trim(),
+            unit: ask.units.length ? unit : null,
+            source: ask.key.startsWith("rotor.") && ask.units.length ? "cast" : "measured",
+          },
+        ],
+      });
       this.round = await api.walkRound(this.vehicle);
       this.#complete(this.round);
       await this.#look();
@@ -207,7 +234,10 @@ export class WalkRound extends RoundQuestions {
     if (this.round) this.#complete(this.round);
     await this.#look();
     if (binned === null) return;
-    this.undoable = { said: "Started over; what was entered is in the bin", back: () => api.restoreDraft(binned).then(() => this.load()) };
+    this.undoable = {
+      said: "Started over; what was entered is in the bin",
+      back: () => api.restoreDraft(binned).then(() => this.load()),
+    };
   }
 
   /** Another window was faster: both versions are shown, and nothing is overwritten before its owner has chosen. */
@@ -219,7 +249,9 @@ export class WalkRound extends RoundQuestions {
   }
 
   get differences(): [string, string, string][] {
-    return this.theirs?.content ? differences(this.wheels, $state.snapshot(this.content) as Content, this.theirs.content) : [];
+    return this.theirs?.content
+      ? differences(this.wheels, $state.snapshot(this.content) as Content, this.theirs.content)
+      : [];
   }
 
   async takeTheirs(): Promise<void> {

@@ -18,16 +18,37 @@
   const x = $derived(scaleLinear(drawn.odometer, [EDGE.left, Math.max(width - EDGE.right, EDGE.left + 60)]));
   const y = $derived(scaleLinear([0, drawn.top], [HEIGHT - EDGE.bottom, EDGE.top]));
   // the unit stands before the first figure, and no figure runs over the edge
-  const kms = $derived(x.ticks(Math.max(Math.floor(width / 110), 2)).filter((km) => x(km) > EDGE.left + 24 && x(km) < width - EDGE.right - 8));
+  const kms = $derived(
+    x
+      .ticks(Math.max(Math.floor(width / 110), 2))
+      .filter((km) => x(km) > EDGE.left + 24 && x(km) < width - EDGE.right - 8),
+  );
   const dates = $derived(spaced(dateTicks(wear, distance, drawn.odometer), x, 46));
-  const course = $derived(line<Point>((each) => x(each.at), (each) => y(each.mm)));
-  const names = $derived(staggered(drawn.courses.map((each) => ({ id: each.position, at: each.to[1], mm: each.limit, label: named(each.position) })), x, 84));
+  const course = $derived(
+    line<Point>(
+      (each) => x(each.at),
+      (each) => y(each.mm),
+    ),
+  );
+  const names = $derived(
+    staggered(
+      drawn.courses.map((each) => ({ id: each.position, at: each.to[1], mm: each.limit, label: named(each.position) })),
+      x,
+      84,
+    ),
+  );
   const today = $derived(x(distance(wear.as_of.odometer_km)));
   const shown = $derived(wear.readings.filter((reading) => positions.includes(reading.position)).toReversed());
 </script>
 
 <div class="chart" bind:clientWidth={width}>
-  <svg viewBox="0 0 {width} {HEIGHT}" {width} height={HEIGHT} role="group" aria-label="Thickness over the odometer: {positions.map(named).join(', ')}">
+  <svg
+    viewBox="0 0 {width} {HEIGHT}"
+    {width}
+    height={HEIGHT}
+    role="group"
+    aria-label="Thickness over the odometer: {positions.map(named).join(', ')}"
+  >
     {#each y.ticks(6) as mm (mm)}
       <line class="grid" x1={EDGE.left} x2={width - EDGE.right} y1={y(mm)} y2={y(mm)} />
       <text class="axis" x={EDGE.left - 8} y={y(mm) + 4} text-anchor="end">{mm}</text>
@@ -45,7 +66,9 @@
     <line class="tick" x1={EDGE.left} x2={width - EDGE.right} y1={HEIGHT - 26} y2={HEIGHT - 26} />
 
     {#each drawn.breaks as fitted (fitted.at)}
-      <line class="fitted" x1={x(fitted.at)} x2={x(fitted.at)} y1={EDGE.top} y2={HEIGHT - EDGE.bottom}><title>{upperFirst(fitted.label)}</title></line>
+      <line class="fitted" x1={x(fitted.at)} x2={x(fitted.at)} y1={EDGE.top} y2={HEIGHT - EDGE.bottom}
+        ><title>{upperFirst(fitted.label)}</title></line
+      >
     {/each}
     {#each drawn.breaks.length ? spaced(drawn.breaks, x, 130) : [] as fitted (fitted.at)}
       <text class="axis" x={Math.min(x(fitted.at) + 4, width - EDGE.right - 100)} y={EDGE.top - 8}>{fitted.label}</text>
@@ -65,16 +88,42 @@
       </g>
     {/each}
     {#each positions.length > 1 ? names : [] as label (label.id)}
-      <text class="name {label.id}" x={x(label.at)} y={y(label.mm) + 17 + 17 * label.row} text-anchor="middle">{label.label}</text>
+      <text class="name {label.id}" x={x(label.at)} y={y(label.mm) + 17 + 17 * label.row} text-anchor="middle"
+        >{label.label}</text
+      >
     {/each}
-    {#each runs(drawn.points, drawn.breaks) as run (run[0]!.id)}<path class="run {run[0]!.position}" d={course(run)} />{/each}
+    {#each runs(drawn.points, drawn.breaks) as run (run[0]!.id)}<path
+        class="run {run[0]!.position}"
+        d={course(run)}
+      />{/each}
     {#each drawn.points as point (point.id)}
       <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-      <g class={point.position} class:doubted={point.doubted} role="img" aria-label={upperFirst(point.text)} tabindex="0" onfocus={() => (told = point)} onmouseenter={() => (told = point)} onblur={() => (told = null)} onmouseleave={() => (told = null)}>
+      <g
+        class={point.position}
+        class:doubted={point.doubted}
+        role="img"
+        aria-label={upperFirst(point.text)}
+        tabindex="0"
+        onfocus={() => (told = point)}
+        onmouseenter={() => (told = point)}
+        onblur={() => (told = null)}
+        onmouseleave={() => (told = null)}
+      >
         {#if point.interval}
-          <rect class="interval" x={x(point.at) - 5} y={y(point.high)} width="10" height={Math.max(y(point.low) - y(point.high), 2)} />
+          <rect
+            class="interval"
+            x={x(point.at) - 5}
+            y={y(point.high)}
+            width="10"
+            height={Math.max(y(point.low) - y(point.high), 2)}
+          />
         {:else}
-          <path class="error" d="M{x(point.at)} {y(point.high)}V{y(point.low)}M{x(point.at) - 4} {y(point.high)}h8M{x(point.at) - 4} {y(point.low)}h8" />
+          <path
+            class="error"
+            d="M{x(point.at)} {y(point.high)}V{y(point.low)}M{x(point.at) - 4} {y(point.high)}h8M{x(point.at) - 4} {y(
+              point.low,
+            )}h8"
+          />
           <circle cx={x(point.at)} cy={y(point.mm)} r="4.5" />
         {/if}
         <circle class="reach" cx={x(point.at)} cy={y(point.mm)} r="14" />
@@ -94,8 +143,16 @@
             <td>{day(reading.date)}</td>
             <td class="number">{grouped(distance(reading.odometer_km))} {unit}</td>
             <td>{upperFirst(named(reading.position))} {reading.part}</td>
-            <td>{reading.entered} ({reading.method}){#if reading.doubted || reading.kept}{" "}<strong class="doubt">doubted</strong>{/if}</td>
-            <td class="number">{reading.low_mm.toFixed(reading.part === "rotor" ? 2 : 1)} to {reading.high_mm.toFixed(reading.part === "rotor" ? 2 : 1)} mm</td>
+            <td
+              >{reading.entered} ({reading.method}){#if reading.doubted || reading.kept}{" "}<strong class="doubt"
+                  >doubted</strong
+                >{/if}</td
+            >
+            <td class="number"
+              >{reading.low_mm.toFixed(reading.part === "rotor" ? 2 : 1)} to {reading.high_mm.toFixed(
+                reading.part === "rotor" ? 2 : 1,
+              )} mm</td
+            >
           </tr>
         {/each}
       </tbody>
@@ -104,38 +161,137 @@
 </details>
 
 <style>
-  .chart { overflow: hidden; }
-  svg { display: block; max-width: 100%; font: 0.85rem "Barlow", system-ui, sans-serif; }
-  svg { --of: #0d5a66; }
-  .left_outer { --of: #9a6413; }
-  .right_inner { --of: #5a4fb0; }
-  .right_outer, .right { --of: #a3123f; }
-  :global(:root[theme="g100"]) svg { --of: #63c2d1; }
-  :global(:root[theme="g100"]) .left_outer { --of: #d9a451; }
-  :global(:root[theme="g100"]) .right_inner { --of: #aaa2f2; }
-  :global(:root[theme="g100"]) :is(.right_outer, .right) { --of: #ff7ba2; }
-  .grid { stroke: var(--line); stroke-width: 0.6; }
-  .tick { stroke: var(--quiet); }
-  .axis { fill: var(--quiet); font-variant-numeric: tabular-nums; }
-  .fitted { stroke: var(--quiet); stroke-dasharray: 2 4; }
-  .today { stroke: var(--quiet); stroke-width: 0.8; }
-  line.limit { stroke: var(--pad-limit); stroke-width: 1.6; }
-  text.limit { fill: var(--pad-limit); font-weight: 600; }
-  line.limit.rotor { stroke: var(--rotor-limit); stroke-dasharray: 7 4; }
-  text.limit.rotor { fill: var(--rotor-limit); }
-  .band { fill: var(--of); fill-opacity: 0.16; stroke: var(--of); stroke-opacity: 0.5; stroke-width: 0.8; }
-  .likely { fill: none; stroke: var(--of); stroke-width: 2.2; }
-  .run { fill: none; stroke: var(--of); stroke-width: 1.2; stroke-dasharray: 1 3; }
-  .name { fill: var(--of); font-weight: 600; }
-  .error { fill: none; stroke: var(--of); stroke-width: 1.6; }
-  .interval { fill: var(--of); fill-opacity: 0.35; stroke: var(--of); }
-  .doubted :is(.error, .interval) { stroke-dasharray: 3 3; }
-  circle { fill: var(--of); }
-  .doubted circle:not(.reach) { fill: var(--sheet); stroke: var(--of); stroke-width: 2; }
-  .reach { fill: transparent; }
-  g[tabindex]:focus-visible { outline: none; }
-  g[tabindex]:focus-visible .reach { stroke: var(--petrol); stroke-width: 2.5; }
-  .told { min-height: 1.5em; font-weight: 600; }
-  details { margin: 0.5rem 0; }
-  .doubt { color: var(--doubt); }
+  .chart {
+    overflow: hidden;
+  }
+  svg {
+    display: block;
+    max-width: 100%;
+    font:
+      0.85rem "Barlow",
+      system-ui,
+      sans-serif;
+  }
+  svg {
+    --of: #0d5a66;
+  }
+  .left_outer {
+    --of: #9a6413;
+  }
+  .right_inner {
+    --of: #5a4fb0;
+  }
+  .right_outer,
+  .right {
+    --of: #a3123f;
+  }
+  :global(:root[theme="g100"]) svg {
+    --of: #63c2d1;
+  }
+  :global(:root[theme="g100"]) .left_outer {
+    --of: #d9a451;
+  }
+  :global(:root[theme="g100"]) .right_inner {
+    --of: #aaa2f2;
+  }
+  :global(:root[theme="g100"]) :is(.right_outer, .right) {
+    --of: #ff7ba2;
+  }
+  .grid {
+    stroke: var(--line);
+    stroke-width: 0.6;
+  }
+  .tick {
+    stroke: var(--quiet);
+  }
+  .axis {
+    fill: var(--quiet);
+    font-variant-numeric: tabular-nums;
+  }
+  .fitted {
+    stroke: var(--quiet);
+    stroke-dasharray: 2 4;
+  }
+  .today {
+    stroke: var(--quiet);
+    stroke-width: 0.8;
+  }
+  line.limit {
+    stroke: var(--pad-limit);
+    stroke-width: 1.6;
+  }
+  text.limit {
+    fill: var(--pad-limit);
+    font-weight: 600;
+  }
+  line.limit.rotor {
+    stroke: var(--rotor-limit);
+    stroke-dasharray: 7 4;
+  }
+  text.limit.rotor {
+    fill: var(--rotor-limit);
+  }
+  .band {
+    fill: var(--of);
+    fill-opacity: 0.16;
+    stroke: var(--of);
+    stroke-opacity: 0.5;
+    stroke-width: 0.8;
+  }
+  .likely {
+    fill: none;
+    stroke: var(--of);
+    stroke-width: 2.2;
+  }
+  .run {
+    fill: none;
+    stroke: var(--of);
+    stroke-width: 1.2;
+    stroke-dasharray: 1 3;
+  }
+  .name {
+    fill: var(--of);
+    font-weight: 600;
+  }
+  .error {
+    fill: none;
+    stroke: var(--of);
+    stroke-width: 1.6;
+  }
+  .interval {
+    fill: var(--of);
+    fill-opacity: 0.35;
+    stroke: var(--of);
+  }
+  .doubted :is(.error, .interval) {
+    stroke-dasharray: 3 3;
+  }
+  circle {
+    fill: var(--of);
+  }
+  .doubted circle:not(.reach) {
+    fill: var(--sheet);
+    stroke: var(--of);
+    stroke-width: 2;
+  }
+  .reach {
+    fill: transparent;
+  }
+  g[tabindex]:focus-visible {
+    outline: none;
+  }
+  g[tabindex]:focus-visible .reach {
+    stroke: var(--petrol);
+    stroke-width: 2.5;
+  }
+  .told {
+    min-height: 1.5em;
+    font-weight: 600;
+  }
+  details {
+    margin: 0.5rem 0;
+  }
+  .doubt {
+    color: var(--doubt);
+  }
 </style>

@@ -1,8 +1,9 @@
 <script lang="ts">
   import { Select, SelectItem, TextInput } from "carbon-components-svelte";
   import { untrack } from "svelte";
-  import { api, Refusal, type Schemas } from "../../api/client";
+  import { api, type Schemas } from "../../api/client";
   import { inUnit, month, rough, span } from "../../format/words";
+  import { FormState } from "../../parts/formState.svelte";
 
   interface Props {
     axle: number;
@@ -18,9 +19,9 @@
   const nothing = { year_distance: "", use: "", factor: "", freed: "", pads: "", pads_mm: "" };
   let asked = $state({ ...nothing });
   let answer = $state.raw<Schemas["WhatIf"] | null>(null);
-  let refused = $state.raw<Refusal | null>(null);
+  const form = new FormState();
   let turn = 0;
-  const fault = (field: string) => refused?.faults.find((each) => each.field === field)?.message ?? "";
+  const fault = form.fault;
   const supposed = $derived(Object.values(asked).some((text) => text !== ""));
 
   $effect(() => {
@@ -30,27 +31,47 @@
 
   async function ask(query: Record<string, string>) {
     const mine = ++turn;
-    try {
-      const found = await api.whatIf(axle, Object.fromEntries(Object.entries(query).filter(([, text]) => text !== "")));
-      if (mine === turn) [answer, refused] = [found, null];
-    } catch (error) {
-      if (!(error instanceof Refusal)) throw error;
-      if (mine === turn) refused = error;
-    }
+    const found = Object.fromEntries(Object.entries(query).filter(([, text]) => text !== ""));
+    const asking = new FormState();
+    await asking.act(async () => mine === turn && (answer = await api.whatIf(axle, found)));
+    if (mine === turn) form.refused = asking.refused;
   }
 
-  const rows = $derived(answer ? [{ id: "before", label: "As it stands", of: answer.before }, ...(supposed ? [{ id: "after", label: "What if", of: answer.after }] : [])] : []);
+  const rows = $derived(
+    answer
+      ? [
+          { id: "before", label: "As it stands", of: answer.before },
+          ...(supposed ? [{ id: "after", label: "What if", of: answer.after }] : []),
+        ]
+      : [],
+  );
   const most = $derived(Math.max(...rows.map((row) => row.of.pads_life?.distance_km.p90 ?? 0), 1));
   const at = (km: number) => `${(100 * km) / most}%`;
 </script>
 
 <div class="ask">
-  <TextInput size="sm" labelText="Driven in a year ({unit})" placeholder={String(Math.round(inUnit(kmPerDay * 365.25, unit) / 100) * 100)} inputmode="decimal" bind:value={asked.year_distance} invalid={!!fault("year_distance")} invalidText={fault("year_distance")} />
+  <TextInput
+    size="sm"
+    labelText="Driven in a year ({unit})"
+    placeholder={String(Math.round(inUnit(kmPerDay * 365.25, unit) / 100) * 100)}
+    inputmode="decimal"
+    bind:value={asked.year_distance}
+    invalid={!!fault("year_distance")}
+    invalidText={fault("year_distance")}
+  />
   <Select size="sm" labelText="Used for" bind:selected={asked.use}>
     <SelectItem value="" text="as now" />
     {#each choices.uses as use (use.id)}<SelectItem value={use.id} text="× {use.factor} {use.label}" />{/each}
   </Select>
-  <TextInput size="sm" labelText="Wear factor (your guess)" placeholder="1" inputmode="decimal" bind:value={asked.factor} invalid={!!fault("factor")} invalidText={fault("factor")} />
+  <TextInput
+    size="sm"
+    labelText="Wear factor (your guess)"
+    placeholder="1"
+    inputmode="decimal"
+    bind:value={asked.factor}
+    invalid={!!fault("factor")}
+    invalidText={fault("factor")}
+  />
   {#if sides.length > 1}
     <Select size="sm" labelText="Slide pins freed" bind:selected={asked.freed}>
       <SelectItem value="" text="no" />
@@ -63,7 +84,15 @@
     {#each choices.pads as pads (pads.id)}<SelectItem value={pads.id} text="× {pads.factor} {pads.label}" />{/each}
   </Select>
   {#if asked.pads}
-    <TextInput size="sm" labelText="Their thickness (mm)" placeholder="as specified" inputmode="decimal" bind:value={asked.pads_mm} invalid={!!fault("pads_mm")} invalidText={fault("pads_mm")} />
+    <TextInput
+      size="sm"
+      labelText="Their thickness (mm)"
+      placeholder="as specified"
+      inputmode="decimal"
+      bind:value={asked.pads_mm}
+      invalid={!!fault("pads_mm")}
+      invalidText={fault("pads_mm")}
+    />
   {/if}
 </div>
 <div class="answer" aria-live="polite">
@@ -72,24 +101,74 @@
     {#if life}
       <p class="label">{row.label}</p>
       <div class="track" role="img" aria-label="{row.label}: {span(life.distance_km, unit)}">
-        <span class="band" class:new={row.id === "after"} style:left={at(life.distance_km.p10)} style:width={at(life.distance_km.p90 - life.distance_km.p10)}></span>
+        <span
+          class="band"
+          class:new={row.id === "after"}
+          style:left={at(life.distance_km.p10)}
+          style:width={at(life.distance_km.p90 - life.distance_km.p10)}
+        ></span>
         <span class="middle" style:left={at(life.distance_km.p50)}></span>
         <span class="look" style:left={at(Math.min(row.of.look_again.distance_km, most))}></span>
       </div>
-      <p class="words"><span class="number">{span(life.distance_km, unit)}</span>, most likely {month(life.date.p50, today)}; look again {row.of.look_again.distance_km > 99 ? `within ${rough(row.of.look_again.distance_km, unit)} or by ${month(row.of.look_again.date, today)}` : "now"}</p>
+      <p class="words">
+        <span class="number">{span(life.distance_km, unit)}</span>, most likely {month(life.date.p50, today)}; look
+        again {row.of.look_again.distance_km > 99
+          ? `within ${rough(row.of.look_again.distance_km, unit)} or by ${month(row.of.look_again.date, today)}`
+          : "now"}
+      </p>
     {/if}
   {/each}
 </div>
 {#if supposed && answer?.said.length}<p class="quiet">Supposed: {answer.said.join("; ")}.</p>{/if}
 
 <style>
-  .ask { display: grid; grid-template-columns: repeat(auto-fit, minmax(10.5rem, 1fr)); gap: 0.75rem 1rem; align-items: end; }
-  .answer { margin-top: 1rem; display: grid; gap: 0.2rem 0.9rem; grid-template-columns: 7rem 1fr; align-items: center; min-height: 6.5rem; align-content: start; }
-  .label { font-weight: 600; }
-  .track { position: relative; height: 20px; background: var(--paper); border: 1px solid var(--line); }
-  .band { position: absolute; inset-block: 0; background: var(--quiet); opacity: 0.35; }
-  .new { background: var(--band); opacity: 0.45; }
-  .middle { position: absolute; inset-block: -3px; width: 3px; background: var(--ink); }
-  .look { position: absolute; inset-block: -3px; border-left: 2px dashed var(--ink); }
-  .words { grid-column: 2; margin-bottom: 0.5rem; }
+  .ask {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(10.5rem, 1fr));
+    gap: 0.75rem 1rem;
+    align-items: end;
+  }
+  .answer {
+    margin-top: 1rem;
+    display: grid;
+    gap: 0.2rem 0.9rem;
+    grid-template-columns: 7rem 1fr;
+    align-items: center;
+    min-height: 6.5rem;
+    align-content: start;
+  }
+  .label {
+    font-weight: 600;
+  }
+  .track {
+    position: relative;
+    height: 20px;
+    background: var(--paper);
+    border: 1px solid var(--line);
+  }
+  .band {
+    position: absolute;
+    inset-block: 0;
+    background: var(--quiet);
+    opacity: 0.35;
+  }
+  .new {
+    background: var(--band);
+    opacity: 0.45;
+  }
+  .middle {
+    position: absolute;
+    inset-block: -3px;
+    width: 3px;
+    background: var(--ink);
+  }
+  .look {
+    position: absolute;
+    inset-block: -3px;
+    border-left: 2px dashed var(--ink);
+  }
+  .words {
+    grid-column: 2;
+    margin-bottom: 0.5rem;
+  }
 </style>

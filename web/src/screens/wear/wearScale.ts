@@ -47,21 +47,51 @@ const EIGHT_IN_TEN = 1.28;
 
 /** All that is drawn of some positions, distances in the owner's unit. */
 export function picture(wear: Wear, positions: string[], inUnit: (km: number) => number): WearPicture {
-  const read = wear.readings.filter((reading) => positions.includes(reading.position)).map((reading, at) => point(reading, at, inUnit));
+  const read = wear.readings
+    .filter((reading) => positions.includes(reading.position))
+    .map((reading, at) => point(reading, at, inUnit));
   const points = [...positions.flatMap((position) => whenNew(wear, position, inUnit)), ...read];
   const courses = positions.flatMap((position) => course(wear, position, inUnit));
   const parts = [...new Set(positions.map(partOf))];
-  const breaks = wear.fits.filter((fit) => parts.includes(fit.part)).map((fit) => ({ at: inUnit(fit.odometer_km), label: `new ${fit.part}s, ${day(fit.date)}` }));
+  const breaks = wear.fits
+    .filter((fit) => parts.includes(fit.part))
+    .map((fit) => ({ at: inUnit(fit.odometer_km), label: `new ${fit.part}s, ${day(fit.date)}` }));
   const limits = parts.flatMap((part) => limit(wear, part));
-  const places = [...points.map((each) => each.at), ...breaks.map((each) => each.at), inUnit(wear.as_of.odometer_km), ...courses.map((each) => each.to[2])];
-  const tops = [...points.map((each) => each.high), ...courses.map((each) => each.now[2]), ...limits.map((each) => each.mm)];
-  return { points, courses, breaks, limits, odometer: [Math.min(...places), Math.max(...places)], top: Math.ceil(Math.max(...tops) + 0.2) };
+  const places = [
+    ...points.map((each) => each.at),
+    ...breaks.map((each) => each.at),
+    inUnit(wear.as_of.odometer_km),
+    ...courses.map((each) => each.to[2]),
+  ];
+  const tops = [
+    ...points.map((each) => each.high),
+    ...courses.map((each) => each.now[2]),
+    ...limits.map((each) => each.mm),
+  ];
+  return {
+    points,
+    courses,
+    breaks,
+    limits,
+    odometer: [Math.min(...places), Math.max(...places)],
+    top: Math.ceil(Math.max(...tops) + 0.2),
+  };
 }
 
 function point(reading: Wear["readings"][number], at: number, inUnit: (km: number) => number): Point {
   const doubted = reading.doubted || reading.kept;
   const text = `${positionName(reading.position)}, ${day(reading.date)}: ${reading.entered} (${reading.method})${doubted ? ", doubted" : ""}`;
-  return { id: `${reading.position} ${at}`, position: reading.position, at: inUnit(reading.odometer_km), mm: reading.mm, low: reading.low_mm, high: reading.high_mm, interval: reading.method === "gauge", doubted, text };
+  return {
+    id: `${reading.position} ${at}`,
+    position: reading.position,
+    at: inUnit(reading.odometer_km),
+    mm: reading.mm,
+    low: reading.low_mm,
+    high: reading.high_mm,
+    interval: reading.method === "gauge",
+    doubted,
+    text,
+  };
 }
 
 /** A new part's thickness where it went on, as far as it is known. */
@@ -71,7 +101,17 @@ function whenNew(wear: Wear, position: string, inUnit: (km: number) => number): 
   const mm = part === "pad" ? corner?.inner.new_mm : corner?.rotor.new_mm;
   if (!mm) return [];
   const fits = wear.fits.filter((fit) => fit.part === part);
-  return fits.map((fit, at) => ({ id: `${position} new ${at}`, position, at: inUnit(fit.odometer_km), mm, low: mm, high: mm, interval: false, doubted: false, text: `${positionName(position)}: new on ${day(fit.date)}, ${mm} mm` }));
+  return fits.map((fit, at) => ({
+    id: `${position} new ${at}`,
+    position,
+    at: inUnit(fit.odometer_km),
+    mm,
+    low: mm,
+    high: mm,
+    interval: false,
+    doubted: false,
+    text: `${positionName(position)}: new on ${day(fit.date)}, ${mm} mm`,
+  }));
 }
 
 function limit(wear: Wear, part: string): WearPicture["limits"] {
@@ -85,8 +125,18 @@ function course(wear: Wear, position: string, inUnit: (km: number) => number): C
   if (!component?.life || mm === undefined || component.life.distance_km.p90 <= 0) return [];
   const from = wear.as_of.odometer_km;
   const { p10, p50, p90 } = component.life.distance_km;
-  const now = [-EIGHT_IN_TEN, 0, EIGHT_IN_TEN].map((z) => Math.max(component.now_mm + z * component.sd_mm, mm)) as Course["now"];
-  return [{ position, limit: mm, from: inUnit(from), now, to: [p10, p50, p90].map((km) => inUnit(from + Math.max(km, 0))) as Course["to"] }];
+  const now = [-EIGHT_IN_TEN, 0, EIGHT_IN_TEN].map((z) =>
+    Math.max(component.now_mm + z * component.sd_mm, mm),
+  ) as Course["now"];
+  return [
+    {
+      position,
+      limit: mm,
+      from: inUnit(from),
+      now,
+      to: [p10, p50, p90].map((km) => inUnit(from + Math.max(km, 0))) as Course["to"],
+    },
+  ];
 }
 
 /** Readings of one position, cut where a new set went on. */
@@ -105,20 +155,34 @@ const DAY_MS = 86_400_000;
 
 /** Years, or quarters within some years, at the odometer they fell or will fall at. */
 export function dateTicks(wear: Wear, inUnit: (km: number) => number, [low, high]: [number, number]): Tick[] {
-  const known = [...wear.readings, ...wear.fits].map((each) => ({ time: Date.parse(each.date), at: inUnit(each.odometer_km) }));
+  const known = [...wear.readings, ...wear.fits].map((each) => ({
+    time: Date.parse(each.date),
+    at: inUnit(each.odometer_km),
+  }));
   known.push({ time: Date.parse(wear.as_of.date), at: inUnit(wear.as_of.odometer_km) });
   known.sort((one, other) => one.time - other.time || one.at - other.at);
   const last = known.at(-1)!;
   const perMs = Math.max(inUnit(wear.km_per_day), 0.01) / DAY_MS;
   known.push({ time: last.time + Math.max(high - last.at, 0) / perMs, at: Math.max(high, last.at) });
-  const scale = scaleLinear(known.map((each) => each.time), known.map((each) => each.at)).clamp(true);
+  const scale = scaleLinear(
+    known.map((each) => each.time),
+    known.map((each) => each.at),
+  ).clamp(true);
   const years = (known.at(-1)!.time - known[0]!.time) / (365.25 * DAY_MS);
   const months = years > 2.5 ? 12 : years > 1.2 ? 6 : 3;
   const ticks: Tick[] = [];
   const first = new Date(known[0]!.time);
-  for (let at = new Date(Date.UTC(first.getUTCFullYear(), 0, 1)); at.getTime() <= known.at(-1)!.time; at = new Date(Date.UTC(at.getUTCFullYear(), at.getUTCMonth() + months, 1))) {
+  for (
+    let at = new Date(Date.UTC(first.getUTCFullYear(), 0, 1));
+    at.getTime() <= known.at(-1)!.time;
+    at = new Date(Date.UTC(at.getUTCFullYear(), at.getUTCMonth() + months, 1))
+  ) {
     const place = scale(at.getTime());
-    if (at.getTime() >= known[0]!.time && place >= low && place <= high) ticks.push({ at: place, label: months === 12 ? `${at.getUTCFullYear()}` : day(at.toISOString().slice(0, 10)).slice(2) });
+    if (at.getTime() >= known[0]!.time && place >= low && place <= high)
+      ticks.push({
+        at: place,
+        label: months === 12 ? `${at.getUTCFullYear()}` : day(at.toISOString().slice(0, 10)).slice(2),
+      });
   }
   return ticks;
 }
@@ -131,7 +195,11 @@ export function spaced(ticks: Tick[], x: (at: number) => number, room: number): 
 }
 
 /** Labels in rows, so that none runs into its neighbour. */
-export function staggered<T extends { at: number }>(labels: T[], x: (at: number) => number, room: number): (T & { row: number })[] {
+export function staggered<T extends { at: number }>(
+  labels: T[],
+  x: (at: number) => number,
+  room: number,
+): (T & { row: number })[] {
   const ends: number[] = [];
   return labels
     .toSorted((one, other) => one.at - other.at)
@@ -144,7 +212,11 @@ export function staggered<T extends { at: number }>(labels: T[], x: (at: number)
 }
 
 /** Paths of a course: its band and its middle. */
-export function coursePaths(each: Course, x: (at: number) => number, y: (mm: number) => number): { band: string; middle: string } {
+export function coursePaths(
+  each: Course,
+  x: (at: number) => number,
+  y: (mm: number) => number,
+): { band: string; middle: string } {
   const [low, middle, high] = each.now;
   const [early, likely, late] = each.to;
   // the lower edge meets the limit first and follows it on; the upper one comes down where the latest of 8 in 10 does
@@ -153,7 +225,21 @@ export function coursePaths(each: Course, x: (at: number) => number, y: (mm: num
     [early, each.limit, high + ((each.limit - high) * (early - each.from)) / Math.max(late - each.from, 1)],
     [late, each.limit, each.limit],
   ];
-  const band = area<(typeof rows)[number]>((row) => x(row[0]), (row) => y(row[1]), (row) => y(row[2]));
-  const course = line<[number, number]>((row) => x(row[0]), (row) => y(row[1]));
-  return { band: band(rows) ?? "", middle: course([[each.from, middle], [likely, each.limit]]) ?? "" };
+  const band = area<(typeof rows)[number]>(
+    (row) => x(row[0]),
+    (row) => y(row[1]),
+    (row) => y(row[2]),
+  );
+  const course = line<[number, number]>(
+    (row) => x(row[0]),
+    (row) => y(row[1]),
+  );
+  return {
+    band: band(rows) ?? "",
+    middle:
+      course([
+        [each.from, middle],
+        [likely, each.limit],
+      ]) ?? "",
+  };
 }

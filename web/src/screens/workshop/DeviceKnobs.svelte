@@ -1,20 +1,15 @@
 <script lang="ts">
   import { Button } from "carbon-components-svelte";
-  import { api, Refusal, type Schemas } from "../../api/client";
-  import { upperFirst } from "../../format/words";
+  import { api, type Schemas } from "../../api/client";
+  import { FormState } from "../../parts/formState.svelte";
+  import Fault from "../../parts/Fault.svelte";
 
   /** A simulated device and what can be dialled in. */
   let { device, onchange }: { device: Schemas["Device"]; onchange: () => void } = $props();
-  let said = $state("");
+  const form = new FormState();
 
   async function change(what: Schemas["DeviceChange"]) {
-    try {
-      await api.changeDevice(device.id, what);
-      said = "";
-      onchange();
-    } catch (error) {
-      said = error instanceof Refusal ? (error.faults[0]?.message ?? error.message) : String(error);
-    }
+    if (await form.act(() => api.changeDevice(device.id, what))) onchange();
   }
 </script>
 
@@ -26,16 +21,44 @@
   {#each device.settings as setting (setting.id)}
     <label>
       <span>{setting.label} ({setting.unit})</span>
-      <input type="number" min={setting.least} max={setting.most} step="any" value={setting.value} onchange={(event) => change({ settings: { [setting.id]: Number(event.currentTarget.value) } })} />
+      <input
+        type="number"
+        min={setting.least}
+        max={setting.most}
+        step="any"
+        value={setting.value}
+        onchange={(event) => change({ settings: { [setting.id]: Number(event.currentTarget.value) } })}
+      />
     </label>
   {/each}
-  <div class="row"><Button size="small" kind="tertiary" on:click={() => change({ connected: !device.connected })}>{device.connected ? "Let go" : "Connect"}</Button></div>
-  {#if said}<p class="fault" role="alert">{upperFirst(said)}</p>{/if}
+  <div class="row">
+    <Button size="small" kind="tertiary" on:click={() => change({ connected: !device.connected })}
+      >{device.connected ? "Let go" : "Connect"}</Button
+    >
+  </div>
+  <Fault text={form.first} />
 </article>
 
 <style>
-  label { display: flex; justify-content: space-between; gap: 1rem; align-items: center; }
-  input { font: inherit; font-size: 1.1rem; min-height: 44px; width: 7rem; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; box-sizing: border-box; }
-  .off { color: var(--plan); font-weight: 600; }
-  .fault { color: var(--stop); }
+  label {
+    display: flex;
+    justify-content: space-between;
+    gap: 1rem;
+    align-items: center;
+  }
+  input {
+    font: inherit;
+    font-size: 1.1rem;
+    min-height: 44px;
+    width: 7rem;
+    border: 1px solid var(--quiet);
+    background: var(--sheet);
+    color: var(--ink);
+    padding: 0 0.5rem;
+    box-sizing: border-box;
+  }
+  .off {
+    color: var(--plan);
+    font-weight: 600;
+  }
 </style>

@@ -18,13 +18,26 @@
 </script>
 
 <section class="sheet">
-  <h2>Tools you own <span class="quiet">a job says early which others it needs; measuring tools above count by themselves</span></h2>
+  <h2>
+    Tools you own <span class="quiet"
+      >a job says early which others it needs; measuring tools above count by themselves</span
+    >
+  </h2>
   <div class="groups">
     {#each groups as group (group.label)}
       <fieldset>
         <legend>{group.label}</legend>
         {#each group.tools as tool (tool.id)}
-          <label><input type="checkbox" checked={tool.owned} disabled={tool.measuring} onchange={(event) => ticked(event.currentTarget, (on) => own(tool.id, on))} /><span>{tool.label}{#if tool.measuring}{" "}<span class="quiet">(a measuring tool above)</span>{/if}</span></label>
+          <label
+            ><input
+              type="checkbox"
+              checked={tool.owned}
+              disabled={tool.measuring}
+              onchange={(event) => ticked(event.currentTarget, (on) => own(tool.id, on))}
+            /><span
+              >{tool.label}{#if tool.measuring}{" "}<span class="quiet">(a measuring tool above)</span>{/if}</span
+            ></label
+          >
         {/each}
       </fieldset>
     {/each}
@@ -32,9 +45,33 @@
 </section>
 
 <style>
-  .groups { columns: 3 18rem; column-gap: 1.5rem; }
-  fieldset { border: 0; margin: 0 0 0.75rem; padding: 0; }
-  legend { font-weight: 600; font-size: 1.05rem; padding: 0; }
-  label { break-inside: avoid; display: grid; grid-template-columns: 2.1rem 1fr; align-items: center; min-height: 40px; line-height: 1.25; font-size: 1rem; }
-  input { width: 1.35rem; height: 1.35rem; margin: 0; accent-color: var(--petrol); }
+  .groups {
+    columns: 3 18rem;
+    column-gap: 1.5rem;
+  }
+  fieldset {
+    border: 0;
+    margin: 0 0 0.75rem;
+    padding: 0;
+  }
+  legend {
+    font-weight: 600;
+    font-size: 1.05rem;
+    padding: 0;
+  }
+  label {
+    break-inside: avoid;
+    display: grid;
+    grid-template-columns: 2.1rem 1fr;
+    align-items: center;
+    min-height: 40px;
+    line-height: 1.25;
+    font-size: 1rem;
+  }
+  input {
+    width: 1.35rem;
+    height: 1.35rem;
+    margin: 0;
+    accent-color: var(--petrol);
+  }
 </style>

@@ -1,21 +1,18 @@
 <script lang="ts">
   import { Button } from "carbon-components-svelte";
-  import { api, Refusal, type Schemas } from "../../api/client";
+  import { api, type Schemas } from "../../api/client";
   import { upperFirst } from "../../format/words";
+  import { FormState } from "../../parts/formState.svelte";
+  import Fault from "../../parts/Fault.svelte";
 
   /** What lies on the shelf or is known to be had: counted down when a job is finished. */
   let { shelf, onchange }: { shelf: Schemas["Shelf"]; onchange: () => void } = $props();
-  let refused = $state<{ id: number; message: string } | null>(null);
+  const form = new FormState();
+  let changed = $state<number | null>(null);
 
   async function act(id: number, change: Schemas["SupplyChange"]) {
-    try {
-      await api.changeSupply(id, change);
-      refused = null;
-      onchange();
-    } catch (error) {
-      if (!(error instanceof Refusal)) throw error;
-      refused = { id, message: error.faults[0]?.message ?? error.message };
-    }
+    changed = id;
+    if (await form.act(() => api.changeSupply(id, change))) onchange();
   }
 </script>
 
@@ -24,7 +21,13 @@
   {#if shelf.rows.length}
     <div class="scroll">
       <table>
-        <thead><tr><th>What</th><th>For</th><th>From</th><th>Price each</th><th>On the shelf</th><th><span class="sr">What to do</span></th></tr></thead>
+        <thead
+          ><tr
+            ><th>What</th><th>For</th><th>From</th><th>Price each</th><th>On the shelf</th><th
+              ><span class="sr">What to do</span></th
+            ></tr
+          ></thead
+        >
         <tbody>
           {#each shelf.rows as row (row.supply.id)}
             <tr>
@@ -33,23 +36,53 @@
               <td>{row.supply.supplier ?? ""}</td>
               <td>{row.supply.price ? `${shelf.currency} ${row.supply.price}` : "?"}</td>
               <td>
-                <input aria-label="On the shelf: {row.supply.name}" inputmode="decimal" value={row.supply.on_shelf ?? ""} aria-invalid={refused?.id === row.supply.id} onchange={(event) => act(row.supply.id, { on_shelf: event.currentTarget.value || null })} /> {row.unit}
-                {#if refused?.id === row.supply.id}<span class="fault" role="alert">{upperFirst(refused.message)}</span>{/if}
+                <input
+                  aria-label="On the shelf: {row.supply.name}"
+                  inputmode="decimal"
+                  value={row.supply.on_shelf ?? ""}
+                  aria-invalid={changed === row.supply.id && !!form.refused}
+                  onchange={(event) => act(row.supply.id, { on_shelf: event.currentTarget.value || null })}
+                />
+                {row.unit}
+                {#if changed === row.supply.id}<Fault text={form.first} />{/if}
               </td>
-              <td><Button size="small" kind="ghost" on:click={() => act(row.supply.id, { retired: true })}>Archive</Button></td>
+              <td
+                ><Button size="small" kind="ghost" on:click={() => act(row.supply.id, { retired: true })}
+                  >Archive</Button
+                ></td
+              >
             </tr>
           {/each}
         </tbody>
       </table>
     </div>
   {:else}
-    <p class="quiet">Nothing yet. What you enter for a job, its parts, cleaner or fluid, is kept here with its price and what is left of it.</p>
+    <p class="quiet">
+      Nothing yet. What you enter for a job, its parts, cleaner or fluid, is kept here with its price and what is left
+      of it.
+    </p>
   {/if}
 </section>
 
 <style>
-  input { font: inherit; width: 5rem; min-height: 40px; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.4rem; box-sizing: border-box; }
-  input[aria-invalid="true"] { border-color: var(--stop); }
-  .fault { color: var(--stop); display: block; }
-  .sr { position: absolute; width: 1px; height: 1px; overflow: hidden; clip-path: inset(50%); }
+  input {
+    font: inherit;
+    width: 5rem;
+    min-height: 40px;
+    border: 1px solid var(--quiet);
+    background: var(--sheet);
+    color: var(--ink);
+    padding: 0 0.4rem;
+    box-sizing: border-box;
+  }
+  input[aria-invalid="true"] {
+    border-color: var(--stop);
+  }
+  .sr {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+  }
 </style>

@@ -1,30 +1,27 @@
 <script lang="ts">
   import { Button } from "carbon-components-svelte";
-  import { api, Refusal, type Schemas } from "../../api/client";
+  import { api, type Schemas } from "../../api/client";
   import { day, upperFirst } from "../../format/words";
+  import { FormState } from "../../parts/formState.svelte";
+  import Fault from "../../parts/Fault.svelte";
 
   /** Torque wrenches of the household: a job picks among them. */
-  let { wrenches, today, onchange }: { wrenches: Schemas["TorqueWrench"][]; today: string; onchange: () => void } = $props();
+  let { wrenches, today, onchange }: { wrenches: Schemas["TorqueWrench"][]; today: string; onchange: () => void } =
+    $props();
   const blank = { name: "", least: "", most: "", graduation: "", length_mm: "", calibrated_on: "" };
   let adding = $state(false);
   let unit = $state("N·m");
   let typed = $state({ ...blank });
-  let refused = $state<Refusal | null>(null);
-  const fault = (field: string) => refused?.faults.find((each) => each.field === field)?.message ?? "";
-  const fields: [keyof typeof blank, string][] = [["least", "From"], ["most", "To"], ["graduation", "Smallest step"], ["length_mm", "Length, drive to grip (mm)"]];
+  const form = new FormState();
+  const fault = form.fault;
+  const fields: [keyof typeof blank, string][] = [
+    ["least", "From"],
+    ["most", "To"],
+    ["graduation", "Smallest step"],
+    ["length_mm", "Length, drive to grip (mm)"],
+  ];
 
-  async function act(action: () => Promise<unknown>) {
-    try {
-      await action();
-      refused = null;
-      onchange();
-      return true;
-    } catch (error) {
-      if (!(error instanceof Refusal)) throw error;
-      refused = error;
-      return false;
-    }
-  }
+  const act = async (action: () => Promise<unknown>) => (await form.act(action)) && (onchange(), true);
 
   async function add(event: SubmitEvent) {
     event.preventDefault();
@@ -39,21 +36,68 @@
   </div>
   {#if adding}
     <form class="sheet form" onsubmit={add} novalidate>
-      <div class="field wide"><label for="wrench-name">Name you know it by</label><input id="wrench-name" class="text" maxlength="60" autocomplete="off" bind:value={typed.name} aria-invalid={!!fault("name")} /></div>
-      <div class="field"><label for="wrench-unit">It is set in</label><select id="wrench-unit" bind:value={unit}>{#each ["N·m", "lbf·ft", "lbf·in"] as each (each)}<option value={each}>{each}</option>{/each}</select></div>
+      <div class="field wide">
+        <label for="wrench-name">Name you know it by</label><input
+          id="wrench-name"
+          class="text"
+          maxlength="60"
+          autocomplete="off"
+          bind:value={typed.name}
+          aria-invalid={!!fault("name")}
+        />
+      </div>
+      <div class="field">
+        <label for="wrench-unit">It is set in</label><select id="wrench-unit" bind:value={unit}
+          >{#each ["N·m", "lbf·ft", "lbf·in"] as each (each)}<option value={each}>{each}</option>{/each}</select
+        >
+      </div>
       {#each fields as [key, label] (key)}
-        <div class="field"><label for="wrench-{key}">{label}</label><input id="wrench-{key}" inputmode="decimal" autocomplete="off" bind:value={typed[key]} aria-invalid={!!fault(key)} /></div>
+        <div class="field">
+          <label for="wrench-{key}">{label}</label><input
+            id="wrench-{key}"
+            inputmode="decimal"
+            autocomplete="off"
+            bind:value={typed[key]}
+            aria-invalid={!!fault(key)}
+          />
+        </div>
       {/each}
-      <div class="field"><label for="wrench-day">Last calibrated</label><input id="wrench-day" type="date" max={today} bind:value={typed.calibrated_on} aria-invalid={!!fault("calibrated_on")} /></div>
-      <p class="quiet wide">The length is needed only for a crow-foot or offset extension; the calibration only to be reminded of it.</p>
-      {#if refused}<p class="fault wide" role="alert">{#each refused.faults as each (each.field)}{upperFirst(each.field.replace("_mm", "").replace("_", " "))} {each.message}. {/each}</p>{/if}
-      <div class="row"><Button type="submit" size="field">Add it</Button><Button kind="ghost" size="field" on:click={() => (adding = false)}>Cancel</Button></div>
+      <div class="field">
+        <label for="wrench-day">Last calibrated</label><input
+          id="wrench-day"
+          type="date"
+          max={today}
+          bind:value={typed.calibrated_on}
+          aria-invalid={!!fault("calibrated_on")}
+        />
+      </div>
+      <p class="quiet wide">
+        The length is needed only for a crow-foot or offset extension; the calibration only to be reminded of it.
+      </p>
+      {#if form.refused}<div class="wide">
+          {#each form.refused.faults as each (each.field)}<Fault
+              text="{upperFirst(each.field.replace('_mm', '').replace('_', ' '))}: {each.message}"
+            />{/each}
+        </div>{/if}
+      <div class="row">
+        <Button type="submit" size="field">Add it</Button><Button
+          kind="ghost"
+          size="field"
+          on:click={() => (adding = false)}>Cancel</Button
+        >
+      </div>
     </form>
   {/if}
   {#if wrenches.some((each) => !each.retired)}
     <div class="scroll">
       <table>
-        <thead><tr><th>Wrench</th><th>Range</th><th>Steps</th><th>Length</th><th>Calibrated</th><th><span class="sr">What to do</span></th></tr></thead>
+        <thead
+          ><tr
+            ><th>Wrench</th><th>Range</th><th>Steps</th><th>Length</th><th>Calibrated</th><th
+              ><span class="sr">What to do</span></th
+            ></tr
+          ></thead
+        >
         <tbody>
           {#each wrenches.filter((each) => !each.retired) as wrench (wrench.id)}
             <tr>
@@ -63,8 +107,17 @@
               <td>{wrench.length_mm ? `${wrench.length_mm} mm` : "?"}</td>
               <td>{wrench.calibrated_on ? day(wrench.calibrated_on) : "never, as far as is known"}</td>
               <td>
-                <Button size="small" kind="ghost" on:click={() => act(() => api.changeWrench(wrench.id, { calibrated_on: today }))}>Calibrated today</Button>
-                <Button size="small" kind="ghost" on:click={() => act(() => api.changeWrench(wrench.id, { retired: true }))}>Archive</Button>
+                <Button
+                  size="small"
+                  kind="ghost"
+                  on:click={() => act(() => api.changeWrench(wrench.id, { calibrated_on: today }))}
+                  >Calibrated today</Button
+                >
+                <Button
+                  size="small"
+                  kind="ghost"
+                  on:click={() => act(() => api.changeWrench(wrench.id, { retired: true }))}>Archive</Button
+                >
               </td>
             </tr>
           {/each}
@@ -72,19 +125,54 @@
       </table>
     </div>
   {:else if !adding}
-    <p class="quiet">None yet. With your wrenches here a job says which one reaches each torque, what to set it to, and what to borrow before the wheel is off.</p>
+    <p class="quiet">
+      None yet. With your wrenches here a job says which one reaches each torque, what to set it to, and what to borrow
+      before the wheel is off.
+    </p>
   {/if}
   {#each wrenches.filter((each) => each.retired) as wrench (wrench.id)}
-    <p class="quiet">{wrench.name} is archived. <Button size="small" kind="ghost" on:click={() => act(() => api.changeWrench(wrench.id, { retired: false }))}>Restore</Button></p>
+    <p class="quiet">
+      {wrench.name} is archived. <Button
+        size="small"
+        kind="ghost"
+        on:click={() => act(() => api.changeWrench(wrench.id, { retired: false }))}>Restore</Button
+      >
+    </p>
   {/each}
 </section>
 
 <style>
-  .form { display: flex; flex-wrap: wrap; gap: 0.75rem; align-items: end; }
-  .field label { display: block; font-weight: 600; }
-  .field input, .field select { font: inherit; font-size: 1.05rem; min-height: 48px; width: 9.5rem; border: 1px solid var(--quiet); background: var(--sheet); color: var(--ink); padding: 0 0.5rem; box-sizing: border-box; color-scheme: inherit; }
-  .wide { flex: 1 1 100%; }
-  .field .text { width: min(24rem, 100%); }
-  .field input[aria-invalid="true"] { border-color: var(--stop); box-shadow: 0 0 0 1px var(--stop); }
-  .fault { color: var(--stop); }
+  .form {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.75rem;
+    align-items: end;
+  }
+  .field label {
+    display: block;
+    font-weight: 600;
+  }
+  .field input,
+  .field select {
+    font: inherit;
+    font-size: 1.05rem;
+    min-height: 48px;
+    width: 9.5rem;
+    border: 1px solid var(--quiet);
+    background: var(--sheet);
+    color: var(--ink);
+    padding: 0 0.5rem;
+    box-sizing: border-box;
+    color-scheme: inherit;
+  }
+  .wide {
+    flex: 1 1 100%;
+  }
+  .field .text {
+    width: min(24rem, 100%);
+  }
+  .field input[aria-invalid="true"] {
+    border-color: var(--stop);
+    box-shadow: 0 0 0 1px var(--stop);
+  }
 </style>

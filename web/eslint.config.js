@@ -1,0 +1,39 @@
+import js from "@eslint/js";
+import globals from "globals";
+import svelte from "eslint-plugin-svelte";
+import ts from "typescript-eslint";
+
+// One way through: screens are made of parts, parts ask the API; what formats and what names things is free to all. What is
+// generated is left alone.
+const onlyFrom = (...patterns) => ({ "no-restricted-imports": ["error", { patterns: patterns.map((group) => ({ group: [group], message: "imports point one way: screens, parts, api; format is free to all" })) }] });
+
+export default ts.config(
+  { ignores: ["dist/", "node_modules/", "src/api/schema.d.ts"] },
+  js.configs.recommended,
+  ...ts.configs.recommended,
+  ...svelte.configs.recommended,
+  ...svelte.configs.prettier,
+  {
+    languageOptions: { globals: globals.browser },
+    rules: {
+      "no-undef": "off",
+      "@typescript-eslint/no-unused-vars": ["error", { argsIgnorePattern: "^_", varsIgnorePattern: "^_" }],
+      "@typescript-eslint/no-unused-expressions": "off",
+      "no-restricted-globals": ["error", { name: "fetch", message: "ask through api/client.ts" }],
+      "no-console": "error",
+      eqeqeq: ["error", "always", { null: "ignore" }],
+      // a space that must not be lost is written out; a Map that is only read needs no reactivity
+      "svelte/no-useless-mustaches": "off",
+      "svelte/prefer-svelte-reactivity": "off",
+      "svelte/no-at-html-tags": "error",
+      // addresses are of this app alone
+      "svelte/no-navigation-without-resolve": "off",
+      "svelte/require-each-key": "error",
+    },
+  },
+  { files: ["src/api/client.ts"], rules: { "no-restricted-globals": "off" } },
+  { files: ["**/*.svelte", "**/*.svelte.ts"], languageOptions: { parserOptions: { parser: ts.parser } } },
+  { files: ["src/parts/**"], rules: onlyFrom("**/screens/**") },
+  { files: ["src/api/**", "src/format/**"], rules: onlyFrom("**/screens/**", "**/parts/**") },
+  { files: ["src/screens/**"], rules: onlyFrom("../../screens/**", "../!(..)/**", "**/routes") },
+);
