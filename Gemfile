@@ -39,4 +39,5 @@ group :test do
   gem "rubocop", "~> 1.80", require: false
   gem "rubocop-performance", "~> 1.25", require: false
   gem "rubocop-rspec", "~> 3.6", require: false
+  gem "syntax_tree", "~> 6.2", require: false # form of the Ruby (bin/format)
 end

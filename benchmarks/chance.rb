@@ -10,7 +10,8 @@ module Benchmarks
     def pick(*choices) = choices.fetch(@random.rand(choices.length))
     def normal = Math.sqrt(-2 * Math.log(1 - @random.rand)) * Math.cos(2 * Math::PI * @random.rand)
 
-    # Marsaglia and Tsang's method for a gamma variable of shape a (unit scale); small shapes by the usual power of a uniform.
+    # Marsaglia and Tsang's method for a gamma variable of shape a (unit scale); small shapes by the usual power of a
+    # uniform.
     def gamma(shape)
       return gamma(shape + 1) * (@random.rand**(1.0 / shape)) if shape < 1
 

@@ -4,7 +4,8 @@ require "stringio"
 require "zlib"
 
 module Benchmarks
-  # Bytes of the first page over the wire: what the garage loads before any chart. Text is sent gzipped, fonts as they are.
+  # Bytes of the first page over the wire: what the garage loads before any chart. Text is sent gzipped, fonts as they
+  # are.
   class FirstPage
     AIM_BYTES = 150 * 1024
     DIST = File.expand_path("../web/dist", __dir__)
@@ -12,25 +13,37 @@ module Benchmarks
     def total_bytes = files.sum { |file| bytes(file) }
 
     def print_to(out)
-      sizes = files.group_by { |file| File.extname(file).delete(".") }.transform_values { |kind| kind.sum { |file| bytes(file) } }
+      sizes =
+        files
+          .group_by { |file| File.extname(file).delete(".") }
+          .transform_values { |kind| kind.sum { |file| bytes(file) } }
       total = total_bytes
-      out.puts format("first page: %d bytes (%s), %.2f of the aim of %d", total, sizes.map { |kind, size| "#{kind} #{size}" }.join(", "), total.to_f / AIM_BYTES, AIM_BYTES)
+      out.puts format(
+                 "first page: %d bytes (%s), %.2f of the aim of %d",
+                 total,
+                 sizes.map { |kind, size| "#{kind} #{size}" }.join(", "),
+                 total.to_f / AIM_BYTES,
+                 AIM_BYTES
+               )
     end
 
     private
 
     # What index.html names, what its modules import at once, and the fonts its styles name in a current browser.
     def files
-      @files ||= begin
-        page = File.join(DIST, "index.html")
-        named = assets(page, %r{(?:src|href)="/assets/([^"]+)"})
-        imported = named.grep(/\.js\z/).flat_map { |file| assets(file, %r{(?:from|import)\s*"\./([^"]+\.js)"}) }
-        fonts = named.grep(/\.css\z/).flat_map { |file| assets(file, %r{url\((?:/assets/|\./)?([^)]+\.woff2)\)}) }
-        [page, *named, *imported, *fonts].uniq
-      end
+      @files ||=
+        begin
+          page = File.join(DIST, "index.html")
+          named = assets(page, %r{(?:src|href)="/assets/([^"]+)"})
+          imported = named.grep(/\.js\z/).flat_map { |file| assets(file, %r{(?:from|import)\s*"\./([^"]+\.js)"}) }
+          fonts = named.grep(/\.css\z/).flat_map { |file| assets(file, %r{url\((?:/assets/|\./)?([^)]+\.woff2)\)}) }
+          [page, *named, *imported, *fonts].uniq
+        end
     end
 
-    def assets(file, pattern) = File.read(file).scan(pattern).flatten.map { |name| File.join(DIST, "assets", File.basename(name)) }
+    def assets(file, pattern)
+      File.read(file).scan(pattern).flatten.map { |name| File.join(DIST, "assets", File.basename(name)) }
+    end
 
     def bytes(file)
       return File.size(file) if file.end_with?(".woff2", ".woff")

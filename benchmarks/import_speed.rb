@@ -4,7 +4,8 @@ require "date"
 require "tmpdir"
 
 module Benchmarks
-  # A large table through the import, against putting the same rows into the same tables as they are: once in blocks as the
+  # A large table through the import, against putting the same rows into the same tables as they are: once in blocks
+  # as the
   # database library does it, once by one prepared statement, which is about as fast as the file takes them.
   class ImportSpeed
     ROWS = 100_000
@@ -13,33 +14,57 @@ module Benchmarks
     def print_to(out)
       times = Array.new(ROUNDS) { [imported, raw(:blocks), raw(:prepared)] }
       ours, blocks, prepared = times.transpose.map { |seconds| seconds.sort[ROUNDS / 2] }
-      out.puts format("import of %d readings: %.2f s; the same rows inserted raw: %.2f s in blocks, ratio %.2f (aim at most 3); %.2f s prepared, ratio %.2f",
-                      ROWS, ours, blocks, ours / blocks, prepared, ours / prepared)
+      out.puts format(
+                 "import of %d readings: %.2f s; the same rows inserted raw: %.2f s in blocks, " \
+                   "ratio %.2f (aim at most 3); %.2f s prepared, ratio %.2f",
+                 ROWS,
+                 ours,
+                 blocks,
+                 ours / blocks,
+                 prepared,
+                 ours / prepared
+               )
     end
 
     private
 
     # A made-up log: two axles, four pads and two rotors each, a service a day.
     def text
-      @text ||= begin
-        lines = ["date,odometer,axle,side,part,pad,event,method,value,unit"]
-        day = Date.new(1960, 1, 1)
-        (0...ROWS).each do |row|
-          at, position = row.divmod(12)
-          axle, place = position.divmod(6)
-          side, part = place.divmod(3)
-          pad = %w[inner outer][part]
-          value = pad ? format("%.1f", 11 - (at % 80 / 10.0)) : format("%.2f", 25 - (at % 20 / 10.0))
-          lines << [day + at, 1000 + (at * 40), %w[front rear][axle], %w[left right][side], pad ? "pad" : "rotor", pad, "reading", pad ? "caliper" : "micrometer", value, "mm"].join(",")
+      @text ||=
+        begin
+          lines = ["date,odometer,axle,side,part,pad,event,method,value,unit"]
+          day = Date.new(1960, 1, 1)
+          (0...ROWS).each do |row|
+            at, position = row.divmod(12)
+            axle, place = position.divmod(6)
+            side, part = place.divmod(3)
+            pad = %w[inner outer][part]
+            value = pad ? format("%.1f", 11 - (at % 80 / 10.0)) : format("%.2f", 25 - (at % 20 / 10.0))
+            lines << [
+              day + at,
+              1000 + (at * 40),
+              %w[front rear][axle],
+              %w[left right][side],
+              pad ? "pad" : "rotor",
+              pad,
+              "reading",
+              pad ? "caliper" : "micrometer",
+              value,
+              "mm"
+            ].join(",")
+          end
+          lines.join("\n") << "\n"
         end
-        lines.join("\n") << "\n"
-      end
     end
 
     def fresh
       Dir.mktmpdir do |folder|
-        context = Graver::Boot.context({ "GRAVER_DATABASE" => File.join(folder, "bench.sqlite3"), "GRAVER_TODAY" => "2026-05-16" })
-        vehicle = Graver::Service::Household::AddVehicle.new(context).call({ name: "Bench", kind: "car", distance_unit: "km" })
+        context =
+          Graver::Boot.context(
+            { "GRAVER_DATABASE" => File.join(folder, "bench.sqlite3"), "GRAVER_TODAY" => "2026-05-16" }
+          )
+        vehicle =
+          Graver::Service::Household::AddVehicle.new(context).call({ name: "Bench", kind: "car", distance_unit: "km" })
         yield context, vehicle
       ensure
         context&.store&.close
@@ -62,11 +87,24 @@ module Benchmarks
       fresh do |context, vehicle|
         database = context.store.instance_variable_get(:@database)
         rows = text.lines.drop(1).map { |line| line.chomp.split(",", -1) }.group_by { |row| row[0, 2] }
-        services = rows.keys.each_with_index.map do |(date, odometer), at|
-          { id: at + 1, vehicle_id: vehicle.id, date:, odometer_value: odometer, odometer_unit: "km", odometer_km: odometer.to_f, recorded_at: "now" }
-        end
+        services =
+          rows.keys.each_with_index.map do |(date, odometer), at|
+            {
+              id: at + 1,
+              vehicle_id: vehicle.id,
+              date:,
+              odometer_value: odometer,
+              odometer_unit: "km",
+              odometer_km: odometer.to_f,
+              recorded_at: "now"
+            }
+          end
         readings = rows.values.each_with_index.flat_map { |mine, at| mine.map { |row| reading(row, at + 1, vehicle) } }
-        time { database.transaction { { look_overs: services, readings: }.each { |table, values| send(how, database, table, values) } } }
+        time do
+          database.transaction do
+            { look_overs: services, readings: }.each { |table, values| send(how, database, table, values) }
+          end
+        end
       end
     end
 
@@ -75,7 +113,10 @@ module Benchmarks
     def prepared(database, table, rows)
       columns = rows.first.keys
       database.synchronize do |connection|
-        statement = connection.prepare("INSERT INTO #{table} (#{columns.join(", ")}) VALUES (#{(["?"] * columns.length).join(", ")})")
+        statement =
+          connection.prepare(
+            "INSERT INTO #{table} (#{columns.join(", ")}) VALUES (#{(["?"] * columns.length).join(", ")})"
+          )
         rows.each do |row|
           statement.bind_params(row.values)
           statement.step
@@ -86,8 +127,19 @@ module Benchmarks
     end
 
     def reading(row, look_over_id, vehicle)
-      { look_over_id:, axle_id: vehicle.axles[row[2] == "front" ? 0 : 1].id, side: row[3], part: row[4], pad: row[5].empty? ? nil : row[5], event: row[6], method: row[7],
-        value: row[8], unit: row[9], place: 1, overall: 0 }
+      {
+        look_over_id:,
+        axle_id: vehicle.axles[row[2] == "front" ? 0 : 1].id,
+        side: row[3],
+        part: row[4],
+        pad: row[5].empty? ? nil : row[5],
+        event: row[6],
+        method: row[7],
+        value: row[8],
+        unit: row[9],
+        place: 1,
+        overall: 0
+      }
     end
 
     def time

@@ -20,14 +20,21 @@ module Benchmarks
       in_a_household do |app, context|
         { "a tick" => tick(app, context), "a saved reading to its verdict" => reading(context) }.each do |what, reached|
           files, statements = AIMS.fetch(what)
-          out.puts "#{what}: #{reached.files.length} files (aim #{files}), #{reached.statements.length} statements#{" (aim #{statements})" if statements}"
+          ran = "#{reached.statements.length} statements#{" (aim #{statements})" if statements}"
+          out.puts "#{what}: #{reached.files.length} files (aim #{files}), #{ran}"
         end
       end
     end
 
     # The second of two ticks of the job that is half done: as it goes all day long.
     def tick(app, context)
-      job = context.store.vehicles.all.flat_map { |vehicle| context.store.jobs.of(vehicle.axles.map(&:id)) }.find { |each| each.state == "started" }
+      job =
+        context
+          .store
+          .vehicles
+          .all
+          .flat_map { |vehicle| context.store.jobs.of(vehicle.axles.map(&:id)) }
+          .find { |each| each.state == "started" }
       steps = JSON.parse(request(app, "GET", "/api/v1/jobs/#{job.id}").body)
       first, second = steps["steps"].map { |step| step["key"] } - steps["ticked"]
       send_tick(app, job, first)
@@ -39,8 +46,27 @@ module Benchmarks
       vehicle = context.store.vehicles.all.first
       axle = vehicle.axles.first
       last = context.store.look_overs.of_vehicle(vehicle.id).last
-      given = { date: context.today.iso8601, odometer: { value: (last.odometer_value.to_f + 900).round.to_s, unit: last.odometer_unit, keep: true },
-                readings: [{ axle: axle.id, part: "pad", side: "left", pad: "inner", event: "reading", method: "caliper", unit: "mm", values: ["3.4"], answer: "keep" }] }
+      given = {
+        date: context.today.iso8601,
+        odometer: {
+          value: (last.odometer_value.to_f + 900).round.to_s,
+          unit: last.odometer_unit,
+          keep: true
+        },
+        readings: [
+          {
+            axle: axle.id,
+            part: "pad",
+            side: "left",
+            pad: "inner",
+            event: "reading",
+            method: "caliper",
+            unit: "mm",
+            values: ["3.4"],
+            answer: "keep"
+          }
+        ]
+      }
       reach(context) do
         asked = context.for_request
         Graver::Service::Measuring::LogLookOver.new(asked).call(vehicle.id, given)
@@ -52,8 +78,13 @@ module Benchmarks
 
     def in_a_household
       Dir.mktmpdir do |folder|
-        context = Graver::Boot.context({ "GRAVER_DATABASE" => File.join(folder, "reach.sqlite3"), "GRAVER_TODAY" => "2026-05-16" })
-        Graver::Service::Tables::LoadHousehold.new(context).call(YAML.safe_load_file(File.join(Graver::Boot::ROOT, "demo/household.yml")))
+        context =
+          Graver::Boot.context(
+            { "GRAVER_DATABASE" => File.join(folder, "reach.sqlite3"), "GRAVER_TODAY" => "2026-05-16" }
+          )
+        Graver::Service::Tables::LoadHousehold.new(context).call(
+          YAML.safe_load_file(File.join(Graver::Boot::ROOT, "demo/household.yml"))
+        )
         yield Graver::Boot.rack(context), context
         context.store.close
       end
@@ -69,9 +100,20 @@ module Benchmarks
       logger = Logger.new(statements)
       entered = TracePoint.new(:call, :b_call) { |point| files[point.path] = true if point.path.start_with?(ROOT) }
       context.store.logged(logger) { entered.enable(&) }
-      Reached.new(files: files.keys.map { |path| path.delete_prefix(ROOT) }.sort, statements: statements.string.lines.grep(/\(\d+\.\d+s\)/))
+      Reached.new(
+        files: files.keys.map { |path| path.delete_prefix(ROOT) }.sort,
+        statements: statements.string.lines.grep(/\(\d+\.\d+s\)/)
+      )
     end
 
-    def request(app, verb, path, body = "") = Rack::MockRequest.new(app).request(verb, path, input: body, "CONTENT_TYPE" => "application/json", "HTTP_HOST" => "127.0.0.1")
+    def request(app, verb, path, body = "")
+      Rack::MockRequest.new(app).request(
+        verb,
+        path,
+        :input => body,
+        "CONTENT_TYPE" => "application/json",
+        "HTTP_HOST" => "127.0.0.1"
+      )
+    end
   end
 end

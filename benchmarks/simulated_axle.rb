@@ -6,10 +6,10 @@ module Benchmarks
   # One simulated axle with known truth: wear in gamma increments, rates that differ, drift, jump or seize, readings by
   # several methods. Seeded; the same seed gives the same axle. Regimes:
   #
-  #   constant  one rate for ever           mixed    drift, and any method at any service   drifting  the axle's rate drifts
+  #   constant one rate for ever mixed drift, and any method at any service drifting the axle's rate drifts
   #   jump      the axle's rate jumps once  seized   one inner pad speeds up 1.5 to 2.5 times, its mate slows a little
   #   gross     everything read at one service is off by the same error, the backing plate included
-  #   single    one service                 pair     two services                           earlier   one or two earlier sets, read
+  #   single one service pair two services earlier one or two earlier sets, read
   #   rotors    two rotors of 25 mm over all their sets of pads
   class SimulatedAxle
     Observation = Graver::Core::Wear::Observation
@@ -57,7 +57,9 @@ module Benchmarks
       @deviation = part.components.to_h { |name| [name, Math.exp((DEVIATION_LOG_SD * @chance.normal) + offset(name))] }
       @step_km = (part.new_mm - part.limit_mm) / @rate / STEPS
       grind_down
-      end_km = @fitted_km + (part.components.filter_map { |name| @thickness[name].index { |mm| mm <= part.limit_mm } }.min * @step_km)
+      end_km =
+        @fitted_km +
+          (part.components.filter_map { |name| @thickness[name].index { |mm| mm <= part.limit_mm } }.min * @step_km)
       visit(last ? @fitted_km + ((end_km - @fitted_km) * @chance.between(0.25, 0.9)) : end_km)
       @truth_km = end_km - @as_of_km
       @start_km = end_km
@@ -107,12 +109,24 @@ module Benchmarks
       observations = part.components.to_h { |name| [name, []] }
       wrong = @regime == :gross ? @chance.pick(*@services) : nil
       shift = @chance.pick(5.0, @chance.between(0.5, 1.5), -@chance.between(0.5, 1.5))
-      @thinnest = @services.map do |km|
-        method = @regime == :mixed ? @chance.pick(:caliper, :visual, :gauge, :percent) : :caliper
-        seen = part.components.map { |name| read(name, km, method, km == wrong ? shift : 0.0).tap { |thickness| observations[name] << observation(name, km, thickness) } }
-        [km, seen.map(&:value_mm).min]
+      @thinnest =
+        @services.map do |km|
+          method = @regime == :mixed ? @chance.pick(:caliper, :visual, :gauge, :percent) : :caliper
+          seen =
+            part.components.map do |name|
+              read(name, km, method, km == wrong ? shift : 0.0).tap do |thickness|
+                observations[name] << observation(name, km, thickness)
+              end
+            end
+          [km, seen.map(&:value_mm).min]
+        end
+      @sets << observations.transform_values do |list|
+        Graver::Core::Wear::Fitting.new(
+          fitted_km: @fitted_km,
+          new: Thickness.point(part.new_mm, part.new_sd_mm),
+          observations: list
+        )
       end
-      @sets << observations.transform_values { |list| Graver::Core::Wear::Fitting.new(fitted_km: @fitted_km, new: Thickness.point(part.new_mm, part.new_sd_mm), observations: list) }
     end
 
     def observation(name, km, thickness) = Observation.new(distance_km: km, thickness:, trust: 1.0, ref: [name, km])

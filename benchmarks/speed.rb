@@ -13,8 +13,13 @@ module Benchmarks
 
     def print_to(out)
       Dir.mktmpdir do |folder|
-        context = Graver::Boot.context({ "GRAVER_DATABASE" => File.join(folder, "bench.sqlite3"), "GRAVER_TODAY" => "2026-05-16" })
-        Graver::Service::Tables::LoadHousehold.new(context).call(YAML.safe_load_file(File.join(Graver::Boot::ROOT, "demo/household.yml")))
+        context =
+          Graver::Boot.context(
+            { "GRAVER_DATABASE" => File.join(folder, "bench.sqlite3"), "GRAVER_TODAY" => "2026-05-16" }
+          )
+        Graver::Service::Tables::LoadHousehold.new(context).call(
+          YAML.safe_load_file(File.join(Graver::Boot::ROOT, "demo/household.yml"))
+        )
         forecast(out, context.knowledge.prior("pad"))
         overview(out, context)
         findings(out, context)
@@ -34,10 +39,11 @@ module Benchmarks
 
     def overview(out, context)
       browser = Rack::MockRequest.new(Graver::Boot.rack(context))
-      fresh = median do
-        context.outlooks.clear
-        expect_ok(browser.get("/api/v1/vehicles/1", HOST))
-      end
+      fresh =
+        median do
+          context.outlooks.clear
+          expect_ok(browser.get("/api/v1/vehicles/1", HOST))
+        end
       again = median { expect_ok(browser.get("/api/v1/vehicles/1", HOST)) }
       health = median(inner: 20) { expect_ok(browser.get("/api/v1/health", HOST)) }
       say(out, "overview of a vehicle, forecast afresh", fresh, "health route", health)
@@ -72,15 +78,26 @@ module Benchmarks
     # Seconds of one call: the median over rounds, each of `inner` calls.
     def median(inner: 1, &block)
       yield
-      Array.new(ROUNDS) do
-        start = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-        inner.times(&block)
-        (Process.clock_gettime(Process::CLOCK_MONOTONIC) - start) / inner
-      end.sort[ROUNDS / 2]
+      Array
+        .new(ROUNDS) do
+          start = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+          inner.times(&block)
+          (Process.clock_gettime(Process::CLOCK_MONOTONIC) - start) / inner
+        end
+        .sort[
+        ROUNDS / 2
+      ]
     end
 
     def say(out, what, seconds, yardstick, other)
-      out.puts format("%-48s %9.2f ms   %-20s %9.4f ms   ratio %.0f", what, seconds * 1000, yardstick, other * 1000, seconds / other)
+      out.puts format(
+                 "%-48s %9.2f ms   %-20s %9.4f ms   ratio %.0f",
+                 what,
+                 seconds * 1000,
+                 yardstick,
+                 other * 1000,
+                 seconds / other
+               )
     end
   end
 end

@@ -34,8 +34,15 @@ class Screenshooter
   }.freeze
 
   # What is done before a picture is taken.
-  PREPARED = { "walk-round" => :walk, "walk-round-phone" => :walk_on, "walk-round-large" => :enlarge, "import" => :upload, "look-over" => :correct,
-               "job-phone" => :scroll_to_steps, "bin" => :throw_away }.freeze
+  PREPARED = {
+    "walk-round" => :walk,
+    "walk-round-phone" => :walk_on,
+    "walk-round-large" => :enlarge,
+    "import" => :upload,
+    "look-over" => :correct,
+    "job-phone" => :scroll_to_steps,
+    "bin" => :throw_away
+  }.freeze
 
   def initialize(folder)
     @folder = folder
@@ -43,7 +50,14 @@ class Screenshooter
 
   def take_all
     FileUtils.mkdir_p(@folder)
-    context = Graver::Boot.context({ "GRAVER_DATABASE" => DemoFile.path, "GRAVER_TODAY" => BrowserHelper::TODAY, "GRAVER_SIMULATED_DEVICES" => DemoFile::HOUSEHOLD })
+    context =
+      Graver::Boot.context(
+        {
+          "GRAVER_DATABASE" => DemoFile.path,
+          "GRAVER_TODAY" => BrowserHelper::TODAY,
+          "GRAVER_SIMULATED_DEVICES" => DemoFile::HOUSEHOLD
+        }
+      )
     PICTURES.each { |name, picture| take(name, *picture, Graver::Boot.rack(context)) }
     context.store.close
   end
@@ -54,7 +68,13 @@ class Screenshooter
     session = Capybara::Session.new(:chromium, rack)
     page = session.driver.browser.page
     page.command("Emulation.setEmulatedMedia", features: [{ name: "prefers-color-scheme", value: theme }])
-    page.command("Emulation.setDeviceMetricsOverride", width: size[0], height: size[1], deviceScaleFactor: 1, mobile: size == PHONE)
+    page.command(
+      "Emulation.setDeviceMetricsOverride",
+      width: size[0],
+      height: size[1],
+      deviceScaleFactor: 1,
+      mobile: size == PHONE
+    )
     session.visit(address)
     session.assert_text(text)
     PREPARED[name]&.then { |how| send(how, session) }
@@ -101,8 +121,15 @@ class Screenshooter
   def upload(session)
     Dir.mktmpdir do |folder|
       path = File.join(folder, "workshop notes.csv")
-      File.write(path, ["Day;km;FL inner;FL outer;FR inner;FR outer;FL rotor;remarks", "12.04.2022;141.100;7,8;8,4;7,9;8,1;24,10;before the holiday",
-                        "31.02.2023;143000;7;7;7;7;;", "03.10.2022;142400;7,1;abc;7,3;7,6;;"].join("\n"))
+      File.write(
+        path,
+        [
+          "Day;km;FL inner;FL outer;FR inner;FR outer;FL rotor;remarks",
+          "12.04.2022;141.100;7,8;8,4;7,9;8,1;24,10;before the holiday",
+          "31.02.2023;143000;7;7;7;7;;",
+          "03.10.2022;142400;7,1;abc;7,3;7,6;;"
+        ].join("\n")
+      )
       session.attach_file("Choose the file", path)
       session.assert_text("readings from 2 services")
     end

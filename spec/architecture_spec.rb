@@ -20,7 +20,10 @@ RSpec.describe Architecture do
   end
 
   it "loads the core in a fresh process with no gem but the loader and that of number arrays" do
-    rooms = Dir.children(lib).grep_v(/\Acore\z|\A(conflict|device_failed|error|invalid_entry|knowledge_error|not_found)\.rb\z/)
+    rooms =
+      Dir.children(lib).grep_v(
+        /\Acore\z|\A(conflict|device_failed|error|invalid_entry|knowledge_error|not_found)\.rb\z/
+      )
     script = <<~RUBY
       require "zeitwerk"
       module Graver; end
@@ -41,14 +44,23 @@ RSpec.describe Architecture do
     files = described_class.read(lib)
 
     define_method(:strays) do |path, body|
-      names = File.dirname(path).split("/").map { |part| { "api" => "API", "cli" => "CLI" }.fetch(part) { part.split("_").map(&:capitalize).join } }
-      planted = "#{["Graver", *names].map { |name| "module #{name}\n" }.join} class Planted\n def call = #{body}\n end\n#{"end\n" * (names.length + 1)}"
+      names =
+        File
+          .dirname(path)
+          .split("/")
+          .map { |part| { "api" => "API", "cli" => "CLI" }.fetch(part) { part.split("_").map(&:capitalize).join } }
+      planted =
+        "#{["Graver", *names].map { |name| "module #{name}\n" }.join} class Planted\n def call = #{body}\n end\n#{"end\n" * (names.length + 1)}"
       described_class.new({ **files, path => planted }).strays.select { |stray| stray.start_with?("#{path}: ") }
     end
 
     {
       "a service named by the core" => ["core/wear/planted.rb", "Service::Base::Context.new", /names Graver::Service/],
-      "one named from the root by the core" => ["core/planning/planted.rb", "::Graver::Storage::Store.open(1)", /names Graver::Storage/],
+      "one named from the root by the core" => [
+        "core/planning/planted.rb",
+        "::Graver::Storage::Store.open(1)",
+        /names Graver::Storage/
+      ],
       "a name that is looked up at run time" => ["core/wear/planted.rb", 'Graver.const_get("Storage")', /hides/],
       "records named by the knowledge" => ["knowledge/planted.rb", "Storage::Store", /names Graver::Storage/],
       "the clock in the core" => ["core/schedule/planted.rb", "Date.today", /clock/],
@@ -62,16 +74,22 @@ RSpec.describe Architecture do
       "the network" => ["service/base/planted.rb", "TCPSocket.new(1, 2)", /network/],
       "a gem required where it has no business" => ["service/axles/planted.rb", 'require "sequel"', /requires sequel/],
       "a room of services named from below" => ["service/axles/planted.rb", "Planning::Jobs.new(1)", /lies above/],
-      "services of two rooms beside each other" => ["service/workshop/planted.rb", "Planning::Shopping.new(1)", /lies above/],
+      "services of two rooms beside each other" => [
+        "service/workshop/planted.rb",
+        "Planning::Shopping.new(1)",
+        /lies above/
+      ],
       "records reached by the interface" => ["api/serializers/planted.rb", "context.store.vehicles", /records/],
       "paper that asks a service" => ["sheet/planted.rb", "Service::Planning::Jobs", /names Graver::Service/]
-    }.each do |what, (path, body, said)|
-      it("notices #{what}") { expect(strays(path, body)).to include(match(said)) }
-    end
+    }.each { |what, (path, body, said)| it("notices #{what}") { expect(strays(path, body)).to include(match(said)) } }
   end
 
   it "keeps the trade's rules out of the browser" do
     sources = Dir.glob("#{root}/web/src/**/*.{ts,svelte}").reject { |file| file.end_with?("schema.d.ts") }
-    expect(sources.select { |file| File.read(file).match?(/1\.355|0\.1129|from "(?!\.|svelte|carbon-|@carbon|@fontsource|d3-|openapi-fetch)/) }).to be_empty
+    expect(
+      sources.select do |file|
+        File.read(file).match?(/1\.355|0\.1129|from "(?!\.|svelte|carbon-|@carbon|@fontsource|d3-|openapi-fetch)/)
+      end
+    ).to be_empty
   end
 end

@@ -6,14 +6,19 @@ RSpec.describe Graver::Boot do
     expect(described_class.setting({ "GRAVER_DATABASE" => "" }, "GRAVER_DATABASE")).to end_with("graver/graver.sqlite3")
     expect(described_class.today({ "GRAVER_TODAY" => "2026-05-16" }).call).to eq(Date.new(2026, 5, 16))
     expect(described_class.today({}).call).to eq(Date.today)
-    expect { described_class.today({ "GRAVER_TODAY" => "soon" }) }.to raise_error(Graver::InvalidEntry, /is a day such as/)
+    expect { described_class.today({ "GRAVER_TODAY" => "soon" }) }.to raise_error(
+      Graver::InvalidEntry,
+      /is a day such as/
+    )
   end
 
   it "has no simulated device unless it was asked for, and says when it cannot read their world" do
     expect(described_class.devices(nil)).to match(devices: have_attributes(all: []), counter: nil)
     world = described_class.devices(File.join(described_class::ROOT, "demo/household.yml"))
     expect([world[:devices].all.map(&:simulated?), world[:counter].simulated?]).to eq([[true, true, true], true])
-    ["/nowhere.yml", __FILE__].each { |path| expect { described_class.devices(path) }.to raise_error(Graver::InvalidEntry, /“yes” or a file/) }
+    ["/nowhere.yml", __FILE__].each do |path|
+      expect { described_class.devices(path) }.to raise_error(Graver::InvalidEntry, /“yes” or a file/)
+    end
   end
 
   it "fills the demo once, and not over what is there" do

@@ -6,10 +6,20 @@ RSpec.describe Graver::Texts do
   # Keys the code names: as they stand, or put together from a state or an event.
   def self.named
     files = Dir.glob("#{Graver::Boot::ROOT}/lib/graver/**/*.rb").map { |file| File.read(file) }
-    files.flat_map { |text| text.scan(/"((?:#{Graver::Texts.all.keys.map { |key| key.split(".").first }.uniq.join("|")})\.\w+)"/).flatten }.uniq
+    files
+      .flat_map do |text|
+        text.scan(/"((?:#{described_class.all.keys.map { |key| key.split(".").first }.uniq.join("|")})\.\w+)"/).flatten
+      end
+      .uniq
   end
 
-  put_together = { "timeline.job_" => %w[draft ready started], "log." => %w[squealer sensor metal] }.flat_map { |start, ends| ends.map { |last| start + last } }
+  put_together =
+    {
+      "timeline.job_" => %w[draft ready started],
+      "timeline.label_" => %w[look order due retorque first_reading job],
+      "log." => %w[squealer sensor metal],
+    "sheet." => %w[inner_pad outer_pad rotor]
+    }.flat_map { |start, ends| ends.map { |last| start + last } }
 
   it "has every text the code names, and none that nothing names" do
     expect(self.class.named - described_class.all.keys).to be_empty
@@ -22,11 +32,17 @@ RSpec.describe Graver::Texts do
   end
 
   it "writes each kind of figure one way" do
-    expect(described_class.say("faults.between_got", least: 0.05, most: 3000, unit: "N·m", value: 4321.987)).to eq("Enter a value from 0.05 to 3,000 N·m; this is 4322 N·m.")
+    expect(described_class.say("faults.between_got", least: 0.05, most: 3000, unit: "N·m", value: 4321.987)).to eq(
+      "Enter a value from 0.05 to 3,000 N·m; this is 4322 N·m."
+    )
     expect(described_class.say("faults.choose", choices: %w[mm in thou])).to eq("Choose mm, in or thou.")
-    expect([1, 3].map { |count| described_class.say("log.read", count:, axle: "front", part: "pad") }).to eq(["1 front pad read", "3 front pads read"])
+    expect([1, 3].map { |count| described_class.say("log.read", count:, axle: "front", part: "pad") }).to eq(
+      ["1 front pad read", "3 front pads read"]
+    )
     expect(described_class.say("timeline.within", unit: "mi", km: 15_234)).to eq(" (within 9,500 mi)")
-    expect(described_class.say("faults.runs_back_log", km: 95_240, day: Date.new(2026, 5, 4))).to eq("Runs back against 95,240 km on 4 May 2026 in the log.")
+    expect(described_class.say("faults.runs_back_log", km: 95_240, day: Date.new(2026, 5, 4))).to eq(
+      "Runs back against 95,240 km on 4 May 2026 in the log."
+    )
   end
 
   it "says nothing half" do
@@ -36,7 +52,8 @@ RSpec.describe Graver::Texts do
 
   # What an owner reads is a sentence: it begins with a capital and ends with a stop. What is put inside one is not.
   it "says what to do, and never what a thing needs" do
-    faults = described_class.all.select { |key, _| key.start_with?("faults.", "missing.", "conflicts.", "devices.") }.values
+    faults =
+      described_class.all.select { |key, _| key.start_with?("faults.", "missing.", "conflicts.", "devices.") }.values
     expect(faults.grep_v(/\A["“{A-Z].*[.?]\z/)).to be_empty
     expect(described_class.all.values.grep(/\bneeds\b|cannot be meant|is no mark|nought|school/i)).to be_empty
   end

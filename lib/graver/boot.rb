@@ -11,10 +11,15 @@ module Graver
     ROOT = File.expand_path("../..", __dir__)
     # name => [default, meaning]
     SETTINGS = {
-      "GRAVER_DATABASE" => [File.join(ENV.fetch("XDG_DATA_HOME") { File.join(Dir.home, ".local/share") }, "graver/graver.sqlite3"), "the household's file"],
-      "GRAVER_SIMULATED_DEVICES" => [nil,
-                                     "yes, or a file that says how its made-up world is: simulated gauges, a reader and a parts counter to try; " \
-                                     "what they send never counts on a real vehicle"],
+      "GRAVER_DATABASE" => [
+        File.join(ENV.fetch("XDG_DATA_HOME") { File.join(Dir.home, ".local/share") }, "graver/graver.sqlite3"),
+        "the household's file"
+      ],
+      "GRAVER_SIMULATED_DEVICES" => [
+        nil,
+        "yes, or a file that says how its made-up world is: simulated gauges, a reader and a parts counter to try; " \
+          "what they send never counts on a real vehicle"
+      ],
       "GRAVER_TODAY" => [nil, "a fixed day (2025-04-12) for trials and pictures; else the day it is"]
     }.freeze
 
@@ -23,18 +28,31 @@ module Graver
 
     module_function
 
-    # knowledge and outlooks (forecasts kept) may be shared by several. Raises KnowledgeError, or InvalidEntry when a setting
+    # knowledge and outlooks (forecasts kept) may be shared by several. Raises KnowledgeError, or InvalidEntry when a
+    # setting
     # cannot be used.
-    def context(settings = ENV, knowledge: Knowledge::Library.load, outlooks: Service::Base::LruCache.new(Service::Base::Context::MOST_OUTLOOKS))
-      Service::Base::Context.new(store: Storage::Store.open(setting(settings, "GRAVER_DATABASE")), knowledge:, today: today(settings),
-                                 outlooks:, **devices(setting(settings, "GRAVER_SIMULATED_DEVICES")))
+    def context(
+      settings = ENV,
+      knowledge: Knowledge::Library.load,
+      outlooks: Service::Base::LruCache.new(Service::Base::Context::MOST_OUTLOOKS)
+    )
+      Service::Base::Context.new(
+        store: Storage::Store.open(setting(settings, "GRAVER_DATABASE")),
+        knowledge:,
+        today: today(settings),
+        outlooks:,
+        **devices(setting(settings, "GRAVER_SIMULATED_DEVICES"))
+      )
     end
 
     # Nothing simulated unless it was asked for.
     def devices(asked)
       return { devices: Devices::Shelf.bare, counter: nil } unless asked
 
-      { devices: Devices::Shelf.simulated(written: asked == "yes" ? {} : written_world(asked)), counter: Devices::Simulated::PartsCounter.new(seed: 20) }
+      {
+        devices: Devices::Shelf.simulated(written: asked == "yes" ? {} : written_world(asked)),
+        counter: Devices::Simulated::PartsCounter.new(seed: 20)
+      }
     end
 
     def written_world(path)

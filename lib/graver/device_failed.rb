@@ -2,5 +2,6 @@
 
 module Graver
   # A device does not answer: not connected, or its line dropped.
-  class DeviceFailed < Error; end
+  class DeviceFailed < Error
+  end
 end

@@ -2,5 +2,6 @@
 
 module Graver
   # Root of everything Graver raises on purpose.
-  class Error < StandardError; end
+  class Error < StandardError
+  end
 end

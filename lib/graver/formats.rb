@@ -7,8 +7,14 @@ module Graver
   module Formats
     # Digits of measures by what they are, the first that fits: places round a rotor are read to thousandths, rotors to
     # hundredths, pads to tenths.
-    DIGITS = { /variation|runout/ => 3, /rotor_now|thinnest_rotor|discard|\A(reading|cut_left|spare)_mm\z/ => 2, /_ml\z/ => 0, /_mm\z/ => 1, /\Afluid_(level|before|fall|explained)\z/ => 2,
-               /moisture/ => 1 }.freeze
+    DIGITS = {
+      /variation|runout/ => 3,
+      /rotor_now|thinnest_rotor|discard|\A(reading|cut_left|spare)_mm\z/ => 2,
+      /_ml\z/ => 0,
+      /_mm\z/ => 1,
+      /\Afluid_(level|before|fall|explained)\z/ => 2,
+      /moisture/ => 1
+    }.freeze
     ISO_DAY = /\b\d{4}-\d\d-\d\d\b/
     SPEEDS = { "km" => "km/h", "mi" => "mph" }.freeze
     KM_PER_MILE = 1.609344
@@ -29,7 +35,7 @@ module Graver
 
     # A plain figure: 5000000 is "5,000,000", 7.50 is "7.5", 0.07843 is "0.07843".
     def number(value)
-      return grouped(value) if value.is_a?(Integer) || (value.to_f == value.to_i && value.abs >= 1000)
+      return grouped(value) if value.is_a?(Integer) || (value.abs >= 1000 && (value % 1).zero?)
 
       format("%.4g", value)
     end

@@ -17,7 +17,9 @@ module Graver
 
     # The same faults seen from an enclosing record: "value" becomes "readings.3.value".
     def under(prefix)
-      self.class.new(faults.map { |fault| fault.dup.tap { |copy| copy.field = [prefix, fault.field].reject(&:empty?).join(".") } })
+      self.class.new(
+        faults.map { |fault| fault.dup.tap { |copy| copy.field = [prefix, fault.field].reject(&:empty?).join(".") } }
+      )
     end
   end
 end

@@ -2,5 +2,6 @@
 
 module Graver
   # A file under knowledge/ is wrong: ours to mend, not the owner's.
-  class KnowledgeError < Error; end
+  class KnowledgeError < Error
+  end
 end

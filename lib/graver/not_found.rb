@@ -2,5 +2,6 @@
 
 module Graver
   # A record that was asked for is not there.
-  class NotFound < Error; end
+  class NotFound < Error
+  end
 end

@@ -28,7 +28,10 @@ module Graver
 
     # unit: the owner's, for distances.
     def say(key, unit: "km", **tokens)
-      plain = all.fetch(key).gsub(PLURAL) { tokens.fetch(Regexp.last_match(1).to_sym) == 1 ? Regexp.last_match(2) : Regexp.last_match(3) }
+      plain =
+        all
+          .fetch(key)
+          .gsub(PLURAL) { tokens.fetch(Regexp.last_match(1).to_sym) == 1 ? Regexp.last_match(2) : Regexp.last_match(3) }
       plain.gsub(TOKEN) do
         name, type = Regexp.last_match(1).to_sym, Regexp.last_match(2) || "text"
         TYPES.fetch(type).call(name == :unit ? tokens.fetch(:unit, unit) : tokens.fetch(name), unit)

@@ -11,14 +11,20 @@ RSpec.describe "A household without simulated devices" do
   after { FileUtils.rm_rf(folder) }
 
   def context
-    @context ||= Graver::Boot.context({ "GRAVER_DATABASE" => File.join(folder, "graver.sqlite3"), "GRAVER_TODAY" => ApiHelper::TODAY }, knowledge: KNOWLEDGE)
+    @context ||=
+      Graver::Boot.context(
+        { "GRAVER_DATABASE" => File.join(folder, "graver.sqlite3"), "GRAVER_TODAY" => ApiHelper::TODAY },
+        knowledge: KNOWLEDGE
+      )
   end
 
   it "has no device and no counter, and says so where one is asked for" do
     expect(ask(:get, "/devices")).to eq("counter" => false, "devices" => [])
     know(front, ["caliper.kind", "floating_slide_pins", nil])
     job = ask(:post, "/axles/#{front}/jobs", {})
-    expect(ask(:get, "/jobs/#{job["id"]}/offers?line=front.pads")["error"]).to include("message" => match(/no parts counter/i))
+    expect(ask(:get, "/jobs/#{job["id"]}/offers?line=front.pads")["error"]).to include(
+      "message" => match(/no parts counter/i)
+    )
     expect(status).to eq(503)
     ask(:patch, "/devices/caliper", { connected: true })
     expect(status).to eq(404)

@@ -5,9 +5,13 @@ require_relative "../support/api_helper"
 # The tables of routes and openapi/graver.yml say the same.
 RSpec.describe Graver::API::App do
   described = YAML.safe_load_file(File.join(Graver::Boot::ROOT, "openapi/graver.yml"))
-  operations = described.fetch("paths").flat_map do |path, verbs|
-    verbs.slice("get", "post", "put", "patch", "delete").map { |verb, operation| [[verb.upcase, path], operation] }
-  end.to_h
+  operations =
+    described
+      .fetch("paths")
+      .flat_map do |path, verbs|
+        verbs.slice("get", "post", "put", "patch", "delete").map { |verb, operation| [[verb.upcase, path], operation] }
+      end
+      .to_h
   routes = described_class::RESOURCES.flat_map(&:routes)
 
   it "has each address described, and answers each that is" do

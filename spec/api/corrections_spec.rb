@@ -8,7 +8,15 @@ RSpec.describe "Corrections in the API" do
 
   let(:seized) { { axle: front, side: "left", item: "slide_pins", mark: "seized" } }
   let(:level) { { item: "fluid_level", value: "1/2" } }
-  let!(:logged) { ask(:post, look_overs, look_over("2026-05-10", "60000", pad("7.4"), pad("7.2", pad: "outer"), conditions: [seized, level]))["id"] }
+  let!(:logged) do
+    ask(
+      :post,
+      look_overs,
+      look_over("2026-05-10", "60000", pad("7.4"), pad("7.2", pad: "outer"), conditions: [seized, level])
+    )[
+      "id"
+    ]
+  end
   let(:kept) { ask(:get, "/look-overs/#{logged}") }
 
   def correct(**given) = ask(:post, "/look-overs/#{logged}/corrections", { reason: "misread", **given })

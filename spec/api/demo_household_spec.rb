@@ -29,17 +29,25 @@ RSpec.describe "The demo household through the API", :demo do
     words = garage["vehicles"].map { |vehicle| vehicle["state"]["severity"] }
     expect(words).to eq(words.sort_by { |severity| order.index(severity) })
     garage["vehicles"].each do |vehicle|
-      expect(vehicle["state"]["severity"]).to eq((vehicle["axles"].map { |axle| axle["state"]["severity"] } + vehicle["seen"].map { |mark| mark["severity"] }).min_by { |severity| order.index(severity) })
+      expect(vehicle["state"]["severity"]).to eq(
+        (
+          vehicle["axles"].map { |axle| axle["state"]["severity"] } + vehicle["seen"].map { |mark| mark["severity"] }
+        ).min_by { |severity| order.index(severity) }
+      )
     end
   end
 
   it "gives lives whose distances and dates rise together, look-again before the middle, reasons with sources" do
     axles.each do |axle|
       life = axle["pads_life"]
-      expect([life["distance_km"].values, life["date"].values]).to eq([life["distance_km"].values.sort, life["date"].values.sort])
+      expect([life["distance_km"].values, life["date"].values]).to eq(
+        [life["distance_km"].values.sort, life["date"].values.sort]
+      )
       expect(axle["look_again"]["distance_km"]).to be <= life["distance_km"]["p50"]
       expect(axle["look_again"]["date"]).to be_between(ApiHelper::TODAY, "2027-05-16")
-      expect(axle["reasons"]).to all(include("sentence" => satisfy { |text| !text.match?(/[{}?]/) }, "source" => be_a(String)))
+      expect(axle["reasons"]).to all(
+        include("sentence" => satisfy { |text| !text.match?(/[{}?]/) }, "source" => be_a(String))
+      )
     end
   end
 
@@ -52,7 +60,9 @@ RSpec.describe "The demo household through the API", :demo do
       end
     end
     wren = garage["vehicles"].find { |vehicle| vehicle["name"] == "Wren" }
-    expect(wren["axles"].map { |axle| axle["corners"].map { |corner| corner["side"] } }).to eq([%w[left right], %w[left]])
+    expect(wren["axles"].map { |axle| axle["corners"].map { |corner| corner["side"] } }).to eq(
+      [%w[left right], %w[left]]
+    )
     expect(wren["axles"].first["corners"].first["rotor"]["discard_mm"]).to be_within(0.001).of(4.394)
   end
 
@@ -71,15 +81,20 @@ RSpec.describe "The demo household through the API", :demo do
   it "writes the logbook in words, the newest first" do
     log = garage["vehicles"].find { |vehicle| vehicle["name"] == "Juniper" }["log"]
     expect(log.map { |entry| entry["date"] }).to eq(log.map { |entry| entry["date"] }.sort.reverse)
-    expect(log.map do |entry|
-      entry["what"]
-    end).to include("4 front pads read; 2 front rotors read; 15 marks", "new front pads fitted; new front rotors fitted", "fluid renewed", "2 rear pads read")
+    expect(log.map { |entry| entry["what"] }).to include(
+      "4 front pads read; 2 front rotors read; 15 marks",
+      "new front pads fitted; new front rotors fitted",
+      "fluid renewed",
+      "2 rear pads read"
+    )
   end
 
   it "says whose distance unit a sentence is in" do
     mule = garage["vehicles"].find { |vehicle| vehicle["name"] == "Mule" }
     expect(mule["axles"].last["reasons"].map { |reason| reason["sentence"] }.join).to include(" mi)")
-    expect(ask(:get, "/jobs/2")["axles"].first["rotor"]["sides"].map { |side| side["sentence"] }).to all(include("above discard"))
+    expect(ask(:get, "/jobs/2")["axles"].first["rotor"]["sides"].map { |side| side["sentence"] }).to all(
+      include("above discard")
+    )
   end
 
   it "tells where a job stands: steps done, all of them its own, and the next a gate" do

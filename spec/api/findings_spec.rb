@@ -13,27 +13,63 @@ RSpec.describe "Findings in the API" do
   def job_work = job_plan["scope"]["axles"].first["rotors"]["chosen"]
   def found(rule) = findings["findings"].select { |each| each["rule"] == rule }
   def marks(*list) = list.map { |side, item, mark, face| { axle: front, side:, item:, mark:, face: } }
-  def rotor(side, *values, **more) = { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values:, **more }
-  def all_pads(*values) = [%w[left inner], %w[left outer], %w[right inner], %w[right outer]].zip(values).map { |(side, pad), value| pad(value, side:, pad:) }
+  def rotor(side, *values, **more)
+    { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values:, **more }
+  end
+  def all_pads(*values)
+    [%w[left inner], %w[left outer], %w[right inner], %w[right outer]].zip(values)
+      .map { |(side, pad), value| pad(value, side:, pad:) }
+  end
 
   before do
-    know(front, ["pad.new_thickness", "11", "mm"], ["rotor.new_thickness", "28", "mm"], ["rotor.discard_thickness", "22", "mm"], ["caliper.kind", "floating_slide_pins", nil],
-         ["caliper.piston_count", "1", nil], ["caliper.piston_diameter", "57", "mm"])
+    know(
+      front,
+      %w[pad.new_thickness 11 mm],
+      %w[rotor.new_thickness 28 mm],
+      %w[rotor.discard_thickness 22 mm],
+      ["caliper.kind", "floating_slide_pins", nil],
+      ["caliper.piston_count", "1", nil],
+      %w[caliper.piston_diameter 57 mm]
+    )
   end
 
   it "says of a fresh vehicle what cannot be said, and finds nothing" do
-    expect(findings).to include("findings" => [], "silent" => include(/Front: no pad has been read/, /Rear: the rotors' discard thickness is not known/))
+    expect(findings).to include(
+      "findings" => [],
+      "silent" => include(/Front: no pad has been read/, /Rear: the rotors' discard thickness is not known/)
+    )
   end
 
   # common practice, no source: at 3 mm inside and 5 outside the inner decides; seized pins stand behind it
   it "finds the worn inner pad and its cause, with reasons, confidence and what would change it" do
-    ask(:post, look_overs, look_over("2026-05-10", "60000", *all_pads("2.6", "6.2", "5.6", "5.9"), conditions: marks(%w[left slide_pins seized])))
+    ask(
+      :post,
+      look_overs,
+      look_over(
+        "2026-05-10",
+        "60000",
+        *all_pads("2.6", "6.2", "5.6", "5.9"),
+        conditions: marks(%w[left slide_pins seized])
+      )
+    )
     uneven = found("inner-thin").first
-    expect(uneven).to include("side" => "left", "severity" => "plan", "reading" => "inner 2.6 mm, outer 6.2 mm on 10 May 2026", "source" => /Common practice/)
+    expect(uneven).to include(
+      "side" => "left",
+      "severity" => "plan",
+      "reading" => "inner 2.6 mm, outer 6.2 mm on 10 May 2026",
+      "source" => /Common practice/
+    )
     expect(uneven["causes"].first).to include("label" => "Slide pins seized or dry", "seen" => ["slide pins seized"])
-    expect(found("pad-below-limit").first).to include("pad" => "inner", "confidence" => be > 0.8, "limit" => "3.0 mm, your approach", "change" => /closer reading/)
+    expect(found("pad-below-limit").first).to include(
+      "pad" => "inner",
+      "confidence" => be > 0.8,
+      "limit" => "3.0 mm, your approach",
+      "change" => /closer reading/
+    )
     expect(found("seen-slide_pins-seized").first).to include("severity" => "plan")
-    expect(findings["findings"].map { |each| each["severity"] }).to eq(findings["findings"].map { |each| each["severity"] }.sort_by { |severity| %w[stop plan watch].index(severity) })
+    expect(findings["findings"].map { |each| each["severity"] }).to eq(
+      findings["findings"].map { |each| each["severity"] }.sort_by { |severity| %w[stop plan watch].index(severity) }
+    )
     expect(ask(:put, "/schools", { pads: "law" })["schools"]).to include("pads" => "law")
     expect(found("pad-below-limit")).to be_empty
     expect(fields(ask(:put, "/schools", { pads: "hope", rotors: "reuse" }))).to eq("pads" => "unknown_choice")
@@ -54,8 +90,17 @@ RSpec.describe "Findings in the API" do
 
   # a pad near its limit leads; common practice, no source
   it "leads with what is due, and says in the garage why" do
-    know(front, ["rotor.discard_thickness", "27.9", "mm"])
-    ask(:post, look_overs, look_over("2026-05-10", "60000", *all_pads("3.4", "3.5", "3.6", "3.5"), *%w[left right].map { |side| rotor(side, "27.91") }))
+    know(front, %w[rotor.discard_thickness 27.9 mm])
+    ask(
+      :post,
+      look_overs,
+      look_over(
+        "2026-05-10",
+        "60000",
+        *all_pads("3.4", "3.5", "3.6", "3.5"),
+        *%w[left right].map { |side| rotor(side, "27.91") }
+      )
+    )
     first = findings["findings"].first
     expect(first).to include("rule" => include("pads-due"), "severity" => "plan", "sentence" => /limit of 3\.0 mm/)
     vehicle = ask(:get, "/garage")["vehicles"].first
@@ -74,44 +119,91 @@ RSpec.describe "Findings in the API" do
     ask(:post, "/look-overs/#{look.id}/corrections", { void: true, reason: "Another car" })
     ask(:post, look_overs, look_over("2026-05-11", "60010", *glance["30"]))
     pads = found("pad-maybe-below").map { |each| each["confidence"] }
-    axle = context.store.vehicles.find(car["id"]).then { |vehicle| Graver::Service::Axles::AxleRecords.new(context).of([vehicle]).fetch(vehicle.id).first }
+    axle =
+      context
+        .store
+        .vehicles
+        .find(car["id"])
+        .then { |vehicle| Graver::Service::Axles::AxleRecords.new(context).of([vehicle]).fetch(vehicle.id).first }
     chance = Graver::Service::Axles::AxleAnswer.new(context).call(axle).pads.first.chance_now
     expect(pads.length).to eq(4)
     expect(chance).to be_between(pads.max, pads.max * 1.7)
   end
 
-  # common practice, no source: 7.6 mm read against 7.5 mm, both with the plate, is above it by 0.1 mm and a caliper's 0.15
+  # common practice, no source: 7.6 mm read against 7.5 mm, both with the plate, is above it by 0.1 mm and a caliper's
+  # 0.15
   it "takes no plate into account where both limit and reading have it" do
-    know(front, ["pad.overall_limit", "7.5", "mm"], ["pad.service_limit", "1.5", "mm"], ["pad.new_thickness", nil, nil])
+    know(front, %w[pad.overall_limit 7.5 mm], %w[pad.service_limit 1.5 mm], ["pad.new_thickness", nil, nil])
     Graver::Service::Axles::Schools.new(context).choose({ pads: "law" })
-    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *all_pads("7.60", "7.60", "7.60", "7.60").map { |each| each.merge(overall: true) }))
-    expect(found("pad-maybe-below").first["confidence"]).to be_within(0.07).of(Graver::Core::Wear::Normal.cumulative(-0.1 / 0.15))
+    ask(
+      :post,
+      look_overs,
+      look_over(
+        ApiHelper::TODAY,
+        "60000",
+        *all_pads("7.60", "7.60", "7.60", "7.60").map { |each| each.merge(overall: true) }
+      )
+    )
+    expect(found("pad-maybe-below").first["confidence"]).to be_within(0.07).of(
+      Graver::Core::Wear::Normal.cumulative(-0.1 / 0.15)
+    )
   end
 
   it "follows a reading that is corrected, and leaves a doubted one out" do
     ask(:post, look_overs, look_over("2026-05-10", "60000", *all_pads("2.6", "6.2", "5.6", "5.9")))
     look_over = context.store.look_overs.of_vehicle(car["id"]).last
-    ask(:post, "/look-overs/#{look_over.id}/corrections", { reading: look_over.readings.first.id, value: "6.0", reason: "misread" })
+    ask(
+      :post,
+      "/look-overs/#{look_over.id}/corrections",
+      { reading: look_over.readings.first.id, value: "6.0", reason: "misread" }
+    )
     expect([found("inner-thin"), found("pad-below-limit")]).to eq([[], []])
   end
 
   it "judges rotors by thickness, faces, variation and school, both alike" do
     plan = -> { findings["axles"].first["rotors"]["outcome"] }
-    ask(:post, look_overs,
-        look_over("2026-05-10", "60000", *all_pads("8", "8", "8", "8"), rotor("left", "27.80", "27.80"), rotor("right", "27.80", "27.81"),
-                  conditions: marks(%w[left rotor_face smooth inner])))
+    ask(
+      :post,
+      look_overs,
+      look_over(
+        "2026-05-10",
+        "60000",
+        *all_pads("8", "8", "8", "8"),
+        rotor("left", "27.80", "27.80"),
+        rotor("right", "27.80", "27.81"),
+        conditions: marks(%w[left rotor_face smooth inner])
+      )
+    )
     expect(plan.call).to eq("stay")
     ask(:put, "/schools", { rotors: "new" })
     # no pads are due, so it is a matter of the job; common practice, no source
     expect([plan.call, job_verdict]).to eq(%w[stay new_by_school])
     ask(:put, "/schools", { rotors: "reuse" })
-    runout = { axle: front, part: "runout", side: "right", event: "reading", method: "dial", unit: "mm", values: ["0.12"] }
+    runout = {
+      axle: front,
+      part: "runout",
+      side: "right",
+      event: "reading",
+      method: "dial",
+      unit: "mm",
+      values: ["0.12"]
+    }
     ask(:post, look_overs, look_over("2026-05-11", "60010", rotor("left", "27.80", "27.70"), runout))
-    expect([found("rotor-variation").first,
-            found("rotor-runout").first]).to match([include("side" => "left", "sentence" => /0\.100 mm.*0\.015 mm/), include("side" => "right", "sentence" => /0\.120 mm, 0\.050 mm/)])
+    expect([found("rotor-variation").first, found("rotor-runout").first]).to match(
+      [
+        include("side" => "left", "sentence" => /0\.100 mm.*0\.015 mm/),
+        include("side" => "right", "sentence" => /0\.120 mm, 0\.050 mm/)
+      ]
+    )
     expect(plan.call).to eq("turn")
-    ask(:post, look_overs, look_over("2026-05-12", "60020", rotor("left", "27.75"), conditions: marks(%w[right rotor_face cracked outer])))
-    expect([plan.call, job_verdict, ask(:get, "/vehicles/#{car["id"]}")["state"]["severity"]]).to eq(%w[replace replace stop])
+    ask(
+      :post,
+      look_overs,
+      look_over("2026-05-12", "60020", rotor("left", "27.75"), conditions: marks(%w[right rotor_face cracked outer]))
+    )
+    expect([plan.call, job_verdict, ask(:get, "/vehicles/#{car["id"]}")["state"]["severity"]]).to eq(
+      %w[replace replace stop]
+    )
   end
 
   it "judges no rotor that nobody measured, and a new one as far as its thickness is known" do
@@ -120,20 +212,27 @@ RSpec.describe "Findings in the API" do
     expect(rotors["outcome"]).to eq("unmeasured")
     ask(:post, look_overs, look_over("2026-05-11", "60010", { axle: front, part: "rotor", event: "fit" }))
     expect(rotors["outcome"]).to eq("unmeasured")
-    know(front, ["rotor.new_thickness", "30", "mm"])
+    know(front, %w[rotor.new_thickness 30 mm])
     expect([rotors["outcome"], rotors["sides"].first["sentence"]]).to match(["stay", /30\.00 mm/])
   end
 
-  # common practice, no source: a rotor that steel ran on, deep grooves and hard heat spots never stay; advice, verdict and the
+  # common practice, no source: a rotor that steel ran on, deep grooves and hard heat spots never stay; advice,
+  # verdict and the
   # proposed scope say the same
   it "lets no rotor stay that was run metal to metal, is deeply grooved or has hard heat spots" do
     metal = pad("6", pad: "inner").except(:values, :method, :unit).merge(event: "metal")
     sound = %w[left right].map { |side| rotor(side, *["27.8"] * 4) }
     ask(:post, look_overs, look_over("2026-05-10", "60000", metal, pad("6.0", pad: "outer"), *sound))
-    expect(found("inner-thin").first).to include("side" => "left", "sentence" => /6\.0 mm thinner/, "causes" => include(include("label" => "Slide pins seized or dry")))
+    expect(found("inner-thin").first).to include(
+      "side" => "left",
+      "sentence" => /6\.0 mm thinner/,
+      "causes" => include(include("label" => "Slide pins seized or dry"))
+    )
     expect(found("rotor-metal").first).to include("side" => "left", "advice" => /machine or replace/)
-    expect([rotors["outcome"], rotors["because"], rotors["sides"].first["sentence"], job_work]).to match(["turn", "condition", /left a pad ran metal to metal/, "turn"])
-    know(front, ["rotor.machine_to_thickness", "27.6", "mm"])
+    expect([rotors["outcome"], rotors["because"], rotors["sides"].first["sentence"], job_work]).to match(
+      ["turn", "condition", /left a pad ran metal to metal/, "turn"]
+    )
+    know(front, %w[rotor.machine_to_thickness 27.6 mm])
     expect([rotors["outcome"], job_work]).to eq(%w[replace new])
     # new pads do not heal it, new rotors do
     renewed = ->(part) { { axle: front, part:, event: "fit" } }
@@ -146,63 +245,152 @@ RSpec.describe "Findings in the API" do
   it "weighs each mark of a rotor's face the same in advice, verdict and scope" do
     sound = %w[left right].map { |side| rotor(side, *["27.8"] * 4) }
     ask(:post, look_overs, look_over("2026-05-09", "59990", *all_pads("8", "8", "8", "8")))
-    expected = { "grooved_light" => %w[stay stay], "grooved" => %w[stay stay], "grooved_deep" => %w[turn turn], "heat_spotted" => %w[replace new], "lip_high" => %w[stay stay],
-                 "cracked" => %w[replace new] }
+    expected = {
+      "grooved_light" => %w[stay stay],
+      "grooved" => %w[stay stay],
+      "grooved_deep" => %w[turn turn],
+      "heat_spotted" => %w[replace new],
+      "lip_high" => %w[stay stay],
+      "cracked" => %w[replace new]
+    }
     expected.each_with_index do |(mark, verdict), at|
-      ask(:post, look_overs, look_over("2026-05-10", (60_000 + at).to_s, *sound, conditions: marks(["left", "rotor_face", mark, "outer"])))
+      ask(
+        :post,
+        look_overs,
+        look_over("2026-05-10", (60_000 + at).to_s, *sound, conditions: marks(["left", "rotor_face", mark, "outer"]))
+      )
       expect([rotors["outcome"], job_work]).to eq(verdict), mark
     end
     know(front, ["rotor.discard_thickness", nil, nil])
     ask(:post, look_overs, look_over("2026-05-11", "61000", conditions: marks(%w[left rotor_face grooved_deep outer])))
     expect([rotors["outcome"], job_work]).to eq(%w[face_bad new])
     turning = ask(:post, "/axles/#{front}/jobs", {})
-    expect(ask(:put, "/jobs/#{turning["id"]}/scope", { axles: { front.to_s => %w[pads rotors_turn] } })["scope"]["axles"].first["rotors"]["chosen"]).to eq("turn")
-    expect(fields(ask(:put, "/jobs/#{turning["id"]}/scope", { axles: { front.to_s => %w[pads] } }))).to eq("reasons.#{front}" => "missing")
+    expect(
+      ask(:put, "/jobs/#{turning["id"]}/scope", { axles: { front.to_s => %w[pads rotors_turn] } })["scope"][
+        "axles"
+      ].first[
+        "rotors"
+      ][
+        "chosen"
+      ]
+    ).to eq("turn")
+    expect(fields(ask(:put, "/jobs/#{turning["id"]}/scope", { axles: { front.to_s => %w[pads] } }))).to eq(
+      "reasons.#{front}" => "missing"
+    )
   end
 
   # By hand: rear pistons unknown, so nothing is said; with them, half of 100 ml gone without wear is a leak.
   it "suspects a leak when wear does not explain the level, and counts the room above it" do
     rear = car["axles"].last["id"]
-    know(rear, ["pad.new_thickness", "10", "mm"], ["caliper.piston_count", "1", nil], ["fluid.reservoir_volume", "100", "ml"], ["fluid.grade", "dot_4", nil])
-    level = ->(day, km, value) { ask(:post, look_overs, look_over(day, km, *all_pads("9", "9", "9", "9"), pad("8.5", axle: rear), conditions: [{ item: "fluid_level", value: }])) }
+    know(
+      rear,
+      %w[pad.new_thickness 10 mm],
+      ["caliper.piston_count", "1", nil],
+      %w[fluid.reservoir_volume 100 ml],
+      ["fluid.grade", "dot_4", nil]
+    )
+    level =
+      lambda do |day, km, value|
+        ask(
+          :post,
+          look_overs,
+          look_over(
+            day,
+            km,
+            *all_pads("9", "9", "9", "9"),
+            pad("8.5", axle: rear),
+            conditions: [{ item: "fluid_level", value: }]
+          )
+        )
+      end
     level["2026-05-01", "60000", "0.9"]
     level["2026-05-10", "60300", "0.4"]
     expect(found("fluid-unexplained")).to be_empty
-    know(rear, ["caliper.piston_diameter", "38", "mm"])
-    expect(found("fluid-unexplained").first).to include("severity" => "stop", "sentence" => /fell by 0\.50 of MIN to MAX/)
+    know(rear, %w[caliper.piston_diameter 38 mm])
+    expect(found("fluid-unexplained").first).to include(
+      "severity" => "stop",
+      "sentence" => /fell by 0\.50 of MIN to MAX/
+    )
     fluid = findings["fluid"]
-    # two pads 2 mm down a side, one 57 mm piston: 2 x 4 x 2.552 = 20.4 ml; 49 CFR 571.116 (from memory): DOT 4 230/155 °C
-    expect(fluid).to include("grade" => "DOT 4", "dry_celsius" => 230, "wet_celsius" => 155, "headroom_ml" => 60, "never" => include(/silicone/))
+    # two pads 2 mm down a side, one 57 mm piston: 2 x 4 x 2.552 = 20.4 ml; 49 CFR 571.116 (from memory): DOT 4
+    # 230/155 °C
+    expect(fluid).to include(
+      "grade" => "DOT 4",
+      "dry_celsius" => 230,
+      "wet_celsius" => 155,
+      "headroom_ml" => 60,
+      "never" => include(/silicone/)
+    )
     expect(fluid["axles"].first["pushed_ml"]).to be_within(3).of(20)
     expect(fluid["axles"].first["draw_off_ml"]).to eq(0)
-    expect(ask(:get, "/vehicles/#{car["id"]}")).to include("state" => include("severity" => "stop"), "seen" => include(include("text" => /wear does not explain/)))
+    expect(ask(:get, "/vehicles/#{car["id"]}")).to include(
+      "state" => include("severity" => "stop"),
+      "seen" => include(include("text" => /wear does not explain/))
+    )
   end
 
   # common practice, no source: pulsation is variation; a rotor read at one place cannot show it
   it "asks for the rotors at several places when the pedal pulsates" do
-    ask(:post, look_overs,
-        look_over("2026-05-10", "60000", *all_pads("8", "8", "8", "8"), rotor("left", "27.8"), rotor("right", "27.8"), conditions: [{ item: "symptom", mark: "pulsation" }]))
+    ask(
+      :post,
+      look_overs,
+      look_over(
+        "2026-05-10",
+        "60000",
+        *all_pads("8", "8", "8", "8"),
+        rotor("left", "27.8"),
+        rotor("right", "27.8"),
+        conditions: [{ item: "symptom", mark: "pulsation" }]
+      )
+    )
     expect(findings["silent"]).to include(/Front: the pedal pulsates/)
-    expect(rotors).to include("outcome" => "measure_again", "sides" => include(include("sentence" => /pulsation was felt/)))
-    ask(:post, look_overs, look_over("2026-05-11", "60010", rotor("left", *["27.8"] * 4), rotor("right", *["27.8"] * 4)))
+    expect(rotors).to include(
+      "outcome" => "measure_again",
+      "sides" => include(include("sentence" => /pulsation was felt/))
+    )
+    ask(
+      :post,
+      look_overs,
+      look_over("2026-05-11", "60010", rotor("left", *["27.8"] * 4), rotor("right", *["27.8"] * 4))
+    )
     expect([findings["silent"].grep(/Front: the pedal/), rotors["outcome"]]).to eq([[], "stay"])
   end
 
   it "finds one bad face, parking shoes at their least, and old fluid" do
     rear = car["axles"].last["id"]
-    know(rear, ["parking_brake.kind", "drum_in_hat", nil], ["shoe.discard_thickness", "1.5", "mm"])
-    shoe = { axle: rear, part: "shoe", side: "left", event: "reading", method: "caliper", unit: "mm", values: ["1.8", "1.5"] }
-    seen = marks(%w[left rotor_face pitted inner],
-                 %w[left rotor_face smooth outer]) + [{ item: "fluid_age", value: "30" }, { item: "fluid_moisture", value: "2,9" }, { item: "handbrake_clicks", value: "9" }]
+    know(rear, ["parking_brake.kind", "drum_in_hat", nil], %w[shoe.discard_thickness 1.5 mm])
+    shoe = {
+      axle: rear,
+      part: "shoe",
+      side: "left",
+      event: "reading",
+      method: "caliper",
+      unit: "mm",
+      values: %w[1.8 1.5]
+    }
+    seen =
+      marks(%w[left rotor_face pitted inner], %w[left rotor_face smooth outer]) +
+        [
+          { item: "fluid_age", value: "30" },
+          { item: "fluid_moisture", value: "2,9" },
+          { item: "handbrake_clicks", value: "9" }
+        ]
     ask(:post, look_overs, look_over("2026-05-10", "60000", shoe, conditions: seen))
     expect(found("one-face").first["causes"].first["label"]).to include("does not move")
-    expect(found("shoe-below").first["sentence"]).to eq("Rear left: 1.5 mm of lining is at or under its minimum of 1.5 mm.")
-    expect([found("fluid-old").length, found("fluid-wet").length, found("handbrake-far").first["sentence"]]).to eq([1, 0, "9 clicks; 7 at most."])
+    expect(found("shoe-below").first["sentence"]).to eq(
+      "Rear left: 1.5 mm of lining is at or under its minimum of 1.5 mm."
+    )
+    expect([found("fluid-old").length, found("fluid-wet").length, found("handbrake-far").first["sentence"]]).to eq(
+      [1, 0, "9 clicks; 7 at most."]
+    )
   end
 
   it "holds a claim against the log, and refuses what is none" do
     ask(:post, look_overs, look_over("2026-05-10", "60000", *all_pads("6.1", "6.2", "6.0", "6.3")))
-    claim = ->(value, **more) { ask(:post, "/vehicles/#{car["id"]}/claims", { axle: front, part: "pad", value:, **more }) }
+    claim =
+      lambda do |value, **more|
+        ask(:post, "/vehicles/#{car["id"]}/claims", { axle: front, part: "pad", value:, **more })
+      end
     expect(claim["2 mm"]).to include("verdict" => "contradicts", "sentence" => /right inner.*6\.0/)
     expect(claim["0.24", unit: "in"]).to include("verdict" => "fits")
     expect(claim["20", part: "rotor"]).to include("verdict" => "unknown")
@@ -213,17 +401,30 @@ RSpec.describe "Findings in the API" do
     expect(fields(claim["2", axle: 77])).to eq("axle" => "unknown_axle")
   end
 
-  # common practice, no source: grinding, a leak and a sinking pedal stop; a squealer heard while rolling is a pad near its end
+  # common practice, no source: grinding, a leak and a sinking pedal stop; a squealer heard while rolling is a pad
+  # near its end
   it "ends every questioning in one of the four words, the dangerous ones in stop with licensed help" do
     symptoms = ask(:get, "/symptoms")["symptoms"]
     outcome = ->(id, **answers) { ask(:post, "/vehicles/#{car["id"]}/symptoms", { symptom: id, answers: }) }
     symptoms.each do |symptom|
-      choices = symptom["questions"].map { |question| question["options"].map { |option| [question["id"].to_sym, option["id"]] } }
+      choices =
+        symptom["questions"].map do |question|
+          question["options"].map { |option| [question["id"].to_sym, option["id"]] }
+        end
       combinations = choices.empty? ? [[]] : choices.first.product(*choices.drop(1))
-      combinations.each { |answers| expect(outcome.call(symptom["id"], **answers.to_h)).to include("severity" => match(/stop|plan|watch|good/), "causes" => be_any, "measure" => match(/\S/)) }
+      combinations.each do |answers|
+        expect(outcome.call(symptom["id"], **answers.to_h)).to include(
+          "severity" => match(/stop|plan|watch|good/),
+          "causes" => be_any,
+          "measure" => match(/\S/)
+        )
+      end
     end
     [["grinding"], ["pedal", { how: "sinks" }], ["fluid", { where: "drops" }]].each do |id, answers|
-      expect(outcome.call(id, **(answers || {}))).to include("severity" => "stop", "sentence" => match(/Do not drive.*licensed mechanic/))
+      expect(outcome.call(id, **(answers || {}))).to include(
+        "severity" => "stop",
+        "sentence" => match(/Do not drive.*licensed mechanic/)
+      )
     end
     expect(outcome.call("squeal", when: "rolling")["severity"]).to eq("plan")
     expect(fields(outcome.call("squeal"))).to eq("answers.when" => "missing")

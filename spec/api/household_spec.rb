@@ -12,7 +12,9 @@ RSpec.describe "The API" do
   end
 
   it "adds vehicles with their axles, a motorcycle with its discs" do
-    expect(car["axles"].map { |axle| [axle["name"], axle["sides"]] }).to eq([["front", %w[left right]], ["rear", %w[left right]]])
+    expect(car["axles"].map { |axle| [axle["name"], axle["sides"]] }).to eq(
+      [["front", %w[left right]], ["rear", %w[left right]]]
+    )
     bike = ask(:post, "/vehicles", { name: "Wren", kind: "motorcycle", discs: { front: 2, rear: 1 } })
     expect(bike["axles"].map { |axle| axle["sides"] }).to eq([%w[left right], %w[left]])
   end
@@ -20,21 +22,36 @@ RSpec.describe "The API" do
   it "changes and puts away a vehicle, and takes it back" do
     ask(:patch, "/vehicles/#{car["id"]}", { name: "Juniper II", archived: true })
     expect(ask(:get, "/garage")["vehicles"]).to be_empty
-    expect(ask(:patch, "/vehicles/#{car["id"]}", { archived: false })).to include("name" => "Juniper II", "archived" => false)
+    expect(ask(:patch, "/vehicles/#{car["id"]}", { archived: false })).to include(
+      "name" => "Juniper II",
+      "archived" => false
+    )
   end
 
   it "refuses a vehicle field by field, in one shape" do
     expect(fields(ask(:post, "/vehicles", { name: "  ", kind: "car" }))).to eq("name" => "invalid")
-    expect(fields(ask(:post, "/vehicles", { name: "x" * 61, kind: "spaceship" })).keys).to contain_exactly("name", "kind")
+    expect(fields(ask(:post, "/vehicles", { name: "x" * 61, kind: "spaceship" })).keys).to contain_exactly(
+      "name",
+      "kind"
+    )
     expect(status).to eq(422)
   end
 
   it "refuses what is no JSON, too much of it, or comes from elsewhere" do
     header "Content-Type", "application/json"
     header "Host", "localhost:8321"
-    { "{" => 400, "[]" => 400, "\xFF" => 400, '{"name":"a\u0000b","kind":"car"}' => 400, "{\"name\":\"#{"x" * 300_000}\"}" => 413, ("[" * 200) => 400 }.each do |body, code|
+    {
+      "{" => 400,
+      "[]" => 400,
+      "\xFF" => 400,
+      '{"name":"a\u0000b","kind":"car"}' => 400,
+      "{\"name\":\"#{"x" * 300_000}\"}" => 413,
+      ("[" * 200) => 400
+    }.each do |body, code|
       post "/api/v1/vehicles", body
-      expect([last_response.status, JSON.parse(last_response.body)["error"].keys]).to eq([code, %w[code message fields]])
+      expect([last_response.status, JSON.parse(last_response.body)["error"].keys]).to eq(
+        [code, %w[code message fields]]
+      )
     end
     header "Origin", "http://elsewhere.example"
     post "/api/v1/vehicles", "{}"
@@ -42,7 +59,16 @@ RSpec.describe "The API" do
   end
 
   it "answers 404 in the same shape, never with a trace" do
-    ["/vehicles/999", "/vehicles/abc", "/axles/999/wear", "/axles/0/job-card", "/jobs/7", "/nothing", "/axles/99999999999999999999/draft", "/vehicles/1%0a"].each do |path|
+    %w[
+      /vehicles/999
+      /vehicles/abc
+      /axles/999/wear
+      /axles/0/job-card
+      /jobs/7
+      /nothing
+      /axles/99999999999999999999/draft
+      /vehicles/1%0a
+    ].each do |path|
       expect(ask(:get, path)["error"]).to include("code" => "not_found", "fields" => [])
       expect(status).to eq(404)
     end
@@ -57,14 +83,25 @@ RSpec.describe "The API" do
   it "notes fluid renewals and says when the next is due" do
     answer = ask(:post, "/vehicles/#{car["id"]}/fluid-renewals", { date: "2024-03-16", odometer: { value: "61200" } })
     # every two years: common practice, no source
-    expect(answer["fluid"]).to eq("renewed_on" => "2024-03-16", "due_on" => "2026-03-16", "overdue_days" => 61, "estimated" => false)
-    expect(fields(ask(:post, "/vehicles/#{car["id"]}/fluid-renewals", { date: "2026-05-17", odometer: { value: "6x" } })).keys).to contain_exactly("date", "odometer.value")
+    expect(answer["fluid"]).to eq(
+      "renewed_on" => "2024-03-16",
+      "due_on" => "2026-03-16",
+      "overdue_days" => 61,
+      "estimated" => false
+    )
+    expect(
+      fields(
+        ask(:post, "/vehicles/#{car["id"]}/fluid-renewals", { date: "2026-05-17", odometer: { value: "6x" } })
+      ).keys
+    ).to contain_exactly("date", "odometer.value")
   end
 
   it "serves the interface with a policy that lets no inline script run" do
     header "Host", "localhost"
     get "/"
-    expect(last_response.headers["content-security-policy"]).to include("default-src 'self'", "script-src 'self'").and(satisfy { |policy| !policy.match?(/script-src[^;]*unsafe/) })
+    expect(last_response.headers["content-security-policy"]).to include("default-src 'self'", "script-src 'self'").and(
+      satisfy { |policy| !policy.match?(/script-src[^;]*unsafe/) }
+    )
     get "/../Gemfile"
     expect(last_response.status).to eq(404)
     header "Host", "rebound.example"
@@ -73,10 +110,12 @@ RSpec.describe "The API" do
   end
 
   it "covers every path it documents" do
-    documented = YAML.safe_load_file(File.join(Graver::Boot::ROOT, "openapi/graver.yml"))["paths"].flat_map do |path, item|
-      (item.keys & %w[get post put patch delete]).map { |verb| [verb.upcase, path.gsub(/\{(\w+)\}/, ':\1')] }
-    end
-    served = Graver::API::App.routes.except("HEAD").flat_map { |verb, routes| routes.map { |route| [verb, route.first.to_s] } }
+    documented =
+      YAML.safe_load_file(File.join(Graver::Boot::ROOT, "openapi/graver.yml"))["paths"].flat_map do |path, item|
+        (item.keys & %w[get post put patch delete]).map { |verb| [verb.upcase, path.gsub(/\{(\w+)\}/, ':\1')] }
+      end
+    served =
+      Graver::API::App.routes.except("HEAD").flat_map { |verb, routes| routes.map { |route| [verb, route.first.to_s] } }
     expect(served).to match_array(documented)
   end
 end

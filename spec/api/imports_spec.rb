@@ -21,19 +21,41 @@ RSpec.describe "Tables in and out of the API" do
     ask(:get, "/imports/#{table["id"]}")
   end
 
-  def log(vehicle) = get("/api/v1/vehicles/#{vehicle["id"]}/log.csv", {}, { "HTTP_HOST" => "127.0.0.1" }).body.force_encoding("UTF-8")
+  def log(vehicle)
+    get("/api/v1/vehicles/#{vehicle["id"]}/log.csv", {}, { "HTTP_HOST" => "127.0.0.1" }).body.force_encoding("UTF-8")
+  end
   def stored(vehicle = car) = context.store.look_overs.of_vehicle(vehicle["id"])
 
-  let(:mine) { "Day;km;FL inner;FR outer (in);front left rotor;Remarks\n12.04.2024;61.200;8,4;5/16;23,95;first\n13.04.2024;61 300 km;8,3;;;\n" }
+  let(:mine) do
+    "Day;km;FL inner;FR outer (in);front left rotor;Remarks\n12.04.2024;61.200;8,4;5/16;23,95;first\n13.04.2024;61 300 km;8,3;;;\n"
+  end
 
   it "guesses the columns of a person's own table, day first, comma, a column a position" do
     table = upload(mine)
-    expect(table["guess"]).to include("date" => { "column" => 0, "format" => "dmy" }, "odometer" => include("column" => 1), "note" => { "column" => 5 })
+    expect(table["guess"]).to include(
+      "date" => {
+        "column" => 0,
+        "format" => "dmy"
+      },
+      "odometer" => include("column" => 1),
+      "note" => {
+        "column" => 5
+      }
+    )
     expect(trial(table)).to include("readings" => 4, "look_overs" => 2, "faults" => [], "from" => "2024-04-12")
     expect(run(table)).to include("state" => "done", "result" => include("readings" => 4))
-    rows = stored.flat_map { |look_over| look_over.readings.map { |row| [look_over.odometer_km, look_over.note, row.side, row.pad, row.value, row.unit] } }
-    expect(rows).to eq([[61_200.0, "first", "left", "inner", "8,4", "mm"], [61_200.0, "first", "right", "outer", "5/16", "in"], [61_200.0, "first", "left", nil, "23,95", "mm"],
-                        [61_300.0, nil, "left", "inner", "8,3", "mm"]])
+    rows =
+      stored.flat_map do |look_over|
+        look_over.readings.map { |row| [look_over.odometer_km, look_over.note, row.side, row.pad, row.value, row.unit] }
+      end
+    expect(rows).to eq(
+      [
+        [61_200.0, "first", "left", "inner", "8,4", "mm"],
+        [61_200.0, "first", "right", "outer", "5/16", "in"],
+        [61_200.0, "first", "left", nil, "23,95", "mm"],
+        [61_300.0, nil, "left", "inner", "8,3", "mm"]
+      ]
+    )
   end
 
   it "imports nothing twice, and undoes what it took" do
@@ -50,41 +72,77 @@ RSpec.describe "Tables in and out of the API" do
 
   it "names each bad row with its line and reason, and takes the rest" do
     ask(:post, look_overs, look_over("2024-05-01", "62000", pad("8.0")))
-    rows = ["2024-02-30,61000,front,left,pad,inner,reading,caliper,8,mm", "2024-04-01,61000,front,left,pad,inner,reading,caliper,🛞,mm",
-            "2024-04-02,61000,middle,left,pad,inner,reading,caliper,8,mm", "2024-04-03,99000,front,left,pad,inner,reading,caliper,8,mm",
-            "2024-04-04,61000,F,L,pad,inside,,caliper,8.1,mm", "2024-04-05,61100,front,left,pad,inner,reading,caliper,NaN,mm",
-            "2024-04-06,1e9,front,left,pad,inner,reading,caliper,8,mm", "2024-04-07,61200,front,left,pad,inner,reading,caliper,-3,mm"]
+    rows = %w[
+      2024-02-30,61000,front,left,pad,inner,reading,caliper,8,mm
+      2024-04-01,61000,front,left,pad,inner,reading,caliper,🛞,mm
+      2024-04-02,61000,middle,left,pad,inner,reading,caliper,8,mm
+      2024-04-03,99000,front,left,pad,inner,reading,caliper,8,mm
+      2024-04-04,61000,F,L,pad,inside,,caliper,8.1,mm
+      2024-04-05,61100,front,left,pad,inner,reading,caliper,NaN,mm
+      2024-04-06,1e9,front,left,pad,inner,reading,caliper,8,mm
+      2024-04-07,61200,front,left,pad,inner,reading,caliper,-3,mm
+    ]
     table = upload(["date,odometer,axle,side,part,pad,event,method,value,unit", *rows].join("\n"))
     found = trial(table)
     expect(found).to include("readings" => 1, "bad_rows" => 7)
-    expect(found["faults"].map { |fault| fault.values_at("line", "column") }).to eq([[2, "date"], [3, "value"], [4, "axle"], [5, "odometer"], [7, "value"], [8, "odometer"], [9, "value"]])
+    expect(found["faults"].map { |fault| fault.values_at("line", "column") }).to eq(
+      [[2, "date"], [3, "value"], [4, "axle"], [5, "odometer"], [7, "value"], [8, "odometer"], [9, "value"]]
+    )
     expect(found["faults"][3]["message"]).to eq("Runs back against 62,000 km on 1 May 2024 in the log.")
   end
 
   it "gives its own log back exactly as it was entered" do
-    readings = [pad("8,4"), pad("7/32", pad: "outer", unit: "in"), pad("5", side: "right", method: "gauge", upper: "6"),
-                pad("1/2", side: "right", pad: "outer", method: "percent", unit: "share"),
-                { axle: front, part: "rotor", side: "left", event: "reading", method: "micrometer", unit: "mm", values: ["23.84", "23,81", "23.9"] }]
-    ask(:post, look_overs, look_over("2025-01-10", "61200,5", { axle: front, part: "pad", event: "fit" }, note: "new, “both” sides\nand more"))
+    readings = [
+      pad("8,4"),
+      pad("7/32", pad: "outer", unit: "in"),
+      pad("5", side: "right", method: "gauge", upper: "6"),
+      pad("1/2", side: "right", pad: "outer", method: "percent", unit: "share"),
+      {
+        axle: front,
+        part: "rotor",
+        side: "left",
+        event: "reading",
+        method: "micrometer",
+        unit: "mm",
+        values: %w[23.84 23,81 23.9]
+      }
+    ]
+    ask(
+      :post,
+      look_overs,
+      look_over(
+        "2025-01-10",
+        "61200,5",
+        { axle: front, part: "pad", event: "fit" },
+        note: "new, “both” sides\nand more"
+      )
+    )
     ask(:post, look_overs, look_over("2026-01-10", "72000", *readings))
-    more = [pad("21", pad: "outer", unit: "100th", method: "vernier"), pad("10.1", side: "right", overall: true), pad(nil, side: "left").merge(event: "metal", values: []),
-            pad("9.9", side: "right", pad: "outer", answer: "keep")]
+    more = [
+      pad("21", pad: "outer", unit: "100th", method: "vernier"),
+      pad("10.1", side: "right", overall: true),
+      pad(nil, side: "left").merge(event: "metal", values: []),
+      pad("9.9", side: "right", pad: "outer", answer: "keep")
+    ]
     ask(:post, look_overs, look_over("2026-02-10", "73000", *more))
     expect(status).to eq(201)
     text = log(car)
-    expect(text.lines.first.strip).to eq("date,odometer,odometer_unit,axle,side,part,pad,event,method,value,upper,unit,overall,note,places,entered,doubt")
+    expect(text.lines.first.strip).to eq(
+      "date,odometer,odometer_unit,axle,side,part,pad,event,method,value,upper,unit,overall,note,places,entered,doubt"
+    )
     twin = ask(:post, "/vehicles", { name: "Twin", kind: "car" })
     table = upload(text.dup, vehicle: twin)
     expect(trial(table)["faults"]).to eq([])
     run(table)
     expect(log(twin)).to eq(text)
-    kept = lambda { |vehicle|
-      stored(vehicle).flat_map do |look_over|
-        look_over.readings.map do |row|
-          row.to_h.slice(:event, :part, :side, :pad, :place, :method, :value, :upper, :unit, :overall, :doubt)
+    kept =
+      lambda do |vehicle|
+        stored(vehicle).flat_map do |look_over|
+          look_over.readings.map do |row|
+            row.to_h.slice(:event, :part, :side, :pad, :place, :method, :value, :upper, :unit, :overall, :doubt)
+          end
         end
       end
-    }
     expect(kept[twin]).to eq(kept[car].map { |row| row[:event] == "metal" ? row.merge(method: nil, unit: nil) : row })
   end
 
@@ -95,10 +153,17 @@ RSpec.describe "Tables in and out of the API" do
     upload("a,b\n\xFF\xFE,\"1\n")
     expect(status).to eq(201)
     table = upload(mine)
-    expect(fields(trial(table, { date: { column: 99, format: "moon" }, odometer: { column: nil }, readings: [] }))).to eq(
-      "mapping.date.column" => "mapping", "mapping.date.format" => "mapping", "mapping.odometer.column" => "mapping", "mapping.readings" => "mapping"
+    expect(
+      fields(trial(table, { date: { column: 99, format: "moon" }, odometer: { column: nil }, readings: [] }))
+    ).to eq(
+      "mapping.date.column" => "mapping",
+      "mapping.date.format" => "mapping",
+      "mapping.odometer.column" => "mapping",
+      "mapping.readings" => "mapping"
     )
-    [{ mapping: [] }, { mapping: { date: 1 } }, {}].each { |body| ask(:post, "/imports/#{table["id"]}/trial", body).then { expect(status).to eq(422) } }
+    [{ mapping: [] }, { mapping: { date: 1 } }, {}].each do |body|
+      ask(:post, "/imports/#{table["id"]}/trial", body).then { expect(status).to eq(422) }
+    end
     ask(:post, "/imports/4711/trial", { mapping: table["guess"] })
     expect(status).to eq(404)
   end

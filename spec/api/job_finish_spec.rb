@@ -10,14 +10,47 @@ RSpec.describe "Finished jobs in the API" do
 
     before do
       complete
-      know(front, ["rotor.retention", "nothing", nil], ["rotor.new_thickness", "25", "mm"], ["bracket_bolt.torque", "105", "N·m"], ["bracket_bolt.drive", "hex-18", nil])
-      know(front, ["fluid.grade", "dot_4", nil], ["rotor.diameter", "288", "mm"], ["rotor.kind", "vented", nil], ["bleed_screw.torque", "10", "N·m"], ["bleed_screw.drive", "hex-11", nil])
+      know(
+        front,
+        ["rotor.retention", "nothing", nil],
+        %w[rotor.new_thickness 25 mm],
+        %w[bracket_bolt.torque 105 N·m],
+        ["bracket_bolt.drive", "hex-18", nil]
+      )
+      know(
+        front,
+        ["fluid.grade", "dot_4", nil],
+        %w[rotor.diameter 288 mm],
+        ["rotor.kind", "vented", nil],
+        %w[bleed_screw.torque 10 N·m],
+        ["bleed_screw.drive", "hex-11", nil]
+      )
       worn = %w[left right].product(%w[inner outer]).map { |side, position| pad("2.6", side:, pad: position) }
-      rotors = %w[left right].map { |side| { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["22.9"] } }
+      rotors =
+        %w[left right].map do |side|
+          { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["22.9"] }
+        end
       ask(:post, look_overs, look_over("2023-05-10", "20000", { axle: front, part: "pad", event: "fit" }))
-      seen = [{ axle: front, side: "left", item: "slide_pins", mark: "seized" }, { item: "symptom", mark: "grinding" }, { item: "symptom", mark: "pulls" }]
+      seen = [
+        { axle: front, side: "left", item: "slide_pins", mark: "seized" },
+        { item: "symptom", mark: "grinding" },
+        { item: "symptom", mark: "pulls" }
+      ]
       ask(:post, look_overs, look_over("2026-05-10", "59900", *worn, *rotors, conditions: seen))
-      ask(:post, "/supplies", { kind: "part", item: "pads", axle: front, name: "Plain", thickness: "11.5", unit: "mm", on_shelf: "1", price: "40" })
+      ask(
+        :post,
+        "/supplies",
+        {
+          kind: "part",
+          item: "pads",
+          axle: front,
+          name: "Plain",
+          thickness: "11.5",
+          unit: "mm",
+          on_shelf: "1",
+          price: "40"
+        }
+      )
       ask(:put, address("/scope"), { axles: { front.to_s => %w[pads rotors_new bleed] } })
       resolve_all
       ask(:patch, address, { state: "ready" })
@@ -25,13 +58,32 @@ RSpec.describe "Finished jobs in the API" do
     end
 
     it "offers the thickness of what was bought, refuses what is not one, and keeps the estimate and the old set's life" do
-      expect(job["fits"]).to contain_exactly(include("part" => "pad", "value" => "11.5", "unit" => "mm"), include("part" => "rotor", "value" => "25"))
+      expect(job["fits"]).to contain_exactly(
+        include("part" => "pad", "value" => "11.5", "unit" => "mm"),
+        include("part" => "rotor", "value" => "25")
+      )
       estimate = ask(:get, address)["money"]
-      expect(fields(finish(odometer: { value: "50000" }, fitted: [{ axle: front, part: "pad", value: "2.9" }, { axle: front, part: "rotor", value: "thick" }])))
-        .to eq("odometer.value" => "runs_back", "fitted.#{front}.pad" => "too_thin", "fitted.#{front}.rotor" => "not_a_number")
+      expect(
+        fields(
+          finish(
+            odometer: {
+              value: "50000"
+            },
+            fitted: [{ axle: front, part: "pad", value: "2.9" }, { axle: front, part: "rotor", value: "thick" }]
+          )
+        )
+      ).to eq(
+        "odometer.value" => "runs_back",
+        "fitted.#{front}.pad" => "too_thin",
+        "fitted.#{front}.rotor" => "not_a_number"
+      )
       done = finish(fitted:)
-      expect(done["closed"]["sets"]).to include({ "axle" => "front", "part" => "pad", "life_km" => 40_000, "last_mm" => 2.6, "last_on" => "2026-05-10" })
-      expect(done["money"].slice("parts", "total", "unpriced", "hours")).to eq(estimate.slice("parts", "total", "unpriced", "hours"))
+      expect(done["closed"]["sets"]).to include(
+        { "axle" => "front", "part" => "pad", "life_km" => 40_000, "last_mm" => 2.6, "last_on" => "2026-05-10" }
+      )
+      expect(done["money"].slice("parts", "total", "unpriced", "hours")).to eq(
+        estimate.slice("parts", "total", "unpriced", "hours")
+      )
     end
 
     # common practice, no source: what a pad and rotor job leaves behind
@@ -41,12 +93,17 @@ RSpec.describe "Finished jobs in the API" do
       expect(vehicle["axles"].first["state"]["severity"]).not_to match(/plan|stop/)
       expect(vehicle["fluid"]["renewed_on"]).to eq(ApiHelper::TODAY)
       expect(vehicle["seen"].map { |mark| mark["text"] }).to eq(["noticed on the road: pulls to a side"])
-      expect(ask(:get, "/vehicles/#{car["id"]}/findings")["findings"].map { |each| each["rule"] }).to eq(["seen-symptom-pulls"])
+      expect(ask(:get, "/vehicles/#{car["id"]}/findings")["findings"].map { |each| each["rule"] }).to eq(
+        ["seen-symptom-pulls"]
+      )
       expect(ask(:get, "/axles/#{front}/job-plan")["axles"].first["rotor"]["outcome"]).to eq("stay")
       logged = ask(:get, "/look-overs/#{done["closed"]["look_over"]}")
       expect(logged["readings"].map { |row| row["event"] }).to include("fit", "renewed", "answered", "freed")
       expect(logged["readings"].map { |row| row["label"] }).to include("front left slide pins: seized")
-      expect(ask(:get, "/vehicles/#{car["id"]}/timeline")["events"].map { |event| event["kind"] }).to include("retorque", "first_reading")
+      expect(ask(:get, "/vehicles/#{car["id"]}/timeline")["events"].map { |event| event["kind"] }).to include(
+        "retorque",
+        "first_reading"
+      )
     end
 
     it "frees the pins only where the work reached them, and says nothing of fluid that was not renewed" do
@@ -54,7 +111,9 @@ RSpec.describe "Finished jobs in the API" do
       tick_until
       rows = ask(:get, "/look-overs/#{finish["closed"]["look_over"]}")["readings"]
       expect(rows.map { |row| row["event"] } & %w[freed renewed fit]).to be_empty
-      expect(ask(:get, "/vehicles/#{car["id"]}/findings")["findings"].map { |each| each["rule"] }).to include(/slide_pins-seized/)
+      expect(ask(:get, "/vehicles/#{car["id"]}/findings")["findings"].map { |each| each["rule"] }).to include(
+        /slide_pins-seized/
+      )
     end
   end
 
@@ -64,8 +123,18 @@ RSpec.describe "Finished jobs in the API" do
 
     before do
       complete
-      know(rear, ["caliper.kind", "floating_slide_pins", nil], ["parking_brake.kind", "cable", nil], ["slide_pin_bolt.torque", "28", "N·m"], ["slide_pin_bolt.drive", "hex-13", nil],
-           ["wheel_nut.torque", "120", "N·m"], ["wheel_nut.drive", "hex-17", nil], ["wheel_nut.count", "5", nil], ["wear_sensor", "none", nil], ["rotor.discard_thickness", "8", "mm"])
+      know(
+        rear,
+        ["caliper.kind", "floating_slide_pins", nil],
+        ["parking_brake.kind", "cable", nil],
+        %w[slide_pin_bolt.torque 28 N·m],
+        ["slide_pin_bolt.drive", "hex-13", nil],
+        %w[wheel_nut.torque 120 N·m],
+        ["wheel_nut.drive", "hex-17", nil],
+        ["wheel_nut.count", "5", nil],
+        ["wear_sensor", "none", nil],
+        %w[rotor.discard_thickness 8 mm]
+      )
       ask(:put, address("/scope"), { axles: both })
       resolve_all
       ask(:patch, address, { state: "ready", because: "All is there" })
@@ -73,12 +142,19 @@ RSpec.describe "Finished jobs in the API" do
 
     it "asks for the new thickness of each axle, and ends the sets of both" do
       expect(job["fits"].length).to eq(1)
-      expect(ask(:get, address)["fits"].map { |fit| [fit["axle_id"], fit["part"]] }).to eq([[front, "pad"], [rear, "pad"]])
+      expect(ask(:get, address)["fits"].map { |fit| [fit["axle_id"], fit["part"]] }).to eq(
+        [[front, "pad"], [rear, "pad"]]
+      )
       tick_until
-      done = finish(fitted: [{ axle: front, part: "pad", value: "11.4" }, { axle: rear, part: "pad", value: "3/8", unit: "in" }])
-      expect(done["closed"]["sets"].map { |set| set.values_at("axle", "part", "life_km", "last_mm") }).to eq([["front", "pad", nil, nil], ["rear", "pad", nil, nil]])
+      done =
+        finish(
+          fitted: [{ axle: front, part: "pad", value: "11.4" }, { axle: rear, part: "pad", value: "3/8", unit: "in" }]
+        )
+      expect(done["closed"]["sets"].map { |set| set.values_at("axle", "part", "life_km", "last_mm") }).to eq(
+        [["front", "pad", nil, nil], ["rear", "pad", nil, nil]]
+      )
       rows = ask(:get, "/look-overs/#{done["closed"]["look_over"]}")["readings"]
-      expect(rows.map { |row| row.values_at("event", "value", "unit") }).to eq([["fit", "11.4", "mm"], ["fit", "3/8", "in"]])
+      expect(rows.map { |row| row.values_at("event", "value", "unit") }).to eq([%w[fit 11.4 mm], %w[fit 3/8 in]])
       expect(ask(:get, "/vehicles/#{car["id"]}")["axles"].map { |axle| axle["readings"] }).to eq([0, 0])
     end
 
@@ -89,25 +165,46 @@ RSpec.describe "Finished jobs in the API" do
       expect(status).to eq(422)
       tick_until(keys.reverse.find { |key| key.start_with?("front.") })
       open = fields(finish).keys
-      expect(open).to include("steps.rear.lift", "steps.rear.pump", "steps.first_stops").and all(satisfy { |field| !field.start_with?("steps.front.") })
+      expect(open).to include("steps.rear.lift", "steps.rear.pump", "steps.first_stops").and all(
+              satisfy { |field| !field.start_with?("steps.front.") }
+            )
     end
   end
 
   # common practice, no source: a cut takes a few tenths off each rotor, and both are cut
   it "logs turned rotors as they came back, one row a side, and refuses what is under discard" do
     complete
-    know(front, ["rotor.retention", "nothing", nil], ["rotor.new_thickness", "25", "mm"], ["rotor.machine_to_thickness", "23.4", "mm"], ["bracket_bolt.torque", "105", "N·m"],
-         ["bracket_bolt.drive", "hex-18", nil])
-    readings = %w[left right].map { |side| { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["24.60"] } }
+    know(
+      front,
+      ["rotor.retention", "nothing", nil],
+      %w[rotor.new_thickness 25 mm],
+      %w[rotor.machine_to_thickness 23.4 mm],
+      %w[bracket_bolt.torque 105 N·m],
+      ["bracket_bolt.drive", "hex-18", nil]
+    )
+    readings =
+      %w[left right].map do |side|
+        { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["24.60"] }
+      end
     ask(:post, look_overs, look_over("2026-05-10", "59900", *readings))
     ask(:put, "/schools", { rotors: "turn" })
     ask(:put, address("/scope"), { axles: { front.to_s => %w[pads rotors_turn] } })
     resolve_all
     ask(:patch, address, { state: "ready", because: "The shop has time" })
     tick_until
-    expect(fields(finish(fitted: [{ axle: front, part: "rotor", value: "22.9" }]))).to eq("fitted.#{front}.rotor" => "too_thin")
-    rows = ask(:get, "/look-overs/#{finish(fitted: [{ axle: front, part: "rotor", value: "24.2" }])["closed"]["look_over"]}")["readings"]
+    expect(fields(finish(fitted: [{ axle: front, part: "rotor", value: "22.9" }]))).to eq(
+      "fitted.#{front}.rotor" => "too_thin"
+    )
+    rows =
+      ask(
+        :get,
+        "/look-overs/#{finish(fitted: [{ axle: front, part: "rotor", value: "24.2" }])["closed"]["look_over"]}"
+      )[
+        "readings"
+      ]
     expect(rows.select { |row| row["event"] == "resurfaced" }.map { |row| row["value"] }).to eq(%w[24.2 24.2])
-    expect(ask(:get, "/axles/#{front}/job-plan")["axles"].first["rotor"]["sides"].map { |side| side["sentence"] }).to all(include("24.20 mm"))
+    expect(
+      ask(:get, "/axles/#{front}/job-plan")["axles"].first["rotor"]["sides"].map { |side| side["sentence"] }
+    ).to all(include("24.20 mm"))
   end
 end

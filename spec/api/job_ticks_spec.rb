@@ -15,7 +15,9 @@ RSpec.describe "Steps of a job under way in the API" do
     end
     tick_until("level_before")
     expect(fields(tick("front.crack_nuts"))).to eq("step" => "waits")
-    expect(tick("front.lift")["error"]["fields"].first["message"]).to include("First comes “Level, solid ground” (front), then “Chock the wheels")
+    expect(tick("front.lift")["error"]["fields"].first["message"]).to include(
+      "First comes “Level, solid ground” (front), then “Chock the wheels"
+    )
     expect(step(ask(:get, address), "front.crack_nuts")).to include("waits_for" => %w[front.park front.chock])
     tick("front.park")
     expect(tick("front.chock")["ticked"]).to include("front.chock")
@@ -32,7 +34,10 @@ RSpec.describe "Steps of a job under way in the API" do
     resolve_all
     ask(:patch, address, { state: "ready" })
     axles = [front, car["axles"].last["id"]]
-    read = axles.flat_map { |axle| %w[left right].product(%w[inner outer]).map { |side, position| pad("9", side:, pad: position, axle:) } }
+    read =
+      axles.flat_map do |axle|
+        %w[left right].product(%w[inner outer]).map { |side, position| pad("9", side:, pad: position, axle:) }
+      end
     ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *read))
     other = ->(key, because) { ask(:post, address("/otherwise"), { step: key, because: }) }
     tick_until("front.left.judge")
@@ -43,9 +48,14 @@ RSpec.describe "Steps of a job under way in the API" do
     expect(step(kept, "front.left.hook")).to include("otherwise" => "Tied up with wire")
     expect(step(kept, "front.left.pin_bolts_out")["waits_for"]).not_to include("front.left.hook")
     vehicle = -> { ask(:get, "/vehicles/#{car["id"]}") }
-    expect(vehicle.call["skipped"]).to contain_exactly(include("step" => "front.left.hook", "because" => "Tied up with wire"))
+    expect(vehicle.call["skipped"]).to contain_exactly(
+      include("step" => "front.left.hook", "because" => "Tied up with wire")
+    )
     # brakes in order are looked at again while a step of theirs was not done as it should be
-    expect(vehicle.call).to include("state" => include("severity" => "watch"), "why" => "A step of a job was done another way.")
+    expect(vehicle.call).to include(
+      "state" => include("severity" => "watch"),
+      "why" => "A step of a job was done another way."
+    )
     ask(:post, address("/cleared"), { step: "front.left.hook" })
     expect(vehicle.call).to include("skipped" => be_empty, "state" => include("severity" => "good"), "why" => nil)
     expect(fields(ask(:post, address("/cleared"), { step: "front.left.hook" }))).to eq("step" => "unknown_step")
@@ -54,15 +64,30 @@ RSpec.describe "Steps of a job under way in the API" do
 
   it "stops where a reading changes what has to be done, plans anew, and keeps what was done" do
     complete
-    know(front, ["rotor.retention", "nothing", nil], ["bracket_bolt.torque", "105", "N·m"], ["bracket_bolt.drive", "hex-18", nil])
+    know(
+      front,
+      ["rotor.retention", "nothing", nil],
+      %w[bracket_bolt.torque 105 N·m],
+      ["bracket_bolt.drive", "hex-18", nil]
+    )
     resolve_all
     ask(:patch, address, { state: "ready" })
     tick_until("front.left.read_rotor")
-    rotor = ->(side, value) { { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: [value] } }
+    rotor =
+      lambda do |side, value|
+        { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: [value] }
+      end
     ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", rotor["left", "22.80"], rotor["right", "24.10"]))
     halted = ask(:get, address)
-    expect(halted["halts"]).to contain_exactly(include("axle" => "front", "must" => true, "text" => /22\.80 mm.*at or under the discard thickness/, "works" => include("rotors_new"),
-                                                       "buy" => ["2 × Rotor"]))
+    expect(halted["halts"]).to contain_exactly(
+      include(
+        "axle" => "front",
+        "must" => true,
+        "text" => /22\.80 mm.*at or under the discard thickness/,
+        "works" => include("rotors_new"),
+        "buy" => ["2 × Rotor"]
+      )
+    )
     # what lies on the shelf has not to be bought
     ask(:post, "/supplies", { kind: "part", item: "rotor", axle: front, name: "Spare pair", on_shelf: "2" })
     expect(ask(:get, address)["halts"].first["buy"]).to be_empty
@@ -71,7 +96,11 @@ RSpec.describe "Steps of a job under way in the API" do
     expect(fields(tick("front.left.clips_new"))).to eq("step" => "replan")
     expect(fields(finish)).to eq("state" => "replan")
     mended = ask(:put, address("/scope"), { axles: { front.to_s => halted["halts"].first["works"] } })
-    expect(mended).to include("state" => "started", "halts" => [], "ticked" => include("front.left.pads_out", "front.left.read_rotor"))
+    expect(mended).to include(
+      "state" => "started",
+      "halts" => [],
+      "ticked" => include("front.left.pads_out", "front.left.read_rotor")
+    )
     expect(step(mended, "front.left.rotor_off")["waits_for"]).not_to be_empty
     tick_until
     expect(finish(fitted: [{ axle: front, part: "rotor", value: "25,0" }])["state"]).to eq("finished")
@@ -84,14 +113,41 @@ RSpec.describe "Steps of a job under way in the API" do
     ask(:patch, address, { state: "ready" })
     tick_until("front.lower")
     deep = { axle: front, side: "left", face: "inner", item: "rotor_face", mark: "grooved_deep" }
-    rotors = %w[left right].map { |side| { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: %w[24.10 24.10 24.10 24.10] } }
+    rotors =
+      %w[left right].map do |side|
+        {
+          axle: front,
+          part: "rotor",
+          side:,
+          event: "reading",
+          method: "micrometer",
+          unit: "mm",
+          values: %w[24.10 24.10 24.10 24.10]
+        }
+      end
     ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *rotors, conditions: [deep]))
-    expect(ask(:get, address)["halts"]).to contain_exactly(include("must" => false, "text" => /deep grooves.*or give your reason/))
+    expect(ask(:get, address)["halts"]).to contain_exactly(
+      include("must" => false, "text" => /deep grooves.*or give your reason/)
+    )
     expect(%w[front.star level_after].map { |key| fields(tick(key)).slice("step") }).to include({ "step" => "replan" })
-    tick_until("front.hold") if ask(:put, address("/scope"), { axles: { front.to_s => %w[pads] }, reasons: { front.to_s => "The shop turns them next week" } })["halts"] == []
+    if ask(
+         :put,
+         address("/scope"),
+         { axles: { front.to_s => %w[pads] }, reasons: { front.to_s => "The shop turns them next week" } }
+       )[
+         "halts"
+       ] == []
+      tick_until("front.hold")
+    end
     expect(ask(:get, address)["ticked"]).to include("front.star")
-    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60001", *rotors.map { |row| row.merge(values: %w[22.8], answer: "keep") }))
+    ask(
+      :post,
+      look_overs,
+      look_over(ApiHelper::TODAY, "60001", *rotors.map { |row| row.merge(values: %w[22.8], answer: "keep") })
+    )
     expect(fields(tick("level_after"))).to eq("step" => "replan")
-    expect(fields(ask(:put, address("/scope"), { axles: { front.to_s => %w[pads] }, reasons: { front.to_s => "No" } }))).to eq("axles.#{front}" => "rotor_must")
+    expect(
+      fields(ask(:put, address("/scope"), { axles: { front.to_s => %w[pads] }, reasons: { front.to_s => "No" } }))
+    ).to eq("axles.#{front}" => "rotor_must")
   end
 end

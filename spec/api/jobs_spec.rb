@@ -7,23 +7,44 @@ RSpec.describe "Jobs in the API" do
 
   it "says what is missing and what to do about it before anything else" do
     expect(proposed).to include("id" => nil, "state" => "proposed", "steps" => nil, "torque" => [], "ready" => false)
-    expect(open_items(proposed)).to include("data:#{front}.rotor.discard_thickness", "data:#{front}.caliper.kind", "day:day")
+    expect(open_items(proposed)).to include(
+      "data:#{front}.rotor.discard_thickness",
+      "data:#{front}.caliper.kind",
+      "day:day"
+    )
     expect(proposed["axles"].first["rotor"]["outcome"]).to eq("unmeasured")
     know(front, ["caliper.kind", "floating_slide_pins", nil])
-    expect(open_items(ask(:get, "/axles/#{front}/job-plan"))).to include("torque:front.slide_pin_bolt", "torque:front.wheel_nut", "data:#{front}.wheel_nut.drive",
-                                                                         "data:#{front}.wheel_nut.count")
+    expect(open_items(ask(:get, "/axles/#{front}/job-plan"))).to include(
+      "torque:front.slide_pin_bolt",
+      "torque:front.wheel_nut",
+      "data:#{front}.wheel_nut.drive",
+      "data:#{front}.wheel_nut.count"
+    )
   end
 
   it "is whole when the data are" do
     complete
     expect(proposed["readiness"].map { |item| item["kind"] }).not_to include("data", "torque")
     pins, nuts = proposed["torque"]
-    expect(pins).to include("count" => 4, "newton_metres" => 28, "pound_feet" => 20.7, "drive" => "Hex head 13 mm", "single_use" => true)
+    expect(pins).to include(
+      "count" => 4,
+      "newton_metres" => 28,
+      "pound_feet" => 20.7,
+      "drive" => "Hex head 13 mm",
+      "single_use" => true
+    )
     # NIST SP 811 B.8 (from memory): 88.5 x 1.355 818 = 119.99
     expect(nuts).to include("count" => 10, "newton_metres" => 120, "pound_feet" => 88.5, "star" => [1, 3, 5, 2, 4])
-    expect(proposed["parts"].to_h { |part| [part["item"], part["count"]] }).to include("pads" => 1, "single_use.slide_pin_bolt" => 4, "wear_sensor" => 1)
-    expect(proposed["steps"].map { |step| step["key"] }).to include("front.left.sensor_off", "front.right.pads_in",
-                                                                    "front.pump").and(satisfy { |keys| !keys.include?("front.right.sensor_off") })
+    expect(proposed["parts"].to_h { |part| [part["item"], part["count"]] }).to include(
+      "pads" => 1,
+      "single_use.slide_pin_bolt" => 4,
+      "wear_sensor" => 1
+    )
+    expect(proposed["steps"].map { |step| step["key"] }).to include(
+      "front.left.sensor_off",
+      "front.right.pads_in",
+      "front.pump"
+    ).and(satisfy { |keys| !keys.include?("front.right.sensor_off") })
     expect(step(proposed, "front.pump")).to include("gate" => true, "cautions" => [include("severity" => "danger")])
   end
 
@@ -36,24 +57,47 @@ RSpec.describe "Jobs in the API" do
   it "takes rotors into the scope by their verdict, and others only for a reason; below the limit there is none" do
     complete
     know(front, ["rotor.retention", "nothing", nil])
-    rotor = ->(side, value) { { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: [value] } }
-    expect(fields(ask(:put, address("/scope"), { axles: { front.to_s => %w[pads rotors_new] } }))).to eq("reasons.#{front}" => "missing")
-    mended = ask(:put, address("/scope"), { axles: { front.to_s => %w[pads rotors_new] }, reasons: { front.to_s => "Heat spots" } })
+    rotor =
+      lambda do |side, value|
+        { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: [value] }
+      end
+    expect(fields(ask(:put, address("/scope"), { axles: { front.to_s => %w[pads rotors_new] } }))).to eq(
+      "reasons.#{front}" => "missing"
+    )
+    mended =
+      ask(
+        :put,
+        address("/scope"),
+        { axles: { front.to_s => %w[pads rotors_new] }, reasons: { front.to_s => "Heat spots" } }
+      )
     expect(mended["scope"]["axles"].first["rotors"]).to include("chosen" => "new", "reason" => "Heat spots")
     expect(mended["parts"].find { |part| part["item"] == "rotor" }["count"]).to eq(2)
     ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", rotor["left", "24.4"], rotor["right", "22.98"]))
     expect(ask(:get, "/axles/#{front}/job-plan")["title"]).to include("new rotors")
-    expect(fields(ask(:put, address("/scope"), { axles: { front.to_s => %w[pads] }, reasons: { front.to_s => "Cheaper" } }))).to eq("axles.#{front}" => "rotor_must")
+    expect(
+      fields(ask(:put, address("/scope"), { axles: { front.to_s => %w[pads] }, reasons: { front.to_s => "Cheaper" } }))
+    ).to eq("axles.#{front}" => "rotor_must")
   end
 
   it "never judges a rotor thicker than it was read, and a new one not by the old one's readings" do
     complete
-    know(front, ["rotor.new_thickness", "25", "mm"])
+    know(front, %w[rotor.new_thickness 25 mm])
     renewed = { axle: front, part: "rotor", event: "fit" }
-    reading = { axle: front, part: "rotor", side: "left", event: "reading", method: "micrometer", unit: "mm", values: ["23.02"] }
+    reading = {
+      axle: front,
+      part: "rotor",
+      side: "left",
+      event: "reading",
+      method: "micrometer",
+      unit: "mm",
+      values: ["23.02"]
+    }
     ask(:post, look_overs, look_over("2026-01-10", "50000", renewed))
     ask(:post, look_overs, look_over("2026-05-01", "54000", reading.merge(answer: "keep")))
-    left = -> { ask(:get, "/axles/#{front}/job-plan")["axles"].first["rotor"]["sides"].find { |side| side["side"] == "left" } }
+    left =
+      lambda do
+        ask(:get, "/axles/#{front}/job-plan")["axles"].first["rotor"]["sides"].find { |side| side["side"] == "left" }
+      end
     expect(left.call).to include("outcome" => "measure_again", "sentence" => /23\.02 mm is within the error/)
     ask(:post, look_overs, look_over("2026-05-10", "54100", renewed))
     expect(left.call["outcome"]).to eq("stay")
@@ -76,11 +120,18 @@ RSpec.describe "Jobs in the API" do
     expect(tick("settle")).to include("state" => "draft", "ticked" => ["settle"])
     expect(fields(ask(:patch, address, { state: "ready" }))).to eq("because" => "not_ready")
     resolve_all
-    expect(ask(:patch, address, { state: "ready" })).to include("state" => "ready", "ready" => true, "ready_because" => nil)
+    expect(ask(:patch, address, { state: "ready" })).to include(
+      "state" => "ready",
+      "ready" => true,
+      "ready_because" => nil
+    )
     tick_until("front.park")
     expect(ask(:get, address)["state"]).to eq("started")
     other = ask(:post, "/axles/#{front}/jobs", {})
-    expect(ask(:patch, "/jobs/#{other["id"]}", { state: "ready", because: "A friend brings the rest" })).to include("state" => "ready", "ready_because" => "A friend brings the rest")
+    expect(ask(:patch, "/jobs/#{other["id"]}", { state: "ready", because: "A friend brings the rest" })).to include(
+      "state" => "ready",
+      "ready_because" => "A friend brings the rest"
+    )
   end
 
   it "is a draft again when something else is to be done" do
@@ -92,10 +143,10 @@ RSpec.describe "Jobs in the API" do
 
   it "asks again about a doubtful torque once it is another one" do
     complete
-    know(front, ["wheel_nut.torque", "12", "N·m"])
+    know(front, %w[wheel_nut.torque 12 N·m])
     ask(:post, address("/resolved"), { item: "doubt:front.wheel_nut.12", done: true })
     expect(open_items(ask(:get, address))).not_to include("doubt:front.wheel_nut.12")
-    know(front, ["wheel_nut.torque", "13", "N·m"])
+    know(front, %w[wheel_nut.torque 13 N·m])
     expect(open_items(ask(:get, address))).to include("doubt:front.wheel_nut.13")
   end
 
@@ -108,13 +159,27 @@ RSpec.describe "Jobs in the API" do
     expect(fields(tick("dance"))).to eq("step" => "unknown_step")
     open = finish["error"]["fields"]
     expect(open.map { |fault| fault["code"] }.uniq).to eq(["gate_open"])
-    expect(open.map { |fault| fault["field"] }).to include("steps.settle", "steps.front.chock", "steps.front.left.pin_bolts_in", "steps.first_stops")
+    expect(open.map { |fault| fault["field"] }).to include(
+      "steps.settle",
+      "steps.front.chock",
+      "steps.front.left.pin_bolts_in",
+      "steps.first_stops"
+    )
     tick_until
-    expect(fields(finish(hours: "900", odometer: { value: "many" }))).to eq("hours" => "out_of_range", "odometer.value" => "not_a_number")
+    expect(fields(finish(hours: "900", odometer: { value: "many" }))).to eq(
+      "hours" => "out_of_range",
+      "odometer.value" => "not_a_number"
+    )
     done = finish(hours: "4", spent: "61,50")
-    expect(done).to include("state" => "finished", "closed" => include("hours" => 4.0, "spent" => 61.5, "parts" => ["1 × Set of pads for the whole axle (4 pads): Plain, P-1"]))
+    expect(done).to include(
+      "state" => "finished",
+      "closed" =>
+        include("hours" => 4.0, "spent" => 61.5, "parts" => ["1 × Set of pads for the whole axle (4 pads): Plain, P-1"])
+    )
     expect(ask(:get, "/axles/#{front}/job-plan")["parts"].first["supplies"].first["on_shelf"]).to eq("1")
-    expect(ask(:get, "/vehicles/#{car["id"]}")["jobs_done"]).to contain_exactly(include("what" => "Front: new pads, new abutment clips, new wear sensors", "hours" => 4.0))
+    expect(ask(:get, "/vehicles/#{car["id"]}")["jobs_done"]).to contain_exactly(
+      include("what" => "Front: new pads, new abutment clips, new wear sensors", "hours" => 4.0)
+    )
     expect(fields(tick("settle", done: false))).to eq("state" => "job_closed")
     later = ask(:get, "/axles/#{front}/job-plan")["money"]
     expect(later).to include("spent" => 61.5, "hours" => include("jobs" => 1))
@@ -126,7 +191,9 @@ RSpec.describe "Jobs in the API" do
     expect(step(proposed, "bed_in")["text"]).to include("from 40 to 50 km/h")
     ask(:patch, "/vehicles/#{car["id"]}", { distance_unit: "mi" })
     plan = ask(:get, "/axles/#{front}/job-plan")
-    expect([step(plan, "bed_in")["text"], step(plan, "front.retorque") || step(plan, "retorque")["text"]]).to match([/from 25 to 30 mph/, /after 50 to 100 mi/])
+    expect([step(plan, "bed_in")["text"], step(plan, "front.retorque") || step(plan, "retorque")["text"]]).to match(
+      [/from 25 to 30 mph/, /after 50 to 100 mi/]
+    )
     expect(plan["steps"].map { |each| each["text"] }.join).not_to match(/\{|\d km\b/)
     expect(plan["money"]["hours"]["said"]).to eq("1 to 2 h")
   end
@@ -143,7 +210,16 @@ RSpec.describe "Jobs in the API" do
 
   it "keeps notes at a step for next time" do
     complete
-    expect(step(ask(:post, address("/notes"), { step: "front.left.judge", text: "The lower bolt is the longer one" }), "front.left.judge")["notes"].first["text"]).to include("longer")
+    expect(
+      step(
+        ask(:post, address("/notes"), { step: "front.left.judge", text: "The lower bolt is the longer one" }),
+        "front.left.judge"
+      )[
+        "notes"
+      ].first[
+        "text"
+      ]
+    ).to include("longer")
     expect(fields(ask(:post, address("/notes"), { step: "front.left.judge", text: " " }))).to eq("text" => "missing")
     later = ask(:post, "/axles/#{front}/jobs", {})
     expect(step(later, "front.left.judge")).to include("notes" => [], "last_time" => [include("text" => /longer/)])
@@ -151,21 +227,30 @@ RSpec.describe "Jobs in the API" do
 
   it "lets steps be added, moved and left out as far as the order allows" do
     complete
-    added = ask(:post, address("/adjustments"), { action: "insert", after: "front.left.judge", text: "Photograph the clip" })
+    added =
+      ask(:post, address("/adjustments"), { action: "insert", after: "front.left.judge", text: "Photograph the clip" })
     own = added["steps"].find { |step| step["own"] }
     expect(own).to include("text" => "Photograph the clip", "place" => "front left", "gate" => false)
-    expect(fields(ask(:post, address("/adjustments"), { action: "drop", key: "front.pump" }))).to eq("key" => "breaks_order")
+    expect(fields(ask(:post, address("/adjustments"), { action: "drop", key: "front.pump" }))).to eq(
+      "key" => "breaks_order"
+    )
     early = ask(:post, address("/adjustments"), { action: "move", key: "front.pump", after: "front.left.pads_out" })
-    expect(early["error"]["fields"].first["message"]).to match(/must not happen while the caliper is open|requires that/)
+    expect(early["error"]["fields"].first["message"]).to match(
+      /must not happen while the caliper is open|requires that/
+    )
     dropped = ask(:post, address("/adjustments"), { action: "drop", key: "bed_in" })
     expect(dropped["dropped"].map { |step| step["key"] }).to eq(["bed_in"])
     expect(ask(:delete, address("/adjustments/#{dropped["dropped"].first["event"]}"))["dropped"]).to be_empty
-    expect(fields(ask(:post, address("/adjustments"), { action: "insert", after: nil, text: "" }))).to eq("text" => "missing")
+    expect(fields(ask(:post, address("/adjustments"), { action: "insert", after: nil, text: "" }))).to eq(
+      "text" => "missing"
+    )
     ask(:delete, address("/adjustments/#{own["event"]}"))
     expect(ask(:get, address)["steps"].none? { |step| step["own"] }).to be(true)
     ask(:post, address("/adjustments"), { action: "insert", after: "front.left.hook", text: "Count the shims" })
     inspected = ask(:put, address("/scope"), { axles: { front.to_s => %w[inspect] } })
-    expect(inspected["set_aside"]).to contain_exactly(include("text" => "“Count the shims” has lost its place: the step it refers to is not in this job"))
+    expect(inspected["set_aside"]).to contain_exactly(
+      include("text" => "“Count the shims” has lost its place: the step it refers to is not in this job")
+    )
     ask(:delete, address("/adjustments/#{inspected["set_aside"].first["event"]}"))
     ask(:delete, address("/adjustments/99999"))
     expect(status).to eq(404)
@@ -179,14 +264,23 @@ RSpec.describe "Jobs in the API" do
     rear = car["axles"].last["id"]
     know(rear, ["caliper.kind", "floating_slide_pins", nil], ["parking_brake.kind", "cable", nil])
     plan = ask(:put, address("/scope"), { axles: offer["adds"].to_h { |each| [each["axle_id"].to_s, each["works"]] } })
-    expect(plan["fluid"]).to include("bleeds" => true, "order" => ["rear right", "rear left", "front right", "front left"], "needed_ml" => 1000, "bottles_ml" => [1000])
+    expect(plan["fluid"]).to include(
+      "bleeds" => true,
+      "order" => ["rear right", "rear left", "front right", "front left"],
+      "needed_ml" => 1000,
+      "bottles_ml" => [1000]
+    )
     expect(plan["steps"].map { |step| step["key"] }).to include("both.lift_both", "rear.left.bleed")
     expect(open_items(plan)).to include("grade:fluid")
   end
 
   it "refuses a day that is gone or is none" do
-    expect(fields(ask(:post, "/axles/#{front}/jobs", { planned_for: "2026-05-15" }))).to eq("planned_for" => "out_of_range")
+    expect(fields(ask(:post, "/axles/#{front}/jobs", { planned_for: "2026-05-15" }))).to eq(
+      "planned_for" => "out_of_range"
+    )
     expect(fields(ask(:post, "/axles/#{front}/jobs", { planned_for: "Saturday" }))).to eq("planned_for" => "not_a_day")
-    expect(fields(ask(:post, "/axles/#{front}/jobs", { planned_for: "9999-01-01" }))).to eq("planned_for" => "out_of_range")
+    expect(fields(ask(:post, "/axles/#{front}/jobs", { planned_for: "9999-01-01" }))).to eq(
+      "planned_for" => "out_of_range"
+    )
   end
 end

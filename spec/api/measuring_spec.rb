@@ -10,32 +10,93 @@ RSpec.describe "Measuring in the API" do
 
   describe "a look-over of all wheels" do
     it "takes both axles, runout, shoes, events, places, tools and units called out" do
-      readings = [pad("8,4 mm"), pad("0.31 in", pad: "outer"), pad("40%", side: "right"), pad(nil, side: "right", pad: "outer").merge(event: "metal", values: []),
-                  { axle: front, part: "runout", side: "left", event: "reading", method: "dial", unit: "mm", values: ["0.04"] },
-                  { axle: rear, part: "shoe", side: "left", event: "reading", method: "caliper", unit: "mm", values: ["2.1", "1.8"] }, pad("9", axle: rear)]
-      ask(:post, look_overs, look_over("2026-05-16", "60000", *readings, conditions: [{ item: "handbrake_clicks", value: "6" }]))
+      readings = [
+        pad("8,4 mm"),
+        pad("0.31 in", pad: "outer"),
+        pad("40%", side: "right"),
+        pad(nil, side: "right", pad: "outer").merge(event: "metal", values: []),
+        { axle: front, part: "runout", side: "left", event: "reading", method: "dial", unit: "mm", values: ["0.04"] },
+        {
+          axle: rear,
+          part: "shoe",
+          side: "left",
+          event: "reading",
+          method: "caliper",
+          unit: "mm",
+          values: %w[2.1 1.8]
+        },
+        pad("9", axle: rear)
+      ]
+      ask(
+        :post,
+        look_overs,
+        look_over("2026-05-16", "60000", *readings, conditions: [{ item: "handbrake_clicks", value: "6" }])
+      )
       expect(status).to eq(201)
       expect(stored.last.readings.map { |row| [row.event, row.method, row.value, row.unit, row.place] }).to eq(
-        [["reading", "caliper", "8,4", "mm", 1], ["reading", "caliper", "0.31", "in", 1], ["reading", "percent", "40", "percent", 1], ["metal", "caliper", nil, "mm", 1],
-         ["reading", "dial", "0.04", "mm", 1], ["reading", "caliper", "2.1", "mm", 1], ["reading", "caliper", "1.8", "mm", 2], ["reading", "caliper", "9", "mm", 1]]
+        [
+          ["reading", "caliper", "8,4", "mm", 1],
+          ["reading", "caliper", "0.31", "in", 1],
+          ["reading", "percent", "40", "percent", 1],
+          ["metal", "caliper", nil, "mm", 1],
+          ["reading", "dial", "0.04", "mm", 1],
+          ["reading", "caliper", "2.1", "mm", 1],
+          ["reading", "caliper", "1.8", "mm", 2],
+          ["reading", "caliper", "9", "mm", 1]
+        ]
       )
       expect(ask(:get, "/vehicles/#{car["id"]}")["axles"].map { |axle| axle["readings"] }).to eq([4, 1])
       expect(ask(:get, "/vehicles/#{car["id"]}")["axles"].first["state"]["severity"]).to eq("stop")
     end
 
     it "refuses each bad reading and mark at its place, whatever it is" do
-      bad = [pad("-1"), pad("1e9"), pad("NaN"), pad(""), pad("🛞"), pad(["8", "0.3 in"]), pad("8", side: "right", instrument: 77), pad("8", axle: 4711),
-             pad("9", unit: "percent", method: "rule"),
-             { axle: front, part: "rotor", side: "left", event: "reading", method: "percent", unit: "percent", values: ["50"] },
-             { axle: front, part: "runout", side: "left", event: "reading", method: "dial", unit: "mm", values: ["12"] }]
-      marks = [{ item: "hose", axle: front, side: "left", mark: "golden" }, { item: "soul", mark: "x" }, { item: "pad", axle: front, side: "left", mark: "even" },
-               { item: "fluid_level", value: "7" }, { item: "handbrake_clicks", value: "1/2" }, { item: "hose", axle: 99, side: "left", mark: "wet" }]
+      bad = [
+        pad("-1"),
+        pad("1e9"),
+        pad("NaN"),
+        pad(""),
+        pad("🛞"),
+        pad(["8", "0.3 in"]),
+        pad("8", side: "right", instrument: 77),
+        pad("8", axle: 4711),
+        pad("9", unit: "percent", method: "rule"),
+        {
+          axle: front,
+          part: "rotor",
+          side: "left",
+          event: "reading",
+          method: "percent",
+          unit: "percent",
+          values: ["50"]
+        },
+        { axle: front, part: "runout", side: "left", event: "reading", method: "dial", unit: "mm", values: ["12"] }
+      ]
+      marks = [
+        { item: "hose", axle: front, side: "left", mark: "golden" },
+        { item: "soul", mark: "x" },
+        { item: "pad", axle: front, side: "left", mark: "even" },
+        { item: "fluid_level", value: "7" },
+        { item: "handbrake_clicks", value: "1/2" },
+        { item: "hose", axle: 99, side: "left", mark: "wet" }
+      ]
       answer = ask(:post, look_overs, look_over("2026-05-16", "60000", *bad, conditions: marks))
       expect(fields(answer)).to include(
-        "readings.0.values.0" => "out_of_range", "readings.1.values.0" => "not_a_number", "readings.2.values.0" => "not_a_number", "readings.3.values.0" => "missing",
-        "readings.4.values.0" => "not_a_number", "readings.5.values" => "units_differ", "readings.6.instrument" => "unknown_instrument", "readings.7.axle" => "unknown_axle",
-        "readings.9.method" => "method_for_part", "readings.10.values.0" => "out_of_range", "conditions.0.mark" => "unknown_mark", "conditions.1.item" => "unknown_item",
-        "conditions.2.face" => "unknown_position", "conditions.3.value" => "out_of_range", "conditions.4.value" => "not_whole", "conditions.5.axle" => "unknown_axle"
+        "readings.0.values.0" => "out_of_range",
+        "readings.1.values.0" => "not_a_number",
+        "readings.2.values.0" => "not_a_number",
+        "readings.3.values.0" => "missing",
+        "readings.4.values.0" => "not_a_number",
+        "readings.5.values" => "units_differ",
+        "readings.6.instrument" => "unknown_instrument",
+        "readings.7.axle" => "unknown_axle",
+        "readings.9.method" => "method_for_part",
+        "readings.10.values.0" => "out_of_range",
+        "conditions.0.mark" => "unknown_mark",
+        "conditions.1.item" => "unknown_item",
+        "conditions.2.face" => "unknown_position",
+        "conditions.3.value" => "out_of_range",
+        "conditions.4.value" => "not_whole",
+        "conditions.5.axle" => "unknown_axle"
       )
       expect([status, stored]).to eq([422, []])
       ask(:post, look_overs, { date: 5, odometer: "x", readings: [3, nil, { axle: "front" }], conditions: "many" })
@@ -45,11 +106,19 @@ RSpec.describe "Measuring in the API" do
     end
 
     it "turns marks into the state of their axle, until newer ones or new parts" do
-      seen = lambda { |day, km, *marks, readings: [pad("9")]|
-        ask(:post, look_overs, look_over(day, km, *readings, conditions: marks.map do |item, mark, face|
-          { axle: front, side: "left", item:, mark:, face: }
-        end))
-      }
+      seen =
+        lambda do |day, km, *marks, readings: [pad("9")]|
+          ask(
+            :post,
+            look_overs,
+            look_over(
+              day,
+              km,
+              *readings,
+              conditions: marks.map { |item, mark, face| { axle: front, side: "left", item:, mark:, face: } }
+            )
+          )
+        end
       severity = -> { ask(:get, "/vehicles/#{car["id"]}")["axles"].first["state"]["severity"] }
       seen["2026-05-01", "60000", %w[pad contaminated inner], %w[slide_pins stiff]]
       expect(severity.call).to eq("stop")
@@ -61,7 +130,9 @@ RSpec.describe "Measuring in the API" do
     end
 
     it "asks about an odometer too far on, or in the other unit, until it is kept" do
-      [["2026-01-01", "60000"], ["2026-04-01", "63000"]].each { |day, km| ask(:post, look_overs, look_over(day, km, pad("9"))) }
+      [%w[2026-01-01 60000], %w[2026-04-01 63000]].each do |day, km|
+        ask(:post, look_overs, look_over(day, km, pad("9")))
+      end
       far = look_over("2026-05-16", "101000", pad("8.9"))
       expect(fields(ask(:post, look_overs, far))).to eq("odometer.value" => "questioned")
       miles = look_over("2026-05-16", "40000", pad("8.9"))
@@ -69,18 +140,30 @@ RSpec.describe "Measuring in the API" do
       expect(ask(:post, "#{look_overs}/preview", miles)["odometer_question"]).to be_nil
       kilometres_as_miles = look_over("2026-05-16", "64500", pad("8.9"))
       kilometres_as_miles[:odometer][:unit] = "mi"
-      expect(ask(:post, "#{look_overs}/preview", kilometres_as_miles)["odometer_question"]).to include("code" => "other_distance_unit", "answers" => include(include("unit" => "km")))
+      expect(ask(:post, "#{look_overs}/preview", kilometres_as_miles)["odometer_question"]).to include(
+        "code" => "other_distance_unit",
+        "answers" => include(include("unit" => "km"))
+      )
       far[:odometer][:keep] = true
       ask(:post, look_overs, far)
       expect(status).to eq(201)
     end
 
     it "gives the round in the owner's order and remembers it" do
-      ask(:put, "/walk-round-order", { start: "rear_left", direction: "anticlockwise", within: %w[rotor runout outer inner] })
+      ask(
+        :put,
+        "/walk-round-order",
+        { start: "rear_left", direction: "anticlockwise", within: %w[rotor runout outer inner] }
+      )
       round = ask(:get, "/vehicles/#{car["id"]}/walk-round")
-      expect(round["wheels"].map { |wheel| wheel["label"] }).to eq(["Rear left", "Rear right", "Front right", "Front left"])
+      expect(round["wheels"].map { |wheel| wheel["label"] }).to eq(
+        ["Rear left", "Rear right", "Front right", "Front left"]
+      )
       expect(round["wheels"].first["positions"].map { |place| place["kind"] }).to eq(%w[rotor runout outer inner])
-      expect(round["wheels"].map { |wheel| wheel["asks"].map { |field| field["key"] } }.first).to include("rotor.discard_thickness", "caliper.kind")
+      expect(round["wheels"].map { |wheel| wheel["asks"].map { |field| field["key"] } }.first).to include(
+        "rotor.discard_thickness",
+        "caliper.kind"
+      )
       expect(fields(ask(:put, "/walk-round-order", { start: "roof" }))).to eq("start" => "unknown_choice")
       expect(fields(ask(:put, "/walk-round-order", { within: ["seat"] }))).to eq("within" => "unknown_choice")
     end
@@ -97,20 +180,32 @@ RSpec.describe "Measuring in the API" do
     it "stand beside what was entered, and everything derived follows" do
       before = ask(:get, "/axles/#{front}/wear")["readings"].first["mm"]
       line = correct(reading:, value: "0.3", unit: "in", reason: "wrong scale")["readings"].first
-      expect(line).to include("value" => "0.3", "unit" => "in", "entered" => "8.2", "corrections" => [include("reason" => "wrong scale")])
+      expect(line).to include(
+        "value" => "0.3",
+        "unit" => "in",
+        "entered" => "8.2",
+        "corrections" => [include("reason" => "wrong scale")]
+      )
       expect([before, ask(:get, "/axles/#{front}/wear")["readings"].first["mm"]]).to eq([8.2, 7.62])
       correct(reading:, void: true, reason: "other vehicle")
       expect(ask(:get, "/axles/#{front}/wear")["readings"].length).to eq(1)
       expect(ask(:get, "/look-overs/#{id}")["readings"].first).to include("void" => true)
       correct(reading:, void: false, reason: "no, this one")
-      expect(stored.last.readings.map(&:value)).to eq(["0.3", "8.4"])
+      expect(stored.last.readings.map(&:value)).to eq(%w[0.3 8.4])
     end
 
     it "move or strike out a whole look-over, but never against the log" do
       ask(:post, look_overs, look_over("2026-05-10", "61000", pad("8.1")))
       first = stored.first.id
-      expect(fields(ask(:post, "/look-overs/#{first}/corrections", { odometer: { value: "70000" }, reason: "typo" }))).to eq("odometer.value" => "runs_back")
-      moved = ask(:post, "/look-overs/#{first}/corrections", { date: "2026-05-02", odometer: { value: "60100" }, reason: "typo" })
+      expect(
+        fields(ask(:post, "/look-overs/#{first}/corrections", { odometer: { value: "70000" }, reason: "typo" }))
+      ).to eq("odometer.value" => "runs_back")
+      moved =
+        ask(
+          :post,
+          "/look-overs/#{first}/corrections",
+          { date: "2026-05-02", odometer: { value: "60100" }, reason: "typo" }
+        )
       expect(moved).to include("date" => "2026-05-02", "odometer" => { "value" => "60100", "unit" => "km" })
       ask(:post, "/look-overs/#{first}/corrections", { void: true, reason: "twice" })
       expect(stored.length).to eq(1)
@@ -122,34 +217,61 @@ RSpec.describe "Measuring in the API" do
       expect(fields(correct(reading:, value: "82", reason: "typo"))).to eq("value" => "out_of_range")
       correct(reading: 4711, void: true, reason: "x")
       expect(status).to eq(404)
-      expect(stored.last.readings.map(&:value)).to eq(["8.2", "8.4"])
+      expect(stored.last.readings.map(&:value)).to eq(%w[8.2 8.4])
     end
   end
 
   describe "instruments" do
     let(:tool) { ask(:post, "/instruments", { name: "Caliper", method: "caliper", most: "150", uncertainty: "0.02" }) }
 
-    def check(day, read, reference: "0") = ask(:post, "/instruments/#{tool["id"]}/zero-checks", { date: day, reference:, read: })
+    def check(day, read, reference: "0")
+      ask(:post, "/instruments/#{tool["id"]}/zero-checks", { date: day, reference:, read: })
+    end
 
     it "take a wrong zero out of the readings made since it was last good, and only those" do
       check("2026-01-01", "0.01")
       ask(:post, look_overs, look_over("2025-12-01", "50000", pad("9.50", instrument: tool["id"])))
-      ask(:post, look_overs, look_over("2026-02-01", "52000", pad("9,25", instrument: tool["id"]), pad("0.370", pad: "outer", unit: "in", instrument: tool["id"]), pad("9.0", side: "right")))
+      ask(
+        :post,
+        look_overs,
+        look_over(
+          "2026-02-01",
+          "52000",
+          pad("9,25", instrument: tool["id"]),
+          pad("0.370", pad: "outer", unit: "in", instrument: tool["id"]),
+          pad("9.0", side: "right")
+        )
+      )
       known = check("2026-03-01", "-1.48")
       # by hand: 9.25 + 1.48; 0.370 + 1.48 / 25.4
-      expect(known["changes"].map { |change| [change["from"], change["to"], change["unit"]] }).to eq([%w[9,25 10.73 mm], %w[0.370 0.4283 in]])
-      expect(ask(:post, "/instruments/#{tool["id"]}/corrections")).to include("corrected" => 2, "instrument" => include("changes" => []))
-      expect(stored.map { |look_over| look_over.readings.map(&:value) }).to eq([["9.50"], ["10.73", "0.4283", "9.0"]])
+      expect(known["changes"].map { |change| [change["from"], change["to"], change["unit"]] }).to eq(
+        [%w[9,25 10.73 mm], %w[0.370 0.4283 in]]
+      )
+      expect(ask(:post, "/instruments/#{tool["id"]}/corrections")).to include(
+        "corrected" => 2,
+        "instrument" => include("changes" => [])
+      )
+      expect(stored.map { |look_over| look_over.readings.map(&:value) }).to eq([["9.50"], %w[10.73 0.4283 9.0]])
       ask(:post, "/instruments/#{tool["id"]}/corrections")
-      expect(stored.last.readings.map(&:value)).to eq(["10.73", "0.4283", "9.0"])
+      expect(stored.last.readings.map(&:value)).to eq(%w[10.73 0.4283 9.0])
       expect(check("2026-04-01", "25.000", reference: "25")["checks"].first).to include("good" => true)
     end
 
     it "refuse what cannot be, all at once" do
       answer = ask(:post, "/instruments", { name: " ", method: "wand", unit: "ell" })
       expect(fields(answer)).to eq("name" => "missing", "method" => "unknown_choice", "unit" => "unknown_unit")
-      answer = ask(:post, "/instruments", { name: "x", method: "rule", least: "-3", most: "wide", resolution: "0", uncertainty: "1e9" })
-      expect(fields(answer)).to eq("least" => "out_of_range", "most" => "not_a_number", "resolution" => "out_of_range", "uncertainty" => "not_a_number")
+      answer =
+        ask(
+          :post,
+          "/instruments",
+          { name: "x", method: "rule", least: "-3", most: "wide", resolution: "0", uncertainty: "1e9" }
+        )
+      expect(fields(answer)).to eq(
+        "least" => "out_of_range",
+        "most" => "not_a_number",
+        "resolution" => "out_of_range",
+        "uncertainty" => "not_a_number"
+      )
       expect(fields(check("2027-01-01", "0"))).to eq("date" => "in_future")
       expect(fields(check("2026-01-01", "5000"))).to eq("read" => "out_of_range")
     end
@@ -160,10 +282,16 @@ RSpec.describe "Measuring in the API" do
     place = { quantity: "length", axle: front, part: "pad", side: "left", pad: "inner" }
     ask(:patch, "/devices/caliper", { settings: { noise: 0 } })
     read = send["caliper", **place]["value"].to_f
-    expect(ask(:patch, "/devices/caliper", { settings: { zero: -1.5 } })["settings"].find { |knob| knob["id"] == "zero" }).to include("value" => -1.5)
-    expect(send["caliper", **place]).to include("value" => format("%.2f", read - 1.5), "unit" => "mm", "simulated" => true)
+    expect(
+      ask(:patch, "/devices/caliper", { settings: { zero: -1.5 } })["settings"].find { |knob| knob["id"] == "zero" }
+    ).to include("value" => -1.5)
+    expect(send["caliper", **place]).to include(
+      "value" => format("%.2f", read - 1.5),
+      "unit" => "mm",
+      "simulated" => true
+    )
     # what is known of the vehicle makes no difference to it
-    know(front, ["pad.new_thickness", "3.1", "mm"])
+    know(front, %w[pad.new_thickness 3.1 mm])
     ask(:post, look_overs, look_over("2026-05-10", "60000", pad("2.9")))
     expect(send["caliper", **place]).to include("value" => format("%.2f", read - 1.5))
     expect(fields(ask(:patch, "/devices/caliper", { settings: { zero: 99 } }))).to eq("settings.zero" => "out_of_range")
@@ -176,24 +304,55 @@ RSpec.describe "Measuring in the API" do
   end
 
   it "has no simulated device unless it was asked for" do
-    expect(Graver::Boot.devices(Graver::Boot.setting({}, "GRAVER_SIMULATED_DEVICES"))).to match(devices: have_attributes(all: []), counter: nil)
-    expect(Graver::Boot.devices("yes")).to match(devices: have_attributes(all: have_attributes(length: 3)), counter: be_truthy)
+    expect(Graver::Boot.devices(Graver::Boot.setting({}, "GRAVER_SIMULATED_DEVICES"))).to match(
+      devices: have_attributes(all: []),
+      counter: nil
+    )
+    expect(Graver::Boot.devices("yes")).to match(
+      devices: have_attributes(all: have_attributes(length: 3)),
+      counter: be_truthy
+    )
   end
 
   it "keeps a simulated value labelled, and out of everything that is counted on a real vehicle" do
     made_up = pad("8.0").merge(simulated: true)
     level = { item: "fluid_level", value: "1/2", simulated: true }
     seized = { axle: front, side: "left", item: "slide_pins", mark: "seized", simulated: true }
-    expect(fields(ask(:post, look_overs, { **look_over("2026-05-10", "60000", made_up), odometer: { value: "60000", simulated: true } }))).to eq("odometer.value" => "simulated")
-    id = ask(:post, look_overs, look_over("2026-05-10", "60000", made_up, pad("7.4", pad: "outer"), conditions: [level, seized]))["id"]
+    expect(
+      fields(
+        ask(
+          :post,
+          look_overs,
+          { **look_over("2026-05-10", "60000", made_up), odometer: { value: "60000", simulated: true } }
+        )
+      )
+    ).to eq("odometer.value" => "simulated")
+    id =
+      ask(
+        :post,
+        look_overs,
+        look_over("2026-05-10", "60000", made_up, pad("7.4", pad: "outer"), conditions: [level, seized])
+      )[
+        "id"
+      ]
     logged = ask(:get, "/look-overs/#{id}")
     expect(logged["readings"].map { |row| row["simulated"] }).to eq([true, false])
     expect(logged["marks"].map { |mark| mark["simulated"] }).to eq([true, true])
-    expect(ask(:get, "/vehicles/#{car["id"]}")["axles"].first["reasons"].map { |reason| reason["rule"] }).not_to include(/seen/)
+    expect(
+      ask(:get, "/vehicles/#{car["id"]}")["axles"].first["reasons"].map { |reason| reason["rule"] }
+    ).not_to include(/seen/)
     expect(ask(:get, "/axles/#{front}/wear")["axle"]["readings"]).to eq(1)
     expect(ask(:get, "/vehicles/#{car["id"]}/findings")["fluid"]["headroom_ml"]).to be_nil
-    sample = Graver::Service::Household::AddVehicle.new(context).call({ name: "Sample", kind: "car", distance_unit: "km" }, sample: true)
-    ask(:post, "/vehicles/#{sample.id}/look-overs", look_over("2026-05-10", "60000", { **made_up, axle: sample.axles.first.id }))
+    sample =
+      Graver::Service::Household::AddVehicle.new(context).call(
+        { name: "Sample", kind: "car", distance_unit: "km" },
+        sample: true
+      )
+    ask(
+      :post,
+      "/vehicles/#{sample.id}/look-overs",
+      look_over("2026-05-10", "60000", { **made_up, axle: sample.axles.first.id })
+    )
     expect(ask(:get, "/axles/#{sample.axles.first.id}/wear")["axle"]["readings"]).to eq(1)
     get "/api/v1/vehicles/#{sample.id}/log.csv"
     expect(last_response.body.lines.length).to eq(1)
@@ -201,7 +360,10 @@ RSpec.describe "Measuring in the API" do
 
   it "refuses to save over a draft that another window went on with, and keeps what was started over" do
     draft = "/vehicles/#{car["id"]}/draft"
-    save = ->(revision) { ask(:post, look_overs, { **look_over("2026-05-10", "60000", pad("8")), draft_revision: revision }) }
+    save =
+      lambda do |revision|
+        ask(:post, look_overs, { **look_over("2026-05-10", "60000", pad("8")), draft_revision: revision })
+      end
     mine = ask(:put, draft, { content: { note: "mine" }, revision: 0 })["revision"]
     ask(:put, draft, { content: { note: "theirs" }, revision: mine })
     save[mine]
@@ -227,12 +389,19 @@ RSpec.describe "Measuring in the API" do
     id = ask(:post, look_overs, look_over("2026-05-10", "60000", pad("8"), conditions: seen))["id"]
     expect(ask(:get, "/vehicles/#{car["id"]}")["state"]["severity"]).to eq("stop")
     marks = ask(:get, "/look-overs/#{id}")["marks"]
-    correct = ->(mark, **given) { ask(:post, "/look-overs/#{id}/corrections", { condition: mark["id"], reason: "water from the wash", **given }) }
+    correct =
+      lambda do |mark, **given|
+        ask(:post, "/look-overs/#{id}/corrections", { condition: mark["id"], reason: "water from the wash", **given })
+      end
     expect(fields(correct[marks[0], mark: "singing"])).to eq("mark" => "unknown_mark")
     expect(fields(correct[marks[1], value: "7"])).to eq("value" => "out_of_range")
     expect(fields(correct[marks[0], mark: "wet"])).to eq("value" => "unchanged")
     expect(fields(correct[marks[0], mark: "sound", reason: " "])).to eq("reason" => "missing")
-    expect(correct[marks[0], mark: "sound"]["marks"].first).to include("mark" => "sound", "entered" => "wet", "corrections" => [include("reason" => "water from the wash")])
+    expect(correct[marks[0], mark: "sound"]["marks"].first).to include(
+      "mark" => "sound",
+      "entered" => "wet",
+      "corrections" => [include("reason" => "water from the wash")]
+    )
     expect(ask(:get, "/vehicles/#{car["id"]}")["state"]["severity"]).not_to eq("stop")
     expect(correct[marks[0], void: true]["marks"].first).to include("void" => true)
     expect(correct[marks[0], void: false]["marks"].first).to include("void" => false)
@@ -241,26 +410,49 @@ RSpec.describe "Measuring in the API" do
   end
 
   it "offers that new pads went on where a pad reads thicker than before" do
-    know(front, ["pad.new_thickness", "11", "mm"])
+    know(front, %w[pad.new_thickness 11 mm])
     ask(:post, look_overs, look_over("2026-01-10", "50000", pad("4")))
-    asked = ask(:post, "#{look_overs}/preview", look_over("2026-05-10", "55000", pad("10.8")))["positions"].first["question"]
-    expect(asked).to include("code" => "thicker_than_before", "answers" => include({ "id" => "fitted", "label" => "New pads went on", "unit" => nil }))
-    answered = pad("10.8").merge(doubts: [{ code: "thicker_than_before", question: asked["sentence"], value: "10.8", unit: "mm", answer: "fitted" }])
-    id = ask(:post, look_overs, look_over("2026-05-10", "55000", { axle: front, part: "pad", event: "fit" }, answered))["id"]
+    asked =
+      ask(:post, "#{look_overs}/preview", look_over("2026-05-10", "55000", pad("10.8")))["positions"].first["question"]
+    expect(asked).to include(
+      "code" => "thicker_than_before",
+      "answers" => include({ "id" => "fitted", "label" => "New pads went on", "unit" => nil })
+    )
+    answered =
+      pad("10.8").merge(
+        doubts: [
+          { code: "thicker_than_before", question: asked["sentence"], value: "10.8", unit: "mm", answer: "fitted" }
+        ]
+      )
+    id =
+      ask(:post, look_overs, look_over("2026-05-10", "55000", { axle: front, part: "pad", event: "fit" }, answered))[
+        "id"
+      ]
     expect(ask(:get, "/look-overs/#{id}")["readings"].last["doubts"].first).to include("answer" => "New parts went on")
   end
 
   describe "brake data" do
     it "proposes what is usual, never a torque, and copies only what may be" do
       other = ask(:post, "/vehicles", { name: "Twin", kind: "car" })["axles"].first["id"]
-      know(other, ["caliper.kind", "floating_slide_pins", nil], ["pad.new_thickness", "11", "mm"], ["slide_pin_bolt.torque", "28", "N·m"], ["wheel_nut.torque", "110", "N·m"])
+      know(
+        other,
+        ["caliper.kind", "floating_slide_pins", nil],
+        %w[pad.new_thickness 11 mm],
+        %w[slide_pin_bolt.torque 28 N·m],
+        %w[wheel_nut.torque 110 N·m]
+      )
       expect(fields(ask(:get, "/axles/#{front}/brake-data/proposals?from=template"))).to eq("from" => "no_caliper_kind")
       copied = ask(:get, "/axles/#{front}/brake-data/proposals?from=#{other}")
-      expect(copied["entries"].map { |entry| [entry["key"], entry["source"]] }).to contain_exactly(["caliper.kind", "copied"], ["pad.new_thickness", "copied"])
+      expect(copied["entries"].map { |entry| [entry["key"], entry["source"]] }).to contain_exactly(
+        %w[caliper.kind copied],
+        %w[pad.new_thickness copied]
+      )
       expect(copied["left_out"]).to contain_exactly("Slide pin bolts: torque", "Wheel nuts: torque")
       know(front, ["caliper.kind", "floating_slide_pins", nil])
       usual = ask(:get, "/axles/#{front}/brake-data/proposals?from=template")["entries"]
-      expect(usual.map { |entry| entry["key"] }).to include("caliper.piston_count").and(satisfy { |keys| keys.grep(/torque/).empty? })
+      expect(usual.map { |entry| entry["key"] }).to include("caliper.piston_count").and(
+        satisfy { |keys| keys.grep(/torque/).empty? }
+      )
       expect(fields(ask(:get, "/axles/#{front}/brake-data/proposals?from=#{front}"))).to eq("from" => "same_axle")
     end
 
@@ -268,12 +460,19 @@ RSpec.describe "Measuring in the API" do
       know(rear, ["fluid.grade", "dot_4", nil])
       field = ->(axle, key) { ask(:get, "/axles/#{axle}/brake-data")["fields"].find { |each| each["key"] == key } }
       expect(field[front, "fluid.grade"]["value"]).to eq("dot_4")
-      ask(:post, "/axles/#{front}/brake-data", { entries: [{ key: "rotor.discard_thickness", value: nil, source: "unknown" }] })
+      ask(
+        :post,
+        "/axles/#{front}/brake-data",
+        { entries: [{ key: "rotor.discard_thickness", value: nil, source: "unknown" }] }
+      )
       expect(field[front, "rotor.discard_thickness"]).to include("value" => nil, "looked_for" => true)
       expect(field[front, "rotor.diameter"]).to include("looked_for" => false)
-      needs = ask(:get, "/axles/#{front}/brake-data")["needs"].to_h { |need| [need["id"], need.values_at("known", "of")] }
+      needs =
+        ask(:get, "/axles/#{front}/brake-data")["needs"].to_h { |need| [need["id"], need.values_at("known", "of")] }
       expect(needs["fluid"]).to eq([1, 4])
-      expect(fields(know(front, ["rotor.machine_to_thickness", "23", "mm"], ["rotor.discard_thickness", "23.4", "mm"]))).to eq("entries.0.value" => "order")
+      expect(fields(know(front, %w[rotor.machine_to_thickness 23 mm], %w[rotor.discard_thickness 23.4 mm]))).to eq(
+        "entries.0.value" => "order"
+      )
     end
   end
 end

@@ -8,28 +8,41 @@ RSpec.describe "The timeline in the API" do
 
   def timeline = ask(:get, "/vehicles/#{car["id"]}/timeline")
   def kinds(timeline) = timeline["events"].map { |event| event["kind"] }
-  def all_pads(*values, axle: front) = [%w[left inner], %w[left outer], %w[right inner], %w[right outer]].zip(values).map { |(side, pad), value| pad(value, side:, pad:, axle:) }
+  def all_pads(*values, axle: front)
+    [%w[left inner], %w[left outer], %w[right inner], %w[right outer]].zip(values)
+      .map { |(side, pad), value| pad(value, side:, pad:, axle:) }
+  end
   def plan(**given) = ask(:post, "/vehicles/#{car["id"]}/planned-events", given)
   def wear = ask(:get, "/axles/#{front}/wear")["axle"]["pads_life"]
   def what_if(query = "") = ask(:get, "/axles/#{front}/what-if#{query}")
 
   before do
-    know(front, ["pad.new_thickness", "11", "mm"])
+    know(front, %w[pad.new_thickness 11 mm])
     ask(:post, look_overs, look_over("2025-05-10", "60000", { axle: front, part: "pad", event: "fit" }))
     ask(:post, look_overs, look_over("2026-05-10", "75000", *all_pads("6.6", "6.9", "6.7", "6.9")))
   end
 
   it "says what is due when, in the order of days" do
     expect(kinds(timeline)).to include("look", "due", "order")
-    expect(timeline["events"].map { |event| event["date"] }).to eq(timeline["events"].map { |event| event["date"] }.sort)
-    order, due = %w[order due].map { |kind| Date.iso8601(timeline["events"].find { |event| event["kind"] == kind }["date"]) }
+    expect(timeline["events"].map { |event| event["date"] }).to eq(
+      timeline["events"].map { |event| event["date"] }.sort
+    )
+    order, due =
+      %w[order due].map { |kind| Date.iso8601(timeline["events"].find { |event| event["kind"] == kind }["date"]) }
     expect((due - order).to_i).to eq(7)
     expect(timeline["sessions"].map { |session| session["axles"] }).to eq([["front"]])
   end
 
   it "lets a trip, another commute and a harder one enter the forecast, and takes them back" do
     before = wear
-    plan(kind: "trip", name: "Over the pass", from: "2026-06-01", to: "2026-06-14", distance: "4,000".delete(","), wear_factor: "2")
+    plan(
+      kind: "trip",
+      name: "Over the pass",
+      from: "2026-06-01",
+      to: "2026-06-14",
+      distance: "4,000".delete(","),
+      wear_factor: "2"
+    )
     expect(status).to eq(201)
     expect(timeline["planned"].first).to include("kind" => "trip", "distance" => "4000", "wear_factor" => "2")
     expect(wear["distance_km"]["p50"]).to be < before["distance_km"]["p50"]
@@ -45,14 +58,25 @@ RSpec.describe "The timeline in the API" do
 
   # common practice, no source: wheel nuts again after 80 to 160 km; some 40 km a day are driven here
   it "asks for the nuts again after a job, until that distance is driven" do
-    finished = lambda do |day|
-      job = context.store.jobs.add(axle_id: front, procedure: "pads", planned_for: nil, at: "t")
-      context.store.jobs.record_event(job.id, "finished", { day:, hours: nil, spent: 0.0, parts: [], sets: [], estimate: nil, look_over: nil }, at: "t")
-    end
+    finished =
+      lambda do |day|
+        job = context.store.jobs.add(axle_id: front, procedure: "pads", planned_for: nil, at: "t")
+        context.store.jobs.record_event(
+          job.id,
+          "finished",
+          { day:, hours: nil, spent: 0.0, parts: [], sets: [], estimate: nil, look_over: nil },
+          at: "t"
+        )
+      end
     nuts = -> { timeline["events"].select { |event| event["kind"] == "retorque" } }
     expect(nuts.call).to be_empty
     finished.call("2026-05-15")
-    expect(nuts.call).to contain_exactly(include("text" => "Wheel nuts of the front axle again, 80 to 160 km after the job", "date" => be_between("2026-05-16", "2026-05-18")))
+    expect(nuts.call).to contain_exactly(
+      include(
+        "text" => "Wheel nuts of the front axle again, 80 to 160 km after the job",
+        "date" => be_between("2026-05-16", "2026-05-18")
+      )
+    )
     finished.call("2026-05-08")
     expect(nuts.call.length).to eq(1)
     ask(:patch, "/vehicles/#{car["id"]}", { distance_unit: "mi" })
@@ -61,18 +85,26 @@ RSpec.describe "The timeline in the API" do
 
   it "looks at new pads soon, and no more once they were read" do
     ask(:post, look_overs, look_over("2026-05-16", "75240", { axle: front, part: "pad", event: "fit" }))
-    expect(timeline["events"].find { |event| event["kind"] == "first_reading" }).to include("text" => include("First reading of the new front pads"), "date" => be > "2026-05-16")
+    expect(timeline["events"].find { |event| event["kind"] == "first_reading" }).to include(
+      "text" => include("First reading of the new front pads"),
+      "date" => be > "2026-05-16"
+    )
     ask(:post, look_overs, look_over("2026-05-16", "75240", *all_pads("10.9", "11.0", "10.9", "11.0")))
     expect(kinds(timeline)).not_to include("first_reading")
   end
 
   it "names every field that cannot be" do
-    refused = lambda do |**given|
-      answer = plan(**given)
-      [status, fields(answer).keys.sort]
-    end
-    expect(refused.call(kind: "trip", from: "soon", distance: "abc", wear_factor: "99")).to eq([422, %w[distance from wear_factor]])
-    expect(refused.call(kind: "trip", from: "2026-06-10", to: "2026-06-01", distance: "0")).to eq([422, %w[distance to]])
+    refused =
+      lambda do |**given|
+        answer = plan(**given)
+        [status, fields(answer).keys.sort]
+      end
+    expect(refused.call(kind: "trip", from: "soon", distance: "abc", wear_factor: "99")).to eq(
+      [422, %w[distance from wear_factor]]
+    )
+    expect(refused.call(kind: "trip", from: "2026-06-10", to: "2026-06-01", distance: "0")).to eq(
+      [422, %w[distance to]]
+    )
     expect(refused.call(kind: "inspection", from: "2020-01-01")).to eq([422, ["from"]])
     expect(refused.call(kind: "driving", from: "2026-06-10", distance: "-5")).to eq([422, ["distance"]])
     expect(refused.call(kind: "holiday", from: "2026-06-10")).to eq([422, ["kind"]])
@@ -89,22 +121,33 @@ RSpec.describe "The timeline in the API" do
 
   it "schedules as the owner likes it" do
     ask(:put, "/schedule", { lead_days: 21, comfort_percent: 20 })
-    order, due = %w[order due].map { |kind| Date.iso8601(timeline["events"].find { |event| event["kind"] == kind }["date"]) }
+    order, due =
+      %w[order due].map { |kind| Date.iso8601(timeline["events"].find { |event| event["kind"] == kind }["date"]) }
     expect((due - order).to_i).to eq(21)
     expect(fields(ask(:put, "/schedule", { comfort_percent: 90 }))).to eq("comfort_percent" => "out_of_range")
-    expect(timeline["choices"].to_h { |choice| choice.values_at("id", "value") }).to include("lead_days" => 21, "comfort_percent" => 20, "combine_km" => 5000)
+    expect(timeline["choices"].to_h { |choice| choice.values_at("id", "value") }).to include(
+      "lead_days" => 21,
+      "comfort_percent" => 20,
+      "combine_km" => 5000
+    )
   end
 
   # RFC 5545, read back by a parser library; lines of at most 75 octets ended by CR LF (3.1).
   it "gives calendars that a parser of RFC 5545 reads" do
-    plan(kind: "inspection", name: "Yearly; with, \"signs\" and\nümläuts that fold the line of the calendar", from: "2026-09-01")
+    plan(
+      kind: "inspection",
+      name: "Yearly; with, \"signs\" and\nümläuts that fold the line of the calendar",
+      from: "2026-09-01"
+    )
     get("/api/v1/vehicles/#{car["id"]}/calendar.ics?save=1", {}, { "HTTP_HOST" => "127.0.0.1" })
     expect(last_response.headers).to include("content-type" => %r{text/calendar}, "content-disposition" => /attachment/)
     text = last_response.body
     expect(text.lines.map { |line| line.chomp.bytesize }.max).to be <= 75
     expect(text.lines).to all(end_with("\r\n"))
     calendar = Icalendar::Calendar.parse(text).first
-    expect(calendar.events.map { |event| event.dtstart.to_date.iso8601 }.sort).to eq(timeline["events"].map { |event| event["date"] }.sort)
+    expect(calendar.events.map { |event| event.dtstart.to_date.iso8601 }.sort).to eq(
+      timeline["events"].map { |event| event["date"] }.sort
+    )
     expect(calendar.events.map { |event| event.uid.to_s }.uniq.length).to eq(calendar.events.length)
     expect(calendar.events.map { |event| event.summary.to_s }).to include(/Yearly; with, "signs" and/)
     get("/api/v1/calendar.ics", {}, { "HTTP_HOST" => "127.0.0.1" })
@@ -114,8 +157,11 @@ RSpec.describe "The timeline in the API" do
   it "answers what if, beside what stands" do
     expect(what_if["before"]).to eq(what_if["after"])
     town = what_if("?use=town")
-    expect(town["after"]["pads_life"]["distance_km"]["p50"]).to be < 0.7 * town["before"]["pads_life"]["distance_km"]["p50"]
-    expect(town["said"]).to eq(["Mostly town: wear factor 1.9 (common practice of people who service their own brakes; no published source)"])
+    expect(town["after"]["pads_life"]["distance_km"]["p50"]).to be <
+      0.7 * town["before"]["pads_life"]["distance_km"]["p50"]
+    expect(town["said"]).to eq(
+      ["Mostly town: wear factor 1.9 (common practice of people who service their own brakes; no published source)"]
+    )
     more = what_if("?year_distance=30000")["after"]["pads_life"]
     expect(more["distance_km"]).to eq(town["before"]["pads_life"]["distance_km"])
     expect(more["date"]["p50"]).to be < town["before"]["pads_life"]["date"]["p50"]
@@ -129,11 +175,26 @@ RSpec.describe "The timeline in the API" do
   it "keeps each forecast and holds it against what came of it" do
     sureness = ask(:get, "/axles/#{front}/forecast-quality")
     expect(sureness["worth"].first["narrows"]).to be_between(0, 1)
-    expect(sureness["backtest"]["forecasts"]).to match([include("date" => "2026-05-10", "was_km" => nil, "interval_covered" => nil, "afterwards" => true)])
-    ask(:post, look_overs, look_over("2026-05-16", "90000", *all_pads("2.4", "3.6", "3.3", "3.6")).merge(odometer: { value: "90000", keep: true }))
+    expect(sureness["backtest"]["forecasts"]).to match(
+      [include("date" => "2026-05-10", "was_km" => nil, "interval_covered" => nil, "afterwards" => true)]
+    )
+    ask(
+      :post,
+      look_overs,
+      look_over("2026-05-16", "90000", *all_pads("2.4", "3.6", "3.3", "3.6")).merge(
+        odometer: {
+          value: "90000",
+          keep: true
+        }
+      )
+    )
     first = ask(:get, "/axles/#{front}/forecast-quality")["backtest"]
     # 6.6 at 75,000 and 2.4 at 90,000: 3 mm was met 12,857 km after the forecast
-    expect(first["forecasts"].last).to include("was_km" => be_within(2).of(12_857), "interval_covered" => true, "late" => false)
+    expect(first["forecasts"].last).to include(
+      "was_km" => be_within(2).of(12_857),
+      "interval_covered" => true,
+      "late" => false
+    )
     expect(first["garage"]).to include("known" => be >= 1)
   end
 
@@ -141,6 +202,10 @@ RSpec.describe "The timeline in the API" do
     roads = ask(:get, "/timelines")["vehicles"]
     expect(roads.map { |line| line["vehicle_name"] }).to include("Juniper", "Mule", "Thistle", "Wren")
     expect(roads.flat_map { |line| kinds(line) }.uniq).to include("look", "due", "order", "fluid", "job")
-    expect(roads.find { |line| line["vehicle_name"] == "Thistle" }["events"].find { |event| event["kind"] == "fluid" }["text"]).to include("overdue")
+    expect(
+      roads.find { |line| line["vehicle_name"] == "Thistle" }["events"].find { |event| event["kind"] == "fluid" }[
+        "text"
+      ]
+    ).to include("overdue")
   end
 end

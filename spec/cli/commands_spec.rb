@@ -9,7 +9,13 @@ RSpec.describe "The commands" do
   def run(*command, env: {}) = Open3.capture3(env, *command)
 
   it "answer a wrong call with how to call them" do
-    [["bin/demo", "--nope"], ["bin/serve", "--port", "x"], ["bin/graver"], ["bin/graver", "dance"], ["bin/bench", "dance"]].each do |command, *arguments|
+    [
+      %w[bin/demo --nope],
+      %w[bin/serve --port x],
+      ["bin/graver"],
+      %w[bin/graver dance],
+      %w[bin/bench dance]
+    ].each do |command, *arguments|
       _, errors, status = run(File.join(root, command), *arguments)
       expect([errors, status.success?]).to match([/usage:|needs a number/, false]), command
     end
@@ -19,7 +25,15 @@ RSpec.describe "The commands" do
     Dir.mktmpdir do |folder|
       # somebody who is not root, and no browser there
       File.write(File.join(folder, "id"), "#!/bin/sh\necho 1000\n", perm: 0o755)
-      output, _, status = run(File.join(root, "bin/setup"), "--test", env: { "PATH" => "#{folder}:#{ENV.fetch("PATH")}", "GRAVER_CHROMIUM" => "no-such-browser" })
+      output, _, status =
+        run(
+          File.join(root, "bin/setup"),
+          "--test",
+          env: {
+            "PATH" => "#{folder}:#{ENV.fetch("PATH")}",
+            "GRAVER_CHROMIUM" => "no-such-browser"
+          }
+        )
       expect([output, status.exitstatus]).to match([/missing: chromium.*apt-get install chromium/m, 1])
     end
   end

@@ -7,13 +7,17 @@ RSpec.shared_examples "a parts counter" do
   it "answers with priced offers, the cheapest first, the same question the same way" do
     offers = counter.offers(item: "pads", wanted:)
     expect(offers).to all(be_a(Graver::Devices::PartsCounter::Offer))
-    expect(offers.map { |offer| Float(offer.price) }).to eq(offers.map { |offer| Float(offer.price) }.sort).and(all(be > 0))
+    expect(offers.map { |offer| Float(offer.price) }).to eq(offers.map { |offer| Float(offer.price) }.sort).and(
+      all(be > 0)
+    )
     expect(offers.map(&:lead_days)).to all(be_between(0, 365))
     expect(counter.offers(item: "pads", wanted:)).to eq(offers)
   end
 
   it "gives dimensions only where some were wanted" do
     expect(counter.offers(item: "pads", wanted:).map(&:thickness_mm)).to all(be_a(Numeric))
-    expect(counter.offers(item: "cleaner", wanted: { thickness_mm: nil, diameter_mm: nil }).map(&:thickness_mm)).to all(be_nil)
+    expect(counter.offers(item: "cleaner", wanted: { thickness_mm: nil, diameter_mm: nil }).map(&:thickness_mm)).to all(
+      be_nil
+    )
   end
 end

@@ -18,11 +18,14 @@ RSpec.describe "Curves and days" do
       mass = density.sum / 20_000
       mean = xs.zip(density).sum { |x, d| x * d } / density.sum
       variance = xs.zip(density).sum { |x, d| ((x - mean)**2) * d } / density.sum
-      [mass, mean, variance].zip(described_class.truncated(5.9, 0.6, 5.0, 6.0)).each { |sum, closed| expect(closed).to be_within(2e-4).of(sum) }
+      [mass, mean, variance].zip(described_class.truncated(5.9, 0.6, 5.0, 6.0))
+        .each { |sum, closed| expect(closed).to be_within(2e-4).of(sum) }
     end
 
     it "stays finite far outside the bounds" do
-      expect(described_class.truncated(50.0, 0.1, 5.0, 6.0)).to eq([0.0, 6.0, 1e-4]).or match([be < 1e-12, 6.0, be_positive])
+      expect(described_class.truncated(50.0, 0.1, 5.0, 6.0)).to eq([0.0, 6.0, 1e-4]).or match(
+             [be < 1e-12, 6.0, be_positive]
+           )
     end
   end
 
@@ -43,12 +46,25 @@ RSpec.describe "Curves and days" do
 
     def answer(driving_km: 50.0, last_look: Date.new(2026, 5, 16))
       pads = forecast({ "left_inner" => fitted(read(20_000, 8.0)) }, as_of_km: 20_000)
-      rotors = Graver::Core::Wear::Forecast.call(
-        history({ "left" => fitted(read(20_000, 22.06, 0.03), new_mm: 22.4) }, as_of_km: 20_000, limit_mm: 22.0), KNOWLEDGE.prior("rotor")
+      rotors =
+        Graver::Core::Wear::Forecast.call(
+          history({ "left" => fitted(read(20_000, 22.06, 0.03), new_mm: 22.4) }, as_of_km: 20_000, limit_mm: 22.0),
+          KNOWLEDGE.prior("rotor")
+        )
+      driving =
+        Graver::Core::Schedule::Driving.new(km_per_day: driving_km, log_sd: 0.2, days_observed: 300, season: nil)
+      described_class::Answer.new(
+        as_of_date: Date.new(2026, 5, 16),
+        as_of_km: 20_000.0,
+        pads:,
+        rotors:,
+        timeline: Graver::Core::Schedule::Timeline.new(driving, Date.new(2026, 5, 16)),
+        look_again_km: pads.first.quantile(0.05),
+        look_again_chance: 0.05,
+        last_look:,
+        why: {
+        }
       )
-      driving = Graver::Core::Schedule::Driving.new(km_per_day: driving_km, log_sd: 0.2, days_observed: 300, season: nil)
-      described_class::Answer.new(as_of_date: Date.new(2026, 5, 16), as_of_km: 20_000.0, pads:, rotors:, timeline: Graver::Core::Schedule::Timeline.new(driving, Date.new(2026, 5, 16)),
-                                  look_again_km: pads.first.quantile(0.05), look_again_chance: 0.05, last_look:, why: {})
     end
 
     it "turns distances into rising days, earlier for who drives more" do
@@ -67,26 +83,72 @@ RSpec.describe "Curves and days" do
     end
 
     it "gives the rules their measures" do
-      measures = Graver::Core::Judgement::AxleMeasures.call(answer(last_look: Date.new(2025, 5, 1)), floor_mm: 1.6, discard_mm: 22.0, most_days: 365)
-      expect(measures).to include("pad_readings" => 1, "limit_mm" => 3.0, "thinnest_rotor_mm" => be_within(0.05).of(22.06), "doubted_readings" => 0)
+      measures =
+        Graver::Core::Judgement::AxleMeasures.call(
+          answer(last_look: Date.new(2025, 5, 1)),
+          floor_mm: 1.6,
+          discard_mm: 22.0,
+          most_days: 365
+        )
+      expect(measures).to include(
+        "pad_readings" => 1,
+        "limit_mm" => 3.0,
+        "thinnest_rotor_mm" => be_within(0.05).of(22.06),
+        "doubted_readings" => 0
+      )
       expect(measures["rotor_below_discard_chance"]).to be_between(0.0, 0.2)
       expect(measures["pad_below_floor_chance"]).to be < 1e-6
       expect(measures).to include("look_overdue_days" => 15, "look_again_days" => 0, "last_look" => "2025-05-01")
       unread = answer.with(pads: nil, rotors: nil)
-      expect(Graver::Core::Judgement::AxleMeasures.call(unread, floor_mm: 1.6, discard_mm: nil, most_days: 365)).to include("pad_readings" => 0, "doubted_readings" => 0)
+      expect(
+        Graver::Core::Judgement::AxleMeasures.call(unread, floor_mm: 1.6, discard_mm: nil, most_days: 365)
+      ).to include("pad_readings" => 0, "doubted_readings" => 0)
     end
 
     # the thinnest decides about the axle: common practice, no source
     it "is as near the floor as its worst pad, not as its best" do
-      worn = WearBuilders::Wear::Forecast.call(history({ "left_inner" => fitted(read(40_000, 1.2)), "left_outer" => fitted(read(40_000, 8.0)) }, as_of_km: 40_000), KNOWLEDGE.prior("pad"))
-      measures = Graver::Core::Judgement::AxleMeasures.call(answer.with(pads: worn), floor_mm: 1.6, discard_mm: 22.0, most_days: 365)
+      worn =
+        WearBuilders::Wear::Forecast.call(
+          history(
+            { "left_inner" => fitted(read(40_000, 1.2)), "left_outer" => fitted(read(40_000, 8.0)) },
+            as_of_km: 40_000
+          ),
+          KNOWLEDGE.prior("pad")
+        )
+      measures =
+        Graver::Core::Judgement::AxleMeasures.call(
+          answer.with(pads: worn),
+          floor_mm: 1.6,
+          discard_mm: 22.0,
+          most_days: 365
+        )
       expect(measures["pad_below_floor_chance"]).to be > 0.9
-      expect(measures).to include("thinnest_pad_mm" => be_within(0.1).of(1.2), "pad_due_chance" => be > 0.99, "careful_km" => 0.0, "careful_days" => 0.0)
+      expect(measures).to include(
+        "thinnest_pad_mm" => be_within(0.1).of(1.2),
+        "pad_due_chance" => be > 0.99,
+        "careful_km" => 0.0,
+        "careful_days" => 0.0
+      )
     end
 
     it "says why there is no forecast" do
-      without = KNOWLEDGE.outlook.call(entries: [], specifications: {}, as_of_date: Date.new(2026, 5, 16), as_of_km: 0.0, driving: KNOWLEDGE.outlook.driving([]))
-      expect(without).to have_attributes(pads: nil, look_again_km: nil, why: { "pad" => /no limit/, "rotor" => /discard thickness/ })
+      without =
+        KNOWLEDGE.outlook.call(
+          entries: [],
+          specifications: {
+          },
+          as_of_date: Date.new(2026, 5, 16),
+          as_of_km: 0.0,
+          driving: KNOWLEDGE.outlook.driving([])
+        )
+      expect(without).to have_attributes(
+        pads: nil,
+        look_again_km: nil,
+        why: {
+          "pad" => /no limit/,
+          "rotor" => /discard thickness/
+        }
+      )
     end
   end
 end

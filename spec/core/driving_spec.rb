@@ -8,7 +8,8 @@ RSpec.describe Graver::Core::Schedule::Driving do
   it "leans on the prior when the log is short and on the log when it is long" do
     expect(described_class.from([], prior).km_per_day).to eq(33.0)
     expect(described_class.from(points([0, 1000], [600, 61_000]), prior).km_per_day).to be_within(7).of(100)
-    expect(described_class.from(points([0, 1000], [600, 61_000]), prior).log_sd).to be < described_class.from(points([0, 1000], [10, 2000]), prior).log_sd
+    expect(described_class.from(points([0, 1000], [600, 61_000]), prior).log_sd).to be <
+      described_class.from(points([0, 1000], [10, 2000]), prior).log_sd
   end
 
   it "forgets an old commute" do
@@ -20,7 +21,10 @@ RSpec.describe Graver::Core::Schedule::Driving do
     # 20 km a day from October to March, 60 from April to September
     month_km = ->(date) { (4..9).cover?(date.month) ? 60 * 30 : 20 * 30 }
     day = Date.new(2023, 1, 1)
-    log = (0..27).reduce([[day, 0.0]]) { |list, _| [*list, [list.last[0] >> 1, list.last[1] + month_km.call(list.last[0])]] }
+    log =
+      (0..27).reduce([[day, 0.0]]) do |list, _|
+        [*list, [list.last[0] >> 1, list.last[1] + month_km.call(list.last[0])]]
+      end
     driving = described_class.from(log, prior)
     expect(driving.season.sum / 12).to be_within(1e-9).of(1)
     expect(driving.season[6] / driving.season[0]).to be_between(1.8, 3.0)

@@ -5,21 +5,38 @@ RSpec.describe "Findings" do
   thickness = Graver::Core::Measurement::Thickness
 
   # Every rule at, just inside and just outside its threshold. Sources: floors from 49 CFR 393.47 and the UK inspection
-  # manual 1.1.13 (from memory) by way of the chance of being under them; 3 % of water, the millimetre of unevenness, clicks,
+  # manual 1.1.13 (from memory) by way of the chance of being under them; 3 % of water, the millimetre of unevenness,
+  # clicks,
   # and MIN: common practice, no source; the chances and shares: stated choices of the project.
   describe "the table of rules" do
     table = {
-      "pads-due" => [["pad_due_chance", 0.2, :least]], "pads-due-soon" => [["careful_days", 60, :most]], "stood-long" => [["stood_days", 180, :least]],
-      "stood-weeks" => [["stood_days", 42, :least]], "odometer-silent" => [["silent_days", 183, :least]],
-      "pad-metal" => [["metal", 1, :least]], "pad-below-law" => [["below_floor_chance", 0.5, :least]], "pad-below-maker" => [["below_maker_chance", 0.5, :least]],
-      "pad-below-limit" => [["below_limit_chance", 0.5, :least]], "pad-maybe-below" => [["below_limit_chance", 0.1, :least]],
-      "inner-thin" => [["inner_thinner_mm", 1.0, :least], ["opposed", 0, :most]], "outer-thin" => [["outer_thinner_mm", 1.0, :least], ["opposed", 0, :most]],
-      "sides-of-fixed" => [["thinner_mm", 1.0, :least], ["opposed", 1, :least]], "corner-thin" => [["corner_thinner_mm", 1.0, :least]], "taper" => [["taper_mm", 1.0, :least]],
-      "one-face" => [["faces_apart", 1, :least]], "rotor-metal" => [["metal_ran", 1, :least]], "shoe-below" => [["shoe_spare_mm", 0, :most]],
-      "rotor-variation" => [["variation_ratio", 1.0, :least]], "rotor-runout" => [["runout_ratio", 1.0, :least]], "piston-beyond" => [["extension_share", 1.0, :least]],
-      "piston-far" => [["extension_share", 0.85, :least]], "fluid-below-min" => [["fluid_level", -0.05, :most]],
-      "fluid-unexplained" => [["fluid_unexplained", 0.2, :least], ["fluid_unexplained_sure", 1, :least]], "fluid-wet" => [["fluid_moisture", 3.0, :least]],
-      "fluid-old" => [["fluid_months_over", 0, :least]], "handbrake-far" => [["clicks_over", 1, :least]]
+      "pads-due" => [["pad_due_chance", 0.2, :least]],
+      "pads-due-soon" => [["careful_days", 60, :most]],
+      "stood-long" => [["stood_days", 180, :least]],
+      "stood-weeks" => [["stood_days", 42, :least]],
+      "odometer-silent" => [["silent_days", 183, :least]],
+      "pad-metal" => [["metal", 1, :least]],
+      "pad-below-law" => [["below_floor_chance", 0.5, :least]],
+      "pad-below-maker" => [["below_maker_chance", 0.5, :least]],
+      "pad-below-limit" => [["below_limit_chance", 0.5, :least]],
+      "pad-maybe-below" => [["below_limit_chance", 0.1, :least]],
+      "inner-thin" => [["inner_thinner_mm", 1.0, :least], ["opposed", 0, :most]],
+      "outer-thin" => [["outer_thinner_mm", 1.0, :least], ["opposed", 0, :most]],
+      "sides-of-fixed" => [["thinner_mm", 1.0, :least], ["opposed", 1, :least]],
+      "corner-thin" => [["corner_thinner_mm", 1.0, :least]],
+      "taper" => [["taper_mm", 1.0, :least]],
+      "one-face" => [["faces_apart", 1, :least]],
+      "rotor-metal" => [["metal_ran", 1, :least]],
+      "shoe-below" => [["shoe_spare_mm", 0, :most]],
+      "rotor-variation" => [["variation_ratio", 1.0, :least]],
+      "rotor-runout" => [["runout_ratio", 1.0, :least]],
+      "piston-beyond" => [["extension_share", 1.0, :least]],
+      "piston-far" => [["extension_share", 0.85, :least]],
+      "fluid-below-min" => [["fluid_level", -0.05, :most]],
+      "fluid-unexplained" => [["fluid_unexplained", 0.2, :least], ["fluid_unexplained_sure", 1, :least]],
+      "fluid-wet" => [["fluid_moisture", 3.0, :least]],
+      "fluid-old" => [["fluid_months_over", 0, :least]],
+      "handbrake-far" => [["clicks_over", 1, :least]]
     }
 
     it "is all here" do
@@ -33,15 +50,26 @@ RSpec.describe "Findings" do
         expect(rule.holds?(at)).to be(true)
         thresholds.each do |measure, value, side|
           beyond, short = side == :least ? [value + 1e-6, value - 1e-6] : [value - 1e-6, value + 1e-6]
-          expect([rule.holds?(at.merge(measure => beyond)), rule.holds?(at.merge(measure => short)), rule.holds?(at.merge(measure => nil))]).to eq([true, false, false])
+          expect(
+            [
+              rule.holds?(at.merge(measure => beyond)),
+              rule.holds?(at.merge(measure => short)),
+              rule.holds?(at.merge(measure => nil))
+            ]
+          ).to eq([true, false, false])
         end
       end
     end
 
     it "lets the first of a group count, and sorts the worst first" do
       place = ->(scope, measures) { judgement::Place.new(scope:, axle_id: 1, side: nil, pad: nil, measures:) }
-      found = KNOWLEDGE.finding_engine.call([place["corner", { "corner_thinner_mm" => 2.0 }],
-                                             place["position", { "below_floor_chance" => 0.9, "below_limit_chance" => 1.0, "taper_mm" => 1.2 }]])
+      found =
+        KNOWLEDGE.finding_engine.call(
+          [
+            place["corner", { "corner_thinner_mm" => 2.0 }],
+            place["position", { "below_floor_chance" => 0.9, "below_limit_chance" => 1.0, "taper_mm" => 1.2 }]
+          ]
+        )
       expect(found.map { |each| each.rule.id }).to eq(%w[pad-below-law corner-thin taper])
     end
   end
@@ -51,8 +79,18 @@ RSpec.describe "Findings" do
 
     # By hand: sqrt(2) x 0.15 x 2 = 0.424 mm is what two caliper readings may differ by.
     it "tells a difference only beyond the readings' errors" do
-      told = ->(inner, outer, sd) { described_class.call({ "left" => { "inner" => read[inner, sd], "outer" => read[outer, sd] } }, coverage: 2).fetch("left") }
-      expect(told[5.0, 5.42, 0.15]).to include("inner_thinner_mm" => nil, "thinner_mm" => nil, "uneven_error_mm" => be_within(1e-3).of(0.424))
+      told =
+        lambda do |inner, outer, sd|
+          described_class.call(
+            { "left" => { "inner" => read[inner, sd], "outer" => read[outer, sd] } },
+            coverage: 2
+          ).fetch("left")
+        end
+      expect(told[5.0, 5.42, 0.15]).to include(
+        "inner_thinner_mm" => nil,
+        "thinner_mm" => nil,
+        "uneven_error_mm" => be_within(1e-3).of(0.424)
+      )
       expect(told[5.0, 5.43, 0.15]["inner_thinner_mm"]).to be_within(1e-9).of(0.43)
       expect(told[6.0, 5.0, 0.15]).to include("outer_thinner_mm" => be_within(1e-9).of(1.0), "inner_thinner_mm" => nil)
       # by eye (1 mm) two millimetres are nothing
@@ -60,7 +98,16 @@ RSpec.describe "Findings" do
     end
 
     it "holds a corner against the other by their means" do
-      pads = { "left" => { "inner" => read[4.0], "outer" => read[5.0] }, "right" => { "inner" => read[6.0], "outer" => read[7.0] } }
+      pads = {
+        "left" => {
+          "inner" => read[4.0],
+          "outer" => read[5.0]
+        },
+        "right" => {
+          "inner" => read[6.0],
+          "outer" => read[7.0]
+        }
+      }
       sides = described_class.call(pads, coverage: 2)
       expect(sides["left"]).to include("corner_thinner_mm" => 2.0, "corner_error_mm" => be_within(1e-9).of(0.3))
       expect(sides["right"]["corner_thinner_mm"]).to be_nil
@@ -69,56 +116,116 @@ RSpec.describe "Findings" do
 
   it "ranks causes by what was seen, and points on to the caliper when it comes back" do
     rank = ->(*seen) { judgement::Causes.rank(KNOWLEDGE.causes("inner_thin"), seen) }
-    # common practice, no source: pins first; with free pins the pad in its bracket; when it keeps coming back, the caliper
+    # common practice, no source: pins first; with free pins the pad in its bracket; when it keeps coming back, the
+    # caliper
     expect(rank[].first.id).to eq("pins_stuck")
-    expect(rank["slide_pins.seized"].first).to have_attributes(id: "pins_stuck", seen: ["slide_pins.seized"], share: be > 0.8)
+    expect(rank["slide_pins.seized"].first).to have_attributes(
+      id: "pins_stuck",
+      seen: ["slide_pins.seized"],
+      share: be > 0.8
+    )
     expect(rank["slide_pins.free", "pad.wedged"].first.id).to eq("pads_rusted_in")
     expect(rank["slide_pins.free", "piston.free", "recurs"].first.id).to eq("caliper")
     expect(rank["slide_pins.stiff"].sum(&:share)).to be_within(1e-9).of(1)
   end
 
-  # Geometry: floating, one side takes up everything; fixed, each side its half. By hand: pads 11 -> 3 twice, rotor 25 -> 23.
+  # Geometry: floating, one side takes up everything; fixed, each side its half. By hand: pads 11 -> 3 twice, rotor 25
+  # -> 23.
   it "puts the pistons where worn pads and rotor leave them" do
     worn = { pads_gone_mm: 16.0, rotor_gone_mm: 2.0, pads_allowed_mm: 18.0, rotor_allowed_mm: 2.0 }
-    expect(judgement::PistonExtension.of(**worn, opposed: false)).to have_attributes(now_mm: 18.0, most_mm: 20.0, share: 0.9)
-    expect(judgement::PistonExtension.of(**worn, opposed: true)).to have_attributes(now_mm: 9.0, most_mm: 10.0, share: 0.9)
+    expect(judgement::PistonExtension.of(**worn, opposed: false)).to have_attributes(
+      now_mm: 18.0,
+      most_mm: 20.0,
+      share: 0.9
+    )
+    expect(judgement::PistonExtension.of(**worn, opposed: true)).to have_attributes(
+      now_mm: 9.0,
+      most_mm: 10.0,
+      share: 0.9
+    )
     expect(judgement::PistonExtension.of(pads_gone_mm: 1.0, rotor_gone_mm: 0.0, opposed: false).share).to be_nil
   end
 
   # By hand: one 57 mm piston a side, both pads 4 mm down: 2 x pi x 28.5^2 x 8 / 1000 = 40.8 ml of a 100 ml reservoir.
   it "explains the fall of the fluid by wear, and suspects a leak beyond it" do
-    fall = ->(now) { judgement::FluidBalance.of(before: 0.9, now:, worn_ml: 40.8, worn_error_ml: 8.0, reservoir_ml: 100.0, level_error: 0.06, coverage: 2) }
-    expect(fall[0.5]).to have_attributes(explained: be_within(1e-9).of(0.408), unexplained: be_within(1e-9).of(-0.008), sure: false)
+    fall =
+      lambda do |now|
+        judgement::FluidBalance.of(
+          before: 0.9,
+          now:,
+          worn_ml: 40.8,
+          worn_error_ml: 8.0,
+          reservoir_ml: 100.0,
+          level_error: 0.06,
+          coverage: 2
+        )
+      end
+    expect(fall[0.5]).to have_attributes(
+      explained: be_within(1e-9).of(0.408),
+      unexplained: be_within(1e-9).of(-0.008),
+      sure: false
+    )
     expect(fall[0.1]).to have_attributes(sure: true, fall_ml: be_within(1e-9).of(80))
   end
 
   describe judgement::RotorPlan do
     def verdict(mm, error_mm: 0.03, discard_mm: 20.4, chance: 0.05)
-      Graver::Core::Judgement::RotorVerdict.call(thickness: { mean_mm: mm, sd_mm: error_mm / 2 }, discard_mm:, life: nil, next_pads_km: nil,
-                                                 rules: { coverage: 2, outlast_chance: 0.25 }).with(chance:)
+      Graver::Core::Judgement::RotorVerdict.call(
+        thickness: {
+          mean_mm: mm,
+          sd_mm: error_mm / 2
+        },
+        discard_mm:,
+        life: nil,
+        next_pads_km: nil,
+        rules: {
+          coverage: 2,
+          outlast_chance: 0.25
+        }
+      ).with(chance:)
     end
 
     def judged(*mm, leaves: nil, school: "reuse", machine_to_mm: 20.9, discard_mm: 20.4, wear_mm: 0.3)
-      described_class.call(verdicts: mm.map do |each|
-        verdict(each, discard_mm:)
-      end, leaves:, school:, machine_to_mm:, discard_mm:, wear_mm:, cut_mm: 0.4, order: KNOWLEDGE.rotor_rules["order"])
+      described_class.call(
+        verdicts: mm.map { |each| verdict(each, discard_mm:) },
+        leaves:,
+        school:,
+        machine_to_mm:,
+        discard_mm:,
+        wear_mm:,
+        cut_mm: 0.4,
+        order: KNOWLEDGE.rotor_rules["order"]
+      )
     end
 
     def plan(...) = judged(...).outcome
 
-    # common practice, no source: discard 20.4 mm: 21.9 passes, 20.45 is measured again (here ± 0.06), 20.40 counts as out
+    # common practice, no source: discard 20.4 mm: 21.9 passes, 20.45 is measured again (here ± 0.06), 20.40 counts as
+    # out
     it "treats both rotors alike, by thickness, faces and school" do
       expect([plan(21.9, 21.9), plan(21.9, 20.42), plan(21.9, 20.4)]).to eq(%w[stay measure_again replace])
-      expect([plan(21.9), plan(21.9, leaves: "cut"), plan(21.3, leaves: "cut"), plan(21.9, leaves: "replace"),
-              plan(21.9, leaves: "cut", machine_to_mm: nil, wear_mm: nil)]).to eq(%w[stay turn replace replace face_bad])
+      expect(
+        [
+          plan(21.9),
+          plan(21.9, leaves: "cut"),
+          plan(21.3, leaves: "cut"),
+          plan(21.9, leaves: "replace"),
+          plan(21.9, leaves: "cut", machine_to_mm: nil, wear_mm: nil)
+        ]
+      ).to eq(%w[stay turn replace replace face_bad])
       # pulsation without readings all round: nothing is said before that, but a rotor that is out stays out
-      expect([plan(21.9, leaves: "measure"), plan(20.4, leaves: "measure"), plan(21.9, leaves: "measure", discard_mm: nil)]).to eq(%w[measure_again replace unknown_limit])
+      expect(
+        [plan(21.9, leaves: "measure"), plan(20.4, leaves: "measure"), plan(21.9, leaves: "measure", discard_mm: nil)]
+      ).to eq(%w[measure_again replace unknown_limit])
       # no new pads are due: no school asks for rotors
       expect(plan(21.9, school: nil)).to eq("stay")
-      expect([plan(21.9, school: "new"), plan(21.9, school: "turn"), plan(21.3, school: "turn"), plan(20.42, school: "new")]).to eq(%w[new_by_school turn stay measure_again])
+      expect(
+        [plan(21.9, school: "new"), plan(21.9, school: "turn"), plan(21.3, school: "turn"), plan(20.42, school: "new")]
+      ).to eq(%w[new_by_school turn stay measure_again])
     end
 
-    # By hand: 21.9 - 0.03 - 0.4 = 21.47. A machine-to thickness of 20.9 has the wear of the next pads in it (common practice,
+    # By hand: 21.9 - 0.03 - 0.4 = 21.47. A machine-to thickness of 20.9 has the wear of the next pads in it (common
+    # practice,
     # no source), so 0.57 is left; above the discard thickness of 20.4 alone the 0.3 mm of that wear come off too: 0.77.
     it "says what a cut would leave, and takes the wear to come off once" do
       expect(judged(21.9).cut_left_mm).to be_within(1e-9).of(0.57)

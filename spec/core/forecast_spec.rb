@@ -8,7 +8,9 @@ RSpec.describe Graver::Core::Wear::Forecast do
 
   let(:reference) { JSON.parse(File.read(File.expand_path("../reference/wear.json", __dir__))) }
   # The model the R script integrates: no drift, no wrong readings, no pads that go their own way.
-  let(:plain) { WearBuilders.without_surprises(KNOWLEDGE.prior("pad")).with(deviation_log_sd: 1e-3, component_log_offset: {}) }
+  let(:plain) do
+    WearBuilders.without_surprises(KNOWLEDGE.prior("pad")).with(deviation_log_sd: 1e-3, component_log_offset: {})
+  end
 
   def plain_quantiles(set, as_of_km)
     described_class.call(history(set, as_of_km:), plain).first.quantiles.values
@@ -19,7 +21,9 @@ RSpec.describe Graver::Core::Wear::Forecast do
     one = { "a" => fitted(read(20_000, 8.5), sd_mm: 1e-6) }
     three = { "a" => fitted(read(10_000, 9.8), read(22_000, 8.1), read(35_000, 6.2), sd_mm: 1e-6) }
     { one => ["one_reading", 20_000], three => ["three_readings", 35_000] }.each do |set, (name, as_of_km)|
-      plain_quantiles(set, as_of_km).zip(reference.fetch(name)).each { |ours, exact| expect(ours).to be_within(exact * 0.05).of(exact) }
+      plain_quantiles(set, as_of_km)
+        .zip(reference.fetch(name))
+        .each { |ours, exact| expect(ours).to be_within(exact * 0.05).of(exact) }
     end
   end
 
@@ -27,7 +31,8 @@ RSpec.describe Graver::Core::Wear::Forecast do
   it "agrees with the first passage of a gamma process when the rate is known" do
     known = plain.with(rate_mm_per_1000km: 0.14, rate_log_sd: 0.01)
     life = described_class.call(history({ "a" => fitted(sd_mm: 1e-6) }, as_of_km: 0), known).first
-    [0.05, 0.5, 0.95].zip(reference.fetch("gamma_passage")).each { |p, exact| expect(life.quantile(p) / 1000).to be_within(exact * 0.04).of(exact) }
+    [0.05, 0.5, 0.95].zip(reference.fetch("gamma_passage"))
+      .each { |p, exact| expect(life.quantile(p) / 1000).to be_within(exact * 0.04).of(exact) }
   end
 
   # Worked example: degradation of five units, NIST/SEMATECH e-Handbook chapter 8 (readings from memory), refitted in R.
@@ -35,11 +40,17 @@ RSpec.describe Graver::Core::Wear::Forecast do
   it "extrapolates the handbook's degradation readings to about the handbook's times" do
     units = [[0.87, 1.48, 2.81], [0.33, 0.96, 2.13], [0.94, 2.91, 5.67], [0.72, 1.98, 4.28], [0.66, 0.99, 2.14]]
     open_wide = plain.with(rate_log_sd: 1.5, increment_mm: 1e-4)
-    units.zip(reference.fetch("handbook_hours_to_failure")).each do |losses, hours|
-      readings = [200, 500, 1000].zip(losses).map { |at, loss| read(at * 10.0, (30 - loss) / 3.0, 0.08) }
-      result = described_class.call(history({ "a" => fitted(*readings, new_mm: 10.0, sd_mm: 1e-6) }, as_of_km: 10_000.0, limit_mm: 0.0), open_wide)
-      expect((result.first.quantile(0.5) / 10) + 1000).to be_within(hours * 0.12).of(hours)
-    end
+    units
+      .zip(reference.fetch("handbook_hours_to_failure"))
+      .each do |losses, hours|
+        readings = [200, 500, 1000].zip(losses).map { |at, loss| read(at * 10.0, (30 - loss) / 3.0, 0.08) }
+        result =
+          described_class.call(
+            history({ "a" => fitted(*readings, new_mm: 10.0, sd_mm: 1e-6) }, as_of_km: 10_000.0, limit_mm: 0.0),
+            open_wide
+          )
+        expect((result.first.quantile(0.5) / 10) + 1000).to be_within(hours * 0.12).of(hours)
+      end
   end
 
   it "lies between the prior and new-to-now with a single reading, and narrows with the second" do
@@ -52,12 +63,17 @@ RSpec.describe Graver::Core::Wear::Forecast do
 
   # fact of the trade: the inner pad decides; common practice, no source
   it "lets the worst pad lead, and counts a pad nobody has read" do
-    even = %w[left_inner left_outer right_inner right_outer].to_h { |pad| [pad, fitted(read(30_000, 6.8), read(40_000, 5.4))] }
+    even =
+      %w[left_inner left_outer right_inner right_outer].to_h do |pad|
+        [pad, fitted(read(30_000, 6.8), read(40_000, 5.4))]
+      end
     seized = even.merge("left_inner" => fitted(read(30_000, 5.6), read(40_000, 3.6)))
     result = forecast(seized, as_of_km: 40_000)
     expect(result.first.quantile(0.5)).to be < forecast(even, as_of_km: 40_000).first.quantile(0.5) / 2
     expect(result.components.min_by { |_, life| life.quantile(0.5) }.first).to eq("left_inner")
-    expect(forecast({ "left_inner" => fitted, "left_outer" => fitted(read(9000, 9.5)) }, as_of_km: 9000).unread).to eq(["left_inner"])
+    expect(forecast({ "left_inner" => fitted, "left_outer" => fitted(read(9000, 9.5)) }, as_of_km: 9000).unread).to eq(
+      ["left_inner"]
+    )
   end
 
   it "is not dragged by one wrong reading, and names it" do
@@ -76,7 +92,8 @@ RSpec.describe Graver::Core::Wear::Forecast do
 
     fast = { "left_inner" => fitted(read(10_000, 7.0), read(18_000, 4.2)) }
     fresh = { "left_inner" => fitted(at: 20_000.0) }
-    expect(forecast(fresh, as_of_km: 20_000, earlier: [fast]).first.quantile(0.5)).to be < 0.6 * forecast(fresh, as_of_km: 20_000).first.quantile(0.5)
+    expect(forecast(fresh, as_of_km: 20_000, earlier: [fast]).first.quantile(0.5)).to be <
+      0.6 * forecast(fresh, as_of_km: 20_000).first.quantile(0.5)
   end
 
   it "says zero when the limit is already passed, and nothing without a set" do
@@ -87,21 +104,36 @@ RSpec.describe Graver::Core::Wear::Forecast do
   end
 
   it "survives equal odometers, a thicker reading and only doubted ones" do
-    same = forecast({ "left_inner" => fitted(read(5000, 9.0), read(5000, 9.2), read(5000, 9.4, trust: 0.5)) }, as_of_km: 5000)
+    same =
+      forecast(
+        { "left_inner" => fitted(read(5000, 9.0), read(5000, 9.2), read(5000, 9.4, trust: 0.5)) },
+        as_of_km: 5000
+      )
     expect(same.first.quantile(0.5)).to be > 0
-    growing = forecast({ "left_inner" => fitted(read(5000, 9.0, trust: 0.5), read(9000, 9.8, trust: 0.5)) }, as_of_km: 9000)
+    growing =
+      forecast({ "left_inner" => fitted(read(5000, 9.0, trust: 0.5), read(9000, 9.8, trust: 0.5)) }, as_of_km: 9000)
     expect(growing.first.quantiles.values).to all(be >= 0)
   end
 
   it "always gives rising, finite quantiles, the same for the same log" do
-    PropCheck.forall(PropCheck::Generators.array(PropCheck::Generators.tuple(PropCheck::Generators.choose(1..20_000), PropCheck::Generators.choose(0..120)),
-                                                 max: 6)).with_config(n_runs: 30).check do |steps|
-      at = 0.0
-      readings = steps.map { |distance, tenths| read(at += distance, tenths / 10.0) }
-      lives = Array.new(2) { forecast({ "left_inner" => fitted(*readings), "left_outer" => fitted }, as_of_km: at).first.quantiles.values }
-      expect(lives[0]).to eq(lives[1])
-      expect(lives[0]).to eq(lives[0].sort)
-      expect(lives[0]).to all(be_finite.and(be >= 0))
-    end
+    PropCheck
+      .forall(
+        PropCheck::Generators.array(
+          PropCheck::Generators.tuple(PropCheck::Generators.choose(1..20_000), PropCheck::Generators.choose(0..120)),
+          max: 6
+        )
+      )
+      .with_config(n_runs: 30)
+      .check do |steps|
+        at = 0.0
+        readings = steps.map { |distance, tenths| read(at += distance, tenths / 10.0) }
+        lives =
+          Array.new(2) do
+            forecast({ "left_inner" => fitted(*readings), "left_outer" => fitted }, as_of_km: at).first.quantiles.values
+          end
+        expect(lives[0]).to eq(lives[1])
+        expect(lives[0]).to eq(lives[0].sort)
+        expect(lives[0]).to all(be_finite.and(be >= 0))
+      end
   end
 end

@@ -8,36 +8,84 @@ RSpec.describe Graver::Core::Wear::HistoryBuilder do
   let(:pads) { specification("pad", %w[left_inner left_outer right_inner right_outer], new_mm: 11.0) }
 
   def specification(part, components, new_mm: nil, limit_mm: 3.0)
-    Graver::Core::Wear::PartSpecification.new(part:, components:, new_mm:, limit_mm:, backing_mm: nil, backing_uncertainty_mm: nil)
+    Graver::Core::Wear::PartSpecification.new(
+      part:,
+      components:,
+      new_mm:,
+      limit_mm:,
+      backing_mm: nil,
+      backing_uncertainty_mm: nil
+    )
   end
 
   def reading(value, part: "pad", method: "caliper")
-    Graver::Core::Measurement::Reading.new(part:, method:, value: Graver::Core::Quantity::EnteredNumber.parse(value), upper: nil, unit: "mm", overall: false)
+    Graver::Core::Measurement::Reading.new(
+      part:,
+      method:,
+      value: Graver::Core::Quantity::EnteredNumber.parse(value),
+      upper: nil,
+      unit: "mm",
+      overall: false
+    )
   end
 
   def entry(day, odometer_km, event, value = nil, part: "pad", side: nil, pad: nil, ref: nil)
-    Graver::Core::Wear::Entry.new(date: Date.new(2025, 1, 1) + day, odometer_km: odometer_km.to_f, part:, side:, pad:, event:,
-                                  reading: value && reading(value, part:), trust: 1.0, ref:)
+    Graver::Core::Wear::Entry.new(
+      date: Date.new(2025, 1, 1) + day,
+      odometer_km: odometer_km.to_f,
+      part:,
+      side:,
+      pad:,
+      event:,
+      reading: value && reading(value, part:),
+      trust: 1.0,
+      ref:
+    )
   end
 
   def build(*entries, of: pads) = builder.call(entries, of, as_of_km: 50_000)
 
   it "sorts readings into the sets they belong to, whatever order they come in" do
-    history = build(entry(300, 30_000, "reading", "9.8", side: "left", pad: "inner"), entry(0, 0, "fit", "11"), entry(200, 20_000, "fit"),
-                    entry(100, 10_000, "reading", "6.1", side: "left", pad: "inner"))
-    expect(history.sets.map { |set| set["left_inner"].observations.map { |seen| seen.thickness.value_mm } }).to eq([[6.1], [9.8]])
+    history =
+      build(
+        entry(300, 30_000, "reading", "9.8", side: "left", pad: "inner"),
+        entry(0, 0, "fit", "11"),
+        entry(200, 20_000, "fit"),
+        entry(100, 10_000, "reading", "6.1", side: "left", pad: "inner")
+      )
+    expect(history.sets.map { |set| set["left_inner"].observations.map { |seen| seen.thickness.value_mm } }).to eq(
+      [[6.1], [9.8]]
+    )
     expect(history.sets.map { |set| set["right_outer"].fitted_km }).to eq([0.0, 20_000.0])
   end
 
   it "keeps the order of one day: old pads read, then new ones fitted and read" do
-    history = build(entry(0, 0, "fit"), entry(9, 9000, "reading", "3.1", side: "left", pad: "inner"), entry(9, 9000, "fit"), entry(9, 9000, "reading", "11", side: "left", pad: "inner"))
-    expect(history.sets.map { |set| set["left_inner"].observations.map { |seen| seen.thickness.value_mm } }).to eq([[3.1], [11.0]])
+    history =
+      build(
+        entry(0, 0, "fit"),
+        entry(9, 9000, "reading", "3.1", side: "left", pad: "inner"),
+        entry(9, 9000, "fit"),
+        entry(9, 9000, "reading", "11", side: "left", pad: "inner")
+      )
+    expect(history.sets.map { |set| set["left_inner"].observations.map { |seen| seen.thickness.value_mm } }).to eq(
+      [[3.1], [11.0]]
+    )
   end
 
   it "lets a corner renewed alone start anew while the others go on" do
-    history = build(entry(0, 0, "fit"), entry(9, 9000, "fit", side: "left"), entry(20, 20_000, "reading", "9", side: "right", pad: "inner"))
+    history =
+      build(
+        entry(0, 0, "fit"),
+        entry(9, 9000, "fit", side: "left"),
+        entry(20, 20_000, "reading", "9", side: "right", pad: "inner")
+      )
     current = history.sets.last
-    expect(current.transform_values(&:fitted_km)).to eq("left_inner" => 9000.0, "left_outer" => 9000.0, "right_inner" => 0.0, "right_outer" => 0.0)
+    expect(current.transform_values(&:fitted_km)).to eq(
+      "left_inner" => 9000.0,
+      "left_outer" => 9000.0,
+      "right_inner" => 0.0,
+      "right_outer" => 0.0
+    )
     expect(history.sets.first.keys).to eq(%w[left_inner left_outer])
   end
 
@@ -52,7 +100,11 @@ RSpec.describe Graver::Core::Wear::HistoryBuilder do
 
   # fact of the trade: the unread inner pad is the one that lies; common practice, no source
   it "supposes an unread pad beside read ones, uncertain by what those have lost" do
-    history = build(entry(10, 10_000, "reading", "6", side: "left", pad: "outer"), entry(10, 10_000, "reading", "7", side: "right", pad: "outer"))
+    history =
+      build(
+        entry(10, 10_000, "reading", "6", side: "left", pad: "outer"),
+        entry(10, 10_000, "reading", "7", side: "right", pad: "outer")
+      )
     unread = history.sets.last["left_inner"]
     expect(unread).to have_attributes(fitted_km: 10_000.0, observations: [])
     # mean 6.5 of 11: 4.5 mm gone, three tenths of it
@@ -61,10 +113,17 @@ RSpec.describe Graver::Core::Wear::HistoryBuilder do
   end
 
   it "takes events as thicknesses and turning as a fresh start of the rotor" do
-    squealer = build(entry(0, 0, "fit"), entry(5, 5000, "squealer", side: "left", pad: "inner")).sets.last["left_inner"].observations.first
+    squealer =
+      build(entry(0, 0, "fit"), entry(5, 5000, "squealer", side: "left", pad: "inner")).sets.last[
+        "left_inner"
+      ].observations.first
     # tab height 2 to 3 mm: common practice, no source
     expect(squealer.thickness).to have_attributes(value_mm: 2.5, standard_uncertainty_mm: 0.5)
-    turned = [entry(0, 0, "fit", "25", part: "rotor"), entry(9, 9000, "resurfaced", "24.2", part: "rotor", side: "left"), entry(12, 9500, "freed", side: "left")]
+    turned = [
+      entry(0, 0, "fit", "25", part: "rotor"),
+      entry(9, 9000, "resurfaced", "24.2", part: "rotor", side: "left"),
+      entry(12, 9500, "freed", side: "left")
+    ]
     rotor = build(*turned, of: specification("rotor", %w[left right], limit_mm: 23.0))
     expect(rotor.sets.last.transform_values { |fitting| fitting.new.value_mm }).to eq("left" => 24.2, "right" => 25.0)
     expect(rotor.freed).to eq([[9500.0, ["left"]]])

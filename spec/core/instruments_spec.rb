@@ -17,10 +17,11 @@ RSpec.describe "Instruments and ways of reading" do
 
   # NIST SP 811 B.8, from memory: 1 in = 25.4 mm exactly, 1 mil = 0.0254 mm exactly
   it "reads figures with their unit as they are called out" do
-    in_mm = lambda do |text|
-      figures, unit = Graver::Core::Quantity::EnteredLength.split(text, "mm")
-      Graver::Core::Quantity::LENGTH.to_base(Graver::Core::Quantity::EnteredNumber.parse(figures).value, unit)
-    end
+    in_mm =
+      lambda do |text|
+        figures, unit = Graver::Core::Quantity::EnteredLength.split(text, "mm")
+        Graver::Core::Quantity::LENGTH.to_base(Graver::Core::Quantity::EnteredNumber.parse(figures).value, unit)
+      end
     expect(in_mm["7/32 in"]).to eq(5.55625)
     expect(in_mm["0.218 in"]).to be_within(1e-12).of(5.5372)
     expect(in_mm["218 thou"]).to eq(in_mm["0.218\""])
@@ -34,47 +35,89 @@ RSpec.describe "Instruments and ways of reading" do
   # By hand: 23.84 23.81 23.86 23.83; least 23.81, 23.86 - 23.81 = 0.05, and 0.015 twice in quadrature
   it "takes the thinnest of several places, and their spread" do
     places = [23.84, 23.81, 23.86, 23.83].map { |mm| core::Thickness.point(mm, 0.015) }
-    expect(core::Survey.of(places)).to have_attributes(minimum: places[1], spread_mm: be_within(1e-9).of(0.05), spread_uncertainty_mm: be_within(1e-6).of(0.0212132))
+    expect(core::Survey.of(places)).to have_attributes(
+      minimum: places[1],
+      spread_mm: be_within(1e-9).of(0.05),
+      spread_uncertainty_mm: be_within(1e-6).of(0.0212132)
+    )
     expect(core::Survey.of(places.take(1)).spread_mm).to be_nil
-    expect(core::Survey.of([core::Thickness.interval(5, 6), core::Thickness.interval(6, 7)])).to have_attributes(places: 2, spread_mm: nil)
+    expect(core::Survey.of([core::Thickness.interval(5, 6), core::Thickness.interval(6, 7)])).to have_attributes(
+      places: 2,
+      spread_mm: nil
+    )
   end
 
   it "puts an instrument's own uncertainty in the place of the usual tool's" do
     number = Graver::Core::Quantity::EnteredNumber.parse("8.40")
     reading = core::Reading.new(part: "pad", method: "caliper", value: number, upper: nil, unit: "mm", overall: false)
-    tool = core::Instrument.new(method: "caliper", least_mm: 0.0, most_mm: 150.0, resolution_mm: 0.01, standard_uncertainty_mm: 0.1)
-    usual, own = [reading, reading.with(instrument: tool)].map { |each| KNOWLEDGE.normalise.call(each, core::Normalise::Part.unknown).standard_uncertainty_mm }
+    tool =
+      core::Instrument.new(
+        method: "caliper",
+        least_mm: 0.0,
+        most_mm: 150.0,
+        resolution_mm: 0.01,
+        standard_uncertainty_mm: 0.1
+      )
+    usual, own =
+      [reading, reading.with(instrument: tool)].map do |each|
+        KNOWLEDGE.normalise.call(each, core::Normalise::Part.unknown).standard_uncertainty_mm
+      end
     # 0.15 with 0.03 of it the tool's: sqrt(0.15^2 - 0.03^2 + 0.1^2); the digit's 0.01 / sqrt 12 beside it
     expect(own).to be_within(1e-9).of(Math.sqrt(0.0225 - 0.0009 + 0.01 + ((0.01**2) / 12)))
     expect(own).to be > usual
     beyond = reading.with(instrument: tool.with(most_mm: 5.0))
-    expect { KNOWLEDGE.normalise.call(beyond, core::Normalise::Part.unknown) }.to raise_error(Graver::InvalidEntry, /outside this tool's range \(0 to 5 mm\)/)
+    expect { KNOWLEDGE.normalise.call(beyond, core::Normalise::Part.unknown) }.to raise_error(
+      Graver::InvalidEntry,
+      /outside this tool's range \(0 to 5 mm\)/
+    )
   end
 
   # fact of the trade (trade: a caliper zeroed on the wrong spot reads 1.5 mm low and condemns a good rotor); no source
   it "judges a zero by what the tool's own steps explain" do
-    good = lambda { |read_mm|
-      core::ZeroCheck.new(date: Date.new(2026, 1, 1), reference_mm: 0.0, read_mm:, reference_uncertainty_mm: 0.0).good?(instrument_uncertainty_mm: 0.03, resolution_mm: 0.01, coverage: 2,
-                                                                                                                        least_mm: 0.01)
-    }
+    good =
+      lambda do |read_mm|
+        core::ZeroCheck.new(
+          date: Date.new(2026, 1, 1),
+          reference_mm: 0.0,
+          read_mm:,
+          reference_uncertainty_mm: 0.0
+        ).good?(instrument_uncertainty_mm: 0.03, resolution_mm: 0.01, coverage: 2, least_mm: 0.01)
+      end
     expect([0.0, 0.06, 0.061, -1.5].map(&good)).to eq([true, true, false, false])
-    expect(core::ZeroCheck.new(date: nil, reference_mm: 25.0, read_mm: 23.4, reference_uncertainty_mm: 0.002).offset_mm).to be_within(1e-9).of(-1.6)
+    expect(
+      core::ZeroCheck.new(date: nil, reference_mm: 25.0, read_mm: 23.4, reference_uncertainty_mm: 0.002).offset_mm
+    ).to be_within(1e-9).of(-1.6)
   end
 
   it "refuses a percent of a rotor, and takes halves of a pad" do
     number = ->(text) { Graver::Core::Quantity::EnteredNumber.parse(text) }
     part = core::Normalise::Part.new(new_mm: 12.0, backing_mm: nil, backing_uncertainty_mm: nil)
-    half = core::Reading.new(part: "pad", method: "percent", value: number["1/2"], upper: nil, unit: "share", overall: false)
-    expect(KNOWLEDGE.normalise.call(half, part)).to have_attributes(value_mm: 6.0, standard_uncertainty_mm: be_within(1e-9).of(1.2))
-    expect { KNOWLEDGE.normalise.call(half.with(part: "rotor"), part) }.to raise_error(Graver::InvalidEntry, /rotor is read as a thickness/)
-    expect { KNOWLEDGE.normalise.call(half.with(value: number["3/2"]), part) }.to raise_error(Graver::InvalidEntry, /150 %/)
+    half =
+      core::Reading.new(part: "pad", method: "percent", value: number["1/2"], upper: nil, unit: "share", overall: false)
+    expect(KNOWLEDGE.normalise.call(half, part)).to have_attributes(
+      value_mm: 6.0,
+      standard_uncertainty_mm: be_within(1e-9).of(1.2)
+    )
+    expect { KNOWLEDGE.normalise.call(half.with(part: "rotor"), part) }.to raise_error(
+      Graver::InvalidEntry,
+      /rotor is read as a thickness/
+    )
+    expect { KNOWLEDGE.normalise.call(half.with(value: number["3/2"]), part) }.to raise_error(
+      Graver::InvalidEntry,
+      /150 %/
+    )
     expect(KNOWLEDGE.normalise.event("metal")).to have_attributes(value_mm: 0.0)
   end
 
   describe core::WalkOrder do
     all = [%w[front left], %w[front right], %w[rear left], %w[rear right]]
 
-    def order(start, direction, present) = described_class.new(start:, direction:, within: %w[outer inner rotor]).corners(present).map { |pair| pair.join("_") }
+    def order(start, direction, present)
+      described_class
+        .new(start:, direction:, within: %w[outer inner rotor])
+        .corners(present)
+        .map { |pair| pair.join("_") }
+    end
 
     it "goes round from any corner either way, or axle by axle" do
       expect(order("rear_right", "clockwise", all)).to eq(%w[rear_right rear_left front_left front_right])
@@ -86,7 +129,10 @@ RSpec.describe "Instruments and ways of reading" do
     it "reads within a wheel as the owner likes, and what is not named last" do
       walk = described_class.new(start: "front_left", direction: "clockwise", within: %w[rotor outer])
       expect(walk.positions(%w[inner outer rotor shoe])).to eq(%w[rotor outer inner shoe])
-      expect { described_class.new(start: "middle", direction: "clockwise", within: []) }.to raise_error(Graver::InvalidEntry, /front_left/)
+      expect { described_class.new(start: "middle", direction: "clockwise", within: []) }.to raise_error(
+        Graver::InvalidEntry,
+        /front_left/
+      )
     end
   end
 end

@@ -6,13 +6,25 @@ RSpec.describe "Judging" do
 
     def verdict(mean_mm, sd_mm: 0.03, discard_mm: 20.4, life: long, next_pads_km: 60_000)
       thickness = mean_mm && { mean_mm:, sd_mm: }
-      described_class.call(thickness:, discard_mm:, life:, next_pads_km:, rules: { coverage: 2, outlast_chance: 0.25 }).outcome
+      described_class.call(
+        thickness:,
+        discard_mm:,
+        life:,
+        next_pads_km:,
+        rules: {
+          coverage: 2,
+          outlast_chance: 0.25
+        }
+      ).outcome
     end
 
-    # common practice, no source: discard 20.4 mm, 21.9 passes, 20.45 passes by a hair and must be measured again; a reading
+    # common practice, no source: discard 20.4 mm, 21.9 passes, 20.45 passes by a hair and must be measured again; a
+    # reading
     # on the limit counts as out
     it "decides at, just inside and just outside the limit" do
-      expect([21.9, 20.461, 20.459, 20.45, 20.401, 20.4, 20.3].map { |mm| verdict(mm) }).to eq(%w[stay stay measure_again measure_again measure_again replace replace])
+      expect([21.9, 20.461, 20.459, 20.45, 20.401, 20.4, 20.3].map { |mm| verdict(mm) }).to eq(
+        %w[stay stay measure_again measure_again measure_again replace replace]
+      )
     end
 
     it "gives no verdict without a limit or a reading" do
@@ -37,7 +49,9 @@ RSpec.describe "Judging" do
       expect(KNOWLEDGE.floor_pad_limit_mm).to eq(1.6)
       expect(KNOWLEDGE.pad_limit("law-uk")["mm"]).to eq(1.5)
       expect([0.5, 0.49].map { |chance| severity("pad_below_floor_chance" => chance) }).to eq(%w[stop good])
-      expect([0.9, 0.89, 0.1, 0.09].map { |chance| severity("rotor_below_discard_chance" => chance) }).to eq(%w[stop plan plan good])
+      expect([0.9, 0.89, 0.1, 0.09].map { |chance| severity("rotor_below_discard_chance" => chance) }).to eq(
+        %w[stop plan plan good]
+      )
       expect([0.2, 0.19].map { |chance| severity("pad_due_chance" => chance) }).to eq(%w[plan good])
       expect([60, 61].map { |days| severity("careful_days" => days) }).to eq(%w[plan good])
       expect([90, 91].map { |days| severity("look_again_days" => days) }).to eq(%w[watch good])

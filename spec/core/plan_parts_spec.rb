@@ -6,10 +6,17 @@ require_relative "../support/plan_builders"
 RSpec.describe "What a job takes" do
   include PlanBuilders
 
-  # common practice, no source: furthest from the master cylinder first; on diagonal circuits one circuit after the other
+  # common practice, no source: furthest from the master cylinder first; on diagonal circuits one circuit after the
+  # other
   it "bleeds from the wheel that is furthest, by the side of the master cylinder" do
-    corners = %w[front rear].product(%w[left right]).map { |axle, side| PlanBuilders::P::Corner.new(axle:, side:, configuration: {}) }
-    order = ->(**how) { PlanBuilders::P::BleedOrder.call(corners, **how).map { |corner| "#{corner.axle} #{corner.side}" } }
+    corners =
+      %w[front rear]
+        .product(%w[left right])
+        .map { |axle, side| PlanBuilders::P::Corner.new(axle:, side:, configuration: {}) }
+    order =
+      lambda do |**how|
+        PlanBuilders::P::BleedOrder.call(corners, **how).map { |corner| "#{corner.axle} #{corner.side}" }
+      end
     expect(order[order: "furthest"]).to eq(["rear right", "rear left", "front right", "front left"])
     expect(order[order: "furthest", near: "right"]).to eq(["rear left", "rear right", "front left", "front right"])
     expect(order[order: "nearest"]).to eq(order[order: "furthest"].reverse)
@@ -19,13 +26,25 @@ RSpec.describe "What a job takes" do
   end
 
   describe Graver::Core::Planning::FluidPlan do
-    subject(:plan) { described_class.new({ flush_ml: 250, opened_ml: 100, top_up_ml: 250, bottles: [250, 500, 1000], headroom_share: 0.9 }) }
+    subject(:plan) do
+      described_class.new(
+        { flush_ml: 250, opened_ml: 100, top_up_ml: 250, bottles: [250, 500, 1000], headroom_share: 0.9 }
+      )
+    end
 
     it "draws off what does not fit, and says so when it cannot be known" do
-      expect(plan.call(pushed: 68.0, headroom: 45.0, pushes: true, flushed: 0, opened: 0)).to have_attributes(draw_off: 30, needed: 250, bottles: [250])
+      expect(plan.call(pushed: 68.0, headroom: 45.0, pushes: true, flushed: 0, opened: 0)).to have_attributes(
+        draw_off: 30,
+        needed: 250,
+        bottles: [250]
+      )
       expect(plan.call(pushed: 30.0, headroom: 45.0, pushes: true, flushed: 0, opened: 0).draw_off).to eq(0)
       expect(plan.call(pushed: nil, headroom: 45.0, pushes: true, flushed: 0, opened: 0).draw_off).to be_nil
-      expect(plan.call(pushed: nil, headroom: nil, pushes: false, flushed: 4, opened: 2)).to have_attributes(draw_off: 0, needed: 1200, bottles: [1000, 250])
+      expect(plan.call(pushed: nil, headroom: nil, pushes: false, flushed: 4, opened: 2)).to have_attributes(
+        draw_off: 0,
+        needed: 1200,
+        bottles: [1000, 250]
+      )
     end
 
     it "always buys enough, in as few bottles as do" do
@@ -59,51 +78,110 @@ RSpec.describe "What a job takes" do
 
     it "knows that a captive rotor and a motor take longer" do
       plain = hours.usual(lifts(setup("rear", %w[pads rotors_new])))
-      expect(hours.usual(lifts(setup("rear", %w[pads rotors_new], retentions: "captive"))).first).to be > plain.first + 1
-      expect(hours.usual(lifts(setup("rear", %w[pads rotors_new], parking_brakes: "electric"))).last).to be_within(0.01).of(plain.last + 0.25)
+      expect(hours.usual(lifts(setup("rear", %w[pads rotors_new], retentions: "captive"))).first).to be >
+        plain.first + 1
+      expect(hours.usual(lifts(setup("rear", %w[pads rotors_new], parking_brakes: "electric"))).last).to be_within(
+        0.01
+      ).of(plain.last + 0.25)
     end
   end
 
-  # Worked by hand: 40 over 20,000 km is 2 per 1,000 km; 1 of the 2 mm a pair of rotors at 100 has in it is 50, 2.5 per 1,000 km.
+  # Worked by hand: 40 over 20,000 km is 2 per 1,000 km; 1 of the 2 mm a pair of rotors at 100 has in it is 50, 2.5
+  # per 1,000 km.
   it "counts pads over their life, with their share of the rotors" do
     cost = Graver::Core::Planning::PadCost
-    expect(cost.call(price: 40, life_km: 20_000, rotors_price: 100, rotor_wear_mm: 1.0, rotor_spare_mm: 2.0)).to eq([2.0, 2.5])
-    expect(cost.call(price: 40, life_km: 20_000, rotors_price: 100, rotor_wear_mm: 9.0, rotor_spare_mm: 2.0)).to eq([2.0, 5.0])
+    expect(cost.call(price: 40, life_km: 20_000, rotors_price: 100, rotor_wear_mm: 1.0, rotor_spare_mm: 2.0)).to eq(
+      [2.0, 2.5]
+    )
+    expect(cost.call(price: 40, life_km: 20_000, rotors_price: 100, rotor_wear_mm: 9.0, rotor_spare_mm: 2.0)).to eq(
+      [2.0, 5.0]
+    )
     expect(cost.call(price: 40, life_km: 20_000)).to eq([2.0, nil])
     expect { cost.call(price: 40, life_km: 0) }.to raise_error(ArgumentError, /above 0 km, got 0/)
   end
 
   # Worked by hand: (100 x 1.4 + 2 x 90) x 1.2 = 384
   it "adds up a shop's bill" do
-    expect(Graver::Core::Planning::ShopQuote.call(parts: 100, hours: 2, rate: 90, markup_percent: 40, tax_percent: 20)).to be_within(1e-9).of(384)
+    expect(
+      Graver::Core::Planning::ShopQuote.call(parts: 100, hours: 2, rate: 90, markup_percent: 40, tax_percent: 20)
+    ).to be_within(1e-9).of(384)
   end
 
-  # ISO 261 (from memory): M10 has pitches 1.5, 1.25 and 1; M12 1.75, 1.5, 1.25 and 1. Inch wheel studs: common practice, no source.
+  # ISO 261 (from memory): M10 has pitches 1.5, 1.25 and 1; M12 1.75, 1.5, 1.25 and 1. Inch wheel studs: common
+  # practice, no source.
   it "knows which threads there are" do
-    normal = ->(text) { Graver::Core::Planning::Thread.normal(text, YAML.safe_load_file(File.join(Graver::Knowledge::Library::FOLDER, "threads.yml"))) }
-    expect(["M10 x 1.25", "10x1.25x30", "m12×1,5", "M8", "1/2-20"].map(&normal)).to eq(["M10 x 1.25", "M10 x 1.25 x 30", "M12 x 1.5", "M8", "1/2-20"])
+    normal =
+      lambda do |text|
+        Graver::Core::Planning::Thread.normal(
+          text,
+          YAML.safe_load_file(File.join(Graver::Knowledge::Library::FOLDER, "threads.yml"))
+        )
+      end
+    expect(["M10 x 1.25", "10x1.25x30", "m12×1,5", "M8", "1/2-20"].map(&normal)).to eq(
+      ["M10 x 1.25", "M10 x 1.25 x 30", "M12 x 1.5", "M8", "1/2-20"]
+    )
     expect(["M10 x 9", "M13", "M10 x 0.5", "1/2-21", "big", "", "M10 x 1.25; drop"].map(&normal)).to all(be_nil)
   end
 
   it "holds a new part against the old one" do
-    matches = { "thickness_mm" => { "key" => "rotor.new_thickness", "within" => 0.2 }, "diameter_mm" => { "key" => "rotor.diameter", "within" => 1.0 } }
+    matches = {
+      "thickness_mm" => {
+        "key" => "rotor.new_thickness",
+        "within" => 0.2
+      },
+      "diameter_mm" => {
+        "key" => "rotor.diameter",
+        "within" => 1.0
+      }
+    }
     verdicts = ->(details, known) { Graver::Core::Planning::PartMatch.call(matches, details, known).map(&:verdict) }
-    expect(verdicts[{ "thickness_mm" => 25.2, "diameter_mm" => 288 }, { "rotor.new_thickness" => 25.0, "rotor.diameter" => 302 }]).to eq(%w[fits differs])
+    expect(
+      verdicts[
+        { "thickness_mm" => 25.2, "diameter_mm" => 288 },
+        { "rotor.new_thickness" => 25.0, "rotor.diameter" => 302 }
+      ]
+    ).to eq(%w[fits differs])
     expect(verdicts[{ "thickness_mm" => 25 }, { "rotor.diameter" => 302 }]).to eq(%w[unknown unknown])
   end
 
   it "finds a set that has the size, a safe stand-in, or says what is missing" do
     check = Graver::Core::Planning::ToolCheck.new(KNOWLEDGE.tools)
-    drives = { "hex-13" => [["Hex head 13 mm", "Slide pin bolts"]], "hex-18" => [["Hex head 18 mm", "Bracket bolts"]], "key-7" => [["Hex key 7 mm", "Guide bolts"]] }
-    lines = check.call(%w[press wind_back torque_wrench jack], drives, %w[clamp sockets jack hex_bits]).to_h { |line| [line.id, line.status] }
-    expect(lines).to eq("press" => "instead", "wind_back" => "missing", "jack" => "owned", "sockets" => "owned", "hex_bits_odd" => "missing")
-    expect(check.call([], drives, []).find { |line| line.id == "sockets" }.uses).to eq(["Hex head 13 mm for the slide pin bolts", "Hex head 18 mm for the bracket bolts"])
+    drives = {
+      "hex-13" => [["Hex head 13 mm", "Slide pin bolts"]],
+      "hex-18" => [["Hex head 18 mm", "Bracket bolts"]],
+      "key-7" => [["Hex key 7 mm", "Guide bolts"]]
+    }
+    lines =
+      check
+        .call(%w[press wind_back torque_wrench jack], drives, %w[clamp sockets jack hex_bits])
+        .to_h { |line| [line.id, line.status] }
+    expect(lines).to eq(
+      "press" => "instead",
+      "wind_back" => "missing",
+      "jack" => "owned",
+      "sockets" => "owned",
+      "hex_bits_odd" => "missing"
+    )
+    expect(check.call([], drives, []).find { |line| line.id == "sockets" }.uses).to eq(
+      ["Hex head 13 mm for the slide pin bolts", "Hex head 18 mm for the bracket bolts"]
+    )
   end
 
   # What kits lack and what is used once: common practice, no source.
   it "lists what the work needs for both sides, sensors only where fitted" do
-    list = ->(*works, **given) { PlanBuilders::P::PartsList.new.call(KNOWLEDGE.parts, setup("front", works, **given), []).to_h { |line| [line.id, line.count] } }
-    expect(list.call("pads", "clips", "sensors", sensors: ["left"])).to eq("pads" => 1, "clip_kit" => 1, "pin_boots" => 1, "wear_sensor" => 1)
+    list =
+      lambda do |*works, **given|
+        PlanBuilders::P::PartsList
+          .new
+          .call(KNOWLEDGE.parts, setup("front", works, **given), [])
+          .to_h { |line| [line.id, line.count] }
+      end
+    expect(list.call("pads", "clips", "sensors", sensors: ["left"])).to eq(
+      "pads" => 1,
+      "clip_kit" => 1,
+      "pin_boots" => 1,
+      "wear_sensor" => 1
+    )
     expect(list.call("pads", "rotors_new", retentions: "captive")).to include("rotor" => 2, "hub_kit" => 2)
     expect(list.call("pads", calipers: "fixed_opposed")).to eq("pads" => 1, "pad_pins" => 2)
     expect(list.call("hose")).to eq("hose" => 2, "banjo_washers" => 2)
@@ -118,7 +196,9 @@ RSpec.describe "What a job takes" do
     expect(rules.conflicts(%w[rotors_new rotors_turn])).to eq(["rotors are either new or machined"])
     expect(rules.conflicts(%w[inspect pads]).first).to include("done alone")
     expect(rules.companions(%w[rotors_new]).first.first).to eq("pads")
-    expect(rules.impossible(setup("rear", ["pads"], calipers: "fixed_opposed", parking_brakes: "cable").configuration)).to include("carries no cable")
+    expect(
+      rules.impossible(setup("rear", ["pads"], calipers: "fixed_opposed", parking_brakes: "cable").configuration)
+    ).to include("carries no cable")
     expect(rules.decides(%w[rotors_new])).to include("rotor.retention", "caliper.kind")
   end
 end

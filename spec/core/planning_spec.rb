@@ -14,14 +14,24 @@ RSpec.describe "Planning" do
     # common practice, no source: wheel torques are given as ranges; the middle of 125 to 150 is 137.5
     it "keeps a range as a range and aims at its middle" do
       ["125-150", "125 to 150", "125 – 150"].each do |text|
-        expect(torque(text, "N·m")).to have_attributes(entered: 137.5, low: 125.0, high: 150.0, newton_metres: 137.5, said: "125 to 150 N·m")
+        expect(torque(text, "N·m")).to have_attributes(
+          entered: 137.5,
+          low: 125.0,
+          high: 150.0,
+          newton_metres: 137.5,
+          said: "125 to 150 N·m"
+        )
       end
       expect(torque("28", "N·m")).to have_attributes(low: nil, said: "28 N·m")
-      ["150-125", "125-125", "1-2-3", "to"].each { |text| expect { torque(text, "N·m") }.to raise_error(Graver::InvalidEntry), text }
+      %w[150-125 125-125 1-2-3 to].each do |text|
+        expect { torque(text, "N·m") }.to raise_error(Graver::InvalidEntry), text
+      end
     end
 
     it "tells two sources apart beyond a share of the smaller" do
-      expect([torque("105", "N·m"), torque("105.1", "N·m")].map { |other| torque("100", "N·m").differs?(other, 0.05) }).to eq([false, true])
+      expect(
+        [torque("105", "N·m"), torque("105.1", "N·m")].map { |other| torque("100", "N·m").differs?(other, 0.05) }
+      ).to eq([false, true])
       expect(torque("88.5", "lbf·ft").differs?(torque("120", "N·m"), 0.05)).to be(false)
     end
 
@@ -43,14 +53,28 @@ RSpec.describe "Planning" do
       order = Graver::Core::Planning::StarOrder.call(count)
       expect(order.sort).to eq((1..count).to_a)
       pairs = count.even? ? order.each_slice(2) : order.each_cons(2)
-      expect(pairs.map { |one, other| [(one - other).abs, count - (one - other).abs].min }).to all(be >= [count / 2, 2].max)
+      expect(pairs.map { |one, other| [(one - other).abs, count - (one - other).abs].min }).to all(
+        be >= [count / 2, 2].max
+      )
     end
   end
 
   # Geometry: a cylinder of 57 mm bore moving 10 mm displaces pi/4 x 57^2 x 10 = 25.5 ml.
   it "works out the fluid that comes back" do
-    floating = Graver::Core::Planning::DisplacedFluid.call(gains: [[6, 4], [6, 4]], piston_diameter_mm: 57, pistons: 1, opposed: false)
-    fixed = Graver::Core::Planning::DisplacedFluid.call(gains: [[6, 4], [6, 4]], piston_diameter_mm: 40, pistons: 4, opposed: true)
+    floating =
+      Graver::Core::Planning::DisplacedFluid.call(
+        gains: [[6, 4], [6, 4]],
+        piston_diameter_mm: 57,
+        pistons: 1,
+        opposed: false
+      )
+    fixed =
+      Graver::Core::Planning::DisplacedFluid.call(
+        gains: [[6, 4], [6, 4]],
+        piston_diameter_mm: 40,
+        pistons: 4,
+        opposed: true
+      )
     expect(floating).to be_within(0.1).of(2 * 25.52)
     expect(fixed).to be_within(0.1).of(2 * 2 * (Math::PI / 4 * 1.6) * (6 + 4))
   end

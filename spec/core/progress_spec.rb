@@ -33,7 +33,11 @@ RSpec.describe Graver::Core::Planning::Progress do
   it "works one wheel while the other waits, but not the second axle before the first is back on its wheels" do
     left = before("front.right.wheel_off").grep(/settle|compare|cool|level|front\.(park|chock|crack|lift|shake)/)
     expect(waits("front.right.wheel_off", *left).grep(/front\.left/)).to be_empty
-    expect(waits("rear.lift", *before("rear.lift").grep_v(/front\.(star|pump|lower)/))).to include("front.pump", "front.lower", "front.star")
+    expect(waits("rear.lift", *before("rear.lift").grep_v(/front\.(star|pump|lower)/))).to include(
+      "front.pump",
+      "front.lower",
+      "front.star"
+    )
   end
 
   it "counts the open gates of the stages asked for" do
@@ -44,19 +48,35 @@ RSpec.describe Graver::Core::Planning::Progress do
     expect(progress.open_gates([])).to be_empty
   end
 
-  # Whatever was ticked so far: what may be ticked next never breaks the proof, and there is always something to go on with.
+  # Whatever was ticked so far: what may be ticked next never breaks the proof, and there is always something to go on
+  # with.
   it "leads through the whole job by steps that wait for nothing, in any order they allow" do
-    PropCheck.forall(PropCheck::Generators.array(PropCheck::Generators.choose(0..7), min: 20, max: 20)).with_config(n_runs: 2).check do |picks|
-      done = []
-      until done.length == placed.length
-        now = described_class.new(proof(both, placed), placed, done)
-        free = placed.reject { |each| done.include?(each.key) }.select { |each| now.waits_for(each).empty? }
-        raise "nothing to go on with after #{done.last}" if free.empty?
+    PropCheck
+      .forall(PropCheck::Generators.array(PropCheck::Generators.choose(0..7), min: 20, max: 20))
+      .with_config(n_runs: 2)
+      .check do |picks|
+        done = []
+        until done.length == placed.length
+          now = described_class.new(proof(both, placed), placed, done)
+          free = placed.reject { |each| done.include?(each.key) }.select { |each| now.waits_for(each).empty? }
+          raise "nothing to go on with after #{done.last}" if free.empty?
 
-        done << free[picks[done.length % picks.length] % free.length].key
+          done << free[picks[done.length % picks.length] % free.length].key
+        end
+        places =
+          %w[
+            front.chock
+            front.lift
+            front.pump
+            front.lower
+            front.star
+            rear.lift
+            rear.pump
+            rear.lower
+            rear.star
+            first_stops
+          ].map { |key| done.index(key) }
+        expect(places).to eq(places.sort)
       end
-      places = %w[front.chock front.lift front.pump front.lower front.star rear.lift rear.pump rear.lower rear.star first_stops].map { |key| done.index(key) }
-      expect(places).to eq(places.sort)
-    end
   end
 end

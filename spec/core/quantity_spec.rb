@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 RSpec.describe Graver::Core::Quantity do
-  # Factors: NIST Special Publication 811 (2008), appendix B.8, from memory. Digits in brackets there are the uncertainty
+  # Factors: NIST Special Publication 811 (2008), appendix B.8, from memory. Digits in brackets there are the
+  # uncertainty
   # of rounding, so agreement is asked to the seven figures printed.
   it "converts lengths and distances exactly" do
     expect(described_class::LENGTH.to_base(1, "in")).to eq(25.4)
@@ -24,7 +25,13 @@ RSpec.describe Graver::Core::Quantity do
 
   describe Graver::Core::Quantity::EnteredNumber do
     it "reads numbers as people write them, with the step they were written to" do
-      { "8.40" => ["8.4", "1/100"], "8,4" => ["8.4", "1/10"], " 12 " => ["12", "1"], "7/32" => ["7/32", "1/32"], "1 7/32" => ["39/32", "1/32"] }.each do |text, (value, step)|
+      {
+        "8.40" => %w[8.4 1/100],
+        "8,4" => %w[8.4 1/10],
+        " 12 " => %w[12 1],
+        "7/32" => %w[7/32 1/32],
+        "1 7/32" => %w[39/32 1/32]
+      }.each do |text, (value, step)|
         expect(described_class.parse(text)).to have_attributes(value: Rational(value), step: Rational(step))
       end
     end
@@ -42,7 +49,9 @@ RSpec.describe Graver::Core::Quantity do
 
     it "reads one figure, or two as people write a range, and aims at the middle" do
       expect(range("120")).to eq([120, nil, 120])
-      ["125-150", "125 - 150", "125 – 150", "125to150", " 125 to 150 "].each { |text| expect(range(text)).to eq([125, 150, Rational(275, 2)]), text }
+      ["125-150", "125 - 150", "125 – 150", "125to150", " 125 to 150 "].each do |text|
+        expect(range(text)).to eq([125, 150, Rational(275, 2)]), text
+      end
       expect(range("8,5-9.5")).to eq([Rational(17, 2), Rational(19, 2), 9])
       expect(range("1/2-3/4").last).to eq(Rational(5, 8))
       # a figure below zero is a figure, which what it is about refuses
@@ -50,8 +59,17 @@ RSpec.describe Graver::Core::Quantity do
     end
 
     it "refuses what is neither, or runs backwards" do
-      { "150-125" => /smaller figure first/, "125-125" => /smaller figure first/, "125-" => /\AEnter a number/, "1-2-3" => /\AEnter a number/, "to" => /\AEnter a number/, "" => /\AEnter a number/,
-        "a to b" => /\AEnter a number/, "9" * 400 => /\AEnter a number/, "\xff-3" => /\AEnter a number/ }.each do |text, message|
+      {
+        "150-125" => /smaller figure first/,
+        "125-125" => /smaller figure first/,
+        "125-" => /\AEnter a number/,
+        "1-2-3" => /\AEnter a number/,
+        "to" => /\AEnter a number/,
+        "" => /\AEnter a number/,
+        "a to b" => /\AEnter a number/,
+        "9" * 400 => /\AEnter a number/,
+        "\xff-3" => /\AEnter a number/
+      }.each do |text, message|
         expect { described_class.parse(text) }.to raise_error(Graver::InvalidEntry, message), text[0, 20]
       end
     end

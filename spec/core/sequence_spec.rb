@@ -21,21 +21,46 @@ RSpec.describe Graver::Core::Planning::Sequence do
     bike = vehicle == "motorcycle"
     parking = "none" if bike || axle == "front" || (caliper == "fixed_opposed" && %w[cable electric].include?(parking))
     works = works.uniq - (parking == "drum_in_hat" ? [] : ["shoes"])
-    fitted = { vehicles: vehicle, calipers: caliper, parking_brakes: parking, retentions: bike ? "bolts" : retention, springs:, hose_fittings: hose, schools: }
+    fitted = {
+      vehicles: vehicle,
+      calipers: caliper,
+      parking_brakes: parking,
+      retentions: bike ? "bolts" : retention,
+      springs:,
+      hose_fittings: hose,
+      schools:
+    }
     setup(axle, works.empty? ? ["pads"] : works, sensors:, **fitted)
   end
 
-  let(:kinds) { KNOWLEDGE.calipers.flat_map { |caliper| caliper["vehicles"].map { |vehicle| [caliper["id"], vehicle] } } }
+  let(:kinds) do
+    KNOWLEDGE.calipers.flat_map { |caliper| caliper["vehicles"].map { |vehicle| [caliper["id"], vehicle] } }
+  end
   let(:schools) do
-    PropCheck::Generators.tuple(*KNOWLEDGE.schools.fetch("job").map { |kind, school| any(school["options"].keys.map { |id| "#{kind}.#{id}" }) })
+    PropCheck::Generators.tuple(
+      *KNOWLEDGE.schools.fetch("job").map { |kind, school| any(school["options"].keys.map { |id| "#{kind}.#{id}" }) }
+    )
   end
   let(:choices) do
-    PropCheck::Generators.tuple(any(%w[none cable electric drum_in_hat]), any(%w[nothing screws push_off ring bolts captive]), any(%w[none spread outer]), any(%w[banjo screwed]),
-                                any([[], ["left"], %w[left right]]), some(rules.ids), schools)
+    PropCheck::Generators.tuple(
+      any(%w[none cable electric drum_in_hat]),
+      any(%w[nothing screws push_off ring bolts captive]),
+      any(%w[none spread outer]),
+      any(%w[banjo screwed]),
+      any([[], ["left"], %w[left right]]),
+      some(rules.ids),
+      schools
+    )
   end
 
   it "gives every configuration an order in which each step finds what it requires" do
-    PropCheck.forall(any(kinds), choices, choices, any([%w[front], %w[rear], %w[front rear]]), any(%w[furthest nearest diagonal])) do |kind, front, rear, axles, order|
+    PropCheck.forall(
+      any(kinds),
+      choices,
+      choices,
+      any([%w[front], %w[rear], %w[front rear]]),
+      any(%w[furthest nearest diagonal])
+    ) do |kind, front, rear, axles, order|
       setups = axles.map { |axle| random_setup(axle, kind, axle == "front" ? front : rear) }
       lifts = lifts(*setups, order:)
       placed = sequence.call(lifts)
@@ -52,78 +77,185 @@ RSpec.describe Graver::Core::Planning::Sequence do
       pushed = placed.select { |each| %w[piston_home piston_wound pistons_apart].include?(each.step.id) }
       corners = lifts(setup).flat_map(&:corners).length
       expect(pushed.length).to eq(setup.configuration["work"].include?("push") ? corners : 0)
-      expect(placed.flat_map { |each| each.step.fasteners }.uniq - placed.flat_map { |each| each.step.tighten }).to be_empty
+      expect(
+        placed.flat_map { |each| each.step.fasteners }.uniq - placed.flat_map { |each| each.step.tighten }
+      ).to be_empty
     end
   end
 
   it "ends in a hard pedal before the road, on both sides, with a motor on the caliper" do
     found = keys(setup("rear", ["pads"], parking_brakes: "electric"))
-    order = %w[rear.shake rear.service_mode rear.left.hook rear.left.pin_bolts_out rear.left.piston_home rear.left.pin_bolts_in rear.left.level_between rear.right.wheel_off
-               rear.right.corner_check rear.pump rear.motor_closed rear.lower rear.star rear.hold level_after engine_pedal chocks_away first_stops]
+    order = %w[
+      rear.shake
+      rear.service_mode
+      rear.left.hook
+      rear.left.pin_bolts_out
+      rear.left.piston_home
+      rear.left.pin_bolts_in
+      rear.left.level_between
+      rear.right.wheel_off
+      rear.right.corner_check
+      rear.pump
+      rear.motor_closed
+      rear.lower
+      rear.star
+      rear.hold
+      level_after
+      engine_pedal
+      chocks_away
+      first_stops
+    ]
     expect_rising(found, order)
     expect(found.join(" ")).not_to match(/piston_wound|pad_pins_out|bleed|release_brake/)
   end
 
   # The engine started in gear on stands, or nuts cracked before the chocks, kill: common practice, no source.
   it "chocks before anything is cracked, released or lifted, and starts the engine only on its wheels, held" do
-    %w[front rear].product([%w[pads], %w[inspect], %w[pads rotors_turn bleed]]).each do |axle, works|
-      found = keys(setup(axle, works, retentions: "screws", parking_brakes: axle == "rear" ? "cable" : "none"))
-      expect_rising(found, ["#{axle}.park", "#{axle}.chock", *("rear.release_brake" if axle == "rear"), "#{axle}.crack_nuts", "#{axle}.lift"])
-      expect_rising(found, ["#{axle}.pump", "#{axle}.lower", "#{axle}.star", "#{axle}.hold", *("engine_pedal" unless works == ["inspect"]), "chocks_away", "first_stops"])
-    end
+    %w[front rear]
+      .product([%w[pads], %w[inspect], %w[pads rotors_turn bleed]])
+      .each do |axle, works|
+        found = keys(setup(axle, works, retentions: "screws", parking_brakes: axle == "rear" ? "cable" : "none"))
+        expect_rising(
+          found,
+          [
+            "#{axle}.park",
+            "#{axle}.chock",
+            *("rear.release_brake" if axle == "rear"),
+            "#{axle}.crack_nuts",
+            "#{axle}.lift"
+          ]
+        )
+        expect_rising(
+          found,
+          [
+            "#{axle}.pump",
+            "#{axle}.lower",
+            "#{axle}.star",
+            "#{axle}.hold",
+            *("engine_pedal" unless works == ["inspect"]),
+            "chocks_away",
+            "first_stops"
+          ]
+        )
+      end
     both = keys(setup("front", %w[pads bleed]), setup("rear", %w[bleed], parking_brakes: "cable"))
-    expect_rising(both, %w[both.chock_both both.lift_both both.shake both.release_brake_both rear.left.wheel_off both.lower both.hold engine_pedal])
+    expect_rising(
+      both,
+      %w[
+        both.chock_both
+        both.lift_both
+        both.shake
+        both.release_brake_both
+        rear.left.wheel_off
+        both.lower
+        both.hold
+        engine_pedal
+      ]
+    )
     bike = keys(setup("front", %w[pads bleed], sides: ["left"], vehicles: "motorcycle", calipers: "motorcycle_fixed"))
     expect(bike.join(" ")).not_to match(/engine|chock|hold|park/)
   end
 
   # Read off the words of the steps, beside the facts: whatever is fitted and done, common practice, no source.
   it "runs no engine before every wheel is on the ground and held, and lets go of nothing that is not chocked, in any configuration" do
-    PropCheck.forall(any(kinds), choices, choices, any([%w[front], %w[rear], %w[front rear]])).with_config(n_runs: 40).check do |kind, front, rear, axles|
-      placed = sequence.call(lifts(*axles.map { |axle| random_setup(axle, kind, axle == "front" ? front : rear) }))
-      at = ->(pattern) { placed.each_index.select { |index| placed[index].step.text.match?(pattern) } }
-      engine = at[/\bengine on\b|start the engine/i]
-      ground = placed.each_index.select { |index| %w[lower hold bike_down].include?(placed[index].step.id) }
-      expect(engine.min || placed.length).to be > (ground.max || -1)
-      placed.group_by(&:lift).except(nil).each_value do |steps|
-        ids = steps.map { |each| each.step.id }
-        chocked = ids.index("chock") || ids.index("chock_both") or next
-        expect(ids.each_index.select { |index| ids[index].match?(/crack|release_brake|\Alift|service_mode/) }.min || ids.length).to be > chocked
+    PropCheck
+      .forall(any(kinds), choices, choices, any([%w[front], %w[rear], %w[front rear]]))
+      .with_config(n_runs: 40)
+      .check do |kind, front, rear, axles|
+        placed = sequence.call(lifts(*axles.map { |axle| random_setup(axle, kind, axle == "front" ? front : rear) }))
+        at = ->(pattern) { placed.each_index.select { |index| placed[index].step.text.match?(pattern) } }
+        engine = at[/\bengine on\b|start the engine/i]
+        ground = placed.each_index.select { |index| %w[lower hold bike_down].include?(placed[index].step.id) }
+        expect(engine.min || placed.length).to be > (ground.max || -1)
+        placed
+          .group_by(&:lift)
+          .except(nil)
+          .each_value do |steps|
+            ids = steps.map { |each| each.step.id }
+            chocked = ids.index("chock") || ids.index("chock_both") or next
+            expect(
+              ids.each_index.select { |index| ids[index].match?(/crack|release_brake|\Alift|service_mode/) }.min ||
+                ids.length
+            ).to be > chocked
+          end
+        if engine.any?
+          expect(placed.rindex { |each| each.step.id == "chocks_away" } || -1).to be <
+            placed.index { |each| each.step.id == "first_stops" }
+        end
       end
-      expect(placed.rindex { |each| each.step.id == "chocks_away" } || -1).to be < placed.index { |each| each.step.id == "first_stops" } if engine.any?
-    end
   end
 
   it "has both rotors off before either goes to the machine shop, and none on before both are back" do
     found = keys(setup("front", %w[pads rotors_turn], retentions: "screws"))
-    expect_rising(found, %w[front.left.rotor_off front.right.wheel_off front.right.rotor_off front.rotors_away front.turned front.wash_turned front.left.rotor_on
-                            front.left.corner_check front.left.level_between front.right.rotor_on front.right.corner_check])
+    expect_rising(
+      found,
+      %w[
+        front.left.rotor_off
+        front.right.wheel_off
+        front.right.rotor_off
+        front.rotors_away
+        front.turned
+        front.wash_turned
+        front.left.rotor_on
+        front.left.corner_check
+        front.left.level_between
+        front.right.rotor_on
+        front.right.corner_check
+      ]
+    )
     expect(found.grep(/rotors_away|turned/).length).to eq(3)
   end
 
   it "never forces a screw piston or puts a bike onto a jack" do
     cable = keys(setup("rear", ["pads"], parking_brakes: "cable")).join(" ")
-    bike = keys(setup("front", ["pads"], sides: ["left"], vehicles: "motorcycle", calipers: "motorcycle_fixed")).join(" ")
+    bike =
+      keys(setup("front", ["pads"], sides: ["left"], vehicles: "motorcycle", calipers: "motorcycle_fixed")).join(" ")
     expect(cable).to match(/piston_wound.*cable_set/).and(satisfy { |ids| !ids.match?(/piston_home|push_a_little/) })
     expect(bike).to match(/stand_bike.*bike_caliper_off/).and(satisfy { |ids| !ids.match?(/lift|wheel_off|star/) })
   end
 
   it "takes the captive rotor off behind hub nut and hub, and proves the bearing before the bracket is on" do
     found = keys(setup("front", %w[pads rotors_new], vehicles: "off_roader", retentions: "captive")).grep(/left/)
-    order = %w[bracket_off half_shaft_out hub_nut_off hub_off rotor_off degrease hub_on bearing_spins half_shaft_in bracket_on pads_in].map { |id| "front.left.#{id}" }
+    order =
+      %w[
+        bracket_off
+        half_shaft_out
+        hub_nut_off
+        hub_off
+        rotor_off
+        degrease
+        hub_on
+        bearing_spins
+        half_shaft_in
+        bracket_on
+        pads_in
+      ].map { |id| "front.left.#{id}" }
     expect_rising(found, order)
     expect(found.join).not_to match(/hub_face|rotor_on\b/)
   end
 
   it "backs shoes off before the rotor and sets them after the pedal, with screws and push-off holes" do
     found = keys(setup("rear", %w[pads rotors_new shoes], parking_brakes: "drum_in_hat", retentions: "push_off"))
-    order = %w[rear.left.adjuster_back rear.left.rotor_screws_out rear.left.pushed_off rear.left.rotor_off rear.left.shoes_look rear.left.shoes_new rear.left.rotor_on
-               rear.left.rotor_screws_in rear.pump rear.shoes_set]
+    order = %w[
+      rear.left.adjuster_back
+      rear.left.rotor_screws_out
+      rear.left.pushed_off
+      rear.left.rotor_off
+      rear.left.shoes_look
+      rear.left.shoes_new
+      rear.left.rotor_on
+      rear.left.rotor_screws_in
+      rear.pump
+      rear.shoes_set
+    ]
     expect_rising(found, order)
   end
 
   it "works two discs of one wheel as one, the wheel out once" do
-    found = keys(setup("front", %w[pads rotors_new], vehicles: "motorcycle", calipers: "motorcycle_fixed", retentions: "bolts"))
+    found =
+      keys(
+        setup("front", %w[pads rotors_new], vehicles: "motorcycle", calipers: "motorcycle_fixed", retentions: "bolts")
+      )
     expect(found.grep(/bike_wheel_out/)).to eq(["front.both.bike_wheel_out"])
     expect(found.index("front.pump")).to be < found.index("front.bike_axle")
   end
@@ -132,22 +264,35 @@ RSpec.describe Graver::Core::Planning::Sequence do
     apart = lifts(setup("front", ["pads"]), setup("rear", ["pads"], parking_brakes: "cable"))
     expect(apart.map(&:name)).to eq(%w[front rear])
     # the level is looked at before the other axle's pistons go home too
-    expect(sequence.call(apart).map(&:key).grep(/level_between/)).to eq(%w[front.left.level_between front.right.level_between rear.left.level_between])
+    expect(sequence.call(apart).map(&:key).grep(/level_between/)).to eq(
+      %w[front.left.level_between front.right.level_between rear.left.level_between]
+    )
     found = keys(setup("front", %w[pads bleed]), setup("rear", ["bleed"], parking_brakes: "cable"))
     expect(found.grep(/\.bleed\z/)).to eq(%w[rear.right.bleed front.left.bleed rear.left.bleed front.right.bleed])
-    expect(found).to include("both.lift_both").and(satisfy { |all| !all.include?("rear.left.pads_in") && all.grep(/lift\z/).none? })
-    bikes = lifts(setup("front", ["bleed"], vehicles: "motorcycle", calipers: "motorcycle_fixed"), setup("rear", ["bleed"], vehicles: "motorcycle", calipers: "motorcycle_floating"))
+    expect(found).to include("both.lift_both").and(
+      satisfy { |all| !all.include?("rear.left.pads_in") && all.grep(/lift\z/).none? }
+    )
+    bikes =
+      lifts(
+        setup("front", ["bleed"], vehicles: "motorcycle", calipers: "motorcycle_fixed"),
+        setup("rear", ["bleed"], vehicles: "motorcycle", calipers: "motorcycle_floating")
+      )
     expect(bikes.map(&:name)).to eq(%w[front rear])
   end
 
   it "bleeds whatever was opened, and only then pumps" do
     found = keys(setup("front", ["hose"]))
-    expect_rising(found, %w[front.left.hose_off_banjo front.left.hose_on_banjo front.fluid_fresh front.right.bleed front.pump])
+    expect_rising(
+      found,
+      %w[front.left.hose_off_banjo front.left.hose_on_banjo front.fluid_fresh front.right.bleed front.pump]
+    )
     expect(keys(setup("front", ["pads"])).grep(/bleed|fluid_fresh/)).to be_empty
   end
 
   it "pushes no piston on a mere look" do
     found = keys(setup("front", ["inspect"])).join(" ")
-    expect(found).to match(/gauge_pads.*read_rotor.*pump.*star/).and(satisfy { |all| !all.match?(/caliper|pin_bolts|piston|bed_in/) })
+    expect(found).to match(/gauge_pads.*read_rotor.*pump.*star/).and(
+      satisfy { |all| !all.match?(/caliper|pin_bolts|piston|bed_in/) }
+    )
   end
 end

@@ -14,7 +14,9 @@ RSpec.describe "Errors that readings have in common" do
   end
 
   def seen(distance_km, thickness) = WearBuilders::Wear::Observation.new(distance_km:, thickness:, trust: 1.0, ref: nil)
-  def set(new, *observations) = pads.to_h { |pad| [pad, WearBuilders::Wear::Fitting.new(fitted_km: 0.0, new:, observations:)] }
+  def set(new, *observations)
+    pads.to_h { |pad| [pad, WearBuilders::Wear::Fitting.new(fitted_km: 0.0, new:, observations:)] }
+  end
   def answer(set, as_of_km) = WearBuilders::Wear::Forecast.call(history(set, as_of_km:), calm)
 
   # Standard deviation of the mean of all pads now.
@@ -27,14 +29,22 @@ RSpec.describe "Errors that readings have in common" do
   # JCGM 100:2008, F.1.2 (from memory): what is common does not average out.
   it "leaves the mean of four glances as unsure as what they share" do
     new = point(11.0, 0.1, 0.0)
-    alone, shared = [0.0, 0.8].map { |common| mean_sd(set(new, seen(30_000.0, point(6.0, Math.sqrt((0.8**2) - (common**2)), common))), 30_000.0) }
+    alone, shared =
+      [0.0, 0.8].map do |common|
+        mean_sd(set(new, seen(30_000.0, point(6.0, Math.sqrt((0.8**2) - (common**2)), common))), 30_000.0)
+      end
     expect(shared).to be > 1.4 * alone
   end
 
   it "keeps groups of one day apart: a second gauge helps where a second glance of the first does not" do
     new = point(11.0, 0.1, 0.0)
     one_eye = set(new, seen(30_000.0, point(6.0, 0.1, 0.8)))
-    two_gauges = one_eye.merge(one_eye.slice("right_inner", "right_outer").transform_values { |fit| fit.with(observations: [seen(30_000.0, point(6.0, 0.1, 0.8, group: "gauge"))]) })
+    two_gauges =
+      one_eye.merge(
+        one_eye
+          .slice("right_inner", "right_outer")
+          .transform_values { |fit| fit.with(observations: [seen(30_000.0, point(6.0, 0.1, 0.8, group: "gauge"))]) }
+      )
     expect(mean_sd(two_gauges, 30_000.0)).to be < 0.9 * mean_sd(one_eye, 30_000.0)
   end
 
@@ -42,32 +52,61 @@ RSpec.describe "Errors that readings have in common" do
   it "takes one unknown thickness of a new set for one unknown, not four" do
     read = seen(10_000.0, point(9.0, 0.1, 0.0))
     together, apart = [1.2, 0.0].map { |common| set(point(11.0, Math.sqrt((1.2**2) - (common**2)), common)) }
-    widths = [together, apart].map do |fits|
-      one_read = fits.merge("left_inner" => fits["left_inner"].with(observations: [read]))
-      bank = WearBuilders::Wear::AxleFilter.new(history(one_read, as_of_km: 10_000.0), calm).hypotheses
-      at = bank.thickness("right_outer")
-      Math.sqrt((bank.covariance[at, at, true] * bank.weights).sum)
-    end
+    widths =
+      [together, apart].map do |fits|
+        one_read = fits.merge("left_inner" => fits["left_inner"].with(observations: [read]))
+        bank = WearBuilders::Wear::AxleFilter.new(history(one_read, as_of_km: 10_000.0), calm).hypotheses
+        at = bank.thickness("right_outer")
+        Math.sqrt((bank.covariance[at, at, true] * bank.weights).sum)
+      end
     # the one that was read says how thick the unread ones were
     expect(widths.first).to be < 0.7 * widths.last
   end
 
-  # Boole's inequality: the first of four is over as likely as the likeliest of them at least, and no likelier than all together.
+  # Boole's inequality: the first of four is over as likely as the likeliest of them at least, and no likelier than
+  # all together.
   it "has axle and pads agree: their chances are counted over the same futures" do
     figures = PropCheck::Generators.array(PropCheck::Generators.choose(22..60), min: 4, max: 4)
-    PropCheck.forall(figures).with_config(n_runs: 12).check do |tenths|
-      fits = pads.zip(tenths).to_h { |pad, value| [pad, WearBuilders::Wear::Fitting.new(fitted_km: 0.0, new: point(11.0, 0.2, 0.1), observations: [seen(40_000.0, point(value / 10.0, 0.3, 0.5))])] }
-      result = answer(fits, 40_000.0)
-      each = pads.map { |pad| result.chance_below(pad, 3.0) }
-      expect(result.first.chance_now).to be_between(each.max - 1e-9, each.sum + 1e-9)
-    end
+    PropCheck
+      .forall(figures)
+      .with_config(n_runs: 12)
+      .check do |tenths|
+        fits =
+          pads
+            .zip(tenths)
+            .to_h do |pad, value|
+              [
+                pad,
+                WearBuilders::Wear::Fitting.new(
+                  fitted_km: 0.0,
+                  new: point(11.0, 0.2, 0.1),
+                  observations: [seen(40_000.0, point(value / 10.0, 0.3, 0.5))]
+                )
+              ]
+            end
+        result = answer(fits, 40_000.0)
+        each = pads.map { |pad| result.chance_below(pad, 3.0) }
+        expect(result.first.chance_now).to be_between(each.max - 1e-9, each.sum + 1e-9)
+      end
   end
 
   # Four glances "about half" of pads nobody knows anything of: common practice, no source, that this is no alarm.
   it "does not take four vague glances at half-worn pads for a pad at its limit" do
-    glance = Graver::Core::Measurement::Reading.new(part: "pad", method: "percent", unit: "percent", value: Graver::Core::Quantity::EnteredNumber.parse("50"), upper: nil, overall: false)
+    glance =
+      Graver::Core::Measurement::Reading.new(
+        part: "pad",
+        method: "percent",
+        unit: "percent",
+        value: Graver::Core::Quantity::EnteredNumber.parse("50"),
+        upper: nil,
+        overall: false
+      )
     half = KNOWLEDGE.normalise.call(glance, Graver::Core::Measurement::Normalise::Part.unknown)
-    result = WearBuilders::Wear::Forecast.call(history(set(point(11.0, 0.2, 1.2), seen(30_000.0, half)), as_of_km: 30_000.0), KNOWLEDGE.prior("pad"))
+    result =
+      WearBuilders::Wear::Forecast.call(
+        history(set(point(11.0, 0.2, 1.2), seen(30_000.0, half)), as_of_km: 30_000.0),
+        KNOWLEDGE.prior("pad")
+      )
     expect(result.first.chance_now).to be < 0.2
     expect(result.first.quantile(0.1)).to be > 3000
   end

@@ -11,7 +11,9 @@ RSpec.describe Graver::Core::Wear::StraightLine do
 
   it "meets the certified values of Norris" do
     expect(described_class.fit(norris)).to have_attributes(
-      intercept: be_within(1e-9).of(-0.262323073774029), slope: be_within(1e-12).of(1.00211681802045), residual_sd: be_within(1e-10).of(0.884796396144373)
+      intercept: be_within(1e-9).of(-0.262323073774029),
+      slope: be_within(1e-12).of(1.00211681802045),
+      residual_sd: be_within(1e-10).of(0.884796396144373)
     )
   end
 

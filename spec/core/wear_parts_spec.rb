@@ -11,7 +11,13 @@ RSpec.describe "The parts of the forecast" do
   describe Graver::Core::Wear::Hypotheses do
     # One supposition: base rate 0.15 mm per 1,000 km with the given spread, thickness 11 mm with 0.15.
     def single(log_sd: 0.0)
-      described_class.new(["a"], [Math.log(0.15e-3), 0.0, 0.0, 0.0, 11.0].zip, [log_sd**2, 0.0, 0.0, 0.0, 0.15**2].zip, [0.0], [[1e-6, 20_000.0]])
+      described_class.new(
+        ["a"],
+        [Math.log(0.15e-3), 0.0, 0.0, 0.0, 11.0].zip,
+        [log_sd**2, 0.0, 0.0, 0.0, 0.15**2].zip,
+        [0.0],
+        [[1e-6, 20_000.0]]
+      )
     end
 
     def thickness(bank) = [bank.mean[4, 0], bank.covariance[4, 4, 0]]
@@ -24,8 +30,12 @@ RSpec.describe "The parts of the forecast" do
       expect(thickness(bank)).to match([be_within(1e-9).of(9.5), be_within(1e-9).of(variance)])
       bank.observe("a", WearBuilders::Thickness.point(9.2, 0.2), { share: 0.0, sd_mm: 1.0 })
       gain = variance / (variance + 0.04)
-      expect(thickness(bank)).to match([be_within(1e-6).of(9.5 + (gain * -0.3)), be_within(1e-6).of(variance * (1 - gain))])
-      expect(bank.log_weight[0]).to be_within(1e-6).of(Math.log(Graver::Core::Wear::Normal.density(9.2, 9.5, Math.sqrt(variance + 0.04))))
+      expect(thickness(bank)).to match(
+        [be_within(1e-6).of(9.5 + (gain * -0.3)), be_within(1e-6).of(variance * (1 - gain))]
+      )
+      expect(bank.log_weight[0]).to be_within(1e-6).of(
+        Math.log(Graver::Core::Wear::Normal.density(9.2, 9.5, Math.sqrt(variance + 0.04)))
+      )
     end
 
     # Mean and variance of a lognormal variable (closed form): exp(m + v/2), (exp(v) - 1) exp(2m + v).
@@ -33,7 +43,9 @@ RSpec.describe "The parts of the forecast" do
       bank = single(log_sd: 0.3)
       bank.wear("a", 10_000.0, 0.0)
       mean = 1.5 * Math.exp(0.045)
-      expect(thickness(bank)).to match([be_within(1e-9).of(11 - mean), be_within(1e-9).of((0.15**2) + ((Math.exp(0.09) - 1) * (mean**2)))])
+      expect(thickness(bank)).to match(
+        [be_within(1e-9).of(11 - mean), be_within(1e-9).of((0.15**2) + ((Math.exp(0.09) - 1) * (mean**2)))]
+      )
       expect(bank.covariance[0, 4, 0]).to be_within(1e-9).of(-0.09 * mean)
     end
 
@@ -42,13 +54,16 @@ RSpec.describe "The parts of the forecast" do
       bank = single
       bank.observe("a", WearBuilders::Thickness.interval(10.0, 11.0), { share: 0.0, sd_mm: 1.0 })
       mass, mean, variance = Graver::Core::Wear::Normal.truncated(11.0, 0.15, 10.0, 11.0)
-      expect([Math.exp(bank.log_weight[0]), *thickness(bank)]).to match([be_within(1e-6).of(mass), be_within(1e-6).of(mean), be_within(1e-6).of(variance)])
+      expect([Math.exp(bank.log_weight[0]), *thickness(bank)]).to match(
+        [be_within(1e-6).of(mass), be_within(1e-6).of(mean), be_within(1e-6).of(variance)]
+      )
       far = single
       far.observe("a", WearBuilders::Thickness.interval(0.0, 1.0), { share: 0.0, sd_mm: 1.0 })
       expect([*thickness(far), far.log_weight[0]]).to all(be_finite)
     end
 
-    # JCGM 100:2008, F.1.2 (from memory): the variance of a mean of n readings with a common error is u_common^2 + u_own^2 / n. With
+    # JCGM 100:2008, F.1.2 (from memory): the variance of a mean of n readings with a common error is u_common^2 +
+    # u_own^2 / n. With
     # next to nothing known before, that is what is left of the mean of four pads after four glances.
     it "does not average away what four readings have in common" do
       pads = %w[a b c d]
@@ -56,14 +71,21 @@ RSpec.describe "The parts of the forecast" do
       bank.disturb(described_class::BIAS, 0.9**2)
       pads.each { |pad| bank.observe(pad, WearBuilders::Thickness.point(5.5, 0.4), { share: 0.0, sd_mm: 1.0 }) }
       at = pads.map { |pad| bank.thickness(pad) }
-      expect(at.product(at).sum { |one, other| bank.covariance[one, other, 0] } / 16).to be_within(0.01).of((0.9**2) + ((0.4**2) / 4))
+      expect(at.product(at).sum { |one, other| bank.covariance[one, other, 0] } / 16).to be_within(0.01).of(
+        (0.9**2) + ((0.4**2) / 4)
+      )
       expect(at.map { |one| bank.covariance[one, one, 0] }).to all(be_within(0.01).of((0.9**2) + (0.4**2)))
       bank.join(at, 4.0)
-      expect(bank.covariance[at[0], at[1], 0] + bank.covariance[at[0], at[0], 0]).to be_within(0.02).of(8.0 + (2 * (0.9**2)) + (0.4**2))
+      expect(bank.covariance[at[0], at[1], 0] + bank.covariance[at[0], at[0], 0]).to be_within(0.02).of(
+        8.0 + (2 * (0.9**2)) + (0.4**2)
+      )
     end
 
     it "doubts a reading the more, the further off it is, and branches without losing weight" do
-      chances = [10.8, 13.0].map { |mm| single.observe("a", WearBuilders::Thickness.point(mm, 0.2), { share: 0.02, sd_mm: 1.5 })[0] }
+      chances =
+        [10.8, 13.0].map do |mm|
+          single.observe("a", WearBuilders::Thickness.point(mm, 0.2), { share: 0.02, sd_mm: 1.5 })[0]
+        end
       expect(chances).to match([be < 0.05, be > 0.9])
       bank = single
       expect(bank.branch([Math.log(0.7), Math.log(0.3)], 10).to_a).to eq([0, 1])
@@ -86,7 +108,8 @@ RSpec.describe "The parts of the forecast" do
 
     it "shares strength: four pads say more of a rate than one, and an unread pad learns from the others" do
       four = %w[left_inner left_outer right_inner right_outer].to_h { |pad| [pad, fitted(read(20_000, 7.0))] }
-      one, all = [four.slice("left_inner"), four].map { |set| rate(follow(set, as_of_km: 20_000, with: calm), "left_inner") }
+      one, all =
+        [four.slice("left_inner"), four].map { |set| rate(follow(set, as_of_km: 20_000, with: calm), "left_inner") }
       expect(all.last).to be < one.last
       # 4 mm in 20,000 km is 0.2 mm in 1,000 km
       expect(all.first).to be_within(0.015).of(0.2)
@@ -97,7 +120,12 @@ RSpec.describe "The parts of the forecast" do
     # fact of the trade: a seized pin wears one pad at about twice the pace; common practice, no source
     it "follows one pad that has sped up without dragging the others along" do
       even = ->(*mm) { fitted(*mm.each_with_index.map { |value, at| read((at + 1) * 8000.0, value) }) }
-      set = { "left_inner" => even.call(9.9, 8.8, 6.3), "left_outer" => even.call(10.0, 9.0, 8.0), "right_inner" => even.call(9.9, 8.8, 7.7), "right_outer" => even.call(10.0, 9.0, 8.1) }
+      set = {
+        "left_inner" => even.call(9.9, 8.8, 6.3),
+        "left_outer" => even.call(10.0, 9.0, 8.0),
+        "right_inner" => even.call(9.9, 8.8, 7.7),
+        "right_outer" => even.call(10.0, 9.0, 8.1)
+      }
       filter = follow(set, as_of_km: 24_000)
       expect(rate(filter, "left_inner").first).to be_between(0.22, 0.35)
       expect(rate(filter, "right_inner").first).to be_between(0.115, 0.16)
@@ -105,30 +133,49 @@ RSpec.describe "The parts of the forecast" do
 
     # fact of the trade: a caliper zeroed wrong is off on every pad that day; common practice, no source
     it "takes a whole service that is off for a wrong instrument, not for wear, and names its readings" do
-      set = %w[left_inner left_outer right_inner right_outer].to_h { |pad| [pad, fitted(read(10_000, 9.6, ref: 1), read(20_000, 7.0, ref: 2), read(30_000, 6.8, ref: 3))] }
+      set =
+        %w[left_inner left_outer right_inner right_outer].to_h do |pad|
+          [pad, fitted(read(10_000, 9.6, ref: 1), read(20_000, 7.0, ref: 2), read(30_000, 6.8, ref: 3))]
+        end
       filter = follow(set, as_of_km: 30_000)
-      chances = filter.doubts.group_by { |(_, seen), _| seen.ref }.transform_values { |list| list.sum(&:last) / list.length }
+      chances =
+        filter.doubts.group_by { |(_, seen), _| seen.ref }.transform_values { |list| list.sum(&:last) / list.length }
       expect(chances[2]).to be > 0.6
       expect(chances.values_at(1, 3)).to all(be < 0.4)
       expect(rate(filter, "left_inner").first).to be_within(0.03).of(0.14)
     end
 
     it "lets a corner that was freed wear otherwise from there on" do
-      late = { "left_inner" => fitted(read(10_000, 8.0), read(20_000, 5.0)), "left_outer" => fitted(read(10_000, 9.8), read(20_000, 8.6)) }
-      before, after = [[], [[20_000.0, %w[left_inner left_outer]]]].map { |freed| rate(follow(late, as_of_km: 20_000, freed:), "left_inner") }
+      late = {
+        "left_inner" => fitted(read(10_000, 8.0), read(20_000, 5.0)),
+        "left_outer" => fitted(read(10_000, 9.8), read(20_000, 8.6))
+      }
+      before, after =
+        [[], [[20_000.0, %w[left_inner left_outer]]]].map do |freed|
+          rate(follow(late, as_of_km: 20_000, freed:), "left_inner")
+        end
       expect(after.first).to be < before.first
       expect(after.last).to be > before.last
     end
 
     it "starts an unknown fitting at its first reading" do
-      unknown = Graver::Core::Wear::Fitting.new(fitted_km: nil, new: WearBuilders::Thickness.point(11.0, 1.2), observations: [read(10_000, 6.0, 0.1)])
-      now = Graver::Core::Wear::Forecast.call(history({ "left_inner" => unknown }, as_of_km: 10_000), calm).now["left_inner"]
+      unknown =
+        Graver::Core::Wear::Fitting.new(
+          fitted_km: nil,
+          new: WearBuilders::Thickness.point(11.0, 1.2),
+          observations: [read(10_000, 6.0, 0.1)]
+        )
+      now =
+        Graver::Core::Wear::Forecast.call(history({ "left_inner" => unknown }, as_of_km: 10_000), calm).now[
+          "left_inner"
+        ]
       expect(now.values).to match([be_within(0.02).of(6.0), be_within(0.02).of(0.1)])
     end
 
     it "believes in steady wear where readings lie on a line, and in change where they bend" do
       bent = fitted(read(10_000, 10.3, 0.05), read(20_000, 9.6, 0.05), read(30_000, 7.0, 0.05), read(40_000, 4.3, 0.05))
-      # after the bend the pad wears 2.7 mm in 10,000 km, not the 1.7 of its whole life: 1.3 mm are 4,900 km away, not 7,800
+      # after the bend the pad wears 2.7 mm in 10,000 km, not the 1.7 of its whole life: 1.3 mm are 4,900 km away, not
+      # 7,800
       expect(forecast({ "left_inner" => bent }, as_of_km: 40_000).first.quantile(0.5)).to be_between(4200, 6350)
     end
   end
@@ -145,7 +192,12 @@ RSpec.describe "The parts of the forecast" do
   end
 
   describe Graver::Core::Wear::LifeSimulation do
-    let(:result) { forecast({ "left_inner" => fitted(read(20_000, 7.0)), "left_outer" => fitted(read(20_000, 7.2)) }, as_of_km: 20_000) }
+    let(:result) do
+      forecast(
+        { "left_inner" => fitted(read(20_000, 7.0)), "left_outer" => fitted(read(20_000, 7.2)) },
+        as_of_km: 20_000
+      )
+    end
 
     it "is first when the earliest is, and later with a lower limit or a slower rate" do
       futures = result.futures
@@ -158,19 +210,25 @@ RSpec.describe "The parts of the forecast" do
 
     it "says since when a limit is passed: what is missing at the pace it wears" do
       # 11 to 2 mm in 40,000 km: 1 mm under the limit, at 0.225 mm in 1,000 km, is some 4,400 km
-      expect(forecast({ "left_inner" => fitted(read(40_000, 2.0)) }, as_of_km: 40_000).futures.passed_since_km).to be_within(600).of(4400)
+      expect(
+        forecast({ "left_inner" => fitted(read(40_000, 2.0)) }, as_of_km: 40_000).futures.passed_since_km
+      ).to be_within(600).of(4400)
       expect(result.futures.passed_since_km).to be_nil
     end
 
     it "falls from now on and reaches nearly zero where the curve ends, whatever was read" do
-      pairs = PropCheck::Generators.tuple(PropCheck::Generators.choose(500..15_000), PropCheck::Generators.choose(20..110))
-      PropCheck.forall(PropCheck::Generators.array(pairs, min: 1, max: 4)).with_config(n_runs: 30).check do |steps|
-        at = 0.0
-        readings = steps.map { |distance, tenths| read(at += distance, tenths / 10.0) }
-        life = forecast({ "left_inner" => fitted(*readings) }, as_of_km: at).first
-        expect(life.passed).to eq(life.passed.sort)
-        expect(life.passed.last).to eq(1.0)
-      end
+      pairs =
+        PropCheck::Generators.tuple(PropCheck::Generators.choose(500..15_000), PropCheck::Generators.choose(20..110))
+      PropCheck
+        .forall(PropCheck::Generators.array(pairs, min: 1, max: 4))
+        .with_config(n_runs: 30)
+        .check do |steps|
+          at = 0.0
+          readings = steps.map { |distance, tenths| read(at += distance, tenths / 10.0) }
+          life = forecast({ "left_inner" => fitted(*readings) }, as_of_km: at).first
+          expect(life.passed).to eq(life.passed.sort)
+          expect(life.passed.last).to eq(1.0)
+        end
     end
   end
 end

@@ -14,12 +14,17 @@ RSpec.describe "Simulated devices" do
   end
 
   describe Graver::Devices::Simulated::Gauge do
-    let(:world) { Graver::Devices::Simulated::World.new(seed: 5, written: { "Finch" => { "front" => { "left_inner" => 8.4 } } }) }
-    let(:gauge) { described_class.new(id: "g", label: "Gauge", method: "caliper", step_mm: 0.01, noise_mm: 0.03, seed: 5, world:) }
+    let(:world) do
+      Graver::Devices::Simulated::World.new(seed: 5, written: { "Finch" => { "front" => { "left_inner" => 8.4 } } })
+    end
+    let(:gauge) do
+      described_class.new(id: "g", label: "Gauge", method: "caliper", step_mm: 0.01, noise_mm: 0.03, seed: 5, world:)
+    end
 
     def readings(count) = Array.new(count) { gauge.read("length").value.to_f }
 
-    # Facts of sampling: the mean of 400 lies within four standard errors, their standard deviation within a tenth or so.
+    # Facts of sampling: the mean of 400 lies within four standard errors, their standard deviation within a tenth or
+    # so.
     it "shows what it touches, with its noise, a wrong zero and drift" do
       gauge.touch(vehicle: "Finch", axle: "front", part: "pad", side: "left", pad: "inner")
       shown = readings(400)
@@ -29,34 +34,60 @@ RSpec.describe "Simulated devices" do
       expect(sd).to be_within(0.004).of(0.03)
       gauge.change("noise" => 0, "zero" => -1.5)
       expect(readings(2)).to eq([6.9, 6.9])
-      drifting = described_class.new(id: "d", label: "Drifting", method: "caliper", step_mm: 0.01, noise_mm: 0.0, seed: 5, world:)
+      drifting =
+        described_class.new(
+          id: "d",
+          label: "Drifting",
+          method: "caliper",
+          step_mm: 0.01,
+          noise_mm: 0.0,
+          seed: 5,
+          world:
+        )
       drifting.change("drift" => 0.1)
       expect(Array.new(3) { drifting.read("length").value }).to eq(%w[0.00 0.10 0.20])
     end
 
     it "is the same for the same seed, drops its line when told, and refuses wild knobs without turning any" do
-      twin = described_class.new(id: "g", label: "Gauge", method: "caliper", step_mm: 0.01, noise_mm: 0.03, seed: 5, world:)
+      twin =
+        described_class.new(id: "g", label: "Gauge", method: "caliper", step_mm: 0.01, noise_mm: 0.03, seed: 5, world:)
       expect(readings(5)).to eq(Array.new(5) { twin.read("length").value.to_f })
       gauge.change("drops" => 100)
       expect { gauge.read("length") }.to raise_error(Graver::DeviceFailed, /dropped its line/)
       expect(gauge).not_to be_connected
-      expect { gauge.change("noise" => 0.5, "zero" => 99, "drift" => "much") }.to raise_error(Graver::InvalidEntry) { |e| expect(e.faults.map(&:field)).to eq(%w[settings.zero settings.drift]) }
+      expect { gauge.change("noise" => 0.5, "zero" => 99, "drift" => "much") }.to raise_error(
+        Graver::InvalidEntry
+      ) { |e| expect(e.faults.map(&:field)).to eq(%w[settings.zero settings.drift]) }
       expect(gauge.settings.find { |knob| knob.id == "noise" }.value).to eq(0.03)
     end
   end
 
   it "reads the odometer and the level, in eighths" do
-    reader = Graver::Devices::Shelf.simulated(written: { "Finch" => { "odometer_km" => 101_250.7, "fluid_level" => 0.5 } }).find("diagnostic")
+    reader =
+      Graver::Devices::Shelf.simulated(
+        written: {
+          "Finch" => {
+            "odometer_km" => 101_250.7,
+            "fluid_level" => 0.5
+          }
+        }
+      ).find("diagnostic")
     reader.touch(vehicle: "Finch")
     reader.change("level_noise" => 0)
-    expect([reader.read("odometer"), reader.read("fluid_level")].map { |sample| [sample.value, sample.unit, sample.simulated] }).to eq([["101250", "km", true], ["4/8", "fraction", true]])
+    expect(
+      [reader.read("odometer"), reader.read("fluid_level")].map do |sample|
+        [sample.value, sample.unit, sample.simulated]
+      end
+    ).to eq([["101250", "km", true], ["4/8", "fraction", true]])
   end
 
   it "live in a world of their own, the same for the same seed, within what parts can be" do
     world, twin = Array.new(2) { Graver::Devices::Simulated::World.new(seed: 3) }
     places = %w[left right].product(%w[inner outer])
     read = places.map { |side, pad| world.length_mm("Any", "front", "pad", side, pad) }
-    expect(read).to eq(places.map { |side, pad| twin.length_mm("Any", "front", "pad", side, pad) }).and(all(be_between(1, 13)))
+    expect(read).to eq(places.map { |side, pad| twin.length_mm("Any", "front", "pad", side, pad) }).and(
+      all(be_between(1, 13))
+    )
     expect(world.length_mm("Any", "front", "rotor", "left", nil)).to be_between(16, 28)
     expect(world.odometer_km("Any")).not_to eq(world.odometer_km("Other"))
   end

@@ -15,17 +15,25 @@ RSpec.describe Graver::Knowledge::BrakeDataCatalogue do
   end
 
   it "takes every length and torque on its bounds and refuses it just outside" do
-    catalogue.fields.select { |field| %w[length torque volume angle].include?(field["quantity"]) }.each do |field|
-      unit = catalogue.units(field).first
-      inside = [field["least"], field["most"]].map { |value| refused(field["key"], value.to_s, unit) }
-      outside = [(field["least"] - 0.001).round(4), (field["most"] + 0.001).round(4)].map { |value| refused(field["key"], value.to_s, unit) }
-      expect(inside + outside).to eq([nil, nil, %w[value out_of_range], %w[value out_of_range]]), field["key"]
-    end
+    catalogue
+      .fields
+      .select { |field| %w[length torque volume angle].include?(field["quantity"]) }
+      .each do |field|
+        unit = catalogue.units(field).first
+        inside = [field["least"], field["most"]].map { |value| refused(field["key"], value.to_s, unit) }
+        outside =
+          [(field["least"] - 0.001).round(4), (field["most"] + 0.001).round(4)].map do |value|
+            refused(field["key"], value.to_s, unit)
+          end
+        expect(inside + outside).to eq([nil, nil, %w[value out_of_range], %w[value out_of_range]]), field["key"]
+      end
   end
 
   it "converts on the way in" do
     # NIST SP 811 B.8 (from memory): exact inch; 1 lbf·ft = 1.355 818 N·m
-    expect(catalogue.check("rotor.discard_thickness", "0.173", "in", "cast", "motorcycle")).to be_within(1e-9).of(4.3942)
+    expect(catalogue.check("rotor.discard_thickness", "0.173", "in", "cast", "motorcycle")).to be_within(1e-9).of(
+      4.3942
+    )
     expect(catalogue.check("slide_pin_bolt.torque", "20", "lbf·ft", "manual", "car")).to be_within(1e-4).of(27.1164)
     expect(catalogue.check("wheel_nut.count", "5", nil, "measured", "car")).to eq(5)
   end
@@ -39,28 +47,63 @@ RSpec.describe Graver::Knowledge::BrakeDataCatalogue do
   end
 
   it "asks for what there is on an axle and for nothing else" do
-    keys = ->(kind, axle, caliper) { catalogue.applying(vehicle_kind: kind, axle:, caliper:, retention: "screws").map { |field| field["key"] } }
-    expect(keys.call("car", "front", "floating_slide_pins")).to include("slide_pin_bolt.torque", "wheel_nut.torque").and(satisfy { |all| !all.include?("parking_brake.kind") })
-    expect(keys.call("car", "rear", nil)).to include("parking_brake.kind").and(satisfy { |all| all.grep(/slide_pin|guide_bolt|pad_pin/).empty? })
-    expect(keys.call("motorcycle", "rear", "motorcycle_fixed")).to include("pad_pin.torque").and(satisfy { |all| all.grep(/wheel_nut|wear_sensor|parking/).empty? })
+    keys =
+      lambda do |kind, axle, caliper|
+        catalogue.applying(vehicle_kind: kind, axle:, caliper:, retention: "screws").map { |field| field["key"] }
+      end
+    expect(keys.call("car", "front", "floating_slide_pins")).to include(
+      "slide_pin_bolt.torque",
+      "wheel_nut.torque"
+    ).and(satisfy { |all| !all.include?("parking_brake.kind") })
+    expect(keys.call("car", "rear", nil)).to include("parking_brake.kind").and(
+      satisfy { |all| all.grep(/slide_pin|guide_bolt|pad_pin/).empty? }
+    )
+    expect(keys.call("motorcycle", "rear", "motorcycle_fixed")).to include("pad_pin.torque").and(
+      satisfy { |all| all.grep(/wheel_nut|wear_sensor|parking/).empty? }
+    )
   end
 
   it "asks a torque and a drive for every fastener any job of a caliper tightens" do
-    KNOWLEDGE.calipers.product(%w[screws captive ring bolts]).each do |caliper, retention|
-      vehicle = caliper["vehicles"].first
-      next if vehicle == "motorcycle" && retention != "bolts"
+    KNOWLEDGE
+      .calipers
+      .product(%w[screws captive ring bolts])
+      .each do |caliper, retention|
+        vehicle = caliper["vehicles"].first
+        next if vehicle == "motorcycle" && retention != "bolts"
 
-      setup = setup("front", %w[pads rotors_new hose], vehicles: vehicle, calipers: caliper["id"], retentions: retention)
-      tightened = Graver::Core::Planning::Sequence.new(KNOWLEDGE.procedure).call(lifts(setup)).flat_map { |placed| placed.step.tighten }.uniq
-      keys = catalogue.applying(vehicle_kind: vehicle, axle: "front", caliper: caliper["id"], retention:, hose_fitting: "banjo").map { |field| field["key"] }
-      expect(keys).to include(*tightened.flat_map { |id| ["#{id}.torque", "#{id}.drive"] }), "#{caliper["id"]} #{retention}"
-    end
+        setup =
+          setup("front", %w[pads rotors_new hose], vehicles: vehicle, calipers: caliper["id"], retentions: retention)
+        tightened =
+          Graver::Core::Planning::Sequence
+            .new(KNOWLEDGE.procedure)
+            .call(lifts(setup))
+            .flat_map { |placed| placed.step.tighten }
+            .uniq
+        keys =
+          catalogue
+            .applying(vehicle_kind: vehicle, axle: "front", caliper: caliper["id"], retention:, hose_fitting: "banjo")
+            .map { |field| field["key"] }
+        expect(keys).to include(*tightened.flat_map { |id| ["#{id}.torque", "#{id}.drive"] }),
+        "#{caliper["id"]} #{retention}"
+      end
   end
 
-  # Values met in the trade (common practice, no source): none may be questioned; the same figures in another unit must be.
+  # Values met in the trade (common practice, no source): none may be questioned; the same figures in another unit
+  # must be.
   it "questions unit mix-ups and not the values people really use" do
-    met = { "slide_pin_bolt" => [[27, "N·m"], [28, "N·m"], [30, "N·m"], [35, "N·m"], [20, "lbf·ft"], [37, "lbf·ft"]],
-            "wheel_nut" => [[100, "N·m"], [120, "N·m"], [140, "N·m"], [75, "lbf·ft"], [80, "lbf·ft"], [94, "lbf·ft"], [95, "lbf·ft"], [120, "lbf·ft"]] }
+    met = {
+      "slide_pin_bolt" => [[27, "N·m"], [28, "N·m"], [30, "N·m"], [35, "N·m"], [20, "lbf·ft"], [37, "lbf·ft"]],
+      "wheel_nut" => [
+        [100, "N·m"],
+        [120, "N·m"],
+        [140, "N·m"],
+        [75, "lbf·ft"],
+        [80, "lbf·ft"],
+        [94, "lbf·ft"],
+        [95, "lbf·ft"],
+        [120, "lbf·ft"]
+      ]
+    }
     met.each do |id, values|
       range = KNOWLEDGE.fastener(id)["plausible_newton_metres"]
       doubts = values.map { |value, unit| Graver::Core::Planning::Torque.parse(value.to_s, unit).doubt(*range) }

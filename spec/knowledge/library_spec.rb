@@ -17,22 +17,41 @@ RSpec.describe Graver::Knowledge::Library do
   end
 
   it "names the file when it is broken, and every dangling name" do
-    { ["cautions.yml", "severity: danger", "severity: terrible"] => /cautions\.yml.*terrible|cautions\.yml.*not one of/m,
+    {
+      ["cautions.yml", "severity: danger", "severity: terrible"] =>
+        /cautions\.yml.*terrible|cautions\.yml.*not one of/m,
       ["limits.yml", "    source: uk-inspection-manual\n", ""] => /limits\.yml.*source/m,
       ["limits.yml", "source: uk-inspection-manual", "source: hearsay"] => /limits\.yml: source “hearsay”/,
       ["tools.yml", "label: Trolley jack", "label: [Trolley jack"] => /tools\.yml:\d+: /,
       ["steps/ready.yml", "tools: [syringe]", "tools: [wand]"] => /level_before names tools wand/,
-      ["steps/ready.yml", "requires: [settled, compared]", "needs: [pump]"] => %r{steps/ready\.yml:\d+: step cool needs pump, which is in a later stage},
-      ["steps/ready.yml", "  text: Clear the open", "  needs: [cool]\n  text: Clear the open"] => %r{steps/ready\.yml:4: step settle: steps wait for each other: settle, compare},
-      ["steps/safe.yml", "requires: [cool]", "requires: [cold]"] => %r{steps/safe\.yml:2: step park names requires cold},
-      ["steps/finish.yml", "gives: [held]", "gives: [lowered]"] => /step engine_pedal requires held, which no step gives/,
-      ["steps/finish.yml", "The engine stays off.", "Then engine on."] => /step pump runs the engine and does not say so/,
-      ["steps/finish.yml", "  needs: [level_between]\n  requires: [side_done, bled", "  does: [runs_engine]\n  requires: [side_done, bled"] => /steps wait for each other: .*pump/,
-      ["steps/safe.yml", "  does: [lets_go]\n  requires: [parked]\n  gives: [nuts", "  requires: [parked]\n  gives: [nuts"] => /step crack_nuts lets go of what holds the vehicle/,
-      ["procedures/facts.yml", "on its stand\" }", "on its stand\", optional: true }"] => /hazards.yml requires chocked, which is optional/,
+      ["steps/ready.yml", "requires: [settled, compared]", "needs: [pump]"] =>
+        %r{steps/ready\.yml:\d+: step cool needs pump, which is in a later stage},
+      ["steps/ready.yml", "  text: Clear the open", "  needs: [cool]\n  text: Clear the open"] =>
+        %r{steps/ready\.yml:4: step settle: steps wait for each other: settle, compare},
+      ["steps/safe.yml", "requires: [cool]", "requires: [cold]"] =>
+        %r{steps/safe\.yml:2: step park names requires cold},
+      ["steps/finish.yml", "gives: [held]", "gives: [lowered]"] =>
+        /step engine_pedal requires held, which no step gives/,
+      ["steps/finish.yml", "The engine stays off.", "Then engine on."] =>
+        /step pump runs the engine and does not say so/,
+      [
+        "steps/finish.yml",
+        "  needs: [level_between]\n  requires: [side_done, bled",
+        "  does: [runs_engine]\n  requires: [side_done, bled"
+      ] =>
+        /steps wait for each other: .*pump/,
+      [
+        "steps/safe.yml",
+        "  does: [lets_go]\n  requires: [parked]\n  gives: [nuts",
+        "  requires: [parked]\n  gives: [nuts"
+      ] =>
+        /step crack_nuts lets go of what holds the vehicle/,
+      ["procedures/facts.yml", "on its stand\" }", "on its stand\", optional: true }"] =>
+        /hazards.yml requires chocked, which is optional/,
       ["rules/scope.yml", "with: [pads]", "with: [prayer]"] => /work prayer is not there/,
       ["tools.yml", "instead: [clamp]", "instead: [stone]"] => /press names stone/,
-      ["brake_data.yml", "choices: drives, waits", "choices: wishes, waits"] => /choices wishes/ }.each do |change, message|
+      ["brake_data.yml", "choices: drives, waits", "choices: wishes, waits"] => /choices wishes/
+    }.each do |change, message|
       with_change(*change) { |load| expect(&load).to raise_error(Graver::KnowledgeError, message) }
     end
   end

@@ -2,27 +2,66 @@
 
 require_relative "../support/api_helper"
 
-# How grave each thing is that can be seen or found: common practice, no source. What stops a vehicle is written out here a
+# How grave each thing is that can be seen or found: common practice, no source. What stops a vehicle is written out
+# here a
 # second time, so that a slip in the files is noticed.
 RSpec.describe "Severities" do
   include ApiHelper
 
   let(:items) { KNOWLEDGE.conditions.values_at("wheel", "vehicle").flatten }
-  let(:marks) { items.flat_map { |item| item.fetch("marks", []).map { |mark| ["#{item["id"]}.#{mark["id"]}", mark] } }.to_h }
+  let(:marks) do
+    items.flat_map { |item| item.fetch("marks", []).map { |mark| ["#{item["id"]}.#{mark["id"]}", mark] } }.to_h
+  end
   let(:rules) { KNOWLEDGE.finding_engine.rules }
 
   def of(severity) = marks.select { |_, mark| mark["severity"] == severity }.keys
 
   it "stops for leaks, for pads that come apart or are oily, for what is cracked, and for a pedal that is not hard" do
-    expect(of("stop")).to contain_exactly("piston.wet", "piston.cracked", "pad.crumbling", "pad.contaminated", "rotor_face.cracked", "hose.bulged", "hose.wet", "symptom.grinding",
-                                          "symptom.sinking_pedal", "symptom.soft_pedal", "symptom.fluid_loss")
-    expect(of("stop").map { |id| marks[id]["caution"] }).to all(match(/do not drive|cannot be trusted|replace|licensed|scrap|renew/i))
+    expect(of("stop")).to contain_exactly(
+      "piston.wet",
+      "piston.cracked",
+      "pad.crumbling",
+      "pad.contaminated",
+      "rotor_face.cracked",
+      "hose.bulged",
+      "hose.wet",
+      "symptom.grinding",
+      "symptom.sinking_pedal",
+      "symptom.soft_pedal",
+      "symptom.fluid_loss"
+    )
+    expect(of("stop").map { |id| marks[id]["caution"] }).to all(
+      match(/do not drive|cannot be trusted|replace|licensed|scrap|renew/i)
+    )
   end
 
   it "plans for what is stuck, torn, missing or too worn, and only watches what wears on slowly" do
-    expect(of("plan")).to include("slide_pins.seized", "slide_pins.boot_torn", "piston.stuck", "pad.cracked", "rotor_face.heat_spotted", "rotor_face.grooved_deep", "rotor_face.pitted",
-                                  "clips.missing", "hose.cracked", "hose.twisted", "shoes.oily", "symptom.squeal_rolling", "symptom.warning_light", "symptom.hot_wheel", "symptom.pulls")
-    expect(of("watch")).to include("slide_pins.stiff", "pad.glazed", "rotor_face.blued", "rotor_face.lipped", "rotor_face.grooved", "hub.rusty", "symptom.pulsation")
+    expect(of("plan")).to include(
+      "slide_pins.seized",
+      "slide_pins.boot_torn",
+      "piston.stuck",
+      "pad.cracked",
+      "rotor_face.heat_spotted",
+      "rotor_face.grooved_deep",
+      "rotor_face.pitted",
+      "clips.missing",
+      "hose.cracked",
+      "hose.twisted",
+      "shoes.oily",
+      "symptom.squeal_rolling",
+      "symptom.warning_light",
+      "symptom.hot_wheel",
+      "symptom.pulls"
+    )
+    expect(of("watch")).to include(
+      "slide_pins.stiff",
+      "pad.glazed",
+      "rotor_face.blued",
+      "rotor_face.lipped",
+      "rotor_face.grooved",
+      "hub.rusty",
+      "symptom.pulsation"
+    )
     expect(%w[rotor_face.grooved_light rotor_face.lip_low].map { |id| marks[id]["severity"] }).to all(be_nil)
   end
 
@@ -35,17 +74,40 @@ RSpec.describe "Severities" do
   it "has findings stop where the law's thickness is passed, steel runs on steel, or fluid goes where nobody can say" do
     words = rules.group_by(&:severity).transform_values { |list| list.map(&:id) }
     expect(words["stop"]).to contain_exactly("pad-metal", "pad-below-law", "fluid-below-min", "fluid-unexplained")
-    expect(words["plan"]).to include("pads-due", "pads-due-soon", "pad-below-maker", "pad-below-limit", "inner-thin", "outer-thin", "one-face", "rotor-metal", "rotor-variation",
-                                     "rotor-runout", "piston-beyond", "fluid-wet", "fluid-old")
+    expect(words["plan"]).to include(
+      "pads-due",
+      "pads-due-soon",
+      "pad-below-maker",
+      "pad-below-limit",
+      "inner-thin",
+      "outer-thin",
+      "one-face",
+      "rotor-metal",
+      "rotor-variation",
+      "rotor-runout",
+      "piston-beyond",
+      "fluid-wet",
+      "fluid-old"
+    )
     expect(words["watch"]).to include("pad-maybe-below", "taper", "stood-long", "stood-weeks", "odometer-silent")
-    states = KNOWLEDGE.state["rules"].group_by { |rule| rule["severity"] }.transform_values { |list| list.map { |rule| rule["id"] } }
+    states =
+      KNOWLEDGE.state["rules"]
+        .group_by { |rule| rule["severity"] }
+        .transform_values { |list| list.map { |rule| rule["id"] } }
     expect(states["stop"]).to eq(%w[seen-stop pad-below-floor rotor-below-discard])
     expect(states["plan"]).to eq(%w[seen-plan pad-at-limit pad-due-soon rotor-near-discard])
   end
 
   it "tries the graver before the milder wherever only the first of a group counts" do
     rank = %w[stop plan watch good]
-    rules.select(&:group).group_by(&:group).each_value { |group| expect(group.map { |rule| rank.index(rule.severity) }).to eq(group.map { |rule| rank.index(rule.severity) }.sort) }
+    rules
+      .select(&:group)
+      .group_by(&:group)
+      .each_value do |group|
+        expect(group.map { |rule| rank.index(rule.severity) }).to eq(
+          group.map { |rule| rank.index(rule.severity) }.sort
+        )
+      end
     ranks = KNOWLEDGE.state["rules"].map { |rule| rank.index(rule["severity"]) }
     expect(ranks).to eq(ranks.sort)
   end
@@ -55,20 +117,37 @@ RSpec.describe "Severities" do
     answers = KNOWLEDGE.scope["works"].flat_map { |work| work.fetch("answers", []) }
     grave = marks.select { |_, mark| mark["severity"] }.keys
     open = grave.reject { |id| answers.include?(id) || answers.include?(id.split(".").first) }
-    expect(open).to contain_exactly("symptom.sinking_pedal", "symptom.fluid_loss", "symptom.warning_light", "symptom.vibration")
+    expect(open).to contain_exactly(
+      "symptom.sinking_pedal",
+      "symptom.fluid_loss",
+      "symptom.warning_light",
+      "symptom.vibration"
+    )
     expect(answers - items.map { |item| item["id"] } - marks.keys).to be_empty
   end
 
   it "carries each stopping mark from the wheel to the garage, whatever else is well" do
-    ask(:post, look_overs, look_over("2026-05-10", "60000", *%w[left right].product(%w[inner outer]).map { |side, position| pad("9", side:, pad: position) }))
+    ask(
+      :post,
+      look_overs,
+      look_over(
+        "2026-05-10",
+        "60000",
+        *%w[left right].product(%w[inner outer]).map { |side, position| pad("9", side:, pad: position) }
+      )
+    )
     expect(ask(:get, "/garage")["vehicles"].first["state"]["severity"]).not_to eq("stop")
     of("stop").each_with_index do |id, at|
       item, mark = id.split(".")
       entry = KNOWLEDGE.conditions["wheel"].find { |each| each["id"] == item }
       place = entry ? { axle: front, side: "left", face: ("inner" if entry["place"] == "faces") }.compact : {}
-      seen = ask(:post, look_overs, look_over("2026-05-11", (60_010 + at).to_s, conditions: [{ item:, mark:, **place }]))
+      seen =
+        ask(:post, look_overs, look_over("2026-05-11", (60_010 + at).to_s, conditions: [{ item:, mark:, **place }]))
       vehicle = ask(:get, "/garage")["vehicles"].first
-      expect([vehicle["state"]["severity"], vehicle["why"]]).to match(["stop", /#{Regexp.escape(marks[id]["label"])}/i]), id
+      expect([vehicle["state"]["severity"], vehicle["why"]]).to match(
+        ["stop", /#{Regexp.escape(marks[id]["label"])}/i]
+      ),
+      id
       ask(:post, "/look-overs/#{seen["id"]}/corrections", { void: true, reason: "another vehicle" })
     end
     expect(ask(:get, "/garage")["vehicles"].first["state"]["severity"]).not_to eq("stop")

@@ -10,10 +10,13 @@ RSpec.describe "The steps of a job" do
 
   def step(id) = KNOWLEDGE.procedure.step(id)
   def giving(fact) = steps.select { |each| each.gives.include?(fact) }
-  def expect_caution(found, caution) = expect(found.reject { |each| each.cautions.include?(caution) }.map(&:id)).to be_empty
+  def expect_caution(found, caution)
+    expect(found.reject { |each| each.cautions.include?(caution) }.map(&:id)).to be_empty
+  end
 
   it "put the caution where it hurts" do
-    off = steps.select { |each| each.gives.include?("caliper_open") && each.fasteners.any? && !each.id.include?("loose") }
+    off =
+      steps.select { |each| each.gives.include?("caliper_open") && each.fasteners.any? && !each.id.include?("loose") }
     expect_caution(off, "hose")
     expect_caution(off, "piston-out")
     expect_caution(giving("piston_home"), "overflow")
@@ -29,29 +32,107 @@ RSpec.describe "The steps of a job" do
   end
 
   it "make gates of what kills when it is forgotten" do
-    gates = %w[settle cool stand_bike chock chock_both lift lift_both shake service_mode pin_bolts_in guide_bolts_in pad_pins_in bike_caliper_on bike_pin_in lower hold
-               engine_pedal piston_home piston_wound pistons_apart clean_gloves bracket_on fixed_caliper_on hub_on bearing_spins rotor_bolts_in hose_on_banjo hose_on_screwed
-               corner_check fluid_fresh bleed pump bike_axle motor_closed cable_set shoes_set star level_after first_stops]
+    gates = %w[
+      settle
+      cool
+      stand_bike
+      chock
+      chock_both
+      lift
+      lift_both
+      shake
+      service_mode
+      pin_bolts_in
+      guide_bolts_in
+      pad_pins_in
+      bike_caliper_on
+      bike_pin_in
+      lower
+      hold
+      engine_pedal
+      piston_home
+      piston_wound
+      pistons_apart
+      clean_gloves
+      bracket_on
+      fixed_caliper_on
+      hub_on
+      bearing_spins
+      rotor_bolts_in
+      hose_on_banjo
+      hose_on_screwed
+      corner_check
+      fluid_fresh
+      bleed
+      pump
+      bike_axle
+      motor_closed
+      cable_set
+      shoes_set
+      star
+      level_after
+      first_stops
+    ]
     expect(gates.reject { |id| step(id).gate }).to be_empty
-    kill = %w[chock chock_both stand_bike lift lift_both shake bracket_on pin_bolts_in guide_bolts_in pad_pins_in bike_caliper_on hose_on_banjo corner_check bleed pump star level_after
-              first_stops]
+    kill = %w[
+      chock
+      chock_both
+      stand_bike
+      lift
+      lift_both
+      shake
+      bracket_on
+      pin_bolts_in
+      guide_bolts_in
+      pad_pins_in
+      bike_caliper_on
+      hose_on_banjo
+      corner_check
+      bleed
+      pump
+      star
+      level_after
+      first_stops
+    ]
     expect(kill.reject { |id| step(id).kills && step(id).gate }).to be_empty
     expect(steps.select(&:kills).reject(&:gate)).to be_empty
   end
 
   it "undo and tighten with the same works" do
-    pairs = { "bracket_off" => "bracket_on", "fixed_caliper_off" => "fixed_caliper_on", "rotor_screws_out" => "rotor_screws_in", "rotor_bolts_out" => "rotor_bolts_in",
-              "hub_nut_off" => "hub_on",
-              "hose_off_banjo" => "hose_on_banjo", "pin_bolts_out" => "pin_bolts_in", "guide_bolts_out" => "guide_bolts_in",
-              "bike_caliper_off" => "bike_caliper_on", "bike_wheel_out" => "bike_axle" }
+    pairs = {
+      "bracket_off" => "bracket_on",
+      "fixed_caliper_off" => "fixed_caliper_on",
+      "rotor_screws_out" => "rotor_screws_in",
+      "rotor_bolts_out" => "rotor_bolts_in",
+      "hub_nut_off" => "hub_on",
+      "hose_off_banjo" => "hose_on_banjo",
+      "pin_bolts_out" => "pin_bolts_in",
+      "guide_bolts_out" => "guide_bolts_in",
+      "bike_caliper_off" => "bike_caliper_on",
+      "bike_wheel_out" => "bike_axle"
+    }
     pairs.each do |undone, done|
       expect(step(undone).fasteners).to eq(step(done).tighten), undone
-      expect(step(undone).conditions.slice("retentions", "hose_fittings")).to eq(step(done).conditions.slice("retentions", "hose_fittings")), undone
+      expect(step(undone).conditions.slice("retentions", "hose_fittings")).to eq(
+        step(done).conditions.slice("retentions", "hose_fittings")
+      ),
+      undone
     end
   end
 
   it "leave no fact open at the end that must not be" do
-    lasting = %w[wheel_off caliper_open caliper_away pads_out hose_open bracket_off rotor_off motor_open spring_free sensor_free]
+    lasting = %w[
+      wheel_off
+      caliper_open
+      caliper_away
+      pads_out
+      hose_open
+      bracket_off
+      rotor_off
+      motor_open
+      spring_free
+      sensor_free
+    ]
     expect(lasting.reject { |fact| steps.any? { |each| each.takes.include?(fact) } }).to be_empty
     expect(step("corner_check").forbids).to include("caliper_open", "hose_open", "rotor_off", "bracket_off")
     expect(step("first_stops").forbids).to include("motor_open", "caliper_open", "hose_open", "wheel_off")
@@ -62,13 +143,16 @@ RSpec.describe "The steps of a job" do
     expect(KNOWLEDGE.cautions.keys - steps.flat_map(&:cautions)).to eq(["no-value"])
     expect(KNOWLEDGE.consumables.map { |each| each["id"] } - steps.flat_map(&:consumables)).to be_empty
     stand_ins = KNOWLEDGE.tools.flat_map { |tool| tool.fetch("instead", []) }
-    used = steps.flat_map(&:tools) + stand_ins + KNOWLEDGE.tools.select { |tool| tool.key?("covers") }.map { |tool| tool["id"] }
+    used =
+      steps.flat_map(&:tools) + stand_ins +
+        KNOWLEDGE.tools.select { |tool| tool.key?("covers") }.map { |tool| tool["id"] }
     expect(KNOWLEDGE.tools.map { |tool| tool["id"] } - used).to be_empty
     named = steps.flat_map { |each| each.requires + each.forbids }
     expect(KNOWLEDGE.procedure.facts.keys - named - ["lowered"]).to be_empty
   end
 
-  # 49 CFR 571.116 and the grades that mix are in knowledge/rules/findings.yml; here only that every drive is covered by a set.
+  # 49 CFR 571.116 and the grades that mix are in knowledge/rules/findings.yml; here only that every drive is covered
+  # by a set.
   it "know a tool for every drive, and a torque range that is a range for every fastener" do
     drives = KNOWLEDGE.brake_data.choices(KNOWLEDGE.brake_data.field("wheel_nut.drive"), nil).keys
     expect(drives - KNOWLEDGE.tools.flat_map { |tool| tool.fetch("covers", []) }).to be_empty
@@ -80,7 +164,12 @@ RSpec.describe "The steps of a job" do
 
   # The values met in the trade (common practice, no source) are inside the ranges that question an entry.
   it "question no torque that people really use" do
-    met = { "slide_pin_bolt" => [27, 28, 30, 35], "bracket_bolt" => [82, 90, 100, 110, 137], "wheel_nut" => [100, 120, 140], "rotor_screw" => [4, 8, 16] }
+    met = {
+      "slide_pin_bolt" => [27, 28, 30, 35],
+      "bracket_bolt" => [82, 90, 100, 110, 137],
+      "wheel_nut" => [100, 120, 140],
+      "rotor_screw" => [4, 8, 16]
+    }
     met.each do |id, values|
       range = Range.new(*KNOWLEDGE.fastener(id)["plausible_newton_metres"])
       expect(values).to all(satisfy { |value| range.cover?(value) }), id

@@ -4,51 +4,100 @@ RSpec.describe "A person's own table" do
   table = Graver::LogFormat::Table
 
   it "is read with any of the usual separators, encodings, line ends and quotes" do
-    expect(table.read("\uFEFFa;b\r\n1;2\r\n\r\n3;4\r\n")).to have_attributes(header: %w[a b], rows: [[2, %w[1 2]], [4, %w[3 4]]], separator: ";")
+    expect(table.read("\uFEFFa;b\r\n1;2\r\n\r\n3;4\r\n")).to have_attributes(
+      header: %w[a b],
+      rows: [[2, %w[1 2]], [4, %w[3 4]]],
+      separator: ";"
+    )
     expect(table.read("a\tb\n1\t2").rows).to eq([[2, %w[1 2]]])
     expect(table.read("Tag,Bel\xE4ge\n1,2\n".b).header).to eq(%w[Tag Beläge])
     # RFC 4180: a quoted field may hold separators, line ends and doubled quotes
-    expect(table.read("a,b\n\"1,5\",\"say \"\"no\"\"\nand go\"\n2,x\n").rows).to eq([[2, ["1,5", "say \"no\"\nand go"]], [4, %w[2 x]]])
+    expect(table.read("a,b\n\"1,5\",\"say \"\"no\"\"\nand go\"\n2,x\n").rows).to eq(
+      [[2, ["1,5", "say \"no\"\nand go"]], [4, %w[2 x]]]
+    )
     broken = table.read("a,b\n\"1,2\n3,4\n")
     expect([broken.rows, broken.broken.map(&:first)]).to eq([[[3, %w[3 4]]], [2]])
   end
 
   describe Graver::LogFormat::ColumnMapping do
     def mapped(cells, date: "iso", odometer: {})
-      reading = { "column" => 2, "axle" => { "is" => "front" }, "side" => { "column" => 3 }, "part" => { "is" => "pad" } }
-      described_class.new({ "date" => { "column" => 0, "format" => date }, "odometer" => { "column" => 1, **odometer }, "readings" => [reading] }, 4).call(cells).first
+      reading = {
+        "column" => 2,
+        "axle" => {
+          "is" => "front"
+        },
+        "side" => {
+          "column" => 3
+        },
+        "part" => {
+          "is" => "pad"
+        }
+      }
+      described_class
+        .new(
+          {
+            "date" => {
+              "column" => 0,
+              "format" => date
+            },
+            "odometer" => {
+              "column" => 1,
+              **odometer
+            },
+            "readings" => [reading]
+          },
+          4
+        )
+        .call(cells)
+        .first
     end
 
     it "takes days as they are written, and leaves what is none to be named" do
       { "iso" => "2025-4-12", "dmy" => "12.04.2025", "mdy" => "04/12/2025", "ymd" => "20250412" }.each do |format, text|
         expect(mapped([text, "1", "8", "L"], date: format)["date"]).to eq("2025-04-12"), format
       end
-      expect(mapped(["12/4/98", "1", "8", "L"], date: "dmy")["date"]).to eq("1998-04-12")
-      expect(mapped(["31.02.2025", "1", "8", "L"], date: "dmy")["date"]).to eq("31.02.2025")
-      expect(mapped(["2025-04-12T08:15:00", "1", "8", "L"])["date"]).to eq("2025-04-12")
+      expect(mapped(%w[12/4/98 1 8 L], date: "dmy")["date"]).to eq("1998-04-12")
+      expect(mapped(%w[31.02.2025 1 8 L], date: "dmy")["date"]).to eq("31.02.2025")
+      expect(mapped(%w[2025-04-12T08:15:00 1 8 L])["date"]).to eq("2025-04-12")
     end
 
     it "takes thousands in odometers for what they are, but not in Graver's own log" do
       written = ["61.200", "61,200 km", "61 200", "1.061.200", "61200", "61.5"]
-      expect(written.map { |text| mapped(["2025-04-12", text, "8", "L"])["odometer"] }).to eq(%w[61200 61200 61200 1061200 61200 61.5])
-      expect(mapped(["2025-04-12", "61.200", "8", "L"], odometer: { "plain" => true })["odometer"]).to eq("61.200")
+      expect(written.map { |text| mapped(["2025-04-12", text, "8", "L"])["odometer"] }).to eq(
+        %w[61200 61200 61200 1061200 61200 61.5]
+      )
+      expect(mapped(%w[2025-04-12 61.200 8 L], odometer: { "plain" => true })["odometer"]).to eq("61.200")
     end
 
     it "takes people's words, and leaves a row without a reading out" do
-      expect(%w[L lh LEFT r Rh].map { |word| mapped(["2025-04-12", "1", "8", word])["side"] }).to eq(%w[left left left right right])
+      expect(%w[L lh LEFT r Rh].map { |word| mapped(["2025-04-12", "1", "8", word])["side"] }).to eq(
+        %w[left left left right right]
+      )
       expect(mapped(["2025-04-12", "1", " ", "L"])).to be_nil
     end
   end
 
   it "is guessed by its names, a day first where both would do" do
-    guess = ->(header, *rows) { Graver::LogFormat::MappingGuess.new(header, rows.each_with_index.map { |cells, at| [at + 2, cells] }).call }
+    guess =
+      lambda do |header, *rows|
+        Graver::LogFormat::MappingGuess.new(header, rows.each_with_index.map { |cells, at| [at + 2, cells] }).call
+      end
     expect(guess[%w[Datum Mileage], %w[04/05/2025 1]]["date"]["format"]).to eq("dmy")
     expect(guess[%w[When Odo], %w[04/13/2025 1]]["date"]["format"]).to eq("mdy")
     found = guess[["Date", "miles", "Rear left outer 32nds", "RR disc", "weather"]]
     expect(found["odometer"]).to eq("column" => 1, "unit" => "mi")
     expect(found["readings"].map { |reading| reading.except("column").transform_values { |where| where["is"] } }).to eq(
-      [{ "axle" => "rear", "side" => "left", "part" => "pad", "pad" => "outer", "method" => "caliper", "unit" => "32nd" },
-       { "axle" => "rear", "side" => "right", "part" => "rotor", "method" => "micrometer", "unit" => "mm" }]
+      [
+        {
+          "axle" => "rear",
+          "side" => "left",
+          "part" => "pad",
+          "pad" => "outer",
+          "method" => "caliper",
+          "unit" => "32nd"
+        },
+        { "axle" => "rear", "side" => "right", "part" => "rotor", "method" => "micrometer", "unit" => "mm" }
+      ]
     )
   end
 end

@@ -5,7 +5,9 @@ require_relative "../support/demo_file"
 RSpec.describe "The household's services" do
   let(:folder) { Dir.mktmpdir.tap { |folder| FileUtils.cp(DemoFile.path, File.join(folder, "house.sqlite3")) } }
   let(:context) { DemoFile.context(File.join(folder, "house.sqlite3")) }
-  let(:overviews) { Graver::Service::Overview::VehicleOverviews.new(context).all.to_h { |overview| [overview.vehicle.name, overview] } }
+  let(:overviews) do
+    Graver::Service::Overview::VehicleOverviews.new(context).all.to_h { |overview| [overview.vehicle.name, overview] }
+  end
 
   after do
     context.store.close
@@ -26,7 +28,10 @@ RSpec.describe "The household's services" do
 
   it "has a job planned for the coming Saturday and one half done" do
     jobs = overviews.values.flat_map { |overview| overview.jobs.values.flatten }
-    expect(jobs.map { |job| [job.state, job.planned_for.to_s] }).to contain_exactly(["draft", "2026-05-23"], ["started", "2026-05-16"])
+    expect(jobs.map { |job| [job.state, job.planned_for.to_s] }).to contain_exactly(
+      %w[draft 2026-05-23],
+      %w[started 2026-05-16]
+    )
   end
 
   it "carries the odometer on to today and never below the last reading" do
@@ -45,43 +50,90 @@ RSpec.describe "The household's services" do
   it "plans below no maker's figure" do
     file = axle("Juniper", "front").file
     expect(file.limit_mm).to eq(3.0)
-    context.store.transaction { context.store.brake_data.add(file.axle.id, [{ key: "pad.discard_thickness", value: "4", unit: "mm", source: "manual" }], at: "now") }
+    context.store.transaction do
+      context.store.brake_data.add(
+        file.axle.id,
+        [{ key: "pad.discard_thickness", value: "4", unit: "mm", source: "manual" }],
+        at: "now"
+      )
+    end
     expect(Graver::Service::Axles::AxleRecords.new(context).find(file.axle.id).limit_mm).to eq(4.0)
   end
 
   it "takes no household that an owner could not have entered" do
     ahead = { "days_ago" => -3, "odometer" => "x", "fit" => ["pad"] }
-    household = { "vehicles" => [{ "name" => "Odd", "kind" => "car", "distance_unit" => "km", "axles" => { "front" => { "look_overs" => [ahead] } } }] }
-    expect { Graver::Service::Tables::LoadHousehold.new(context).call(household) }.to raise_error(Graver::InvalidEntry, /today or an earlier day/)
+    household = {
+      "vehicles" => [
+        {
+          "name" => "Odd",
+          "kind" => "car",
+          "distance_unit" => "km",
+          "axles" => {
+            "front" => {
+              "look_overs" => [ahead]
+            }
+          }
+        }
+      ]
+    }
+    expect { Graver::Service::Tables::LoadHousehold.new(context).call(household) }.to raise_error(
+      Graver::InvalidEntry,
+      /today or an earlier day/
+    )
   end
 
   describe Graver::Service::Base::Wording do
     it "says figures as people do, in the owner's unit" do
-      tokens = { "careful_km" => 15_234.0, "chance" => 0.004, "limit_mm" => 3.0, "discard_mm" => 22.0, "side" => "Left", "unread_pads" => 2 }
-      expect(described_class.new("km").fill("{side}: {careful_km}, {chance}, {limit_mm}, {discard_mm}, {unread_pads}, {nothing}",
-                                            tokens)).to eq("Left: 15,000 km, under 1 %, 3.0, 22.00, 2, ?")
+      tokens = {
+        "careful_km" => 15_234.0,
+        "chance" => 0.004,
+        "limit_mm" => 3.0,
+        "discard_mm" => 22.0,
+        "side" => "Left",
+        "unread_pads" => 2
+      }
+      expect(
+        described_class.new("km").fill(
+          "{side}: {careful_km}, {chance}, {limit_mm}, {discard_mm}, {unread_pads}, {nothing}",
+          tokens
+        )
+      ).to eq("Left: 15,000 km, under 1 %, 3.0, 22.00, 2, ?")
       expect(Graver::Formats.distance(1_609_344, "mi")).to eq("1,000,000 mi")
       expect(Graver::Formats.distance(142, "km")).to eq("100 km")
     end
 
     it "is never as sure as 0 or 100 %, and keeps what is written in capitals" do
-      said = [0.0, 0.009, 0.01, 0.5, 0.99, 0.996, 1.0].map { |chance| described_class.new("km").fill("{chance}", "chance" => chance) }
+      said =
+        [0.0, 0.009, 0.01, 0.5, 0.99, 0.996, 1.0].map do |chance|
+          described_class.new("km").fill("{chance}", "chance" => chance)
+        end
       expect(said).to eq(["under 1 %", "under 1 %", "1 %", "50 %", "99 %", "over 99 %", "over 99 %"])
-      expect(["New pads", "JIS cross-head 3", "DOT 4", "Ölfilter", "a"].map { |label| Graver::Formats.inside(label) }).to eq(["new pads", "JIS cross-head 3", "DOT 4", "ölfilter", "a"])
+      expect(
+        ["New pads", "JIS cross-head 3", "DOT 4", "Ölfilter", "a"].map { |label| Graver::Formats.inside(label) }
+      ).to eq(["new pads", "JIS cross-head 3", "DOT 4", "ölfilter", "a"])
     end
 
-    # common practice, no source: nuts again after 80 to 160 km, which is 50 to 100 miles; bed in from 50 km/h, some 30 mph
+    # common practice, no source: nuts again after 80 to 160 km, which is 50 to 100 miles; bed in from 50 km/h, some
+    # 30 mph
     it "puts the trade's own distances and speeds into the owner's unit" do
       sentence = "again after {distance:80-160}, from {speed:50}"
-      expect(%w[km mi].map { |unit| described_class.new(unit).trade(sentence) }).to eq(["again after 80 to 160 km, from 50 km/h", "again after 50 to 100 mi, from 30 mph"])
+      expect(%w[km mi].map { |unit| described_class.new(unit).trade(sentence) }).to eq(
+        ["again after 80 to 160 km, from 50 km/h", "again after 50 to 100 mi, from 30 mph"]
+      )
     end
   end
 
   describe Graver::Storage::Jobs do
     it "reads a job back from what happened to it" do
       job = context.store.jobs.add(axle_id: 1, procedure: "pads", planned_for: Date.new(2026, 6, 6), at: "1")
-      [["ticked", "settle"], ["ticked", "cool"], ["unticked", "settle"], ["planned", "2026-06-13"]].each { |kind, value| context.store.jobs.record_event(job.id, kind, value, at: "2") }
-      expect(context.store.jobs.find(job.id)).to have_attributes(state: "draft", ticked: ["cool"], planned_for: Date.new(2026, 6, 13))
+      [%w[ticked settle], %w[ticked cool], %w[unticked settle], %w[planned 2026-06-13]].each do |kind, value|
+        context.store.jobs.record_event(job.id, kind, value, at: "2")
+      end
+      expect(context.store.jobs.find(job.id)).to have_attributes(
+        state: "draft",
+        ticked: ["cool"],
+        planned_for: Date.new(2026, 6, 13)
+      )
       context.store.jobs.record_event(job.id, "dropped", at: "3")
       expect(context.store.jobs.of([1]).last).to have_attributes(id: job.id, state: "dropped", works: { 1 => ["pads"] })
     end

@@ -18,7 +18,12 @@ RSpec.describe Graver::Service::Planning::JobPlan do
   # Every gap filled, until none is left: filling one may show the next.
   def fill(axle_id)
     6.times do
-      gaps = missing(axle_id) + plan(axle_id).torque.reject { |set| set.line.torque }.map { |set| KNOWLEDGE.brake_data.field("#{set.line.fastener}.torque") }
+      gaps =
+        missing(axle_id) +
+          plan(axle_id)
+            .torque
+            .reject { |set| set.line.torque }
+            .map { |set| KNOWLEDGE.brake_data.field("#{set.line.fastener}.torque") }
       return if gaps.empty?
 
       know(axle_id, *gaps.uniq.map { |field| [field["key"], value(field), KNOWLEDGE.brake_data.units(field).first] })
@@ -35,7 +40,15 @@ RSpec.describe Graver::Service::Planning::JobPlan do
         whole = plan(axle["id"])
         expect(whole.gaps.select(&:blocks)).to be_empty
         expect(whole.torque.map { |set| set.line.torque }).to all(be_a(Graver::Core::Planning::Torque))
-        expect(ids(whole)).to include("judge", "read_rotor", "clean_gloves", "pads_in", "corner_check", "pump", "first_stops")
+        expect(ids(whole)).to include(
+          "judge",
+          "read_rotor",
+          "clean_gloves",
+          "pads_in",
+          "corner_check",
+          "pump",
+          "first_stops"
+        )
         expect(whole.parts.map { |part| part.line.id }).to include("pads")
       end
     end
@@ -50,31 +63,65 @@ RSpec.describe Graver::Service::Planning::JobPlan do
     expect(ids(plan(rear))).to include("service_mode", "motor_closed")
     expect(plan(rear).tools.map { |tool| tool.line.id }).to include("scan_tool")
     know(rear, ["caliper.kind", "fixed_opposed", nil])
-    expect(plan(rear)).to have_attributes(ordered: have_attributes(placed: nil), impossible: [[anything, /no cable and no motor/]])
+    expect(plan(rear)).to have_attributes(
+      ordered: have_attributes(placed: nil),
+      impossible: [[anything, /no cable and no motor/]]
+    )
   end
 
   it "counts for the sides there are" do
     bike = ask(:post, "/vehicles", { name: "Wren", kind: "motorcycle", discs: { front: 1 } })["axles"].first["id"]
-    know(bike, ["caliper.kind", "motorcycle_floating", nil], ["caliper_mount_bolt.torque", "30", "N·m"], ["caliper_mount_bolt.single_use", "once", nil])
-    expect(plan(bike).torque.to_h { |set| [set.line.fastener, set.line.count] }).to eq("caliper_mount_bolt" => 2, "pad_pin" => 1)
+    know(
+      bike,
+      ["caliper.kind", "motorcycle_floating", nil],
+      %w[caliper_mount_bolt.torque 30 N·m],
+      ["caliper_mount_bolt.single_use", "once", nil]
+    )
+    expect(plan(bike).torque.to_h { |set| [set.line.fastener, set.line.count] }).to eq(
+      "caliper_mount_bolt" => 2,
+      "pad_pin" => 1
+    )
     lines = plan(bike).parts.map(&:line)
     expect(lines.map { |line| [line.label, line.count] }).to include(["Set of pads for the whole axle (2 pads)", 1])
     expect(lines.map { |line| [line.id, line.count] }).to include(["single_use.caliper_mount_bolt", 2], ["pad_pins", 1])
   end
 
-  # Geometry: pi/4 x 57^2 mm2 = 25.5 cm2; pads 11 mm new, 6 mm left: 10 mm a corner, both corners: 51 ml; rotors 1 mm thicker
+  # Geometry: pi/4 x 57^2 mm2 = 25.5 cm2; pads 11 mm new, 6 mm left: 10 mm a corner, both corners: 51 ml; rotors 1 mm
+  # thicker
   # on either side: 2 x 2.55 = 5.1 ml more.
   it "says how much fluid comes back once it knows the piston, and what to draw off" do
-    know(front, ["caliper.kind", "floating_slide_pins", nil], ["pad.new_thickness", "11", "mm"], ["rotor.new_thickness", "25", "mm"], ["rotor.retention", "nothing", nil])
+    know(
+      front,
+      ["caliper.kind", "floating_slide_pins", nil],
+      %w[pad.new_thickness 11 mm],
+      %w[rotor.new_thickness 25 mm],
+      ["rotor.retention", "nothing", nil]
+    )
     readings = %w[left right].product(%w[inner outer]).map { |side, position| pad("6.0", side:, pad: position) }
-    rotors = %w[left right].map { |side| { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["24.00"] } }
-    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *readings, *rotors, conditions: [{ item: "fluid_level", value: "3/4" }]))
+    rotors =
+      %w[left right].map do |side|
+        { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["24.00"] }
+      end
+    ask(
+      :post,
+      look_overs,
+      look_over(ApiHelper::TODAY, "60000", *readings, *rotors, conditions: [{ item: "fluid_level", value: "3/4" }])
+    )
     expect(plan(front).fluid.plan.pushed).to be_nil
-    know(front, ["caliper.piston_count", "1", nil], ["caliper.piston_diameter", "57", "mm"], ["fluid.reservoir_volume", "160", "ml"])
+    know(
+      front,
+      ["caliper.piston_count", "1", nil],
+      %w[caliper.piston_diameter 57 mm],
+      %w[fluid.reservoir_volume 160 ml]
+    )
     found = plan(front).fluid.plan
     expect(found).to have_attributes(pushed: be_within(2).of(51), headroom: 40, draw_off: be_within(2).of(51 - 36))
     job = ask(:post, "/axles/#{front}/jobs", {})
-    ask(:put, "/jobs/#{job["id"]}/scope", { axles: { front.to_s => %w[pads rotors_new] }, reasons: { front.to_s => "Lipped" } })
+    ask(
+      :put,
+      "/jobs/#{job["id"]}/scope",
+      { axles: { front.to_s => %w[pads rotors_new] }, reasons: { front.to_s => "Lipped" } }
+    )
     with_rotors = described_class.new(context).of_job(context.store.jobs.find(job["id"])).fluid.plan
     expect(with_rotors.pushed - found.pushed).to be_within(0.6).of(5.1)
   end

@@ -7,26 +7,64 @@ RSpec.describe Graver::Service::Planning::Money do
   include ApiHelper
 
   before do
-    know(front, ["caliper.kind", "floating_slide_pins", nil], ["pad.new_thickness", "11", "mm"], ["rotor.new_thickness", "25", "mm"], ["rotor.discard_thickness", "23", "mm"],
-         ["slide_pin_bolt.torque", "28", "N·m"],
-         ["slide_pin_bolt.drive", "hex-13", nil], ["wheel_nut.torque", "120", "N·m"], ["wheel_nut.drive", "hex-17", nil], ["wheel_nut.count", "5", nil])
+    know(
+      front,
+      ["caliper.kind", "floating_slide_pins", nil],
+      %w[pad.new_thickness 11 mm],
+      %w[rotor.new_thickness 25 mm],
+      %w[rotor.discard_thickness 23 mm],
+      %w[slide_pin_bolt.torque 28 N·m],
+      ["slide_pin_bolt.drive", "hex-13", nil],
+      %w[wheel_nut.torque 120 N·m],
+      ["wheel_nut.drive", "hex-17", nil],
+      ["wheel_nut.count", "5", nil]
+    )
     positions = %w[left right].product(%w[inner outer])
-    ask(:post, look_overs, look_over("2024-05-10", "40000", { axle: front, part: "pad", event: "fit" }, { axle: front, part: "rotor", event: "fit" }))
-    ask(:post, look_overs, look_over("2026-05-10", "60000", *positions.map { |side, pad| pad("7.0", side:, pad:) }, *%w[left right].map { |side| rotor(side, "24.40") }))
+    ask(
+      :post,
+      look_overs,
+      look_over(
+        "2024-05-10",
+        "40000",
+        { axle: front, part: "pad", event: "fit" },
+        { axle: front, part: "rotor", event: "fit" }
+      )
+    )
+    ask(
+      :post,
+      look_overs,
+      look_over(
+        "2026-05-10",
+        "60000",
+        *positions.map { |side, pad| pad("7.0", side:, pad:) },
+        *%w[left right].map { |side| rotor(side, "24.40") }
+      )
+    )
   end
 
-  def rotor(side, value) = { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: [value] }
-  def stock(item, price, **more) = ask(:post, "/supplies", { kind: "part", item:, axle: front, name: "#{item} #{price}", price:, **more })
+  def rotor(side, value)
+    { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: [value] }
+  end
+  def stock(item, price, **more)
+    ask(:post, "/supplies", { kind: "part", item:, axle: front, name: "#{item} #{price}", price:, **more })
+  end
   def job = @job ||= ask(:post, "/axles/#{front}/jobs", { planned_for: "2026-05-23" })
   def money = ask(:get, "/jobs/#{job["id"]}")["money"]
 
   # 4 mm in 20,000 km: 8 mm from 11 down to 3 last some 40,000 km; 40 over that is about 1 per 1,000 km.
   it "is the price over the life the forecast gives a new set" do
     stock("pads", "40")
-    expect(money["choices"]).to contain_exactly(include("life_km" => be_within(6000).of(40_000), "pads_per_1000_km" => be_within(0.2).of(1.0), "rotors_per_1000_km" => nil))
+    expect(money["choices"]).to contain_exactly(
+      include(
+        "life_km" => be_within(6000).of(40_000),
+        "pads_per_1000_km" => be_within(0.2).of(1.0),
+        "rotors_per_1000_km" => nil
+      )
+    )
   end
 
-  # Wear of a rotor 0.6 mm in 20,000 km, 2 mm in it: 60 km of every 100 of the pads' life; a pair at 100: 1.5 per 1,000 km.
+  # Wear of a rotor 0.6 mm in 20,000 km, 2 mm in it: 60 km of every 100 of the pads' life; a pair at 100: 1.5 per
+  # 1,000 km.
   it "counts the rotors' share by their own wear" do
     stock("pads", "40")
     stock("rotor", "50")
@@ -54,7 +92,9 @@ RSpec.describe Graver::Service::Planning::Money do
   end
 
   it "counts cans and bottles, but a tube once" do
-    { "cleaner" => "5", "paste" => "9", "fluid" => "10" }.each { |item, price| ask(:post, "/supplies", { kind: "consumable", item:, name: item, price: }) }
+    { "cleaner" => "5", "paste" => "9", "fluid" => "10" }.each do |item, price|
+      ask(:post, "/supplies", { kind: "consumable", item:, name: item, price: })
+    end
     # two cans of cleaner, one tube of paste, one bottle to top up
     expect(money["consumables"]).to eq(29.0)
   end
@@ -62,7 +102,12 @@ RSpec.describe Graver::Service::Planning::Money do
   it "adds up what finished jobs took, over the distance on file" do
     2.times do |turn|
       id = ask(:post, "/axles/#{front}/jobs", {})["id"]
-      context.store.jobs.record_event(id, "finished", { hours: 2 + turn, spent: 60.5 }, at: "2026-05-1#{turn}T10:00:00Z")
+      context.store.jobs.record_event(
+        id,
+        "finished",
+        { hours: 2 + turn, spent: 60.5 },
+        at: "2026-05-1#{turn}T10:00:00Z"
+      )
     end
     expect(money).to include("spent" => 121.0, "over_km" => 20_000, "hours" => include("jobs" => 2))
     expect(ask(:get, "/vehicles/#{car["id"]}")["jobs_done"].map { |done| done["day"] }).to eq(%w[2026-05-11 2026-05-10])

@@ -6,13 +6,38 @@ require_relative "../support/api_helper"
 RSpec.describe Graver::Service::Planning::Scope do
   include ApiHelper
 
-  before { know(front, ["caliper.kind", "floating_slide_pins", nil], ["rotor.discard_thickness", "23", "mm"], ["rotor.new_thickness", "25", "mm"], ["rotor.retention", "nothing", nil]) }
+  before do
+    know(
+      front,
+      ["caliper.kind", "floating_slide_pins", nil],
+      %w[rotor.discard_thickness 23 mm],
+      %w[rotor.new_thickness 25 mm],
+      ["rotor.retention", "nothing", nil]
+    )
+  end
 
-  def works(axle = front) = Graver::Service::Planning::JobPlan.new(context).proposed(axle).scope.axles.find { |scope| scope.file.axle.id == axle }.works
-  def seen(item, mark) = ask(:post, look_overs, look_over("2026-05-10", "60000", pad("8"), conditions: [{ axle: front, side: "left", item:, mark: }]))
+  def works(axle = front)
+    Graver::Service::Planning::JobPlan
+      .new(context)
+      .proposed(axle)
+      .scope
+      .axles
+      .find { |scope| scope.file.axle.id == axle }
+      .works
+  end
+  def seen(item, mark)
+    ask(
+      :post,
+      look_overs,
+      look_over("2026-05-10", "60000", pad("8"), conditions: [{ axle: front, side: "left", item:, mark: }])
+    )
+  end
 
   def rotors(value)
-    readings = %w[left right].map { |side| { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: [value] } }
+    readings =
+      %w[left right].map do |side|
+        { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: [value] }
+      end
     ask(:post, look_overs, look_over("2026-05-10", "60000", *readings))
   end
 
@@ -26,7 +51,11 @@ RSpec.describe Graver::Service::Planning::Scope do
 
   # common practice, no source: what a look-over finds asks for its own part
   it "takes in what the last look-over saw" do
-    { %w[slide_pins seized] => "pins", %w[hose cracked] => "hose", %w[piston wet] => "caliper" }.each do |(item, mark), work|
+    {
+      %w[slide_pins seized] => "pins",
+      %w[hose cracked] => "hose",
+      %w[piston wet] => "caliper"
+    }.each do |(item, mark), work|
       @car = nil
       know(front, ["caliper.kind", "floating_slide_pins", nil])
       seen(item, mark)
@@ -40,7 +69,15 @@ RSpec.describe Graver::Service::Planning::Scope do
     rotors("22.50")
     expect(because.call).to eq("New rotors want new pads.")
     @car = nil
-    ask(:post, look_overs, look_over("2026-05-11", "60020", *%w[left right].product(%w[inner outer]).map { |side, position| pad("2.4", side:, pad: position) }))
+    ask(
+      :post,
+      look_overs,
+      look_over(
+        "2026-05-11",
+        "60020",
+        *%w[left right].product(%w[inner outer]).map { |side, position| pad("2.4", side:, pad: position) }
+      )
+    )
     expect(because.call).to include("that a pad has reached your limit of 3.0 mm")
   end
 
@@ -53,7 +90,7 @@ RSpec.describe Graver::Service::Planning::Scope do
 
   it "turns rotors where the school says so and they are thick enough" do
     rotors("24.90")
-    know(front, ["rotor.machine_to_thickness", "23.4", "mm"])
+    know(front, %w[rotor.machine_to_thickness 23.4 mm])
     ask(:put, "/schools", { rotors: "turn" })
     expect(works).to include("rotors_turn")
     ask(:put, "/schools", { rotors: "reuse" })
@@ -62,7 +99,7 @@ RSpec.describe Graver::Service::Planning::Scope do
 
   # common practice, no source: practitioners disagree, and each school is a way of its own through the job
   it "follows the schools its owner chose, for every job" do
-    know(front, ["slide_pin_bolt.torque", "28", "N·m"], ["bleed_screw.torque", "8", "N·m"])
+    know(front, %w[slide_pin_bolt.torque 28 N·m], %w[bleed_screw.torque 8 N·m])
     steps = -> { ask(:get, "/axles/#{front}/job-plan")["steps"].map { |step| step["key"] } }
     expect(steps.call).to include("front.left.deglaze", "bed_in").and(satisfy { |keys| keys.grep(/screw_open/).empty? })
     ask(:put, "/schools", { clips: "reuse", bleed: "always", fluid_back: "screw", deglaze: "leave", bed_in: "series" })
@@ -88,6 +125,8 @@ RSpec.describe Graver::Service::Planning::Scope do
     job = ask(:post, "/axles/#{front}/jobs", {})
     plan = ask(:put, "/jobs/#{job["id"]}/scope", { axles: { front.to_s => %w[rotors_new] } })
     expect(plan["scope"]["warnings"]).to eq(["New pads on the front axle too? Old pads are worn to the old faces."])
-    expect(plan["steps"].map { |step| step["key"] }).to include("front.left.pads_back", "front.left.degrease").and(satisfy { |keys| !keys.include?("front.left.pads_in") })
+    expect(plan["steps"].map { |step| step["key"] }).to include("front.left.pads_back", "front.left.degrease").and(
+      satisfy { |keys| !keys.include?("front.left.pads_in") }
+    )
   end
 end

@@ -7,8 +7,18 @@ RSpec.describe "Readiness of a job" do
   include ApiHelper
 
   before do
-    know(front, ["caliper.kind", "floating_slide_pins", nil], ["pad.new_thickness", "11", "mm"], ["slide_pin_bolt.torque", "28", "N·m"], ["slide_pin_bolt.drive", "hex-13", nil],
-         ["wheel_nut.torque", "120", "N·m"], ["wheel_nut.drive", "hex-17", nil], ["wheel_nut.count", "5", nil], ["rotor.discard_thickness", "23", "mm"], ["rotor.retention", "nothing", nil])
+    know(
+      front,
+      ["caliper.kind", "floating_slide_pins", nil],
+      %w[pad.new_thickness 11 mm],
+      %w[slide_pin_bolt.torque 28 N·m],
+      ["slide_pin_bolt.drive", "hex-13", nil],
+      %w[wheel_nut.torque 120 N·m],
+      ["wheel_nut.drive", "hex-17", nil],
+      ["wheel_nut.count", "5", nil],
+      %w[rotor.discard_thickness 23 mm],
+      ["rotor.retention", "nothing", nil]
+    )
   end
 
   def job = @job ||= ask(:post, "/axles/#{front}/jobs", { planned_for: "2026-05-23" })
@@ -18,9 +28,13 @@ RSpec.describe "Readiness of a job" do
 
   it "asks for a torque, and for the angle that follows one" do
     know(front, ["slide_pin_bolt.torque", nil, nil])
-    expect(of("torque")).to contain_exactly(include("id" => "torque:front.slide_pin_bolt", "blocks" => true, "tickable" => false, "axle_id" => front))
-    know(front, ["slide_pin_bolt.torque", "30", "N·m"], ["slide_pin_bolt.angle", "90", "°"])
-    expect(of("angle")).to contain_exactly(include("text" => "Front slide pin bolts: a second stage of 90°.", "tickable" => true))
+    expect(of("torque")).to contain_exactly(
+      include("id" => "torque:front.slide_pin_bolt", "blocks" => true, "tickable" => false, "axle_id" => front)
+    )
+    know(front, %w[slide_pin_bolt.torque 30 N·m], %w[slide_pin_bolt.angle 90 °])
+    expect(of("angle")).to contain_exactly(
+      include("text" => "Front slide pin bolts: a second stage of 90°.", "tickable" => true)
+    )
   end
 
   # What is not overruled: a bolt without a torque, a rotor below its limit; common practice, no source.
@@ -28,14 +42,19 @@ RSpec.describe "Readiness of a job" do
     ready = -> { fields(ask(:patch, "/jobs/#{job["id"]}", { state: "ready", because: "In a hurry" })) }
     know(front, ["slide_pin_bolt.torque", nil, nil])
     expect(ready.call).to eq("because" => "never")
-    know(front, ["slide_pin_bolt.torque", "28", "N·m"])
-    readings = %w[left right].map { |side| { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["22.4"] } }
+    know(front, %w[slide_pin_bolt.torque 28 N·m])
+    readings =
+      %w[left right].map do |side|
+        { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["22.4"] }
+      end
     job
     ask(:post, look_overs, look_over("2026-05-10", "60000", *readings))
-    expect(of("rotors_must")).to contain_exactly(include("text" => "Front rotors stay in this plan, but the verdict is: replace both rotors."))
+    expect(of("rotors_must")).to contain_exactly(
+      include("text" => "Front rotors stay in this plan, but the verdict is: replace both rotors.")
+    )
     expect(ready.call).to eq("because" => "never")
     scope(%w[pads rotors_new])
-    know(front, ["bracket_bolt.torque", "105", "N·m"])
+    know(front, %w[bracket_bolt.torque 105 N·m])
     expect(of("rotors_must")).to be_empty
     ask(:patch, "/jobs/#{job["id"]}", { state: "ready", because: "In a hurry" })
     expect(status).to eq(200)
@@ -47,18 +66,28 @@ RSpec.describe "Readiness of a job" do
     expect(refused.call("bracket_bolt.torque", "0", "N·m")).to eq("entries.0.value" => "out_of_range")
     expect(refused.call("bracket_bolt.torque", "10000", "N·m")).to eq("entries.0.value" => "out_of_range")
     expect(refused.call("bracket_bolt.thread", "M12 x 9", nil)).to eq("entries.0.value" => "unknown_thread")
-    know(front, ["bracket_bolt.torque", "90", "N·m"], ["bracket_bolt.angle", "90", "°"])
+    know(front, %w[bracket_bolt.torque 90 N·m], %w[bracket_bolt.angle 90 °])
     expect(status).to eq(200)
   end
 
   it "asks the owner to confirm hearsay" do
-    ask(:post, "/axles/#{front}/brake-data", { entries: [{ key: "slide_pin_bolt.torque", value: "28", unit: "N·m", source: "typical" }] })
-    expect(of("doubt")).to contain_exactly(include("text" => "Front slide pin bolts: the value does not come from the maker."))
+    ask(
+      :post,
+      "/axles/#{front}/brake-data",
+      { entries: [{ key: "slide_pin_bolt.torque", value: "28", unit: "N·m", source: "typical" }] }
+    )
+    expect(of("doubt")).to contain_exactly(
+      include("text" => "Front slide pin bolts: the value does not come from the maker.")
+    )
   end
 
   it "says which wrench to borrow, and which is overdue" do
     expect(of("wrench").map { |item| item["todo"] }).to include("Borrow one for 10 to 50 N·m.")
-    ask(:post, "/torque-wrenches", { name: "Short", unit: "N·m", least: "5", most: "50", graduation: "0.5", calibrated_on: "2020-01-01" })
+    ask(
+      :post,
+      "/torque-wrenches",
+      { name: "Short", unit: "N·m", least: "5", most: "50", graduation: "0.5", calibrated_on: "2020-01-01" }
+    )
     expect(of("wrench").map { |item| item["id"] }).to eq(["wrench:front.wheel_nut.120"])
     expect(of("calibration")).to contain_exactly(include("text" => /Short is overdue/, "blocks" => false))
   end
@@ -67,7 +96,9 @@ RSpec.describe "Readiness of a job" do
     expect(of("parts").map { |item| item["id"] }).to contain_exactly("parts:front.pads", "parts:front.clip_kit")
     expect(of("spares")).to all(include("blocks" => false))
     ask(:post, "/supplies", { kind: "part", item: "pads", axle: front, name: "Plain", lead_days: 3 })
-    expect(of("parts").find { |item| item["id"] == "parts:front.pads" }["todo"]).to eq("Order “Plain” by Wed 20 May; tick it when it is there.")
+    expect(of("parts").find { |item| item["id"] == "parts:front.pads" }["todo"]).to eq(
+      "Order “Plain” by Wed 20 May; tick it when it is there."
+    )
     ask(:post, "/jobs/#{job["id"]}/resolved", { item: "parts:front.pads", done: true })
     expect(of("parts").find { |item| item["id"] == "parts:front.pads" }["resolved"]).to be(true)
     ask(:post, "/jobs/#{job["id"]}/resolved", { item: "parts:front.pads", done: false })
@@ -92,8 +123,10 @@ RSpec.describe "Readiness of a job" do
   end
 
   it "reminds of days at the machine shop, and of an open verdict before rotors are left out" do
-    expect(of("rotors")).to contain_exactly(include("todo" => "Measure before you buy: not measured yet.", "blocks" => false))
-    know(front, ["rotor.machine_to_thickness", "23.6", "mm"])
+    expect(of("rotors")).to contain_exactly(
+      include("todo" => "Measure before you buy: not measured yet.", "blocks" => false)
+    )
+    know(front, %w[rotor.machine_to_thickness 23.6 mm])
     scope(%w[pads rotors_turn], front.to_s.to_sym => "Pulsation")
     expect(of("turning")).not_to be_empty
     expect(of("rotors")).to be_empty

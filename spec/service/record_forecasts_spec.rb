@@ -5,7 +5,9 @@ require_relative "../support/api_helper"
 RSpec.describe Graver::Service::Forecast::RecordForecasts do
   include ApiHelper
 
-  def all_pads(mm) = [%w[left inner], %w[left outer], %w[right inner], %w[right outer]].map { |side, pad| pad(mm, side:, pad:) }
+  def all_pads(mm)
+    [%w[left inner], %w[left outer], %w[right inner], %w[right outer]].map { |side, pad| pad(mm, side:, pad:) }
+  end
   def file = Graver::Service::Axles::AxleRecords.new(context).find(front)
   def scored = described_class.new(context).scored(file)
   def new_pads = { axle: front, part: "pad", event: "fit" }
@@ -16,7 +18,7 @@ RSpec.describe Graver::Service::Forecast::RecordForecasts do
   end
 
   before do
-    know(front, ["pad.new_thickness", "11", "mm"])
+    know(front, %w[pad.new_thickness 11 mm])
     log("2022-01-10", "10000", new_pads)
     log("2022-09-10", "20000", *all_pads("8.0"))
     log("2023-05-10", "30000", *all_pads("5.0"))

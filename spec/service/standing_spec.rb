@@ -3,11 +3,25 @@
 # A vehicle that does not move, seen from its odometer alone.
 RSpec.describe Graver::Service::Overview::Standing do
   def look(day, odometer_km, event = nil)
-    readings = event ? [Graver::Storage::ReadingRow.new(**Graver::Storage::ReadingRow.members.to_h { |name| [name, nil] }, event:)] : []
-    Graver::Storage::LookOver.new(**Graver::Storage::LookOver.members.to_h { |name| [name, nil] }, date: Date.iso8601(day), odometer_km:, readings:)
+    readings =
+      (
+        if event
+          [Graver::Storage::ReadingRow.new(**Graver::Storage::ReadingRow.members.to_h { |name| [name, nil] }, event:)]
+        else
+          []
+        end
+      )
+    Graver::Storage::LookOver.new(
+      **Graver::Storage::LookOver.members.to_h { |name| [name, nil] },
+      date: Date.iso8601(day),
+      odometer_km:,
+      readings:
+    )
   end
 
-  def measures(*look_overs, today: "2026-05-16", unit: "km") = described_class.measures(look_overs, Date.iso8601(today), 100, unit)
+  def measures(*look_overs, today: "2026-05-16", unit: "km")
+    described_class.measures(look_overs, Date.iso8601(today), 100, unit)
+  end
 
   it "knows nothing of a vehicle without a log" do
     expect(measures).to eq({})
@@ -19,19 +33,39 @@ RSpec.describe Graver::Service::Overview::Standing do
   end
 
   it "takes little driven between two odometers for standing, the longest of it, in the owner's unit" do
-    parked = [look("2025-01-10", 60_000.0, "reading"), look("2025-02-10", 60_020.0), look("2025-09-10", 60_080.5), look("2025-10-10", 62_000.0)]
-    expect(measures(*parked)).to include("stood_days" => 212, "stood_from" => "2025-02-10", "stood_until" => "2025-09-10", "stood_said" => "61 km")
+    parked = [
+      look("2025-01-10", 60_000.0, "reading"),
+      look("2025-02-10", 60_020.0),
+      look("2025-09-10", 60_080.5),
+      look("2025-10-10", 62_000.0)
+    ]
+    expect(measures(*parked)).to include(
+      "stood_days" => 212,
+      "stood_from" => "2025-02-10",
+      "stood_until" => "2025-09-10",
+      "stood_said" => "61 km"
+    )
     expect(measures(*parked, unit: "mi")["stood_said"]).to eq("38 mi")
   end
 
   it "does not call driving standing, at the limit neither" do
     expect(measures(look("2025-01-10", 60_000.0, "reading"), look("2025-09-10", 60_100.0))).not_to include("stood_days")
-    expect(measures(look("2025-01-10", 60_000.0, "reading"), look("2025-09-10", 60_099.0))).to include("stood_days" => 243)
+    expect(measures(look("2025-01-10", 60_000.0, "reading"), look("2025-09-10", 60_099.0))).to include(
+      "stood_days" => 243
+    )
   end
 
   it "lets a stand before the brakes were read again be over: who read them saw what came of it" do
-    expect(measures(look("2024-01-10", 60_000.0), look("2025-01-10", 60_000.0, "reading"), look("2025-03-10", 63_000.0))).not_to include("stood_days")
+    expect(
+      measures(look("2024-01-10", 60_000.0), look("2025-01-10", 60_000.0, "reading"), look("2025-03-10", 63_000.0))
+    ).not_to include("stood_days")
     # a new part is no look at the brakes
-    expect(measures(look("2024-01-10", 60_000.0, "reading"), look("2025-01-10", 60_000.0, "fit"), look("2025-03-10", 63_000.0))).to include("stood_days" => 366)
+    expect(
+      measures(
+        look("2024-01-10", 60_000.0, "reading"),
+        look("2025-01-10", 60_000.0, "fit"),
+        look("2025-03-10", 63_000.0)
+      )
+    ).to include("stood_days" => 366)
   end
 end

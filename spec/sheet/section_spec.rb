@@ -9,7 +9,9 @@ RSpec.describe Graver::Sheet::Section do
     instance_spy(Prawn::Document).tap do |spy|
       allow(spy).to receive(:fill_color) { |colour| pens[:fill] = colour }
       allow(spy).to receive(:stroke_color) { |colour| pens[:stroke] = colour }
-      allow(spy).to receive(:fill_rectangle) { |at, width, _| filled << [pens[:fill], at.first.round(3), width.round(3)] }
+      allow(spy).to receive(:fill_rectangle) { |at, width, _|
+        filled << [pens[:fill], at.first.round(3), width.round(3)]
+      }
       allow(spy).to receive(:stroke_rectangle) { |at, width, _| outlined << [at.first.round(3), width.round(3)] }
       allow(spy).to receive(:stroke_line) { |from, _| lines << [pens[:stroke], from.first.round(3)] }
       allow(spy).to receive(:text_box) { |text, *| words << text }
@@ -23,7 +25,19 @@ RSpec.describe Graver::Sheet::Section do
   let(:colours) { described_class::COLOURS }
 
   def pad(now) = { now_mm: now, sd_mm: 0.1, limit_mm: 3.0, new_mm: 11.0, backing_mm: 5.0 }
-  def corner(side: "left", inner: 4.0, outer: 7.0, rotor: 24.0) = { side:, inner: pad(inner), outer: pad(outer), rotor: { now_mm: rotor, sd_mm: 0.02, new_mm: 25.0, discard_mm: 23.0 } }
+  def corner(side: "left", inner: 4.0, outer: 7.0, rotor: 24.0)
+    {
+      side:,
+      inner: pad(inner),
+      outer: pad(outer),
+      rotor: {
+        now_mm: rotor,
+        sd_mm: 0.02,
+        new_mm: 25.0,
+        discard_mm: 23.0
+      }
+    }
+  end
   def draw(corner) = described_class.new(pdf, scale: 2.0).draw(corner, [100, 500])
   def of(colour) = filled.select { |each, *| each == colours.fetch(colour) }
 

@@ -22,21 +22,46 @@ RSpec.describe "Records of planning" do
 
   def old_job(database, axle, *events)
     id = database[:jobs].insert(axle_id: axle, procedure: "pads", recorded_at: "2026-01-01T00:00:00Z")
-    events.each { |kind, value| database[:job_events].insert(job_id: id, kind:, value:, recorded_at: "2026-01-01T00:00:00Z") }
+    events.each do |kind, value|
+      database[:job_events].insert(job_id: id, kind:, value:, recorded_at: "2026-01-01T00:00:00Z")
+    end
   end
 
   def two_axles
-    store.vehicles.add(name: "Juniper", kind: "car", distance_unit: "km", axles: %w[front rear].map { |name| { name:, sides: %w[left right] } }, at: "t").axles
+    store
+      .vehicles
+      .add(
+        name: "Juniper",
+        kind: "car",
+        distance_unit: "km",
+        axles: %w[front rear].map { |name| { name:, sides: %w[left right] } },
+        at: "t"
+      )
+      .axles
   end
 
   it "carries a job under way over, its ticks at their new names" do
     earlier do |database, axle|
-      old_job(database, axle, ["planned", "2026-01-02"], ["ticked", "settle"], ["ticked", "left.wheel_off"], ["ticked", "left.judge"], ["unticked", "left.judge"])
+      old_job(
+        database,
+        axle,
+        %w[planned 2026-01-02],
+        %w[ticked settle],
+        %w[ticked left.wheel_off],
+        %w[ticked left.judge],
+        %w[unticked left.judge]
+      )
       old_job(database, axle, ["planned", nil])
       old_job(database, axle, ["planned", nil], %w[ticked pump], ["finished", nil])
     end
     going, untouched, done = store.jobs.of([1])
-    expect(going).to have_attributes(state: "started", ticked: include("settle", "rear.left.wheel_off"), works: { 1 => ["pads"] })
+    expect(going).to have_attributes(
+      state: "started",
+      ticked: include("settle", "rear.left.wheel_off"),
+      works: {
+        1 => ["pads"]
+      }
+    )
     expect(going.ticked).not_to include("rear.left.judge")
     expect([untouched.state, done.state, done.closed]).to match(["draft", "finished", include("day" => "2026-01-01")])
     store.close
@@ -44,7 +69,9 @@ RSpec.describe "Records of planning" do
 
   describe "a job" do
     let(:axles) { two_axles }
-    let(:job) { store.jobs.add(axle_id: axles.first.id, procedure: "brake_job", planned_for: nil, at: "2026-05-16T10:00:00Z") }
+    let(:job) do
+      store.jobs.add(axle_id: axles.first.id, procedure: "brake_job", planned_for: nil, at: "2026-05-16T10:00:00Z")
+    end
 
     after { store.close }
 
@@ -67,16 +94,23 @@ RSpec.describe "Records of planning" do
     end
 
     it "keeps changes of the order until they are taken back, and its notes" do
-      kept, dropped = record("adjusted", { deed: "drop", key: "bed_in" }), record("adjusted", { action: "drop", key: "front.left.runout" })
+      kept, dropped =
+        record("adjusted", { deed: "drop", key: "bed_in" }),
+        record("adjusted", { action: "drop", key: "front.left.runout" })
       record("unadjusted", { event: dropped })
       record("noted", { step: "judge", key: "front.left.judge", text: "Longer bolt below" })
       expect(now.adjustments).to eq(kept => { "action" => "drop", "key" => "bed_in" })
-      expect(now.notes).to eq([{ "step" => "judge", "key" => "front.left.judge", "text" => "Longer bolt below", "day" => "2026-05-16" }])
+      expect(now.notes).to eq(
+        [{ "step" => "judge", "key" => "front.left.judge", "text" => "Longer bolt below", "day" => "2026-05-16" }]
+      )
     end
 
     it "can be added to, never rewritten" do
       record("ticked", "settle")
-      expect { store.jobs.instance_variable_get(:@database)[:job_events].update(value: "x") }.to raise_error(Sequel::DatabaseError, /evidence/)
+      expect { store.jobs.instance_variable_get(:@database)[:job_events].update(value: "x") }.to raise_error(
+        Sequel::DatabaseError,
+        /evidence/
+      )
     end
   end
 

@@ -1,16 +1,19 @@
 # frozen_string_literal: true
 
 RSpec.describe Graver::Storage::RequestStore do
-  around { |example| Dir.mktmpdir { |folder| (@path = File.join(folder, "house.sqlite3")) && example.run } }
-
-  let(:store) { Graver::Storage::Store.open(@path) }
+  let(:folder) { Dir.mktmpdir }
+  let(:path) { File.join(folder, "house.sqlite3") }
+  let(:store) { Graver::Storage::Store.open(path) }
   let(:records) { described_class.new(store) }
   let(:axles) { [{ name: "front", sides: %w[left right] }] }
 
   def add(to, name) = to.vehicles.add(name:, kind: "car", distance_unit: "km", axles:, at: "2026-05-16T08:00:00Z")
   def names = records.vehicles.all.map(&:name)
 
-  after { store.close }
+  after do
+    store.close
+    FileUtils.rm_rf(folder)
+  end
 
   it "asks each question once, and anew after a change of its own" do
     add(records, "Juniper")
@@ -25,7 +28,9 @@ RSpec.describe Graver::Storage::RequestStore do
   end
 
   it "forgets what it saw in a transaction that came to nothing" do
-    expect { records.transaction { add(records, "Ghost") && names && raise("broken off") } }.to raise_error("broken off")
+    expect { records.transaction { add(records, "Ghost") && names && raise("broken off") } }.to raise_error(
+      "broken off"
+    )
     expect(names).to be_empty
   end
 
@@ -46,10 +51,16 @@ RSpec.describe Graver::Storage::RequestStore do
     store.jobs.record_event(job.id, "ticked", "cool", at: "t")
     store.drafts.save(vehicle.id, { "a" => 1 }, revision: 0, at: "t")
     expect(store.revision).to eq(before)
-    [-> { store.preferences.set("schools", { "pads" => "law" }) },
-     -> { store.brake_data.add(axle, [{ key: "pad.new_thickness", value: "11", unit: "mm", source: "manual" }], at: "t") },
-     -> { store.vehicles.change(vehicle.id, name: "June") }].each do |change|
-      expect(&change).to(change { Graver::Storage::Store.open(@path).then { |other| other.revision.tap { other.close } } })
+    [
+      -> { store.preferences.set("schools", { "pads" => "law" }) },
+      lambda do
+        store.brake_data.add(axle, [{ key: "pad.new_thickness", value: "11", unit: "mm", source: "manual" }], at: "t")
+      end,
+      -> { store.vehicles.change(vehicle.id, name: "June") }
+    ].each do |change|
+      expect(&change).to(
+        change { Graver::Storage::Store.open(path).then { |other| other.revision.tap { other.close } } }
+      )
     end
   end
 end

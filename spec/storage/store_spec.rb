@@ -7,7 +7,15 @@ RSpec.describe Graver::Storage::Store do
 
   let(:folder) { Dir.mktmpdir }
   let(:path) { File.join(folder, "deep", "house.sqlite3") }
-  let(:vehicle) { store.vehicles.add(name: "Juniper", kind: "car", distance_unit: "km", axles: [{ name: "front", sides: %w[left right] }, { name: "rear", sides: %w[left] }], at: "t") }
+  let(:vehicle) do
+    store.vehicles.add(
+      name: "Juniper",
+      kind: "car",
+      distance_unit: "km",
+      axles: [{ name: "front", sides: %w[left right] }, { name: "rear", sides: %w[left] }],
+      at: "t"
+    )
+  end
 
   after do
     store.close
@@ -15,7 +23,18 @@ RSpec.describe Graver::Storage::Store do
   end
 
   def log(day, km, readings = [])
-    store.look_overs.add(vehicle_id: vehicle.id, date: Date.iso8601(day), odometer: { value: km.to_s, unit: "km", km: km.to_f }, note: nil, readings:, at: "t")
+    store.look_overs.add(
+      vehicle_id: vehicle.id,
+      date: Date.iso8601(day),
+      odometer: {
+        value: km.to_s,
+        unit: "km",
+        km: km.to_f
+      },
+      note: nil,
+      readings:,
+      at: "t"
+    )
   end
 
   it "makes its folder and keeps what was written when opened again" do
@@ -27,15 +46,29 @@ RSpec.describe Graver::Storage::Store do
   end
 
   it "gives look-overs by day and odometer, each with its readings in the order they were taken" do
-    log("2026-02-01", 200, [{ axle_id: vehicle.axles[0].id, part: "pad", value: "8", place: 1 }, { axle_id: vehicle.axles[0].id, part: "pad", value: "7.9", place: 2 }])
+    log(
+      "2026-02-01",
+      200,
+      [
+        { axle_id: vehicle.axles[0].id, part: "pad", value: "8", place: 1 },
+        { axle_id: vehicle.axles[0].id, part: "pad", value: "7.9", place: 2 }
+      ]
+    )
     log("2026-01-01", 100)
-    expect(store.look_overs.of_vehicle(vehicle.id).map { |look_over| [look_over.date.iso8601, look_over.readings.map(&:value)] }).to eq([["2026-01-01", []], ["2026-02-01", %w[8 7.9]]])
+    expect(
+      store
+        .look_overs
+        .of_vehicle(vehicle.id)
+        .map { |look_over| [look_over.date.iso8601, look_over.readings.map(&:value)] }
+    ).to eq([["2026-01-01", []], ["2026-02-01", %w[8 7.9]]])
     expect(store.look_overs.of_vehicles([vehicle.id, 99]).keys).to eq([vehicle.id])
   end
 
   it "keeps every value of a key, the newest counting, a taken-back one not" do
     id = vehicle.axles.first.id
-    [["11", "mm"], ["7/16", "in"], [nil, nil]].each { |value, unit| store.brake_data.add(id, [{ key: "pad.new_thickness", value:, unit:, source: "manual" }], at: "t") }
+    [%w[11 mm], %w[7/16 in], [nil, nil]].each do |value, unit|
+      store.brake_data.add(id, [{ key: "pad.new_thickness", value:, unit:, source: "manual" }], at: "t")
+    end
     expect(store.brake_data.current(id)).to eq({})
     expect(store.brake_data.history(id).fetch("pad.new_thickness").map(&:value)).to eq(["11", "7/16", nil])
   end
@@ -54,15 +87,16 @@ RSpec.describe Graver::Storage::Store do
     vehicle
     other = described_class.open(path)
     id = vehicle.axles.first.id
-    write = lambda do |one|
-      20.times do |n|
-        one.transaction do
-          one.brake_data.add(id, [{ key: "k#{n}", value: "1", unit: nil, source: "manual" }], at: "t")
-          # the other writer surely comes upon a transaction half done
-          sleep 0.002
+    write =
+      lambda do |one|
+        20.times do |n|
+          one.transaction do
+            one.brake_data.add(id, [{ key: "k#{n}", value: "1", unit: nil, source: "manual" }], at: "t")
+            # the other writer surely comes upon a transaction half done
+            sleep 0.002
+          end
         end
       end
-    end
     writers = [store, other].map { |one| Thread.new { write.call(one) } }
     expect { writers.each(&:join) }.not_to raise_error
     expect(store.brake_data.current(vehicle.axles.first.id).length).to eq(20)
@@ -75,12 +109,33 @@ RSpec.describe Graver::Storage::Store do
     Sequel::Migrator.run(old, Graver::Storage::Database::MIGRATIONS, target: 5)
     vehicle_id = old[:vehicles].insert(name: "Old", kind: "car", distance_unit: "km", recorded_at: "t")
     axle_id = old[:axles].insert(vehicle_id:, name: "front", sides: "left,right")
-    look_over_id = old[:look_overs].insert(vehicle_id:, date: "2025-05-10", odometer_value: "60000", odometer_unit: "km", odometer_km: 60_000.0, recorded_at: "t")
-    old[:readings].insert(look_over_id:, axle_id:, event: "reading", part: "pad", side: "left", pad: "inner", method: "caliper", value: "8.4", unit: "mm", overall: false)
+    look_over_id =
+      old[:look_overs].insert(
+        vehicle_id:,
+        date: "2025-05-10",
+        odometer_value: "60000",
+        odometer_unit: "km",
+        odometer_km: 60_000.0,
+        recorded_at: "t"
+      )
+    old[:readings].insert(
+      look_over_id:,
+      axle_id:,
+      event: "reading",
+      part: "pad",
+      side: "left",
+      pad: "inner",
+      method: "caliper",
+      value: "8.4",
+      unit: "mm",
+      overall: false
+    )
     old[:look_over_drafts].insert(vehicle_id:, content: "{}", revision: 3, recorded_at: "t")
     old.disconnect
     again = described_class.open(File.join(folder, "old.sqlite3"))
-    expect(again.look_overs.of_vehicle(vehicle_id).first.readings).to contain_exactly(have_attributes(value: "8.4", simulated: false))
+    expect(again.look_overs.of_vehicle(vehicle_id).first.readings).to contain_exactly(
+      have_attributes(value: "8.4", simulated: false)
+    )
     expect(again.vehicles.find(vehicle_id)).to have_attributes(sample: false, archived: false)
     expect(again.drafts.save(vehicle_id, { "on" => 1 }, revision: 3, at: "t").revision).to eq(4)
     again.close
@@ -89,12 +144,16 @@ RSpec.describe Graver::Storage::Store do
   it "gives one of two windows the draft and the other a conflict with what is there" do
     id = vehicle.axles.first.id
     first = store.drafts.save(id, { "a" => 1 }, revision: 0, at: "t").revision
-    expect { store.drafts.save(id, { "a" => 2 }, revision: 0, at: "t") }.to raise_error(Graver::Conflict) { |error| expect(error.current.content).to eq("a" => 1) }
+    expect { store.drafts.save(id, { "a" => 2 }, revision: 0, at: "t") }.to raise_error(Graver::Conflict) { |error|
+      expect(error.current.content).to eq("a" => 1)
+    }
     expect(store.drafts.save(id, { "a" => 3 }, revision: first, at: "t").revision).to eq(first + 1)
     # the next draft of this vehicle is another one: whoever still holds the first writes into nothing of it
     store.drafts.remove(id)
     store.drafts.save(id, { "b" => 1 }, revision: 0, at: "t")
-    [first, first + 1].each { |held| expect { store.drafts.save(id, { "a" => 4 }, revision: held, at: "t") }.to raise_error(Graver::Conflict) }
+    [first, first + 1].each do |held|
+      expect { store.drafts.save(id, { "a" => 4 }, revision: held, at: "t") }.to raise_error(Graver::Conflict)
+    end
     binned = store.drafts.bin(id, at: "t")
     store.drafts.restore(store.drafts.find_binned(binned), at: "t")
     expect(store.drafts.find(id).content).to eq("b" => 1)

@@ -11,7 +11,13 @@ module ApiHelper
   include Rack::Test::Methods
 
   TODAY = DemoFile::TODAY
-  SCHEMA = Committee::Drivers.load_from_file(File.join(Graver::Boot::ROOT, "openapi/graver.yml"), parser_options: { strict_reference_validation: true })
+  SCHEMA =
+    Committee::Drivers.load_from_file(
+      File.join(Graver::Boot::ROOT, "openapi/graver.yml"),
+      parser_options: {
+        strict_reference_validation: true
+      }
+    )
 
   def self.included(base)
     base.before { |example| @folder = DemoFile.folder(example) }
@@ -30,8 +36,22 @@ module ApiHelper
 
   # Answers that break the description raise; requests that break it are noted, as an example may want them wrong.
   def described(rack)
-    checked = Committee::Middleware::ResponseValidation.new(rack, schema: SCHEMA, prefix: "/api/v1", raise: true, strict: false, validate_success_only: false)
-    Committee::Middleware::RequestValidation.new(checked, schema: SCHEMA, prefix: "/api/v1", ignore_error: true, error_handler: ->(fault, _) { @request_fault = fault })
+    checked =
+      Committee::Middleware::ResponseValidation.new(
+        rack,
+        schema: SCHEMA,
+        prefix: "/api/v1",
+        raise: true,
+        strict: false,
+        validate_success_only: false
+      )
+    Committee::Middleware::RequestValidation.new(
+      checked,
+      schema: SCHEMA,
+      prefix: "/api/v1",
+      ignore_error: true,
+      error_handler: ->(fault, _) { @request_fault = fault }
+    )
   end
 
   # Sends JSON and gives the answer's body back as Ruby. What is accepted must be as described.
@@ -52,10 +72,26 @@ module ApiHelper
 
   # Reads a vehicle's readings on its front axle unless one is named.
   def pad(value, side: "left", pad: "inner", axle: front, **more)
-    { axle:, part: "pad", side:, pad:, event: "reading", method: "caliper", unit: "mm", values: [value].flatten, **more }
+    {
+      axle:,
+      part: "pad",
+      side:,
+      pad:,
+      event: "reading",
+      method: "caliper",
+      unit: "mm",
+      values: [value].flatten,
+      **more
+    }
   end
 
   def look_overs(vehicle = car) = "/vehicles/#{vehicle.fetch("id")}/look-overs"
   def look_over(date, odometer, *readings, **more) = { date:, odometer: { value: odometer }, readings:, **more }
-  def know(axle, *rows) = ask(:post, "/axles/#{axle}/brake-data", { entries: rows.map { |key, value, unit| { key:, value:, unit:, source: "manual" } } })
+  def know(axle, *rows)
+    ask(
+      :post,
+      "/axles/#{axle}/brake-data",
+      { entries: rows.map { |key, value, unit| { key:, value:, unit:, source: "manual" } } }
+    )
+  end
 end

@@ -2,38 +2,62 @@
 
 require "prism"
 
-# Reads the syntax trees of lib/graver and names whatever breaks the one direction of imports or reaches for what its room
+# Reads the syntax trees of lib/graver and names whatever breaks the one direction of imports or reaches for what its
+# room
 # has no business with: clock, chance, environment, files, network, other programs.
 class Architecture
   # room => rooms it may name
   ROOMS = {
-    "core" => %w[core], "log_format" => %w[core log_format], "knowledge" => %w[core knowledge], "storage" => %w[core storage],
-    "devices" => %w[core devices], "service" => %w[core knowledge storage log_format devices service], "sheet" => %w[sheet],
-    "api" => %w[core service sheet api], "cli" => %w[core knowledge log_format service cli boot]
+    "core" => %w[core],
+    "log_format" => %w[core log_format],
+    "knowledge" => %w[core knowledge],
+    "storage" => %w[core storage],
+    "devices" => %w[core devices],
+    "service" => %w[core knowledge storage log_format devices service],
+    "sheet" => %w[sheet],
+    "api" => %w[core service sheet api],
+    "cli" => %w[core knowledge log_format service cli boot]
   }.freeze
   # Rooms of the services, each with those below it.
   SERVICES = {
-    "base" => [], "axles" => %w[base], "overview" => %w[base axles], "judging" => %w[base axles overview],
-    "forecast" => %w[base axles overview], "measuring" => %w[base axles overview judging forecast],
-    "household" => %w[base axles overview judging forecast measuring], "workshop" => %w[base axles overview],
+    "base" => [],
+    "axles" => %w[base],
+    "overview" => %w[base axles],
+    "judging" => %w[base axles overview],
+    "forecast" => %w[base axles overview],
+    "measuring" => %w[base axles overview judging forecast],
+    "household" => %w[base axles overview judging forecast measuring],
+    "workshop" => %w[base axles overview],
     "planning" => %w[base axles overview judging forecast measuring household workshop],
     "tables" => %w[base axles overview judging forecast measuring household workshop planning]
   }.freeze
   # Standard library and gems each room may require.
   STANDARD = %w[date time json csv set yaml digest zlib].freeze
   GEMS = {
-    "core" => %w[numo/narray], "knowledge" => %w[json_schemer], "storage" => %w[sequel fileutils securerandom], "sheet" => %w[prawn],
-    "api" => %w[sinatra/base dry/validation icalendar rack], "cli" => %w[fileutils optparse], "service" => [], "devices" => [], "log_format" => []
+    "core" => %w[numo/narray],
+    "knowledge" => %w[json_schemer],
+    "storage" => %w[sequel fileutils securerandom],
+    "sheet" => %w[prawn],
+    "api" => %w[sinatra/base dry/validation icalendar rack],
+    "cli" => %w[fileutils optparse],
+    "service" => [],
+    "devices" => [],
+    "log_format" => []
   }.freeze
   # what => constants that reach it, and the only places that may
   REACH = {
     clock: [%w[Process], %w[service/base/context.rb]],
     chance: [%w[Random SecureRandom], %w[devices/simulated storage/drafts.rb]],
     environment: [%w[ENV ARGV], %w[boot.rb cli]],
-    files: [%w[File IO Dir Pathname FileUtils Tempfile Etc],
-            %w[knowledge/files.rb knowledge/library.rb texts.rb storage/database.rb sheet/paper.rb api/web_app.rb cli boot.rb]],
+    files: [
+      %w[File IO Dir Pathname FileUtils Tempfile Etc],
+      %w[knowledge/files.rb knowledge/library.rb texts.rb storage/database.rb sheet/paper.rb api/web_app.rb cli boot.rb]
+    ],
     network: [%w[Net Socket TCPSocket UDPSocket TCPServer OpenURI], []],
-    threads: [%w[Thread Mutex Ractor Fiber], %w[devices/shelf.rb service/base api/web_app.rb service/tables/import_log.rb]]
+    threads: [
+      %w[Thread Mutex Ractor Fiber],
+      %w[devices/shelf.rb service/base api/web_app.rb service/tables/import_log.rb]
+    ]
   }.freeze
   # [receiver, method] of the clock
   CLOCK = [%w[Time now], %w[Date today], %w[DateTime now], %w[Time new], %w[Process clock_gettime]].freeze
@@ -41,9 +65,32 @@ class Architecture
   # `sample` of a vehicle is a field of its own.
   SHUFFLING = %w[shuffle shuffle! sample].freeze
   # Ways around what can be read off the tree.
-  HIDDEN = %w[const_get const_missing eval instance_eval class_eval module_eval require_relative load autoload system exec spawn fork open popen
-              public_send send __send__ instance_variable_get binding].freeze
-  HIDDEN_ALLOWED = { "public_send" => %w[api/resource.rb storage/remembered.rb], "class_eval" => %w[core/value.rb] }.freeze
+  HIDDEN = %w[
+    const_get
+    const_missing
+    eval
+    instance_eval
+    class_eval
+    module_eval
+    require_relative
+    load
+    autoload
+    system
+    exec
+    spawn
+    fork
+    open
+    popen
+    public_send
+    send
+    __send__
+    instance_variable_get
+    binding
+  ].freeze
+  HIDDEN_ALLOWED = {
+    "public_send" => %w[api/resource.rb storage/remembered.rb],
+    "class_eval" => %w[core/value.rb]
+  }.freeze
 
   # sources: { "service/axles/instruments.rb" => Ruby }
   def initialize(sources)
@@ -55,12 +102,16 @@ class Architecture
 
   # { path in the folder => text }
   def self.read(folder)
-    Dir.glob("#{folder}/**/*.rb").to_h { |file| [file.delete_prefix("#{folder}/"), File.read(file)] }
-       .reject { |path, _| path == "setup_check.rb" || path.start_with?("storage/migrations/") }
+    Dir
+      .glob("#{folder}/**/*.rb")
+      .to_h { |file| [file.delete_prefix("#{folder}/"), File.read(file)] }
+      .reject { |path, _| path == "setup_check.rb" || path.start_with?("storage/migrations/") }
   end
 
   # -> ["service/axles/x.rb: names Graver::API::App", ...]
-  def strays = @trees.flat_map { |path, tree| Reader.new(path, @defined).call(tree).map { |stray| "#{path}: #{stray}" } }
+  def strays
+    @trees.flat_map { |path, tree| Reader.new(path, @defined).call(tree).map { |stray| "#{path}: #{stray}" } }
+  end
 
   # Full names of what a file defines.
   class Definitions < Prism::Visitor
@@ -119,7 +170,9 @@ class Architecture
 
     def visit_x_string_node(_) = stray("runs another program")
     def visit_interpolated_x_string_node(_) = stray("runs another program")
-    def visit_global_variable_read_node(node) = (stray("reads #{node.name}") unless %i[$stdout $stderr].include?(node.name) && free?(%w[cli]))
+    def visit_global_variable_read_node(node)
+      (stray("reads #{node.name}") unless %i[$stdout $stderr].include?(node.name) && free?(%w[cli]))
+    end
 
     private
 
@@ -135,10 +188,12 @@ class Architecture
 
     # As Ruby looks a name up: innermost namespace first.
     def resolve(name)
-      @nesting.length.downto(0) do |depth|
-        first = [*@nesting.take(depth), name.split("::").first].join("::")
-        return [*@nesting.take(depth), name].join("::") if @defined.key?(first)
-      end
+      @nesting
+        .length
+        .downto(0) do |depth|
+          first = [*@nesting.take(depth), name.split("::").first].join("::")
+          return [*@nesting.take(depth), name].join("::") if @defined.key?(first)
+        end
       nil
     end
 
@@ -154,7 +209,11 @@ class Architecture
     # The file of the longest part of a name that one defines.
     def home(full)
       parts = full.split("::")
-      parts.length.downto(2) { |length| (path = @defined[parts.take(length).join("::")]) && (return path unless namespace?(parts.take(length))) }
+      parts
+        .length
+        .downto(2) do |length|
+          (path = @defined[parts.take(length).join("::")]) && (return path unless namespace?(parts.take(length)))
+        end
       nil
     end
 
@@ -171,7 +230,9 @@ class Architecture
 
     def foreign(name)
       root = name.split("::").first
-      REACH.each { |what, (names, places)| stray("reaches for #{what}: #{name}") if names.include?(root) && !free?(places) && !known_use?(what, name) }
+      REACH.each do |what, (names, places)|
+        stray("reaches for #{what}: #{name}") if names.include?(root) && !free?(places) && !known_use?(what, name)
+      end
     end
 
     # A path joined is no file read; the message of a file's error is none either.
@@ -196,10 +257,15 @@ class Architecture
 
     def time_and_chance(node)
       called = node.name.to_s
-      clock = node.receiver && CLOCK.include?([node.receiver.slice.delete_prefix("::"), called]) && !(called == "new" && node.arguments)
+      clock =
+        node.receiver && CLOCK.include?([node.receiver.slice.delete_prefix("::"), called]) &&
+          !(called == "new" && node.arguments)
       stray("reads the clock: #{node.receiver.slice}.#{called}") if clock && !free?(%w[service/base/context.rb boot.rb])
       stray("takes chance: #{called}") if CHANCE.include?(called) && !seeded?(node) && !free?(%w[devices/simulated])
-      stray("takes chance: #{called}") if node.receiver && SHUFFLING.include?(called) && !node.arguments&.slice.to_s.include?("random:") && !node.receiver&.slice.to_s.end_with?("vehicle")
+      if node.receiver && SHUFFLING.include?(called) && !node.arguments&.slice.to_s.include?("random:") &&
+           !node.receiver&.slice.to_s.end_with?("vehicle")
+        stray("takes chance: #{called}")
+      end
     end
 
     def seeded?(node) = !node.receiver.nil? && !%w[Kernel Random].include?(node.receiver.slice)

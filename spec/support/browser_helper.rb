@@ -4,11 +4,28 @@ require "capybara/rspec"
 require "capybara/cuprite"
 require_relative "demo_file"
 
-FLAGS = %w[no-sandbox disable-gpu disable-quic no-first-run disable-background-networking disable-component-update disable-sync].to_h { |flag| [flag, nil] }
+FLAGS =
+  %w[
+    no-sandbox
+    disable-gpu
+    disable-quic
+    no-first-run
+    disable-background-networking
+    disable-component-update
+    disable-sync
+  ].to_h { |flag| [flag, nil] }
 
 Capybara.register_driver(:chromium) do |app|
-  Capybara::Cuprite::Driver.new(app, window_size: [1280, 800], browser_path: ENV["GRAVER_CHROMIUM"] || "/usr/bin/chromium", browser_options: FLAGS,
-                                     js_errors: true, process_timeout: 30, timeout: 15, inspector: false)
+  Capybara::Cuprite::Driver.new(
+    app,
+    window_size: [1280, 800],
+    browser_path: ENV["GRAVER_CHROMIUM"] || "/usr/bin/chromium",
+    browser_options: FLAGS,
+    js_errors: true,
+    process_timeout: 30,
+    timeout: 15,
+    inspector: false
+  )
 end
 Capybara.server = :puma, { Silent: true, Threads: "1:4" }
 Capybara.default_driver = :chromium
@@ -67,7 +84,8 @@ module BrowserHelper
 
   # What the accessibility checker finds wrong, as [rule, first element].
   # A colour on its way from light to dark is no colour of ours.
-  STILL = "const still = new CSSStyleSheet(); still.replaceSync('* { transition: none !important }'); document.adoptedStyleSheets.push(still)"
+  STILL =
+    "const still = new CSSStyleSheet(); still.replaceSync('* { transition: none !important }'); document.adoptedStyleSheets.push(still)"
 
   def accessibility_faults(what = EVERYTHING)
     page.execute_script(STILL)
@@ -76,5 +94,7 @@ module BrowserHelper
     found["violations"].map { |fault| [fault["id"], fault["nodes"].first["html"][0, 160]] }
   end
 
-  def requested_hosts = page.driver.network_traffic.map { |exchange| URI(exchange.url) }.grep(URI::HTTP).map(&:host).uniq
+  def requested_hosts
+    page.driver.network_traffic.map { |exchange| URI(exchange.url) }.grep(URI::HTTP).map(&:host).uniq
+  end
 end

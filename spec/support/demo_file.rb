@@ -11,17 +11,28 @@ module DemoFile
   OUTLOOKS = Graver::Service::Base::LruCache.new(5000)
   KNOWLEDGE = Graver::Knowledge::Library.load
 
-  def self.context(path) = Graver::Boot.context({ "GRAVER_DATABASE" => path, "GRAVER_TODAY" => TODAY, "GRAVER_SIMULATED_DEVICES" => HOUSEHOLD }, knowledge: KNOWLEDGE, outlooks: OUTLOOKS)
+  def self.context(path)
+    Graver::Boot.context(
+      { "GRAVER_DATABASE" => path, "GRAVER_TODAY" => TODAY, "GRAVER_SIMULATED_DEVICES" => HOUSEHOLD },
+      knowledge: KNOWLEDGE,
+      outlooks: OUTLOOKS
+    )
+  end
 
   def self.path
-    @path ||= File.join(Dir.mktmpdir, "demo.sqlite3").tap do |path|
-      demo = context(path)
-      Graver::Service::Tables::LoadHousehold.new(demo).call(YAML.safe_load_file(HOUSEHOLD))
-      demo.store.close
-      at_exit { FileUtils.rm_rf(File.dirname(path)) }
-    end
+    @path ||=
+      File
+        .join(Dir.mktmpdir, "demo.sqlite3")
+        .tap do |path|
+          demo = context(path)
+          Graver::Service::Tables::LoadHousehold.new(demo).call(YAML.safe_load_file(HOUSEHOLD))
+          demo.store.close
+          at_exit { FileUtils.rm_rf(File.dirname(path)) }
+        end
   end
 
   # Where an example's own database lies, with the demo in it when the example says so.
-  def self.folder(example) = Dir.mktmpdir.tap { |folder| FileUtils.cp(path, File.join(folder, "graver.sqlite3")) if example.metadata[:demo] }
+  def self.folder(example)
+    Dir.mktmpdir.tap { |folder| FileUtils.cp(path, File.join(folder, "graver.sqlite3")) if example.metadata[:demo] }
+  end
 end

@@ -9,14 +9,28 @@ module JobHelper
   def proposed = @proposed ||= ask(:get, "/axles/#{front}/job-plan")
 
   def complete
-    know(front, ["caliper.kind", "floating_slide_pins", nil], ["slide_pin_bolt.torque", "28", "N·m"], ["slide_pin_bolt.drive", "hex-13", nil], ["slide_pin_bolt.single_use", "once", nil],
-         ["wheel_nut.torque", "88.5", "lbf·ft"], ["wheel_nut.drive", "hex-17", nil], ["wheel_nut.count", "5", nil], ["rotor.discard_thickness", "23", "mm"], ["wear_sensor", "left", nil])
+    know(
+      front,
+      ["caliper.kind", "floating_slide_pins", nil],
+      %w[slide_pin_bolt.torque 28 N·m],
+      ["slide_pin_bolt.drive", "hex-13", nil],
+      ["slide_pin_bolt.single_use", "once", nil],
+      %w[wheel_nut.torque 88.5 lbf·ft],
+      ["wheel_nut.drive", "hex-17", nil],
+      ["wheel_nut.count", "5", nil],
+      %w[rotor.discard_thickness 23 mm],
+      ["wear_sensor", "left", nil]
+    )
   end
 
   def job(**given) = @job ||= ask(:post, "/axles/#{front}/jobs", { planned_for: "2026-05-23", **given })
   def address(path = "") = "/jobs/#{job["id"]}#{path}"
-  def open_items(plan) = plan["readiness"].select { |item| item["blocks"] && !item["resolved"] }.map { |item| item["id"] }
-  def resolve_all(plan = ask(:get, address)) = open_items(plan).each { |item| ask(:post, address("/resolved"), { item:, done: true }) }
+  def open_items(plan)
+    plan["readiness"].select { |item| item["blocks"] && !item["resolved"] }.map { |item| item["id"] }
+  end
+  def resolve_all(plan = ask(:get, address))
+    open_items(plan).each { |item| ask(:post, address("/resolved"), { item:, done: true }) }
+  end
   def tick(key, done: true) = ask(:post, address("/ticks"), { step: key, done: })
 
   # Ticks off everything up to a step, this one too.

@@ -3,19 +3,35 @@
 # Jobs as the planner sees them, without records: a configuration and its works.
 module PlanBuilders
   P = Graver::Core::Planning
-  PLAIN = { "vehicles" => "car", "calipers" => "floating_slide_pins", "parking_brakes" => "none", "retentions" => "nothing", "springs" => "none", "hose_fittings" => "banjo" }.freeze
+  PLAIN = {
+    "vehicles" => "car",
+    "calipers" => "floating_slide_pins",
+    "parking_brakes" => "none",
+    "retentions" => "nothing",
+    "springs" => "none",
+    "hose_fittings" => "banjo"
+  }.freeze
   DEFAULTS = KNOWLEDGE.schools.fetch("job").map { |kind, school| "#{kind}.#{school["default"]}" }.freeze
 
   def rules = P::ScopeRules.new(KNOWLEDGE.scope)
   def sequence = @sequence ||= P::Sequence.new(KNOWLEDGE.procedure)
 
   def setup(axle, works, sides: %w[left right], sensors: [], **given)
-    configuration = { **PLAIN, "schools" => DEFAULTS, **given.transform_keys(&:to_s), "axles" => axle, "work" => rules.expanded(works) }
+    configuration = {
+      **PLAIN,
+      "schools" => DEFAULTS,
+      **given.transform_keys(&:to_s),
+      "axles" => axle,
+      "work" => rules.expanded(works)
+    }
     P::Lifts::Setup.new(axle:, sides:, configuration:, sensors:)
   end
 
   def lifts(*setups, order: "diagonal", near: "left")
-    P::Lifts.new(joined: KNOWLEDGE.scope["joined"], bleed_order: ->(corners) { P::BleedOrder.call(corners, order:, near:) }).call(setups)
+    P::Lifts.new(
+      joined: KNOWLEDGE.scope["joined"],
+      bleed_order: ->(corners) { P::BleedOrder.call(corners, order:, near:) }
+    ).call(setups)
   end
 
   def keys(*setups) = sequence.call(lifts(*setups)).map(&:key)

@@ -10,7 +10,12 @@ module WearBuilders
   end
 
   def between(distance_km, lower_mm, upper_mm)
-    Wear::Observation.new(distance_km:, thickness: Thickness.interval(lower_mm, upper_mm, edge_mm: 0.2), trust: 1.0, ref: nil)
+    Wear::Observation.new(
+      distance_km:,
+      thickness: Thickness.interval(lower_mm, upper_mm, edge_mm: 0.2),
+      trust: 1.0,
+      ref: nil
+    )
   end
 
   def fitted(*observations, at: 0.0, new_mm: 11.0, sd_mm: 0.15)
@@ -24,8 +29,18 @@ module WearBuilders
   # The same beliefs about a world without drift, changes or wrong readings.
   def self.without_surprises(prior)
     never = { share: 0.0, sd_mm: 1.0 }
-    prior.with(drifts: [{ share: 1.0, log_sd: 1e-6, km: 20_000 }], axle_changes: [], seizures: [], odd_from_new: prior.odd_from_new.merge(share: 0.0),
-               wrong: never, wrong_service: never, plate_service: { **never, mm: nil })
+    prior.with(
+      drifts: [{ share: 1.0, log_sd: 1e-6, km: 20_000 }],
+      axle_changes: [],
+      seizures: [],
+      odd_from_new: prior.odd_from_new.merge(share: 0.0),
+      wrong: never,
+      wrong_service: never,
+      plate_service: {
+        **never,
+        mm: nil
+      }
+    )
   end
 
   def forecast(...) = Wear::Forecast.call(history(...), KNOWLEDGE.prior("pad"))

@@ -13,8 +13,12 @@ RSpec.describe "Findings in the browser", :demo do
     uneven = page.find(".finding", text: "Inner pad much thinner than outer")
     expect(uneven).to have_text("Most likely: slide pins seized or dry")
     uneven.find("summary").click
-    expect(uneven).to have_text("inner 3.9 mm, outer 6.7 mm").and have_text("It would change with").and have_text("Remedy: In and out two or three times")
-    expect(page.all(".finding .mark").map(&:text)).to eq(page.all(".finding .mark").map(&:text).sort_by { |severity| %w[Stop Plan Watch].index(severity) })
+    expect(uneven).to have_text("inner 3.9 mm, outer 6.7 mm").and have_text("It would change with").and have_text(
+                  "Remedy: In and out two or three times"
+                )
+    expect(page.all(".finding .mark").map(&:text)).to eq(
+      page.all(".finding .mark").map(&:text).sort_by { |severity| %w[Stop Plan Watch].index(severity) }
+    )
     page.click_button "It squeals"
     page.click_button "Rolling, and it stops when braking"
     expect(page).to have_text("That is how a squealer sounds")

@@ -34,7 +34,9 @@ RSpec.describe "Planning a job", :demo do
     expect(page).to have_text("draw off").and have_text("no wrench of yours reaches 28 N·m")
     # All but the gloves are settled elsewhere meanwhile.
     job = context.store.jobs.find(1)
-    open = Graver::Service::Planning::JobPlan.new(context).of_job(job).readiness.select(&:open?).map(&:id) - ["consumables:gloves"]
+    open =
+      Graver::Service::Planning::JobPlan.new(context).of_job(job).readiness.select(&:open?).map(&:id) -
+        ["consumables:gloves"]
     open.each { |item| Graver::Service::Planning::Jobs.new(context).resolve(1, item, true) }
     page.refresh
     page.check "Gloves", allow_label_click: true
@@ -69,6 +71,8 @@ RSpec.describe "Planning a job", :demo do
     expect(page).to have_text("Rear right").and have_text("Circuit by circuit")
     page.fill_in "A shop's quote for the same (€)", with: "640"
     page.click_button "Save quote"
-    expect(page).to have_text("€ 640").and have_text("What it saves cannot be said yet").and have_text("The shop's quote has them in.")
+    expect(page).to have_text("€ 640").and have_text("What it saves cannot be said yet").and have_text(
+                  "The shop's quote has them in."
+                )
   end
 end

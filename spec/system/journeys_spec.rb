@@ -86,9 +86,24 @@ RSpec.describe "Journeys in the browser" do
   it "questions and refuses bad input at its field, and loses nothing on reload" do
     add_vehicle
     axle = context.store.vehicles.all.first.axles.first.id
-    Graver::Service::Household::RecordBrakeData.new(context).call(axle, [{ key: "pad.new_thickness", value: "11", unit: "mm", source: "manual" }])
-    earlier = { axle:, part: "pad", side: "left", pad: "inner", event: "reading", method: "caliper", unit: "mm", values: ["9"] }
-    Graver::Service::Measuring::LogLookOver.new(context).call(1, { date: "2026-01-10", odometer: { value: "60000" }, readings: [earlier] })
+    Graver::Service::Household::RecordBrakeData.new(context).call(
+      axle,
+      [{ key: "pad.new_thickness", value: "11", unit: "mm", source: "manual" }]
+    )
+    earlier = {
+      axle:,
+      part: "pad",
+      side: "left",
+      pad: "inner",
+      event: "reading",
+      method: "caliper",
+      unit: "mm",
+      values: ["9"]
+    }
+    Graver::Service::Measuring::LogLookOver.new(context).call(
+      1,
+      { date: "2026-01-10", odometer: { value: "60000" }, readings: [earlier] }
+    )
     page.refresh
     open_look_over
     page.click_button "Save look-over"
@@ -96,7 +111,9 @@ RSpec.describe "Journeys in the browser" do
 
     page.find_by_id("odometer").click
     type "59000", :Enter, "hh", :Enter, "13,6", :Enter, "12..5", :Enter
-    expect(page).to have_text("This is less than the 60000 km logged on 10 Jan 2026").and have_text("needs a number such as 8.4").and have_text("Was the plate included?")
+    expect(page).to have_text("This is less than the 60000 km logged on 10 Jan 2026").and have_text(
+            "needs a number such as 8.4"
+          ).and have_text("Was the plate included?")
     page.click_button "Save look-over"
     expect(page).to have_text("Not saved yet: 4 fields need another look. Nothing is lost.")
     expect(page).to have_text("Saved as you type")
@@ -122,7 +139,7 @@ RSpec.describe "Journeys in the browser" do
     expect(page).to have_css("h1", text: "Juniper")
     rows = context.store.look_overs.of_vehicle(1).last.readings
     expect(rows.map(&:doubt)).to match([nil, /more than there can be/])
-    expect(rows.last.doubts.map { |doubt| [doubt.value, doubt.answer] }).to eq([["13,6", "again"], ["13,7", "keep"]])
+    expect(rows.last.doubts.map { |doubt| [doubt.value, doubt.answer] }).to eq([%w[13,6 again], %w[13,7 keep]])
   end
 
   it "says at an address where there is nothing that there is nothing" do
@@ -140,7 +157,10 @@ RSpec.describe "Journeys in the browser" do
     draft = context.store.drafts.find(1)
     context.store.drafts.save(1, draft.content.merge("odometer" => "61234"), revision: draft.revision, at: "elsewhere")
     type :Enter, "8"
-    expect(page).to have_css("h2", text: "Another window went on with this look-over").and have_css("tr", text: /Odometer\s+61200\s+61234/)
+    expect(page).to have_css("h2", text: "Another window went on with this look-over").and have_css(
+            "tr",
+            text: /Odometer\s+61200\s+61234/
+          )
     page.click_button "Use the other window's"
     expect(page).to have_field("odometer", with: "61234").and have_text("Took over what the other window has")
     page.click_button "Undo", match: :first

@@ -18,7 +18,9 @@ RSpec.describe "Measuring in the browser", :demo do
     page.find("summary", text: "Your way round").click
     page.select "Rear right", from: "Start at"
     page.select "outer pad", from: "First at each wheel"
-    expect(page.all(".strip .name").map(&:text)).to eq(["Rear right", "Rear left", "Front left", "Front right", "Vehicle and finish"])
+    expect(page.all(".strip .name").map(&:text)).to eq(
+      ["Rear right", "Rear left", "Front left", "Front right", "Vehicle and finish"]
+    )
     page.find_by_id("odometer").click
     type "101300", :Enter
     expect_focus("value-2_right_outer")
@@ -41,10 +43,15 @@ RSpec.describe "Measuring in the browser", :demo do
     page.click_link "Juniper"
     expect(page).to have_css("h1", text: "Juniper").and have_text("Left hose: bulged. A bulged hose can burst")
     saved = last_look_over(1)
-    expect(saved.conditions.map do |mark|
-      [mark.side, mark.item, mark.mark || mark.value]
-    end).to include(%w[left hose bulged], %w[left slide_pins free], [nil, "fluid_level", "3/8"], [nil, "symptom", "pulsation"])
-    expect(saved.readings.map { |row| [row.side, row.pad, row.value] }).to eq([%w[right outer 6.9], %w[right inner 6.8], ["right", nil, "9.38"]])
+    expect(saved.conditions.map { |mark| [mark.side, mark.item, mark.mark || mark.value] }).to include(
+      %w[left hose bulged],
+      %w[left slide_pins free],
+      [nil, "fluid_level", "3/8"],
+      [nil, "symptom", "pulsation"]
+    )
+    expect(saved.readings.map { |row| [row.side, row.pad, row.value] }).to eq(
+      [%w[right outer 6.9], %w[right inner 6.8], ["right", nil, "9.38"]]
+    )
     open_round(3)
     expect(page.first(".strip .name").text).to eq("Rear right")
   end
@@ -55,7 +62,10 @@ RSpec.describe "Measuring in the browser", :demo do
     type "101300", :Enter, "6.5", :Enter, "3.8", :Enter
     expect(page).to have_text("Were they swapped?", count: 2)
     page.click_button "They were swapped", match: :first
-    expect(page).to have_field("value-1_left_inner", with: "3.8").and have_field("value-1_left_outer", with: "6.5").and have_no_text("Were they swapped?")
+    expect(page).to have_field("value-1_left_inner", with: "3.8").and have_field(
+            "value-1_left_outer",
+            with: "6.5"
+          ).and have_no_text("Were they swapped?")
     page.find(".strip button", text: "Front right").click
     type "10.9", :Enter, "0.23", :Enter
     expect(page).to have_text("Was the plate included?").and have_text("as in it would be 5.8 mm")
@@ -76,11 +86,25 @@ RSpec.describe "Measuring in the browser", :demo do
     expect(page).to have_css("h1", text: "Juniper")
     rows = last_look_over(1).readings
     expect(rows.map { |row| [row.side, row.pad, row.value, row.unit, row.overall, row.doubts.map(&:answer)] }).to eq(
-      [["left", "inner", "3.8", "mm", false, ["swap"]], ["left", "outer", "6.5", "mm", false, ["swap"]], ["right", "inner", "10.9", "mm", true, ["with_plate"]],
-       ["right", "outer", "0.23", "in", false, ["other_unit"]], ["left", "inner", "8.6", "mm", false, ["earlier_wrong"]]]
+      [
+        ["left", "inner", "3.8", "mm", false, ["swap"]],
+        ["left", "outer", "6.5", "mm", false, ["swap"]],
+        ["right", "inner", "10.9", "mm", true, ["with_plate"]],
+        ["right", "outer", "0.23", "in", false, ["other_unit"]],
+        ["left", "inner", "8.6", "mm", false, ["earlier_wrong"]]
+      ]
     )
-    earlier = context.store.look_overs.find(context.store.look_overs.of_vehicle(1)[-2].id).readings.find { |row| row.axle_id == 2 && row.side == "left" && row.pad == "inner" }
-    expect(earlier).to have_attributes(void: true, corrections: [have_attributes(reason: /Held for wrong when 8.6 mm was read/)])
+    earlier =
+      context
+        .store
+        .look_overs
+        .find(context.store.look_overs.of_vehicle(1)[-2].id)
+        .readings
+        .find { |row| row.axle_id == 2 && row.side == "left" && row.pad == "inner" }
+    expect(earlier).to have_attributes(
+      void: true,
+      corrections: [have_attributes(reason: /Held for wrong when 8.6 mm was read/)]
+    )
   end
 
   it "takes events, several places, units as called out, and what can only be seen now" do
@@ -90,7 +114,9 @@ RSpec.describe "Measuring in the browser", :demo do
     type "0.40 in", :Enter, "23.9 23.86 23.92", :Enter, :Enter
     expect_focus("value-5_right_inner")
     page.find(".strip button", text: "Front left").click
-    expect(page).to have_text("varies by 0.060 mm").and have_text("10.2 mm, ±").and have_text("is felt in the pedal from about 0.015")
+    expect(page).to have_text("varies by 0.060 mm").and have_text("10.2 mm, ±").and have_text(
+                  "is felt in the pedal from about 0.015"
+                )
     page.find("summary", text: "While you can see it").click
     page.fill_in "ask-rotor.discard_thickness", with: "22,4"
     type :Enter
@@ -104,11 +130,22 @@ RSpec.describe "Measuring in the browser", :demo do
     expect(page).to have_css("h1", text: "Thistle")
     rows = last_look_over(3).readings
     expect(rows.map { |row| [row.event, row.method, row.value, row.unit, row.place] }).to eq(
-      [["squealer", nil, nil, nil, 1], ["reading", "caliper", "0.40", "in", 1], ["reading", "micrometer", "23.9", "mm", 1], ["reading", "micrometer", "23.86", "mm", 2],
-       ["reading", "micrometer", "23.92", "mm", 3], ["reading", "caliper", "10,2", "mm", 1], ["reading", "caliper", "9,8", "mm", 2], ["reading", "caliper", "10,4", "mm", 3],
-       ["reading", "percent", "80", "percent", 1]]
+      [
+        ["squealer", nil, nil, nil, 1],
+        ["reading", "caliper", "0.40", "in", 1],
+        ["reading", "micrometer", "23.9", "mm", 1],
+        ["reading", "micrometer", "23.86", "mm", 2],
+        ["reading", "micrometer", "23.92", "mm", 3],
+        ["reading", "caliper", "10,2", "mm", 1],
+        ["reading", "caliper", "9,8", "mm", 2],
+        ["reading", "caliper", "10,4", "mm", 3],
+        ["reading", "percent", "80", "percent", 1]
+      ]
     )
-    expect(context.store.brake_data.current(5)["rotor.discard_thickness"]).to have_attributes(value: "22,4", source: "cast")
+    expect(context.store.brake_data.current(5)["rotor.discard_thickness"]).to have_attributes(
+      value: "22,4",
+      source: "cast"
+    )
   end
 
   it "takes values from a simulated gauge and reader, large and both hands free, and says when the line drops" do
@@ -118,7 +155,10 @@ RSpec.describe "Measuring in the browser", :demo do
     # what was typed is not overwritten unasked
     page.fill_in "odometer", with: "101300"
     page.click_button "Read from the vehicle"
-    expect(page).to have_text("The reader sends 101250 km; you typed 101300.").and have_field("odometer", with: "101300")
+    expect(page).to have_text("The reader sends 101250 km; you typed 101300.").and have_field(
+            "odometer",
+            with: "101300"
+          )
     page.click_button "Keep 101300"
     expect(page).to have_field("odometer", with: "101300").and have_no_text("The reader sends")
     page.select "Simulated digital caliper", from: "Connected gauge"
@@ -126,7 +166,9 @@ RSpec.describe "Measuring in the browser", :demo do
     expect(page).to have_css(".large label", text: "Front left inner pad")
     type "z"
     expect(page).to have_css(".large label", text: "Front left outer pad")
-    expect(context.store.drafts.find(1).content.dig("entries", "1_left_inner", "text")).to match(/\A\d\.\d\d\z/).or be_empty
+    expect(context.store.drafts.find(1).content.dig("entries", "1_left_inner", "text")).to match(
+      /\A\d\.\d\d\z/
+    ).or be_empty
     context.devices.find("caliper").change("drops" => 100)
     type "z"
     expect(page).to have_text("has dropped its line")
@@ -155,19 +197,23 @@ RSpec.describe "Measuring in the browser", :demo do
     page.fill_in "Reason", with: "wrong wheel"
     page.click_button "Strike it out"
     expect(page).to have_text("struck out. wrong wheel").and have_css("li.void .figure", text: "6.7 mm")
-    expect(context.store.look_overs.of_vehicle(1)[-2].readings.map(&:value)).to include("4.1").and(satisfy { |values| !values.include?("6.7") })
+    expect(context.store.look_overs.of_vehicle(1)[-2].readings.map(&:value)).to include("4.1").and(
+      satisfy { |values| !values.include?("6.7") }
+    )
   end
 
   it "keeps tools, finds a wrong zero and takes it out of the readings" do
     page.visit "/#/workshop"
     page.within("article[aria-label='Blue caliper']") do
-      expect(page).to have_text("Zero wrong").and have_text("Juniper left inner pad: 3.9 → 3.76 mm").or have_text("5.4 → 5.26 mm")
+      expect(page).to have_text("Zero wrong").and have_text("Juniper left inner pad: 3.9 → 3.76 mm").or have_text(
+                   "5.4 → 5.26 mm"
+                 )
       page.click_button "Take the 0.140 mm out of them"
       expect(page).to have_text("readings corrected").and have_no_button("Take the 0.140 mm out of them")
     end
-    expect(context.store.look_overs.of_vehicle(1).flat_map(&:readings).find do |row|
-      row.entered == "3.9"
-    end).to have_attributes(value: "3.76", corrections: [have_attributes(reason: /Blue caliper read \+0.140 mm too much/)])
+    expect(
+      context.store.look_overs.of_vehicle(1).flat_map(&:readings).find { |row| row.entered == "3.9" }
+    ).to have_attributes(value: "3.76", corrections: [have_attributes(reason: /Blue caliper read \+0.140 mm too much/)])
     page.click_button "Add a measuring tool"
     page.fill_in "From", with: "25"
     page.fill_in "To", with: "10"
@@ -182,12 +228,16 @@ RSpec.describe "Measuring in the browser", :demo do
   end
 
   it "brings in a person's own table after a look at it, and undoes it" do
-    table = Tempfile.new(["mine", ".csv"])
-    table.write("Day;km;FL inner;FL outer;FR rotor;remarks\n12.04.2022;141.100;7,8;8,4;24,10;first\n31.02.2023;143000;7;7;;\n03.10.2022;142400;7,1;abc;;\n")
+    table = Tempfile.new(%w[mine .csv])
+    table.write(
+      "Day;km;FL inner;FL outer;FR rotor;remarks\n12.04.2022;141.100;7,8;8,4;24,10;first\n31.02.2023;143000;7;7;;\n03.10.2022;142400;7,1;abc;;\n"
+    )
     table.close
     page.visit "/#/vehicles/3/import"
     page.attach_file("Choose the file", table.path)
-    expect(page).to have_text("4 readings from 2 services").and have_text("line 3, date: needs a day").and have_text("line 4, value: needs a number")
+    expect(page).to have_text("4 readings from 2 services").and have_text("line 3, date: needs a day").and have_text(
+                  "line 4, value: needs a number"
+                )
     before = context.store.look_overs.of_vehicle(3).length
     page.click_button "Take in 4 readings"
     expect(page).to have_text("4 readings from 2 services taken in.")

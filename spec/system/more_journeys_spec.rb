@@ -44,7 +44,9 @@ RSpec.describe "More journeys in the browser" do
     page.click_link "Wren"
     expect(page).to have_css("h1", text: "Wren")
     rows = context.store.look_overs.of_vehicle(1).first.readings
-    expect(rows.map { |row| [row.value, row.unit, row.overall] }).to eq([["0.41", "in", true], ["13", "32nd", true], ["0.1752", "in", false], ["0.1760", "in", false]])
+    expect(rows.map { |row| [row.value, row.unit, row.overall] }).to eq(
+      [["0.41", "in", true], ["13", "32nd", true], ["0.1752", "in", false], ["0.1760", "in", false]]
+    )
     expect(context.store.look_overs.of_vehicle(1).first.odometer_km).to be_within(0.01).of(12_000 * 1.609344)
     expect(page).to have_text(/most likely [\d,]+ mi/)
   end

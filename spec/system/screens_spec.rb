@@ -7,11 +7,22 @@ RSpec.describe "Screens of the demo household", :demo do
 
   # What each screen has to show first.
   screens = {
-    "/#/" => "Timeline", "/#/vehicles/new" => "Add a vehicle", "/#/vehicles/1" => "Logbook", "/#/axles/1/brake-data" => "Slide pin bolts",
-    "/#/vehicles/1/look-over" => "Front left inner pad", "/#/workshop" => "Zero wrong", "/#/vehicles/1/findings" => "Most useful next measurement", "/#/look-overs/7" => "Readings",
-    "/#/vehicles/1/import" => "Choose the file", "/#/bin" => "Nothing was put away",
-    "/#/vehicles/1/timeline" => "Planned by you", "/#/axles/1/wear" => "How earlier forecasts did", "/#/axles/3/job-plan" => "A job, as proposed", "/#/jobs/2" => "Rear left: strip",
-    "/#/jobs/1/scope" => "The rotors", "/#/jobs/1/sheet" => "Job sheet, A4"
+    "/#/" => "Timeline",
+    "/#/vehicles/new" => "Add a vehicle",
+    "/#/vehicles/1" => "Logbook",
+    "/#/axles/1/brake-data" => "Slide pin bolts",
+    "/#/vehicles/1/look-over" => "Front left inner pad",
+    "/#/workshop" => "Zero wrong",
+    "/#/vehicles/1/findings" => "Most useful next measurement",
+    "/#/look-overs/7" => "Readings",
+    "/#/vehicles/1/import" => "Choose the file",
+    "/#/bin" => "Nothing was put away",
+    "/#/vehicles/1/timeline" => "Planned by you",
+    "/#/axles/1/wear" => "How earlier forecasts did",
+    "/#/axles/3/job-plan" => "A job, as proposed",
+    "/#/jobs/2" => "Rear left: strip",
+    "/#/jobs/1/scope" => "The rotors",
+    "/#/jobs/1/sheet" => "Job sheet, A4"
   }
 
   screens.each do |path, text|
@@ -19,7 +30,10 @@ RSpec.describe "Screens of the demo household", :demo do
       page.visit path
       expect(page).to have_text(text)
       expect(accessibility_faults).to be_empty
-      page.driver.browser.page.command("Emulation.setEmulatedMedia", features: [{ name: "prefers-color-scheme", value: "dark" }])
+      page.driver.browser.page.command(
+        "Emulation.setEmulatedMedia",
+        features: [{ name: "prefers-color-scheme", value: "dark" }]
+      )
       expect(page).to have_css("html[theme='g100']")
       expect(accessibility_faults(BrowserHelper::COLOURS)).to be_empty
       page.driver.resize(390, 844)
@@ -76,8 +90,12 @@ RSpec.describe "Screens of the demo household", :demo do
 
   it "refuses brake data at its place and keeps what was typed; proposes what is usual and what another axle has" do
     page.visit "/#/axles/5/brake-data"
-    { "wheel_nut.torque" => ["ten", "Needs a number such as 8.4"], "rotor.discard_thickness" => ["30", "must be more than discard thickness"],
-      "fixed_caliper_bolt.thread" => ["M?", "write it like M10 x 1.25"], "pad.backing_plate" => ["0", "lies between 1 and 10 mm"] }.each do |key, (typed, fault)|
+    {
+      "wheel_nut.torque" => ["ten", "Needs a number such as 8.4"],
+      "rotor.discard_thickness" => ["30", "must be more than discard thickness"],
+      "fixed_caliper_bolt.thread" => ["M?", "write it like M10 x 1.25"],
+      "pad.backing_plate" => ["0", "lies between 1 and 10 mm"]
+    }.each do |key, (typed, fault)|
       open_cell(key)
       page.fill_in "edit-#{key}", with: typed
       type :Enter
@@ -92,7 +110,9 @@ RSpec.describe "Screens of the demo household", :demo do
     expect(page.find("[id='cell-springs']")).to have_text(/None|One outer spring|Spread/).and have_text("Typical value")
     open_cell("fluid.grade")
     page.click_button "I can't find it"
-    expect(page.find("[id='cell-fluid.grade']")).to have_text("could not be found").and have_text("the wrong fluid may be bought")
+    expect(page.find("[id='cell-fluid.grade']")).to have_text("could not be found").and have_text(
+            "the wrong fluid may be bought"
+          )
     page.select "Mule, front", from: "Copy from"
     expect(page).to have_text("Not taken over, as it belongs to one vehicle").or have_text("nothing to fill in")
   end
@@ -111,6 +131,8 @@ RSpec.describe "Screens of the demo household", :demo do
     expect(page).to have_link("Steps", text: "23/")
     # a step that waits is refused, and says for what
     page.find("[data-step='rear.lower'] input").click
-    expect(page).to have_css("[data-step='rear.lower'] [role=alert]", text: "First comes").and have_no_css("[data-step='rear.lower'].done")
+    expect(page).to have_css("[data-step='rear.lower'] [role=alert]", text: "First comes").and have_no_css(
+            "[data-step='rear.lower'].done"
+          )
   end
 end

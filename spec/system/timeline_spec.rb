@@ -29,7 +29,10 @@ RSpec.describe "The timeline in the browser", :demo do
 
   it "changes the rule for one session, and asks about an odometer that runs away" do
     page.visit "/#/vehicles/4/timeline"
-    expect(page).to have_css("li", text: /front and rear|rear and front/).or have_css("li", text: "no other axle is near")
+    expect(page).to have_css("li", text: /front and rear|rear and front/).or have_css(
+           "li",
+           text: "no other axle is near"
+         )
     before = page.all(".sessions li").length
     page.fill_in "Combine jobs closer than (km)", with: before == 1 ? "0" : "30000"
     page.fill_in "and this near in days", with: before == 1 ? "0" : "365"
@@ -48,10 +51,14 @@ RSpec.describe "The timeline in the browser", :demo do
     expect(page).to have_css(".answer .words", count: 1)
     page.select "× 1.9 Mostly town", from: "Used for"
     page.fill_in "Driven in a year (km)", with: "40000"
-    expect(page).to have_css(".answer .words", count: 2).and have_text("Supposed: 40000 km a year (your figure); Mostly town: wear factor 1.9")
+    expect(page).to have_css(".answer .words", count: 2).and have_text(
+            "Supposed: 40000 km a year (your figure); Mostly town: wear factor 1.9"
+          )
     page.fill_in "Driven in a year (km)", with: "lots"
     expect(page).to have_text(/needs a number/i)
-    expect(page).to have_text("Measure the left inner pad with a caliper").and have_text("worked out afterwards").and have_text(/Over your garage|No forecast of your garage/)
+    expect(page).to have_text("Measure the left inner pad with a caliper").and have_text(
+            "worked out afterwards"
+          ).and have_text(/Over your garage|No forecast of your garage/)
   end
 
   it "keeps torque wrenches in the workshop and sets them on the torque card, with a crow-foot too" do
@@ -70,7 +77,10 @@ RSpec.describe "The timeline in the browser", :demo do
     page.click_button "Add it"
     expect(page).to have_css("tr", text: "Short one")
     page.visit "/#/axles/1/job-plan/torque"
-    expect(page).to have_css(".set", text: "Set 28 N·m on Short one").and have_css(".set", text: "Set 120 N·m on Long click wrench")
+    expect(page).to have_css(".set", text: "Set 28 N·m on Short one").and have_css(
+            ".set",
+            text: "Set 120 N·m on Long click wrench"
+          )
     page.fill_in "Crow-foot or offset in line with the handle (mm)", with: "30"
     # 28 x 300 / 330 = 25.45, on a scale of halves
     expect(page).to have_css(".set", text: "Set 25.5 N·m on Short one with the 30 mm extension")

@@ -14,7 +14,10 @@ RSpec.describe "Trust in the browser", :demo do
   # Everything works but what matches.
   def unreachable(pattern)
     running = BrowserHelper.application
-    BrowserHelper.application = ->(env) { env["PATH_INFO"].match?(pattern) ? [503, { "content-type" => "text/plain" }, ["away"]] : running.call(env) }
+    BrowserHelper.application =
+      lambda do |env|
+        env["PATH_INFO"].match?(pattern) ? [503, { "content-type" => "text/plain" }, ["away"]] : running.call(env)
+      end
     yield
   ensure
     BrowserHelper.application = running
@@ -27,7 +30,10 @@ RSpec.describe "Trust in the browser", :demo do
     type "101300", :Enter
     expect_focus("value-1_left_inner")
     type "hello"
-    expect(page).to have_field("value-1_left_inner", with: "hello").and have_button("Method: Digital caliper", minimum: 1)
+    expect(page).to have_field("value-1_left_inner", with: "hello").and have_button(
+            "Method: Digital caliper",
+            minimum: 1
+          )
     expect(page).to have_no_css("[aria-label='Hose'] [aria-pressed=true]")
     page.fill_in "value-1_left_inner", with: ""
     type "1e3"
@@ -59,7 +65,10 @@ RSpec.describe "Trust in the browser", :demo do
     expect(page).to have_css("[data-step='rear.left.piston_home']")
     unreachable(%r{/jobs/\d+/ticks}) do
       page.find("[data-step='rear.left.piston_home'] input").click
-      expect(page).to have_css("[data-step='rear.left.piston_home']", text: "Not saved yet: the server cannot be reached. Trying again.")
+      expect(page).to have_css(
+        "[data-step='rear.left.piston_home']",
+        text: "Not saved yet: the server cannot be reached. Trying again."
+      )
       expect(page).to have_text("1 tick is not saved yet")
       page.refresh
       expect(page).to have_css("[data-step='rear.left.piston_home']", text: "Not saved yet")
@@ -144,12 +153,20 @@ RSpec.describe "Trust in the browser", :demo do
     expect(page).to have_css("[aria-label='State of the job']")
     expect(page.current_url).to end_with("/jobs/1")
     page.visit "/#/axles/1/job-plan"
-    expect(page).to have_text("This axle already has a job: Front: new pads").and have_link("Open the job", href: %r{jobs/1\z})
+    expect(page).to have_text("This axle already has a job: Front: new pads").and have_link(
+            "Open the job",
+            href: %r{jobs/1\z}
+          )
     expect(context.store.jobs.of([1]).length).to eq(1)
   end
 
   it "changes and strikes out what was seen, with a reason" do
-    seized = context.store.look_overs.of_vehicle(1).find { |look_over| look_over.conditions.any? { |mark| mark.mark == "seized" } }
+    seized =
+      context
+        .store
+        .look_overs
+        .of_vehicle(1)
+        .find { |look_over| look_over.conditions.any? { |mark| mark.mark == "seized" } }
     page.visit "/#/look-overs/#{seized.id}"
     page.within("li", text: "slide pins seized") do
       page.find("button", text: "Change").click
@@ -178,20 +195,38 @@ RSpec.describe "Trust in the browser", :demo do
     expect(page).to have_text("Old rear pads: lasted 46,410 mi, thinnest 2.8 mm")
     page.click_link "To Mule"
     expect(page).to have_text("New rear pads fitted")
-    page.within("section[aria-label='rear axle']") { expect(page).to have_no_text("Stop").and have_no_text("Job under way") }
+    page.within("section[aria-label='rear axle']") do
+      expect(page).to have_no_text("Stop").and have_no_text("Job under way")
+    end
   end
 
   it "stops a job where a reading changes the verdict, plans it anew, and keeps what was done" do
     done = context.store.jobs.find(2).ticked
-    vehicle = context.store.vehicles.find(context.store.vehicles.find_axle(context.store.jobs.find(2).axle_id).vehicle_id)
-    thin = %w[left right].map do |side|
-      { axle: context.store.jobs.find(2).axle_id, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["12.9"], answer: "keep" }
-    end
-    Graver::Service::Measuring::LogLookOver.new(context).call(vehicle.id, { date: BrowserHelper::TODAY, odometer: { value: "68840", unit: "mi" }, readings: thin })
+    vehicle =
+      context.store.vehicles.find(context.store.vehicles.find_axle(context.store.jobs.find(2).axle_id).vehicle_id)
+    thin =
+      %w[left right].map do |side|
+        {
+          axle: context.store.jobs.find(2).axle_id,
+          part: "rotor",
+          side:,
+          event: "reading",
+          method: "micrometer",
+          unit: "mm",
+          values: ["12.9"],
+          answer: "keep"
+        }
+      end
+    Graver::Service::Measuring::LogLookOver.new(context).call(
+      vehicle.id,
+      { date: BrowserHelper::TODAY, odometer: { value: "68840", unit: "mi" }, readings: thin }
+    )
     page.visit "/#/jobs/2"
     expect(page).to have_text("Stop here: the rear rotors change the plan").and have_text("To buy now: 2 × Rotor.")
     page.find("[data-step='rear.left.piston_home'] input").click
-    expect(page).to have_css("[data-step='rear.left.piston_home'] [role=alert]", text: "12.90 mm").and have_no_css("[data-step='rear.left.piston_home'].done")
+    expect(page).to have_css("[data-step='rear.left.piston_home'] [role=alert]", text: "12.90 mm").and have_no_css(
+            "[data-step='rear.left.piston_home'].done"
+          )
     page.click_button "Plan new rotors"
     expect(page).to have_no_text("Stop here").and have_css("h1", text: "new rotors")
     page.click_link "Parts"

@@ -7,8 +7,17 @@ module Graver
   module API
     # The JSON API under /api/v1 (openapi/graver.yml): every resource's table of routes, and one answer to every error.
     class App < Sinatra::Base
-      RESOURCES = [Resources::Household, Resources::Axles, Resources::LookOvers, Resources::Findings, Resources::Timelines, Resources::Workshop, Resources::Imports,
-                   Resources::Supplies, Resources::Jobs].freeze
+      RESOURCES = [
+        Resources::Household,
+        Resources::Axles,
+        Resources::LookOvers,
+        Resources::Findings,
+        Resources::Timelines,
+        Resources::Workshop,
+        Resources::Imports,
+        Resources::Supplies,
+        Resources::Jobs
+      ].freeze
       WRITING = %w[POST PUT PATCH DELETE].freeze
 
       configure do
@@ -29,7 +38,13 @@ module Graver
 
       RESOURCES.each do |resource|
         resource.routes.each do |route|
-          answering = proc { respond(resource.new(Exchange.new(settings.context.for_request, request, params)).call(route), route.status) }
+          answering =
+            proc do
+              respond(
+                resource.new(Exchange.new(settings.context.for_request, request, params)).call(route),
+                route.status
+              )
+            end
           route("HEAD", route.path, &answering) if route.verb == "GET"
           route(route.verb, route.path, &answering)
         end
@@ -45,7 +60,7 @@ module Graver
         status code
         return JSON.generate(answer) unless answer.is_a?(Download)
 
-        content_type answer.type, *([charset: "utf-8"] if answer.type.start_with?("text/"))
+        content_type answer.type, *([{ charset: "utf-8" }] if answer.type.start_with?("text/"))
         headers "Content-Disposition" => answer.disposition if answer.disposition
         answer.body
       end

@@ -10,52 +10,59 @@ module Graver
 
       DISTANCE_UNITS = %w[km mi].freeze
 
-      ODOMETER = Dry::Schema.JSON do
-        required(:value).filled(:string, max_size?: 20)
-        optional(:unit).filled(:string, included_in?: DISTANCE_UNITS)
-        optional(:keep).filled(:bool)
-        optional(:simulated).filled(:bool)
-      end
+      ODOMETER =
+        Dry::Schema.JSON do
+          required(:value).filled(:string, max_size?: 20)
+          optional(:unit).filled(:string, included_in?: DISTANCE_UNITS)
+          optional(:keep).filled(:bool)
+          optional(:simulated).filled(:bool)
+        end
 
       READING_METHODS = %w[micrometer caliper vernier rule gauge visual percent dial].freeze
 
       READING_UNITS = %w[mm in thou 32nd 100th percent share].freeze
 
       # A question that was answered on the way, as the preview put it.
-      DOUBT = Dry::Schema.JSON do
-        required(:code).filled(:string, max_size?: 40)
-        required(:question).filled(:string, max_size?: 400)
-        optional(:value).maybe(:string, max_size?: 40)
-        optional(:unit).maybe(:string, max_size?: 10)
-        required(:answer).filled(:string, included_in?: %w[again other_unit with_plate swap keep earlier_wrong fitted])
-      end
+      DOUBT =
+        Dry::Schema.JSON do
+          required(:code).filled(:string, max_size?: 40)
+          required(:question).filled(:string, max_size?: 400)
+          optional(:value).maybe(:string, max_size?: 40)
+          optional(:unit).maybe(:string, max_size?: 10)
+          required(:answer).filled(
+            :string,
+            included_in?: %w[again other_unit with_plate swap keep earlier_wrong fitted]
+          )
+        end
 
-      READING = Dry::Schema.JSON do
-        required(:axle).filled(:integer)
-        required(:part).filled(:string, included_in?: %w[pad rotor runout shoe])
-        optional(:side).maybe(:string, included_in?: %w[left right])
-        optional(:pad).maybe(:string, included_in?: %w[inner outer])
-        required(:event).filled(:string, included_in?: %w[reading fit squealer sensor metal resurfaced freed])
-        optional(:method).maybe(:string, included_in?: READING_METHODS)
-        optional(:values).value(:array, max_size?: 12).each(:string, max_size?: 40)
-        optional(:upper).maybe(:string, max_size?: 40)
-        optional(:unit).maybe(:string, included_in?: READING_UNITS)
-        optional(:overall).filled(:bool)
-        optional(:instrument).maybe(:integer)
-        optional(:answer).maybe(:string, included_in?: %w[keep earlier_wrong])
-        optional(:doubts).value(:array, max_size?: 12).each { hash(DOUBT) }
-        optional(:simulated).filled(:bool)
-      end
+      READING =
+        Dry::Schema.JSON do
+          required(:axle).filled(:integer)
+          required(:part).filled(:string, included_in?: %w[pad rotor runout shoe])
+          optional(:side).maybe(:string, included_in?: %w[left right])
+          optional(:pad).maybe(:string, included_in?: %w[inner outer])
+          required(:event).filled(:string, included_in?: %w[reading fit squealer sensor metal resurfaced freed])
+          optional(:method).maybe(:string, included_in?: READING_METHODS)
+          optional(:values).value(:array, max_size?: 12).each(:string, max_size?: 40)
+          optional(:upper).maybe(:string, max_size?: 40)
+          optional(:unit).maybe(:string, included_in?: READING_UNITS)
+          optional(:overall).filled(:bool)
+          optional(:instrument).maybe(:integer)
+          optional(:answer).maybe(:string, included_in?: %w[keep earlier_wrong])
+          optional(:doubts).value(:array, max_size?: 12).each { hash(DOUBT) }
+          optional(:simulated).filled(:bool)
+        end
 
-      CONDITION = Dry::Schema.JSON do
-        required(:item).filled(:string, max_size?: 40)
-        optional(:axle).maybe(:integer)
-        optional(:side).maybe(:string, included_in?: %w[left right])
-        optional(:face).maybe(:string, included_in?: %w[inner outer])
-        optional(:mark).maybe(:string, max_size?: 40)
-        optional(:value).maybe(:string, max_size?: 20)
-        optional(:simulated).filled(:bool)
-      end
+      CONDITION =
+        Dry::Schema.JSON do
+          required(:item).filled(:string, max_size?: 40)
+          optional(:axle).maybe(:integer)
+          optional(:side).maybe(:string, included_in?: %w[left right])
+          optional(:face).maybe(:string, included_in?: %w[inner outer])
+          optional(:mark).maybe(:string, max_size?: 40)
+          optional(:value).maybe(:string, max_size?: 20)
+          optional(:simulated).filled(:bool)
+        end
     end
   end
 end

@@ -10,13 +10,20 @@ module Graver
 
       def call(error)
         case error
-        when InvalidEntry then Problem.new(422, "invalid", Texts.say("requests.invalid"), error.faults.map(&:to_h))
-        when NotFound then Problem.new(404, "not_found", error.message, [])
-        when DeviceFailed then Problem.new(503, "no_answer", error.message, [])
-        when Conflict then Problem.new(409, "conflict", error.message, [])
-        when Malformed then Problem.new(400, "malformed", error.message, [])
-        when TooLarge then Problem.new(413, "too_large", error.message, [])
-        else Problem.new(500, "failed", Texts.say("requests.failed"), [])
+        when InvalidEntry
+          Problem.new(422, "invalid", Texts.say("requests.invalid"), error.faults.map(&:to_h))
+        when NotFound
+          Problem.new(404, "not_found", error.message, [])
+        when DeviceFailed
+          Problem.new(503, "no_answer", error.message, [])
+        when Conflict
+          Problem.new(409, "conflict", error.message, [])
+        when Malformed
+          Problem.new(400, "malformed", error.message, [])
+        when TooLarge
+          Problem.new(413, "too_large", error.message, [])
+        else
+          Problem.new(500, "failed", Texts.say("requests.failed"), [])
         end
       end
     end

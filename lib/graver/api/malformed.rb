@@ -3,6 +3,7 @@
 module Graver
   module API
     # What came in is no JSON object.
-    class Malformed < Error; end
+    class Malformed < Error
+    end
   end
 end

@@ -2,8 +2,10 @@
 
 module Graver
   module API
-    # The addresses of one kind of thing: a table of routes, each a method of its own that gives a Hash (answered as JSON) or
-    # a Download. Names of actions are the operation ids of openapi/graver.yml. A resource asks use cases, never the records.
+    # The addresses of one kind of thing: a table of routes, each a method of its own that gives a Hash (answered as
+    # JSON) or
+    # a Download. Names of actions are the operation ids of openapi/graver.yml. A resource asks use cases, never the
+    # records.
     class Resource
       Route = Struct.new(:verb, :path, :action, :status)
 

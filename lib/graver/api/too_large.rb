@@ -3,6 +3,7 @@
 module Graver
   module API
     # What came in is too much at once.
-    class TooLarge < Error; end
+    class TooLarge < Error
+    end
   end
 end

@@ -7,8 +7,10 @@ module Graver
     # The built interface, with the headers that keep it to this machine.
     class WebApp
       HEADERS = {
-        "content-security-policy" => "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; font-src 'self'; " \
-                                     "connect-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
+        "content-security-policy" =>
+          "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; " \
+            "img-src 'self' data:; font-src 'self'; " \
+            "connect-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
         "x-content-type-options" => "nosniff",
         "referrer-policy" => "no-referrer"
       }.freeze

@@ -9,7 +9,8 @@ module Graver
     # graver forecast LOG.csv --spec SPEC.json [--strict]
     # graver forecast DIR --out OUT [--strict]
     class ForecastCommand
-      USAGE = "usage: graver forecast LOG.csv --spec SPEC.json [--strict]\n       graver forecast DIR --out OUT [--strict]"
+      USAGE =
+        "usage: graver forecast LOG.csv --spec SPEC.json [--strict]\n       graver forecast DIR --out OUT [--strict]"
       LARGEST_BYTES = 20_000_000
 
       def initialize(out: $stdout, err: $stderr)
@@ -33,11 +34,14 @@ module Graver
 
       def parse(arguments)
         options = { strict: false }
-        rest = OptionParser.new do |parser|
-          parser.on("--spec FILE") { |file| options[:spec] = file }
-          parser.on("--out DIR") { |folder| options[:out] = folder }
-          parser.on("--strict") { options[:strict] = true }
-        end.parse(arguments)
+        rest =
+          OptionParser
+            .new do |parser|
+              parser.on("--spec FILE") { |file| options[:spec] = file }
+              parser.on("--out DIR") { |folder| options[:out] = folder }
+              parser.on("--strict") { options[:strict] = true }
+            end
+            .parse(arguments)
         options[:log] = rest.first
         return options if rest.length == 1 && (File.directory?(rest.first) ? options[:out] : options[:spec])
 
@@ -78,7 +82,10 @@ module Graver
         [*result.faults, *result.notes].each { |line| @err.puts "#{prefix}#{line}" }
         result.document
       rescue InvalidEntry => e
-        e.faults.each { |fault| @err.puts "#{prefix}#{File.basename(specification)}: #{[fault.field, fault.message].reject(&:empty?).join(": ")}" }
+        e.faults.each do |fault|
+          said = [File.basename(specification), fault.field, fault.message].reject(&:empty?).join(": ")
+          @err.puts "#{prefix}#{said}"
+        end
         nil
       rescue SystemCallError => e
         @err.puts "#{prefix}#{e.message}"
@@ -86,7 +93,13 @@ module Graver
       end
 
       def read(path)
-        raise InvalidEntry.of("", "too_large", Texts.say("faults.too_large", name: File.basename(path), most: LARGEST_BYTES / 1_000_000)) if File.size(path) > LARGEST_BYTES
+        if File.size(path) > LARGEST_BYTES
+          raise InvalidEntry.of(
+                  "",
+                  "too_large",
+                  Texts.say("faults.too_large", name: File.basename(path), most: LARGEST_BYTES / 1_000_000)
+                )
+        end
 
         File.read(path, encoding: "UTF-8")
       end

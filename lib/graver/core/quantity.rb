@@ -10,9 +10,17 @@ module Graver
 
       POUND_FORCE_NEWTONS = Rational("0.45359237") * Rational("9.80665")
 
-      LENGTH = UnitTable.new(base: "mm", factors: {
-                               "mm" => 1r, "in" => INCH_MM, "thou" => INCH_MM / 1000, "32nd" => INCH_MM / 32, "100th" => INCH_MM / 100
-                             })
+      LENGTH =
+        UnitTable.new(
+          base: "mm",
+          factors: {
+            "mm" => 1r,
+            "in" => INCH_MM,
+            "thou" => INCH_MM / 1000,
+            "32nd" => INCH_MM / 32,
+            "100th" => INCH_MM / 100
+          }
+        )
 
       VOLUME = UnitTable.new(base: "ml", factors: { "ml" => 1r, "fl oz" => Rational("29.5735295625") })
 
@@ -20,11 +28,15 @@ module Graver
 
       DISTANCE = UnitTable.new(base: "km", factors: { "km" => 1r, "mi" => Rational("1.609344") })
 
-      TORQUE = UnitTable.new(base: "N·m", factors: {
-                               "N·m" => 1r,
-                               "lbf·ft" => POUND_FORCE_NEWTONS * Rational("0.3048"),
-                               "lbf·in" => POUND_FORCE_NEWTONS * Rational("0.0254")
-                             })
+      TORQUE =
+        UnitTable.new(
+          base: "N·m",
+          factors: {
+            "N·m" => 1r,
+            "lbf·ft" => POUND_FORCE_NEWTONS * Rational("0.3048"),
+            "lbf·in" => POUND_FORCE_NEWTONS * Rational("0.0254")
+          }
+        )
     end
   end
 end

@@ -10,17 +10,18 @@ module Graver
     # Raises ArgumentError for a missing or unknown field.
     module Value
       def self.define(*fields, &block)
-        record = Struct.new(*fields, keyword_init: true) do
-          def initialize(**given)
-            missing = self.class.members - given.keys
-            raise ArgumentError, "#{self.class.name} requires #{missing.join(", ")}" if missing.any?
+        record =
+          Struct.new(*fields, keyword_init: true) do
+            def initialize(**given)
+              missing = self.class.members - given.keys
+              raise ArgumentError, "#{self.class.name} requires #{missing.join(", ")}" if missing.any?
 
-            super
-            freeze
+              super
+              freeze
+            end
+
+            def with(**changes) = self.class.new(**to_h, **changes)
           end
-
-          def with(**changes) = self.class.new(**to_h, **changes)
-        end
         record.class_eval(&block) if block
         record
       end

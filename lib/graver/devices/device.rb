@@ -17,9 +17,8 @@ module Graver
     # spec/contract/device.rb holds every implementation to this.
     class Device
       # value: text as shown; unit: a LENGTH unit, "km" or "mi", or "fraction" between MIN and MAX; simulated: made up
-      Sample = Core::Value.define(:quantity, :value, :unit, :simulated) do
-        def initialize(simulated: false, **rest) = super
-      end
+      Sample =
+        Core::Value.define(:quantity, :value, :unit, :simulated) { def initialize(simulated: false, **rest) = super }
       # One knob: value between least and most, in unit.
       Setting = Core::Value.define(:id, :label, :unit, :value, :least, :most)
 

@@ -7,9 +7,34 @@ module Graver
       # For the demo, or behind a switch of its own: nothing to plug in, everything to try, and nothing of it true.
       def self.simulated(seed: 20, written: {})
         world = Simulated::World.new(seed:, written:)
-        new([Simulated::Gauge.new(id: "caliper", label: "Simulated digital caliper", method: "caliper", step_mm: 0.01, noise_mm: 0.03, seed:, world:),
-             Simulated::Gauge.new(id: "micrometer", label: "Simulated micrometer", method: "micrometer", step_mm: 0.001, noise_mm: 0.003, seed: seed + 1, world:),
-             Simulated::DiagnosticReader.new(id: "diagnostic", label: "Simulated diagnostic reader", seed: seed + 2, world:)])
+        new(
+          [
+            Simulated::Gauge.new(
+              id: "caliper",
+              label: "Simulated digital caliper",
+              method: "caliper",
+              step_mm: 0.01,
+              noise_mm: 0.03,
+              seed:,
+              world:
+            ),
+            Simulated::Gauge.new(
+              id: "micrometer",
+              label: "Simulated micrometer",
+              method: "micrometer",
+              step_mm: 0.001,
+              noise_mm: 0.003,
+              seed: seed + 1,
+              world:
+            ),
+            Simulated::DiagnosticReader.new(
+              id: "diagnostic",
+              label: "Simulated diagnostic reader",
+              seed: seed + 2,
+              world:
+            )
+          ]
+        )
       end
 
       # What an owner has who has plugged in nothing.

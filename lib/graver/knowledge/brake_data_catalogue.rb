@@ -4,9 +4,21 @@ module Graver
   module Knowledge
     # Which brake data there are, where they apply, and what can be true of each.
     class BrakeDataCatalogue
-      UNITS = { "length" => Core::Quantity::LENGTH, "torque" => Core::Quantity::TORQUE, "volume" => Core::Quantity::VOLUME, "angle" => Core::Quantity::ANGLE }.freeze
+      UNITS = {
+        "length" => Core::Quantity::LENGTH,
+        "torque" => Core::Quantity::TORQUE,
+        "volume" => Core::Quantity::VOLUME,
+        "angle" => Core::Quantity::ANGLE
+      }.freeze
       # What an axle is like, and the lists of a field that are held against it.
-      PLACES = { vehicle_kind: "vehicles", axle: "axles", caliper: "calipers", parking_brake: "parking_brakes", retention: "retentions", hose_fitting: "hose_fittings" }.freeze
+      PLACES = {
+        vehicle_kind: "vehicles",
+        axle: "axles",
+        caliper: "calipers",
+        parking_brake: "parking_brakes",
+        retention: "retentions",
+        hose_fitting: "hose_fittings"
+      }.freeze
 
       attr_reader :fields
 
@@ -39,7 +51,9 @@ module Graver
         return {} unless field["choices"]
         return @content.fetch("choices").fetch(field["choices"]) unless field["choices"] == "calipers"
 
-        @calipers.select { |caliper| vehicle_kind.nil? || caliper["vehicles"].include?(vehicle_kind) }.to_h { |caliper| [caliper["id"], caliper["label"]] }
+        @calipers
+          .select { |caliper| vehicle_kind.nil? || caliper["vehicles"].include?(vehicle_kind) }
+          .to_h { |caliper| [caliper["id"], caliper["label"]] }
       end
 
       def units(field) = UNITS[field["quantity"]]&.units || []
@@ -48,7 +62,9 @@ module Graver
       # Raises InvalidEntry with the field "value", "unit", "source" or "key".
       def check(key, value, unit, source, vehicle_kind)
         field = field(key) or refuse("key", "unknown_key", Texts.say("faults.unknown_key", key: key.to_s[0, 40]))
-        refuse("source", "unknown_source", Texts.say("faults.unknown_source", choices: sources.keys)) unless sources.key?(source)
+        unless sources.key?(source)
+          refuse("source", "unknown_source", Texts.say("faults.unknown_source", choices: sources.keys))
+        end
         return check_choice(field, value, vehicle_kind) if field["quantity"] == "choice"
         return check_text(field, value) if field["quantity"] == "text"
 
@@ -67,12 +83,20 @@ module Graver
         offered = choices(field, vehicle_kind)
         return value if offered.key?(value)
 
-        refuse("value", "unknown_choice", Texts.say("faults.labelled_choose", label: field["label"], choices: offered.values))
+        refuse(
+          "value",
+          "unknown_choice",
+          Texts.say("faults.labelled_choose", label: field["label"], choices: offered.values)
+        )
       end
 
       def check_text(field, value)
         Core::Planning::Thread.normal(value, @threads) ||
-          refuse("value", "unknown_thread", Texts.say("faults.unknown_thread", label: field["label"], hint: field["hint"]))
+          refuse(
+            "value",
+            "unknown_thread",
+            Texts.say("faults.unknown_thread", label: field["label"], hint: field["hint"])
+          )
       end
 
       def in_base(field, number, unit)
@@ -80,7 +104,9 @@ module Graver
 
         refuse("value", "not_whole", Texts.say("faults.whole", label: field["label"])) if field["quantity"] == "count"
         table = UNITS.fetch(field["quantity"])
-        refuse("unit", "unknown_unit", Texts.say("faults.unit_choose", label: field["label"], choices: table.units)) unless table.include?(unit)
+        unless table.include?(unit)
+          refuse("unit", "unknown_unit", Texts.say("faults.unit_choose", label: field["label"], choices: table.units))
+        end
         table.to_base(number.value, unit)
       end
 
@@ -89,7 +115,17 @@ module Graver
 
         unit = UNITS[field["quantity"]]&.base
         bounds = { label: field["label"], least: field["least"], most: field["most"] }
-        refuse("value", "out_of_range", unit ? Texts.say("faults.labelled_between_got", **bounds, unit:, value:) : Texts.say("faults.labelled_from", **bounds))
+        refuse(
+          "value",
+          "out_of_range",
+          (
+            if unit
+              Texts.say("faults.labelled_between_got", **bounds, unit:, value:)
+            else
+              Texts.say("faults.labelled_from", **bounds)
+            end
+          )
+        )
       end
     end
   end

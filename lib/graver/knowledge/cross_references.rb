@@ -28,9 +28,12 @@ module Graver
 
       def named_sources(content)
         case content
-        when Hash then content.flat_map { |key, value| key == "source" && value.is_a?(String) ? [value] : named_sources(value) }
-        when Array then content.flat_map { |value| named_sources(value) }
-        else []
+        when Hash
+          content.flat_map { |key, value| key == "source" && value.is_a?(String) ? [value] : named_sources(value) }
+        when Array
+          content.flat_map { |value| named_sources(value) }
+        else
+          []
         end
       end
 
@@ -40,7 +43,9 @@ module Graver
           missing = []
           missing << "group #{field["group"]}" unless data.fetch("groups").key?(field["group"])
           missing << "choices #{field["choices"]}" if field["choices"] && !known_choices.include?(field["choices"])
-          missing << "fastener #{field["fastener"]}" if field["fastener"] && !ids("fasteners.yml").include?(field["fastener"])
+          if field["fastener"] && !ids("fasteners.yml").include?(field["fastener"])
+            missing << "fastener #{field["fastener"]}"
+          end
           missing += (field.fetch("needed_for") - data.fetch("needs").keys).map { |need| "need #{need}" }
           missing.map { |what| "brake_data.yml: #{field["key"]} names #{what}, which is not there" }
         end
@@ -53,21 +58,38 @@ module Graver
 
       # A template fills in what a brake data entry would be refused for just as little.
       def templates
-        catalogue = BrakeDataCatalogue.new(@contents.fetch("brake_data.yml"), @contents.fetch("calipers.yml"), @contents.fetch("fasteners.yml"), @contents.fetch("threads.yml"))
-        @contents.fetch("calipers.yml").flat_map do |caliper|
-          caliper.fetch("template").filter_map do |entry|
-            catalogue.check(entry["key"], entry["value"], entry["unit"], "typical", caliper["vehicles"].first)
-            "calipers.yml: #{caliper["id"]}: a template gives no torque" if catalogue.field(entry["key"])["quantity"] == "torque"
-          rescue InvalidEntry => e
-            "calipers.yml: #{caliper["id"]}: #{entry["key"]}: #{e.message}"
+        catalogue =
+          BrakeDataCatalogue.new(
+            @contents.fetch("brake_data.yml"),
+            @contents.fetch("calipers.yml"),
+            @contents.fetch("fasteners.yml"),
+            @contents.fetch("threads.yml")
+          )
+        @contents
+          .fetch("calipers.yml")
+          .flat_map do |caliper|
+            caliper
+              .fetch("template")
+              .filter_map do |entry|
+                catalogue.check(entry["key"], entry["value"], entry["unit"], "typical", caliper["vehicles"].first)
+                if catalogue.field(entry["key"])["quantity"] == "torque"
+                  "calipers.yml: #{caliper["id"]}: a template gives no torque"
+                end
+              rescue InvalidEntry => e
+                "calipers.yml: #{caliper["id"]}: #{entry["key"]}: #{e.message}"
+              end
           end
-        end
       end
 
       def questions
         rules = @contents.fetch("rules/questions.yml")
-        rules.slice("readings", "odometer").values.flat_map(&:values).flat_map { |question| question.fetch("answers") - rules.fetch("answers").keys }.uniq
-             .map { |id| "rules/questions.yml: answer #{id} is not there" }
+        rules
+          .slice("readings", "odometer")
+          .values
+          .flat_map(&:values)
+          .flat_map { |question| question.fetch("answers") - rules.fetch("answers").keys }
+          .uniq
+          .map { |id| "rules/questions.yml: answer #{id} is not there" }
       end
 
       def known_choices = @contents.fetch("brake_data.yml").fetch("choices").keys + ["calipers"]
@@ -76,30 +98,46 @@ module Graver
       # Brake data the scope and the parts speak of, and works that bring each other.
       def scope
         works = @contents.fetch("rules/scope.yml").fetch("works")
-        keys = works.flat_map { |work| work.fetch("asks") + work.fetch("decides", []) } + @contents.fetch("rules/scope.yml").fetch("always_decides")
-        keys += @contents.fetch("parts.yml").flat_map { |part| part.fetch("matches", {}).values.map { |match| match["key"] } }
+        keys =
+          works.flat_map { |work| work.fetch("asks") + work.fetch("decides", []) } +
+            @contents.fetch("rules/scope.yml").fetch("always_decides")
+        keys +=
+          @contents.fetch("parts.yml").flat_map { |part| part.fetch("matches", {}).values.map { |match| match["key"] } }
         known = fields.map { |field| field["key"] }
         known_works = works.flat_map { |work| [work["id"], *work["means"]] }
-        named = @contents.fetch("parts.yml").flat_map { |part| part["work"] + part.fetch("not_work", []) } + works.flat_map { |work| work.fetch("with", []) }
-        missing = (keys.uniq - known).map { |key| "brake data #{key} are not there" } + (named.uniq - known_works).map { |work| "work #{work} is not there" }
+        named =
+          @contents.fetch("parts.yml").flat_map { |part| part["work"] + part.fetch("not_work", []) } +
+            works.flat_map { |work| work.fetch("with", []) }
+        missing =
+          (keys.uniq - known).map { |key| "brake data #{key} are not there" } +
+            (named.uniq - known_works).map { |work| "work #{work} is not there" }
         missing.map { |what| "rules/scope.yml or parts.yml: #{what}" }
       end
 
       # Marks that works answer and rotors are judged by.
       def marks
         conditions = @contents.fetch("conditions.yml")
-        known = (conditions["wheel"] + conditions["vehicle"]).flat_map { |item| [item["id"], *item["marks"].map { |mark| "#{item["id"]}.#{mark["id"]}" }] }
+        known =
+          (conditions["wheel"] + conditions["vehicle"]).flat_map do |item|
+            [item["id"], *item["marks"].map { |mark| "#{item["id"]}.#{mark["id"]}" }]
+          end
         named = @contents.fetch("rules/scope.yml").fetch("works").flat_map { |work| work.fetch("answers", []) }
-        named += @contents.fetch("rules/rotor.yml").fetch("conditions").flat_map { |rule| rule.values_at("mark", "felt").compact }
+        named +=
+          @contents
+            .fetch("rules/rotor.yml")
+            .fetch("conditions")
+            .flat_map { |rule| rule.values_at("mark", "felt").compact }
         (named.uniq - known).map { |mark| "rules/scope.yml or rotor.yml: mark #{mark} is not there" }
       end
 
       def tools
         drives = @contents.fetch("brake_data.yml").dig("choices", "drives").keys
-        @contents.fetch("tools.yml").flat_map do |tool|
-          missing = (tool.fetch("instead", []) - ids("tools.yml")) + (tool.fetch("covers", []) - drives)
-          missing.map { |id| "tools.yml: #{tool["id"]} names #{id}, which is not there" }
-        end
+        @contents
+          .fetch("tools.yml")
+          .flat_map do |tool|
+            missing = (tool.fetch("instead", []) - ids("tools.yml")) + (tool.fetch("covers", []) - drives)
+            missing.map { |id| "tools.yml: #{tool["id"]} names #{id}, which is not there" }
+          end
       end
     end
   end

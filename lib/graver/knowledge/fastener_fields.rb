@@ -16,9 +16,17 @@ module Graver
 
       def field(template, fastener)
         needed = template["needed"] && fastener["pad_job"]
-        { **template.except("key", "label", "needed"), **fastener.slice(*PLACES), **calipers(fastener),
-          "key" => "#{fastener["id"]}.#{template["key"]}", "label" => "#{fastener["label"]}: #{template["label"]}", "group" => "fasteners",
-          "fastener" => fastener["id"], "copy" => fastener["copy"] || "never", "needed_for" => needed ? ["job"] : [] }
+        {
+          **template.except("key", "label", "needed"),
+          **fastener.slice(*PLACES),
+          **calipers(fastener),
+          "key" => "#{fastener["id"]}.#{template["key"]}",
+          "label" => "#{fastener["label"]}: #{template["label"]}",
+          "group" => "fasteners",
+          "fastener" => fastener["id"],
+          "copy" => fastener["copy"] || "never",
+          "needed_for" => needed ? ["job"] : []
+        }
       end
 
       def calipers(fastener) = fastener["per_corner"].empty? ? {} : { "calipers" => fastener["per_corner"].keys }

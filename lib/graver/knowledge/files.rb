@@ -5,7 +5,8 @@ require "yaml"
 
 module Graver
   module Knowledge
-    # Reads the files under knowledge/ and checks each against its schema; every fault of every file is reported at once.
+    # Reads the files under knowledge/ and checks each against its schema; every fault of every file is reported at
+    # once.
     class Files
       SCHEMA = "schema/knowledge.yml"
 
@@ -26,7 +27,10 @@ module Graver
       # Line of the entry with this id in a file's list, for messages.
       def line_of(name, id)
         entries = Psych.parse_file(File.join(@folder, name)).root.children
-        entry = entries.find { |node| node.children.each_slice(2).any? { |key, value| key.value == "id" && value.value == id } }
+        entry =
+          entries.find do |node|
+            node.children.each_slice(2).any? { |key, value| key.value == "id" && value.value == id }
+          end
         entry ? entry.start_line + 1 : 1
       end
 

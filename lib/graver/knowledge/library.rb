@@ -19,7 +19,8 @@ module Graver
         @contents = contents
         @procedure = ProcedureFiles.build(contents)
         CrossReferences.new(contents, procedure, lines).check
-        @brake_data = BrakeDataCatalogue.new(contents.fetch("brake_data.yml"), calipers, fasteners, contents.fetch("threads.yml"))
+        @brake_data =
+          BrakeDataCatalogue.new(contents.fetch("brake_data.yml"), calipers, fasteners, contents.fetch("threads.yml"))
       end
 
       def calipers = @contents.fetch("calipers.yml")
@@ -48,7 +49,9 @@ module Graver
       def state = @contents.fetch("rules/state.yml")
       def rotor_rules = @contents.fetch("rules/rotor.yml")
       def questions = @contents.fetch("rules/questions.yml")
-      def question_thresholds = @question_thresholds ||= questions.fetch("thresholds").except("source").transform_keys(&:to_sym)
+      def question_thresholds
+        @question_thresholds ||= questions.fetch("thresholds").except("source").transform_keys(&:to_sym)
+      end
       def conditions = @contents.fetch("conditions.yml")
       # Things to look at, at a wheel and about the vehicle.
       def condition_items = conditions.fetch("wheel") + conditions.fetch("vehicle")
@@ -63,15 +66,24 @@ module Graver
       # As Core::Planning::WrenchChoice wants them.
       def wrench_rules
         tolerance = torque_wrenches.fetch("tolerance")
-        { usable_from_share: torque_wrenches.dig("usable_from_share", "value"), small_up_to: tolerance["small_up_to_newton_metres"], small_share: tolerance["small_share"],
-          share: tolerance["share"], calibration_months: torque_wrenches.dig("calibration", "months"), common_ranges: torque_wrenches.dig("common_ranges", "ranges") }
+        {
+          usable_from_share: torque_wrenches.dig("usable_from_share", "value"),
+          small_up_to: tolerance["small_up_to_newton_metres"],
+          small_share: tolerance["small_share"],
+          share: tolerance["share"],
+          calibration_months: torque_wrenches.dig("calibration", "months"),
+          common_ranges: torque_wrenches.dig("common_ranges", "ranges")
+        }
       end
 
       def what_if = @contents.fetch("wear/what_if.yml")
       def symptoms = @contents.fetch("rules/symptoms.yml").fetch("symptoms")
       def walk_round = @contents.fetch("walk_round.yml")
-      # Methods by which the friction of a pad is measured with its wheel off: { "caliper" => standard uncertainty in mm }
-      def pad_methods = measurement.fetch("methods").slice("caliper", "rule").transform_values { |method| method.fetch("pad") }
+      # Methods by which the friction of a pad is measured with its wheel off: { "caliper" => standard uncertainty in
+      # mm }
+      def pad_methods
+        measurement.fetch("methods").slice("caliper", "rule").transform_values { |method| method.fetch("pad") }
+      end
       # Does an event say by itself how thick a pad is?
       def tab?(event) = measurement.fetch("tabs").key?(event)
       def look_again_chance = state.fetch("look_again_chance").fetch("value")
@@ -80,37 +92,95 @@ module Graver
       def source_title(id) = @contents.fetch("sources.yml").fetch(id).fetch("title")
 
       def state_engine
-        @state_engine ||= Core::Judgement::RuleEngine.new(state.fetch("rules").map do |rule|
-          Core::Judgement::Rule.new(**%w[id severity measure at_least at_most sentence source].to_h { |key| [key.to_sym, rule[key]] })
-        end)
+        @state_engine ||=
+          Core::Judgement::RuleEngine.new(
+            state
+              .fetch("rules")
+              .map do |rule|
+                Core::Judgement::Rule.new(
+                  **%w[id severity measure at_least at_most sentence source].to_h { |key| [key.to_sym, rule[key]] }
+                )
+              end
+          )
       end
 
       def finding_engine
-        @finding_engine ||= Core::Judgement::FindingEngine.new(findings.fetch("rules").map do |rule|
-          thresholds = rule.fetch("when").map { |when_| Core::Judgement::Threshold.new(measure: when_["measure"], at_least: when_["at_least"], at_most: when_["at_most"]) }
-          texts = %w[id scope group topic severity pattern title sentence reading limit change advice confidence source].to_h { |key| [key.to_sym, rule[key]] }
-          Core::Judgement::FindingRule.new(**texts, thresholds:)
-        end)
+        @finding_engine ||=
+          Core::Judgement::FindingEngine.new(
+            findings
+              .fetch("rules")
+              .map do |rule|
+                thresholds =
+                  rule
+                    .fetch("when")
+                    .map do |when_|
+                      Core::Judgement::Threshold.new(
+                        measure: when_["measure"],
+                        at_least: when_["at_least"],
+                        at_most: when_["at_most"]
+                      )
+                    end
+                texts =
+                  %w[
+                    id
+                    scope
+                    group
+                    topic
+                    severity
+                    pattern
+                    title
+                    sentence
+                    reading
+                    limit
+                    change
+                    advice
+                    confidence
+                    source
+                  ].to_h { |key| [key.to_sym, rule[key]] }
+                Core::Judgement::FindingRule.new(**texts, thresholds:)
+              end
+          )
       end
 
       def normalise = @normalise ||= Core::Measurement::Normalise.new(measurement_rules)
 
       def history_builder
-        @history_builder ||= Core::Wear::HistoryBuilder.new(normalise, measurement.fetch("new_parts").transform_values do |part|
-          { typical_mm: part["typical_mm"], typical_sd_mm: part["typical_standard_uncertainty_mm"], stated_sd_mm: part["stated_standard_uncertainty_mm"],
-            own_sd_mm: part["own_standard_uncertainty_mm"], unread_share: part["unread_share"] }
-        end)
+        @history_builder ||=
+          Core::Wear::HistoryBuilder.new(
+            normalise,
+            measurement
+              .fetch("new_parts")
+              .transform_values do |part|
+                {
+                  typical_mm: part["typical_mm"],
+                  typical_sd_mm: part["typical_standard_uncertainty_mm"],
+                  stated_sd_mm: part["stated_standard_uncertainty_mm"],
+                  own_sd_mm: part["own_standard_uncertainty_mm"],
+                  unread_share: part["unread_share"]
+                }
+              end
+          )
       end
 
       # part: "pad" or "rotor"
       def prior(part)
         content = @contents.fetch("wear/priors.yml").fetch(part)
-        Core::Wear::Prior.new(**Core::Wear::Prior.members.to_h { |member| [member, symbolic(member, content.fetch(member.to_s))] })
+        Core::Wear::Prior.new(
+          **Core::Wear::Prior.members.to_h { |member| [member, symbolic(member, content.fetch(member.to_s))] }
+        )
       end
 
       def outlook
-        @outlook ||= Core::Wear::Outlook.new(history_builder:, priors: { "pad" => prior("pad"), "rotor" => prior("rotor") },
-                                             driving_prior:, look_again_chance:)
+        @outlook ||=
+          Core::Wear::Outlook.new(
+            history_builder:,
+            priors: {
+              "pad" => prior("pad"),
+              "rotor" => prior("rotor")
+            },
+            driving_prior:,
+            look_again_chance:
+          )
       end
 
       def driving_prior = @contents.fetch("wear/priors.yml").fetch("driving").except("source").transform_keys(&:to_sym)
@@ -122,23 +192,35 @@ module Graver
         return value if %i[component_log_offset seizure_weights].include?(member)
 
         case value
-        when Array then value.map { |entry| symbolic(member, entry) }
-        when Hash then value.transform_keys(&:to_sym)
-        else value
+        when Array
+          value.map { |entry| symbolic(member, entry) }
+        when Hash
+          value.transform_keys(&:to_sym)
+        else
+          value
         end
       end
 
       def measurement_rules
         plate = measurement.fetch("backing_plate")
         Core::Measurement::Rules.new(
-          by_method: measurement.fetch("methods").transform_values { |method| method.slice("pad", "rotor", "shoe", "runout", "instrument") },
+          by_method:
+            measurement
+              .fetch("methods")
+              .transform_values { |method| method.slice("pad", "rotor", "shoe", "runout", "instrument") },
           percent_standard_uncertainty: measurement.dig("percent", "standard_uncertainty"),
-          gauge_step_mm: measurement.dig("gauge_step_mm", "value"), typical_new_mm: measurement.dig("new_parts", "pad", "typical_mm"),
-          typical_backing_mm: plate["typical_mm"], typical_backing_uncertainty_mm: plate["typical_standard_uncertainty_mm"],
+          gauge_step_mm: measurement.dig("gauge_step_mm", "value"),
+          typical_new_mm: measurement.dig("new_parts", "pad", "typical_mm"),
+          typical_backing_mm: plate["typical_mm"],
+          typical_backing_uncertainty_mm: plate["typical_standard_uncertainty_mm"],
           known_backing_uncertainty_mm: plate["known_standard_uncertainty_mm"],
           tabs: measurement.fetch("tabs").transform_values { |tab| tab.except("source").transform_keys(&:to_sym) },
           ranges: measurement.fetch("ranges_mm").except("source"),
-          shared: measurement.fetch("methods").transform_values { |method| method["shared"] || 0.0 }.merge("percent" => measurement.dig("percent", "shared")),
+          shared:
+            measurement
+              .fetch("methods")
+              .transform_values { |method| method["shared"] || 0.0 }
+              .merge("percent" => measurement.dig("percent", "shared")),
           typical_new_uncertainty_mm: measurement.dig("new_parts", "pad", "typical_standard_uncertainty_mm")
         )
       end

@@ -16,21 +16,59 @@ module Graver
       # contents: { file name => parsed content }
       def build(contents)
         content = contents.fetch(STAGES)
-        stages = content.fetch("stages").map { |id, stage| Core::Planning::Stage.new(id:, label: stage["label"], of: stage["of"]) }
+        stages =
+          content
+            .fetch("stages")
+            .map { |id, stage| Core::Planning::Stage.new(id:, label: stage["label"], of: stage["of"]) }
         steps = stages.flat_map { |stage| contents.fetch(file_of(stage.id), []).map { |entry| step(entry, stage.id) } }
-        facts = contents.fetch(FACTS).to_h { |fact| [fact["id"], Core::Planning::Fact.new(id: fact["id"], of: fact["of"], label: fact["label"], optional: fact.fetch("optional", false))] }
-        bare = Core::Planning::Procedure.new(id: content["id"], label: content["label"], stages:, steps:, facts:, hazards: hazards(contents.fetch(HAZARDS)))
+        facts =
+          contents
+            .fetch(FACTS)
+            .to_h do |fact|
+              [
+                fact["id"],
+                Core::Planning::Fact.new(
+                  id: fact["id"],
+                  of: fact["of"],
+                  label: fact["label"],
+                  optional: fact.fetch("optional", false)
+                )
+              ]
+            end
+        bare =
+          Core::Planning::Procedure.new(
+            id: content["id"],
+            label: content["label"],
+            stages:,
+            steps:,
+            facts:,
+            hazards: hazards(contents.fetch(HAZARDS))
+          )
         bare.with(steps: steps.map { |step| bare.guarded(step) })
       end
 
       def hazards(entries)
-        entries.map { |entry| Core::Planning::Hazard.new(**%w[id label requires words].to_h { |key| [key.to_sym, entry[key].freeze] }, forbids: entry.fetch("forbids", []).freeze) }
+        entries.map do |entry|
+          Core::Planning::Hazard.new(
+            **%w[id label requires words].to_h { |key| [key.to_sym, entry[key].freeze] },
+            forbids: entry.fetch("forbids", []).freeze
+          )
+        end
       end
 
       def step(entry, stage)
         lists = LISTS.to_h { |key| [key.to_sym, entry.fetch(key, []).freeze] }
-        Core::Planning::Step.new(id: entry["id"], stage:, text: entry["text"], why: entry["why"], gate: entry.fetch("gate", false), kills: entry.fetch("kills", false),
-                                 conditions: entry.fetch("when", {}).freeze, exceptions: entry.fetch("unless", {}).freeze, **lists)
+        Core::Planning::Step.new(
+          id: entry["id"],
+          stage:,
+          text: entry["text"],
+          why: entry["why"],
+          gate: entry.fetch("gate", false),
+          kills: entry.fetch("kills", false),
+          conditions: entry.fetch("when", {}).freeze,
+          exceptions: entry.fetch("unless", {}).freeze,
+          **lists
+        )
       end
     end
   end

@@ -19,39 +19,81 @@ module Graver
 
       private
 
-      def at(step) = "#{ProcedureFiles.file_of(step.stage)}:#{@lines.call(ProcedureFiles.file_of(step.stage), step.id)}: step #{step.id}"
+      def at(step)
+        file = ProcedureFiles.file_of(step.stage)
+        "#{file}:#{@lines.call(file, step.id)}: step #{step.id}"
+      end
       def ids(file) = @contents.fetch(file).map { |entry| entry.fetch("id") }
 
       def known
         facts = @procedure.facts.keys
-        { needs: @procedure.steps.map(&:id), requires: facts, forbids: facts, gives: facts, takes: facts, fasteners: ids("fasteners.yml"), tighten: ids("fasteners.yml"),
-          tools: ids("tools.yml"), does: @procedure.hazards.map(&:id), consumables: ids("consumables.yml"), cautions: ids("cautions.yml"), calipers: ids("calipers.yml"),
-          work: works, schools: schools,
-          **@contents.fetch("brake_data.yml").fetch("choices").slice("parking_brakes", "retentions", "springs", "hose_fittings").to_h { |key, choices| [key.to_sym, choices.keys] } }
+        {
+          needs: @procedure.steps.map(&:id),
+          requires: facts,
+          forbids: facts,
+          gives: facts,
+          takes: facts,
+          fasteners: ids("fasteners.yml"),
+          tighten: ids("fasteners.yml"),
+          tools: ids("tools.yml"),
+          does: @procedure.hazards.map(&:id),
+          consumables: ids("consumables.yml"),
+          cautions: ids("cautions.yml"),
+          calipers: ids("calipers.yml"),
+          work: works,
+          schools: schools,
+          **@contents
+            .fetch("brake_data.yml")
+            .fetch("choices")
+            .slice("parking_brakes", "retentions", "springs", "hose_fittings")
+            .to_h { |key, choices| [key.to_sym, choices.keys] }
+        }
       end
 
       def works = @contents.fetch("rules/scope.yml").fetch("works").flat_map { |work| [work["id"], *work["means"]] }
 
       # Every option as the steps name it: "bed_in.maker".
-      def schools = @contents.fetch("rules/schools.yml").fetch("job").flat_map { |kind, school| school["options"].keys.map { |id| "#{kind}.#{id}" } }
+      def schools
+        @contents
+          .fetch("rules/schools.yml")
+          .fetch("job")
+          .flat_map { |kind, school| school["options"].keys.map { |id| "#{kind}.#{id}" } }
+      end
 
       def dangling
         all = known
         @procedure.steps.flat_map do |step|
-          places = [step.conditions, step.exceptions].flat_map(&:to_a).to_h { |key, _| [key.to_sym, [step.conditions[key], step.exceptions[key]].flatten.compact] }
-          step.to_h.merge(places).slice(*all.keys).flat_map { |kind, named| (named - all.fetch(kind)).map { |id| "#{at(step)} names #{kind} #{id}, which is not there" } }
+          places =
+            [step.conditions, step.exceptions].flat_map(&:to_a)
+              .to_h { |key, _| [key.to_sym, [step.conditions[key], step.exceptions[key]].flatten.compact] }
+          step
+            .to_h
+            .merge(places)
+            .slice(*all.keys)
+            .flat_map do |kind, named|
+              (named - all.fetch(kind)).map { |id| "#{at(step)} names #{kind} #{id}, which is not there" }
+            end
         end
       end
 
       def duplicates
-        @procedure.steps.group_by(&:id).values.select { |same| same.length > 1 }.map { |same| "#{at(same.last)} stands twice" }
+        @procedure
+          .steps
+          .group_by(&:id)
+          .values
+          .select { |same| same.length > 1 }
+          .map { |same| "#{at(same.last)} stands twice" }
       end
 
       # Stages are worked one after the other, so a need may only point back.
       def late
         rank = @procedure.stages.map(&:id)
         @procedure.steps.flat_map do |step|
-          needs = step.needs.filter_map { |id| @procedure.step(id) }.select { |need| rank.index(need.stage) > rank.index(step.stage) }
+          needs =
+            step
+              .needs
+              .filter_map { |id| @procedure.step(id) }
+              .select { |need| rank.index(need.stage) > rank.index(step.stage) }
           needs.map { |need| "#{at(step)} needs #{need.id}, which is in a later stage" }
         end
       end
@@ -59,17 +101,26 @@ module Graver
       # A fact that is required but never given can never hold.
       def one_way
         given = @procedure.steps.flat_map(&:gives)
-        @procedure.steps.flat_map { |step| (step.requires - given).map { |fact| "#{at(step)} requires #{fact}, which no step gives" } }
+        @procedure.steps.flat_map do |step|
+          (step.requires - given).map { |fact| "#{at(step)} requires #{fact}, which no step gives" }
+        end
       end
 
       # A step whose words show a hazard names it; a hazard's facts are there.
       def unnamed_hazards
-        shown = @procedure.steps.product(@procedure.hazards).filter_map do |step, hazard|
-          "#{at(step)} #{hazard.label} and does not say so (does: #{hazard.id})" if hazard.shown_by?(step.text) && !step.does.include?(hazard.id)
-        end
+        shown =
+          @procedure
+            .steps
+            .product(@procedure.hazards)
+            .filter_map do |step, hazard|
+              if hazard.shown_by?(step.text) && !step.does.include?(hazard.id)
+                "#{at(step)} #{hazard.label} and does not say so (does: #{hazard.id})"
+              end
+            end
         facts = @procedure.hazards.flat_map { |hazard| hazard.requires + hazard.forbids } - @procedure.facts.keys
         open = @procedure.hazards.flat_map(&:requires).uniq.select { |fact| @procedure.facts[fact]&.optional }
-        shown + facts.map { |fact| "procedures/hazards.yml names fact #{fact}, which is not there" } + open.map { |fact| "procedures/hazards.yml requires #{fact}, which is optional" }
+        shown + facts.map { |fact| "procedures/hazards.yml names fact #{fact}, which is not there" } +
+          open.map { |fact| "procedures/hazards.yml requires #{fact}, which is optional" }
       end
 
       def cyclic

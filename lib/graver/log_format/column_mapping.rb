@@ -4,16 +4,37 @@ require "date"
 
 module Graver
   module LogFormat
-    # How a person's columns become the columns of the open log: which column is the day, which the odometer, and for every
+    # How a person's columns become the columns of the open log: which column is the day, which the odometer, and for
+    # every
     # column of thicknesses what was read there. Two shapes are known: one reading a row, or one look-over a row with a
     # column per position.
     class ColumnMapping
-      DATE_FORMATS = { "iso" => /\A(?<y>\d{4})-(?<m>\d{1,2})-(?<d>\d{1,2})\z/, "ymd" => %r{\A(?<y>\d{4})[-./]?(?<m>\d{1,2})[-./]?(?<d>\d{1,2})\z},
-                       "dmy" => %r{\A(?<d>\d{1,2})[-./ ](?<m>\d{1,2})[-./ ](?<y>\d{4}|\d{2})\z}, "mdy" => %r{\A(?<m>\d{1,2})[-./ ](?<d>\d{1,2})[-./ ](?<y>\d{4}|\d{2})\z} }.freeze
+      DATE_FORMATS = {
+        "iso" => /\A(?<y>\d{4})-(?<m>\d{1,2})-(?<d>\d{1,2})\z/,
+        "ymd" => %r{\A(?<y>\d{4})[-./]?(?<m>\d{1,2})[-./]?(?<d>\d{1,2})\z},
+        "dmy" => %r{\A(?<d>\d{1,2})[-./ ](?<m>\d{1,2})[-./ ](?<y>\d{4}|\d{2})\z},
+        "mdy" => %r{\A(?<m>\d{1,2})[-./ ](?<d>\d{1,2})[-./ ](?<y>\d{4}|\d{2})\z}
+      }.freeze
       THOUSANDS = /\A\d{1,3}([., '’\u00A0]\d{3})+\z/
       # How people write the words of the open columns.
-      WORDS = { "l" => "left", "lh" => "left", "r" => "right", "rh" => "right", "f" => "front", "in" => "inner", "inside" => "inner", "inboard" => "inner", "out" => "outer",
-                "outside" => "outer", "outboard" => "outer", "disc" => "rotor", "disk" => "rotor", "pads" => "pad", "rotors" => "rotor", "back" => "rear" }.freeze
+      WORDS = {
+        "l" => "left",
+        "lh" => "left",
+        "r" => "right",
+        "rh" => "right",
+        "f" => "front",
+        "in" => "inner",
+        "inside" => "inner",
+        "inboard" => "inner",
+        "out" => "outer",
+        "outside" => "outer",
+        "outboard" => "outer",
+        "disc" => "rotor",
+        "disk" => "rotor",
+        "pads" => "pad",
+        "rotors" => "rotor",
+        "back" => "rear"
+      }.freeze
       WORDED = %w[axle side part pad event method].freeze
       # What each reading needs: from a column, or the same for all.
       FIELDS = %w[axle side part pad event method unit overall upper places entered doubt].freeze
@@ -21,7 +42,8 @@ module Graver
       attr_reader :content
 
       # content: { "date" => { "column" => 0, "format" => "dmy" }, "odometer" => { "column" => 1, "unit" => "km" },
-      #   "note" => { "column" => 9 } or nil, "readings" => [{ "column" => 2, "axle" => { "is" => "front" }, "side" => { "column" => 4 }, ... }] }
+      #   "note" => { "column" => 9 } or nil, "readings" => [{ "column" => 2, "axle" => { "is" => "front" }, "side" =>
+      #   { "column" => 4 }, ... }] }
       # width: number of columns. Raises InvalidEntry with every fault.
       def initialize(content, width)
         @content = content
@@ -37,7 +59,11 @@ module Graver
       # cells of one row -> [{ open column => text }, ...], one per reading that has something in it
       def call(cells)
         date = date(cells)
-        common = { "date" => date, "odometer" => odometer(cells), "odometer_unit" => @content.dig("odometer", "unit") || from(@content["odometer_unit"], cells) || "km" }
+        common = {
+          "date" => date,
+          "odometer" => odometer(cells),
+          "odometer_unit" => @content.dig("odometer", "unit") || from(@content["odometer_unit"], cells) || "km"
+        }
         note = from(@content["note"], cells)
         rows = @readings.filter_map { |column, fixed, looked_up| row(cells, column, fixed, looked_up, common) }
         rows.first["note"] = note if rows.any? && note
@@ -50,7 +76,11 @@ module Graver
       def prepared(reading)
         named = FIELDS.filter_map { |field| [field, reading[field]] if reading[field] && !reading[field].empty? }
         fixed, looked_up = named.partition { |_, where| where.key?("is") }
-        [reading.fetch("column"), fixed.to_h { |field, where| [field, where["is"]] }, looked_up.map { |field, where| [field, where["column"]] }]
+        [
+          reading.fetch("column"),
+          fixed.to_h { |field, where| [field, where["is"]] },
+          looked_up.map { |field, where| [field, where["column"]] }
+        ]
       end
 
       def row(cells, column, fixed, looked_up, common)
@@ -98,10 +128,16 @@ module Graver
       def check
         faults = []
         faults << fault("date.column", "choose the column with the day") unless column?(@content.dig("date", "column"))
-        faults << fault("date.format", "choose how days are written: #{DATE_FORMATS.keys.join(", ")}") unless DATE_FORMATS.key?(@content.dig("date", "format"))
-        faults << fault("odometer.column", "choose the column with the odometer") unless column?(@content.dig("odometer", "column"))
+        unless DATE_FORMATS.key?(@content.dig("date", "format"))
+          faults << fault("date.format", "choose how days are written: #{DATE_FORMATS.keys.join(", ")}")
+        end
+        unless column?(@content.dig("odometer", "column"))
+          faults << fault("odometer.column", "choose the column with the odometer")
+        end
         readings = @content["readings"]
-        return faults << fault("readings", "choose at least one column with readings") unless readings.is_a?(Array) && readings.any?
+        unless readings.is_a?(Array) && readings.any?
+          return faults << fault("readings", "choose at least one column with readings")
+        end
 
         readings.each_with_index { |reading, at| faults.concat(reading_faults(reading, at)) }
         faults

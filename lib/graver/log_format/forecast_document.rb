@@ -8,17 +8,27 @@ module Graver
 
       # answers: { "front" => Core::Wear::Outlook::Answer, ... } -> Hash
       def call(as_of_date, as_of_km, answers)
-        { "format" => FORMAT,
-          "as_of" => { "date" => as_of_date.iso8601, "odometer_km" => as_of_km.round(1) },
-          "axles" => answers.transform_values { |answer| axle(answer) } }
+        {
+          "format" => FORMAT,
+          "as_of" => {
+            "date" => as_of_date.iso8601,
+            "odometer_km" => as_of_km.round(1)
+          },
+          "axles" => answers.transform_values { |answer| axle(answer) }
+        }
       end
 
       private
 
       def axle(answer)
-        document = { "first_pad" => first(answer, answer.pads), "pads" => components(answer.pads),
-                     "first_rotor" => first(answer, answer.rotors), "rotors" => components(answer.rotors),
-                     "look_again_km" => answer.look_again_km&.round(1), "doubted" => doubted(answer) }
+        document = {
+          "first_pad" => first(answer, answer.pads),
+          "pads" => components(answer.pads),
+          "first_rotor" => first(answer, answer.rotors),
+          "rotors" => components(answer.rotors),
+          "look_again_km" => answer.look_again_km&.round(1),
+          "doubted" => doubted(answer)
+        }
         document["why"] = why(answer) if answer.why.any?
         document
       end
@@ -26,16 +36,25 @@ module Graver
       def first(answer, result)
         return unless result
 
-        { "distance_km" => distances(result.first), "date" => Core::Wear::Life.keyed(answer.dates(result.first), &:iso8601) }
+        {
+          "distance_km" => distances(result.first),
+          "date" => Core::Wear::Life.keyed(answer.dates(result.first), &:iso8601)
+        }
       end
 
       def components(result) = result&.components&.transform_values { |life| { "distance_km" => distances(life) } }
       def distances(life) = Core::Wear::Life.keyed(life.quantiles) { |km| km.round(1) }
 
       def doubted(answer)
-        [answer.pads, answer.rotors].compact.flat_map(&:doubted).sort_by { |doubt| doubt[:ref] }.map do |doubt|
-          { "line" => doubt[:ref], "why" => "does not fit the other readings (chance of being wrong #{(doubt[:chance] * 100).round} %)" }
-        end
+        [answer.pads, answer.rotors].compact
+          .flat_map(&:doubted)
+          .sort_by { |doubt| doubt[:ref] }
+          .map do |doubt|
+            {
+              "line" => doubt[:ref],
+              "why" => "does not fit the other readings (chance of being wrong #{(doubt[:chance] * 100).round} %)"
+            }
+          end
       end
 
       def why(answer)

@@ -28,7 +28,7 @@ module Graver
       private
 
       def now(specification, log)
-        return [specification.as_of_date, specification.as_of_km] if specification.as_of_date
+        return specification.as_of_date, specification.as_of_km if specification.as_of_date
 
         last = log.by_axle.values.flatten.max_by { |entry| [entry.date, entry.odometer_km] }
         raise InvalidEntry.of("as_of", "missing", Texts.say("tables.as_of_missing")) unless last
@@ -44,8 +44,13 @@ module Graver
       def answer(specification, axle, entries, now, driving)
         mine = entries.fetch(axle, [])
         sides = mine.filter_map(&:side).uniq.sort
-        @outlook.call(entries: mine, specifications: specification.parts(axle, sides.empty? ? %w[left right] : sides),
-                      as_of_date: now[0], as_of_km: now[1], driving:)
+        @outlook.call(
+          entries: mine,
+          specifications: specification.parts(axle, sides.empty? ? %w[left right] : sides),
+          as_of_date: now[0],
+          as_of_km: now[1],
+          driving:
+        )
       end
     end
   end

@@ -8,9 +8,7 @@ module Graver
     class LogReader
       # by_axle: { "front" => [Core::Wear::Entry], ... }; faults: [Fault] in line order.
       Result = Struct.new(:by_axle, :faults, keyword_init: true)
-      Fault = Struct.new(:line, :column, :message) do
-        def to_s = "#{line}: #{column}: #{message}"
-      end
+      Fault = Struct.new(:line, :column, :message) { def to_s = "#{line}: #{column}: #{message}" }
 
       REQUIRED = %w[date odometer axle part event].freeze
 
@@ -21,7 +19,8 @@ module Graver
 
       def call(text)
         @faults = []
-        rows = rows_of(text.dup.force_encoding(Encoding::UTF_8).delete_prefix("\uFEFF".b.force_encoding(Encoding::UTF_8)))
+        rows =
+          rows_of(text.dup.force_encoding(Encoding::UTF_8).delete_prefix("\uFEFF".b.force_encoding(Encoding::UTF_8)))
         entries = rows.filter_map { |line, row| entry(line, row) }
         Result.new(by_axle: in_order(entries), faults: @faults.sort_by(&:line))
       end
@@ -38,7 +37,9 @@ module Graver
           return []
         end
         (header - Columns::ALL).each { |name| fault(1, name, Texts.say("tables.unknown_column")) }
-        lines.map { |line, cells| [line, header.zip(cells).to_h.slice(*Columns::OPEN).transform_values { |cell| cell.to_s.strip }] }
+        lines.map do |line, cells|
+          [line, header.zip(cells).to_h.slice(*Columns::OPEN).transform_values { |cell| cell.to_s.strip }]
+        end
       end
 
       # Whole text first; when its quoting is broken, line by line, so that one bad row costs one row.
@@ -68,7 +69,10 @@ module Graver
       def in_order(entries)
         kept, strays = OdometerOrder.split(entries.map(&:last))
         strays.each { |stray| fault(stray.ref, "odometer", Texts.say("faults.runs_back_rows")) }
-        entries.select { |_, entry| kept.include?(entry) }.group_by(&:first).transform_values { |pairs| pairs.map(&:last).sort_by { |entry| [entry.date, entry.odometer_km] } }
+        entries
+          .select { |_, entry| kept.include?(entry) }
+          .group_by(&:first)
+          .transform_values { |pairs| pairs.map(&:last).sort_by { |entry| [entry.date, entry.odometer_km] } }
       end
 
       def fault(line, column, message) = @faults << Fault.new(line, column, message)

@@ -6,8 +6,26 @@ module Graver
   module LogFormat
     # Writes a log in the open format (docs/formats.md), one row per position read.
     class LogWriter
-      # One position of one look-over. values: texts as entered, the thinnest counts; the rest as the open columns have it.
-      Row = Core::Value.define(:date, :odometer, :odometer_unit, :axle, :side, :part, :pad, :event, :method, :values, :upper, :unit, :overall, :note, :doubt)
+      # One position of one look-over. values: texts as entered, the thinnest counts; the rest as the open columns
+      # have it.
+      Row =
+        Core::Value.define(
+          :date,
+          :odometer,
+          :odometer_unit,
+          :axle,
+          :side,
+          :part,
+          :pad,
+          :event,
+          :method,
+          :values,
+          :upper,
+          :unit,
+          :overall,
+          :note,
+          :doubt
+        )
 
       # [Row] -> CSV text
       def call(rows)
@@ -22,10 +40,25 @@ module Graver
         open_event, open_method, open_value, open_unit = Columns::EVENTS[row.event]
         thinnest = row.values.min_by { |text| number(text) }
         unit, value = open_figures(row, thinnest)
-        { "date" => row.date.iso8601, "odometer" => plain(row.odometer), "odometer_unit" => row.odometer_unit, "axle" => row.axle, "side" => row.side, "part" => row.part,
-          "pad" => row.pad, "event" => open_event || row.event, "method" => open_method || Columns::METHODS.fetch(row.method, row.method), "value" => open_value || value,
-          "upper" => row.upper && plain(row.upper), "unit" => open_unit || unit, "overall" => row.overall ? "true" : nil, "note" => row.note,
-          "places" => row.values.length > 1 ? row.values.join(Columns::PLACE_SEPARATOR) : nil, "entered" => entered(row, thinnest, value), "doubt" => row.doubt }
+        {
+          "date" => row.date.iso8601,
+          "odometer" => plain(row.odometer),
+          "odometer_unit" => row.odometer_unit,
+          "axle" => row.axle,
+          "side" => row.side,
+          "part" => row.part,
+          "pad" => row.pad,
+          "event" => open_event || row.event,
+          "method" => open_method || Columns::METHODS.fetch(row.method, row.method),
+          "value" => open_value || value,
+          "upper" => row.upper && plain(row.upper),
+          "unit" => open_unit || unit,
+          "overall" => row.overall ? "true" : nil,
+          "note" => row.note,
+          "places" => row.values.length > 1 ? row.values.join(Columns::PLACE_SEPARATOR) : nil,
+          "entered" => entered(row, thinnest, value),
+          "doubt" => row.doubt
+        }
       end
 
       private
@@ -43,12 +76,15 @@ module Graver
 
       # A share of new is written in percent, hundredths of an inch in thousandths.
       def open_figures(row, text)
-        return [row.unit, nil] unless text
+        return row.unit, nil unless text
 
         case row.unit
-        when "share" then ["percent", plain_number(number(text) * 100)]
-        when "100th" then ["thou", plain_number(number(text) * 10)]
-        else [row.unit, plain(text)]
+        when "share"
+          ["percent", plain_number(number(text) * 100)]
+        when "100th"
+          ["thou", plain_number(number(text) * 10)]
+        else
+          [row.unit, plain(text)]
         end
       end
 
@@ -58,7 +94,9 @@ module Graver
         return row.event if Columns::EVENTS.key?(row.event)
         return unless thinnest
 
-        same = thinnest == value && !Columns::METHODS.key?(row.method) && !%w[share 100th].include?(row.unit) && (row.upper.nil? || plain(row.upper) == row.upper)
+        same =
+          thinnest == value && !Columns::METHODS.key?(row.method) && !%w[share 100th].include?(row.unit) &&
+            (row.upper.nil? || plain(row.upper) == row.upper)
         same ? nil : [thinnest, row.unit, row.method, row.upper].compact.join("|")
       end
     end

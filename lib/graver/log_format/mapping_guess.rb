@@ -4,10 +4,26 @@ module Graver
   module LogFormat
     # A first guess at what a person's columns mean, from their names and what stands in them. The owner looks it over.
     class MappingGuess
-      WORDS = { "axle" => { "front" => /\b(front|f[lr]?)\b/, "rear" => /\b(rear|back|r[lr])\b/ },
-                "side" => { "left" => /\b(left|l|lh|fl|rl|nearside)\b/, "right" => /\b(right|r|rh|fr|rr|offside)\b/ },
-                "pad" => { "inner" => /\b(inner|inside|inboard|in)\b/, "outer" => /\b(outer|outside|outboard|out)\b/ } }.freeze
-      UNITS = { "in" => /\b(inch|inches)\b|\(in\)|"/, "32nd" => /32nds?/, "thou" => /\b(thou|mils?)\b/, "percent" => /%|percent/ }.freeze
+      WORDS = {
+        "axle" => {
+          "front" => /\b(front|f[lr]?)\b/,
+          "rear" => /\b(rear|back|r[lr])\b/
+        },
+        "side" => {
+          "left" => /\b(left|l|lh|fl|rl|nearside)\b/,
+          "right" => /\b(right|r|rh|fr|rr|offside)\b/
+        },
+        "pad" => {
+          "inner" => /\b(inner|inside|inboard|in)\b/,
+          "outer" => /\b(outer|outside|outboard|out)\b/
+        }
+      }.freeze
+      UNITS = {
+        "in" => /\b(inch|inches)\b|\(in\)|"/,
+        "32nd" => /32nds?/,
+        "thou" => /\b(thou|mils?)\b/,
+        "percent" => /%|percent/
+      }.freeze
 
       def initialize(header, rows)
         @header = header.map(&:downcase)
@@ -17,8 +33,18 @@ module Graver
       def call
         return open_log if (%w[date odometer axle part event value] - @header).empty?
 
-        { "date" => { "column" => named(/date|day|when/) || 0, "format" => date_format(named(/date|day|when/) || 0) },
-          "odometer" => { "column" => named(/odo|mileage|\bkm\b|miles|reading at/), "unit" => unit_of_odometer }, "note" => note, "readings" => readings }
+        {
+          "date" => {
+            "column" => named(/date|day|when/) || 0,
+            "format" => date_format(named(/date|day|when/) || 0)
+          },
+          "odometer" => {
+            "column" => named(/odo|mileage|\bkm\b|miles|reading at/),
+            "unit" => unit_of_odometer
+          },
+          "note" => note,
+          "readings" => readings
+        }
       end
 
       private
@@ -29,17 +55,34 @@ module Graver
 
       # The first format that takes every day; the day-first one when both would do.
       def date_format(column)
-        samples = @rows.filter_map { |cells| cells[column].to_s.strip.sub(/[T ]\d{1,2}:\d{2}.*\z/, "") }.reject(&:empty?)
-        fitting = ColumnMapping::DATE_FORMATS.select { |_, pattern| samples.all? { |text| (match = pattern.match(text)) && match[:m].to_i.between?(1, 12) && match[:d].to_i.between?(1, 31) } }
+        samples =
+          @rows.filter_map { |cells| cells[column].to_s.strip.sub(/[T ]\d{1,2}:\d{2}.*\z/, "") }.reject(&:empty?)
+        fitting =
+          ColumnMapping::DATE_FORMATS.select do |_, pattern|
+            samples.all? do |text|
+              (match = pattern.match(text)) && match[:m].to_i.between?(1, 12) && match[:d].to_i.between?(1, 31)
+            end
+          end
         fitting.keys.first || "iso"
       end
 
       def open_log
         columns = @header.each_with_index.to_h
-        fields = ColumnMapping::FIELDS.filter_map { |field| [field, { "column" => columns[field] }] if columns[field] }.to_h
-        { "date" => { "column" => columns["date"], "format" => date_format(columns["date"]) }, "odometer" => { "column" => columns["odometer"], "plain" => true },
-          "odometer_unit" => columns["odometer_unit"] && { "column" => columns["odometer_unit"] }, "note" => columns["note"] && { "column" => columns["note"] },
-          "readings" => [{ "column" => columns["value"], **fields }] }
+        fields =
+          ColumnMapping::FIELDS.filter_map { |field| [field, { "column" => columns[field] }] if columns[field] }.to_h
+        {
+          "date" => {
+            "column" => columns["date"],
+            "format" => date_format(columns["date"])
+          },
+          "odometer" => {
+            "column" => columns["odometer"],
+            "plain" => true
+          },
+          "odometer_unit" => columns["odometer_unit"] && { "column" => columns["odometer_unit"] },
+          "note" => columns["note"] && { "column" => columns["note"] },
+          "readings" => [{ "column" => columns["value"], **fields }]
+        }
       end
 
       # A column per position: its name says which.
@@ -51,8 +94,14 @@ module Graver
         axle, side, pad = %w[axle side pad].map { |field| first(WORDS.fetch(field), words.sub(/\([^)]*\)/, "")) }
         return unless axle && side && (pad || part == "rotor")
 
-        said = { "axle" => axle, "side" => side, "part" => part, "pad" => part == "pad" ? pad : nil, "method" => part == "rotor" ? "micrometer" : "caliper",
-                 "unit" => first(UNITS, words) || "mm" }
+        said = {
+          "axle" => axle,
+          "side" => side,
+          "part" => part,
+          "pad" => part == "pad" ? pad : nil,
+          "method" => part == "rotor" ? "micrometer" : "caliper",
+          "unit" => first(UNITS, words) || "mm"
+        }
         { "column" => column, **said.compact.transform_values { |value| { "is" => value } } }
       end
 

@@ -4,7 +4,8 @@ require "set"
 
 module Graver
   module LogFormat
-    # Finds the entries whose odometer cannot be true: the fewest that must be left out so that the rest never runs back.
+    # Finds the entries whose odometer cannot be true: the fewest that must be left out so that the rest never runs
+    # back.
     module OdometerOrder
       module_function
 

@@ -34,8 +34,20 @@ module Graver
         content = remembered(@contents, CONTENT) { content() }
         raise InvalidEntry, faults + content.faults if faults.any? || content.faults.any?
 
-        [content.axle, Core::Wear::Entry.new(date:, odometer_km: km, part: content.part, side: content.side, pad: content.pad, event: content.event,
-                                             reading: content.reading, trust: 1.0, ref: line)]
+        [
+          content.axle,
+          Core::Wear::Entry.new(
+            date:,
+            odometer_km: km,
+            part: content.part,
+            side: content.side,
+            pad: content.pad,
+            event: content.event,
+            reading: content.reading,
+            trust: 1.0,
+            ref: line
+          )
+        ]
       end
 
       private
@@ -87,7 +99,11 @@ module Graver
         unit = one_of("odometer_unit", Core::Quantity::DISTANCE.units, default: "km") or return
         number = number("odometer") or return
         km = Core::Quantity::DISTANCE.to_base(number.value, unit)
-        km.between?(0, LARGEST_KM) ? km : refuse("odometer", Texts.say("tables.row_odometer", most: LARGEST_KM, value: km.round))
+        if km.between?(0, LARGEST_KM)
+          km
+        else
+          refuse("odometer", Texts.say("tables.row_odometer", most: LARGEST_KM, value: km.round))
+        end
       end
 
       def number(column)
@@ -112,9 +128,19 @@ module Graver
         return unless @event == "reading" || (%w[fit resurfaced].include?(@event) && !cell("value").empty?)
 
         default = @event == "reading" ? nil : FIT_METHOD
-        fields = { part: @part, method: one_of("method", METHODS, default:), value: number("value"), upper: upper,
-                   unit: one_of("unit", Core::Quantity::LENGTH.units + ["percent"], default: cell("method") == "percent" ? "percent" : "mm"),
-                   overall: overall }
+        fields = {
+          part: @part,
+          method: one_of("method", METHODS, default:),
+          value: number("value"),
+          upper: upper,
+          unit:
+            one_of(
+              "unit",
+              Core::Quantity::LENGTH.units + ["percent"],
+              default: cell("method") == "percent" ? "percent" : "mm"
+            ),
+          overall: overall
+        }
         Core::Measurement::Reading.new(**fields) if @faults.empty?
       end
 

@@ -19,7 +19,11 @@ module Graver
 
         new(content)
       rescue JSON::ParserError, EncodingError => e
-        raise InvalidEntry.of("", "malformed", Texts.say("tables.not_json", because: e.message.lines.first.to_s.strip[0, 80]))
+        raise InvalidEntry.of(
+                "",
+                "malformed",
+                Texts.say("tables.not_json", because: e.message.lines.first.to_s.strip[0, 80])
+              )
       end
 
       def initialize(content)
@@ -34,15 +38,31 @@ module Graver
       # What a reading needs to know of its part.
       def part(axle, part)
         known = @axles.fetch(axle).fetch(part)
-        Core::Measurement::Normalise::Part.new(new_mm: known["new_mm"], backing_mm: known["backing_mm"], backing_uncertainty_mm: nil)
+        Core::Measurement::Normalise::Part.new(
+          new_mm: known["new_mm"],
+          backing_mm: known["backing_mm"],
+          backing_uncertainty_mm: nil
+        )
       end
 
       # sides: the sides the log speaks of -> { "pad" => PartSpecification, "rotor" => PartSpecification }
       def parts(axle, sides)
-        { "pad" => sides.product(%w[inner outer]).map { |pair| pair.join("_") }, "rotor" => sides }.to_h do |part, components|
+        {
+          "pad" => sides.product(%w[inner outer]).map { |pair| pair.join("_") },
+          "rotor" => sides
+        }.to_h do |part, components|
           known = @axles.fetch(axle).fetch(part)
-          [part, Core::Wear::PartSpecification.new(part:, components:, new_mm: known["new_mm"], limit_mm: known["limit_mm"] || known["discard_mm"],
-                                                   backing_mm: known["backing_mm"], backing_uncertainty_mm: nil)]
+          [
+            part,
+            Core::Wear::PartSpecification.new(
+              part:,
+              components:,
+              new_mm: known["new_mm"],
+              limit_mm: known["limit_mm"] || known["discard_mm"],
+              backing_mm: known["backing_mm"],
+              backing_uncertainty_mm: nil
+            )
+          ]
         end
       end
 
@@ -58,7 +78,9 @@ module Graver
         return refuse("as_of", Texts.say("tables.as_of_shape")) unless as_of.is_a?(Hash)
 
         @as_of_date = Date.iso8601(as_of["date"].to_s)
-        @as_of_km = number("as_of.odometer_km", as_of["odometer_km"], 5_000_000) || refuse("as_of.odometer_km", Texts.say("tables.is_missing"))
+        @as_of_km =
+          number("as_of.odometer_km", as_of["odometer_km"], 5_000_000) ||
+            refuse("as_of.odometer_km", Texts.say("tables.is_missing"))
       rescue Date::Error
         refuse("as_of.date", Texts.say("faults.not_a_day", example: "2025-04-12"))
       end
@@ -66,7 +88,9 @@ module Graver
       def read_axles(axles)
         return refuse("axles", Texts.say("tables.no_axle_named")) || {} unless axles.is_a?(Hash) && axles.any?
 
-        axles.to_h { |name, parts| [name, LENGTHS.keys.to_h { |part| [part, lengths("axles.#{name}.#{part}", parts, part)] }] }
+        axles.to_h do |name, parts|
+          [name, LENGTHS.keys.to_h { |part| [part, lengths("axles.#{name}.#{part}", parts, part)] }]
+        end
       end
 
       def lengths(path, parts, part)

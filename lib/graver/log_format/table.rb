@@ -35,7 +35,10 @@ module Graver
       # UTF-8 with or without mark; what is not valid in it is taken for the old Western code page.
       def self.decoded(bytes)
         text = bytes.dup.force_encoding(Encoding::UTF_8)
-        text = bytes.dup.force_encoding(Encoding::Windows_1252).encode(Encoding::UTF_8, invalid: :replace, undef: :replace) unless text.valid_encoding?
+        unless text.valid_encoding?
+          text =
+            bytes.dup.force_encoding(Encoding::Windows_1252).encode(Encoding::UTF_8, invalid: :replace, undef: :replace)
+        end
         text.delete_prefix("\uFEFF").delete("\u0000").gsub(/\r\n?/, "\n")
       end
       private_class_method :decoded
@@ -46,7 +49,9 @@ module Graver
         lines = split(text)
         @header = (lines.shift&.last || []).map { |cell| cell.to_s.strip }
         @rows = lines
-        raise InvalidEntry.of("file", "too_wide", Texts.say("tables.too_wide", most: MOST_COLUMNS)) if header.length > MOST_COLUMNS
+        if header.length > MOST_COLUMNS
+          raise InvalidEntry.of("file", "too_wide", Texts.say("tables.too_wide", most: MOST_COLUMNS))
+        end
         raise InvalidEntry.of("file", "no_columns", Texts.say("tables.no_table")) if header.length < 2
       end
 
@@ -64,10 +69,12 @@ module Graver
       # Without quotes there is nothing to it but the separator.
       def plain(text)
         rows = []
-        text.each_line.with_index(1) do |raw, line|
-          raw = raw.chomp
-          rows << [line, raw.split(separator, -1)] unless raw.empty?
-        end
+        text
+          .each_line
+          .with_index(1) do |raw, line|
+            raw = raw.chomp
+            rows << [line, raw.split(separator, -1)] unless raw.empty?
+          end
         rows
       end
 

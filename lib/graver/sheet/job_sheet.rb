@@ -7,7 +7,12 @@ module Graver
     # A job on paper: what is done and still open, sections, parts, consumables, tools and fluid, the torque card, the
     # steps with boxes and cautions where they matter, and room for what is read on the day.
     class JobSheet
-      STATES = { "shelf" => "sheet.shelf", "order" => "sheet.to_order", "choose" => "sheet.choose", "resolved" => "sheet.resolved" }.freeze
+      STATES = {
+        "shelf" => "sheet.shelf",
+        "order" => "sheet.to_order",
+        "choose" => "sheet.choose",
+        "resolved" => "sheet.resolved"
+      }.freeze
       SEVERITY = { "danger" => "9b1c31", "warning" => "8a4b00", "notice" => "0d5a66" }.freeze
 
       # job: as the API answers it (symbol keys); size: "a4" or "letter" -> PDF bytes
@@ -43,7 +48,15 @@ module Graver
 
       def head
         day = @job[:planned_for]
-        @paper.say day ? Texts.say("sheet.dated", vehicle: @job[:vehicle][:name], day:) : Texts.say("sheet.no_day", vehicle: @job[:vehicle][:name]), size: 22, style: :bold
+        @paper.say (
+                     if day
+                       Texts.say("sheet.dated", vehicle: @job[:vehicle][:name], day:)
+                     else
+                       Texts.say("sheet.no_day", vehicle: @job[:vehicle][:name])
+                     end
+                   ),
+                   size: 22,
+                   style: :bold
         @paper.say @job[:title], size: 11
         hours = @job[:money][:hours]
         @paper.say "Time #{hours[:said]}. State: #{@job[:state]}.", colour: Paper::QUIET
@@ -54,7 +67,10 @@ module Graver
         return if open.empty?
 
         @paper.heading(Texts.say("sheet.open_items"))
-        open.partition { |item| item[:blocks] }.flatten.each { |item| @paper.tick("#{item[:text].chomp(".")}. #{item[:todo]}") }
+        open
+          .partition { |item| item[:blocks] }
+          .flatten
+          .each { |item| @paper.tick("#{item[:text].chomp(".")}. #{item[:todo]}") }
       end
 
       def sections
@@ -69,30 +85,55 @@ module Graver
 
       def lists
         @paper.heading("Parts")
-        @paper.table([["", "Part", "Yours", "Number", "State"], *@job[:parts].map { |part| part_row(part) }], widths: { 0 => 24 })
+        @paper.table(
+          [["", "Part", "Yours", "Number", "State"], *@job[:parts].map { |part| part_row(part) }],
+          widths: {
+            0 => 24
+          }
+        )
         @paper.heading(Texts.say("sheet.consumables"))
         @job[:consumables].each { |each| @paper.tick("#{each[:label]}: #{each[:said]}", done: each[:state] != "buy") }
         @pdf.move_down 4
         @job[:tools].each { |tool| @paper.tick(tool_text(tool), done: tool[:status] != "missing" || tool[:resolved]) }
         @paper.heading(Texts.say("sheet.what_where"))
-        @paper.table([%w[Place Yes Never], *@job[:places].map { |place| place.values_at("place", "use", "never") }], widths: { 0 => 110 })
+        @paper.table(
+          [%w[Place Yes Never], *@job[:places].map { |place| place.values_at("place", "use", "never") }],
+          widths: {
+            0 => 110
+          }
+        )
       end
 
-      def tool_text(tool) = [tool[:label], tool[:uses].join("; "), tool[:by] ? "#{tool[:by]} instead" : ""].reject(&:empty?).join(", ")
+      def tool_text(tool)
+        [tool[:label], tool[:uses].join("; "), tool[:by] ? "#{tool[:by]} instead" : ""].reject(&:empty?).join(", ")
+      end
 
       def part_row(part)
         chosen = part[:supplies].find { |supply| supply[:id] == part[:chosen] }
-        [(part[:count] || "?").to_s, several ? "#{part[:axle].capitalize}: #{part[:label]}" : part[:label], chosen ? chosen[:name] : "", (chosen && chosen[:number]).to_s,
-         part[:order_by] ? Texts.say("sheet.order_by", day: part[:order_by]) : Texts.say(STATES.fetch(part[:state]))]
+        [
+          (part[:count] || "?").to_s,
+          several ? "#{part[:axle].capitalize}: #{part[:label]}" : part[:label],
+          chosen ? chosen[:name] : "",
+          (chosen && chosen[:number]).to_s,
+          part[:order_by] ? Texts.say("sheet.order_by", day: part[:order_by]) : Texts.say(STATES.fetch(part[:state]))
+        ]
       end
 
       def fluid
         fluid = @job[:fluid]
         @paper.heading("Fluid")
         bottles = fluid[:bottles_ml].map { |ml| format("%g", ml) }.join(" + ")
-        @paper.say Texts.say("sheet.fluid", grade: fluid[:grade] || Texts.say("sheet.unknown"), never: fluid[:never].any? ? Texts.say("sheet.never_mix", grades: fluid[:never].join(", ")) : "",
-                                       needed: fluid[:needed_ml], bottles:)
-        @paper.say Texts.say("sheet.pushed", ml: fluid[:pushed_ml]) + (fluid[:draw_off_ml]&.positive? ? Texts.say("sheet.draw_off", ml: fluid[:draw_off_ml]) : "") if fluid[:pushed_ml]
+        @paper.say Texts.say(
+                     "sheet.fluid",
+                     grade: fluid[:grade] || Texts.say("sheet.unknown"),
+                     never: fluid[:never].any? ? Texts.say("sheet.never_mix", grades: fluid[:never].join(", ")) : "",
+                     needed: fluid[:needed_ml],
+                     bottles:
+                   )
+        if fluid[:pushed_ml]
+          @paper.say Texts.say("sheet.pushed", ml: fluid[:pushed_ml]) +
+                       (fluid[:draw_off_ml]&.positive? ? Texts.say("sheet.draw_off", ml: fluid[:draw_off_ml]) : "")
+        end
         @paper.say "Bleed: #{fluid[:order].join(", ")}. #{fluid[:order_from]}" if fluid[:bleeds]
       end
 
@@ -110,17 +151,30 @@ module Graver
       end
 
       def step(step)
-        values = step[:tighten].select { |line| line[:newton_metres] }.map { |line| value(line, step[:tighten].length > 1) }
-        @paper.tick([step[:text], *values].join("  "), done: @job[:ticked].include?(step[:key]), style: step[:gate] ? :bold : :normal)
-        step[:last_time].each { |note| @paper.say Texts.say("sheet.last_time", day: note[:day], text: note[:text]), size: 9, indent: 17 }
+        values =
+          step[:tighten].select { |line| line[:newton_metres] }.map { |line| value(line, step[:tighten].length > 1) }
+        @paper.tick(
+          [step[:text], *values].join("  "),
+          done: @job[:ticked].include?(step[:key]),
+          style: step[:gate] ? :bold : :normal
+        )
+        step[:last_time].each do |note|
+          @paper.say Texts.say("sheet.last_time", day: note[:day], text: note[:text]), size: 9, indent: 17
+        end
         step[:notes].each { |note| @paper.say Texts.say("sheet.note", text: note[:text]), size: 9, indent: 17 }
-        step[:cautions].each { |caution| @paper.say "#{caution["severity"].capitalize}: #{caution["text"]}", size: 9, colour: SEVERITY.fetch(caution["severity"]), indent: 17 }
+        step[:cautions].each do |caution|
+          @paper.say "#{caution["severity"].capitalize}: #{caution["text"]}",
+                     size: 9,
+                     colour: SEVERITY.fetch(caution["severity"]),
+                     indent: 17
+        end
         @pdf.move_down 2
       end
 
       def value(line, named)
         angle = line[:angle_degrees] ? ", then #{format("%g", line[:angle_degrees])}°" : ""
-        "[#{"#{line[:axle]} #{line[:label].downcase} " if named}#{format("%g", line[:newton_metres])} N·m, #{format("%g", line[:pound_feet])} lbf·ft#{angle}]"
+        metric, imperial = line.values_at(:newton_metres, :pound_feet).map { |figure| format("%g", figure) }
+        "[#{"#{line[:axle]} #{line[:label].downcase} " if named}#{metric} N·m, #{imperial} lbf·ft#{angle}]"
       end
 
       # Room for what is read on the day: old and new pads, both rotors, the odometer.
@@ -128,13 +182,18 @@ module Graver
         @paper.heading(Texts.say("sheet.readings"), room: 220)
         @paper.say Texts.say("sheet.blanks", unit: @job[:vehicle][:distance_unit]), size: 11
         @pdf.move_down 8
-        rows = @job[:axles].flat_map { |axle| axle[:axle][:corners].flat_map { |corner| corner_rows(axle[:axle][:name], corner[:side]) } }
+        rows =
+          @job[:axles].flat_map do |axle|
+            axle[:axle][:corners].flat_map { |corner| corner_rows(axle[:axle][:name], corner[:side]) }
+          end
         @paper.table([["", "Old (mm)", "New (mm)", "Remarks"], *rows], widths: { 0 => 150, 1 => 90, 2 => 90 }, size: 11)
         @paper.say Texts.say("sheet.remarks"), size: 10
       end
 
       def corner_rows(axle, side)
-        ["sheet.inner_pad", "sheet.outer_pad", "sheet.rotor"].map { |name| [Texts.say(name, axle: axle.capitalize, side:), "", "", ""] }
+        %w[sheet.inner_pad sheet.outer_pad sheet.rotor].map do |name|
+          [Texts.say(name, axle: axle.capitalize, side:), "", "", ""]
+        end
       end
     end
   end

@@ -8,7 +8,10 @@ module Graver
     class Paper
       SIZES = { "a4" => "A4", "letter" => "LETTER" }.freeze
       FONTS = File.expand_path("fonts", __dir__).freeze
-      FACES = { normal: "#{FONTS}/BarlowSemiCondensed-Regular.ttf", bold: "#{FONTS}/BarlowSemiCondensed-SemiBold.ttf" }.freeze
+      FACES = {
+        normal: "#{FONTS}/BarlowSemiCondensed-Regular.ttf",
+        bold: "#{FONTS}/BarlowSemiCondensed-SemiBold.ttf"
+      }.freeze
       # What an owner writes in another script.
       OTHER_SCRIPTS = "#{FONTS}/DejaVuSansCondensed.ttf".freeze
       INK = "1b2227"
@@ -21,7 +24,15 @@ module Graver
 
       # size: "a4" or "letter"
       def initialize(size, title:)
-        @pdf = Prawn::Document.new(page_size: SIZES.fetch(size), margin: [MARGIN, MARGIN, MARGIN + 8, MARGIN], info: { Title: title, Creator: "Graver" })
+        @pdf =
+          Prawn::Document.new(
+            page_size: SIZES.fetch(size),
+            margin: [MARGIN, MARGIN, MARGIN + 8, MARGIN],
+            info: {
+              Title: title,
+              Creator: "Graver"
+            }
+          )
         pdf.font_families.update("Barlow" => FACES, "Other" => { normal: OTHER_SCRIPTS, bold: OTHER_SCRIPTS })
         pdf.font "Barlow", size: 10
         pdf.fallback_fonts ["Other"]

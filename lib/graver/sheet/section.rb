@@ -2,10 +2,19 @@
 
 module Graver
   module Sheet
-    # A corner cut through its brake, to scale, as the screens draw it: plates, friction that is there, what has gone as an
+    # A corner cut through its brake, to scale, as the screens draw it: plates, friction that is there, what has gone
+    # as an
     # empty outline, limits as lines. The left wheel's outer pad is on the left.
     class Section
-      COLOURS = { plate: "7b878d", friction: "b07a2e", rotor: "c3ccd0", gone: "9aa3a6", pad_limit: "a3123f", rotor_limit: "3a3fa8", ink: "1b2227" }.freeze
+      COLOURS = {
+        plate: "7b878d",
+        friction: "b07a2e",
+        rotor: "c3ccd0",
+        gone: "9aa3a6",
+        pad_limit: "a3123f",
+        rotor_limit: "3a3fa8",
+        ink: "1b2227"
+      }.freeze
       # Drawn this thick where it is not known, mm
       UNKNOWN_ROTOR_MM = 20
       PAD_HEIGHT = 34
@@ -66,7 +75,9 @@ module Graver
         middle = from + (mm / 2.0)
         bar(from, from + mm, ROTOR_HEIGHT, :rotor, dashed: true)
         bar(middle - (rotor[:now_mm] / 2.0), middle + (rotor[:now_mm] / 2.0), ROTOR_HEIGHT, :rotor) if rotor[:now_mm]
-        [-1, 1].each { |side| line(middle + (side * rotor[:discard_mm] / 2.0), ROTOR_HEIGHT, :rotor_limit) } if rotor[:discard_mm]
+        if rotor[:discard_mm]
+          [-1, 1].each { |side| line(middle + (side * rotor[:discard_mm] / 2.0), ROTOR_HEIGHT, :rotor_limit) }
+        end
         label(rotor[:now_mm] ? format("%.2f", rotor[:now_mm]) : "?", from, from + mm, -ROTOR_HEIGHT - 4)
       end
 
@@ -76,11 +87,21 @@ module Graver
         bar(face, face + (facing * now), PAD_HEIGHT, :friction)
         bar(face + (facing * now), face + (facing * whole(pad)), PAD_HEIGHT, :friction, dashed: true)
         line(face + (facing * pad[:limit_mm]), PAD_HEIGHT, :pad_limit)
-        label("#{name} #{pad[:now_mm] ? format("%.1f", pad[:now_mm]) : "?"}", *[face - (facing * pad[:backing_mm]), face + (facing * whole(pad))].minmax, 5)
+        label(
+          "#{name} #{pad[:now_mm] ? format("%.1f", pad[:now_mm]) : "?"}",
+          *[face - (facing * pad[:backing_mm]), face + (facing * whole(pad))].minmax,
+          5
+        )
       end
 
       def label(text, from, to, above)
-        @pdf.text_box text, at: [@left + (from * @scale) - 6, @top + above + 5], width: ((to - from) * @scale) + 12, height: 11, align: :center, size: 8, overflow: :shrink_to_fit
+        @pdf.text_box text,
+                      at: [@left + (from * @scale) - 6, @top + above + 5],
+                      width: ((to - from) * @scale) + 12,
+                      height: 11,
+                      align: :center,
+                      size: 8,
+                      overflow: :shrink_to_fit
       end
     end
   end

@@ -2,7 +2,8 @@
 
 module Graver
   module Sheet
-    # A table on paper: the first row is the head and comes again on every page; columns share out what the fixed ones leave
+    # A table on paper: the first row is the head and comes again on every page; columns share out what the fixed ones
+    # leave
     # by the longest text in them; a row is never cut in two. Lengths in points.
     class Table
       PADDING = 3
@@ -45,13 +46,18 @@ module Graver
       def natural(text) = @pdf.width_of(text.to_s, size: @size) + GAP
 
       def height(cells, style)
-        cells.each_with_index.map { |text, at| text.empty? ? @size : @pdf.height_of(text, width: @widths[at] - GAP, size: @size, style:) }.max + (2 * PADDING)
+        cells
+          .each_with_index
+          .map { |text, at| text.empty? ? @size : @pdf.height_of(text, width: @widths[at] - GAP, size: @size, style:) }
+          .max + (2 * PADDING)
       end
 
       def row(cells, style)
         top, height, left = @pdf.cursor, height(cells, style), 0
         cells.each_with_index do |text, at|
-          @pdf.text_box(text, at: [left, top - PADDING], width: @widths[at] - GAP, height:, size: @size, style:) unless text.empty?
+          unless text.empty?
+            @pdf.text_box(text, at: [left, top - PADDING], width: @widths[at] - GAP, height:, size: @size, style:)
+          end
           left += @widths[at]
         end
         @pdf.move_cursor_to(top - height)

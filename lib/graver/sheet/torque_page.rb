@@ -41,8 +41,13 @@ module Graver
         text = several ? "#{line[:axle].capitalize} #{line[:label].downcase}" : line[:label]
         @pdf.text_box text, at: [0, top], width:, height: 20, size: 15, style: :bold, overflow: :shrink_to_fit
         wrench = line[:wrench]
-        below = [Texts.say("torque.count", count: line[:count] || "?", drive: line[:drive] || Texts.say("torque.no_size")) + (line[:single_use] ? Texts.say("torque.renewed") : ""), line[:range] && Texts.say("torque.anywhere", range: line[:range]), set(wrench),
-                 line[:doubt]].compact.join("\n")
+        below = [
+          Texts.say("torque.count", count: line[:count] || "?", drive: line[:drive] || Texts.say("torque.no_size")) +
+            (line[:single_use] ? Texts.say("torque.renewed") : ""),
+          line[:range] && Texts.say("torque.anywhere", range: line[:range]),
+          set(wrench),
+          line[:doubt]
+        ].compact.join("\n")
         @pdf.text_box below, at: [0, top - 21], width:, height: HEIGHT - 26, size: 9, overflow: :shrink_to_fit
       end
 
@@ -50,18 +55,47 @@ module Graver
         return unless wrench
         return wrench[:sentence] unless wrench[:wrench]
 
-        Texts.say("torque.set", setting: wrench[:setting].to_f, unit: wrench[:unit], wrench: wrench[:wrench]) + (wrench[:overdue] ? Texts.say("torque.overdue") : "")
+        Texts.say("torque.set", setting: wrench[:setting].to_f, unit: wrench[:unit], wrench: wrench[:wrench]) +
+          (wrench[:overdue] ? Texts.say("torque.overdue") : "")
       end
 
       def figures(line, top, left)
         text = Texts.say(line[:snug] ? "torque.snug" : "torque.no_value")
-        return @pdf.text_box(text, at: [left, top - 20], width: 290, height: 50, size: 16, style: :bold) unless line[:newton_metres]
+        unless line[:newton_metres]
+          return @pdf.text_box(text, at: [left, top - 20], width: 290, height: 50, size: 16, style: :bold)
+        end
 
-        @pdf.text_box format("%g", line[:newton_metres]), at: [left, top + 2], width: 130, height: 66, size: FIGURE, style: :bold, align: :right, overflow: :shrink_to_fit
+        @pdf.text_box format("%g", line[:newton_metres]),
+                      at: [left, top + 2],
+                      width: 130,
+                      height: 66,
+                      size: FIGURE,
+                      style: :bold,
+                      align: :right,
+                      overflow: :shrink_to_fit
         @pdf.text_box "N·m", at: [left + 134, top - 34], width: 40, height: 18, size: 14
-        @pdf.text_box "#{format("%g", line[:pound_feet])} lbf·ft", at: [left + 172, top - 12], width: 112, height: 30, size: 22, align: :right, overflow: :shrink_to_fit
-        @pdf.text_box "#{format("%g", line[:pound_inches])} lbf·in", at: [left + 172, top - 38], width: 112, height: 18, size: 12, align: :right, overflow: :shrink_to_fit
-        @pdf.text_box "then #{format("%g", line[:angle_degrees])}° further", at: [left + 60, top - 60], width: 224, height: 24, size: 18, style: :bold, align: :right if line[:angle_degrees]
+        @pdf.text_box "#{format("%g", line[:pound_feet])} lbf·ft",
+                      at: [left + 172, top - 12],
+                      width: 112,
+                      height: 30,
+                      size: 22,
+                      align: :right,
+                      overflow: :shrink_to_fit
+        @pdf.text_box "#{format("%g", line[:pound_inches])} lbf·in",
+                      at: [left + 172, top - 38],
+                      width: 112,
+                      height: 18,
+                      size: 12,
+                      align: :right,
+                      overflow: :shrink_to_fit
+        return unless line[:angle_degrees]
+        @pdf.text_box "then #{format("%g", line[:angle_degrees])}° further",
+                      at: [left + 60, top - 60],
+                      width: 224,
+                      height: 24,
+                      size: 18,
+                      style: :bold,
+                      align: :right
       end
 
       # Nuts round the wheel, numbered in the order they are tightened.
@@ -84,7 +118,13 @@ module Graver
         @pdf.stroke_color Paper::INK
         @pdf.fill_and_stroke_circle at, NUT
         @pdf.fill_color Paper::INK
-        @pdf.text_box turn.to_s, at: [at[0] - NUT, at[1] + 6], width: NUT * 2, height: 12, align: :center, size: 10, style: :bold
+        @pdf.text_box turn.to_s,
+                      at: [at[0] - NUT, at[1] + 6],
+                      width: NUT * 2,
+                      height: 12,
+                      align: :center,
+                      size: 10,
+                      style: :bold
       end
     end
   end

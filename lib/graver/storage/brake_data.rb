@@ -14,23 +14,36 @@ module Graver
       # { axle id => { key => BrakeDatum } }
       def current_of(axle_ids)
         rows = @database[:brake_data].where(axle_id: axle_ids).order(:id).all
-        rows.group_by { |row| row[:axle_id] }.transform_values do |mine|
-          mine.to_h { |row| [row[:key], record(row)] }.reject { |_, datum| datum.value.nil? }
-        end
+        rows
+          .group_by { |row| row[:axle_id] }
+          .transform_values do |mine|
+            mine.to_h { |row| [row[:key], record(row)] }.reject { |_, datum| datum.value.nil? }
+          end
       end
 
-      # The newest of each source, since the owner took the value back or chose one: { axle id => { key => [BrakeDatum] } }
+      # The newest of each source, since the owner took the value back or chose one: { axle id => { key =>
+      # [BrakeDatum] } }
       def by_source_of(axle_ids)
         rows = @database[:brake_data].where(axle_id: axle_ids).order(:id).all
-        rows.group_by { |row| row[:axle_id] }.transform_values do |mine|
-          mine.group_by { |row| row[:key] }.transform_values { |entries| standing(entries).group_by { |row| row[:source] }.map { |_, same| record(same.last) } }
-        end
+        rows
+          .group_by { |row| row[:axle_id] }
+          .transform_values do |mine|
+            mine
+              .group_by { |row| row[:key] }
+              .transform_values do |entries|
+                standing(entries).group_by { |row| row[:source] }.map { |_, same| record(same.last) }
+              end
+          end
       end
 
       # Keys the owner has said cannot be found, by axle: { axle id => [key] }
       def unknown_of(axle_ids)
         newest = @database[:brake_data].where(axle_id: axle_ids).group(:axle_id, :key).select { max(:id) }
-        @database[:brake_data].where(id: newest, value: nil, source: "unknown").select_map(%i[axle_id key]).group_by(&:first).transform_values { |pairs| pairs.map(&:last) }
+        @database[:brake_data]
+          .where(id: newest, value: nil, source: "unknown")
+          .select_map(%i[axle_id key])
+          .group_by(&:first)
+          .transform_values { |pairs| pairs.map(&:last) }
       end
 
       # Every entry, oldest first, taken-back ones without a value: { key => [BrakeDatum] }

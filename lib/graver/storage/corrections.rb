@@ -15,7 +15,14 @@ module Graver
 
       # change: { "value" => "8.2", ... } or { "void" => true }; { "void" => false } takes a void back.
       def add(look_over_id:, change:, reason:, at:, reading_id: nil, condition_id: nil)
-        @table.insert(look_over_id:, reading_id:, condition_id:, change: JSON.generate(change), reason:, recorded_at: at)
+        @table.insert(
+          look_over_id:,
+          reading_id:,
+          condition_id:,
+          change: JSON.generate(change),
+          reason:,
+          recorded_at: at
+        )
       end
 
       # { look-over id => [Correction] }, oldest first
@@ -30,7 +37,12 @@ module Graver
 
       private
 
-      def record(row) = Correction.new(**row.slice(:id, :look_over_id, :reading_id, :condition_id, :reason, :recorded_at), change: JSON.parse(row[:change]))
+      def record(row)
+        Correction.new(
+          **row.slice(:id, :look_over_id, :reading_id, :condition_id, :reason, :recorded_at),
+          change: JSON.parse(row[:change])
+        )
+      end
     end
   end
 end

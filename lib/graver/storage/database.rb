@@ -16,7 +16,14 @@ module Graver
       # path: a file, made with its folders when missing. Returns a Sequel::Database.
       def open(path)
         FileUtils.mkdir_p(File.dirname(path))
-        database = Sequel.connect(adapter: "sqlite", database: path, timeout: BUSY_TIMEOUT_MS, max_connections: 4, after_connect: method(:prepare))
+        database =
+          Sequel.connect(
+            adapter: "sqlite",
+            database: path,
+            timeout: BUSY_TIMEOUT_MS,
+            max_connections: 4,
+            after_connect: method(:prepare)
+          )
         Sequel.extension :migration
         Sequel::Migrator.run(database, MIGRATIONS)
         database

@@ -7,7 +7,8 @@ module Graver
   module Storage
     # Half-entered look-overs, one per vehicle, so that a closed tab or a stopped server loses nothing.
     class Drafts
-      # Each draft counts its revisions from a number of its own: a window that still holds an earlier draft of the vehicle never
+      # Each draft counts its revisions from a number of its own: a window that still holds an earlier draft of the
+      # vehicle never
       # matches a later one.
       FIRST_REVISIONS = 2**40
 
@@ -24,7 +25,14 @@ module Graver
       # revision: the one this change was made from (0 for a new draft). Raises Conflict when somebody was faster.
       def save(vehicle_id, content, revision:, at:)
         row = { content: JSON.generate(content), recorded_at: at }
-        changed = revision.zero? ? insert(vehicle_id, row) : @table.where(vehicle_id:, revision:).update(**row, revision: revision + 1)
+        changed =
+          (
+            if revision.zero?
+              insert(vehicle_id, row)
+            else
+              @table.where(vehicle_id:, revision:).update(**row, revision: revision + 1)
+            end
+          )
         raise Conflict.new(Texts.say("conflicts.draft_changed"), current: find(vehicle_id)) unless changed == 1
 
         find(vehicle_id)
@@ -51,13 +59,20 @@ module Graver
       # Into its place, which is free.
       def restore(draft, at:)
         @binned.where(id: draft.id).update(restored_at: at)
-        @table.insert(vehicle_id: draft.vehicle_id, content: JSON.generate(draft.content), revision: first_revision, recorded_at: at)
+        @table.insert(
+          vehicle_id: draft.vehicle_id,
+          content: JSON.generate(draft.content),
+          revision: first_revision,
+          recorded_at: at
+        )
       end
 
       private
 
       def first_revision = 1 + SecureRandom.random_number(FIRST_REVISIONS)
-      def binned_record(row) = BinnedDraft.new(**row.slice(:id, :vehicle_id, :recorded_at), content: JSON.parse(row[:content]))
+      def binned_record(row)
+        BinnedDraft.new(**row.slice(:id, :vehicle_id, :recorded_at), content: JSON.parse(row[:content]))
+      end
 
       def insert(vehicle_id, row)
         revision = first_revision

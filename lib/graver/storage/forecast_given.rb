@@ -3,6 +3,17 @@
 module Graver
   module Storage
     # quantiles: { 0.1 => km from as_of_km, ... }
-    ForecastGiven = Core::Value.define(:id, :axle_id, :look_over_id, :given_on, :as_of_km, :limit_mm, :quantiles, :look_again_km, :afterwards)
+    ForecastGiven =
+      Core::Value.define(
+        :id,
+        :axle_id,
+        :look_over_id,
+        :given_on,
+        :as_of_km,
+        :limit_mm,
+        :quantiles,
+        :look_again_km,
+        :afterwards
+      )
   end
 end

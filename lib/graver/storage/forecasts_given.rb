@@ -13,7 +13,13 @@ module Graver
 
       # quantiles: { 0.1 => km, ... }. One per axle and look-over: the first one given stands.
       def keep(axle_id:, look_over_id:, given_on:, quantiles:, at:, **fields)
-        row = { axle_id:, look_over_id:, given_on: given_on.iso8601, quantiles: JSON.generate(quantiles.transform_keys(&:to_s)), recorded_at: at }
+        row = {
+          axle_id:,
+          look_over_id:,
+          given_on: given_on.iso8601,
+          quantiles: JSON.generate(quantiles.transform_keys(&:to_s)),
+          recorded_at: at
+        }
         @table.insert_conflict.insert(**row, **fields.slice(:as_of_km, :limit_mm, :look_again_km, :afterwards))
       end
 
@@ -26,7 +32,11 @@ module Graver
 
       def record(row)
         quantiles = JSON.parse(row[:quantiles]).transform_keys(&:to_f)
-        ForecastGiven.new(**row.slice(:id, :axle_id, :look_over_id, :as_of_km, :limit_mm, :look_again_km, :afterwards), given_on: Date.iso8601(row[:given_on]), quantiles:)
+        ForecastGiven.new(
+          **row.slice(:id, :axle_id, :look_over_id, :as_of_km, :limit_mm, :look_again_km, :afterwards),
+          given_on: Date.iso8601(row[:given_on]),
+          quantiles:
+        )
       end
     end
   end

@@ -11,7 +11,9 @@ module Graver
         @table = database[:imports]
       end
 
-      def add(vehicle_id:, name:, digest:, content:, at:) = find(@table.insert(vehicle_id:, name:, digest:, content: Sequel.blob(content), recorded_at: at))
+      def add(vehicle_id:, name:, digest:, content:, at:)
+        find(@table.insert(vehicle_id:, name:, digest:, content: Sequel.blob(content), recorded_at: at))
+      end
 
       # Raises NotFound.
       def find(id)
@@ -20,17 +22,23 @@ module Graver
       end
 
       # Newest first, without their texts.
-      def of_vehicle(vehicle_id) = listed.where(vehicle_id:).exclude(done_at: nil).reverse(:id).map { |row| record(row) }
+      def of_vehicle(vehicle_id)
+        listed.where(vehicle_id:).exclude(done_at: nil).reverse(:id).map { |row| record(row) }
+      end
 
       def content(id) = @table.where(id:).get(:content)
-      def finish(id, mapping:, result:, at:) = @table.where(id:).update(mapping: JSON.generate(mapping), result: JSON.generate(result), done_at: at)
+      def finish(id, mapping:, result:, at:)
+        @table.where(id:).update(mapping: JSON.generate(mapping), result: JSON.generate(result), done_at: at)
+      end
       def undo(id, at:) = @table.where(id:).update(undone_at: at)
       # Files that nobody went on with.
       def forget_unfinished(before:) = @table.where(done_at: nil).where { recorded_at < before }.delete
 
       private
 
-      def listed = @table.select(:id, :vehicle_id, :name, :digest, :mapping, :result, :recorded_at, :done_at, :undone_at)
+      def listed
+        @table.select(:id, :vehicle_id, :name, :digest, :mapping, :result, :recorded_at, :done_at, :undone_at)
+      end
 
       def record(row)
         fields = row.slice(:id, :vehicle_id, :name, :digest, :recorded_at)

@@ -3,6 +3,7 @@
 module Graver
   module Storage
     # Numbers as entered, in `unit`; checks: [ZeroCheckRow], oldest first.
-    Instrument = Core::Value.define(:id, :name, :method, :unit, :least, :most, :resolution, :uncertainty, :retired, :checks)
+    Instrument =
+      Core::Value.define(:id, :name, :method, :unit, :least, :most, :resolution, :uncertainty, :retired, :checks)
   end
 end

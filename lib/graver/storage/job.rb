@@ -2,19 +2,40 @@
 
 module Graver
   module Storage
-    # ticked: step keys done; planned_for: Date or nil; state: "draft", "ready", "started", "finished" or "dropped"; scope:
-    # { "axles" => { "axle id" => [work, ...] }, "reasons" => { "axle id" => text } } or nil; adjustments: { event id => Hash };
-    # notes: [{ "step", "key", "text", "day" }]; choices: { parts line => supply id }; resolved: [item]; quote: Hash or nil;
-    # ready_because: why it is ready in spite of gaps; otherwise: { step key => { "because", "text", "day" } }, steps the owner did
+    # ticked: step keys done; planned_for: Date or nil; state: "draft", "ready", "started", "finished" or "dropped";
+    # scope:
+    # { "axles" => { "axle id" => [work, ...] }, "reasons" => { "axle id" => text } } or nil; adjustments: { event id
+    # => Hash };
+    # notes: [{ "step", "key", "text", "day" }]; choices: { parts line => supply id }; resolved: [item]; quote: Hash
+    # or nil;
+    # ready_because: why it is ready in spite of gaps; otherwise: { step key => { "because", "text", "day" } }, steps
+    # the owner did
     # another way, and cleared: keys of those made good since; closed: what it came to (Service::FinishJob), or nil
-    Job = Core::Value.define(:id, :axle_id, :procedure, :planned_for, :state, :ticked, :scope, :adjustments, :notes, :choices, :resolved, :quote, :ready_because,
-                             :otherwise, :cleared, :closed) do
-      # { axle id => [work] }. An early job had no scope: pads on the axle it began with.
-      def works = scope ? scope.fetch("axles").transform_keys(&:to_i) : { axle_id => ["pads"] }
-      def axle_ids = works.keys
-      def over? = %w[finished dropped].include?(state)
-      # Keys of the steps that are done, or were answered for.
-      def done = ticked | otherwise.keys
-    end
+    Job =
+      Core::Value.define(
+        :id,
+        :axle_id,
+        :procedure,
+        :planned_for,
+        :state,
+        :ticked,
+        :scope,
+        :adjustments,
+        :notes,
+        :choices,
+        :resolved,
+        :quote,
+        :ready_because,
+        :otherwise,
+        :cleared,
+        :closed
+      ) do
+        # { axle id => [work] }. An early job had no scope: pads on the axle it began with.
+        def works = scope ? scope.fetch("axles").transform_keys(&:to_i) : { axle_id => ["pads"] }
+        def axle_ids = works.keys
+        def over? = %w[finished dropped].include?(state)
+        # Keys of the steps that are done, or were answered for.
+        def done = ticked | otherwise.keys
+      end
   end
 end

@@ -22,9 +22,15 @@ module Graver
       end
 
       # kind: "planned" (value: day), "ticked" or "unticked" (value: step key), a state, or one of those with a Hash:
-      # "scope", "adjusted", "unadjusted", "noted", "chose", "settled", "quoted", "otherwise", "finished"; "cleared" (value: step key). -> id of the event
+      # "scope", "adjusted", "unadjusted", "noted", "chose", "settled", "quoted", "otherwise", "finished"; "cleared"
+      # (value: step key). -> id of the event
       def record_event(id, kind, value = nil, at:)
-        @database[:job_events].insert(job_id: id, kind:, value: value.is_a?(Hash) ? JSON.generate(value) : value, recorded_at: at)
+        @database[:job_events].insert(
+          job_id: id,
+          kind:,
+          value: value.is_a?(Hash) ? JSON.generate(value) : value,
+          recorded_at: at
+        )
       end
 
       # Raises NotFound.
@@ -45,18 +51,44 @@ module Graver
       private
 
       def records(rows)
-        events = @database[:job_events].where(job_id: rows.map { |row| row[:id] }).order(:id).all.group_by { |row| row[:job_id] }
+        events =
+          @database[:job_events]
+            .where(job_id: rows.map { |row| row[:id] })
+            .order(:id)
+            .all
+            .group_by { |row| row[:job_id] }
         rows.map { |row| record(row, events.fetch(row[:id], [])) }
       end
 
       def record(row, events)
         by_kind = Hash.new { [] }.merge(events.group_by { |event| event[:kind] })
         planned = by_kind["planned"].last&.fetch(:value)
-        fields = { planned_for: planned && Date.iso8601(planned), state: state(events), ticked: ticked(events), adjustments: adjustments(events), closed: closed(by_kind) }
-        said = { scope: newest(by_kind["scope"]), quote: newest(by_kind["quoted"]), ready_because: parsed(by_kind["ready"].last)&.fetch("because", nil) }
-        chosen = { choices: merged(by_kind["chose"], "line", "supply"), resolved: merged(by_kind["settled"], "item", "done").select { |_, done| done }.keys }
+        fields = {
+          planned_for: planned && Date.iso8601(planned),
+          state: state(events),
+          ticked: ticked(events),
+          adjustments: adjustments(events),
+          closed: closed(by_kind)
+        }
+        said = {
+          scope: newest(by_kind["scope"]),
+          quote: newest(by_kind["quoted"]),
+          ready_because: parsed(by_kind["ready"].last)&.fetch("because", nil)
+        }
+        chosen = {
+          choices: merged(by_kind["chose"], "line", "supply"),
+          resolved: merged(by_kind["settled"], "item", "done").select { |_, done| done }.keys
+        }
         notes = by_kind["noted"].map { |event| parsed(event).merge("day" => event[:recorded_at][0, 10]) }
-        Job.new(**row.slice(:id, :axle_id, :procedure), **fields, **said, **chosen, notes:, otherwise: otherwise(events), cleared: by_kind["cleared"].map { |event| event[:value] })
+        Job.new(
+          **row.slice(:id, :axle_id, :procedure),
+          **fields,
+          **said,
+          **chosen,
+          notes:,
+          otherwise: otherwise(events),
+          cleared: by_kind["cleared"].map { |event| event[:value] }
+        )
       end
 
       def parsed(event)

@@ -2,8 +2,23 @@
 
 module Graver
   module Storage
-    # void: it does not count any more; job_id: the job it was written by, or nil; corrections: [Correction] of the look-over itself, oldest first.
-    LookOver = Core::Value.define(:id, :vehicle_id, :date, :odometer_value, :odometer_unit, :odometer_km, :note, :void, :import_id, :job_id,
-                                  :readings, :conditions, :corrections)
+    # void: it does not count any more; job_id: the job it was written by, or nil; corrections: [Correction] of the
+    # look-over itself, oldest first.
+    LookOver =
+      Core::Value.define(
+        :id,
+        :vehicle_id,
+        :date,
+        :odometer_value,
+        :odometer_unit,
+        :odometer_km,
+        :note,
+        :void,
+        :import_id,
+        :job_id,
+        :readings,
+        :conditions,
+        :corrections
+      )
   end
 end

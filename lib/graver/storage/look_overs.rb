@@ -23,12 +23,16 @@ module Graver
         id
       end
 
-      # Many at once (an import), as for `add`, without doubts and conditions: one prepared statement a table, as building
+      # Many at once (an import), as for `add`, without doubts and conditions: one prepared statement a table, as
+      # building
       # a hundred thousand of them takes longer than the rest. Within a transaction. Yields the share that is done.
       def add_many(look_overs, at:)
         first = (@database[:look_overs].max(:id) || 0) + 1
         @database.synchronize do |connection|
-          dated, read = { look_overs: LOOK_OVER_COLUMNS, readings: READING_COLUMNS }.map { |table, columns| connection.prepare(insertion(table, columns)) }
+          dated, read =
+            { look_overs: LOOK_OVER_COLUMNS, readings: READING_COLUMNS }.map do |table, columns|
+              connection.prepare(insertion(table, columns))
+            end
           look_overs.each_with_index do |given, index|
             run(dated, look_over_row(given, at).merge(id: first + index).values_at(*LOOK_OVER_COLUMNS))
             given[:readings].each { |reading| run(read, bare(ROW.merge(reading, look_over_id: first + index))) }
@@ -42,7 +46,8 @@ module Graver
       # Counting look-overs, oldest first.
       def of_vehicle(vehicle_id) = of_vehicles([vehicle_id]).fetch(vehicle_id, [])
 
-      # { vehicle id => [LookOver] } without void ones and those of imports that were undone. What simulated devices sent counts
+      # { vehicle id => [LookOver] } without void ones and those of imports that were undone. What simulated devices
+      # sent counts
       # on samples alone.
       def of_vehicles(vehicle_ids)
         samples = @database[:vehicles].where(id: vehicle_ids, sample: true).select_map(:id)
@@ -62,20 +67,53 @@ module Graver
         ids = @database[:readings].where(instrument_id:).distinct.select_map(:look_over_id)
         rows = standing.where(id: ids).all
         kept = records(rows).reject { |look_over| look_over.void || (since && look_over.date < since) }
-        kept.sort_by(&:date).flat_map { |look_over| look_over.readings.select { |row| row.instrument_id == instrument_id }.map { |row| [look_over, row] } }
+        kept
+          .sort_by(&:date)
+          .flat_map do |look_over|
+            look_over.readings.select { |row| row.instrument_id == instrument_id }.map { |row| [look_over, row] }
+          end
       end
 
       private
 
       CONDITION = { axle_id: nil, side: nil, face: nil, mark: nil, value: nil, simulated: false }.freeze
-      ROW = { axle_id: nil, event: "reading", part: nil, side: nil, pad: nil, place: 1, method: nil, value: nil, upper: nil,
-              unit: nil, overall: false, doubt: nil, instrument_id: nil, simulated: false }.freeze
+      ROW = {
+        axle_id: nil,
+        event: "reading",
+        part: nil,
+        side: nil,
+        pad: nil,
+        place: 1,
+        method: nil,
+        value: nil,
+        upper: nil,
+        unit: nil,
+        overall: false,
+        doubt: nil,
+        instrument_id: nil,
+        simulated: false
+      }.freeze
       READING_COLUMNS = [*ROW.keys, :look_over_id].freeze
       BARE = { true => 1, false => 0 }.freeze
-      LOOK_OVER_COLUMNS = %i[id vehicle_id date odometer_value odometer_unit odometer_km note recorded_at import_id].freeze
+      LOOK_OVER_COLUMNS = %i[
+        id
+        vehicle_id
+        date
+        odometer_value
+        odometer_unit
+        odometer_km
+        note
+        recorded_at
+        import_id
+      ].freeze
       private_constant :ROW, :CONDITION, :READING_COLUMNS, :LOOK_OVER_COLUMNS, :BARE
 
-      def measured(look_over) = look_over.with(readings: look_over.readings.reject(&:simulated), conditions: look_over.conditions.reject(&:simulated))
+      def measured(look_over)
+        look_over.with(
+          readings: look_over.readings.reject(&:simulated),
+          conditions: look_over.conditions.reject(&:simulated)
+        )
+      end
 
       # Those typed in, and those of imports that were not undone.
       def standing
@@ -85,11 +123,21 @@ module Graver
 
       def look_over_row(given, at)
         odometer = given[:odometer]
-        { vehicle_id: given[:vehicle_id], date: given[:date].iso8601, odometer_value: odometer[:value], odometer_unit: odometer[:unit], odometer_km: odometer[:km],
-          note: given[:note], recorded_at: at, import_id: given[:import_id] }
+        {
+          vehicle_id: given[:vehicle_id],
+          date: given[:date].iso8601,
+          odometer_value: odometer[:value],
+          odometer_unit: odometer[:unit],
+          odometer_km: odometer[:km],
+          note: given[:note],
+          recorded_at: at,
+          import_id: given[:import_id]
+        }
       end
 
-      def insertion(table, columns) = "INSERT INTO #{table} (#{columns.join(", ")}) VALUES (#{(["?"] * columns.length).join(", ")})"
+      def insertion(table, columns)
+        "INSERT INTO #{table} (#{columns.join(", ")}) VALUES (#{(["?"] * columns.length).join(", ")})"
+      end
 
       def run(statement, values)
         statement.bind_params(values)
@@ -112,14 +160,29 @@ module Graver
         readings, conditions = %i[readings conditions].map { |table| grouped(table, ids) }
         doubts = grouped_doubts(ids)
         corrections = @corrections.of(ids)
-        rows.map { |row| record(row, readings.fetch(row[:id], []), conditions.fetch(row[:id], []), corrections.fetch(row[:id], []), doubts, void) }
+        rows.map do |row|
+          record(
+            row,
+            readings.fetch(row[:id], []),
+            conditions.fetch(row[:id], []),
+            corrections.fetch(row[:id], []),
+            doubts,
+            void
+          )
+        end
       end
 
-      def grouped(table, ids) = @database[table].where(look_over_id: ids).order(:id).all.group_by { |row| row[:look_over_id] }
+      def grouped(table, ids)
+        @database[table].where(look_over_id: ids).order(:id).all.group_by { |row| row[:look_over_id] }
+      end
 
       def grouped_doubts(ids)
-        @database[:doubts].where(reading_id: @database[:readings].where(look_over_id: ids).select(:id)).order(:id)
-                          .map { |row| [row[:reading_id], Doubt.new(**row.slice(*Doubt.members))] }.group_by(&:first).transform_values { |pairs| pairs.map(&:last) }
+        @database[:doubts]
+          .where(reading_id: @database[:readings].where(look_over_id: ids).select(:id))
+          .order(:id)
+          .map { |row| [row[:reading_id], Doubt.new(**row.slice(*Doubt.members))] }
+          .group_by(&:first)
+          .transform_values { |pairs| pairs.map(&:last) }
       end
 
       def record(row, readings, conditions, corrections, doubts, void)
@@ -127,10 +190,19 @@ module Graver
         now = Corrections.applied(row.merge(void: false), mine)
         by_reading, by_condition = corrections.group_by(&:reading_id), corrections.group_by(&:condition_id)
         marks = conditions.map { |condition| condition(condition, by_condition.fetch(condition[:id], [])) }
-        rows = readings.map { |reading| reading(reading, by_reading.fetch(reading[:id], []), doubts.fetch(reading[:id], [])) }
-        fields = now.slice(:id, :vehicle_id, :odometer_value, :odometer_unit, :odometer_km, :note, :void, :import_id, :job_id)
-        LookOver.new(**fields, date: Date.iso8601(now[:date]), readings: void ? rows : rows.reject(&:void), corrections: mine,
-                               conditions: void ? marks : marks.reject(&:void))
+        rows =
+          readings.map do |reading|
+            reading(reading, by_reading.fetch(reading[:id], []), doubts.fetch(reading[:id], []))
+          end
+        fields =
+          now.slice(:id, :vehicle_id, :odometer_value, :odometer_unit, :odometer_km, :note, :void, :import_id, :job_id)
+        LookOver.new(
+          **fields,
+          date: Date.iso8601(now[:date]),
+          readings: void ? rows : rows.reject(&:void),
+          corrections: mine,
+          conditions: void ? marks : marks.reject(&:void)
+        )
       end
 
       def condition(row, corrections)

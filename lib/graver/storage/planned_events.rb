@@ -21,19 +21,28 @@ module Graver
 
       # Takes the newest removal of a vehicle back.
       def restore(id)
-        @table.where(id:).exclude(removed_at: nil).update(removed_at: nil) == 1 or raise NotFound, Texts.say("missing.removed")
+        @table.where(id:).exclude(removed_at: nil).update(removed_at: nil) == 1 or
+          raise NotFound, Texts.say("missing.removed")
         @table.first(id:)[:vehicle_id]
       end
 
       # { vehicle id => [PlannedEvent] } by day
       def of_vehicles(vehicle_ids)
-        @table.where(vehicle_id: vehicle_ids, removed_at: nil).order(:from_on, :id).map { |row| record(row) }.group_by(&:vehicle_id)
+        @table
+          .where(vehicle_id: vehicle_ids, removed_at: nil)
+          .order(:from_on, :id)
+          .map { |row| record(row) }
+          .group_by(&:vehicle_id)
       end
 
       private
 
       def record(row)
-        PlannedEvent.new(**row.slice(:id, :vehicle_id, :kind, :name, :distance, :unit, :wear_factor), from_on: Date.iso8601(row[:from_on]), to_on: row[:to_on] && Date.iso8601(row[:to_on]))
+        PlannedEvent.new(
+          **row.slice(:id, :vehicle_id, :kind, :name, :distance, :unit, :wear_factor),
+          from_on: Date.iso8601(row[:from_on]),
+          to_on: row[:to_on] && Date.iso8601(row[:to_on])
+        )
       end
     end
   end

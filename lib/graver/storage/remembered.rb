@@ -2,7 +2,8 @@
 
 module Graver
   module Storage
-    # A repository as one request sees it: each of its questions is asked of the file once. Whatever is not such a question is a
+    # A repository as one request sees it: each of its questions is asked of the file once. Whatever is not such a
+    # question is a
     # change, and is told to the request's records.
     class Remembered
       # reads: names of its questions; changed: called after anything else

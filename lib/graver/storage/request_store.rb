@@ -2,13 +2,24 @@
 
 module Graver
   module Storage
-    # The records as one request sees them: what it needs is loaded once, until it changes something itself. Jobs and drafts
+    # The records as one request sees them: what it needs is loaded once, until it changes something itself. Jobs and
+    # drafts
     # are beside what is known of the brakes: a tick lets nothing else be read anew.
     class RequestStore
       READS = {
-        vehicles: %i[all find find_axle], brake_data: %i[current current_of by_source_of unknown_of history], look_overs: %i[find of_vehicle of_vehicles read_with],
-        drafts: %i[find binned find_binned], jobs: %i[find of state_before_drop], instruments: %i[all find], imports: %i[find of_vehicle content], preferences: %i[all],
-        corrections: %i[of], planned_events: %i[of_vehicles], torque_wrenches: %i[all find], supplies: %i[of find], forecasts_given: %i[of_axles]
+        vehicles: %i[all find find_axle],
+        brake_data: %i[current current_of by_source_of unknown_of history],
+        look_overs: %i[find of_vehicle of_vehicles read_with],
+        drafts: %i[find binned find_binned],
+        jobs: %i[find of state_before_drop],
+        instruments: %i[all find],
+        imports: %i[find of_vehicle content],
+        preferences: %i[all],
+        corrections: %i[of],
+        planned_events: %i[of_vehicles],
+        torque_wrenches: %i[all find],
+        supplies: %i[of find],
+        forecasts_given: %i[of_axles]
       }.freeze
       # A change of one of these concerns itself alone.
       APART = %i[jobs drafts].freeze

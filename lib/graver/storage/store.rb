@@ -4,9 +4,21 @@ module Graver
   module Storage
     # The household's records, one repository each, and the transaction round every write.
     class Store
-      REPOSITORIES = { vehicles: Vehicles, brake_data: BrakeData, look_overs: LookOvers, drafts: Drafts, jobs: Jobs, instruments: Instruments, imports: Imports,
-                       preferences: Preferences, corrections: Corrections, planned_events: PlannedEvents, torque_wrenches: TorqueWrenches, supplies: Supplies,
-                       forecasts_given: ForecastsGiven }.freeze
+      REPOSITORIES = {
+        vehicles: Vehicles,
+        brake_data: BrakeData,
+        look_overs: LookOvers,
+        drafts: Drafts,
+        jobs: Jobs,
+        instruments: Instruments,
+        imports: Imports,
+        preferences: Preferences,
+        corrections: Corrections,
+        planned_events: PlannedEvents,
+        torque_wrenches: TorqueWrenches,
+        supplies: Supplies,
+        forecasts_given: ForecastsGiven
+      }.freeze
 
       def self.open(path) = new(Database.open(path))
 

@@ -6,7 +6,21 @@ module Graver
   module Storage
     # The owner's own parts, consumables and tools: what they are called, cost, and what lies on the shelf.
     class Supplies
-      FIELDS = %i[kind item axle_id name number supplier price lead_days on_shelf compound thickness diameter unit].freeze
+      FIELDS = %i[
+        kind
+        item
+        axle_id
+        name
+        number
+        supplier
+        price
+        lead_days
+        on_shelf
+        compound
+        thickness
+        diameter
+        unit
+      ].freeze
 
       def initialize(database)
         @table = database[:supplies]
@@ -20,7 +34,13 @@ module Graver
       end
 
       # Those not put away: of these axles, and of the whole household.
-      def of(axle_ids) = @table.where(retired_at: nil).where(Sequel.or([[:axle_id, axle_ids], [:axle_id, nil]])).order(:id).map { |row| record(row) }
+      def of(axle_ids)
+        @table
+          .where(retired_at: nil)
+          .where(Sequel.or([[:axle_id, axle_ids], [:axle_id, nil]]))
+          .order(:id)
+          .map { |row| record(row) }
+      end
 
       # Raises NotFound.
       def find(id) = record(@table.first(id:) || raise(NotFound, Texts.say("missing.supply")))

@@ -29,7 +29,11 @@ module Graver
 
       def record(row)
         fields = row.slice(:id, :name, :unit, :least, :most, :graduation, :length_mm)
-        TorqueWrench.new(**fields, retired: !row[:retired_at].nil?, calibrated_on: row[:calibrated_on] && Date.iso8601(row[:calibrated_on]))
+        TorqueWrench.new(
+          **fields,
+          retired: !row[:retired_at].nil?,
+          calibrated_on: row[:calibrated_on] && Date.iso8601(row[:calibrated_on])
+        )
       end
     end
   end

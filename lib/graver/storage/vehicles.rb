@@ -18,7 +18,9 @@ module Graver
       # Vehicles that are not archived (or those that are), in the order they were added.
       def all(archived: false)
         axles = @database[:axles].order(:id).map { |row| axle_record(row) }.group_by(&:vehicle_id)
-        (archived ? @database[:vehicles].exclude(archived_at: nil) : @database[:vehicles].where(archived_at: nil)).order(:id).map { |row| record(row, axles.fetch(row[:id], [])) }
+        (archived ? @database[:vehicles].exclude(archived_at: nil) : @database[:vehicles].where(archived_at: nil))
+          .order(:id)
+          .map { |row| record(row, axles.fetch(row[:id], [])) }
       end
 
       # Raises NotFound.
@@ -41,7 +43,12 @@ module Graver
       private
 
       def record(row, axles)
-        Vehicle.new(**row.slice(:id, :name, :kind, :distance_unit), archived: !row[:archived_at].nil?, sample: row[:sample], axles:)
+        Vehicle.new(
+          **row.slice(:id, :name, :kind, :distance_unit),
+          archived: !row[:archived_at].nil?,
+          sample: row[:sample],
+          axles:
+        )
       end
 
       def axle_record(row) = Axle.new(**row.slice(:id, :vehicle_id, :name), sides: row[:sides].split(","))

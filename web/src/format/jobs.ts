@@ -11,15 +11,14 @@ export const amount = (value: number): string =>
 export const figure = (value: number | null): string =>
   value === null ? "?" : value.toLocaleString("en-GB", { maximumFractionDigits: 2 });
 
-type Entered = Pick<Schemas["TorqueLine"], "newton_metres" | "pound_feet" | "pound_inches" | "entered">;
+type Entered = Pick<Schemas["TorqueLine"], "newton_metres" | "pound_feet" | "pound_inches" | "entered_unit">;
 
 /** The unit it was entered in, which is the wrench's, is read first. */
 export function readings(line: Entered): [number | null, string][] {
   const metric: [number | null, string] = [line.newton_metres, "N·m"];
-  const imperial: [number | null, string] = line.entered?.endsWith("lbf·in")
-    ? [line.pound_inches, "lbf·in"]
-    : [line.pound_feet, "lbf·ft"];
-  return line.entered?.endsWith("N·m") ? [metric, imperial] : [imperial, metric];
+  const imperial: [number | null, string] =
+    line.entered_unit === "lbf·in" ? [line.pound_inches, "lbf·in"] : [line.pound_feet, "lbf·ft"];
+  return line.entered_unit === "N·m" ? [metric, imperial] : [imperial, metric];
 }
 
 /** A torque in words, both units: "28 N·m (20.7 lbf·ft)", and a further angle. */

@@ -35,19 +35,6 @@ export interface Placed extends Mark {
 const DAY_MS = 86_400_000;
 export const daysFrom = (today: string, iso: string): number => (Date.parse(iso) - Date.parse(today)) / DAY_MS;
 
-const WORDS: Record<MarkKind, string> = {
-  look: "look again",
-  order: "order by",
-  due: "may be due",
-  fluid: "fluid",
-  inspection: "inspection",
-  trip: "trip",
-  driving: "other driving",
-  retorque: "wheel nuts",
-  first_reading: "first reading",
-  job: "job",
-};
-
 /** Days from now of what lies ahead for one axle. */
 export function axleLane(
   axle: Schemas["Axle"],
@@ -97,13 +84,7 @@ function marksOf(events: Schemas["TimelineEvent"][], today: string): Mark[] {
     kind: event.kind,
     at: days(event.date),
     until: event.until ? days(event.until) : undefined,
-    text: event.axle
-      ? WORDS[event.kind]
-      : event.text.startsWith("Brake fluid")
-        ? event.text.includes("overdue")
-          ? "fluid overdue"
-          : "fluid due"
-        : event.text,
+    text: event.label,
   }));
 }
 

@@ -3,7 +3,8 @@
 module Graver
   module API
     module Contracts
-      # Shape of what comes from outside. Meaning (is the torque plausible, does the odometer run back) is judged further in.
+      # Shape of what comes from outside. Meaning (is the torque plausible, does the odometer run back) is judged
+      # further in.
       class Contract < Dry::Validation::Contract
         LONGEST_TEXT = 2000
 

@@ -14,14 +14,16 @@ module Graver
             optional(:unit).filled(:string, included_in?: DISTANCE_UNITS)
             optional(:keep).filled(:bool)
           end
-          optional(:fitted).value(:array, max_size?: MOST_FITS).each do
-            hash do
-              required(:axle).filled(:integer)
-              required(:part).filled(:string, included_in?: %w[pad rotor])
-              required(:value).maybe(:string, max_size?: 40)
-              optional(:unit).maybe(:string, included_in?: READING_UNITS - %w[percent share])
+          optional(:fitted)
+            .value(:array, max_size?: MOST_FITS)
+            .each do
+              hash do
+                required(:axle).filled(:integer)
+                required(:part).filled(:string, included_in?: %w[pad rotor])
+                required(:value).maybe(:string, max_size?: 40)
+                optional(:unit).maybe(:string, included_in?: READING_UNITS - %w[percent share])
+              end
             end
-          end
           optional(:hours).maybe(:string, max_size?: 20)
           optional(:spent).maybe(:string, max_size?: 20)
         end

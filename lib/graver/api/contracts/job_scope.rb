@@ -14,12 +14,21 @@ module Graver
         end
 
         rule(:axles) do
-          fine = value.length <= MOST_AXLES && value.all? { |id, works| id.to_s.match?(/\A\d{1,15}\z/) && works.is_a?(Array) && works.length <= MOST_WORKS && works.all?(String) }
+          fine =
+            value.length <= MOST_AXLES &&
+              value.all? do |id, works|
+                id.to_s.match?(/\A\d{1,15}\z/) && works.is_a?(Array) && works.length <= MOST_WORKS && works.all?(String)
+              end
           key.failure(Texts.say("shape.works")) unless fine
         end
 
         rule(:reasons) do
-          fine = value.nil? || (value.length <= MOST_AXLES && value.all? { |_, text| text.nil? || (text.is_a?(String) && text.length <= 500) })
+          fine =
+            value.nil? ||
+              (
+                value.length <= MOST_AXLES &&
+                  value.all? { |_, text| text.nil? || (text.is_a?(String) && text.length <= 500) }
+              )
           key.failure(Texts.say("shape.reasons")) unless fine
         end
       end

@@ -4,10 +4,11 @@ module Graver
   module API
     module Contracts
       # Where a value comes from: a column, or the same for every row.
-      WHERE = Dry::Schema.JSON do
-        optional(:column).filled(:integer)
-        optional(:is).filled(:string, max_size?: 40)
-      end
+      WHERE =
+        Dry::Schema.JSON do
+          optional(:column).filled(:integer)
+          optional(:is).filled(:string, max_size?: 40)
+        end
 
       # What the columns of a table mean.
       class Mapping < Contract
@@ -24,12 +25,16 @@ module Graver
             end
             optional(:odometer_unit).maybe { hash(WHERE) }
             optional(:note).maybe { hash(WHERE) }
-            required(:readings).value(:array, max_size?: 200).each do
-              hash do
-                required(:column).maybe(:integer)
-                Graver::Service::Tables::ImportLog::FIELDS.each { |field| optional(field.to_sym).maybe { hash(WHERE) } }
+            required(:readings)
+              .value(:array, max_size?: 200)
+              .each do
+                hash do
+                  required(:column).maybe(:integer)
+                  Graver::Service::Tables::ImportLog::FIELDS.each do |field|
+                    optional(field.to_sym).maybe { hash(WHERE) }
+                  end
+                end
               end
-            end
           end
         end
       end

@@ -10,7 +10,9 @@ module Graver
           required(:item).filled(:string, max_size?: 60)
           optional(:axle).maybe(:integer)
           required(:name).value(:string, max_size?: 200)
-          %i[number supplier price on_shelf compound thickness diameter unit].each { |key| optional(key).maybe(:string, max_size?: 80) }
+          %i[number supplier price on_shelf compound thickness diameter unit].each do |key|
+            optional(key).maybe(:string, max_size?: 80)
+          end
           optional(:lead_days).maybe(:integer)
         end
       end

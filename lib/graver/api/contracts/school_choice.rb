@@ -6,7 +6,9 @@ module Graver
       # Schools followed.
       class SchoolChoice < Contract
         json do
-          %i[pads rotors clips bleed fluid_back deglaze bed_in].each { |kind| optional(kind).filled(:string, max_size?: 20) }
+          %i[pads rotors clips bleed fluid_back deglaze bed_in].each do |kind|
+            optional(kind).filled(:string, max_size?: 20)
+          end
         end
       end
     end

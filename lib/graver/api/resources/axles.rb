@@ -16,10 +16,15 @@ module Graver
         SUPPOSITIONS = %i[year_distance use factor freed pads pads_mm].freeze
         LONGEST_SUPPOSITION = 40
 
-        def brake_data = Serializers::BrakeData.new(knowledge).call(Service::Household::BrakeDataSheet.new(context).call(id))
+        def brake_data
+          Serializers::BrakeData.new(knowledge).call(Service::Household::BrakeDataSheet.new(context).call(id))
+        end
 
         def record_brake_data
-          Service::Household::RecordBrakeData.new(context).call(id, payload(Contracts::BrakeDataEntries).fetch(:entries))
+          Service::Household::RecordBrakeData.new(context).call(
+            id,
+            payload(Contracts::BrakeDataEntries).fetch(:entries)
+          )
           brake_data
         end
 
@@ -31,13 +36,24 @@ module Graver
           found.to_h
         end
 
-        def wear = Serializers::Wear.new(knowledge).call(Service::Overview::AxleOverview.new(context).call(record, limit_mm:))
-        def what_if = Serializers::Outlooks.new(knowledge).what_if(Service::Forecast::WhatIf.new(context).call(record, suppositions, limit_mm:))
-        def forecast_quality = Serializers::Outlooks.new(knowledge).quality(Service::Forecast::Quality.new(context).call(id))
+        def wear
+          Serializers::Wear.new(knowledge).call(Service::Overview::AxleOverview.new(context).call(record, limit_mm:))
+        end
+        def what_if
+          Serializers::Outlooks.new(knowledge).what_if(
+            Service::Forecast::WhatIf.new(context).call(record, suppositions, limit_mm:)
+          )
+        end
+        def forecast_quality
+          Serializers::Outlooks.new(knowledge).quality(Service::Forecast::Quality.new(context).call(id))
+        end
 
         def torque_settings
           settings = Service::Workshop::TorqueWrenches.new(context).settings(id, params["extension_mm"])
-          { settings: settings.map { |fastener, choice| { fastener:, wrench: Serializers::TorqueWrenches.choice(choice) } } }
+          {
+            settings:
+              settings.map { |fastener, choice| { fastener:, wrench: Serializers::TorqueWrenches.choice(choice) } }
+          }
         end
 
         private

@@ -19,7 +19,9 @@ module Graver
         def answer_symptom
           given = payload(Contracts::Symptom)
           answers = given.fetch(:answers, {}).transform_keys(&:to_s)
-          Serializers::Symptoms.new(knowledge).outcome(Service::Judging::Symptoms.new(context).call(id, { symptom: given[:symptom], answers: }))
+          Serializers::Symptoms.new(knowledge).outcome(
+            Service::Judging::Symptoms.new(context).call(id, { symptom: given[:symptom], answers: })
+          )
         end
 
         private

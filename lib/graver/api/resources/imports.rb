@@ -34,7 +34,11 @@ module Graver
 
         def export_log
           exported = Service::Tables::ExportLog.new(context).call(id)
-          Download.new(type: "text/csv", body: exported.text, disposition: "attachment; filename*=UTF-8''#{URI.encode_www_form_component(exported.name)}")
+          Download.new(
+            type: "text/csv",
+            body: exported.text,
+            disposition: "attachment; filename*=UTF-8''#{URI.encode_www_form_component(exported.name)}"
+          )
         end
 
         private

@@ -31,14 +31,18 @@ module Graver
 
         def change_scope
           given = payload(Contracts::JobScope)
-          answer(planning.scope(id, given[:axles].transform_keys(&:to_s), (given[:reasons] || {}).transform_keys(&:to_s)))
+          answer(
+            planning.scope(id, given[:axles].transform_keys(&:to_s), (given[:reasons] || {}).transform_keys(&:to_s))
+          )
         end
 
         def finish_job = answer(Service::Planning::FinishJob.new(context).call(id, payload(Contracts::JobFinish)))
         def restore_job = answer(planning.take_back(id))
         def tick
           given = payload(Contracts::Tick)
-          Serializers::JobProgress.call(Service::Planning::JobProgress.new(context).call(ticks.tick(id, given[:step], given[:done])))
+          Serializers::JobProgress.call(
+            Service::Planning::JobProgress.new(context).call(ticks.tick(id, given[:step], given[:done]))
+          )
         end
 
         def do_otherwise = with(Contracts::Otherwise) { |given| ticks.otherwise(id, given[:step], given[:because]) }
@@ -51,11 +55,19 @@ module Graver
         def drop_adjustment = answer(planning.restore(id, @exchange.number("event", missing: "missing.change")))
 
         def sheet
-          Download.new(type: "application/pdf", body: Sheet::JobSheet.call(job, params.fetch("paper", "a4")), disposition: "inline; filename=\"job-#{id}.pdf\"")
+          Download.new(
+            type: "application/pdf",
+            body: Sheet::JobSheet.call(job, params.fetch("paper", "a4")),
+            disposition: "inline; filename=\"job-#{id}.pdf\""
+          )
         end
 
         def parts_list
-          Download.new(type: "text/csv", body: Service::Planning::PartsCsv.call(plans.find(id)), disposition: "attachment; filename=\"parts-job-#{id}.csv\"")
+          Download.new(
+            type: "text/csv",
+            body: Service::Planning::PartsCsv.call(plans.find(id)),
+            disposition: "attachment; filename=\"parts-job-#{id}.csv\""
+          )
         end
 
         private

@@ -18,7 +18,11 @@ module Graver
 
         def walk_round
           round = walk.call(Service::Overview::VehicleOverviews.new(context).find(id))
-          Serializers::WalkRounds.new(knowledge).call(round, context.today, Service::Axles::Instruments.new(context).all)
+          Serializers::WalkRounds.new(knowledge).call(
+            round,
+            context.today,
+            Service::Axles::Instruments.new(context).all
+          )
         end
 
         def change_walk_order
@@ -27,7 +31,9 @@ module Graver
         end
 
         def log_look_over = { id: logging.call(id, payload(Contracts::LookOver)) }
-        def preview_look_over = Serializers::Preview.new(knowledge).call(logging.entry(id, payload(Contracts::LookOver)))
+        def preview_look_over
+          Serializers::Preview.new(knowledge).call(logging.entry(id, payload(Contracts::LookOver)))
+        end
         def draft = { draft: drafts.find(id)&.to_h&.slice(:content, :revision) }
 
         # The content is the screen's own affair: checked to be an object, kept as it came.
@@ -53,9 +59,12 @@ module Graver
         def drafts = Service::Measuring::Drafts.new(context)
 
         def correct(correct, given)
-          if given[:reading] then correct.reading(id, given[:reading], given.except(:reading))
-          elsif given[:condition] then correct.condition(id, given[:condition], given.except(:condition))
-          else correct.look_over(id, given)
+          if given[:reading]
+            correct.reading(id, given[:reading], given.except(:reading))
+          elsif given[:condition]
+            correct.condition(id, given[:condition], given.except(:condition))
+          else
+            correct.look_over(id, given)
           end
         end
       end

@@ -15,7 +15,10 @@ module Graver
         get "/jobs/:id/offers", :offers
 
         def supplies
-          rows = stock.shelf.map { |supply, what, unit, place| { supply: Serializers::Shopping.supply(supply), what:, unit:, place: } }
+          rows =
+            stock.shelf.map do |supply, what, unit, place|
+              { supply: Serializers::Shopping.supply(supply), what:, unit:, place: }
+            end
           { currency: choices.chosen["currency"], rows: }
         end
 
@@ -35,7 +38,13 @@ module Graver
         def offers
           counter = Service::Planning::PartOffers.new(context)
           found = counter.call(Service::Planning::JobPlan.new(context).find(id), params["line"].to_s)
-          { simulated: counter.simulated?, offers: found.map { |checked| { **checked.offer.to_h, checks: checked.checks.map { |check| Serializers::Shopping.check(check) } } } }
+          {
+            simulated: counter.simulated?,
+            offers:
+              found.map do |checked|
+                { **checked.offer.to_h, checks: checked.checks.map { |check| Serializers::Shopping.check(check) } }
+              end
+          }
         end
 
         private

@@ -15,7 +15,9 @@ module Graver
         post "/vehicles/:id/odometer", :note_odometer, 201
         put "/schedule", :change_schedule
 
-        def timelines = { today: context.today.iso8601, vehicles: views(overviews.all).map { |view| serializer.line(view) } }
+        def timelines
+          { today: context.today.iso8601, vehicles: views(overviews.all).map { |view| serializer.line(view) } }
+        end
         def calendar = ics(views(overviews.all))
         def timeline(vehicle_id = id) = serializer.call(view(overviews.find(vehicle_id)), schedule.chosen)
         def vehicle_calendar = ics([view(overviews.find(id))])
@@ -46,7 +48,11 @@ module Graver
 
         # Subscribed to by a calendar on the same machine, or saved as a file.
         def ics(views)
-          Download.new(type: "text/calendar", body: Serializers::Calendar.new.call(views, context.time), disposition: ("attachment; filename=\"brakes.ics\"" if params["save"]))
+          Download.new(
+            type: "text/calendar",
+            body: Serializers::Calendar.new.call(views, context.time),
+            disposition: ("attachment; filename=\"brakes.ics\"" if params["save"])
+          )
         end
       end
     end

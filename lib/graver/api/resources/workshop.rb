@@ -19,8 +19,13 @@ module Graver
 
         def instruments
           kinds = knowledge.measurement.fetch("methods").select { |_, method| method.key?("instrument") }
-          { kinds: kinds.map { |id, kind| { id:, label: kind["label"], resolution_mm: kind["resolution_mm"], uncertainty_mm: kind["instrument"] } },
-            instruments: workshop.all.map { |instrument| shown(instrument) } }
+          {
+            kinds:
+              kinds.map do |id, kind|
+                { id:, label: kind["label"], resolution_mm: kind["resolution_mm"], uncertainty_mm: kind["instrument"] }
+              end,
+            instruments: workshop.all.map { |instrument| shown(instrument) }
+          }
         end
 
         def add_instrument = shown(workshop.add(payload(Contracts::NewInstrument)))
@@ -35,7 +40,9 @@ module Graver
 
         def torque_wrenches = { wrenches: wrenches.all.map { |wrench| Serializers::TorqueWrenches.row(wrench) } }
         def add_torque_wrench = Serializers::TorqueWrenches.row(wrenches.add(payload(Contracts::NewTorqueWrench)))
-        def change_torque_wrench = Serializers::TorqueWrenches.row(wrenches.change(id, payload(Contracts::TorqueWrenchChange)))
+        def change_torque_wrench
+          Serializers::TorqueWrenches.row(wrenches.change(id, payload(Contracts::TorqueWrenchChange)))
+        end
         def devices = Serializers::Devices.all(context.devices, Service::Planning::PartOffers.open?(context))
 
         # The knobs are each device's own, so their names are not known to the contract.
@@ -43,10 +50,18 @@ module Graver
           content = @exchange.parsed
           given = Contracts::DeviceChange.check(content)
           settings = given[:settings] && content["settings"]
-          Serializers::Devices.one(Service::Measuring::DeviceSettings.new(context).change(params["id"], settings:, connected: given[:connected]))
+          Serializers::Devices.one(
+            Service::Measuring::DeviceSettings.new(context).change(
+              params["id"],
+              settings:,
+              connected: given[:connected]
+            )
+          )
         end
 
-        def read_device = Service::Measuring::DeviceReading.new(context).call(params["id"], payload(Contracts::DeviceReading)).to_h
+        def read_device
+          Service::Measuring::DeviceReading.new(context).call(params["id"], payload(Contracts::DeviceReading)).to_h
+        end
 
         private
 

@@ -5,6 +5,9 @@ module Graver
     module Serializers
       # One axle as it stands today.
       class Axles
+        # What the rules of state speak of, by how their ids begin.
+        PARTS = { "pad" => "pads", "rotor" => "rotors" }.freeze
+
         def initialize(knowledge)
           @knowledge = knowledge
         end
@@ -12,18 +15,37 @@ module Graver
         # job: the open Storage::Job of this axle or nil.
         def call(overview, job)
           file, answer = overview.file, overview.answer
-          { id: file.axle.id, name: file.axle.name, sides: file.axle.sides, limit_mm: overview.answer.pads&.limit_mm || file.limit_mm,
-            state: state(overview.judgement.severity), reasons: reasons(overview), corners: Corners.new(@knowledge).believed(overview),
-            pads_life: Life.call(answer, answer.pads&.first), rotors_life: Life.call(answer, answer.rotors&.first), why_not: answer.why.values,
-            look_again: look_again(answer), readings: answer.pads&.readings || 0, doubted: overview.measures.fetch("doubted_readings"),
-            last_look_over: seen(overview.last_look_over), job: job && brief(job) }
+          {
+            id: file.axle.id,
+            name: file.axle.name,
+            sides: file.axle.sides,
+            limit_mm: overview.answer.pads&.limit_mm || file.limit_mm,
+            state: state(overview.judgement.severity),
+            reasons: reasons(overview),
+            corners: Corners.new(@knowledge).believed(overview),
+            pads_life: Life.call(answer, answer.pads&.first),
+            rotors_life: Life.call(answer, answer.rotors&.first),
+            why_not: answer.why.values,
+            look_again: look_again(answer),
+            readings: answer.pads&.readings || 0,
+            doubted: overview.measures.fetch("doubted_readings"),
+            last_look_over: seen(overview.last_look_over),
+            job: job && brief(job)
+          }
         end
 
         def state(severity) = { severity:, **@knowledge.state.dig("severities", severity).transform_keys(&:to_sym) }
 
         def name(file)
-          { id: file.axle.id, name: file.axle.name, sides: file.axle.sides, vehicle_id: file.vehicle.id, vehicle_name: file.vehicle.name,
-            kind: file.vehicle.kind, distance_unit: file.vehicle.distance_unit }
+          {
+            id: file.axle.id,
+            name: file.axle.name,
+            sides: file.axle.sides,
+            vehicle_id: file.vehicle.id,
+            vehicle_name: file.vehicle.name,
+            kind: file.vehicle.kind,
+            distance_unit: file.vehicle.distance_unit
+          }
         end
 
         def brief(job) = { id: job.id, state: job.state, planned_for: job.planned_for&.iso8601 }
@@ -31,7 +53,12 @@ module Graver
         def reasons(overview)
           wording = Service::Base::Wording.new(overview.file.vehicle.distance_unit)
           overview.judgement.rules.map do |rule|
-            { rule: rule.id, sentence: wording.fill(rule.sentence, overview.measures), source: @knowledge.source_title(rule.source) }
+            {
+              rule: rule.id,
+              part: PARTS.find { |start, _| rule.id.start_with?(start) }&.last || "axle",
+              sentence: wording.fill(rule.sentence, overview.measures),
+              source: @knowledge.source_title(rule.source)
+            }
           end
         end
 

@@ -15,8 +15,15 @@ module Graver
           file = sheet.record
           fields = @catalogue.applying(**file.place)
           @history = sheet.history
-          { axle: Axles.new(@knowledge).name(file), groups: choices(@catalogue.groups), sources: choices(@catalogue.sources),
-            fields: fields.map { |field| { **field(file, field), looked_for: sheet.looked_for.include?(field["key"]) } }, needs: needs(file, fields), others: others(sheet) }
+          {
+            axle: Axles.new(@knowledge).name(file),
+            groups: choices(@catalogue.groups),
+            sources: choices(@catalogue.sources),
+            fields:
+              fields.map { |field| { **field(file, field), looked_for: sheet.looked_for.include?(field["key"]) } },
+            needs: needs(file, fields),
+            others: others(sheet)
+          }
         end
 
         private
@@ -36,10 +43,25 @@ module Graver
 
         def field(file, field)
           datum = file.data[field["key"]]
-          { key: field["key"], group: field["group"], label: field["label"], quantity: field["quantity"], units: @catalogue.units(field),
-            choices: choices(@catalogue.choices(field, file.vehicle.kind)), value: datum&.value, unit: datum&.unit, source: datum&.source,
-            hint: field["hint"], fastener: field["fastener"], waits: field["waits"], find: field["find"], needed_for: field["needed_for"], doubt: doubt(file, field, datum),
-            earlier: earlier(field), rivals: rivals(file, field, datum) }
+          {
+            key: field["key"],
+            group: field["group"],
+            label: field["label"],
+            quantity: field["quantity"],
+            units: @catalogue.units(field),
+            choices: choices(@catalogue.choices(field, file.vehicle.kind)),
+            value: datum&.value,
+            unit: datum&.unit,
+            source: datum&.source,
+            hint: field["hint"],
+            fastener: field["fastener"],
+            waits: field["waits"],
+            find: field["find"],
+            needed_for: field["needed_for"],
+            doubt: doubt(file, field, datum),
+            earlier: earlier(field),
+            rivals: rivals(file, field, datum)
+          }
         end
 
         def doubt(file, field, datum)
@@ -53,11 +75,19 @@ module Graver
         # What several sources say, the one that counts first; none when they agree.
         def rivals(file, field, datum)
           others = field["quantity"] == "torque" ? file.rivals(field["key"]) : []
-          others.empty? ? [] : [datum, *others].map { |each| { **each.to_h.slice(:value, :unit, :source), label: @catalogue.sources.fetch(each.source) } }
+          if others.empty?
+            []
+          else
+            [datum, *others].map do |each|
+              { **each.to_h.slice(:value, :unit, :source), label: @catalogue.sources.fetch(each.source) }
+            end
+          end
         end
 
         def earlier(field)
-          @history.fetch(field["key"], [])[0...-1].map { |entry| "#{[entry.value || "unknown", entry.unit].compact.join(" ")} (#{entry.recorded_at[0, 10]})" }
+          @history.fetch(field["key"], [])[0...-1].map do |entry|
+            "#{[entry.value || "unknown", entry.unit].compact.join(" ")} (#{entry.recorded_at[0, 10]})"
+          end
         end
       end
     end

@@ -7,7 +7,8 @@ require "icalendar"
 module Graver
   module API
     module Serializers
-      # What lies ahead as an iCalendar (RFC 5545), with whole-day events. An event keeps its UID while its kind, axle and
+      # What lies ahead as an iCalendar (RFC 5545), with whole-day events. An event keeps its UID while its kind, axle
+      # and
       # vehicle stay the same, so that a subscribed calendar moves it instead of doubling it.
       class Calendar
         REMINDED = %w[look order due fluid inspection retorque first_reading job].freeze
@@ -16,8 +17,22 @@ module Graver
         def call(timelines, at)
           calendar = Icalendar::Calendar.new
           calendar.prodid = "-//Graver//brakes//EN"
-          calendar.append_custom_property("X-WR-CALNAME", timelines.one? ? Texts.say("calendar.title", vehicle: timelines.first.overview.vehicle.name) : Texts.say("calendar.all"))
-          timelines.each { |timeline| timeline.events.select { |event| REMINDED.include?(event.kind) }.each { |event| calendar.add_event(event(timeline.overview.vehicle, event, at)) } }
+          calendar.append_custom_property(
+            "X-WR-CALNAME",
+            (
+              if timelines.one?
+                Texts.say("calendar.title", vehicle: timelines.first.overview.vehicle.name)
+              else
+                Texts.say("calendar.all")
+              end
+            )
+          )
+          timelines.each do |timeline|
+            timeline
+              .events
+              .select { |event| REMINDED.include?(event.kind) }
+              .each { |event| calendar.add_event(event(timeline.overview.vehicle, event, at)) }
+          end
           calendar.to_ical
         end
 
@@ -35,7 +50,9 @@ module Graver
           end
         end
 
-        def uid(vehicle, event) = "#{Digest::SHA256.hexdigest([vehicle.id, event.kind, event.axle, event.row].inspect)[0, 24]}@graver"
+        def uid(vehicle, event)
+          "#{Digest::SHA256.hexdigest([vehicle.id, event.kind, event.axle, event.row].inspect)[0, 24]}@graver"
+        end
       end
     end
   end

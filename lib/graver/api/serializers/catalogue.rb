@@ -12,21 +12,44 @@ module Graver
         end
 
         def call(today)
-          { today: today.iso8601, kinds: Contracts::KINDS.map { |id, label| { id:, label: } }, methods:, limits: @knowledge.pad_limits, states: }
+          {
+            today: today.iso8601,
+            kinds: Contracts::KINDS.map { |id, label| { id:, label: } },
+            methods:,
+            limits: @knowledge.pad_limits,
+            states:
+          }
         end
 
         # Ways of reading, with the parts they serve and the key that picks them.
         def methods
           measurement = @knowledge.measurement
-          read = measurement.fetch("methods").map do |id, method|
-            { id:, label: method["label"], key: method["key"], parts: %w[pad rotor runout shoe].select { |part| method.key?(part) }, units: UNITS }
-          end
-          read << { id: "percent", label: measurement.dig("percent", "label"), key: measurement.dig("percent", "key"), parts: ["pad"], units: %w[percent share] }
+          read =
+            measurement
+              .fetch("methods")
+              .map do |id, method|
+                {
+                  id:,
+                  label: method["label"],
+                  key: method["key"],
+                  parts: %w[pad rotor runout shoe].select { |part| method.key?(part) },
+                  units: UNITS
+                }
+              end
+          read << {
+            id: "percent",
+            label: measurement.dig("percent", "label"),
+            key: measurement.dig("percent", "key"),
+            parts: ["pad"],
+            units: %w[percent share]
+          }
         end
 
         private
 
-        def states = @knowledge.state.fetch("severities").map { |severity, text| { severity:, **text.transform_keys(&:to_sym) } }
+        def states
+          @knowledge.state.fetch("severities").map { |severity, text| { severity:, **text.transform_keys(&:to_sym) } }
+        end
       end
     end
   end

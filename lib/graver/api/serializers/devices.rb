@@ -10,8 +10,15 @@ module Graver
         def all(bench, counter) = { counter:, devices: bench.all.map { |device| one(device) } }
 
         def one(device)
-          { id: device.id, label: device.label, quantities: device.quantities, method: device.method, connected: device.connected?, simulated: device.simulated?,
-            settings: device.settings.map(&:to_h) }
+          {
+            id: device.id,
+            label: device.label,
+            quantities: device.quantities,
+            method: device.method,
+            connected: device.connected?,
+            simulated: device.simulated?,
+            settings: device.settings.map(&:to_h)
+          }
         end
       end
     end

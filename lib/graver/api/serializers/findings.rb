@@ -13,26 +13,62 @@ module Graver
         # all: Service::Findings::All; chosen: the schools followed
         def call(all, chosen, today)
           overview = all.overview
-          { vehicle: overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit), today: today.iso8601, axles: overview.axles.map { |axle| axle(axle) }, findings: findings(overview),
-            fluid: fluid(all.fluid), silent: all.silent, changes: all.changes.map { |change| change(change) }, schools: Schools.call(@knowledge, chosen.slice(*Service::Axles::Schools::JUDGING)),
-            next_readings: all.next.map { |name, worth| worth(name, worth) } }
+          {
+            vehicle: overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit),
+            today: today.iso8601,
+            axles: overview.axles.map { |axle| axle(axle) },
+            findings: findings(overview),
+            fluid: fluid(all.fluid),
+            silent: all.silent,
+            changes: all.changes.map { |change| change(change) },
+            schools: Schools.call(@knowledge, chosen.slice(*Service::Axles::Schools::JUDGING)),
+            next_readings: all.next.map { |name, worth| worth(name, worth) }
+          }
         end
 
         def finding(found)
-          fields = found.to_h.slice(:rule, :severity, :topic, :axle_id, :side, :pad, :title, :sentence, :reading, :limit, :change, :advice, :source)
+          fields =
+            found.to_h.slice(
+              :rule,
+              :severity,
+              :topic,
+              :axle_id,
+              :side,
+              :pad,
+              :title,
+              :sentence,
+              :reading,
+              :limit,
+              :change,
+              :advice,
+              :source
+            )
           fields.merge(confidence: found.confidence&.round(4), causes: found.causes.map { |cause| cause(cause) })
         end
 
         # Somebody's figure: claim is nil where nothing was read to hold it against.
         def claim(claim, overview)
           verdict = claim ? claim.verdict : "unknown"
-          measures = if claim
-                       { "position" => claim.position.tr("_", " "), "believed_mm" => claim.mean_mm, "error_mm" => 2 * claim.sd_mm, "claimed_mm" => claim.claimed_mm,
-                         "chance" => claim.chance }
-                     else
-                       {}
-                     end
-          { verdict:, sentence: Service::Base::Wording.new(overview.file.vehicle.distance_unit).fill(@knowledge.findings.dig("claims", verdict), { "axle" => overview.file.axle.name, **measures }) }
+          measures =
+            if claim
+              {
+                "position" => claim.position.tr("_", " "),
+                "believed_mm" => claim.mean_mm,
+                "error_mm" => 2 * claim.sd_mm,
+                "claimed_mm" => claim.claimed_mm,
+                "chance" => claim.chance
+              }
+            else
+              {}
+            end
+          {
+            verdict:,
+            sentence:
+              Service::Base::Wording.new(overview.file.vehicle.distance_unit).fill(
+                @knowledge.findings.dig("claims", verdict),
+                { "axle" => overview.file.axle.name, **measures }
+              )
+          }
         end
 
         private
@@ -51,18 +87,46 @@ module Graver
 
         def rotors(overview)
           plan = overview.rotors.plan
-          { outcome: plan.outcome, label: @knowledge.rotor_rules.dig("verdicts", plan.outcome, "label"), because: plan.because, cut_left_mm: plan.cut_left_mm&.round(2),
-            with_pads: overview.rotors.equal?(overview.rotors_with_pads), sides: Service::Overview::AxleRotors.said(@knowledge, overview.rotors, overview.file.vehicle.distance_unit) }
+          {
+            outcome: plan.outcome,
+            label: @knowledge.rotor_rules.dig("verdicts", plan.outcome, "label"),
+            because: plan.because,
+            cut_left_mm: plan.cut_left_mm&.round(2),
+            with_pads: overview.rotors.equal?(overview.rotors_with_pads),
+            sides: Service::Overview::AxleRotors.said(@knowledge, overview.rotors, overview.file.vehicle.distance_unit)
+          }
         end
 
         # Marks are findings that somebody made by eye.
-        def marks(seen, axle) = seen.select(&:severity).map { |mark| mark(mark, [axle && axle.file.axle.name, mark.side, mark.face].compact.join(" ")) }
+        def marks(seen, axle)
+          seen
+            .select(&:severity)
+            .map { |mark| mark(mark, [axle && axle.file.axle.name, mark.side, mark.face].compact.join(" ")) }
+        end
 
         def mark(mark, place)
-          { rule: "seen-#{mark.item["id"]}-#{mark.mark["id"]}", severity: mark.severity, topic: "seen", axle_id: mark.axle_id, side: mark.side, pad: mark.face,
-            title: "#{mark.item["label"]}: #{mark.mark["label"]}", sentence: Texts.say("marks.sentence", place: place.empty? ? Texts.say("marks.vehicle") : place.capitalize, day: mark.date), reading: Texts.say("marks.reading", day: mark.date),
-            limit: Texts.say("marks.limit"), change: Texts.say("marks.change"), advice: mark.caution || Texts.say("marks.look_again"), confidence: nil, causes: [],
-            source: @knowledge.source_title(@knowledge.conditions.fetch("source")) }
+          {
+            rule: "seen-#{mark.item["id"]}-#{mark.mark["id"]}",
+            severity: mark.severity,
+            topic: "seen",
+            axle_id: mark.axle_id,
+            side: mark.side,
+            pad: mark.face,
+            title: "#{mark.item["label"]}: #{mark.mark["label"]}",
+            sentence:
+              Texts.say(
+                "marks.sentence",
+                place: place.empty? ? Texts.say("marks.vehicle") : place.capitalize,
+                day: mark.date
+              ),
+            reading: Texts.say("marks.reading", day: mark.date),
+            limit: Texts.say("marks.limit"),
+            change: Texts.say("marks.change"),
+            advice: mark.caution || Texts.say("marks.look_again"),
+            confidence: nil,
+            causes: [],
+            source: @knowledge.source_title(@knowledge.conditions.fetch("source"))
+          }
         end
 
         def cause(cause)
@@ -83,10 +147,23 @@ module Graver
 
         def change(change)
           fields = change.to_h.slice(:axle, :position, :part)
-          fields.merge(before_mm: change.before_mm.round(2), before_on: change.before_on.iso8601, now_mm: change.now_mm.round(2), now_on: change.now_on.iso8601, km: change.km.round)
+          fields.merge(
+            before_mm: change.before_mm.round(2),
+            before_on: change.before_on.iso8601,
+            now_mm: change.now_mm.round(2),
+            now_on: change.now_on.iso8601,
+            km: change.km.round
+          )
         end
 
-        def worth(name, worth) = { axle: name, position: worth.positions.first.tr("_", " "), narrows_km: worth.narrows_km.round, narrows: worth.narrows.round(3) }
+        def worth(name, worth)
+          {
+            axle: name,
+            position: worth.positions.first.tr("_", " "),
+            narrows_km: worth.narrows_km.round,
+            narrows: worth.narrows.round(3)
+          }
+        end
       end
     end
   end

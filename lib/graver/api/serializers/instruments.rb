@@ -16,21 +16,38 @@ module Graver
         def call(instrument)
           fields = instrument.to_h.slice(:id, :name, :method, :unit, :least, :most, :resolution, :uncertainty, :retired)
           kind = @knowledge.measurement.fetch("methods").fetch(instrument.method)
-          fields.merge(kind: kind["label"], usual_uncertainty_mm: kind["instrument"],
-                       checks: @service.judged(instrument).reverse.map { |judged| check(judged) }, changes: @service.changes(instrument).map { |change| change(change) })
+          fields.merge(
+            kind: kind["label"],
+            usual_uncertainty_mm: kind["instrument"],
+            checks: @service.judged(instrument).reverse.map { |judged| check(judged) },
+            changes: @service.changes(instrument).map { |change| change(change) }
+          )
         end
 
         private
 
         def check(judged)
-          { id: judged.row.id, date: judged.row.date.iso8601, reference: judged.row.reference, read: judged.row.read, unit: judged.row.unit, good: judged.good,
-            offset_mm: judged.check.offset_mm.round(4) }
+          {
+            id: judged.row.id,
+            date: judged.row.date.iso8601,
+            reference: judged.row.reference,
+            read: judged.row.read,
+            unit: judged.row.unit,
+            good: judged.good,
+            offset_mm: judged.check.offset_mm.round(4)
+          }
         end
 
         def change(change)
           row = change.row
-          { look_over: change.look_over.id, date: change.look_over.date.iso8601, position: [@service.vehicle_name(change), row.side, row.pad, row.part].compact.join(" "), from: change.from,
-            to: change.to, unit: row.unit }
+          {
+            look_over: change.look_over.id,
+            date: change.look_over.date.iso8601,
+            position: [@service.vehicle_name(change), row.side, row.pad, row.part].compact.join(" "),
+            from: change.from,
+            to: change.to,
+            unit: row.unit
+          }
         end
       end
     end

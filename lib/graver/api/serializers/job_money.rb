@@ -7,17 +7,40 @@ module Graver
       class JobMoney
         # Service::Planning::Money::Summary
         def call(card)
-          sums = { **card.to_h.slice(:parts, :consumables, :tools, :shop, :spent), total: card.total, saving: card.saving }.transform_values { |sum| sum&.round(2) }
-          hours = { low: card.hours.low.round(1), high: card.hours.high.round(1), jobs: card.hours.jobs, said: card.hours.said }
-          { currency: card.currency, hours:, **sums, unpriced: card.unpriced, shop_from: card.shop_from,
-            over_km: card.over_km.round, choices: card.choices.map { |choice| choice(choice) } }
+          sums =
+            {
+              **card.to_h.slice(:parts, :consumables, :tools, :shop, :spent),
+              total: card.total,
+              saving: card.saving
+            }.transform_values { |sum| sum&.round(2) }
+          hours = {
+            low: card.hours.low.round(1),
+            high: card.hours.high.round(1),
+            jobs: card.hours.jobs,
+            said: card.hours.said
+          }
+          {
+            currency: card.currency,
+            hours:,
+            **sums,
+            unpriced: card.unpriced,
+            shop_from: card.shop_from,
+            over_km: card.over_km.round,
+            choices: card.choices.map { |choice| choice(choice) }
+          }
         end
 
         private
 
         def choice(choice)
-          { axle: choice.axle, supply: choice.supply.id, name: choice.supply.name, life_km: choice.life_km.round,
-            pads_per_1000_km: choice.pads_cost.round(2), rotors_per_1000_km: choice.rotors_cost&.round(2) }
+          {
+            axle: choice.axle,
+            supply: choice.supply.id,
+            name: choice.supply.name,
+            life_km: choice.life_km.round,
+            pads_per_1000_km: choice.pads_cost.round(2),
+            rotors_per_1000_km: choice.rotors_cost&.round(2)
+          }
         end
       end
     end

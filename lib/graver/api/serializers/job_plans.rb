@@ -12,55 +12,130 @@ module Graver
         # Service::JobPlan::Plan
         def call(plan)
           steps, shopping = JobSteps.new(@knowledge).call(plan), Shopping.new.call(plan)
-          states = { ready: plan.ready? || false, readiness: plan.readiness.map { |item| item(item) }, scope: JobScopes.new(@knowledge).call(plan.scope) }
+          states = {
+            ready: plan.ready? || false,
+            readiness: plan.readiness.map { |item| item(item) },
+            scope: JobScopes.new(@knowledge).call(plan.scope)
+          }
           ahead = { halts: plan.halts.map { |halt| halt(halt) }, fits: fits(plan) }
-          card = { torque: plan.torque.map { |set| TorqueLines.new(@knowledge).call(set) }, fluid: fluid(plan.fluid), money: money(plan) }
-          { **head(plan), **states, **steps, **ahead, **card, **shopping, axles: plan.scope.included.map { |axle| axle(axle) } }
+          card = {
+            torque: plan.torque.map { |set| TorqueLines.new(@knowledge).call(set) },
+            fluid: fluid(plan.fluid),
+            money: money(plan)
+          }
+          {
+            **head(plan),
+            **states,
+            **steps,
+            **ahead,
+            **card,
+            **shopping,
+            axles: plan.scope.included.map { |axle| axle(axle) }
+          }
         end
 
         private
 
         def head(plan)
           job = plan.job
-          { id: job&.id, state: job ? job.state : "proposed", planned_for: job&.planned_for&.iso8601, ready_because: job&.ready_because,
-            closed: closed(job), ticked: job&.ticked || [], quote: job&.quote&.fetch("total", nil),
-            vehicle: plan.overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit), title: Service::Planning::JobTitle.call(@knowledge, plan.scope.included.to_h { |axle| [axle.name, axle.works] }) }
+          {
+            id: job&.id,
+            state: job ? job.state : "proposed",
+            planned_for: job&.planned_for&.iso8601,
+            ready_because: job&.ready_because,
+            closed: closed(job),
+            ticked: job&.ticked || [],
+            quote: job&.quote&.fetch("total", nil),
+            vehicle: plan.overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit),
+            title:
+              Service::Planning::JobTitle.call(@knowledge, plan.scope.included.to_h { |axle| [axle.name, axle.works] })
+          }
         end
 
         def closed(job)
-          job&.closed && { "parts" => [], "sets" => [], "look_over" => nil, **job.closed.slice("hours", "spent", "day", "parts", "sets", "look_over") }
+          job&.closed &&
+            {
+              "parts" => [],
+              "sets" => [],
+              "look_over" => nil,
+              **job.closed.slice("hours", "spent", "day", "parts", "sets", "look_over")
+            }
         end
 
-        def halt(halt) = { axle_id: halt.axle.file.axle.id, axle: halt.axle.name, **halt.to_h.slice(:text, :must, :works, :buy) }
+        def halt(halt)
+          {
+            axle_id: halt.axle.file.axle.id,
+            axle: halt.axle.name,
+            **halt.to_h.slice(:text, :must, :works, :buy),
+            action: action(halt)
+          }
+        end
+
+        def action(halt)
+          return Texts.say("jobs.plan_new") if halt.works.include?("rotors_new")
+
+          Texts.say(halt.works.include?("rotors_turn") ? "jobs.plan_machined" : "jobs.plan_anew")
+        end
 
         # What goes into the log when the job is finished, with what is known of it.
         def fits(plan)
-          Service::Planning::JobOutcome.fits(plan).map { |fit| { axle_id: fit.file.axle.id, axle: fit.file.axle.name, **fit.to_h.slice(:part, :label, :value, :unit) } }
+          Service::Planning::JobOutcome
+            .fits(plan)
+            .map do |fit|
+              { axle_id: fit.file.axle.id, axle: fit.file.axle.name, **fit.to_h.slice(:part, :label, :value, :unit) }
+            end
         end
 
         # What a finished job was estimated at stays as it was planned.
         def money(plan)
           now, kept = JobMoney.new.call(plan.money), plan.job&.closed&.fetch("estimate", nil)
-          kept ? { **now, **kept.transform_keys(&:to_sym), hours: { **now[:hours], **kept["hours"].transform_keys(&:to_sym) } } : now
+          if kept
+            {
+              **now,
+              **kept.transform_keys(&:to_sym),
+              hours: {
+                **now[:hours],
+                **kept["hours"].transform_keys(&:to_sym)
+              }
+            }
+          else
+            now
+          end
         end
 
         def item(item)
-          { **item.to_h.slice(:id, :kind, :text, :todo, :resolved, :blocks, :tickable, :axle_id), label: @knowledge.readiness.dig(item.kind, "label") }
+          {
+            **item.to_h.slice(:id, :kind, :text, :todo, :resolved, :blocks, :tickable, :axle_id),
+            label: @knowledge.readiness.dig(item.kind, "label")
+          }
         end
 
         def fluid(card)
           plan = card.plan
-          { pushed_ml: plan.pushed&.round, headroom_ml: plan.headroom&.round, draw_off_ml: plan.draw_off, needed_ml: plan.needed.round,
+          {
+            pushed_ml: plan.pushed&.round,
+            headroom_ml: plan.headroom&.round,
+            draw_off_ml: plan.draw_off,
+            needed_ml: plan.needed.round,
             bottles_ml: plan.bottles,
-            **card.to_h.slice(:grade, :may, :never, :bleeds, :order_from), order: card.order.map { |axle, side| side == "both" ? axle : "#{axle} #{side}" },
-            methods: card.methods.map { |method| method.slice("label", "owned") } }
+            **card.to_h.slice(:grade, :may, :never, :bleeds, :order_from),
+            order: card.order.map { |axle, side| side == "both" ? axle : "#{axle} #{side}" },
+            methods: card.methods.map { |method| method.slice("label", "owned") }
+          }
         end
 
         def axle(scope)
           overview = scope.overview
           judged = scope.judged_rotors
           sides = Service::Overview::AxleRotors.said(@knowledge, judged, overview.file.vehicle.distance_unit)
-          { axle: Axles.new(@knowledge).call(overview, nil), rotor: { outcome: judged.plan.outcome, label: @knowledge.rotor_rules.dig("verdicts", judged.plan.outcome, "label"), sides: } }
+          {
+            axle: Axles.new(@knowledge).call(overview, nil),
+            rotor: {
+              outcome: judged.plan.outcome,
+              label: @knowledge.rotor_rules.dig("verdicts", judged.plan.outcome, "label"),
+              sides:
+            }
+          }
         end
       end
     end

@@ -10,8 +10,14 @@ module Graver
         # Service::Planning::JobProgress::Progress
         def call(progress)
           job = progress.job
-          { id: job.id, state: job.state, ticked: job.ticked, waits_for: progress.waits.reject { |_, keys| keys.empty? },
-            otherwise: job.otherwise.transform_values { |said| said["because"] }, halted: progress.halted }
+          {
+            id: job.id,
+            state: job.state,
+            ticked: job.ticked,
+            waits_for: progress.waits.reject { |_, keys| keys.empty? },
+            otherwise: job.otherwise.transform_values { |said| said["because"] },
+            halted: progress.halted
+          }
         end
       end
     end

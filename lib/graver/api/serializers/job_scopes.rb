@@ -13,8 +13,12 @@ module Graver
 
         # Service::Planning::Scope::Chosen
         def call(scope)
-          { axles: scope.axles.map { |axle| axle(axle) }, offers: scope.offers.map { |offer| offer(offer) }, warnings: scope.warnings,
-            schools: Schools.call(@knowledge, scope.schools) }
+          {
+            axles: scope.axles.map { |axle| axle(axle) },
+            offers: scope.offers.map { |offer| offer(offer) },
+            warnings: scope.warnings,
+            schools: Schools.call(@knowledge, scope.schools)
+          }
         end
 
         private
@@ -23,14 +27,28 @@ module Graver
 
         def axle(axle)
           works = axle.offered.reject { |work| ROTORS.key?(work["id"]) }
-          { id: axle.file.axle.id, name: axle.name, included: axle.included?, works: works.map { |work| work(axle, work) }, rotors: rotors(axle) }
+          {
+            id: axle.file.axle.id,
+            name: axle.name,
+            included: axle.included?,
+            works: works.map { |work| work(axle, work) },
+            rotors: rotors(axle)
+          }
         end
 
-        def work(axle, work) = { **work.slice("id", "label"), chosen: axle.works.include?(work["id"]), because: axle.proposed[work["id"]] }
+        def work(axle, work)
+          { **work.slice("id", "label"), chosen: axle.works.include?(work["id"]), because: axle.proposed[work["id"]] }
+        end
 
         def rotors(axle)
-          { chosen: ROTORS[axle.works.find { |work| ROTORS.key?(work) }] || "stay", proposed: ROTORS.fetch(axle.rotors[:proposed], "stay"), must: axle.rotors[:must],
-            verdict: @knowledge.rotor_rules.dig("verdicts", axle.rotors[:verdict], "label"), reason: axle.reason }
+          {
+            chosen: ROTORS[axle.works.find { |work| ROTORS.key?(work) }] || "stay",
+            proposed: ROTORS.fetch(axle.rotors[:proposed], "stay"),
+            must: axle.rotors[:must],
+            verdict: @knowledge.rotor_rules.dig("verdicts", axle.rotors[:verdict], "label"),
+            reason: axle.reason,
+            works: ROTORS.invert
+          }
         end
       end
     end

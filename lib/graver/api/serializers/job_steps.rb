@@ -15,44 +15,80 @@ module Graver
           @torque = plan.torque
           @wording = Service::Base::Wording.new(plan.overview.vehicle.distance_unit)
           @waits = plan.job ? Service::Planning::JobProgress.waits(@knowledge, ordered, plan.job) : {}
-          { steps: ordered.placed&.map { |placed| step(placed, plan) },
-            dropped: ordered.dropped.map { |placed| { key: placed.key, place: placed.place, text: @wording.trade(placed.step.text), event: ordered.events.fetch(placed.key) } },
-            set_aside: ordered.set_aside.map { |adjustment, event, why| { event:, text: "#{said(adjustment)}: #{Service::Planning::OrderFaults.new(@knowledge).sentence(why)}" } } }
+          {
+            steps: ordered.placed&.map { |placed| step(placed, plan) },
+            dropped:
+              ordered.dropped.map do |placed|
+                {
+                  key: placed.key,
+                  place: placed.place,
+                  text: @wording.trade(placed.step.text),
+                  event: ordered.events.fetch(placed.key)
+                }
+              end,
+            set_aside:
+              ordered.set_aside.map do |adjustment, event, why|
+                { event:, text: "#{said(adjustment)}: #{Service::Planning::OrderFaults.new(@knowledge).sentence(why)}" }
+              end
+          }
         end
 
         private
 
         def step(placed, plan)
           step = placed.step
-          { key: placed.key, stage: @knowledge.procedure.stage(step.stage).label, place: placed.place, text: @wording.trade(step.text), why: step.why, gate: step.gate, kills: step.kills,
-            waits_for: @waits.fetch(placed.key, []), otherwise: plan.job&.otherwise&.dig(placed.key, "because"), cautions: cautions(placed),
+          {
+            key: placed.key,
+            stage: @knowledge.procedure.stage(step.stage).label,
+            place: placed.place,
+            text: @wording.trade(step.text),
+            why: step.why,
+            gate: step.gate,
+            kills: step.kills,
+            waits_for: @waits.fetch(placed.key, []),
+            otherwise: plan.job&.otherwise&.dig(placed.key, "because"),
+            cautions: cautions(placed),
             tighten: torque_at(placed).map { |set| TorqueLines.new(@knowledge).brief(set) },
             event: plan.ordered.events[placed.key] || plan.ordered.events[step.id],
-            own: step.id.start_with?("own-"), **notes(placed, plan) }
+            own: step.id.start_with?("own-"),
+            **notes(placed, plan)
+          }
         end
 
         def notes(placed, plan)
           own = (plan.job&.notes || []).select { |note| note["key"] == placed.key }
-          { notes: own.map { |note| noted(note) }, last_time: plan.notes.fetch(placed.step.id, []).first(3).map { |note| noted(note) } }
+          {
+            notes: own.map { |note| noted(note) },
+            last_time: plan.notes.fetch(placed.step.id, []).first(3).map { |note| noted(note) }
+          }
         end
 
         def noted(note) = { text: note["text"], day: note["day"] }
 
         def torque_at(placed)
-          @torque.select { |set| placed.step.tighten.include?(set.line.fastener) && (placed.axle ? set.line.axle == placed.axle : [nil, "both", set.line.axle].include?(placed.lift)) }
+          @torque.select do |set|
+            placed.step.tighten.include?(set.line.fastener) &&
+              (placed.axle ? set.line.axle == placed.axle : [nil, "both", set.line.axle].include?(placed.lift))
+          end
         end
 
         # The danger stands at the bolt whose torque is not known.
         def cautions(placed)
-          unknown = torque_at(placed).any? { |set| set.line.torque.nil? && !@knowledge.fastener(set.line.fastener)["snug"] }
-          (placed.step.cautions + (unknown ? ["no-value"] : [])).map { |id| @knowledge.cautions.fetch(id).slice("severity", "text") }
+          unknown =
+            torque_at(placed).any? { |set| set.line.torque.nil? && !@knowledge.fastener(set.line.fastener)["snug"] }
+          (placed.step.cautions + (unknown ? ["no-value"] : [])).map do |id|
+            @knowledge.cautions.fetch(id).slice("severity", "text")
+          end
         end
 
         def said(adjustment)
           case adjustment.action
-          when "drop" then Texts.say("jobs.dropped_is_back")
-          when "move" then Texts.say("jobs.moved_back")
-          else Texts.say("jobs.place_lost", text: adjustment.text)
+          when "drop"
+            Texts.say("jobs.dropped_is_back")
+          when "move"
+            Texts.say("jobs.moved_back")
+          else
+            Texts.say("jobs.place_lost", text: adjustment.text)
           end
         end
       end

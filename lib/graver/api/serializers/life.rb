@@ -10,7 +10,11 @@ module Graver
         def call(answer, life)
           return unless life
 
-          { distance_km: Core::Wear::Life.keyed(life.quantiles, &:round), date: Core::Wear::Life.keyed(answer.dates(life), &:iso8601), chance_now: life.chance_now.round(4) }
+          {
+            distance_km: Core::Wear::Life.keyed(life.quantiles, &:round),
+            date: Core::Wear::Life.keyed(answer.dates(life), &:iso8601),
+            chance_now: life.chance_now.round(4)
+          }
         end
       end
     end

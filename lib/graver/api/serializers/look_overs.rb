@@ -12,34 +12,78 @@ module Graver
         # Storage::LookOver, its Storage::Vehicle
         def call(look_over, vehicle)
           axles = vehicle.axles.to_h { |axle| [axle.id, axle.name] }
-          { id: look_over.id, vehicle_id: vehicle.id, vehicle_name: vehicle.name, distance_unit: vehicle.distance_unit, date: look_over.date.iso8601,
-            odometer: { value: look_over.odometer_value, unit: look_over.odometer_unit }, note: look_over.note, void: look_over.void, imported: !look_over.import_id.nil?,
+          {
+            id: look_over.id,
+            vehicle_id: vehicle.id,
+            vehicle_name: vehicle.name,
+            distance_unit: vehicle.distance_unit,
+            date: look_over.date.iso8601,
+            odometer: {
+              value: look_over.odometer_value,
+              unit: look_over.odometer_unit
+            },
+            note: look_over.note,
+            void: look_over.void,
+            imported: !look_over.import_id.nil?,
             corrections: look_over.corrections.map { |correction| correction(correction) },
-            readings: look_over.readings.map { |row| reading(row, axles) }, marks: look_over.conditions.map { |condition| mark(condition, axles) } }
+            readings: look_over.readings.map { |row| reading(row, axles) },
+            marks: look_over.conditions.map { |condition| mark(condition, axles) }
+          }
         end
 
         private
 
         def correction(correction)
-          { date: correction.recorded_at[0, 10], reason: correction.reason, change: correction.change.map { |field, value| changed(field, value) }.join(", ") }
+          {
+            date: correction.recorded_at[0, 10],
+            reason: correction.reason,
+            voids: correction.change["void"],
+            change: correction.change.map { |field, value| changed(field, value) }.join(", ")
+          }
         end
 
         def changed(field, value)
           return Texts.say(value ? "log.struck_out" : "log.restored") if field == "void"
 
-          return Formats.number(value.round) + " km" if field == "odometer_km"
+          return "#{Formats.number(value.round)} km" if field == "odometer_km"
 
           Texts.say("log.now", field: field.tr("_", " "), value: value.nil? ? Texts.say("log.empty") : value)
         end
 
         def reading(row, axles)
-          { id: row.id, axle: axles[row.axle_id], event: row.event, label: label(row, axles), part: row.part, value: row.value, upper: row.upper, unit: row.unit, method: row.method,
-            method_label: method_label(row.method), overall: row.overall, void: row.void, entered: row.entered, kept: !row.doubt.nil?, simulated: row.simulated,
-            doubts: row.doubts.map { |doubt| { question: doubt.question, value: [doubt.value, doubt.unit].compact.join(" "), answer: answer(doubt) } },
-            corrections: row.corrections.map { |correction| correction(correction) } }
+          {
+            id: row.id,
+            axle: axles[row.axle_id],
+            event: row.event,
+            label: label(row, axles),
+            part: row.part,
+            value: row.value,
+            upper: row.upper,
+            unit: row.unit,
+            method: row.method,
+            method_label: method_label(row.method),
+            overall: row.overall,
+            void: row.void,
+            entered: row.entered,
+            kept: !row.doubt.nil?,
+            simulated: row.simulated,
+            doubts:
+              row.doubts.map do |doubt|
+                { question: doubt.question, value: [doubt.value, doubt.unit].compact.join(" "), answer: answer(doubt) }
+              end,
+            corrections: row.corrections.map { |correction| correction(correction) }
+          }
         end
 
-        def label(row, axles) = [axles[row.axle_id], row.side, row.pad, part(row), row.place > 1 ? Texts.say("log.place", count: row.place) : nil].compact.join(" ")
+        def label(row, axles)
+          [
+            axles[row.axle_id],
+            row.side,
+            row.pad,
+            part(row),
+            row.place > 1 ? Texts.say("log.place", count: row.place) : nil
+          ].compact.join(" ")
+        end
 
         # "slide pins: seized" of a mark that a job answered
         def part(row)
@@ -47,11 +91,22 @@ module Graver
 
           item, mark = row.part.split(".")
           known = @knowledge.condition_item(item)
-          known ? "#{known["label"].downcase}: #{known["marks"].find { |each| each["id"] == mark }&.fetch("label") || mark}" : row.part
+          if known
+            "#{known["label"].downcase}: #{known["marks"].find { |each| each["id"] == mark }&.fetch("label") || mark}"
+          else
+            row.part
+          end
         end
 
         def method_label(method)
-          method && (method == "percent" ? @knowledge.measurement.dig("percent", "label") : @knowledge.measurement.dig("methods", method, "label"))
+          method &&
+            (
+              if method == "percent"
+                @knowledge.measurement.dig("percent", "label")
+              else
+                @knowledge.measurement.dig("methods", method, "label")
+              end
+            )
         end
 
         def answer(doubt)
@@ -61,14 +116,39 @@ module Graver
 
         def mark(condition, axles)
           place = [axles[condition.axle_id], condition.side, condition.face].compact.join(" ")
-          common = { id: condition.id, place:, void: condition.void, simulated: condition.simulated, corrections: condition.corrections.map { |correction| correction(correction) } }
+          common = {
+            id: condition.id,
+            place:,
+            void: condition.void,
+            simulated: condition.simulated,
+            corrections: condition.corrections.map { |correction| correction(correction) }
+          }
           figure = @knowledge.condition_figure(condition.item)
-          return { **common, item: figure["label"], mark: "#{condition.value} #{figure["unit"]}", mark_id: nil, entered: condition.entered, severity: nil, choices: [] } if figure
+          if figure
+            return(
+              {
+                **common,
+                item: figure["label"],
+                mark: "#{condition.value} #{figure["unit"]}",
+                mark_id: nil,
+                entered: condition.entered,
+                severity: nil,
+                choices: []
+              }
+            )
+          end
 
           item = @knowledge.condition_item(condition.item)
           choices = item ? item["marks"].map { |each| each.slice("id", "label") } : []
-          { **common, item: item ? item["label"] : condition.item, mark: label_of(choices, condition.mark), mark_id: condition.mark, entered: label_of(choices, condition.entered),
-                      severity: item && item["marks"].find { |each| each["id"] == condition.mark }&.fetch("severity", nil), choices: }
+          {
+            **common,
+            item: item ? item["label"] : condition.item,
+            mark: label_of(choices, condition.mark),
+            mark_id: condition.mark,
+            entered: label_of(choices, condition.entered),
+            severity: item && item["marks"].find { |each| each["id"] == condition.mark }&.fetch("severity", nil),
+            choices:
+          }
         end
 
         def label_of(choices, id) = choices.find { |each| each["id"] == id }&.fetch("label") || id

@@ -11,7 +11,12 @@ module Graver
         def call(knowledge, chosen)
           all = Service::Axles::Schools.all(knowledge)
           chosen.map do |kind, id|
-            { id: kind, label: all.dig(kind, "label"), chosen: id, options: all.dig(kind, "options").map { |option, entry| { id: option, label: entry["label"] } } }
+            {
+              id: kind,
+              label: all.dig(kind, "label"),
+              chosen: id,
+              options: all.dig(kind, "options").map { |option, entry| { id: option, label: entry["label"] } }
+            }
           end
         end
       end

@@ -5,7 +5,22 @@ module Graver
     module Serializers
       # Parts, consumables and tools of a job, and the owner's own entries of them.
       class Shopping
-        SUPPLY = %i[id kind item axle_id name number supplier price lead_days on_shelf compound thickness diameter unit].freeze
+        SUPPLY = %i[
+          id
+          kind
+          item
+          axle_id
+          name
+          number
+          supplier
+          price
+          lead_days
+          on_shelf
+          compound
+          thickness
+          diameter
+          unit
+        ].freeze
 
         def self.supply(row)
           row&.to_h&.slice(*SUPPLY)
@@ -13,13 +28,23 @@ module Graver
 
         # Core::Planning::PartMatch::Check
         def self.check(check)
-          { what: check.what.sub("_mm", ""), old_mm: check.old_mm&.to_f&.round(2), new_mm: check.new_mm&.to_f&.round(2), within_mm: check.within_mm, verdict: check.verdict }
+          {
+            what: check.what.sub("_mm", ""),
+            old_mm: check.old_mm&.to_f&.round(2),
+            new_mm: check.new_mm&.to_f&.round(2),
+            within_mm: check.within_mm,
+            verdict: check.verdict
+          }
         end
 
         # Service::JobPlan::Plan -> { parts:, consumables:, tools:, places: }
         def call(plan)
-          { parts: plan.parts.map { |part| part(part) }, consumables: plan.consumables.map { |each| consumable(each) }, tools: plan.tools.map { |tool| tool(tool) },
-            places: plan.places.map { |place| place.slice("place", "use", "never") } }
+          {
+            parts: plan.parts.map { |part| part(part) },
+            consumables: plan.consumables.map { |each| consumable(each) },
+            tools: plan.tools.map { |tool| tool(tool) },
+            places: plan.places.map { |place| place.slice("place", "use", "never") }
+          }
         end
 
         private
@@ -28,17 +53,42 @@ module Graver
 
         def part(part)
           line = part.line.to_h.slice(:axle, :label, :count, :note, :optional, :kit_lacks, :lays)
-          lists = { supplies: part.supplies.map { |row| supply(row) }, checks: part.checks.map { |check| self.class.check(check) } }
-          { **line, **lists, id: part.id, item: part.line.id, state: part.state, chosen: part.chosen&.id, order_by: part.order_by&.iso8601, price: part.price&.to_f }
+          lists = {
+            supplies: part.supplies.map { |row| supply(row) },
+            checks: part.checks.map { |check| self.class.check(check) }
+          }
+          {
+            **line,
+            **lists,
+            id: part.id,
+            resolves: "#{part.line.optional ? "spares" : "parts"}:#{part.id}",
+            item: part.line.id,
+            state: part.state,
+            chosen: part.chosen&.id,
+            order_by: part.order_by&.iso8601,
+            price: part.price&.to_f
+          }
         end
 
         def consumable(each)
           have = each.have.positive? ? each.said(each.have) : nil
-          { **each.to_h.slice(:id, :label, :unit, :note, :state), amount: each.amount.to_f, said: each.said(each.amount), have:, supply: supply(each.supply) }
+          {
+            **each.to_h.slice(:id, :label, :unit, :note, :state),
+            resolves: "consumables:#{each.id}",
+            amount: each.amount.to_f,
+            said: each.said(each.amount),
+            have:,
+            supply: supply(each.supply)
+          }
         end
 
         def tool(tool)
-          { **tool.line.to_h.slice(:id, :label, :status, :by, :uses, :never, :note, :special), resolved: tool.resolved, supply: supply(tool.supply) }
+          {
+            **tool.line.to_h.slice(:id, :label, :status, :by, :uses, :never, :note, :special),
+            resolved: tool.resolved,
+            resolves: "tools:#{tool.line.id}",
+            supply: supply(tool.supply)
+          }
         end
       end
     end

@@ -9,17 +9,37 @@ module Graver
           @knowledge = knowledge
         end
 
-        def all = { symptoms: @knowledge.symptoms.map { |symptom| { id: symptom["id"], label: symptom["label"], questions: symptom["questions"].map { |question| question(question) } } } }
+        def all
+          {
+            symptoms:
+              @knowledge.symptoms.map do |symptom|
+                {
+                  id: symptom["id"],
+                  label: symptom["label"],
+                  questions: symptom["questions"].map { |question| question(question) }
+                }
+              end
+          }
+        end
 
         # Service::Judging::Symptoms::Outcome
         def outcome(outcome)
           findings = Findings.new(@knowledge)
-          { **outcome.to_h.slice(:severity, :sentence, :causes, :measure), tied: outcome.tied.map { |found| findings.finding(found) } }
+          {
+            **outcome.to_h.slice(:severity, :sentence, :causes, :measure),
+            tied: outcome.tied.map { |found| findings.finding(found) }
+          }
         end
 
         private
 
-        def question(question) = { id: question["id"], text: question["text"], options: question["options"].map { |id, label| { id:, label: } } }
+        def question(question)
+          {
+            id: question["id"],
+            text: question["text"],
+            options: question["options"].map { |id, label| { id:, label: } }
+          }
+        end
       end
     end
   end

@@ -11,35 +11,92 @@ module Graver
 
         # Service::Forecast::Timeline::View, chosen: { choice => number }
         def call(timeline, chosen)
-          { **line(timeline), sessions: timeline.sessions.map { |session| session(session) }, choices: choices(chosen), planned: planned(timeline),
-                          entries: @knowledge.schedule.fetch("entries").map { |kind, entry| { kind:, label: entry["label"], note: entry["note"] } } }
+          {
+            **line(timeline),
+            sessions: timeline.sessions.map { |session| session(session) },
+            choices: choices(chosen),
+            planned: planned(timeline),
+            entries:
+              @knowledge
+                .schedule
+                .fetch("entries")
+                .map { |kind, entry| { kind:, label: entry["label"], note: entry["note"] } }
+          }
         end
 
         # One vehicle on the garage's timeline.
         def line(timeline)
           vehicle = timeline.overview.vehicle
-          { vehicle_id: vehicle.id, vehicle_name: vehicle.name, distance_unit: vehicle.distance_unit, events: timeline.events.map { |event| event(event) } }
+          {
+            vehicle_id: vehicle.id,
+            vehicle_name: vehicle.name,
+            distance_unit: vehicle.distance_unit,
+            events: timeline.events.map { |event| event(event, timeline.overview.fluid) }
+          }
         end
 
         private
 
-        def event(event)
-          { kind: event.kind, axle: event.axle, date: event.date.iso8601, km: event.km.round, until: event.until_date&.iso8601, text: event.text, row: event.row }
+        def event(event, fluid)
+          {
+            kind: event.kind,
+            axle: event.axle,
+            date: event.date.iso8601,
+            km: event.km.round,
+            until: event.until_date&.iso8601,
+            text: event.text,
+            label: label(event, fluid),
+            row: event.row
+          }
+        end
+
+        # What its owner named keeps its name.
+        def label(event, fluid)
+          if event.kind == "fluid"
+            return Texts.say(fluid.overdue_days.positive? ? "timeline.fluid_late" : "timeline.fluid_soon")
+          end
+
+          event.axle ? Texts.say("timeline.label_#{event.kind}") : event.text
         end
 
         def session(session)
-          { axles: session.axles, date: session.date.iso8601, km: session.km.round, fluid: session.fluid, text: session.text }
+          {
+            axles: session.axles,
+            date: session.date.iso8601,
+            km: session.km.round,
+            fluid: session.fluid,
+            text: session.text
+          }
         end
 
         def choices(chosen)
-          @knowledge.schedule.fetch("choices").map do |id, choice|
-            { id:, label: choice["label"], value: chosen.fetch(id), least: choice["least"], most: choice["most"], usual: choice["value"] }
-          end
+          @knowledge
+            .schedule
+            .fetch("choices")
+            .map do |id, choice|
+              {
+                id:,
+                label: choice["label"],
+                value: chosen.fetch(id),
+                least: choice["least"],
+                most: choice["most"],
+                usual: choice["value"]
+              }
+            end
         end
 
         def planned(timeline)
           timeline.overview.axles.first.file.planned.rows.map do |row|
-            { id: row.id, kind: row.kind, name: row.name, from: row.from_on.iso8601, to: row.to_on&.iso8601, distance: row.distance, unit: row.unit, wear_factor: row.wear_factor }
+            {
+              id: row.id,
+              kind: row.kind,
+              name: row.name,
+              from: row.from_on.iso8601,
+              to: row.to_on&.iso8601,
+              distance: row.distance,
+              unit: row.unit,
+              wear_factor: row.wear_factor
+            }
           end
         end
       end

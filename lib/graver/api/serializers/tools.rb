@@ -13,12 +13,19 @@ module Graver
         def call(tools)
           shown = @knowledge.tools.reject { |tool| tool["by_torque"] }
           owned, measuring = tools.ids, tools.measuring
-          { tools: shown.map { |tool| tool(tool).merge(owned: owned.include?(tool["id"]), measuring: measuring.include?(tool["id"])) } }
+          {
+            tools:
+              shown.map do |tool|
+                tool(tool).merge(owned: owned.include?(tool["id"]), measuring: measuring.include?(tool["id"]))
+              end
+          }
         end
 
         private
 
-        def tool(tool) = { **tool.slice("id", "label"), special: tool.fetch("special", false), set: tool.key?("covers") }
+        def tool(tool)
+          { **tool.slice("id", "label"), special: tool.fetch("special", false), set: tool.key?("covers") }
+        end
       end
     end
   end

@@ -13,9 +13,12 @@ module Graver
 
           usual = Texts.say("torque.unusual", value: torque.in_unit("N·m"), range: plausible.join(" to "))
           case doubt
-          when "unknown" then Texts.say("torque.unknown", unusual: usual)
-          when "ten_times" then Texts.say("torque.ten_times", unusual: usual)
-          else "#{usual}: were #{format("%g", torque.entered)} #{doubt} meant?"
+          when "unknown"
+            Texts.say("torque.unknown", unusual: usual)
+          when "ten_times"
+            Texts.say("torque.ten_times", unusual: usual)
+          else
+            "#{usual}: were #{format("%g", torque.entered)} #{doubt} meant?"
           end
         end
       end

@@ -14,16 +14,42 @@ module Graver
         # Service::Planning::Torque::Set
         def call(set)
           line = set.line
-          { id: set.id, axle: line.axle, fastener: line.fastener, label: line.label, count: line.count, **in_units(line), angle_degrees: line.angle_degrees, entered: entered(line),
-            source: line.source && @knowledge.brake_data.sources.fetch(line.source), doubt: doubt(line), drive: line.drive && @knowledge.brake_data.label("wheel_nut.drive", line.drive),
-            thread: line.thread, threadlocker: threadlocker(line), single_use: line.single_use, snug: line.snug, range: line.torque&.low && line.torque.said, star: line.star,
-            note: line.note, wrench: TorqueWrenches.choice(set.wrench) }
+          {
+            id: set.id,
+            axle: line.axle,
+            fastener: line.fastener,
+            label: line.label,
+            count: line.count,
+            **in_units(line),
+            angle_degrees: line.angle_degrees,
+            entered: entered(line),
+            entered_unit: line.torque&.unit,
+            source: line.source && @knowledge.brake_data.sources.fetch(line.source),
+            doubt: doubt(line),
+            drive: line.drive && @knowledge.brake_data.label("wheel_nut.drive", line.drive),
+            thread: line.thread,
+            threadlocker: threadlocker(line),
+            single_use: line.single_use,
+            snug: line.snug,
+            range: line.torque&.low && line.torque.said,
+            star: line.star,
+            note: line.note,
+            wrench: TorqueWrenches.choice(set.wrench)
+          }
         end
 
         # The same in few words, for the step where it is tightened.
         def brief(set)
-          { axle: set.line.axle, label: set.line.label, fastener: set.line.fastener, **in_units(set.line), angle_degrees: set.line.angle_degrees, entered: entered(set.line),
-            said: said(set.line) }
+          {
+            axle: set.line.axle,
+            label: set.line.label,
+            fastener: set.line.fastener,
+            **in_units(set.line),
+            angle_degrees: set.line.angle_degrees,
+            entered: entered(set.line),
+            entered_unit: set.line.torque&.unit,
+            said: said(set.line)
+          }
         end
 
         private
@@ -33,16 +59,33 @@ module Graver
 
         # What the owner knows of it beside the torque.
         def said(line)
-          lubrication = line.lubrication && "thread: #{@knowledge.brake_data.label("wheel_nut.lubrication", line.lubrication).downcase}"
-          [line.single_use ? Texts.say("torque.new_ones") : nil, line.threadlocker && Texts.say("torque.threadlocker", what: threadlocker(line).downcase), lubrication, line.torque&.low && line.torque.said].compact
+          lubrication =
+            line.lubrication &&
+              "thread: #{@knowledge.brake_data.label("wheel_nut.lubrication", line.lubrication).downcase}"
+          [
+            line.single_use ? Texts.say("torque.new_ones") : nil,
+            line.threadlocker && Texts.say("torque.threadlocker", what: threadlocker(line).downcase),
+            lubrication,
+            line.torque&.low && line.torque.said
+          ].compact
         end
 
         def rivals(line)
-          others = line.rivals.map { |torque, source| "#{torque.said} (#{@knowledge.brake_data.sources.fetch(source).downcase})" }
-          Texts.say("torque.disagree", value: line.torque.said, source: @knowledge.brake_data.sources.fetch(line.source).downcase, others: others.join(", "))
+          others =
+            line.rivals.map do |torque, source|
+              "#{torque.said} (#{@knowledge.brake_data.sources.fetch(source).downcase})"
+            end
+          Texts.say(
+            "torque.disagree",
+            value: line.torque.said,
+            source: @knowledge.brake_data.sources.fetch(line.source).downcase,
+            others: others.join(", ")
+          )
         end
 
-        def threadlocker(line) = line.threadlocker && @knowledge.brake_data.label("wheel_nut.threadlocker", line.threadlocker)
+        def threadlocker(line)
+          line.threadlocker && @knowledge.brake_data.label("wheel_nut.threadlocker", line.threadlocker)
+        end
 
         def doubt(line)
           return rivals(line) if line.rivals.any?

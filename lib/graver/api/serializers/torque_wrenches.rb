@@ -8,33 +8,74 @@ module Graver
         module_function
 
         def row(wrench)
-          wrench.to_h.slice(:id, :name, :unit, :least, :most, :graduation, :length_mm, :retired).merge(calibrated_on: wrench.calibrated_on&.iso8601)
+          wrench
+            .to_h
+            .slice(:id, :name, :unit, :least, :most, :graduation, :length_mm, :retired)
+            .merge(calibrated_on: wrench.calibrated_on&.iso8601)
         end
 
         # Core::Planning::WrenchChoice::Setting, Borrow or nil
         def choice(found)
           case found
-          when nil then nil
-          when Core::Planning::WrenchChoice::Setting then setting(found)
-          else { wrench: nil, setting: nil, unit: nil, low: nil, high: nil, overdue: false, sentence: borrow(found) }
+          when nil
+            nil
+          when Core::Planning::WrenchChoice::Setting
+            setting(found)
+          else
+            { wrench: nil, setting: nil, unit: nil, low: nil, high: nil, overdue: false, sentence: borrow(found) }
           end
         end
 
         def setting(found)
           wrench = found.wrench
-          { wrench: wrench.name, setting: found.setting, unit: wrench.unit, low: found.low.round(1), high: found.high.round(1), overdue: found.overdue, sentence: said(found) }
+          {
+            wrench: wrench.name,
+            setting: found.setting,
+            unit: wrench.unit,
+            low: found.low.round(1),
+            high: found.high.round(1),
+            overdue: found.overdue,
+            sentence: said(found)
+          }
         end
 
         def said(found)
-          off = found.off_share.abs < 0.0005 ? Texts.say("torque.on_the_mark") : Texts.say("torque.graduation", off: format("%+.1f", found.off_share * 100))
-          parts = [off, Texts.say("torque.class", tolerance: found.tolerance_share * 100.0, low: format("%.3g", found.low), high: format("%.3g", found.high))]
-          parts << (found.wrench.calibrated_on ? Texts.say("torque.calibrated", day: found.wrench.calibrated_on) : Texts.say("torque.never_calibrated")) if found.overdue
+          off =
+            (
+              if found.off_share.abs < 0.0005
+                Texts.say("torque.on_the_mark")
+              else
+                Texts.say("torque.graduation", off: format("%+.1f", found.off_share * 100))
+              end
+            )
+          parts = [
+            off,
+            Texts.say(
+              "torque.class",
+              tolerance: found.tolerance_share * 100.0,
+              low: format("%.3g", found.low),
+              high: format("%.3g", found.high)
+            )
+          ]
+          if found.overdue
+            parts << (
+              if found.wrench.calibrated_on
+                Texts.say("torque.calibrated", day: found.wrench.calibrated_on)
+              else
+                Texts.say("torque.never_calibrated")
+              end
+            )
+          end
           parts.join("; ")
         end
 
         def borrow(found)
           near = found.near ? Texts.say("torque.slack_end", wrench: found.near.name) : ""
-          found.range ? Texts.say("torque.borrow", range: found.range.join(" to "), near:) : Texts.say("torque.ask_shop", near:)
+          if found.range
+            Texts.say("torque.borrow", range: found.range.join(" to "), near:)
+          else
+            Texts.say("torque.ask_shop", near:)
+          end
         end
 
         private_class_method :setting, :said, :borrow

@@ -15,14 +15,26 @@ module Graver
 
         # The household, the most urgent first.
         def garage(overviews, today)
-          { today: today.iso8601, vehicles: overviews.sort_by { |overview| urgency(overview) }.map { |overview| call(overview) } }
+          {
+            today: today.iso8601,
+            vehicles: overviews.sort_by { |overview| urgency(overview) }.map { |overview| call(overview) }
+          }
         end
 
         def call(overview)
           fields = overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit, :archived, :sample)
-          fields.merge(odometer(overview), state: @axles.state(severity(overview)), why: why(overview), fluid: fluid(overview.fluid), log: log(overview), axles: axles(overview),
-                                           jobs_done: jobs_done(overview), jobs_open: jobs_open(overview), skipped: skipped(overview),
-                                           seen: overview.seen.select(&:severity).map { |mark| seen(mark) } + found(overview.findings, overview))
+          fields.merge(
+            odometer(overview),
+            state: @axles.state(severity(overview)),
+            why: why(overview),
+            fluid: fluid(overview.fluid),
+            log: log(overview),
+            axles: axles(overview),
+            jobs_done: jobs_done(overview),
+            jobs_open: jobs_open(overview),
+            skipped: skipped(overview),
+            seen: overview.seen.select(&:severity).map { |mark| seen(mark) } + found(overview.findings, overview)
+          )
         end
 
         private
@@ -31,8 +43,11 @@ module Graver
         def odometer(overview)
           answer = overview.axles.first.answer
           last = overview.look_overs.last
-          { odometer_km: last && answer.as_of_km.round, odometer_estimated: !last.nil? && last.date != answer.as_of_date,
-            km_per_day: answer.driving.km_per_day.round(1) }
+          {
+            odometer_km: last && answer.as_of_km.round,
+            odometer_estimated: !last.nil? && last.date != answer.as_of_date,
+            km_per_day: answer.driving.km_per_day.round(1)
+          }
         end
 
         def axles(overview)
@@ -40,19 +55,39 @@ module Graver
         end
 
         def jobs_open(overview)
-          overview.jobs.values.flatten.uniq(&:id).map { |job| { **@axles.brief(job), what: Service::Planning::JobTitle.of_job(@knowledge, job, overview.vehicle.axles) } }
+          overview
+            .jobs
+            .values
+            .flatten
+            .uniq(&:id)
+            .map do |job|
+              { **@axles.brief(job), what: Service::Planning::JobTitle.of_job(@knowledge, job, overview.vehicle.axles) }
+            end
         end
 
         def jobs_done(overview)
           overview.finished.reverse.map do |job|
-            { id: job.id, day: job.closed["day"], what: Service::Planning::JobTitle.of_job(@knowledge, job, overview.vehicle.axles), hours: job.closed["hours"], spent: job.closed["spent"] }
+            {
+              id: job.id,
+              day: job.closed["day"],
+              what: Service::Planning::JobTitle.of_job(@knowledge, job, overview.vehicle.axles),
+              hours: job.closed["hours"],
+              spent: job.closed["spent"]
+            }
           end
         end
 
         # Steps of its jobs that were done another way, until they are made good.
         def skipped(overview)
           jobs = (overview.jobs.values.flatten + overview.finished).uniq(&:id)
-          jobs.flat_map { |job| job.otherwise.except(*job.cleared).map { |step, said| { job: job.id, step:, text: said["text"], because: said["because"], day: said["day"] } } }
+          jobs.flat_map do |job|
+            job
+              .otherwise
+              .except(*job.cleared)
+              .map do |step, said|
+                { job: job.id, step:, text: said["text"], because: said["because"], day: said["day"] }
+              end
+          end
         end
 
         # What gives the vehicle its severity, in one sentence; nothing when all is good.
@@ -64,7 +99,11 @@ module Graver
           return "#{said.text[0].upcase}#{said.text[1..]}.#{" #{said.caution}" if severity == "stop"}" if said
 
           axles = overview.axles.select { |each| each.judgement.severity == severity }
-          axles.empty? ? Texts.say("log.done_otherwise") : axles.map { |axle| "#{axle.file.axle.name.capitalize}: #{lead(axle)}" }.join(" ")
+          if axles.empty?
+            Texts.say("log.done_otherwise")
+          else
+            axles.map { |axle| "#{axle.file.axle.name.capitalize}: #{lead(axle)}" }.join(" ")
+          end
         end
 
         # One sentence: the rest stands with the axle. What stops the vehicle is said in full.
@@ -75,26 +114,50 @@ module Graver
 
         # The gravest of its axles' severities and of what was noticed about the vehicle itself.
         def severity(overview)
-          severities = [*overview.axles.map { |axle| axle.judgement.severity }, *(overview.seen + overview.findings).filter_map(&:severity), ("watch" if skipped(overview).any?)]
+          severities = [
+            *overview.axles.map { |axle| axle.judgement.severity },
+            *(overview.seen + overview.findings).filter_map(&:severity),
+            ("watch" if skipped(overview).any?)
+          ]
           severities.compact.min_by { |severity| SEVERITIES.index(severity) }
         end
 
         def found(findings, overview)
           today = overview.axles.first.answer.as_of_date.iso8601
-          findings.map { |found| { severity: found.severity, text: found.title, caution: "#{found.sentence} #{found.advice}", date: today } }
+          findings.map do |found|
+            { severity: found.severity, text: found.title, caution: "#{found.sentence} #{found.advice}", date: today }
+          end
         end
 
         def seen(mark) = { severity: mark.severity, text: mark.text, caution: mark.caution, date: mark.date.iso8601 }
 
         def urgency(overview)
-          [SEVERITIES.index(severity(overview)), overview.axles.filter_map { |axle| axle.measures["careful_days"] }.min || Float::INFINITY, overview.vehicle.id]
+          [
+            SEVERITIES.index(severity(overview)),
+            overview.axles.filter_map { |axle| axle.measures["careful_days"] }.min || Float::INFINITY,
+            overview.vehicle.id
+          ]
         end
 
-        def fluid(fluid) = fluid && { renewed_on: fluid.renewed_on.iso8601, due_on: fluid.due_on.iso8601, overdue_days: fluid.overdue_days, estimated: fluid.estimated }
+        def fluid(fluid)
+          fluid &&
+            {
+              renewed_on: fluid.renewed_on.iso8601,
+              due_on: fluid.due_on.iso8601,
+              overdue_days: fluid.overdue_days,
+              estimated: fluid.estimated
+            }
+        end
 
         def log(overview)
           overview.look_overs.reverse.map do |look_over|
-            { id: look_over.id, date: look_over.date.iso8601, odometer_km: look_over.odometer_km.round(1), what: what(overview, look_over), note: look_over.note }
+            {
+              id: look_over.id,
+              date: look_over.date.iso8601,
+              odometer_km: look_over.odometer_km.round(1),
+              what: what(overview, look_over),
+              note: look_over.note
+            }
           end
         end
 
@@ -106,21 +169,32 @@ module Graver
         end
 
         def readings(names, look_over)
-          look_over.readings.group_by { |row| [row.axle_id, row.part, row.event] }.map do |(axle_id, part, event), rows|
-            described(names[axle_id], part, event, rows.map { |row| [row.side, row.pad] }.uniq.length)
-          end
+          look_over
+            .readings
+            .group_by { |row| [row.axle_id, row.part, row.event] }
+            .map do |(axle_id, part, event), rows|
+              described(names[axle_id], part, event, rows.map { |row| [row.side, row.pad] }.uniq.length)
+            end
         end
 
         def described(axle, part, event, count)
           case event
-          when "renewed" then Texts.say("log.fluid_renewed")
-          when "answered" then Texts.say("log.seen_to", what: [axle, part.split(".").first.tr("_", " ")].compact.join(" "))
-          when "fit" then Texts.say("log.fitted", axle:, part:)
-          when "reading" then Texts.say("log.read", count:, axle:, part:)
-          when "squealer", "sensor", "metal" then Texts.say("log.#{event}", axle:)
-          when "freed" then Texts.say("log.freed", axle:)
-          when "resurfaced" then Texts.say("log.machined", axle:)
-          else "#{axle} #{event}"
+          when "renewed"
+            Texts.say("log.fluid_renewed")
+          when "answered"
+            Texts.say("log.seen_to", what: [axle, part.split(".").first.tr("_", " ")].compact.join(" "))
+          when "fit"
+            Texts.say("log.fitted", axle:, part:)
+          when "reading"
+            Texts.say("log.read", count:, axle:, part:)
+          when "squealer", "sensor", "metal"
+            Texts.say("log.#{event}", axle:)
+          when "freed"
+            Texts.say("log.freed", axle:)
+          when "resurfaced"
+            Texts.say("log.machined", axle:)
+          else
+            "#{axle} #{event}"
           end
         end
       end

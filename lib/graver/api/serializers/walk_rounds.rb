@@ -11,54 +11,124 @@ module Graver
 
         # round: Service::WalkRound::Round; instruments: [Storage::Instrument]
         def call(round, today, instruments)
-          { vehicle: round.vehicle.to_h.slice(:id, :name, :kind, :distance_unit, :sample), today: today.iso8601, order: round.order, orders: orders,
-            last: round.last_look_over && { date: round.last_look_over.date.iso8601, odometer_value: round.last_look_over.odometer_value, odometer_unit: round.last_look_over.odometer_unit },
-            wheels: round.wheels.map { |wheel| wheel(wheel) }, items: items(@knowledge.conditions.fetch("wheel")), vehicle_items: items(@knowledge.conditions.fetch("vehicle")),
-            figures: figures(round.vehicle.kind), methods: Catalogue.new(@knowledge).methods, events: events,
-            instruments: instruments.reject(&:retired).map { |instrument| Instruments.brief(instrument) }, usual: usual }
+          {
+            vehicle: round.vehicle.to_h.slice(:id, :name, :kind, :distance_unit, :sample),
+            today: today.iso8601,
+            order: round.order,
+            orders: orders,
+            last:
+              round.last_look_over &&
+                {
+                  date: round.last_look_over.date.iso8601,
+                  odometer_value: round.last_look_over.odometer_value,
+                  odometer_unit: round.last_look_over.odometer_unit
+                },
+            wheels: round.wheels.map { |wheel| wheel(wheel) },
+            items: items(@knowledge.conditions.fetch("wheel")),
+            vehicle_items: items(@knowledge.conditions.fetch("vehicle")),
+            figures: figures(round.vehicle.kind),
+            methods: Catalogue.new(@knowledge).methods,
+            events: events,
+            instruments: instruments.reject(&:retired).map { |instrument| Instruments.brief(instrument) },
+            usual: usual
+          }
         end
 
         private
 
         def orders
           content = @knowledge.walk_round
-          { corners: choices(content["corners"]), directions: choices(content["directions"]), positions: choices(content["positions"].transform_values { |position| position["label"] }) }
+          {
+            corners: choices(content["corners"]),
+            directions: choices(content["directions"]),
+            positions: choices(content["positions"].transform_values { |position| position["label"] })
+          }
         end
 
         def choices(labels) = labels.map { |id, label| { id:, label: } }
 
         def wheel(wheel)
-          { axle: wheel.file.axle.id, axle_name: wheel.file.axle.name, side: wheel.side, label: wheel.label, positions: wheel.positions.map { |position| position(position) },
-            items: wheel.items.map { |item| item["id"] }, asks: wheel.asks.map { |field| ask(field, wheel.file.vehicle.kind) } }
+          {
+            axle: wheel.file.axle.id,
+            axle_name: wheel.file.axle.name,
+            side: wheel.side,
+            label: wheel.label,
+            positions: wheel.positions.map { |position| position(position) },
+            items: wheel.items.map { |item| item["id"] },
+            asks: wheel.asks.map { |field| ask(field, wheel.file.vehicle.kind) }
+          }
         end
 
         def position(position)
           row, look_over = position.before
           fields = position.to_h.slice(:id, :kind, :part, :side, :pad, :label, :method, :places)
-          fields.merge(unit: row&.unit || "mm", instrument: row&.instrument_id, new_mm: position.new_mm&.round(3), expected_mm: expected(position, :mean_mm),
-                       expected_sd_mm: expected(position, :sd_mm),
-                       before: row && { text: [row.value, row.upper && "to #{row.upper}", row.unit].compact.join(" "), date: look_over.date.iso8601 })
+          fields.merge(
+            unit: row&.unit || "mm",
+            instrument: row&.instrument_id,
+            new_mm: position.new_mm&.round(3),
+            expected_mm: expected(position, :mean_mm),
+            expected_sd_mm: expected(position, :sd_mm),
+            before:
+              row &&
+                {
+                  text: [row.value, row.upper && "to #{row.upper}", row.unit].compact.join(" "),
+                  date: look_over.date.iso8601
+                }
+          )
         end
 
         def expected(position, figure) = position.expected && position.expected[figure].round(3)
 
         def ask(field, kind)
-          { **field.slice("key", "label", "find", "waits"), choices: choices(@knowledge.brake_data.choices(field, kind)), units: @knowledge.brake_data.units(field) }
+          {
+            **field.slice("key", "label", "find", "waits"),
+            choices: choices(@knowledge.brake_data.choices(field, kind)),
+            units: @knowledge.brake_data.units(field),
+            source: source(field)
+          }
         end
+
+        # A rotor's figures are cast on it; anything else is measured or seen.
+        def source(field) = field["group"] == "rotors" && field["quantity"] == "length" ? "cast" : "measured"
 
         def items(items)
           items.map do |item|
-            { id: item["id"], label: item["label"], faces: item["place"] == "faces",
-              marks: item["marks"].map { |mark| { id: mark["id"], label: mark["label"], group: mark["group"], good: mark["good"] || false, severity: mark["severity"], caution: mark["caution"] } } }
+            {
+              id: item["id"],
+              label: item["label"],
+              faces: item["place"] == "faces",
+              marks:
+                item["marks"].map do |mark|
+                  {
+                    id: mark["id"],
+                    label: mark["label"],
+                    group: mark["group"],
+                    good: mark["good"] || false,
+                    severity: mark["severity"],
+                    caution: mark["caution"]
+                  }
+                end
+            }
           end
         end
 
         def figures(kind)
-          @knowledge.conditions.fetch("figures").select { |figure| figure["vehicles"].nil? || figure["vehicles"].include?(kind) }.map { |figure| figure.slice("id", "label", "unit", "hint") }
+          @knowledge
+            .conditions
+            .fetch("figures")
+            .select { |figure| figure["vehicles"].nil? || figure["vehicles"].include?(kind) }
+            .map { |figure| figure.slice("id", "label", "unit", "hint") }
         end
 
-        def events = @knowledge.measurement.fetch("tabs").map { |id, tab| { id:, label: tab["label"], key: tab["key"] } }
-        def usual = @knowledge.measurement.fetch("usual_limits").map { |id, limit| { id:, value: limit["value"] || limit["most"], label: limit["label"] } }
+        def events
+          @knowledge.measurement.fetch("tabs").map { |id, tab| { id:, label: tab["label"], key: tab["key"] } }
+        end
+        def usual
+          @knowledge
+            .measurement
+            .fetch("usual_limits")
+            .map { |id, limit| { id:, value: limit["value"] || limit["most"], label: limit["label"] } }
+        end
       end
     end
   end

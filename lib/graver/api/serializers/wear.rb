@@ -14,9 +14,21 @@ module Graver
 
         def call(overview)
           file, answer = overview.file, overview.answer
-          { axle_name: Axles.new(@knowledge).name(file), axle: Axles.new(@knowledge).call(overview, nil), passed: passed(answer), limits: @knowledge.pad_limits,
-            readings: readings(file, doubted(answer)), fits: fits(file), components: components(answer),
-            as_of: { date: answer.as_of_date.iso8601, odometer_km: answer.as_of_km.round }, km_per_day: answer.driving.km_per_day.round(1), why: why(overview) }
+          {
+            axle_name: Axles.new(@knowledge).name(file),
+            axle: Axles.new(@knowledge).call(overview, nil),
+            passed: passed(answer),
+            limits: @knowledge.pad_limits,
+            readings: readings(file, doubted(answer)),
+            fits: fits(file),
+            components: components(answer),
+            as_of: {
+              date: answer.as_of_date.iso8601,
+              odometer_km: answer.as_of_km.round
+            },
+            km_per_day: answer.driving.km_per_day.round(1),
+            why: why(overview)
+          }
         end
 
         private
@@ -24,15 +36,22 @@ module Graver
         # Since when a pad is under the limit, where that is likely.
         def passed(answer)
           km = answer.pads&.futures&.passed_since_km or return
-          { distance_km: km.round, date: (answer.as_of_date - (km / answer.driving.km_per_day).floor).iso8601, chance: answer.pads.first.chance_now.round(3) }
+          {
+            distance_km: km.round,
+            date: (answer.as_of_date - (km / answer.driving.km_per_day).floor).iso8601,
+            chance: answer.pads.first.chance_now.round(3)
+          }
         end
 
-        def doubted(answer) = [answer.pads, answer.rotors].compact.flat_map { |result| result.doubted.map { |doubt| doubt[:ref] } }
+        def doubted(answer)
+          [answer.pads, answer.rotors].compact.flat_map { |result| result.doubted.map { |doubt| doubt[:ref] } }
+        end
 
         def readings(file, doubted)
           sets = Hash.new(1)
           file.entries.filter_map do |entry|
-            sets[entry.part] += 1 if entry.renewal? && file.entries.any? { |other| other.part == entry.part && other.date < entry.date }
+            sets[entry.part] += 1 if entry.renewal? &&
+              file.entries.any? { |other| other.part == entry.part && other.date < entry.date }
             next unless entry.thickness?
 
             reading(entry, file, sets[entry.part], doubted)
@@ -40,16 +59,34 @@ module Graver
         end
 
         def reading(entry, file, set, doubted)
-          thickness = entry.event == "reading" ? @knowledge.normalise.call(entry.reading, file.part(entry.part)) : @knowledge.normalise.event(entry.event)
+          thickness =
+            (
+              if entry.event == "reading"
+                @knowledge.normalise.call(entry.reading, file.part(entry.part))
+              else
+                @knowledge.normalise.event(entry.event)
+              end
+            )
           low, high = reach(thickness)
-          { position: [entry.side, entry.pad].compact.join("_"), part: entry.part, set:, date: entry.date.iso8601, odometer_km: entry.odometer_km.round(1),
-            mm: thickness.value_mm.round(3), low_mm: [low, 0].max.round(3), high_mm: high.round(3), method: entry.reading&.method || entry.event,
-            entered: entered(entry), doubted: doubted.include?(entry.ref), kept: entry.trust < 1 }
+          {
+            position: [entry.side, entry.pad].compact.join("_"),
+            part: entry.part,
+            set:,
+            date: entry.date.iso8601,
+            odometer_km: entry.odometer_km.round(1),
+            mm: thickness.value_mm.round(3),
+            low_mm: [low, 0].max.round(3),
+            high_mm: high.round(3),
+            method: entry.reading&.method || entry.event,
+            entered: entered(entry),
+            doubted: doubted.include?(entry.ref),
+            kept: entry.trust < 1
+          }
         end
 
         # An interval's bounds, or twice the standard uncertainty to either side.
         def reach(thickness)
-          return [thickness.lower_mm, thickness.upper_mm] if thickness.interval?
+          return thickness.lower_mm, thickness.upper_mm if thickness.interval?
 
           error = 2 * thickness.standard_uncertainty_mm
           [thickness.value_mm - error, thickness.value_mm + error]
@@ -65,14 +102,24 @@ module Graver
         def number(entered) = format("%g", entered.value.to_f)
 
         def fits(file)
-          file.entries.select(&:renewal?).map { |entry| { part: entry.part, date: entry.date.iso8601, odometer_km: entry.odometer_km.round(1) } }.uniq
+          file
+            .entries
+            .select(&:renewal?)
+            .map { |entry| { part: entry.part, date: entry.date.iso8601, odometer_km: entry.odometer_km.round(1) } }
+            .uniq
         end
 
         def components(answer)
           { "pad" => answer.pads, "rotor" => answer.rotors }.compact.flat_map do |part, result|
             result.components.map do |position, life|
-              { position:, part:, now_mm: result.now[position][:mean_mm].round(2), sd_mm: result.now[position][:sd_mm].round(3),
-                rate: %i[p10 p50 p90].zip(result.rates[position].map { |rate| rate.round(4) }).to_h, life: Life.call(answer, life) }
+              {
+                position:,
+                part:,
+                now_mm: result.now[position][:mean_mm].round(2),
+                sd_mm: result.now[position][:sd_mm].round(3),
+                rate: %i[p10 p50 p90].zip(result.rates[position].map { |rate| rate.round(4) }).to_h,
+                life: Life.call(answer, life)
+              }
             end
           end
         end
@@ -81,15 +128,29 @@ module Graver
         def why(overview)
           answer = overview.answer
           missing = answer.why.values.map { |reason| "#{reason[0].upcase}#{reason[1..]}." }
-          [*missing, readings_sentence(overview), prior_sentence, driving_sentence(answer), *doubt_sentences(overview)].compact
+          [
+            *missing,
+            readings_sentence(overview),
+            prior_sentence,
+            driving_sentence(answer),
+            *doubt_sentences(overview)
+          ].compact
         end
 
         def readings_sentence(overview)
           return unless overview.answer.pads
 
           pads = overview.file.entries.select { |entry| entry.part == "pad" && entry.thickness? }
-          methods = pads.map { |entry| entry.reading&.method || entry.event }.tally.map { |method, count| "#{count} by #{method}" }
-          Texts.say("forecast.pads", readings: pads.empty? ? Texts.say("forecast.no_readings") : methods.join(", "), count: overview.answer.pads.readings)
+          methods =
+            pads
+              .map { |entry| entry.reading&.method || entry.event }
+              .tally
+              .map { |method, count| "#{count} by #{method}" }
+          Texts.say(
+            "forecast.pads",
+            readings: pads.empty? ? Texts.say("forecast.no_readings") : methods.join(", "),
+            count: overview.answer.pads.readings
+          )
         end
 
         def prior_sentence
@@ -100,16 +161,27 @@ module Graver
 
         def driving_sentence(answer)
           days = answer.driving.days_observed
-          years = days < MANY_DAYS ? Texts.say("forecast.days", count: days) : Texts.say("forecast.years", count: (days / 365.25).round)
+          years =
+            (
+              if days < MANY_DAYS
+                Texts.say("forecast.days", count: days)
+              else
+                Texts.say("forecast.years", count: (days / 365.25).round)
+              end
+            )
           Texts.say("forecast.driving", km: answer.driving.km_per_day.round, years:)
         end
 
         def doubt_sentences(overview)
           refs = doubted(overview.answer)
-          overview.file.entries.select { |entry| refs.include?(entry.ref) }.map do |entry|
-            position = [entry.side, entry.pad, entry.part].compact.join(" ")
-            Texts.say("forecast.outlier", position:, day: entry.date, entered: entered(entry))
-          end
+          overview
+            .file
+            .entries
+            .select { |entry| refs.include?(entry.ref) }
+            .map do |entry|
+              position = [entry.side, entry.pad, entry.part].compact.join(" ")
+              Texts.say("forecast.outlier", position:, day: entry.date, entered: entered(entry))
+            end
         end
       end
     end

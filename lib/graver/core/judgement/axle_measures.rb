@@ -3,7 +3,8 @@
 module Graver
   module Core
     module Judgement
-      # What the rules of state look at, worked out of an axle's outlook. Keys are the `measure` names of the rule table;
+      # What the rules of state look at, worked out of an axle's outlook. Keys are the `measure` names of the rule
+      # table;
       # a measure that cannot be said is nil. Chances are 0 to 1, thicknesses mm, distances km, times days.
       module AxleMeasures
         CAREFUL = 0.10
@@ -13,13 +14,21 @@ module Graver
         # answer: Wear::Outlook::Answer; floor_mm: thickness under which nobody should drive.
         # most_days: after which a look is due whatever the distance.
         def call(answer, floor_mm:, discard_mm:, most_days:)
-          pads(answer, floor_mm).merge(rotors(answer, discard_mm), looks(answer, most_days), "doubted_readings" => doubted(answer))
+          pads(answer, floor_mm).merge(
+            rotors(answer, discard_mm),
+            looks(answer, most_days),
+            "doubted_readings" => doubted(answer)
+          )
         end
 
         def looks(answer, most_days)
           due = answer.look_again_date(most_days) or return {}
           overdue = answer.last_look && (answer.as_of_date - (answer.last_look + most_days)).to_i
-          { "look_again_days" => [(due - answer.as_of_date).to_i, 0].max, "look_overdue_days" => overdue, "last_look" => answer.last_look&.iso8601 }
+          {
+            "look_again_days" => [(due - answer.as_of_date).to_i, 0].max,
+            "look_overdue_days" => overdue,
+            "last_look" => answer.last_look&.iso8601
+          }
         end
 
         def pads(answer, floor_mm)
@@ -27,11 +36,18 @@ module Graver
 
           careful_km = result.first.quantile(CAREFUL)
           look_again_km = answer.look_again_at_either_km
-          { "pad_readings" => result.readings, "unread_pads" => result.unread.length, "limit_mm" => result.limit_mm, "floor_mm" => floor_mm,
-            "thinnest_pad_mm" => thinnest(result), "pad_below_floor_chance" => chance_below(result, floor_mm),
-            "pad_due_chance" => result.first.chance_now, "careful_km" => careful_km,
+          {
+            "pad_readings" => result.readings,
+            "unread_pads" => result.unread.length,
+            "limit_mm" => result.limit_mm,
+            "floor_mm" => floor_mm,
+            "thinnest_pad_mm" => thinnest(result),
+            "pad_below_floor_chance" => chance_below(result, floor_mm),
+            "pad_due_chance" => result.first.chance_now,
+            "careful_km" => careful_km,
             "careful_days" => answer.timeline.days_until(result.first).fetch(CAREFUL),
-            "look_again_km" => look_again_km }
+            "look_again_km" => look_again_km
+          }
         end
 
         # Rotors nobody has read have no chance worth a verdict.
@@ -39,7 +55,11 @@ module Graver
           result = answer.rotors
           return {} unless result&.readings&.positive?
 
-          { "rotor_below_discard_chance" => result.first.chance_now, "thinnest_rotor_mm" => thinnest(result), "discard_mm" => discard_mm }
+          {
+            "rotor_below_discard_chance" => result.first.chance_now,
+            "thinnest_rotor_mm" => thinnest(result),
+            "discard_mm" => discard_mm
+          }
         end
 
         def doubted(answer) = [answer.pads, answer.rotors].compact.sum { |result| result.doubted.length }

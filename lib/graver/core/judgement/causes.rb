@@ -10,18 +10,33 @@ module Graver
 
         module_function
 
-        # candidates: entries of knowledge/rules/causes.yml; evidence: ["slide_pins.seized", "recurs", ...] -> [Cause], likeliest first
+        # candidates: entries of knowledge/rules/causes.yml; evidence: ["slide_pins.seized", "recurs", ...] ->
+        # [Cause], likeliest first
         def rank(candidates, evidence)
-          weighed = candidates.map do |candidate|
-            seen = candidate.fetch("evidence").keys & evidence
-            [candidate, seen, seen.reduce(candidate.fetch("weight").to_f) { |weight, mark| weight * candidate["evidence"][mark] }]
-          end
+          weighed =
+            candidates.map do |candidate|
+              seen = candidate.fetch("evidence").keys & evidence
+              [
+                candidate,
+                seen,
+                seen.reduce(candidate.fetch("weight").to_f) { |weight, mark| weight * candidate["evidence"][mark] }
+              ]
+            end
           total = weighed.sum(&:last)
-          weighed.map { |candidate, seen, weight| cause(candidate, seen, weight / total) }.sort_by { |cause| -cause.share }
+          weighed
+            .map { |candidate, seen, weight| cause(candidate, seen, weight / total) }
+            .sort_by { |cause| -cause.share }
         end
 
         def cause(candidate, seen, share)
-          Cause.new(id: candidate["id"], label: candidate["label"], share:, seen:, check: candidate["check"], remedy: candidate["remedy"])
+          Cause.new(
+            id: candidate["id"],
+            label: candidate["label"],
+            share:,
+            seen:,
+            check: candidate["check"],
+            remedy: candidate["remedy"]
+          )
         end
       end
     end

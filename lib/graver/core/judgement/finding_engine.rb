@@ -17,7 +17,10 @@ module Graver
 
         # [Place] -> [Finding], worst first
         def call(places)
-          places.flat_map { |place| at(place) }.sort_by.with_index { |finding, at| [GRAVEST_FIRST.index(finding.rule.severity), at] }
+          places
+            .flat_map { |place| at(place) }
+            .sort_by
+            .with_index { |finding, at| [GRAVEST_FIRST.index(finding.rule.severity), at] }
         end
 
         private

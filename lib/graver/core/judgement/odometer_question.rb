@@ -19,7 +19,12 @@ module Graver
           return if driven <= most
 
           other, = alternatives.find { |_, other_km| (other_km - before_km).between?(0, most) }
-          Question.new(code: other ? "other_distance_unit" : "too_far_ahead", driven_km: driven, usual_km: usual, other_unit: other)
+          Question.new(
+            code: other ? "other_distance_unit" : "too_far_ahead",
+            driven_km: driven,
+            usual_km: usual,
+            other_unit: other
+          )
         end
       end
     end

@@ -5,7 +5,8 @@ module Graver
     module Judgement
       # A reading that can hardly be true is questioned while the wheel is still off, never silently taken or dropped.
       class ReadingQuestions
-        # code: key of the rule table's questions; tokens for its sentence: mm values, and a unit where another one fits.
+        # code: key of the rule table's questions; tokens for its sentence: mm values, and a unit where another one
+        # fits.
         Question = Value.define(:code, :tokens)
         # thickness   the reading; alternatives: { unit => mm the same figures would be in it }
         # new_mm      of the part, or nil; plate_mm: what the reading would lose if its plate had been included, or nil
@@ -30,25 +31,31 @@ module Graver
 
         private
 
-        def question(code, asked, **tokens) = Question.new(code:, tokens: { read_mm: asked.thickness.value_mm, **tokens })
+        def question(code, asked, **tokens)
+          Question.new(code:, tokens: { read_mm: asked.thickness.value_mm, **tokens })
+        end
 
         def thicker_than_new(asked)
-          question("thicker_than_new", asked, new_mm: asked.new_mm) if asked.new_mm && least(asked.thickness) > asked.new_mm * 1.005
+          return unless asked.new_mm && least(asked.thickness) > asked.new_mm * 1.005
+          question("thicker_than_new", asked, new_mm: asked.new_mm)
         end
 
         def thicker_than_before(asked)
           return unless (before = asked.before)
 
           error = @coverage * Math.hypot(asked.thickness.standard_uncertainty_mm, before.standard_uncertainty_mm)
-          question("thicker_than_before", asked, before_mm: before.value_mm) if asked.thickness.value_mm - before.value_mm > error
+          return unless asked.thickness.value_mm - before.value_mm > error
+          question("thicker_than_before", asked, before_mm: before.value_mm)
         end
 
         def far_below(asked)
-          question("far_below", asked, expected_mm: asked.expected[:mean_mm]) if asked.expected && misfit(asked, asked.thickness.value_mm) < -1
+          return unless asked.expected && misfit(asked, asked.thickness.value_mm) < -1
+          question("far_below", asked, expected_mm: asked.expected[:mean_mm])
         end
 
         def far_above(asked)
-          question("far_above", asked, expected_mm: asked.expected[:mean_mm]) if asked.expected && misfit(asked, asked.thickness.value_mm) > 1
+          return unless asked.expected && misfit(asked, asked.thickness.value_mm) > 1
+          question("far_above", asked, expected_mm: asked.expected[:mean_mm])
         end
 
         # Deviation from what was expected, as a multiple of what may still pass.
@@ -72,7 +79,8 @@ module Graver
         def plausible?(asked, value_mm)
           return tiny?(asked) && value_mm.between?(asked.new_mm * 0.2, asked.new_mm * 1.01) unless asked.expected
 
-          (value_mm - asked.expected.fetch(:mean_mm)).abs <= [@near_mm, @coverage * asked.expected.fetch(:sd_mm)].max && !thicker?(asked, value_mm)
+          (value_mm - asked.expected.fetch(:mean_mm)).abs <= [@near_mm, @coverage * asked.expected.fetch(:sd_mm)].max &&
+            !thicker?(asked, value_mm)
         end
 
         def thicker?(asked, value_mm) = asked.new_mm && value_mm > asked.new_mm * 1.01
@@ -81,11 +89,20 @@ module Graver
           return unless asked.plate_mm
 
           without = asked.thickness.value_mm - asked.plate_mm
-          fits = asked.expected ? misfit(asked, without).abs <= 1 : thicker?(asked, asked.thickness.value_mm) && without.between?(0, asked.new_mm)
+          fits =
+            (
+              if asked.expected
+                misfit(asked, without).abs <= 1
+              else
+                thicker?(asked, asked.thickness.value_mm) && without.between?(0, asked.new_mm)
+              end
+            )
           question("with_plate", asked, without_plate_mm: without) if fits && asked.thickness.value_mm > asked.plate_mm
         end
 
-        def least(thickness) = thickness.interval? ? thickness.lower_mm : thickness.value_mm - (2 * thickness.standard_uncertainty_mm)
+        def least(thickness)
+          thickness.interval? ? thickness.lower_mm : thickness.value_mm - (2 * thickness.standard_uncertainty_mm)
+        end
       end
     end
   end

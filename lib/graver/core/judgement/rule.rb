@@ -4,14 +4,15 @@ module Graver
   module Core
     module Judgement
       # One line of a rule table: holds when the measure is at least (or at most) the threshold.
-      Rule = Value.define(:id, :severity, :measure, :at_least, :at_most, :sentence, :source) do
-        def holds?(measures)
-          value = measures[measure]
-          return false if value.nil?
+      Rule =
+        Value.define(:id, :severity, :measure, :at_least, :at_most, :sentence, :source) do
+          def holds?(measures)
+            value = measures[measure]
+            return false if value.nil?
 
-          (at_least.nil? || value >= at_least) && (at_most.nil? || value <= at_most)
+            (at_least.nil? || value >= at_least) && (at_most.nil? || value <= at_most)
+          end
         end
-      end
     end
   end
 end

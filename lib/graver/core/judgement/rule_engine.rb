@@ -3,7 +3,8 @@
 module Graver
   module Core
     module Judgement
-      # Tries a table of rules from the top. The first that holds gives the severity; all of that severity that hold are reasons.
+      # Tries a table of rules from the top. The first that holds gives the severity; all of that severity that hold
+      # are reasons.
       class RuleEngine
         Judgement = Value.define(:severity, :rules)
 
@@ -12,7 +13,8 @@ module Graver
         # Ids of all rules that hold, whatever their severity.
         def holding(measures) = @rules.select { |rule| rule.holds?(measures) }.map(&:id)
 
-        # measures: { "pad_due_chance" => 0.3, ... }; a measure that is nil is not known -> Judgement, or nil if none holds.
+        # measures: { "pad_due_chance" => 0.3, ... }; a measure that is nil is not known -> Judgement, or nil if none
+        # holds.
         def call(measures)
           held = @rules.select { |rule| rule.holds?(measures) }
           return if held.empty?

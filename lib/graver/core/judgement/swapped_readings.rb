@@ -14,8 +14,13 @@ module Graver
         # must come -> [[id, id], ...]
         def call(reads, gain:)
           pairs = reads.combination(2).select { |one, other| differ_in_one?(one.position, other.position) }
-          found = pairs.select { |one, other| straight(one, other) - crossed(one, other) > gain && crossed(one, other) < gain }
-          disjoint(found.sort_by { |one, other| crossed(one, other) - straight(one, other) }).map { |pair| pair.map(&:id) }
+          found =
+            pairs.select do |one, other|
+              straight(one, other) - crossed(one, other) > gain && crossed(one, other) < gain
+            end
+          disjoint(found.sort_by { |one, other| crossed(one, other) - straight(one, other) }).map do |pair|
+            pair.map(&:id)
+          end
         end
 
         # The pair that gains most keeps its two.
@@ -28,7 +33,8 @@ module Graver
         def crossed(one, other) = misfit(one.thickness, other.expected) + misfit(other.thickness, one.expected)
 
         def misfit(thickness, expected)
-          ((thickness.value_mm - expected[:mean_mm])**2) / ((thickness.standard_uncertainty_mm**2) + (expected[:sd_mm]**2))
+          ((thickness.value_mm - expected[:mean_mm])**2) /
+            ((thickness.standard_uncertainty_mm**2) + (expected[:sd_mm]**2))
         end
       end
     end

@@ -3,15 +3,19 @@
 module Graver
   module Core
     module Measurement
-      # Turns what was read into friction (or rotor) thickness in mm with its error. Pure; one instance per set of rules.
+      # Turns what was read into friction (or rotor) thickness in mm with its error. Pure; one instance per set of
+      # rules.
       class Normalise
-        # What is known of the part: lengths in mm or nil. `backing_uncertainty_mm` belongs to `backing_mm`. limit_overall: the
-        # limit that counts is stated with the plate, so that the plate's own error cancels for what is read with it, and
+        # What is known of the part: lengths in mm or nil. `backing_uncertainty_mm` belongs to `backing_mm`.
+        # limit_overall: the
+        # limit that counts is stated with the plate, so that the plate's own error cancels for what is read with it,
+        # and
         # comes in for what is read without.
-        Part = Value.define(:new_mm, :backing_mm, :backing_uncertainty_mm, :limit_overall) do
-          def initialize(limit_overall: false, **rest) = super
-          def self.unknown = new(new_mm: nil, backing_mm: nil, backing_uncertainty_mm: nil)
-        end
+        Part =
+          Value.define(:new_mm, :backing_mm, :backing_uncertainty_mm, :limit_overall) do
+            def initialize(limit_overall: false, **rest) = super
+            def self.unknown = new(new_mm: nil, backing_mm: nil, backing_uncertainty_mm: nil)
+          end
 
         # Units of "how much of the new thickness is left", and what one of them is in percent.
         SHARES = { "percent" => 1r, "share" => 100r }.freeze
@@ -26,9 +30,12 @@ module Graver
         def call(reading, part)
           check(reading)
           case reading.method
-          when "gauge" then gauge(reading, part)
-          when "percent" then percent(reading, part)
-          else point(reading, part)
+          when "gauge"
+            gauge(reading, part)
+          when "percent"
+            percent(reading, part)
+          else
+            point(reading, part)
           end
         end
 
@@ -46,7 +53,11 @@ module Graver
           elsif reading.method == "percent" && reading.part != "pad"
             refuse("method", "method_for_part", Texts.say("faults.no_share", part: reading.part))
           elsif !@rules.method?(reading.method, reading.part)
-            refuse("method", "method_for_part", Texts.say("faults.method_for_part", part: reading.part, method: reading.method))
+            refuse(
+              "method",
+              "method_for_part",
+              Texts.say("faults.method_for_part", part: reading.part, method: reading.method)
+            )
           end
         end
 
@@ -58,7 +69,13 @@ module Graver
           reading.instrument&.check(shown_mm)
           uncertainty = TypeB.combined(method_uncertainty_mm(reading), TypeB.resolution(step_mm), plate_u)
           shared = TypeB.combined(shared_mm(reading), plate_u)
-          Thickness.point(within(reading, shown_mm - plate), uncertainty, assumed:, shared_mm: shared, group: group(reading))
+          Thickness.point(
+            within(reading, shown_mm - plate),
+            uncertainty,
+            assumed:,
+            shared_mm: shared,
+            group: group(reading)
+          )
         end
 
         def gauge(reading, part)
@@ -68,7 +85,14 @@ module Graver
           refuse("upper", "gauge_order", Texts.say("faults.gauge_order")) if upper <= lower
           assumed += ["gauge_step"] unless reading.upper
           edge = TypeB.combined(method_uncertainty_mm(reading), plate_u)
-          Thickness.interval([within(reading, lower - plate), 0.0].max, within(reading, upper - plate), edge_mm: edge, assumed:, shared_mm: shared_mm(reading), group: group(reading))
+          Thickness.interval(
+            [within(reading, lower - plate), 0.0].max,
+            within(reading, upper - plate),
+            edge_mm: edge,
+            assumed:,
+            shared_mm: shared_mm(reading),
+            group: group(reading)
+          )
         end
 
         def percent(reading, part)
@@ -77,21 +101,29 @@ module Graver
           new_mm = part.new_mm || @rules.typical_new_mm
           by_eye = @rules.percent_standard_uncertainty / 100.0 * new_mm
           unknown_new = part.new_mm ? 0.0 : share / 100.0 * @rules.typical_new_uncertainty_mm
-          Thickness.point(share / 100.0 * new_mm, TypeB.combined(by_eye, unknown_new), assumed: part.new_mm ? [] : ["new_thickness"], group: group(reading),
-                                                                                       shared_mm: TypeB.combined(by_eye * Math.sqrt(@rules.shared("percent")), unknown_new))
+          Thickness.point(
+            share / 100.0 * new_mm,
+            TypeB.combined(by_eye, unknown_new),
+            assumed: part.new_mm ? [] : ["new_thickness"],
+            group: group(reading),
+            shared_mm: TypeB.combined(by_eye * Math.sqrt(@rules.shared("percent")), unknown_new)
+          )
         end
 
-        # [what is taken off, its uncertainty, what was assumed]. Like is compared with like: with a limit that has the plate in
+        # [what is taken off, its uncertainty, what was assumed]. Like is compared with like: with a limit that has
+        # the plate in
         # it, a reading that has it too owes nothing to the plate.
         def plate(reading, part)
-          return [0.0, 0.0, []] unless reading.part == "pad" && (reading.overall || part.limit_overall)
+          return 0.0, 0.0, [] unless reading.part == "pad" && (reading.overall || part.limit_overall)
 
           plate_mm, uncertainty_mm, assumed = known_plate(part)
           [reading.overall ? plate_mm : 0.0, reading.overall == part.limit_overall ? 0.0 : uncertainty_mm, assumed]
         end
 
         def known_plate(part)
-          return [part.backing_mm, part.backing_uncertainty_mm || @rules.known_backing_uncertainty_mm, []] if part.backing_mm
+          if part.backing_mm
+            return part.backing_mm, part.backing_uncertainty_mm || @rules.known_backing_uncertainty_mm, []
+          end
 
           [@rules.typical_backing_mm, @rules.typical_backing_uncertainty_mm, ["backing_plate"]]
         end
@@ -101,7 +133,11 @@ module Graver
           least, most = @rules.range_mm(reading.part)
           return [value_mm, 0.0].max if value_mm.between?(reading.overall ? -1.0 : least, most)
 
-          refuse("value", "out_of_range", Texts.say("faults.thickness_between", value: value_mm, part: reading.part, least:, most:))
+          refuse(
+            "value",
+            "out_of_range",
+            Texts.say("faults.thickness_between", value: value_mm, part: reading.part, least:, most:)
+          )
         end
 
         def to_mm(value, unit)
@@ -113,7 +149,9 @@ module Graver
         # What all readings by this eye or gauge have in common that day.
         def shared_mm(reading) = method_uncertainty_mm(reading) * Math.sqrt(@rules.shared(reading.method))
         def group(reading) = [reading.method, reading.instrument&.standard_uncertainty_mm]
-        def method_uncertainty_mm(reading) = @rules.standard_uncertainty_mm(reading.method, reading.part, reading.instrument&.standard_uncertainty_mm)
+        def method_uncertainty_mm(reading)
+          @rules.standard_uncertainty_mm(reading.method, reading.part, reading.instrument&.standard_uncertainty_mm)
+        end
         def refuse(field, code, message) = raise(InvalidEntry.of(field, code, message))
       end
     end

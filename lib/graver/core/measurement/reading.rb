@@ -12,9 +12,10 @@ module Graver
       # unit        a LENGTH unit, "percent" or "share" (a fraction of new)
       # overall     true when the backing plate is included
       # instrument  Instrument or nil
-      Reading = Value.define(:part, :method, :value, :upper, :unit, :overall, :instrument) do
-        def initialize(instrument: nil, **rest) = super
-      end
+      Reading =
+        Value.define(:part, :method, :value, :upper, :unit, :overall, :instrument) do
+          def initialize(instrument: nil, **rest) = super
+        end
     end
   end
 end

@@ -4,30 +4,43 @@ module Graver
   module Core
     module Measurement
       # How well each method reads each part, and what is taken where the owner gave nothing.
-      # by_method: { "caliper" => { "pad" => 0.15, "rotor" => 0.08, "instrument" => 0.03 } }, standard uncertainties in mm;
+      # by_method: { "caliper" => { "pad" => 0.15, "rotor" => 0.08, "instrument" => 0.03 } }, standard uncertainties
+      # in mm;
       # "instrument" is the tool's own share in them.
       # shared: share of a method's variance that all readings of one day by it have in common, { "visual" => 0.6 }.
-      # tabs: { "squealer" => { height_mm:, standard_uncertainty_mm: } }; ranges: { "pad" => [0, 30], "rotor" => [1, 50], ... }.
-      Rules = Value.define(:by_method, :percent_standard_uncertainty, :gauge_step_mm, :typical_new_mm, :typical_backing_mm,
-                           :typical_backing_uncertainty_mm, :known_backing_uncertainty_mm, :tabs, :ranges,
-                           :shared, :typical_new_uncertainty_mm) do
-        def shared(method) = self[:shared].fetch(method, 0.0)
+      # tabs: { "squealer" => { height_mm:, standard_uncertainty_mm: } }; ranges: { "pad" => [0, 30], "rotor" => [1,
+      # 50], ... }.
+      Rules =
+        Value.define(
+          :by_method,
+          :percent_standard_uncertainty,
+          :gauge_step_mm,
+          :typical_new_mm,
+          :typical_backing_mm,
+          :typical_backing_uncertainty_mm,
+          :known_backing_uncertainty_mm,
+          :tabs,
+          :ranges,
+          :shared,
+          :typical_new_uncertainty_mm
+        ) do
+          def shared(method) = self[:shared].fetch(method, 0.0)
 
-        def method?(method, part) = method == "percent" || by_method.fetch(method, {}).key?(part)
+          def method?(method, part) = method == "percent" || by_method.fetch(method, {}).key?(part)
 
-        # With a tool whose own uncertainty is known, that takes the place of the usual tool's.
-        def standard_uncertainty_mm(method, part, own_mm = nil)
-          known = by_method.fetch(method)
-          usual = known.fetch(part)
-          return usual unless own_mm
+          # With a tool whose own uncertainty is known, that takes the place of the usual tool's.
+          def standard_uncertainty_mm(method, part, own_mm = nil)
+            known = by_method.fetch(method)
+            usual = known.fetch(part)
+            return usual unless own_mm
 
-          handling = [(usual**2) - (known.fetch("instrument", 0.0)**2), 0.0].max
-          Math.sqrt(handling + (own_mm**2))
+            handling = [(usual**2) - (known.fetch("instrument", 0.0)**2), 0.0].max
+            Math.sqrt(handling + (own_mm**2))
+          end
+
+          def tab(kind) = tabs.fetch(kind)
+          def range_mm(part) = ranges.fetch(part)
         end
-
-        def tab(kind) = tabs.fetch(kind)
-        def range_mm(part) = ranges.fetch(part)
-      end
     end
   end
 end

@@ -10,30 +10,64 @@ module Graver
       # `value_mm` is the middle and its standard uncertainty half its width over the square root of three
       # (rectangular distribution, JCGM 100:2008, 4.3.7).
       # `assumed` names what had to be taken from typical values.
-      # `shared_mm` is the part of the standard uncertainty that all readings of one `group` (one day, one eye, one gauge, one
+      # `shared_mm` is the part of the standard uncertainty that all readings of one `group` (one day, one eye, one
+      # gauge, one
       # unknown new thickness) have in common; it does not average out (JCGM 100:2008, F.1.2).
-      Thickness = Value.define(:kind, :value_mm, :standard_uncertainty_mm, :lower_mm, :upper_mm, :edge_mm, :assumed, :shared_mm, :group) do
-        def initialize(shared_mm: 0.0, group: nil, **rest) = super
+      Thickness =
+        Value.define(
+          :kind,
+          :value_mm,
+          :standard_uncertainty_mm,
+          :lower_mm,
+          :upper_mm,
+          :edge_mm,
+          :assumed,
+          :shared_mm,
+          :group
+        ) do
+          def initialize(shared_mm: 0.0, group: nil, **rest) = super
 
-        def self.point(value_mm, standard_uncertainty_mm, assumed: [], shared_mm: 0.0, group: nil)
-          new(kind: :point, value_mm:, standard_uncertainty_mm:, lower_mm: nil, upper_mm: nil, edge_mm: 0.0, assumed:, shared_mm:, group:)
-        end
+          def self.point(value_mm, standard_uncertainty_mm, assumed: [], shared_mm: 0.0, group: nil)
+            new(
+              kind: :point,
+              value_mm:,
+              standard_uncertainty_mm:,
+              lower_mm: nil,
+              upper_mm: nil,
+              edge_mm: 0.0,
+              assumed:,
+              shared_mm:,
+              group:
+            )
+          end
 
-        # Without what it has in common with others: its own error alone.
-        def own
-          return self unless shared_mm.positive?
+          # Without what it has in common with others: its own error alone.
+          def own
+            return self unless shared_mm.positive?
 
-          with(standard_uncertainty_mm: TypeB.without(standard_uncertainty_mm, shared_mm), edge_mm: TypeB.without(edge_mm, shared_mm), shared_mm: 0.0)
-        end
+            with(
+              standard_uncertainty_mm: TypeB.without(standard_uncertainty_mm, shared_mm),
+              edge_mm: TypeB.without(edge_mm, shared_mm),
+              shared_mm: 0.0
+            )
+          end
 
-        def self.interval(lower_mm, upper_mm, edge_mm: 0.0, assumed: [], shared_mm: 0.0, group: nil)
-          new(shared_mm:, group:, kind: :interval, value_mm: (lower_mm + upper_mm) / 2.0,
+          def self.interval(lower_mm, upper_mm, edge_mm: 0.0, assumed: [], shared_mm: 0.0, group: nil)
+            new(
+              shared_mm:,
+              group:,
+              kind: :interval,
+              value_mm: (lower_mm + upper_mm) / 2.0,
               standard_uncertainty_mm: TypeB.combined(TypeB.between(lower_mm, upper_mm), edge_mm),
-              lower_mm:, upper_mm:, edge_mm:, assumed:)
-        end
+              lower_mm:,
+              upper_mm:,
+              edge_mm:,
+              assumed:
+            )
+          end
 
-        def interval? = kind == :interval
-      end
+          def interval? = kind == :interval
+        end
     end
   end
 end

@@ -3,10 +3,12 @@
 module Graver
   module Core
     module Planning
-      # What an owner changes of the planner's order: steps left out, steps of their own put in, steps moved. Each change is
+      # What an owner changes of the planner's order: steps left out, steps of their own put in, steps moved. Each
+      # change is
       # proved; one that would break the order (or would leave out a gate) is set aside, the rest stands.
       class Adjustments
-        # action: "drop", "insert" or "move"; key: of a step, or the own step's id; after: key it follows, nil: first; text: of an own step.
+        # action: "drop", "insert" or "move"; key: of a step, or the own step's id; after: key it follows, nil: first;
+        # text: of an own step.
         Adjustment = Value.define(:action, :key, :after, :text)
         # set_aside: [[Adjustment, [Proof::Fault] or :gate or :gone]]
         Result = Value.define(:placed, :set_aside)
@@ -30,9 +32,12 @@ module Graver
 
         def apply(placed, adjustment)
           case adjustment.action
-          when "drop" then drop(placed, adjustment)
-          when "insert" then insert(placed, adjustment)
-          when "move" then move(placed, adjustment)
+          when "drop"
+            drop(placed, adjustment)
+          when "insert"
+            insert(placed, adjustment)
+          when "move"
+            move(placed, adjustment)
           end
         end
 
@@ -53,12 +58,16 @@ module Graver
           before = placed.find { |each| each.key == adjustment.after } || (placed.first if adjustment.after.nil?)
           return :gone unless before
 
-          own = before.with(step: @proof.procedure.guarded(Step.own(id: adjustment.key, stage: before.step.stage, text: adjustment.text)))
+          own =
+            before.with(
+              step:
+                @proof.procedure.guarded(Step.own(id: adjustment.key, stage: before.step.stage, text: adjustment.text))
+            )
           after(placed, adjustment.after, own)
         end
 
         def after(placed, key, added)
-          return [added, *placed] if key.nil?
+          return added, *placed if key.nil?
 
           at = placed.index { |each| each.key == key } or return :gone
           placed.dup.insert(at + 1, added)

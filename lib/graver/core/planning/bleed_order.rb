@@ -12,7 +12,8 @@ module Graver
 
         module_function
 
-        # order: "furthest", "nearest" or "diagonal"; near: the master cylinder's side; corners respond to axle and side.
+        # order: "furthest", "nearest" or "diagonal"; near: the master cylinder's side; corners respond to axle and
+        # side.
         def call(corners, order:, near: "left")
           corners.sort_by.with_index { |corner, at| [rank(order, near).index([corner.axle, corner.side]) || 0, at] }
         end

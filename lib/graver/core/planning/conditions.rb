@@ -3,7 +3,8 @@
 module Graver
   module Core
     module Planning
-      # Where something applies: { "calipers" => ["fixed_opposed"], "work" => ["pads", "rotors_new"], "sensors" => true }.
+      # Where something applies: { "calipers" => ["fixed_opposed"], "work" => ["pads", "rotors_new"], "sensors" =>
+      # true }.
       # Every key must be met; a list is met by any of its values. Empty or nil: everywhere.
       module Conditions
         module_function

@@ -10,10 +10,13 @@ module Graver
 
         module_function
 
-        # pushed, headroom: ml, nil where not known; share: of the room that may be counted on -> ml, rounded up to a step; nil where
+        # pushed, headroom: ml, nil where not known; share: of the room that may be counted on -> ml, rounded up to a
+        # step; nil where
         # it cannot be said
         def call(pushed, headroom, share)
-          pushed && headroom && ([pushed - (headroom * share), 0.0].max / STEP_ML).ceil * STEP_ML
+          return unless pushed && headroom
+
+          ([pushed - (headroom * share), 0.0].max / STEP_ML).ceil * STEP_ML
         end
       end
     end

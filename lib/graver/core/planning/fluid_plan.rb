@@ -5,7 +5,8 @@ module Graver
     module Planning
       # How much fluid comes back, how much is drawn off first, how much is bought. All volumes in ml.
       class FluidPlan
-        # pushed: comes back, nil unknown; draw_off: before the pistons go home, nil unknown; needed, bottles: [ml, ...] to buy
+        # pushed: comes back, nil unknown; draw_off: before the pistons go home, nil unknown; needed, bottles: [ml,
+        # ...] to buy
         Plan = Value.define(:pushed, :headroom, :draw_off, :needed, :bottles)
 
         # rules: { flush_ml: per corner, opened_ml: per corner, top_up_ml:, bottles: [ml], headroom_share: }
@@ -18,7 +19,13 @@ module Graver
         def call(pushed:, headroom:, pushes:, flushed:, opened:)
           needed = (flushed * @rules.fetch(:flush_ml)) + (opened * @rules.fetch(:opened_ml))
           needed = @rules.fetch(:top_up_ml) unless needed.positive?
-          Plan.new(pushed:, headroom:, draw_off: pushes ? DrawOff.call(pushed, headroom, @rules.fetch(:headroom_share)) : 0, needed:, bottles: bottles(needed))
+          Plan.new(
+            pushed:,
+            headroom:,
+            draw_off: pushes ? DrawOff.call(pushed, headroom, @rules.fetch(:headroom_share)) : 0,
+            needed:,
+            bottles: bottles(needed)
+          )
         end
 
         # The fewest bottles that hold enough; among those the least in all.

@@ -3,10 +3,12 @@
 module Graver
   module Core
     module Planning
-      # What can kill: facts it requires and forbids, whatever else a step says, and words that show a step of that kind.
-      Hazard = Value.define(:id, :label, :requires, :forbids, :words) do
-        def shown_by?(text) = words.any? { |word| text.downcase.include?(word) }
-      end
+      # What can kill: facts it requires and forbids, whatever else a step says, and words that show a step of that
+      # kind.
+      Hazard =
+        Value.define(:id, :label, :requires, :forbids, :words) do
+          def shown_by?(text) = words.any? { |word| text.downcase.include?(word) }
+        end
     end
   end
 end

@@ -6,22 +6,27 @@ module Graver
       # How long a job takes: common practice, or that at the owner's own pace once jobs were timed.
       class Hours
         # low, high: hours; jobs: how many of the owner's own it rests on
-        Range = Value.define(:low, :high, :jobs) do
-          # "1.5 to 3 h": halves are enough for hours of work.
-          def said
-            from, upto = [low, high].map { |value| format("%g", (value * 2).round / 2.0) }
-            from == upto ? "about #{from} h" : "#{from} to #{upto} h"
+        Range =
+          Value.define(:low, :high, :jobs) do
+            # "1.5 to 3 h": halves are enough for hours of work.
+            def said
+              from, upto = [low, high].map { |value| format("%g", (value * 2).round / 2.0) }
+              from == upto ? "about #{from} h" : "#{from} to #{upto} h"
+            end
           end
-        end
 
-        # rules: { "lift" => { "minutes" => [from, to] }, "per_corner" => { work => ... }, "electric" => ..., "own_spread" => { "share" => } }
+        # rules: { "lift" => { "minutes" => [from, to] }, "per_corner" => { work => ... }, "electric" => ...,
+        # "own_spread" => { "share" => } }
         def initialize(rules)
           @rules = rules
         end
 
         # [Lift] -> [low, high] hours by common practice
         def usual(lifts)
-          parts = lifts.flat_map { |lift| [minutes(@rules.fetch("lift")), *lift.corners.flat_map { |corner| of_corner(corner) }, *electric(lift)] }
+          parts =
+            lifts.flat_map do |lift|
+              [minutes(@rules.fetch("lift")), *lift.corners.flat_map { |corner| of_corner(corner) }, *electric(lift)]
+            end
           parts.transpose.map { |column| column.sum / 60.0 }
         end
 
@@ -47,11 +52,14 @@ module Graver
           works = corner.configuration.fetch("work")
           captive = works.include?("rotor_off") && corner.configuration["retentions"] == "captive"
           discs = corner.side == "both" ? 2 : 1
-          (works + (captive ? ["captive"] : [])).filter_map { |work| @rules.fetch("per_corner")[work] }.flat_map { |entry| [minutes(entry)] * discs }
+          (works + (captive ? ["captive"] : []))
+            .filter_map { |work| @rules.fetch("per_corner")[work] }
+            .flat_map { |entry| [minutes(entry)] * discs }
         end
 
         def electric(lift)
-          lift.corners.any? { |corner| corner.configuration["parking_brakes"] == "electric" && corner.configuration["work"].include?("open") } ? [minutes(@rules.fetch("electric"))] : []
+          opened = lift.corners.map(&:configuration).select { |each| each["work"].include?("open") }
+          opened.any? { |each| each["parking_brakes"] == "electric" } ? [minutes(@rules.fetch("electric"))] : []
         end
       end
     end

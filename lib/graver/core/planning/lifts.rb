@@ -6,10 +6,12 @@ module Graver
       # How often a vehicle is lifted for a job, and what is in the air each time: one axle after the other, so that the
       # other stands; both together only where they are bled in one go.
       class Lifts
-        # An axle of the job: configuration as in Conditions.met? but for "lifts" and "sensors"; sensors: sides with one.
+        # An axle of the job: configuration as in Conditions.met? but for "lifts" and "sensors"; sensors: sides with
+        # one.
         Setup = Value.define(:axle, :sides, :configuration, :sensors)
 
-        # joined: conditions under which the two discs of a wheel are one corner; bleed_order: callable ([Corner]) -> [Corner].
+        # joined: conditions under which the two discs of a wheel are one corner; bleed_order: callable ([Corner]) ->
+        # [Corner].
         def initialize(joined:, bleed_order:)
           @joined = joined
           @bleed_order = bleed_order
@@ -20,7 +22,11 @@ module Graver
           groups(setups).map do |group|
             name = group.length > 1 ? "both" : group.first.axle
             corners = group.flat_map { |setup| corners(setup, name) }
-            Lift.new(name:, corners:, bleeding: @bleed_order.call(corners.select { |corner| corner.configuration["work"].include?("bleed") }))
+            Lift.new(
+              name:,
+              corners:,
+              bleeding: @bleed_order.call(corners.select { |corner| corner.configuration["work"].include?("bleed") })
+            )
           end
         end
 
@@ -36,7 +42,11 @@ module Graver
           sides = setup.sides.length > 1 && Conditions.met?(@joined, setup.configuration) ? ["both"] : setup.sides
           sides.map do |side|
             sensors = side == "both" ? setup.sensors.any? : setup.sensors.include?(side)
-            Corner.new(axle: setup.axle, side:, configuration: setup.configuration.merge("lifts" => lift, "sensors" => sensors))
+            Corner.new(
+              axle: setup.axle,
+              side:,
+              configuration: setup.configuration.merge("lifts" => lift, "sensors" => sensors)
+            )
           end
         end
       end

@@ -10,12 +10,19 @@ module Graver
 
         module_function
 
-        # matches: { "thickness_mm" => { "key" =>, "within" => mm } }; details: { "thickness_mm" => 11.5 } of the new part;
+        # matches: { "thickness_mm" => { "key" =>, "within" => mm } }; details: { "thickness_mm" => 11.5 } of the new
+        # part;
         # known: { key => mm } of the old one -> [Check]
         def call(matches, details, known)
           matches.map do |what, match|
             old, new = known[match.fetch("key")], details[what]
-            Check.new(what:, old_mm: old, new_mm: new, within_mm: match.fetch("within"), verdict: verdict(old, new, match.fetch("within")))
+            Check.new(
+              what:,
+              old_mm: old,
+              new_mm: new,
+              within_mm: match.fetch("within"),
+              verdict: verdict(old, new, match.fetch("within"))
+            )
           end
         end
 

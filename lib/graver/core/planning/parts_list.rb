@@ -12,7 +12,11 @@ module Graver
         # parts: knowledge entries; setup: Lifts::Setup; torque_lines: TorqueCard lines of the axle -> [Line]
         def call(parts, setup, torque_lines)
           works = setup.configuration.fetch("work")
-          wanted = parts.select { |part| part["work"].intersect?(works) && !part.fetch("not_work", []).intersect?(works) && Conditions.met?(part["when"], setup.configuration) }
+          wanted =
+            parts.select do |part|
+              part["work"].intersect?(works) && !part.fetch("not_work", []).intersect?(works) &&
+                Conditions.met?(part["when"], setup.configuration)
+            end
           wanted.flat_map { |part| lines(part, setup, torque_lines) }
         end
 
@@ -21,18 +25,36 @@ module Graver
         def lines(part, setup, torque_lines)
           sides = setup.sides.length
           case part.fetch("count")
-          when "set" then [line(part, setup, 1, "{pads}" => (sides * PADS_PER_ROTOR).to_s)]
-          when "per_corner", "per_rotor" then [line(part, setup, sides)]
-          when "per_sensor" then setup.sensors.empty? ? [] : [line(part, setup, setup.sensors.length)]
+          when "set"
+            [line(part, setup, 1, "{pads}" => (sides * PADS_PER_ROTOR).to_s)]
+          when "per_corner", "per_rotor"
+            [line(part, setup, sides)]
+          when "per_sensor"
+            setup.sensors.empty? ? [] : [line(part, setup, setup.sensors.length)]
           when "per_single_use"
-            torque_lines.select(&:single_use).map { |torque| line(part, setup, torque.count, "{fastener}" => torque.label.downcase).with(id: "#{part["id"]}.#{torque.fastener}") }
+            torque_lines
+              .select(&:single_use)
+              .map do |torque|
+                line(part, setup, torque.count, "{fastener}" => torque.label.downcase).with(
+                  id: "#{part["id"]}.#{torque.fastener}"
+                )
+              end
           end
         end
 
         def line(part, setup, count, tokens = {})
           label = tokens.reduce(part.fetch("label")) { |text, (token, value)| text.sub(token, value) }
-          Line.new(id: part.fetch("id"), label:, count:, axle: setup.axle, note: part.fetch("note"), optional: part.fetch("optional", false), kit_lacks: part["kit_lacks"],
-                   lays: part.fetch("lays", []), matches: part.fetch("matches", {}))
+          Line.new(
+            id: part.fetch("id"),
+            label:,
+            count:,
+            axle: setup.axle,
+            note: part.fetch("note"),
+            optional: part.fetch("optional", false),
+            kit_lacks: part["kit_lacks"],
+            lays: part.fetch("lays", []),
+            matches: part.fetch("matches", {})
+          )
         end
       end
     end

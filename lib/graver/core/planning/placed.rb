@@ -4,17 +4,18 @@ module Graver
   module Core
     module Planning
       # A step at its place in a job. lift, axle, side are nil where the step is done once for more than that.
-      Placed = Value.define(:step, :lift, :axle, :side) do
-        # "front.left.pads_in", "front.pump", "settle": what a tick or a note refers to.
-        def key = (axle ? [axle, side, step.id] : [lift, step.id]).compact.join(".")
+      Placed =
+        Value.define(:step, :lift, :axle, :side) do
+          # "front.left.pads_in", "front.pump", "settle": what a tick or a note refers to.
+          def key = (axle ? [axle, side, step.id] : [lift, step.id]).compact.join(".")
 
-        # "front left", "front" of several axles, "both axles", or nil
-        def place
-          return [axle, side == "both" ? nil : side].compact.join(" ") if axle
+          # "front left", "front" of several axles, "both axles", or nil
+          def place
+            return [axle, side == "both" ? nil : side].compact.join(" ") if axle
 
-          lift == "both" ? "both axles" : lift
+            lift == "both" ? "both axles" : lift
+          end
         end
-      end
     end
   end
 end

@@ -4,16 +4,20 @@ module Graver
   module Core
     module Planning
       # stages: [Stage] in working order; steps: [Step]; facts: { id => Fact }; hazards: [Hazard].
-      Procedure = Value.define(:id, :label, :stages, :steps, :facts, :hazards) do
-        # The step, held to the hazards it names and to those its words show.
-        def guarded(step)
-          mine = hazards.select { |hazard| step.does.include?(hazard.id) || hazard.shown_by?(step.text) }
-          step.with(requires: step.requires | mine.flat_map(&:requires), forbids: step.forbids | mine.flat_map(&:forbids))
-        end
+      Procedure =
+        Value.define(:id, :label, :stages, :steps, :facts, :hazards) do
+          # The step, held to the hazards it names and to those its words show.
+          def guarded(step)
+            mine = hazards.select { |hazard| step.does.include?(hazard.id) || hazard.shown_by?(step.text) }
+            step.with(
+              requires: step.requires | mine.flat_map(&:requires),
+              forbids: step.forbids | mine.flat_map(&:forbids)
+            )
+          end
 
-        def step(id) = steps.find { |step| step.id == id }
-        def stage(id) = stages.find { |stage| stage.id == id }
-      end
+          def step(id) = steps.find { |step| step.id == id }
+          def stage(id) = stages.find { |stage| stage.id == id }
+        end
     end
   end
 end

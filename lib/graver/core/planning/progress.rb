@@ -12,15 +12,20 @@ module Graver
           @done = done.to_h { |key| [key, true] }
         end
 
-        # Earlier steps that are still open and without which this one may not begin: every gate of its own wheel, of the
+        # Earlier steps that are still open and without which this one may not begin: every gate of its own wheel, of
+        # the
         # whole lift and of earlier lifts, and whatever else it asks for. -> [Placed]
         def waits_for(placed)
           before = @placed.take_while { |each| each.key != placed.key }
-          before.select { |earlier| open?(earlier) && ((earlier.step.gate && bars?(earlier, placed)) || @proof.asks_for?(placed, earlier)) }
+          before.select do |earlier|
+            open?(earlier) && ((earlier.step.gate && bars?(earlier, placed)) || @proof.asks_for?(placed, earlier))
+          end
         end
 
         # Gates of these stages that are open.
-        def open_gates(stages) = @placed.select { |each| each.step.gate && stages.include?(each.step.stage) && open?(each) }
+        def open_gates(stages)
+          @placed.select { |each| each.step.gate && stages.include?(each.step.stage) && open?(each) }
+        end
 
         private
 

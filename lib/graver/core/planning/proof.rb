@@ -3,7 +3,8 @@
 module Graver
   module Core
     module Planning
-      # Walks through an order of steps and notes every step that does not find what it needs: a step that should have come
+      # Walks through an order of steps and notes every step that does not find what it needs: a step that should have
+      # come
       # first, a fact it requires (the piston is home), a fact it forbids (a caliper is open when the pedal is pumped).
       class Proof
         # about: id of the fact or step; kind: "requires", "forbids" or "needs"; where: "front left" or nil
@@ -52,28 +53,40 @@ module Graver
         private
 
         def facts_missing(placed, holds)
-          missing = places(placed.step.requires, placed).reject { |place| holds.key?(place) || (@facts.fetch(place.first).optional && !@given.key?(place)) }
+          missing =
+            places(placed.step.requires, placed).reject do |place|
+              holds.key?(place) || (@facts.fetch(place.first).optional && !@given.key?(place))
+            end
           standing = places(placed.step.forbids, placed, every: true).select { |place| holds.key?(place) }
-          missing.map { |place| fault(placed, "requires", *place) } + standing.map { |place| fault(placed, "forbids", *place) }
+          missing.map { |place| fault(placed, "requires", *place) } +
+            standing.map { |place| fault(placed, "forbids", *place) }
         end
 
-        def fault(placed, kind, about, *where) = Fault.new(placed:, kind:, about:, where: where.empty? ? nil : where.join(" "))
+        def fault(placed, kind, about, *where)
+          Fault.new(placed:, kind:, about:, where: where.empty? ? nil : where.join(" "))
+        end
 
         def needs_missing(placed, seen, all)
           placed.step.needs.flat_map do |id|
             here = all.fetch(id, []).select { |other| concerns?(other, placed) }
-            here.reject { |other| seen.key?(other) }.map { |other| fault(placed, "needs", id, *[other.axle, other.side].compact) }
+            here
+              .reject { |other| seen.key?(other) }
+              .map { |other| fault(placed, "needs", id, *[other.axle, other.side].compact) }
           end
         end
 
-        # Facts at the places a step speaks of: [[fact], [fact, lift], [fact, axle, side], ...]. A step done once for several corners
+        # Facts at the places a step speaks of: [[fact], [fact, lift], [fact, axle, side], ...]. A step done once for
+        # several corners
         # speaks of those it applies to; what it forbids (every: true), it forbids at all of them.
         def places(facts, placed, every: false)
           facts.flat_map do |fact|
             case @facts.fetch(fact).of
-            when "job" then [[fact]]
-            when "lift" then (placed.lift ? [placed.lift] : @corners.keys).map { |lift| [fact, lift] }
-            else corners_of(placed, every).map { |corner| [fact, *corner] }
+            when "job"
+              [[fact]]
+            when "lift"
+              (placed.lift ? [placed.lift] : @corners.keys).map { |lift| [fact, lift] }
+            else
+              corners_of(placed, every).map { |corner| [fact, *corner] }
             end
           end
         end

@@ -25,18 +25,25 @@ module Graver
         def decides(works) = (@always + works.flat_map { |id| @works.fetch(id).fetch("decides", []) }).uniq
 
         # Why the configuration cannot be as it was entered, or nil.
-        def impossible(configuration) = @impossible.find { |entry| Conditions.met?(entry.fetch("when"), configuration) }&.fetch("because")
+        def impossible(configuration)
+          @impossible.find { |entry| Conditions.met?(entry.fetch("when"), configuration) }&.fetch("because")
+        end
 
         # What usually goes with the chosen works and was not chosen: [[work, because], ...]
         def companions(works)
-          works.flat_map { |id| (@works.fetch(id).fetch("with", []) - works).map { |other| [other, @works.fetch(id)["because"]] } }
+          works.flat_map do |id|
+            (@works.fetch(id).fetch("with", []) - works).map { |other| [other, @works.fetch(id)["because"]] }
+          end
         end
 
         # Sentences on what cannot be chosen together.
         def conflicts(works)
           alone = works.find { |id| @works.fetch(id)["alone"] && works.length > 1 }
           rotors = works.select { |id| @works.fetch(id)["rotors"] }
-          [(Texts.say("scope.alone", work: @works.fetch(alone)["label"]) if alone), (Texts.say("scope.either") if rotors.length > 1)].compact
+          [
+            (Texts.say("scope.alone", work: @works.fetch(alone)["label"]) if alone),
+            (Texts.say("scope.either") if rotors.length > 1)
+          ].compact
         end
       end
     end

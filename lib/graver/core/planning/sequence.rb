@@ -3,7 +3,8 @@
 module Graver
   module Core
     module Planning
-      # Puts the steps of a procedure in order for the lifts of a job, so that no step comes before what it needs: what is
+      # Puts the steps of a procedure in order for the lifts of a job, so that no step comes before what it needs:
+      # what is
       # shared stands once, each corner in turn is stripped, cleaned and rebuilt, and then bled where it is to be.
       class Sequence
         # A need that leads back to itself, or to a step that is not there.
@@ -25,38 +26,59 @@ module Graver
         # [Lift] -> [Placed]
         def call(lifts)
           blocks.flat_map do |of, stages|
-            of == "job" ? stages.flat_map { |stage| shared(stage, lifts.flat_map(&:corners), nil) } : lifts.flat_map { |lift| lift(lift, stages, lift.equal?(lifts.last)) }
+            if of == "job"
+              stages.flat_map { |stage| shared(stage, lifts.flat_map(&:corners), nil) }
+            else
+              lifts.flat_map { |lift| lift(lift, stages, lift.equal?(lifts.last)) }
+            end
           end
         end
 
         # The steps of the procedure in an order that respects every need, whatever the configuration.
         # Raises Impossible naming the steps that wait for each other.
         def order
-          @order ||= [].tap do |done|
-            waiting = @procedure.steps.sort_by.with_index { |step, at| [@rank.fetch(step.stage), at] }
-            until waiting.empty?
-              ready = waiting.find { |step| before(step).all? { |id| id == step.id || done.any? { |other| other.id == id } } }
-              raise Impossible.new("steps wait for each other: #{waiting.map(&:id).join(", ")}", waiting.map(&:id)) unless ready
+          @order ||=
+            [].tap do |done|
+              waiting = @procedure.steps.sort_by.with_index { |step, at| [@rank.fetch(step.stage), at] }
+              until waiting.empty?
+                ready =
+                  waiting.find do |step|
+                    before(step).all? { |id| id == step.id || done.any? { |other| other.id == id } }
+                  end
+                unless ready
+                  raise Impossible.new("steps wait for each other: #{waiting.map(&:id).join(", ")}", waiting.map(&:id))
+                end
 
-              done << waiting.delete(ready)
+                done << waiting.delete(ready)
+              end
             end
-          end
         end
 
         private
 
         # Runs of stages done once for the job, and those between them, done for each lift.
         def blocks
-          @blocks ||= @procedure.stages.chunk_while { |one, other| (one.of == "job") == (other.of == "job") }.map { |stages| [stages.first.of == "job" ? "job" : "lift", stages.map(&:id)] }
+          @blocks ||=
+            @procedure
+              .stages
+              .chunk_while { |one, other| (one.of == "job") == (other.of == "job") }
+              .map { |stages| [stages.first.of == "job" ? "job" : "lift", stages.map(&:id)] }
         end
 
         def by_stage = @by_stage ||= order.group_by(&:stage).tap { |found| found.default = [] }
 
-        # What stands before a step whatever is fitted: its needs, and what gives the facts it requires or takes away those
+        # What stands before a step whatever is fitted: its needs, and what gives the facts it requires or takes away
+        # those
         # it forbids, unless that is done in a later stage.
         def before(step)
-          facts = @procedure.steps.select { |other| @rank.fetch(other.stage) <= @rank.fetch(step.stage) && (other.gives.intersect?(step.requires) || other.takes.intersect?(step.forbids)) }
-          step.needs.each { |id| @procedure.step(id) or raise Impossible.new("step #{step.id} needs #{id}, which is not there", [step.id]) }
+          facts =
+            @procedure.steps.select do |other|
+              @rank.fetch(other.stage) <= @rank.fetch(step.stage) &&
+                (other.gives.intersect?(step.requires) || other.takes.intersect?(step.forbids))
+            end
+          step.needs.each do |id|
+            @procedure.step(id) or raise Impossible.new("step #{step.id} needs #{id}, which is not there", [step.id])
+          end
           step.needs + facts.map(&:id)
         end
 
@@ -86,12 +108,16 @@ module Graver
         end
 
         def at_corner(stage, corner, lift)
-          by_stage[stage].select { |step| step.applies?(corner.configuration) }.map { |step| Placed.new(step:, lift:, axle: corner.axle, side: corner.side) }
+          by_stage[stage]
+            .select { |step| step.applies?(corner.configuration) }
+            .map { |step| Placed.new(step:, lift:, axle: corner.axle, side: corner.side) }
         end
 
         # A shared step is there when any corner asks for it.
         def shared(stage, corners, lift)
-          by_stage[stage].select { |step| corners.any? { |corner| step.applies?(corner.configuration) } }.map { |step| Placed.new(step:, lift:, axle: nil, side: nil) }
+          by_stage[stage]
+            .select { |step| corners.any? { |corner| step.applies?(corner.configuration) } }
+            .map { |step| Placed.new(step:, lift:, axle: nil, side: nil) }
         end
       end
     end

@@ -4,22 +4,48 @@ module Graver
   module Core
     module Planning
       # One step of a job. `needs` are ids of steps that come first where they apply. Facts: what the step requires and
-      # forbids when it begins, gives and takes away when it is done. `conditions` and `exceptions` limit where it applies.
-      # `fasteners` are undone here, `tighten` are tightened to torque here. `does` are hazards. A gate can never be left out;
+      # forbids when it begins, gives and takes away when it is done. `conditions` and `exceptions` limit where it
+      # applies.
+      # `fasteners` are undone here, `tighten` are tightened to torque here. `does` are hazards. A gate can never be
+      # left out;
       # one that `kills` can never be answered by "I did it otherwise" either.
-      Step = Value.define(:id, :stage, :text, :why, :needs, :requires, :forbids, :gives, :takes, :conditions, :exceptions,
-                          :fasteners, :tighten, :tools, :consumables, :cautions, :gate, :kills, :does) do
-        # A step its owner wrote.
-        def self.own(id:, stage:, text:)
-          lists = %i[needs requires forbids gives takes fasteners tighten tools consumables cautions does].to_h { |key| [key, []] }
-          new(id:, stage:, text:, why: nil, conditions: {}, exceptions: {}, gate: false, kills: false, **lists)
-        end
+      Step =
+        Value.define(
+          :id,
+          :stage,
+          :text,
+          :why,
+          :needs,
+          :requires,
+          :forbids,
+          :gives,
+          :takes,
+          :conditions,
+          :exceptions,
+          :fasteners,
+          :tighten,
+          :tools,
+          :consumables,
+          :cautions,
+          :gate,
+          :kills,
+          :does
+        ) do
+          # A step its owner wrote.
+          def self.own(id:, stage:, text:)
+            lists =
+              %i[needs requires forbids gives takes fasteners tighten tools consumables cautions does].to_h do |key|
+                [key, []]
+              end
+            new(id:, stage:, text:, why: nil, conditions: {}, exceptions: {}, gate: false, kills: false, **lists)
+          end
 
-        # configuration as in Conditions.met?
-        def applies?(configuration)
-          Conditions.met?(conditions, configuration) && (exceptions.empty? || !Conditions.met?(exceptions, configuration))
+          # configuration as in Conditions.met?
+          def applies?(configuration)
+            Conditions.met?(conditions, configuration) &&
+              (exceptions.empty? || !Conditions.met?(exceptions, configuration))
+          end
         end
-      end
     end
   end
 end

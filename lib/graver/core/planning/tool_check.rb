@@ -13,7 +13,8 @@ module Graver
           @tools = tools.to_h { |tool| [tool.fetch("id"), tool] }
         end
 
-        # ids: of tools the steps name; drives: { drive id => [[drive label, fastener label], ...] }; owned: ids -> [Line]
+        # ids: of tools the steps name; drives: { drive id => [[drive label, fastener label], ...] }; owned: ids ->
+        # [Line]
         def call(ids, drives, owned)
           named = ids.uniq.filter_map { |id| line(@tools.fetch(id), owned, []) unless @tools.fetch(id)["by_torque"] }
           named + drives.group_by { |drive, _| covering(drive) }.map { |set, mine| drive_line(set, mine, owned) }
@@ -27,14 +28,31 @@ module Graver
           uses = drives.flat_map { |_, uses| uses }.map { |drive, fastener| "#{drive} for the #{fastener.downcase}" }
           return line(set, owned, uses) if set
 
-          Line.new(id: drives.first.first, label: uses.first, status: "missing", by: nil, uses:, never: nil, note: nil, special: true)
+          Line.new(
+            id: drives.first.first,
+            label: uses.first,
+            status: "missing",
+            by: nil,
+            uses:,
+            never: nil,
+            note: nil,
+            special: true
+          )
         end
 
         def line(tool, owned, uses)
           instead = owned.include?(tool.fetch("id")) ? nil : tool.fetch("instead", []).find { |id| owned.include?(id) }
           status = owned.include?(tool.fetch("id")) ? "owned" : "missing"
-          Line.new(id: tool.fetch("id"), label: tool.fetch("label"), status: instead ? "instead" : status, by: instead && @tools.fetch(instead)["label"], uses:, never: tool["never"],
-                   note: tool["note"], special: tool.fetch("special", false))
+          Line.new(
+            id: tool.fetch("id"),
+            label: tool.fetch("label"),
+            status: instead ? "instead" : status,
+            by: instead && @tools.fetch(instead)["label"],
+            uses:,
+            never: tool["never"],
+            note: tool["note"],
+            special: tool.fetch("special", false)
+          )
         end
       end
     end

@@ -3,44 +3,50 @@
 module Graver
   module Core
     module Planning
-      # A tightening torque as entered, and the same in the units of the wrench. Of a range the middle is aimed at; low and high
+      # A tightening torque as entered, and the same in the units of the wrench. Of a range the middle is aimed at;
+      # low and high
       # are its ends in the unit it was entered in, else nil.
-      Torque = Value.define(:entered, :unit, :newton_metres, :low, :high) do
-        def initialize(low: nil, high: nil, **rest) = super
+      Torque =
+        Value.define(:entered, :unit, :newton_metres, :low, :high) do
+          def initialize(low: nil, high: nil, **rest) = super
 
-        # Text as entered ("28", "125-150"), TORQUE unit -> Torque. Raises InvalidEntry (field "").
-        def self.parse(text, unit)
-          range = Quantity::EnteredRange.parse(text)
-          ends = range.high ? { low: range.low.value.to_f, high: range.high.value.to_f } : {}
-          new(entered: range.middle.to_f, unit:, newton_metres: Quantity::TORQUE.to_base(range.middle, unit), **ends)
+          # Text as entered ("28", "125-150"), TORQUE unit -> Torque. Raises InvalidEntry (field "").
+          def self.parse(text, unit)
+            range = Quantity::EnteredRange.parse(text)
+            ends = range.high ? { low: range.low.value.to_f, high: range.high.value.to_f } : {}
+            new(entered: range.middle.to_f, unit:, newton_metres: Quantity::TORQUE.to_base(range.middle, unit), **ends)
+          end
+
+          # "28 N·m", "125 to 150 N·m"
+          def said = "#{low ? "#{format("%g", low)} to #{format("%g", high)}" : format("%g", entered)} #{unit}"
+
+          # Do two values differ by more than this share of the smaller? Of ranges the middles count.
+          def differs?(other, share)
+            small, large = [newton_metres, other.newton_metres].minmax
+            large - small > small * share
+          end
+
+          # Three significant figures: finer than any wrench is read.
+          def in_unit(wanted)
+            value = Quantity::TORQUE.from_base(newton_metres, wanted)
+            wanted == unit ? entered : value.round([2 - Math.log10(value).floor, 0].max)
+          end
+
+          # The unit that was probably meant, when the value is outside the plausible range but the same figure in
+          # another unit, or ten times more or less, would be inside it. nil when plausible, "unknown" when nothing
+          # fits.
+          def doubt(least, most)
+            return if newton_metres.between?(least, most)
+
+            other =
+              Quantity::TORQUE.units.find do |name|
+                name != unit && Quantity::TORQUE.to_base(entered, name).between?(least, most)
+              end
+            return other if other
+
+            [10.0, 0.1].any? { |factor| (newton_metres * factor).between?(least, most) } ? "ten_times" : "unknown"
+          end
         end
-
-        # "28 N·m", "125 to 150 N·m"
-        def said = "#{low ? "#{format("%g", low)} to #{format("%g", high)}" : format("%g", entered)} #{unit}"
-
-        # Do two values differ by more than this share of the smaller? Of ranges the middles count.
-        def differs?(other, share)
-          small, large = [newton_metres, other.newton_metres].minmax
-          large - small > small * share
-        end
-
-        # Three significant figures: finer than any wrench is read.
-        def in_unit(wanted)
-          value = Quantity::TORQUE.from_base(newton_metres, wanted)
-          wanted == unit ? entered : value.round([2 - Math.log10(value).floor, 0].max)
-        end
-
-        # The unit that was probably meant, when the value is outside the plausible range but the same figure in
-        # another unit, or ten times more or less, would be inside it. nil when plausible, "unknown" when nothing fits.
-        def doubt(least, most)
-          return if newton_metres.between?(least, most)
-
-          other = Quantity::TORQUE.units.find { |name| name != unit && Quantity::TORQUE.to_base(entered, name).between?(least, most) }
-          return other if other
-
-          [10.0, 0.1].any? { |factor| (newton_metres * factor).between?(least, most) } ? "ten_times" : "unknown"
-        end
-      end
     end
   end
 end

@@ -5,11 +5,34 @@ module Graver
     module Planning
       # Every fastener a job tightens, with its count, its torque in both units, its further angle and what is doubtful.
       class TorqueCard
-        # torque: Torque or nil when not known; angle_degrees: of a second stage or nil; doubt as in Torque#doubt; hearsay: the
-        # value's source is no source for a torque; star: nut numbers or nil; undone: loosened in this job, not only checked
-        Line = Value.define(:axle, :fastener, :label, :count, :torque, :angle_degrees, :source, :doubt, :hearsay, :plausible, :drive, :thread, :single_use, :threadlocker,
-                            :lubrication, :rivals, :snug, :star, :note)
-        # rivals: [[Torque, source]] that other sources say, until one is chosen; snug: may be tightened without a figure
+        # torque: Torque or nil when not known; angle_degrees: of a second stage or nil; doubt as in Torque#doubt;
+        # hearsay: the
+        # value's source is no source for a torque; star: nut numbers or nil; undone: loosened in this job, not only
+        # checked
+        Line =
+          Value.define(
+            :axle,
+            :fastener,
+            :label,
+            :count,
+            :torque,
+            :angle_degrees,
+            :source,
+            :doubt,
+            :hearsay,
+            :plausible,
+            :drive,
+            :thread,
+            :single_use,
+            :threadlocker,
+            :lubrication,
+            :rivals,
+            :snug,
+            :star,
+            :note
+          )
+        # rivals: [[Torque, source]] that other sources say, until one is chosen; snug: may be tightened without a
+        # figure
         # Where a torque does not come from: another axle, what is usual.
         HEARSAY = %w[copied typical].freeze
 
@@ -23,7 +46,9 @@ module Graver
         private
 
         # A shared step may tighten what only another axle of the job has.
-        def here?(fastener, setup) = fastener["counted_by"] || fastener.fetch("per_corner").key?(setup.configuration["calipers"])
+        def here?(fastener, setup)
+          fastener["counted_by"] || fastener.fetch("per_corner").key?(setup.configuration["calipers"])
+        end
 
         def line(fastener, setup, data)
           id = fastener.fetch("id")
@@ -31,16 +56,42 @@ module Graver
           torque = known&.fetch(:torque)
           value = ->(key) { data.dig("#{id}.#{key}", :value) }
           plausible = fastener.fetch("plausible_newton_metres")
-          doubts = { source: known&.fetch(:source), doubt: torque&.doubt(*plausible), hearsay: HEARSAY.include?(known&.fetch(:source)), plausible: }
-          said = { drive: value["drive"], thread: value["thread"], single_use: value["single_use"] == "once", threadlocker: value["threadlocker"], lubrication: value["lubrication"],
-                   rivals: known&.fetch(:rivals) || [], snug: fastener.fetch("snug", false) }
-          Line.new(axle: setup.axle, fastener: id, label: fastener.fetch("label"), count: count(fastener, setup, data), torque:, **doubts, **said,
-                   angle_degrees: data.dig("#{id}.angle", :number)&.value&.to_f, star: star(fastener, data), note: fastener.fetch("note"))
+          doubts = {
+            source: known&.fetch(:source),
+            doubt: torque&.doubt(*plausible),
+            hearsay: HEARSAY.include?(known&.fetch(:source)),
+            plausible:
+          }
+          said = {
+            drive: value["drive"],
+            thread: value["thread"],
+            single_use: value["single_use"] == "once",
+            threadlocker: value["threadlocker"],
+            lubrication: value["lubrication"],
+            rivals: known&.fetch(:rivals) || [],
+            snug: fastener.fetch("snug", false)
+          }
+          Line.new(
+            axle: setup.axle,
+            fastener: id,
+            label: fastener.fetch("label"),
+            count: count(fastener, setup, data),
+            torque:,
+            **doubts,
+            **said,
+            angle_degrees: data.dig("#{id}.angle", :number)&.value&.to_f,
+            star: star(fastener, data),
+            note: fastener.fetch("note")
+          )
         end
 
         # Per corner: fixed by the caliper kind, or counted by the owner.
         def per_corner(fastener, setup, data)
-          fastener["counted_by"] ? counted(fastener, data) : fastener.fetch("per_corner").fetch(setup.configuration["calipers"])
+          if fastener["counted_by"]
+            counted(fastener, data)
+          else
+            fastener.fetch("per_corner").fetch(setup.configuration["calipers"])
+          end
         end
 
         def count(fastener, setup, data)

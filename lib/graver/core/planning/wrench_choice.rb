@@ -8,10 +8,13 @@ module Graver
       #   setting without an extension: the target, rounded to the wrench's graduation
       #   with a crow-foot or offset of E in line with the handle: T_set = T x L / (L + E), L being the wrench's length
       class WrenchChoice
-        # wrench: Wrench; setting: Float in its unit; reached: N·m at the fastener with that setting; off_share: reached against
-        # the target; tolerance_share; low, high: N·m between which it ends; overdue: calibration older than it should be, or never.
+        # wrench: Wrench; setting: Float in its unit; reached: N·m at the fastener with that setting; off_share:
+        # reached against
+        # the target; tolerance_share; low, high: N·m between which it ends; overdue: calibration older than it should
+        # be, or never.
         Setting = Value.define(:wrench, :setting, :reached, :off_share, :tolerance_share, :low, :high, :overdue)
-        # None reaches: [least, most] N·m of a common wrench to borrow, or nil; near: Wrench that covers it only outside its usable part.
+        # None reaches: [least, most] N·m of a common wrench to borrow, or nil; near: Wrench that covers it only
+        # outside its usable part.
         Borrow = Value.define(:range, :near)
 
         # rules: { usable_from_share:, small_up_to:, small_share:, share:, calibration_months:, common_ranges: }
@@ -22,7 +25,8 @@ module Graver
         # target in N·m -> Setting of the wrench that ends nearest, or Borrow. extension_mm: E, 0 without.
         def call(target, wrenches, today, extension_mm: 0.0)
           able = wrenches.filter_map { |wrench| setting(target, wrench, today, extension_mm) }
-          able.min_by { |setting| [setting.overdue ? 1 : 0, worst_share(setting, target), setting.wrench.id] } || borrow(target, wrenches)
+          able.min_by { |setting| [setting.overdue ? 1 : 0, worst_share(setting, target), setting.wrench.id] } ||
+            borrow(target, wrenches)
         end
 
         private
@@ -36,8 +40,16 @@ module Graver
 
           reached = Quantity::TORQUE.to_base(set, wrench.unit) / arm
           tolerance = tolerance(wrench)
-          Setting.new(wrench:, setting: set, reached:, off_share: (reached / target) - 1, tolerance_share: tolerance, low: reached * (1 - tolerance), high: reached * (1 + tolerance),
-                      overdue: overdue?(wrench, today))
+          Setting.new(
+            wrench:,
+            setting: set,
+            reached:,
+            off_share: (reached / target) - 1,
+            tolerance_share: tolerance,
+            low: reached * (1 - tolerance),
+            high: reached * (1 + tolerance),
+            overdue: overdue?(wrench, today)
+          )
         end
 
         def usable_from(wrench) = [wrench.least, wrench.most * @rules.fetch(:usable_from_share)].max
@@ -45,16 +57,31 @@ module Graver
         def worst_share(setting, target) = [(setting.low / target) - 1, (setting.high / target) - 1].map(&:abs).max
 
         def tolerance(wrench)
-          Quantity::TORQUE.to_base(wrench.most, wrench.unit) <= @rules.fetch(:small_up_to) ? @rules.fetch(:small_share) : @rules.fetch(:share)
+          if Quantity::TORQUE.to_base(wrench.most, wrench.unit) <= @rules.fetch(:small_up_to)
+            @rules.fetch(:small_share)
+          else
+            @rules.fetch(:share)
+          end
         end
 
-        def overdue?(wrench, today) = wrench.calibrated_on.nil? || (wrench.calibrated_on >> @rules.fetch(:calibration_months)) < today
+        def overdue?(wrench, today)
+          wrench.calibrated_on.nil? || (wrench.calibrated_on >> @rules.fetch(:calibration_months)) < today
+        end
 
         # Of the common ranges that cover it in their usable part, the one in whose middle it lies best.
         def borrow(target, wrenches)
-          ranges = @rules.fetch(:common_ranges).select { |least, most| target.between?([least, most * @rules.fetch(:usable_from_share)].max, most) }
-          near = wrenches.find { |wrench| Quantity::TORQUE.from_base(target, wrench.unit).between?(wrench.least, wrench.most) }
-          Borrow.new(range: ranges.min_by { |least, most| (target - ((least + most) / 2.0)).abs / (most - least) }, near:)
+          ranges =
+            @rules
+              .fetch(:common_ranges)
+              .select { |least, most| target.between?([least, most * @rules.fetch(:usable_from_share)].max, most) }
+          near =
+            wrenches.find do |wrench|
+              Quantity::TORQUE.from_base(target, wrench.unit).between?(wrench.least, wrench.most)
+            end
+          Borrow.new(
+            range: ranges.min_by { |least, most| (target - ((least + most) / 2.0)).abs / (most - least) },
+            near:
+          )
         end
       end
     end

@@ -5,7 +5,8 @@ require "date"
 module Graver
   module Core
     module Schedule
-      # The driving ahead of a vehicle: from days to distance and back, with seasons, planned trips and a changed commute.
+      # The driving ahead of a vehicle: from days to distance and back, with seasons, planned trips and a changed
+      # commute.
       #
       # Wear is forecast in usual kilometres; where a trip or a new commute is harder on the brakes, one kilometre of it
       # counts for more. The spread of the driving scales everything but the trips.
@@ -39,19 +40,25 @@ module Graver
         # Distance on the odometer by a day, at the median driving.
         def km_by(date) = between(@middle, :day, :actual, [(date - as_of).to_i, 0].max.to_f)
 
-        # Life (km of the odometer) -> { 0.05 => days, ... }, the spread of the driving mixed in. Worked out once for each life:
+        # Life (km of the odometer) -> { 0.05 => days, ... }, the spread of the driving mixed in. Worked out once for
+        # each life:
         # many screens ask for the same.
         def days_until(life)
           @known[life] ||= begin
             earlier = 0.0
-            Wear::Life::PROBABILITIES.to_h { |probability| [probability, earlier = days_at(life, probability, earlier)] }.freeze
+            Wear::Life::PROBABILITIES
+              .to_h { |probability| [probability, earlier = days_at(life, probability, earlier)] }
+              .freeze
           end
         end
 
         private
 
         def plain? = @trips.all? { |trip| trip.wear_factor == 1 } && @changes.all? { |change| change.wear_factor == 1 }
-        def spread = @spread ||= SPREAD.map { |z| plain_and_even? ? Math.exp(z * driving.log_sd) : legs(Math.exp(z * driving.log_sd)) }
+        def spread
+          @spread ||=
+            SPREAD.map { |z| plain_and_even? ? Math.exp(z * driving.log_sd) : legs(Math.exp(z * driving.log_sd)) }
+        end
         def plain_and_even? = @trips.empty? && @changes.empty? && driving.season.nil?
 
         # Looked for from `low` on: doubled until it is passed, then halved to a quarter of a day.
@@ -67,9 +74,12 @@ module Graver
           high
         end
 
-        # The chance that the limit is passed by a day. A scaled way reaches other wear than the median one does at the same distance.
+        # The chance that the limit is passed by a day. A scaled way reaches other wear than the median one does at
+        # the same distance.
         def chance(life, day)
-          return spread.sum { |scale| life.chance_passed(driving.km_per_day * scale * day) } / spread.length if plain_and_even?
+          if plain_and_even?
+            return spread.sum { |scale| life.chance_passed(driving.km_per_day * scale * day) } / spread.length
+          end
 
           spread.sum { |way| life.chance_passed(actual_km(between(way, :day, :usual, day))) } / spread.length
         end
@@ -78,21 +88,25 @@ module Graver
         def legs(scale)
           actual = usual = 0.0
           places = boundaries
-          rows = places.each_cons(2).map do |from, to|
-            row = { day: from, actual:, usual: }
-            base = pace(from) * scale * (to - from)
-            extra = trips_between(from, to)
-            actual += base + extra.sum(&:first)
-            usual += (base * factor(from)) + extra.sum { |km, harder| km * harder }
-            row
-          end
+          rows =
+            places
+              .each_cons(2)
+              .map do |from, to|
+                row = { day: from, actual:, usual: }
+                base = pace(from) * scale * (to - from)
+                extra = trips_between(from, to)
+                actual += base + extra.sum(&:first)
+                usual += (base * factor(from)) + extra.sum { |km, harder| km * harder }
+                row
+              end
           columns([*rows, { day: places.last, actual:, usual: }])
         end
 
         def columns(rows) = %i[day actual usual].to_h { |key| [key, rows.map { |row| row[key] }] }
 
         def boundaries
-          marks = @trips.flat_map { |trip| [day(trip.from), day(trip.to) + 1] } + @changes.map { |change| day(change.from) }
+          marks =
+            @trips.flat_map { |trip| [day(trip.from), day(trip.to) + 1] } + @changes.map { |change| day(change.from) }
           marks += months if driving.season
           [0.0, *marks.select { |mark| mark.positive? && mark < FURTHEST_DAYS }, FURTHEST_DAYS.to_f].uniq.sort
         end
@@ -105,7 +119,9 @@ module Graver
         def day(date) = (date - as_of).to_f
 
         def pace(from)
-          km = @changes.reverse.find { |change| day(change.from) <= from && change.km_per_day }&.km_per_day || driving.km_per_day
+          km =
+            @changes.reverse.find { |change| day(change.from) <= from && change.km_per_day }&.km_per_day ||
+              driving.km_per_day
           from < SEASONAL_DAYS && driving.season ? km * driving.season[(as_of + from.to_i).month - 1] : km
         end
 

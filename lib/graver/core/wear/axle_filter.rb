@@ -7,8 +7,10 @@ module Graver
     module Wear
       # Follows all components of an axle through everything logged, under many suppositions at once.
       #
-      # On each stretch between services a supposition branches: nothing happened, the whole axle changed its rate, or one
-      # component did. At each service it branches again: read rightly, or everything read there is off by one error. The
+      # On each stretch between services a supposition branches: nothing happened, the whole axle changed its rate, or
+      # one
+      # component did. At each service it branches again: read rightly, or everything read there is off by one error.
+      # The
       # weightiest are kept. Where the rate lies, and how much it drifts, are suppositions from the start.
       class AxleFilter
         # Middles of the prior's parts, in its standard deviations, and what is left of the spread within each.
@@ -49,32 +51,54 @@ module Graver
 
         def start
           cells = PARTS.product(@prior.drifts, [nil, *@components])
-          Hypotheses.new(@components, first_means(cells), first_variances(cells), cells.map { |part, drift, odd| first_weight(part, drift, odd) },
-                         cells.map { |_, drift, _| drift.values_at(:log_sd, :km) })
+          Hypotheses.new(
+            @components,
+            first_means(cells),
+            first_variances(cells),
+            cells.map { |part, drift, odd| first_weight(part, drift, odd) },
+            cells.map { |_, drift, _| drift.values_at(:log_sd, :km) }
+          )
         end
 
         def first_weight(part, drift, odd)
-          share = odd ? @prior.odd_from_new[:share] * @prior.seizure_weights.fetch(odd, 0.0) : 1 - @prior.odd_from_new[:share]
+          share =
+            odd ? @prior.odd_from_new[:share] * @prior.seizure_weights.fetch(odd, 0.0) : 1 - @prior.odd_from_new[:share]
           (-0.5 * part * part / (1 - (WITHIN**2))) + Math.log(drift.fetch(:share)) + Math.log(share + 1e-12)
         end
 
         def first_means(cells)
           middle = Math.log(@prior.rate_mm_per_1000km / 1000)
           base = cells.map { |part, _, _| middle + (part * @prior.rate_log_sd) }
-          deviations = @components.map { |component| cells.map { |_, _, odd| offset(component) + (odd == component ? @prior.odd_from_new[:log_mean] : 0.0) } }
+          deviations =
+            @components.map do |component|
+              cells.map { |_, _, odd| offset(component) + (odd == component ? @prior.odd_from_new[:log_mean] : 0.0) }
+            end
           none = [0.0] * cells.length
           [base, none, none, *deviations, *([none] * @components.length)]
         end
 
         def first_variances(cells)
           own = @prior.deviation_log_sd**2
-          deviations = @components.map { |component| cells.map { |_, _, odd| own + (odd == component ? @prior.odd_from_new[:log_sd]**2 : 0.0) } }
+          deviations =
+            @components.map do |component|
+              cells.map { |_, _, odd| own + (odd == component ? @prior.odd_from_new[:log_sd]**2 : 0.0) }
+            end
           spread = [(WITHIN * @prior.rate_log_sd)**2] * cells.length
-          [spread, cells.map { |_, drift, _| drift[:log_sd]**2 }, [0.0] * cells.length, *deviations, *([[0.0] * cells.length] * @components.length)]
+          [
+            spread,
+            cells.map { |_, drift, _| drift[:log_sd]**2 },
+            [0.0] * cells.length,
+            *deviations,
+            *([[0.0] * cells.length] * @components.length)
+          ]
         end
 
         def offset(component) = @prior.component_log_offset.fetch(component, 0.0)
-        def mate(component) = @components.find { |other| other != component && other.include?("_") && other.split("_").first == component.split("_").first }
+        def mate(component)
+          @components.find do |other|
+            other != component && other.include?("_") && other.split("_").first == component.split("_").first
+          end
+        end
 
         def pass(moment)
           travel(moment.km, read: moment.readings.any?)
@@ -98,16 +122,26 @@ module Graver
         # Kinds of change that may happen on a stretch: [nil | :axle | component, how].
         def changes
           @changes ||= {}
-          @changes[@on.keys] ||= [[nil, nil], *@prior.axle_changes.map { |how| [:axle, how] }, *@on.keys.product(@prior.seizures)]
+          @changes[@on.keys] ||= [
+            [nil, nil],
+            *@prior.axle_changes.map { |how| [:axle, how] },
+            *@on.keys.product(@prior.seizures)
+          ]
         end
 
-        # One supposition becomes one per kind and moment of change. Notes which, and -> the distances before and after it.
+        # One supposition becomes one per kind and moment of change. Notes which, and -> the distances before and
+        # after it.
         def branch(distance_km, moments)
           lives = expected_lives(distance_km)
           @cases = [[changes.first, 0.5], *changes.drop(1).product(moments)]
           chances = @cases.drop(1).map { |change, _| change_chance(change, lives) / moments.length }
           chances.unshift((1 - chances.sum(lives * 0.0)).clip(0.02, 1))
-          @case = hypotheses.branch(chances.map { |chance| NUMBERS.log(chance + 1e-30) }, BRANCHED, negligible: NEGLIGIBLE_CHANGE)
+          @case =
+            hypotheses.branch(
+              chances.map { |chance| NUMBERS.log(chance + 1e-30) },
+              BRANCHED,
+              negligible: NEGLIGIBLE_CHANGE
+            )
           share = Numo::DFloat.cast(@cases.map(&:last))[@case].dup
           [share * distance_km, (1 - share) * distance_km]
         end
@@ -131,9 +165,10 @@ module Graver
         end
 
         def change
-          @cases.each_with_index.group_by { |(change, _), _| change }.each do |change, cases|
-            apply(*change, cases.sum { |_, at| Numo::DFloat.cast(@case.eq(at)) })
-          end
+          @cases
+            .each_with_index
+            .group_by { |(change, _), _| change }
+            .each { |change, cases| apply(*change, cases.sum { |_, at| Numo::DFloat.cast(@case.eq(at)) }) }
         end
 
         def apply(who, how, mask)
@@ -155,7 +190,11 @@ module Graver
           hypotheses.disturb(Hypotheses::BASE, (@prior.set_log_sd**2) * again.length / @components.length) if again.any?
           again.each { |component| renew_deviation(component) }
           fits.each do |component, start|
-            hypotheses.restart(hypotheses.thickness(component), start.value_mm, (start.standard_uncertainty_mm**2) - (start.shared_mm**2))
+            hypotheses.restart(
+              hypotheses.thickness(component),
+              start.value_mm,
+              (start.standard_uncertainty_mm**2) - (start.shared_mm**2)
+            )
             @on[component] = true
           end
           share_start(fits)
@@ -171,16 +210,24 @@ module Graver
 
         def renew_deviation(component)
           kept = @prior.kept_deviation
-          hypotheses.recall(hypotheses.deviation(component), kept, (@prior.deviation_log_sd**2) * (1 - (kept**2)), mean: offset(component))
+          hypotheses.recall(
+            hypotheses.deviation(component),
+            kept,
+            (@prior.deviation_log_sd**2) * (1 - (kept**2)),
+            mean: offset(component)
+          )
         end
 
         # What was read that day by one eye or one gauge shares an error: each such group is taken in by itself.
         def read(moment)
-          moment.readings.group_by { |_, observation| observation.thickness.group }.each_value do |readings|
-            suppose_errors(readings)
-            readings.each { |component, observation| observe(component, observation) }
-            forget_errors
-          end
+          moment
+            .readings
+            .group_by { |_, observation| observation.thickness.group }
+            .each_value do |readings|
+              suppose_errors(readings)
+              readings.each { |component, observation| observe(component, observation) }
+              forget_errors
+            end
           hypotheses.prune(KEPT)
         end
 
@@ -191,21 +238,34 @@ module Graver
           hypotheses.prune(WHILE_READING)
         end
 
-        # Read rightly; all with one error; all with their plates. On top of it what such readings have in common anyway.
+        # Read rightly; all with one error; all with their plates. On top of it what such readings have in common
+        # anyway.
         def suppose_errors(readings)
           errors = [@prior.wrong_service, plate?(readings) ? @prior.plate_service : nil].compact
           shares = [1 - errors.sum { |error| error[:share] }, *errors.map { |error| error[:share] }]
-          which = hypotheses.branch(shares.map { |share| Math.log(share + 1e-12) }, BRANCHED, negligible: NEGLIGIBLE_CHANGE)
-          errors.each_with_index { |error, at| hypotheses.disturb(Hypotheses::BIAS, error[:sd_mm]**2, shift: error[:mm] || 0.0, mask: Numo::DFloat.cast(which.eq(at + 1))) }
-          hypotheses.disturb(Hypotheses::BIAS, readings.sum { |_, observation| observation.thickness.shared_mm**2 } / readings.length)
+          which =
+            hypotheses.branch(shares.map { |share| Math.log(share + 1e-12) }, BRANCHED, negligible: NEGLIGIBLE_CHANGE)
+          errors.each_with_index do |error, at|
+            hypotheses.disturb(
+              Hypotheses::BIAS,
+              error[:sd_mm]**2,
+              shift: error[:mm] || 0.0,
+              mask: Numo::DFloat.cast(which.eq(at + 1))
+            )
+          end
+          hypotheses.disturb(
+            Hypotheses::BIAS,
+            readings.sum { |_, observation| observation.thickness.shared_mm**2 } / readings.length
+          )
           hypotheses.mark(:service, Numo::DFloat.cast(which.gt(0)))
         end
 
         def plate?(readings)
-          @prior.plate_service[:mm] && readings.any? do |component, observation|
-            expected = (hypotheses.mean[hypotheses.thickness(component), true] * hypotheses.weights).sum
-            observation.thickness.value_mm - expected > PLATE_GAP_MM
-          end
+          @prior.plate_service[:mm] &&
+            readings.any? do |component, observation|
+              expected = (hypotheses.mean[hypotheses.thickness(component), true] * hypotheses.weights).sum
+              observation.thickness.value_mm - expected > PLATE_GAP_MM
+            end
         end
 
         def forget_errors

@@ -6,11 +6,13 @@ module Graver
       # How a forecast did, once the truth is known: where the first pad of the set met the limit.
       #
       # The end is read off the log: the first reading at or under the limit, and the one before it of that position (or
-      # when it was fitted); in between wear is taken as even. A set renewed before its end tells only that it would have lasted longer.
+      # when it was fitted); in between wear is taken as even. A set renewed before its end tells only that it would
+      # have lasted longer.
       module Backtest
         # km: odometer at which the limit was met, or nil; at_least_km: it lasted to here without meeting it.
         End = Value.define(:km, :at_least_km)
-        # was_km: from where the forecast was given, nil while open; at_least_km: how far it has lasted; interval_covered: whether the 80 %
+        # was_km: from where the forecast was given, nil while open; at_least_km: how far it has lasted;
+        # interval_covered: whether the 80 %
         # band did, nil while open; late: whether "look again" was
         Verdict = Value.define(:was_km, :at_least_km, :interval_covered, :late)
 
@@ -22,18 +24,36 @@ module Graver
           End.new(km: ends.min, at_least_km: until_km)
         end
 
-        # quantiles: { 0.1 => km, ... } from as_of_km; look_again_km from there too. Only a look at the end or beyond can
+        # quantiles: { 0.1 => km, ... } from as_of_km; look_again_km from there too. Only a look at the end or beyond
+        # can
         # show that a band held; a set that outlived its band has shown that it did not.
         def judge(quantiles, look_again_km, as_of_km, ending)
           lasted = ending.at_least_km - as_of_km
-          return Verdict.new(was_km: nil, at_least_km: lasted, interval_covered: lasted > quantiles.fetch(0.9) ? false : nil, late: nil) unless ending.km
+          unless ending.km
+            return(
+              Verdict.new(
+                was_km: nil,
+                at_least_km: lasted,
+                interval_covered: lasted > quantiles.fetch(0.9) ? false : nil,
+                late: nil
+              )
+            )
+          end
 
           was = [ending.km - as_of_km, 0.0].max
-          Verdict.new(was_km: was, at_least_km: lasted, interval_covered: was.between?(quantiles.fetch(0.1), quantiles.fetch(0.9)), late: was < look_again_km)
+          Verdict.new(
+            was_km: was,
+            at_least_km: lasted,
+            interval_covered: was.between?(quantiles.fetch(0.1), quantiles.fetch(0.9)),
+            late: was < look_again_km
+          )
         end
 
         def crossing(fitting, limit_mm)
-          points = [*(fitting.fitted_km && [[fitting.fitted_km, fitting.new.value_mm]]), *fitting.observations.map { |seen| [seen.distance_km, seen.thickness.value_mm] }]
+          points = [
+            *(fitting.fitted_km && [[fitting.fitted_km, fitting.new.value_mm]]),
+            *fitting.observations.map { |seen| [seen.distance_km, seen.thickness.value_mm] }
+          ]
           points.each_cons(2) do |(from, before), (to, after)|
             next unless after <= limit_mm
 

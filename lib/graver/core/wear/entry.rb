@@ -12,10 +12,11 @@ module Graver
       # reading      Measurement::Reading, or nil where the event says it all
       # trust        1.0, or less for a reading kept with a doubt
       # ref          handed back with a doubt (a line number, a record's id)
-      Entry = Value.define(:date, :odometer_km, :part, :side, :pad, :event, :reading, :trust, :ref) do
-        def thickness? = %w[reading squealer sensor metal].include?(event)
-        def renewal? = %w[fit resurfaced].include?(event)
-      end
+      Entry =
+        Value.define(:date, :odometer_km, :part, :side, :pad, :event, :reading, :trust, :ref) do
+          def thickness? = %w[reading squealer sensor metal].include?(event)
+          def renewal? = %w[fit resurfaced].include?(event)
+        end
     end
   end
 end

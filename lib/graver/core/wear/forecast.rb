@@ -7,27 +7,41 @@ module Graver
       #
       #   Forecast.call(history, prior) -> Result, or nil when there is nothing to start from (no set known)
       #
-      # Result: `first` and `components` (by id) are Lives; `now` has each component's { mean_mm:, sd_mm: }; `rates` each
+      # Result: `first` and `components` (by id) are Lives; `now` has each component's { mean_mm:, sd_mm: }; `rates`
+      # each
       # one's 10, 50 and 90 % wear rate in mm per 1,000 km; `doubted` the readings more likely wrong than right,
-      # [{ ref:, chance: }]; `readings` counts those of the set that is on; `unread` names the components of that set which
+      # [{ ref:, chance: }]; `readings` counts those of the set that is on; `unread` names the components of that set
+      # which
       # nobody has read; `futures` is what the lives were read off, for what-if and what to measure next.
       class Forecast
-        Result = Value.define(:first, :components, :now, :rates, :doubted, :readings, :unread, :limit_mm, :futures) do
-          # The chance that a component is at or under a thickness today.
-          def chance_below(component, limit_mm) = futures.chance_below(component, limit_mm)
+        Result =
+          Value.define(:first, :components, :now, :rates, :doubted, :readings, :unread, :limit_mm, :futures) do
+            # The chance that a component is at or under a thickness today.
+            def chance_below(component, limit_mm) = futures.chance_below(component, limit_mm)
 
-          # The same in distances on the odometer (Schedule::Timeline).
-          def along(timeline) = with(first: timeline.along(first), components: components.transform_values { |life| timeline.along(life) })
+            # The same in distances on the odometer (Schedule::Timeline).
+            def along(timeline)
+              with(
+                first: timeline.along(first),
+                components: components.transform_values { |life| timeline.along(life) }
+              )
+            end
 
-          # Another limit, other rates or other parts (LifeSimulation#supposing), in usual km.
-          def supposing(**suppositions) = Forecast.read_off(futures.supposing(**suppositions), self)
-        end
+            # Another limit, other rates or other parts (LifeSimulation#supposing), in usual km.
+            def supposing(**suppositions) = Forecast.read_off(futures.supposing(**suppositions), self)
+          end
 
         # Lives, thicknesses and rates as the futures have them; the rest as given.
         def self.read_off(futures, given)
           each = futures.components.each_with_index
-          given.with(futures:, limit_mm: futures.limit_mm, first: Life.of(futures.first_km), components: each.to_h { |component, _| [component, Life.of(futures.life_km(component))] },
-                     now: each.to_h { |component, at| [component, futures.now(at)] }, rates: each.to_h { |component, at| [component, futures.rates(at)] })
+          given.with(
+            futures:,
+            limit_mm: futures.limit_mm,
+            first: Life.of(futures.first_km),
+            components: each.to_h { |component, _| [component, Life.of(futures.life_km(component))] },
+            now: each.to_h { |component, at| [component, futures.now(at)] },
+            rates: each.to_h { |component, at| [component, futures.rates(at)] }
+          )
         end
 
         DOUBT_FROM = 0.5
@@ -45,8 +59,21 @@ module Graver
         end
 
         def result
-          blank = Result.new(first: nil, components: {}, now: {}, rates: {}, doubted:, readings: current.values.sum { |fitting| fitting.observations.length },
-                             unread: current.select { |_, fitting| fitting.observations.empty? }.keys, limit_mm: @history.limit_mm, futures: @futures)
+          blank =
+            Result.new(
+              first: nil,
+              components: {
+              },
+              now: {
+              },
+              rates: {
+              },
+              doubted:,
+              readings: current.values.sum { |fitting| fitting.observations.length },
+              unread: current.select { |_, fitting| fitting.observations.empty? }.keys,
+              limit_mm: @history.limit_mm,
+              futures: @futures
+            )
           self.class.read_off(@futures, blank)
         end
 
@@ -55,7 +82,10 @@ module Graver
         def current = @history.sets.last
 
         def doubted
-          newest = current.flat_map { |component, fitting| fitting.observations.map { |observation| [component, observation] } }
+          newest =
+            current.flat_map do |component, fitting|
+              fitting.observations.map { |observation| [component, observation] }
+            end
           chances = @filter.doubts
           newest.filter_map do |key|
             chance = chances.fetch(key, 0.0)

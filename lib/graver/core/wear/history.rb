@@ -6,7 +6,7 @@ module Graver
       # All sets of the axle's pads (or rotors), oldest first: each { component id => Fitting }.
       # limit_mm     thickness at which a component is done
       # as_of_km     where the forecast starts
-      # freed        [[km, [component]]] where pins or pistons were made free: the rate before says less about the rate after
+      # freed [[km, [component]]] where pins or pistons were made free: the rate before says less about the rate after
       History = Value.define(:sets, :limit_mm, :as_of_km, :freed)
     end
   end

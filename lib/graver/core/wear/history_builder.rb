@@ -5,13 +5,16 @@ module Graver
     module Wear
       # Puts an axle's log entries in order: which readings belong to which set, and how thick each set was when new.
       class HistoryBuilder
-        # Readings of the set that is on, of each earlier one, and sets, that are followed: the newest half of so many, and as
-        # many spread over what was read before. No owner reads as often; a log made by machine must not stop the forecast.
+        # Readings of the set that is on, of each earlier one, and sets, that are followed: the newest half of so
+        # many, and as
+        # many spread over what was read before. No owner reads as often; a log made by machine must not stop the
+        # forecast.
         MOST_OBSERVATIONS = 24
         MOST_OF_EARLIER = 8
         MOST_SETS = 6
 
-        # normalise: Measurement::Normalise; new_parts: { "pad" => { typical_mm:, typical_sd_mm:, stated_sd_mm:, own_sd_mm: (parts of one
+        # normalise: Measurement::Normalise; new_parts: { "pad" => { typical_mm:, typical_sd_mm:, stated_sd_mm:,
+        # own_sd_mm: (parts of one
         # box), unread_share: } }.
         def initialize(normalise, new_parts)
           @normalise = normalise
@@ -22,19 +25,29 @@ module Graver
         # day and odometer keep theirs (old pads read, then new ones fitted).
         def call(entries, specification, as_of_km:)
           ordered = in_order(entries.select { |entry| entry.part == specification.part })
-          fittings = specification.components.to_h { |component| [component, fittings(component, ordered, specification)] }
+          fittings =
+            specification.components.to_h { |component| [component, fittings(component, ordered, specification)] }
           fittings = infer_unread(fittings, ordered, specification)
-          History.new(sets: sets(fittings), limit_mm: specification.limit_mm, as_of_km:,
-                      freed: freed(entries, specification))
+          History.new(
+            sets: sets(fittings),
+            limit_mm: specification.limit_mm,
+            as_of_km:,
+            freed: freed(entries, specification)
+          )
         end
 
         private
 
         # Whatever was made free at a corner concerns its pads and its rotor.
         def freed(entries, specification)
-          entries.select { |entry| entry.event == "freed" }.map do |entry|
-            [entry.odometer_km, specification.components.select { |component| [nil, component.split("_").first].include?(entry.side) }]
-          end
+          entries
+            .select { |entry| entry.event == "freed" }
+            .map do |entry|
+              [
+                entry.odometer_km,
+                specification.components.select { |component| [nil, component.split("_").first].include?(entry.side) }
+              ]
+            end
         end
 
         def in_order(entries)
@@ -44,7 +57,10 @@ module Graver
         def fittings(component, entries, specification)
           mine = entries.select { |entry| concerns?(entry, component) }
           groups = mine.slice_before(&:renewal?).to_a
-          kept = groups.each_with_index.map { |group, at| fitting(group, specification, at + 1 == groups.length ? MOST_OBSERVATIONS : MOST_OF_EARLIER) }
+          kept =
+            groups.each_with_index.map do |group, at|
+              fitting(group, specification, at + 1 == groups.length ? MOST_OBSERVATIONS : MOST_OF_EARLIER)
+            end
           kept.select { |fitting| fitting.fitted_km || fitting.observations.any? }
         end
 
@@ -56,7 +72,12 @@ module Graver
 
           mean = first.sum { |observation| observation.thickness.value_mm } / first.length
           gone = [new_thickness(entries.first, specification).value_mm - mean, 0.5].max
-          guess = Measurement::Thickness.point(mean, gone * @new_parts.fetch(specification.part).fetch(:unread_share), assumed: ["unread"])
+          guess =
+            Measurement::Thickness.point(
+              mean,
+              gone * @new_parts.fetch(specification.part).fetch(:unread_share),
+              assumed: ["unread"]
+            )
           start = Fitting.new(fitted_km: first.map(&:distance_km).min, new: guess, observations: [])
           fittings.transform_values { |list| list.empty? ? [start] : list }
         end
@@ -68,9 +89,11 @@ module Graver
 
         def fitting(group, specification, most)
           first = group.first
-          Fitting.new(fitted_km: first.renewal? ? first.odometer_km : nil,
-                      new: new_thickness(first, specification),
-                      observations: thinned(group.select(&:thickness?), most).map { |entry| observation(entry, specification) })
+          Fitting.new(
+            fitted_km: first.renewal? ? first.odometer_km : nil,
+            new: new_thickness(first, specification),
+            observations: thinned(group.select(&:thickness?), most).map { |entry| observation(entry, specification) }
+          )
         end
 
         def thinned(entries, most)
@@ -83,7 +106,12 @@ module Graver
         end
 
         def observation(entry, specification)
-          Observation.new(distance_km: entry.odometer_km, thickness: thickness(entry, specification), trust: entry.trust, ref: entry.ref)
+          Observation.new(
+            distance_km: entry.odometer_km,
+            thickness: thickness(entry, specification),
+            trust: entry.trust,
+            ref: entry.ref
+          )
         end
 
         def thickness(entry, specification)
@@ -96,19 +124,35 @@ module Graver
           return @normalise.call(entry.reading, part(specification)) if entry.renewal? && entry.reading
 
           known = @new_parts.fetch(specification.part)
-          return new_set(specification.new_mm, known.fetch(:stated_sd_mm), known, []) if specification.new_mm && entry.event != "resurfaced"
+          if specification.new_mm && entry.event != "resurfaced"
+            return new_set(specification.new_mm, known.fetch(:stated_sd_mm), known, [])
+          end
 
-          new_set(specification.new_mm || known.fetch(:typical_mm), known.fetch(:typical_sd_mm), known, ["new_thickness"])
+          new_set(
+            specification.new_mm || known.fetch(:typical_mm),
+            known.fetch(:typical_sd_mm),
+            known,
+            ["new_thickness"]
+          )
         end
 
         # Parts of one box are alike: what is not known of one is not known of all.
         def new_set(value_mm, sd_mm, known, assumed)
-          Measurement::Thickness.point(value_mm, sd_mm, assumed:, shared_mm: Measurement::TypeB.without(sd_mm, known.fetch(:own_sd_mm)))
+          Measurement::Thickness.point(
+            value_mm,
+            sd_mm,
+            assumed:,
+            shared_mm: Measurement::TypeB.without(sd_mm, known.fetch(:own_sd_mm))
+          )
         end
 
         def part(specification)
-          Measurement::Normalise::Part.new(new_mm: specification.new_mm, backing_mm: specification.backing_mm,
-                                           backing_uncertainty_mm: specification.backing_uncertainty_mm, limit_overall: specification.limit_overall)
+          Measurement::Normalise::Part.new(
+            new_mm: specification.new_mm,
+            backing_mm: specification.backing_mm,
+            backing_uncertainty_mm: specification.backing_uncertainty_mm,
+            limit_overall: specification.limit_overall
+          )
         end
 
         # Counted from the newest: a corner renewed alone starts its own fitting, the others keep theirs.

@@ -7,13 +7,19 @@ module Graver
     module Wear
       # A bank of suppositions about one axle, each a normal distribution over the same unknowns, with a weight.
       #
-      # The unknowns: `base` (logarithm of the axle's lasting wear rate, mm per km), `drift` (how it differs just now), `bias` (a
-      # common error of everything read at one service), and for each component its `deviation` (logarithm) and thickness in mm.
-      # All suppositions are carried at once, as arrays: means [unknown, supposition], covariances [unknown, unknown, supposition].
+      # The unknowns: `base` (logarithm of the axle's lasting wear rate, mm per km), `drift` (how it differs just
+      # now), `bias` (a
+      # common error of everything read at one service), and for each component its `deviation` (logarithm) and
+      # thickness in mm.
+      # All suppositions are carried at once, as arrays: means [unknown, supposition], covariances [unknown, unknown,
+      # supposition].
       #
-      # Thickness falls by distance x exp(base + drift + deviation): mean, variance and covariances of that are exact for
-      # normal logarithms. Readings are taken in one after the other; whatever distribution of the read quantity results is
-      # reduced to its mean and variance and carried over to the other unknowns by regression (assumed-density filtering).
+      # Thickness falls by distance x exp(base + drift + deviation): mean, variance and covariances of that are exact
+      # for
+      # normal logarithms. Readings are taken in one after the other; whatever distribution of the read quantity
+      # results is
+      # reduced to its mean and variance and carried over to the other unknowns by regression (assumed-density
+      # filtering).
       class Hypotheses
         BASE = 0
         DRIFT = 1
@@ -29,7 +35,8 @@ module Graver
 
         attr_reader :components, :mean, :covariance, :log_weight, :marks, :drift_sd, :drift_km
 
-        # means [unknown][supposition], variances likewise (independent at first), log weights, drifts [[log_sd, km]] per supposition.
+        # means [unknown][supposition], variances likewise (independent at first), log weights, drifts [[log_sd, km]]
+        # per supposition.
         def initialize(components, means, variances, log_weights, drifts)
           @components = components
           @mean = Numo::DFloat.cast(means)
@@ -66,7 +73,8 @@ module Graver
           select(keep) if keep.length < WORTH_SHRINKING * length
         end
 
-        # Each supposition becomes several: log_chances holds one array of log chances per case (or a number for all). The
+        # Each supposition becomes several: log_chances holds one array of log chances per case (or a number for all).
+        # The
         # weightiest are kept. -> the number of the case, per supposition.
         def branch(log_chances, most, negligible: 1e-5)
           weights = Numo::DFloat.hstack(log_chances.map { |chance| log_weight + chance })
@@ -87,7 +95,9 @@ module Graver
         end
 
         # Several unknowns get one more error in common.
-        def join(unknowns, variance) = unknowns.product(unknowns).each { |one, other| @covariance[one, other, true] += variance }
+        def join(unknowns, variance)
+          unknowns.product(unknowns).each { |one, other| @covariance[one, other, true] += variance }
+        end
 
         # Forgets what was known of an unknown.
         def restart(unknown, mean, variance)
@@ -114,7 +124,11 @@ module Graver
         def log_rate(component)
           parts = [BASE, DRIFT, deviation(component)]
           across = @covariance[BASE, true, true] + @covariance[DRIFT, true, true] + @covariance[parts.last, true, true]
-          [parts.sum { |part| @mean[part, true] }, parts.sum { |part| across[part, true] }.clip(0, MOST_LOG_VARIANCE), across]
+          [
+            parts.sum { |part| @mean[part, true] },
+            parts.sum { |part| across[part, true] }.clip(0, MOST_LOG_VARIANCE),
+            across
+          ]
         end
 
         # The component wears over a distance; `increment_mm` is the gamma process's scale. -> expected wear, mm
@@ -156,7 +170,11 @@ module Graver
           error = (thickness.standard_uncertainty_mm**2) + (more_sd**2)
           total = variance + error
           gap = thickness.value_mm - mean
-          [-0.5 * ((gap * gap / total) + NUMBERS.log(total) + LOG_TWO_PI), mean + (variance / total * gap), variance * error / total]
+          [
+            -0.5 * ((gap * gap / total) + NUMBERS.log(total) + LOG_TWO_PI),
+            mean + (variance / total * gap),
+            variance * error / total
+          ]
         end
 
         # A truncated normal, its bounds blurred.
@@ -166,7 +184,11 @@ module Graver
           mass, shift, shrink = truncated(*[thickness.lower_mm, thickness.upper_mm].map { |bound| (bound - mean) / sd })
           regression = variance / blurred
           moved = (sd * shift).clip(thickness.lower_mm - mean - sd, thickness.upper_mm - mean + sd)
-          [NUMBERS.log(mass), mean + (regression * moved), variance - (regression * regression * blurred * (1 - shrink))]
+          [
+            NUMBERS.log(mass),
+            mean + (regression * moved),
+            variance - (regression * regression * blurred * (1 - shrink))
+          ]
         end
 
         # Of a standard normal between two bounds: [chance, mean, variance]

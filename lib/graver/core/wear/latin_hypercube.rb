@@ -22,7 +22,9 @@ module Graver
         def chances_of(count) = Array.new(count) { |at| (at + 0.5) / count }
 
         def table(rows, values, seed)
-          Numo::DFloat.cast(Array.new(rows) { |row| values.each_index.sort_by { |at| scatter(at, row + seed) }.map { |at| values[at] } })
+          Numo::DFloat.cast(
+            Array.new(rows) { |row| values.each_index.sort_by { |at| scatter(at, row + seed) }.map { |at| values[at] } }
+          )
         end
 
         # An integer hash (multiply and fold), kept within 31 bits.

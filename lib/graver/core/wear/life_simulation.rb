@@ -48,9 +48,12 @@ module Graver
           freeze
         end
 
-        # What the owner may suppose: another limit, every rate `factor` times what it is, components (`evened`) that wear as
+        # What the owner may suppose: another limit, every rate `factor` times what it is, components (`evened`) that
+        # wear as
         # their mates do again, and new parts of `new_mm` all round.
-        def supposing(limit_mm: @limit_mm, factor: 1.0, evened: [], new_mm: nil) = self.class.new(@start.supposing(factor, evened, new_mm), @prior, limit_mm)
+        def supposing(limit_mm: @limit_mm, factor: 1.0, evened: [], new_mm: nil)
+          self.class.new(@start.supposing(factor, evened, new_mm), @prior, limit_mm)
+        end
 
         # Where the limit is most likely passed already: the middle distance driven since, km; nil otherwise.
         def passed_since_km
@@ -59,7 +62,9 @@ module Graver
         end
 
         # Share of the futures in which a component is at or under a thickness now.
-        def chance_below(component, limit_mm) = thickness_mm[components.index(component), true].le(limit_mm).count.fdiv(COUNT)
+        def chance_below(component, limit_mm)
+          thickness_mm[components.index(component), true].le(limit_mm).count.fdiv(COUNT)
+        end
 
         def now(at) = { mean_mm: thickness_mm[at, true].mean, sd_mm: thickness_mm[at, true].stddev }
 
@@ -74,53 +79,68 @@ module Graver
 
         def life_km(component) = lives_km[components.index(component), true]
 
-        # Where futures begin: lasting logarithms of rates and thicknesses [component, future], drift and its kind [future].
-        Start = Struct.new(:components, :lasting, :thickness_mm, :drift, :drift_sd, :drift_km, keyword_init: true) do
-          # Futures are shared out to the suppositions by weight, then each unknown is drawn.
-          def self.drawn(hypotheses, components)
-            cells = share_out(hypotheses.weights.to_a)
-            values = unknowns(hypotheses, cells)
-            rows = ->(places) { values[places, true] }
-            lasting = rows.call(components.map { |component| hypotheses.deviation(component) }) + values[Hypotheses::BASE, true]
-            thickness_mm = rows.call(components.map { |component| hypotheses.thickness(component) }).clip(0.0, nil)
-            new(components:, lasting:, thickness_mm:,
-                drift: values[Hypotheses::DRIFT, true].dup, drift_sd: hypotheses.drift_sd[cells].dup, drift_km: hypotheses.drift_km[cells].dup)
-          end
-
-          def supposing(factor, evened, new_mm)
-            other = dup
-            other.lasting = lasting + Math.log(factor)
-            odd, even = components.each_index.partition { |at| evened.include?(components[at]) }
-            odd.each { |at| other.lasting[at, true] = other.lasting[even, true].mean(axis: 0) } if even.any?
-            other.thickness_mm = (thickness_mm * 0.0) + new_mm if new_mm
-            other
-          end
-
-          # Systematic sampling: as near to weight x COUNT as whole numbers go.
-          def self.share_out(weights)
-            total = 0.0
-            upto = weights.map { |weight| [(((total += weight) * COUNT) + 0.5).floor, COUNT].min }
-            upto[-1] = COUNT
-            Numo::Int32.cast([0, *upto].each_cons(2).with_index.flat_map { |(from, to), at| [at] * (to - from) })
-          end
-
-          def self.unknowns(hypotheses, cells)
-            root = root_of(hypotheses.covariance)[true, true, cells]
-            hypotheses.mean[true, cells] + (root * LifeSimulation.normals[0...hypotheses.size, true][:new, true, true]).sum(axis: 1)
-          end
-
-          # Cholesky factors of all covariances at once; an unknown that is certain has a row of zeros.
-          def self.root_of(covariance)
-            size = covariance.shape.first
-            root = Numo::DFloat.zeros(*covariance.shape)
-            size.times do |column|
-              rest = covariance[column..-1, column, true].dup
-              rest -= (root[column..-1, 0...column, true] * root[column, 0...column, true][:new, true, true]).sum(axis: 1) if column.positive?
-              root[column..-1, column, true] = rest / NUMBERS.sqrt(rest[0, true].clip(1e-12, nil)) * (rest[0, true] > 1e-11)
+        # Where futures begin: lasting logarithms of rates and thicknesses [component, future], drift and its kind
+        # [future].
+        Start =
+          Struct.new(:components, :lasting, :thickness_mm, :drift, :drift_sd, :drift_km, keyword_init: true) do
+            # Futures are shared out to the suppositions by weight, then each unknown is drawn.
+            def self.drawn(hypotheses, components)
+              cells = share_out(hypotheses.weights.to_a)
+              values = unknowns(hypotheses, cells)
+              rows = ->(places) { values[places, true] }
+              lasting =
+                rows.call(components.map { |component| hypotheses.deviation(component) }) +
+                  values[Hypotheses::BASE, true]
+              thickness_mm = rows.call(components.map { |component| hypotheses.thickness(component) }).clip(0.0, nil)
+              new(
+                components:,
+                lasting:,
+                thickness_mm:,
+                drift: values[Hypotheses::DRIFT, true].dup,
+                drift_sd: hypotheses.drift_sd[cells].dup,
+                drift_km: hypotheses.drift_km[cells].dup
+              )
             end
-            root
+
+            def supposing(factor, evened, new_mm)
+              other = dup
+              other.lasting = lasting + Math.log(factor)
+              odd, even = components.each_index.partition { |at| evened.include?(components[at]) }
+              odd.each { |at| other.lasting[at, true] = other.lasting[even, true].mean(axis: 0) } if even.any?
+              other.thickness_mm = (thickness_mm * 0.0) + new_mm if new_mm
+              other
+            end
+
+            # Systematic sampling: as near to weight x COUNT as whole numbers go.
+            def self.share_out(weights)
+              total = 0.0
+              upto = weights.map { |weight| [(((total += weight) * COUNT) + 0.5).floor, COUNT].min }
+              upto[-1] = COUNT
+              Numo::Int32.cast([0, *upto].each_cons(2).with_index.flat_map { |(from, to), at| [at] * (to - from) })
+            end
+
+            def self.unknowns(hypotheses, cells)
+              root = root_of(hypotheses.covariance)[true, true, cells]
+              hypotheses.mean[true, cells] +
+                (root * LifeSimulation.normals[0...hypotheses.size, true][:new, true, true]).sum(axis: 1)
+            end
+
+            # Cholesky factors of all covariances at once; an unknown that is certain has a row of zeros.
+            def self.root_of(covariance)
+              size = covariance.shape.first
+              root = Numo::DFloat.zeros(*covariance.shape)
+              size.times do |column|
+                rest = covariance[column..-1, column, true].dup
+                if column.positive?
+                  rest -=
+                    (root[column..-1, 0...column, true] * root[column, 0...column, true][:new, true, true]).sum(axis: 1)
+                end
+                root[column..-1, column, true] = rest / NUMBERS.sqrt(rest[0, true].clip(1e-12, nil)) *
+                  (rest[0, true] > 1e-11)
+              end
+              root
+            end
           end
-        end
 
         private
 
@@ -135,7 +155,8 @@ module Graver
           steps(above).each_with_index { |km, number| step(km, number, changes) }
         end
 
-        # Wear comes in gamma increments: what that adds by the time the limit is met, drawn once. What is above the limit now
+        # Wear comes in gamma increments: what that adds by the time the limit is met, drawn once. What is above the
+        # limit now
         # stays above it: a component has passed its limit in the same futures for the pad and for the axle.
         def blur(above)
           normals = self.class.normals[WEAR_ROW...(WEAR_ROW + components.length), true]
@@ -155,7 +176,10 @@ module Graver
         # [share of a life after which it changes, by what logarithm] for the axle and for each component.
         def changes_to_come
           whole = change_to_come(@prior.axle_changes, 1.0, 0)
-          own = components.each_with_index.map { |component, at| change_to_come(@prior.seizures, @prior.seizure_weights.fetch(component, 0.0), at + 1) }
+          own =
+            components.each_with_index.map do |component, at|
+              change_to_come(@prior.seizures, @prior.seizure_weights.fetch(component, 0.0), at + 1)
+            end
           { whole:, own: own.transpose.map { |rows| Numo::DFloat.vstack(rows) } }
         end
 
@@ -165,10 +189,17 @@ module Graver
           total = [shares.sum, 1e-9].max
           pick = self.class.chances[KIND_ROW + row, true]
           upto = 0.0
-          size = kinds.zip(shares).reduce(pick * 0.0) do |sum, (kind, share)|
-            from, upto = upto, upto + (share / total)
-            sum + ((kind[:log_mean] + (self.class.normals[SIZE_ROW + row, true] * kind[:log_sd])) * Numo::DFloat.cast((pick >= from) & (pick < upto)))
-          end
+          size =
+            kinds
+              .zip(shares)
+              .reduce(pick * 0.0) do |sum, (kind, share)|
+                from, upto = upto, upto + (share / total)
+                sum +
+                  (
+                    (kind[:log_mean] + (self.class.normals[SIZE_ROW + row, true] * kind[:log_sd])) *
+                      Numo::DFloat.cast((pick >= from) & (pick < upto))
+                  )
+              end
           [NUMBERS.log(1 - self.class.chances[row, true]) / -total, size]
         end
 
@@ -184,7 +215,9 @@ module Graver
 
         def drift_on(km, number)
           kept = NUMBERS.exp(-km / @start.drift_km)
-          @drift = (@drift * kept) + (@start.drift_sd * NUMBERS.sqrt(1 - (kept**2)) * self.class.normals[DRIFT_ROW + number, true])
+          @drift =
+            (@drift * kept) +
+              (@start.drift_sd * NUMBERS.sqrt(1 - (kept**2)) * self.class.normals[DRIFT_ROW + number, true])
         end
       end
     end

@@ -3,7 +3,8 @@
 module Graver
   module Core
     module Wear
-      # What is best measured next: by how much a reading would narrow the forecast of the axle's first part, on average.
+      # What is best measured next: by how much a reading would narrow the forecast of the axle's first part, on
+      # average.
       #
       # Over the futures, distance is regressed on what the reading would show (thickness now plus its error): what a
       # reading explains of the spread it takes away. For a linear relation of normal variables that is exact.
@@ -22,7 +23,10 @@ module Graver
 
           width = result.first.quantile(0.9) - result.first.quantile(0.1)
           choices = [*futures.components.zip, futures.components].uniq
-          found = choices.product(methods.to_a).map { |positions, (method, sd_mm)| worth(futures, life, width, positions, method, sd_mm) }
+          found =
+            choices
+              .product(methods.to_a)
+              .map { |positions, (method, sd_mm)| worth(futures, life, width, positions, method, sd_mm) }
           found.sort_by { |worth| [-worth.narrows, worth.positions.length] }
         end
 
@@ -35,8 +39,12 @@ module Graver
         # Share of the spread of `life` that readings of `rows` explain.
         def explained(life, rows, sd_mm)
           shared = rows.map { |row| mean_product(row, life) }
-          covariances = rows.each_with_index.map { |row, at| rows.each_with_index.map { |other, to| mean_product(row, other) + (at == to ? sd_mm**2 : 0.0) } }
-          solve(covariances, shared).zip(shared).sum { |factor, covariance| factor * covariance } / mean_product(life, life)
+          covariances =
+            rows.each_with_index.map do |row, at|
+              rows.each_with_index.map { |other, to| mean_product(row, other) + (at == to ? sd_mm**2 : 0.0) }
+            end
+          solve(covariances, shared).zip(shared).sum { |factor, covariance| factor * covariance } /
+            mean_product(life, life)
         end
 
         def mean_product(one, other) = (one * other).sum / one.length
@@ -46,7 +54,15 @@ module Graver
           system = matrix.zip(right).map { |row, value| [*row, value] }
           system.each_index do |pivot|
             line = system[pivot].map { |value| value / system[pivot][pivot] }
-            system.each_index { |at| system[at] = at == pivot ? line : system[at].zip(line).map { |mine, its| mine - (system[at][pivot] * its) } }
+            system.each_index do |at|
+              system[at] = (
+                if at == pivot
+                  line
+                else
+                  system[at].zip(line).map { |mine, its| mine - (system[at][pivot] * its) }
+                end
+              )
+            end
           end
           system.map(&:last)
         end

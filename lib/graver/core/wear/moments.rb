@@ -16,14 +16,20 @@ module Graver
 
         # History -> [Moment]; those of one odometer stay apart where old pads were read and new ones fitted there.
         def call(history)
-          rows = history.sets.each_with_index.flat_map { |set, number| set.flat_map { |component, fitting| rows(component, fitting, number, history.limit_mm) } }
+          rows =
+            history.sets.each_with_index.flat_map do |set, number|
+              set.flat_map { |component, fitting| rows(component, fitting, number, history.limit_mm) }
+            end
           rows += history.freed.map { |km, components| [km, history.sets.length, :freed, components] }
           moments = rows.group_by { |km, number, _| [km.to_f, number] }.sort_by(&:first)
           moments.map { |(km, _), here| moment(km, here) }
         end
 
         def rows(component, fitting, number, limit_mm)
-          readings = fitting.observations.map { |observation| [observation.distance_km, number, :read, [component, observation]] }
+          readings =
+            fitting.observations.map do |observation|
+              [observation.distance_km, number, :read, [component, observation]]
+            end
           start = fitting.fitted_km || readings.first&.first
           start ? [[start, number, :fit, [component, start_of(fitting, limit_mm)]], *readings] : []
         end
@@ -31,7 +37,11 @@ module Graver
         def start_of(fitting, limit_mm)
           return fitting.new if fitting.fitted_km
 
-          Guess.new(value_mm: (fitting.new.value_mm + limit_mm) / 2.0, standard_uncertainty_mm: [(fitting.new.value_mm - limit_mm).abs, 1.0].max, shared_mm: 0.0)
+          Guess.new(
+            value_mm: (fitting.new.value_mm + limit_mm) / 2.0,
+            standard_uncertainty_mm: [(fitting.new.value_mm - limit_mm).abs, 1.0].max,
+            shared_mm: 0.0
+          )
         end
 
         def moment(km, rows)

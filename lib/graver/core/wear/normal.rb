@@ -32,7 +32,7 @@ module Graver
           a = (lower - mean) / sd
           b = (upper - mean) / sd
           mass = cumulative(b) - cumulative(a)
-          return [mass, mean.clamp(lower, upper), 1e-4] if mass < 1e-12
+          return mass, mean.clamp(lower, upper), 1e-4 if mass < 1e-12
 
           pa = Math.exp(-0.5 * a * a) / ROOT_TWO_PI
           pb = Math.exp(-0.5 * b * b) / ROOT_TWO_PI

@@ -5,30 +5,43 @@ module Graver
     module Wear
       # Everything the forecast says of one axle, from its log: pads, rotors, driving, and when to look again.
       class Outlook
-        # pads, rotors   Forecast::Result or nil, distances on the odometer; `why` says by part ("pad", "rotor") why one is missing
+        # pads, rotors Forecast::Result or nil, distances on the odometer; `why` says by part ("pad", "rotor") why one
+        # is missing
         # timeline           Schedule::Timeline: the driving ahead
         # look_again_km  distance from now at which the chance of a pad having passed its limit is still small
         # last_look      Date this axle was last read, nil: never
-        Answer = Value.define(:as_of_date, :as_of_km, :pads, :rotors, :timeline, :look_again_km, :look_again_chance, :last_look, :why) do
-          def driving = timeline.driving
-          # Life -> { 0.05 => Date, ... }
-          def dates(life) = timeline.days_until(life).transform_values { |days| date_after(days) }
-          def date_for(distance_km) = date_after(timeline.days_for(distance_km))
+        Answer =
+          Value.define(
+            :as_of_date,
+            :as_of_km,
+            :pads,
+            :rotors,
+            :timeline,
+            :look_again_km,
+            :look_again_chance,
+            :last_look,
+            :why
+          ) do
+            def driving = timeline.driving
+            # Life -> { 0.05 => Date, ... }
+            def dates(life) = timeline.days_until(life).transform_values { |days| date_after(days) }
+            def date_for(distance_km) = date_after(timeline.days_for(distance_km))
 
-          # The same with the rotors counted in, where they have been read.
-          def look_again_at_either_km
-            [look_again_km, rotors&.readings&.positive? ? rotors.first.quantile(look_again_chance) : nil].compact.min
+            # The same with the rotors counted in, where they have been read.
+            def look_again_at_either_km
+              [look_again_km, rotors&.readings&.positive? ? rotors.first.quantile(look_again_chance) : nil].compact.min
+            end
+
+            # Standing wears brakes too, so a look is never put off beyond `most_days` after the last one; what nobody
+            # has looked
+            # at yet is looked at now. In the past when it is overdue by time.
+            def look_again_date(most_days)
+              distance_km = look_again_at_either_km
+              distance_km && [date_for(distance_km), last_look ? last_look + most_days : as_of_date].min
+            end
+
+            def date_after(days) = as_of_date + [days.floor, Schedule::Timeline::FURTHEST_DAYS].min
           end
-
-          # Standing wears brakes too, so a look is never put off beyond `most_days` after the last one; what nobody has looked
-          # at yet is looked at now. In the past when it is overdue by time.
-          def look_again_date(most_days)
-            distance_km = look_again_at_either_km
-            distance_km && [date_for(distance_km), last_look ? last_look + most_days : as_of_date].min
-          end
-
-          def date_after(days) = as_of_date + [days.floor, Schedule::Timeline::FURTHEST_DAYS].min
-        end
 
         # priors: { "pad" => Prior, "rotor" => Prior }; look_again_chance: the owner's comfort, e.g. 0.05.
         def initialize(history_builder:, priors:, driving_prior:, look_again_chance:)
@@ -42,25 +55,56 @@ module Graver
         def driving(odometer) = Schedule::Driving.from(odometer, @driving_prior)
 
         # entries: [Entry] up to now; specifications: { "pad" => PartSpecification or nil, "rotor" => ... };
-        # last_look: Date; driving: Schedule::Driving of the vehicle; planned: { trips:, changes: } its owner has planned; look_again_chance: the
+        # last_look: Date; driving: Schedule::Driving of the vehicle; planned: { trips:, changes: } its owner has
+        # planned; look_again_chance: the
         # owner's comfort where it is not the usual one.
-        def call(entries:, specifications:, as_of_date:, as_of_km:, driving:, last_look: nil, planned: {}, look_again_chance: @look_again_chance)
+        def call(
+          entries:,
+          specifications:,
+          as_of_date:,
+          as_of_km:,
+          driving:,
+          last_look: nil,
+          planned: {},
+          look_again_chance: @look_again_chance
+        )
           why = {}
           timeline = Schedule::Timeline.new(driving, as_of_date, **planned)
-          results = %w[pad rotor].to_h { |part| [part, forecast(part, entries, specifications[part], as_of_km, why)&.along(timeline)] }
-          answer(Answer.new(as_of_date:, as_of_km:, pads: results["pad"], rotors: results["rotor"], why:, timeline:, look_again_chance:, last_look:, look_again_km: nil))
+          results =
+            %w[pad rotor].to_h do |part|
+              [part, forecast(part, entries, specifications[part], as_of_km, why)&.along(timeline)]
+            end
+          answer(
+            Answer.new(
+              as_of_date:,
+              as_of_km:,
+              pads: results["pad"],
+              rotors: results["rotor"],
+              why:,
+              timeline:,
+              look_again_chance:,
+              last_look:,
+              look_again_km: nil
+            )
+          )
         end
 
-        # The answer under another supposition. timeline: Schedule::Timeline; the block is given "pad" or "rotor" and its
+        # The answer under another supposition. timeline: Schedule::Timeline; the block is given "pad" or "rotor" and
+        # its
         # Forecast::Result and makes another of it (in usual km).
         def suppose(given, timeline: given.timeline)
-          pads, rotors = { "pad" => given.pads, "rotor" => given.rotors }.map { |part, result| result && yield(part, result).along(timeline) }
+          pads, rotors =
+            { "pad" => given.pads, "rotor" => given.rotors }.map do |part, result|
+              result && yield(part, result).along(timeline)
+            end
           answer(given.with(pads:, rotors:, timeline:))
         end
 
         private
 
-        def answer(given) = given.with(look_again_km: (given.pads || given.rotors)&.first&.quantile(given.look_again_chance))
+        def answer(given)
+          given.with(look_again_km: (given.pads || given.rotors)&.first&.quantile(given.look_again_chance))
+        end
 
         def forecast(part, entries, specification, as_of_km, why)
           unless specification&.limit_mm
@@ -68,9 +112,9 @@ module Graver
             return
           end
           history = @history_builder.call(entries, specification, as_of_km:)
-          Forecast.call(history, @priors.fetch(part)).tap do |result|
-            why[part] = Texts.say("forecast.unread", part:) unless result
-          end
+          Forecast
+            .call(history, @priors.fetch(part))
+            .tap { |result| why[part] = Texts.say("forecast.unread", part:) unless result }
         end
       end
     end

@@ -4,7 +4,8 @@ module Graver
   module Core
     module Wear
       # What is believed of wear before anything was read; every figure is stated in knowledge/wear/ with its source.
-      # Spreads ("log_sd") are standard deviations of natural logarithms of a rate; "per life" is per usable thickness worn.
+      # Spreads ("log_sd") are standard deviations of natural logarithms of a rate; "per life" is per usable thickness
+      # worn.
       #
       # rate_mm_per_1000km        median rate
       # rate_log_sd               spread of the rate between vehicles
@@ -15,7 +16,7 @@ module Graver
       # increment_mm              variance of a wear increment divided by its mean (gamma process scale)
       # drifts                    suppositions of how the rate drifts: [{ share:, log_sd:, km: (correlation distance) }]
       # axle_changes              [{ per_life:, log_mean:, log_sd: }] the whole axle's rate jumps (a commute, towing)
-      # seizures                  [{ per_life:, log_mean:, log_sd:, mate_log_sd: }] one component speeds up (a pin, a piston); its
+      # seizures [{ per_life:, log_mean:, log_sd:, mate_log_sd: }] one component speeds up (a pin, a piston); its
       #                           mate at the same corner wears otherwise too
       # odd_from_new              { share:, log_mean:, log_sd: } one component does so from the start
       # seizure_weights           { "left_inner" => 0.35 } which component it is, sums to one
@@ -25,8 +26,27 @@ module Graver
       # wrong                     { share:, sd_mm: } a single reading is simply wrong
       # wrong_service             { share:, sd_mm: } everything read at one service is off by the same error
       # plate_service             { share:, sd_mm:, mm: } the backing plates were measured with the pads; mm nil: never
-      Prior = Value.define(:rate_mm_per_1000km, :rate_log_sd, :set_log_sd, :deviation_log_sd, :component_log_offset, :life_mm, :increment_mm, :drifts, :axle_changes,
-                           :seizures, :odd_from_new, :coming_share, :seizure_weights, :freed_log_sd, :kept_deviation, :wrong, :wrong_service, :plate_service)
+      Prior =
+        Value.define(
+          :rate_mm_per_1000km,
+          :rate_log_sd,
+          :set_log_sd,
+          :deviation_log_sd,
+          :component_log_offset,
+          :life_mm,
+          :increment_mm,
+          :drifts,
+          :axle_changes,
+          :seizures,
+          :odd_from_new,
+          :coming_share,
+          :seizure_weights,
+          :freed_log_sd,
+          :kept_deviation,
+          :wrong,
+          :wrong_service,
+          :plate_service
+        )
     end
   end
 end

@@ -21,7 +21,9 @@ module Graver
         end
 
         def simulated? = true
-        def touch(vehicle: nil, axle: nil, part: nil, side: nil, pad: nil) = @place = Place.new(vehicle:, axle:, part:, side:, pad:)
+        def touch(vehicle: nil, axle: nil, part: nil, side: nil, pad: nil)
+          @place = Place.new(vehicle:, axle:, part:, side:, pad:)
+        end
         def connected? = @connected
         def connect = @connected = true
         def disconnect = @connected = false
@@ -51,10 +53,28 @@ module Graver
         def knob(id) = @settings.fetch(id).value
 
         def fault(id, value)
-          setting = @settings[id] or return InvalidEntry::Fault.new(field: "settings.#{id}", code: "unknown_setting", message: Texts.say("faults.unknown_setting"))
+          setting = @settings[id] or
+            return(
+              InvalidEntry::Fault.new(
+                field: "settings.#{id}",
+                code: "unknown_setting",
+                message: Texts.say("faults.unknown_setting")
+              )
+            )
           return if value.is_a?(Numeric) && value.between?(setting.least, setting.most)
 
-          InvalidEntry::Fault.new(field: "settings.#{id}", code: "out_of_range", message: Texts.say("faults.labelled_between", label: setting.label, least: setting.least, most: setting.most, unit: setting.unit))
+          InvalidEntry::Fault.new(
+            field: "settings.#{id}",
+            code: "out_of_range",
+            message:
+              Texts.say(
+                "faults.labelled_between",
+                label: setting.label,
+                least: setting.least,
+                most: setting.most,
+                unit: setting.unit
+              )
+          )
         end
 
         # Standard normal, by Box and Muller.

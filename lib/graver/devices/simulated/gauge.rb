@@ -3,7 +3,8 @@
 module Graver
   module Devices
     module Simulated
-      # A digital caliper or micrometer with a send button: it shows what it touches, with noise, a zero that can be wrong
+      # A digital caliper or micrometer with a send button: it shows what it touches, with noise, a zero that can be
+      # wrong
       # and that creeps with every reading.
       class Gauge < Adjustable
         attr_reader :method
@@ -13,9 +14,11 @@ module Graver
           @method = method
           @step_mm = step_mm
           @readings = 0
-          knobs = [{ id: "noise", label: "Noise", unit: "mm", value: noise_mm, least: 0, most: 1 },
-                   { id: "zero", label: "Wrong zero", unit: "mm", value: 0.0, least: -5, most: 5 },
-                   { id: "drift", label: "Drift per reading", unit: "mm", value: 0.0, least: -0.5, most: 0.5 }]
+          knobs = [
+            { id: "noise", label: "Noise", unit: "mm", value: noise_mm, least: 0, most: 1 },
+            { id: "zero", label: "Wrong zero", unit: "mm", value: 0.0, least: -5, most: 5 },
+            { id: "drift", label: "Drift per reading", unit: "mm", value: 0.0, least: -0.5, most: 0.5 }
+          ]
           super(knobs:, **rest)
         end
 
@@ -31,7 +34,9 @@ module Graver
         end
 
         # Closed jaws, until it is held somewhere.
-        def touching_mm = @place.vehicle ? @world.length_mm(*@place.to_h.values_at(:vehicle, :axle, :part, :side, :pad)) : 0.0
+        def touching_mm
+          @place.vehicle ? @world.length_mm(*@place.to_h.values_at(:vehicle, :axle, :part, :side, :pad)) : 0.0
+        end
 
         def digits = [-Math.log10(@step_mm).floor, 0].max
       end

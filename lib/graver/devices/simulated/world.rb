@@ -5,7 +5,8 @@ require "zlib"
 module Graver
   module Devices
     module Simulated
-      # A made-up world for simulated devices: each vehicle's odometer, fluid and parts as they "really" are. It follows from a
+      # A made-up world for simulated devices: each vehicle's odometer, fluid and parts as they "really" are. It
+      # follows from a
       # seed and from what is written down of it, and knows nothing of any log or forecast.
       class World
         NEW_MM = { "pad" => 9.0..13.0, "rotor" => 18.0..28.0, "shoe" => 3.5..5.0 }.freeze
@@ -14,7 +15,8 @@ module Graver
         ODOMETER_KM = 20_000..180_000
         LEVEL = 0.3..0.9
 
-        # written: { vehicle name => { "odometer_km", "fluid_level", "front" => { "left_inner" => mm, "left" => mm, ... } } }, all optional
+        # written: { vehicle name => { "odometer_km", "fluid_level", "front" => { "left_inner" => mm, "left" => mm,
+        # ... } } }, all optional
         def initialize(seed:, written: {})
           @seed = seed
           @written = written

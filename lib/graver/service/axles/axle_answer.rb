@@ -10,13 +10,25 @@ module Graver
           @outlook = context.knowledge.outlook
         end
 
-        # Today's odometer is not known: it is carried on from the last one at the usual driving. -> Core::Wear::Outlook::Answer
+        # Today's odometer is not known: it is carried on from the last one at the usual driving. ->
+        # Core::Wear::Outlook::Answer
         def call(file, limit_mm: file.limit_mm)
           driving = @outlook.driving(file.odometer)
           last_date, last_km = file.odometer.max || [@context.today, 0.0]
           days = [(@context.today - last_date).to_i, 0].max
-          asked = { entries: file.entries, specifications: file.specifications(limit_mm:), driving:, as_of_date: @context.today, as_of_km: last_km + (driving.km_per_day * days),
-                    planned: { trips: file.planned.trips, changes: file.planned.changes }, last_look: file.last_look, look_again_chance: ScheduleChoices.new(@context).comfort }
+          asked = {
+            entries: file.entries,
+            specifications: file.specifications(limit_mm:),
+            driving:,
+            as_of_date: @context.today,
+            as_of_km: last_km + (driving.km_per_day * days),
+            planned: {
+              trips: file.planned.trips,
+              changes: file.planned.changes
+            },
+            last_look: file.last_look,
+            look_again_chance: ScheduleChoices.new(@context).comfort
+          }
           @context.outlooks.fetch(asked) { @outlook.call(**asked) }
         end
       end

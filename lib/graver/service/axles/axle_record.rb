@@ -35,14 +35,25 @@ module Graver
 
         # What decides which brake data exist here (BrakeDataCatalogue#applying).
         def place
-          { vehicle_kind: vehicle.kind, axle: axle.name, caliper:, parking_brake:, retention: choice("rotor.retention"),
-            hose_fitting: choice("hose.fitting") }
+          {
+            vehicle_kind: vehicle.kind,
+            axle: axle.name,
+            caliper:,
+            parking_brake:,
+            retention: choice("rotor.retention"),
+            hose_fitting: choice("hose.fitting")
+          }
         end
 
-        # nil where it is not known. An axle of which the catalogue asks no parking brake (a car's front, a motorcycle) has none.
+        # nil where it is not known. An axle of which the catalogue asks no parking brake (a car's front, a
+        # motorcycle) has none.
         def parking_brake
           asked = @knowledge.brake_data.field("parking_brake.kind")
-          asked["vehicles"].include?(vehicle.kind) && asked["axles"].include?(axle.name) ? choice("parking_brake.kind") : "none"
+          if asked["vehicles"].include?(vehicle.kind) && asked["axles"].include?(axle.name)
+            choice("parking_brake.kind")
+          else
+            "none"
+          end
         end
 
         def volume_ml(key) = data[key] && Core::Quantity::VOLUME.to_base(number(key).value, data[key].unit)
@@ -52,14 +63,22 @@ module Graver
         def discard_mm = length_mm("rotor.discard_thickness")
 
         # The owner's limit, or the careful default; never below the maker's figures.
-        def limit_mm = [length_mm("pad.service_limit") || @school_limit_mm, length_mm("pad.discard_thickness"), overall_limit_mm].compact.max
+        def limit_mm
+          [
+            length_mm("pad.service_limit") || @school_limit_mm,
+            length_mm("pad.discard_thickness"),
+            overall_limit_mm
+          ].compact.max
+        end
 
         # Is the limit that decides stated with the plate?
         def limit_overall? = !overall_limit_mm.nil? && limit_mm == overall_limit_mm
 
         # Where that limit comes from, in words.
         def limit_from
-          return Texts.say("findings.limit_maker") if [length_mm("pad.discard_thickness"), overall_limit_mm].compact.max == limit_mm
+          if [length_mm("pad.discard_thickness"), overall_limit_mm].compact.max == limit_mm
+            return Texts.say("findings.limit_maker")
+          end
 
           Texts.say(length_mm("pad.service_limit") ? "findings.limit_own" : "findings.limit_approach")
         end
@@ -68,15 +87,21 @@ module Graver
 
         # limit_mm: another limit to ask "what if" with.
         def specifications(limit_mm: self.limit_mm)
-          { "pad" => specification("pad", positions, length_mm("pad.new_thickness"), limit_mm),
-            "rotor" => specification("rotor", axle.sides, length_mm("rotor.new_thickness"), discard_mm) }
+          {
+            "pad" => specification("pad", positions, length_mm("pad.new_thickness"), limit_mm),
+            "rotor" => specification("rotor", axle.sides, length_mm("rotor.new_thickness"), discard_mm)
+          }
         end
 
         # What a reading of a part needs to know; of runout and parking shoes nothing is on file.
         def part(part)
           known = specifications[part] or return Core::Measurement::Normalise::Part.unknown
-          Core::Measurement::Normalise::Part.new(new_mm: known.new_mm, backing_mm: known.backing_mm, backing_uncertainty_mm: known.backing_uncertainty_mm,
-                                                 limit_overall: known.limit_overall)
+          Core::Measurement::Normalise::Part.new(
+            new_mm: known.new_mm,
+            backing_mm: known.backing_mm,
+            backing_uncertainty_mm: known.backing_uncertainty_mm,
+            limit_overall: known.limit_overall
+          )
         end
 
         def entries = @entries ||= LogEntries.call(look_overs, axle.id, @instruments)
@@ -94,7 +119,13 @@ module Graver
 
         # Every place read at a position in its newest look-over: [[ReadingRow], date], or nil. Runout and shoes too.
         def newest_rows(part, side, pad = nil)
-          mine = look_overs.map { |look_over| [look_over.readings.select { |row| row.axle_id == axle.id && row.part == part && here?(row, side, pad) }, look_over.date] }
+          mine =
+            look_overs.map do |look_over|
+              [
+                look_over.readings.select { |row| row.axle_id == axle.id && row.part == part && here?(row, side, pad) },
+                look_over.date
+              ]
+            end
           rows, date = mine.reverse.find { |found, _| found.any? }
           read = rows&.select { |row| row.event == "reading" && row.value }
           read&.any? ? [read, date] : nil
@@ -120,26 +151,49 @@ module Graver
         # The maker's limit with plate, less the plate.
         def overall_limit_mm
           overall = length_mm("pad.overall_limit")
-          overall && [overall - (length_mm("pad.backing_plate") || @knowledge.measurement.dig("backing_plate", "typical_mm")), 0].max
+          overall &&
+            [
+              overall - (length_mm("pad.backing_plate") || @knowledge.measurement.dig("backing_plate", "typical_mm")),
+              0
+            ].max
         end
 
         # Fastener and other brake data as the planner wants them.
         def planning_data
           data.to_h do |key, datum|
             quantity = @knowledge.brake_data.field(key)&.fetch("quantity")
-            torque = quantity == "torque" ? { torque: torque(datum), rivals: rivals(key).map { |rival| [torque(rival), rival.source] } } : {}
-            [key, { value: datum.value, unit: datum.unit, source: datum.source, number: %w[count angle].include?(quantity) ? number(key) : nil, **torque }]
+            torque =
+              (
+                if quantity == "torque"
+                  { torque: torque(datum), rivals: rivals(key).map { |rival| [torque(rival), rival.source] } }
+                else
+                  {}
+                end
+              )
+            [
+              key,
+              {
+                value: datum.value,
+                unit: datum.unit,
+                source: datum.source,
+                number: %w[count angle].include?(quantity) ? number(key) : nil,
+                **torque
+              }
+            ]
           end
         end
 
         def torque(datum) = Core::Planning::Torque.parse(datum.value, datum.unit)
 
-        # Other sources' newest values of a torque that differ from the one that counts, until the owner has chosen. What is only
+        # Other sources' newest values of a torque that differ from the one that counts, until the owner has chosen.
+        # What is only
         # copied or usual is no source for a torque.
         def rivals(key)
           now = data[key] or return []
-          @sources.fetch(key, []).reject { |datum| Core::Planning::TorqueCard::HEARSAY.include?(datum.source) }
-                  .select { |datum| torque(datum).differs?(torque(now), @knowledge.brake_data.rival_share) }
+          @sources
+            .fetch(key, [])
+            .reject { |datum| Core::Planning::TorqueCard::HEARSAY.include?(datum.source) }
+            .select { |datum| torque(datum).differs?(torque(now), @knowledge.brake_data.rival_share) }
         end
 
         private
@@ -154,8 +208,15 @@ module Graver
         end
 
         def specification(part, components, new_mm, limit_mm)
-          Core::Wear::PartSpecification.new(part:, components:, new_mm:, limit_mm:, backing_mm: part == "pad" ? length_mm("pad.backing_plate") : nil,
-                                            backing_uncertainty_mm: nil, limit_overall: part == "pad" && limit_overall?)
+          Core::Wear::PartSpecification.new(
+            part:,
+            components:,
+            new_mm:,
+            limit_mm:,
+            backing_mm: part == "pad" ? length_mm("pad.backing_plate") : nil,
+            backing_uncertainty_mm: nil,
+            limit_overall: part == "pad" && limit_overall?
+          )
         end
       end
     end

@@ -28,15 +28,31 @@ module Graver
           data = @context.store.brake_data.current_of(vehicles.flat_map { |vehicle| vehicle.axles.map(&:id) })
           @sources = @context.store.brake_data.by_source_of(vehicles.flat_map { |vehicle| vehicle.axles.map(&:id) })
           planned = PlannedEvents.new(@context).of(vehicles)
-          @household = AxleRecord::Household.new(knowledge: @context.knowledge, instruments: Instruments.new(@context).core, school_limit_mm: Schools.new(@context).pad_limit_mm)
-          vehicles.to_h { |vehicle| [vehicle.id, files(vehicle, data, look_overs.fetch(vehicle.id, []), planned.fetch(vehicle.id))] }
+          @household =
+            AxleRecord::Household.new(
+              knowledge: @context.knowledge,
+              instruments: Instruments.new(@context).core,
+              school_limit_mm: Schools.new(@context).pad_limit_mm
+            )
+          vehicles.to_h do |vehicle|
+            [vehicle.id, files(vehicle, data, look_overs.fetch(vehicle.id, []), planned.fetch(vehicle.id))]
+          end
         end
 
         # What holds for the whole vehicle is kept with its first axle.
         def files(vehicle, data, look_overs, planned)
-          shared = data.fetch(vehicle.axles.first.id, {}).select { |key, _| @context.knowledge.brake_data.vehicle_wide?(key) }
+          shared =
+            data.fetch(vehicle.axles.first.id, {}).select { |key, _| @context.knowledge.brake_data.vehicle_wide?(key) }
           vehicle.axles.map do |axle|
-            AxleRecord.new(vehicle:, axle:, data: data.fetch(axle.id, {}).merge(shared), look_overs:, planned:, household: @household, sources: @sources.fetch(axle.id, {}))
+            AxleRecord.new(
+              vehicle:,
+              axle:,
+              data: data.fetch(axle.id, {}).merge(shared),
+              look_overs:,
+              planned:,
+              household: @household,
+              sources: @sources.fetch(axle.id, {})
+            )
           end
         end
       end

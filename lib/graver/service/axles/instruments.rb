@@ -47,7 +47,12 @@ module Graver
         def check(id, given)
           instrument = @store.instruments.find(id)
           unit = given[:unit] || instrument.unit
-          row = { date: day(given[:date]), reference: length_text(given, :reference, unit), read: length_text(given, :read, unit), unit: }
+          row = {
+            date: day(given[:date]),
+            reference: length_text(given, :reference, unit),
+            read: length_text(given, :read, unit),
+            unit:
+          }
           @store.transaction { @store.instruments.add_check(id, **row, at: @context.now) }
           @store.instruments.find(id)
         end
@@ -57,7 +62,16 @@ module Graver
           mine = build(instrument)
           instrument.checks.map do |row|
             check = core_check(row)
-            Judged.new(row:, check:, good: check.good?(instrument_uncertainty_mm: own_uncertainty_mm(mine), resolution_mm: mine.resolution_mm, **rules.slice(:coverage, :least_mm)))
+            Judged.new(
+              row:,
+              check:,
+              good:
+                check.good?(
+                  instrument_uncertainty_mm: own_uncertainty_mm(mine),
+                  resolution_mm: mine.resolution_mm,
+                  **rules.slice(:coverage, :least_mm)
+                )
+            )
           end
         end
 
@@ -68,9 +82,13 @@ module Graver
           return [] unless failed && !failed.good
 
           since = checks.reverse.find(&:good)&.check&.date
-          @store.look_overs.read_with(instrument.id, since:).select { |look_over, row| look_over.date <= failed.check.date && correctable?(row, failed) }.map do |look_over, row|
-            Change.new(look_over:, row:, from: row.value, to: corrected(row, failed.check.offset_mm))
-          end
+          @store
+            .look_overs
+            .read_with(instrument.id, since:)
+            .select { |look_over, row| look_over.date <= failed.check.date && correctable?(row, failed) }
+            .map do |look_over, row|
+              Change.new(look_over:, row:, from: row.value, to: corrected(row, failed.check.offset_mm))
+            end
         end
 
         # Takes the failed check's offset off those readings; returns how many were corrected.
@@ -80,7 +98,15 @@ module Graver
           check = judged(instrument).last
           @store.transaction do
             changes.each do |change|
-              @store.corrections.add(look_over_id: change.look_over.id, reading_id: change.row.id, change: { "value" => change.to }, reason: reason(instrument, check), at: @context.now)
+              @store.corrections.add(
+                look_over_id: change.look_over.id,
+                reading_id: change.row.id,
+                change: {
+                  "value" => change.to
+                },
+                reason: reason(instrument, check),
+                at: @context.now
+              )
             end
           end
           changes.length
@@ -89,29 +115,52 @@ module Graver
         private
 
         def rules = @rules ||= @knowledge.measurement.fetch("zero_check").transform_keys(&:to_sym)
-        def mm(text, unit) = text && Core::Quantity::LENGTH.to_base(Core::Quantity::EnteredNumber.parse(text).value, unit)
+        def mm(text, unit)
+          text && Core::Quantity::LENGTH.to_base(Core::Quantity::EnteredNumber.parse(text).value, unit)
+        end
         def refuse(field, code, message) = raise(InvalidEntry.of(field, code, message))
 
         def build(instrument)
           lengths = LENGTHS.to_h { |key| [key, mm(instrument[key], instrument.unit)] }
-          Core::Measurement::Instrument.new(method: instrument.method, least_mm: lengths[:least], most_mm: lengths[:most], resolution_mm: lengths[:resolution],
-                                            standard_uncertainty_mm: lengths[:uncertainty])
+          Core::Measurement::Instrument.new(
+            method: instrument.method,
+            least_mm: lengths[:least],
+            most_mm: lengths[:most],
+            resolution_mm: lengths[:resolution],
+            standard_uncertainty_mm: lengths[:uncertainty]
+          )
         end
 
-        def own_uncertainty_mm(instrument) = instrument.standard_uncertainty_mm || @knowledge.measurement.dig("methods", instrument.method, "instrument")
+        def own_uncertainty_mm(instrument)
+          instrument.standard_uncertainty_mm || @knowledge.measurement.dig("methods", instrument.method, "instrument")
+        end
 
         def core_check(row)
           block = row.reference.to_f.zero? ? 0.0 : rules.fetch(:block_standard_uncertainty_mm)
-          Core::Measurement::ZeroCheck.new(date: row.date, reference_mm: mm(row.reference, row.unit), read_mm: mm(row.read, row.unit), reference_uncertainty_mm: block)
+          Core::Measurement::ZeroCheck.new(
+            date: row.date,
+            reference_mm: mm(row.reference, row.unit),
+            read_mm: mm(row.read, row.unit),
+            reference_uncertainty_mm: block
+          )
         end
 
         # One check corrects a reading once.
         def correctable?(row, failed)
-          row.value && row.method != "gauge" && row.corrections.none? { |correction| correction.reason.start_with?(Texts.say("findings.zero_check_start", check: failed.row.id)) }
+          row.value && row.method != "gauge" &&
+            row.corrections.none? do |correction|
+              correction.reason.start_with?(Texts.say("findings.zero_check_start", check: failed.row.id))
+            end
         end
 
         def reason(instrument, judged)
-          Texts.say("findings.zero_check_start", check: judged.row.id) + Texts.say("findings.zero_check", tool: instrument.name, offset: judged.check.offset_mm, day: judged.check.date)
+          Texts.say("findings.zero_check_start", check: judged.row.id) +
+            Texts.say(
+              "findings.zero_check",
+              tool: instrument.name,
+              offset: judged.check.offset_mm,
+              day: judged.check.date
+            )
         end
 
         # In the reading's own unit, with no fewer digits than it had.
@@ -130,9 +179,13 @@ module Graver
         end
 
         def length_text(given, field, unit)
-          refuse("unit", "unknown_unit", Texts.say("faults.choose", choices: Core::Quantity::LENGTH.units)) unless Core::Quantity::LENGTH.include?(unit)
+          unless Core::Quantity::LENGTH.include?(unit)
+            refuse("unit", "unknown_unit", Texts.say("faults.choose", choices: Core::Quantity::LENGTH.units))
+          end
           length = mm(given[field].to_s, unit)
-          refuse(field.to_s, "out_of_range", Texts.say("faults.between_unit", least: -5, most: 1000, unit: "mm")) unless length.between?(-5, 1000)
+          unless length.between?(-5, 1000)
+            refuse(field.to_s, "out_of_range", Texts.say("faults.between_unit", least: -5, most: 1000, unit: "mm"))
+          end
           given[field].strip
         rescue InvalidEntry => e
           raise e.faults.first.field.empty? ? e.under(field.to_s) : e
@@ -144,7 +197,9 @@ module Graver
 
           lengths = LENGTHS.to_h { |key| [key, checked_length(fields, key, faults)] }
           range = %i[least most].map { |key| mm(lengths[key], fields[:unit]) }
-          faults << fault("most", "order", Texts.say("faults.more_than_least")) if faults.empty? && range.all? && range[1] <= range[0]
+          if faults.empty? && range.all? && range[1] <= range[0]
+            faults << fault("most", "order", Texts.say("faults.more_than_least"))
+          end
           raise InvalidEntry, faults if faults.any?
 
           fields.slice(:method, :unit).merge(name: fields[:name].strip, **lengths)
@@ -154,8 +209,12 @@ module Graver
           methods = @knowledge.measurement.fetch("methods").select { |_, method| method.key?("instrument") }.keys
           faults = []
           faults << fault("name", "missing", Texts.say("faults.name")) if fields[:name].to_s.strip.empty?
-          faults << fault("method", "unknown_choice", Texts.say("faults.choose", choices: methods)) unless methods.include?(fields[:method])
-          faults << fault("unit", "unknown_unit", Texts.say("faults.choose", choices: Core::Quantity::LENGTH.units)) unless Core::Quantity::LENGTH.include?(fields[:unit])
+          unless methods.include?(fields[:method])
+            faults << fault("method", "unknown_choice", Texts.say("faults.choose", choices: methods))
+          end
+          unless Core::Quantity::LENGTH.include?(fields[:unit])
+            faults << fault("unit", "unknown_unit", Texts.say("faults.choose", choices: Core::Quantity::LENGTH.units))
+          end
           faults
         end
 
@@ -165,7 +224,9 @@ module Graver
 
           length = mm(text, fields[:unit])
           least = %i[resolution uncertainty].include?(key) ? 1e-6 : 0
-          faults << fault(key.to_s, "out_of_range", Texts.say("faults.cannot_be", value: length)) unless length.between?(least, key == :most ? 2000 : 500)
+          unless length.between?(least, key == :most ? 2000 : 500)
+            faults << fault(key.to_s, "out_of_range", Texts.say("faults.cannot_be", value: length))
+          end
           text
         rescue InvalidEntry => e
           faults.concat(e.under(key.to_s).faults)

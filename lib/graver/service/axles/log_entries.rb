@@ -18,28 +18,46 @@ module Graver
         def call(look_overs, axle_id, instruments = {})
           look_overs.flat_map do |look_over|
             mine = look_over.readings.select { |row| row.axle_id == axle_id && PARTS.include?(row.part) }
-            mine.chunk_while { |one, other| same_position?(one, other) }.map { |places| entry(look_over, places, instruments) }
+            mine
+              .chunk_while { |one, other| same_position?(one, other) }
+              .map { |places| entry(look_over, places, instruments) }
           end
         end
 
         def same_position?(one, other) = POSITION.all? { |field| one[field] == other[field] } && other.place > one.place
 
         def entry(look_over, places, instruments)
-          thinnest = if places.length == 1
-                       places.first
-                     else
-                       places.min_by { |row| row.value ? number(row.value).value : 0 }
-                     end
-          Core::Wear::Entry.new(date: look_over.date, odometer_km: look_over.odometer_km, part: thinnest.part, side: thinnest.side,
-                                pad: thinnest.pad, event: thinnest.event, reading: reading(thinnest, instruments),
-                                trust: places.any?(&:doubt) ? DOUBTED_TRUST : 1.0, ref: thinnest.id)
+          thinnest =
+            if places.length == 1
+              places.first
+            else
+              places.min_by { |row| row.value ? number(row.value).value : 0 }
+            end
+          Core::Wear::Entry.new(
+            date: look_over.date,
+            odometer_km: look_over.odometer_km,
+            part: thinnest.part,
+            side: thinnest.side,
+            pad: thinnest.pad,
+            event: thinnest.event,
+            reading: reading(thinnest, instruments),
+            trust: places.any?(&:doubt) ? DOUBTED_TRUST : 1.0,
+            ref: thinnest.id
+          )
         end
 
         def reading(row, instruments)
           return unless row.value
 
-          Core::Measurement::Reading.new(part: row.part, method: row.method, value: number(row.value), upper: row.upper && number(row.upper), unit: row.unit,
-                                         overall: row.overall, instrument: instruments[row.instrument_id])
+          Core::Measurement::Reading.new(
+            part: row.part,
+            method: row.method,
+            value: number(row.value),
+            upper: row.upper && number(row.upper),
+            unit: row.unit,
+            overall: row.overall,
+            instrument: instruments[row.instrument_id]
+          )
         end
 
         def number(text) = Core::Quantity::EnteredNumber.parse(text)

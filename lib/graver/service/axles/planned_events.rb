@@ -31,10 +31,13 @@ module Graver
           vehicles.to_h { |vehicle| [vehicle.id, planned(rows.fetch(vehicle.id, []))] }
         end
 
-        # given: { kind:, name:, from:, to:, distance:, unit:, wear_factor: }, texts as typed. Raises InvalidEntry, NotFound.
+        # given: { kind:, name:, from:, to:, distance:, unit:, wear_factor: }, texts as typed. Raises InvalidEntry,
+        # NotFound.
         def add(vehicle_id, given)
           vehicle = @store.vehicles.find(vehicle_id)
-          raise InvalidEntry.of("", "too_many", Texts.say("faults.too_many_planned", most: MOST)) if of([vehicle]).fetch(vehicle.id).rows.length >= MOST
+          if of([vehicle]).fetch(vehicle.id).rows.length >= MOST
+            raise InvalidEntry.of("", "too_many", Texts.say("faults.too_many_planned", most: MOST))
+          end
 
           @faults = []
           row = row(given, vehicle)
@@ -51,21 +54,44 @@ module Graver
 
         def planned(rows)
           kinds = rows.group_by(&:kind)
-          Planned.new(rows:, inspections: kinds.fetch("inspection", []), trips: kinds.fetch("trip", []).map { |row| trip(row) }, changes: kinds.fetch("driving", []).map do |row|
-            change(row)
-          end)
+          Planned.new(
+            rows:,
+            inspections: kinds.fetch("inspection", []),
+            trips: kinds.fetch("trip", []).map { |row| trip(row) },
+            changes: kinds.fetch("driving", []).map { |row| change(row) }
+          )
         end
 
-        def trip(row) = Core::Schedule::Trip.new(from: row.from_on, to: row.to_on || row.from_on, km: km(row), wear_factor: factor(row))
-        def change(row) = Core::Schedule::Change.new(from: row.from_on, km_per_day: row.distance && (km(row) / DAYS_A_YEAR), wear_factor: factor(row))
+        def trip(row)
+          Core::Schedule::Trip.new(
+            from: row.from_on,
+            to: row.to_on || row.from_on,
+            km: km(row),
+            wear_factor: factor(row)
+          )
+        end
+        def change(row)
+          Core::Schedule::Change.new(
+            from: row.from_on,
+            km_per_day: row.distance && (km(row) / DAYS_A_YEAR),
+            wear_factor: factor(row)
+          )
+        end
         def km(row) = Core::Quantity::DISTANCE.to_base(number(row.distance), row.unit)
         def factor(row) = row.wear_factor ? number(row.wear_factor).to_f : 1.0
         def number(text) = Core::Quantity::EnteredNumber.parse(text).value
 
         def row(given, vehicle)
           from, to = read_days(given)
-          { kind: given[:kind], name: name(given), from_on: from&.iso8601, to_on: to&.iso8601, unit: given[:unit] || vehicle.distance_unit,
-            distance: under("distance") { distance(given, given[:unit] || vehicle.distance_unit) }, wear_factor: under("wear_factor") { read_factor(given) } }
+          {
+            kind: given[:kind],
+            name: name(given),
+            from_on: from&.iso8601,
+            to_on: to&.iso8601,
+            unit: given[:unit] || vehicle.distance_unit,
+            distance: under("distance") { distance(given, given[:unit] || vehicle.distance_unit) },
+            wear_factor: under("wear_factor") { read_factor(given) }
+          }
         end
 
         def name(given)
@@ -78,7 +104,9 @@ module Graver
           to = given[:kind] == "trip" && !blank?(given[:to]) ? day("to", given[:to]) : nil
           check_length(from, to) if from && to
           last = to || from
-          fault(to ? "to" : "from", "in_past", Texts.say("faults.past_event")) if last && given[:kind] != "driving" && last < @context.today
+          if last && given[:kind] != "driving" && last < @context.today
+            fault(to ? "to" : "from", "in_past", Texts.say("faults.past_event"))
+          end
           [from, to]
         end
 
@@ -97,18 +125,37 @@ module Graver
         end
 
         def distance(given, unit)
-          return if given[:kind] == "inspection" || (given[:kind] == "driving" && blank?(given[:distance]) && !blank?(given[:wear_factor]))
+          if given[:kind] == "inspection" ||
+               (given[:kind] == "driving" && blank?(given[:distance]) && !blank?(given[:wear_factor]))
+            return
+          end
 
           km = Core::Quantity::DISTANCE.to_base(number(given[:distance].to_s), unit)
           range = given[:kind] == "trip" ? TRIP_KM : YEAR_KM
-          fault("distance", "out_of_range", Texts.say(given[:kind] == "driving" ? "faults.year_distance_between" : "faults.distance_between", least: range.min, most: range.max)) unless range.cover?(km)
+          unless range.cover?(km)
+            fault(
+              "distance",
+              "out_of_range",
+              Texts.say(
+                given[:kind] == "driving" ? "faults.year_distance_between" : "faults.distance_between",
+                least: range.min,
+                most: range.max
+              )
+            )
+          end
           given[:distance].to_s.strip
         end
 
         def read_factor(given)
           return if blank?(given[:wear_factor]) || given[:kind] == "inspection"
 
-          fault("wear_factor", "out_of_range", Texts.say("faults.factor_between", least: WEAR_FACTOR.min, most: WEAR_FACTOR.max)) unless WEAR_FACTOR.cover?(number(given[:wear_factor]))
+          unless WEAR_FACTOR.cover?(number(given[:wear_factor]))
+            fault(
+              "wear_factor",
+              "out_of_range",
+              Texts.say("faults.factor_between", least: WEAR_FACTOR.min, most: WEAR_FACTOR.max)
+            )
+          end
           given[:wear_factor].strip
         end
 

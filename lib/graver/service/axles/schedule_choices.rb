@@ -13,7 +13,12 @@ module Graver
         end
 
         # { "lead_days" => 7, ... }
-        def chosen = @chosen ||= @choices.transform_values { |choice| choice["value"] }.merge((@context.store.preferences.all[KEY] || {}).slice(*@choices.keys))
+        def chosen
+          @chosen ||=
+            @choices
+              .transform_values { |choice| choice["value"] }
+              .merge((@context.store.preferences.all[KEY] || {}).slice(*@choices.keys))
+        end
 
         # The chance of having passed the limit by the next look, 0 to 1
         def comfort = chosen.fetch("comfort_percent") / 100.0
@@ -21,10 +26,17 @@ module Graver
         # given: { lead_days: 10 }, any of them. Raises InvalidEntry.
         def choose(given)
           wanted = given.transform_keys(&:to_s).slice(*@choices.keys)
-          faults = wanted.filter_map do |key, value|
-            least, most = @choices.fetch(key).values_at("least", "most")
-            InvalidEntry::Fault.new(field: key, code: "out_of_range", message: Texts.say("faults.between", least:, most:)) unless value.between?(least, most)
-          end
+          faults =
+            wanted.filter_map do |key, value|
+              least, most = @choices.fetch(key).values_at("least", "most")
+              unless value.between?(least, most)
+                InvalidEntry::Fault.new(
+                  field: key,
+                  code: "out_of_range",
+                  message: Texts.say("faults.between", least:, most:)
+                )
+              end
+            end
           raise InvalidEntry, faults if faults.any?
 
           @context.store.transaction { @context.store.preferences.set(KEY, chosen.merge(wanted)) }

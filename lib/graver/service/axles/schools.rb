@@ -18,24 +18,41 @@ module Graver
         def self.all(knowledge) = knowledge.schools.slice(*JUDGING).merge(knowledge.schools.fetch("job"))
 
         # { "pads" => "careful", "rotors" => "reuse", "bed_in" => "maker", ... }
-        def chosen = @chosen ||= all.transform_values { |school| school.fetch("default") }.merge((@context.store.preferences.all[KEY] || {}).slice(*all.keys))
+        def chosen
+          @chosen ||=
+            all
+              .transform_values { |school| school.fetch("default") }
+              .merge((@context.store.preferences.all[KEY] || {}).slice(*all.keys))
+        end
 
-        # What steps see of the job's schools: ["bed_in.maker", ...]; and what they propose: [[kind, option, work], ...].
+        # What steps see of the job's schools: ["bed_in.maker", ...]; and what they propose: [[kind, option, work],
+        # ...].
         def for_job = chosen.except(*JUDGING).map { |kind, id| "#{kind}.#{id}" }
 
         def proposed
-          chosen.except(*JUDGING).filter_map { |kind, id| (work = all.dig(kind, "options", id, "proposes")) && [kind, id, work] }
+          chosen
+            .except(*JUDGING)
+            .filter_map { |kind, id| (work = all.dig(kind, "options", id, "proposes")) && [kind, id, work] }
         end
 
         # mm at which pads are done where the owner has set no limit of their own
-        def pad_limit_mm = @knowledge.pad_limit(@knowledge.schools.dig("pads", "options", chosen.fetch("pads"), "limit")).fetch("mm")
+        def pad_limit_mm
+          @knowledge.pad_limit(@knowledge.schools.dig("pads", "options", chosen.fetch("pads"), "limit")).fetch("mm")
+        end
 
         # given: { pads:, rotors:, bed_in:, ... }, any of them. Raises InvalidEntry.
         def choose(given)
           wanted = given.transform_keys(&:to_s).slice(*all.keys)
-          faults = wanted.reject { |kind, id| all.dig(kind, "options").key?(id) }.map do |kind, _|
-            InvalidEntry::Fault.new(field: kind, code: "unknown_choice", message: Texts.say("faults.choose", choices: all.dig(kind, "options").keys))
-          end
+          faults =
+            wanted
+              .reject { |kind, id| all.dig(kind, "options").key?(id) }
+              .map do |kind, _|
+                InvalidEntry::Fault.new(
+                  field: kind,
+                  code: "unknown_choice",
+                  message: Texts.say("faults.choose", choices: all.dig(kind, "options").keys)
+                )
+              end
           raise InvalidEntry, faults if faults.any?
 
           @context.store.transaction { @context.store.preferences.set(KEY, chosen.merge(wanted)) }

@@ -15,9 +15,17 @@ module Graver
 
         attr_reader :store, :knowledge, :outlooks, :devices, :counter, :imports_under_way
 
-        # today: a callable that returns a Date; devices: Devices::Shelf or nil; counter: Devices::PartsCounter or nil; outlooks: forecasts kept, which two contexts with
+        # today: a callable that returns a Date; devices: Devices::Shelf or nil; counter: Devices::PartsCounter or
+        # nil; outlooks: forecasts kept, which two contexts with
         # the same knowledge may share, as the whole question is the key.
-        def initialize(store:, knowledge:, today: -> { Date.today }, devices: nil, counter: nil, outlooks: LruCache.new(MOST_OUTLOOKS))
+        def initialize(
+          store:,
+          knowledge:,
+          today: -> { Date.today },
+          devices: nil,
+          counter: nil,
+          outlooks: LruCache.new(MOST_OUTLOOKS)
+        )
           @store = store
           @knowledge = knowledge
           @today = today
@@ -31,14 +39,15 @@ module Graver
         # True when the records answer; raises otherwise.
         def reachable? = @store.reachable?
         # The same for one request, which loads what it needs once.
-        def for_request = dup.tap { |context| context.remember }
+        def for_request = dup.tap(&:remember)
 
         # What the block gives, worked out once in this request until something is changed.
-        def once(key, &) = @store.once(key, &)
+        def once(key, &block) = @store.once(key, &block)
 
-        # What the block gives from all that is on file but jobs and drafts, and from the day: kept from one request to the next as
+        # What the block gives from all that is on file but jobs and drafts, and from the day: kept from one request
+        # to the next as
         # long as both stand. Never nil.
-        def standing(key) = @plans.fetch([@store.revision, today, *key]) { yield }
+        def standing(key, &block) = @plans.fetch([@store.revision, today, *key], &block)
 
         def today = @today.call
         def time = Time.now.utc

@@ -8,7 +8,9 @@ module Graver
       # Fills the tokens of the trade's own sentences, in the owner's distance unit.
       class Wording
         # Plain tokens, put in as they are: "{unit}" with { unit: "in" }.
-        def self.tokens(sentence, tokens) = sentence.gsub(/\{(\w+)\}/) { tokens.fetch(Regexp.last_match(1).to_sym).to_s }
+        def self.tokens(sentence, tokens)
+          sentence.gsub(/\{(\w+)\}/) { tokens.fetch(Regexp.last_match(1).to_sym).to_s }
+        end
 
         def initialize(distance_unit)
           @distance_unit = distance_unit
@@ -22,7 +24,8 @@ module Graver
           end
         end
 
-        # "{limit_mm} mm left, {careful_km}" with { "limit_mm" => 3.0, "careful_km" => 15234.2 } -> "3.0 mm left, 15,000 km"
+        # "{limit_mm} mm left, {careful_km}" with { "limit_mm" => 3.0, "careful_km" => 15234.2 } -> "3.0 mm left,
+        # 15,000 km"
         def fill(sentence, measures)
           trade(sentence).gsub(/\{(\w+)\}/) { said(Regexp.last_match(1), measures[Regexp.last_match(1)]) }
         end
@@ -31,9 +34,12 @@ module Graver
 
         def said(name, value)
           case value
-          when nil then "?"
-          when Float then figure(name, value)
-          else value.to_s.gsub(Formats::ISO_DAY) { Formats.day(_1) }
+          when nil
+            "?"
+          when Float
+            figure(name, value)
+          else
+            value.to_s.gsub(Formats::ISO_DAY) { Formats.day(_1) }
           end
         end
 

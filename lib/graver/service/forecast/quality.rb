@@ -5,7 +5,8 @@ module Graver
     module Forecast
       # How good the forecast of an axle's pads is: what would be best measured next, and how earlier forecasts did.
       class Quality
-        # worth: [Core::Wear::MeasurementValue::Worth]; scored: [RecordForecasts::Scored]; calibration: over the whole household
+        # worth: [Core::Wear::MeasurementValue::Worth]; scored: [RecordForecasts::Scored]; calibration: over the whole
+        # household
         Found = Core::Value.define(:worth, :scored, :calibration)
 
         def initialize(context)
@@ -18,7 +19,11 @@ module Graver
           record = records.find(axle_id)
           kept = RecordForecasts.new(@context)
           household = records.all.values.flatten.flat_map { |each| kept.scored(each) }
-          Found.new(worth: worth(record), scored: kept.scored(record), calibration: RecordForecasts.calibration(household))
+          Found.new(
+            worth: worth(record),
+            scored: kept.scored(record),
+            calibration: RecordForecasts.calibration(household)
+          )
         end
 
         private

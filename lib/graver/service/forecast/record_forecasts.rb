@@ -5,7 +5,8 @@ module Graver
     module Forecast
       # Keeps each forecast with the look-over it was given after, and holds it against what came of it.
       class RecordForecasts
-        # So many of the newest look-overs of an axle; those of an import are worked out afterwards, from what was known then.
+        # So many of the newest look-overs of an axle; those of an import are worked out afterwards, from what was
+        # known then.
         MOST = 8
         # given: Storage::ForecastGiven; verdict: Core::Wear::Backtest::Verdict
         Scored = Core::Value.define(:given, :verdict)
@@ -20,8 +21,14 @@ module Graver
         def keep(files)
           files.each do |file|
             known = @store.forecasts_given.of_axles([file.axle.id]).fetch(file.axle.id, []).map(&:look_over_id)
-            read = file.look_overs.select { |look_over| look_over.readings.any? { |row| row.axle_id == file.axle.id && row.part == "pad" } }
-            read.last(MOST).reject { |look_over| known.include?(look_over.id) }.each { |look_over| keep_one(file, look_over) }
+            read =
+              file.look_overs.select do |look_over|
+                look_over.readings.any? { |row| row.axle_id == file.axle.id && row.part == "pad" }
+              end
+            read
+              .last(MOST)
+              .reject { |look_over| known.include?(look_over.id) }
+              .each { |look_over| keep_one(file, look_over) }
           end
         end
 
@@ -34,7 +41,11 @@ module Graver
         # How many of those whose end is known held, over several axles: { known:, covered:, late: }
         def self.calibration(scored)
           known = scored.reject { |each| each.verdict.interval_covered.nil? }
-          { known: known.length, covered: known.count { |each| each.verdict.interval_covered }, late: known.count { |each| each.verdict.late } }
+          {
+            known: known.length,
+            covered: known.count { |each| each.verdict.interval_covered },
+            late: known.count { |each| each.verdict.late }
+          }
         end
 
         private
@@ -44,25 +55,47 @@ module Graver
           return unless answer.pads&.readings&.positive?
 
           @store.transaction do
-            @store.forecasts_given.keep(axle_id: file.axle.id, look_over_id: look_over.id, given_on: look_over.date, as_of_km: look_over.odometer_km, limit_mm: answer.pads.limit_mm,
-                                        quantiles: answer.pads.first.quantiles, look_again_km: answer.look_again_km, afterwards: look_over.date != @context.today, at: @context.now)
+            @store.forecasts_given.keep(
+              axle_id: file.axle.id,
+              look_over_id: look_over.id,
+              given_on: look_over.date,
+              as_of_km: look_over.odometer_km,
+              limit_mm: answer.pads.limit_mm,
+              quantiles: answer.pads.first.quantiles,
+              look_again_km: answer.look_again_km,
+              afterwards: look_over.date != @context.today,
+              at: @context.now
+            )
           end
         end
 
         # From what was known at that look-over; today's is the one every screen shows.
         def answer(file, look_over)
-          return Axles::AxleAnswer.new(@context).call(file) if look_over.date == @context.today && look_over == file.look_overs.last
+          if look_over.date == @context.today && look_over == file.look_overs.last
+            return Axles::AxleAnswer.new(@context).call(file)
+          end
 
-          entries = file.entries.select { |entry| entry.date <= look_over.date && entry.odometer_km <= look_over.odometer_km }
-          asked = { entries:, specifications: file.specifications, as_of_date: look_over.date, as_of_km: look_over.odometer_km,
-                    driving: @knowledge.outlook.driving(file.odometer.select { |date, _| date <= look_over.date }), look_again_chance: Axles::ScheduleChoices.new(@context).comfort }
+          entries =
+            file.entries.select { |entry| entry.date <= look_over.date && entry.odometer_km <= look_over.odometer_km }
+          asked = {
+            entries:,
+            specifications: file.specifications,
+            as_of_date: look_over.date,
+            as_of_km: look_over.odometer_km,
+            driving: @knowledge.outlook.driving(file.odometer.select { |date, _| date <= look_over.date }),
+            look_again_chance: Axles::ScheduleChoices.new(@context).comfort
+          }
           @context.outlooks.fetch(asked) { @knowledge.outlook.call(**asked) }
         end
 
         # Scored against the set that was on then; the one that is on now ends where it was last read.
         def verdict(file, forecast)
           sets = sets(file, forecast.limit_mm)
-          at = sets.index { |set| forecast.as_of_km.between?(set[:from] - 1, set[:upto] + 1) && (set == sets.last || forecast.as_of_km < set[:upto]) } or return
+          at =
+            sets.index do |set|
+              forecast.as_of_km.between?(set[:from] - 1, set[:upto] + 1) &&
+                (set == sets.last || forecast.as_of_km < set[:upto])
+            end or return
           ending = Core::Wear::Backtest.end_of(sets[at][:set], forecast.limit_mm, sets[at][:upto])
           verdict = Core::Wear::Backtest.judge(forecast.quantiles, forecast.look_again_km, forecast.as_of_km, ending)
           Scored.new(given: forecast, verdict:)
@@ -70,8 +103,13 @@ module Graver
 
         # Each set with where it went on and where it was last known to be on.
         def sets(file, limit_mm)
-          history = @knowledge.history_builder.call(file.entries, file.specifications(limit_mm:).fetch("pad"), as_of_km: 0.0)
-          starts = history.sets.map { |set| set.values.filter_map { |fitting| fitting.fitted_km || fitting.observations.first&.distance_km }.min || 0.0 }
+          history =
+            @knowledge.history_builder.call(file.entries, file.specifications(limit_mm:).fetch("pad"), as_of_km: 0.0)
+          starts =
+            history.sets.map do |set|
+              set.values.filter_map { |fitting| fitting.fitted_km || fitting.observations.first&.distance_km }.min ||
+                0.0
+            end
           history.sets.each_with_index.map do |set, at|
             last = set.values.flat_map { |fitting| fitting.observations.map(&:distance_km) }.max || starts[at]
             { set:, from: starts[at], upto: starts[at + 1] || last }

@@ -5,10 +5,12 @@ require "date"
 module Graver
   module Service
     module Forecast
-      # What lies ahead of one vehicle, on one scale of distance and date, which jobs are best done together, and what its
+      # What lies ahead of one vehicle, on one scale of distance and date, which jobs are best done together, and what
+      # its
       # owner is to be reminded of.
       class Timeline
-        # kind: "look", "order", "due", "fluid", "inspection", "trip", "driving", "retorque", "first_reading", "job"; axle: its name or nil; date: Date; km: from
+        # kind: "look", "order", "due", "fluid", "inspection", "trip", "driving", "retorque", "first_reading", "job";
+        # axle: its name or nil; date: Date; km: from
         # now; until: Date or nil; text: a sentence; row: id of the owner's own entry
         Event = Core::Value.define(:kind, :axle, :date, :km, :until_date, :text, :row)
         # axles: names; date, km: when; fluid: with it; text
@@ -26,7 +28,14 @@ module Graver
         # VehicleOverviews::Overview -> View
         def call(overview)
           @overview = overview
-          events = [*overview.axles.flat_map { |axle| axle_events(axle) }, *fluid, *planned, *retorque, *first_readings].sort_by { |event| [event.date, event.kind, event.text] }
+          events =
+            [
+              *overview.axles.flat_map { |axle| axle_events(axle) },
+              *fluid,
+              *planned,
+              *retorque,
+              *first_readings
+            ].sort_by { |event| [event.date, event.kind, event.text] }
           View.new(overview:, events:, sessions:, next_look: events.find { |event| event.kind == "look" })
         end
 
@@ -44,8 +53,20 @@ module Graver
           answer = axle.answer
           name = axle.file.axle.name
           job = @overview.jobs.fetch(axle.file.axle.id, []).first
-          [look(answer, name), *due(axle, name, job),
-           (event("job", [job.planned_for, today].max, Texts.say("timeline.job_#{job.state}", axle: name.capitalize), axle: name) if job&.planned_for)].compact
+          [
+            look(answer, name),
+            *due(axle, name, job),
+            (
+              if job&.planned_for
+                event(
+                  "job",
+                  [job.planned_for, today].max,
+                  Texts.say("timeline.job_#{job.state}", axle: name.capitalize),
+                  axle: name
+                )
+              end
+            )
+          ].compact
         end
 
         def look(answer, name)
@@ -53,45 +74,92 @@ module Graver
           km = answer.look_again_at_either_km
           # Due by distance it is said as everywhere else; due by time, by what is driven until then.
           far = date < answer.date_for(km) ? answer.timeline.km_by([date, today].max) : km
-          event("look", [date, today].max, Texts.say("timeline.look", axle: name, within: far >= 100 ? Texts.say("timeline.within", unit:, km: far) : ""), axle: name, km: far)
+          event(
+            "look",
+            [date, today].max,
+            Texts.say(
+              "timeline.look",
+              axle: name,
+              within: far >= 100 ? Texts.say("timeline.within", unit:, km: far) : ""
+            ),
+            axle: name,
+            km: far
+          )
         end
 
         # Parts are ordered so that they are there at the careful end of the forecast.
         def due(axle, name, job)
           careful = careful(axle) or return []
           order = [careful[:date] - @choices.chosen.fetch("lead_days"), today].max
-          events = [event("due", careful[:date], Texts.say("timeline.due", axle: name, part: careful[:part], limit: careful[:limit_mm].to_f), axle: name, km: careful[:km])]
-          events << event("order", order, Texts.say("timeline.order", axle: name, part: careful[:part]), axle: name) unless job
+          events = [
+            event(
+              "due",
+              careful[:date],
+              Texts.say("timeline.due", axle: name, part: careful[:part], limit: careful[:limit_mm].to_f),
+              axle: name,
+              km: careful[:km]
+            )
+          ]
+          unless job
+            events << event("order", order, Texts.say("timeline.order", axle: name, part: careful[:part]), axle: name)
+          end
           events
         end
 
         # The careful end of what comes first: the pads, or rotors that have been read.
         def careful(axle)
           answer = axle.answer
-          results = { "pads" => answer.pads, "rotors" => answer.rotors }.select { |_, result| result&.readings&.positive? }
+          results =
+            { "pads" => answer.pads, "rotors" => answer.rotors }.select { |_, result| result&.readings&.positive? }
           results.map { |part, result| careful_end(answer, part, result) }.min_by { |found| found[:date] }
         end
 
         def careful_end(answer, part, result)
           chance = @rules.fetch("careful").fetch("chance")
-          { part:, km: result.first.quantile(chance), limit_mm: result.limit_mm, date: answer.date_after(answer.timeline.days_until(result.first).fetch(chance)) }
+          {
+            part:,
+            km: result.first.quantile(chance),
+            limit_mm: result.limit_mm,
+            date: answer.date_after(answer.timeline.days_until(result.first).fetch(chance))
+          }
         end
 
         def fluid
           due = @overview.fluid or return []
-          [event("fluid", [due.due_on, today].max, due.overdue_days.positive? ? Texts.say("timeline.fluid_overdue", day: due.due_on) : Texts.say("timeline.fluid_due"))]
+          [
+            event(
+              "fluid",
+              [due.due_on, today].max,
+              (
+                if due.overdue_days.positive?
+                  Texts.say("timeline.fluid_overdue", day: due.due_on)
+                else
+                  Texts.say("timeline.fluid_due")
+                end
+              )
+            )
+          ]
         end
 
         def planned
-          @overview.axles.first.file.planned.rows.reject { |row| (row.to_on || row.from_on) < today && row.kind != "driving" }.map do |row|
-            event(row.kind, [row.from_on, today].max, row.name, until_date: row.to_on, row: row.id)
-          end
+          @overview
+            .axles
+            .first
+            .file
+            .planned
+            .rows
+            .reject { |row| (row.to_on || row.from_on) < today && row.kind != "driving" }
+            .map { |row| event(row.kind, [row.from_on, today].max, row.name, until_date: row.to_on, row: row.id) }
         end
 
         # Wheel nuts again, so many km after a job was finished.
         def retorque
           @overview.axles.flat_map do |axle|
-            days = @overview.finished.select { |job| job.axle_ids.include?(axle.file.axle.id) }.map { |job| Date.iso8601(job.closed["day"]) }
+            days =
+              @overview
+                .finished
+                .select { |job| job.axle_ids.include?(axle.file.axle.id) }
+                .map { |job| Date.iso8601(job.closed["day"]) }
             days.select { |day| day > today - RETORQUE_DAYS }.filter_map { |day| retorque_event(axle, day) }
           end
         end
@@ -110,19 +178,40 @@ module Graver
         def first_readings
           @overview.axles.filter_map do |axle|
             pads = axle.answer.pads
-            fitted = axle.file.positions.filter_map { |position| axle.file.since_fit("pad", *position.split("_")).first }.select(&:renewal?).map(&:odometer_km).max
+            fitted =
+              axle
+                .file
+                .positions
+                .filter_map { |position| axle.file.since_fit("pad", *position.split("_")).first }
+                .select(&:renewal?)
+                .map(&:odometer_km)
+                .max
             next unless fitted && pads&.readings&.zero?
 
             km = [fitted + @rules.dig("first_reading", "after_km") - axle.answer.as_of_km, 0].max
-            event("first_reading", timeline.as_of + timeline.days_for(km).floor, Texts.say("timeline.first_reading", axle: axle.file.axle.name), axle: axle.file.axle.name, km:)
+            event(
+              "first_reading",
+              timeline.as_of + timeline.days_for(km).floor,
+              Texts.say("timeline.first_reading", axle: axle.file.axle.name),
+              axle: axle.file.axle.name,
+              km:
+            )
           end
         end
 
         # Jobs that fall due near each other, and the fluid where it is due by then.
         def sessions
           found = @overview.axles.to_h { |axle| [axle.file.axle.name, careful(axle)] }.compact
-          dues = found.map { |name, careful| Core::Schedule::Sessions::Due.new(id: name, at_km: careful[:km], at_days: (careful[:date] - today).to_i) }
-          groups = Core::Schedule::Sessions.combine(dues, within_km: @choices.chosen.fetch("combine_km"), within_days: @choices.chosen.fetch("combine_days"))
+          dues =
+            found.map do |name, careful|
+              Core::Schedule::Sessions::Due.new(id: name, at_km: careful[:km], at_days: (careful[:date] - today).to_i)
+            end
+          groups =
+            Core::Schedule::Sessions.combine(
+              dues,
+              within_km: @choices.chosen.fetch("combine_km"),
+              within_days: @choices.chosen.fetch("combine_days")
+            )
           groups.map { |group| session(group, found) }
         end
 
@@ -130,8 +219,13 @@ module Graver
           date = today + group.dues.first.at_days
           names = group.dues.map(&:id)
           fluid = @overview.fluid && @overview.fluid.due_on <= date + @choices.chosen.fetch("combine_days")
-          Session.new(axles: names, date:, km: group.dues.first.at_km, fluid: fluid || false,
-                      text: "#{together(group, found)}#{Texts.say("timeline.session_fluid") if fluid}")
+          Session.new(
+            axles: names,
+            date:,
+            km: group.dues.first.at_km,
+            fluid: fluid || false,
+            text: "#{together(group, found)}#{Texts.say("timeline.session_fluid") if fluid}"
+          )
         end
 
         def together(group, found)

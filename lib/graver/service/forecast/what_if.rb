@@ -18,7 +18,8 @@ module Graver
           @knowledge = context.knowledge
         end
 
-        # given, all optional, texts: year_distance (in the vehicle's unit), use (an id), factor, freed (a side), pads (an id or "same"),
+        # given, all optional, texts: year_distance (in the vehicle's unit), use (an id), factor, freed (a side), pads
+        # (an id or "same"),
         # pads_mm -> Compared. Raises InvalidEntry, NotFound.
         def call(file, given, limit_mm:)
           @said = []
@@ -27,7 +28,12 @@ module Graver
           timeline, supposed = timeline(file, before, given), supposed(file, given)
           raise_faults
 
-          after = @knowledge.outlook.suppose(before, timeline:) { |part, result| result.supposing(**(part == "pad" ? supposed : supposed.slice(:factor))) }
+          after =
+            @knowledge
+              .outlook
+              .suppose(before, timeline:) do |part, result|
+                result.supposing(**(part == "pad" ? supposed : supposed.slice(:factor)))
+              end
           Compared.new(before:, after:, said: @said)
         end
 
@@ -37,11 +43,27 @@ module Graver
           return answer.timeline if blank?(given[:year_distance])
 
           unit = file.vehicle.distance_unit
-          km = number("year_distance", given[:year_distance], nil) { |value| Core::Quantity::DISTANCE.to_base(value, unit) } or return answer.timeline
-          return fault("year_distance", "out_of_range", Texts.say("faults.year_distance_between", least: YEAR_KM.min, most: YEAR_KM.max)) unless YEAR_KM.cover?(km)
+          km =
+            number("year_distance", given[:year_distance], nil) do |value|
+              Core::Quantity::DISTANCE.to_base(value, unit)
+            end or return answer.timeline
+          unless YEAR_KM.cover?(km)
+            return(
+              fault(
+                "year_distance",
+                "out_of_range",
+                Texts.say("faults.year_distance_between", least: YEAR_KM.min, most: YEAR_KM.max)
+              )
+            )
+          end
 
           @said << Texts.say("what_if.year", distance: given[:year_distance].strip, unit:)
-          Core::Schedule::Timeline.new(answer.driving.with(km_per_day: km / Axles::PlannedEvents::DAYS_A_YEAR), answer.as_of_date, trips: answer.timeline.trips, changes: [])
+          Core::Schedule::Timeline.new(
+            answer.driving.with(km_per_day: km / Axles::PlannedEvents::DAYS_A_YEAR),
+            answer.as_of_date,
+            trips: answer.timeline.trips,
+            changes: []
+          )
         end
 
         def supposed(file, given)
@@ -55,9 +77,22 @@ module Graver
 
         def kind(group, id)
           found = @knowledge.what_if.fetch(group)[id]
-          return fault(group == "uses" ? "use" : "pads", "out_of_range", Texts.say("faults.choose", choices: @knowledge.what_if.fetch(group).keys)) || 1.0 unless found
+          unless found
+            return(
+              fault(
+                group == "uses" ? "use" : "pads",
+                "out_of_range",
+                Texts.say("faults.choose", choices: @knowledge.what_if.fetch(group).keys)
+              ) || 1.0
+            )
+          end
 
-          @said << Texts.say("what_if.kind", label: found["label"], factor: found["factor"], source: @knowledge.source_title(found["source"]).downcase)
+          @said << Texts.say(
+            "what_if.kind",
+            label: found["label"],
+            factor: found["factor"],
+            source: @knowledge.source_title(found["source"]).downcase
+          )
           found["factor"]
         end
 
@@ -70,7 +105,9 @@ module Graver
         def freed(file, side)
           return [] if blank?(side)
 
-          fault("freed", "out_of_range", Texts.say("faults.choose", choices: file.axle.sides)) unless file.axle.sides.include?(side)
+          unless file.axle.sides.include?(side)
+            fault("freed", "out_of_range", Texts.say("faults.choose", choices: file.axle.sides))
+          end
           @said << Texts.say("what_if.freed", side:)
           file.positions.select { |position| position.start_with?("#{side}_") }
         end
@@ -91,7 +128,11 @@ module Graver
         def checked(field, text, range)
           value = Core::Quantity::EnteredNumber.parse(text.to_s).value.to_f
           value = yield(value) if block_given?
-          range.nil? || range.cover?(value) ? value : fault(field, "out_of_range", Texts.say("faults.between", least: range.min, most: range.max))
+          if range.nil? || range.cover?(value)
+            value
+          else
+            fault(field, "out_of_range", Texts.say("faults.between", least: range.min, most: range.max))
+          end
         end
 
         def blank?(text) = text.to_s.strip.empty?

@@ -11,14 +11,22 @@ module Graver
           @context = context
         end
 
-        # given: { name:, kind:, distance_unit: "km" unless given, discs: { front:, rear: } }, checked by its contract; sample: is all
+        # given: { name:, kind:, distance_unit: "km" unless given, discs: { front:, rear: } }, checked by its
+        # contract; sample: is all
         # of it made up?
         # -> Storage::Vehicle
         def call(given, sample: false)
           discs = given.fetch(:discs, {})
           axles = %w[front rear].map { |name| { name:, sides: sides(given[:kind], discs[name.to_sym]) } }
           @context.store.transaction do
-            @context.store.vehicles.add(name: given[:name].strip, kind: given[:kind], distance_unit: given.fetch(:distance_unit, "km"), axles:, sample:, at: @context.now)
+            @context.store.vehicles.add(
+              name: given[:name].strip,
+              kind: given[:kind],
+              distance_unit: given.fetch(:distance_unit, "km"),
+              axles:,
+              sample:,
+              at: @context.now
+            )
           end
         end
 

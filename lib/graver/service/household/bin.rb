@@ -3,9 +3,11 @@
 module Graver
   module Service
     module Household
-      # What was put away, and can be had back: vehicles, cancelled jobs, half-entered look-overs that were started over.
+      # What was put away, and can be had back: vehicles, cancelled jobs, half-entered look-overs that were started
+      # over.
       class Bin
-        # vehicles: [Storage::Vehicle]; jobs: [[Storage::Job, Storage::Vehicle]]; drafts: [[Storage::BinnedDraft, Storage::Vehicle]]
+        # vehicles: [Storage::Vehicle]; jobs: [[Storage::Job, Storage::Vehicle]]; drafts: [[Storage::BinnedDraft,
+        # Storage::Vehicle]]
         Contents = Core::Value.define(:vehicles, :jobs, :drafts)
 
         def initialize(context)
@@ -15,8 +17,18 @@ module Graver
 
         def contents
           vehicles = @store.vehicles.all(archived: true) + @store.vehicles.all
-          jobs = vehicles.flat_map { |vehicle| @store.jobs.of(vehicle.axles.map(&:id)).select { |job| job.state == "dropped" }.map { |job| [job, vehicle] } }
-          drafts = @store.drafts.binned.filter_map { |draft| (vehicle = vehicles.find { |each| each.id == draft.vehicle_id }) && [draft, vehicle] }
+          jobs =
+            vehicles.flat_map do |vehicle|
+              @store
+                .jobs
+                .of(vehicle.axles.map(&:id))
+                .select { |job| job.state == "dropped" }
+                .map { |job| [job, vehicle] }
+            end
+          drafts =
+            @store.drafts.binned.filter_map do |draft|
+              (vehicle = vehicles.find { |each| each.id == draft.vehicle_id }) && [draft, vehicle]
+            end
           Contents.new(vehicles: vehicles.select(&:archived), jobs:, drafts:)
         end
 

@@ -3,7 +3,8 @@
 module Graver
   module Service
     module Household
-      # What could fill an axle's gaps: what is usual for its caliper kind, or what is known of another axle. Only proposed;
+      # What could fill an axle's gaps: what is usual for its caliper kind, or what is known of another axle. Only
+      # proposed;
       # the owner looks at it and saves it, or not.
       class BrakeDataProposals
         # entries: [{ key:, value:, unit:, source: }]; left_out: labels of what is known there and may not be taken over
@@ -22,7 +23,13 @@ module Graver
 
           wanted = gaps(file)
           entries = caliper.fetch("template").select { |entry| wanted.include?(entry["key"]) }
-          Proposals.new(entries: entries.map { |entry| { key: entry["key"], value: entry["value"], unit: entry["unit"], source: "typical" } }, left_out: [])
+          Proposals.new(
+            entries:
+              entries.map do |entry|
+                { key: entry["key"], value: entry["value"], unit: entry["unit"], source: "typical" }
+              end,
+            left_out: []
+          )
         end
 
         # A torque is never taken over from another vehicle; what may be is said by the field (`copy`).
@@ -32,8 +39,10 @@ module Graver
 
           known = other.data.values.select { |datum| gaps(file).include?(datum.key) }
           allowed, left = known.partition { |datum| allowed?(@catalogue.field(datum.key), file, other) }
-          Proposals.new(entries: allowed.map { |datum| { key: datum.key, value: datum.value, unit: datum.unit, source: "copied" } },
-                        left_out: left.map { |datum| @catalogue.field(datum.key)["label"] })
+          Proposals.new(
+            entries: allowed.map { |datum| { key: datum.key, value: datum.value, unit: datum.unit, source: "copied" } },
+            left_out: left.map { |datum| @catalogue.field(datum.key)["label"] }
+          )
         end
 
         private
@@ -48,13 +57,17 @@ module Graver
 
         def allowed?(field, file, other)
           case field["copy"]
-          when "any" then true
-          when "never" then false
-          else same_build?(field, file, other)
+          when "any"
+            true
+          when "never"
+            false
+          else
+            same_build?(field, file, other)
           end
         end
 
-        # Sizes belong to the model: they are taken over from a vehicle of the same kind, for the same axle, and marked so.
+        # Sizes belong to the model: they are taken over from a vehicle of the same kind, for the same axle, and
+        # marked so.
         def same_build?(field, file, other)
           return file.vehicle.id == other.vehicle.id if field["copy"] == "vehicle"
 

@@ -17,7 +17,12 @@ module Graver
         # Raises NotFound.
         def call(axle_id)
           record = Axles::AxleRecords.new(@context).find(axle_id)
-          Sheet.new(record:, history: @store.brake_data.history(axle_id), looked_for: looked_for(record), others: others(axle_id))
+          Sheet.new(
+            record:,
+            history: @store.brake_data.history(axle_id),
+            looked_for: looked_for(record),
+            others: others(axle_id)
+          )
         end
 
         private

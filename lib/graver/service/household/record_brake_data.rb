@@ -6,9 +6,15 @@ module Graver
       # Adds what the owner knows of an axle; every fault of every entry is reported at once and nothing is half saved.
       class RecordBrakeData
         # New must be more than machine-to, and that more than discard.
-        ORDER = [%w[rotor.new_thickness rotor.machine_to_thickness], %w[rotor.machine_to_thickness rotor.discard_thickness], %w[rotor.new_thickness rotor.discard_thickness],
-                 %w[pad.new_thickness pad.discard_thickness], %w[pad.new_thickness pad.service_limit], %w[shoe.new_thickness shoe.discard_thickness],
-                 %w[parking_brake.clicks_most parking_brake.clicks_least]].freeze
+        ORDER = [
+          %w[rotor.new_thickness rotor.machine_to_thickness],
+          %w[rotor.machine_to_thickness rotor.discard_thickness],
+          %w[rotor.new_thickness rotor.discard_thickness],
+          %w[pad.new_thickness pad.discard_thickness],
+          %w[pad.new_thickness pad.service_limit],
+          %w[shoe.new_thickness shoe.discard_thickness],
+          %w[parking_brake.clicks_most parking_brake.clicks_least]
+        ].freeze
         # "I looked and could not find it" is an answer too.
         UNKNOWN = "unknown"
 
@@ -17,7 +23,8 @@ module Graver
           @catalogue = context.knowledge.brake_data
         end
 
-        # entries: [{ key:, value: text or nil, unit:, source:, chosen: }]; chosen: this one counts, whatever other sources say; a value of nil takes one back, with the source "unknown" it
+        # entries: [{ key:, value: text or nil, unit:, source:, chosen: }]; chosen: this one counts, whatever other
+        # sources say; a value of nil takes one back, with the source "unknown" it
         # says that it cannot be found. Raises InvalidEntry, NotFound.
         def call(axle_id, entries)
           file = Axles::AxleRecords.new(@context).find(axle_id)
@@ -26,9 +33,11 @@ module Graver
           raise InvalidEntry, faults if faults.any?
 
           @context.store.transaction do
-            entries.group_by { |entry| home(file, entry[:key]) }.each do |axle, mine|
-              @context.store.brake_data.add(axle, mine.map { |entry| row(entry) }, at: @context.now)
-            end
+            entries
+              .group_by { |entry| home(file, entry[:key]) }
+              .each do |axle, mine|
+                @context.store.brake_data.add(axle, mine.map { |entry| row(entry) }, at: @context.now)
+              end
           end
         end
 
@@ -38,14 +47,24 @@ module Graver
         def home(file, key) = @catalogue.vehicle_wide?(key) ? file.vehicle.axles.first.id : file.axle.id
 
         def row(entry)
-          return { key: entry[:key], value: nil, unit: nil, source: entry[:source] == UNKNOWN ? UNKNOWN : nil } unless entry[:value]
+          unless entry[:value]
+            return { key: entry[:key], value: nil, unit: nil, source: entry[:source] == UNKNOWN ? UNKNOWN : nil }
+          end
 
-          { key: entry[:key], value: entry[:value].strip, unit: entry[:unit], source: entry[:source], chosen: entry[:chosen] || false }
+          {
+            key: entry[:key],
+            value: entry[:value].strip,
+            unit: entry[:unit],
+            source: entry[:source],
+            chosen: entry[:chosen] || false
+          }
         end
 
         def faults(file, entry, at)
           if entry[:value].nil?
-            raise InvalidEntry.of("key", "unknown_key", Texts.say("faults.unknown_key", key: entry[:key].to_s[0, 40])) unless @catalogue.field(entry[:key])
+            unless @catalogue.field(entry[:key])
+              raise InvalidEntry.of("key", "unknown_key", Texts.say("faults.unknown_key", key: entry[:key].to_s[0, 40]))
+            end
           else
             @catalogue.check(entry[:key], entry[:value], entry[:unit], entry[:source], file.vehicle.kind)
           end
@@ -62,7 +81,11 @@ module Graver
             next unless high && low && high <= low
 
             labels = [more, less].map { |key| Formats.inside(@catalogue.field(key)["label"]) }
-            InvalidEntry::Fault.new(field: "entries.#{at}.value", code: "order", message: Texts.say("faults.must_exceed", more: labels[0], high: high.to_f, less: labels[1], low: low.to_f))
+            InvalidEntry::Fault.new(
+              field: "entries.#{at}.value",
+              code: "order",
+              message: Texts.say("faults.must_exceed", more: labels[0], high: high.to_f, less: labels[1], low: low.to_f)
+            )
           end
         end
 
@@ -72,13 +95,21 @@ module Graver
             fastener = entry[:value] && entry[:key].to_s[/\A(\w+)\.angle\z/, 1] or next
             next if value_after(file, entries, "#{fastener}.torque")
 
-            InvalidEntry::Fault.new(field: "entries.#{at}.value", code: "angle_alone", message: Texts.say("faults.angle_alone"))
+            InvalidEntry::Fault.new(
+              field: "entries.#{at}.value",
+              code: "angle_alone",
+              message: Texts.say("faults.angle_alone")
+            )
           end
         end
 
         def value_after(file, entries, key)
           entry = entries.find { |candidate| candidate[:key] == key }
-          return entry[:value] && @catalogue.check(key, entry[:value], entry[:unit], entry[:source], file.vehicle.kind) if entry
+          if entry
+            return(
+              entry[:value] && @catalogue.check(key, entry[:value], entry[:unit], entry[:source], file.vehicle.kind)
+            )
+          end
 
           datum = file.data[key]
           datum && @catalogue.check(key, datum.value, datum.unit, datum.source, file.vehicle.kind)

@@ -7,7 +7,8 @@ module Graver
       class Findings
         # Fewer places round a rotor miss its variation.
         PLACES_FOR_VARIATION = 4
-        # fluid: FluidSummary::Summary or nil; changes: [Change] against the look-over before; silent: sentences of what has no verdict;
+        # fluid: FluidSummary::Summary or nil; changes: [Change] against the look-over before; silent: sentences of
+        # what has no verdict;
         # next: [[axle name, Core::Wear::MeasurementValue::Worth]]
         All = Core::Value.define(:overview, :fluid, :changes, :silent, :next)
         Change = Core::Value.define(:axle, :position, :part, :before_mm, :before_on, :now_mm, :now_on, :km)
@@ -21,17 +22,36 @@ module Graver
         def call(vehicle_id)
           overview = Overview::VehicleOverviews.new(@context).find(vehicle_id)
           changes = overview.axles.flat_map { |axle| changes(axle.file) }
-          All.new(overview:, changes:, fluid: FluidSummary.new(@knowledge).call(overview), silent: silent(overview), next: following(overview))
+          All.new(
+            overview:,
+            changes:,
+            fluid: FluidSummary.new(@knowledge).call(overview),
+            silent: silent(overview),
+            next: following(overview)
+          )
         end
 
-        # given: { axle:, part:, mm: text } -> [Core::Judgement::Claim or nil, AxleOverview::Overview]. Raises InvalidEntry, NotFound.
+        # given: { axle:, part:, mm: text } -> [Core::Judgement::Claim or nil, AxleOverview::Overview]. Raises
+        # InvalidEntry, NotFound.
         def claim(vehicle_id, given)
-          overview = Overview::VehicleOverviews.new(@context).find(vehicle_id).axles.find { |axle| axle.file.axle.id == given[:axle] }
+          overview =
+            Overview::VehicleOverviews
+              .new(@context)
+              .find(vehicle_id)
+              .axles
+              .find { |axle| axle.file.axle.id == given[:axle] }
           raise InvalidEntry.of("axle", "unknown_axle", Texts.say("faults.unknown_axle")) unless overview
 
           mm = claimed_mm(given)
           result = given[:part] == "pad" ? overview.answer.pads : overview.answer.rotors
-          [result&.readings&.positive? ? Core::Judgement::Claim.check(mm, result.now, **thresholds.slice(:claim_sd_mm, :doubtful, :contradicts)) : nil, overview]
+          [
+            (
+              if result&.readings&.positive?
+                Core::Judgement::Claim.check(mm, result.now, **thresholds.slice(:claim_sd_mm, :doubtful, :contradicts))
+              end
+            ),
+            overview
+          ]
         end
 
         private
@@ -40,25 +60,39 @@ module Graver
 
         def claimed_mm(given)
           figures, unit = Core::Quantity::EnteredLength.split(given[:value], given[:unit] || "mm")
-          raise InvalidEntry.of("value", "unknown_unit", Texts.say("faults.claim_unit")) unless Core::Quantity::LENGTH.include?(unit)
+          unless Core::Quantity::LENGTH.include?(unit)
+            raise InvalidEntry.of("value", "unknown_unit", Texts.say("faults.claim_unit"))
+          end
 
           mm = Core::Quantity::LENGTH.to_base(Core::Quantity::EnteredNumber.parse(figures).value, unit)
           least, most = thresholds.fetch(:"#{given[:part]}_mm")
-          mm.between?(least, most) ? mm : raise(InvalidEntry.of("value", "out_of_range", Texts.say("faults.claim_between", least:, most:, value: mm)))
+          unless mm.between?(least, most)
+            raise(InvalidEntry.of("value", "out_of_range", Texts.say("faults.claim_between", least:, most:, value: mm)))
+          end
+          mm
         rescue InvalidEntry => e
           raise e.faults.first.field.empty? ? e.under("value") : e
         end
 
         # The two newest readings of each position of the set that is on.
         def changes(file)
-          places = file.axle.sides.flat_map { |side| [["pad", side, "inner"], ["pad", side, "outer"], ["rotor", side, nil]] }
+          places =
+            file.axle.sides.flat_map { |side| [["pad", side, "inner"], ["pad", side, "outer"], ["rotor", side, nil]] }
           places.filter_map do |part, side, pad|
             before, now = file.since_fit(part, side, pad).select { |entry| entry.reading && entry.thickness? }.last(2)
             next unless now
 
             mm = [before, now].map { |entry| @knowledge.normalise.call(entry.reading, file.part(part)).value_mm }
-            Change.new(axle: file.axle.name, position: [side, pad].compact.join(" "), part:, before_mm: mm[0], before_on: before.date, now_mm: mm[1], now_on: now.date,
-                       km: now.odometer_km - before.odometer_km)
+            Change.new(
+              axle: file.axle.name,
+              position: [side, pad].compact.join(" "),
+              part:,
+              before_mm: mm[0],
+              before_on: before.date,
+              now_mm: mm[1],
+              now_on: now.date,
+              km: now.odometer_km - before.odometer_km
+            )
           end
         end
 
@@ -67,7 +101,9 @@ module Graver
           pulsates = overview.seen.any? { |mark| mark.mark["id"] == "pulsation" }
           overview.axles.flat_map do |axle|
             sentences = [silent_pads(axle), silent_rotors(axle), pulsates ? unmeasured_pulsation(axle) : nil]
-            sentences.compact.map { |sentence| Texts.say("findings.silent", axle: axle.file.axle.name.capitalize, sentence: Formats.inside(sentence)) }
+            sentences.compact.map do |sentence|
+              Texts.say("findings.silent", axle: axle.file.axle.name.capitalize, sentence: Formats.inside(sentence))
+            end
           end
         end
 
@@ -75,7 +111,8 @@ module Graver
           pads = axle.answer.pads
           return Texts.say("findings.no_pad_read") unless pads&.readings&.positive?
 
-          Texts.say("findings.pads_unread", pads: pads.unread.map { |id| id.tr("_", " ") }.join(", ")) if pads.unread.any?
+          return unless pads.unread.any?
+          Texts.say("findings.pads_unread", pads: pads.unread.map { |id| id.tr("_", " ") }.join(", "))
         end
 
         def silent_rotors(axle)
@@ -87,16 +124,25 @@ module Graver
         # Felt in the pedal, and the rotors not read at enough places to say which.
         def unmeasured_pulsation(axle)
           file = axle.file
-          return if file.axle.sides.all? { |side| file.newest_rows("rotor", side)&.first.to_a.length >= PLACES_FOR_VARIATION }
+          if file.axle.sides.all? { |side| file.newest_rows("rotor", side)&.first.to_a.length >= PLACES_FOR_VARIATION }
+            return
+          end
 
           Texts.say("findings.pulsation_unmeasured", places: PLACES_FOR_VARIATION)
         end
 
         # Single positions, by caliper with the wheel off.
         def following(overview)
-          ranked = overview.axles.select { |axle| axle.answer.pads }.flat_map do |axle|
-            Core::Wear::MeasurementValue.rank(axle.answer.pads, @knowledge.pad_methods.slice("caliper")).select { |worth| worth.positions.one? }.map { |worth| [axle.file.axle.name, worth] }
-          end
+          ranked =
+            overview
+              .axles
+              .select { |axle| axle.answer.pads }
+              .flat_map do |axle|
+                Core::Wear::MeasurementValue
+                  .rank(axle.answer.pads, @knowledge.pad_methods.slice("caliper"))
+                  .select { |worth| worth.positions.one? }
+                  .map { |worth| [axle.file.axle.name, worth] }
+              end
           ranked.select { |_, worth| worth.narrows_km > 100 }.max_by(4) { |_, worth| worth.narrows_km }
         end
       end

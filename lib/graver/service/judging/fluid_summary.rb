@@ -3,7 +3,8 @@
 module Graver
   module Service
     module Judging
-      # What there is to know of a vehicle's fluid before anything is pushed home: grade, what mixes, and room in the reservoir.
+      # What there is to know of a vehicle's fluid before anything is pushed home: grade, what mixes, and room in the
+      # reservoir.
       class FluidSummary
         # may, never: labels of grades; axles: [[name, pushed back ml, to draw off ml]], nil where not known
         Summary = Core::Value.define(:grade, :dry_celsius, :wet_celsius, :may, :never, :sentence, :headroom_ml, :axles)
@@ -18,22 +19,35 @@ module Graver
           grade = file.choice("fluid.grade")
           points, mixing = @knowledge.findings.fetch("boiling")[grade], @knowledge.findings.fetch("mixing")[grade]
           headroom = headroom_ml(overview, file)
-          Summary.new(grade: grade && label(grade), dry_celsius: points&.fetch("dry"), wet_celsius: points&.fetch("wet"), may: (mixing&.fetch("may") || []).map { |id| label(id) },
-                      never: (mixing&.fetch("never") || []).map { |id| label(id) }, headroom_ml: headroom, sentence: sentence(overview, file, headroom),
-                      axles: overview.axles.map { |axle| pushed(axle, headroom) })
+          Summary.new(
+            grade: grade && label(grade),
+            dry_celsius: points&.fetch("dry"),
+            wet_celsius: points&.fetch("wet"),
+            may: (mixing&.fetch("may") || []).map { |id| label(id) },
+            never: (mixing&.fetch("never") || []).map { |id| label(id) },
+            headroom_ml: headroom,
+            sentence: sentence(overview, file, headroom),
+            axles: overview.axles.map { |axle| pushed(axle, headroom) }
+          )
         end
 
-        # All pistons of an axle home, for pads of the new thickness (and rotors, if they are renewed too): ml, or nil where
+        # All pistons of an axle home, for pads of the new thickness (and rotors, if they are renewed too): ml, or nil
+        # where
         # something is not known.
         def pushed_ml(axle, new_rotors: false)
           file = axle.file
-          diameter, pistons, new_mm = file.length_mm("caliper.piston_diameter"), file.count("caliper.piston_count"), file.length_mm("pad.new_thickness")
+          diameter, pistons, new_mm =
+            file.length_mm("caliper.piston_diameter"),
+            file.count("caliper.piston_count"),
+            file.length_mm("pad.new_thickness")
           return unless diameter && pistons && new_mm && axle.answer.pads
 
-          gains = file.axle.sides.map do |side|
-            inner, outer = %w[inner outer].map { |pad| [new_mm - axle.answer.pads.now["#{side}_#{pad}"][:mean_mm], 0].max }
-            [inner + (new_rotors ? rotor_gain_mm(axle, side) : 0), outer]
-          end
+          gains =
+            file.axle.sides.map do |side|
+              inner, outer =
+                %w[inner outer].map { |pad| [new_mm - axle.answer.pads.now["#{side}_#{pad}"][:mean_mm], 0].max }
+              [inner + (new_rotors ? rotor_gain_mm(axle, side) : 0), outer]
+            end
           Core::Planning::DisplacedFluid.call(gains:, piston_diameter_mm: diameter, pistons:, opposed: file.opposed?)
         end
 
@@ -51,7 +65,12 @@ module Graver
         def label(grade) = @knowledge.brake_data.label("fluid.grade", grade)
 
         def level(overview)
-          overview.look_overs.reverse.lazy.filter_map { |look_over| look_over.conditions.find { |each| each.item == "fluid_level" } }.first
+          overview
+            .look_overs
+            .reverse
+            .lazy
+            .filter_map { |look_over| look_over.conditions.find { |each| each.item == "fluid_level" } }
+            .first
         end
 
         def headroom_ml(overview, file)
@@ -70,7 +89,11 @@ module Graver
 
         def pushed(axle, headroom)
           ml = pushed_ml(axle)
-          [axle.file.axle.name, ml, Core::Planning::DrawOff.call(ml, headroom, @knowledge.fluid.dig("headroom_share", "value"))]
+          [
+            axle.file.axle.name,
+            ml,
+            Core::Planning::DrawOff.call(ml, headroom, @knowledge.fluid.dig("headroom_share", "value"))
+          ]
         end
       end
     end

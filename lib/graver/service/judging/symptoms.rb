@@ -8,34 +8,66 @@ module Graver
         # tied: findings of this vehicle that speak for one of the causes
         Outcome = Core::Value.define(:severity, :sentence, :causes, :measure, :tied)
         # Topics of findings that bear on a symptom.
-        TOPICS = { "grinding" => %w[pads], "squeal" => %w[pads], "pulsation" => %w[rotors], "pull" => %w[uneven], "pedal" => %w[fluid pistons], "hot" => %w[uneven], "fluid" => %w[fluid pads],
-                   "light" => %w[pads fluid], "parking" => %w[parking], "vibration" => %w[rotors] }.freeze
+        TOPICS = {
+          "grinding" => %w[pads],
+          "squeal" => %w[pads],
+          "pulsation" => %w[rotors],
+          "pull" => %w[uneven],
+          "pedal" => %w[fluid pistons],
+          "hot" => %w[uneven],
+          "fluid" => %w[fluid pads],
+          "light" => %w[pads fluid],
+          "parking" => %w[parking],
+          "vibration" => %w[rotors]
+        }.freeze
 
         def initialize(context)
           @context = context
           @symptoms = context.knowledge.symptoms
         end
 
-        # given: { symptom:, answers: { "when" => "braking" } } -> Outcome. Raises InvalidEntry for an unknown or open question.
+        # given: { symptom:, answers: { "when" => "braking" } } -> Outcome. Raises InvalidEntry for an unknown or open
+        # question.
         def call(vehicle_id, given)
-          symptom = @symptoms.find { |each| each["id"] == given[:symptom] } or raise InvalidEntry.of("symptom", "unknown_choice", Texts.say("faults.choose", choices: @symptoms.map { |each| each["id"] }))
+          symptom = @symptoms.find { |each| each["id"] == given[:symptom] } or
+            raise InvalidEntry.of(
+                    "symptom",
+                    "unknown_choice",
+                    Texts.say("faults.choose", choices: @symptoms.map { |each| each["id"] })
+                  )
           answers = answered(symptom, given.fetch(:answers, {}))
-          outcome = symptom["outcomes"].find { |each| each.fetch("when", {}).all? { |question, option| answers[question] == option } }
-          Outcome.new(**outcome.transform_keys(&:to_sym).slice(:severity, :sentence, :causes, :measure), tied: tied(vehicle_id, symptom["id"]))
+          outcome =
+            symptom["outcomes"].find do |each|
+              each.fetch("when", {}).all? { |question, option| answers[question] == option }
+            end
+          Outcome.new(
+            **outcome.transform_keys(&:to_sym).slice(:severity, :sentence, :causes, :measure),
+            tied: tied(vehicle_id, symptom["id"])
+          )
         end
 
         private
 
         def answered(symptom, answers)
-          faults = symptom["questions"].reject { |question| question["options"].key?(answers[question["id"]]) }.map do |question|
-            InvalidEntry::Fault.new(field: "answers.#{question["id"]}", code: "missing", message: Texts.say("faults.symptom_choose", question: question["text"], choices: question["options"].values))
-          end
+          faults =
+            symptom["questions"]
+              .reject { |question| question["options"].key?(answers[question["id"]]) }
+              .map do |question|
+                InvalidEntry::Fault.new(
+                  field: "answers.#{question["id"]}",
+                  code: "missing",
+                  message:
+                    Texts.say("faults.symptom_choose", question: question["text"], choices: question["options"].values)
+                )
+              end
           faults.any? ? raise(InvalidEntry, faults) : answers
         end
 
         def tied(vehicle_id, id)
           overview = Overview::VehicleOverviews.new(@context).find(vehicle_id)
-          (overview.findings + overview.axles.flat_map(&:findings)).select { |found| TOPICS.fetch(id, []).include?(found.topic) }
+          (overview.findings + overview.axles.flat_map(&:findings)).select do |found|
+            TOPICS.fetch(id, []).include?(found.topic)
+          end
         end
       end
     end

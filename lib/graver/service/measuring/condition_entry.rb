@@ -16,10 +16,22 @@ module Graver
           figure = @knowledge.condition_figure(given[:item])
           return figure_row(figure, given) if figure
 
-          item = @knowledge.condition_item(given[:item]) or refuse("item", "unknown_item", Texts.say("faults.unknown_item"))
-          refuse("mark", "unknown_mark", Texts.say("faults.unknown_mark", mark: given[:mark].to_s[0, 24], item: item["label"].downcase)) unless item["marks"].any? { |mark| mark["id"] == given[:mark] }
+          item = @knowledge.condition_item(given[:item]) or
+            refuse("item", "unknown_item", Texts.say("faults.unknown_item"))
+          unless item["marks"].any? { |mark| mark["id"] == given[:mark] }
+            refuse(
+              "mark",
+              "unknown_mark",
+              Texts.say("faults.unknown_mark", mark: given[:mark].to_s[0, 24], item: item["label"].downcase)
+            )
+          end
           check_place(item, given)
-          { axle_id: given[:axle], **given.slice(:side, :face, :item, :mark), value: nil, simulated: given[:simulated] || false }
+          {
+            axle_id: given[:axle],
+            **given.slice(:side, :face, :item, :mark),
+            value: nil,
+            simulated: given[:simulated] || false
+          }
         end
 
         private
@@ -30,17 +42,41 @@ module Graver
           return if item["place"].nil?
 
           file = @files[given[:axle]] or refuse("axle", "unknown_axle", Texts.say("faults.unknown_axle"))
-          refuse("side", "unknown_position", Texts.say("faults.unknown_side", part: "brake")) unless file.axle.sides.include?(given[:side])
-          refuse("face", "unknown_position", Texts.say("faults.inner_or_outer")) if item["place"] == "faces" && !%w[inner outer].include?(given[:face])
+          unless file.axle.sides.include?(given[:side])
+            refuse("side", "unknown_position", Texts.say("faults.unknown_side", part: "brake"))
+          end
+          return unless item["place"] == "faces" && !%w[inner outer].include?(given[:face])
+          refuse("face", "unknown_position", Texts.say("faults.inner_or_outer"))
         end
 
         def figure_row(figure, given)
           number = Core::Quantity::EnteredNumber.parse(given[:value]).value
-          refuse("value", "out_of_range", Texts.say("faults.labelled_between", label: figure["label"], least: figure["least"], most: figure["most"], unit: figure["unit"])) unless number.between?(figure["least"],
-                                                                                                                                                               figure["most"])
-          refuse("value", "not_whole", Texts.say("faults.whole", label: figure["label"])) if figure["whole"] && number.denominator != 1
+          unless number.between?(figure["least"], figure["most"])
+            refuse(
+              "value",
+              "out_of_range",
+              Texts.say(
+                "faults.labelled_between",
+                label: figure["label"],
+                least: figure["least"],
+                most: figure["most"],
+                unit: figure["unit"]
+              )
+            )
+          end
+          if figure["whole"] && number.denominator != 1
+            refuse("value", "not_whole", Texts.say("faults.whole", label: figure["label"]))
+          end
 
-          { axle_id: nil, side: nil, face: nil, item: given[:item], mark: nil, value: given[:value].strip, simulated: given[:simulated] || false }
+          {
+            axle_id: nil,
+            side: nil,
+            face: nil,
+            item: given[:item],
+            mark: nil,
+            value: given[:value].strip,
+            simulated: given[:simulated] || false
+          }
         rescue InvalidEntry => e
           raise e.faults.first.field.empty? ? e.under("value") : e
         end

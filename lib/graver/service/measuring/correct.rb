@@ -3,7 +3,8 @@
 module Graver
   module Service
     module Measuring
-      # Edits or voids what was logged, with a reason. Nothing is overwritten: the correction stands beside what it corrects,
+      # Edits or voids what was logged, with a reason. Nothing is overwritten: the correction stands beside what it
+      # corrects,
       # and everything derived follows.
       class Correct
         def initialize(context)
@@ -18,17 +19,21 @@ module Graver
           change(look_over_id, row, given, reading_id:) { reading_change(look_over, row, given) }
         end
 
-        # given: { void:, mark:, value:, reason: }: a mark or figure of what was looked at. Raises InvalidEntry, NotFound.
+        # given: { void:, mark:, value:, reason: }: a mark or figure of what was looked at. Raises InvalidEntry,
+        # NotFound.
         def condition(look_over_id, condition_id, given)
           look_over = @store.look_overs.find(look_over_id)
-          row = look_over.conditions.find { |each| each.id == condition_id } or raise NotFound, Texts.say("missing.mark")
+          row = look_over.conditions.find { |each| each.id == condition_id } or
+            raise NotFound, Texts.say("missing.mark")
           change(look_over_id, row, given, condition_id:) { condition_change(look_over, row, given) }
         end
 
         # given: { void:, date:, odometer: { value:, unit: }, note:, reason: }. Raises InvalidEntry, NotFound.
         def look_over(id, given)
           look_over = @store.look_overs.find(id)
-          change(id, look_over, given, field: "reason", because: Texts.say("faults.nothing_changed")) { stamp_change(look_over, given) }
+          change(id, look_over, given, field: "reason", because: Texts.say("faults.nothing_changed")) do
+            stamp_change(look_over, given)
+          end
         end
 
         private
@@ -43,25 +48,55 @@ module Graver
           change = given.key?(:void) ? { "void" => given[:void] } : yield
           raise InvalidEntry.of(field, "unchanged", because) if change.empty? || change == { "void" => row.void }
 
-          @store.transaction { @store.corrections.add(look_over_id:, change:, reason: given[:reason].strip, at: @context.now, **what) }
+          @store.transaction do
+            @store.corrections.add(look_over_id:, change:, reason: given[:reason].strip, at: @context.now, **what)
+          end
         end
 
         def reading_change(look_over, row, given)
-          now = row.to_h.slice(:value, :upper, :unit, :method, :overall).merge(given.slice(:value, :upper, :unit, :method, :overall))
+          now =
+            row
+              .to_h
+              .slice(:value, :upper, :unit, :method, :overall)
+              .merge(given.slice(:value, :upper, :unit, :method, :overall))
           place = row.to_h.slice(:event, :part, :side, :pad).merge(axle: row.axle_id, instrument: row.instrument_id)
-          entered = EnteredReading.new(@context.knowledge, file(look_over, row), place.merge(now, values: [now[:value]].compact), Axles::Instruments.new(@context).core)
+          entered =
+            EnteredReading.new(
+              @context.knowledge,
+              file(look_over, row),
+              place.merge(now, values: [now[:value]].compact),
+              Axles::Instruments.new(@context).core
+            )
           entered.check
           entered.thicknesses
-          { value: entered.values.first, upper: entered.upper, unit: entered.unit, method: entered.method, overall: entered.overall }
-            .reject { |field, value| row[field] == value }.transform_keys(&:to_s)
+          {
+            value: entered.values.first,
+            upper: entered.upper,
+            unit: entered.unit,
+            method: entered.method,
+            overall: entered.overall
+          }.reject { |field, value| row[field] == value }.transform_keys(&:to_s)
         rescue InvalidEntry => e
-          raise(InvalidEntry, e.faults.map { |fault| fault.dup.tap { |copy| copy.field = "value" if copy.field.start_with?("values") } })
+          raise(
+            InvalidEntry,
+            e.faults.map { |fault| fault.dup.tap { |copy| copy.field = "value" if copy.field.start_with?("values") } }
+          )
         end
 
         # Checked as if it were entered now.
         def condition_change(look_over, row, given)
-          files = Axles::AxleRecords.new(@context).of([@store.vehicles.find(look_over.vehicle_id)]).fetch(look_over.vehicle_id).to_h { |file| [file.axle.id, file] }
-          wanted = { axle: row.axle_id, **row.to_h.slice(:side, :face, :item), mark: given[:mark] || row.mark, value: given[:value] || row.value }
+          files =
+            Axles::AxleRecords
+              .new(@context)
+              .of([@store.vehicles.find(look_over.vehicle_id)])
+              .fetch(look_over.vehicle_id)
+              .to_h { |file| [file.axle.id, file] }
+          wanted = {
+            axle: row.axle_id,
+            **row.to_h.slice(:side, :face, :item),
+            mark: given[:mark] || row.mark,
+            value: given[:value] || row.value
+          }
           checked = ConditionEntry.new(@context.knowledge, files).check(wanted)
           checked.slice(:mark, :value).reject { |field, value| row[field] == value }.transform_keys(&:to_s)
         end
@@ -69,19 +104,29 @@ module Graver
         def file(look_over, row)
           raise InvalidEntry.of("value", "no_value", Texts.say("faults.no_value")) unless row.axle_id && row.value
 
-          Axles::AxleRecords.new(@context).of([@store.vehicles.find(look_over.vehicle_id)]).fetch(look_over.vehicle_id).find { |each| each.axle.id == row.axle_id }
+          Axles::AxleRecords
+            .new(@context)
+            .of([@store.vehicles.find(look_over.vehicle_id)])
+            .fetch(look_over.vehicle_id)
+            .find { |each| each.axle.id == row.axle_id }
         end
 
         def stamp_change(look_over, given)
           vehicle = @store.vehicles.find(look_over.vehicle_id)
           others = @store.look_overs.of_vehicle(vehicle.id).reject { |other| other.id == look_over.id }
           odometer = { value: look_over.odometer_value, unit: look_over.odometer_unit, **given.fetch(:odometer, {}) }
-          stamp = ServiceDate.new(@context, vehicle, others, { date: given.fetch(:date, look_over.date.iso8601), odometer: })
+          stamp =
+            ServiceDate.new(@context, vehicle, others, { date: given.fetch(:date, look_over.date.iso8601), odometer: })
           faults = stamp.faults + stamp.order_faults
           raise InvalidEntry, faults if faults.any?
 
-          { date: stamp.date.iso8601, odometer_value: stamp.odometer[:value], odometer_unit: stamp.odometer[:unit], odometer_km: stamp.odometer_km, note: given.fetch(:note, look_over.note) }
-            .reject { |field, value| before(look_over, field) == value }.transform_keys(&:to_s)
+          {
+            date: stamp.date.iso8601,
+            odometer_value: stamp.odometer[:value],
+            odometer_unit: stamp.odometer[:unit],
+            odometer_km: stamp.odometer_km,
+            note: given.fetch(:note, look_over.note)
+          }.reject { |field, value| before(look_over, field) == value }.transform_keys(&:to_s)
         end
 
         def before(look_over, field) = field == :date ? look_over.date.iso8601 : look_over[field]

@@ -3,7 +3,8 @@
 module Graver
   module Service
     module Measuring
-      # Has a device send one reading for a place in the walk-round. It is told the place and nothing else: neither the log nor
+      # Has a device send one reading for a place in the walk-round. It is told the place and nothing else: neither
+      # the log nor
       # the forecast. What a simulated one sends says so.
       class DeviceReading
         def initialize(context)
@@ -15,10 +16,12 @@ module Graver
         def call(device_id, given)
           vehicle = @context.store.vehicles.find(given.fetch(:vehicle))
           axle = vehicle.axles.find { |each| each.id == given[:axle] }
-          @context.devices.use(device_id) do |device|
-            device.touch(vehicle: vehicle.name, axle: axle&.name, **given.slice(:part, :side, :pad))
-            device.read(given.fetch(:quantity))
-          end
+          @context
+            .devices
+            .use(device_id) do |device|
+              device.touch(vehicle: vehicle.name, axle: axle&.name, **given.slice(:part, :side, :pad))
+              device.read(given.fetch(:quantity))
+            end
         end
       end
     end

@@ -9,11 +9,14 @@ module Graver
           @devices = context.devices
         end
 
-        # settings: { knob => value } or nil; connected: true, false or nil -> Devices::Device. Raises NotFound, InvalidEntry.
+        # settings: { knob => value } or nil; connected: true, false or nil -> Devices::Device. Raises NotFound,
+        # InvalidEntry.
         def change(id, settings: nil, connected: nil)
           @devices.use(id) do |device|
             device.change(settings) if settings
-            connected ? device.connect : device.disconnect unless connected.nil?
+            unless connected.nil?
+              connected ? device.connect : device.disconnect
+            end
           end
           @devices.find(id)
         end

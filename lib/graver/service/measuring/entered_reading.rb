@@ -10,7 +10,8 @@ module Graver
 
         attr_reader :given, :file
 
-        # given: { axle:, part:, side:, pad:, event:, method:, values:, upper:, unit:, overall:, instrument: }; file: AxleRecord;
+        # given: { axle:, part:, side:, pad:, event:, method:, values:, upper:, unit:, overall:, instrument: }; file:
+        # AxleRecord;
         # instruments: { id => Core::Measurement::Instrument }
         def initialize(knowledge, file, given, instruments)
           @knowledge = knowledge
@@ -23,7 +24,9 @@ module Graver
         def event = given[:event]
         def position = [given[:side], given[:pad]].compact
         def values = given[:values].to_a.map { |value| split(value).first }
-        def upper = given[:upper].to_s.strip.empty? ? nil : Core::Quantity::EnteredLength.split(given[:upper], unit).first
+        def upper
+          given[:upper].to_s.strip.empty? ? nil : Core::Quantity::EnteredLength.split(given[:upper], unit).first
+        end
         def unit = given[:values].to_a.empty? ? given[:unit] : split(given[:values].first).last
         def method = SHARE_UNITS.fetch(unit, given[:method])
         def overall = given[:overall] || false
@@ -33,7 +36,8 @@ module Graver
           check_position
           units = given[:values].to_a.map { |value| split(value).last }.uniq
           raise InvalidEntry.of("values", "units_differ", Texts.say("faults.units_differ", units:)) if units.length > 1
-          raise InvalidEntry.of("values", "missing", Texts.say("faults.missing_reading")) if event == "reading" && values.empty?
+          return unless event == "reading" && values.empty?
+          raise InvalidEntry.of("values", "missing", Texts.say("faults.missing_reading"))
         end
 
         # [Thickness], one per place; of an event the thickness it stands for; empty where it says none.
@@ -47,8 +51,13 @@ module Graver
         def alternatives
           return {} if method == "percent" || values.empty?
 
-          number = Core::Quantity::EnteredNumber.parse(values.min_by { |value| Core::Quantity::EnteredNumber.parse(value).value }).value
-          ((["mm", "in", *@file.units_used].uniq & Core::Quantity::LENGTH.units) - [unit]).to_h { |other| [other, Core::Quantity::LENGTH.to_base(number, other)] }
+          number =
+            Core::Quantity::EnteredNumber.parse(
+              values.min_by { |value| Core::Quantity::EnteredNumber.parse(value).value }
+            ).value
+          ((["mm", "in", *@file.units_used].uniq & Core::Quantity::LENGTH.units) - [unit]).to_h do |other|
+            [other, Core::Quantity::LENGTH.to_base(number, other)]
+          end
         end
 
         private
@@ -65,11 +74,24 @@ module Graver
         def normalise(value, place)
           @knowledge.normalise.call(core_reading(value), @file.part(part))
         rescue InvalidEntry => e
-          raise(InvalidEntry, e.faults.map { |found| found.dup.tap { |copy| copy.field = "values.#{place}" if ["value", ""].include?(copy.field) } })
+          raise(
+            InvalidEntry,
+            e.faults.map do |found|
+              found.dup.tap { |copy| copy.field = "values.#{place}" if ["value", ""].include?(copy.field) }
+            end
+          )
         end
 
         def core_reading(value)
-          Core::Measurement::Reading.new(part:, method:, value: Core::Quantity::EnteredNumber.parse(value), upper: upper_number, unit:, overall:, instrument:)
+          Core::Measurement::Reading.new(
+            part:,
+            method:,
+            value: Core::Quantity::EnteredNumber.parse(value),
+            upper: upper_number,
+            unit:,
+            overall:,
+            instrument:
+          )
         end
 
         def upper_number
@@ -81,7 +103,9 @@ module Graver
         def instrument
           return unless given[:instrument]
 
-          @instruments.fetch(given[:instrument]) { raise InvalidEntry.of("instrument", "unknown_instrument", Texts.say("faults.unknown_instrument")) }
+          @instruments.fetch(given[:instrument]) do
+            raise InvalidEntry.of("instrument", "unknown_instrument", Texts.say("faults.unknown_instrument"))
+          end
         end
       end
     end

@@ -16,14 +16,26 @@ module Graver
           refusal = entry.refusal
           raise refusal if refusal
 
-          saved = @store.transaction do
-            same_draft(vehicle_id, given[:draft_revision]) if given[:draft_revision]
-            id = @store.look_overs.add(vehicle_id:, date: entry.stamp.date, odometer: entry.stamp.odometer, note: given[:note], at: @context.now,
-                                       readings: entry.lines.flat_map { |line| rows(line) }, conditions: entry.conditions)
-            entry.lines.select { |line| line.given[:answer] == "earlier_wrong" }.each { |line| void_earlier(line, entry.stamp.date) }
-            @store.drafts.remove(vehicle_id)
-            id
-          end
+          saved =
+            @store.transaction do
+              same_draft(vehicle_id, given[:draft_revision]) if given[:draft_revision]
+              id =
+                @store.look_overs.add(
+                  vehicle_id:,
+                  date: entry.stamp.date,
+                  odometer: entry.stamp.odometer,
+                  note: given[:note],
+                  at: @context.now,
+                  readings: entry.lines.flat_map { |line| rows(line) },
+                  conditions: entry.conditions
+                )
+              entry
+                .lines
+                .select { |line| line.given[:answer] == "earlier_wrong" }
+                .each { |line| void_earlier(line, entry.stamp.date) }
+              @store.drafts.remove(vehicle_id)
+              id
+            end
           keep_forecasts(vehicle_id)
           saved
         end
@@ -31,12 +43,18 @@ module Graver
         # What was given, looked at but not saved -> LookOverEntry
         def entry(vehicle_id, given)
           vehicle = @store.vehicles.find(vehicle_id)
-          LookOverEntry.new(@context, Axles::AxleRecords.new(@context).of([vehicle]).fetch(vehicle.id), given, Axles::Instruments.new(@context).core)
+          LookOverEntry.new(
+            @context,
+            Axles::AxleRecords.new(@context).of([vehicle]).fetch(vehicle.id),
+            given,
+            Axles::Instruments.new(@context).core
+          )
         end
 
         private
 
-        # The draft that was entered here is the one on file: nothing of another window is overwritten unseen. Raises Conflict.
+        # The draft that was entered here is the one on file: nothing of another window is overwritten unseen. Raises
+        # Conflict.
         def same_draft(vehicle_id, revision)
           draft = @store.drafts.find(vehicle_id)
           return if (draft&.revision || 0) == revision
@@ -45,13 +63,28 @@ module Graver
         end
 
         # What is said of the brakes now stands on file, to be held against what comes of it.
-        def keep_forecasts(vehicle_id) = Forecast::RecordForecasts.new(@context).keep(Axles::AxleRecords.new(@context).of([@store.vehicles.find(vehicle_id)]).fetch(vehicle_id))
+        def keep_forecasts(vehicle_id)
+          Forecast::RecordForecasts.new(@context).keep(
+            Axles::AxleRecords.new(@context).of([@store.vehicles.find(vehicle_id)]).fetch(vehicle_id)
+          )
+        end
 
         def rows(line)
           given, entered = line.given, line.entered
           kept = line.question && given[:answer] == "keep" ? line.question.sentence : nil
-          common = { axle_id: given[:axle], event: given[:event], part: given[:part], side: given[:side], pad: given[:pad], method: entered.method,
-                     unit: entered.unit, overall: entered.overall, instrument_id: given[:instrument], simulated: given[:simulated] || false, doubt: kept }
+          common = {
+            axle_id: given[:axle],
+            event: given[:event],
+            part: given[:part],
+            side: given[:side],
+            pad: given[:pad],
+            method: entered.method,
+            unit: entered.unit,
+            overall: entered.overall,
+            instrument_id: given[:instrument],
+            simulated: given[:simulated] || false,
+            doubt: kept
+          }
           return [common.merge(value: nil, doubts: doubts(line))] if entered.values.empty?
 
           entered.values.each_with_index.map do |value, at|
@@ -62,12 +95,23 @@ module Graver
         # Questions answered on the way (measured again, another kind), and the last one.
         def doubts(line)
           texts = @context.knowledge.questions.fetch("readings")
-          earlier = line.given[:doubts].to_a.select { |doubt| texts.key?(doubt[:code]) }.map do |doubt|
-            { question: doubt[:question], **doubt.slice(:code, :value, :unit, :answer) }
-          end
+          earlier =
+            line.given[:doubts]
+              .to_a
+              .select { |doubt| texts.key?(doubt[:code]) }
+              .map { |doubt| { question: doubt[:question], **doubt.slice(:code, :value, :unit, :answer) } }
           return earlier unless line.question && line.given[:answer]
 
-          [*earlier, { code: line.question.code, question: line.question.sentence, value: line.entered.values.first, unit: line.entered.unit, answer: line.given[:answer] }]
+          [
+            *earlier,
+            {
+              code: line.question.code,
+              question: line.question.sentence,
+              value: line.entered.values.first,
+              unit: line.entered.unit,
+              answer: line.given[:answer]
+            }
+          ]
         end
 
         # The owner holds the reading before this one for wrong: it stays on file and counts no more.
@@ -75,10 +119,27 @@ module Graver
           row, look_over = line.file.newest_row(line.entered.part, *line.given.values_at(:side, :pad), until_day: date)
           return unless row
 
-          same = look_over.readings.select { |other| other.to_h.values_at(:axle_id, :event, :part, :side, :pad) == row.to_h.values_at(:axle_id, :event, :part, :side, :pad) }
+          same =
+            look_over.readings.select do |other|
+              other.to_h.values_at(:axle_id, :event, :part, :side, :pad) ==
+                row.to_h.values_at(:axle_id, :event, :part, :side, :pad)
+            end
           same.each do |other|
-            @store.corrections.add(look_over_id: look_over.id, reading_id: other.id, change: { "void" => true }, at: @context.now,
-                                   reason: Texts.say("findings.held_for_wrong", value: line.entered.values.first, unit: line.entered.unit, day: date))
+            @store.corrections.add(
+              look_over_id: look_over.id,
+              reading_id: other.id,
+              change: {
+                "void" => true
+              },
+              at: @context.now,
+              reason:
+                Texts.say(
+                  "findings.held_for_wrong",
+                  value: line.entered.values.first,
+                  unit: line.entered.unit,
+                  day: date
+                )
+            )
           end
         end
       end

@@ -3,19 +3,22 @@
 module Graver
   module Service
     module Measuring
-      # A look-over of a vehicle as it is being entered: each reading normalised where it can be, refused where it cannot, and
+      # A look-over of a vehicle as it is being entered: each reading normalised where it can be, refused where it
+      # cannot, and
       # questioned where it can hardly be true.
       class LookOverEntry
         # at: index in what was given; entered: EnteredReading; thickness: the one that counts; survey: Survey or nil;
         # question: ReadingDoubts::Asked or nil
-        Line = Core::Value.define(:at, :entered, :thickness, :survey, :question) do
-          def given = entered.given
-          def file = entered.file
-        end
+        Line =
+          Core::Value.define(:at, :entered, :thickness, :survey, :question) do
+            def given = entered.given
+            def file = entered.file
+          end
 
         attr_reader :files, :lines, :faults, :stamp, :conditions
 
-        # files: [AxleRecord] of the vehicle; given: { date:, odometer:, readings: [...], conditions: [...] } (the API's LookOver)
+        # files: [AxleRecord] of the vehicle; given: { date:, odometer:, readings: [...], conditions: [...] } (the
+        # API's LookOver)
         def initialize(context, files, given, instruments)
           @knowledge = context.knowledge
           @files = files
@@ -24,14 +27,17 @@ module Graver
           @instruments = instruments
           @stamp = ServiceDate.new(context, files.first.vehicle, files.first.look_overs, given)
           @faults = stamp.faults + simulated_faults(given)
-          @lines = questioned(context, given.fetch(:readings).each_with_index.filter_map { |reading, at| line(reading, at) })
+          @lines =
+            questioned(context, given.fetch(:readings).each_with_index.filter_map { |reading, at| line(reading, at) })
           @conditions = conditions_of(given)
         end
 
         # Faults and unanswered questions as one error, or nil when it may be saved.
         def refusal
           all = faults + stamp.order_faults + question_faults
-          all << fault("readings", "missing", Texts.say("faults.nothing_read")) if @given.fetch(:readings).empty? && conditions.empty?
+          if @given.fetch(:readings).empty? && conditions.empty?
+            all << fault("readings", "missing", Texts.say("faults.nothing_read"))
+          end
           InvalidEntry.new(all) if all.any?
         end
 
@@ -54,7 +60,8 @@ module Graver
         end
 
         def line(reading, at)
-          file = @by_axle[reading[:axle]] or raise InvalidEntry.of("axle", "unknown_axle", Texts.say("faults.unknown_axle"))
+          file = @by_axle[reading[:axle]] or
+            raise InvalidEntry.of("axle", "unknown_axle", Texts.say("faults.unknown_axle"))
           entered = EnteredReading.new(@knowledge, file, reading, @instruments)
           entered.check
           thicknesses = entered.thicknesses
@@ -72,12 +79,15 @@ module Graver
 
         def conditions_of(given)
           entry = ConditionEntry.new(@knowledge, @by_axle)
-          given.fetch(:conditions, []).each_with_index.filter_map do |condition, at|
-            entry.check(condition)
-          rescue InvalidEntry => e
-            @faults.concat(e.under("conditions.#{at}").faults)
-            nil
-          end
+          given
+            .fetch(:conditions, [])
+            .each_with_index
+            .filter_map do |condition, at|
+              entry.check(condition)
+            rescue InvalidEntry => e
+              @faults.concat(e.under("conditions.#{at}").faults)
+              nil
+            end
         end
       end
     end

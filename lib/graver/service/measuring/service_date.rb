@@ -5,7 +5,8 @@ require "date"
 module Graver
   module Service
     module Measuring
-      # Day and odometer of a service as entered: what is wrong with them alone and against the log, and what is doubtful.
+      # Day and odometer of a service as entered: what is wrong with them alone and against the log, and what is
+      # doubtful.
       class ServiceDate
         LARGEST_KM = 5_000_000
         EARLIEST_YEAR = 1950
@@ -68,7 +69,9 @@ module Graver
         def read_date
           date = Date.iso8601(@given[:date].to_s)
           @faults << fault("date", "in_future", Texts.say("faults.day_in_future")) if date > @context.today
-          @faults << fault("date", "out_of_range", Texts.say("faults.year", year: date.year)) if date.year < EARLIEST_YEAR
+          if date.year < EARLIEST_YEAR
+            @faults << fault("date", "out_of_range", Texts.say("faults.year", year: date.year))
+          end
           date
         rescue Date::Error
           @faults << fault("date", "not_a_day", Texts.say("faults.not_a_day", example: @context.today.iso8601))
@@ -87,22 +90,48 @@ module Graver
         end
 
         def runs_back(other, word)
-          fault("odometer.value", "runs_back",
-                Texts.say("faults.runs_back", than: word, odometer: other.odometer_value, unit: other.odometer_unit, day: other.date))
+          fault(
+            "odometer.value",
+            "runs_back",
+            Texts.say(
+              "faults.runs_back",
+              than: word,
+              odometer: other.odometer_value,
+              unit: other.odometer_unit,
+              day: other.date
+            )
+          )
         end
 
         def ask(before)
           number = Core::Quantity::EnteredNumber.parse(given_odometer[:value]).value
-          others = (Core::Quantity::DISTANCE.units - [unit]).to_h { |other| [other, Core::Quantity::DISTANCE.to_base(number, other)] }
-          driving = @context.knowledge.outlook.driving(@look_overs.map { |look_over| [look_over.date, look_over.odometer_km] }.uniq)
-          Core::Judgement::OdometerQuestion.call(km: odometer_km, before_km: before.odometer_km, days: (date - before.date).to_i, usual_km_per_day: driving.km_per_day,
-                                                 alternatives: others, **@context.knowledge.question_thresholds)
+          others =
+            (Core::Quantity::DISTANCE.units - [unit]).to_h do |other|
+              [other, Core::Quantity::DISTANCE.to_base(number, other)]
+            end
+          driving =
+            @context.knowledge.outlook.driving(
+              @look_overs.map { |look_over| [look_over.date, look_over.odometer_km] }.uniq
+            )
+          Core::Judgement::OdometerQuestion.call(
+            km: odometer_km,
+            before_km: before.odometer_km,
+            days: (date - before.date).to_i,
+            usual_km_per_day: driving.km_per_day,
+            alternatives: others,
+            **@context.knowledge.question_thresholds
+          )
         end
 
         def sentence(found, before)
           wording = Base::Wording.new(@vehicle.distance_unit)
-          wording.fill(@context.knowledge.questions.dig("odometer", found.code, "sentence"),
-                       "driven" => Formats.distance(found.driven_km, @vehicle.distance_unit), "usual" => Formats.distance(found.usual_km, @vehicle.distance_unit), "before_date" => before.date.iso8601, "unit" => found.other_unit)
+          wording.fill(
+            @context.knowledge.questions.dig("odometer", found.code, "sentence"),
+            "driven" => Formats.distance(found.driven_km, @vehicle.distance_unit),
+            "usual" => Formats.distance(found.usual_km, @vehicle.distance_unit),
+            "before_date" => before.date.iso8601,
+            "unit" => found.other_unit
+          )
         end
       end
     end

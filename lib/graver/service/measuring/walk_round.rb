@@ -3,12 +3,14 @@
 module Graver
   module Service
     module Measuring
-      # Everything the walk round a vehicle needs, in the owner's order: wheels, positions, what was read before and what is
+      # Everything the walk round a vehicle needs, in the owner's order: wheels, positions, what was read before and
+      # what is
       # expected now, what to look at, and what can only be seen with the wheel off.
       class WalkRound
         ORDER = "walk_round"
         # expected: { mean_mm:, sd_mm: } or nil; before: [ReadingRow, LookOver] or nil
-        Position = Core::Value.define(:id, :kind, :part, :side, :pad, :label, :method, :places, :new_mm, :expected, :before)
+        Position =
+          Core::Value.define(:id, :kind, :part, :side, :pad, :label, :method, :places, :new_mm, :expected, :before)
         # items: entries of conditions.yml; asks: brake data fields that are still unknown and can be seen here
         Wheel = Core::Value.define(:file, :side, :label, :positions, :items, :asks)
         Round = Core::Value.define(:vehicle, :order, :wheels, :last_look_over)
@@ -24,20 +26,34 @@ module Graver
           present = overview.axles.flat_map { |axle| axle.file.axle.sides.map { |side| [axle.file.axle.name, side] } }
           axles = overview.axles.to_h { |axle| [axle.file.axle.name, axle] }
           wheels = walk(order).corners(present).map { |name, side| wheel(axles.fetch(name), side, order) }
-          Round.new(vehicle: overview.vehicle, order:, wheels: once_per_axle(wheels), last_look_over: overview.look_overs.last)
+          Round.new(
+            vehicle: overview.vehicle,
+            order:,
+            wheels: once_per_axle(wheels),
+            last_look_over: overview.look_overs.last
+          )
         end
 
         # { start:, direction:, within: }: the owner's, else as the knowledge has it.
-        def order = { **@knowledge.walk_round.fetch("order").transform_keys(&:to_sym), **(@context.store.preferences.all[ORDER] || {}).transform_keys(&:to_sym) }
+        def order
+          {
+            **@knowledge.walk_round.fetch("order").transform_keys(&:to_sym),
+            **(@context.store.preferences.all[ORDER] || {}).transform_keys(&:to_sym)
+          }
+        end
 
         # Raises InvalidEntry.
         def remember(given)
           chosen = order.merge(given.slice(:start, :direction, :within))
           walk(chosen)
           unknown = chosen.fetch(:within) - kinds.keys
-          raise InvalidEntry.of("within", "unknown_choice", Texts.say("faults.choose_some", choices: kinds.keys)) if unknown.any? || chosen[:within].empty?
+          if unknown.any? || chosen[:within].empty?
+            raise InvalidEntry.of("within", "unknown_choice", Texts.say("faults.choose_some", choices: kinds.keys))
+          end
 
-          @context.store.transaction { @context.store.preferences.set(ORDER, chosen.merge(within: chosen[:within].uniq)) }
+          @context.store.transaction do
+            @context.store.preferences.set(ORDER, chosen.merge(within: chosen[:within].uniq))
+          end
         end
 
         private
@@ -47,8 +63,18 @@ module Graver
 
         def wheel(overview, side, order)
           file = overview.file
-          positions = walk(order).positions(kinds.keys.select { |kind| read?(kind, file, order) }).map { |kind| position(overview, side, kind) }
-          Wheel.new(file:, side:, label: "#{file.axle.name.capitalize} #{side}", positions:, items: items(file), asks: asks(file))
+          positions =
+            walk(order)
+              .positions(kinds.keys.select { |kind| read?(kind, file, order) })
+              .map { |kind| position(overview, side, kind) }
+          Wheel.new(
+            file:,
+            side:,
+            label: "#{file.axle.name.capitalize} #{side}",
+            positions:,
+            items: items(file),
+            asks: asks(file)
+          )
         end
 
         # Shoes are read where there are some; the rest as the owner likes.
@@ -63,8 +89,19 @@ module Graver
           file = overview.file
           component = [side, pad].compact.join("_")
           believed = { "pad" => overview.answer.pads, "rotor" => overview.answer.rotors }[part]
-          Position.new(id: "#{file.axle.id}_#{side}_#{kind}", kind:, part:, side:, pad:, label: content["label"], method: method(file, kind, side), places: content["places"],
-                       new_mm: file.part(part).new_mm, expected: believed&.readings&.positive? ? believed.now[component] : nil, before: file.newest_row(part, side, pad))
+          Position.new(
+            id: "#{file.axle.id}_#{side}_#{kind}",
+            kind:,
+            part:,
+            side:,
+            pad:,
+            label: content["label"],
+            method: method(file, kind, side),
+            places: content["places"],
+            new_mm: file.part(part).new_mm,
+            expected: believed&.readings&.positive? ? believed.now[component] : nil,
+            before: file.newest_row(part, side, pad)
+          )
         end
 
         # The way this position was read last, as people keep to their tools.
@@ -75,9 +112,13 @@ module Graver
         end
 
         def items(file)
-          @knowledge.conditions.fetch("wheel").select do |item|
-            within?(item["calipers"], file.caliper) && within?(item["parking_brakes"], file.parking_brake) && (!item["sensors"] || sensor?(file))
-          end
+          @knowledge
+            .conditions
+            .fetch("wheel")
+            .select do |item|
+              within?(item["calipers"], file.caliper) && within?(item["parking_brakes"], file.parking_brake) &&
+                (!item["sensors"] || sensor?(file))
+            end
         end
 
         # Without the caliper kind every item may be there.
@@ -85,7 +126,10 @@ module Graver
         def sensor?(file) = !["none", nil].include?(file.choice("wear_sensor"))
 
         def asks(file)
-          @knowledge.brake_data.applying(**file.place).select { |field| field["at_wheel"] && !file.data.key?(field["key"]) }
+          @knowledge
+            .brake_data
+            .applying(**file.place)
+            .select { |field| field["at_wheel"] && !file.data.key?(field["key"]) }
         end
 
         # The same question is not asked on both sides.

@@ -16,7 +16,11 @@ module Graver
           limit = Core::Quantity::EnteredNumber.parse(text).value.to_f
           return limit if RANGE_MM.cover?(limit)
 
-          raise InvalidEntry.of("", "out_of_range", Texts.say("faults.limit_between", least: RANGE_MM.min, most: RANGE_MM.max))
+          raise InvalidEntry.of(
+                  "",
+                  "out_of_range",
+                  Texts.say("faults.limit_between", least: RANGE_MM.min, most: RANGE_MM.max)
+                )
         rescue InvalidEntry => e
           raise e.under("limit_mm")
         end

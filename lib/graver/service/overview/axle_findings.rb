@@ -6,11 +6,30 @@ module Graver
       # What one axle's readings mean, with the causes that fit what was seen.
       class AxleFindings
         # A finding in words. causes: [Core::Judgement::Causes::Cause]
-        Found = Core::Value.define(:rule, :severity, :topic, :axle_id, :side, :pad, :place, :title, :sentence, :reading, :limit, :confidence, :change, :advice, :source, :causes) do
-          # As a reason of the axle's state: short, as the whole of it stands among the findings; what stops a vehicle says why.
-          def text = "#{[side, pad].compact.join(" ")} #{title[0].downcase}#{title[1..]}".strip
-          def caution = severity == "stop" ? advice : nil
-        end
+        Found =
+          Core::Value.define(
+            :rule,
+            :severity,
+            :topic,
+            :axle_id,
+            :side,
+            :pad,
+            :place,
+            :title,
+            :sentence,
+            :reading,
+            :limit,
+            :confidence,
+            :change,
+            :advice,
+            :source,
+            :causes
+          ) do
+            # As a reason of the axle's state: short, as the whole of it stands among the findings; what stops a
+            # vehicle says why.
+            def text = "#{[side, pad].compact.join(" ")} #{title[0].downcase}#{title[1..]}".strip
+            def caution = severity == "stop" ? advice : nil
+          end
 
         def initialize(knowledge)
           @knowledge = knowledge
@@ -18,23 +37,43 @@ module Graver
 
         # seen: [CurrentConditions::Seen] of the vehicle -> [Found], worst first
         def call(file, answer, seen)
-          @knowledge.finding_engine.call(FindingInputs.new(@knowledge, file, answer, seen).call).map { |finding| found(finding, file.vehicle.distance_unit, causes(finding, file, seen)) }
+          @knowledge
+            .finding_engine
+            .call(FindingInputs.new(@knowledge, file, answer, seen).call)
+            .map { |finding| found(finding, file.vehicle.distance_unit, causes(finding, file, seen)) }
         end
 
         # A finding of the engine in words.
         def found(finding, distance_unit, causes = [])
           rule, measures = finding.rule, finding.place.measures
           wording = Base::Wording.new(distance_unit)
-          texts = %i[title sentence reading limit change advice].to_h { |field| [field, wording.fill(rule[field].to_s, measures)] }
-          Found.new(rule: rule.id, severity: rule.severity, topic: rule.topic, axle_id: finding.place.axle_id, side: finding.place.side, pad: finding.place.pad, place: measures["place"],
-                    confidence: rule.confidence && measures[rule.confidence], source: @knowledge.source_title(rule.source), causes:, **texts)
+          texts =
+            %i[title sentence reading limit change advice].to_h do |field|
+              [field, wording.fill(rule[field].to_s, measures)]
+            end
+          Found.new(
+            rule: rule.id,
+            severity: rule.severity,
+            topic: rule.topic,
+            axle_id: finding.place.axle_id,
+            side: finding.place.side,
+            pad: finding.place.pad,
+            place: measures["place"],
+            confidence: rule.confidence && measures[rule.confidence],
+            source: @knowledge.source_title(rule.source),
+            causes:,
+            **texts
+          )
         end
 
         private
 
         def causes(finding, file, seen)
           pattern = finding.rule.pattern or return []
-          candidates = @knowledge.causes(pattern).reject { |cause| cause["needs"] == "parking_brake" && ["none", nil].include?(file.parking_brake) }
+          candidates =
+            @knowledge
+              .causes(pattern)
+              .reject { |cause| cause["needs"] == "parking_brake" && ["none", nil].include?(file.parking_brake) }
           Core::Judgement::Causes.rank(candidates, evidence(finding, file, seen))
         end
 

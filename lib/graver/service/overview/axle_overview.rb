@@ -3,12 +3,26 @@
 module Graver
   module Service
     module Overview
-      # What can be said of one axle today: the forecast, its state in one of four words, and what becomes of its rotors.
+      # What can be said of one axle today: the forecast, its state in one of four words, and what becomes of its
+      # rotors.
       class AxleOverview
-        # answer: Core::Wear::Outlook::Answer; judgement: Core::Judgement::RuleEngine::Judgement; measures: what it looked at;
-        # rotors: AxleRotors::Judged as of today, rotors_with_pads: with new pads on; seen: [CurrentConditions::Seen] of this axle;
+        # answer: Core::Wear::Outlook::Answer; judgement: Core::Judgement::RuleEngine::Judgement; measures: what it
+        # looked at;
+        # rotors: AxleRotors::Judged as of today, rotors_with_pads: with new pads on; seen: [CurrentConditions::Seen]
+        # of this axle;
         # findings: [AxleFindings::Found]; last_look_over: the newest one with readings of this axle.
-        Overview = Core::Value.define(:file, :answer, :judgement, :measures, :rotors, :rotors_with_pads, :last_look_over, :seen, :findings)
+        Overview =
+          Core::Value.define(
+            :file,
+            :answer,
+            :judgement,
+            :measures,
+            :rotors,
+            :rotors_with_pads,
+            :last_look_over,
+            :seen,
+            :findings
+          )
 
         def initialize(context)
           @context = context
@@ -23,24 +37,48 @@ module Graver
           findings = AxleFindings.new(@knowledge).call(file, answer, all_seen)
           measures = measures(file, answer, seen, findings)
           with_pads = AxleRotors.new(@context).call(file, answer, all_seen, findings, with_pads: true)
-          rotors = pads_due?(measures) ? with_pads : AxleRotors.new(@context).call(file, answer, all_seen, findings, with_pads: false)
-          Overview.new(file:, answer:, measures:, seen:, findings:, judgement: @knowledge.state_engine.call(measures), rotors:, rotors_with_pads: with_pads,
-                       last_look_over: last_look_over(file))
+          rotors =
+            (
+              if pads_due?(measures)
+                with_pads
+              else
+                AxleRotors.new(@context).call(file, answer, all_seen, findings, with_pads: false)
+              end
+            )
+          Overview.new(
+            file:,
+            answer:,
+            measures:,
+            seen:,
+            findings:,
+            judgement: @knowledge.state_engine.call(measures),
+            rotors:,
+            rotors_with_pads: with_pads,
+            last_look_over: last_look_over(file)
+          )
         end
 
         private
 
         # Pads have rules of state of their own, by the forecast; everything else that was found counts as it is.
         def measures(file, answer, seen, findings)
-          Core::Judgement::AxleMeasures.call(answer, floor_mm: @knowledge.floor_pad_limit_mm, discard_mm: file.discard_mm, most_days: @knowledge.look_again_most_days)
-                                       .merge(CurrentConditions.measures(seen + findings.reject { |found| found.topic == "pads" }))
+          Core::Judgement::AxleMeasures.call(
+            answer,
+            floor_mm: @knowledge.floor_pad_limit_mm,
+            discard_mm: file.discard_mm,
+            most_days: @knowledge.look_again_most_days
+          ).merge(CurrentConditions.measures(seen + findings.reject { |found| found.topic == "pads" }))
         end
 
         # Without pads that are due, the verdict is about the rotors as they are today.
-        def pads_due?(measures) = @knowledge.state_engine.holding(measures).intersect?(@knowledge.state.fetch("pads_due"))
+        def pads_due?(measures)
+          @knowledge.state_engine.holding(measures).intersect?(@knowledge.state.fetch("pads_due"))
+        end
 
         def last_look_over(file)
-          file.look_overs.reverse.find { |look_over| look_over.readings.any? { |row| row.axle_id == file.axle.id && row.event == "reading" } }
+          file.look_overs.reverse.find do |look_over|
+            look_over.readings.any? { |row| row.axle_id == file.axle.id && row.event == "reading" }
+          end
         end
       end
     end

@@ -19,7 +19,8 @@ module Graver
           @rules = context.knowledge.rotor_rules
         end
 
-        # file: AxleRecord; answer: Core::Wear::Outlook::Answer; seen: [CurrentConditions::Seen] of the vehicle; findings:
+        # file: AxleRecord; answer: Core::Wear::Outlook::Answer; seen: [CurrentConditions::Seen] of the vehicle;
+        # findings:
         # [AxleFindings::Found] of the axle; with_pads: are new pads to go on? -> Judged
         def call(file, answer, seen, findings, with_pads:)
           verdicts = verdicts(file, answer, with_pads ? next_pads_km(file, answer) : nil)
@@ -33,15 +34,25 @@ module Graver
           judged.verdicts.map do |side, verdict|
             outcome = judged.plan.because == "thickness" ? verdict.outcome : judged.plan.outcome
             text = texts.fetch(outcome)
-            { side:, outcome:, sentence: sentence(text, side, verdict, judged, distance_unit), change: text.fetch("change") }
+            {
+              side:,
+              outcome:,
+              sentence: sentence(text, side, verdict, judged, distance_unit),
+              change: text.fetch("change")
+            }
           end
         end
 
         def self.sentence(text, side, verdict, judged, distance_unit)
-          tokens = { "side" => side.capitalize, "cut_left_mm" => judged.plan.cut_left_mm, "reasons" => judged.conditions.map(&:text).uniq.join("; "),
-                     **verdict.to_h.slice(:reading_mm, :error_mm, :discard_mm, :spare_mm, :chance).transform_keys(&:to_s) }
+          tokens = {
+            "side" => side.capitalize,
+            "cut_left_mm" => judged.plan.cut_left_mm,
+            "reasons" => judged.conditions.map(&:text).uniq.join("; "),
+            **verdict.to_h.slice(:reading_mm, :error_mm, :discard_mm, :spare_mm, :chance).transform_keys(&:to_s)
+          }
           said = judged.plan.because == "condition" ? text.fetch("by_condition") : text.fetch("sentence")
-          said = "#{said} #{text["outlasts"]}" if text["outlasts"] && verdict.chance && judged.plan.because == "thickness"
+          said = "#{said} #{text["outlasts"]}" if text["outlasts"] && verdict.chance &&
+            judged.plan.because == "thickness"
           Base::Wording.new(distance_unit).fill(said, tokens)
         end
         private_class_method :sentence
@@ -49,26 +60,60 @@ module Graver
         private
 
         def plan(file, answer, verdicts, conditions, with_pads)
-          return Core::Judgement::RotorPlan.new(outcome: "unmeasured", because: "thickness", cut_left_mm: nil) if verdicts.empty?
+          if verdicts.empty?
+            return Core::Judgement::RotorPlan.new(outcome: "unmeasured", because: "thickness", cut_left_mm: nil)
+          end
 
           leaves = LEAVES.find { |left| conditions.any? { |condition| condition.leaves == left } }
-          Core::Judgement::RotorPlan.call(verdicts:, leaves:, school: with_pads ? Axles::Schools.new(@context).chosen.fetch("rotors") : nil, discard_mm: file.discard_mm,
-                                          machine_to_mm: file.length_mm("rotor.machine_to_thickness"), wear_mm: wear_mm(file, answer),
-                                          cut_mm: @knowledge.schools.fetch("cut_mm"), order: @rules.fetch("order"))
+          Core::Judgement::RotorPlan.call(
+            verdicts:,
+            leaves:,
+            school: with_pads ? Axles::Schools.new(@context).chosen.fetch("rotors") : nil,
+            discard_mm: file.discard_mm,
+            machine_to_mm: file.length_mm("rotor.machine_to_thickness"),
+            wear_mm: wear_mm(file, answer),
+            cut_mm: @knowledge.schools.fetch("cut_mm"),
+            order: @rules.fetch("order")
+          )
         end
 
         def conditions(file, seen, findings)
-          @rules.fetch("conditions").flat_map do |rule|
-            (rule["mark"] ? marked(rule, file, seen) : findings.select { |found| found.rule == rule["finding"] }.map { |found| condition(rule, found.side, found.title) }) +
-              (rule["felt"] && felt?(rule, file, seen) ? [condition(rule, nil, rule["label"])] : [])
-          end
+          @rules
+            .fetch("conditions")
+            .flat_map do |rule|
+              (
+                if rule["mark"]
+                  marked(rule, file, seen)
+                else
+                  findings
+                    .select { |found| found.rule == rule["finding"] }
+                    .map { |found| condition(rule, found.side, found.title) }
+                end
+              ) + (rule["felt"] && felt?(rule, file, seen) ? [condition(rule, nil, rule["label"])] : [])
+            end
         end
 
-        def condition(rule, side, text) = Condition.new(id: rule["id"], side:, leaves: rule["leaves"], text: [side, text[0].downcase + text[1..]].compact.join(" "))
+        def condition(rule, side, text)
+          Condition.new(
+            id: rule["id"],
+            side:,
+            leaves: rule["leaves"],
+            text: [side, text[0].downcase + text[1..]].compact.join(" ")
+          )
+        end
 
         def marked(rule, file, seen)
-          here = seen.select { |mark| mark.axle_id == file.axle.id && "#{mark.item["id"]}.#{mark.mark["id"]}" == rule["mark"] }
-          here.map { |mark| condition(rule, mark.side, Texts.say("findings.face_seen", face: mark.face, mark: mark.mark["label"], day: mark.date)) }
+          here =
+            seen.select do |mark|
+              mark.axle_id == file.axle.id && "#{mark.item["id"]}.#{mark.mark["id"]}" == rule["mark"]
+            end
+          here.map do |mark|
+            condition(
+              rule,
+              mark.side,
+              Texts.say("findings.face_seen", face: mark.face, mark: mark.mark["label"], day: mark.date)
+            )
+          end
         end
 
         # Felt in the pedal, and not explained by rotors that were read all round.
@@ -80,18 +125,28 @@ module Graver
         # Over the life of the next pads, at the pace of the faster rotor.
         def wear_mm(file, answer)
           km = next_pads_km(file, answer)
-          km && answer.rotors&.readings&.positive? ? answer.rotors.rates.values.map { |rates| rates[1] }.max * km / 1000 : nil
+          return unless km && answer.rotors&.readings&.positive?
+          answer.rotors.rates.values.map { |rates| rates[1] }.max * km / 1000
         end
 
         def verdicts(file, answer, next_pads_km)
           rules = { coverage: @rules.dig("coverage", "value"), outlast_chance: @rules.dig("outlast_chance", "value") }
           file.axle.sides.to_h do |side|
-            [side, Core::Judgement::RotorVerdict.call(thickness: now(file, answer, side), discard_mm: file.discard_mm, life: answer.rotors&.components&.fetch(side, nil),
-                                                      next_pads_km:, rules:)]
+            [
+              side,
+              Core::Judgement::RotorVerdict.call(
+                thickness: now(file, answer, side),
+                discard_mm: file.discard_mm,
+                life: answer.rotors&.components&.fetch(side, nil),
+                next_pads_km:,
+                rules:
+              )
+            ]
           end
         end
 
-        # The newest reading, or what is believed of today where that is thinner: a rotor is never judged thicker than it was read.
+        # The newest reading, or what is believed of today where that is thinner: a rotor is never judged thicker than
+        # it was read.
         # A new one of known thickness is believed as far as it goes, until it is read.
         def now(file, answer, side)
           reading = file.newest_reading("rotor", side)

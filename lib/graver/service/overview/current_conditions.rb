@@ -3,23 +3,31 @@
 module Graver
   module Service
     module Overview
-      # What was last seen of every part that is looked at, until something newer was marked there or a new part went on.
+      # What was last seen of every part that is looked at, until something newer was marked there or a new part went
+      # on.
       class CurrentConditions
         # date: of the look-over; item, mark: entries of knowledge/conditions.yml
-        Seen = Core::Value.define(:date, :axle_id, :side, :face, :item, :mark) do
-          def severity = mark["severity"]
-          # "left inner pad: oily"
-          def text = "#{[side, face, item["label"].downcase].compact.join(" ")}: #{mark["label"]}"
-          def caution = mark["caution"]
-        end
+        Seen =
+          Core::Value.define(:date, :axle_id, :side, :face, :item, :mark) do
+            def severity = mark["severity"]
+            # "left inner pad: oily"
+            def text = "#{[side, face, item["label"].downcase].compact.join(" ")}: #{mark["label"]}"
+            def caution = mark["caution"]
+          end
         RENEWED_BY = { "pad" => "pad", "rotor_face" => "rotor" }.freeze
 
-        # [Seen] -> { "marks_stop" => count, "marks_stop_text" => "Left piston: wet. ...", ... }, as the rules of state want it.
+        # [Seen] -> { "marks_stop" => count, "marks_stop_text" => "Left piston: wet. ...", ... }, as the rules of
+        # state want it.
         def self.measures(seen)
-          seen.select(&:severity).group_by(&:severity).each_with_object({}) do |(severity, marks), found|
-            found["marks_#{severity}"] = marks.length
-            found["marks_#{severity}_text"] = marks.map { |mark| ["#{mark.text[0].upcase}#{mark.text[1..].chomp(".")}.", mark.caution].compact.join(" ") }.join(" ")
-          end
+          seen
+            .select(&:severity)
+            .group_by(&:severity)
+            .each_with_object({}) do |(severity, marks), found|
+              found["marks_#{severity}"] = marks.length
+              found["marks_#{severity}_text"] = marks
+                .map { |mark| ["#{mark.text[0].upcase}#{mark.text[1..].chomp(".")}.", mark.caution].compact.join(" ") }
+                .join(" ")
+            end
         end
 
         def initialize(knowledge)
@@ -30,9 +38,15 @@ module Graver
         def call(look_overs)
           current = {}
           look_overs.each do |look_over|
-            renewed(look_over).each { |axle_id, part| current.reject! { |key, _| key[0] == axle_id && RENEWED_BY[key[3]] == part } }
+            renewed(look_over).each do |axle_id, part|
+              current.reject! { |key, _| key[0] == axle_id && RENEWED_BY[key[3]] == part }
+            end
             answered(look_over).each { |row| answer(current, row) }
-            marked = look_over.conditions.select(&:mark).group_by { |condition| condition.to_h.values_at(:axle_id, :side, :face, :item) }
+            marked =
+              look_over
+                .conditions
+                .select(&:mark)
+                .group_by { |condition| condition.to_h.values_at(:axle_id, :side, :face, :item) }
             current.merge!(marked.transform_values { |conditions| [look_over.date, conditions] })
           end
           current.values.flat_map { |date, conditions| conditions.filter_map { |condition| seen(date, condition) } }
@@ -40,7 +54,12 @@ module Graver
 
         private
 
-        def renewed(look_over) = look_over.readings.select { |row| %w[fit resurfaced].include?(row.event) }.map { |row| [row.axle_id, row.part] }
+        def renewed(look_over)
+          look_over
+            .readings
+            .select { |row| %w[fit resurfaced].include?(row.event) }
+            .map { |row| [row.axle_id, row.part] }
+        end
         def answered(look_over) = look_over.readings.select { |row| row.event == "answered" }
 
         # A job has seen to this mark; others of the same thing stand.

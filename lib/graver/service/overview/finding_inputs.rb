@@ -19,13 +19,19 @@ module Graver
 
         private
 
-        def place(scope, side, pad, measures) = Core::Judgement::Place.new(scope:, axle_id: @file.axle.id, side:, pad:, measures:)
+        def place(scope, side, pad, measures)
+          Core::Judgement::Place.new(scope:, axle_id: @file.axle.id, side:, pad:, measures:)
+        end
         def label(*words) = [@file.axle.name.capitalize, *words].compact.join(" ")
 
         def positions
           return [] unless @answer.pads
 
-          @file.axle.sides.product(%w[inner outer]).map { |side, pad| place("position", side, pad, position(side, pad)) }
+          @file
+            .axle
+            .sides
+            .product(%w[inner outer])
+            .map { |side, pad| place("position", side, pad, position(side, pad)) }
         end
 
         def position(side, pad)
@@ -33,23 +39,47 @@ module Graver
           last = newest("pad", side, pad)
           below = ->(limit_mm) { limit_mm && last && @answer.pads.chance_below("#{side}_#{pad}", limit_mm) }
           floor_mm, maker_mm = @knowledge.floor_pad_limit_mm, @file.length_mm("pad.discard_thickness")
-          { "place" => label(side, pad, "pad"), "now_mm" => now[:mean_mm], "error_mm" => @coverage * now[:sd_mm], "floor_mm" => floor_mm, "maker_mm" => maker_mm, "limit_mm" => @file.limit_mm,
-            "limit_from" => @file.limit_from, "below_floor_chance" => below[floor_mm], "below_maker_chance" => below[maker_mm], "below_limit_chance" => below[@file.limit_mm],
-            "metal" => last&.event == "metal" ? 1 : nil, "read_on" => last&.date&.iso8601, "read_how" => read_how(last), **taper(side, pad) }
+          {
+            "place" => label(side, pad, "pad"),
+            "now_mm" => now[:mean_mm],
+            "error_mm" => @coverage * now[:sd_mm],
+            "floor_mm" => floor_mm,
+            "maker_mm" => maker_mm,
+            "limit_mm" => @file.limit_mm,
+            "limit_from" => @file.limit_from,
+            "below_floor_chance" => below[floor_mm],
+            "below_maker_chance" => below[maker_mm],
+            "below_limit_chance" => below[@file.limit_mm],
+            "metal" => last&.event == "metal" ? 1 : nil,
+            "read_on" => last&.date&.iso8601,
+            "read_how" => read_how(last),
+            **taper(side, pad)
+          }
         end
 
         # The newest thickness of the set that is on now.
         def newest(part, side, pad) = @file.since_fit(part, side, pad).reverse.find(&:thickness?)
 
-        def read_how(entry) = entry ? Texts.say("findings.last_read", day: entry.date, by: read_by(entry)) : Texts.say("findings.not_read")
+        def read_how(entry)
+          entry ? Texts.say("findings.last_read", day: entry.date, by: read_by(entry)) : Texts.say("findings.not_read")
+        end
         def read_by(entry) = entry.reading ? Texts.say("findings.read_by", method: method_label(entry)) : ""
-        def method_label(entry) = (@knowledge.measurement.dig("methods", entry.reading.method, "label") || @knowledge.measurement.dig("percent", "label")).downcase
+        def method_label(entry)
+          (
+            @knowledge.measurement.dig("methods", entry.reading.method, "label") ||
+              @knowledge.measurement.dig("percent", "label")
+          ).downcase
+        end
 
         def taper(side, pad)
           survey, date = survey("pad", side, pad)
           return {} unless survey&.spread_mm
 
-          { "taper_mm" => survey.spread_mm > @coverage * survey.spread_uncertainty_mm ? survey.spread_mm : nil, "places" => survey.places, "read_on" => date.iso8601 }
+          {
+            "taper_mm" => survey.spread_mm > @coverage * survey.spread_uncertainty_mm ? survey.spread_mm : nil,
+            "places" => survey.places,
+            "read_on" => date.iso8601
+          }
         end
 
         # Several places of the newest look-over at a position: [Survey, date], or nil.
@@ -57,36 +87,74 @@ module Graver
           rows, date = @file.newest_rows(part, side, pad)
           return unless rows
 
-          [Core::Measurement::Survey.of(rows.map { |row| @knowledge.normalise.call(@file.reading_of(row), @file.part(part)) }), date]
+          [
+            Core::Measurement::Survey.of(
+              rows.map { |row| @knowledge.normalise.call(@file.reading_of(row), @file.part(part)) }
+            ),
+            date
+          ]
         end
 
         def corners
           date, pads = newest_pads
           uneven = Core::Judgement::Unevenness.call(pads, coverage: @coverage)
           @file.axle.sides.map do |side|
-            measures = [uneven.fetch(side, {}), variation(side), runout(side), metal(side), faces(side), shoe(side)].reduce(:merge)
-            place("corner", side, nil, { "place" => label(side), "opposed" => @file.opposed? ? 1 : 0, "read_on" => date&.iso8601, **measures })
+            measures = [
+              uneven.fetch(side, {}),
+              variation(side),
+              runout(side),
+              metal(side),
+              faces(side),
+              shoe(side)
+            ].reduce(:merge)
+            place(
+              "corner",
+              side,
+              nil,
+              { "place" => label(side), "opposed" => @file.opposed? ? 1 : 0, "read_on" => date&.iso8601, **measures }
+            )
           end
         end
 
         # Only pads read on the same day are held against each other, and none of which there is a doubt.
         def newest_pads
           doubted = @answer.pads ? @answer.pads.doubted.map { |doubt| doubt[:ref] } : []
-          entries = @file.axle.sides.product(%w[inner outer]).to_h { |side, pad| [[side, pad], newest("pad", side, pad)] }.compact
+          entries =
+            @file
+              .axle
+              .sides
+              .product(%w[inner outer])
+              .to_h { |side, pad| [[side, pad], newest("pad", side, pad)] }
+              .compact
           entries.reject! { |_, entry| entry.trust < 1 || doubted.include?(entry.ref) }
           date = entries.values.map(&:date).max
           same = entries.select { |_, entry| entry.date == date }
-          pads = same.each_with_object({}) { |((side, pad), entry), found| (found[side] ||= {})[pad] = thickness(entry) }
+          pads =
+            same.each_with_object({}) { |((side, pad), entry), found| (found[side] ||= {})[pad] = thickness(entry) }
           [date, pads]
         end
 
         # A squealer, a light and bare metal say where a pad is too.
-        def thickness(entry) = entry.reading ? @knowledge.normalise.call(entry.reading, @file.part("pad")) : @knowledge.normalise.event(entry.event)
+        def thickness(entry)
+          if entry.reading
+            @knowledge.normalise.call(entry.reading, @file.part("pad"))
+          else
+            @knowledge.normalise.event(entry.event)
+          end
+        end
 
         # Bare metal on the rotor that is on now.
         def metal(side)
-          since = @file.entries.rindex { |entry| entry.part == "rotor" && entry.renewal? && [nil, side].include?(entry.side) } || -1
-          ran = @file.entries.each_with_index.find { |entry, at| at > since && entry.event == "metal" && entry.side == side }&.first
+          since =
+            @file.entries.rindex do |entry|
+              entry.part == "rotor" && entry.renewal? && [nil, side].include?(entry.side)
+            end || -1
+          ran =
+            @file
+              .entries
+              .each_with_index
+              .find { |entry, at| at > since && entry.event == "metal" && entry.side == side }
+              &.first
           ran ? { "metal_ran" => 1, "metal_pad" => ran.pad, "metal_on" => ran.date.iso8601 } : {}
         end
 
@@ -96,8 +164,14 @@ module Graver
 
           limit, from = limit("rotor.variation_limit", "thickness_variation_mm")
           told = survey.spread_mm > @coverage * survey.spread_uncertainty_mm
-          { "variation_mm" => survey.spread_mm, "variation_limit_mm" => limit, "variation_from" => from, "variation_ratio" => told ? survey.spread_mm / limit : nil,
-            "rotor_places" => survey.places, "rotor_read_on" => date.iso8601 }
+          {
+            "variation_mm" => survey.spread_mm,
+            "variation_limit_mm" => limit,
+            "variation_from" => from,
+            "variation_ratio" => told ? survey.spread_mm / limit : nil,
+            "rotor_places" => survey.places,
+            "rotor_read_on" => date.iso8601
+          }
         end
 
         def runout(side)
@@ -106,16 +180,30 @@ module Graver
 
           limit, from = limit("rotor.runout_limit", "lateral_runout_mm")
           read = survey.minimum.value_mm
-          { "runout_mm" => read, "runout_limit_mm" => limit, "runout_from" => from, "runout_ratio" => read / limit, "runout_read_on" => date.iso8601 }
+          {
+            "runout_mm" => read,
+            "runout_limit_mm" => limit,
+            "runout_from" => from,
+            "runout_ratio" => read / limit,
+            "runout_read_on" => date.iso8601
+          }
         end
 
         # One face bad and the other marked in order, or not marked at all.
         def faces(side)
-          marks = @seen.select { |mark| mark.axle_id == @file.axle.id && mark.side == side && mark.item["id"] == "rotor_face" }
+          marks =
+            @seen.select do |mark|
+              mark.axle_id == @file.axle.id && mark.side == side && mark.item["id"] == "rotor_face"
+            end
           bad = marks.select { |mark| mark.mark["severity"] }
           return {} unless bad.map(&:face).uniq.length == 1 && marks.any? { |mark| mark.mark["good"] }
 
-          { "faces_apart" => 1, "bad_face" => bad.first.face, "bad_mark" => bad.map { |mark| mark.mark["label"] }.join(" and "), "faces_on" => bad.first.date.iso8601 }
+          {
+            "faces_apart" => 1,
+            "bad_face" => bad.first.face,
+            "bad_mark" => bad.map { |mark| mark.mark["label"] }.join(" and "),
+            "faces_on" => bad.first.date.iso8601
+          }
         end
 
         # The thinnest lining of a parking shoe against its least.
@@ -125,20 +213,42 @@ module Graver
           return {} unless survey && least_mm
 
           read = survey.minimum.value_mm
-          { "shoe_mm" => read, "shoe_least_mm" => least_mm, "shoe_spare_mm" => read - least_mm, "shoe_on" => date.iso8601 }
+          {
+            "shoe_mm" => read,
+            "shoe_least_mm" => least_mm,
+            "shoe_spare_mm" => read - least_mm,
+            "shoe_on" => date.iso8601
+          }
         end
 
         def limit(key, usual)
           own = @file.length_mm(key)
-          own ? [own, Texts.say("findings.your_entry")] : [@knowledge.measurement.dig("usual_limits", usual, "value"), Texts.say("findings.common_practice")]
+          if own
+            [own, Texts.say("findings.your_entry")]
+          else
+            [@knowledge.measurement.dig("usual_limits", usual, "value"), Texts.say("findings.common_practice")]
+          end
         end
 
         def axle
           extension = extension()
           return place("axle", nil, nil, { "place" => label, **due }) unless extension
 
-          place("axle", nil, nil, { "place" => label, **due, "extension_mm" => extension.now_mm, "extension_most_mm" => extension.most_mm, "extension_share" => extension.share,
-                                    "extension_pads_mm" => extension.pads_mm, "pads_gone_mm" => pads_gone.max, "rotor_gone_mm" => rotor_gone })
+          place(
+            "axle",
+            nil,
+            nil,
+            {
+              "place" => label,
+              **due,
+              "extension_mm" => extension.now_mm,
+              "extension_most_mm" => extension.most_mm,
+              "extension_share" => extension.share,
+              "extension_pads_mm" => extension.pads_mm,
+              "pads_gone_mm" => pads_gone.max,
+              "rotor_gone_mm" => rotor_gone
+            }
+          )
         end
 
         # What is due of the pads, in words.
@@ -146,11 +256,21 @@ module Graver
           pads = @answer.pads
           return {} unless pads&.readings&.positive?
 
-          careful_km, days = pads.first.quantile(Core::Judgement::AxleMeasures::CAREFUL), @answer.timeline.days_until(pads.first).fetch(Core::Judgement::AxleMeasures::CAREFUL)
+          careful_km, days =
+            pads.first.quantile(Core::Judgement::AxleMeasures::CAREFUL),
+            @answer.timeline.days_until(pads.first).fetch(Core::Judgement::AxleMeasures::CAREFUL)
           unit = @file.vehicle.distance_unit
-          { "pad_due_chance" => pads.first.chance_now, "careful_days" => days, "careful_said" => Formats.distance(careful_km, unit), "likely_said" => Formats.distance(pads.first.quantile(0.5), unit),
-            "careful_when" => days < 14 ? Texts.say("findings.any_day") : Texts.say("findings.in_weeks", count: (days / 7).floor), "limit_mm" => pads.limit_mm, "limit_from" => @file.limit_from,
-            "thinnest_pad_mm" => Core::Judgement::AxleMeasures.thinnest(pads) }
+          {
+            "pad_due_chance" => pads.first.chance_now,
+            "careful_days" => days,
+            "careful_said" => Formats.distance(careful_km, unit),
+            "likely_said" => Formats.distance(pads.first.quantile(0.5), unit),
+            "careful_when" =>
+              days < 14 ? Texts.say("findings.any_day") : Texts.say("findings.in_weeks", count: (days / 7).floor),
+            "limit_mm" => pads.limit_mm,
+            "limit_from" => @file.limit_from,
+            "thinnest_pad_mm" => Core::Judgement::AxleMeasures.thinnest(pads)
+          }
         end
 
         # Only where pads and rotor have been read: a guess would frighten, or lull.
@@ -159,13 +279,20 @@ module Graver
           return unless new_mm && @answer.pads&.readings&.positive? && rotor_gone
 
           allowed = new_mm - [@file.length_mm("pad.discard_thickness") || @knowledge.floor_pad_limit_mm, 0].max
-          Core::Judgement::PistonExtension.of(pads_gone_mm: pads_gone.max, rotor_gone_mm: rotor_gone, opposed: @file.opposed?, pads_allowed_mm: 2 * allowed,
-                                              rotor_allowed_mm: @file.length_mm("rotor.new_thickness") - @file.discard_mm)
+          Core::Judgement::PistonExtension.of(
+            pads_gone_mm: pads_gone.max,
+            rotor_gone_mm: rotor_gone,
+            opposed: @file.opposed?,
+            pads_allowed_mm: 2 * allowed,
+            rotor_allowed_mm: @file.length_mm("rotor.new_thickness") - @file.discard_mm
+          )
         end
 
         def pads_gone
           new_mm = @file.length_mm("pad.new_thickness")
-          @file.axle.sides.map { |side| %w[inner outer].sum { |pad| [new_mm - @answer.pads.now["#{side}_#{pad}"][:mean_mm], 0].max } }
+          @file.axle.sides.map do |side|
+            %w[inner outer].sum { |pad| [new_mm - @answer.pads.now["#{side}_#{pad}"][:mean_mm], 0].max }
+          end
         end
 
         def rotor_gone

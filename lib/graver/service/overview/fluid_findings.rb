@@ -12,11 +12,30 @@ module Graver
 
         # look_overs: oldest first; axles: [AxleOverview::Overview]; fluid: VehicleOverviews::Fluid or nil -> [Found]
         def call(look_overs, axles, fluid)
-          standing = Standing.measures(look_overs, @today, @knowledge.findings.dig("standing_km", "value"), axles.first.file.vehicle.distance_unit)
+          standing =
+            Standing.measures(
+              look_overs,
+              @today,
+              @knowledge.findings.dig("standing_km", "value"),
+              axles.first.file.vehicle.distance_unit
+            )
           measures = level(look_overs, axles).merge(age(look_overs, axles, fluid), clicks(look_overs, axles), standing)
-          place = Core::Judgement::Place.new(scope: "vehicle", axle_id: nil, side: nil, pad: nil, measures: { "place" => "Vehicle", **measures })
+          place =
+            Core::Judgement::Place.new(
+              scope: "vehicle",
+              axle_id: nil,
+              side: nil,
+              pad: nil,
+              measures: {
+                "place" => "Vehicle",
+                **measures
+              }
+            )
           said = AxleFindings.new(@knowledge)
-          @knowledge.finding_engine.call([place]).map { |finding| said.found(finding, axles.first.file.vehicle.distance_unit) }
+          @knowledge
+            .finding_engine
+            .call([place])
+            .map { |finding| said.found(finding, axles.first.file.vehicle.distance_unit) }
         end
 
         private
@@ -30,10 +49,15 @@ module Graver
         end
 
         def level(look_overs, axles)
-          before, now = figures(look_overs, "fluid_level").last(2).then { |pair| pair.length == 2 ? pair : [nil, pair.first] }
+          before, now =
+            figures(look_overs, "fluid_level").last(2).then { |pair| pair.length == 2 ? pair : [nil, pair.first] }
           return {} unless now
 
-          { "fluid_level" => now[1], "fluid_on" => now[0].date.iso8601, **(before ? balance(before, now, look_overs, axles) : {}) }
+          {
+            "fluid_level" => now[1],
+            "fluid_on" => now[0].date.iso8601,
+            **(before ? balance(before, now, look_overs, axles) : {})
+          }
         end
 
         def balance(before, now, look_overs, axles)
@@ -41,10 +65,24 @@ module Graver
           return {} if reservoir.nil? || renewed_between?(before[0], now[0], look_overs)
 
           worn = worn_ml(axles, now[0].odometer_km - before[0].odometer_km) or return {}
-          spread, level_error, coverage = %w[wear_spread level_standard_uncertainty coverage].map { |key| @knowledge.findings.dig(key, "value") }
-          found = Core::Judgement::FluidBalance.of(before: before[1], now: now[1], worn_ml: worn, worn_error_ml: worn * spread, reservoir_ml: reservoir, level_error:, coverage:)
-          { "fluid_before" => before[1], "fluid_before_on" => before[0].date.iso8601, "fluid_unexplained_sure" => found.sure ? 1 : 0,
-            **%i[fall explained unexplained fall_ml explained_ml].to_h { |figure| ["fluid_#{figure}", found[figure]] } }
+          spread, level_error, coverage =
+            %w[wear_spread level_standard_uncertainty coverage].map { |key| @knowledge.findings.dig(key, "value") }
+          found =
+            Core::Judgement::FluidBalance.of(
+              before: before[1],
+              now: now[1],
+              worn_ml: worn,
+              worn_error_ml: worn * spread,
+              reservoir_ml: reservoir,
+              level_error:,
+              coverage:
+            )
+          {
+            "fluid_before" => before[1],
+            "fluid_before_on" => before[0].date.iso8601,
+            "fluid_unexplained_sure" => found.sure ? 1 : 0,
+            **%i[fall explained unexplained fall_ml explained_ml].to_h { |figure| ["fluid_#{figure}", found[figure]] }
+          }
         end
 
         # Fluid renewed or pads fitted in between: the levels cannot be compared.
@@ -55,30 +93,50 @@ module Graver
 
         # What the pistons of all axles took up over a distance; nil where one axle's pistons are not known.
         def worn_ml(axles, distance_km)
-          parts = axles.map do |axle|
-            file = axle.file
-            diameter, pistons = file.length_mm("caliper.piston_diameter"), file.count("caliper.piston_count")
-            return nil unless diameter && pistons && axle.answer.pads
+          parts =
+            axles.map do |axle|
+              file = axle.file
+              diameter, pistons = file.length_mm("caliper.piston_diameter"), file.count("caliper.piston_count")
+              return nil unless diameter && pistons && axle.answer.pads
 
-            gains = file.axle.sides.map { |side| %w[inner outer].map { |pad| axle.answer.pads.rates["#{side}_#{pad}"][1] * distance_km / 1000 } }
-            Core::Planning::DisplacedFluid.call(gains:, piston_diameter_mm: diameter, pistons:, opposed: file.opposed?)
-          end
+              gains =
+                file.axle.sides.map do |side|
+                  %w[inner outer].map { |pad| axle.answer.pads.rates["#{side}_#{pad}"][1] * distance_km / 1000 }
+                end
+              Core::Planning::DisplacedFluid.call(
+                gains:,
+                piston_diameter_mm: diameter,
+                pistons:,
+                opposed: file.opposed?
+              )
+            end
           parts.sum
         end
 
         def age(look_overs, axles, fluid)
-          moisture = figures(look_overs.select { |each| fluid.nil? || each.date > fluid.renewed_on }, "fluid_moisture").last
+          moisture =
+            figures(look_overs.select { |each| fluid.nil? || each.date > fluid.renewed_on }, "fluid_moisture").last
           months, from = months(look_overs, fluid)
           most = @knowledge.limits.dig("fluid_renewal_months", "value")
-          { "fluid_moisture" => moisture && moisture[1], "fluid_on" => moisture && moisture[0].date.iso8601, "fluid_months" => months, "fluid_months_over" => months && (months - most),
-            "fluid_renewal_months" => most, "fluid_age_from" => from, "fluid_boiling" => boiling(axles.first.file) }.compact
+          {
+            "fluid_moisture" => moisture && moisture[1],
+            "fluid_on" => moisture && moisture[0].date.iso8601,
+            "fluid_months" => months,
+            "fluid_months_over" => months && (months - most),
+            "fluid_renewal_months" => most,
+            "fluid_age_from" => from,
+            "fluid_boiling" => boiling(axles.first.file)
+          }.compact
         end
 
         # From the last renewal noted, else from the age somebody knew.
         def months(look_overs, fluid)
           return unless fluid
 
-          [((@today - fluid.renewed_on).to_i / 30.44).floor, fluid.estimated ? estimated(look_overs) : Texts.say("findings.renewed_on", day: fluid.renewed_on)]
+          [
+            ((@today - fluid.renewed_on).to_i / 30.44).floor,
+            fluid.estimated ? estimated(look_overs) : Texts.say("findings.renewed_on", day: fluid.renewed_on)
+          ]
         end
 
         def estimated(look_overs)
@@ -88,7 +146,12 @@ module Graver
 
         def boiling(file)
           points = @knowledge.findings.dig("boiling", file.choice("fluid.grade")) or return ""
-          Texts.say("findings.boiling", grade: @knowledge.brake_data.label("fluid.grade", file.choice("fluid.grade")), dry: points["dry"], wet: points["wet"])
+          Texts.say(
+            "findings.boiling",
+            grade: @knowledge.brake_data.label("fluid.grade", file.choice("fluid.grade")),
+            dry: points["dry"],
+            wet: points["wet"]
+          )
         end
 
         def clicks(look_overs, axles)
@@ -98,8 +161,13 @@ module Graver
           rear = axles.last.file
           most = rear.count("parking_brake.clicks_most")
           usual = @knowledge.measurement.dig("usual_limits", "handbrake_clicks", "most")
-          { "clicks" => count.round, "clicks_on" => look_over.date.iso8601, "clicks_most" => most || usual, "clicks_from" => Texts.say(most ? "findings.your_entry" : "findings.makers_range"),
-            "clicks_over" => count.round - (most || usual) }
+          {
+            "clicks" => count.round,
+            "clicks_on" => look_over.date.iso8601,
+            "clicks_most" => most || usual,
+            "clicks_from" => Texts.say(most ? "findings.your_entry" : "findings.makers_range"),
+            "clicks_over" => count.round - (most || usual)
+          }
         end
       end
     end

@@ -3,22 +3,34 @@
 module Graver
   module Service
     module Overview
-      # How long a vehicle stood since its brakes were last read, from the odometer's silence: measures of rules/findings.yml.
+      # How long a vehicle stood since its brakes were last read, from the odometer's silence: measures of
+      # rules/findings.yml.
       module Standing
         module_function
 
-        # look_overs: of one vehicle, oldest first; least_km: less than that between two odometers is standing; unit: the owner's.
+        # look_overs: of one vehicle, oldest first; least_km: less than that between two odometers is standing; unit:
+        # the owner's.
         def measures(look_overs, today, least_km, unit)
           last = look_overs.last or return {}
           at = look_overs.rindex { |look_over| look_over.readings.any? { |row| row.event == "reading" } } || 0
-          stood = look_overs.drop(at).each_cons(2).select { |from, upto| upto.odometer_km - from.odometer_km < least_km }
+          stood =
+            look_overs.drop(at).each_cons(2).select { |from, upto| upto.odometer_km - from.odometer_km < least_km }
           longest = stood.max_by { |from, upto| upto.date - from.date }
-          { "silent_days" => (today - last.date).to_i, "silent_since" => last.date.iso8601, **(longest ? described(*longest, unit) : {}) }
+          {
+            "silent_days" => (today - last.date).to_i,
+            "silent_since" => last.date.iso8601,
+            **(longest ? described(*longest, unit) : {})
+          }
         end
 
         def described(from, upto, unit)
           driven = Core::Quantity::DISTANCE.from_base(upto.odometer_km - from.odometer_km, unit).round
-          { "stood_days" => (upto.date - from.date).to_i, "stood_from" => from.date.iso8601, "stood_until" => upto.date.iso8601, "stood_said" => "#{driven} #{unit}" }
+          {
+            "stood_days" => (upto.date - from.date).to_i,
+            "stood_from" => from.date.iso8601,
+            "stood_until" => upto.date.iso8601,
+            "stood_said" => "#{driven} #{unit}"
+          }
         end
       end
     end

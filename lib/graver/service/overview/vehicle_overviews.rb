@@ -5,10 +5,13 @@ module Graver
     module Overview
       # The household, or one vehicle of it, as it stands today.
       class VehicleOverviews
-        # axles: [AxleOverview::Overview]; jobs: { axle id => [Storage::Job] } not finished; finished: [Storage::Job], oldest first; fluid: Fluid or nil;
-        # seen: [CurrentConditions::Seen] of the whole vehicle (symptoms, fluid); findings: [AxleFindings::Found] of the vehicle itself
+        # axles: [AxleOverview::Overview]; jobs: { axle id => [Storage::Job] } not finished; finished: [Storage::Job],
+        # oldest first; fluid: Fluid or nil;
+        # seen: [CurrentConditions::Seen] of the whole vehicle (symptoms, fluid); findings: [AxleFindings::Found] of
+        # the vehicle itself
         Overview = Core::Value.define(:vehicle, :axles, :jobs, :finished, :fluid, :seen, :findings, :look_overs)
-        # due_on, overdue_days (negative: still to go); renewed_on is when it was last renewed; estimated: from an age somebody knew.
+        # due_on, overdue_days (negative: still to go); renewed_on is when it was last renewed; estimated: from an age
+        # somebody knew.
         Fluid = Core::Value.define(:renewed_on, :due_on, :overdue_days, :estimated)
 
         def initialize(context)
@@ -33,9 +36,16 @@ module Graver
           look_overs = files.first&.look_overs || []
           axles = files.map { |file| AxleOverview.new(@context).call(file) }
           fluid = fluid(look_overs)
-          Overview.new(vehicle:, axles:, jobs: going(jobs), finished: jobs.select { |job| job.state == "finished" }, fluid:, look_overs:,
-                       findings: FluidFindings.new(@context.knowledge, @context.today).call(look_overs, axles, fluid),
-                       seen: CurrentConditions.new(@context.knowledge).call(look_overs).select { |each| each.axle_id.nil? })
+          Overview.new(
+            vehicle:,
+            axles:,
+            jobs: going(jobs),
+            finished: jobs.select { |job| job.state == "finished" },
+            fluid:,
+            look_overs:,
+            findings: FluidFindings.new(@context.knowledge, @context.today).call(look_overs, axles, fluid),
+            seen: CurrentConditions.new(@context.knowledge).call(look_overs).select { |each| each.axle_id.nil? }
+          )
         end
 
         # Under each axle they work on.
@@ -45,7 +55,8 @@ module Graver
         end
 
         def fluid(look_overs)
-          noted = look_overs.select { |look_over| look_over.readings.any? { |row| row.part == "fluid" } }.map(&:date).max
+          noted =
+            look_overs.select { |look_over| look_over.readings.any? { |row| row.part == "fluid" } }.map(&:date).max
           renewed_on = noted || renewed_by_age(look_overs) or return
           due_on = renewed_on >> @context.knowledge.limits.dig("fluid_renewal_months", "value")
           Fluid.new(renewed_on:, due_on:, overdue_days: (@context.today - due_on).to_i, estimated: noted.nil?)
@@ -53,7 +64,14 @@ module Graver
 
         # The newest age of the fluid that somebody knew, counted back.
         def renewed_by_age(look_overs)
-          look_over, age = look_overs.reverse.lazy.filter_map { |each| (age = each.conditions.find { |condition| condition.item == "fluid_age" }) && [each, age] }.first
+          look_over, age =
+            look_overs
+              .reverse
+              .lazy
+              .filter_map do |each|
+                (age = each.conditions.find { |condition| condition.item == "fluid_age" }) && [each, age]
+              end
+              .first
           look_over && (look_over.date << Core::Quantity::EnteredNumber.parse(age.value).value.round)
         end
       end

@@ -3,7 +3,8 @@
 module Graver
   module Service
     module Planning
-      # The end of a job: its work goes into the log as a look-over of its own (new parts on, marks answered, fluid renewed),
+      # The end of a job: its work goes into the log as a look-over of its own (new parts on, marks answered, fluid
+      # renewed),
       # the old sets end there, and what it came to is kept as it was planned and as it was.
       class FinishJob < JobEvents
         include Base::FieldFaults
@@ -13,7 +14,8 @@ module Graver
         # What a fitted part's figure counts as: read with a caliper or from its box (docs/formats.md).
         METHOD = "caliper"
 
-        # given: { date: ISO day or nil, odometer: { value:, unit:, keep: }, fitted: [{ axle:, part:, value:, unit: }], hours:, spent: }
+        # given: { date: ISO day or nil, odometer: { value:, unit:, keep: }, fitted: [{ axle:, part:, value:, unit:
+        # }], hours:, spent: }
         # -> Storage::Job. Raises InvalidEntry with every fault by field, NotFound.
         def call(id, given)
           job = going(id)
@@ -23,7 +25,13 @@ module Graver
           entered = entered(plan, given)
           @store.transaction do
             look_over = entered.delete(:look_over)
-            log = @store.look_overs.add(**look_over, note: "Job: #{JobTitle.of_job(@context.knowledge, job, plan.overview.vehicle.axles)}", at: @context.now, job_id: job.id)
+            log =
+              @store.look_overs.add(
+                **look_over,
+                note: "Job: #{JobTitle.of_job(@context.knowledge, job, plan.overview.vehicle.axles)}",
+                at: @context.now,
+                job_id: job.id
+              )
             entered[:used].take
             record(job, "finished", closed(plan, entered, log))
           end
@@ -41,26 +49,51 @@ module Graver
 
           stages = @context.knowledge.procedure.stages.map(&:id) - ["follow_up"]
           open = Planning::Steps.new(@context.knowledge).progress(plan.ordered, job.done).open_gates(stages)
-          raise(InvalidEntry, open.map { |each| InvalidEntry::Fault.new(field: "steps.#{each.key}", code: "gate_open", message: OrderFaults.named(each)) }) if open.any?
+          return unless open.any?
+          raise(
+            InvalidEntry,
+            open.map do |each|
+              InvalidEntry::Fault.new(field: "steps.#{each.key}", code: "gate_open", message: OrderFaults.named(each))
+            end
+          )
         end
 
         def entered(plan, given)
           @faults = []
           stamp = stamp(plan, given)
           outcome = JobOutcome.new(@context, plan)
-          fits = outcome.fits.map { |fit| fit_row(fit, given[:fitted].to_a.find { |each| each.values_at(:axle, :part) == [fit.file.axle.id, fit.part] }) }
+          fits =
+            outcome.fits.map do |fit|
+              fit_row(
+                fit,
+                given[:fitted].to_a.find { |each| each.values_at(:axle, :part) == [fit.file.axle.id, fit.part] }
+              )
+            end
           hours = optional("hours", given[:hours], HOURS)
           spent = optional("spent", given[:spent], MONEY)
           raise_faults
 
           readings = fits.flat_map { |fit, row| rows(fit, row) } + outcome.answered
-          { look_over: { vehicle_id: plan.overview.vehicle.id, date: stamp.date, odometer: stamp.odometer, readings: }, used: UsedSupplies.new(@context).call(plan), hours:, spent:,
-            sets: outcome.ended(stamp.odometer_km), day: stamp.date.iso8601 }
+          {
+            look_over: {
+              vehicle_id: plan.overview.vehicle.id,
+              date: stamp.date,
+              odometer: stamp.odometer,
+              readings:
+            },
+            used: UsedSupplies.new(@context).call(plan),
+            hours:,
+            spent:,
+            sets: outcome.ended(stamp.odometer_km),
+            day: stamp.date.iso8601
+          }
         end
 
         def stamp(plan, given)
           asked = { date: given[:date] || @context.today.iso8601, odometer: given[:odometer] || {} }
-          Measuring::ServiceDate.new(@context, plan.overview.vehicle, plan.overview.look_overs, asked).settled(asking: true)
+          Measuring::ServiceDate.new(@context, plan.overview.vehicle, plan.overview.look_overs, asked).settled(
+            asking: true
+          )
         rescue InvalidEntry => e
           @faults.concat(e.faults)
           nil
@@ -69,18 +102,32 @@ module Graver
         # -> [JobOutcome::Fit, { value:, unit: } or nil]
         def fit_row(fit, given)
           field = "fitted.#{fit.file.axle.id}.#{fit.part}"
-          return [fit, nil] unless given && !given[:value].to_s.strip.empty?
+          return fit, nil unless given && !given[:value].to_s.strip.empty?
 
           under(field) { [fit, checked(fit, given)] } || [fit, nil]
         end
 
         def checked(fit, given)
           unit = given[:unit] || "mm"
-          place = { axle: fit.file.axle.id, part: fit.part, side: fit.sides.first, pad: fit.part == "pad" ? "inner" : nil, event: "reading" }
-          entered = Measuring::EnteredReading.new(@context.knowledge, fit.file, { **place, method: METHOD, values: [given[:value]], unit:, overall: false }, {})
+          place = {
+            axle: fit.file.axle.id,
+            part: fit.part,
+            side: fit.sides.first,
+            pad: fit.part == "pad" ? "inner" : nil,
+            event: "reading"
+          }
+          entered =
+            Measuring::EnteredReading.new(
+              @context.knowledge,
+              fit.file,
+              { **place, method: METHOD, values: [given[:value]], unit:, overall: false },
+              {}
+            )
           thickness = entered.thicknesses.first
           least = fit.part == "pad" ? fit.file.limit_mm : fit.file.discard_mm
-          raise InvalidEntry.of("", "too_thin", Texts.say("jobs.too_thin", least: least.to_f)) if least && thickness.value_mm <= least
+          if least && thickness.value_mm <= least
+            raise InvalidEntry.of("", "too_thin", Texts.say("jobs.too_thin", least: least.to_f))
+          end
 
           { value: entered.values.first.strip, unit: entered.unit }
         rescue InvalidEntry => e
@@ -89,7 +136,12 @@ module Graver
 
         # A new set is one row for the axle; a turned rotor is one for each side.
         def rows(fit, entered)
-          row = { axle_id: fit.file.axle.id, part: fit.part, event: fit.event, **(entered ? { method: METHOD, **entered } : {}) }
+          row = {
+            axle_id: fit.file.axle.id,
+            part: fit.part,
+            event: fit.event,
+            **(entered ? { method: METHOD, **entered } : {})
+          }
           fit.event == "fit" ? [row] : fit.sides.map { |side| row.merge(side:) }
         end
 
@@ -98,13 +150,23 @@ module Graver
 
           under(field) do
             value = Core::Quantity::EnteredNumber.parse(text).value.to_f
-            range.cover?(value) ? value : raise(InvalidEntry.of("", "out_of_range", Texts.say("faults.between", least: range.min, most: range.max)))
+            unless range.cover?(value)
+              raise(InvalidEntry.of("", "out_of_range", Texts.say("faults.between", least: range.min, most: range.max)))
+            end
+            value
           end
         end
 
         def closed(plan, entered, look_over)
-          { hours: entered[:hours], spent: entered[:spent] || plan.money.total.round(2), parts: entered[:used].said, look_over:, sets: entered[:sets], estimate: plan.money.said,
-            day: entered[:day] }
+          {
+            hours: entered[:hours],
+            spent: entered[:spent] || plan.money.total.round(2),
+            parts: entered[:used].said,
+            look_over:,
+            sets: entered[:sets],
+            estimate: plan.money.said,
+            day: entered[:day]
+          }
         end
       end
     end

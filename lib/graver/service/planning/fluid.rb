@@ -5,7 +5,8 @@ module Graver
     module Planning
       # The fluid of a job: what comes back, what is drawn off, what is bought, and the order of bleeding.
       class Fluid
-        # plan: Core::Planning::FluidPlan::Plan; grade: label or nil; mixing: [may, never] labels; order: [[axle, side]] or [];
+        # plan: Core::Planning::FluidPlan::Plan; grade: label or nil; mixing: [may, never] labels; order: [[axle,
+        # side]] or [];
         # order_from: sentence; methods: knowledge entries with whether their tool is owned
         Summary = Core::Value.define(:plan, :grade, :may, :never, :bleeds, :order, :order_from, :methods)
 
@@ -22,25 +23,53 @@ module Graver
           pushing = chosen.included.select { |axle| works(ordered, axle).include?("push") }
           pushed = pushing.map { |axle| fluid.pushed_ml(axle.overview, new_rotors: axle.works.include?("rotors_new")) }
           bled = ordered.lifts.flat_map(&:bleeding)
-          plan = planner(overview.vehicle.kind).call(pushed: pushed.include?(nil) ? nil : pushed.sum, headroom: fluid.room_ml(overview), pushes: pushing.any?,
-                                                     flushed: bled.sum { |corner| discs(corner) }, opened: opened(ordered))
-          Summary.new(plan:, grade: card.grade, may: card.may, never: card.never, bleeds: bled.any?, order: bled.map { |corner| [corner.axle, corner.side] },
-                      order_from: order_from(overview, ordered.bleed),
-                      methods: bled.any? ? methods : [])
+          plan =
+            planner(overview.vehicle.kind).call(
+              pushed: pushed.include?(nil) ? nil : pushed.sum,
+              headroom: fluid.room_ml(overview),
+              pushes: pushing.any?,
+              flushed: bled.sum { |corner| discs(corner) },
+              opened: opened(ordered)
+            )
+          Summary.new(
+            plan:,
+            grade: card.grade,
+            may: card.may,
+            never: card.never,
+            bleeds: bled.any?,
+            order: bled.map { |corner| [corner.axle, corner.side] },
+            order_from: order_from(overview, ordered.bleed),
+            methods: bled.any? ? methods : []
+          )
         end
 
         private
 
         def works(ordered, axle) = ordered.setups.find { |setup| setup.axle == axle.name }.configuration["work"]
         def discs(corner) = corner.side == "both" ? 2 : 1
-        def opened(ordered) = ordered.lifts.flat_map(&:corners).select { |corner| corner.configuration["work"].include?("hydraulics") }.sum { |corner| discs(corner) }
-
-        def planner(kind)
-          Core::Planning::FluidPlan.new({ flush_ml: @rules.dig("flush_per_corner", kind), opened_ml: @rules.dig("opened_per_corner", "ml"), top_up_ml: @rules.dig("top_up", "ml"),
-                                          bottles: @rules.dig("bottles", "ml"), headroom_share: @rules.dig("headroom_share", "value") })
+        def opened(ordered)
+          ordered
+            .lifts
+            .flat_map(&:corners)
+            .select { |corner| corner.configuration["work"].include?("hydraulics") }
+            .sum { |corner| discs(corner) }
         end
 
-        def methods = @rules.fetch("methods").map { |method| method.merge("owned" => method["tools"].intersect?(@owned.ids)) }
+        def planner(kind)
+          Core::Planning::FluidPlan.new(
+            {
+              flush_ml: @rules.dig("flush_per_corner", kind),
+              opened_ml: @rules.dig("opened_per_corner", "ml"),
+              top_up_ml: @rules.dig("top_up", "ml"),
+              bottles: @rules.dig("bottles", "ml"),
+              headroom_share: @rules.dig("headroom_share", "value")
+            }
+          )
+        end
+
+        def methods
+          @rules.fetch("methods").map { |method| method.merge("owned" => method["tools"].intersect?(@owned.ids)) }
+        end
 
         def order_from(overview, bleed)
           return if bleed.nil? || overview.vehicle.kind == "motorcycle"

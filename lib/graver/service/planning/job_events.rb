@@ -26,14 +26,26 @@ module Graver
         end
 
         def going(id)
-          @store.jobs.find(id).tap do |job|
-            raise InvalidEntry.of("state", "job_closed", Texts.say("jobs.closed", state: job.state == "dropped" ? "cancelled" : job.state)) if job.over?
-          end
+          @store
+            .jobs
+            .find(id)
+            .tap do |job|
+              if job.over?
+                raise InvalidEntry.of(
+                        "state",
+                        "job_closed",
+                        Texts.say("jobs.closed", state: job.state == "dropped" ? "cancelled" : job.state)
+                      )
+              end
+            end
         end
 
         def placed(job) = @plans.ordered(job).placed || []
         # Raises InvalidEntry.
-        def step(job, key) = placed(job).find { |each| each.key == key } || raise(InvalidEntry.of("step", "unknown_step", Texts.say("jobs.unknown_step")))
+        def step(job, key)
+          placed(job).find { |each| each.key == key } ||
+            raise(InvalidEntry.of("step", "unknown_step", Texts.say("jobs.unknown_step")))
+        end
 
         def require_ready(job)
           return true if %w[ready started].include?(job.state)
@@ -46,7 +58,11 @@ module Graver
           text = text.to_s.strip
           raise InvalidEntry.of(field, "missing", Texts.say("faults.few_words")) if text.empty?
 
-          text.length > LONGEST_NOTE ? raise(InvalidEntry.of(field, "too_long", Texts.say("faults.too_long", most: LONGEST_NOTE))) : text
+          if text.length > LONGEST_NOTE
+            raise(InvalidEntry.of(field, "too_long", Texts.say("faults.too_long", most: LONGEST_NOTE)))
+          end
+
+          text
         end
       end
     end

@@ -5,11 +5,15 @@ module Graver
     module Planning
       # What a job leaves in the log: parts that went on, marks it answered, and the sets that ended with it.
       class JobOutcome
-        # event: "fit" or "resurfaced"; part: "pad" or "rotor"; value, unit: of the part bought, else of the brake data, or nil
+        # event: "fit" or "resurfaced"; part: "pad" or "rotor"; value, unit: of the part bought, else of the brake
+        # data, or nil
         Fit = Core::Value.define(:file, :part, :event, :sides, :label, :value, :unit)
         FITS = { "pads" => %w[pad fit], "rotors_new" => %w[rotor fit], "rotors_turn" => %w[rotor resurfaced] }.freeze
-        LABELS = { %w[pad fit] => "jobs.fit_pad", %w[rotor fit] => "jobs.fit_rotor",
-                   %w[rotor resurfaced] => "jobs.fit_machined" }.freeze
+        LABELS = {
+          %w[pad fit] => "jobs.fit_pad",
+          %w[rotor fit] => "jobs.fit_rotor",
+          %w[rotor resurfaced] => "jobs.fit_machined"
+        }.freeze
 
         # plan: JobPlan::Plan
         def initialize(context, plan)
@@ -43,26 +47,48 @@ module Graver
           bought = event == "fit" ? bought(axle, work) : nil
           datum = axle.file.data["#{part}.new_thickness"] if event == "fit"
           value, unit = bought || (datum && [datum.value, datum.unit]) || [nil, "mm"]
-          Fit.new(file: axle.file, part:, event:, sides: axle.file.axle.sides, label: Texts.say(LABELS.fetch([part, event])), value:, unit:)
+          Fit.new(
+            file: axle.file,
+            part:,
+            event:,
+            sides: axle.file.axle.sides,
+            label: Texts.say(LABELS.fetch([part, event])),
+            value:,
+            unit:
+          )
         end
 
         def bought(axle, work)
-          supply = @plan.parts.find { |part| part.line.axle == axle.name && part.line.id == { "pads" => "pads", "rotors_new" => "rotor" }[work] }&.chosen
+          supply =
+            @plan
+              .parts
+              .find do |part|
+                part.line.axle == axle.name && part.line.id == { "pads" => "pads", "rotors_new" => "rotor" }[work]
+              end
+              &.chosen
           supply&.thickness && [supply.thickness, supply.unit || "mm"]
         end
 
         # Marks that stand now and that the works of this axle answer.
         def marks(axle)
           answers = axle.works.flat_map { |work| @context.knowledge.work(work).fetch("answers", []) }
-          standing = (axle.overview.seen + @plan.overview.seen).select { |seen| answers.intersect?([seen.item["id"], "#{seen.item["id"]}.#{seen.mark["id"]}"]) }
-          standing.map { |seen| { event: "answered", axle_id: seen.axle_id, side: seen.side, part: "#{seen.item["id"]}.#{seen.mark["id"]}" } }
+          standing =
+            (axle.overview.seen + @plan.overview.seen).select do |seen|
+              answers.intersect?([seen.item["id"], "#{seen.item["id"]}.#{seen.mark["id"]}"])
+            end
+          standing.map do |seen|
+            { event: "answered", axle_id: seen.axle_id, side: seen.side, part: "#{seen.item["id"]}.#{seen.mark["id"]}" }
+          end
         end
 
         # What had been stuck wears otherwise from here on.
         def freed(axle)
           return [] unless axle.works.intersect?(%w[pads pins caliper])
 
-          stuck = axle.overview.seen.select { |seen| %w[slide_pins piston].include?(seen.item["id"]) && %w[stiff seized sticky stuck].include?(seen.mark["id"]) }
+          stuck =
+            axle.overview.seen.select do |seen|
+              %w[slide_pins piston].include?(seen.item["id"]) && %w[stiff seized sticky stuck].include?(seen.mark["id"])
+            end
           stuck.map(&:side).uniq.map { |side| { event: "freed", axle_id: axle.file.axle.id, part: "pad", side: } }
         end
 
@@ -71,7 +97,13 @@ module Graver
           mine = positions.map { |side, pad| fit.file.since_fit(fit.part, side, pad) }
           last_mm, last_on = thinnest(fit, mine)
           fitted_km = mine.filter_map { |entries| entries.first.odometer_km if entries.first&.renewal? }.max
-          { axle: fit.file.axle.name, part: fit.part, life_km: fitted_km && (odometer_km - fitted_km).round, last_mm: last_mm&.round(2), last_on: last_on&.iso8601 }
+          {
+            axle: fit.file.axle.name,
+            part: fit.part,
+            life_km: fitted_km && (odometer_km - fitted_km).round,
+            last_mm: last_mm&.round(2),
+            last_on: last_on&.iso8601
+          }
         end
 
         # The thinnest of each position's last reading, and its day.

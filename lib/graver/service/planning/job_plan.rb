@@ -3,17 +3,37 @@
 module Graver
   module Service
     module Planning
-      # Everything for a job: what is done, in which order, what has to be there, what it costs, and what is still missing.
+      # Everything for a job: what is done, in which order, what has to be there, what it costs, and what is still
+      # missing.
       class JobPlan
         # field: knowledge entry; blocks: the job is not ready without it
         Gap = Core::Value.define(:file, :field, :blocks)
-        # ordered: Planning::Steps::Ordered; torque: [Planning::Torque::Set]; gaps: [Gap]; impossible: [[AxleRecord, sentence]];
+        # ordered: Planning::Steps::Ordered; torque: [Planning::Torque::Set]; gaps: [Gap]; impossible: [[AxleRecord,
+        # sentence]];
         # halts: [Planning::Scope::Halt] of a job under way;
         # places: knowledge entries of what goes where; notes: { step id => [note of an earlier job] }
-        Plan = Core::Value.define(:overview, :job, :scope, :ordered, :torque, :parts, :consumables, :tools, :fluid, :money, :gaps, :impossible, :places, :notes, :readiness, :halts) do
-          def axle_id(name) = scope.axles.find { |axle| axle.name == name }.file.axle.id
-          def ready? = ordered.placed && readiness.none?(&:open?)
-        end
+        Plan =
+          Core::Value.define(
+            :overview,
+            :job,
+            :scope,
+            :ordered,
+            :torque,
+            :parts,
+            :consumables,
+            :tools,
+            :fluid,
+            :money,
+            :gaps,
+            :impossible,
+            :places,
+            :notes,
+            :readiness,
+            :halts
+          ) do
+            def axle_id(name) = scope.axles.find { |axle| axle.name == name }.file.axle.id
+            def ready? = ordered.placed && readiness.none?(&:open?)
+          end
 
         def initialize(context)
           @context = context
@@ -39,7 +59,9 @@ module Graver
         def ordered(job) = @context.standing([:ordered, job.axle_id, job.works, job.adjustments]) { order_of(job) }
 
         # What readings in the middle of a job have changed -> [Planning::Scope::Halt], without what to buy.
-        def halts(job) = job.state == "started" ? @context.standing([:halts, job.axle_id, job.scope]) { halts_of(job) } : []
+        def halts(job)
+          job.state == "started" ? @context.standing([:halts, job.axle_id, job.scope]) { halts_of(job) } : []
+        end
 
         private
 
@@ -52,7 +74,11 @@ module Graver
         end
 
         def halts_of(job)
-          scoping.halts(Overview::VehicleOverviews.new(@context).find(@context.store.vehicles.find_axle(job.axle_id).vehicle_id), job.axle_id, job.scope)
+          scoping.halts(
+            Overview::VehicleOverviews.new(@context).find(@context.store.vehicles.find_axle(job.axle_id).vehicle_id),
+            job.axle_id,
+            job.scope
+          )
         end
 
         def vehicle_of(job) = @context.store.vehicles.find(@context.store.vehicles.find_axle(job.axle_id).vehicle_id)
@@ -60,8 +86,16 @@ module Graver
         # { AxleRecord => works } -> Ordered
         def order(works, job)
           setups = works.map { |file, chosen| scoping.setup(file, chosen) }
-          undecided = works.any? { |file, chosen| scoping.impossible(file, chosen) || scoping.gaps(file, chosen).any? { |_, decides| decides } }
-          Planning::Steps.new(@knowledge).call(setups, works.keys.first, possible: works.any? && !undecided, adjustments: job&.adjustments || {})
+          undecided =
+            works.any? do |file, chosen|
+              scoping.impossible(file, chosen) || scoping.gaps(file, chosen).any? { |_, decides| decides }
+            end
+          Planning::Steps.new(@knowledge).call(
+            setups,
+            works.keys.first,
+            possible: works.any? && !undecided,
+            adjustments: job&.adjustments || {}
+          )
         end
 
         def call(overview, axle_id, job)
@@ -70,9 +104,22 @@ module Graver
           ordered = order(works, job)
           torque = Planning::Torque.new(@context).call(ordered, files(works))
           lists = lists(overview, scope, ordered, torque, works, job)
-          plan = Plan.new(overview:, job:, scope:, ordered:, torque:, **lists, gaps: gaps(works, ordered),
-                          impossible: works.filter_map { |file, chosen| (because = scoping.impossible(file, chosen)) && [file, because] },
-                          places: places(ordered, torque), notes: notes(overview, job), readiness: [], halts: [])
+          plan =
+            Plan.new(
+              overview:,
+              job:,
+              scope:,
+              ordered:,
+              torque:,
+              **lists,
+              gaps: gaps(works, ordered),
+              impossible:
+                works.filter_map { |file, chosen| (because = scoping.impossible(file, chosen)) && [file, because] },
+              places: places(ordered, torque),
+              notes: notes(overview, job),
+              readiness: [],
+              halts: []
+            )
           return plan if job&.over?
 
           plan.with(readiness: Planning::Readiness.new(@context).call(plan, job), halts: with_purchases(plan))
@@ -82,11 +129,16 @@ module Graver
         def with_purchases(plan)
           return [] unless plan.job&.state == "started"
 
-          scoping.halts(plan.overview, plan.job.axle_id, plan.job.scope).map { |halt| halt.with(buy: to_buy(plan, halt)) }
+          scoping
+            .halts(plan.overview, plan.job.axle_id, plan.job.scope)
+            .map { |halt| halt.with(buy: to_buy(plan, halt)) }
         end
 
         def to_buy(plan, halt)
-          works = { **plan.scope.included.to_h { |axle| [axle.file.axle.id.to_s, axle.works] }, halt.axle.file.axle.id.to_s => halt.works }
+          works = {
+            **plan.scope.included.to_h { |axle| [axle.file.axle.id.to_s, axle.works] },
+            halt.axle.file.axle.id.to_s => halt.works
+          }
           scope = { "axles" => works, "reasons" => plan.job.scope&.fetch("reasons", {}) || {} }
           mended = call(plan.overview, plan.job.axle_id, plan.job.with(state: "draft", scope:)).parts
           known = plan.parts.map(&:id)
@@ -99,9 +151,20 @@ module Graver
         def lists(overview, scope, ordered, torque, works, job)
           shopping = Planning::Shopping.new(@context)
           fluid = Planning::Fluid.new(@context).call(overview, scope, ordered)
-          lists = { parts: shopping.parts(ordered, files(works), torque, job), tools: shopping.tools(ordered, torque, job),
-                    consumables: shopping.consumables(ordered, fluid.plan, torque, job) }
-          money = Planning::Money.new(@context, hours_of: ->(earlier) { ordered(earlier).lifts }).call(overview, scope, ordered, lists, job, overview.finished)
+          lists = {
+            parts: shopping.parts(ordered, files(works), torque, job),
+            tools: shopping.tools(ordered, torque, job),
+            consumables: shopping.consumables(ordered, fluid.plan, torque, job)
+          }
+          money =
+            Planning::Money.new(@context, hours_of: ->(earlier) { ordered(earlier).lifts }).call(
+              overview,
+              scope,
+              ordered,
+              lists,
+              job,
+              overview.finished
+            )
           { **lists, fluid:, money: }
         end
 
@@ -110,28 +173,52 @@ module Graver
         # What the scope asks for, and the size of everything that is undone or tightened.
         def gaps(works, ordered)
           works.flat_map do |file, chosen|
-            asked = scoping.gaps(file, chosen).map { |field, decides| Gap.new(file:, field:, blocks: decides || field["needed_for"].include?("job")) }
+            asked =
+              scoping
+                .gaps(file, chosen)
+                .map { |field, decides| Gap.new(file:, field:, blocks: decides || field["needed_for"].include?("job")) }
             asked + drives(file, ordered).map { |field| Gap.new(file:, field:, blocks: true) }
           end
         end
 
         def drives(file, ordered)
-          ids = ordered.concerning(file.axle.name).flat_map { |placed| placed.step.fasteners + placed.step.tighten }.uniq
+          ids =
+            ordered.concerning(file.axle.name).flat_map { |placed| placed.step.fasteners + placed.step.tighten }.uniq
           fields = @knowledge.brake_data.applying(**file.place)
-          fields.select { |field| ids.include?(field["fastener"]) && field["key"].end_with?(".drive", ".count") && !file.data.key?(field["key"]) }
+          fields.select do |field|
+            ids.include?(field["fastener"]) && field["key"].end_with?(".drive", ".count") &&
+              !file.data.key?(field["key"])
+          end
         end
 
         def places(ordered, torque)
-          here = @knowledge.places.select do |place|
-            ordered.setups.any? { |setup| Core::Planning::Conditions.met?(place.slice("work", "calipers", "retentions", "vehicles"), setup.configuration) }
-          end
+          here =
+            @knowledge.places.select do |place|
+              ordered.setups.any? do |setup|
+                Core::Planning::Conditions.met?(
+                  place.slice("work", "calipers", "retentions", "vehicles"),
+                  setup.configuration
+                )
+              end
+            end
           here.map { |place| as_entered(place, torque) }
         end
 
         # What the owner entered of a fastener is what goes there.
         def as_entered(place, torque)
-          lines = torque.map(&:line).select { |line| place.fetch("fasteners", []).include?(line.fastener) && line[place["owner"]] }
-          said = lines.map { |line| [line.label.downcase, @knowledge.brake_data.label("wheel_nut.#{place["owner"]}", line[place["owner"]]).downcase].join(": ") }.uniq
+          lines =
+            torque
+              .map(&:line)
+              .select { |line| place.fetch("fasteners", []).include?(line.fastener) && line[place["owner"]] }
+          said =
+            lines
+              .map do |line|
+                [
+                  line.label.downcase,
+                  @knowledge.brake_data.label("wheel_nut.#{place["owner"]}", line[place["owner"]]).downcase
+                ].join(": ")
+              end
+              .uniq
           said.empty? ? place : place.merge("use" => Texts.say("jobs.as_entered", said: said.join("; ")))
         end
 

@@ -5,7 +5,8 @@ module Graver
     module Planning
       # How far a job under way has come: what a tick changes of it, and nothing of what it does not.
       class JobProgress
-        # job: Storage::Job; waits: { key of an open step => keys it waits for }; halted: do readings made since stop it?
+        # job: Storage::Job; waits: { key of an open step => keys it waits for }; halted: do readings made since stop
+        # it?
         Progress = Core::Value.define(:job, :waits, :halted)
         # So many of what a step waits for are named.
         MOST_NAMED = 3
@@ -16,7 +17,13 @@ module Graver
         end
 
         # Storage::Job -> Progress
-        def call(job) = Progress.new(job:, waits: self.class.waits(@context.knowledge, @plans.ordered(job), job), halted: @plans.halts(job).any?)
+        def call(job)
+          Progress.new(
+            job:,
+            waits: self.class.waits(@context.knowledge, @plans.ordered(job), job),
+            halted: @plans.halts(job).any?
+          )
+        end
 
         # Steps::Ordered, Storage::Job -> { key of an open step => keys of what it waits for }
         def self.waits(knowledge, ordered, job)

@@ -9,7 +9,8 @@ module Graver
         # Stages in which nothing goes back on yet, so that what was found out holds nothing up.
         BEFORE_REFITTING = %w[ready safe strip clean].freeze
 
-        # step: key of a step of this job ("front.left.wheel_off", "settle") -> Storage::Job. Raises InvalidEntry, NotFound.
+        # step: key of a step of this job ("front.left.wheel_off", "settle") -> Storage::Job. Raises InvalidEntry,
+        # NotFound.
         def tick(id, key, done)
           job = going(id)
           placed = step(job, key)
@@ -37,14 +38,18 @@ module Graver
         # What was left out is made good, on a job that may be closed. Raises InvalidEntry, NotFound.
         def clear(id, key)
           job = @store.jobs.find(id)
-          raise InvalidEntry.of("step", "unknown_step", Texts.say("jobs.nothing_open")) unless job.otherwise.key?(key) && !job.cleared.include?(key)
+          unless job.otherwise.key?(key) && !job.cleared.include?(key)
+            raise InvalidEntry.of("step", "unknown_step", Texts.say("jobs.nothing_open"))
+          end
 
           @store.transaction { record(job, "cleared", key) }
         end
 
         private
 
-        def begin_work(job, placed) = placed.step.stage != "ready" && job.state == "ready" && record(job, "started", nil)
+        def begin_work(job, placed)
+          placed.step.stage != "ready" && job.state == "ready" && record(job, "started", nil)
+        end
 
         def check(job, placed)
           require_ready(job) unless placed.step.stage == "ready"
@@ -64,8 +69,13 @@ module Graver
         end
 
         def waiting(waits)
-          named = waits.first(3).map { |each| "“#{OrderFaults.short(each.step.text)}”#{" (#{each.place})" if each.place}" }
-          Texts.say("jobs.first_comes", steps: named.join(Texts.say("jobs.then")), more: waits.length > 3 ? Texts.say("jobs.and_more", count: waits.length - 3) : "")
+          named =
+            waits.first(3).map { |each| "“#{OrderFaults.short(each.step.text)}”#{" (#{each.place})" if each.place}" }
+          Texts.say(
+            "jobs.first_comes",
+            steps: named.join(Texts.say("jobs.then")),
+            more: waits.length > 3 ? Texts.say("jobs.and_more", count: waits.length - 3) : ""
+          )
         end
       end
     end

@@ -9,7 +9,12 @@ module Graver
 
         # works: { axle name => [work id] }
         def call(knowledge, works)
-          works.reject { |_, ids| ids.empty? }.map { |axle, ids| "#{axle.capitalize}: #{ids.map { |id| Formats.inside(knowledge.work(id)["label"]) }.join(", ")}" }.join(". ")
+          works
+            .reject { |_, ids| ids.empty? }
+            .map do |axle, ids|
+              "#{axle.capitalize}: #{ids.map { |id| Formats.inside(knowledge.work(id)["label"]) }.join(", ")}"
+            end
+            .join(". ")
         end
 
         # A job on file, with the axles of its vehicle.

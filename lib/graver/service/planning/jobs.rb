@@ -17,15 +17,21 @@ module Graver
           scope = { "axles" => proposed.to_h { |axle| [axle.file.axle.id.to_s, axle.works] }, "reasons" => {} }
           scope["axles"] = { axle_id.to_s => ["pads"] } if scope["axles"].empty?
           @store.transaction do
-            job = @store.jobs.add(axle_id:, procedure: @context.knowledge.procedure.id, planned_for: day, at: @context.now)
+            job =
+              @store.jobs.add(axle_id:, procedure: @context.knowledge.procedure.id, planned_for: day, at: @context.now)
             record(job, "scope", scope)
           end
         end
 
-        # axles: { "axle id" => [work] }; reasons: { "axle id" => why other rotors than the verdict says } -> Storage::Job
+        # axles: { "axle id" => [work] }; reasons: { "axle id" => why other rotors than the verdict says } ->
+        # Storage::Job
         def scope(id, axles, reasons)
           job = going(id)
-          Planning::Scope.new(@context).check(Overview::VehicleOverviews.new(@context).find(@store.vehicles.find_axle(job.axle_id).vehicle_id), axles, reasons)
+          Planning::Scope.new(@context).check(
+            Overview::VehicleOverviews.new(@context).find(@store.vehicles.find_axle(job.axle_id).vehicle_id),
+            axles,
+            reasons
+          )
           @store.transaction do
             # What was ready was another job.
             record(job, "draft", nil) if job.state == "ready"
@@ -59,7 +65,9 @@ module Graver
 
         # Which of the owner's own parts is bought for a line of the parts list; nil: none yet.
         def choose(id, line, supply)
-          raise InvalidEntry.of("supply", "unknown_supply", Texts.say("faults.unknown_part")) if supply && @store.supplies.find(supply).item != line.split(".", 2).last
+          if supply && @store.supplies.find(supply).item != line.split(".", 2).last
+            raise InvalidEntry.of("supply", "unknown_supply", Texts.say("faults.unknown_part"))
+          end
 
           put(id, "chose", { line:, supply: })
         end
@@ -77,7 +85,8 @@ module Graver
           @store.transaction { record(job, "noted", { step: placed.step.id, key:, text: }) }
         end
 
-        # given: { action: "drop", "insert" or "move", key:, after:, text: }. Refused where it breaks the order. Raises InvalidEntry.
+        # given: { action: "drop", "insert" or "move", key:, after:, text: }. Refused where it breaks the order.
+        # Raises InvalidEntry.
         def adjust(id, given)
           job = going(id)
           check_adjustment(job, given)
@@ -100,29 +109,45 @@ module Graver
         def day(text)
           return if text.nil?
 
-          Date.iso8601(text).tap do |date|
-            raise InvalidEntry.of("planned_for", "out_of_range", Texts.say("jobs.plan_today")) if date < @context.today
-            raise InvalidEntry.of("planned_for", "out_of_range", Texts.say("jobs.plan_ten_years")) if date > @context.today >> 120
-          end
+          Date
+            .iso8601(text)
+            .tap do |date|
+              if date < @context.today
+                raise InvalidEntry.of("planned_for", "out_of_range", Texts.say("jobs.plan_today"))
+              end
+              if date > @context.today >> 120
+                raise InvalidEntry.of("planned_for", "out_of_range", Texts.say("jobs.plan_ten_years"))
+              end
+            end
         rescue Date::Error
-          raise InvalidEntry.of("planned_for", "not_a_day", Texts.say("faults.not_a_day", example: @context.today.iso8601))
+          raise InvalidEntry.of(
+                  "planned_for",
+                  "not_a_day",
+                  Texts.say("faults.not_a_day", example: @context.today.iso8601)
+                )
         end
 
         def money(field, text)
           value = Core::Quantity::EnteredNumber.parse(text).value
-          MONEY.cover?(value) ? value : raise(InvalidEntry.of("", "out_of_range", Texts.say("faults.between", least: MONEY.min, most: MONEY.max)))
+          unless MONEY.cover?(value)
+            raise(InvalidEntry.of("", "out_of_range", Texts.say("faults.between", least: MONEY.min, most: MONEY.max)))
+          end
+          value
         rescue InvalidEntry => e
           raise e.under(field)
         end
 
         def state_value(job, state, because)
           case state
-          when "ready" then ready(job, because)
-          when "started" then require_ready(job) && nil
+          when "ready"
+            ready(job, because)
+          when "started"
+            require_ready(job) && nil
           end
         end
 
-        # Ready when nothing is open; else the owner says why it is started all the same, but never without an order of steps.
+        # Ready when nothing is open; else the owner says why it is started all the same, but never without an order
+        # of steps.
         def ready(job, because)
           plan = @plans.of_job(job)
           raise InvalidEntry.of("state", "no_order", Texts.say("jobs.no_order")) unless plan.ordered.placed
@@ -131,16 +156,28 @@ module Graver
           return { because: nil } if open.empty?
 
           never = open.select(&:never)
-          raise InvalidEntry.of("because", "never", Texts.say("jobs.never", items: never.map(&:text).join(" / "))) if never.any?
-          raise InvalidEntry.of("because", "not_ready", Texts.say("jobs.still_open", items: open.map(&:text).join(" / "))) if because.to_s.strip.empty?
+          if never.any?
+            raise InvalidEntry.of("because", "never", Texts.say("jobs.never", items: never.map(&:text).join(" / ")))
+          end
+          if because.to_s.strip.empty?
+            raise InvalidEntry.of(
+                    "because",
+                    "not_ready",
+                    Texts.say("jobs.still_open", items: open.map(&:text).join(" / "))
+                  )
+          end
 
           { because: because.strip[0, LONGEST_NOTE], open: open.map(&:id) }
         end
 
         def check_adjustment(job, given)
-          raise InvalidEntry.of("", "too_many", Texts.say("jobs.too_many_changes", most: MOST_ADJUSTMENTS)) if job.adjustments.length >= MOST_ADJUSTMENTS
+          if job.adjustments.length >= MOST_ADJUSTMENTS
+            raise InvalidEntry.of("", "too_many", Texts.say("jobs.too_many_changes", most: MOST_ADJUSTMENTS))
+          end
 
-          raise InvalidEntry.of("text", "missing", Texts.say("faults.few_words")) if given[:action] == "insert" && given[:text].to_s.strip.empty?
+          if given[:action] == "insert" && given[:text].to_s.strip.empty?
+            raise InvalidEntry.of("text", "missing", Texts.say("faults.few_words"))
+          end
 
           ordered = @plans.ordered(job)
           raise InvalidEntry.of("key", "no_order", Texts.say("jobs.no_order")) unless ordered.placed

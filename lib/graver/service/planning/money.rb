@@ -3,23 +3,52 @@
 module Graver
   module Service
     module Planning
-      # What a job takes of time and money, against a shop; what each choice of pads costs over its life; what was spent so far.
+      # What a job takes of time and money, against a shop; what each choice of pads costs over its life; what was
+      # spent so far.
       class Money
         # pads_cost, rotors_cost: per 1,000 km; the rotors' nil where it is not known
         Choice = Core::Value.define(:axle, :supply, :life_km, :pads_cost, :rotors_cost)
-        # hours: Core::Planning::Hours::Range; parts, consumables, tools: Float; unpriced: labels; shop: Float, shop_from: "quote"
+        # hours: Core::Planning::Hours::Range; parts, consumables, tools: Float; unpriced: labels; shop: Float,
+        # shop_from: "quote"
         # or "estimate"; spent: Float, over_km: of what was spent before
-        Summary = Core::Value.define(:currency, :hours, :parts, :consumables, :tools, :unpriced, :shop, :shop_from, :choices, :spent, :over_km) do
-          def total = parts + consumables + tools
-          # Nobody can say what is saved while a price is missing.
-          def saving = shop && unpriced.empty? ? shop - total : nil
+        Summary =
+          Core::Value.define(
+            :currency,
+            :hours,
+            :parts,
+            :consumables,
+            :tools,
+            :unpriced,
+            :shop,
+            :shop_from,
+            :choices,
+            :spent,
+            :over_km
+          ) do
+            def total = parts + consumables + tools
+            # Nobody can say what is saved while a price is missing.
+            def saving = shop && unpriced.empty? ? shop - total : nil
 
-          # As it is kept with a finished job.
-          def said
-            { currency:, parts: parts.round(2), consumables: consumables.round(2), tools: tools.round(2), total: total.round(2), shop: shop&.round(2), shop_from:,
-              saving: saving&.round(2), unpriced:, hours: { low: hours.low.round(1), high: hours.high.round(1), said: hours.said } }
+            # As it is kept with a finished job.
+            def said
+              {
+                currency:,
+                parts: parts.round(2),
+                consumables: consumables.round(2),
+                tools: tools.round(2),
+                total: total.round(2),
+                shop: shop&.round(2),
+                shop_from:,
+                saving: saving&.round(2),
+                unpriced:,
+                hours: {
+                  low: hours.low.round(1),
+                  high: hours.high.round(1),
+                  said: hours.said
+                }
+              }
+            end
           end
-        end
 
         # What finished jobs took of money in all.
         def self.spent(jobs) = jobs.sum { |job| (job.closed["spent"] || 0).to_f }
@@ -33,32 +62,52 @@ module Graver
           @hours_of = hours_of
         end
 
-        # overview: VehicleOverviews::Overview; lists: { parts:, consumables:, tools: } of Shopping; earlier: [Storage::Job] -> Summary
+        # overview: VehicleOverviews::Overview; lists: { parts:, consumables:, tools: } of Shopping; earlier:
+        # [Storage::Job] -> Summary
         def call(overview, chosen, ordered, lists, job, earlier)
           hours = hours(ordered.lifts, earlier)
           parts, consumables, tools = sums(lists)
-          Summary.new(currency: @money.chosen["currency"], hours:, parts:, consumables:, tools:, unpriced: unpriced(lists), shop: shop(job, parts, hours),
-                      shop_from: job&.quote ? "quote" : "estimate",
-                      choices: chosen.included.flat_map { |axle| choices(axle, lists[:parts]) }, spent: self.class.spent(earlier), over_km: over_km(overview))
+          Summary.new(
+            currency: @money.chosen["currency"],
+            hours:,
+            parts:,
+            consumables:,
+            tools:,
+            unpriced: unpriced(lists),
+            shop: shop(job, parts, hours),
+            shop_from: job&.quote ? "quote" : "estimate",
+            choices: chosen.included.flat_map { |axle| choices(axle, lists[:parts]) },
+            spent: self.class.spent(earlier),
+            over_km: over_km(overview)
+          )
         end
 
         private
 
         def hours(lifts, earlier)
           planner = Core::Planning::Hours.new(@rules)
-          timed = earlier.select { |job| job.closed["hours"] }.map { |job| [job.closed["hours"].to_f, *planner.usual(@hours_of.call(job))] }
+          timed =
+            earlier
+              .select { |job| job.closed["hours"] }
+              .map { |job| [job.closed["hours"].to_f, *planner.usual(@hours_of.call(job))] }
           planner.call(lifts, timed)
         end
 
         def sums(lists)
           missing = lists[:tools].select { |tool| tool.line.status == "missing" && !tool.resolved }
-          [lists[:parts].filter_map(&:price).sum.to_f, lists[:consumables].filter_map(&:price).sum.to_f, missing.filter_map { |tool| tool.supply && @supplies.price(tool.supply) }.sum.to_f]
+          [
+            lists[:parts].filter_map(&:price).sum.to_f,
+            lists[:consumables].filter_map(&:price).sum.to_f,
+            missing.filter_map { |tool| tool.supply && @supplies.price(tool.supply) }.sum.to_f
+          ]
         end
 
         def unpriced(lists)
           parts = lists[:parts].reject { |part| part.price || part.line.optional }
           tools = lists[:tools].select { |tool| tool.line.status == "missing" && !tool.resolved && !tool.supply&.price }
-          parts.map { |part| part.line.label } + lists[:consumables].select { |each| each.state == "buy" && !each.price }.map(&:label) + tools.map { |tool| tool.line.label }
+          parts.map { |part| part.line.label } +
+            lists[:consumables].select { |each| each.state == "buy" && !each.price }.map(&:label) +
+            tools.map { |tool| tool.line.label }
         end
 
         # A quote as the owner was given it, else worked out from what shops ask.
@@ -66,7 +115,11 @@ module Graver
           return job.quote["total"].to_f if job&.quote
 
           labour = Math.sqrt(hours.low * hours.high) * @rules.dig("shop", "labour_hours_share")
-          rates = { rate: @money.number("labour_rate"), markup_percent: @money.number("markup_percent"), tax_percent: @money.number("tax_percent") }
+          rates = {
+            rate: @money.number("labour_rate"),
+            markup_percent: @money.number("markup_percent"),
+            tax_percent: @money.number("tax_percent")
+          }
           Core::Planning::ShopQuote.call(parts:, hours: labour, **rates)
         end
 
@@ -84,20 +137,33 @@ module Graver
 
           factor = supply.compound ? @context.knowledge.what_if.dig("pads", supply.compound, "factor") : 1.0
           life_km = life_km(axle.file, pads, factor:, new_mm:)
-          own, rotors = Core::Planning::PadCost.call(price: @supplies.price(supply).to_f, life_km:, **rotor_share(axle, life_km, parts))
+          own, rotors =
+            Core::Planning::PadCost.call(
+              price: @supplies.price(supply).to_f,
+              life_km:,
+              **rotor_share(axle, life_km, parts)
+            )
           Choice.new(axle: axle.name, supply:, life_km:, pads_cost: own, rotors_cost: rotors)
         end
 
         # The middle of a new set's life; worked out once for the same log.
         def life_km(file, pads, **supposed)
-          @context.outlooks.fetch({ pad_life: [file.entries, file.specifications], **supposed }) { pads.supposing(limit_mm: pads.limit_mm, **supposed).first.quantile(0.5) }
+          @context
+            .outlooks
+            .fetch({ pad_life: [file.entries, file.specifications], **supposed }) do
+              pads.supposing(limit_mm: pads.limit_mm, **supposed).first.quantile(0.5)
+            end
         end
 
         def rotor_share(axle, life_km, parts)
           price, spare_mm, rotors = rotor_price(axle, parts), rotor_spare_mm(axle.file), axle.overview.answer.rotors
           return {} unless price && spare_mm && rotors&.readings&.positive?
 
-          { rotors_price: price * axle.file.axle.sides.length, rotor_wear_mm: rotors.rates.values.map { |rate| rate[1] }.max * life_km / 1000, rotor_spare_mm: spare_mm }
+          {
+            rotors_price: price * axle.file.axle.sides.length,
+            rotor_wear_mm: rotors.rates.values.map { |rate| rate[1] }.max * life_km / 1000,
+            rotor_spare_mm: spare_mm
+          }
         end
 
         # Of one: what is bought now, else what one is on file for.

@@ -17,20 +17,27 @@ module Graver
         # why: :gate, :gone or [Core::Planning::Proof::Fault]
         def sentence(why)
           case why
-          when :gate then Texts.say("jobs.gate")
-          when :gone then Texts.say("jobs.gone")
-          else why.uniq { |fault| [fault.placed.step.id, fault.about] }.first(3).map { |fault| said(fault) }.join(" / ")
+          when :gate
+            Texts.say("jobs.gate")
+          when :gone
+            Texts.say("jobs.gone")
+          else
+            why.uniq { |fault| [fault.placed.step.id, fault.about] }.first(3).map { |fault| said(fault) }.join(" / ")
           end
         end
 
         private
 
         def said(fault)
-          step = "“#{self.class.short(fault.placed.step.text)}”#{" (#{fault.where})" if fault.where && !fault.where.empty?}"
+          step =
+            "“#{self.class.short(fault.placed.step.text)}”#{" (#{fault.where})" if fault.where && !fault.where.empty?}"
           case fault.kind
-          when "requires" then Texts.say("jobs.requires", step:, fact: @procedure.facts.fetch(fault.about).label)
-          when "forbids" then Texts.say("jobs.forbids", step:, fact: @procedure.facts.fetch(fault.about).label)
-          else Texts.say("jobs.comes_after", step:, other: self.class.short(@procedure.step(fault.about).text))
+          when "requires"
+            Texts.say("jobs.requires", step:, fact: @procedure.facts.fetch(fault.about).label)
+          when "forbids"
+            Texts.say("jobs.forbids", step:, fact: @procedure.facts.fetch(fault.about).label)
+          else
+            Texts.say("jobs.comes_after", step:, other: self.class.short(@procedure.step(fault.about).text))
           end
         end
       end

@@ -26,7 +26,15 @@ module Graver
 
           file = plan.scope.included.find { |axle| axle.name == part.line.axle }.file
           known = part.line.matches.to_h { |what, match| [what.to_sym, file.length_mm(match["key"])] }
-          offers = @context.counter.offers(item: part.line.id.split(".").first, wanted: { thickness_mm: nil, diameter_mm: nil, **known })
+          offers =
+            @context.counter.offers(
+              item: part.line.id.split(".").first,
+              wanted: {
+                thickness_mm: nil,
+                diameter_mm: nil,
+                **known
+              }
+            )
           offers.map { |offer| Checked.new(offer:, checks: checks(part, known, offer)) }
         end
 
@@ -41,7 +49,11 @@ module Graver
 
         def checks(part, known, offer)
           details = part.line.matches.keys.to_h { |what| [what, offer[what.to_sym]] }
-          Core::Planning::PartMatch.call(part.line.matches, details, part.line.matches.to_h { |what, match| [match["key"], known[what.to_sym]] })
+          Core::Planning::PartMatch.call(
+            part.line.matches,
+            details,
+            part.line.matches.to_h { |what, match| [match["key"], known[what.to_sym]] }
+          )
         end
       end
     end

@@ -15,7 +15,9 @@ module Graver
 
         # JobPlan::Plan -> CSV text
         def call(plan)
-          rows = plan.parts.map { |part| part(part) } + plan.consumables.map { |each| consumable(each) } + plan.tools.reject { |tool| tool.line.status == "owned" }.map { |tool| tool(tool) }
+          rows =
+            plan.parts.map { |part| part(part) } + plan.consumables.map { |each| consumable(each) } +
+              plan.tools.reject { |tool| tool.line.status == "owned" }.map { |tool| tool(tool) }
           CSV.generate do |csv|
             csv << COLUMNS
             rows.each { |row| csv << row.map { |cell| safe(cell) } }
@@ -25,11 +27,45 @@ module Graver
         def safe(cell) = cell.is_a?(String) && cell.match?(FORMULA) ? "'#{cell}" : cell
 
         def part(part)
-          ["part", part.line.axle, part.line.label, part.line.count, nil, part.state, *own(part.chosen), part.order_by&.iso8601, part.chosen&.on_shelf]
+          [
+            "part",
+            part.line.axle,
+            part.line.label,
+            part.line.count,
+            nil,
+            part.state,
+            *own(part.chosen),
+            part.order_by&.iso8601,
+            part.chosen&.on_shelf
+          ]
         end
 
-        def consumable(each) = ["consumable", nil, each.label, format("%g", each.amount), each.unit, each.state, *own(each.supply), nil, format("%g", each.have)]
-        def tool(tool) = ["tool", nil, tool.line.label, 1, nil, tool.resolved ? "resolved" : tool.line.status, *own(tool.supply), nil, nil]
+        def consumable(each)
+          [
+            "consumable",
+            nil,
+            each.label,
+            format("%g", each.amount),
+            each.unit,
+            each.state,
+            *own(each.supply),
+            nil,
+            format("%g", each.have)
+          ]
+        end
+        def tool(tool)
+          [
+            "tool",
+            nil,
+            tool.line.label,
+            1,
+            nil,
+            tool.resolved ? "resolved" : tool.line.status,
+            *own(tool.supply),
+            nil,
+            nil
+          ]
+        end
         def own(supply) = supply ? supply.to_h.values_at(:name, :number, :supplier, :price, :lead_days) : [nil] * 5
       end
     end

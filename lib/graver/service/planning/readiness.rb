@@ -5,12 +5,14 @@ module Graver
     module Planning
       # What is still missing for a job, and what to do about each.
       class Readiness
-        # id: what a tick refers to; kind: of knowledge/rules/readiness.yml; text, todo: sentences; resolved: ticked by the owner;
+        # id: what a tick refers to; kind: of knowledge/rules/readiness.yml; text, todo: sentences; resolved: ticked
+        # by the owner;
         # blocks: the job is not ready while it is open; axle_id: whose brake data mend it, or nil
         # never: no reason makes the job ready while it is open
-        Item = Core::Value.define(:id, :kind, :text, :todo, :resolved, :blocks, :never, :tickable, :axle_id) do
-          def open? = blocks && !resolved
-        end
+        Item =
+          Core::Value.define(:id, :kind, :text, :todo, :resolved, :blocks, :never, :tickable, :axle_id) do
+            def open? = blocks && !resolved
+          end
 
         # Verdicts on rotors that are none yet.
         UNCLEAR = %w[measure_again unknown_limit unmeasured].freeze
@@ -23,7 +25,16 @@ module Graver
         # JobPlan::Plan without its readiness, as its parts -> [Item]
         def call(plan, job)
           @resolved = job&.resolved || []
-          [*data(plan), *torque(plan), *rotors(plan), *parts(plan), *tools(plan), *consumables(plan), *fluid(plan), *time(plan, job)]
+          [
+            *data(plan),
+            *torque(plan),
+            *rotors(plan),
+            *parts(plan),
+            *tools(plan),
+            *consumables(plan),
+            *fluid(plan),
+            *time(plan, job)
+          ]
         end
 
         private
@@ -31,29 +42,61 @@ module Graver
         def item(kind, id, text, axle_id: nil, **tokens)
           rule = @rules.fetch(kind)
           tickable = rule.fetch("ticked", false)
-          Item.new(id: "#{kind}:#{id}", kind:, text:, todo: Base::Wording.tokens(rule.fetch("todo"), tokens).then { |todo| todo[0].upcase + todo[1..] },
-                   resolved: tickable && @resolved.include?("#{kind}:#{id}"), tickable:,
-                   blocks: rule.fetch("blocks"), never: rule.fetch("never", false), axle_id:)
+          Item.new(
+            id: "#{kind}:#{id}",
+            kind:,
+            text:,
+            todo: Base::Wording.tokens(rule.fetch("todo"), tokens).then { |todo| todo[0].upcase + todo[1..] },
+            resolved: tickable && @resolved.include?("#{kind}:#{id}"),
+            tickable:,
+            blocks: rule.fetch("blocks"),
+            never: rule.fetch("never", false),
+            axle_id:
+          )
         end
 
         def data(plan)
-          plan.gaps.map { |gap| gap(gap) } + plan.impossible.map { |file, because| item("impossible", file.axle.id.to_s, "#{file.axle.name.capitalize}: #{because}", axle_id: file.axle.id) }
+          plan.gaps.map { |gap| gap(gap) } +
+            plan.impossible.map do |file, because|
+              item("impossible", file.axle.id.to_s, "#{file.axle.name.capitalize}: #{because}", axle_id: file.axle.id)
+            end
         end
 
         def gap(gap)
           axle, field = gap.file.axle, gap.field
-          text = Texts.say("readiness.field", axle: axle.name.capitalize, field: Formats.inside(field["label"]), waits: field["waits"])
-          item(gap.blocks ? "data" : "wanted", "#{axle.id}.#{field["key"]}", text, axle_id: axle.id, find: field["find"])
+          text =
+            Texts.say(
+              "readiness.field",
+              axle: axle.name.capitalize,
+              field: Formats.inside(field["label"]),
+              waits: field["waits"]
+            )
+          item(
+            gap.blocks ? "data" : "wanted",
+            "#{axle.id}.#{field["key"]}",
+            text,
+            axle_id: axle.id,
+            find: field["find"]
+          )
         end
 
         def torque(plan)
-          plan.torque.flat_map { |set| [*unknown(set, plan), *rivals(set, plan), *doubtful(set, plan), *angled(set), *wrench(set)] }
+          plan.torque.flat_map do |set|
+            [*unknown(set, plan), *rivals(set, plan), *doubtful(set, plan), *angled(set), *wrench(set)]
+          end
         end
 
         def unknown(set, plan)
           return [] if set.line.torque || @context.knowledge.fastener(set.line.fastener)["snug"]
 
-          [item("torque", set.id, Texts.say("readiness.no_torque", place: place(set.line)), axle_id: plan.axle_id(set.line.axle))]
+          [
+            item(
+              "torque",
+              set.id,
+              Texts.say("readiness.no_torque", place: place(set.line)),
+              axle_id: plan.axle_id(set.line.axle)
+            )
+          ]
         end
 
         # Two sources, two values: a question until one is chosen.
@@ -61,7 +104,14 @@ module Graver
           return [] if set.line.rivals.empty?
 
           said = [set.line.torque, *set.line.rivals.map(&:first)].map(&:said)
-          [item("rivals", set.id, Texts.say("readiness.rivals", place: place(set.line), said:), axle_id: plan.axle_id(set.line.axle))]
+          [
+            item(
+              "rivals",
+              set.id,
+              Texts.say("readiness.rivals", place: place(set.line), said:),
+              axle_id: plan.axle_id(set.line.axle)
+            )
+          ]
         end
 
         # Ticked for this very value: another one is asked about again.
@@ -70,33 +120,84 @@ module Graver
         def doubtful(set, plan)
           return [] unless set.line.torque && (set.line.doubt || set.line.hearsay)
 
-          said = set.line.doubt ? Texts.say("readiness.unusual", torque: set.line.torque.said) : Texts.say("readiness.not_maker")
+          said =
+            (
+              if set.line.doubt
+                Texts.say("readiness.unusual", torque: set.line.torque.said)
+              else
+                Texts.say("readiness.not_maker")
+              end
+            )
           [item("doubt", of_value(set), "#{place(set.line)}: #{said}.", axle_id: plan.axle_id(set.line.axle))]
         end
 
         def angled(set)
-          set.line.angle_degrees ? [item("angle", set.id, Texts.say("readiness.angle", place: place(set.line), angle: set.line.angle_degrees.to_f))] : []
+          if set.line.angle_degrees
+            [
+              item(
+                "angle",
+                set.id,
+                Texts.say("readiness.angle", place: place(set.line), angle: set.line.angle_degrees.to_f)
+              )
+            ]
+          else
+            []
+          end
         end
 
         def wrench(set)
-          return [item("calibration", set.id, Texts.say("readiness.calibration", place: place(set.line), wrench: set.wrench.wrench.name))] if set.wrench.respond_to?(:overdue) && set.wrench.overdue
+          if set.wrench.respond_to?(:overdue) && set.wrench.overdue
+            return [
+              item(
+                "calibration",
+                set.id,
+                Texts.say("readiness.calibration", place: place(set.line), wrench: set.wrench.wrench.name)
+              )
+            ]
+          end
           return [] unless set.wrench.is_a?(Core::Planning::WrenchChoice::Borrow)
 
           range = set.wrench.range
           sentence = range ? Texts.say("readiness.borrow", range: range.join(" to ")) : Texts.say("readiness.ask_shop")
-          [item("wrench", of_value(set), Texts.say("readiness.no_wrench", place: place(set.line), torque: set.line.torque.newton_metres.to_f), sentence:)]
+          [
+            item(
+              "wrench",
+              of_value(set),
+              Texts.say("readiness.no_wrench", place: place(set.line), torque: set.line.torque.newton_metres.to_f),
+              sentence:
+            )
+          ]
         end
 
         def place(line) = "#{line.axle.capitalize} #{line.label.downcase}"
 
         # Rotors that stay with new pads, though their verdict is open, or leaves no other way than new ones.
         def rotors(plan)
-          staying = plan.scope.included.select { |axle| axle.works.include?("pads") && !axle.works.intersect?(%w[rotors_new rotors_turn]) }
+          staying =
+            plan.scope.included.select do |axle|
+              axle.works.include?("pads") && !axle.works.intersect?(%w[rotors_new rotors_turn])
+            end
           staying.filter_map do |axle|
             label = @context.knowledge.rotor_rules.dig("verdicts", axle.rotors[:verdict], "label")
-            next item("rotors_must", axle.name, Texts.say("readiness.rotors_must", axle: axle.name.capitalize, verdict: label.downcase), axle_id: axle.file.axle.id) if axle.rotors[:must]
+            if axle.rotors[:must]
+              next(
+                item(
+                  "rotors_must",
+                  axle.name,
+                  Texts.say("readiness.rotors_must", axle: axle.name.capitalize, verdict: label.downcase),
+                  axle_id: axle.file.axle.id
+                )
+              )
+            end
 
-            item("rotors", axle.name, Texts.say("readiness.rotors_open", axle: axle.name.capitalize), label: label.downcase) if UNCLEAR.include?(axle.rotors[:verdict])
+            if UNCLEAR.include?(axle.rotors[:verdict])
+              item(
+                "rotors",
+                axle.name,
+                Texts.say("readiness.rotors_open", axle: axle.name.capitalize),
+                label: label.downcase
+              )
+            end
           end
         end
 
@@ -105,10 +206,17 @@ module Graver
         end
 
         def mismatches(part)
-          part.checks.select { |check| check.verdict == "differs" }.map do |check|
-            sizes = Texts.say("readiness.sizes", new: check.new_mm.to_f, old: check.old_mm.to_f)
-            item("mismatch", "#{part.id}.#{check.what}", "#{part.chosen.name}: #{check.what.sub("_mm", "")} #{sizes}.")
-          end
+          part
+            .checks
+            .select { |check| check.verdict == "differs" }
+            .map do |check|
+              sizes = Texts.say("readiness.sizes", new: check.new_mm.to_f, old: check.old_mm.to_f)
+              item(
+                "mismatch",
+                "#{part.id}.#{check.what}",
+                "#{part.chosen.name}: #{check.what.sub("_mm", "")} #{sizes}."
+              )
+            end
         end
 
         def lacking(part)
@@ -119,24 +227,48 @@ module Graver
           [item("parts", part.id, named(part), todo:)]
         end
 
-        def named(part) = Texts.say("readiness.part", axle: part.line.axle.capitalize, count: part.line.count || "?", part: Formats.inside(part.line.label))
-        def order(part) = Texts.say("readiness.order", name: part.chosen.name, by: part.order_by ? Texts.say("readiness.by_day", day: part.order_by) : "")
+        def named(part)
+          Texts.say(
+            "readiness.part",
+            axle: part.line.axle.capitalize,
+            count: part.line.count || "?",
+            part: Formats.inside(part.line.label)
+          )
+        end
+        def order(part)
+          Texts.say(
+            "readiness.order",
+            name: part.chosen.name,
+            by: part.order_by ? Texts.say("readiness.by_day", day: part.order_by) : ""
+          )
+        end
 
         def tools(plan)
-          plan.tools.select { |tool| tool.line.status == "missing" }.map do |tool|
-            uses = tool.line.uses.any? ? " (#{tool.line.uses.join(", ")})" : ""
-            todo = [Texts.say(tool.line.special ? "readiness.rare_tool" : "readiness.buy_tool"), tool.line.never].compact.join("; ")
-            item("tools", tool.line.id, "#{tool.line.label}#{uses}", todo: "#{todo}.")
-          end
+          plan
+            .tools
+            .select { |tool| tool.line.status == "missing" }
+            .map do |tool|
+              uses = tool.line.uses.any? ? " (#{tool.line.uses.join(", ")})" : ""
+              todo = [
+                Texts.say(tool.line.special ? "readiness.rare_tool" : "readiness.buy_tool"),
+                tool.line.never
+              ].compact.join("; ")
+              item("tools", tool.line.id, "#{tool.line.label}#{uses}", todo: "#{todo}.")
+            end
         end
 
         def consumables(plan)
-          plan.consumables.reject { |each| each.state == "shelf" }.map { |each| item("consumables", each.id, each.label, amount: each.lacking) }
+          plan
+            .consumables
+            .reject { |each| each.state == "shelf" }
+            .map { |each| item("consumables", each.id, each.label, amount: each.lacking) }
         end
 
         def fluid(plan)
           card = plan.fluid
-          unknown = item("grade", "fluid", Texts.say("readiness.grade"), axle_id: plan.scope.axles.first.file.axle.id) if card.bleeds && card.grade.nil?
+          if card.bleeds && card.grade.nil?
+            unknown = item("grade", "fluid", Texts.say("readiness.grade"), axle_id: plan.scope.axles.first.file.axle.id)
+          end
           [unknown, room(card.plan)].compact
         end
 
@@ -144,16 +276,34 @@ module Graver
           return item("overflow", "fluid", Texts.say("readiness.overflow")) if plan.draw_off.nil?
           return unless plan.draw_off.positive?
 
-          item("draw_off", "fluid", Texts.say("readiness.draw_off", pushed: plan.pushed.round, room: plan.headroom.round, draw_off: plan.draw_off))
+          item(
+            "draw_off",
+            "fluid",
+            Texts.say(
+              "readiness.draw_off",
+              pushed: plan.pushed.round,
+              room: plan.headroom.round,
+              draw_off: plan.draw_off
+            )
+          )
         end
 
         def time(plan, job)
           day = job&.planned_for
           late = plan.parts.select { |part| part.order_by && part.order_by < @context.today }
-          found = late.map { |part| item("parts_late", part.id, Texts.say("readiness.too_late", part: part.chosen.name, day:)) }
+          found =
+            late.map do |part|
+              item("parts_late", part.id, Texts.say("readiness.too_late", part: part.chosen.name, day:))
+            end
           found << item("day", "day", Texts.say("readiness.no_day")) unless day
-          found << item("turning", "rotors", Texts.say("readiness.machining")) if plan.scope.included.any? { |axle| axle.works.include?("rotors_turn") }
-          found << item("weather", day ? day.iso8601 : "day", Texts.say("readiness.weather", day: day ? Texts.say("readiness.for_day", day:) : ""))
+          if plan.scope.included.any? { |axle| axle.works.include?("rotors_turn") }
+            found << item("turning", "rotors", Texts.say("readiness.machining"))
+          end
+          found << item(
+            "weather",
+            day ? day.iso8601 : "day",
+            Texts.say("readiness.weather", day: day ? Texts.say("readiness.for_day", day:) : "")
+          )
         end
       end
     end

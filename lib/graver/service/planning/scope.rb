@@ -6,22 +6,24 @@ module Graver
       # What a job does on each axle: proposed from forecast, verdict and what was seen, changed by the owner.
       class Scope
         # works: chosen ids; proposed: { work id => because }; offered: knowledge entries of works the axle can have;
-        # rotors: { verdict:, proposed: work id or nil, fits: [work id] that answer the verdict, must: }; reason: of the owner for other rotors, or nil
-        AxleScope = Core::Value.define(:overview, :works, :proposed, :offered, :rotors, :reason) do
-          def file = overview.file
-          def name = file.axle.name
-          def included? = works.any?
-          # With new pads the rotors have to outlast them.
-          def judged_rotors = works.empty? || works.include?("pads") ? overview.rotors_with_pads : overview.rotors
-        end
-        # text: why the job stops; must: no reason is good enough; works: [work id] the axle wants now; buy: labels of what it takes
+        # rotors: { verdict:, proposed: work id or nil, fits: [work id] that answer the verdict, must: }; reason: of
+        # the owner for other rotors, or nil
+        AxleScope =
+          Core::Value.define(:overview, :works, :proposed, :offered, :rotors, :reason) do
+            def file = overview.file
+            def name = file.axle.name
+            def included? = works.any?
+            # With new pads the rotors have to outlast them.
+            def judged_rotors = works.empty? || works.include?("pads") ? overview.rotors_with_pads : overview.rotors
+          end
+        # text: why the job stops; must: no reason is good enough; works: [work id] the axle wants now; buy: labels of
+        # what it takes
         Halt = Core::Value.define(:axle, :text, :must, :works, :buy)
         # adds: { axle id => [work] }; text: why
         Offer = Core::Value.define(:adds, :text)
-        # axles: [AxleScope] of the whole vehicle; offers: [Offer]; warnings: [sentence]; schools: { kind => option } of the job
-        Chosen = Core::Value.define(:axles, :offers, :warnings, :schools) do
-          def included = axles.select(&:included?)
-        end
+        # axles: [AxleScope] of the whole vehicle; offers: [Offer]; warnings: [sentence]; schools: { kind => option }
+        # of the job
+        Chosen = Core::Value.define(:axles, :offers, :warnings, :schools) { def included = axles.select(&:included?) }
 
         def initialize(context)
           @context = context
@@ -33,13 +35,20 @@ module Graver
         # VehicleOverviews::Overview, the axle it begins with, what is on file of the scope or nil -> Chosen
         def call(overview, axle_id, on_file)
           axles = axles(overview, axle_id, on_file)
-          Chosen.new(axles:, offers: offers(overview, axles), warnings: axles.select(&:included?).flat_map { |axle| warnings(axle) },
-                     schools: @schools.chosen.except(*Axles::Schools::JUDGING))
+          Chosen.new(
+            axles:,
+            offers: offers(overview, axles),
+            warnings: axles.select(&:included?).flat_map { |axle| warnings(axle) },
+            schools: @schools.chosen.except(*Axles::Schools::JUDGING)
+          )
         end
 
         # Checks what the owner wants: { "axle id" => [work] }, { "axle id" => reason }. Raises InvalidEntry by field.
         def check(overview, axles, reasons)
-          faults = overview.axles.flat_map { |axle| faults(axle, axles.fetch(axle.file.axle.id.to_s, []), reasons[axle.file.axle.id.to_s]) }
+          faults =
+            overview.axles.flat_map do |axle|
+              faults(axle, axles.fetch(axle.file.axle.id.to_s, []), reasons[axle.file.axle.id.to_s])
+            end
           faults << fault("axles", "empty", Texts.say("jobs.choose_something")) if axles.values.all?(&:empty?)
           unknown = axles.keys - overview.axles.map { |axle| axle.file.axle.id.to_s }
           faults += unknown.map { |id| fault("axles.#{id[0, 20]}", "unknown_axle", Texts.say("faults.unknown_axle")) }
@@ -49,7 +58,9 @@ module Graver
         # Where readings made since have changed what the rotors want: the job stops there until it is planned anew.
         # on_file: the scope -> [Halt]
         def halts(overview, axle_id, on_file)
-          axles(overview, axle_id, on_file).select { |axle| axle.included? && rotor_faults(axle, axle.works, axle.reason).any? }.map { |axle| halt(axle) }
+          axles(overview, axle_id, on_file)
+            .select { |axle| axle.included? && rotor_faults(axle, axle.works, axle.reason).any? }
+            .map { |axle| halt(axle) }
         end
 
         # Works that are still in the knowledge.
@@ -58,13 +69,22 @@ module Graver
         # The axle as the planner wants it. Raises nothing; what is not known is nil in the configuration.
         def setup(file, works)
           configuration = { **configuration(file), "work" => @rules.expanded(works) }
-          Core::Planning::Lifts::Setup.new(axle: file.axle.name, sides: file.axle.sides, configuration:, sensors: sensors(file))
+          Core::Planning::Lifts::Setup.new(
+            axle: file.axle.name,
+            sides: file.axle.sides,
+            configuration:,
+            sensors: sensors(file)
+          )
         end
 
         # Brake data fields (knowledge entries) a scope needs that are not on file: [[field, decides?], ...]
         def gaps(file, works)
           asked = @rules.asks(works) + (decides = @rules.decides(works))
-          fields = @knowledge.brake_data.applying(**file.place).select { |field| asked.include?(field["key"]) && !file.data.key?(field["key"]) }
+          fields =
+            @knowledge
+              .brake_data
+              .applying(**file.place)
+              .select { |field| asked.include?(field["key"]) && !file.data.key?(field["key"]) }
           fields.map { |field| [field, decides.include?(field["key"])] }
         end
 
@@ -72,33 +92,63 @@ module Graver
 
         private
 
-        def axles(overview, axle_id, on_file) = overview.axles.map { |axle| axle_scope(axle, on_file || { "axles" => { axle_id.to_s => nil } }) }
+        def axles(overview, axle_id, on_file)
+          overview.axles.map { |axle| axle_scope(axle, on_file || { "axles" => { axle_id.to_s => nil } }) }
+        end
 
         def halt(axle)
-          said = Overview::AxleRotors.said(@knowledge, axle.judged_rotors, axle.file.vehicle.distance_unit).reject { |side| side[:outcome] == "stay" }.map { |side| side[:sentence] }
+          said =
+            Overview::AxleRotors
+              .said(@knowledge, axle.judged_rotors, axle.file.vehicle.distance_unit)
+              .reject { |side| side[:outcome] == "stay" }
+              .map { |side| side[:sentence] }
           works = (axle.works - %w[rotors_new rotors_turn] + [axle.rotors[:proposed]]).compact
-          text = Texts.say("jobs.halt", axle: axle.name.capitalize, said: said.join(" "), reason: axle.rotors[:must] ? "" : Texts.say("jobs.halt_reason"))
+          text =
+            Texts.say(
+              "jobs.halt",
+              axle: axle.name.capitalize,
+              said: said.join(" "),
+              reason: axle.rotors[:must] ? "" : Texts.say("jobs.halt_reason")
+            )
           Halt.new(axle:, text:, must: axle.rotors[:must], works:, buy: [])
         end
 
-        def warnings(axle) = @rules.companions(axle.works).map { |work, because| Texts.say("jobs.companion", work: @knowledge.work(work)["label"], axle: axle.name, because:) }
+        def warnings(axle)
+          @rules
+            .companions(axle.works)
+            .map do |work, because|
+              Texts.say("jobs.companion", work: @knowledge.work(work)["label"], axle: axle.name, because:)
+            end
+        end
         def fault(field, code, message) = InvalidEntry::Fault.new(field:, code:, message:)
 
         def configuration(file)
-          { "vehicles" => file.vehicle.kind, "axles" => file.axle.name, "calipers" => file.caliper, "parking_brakes" => file.parking_brake, "retentions" => file.choice("rotor.retention"),
-            "springs" => file.choice("springs"), "hose_fittings" => file.choice("hose.fitting"), "schools" => @schools.for_job }
+          {
+            "vehicles" => file.vehicle.kind,
+            "axles" => file.axle.name,
+            "calipers" => file.caliper,
+            "parking_brakes" => file.parking_brake,
+            "retentions" => file.choice("rotor.retention"),
+            "springs" => file.choice("springs"),
+            "hose_fittings" => file.choice("hose.fitting"),
+            "schools" => @schools.for_job
+          }
         end
 
         # Sides that carry a wear sensor.
         def sensors(file)
-          { "left" => ["left"], "right" => ["right"], "both" => file.axle.sides }.fetch(file.choice("wear_sensor"), []) & file.axle.sides
+          { "left" => ["left"], "right" => ["right"], "both" => file.axle.sides }.fetch(
+            file.choice("wear_sensor"),
+            []
+          ) & file.axle.sides
         end
 
         def axle_scope(overview, on_file)
           id = overview.file.axle.id.to_s
           offered = @rules.offered({ **configuration(overview.file), "sensors" => sensors(overview.file).any? })
           proposed = proposed(overview, offered.map { |work| work["id"] })
-          works = on_file["axles"].key?(id) ? (on_file["axles"][id] || proposed.keys) & offered.map { |work| work["id"] } : []
+          works =
+            on_file["axles"].key?(id) ? (on_file["axles"][id] || proposed.keys) & offered.map { |work| work["id"] } : []
           scope = AxleScope.new(overview:, works:, proposed:, offered:, rotors: {}, reason: on_file.dig("reasons", id))
           scope.with(rotors: rotors(scope.judged_rotors))
         end
@@ -119,7 +169,8 @@ module Graver
           found.merge(by_school, by_marks(overview)).slice(*possible)
         end
 
-        # What says so of the pads themselves; else the new rotors that want new ones. nil where only the rotors are spoken of.
+        # What says so of the pads themselves; else the new rotors that want new ones. nil where only the rotors are
+        # spoken of.
         def why_pads(overview, rotor_work)
           rules = overview.judgement.rules.reject { |each| each.id.start_with?("rotor-") }
           rule = rules.find { |each| each.id.start_with?("pad-") }
@@ -137,19 +188,30 @@ module Graver
         end
 
         def by_marks(overview)
-          @knowledge.scope["proposed_by"].filter_map do |work, items|
-            mark = overview.seen.find { |seen| items.fetch(seen.item["id"], []).include?(seen.mark["id"]) }
-            [work, Texts.say("jobs.seen_on", day: mark.date, text: mark.text)] if mark
-          end.to_h
+          @knowledge.scope["proposed_by"]
+            .filter_map do |work, items|
+              mark = overview.seen.find { |seen| items.fetch(seen.item["id"], []).include?(seen.mark["id"]) }
+              [work, Texts.say("jobs.seen_on", day: mark.date, text: mark.text)] if mark
+            end
+            .to_h
         end
 
         def faults(axle, works, reason)
           field = "axles.#{axle.file.axle.id}"
           scope = axle_scope(axle, { "axles" => { axle.file.axle.id.to_s => works } })
           unknown = works - scope.offered.map { |work| work["id"] }
-          return unknown.map { |work| fault(field, "unknown_work", Texts.say("jobs.unknown_work", work: work[0, 30], axle: scope.name)) } if unknown.any?
+          if unknown.any?
+            return(
+              unknown.map do |work|
+                fault(field, "unknown_work", Texts.say("jobs.unknown_work", work: work[0, 30], axle: scope.name))
+              end
+            )
+          end
 
-          @rules.conflicts(works).map { |text| fault(field, "conflict", Texts.say("jobs.conflict", axle: scope.name.capitalize, text:)) } + rotor_faults(scope, works, reason)
+          @rules
+            .conflicts(works)
+            .map { |text| fault(field, "conflict", Texts.say("jobs.conflict", axle: scope.name.capitalize, text:)) } +
+            rotor_faults(scope, works, reason)
         end
 
         # Other rotors than the verdict says need a reason; below the discard thickness there is none.
@@ -157,17 +219,42 @@ module Graver
           return [] unless otherwise?(scope, works)
 
           verdict = @knowledge.rotor_rules.dig("verdicts", scope.rotors[:verdict], "label")
-          return [fault("axles.#{scope.file.axle.id}", "rotor_must", Texts.say("jobs.rotor_must", axle: scope.name.capitalize, verdict:))] if scope.rotors[:must]
+          if scope.rotors[:must]
+            return [
+              fault(
+                "axles.#{scope.file.axle.id}",
+                "rotor_must",
+                Texts.say("jobs.rotor_must", axle: scope.name.capitalize, verdict:)
+              )
+            ]
+          end
 
-          reason.to_s.strip.empty? ? [fault("reasons.#{scope.file.axle.id}", "missing", Texts.say("jobs.rotor_reason", axle: scope.name.capitalize, verdict:))] : []
+          if reason.to_s.strip.empty?
+            [
+              fault(
+                "reasons.#{scope.file.axle.id}",
+                "missing",
+                Texts.say("jobs.rotor_reason", axle: scope.name.capitalize, verdict:)
+              )
+            ]
+          else
+            []
+          end
         end
 
-        # Are the rotors of a scope other than the verdict says? Where they must go, they go with whatever opens the brake.
+        # Are the rotors of a scope other than the verdict says? Where they must go, they go with whatever opens the
+        # brake.
         def otherwise?(scope, works)
-          return @rules.expanded(works).include?("open") && !works.intersect?(scope.rotors[:fits]) if scope.rotors[:must]
+          if scope.rotors[:must]
+            return @rules.expanded(works).include?("open") && !works.intersect?(scope.rotors[:fits])
+          end
           return false unless works.include?("pads")
 
-          scope.rotors[:fits].any? ? !works.intersect?(scope.rotors[:fits]) : works.intersect?(%w[rotors_new rotors_turn])
+          if scope.rotors[:fits].any?
+            !works.intersect?(scope.rotors[:fits])
+          else
+            works.intersect?(%w[rotors_new rotors_turn])
+          end
         end
 
         # What could be done in the same session.
@@ -176,7 +263,8 @@ module Graver
           timeline = Forecast::Timeline.new(@context).call(overview)
           session = timeline.sessions.find { |each| each.axles.intersect?(began) && each.axles.length > 1 }
           others = session ? axles.select { |axle| session.axles.include?(axle.name) && !axle.included? } : []
-          others.map { |axle| Offer.new(adds: { axle.file.axle.id => axle.proposed.keys }, text: session.text) } + fluid_offer(overview, axles)
+          others.map { |axle| Offer.new(adds: { axle.file.axle.id => axle.proposed.keys }, text: session.text) } +
+            fluid_offer(overview, axles)
         end
 
         def fluid_offer(overview, axles)
@@ -185,7 +273,12 @@ module Graver
           return [] if !soon || axles.any? { |axle| axle.works.include?("bleed") }
 
           when_ = Texts.say(due.overdue_days.positive? ? "jobs.overdue_since" : "jobs.due_on", day: due.due_on)
-          [Offer.new(adds: axles.to_h { |axle| [axle.file.axle.id, axle.works + ["bleed"]] }, text: Texts.say("jobs.fluid_offer", when: when_))]
+          [
+            Offer.new(
+              adds: axles.to_h { |axle| [axle.file.axle.id, axle.works + ["bleed"]] },
+              text: Texts.say("jobs.fluid_offer", when: when_)
+            )
+          ]
         end
       end
     end

@@ -5,16 +5,19 @@ module Graver
     module Planning
       # What has to be there on the day: parts, consumables, tools, against what is owned.
       class Shopping
-        # line: PartsList::Line; supplies: [Storage::Supply] of this part; chosen: one of them or nil; checks: [PartMatch::Check];
+        # line: PartsList::Line; supplies: [Storage::Supply] of this part; chosen: one of them or nil; checks:
+        # [PartMatch::Check];
         # state: "shelf", "order", "choose" or "resolved"; order_by: Date or nil; price: of all of them, Rational or nil
-        Part = Core::Value.define(:line, :supplies, :chosen, :checks, :state, :order_by, :price) do
-          def id = "#{line.axle}.#{line.id}"
-        end
+        Part =
+          Core::Value.define(:line, :supplies, :chosen, :checks, :state, :order_by, :price) do
+            def id = "#{line.axle}.#{line.id}"
+          end
         # amount: in unit; have: on the shelf; state: "shelf", "buy" or "resolved"; price: Rational or nil
-        Consumable = Core::Value.define(:id, :label, :unit, :one, :amount, :have, :note, :state, :supply, :price) do
-          def said(amount) = "#{format("%g", amount)} #{amount == 1 && one ? one : unit}"
-          def lacking = said(amount - have)
-        end
+        Consumable =
+          Core::Value.define(:id, :label, :unit, :one, :amount, :have, :note, :state, :supply, :price) do
+            def said(amount) = "#{format("%g", amount)} #{amount == 1 && one ? one : unit}"
+            def lacking = said(amount - have)
+          end
         # line: ToolCheck::Line; resolved: borrowed or found for this job; supply: what it would cost, or nil
         Tool = Core::Value.define(:line, :resolved, :supply)
 
@@ -27,7 +30,10 @@ module Graver
         def parts(ordered, files, torque, job)
           ordered.setups.flat_map do |setup|
             lines = torque.map(&:line).select { |line| line.axle == setup.axle }
-            Core::Planning::PartsList.new.call(@knowledge.parts, setup, lines).map { |line| part(line, files.fetch(setup.axle), job) }
+            Core::Planning::PartsList
+              .new
+              .call(@knowledge.parts, setup, lines)
+              .map { |line| part(line, files.fetch(setup.axle), job) }
           end
         end
 
@@ -35,14 +41,29 @@ module Graver
         def consumables(ordered, fluid, torque, job)
           named = (ordered.placed || []).flat_map { |placed| placed.step.consumables }.uniq
           entries = @knowledge.consumables.select { |entry| named.include?(entry["id"]) }
-          entries.map { |entry| [entry, amount(entry, ordered, fluid, torque)] }.select { |_, amount| amount.positive? }.map { |entry, amount| consumable(entry, amount, fluid, job) }
+          entries
+            .map { |entry| [entry, amount(entry, ordered, fluid, torque)] }
+            .select { |_, amount| amount.positive? }
+            .map { |entry, amount| consumable(entry, amount, fluid, job) }
         end
 
         def tools(ordered, torque, job)
-          drives = torque.map(&:line).select(&:drive).group_by(&:drive).transform_values { |lines| lines.map { |line| [drive(line.drive), line.label] }.uniq }
+          drives =
+            torque
+              .map(&:line)
+              .select(&:drive)
+              .group_by(&:drive)
+              .transform_values { |lines| lines.map { |line| [drive(line.drive), line.label] }.uniq }
           ids = (ordered.placed || []).flat_map { |placed| placed.step.tools }
-          lines = Core::Planning::ToolCheck.new(@knowledge.tools).call(ids, drives, Workshop::OwnedTools.new(@context).ids)
-          lines.map { |line| Tool.new(line:, resolved: resolved?(job, "tools:#{line.id}"), supply: supplies.of_item("tool", line.id, nil).first) }
+          lines =
+            Core::Planning::ToolCheck.new(@knowledge.tools).call(ids, drives, Workshop::OwnedTools.new(@context).ids)
+          lines.map do |line|
+            Tool.new(
+              line:,
+              resolved: resolved?(job, "tools:#{line.id}"),
+              supply: supplies.of_item("tool", line.id, nil).first
+            )
+          end
         end
 
         private
@@ -61,15 +82,25 @@ module Graver
         def part(line, file, job)
           mine = supplies.of_item("part", line.id, file.axle.id)
           chosen = chosen(line, mine, job)
-          state = part_state(line, chosen, resolved?(job, "#{line.optional ? "spares" : "parts"}:#{line.axle}.#{line.id}"))
+          state =
+            part_state(line, chosen, resolved?(job, "#{line.optional ? "spares" : "parts"}:#{line.axle}.#{line.id}"))
           order_by = state == "order" ? order_by(job, chosen) : nil
-          Part.new(line:, supplies: mine, chosen:, checks: checks(line, chosen, file), state:, order_by:, price: chosen&.price && (supplies.price(chosen) * line.count.to_i))
+          Part.new(
+            line:,
+            supplies: mine,
+            chosen:,
+            checks: checks(line, chosen, file),
+            state:,
+            order_by:,
+            price: chosen&.price && (supplies.price(chosen) * line.count.to_i)
+          )
         end
 
         # What the owner chose, else what lies there, else the only one.
         def chosen(line, mine, job)
           wanted = job&.choices&.fetch("#{line.axle}.#{line.id}", nil)
-          mine.find { |supply| supply.id == wanted } || mine.find { |supply| on_shelf(supply) >= line.count.to_i } || (mine.first if mine.length == 1)
+          mine.find { |supply| supply.id == wanted } || mine.find { |supply| on_shelf(supply) >= line.count.to_i } ||
+            (mine.first if mine.length == 1)
         end
 
         def on_shelf(supply) = supplies.amount(supply)
@@ -94,22 +125,40 @@ module Graver
 
         def amount(entry, ordered, fluid, torque)
           return fluid.needed if entry["id"] == "fluid"
-          return torque.map(&:line).select { |line| locked?(line, entry) }.sum { |line| line.count.to_i } if entry["per_fastener"]
+          if entry["per_fastener"]
+            return torque.map(&:line).select { |line| locked?(line, entry) }.sum { |line| line.count.to_i }
+          end
 
           corners = ordered.lifts.sum { |lift| lift.corners.sum { |corner| corner.side == "both" ? 2 : 1 } }
-          entry.fetch("per_job", 0) + (entry.fetch("per_axle", 0) * ordered.setups.length) + (entry.fetch("per_corner", 0) * corners)
+          entry.fetch("per_job", 0) + (entry.fetch("per_axle", 0) * ordered.setups.length) +
+            (entry.fetch("per_corner", 0) * corners)
         end
 
         # Where the owner has said nothing, what is usual.
-        def locked?(line, entry) = line.threadlocker ? line.threadlocker == "medium" : entry["per_fastener"].include?(line.fastener)
+        def locked?(line, entry)
+          line.threadlocker ? line.threadlocker == "medium" : entry["per_fastener"].include?(line.fastener)
+        end
 
         def consumable(entry, amount, fluid, job)
           mine = supplies.of_item("consumable", entry["id"], nil)
           supply, have = mine.first, mine.sum { |each| on_shelf(each) }
           lacking = resolved?(job, "consumables:#{entry["id"]}") ? "resolved" : "buy"
           state = have >= amount ? "shelf" : lacking
-          fields = { id: entry["id"], label: entry["label"], unit: entry["unit"], one: entry["one"], note: entry["note"] }
-          Consumable.new(**fields, amount:, have:, state:, supply:, price: state == "buy" && supply&.price ? supplies.price(supply) * bought(entry, amount - have, fluid) : nil)
+          fields = {
+            id: entry["id"],
+            label: entry["label"],
+            unit: entry["unit"],
+            one: entry["one"],
+            note: entry["note"]
+          }
+          Consumable.new(
+            **fields,
+            amount:,
+            have:,
+            state:,
+            supply:,
+            price: state == "buy" && supply&.price ? supplies.price(supply) * bought(entry, amount - have, fluid) : nil
+          )
         end
       end
     end

@@ -5,26 +5,35 @@ module Graver
     module Planning
       # The order of a job's steps, with what its owner changed of it.
       class Steps
-        # lifts: [Core::Planning::Lift]; placed: [Placed] or nil where no order can be trusted; set_aside: [[Adjustment, why]];
+        # lifts: [Core::Planning::Lift]; placed: [Placed] or nil where no order can be trusted; set_aside:
+        # [[Adjustment, why]];
         # dropped: [Placed] left out by the owner; own: { key => event id } of own steps; moved: { key => event id };
         # bleed: { order:, from: } or nil
-        Ordered = Core::Value.define(:setups, :lifts, :placed, :base, :set_aside, :dropped, :events, :bleed) do
-          # Steps at an axle, and those shared that have to do with it.
-          def concerning(axle) = (placed || []).select { |each| [nil, axle].include?(each.axle) && [nil, "both", axle].include?(each.lift) }
-        end
+        Ordered =
+          Core::Value.define(:setups, :lifts, :placed, :base, :set_aside, :dropped, :events, :bleed) do
+            # Steps at an axle, and those shared that have to do with it.
+            def concerning(axle)
+              (placed || []).select do |each|
+                [nil, axle].include?(each.axle) && [nil, "both", axle].include?(each.lift)
+              end
+            end
+          end
 
         def initialize(knowledge)
           @knowledge = knowledge
           @sequence = knowledge.sequence
         end
 
-        # { AxleScope => Lifts::Setup } in working order; possible: may an order be given?; adjustments: { event id => Hash }
+        # { AxleScope => Lifts::Setup } in working order; possible: may an order be given?; adjustments: { event id =>
+        # Hash }
         def call(setups, file, possible:, adjustments: {})
           order = bleed_order(file)
           in_order = ->(corners) { Core::Planning::BleedOrder.call(corners, **order.slice(:order, :near)) }
           lifts = Core::Planning::Lifts.new(joined: @knowledge.scope["joined"], bleed_order: in_order).call(setups)
           bleed = lifts.any? { |lift| lift.bleeding.any? } ? order : nil
-          return Ordered.new(setups:, lifts:, placed: nil, base: [], set_aside: [], dropped: [], events: {}, bleed:) unless possible
+          unless possible
+            return Ordered.new(setups:, lifts:, placed: nil, base: [], set_aside: [], dropped: [], events: {}, bleed:)
+          end
 
           base = @sequence.call(lifts)
           adjusted(base, lifts, adjustments).with(setups:, lifts:, bleed:)
@@ -32,18 +41,30 @@ module Graver
 
         # What an adjustment would break: nothing, or what the result set aside of it.
         def adjust(base, lifts, adjustments)
-          Core::Planning::Adjustments.new(Core::Planning::Proof.new(@knowledge.procedure, lifts, base)).call(base, adjustments)
+          Core::Planning::Adjustments.new(Core::Planning::Proof.new(@knowledge.procedure, lifts, base)).call(
+            base,
+            adjustments
+          )
         end
 
         # How far a job has come: Ordered, keys done -> Core::Planning::Progress
         def progress(ordered, done)
-          Core::Planning::Progress.new(Core::Planning::Proof.new(@knowledge.procedure, ordered.lifts, ordered.base), ordered.placed || [], done)
+          Core::Planning::Progress.new(
+            Core::Planning::Proof.new(@knowledge.procedure, ordered.lifts, ordered.base),
+            ordered.placed || [],
+            done
+          )
         end
 
         # Hash as kept -> Core::Planning::Adjustments::Adjustment
         def self.adjustment(event, given)
           key = given["action"] == "insert" ? "own-#{event}" : given["key"]
-          Core::Planning::Adjustments::Adjustment.new(action: given["action"], key:, after: given["after"], text: given["text"])
+          Core::Planning::Adjustments::Adjustment.new(
+            action: given["action"],
+            key:,
+            after: given["after"],
+            text: given["text"]
+          )
         end
 
         private
@@ -52,16 +73,28 @@ module Graver
           made = adjustments.to_h { |event, given| [self.class.adjustment(event, given), event] }
           result = adjust(base, lifts, made.keys)
           dropped = base.reject { |placed| result.placed.any? { |kept| kept.key == placed.key } }
-          Ordered.new(setups: nil, lifts: nil, bleed: nil, base:, placed: result.placed, dropped:,
-                      set_aside: result.set_aside.map { |adjustment, why| [adjustment, made.fetch(adjustment), why] },
-                      events: made.to_h { |adjustment, event| [adjustment.key, event] })
+          Ordered.new(
+            setups: nil,
+            lifts: nil,
+            bleed: nil,
+            base:,
+            placed: result.placed,
+            dropped:,
+            set_aside: result.set_aside.map { |adjustment, why| [adjustment, made.fetch(adjustment), why] },
+            events: made.to_h { |adjustment, event| [adjustment.key, event] }
+          )
         end
 
         # near: the master cylinder's side, the left one assumed
         def bleed_order(file)
           maker, split = file.choice("fluid.bleed_order"), file.choice("fluid.split")
-          { order: Core::Planning::BleedOrder.chosen(maker, split), near: file.choice("fluid.cylinder_side") || "left", maker: !maker.nil?, split:,
-            side_known: !file.choice("fluid.cylinder_side").nil? }
+          {
+            order: Core::Planning::BleedOrder.chosen(maker, split),
+            near: file.choice("fluid.cylinder_side") || "left",
+            maker: !maker.nil?,
+            split:,
+            side_known: !file.choice("fluid.cylinder_side").nil?
+          }
         end
       end
     end

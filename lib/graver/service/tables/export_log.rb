@@ -3,7 +3,8 @@
 module Graver
   module Service
     module Tables
-      # A vehicle's pads and rotors as the open log, exactly as entered. What simulated devices sent stays here: in a file it
+      # A vehicle's pads and rotors as the open log, exactly as entered. What simulated devices sent stays here: in a
+      # file it
       # would lose its label.
       class ExportLog
         def initialize(context)
@@ -25,15 +26,28 @@ module Graver
         private
 
         def rows(look_over, names)
-          mine = look_over.readings.select { |row| row.axle_id && !row.simulated && Axles::LogEntries::PARTS.include?(row.part) }
-          positions = mine.chunk_while { |one, other| one.axle_id == other.axle_id && Axles::LogEntries.same_position?(one, other) }
+          mine =
+            look_over.readings.select do |row|
+              row.axle_id && !row.simulated && Axles::LogEntries::PARTS.include?(row.part)
+            end
+          positions =
+            mine.chunk_while do |one, other|
+              one.axle_id == other.axle_id && Axles::LogEntries.same_position?(one, other)
+            end
           positions.each_with_index.map { |places, at| row(look_over, names, places, at.zero? ? look_over.note : nil) }
         end
 
         def row(look_over, names, places, note)
           first = places.first
-          LogFormat::LogWriter::Row.new(date: look_over.date, odometer: look_over.odometer_value, odometer_unit: look_over.odometer_unit, axle: names[first.axle_id],
-                                        **first.to_h.slice(:side, :part, :pad, :event, :method, :upper, :unit, :overall, :doubt), values: places.filter_map(&:value), note:)
+          LogFormat::LogWriter::Row.new(
+            date: look_over.date,
+            odometer: look_over.odometer_value,
+            odometer_unit: look_over.odometer_unit,
+            axle: names[first.axle_id],
+            **first.to_h.slice(:side, :part, :pad, :event, :method, :upper, :unit, :overall, :doubt),
+            values: places.filter_map(&:value),
+            note:
+          )
         end
       end
     end

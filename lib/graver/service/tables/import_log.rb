@@ -6,7 +6,8 @@ require "time"
 module Graver
   module Service
     module Tables
-      # Brings in a person's own table: looked at first, tried dry, then taken in one go, and undone if it was a mistake.
+      # Brings in a person's own table: looked at first, tried dry, then taken in one go, and undone if it was a
+      # mistake.
       class ImportLog
         LARGEST_BYTES = 40_000_000
         MOST_FAULTS = 300
@@ -25,7 +26,13 @@ module Graver
           LogFormat::Table.read(bytes)
           @store.transaction do
             @store.imports.forget_unfinished(before: (@context.time - 86_400).iso8601)
-            @store.imports.add(vehicle_id: vehicle.id, name: name.to_s.strip[0, 120], digest: Digest::SHA256.hexdigest(bytes), content: bytes, at: @context.now)
+            @store.imports.add(
+              vehicle_id: vehicle.id,
+              name: name.to_s.strip[0, 120],
+              digest: Digest::SHA256.hexdigest(bytes),
+              content: bytes,
+              at: @context.now
+            )
           end
         end
 
@@ -37,14 +44,23 @@ module Graver
         # -> { header:, sample:, rows:, guess: }
         def columns(import)
           table = table(import)
-          { header: table.header, sample: table.rows.first(SAMPLE_ROWS).map { |_, cells| table.header.each_index.map { |at| cells[at].to_s[0, 60] } }, rows: table.rows.length,
-            guess: LogFormat::MappingGuess.new(table.header, table.rows).call }
+          {
+            header: table.header,
+            sample:
+              table
+                .rows
+                .first(SAMPLE_ROWS)
+                .map { |_, cells| table.header.each_index.map { |at| cells[at].to_s[0, 60] } },
+            rows: table.rows.length,
+            guess: LogFormat::MappingGuess.new(table.header, table.rows).call
+          }
         end
 
         # What would be taken; nothing is. -> Hash as the API gives it. Raises InvalidEntry.
         def dry_run(import, mapping) = summary(rows(import, mapping).call)
 
-        # Takes it, in a thread of its own; `progress` says how far. Raises InvalidEntry at once when the mapping cannot be used.
+        # Takes it, in a thread of its own; `progress` says how far. Raises InvalidEntry at once when the mapping
+        # cannot be used.
         def start(import, mapping)
           raise Conflict, Texts.say("conflicts.taken") unless import.state == "uploaded"
           raise Conflict, Texts.say("conflicts.being_taken") if under_way[import.id]
@@ -77,7 +93,8 @@ module Graver
 
         def rows(import, mapping)
           table = table(import)
-          files = Axles::AxleRecords.new(@context).of([@store.vehicles.find(import.vehicle_id)]).fetch(import.vehicle_id)
+          files =
+            Axles::AxleRecords.new(@context).of([@store.vehicles.find(import.vehicle_id)]).fetch(import.vehicle_id)
           ImportedRows.new(@context.knowledge, files, table, LogFormat::ColumnMapping.new(mapping, table.header.length))
         end
 
@@ -93,17 +110,30 @@ module Graver
           rows.call { |share| under_way[import.id]&.store(:share, (share * 0.7).round(3)) }
           found = summary(rows)
           @store.transaction do
-            @store.look_overs.add_many(look_overs(rows.taken, import), at: @context.now) { |share| under_way[import.id]&.store(:share, (0.7 + (share * 0.3)).round(3)) }
+            @store
+              .look_overs
+              .add_many(look_overs(rows.taken, import), at: @context.now) do |share|
+                under_way[import.id]&.store(:share, (0.7 + (share * 0.3)).round(3))
+              end
             @store.imports.finish(import.id, mapping:, result: found, at: @context.now)
           end
-          Forecast::RecordForecasts.new(@context).keep(Axles::AxleRecords.new(@context).of([@store.vehicles.find(import.vehicle_id)]).fetch(import.vehicle_id))
+          Forecast::RecordForecasts.new(@context).keep(
+            Axles::AxleRecords.new(@context).of([@store.vehicles.find(import.vehicle_id)]).fetch(import.vehicle_id)
+          )
           found
         end
 
         def summary(rows)
           dates = rows.taken.map { |taken| taken.entry.date }.minmax
-          { readings: rows.taken.length, look_overs: services(rows.taken).length, duplicates: rows.duplicates, from: dates.first&.iso8601, to: dates.last&.iso8601,
-            bad_rows: rows.faults.map(&:line).uniq.length, faults: rows.faults.sort_by(&:line).first(MOST_FAULTS).map(&:to_h) }
+          {
+            readings: rows.taken.length,
+            look_overs: services(rows.taken).length,
+            duplicates: rows.duplicates,
+            from: dates.first&.iso8601,
+            to: dates.last&.iso8601,
+            bad_rows: rows.faults.map(&:line).uniq.length,
+            faults: rows.faults.sort_by(&:line).first(MOST_FAULTS).map(&:to_h)
+          }
         end
 
         def services(taken) = taken.group_by { |row| [row.entry.date, row.entry.odometer_km] }
@@ -112,19 +142,44 @@ module Graver
         def look_overs(taken, import)
           services(taken).map do |(date, km), rows|
             cells = rows.first.cells
-            { vehicle_id: import.vehicle_id, date:, odometer: { value: cells["odometer"], unit: cells["odometer_unit"], km: }, import_id: import.id,
-              note: rows.filter_map { |row| row.cells["note"] }.uniq.join("; ").then { |note| note.empty? ? nil : note }, readings: rows.flat_map { |row| readings(row) } }
+            {
+              vehicle_id: import.vehicle_id,
+              date:,
+              odometer: {
+                value: cells["odometer"],
+                unit: cells["odometer_unit"],
+                km:
+              },
+              import_id: import.id,
+              note:
+                rows.filter_map { |row| row.cells["note"] }.uniq.join("; ").then { |note| note.empty? ? nil : note },
+              readings: rows.flat_map { |row| readings(row) }
+            }
           end
         end
 
         def readings(taken)
           cells = taken.cells
-          value, unit, method, upper = cells["entered"] && cells["entered"] != "metal" ? cells["entered"].split("|", 4) : stated(taken)
-          common = { axle_id: taken.axle_id, event: taken.entry.event, part: taken.entry.part, side: taken.entry.side, pad: taken.entry.pad, method:, unit:,
-                     upper:, overall: taken.entry.reading&.overall || false, doubt: cells["doubt"] }
+          value, unit, method, upper =
+            cells["entered"] && cells["entered"] != "metal" ? cells["entered"].split("|", 4) : stated(taken)
+          common = {
+            axle_id: taken.axle_id,
+            event: taken.entry.event,
+            part: taken.entry.part,
+            side: taken.entry.side,
+            pad: taken.entry.pad,
+            method:,
+            unit:,
+            upper:,
+            overall: taken.entry.reading&.overall || false,
+            doubt: cells["doubt"]
+          }
           return [common.update(value:, place: 1)] unless cells["places"]
 
-          cells["places"].split(LogFormat::Columns::PLACE_SEPARATOR).each_with_index.map { |text, at| common.merge(value: text, place: at + 1) }
+          cells["places"]
+            .split(LogFormat::Columns::PLACE_SEPARATOR)
+            .each_with_index
+            .map { |text, at| common.merge(value: text, place: at + 1) }
         end
 
         # Value, unit, method and upper as the open columns have them; an event without a figure has none.

@@ -3,17 +3,19 @@
 module Graver
   module Service
     module Tables
-      # The rows of somebody's table, checked one by one against a vehicle: what can be taken, what is there already, and
+      # The rows of somebody's table, checked one by one against a vehicle: what can be taken, what is there already,
+      # and
       # what is wrong with the rest.
       class ImportedRows
         # entry: Core::Wear::Entry; cells: open columns as texts; axle_id
         Taken = Struct.new(:line, :axle_id, :entry, :cells, :row)
         Fault = Core::Value.define(:line, :column, :message)
         # Stands in for the log format's specification, from what is on file.
-        Known = Struct.new(:files) do
-          def axle_names = files.keys
-          def part(axle, part) = files.fetch(axle).part(part)
-        end
+        Known =
+          Struct.new(:files) do
+            def axle_names = files.keys
+            def part(axle, part) = files.fetch(axle).part(part)
+          end
 
         attr_reader :taken, :faults, :duplicates
 
@@ -49,7 +51,10 @@ module Graver
           Taken.new(line, file.axle.id, entry, row)
         rescue InvalidEntry => e
           # In a table with several readings a row, what is wrong with the row is said once.
-          found = e.faults.map { |fault| Fault.new(line:, column: fault.field.empty? ? "row" : fault.field, message: fault.message) }
+          found =
+            e.faults.map do |fault|
+              Fault.new(line:, column: fault.field.empty? ? "row" : fault.field, message: fault.message)
+            end
           @faults.concat(found - @faults.last(20))
           nil
         end
@@ -66,9 +71,20 @@ module Graver
 
           value, unit, method, upper = row["entered"].split("|", 4)
           number = ->(text) { text && Core::Quantity::EnteredNumber.parse(text) }
-          reading = Core::Measurement::Reading.new(part: entry.part, method:, value: number[value], upper: number[upper], unit:, overall: entry.reading.overall)
-          believed = [entry.reading, reading].map { |each| @knowledge.normalise.call(each, file.part(entry.part)).value_mm }
-          raise InvalidEntry.of("entered", "differs", Texts.say("tables.differs")) if (believed[0] - believed[1]).abs > 0.001
+          reading =
+            Core::Measurement::Reading.new(
+              part: entry.part,
+              method:,
+              value: number[value],
+              upper: number[upper],
+              unit:,
+              overall: entry.reading.overall
+            )
+          believed =
+            [entry.reading, reading].map { |each| @knowledge.normalise.call(each, file.part(entry.part)).value_mm }
+          if (believed[0] - believed[1]).abs > 0.001
+            raise InvalidEntry.of("entered", "differs", Texts.say("tables.differs"))
+          end
 
           entry.with(reading:)
         rescue KeyError, NoMethodError, TypeError
@@ -78,10 +94,14 @@ module Graver
         # Rows whose odometer runs back, against the log or among themselves, are named and left out.
         def in_order(read)
           groups = read.group_by { |taken| [taken.entry.date, taken.entry.odometer_km] }
-          points = groups.keys.filter_map do |date, km|
-            against = against_log(date, km) or next Point.new(date, km)
-            odometer_faults(groups.fetch([date, km]), Texts.say("faults.runs_back_log", km: against[1].round, day: against[0]))
-          end
+          points =
+            groups.keys.filter_map do |date, km|
+              against = against_log(date, km) or next Point.new(date, km)
+              odometer_faults(
+                groups.fetch([date, km]),
+                Texts.say("faults.runs_back_log", km: against[1].round, day: against[0])
+              )
+            end
           kept, odd = LogFormat::OdometerOrder.split(points)
           odd.each { |point| odometer_faults(groups.fetch(point.to_a), Texts.say("faults.runs_back_rows")) }
           kept.to_a.sort_by(&:to_a).flat_map { |point| groups.fetch(point.to_a) }
@@ -105,8 +125,15 @@ module Graver
 
         # The same reading on the same day at the same place is not taken twice, nor what the log has already.
         def without_known(read)
-          known = @files.values.flat_map { |file| file.entries.map { |entry| fingerprint(file.axle.id, entry) } }.to_h { |print| [print, true] }
-          fresh = read.reject { |taken| known.key?(print = fingerprint(taken.axle_id, taken.entry)) || !(known[print] = true) }
+          known =
+            @files
+              .values
+              .flat_map { |file| file.entries.map { |entry| fingerprint(file.axle.id, entry) } }
+              .to_h { |print| [print, true] }
+          fresh =
+            read.reject do |taken|
+              known.key?(print = fingerprint(taken.axle_id, taken.entry)) || !(known[print] = true)
+            end
           @duplicates = read.length - fresh.length
           fresh
         end

@@ -3,7 +3,8 @@
 module Graver
   module Service
     module Tables
-      # Fills an empty database with a household written down as data (demo/household.yml), through the same use cases and
+      # Fills an empty database with a household written down as data (demo/household.yml), through the same use cases
+      # and
       # checks as an owner's own entries.
       class LoadHousehold
         def initialize(context)
@@ -15,7 +16,9 @@ module Graver
           @tools = content.fetch("workshop", []).to_h { |given| [given["name"], tool(given)] }
           content.fetch("wrenches", []).each { |given| wrench(given) }
           content.fetch("tools", []).each { |id| Workshop::OwnedTools.new(@context).own(id, true) }
-          content.fetch("shelf", []).each { |row| Workshop::Supplies.new(@context).add({ kind: "consumable", **row.transform_keys(&:to_sym) }) }
+          content
+            .fetch("shelf", [])
+            .each { |row| Workshop::Supplies.new(@context).add({ kind: "consumable", **row.transform_keys(&:to_sym) }) }
           vehicles = content.fetch("vehicles").map { |given| [vehicle(given), given] }
           vehicles.each { |vehicle, given| road(vehicle, given) }
         end
@@ -25,38 +28,79 @@ module Graver
         # -> id
         def tool(given)
           instruments = Axles::Instruments.new(@context)
-          added = instruments.add(given.slice("name", "method", "unit", "least", "most", "resolution", "uncertainty").transform_keys(&:to_sym))
-          given.fetch("checks", []).each { |check| instruments.check(added.id, { date: (@context.today - check["days_ago"]).iso8601, reference: check["reference"], read: check["read"] }) }
+          added =
+            instruments.add(
+              given.slice("name", "method", "unit", "least", "most", "resolution", "uncertainty").transform_keys(
+                &:to_sym
+              )
+            )
+          given
+            .fetch("checks", [])
+            .each do |check|
+              instruments.check(
+                added.id,
+                {
+                  date: (@context.today - check["days_ago"]).iso8601,
+                  reference: check["reference"],
+                  read: check["read"]
+                }
+              )
+            end
           added.id
         end
 
         def wrench(given)
           fields = given.slice("name", "unit", "least", "most", "graduation", "length_mm").transform_keys(&:to_sym)
-          Workshop::TorqueWrenches.new(@context).add({ **fields, calibrated_on: (@context.today - given["calibrated_days_ago"]).iso8601 })
+          Workshop::TorqueWrenches.new(@context).add(
+            { **fields, calibrated_on: (@context.today - given["calibrated_days_ago"]).iso8601 }
+          )
         end
 
         def vehicle(given)
           discs = given.fetch("discs", {}).transform_keys(&:to_sym)
-          vehicle = Household::AddVehicle.new(@context).call({ name: given["name"], kind: given["kind"], distance_unit: given["distance_unit"], discs: }, sample: true)
+          vehicle =
+            Household::AddVehicle.new(@context).call(
+              { name: given["name"], kind: given["kind"], distance_unit: given["distance_unit"], discs: },
+              sample: true
+            )
           ids = vehicle.axles.to_h { |axle| [axle.name, axle.id] }
           given.fetch("axles").each { |name, axle| brake_data(ids.fetch(name), axle.fetch("data", [])) }
           look_overs(given, vehicle.id, ids)
-          given.fetch("axles").each do |name, axle|
-            supplies(ids.fetch(name), axle.fetch("supplies", []))
-            job(ids.fetch(name), axle["job"])
-          end
+          given
+            .fetch("axles")
+            .each do |name, axle|
+              supplies(ids.fetch(name), axle.fetch("supplies", []))
+              job(ids.fetch(name), axle["job"])
+            end
           vehicle
         end
 
         def road(vehicle, given)
-          given.fetch("odometers", []).each { |row| Household::RecordOdometer.new(@context).call(vehicle.id, { date: (@context.today - row["days_ago"]).iso8601, odometer: { value: row["odometer"] } }) }
+          given
+            .fetch("odometers", [])
+            .each do |row|
+              Household::RecordOdometer.new(@context).call(
+                vehicle.id,
+                { date: (@context.today - row["days_ago"]).iso8601, odometer: { value: row["odometer"] } }
+              )
+            end
           given.fetch("ahead", []).each { |row| ahead(vehicle.id, row) }
         end
 
         def ahead(vehicle_id, row)
           from = @context.today + row["in_days"]
           to = row["for_days"] && (from + row["for_days"]).iso8601
-          Axles::PlannedEvents.new(@context).add(vehicle_id, { kind: row["kind"], name: row["name"], from: from.iso8601, to:, distance: row["distance"], wear_factor: row["wear_factor"] })
+          Axles::PlannedEvents.new(@context).add(
+            vehicle_id,
+            {
+              kind: row["kind"],
+              name: row["name"],
+              from: from.iso8601,
+              to:,
+              distance: row["distance"],
+              wear_factor: row["wear_factor"]
+            }
+          )
         end
 
         def brake_data(axle_id, rows)
@@ -66,44 +110,87 @@ module Graver
 
         # In the order of days, so that what each reading is held against is already there.
         def look_overs(given, vehicle_id, ids)
-          dated = given.fetch("axles").flat_map { |name, axle| axle.fetch("look_overs", []).map { |look_over| [look_over, ids.fetch(name)] } }
+          dated =
+            given
+              .fetch("axles")
+              .flat_map { |name, axle| axle.fetch("look_overs", []).map { |look_over| [look_over, ids.fetch(name)] } }
           dated << [given["fluid"], nil] if given["fluid"]
-          dated.sort_by { |look_over, _| -look_over["days_ago"] }.each do |look_over, axle_id|
-            service = { date: (@context.today - look_over["days_ago"]).iso8601, odometer: { value: look_over["odometer"] } }
-            axle_id ? log(vehicle_id, axle_id, service, look_over) : Household::RecordFluidRenewal.new(@context).call(vehicle_id, service)
-          end
+          dated
+            .sort_by { |look_over, _| -look_over["days_ago"] }
+            .each do |look_over, axle_id|
+              service = {
+                date: (@context.today - look_over["days_ago"]).iso8601,
+                odometer: {
+                  value: look_over["odometer"]
+                }
+              }
+              if axle_id
+                log(vehicle_id, axle_id, service, look_over)
+              else
+                Household::RecordFluidRenewal.new(@context).call(vehicle_id, service)
+              end
+            end
         end
 
         def log(vehicle_id, axle_id, service, look_over)
           fits = look_over.fetch("fit", []).map { |part| { part:, event: "fit" } }
           readings = (fits + pads(look_over) + rotors(look_over)).map { |reading| { axle: axle_id, **reading } }
-          Measuring::LogLookOver.new(@context).call(vehicle_id, { **service, note: look_over["note"], readings:, conditions: conditions(look_over, axle_id) })
+          Measuring::LogLookOver.new(@context).call(
+            vehicle_id,
+            { **service, note: look_over["note"], readings:, conditions: conditions(look_over, axle_id) }
+          )
         end
 
         # "left slide_pins: seized", "left inner pad: glazed", "symptom: pulsation"
         def conditions(look_over, axle_id)
-          seen = look_over.fetch("seen", []).map do |text|
-            place, mark = text.split(": ")
-            *where, item = place.split
-            { axle: where.any? ? axle_id : nil, side: where[0], face: where[1], item:, mark: }
-          end
+          seen =
+            look_over
+              .fetch("seen", [])
+              .map do |text|
+                place, mark = text.split(": ")
+                *where, item = place.split
+                { axle: where.any? ? axle_id : nil, side: where[0], face: where[1], item:, mark: }
+              end
           look_over["fluid_level"] ? [*seen, { item: "fluid_level", value: look_over["fluid_level"] }] : seen
         end
 
         def pads(look_over)
-          look_over.fetch("pads", {}).map do |position, text|
-            side, pad = position.split("_")
-            value, upper = look_over["method"] == "gauge" ? text.split("/") : [text, nil]
-            { part: "pad", side:, pad:, event: "reading", method: look_over["method"], unit: look_over.fetch("unit", "mm"),
-              values: [value], upper:, overall: false, instrument: @tools[look_over["tool"]], answer: look_over.fetch("keep", []).include?(position) ? "keep" : nil }
-          end
+          look_over
+            .fetch("pads", {})
+            .map do |position, text|
+              side, pad = position.split("_")
+              value, upper = look_over["method"] == "gauge" ? text.split("/") : [text, nil]
+              {
+                part: "pad",
+                side:,
+                pad:,
+                event: "reading",
+                method: look_over["method"],
+                unit: look_over.fetch("unit", "mm"),
+                values: [value],
+                upper:,
+                overall: false,
+                instrument: @tools[look_over["tool"]],
+                answer: look_over.fetch("keep", []).include?(position) ? "keep" : nil
+              }
+            end
         end
 
         def rotors(look_over)
-          look_over.fetch("rotors", {}).map do |side, values|
-            { part: "rotor", side:, event: "reading", method: look_over["rotor_method"], unit: look_over.fetch("rotor_unit", "mm"), values:, overall: false,
-              instrument: @tools[look_over["rotor_tool"]] }
-          end
+          look_over
+            .fetch("rotors", {})
+            .map do |side, values|
+              {
+                part: "rotor",
+                side:,
+                event: "reading",
+                method: look_over["rotor_method"],
+                unit: look_over.fetch("rotor_unit", "mm"),
+                values:,
+                overall: false,
+                instrument: @tools[look_over["rotor_tool"]]
+              }
+            end
         end
 
         def job(axle_id, given)
@@ -124,7 +211,9 @@ module Graver
         end
 
         def supplies(axle_id, rows)
-          rows.each { |row| Workshop::Supplies.new(@context).add({ kind: "part", axle: axle_id, **row.transform_keys(&:to_sym) }) }
+          rows.each do |row|
+            Workshop::Supplies.new(@context).add({ kind: "part", axle: axle_id, **row.transform_keys(&:to_sym) })
+          end
         end
 
         def coming_saturday = @context.today + (((6 - @context.today.wday - 1) % 7) + 1)

@@ -14,10 +14,13 @@ module Graver
           @context = context
         end
 
-        # { "currency" => "€", "labour_rate" => "90", "markup_percent" => "40", "tax_percent" => "20" }, numbers as entered
+        # { "currency" => "€", "labour_rate" => "90", "markup_percent" => "40", "tax_percent" => "20" }, numbers as
+        # entered
         def chosen
           usual = @context.knowledge.hours.fetch("shop")
-          { "currency" => "€", **RANGES.keys.to_h { |key| [key, usual.fetch(key).to_s] } }.merge(@context.store.preferences.all[KEY] || {})
+          { "currency" => "€", **RANGES.keys.to_h { |key| [key, usual.fetch(key).to_s] } }.merge(
+            @context.store.preferences.all[KEY] || {}
+          )
         end
 
         def number(key) = Core::Quantity::EnteredNumber.parse(chosen.fetch(key)).value.to_f
@@ -25,8 +28,11 @@ module Graver
         # given: any of them, texts. Raises InvalidEntry.
         def choose(given)
           @faults = []
-          wanted = given.transform_keys(&:to_s).slice("currency", *RANGES.keys).transform_values { |text| text.to_s.strip }
-          fault("currency", "missing", Texts.say("faults.currency")) if wanted.key?("currency") && !wanted["currency"].length.between?(1, 5)
+          wanted =
+            given.transform_keys(&:to_s).slice("currency", *RANGES.keys).transform_values { |text| text.to_s.strip }
+          if wanted.key?("currency") && !wanted["currency"].length.between?(1, 5)
+            fault("currency", "missing", Texts.say("faults.currency"))
+          end
           RANGES.each { |key, range| check(key, wanted[key], range) if wanted.key?(key) }
           raise_faults
 
@@ -38,7 +44,8 @@ module Graver
 
         def check(key, text, range)
           value = under(key) { Core::Quantity::EnteredNumber.parse(text).value }
-          fault(key, "out_of_range", Texts.say("faults.between", least: range.min, most: range.max)) if value && !range.cover?(value)
+          return unless value && !range.cover?(value)
+          fault(key, "out_of_range", Texts.say("faults.between", least: range.min, most: range.max))
         end
       end
     end

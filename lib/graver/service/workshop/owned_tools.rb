@@ -16,7 +16,9 @@ module Graver
 
         # Raises InvalidEntry for a tool nobody knows.
         def own(id, owned)
-          raise InvalidEntry.of("tool", "unknown_tool", Texts.say("faults.unknown_tool")) unless @context.knowledge.tool(id)
+          unless @context.knowledge.tool(id)
+            raise InvalidEntry.of("tool", "unknown_tool", Texts.say("faults.unknown_tool"))
+          end
 
           @context.store.transaction { @context.store.preferences.set(KEY, owned ? said | [id] : said - [id]) }
           ids
@@ -25,7 +27,11 @@ module Graver
         # Those that are there as measuring tools of the Workshop.
         def measuring
           methods = @context.store.instruments.all.reject(&:retired).map(&:method)
-          @context.knowledge.tools.select { |tool| tool.fetch("instruments", []).intersect?(methods) }.map { |tool| tool["id"] }
+          @context
+            .knowledge
+            .tools
+            .select { |tool| tool.fetch("instruments", []).intersect?(methods) }
+            .map { |tool| tool["id"] }
         end
 
         private

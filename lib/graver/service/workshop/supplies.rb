@@ -3,7 +3,8 @@
 module Graver
   module Service
     module Workshop
-      # The owner's own parts, consumables and tools: entered, changed, put away; what they cost and what lies on the shelf.
+      # The owner's own parts, consumables and tools: entered, changed, put away; what they cost and what lies on the
+      # shelf.
       class Supplies
         include Base::FieldFaults
 
@@ -19,7 +20,8 @@ module Graver
           @store = context.store
         end
 
-        # given: { kind:, item:, axle:, name:, number:, supplier:, price:, lead_days:, on_shelf:, compound:, thickness:, diameter:,
+        # given: { kind:, item:, axle:, name:, number:, supplier:, price:, lead_days:, on_shelf:, compound:,
+        # thickness:, diameter:,
         # unit: }, texts or nil (axle an id, lead_days whole). Raises InvalidEntry, NotFound.
         def add(given)
           row = checked(given)
@@ -39,9 +41,15 @@ module Graver
           all.select { |supply| supply.kind == kind && supply.item == item && [nil, axle_id].include?(supply.axle_id) }
         end
 
-        # Every one that is not put away, with what it is and for where: [[supply, label, unit or nil, "Juniper, front" or nil], ...]
+        # Every one that is not put away, with what it is and for where: [[supply, label, unit or nil, "Juniper,
+        # front" or nil], ...]
         def shelf
-          places = @store.vehicles.all.flat_map { |vehicle| vehicle.axles.map { |axle| [axle.id, "#{vehicle.name}, #{axle.name}"] } }.to_h
+          places =
+            @store
+              .vehicles
+              .all
+              .flat_map { |vehicle| vehicle.axles.map { |axle| [axle.id, "#{vehicle.name}, #{axle.name}"] } }
+              .to_h
           all.map { |supply| [supply, *named(supply), places[supply.axle_id]] }
         end
 
@@ -51,7 +59,12 @@ module Graver
 
         # { "thickness_mm" => 11.5 } of what is known.
         def details_mm(supply)
-          LENGTHS_MM.keys.filter_map { |key| supply[key] && ["#{key}_mm", Core::Quantity::LENGTH.to_base(number(supply[key]), supply.unit || "mm")] }.to_h
+          LENGTHS_MM
+            .keys
+            .filter_map do |key|
+              supply[key] && ["#{key}_mm", Core::Quantity::LENGTH.to_base(number(supply[key]), supply.unit || "mm")]
+            end
+            .to_h
         end
 
         private
@@ -65,7 +78,15 @@ module Graver
           [entry["label"].sub("{fastener}", fastener.to_s.tr("_", " ")).sub(" ({pads} pads)", ""), entry["unit"]]
         end
 
-        def catalogue(kind) = { "part" => @context.knowledge.parts, "consumable" => @context.knowledge.consumables, "tool" => @context.knowledge.tools }[kind]
+        def catalogue(kind)
+          {
+            "part" => @context.knowledge.parts,
+            "consumable" => @context.knowledge.consumables,
+            "tool" => @context.knowledge.tools
+          }[
+            kind
+          ]
+        end
         def number(text) = Core::Quantity::EnteredNumber.parse(text).value
         def blank(text) = text.to_s.strip.empty? ? nil : text.to_s.strip
 
@@ -74,8 +95,20 @@ module Graver
           texts = TEXTS.to_h { |key, most| [key, text(key, given[key], most)] }
           fault("name", "missing", Texts.say("faults.name")) unless texts[:name]
           check_item(given)
-          figures = { price: figure(:price, given[:price], PRICE), on_shelf: figure(:on_shelf, given[:on_shelf], AMOUNT), lead_days: lead_days(given[:lead_days]) }
-          row = { **texts, **figures, kind: given[:kind], item: given[:item], axle_id: axle(given), compound: compound(given[:compound]), unit: unit(given[:unit]) }
+          figures = {
+            price: figure(:price, given[:price], PRICE),
+            on_shelf: figure(:on_shelf, given[:on_shelf], AMOUNT),
+            lead_days: lead_days(given[:lead_days])
+          }
+          row = {
+            **texts,
+            **figures,
+            kind: given[:kind],
+            item: given[:item],
+            axle_id: axle(given),
+            compound: compound(given[:compound]),
+            unit: unit(given[:unit])
+          }
           row.update(LENGTHS_MM.to_h { |key, range| [key, length(key, given[key], row[:unit], range)] })
           raise_faults
 
@@ -89,10 +122,13 @@ module Graver
 
         def check_item(given)
           known = catalogue(given[:kind])
-          return fault("kind", "unknown_kind", Texts.say("faults.choose", choices: %w[part consumable tool])) unless known
+          unless known
+            return fault("kind", "unknown_kind", Texts.say("faults.choose", choices: %w[part consumable tool]))
+          end
 
           item = given[:item].to_s.split(".").first
-          fault("item", "unknown_item", Texts.say("faults.unknown_kind_of", kind: given[:kind])) unless known.any? { |entry| entry["id"] == item }
+          return if known.any? { |entry| entry["id"] == item }
+          fault("item", "unknown_item", Texts.say("faults.unknown_kind_of", kind: given[:kind]))
         end
 
         def axle(given)
@@ -106,19 +142,43 @@ module Graver
         def figure(key, text, range)
           return unless blank(text)
 
-          under(key.to_s) { range.cover?(number(text)) ? text.strip : fault(key.to_s, "out_of_range", Texts.say("faults.between", least: range.min, most: range.max)) }
+          under(key.to_s) do
+            if range.cover?(number(text))
+              text.strip
+            else
+              fault(key.to_s, "out_of_range", Texts.say("faults.between", least: range.min, most: range.max))
+            end
+          end
         end
 
         def length(key, text, unit, range)
           return unless blank(text)
 
-          under(key.to_s) { range.cover?(Core::Quantity::LENGTH.to_base(number(text), unit || "mm")) ? text.strip : fault(key.to_s, "out_of_range", Texts.say("faults.between_check_unit", least: range.min, most: range.max, unit: "mm")) }
+          under(key.to_s) do
+            if range.cover?(Core::Quantity::LENGTH.to_base(number(text), unit || "mm"))
+              text.strip
+            else
+              fault(
+                key.to_s,
+                "out_of_range",
+                Texts.say("faults.between_check_unit", least: range.min, most: range.max, unit: "mm")
+              )
+            end
+          end
         end
 
         def lead_days(days)
           return if days.nil?
 
-          LEAD_DAYS.cover?(days) ? days : fault("lead_days", "out_of_range", Texts.say("faults.between_unit", least: LEAD_DAYS.min, most: LEAD_DAYS.max, unit: "days"))
+          if LEAD_DAYS.cover?(days)
+            days
+          else
+            fault(
+              "lead_days",
+              "out_of_range",
+              Texts.say("faults.between_unit", least: LEAD_DAYS.min, most: LEAD_DAYS.max, unit: "days")
+            )
+          end
         end
 
         def compound(id)
@@ -127,15 +187,22 @@ module Graver
           if @context.knowledge.what_if.fetch("pads").key?(id)
             id
           else
-            fault("compound", "unknown_compound",
-                  Texts.say("faults.choose", choices: @context.knowledge.what_if.fetch("pads").keys))
+            fault(
+              "compound",
+              "unknown_compound",
+              Texts.say("faults.choose", choices: @context.knowledge.what_if.fetch("pads").keys)
+            )
           end
         end
 
         def unit(name)
           return unless blank(name)
 
-          Core::Quantity::LENGTH.include?(name) ? name : fault("unit", "unknown_unit", Texts.say("faults.choose", choices: Core::Quantity::LENGTH.units))
+          if Core::Quantity::LENGTH.include?(name)
+            name
+          else
+            fault("unit", "unknown_unit", Texts.say("faults.choose", choices: Core::Quantity::LENGTH.units))
+          end
         end
       end
     end

@@ -20,7 +20,8 @@ module Graver
           @store = context.store
         end
 
-        # given: { name:, unit:, least:, most:, graduation:, length_mm:, calibrated_on: }, texts or nil. Raises InvalidEntry.
+        # given: { name:, unit:, least:, most:, graduation:, length_mm:, calibrated_on: }, texts or nil. Raises
+        # InvalidEntry.
         def add(given)
           fields = checked({ length_mm: nil, calibrated_on: nil, **given })
           @store.transaction { @store.torque_wrenches.add(fields, at: @context.now) }
@@ -29,7 +30,14 @@ module Graver
         # Any of the same, and retired: true or false. Raises InvalidEntry, NotFound.
         def change(id, given)
           known = @store.torque_wrenches.find(id)
-          fields = checked(known.to_h.slice(:name, :unit, :length_mm, *NUMBERS).merge(calibrated_on: known.calibrated_on&.iso8601).merge(given.except(:retired)))
+          fields =
+            checked(
+              known
+                .to_h
+                .slice(:name, :unit, :length_mm, *NUMBERS)
+                .merge(calibrated_on: known.calibrated_on&.iso8601)
+                .merge(given.except(:retired))
+            )
           fields[:retired_at] = given[:retired] ? @context.now : nil if given.key?(:retired)
           @store.transaction { @store.torque_wrenches.change(id, fields) }
         end
@@ -37,7 +45,8 @@ module Graver
         # -> [Storage::TorqueWrench]
         def all = @store.torque_wrenches.all
 
-        # Which wrench tightens what of an axle, with a crow-foot or an offset extension of so many mm in line with the handle
+        # Which wrench tightens what of an axle, with a crow-foot or an offset extension of so many mm in line with
+        # the handle
         # (as typed) -> [[fastener id, Setting, Borrow or nil]]. Raises InvalidEntry, NotFound.
         def settings(axle_id, extension)
           extension_mm = extension_mm(extension)
@@ -50,22 +59,49 @@ module Graver
 
         # Those not put away, as the core has them.
         def core
-          @store.torque_wrenches.all.reject(&:retired).map do |row|
-            numbers = NUMBERS.to_h { |key| [key, number(row[key])] }
-            Core::Planning::Wrench.new(id: row.id, name: row.name, unit: row.unit, **numbers, length_mm: row.length_mm && number(row.length_mm), calibrated_on: row.calibrated_on)
-          end
+          @store
+            .torque_wrenches
+            .all
+            .reject(&:retired)
+            .map do |row|
+              numbers = NUMBERS.to_h { |key| [key, number(row[key])] }
+              Core::Planning::Wrench.new(
+                id: row.id,
+                name: row.name,
+                unit: row.unit,
+                **numbers,
+                length_mm: row.length_mm && number(row.length_mm),
+                calibrated_on: row.calibrated_on
+              )
+            end
         end
 
         # Core::Planning::Torque -> Setting or Borrow; nil without a torque
         def choose(torque, extension_mm: 0.0)
-          torque && Core::Planning::WrenchChoice.new(@context.knowledge.wrench_rules).call(torque.newton_metres, core, @context.today, extension_mm:)
+          torque &&
+            Core::Planning::WrenchChoice.new(@context.knowledge.wrench_rules).call(
+              torque.newton_metres,
+              core,
+              @context.today,
+              extension_mm:
+            )
         end
 
         private
 
         def extension_mm(text)
           mm = number(text.to_s)
-          EXTENSION_MM.cover?(mm) ? mm : raise(InvalidEntry.of("", "out_of_range", Texts.say("faults.extension_between", least: EXTENSION_MM.min, most: EXTENSION_MM.max)))
+          if EXTENSION_MM.cover?(mm)
+            mm
+          else
+            raise(
+              InvalidEntry.of(
+                "",
+                "out_of_range",
+                Texts.say("faults.extension_between", least: EXTENSION_MM.min, most: EXTENSION_MM.max)
+              )
+            )
+          end
         rescue InvalidEntry => e
           raise e.under("extension_mm")
         end
@@ -75,11 +111,18 @@ module Graver
         def checked(fields)
           @faults = []
           fault("name", "missing", Texts.say("faults.name")) if fields[:name].to_s.strip.empty?
-          fault("unit", "unknown_unit", Texts.say("faults.choose", choices: Core::Quantity::TORQUE.units)) unless Core::Quantity::TORQUE.include?(fields[:unit])
+          unless Core::Quantity::TORQUE.include?(fields[:unit])
+            fault("unit", "unknown_unit", Texts.say("faults.choose", choices: Core::Quantity::TORQUE.units))
+          end
           numbers = NUMBERS.to_h { |key| [key, read(key, fields[key])] }
           check_order(numbers, fields[:unit]) if @faults.empty?
           texts = { name: fields[:name].to_s.strip, **NUMBERS.to_h { |key| [key, fields[key].to_s.strip] } }
-          row = texts.merge(unit: fields[:unit], length_mm: length(fields[:length_mm]), calibrated_on: day(fields[:calibrated_on]))
+          row =
+            texts.merge(
+              unit: fields[:unit],
+              length_mm: length(fields[:length_mm]),
+              calibrated_on: day(fields[:calibrated_on])
+            )
           raise_faults
 
           row
@@ -90,15 +133,28 @@ module Graver
         def check_order(numbers, unit)
           least, most, graduation = numbers.values_at(*NUMBERS)
           newton_metres = Core::Quantity::TORQUE.to_base(most, unit)
-          fault("most", "out_of_range", Texts.say("faults.between_got", least: RANGE.min, most: RANGE.max, unit: "N·m", value: newton_metres)) unless RANGE.cover?(newton_metres)
+          unless RANGE.cover?(newton_metres)
+            fault(
+              "most",
+              "out_of_range",
+              Texts.say("faults.between_got", least: RANGE.min, most: RANGE.max, unit: "N·m", value: newton_metres)
+            )
+          end
           fault("least", "order", Texts.say("faults.less_than_most")) unless least >= 0 && least < most
-          fault("graduation", "out_of_range", Texts.say("faults.graduation")) unless graduation.positive? && graduation <= most / 5.0
+          return if graduation.positive? && graduation <= most / 5.0
+          fault("graduation", "out_of_range", Texts.say("faults.graduation"))
         end
 
         def length(text)
           return if text.to_s.strip.empty?
 
-          fault("length_mm", "out_of_range", Texts.say("faults.between_unit", least: LENGTH_MM.min, most: LENGTH_MM.max, unit: "mm")) unless LENGTH_MM.cover?(read(:length_mm, text) || LENGTH_MM.min)
+          unless LENGTH_MM.cover?(read(:length_mm, text) || LENGTH_MM.min)
+            fault(
+              "length_mm",
+              "out_of_range",
+              Texts.say("faults.between_unit", least: LENGTH_MM.min, most: LENGTH_MM.max, unit: "mm")
+            )
+          end
           text.strip
         end
 

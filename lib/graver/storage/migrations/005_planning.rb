@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Planning: the owner's own parts, consumables and tools with price and what lies on the shelf. What is decided about a job
+# Planning: the owner's own parts, consumables and tools with price and what lies on the shelf. What is decided about
+# a job
 # are events of it. Steps of a job under way are since named with their axle ("left.pads_in" is "front.left.pads_in").
 Sequel.migration do
   up do

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# What a finished job left in the log; what simulated devices sent; vehicles that are samples; torque values chosen among
+# What a finished job left in the log; what simulated devices sent; vehicles that are samples; torque values chosen
+# among
 # several; half-entered look-overs that were put away.
 Sequel.migration do
   up do

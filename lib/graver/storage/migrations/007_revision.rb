@@ -1,9 +1,12 @@
 # frozen_string_literal: true
 
-# A number that rises with every change of what answers are worked out from (all but jobs and drafts), whoever makes it: what
+# A number that rises with every change of what answers are worked out from (all but jobs and drafts), whoever makes
+# it: what
 # was worked out at a revision holds as long as it stands.
-revised = %i[vehicles axles brake_data look_overs readings doubts conditions corrections instruments zero_checks imports preferences ahead
-             forecasts_given torque_wrenches supplies]
+revised = %i[
+  vehicles axles brake_data look_overs readings doubts conditions corrections instruments zero_checks imports
+  preferences ahead forecasts_given torque_wrenches supplies
+]
 
 Sequel.migration do
   up do
@@ -16,7 +19,7 @@ Sequel.migration do
   end
 
   down do
-    revised.product(%w[INSERT UPDATE DELETE]).each { |table, change| run "DROP TRIGGER #{table}_revised_by_#{change.downcase}" }
+    revised.product(%w[insert update delete]).each { |table, change| run "DROP TRIGGER #{table}_revised_by_#{change}" }
     drop_table(:household_revision)
   end
 end

@@ -88,7 +88,7 @@
               <AxleSection corners={axle.corners} scale={2.1} />
               <span class="say">
                 {upperFirst(sentence(axle, vehicle, today))}.
-                {#each axle.reasons.filter((reason) => reason.rule.startsWith("rotor") && !vehicle.why?.includes(reason.sentence)) as reason (reason.rule)}<span
+                {#each axle.reasons.filter((reason) => reason.part === "rotors" && reason !== axle.reasons[0]) as reason (reason.rule)}<span
                     class="job">{reason.sentence}</span
                   >{/each}
                 {#if axle.job}<strong class="job"

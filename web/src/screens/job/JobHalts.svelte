@@ -25,9 +25,7 @@
     <p>{halt.text}</p>
     {#if halt.buy.length}<p><strong>To buy now:</strong> {halt.buy.join("; ")}.</p>{/if}
     <div class="row">
-      <Button size="field" disabled={job.busy} on:click={() => anew(halt)}
-        >Plan {halt.works.includes("rotors_turn") ? "machined" : "new"} rotors</Button
-      >
+      <Button size="field" disabled={job.busy} on:click={() => anew(halt)}>{halt.action}</Button>
       {#if !halt.must}
         <form class="row grow" onsubmit={(event) => stay(event, halt)} novalidate>
           <label class="grow"

@@ -28,7 +28,6 @@
     choose: "Not chosen",
     resolved: "You have it",
   };
-  const resolveId = (line: Schemas["PartLine"]) => `${line.optional ? "spares" : "parts"}:${line.id}`;
   const axleId = (name: string) => plan.axles.find((each) => each.axle.name === name)!.axle.id;
 
   async function ask(line: Schemas["PartLine"]) {
@@ -145,7 +144,7 @@
                 ><input
                   type="checkbox"
                   checked={line.state === "resolved"}
-                  onchange={(event) => ticked(event.currentTarget, (on) => job.resolve(resolveId(line), on))}
+                  onchange={(event) => ticked(event.currentTarget, (on) => job.resolve(line.resolves, on))}
                 /> I have it</label
               >{/if}
           </div>

@@ -34,8 +34,8 @@
   async function rotors(axle: Schemas["AxleScope"], choice: string, because = "") {
     const chosen = works();
     chosen[axle.id] = [
-      ...(chosen[axle.id] ?? []).filter((work) => !work.startsWith("rotors_")),
-      ...(choice === "stay" ? [] : [`rotors_${choice}`]),
+      ...(chosen[axle.id] ?? []).filter((work) => !Object.values(axle.rotors.works).includes(work)),
+      ...(choice === "stay" ? [] : [axle.rotors.works[choice]!]),
     ];
     const kept = await job.scope(chosen, { ...reasons(), ...(because ? { [axle.id]: because } : {}) });
     if (kept) [wanted, reason] = [null, ""];

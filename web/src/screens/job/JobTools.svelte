@@ -33,7 +33,7 @@
                 ><input
                   type="checkbox"
                   checked={tool.resolved}
-                  onchange={(event) => ticked(event.currentTarget, (on) => job.resolve(`tools:${tool.id}`, on))}
+                  onchange={(event) => ticked(event.currentTarget, (on) => job.resolve(tool.resolves, on))}
                 /> Borrowed for this job</label
               >
               <button type="button" class="link" onclick={() => (entering = `tool:${tool.id}`)}
@@ -64,7 +64,7 @@
                 ><input
                   type="checkbox"
                   checked={each.state === "resolved"}
-                  onchange={(event) => ticked(event.currentTarget, (on) => job.resolve(`consumables:${each.id}`, on))}
+                  onchange={(event) => ticked(event.currentTarget, (on) => job.resolve(each.resolves, on))}
                 /> I have enough</label
               >
               <button type="button" class="link" onclick={() => (entering = `consumable:${each.id}`)}

@@ -13,7 +13,7 @@
 
   // The third unit, for a wrench that has only that.
   const third = (line: Schemas["TorqueLine"]) =>
-    line.entered?.endsWith("lbf·in") ? `; ${figure(line.pound_feet)} lbf·ft` : `; ${figure(line.pound_inches)} lbf·in`;
+    line.entered_unit === "lbf·in" ? `; ${figure(line.pound_feet)} lbf·ft` : `; ${figure(line.pound_inches)} lbf·in`;
 
   // Settings with a crow-foot or offset, asked for as its length is typed.
   let extension = $state("");

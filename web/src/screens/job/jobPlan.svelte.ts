@@ -80,7 +80,7 @@ export function chosenWorks(plan: Plan): Record<string, string[]> {
       axle.id,
       [
         ...axle.works.filter((work) => work.chosen).map((work) => work.id),
-        ...(axle.included && axle.rotors.chosen !== "stay" ? [`rotors_${axle.rotors.chosen}`] : []),
+        ...(axle.included && axle.rotors.chosen !== "stay" ? [axle.rotors.works[axle.rotors.chosen]!] : []),
       ],
     ]),
   );

@@ -140,7 +140,7 @@
                   {doubt.value}: {doubt.question} <strong>{doubt.answer}.</strong>
                 </p>{/each}
               {#each reading.corrections as correction (correction)}<p class="history">
-                  {day(correction.date)}: {correction.change}{reading.entered && !correction.change.includes("struck")
+                  {day(correction.date)}: {correction.change}{reading.entered && correction.voids !== true
                     ? ` (entered as ${reading.entered})`
                     : ""}. {correction.reason}
                 </p>{/each}
@@ -224,9 +224,7 @@
                   >{/if}
               </div>
               {#each mark.corrections as correction (correction)}<p class="history">
-                  {day(correction.date)}: {correction.change.includes("struck") || correction.change.includes("back in")
-                    ? correction.change
-                    : `was ${mark.entered}`}. {correction.reason}
+                  {day(correction.date)}: {correction.voids !== null ? correction.change : `was ${mark.entered}`}. {correction.reason}
                 </p>{/each}
               {#if openMark === mark.id}
                 <form class="correct" onsubmit={(event) => (event.preventDefault(), keepMark(mark))} novalidate>

@@ -155,7 +155,7 @@ export class WalkRound extends RoundQuestions {
             key: ask.key,
             value: value.trim(),
             unit: ask.units.length ? unit : null,
-            source: ask.key.startsWith("rotor.") && ask.units.length ? "cast" : "measured",
+            source: ask.source,
           },
         ],
       });

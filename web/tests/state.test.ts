@@ -1,0 +1,64 @@
+import { describe, expect, it, vi } from "vitest";
+import { Refusal, type Schemas } from "../src/api/client";
+import { FormState } from "../src/parts/formState.svelte";
+import { Loader } from "../src/parts/loader.svelte";
+
+const refusal = (...fields: string[]) => new Refusal(422, "Check what is marked.", fields.map((field) => ({ field, code: "missing", message: `${field} is wrong.` })));
+
+describe("a form", () => {
+  it("keeps what was refused by field until it is taken, and throws on what is no refusal", async () => {
+    const form = new FormState();
+    expect(await form.act(() => Promise.reject(refusal("odometer.value", "date")))).toBe(false);
+    expect([form.fault("odometer.value"), form.fault("odometer"), form.fault("note"), form.code("date"), form.first]).toEqual(["odometer.value is wrong.", "odometer.value is wrong.", "", "missing", "odometer.value is wrong."]);
+    expect(form.busy).toBe(false);
+    await expect(form.act(() => Promise.reject(new Error("ours")))).rejects.toThrow("ours");
+    expect(await form.act(() => Promise.resolve())).toBe(true);
+    expect([form.fault("date"), form.first]).toEqual(["", ""]);
+    expect(await form.act(() => Promise.reject(new Refusal(409, "Changed elsewhere.", [])))).toBe(false);
+    expect(form.first).toBe("Changed elsewhere.");
+  });
+});
+
+describe("a loader", () => {
+  it("never lets a slower earlier answer overwrite a later one, and keeps the old value beside an error", async () => {
+    const loader = new Loader<string>();
+    let slow: (value: string) => void = () => undefined;
+    const first = loader.load(() => new Promise((resolve) => (slow = resolve)));
+    await loader.load(() => Promise.resolve("later"));
+    slow("earlier");
+    await first;
+    expect([loader.value, loader.loading]).toEqual(["later", false]);
+    await loader.load(() => Promise.reject(new Error("gone")));
+    expect([loader.value, String(loader.error)]).toEqual(["later", "Error: gone"]);
+  });
+});
+
+describe("ticks", () => {
+  const stored = new Map<string, string>();
+  vi.stubGlobal("localStorage", { getItem: (key: string) => stored.get(key) ?? null, setItem: (key: string, value: string) => void stored.set(key, value) });
+  vi.stubGlobal("addEventListener", () => undefined);
+
+  it("change of a plan only what a tick changes", async () => {
+    const { withProgress } = await import("../src/screens/job/jobPlan.svelte");
+    const plan = { id: 1, state: "ready", ticked: [], title: "Front", steps: [{ key: "a", waits_for: ["x"], otherwise: "by hand" }, { key: "b", waits_for: [], otherwise: null }] } as unknown as Schemas["JobPlan"];
+    const after = withProgress(plan, { id: 1, state: "started", ticked: ["a"], waits_for: { b: ["a"] }, otherwise: {}, halted: false });
+    expect(after).toMatchObject({ title: "Front", state: "started", ticked: ["a"], steps: [{ key: "a", waits_for: [], otherwise: null }, { key: "b", waits_for: ["a"], otherwise: null }] });
+    expect(withProgress({ ...plan, steps: null }, { id: 1, state: "started", ticked: [], waits_for: {}, otherwise: {}, halted: false }).steps).toBeNull();
+  });
+
+  it("wait in the browser until the server answers, in their order, and a refusal is told", async () => {
+    vi.useFakeTimers();
+    const { api } = await import("../src/api/client");
+    const { outbox } = await import("../src/parts/outbox.svelte");
+    const heard: unknown[] = [];
+    outbox.listen((progress, refused) => heard.push(progress ?? refused?.status));
+    const tick = vi.spyOn(api, "tick").mockRejectedValueOnce(new Refusal(0, "unreachable", []));
+    await outbox.add({ job: 1, step: "a", done: true });
+    expect([outbox.waiting.length, JSON.parse(stored.get("graver.outbox")!)]).toEqual([1, [{ job: 1, step: "a", done: true }]]);
+    tick.mockResolvedValueOnce({ id: 1 } as never).mockRejectedValueOnce(refusal("step"));
+    await outbox.add({ job: 1, step: "b", done: true });
+    expect(tick.mock.calls.map((call) => call[1])).toEqual(["a", "a", "b"]);
+    expect([heard, outbox.waiting, stored.get("graver.outbox")]).toEqual([[{ id: 1 }, 422], [], "[]"]);
+    vi.useRealTimers();
+  });
+});
