@@ -18,7 +18,7 @@ RSpec.describe Graver::Texts do
       "timeline.job_" => %w[draft ready started],
       "timeline.label_" => %w[look order due retorque first_reading job],
       "log." => %w[squealer sensor metal],
-    "sheet." => %w[inner_pad outer_pad rotor]
+      "sheet." => %w[inner_pad outer_pad rotor]
     }.flat_map { |start, ends| ends.map { |last| start + last } }
 
   it "has every text the code names, and none that nothing names" do

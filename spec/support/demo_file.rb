@@ -19,7 +19,9 @@ module DemoFile
     )
   end
 
+  # GRAVER_DEMO_FILE: one filled before, by code without a planted bug (bin/mutate).
   def self.path
+    @path ||= ENV.fetch("GRAVER_DEMO_FILE", nil)
     @path ||=
       File
         .join(Dir.mktmpdir, "demo.sqlite3")

@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+# Loaded before the specs: notes which example enters which line of lib/graver, into the file GRAVER_ENTERED names.
+require "coverage"
+require "json"
+
+Coverage.start(lines: true)
+ROOT = File.expand_path("../lib/graver", __dir__)
+
+RSpec.configure do |config|
+  entered = Hash.new { |lines, line| lines[line] = [] }
+  seconds = {}
+  before = {}
+  counts =
+    lambda do
+      Coverage.peek_result.select { |path, _| path.start_with?(ROOT) }.transform_values { |result| result[:lines] }
+    end
+
+  config.before { before = counts.call }
+  config.append_after do |example|
+    counts.call.each do |path, lines|
+      was = before[path]
+      lines.each_with_index do |count, at|
+        entered["#{path}:#{at + 1}"] << example.id if count && count > (was ? was[at].to_i : 0)
+      end
+    end
+    seconds[example.id] = (Time.now - example.execution_result.started_at).round(2)
+  end
+  config.after(:suite) { File.write(ENV.fetch("GRAVER_ENTERED"), JSON.generate({ entered:, seconds: })) }
+end
