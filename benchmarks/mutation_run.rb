@@ -118,8 +118,8 @@ module Benchmarks
         File
           .join(@folder, "demo.sqlite3")
           .tap do |path|
-            ruby = "require 'support/demo_file'; FileUtils.cp(DemoFile.path, ARGV.first)"
-            system("bundle", "exec", "ruby", "-Ilib", "-Ispec", "-rgraver", "-e", ruby, path, chdir: ROOT) ||
+            ruby = "require 'graver'; require 'support/demo_file'; FileUtils.cp(DemoFile.path, ARGV.first)"
+            system("bundle", "exec", "ruby", "-Ilib", "-Ispec", "-e", ruby, path, chdir: ROOT) ||
               abort("the demo cannot be filled")
           end
     end

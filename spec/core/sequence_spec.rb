@@ -33,9 +33,7 @@ RSpec.describe Graver::Core::Planning::Sequence do
     setup(axle, works.empty? ? ["pads"] : works, sensors:, **fitted)
   end
 
-  let(:kinds) do
-    KNOWLEDGE.calipers.flat_map { |caliper| caliper["vehicles"].map { |vehicle| [caliper["id"], vehicle] } }
-  end
+  let(:kinds) { KNOWLEDGE.calipers.flat_map { |caliper| caliper.vehicles.map { |vehicle| [caliper.id, vehicle] } } }
   let(:schools) do
     PropCheck::Generators.tuple(
       *KNOWLEDGE.schools.fetch("job").map { |kind, school| any(school["options"].keys.map { |id| "#{kind}.#{id}" }) }

@@ -69,7 +69,7 @@ RSpec.describe "Small parts of the core" do
     let(:placed) do
       [PlanBuilders::P::Placed.new(step: KNOWLEDGE.procedure.step("star"), lift: "front", axle: nil, side: nil)]
     end
-    let(:fasteners) { KNOWLEDGE.fasteners.to_h { |fastener| [fastener["id"], fastener] } }
+    let(:fasteners) { KNOWLEDGE.fasteners.to_h { |fastener| [fastener.id, fastener] } }
 
     def lines(data) = described_class.new.call(placed, setup("front", ["pads"]), fasteners:, data:)
     def number(text) = Graver::Core::Quantity::EnteredNumber.parse(text)

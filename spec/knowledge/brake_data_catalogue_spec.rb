@@ -105,7 +105,7 @@ RSpec.describe Graver::Knowledge::BrakeDataCatalogue do
       ]
     }
     met.each do |id, values|
-      range = KNOWLEDGE.fastener(id)["plausible_newton_metres"]
+      range = KNOWLEDGE.fastener(id).plausible_newton_metres
       doubts = values.map { |value, unit| Graver::Core::Planning::Torque.parse(value.to_s, unit).doubt(*range) }
       expect(doubts).to all(be_nil), id
     end

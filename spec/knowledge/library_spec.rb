@@ -48,7 +48,7 @@ RSpec.describe Graver::Knowledge::Library do
         /step crack_nuts lets go of what holds the vehicle/,
       ["procedures/facts.yml", "on its stand\" }", "on its stand\", optional: true }"] =>
         /hazards.yml requires chocked, which is optional/,
-      ["rules/scope.yml", "with: [pads]", "with: [prayer]"] => /work prayer is not there/,
+      ["rules/scope.yml", "companions: [pads]", "companions: [prayer]"] => /work prayer is not there/,
       ["tools.yml", "instead: [clamp]", "instead: [stone]"] => /press names stone/,
       ["brake_data.yml", "choices: drives, waits", "choices: wishes, waits"] => /choices wishes/
     }.each do |change, message|

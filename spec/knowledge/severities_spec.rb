@@ -8,13 +8,11 @@ require_relative "../support/api_helper"
 RSpec.describe "Severities" do
   include ApiHelper
 
-  let(:items) { KNOWLEDGE.conditions.values_at("wheel", "vehicle").flatten }
-  let(:marks) do
-    items.flat_map { |item| item.fetch("marks", []).map { |mark| ["#{item["id"]}.#{mark["id"]}", mark] } }.to_h
-  end
+  let(:items) { KNOWLEDGE.condition_items }
+  let(:marks) { items.flat_map { |item| item.marks.map { |mark| ["#{item.id}.#{mark.id}", mark] } }.to_h }
   let(:rules) { KNOWLEDGE.finding_engine.rules }
 
-  def of(severity) = marks.select { |_, mark| mark["severity"] == severity }.keys
+  def of(severity) = marks.select { |_, mark| mark.severity == severity }.keys
 
   it "stops for leaks, for pads that come apart or are oily, for what is cracked, and for a pedal that is not hard" do
     expect(of("stop")).to contain_exactly(
@@ -66,9 +64,9 @@ RSpec.describe "Severities" do
   end
 
   it "lets nothing that is in order have a severity, and has a good mark wherever all may be in order" do
-    good = marks.select { |_, mark| mark["good"] }
-    expect(good.values.map { |mark| mark["severity"] }).to all(be_nil)
-    expect(KNOWLEDGE.conditions["wheel"].reject { |item| item["marks"].any? { |mark| mark["good"] } }).to be_empty
+    good = marks.select { |_, mark| mark.good }
+    expect(good.values.map(&:severity)).to all(be_nil)
+    expect(KNOWLEDGE.wheel_items.reject { |item| item.marks.any?(&:good) }).to be_empty
   end
 
   it "has findings stop where the law's thickness is passed, steel runs on steel, or fluid goes where nobody can say" do
@@ -114,8 +112,8 @@ RSpec.describe "Severities" do
 
   # What the road tells is proved by a look; a leak that was only felt, and a lamp, no job can answer for.
   it "has a job for every mark at a wheel that is more than in order, and none that answers for a leak nobody found" do
-    answers = KNOWLEDGE.scope["works"].flat_map { |work| work.fetch("answers", []) }
-    grave = marks.select { |_, mark| mark["severity"] }.keys
+    answers = KNOWLEDGE.works.flat_map(&:answers)
+    grave = marks.select { |_, mark| mark.severity }.keys
     open = grave.reject { |id| answers.include?(id) || answers.include?(id.split(".").first) }
     expect(open).to contain_exactly(
       "symptom.sinking_pedal",
@@ -123,7 +121,7 @@ RSpec.describe "Severities" do
       "symptom.warning_light",
       "symptom.vibration"
     )
-    expect(answers - items.map { |item| item["id"] } - marks.keys).to be_empty
+    expect(answers - items.map(&:id) - marks.keys).to be_empty
   end
 
   it "carries each stopping mark from the wheel to the garage, whatever else is well" do
@@ -139,8 +137,8 @@ RSpec.describe "Severities" do
     expect(ask(:get, "/garage")["vehicles"].first["state"]["severity"]).not_to eq("stop")
     of("stop").each_with_index do |id, at|
       item, mark = id.split(".")
-      entry = KNOWLEDGE.conditions["wheel"].find { |each| each["id"] == item }
-      place = entry ? { axle: front, side: "left", face: ("inner" if entry["place"] == "faces") }.compact : {}
+      entry = KNOWLEDGE.wheel_items.find { |each| each.id == item }
+      place = entry ? { axle: front, side: "left", face: ("inner" if entry.place == "faces") }.compact : {}
       seen =
         ask(:post, look_overs, look_over("2026-05-11", (60_010 + at).to_s, conditions: [{ item:, mark:, **place }]))
       vehicle = ask(:get, "/garage")["vehicles"].first

@@ -141,12 +141,10 @@ RSpec.describe "The steps of a job" do
 
   it "use every caution, consumable and tool there is, and name every fact" do
     expect(KNOWLEDGE.cautions.keys - steps.flat_map(&:cautions)).to eq(["no-value"])
-    expect(KNOWLEDGE.consumables.map { |each| each["id"] } - steps.flat_map(&:consumables)).to be_empty
-    stand_ins = KNOWLEDGE.tools.flat_map { |tool| tool.fetch("instead", []) }
-    used =
-      steps.flat_map(&:tools) + stand_ins +
-        KNOWLEDGE.tools.select { |tool| tool.key?("covers") }.map { |tool| tool["id"] }
-    expect(KNOWLEDGE.tools.map { |tool| tool["id"] } - used).to be_empty
+    expect(KNOWLEDGE.consumables.map(&:id) - steps.flat_map(&:consumables)).to be_empty
+    stand_ins = KNOWLEDGE.tools.flat_map(&:instead)
+    used = steps.flat_map(&:tools) + stand_ins + KNOWLEDGE.tools.select { |tool| tool.covers.any? }.map(&:id)
+    expect(KNOWLEDGE.tools.map(&:id) - used).to be_empty
     named = steps.flat_map { |each| each.requires + each.forbids }
     expect(KNOWLEDGE.procedure.facts.keys - named - ["lowered"]).to be_empty
   end
@@ -155,10 +153,10 @@ RSpec.describe "The steps of a job" do
   # by a set.
   it "know a tool for every drive, and a torque range that is a range for every fastener" do
     drives = KNOWLEDGE.brake_data.choices(KNOWLEDGE.brake_data.field("wheel_nut.drive"), nil).keys
-    expect(drives - KNOWLEDGE.tools.flat_map { |tool| tool.fetch("covers", []) }).to be_empty
+    expect(drives - KNOWLEDGE.tools.flat_map(&:covers)).to be_empty
     KNOWLEDGE.fasteners.each do |fastener|
-      least, most = fastener["plausible_newton_metres"]
-      expect([least < most, fastener["source"]]).to eq([true, "common-practice"]), fastener["id"]
+      least, most = fastener.plausible_newton_metres
+      expect([least < most, fastener.source]).to eq([true, "common-practice"]), fastener.id
     end
   end
 
@@ -171,7 +169,7 @@ RSpec.describe "The steps of a job" do
       "rotor_screw" => [4, 8, 16]
     }
     met.each do |id, values|
-      range = Range.new(*KNOWLEDGE.fastener(id)["plausible_newton_metres"])
+      range = Range.new(*KNOWLEDGE.fastener(id).plausible_newton_metres)
       expect(values).to all(satisfy { |value| range.cover?(value) }), id
     end
   end

@@ -10,9 +10,9 @@ RSpec.describe Graver::Service::Planning::JobPlan do
   def ids(plan) = plan.ordered.placed.map { |placed| placed.step.id }
 
   def value(field)
-    return KNOWLEDGE.brake_data.choices(field, nil).keys.first if field["quantity"] == "choice"
+    return KNOWLEDGE.brake_data.choices(field, nil).keys.first if field.quantity == "choice"
 
-    { "torque" => "30", "count" => "4" }.fetch(field["quantity"], "22")
+    { "torque" => "30", "count" => "4" }.fetch(field.quantity, "22")
   end
 
   # Every gap filled, until none is left: filling one may show the next.
@@ -26,16 +26,16 @@ RSpec.describe Graver::Service::Planning::JobPlan do
             .map { |set| KNOWLEDGE.brake_data.field("#{set.line.fastener}.torque") }
       return if gaps.empty?
 
-      know(axle_id, *gaps.uniq.map { |field| [field["key"], value(field), KNOWLEDGE.brake_data.units(field).first] })
+      know(axle_id, *gaps.uniq.map { |field| [field.key, value(field), KNOWLEDGE.brake_data.units(field).first] })
     end
   end
 
   # What is common to every pad job, whatever the caliper: common practice, no source.
   it "is whole for every caliper kind once its data are filled in" do
     KNOWLEDGE.calipers.each do |caliper|
-      vehicle = ask(:post, "/vehicles", { name: caliper["id"], kind: caliper["vehicles"].first })
+      vehicle = ask(:post, "/vehicles", { name: caliper.id, kind: caliper.vehicles.first })
       vehicle["axles"].each do |axle|
-        know(axle["id"], ["caliper.kind", caliper["id"], nil])
+        know(axle["id"], ["caliper.kind", caliper.id, nil])
         fill(axle["id"])
         whole = plan(axle["id"])
         expect(whole.gaps.select(&:blocks)).to be_empty
@@ -58,7 +58,7 @@ RSpec.describe Graver::Service::Planning::JobPlan do
     rear = car["axles"].last["id"]
     know(rear, ["caliper.kind", "floating_slide_pins", nil])
     expect(plan(rear)).to have_attributes(torque: [], ordered: have_attributes(placed: nil))
-    expect(missing(rear).map { |field| field["key"] }).to include("parking_brake.kind")
+    expect(missing(rear).map(&:key)).to include("parking_brake.kind")
     know(rear, ["parking_brake.kind", "electric", nil])
     expect(ids(plan(rear))).to include("service_mode", "motor_closed")
     expect(plan(rear).tools.map { |tool| tool.line.id }).to include("scan_tool")

@@ -51,7 +51,17 @@ class Architecture
     environment: [%w[ENV ARGV], %w[boot.rb cli]],
     files: [
       %w[File IO Dir Pathname FileUtils Tempfile Etc],
-      %w[knowledge/files.rb knowledge/library.rb texts.rb storage/database.rb sheet/paper.rb api/web_app.rb cli boot.rb]
+      %w[
+        knowledge/files.rb
+        knowledge/library.rb
+        texts.rb
+        storage/database.rb
+        sheet/paper.rb
+        api/web_app.rb
+        api/contracts/contract.rb
+        cli
+        boot.rb
+      ]
     ],
     network: [%w[Net Socket TCPSocket UDPSocket TCPServer OpenURI], []],
     threads: [

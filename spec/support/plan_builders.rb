@@ -13,7 +13,7 @@ module PlanBuilders
   }.freeze
   DEFAULTS = KNOWLEDGE.schools.fetch("job").map { |kind, school| "#{kind}.#{school["default"]}" }.freeze
 
-  def rules = P::ScopeRules.new(KNOWLEDGE.scope)
+  def rules = KNOWLEDGE.scope_rules
   def sequence = @sequence ||= P::Sequence.new(KNOWLEDGE.procedure)
 
   def setup(axle, works, sides: %w[left right], sensors: [], **given)

@@ -26,7 +26,7 @@ RSpec.describe "Findings in the browser", :demo do
     expect(page).to have_css(".outcome .mark", text: "Stop").and have_text("have a licensed mechanic look")
     page.fill_in "Thickness they say", with: "never"
     page.click_button "Compare with my readings"
-    expect(page).to have_text("Needs a number")
+    expect(page).to have_text("Enter a number")
     page.fill_in "Thickness they say", with: "2 mm"
     page.select "rear", from: "Axle"
     page.click_button "Compare with my readings"

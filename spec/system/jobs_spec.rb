@@ -23,7 +23,7 @@ RSpec.describe "Planning a job", :demo do
     page.fill_in "Diameter (mm)", with: "302"
     page.fill_in "Days to get it", with: "soon"
     page.click_button "Save"
-    expect(page).to have_text("Needs a whole number of days")
+    expect(page).to have_text("Enter a whole number of days")
     page.fill_in "Days to get it", with: "3"
     page.click_button "Save"
     page.choose "Other rotor", allow_label_click: true
@@ -46,7 +46,7 @@ RSpec.describe "Planning a job", :demo do
     page.click_button "Start job"
     expect(page).to have_css("[aria-current=step]", text: "started").and have_button("Finish job")
     page.visit "/#/vehicles/1/timeline"
-    expect(page).to have_text("Front brakes: job under way")
+    expect(page).to have_text("Front brakes: job in progress")
   end
 
   it "changes scope and order, and says why it cannot" do

@@ -35,7 +35,7 @@ RSpec.describe "Measuring in the browser", :demo do
     page.click_button "Vehicle and finish", match: :first
     page.fill_in "Fluid level (fraction)", with: "3/8"
     page.fill_in "Water in the fluid (%)", with: "99"
-    expect(page).to have_text("lies between 0 and 15 %")
+    expect(page).to have_text("enter a value from 0 to 15 %")
     page.fill_in "Water in the fluid (%)", with: "2,5"
     page.click_button "pulsation"
     page.click_button "Save look-over"
@@ -186,7 +186,7 @@ RSpec.describe "Measuring in the browser", :demo do
     page.click_button "Change front left inner pad"
     page.fill_in "Value", with: "-1"
     page.click_button "Save"
-    expect(page).to have_text("Say why, in a few words")
+    expect(page).to have_text("Give the reason in a few words")
     page.fill_in "Reason", with: "misread the scale"
     page.click_button "Save"
     expect(page).to have_text("outside this instrument's range (0 to 150 mm)")
@@ -205,7 +205,7 @@ RSpec.describe "Measuring in the browser", :demo do
   it "keeps tools, finds a wrong zero and takes it out of the readings" do
     page.visit "/#/workshop"
     page.within("article[aria-label='Blue caliper']") do
-      expect(page).to have_text("Zero wrong").and have_text("Juniper left inner pad: 3.9 → 3.76 mm").or have_text(
+      expect(page).to have_text("Zero is off").and have_text("Juniper left inner pad: 3.9 → 3.76 mm").or have_text(
                    "5.4 → 5.26 mm"
                  )
       page.click_button "Take the 0.140 mm out of them"
@@ -218,10 +218,10 @@ RSpec.describe "Measuring in the browser", :demo do
     page.fill_in "From", with: "25"
     page.fill_in "To", with: "10"
     page.click_button "Add it"
-    expect(page).to have_text("Name needs a name you know it by")
+    expect(page).to have_text("Name: Give it a name.")
     page.fill_in "Name you know it by", with: "Big micrometer"
     page.click_button "Add it"
-    expect(page).to have_text("Most must be more than the least it reads")
+    expect(page).to have_text("Most: Enter more than the least it reads.")
     page.fill_in "To", with: "50"
     page.click_button "Add it"
     expect(page).to have_css("article[aria-label='Big micrometer']", text: "25 to 50 mm")
@@ -235,8 +235,8 @@ RSpec.describe "Measuring in the browser", :demo do
     table.close
     page.visit "/#/vehicles/3/import"
     page.attach_file("Choose the file", table.path)
-    expect(page).to have_text("4 readings from 2 services").and have_text("line 3, date: needs a day").and have_text(
-                  "line 4, value: needs a number"
+    expect(page).to have_text("4 readings from 2 services").and have_text("line 3, date: Enter a date").and have_text(
+                  "line 4, value: Enter a number"
                 )
     before = context.store.look_overs.of_vehicle(3).length
     page.click_button "Take in 4 readings"

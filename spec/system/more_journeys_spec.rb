@@ -25,7 +25,7 @@ RSpec.describe "More journeys in the browser" do
     expect(page).to have_text("Your garage is empty")
     page.click_link "Add a vehicle", match: :first
     page.click_button "Add it"
-    expect(page).to have_text("The name must be filled")
+    expect(page).to have_text("Fill this in.")
   end
 
   it "takes a motorcycle with one disc, in inches and 32nds, with the plate" do

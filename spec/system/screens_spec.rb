@@ -12,11 +12,11 @@ RSpec.describe "Screens of the demo household", :demo do
     "/#/vehicles/1" => "Logbook",
     "/#/axles/1/brake-data" => "Slide pin bolts",
     "/#/vehicles/1/look-over" => "Front left inner pad",
-    "/#/workshop" => "Zero wrong",
+    "/#/workshop" => "Zero is off",
     "/#/vehicles/1/findings" => "Most useful next measurement",
     "/#/look-overs/7" => "Readings",
     "/#/vehicles/1/import" => "Choose the file",
-    "/#/bin" => "Nothing was put away",
+    "/#/bin" => "The bin is empty",
     "/#/vehicles/1/timeline" => "Planned by you",
     "/#/axles/1/wear" => "How earlier forecasts did",
     "/#/axles/3/job-plan" => "A job, as proposed",
@@ -44,18 +44,20 @@ RSpec.describe "Screens of the demo household", :demo do
 
   it "shows the household's troubles where they are" do
     page.visit "/"
-    expect(page).to have_text("Brake fluid overdue").and have_text("Job under way").and have_text("Job on 23 May 2026")
+    expect(page).to have_text("Brake fluid overdue").and have_text("Job in progress").and have_text(
+                  "Job on 23 May 2026"
+                )
     expect(page.first("article h2 a").text).to eq("Mule")
   end
 
   it "asks what if with another limit, and shows another pad" do
     page.visit "/#/axles/1/wear"
-    expect(page).to have_css(".error-bars path", wait: 10)
+    expect(page).to have_css(".chart .left_inner .error")
     before = page.find(".big").text
     page.select "1.6 mm", from: "Renewed at", exact: false
     expect(page).to have_text("Pads to 1.6 mm").and have_no_css(".big", exact_text: before)
     page.select "all pads", from: "Show"
-    expect(page).to have_css(".error-bars path[stroke='#9a6413']")
+    expect(page).to have_css(".chart .left_outer .error")
   end
 
   it "renames a vehicle, notes a fluid renewal, and puts away and takes back" do
@@ -63,7 +65,7 @@ RSpec.describe "Screens of the demo household", :demo do
     page.click_button "Rename, change unit"
     page.fill_in "Name", with: " "
     page.click_button "Save"
-    expect(page).to have_text("The name needs a name you know it by")
+    expect(page).to have_text("Give it a name.")
     page.fill_in "Name", with: "Old Thistle"
     page.select "miles", from: "Odometer shows"
     page.click_button "Save"
@@ -91,10 +93,10 @@ RSpec.describe "Screens of the demo household", :demo do
   it "refuses brake data at its place and keeps what was typed; proposes what is usual and what another axle has" do
     page.visit "/#/axles/5/brake-data"
     {
-      "wheel_nut.torque" => ["ten", "Needs a number such as 8.4"],
+      "wheel_nut.torque" => ["ten", "Enter a number such as 8.4"],
       "rotor.discard_thickness" => ["30", "must be more than discard thickness"],
       "fixed_caliper_bolt.thread" => ["M?", "write it like M10 x 1.25"],
-      "pad.backing_plate" => ["0", "lies between 1 and 10 mm"]
+      "pad.backing_plate" => ["0", "enter a value from 1 to 10 mm"]
     }.each do |key, (typed, fault)|
       open_cell(key)
       page.fill_in "edit-#{key}", with: typed

@@ -14,12 +14,12 @@ RSpec.describe "The timeline in the browser", :demo do
     page.fill_in "From", with: Date.new(2026, 7, 1)
     page.fill_in "To", with: Date.new(2026, 6, 1)
     page.fill_in "Distance (km)", with: "far"
-    page.within("form", text: "Brakes wear so many times as fast") { page.click_button "Note it" }
-    expect(page).to have_text("a trip ends on the day it begins, or later").and have_text(/needs a number/i)
+    page.within("form", text: "Wear factor") { page.click_button "Note it" }
+    expect(page).to have_text("A trip ends on the day it begins, or later").and have_text(/Enter a number/)
     expect(page).to have_field("Name", with: "To the sea")
     page.fill_in "To", with: Date.new(2026, 7, 14)
     page.fill_in "Distance (km)", with: "1800"
-    page.within("form", text: "Brakes wear so many times as fast") { page.click_button "Note it" }
+    page.within("form", text: "Wear factor") { page.click_button "Note it" }
     expect(page).to have_css("svg text", text: "To the sea").and have_text("1 Jul 2026 to 14 Jul 2026, 1800 km")
     page.within(".planned li", text: "To the sea") { page.click_button "Take away" }
     expect(page).to have_no_css("svg text", text: "To the sea")
@@ -35,7 +35,7 @@ RSpec.describe "The timeline in the browser", :demo do
          )
     before = page.all(".sessions li").length
     page.fill_in "Combine jobs closer than (km)", with: before == 1 ? "0" : "30000"
-    page.fill_in "and this near in days", with: before == 1 ? "0" : "365"
+    page.fill_in "Combine jobs closer than (days)", with: before == 1 ? "0" : "365"
     page.find("h1").click
     expect(page).to have_css(".sessions li", count: before == 1 ? 2 : 1)
     page.fill_in "Odometer (km)", with: "99000"
@@ -55,7 +55,7 @@ RSpec.describe "The timeline in the browser", :demo do
             "Supposed: 40000 km a year (your figure); Mostly town: wear factor 1.9"
           )
     page.fill_in "Driven in a year (km)", with: "lots"
-    expect(page).to have_text(/needs a number/i)
+    expect(page).to have_text(/Enter a number/)
     expect(page).to have_text("Measure the left inner pad with a caliper").and have_text(
             "worked out afterwards"
           ).and have_text(/Over your garage|No forecast of your garage/)
@@ -67,7 +67,7 @@ RSpec.describe "The timeline in the browser", :demo do
     page.fill_in "From", with: "50"
     page.fill_in "To", with: "10"
     page.click_button "Add it"
-    expect(page).to have_text("Name needs a name you know it by")
+    expect(page).to have_text("Name: Give it a name.")
     page.fill_in "Name you know it by", with: "Short one"
     page.fill_in "From", with: "5"
     page.fill_in "To", with: "50"

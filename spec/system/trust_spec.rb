@@ -37,7 +37,7 @@ RSpec.describe "Trust in the browser", :demo do
     expect(page).to have_no_css("[aria-label='Hose'] [aria-pressed=true]")
     page.fill_in "value-1_left_inner", with: ""
     type "1e3"
-    expect(page).to have_field("value-1_left_inner", with: "1e3").and have_text("needs a number such as 8.4")
+    expect(page).to have_field("value-1_left_inner", with: "1e3").and have_text("Enter a number such as 8.4")
     page.fill_in "value-1_left_inner", with: ""
     type "e"
     expect(page).to have_text("Method: By eye. Undo")
@@ -172,7 +172,7 @@ RSpec.describe "Trust in the browser", :demo do
       page.find("button", text: "Change").click
       page.select "stiff", from: "What it is"
       page.click_button "Save"
-      expect(page).to have_text(/say why/i)
+      expect(page).to have_text(/Give the reason/)
       page.fill_in "Reason", with: "only stiff"
       page.click_button "Save"
     end
@@ -196,7 +196,7 @@ RSpec.describe "Trust in the browser", :demo do
     page.click_link "To Mule"
     expect(page).to have_text("New rear pads fitted")
     page.within("section[aria-label='rear axle']") do
-      expect(page).to have_no_text("Stop").and have_no_text("Job under way")
+      expect(page).to have_no_text("Stop").and have_no_text("Job in progress")
     end
   end
 

@@ -26,8 +26,9 @@ module Graver
         @content = content
         @threads = threads
         @calipers = calipers
-        @fields = (content.fetch("fields") + FastenerFields.call(content.fetch("fastener_fields"), fasteners)).freeze
-        @by_key = fields.to_h { |field| [field.fetch("key"), field] }
+        written = content.fetch("fields") + FastenerFields.call(content.fetch("fastener_fields"), fasteners)
+        @fields = written.map { |field| Core::Measurement::BrakeDataField.from(field) }.freeze
+        @by_key = fields.to_h { |field| [field.key, field] }
       end
 
       def groups = @content.fetch("groups")
@@ -38,7 +39,7 @@ module Graver
       def label(key, value) = choices(field(key), nil)[value] || value
       # Sources that disagree by more than this share of a torque are a question.
       def rival_share = @content.fetch("rival_share").fetch("value")
-      def vehicle_wide?(key) = field(key)&.fetch("scope", nil) == "vehicle"
+      def vehicle_wide?(key) = field(key)&.scope == "vehicle"
 
       # Fields that exist on an axle. A place that is not known (nil) leaves out what exists in some such places only.
       # place: { vehicle_kind:, axle:, caliper:, parking_brake:, retention:, hose_fitting: }
@@ -48,15 +49,15 @@ module Graver
 
       # { id => label } a choice field offers on a kind of vehicle (nil: all).
       def choices(field, vehicle_kind)
-        return {} unless field["choices"]
-        return @content.fetch("choices").fetch(field["choices"]) unless field["choices"] == "calipers"
+        return {} unless field.choices
+        return @content.fetch("choices").fetch(field.choices) unless field.choices == "calipers"
 
         @calipers
-          .select { |caliper| vehicle_kind.nil? || caliper["vehicles"].include?(vehicle_kind) }
-          .to_h { |caliper| [caliper["id"], caliper["label"]] }
+          .select { |caliper| vehicle_kind.nil? || caliper.vehicles.include?(vehicle_kind) }
+          .to_h { |caliper| [caliper.id, caliper.label] }
       end
 
-      def units(field) = UNITS[field["quantity"]]&.units || []
+      def units(field) = UNITS[field.quantity]&.units || []
 
       # Checks one entry; returns its value in base units (mm, N·m, ml, degrees), its count, its text or its choice.
       # Raises InvalidEntry with the field "value", "unit", "source" or "key".
@@ -65,10 +66,10 @@ module Graver
         unless sources.key?(source)
           refuse("source", "unknown_source", Texts.say("faults.unknown_source", choices: sources.keys))
         end
-        return check_choice(field, value, vehicle_kind) if field["quantity"] == "choice"
-        return check_text(field, value) if field["quantity"] == "text"
+        return check_choice(field, value, vehicle_kind) if field.quantity == "choice"
+        return check_text(field, value) if field.quantity == "text"
 
-        range = field["quantity"] == "torque" ? Core::Quantity::EnteredRange.parse(value) : nil
+        range = field.quantity == "torque" ? Core::Quantity::EnteredRange.parse(value) : nil
         numbers = range ? [range.low, range.high].compact : [Core::Quantity::EnteredNumber.parse(value)]
         numbers.map { |number| within_bounds(field, in_base(field, number, unit)) }.last
       rescue InvalidEntry => e
@@ -86,35 +87,31 @@ module Graver
         refuse(
           "value",
           "unknown_choice",
-          Texts.say("faults.labelled_choose", label: field["label"], choices: offered.values)
+          Texts.say("faults.labelled_choose", label: field.label, choices: offered.values)
         )
       end
 
       def check_text(field, value)
         Core::Planning::Thread.normal(value, @threads) ||
-          refuse(
-            "value",
-            "unknown_thread",
-            Texts.say("faults.unknown_thread", label: field["label"], hint: field["hint"])
-          )
+          refuse("value", "unknown_thread", Texts.say("faults.unknown_thread", label: field.label, hint: field.hint))
       end
 
       def in_base(field, number, unit)
-        return number.value.to_i if field["quantity"] == "count" && number.value.denominator == 1
+        return number.value.to_i if field.quantity == "count" && number.value.denominator == 1
 
-        refuse("value", "not_whole", Texts.say("faults.whole", label: field["label"])) if field["quantity"] == "count"
-        table = UNITS.fetch(field["quantity"])
+        refuse("value", "not_whole", Texts.say("faults.whole", label: field.label)) if field.quantity == "count"
+        table = UNITS.fetch(field.quantity)
         unless table.include?(unit)
-          refuse("unit", "unknown_unit", Texts.say("faults.unit_choose", label: field["label"], choices: table.units))
+          refuse("unit", "unknown_unit", Texts.say("faults.unit_choose", label: field.label, choices: table.units))
         end
         table.to_base(number.value, unit)
       end
 
       def within_bounds(field, value)
-        return value if value.between?(field["least"], field["most"])
+        return value if value.between?(field.least, field.most)
 
-        unit = UNITS[field["quantity"]]&.base
-        bounds = { label: field["label"], least: field["least"], most: field["most"] }
+        unit = UNITS[field.quantity]&.base
+        bounds = { label: field.label, least: field.least, most: field.most }
         refuse(
           "value",
           "out_of_range",

@@ -53,32 +53,31 @@ module Graver
 
       def fields
         data = @contents.fetch("brake_data.yml")
-        data.fetch("fields") + FastenerFields.call(data.fetch("fastener_fields"), @contents.fetch("fasteners.yml"))
+        data.fetch("fields") + FastenerFields.call(data.fetch("fastener_fields"), fasteners)
+      end
+
+      def fasteners
+        @contents.fetch("fasteners.yml").map { |written| Core::Planning::Fastener.from(written) }
+      end
+
+      def calipers
+        @contents.fetch("calipers.yml").map { |written| Core::Planning::Caliper.from(written) }
       end
 
       # A template fills in what a brake data entry would be refused for just as little.
       def templates
         catalogue =
-          BrakeDataCatalogue.new(
-            @contents.fetch("brake_data.yml"),
-            @contents.fetch("calipers.yml"),
-            @contents.fetch("fasteners.yml"),
-            @contents.fetch("threads.yml")
-          )
-        @contents
-          .fetch("calipers.yml")
-          .flat_map do |caliper|
-            caliper
-              .fetch("template")
-              .filter_map do |entry|
-                catalogue.check(entry["key"], entry["value"], entry["unit"], "typical", caliper["vehicles"].first)
-                if catalogue.field(entry["key"])["quantity"] == "torque"
-                  "calipers.yml: #{caliper["id"]}: a template gives no torque"
-                end
-              rescue InvalidEntry => e
-                "calipers.yml: #{caliper["id"]}: #{entry["key"]}: #{e.message}"
-              end
+          BrakeDataCatalogue.new(@contents.fetch("brake_data.yml"), calipers, fasteners, @contents.fetch("threads.yml"))
+        calipers.flat_map do |caliper|
+          caliper.template.filter_map do |entry|
+            catalogue.check(entry["key"], entry["value"], entry["unit"], "typical", caliper.vehicles.first)
+            if catalogue.field(entry["key"]).quantity == "torque"
+              "calipers.yml: #{caliper.id}: a template gives no torque"
+            end
+          rescue InvalidEntry => e
+            "calipers.yml: #{caliper.id}: #{entry["key"]}: #{e.message}"
           end
+        end
       end
 
       def questions
@@ -107,7 +106,7 @@ module Graver
         known_works = works.flat_map { |work| [work["id"], *work["means"]] }
         named =
           @contents.fetch("parts.yml").flat_map { |part| part["work"] + part.fetch("not_work", []) } +
-            works.flat_map { |work| work.fetch("with", []) }
+            works.flat_map { |work| work.fetch("companions", []) }
         missing =
           (keys.uniq - known).map { |key| "brake data #{key} are not there" } +
             (named.uniq - known_works).map { |work| "work #{work} is not there" }

@@ -23,42 +23,61 @@ module Graver
           BrakeDataCatalogue.new(contents.fetch("brake_data.yml"), calipers, fasteners, contents.fetch("threads.yml"))
       end
 
-      def calipers = @contents.fetch("calipers.yml")
-      def caliper(id) = calipers.find { |caliper| caliper.fetch("id") == id }
-      def fasteners = @contents.fetch("fasteners.yml")
-      def fastener(id) = fasteners.find { |fastener| fastener.fetch("id") == id }
-      def parts = @contents.fetch("parts.yml")
-      def consumables = @contents.fetch("consumables.yml")
+      def inspect = "#<#{self.class}>"
+      def calipers = @calipers ||= entries("calipers.yml", Core::Planning::Caliper)
+      def caliper(id) = calipers.find { |caliper| caliper.id == id }
+      def fasteners = @fasteners ||= entries("fasteners.yml", Core::Planning::Fastener)
+      def fastener(id) = fasteners.find { |fastener| fastener.id == id }
+      def parts = @parts ||= entries("parts.yml", Core::Planning::Part)
+      def consumables = @consumables ||= entries("consumables.yml", Core::Planning::Consumable)
       # Puts any job's steps in order.
       def sequence = @sequence ||= Core::Planning::Sequence.new(procedure)
-      def tools = @contents.fetch("tools.yml")
-      def tool(id) = tools.find { |tool| tool.fetch("id") == id }
+      def tools = @tools ||= entries("tools.yml", Core::Planning::Tool)
+      def tool(id) = tools.find { |tool| tool.id == id }
       def scope = @contents.fetch("rules/scope.yml")
-      def work(id) = scope.fetch("works").find { |work| work.fetch("id") == id }
-      def places = @contents.fetch("rules/places.yml").fetch("places")
+      def works = @works ||= values(scope.fetch("works"), Core::Planning::Work)
+      def work(id) = works.find { |work| work.id == id }
+      def scope_rules = @scope_rules ||= Core::Planning::ScopeRules.new(works, scope)
+      def places = @places ||= values(@contents.fetch("rules/places.yml").fetch("places"), Core::Planning::PlaceRule)
       def fluid = @contents.fetch("rules/fluid.yml")
       def readiness = @contents.fetch("rules/readiness.yml").fetch("items")
       def hours = @contents.fetch("rules/hours.yml")
-      def cautions = @cautions ||= @contents.fetch("cautions.yml").to_h { |caution| [caution.fetch("id"), caution] }
+      def cautions
+        @cautions ||= entries("cautions.yml", Core::Planning::Caution).to_h { |caution| [caution.id, caution] }.freeze
+      end
       def limits = @contents.fetch("limits.yml")
-      # The schools' limits, each with the title of its source.
-      def pad_limits = limits.fetch("pad_limits").map { |limit| limit.merge("source" => source_title(limit["source"])) }
-      def pad_limit(id) = limits.fetch("pad_limits").find { |limit| limit.fetch("id") == id }
-      def default_pad_limit_mm = pad_limit(limits.fetch("default_pad_limit")).fetch("mm")
-      def floor_pad_limit_mm = pad_limit(limits.fetch("floor_pad_limit")).fetch("mm")
+      # The approaches' limits, each with the title of its source.
+      def pad_limits
+        @pad_limits ||=
+          values(limits.fetch("pad_limits"), Core::Judgement::PadLimit).map do |limit|
+            limit.with(source: source_title(limit.source))
+          end
+      end
+      def pad_limit(id) = pad_limits.find { |limit| limit.id == id }
+      def default_pad_limit_mm = pad_limit(limits.fetch("default_pad_limit")).mm
+      def floor_pad_limit_mm = pad_limit(limits.fetch("floor_pad_limit")).mm
       def state = @contents.fetch("rules/state.yml")
       def rotor_rules = @contents.fetch("rules/rotor.yml")
       def questions = @contents.fetch("rules/questions.yml")
       def question_thresholds
         @question_thresholds ||= questions.fetch("thresholds").except("source").transform_keys(&:to_sym)
       end
-      def conditions = @contents.fetch("conditions.yml")
-      # Things to look at, at a wheel and about the vehicle.
-      def condition_items = conditions.fetch("wheel") + conditions.fetch("vehicle")
-      def condition_item(id) = condition_items.find { |item| item.fetch("id") == id }
-      def condition_figure(id) = conditions.fetch("figures").find { |figure| figure.fetch("id") == id }
+      def conditions_source = @contents.fetch("conditions.yml").fetch("source")
+      # Things to look at at a wheel.
+      def wheel_items = @wheel_items ||= items("wheel")
+      # Things to look at about the vehicle.
+      def vehicle_items = @vehicle_items ||= items("vehicle")
+      def condition_items = wheel_items + vehicle_items
+      def condition_item(id) = condition_items.find { |item| item.id == id }
+      def condition_figures
+        @condition_figures ||=
+          values(@contents.fetch("conditions.yml").fetch("figures"), Core::Judgement::ConditionFigure)
+      end
+      def condition_figure(id) = condition_figures.find { |figure| figure.id == id }
       def findings = @contents.fetch("rules/findings.yml")
-      def causes(pattern) = @contents.fetch("rules/causes.yml").fetch("patterns").fetch(pattern)
+      def causes(pattern)
+        values(@contents.fetch("rules/causes.yml").fetch("patterns").fetch(pattern), Core::Judgement::CauseEntry)
+      end
       def schools = @contents.fetch("rules/schools.yml")
       def schedule = @contents.fetch("rules/schedule.yml")
       def torque_wrenches = @contents.fetch("torque_wrenches.yml")
@@ -77,7 +96,18 @@ module Graver
       end
 
       def what_if = @contents.fetch("wear/what_if.yml")
-      def symptoms = @contents.fetch("rules/symptoms.yml").fetch("symptoms")
+      def symptoms
+        @symptoms ||=
+          @contents
+            .fetch("rules/symptoms.yml")
+            .fetch("symptoms")
+            .map do |written|
+              questions = values(written.fetch("questions"), Core::Judgement::Symptom::Question)
+              outcomes = values(written.fetch("outcomes"), Core::Judgement::Symptom::Outcome)
+              Core::Judgement::Symptom.from({ **written, "questions" => questions, "outcomes" => outcomes })
+            end
+            .freeze
+      end
       def walk_round = @contents.fetch("walk_round.yml")
       # Methods by which the friction of a pad is measured with its wheel off: { "caliper" => standard uncertainty in
       # mm }
@@ -186,6 +216,20 @@ module Graver
       def driving_prior = @contents.fetch("wear/priors.yml").fetch("driving").except("source").transform_keys(&:to_sym)
 
       private
+
+      def entries(file, record) = values(@contents.fetch(file), record)
+      def values(written, record) = written.map { |entry| record.from(entry) }.freeze
+
+      def items(place)
+        @contents
+          .fetch("conditions.yml")
+          .fetch(place)
+          .map do |written|
+            marks = values(written.fetch("marks"), Core::Judgement::Mark)
+            Core::Judgement::ConditionItem.from({ **written, "marks" => marks })
+          end
+          .freeze
+      end
 
       # Positions stay names; what is said of them, and of suppositions, has keys of its own.
       def symbolic(member, value)

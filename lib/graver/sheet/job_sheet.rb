@@ -97,7 +97,7 @@ module Graver
         @job[:tools].each { |tool| @paper.tick(tool_text(tool), done: tool[:status] != "missing" || tool[:resolved]) }
         @paper.heading(Texts.say("sheet.what_where"))
         @paper.table(
-          [%w[Place Yes Never], *@job[:places].map { |place| place.values_at("place", "use", "never") }],
+          [%w[Place Yes Never], *@job[:places].map { |place| place.values_at(:place, :use, :never) }],
           widths: {
             0 => 110
           }
@@ -163,9 +163,9 @@ module Graver
         end
         step[:notes].each { |note| @paper.say Texts.say("sheet.note", text: note[:text]), size: 9, indent: 17 }
         step[:cautions].each do |caution|
-          @paper.say "#{caution["severity"].capitalize}: #{caution["text"]}",
+          @paper.say "#{caution[:severity].capitalize}: #{caution[:text]}",
                      size: 9,
-                     colour: SEVERITY.fetch(caution["severity"]),
+                     colour: SEVERITY.fetch(caution[:severity]),
                      indent: 17
         end
         @pdf.move_down 2

@@ -7,6 +7,9 @@ module Graver
       # further in.
       class Contract < Dry::Validation::Contract
         LONGEST_TEXT = 2000
+        MESSAGES = File.expand_path("../../../../knowledge/messages/shape.yml", __dir__)
+
+        config.messages.load_paths << MESSAGES
 
         # -> checked Hash with symbol keys. Raises InvalidEntry with a fault per field.
         def self.check(input)

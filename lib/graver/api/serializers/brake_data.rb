@@ -19,8 +19,7 @@ module Graver
             axle: Axles.new(@knowledge).name(file),
             groups: choices(@catalogue.groups),
             sources: choices(@catalogue.sources),
-            fields:
-              fields.map { |field| { **field(file, field), looked_for: sheet.looked_for.include?(field["key"]) } },
+            fields: fields.map { |field| { **field(file, field), looked_for: sheet.looked_for.include?(field.key) } },
             needs: needs(file, fields),
             others: others(sheet)
           }
@@ -31,8 +30,8 @@ module Graver
         # What each gap holds up.
         def needs(file, fields)
           @catalogue.needs.filter_map do |id, label|
-            mine = fields.select { |field| field["needed_for"].include?(id) }
-            { id:, label:, known: mine.count { |field| file.data.key?(field["key"]) }, of: mine.length } if mine.any?
+            mine = fields.select { |field| field.needed_for.include?(id) }
+            { id:, label:, known: mine.count { |field| file.data.key?(field.key) }, of: mine.length } if mine.any?
           end
         end
 
@@ -42,22 +41,22 @@ module Graver
         def choices(labels) = labels.map { |id, label| { id:, label: } }
 
         def field(file, field)
-          datum = file.data[field["key"]]
+          datum = file.data[field.key]
           {
-            key: field["key"],
-            group: field["group"],
-            label: field["label"],
-            quantity: field["quantity"],
+            key: field.key,
+            group: field.group,
+            label: field.label,
+            quantity: field.quantity,
             units: @catalogue.units(field),
             choices: choices(@catalogue.choices(field, file.vehicle.kind)),
             value: datum&.value,
             unit: datum&.unit,
             source: datum&.source,
-            hint: field["hint"],
-            fastener: field["fastener"],
-            waits: field["waits"],
-            find: field["find"],
-            needed_for: field["needed_for"],
+            hint: field.hint,
+            fastener: field.fastener,
+            waits: field.waits,
+            find: field.find,
+            needed_for: field.needed_for,
             doubt: doubt(file, field, datum),
             earlier: earlier(field),
             rivals: rivals(file, field, datum)
@@ -65,16 +64,16 @@ module Graver
         end
 
         def doubt(file, field, datum)
-          return unless datum && field["quantity"] == "torque"
+          return unless datum && field.quantity == "torque"
 
-          plausible = @knowledge.fastener(field["fastener"]).fetch("plausible_newton_metres")
+          plausible = @knowledge.fastener(field.fastener).plausible_newton_metres
           torque = file.torque(datum)
           TorqueDoubt.sentence(torque, torque.doubt(*plausible), plausible)
         end
 
         # What several sources say, the one that counts first; none when they agree.
         def rivals(file, field, datum)
-          others = field["quantity"] == "torque" ? file.rivals(field["key"]) : []
+          others = field.quantity == "torque" ? file.rivals(field.key) : []
           if others.empty?
             []
           else
@@ -85,7 +84,7 @@ module Graver
         end
 
         def earlier(field)
-          @history.fetch(field["key"], [])[0...-1].map do |entry|
+          @history.fetch(field.key, [])[0...-1].map do |entry|
             "#{[entry.value || "unknown", entry.unit].compact.join(" ")} (#{entry.recorded_at[0, 10]})"
           end
         end

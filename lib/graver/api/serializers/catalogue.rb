@@ -16,7 +16,7 @@ module Graver
             today: today.iso8601,
             kinds: Contracts::KINDS.map { |id, label| { id:, label: } },
             methods:,
-            limits: @knowledge.pad_limits,
+            limits: @knowledge.pad_limits.map(&:to_h),
             states:
           }
         end

@@ -106,13 +106,13 @@ module Graver
 
         def mark(mark, place)
           {
-            rule: "seen-#{mark.item["id"]}-#{mark.mark["id"]}",
+            rule: "seen-#{mark.item.id}-#{mark.mark.id}",
             severity: mark.severity,
             topic: "seen",
             axle_id: mark.axle_id,
             side: mark.side,
             pad: mark.face,
-            title: "#{mark.item["label"]}: #{mark.mark["label"]}",
+            title: "#{mark.item.label}: #{mark.mark.label}",
             sentence:
               Texts.say(
                 "marks.sentence",
@@ -125,7 +125,7 @@ module Graver
             advice: mark.caution || Texts.say("marks.look_again"),
             confidence: nil,
             causes: [],
-            source: @knowledge.source_title(@knowledge.conditions.fetch("source"))
+            source: @knowledge.source_title(@knowledge.conditions_source)
           }
         end
 
@@ -136,7 +136,7 @@ module Graver
 
         def described(mark)
           item, id = mark.split(".").then { |item, id| [@knowledge.condition_item(item), id] }
-          "#{item["label"].downcase} #{item["marks"].find { |each| each["id"] == id }["label"]}"
+          "#{item.label.downcase} #{item.mark(id).label}"
         end
 
         def fluid(card)

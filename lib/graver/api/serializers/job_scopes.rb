@@ -26,7 +26,7 @@ module Graver
         def offer(offer) = { adds: offer.adds.map { |id, works| { axle_id: id, works: } }, text: offer.text }
 
         def axle(axle)
-          works = axle.offered.reject { |work| ROTORS.key?(work["id"]) }
+          works = axle.offered.reject { |work| ROTORS.key?(work.id) }
           {
             id: axle.file.axle.id,
             name: axle.name,
@@ -37,7 +37,7 @@ module Graver
         end
 
         def work(axle, work)
-          { **work.slice("id", "label"), chosen: axle.works.include?(work["id"]), because: axle.proposed[work["id"]] }
+          { **work.to_h.slice(:id, :label), chosen: axle.works.include?(work.id), because: axle.proposed[work.id] }
         end
 
         def rotors(axle)

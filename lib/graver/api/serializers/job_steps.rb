@@ -75,9 +75,9 @@ module Graver
         # The danger stands at the bolt whose torque is not known.
         def cautions(placed)
           unknown =
-            torque_at(placed).any? { |set| set.line.torque.nil? && !@knowledge.fastener(set.line.fastener)["snug"] }
+            torque_at(placed).any? { |set| set.line.torque.nil? && !@knowledge.fastener(set.line.fastener).snug }
           (placed.step.cautions + (unknown ? ["no-value"] : [])).map do |id|
-            @knowledge.cautions.fetch(id).slice("severity", "text")
+            @knowledge.cautions.fetch(id).to_h.slice(:severity, :text)
           end
         end
 

@@ -92,7 +92,7 @@ module Graver
           item, mark = row.part.split(".")
           known = @knowledge.condition_item(item)
           if known
-            "#{known["label"].downcase}: #{known["marks"].find { |each| each["id"] == mark }&.fetch("label") || mark}"
+            "#{known.label.downcase}: #{known.marks.find { |each| each.id == mark }&.fetch("label") || mark}"
           else
             row.part
           end
@@ -128,8 +128,8 @@ module Graver
             return(
               {
                 **common,
-                item: figure["label"],
-                mark: "#{condition.value} #{figure["unit"]}",
+                item: figure.label,
+                mark: "#{condition.value} #{figure.unit}",
                 mark_id: nil,
                 entered: condition.entered,
                 severity: nil,
@@ -139,19 +139,19 @@ module Graver
           end
 
           item = @knowledge.condition_item(condition.item)
-          choices = item ? item["marks"].map { |each| each.slice("id", "label") } : []
+          choices = item ? item.marks.map { |each| each.to_h.slice(:id, :label) } : []
           {
             **common,
-            item: item ? item["label"] : condition.item,
+            item: item ? item.label : condition.item,
             mark: label_of(choices, condition.mark),
             mark_id: condition.mark,
             entered: label_of(choices, condition.entered),
-            severity: item && item["marks"].find { |each| each["id"] == condition.mark }&.fetch("severity", nil),
+            severity: item&.mark(condition.mark)&.severity,
             choices:
           }
         end
 
-        def label_of(choices, id) = choices.find { |each| each["id"] == id }&.fetch("label") || id
+        def label_of(choices, id) = choices.find { |each| each[:id] == id }&.fetch(:label) || id
       end
     end
   end

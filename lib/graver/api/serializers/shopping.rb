@@ -43,7 +43,7 @@ module Graver
             parts: plan.parts.map { |part| part(part) },
             consumables: plan.consumables.map { |each| consumable(each) },
             tools: plan.tools.map { |tool| tool(tool) },
-            places: plan.places.map { |place| place.slice("place", "use", "never") }
+            places: plan.places.map { |place| place.to_h.slice(:place, :use, :never) }
           }
         end
 

@@ -14,9 +14,9 @@ module Graver
             symptoms:
               @knowledge.symptoms.map do |symptom|
                 {
-                  id: symptom["id"],
-                  label: symptom["label"],
-                  questions: symptom["questions"].map { |question| question(question) }
+                  id: symptom.id,
+                  label: symptom.label,
+                  questions: symptom.questions.map { |question| question(question) }
                 }
               end
           }
@@ -34,11 +34,7 @@ module Graver
         private
 
         def question(question)
-          {
-            id: question["id"],
-            text: question["text"],
-            options: question["options"].map { |id, label| { id:, label: } }
-          }
+          { id: question.id, text: question.text, options: question.options.map { |id, label| { id:, label: } } }
         end
       end
     end

@@ -11,12 +11,12 @@ module Graver
 
         # Service::Workshop::OwnedTools
         def call(tools)
-          shown = @knowledge.tools.reject { |tool| tool["by_torque"] }
+          shown = @knowledge.tools.reject(&:by_torque)
           owned, measuring = tools.ids, tools.measuring
           {
             tools:
               shown.map do |tool|
-                tool(tool).merge(owned: owned.include?(tool["id"]), measuring: measuring.include?(tool["id"]))
+                tool(tool).merge(owned: owned.include?(tool.id), measuring: measuring.include?(tool.id))
               end
           }
         end
@@ -24,7 +24,7 @@ module Graver
         private
 
         def tool(tool)
-          { **tool.slice("id", "label"), special: tool.fetch("special", false), set: tool.key?("covers") }
+          { **tool.to_h.slice(:id, :label), special: tool.special, set: tool.covers.any? }
         end
       end
     end

@@ -24,8 +24,8 @@ module Graver
                   odometer_unit: round.last_look_over.odometer_unit
                 },
             wheels: round.wheels.map { |wheel| wheel(wheel) },
-            items: items(@knowledge.conditions.fetch("wheel")),
-            vehicle_items: items(@knowledge.conditions.fetch("vehicle")),
+            items: items(@knowledge.wheel_items),
+            vehicle_items: items(@knowledge.vehicle_items),
             figures: figures(round.vehicle.kind),
             methods: Catalogue.new(@knowledge).methods,
             events: events,
@@ -54,7 +54,7 @@ module Graver
             side: wheel.side,
             label: wheel.label,
             positions: wheel.positions.map { |position| position(position) },
-            items: wheel.items.map { |item| item["id"] },
+            items: wheel.items.map(&:id),
             asks: wheel.asks.map { |field| ask(field, wheel.file.vehicle.kind) }
           }
         end
@@ -81,7 +81,7 @@ module Graver
 
         def ask(field, kind)
           {
-            **field.slice("key", "label", "find", "waits"),
+            **field.to_h.slice(:key, :label, :find, :waits),
             choices: choices(@knowledge.brake_data.choices(field, kind)),
             units: @knowledge.brake_data.units(field),
             source: source(field)
@@ -89,23 +89,23 @@ module Graver
         end
 
         # A rotor's figures are cast on it; anything else is measured or seen.
-        def source(field) = field["group"] == "rotors" && field["quantity"] == "length" ? "cast" : "measured"
+        def source(field) = field.group == "rotors" && field.quantity == "length" ? "cast" : "measured"
 
         def items(items)
           items.map do |item|
             {
-              id: item["id"],
-              label: item["label"],
-              faces: item["place"] == "faces",
+              id: item.id,
+              label: item.label,
+              faces: item.faces?,
               marks:
-                item["marks"].map do |mark|
+                item.marks.map do |mark|
                   {
-                    id: mark["id"],
-                    label: mark["label"],
-                    group: mark["group"],
-                    good: mark["good"] || false,
-                    severity: mark["severity"],
-                    caution: mark["caution"]
+                    id: mark.id,
+                    label: mark.label,
+                    group: mark.group,
+                    good: mark.good,
+                    severity: mark.severity,
+                    caution: mark.caution
                   }
                 end
             }
@@ -114,10 +114,9 @@ module Graver
 
         def figures(kind)
           @knowledge
-            .conditions
-            .fetch("figures")
-            .select { |figure| figure["vehicles"].nil? || figure["vehicles"].include?(kind) }
-            .map { |figure| figure.slice("id", "label", "unit", "hint") }
+            .condition_figures
+            .select { |figure| figure.vehicles.nil? || figure.vehicles.include?(kind) }
+            .map { |figure| figure.to_h.slice(:id, :label, :unit, :hint) }
         end
 
         def events

@@ -18,7 +18,7 @@ module Graver
             axle_name: Axles.new(@knowledge).name(file),
             axle: Axles.new(@knowledge).call(overview, nil),
             passed: passed(answer),
-            limits: @knowledge.pad_limits,
+            limits: @knowledge.pad_limits.map(&:to_h),
             readings: readings(file, doubted(answer)),
             fits: fits(file),
             components: components(answer),

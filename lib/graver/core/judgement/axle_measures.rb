@@ -4,8 +4,7 @@ module Graver
   module Core
     module Judgement
       # What the rules of state look at, worked out of an axle's outlook. Keys are the `measure` names of the rule
-      # table;
-      # a measure that cannot be said is nil. Chances are 0 to 1, thicknesses mm, distances km, times days.
+      # table; a measure that cannot be said is nil. Chances are 0 to 1, thicknesses mm, distances km, times days.
       module AxleMeasures
         CAREFUL = 0.10
 

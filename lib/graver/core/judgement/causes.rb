@@ -15,12 +15,8 @@ module Graver
         def rank(candidates, evidence)
           weighed =
             candidates.map do |candidate|
-              seen = candidate.fetch("evidence").keys & evidence
-              [
-                candidate,
-                seen,
-                seen.reduce(candidate.fetch("weight").to_f) { |weight, mark| weight * candidate["evidence"][mark] }
-              ]
+              seen = candidate.evidence.keys & evidence
+              [candidate, seen, seen.reduce(candidate.weight.to_f) { |weight, mark| weight * candidate.evidence[mark] }]
             end
           total = weighed.sum(&:last)
           weighed
@@ -30,12 +26,12 @@ module Graver
 
         def cause(candidate, seen, share)
           Cause.new(
-            id: candidate["id"],
-            label: candidate["label"],
+            id: candidate.id,
+            label: candidate.label,
             share:,
             seen:,
-            check: candidate["check"],
-            remedy: candidate["remedy"]
+            check: candidate.check,
+            remedy: candidate.remedy
           )
         end
       end

@@ -4,8 +4,7 @@ module Graver
   module Core
     module Judgement
       # How far the pistons stand out of where new pads and a new rotor put them. On a floating caliper they make good
-      # what
-      # both pads and the rotor have lost; on a fixed one each side makes good its half. Lengths in mm.
+      # what both pads and the rotor have lost; on a fixed one each side makes good its half. Lengths in mm.
       PistonExtension =
         Value.define(:now_mm, :pads_mm, :rotor_mm, :most_mm) do
           # pads_gone_mm: both pads of the corner together; rotor_gone_mm: of the rotor's thickness;

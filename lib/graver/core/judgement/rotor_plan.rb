@@ -6,15 +6,15 @@ module Graver
       # What becomes of an axle's rotors: both alike, the graver side decides.
       #
       # outcome: "replace", "turn", "face_bad" (turn or replace: measure first), "measure_again", "unknown_limit",
-      # "unmeasured",
-      # "will_not_outlast", "new_by_school" or "stay"; because: "thickness", "condition" (of the faces, or felt) or
+      # "unmeasured", "will_not_outlast", "new_by_school" or "stay"; because: "thickness", "condition" (of the faces,
+      # or felt) or
       # "school"
       # cut_left_mm: what the thinner rotor would have above its least after the cut, nil where that cannot be said
       RotorPlan =
         Value.define(:outcome, :because, :cut_left_mm) do
           # verdicts: [RotorVerdict] of the sides; leaves: what their condition leaves at most: "replace", "cut" (turn
-          # or replace),
-          # "measure" or nil; school: "reuse", "new" or "turn", nil while no new pads are due; machine_to_mm,
+          # or replace), "measure" or nil; school: "reuse", "new" or "turn", nil while no new pads are due;
+          # machine_to_mm,
           # discard_mm: or nil;
           # wear_mm: predicted over the next pads or nil; cut_mm: what a cut takes off; order: outcomes from the
           # gravest.
@@ -53,8 +53,7 @@ module Graver
           end
 
           # The thinnest, less the error of its reading and the cut. A machine-to thickness has the wear of the next
-          # pads in it
-          # already; above the discard thickness alone that wear has to be left too.
+          # pads in it already; above the discard thickness alone that wear has to be left too.
           def self.cut_left(verdicts, machine_to_mm, discard_mm, wear_mm, cut_mm)
             known = verdicts.select(&:reading_mm)
             least = machine_to_mm || (discard_mm && wear_mm && (discard_mm + wear_mm))

@@ -7,8 +7,8 @@ module Graver
       # rules.
       class Normalise
         # What is known of the part: lengths in mm or nil. `backing_uncertainty_mm` belongs to `backing_mm`.
-        # limit_overall: the
-        # limit that counts is stated with the plate, so that the plate's own error cancels for what is read with it,
+        # limit_overall: the limit that counts is stated with the plate, so that the plate's own error cancels for
+        # what is read with it,
         # and
         # comes in for what is read without.
         Part =
@@ -111,8 +111,7 @@ module Graver
         end
 
         # [what is taken off, its uncertainty, what was assumed]. Like is compared with like: with a limit that has
-        # the plate in
-        # it, a reading that has it too owes nothing to the plate.
+        # the plate in it, a reading that has it too owes nothing to the plate.
         def plate(reading, part)
           return 0.0, 0.0, [] unless reading.part == "pad" && (reading.overall || part.limit_overall)
 

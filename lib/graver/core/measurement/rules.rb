@@ -5,8 +5,7 @@ module Graver
     module Measurement
       # How well each method reads each part, and what is taken where the owner gave nothing.
       # by_method: { "caliper" => { "pad" => 0.15, "rotor" => 0.08, "instrument" => 0.03 } }, standard uncertainties
-      # in mm;
-      # "instrument" is the tool's own share in them.
+      # in mm; "instrument" is the tool's own share in them.
       # shared: share of a method's variance that all readings of one day by it have in common, { "visual" => 0.6 }.
       # tabs: { "squealer" => { height_mm:, standard_uncertainty_mm: } }; ranges: { "pad" => [0, 30], "rotor" => [1,
       # 50], ... }.

@@ -4,8 +4,8 @@ module Graver
   module Core
     module Measurement
       # What several places on one part say together. The thinnest decides. The spread is the largest minus the
-      # smallest:
-      # on one circle of a rotor that is its thickness variation, on a pad its taper. An error that all places share (a
+      # smallest: on one circle of a rotor that is its thickness variation, on a pad its taper. An error that all
+      # places share (a
       # wrong zero) falls out of the spread; what is left is each place's own.
       Survey =
         Value.define(:places, :minimum, :spread_mm, :spread_uncertainty_mm) do

@@ -11,8 +11,7 @@ module Graver
       # (rectangular distribution, JCGM 100:2008, 4.3.7).
       # `assumed` names what had to be taken from typical values.
       # `shared_mm` is the part of the standard uncertainty that all readings of one `group` (one day, one eye, one
-      # gauge, one
-      # unknown new thickness) have in common; it does not average out (JCGM 100:2008, F.1.2).
+      # gauge, one unknown new thickness) have in common; it does not average out (JCGM 100:2008, F.1.2).
       Thickness =
         Value.define(
           :kind,

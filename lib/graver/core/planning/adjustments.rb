@@ -4,8 +4,7 @@ module Graver
   module Core
     module Planning
       # What an owner changes of the planner's order: steps left out, steps of their own put in, steps moved. Each
-      # change is
-      # proved; one that would break the order (or would leave out a gate) is set aside, the rest stands.
+      # change is proved; one that would break the order (or would leave out a gate) is set aside, the rest stands.
       class Adjustments
         # action: "drop", "insert" or "move"; key: of a step, or the own step's id; after: key it follows, nil: first;
         # text: of an own step.

@@ -8,8 +8,7 @@ module Graver
         module_function
 
         # On a floating caliper the pistons of a corner travel by what both pads gain; on a fixed one the pistons of
-        # each
-        # side by what their own pad gains. Volume = area x travel, summed over pistons and corners.
+        # each side by what their own pad gains. Volume = area x travel, summed over pistons and corners.
         #
         # gains: [[inner_mm, outer_mm], ...] per corner; pistons counted per caliper -> millilitres.
         def call(gains:, piston_diameter_mm:, pistons:, opposed:)

@@ -11,8 +11,7 @@ module Graver
         module_function
 
         # pushed, headroom: ml, nil where not known; share: of the room that may be counted on -> ml, rounded up to a
-        # step; nil where
-        # it cannot be said
+        # step; nil where it cannot be said
         def call(pushed, headroom, share)
           return unless pushed && headroom
 

@@ -11,8 +11,7 @@ module Graver
         module_function
 
         # matches: { "thickness_mm" => { "key" =>, "within" => mm } }; details: { "thickness_mm" => 11.5 } of the new
-        # part;
-        # known: { key => mm } of the old one -> [Check]
+        # part; known: { key => mm } of the old one -> [Check]
         def call(matches, details, known)
           matches.map do |what, match|
             old, new = known[match.fetch("key")], details[what]

@@ -14,8 +14,8 @@ module Graver
           works = setup.configuration.fetch("work")
           wanted =
             parts.select do |part|
-              part["work"].intersect?(works) && !part.fetch("not_work", []).intersect?(works) &&
-                Conditions.met?(part["when"], setup.configuration)
+              part.work.intersect?(works) && !part.not_work.intersect?(works) &&
+                Conditions.met?(part.when, setup.configuration)
             end
           wanted.flat_map { |part| lines(part, setup, torque_lines) }
         end
@@ -24,7 +24,7 @@ module Graver
 
         def lines(part, setup, torque_lines)
           sides = setup.sides.length
-          case part.fetch("count")
+          case part.count
           when "set"
             [line(part, setup, 1, "{pads}" => (sides * PADS_PER_ROTOR).to_s)]
           when "per_corner", "per_rotor"
@@ -36,24 +36,24 @@ module Graver
               .select(&:single_use)
               .map do |torque|
                 line(part, setup, torque.count, "{fastener}" => torque.label.downcase).with(
-                  id: "#{part["id"]}.#{torque.fastener}"
+                  id: "#{part.id}.#{torque.fastener}"
                 )
               end
           end
         end
 
         def line(part, setup, count, tokens = {})
-          label = tokens.reduce(part.fetch("label")) { |text, (token, value)| text.sub(token, value) }
+          label = tokens.reduce(part.label) { |text, (token, value)| text.sub(token, value) }
           Line.new(
-            id: part.fetch("id"),
+            id: part.id,
             label:,
             count:,
             axle: setup.axle,
-            note: part.fetch("note"),
-            optional: part.fetch("optional", false),
-            kit_lacks: part["kit_lacks"],
-            lays: part.fetch("lays", []),
-            matches: part.fetch("matches", {})
+            note: part.note,
+            optional: part.optional,
+            kit_lacks: part.kit_lacks,
+            lays: part.lays,
+            matches: part.matches
           )
         end
       end

@@ -13,8 +13,7 @@ module Graver
         end
 
         # Earlier steps that are still open and without which this one may not begin: every gate of its own wheel, of
-        # the
-        # whole lift and of earlier lifts, and whatever else it asks for. -> [Placed]
+        # the whole lift and of earlier lifts, and whatever else it asks for. -> [Placed]
         def waits_for(placed)
           before = @placed.take_while { |each| each.key != placed.key }
           before.select do |earlier|

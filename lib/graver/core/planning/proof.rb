@@ -4,8 +4,8 @@ module Graver
   module Core
     module Planning
       # Walks through an order of steps and notes every step that does not find what it needs: a step that should have
-      # come
-      # first, a fact it requires (the piston is home), a fact it forbids (a caliper is open when the pedal is pumped).
+      # come first, a fact it requires (the piston is home), a fact it forbids (a caliper is open when the pedal is
+      # pumped).
       class Proof
         # about: id of the fact or step; kind: "requires", "forbids" or "needs"; where: "front left" or nil
         Fault = Value.define(:placed, :kind, :about, :where)
@@ -76,8 +76,7 @@ module Graver
         end
 
         # Facts at the places a step speaks of: [[fact], [fact, lift], [fact, axle, side], ...]. A step done once for
-        # several corners
-        # speaks of those it applies to; what it forbids (every: true), it forbids at all of them.
+        # several corners speaks of those it applies to; what it forbids (every: true), it forbids at all of them.
         def places(facts, placed, every: false)
           facts.flat_map do |fact|
             case @facts.fetch(fact).of

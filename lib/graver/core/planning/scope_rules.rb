@@ -3,11 +3,11 @@
 module Graver
   module Core
     module Planning
-      # What the works of a job bring with them, ask for, and where they exist at all. Works are knowledge entries:
-      # { "id", "label", "means", "asks", "decides", "when", "with", "alone", "rotors" }.
+      # What the works of a job bring with them, ask for, and where they exist at all. works: [Work];
+      # rules: the rest of knowledge/rules/scope.yml.
       class ScopeRules
-        def initialize(rules)
-          @works = rules.fetch("works").to_h { |work| [work.fetch("id"), work] }
+        def initialize(works, rules)
+          @works = works.to_h { |work| [work.id, work] }
           @always = rules.fetch("always_decides")
           @impossible = rules.fetch("impossible")
         end
@@ -15,14 +15,14 @@ module Graver
         def ids = @works.keys
 
         # Works an axle can have; configuration as in Conditions.met?
-        def offered(configuration) = @works.values.select { |work| Conditions.met?(work["when"], configuration) }
+        def offered(configuration) = @works.values.select { |work| Conditions.met?(work.when, configuration) }
 
         # The works and what they mean for the steps: ["pads"] -> ["pads", "open", "push"]
-        def expanded(works) = works.flat_map { |id| [id, *@works.fetch(id).fetch("means")] }.uniq
+        def expanded(works) = works.flat_map { |id| [id, *@works.fetch(id).means] }.uniq
 
         # Brake data keys the works want to be known, and those without which there is no order.
-        def asks(works) = works.flat_map { |id| @works.fetch(id).fetch("asks") }.uniq
-        def decides(works) = (@always + works.flat_map { |id| @works.fetch(id).fetch("decides", []) }).uniq
+        def asks(works) = works.flat_map { |id| @works.fetch(id).asks }.uniq
+        def decides(works) = (@always + works.flat_map { |id| @works.fetch(id).decides }).uniq
 
         # Why the configuration cannot be as it was entered, or nil.
         def impossible(configuration)
@@ -32,16 +32,16 @@ module Graver
         # What usually goes with the chosen works and was not chosen: [[work, because], ...]
         def companions(works)
           works.flat_map do |id|
-            (@works.fetch(id).fetch("with", []) - works).map { |other| [other, @works.fetch(id)["because"]] }
+            (@works.fetch(id).companions - works).map { |other| [other, @works.fetch(id).because] }
           end
         end
 
         # Sentences on what cannot be chosen together.
         def conflicts(works)
-          alone = works.find { |id| @works.fetch(id)["alone"] && works.length > 1 }
-          rotors = works.select { |id| @works.fetch(id)["rotors"] }
+          alone = works.find { |id| @works.fetch(id).alone && works.length > 1 }
+          rotors = works.select { |id| @works.fetch(id).rotors }
           [
-            (Texts.say("scope.alone", work: @works.fetch(alone)["label"]) if alone),
+            (Texts.say("scope.alone", work: @works.fetch(alone).label) if alone),
             (Texts.say("scope.either") if rotors.length > 1)
           ].compact
         end

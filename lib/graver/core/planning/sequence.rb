@@ -4,8 +4,8 @@ module Graver
   module Core
     module Planning
       # Puts the steps of a procedure in order for the lifts of a job, so that no step comes before what it needs:
-      # what is
-      # shared stands once, each corner in turn is stripped, cleaned and rebuilt, and then bled where it is to be.
+      # what is shared stands once, each corner in turn is stripped, cleaned and rebuilt, and then bled where it is
+      # to be.
       class Sequence
         # A need that leads back to itself, or to a step that is not there.
         class Impossible < ArgumentError
@@ -68,8 +68,7 @@ module Graver
         def by_stage = @by_stage ||= order.group_by(&:stage).tap { |found| found.default = [] }
 
         # What stands before a step whatever is fitted: its needs, and what gives the facts it requires or takes away
-        # those
-        # it forbids, unless that is done in a later stage.
+        # those it forbids, unless that is done in a later stage.
         def before(step)
           facts =
             @procedure.steps.select do |other|

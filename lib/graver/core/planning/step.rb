@@ -7,8 +7,7 @@ module Graver
       # forbids when it begins, gives and takes away when it is done. `conditions` and `exceptions` limit where it
       # applies.
       # `fasteners` are undone here, `tighten` are tightened to torque here. `does` are hazards. A gate can never be
-      # left out;
-      # one that `kills` can never be answered by "I did it otherwise" either.
+      # left out; one that `kills` can never be answered by "I did it otherwise" either.
       Step =
         Value.define(
           :id,

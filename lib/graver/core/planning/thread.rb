@@ -10,8 +10,7 @@ module Graver
         module_function
 
         # table: { "metric" => { "10" => [1.5, 1.25, 1.0] }, "inch" => ["1/2-20"] } -> the thread as it is written,
-        # "M10 x 1.25";
-        # nil when there is no such thread.
+        # "M10 x 1.25"; nil when there is no such thread.
         def normal(text, table)
           text = text.strip
           return text if table.fetch("inch").include?(text)

@@ -10,19 +10,19 @@ module Graver
 
         # tools: knowledge entries in the order they are shown
         def initialize(tools)
-          @tools = tools.to_h { |tool| [tool.fetch("id"), tool] }
+          @tools = tools.to_h { |tool| [tool.id, tool] }
         end
 
         # ids: of tools the steps name; drives: { drive id => [[drive label, fastener label], ...] }; owned: ids ->
         # [Line]
         def call(ids, drives, owned)
-          named = ids.uniq.filter_map { |id| line(@tools.fetch(id), owned, []) unless @tools.fetch(id)["by_torque"] }
+          named = ids.uniq.filter_map { |id| line(@tools.fetch(id), owned, []) unless @tools.fetch(id).by_torque }
           named + drives.group_by { |drive, _| covering(drive) }.map { |set, mine| drive_line(set, mine, owned) }
         end
 
         private
 
-        def covering(drive) = @tools.values.find { |tool| tool.fetch("covers", []).include?(drive) }
+        def covering(drive) = @tools.values.find { |tool| tool.covers.include?(drive) }
 
         def drive_line(set, drives, owned)
           uses = drives.flat_map { |_, uses| uses }.map { |drive, fastener| "#{drive} for the #{fastener.downcase}" }
@@ -41,17 +41,17 @@ module Graver
         end
 
         def line(tool, owned, uses)
-          instead = owned.include?(tool.fetch("id")) ? nil : tool.fetch("instead", []).find { |id| owned.include?(id) }
-          status = owned.include?(tool.fetch("id")) ? "owned" : "missing"
+          instead = owned.include?(tool.id) ? nil : tool.instead.find { |id| owned.include?(id) }
+          status = owned.include?(tool.id) ? "owned" : "missing"
           Line.new(
-            id: tool.fetch("id"),
-            label: tool.fetch("label"),
+            id: tool.id,
+            label: tool.label,
             status: instead ? "instead" : status,
-            by: instead && @tools.fetch(instead)["label"],
+            by: instead && @tools.fetch(instead).label,
             uses:,
-            never: tool["never"],
-            note: tool["note"],
-            special: tool.fetch("special", false)
+            never: tool.never,
+            note: tool.note,
+            special: tool.special
           )
         end
       end

@@ -4,8 +4,7 @@ module Graver
   module Core
     module Planning
       # A tightening torque as entered, and the same in the units of the wrench. Of a range the middle is aimed at;
-      # low and high
-      # are its ends in the unit it was entered in, else nil.
+      # low and high are its ends in the unit it was entered in, else nil.
       Torque =
         Value.define(:entered, :unit, :newton_metres, :low, :high) do
           def initialize(low: nil, high: nil, **rest) = super

@@ -6,8 +6,8 @@ module Graver
       # Every fastener a job tightens, with its count, its torque in both units, its further angle and what is doubtful.
       class TorqueCard
         # torque: Torque or nil when not known; angle_degrees: of a second stage or nil; doubt as in Torque#doubt;
-        # hearsay: the
-        # value's source is no source for a torque; star: nut numbers or nil; undone: loosened in this job, not only
+        # hearsay: the value's source is no source for a torque; star: nut numbers or nil; undone: loosened in this
+        # job, not only
         # checked
         Line =
           Value.define(
@@ -32,8 +32,7 @@ module Graver
             :note
           )
         # rivals: [[Torque, source]] that other sources say, until one is chosen; snug: may be tightened without a
-        # figure
-        # Where a torque does not come from: another axle, what is usual.
+        # figure Where a torque does not come from: another axle, what is usual.
         HEARSAY = %w[copied typical].freeze
 
         # placed: [Placed] that concern the axle; setup: Lifts::Setup; fasteners: knowledge entries by id;
@@ -47,15 +46,15 @@ module Graver
 
         # A shared step may tighten what only another axle of the job has.
         def here?(fastener, setup)
-          fastener["counted_by"] || fastener.fetch("per_corner").key?(setup.configuration["calipers"])
+          fastener.counted_by || fastener.per_corner.key?(setup.configuration["calipers"])
         end
 
         def line(fastener, setup, data)
-          id = fastener.fetch("id")
+          id = fastener.id
           known = data["#{id}.torque"]
           torque = known&.fetch(:torque)
           value = ->(key) { data.dig("#{id}.#{key}", :value) }
-          plausible = fastener.fetch("plausible_newton_metres")
+          plausible = fastener.plausible_newton_metres
           doubts = {
             source: known&.fetch(:source),
             doubt: torque&.doubt(*plausible),
@@ -69,40 +68,36 @@ module Graver
             threadlocker: value["threadlocker"],
             lubrication: value["lubrication"],
             rivals: known&.fetch(:rivals) || [],
-            snug: fastener.fetch("snug", false)
+            snug: fastener.snug
           }
           Line.new(
             axle: setup.axle,
             fastener: id,
-            label: fastener.fetch("label"),
+            label: fastener.label,
             count: count(fastener, setup, data),
             torque:,
             **doubts,
             **said,
             angle_degrees: data.dig("#{id}.angle", :number)&.value&.to_f,
             star: star(fastener, data),
-            note: fastener.fetch("note")
+            note: fastener.note
           )
         end
 
         # Per corner: fixed by the caliper kind, or counted by the owner.
         def per_corner(fastener, setup, data)
-          if fastener["counted_by"]
-            counted(fastener, data)
-          else
-            fastener.fetch("per_corner").fetch(setup.configuration["calipers"])
-          end
+          fastener.counted_by ? counted(fastener, data) : fastener.per_corner.fetch(setup.configuration["calipers"])
         end
 
         def count(fastener, setup, data)
           each = per_corner(fastener, setup, data)
-          each && (each * (fastener["shared"] ? 1 : setup.sides.length))
+          each && (each * (fastener.shared ? 1 : setup.sides.length))
         end
 
-        def counted(fastener, data) = data.dig(fastener["counted_by"], :number)&.value&.to_i
+        def counted(fastener, data) = data.dig(fastener.counted_by, :number)&.value&.to_i
 
         def star(fastener, data)
-          count = fastener["star"] && counted(fastener, data)
+          count = fastener.star && counted(fastener, data)
           count && StarOrder.call(count)
         end
       end

@@ -6,13 +6,12 @@ module Graver
       # How much a vehicle is driven.
       #
       # km_per_day is the median, log_sd the spread (natural logarithm) of the average over the time ahead; season is
-      # twelve
-      # factors (January first, mean 1), or nil where less than a year is known.
+      # twelve factors (January first, mean 1), or nil where less than a year is known.
       Driving =
         Value.define(:km_per_day, :log_sd, :days_observed, :season) do
           # points: [[Date, km], ...]; prior: { km_per_day:, log_sd:, weight_days:, floor_log_sd:, window_days:,
-          # season_from_days:,
-          # season_weight_days: }. The prior counts as `weight_days` of driving, so a short log leans on it and a long
+          # season_from_days:, season_weight_days: }. The prior counts as `weight_days` of driving, so a short log
+          # leans on it and a long
           # one does
           # not; only the last `window_days` count, so that an old commute is forgotten.
           def self.from(points, prior)

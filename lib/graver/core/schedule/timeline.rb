@@ -41,8 +41,7 @@ module Graver
         def km_by(date) = between(@middle, :day, :actual, [(date - as_of).to_i, 0].max.to_f)
 
         # Life (km of the odometer) -> { 0.05 => days, ... }, the spread of the driving mixed in. Worked out once for
-        # each life:
-        # many screens ask for the same.
+        # each life: many screens ask for the same.
         def days_until(life)
           @known[life] ||= begin
             earlier = 0.0

@@ -8,8 +8,8 @@ module Graver
       # Follows all components of an axle through everything logged, under many suppositions at once.
       #
       # On each stretch between services a supposition branches: nothing happened, the whole axle changed its rate, or
-      # one
-      # component did. At each service it branches again: read rightly, or everything read there is off by one error.
+      # one component did. At each service it branches again: read rightly, or everything read there is off by one
+      # error.
       # The
       # weightiest are kept. Where the rate lies, and how much it drifts, are suppositions from the start.
       class AxleFilter

@@ -25,8 +25,7 @@ module Graver
         end
 
         # quantiles: { 0.1 => km, ... } from as_of_km; look_again_km from there too. Only a look at the end or beyond
-        # can
-        # show that a band held; a set that outlived its band has shown that it did not.
+        # can show that a band held; a set that outlived its band has shown that it did not.
         def judge(quantiles, look_again_km, as_of_km, ending)
           lasted = ending.at_least_km - as_of_km
           unless ending.km

@@ -8,11 +8,9 @@ module Graver
       #   Forecast.call(history, prior) -> Result, or nil when there is nothing to start from (no set known)
       #
       # Result: `first` and `components` (by id) are Lives; `now` has each component's { mean_mm:, sd_mm: }; `rates`
-      # each
-      # one's 10, 50 and 90 % wear rate in mm per 1,000 km; `doubted` the readings more likely wrong than right,
+      # each one's 10, 50 and 90 % wear rate in mm per 1,000 km; `doubted` the readings more likely wrong than right,
       # [{ ref:, chance: }]; `readings` counts those of the set that is on; `unread` names the components of that set
-      # which
-      # nobody has read; `futures` is what the lives were read off, for what-if and what to measure next.
+      # which nobody has read; `futures` is what the lives were read off, for what-if and what to measure next.
       class Forecast
         Result =
           Value.define(:first, :components, :now, :rates, :doubted, :readings, :unread, :limit_mm, :futures) do

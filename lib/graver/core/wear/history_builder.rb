@@ -6,16 +6,15 @@ module Graver
       # Puts an axle's log entries in order: which readings belong to which set, and how thick each set was when new.
       class HistoryBuilder
         # Readings of the set that is on, of each earlier one, and sets, that are followed: the newest half of so
-        # many, and as
-        # many spread over what was read before. No owner reads as often; a log made by machine must not stop the
+        # many, and as many spread over what was read before. No owner reads as often; a log made by machine must not
+        # stop the
         # forecast.
         MOST_OBSERVATIONS = 24
         MOST_OF_EARLIER = 8
         MOST_SETS = 6
 
         # normalise: Measurement::Normalise; new_parts: { "pad" => { typical_mm:, typical_sd_mm:, stated_sd_mm:,
-        # own_sd_mm: (parts of one
-        # box), unread_share: } }.
+        # own_sd_mm: (parts of one box), unread_share: } }.
         def initialize(normalise, new_parts)
           @normalise = normalise
           @new_parts = new_parts

@@ -8,15 +8,14 @@ module Graver
       # A bank of suppositions about one axle, each a normal distribution over the same unknowns, with a weight.
       #
       # The unknowns: `base` (logarithm of the axle's lasting wear rate, mm per km), `drift` (how it differs just
-      # now), `bias` (a
-      # common error of everything read at one service), and for each component its `deviation` (logarithm) and
+      # now), `bias` (a common error of everything read at one service), and for each component its `deviation`
+      # (logarithm) and
       # thickness in mm.
       # All suppositions are carried at once, as arrays: means [unknown, supposition], covariances [unknown, unknown,
       # supposition].
       #
       # Thickness falls by distance x exp(base + drift + deviation): mean, variance and covariances of that are exact
-      # for
-      # normal logarithms. Readings are taken in one after the other; whatever distribution of the read quantity
+      # for normal logarithms. Readings are taken in one after the other; whatever distribution of the read quantity
       # results is
       # reduced to its mean and variance and carried over to the other unknowns by regression (assumed-density
       # filtering).
@@ -74,8 +73,7 @@ module Graver
         end
 
         # Each supposition becomes several: log_chances holds one array of log chances per case (or a number for all).
-        # The
-        # weightiest are kept. -> the number of the case, per supposition.
+        # The weightiest are kept. -> the number of the case, per supposition.
         def branch(log_chances, most, negligible: 1e-5)
           weights = Numo::DFloat.hstack(log_chances.map { |chance| log_weight + chance })
           keep = weightiest(weights, most, negligible)

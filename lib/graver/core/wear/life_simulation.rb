@@ -49,8 +49,7 @@ module Graver
         end
 
         # What the owner may suppose: another limit, every rate `factor` times what it is, components (`evened`) that
-        # wear as
-        # their mates do again, and new parts of `new_mm` all round.
+        # wear as their mates do again, and new parts of `new_mm` all round.
         def supposing(limit_mm: @limit_mm, factor: 1.0, evened: [], new_mm: nil)
           self.class.new(@start.supposing(factor, evened, new_mm), @prior, limit_mm)
         end
@@ -156,8 +155,8 @@ module Graver
         end
 
         # Wear comes in gamma increments: what that adds by the time the limit is met, drawn once. What is above the
-        # limit now
-        # stays above it: a component has passed its limit in the same futures for the pad and for the axle.
+        # limit now stays above it: a component has passed its limit in the same futures for the pad and for the
+        # axle.
         def blur(above)
           normals = self.class.normals[WEAR_ROW...(WEAR_ROW + components.length), true]
           blurred = above + (NUMBERS.sqrt(above.clip(0.0, nil) * @prior.increment_mm) * normals)

@@ -6,8 +6,7 @@ module Graver
       # Everything the forecast says of one axle, from its log: pads, rotors, driving, and when to look again.
       class Outlook
         # pads, rotors Forecast::Result or nil, distances on the odometer; `why` says by part ("pad", "rotor") why one
-        # is missing
-        # timeline           Schedule::Timeline: the driving ahead
+        # is missing timeline Schedule::Timeline: the driving ahead
         # look_again_km  distance from now at which the chance of a pad having passed its limit is still small
         # last_look      Date this axle was last read, nil: never
         Answer =
@@ -33,8 +32,7 @@ module Graver
             end
 
             # Standing wears brakes too, so a look is never put off beyond `most_days` after the last one; what nobody
-            # has looked
-            # at yet is looked at now. In the past when it is overdue by time.
+            # has looked at yet is looked at now. In the past when it is overdue by time.
             def look_again_date(most_days)
               distance_km = look_again_at_either_km
               distance_km && [date_for(distance_km), last_look ? last_look + most_days : as_of_date].min
@@ -56,8 +54,7 @@ module Graver
 
         # entries: [Entry] up to now; specifications: { "pad" => PartSpecification or nil, "rotor" => ... };
         # last_look: Date; driving: Schedule::Driving of the vehicle; planned: { trips:, changes: } its owner has
-        # planned; look_again_chance: the
-        # owner's comfort where it is not the usual one.
+        # planned; look_again_chance: the owner's comfort where it is not the usual one.
         def call(
           entries:,
           specifications:,

@@ -59,7 +59,7 @@ module Graver
         def volume_ml(key) = data[key] && Core::Quantity::VOLUME.to_base(number(key).value, data[key].unit)
 
         def caliper = choice("caliper.kind")
-        def opposed? = caliper ? @knowledge.caliper(caliper).fetch("opposed") : false
+        def opposed? = caliper ? @knowledge.caliper(caliper).opposed : false
         def discard_mm = length_mm("rotor.discard_thickness")
 
         # The owner's limit, or the careful default; never below the maker's figures.
@@ -161,7 +161,7 @@ module Graver
         # Fastener and other brake data as the planner wants them.
         def planning_data
           data.to_h do |key, datum|
-            quantity = @knowledge.brake_data.field(key)&.fetch("quantity")
+            quantity = @knowledge.brake_data.field(key)&.quantity
             torque =
               (
                 if quantity == "torque"

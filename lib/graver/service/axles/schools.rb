@@ -37,7 +37,7 @@ module Graver
 
         # mm at which pads are done where the owner has set no limit of their own
         def pad_limit_mm
-          @knowledge.pad_limit(@knowledge.schools.dig("pads", "options", chosen.fetch("pads"), "limit")).fetch("mm")
+          @knowledge.pad_limit(@knowledge.schools.dig("pads", "options", chosen.fetch("pads"), "limit")).mm
         end
 
         # given: { pads:, rotors:, bed_in:, ... }, any of them. Raises InvalidEntry.

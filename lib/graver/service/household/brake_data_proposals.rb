@@ -22,7 +22,7 @@ module Graver
           raise InvalidEntry.of("from", "no_caliper_kind", Texts.say("faults.caliper_first")) unless caliper
 
           wanted = gaps(file)
-          entries = caliper.fetch("template").select { |entry| wanted.include?(entry["key"]) }
+          entries = caliper.template.select { |entry| wanted.include?(entry["key"]) }
           Proposals.new(
             entries:
               entries.map do |entry|
@@ -52,11 +52,11 @@ module Graver
         # Everything that could be known here and is not; with the caliper kind still open, of any kind.
         def gaps(file)
           fields = file.caliper ? @catalogue.applying(**file.place) : @catalogue.fields
-          fields.map { |field| field["key"] } - file.data.keys
+          fields.map(&:key) - file.data.keys
         end
 
         def allowed?(field, file, other)
-          case field["copy"]
+          case field.copy
           when "any"
             true
           when "never"
@@ -69,7 +69,7 @@ module Graver
         # Sizes belong to the model: they are taken over from a vehicle of the same kind, for the same axle, and
         # marked so.
         def same_build?(field, file, other)
-          return file.vehicle.id == other.vehicle.id if field["copy"] == "vehicle"
+          return file.vehicle.id == other.vehicle.id if field.copy == "vehicle"
 
           file.vehicle.kind == other.vehicle.kind && file.axle.name == other.axle.name
         end

@@ -80,7 +80,7 @@ module Graver
             high, low = value_after(file, entries, more), value_after(file, entries, less)
             next unless high && low && high <= low
 
-            labels = [more, less].map { |key| Formats.inside(@catalogue.field(key)["label"]) }
+            labels = [more, less].map { |key| Formats.inside(@catalogue.field(key).label) }
             InvalidEntry::Fault.new(
               field: "entries.#{at}.value",
               code: "order",

@@ -98,7 +98,7 @@ module Graver
 
         # No known limit, or nothing read, means no verdict, said plainly.
         def silent(overview)
-          pulsates = overview.seen.any? { |mark| mark.mark["id"] == "pulsation" }
+          pulsates = overview.seen.any? { |mark| mark.mark.id == "pulsation" }
           overview.axles.flat_map do |axle|
             sentences = [silent_pads(axle), silent_rotors(axle), pulsates ? unmeasured_pulsation(axle) : nil]
             sentences.compact.map do |sentence|

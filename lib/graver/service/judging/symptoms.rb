@@ -29,35 +29,24 @@ module Graver
         # given: { symptom:, answers: { "when" => "braking" } } -> Outcome. Raises InvalidEntry for an unknown or open
         # question.
         def call(vehicle_id, given)
-          symptom = @symptoms.find { |each| each["id"] == given[:symptom] } or
-            raise InvalidEntry.of(
-                    "symptom",
-                    "unknown_choice",
-                    Texts.say("faults.choose", choices: @symptoms.map { |each| each["id"] })
-                  )
+          symptom = @symptoms.find { |each| each.id == given[:symptom] } or
+            raise InvalidEntry.of("symptom", "unknown_choice", Texts.say("faults.choose", choices: @symptoms.map(&:id)))
           answers = answered(symptom, given.fetch(:answers, {}))
-          outcome =
-            symptom["outcomes"].find do |each|
-              each.fetch("when", {}).all? { |question, option| answers[question] == option }
-            end
-          Outcome.new(
-            **outcome.transform_keys(&:to_sym).slice(:severity, :sentence, :causes, :measure),
-            tied: tied(vehicle_id, symptom["id"])
-          )
+          Outcome.new(**symptom.outcome(answers).to_h.except(:when), tied: tied(vehicle_id, symptom.id))
         end
 
         private
 
         def answered(symptom, answers)
           faults =
-            symptom["questions"]
-              .reject { |question| question["options"].key?(answers[question["id"]]) }
+            symptom
+              .questions
+              .reject { |question| question.options.key?(answers[question.id]) }
               .map do |question|
                 InvalidEntry::Fault.new(
-                  field: "answers.#{question["id"]}",
+                  field: "answers.#{question.id}",
                   code: "missing",
-                  message:
-                    Texts.say("faults.symptom_choose", question: question["text"], choices: question["options"].values)
+                  message: Texts.say("faults.symptom_choose", question: question.text, choices: question.options.values)
                 )
               end
           faults.any? ? raise(InvalidEntry, faults) : answers

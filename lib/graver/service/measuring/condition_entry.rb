@@ -18,11 +18,11 @@ module Graver
 
           item = @knowledge.condition_item(given[:item]) or
             refuse("item", "unknown_item", Texts.say("faults.unknown_item"))
-          unless item["marks"].any? { |mark| mark["id"] == given[:mark] }
+          unless item.marks.any? { |mark| mark.id == given[:mark] }
             refuse(
               "mark",
               "unknown_mark",
-              Texts.say("faults.unknown_mark", mark: given[:mark].to_s[0, 24], item: item["label"].downcase)
+              Texts.say("faults.unknown_mark", mark: given[:mark].to_s[0, 24], item: item.label.downcase)
             )
           end
           check_place(item, given)
@@ -39,33 +39,33 @@ module Graver
         def refuse(field, code, message) = raise(InvalidEntry.of(field, code, message))
 
         def check_place(item, given)
-          return if item["place"].nil?
+          return if item.place.nil?
 
           file = @files[given[:axle]] or refuse("axle", "unknown_axle", Texts.say("faults.unknown_axle"))
           unless file.axle.sides.include?(given[:side])
             refuse("side", "unknown_position", Texts.say("faults.unknown_side", part: "brake"))
           end
-          return unless item["place"] == "faces" && !%w[inner outer].include?(given[:face])
+          return unless item.place == "faces" && !%w[inner outer].include?(given[:face])
           refuse("face", "unknown_position", Texts.say("faults.inner_or_outer"))
         end
 
         def figure_row(figure, given)
           number = Core::Quantity::EnteredNumber.parse(given[:value]).value
-          unless number.between?(figure["least"], figure["most"])
+          unless number.between?(figure.least, figure.most)
             refuse(
               "value",
               "out_of_range",
               Texts.say(
                 "faults.labelled_between",
-                label: figure["label"],
-                least: figure["least"],
-                most: figure["most"],
-                unit: figure["unit"]
+                label: figure.label,
+                least: figure.least,
+                most: figure.most,
+                unit: figure.unit
               )
             )
           end
-          if figure["whole"] && number.denominator != 1
-            refuse("value", "not_whole", Texts.say("faults.whole", label: figure["label"]))
+          if figure.whole && number.denominator != 1
+            refuse("value", "not_whole", Texts.say("faults.whole", label: figure.label))
           end
 
           {

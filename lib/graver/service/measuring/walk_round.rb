@@ -112,13 +112,10 @@ module Graver
         end
 
         def items(file)
-          @knowledge
-            .conditions
-            .fetch("wheel")
-            .select do |item|
-              within?(item["calipers"], file.caliper) && within?(item["parking_brakes"], file.parking_brake) &&
-                (!item["sensors"] || sensor?(file))
-            end
+          @knowledge.wheel_items.select do |item|
+            within?(item.calipers, file.caliper) && within?(item.parking_brakes, file.parking_brake) &&
+              (!item.sensors || sensor?(file))
+          end
         end
 
         # Without the caliper kind every item may be there.
@@ -126,10 +123,7 @@ module Graver
         def sensor?(file) = !["none", nil].include?(file.choice("wear_sensor"))
 
         def asks(file)
-          @knowledge
-            .brake_data
-            .applying(**file.place)
-            .select { |field| field["at_wheel"] && !file.data.key?(field["key"]) }
+          @knowledge.brake_data.applying(**file.place).select { |field| field.at_wheel && !file.data.key?(field.key) }
         end
 
         # The same question is not asked on both sides.

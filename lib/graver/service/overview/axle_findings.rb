@@ -73,7 +73,7 @@ module Graver
           candidates =
             @knowledge
               .causes(pattern)
-              .reject { |cause| cause["needs"] == "parking_brake" && ["none", nil].include?(file.parking_brake) }
+              .reject { |cause| cause.needs == "parking_brake" && ["none", nil].include?(file.parking_brake) }
           Core::Judgement::Causes.rank(candidates, evidence(finding, file, seen))
         end
 
@@ -81,7 +81,7 @@ module Graver
         def evidence(finding, file, seen)
           place = finding.place
           near = seen.select { |mark| mark.axle_id.nil? || (mark.axle_id == file.axle.id && mark.side == place.side) }
-          marks = near.map { |mark| "#{mark.item["id"]}.#{mark.mark["id"]}" }
+          marks = near.map { |mark| "#{mark.item.id}.#{mark.mark.id}" }
           recurs?(place.side, file, finding.rule.pattern) ? marks + ["recurs"] : marks
         end
 

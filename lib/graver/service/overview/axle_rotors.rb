@@ -104,21 +104,19 @@ module Graver
 
         def marked(rule, file, seen)
           here =
-            seen.select do |mark|
-              mark.axle_id == file.axle.id && "#{mark.item["id"]}.#{mark.mark["id"]}" == rule["mark"]
-            end
+            seen.select { |mark| mark.axle_id == file.axle.id && "#{mark.item.id}.#{mark.mark.id}" == rule["mark"] }
           here.map do |mark|
             condition(
               rule,
               mark.side,
-              Texts.say("findings.face_seen", face: mark.face, mark: mark.mark["label"], day: mark.date)
+              Texts.say("findings.face_seen", face: mark.face, mark: mark.mark.label, day: mark.date)
             )
           end
         end
 
         # Felt in the pedal, and not explained by rotors that were read all round.
         def felt?(rule, file, seen)
-          seen.any? { |mark| "#{mark.item["id"]}.#{mark.mark["id"]}" == rule["felt"] } &&
+          seen.any? { |mark| "#{mark.item.id}.#{mark.mark.id}" == rule["felt"] } &&
             file.axle.sides.any? { |side| file.newest_rows("rotor", side)&.first.to_a.length < PLACES_FOR_VARIATION }
         end
 

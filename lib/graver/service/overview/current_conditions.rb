@@ -9,10 +9,10 @@ module Graver
         # date: of the look-over; item, mark: entries of knowledge/conditions.yml
         Seen =
           Core::Value.define(:date, :axle_id, :side, :face, :item, :mark) do
-            def severity = mark["severity"]
+            def severity = mark.severity
             # "left inner pad: oily"
-            def text = "#{[side, face, item["label"].downcase].compact.join(" ")}: #{mark["label"]}"
-            def caution = mark["caution"]
+            def text = "#{[side, face, item.label.downcase].compact.join(" ")}: #{mark.label}"
+            def caution = mark.caution
           end
         RENEWED_BY = { "pad" => "pad", "rotor_face" => "rotor" }.freeze
 
@@ -75,7 +75,7 @@ module Graver
         # A mark that is no longer in the knowledge says nothing.
         def seen(date, condition)
           item = @knowledge.condition_item(condition.item) or return
-          mark = item["marks"].find { |each| each["id"] == condition.mark } or return
+          mark = item.mark(condition.mark) or return
           Seen.new(date:, item:, mark:, **condition.to_h.slice(:axle_id, :side, :face))
         end
       end

@@ -192,16 +192,14 @@ module Graver
         # One face bad and the other marked in order, or not marked at all.
         def faces(side)
           marks =
-            @seen.select do |mark|
-              mark.axle_id == @file.axle.id && mark.side == side && mark.item["id"] == "rotor_face"
-            end
-          bad = marks.select { |mark| mark.mark["severity"] }
-          return {} unless bad.map(&:face).uniq.length == 1 && marks.any? { |mark| mark.mark["good"] }
+            @seen.select { |mark| mark.axle_id == @file.axle.id && mark.side == side && mark.item.id == "rotor_face" }
+          bad = marks.select { |mark| mark.mark.severity }
+          return {} unless bad.map(&:face).uniq.length == 1 && marks.any? { |mark| mark.mark.good }
 
           {
             "faces_apart" => 1,
             "bad_face" => bad.first.face,
-            "bad_mark" => bad.map { |mark| mark.mark["label"] }.join(" and "),
+            "bad_mark" => bad.map { |mark| mark.mark.label }.join(" and "),
             "faces_on" => bad.first.date.iso8601
           }
         end

@@ -71,13 +71,13 @@ module Graver
 
         # Marks that stand now and that the works of this axle answer.
         def marks(axle)
-          answers = axle.works.flat_map { |work| @context.knowledge.work(work).fetch("answers", []) }
+          answers = axle.works.flat_map { |work| @context.knowledge.work(work).answers }
           standing =
             (axle.overview.seen + @plan.overview.seen).select do |seen|
-              answers.intersect?([seen.item["id"], "#{seen.item["id"]}.#{seen.mark["id"]}"])
+              answers.intersect?([seen.item.id, "#{seen.item.id}.#{seen.mark.id}"])
             end
           standing.map do |seen|
-            { event: "answered", axle_id: seen.axle_id, side: seen.side, part: "#{seen.item["id"]}.#{seen.mark["id"]}" }
+            { event: "answered", axle_id: seen.axle_id, side: seen.side, part: "#{seen.item.id}.#{seen.mark.id}" }
           end
         end
 
@@ -87,7 +87,7 @@ module Graver
 
           stuck =
             axle.overview.seen.select do |seen|
-              %w[slide_pins piston].include?(seen.item["id"]) && %w[stiff seized sticky stuck].include?(seen.mark["id"])
+              %w[slide_pins piston].include?(seen.item.id) && %w[stiff seized sticky stuck].include?(seen.mark.id)
             end
           stuck.map(&:side).uniq.map { |side| { event: "freed", axle_id: axle.file.axle.id, part: "pad", side: } }
         end

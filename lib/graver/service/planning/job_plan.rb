@@ -176,7 +176,7 @@ module Graver
             asked =
               scoping
                 .gaps(file, chosen)
-                .map { |field, decides| Gap.new(file:, field:, blocks: decides || field["needed_for"].include?("job")) }
+                .map { |field, decides| Gap.new(file:, field:, blocks: decides || field.needed_for.include?("job")) }
             asked + drives(file, ordered).map { |field| Gap.new(file:, field:, blocks: true) }
           end
         end
@@ -186,40 +186,31 @@ module Graver
             ordered.concerning(file.axle.name).flat_map { |placed| placed.step.fasteners + placed.step.tighten }.uniq
           fields = @knowledge.brake_data.applying(**file.place)
           fields.select do |field|
-            ids.include?(field["fastener"]) && field["key"].end_with?(".drive", ".count") &&
-              !file.data.key?(field["key"])
+            ids.include?(field.fastener) && field.key.end_with?(".drive", ".count") && !file.data.key?(field.key)
           end
         end
 
         def places(ordered, torque)
           here =
             @knowledge.places.select do |place|
-              ordered.setups.any? do |setup|
-                Core::Planning::Conditions.met?(
-                  place.slice("work", "calipers", "retentions", "vehicles"),
-                  setup.configuration
-                )
-              end
+              ordered.setups.any? { |setup| Core::Planning::Conditions.met?(place.conditions, setup.configuration) }
             end
           here.map { |place| as_entered(place, torque) }
         end
 
         # What the owner entered of a fastener is what goes there.
         def as_entered(place, torque)
-          lines =
-            torque
-              .map(&:line)
-              .select { |line| place.fetch("fasteners", []).include?(line.fastener) && line[place["owner"]] }
+          lines = torque.map(&:line).select { |line| place.fasteners.include?(line.fastener) && line[place.owner] }
           said =
             lines
               .map do |line|
                 [
                   line.label.downcase,
-                  @knowledge.brake_data.label("wheel_nut.#{place["owner"]}", line[place["owner"]]).downcase
+                  @knowledge.brake_data.label("wheel_nut.#{place.owner}", line[place.owner]).downcase
                 ].join(": ")
               end
               .uniq
-          said.empty? ? place : place.merge("use" => Texts.say("jobs.as_entered", said: said.join("; ")))
+          said.empty? ? place : place.with(use: Texts.say("jobs.as_entered", said: said.join("; ")))
         end
 
         # What was noted at a step in earlier jobs of the vehicle, newest first.

@@ -68,16 +68,10 @@ module Graver
             Texts.say(
               "readiness.field",
               axle: axle.name.capitalize,
-              field: Formats.inside(field["label"]),
-              waits: field["waits"]
+              field: Formats.inside(field.label),
+              waits: field.waits
             )
-          item(
-            gap.blocks ? "data" : "wanted",
-            "#{axle.id}.#{field["key"]}",
-            text,
-            axle_id: axle.id,
-            find: field["find"]
-          )
+          item(gap.blocks ? "data" : "wanted", "#{axle.id}.#{field.key}", text, axle_id: axle.id, find: field.find)
         end
 
         def torque(plan)
@@ -87,7 +81,7 @@ module Graver
         end
 
         def unknown(set, plan)
-          return [] if set.line.torque || @context.knowledge.fastener(set.line.fastener)["snug"]
+          return [] if set.line.torque || @context.knowledge.fastener(set.line.fastener).snug
 
           [
             item(

@@ -28,7 +28,7 @@ module Graver
         def initialize(context)
           @context = context
           @knowledge = context.knowledge
-          @rules = Core::Planning::ScopeRules.new(@knowledge.scope)
+          @rules = @knowledge.scope_rules
           @schools = Axles::Schools.new(context)
         end
 
@@ -84,8 +84,8 @@ module Graver
             @knowledge
               .brake_data
               .applying(**file.place)
-              .select { |field| asked.include?(field["key"]) && !file.data.key?(field["key"]) }
-          fields.map { |field| [field, decides.include?(field["key"])] }
+              .select { |field| asked.include?(field.key) && !file.data.key?(field.key) }
+          fields.map { |field| [field, decides.include?(field.key)] }
         end
 
         def impossible(file, works) = @rules.impossible(setup(file, works).configuration)
@@ -117,7 +117,7 @@ module Graver
           @rules
             .companions(axle.works)
             .map do |work, because|
-              Texts.say("jobs.companion", work: @knowledge.work(work)["label"], axle: axle.name, because:)
+              Texts.say("jobs.companion", work: @knowledge.work(work).label, axle: axle.name, because:)
             end
         end
         def fault(field, code, message) = InvalidEntry::Fault.new(field:, code:, message:)
@@ -146,9 +146,8 @@ module Graver
         def axle_scope(overview, on_file)
           id = overview.file.axle.id.to_s
           offered = @rules.offered({ **configuration(overview.file), "sensors" => sensors(overview.file).any? })
-          proposed = proposed(overview, offered.map { |work| work["id"] })
-          works =
-            on_file["axles"].key?(id) ? (on_file["axles"][id] || proposed.keys) & offered.map { |work| work["id"] } : []
+          proposed = proposed(overview, offered.map(&:id))
+          works = on_file["axles"].key?(id) ? (on_file["axles"][id] || proposed.keys) & offered.map(&:id) : []
           scope = AxleScope.new(overview:, works:, proposed:, offered:, rotors: {}, reason: on_file.dig("reasons", id))
           scope.with(rotors: rotors(scope.judged_rotors))
         end
@@ -190,7 +189,7 @@ module Graver
         def by_marks(overview)
           @knowledge.scope["proposed_by"]
             .filter_map do |work, items|
-              mark = overview.seen.find { |seen| items.fetch(seen.item["id"], []).include?(seen.mark["id"]) }
+              mark = overview.seen.find { |seen| items.fetch(seen.item.id, []).include?(seen.mark.id) }
               [work, Texts.say("jobs.seen_on", day: mark.date, text: mark.text)] if mark
             end
             .to_h
@@ -199,7 +198,7 @@ module Graver
         def faults(axle, works, reason)
           field = "axles.#{axle.file.axle.id}"
           scope = axle_scope(axle, { "axles" => { axle.file.axle.id.to_s => works } })
-          unknown = works - scope.offered.map { |work| work["id"] }
+          unknown = works - scope.offered.map(&:id)
           if unknown.any?
             return(
               unknown.map do |work|

@@ -40,7 +40,7 @@ module Graver
         # fluid: Core::Planning::FluidPlan::Plan; torque: [Torque::Set], whose fasteners say what goes on their threads
         def consumables(ordered, fluid, torque, job)
           named = (ordered.placed || []).flat_map { |placed| placed.step.consumables }.uniq
-          entries = @knowledge.consumables.select { |entry| named.include?(entry["id"]) }
+          entries = @knowledge.consumables.select { |entry| named.include?(entry.id) }
           entries
             .map { |entry| [entry, amount(entry, ordered, fluid, torque)] }
             .select { |_, amount| amount.positive? }
@@ -70,9 +70,9 @@ module Graver
 
         # How many of what has the price: cans, bottles, or one tube.
         def bought(entry, lacking, fluid)
-          return fluid.bottles.length if entry["id"] == "fluid"
+          return fluid.bottles.length if entry.id == "fluid"
 
-          entry["each"] ? lacking.ceil : 1
+          entry.countable ? lacking.ceil : 1
         end
 
         def drive(id) = @knowledge.brake_data.label("wheel_nut.drive", id)
@@ -124,33 +124,26 @@ module Graver
         end
 
         def amount(entry, ordered, fluid, torque)
-          return fluid.needed if entry["id"] == "fluid"
-          if entry["per_fastener"]
+          return fluid.needed if entry.id == "fluid"
+          if entry.per_fastener
             return torque.map(&:line).select { |line| locked?(line, entry) }.sum { |line| line.count.to_i }
           end
 
           corners = ordered.lifts.sum { |lift| lift.corners.sum { |corner| corner.side == "both" ? 2 : 1 } }
-          entry.fetch("per_job", 0) + (entry.fetch("per_axle", 0) * ordered.setups.length) +
-            (entry.fetch("per_corner", 0) * corners)
+          entry.per_job + (entry.per_axle * ordered.setups.length) + (entry.per_corner * corners)
         end
 
         # Where the owner has said nothing, what is usual.
         def locked?(line, entry)
-          line.threadlocker ? line.threadlocker == "medium" : entry["per_fastener"].include?(line.fastener)
+          line.threadlocker ? line.threadlocker == "medium" : entry.per_fastener.include?(line.fastener)
         end
 
         def consumable(entry, amount, fluid, job)
-          mine = supplies.of_item("consumable", entry["id"], nil)
+          mine = supplies.of_item("consumable", entry.id, nil)
           supply, have = mine.first, mine.sum { |each| on_shelf(each) }
-          lacking = resolved?(job, "consumables:#{entry["id"]}") ? "resolved" : "buy"
+          lacking = resolved?(job, "consumables:#{entry.id}") ? "resolved" : "buy"
           state = have >= amount ? "shelf" : lacking
-          fields = {
-            id: entry["id"],
-            label: entry["label"],
-            unit: entry["unit"],
-            one: entry["one"],
-            note: entry["note"]
-          }
+          fields = { id: entry.id, label: entry.label, unit: entry.unit, one: entry.one, note: entry.note }
           Consumable.new(
             **fields,
             amount:,

@@ -15,7 +15,7 @@ module Graver
 
         # Steps::Ordered, { axle name => AxleRecord } -> [Set]
         def call(ordered, files)
-          fasteners = @knowledge.fasteners.to_h { |fastener| [fastener["id"], fastener] }
+          fasteners = @knowledge.fasteners.to_h { |fastener| [fastener.id, fastener] }
           lines =
             ordered.setups.flat_map do |setup|
               Core::Planning::TorqueCard.new.call(

@@ -27,11 +27,7 @@ module Graver
         # Those that are there as measuring tools of the Workshop.
         def measuring
           methods = @context.store.instruments.all.reject(&:retired).map(&:method)
-          @context
-            .knowledge
-            .tools
-            .select { |tool| tool.fetch("instruments", []).intersect?(methods) }
-            .map { |tool| tool["id"] }
+          @context.knowledge.tools.select { |tool| tool.instruments.intersect?(methods) }.map(&:id)
         end
 
         private

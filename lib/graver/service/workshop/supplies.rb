@@ -73,9 +73,9 @@ module Graver
 
         # What one is in the trade's words; a fastener used once is named as such.
         def named(supply)
-          entry = catalogue(supply.kind).find { |each| each["id"] == supply.item.split(".").first }
+          entry = catalogue(supply.kind).find { |each| each.id == supply.item.split(".").first }
           fastener = supply.item.split(".")[1]
-          [entry["label"].sub("{fastener}", fastener.to_s.tr("_", " ")).sub(" ({pads} pads)", ""), entry["unit"]]
+          [entry.label.sub("{fastener}", fastener.to_s.tr("_", " ")).sub(" ({pads} pads)", ""), entry.unit]
         end
 
         def catalogue(kind)
@@ -127,7 +127,7 @@ module Graver
           end
 
           item = given[:item].to_s.split(".").first
-          return if known.any? { |entry| entry["id"] == item }
+          return if known.any? { |entry| entry.id == item }
           fault("item", "unknown_item", Texts.say("faults.unknown_kind_of", kind: given[:kind]))
         end
 

@@ -52,8 +52,8 @@ module Graver
           extension_mm = extension_mm(extension)
           data = Axles::AxleRecords.new(@context).find(axle_id).planning_data
           @context.knowledge.fasteners.filter_map do |fastener|
-            known = data["#{fastener["id"]}.torque"] or next
-            [fastener["id"], choose(known[:torque], extension_mm:)]
+            known = data["#{fastener.id}.torque"] or next
+            [fastener.id, choose(known[:torque], extension_mm:)]
           end
         end
 

@@ -93,7 +93,7 @@
                   >{/each}
                 {#if axle.job}<strong class="job"
                     >Job {axle.job.state === "started"
-                      ? "under way"
+                      ? "in progress"
                       : axle.job.planned_for
                         ? `on ${day(axle.job.planned_for)}`
                         : "planned"}</strong

@@ -48,7 +48,7 @@
         <p>{plan_.title}</p>
         {#if there}<p role="status">
             <strong>This axle already has a job:</strong>
-            {there.what}, {there.state === "started" ? "under way" : there.state}{there.planned_for
+            {there.what}, {there.state === "started" ? "in progress" : there.state}{there.planned_for
               ? `, ${day(there.planned_for)}`
               : ""}. Change that one, unless you really mean a second.
           </p>{/if}

@@ -186,7 +186,7 @@
               <p>
                 <a href="#/jobs/{axle.job.id}"
                   >Job {axle.job.state === "started"
-                    ? "under way"
+                    ? "in progress"
                     : `${axle.job.state === "ready" ? "ready" : "planned, not ready yet"}${axle.job.planned_for ? `, ${day(axle.job.planned_for)}` : ""}`}</a
                 >
               </p>
@@ -286,7 +286,7 @@
         <ul class="plain-list">
           {#each vehicle.jobs_open as job (job.id)}<li>
               <a href="#/jobs/{job.id}">{job.what}</a>, {job.state === "started"
-                ? "under way"
+                ? "in progress"
                 : job.state}{job.planned_for ? `, ${day(job.planned_for)}` : ", no date yet"}
             </li>{/each}
           {#each vehicle.jobs_done as job (job.id)}<li>

@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module Graver
+  module Core
+    module Judgement
+      # Something noticed on the road, what is asked about it, and what comes of the answers
+      # (knowledge/rules/symptoms.yml): the first outcome whose conditions hold.
+      Symptom =
+        Entry.define(:id, :label, :questions, :outcomes) do
+          # answers: { question id => option id } -> Outcome
+          def outcome(answers)
+            outcomes.find { |each| each.when.all? { |question, option| answers[question] == option } }
+          end
+        end
+      # options: { id => label }
+      Symptom::Question = Entry.define(:id, :text, :options)
+      Symptom::Outcome = Entry.define(:severity, :sentence, :causes, :measure, when: {})
+    end
+  end
+end

@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module Graver
+  module Core
+    module Measurement
+      # One thing that can be known of a brake (knowledge/brake_data.yml). least, most: bounds in the quantity's base
+      # unit; waits: what a gap costs; find: where it is found; needed_for: what a gap holds up; copy: how far it may
+      # be
+      # copied; the
+      # lists of places say where it exists, nil everywhere
+      BrakeDataField =
+        Entry.define(
+          :key,
+          :group,
+          :label,
+          :quantity,
+          :waits,
+          :find,
+          :needed_for,
+          least: nil,
+          most: nil,
+          copy: nil,
+          choices: nil,
+          vehicles: nil,
+          axles: nil,
+          calipers: nil,
+          parking_brakes: nil,
+          retentions: nil,
+          hose_fittings: nil,
+          at_wheel: false,
+          scope: nil,
+          fastener: nil,
+          threads: nil,
+          hint: nil
+        )
+    end
+  end
+end

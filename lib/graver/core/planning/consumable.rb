@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module Graver
+  module Core
+    module Planning
+      # What a job uses up (knowledge/consumables.yml). one: its unit in the singular; countable: bought by the piece;
+      # per_fastener: fasteners whose threads take one portion
+      Consumable =
+        Entry.define(
+          :id,
+          :label,
+          :unit,
+          :note,
+          :source,
+          one: nil,
+          countable: false,
+          per_job: 0,
+          per_axle: 0,
+          per_corner: 0,
+          per_fastener: nil
+        )
+    end
+  end
+end

@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module Graver
+  module Core
+    module Planning
+      # A kind of bolt, nut or screw (knowledge/fasteners.yml). per_corner: { caliper id => count };
+      # plausible_newton_metres: [low, high]; counted_by: the brake data field that says how many; snug: no torque is
+      # asked for; shared: one
+      # for the
+      # whole axle; copy: how far its data may be copied
+      Fastener =
+        Entry.define(
+          :id,
+          :label,
+          :per_corner,
+          :plausible_newton_metres,
+          :note,
+          :source,
+          pad_job: false,
+          retentions: nil,
+          snug: false,
+          counted_by: nil,
+          star: nil,
+          hose_fittings: nil,
+          copy: "never",
+          vehicles: nil,
+          shared: false
+        )
+    end
+  end
+end

@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module Graver
+  module Core
+    module Planning
+      # A kind of part a job may take (knowledge/parts.yml). work, not_work: works that ask for it or rule it out;
+      # count: how it is counted; matches: { what => { "key", "within_mm" } } against the old one; lays: what hangs
+      # on which of it
+      # is bought
+      Part =
+        Entry.define(
+          :id,
+          :label,
+          :work,
+          :count,
+          :note,
+          kit_lacks: nil,
+          matches: {
+          },
+          lays: [],
+          when: nil,
+          optional: false,
+          not_work: []
+        )
+    end
+  end
+end

@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Graver
+  module Core
+    module Planning
+      # What can be done on an axle (knowledge/rules/scope.yml). means: what that is for the steps; asks, decides:
+      # brake data it wants, and that an order of steps cannot do without; companions: works that go on the same axle;
+      # rotors: "new" or "turn"
+      Work =
+        Entry.define(
+          :id,
+          :label,
+          :means,
+          :asks,
+          alone: false,
+          answers: [],
+          rotors: nil,
+          decides: [],
+          companions: [],
+          because: nil,
+          when: nil
+        )
+    end
+  end
+end
