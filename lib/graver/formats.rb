@@ -17,7 +17,6 @@ module Graver
     }.freeze
     ISO_DAY = /\b\d{4}-\d\d-\d\d\b/
     SPEEDS = { "km" => "km/h", "mi" => "mph" }.freeze
-    KM_PER_MILE = 1.609344
 
     module_function
 
@@ -61,7 +60,7 @@ module Graver
 
     def list(words, last) = words.length < 2 ? words.join : "#{words[0...-1].join(", ")} #{last} #{words.last}"
     def grouped(value) = value.round.to_s.reverse.scan(/\d{1,3}-?/).join(",").reverse
-    def in_unit(km, unit) = unit == "mi" ? km / KM_PER_MILE : km
+    def in_unit(km, unit) = Core::Quantity::DISTANCE.from_base(km, unit)
 
     def rounded(value)
       step = value < 100.5 ? 5 : 10

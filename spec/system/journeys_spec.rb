@@ -66,7 +66,7 @@ RSpec.describe "Journeys in the browser" do
     expect(page).to have_css("h1", text: "Juniper")
     page.click_link "Wear", match: :first
     expect(page).to have_text(/Most likely [\d,]+ km/).and have_text(/Look again within [\d,]+ km/)
-    expect(page).to have_css(".chart .error", minimum: 1)
+    expect(page).to have_css(".chart .interval", minimum: 1)
     page.click_link "Plan a job", match: :first
     page.click_link "Torque"
     expect(page).to have_text("28N·m").and have_text("20.7lbf·ft")
@@ -75,7 +75,7 @@ RSpec.describe "Journeys in the browser" do
     expect(page).to have_text("23 May 2026").and have_css("[aria-current=step]", text: "draft")
     page.click_link "Steps"
     expect(page).to have_text("Do not move the vehicle before the pedal or lever is hard")
-    page.check "Settle everything listed as missing", allow_label_click: true
+    page.check "Clear the open items; read the maker's manual for this axle.", allow_label_click: true
     expect(page).to have_link("Steps", text: %r{1/\d+})
     page.driver.browser.page.command("Emulation.setEmulatedMedia", media: "print")
     expect(page).to have_text("Before anything is undone").and have_no_button("Mark as ready")
@@ -115,7 +115,7 @@ RSpec.describe "Journeys in the browser" do
             "Enter a number such as 8.4"
           ).and have_text("Was the plate included?")
     page.click_button "Save look-over"
-    expect(page).to have_text("Not saved yet: 4 fields need another look. Nothing is lost.")
+    expect(page).to have_text("Not saved yet: check the 4 fields marked above. Nothing is lost.")
     expect(page).to have_text("Saved as you type")
 
     page.refresh
@@ -144,7 +144,7 @@ RSpec.describe "Journeys in the browser" do
 
   it "says at an address where there is nothing that there is nothing" do
     page.visit "/#/vehicles/99"
-    expect(page).to have_text("There is no vehicle with this address")
+    expect(page).to have_text("There is no vehicle at this address")
     page.visit "/#/somewhere"
     expect(page).to have_text("Nothing at this address")
   end

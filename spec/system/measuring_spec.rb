@@ -189,7 +189,7 @@ RSpec.describe "Measuring in the browser", :demo do
     expect(page).to have_text("Give the reason in a few words")
     page.fill_in "Reason", with: "misread the scale"
     page.click_button "Save"
-    expect(page).to have_text("outside this instrument's range (0 to 150 mm)")
+    expect(page).to have_text("outside this tool's range (0 to 150 mm)")
     page.fill_in "Value", with: "4.1"
     page.click_button "Save"
     expect(page).to have_text("value now 4.1 (entered as 3.9). misread the scale")

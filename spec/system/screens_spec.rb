@@ -74,7 +74,7 @@ RSpec.describe "Screens of the demo household", :demo do
     page.fill_in "Odometer (mi)", with: "9"
     page.fill_in "Day of renewal", with: Date.new(2026, 5, 15)
     page.click_button "Save"
-    expect(page).to have_text("this is less than the")
+    expect(page).to have_text("This is less than the")
     page.fill_in "Odometer (mi)", with: "103000"
     page.click_button "Save"
     expect(page).to have_text("renewed 15 May 2026, due 15 May 2028").and have_text("Fluid renewed")
@@ -95,8 +95,8 @@ RSpec.describe "Screens of the demo household", :demo do
     {
       "wheel_nut.torque" => ["ten", "Enter a number such as 8.4"],
       "rotor.discard_thickness" => ["30", "must be more than discard thickness"],
-      "fixed_caliper_bolt.thread" => ["M?", "write it like M10 x 1.25"],
-      "pad.backing_plate" => ["0", "enter a value from 1 to 10 mm"]
+      "fixed_caliper_bolt.thread" => ["M?", "Write it like M10 x 1.25"],
+      "pad.backing_plate" => ["0", "from 1 to 10 mm"]
     }.each do |key, (typed, fault)|
       open_cell(key)
       page.fill_in "edit-#{key}", with: typed

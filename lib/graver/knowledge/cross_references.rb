@@ -7,6 +7,7 @@ module Graver
       # lines: callable (file, id) -> line number
       def initialize(contents, procedure, lines)
         @contents = contents
+        @lines = lines
         @steps = StepReferences.new(contents, procedure, lines)
       end
 
@@ -19,10 +20,13 @@ module Graver
 
       private
 
+      # "tools.yml:31:"
+      def at(file, id) = "#{file}:#{@lines.call(file, id)}:"
+
       def sources
         known = @contents.fetch("sources.yml").keys
         @contents.flat_map do |name, content|
-          (named_sources(content) - known).map { |id| "#{name}: source “#{id}” is not in sources.yml" }
+          (named_sources(content) - known).map { |id| "#{at(name, id)} source “#{id}” is not in sources.yml" }
         end
       end
 
@@ -47,7 +51,9 @@ module Graver
             missing << "fastener #{field["fastener"]}"
           end
           missing += (field.fetch("needed_for") - data.fetch("needs").keys).map { |need| "need #{need}" }
-          missing.map { |what| "brake_data.yml: #{field["key"]} names #{what}, which is not there" }
+          # a field of a fastener is written once, for all of them
+          written = field["fastener"] ? field["key"].split(".").last : field["key"]
+          missing.map { |what| "#{at("brake_data.yml", written)} #{field["key"]} names #{what}, which is not there" }
         end
       end
 
@@ -72,10 +78,10 @@ module Graver
           caliper.template.filter_map do |entry|
             catalogue.check(entry["key"], entry["value"], entry["unit"], "typical", caliper.vehicles.first)
             if catalogue.field(entry["key"]).quantity == "torque"
-              "calipers.yml: #{caliper.id}: a template gives no torque"
+              "#{at("calipers.yml", caliper.id)} #{caliper.id}: a template gives no torque"
             end
           rescue InvalidEntry => e
-            "calipers.yml: #{caliper.id}: #{entry["key"]}: #{e.message}"
+            "#{at("calipers.yml", caliper.id)} #{caliper.id}: #{entry["key"]}: #{e.message}"
           end
         end
       end
@@ -85,48 +91,61 @@ module Graver
         rules
           .slice("readings", "odometer")
           .values
-          .flat_map(&:values)
-          .flat_map { |question| question.fetch("answers") - rules.fetch("answers").keys }
-          .uniq
-          .map { |id| "rules/questions.yml: answer #{id} is not there" }
+          .flat_map(&:to_a)
+          .flat_map do |id, question|
+            missing("rules/questions.yml", id, "answer", question.fetch("answers") - rules.fetch("answers").keys)
+          end
       end
 
       def known_choices = @contents.fetch("brake_data.yml").fetch("choices").keys + ["calipers"]
       def ids(file) = @contents.fetch(file).map { |entry| entry.fetch("id") }
 
-      # Brake data the scope and the parts speak of, and works that bring each other.
+      # Brake data the scope and the parts speak of, works that bring each other, and marks that works answer.
       def scope
-        works = @contents.fetch("rules/scope.yml").fetch("works")
-        keys =
-          works.flat_map { |work| work.fetch("asks") + work.fetch("decides", []) } +
-            @contents.fetch("rules/scope.yml").fetch("always_decides")
-        keys +=
-          @contents.fetch("parts.yml").flat_map { |part| part.fetch("matches", {}).values.map { |match| match["key"] } }
-        known = fields.map { |field| field["key"] }
-        known_works = works.flat_map { |work| [work["id"], *work["means"]] }
-        named =
-          @contents.fetch("parts.yml").flat_map { |part| part["work"] + part.fetch("not_work", []) } +
-            works.flat_map { |work| work.fetch("companions", []) }
-        missing =
-          (keys.uniq - known).map { |key| "brake data #{key} are not there" } +
-            (named.uniq - known_works).map { |work| "work #{work} is not there" }
-        missing.map { |what| "rules/scope.yml or parts.yml: #{what}" }
+        scope = @contents.fetch("rules/scope.yml")
+        missing_data("rules/scope.yml", "always_decides", scope.fetch("always_decides")) +
+          works.flat_map { |work| work_faults(work) } +
+          @contents.fetch("parts.yml").flat_map { |part| part_faults(part) }
       end
 
-      # Marks that works answer and rotors are judged by.
+      def works = @contents.fetch("rules/scope.yml").fetch("works")
+
+      def work_faults(work)
+        file, id = "rules/scope.yml", work["id"]
+        missing_data(file, id, work.fetch("asks") + work.fetch("decides", [])) +
+          missing_works(file, id, work.fetch("companions", [])) + missing_marks(file, id, work.fetch("answers", []))
+      end
+
+      def part_faults(part)
+        data = part.fetch("matches", {}).values.map { |match| match["key"] }
+        missing_data("parts.yml", part["id"], data) +
+          missing_works("parts.yml", part["id"], part["work"] + part.fetch("not_work", []))
+      end
+
+      # What rotors are judged by.
       def marks
-        conditions = @contents.fetch("conditions.yml")
-        known =
-          (conditions["wheel"] + conditions["vehicle"]).flat_map do |item|
-            [item["id"], *item["marks"].map { |mark| "#{item["id"]}.#{mark["id"]}" }]
-          end
-        named = @contents.fetch("rules/scope.yml").fetch("works").flat_map { |work| work.fetch("answers", []) }
-        named +=
-          @contents
-            .fetch("rules/rotor.yml")
-            .fetch("conditions")
-            .flat_map { |rule| rule.values_at("mark", "felt").compact }
-        (named.uniq - known).map { |mark| "rules/scope.yml or rotor.yml: mark #{mark} is not there" }
+        @contents
+          .fetch("rules/rotor.yml")
+          .fetch("conditions")
+          .flat_map { |rule| missing_marks("rules/rotor.yml", rule["id"], rule.values_at("mark", "felt").compact) }
+      end
+
+      def missing_data(file, id, keys) = missing(file, id, "brake data", keys - fields.map { |field| field["key"] })
+      def missing_works(file, id, named) = missing(file, id, "work", named - known_works)
+      def missing_marks(file, id, named) = missing(file, id, "mark", named - known_marks)
+
+      def missing(file, id, what, names)
+        names.map { |name| "#{at(file, id)} #{id}: #{what} #{name} is not there" }
+      end
+
+      def known_works = works.flat_map { |work| [work["id"], *work["means"]] }
+
+      def known_marks
+        @contents
+          .fetch("conditions.yml")
+          .values_at("wheel", "vehicle")
+          .flatten
+          .flat_map { |item| [item["id"], *item["marks"].map { |mark| "#{item["id"]}.#{mark["id"]}" }] }
       end
 
       def tools
@@ -135,7 +154,7 @@ module Graver
           .fetch("tools.yml")
           .flat_map do |tool|
             missing = (tool.fetch("instead", []) - ids("tools.yml")) + (tool.fetch("covers", []) - drives)
-            missing.map { |id| "tools.yml: #{tool["id"]} names #{id}, which is not there" }
+            missing.map { |id| "#{at("tools.yml", tool["id"])} #{tool["id"]} names #{id}, which is not there" }
           end
       end
     end

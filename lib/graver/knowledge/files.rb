@@ -24,14 +24,10 @@ module Graver
         contents.freeze
       end
 
-      # Line of the entry with this id in a file's list, for messages.
+      # Line of what is called so (its id, its key or its place in a mapping) in a file, for messages; 1 if nothing is.
       def line_of(name, id)
-        entries = Psych.parse_file(File.join(@folder, name)).root.children
-        entry =
-          entries.find do |node|
-            node.children.each_slice(2).any? { |key, value| key.value == "id" && value.value == id }
-          end
-        entry ? entry.start_line + 1 : 1
+        found = named(Psych.parse_file(File.join(@folder, name)).root, id)
+        found ? found.start_line + 1 : 1
       end
 
       private
@@ -45,9 +41,37 @@ module Graver
       end
 
       def faults(name, content, schema)
-        require "json_schemer"
         checker = JSONSchemer.schema(schema.fetch("files").fetch(name).merge("$defs" => schema.fetch("$defs")))
-        checker.validate(content).map { |fault| "#{name}: #{fault["error"]}" }
+        checker.validate(content).map { |fault| "#{place(name, fault["data_pointer"])}: #{fault["error"]}" }
+      end
+
+      # "cautions.yml:14: hot", from a pointer such as "/3/severity"
+      def place(name, pointer)
+        node = Psych.parse_file(File.join(@folder, name)).root
+        ids = []
+        pointer
+          .split("/")
+          .drop(1)
+          .each do |step|
+            node = step_into(node, step) or break
+            ids << pairs(node).find { |key, _| %w[id key].include?(key.value) }&.last&.value
+          end
+        ["#{name}:#{(node&.start_line || 0) + 1}", ids.compact.last].compact.join(": ")
+      end
+
+      def step_into(node, step)
+        node.sequence? ? node.children[step.to_i] : pairs(node).find { |key, _| key.value == step }&.last
+      end
+
+      def pairs(node) = node.mapping? ? node.children.each_slice(2).to_a : []
+
+      def named(node, id)
+        pairs(node).each do |key, value|
+          return node if %w[id key source].include?(key.value) && value.scalar? && value.value == id
+          return key if key.value == id
+        end
+        (node.children || []).each { |child| (found = named(child, id)) && (return found) }
+        nil
       end
     end
   end

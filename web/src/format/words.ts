@@ -3,6 +3,10 @@ import type { Schemas } from "../api/client";
 type Unit = Schemas["DistanceUnit"];
 const KM_PER_MILE = 1.609344;
 
+/** A rate over a kilometre as one over the owner's unit. */
+export const perUnit = (rate: number, unit: Unit): number => (unit === "mi" ? rate * KM_PER_MILE : rate);
+/** A distance in the owner's unit as kilometres. */
+export const toKm = (distance: number, unit: Unit): number => (unit === "mi" ? distance * KM_PER_MILE : distance);
 export const inUnit = (km: number, unit: Unit): number => (unit === "mi" ? km / KM_PER_MILE : km);
 
 /** Two figures, as people say distances: 15,234 becomes 15,000. */

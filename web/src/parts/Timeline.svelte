@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Schemas } from "../api/client";
-  import { grouped, inUnit } from "../format/words";
+  import { grouped, inUnit, toKm } from "../format/words";
   import { distanceTicks, horizon, monthTicks, placed, type Lane, type MarkKind } from "./timelineScale";
 
   interface Props {
@@ -44,7 +44,7 @@
     ),
   );
   const distances = $derived(kmPerDay ? distanceTicks(inUnit(days * kmPerDay, unit)) : []);
-  const atDistance = (distance: number) => x((distance * (unit === "mi" ? 1.609344 : 1)) / kmPerDay!);
+  const atDistance = (distance: number) => x(toKm(distance, unit!) / kmPerDay!);
   // A label keeps inside the picture: near the right end it is written to the left of its mark.
   const anchor = (at: number) => (x(at) > end - 110 ? "end" : "start");
   const beside = (at: number) => x(at) + (anchor(at) === "end" ? -10 : 10);

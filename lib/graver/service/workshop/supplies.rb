@@ -75,8 +75,10 @@ module Graver
         def named(supply)
           entry = catalogue(supply.kind).find { |each| each.id == supply.item.split(".").first }
           fastener = supply.item.split(".")[1]
-          [entry.label.sub("{fastener}", fastener.to_s.tr("_", " ")).sub(" ({pads} pads)", ""), entry.unit]
+          [entry.label.sub("{fastener}", fastener.to_s.tr("_", " ")).sub(" ({pads} pads)", ""), measure(supply, entry)]
         end
+
+        def measure(supply, entry) = supply.kind == "consumable" ? entry.unit : nil
 
         def catalogue(kind)
           {

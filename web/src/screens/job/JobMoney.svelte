@@ -2,7 +2,7 @@
   import { Button } from "carbon-components-svelte";
   import { api } from "../../api/client";
   import { money } from "../../format/jobs";
-  import { lowerFirst, rough, upperFirst } from "../../format/words";
+  import { lowerFirst, rough, upperFirst, perUnit } from "../../format/words";
   import type { JobPlanState } from "./jobPlan.svelte";
   import { FormState } from "../../parts/formState.svelte";
   import Fault from "../../parts/Fault.svelte";
@@ -39,7 +39,7 @@
       await job.act(() => api.job(job.id));
     });
   }
-  const per1000 = (value: number) => money(unit === "mi" ? value * 1.609344 : value, sums.currency);
+  const per1000 = (value: number) => money(perUnit(value, unit), sums.currency);
   const most = $derived(Math.max(sums.shop ?? 0, sums.total, 1));
 </script>
 

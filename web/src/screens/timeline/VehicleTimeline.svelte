@@ -7,7 +7,7 @@
   import Timeline from "../../parts/Timeline.svelte";
   import { axleLane, vehicleLane, type Lane } from "../../parts/timelineScale";
   import Shortcuts from "../../parts/Shortcuts.svelte";
-  import { day, month, rough, upperFirst } from "../../format/words";
+  import { day, month, rough, upperFirst, inUnit } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
   import { push } from "svelte-spa-router";
   import { FormState } from "../../parts/formState.svelte";
@@ -188,7 +188,7 @@
       <h2>Odometer</h2>
       <p class="quiet">
         Every odometer you note (at the pump, after a trip) makes the dates more reliable: {Math.round(
-          unit === "mi" ? vehicle.km_per_day / 1.609344 : vehicle.km_per_day,
+          inUnit(vehicle.km_per_day, unit),
         )}
         {unit} a day so far.
       </p>

@@ -8,7 +8,7 @@
   import Shortcuts from "../../parts/Shortcuts.svelte";
   import StateMark from "../../parts/StateMark.svelte";
   import { amount } from "../../format/jobs";
-  import { day, exact, month, rough, span, upperFirst } from "../../format/words";
+  import { day, exact, month, rough, span, upperFirst, inUnit } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
   import { push } from "svelte-spa-router";
   import { FormState } from "../../parts/formState.svelte";
@@ -118,7 +118,7 @@
         {#if vehicle.odometer_km !== null}{vehicle.odometer_estimated ? "about " : ""}{exact(
             vehicle.odometer_km,
             vehicle.distance_unit,
-          )} today, {Math.round(vehicle.distance_unit === "mi" ? vehicle.km_per_day / 1.609344 : vehicle.km_per_day)}
+          )} today, {Math.round(inUnit(vehicle.km_per_day, vehicle.distance_unit))}
           {vehicle.distance_unit} a day{:else}No odometer yet{/if}
       </p>
     </div>

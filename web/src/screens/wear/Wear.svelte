@@ -8,7 +8,7 @@
   import ForecastQuality from "./ForecastQuality.svelte";
   import WearChart from "./WearChart.svelte";
   import WhatIf from "./WhatIf.svelte";
-  import { day, lowerFirst, mm, month, position as named, rough, span, upperFirst } from "../../format/words";
+  import { day, lowerFirst, mm, month, position as named, rough, span, upperFirst, perUnit } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
   import { push } from "svelte-spa-router";
 
@@ -153,7 +153,7 @@
             >
             <tbody>
               {#each value.components as component (component.part + component.position)}
-                {@const per = unit === "mi" ? 1.609344 : 1}
+                {@const per = perUnit(1, unit)}
                 <tr>
                   <th scope="row">{upperFirst(named(component.position))} {component.part}</th>
                   <td class="number"
