@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../support/api_helper"
+require_relative "../support/fault_codes"
 
 # The tables of routes and openapi/graver.yml say the same.
 RSpec.describe Graver::API::App do
@@ -25,5 +26,52 @@ RSpec.describe Graver::API::App do
       expect(operation["responses"].keys.grep(/\A2/)).to eq([route.status.to_s]), "#{route.verb} #{route.path}"
       expect(operation["tags"]).to be_one
     end
+  end
+
+  schemas = described.fetch("components").fetch("schemas")
+  properties =
+    lambda do |node, path|
+      next node.flat_map { |each| properties.call(each, path) } if node.is_a?(Array)
+      next [] unless node.is_a?(Hash)
+
+      own = node["properties"].is_a?(Hash) ? node["properties"] : {}
+      own.map { |name, property| ["#{path}.#{name}", property] } + properties.call(node.values, path)
+    end
+  all = schemas.flat_map { |name, schema| properties.call(schema, name) }
+
+  it "says of each property what it is, here or where its own schema is" do
+    refers = ->(node) { node.is_a?(Hash) && (node.keys.intersect?(%w[$ref allOf]) || node.values.any?(&refers)) }
+    silent = all.reject { |_, property| property["description"].to_s.length > 4 || refers.call(property) }
+    expect(silent.map(&:first)).to be_empty
+  end
+
+  it "names the unit of each length, distance, volume, angle and torque" do
+    units = {
+      "mm" => "mm",
+      "km" => "km",
+      "ml" => "ml",
+      "degrees" => "degrees",
+      "celsius" => "Celsius",
+      "percent" => "percent"
+    }
+    numbers = all.select { |_, property| property["type"].to_s.match?(/number|integer/) }
+    wrong =
+      numbers.reject do |name, property|
+        unit = units[name[/[a-z]+\z/]]
+        unit.nil? || property["description"].match?(/\b#{unit}\b/)
+      end
+    expect(wrong.map(&:first)).to be_empty
+    expect(numbers.count { |name, _| units.key?(name[/[a-z]+\z/]) }).to be > 70
+  end
+
+  it "lists every code a fault or a problem can have" do
+    expect(schemas.dig("FaultCode", "enum")).to match_array(FaultCodes.of(File.join(Graver::Boot::ROOT, "lib/graver")))
+    problems = %w[InvalidEntry NotFound Conflict DeviceFailed API::Malformed API::TooLarge StandardError]
+    codes =
+      problems.map do |name|
+        type = name == "StandardError" ? StandardError : Graver.const_get(name)
+        Graver::API::ErrorMap.call(type <= Graver::InvalidEntry ? type.new([]) : type.new("so")).code
+      end
+    expect(schemas.dig("ProblemCode", "enum")).to match_array(codes)
   end
 end

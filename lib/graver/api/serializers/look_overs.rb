@@ -91,11 +91,7 @@ module Graver
 
           item, mark = row.part.split(".")
           known = @knowledge.condition_item(item)
-          if known
-            "#{known.label.downcase}: #{known.marks.find { |each| each.id == mark }&.fetch("label") || mark}"
-          else
-            row.part
-          end
+          known ? "#{known.label.downcase}: #{known.marks.find { |each| each.id == mark }&.label || mark}" : row.part
         end
 
         def method_label(method)
