@@ -6,9 +6,9 @@ module Benchmarks
   # Small bugs as people make them, read off the syntax tree: a bound moved by one, a comparison turned, a guard left
   # out, one side of a choice taken always.
   class Mutants < Prism::Visitor
-    # at, span: bytes of the file
+    # at, span: bytes of the file; statement: first and last line of the statement it is in
     Mutant =
-      Struct.new(:file, :line, :at, :span, :before, :after, keyword_init: true) do
+      Struct.new(:file, :line, :statement, :at, :span, :before, :after, keyword_init: true) do
         def apply(text) = text.b.tap { |bytes| bytes[at, span] = after.b }.force_encoding(Encoding::UTF_8)
         def to_s = "#{file}:#{line}  #{before.gsub(/\s+/, " ")[0, 70]}  ->  #{after.gsub(/\s+/, " ")[0, 70]}"
       end
@@ -49,6 +49,16 @@ module Benchmarks
       @file = file
       @text = text
       @found = []
+      @statement = nil
+    end
+
+    def visit_statements_node(node)
+      around = @statement
+      node.body.each do |statement|
+        @statement = statement.location.start_line..statement.location.end_line
+        statement.accept(self)
+      end
+      @statement = around
     end
 
     def visit_call_node(node)
@@ -100,6 +110,7 @@ module Benchmarks
       @found << Mutant.new(
         file: @file,
         line: location.start_line,
+        statement: @statement,
         at: location.start_offset,
         span: location.length,
         before: location.slice,

@@ -30,8 +30,7 @@ module Benchmarks
         out.puts "Which example enters which line (every spec once) ..."
         @entered, @seconds = entered
         survivors = survivors(chosen = mutants.sample(@count, random: @random), out)
-        out.puts "\n#{chosen.length - survivors.length} of #{chosen.length} noticed. Not noticed:",
-                 survivors.map(&:to_s).sort
+        out.puts "\n#{chosen.length - survivors.length} of #{chosen.length} noticed."
         survivors.length <= chosen.length / 5.0 ? 0 : 1
       end
     end
@@ -65,7 +64,8 @@ module Benchmarks
             while (mutant = next_of(queue))
               noticed = noticed?(mutant, number)
               found << mutant unless noticed
-              out.print(noticed ? "." : "S")
+              out.puts "\nNot noticed: #{mutant}" unless noticed
+              out.print(".") if noticed
               out.flush
             end
           end
@@ -81,7 +81,7 @@ module Benchmarks
     end
 
     def noticed?(mutant, number)
-      examples = @entered.fetch("#{mutant.file}:#{mutant.line}", []).sort_by { |id| @seconds.fetch(id, 1) }
+      examples = entering(mutant).sort_by { |id| @seconds.fetch(id, 1) }
       spent = 0
       examples =
         examples.take_while { |id| (spent += @seconds.fetch(id, 1)) <= MOST_SECONDS || spent == @seconds.fetch(id, 1) }
@@ -94,6 +94,14 @@ module Benchmarks
         LOADER,
         ["--fail-fast", "--order", "defined", *examples]
       )
+    end
+
+    # Examples that enter its line; Ruby counts the lines of an argument with their statement, and what a class body
+    # says when it is loaded with none: then those that enter the statement, else any of the file.
+    def entering(mutant)
+      lines = [[mutant.line], mutant.statement].map { |each| each.map { |line| "#{mutant.file}:#{line}" } }
+      lines << @entered.keys.select { |place| place.start_with?("#{mutant.file}:") }
+      lines.map { |places| @entered.values_at(*places).compact.flatten.uniq }.find(&:any?) || []
     end
 
     # True when all examples pass in time.

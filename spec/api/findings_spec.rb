@@ -327,6 +327,9 @@ RSpec.describe "Findings in the API" do
       "state" => include("severity" => "stop"),
       "seen" => include(include("text" => /wear does not explain/))
     )
+    # a reservoir that was filled anew in between says nothing of a leak
+    ask(:post, "/vehicles/#{car["id"]}/fluid-renewals", { date: "2026-05-05", odometer: { value: "60200" } })
+    expect(found("fluid-unexplained")).to be_empty
   end
 
   # common practice, no source: pulsation is variation; a rotor read at one place cannot show it

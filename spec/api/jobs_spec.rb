@@ -261,6 +261,7 @@ RSpec.describe "Jobs in the API" do
     ask(:post, "/vehicles/#{car["id"]}/fluid-renewals", { date: "2023-01-10", odometer: { value: "20000" } })
     offer = ask(:get, "/axles/#{front}/job-plan")["scope"]["offers"].find { |each| each["text"].include?("fluid") }
     expect(offer["adds"].map { |each| each["works"] }).to all(include("bleed"))
+    expect(offer["text"]).to match(/overdue since 10 Jan 2025/)
     rear = car["axles"].last["id"]
     know(rear, ["caliper.kind", "floating_slide_pins", nil], ["parking_brake.kind", "cable", nil])
     plan = ask(:put, address("/scope"), { axles: offer["adds"].to_h { |each| [each["axle_id"].to_s, each["works"]] } })
@@ -272,6 +273,18 @@ RSpec.describe "Jobs in the API" do
     )
     expect(plan["steps"].map { |step| step["key"] }).to include("both.lift_both", "rear.left.bleed")
     expect(open_items(plan)).to include("grade:fluid")
+  end
+
+  it "offers the fluid before it is overdue as well, and not when it has time" do
+    complete
+    offered =
+      lambda do |day|
+        @context = @car = nil
+        ask(:post, "/vehicles/#{car["id"]}/fluid-renewals", { date: day, odometer: { value: "20000" } })
+        ask(:get, "/axles/#{front}/job-plan")["scope"]["offers"].map { |each| each["text"] }.grep(/fluid/)
+      end
+    expect(offered["2024-05-20"]).to match([/due on 20 May 2026/])
+    expect(offered["2025-05-20"]).to be_empty
   end
 
   it "refuses a day that is gone or is none" do

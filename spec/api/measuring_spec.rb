@@ -142,7 +142,7 @@ RSpec.describe "Measuring in the API" do
       kilometres_as_miles[:odometer][:unit] = "mi"
       expect(ask(:post, "#{look_overs}/preview", kilometres_as_miles)["odometer_question"]).to include(
         "code" => "other_distance_unit",
-        "answers" => include(include("unit" => "km"))
+        "answers" => include(include("id" => "other_unit", "unit" => "km"), include("id" => "keep", "unit" => nil))
       )
       far[:odometer][:keep] = true
       ask(:post, look_overs, far)
@@ -164,6 +164,14 @@ RSpec.describe "Measuring in the API" do
         "rotor.discard_thickness",
         "caliper.kind"
       )
+      # once an axle; and a sensor is looked at only where there is one
+      expect(round["wheels"].map { |wheel| wheel["asks"].any? }).to eq([true, false, true, false])
+      sensors =
+        lambda do |fitted|
+          know(front, ["wear_sensor", fitted, nil])
+          ask(:get, "/vehicles/#{car["id"]}/walk-round")["wheels"].last["items"].grep(/sensor/)
+        end
+      expect(%w[none both].map { |fitted| sensors[fitted].length }).to eq([0, 1])
       expect(fields(ask(:put, "/walk-round-order", { start: "roof" }))).to eq("start" => "unknown_choice")
       expect(fields(ask(:put, "/walk-round-order", { within: ["seat"] }))).to eq("within" => "unknown_choice")
     end
@@ -207,6 +215,10 @@ RSpec.describe "Measuring in the API" do
           { date: "2026-05-02", odometer: { value: "60100" }, reason: "typo" }
         )
       expect(moved).to include("date" => "2026-05-02", "odometer" => { "value" => "60100", "unit" => "km" })
+      # what is kept of it is what was changed
+      expect(context.store.corrections.of([first]).values.flatten.last.change.keys).to match_array(
+        %w[date odometer_value odometer_km]
+      )
       ask(:post, "/look-overs/#{first}/corrections", { void: true, reason: "twice" })
       expect(stored.length).to eq(1)
     end

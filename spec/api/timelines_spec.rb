@@ -148,6 +148,8 @@ RSpec.describe "The timeline in the API" do
     expect(calendar.events.map { |event| event.dtstart.to_date.iso8601 }.sort).to eq(
       timeline["events"].map { |event| event["date"] }.sort
     )
+    # RFC 5545, 3.6.1: the end of an all-day event is the day after
+    expect(calendar.events.map { |event| event.dtend.to_date - event.dtstart.to_date }).to all(eq(1))
     expect(calendar.events.map { |event| event.uid.to_s }.uniq.length).to eq(calendar.events.length)
     expect(calendar.events.map { |event| event.summary.to_s }).to include(/Yearly; with, "signs" and/)
     get("/api/v1/calendar.ics", {}, { "HTTP_HOST" => "127.0.0.1" })

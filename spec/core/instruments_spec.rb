@@ -84,6 +84,11 @@ RSpec.describe "Instruments and ways of reading" do
         ).good?(instrument_uncertainty_mm: 0.03, resolution_mm: 0.01, coverage: 2, least_mm: 0.01)
       end
     expect([0.0, 0.06, 0.061, -1.5].map(&good)).to eq([true, true, false, false])
+    # JCGM 100, 4.3.7: a step of 0.1 mm is a rectangle, 0.1 / sqrt(12) = 0.0289 mm; two of them 0.0577 mm
+    stepped = { instrument_uncertainty_mm: 0.0, resolution_mm: 0.1, coverage: 2, least_mm: 0.01 }
+    coarse = core::ZeroCheck.new(date: nil, reference_mm: 0.0, read_mm: 0.057, reference_uncertainty_mm: 0.0)
+    expect([coarse, coarse.with(read_mm: 0.058)].map { |check| check.good?(**stepped) }).to eq([true, false])
+    expect(coarse.good?(**stepped, resolution_mm: nil)).to be(false)
     expect(
       core::ZeroCheck.new(date: nil, reference_mm: 25.0, read_mm: 23.4, reference_uncertainty_mm: 0.002).offset_mm
     ).to be_within(1e-9).of(-1.6)

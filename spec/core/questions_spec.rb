@@ -52,6 +52,8 @@ RSpec.describe "Questions about readings" do
       # without any log: a quarter of a millimetre may be true, a quarter of an inch is likelier
       expect(code(0.25, alternatives: { "in" => 6.35 })).to eq("other_unit")
       expect(code(1.6, alternatives: { "in" => 40.6 })).to be_nil
+      # a pad that was expected to be nearly gone, and is, is not asked about
+      expect(code(0.6, expected: { mean_mm: 0.7, sd_mm: 0.3 }, alternatives: { "in" => 0.9 })).to be_nil
     end
   end
 
@@ -75,6 +77,12 @@ RSpec.describe "Questions about readings" do
         read(:c, %w[right inner], 5.4, 5.4)
       ]
       expect(described_class.call(swapped, gain: 16)).to eq([%i[a b]])
+      # squared misfits: variance 0.15^2 + 0.2^2 = 0.0625; straight 2 x (1 / 0.25)^2 = 32, crossed 0
+      one_apart = [read(:a, %w[left inner], 6.0, 5.0), read(:b, %w[left outer], 5.0, 6.0)]
+      expect([31.9, 32.1].map { |gain| described_class.call(one_apart, gain:) }).to eq([[%i[a b]], []])
+      # three that could be exchanged: each reading is in one pair only, the one that gains most
+      three = [*one_apart, read(:c, %w[right inner], 5.6, 5.0)]
+      expect(described_class.call(three, gain: 4)).to eq([%i[a b]])
       alike = [read(:a, %w[left inner], 5.2, 5.5), read(:b, %w[left outer], 5.5, 5.2)]
       expect(described_class.call(alike, gain: 16)).to be_empty
       # both wrong either way: a plate and an inch are no swap

@@ -116,6 +116,9 @@ RSpec.describe Graver::Service::Planning::JobPlan do
     )
     found = plan(front).fluid.plan
     expect(found).to have_attributes(pushed: be_within(2).of(51), headroom: 40, draw_off: be_within(2).of(51 - 36))
+    # the findings say the same of it
+    summary = ask(:get, "/vehicles/#{car["id"]}/findings")["fluid"]["axles"].first
+    expect(summary.values_at("pushed_ml", "draw_off_ml")).to eq([found.pushed.round, found.draw_off])
     job = ask(:post, "/axles/#{front}/jobs", {})
     ask(
       :put,
