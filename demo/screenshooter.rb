@@ -18,7 +18,7 @@ class Screenshooter
     "walk-round-phone" => ["/#/vehicles/1/look-over", "Front left inner pad", PHONE, "light"],
     "walk-round-large" => ["/#/vehicles/3/look-over", "Front left inner pad", DESK, "dark"],
     "findings" => ["/#/vehicles/1/findings", "Most useful next measurement", DESK, "light"],
-    "workshop" => ["/#/workshop", "Zero wrong", DESK, "light"],
+    "workshop" => ["/#/workshop", "Zero is off", DESK, "light"],
     "import" => ["/#/vehicles/3/import", "Choose the file", DESK, "light"],
     "wear" => ["/#/axles/1/wear", "Why it says so", DESK, "light"],
     "timeline" => ["/#/vehicles/1/timeline", "Planned by you", DESK, "light"],

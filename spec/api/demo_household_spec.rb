@@ -89,6 +89,11 @@ RSpec.describe "The demo household through the API", :demo do
     )
   end
 
+  it "names what was found as a reason with its place after it" do
+    reasons = ask(:get, "/vehicles/1")["axles"].first["reasons"].map { |reason| reason["sentence"] }
+    expect(reasons).to include(/Inner pad much thinner than outer, left\./)
+  end
+
   it "says whose distance unit a sentence is in" do
     mule = garage["vehicles"].find { |vehicle| vehicle["name"] == "Mule" }
     expect(mule["axles"].last["reasons"].map { |reason| reason["sentence"] }.join).to include(" mi)")

@@ -27,7 +27,7 @@ module Graver
           ) do
             # As a reason of the axle's state: short, as the whole of it stands among the findings; what stops a
             # vehicle says why.
-            def text = "#{[side, pad].compact.join(" ")} #{title[0].downcase}#{title[1..]}".strip
+            def text = [title, [side, pad].compact.join(" ")].reject(&:empty?).join(", ")
             def caution = severity == "stop" ? advice : nil
           end
 

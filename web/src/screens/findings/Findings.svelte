@@ -72,15 +72,15 @@
           <section class="sheet" aria-label="{axle.name} rotors">
             <AxleSection corners={axle.corners} scale={2.6} />
             <h2>
-              {upperFirst(axle.name)} rotors{axle.rotors.with_pads ? ", with new pads" : " today"}: {lowerFirst(
+              {upperFirst(axle.name)} axle{axle.rotors.with_pads ? ", with new pads" : " today"}: {lowerFirst(
                 axle.rotors.label,
               )}
             </h2>
             {#each axle.rotors.sides as side (side.side)}<p>{side.sentence}</p>{/each}
             {#if axle.rotors.cut_left_mm !== null && axle.rotors.outcome !== "stay"}<p class="quiet">
                 {axle.rotors.cut_left_mm >= 0
-                  ? `Turned, it would end ${axle.rotors.cut_left_mm.toFixed(2)} mm above its minimum`
-                  : `Not worth turning: it would end ${(-axle.rotors.cut_left_mm).toFixed(2)} mm below its minimum`}.
+                  ? `Machined, it would end ${axle.rotors.cut_left_mm.toFixed(2)} mm above its minimum`
+                  : `Not worth machining: it would end ${(-axle.rotors.cut_left_mm).toFixed(2)} mm below its minimum`}.
               </p>{/if}
             <details>
               <summary>What would change this</summary
