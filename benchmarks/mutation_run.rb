@@ -112,8 +112,13 @@ module Benchmarks
         "bundle",
         "exec",
         "rspec",
+        # before anything of the app is loaded, so not after what .rspec requires
+        "--options",
+        File::NULL,
         "-r",
         before,
+        "-r",
+        "spec_helper",
         *arguments
       ]
       system({ "GRAVER_DEMO_FILE" => demo, **environment }, *command, chdir: ROOT, out: File::NULL, err: File::NULL) ==

@@ -267,6 +267,14 @@ RSpec.describe "Measuring in the API" do
       ask(:post, "/instruments/#{tool["id"]}/corrections")
       expect(stored.last.readings.map(&:value)).to eq(%w[10.73 0.4283 9.0])
       expect(check("2026-04-01", "25.000", reference: "25")["checks"].first).to include("good" => true)
+      # within what the tool's own steps explain: nothing made since is touched
+      ask(
+        :post,
+        look_overs,
+        look_over("2026-04-05", "53000", pad("9.0", side: "right", pad: "outer", instrument: tool["id"]))
+      )
+      expect(check("2026-04-10", "0.02")).to include("changes" => [])
+      expect(ask(:post, "/instruments/#{tool["id"]}/corrections")["corrected"]).to eq(0)
     end
 
     it "refuse what cannot be, all at once" do
@@ -419,6 +427,20 @@ RSpec.describe "Measuring in the API" do
     expect(correct[marks[0], void: false]["marks"].first).to include("void" => false)
     correct[{ "id" => 999 }, void: true]
     expect(status).to eq(404)
+  end
+
+  it "strikes out the reading before, and no other, where the owner holds that for wrong" do
+    know(front, %w[pad.new_thickness 11 mm])
+    ask(
+      :post,
+      look_overs,
+      look_over("2026-01-10", "50000", pad("4"), pad("7.1", pad: "outer"), pad("7.2", side: "right"))
+    )
+    ask(:post, look_overs, look_over("2026-05-10", "55000", pad("6.8").merge(answer: "earlier_wrong")))
+    expect(status).to eq(201)
+    expect(stored.map { |each| each.readings.map(&:value) }).to eq([%w[7.1 7.2], %w[6.8]])
+    struck = ask(:get, "/look-overs/#{stored.first.id}")["readings"].select { |row| row["void"] }
+    expect(struck.map { |row| [row["entered"], row["corrections"].length] }).to eq([["4", 1]])
   end
 
   it "offers that new pads went on where a pad reads thicker than before" do

@@ -213,6 +213,11 @@ RSpec.describe "Findings" do
           plan(21.9, leaves: "cut", machine_to_mm: nil, wear_mm: nil)
         ]
       ).to eq(%w[stay turn replace replace face_bad])
+      # the thinner of two decides what can be cut: 21.3 - 0.03 - 0.4 is under 20.9
+      expect(judged(21.9, 21.3, leaves: "cut")).to have_attributes(
+        outcome: "replace",
+        cut_left_mm: be_within(1e-9).of(-0.03)
+      )
       # pulsation without readings all round: nothing is said before that, but a rotor that is out stays out
       expect(
         [plan(21.9, leaves: "measure"), plan(20.4, leaves: "measure"), plan(21.9, leaves: "measure", discard_mm: nil)]

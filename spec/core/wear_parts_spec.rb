@@ -62,6 +62,39 @@ RSpec.describe "The parts of the forecast" do
       expect([*thickness(far), far.log_weight[0]]).to all(be_finite)
     end
 
+    # Bayes' rule and the law of total variance by hand: a reading of 9.0 where 11 +/- 0.15 was, read with 0.2; right
+    # (0.9) or off by 2 mm (0.1).
+    it "weighs whether a reading is wrong, and takes in as much of it as is believed" do
+      bank = single
+      chance = bank.observe("a", WearBuilders::Thickness.point(9.0, 0.2), { share: 0.1, sd_mm: 2.0 })[0]
+      sds = [0.04, 0.04 + 4.0].map { |error| Math.sqrt((0.15**2) + error) }
+      right, wrong = [0.9, 0.1].zip(sds).map { |share, sd| share * Graver::Core::Wear::Normal.density(9.0, 11.0, sd) }
+      expect(chance).to be_within(1e-9).of(wrong / (right + wrong))
+      expect(bank.log_weight[0]).to be_within(1e-9).of(Math.log(right + wrong))
+      gains = sds.map { |sd| (0.15**2) / (sd**2) }
+      means = gains.map { |gain| 11 - (2 * gain) }
+      mean = (means[0] * (1 - chance)) + (means[1] * chance)
+      variances = gains.zip(means).map { |gain, each| ((0.15**2) * (1 - gain)) + ((each - mean)**2) }
+      variance = (variances[0] * (1 - chance)) + (variances[1] * chance)
+      expect(thickness(bank)).to match([be_within(1e-9).of(mean), be_within(1e-9).of(variance)])
+    end
+
+    # Ornstein-Uhlenbeck process (closed form): it keeps exp(-d / length) of what it was, and its spread for ever.
+    it "forgets over a distance how the axle was driven" do
+      bank =
+        described_class.new(
+          ["a"],
+          [0.0, 0.4, 0.0, 0.0, 11.0].zip,
+          [0.0, 0.3**2, 0.0, 0.0, 0.0].zip,
+          [0.0],
+          [[0.3, 20_000.0]]
+        )
+      bank.drift(10_000.0)
+      bank.drift(5000.0)
+      expect(bank.mean[described_class::DRIFT, 0]).to be_within(1e-9).of(0.4 * Math.exp(-0.75))
+      expect(bank.covariance[described_class::DRIFT, described_class::DRIFT, 0]).to be_within(1e-9).of(0.09)
+    end
+
     # JCGM 100:2008, F.1.2 (from memory): the variance of a mean of n readings with a common error is u_common^2 +
     # u_own^2 / n. With
     # next to nothing known before, that is what is left of the mean of four pads after four glances.
