@@ -261,7 +261,7 @@ RSpec.describe "Jobs in the API" do
     ask(:post, "/vehicles/#{car["id"]}/fluid-renewals", { date: "2023-01-10", odometer: { value: "20000" } })
     offer = ask(:get, "/axles/#{front}/job-plan")["scope"]["offers"].find { |each| each["text"].include?("fluid") }
     expect(offer["adds"].map { |each| each["works"] }).to all(include("bleed"))
-    expect(offer["text"]).to match(/overdue since 10 Jan 2025/)
+    expect(offer["text"]).to include("overdue since 10 Jan 2025")
     rear = car["axles"].last["id"]
     know(rear, ["caliper.kind", "floating_slide_pins", nil], ["parking_brake.kind", "cable", nil])
     plan = ask(:put, address("/scope"), { axles: offer["adds"].to_h { |each| [each["axle_id"].to_s, each["works"]] } })
