@@ -106,7 +106,8 @@
             <p>{fluid.sentence}</p>
             {#each fluid.axles as axle (axle.name)}
               {#if axle.pushed_ml !== null}<p>
-                  {upperFirst(axle.name)} pistons home: <span class="number">{axle.pushed_ml} ml</span> come back{#if axle.draw_off_ml !== null};
+                  {upperFirst(axle.name)} pistons home for new pads: <span class="number">{axle.pushed_ml} ml</span>
+                  come back{#if axle.draw_off_ml !== null};
                     {axle.draw_off_ml > 0
                       ? `draw off ${axle.draw_off_ml} ml first, or let it out at the bleed screw`
                       : "there is room for it, watch the level"}{/if}.
