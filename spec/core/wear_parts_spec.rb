@@ -191,6 +191,17 @@ RSpec.describe "The parts of the forecast" do
       expect(after.last).to be > before.last
     end
 
+    # common practice, no source: a pin that seizes changes how both pads of its caliper wear, not those of the other
+    it "knows less of the pad across from one that changed, and no less of the other side's" do
+      early = [read(10_000, 10.3, 0.05), read(20_000, 9.6, 0.05)]
+      set = %w[left_outer right_inner right_outer].to_h { |pad| [pad, fitted(*early)] }
+      bent = { "left_inner" => fitted(*early, read(30_000, 6.0, 0.05), read(40_000, 2.4, 0.05)), **set }
+      filter = follow(bent, as_of_km: 40_000)
+      spreads = set.keys.to_h { |pad| [pad, rate(filter, pad).last] }
+      expect(spreads["left_outer"]).to be > 1.05 * spreads.values_at("right_inner", "right_outer").max
+      expect(spreads["right_inner"]).to be_within(0.02 * spreads["right_outer"]).of(spreads["right_outer"])
+    end
+
     it "starts an unknown fitting at its first reading" do
       unknown =
         Graver::Core::Wear::Fitting.new(
@@ -239,6 +250,35 @@ RSpec.describe "The parts of the forecast" do
       # half the rate doubles the life where drift and changes are as they were
       slower = futures.supposing(factor: 0.5)
       expect(slower.first_km.median / futures.first_km.median).to be_within(0.2).of(2.0)
+    end
+
+    # Ornstein-Uhlenbeck process (closed form): over d km, L its length, the mean of exp(drift) varies by about
+    # 2 s^2 (L / d)(1 - (L / d)(1 - exp(-d / L))) where s is small; nothing else is unsure here but how it is driven.
+    it "lets lives differ by how the axle is driven from here on, as far as that lasts" do
+      many = described_class::COUNT
+      spread =
+        lambda do |length_km, sd|
+          start =
+            described_class::Start.new(
+              components: ["left_inner"],
+              lasting: Numo::DFloat.zeros(1, many) + Math.log(0.1e-3),
+              thickness_mm: Numo::DFloat.zeros(1, many) + 8.0,
+              drift: described_class.normals[0, true] * sd,
+              drift_sd: Numo::DFloat.zeros(many) + sd,
+              drift_km: Numo::DFloat.zeros(many) + length_km
+            )
+          Numo::DFloat::Math.log(described_class.new(start, calm, 3.0).lives_km).stddev
+        end
+      expected =
+        lambda do |length_km|
+          share = length_km / 50_000.0
+          Math.sqrt(2 * (0.1**2) * share * (1 - (share * (1 - Math.exp(-1 / share)))))
+        end
+      own = spread[1e9, 0.0]
+      [10_000.0, 50_000.0, 200_000.0, 1e9].each do |length_km|
+        drift = Math.sqrt((spread[length_km, 0.1]**2) - (own**2))
+        expect(drift).to be_within(0.04 * expected[length_km]).of(expected[length_km])
+      end
     end
 
     it "says since when a limit is passed: what is missing at the pace it wears" do
