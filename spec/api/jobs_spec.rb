@@ -180,7 +180,9 @@ RSpec.describe "Jobs in the API" do
     expect(ask(:get, "/vehicles/#{car["id"]}")["jobs_done"]).to contain_exactly(
       include("what" => "Front: new pads, new abutment clips, new wear sensors", "hours" => 4.0)
     )
-    expect(fields(tick("settle", done: false))).to eq("state" => "job_closed")
+    closed = tick("settle", done: false)
+    expect(fields(closed)).to eq("state" => "job_closed")
+    expect(closed["error"]["fields"].first["message"]).to eq("This job is finished.")
     later = ask(:get, "/axles/#{front}/job-plan")["money"]
     expect(later).to include("spent" => 61.5, "hours" => include("jobs" => 1))
     expect(later["hours"]["low"]).to be > usual["low"]
