@@ -94,6 +94,18 @@ RSpec.describe "The demo household through the API", :demo do
     expect(reasons).to include(/Inner pad much thinner than outer, left\./)
   end
 
+  it "has the simulated caliper read the pad it is held to" do
+    axles = ask(:get, "/vehicles/1")["axles"].map { |axle| axle["id"] }
+    ask(:patch, "/devices/caliper", { settings: { noise: 0 } })
+    read =
+      axles.map do |axle|
+        place = { quantity: "length", axle:, part: "pad", side: "left", pad: "inner" }
+        ask(:post, "/devices/caliper/readings", { vehicle: 1, **place })["value"].to_f
+      end
+    # demo/household.yml: 3.6 and 6.7 mm are really there
+    expect(read).to match([be_within(0.2).of(3.6), be_within(0.2).of(6.7)])
+  end
+
   it "says whose distance unit a sentence is in" do
     mule = garage["vehicles"].find { |vehicle| vehicle["name"] == "Mule" }
     expect(mule["axles"].last["reasons"].map { |reason| reason["sentence"] }.join).to include(" mi)")
