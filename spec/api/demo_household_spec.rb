@@ -106,6 +106,13 @@ RSpec.describe "The demo household through the API", :demo do
     expect(read).to match([be_within(0.2).of(3.6), be_within(0.2).of(6.7)])
   end
 
+  it "says of what falls due at once that it does" do
+    sessions = ask(:get, "/garage")["vehicles"].map { |each| ask(:get, "/vehicles/#{each["id"]}/timeline")["sessions"] }
+    texts = sessions.flatten.map { |session| session["text"] }
+    expect(texts).to include("The rear pads fall due together with the front rotors: one session.")
+    expect(texts).to include(/no other axle is near/)
+  end
+
   it "says whose distance unit a sentence is in" do
     mule = garage["vehicles"].find { |vehicle| vehicle["name"] == "Mule" }
     expect(mule["axles"].last["reasons"].map { |reason| reason["sentence"] }.join).to include(" mi)")

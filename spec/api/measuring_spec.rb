@@ -172,6 +172,13 @@ RSpec.describe "Measuring in the API" do
           ask(:get, "/vehicles/#{car["id"]}/walk-round")["wheels"].last["items"].grep(/sensor/)
         end
       expect(%w[none both].map { |fitted| sensors[fitted].length }).to eq([0, 1])
+      # nor slide pins on a fixed caliper
+      pins =
+        lambda do |caliper|
+          know(front, ["caliper.kind", caliper, nil])
+          ask(:get, "/vehicles/#{car["id"]}/walk-round")["wheels"].last["items"].grep(/slide_pins/).length
+        end
+      expect(%w[floating_slide_pins fixed_opposed].map(&pins)).to eq([1, 0])
       expect(fields(ask(:put, "/walk-round-order", { start: "roof" }))).to eq("start" => "unknown_choice")
       expect(fields(ask(:put, "/walk-round-order", { within: ["seat"] }))).to eq("within" => "unknown_choice")
     end
