@@ -4,16 +4,25 @@
 require "coverage"
 require "json"
 
-Coverage.start(lines: true)
+Coverage.start(lines: true, methods: true)
 ROOT = File.expand_path("../lib/graver", __dir__)
 
 RSpec.configure do |config|
   entered = Hash.new { |lines, line| lines[line] = [] }
   seconds = {}
   before = {}
+  # Of a method on one line the line is counted only where it is defined: then its calls count.
+  entries =
+    lambda do |result|
+      calls = result[:methods].select { |(_, _, from, _, upto, _), _| from == upto }
+      calls.each_with_object(result[:lines].dup) { |((_, _, line, *), count), lines| lines[line - 1] = count }
+    end
   counts =
     lambda do
-      Coverage.peek_result.select { |path, _| path.start_with?(ROOT) }.transform_values { |result| result[:lines] }
+      Coverage
+        .peek_result
+        .select { |path, _| path.start_with?(ROOT) }
+        .transform_values { |result| entries.call(result) }
     end
 
   config.before { before = counts.call }
