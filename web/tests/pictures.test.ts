@@ -4,9 +4,15 @@ import { horizon, placed, type Mark } from "../src/parts/timelineScale";
 import { coursePaths, dateTicks, picture, runs, spaced, staggered } from "../src/screens/wear/wearScale";
 import type { Schemas } from "../src/api/client";
 
-const pad = (now_mm: number | null, sd_mm: number | null = 0.1) => ({ now_mm, sd_mm, new_mm: 11, backing_mm: 5, limit_mm: 3 }) as Schemas["PadNow"];
+const pad = (now_mm: number | null, sd_mm: number | null = 0.1) =>
+  ({ now_mm, sd_mm, new_mm: 11, backing_mm: 5, limit_mm: 3 }) as Schemas["PadNow"];
 const corner = (side: "left" | "right", inner: number | null, outer: number | null, rotor: number | null = 24) =>
-  ({ side, inner: pad(inner), outer: pad(outer), rotor: { new_mm: 25, now_mm: rotor, discard_mm: 23 } }) as Schemas["Corner"];
+  ({
+    side,
+    inner: pad(inner),
+    outer: pad(outer),
+    rotor: { new_mm: 25, now_mm: rotor, discard_mm: 23 },
+  }) as Schemas["Corner"];
 
 describe("a corner cut through", () => {
   it("is to scale, the left wheel's outer pad on the left", () => {
@@ -14,15 +20,30 @@ describe("a corner cut through", () => {
     expect(drawn.width).toBe(5 + 11 + 25 + 11 + 5);
     expect(drawn.pads.map((each) => each.id)).toEqual(["outer", "inner"]);
     // outer: plate 0 to 5, friction to 13, limit 3 mm from the plate
-    expect(drawn.pads[0]).toMatchObject({ plate: { from: 0, to: 5 }, limitAt: 8, gone: { from: 13, to: 16 }, facing: 1 });
-    expect(drawn.pads[1]).toMatchObject({ plate: { from: 52, to: 57 }, limitAt: 49, gone: { from: 41, to: 48 }, facing: -1 });
+    expect(drawn.pads[0]).toMatchObject({
+      plate: { from: 0, to: 5 },
+      limitAt: 8,
+      gone: { from: 13, to: 16 },
+      facing: 1,
+    });
+    expect(drawn.pads[1]).toMatchObject({
+      plate: { from: 52, to: 57 },
+      limitAt: 49,
+      gone: { from: 41, to: 48 },
+      facing: -1,
+    });
     expect(drawn.rotor).toMatchObject({ whole: { from: 16, to: 41 }, now: { from: 16.5, to: 40.5 }, limits: [17, 40] });
     expect(drawCorner(corner("right", 4, 8)).pads.map((each) => each.id)).toEqual(["inner", "outer"]);
   });
 
   it("has a soft face as wide as the error, and nothing where nothing is known", () => {
     const [outer] = drawCorner(corner("left", 4, 8)).pads;
-    expect([outer!.solid, outer!.soft].map((each) => [each.from, each.to].map((at) => Math.round(at * 10) / 10))).toEqual([[5, 12.8], [12.8, 13.2]]);
+    expect(
+      [outer!.solid, outer!.soft].map((each) => [each.from, each.to].map((at) => Math.round(at * 10) / 10)),
+    ).toEqual([
+      [5, 12.8],
+      [12.8, 13.2],
+    ]);
     const unread = drawCorner(corner("left", null, null, null));
     expect(unread.rotor.now).toBeNull();
     expect(unread.pads[0]!.solid).toEqual({ from: 5, to: 5 });
@@ -38,22 +59,60 @@ describe("marks on the timeline", () => {
   const x = (days: number) => days * 2;
 
   it("stand in rows where their labels would run into each other", () => {
-    expect(placed([mark("b", 20), mark("a", 0), mark("c", 400)], x, 1000).map((each) => [each.id, each.row])).toEqual([["a", 0], ["b", 1], ["c", 0]]);
+    expect(placed([mark("b", 20), mark("a", 0), mark("c", 400)], x, 1000).map((each) => [each.id, each.row])).toEqual([
+      ["a", 0],
+      ["b", 1],
+      ["c", 0],
+    ]);
   });
 
   it("go as far as the first band and no life nobody plans for", () => {
-    const lane = (high: number) => ({ id: "1", label: "front", marks: [], bands: [{ id: "pads", label: "pads", low: 0, middle: 0, high, text: "" }] });
+    const lane = (high: number) => ({
+      id: "1",
+      label: "front",
+      marks: [],
+      bands: [{ id: "pads", label: "pads", low: 0, middle: 0, high, text: "" }],
+    });
     expect(horizon([lane(200)])).toBe(365);
     expect(horizon([lane(1000)])).toBe(1250);
     expect(horizon([lane(9000)])).toBe(1825);
   });
 });
 
-const reading = (position: string, date: string, odometer_km: number, mm: number, more = {}) => ({ position, part: position.includes("_") ? "pad" : "rotor", set: 1, date, odometer_km, mm, low_mm: mm - 0.3, high_mm: mm + 0.3, method: "caliper", entered: `${mm} mm`, doubted: false, kept: false, ...more });
+const reading = (position: string, date: string, odometer_km: number, mm: number, more = {}) => ({
+  position,
+  part: position.includes("_") ? "pad" : "rotor",
+  set: 1,
+  date,
+  odometer_km,
+  mm,
+  low_mm: mm - 0.3,
+  high_mm: mm + 0.3,
+  method: "caliper",
+  entered: `${mm} mm`,
+  doubted: false,
+  kept: false,
+  ...more,
+});
 const wear = {
-  readings: [reading("left_inner", "2024-05-16", 20_000, 9), reading("left_inner", "2025-05-16", 30_000, 6, { method: "gauge" }), reading("left_inner", "2026-05-16", 41_000, 10, { doubted: true })],
-  fits: [{ part: "pad", date: "2024-01-16", odometer_km: 15_000 }, { part: "pad", date: "2025-06-16", odometer_km: 31_000 }],
-  components: [{ position: "left_inner", part: "pad", now_mm: 9.6, sd_mm: 0.2, life: { distance_km: { p10: 10_000, p50: 15_000, p90: 22_000 } } }],
+  readings: [
+    reading("left_inner", "2024-05-16", 20_000, 9),
+    reading("left_inner", "2025-05-16", 30_000, 6, { method: "gauge" }),
+    reading("left_inner", "2026-05-16", 41_000, 10, { doubted: true }),
+  ],
+  fits: [
+    { part: "pad", date: "2024-01-16", odometer_km: 15_000 },
+    { part: "pad", date: "2025-06-16", odometer_km: 31_000 },
+  ],
+  components: [
+    {
+      position: "left_inner",
+      part: "pad",
+      now_mm: 9.6,
+      sd_mm: 0.2,
+      life: { distance_km: { p10: 10_000, p50: 15_000, p90: 22_000 } },
+    },
+  ],
   axle: { limit_mm: 3, corners: [corner("left", 9.6, 9.6)] },
   as_of: { date: "2026-05-16", odometer_km: 41_000 },
   km_per_day: 30,
@@ -64,19 +123,32 @@ describe("the wear chart", () => {
   const drawn = picture(wear, ["left_inner"], km);
 
   it("has a point a reading, a gauge's as an interval, and one where each set was new", () => {
-    expect(drawn.points.map((each) => [each.at, each.mm, each.interval, each.doubted])).toEqual([[15_000, 11, false, false], [31_000, 11, false, false], [20_000, 9, false, false], [30_000, 6, true, false], [41_000, 10, false, true]]);
+    expect(drawn.points.map((each) => [each.at, each.mm, each.interval, each.doubted])).toEqual([
+      [15_000, 11, false, false],
+      [31_000, 11, false, false],
+      [20_000, 9, false, false],
+      [30_000, 6, true, false],
+      [41_000, 10, false, true],
+    ]);
     expect(drawn.points[3]!.text).toBe("left inner, 16 May 2025: 6 mm (gauge)");
     expect([drawn.odometer, drawn.top]).toEqual([[15_000, 63_000], 12]);
   });
 
   it("cuts the line where a new set went on", () => {
-    expect(runs(drawn.points, drawn.breaks).map((run) => run.map((each) => each.at))).toEqual([[15_000, 20_000, 30_000], [31_000, 41_000]]);
+    expect(runs(drawn.points, drawn.breaks).map((run) => run.map((each) => each.at))).toEqual([
+      [15_000, 20_000, 30_000],
+      [31_000, 41_000],
+    ]);
   });
 
   it("runs its band to the limit: the lower edge first, the upper one last", () => {
     const [course] = drawn.courses;
     expect(course).toMatchObject({ limit: 3, from: 41_000, to: [51_000, 56_000, 63_000] });
-    const paths = coursePaths(course!, (at) => at / 1000, (mm) => mm * 10);
+    const paths = coursePaths(
+      course!,
+      (at) => at / 1000,
+      (mm) => mm * 10,
+    );
     expect(paths.middle).toBe("M41,96L56,30");
     expect(paths.band.startsWith("M41,98.56L51,")).toBe(true);
     expect(paths.band).toContain("L63,30L63,30L51,30L41,93.44Z");

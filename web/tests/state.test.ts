@@ -3,13 +3,24 @@ import { Refusal, type Schemas } from "../src/api/client";
 import { FormState } from "../src/parts/formState.svelte";
 import { Loader } from "../src/parts/loader.svelte";
 
-const refusal = (...fields: string[]) => new Refusal(422, "Check what is marked.", fields.map((field) => ({ field, code: "missing", message: `${field} is wrong.` })));
+const refusal = (...fields: string[]) =>
+  new Refusal(
+    422,
+    "Check what is marked.",
+    fields.map((field) => ({ field, code: "missing", message: `${field} is wrong.` })),
+  );
 
 describe("a form", () => {
   it("keeps what was refused by field until it is taken, and throws on what is no refusal", async () => {
     const form = new FormState();
     expect(await form.act(() => Promise.reject(refusal("odometer.value", "date")))).toBe(false);
-    expect([form.fault("odometer.value"), form.fault("odometer"), form.fault("note"), form.code("date"), form.first]).toEqual(["odometer.value is wrong.", "odometer.value is wrong.", "", "missing", "odometer.value is wrong."]);
+    expect([
+      form.fault("odometer.value"),
+      form.fault("odometer"),
+      form.fault("note"),
+      form.code("date"),
+      form.first,
+    ]).toEqual(["odometer.value is wrong.", "odometer.value is wrong.", "", "missing", "odometer.value is wrong."]);
     expect(form.busy).toBe(false);
     await expect(form.act(() => Promise.reject(new Error("ours")))).rejects.toThrow("ours");
     expect(await form.act(() => Promise.resolve())).toBe(true);
@@ -35,15 +46,47 @@ describe("a loader", () => {
 
 describe("ticks", () => {
   const stored = new Map<string, string>();
-  vi.stubGlobal("localStorage", { getItem: (key: string) => stored.get(key) ?? null, setItem: (key: string, value: string) => void stored.set(key, value) });
+  vi.stubGlobal("localStorage", {
+    getItem: (key: string) => stored.get(key) ?? null,
+    setItem: (key: string, value: string) => void stored.set(key, value),
+  });
   vi.stubGlobal("addEventListener", () => undefined);
 
   it("change of a plan only what a tick changes", async () => {
     const { withProgress } = await import("../src/screens/job/jobPlan.svelte");
-    const plan = { id: 1, state: "ready", ticked: [], title: "Front", steps: [{ key: "a", waits_for: ["x"], otherwise: "by hand" }, { key: "b", waits_for: [], otherwise: null }] } as unknown as Schemas["JobPlan"];
-    const after = withProgress(plan, { id: 1, state: "started", ticked: ["a"], waits_for: { b: ["a"] }, otherwise: {}, halted: false });
-    expect(after).toMatchObject({ title: "Front", state: "started", ticked: ["a"], steps: [{ key: "a", waits_for: [], otherwise: null }, { key: "b", waits_for: ["a"], otherwise: null }] });
-    expect(withProgress({ ...plan, steps: null }, { id: 1, state: "started", ticked: [], waits_for: {}, otherwise: {}, halted: false }).steps).toBeNull();
+    const plan = {
+      id: 1,
+      state: "ready",
+      ticked: [],
+      title: "Front",
+      steps: [
+        { key: "a", waits_for: ["x"], otherwise: "by hand" },
+        { key: "b", waits_for: [], otherwise: null },
+      ],
+    } as unknown as Schemas["JobPlan"];
+    const after = withProgress(plan, {
+      id: 1,
+      state: "started",
+      ticked: ["a"],
+      waits_for: { b: ["a"] },
+      otherwise: {},
+      halted: false,
+    });
+    expect(after).toMatchObject({
+      title: "Front",
+      state: "started",
+      ticked: ["a"],
+      steps: [
+        { key: "a", waits_for: [], otherwise: null },
+        { key: "b", waits_for: ["a"], otherwise: null },
+      ],
+    });
+    expect(
+      withProgress(
+        { ...plan, steps: null },
+        { id: 1, state: "started", ticked: [], waits_for: {}, otherwise: {}, halted: false },
+      ).steps,
+    ).toBeNull();
   });
 
   it("wait in the browser until the server answers, in their order, and a refusal is told", async () => {
@@ -54,7 +97,10 @@ describe("ticks", () => {
     outbox.listen((progress, refused) => heard.push(progress ?? refused?.status));
     const tick = vi.spyOn(api, "tick").mockRejectedValueOnce(new Refusal(0, "unreachable", []));
     await outbox.add({ job: 1, step: "a", done: true });
-    expect([outbox.waiting.length, JSON.parse(stored.get("graver.outbox")!)]).toEqual([1, [{ job: 1, step: "a", done: true }]]);
+    expect([outbox.waiting.length, JSON.parse(stored.get("graver.outbox")!)]).toEqual([
+      1,
+      [{ job: 1, step: "a", done: true }],
+    ]);
     tick.mockResolvedValueOnce({ id: 1 } as never).mockRejectedValueOnce(refusal("step"));
     await outbox.add({ job: 1, step: "b", done: true });
     expect(tick.mock.calls.map((call) => call[1])).toEqual(["a", "a", "b"]);

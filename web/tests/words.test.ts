@@ -1,9 +1,22 @@
 import { describe, expect, it } from "vitest";
-import { asEntered, asRead, day, exact, lowerFirst, mm, month, partMm, rough, roughly, span } from "../src/format/words";
+import {
+  asEntered,
+  asRead,
+  day,
+  exact,
+  lowerFirst,
+  mm,
+  month,
+  partMm,
+  rough,
+  roughly,
+  span,
+} from "../src/format/words";
 import { figure, money, readings, stages, torque } from "../src/format/jobs";
 import type { Schemas } from "../src/api/client";
 
-const quantiles = (p10: number, p90: number) => ({ p05: p10, p10, p25: p10, p50: (p10 + p90) / 2, p75: p90, p90, p95: p90 }) as Schemas["Quantiles"];
+const quantiles = (p10: number, p90: number) =>
+  ({ p05: p10, p10, p25: p10, p50: (p10 + p90) / 2, p75: p90, p90, p95: p90 }) as Schemas["Quantiles"];
 
 describe("distances", () => {
   it("are said with two figures, small ones to the hundred", () => {
@@ -26,7 +39,12 @@ describe("distances", () => {
 
 describe("days", () => {
   it("are near days, months, or now", () => {
-    expect(["2026-05-16", "2026-05-17", "2026-07-15", "2026-07-16"].map((iso) => month(iso, "2026-05-16"))).toEqual(["now", "17 May", "15 July", "July 2026"]);
+    expect(["2026-05-16", "2026-05-17", "2026-07-15", "2026-07-16"].map((iso) => month(iso, "2026-05-16"))).toEqual([
+      "now",
+      "17 May",
+      "15 July",
+      "July 2026",
+    ]);
     expect(day("2027-03-02")).toBe("2 Mar 2027");
   });
 });
@@ -45,19 +63,41 @@ describe("words", () => {
   });
 
   it("put the unit a torque was entered in first", () => {
-    const line = { newton_metres: 120, pound_feet: 88.5, pound_inches: 1062, entered_unit: "lbf·ft" as const, angle_degrees: 90 };
+    const line = {
+      newton_metres: 120,
+      pound_feet: 88.5,
+      pound_inches: 1062,
+      entered_unit: "lbf·ft" as const,
+      angle_degrees: 90,
+    };
     expect(torque({ ...line, entered_unit: "N·m" })).toBe("120 N·m (88.5 lbf·ft), then 90° further");
     expect(readings({ ...line, entered_unit: "lbf·in" })[0]).toEqual([1062, "lbf·in"]);
     expect(torque({ ...line, angle_degrees: null })).toBe("88.5 lbf·ft (120 N·m)");
   });
 
   it("say money as it is paid", () => {
-    expect([money(12.5, "€"), money(12, "€"), money(1234.56, "€"), figure(null)]).toEqual(["€ 12.50", "€ 12", "€ 1,235", "?"]);
+    expect([money(12.5, "€"), money(12, "€"), money(1234.56, "€"), figure(null)]).toEqual([
+      "€ 12.50",
+      "€ 12",
+      "€ 1,235",
+      "?",
+    ]);
   });
 
   it("cut steps where the stage or the place changes", () => {
     const step = (stage: string, place: string | null) => ({ stage, place }) as Schemas["JobStep"];
-    const cut = stages([step("Make safe", "front"), step("Make safe", "front"), step("Strip", "front left"), step("Strip", "front right"), step("Road", null)]);
-    expect(cut.map((each) => [each.title, each.steps.length])).toEqual([["Front: make safe", 2], ["Front left: strip", 1], ["Front right: strip", 1], ["Road", 1]]);
+    const cut = stages([
+      step("Make safe", "front"),
+      step("Make safe", "front"),
+      step("Strip", "front left"),
+      step("Strip", "front right"),
+      step("Road", null),
+    ]);
+    expect(cut.map((each) => [each.title, each.steps.length])).toEqual([
+      ["Front: make safe", 2],
+      ["Front left: strip", 1],
+      ["Front right: strip", 1],
+      ["Road", 1],
+    ]);
   });
 });

@@ -11,24 +11,7 @@ module Graver
 
         # given: { date:, odometer: { value:, unit:, keep: } }. Raises InvalidEntry, NotFound.
         def call(vehicle_id, given)
-          vehicle = @context.store.vehicles.find(vehicle_id)
-          stamp =
-            Measuring::ServiceDate.new(
-              @context,
-              vehicle,
-              @context.store.look_overs.of_vehicle(vehicle_id),
-              given
-            ).settled(asking: true)
-          @context.store.transaction do
-            @context.store.look_overs.add(
-              vehicle_id:,
-              date: stamp.date,
-              odometer: stamp.odometer,
-              note: nil,
-              at: @context.now,
-              readings: []
-            )
-          end
+          ServiceNote.new(@context).call(vehicle_id, given, asking: true)
         end
       end
     end

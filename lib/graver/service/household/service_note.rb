@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Household
+      # Puts a service without a look at the brakes into the log: its day, its odometer, and what was renewed.
+      class ServiceNote
+        def initialize(context)
+          @context = context
+        end
+
+        # given: { date:, odometer: { value:, unit:, keep: } }; asking: whether a doubtful odometer is asked about.
+        # Raises InvalidEntry, NotFound.
+        def call(vehicle_id, given, readings: [], asking: false)
+          store = @context.store
+          vehicle = store.vehicles.find(vehicle_id)
+          services = store.look_overs.of_vehicle(vehicle_id)
+          stamp = Measuring::ServiceDate.new(@context, vehicle, services, given).settled(asking:)
+          store.transaction do
+            store.look_overs.add(
+              vehicle_id:,
+              date: stamp.date,
+              odometer: stamp.odometer,
+              note: nil,
+              at: @context.now,
+              readings:
+            )
+          end
+        end
+      end
+    end
+  end
+end
