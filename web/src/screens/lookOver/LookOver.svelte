@@ -91,6 +91,19 @@
           .join(" ");
 </script>
 
+{#snippet reasonField(id: string)}
+  <div class="field wide">
+    <label for={id}>Reason</label><input
+      {id}
+      class="text"
+      autocomplete="off"
+      maxlength="400"
+      bind:value={reason}
+      aria-invalid={!!fault("reason")}
+    />
+  </div>
+{/snippet}
+
 <svelte:head><title>Look-over - Graver</title></svelte:head>
 {#if loaded.error}<Problem error={loaded.error} />{/if}
 {#if lookOver}
@@ -173,16 +186,7 @@
                       >
                     </div>
                   {/if}
-                  <div class="field wide">
-                    <label for="reason">Reason</label><input
-                      id="reason"
-                      class="text"
-                      autocomplete="off"
-                      maxlength="400"
-                      bind:value={reason}
-                      aria-invalid={!!fault("reason")}
-                    />
-                  </div>
+                  {@render reasonField("reason")}
                   <div class="row">
                     {#if reading.value !== null && !reading.void}<Button size="field" type="submit">Save</Button>{/if}
                     <Button
@@ -245,16 +249,7 @@
                         />
                       </div>{/if}
                   {/if}
-                  <div class="field wide">
-                    <label for="mark-reason">Reason</label><input
-                      id="mark-reason"
-                      class="text"
-                      autocomplete="off"
-                      maxlength="400"
-                      bind:value={reason}
-                      aria-invalid={!!fault("reason")}
-                    />
-                  </div>
+                  {@render reasonField("mark-reason")}
                   <div class="row">
                     {#if !mark.void}<Button size="field" type="submit">Save</Button>{/if}
                     <Button
@@ -294,16 +289,7 @@
             />
           </div>
         {/if}
-        <div class="field wide">
-          <label for="reason">Reason</label><input
-            id="reason"
-            class="text"
-            autocomplete="off"
-            maxlength="400"
-            bind:value={reason}
-            aria-invalid={!!fault("reason")}
-          />
-        </div>
+        {@render reasonField("reason")}
         <div class="row">
           {#if !lookOver.void}<Button size="field" type="submit">Save</Button>{/if}
           <Button size="field" kind="danger-tertiary" on:click={() => send({ reason, void: !lookOver.void })}
