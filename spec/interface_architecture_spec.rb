@@ -37,6 +37,7 @@ RSpec.describe "The interface's imports" do
     "a part importing a screen" => ["src/parts/planted.ts", "export * from \"../screens/wear/wearScale\";", one_way],
     "the client importing a part" => ["src/api/planted.ts", "export * from \"../parts/boxes\";", one_way],
     "a format importing a part" => ["src/format/planted.ts", "export * from \"../parts/boxes\";", one_way],
+    "a text importing a format" => ["src/texts/planted.ts", "export * from \"../format/words\";", one_way],
     "a component asking past the client" => [
       "src/parts/Planted.svelte",
       "<script lang=\"ts\">void fetch(\"/api/vehicles\");</script>",
@@ -49,7 +50,7 @@ RSpec.describe "The interface's imports" do
     ]
   }
   allowed =
-    %w[./wearScale ../../parts/boxes ../../api/client ../../format/words].map { |from| "export * from \"#{from}\";" }
+    %w[./wearScale ../../parts/boxes ../../api/client ../../format/words ../../texts/say].map { |from| "export * from \"#{from}\";" }
 
   it "are refused where they break the one direction, and only there" do
     given = [

@@ -3,7 +3,7 @@ import globals from "globals";
 import svelte from "eslint-plugin-svelte";
 import ts from "typescript-eslint";
 
-// One way through: screens are made of parts, parts ask the API; what formats and what names things is free to all. What is
+// One way through: screens are made of parts, parts ask the API; what formats and the texts are free to all. What is
 // generated is left alone.
 const notFrom = (...regexes) => ({
   "no-restricted-imports": [
@@ -11,7 +11,7 @@ const notFrom = (...regexes) => ({
     {
       patterns: regexes.map((regex) => ({
         regex,
-        message: "imports point one way: screens, parts, api; format is free to all",
+        message: "imports point one way: screens, parts, api; format and texts are free to all",
       })),
     },
   ],
@@ -45,5 +45,6 @@ export default ts.config(
   { files: ["**/*.svelte", "**/*.svelte.ts"], languageOptions: { parserOptions: { parser: ts.parser } } },
   { files: ["src/parts/**"], rules: notFrom("/screens/") },
   { files: ["src/api/**", "src/format/**"], rules: notFrom("/screens/", "/parts/") },
+  { files: ["src/texts/**"], rules: notFrom("/screens/", "/parts/", "/api/", "/format/") },
   { files: ["src/screens/**"], rules: notFrom("/screens/", "^\\.\\./(?!\\.\\.)", "/routes$") },
 );

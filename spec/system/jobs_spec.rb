@@ -16,7 +16,7 @@ RSpec.describe "Planning a job", :demo do
     page.find("nav.parts a", text: "Parts").click
     part("Abutment clips for the whole axle").click_button "Ask the counter"
     expect(page).to have_text("A simulated counter answers")
-    page.first(".offers").click_button "Take this one", match: :first
+    page.first(".offers").click_button "Choose this one", match: :first
     expect(part("Abutment clips for the whole axle")).to have_text("To order").and have_text("order by")
     part("Rotor").click_button "Enter a part"
     page.fill_in "What it is called", with: "Other rotor"

@@ -8,8 +8,8 @@ RSpec.describe "Journeys in the browser" do
   def add_vehicle
     page.visit "/"
     page.click_link "Add a vehicle", match: :first
-    page.fill_in "Name you know it by", with: "Juniper"
-    page.click_button "Add it"
+    page.fill_in "Your name for it", with: "Juniper"
+    page.click_button "Add vehicle"
     expect(page).to have_css("h1", text: "Juniper")
   end
 
@@ -115,7 +115,7 @@ RSpec.describe "Journeys in the browser" do
             "Enter a number such as 8.4"
           ).and have_text("Was the plate included?")
     page.click_button "Save look-over"
-    expect(page).to have_text("Not saved yet: check the 4 fields marked above. Nothing is lost.")
+    expect(page).to have_text("Not saved yet: check the fields marked above. Nothing is lost.")
     expect(page).to have_text("Saved as you type")
 
     page.refresh

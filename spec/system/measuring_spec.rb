@@ -15,7 +15,7 @@ RSpec.describe "Measuring in the browser", :demo do
 
   it "walks all wheels in the owner's order, remembered, with marks by one tap and their cautions" do
     open_round(1)
-    page.find("summary", text: "Your way round").click
+    page.find("summary", text: "Order of the wheels").click
     page.select "Rear right", from: "Start at"
     page.select "outer pad", from: "First at each wheel"
     expect(page.all(".strip .name").map(&:text)).to eq(
@@ -217,13 +217,13 @@ RSpec.describe "Measuring in the browser", :demo do
     page.click_button "Add a measuring tool"
     page.fill_in "From", with: "25"
     page.fill_in "To", with: "10"
-    page.click_button "Add it"
+    page.click_button "Add tool"
     expect(page).to have_text("Name: Give it a name.")
-    page.fill_in "Name you know it by", with: "Big micrometer"
-    page.click_button "Add it"
+    page.fill_in "Your name for it", with: "Big micrometer"
+    page.click_button "Add tool"
     expect(page).to have_text("Most: Enter more than the least it reads.")
     page.fill_in "To", with: "50"
-    page.click_button "Add it"
+    page.click_button "Add tool"
     expect(page).to have_css("article[aria-label='Big micrometer']", text: "25 to 50 mm")
   end
 
@@ -239,8 +239,8 @@ RSpec.describe "Measuring in the browser", :demo do
                   "line 4, value: Enter a number"
                 )
     before = context.store.look_overs.of_vehicle(3).length
-    page.click_button "Take in 4 readings"
-    expect(page).to have_text("4 readings from 2 services taken in.")
+    page.click_button "Import 4 readings"
+    expect(page).to have_text("4 readings from 2 services imported.")
     expect(context.store.look_overs.of_vehicle(3).length).to eq(before + 2)
     page.attach_file("Choose the file", table.path)
     expect(page).to have_text("4 readings left out: the log has them already.")

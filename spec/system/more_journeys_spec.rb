@@ -8,10 +8,10 @@ RSpec.describe "More journeys in the browser" do
 
   def add(kind, **answers)
     page.visit "/#/vehicles/new"
-    page.fill_in "Name you know it by", with: "Wren"
+    page.fill_in "Your name for it", with: "Wren"
     page.choose kind, allow_label_click: true
     answers.each_value { |label| page.choose label, allow_label_click: true }
-    page.click_button "Add it"
+    page.click_button "Add vehicle"
     expect(page).to have_css("h1", text: "Wren")
   end
 
@@ -24,7 +24,7 @@ RSpec.describe "More journeys in the browser" do
     page.visit "/"
     expect(page).to have_text("Your garage is empty")
     page.click_link "Add a vehicle", match: :first
-    page.click_button "Add it"
+    page.click_button "Add vehicle"
     expect(page).to have_text("Fill this in.")
   end
 
@@ -110,9 +110,9 @@ RSpec.describe "More journeys in the browser" do
     page.visit "/#/"
     expect(page).to have_css("article h2")
     type "a"
-    page.find_field("Name you know it by").click
+    page.find_field("Your name for it").click
     type "albatross"
-    expect(page).to have_field("Name you know it by", with: "albatross")
+    expect(page).to have_field("Your name for it", with: "albatross")
   end
 
   it "sends a first page within its aim, without the charts" do

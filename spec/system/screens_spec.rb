@@ -108,7 +108,7 @@ RSpec.describe "Screens of the demo household", :demo do
     expect(page).to have_text("is the decimal point in its place?")
     page.refresh
     page.click_button "Suggest typical values"
-    page.find("button", text: "Keep all").click
+    page.find("button", text: "Save all").click
     expect(page.find("[id='cell-springs']")).to have_text(/None|One outer spring|Spread/).and have_text("Typical value")
     open_cell("fluid.grade")
     page.click_button "I can't find it"

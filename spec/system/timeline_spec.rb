@@ -14,16 +14,16 @@ RSpec.describe "The timeline in the browser", :demo do
     page.fill_in "From", with: Date.new(2026, 7, 1)
     page.fill_in "To", with: Date.new(2026, 6, 1)
     page.fill_in "Distance (km)", with: "far"
-    page.within("form", text: "Wear factor") { page.click_button "Note it" }
+    page.within("form", text: "Wear factor") { page.click_button "Save" }
     expect(page).to have_text("A trip ends on the day it begins, or later").and have_text(/Enter a number/)
     expect(page).to have_field("Name", with: "To the sea")
     page.fill_in "To", with: Date.new(2026, 7, 14)
     page.fill_in "Distance (km)", with: "1800"
-    page.within("form", text: "Wear factor") { page.click_button "Note it" }
+    page.within("form", text: "Wear factor") { page.click_button "Save" }
     expect(page).to have_css("svg text", text: "To the sea").and have_text("1 Jul 2026 to 14 Jul 2026, 1800 km")
-    page.within(".planned li", text: "To the sea") { page.click_button "Take away" }
+    page.within(".planned li", text: "To the sea") { page.click_button "Remove" }
     expect(page).to have_no_css("svg text", text: "To the sea")
-    page.click_button "Put it back"
+    page.click_button "Restore"
     expect(page).to have_css("svg text", text: "To the sea")
   end
 
@@ -39,10 +39,10 @@ RSpec.describe "The timeline in the browser", :demo do
     page.find("h1").click
     expect(page).to have_css(".sessions li", count: before == 1 ? 2 : 1)
     page.fill_in "Odometer (km)", with: "99000"
-    page.within("form", text: "Odometer (km)") { page.click_button "Note it" }
+    page.within("form", text: "Odometer (km)") { page.click_button "Save" }
     expect(page).to have_button("Save, it is right")
     page.fill_in "Odometer (km)", with: "31900"
-    page.within("form", text: "Odometer (km)") { page.click_button "Note it" }
+    page.within("form", text: "Odometer (km)") { page.click_button "Save" }
     expect(page).to have_field("Odometer (km)", with: "")
   end
 
@@ -66,15 +66,15 @@ RSpec.describe "The timeline in the browser", :demo do
     page.click_button "Add a torque wrench"
     page.fill_in "From", with: "50"
     page.fill_in "To", with: "10"
-    page.click_button "Add it"
+    page.click_button "Add wrench"
     expect(page).to have_text("Name: Give it a name.")
-    page.fill_in "Name you know it by", with: "Short one"
+    page.fill_in "Your name for it", with: "Short one"
     page.fill_in "From", with: "5"
     page.fill_in "To", with: "50"
     page.fill_in "Smallest step", with: "0.5"
     page.fill_in "Length, drive to grip (mm)", with: "300"
     page.fill_in "Last calibrated", with: Date.new(2026, 3, 1)
-    page.click_button "Add it"
+    page.click_button "Add wrench"
     expect(page).to have_css("tr", text: "Short one")
     page.visit "/#/axles/1/job-plan/torque"
     expect(page).to have_css(".set", text: "Set 28 N·m on Short one").and have_css(

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "./texts/common";
+  import * as texts from "./texts/app";
+  import { say } from "./texts/say";
   import Router from "svelte-spa-router";
   import { SkipToContent } from "carbon-components-svelte";
   import { Refusal } from "./api/client";
@@ -21,24 +24,24 @@
 <svelte:window onunhandledrejection={unheard} />
 <SkipToContent href="#content" />
 <header>
-  <a class="name" href="#/">Graver</a>
-  <nav aria-label="Main">
-    <a href="#/">Garage</a>
-    <a href="#/workshop">Workshop</a>
-    <a href="#/vehicles/new">Add a vehicle</a>
-    <a href="#/bin">Bin</a>
+  <a class="name" href="#/">{texts.graver}</a>
+  <nav aria-label={texts.main}>
+    <a href="#/">{common.garage}</a>
+    <a href="#/workshop">{common.workshop}</a>
+    <a href="#/vehicles/new">{common.addAVehicle}</a>
+    <a href="#/bin">{common.bin}</a>
   </nav>
   <KeyHelp />
 </header>
 {#if outbox.waiting.length}
   <p class="unsent" role="status">
-    {outbox.waiting.length === 1 ? "1 tick is" : `${outbox.waiting.length} ticks are`} not saved yet: the server cannot be
-    reached. Trying again.
+    {say(texts.ticksNotSaved, { count: outbox.waiting.length })}
   </p>
 {/if}
 {#if refused}
   <p class="unsent refused" role="alert">
-    Not saved: {refused} <button type="button" class="link" onclick={() => (refused = "")}>Close</button>
+    {say(texts.notSavedRefused, { refused })}
+    <button type="button" class="link" onclick={() => (refused = "")}>{texts.close}</button>
   </p>
 {/if}
 <main id="content" tabindex="-1">

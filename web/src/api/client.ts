@@ -1,3 +1,4 @@
+import * as texts from "../texts/api";
 import createClient from "openapi-fetch";
 import type { components, paths } from "./schema";
 
@@ -19,7 +20,7 @@ const client = createClient<paths>({
   baseUrl: "/api/v1",
   fetch: (request: Request) =>
     fetch(request).catch(() => {
-      throw new Refusal(0, "The server cannot be reached. What you typed stays here; try again.", []);
+      throw new Refusal(0, texts.unreachable, []);
     }),
 });
 
@@ -33,15 +34,11 @@ interface Answer<T> {
 async function taken<T>(asked: Promise<Answer<T>>): Promise<T> {
   const { data, error, response } = await asked.catch((failure: unknown) => {
     if (failure instanceof Refusal) throw failure;
-    throw new Refusal(500, "The server answered with something unreadable.", []);
+    throw new Refusal(500, texts.unreadable, []);
   });
   if (response.ok && data !== undefined) return data;
   const problem = (error as Partial<Schemas["Problem"]> | undefined)?.error;
-  throw new Refusal(
-    response.status,
-    problem?.message ?? "The server answered with something unreadable.",
-    problem?.fields ?? [],
-  );
+  throw new Refusal(response.status, problem?.message ?? texts.unreadable, problem?.fields ?? []);
 }
 
 /** Every address of openapi/graver.yml, its parameters, body and answer checked against it. */

@@ -1,3 +1,5 @@
+import * as texts from "../texts/format";
+import { say } from "../texts/say";
 import type { Schemas } from "../api/client";
 import { lowerFirst, upperFirst } from "./words";
 
@@ -24,7 +26,7 @@ export function readings(line: Entered): [number | null, string][] {
 /** A torque in words, both units: "28 N·m (20.7 lbf·ft)", and a further angle. */
 export function torque(line: Entered & { angle_degrees: number | null }): string {
   const [first, second] = readings(line).map(([value, unit]) => `${figure(value)} ${unit}`);
-  return `${first} (${second})${line.angle_degrees ? `, then ${figure(line.angle_degrees)}° further` : ""}`;
+  return `${first} (${second})${line.angle_degrees ? say(texts.thenFurther, { degrees: figure(line.angle_degrees) }) : ""}`;
 }
 
 /** Steps as they follow each other, cut where the stage or the place changes. */

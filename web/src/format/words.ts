@@ -1,4 +1,6 @@
 import type { Schemas } from "../api/client";
+import * as texts from "../texts/format";
+import { say } from "../texts/say";
 
 type Unit = Schemas["DistanceUnit"];
 const KM_PER_MILE = 1.609344;
@@ -25,30 +27,18 @@ export const exact = (km: number, unit: Unit): string => `${grouped(inUnit(km, u
 /** "15,000 to 24,000 km", or "any day now" when even the far end is here. */
 export function span(quantiles: Schemas["Quantiles"], unit: Unit): string {
   const [low, high] = [quantiles.p10, quantiles.p90].map((km) => roughly(inUnit(km, unit))) as [number, number];
-  if (high === 0) return "already there";
-  return low === 0 ? `up to ${grouped(high)} ${unit}` : `${grouped(low)} to ${grouped(high)} ${unit}`;
+  if (high === 0) return texts.already;
+  const [from, to] = [grouped(low), grouped(high)];
+  return low === 0 ? say(texts.upTo, { high: to, unit }) : say(texts.between, { low: from, high: to, unit });
 }
 
-const MONTHS = [
-  "January",
-  "February",
-  "March",
-  "April",
-  "May",
-  "June",
-  "July",
-  "August",
-  "September",
-  "October",
-  "November",
-  "December",
-];
+const MONTHS = texts.months;
 
 /** "May 2027"; a day within two months is said as "12 May". */
 export function month(iso: string, today: string): string {
   const [year, at, day] = iso.split("-").map(Number) as [number, number, number];
   const days = (Date.parse(iso) - Date.parse(today)) / 86_400_000;
-  if (days < 1) return "now";
+  if (days < 1) return texts.now;
   if (days <= 60) return `${day} ${MONTHS[at - 1]}`;
   return `${MONTHS[at - 1]} ${year}`;
 }

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../texts/common";
+  import * as texts from "../texts/parts";
+  import { say } from "../texts/say";
   import type { Schemas } from "../api/client";
   import CornerSection from "./CornerSection.svelte";
 
@@ -17,7 +20,7 @@
     {#each corners as corner (corner.side)}
       <figure>
         <CornerSection {corner} {scale} {active} />
-        <figcaption class="quiet">{corner.side} wheel</figcaption>
+        <figcaption class="quiet">{say(texts.sideWheel, { side: corner.side })}</figcaption>
       </figure>
     {/each}
   </div>
@@ -27,7 +30,7 @@
         <svg width="10" height="18" aria-hidden="true"
           ><path d="M5 1V17" stroke="var(--pad-limit)" stroke-width="2" /></svg
         >
-        pad limit {pad.limit_mm} mm
+        {say(texts.padLimitLimitMmMm, { limitMm: pad.limit_mm })}
       </li>
       <li>
         <svg width="10" height="18" aria-hidden="true"
@@ -39,14 +42,17 @@
             stroke-linecap="round"
           /></svg
         >
-        rotor discard {rotor?.discard_mm === null ? "not known" : `${rotor?.discard_mm} mm`}
+        {say(texts.rotorDiscardRest, {
+          rest: rotor?.discard_mm === null ? common.notKnown : say(texts.discardMmMm, { discardMm: rotor?.discard_mm }),
+        })}
       </li>
       <li>
         <svg width="18" height="14" aria-hidden="true"
           ><rect x="1" y="1" width="16" height="12" fill="none" stroke="var(--gone)" stroke-dasharray="3 3" /></svg
-        > gone
+        >
+        {texts.gone}
       </li>
-      <li>mm, seen from behind, to scale; a soft edge is the reading's error</li>
+      <li>{texts.mmSeenFromBehindTo}</li>
     </ul>
   {/if}
 </div>

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../texts/common";
+  import * as texts from "../texts/parts";
+  import { say } from "../texts/say";
   import type { Schemas } from "../api/client";
   import { asEntered, mm, rotorMm } from "../format/words";
   import { drawCorner, type Span } from "./sectionGeometry";
@@ -27,8 +30,22 @@
   const w = (span: Span) => Math.max((span.to - span.from) * scale, 0);
   const alone = (position: string) => corner[position as "inner" | "outer"];
   const title = $derived(
-    `${corner.side} corner: inner pad ${mm(corner.inner.now_mm)} mm, outer pad ${mm(corner.outer.now_mm)} mm, limit ${corner.inner.limit_mm === null ? "not known" : `${asEntered(corner.inner.limit_mm)} mm`}; ` +
-      `rotor ${rotorMm(corner.rotor.now_mm)} mm, discard ${corner.rotor.discard_mm === null ? "not known" : `${corner.rotor.discard_mm} mm`}`,
+    say(texts.sideCornerInnerPadMm, {
+      side: corner.side,
+      mm: mm(corner.inner.now_mm),
+      mm2: mm(corner.outer.now_mm),
+      rest:
+        corner.inner.limit_mm === null
+          ? common.notKnown
+          : say(texts.asEnteredMm, { asEntered: asEntered(corner.inner.limit_mm) }),
+    }) +
+      say(texts.rotorRotorMmMmDiscardRest, {
+        rotorMm: rotorMm(corner.rotor.now_mm),
+        rest:
+          corner.rotor.discard_mm === null
+            ? common.notKnown
+            : say(texts.discardMmMm, { discardMm: corner.rotor.discard_mm }),
+      }),
   );
 </script>
 

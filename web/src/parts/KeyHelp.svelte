@@ -1,4 +1,5 @@
 <script lang="ts">
+  import * as texts from "../texts/parts";
   let open = $state(false);
 
   function press(event: KeyboardEvent) {
@@ -13,7 +14,7 @@
 </script>
 
 <svelte:window onkeydown={press} />
-<button type="button" onclick={() => (open = true)} aria-label="Keys">Keys <kbd>?</kbd></button>
+<button type="button" onclick={() => (open = true)} aria-label={texts.keys}>{texts.keys} <kbd>?</kbd></button>
 {#if open}
   {#await import("./KeyList.svelte") then { default: KeyList }}<KeyList bind:open />{/await}
 {/if}

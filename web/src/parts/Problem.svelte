@@ -1,4 +1,5 @@
 <script lang="ts">
+  import * as texts from "../texts/parts";
   import { InlineNotification } from "carbon-components-svelte";
   import { Refusal } from "../api/client";
 
@@ -10,6 +11,6 @@
   kind="error"
   lowContrast
   hideCloseButton
-  title={error instanceof Refusal && error.status === 404 ? "Not found" : "That did not work"}
+  title={error instanceof Refusal && error.status === 404 ? texts.notFound : texts.thatDidNotWork}
   subtitle={text}
 />

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../texts/common";
+  import * as texts from "../texts/parts";
+  import { say } from "../texts/say";
   import type { Schemas } from "../api/client";
   import { grouped, inUnit, toKm } from "../format/words";
   import { distanceTicks, horizon, monthTicks, placed, type Lane, type MarkKind } from "./timelineScale";
@@ -65,7 +68,7 @@
       <path class="tick" d="M{x(tick.at)} {top - 6}V{base}" />
       <text class="scale" x={x(tick.at)} y="15" text-anchor="middle">{tick.text}</text>
     {/each}
-    <text class="scale now" x={left} y="15" text-anchor="middle">now</text>
+    <text class="scale now" x={left} y="15" text-anchor="middle">{common.now}</text>
     <path class="now-line" d="M{left} {top - 6}V{base}" />
 
     {#each drawn as { lane, marks, y, marksAt, high } (lane.id)}
@@ -82,7 +85,13 @@
             width={Math.max(x(band.high) - x(band.low), 4)}
             height={which === 0 ? 17 : 9}
           >
-            <title>{band.text}: 8 in 10 between {Math.round(band.low)} and {Math.round(band.high)} days from now</title>
+            <title
+              >{say(texts.text8In10Between, {
+                text: band.text,
+                round: Math.round(band.low),
+                round2: Math.round(band.high),
+              })}</title
+            >
           </rect>
           {#if !beyond}
             <path class="median" d="M{x(band.middle)} {y + (which === 0 ? 2 : 23)}v{which === 0 ? 23 : 13}" />
@@ -98,7 +107,7 @@
           {/if}
         {:else}
           <text class="beyond" x={end} y={y + (which === 0 ? 18 : 34)} text-anchor="end"
-            >{band.label}: beyond this picture</text
+            >{say(texts.labelBeyondThisPicture, { label: band.label })}</text
           >
         {/if}
       {/each}
@@ -131,7 +140,7 @@
         <path class="axis" d="M{atDistance(distance)} {base + 1}v7" />
         <text class="scale" x={atDistance(distance)} y={base + 24} text-anchor="middle">{grouped(distance)}</text>
       {/each}
-      <text class="scale" x={left} y={base + 24} text-anchor="end">{unit} from now</text>
+      <text class="scale" x={left} y={base + 24} text-anchor="end">{say(texts.unitFromNow, { unit })}</text>
     {/if}
   </svg>
 </div>

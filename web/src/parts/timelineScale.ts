@@ -1,3 +1,6 @@
+import * as formatTexts from "../texts/format";
+import * as texts from "../texts/parts";
+import { say } from "../texts/say";
 import type { Schemas } from "../api/client";
 
 export interface Band {
@@ -52,7 +55,7 @@ export function axleLane(
             low: days(life.date.p10),
             middle: days(life.date.p50),
             high: days(life.date.p90),
-            text: `${what} reach their limit`,
+            text: say(texts.reachTheirLimit, { what }),
           },
         ]
       : [];
@@ -111,7 +114,7 @@ export function horizon(lanes: Lane[]): number {
   return Math.min(Math.max(wanted, ...firsts.map((end) => Math.min(end * 1.05, 1460))), 1825);
 }
 
-const MONTHS = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"];
+const MONTHS = formatTexts.months.map((name) => name.slice(0, 3));
 
 /** First days of months, every one, third, sixth or twelfth, so that labels do not run into each other. */
 export function monthTicks(today: string, days: number): { at: number; text: string }[] {

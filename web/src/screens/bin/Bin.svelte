@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/bin";
+  import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
   import Problem from "../../parts/Problem.svelte";
@@ -15,7 +18,7 @@
   async function restore(what: () => Promise<unknown>, name: string) {
     try {
       await what();
-      [said, failed] = [`Restored: ${name}.`, null];
+      [said, failed] = [say(texts.restoredName, { name }), null];
       await load();
     } catch (error) {
       failed = error;
@@ -23,28 +26,28 @@
   }
 </script>
 
-<svelte:head><title>Bin - Graver</title></svelte:head>
+<svelte:head><title>{texts.binGraver}</title></svelte:head>
 {#if loaded.error ?? failed}<Problem error={loaded.error ?? failed} />{/if}
 {#if loaded.value}
   {@const { vehicles, jobs, drafts } = loaded.value}
   <div class="stack">
-    <h1>Bin</h1>
+    <h1>{common.bin}</h1>
     <p role="status">{said}</p>
     {#if !vehicles.length && !jobs.length && !drafts.length}
       <p class="sheet">
-        The bin is empty. Archived vehicles, cancelled jobs and look-overs that were started over are kept here.
+        {texts.theBinIsEmptyArchived}
       </p>
     {/if}
     {#if vehicles.length}
       <section class="sheet">
-        <h2>Archived vehicles</h2>
+        <h2>{texts.archivedVehicles}</h2>
         <ul class="plain-list">
           {#each vehicles as vehicle (vehicle.id)}<li>
               <a href="#/vehicles/{vehicle.id}">{vehicle.name}</a><Button
                 size="small"
                 kind="tertiary"
                 on:click={() => restore(() => api.changeVehicle(vehicle.id, { archived: false }), vehicle.name)}
-                >Restore {vehicle.name}</Button
+                >{say(texts.restoreName, { name: vehicle.name })}</Button
               >
             </li>{/each}
         </ul>
@@ -52,14 +55,14 @@
     {/if}
     {#if jobs.length}
       <section class="sheet">
-        <h2>Cancelled jobs</h2>
+        <h2>{texts.cancelledJobs}</h2>
         <ul class="plain-list">
           {#each jobs as job (job.id)}<li>
               <a href="#/jobs/{job.id}">{job.vehicle}: {job.what}</a><Button
                 size="small"
                 kind="tertiary"
                 on:click={() => restore(() => api.restoreJob(job.id), `${job.vehicle}, ${job.what}`)}
-                >Restore job</Button
+                >{common.restoreJob}</Button
               >
             </li>{/each}
         </ul>
@@ -67,15 +70,21 @@
     {/if}
     {#if drafts.length}
       <section class="sheet">
-        <h2>Look-overs that were started over</h2>
-        <p class="quiet">Restoring one puts what is half-entered for that vehicle now into the bin.</p>
+        <h2>{texts.lookOversThatWereStarted}</h2>
+        <p class="quiet">{texts.restoringOnePutsWhatIs}</p>
         <ul class="plain-list">
           {#each drafts as draft (draft.id)}<li>
-              <span>{draft.vehicle}, last typed in on {day(draft.recorded_at.slice(0, 10))}</span><Button
+              <span
+                >{say(texts.vehicleLastTypedInOn, {
+                  vehicle: draft.vehicle,
+                  day: day(draft.recorded_at.slice(0, 10)),
+                })}</span
+              ><Button
                 size="small"
                 kind="tertiary"
-                on:click={() => restore(() => api.restoreDraft(draft.id), `look-over of ${draft.vehicle}`)}
-                >Restore look-over</Button
+                on:click={() =>
+                  restore(() => api.restoreDraft(draft.id), say(texts.lookOverOfVehicle, { vehicle: draft.vehicle }))}
+                >{texts.restoreLookOver}</Button
               >
             </li>{/each}
         </ul>

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/brakeData";
+  import { say } from "../../texts/say";
   import { Button, InlineNotification } from "carbon-components-svelte";
   import DataCell from "./DataCell.svelte";
   import Problem from "../../parts/Problem.svelte";
@@ -25,7 +28,7 @@
   }
 </script>
 
-<svelte:head><title>Brake data - Graver</title></svelte:head>
+<svelte:head><title>{texts.brakeDataGraver}</title></svelte:head>
 
 {#if form.data}
   {@const data = form.data}
@@ -34,11 +37,11 @@
     <div class="row spread">
       <div>
         <p class="quiet"><a href="#/vehicles/{axle.vehicle_id}">{axle.vehicle_name}</a></p>
-        <h1>{upperFirst(axle.name)} brake data</h1>
+        <h1>{say(texts.nameBrakeData, { name: upperFirst(axle.name) })}</h1>
       </div>
       <p role="status" class="quiet">{form.said}</p>
     </div>
-    <section class="sheet needs" aria-label="What the gaps hold up">
+    <section class="sheet needs" aria-label={texts.whatTheGapsHoldUp}>
       {#each data.needs as need (need.id)}
         {@const gaps = form.gaps(need.id)}
         <div class="need">
@@ -47,21 +50,26 @@
             >{#each { length: need.of }, at (at)}<i class:full={at < need.known}></i>{/each}</span
           >
           <span class="quiet">
-            {#if gaps.length === 0}all {need.of} known{:else}{need.known} of {need.of} known; wants
+            {#if gaps.length === 0}{say(texts.allOfKnown, { of: need.of })}{:else}{say(texts.knownOfOfKnownWants, {
+                known: need.known,
+                of: need.of,
+              })}
               {#each gaps.slice(0, 4) as gap, at (gap.key)}{at ? ", " : " "}<button
                   type="button"
                   class="link"
                   onclick={() => show(gap.key)}>{lowerFirst(gap.label)}</button
-                >{/each}{gaps.length > 4 ? ` and ${gaps.length - 4} more` : ""}{/if}
+                >{/each}{gaps.length > 4 ? say(texts.andValueMore, { value: gaps.length - 4 }) : ""}{/if}
           </span>
         </div>
       {/each}
       <div class="row fill">
-        <Button size="small" kind="tertiary" on:click={() => form.propose("template")}>Suggest typical values</Button>
+        <Button size="small" kind="tertiary" on:click={() => form.propose("template")}
+          >{texts.suggestTypicalValues}</Button
+        >
         {#if data.others.length}
-          <label for="from">Copy from</label>
+          <label for="from">{texts.copyFrom}</label>
           <select id="from" bind:value={from} onchange={() => from && form.propose(from)}>
-            <option value="">another axle…</option>
+            <option value="">{texts.anotherAxle}</option>
             {#each data.others as other (other.id)}<option value={String(other.id)}>{other.label}</option>{/each}
           </select>
         {/if}
@@ -69,12 +77,14 @@
       {#if form.proposed.length}
         <div class="row proposals">
           <p>
-            <strong>{form.proposed.length} {form.proposed.length === 1 ? "value is" : "values are"} proposed</strong>,
-            each marked where it belongs; nothing is kept before you say so.{#if form.leftOut.length}
-              Not taken over, as it belongs to one vehicle: {form.leftOut.join(", ")}.{/if}
+            <strong>{say(texts.countCountProposed, { count: form.proposed.length })}</strong
+            >{texts.eachMarkedWhereItBelongs}{#if form.leftOut.length}
+              {say(texts.notTakenOverAsIt, { leftOut: form.leftOut.join(", ") })}{/if}
           </p>
-          <Button size="small" on:click={() => form.acceptAll()}>Keep all {form.proposed.length}</Button>
-          <Button size="small" kind="ghost" on:click={() => form.dismiss()}>Keep none</Button>
+          <Button size="small" on:click={() => form.acceptAll()}
+            >{say(texts.saveAllCount, { count: form.proposed.length })}</Button
+          >
+          <Button size="small" kind="ghost" on:click={() => form.dismiss()}>{texts.cancelProposed}</Button>
         </div>
       {/if}
     </section>
@@ -90,8 +100,8 @@
                 kind="info"
                 lowContrast
                 hideCloseButton
-                title="Which bolts there are depends on the caliper kind"
-                subtitle="choose it above, and they appear here."
+                title={texts.whichBoltsThereAreDepends}
+                subtitle={texts.chooseItAboveAndThey}
               />
             {/if}
             <div class="stack">
@@ -118,7 +128,7 @@
         </section>
       {/if}
     {/each}
-    <div class="row"><Button kind="tertiary" href="#/axles/{axle.id}/job-plan">Plan a job</Button></div>
+    <div class="row"><Button kind="tertiary" href="#/axles/{axle.id}/job-plan">{common.planAJob}</Button></div>
   </div>
 {:else if form.error}
   <Problem error={form.error} />

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/brakeData";
+  import { say } from "../../texts/say";
   import { tick } from "svelte";
   import Choose from "../../parts/Choose.svelte";
   import { upperFirst } from "../../format/words";
@@ -99,7 +102,7 @@
         <Choose
           id="edit-{field.key}"
           value={text}
-          options={[{ id: "", label: "not known" }, ...field.choices]}
+          options={[{ id: "", label: common.notKnown }, ...field.choices]}
           onchoose={(id) => ((text = id), void keep(true))}
         />
       {:else}
@@ -113,19 +116,19 @@
             aria-invalid={!!fault}
             aria-describedby="says-{field.key}"
           />
-          {#if field.units.length > 1}<select aria-label="Unit of {label}" bind:value={unit}
+          {#if field.units.length > 1}<select aria-label={say(common.unitOfLabel, { label })} bind:value={unit}
               >{#each field.units as each (each)}<option value={each}>{each}</option>{/each}</select
             >{:else if field.units.length}<span>{field.units[0]}</span>{/if}
         </span>
       {/if}
-      <select class="source" aria-label="Where {label} comes from" bind:value={source}
+      <select class="source" aria-label={say(texts.whereLabelComesFrom, { label })} bind:value={source}
         >{#each sources as each (each.id)}<option value={each.id}>{each.label}</option>{/each}</select
       >
       <span class="row tight"
-        ><button type="button" class="small" onclick={() => keep(true)}>Save</button><button
+        ><button type="button" class="small" onclick={() => keep(true)}>{common.save}</button><button
           type="button"
           class="small"
-          onclick={notToBeFound}>I can't find it</button
+          onclick={notToBeFound}>{texts.iCantFindIt}</button
         ></span
       >
     </div>
@@ -138,17 +141,22 @@
         >
         <span class="from">{sourceLabel ?? ""}</span>
       {:else}
-        <span class="value none">{field.looked_for ? "could not be found" : "not known"}</span>
+        <span class="value none">{field.looked_for ? texts.couldNotBeFound : common.notKnown}</span>
       {/if}
     </button>
     {#if field.rivals.length}
       <p class="proposed">
-        Sources disagree. {#each field.rivals as rival (rival.source)}<button
+        {texts.sourcesDisagree}
+        {#each field.rivals as rival (rival.source)}<button
             type="button"
             class="small"
             onclick={() =>
               form.save([{ key: field.key, value: rival.value, unit: rival.unit, source: rival.source, chosen: true }])}
-            >Use {rival.value} {rival.unit} ({rival.label.toLowerCase()})</button
+            >{say(texts.useRivalUnitToLowerCase, {
+              rival: rival.value,
+              unit: rival.unit,
+              toLowerCase: rival.label.toLowerCase(),
+            })}</button
           >{/each}
       </p>
     {/if}
@@ -158,10 +166,10 @@
         <button
           type="button"
           class="small"
-          aria-label="Keep {proposedText} as {label}"
+          aria-label={say(texts.saveProposedTextAsLabel, { proposedText, label })}
           onclick={() =>
             form.save([{ key: proposal.key, value: proposal.value, unit: proposal.unit, source: proposal.source }])}
-          >Keep</button
+          >{texts.saveProposed}</button
         >
       </p>
     {/if}
@@ -169,8 +177,8 @@
   <p class="says" id="says-{field.key}" role={fault ? "alert" : undefined}>
     {#if fault}<strong class="fault">{fault}</strong>
     {:else if field.doubt}<strong class="doubt">{field.doubt}</strong>
-    {:else if editing}Find it: {field.find}.{#if field.earlier.length}
-        Earlier: {field.earlier.join(", ")}.{/if}
+    {:else if editing}{say(texts.findItFind, { find: field.find })}{#if field.earlier.length}
+        {say(texts.earlierEarlier, { earlier: field.earlier.join(", ") })}{/if}
     {:else if field.value === null && !terse}{upperFirst(field.waits)}.{/if}
   </p>
 </div>

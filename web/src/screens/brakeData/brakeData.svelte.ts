@@ -1,3 +1,5 @@
+import * as texts from "../../texts/brakeData";
+import { say } from "../../texts/say";
 import { api, Refusal, type Schemas } from "../../api/client";
 
 export type Field = Schemas["DataField"];
@@ -37,7 +39,10 @@ export class BrakeData {
       this.data = await api.recordBrakeData(this.axle, { entries });
       for (const entry of entries) delete this.faults[entry.key];
       this.proposed = this.proposed.filter((proposal) => !entries.some((entry) => entry.key === proposal.key));
-      this.said = `Saved: ${entries.length === 1 ? this.data.fields.find((field) => field.key === entries[0]!.key)?.label : `${entries.length} values`}`;
+      this.said =
+        entries.length === 1
+          ? say(texts.savedOne, { label: this.data.fields.find((field) => field.key === entries[0]!.key)?.label })
+          : say(texts.savedMany, { count: entries.length });
       this.error = null;
       return true;
     } catch (error) {
@@ -55,7 +60,7 @@ export class BrakeData {
       const found = await api.proposals(this.axle, from);
       this.proposed = found.entries;
       this.leftOut = found.left_out;
-      this.said = found.entries.length === 0 ? "There is nothing to fill in from there." : "";
+      this.said = found.entries.length === 0 ? texts.nothingThere : "";
       this.error = null;
     } catch (error) {
       this.said = error instanceof Refusal && error.faults[0] ? error.faults[0].message : String(error);

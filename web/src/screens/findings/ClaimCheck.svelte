@@ -1,4 +1,6 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/findings";
   import { Button } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
   import { FormState } from "../../parts/formState.svelte";
@@ -23,27 +25,27 @@
 
 <form class="row" onsubmit={check} novalidate>
   <label
-    >They say
+    >{texts.theySay}
     <input
       inputmode="decimal"
       autocomplete="off"
-      aria-label="Thickness they say"
-      placeholder="2 mm"
+      aria-label={texts.thicknessTheySay}
+      placeholder={texts.n2Mm}
       bind:value
       aria-invalid={!!form.refused}
     />
   </label>
   <label
-    >of the
-    <select bind:value={part} aria-label="Part"
-      ><option value="pad">pads</option><option value="rotor">rotors</option></select
+    >{texts.ofThe}
+    <select bind:value={part} aria-label={texts.part}
+      ><option value="pad">{texts.pads}</option><option value="rotor">{common.rotors}</option></select
     >
   </label>
-  <select bind:value={axle} aria-label="Axle"
+  <select bind:value={axle} aria-label={texts.axle}
     >{#each findings.axles as each, at (each.id)}<option value={at === 0 ? null : each.id}>{each.name}</option
       >{/each}</select
   >
-  <Button type="submit" size="field" kind="tertiary">Compare with my readings</Button>
+  <Button type="submit" size="field" kind="tertiary">{texts.compareWithMyReadings}</Button>
 </form>
 <Fault text={form.first} />
 {#if said}<p class="said {said.verdict}" role="status">{said.sentence}</p>{/if}

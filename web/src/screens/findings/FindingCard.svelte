@@ -1,4 +1,6 @@
 <script lang="ts">
+  import * as texts from "../../texts/findings";
+  import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
   import { lowerFirst } from "../../format/words";
   import StateMark from "../../parts/StateMark.svelte";
@@ -7,7 +9,7 @@
   let { finding, state }: { finding: Schemas["Finding"]; state: Schemas["State"] } = $props();
   const likeliest = $derived(finding.causes[0]);
   const percent = (share: number) =>
-    share < 0.01 ? "under 1 %" : share > 0.99 ? "over 99 %" : `${Math.round(share * 100)} %`;
+    share < 0.01 ? texts.under1 : share > 0.99 ? texts.over99 : `${Math.round(share * 100)} %`;
 </script>
 
 <article class="finding {finding.severity}">
@@ -18,38 +20,44 @@
   <p>{finding.sentence}</p>
   <p><strong>{finding.advice}</strong></p>
   {#if likeliest}
-    <p class="cause">Most likely: {lowerFirst(likeliest.label)} ({percent(likeliest.share)}). {likeliest.check}</p>
+    <p class="cause">
+      {say(texts.mostLikelyLabelPercentCheck, {
+        label: lowerFirst(likeliest.label),
+        percent: percent(likeliest.share),
+        check: likeliest.check,
+      })}
+    </p>
   {/if}
   <details>
-    <summary>Why, and what would change this</summary>
+    <summary>{texts.whyAndWhatWouldChange}</summary>
     <dl>
-      <dt>Read</dt>
+      <dt>{texts.read}</dt>
       <dd>{finding.reading}</dd>
-      <dt>Held against</dt>
+      <dt>{texts.heldAgainst}</dt>
       <dd>{finding.limit}</dd>
-      {#if finding.confidence !== null}<dt>How sure</dt>
-        <dd>a chance of {percent(finding.confidence)}, given the readings' errors</dd>{/if}
-      <dt>It would change with</dt>
+      {#if finding.confidence !== null}<dt>{texts.howSure}</dt>
+        <dd>{say(texts.aChanceOfPercentGiven, { percent: percent(finding.confidence) })}</dd>{/if}
+      <dt>{texts.itWouldChangeWith}</dt>
       <dd>{finding.change}</dd>
-      <dt>Rule and source</dt>
+      <dt>{texts.ruleAndSource}</dt>
       <dd>{finding.rule}; {finding.source}</dd>
     </dl>
     {#if finding.causes.length}
-      <h4>What may stand behind it</h4>
+      <h4>{texts.whatMayStandBehindIt}</h4>
       <ul class="plain-list causes">
         {#each finding.causes as cause (cause.label)}
           <li>
             <span class="bar" style="--share: {cause.share}" aria-hidden="true"></span>
             <span
               ><strong>{cause.label}</strong>, {percent(cause.share)}{cause.seen.length
-                ? ` (seen: ${cause.seen.join(", ")})`
-                : ""}<br />Check: {cause.check} Remedy: {cause.remedy}</span
+                ? say(texts.seenSeen, { seen: cause.seen.join(", ") })
+                : ""}<br />{say(texts.checkCheckRemedyRemedy, { check: cause.check, remedy: cause.remedy })}</span
             >
           </li>
         {/each}
       </ul>
       <p class="quiet">
-        Shares come from how common each cause is and from what was marked; common practice, no statistics.
+        {texts.sharesComeFromHowCommon}
       </p>
     {/if}
   </details>

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/findings";
+  import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
   import AxleSection from "../../parts/AxleSection.svelte";
@@ -30,7 +33,7 @@
   const since = (change: Schemas["ReadingChange"]) => change.now_mm - change.before_mm;
 </script>
 
-<svelte:head><title>Findings - Graver</title></svelte:head>
+<svelte:head><title>{texts.findingsGraver}</title></svelte:head>
 {#if loaded.error}<Problem error={loaded.error} />{/if}
 {#if loaded.value}
   {@const { findings, states } = loaded.value}
@@ -40,7 +43,7 @@
     <div class="row spread">
       <div>
         <p class="quiet"><a href="#/vehicles/{vehicle.id}">{vehicle.name}</a></p>
-        <h1>Findings</h1>
+        <h1>{common.findings}</h1>
       </div>
       <div class="row">
         {#each findings.axles as axle (axle.id)}<span class="row axle"
@@ -49,82 +52,89 @@
       </div>
     </div>
     <div class="columns wide">
-      <section class="stack" aria-label="What was found">
+      <section class="stack" aria-label={texts.whatWasFound}>
         {#each findings.findings as finding (finding.rule + finding.sentence)}
           <FindingCard {finding} state={stateOf(finding.severity)} />
         {:else}
           <p class="sheet">
-            Nothing was found that needs you. {findings.silent.length ? "But see what cannot be said." : ""}
+            {say(texts.nothingWasFoundThatNeeds, { rest: findings.silent.length ? texts.butSeeWhatCannotBe : "" })}
           </p>
         {/each}
         {#if findings.silent.length}
           <div class="sheet silent">
-            <h2>What cannot be said</h2>
+            <h2>{texts.whatCannotBeSaid}</h2>
             <ul>
               {#each findings.silent as sentence (sentence)}<li>{sentence}</li>{/each}
             </ul>
-            <p class="quiet">No known limit means no verdict, not a pass.</p>
+            <p class="quiet">{texts.noKnownLimitMeansNo}</p>
           </div>
         {/if}
       </section>
       <div class="stack">
         {#each findings.axles as axle (axle.id)}
-          <section class="sheet" aria-label="{axle.name} rotors">
+          <section class="sheet" aria-label={say(texts.nameRotors, { name: axle.name })}>
             <AxleSection corners={axle.corners} scale={2.6} />
             <h2>
-              {upperFirst(axle.name)} axle{axle.rotors.with_pads ? ", with new pads" : " today"}: {lowerFirst(
-                axle.rotors.label,
-              )}
+              {say(texts.nameAxleRestLabel, {
+                name: upperFirst(axle.name),
+                rest: axle.rotors.with_pads ? texts.withNewPads : texts.today,
+                label: lowerFirst(axle.rotors.label),
+              })}
             </h2>
             {#each axle.rotors.sides as side (side.side)}<p>{side.sentence}</p>{/each}
             {#if axle.rotors.cut_left_mm !== null && axle.rotors.outcome !== "stay"}<p class="quiet">
                 {axle.rotors.cut_left_mm >= 0
-                  ? `Machined, it would end ${axle.rotors.cut_left_mm.toFixed(2)} mm above its minimum`
-                  : `Not worth machining: it would end ${(-axle.rotors.cut_left_mm).toFixed(2)} mm below its minimum`}.
+                  ? say(texts.machinedItWouldEndCutLeftMm, { cutLeftMm: axle.rotors.cut_left_mm.toFixed(2) })
+                  : say(texts.notWorthMachiningItWould, { value: (-axle.rotors.cut_left_mm).toFixed(2) })}.
               </p>{/if}
             <details>
-              <summary>What would change this</summary
+              <summary>{texts.whatWouldChangeThis}</summary
               >{#each [...new Set(axle.rotors.sides.map((side) => side.change))] as change (change)}<p>
                   {change}
                 </p>{/each}
             </details>
             <div class="row">
-              <Button size="small" kind="tertiary" href="#/axles/{axle.id}/job-plan">Plan the {axle.name}</Button>
+              <Button size="small" kind="tertiary" href="#/axles/{axle.id}/job-plan"
+                >{say(texts.planTheName, { name: axle.name })}</Button
+              >
             </div>
           </section>
         {/each}
         {#if findings.fluid}
           {@const fluid = findings.fluid}
           <section class="sheet">
-            <h2>Fluid{fluid.grade ? `: ${fluid.grade}` : ""}</h2>
+            <h2>{say(texts.fluidRest, { rest: fluid.grade ? `: ${fluid.grade}` : "" })}</h2>
             {#if fluid.dry_celsius}<p>
-                Boils at {fluid.dry_celsius} °C dry, {fluid.wet_celsius} °C wet, at least (49 CFR 571.116).
+                {say(texts.boilsAtDryCelsiusCDry, { dryCelsius: fluid.dry_celsius, wetCelsius: fluid.wet_celsius })}
               </p>{/if}
             {#if fluid.may.length}<p>
-                May be filled with {fluid.may.join(", ")}. <strong>Never with {fluid.never.join(", ")}.</strong>
+                {say(texts.mayBeFilledWithMay, { may: fluid.may.join(", ") })}
+                <strong>{say(texts.neverWithNever, { never: fluid.never.join(", ") })}</strong>
               </p>{/if}
             <p>{fluid.sentence}</p>
             {#each fluid.axles as axle (axle.name)}
               {#if axle.pushed_ml !== null}<p>
-                  {upperFirst(axle.name)} pistons home for new pads: <span class="number">{axle.pushed_ml} ml</span>
-                  come back{#if axle.draw_off_ml !== null};
+                  {say(texts.namePistonsHomeForNew, { name: upperFirst(axle.name) })}
+                  <span class="number">{say(common.pushedMlMl, { pushedMl: axle.pushed_ml })}</span>
+                  {texts.comeBack}{#if axle.draw_off_ml !== null};
                     {axle.draw_off_ml > 0
-                      ? `draw off ${axle.draw_off_ml} ml first, or let it out at the bleed screw`
-                      : "there is room for it, watch the level"}{/if}.
+                      ? say(texts.drawOffDrawOffMlMlFirst, { drawOffMl: axle.draw_off_ml })
+                      : texts.thereIsRoomForIt}{/if}.
                 </p>{/if}
             {/each}
           </section>
         {/if}
         {#if findings.next_readings.length}
           <section class="sheet">
-            <h2>Most useful next measurement</h2>
+            <h2>{common.mostUsefulNextMeasurement}</h2>
             <ol>
               {#each findings.next_readings as next (next.axle + next.position)}<li>
-                  {upperFirst(next.axle)}
-                  {next.position} pad: a caliper reading narrows “when” by about {Math.round(next.narrows * 100)} % ({rough(
-                    next.narrows_km,
-                    vehicle.distance_unit,
-                  )})
+                  {say(texts.axlePositionPadACaliper, {
+                    axle: upperFirst(next.axle),
+                    position: next.position,
+                    round: Math.round(next.narrows * 100),
+                    rough: rough(next.narrows_km, vehicle.distance_unit),
+                  })}
                 </li>{/each}
             </ol>
           </section>
@@ -132,27 +142,41 @@
       </div>
     </div>
     <section class="sheet">
-      <h2>Noticed something on the road?</h2>
+      <h2>{texts.noticedSomethingOnTheRoad}</h2>
       <SymptomQuestions vehicle={vehicle.id} {states} />
     </section>
     <section class="sheet">
-      <h2>A shop's claim?</h2>
+      <h2>{texts.aShopsClaim}</h2>
       <ClaimCheck {findings} />
     </section>
     {#if findings.changes.length}
       <section class="sheet">
-        <h2>Against the look-over before</h2>
+        <h2>{texts.againstTheLookOverBefore}</h2>
         <div class="scroll">
           <table>
-            <thead><tr><th>Where</th><th>Before</th><th>Now</th><th>Worn</th><th>Over</th></tr></thead>
+            <thead
+              ><tr
+                ><th>{common.where}</th><th>{texts.before}</th><th>{common.now2}</th><th>{texts.worn}</th><th
+                  >{texts.over}</th
+                ></tr
+              ></thead
+            >
             <tbody>
               {#each findings.changes as change (change.axle + change.position + change.part)}
                 <tr
                   ><td>{upperFirst(change.axle)} {change.position} {change.part}</td><td
-                    >{partMm(change.before_mm, change.part)} mm, {day(change.before_on)}</td
-                  ><td>{partMm(change.now_mm, change.part)} mm, {day(change.now_on)}</td><td
-                    >{partMm(-since(change), change.part)} mm</td
-                  ><td>{exact(change.km, vehicle.distance_unit)}</td></tr
+                    >{say(texts.partMmMmDay, {
+                      partMm: partMm(change.before_mm, change.part),
+                      day: day(change.before_on),
+                    })}</td
+                  ><td
+                    >{say(texts.partMmMmDay, {
+                      partMm: partMm(change.now_mm, change.part),
+                      day: day(change.now_on),
+                    })}</td
+                  ><td>{say(texts.partMmMm, { partMm: partMm(-since(change), change.part) })}</td><td
+                    >{exact(change.km, vehicle.distance_unit)}</td
+                  ></tr
                 >
               {/each}
             </tbody>
@@ -171,8 +195,7 @@
         >
       {/each}
       <p class="quiet">
-        Practitioners disagree; these hold for the whole household. A limit of your own in the brake data comes first,
-        and never below the maker's.
+        {texts.practitionersDisagreeTheseHoldFor}
       </p>
     </section>
   </div>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import * as texts from "../../texts/findings";
+  import { say } from "../../texts/say";
   import { api, type Schemas } from "../../api/client";
   import StateMark from "../../parts/StateMark.svelte";
 
@@ -28,7 +30,7 @@
   }
 </script>
 
-<div class="chips" role="group" aria-label="What was noticed">
+<div class="chips" role="group" aria-label={texts.whatWasNoticed}>
   {#each symptoms as symptom (symptom.id)}<button
       type="button"
       aria-pressed={chosen?.id === symptom.id}
@@ -50,10 +52,10 @@
   <div class="outcome {outcome.severity}" role="status">
     {#if state}<StateMark {state} large />{/if}
     <p><strong>{outcome.sentence}</strong></p>
-    <p>What it can be: {outcome.causes.join("; ")}.</p>
-    <p>Measure next: {outcome.measure}</p>
+    <p>{say(texts.whatItCanBeCauses, { causes: outcome.causes.join("; ") })}</p>
+    <p>{say(texts.measureNextMeasure, { measure: outcome.measure })}</p>
     {#each outcome.tied as found (found.rule + found.sentence)}<p class="tied">
-        Your readings: {found.title}. {found.sentence}
+        {say(texts.yourReadingsTitleSentence, { title: found.title, sentence: found.sentence })}
       </p>{/each}
   </div>
 {/if}

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/garage";
+  import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
   import AxleSection from "../../parts/AxleSection.svelte";
@@ -39,31 +42,36 @@
   );
 
   function sentence(axle: Schemas["Axle"], vehicle: Schemas["Vehicle"], today: string): string {
-    if (!axle.pads_life) return "nothing known yet";
+    if (!axle.pads_life) return texts.nothingKnownYet;
     const when = `${span(axle.pads_life.distance_km, vehicle.distance_unit)}`;
     return axle.pads_life.distance_km.p90 === 0
-      ? "pads are at their limit"
-      : `pads last ${when}; look again ${month(axle.look_again!.date, today) === "now" ? "now" : `by ${month(axle.look_again!.date, today)}`}`;
+      ? texts.padsAreAtTheirLimit
+      : say(texts.padsLastWhenLookAgain, {
+          when,
+          rest:
+            month(axle.look_again!.date, today) === "now"
+              ? "now"
+              : say(texts.byMonth, { month: month(axle.look_again!.date, today) }),
+        });
   }
 </script>
 
 <Shortcuts {keys} />
-<svelte:head><title>Garage - Graver</title></svelte:head>
+<svelte:head><title>{texts.garageGraver}</title></svelte:head>
 
 {#if garage.error}<Problem error={garage.error} />{/if}
 {#if garage.value && vehicles.length === 0}
   <div class="sheet stack">
-    <h1>Your garage is empty</h1>
+    <h1>{texts.yourGarageIsEmpty}</h1>
     <p>
-      Add the first vehicle: a name, its kind, two axles. It takes two minutes; everything else can wait, and Graver
-      says what waits for it.
+      {texts.addTheFirstVehicleA}
     </p>
-    <div><Button href="#/vehicles/new">Add a vehicle</Button></div>
+    <div><Button href="#/vehicles/new">{common.addAVehicle}</Button></div>
   </div>
 {:else if garage.value}
   {@const today = garage.value.today}
   <div class="stack">
-    <h1 class="sr">Garage</h1>
+    <h1 class="sr">{common.garage}</h1>
     {#each vehicles as vehicle, at (vehicle.id)}
       <article class="sheet vehicle">
         <div class="who">
@@ -73,16 +81,20 @@
           </h2>
           <p class="quiet">
             {upperFirst(vehicle.kind.replace("_", "-"))}{#if vehicle.odometer_km !== null}, {vehicle.odometer_estimated
-                ? "about "
+                ? common.about
                 : ""}{exact(vehicle.odometer_km, vehicle.distance_unit)}{/if}
           </p>
           {#if vehicle.why}<p class="why {vehicle.state.severity}">{vehicle.why}</p>{/if}
           {#if vehicle.fluid && vehicle.fluid.overdue_days > 0}<p class="late">
-              Brake fluid overdue since {day(vehicle.fluid.due_on)}
+              {say(texts.brakeFluidOverdueSinceDay, { day: day(vehicle.fluid.due_on) })}
             </p>{/if}
         </div>
         {#each vehicle.axles as axle (axle.id)}
-          <a class="axle" href="#/axles/{axle.id}/wear" aria-label="{vehicle.name}, {axle.name} axle: wear">
+          <a
+            class="axle"
+            href="#/axles/{axle.id}/wear"
+            aria-label={say(texts.nameName2AxleWear, { name: vehicle.name, name2: axle.name })}
+          >
             <span class="row spread"><strong>{upperFirst(axle.name)}</strong><StateMark state={axle.state} /></span>
             <span class="cell">
               <AxleSection corners={axle.corners} scale={2.1} />
@@ -92,11 +104,14 @@
                     class="job">{reason.sentence}</span
                   >{/each}
                 {#if axle.job}<strong class="job"
-                    >Job {axle.job.state === "started"
-                      ? "in progress"
-                      : axle.job.planned_for
-                        ? `on ${day(axle.job.planned_for)}`
-                        : "planned"}</strong
+                    >{say(common.jobRest, {
+                      rest:
+                        axle.job.state === "started"
+                          ? common.inProgress
+                          : axle.job.planned_for
+                            ? say(texts.onDay, { day: day(axle.job.planned_for) })
+                            : texts.planned,
+                    })}</strong
                   >{/if}
               </span>
             </span>
@@ -106,17 +121,16 @@
     {/each}
     {#if lanes.length}
       <section class="sheet">
-        <h2>Timeline</h2>
-        <Timeline {lanes} {today} label="When each axle's pads and rotors reach their limits, by date" />
+        <h2>{common.timeline}</h2>
+        <Timeline {lanes} {today} label={texts.whenEachAxlesPadsAnd} />
         <p class="quiet">
-          Bands: 8 in 10 chances that the first pad (above) or rotor (below) reaches its limit in that time; the bar is
-          the middle.
+          {texts.bands8In10Chances}
         </p>
       </section>
     {/if}
   </div>
 {:else if garage.loading}
-  <p class="quiet" role="status">Opening the garage…</p>
+  <p class="quiet" role="status">{texts.openingTheGarage}</p>
 {/if}
 
 <style>

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/import";
+  import { say } from "../../texts/say";
   import type { TableImport } from "./tableImport.svelte";
 
   /** What one column of a person's table is. */
@@ -10,17 +13,17 @@
     table.mapping!.readings.some((each) => each.axle?.column !== undefined || each.side?.column !== undefined),
   );
   const fields: [string, string][] = [
-    ["axle", "front or rear"],
-    ["side", "left or right"],
-    ["part", "pad or rotor"],
-    ["pad", "inner or outer"],
-    ["event", "what happened"],
-    ["method", "read by"],
+    ["axle", texts.frontOrRear],
+    ["side", texts.leftOrRight],
+    ["part", texts.padOrRotor],
+    ["pad", texts.innerOrOuter],
+    ["event", texts.whatHappened],
+    ["method", texts.readBy],
     ["unit", "unit"],
-    ["upper", "leaf that does not go"],
-    ["overall", "with plate"],
+    ["upper", texts.leafThatDoesNotGo],
+    ["overall", common.withPlate],
     ["places", "places"],
-    ["entered", "as entered"],
+    ["entered", texts.asEntered],
     ["doubt", "doubt"],
   ];
 
@@ -41,12 +44,16 @@
   }
 </script>
 
-<select aria-label="{name} is" value={role} onchange={(event) => table.setRole(column, event.currentTarget.value)}>
-  <option value="">Ignore</option>
-  <option value="date">the day</option>
-  <option value="odometer">the odometer</option>
-  <option value="reading">a thickness</option>
-  <option value="note">a note</option>
+<select
+  aria-label={say(texts.nameIs, { name })}
+  value={role}
+  onchange={(event) => table.setRole(column, event.currentTarget.value)}
+>
+  <option value="">{texts.ignore}</option>
+  <option value="date">{texts.theDay}</option>
+  <option value="odometer">{texts.theOdometer}</option>
+  <option value="reading">{texts.aThickness}</option>
+  <option value="note">{texts.aNote}</option>
   {#if perRow}{#each fields as [id, label] (id)}<option value={id}>{label}</option>{/each}{/if}
 </select>
 {#if reading}
@@ -55,7 +62,7 @@
     .filter(Boolean)
     .join(" ")}
   <details>
-    <summary>{said || "see its own columns"}</summary>
+    <summary>{said || texts.seeItsOwnColumns}</summary>
     {#each choices as [field, values] (field)}
       {#if reading[field]?.column === undefined && !(field === "pad" && reading.part?.is === "rotor")}
         <select

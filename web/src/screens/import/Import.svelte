@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/import";
+  import { say } from "../../texts/say";
   import { Button, ProgressBar } from "carbon-components-svelte";
   import { Refusal } from "../../api/client";
   import ColumnMeaning from "./ColumnMeaning.svelte";
@@ -17,53 +20,56 @@
     const file = (event.currentTarget as HTMLInputElement).files?.[0];
     if (file) void table.upload(file);
   }
-  const count = (number: number, one: string) => `${number.toLocaleString("en-GB")} ${one}${number === 1 ? "" : "s"}`;
+  type Counted = typeof texts.readings | typeof texts.services | typeof texts.rows;
+  const count = (count: number, of: Counted) => say(of, { shown: count.toLocaleString("en-GB"), count });
 </script>
 
-<svelte:head><title>Bring in a spreadsheet - Graver</title></svelte:head>
+<svelte:head><title>{texts.importASpreadsheetGraver}</title></svelte:head>
 <div class="stack">
   <div>
-    <p class="quiet"><a href="#/vehicles/{table.vehicle}">Back to the vehicle</a></p>
-    <h1>Import a spreadsheet</h1>
+    <p class="quiet"><a href="#/vehicles/{table.vehicle}">{texts.backToTheVehicle}</a></p>
+    <h1>{common.importASpreadsheet}</h1>
   </div>
   {#if !table.table}
     <section class="sheet stack">
       <p>
-        Save it as CSV. One reading a row, or one look-over a row with a column for each pad and rotor: both will do.
-        Nothing is taken before you have seen what it would be, and what was taken can be undone.
+        {texts.saveItAsCSVOne}
       </p>
       <label class="file"
-        >Choose the file <input type="file" accept=".csv,.txt,.tsv,text/csv" onchange={chosen} /></label
+        >{texts.chooseTheFile} <input type="file" accept=".csv,.txt,.tsv,text/csv" onchange={chosen} /></label
       >
     </section>
   {/if}
   {#if table.done?.result}
     <p class="sheet" role="status">
       <strong
-        >{count(table.done.result.readings, "reading")} from {count(table.done.result.look_overs, "service")} taken in.</strong
-      > <a href="#/vehicles/{table.vehicle}">See the vehicle</a>
+        >{say(texts.countFromCount2Imported, {
+          count: count(table.done.result.readings, texts.readings),
+          count2: count(table.done.result.look_overs, texts.services),
+        })}</strong
+      > <a href="#/vehicles/{table.vehicle}">{texts.seeTheVehicle}</a>
     </p>
   {/if}
   {#if table.error && faults.length === 0}<Problem error={table.error} />{/if}
   {#if table.table && table.mapping}
     <section class="sheet stack">
-      <h2>{table.table.name || "Your table"}: {count(table.table.rows, "row")}</h2>
-      <p class="quiet">Say what each column is. Graver has guessed; look it over.</p>
+      <h2>{table.table.name || texts.yourTable}: {count(table.table.rows, texts.rows)}</h2>
+      <p class="quiet">{texts.sayWhatEachColumnIs}</p>
       <div class="row">
         <label
-          >Days are written
+          >{texts.daysAreWritten}
           <select bind:value={table.mapping.date.format} onchange={() => table.try()}>
             <option value="iso">2025-04-12</option>
-            <option value="dmy">12.04.2025, day first</option>
-            <option value="mdy">04/12/2025, month first</option>
-            <option value="ymd">2025.04.12 or 20250412</option>
+            <option value="dmy">{texts.n12042025DayFirst}</option>
+            <option value="mdy">{texts.n04122025MonthFirst}</option>
+            <option value="ymd">{texts.n20250412Or20250412}</option>
           </select>
         </label>
         {#if !table.mapping.odometer_unit}
           <label
-            >The odometer counts
+            >{texts.theOdometerCounts}
             <select bind:value={table.mapping.odometer.unit} onchange={() => table.try()}
-              ><option value="km">kilometres</option><option value="mi">miles</option></select
+              ><option value="km">{common.kilometres}</option><option value="mi">{common.miles}</option></select
             >
           </label>
         {/if}
@@ -73,7 +79,7 @@
           <thead>
             <tr
               >{#each table.table.header as name, column (column)}<th
-                  ><span class="name">{name || `column ${column + 1}`}</span><ColumnMeaning
+                  ><span class="name">{name || say(texts.columnValue, { value: column + 1 })}</span><ColumnMeaning
                     {table}
                     {column}
                     {name}
@@ -92,58 +98,61 @@
     </section>
     {#if table.trial}
       <section class="sheet stack">
-        <h2>What would be taken</h2>
+        <h2>{texts.whatWouldBeImported}</h2>
         <p class="big">
-          <span class="number">{count(table.trial.readings, "reading")}</span> from {count(
-            table.trial.look_overs,
-            "service",
-          )}{#if table.trial.from}, {day(table.trial.from)} to {day(table.trial.to!)}{/if}.
-          {#if table.trial.duplicates}<br />{count(table.trial.duplicates, "reading")} left out: the log has {table
-              .trial.duplicates === 1
-              ? "it"
-              : "them"} already.{/if}
-          {#if table.trial.bad_rows}<br />{count(table.trial.bad_rows, "row")} left out, for these reasons:{/if}
+          <span class="number">{count(table.trial.readings, texts.readings)}</span>
+          {say(texts.fromCount, { count: count(table.trial.look_overs, texts.services) })}{#if table.trial.from}{say(
+              texts.dayToDay2,
+              { day: day(table.trial.from), day2: day(table.trial.to!) },
+            )}{/if}.
+          {#if table.trial.duplicates}<br />{say(texts.countLeftOutTheLog, {
+              count: count(table.trial.duplicates, texts.readings),
+              count2: table.trial.duplicates,
+            })}{/if}
+          {#if table.trial.bad_rows}<br />{say(texts.countLeftOutForThese, {
+              count: count(table.trial.bad_rows, texts.rows),
+            })}{/if}
         </p>
         {#if table.trial.faults.length}
           <ul class="plain-list faults">
             {#each table.trial.faults.slice(0, 40) as fault, at (at)}<li>
-                line {fault.line}, {fault.column}: {fault.message}
+                {say(texts.lineLineColumnMessage, { line: fault.line, column: fault.column, message: fault.message })}
               </li>{/each}
-            {#if table.trial.faults.length > 40}<li>and more like these</li>{/if}
+            {#if table.trial.faults.length > 40}<li>{texts.andMoreLikeThese}</li>{/if}
           </ul>
         {/if}
         {#if table.running}
           <ProgressBar
             value={(table.running.share ?? 0) * 100}
             max={100}
-            labelText="Taking it in"
+            labelText={texts.importing}
             helperText="{Math.round((table.running.share ?? 0) * 100)} %"
           />
         {:else}
           <div class="row">
             <Button disabled={table.busy || table.trial.readings === 0} on:click={() => table.run()}
-              >Take in {count(table.trial.readings, "reading")}</Button
+              >{say(texts.importCount, { count: count(table.trial.readings, texts.readings) })}</Button
             >
-            <Button kind="ghost" on:click={() => (table.table = null)}>Another file</Button>
+            <Button kind="ghost" on:click={() => (table.table = null)}>{texts.anotherFile}</Button>
           </div>
         {/if}
       </section>
-    {:else if table.busy}<p class="quiet" role="status">Reading…</p>{/if}
+    {:else if table.busy}<p class="quiet" role="status">{texts.reading}</p>{/if}
   {/if}
   {#if table.earlier.length}
     <section class="sheet">
-      <h2>Brought in before</h2>
+      <h2>{texts.earlierImports}</h2>
       <ul class="plain-list earlier">
         {#each table.earlier as each (each.id)}
           <li class="row spread">
             <span
-              >{each.name || "a table"}, {day(each.recorded_at.slice(0, 10))}: {count(
+              >{each.name || texts.aTable}, {day(each.recorded_at.slice(0, 10))}: {count(
                 each.result?.readings ?? 0,
-                "reading",
-              )}{each.state === "undone" ? ", undone" : ""}</span
+                texts.readings,
+              )}{each.state === "undone" ? texts.undone : ""}</span
             >
             {#if each.state === "done"}<Button size="small" kind="ghost" on:click={() => table.undo(each.id)}
-                >Undo</Button
+                >{common.undo}</Button
               >{/if}
           </li>
         {/each}

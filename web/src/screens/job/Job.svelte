@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/job";
+  import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import { push } from "svelte-spa-router";
   import { api } from "../../api/client";
@@ -60,7 +63,7 @@
     p: () => push(`/jobs/${id}/parts`),
   }}
 />
-<svelte:head><title>Job - Graver</title></svelte:head>
+<svelte:head><title>{texts.jobGraver}</title></svelte:head>
 
 {#if loaded.error}<Problem error={loaded.error} />{/if}
 {#if job && plan}
@@ -69,60 +72,62 @@
       <div class="grow">
         <p class="quiet"><a href="#/vehicles/{plan.vehicle.id}">{plan.vehicle.name}</a></p>
         <h1>{plan.title}</h1>
-        <p>{plan.planned_for ? day(plan.planned_for) : "No date yet"}</p>
-        <ol class="way" aria-label="State of the job">
+        <p>{plan.planned_for ? day(plan.planned_for) : texts.noDateYet}</p>
+        <ol class="way" aria-label={texts.stateOfTheJob}>
           {#each plan.state === "dropped" ? ["draft", "dropped"] : STATES as state (state)}<li
               class:here={state === plan.state}
               aria-current={state === plan.state ? "step" : undefined}
             >
-              {state === "dropped" ? "cancelled" : state}
+              {state === "dropped" ? texts.cancelled : state}
             </li>{/each}
         </ol>
         {#if plan.ready_because && plan.state !== "finished"}<p class="quiet">
-            Marked as ready with open items: {plan.ready_because}
+            {say(texts.markedAsReadyWithOpen, { readyBecause: plan.ready_because })}
           </p>{/if}
       </div>
       <div class="row no-print">
         {#if plan.state === "draft"}
-          <Button size="field" disabled={!plan.steps} on:click={ready}>Mark as ready</Button>
+          <Button size="field" disabled={!plan.steps} on:click={ready}>{texts.markAsReady}</Button>
         {:else if plan.state === "ready"}
           <Button
             size="field"
             on:click={async () => {
               if (await job.change({ state: "started" })) await goOn();
-            }}>Start job</Button
+            }}>{texts.startJob}</Button
           >
-          <Button size="field" kind="ghost" on:click={() => job.change({ state: "draft" })}>Back to draft</Button>
+          <Button size="field" kind="ghost" on:click={() => job.change({ state: "draft" })}>{texts.backToDraft}</Button>
         {:else if plan.state === "started"}
-          {#if next}<Button size="field" on:click={goOn}>Next step</Button>{/if}
-          <Button size="field" kind="tertiary" on:click={() => (asking = "finished")}>Finish job</Button>
+          {#if next}<Button size="field" on:click={goOn}>{texts.nextStep}</Button>{/if}
+          <Button size="field" kind="tertiary" on:click={() => (asking = "finished")}>{texts.finishJob}</Button>
         {:else if plan.state === "finished"}
-          <Button size="field" kind="tertiary" href="#/vehicles/{plan.vehicle.id}">To {plan.vehicle.name}</Button>
+          <Button size="field" kind="tertiary" href="#/vehicles/{plan.vehicle.id}"
+            >{say(texts.toName, { name: plan.vehicle.name })}</Button
+          >
         {:else if plan.state === "dropped"}
-          <Button size="field" on:click={() => job.restore()}>Restore job</Button>
+          <Button size="field" on:click={() => job.restore()}>{common.restoreJob}</Button>
         {/if}
         {#if job.open}
           <Button size="field" kind="ghost" on:click={() => ([asking, planned] = ["day", plan.planned_for ?? ""])}
-            >Set date</Button
+            >{texts.setDate}</Button
           >
-          <Button size="field" kind="ghost" on:click={() => job.change({ state: "dropped" })}>Cancel job</Button>
+          <Button size="field" kind="ghost" on:click={() => job.change({ state: "dropped" })}>{texts.cancelJob}</Button>
         {/if}
       </div>
     </div>
     {#if asking === "day"}
       <form class="sheet row ask" onsubmit={setDay} novalidate>
         <label
-          ><span>Day</span><input
+          ><span>{common.day}</span><input
             use:focusOn
             type="date"
             bind:value={planned}
             aria-invalid={!!job.fault("planned_for")}
           /></label
         >
-        <Button type="submit" size="field">Save</Button><Button
+        <Button type="submit" size="field">{common.save}</Button><Button
           size="field"
           kind="ghost"
-          on:click={() => (asking = null)}>Cancel</Button
+          on:click={() => (asking = null)}>{common.cancel}</Button
         >
         <Fault text={job.fault("planned_for")} />
       </form>
@@ -136,14 +141,16 @@
         novalidate
       >
         <p class="wide">
-          <strong>{open} {open === 1 ? "item is" : "items are"} still open.</strong> Clear them below, or give the reason
-          to go ahead anyway.
+          <strong>{say(texts.openOpenStillOpen, { open })}</strong>
+          {texts.clearThemBelowOrGive}
         </p>
-        <label class="grow"><span>Reason</span><input use:focusOn maxlength="500" bind:value={because} /></label>
-        <Button type="submit" size="field" disabled={!because.trim()}>Go ahead anyway</Button><Button
+        <label class="grow"
+          ><span>{common.reason}</span><input use:focusOn maxlength="500" bind:value={because} /></label
+        >
+        <Button type="submit" size="field" disabled={!because.trim()}>{texts.goAheadAnyway}</Button><Button
           size="field"
           kind="ghost"
-          on:click={() => (asking = null)}>Cancel</Button
+          on:click={() => (asking = null)}>{common.cancel}</Button
         >
       </form>
     {:else if asking === "finished"}
@@ -153,32 +160,42 @@
         {job.fault("state")}
       </p>{/if}
     {#if job.refused && !job.refused.faults.length}<p class="fault away" role="alert">
-        Not saved: {job.refused.message}
+        {say(texts.notSavedMessage, { message: job.refused.message })}
       </p>{/if}
     {#if plan.state === "dropped"}<p role="status">
-        This job is cancelled. Nothing of it is lost: <button type="button" class="link" onclick={() => job.restore()}
-          >Undo</button
-        >
+        {texts.thisJobIsCancelledNothing}
+        <button type="button" class="link" onclick={() => job.restore()}>{common.undo}</button>
       </p>{/if}
     <JobHalts {job} />
     {#if plan.closed}
       <section class="sheet">
         <p>
-          Finished on {day(plan.closed.day)}{plan.closed.hours ? ` after ${plan.closed.hours} h` : ""}{plan.closed.spent
-            ? `, ${plan.money.currency} ${amount(plan.closed.spent)} spent`
-            : ""}.{#if plan.closed.parts.length}{" "}Used: {plan.closed.parts.join(
-              "; ",
-            )}.{/if}{#if plan.closed.look_over}{" "}<a href="#/look-overs/{plan.closed.look_over}">In the logbook</a
+          {say(texts.finishedOnDayRestRest2, {
+            day: day(plan.closed.day),
+            rest: plan.closed.hours ? say(texts.afterHoursH, { hours: plan.closed.hours }) : "",
+            rest2: plan.closed.spent
+              ? say(texts.currencyAmountSpent, { currency: plan.money.currency, amount: amount(plan.closed.spent) })
+              : "",
+          })}{#if plan.closed.parts.length}{" "}{say(texts.usedParts, {
+              parts: plan.closed.parts.join("; "),
+            })}{/if}{#if plan.closed.look_over}{" "}<a href="#/look-overs/{plan.closed.look_over}"
+              >{texts.inTheLogbook}</a
             >{/if}
         </p>
         {#each plan.closed.sets as set (set.axle + set.part)}
           <p>
-            Old {set.axle}
-            {set.part}s: {set.life_km === null
-              ? "fitted nobody knows when"
-              : `lasted ${exact(set.life_km, plan.vehicle.distance_unit)}`}{set.last_mm !== null && set.last_on
-              ? `, thinnest ${partMm(set.last_mm, set.part)} mm on ${day(set.last_on)}`
-              : ""}.
+            {say(texts.oldAxlePartSRest, {
+              axle: set.axle,
+              part: set.part,
+              rest:
+                set.life_km === null
+                  ? texts.fittedNobodyKnowsWhen
+                  : say(texts.lastedExact, { exact: exact(set.life_km, plan.vehicle.distance_unit) }),
+              rest2:
+                set.last_mm !== null && set.last_on
+                  ? say(texts.thinnestPartMmMmOnDay, { partMm: partMm(set.last_mm, set.part), day: day(set.last_on) })
+                  : "",
+            })}
           </p>
         {/each}
       </section>
@@ -186,7 +203,7 @@
     <JobView {job} {part} base="#/jobs/{id}" />
   </div>
 {:else if loaded.loading}
-  <p class="quiet" role="status">Working it out…</p>
+  <p class="quiet" role="status">{common.workingItOut}</p>
 {/if}
 
 <style>

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/job";
+  import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import type { Schemas } from "../../api/client";
   import { focusOn } from "../../parts/focus";
@@ -38,12 +41,12 @@
 {#snippet wrong(field: string)}{#if job.fault(field)}<span class="fault" role="alert">{job.fault(field)}</span
     >{/if}{/snippet}
 
-<form class="sheet finish" onsubmit={finish} novalidate aria-label="Finish the job">
-  <h2>Finish the job</h2>
-  <p class="quiet">What went on and what was put right goes into the logbook. The old sets end here.</p>
+<form class="sheet finish" onsubmit={finish} novalidate aria-label={texts.finishTheJob}>
+  <h2>{texts.finishTheJob}</h2>
+  <p class="quiet">{texts.whatWentOnAndWhat}</p>
   <div class="row fields">
     <label
-      ><span>Odometer today ({plan.vehicle.distance_unit})</span><input
+      ><span>{say(texts.odometerTodayDistanceUnit, { distanceUnit: plan.vehicle.distance_unit })}</span><input
         use:focusOn
         inputmode="decimal"
         autocomplete="off"
@@ -56,38 +59,38 @@
         ><span>{upperFirst(fit.axle)}: {lowerFirst(fit.label)} ({fit.unit})</span><input
           inputmode="decimal"
           autocomplete="off"
-          placeholder="not measured"
+          placeholder={texts.notMeasured}
           bind:value={fit.value}
           aria-invalid={!!job.fault(`fitted.${fit.axle_id}.${fit.part}`)}
         />{@render wrong(`fitted.${fit.axle_id}.${fit.part}`)}</label
       >
     {/each}
     <label
-      ><span>Hours it took</span><input
+      ><span>{texts.hoursItTook}</span><input
         inputmode="decimal"
         autocomplete="off"
-        placeholder="not timed"
+        placeholder={texts.notTimed}
         bind:value={hours}
         aria-invalid={!!job.fault("hours")}
       />{@render wrong("hours")}</label
     >
     <label
-      ><span>Spent ({plan.money.currency})</span><input
+      ><span>{say(texts.spentCurrency, { currency: plan.money.currency })}</span><input
         inputmode="decimal"
         autocomplete="off"
-        placeholder={plan.money.total ? String(plan.money.total) : "not known"}
+        placeholder={plan.money.total ? String(plan.money.total) : common.notKnown}
         bind:value={spent}
         aria-invalid={!!job.fault("spent")}
       />{@render wrong("spent")}</label
     >
   </div>
   {#if questioned}<label class="row keep"
-      ><input type="checkbox" bind:checked={keep} /><span>The odometer is right as entered</span></label
+      ><input type="checkbox" bind:checked={keep} /><span>{texts.theOdometerIsRightAs}</span></label
     >{/if}
   {#each ["state", "date"] as field (field)}{@render wrong(field)}{/each}
   {#if open.length}
     <div role="alert">
-      <p class="fault">Still to be done:</p>
+      <p class="fault">{texts.stillToBeDone}</p>
       <ul>
         {#each open as fault (fault.field)}<li>
             <a href="#/jobs/{plan.id}/steps?at={fault.field.slice('steps.'.length)}">{upperFirst(fault.message)}</a>
@@ -96,8 +99,8 @@
     </div>
   {/if}
   <div class="row">
-    <Button type="submit" size="field" disabled={job.busy}>Finish job</Button>
-    <Button size="field" kind="ghost" on:click={() => close(false)}>Cancel</Button>
+    <Button type="submit" size="field" disabled={job.busy}>{texts.finishJob}</Button>
+    <Button size="field" kind="ghost" on:click={() => close(false)}>{common.cancel}</Button>
   </div>
 </form>
 

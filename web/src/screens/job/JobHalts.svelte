@@ -1,4 +1,6 @@
 <script lang="ts">
+  import * as texts from "../../texts/job";
+  import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import type { Schemas } from "../../api/client";
   import { chosenWorks, type JobPlanState } from "./jobPlan.svelte";
@@ -21,17 +23,15 @@
 
 {#each plan.halts as halt (halt.axle_id)}
   <section class="sheet halt" role="alert">
-    <h2>Stop here: the {halt.axle} rotors change the plan</h2>
+    <h2>{say(texts.stopHereTheAxleRotors, { axle: halt.axle })}</h2>
     <p>{halt.text}</p>
-    {#if halt.buy.length}<p><strong>To buy now:</strong> {halt.buy.join("; ")}.</p>{/if}
+    {#if halt.buy.length}<p><strong>{texts.toBuyNow}</strong> {halt.buy.join("; ")}.</p>{/if}
     <div class="row">
       <Button size="field" disabled={job.busy} on:click={() => anew(halt)}>{halt.action}</Button>
       {#if !halt.must}
         <form class="row grow" onsubmit={(event) => stay(event, halt)} novalidate>
-          <label class="grow"
-            ><span>Reason to go on as planned</span><input maxlength="500" bind:value={because} /></label
-          >
-          <Button type="submit" size="field" kind="tertiary" disabled={!because.trim()}>Go ahead anyway</Button>
+          <label class="grow"><span>{texts.reasonToGoOnAs}</span><input maxlength="500" bind:value={because} /></label>
+          <Button type="submit" size="field" kind="tertiary" disabled={!because.trim()}>{texts.goAheadAnyway}</Button>
         </form>
       {/if}
     </div>

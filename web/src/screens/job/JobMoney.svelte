@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/job";
+  import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import { api } from "../../api/client";
   import { money } from "../../format/jobs";
@@ -21,10 +24,10 @@
   const form = new FormState();
   const shopFault = form.fault;
   const FIELDS = [
-    ["currency", "Money"],
-    ["labour_rate", "Labour, an hour"],
-    ["markup_percent", "Mark-up on parts (%)"],
-    ["tax_percent", "Tax (%)"],
+    ["currency", texts.money],
+    ["labour_rate", texts.labourAnHour],
+    ["markup_percent", texts.markUpOnParts],
+    ["tax_percent", texts.tax],
   ] as const;
 
   async function keepQuote(event: SubmitEvent) {
@@ -45,57 +48,76 @@
 
 <div class="columns">
   <section class="sheet">
-    <h2>Time</h2>
+    <h2>{texts.time}</h2>
     <p class="number figure">{sums.hours.said}</p>
     <p class="quiet">
-      {sums.hours.jobs
-        ? `At your own pace, from ${sums.hours.jobs} of your own jobs.`
-        : "Common practice when nothing is stuck; rust doubles it. Note your hours when you finish, and your own pace counts."}
+      {sums.hours.jobs ? say(texts.atYourOwnPaceFrom, { jobs: sums.hours.jobs }) : texts.commonPracticeWhenNothingIs}
     </p>
-    <h2 class="next">Money</h2>
+    <h2 class="next">{texts.money}</h2>
     {#if sums.shop !== null}
       <div
         class="bars"
         role="img"
-        aria-label="Yourself {money(sums.total, sums.currency)}, a shop {money(sums.shop, sums.currency)}"
+        aria-label={say(texts.yourselfMoneyAShopMoney2, {
+          money: money(sums.total, sums.currency),
+          money2: money(sums.shop, sums.currency),
+        })}
       >
         <p>
-          <span>Yourself</span><span class="bar" style:width="{(sums.total / most) * 60}%"></span><strong class="number"
-            >{money(sums.total, sums.currency)}</strong
+          <span>{texts.yourself}</span><span class="bar" style:width="{(sums.total / most) * 60}%"></span><strong
+            class="number">{money(sums.total, sums.currency)}</strong
           >
         </p>
         <p>
-          <span>A shop</span><span class="bar shop" style:width="{(sums.shop / most) * 60}%"></span><strong
-            class="number">{sums.shop_from === "estimate" ? "about " : ""}{money(sums.shop, sums.currency)}</strong
+          <span>{texts.aShop}</span><span class="bar shop" style:width="{(sums.shop / most) * 60}%"></span><strong
+            class="number">{sums.shop_from === "estimate" ? common.about : ""}{money(sums.shop, sums.currency)}</strong
           >
         </p>
       </div>
       {#if sums.saving !== null}<p>
           {sums.saving > 0
-            ? `Doing it yourself saves ${sums.shop_from === "estimate" ? "about " : ""}${money(sums.saving, sums.currency)}${sums.hours.high ? `, some ${money(sums.saving / ((sums.hours.low + sums.hours.high) / 2), sums.currency)} an hour of your time` : ""}.`
-            : "Doing it yourself does not save money this time."}
+            ? say(texts.doingItYourselfSavesRest, {
+                rest: sums.shop_from === "estimate" ? common.about : "",
+                money: money(sums.saving, sums.currency),
+                rest2: sums.hours.high
+                  ? say(texts.someMoneyAnHourOf, {
+                      money: money(sums.saving / ((sums.hours.low + sums.hours.high) / 2), sums.currency),
+                    })
+                  : "",
+              })
+            : texts.doingItYourselfDoesNot}
         </p>{/if}
     {/if}
     <p class="quiet">
-      Parts {money(sums.parts, sums.currency)}, consumables to buy {money(sums.consumables, sums.currency)}, tools to
-      buy {money(sums.tools, sums.currency)}.
+      {say(texts.partsMoneyConsumablesToBuy, {
+        money: money(sums.parts, sums.currency),
+        money2: money(sums.consumables, sums.currency),
+        money3: money(sums.tools, sums.currency),
+      })}
     </p>
     {#if sums.unpriced.length}<p class="open">
-        What it saves cannot be said yet. Your side lacks the price of: {sums.unpriced
-          .map(lowerFirst)
-          .join(", ")}.{sums.shop_from === "quote"
-          ? " The shop's quote has them in."
-          : " The shop's estimate lacks these parts too."}
+        {say(texts.whatItSavesCannotBe, {
+          unpriced: sums.unpriced.map(lowerFirst).join(", "),
+          rest: sums.shop_from === "quote" ? texts.theShopsQuoteHasThem : texts.theShopsEstimateLacksThese,
+        })}
       </p>{/if}
     {#if sums.spent}<p>
-        So far {money(sums.spent, sums.currency)} went into this vehicle's brakes{sums.over_km >= 1000
-          ? `, over ${rough(sums.over_km, unit)} on file: ${per1000((sums.spent / sums.over_km) * 1000)} per 1,000 ${unit}`
-          : ""}.
+        {say(texts.soFarMoneyWentInto, {
+          money: money(sums.spent, sums.currency),
+          rest:
+            sums.over_km >= 1000
+              ? say(texts.overRoughOnFilePer1000, {
+                  rough: rough(sums.over_km, unit),
+                  per1000: per1000((sums.spent / sums.over_km) * 1000),
+                  unit,
+                })
+              : "",
+        })}
       </p>{/if}
     {#if job.open}
       <form class="row" onsubmit={keepQuote} novalidate>
         <label
-          ><span>A shop's quote for the same ({sums.currency})</span><input
+          ><span>{say(texts.aShopsQuoteForThe, { currency: sums.currency })}</span><input
             inputmode="decimal"
             autocomplete="off"
             bind:value={quote}
@@ -104,7 +126,7 @@
           /></label
         >
         <Button type="submit" size="field" kind="tertiary"
-          >{quote.trim() || plan.quote === null ? "Save quote" : "Back to the estimate"}</Button
+          >{quote.trim() || plan.quote === null ? texts.saveQuote : texts.backToTheEstimate}</Button
         >
       </form>
       <Fault text={job.fault("total")} />
@@ -117,51 +139,61 @@
                 aria-invalid={!!shopFault(key)}
               /><Fault text={shopFault(key)} /></label
             >{/each}
-          <Button type="submit" size="field">Save</Button><Button
+          <Button type="submit" size="field">{common.save}</Button><Button
             size="field"
             kind="ghost"
-            on:click={() => (shops = null)}>Cancel</Button
+            on:click={() => (shops = null)}>{common.cancel}</Button
           >
         </form>
       {:else}
         <button type="button" class="link" onclick={async () => (shops = await api.money())}
-          >What shops ask around here</button
+          >{texts.whatShopsAskAroundHere}</button
         >
       {/if}
     {/if}
   </section>
   <section class="sheet">
-    <h2>Fluid</h2>
+    <h2>{texts.fluid}</h2>
     {#if fluid.pushed_ml !== null}
-      <p class="number figure">{fluid.pushed_ml} ml <small>comes back as the pistons go home</small></p>
+      <p class="number figure">
+        {say(common.pushedMlMl, { pushedMl: fluid.pushed_ml })} <small>{texts.comesBackAsThePistons}</small>
+      </p>
       {#if fluid.headroom_ml !== null}
         <p>
-          Room above the level: {fluid.headroom_ml} ml. {fluid.draw_off_ml
-            ? `Draw off ${fluid.draw_off_ml} ml first.`
-            : "It takes that without drawing off."}
+          {say(texts.roomAboveTheLevelHeadroomMl, {
+            headroomMl: fluid.headroom_ml,
+            rest: fluid.draw_off_ml
+              ? say(texts.drawOffDrawOffMlMlFirst, { drawOffMl: fluid.draw_off_ml })
+              : texts.itTakesThatWithoutDrawing,
+          })}
         </p>
       {:else}<p>
-          Whether it overflows cannot be said: level or reservoir volume are not known. Watch it while you push.
+          {texts.whetherItOverflowsCannotBe}
         </p>{/if}
     {:else}<p>
-        How much comes back is not known: it takes piston diameter, their number and the new pads' thickness.
+        {texts.howMuchComesBackIs}
       </p>{/if}
     <p>
-      {fluid.bleeds ? "For bleeding and flushing" : "For topping up"}: {fluid.needed_ml} ml, bought as {fluid.bottles_ml.join(
-        " + ",
-      )} ml{fluid.grade ? `, ${fluid.grade}` : ", grade not known"}.{#if others.length}{" "}{others.join(", ")} may go in
-        too.{/if}{#if fluid.never.length}{" "}<strong>Never {fluid.never.join(", ")}.</strong>{/if}
+      {say(texts.restNeededMlMlBoughtAs, {
+        rest: fluid.bleeds ? texts.forBleedingAndFlushing : texts.forToppingUp,
+        neededMl: fluid.needed_ml,
+        bottlesMl: fluid.bottles_ml.join(" + "),
+        rest2: fluid.grade ? `, ${fluid.grade}` : texts.gradeNotKnown,
+      })}{#if others.length}{" "}{say(texts.othersMayGoInToo, {
+          others: others.join(", "),
+        })}{/if}{#if fluid.never.length}{" "}<strong>{say(texts.neverNever, { never: fluid.never.join(", ") })}</strong
+        >{/if}
     </p>
     {#if fluid.bleeds}
-      <h3 class="next">Order of bleeding</h3>
+      <h3 class="next">{texts.orderOfBleeding}</h3>
       <ol class="order">
         {#each fluid.order as place (place)}<li>{upperFirst(place)}</li>{/each}
       </ol>
       {#if fluid.order_from}<p class="quiet">{fluid.order_from}</p>{/if}
-      <h3 class="next">How</h3>
+      <h3 class="next">{texts.how}</h3>
       <ul class="order">
         {#each fluid.methods as method (method.label)}<li>
-            {method.label}{#if method.owned}: <strong>you have the tool</strong>{/if}
+            {method.label}{#if method.owned}: <strong>{texts.youHaveTheTool}</strong>{/if}
           </li>{/each}
       </ul>
     {/if}
@@ -169,13 +201,13 @@
 </div>
 {#if sums.choices.length}
   <section class="sheet scroll">
-    <h2>What each choice of pads costs over its life</h2>
+    <h2>{texts.whatEachChoiceOfPads}</h2>
     <table>
       <thead
         ><tr
-          ><th>Pads</th><th>Last about</th><th>Pads, per 1,000 {unit}</th><th>Their share of the rotors</th><th
-            >Together</th
-          ></tr
+          ><th>{texts.pads}</th><th>{texts.lastAbout}</th><th>{say(texts.padsPer1000Unit, { unit })}</th><th
+            >{texts.theirShareOfTheRotors}</th
+          ><th>{texts.together}</th></tr
         ></thead
       >
       <tbody>
@@ -184,7 +216,7 @@
             ><th scope="row">{choice.name}{plan.axles.length > 1 ? `, ${choice.axle}` : ""}</th><td
               >{rough(choice.life_km, unit)}</td
             ><td>{per1000(choice.pads_per_1000_km)}</td><td
-              >{choice.rotors_per_1000_km === null ? "not known" : per1000(choice.rotors_per_1000_km)}</td
+              >{choice.rotors_per_1000_km === null ? common.notKnown : per1000(choice.rotors_per_1000_km)}</td
             ><td
               ><strong
                 >{choice.rotors_per_1000_km === null
@@ -197,8 +229,7 @@
       </tbody>
     </table>
     <p class="quiet">
-      Life at this axle's pace to your limit; a harder or softer kind by rough figures of the trade. A rotor's share is
-      what the pads' life takes of the wear it has in it.
+      {texts.lifeAtThisAxlesPace}
     </p>
   </section>
 {/if}

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/job";
+  import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
   import { picked, ticked } from "../../parts/boxes";
@@ -23,10 +26,10 @@
   );
 
   const STATES: Record<Schemas["PartLine"]["state"], string> = {
-    shelf: "On the shelf",
-    order: "To order",
-    choose: "Not chosen",
-    resolved: "You have it",
+    shelf: common.onTheShelf,
+    order: texts.toOrder,
+    choose: texts.notChosen,
+    resolved: texts.youHaveIt,
   };
   const axleId = (name: string) => plan.axles.find((each) => each.axle.name === name)!.axle.id;
 
@@ -60,8 +63,12 @@
   }
   const said = (check: Schemas["PartCheck"]) =>
     check.verdict === "unknown"
-      ? `${check.what}: ${check.old_mm === null ? "the old one's is not in the brake data" : "not given"}`
-      : `${check.what} ${figure(check.new_mm)} mm, the old one's ${figure(check.old_mm)} mm`;
+      ? `${check.what}: ${check.old_mm === null ? texts.theOldOnesIsNot : texts.notGiven}`
+      : say(texts.whatFigureMmTheOld, {
+          what: check.what,
+          figure: figure(check.new_mm),
+          figure2: figure(check.old_mm),
+        });
 </script>
 
 {#if plan.parts.length}
@@ -82,8 +89,8 @@
             </p>
           </div>
           <p class="state">
-            <strong>{line.optional && line.state === "choose" ? "In case" : STATES[line.state]}</strong>
-            {#if line.order_by}<br />order by {day(line.order_by)}{/if}
+            <strong>{line.optional && line.state === "choose" ? texts.inCase : STATES[line.state]}</strong>
+            {#if line.order_by}<br />{say(texts.orderByDay, { day: day(line.order_by) })}{/if}
             {#if line.price !== null}<br /><span class="number">{money(line.price, currency)}</span>{/if}
           </p>
         </div>
@@ -104,18 +111,22 @@
                       )}
                   />
                   <span
-                    ><strong>{supply.name}</strong>{#if supply.number}, {supply.number}{/if}{#if supply.supplier}, {supply.supplier}{/if}{#if supply.price},
-                      {currency}
-                      {supply.price} each{/if}{#if supply.lead_days !== null}, {supply.lead_days} days{/if}{#if supply.on_shelf && supply.on_shelf !== "0"},
-                      <strong>{supply.on_shelf} on the shelf</strong>{/if}{#if supply.compound}, {supply.compound}{/if}</span
+                    ><strong>{supply.name}</strong>{#if supply.number}, {supply.number}{/if}{#if supply.supplier}, {supply.supplier}{/if}{#if supply.price}{say(
+                        texts.currencyPriceEach,
+                        { currency, price: supply.price },
+                      )}{/if}{#if supply.lead_days !== null}{say(texts.leadDaysDays, {
+                        leadDays: supply.lead_days,
+                      })}{/if}{#if supply.on_shelf && supply.on_shelf !== "0"},
+                      <strong>{say(texts.onShelfOnTheShelf, { onShelf: supply.on_shelf })}</strong
+                      >{/if}{#if supply.compound}, {supply.compound}{/if}</span
                   ></label
                 >
                 {#if job.open}
                   <span class="actions"
                     ><button type="button" class="link" onclick={() => (entering = { line: line.id, known: supply })}
-                      >Change</button
+                      >{common.change}</button
                     ><button type="button" class="link" onclick={() => job.restock(supply.id, { retired: true })}
-                      >Put away</button
+                      >{texts.archiveSupply}</button
                     ></span
                   >
                 {/if}
@@ -127,25 +138,31 @@
           <ul class="checks">
             {#each line.checks as check (check.what)}<li class={check.verdict}>
                 <strong
-                  >{check.verdict === "fits" ? "Fits" : check.verdict === "differs" ? "Differs" : "Not known"}:</strong
+                  >{check.verdict === "fits"
+                    ? texts.fits
+                    : check.verdict === "differs"
+                      ? texts.differs
+                      : texts.notKnown}:</strong
                 >
                 {said(check)}
               </li>{/each}
           </ul>
         {/if}
-        {#if line.lays.length}<p class="quiet">Lay new and old side by side: {line.lays.join(", ")}.</p>{/if}
+        {#if line.lays.length}<p class="quiet">{say(texts.layNewAndOldSide, { lays: line.lays.join(", ") })}</p>{/if}
         {#if job.open}
           <div class="row actions">
             <button type="button" class="link" onclick={() => (entering = { line: line.id, known: null })}
-              >Enter a part</button
+              >{texts.enterAPart}</button
             >
-            {#if counter}<button type="button" class="link" onclick={() => ask(line)}>Ask the counter</button>{/if}
+            {#if counter}<button type="button" class="link" onclick={() => ask(line)}>{texts.askTheCounter}</button
+              >{/if}
             {#if line.state !== "shelf"}<label class="have"
                 ><input
                   type="checkbox"
                   checked={line.state === "resolved"}
                   onchange={(event) => ticked(event.currentTarget, (on) => job.resolve(line.resolves, on))}
-                /> I have it</label
+                />
+                {texts.iHaveIt}</label
               >{/if}
           </div>
         {/if}
@@ -164,21 +181,26 @@
         {#if asked?.line === line.id}
           <div class="offers" role="status">
             {#if asked.answer.simulated}<p class="quiet">
-                A simulated counter answers: its prices and numbers are made up, to try this out.
+                {texts.aSimulatedCounterAnswersIts}
               </p>{/if}
             <ul class="plain-list">
               {#each asked.answer.offers as offer (offer.number)}
                 <li>
                   <span
-                    ><strong>{offer.name}</strong>, {offer.number}, {currency}
-                    {offer.price}, {offer.lead_days} days{#each offer.checks as check (check.what)}<br /><span
-                        class={check.verdict}
-                        >{check.verdict === "fits" ? "Fits" : check.verdict === "differs" ? "Differs" : "Not known"}: {said(
-                          check,
-                        )}</span
+                    ><strong>{offer.name}</strong>{say(texts.numberCurrencyPriceLeadDaysDays, {
+                      number: offer.number,
+                      currency,
+                      price: offer.price,
+                      leadDays: offer.lead_days,
+                    })}{#each offer.checks as check (check.what)}<br /><span class={check.verdict}
+                        >{check.verdict === "fits"
+                          ? texts.fits
+                          : check.verdict === "differs"
+                            ? texts.differs
+                            : texts.notKnown}: {said(check)}</span
                       >{/each}</span
                   >
-                  <Button size="small" kind="tertiary" on:click={() => take(line, offer)}>Take this one</Button>
+                  <Button size="small" kind="tertiary" on:click={() => take(line, offer)}>{texts.chooseThisOne}</Button>
                 </li>
               {/each}
             </ul>
@@ -188,10 +210,10 @@
     {/each}
   </div>
 {:else}
-  <p class="sheet">Nothing is bought for this scope.</p>
+  <p class="sheet">{texts.nothingIsBoughtForThis}</p>
 {/if}
 {#if plan.id !== null}<p class="no-print">
-    <a href="/api/v1/jobs/{plan.id}/parts.csv" download>Save the shopping list as a table (CSV)</a>
+    <a href="/api/v1/jobs/{plan.id}/parts.csv" download>{texts.saveTheShoppingListAs}</a>
   </p>{/if}
 
 <style>

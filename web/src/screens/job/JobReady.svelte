@@ -1,4 +1,6 @@
 <script lang="ts">
+  import * as texts from "../../texts/job";
+  import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
   import { ticked } from "../../parts/boxes";
   import type { JobPlanState } from "./jobPlan.svelte";
@@ -26,7 +28,10 @@
 <div class="groups">
   {#each groups as group (group.label)}
     <section class="sheet group" class:done={group.open === 0}>
-      <h2>{group.label} <span class="count">{group.open ? `${group.open} open` : "nothing holds it up"}</span></h2>
+      <h2>
+        {group.label}
+        <span class="count">{group.open ? say(texts.openOpen, { open: group.open }) : texts.nothingHoldsItUp}</span>
+      </h2>
       <ul class="plain-list">
         {#each group.items as item (item.id)}
           <li class:resolved={item.resolved} class:advice={!item.blocks}>
@@ -44,12 +49,12 @@
             {#if !item.resolved}
               <p class="todo">
                 {item.todo}
-                {#if item.axle_id}<a href="#/axles/{item.axle_id}/brake-data">Fill in the brake data</a>{/if}
-                {#if item.kind === "parts" && job.open}<a href="#/jobs/{plan.id}/parts">Parts</a>{/if}
+                {#if item.axle_id}<a href="#/axles/{item.axle_id}/brake-data">{texts.fillInTheBrakeData}</a>{/if}
+                {#if item.kind === "parts" && job.open}<a href="#/jobs/{plan.id}/parts">{texts.parts}</a>{/if}
                 {#if tool(item) && known(tool(item)!) && job.open}<button
                     type="button"
                     class="link"
-                    onclick={() => job.own(tool(item)!, true)}>I own it</button
+                    onclick={() => job.own(tool(item)!, true)}>{texts.iOwnIt}</button
                   >{/if}
               </p>
             {/if}

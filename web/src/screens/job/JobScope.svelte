@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/job";
+  import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
   import { picked, ticked } from "../../parts/boxes";
@@ -13,8 +16,8 @@
   const plan = $derived(job.plan!);
   const ROTORS = [
     ["stay", "stay"],
-    ["turn", "are machined"],
-    ["new", "new ones"],
+    ["turn", texts.areMachined],
+    ["new", texts.newOnes],
   ] as const;
   // Other rotors than the verdict says wait for a reason before they are sent.
   let wanted = $state<{ axle: number; rotors: string } | null>(null);
@@ -51,10 +54,10 @@
   const shown = (id: number) => plan.axles.find((each) => each.axle.id === id);
 </script>
 
-{#if plan.id === null}<p class="quiet">A suggestion. Save it as a job to change it.</p>{/if}
+{#if plan.id === null}<p class="quiet">{texts.aSuggestionSaveItAs}</p>{/if}
 {#if plan.scope.offers.length}
   <section class="sheet offers">
-    <h2>In the same session</h2>
+    <h2>{texts.inTheSameSession}</h2>
     <ul class="plain-list">
       {#each plan.scope.offers as offer (offer.text)}
         <li>
@@ -62,7 +65,7 @@
               size="small"
               kind="tertiary"
               disabled={job.busy}
-              on:click={() => take(offer)}>Add to this job</Button
+              on:click={() => take(offer)}>{texts.addToThisJob}</Button
             >{/if}
         </li>
       {/each}
@@ -74,14 +77,14 @@
 <div class="columns">
   {#each plan.scope.axles as axle (axle.id)}
     {@const here = shown(axle.id)}
-    <section class="sheet" aria-label="{axle.name} axle">
+    <section class="sheet" aria-label={say(common.nameAxle, { name: axle.name })}>
       <h2>
         {upperFirst(axle.name)}
-        {#if !axle.included}<span class="quiet">not part of this job</span>{/if}
+        {#if !axle.included}<span class="quiet">{texts.notPartOfThisJob}</span>{/if}
       </h2>
       {#if here}<AxleSection corners={here.axle.corners} scale={3.2} />{/if}
       <fieldset disabled={!job.open || job.busy}>
-        <legend class="sr">Work on the {axle.name} axle</legend>
+        <legend class="sr">{say(texts.workOnTheNameAxle, { name: axle.name })}</legend>
         {#each axle.works as work (work.id)}
           <label>
             <input
@@ -97,7 +100,7 @@
       </fieldset>
       {#if axle.included}
         <fieldset disabled={!job.open || job.busy} class="rotors">
-          <legend>The rotors</legend>
+          <legend>{texts.theRotors}</legend>
           <div class="row">
             {#each ROTORS as [id, label] (id)}
               <label class="pick"
@@ -112,20 +115,23 @@
             {/each}
           </div>
           <p class="quiet">
-            Verdict: {axle.rotors.verdict}{#if axle.rotors.reason && axle.rotors.chosen !== axle.rotors.proposed}. Your
-              reason: {axle.rotors.reason}{/if}
+            {say(texts.verdictVerdict, {
+              verdict: axle.rotors.verdict,
+            })}{#if axle.rotors.reason && axle.rotors.chosen !== axle.rotors.proposed}{say(texts.yourReasonReason, {
+                reason: axle.rotors.reason,
+              })}{/if}
           </p>
           {#if wanted?.axle === axle.id}
             <div class="row">
               <label class="grow why"
-                ><span>Why otherwise than the verdict?</span><input
+                ><span>{texts.whyOtherwiseThanTheVerdict}</span><input
                   type="text"
                   maxlength="500"
                   bind:value={reason}
                 /></label
               >
-              <Button size="field" on:click={() => rotors(axle, wanted!.rotors, reason)}>Confirm</Button>
-              <Button size="field" kind="ghost" on:click={() => (wanted = null)}>Cancel</Button>
+              <Button size="field" on:click={() => rotors(axle, wanted!.rotors, reason)}>{texts.confirm}</Button>
+              <Button size="field" kind="ghost" on:click={() => (wanted = null)}>{common.cancel}</Button>
             </div>
           {/if}
         </fieldset>
@@ -143,7 +149,7 @@
 </div>
 <Fault text={job.fault("axles")} />
 <section class="sheet">
-  <h2>How you do it <span class="quiet">where practitioners disagree; it holds for every job</span></h2>
+  <h2>{texts.howYouDoIt} <span class="quiet">{texts.wherePractitionersDisagreeItHolds}</span></h2>
   <div class="schools">
     {#each plan.scope.schools as school (school.id)}
       <label class="school"
@@ -158,7 +164,7 @@
     {/each}
   </div>
 </section>
-<p class="quiet">Both sides of an axle are always done alike.</p>
+<p class="quiet">{texts.bothSidesOfAnAxle}</p>
 
 <style>
   .offers {

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/job";
   import { Button } from "carbon-components-svelte";
   import type { JobPlanState } from "./jobPlan.svelte";
   import JobMoney from "./JobMoney.svelte";
@@ -14,21 +16,21 @@
 </script>
 
 <div class="row no-print">
-  <Button size="field" href="/api/v1/jobs/{plan.id}/sheet.pdf?paper=a4" target="_blank">Job sheet, A4 (PDF)</Button>
+  <Button size="field" href="/api/v1/jobs/{plan.id}/sheet.pdf?paper=a4" target="_blank">{texts.jobSheetA4PDF}</Button>
   <Button size="field" kind="tertiary" href="/api/v1/jobs/{plan.id}/sheet.pdf?paper=letter" target="_blank"
-    >Letter (PDF)</Button
+    >{texts.letterPDF}</Button
   >
-  <Button size="field" kind="ghost" on:click={() => window.print()}>Print this page</Button>
+  <Button size="field" kind="ghost" on:click={() => window.print()}>{texts.printThisPage}</Button>
 </div>
 <div class="printed">
   <JobReady {job} />
-  <h2>Torque</h2>
+  <h2>{texts.torque}</h2>
   <JobTorque {job} />
-  <h2>Parts</h2>
+  <h2>{texts.parts}</h2>
   <JobParts {job} />
   <JobTools {job} />
   <JobMoney {job} />
-  <h2>Steps</h2>
+  <h2>{common.steps}</h2>
   <JobSteps {job} />
 </div>
 

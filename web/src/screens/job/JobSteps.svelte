@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/job";
+  import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import type { Schemas } from "../../api/client";
   import { stages, torque } from "../../format/jobs";
@@ -18,9 +21,9 @@
   type Action = "note" | "insert" | "otherwise";
   let writing = $state<{ key: string; action: Action } | null>(null);
   const LABELS: Record<Action, string> = {
-    note: "Note for next time",
-    insert: "Your own step",
-    otherwise: "How it was done instead, or why not",
+    note: texts.noteForNextTime,
+    insert: texts.yourOwnStep2,
+    otherwise: texts.howItWasDoneInstead,
   };
   let text = $state("");
 
@@ -71,13 +74,13 @@
 
 {#if !plan.steps}
   <section class="sheet">
-    <h2>No order can be trusted yet</h2>
-    <p>The steps depend on what is not known of this brake:</p>
+    <h2>{texts.noOrderCanBeTrusted}</h2>
+    <p>{texts.theStepsDependOnWhat}</p>
     <ul class="list">
       {#each plan.readiness.filter((item) => item.kind === "data" || item.kind === "impossible") as item (item.id)}
         <li>
           {item.text}
-          {#if item.axle_id}<a href="#/axles/{item.axle_id}/brake-data">Fill in the brake data</a>{/if}
+          {#if item.axle_id}<a href="#/axles/{item.axle_id}/brake-data">{texts.fillInTheBrakeData}</a>{/if}
         </li>
       {/each}
     </ul>
@@ -86,12 +89,10 @@
   {#if job.open}
     <div class="row spread no-print">
       <p class="quiet">
-        {changing
-          ? "What would break the order is refused, with the reason. Safety gates stay."
-          : "Each step waits for what it needs."}
+        {changing ? texts.whatWouldBreakTheOrder : texts.eachStepWaitsForWhat}
       </p>
       <Button size="field" kind="ghost" on:click={() => (changing = !changing)}
-        >{changing ? "Done with notes and order" : "Notes and order"}</Button
+        >{changing ? texts.doneWithNotesAndOrder : texts.notesAndOrder}</Button
       >
     </div>
   {/if}
@@ -99,7 +100,8 @@
   <Fault text={job.fault("state")} />
   {#each plan.set_aside as each (each.event)}
     <p class="quiet">
-      {each.text} <button type="button" class="link" onclick={() => job.unadjust(each.event)}>Forget it</button>
+      {each.text}
+      <button type="button" class="link" onclick={() => job.unadjust(each.event)}>{texts.discardAdjustment}</button>
     </p>
   {/each}
   <section class="sheet steps">
@@ -128,59 +130,66 @@
                       >{line.newton_metres === null ? `${line.label}: ` : ""}{line.said.join("; ")}</span
                     >{/if}
                 {/each}
-                {#if step.gate}<span class="gate">{step.kills ? "never skipped" : "not to be skipped"}</span>{/if}
-                {#if step.own}<span class="gate own">your own step</span>{/if}
+                {#if step.gate}<span class="gate">{step.kills ? texts.neverSkipped : texts.notToBeSkipped}</span>{/if}
+                {#if step.own}<span class="gate own">{texts.yourOwnStep}</span>{/if}
                 {#if step.why}{" "}<span class="quiet">{step.why}</span>{/if}
               </span>
             </label>
             {#if sending}<p class="note unsent" role="status">
-                Not saved yet: the server cannot be reached. Trying again.
+                {texts.notSavedYetTheServer}
               </p>{/if}
-            {#if step.otherwise}<p class="note"><strong>Done another way:</strong> {step.otherwise}</p>{/if}
+            {#if step.otherwise}<p class="note"><strong>{texts.doneAnotherWay}</strong> {step.otherwise}</p>{/if}
             {#if refusedAt === step.key && job.fault("step")}
               <p class="note fault" role="alert">
-                {#if step.waits_for.length}First comes {#each step.waits_for as key, at (key)}{at
-                      ? ", then "
-                      : ""}<button type="button" class="link" onclick={() => goTo(key)}>{named(key)}</button
+                {#if step.waits_for.length}{texts.firstComes}
+                  {#each step.waits_for as key, at (key)}{at ? texts.then : ""}<button
+                      type="button"
+                      class="link"
+                      onclick={() => goTo(key)}>{named(key)}</button
                     >{/each}{:else}{job.fault("step")}{/if}
               </p>
             {/if}
             {#each step.last_time as note (note.day + note.text)}<p class="note">
-                <strong>Last time ({day(note.day)}):</strong>
+                <strong>{say(texts.lastTimeDay, { day: day(note.day) })}</strong>
                 {note.text}
               </p>{/each}
-            {#each step.notes as note (note.text)}<p class="note"><strong>Your note:</strong> {note.text}</p>{/each}
+            {#each step.notes as note (note.text)}<p class="note">
+                <strong>{texts.yourNote}</strong>
+                {note.text}
+              </p>{/each}
             {#each step.cautions as caution (caution.text)}
               <p class="caution {caution.severity}"><strong>{upperFirst(caution.severity)}:</strong> {caution.text}</p>
             {/each}
             {#if job.open && (changing || step.key === next)}
               <div class="actions no-print">
-                <button type="button" class="link" onclick={() => open(step.key, "note")}>Note for next time</button>
+                <button type="button" class="link" onclick={() => open(step.key, "note")}
+                  >{texts.noteForNextTime}</button
+                >
                 {#if !step.kills && !done(step) && plan.state === "started"}<button
                     type="button"
                     class="link"
-                    onclick={() => open(step.key, "otherwise")}>I did it another way</button
+                    onclick={() => open(step.key, "otherwise")}>{texts.iDidItAnotherWay}</button
                   >{/if}
                 {#if changing}
                   <button type="button" class="link" onclick={() => open(step.key, "insert")}
-                    >Add a step after it</button
+                    >{texts.addAStepAfterIt}</button
                   >
-                  <button type="button" class="link" onclick={() => move(step, -1)}>Earlier</button>
-                  <button type="button" class="link" onclick={() => move(step, 1)}>Later</button>
+                  <button type="button" class="link" onclick={() => move(step, -1)}>{texts.earlier}</button>
+                  <button type="button" class="link" onclick={() => move(step, 1)}>{texts.later}</button>
                   {#if step.own && step.event}<button
                       type="button"
                       class="link"
-                      onclick={() => job.unadjust(step.event!)}>Remove step</button
+                      onclick={() => job.unadjust(step.event!)}>{texts.removeStep}</button
                     >
                   {:else if !step.gate}<button
                       type="button"
                       class="link"
-                      onclick={() => job.adjust({ action: "drop", key: step.key })}>Skip step</button
+                      onclick={() => job.adjust({ action: "drop", key: step.key })}>{texts.skipStep}</button
                     >{/if}
                   {#if step.event && !step.own}<button
                       type="button"
                       class="link"
-                      onclick={() => job.unadjust(step.event!)}>Move back</button
+                      onclick={() => job.unadjust(step.event!)}>{texts.moveBack}</button
                     >{/if}
                 {/if}
               </div>
@@ -191,8 +200,8 @@
                   ><span>{LABELS[writing.action]}</span>
                   <input use:focusOn type="text" maxlength="500" bind:value={text} /></label
                 >
-                <Button type="submit" size="field">Save</Button>
-                <Button size="field" kind="ghost" on:click={() => (writing = null)}>Cancel</Button>
+                <Button type="submit" size="field">{common.save}</Button>
+                <Button size="field" kind="ghost" on:click={() => (writing = null)}>{common.cancel}</Button>
                 <Fault text={job.fault("because")} />
               </form>
             {/if}
@@ -203,12 +212,12 @@
   </section>
   {#if plan.dropped.length}
     <section class="sheet no-print">
-      <h2>Left out by you</h2>
+      <h2>{texts.leftOutByYou}</h2>
       <ul class="plain-list">
         {#each plan.dropped as step (step.key)}<li>
             {step.place ? `${upperFirst(step.place)}: ` : ""}{step.text}
             <button type="button" class="link" disabled={!job.open} onclick={() => job.unadjust(step.event)}
-              >Put it back</button
+              >{common.putBack}</button
             >
           </li>{/each}
       </ul>

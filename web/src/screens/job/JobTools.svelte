@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/job";
+  import { say } from "../../texts/say";
   import { ticked } from "../../parts/boxes";
   import { lowerFirst, upperFirst } from "../../format/words";
   import type { JobPlanState } from "./jobPlan.svelte";
@@ -15,29 +18,31 @@
 <div class="columns">
   <section class="sheet">
     <h2>
-      Tools that are missing {#if !missing.length}<span class="quiet">none</span>{/if}
+      {texts.toolsThatAreMissing}
+      {#if !missing.length}<span class="quiet">{common.none}</span>{/if}
     </h2>
     <ul class="plain-list rows">
       {#each missing as tool (tool.id)}
         <li>
           <p>
-            <strong>{tool.label}</strong>{#if tool.special}{" "}<span class="tag">rarely owned</span>{/if}
+            <strong>{tool.label}</strong>{#if tool.special}{" "}<span class="tag">{texts.rarelyOwned}</span>{/if}
           </p>
           {#if tool.uses.length}<p class="quiet">{upperFirst(tool.uses.join("; "))}</p>{/if}
           {#if tool.never}<p class="never">{upperFirst(tool.never)}.</p>{/if}
           {#if tool.note}<p class="quiet">{tool.note}</p>{/if}
           {#if job.open}
             <div class="row actions">
-              <button type="button" class="link" onclick={() => job.own(tool.id, true)}>I own it</button>
+              <button type="button" class="link" onclick={() => job.own(tool.id, true)}>{texts.iOwnIt}</button>
               <label
                 ><input
                   type="checkbox"
                   checked={tool.resolved}
                   onchange={(event) => ticked(event.currentTarget, (on) => job.resolve(tool.resolves, on))}
-                /> Borrowed for this job</label
+                />
+                {texts.borrowedForThisJob}</label
               >
               <button type="button" class="link" onclick={() => (entering = `tool:${tool.id}`)}
-                >{tool.supply?.price ? `${plan.money.currency} ${tool.supply.price}` : "What it costs"}</button
+                >{tool.supply?.price ? `${plan.money.currency} ${tool.supply.price}` : texts.whatItCosts}</button
               >
             </div>
             {#if entering === `tool:${tool.id}`}<SupplyForm
@@ -52,11 +57,13 @@
     </ul>
   </section>
   <section class="sheet">
-    <h2>Consumables</h2>
+    <h2>{texts.consumables}</h2>
     <ul class="plain-list rows">
       {#each plan.consumables as each (each.id)}
         <li class:have={each.state !== "buy"}>
-          <p><strong>{each.label}: {each.said}</strong>{each.have ? `, ${each.have} on the shelf` : ""}</p>
+          <p>
+            <strong>{each.label}: {each.said}</strong>{each.have ? say(texts.haveOnTheShelf, { have: each.have }) : ""}
+          </p>
           <p class="quiet">{upperFirst(each.note)}</p>
           {#if job.open && each.state !== "shelf"}
             <div class="row actions">
@@ -65,10 +72,11 @@
                   type="checkbox"
                   checked={each.state === "resolved"}
                   onchange={(event) => ticked(event.currentTarget, (on) => job.resolve(each.resolves, on))}
-                /> I have enough</label
+                />
+                {texts.iHaveEnough}</label
               >
               <button type="button" class="link" onclick={() => (entering = `consumable:${each.id}`)}
-                >{each.supply ? "Change shelf or price" : "Note shelf or price"}</button
+                >{each.supply ? texts.changeShelfOrPrice : texts.noteShelfOrPrice}</button
               >
             </div>
             {#if entering === `consumable:${each.id}`}<SupplyForm
@@ -84,9 +92,9 @@
   </section>
 </div>
 <section class="sheet scroll">
-  <h2>What goes where <span class="quiet">thin, always; never on a friction face</span></h2>
+  <h2>{texts.whatGoesWhere} <span class="quiet">{texts.thinAlwaysNeverOnA}</span></h2>
   <table>
-    <thead><tr><th>Place</th><th>Yes</th><th>Not</th></tr></thead>
+    <thead><tr><th>{texts.place}</th><th>{texts.yes}</th><th>{texts.not}</th></tr></thead>
     <tbody
       >{#each plan.places as place (place.place)}<tr
           ><th scope="row">{place.place}</th><td>{place.use}</td><td class="never">{place.never}</td></tr
@@ -95,17 +103,16 @@
   </table>
 </section>
 <section class="sheet">
-  <h2>Tools you have</h2>
+  <h2>{texts.toolsYouHave}</h2>
   {#if there.length}
     <ul class="have-list">
       {#each there as tool (tool.id)}<li>
-          {tool.label}{#if tool.by}: <strong>{lowerFirst(tool.by)} instead</strong>{/if}{#if tool.uses.length}{" "}<span
-              class="quiet">({tool.uses.join("; ")})</span
-            >{/if}
+          {tool.label}{#if tool.by}: <strong>{say(texts.byInstead, { by: lowerFirst(tool.by) })}</strong
+            >{/if}{#if tool.uses.length}{" "}<span class="quiet">({tool.uses.join("; ")})</span>{/if}
         </li>{/each}
     </ul>
   {:else}
-    <p>None is ticked yet. Say once in the <a href="#/workshop">Workshop</a> what you own.</p>
+    <p>{texts.noneIsTickedYetSay} <a href="#/workshop">{common.workshop}</a> {texts.whatYouOwn}</p>
   {/if}
 </section>
 

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import * as texts from "../../texts/job";
+  import { say } from "../../texts/say";
   import { api, type Schemas } from "../../api/client";
   import { figure, readings } from "../../format/jobs";
   import { upperFirst } from "../../format/words";
@@ -13,7 +15,9 @@
 
   // The third unit, for a wrench that has only that.
   const third = (line: Schemas["TorqueLine"]) =>
-    line.entered_unit === "lbf·in" ? `; ${figure(line.pound_feet)} lbf·ft` : `; ${figure(line.pound_inches)} lbf·in`;
+    line.entered_unit === "lbf·in"
+      ? say(texts.figureLbfFt, { figure: figure(line.pound_feet) })
+      : say(texts.figureLbfIn, { figure: figure(line.pound_inches) });
 
   // Settings with a crow-foot or offset, asked for as its length is typed.
   let extension = $state("");
@@ -47,26 +51,38 @@
             <h3>
               {several ? `${upperFirst(line.axle)} ` : ""}{several
                 ? line.label.toLowerCase()
-                : line.label}{#if line.count !== null}<span class="quiet">, {line.count} in all</span>{/if}
+                : line.label}{#if line.count !== null}<span class="quiet"
+                  >{say(texts.countInAll, { count: line.count })}</span
+                >{/if}
             </h3>
             <p class="quiet">
-              {[line.drive ?? "size not known", line.thread].filter(Boolean).join(", ")}{#if line.single_use}; <strong
-                  >new ones each time</strong
-                >{/if}{#if line.threadlocker}; threadlocker: {line.threadlocker.toLowerCase()}{/if}
+              {[line.drive ?? texts.sizeNotKnown, line.thread].filter(Boolean).join(", ")}{#if line.single_use}; <strong
+                  >{texts.newOnesEachTime}</strong
+                >{/if}{#if line.threadlocker}{say(texts.threadlockerToLowerCase, {
+                  toLowerCase: line.threadlocker.toLowerCase(),
+                })}{/if}
             </p>
             <p class="quiet">{line.note}</p>
-            {#if line.range}<p><strong>Anywhere from {line.range}</strong>; the middle is shown.</p>{/if}
+            {#if line.range}<p>
+                <strong>{say(texts.anywhereFromRange, { range: line.range })}</strong>{texts.theMiddleIsShown}
+              </p>{/if}
             {#if line.doubt}<p class="doubt">{line.doubt}</p>{/if}
             {#if line.wrench}
               {@const with_ = extended?.[line.id] ?? line.wrench}
               <p class="set" class:none-of={!with_.wrench} class:late={with_.overdue}>
-                {#if with_.wrench}Set <strong class="number">{figure(with_.setting)} {with_.unit}</strong> on {with_.wrench}{extended
-                    ? ` with the ${extension.trim()} mm extension`
-                    : ""} <span class="quiet">({with_.sentence})</span>{:else}{with_.sentence}{/if}
+                {#if with_.wrench}{texts.set} <strong class="number">{figure(with_.setting)} {with_.unit}</strong>
+                  {say(texts.onWrenchRest, {
+                    wrench: with_.wrench,
+                    rest: extended ? say(texts.withTheTrimMmExtension, { trim: extension.trim() }) : "",
+                  })} <span class="quiet">({with_.sentence})</span>{:else}{with_.sentence}{/if}
               </p>
             {/if}
             {#if line.source}<p class="quiet">
-                From: {line.source.toLowerCase()}, entered as {line.entered}{third(line)}
+                {say(texts.fromToLowerCaseEnteredAsEntered, {
+                  toLowerCase: line.source.toLowerCase(),
+                  entered: line.entered,
+                  third: third(line),
+                })}
               </p>{/if}
           </div>
           {#if line.newton_metres !== null}
@@ -74,23 +90,23 @@
               <p class="value number" class:second={at > 0}>{figure(value)}<small>{unit}</small></p>
             {/each}
             {#if line.angle_degrees}<p class="value number angle">
-                + {figure(line.angle_degrees)}°<small>second stage</small>
+                + {figure(line.angle_degrees)}°<small>{texts.secondStage}</small>
               </p>{/if}
           {:else}
             <p class="value none" class:snug={line.snug}>
-              {line.snug ? "Snug is enough." : "No value: stop. Maker's manual, never by feel."}
+              {line.snug ? texts.snugIsEnough : texts.noValueStopMakersManual}
             </p>
           {/if}
           {#if line.star}<figure>
               <StarOrder order={line.star} />
-              <figcaption>Two passes: half, then full</figcaption>
+              <figcaption>{texts.twoPassesHalfThenFull}</figcaption>
             </figure>{/if}
         </li>
       {/each}
     </ul>
     {#if plan.torque.some((line) => line.wrench)}
       <div class="extension no-print">
-        <label for="extension">Crow-foot or offset in line with the handle (mm)</label>
+        <label for="extension">{texts.crowFootOrOffsetIn}</label>
         <input
           id="extension"
           inputmode="decimal"
@@ -100,12 +116,12 @@
           aria-invalid={!!extensionFault}
         />
         {#if extensionFault}<span role="alert" class="doubt">{extensionFault}</span>{:else}<span class="quiet"
-            >setting = torque × L / (L + offset); at right angles to the handle nothing changes</span
+            >{texts.settingTorqueLLOffset}</span
           >{/if}
       </div>
     {/if}
   {:else}
-    <p>The torque card follows from the steps, and those from what is missing under Ready.</p>
+    <p>{texts.theTorqueCardFollowsFrom}</p>
   {/if}
 </section>
 

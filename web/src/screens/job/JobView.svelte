@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/job";
+  import { say } from "../../texts/say";
   import type { JobPlanState } from "./jobPlan.svelte";
   import { money } from "../../format/jobs";
   import { day } from "../../format/words";
@@ -17,14 +20,14 @@
   const open = $derived(plan.readiness.filter((item) => item.blocks && !item.resolved).length);
   const orderBy = $derived(plan.parts.flatMap((line) => line.order_by ?? []).toSorted()[0]);
   const PARTS = [
-    ["ready", "Ready?", JobReady],
-    ["scope", "Scope", JobScope],
-    ["parts", "Parts", JobParts],
-    ["tools", "Tools and consumables", JobTools],
-    ["torque", "Torque", JobTorque],
-    ["steps", "Steps", JobSteps],
-    ["money", "Fluid, time, money", JobMoney],
-    ["sheet", "Sheet", JobSheet],
+    ["ready", texts.ready, JobReady],
+    ["scope", texts.scope, JobScope],
+    ["parts", texts.parts, JobParts],
+    ["tools", texts.toolsAndConsumables, JobTools],
+    ["torque", texts.torque, JobTorque],
+    ["steps", common.steps, JobSteps],
+    ["money", texts.fluidTimeMoney, JobMoney],
+    ["sheet", texts.sheet, JobSheet],
   ] as const;
   // A proposal has no sheet yet.
   const shown = $derived(PARTS.filter(([id]) => id !== "sheet" || plan.id !== null));
@@ -33,34 +36,34 @@
 
 <dl class="facts">
   <div class:good={!open}>
-    <dt>Open items</dt>
-    <dd class="number">{open || "nothing"}</dd>
+    <dt>{texts.openItems}</dt>
+    <dd class="number">{open || common.nothing}</dd>
   </div>
   <div>
-    <dt>Time</dt>
+    <dt>{texts.time}</dt>
     <dd class="number">{plan.money.hours.said}</dd>
   </div>
   <div>
     <dt>
-      Cost{#if plan.money.shop !== null}<span class="quiet"
-          >, a shop {plan.money.shop_from === "estimate" ? "about " : ""}{money(
-            plan.money.shop,
-            plan.money.currency,
-          )}</span
+      {texts.cost}{#if plan.money.shop !== null}<span class="quiet"
+          >{say(texts.aShopRestMoney, {
+            rest: plan.money.shop_from === "estimate" ? common.about : "",
+            money: money(plan.money.shop, plan.money.currency),
+          })}</span
         >{/if}
     </dt>
     <dd class="number">
       {plan.money.total === 0 && plan.money.unpriced.length
-        ? "no prices yet"
+        ? texts.noPricesYet
         : `${money(plan.money.total, plan.money.currency)}${plan.money.unpriced.length ? " +" : ""}`}
     </dd>
   </div>
   {#if orderBy}<div>
-      <dt>Order parts by</dt>
+      <dt>{texts.orderPartsBy}</dt>
       <dd class="number">{day(orderBy)}</dd>
     </div>{/if}
 </dl>
-<nav class="parts no-print" aria-label="Parts of the job">
+<nav class="parts no-print" aria-label={texts.partsOfTheJob}>
   {#each shown as [id, label] (id)}
     <a href="{base}/{id}" aria-current={part === id ? "page" : undefined}
       >{label}{#if id === "ready" && open}<span class="badge">{open}</span>{/if}{#if id === "steps" && plan.steps}<span

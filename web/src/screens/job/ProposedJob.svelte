@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/job";
+  import { say } from "../../texts/say";
   import { Button, TextInput } from "carbon-components-svelte";
   import { push } from "svelte-spa-router";
   import { api, type Schemas } from "../../api/client";
@@ -34,7 +37,7 @@
   }
 </script>
 
-<svelte:head><title>Plan a job - Graver</title></svelte:head>
+<svelte:head><title>{texts.planAJobGraver}</title></svelte:head>
 
 {#if proposed.error}<Problem error={proposed.error} />{/if}
 {#if proposed.value?.job.plan}
@@ -44,31 +47,33 @@
     <div class="row spread">
       <div>
         <p class="quiet"><a href="#/vehicles/{plan_.vehicle.id}">{plan_.vehicle.name}</a></p>
-        <h1>A job, as proposed</h1>
+        <h1>{texts.aJobAsProposed}</h1>
         <p>{plan_.title}</p>
         {#if there}<p role="status">
-            <strong>This axle already has a job:</strong>
-            {there.what}, {there.state === "started" ? "in progress" : there.state}{there.planned_for
-              ? `, ${day(there.planned_for)}`
-              : ""}. Change that one, unless you really mean a second.
+            <strong>{texts.thisAxleAlreadyHasA}</strong>
+            {say(texts.whatRestRest2ChangeThat, {
+              what: there.what,
+              rest: there.state === "started" ? common.inProgress : there.state,
+              rest2: there.planned_for ? `, ${day(there.planned_for)}` : "",
+            })}
           </p>{/if}
       </div>
       <form class="row no-print" onsubmit={plan} novalidate>
         <TextInput
-          labelText="Day (may stay open)"
+          labelText={texts.dayMayStayOpen}
           type="date"
           bind:value={planned}
           invalid={!!form.refused}
           invalidText={form.first}
         />
-        {#if there}<Button size="field" href="#/jobs/{there.id}">Open the job</Button>{/if}
+        {#if there}<Button size="field" href="#/jobs/{there.id}">{texts.openTheJob}</Button>{/if}
         <Button type="submit" size="field" kind={there ? "tertiary" : "primary"}
-          >{there ? "Plan a second job" : "Plan this job"}</Button
+          >{there ? texts.planASecondJob : texts.planThisJob}</Button
         >
       </form>
     </div>
     <JobView job={proposed.value.job} part={params.part ?? "scope"} base="#/axles/{id}/job-plan" />
   </div>
 {:else if proposed.loading}
-  <p class="quiet" role="status">Working it out…</p>
+  <p class="quiet" role="status">{common.workingItOut}</p>
 {/if}

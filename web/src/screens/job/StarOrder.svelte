@@ -1,4 +1,6 @@
 <script lang="ts">
+  import * as texts from "../../texts/job";
+  import { say } from "../../texts/say";
   let { order }: { order: number[] } = $props();
   const count = $derived(order.length);
   const place = (nut: number) => {
@@ -14,7 +16,7 @@
   width="104"
   height="104"
   role="img"
-  aria-label="Tighten in this order, counted round the circle: {order.join(', ')}"
+  aria-label={say(texts.tightenInThisOrderCounted, { order: order.join(", ") })}
 >
   <circle cx="50" cy="50" r="48" class="rim" />
   <path d={path} />

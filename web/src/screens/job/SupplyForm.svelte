@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/job";
+  import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import type { Schemas } from "../../api/client";
   import type { JobPlanState } from "./jobPlan.svelte";
@@ -28,15 +31,15 @@
   });
   let leadFault = $state("");
   const fields = $derived([
-    ["number", "Its number", ""],
-    ["supplier", "Where from", ""],
-    ["price", `Price each (${job.plan!.money.currency})`, "decimal"],
-    ["lead", "Days to get it", "numeric"],
-    ["on_shelf", "On the shelf", "decimal"],
+    ["number", texts.itsNumber, ""],
+    ["supplier", texts.whereFrom, ""],
+    ["price", say(texts.priceEachCurrency, { currency: job.plan!.money.currency }), "decimal"],
+    ["lead", texts.daysToGetIt, "numeric"],
+    ["on_shelf", common.onTheShelf, "decimal"],
     ...(measured
       ? [
-          ["thickness", `Thickness (${typed.unit})`, "decimal"],
-          ["diameter", `Diameter (${typed.unit})`, "decimal"],
+          ["thickness", say(texts.thicknessUnit, { unit: typed.unit }), "decimal"],
+          ["diameter", say(texts.diameterUnit, { unit: typed.unit }), "decimal"],
         ]
       : []),
   ] as [keyof typeof typed, string, "decimal" | "numeric" | ""][]);
@@ -46,11 +49,11 @@
 
   async function keep(event: SubmitEvent) {
     event.preventDefault();
-    const { lead, ...texts } = typed;
-    leadFault = lead.trim() && !/^\d{1,4}$/.test(lead.trim()) ? "Enter a whole number of days." : "";
+    const { lead, ...words } = typed;
+    leadFault = lead.trim() && !/^\d{1,4}$/.test(lead.trim()) ? texts.enterAWholeNumberOf : "";
     if (leadFault) return;
     const entered = {
-      ...Object.fromEntries(Object.entries(texts).map(([key, value]) => [key, value.trim() || null])),
+      ...Object.fromEntries(Object.entries(words).map(([key, value]) => [key, value.trim() || null])),
       name: typed.name,
       lead_days: lead.trim() ? Number(lead) : null,
     };
@@ -60,7 +63,7 @@
 
 <form onsubmit={keep} novalidate>
   <div class="field wide">
-    <label for="{id}-name">What it is called</label><input
+    <label for="{id}-name">{texts.whatItIsCalled}</label><input
       id="{id}-name"
       maxlength="120"
       autocomplete="off"
@@ -83,10 +86,10 @@
   {/each}
   {#if compounds}
     <div class="field">
-      <label for="{id}-compound">Against what is on</label>
+      <label for="{id}-compound">{texts.againstWhatIsOn}</label>
       <select id="{id}-compound" bind:value={typed.compound}
-        ><option value="">the same kind</option><option value="harder">harder, lasts longer</option><option
-          value="softer">softer, bites more</option
+        ><option value="">{common.theSameKind}</option><option value="harder">{texts.harderLastsLonger}</option><option
+          value="softer">{texts.softerBitesMore}</option
         ></select
       >
     </div>
@@ -95,7 +98,9 @@
       {job.refused?.message}
     </p>{/if}
   <div class="row">
-    <Button type="submit" size="field">Save</Button><Button size="field" kind="ghost" on:click={done}>Cancel</Button>
+    <Button type="submit" size="field">{common.save}</Button><Button size="field" kind="ghost" on:click={done}
+      >{common.cancel}</Button
+    >
   </div>
 </form>
 

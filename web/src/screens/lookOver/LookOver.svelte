@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/lookOver";
+  import { say } from "../../texts/say";
   import { Button, InlineNotification } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
   import Problem from "../../parts/Problem.svelte";
@@ -86,14 +89,19 @@
   const figure = (reading: Reading) =>
     reading.value === null
       ? reading.event
-      : [reading.value, reading.upper && `to ${reading.upper}`, reading.unit, reading.overall && "with plate"]
+      : [
+          reading.value,
+          reading.upper && say(texts.toUpper, { upper: reading.upper }),
+          reading.unit,
+          reading.overall && common.withPlate,
+        ]
           .filter(Boolean)
           .join(" ");
 </script>
 
 {#snippet reasonField(id: string)}
   <div class="field wide">
-    <label for={id}>Reason</label><input
+    <label for={id}>{common.reason}</label><input
       {id}
       class="text"
       autocomplete="off"
@@ -104,7 +112,7 @@
   </div>
 {/snippet}
 
-<svelte:head><title>Look-over - Graver</title></svelte:head>
+<svelte:head><title>{common.lookOverGraver}</title></svelte:head>
 {#if loaded.error}<Problem error={loaded.error} />{/if}
 {#if lookOver}
   <div class="stack">
@@ -115,14 +123,14 @@
         {lookOver.odometer.unit}
       </h1>
       {#if lookOver.note}<p>{lookOver.note}</p>{/if}
-      {#if lookOver.imported}<p class="quiet">Imported from a file.</p>{/if}
+      {#if lookOver.imported}<p class="quiet">{texts.importedFromAFile}</p>{/if}
     </div>
     {#if lookOver.void}<InlineNotification
         kind="warning"
         lowContrast
         hideCloseButton
-        title="Struck out"
-        subtitle="nothing of it counts; it stays on file."
+        title={texts.struckOut}
+        subtitle={texts.nothingOfItCountsIt}
       />{/if}
     {#each lookOver.corrections as correction (correction)}<p class="history">
         {day(correction.date)}: {correction.change}. {correction.reason}
@@ -130,7 +138,7 @@
 
     {#if lookOver.readings.length}
       <section class="sheet">
-        <h2>Readings</h2>
+        <h2>{texts.readings}</h2>
         <ul class="plain-list readings">
           {#each lookOver.readings as reading (reading.id)}
             <li class:void={reading.void}>
@@ -138,15 +146,15 @@
                 <span class="what">{upperFirst(reading.label)}</span>
                 <span class="number figure">{figure(reading)}</span>
                 <span class="quiet"
-                  >{reading.method_label ?? ""}{reading.kept ? ", marked doubtful" : ""}{reading.simulated
-                    ? ", simulated"
-                    : ""}{reading.void ? ", struck out" : ""}</span
+                  >{reading.method_label ?? ""}{reading.kept ? texts.markedDoubtful : ""}{reading.simulated
+                    ? texts.simulated
+                    : ""}{reading.void ? texts.struckOut2 : ""}</span
                 >
                 {#if open !== reading.id}<Button
                     size="small"
                     kind="ghost"
-                    aria-label="Change {reading.label}"
-                    on:click={() => correct(reading)}>Change</Button
+                    aria-label={say(texts.changeLabel, { label: reading.label })}
+                    on:click={() => correct(reading)}>{common.change}</Button
                   >{/if}
               </div>
               {#each reading.doubts as doubt (doubt)}<p class="history doubt">
@@ -154,14 +162,14 @@
                 </p>{/each}
               {#each reading.corrections as correction (correction)}<p class="history">
                   {day(correction.date)}: {correction.change}{reading.entered && correction.voids !== true
-                    ? ` (entered as ${reading.entered})`
+                    ? say(texts.enteredAsEntered, { entered: reading.entered })
                     : ""}. {correction.reason}
                 </p>{/each}
               {#if open === reading.id}
                 <form class="correct" onsubmit={(event) => (event.preventDefault(), keepReading(reading))} novalidate>
                   {#if reading.value !== null && !reading.void}
                     <div class="field">
-                      <label for="value">Value</label><input
+                      <label for="value">{texts.value}</label><input
                         id="value"
                         inputmode="decimal"
                         autocomplete="off"
@@ -170,7 +178,7 @@
                       />
                     </div>
                     {#if reading.upper !== null}<div class="field">
-                        <label for="upper">Does not go</label><input
+                        <label for="upper">{texts.doesNotGo}</label><input
                           id="upper"
                           inputmode="decimal"
                           autocomplete="off"
@@ -179,7 +187,7 @@
                         />
                       </div>{/if}
                     <div class="field">
-                      <label for="unit">Unit</label><select id="unit" bind:value={unit}
+                      <label for="unit">{texts.unit}</label><select id="unit" bind:value={unit}
                         >{#each reading.method === "percent" ? ["percent", "share"] : ["mm", "in", "32nd", "thou", "100th"] as each (each)}<option
                             value={each}>{each}</option
                           >{/each}</select
@@ -188,14 +196,16 @@
                   {/if}
                   {@render reasonField("reason")}
                   <div class="row">
-                    {#if reading.value !== null && !reading.void}<Button size="field" type="submit">Save</Button>{/if}
+                    {#if reading.value !== null && !reading.void}<Button size="field" type="submit"
+                        >{common.save}</Button
+                      >{/if}
                     <Button
                       size="field"
                       kind="danger-tertiary"
                       on:click={() => send({ reading: reading.id, reason, void: !reading.void })}
-                      >{reading.void ? "Restore" : "Strike it out"}</Button
+                      >{reading.void ? common.restore : texts.strikeItOut}</Button
                     >
-                    <Button size="field" kind="ghost" on:click={() => (open = null)}>Cancel</Button>
+                    <Button size="field" kind="ghost" on:click={() => (open = null)}>{common.cancel}</Button>
                   </div>
                   <Fault
                     text={fault("value") || fault("upper") || fault("unit") || fault("reason") || other || form.first}
@@ -209,38 +219,43 @@
     {/if}
     {#if lookOver.marks.length}
       <section class="sheet">
-        <h2>Looked at</h2>
+        <h2>{common.lookedAt}</h2>
         <ul class="plain-list marks">
           {#each lookOver.marks as mark (mark.id)}
             <li class={mark.severity} class:void={mark.void}>
               <div class="row">
                 <span
                   ><span class="quiet">{upperFirst(mark.place || "vehicle")}:</span>
-                  {mark.item.toLowerCase()} <strong>{mark.mark}</strong>{mark.simulated ? ", simulated" : ""}{mark.void
-                    ? ", struck out"
-                    : ""}</span
+                  {mark.item.toLowerCase()} <strong>{mark.mark}</strong>{mark.simulated
+                    ? texts.simulated
+                    : ""}{mark.void ? texts.struckOut2 : ""}</span
                 >
                 {#if openMark !== mark.id}<Button
                     size="small"
                     kind="ghost"
-                    aria-label="Change the mark {mark.place} {mark.item.toLowerCase()}"
-                    on:click={() => changeMark(mark)}>Change</Button
+                    aria-label={say(texts.changeTheMarkPlaceToLowerCase, {
+                      place: mark.place,
+                      toLowerCase: mark.item.toLowerCase(),
+                    })}
+                    on:click={() => changeMark(mark)}>{common.change}</Button
                   >{/if}
               </div>
               {#each mark.corrections as correction (correction)}<p class="history">
-                  {day(correction.date)}: {correction.voids !== null ? correction.change : `was ${mark.entered}`}. {correction.reason}
+                  {day(correction.date)}: {correction.voids !== null
+                    ? correction.change
+                    : say(texts.wasEntered, { entered: mark.entered })}. {correction.reason}
                 </p>{/each}
               {#if openMark === mark.id}
                 <form class="correct" onsubmit={(event) => (event.preventDefault(), keepMark(mark))} novalidate>
                   {#if !mark.void}
                     {#if mark.choices.length}<div class="field">
-                        <label for="mark">What it is</label><select id="mark" bind:value={markId}
+                        <label for="mark">{texts.whatItIs}</label><select id="mark" bind:value={markId}
                           >{#each mark.choices as choice (choice.id)}<option value={choice.id}>{choice.label}</option
                             >{/each}</select
                         >
                       </div>
                     {:else}<div class="field">
-                        <label for="mark">Value</label><input
+                        <label for="mark">{texts.value}</label><input
                           id="mark"
                           use:focusOn
                           inputmode="decimal"
@@ -251,14 +266,14 @@
                   {/if}
                   {@render reasonField("mark-reason")}
                   <div class="row">
-                    {#if !mark.void}<Button size="field" type="submit">Save</Button>{/if}
+                    {#if !mark.void}<Button size="field" type="submit">{common.save}</Button>{/if}
                     <Button
                       size="field"
                       kind="danger-tertiary"
                       on:click={() => send({ condition: mark.id, reason, void: !mark.void })}
-                      >{mark.void ? "Restore" : "Strike it out"}</Button
+                      >{mark.void ? common.restore : texts.strikeItOut}</Button
                     >
-                    <Button size="field" kind="ghost" on:click={() => (openMark = null)}>Cancel</Button>
+                    <Button size="field" kind="ghost" on:click={() => (openMark = null)}>{common.cancel}</Button>
                   </div>
                   <Fault text={form.first} />
                 </form>
@@ -272,7 +287,7 @@
       <form class="sheet correct" onsubmit={(event) => (event.preventDefault(), keepItself(lookOver))} novalidate>
         {#if !lookOver.void}
           <div class="field">
-            <label for="date">Day</label><input
+            <label for="date">{common.day}</label><input
               id="date"
               type="date"
               class="text"
@@ -281,7 +296,7 @@
             />
           </div>
           <div class="field">
-            <label for="odometer">Odometer ({lookOver.odometer.unit})</label><input
+            <label for="odometer">{say(common.odometerUnit, { unit: lookOver.odometer.unit })}</label><input
               id="odometer"
               inputmode="decimal"
               bind:value={odometer}
@@ -291,18 +306,18 @@
         {/if}
         {@render reasonField("reason")}
         <div class="row">
-          {#if !lookOver.void}<Button size="field" type="submit">Save</Button>{/if}
+          {#if !lookOver.void}<Button size="field" type="submit">{common.save}</Button>{/if}
           <Button size="field" kind="danger-tertiary" on:click={() => send({ reason, void: !lookOver.void })}
-            >{lookOver.void ? "Restore" : "Strike the whole look-over out"}</Button
+            >{lookOver.void ? common.restore : texts.strikeTheWholeLookOver}</Button
           >
-          <Button size="field" kind="ghost" on:click={() => (open = null)}>Cancel</Button>
+          <Button size="field" kind="ghost" on:click={() => (open = null)}>{common.cancel}</Button>
         </div>
         <Fault text={fault("date") || fault("odometer.value") || fault("reason") || other || form.first} />
       </form>
     {:else}
       <div>
         <Button kind="ghost" size="small" style="max-width: none" on:click={() => correctItself(lookOver)}
-          >{lookOver.void ? "Restore this look-over" : "Change the day or the odometer, or strike it out"}</Button
+          >{lookOver.void ? texts.restoreThisLookOver : texts.changeTheDayOrThe}</Button
         >
       </div>
     {/if}

@@ -1,8 +1,9 @@
 <script lang="ts">
+  import * as texts from "../../texts/missing";
   const home = "#/";
 </script>
 
 <div class="stack">
-  <h1>Nothing at this address</h1>
-  <p><a href={home}>Go to the garage</a></p>
+  <h1>{texts.nothingAtThisAddress}</h1>
+  <p><a href={home}>{texts.goToTheGarage}</a></p>
 </div>

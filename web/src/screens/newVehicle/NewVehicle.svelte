@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/newVehicle";
+  import { say } from "../../texts/say";
   import { Button, RadioButton, RadioButtonGroup, TextInput } from "carbon-components-svelte";
   import { push } from "svelte-spa-router";
   import { api, Refusal } from "../../api/client";
@@ -34,39 +37,37 @@
   }
 </script>
 
-<svelte:head><title>Add a vehicle - Graver</title></svelte:head>
+<svelte:head><title>{texts.addAVehicleGraver}</title></svelte:head>
 
 <form class="sheet stack" onsubmit={save} novalidate>
-  <h1>Add a vehicle</h1>
+  <h1>{common.addAVehicle}</h1>
   <TextInput
-    labelText="Name you know it by"
+    labelText={common.yourNameForIt}
     bind:value={name}
     invalid={!!nameFault}
-    invalidText={nameFault ? `The name ${nameFault}` : ""}
+    invalidText={nameFault ? say(texts.theNameNameFault, { nameFault }) : ""}
     maxlength={60}
     autocomplete="off"
   />
-  <RadioButtonGroup legendText="Kind" bind:selected={kind}>
-    <RadioButton labelText="Car" value="car" />
-    <RadioButton labelText="Van" value="van" />
-    <RadioButton labelText="Off-roader" value="off_roader" />
-    <RadioButton labelText="Motorcycle" value="motorcycle" />
+  <RadioButtonGroup legendText={common.kind} bind:selected={kind}>
+    <RadioButton labelText={texts.car} value="car" />
+    <RadioButton labelText={texts.van} value="van" />
+    <RadioButton labelText={texts.offRoader} value="off_roader" />
+    <RadioButton labelText={texts.motorcycle} value="motorcycle" />
   </RadioButtonGroup>
   {#if kind === "motorcycle"}
-    <RadioButtonGroup legendText="Discs on the front wheel" bind:selected={frontDiscs}>
-      <RadioButton labelText="One" value="1" />
-      <RadioButton labelText="Two" value="2" />
+    <RadioButtonGroup legendText={texts.discsOnTheFrontWheel} bind:selected={frontDiscs}>
+      <RadioButton labelText={texts.one} value="1" />
+      <RadioButton labelText={texts.two} value="2" />
     </RadioButtonGroup>
   {/if}
-  <RadioButtonGroup legendText="Its odometer counts" bind:selected={unit}>
-    <RadioButton labelText="Kilometres" value="km" />
-    <RadioButton labelText="Miles" value="mi" />
+  <RadioButtonGroup legendText={texts.odometerIn} bind:selected={unit}>
+    <RadioButton labelText={texts.kilometres} value="km" />
+    <RadioButton labelText={texts.miles} value="mi" />
   </RadioButtonGroup>
   {#if error && !nameFault}<Problem {error} />{/if}
   <div class="row">
-    <Button type="submit" disabled={busy}>Add it</Button>
-    <span class="quiet"
-      >It gets a front and a rear axle. Limits, sizes and torques can wait; each says what waits for it.</span
-    >
+    <Button type="submit" disabled={busy}>{texts.addVehicle}</Button>
+    <span class="quiet">{texts.itGetsAFrontAnd}</span>
   </div>
 </form>

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/timeline";
+  import { say } from "../../texts/say";
   import { Button, TextInput } from "carbon-components-svelte";
   import { untrack } from "svelte";
   import { api, type Schemas } from "../../api/client";
@@ -36,7 +39,7 @@
   novalidate
 >
   <TextInput
-    labelText="Day"
+    labelText={common.day}
     type="date"
     max={today}
     bind:value={date}
@@ -44,14 +47,14 @@
     invalidText={fault("date")}
   />
   <TextInput
-    labelText="Odometer ({unit})"
+    labelText={say(common.odometerUnit, { unit })}
     inputmode="decimal"
     bind:value
     invalid={!!fault("odometer.value")}
     invalidText={fault("odometer.value")}
   />
-  <Button type="submit" size="field">Note it</Button>
-  {#if doubtful}<Button kind="ghost" size="field" on:click={() => save(true)}>Save, it is right</Button>{/if}
+  <Button type="submit" size="field">{common.saveNote}</Button>
+  {#if doubtful}<Button kind="ghost" size="field" on:click={() => save(true)}>{texts.saveItIsRight}</Button>{/if}
 </form>
 
 <style>

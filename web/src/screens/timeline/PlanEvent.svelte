@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/timeline";
+  import { say } from "../../texts/say";
   import { Button, Select, SelectItem, TextInput } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
   import { FormState } from "../../parts/formState.svelte";
@@ -30,18 +33,22 @@
 </script>
 
 <form onsubmit={save} novalidate>
-  <Select labelText="What" bind:selected={kind} helperText={kinds.find((each) => each.kind === kind)?.note ?? ""}>
+  <Select
+    labelText={common.what}
+    bind:selected={kind}
+    helperText={kinds.find((each) => each.kind === kind)?.note ?? ""}
+  >
     {#each kinds as each (each.kind)}<SelectItem value={each.kind} text={each.label} />{/each}
   </Select>
   <TextInput
-    labelText="Name"
+    labelText={common.name}
     maxlength={80}
     bind:value={typed.name}
     invalid={!!fault("name")}
     invalidText={fault("name")}
   />
   <TextInput
-    labelText={kind === "inspection" ? "Day" : "From"}
+    labelText={kind === "inspection" ? common.day : common.from}
     type="date"
     min={kind === "driving" ? undefined : today}
     bind:value={typed.from}
@@ -50,7 +57,7 @@
   />
   {#if kind === "trip"}
     <TextInput
-      labelText="To"
+      labelText={common.to}
       type="date"
       min={today}
       bind:value={typed.to}
@@ -60,14 +67,14 @@
   {/if}
   {#if kind !== "inspection"}
     <TextInput
-      labelText={kind === "trip" ? `Distance (${unit})` : `In a year (${unit})`}
+      labelText={kind === "trip" ? say(texts.distanceUnit, { unit }) : say(texts.inAYearUnit, { unit })}
       inputmode="decimal"
       bind:value={typed.distance}
       invalid={!!fault("distance")}
       invalidText={fault("distance")}
     />
     <TextInput
-      labelText="Wear factor (your guess)"
+      labelText={common.wearFactorYourGuess}
       placeholder="1"
       inputmode="decimal"
       bind:value={typed.wear_factor}
@@ -75,7 +82,7 @@
       invalidText={fault("wear_factor")}
     />
   {/if}
-  <Button type="submit" size="field">Note it</Button>
+  <Button type="submit" size="field">{common.saveNote}</Button>
   <Fault text={form.refused && !form.refused.faults.length ? form.first : ""} />
 </form>
 

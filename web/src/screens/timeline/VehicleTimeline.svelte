@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/timeline";
+  import { say } from "../../texts/say";
   import { Button, NumberInput } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
   import OdometerNote from "./OdometerNote.svelte";
@@ -63,15 +66,17 @@
   }
 
   function plannedText(row: Schemas["Planned"]): string {
-    const when = row.to ? `${day(row.from)} to ${day(row.to)}` : `from ${day(row.from)}`;
-    const far = row.distance ? `, ${row.distance} ${row.unit}${row.kind === "driving" ? " a year" : ""}` : "";
-    const harder = row.wear_factor ? `, brakes wear ${row.wear_factor} times as fast` : "";
+    const when = row.to
+      ? say(texts.dayToDay2, { day: day(row.from), day2: day(row.to) })
+      : say(texts.fromDay, { day: day(row.from) });
+    const far = row.distance ? `, ${row.distance} ${row.unit}${row.kind === "driving" ? texts.aYear : ""}` : "";
+    const harder = row.wear_factor ? say(texts.brakesWearWearFactorTimesAs, { wearFactor: row.wear_factor }) : "";
     return `${row.kind === "inspection" ? day(row.from) : when}${far}${harder}`;
   }
 </script>
 
 <Shortcuts keys={{ l: () => push(`/vehicles/${id}/look-over`) }} />
-<svelte:head><title>Timeline - Graver</title></svelte:head>
+<svelte:head><title>{texts.timelineGraver}</title></svelte:head>
 
 {#if loaded.error}<Problem error={loaded.error} />{/if}
 {#if vehicle && timeline}
@@ -81,10 +86,13 @@
     <div>
       <p class="quiet"><a href="#/vehicles/{vehicle.id}">{vehicle.name}</a></p>
       <div class="row spread">
-        <h1>Timeline</h1>
+        <h1>{common.timeline}</h1>
         {#if next}<p class="next">
-            Next look-over: <strong
-              >{month(next.date, today)}{next.km >= 100 ? ` or ${rough(next.km, unit)} from now` : ""}</strong
+            {texts.nextLookOver}
+            <strong
+              >{month(next.date, today)}{next.km >= 100
+                ? say(texts.orRoughFromNow, { rough: rough(next.km, unit) })
+                : ""}</strong
             >
           </p>{/if}
       </div>
@@ -95,30 +103,31 @@
         {today}
         kmPerDay={vehicle.km_per_day}
         {unit}
-        label="What lies ahead of {vehicle.name}, by date and distance"
+        label={say(texts.whatLiesAheadOfName, { name: vehicle.name })}
       />
       <p class="quiet">
-        Wide bands: pads, narrow ones: rotors, where 8 in 10 meet their limit; the stroke is the middle. The scale below
-        is the usual driving, trips left out.
+        {texts.wideBandsPadsNarrowOnes}
       </p>
     </section>
     <div class="columns">
       <section class="sheet">
-        <h2>Combine jobs</h2>
+        <h2>{texts.combineJobs}</h2>
         {#if timeline.sessions.length}
           <ul class="plain-list sessions">
             {#each timeline.sessions as session (session.date + session.axles.join())}
               <li>
                 <strong
-                  >{month(session.date, today) === "now" ? "Now" : `By ${month(session.date, today)}`}: {session.axles.join(
-                    " and ",
+                  >{month(session.date, today) === "now"
+                    ? common.now2
+                    : say(texts.byMonth, { month: month(session.date, today) })}: {session.axles.join(
+                    common.and,
                   )}</strong
                 ><br />{session.text}
               </li>
             {/each}
           </ul>
         {:else}
-          <p>Nothing is read yet that could fall due. Start with a look-over.</p>
+          <p>{texts.nothingIsReadYetThat}</p>
         {/if}
         <div class="choices">
           {#each timeline.choices as choice (choice.id)}
@@ -128,8 +137,8 @@
               min={choice.least}
               max={choice.most}
               value={choice.value}
-              invalidText="Lies between {choice.least} and {choice.most}"
-              helperText={choice.value === choice.usual ? "" : `usual: ${choice.usual}`}
+              invalidText={say(texts.liesBetweenLeastAndMost, { least: choice.least, most: choice.most })}
+              helperText={choice.value === choice.usual ? "" : say(texts.usualUsual, { usual: choice.usual })}
               on:change={(event) => choose(choice, event.detail)}
             />
           {/each}
@@ -137,14 +146,14 @@
         <Fault text={form.first} />
       </section>
       <section class="sheet">
-        <h2>Reminders</h2>
+        <h2>{texts.reminders}</h2>
         <ol class="plain-list reminders">
           {#each reminders as event, at (at)}
             <li>
-              <span class="when">{month(event.date, today) === "now" ? "Now" : day(event.date)}</span><span
+              <span class="when">{month(event.date, today) === "now" ? common.now2 : day(event.date)}</span><span
                 >{event.text}{event.kind === "due" || event.kind === "look" || event.km < 100
                   ? ""
-                  : `, ${rough(event.km, unit)} from now`}</span
+                  : say(texts.roughFromNow, { rough: rough(event.km, unit) })}</span
               >
             </li>
           {/each}
@@ -152,12 +161,12 @@
         <p class="calendar">
           <span
             ><a href="/api/v1/vehicles/{vehicle.id}/calendar.ics?save=1" download="brakes.ics"
-              >Save as a calendar file</a
-            >, or let a calendar on this machine subscribe to</span
+              >{texts.saveAsACalendarFile}</a
+            >{texts.orLetACalendarOn}</span
           >
           <input
             readonly
-            aria-label="Calendar address"
+            aria-label={texts.calendarAddress}
             value={address}
             onfocus={(event) => event.currentTarget.select()}
           />
@@ -165,7 +174,7 @@
       </section>
     </div>
     <section class="sheet">
-      <h2>Planned by you</h2>
+      <h2>{texts.plannedByYou}</h2>
       {#if timeline.planned.length}
         <ul class="plain-list planned">
           {#each timeline.planned as row (row.id)}
@@ -173,30 +182,28 @@
               <span><strong>{row.name}</strong>, {plannedText(row)}</span><Button
                 size="small"
                 kind="ghost"
-                on:click={() => drop(row.id)}>Take away</Button
+                on:click={() => drop(row.id)}>{texts.remove}</Button
               >
             </li>
           {/each}
         </ul>
       {/if}
       {#if removed !== null}<p role="status">
-          Taken away. <Button size="small" kind="ghost" on:click={undo}>Put it back</Button>
+          {texts.removed}
+          <Button size="small" kind="ghost" on:click={undo}>{common.putBack}</Button>
         </p>{/if}
       <PlanEvent vehicle={vehicle.id} {unit} {today} kinds={timeline.entries} done={reload} />
     </section>
     <section class="sheet">
-      <h2>Odometer</h2>
+      <h2>{common.odometer}</h2>
       <p class="quiet">
-        Every odometer you note (at the pump, after a trip) makes the dates more reliable: {Math.round(
-          inUnit(vehicle.km_per_day, unit),
-        )}
-        {unit} a day so far.
+        {say(texts.everyOdometerYouNoteAt, { round: Math.round(inUnit(vehicle.km_per_day, unit)), unit })}
       </p>
       <OdometerNote vehicle={vehicle.id} {unit} {today} done={reload} />
     </section>
   </div>
 {:else if loaded.loading}
-  <p class="quiet" role="status">Working it out…</p>
+  <p class="quiet" role="status">{common.workingItOut}</p>
 {/if}
 
 <style>

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/vehicle";
+  import { say } from "../../texts/say";
   import { Button, Select, SelectItem, TextInput } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
   import AxleSection from "../../parts/AxleSection.svelte";
@@ -98,7 +101,7 @@
 </script>
 
 <Shortcuts {keys} />
-<svelte:head><title>{vehicle?.name ?? "Vehicle"} - Graver</title></svelte:head>
+<svelte:head><title>{say(texts.nameGraver, { name: vehicle?.name ?? "Vehicle" })}</title></svelte:head>
 
 {#if loaded.error ?? failed}<Problem error={loaded.error ?? failed} />{/if}
 {#if vehicle}
@@ -109,17 +112,18 @@
         <StateMark state={vehicle.state} large />
       </div>
       <Button size="field" href="#/vehicles/{vehicle.id}/look-over"
-        >Start a look-over<kbd aria-hidden="true">l</kbd></Button
+        >{common.startALookOver}<kbd aria-hidden="true">l</kbd></Button
       >
       <Button size="field" kind="tertiary" href="#/vehicles/{vehicle.id}/findings"
-        >Findings<kbd aria-hidden="true">v</kbd></Button
+        >{common.findings}<kbd aria-hidden="true">v</kbd></Button
       >
       <p class="quiet">
-        {#if vehicle.odometer_km !== null}{vehicle.odometer_estimated ? "about " : ""}{exact(
-            vehicle.odometer_km,
-            vehicle.distance_unit,
-          )} today, {Math.round(inUnit(vehicle.km_per_day, vehicle.distance_unit))}
-          {vehicle.distance_unit} a day{:else}No odometer yet{/if}
+        {#if vehicle.odometer_km !== null}{say(texts.restExactTodayRoundDistanceUnit, {
+            rest: vehicle.odometer_estimated ? common.about : "",
+            exact: exact(vehicle.odometer_km, vehicle.distance_unit),
+            round: Math.round(inUnit(vehicle.km_per_day, vehicle.distance_unit)),
+            distanceUnit: vehicle.distance_unit,
+          })}{:else}{texts.noOdometerYet}{/if}
       </p>
     </div>
 
@@ -133,24 +137,24 @@
       </ul>
     {/if}
     {#if vehicle.archived}<p class="sheet" role="status">
-        {vehicle.name} is archived: it is not in the garage.
-        <button type="button" class="link" onclick={() => archive(false)}>Undo</button>
+        {say(texts.nameIsArchivedItIs, { name: vehicle.name })}
+        <button type="button" class="link" onclick={() => archive(false)}>{common.undo}</button>
       </p>{/if}
     {#if vehicle.skipped.length}
       <ul class="sheet plain-list seen">
         {#each vehicle.skipped as step (step.job + step.step)}
           <li class="watch">
-            <strong>Done another way on {day(step.day)}:</strong>
-            {step.text} <span class="quiet">Reason: {step.because}.</span>
+            <strong>{say(texts.doneAnotherWayOnDay, { day: day(step.day) })}</strong>
+            {step.text} <span class="quiet">{say(texts.reasonBecause, { because: step.because })}</span>
             <button type="button" class="link" onclick={() => act(() => api.clearSkipped(step.job, step.step))}
-              >Made good</button
+              >{texts.madeGood}</button
             >
           </li>
         {/each}
       </ul>
     {/if}
     {#each vehicle.axles as axle, at (axle.id)}
-      <section class="sheet axle" aria-label="{axle.name} axle">
+      <section class="sheet axle" aria-label={say(common.nameAxle, { name: axle.name })}>
         <div class="row spread">
           <h2>{upperFirst(axle.name)}</h2>
           <StateMark state={axle.state} />
@@ -160,22 +164,28 @@
           <div class="say stack">
             {#if axle.pads_life}
               <div>
-                <p class="quiet">Pads to your limit of {axle.limit_mm} mm</p>
+                <p class="quiet">{say(texts.padsToYourLimitOf, { limitMm: axle.limit_mm })}</p>
                 <p class="number figure">{span(axle.pads_life.distance_km, vehicle.distance_unit)}</p>
                 {#if axle.pads_life.distance_km.p50 > 0}
                   <p>
-                    most likely {rough(axle.pads_life.distance_km.p50, vehicle.distance_unit)}, {month(
-                      axle.pads_life.date.p50,
-                      today,
-                    )}
+                    {say(texts.mostLikelyRoughMonth, {
+                      rough: rough(axle.pads_life.distance_km.p50, vehicle.distance_unit),
+                      month: month(axle.pads_life.date.p50, today),
+                    })}
                   </p>
                 {/if}
               </div>
               <p>
                 <strong
-                  >Look again {axle.look_again && axle.look_again.distance_km > 99
-                    ? `within ${rough(axle.look_again.distance_km, vehicle.distance_unit)} or by ${month(axle.look_again.date, today)}`
-                    : "now"}</strong
+                  >{say(texts.lookAgainRest, {
+                    rest:
+                      axle.look_again && axle.look_again.distance_km > 99
+                        ? say(common.withinRoughOrByMonth, {
+                            rough: rough(axle.look_again.distance_km, vehicle.distance_unit),
+                            month: month(axle.look_again.date, today),
+                          })
+                        : common.now,
+                  })}</strong
                 >
               </p>
             {/if}
@@ -185,9 +195,12 @@
             {#if axle.job}
               <p>
                 <a href="#/jobs/{axle.job.id}"
-                  >Job {axle.job.state === "started"
-                    ? "in progress"
-                    : `${axle.job.state === "ready" ? "ready" : "planned, not ready yet"}${axle.job.planned_for ? `, ${day(axle.job.planned_for)}` : ""}`}</a
+                  >{say(common.jobRest, {
+                    rest:
+                      axle.job.state === "started"
+                        ? common.inProgress
+                        : `${axle.job.state === "ready" ? texts.ready : texts.plannedNotReadyYet}${axle.job.planned_for ? `, ${day(axle.job.planned_for)}` : ""}`,
+                  })}</a
                 >
               </p>
             {/if}
@@ -195,16 +208,16 @@
         </div>
         <div class="row actions">
           <Button size="field" kind="tertiary" href="#/vehicles/{vehicle.id}/look-over?axle={axle.id}"
-            >Look over the {axle.name}<kbd aria-hidden="true">{keyed("f", at)}</kbd></Button
+            >{say(texts.lookOverTheName, { name: axle.name })}<kbd aria-hidden="true">{keyed("f", at)}</kbd></Button
           >
           <Button size="field" kind="tertiary" href="#/axles/{axle.id}/wear"
-            >Wear<kbd aria-hidden="true">{keyed("w", at)}</kbd></Button
+            >{texts.wear}<kbd aria-hidden="true">{keyed("w", at)}</kbd></Button
           >
           <Button size="field" kind="tertiary" href={axle.job ? `#/jobs/${axle.job.id}` : `#/axles/${axle.id}/job-plan`}
-            >{axle.job ? "The job" : "Plan a job"}<kbd aria-hidden="true">{keyed("j", at)}</kbd></Button
+            >{axle.job ? texts.theJob : common.planAJob}<kbd aria-hidden="true">{keyed("j", at)}</kbd></Button
           >
           <Button size="field" kind="tertiary" href="#/axles/{axle.id}/brake-data"
-            >Brake data<kbd aria-hidden="true">{keyed("b", at)}</kbd></Button
+            >{texts.brakeData}<kbd aria-hidden="true">{keyed("b", at)}</kbd></Button
           >
         </div>
       </section>
@@ -212,9 +225,9 @@
 
     <section class="sheet">
       <div class="row spread">
-        <h2>Timeline</h2>
+        <h2>{common.timeline}</h2>
         <Button size="small" kind="ghost" href="#/vehicles/{vehicle.id}/timeline"
-          >Trips, reminders, calendar<kbd aria-hidden="true">r</kbd></Button
+          >{texts.tripsRemindersCalendar}<kbd aria-hidden="true">r</kbd></Button
         >
       </div>
       <Timeline
@@ -222,26 +235,28 @@
         {today}
         kmPerDay={vehicle.km_per_day}
         unit={vehicle.distance_unit}
-        label="When pads, rotors and fluid of {vehicle.name} are due"
+        label={say(texts.whenPadsRotorsAndFluid, { name: vehicle.name })}
       />
       <div class="row fluid">
         {#if vehicle.fluid}
           <p class:late={vehicle.fluid.overdue_days > 0}>
-            Brake fluid renewed {vehicle.fluid.estimated ? "about " : ""}{day(vehicle.fluid.renewed_on)}, {vehicle.fluid
-              .overdue_days > 0
-              ? "was due"
-              : "due"}
-            {day(vehicle.fluid.due_on)} (every two years, common practice).
+            {say(texts.brakeFluidRenewedRestDay, {
+              rest: vehicle.fluid.estimated ? common.about : "",
+              day: day(vehicle.fluid.renewed_on),
+              rest2: vehicle.fluid.overdue_days > 0 ? texts.wasDue : texts.due,
+              day2: day(vehicle.fluid.due_on),
+            })}
           </p>
         {:else}
-          <p class="quiet">Not known when the brake fluid was last renewed.</p>
+          <p class="quiet">{texts.notKnownWhenTheBrake}</p>
         {/if}
-        {#if !renewing}<Button size="small" kind="ghost" on:click={() => (renewing = true)}>Note a renewal</Button>{/if}
+        {#if !renewing}<Button size="small" kind="ghost" on:click={() => (renewing = true)}>{texts.noteARenewal}</Button
+          >{/if}
       </div>
       {#if renewing}
         <form class="row" onsubmit={renew} novalidate>
           <TextInput
-            labelText="Day of renewal"
+            labelText={texts.dayOfRenewal}
             type="date"
             max={today}
             bind:value={renewedOn}
@@ -249,24 +264,27 @@
             invalidText={fault("date")}
           />
           <TextInput
-            labelText="Odometer ({vehicle.distance_unit})"
+            labelText={say(texts.odometerDistanceUnit, { distanceUnit: vehicle.distance_unit })}
             inputmode="decimal"
             bind:value={renewedAt}
             invalid={!!fault("odometer.value")}
             invalidText={fault("odometer.value")}
           />
-          <Button type="submit" size="field">Save</Button>
-          <Button kind="ghost" size="field" on:click={() => (renewing = false)}>Cancel</Button>
+          <Button type="submit" size="field">{common.save}</Button>
+          <Button kind="ghost" size="field" on:click={() => (renewing = false)}>{common.cancel}</Button>
         </form>
       {/if}
     </section>
 
     <section class="sheet">
-      <h2>Logbook</h2>
+      <h2>{texts.logbook}</h2>
       {#if vehicle.log.length}
         <div class="scroll">
           <table>
-            <thead><tr><th>Day</th><th>Odometer</th><th>What</th><th>Note</th></tr></thead>
+            <thead
+              ><tr><th>{common.day}</th><th>{common.odometer}</th><th>{common.what}</th><th>{common.note}</th></tr
+              ></thead
+            >
             <tbody>
               {#each vehicle.log as entry (entry.id)}
                 <tr
@@ -279,52 +297,56 @@
           </table>
         </div>
       {:else}
-        <p>Nothing logged yet. Start with a look-over: wheels off one by one, two pads and a rotor at each.</p>
+        <p>{texts.nothingLoggedYetStartWith}</p>
       {/if}
       {#if vehicle.jobs_open.length || vehicle.jobs_done.length}
-        <h3 class="jobs">Jobs</h3>
+        <h3 class="jobs">{texts.jobs}</h3>
         <ul class="plain-list">
           {#each vehicle.jobs_open as job (job.id)}<li>
               <a href="#/jobs/{job.id}">{job.what}</a>, {job.state === "started"
-                ? "in progress"
-                : job.state}{job.planned_for ? `, ${day(job.planned_for)}` : ", no date yet"}
+                ? common.inProgress
+                : job.state}{job.planned_for ? `, ${day(job.planned_for)}` : texts.noDateYet}
             </li>{/each}
           {#each vehicle.jobs_done as job (job.id)}<li>
               <a href="#/jobs/{job.id}">{day(job.day)}</a>
-              {job.what}{job.hours ? `, ${job.hours} h` : ""}{job.spent !== null ? `, ${amount(job.spent)} spent` : ""}
+              {job.what}{job.hours ? say(texts.hoursH, { hours: job.hours }) : ""}{job.spent !== null
+                ? say(texts.amountSpent, { amount: amount(job.spent) })
+                : ""}
             </li>{/each}
         </ul>
         {#if vehicle.jobs_done.length}<p class="quiet">
-            {amount(vehicle.jobs_done.reduce((sum, job) => sum + (job.spent ?? 0), 0))} spent on these brakes so far.
+            {say(texts.amountSpentOnTheseBrakes, {
+              amount: amount(vehicle.jobs_done.reduce((sum, job) => sum + (job.spent ?? 0), 0)),
+            })}
           </p>{/if}
       {/if}
       <div class="row fluid">
-        <a href="#/vehicles/{vehicle.id}/import">Import a spreadsheet</a>
-        <a href="/api/v1/vehicles/{vehicle.id}/log.csv" download>Export CSV</a>
+        <a href="#/vehicles/{vehicle.id}/import">{common.importASpreadsheet}</a>
+        <a href="/api/v1/vehicles/{vehicle.id}/log.csv" download>{texts.exportCSV}</a>
       </div>
     </section>
     <div class="row">
       {#if vehicle.archived}
-        <Button size="small" kind="ghost" on:click={() => archive(false)}>Restore vehicle</Button>
+        <Button size="small" kind="ghost" on:click={() => archive(false)}>{texts.restoreVehicle}</Button>
       {:else if renaming}
         <form class="row" onsubmit={rename} novalidate>
           <TextInput
-            labelText="Name"
+            labelText={common.name}
             maxlength={60}
             bind:value={newName}
             invalid={!!fault("name")}
             invalidText={fault("name")}
           />
-          <Select labelText="Odometer shows" bind:selected={newUnit}>
-            <SelectItem value="km" text="kilometres" />
-            <SelectItem value="mi" text="miles" />
+          <Select labelText={texts.odometerShows} bind:selected={newUnit}>
+            <SelectItem value="km" text={common.kilometres} />
+            <SelectItem value="mi" text={common.miles} />
           </Select>
-          <Button type="submit" size="field">Save</Button>
-          <Button kind="ghost" size="field" on:click={() => (renaming = false)}>Cancel</Button>
+          <Button type="submit" size="field">{common.save}</Button>
+          <Button kind="ghost" size="field" on:click={() => (renaming = false)}>{common.cancel}</Button>
         </form>
       {:else}
-        <Button size="small" kind="ghost" on:click={() => startRenaming(vehicle)}>Rename, change unit</Button>
-        <Button size="small" kind="ghost" on:click={() => archive(true)}>Archive vehicle</Button>
+        <Button size="small" kind="ghost" on:click={() => startRenaming(vehicle)}>{texts.renameChangeUnit}</Button>
+        <Button size="small" kind="ghost" on:click={() => archive(true)}>{texts.archiveVehicle}</Button>
       {/if}
     </div>
   </div>

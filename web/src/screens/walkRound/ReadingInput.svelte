@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/walkRound";
+  import { say } from "../../texts/say";
   import { flushSync } from "svelte";
   import { mm, partMm } from "../../format/words";
   import type { Schemas } from "../../api/client";
@@ -30,8 +33,8 @@
   const label = $derived(`${wheel.label} ${place.label}`);
   const history = $derived(
     [
-      expected === null ? "" : `expected ${partMm(expected, place.part)} mm`,
-      place.before && `last time ${place.before.text}`,
+      expected === null ? "" : say(texts.expectedPartMmMm, { partMm: partMm(expected, place.part) }),
+      place.before && say(texts.lastTimeText, { text: place.before.text }),
     ]
       .filter(Boolean)
       .join(", "),
@@ -44,15 +47,15 @@
 
   // In an empty field letters are keys, and what they did can be taken back; once something is typed they are text.
   const fitted = (part: "pad" | "rotor") =>
-    `${round.isNew(wheel.axle, part) ? "New" : "No new"} ${wheel.axle_name} ${part}s`;
+    `${round.isNew(wheel.axle, part) ? texts.newOnes : texts.noNew} ${wheel.axle_name} ${part}s`;
   let set = 0;
   const keyed: Record<string, [() => string, () => void]> = {
-    u: [() => `Unit: ${entry.unit}`, () => round.nextUnit(place)],
-    p: [() => (entry.overall ? "With plate" : "Friction only"), () => round.togglePlate(place)],
-    i: [() => `Tool: ${tool?.name ?? "any"}`, () => round.nextInstrument(place)],
+    u: [() => say(texts.unitUnit, { unit: entry.unit }), () => round.nextUnit(place)],
+    p: [() => (entry.overall ? texts.withPlate : texts.frictionOnly2), () => round.togglePlate(place)],
+    i: [() => say(texts.toolName, { name: tool?.name ?? "any" }), () => round.nextInstrument(place)],
     n: [() => fitted("pad"), () => round.toggleFit(wheel.axle, "pad")],
     r: [() => fitted("rotor"), () => round.toggleFit(wheel.axle, "rotor")],
-    o: [() => (set === 1 ? "1 item marked OK" : `${set} items marked OK`), () => (set = round.allInOrder(wheel))],
+    o: [() => say(texts.itemsMarkedOk, { set }), () => (set = round.allInOrder(wheel))],
   };
   // With a question open its answers have keys, whatever stands in the field.
   const answers: Record<string, () => void> = {
@@ -64,7 +67,7 @@
 
   /** True when the key meant something here. */
   function byKey(key: string): boolean {
-    if (question && answers[key]) round.action(() => "Answered", answers[key]!);
+    if (question && answers[key]) round.action(() => texts.answered, answers[key]!);
     else if (entry.text.trim()) return false;
     else if (keyed[key]) round.action(...keyed[key]!);
     else if (key === "z" && round.content?.device) void send();
@@ -143,26 +146,27 @@
         aria-describedby="says-{place.id}"
       />
       {#if gauge}
-        <span class="quiet">goes;</span>
+        <span class="quiet">{texts.goes}</span>
         <input
           id="upper-{place.id}"
           class="short"
           inputmode="decimal"
           autocomplete="off"
-          aria-label="{label}: smallest leaf that does not go in"
+          aria-label={say(texts.labelSmallestLeafThatDoes, { label })}
           bind:value={entry.upper}
           oninput={() => round.retyped(place)}
           onkeydown={(pressed) => press(pressed, true)}
           {onfocus}
         />
-        <span class="quiet">does not</span>
+        <span class="quiet">{texts.doesNot}</span>
       {/if}
       {#each entry.places as taken, at (at)}
         <button
           type="button"
           class="place number"
           onclick={() => round.dropPlace(place, at)}
-          aria-label="Take back place {at + 1}: {taken}">{taken} <span aria-hidden="true">×</span></button
+          aria-label={say(texts.takeBackPlaceValueTaken, { value: at + 1, taken })}
+          >{taken} <span aria-hidden="true">×</span></button
         >
       {/each}
       <button
@@ -170,14 +174,14 @@
         class="switch"
         tabindex="-1"
         onclick={() => round.nextUnit(place)}
-        aria-label="Unit: {entry.unit}">{entry.unit}<kbd>u</kbd></button
+        aria-label={say(texts.unitUnit, { unit: entry.unit })}>{entry.unit}<kbd>u</kbd></button
       >
       <button
         type="button"
         class="switch"
         tabindex="-1"
         onclick={() => round.nextMethod(place)}
-        aria-label="Method: {method?.label ?? entry.method}"
+        aria-label={say(texts.methodLabel, { label: method?.label ?? entry.method })}
         >{method?.label ?? entry.method}<kbd>{method?.key}</kbd></button
       >
       {#if tools.length}
@@ -186,7 +190,8 @@
           class="switch"
           tabindex="-1"
           onclick={() => round.nextInstrument(place)}
-          aria-label="Tool: {tool?.name ?? 'any'}">{tool?.name ?? "any tool"}<kbd>i</kbd></button
+          aria-label={say(texts.toolName, { name: tool?.name ?? texts.any })}
+          >{tool?.name ?? texts.anyTool}<kbd>i</kbd></button
         >
       {/if}
       {#if place.part === "pad" && entry.method !== "percent"}
@@ -195,11 +200,12 @@
           class="switch"
           tabindex="-1"
           aria-pressed={entry.overall}
-          onclick={() => round.togglePlate(place)}>{entry.overall ? "with plate" : "friction only"}<kbd>p</kbd></button
+          onclick={() => round.togglePlate(place)}
+          >{entry.overall ? common.withPlate : texts.frictionOnly}<kbd>p</kbd></button
         >
       {/if}
       {#if round.content?.device && place.part !== "runout"}
-        <button type="button" class="switch send" tabindex="-1" onclick={send}>Send<kbd>z</kbd></button>
+        <button type="button" class="switch send" tabindex="-1" onclick={send}>{texts.send}<kbd>z</kbd></button>
       {/if}
     {/if}
   </div>
@@ -207,9 +213,9 @@
     {#if question}
       <span class="doubt"
         >{entry.answer === "keep"
-          ? "Kept with a doubt: "
+          ? texts.keptWithADoubt
           : entry.answer === "earlier_wrong"
-            ? "The earlier reading will count no more. "
+            ? texts.theEarlierReadingWillCount
             : ""}{question.sentence}</span
       >
       <span class="row answers">
@@ -226,44 +232,47 @@
     {:else if fault}
       {fault.message}
     {:else if measured?.mm != null}
-      {#if measured.lower_mm !== null}between {mm(measured.lower_mm)} and {mm(measured.upper_mm)} mm{:else}{mm(
-          measured.mm,
-          measured.sd_mm,
-        )} mm, ± {(2 * measured.sd_mm!).toFixed(measured.sd_mm! < 0.05 ? 2 : 1)}{/if}{#if measured.spread_mm != null}; {place.part ===
-        "pad"
-          ? "taper"
-          : "varies by"}
-        {measured.spread_mm.toFixed(place.part === "pad" ? 1 : 3)} mm{/if}{#if runoutUsual && (place.part === "runout" ? measured.mm : place.part === "rotor" ? (measured.spread_mm ?? 0) : 0) > runoutUsual.value}.
+      {#if measured.lower_mm !== null}{say(texts.betweenMmAndMm2Mm, {
+          mm: mm(measured.lower_mm),
+          mm2: mm(measured.upper_mm),
+        })}{:else}{say(texts.mmMmValue, {
+          mm: mm(measured.mm, measured.sd_mm),
+          value: (2 * measured.sd_mm!).toFixed(measured.sd_mm! < 0.05 ? 2 : 1),
+        })}{/if}{#if measured.spread_mm != null}{say(texts.restSpreadMmMm, {
+          rest: place.part === "pad" ? texts.taper : texts.variesBy,
+          spreadMm: measured.spread_mm.toFixed(place.part === "pad" ? 1 : 3),
+        })}{/if}{#if runoutUsual && (place.part === "runout" ? measured.mm : place.part === "rotor" ? (measured.spread_mm ?? 0) : 0) > runoutUsual.value}.
         <strong class="much">{runoutUsual.label}.</strong>{/if}
       {#if history}<span class="quiet"> ({history})</span>{/if}
     {:else if history}
-      {history}{#if active && several}; several places round, inside the lip, Enter after each{/if}
+      {history}{#if active && several}{texts.severalPlacesRoundInsideThe}{/if}
     {:else if active && several}
-      Several places round, inside the lip; Enter after each, empty Enter to go on
+      {texts.severalPlacesRoundInsideThe2}
     {:else if active && place.part === "pad"}
-      Thinnest place; several with a blank between
+      {texts.thinnestPlaceSeveralWithA}
     {:else if place.part === "runout"}
-      Dial gauge, rotor bolted to a clean hub
+      {texts.dialGaugeRotorBoltedTo}
     {/if}
     {#if entry.simulated && entry.text}<strong class="doubt">
-        Simulated{round.sample ? "" : ": it never counts on this vehicle"}.</strong
+        {say(texts.simulatedRest, { rest: round.sample ? "" : texts.itNeverCountsOnThis })}</strong
       >{/if}
   </p>
   {#if round.offered?.at === place.id}
     <p class="says doubt" role="alert">
-      The gauge sends {round.offered.text}; you typed {round.offered.typed}.
+      {say(texts.theGaugeSendsTextYou, { text: round.offered.text, typed: round.offered.typed })}
       <button type="button" class="switch keep" onclick={() => (round.offered!.take(), refocus())}
-        >Use {round.offered.text}</button
+        >{say(texts.useText, { text: round.offered.text })}</button
       >
       <button type="button" class="switch keep" onclick={() => ((round.offered = null), refocus())}
-        >Keep {round.offered.typed}</button
+        >{say(texts.keepTyped, { typed: round.offered.typed })}</button
       >
     </p>
   {/if}
   {#if active && round.undoable}
     <p class="says undo" role="status">
       {round.undoable.said}.
-      <button type="button" class="switch" onclick={() => void round.undo().then(refocus)}>Undo<kbd>Ctrl Z</kbd></button
+      <button type="button" class="switch" onclick={() => void round.undo().then(refocus)}
+        >{common.undo}<kbd>Ctrl Z</kbd></button
       >
     </p>
   {/if}

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/walkRound";
   import { Button } from "carbon-components-svelte";
   import { api } from "../../api/client";
   import { push } from "svelte-spa-router";
@@ -16,35 +18,35 @@
   }
 </script>
 
-<section class="sheet two" role="alert" aria-label="Two versions">
+<section class="sheet two" role="alert" aria-label={texts.twoVersions}>
   {#if !round.theirs}
-    <p>Another window went on with this look-over.</p>
+    <p>{texts.anotherWindowWentOnWith}</p>
   {:else if round.theirs.content === null}
-    <h2>Another window has saved this look-over</h2>
-    <p>What you typed here is still on this screen, and not in the log.</p>
+    <h2>{texts.anotherWindowHasSavedThis}</h2>
+    <p>{texts.whatYouTypedHereIs}</p>
     <div class="row">
-      <Button size="field" on:click={() => round.keepMine()}>Go on with these entries</Button>
-      <Button size="field" kind="ghost" on:click={discard}>Discard these entries</Button>
+      <Button size="field" on:click={() => round.keepMine()}>{texts.goOnWithTheseEntries}</Button>
+      <Button size="field" kind="ghost" on:click={discard}>{texts.discardTheseEntries}</Button>
     </div>
   {:else}
-    <h2>Another window went on with this look-over</h2>
+    <h2>{texts.anotherWindowWentOnWith2}</h2>
     {#if round.differences.length}
       <div class="scroll">
         <table>
-          <thead><tr><th>Where</th><th>Here</th><th>The other window</th></tr></thead>
+          <thead><tr><th>{common.where}</th><th>{texts.here}</th><th>{texts.theOtherWindow}</th></tr></thead>
           <tbody
             >{#each round.differences as [where, here, there] (where)}<tr
-                ><th scope="row">{where}</th><td>{here || "nothing"}</td><td>{there || "nothing"}</td></tr
+                ><th scope="row">{where}</th><td>{here || common.nothing}</td><td>{there || common.nothing}</td></tr
               >{/each}</tbody
           >
         </table>
       </div>
     {:else}
-      <p>Both say the same.</p>
+      <p>{texts.bothSayTheSame}</p>
     {/if}
     <div class="row">
-      <Button size="field" on:click={() => round.keepMine()}>Keep what is here</Button>
-      <Button size="field" kind="tertiary" on:click={() => round.takeTheirs()}>Use the other window's</Button>
+      <Button size="field" on:click={() => round.keepMine()}>{texts.keepWhatIsHere}</Button>
+      <Button size="field" kind="tertiary" on:click={() => round.takeTheirs()}>{texts.useTheOtherWindows}</Button>
     </div>
   {/if}
 </section>

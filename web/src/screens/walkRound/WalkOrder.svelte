@@ -1,4 +1,5 @@
 <script lang="ts">
+  import * as texts from "../../texts/walkRound";
   import { Checkbox, Select, SelectItem } from "carbon-components-svelte";
   import type { WalkRound } from "./walkRound.svelte";
 
@@ -15,17 +16,17 @@
 </script>
 
 <details>
-  <summary>Your way round</summary>
+  <summary>{texts.orderOfTheWheels}</summary>
   <div class="body">
     <Select
-      labelText="Start at"
+      labelText={texts.startAt}
       selected={order.start}
       on:change={(event) => round.walk({ start: (event.target as HTMLSelectElement).value })}
     >
       {#each orders.corners as corner (corner.id)}<SelectItem value={corner.id} text={corner.label} />{/each}
     </Select>
     <Select
-      labelText="Go"
+      labelText={texts.go}
       selected={order.direction}
       on:change={(event) => round.walk({ direction: (event.target as HTMLSelectElement).value })}
     >
@@ -35,7 +36,7 @@
         />{/each}
     </Select>
     <Select
-      labelText="First at each wheel"
+      labelText={texts.firstAtEachWheel}
       selected={within[0]}
       on:change={(event) => first((event.target as HTMLSelectElement).value)}
     >
@@ -45,7 +46,7 @@
         />{/each}
     </Select>
     <fieldset>
-      <legend>Read at each wheel</legend>
+      <legend>{texts.readAtEachWheel}</legend>
       {#each orders.positions.filter((kind) => kind.id !== "shoe") as kind (kind.id)}
         <Checkbox
           labelText={kind.label}

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/walkRound";
+  import { say } from "../../texts/say";
   import { flushSync } from "svelte";
   import { Button, InlineNotification } from "carbon-components-svelte";
   import { push, router } from "svelte-spa-router";
@@ -116,14 +119,18 @@
 {#snippet offer(at: string)}
   {#if round.offered?.at === at}
     <p class="doubt" role="alert">
-      The reader sends {round.offered.text}; you typed {round.offered.typed}.
-      <button type="button" class="plain" onclick={() => round.offered!.take()}>Use {round.offered.text}</button>
-      <button type="button" class="plain" onclick={() => (round.offered = null)}>Keep {round.offered.typed}</button>
+      {say(texts.theReaderSendsTextYou, { text: round.offered.text, typed: round.offered.typed })}
+      <button type="button" class="plain" onclick={() => round.offered!.take()}
+        >{say(texts.useText, { text: round.offered.text })}</button
+      >
+      <button type="button" class="plain" onclick={() => (round.offered = null)}
+        >{say(texts.keepTyped, { typed: round.offered.typed })}</button
+      >
     </p>
   {/if}
 {/snippet}
 
-<svelte:head><title>Look-over - Graver</title></svelte:head>
+<svelte:head><title>{common.lookOverGraver}</title></svelte:head>
 <svelte:window onpagehide={() => round.draft.flush()} />
 
 {#if round.error}<Problem error={round.error} />{/if}
@@ -133,15 +140,18 @@
   <div class="head row spread">
     <div>
       <p class="quiet"><a href="#/vehicles/{vehicle.id}">{vehicle.name}</a></p>
-      <h1>{axle ? `${upperFirst(round.wheels[0]?.axle_name ?? "")} look-over` : "Look-over"}</h1>
+      <h1>
+        {axle
+          ? say(texts.axleNameLookOver, { axleName: upperFirst(round.wheels[0]?.axle_name ?? "") })
+          : texts.lookOver}
+      </h1>
     </div>
     <div class="row">
       <p class="quiet" role="status">
-        {#if round.draft.state === "kept"}Saved as you type{:else if round.draft.state === "keeping"}Saving…{:else if round.draft.state === "not kept"}Not
-          saved yet: the server cannot be reached. Trying again{/if}
+        {#if round.draft.state === "kept"}{texts.savedAsYouType}{:else if round.draft.state === "keeping"}{texts.saving}{:else if round.draft.state === "not kept"}{texts.notSavedYetTheServer}{/if}
       </p>
-      {#if axle}<a href="#/vehicles/{vehicle.id}/look-over">All wheels</a>{/if}
-      <button type="button" class="plain" aria-pressed={large} onclick={toggleLarge}>One at a time</button>
+      {#if axle}<a href="#/vehicles/{vehicle.id}/look-over">{texts.allWheels}</a>{/if}
+      <button type="button" class="plain" aria-pressed={large} onclick={toggleLarge}>{texts.oneAtATime}</button>
     </div>
   </div>
   {#if round.draft.state === "elsewhere"}
@@ -154,7 +164,7 @@
             size="small"
             kind="ghost"
             on:click={() => round.bench.reconnect(device.id).then(() => active && focus(`value-${active}`))}
-            >Connect again</Button
+            >{texts.connectAgain}</Button
           >{/if}</svelte:fragment
       >
     </InlineNotification>
@@ -170,7 +180,7 @@
       {#if !large || at === 0}
         <div class="row top">
           <div class="field">
-            <label for="odometer">Odometer ({content.unit})</label>
+            <label for="odometer">{say(common.odometerUnit, { unit: content.unit })}</label>
             <input
               id="odometer"
               inputmode="decimal"
@@ -184,7 +194,7 @@
             />
           </div>
           <div class="field">
-            <label for="date">Day</label>
+            <label for="date">{common.day}</label>
             <input
               id="date"
               type="date"
@@ -198,13 +208,13 @@
           {#if round.bench.sending("odometer")}<button
               type="button"
               class="plain"
-              onclick={() => round.readVehicle("odometer")}>Read from the vehicle</button
+              onclick={() => round.readVehicle("odometer")}>{texts.readFromTheVehicle}</button
             >{/if}
           {#if gauges.length}
             <div class="field">
-              <label for="device">Connected gauge</label>
+              <label for="device">{texts.connectedGauge}</label>
               <select id="device" bind:value={content.device} onchange={() => round.changed()}>
-                <option value={null}>none</option>
+                <option value={null}>{common.none}</option>
                 {#each gauges as gauge (gauge.id)}<option value={gauge.id}>{gauge.label}</option>{/each}
               </select>
             </div>
@@ -213,7 +223,7 @@
         <p class="fault" id="odometer-says" role="alert">{fault("odometer.value") ?? fault("date") ?? ""}</p>
         {@render offer("odometer")}
         {#if content.simulated?.odometer}<p class="doubt">
-            Simulated{round.sample ? "" : ": enter what the odometer of this vehicle shows"}.
+            {say(texts.simulatedRest, { rest: round.sample ? "" : texts.enterWhatTheOdometerOf })}
           </p>{/if}
         {#if round.preview?.odometer_question}
           {@const question = round.preview.odometer_question}
@@ -227,11 +237,14 @@
           </p>
         {/if}
         {#if !round.round.last}<p class="quiet">
-            The first look-over of this vehicle: the baseline for everything after.
+            {texts.theFirstLookOverOf}
           </p>
         {:else if !content.odometer}<p class="quiet">
-            Last: {round.round.last.odometer_value}
-            {round.round.last.odometer_unit} on {day(round.round.last.date)}.
+            {say(texts.lastOdometerValueOdometerUnitOnDay, {
+              odometerValue: round.round.last.odometer_value,
+              odometerUnit: round.round.last.odometer_unit,
+              day: day(round.round.last.date),
+            })}
           </p>{/if}
       {/if}
       {#if wheel}
@@ -245,7 +258,7 @@
                   checked={round.isNew(wheel.axle, "pad")}
                   onchange={() => round.toggleFit(wheel.axle, "pad")}
                 />
-                New {wheel.axle_name} pads went on <kbd>n</kbd></label
+                {say(texts.newAxleNamePadsWentOn, { axleName: wheel.axle_name })} <kbd>n</kbd></label
               >
               <label class="tick"
                 ><input
@@ -253,17 +266,17 @@
                   checked={round.isNew(wheel.axle, "rotor")}
                   onchange={() => round.toggleFit(wheel.axle, "rotor")}
                 />
-                New {wheel.axle_name} rotors <kbd>r</kbd></label
+                {say(texts.newAxleNameRotors, { axleName: wheel.axle_name })} <kbd>r</kbd></label
               >
             </div>
           </div>
           {#if round.isNew(wheel.axle, "pad") || round.isNew(wheel.axle, "rotor")}<p class="quiet">
-              Readings of the {wheel.axle_name} are then those of the new {[
-                round.isNew(wheel.axle, "pad") && "pads",
-                round.isNew(wheel.axle, "rotor") && "rotors",
-              ]
-                .filter(Boolean)
-                .join(" and ")}; the old ones go into a look-over of their own, saved before.
+              {say(texts.readingsOfTheAxleNameAre, {
+                axleName: wheel.axle_name,
+                filter: [round.isNew(wheel.axle, "pad") && "pads", round.isNew(wheel.axle, "rotor") && "rotors"]
+                  .filter(Boolean)
+                  .join(common.and),
+              })}
             </p>{/if}
           {#each large && single ? [single] : wheel.positions as place (place.id)}
             <ReadingInput
@@ -279,31 +292,31 @@
           <WheelAsks {round} {wheel} />
           {#if !large}
             <div class="row spread">
-              <h3>Looked at</h3>
+              <h3>{common.lookedAt}</h3>
               <button
                 type="button"
                 class="plain"
                 onclick={() =>
                   round.action(
-                    () => "The rest is marked OK",
+                    () => texts.theRestIsMarkedOK,
                     () => round.allInOrder(wheel),
-                  )}>Everything else OK<kbd>o</kbd></button
+                  )}>{texts.everythingElseOK}<kbd>o</kbd></button
               >
             </div>
             <WheelMarks {round} rows={round.rows(wheel)} />
           {/if}
           <div class="row">
             {#if at > 0 || large}<Button kind="tertiary" on:click={() => (large ? step(active, -1) : pick(at - 1))}
-                >Back</Button
+                >{texts.back}</Button
               >{/if}
-            {#if large}<Button on:click={() => step(active, 1)}>Next</Button>{:else}<Button
-                on:click={() => pick(at + 1)}>{round.wheels[at + 1]?.label ?? "Vehicle and finish"}</Button
+            {#if large}<Button on:click={() => step(active, 1)}>{texts.next}</Button>{:else}<Button
+                on:click={() => pick(at + 1)}>{round.wheels[at + 1]?.label ?? texts.vehicleAndFinish}</Button
               >{/if}
           </div>
         </section>
       {:else}
-        <section class="wheel" aria-label="Vehicle">
-          <h2>Vehicle</h2>
+        <section class="wheel" aria-label={texts.vehicle}>
+          <h2>{texts.vehicle}</h2>
           <div class="row top">
             {#each round.round.figures as figure (figure.id)}
               <div class="field">
@@ -326,43 +339,43 @@
             {#if round.bench.sending("fluid_level")}<button
                 type="button"
                 class="plain"
-                onclick={() => round.readVehicle("fluid_level")}>Read the level from the vehicle</button
+                onclick={() => round.readVehicle("fluid_level")}>{texts.readTheLevelFromThe}</button
               >{/if}
           </div>
           {@render offer("fluid_level")}
           {#if content.simulated?.fluid_level}<p class="doubt">
-              Simulated level{round.sample ? "" : ": it never counts on this vehicle"}.
+              {say(texts.simulatedLevelRest, { rest: round.sample ? "" : texts.itNeverCountsOnThis })}
             </p>{/if}
           <WheelMarks {round} rows={round.round.vehicle_items.map((item) => [`|||${item.id}`, item, ""])} />
           <div class="field">
-            <label for="note">Note</label>
+            <label for="note">{common.note}</label>
             <textarea
               id="note"
               rows="2"
               maxlength="2000"
               bind:value={content.note}
               oninput={() => round.changed()}
-              placeholder="what you noticed, for next time"></textarea>
+              placeholder={texts.whatYouNoticedForNext}></textarea>
           </div>
         </section>
       {/if}
       <WalkOrder {round} />
       {#if fault("readings")}<p class="fault" role="alert">{fault("readings")}</p>{/if}
       {#if round.refused.length}<p class="fault" role="alert">
-          Not saved yet: {round.refused.length === 1 ? "check the field" : `check the ${round.refused.length} fields`} marked
-          above. Nothing is lost.
+          {say(texts.notSavedYetFields, { count: round.refused.length })}
         </p>{/if}
       <div class="row">
         <Button id="save" kind={wheel ? "tertiary" : "primary"} disabled={round.saving} on:click={save}
-          >Save look-over</Button
+          >{texts.saveLookOver}</Button
         >
-        <Button kind="ghost" on:click={() => round.startOver()}>Start over</Button>
+        <Button kind="ghost" on:click={() => round.startOver()}>{texts.startOver}</Button>
         {#if round.undoable}<p role="status">
-            {round.undoable.said}. <button type="button" class="plain" onclick={() => round.undo()}>Undo</button>
+            {round.undoable.said}.
+            <button type="button" class="plain" onclick={() => round.undo()}>{common.undo}</button>
           </p>{/if}
       </div>
       {#if round.unreached}<p class="fault" role="alert">
-          Not saved: the server cannot be reached. What you typed stays here; press Save again when it is back.
+          {texts.notSavedTheServerCannot}
         </p>{/if}
     </form>
   </div>

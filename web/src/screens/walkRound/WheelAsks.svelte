@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/walkRound";
+  import { say } from "../../texts/say";
   import Choose from "../../parts/Choose.svelte";
   import { lowerFirst, upperFirst } from "../../format/words";
   import type { Schemas } from "../../api/client";
@@ -19,10 +22,10 @@
 {#if wheel.asks.length}
   <details class="asks">
     <summary
-      >While you can see it: {wheel.asks.length}
-      {wheel.asks.length === 1 ? "thing" : "things"} not known yet ({wheel.asks
-        .map((ask) => lowerFirst(ask.label))
-        .join(", ")})</summary
+      >{say(texts.whileYouCanSeeIt, {
+        count: wheel.asks.length,
+        asks: wheel.asks.map((ask) => lowerFirst(ask.label)).join(", "),
+      })}</summary
     >
     {#each wheel.asks as ask (ask.key)}
       <div class="ask">
@@ -31,7 +34,7 @@
           <Choose
             id="ask-{ask.key}"
             value={typed[ask.key] ?? ""}
-            options={[{ id: "", label: "not known" }, ...ask.choices]}
+            options={[{ id: "", label: common.notKnown }, ...ask.choices]}
             onchoose={(id) => ((typed[ask.key] = id), void tell(ask))}
           />
         {:else}
@@ -45,11 +48,11 @@
               aria-invalid={!!faults[ask.key]}
             />
             {#if ask.units.length}
-              <select aria-label="Unit of {ask.label}" bind:value={units[ask.key]}
+              <select aria-label={say(common.unitOfLabel, { label: ask.label })} bind:value={units[ask.key]}
                 >{#each ask.units as unit (unit)}<option value={unit}>{unit}</option>{/each}</select
               >
             {/if}
-            <button type="button" onclick={() => tell(ask)}>Save</button>
+            <button type="button" onclick={() => tell(ask)}>{common.save}</button>
           </span>
         {/if}
         <p class="quiet" class:fault={faults[ask.key]}>

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import * as texts from "../../texts/walkRound";
+  import { say } from "../../texts/say";
   import type { WalkRound } from "./walkRound.svelte";
 
   /** The stations of the walk in order, each with what it has so far. */
@@ -14,7 +16,12 @@
         type="button"
         aria-current={at === index ? "step" : undefined}
         onclick={() => onpick(index)}
-        aria-label="{wheel.label}: {done} of {wheel.positions.length} read{doubtful ? ', one questioned' : ''}"
+        aria-label={say(texts.labelDoneOfCountRead, {
+          label: wheel.label,
+          done,
+          count: wheel.positions.length,
+          rest: doubtful ? texts.oneQuestioned : "",
+        })}
       >
         <span class="name">{wheel.label}</span>
         <span class="dots" aria-hidden="true">
@@ -30,7 +37,7 @@
     <button
       type="button"
       aria-current={at === round.wheels.length ? "step" : undefined}
-      onclick={() => onpick(round.wheels.length)}><span class="name">Vehicle and finish</span></button
+      onclick={() => onpick(round.wheels.length)}><span class="name">{texts.vehicleAndFinish}</span></button
     >
   </li>
 </ol>

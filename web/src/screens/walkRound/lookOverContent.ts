@@ -1,3 +1,5 @@
+import * as texts from "../../texts/walkRound";
+import { say } from "../../texts/say";
 import type { Schemas } from "../../api/client";
 
 export type Place = Schemas["WalkPosition"];
@@ -158,10 +160,10 @@ export function differences(wheels: Wheel[], mine: Content, theirs: Content): [s
     ],
   );
   const all: [string, string, string][] = [
-    ["Odometer", mine.odometer, theirs.odometer],
-    ["Day", mine.date, theirs.date],
-    ["Note", mine.note, theirs.note],
-    ["New parts", mine.fits.length.toString(), theirs.fits.length.toString()],
+    [texts.odometer, mine.odometer, theirs.odometer],
+    [texts.day, mine.date, theirs.date],
+    [texts.note, mine.note, theirs.note],
+    [texts.newParts, mine.fits.length.toString(), theirs.fits.length.toString()],
     ...places,
     ...marks,
   ];
@@ -173,6 +175,10 @@ const shown = (entry: Entry | undefined): string =>
     ? ""
     : entry.event !== "reading"
       ? entry.event
-      : [...valuesOf(entry), entry.upper && `(${entry.upper} does not go)`, valuesOf(entry).length ? entry.unit : ""]
+      : [
+          ...valuesOf(entry),
+          entry.upper && say(texts.doesNotGo, { leaf: entry.upper }),
+          valuesOf(entry).length ? entry.unit : "",
+        ]
           .filter(Boolean)
           .join(" ");

@@ -1,3 +1,4 @@
+import * as texts from "../../texts/walkRound";
 import { api, Refusal, type Fault, type Schemas } from "../../api/client";
 import { BenchDevices } from "./devices.svelte";
 import { DraftKeeper } from "./draftKeeper.svelte";
@@ -235,7 +236,7 @@ export class WalkRound extends RoundQuestions {
     await this.#look();
     if (binned === null) return;
     this.undoable = {
-      said: "Started over; what was entered is in the bin",
+      said: texts.startedOver,
       back: () => api.restoreDraft(binned).then(() => this.load()),
     };
   }
@@ -258,7 +259,7 @@ export class WalkRound extends RoundQuestions {
     const mine = $state.snapshot(this.content) as Content;
     this.theirs = null;
     await this.load();
-    this.undoable = { said: "Took over what the other window has", back: () => this.#putBack(mine) };
+    this.undoable = { said: texts.tookOver, back: () => this.#putBack(mine) };
   }
 
   keepMine(): void {

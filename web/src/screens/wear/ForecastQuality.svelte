@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/wear";
+  import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
   import { day, position, rough, upperFirst } from "../../format/words";
 
@@ -20,55 +23,65 @@
 
   function which(worth: Schemas["Worth"]): string {
     return worth.positions.length > 1
-      ? `all ${worth.positions.length} pads`
-      : `the ${position(worth.positions[0]!)} pad`;
+      ? say(texts.allCountPads, { count: worth.positions.length })
+      : say(texts.thePositionPad, { position: position(worth.positions[0]!) });
   }
 
   function outcome(forecast: Schemas["ForecastGiven"]): string {
     if (forecast.was_km !== null)
-      return `was ${rough(forecast.was_km, unit)}: ${forecast.interval_covered ? "inside" : "outside"}${forecast.late ? "; the look was too late" : ""}`;
+      return say(texts.wasRoughRestRest2, {
+        rough: rough(forecast.was_km, unit),
+        rest: forecast.interval_covered ? "inside" : "outside",
+        rest2: forecast.late ? texts.theLookWasTooLate : "",
+      });
     return forecast.interval_covered === false
-      ? `lasted more than ${rough(forecast.at_least_km, unit)}: outside`
-      : `open${forecast.at_least_km > 99 ? `, ${rough(forecast.at_least_km, unit)} so far` : ""}`;
+      ? say(texts.lastedMoreThanRoughOutside, { rough: rough(forecast.at_least_km, unit) })
+      : `open${forecast.at_least_km > 99 ? say(texts.roughSoFar, { rough: rough(forecast.at_least_km, unit) }) : ""}`;
   }
 </script>
 
 <div class="columns">
   <section class="sheet">
-    <h2>Most useful next measurement</h2>
+    <h2>{common.mostUsefulNextMeasurement}</h2>
     {#if useful.length}
       <ol class="worth">
         {#each useful as worth (worth.positions.join() + worth.method)}
           <li>
-            Measure {which(worth)} with a {worth.method}: the band shrinks by about {Math.round(
-              worth.narrows * 100,
-            )}&nbsp;% <span class="quiet">({rough(worth.narrows_km, unit)})</span>
+            {say(texts.measureWhichWithAMethod, {
+              which: which(worth),
+              method: worth.method,
+              round: Math.round(worth.narrows * 100),
+            })} <span class="quiet">({rough(worth.narrows_km, unit)})</span>
           </li>
         {/each}
       </ol>
     {:else}
       <p>
-        No reading today would narrow it by much: what is open is how the pads will wear, not how thick they are. Look
-        again when it is due.
+        {texts.noReadingTodayWouldNarrow}
       </p>
     {/if}
   </section>
   <section class="sheet">
-    <h2>How earlier forecasts did</h2>
+    <h2>{texts.howEarlierForecastsDid}</h2>
     {#if quality.backtest.forecasts.length}
       <div class="scroll">
         <table>
-          <thead><tr><th>On</th><th>It said (8 in 10)</th><th>It came</th></tr></thead>
+          <thead><tr><th>{texts.on}</th><th>{texts.forecast8In10}</th><th>{texts.actual}</th></tr></thead>
           <tbody>
             {#each quality.backtest.forecasts as forecast, at (at)}
               <tr>
                 <td
                   >{day(forecast.date)}{#if forecast.afterwards}<span
                       class="quiet"
-                      title="worked out afterwards from what was known that day">*</span
+                      title={texts.workedOutAfterwardsFromWhat}>*</span
                     >{/if}</td
                 >
-                <td>{rough(forecast.low_km, unit)} to {rough(forecast.high_km, unit)}</td>
+                <td
+                  >{say(texts.roughToRough2, {
+                    rough: rough(forecast.low_km, unit),
+                    rough2: rough(forecast.high_km, unit),
+                  })}</td
+                >
                 <td class:missed={forecast.interval_covered === false}>{upperFirst(outcome(forecast))}</td>
               </tr>
             {/each}
@@ -76,17 +89,18 @@
         </table>
       </div>
       {#if quality.backtest.forecasts.some((forecast) => forecast.afterwards)}<p class="quiet">
-          * worked out afterwards from what was known that day
+          {texts.workedOutAfterwardsFromWhat2}
         </p>{/if}
     {:else}
       <p>
-        Forecasts are kept from the first look-over on. When pads reach their limit you see here what was said, and how
-        it came.
+        {texts.forecastsAreKeptFromThe}
       </p>
     {/if}
     <p>
-      {#if garage.known}Over your garage {garage.covered} of {garage.known} forecasts held whose end is known; 8 in 10 should.{:else}No
-        forecast of your garage has met its end yet.{/if}
+      {#if garage.known}{say(texts.overYourGarageCoveredOf, {
+          covered: garage.covered,
+          known: garage.known,
+        })}{:else}{texts.noForecastOfYourGarage}{/if}
     </p>
   </section>
 </div>

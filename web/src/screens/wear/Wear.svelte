@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/wear";
+  import { say } from "../../texts/say";
   import { Button, Select, SelectItem } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
   import AxleSection from "../../parts/AxleSection.svelte";
@@ -47,7 +50,7 @@
 </script>
 
 <Shortcuts keys={{ l: () => push(`/axles/${id}/look-over`), j: () => push(`/axles/${id}/job-plan`) }} />
-<svelte:head><title>Wear - Graver</title></svelte:head>
+<svelte:head><title>{texts.wearGraver}</title></svelte:head>
 
 {#if wear.error}<Problem error={wear.error} />{/if}
 {#if value}
@@ -58,7 +61,7 @@
     <div>
       <p class="quiet"><a href="#/vehicles/{value.axle_name.vehicle_id}">{value.axle_name.vehicle_name}</a></p>
       <div class="row spread">
-        <h1>{upperFirst(axle.name)} wear</h1>
+        <h1>{say(texts.nameWear, { name: upperFirst(axle.name) })}</h1>
         <StateMark state={axle.state} large />
       </div>
     </div>
@@ -66,32 +69,43 @@
     {#if axle.pads_life}
       <section class="sheet answer">
         <div class="say">
-          <p class="quiet">Pads to {axle.limit_mm} mm</p>
+          <p class="quiet">{say(texts.padsToLimitMmMm, { limitMm: axle.limit_mm })}</p>
           <p class="number big">{span(axle.pads_life.distance_km, unit)}</p>
           {#if axle.pads_life.distance_km.p50 > 0}
             <p>
-              Most likely {rough(axle.pads_life.distance_km.p50, unit)}, {month(axle.pads_life.date.p50, today)}; 8 in
-              10 fall between {month(axle.pads_life.date.p10, today)} and {month(axle.pads_life.date.p90, today)}.
+              {say(texts.mostLikelyRoughMonth8, {
+                rough: rough(axle.pads_life.distance_km.p50, unit),
+                month: month(axle.pads_life.date.p50, today),
+                month2: month(axle.pads_life.date.p10, today),
+                month3: month(axle.pads_life.date.p90, today),
+              })}
             </p>
           {:else}
             <p>
-              A pad has most likely reached the limit already (chance {Math.round(
-                axle.pads_life.chance_now * 100,
-              )}&nbsp;%){#if value.passed}{" "}some {rough(value.passed.distance_km, unit)} ago, about {day(
-                  value.passed.date,
-                )}{/if}.
+              {say(texts.aPadHasMostLikely, {
+                round: Math.round(axle.pads_life.chance_now * 100),
+              })}{#if value.passed}{" "}{say(texts.someRoughAgoAboutDay, {
+                  rough: rough(value.passed.distance_km, unit),
+                  day: day(value.passed.date),
+                })}{/if}.
             </p>
           {/if}
           <p class="again">
-            Look again {axle.look_again && axle.look_again.distance_km > 99
-              ? `within ${rough(axle.look_again.distance_km, unit)} or by ${month(axle.look_again.date, today)}`
-              : "now"}.
+            {say(texts.lookAgainRest, {
+              rest:
+                axle.look_again && axle.look_again.distance_km > 99
+                  ? say(common.withinRoughOrByMonth, {
+                      rough: rough(axle.look_again.distance_km, unit),
+                      month: month(axle.look_again.date, today),
+                    })
+                  : common.now,
+            })}
           </p>
-          <Select labelText="Renewed at" bind:selected={limit} size="sm">
-            <SelectItem value="" text="My limit" />
+          <Select labelText={texts.renewedAt} bind:selected={limit} size="sm">
+            <SelectItem value="" text={texts.myLimit} />
             {#each value.limits as each (each.id)}<SelectItem
                 value={String(each.mm)}
-                text="{each.mm} mm: {lowerFirst(each.label)}"
+                text={say(texts.mmMmLabel, { mm: each.mm, label: lowerFirst(each.label) })}
               />{/each}
           </Select>
         </div>
@@ -99,34 +113,36 @@
       </section>
     {:else}
       <section class="sheet stack">
-        <h2>No forecast yet</h2>
-        <p>{upperFirst(axle.why_not.join("; "))}. Log a look-over of this axle, or note when its pads went on.</p>
-        <div><Button href="#/axles/{axle.id}/look-over">Start a look-over</Button></div>
+        <h2>{texts.noForecastYet}</h2>
+        <p>{say(texts.whyNotLogALookOver, { whyNot: upperFirst(axle.why_not.join("; ")) })}</p>
+        <div><Button href="#/axles/{axle.id}/look-over">{common.startALookOver}</Button></div>
       </section>
     {/if}
 
     {#if value.readings.length && positions.length}
       <section class="sheet">
         <div class="row spread">
-          <h2>Thickness over distance</h2>
-          <Select labelText="Show" inline bind:selected={shown} size="sm">
-            <SelectItem value="" text={first ? `the first to go: ${named(first.position)}` : "the first to go"} />
-            <SelectItem value="pads" text="all pads" />
+          <h2>{texts.thicknessOverDistance}</h2>
+          <Select labelText={texts.show} inline bind:selected={shown} size="sm">
+            <SelectItem
+              value=""
+              text={first ? say(texts.theFirstToGoNamed, { named: named(first.position) }) : texts.theFirstToGo}
+            />
+            <SelectItem value="pads" text={texts.allPads} />
             {#each pads as pad (pad.position)}<SelectItem value={pad.position} text={named(pad.position)} />{/each}
-            {#if rotors.length}<SelectItem value="rotors" text="rotors" />{/if}
+            {#if rotors.length}<SelectItem value="rotors" text={common.rotors} />{/if}
           </Select>
         </div>
         <WearChart wear={value} {positions} />
         <p class="quiet">
-          Points with their error (a gauge's as its interval; hollow where doubted). From today on: most likely, and the
-          band in which 8 in 10 reach the limit.
+          {texts.pointsWithTheirErrorA}
         </p>
       </section>
     {/if}
 
     {#if axle.pads_life && quality.value}
       <section class="sheet">
-        <h2>What if?</h2>
+        <h2>{texts.whatIf}</h2>
         {#key id}<WhatIf
             axle={id}
             sides={axle.sides}
@@ -142,13 +158,13 @@
 
     {#if value.components.length}
       <section class="sheet">
-        <h2>Each position</h2>
+        <h2>{texts.eachPosition}</h2>
         <div class="scroll">
           <table>
             <thead
               ><tr
-                ><th>Position</th><th>Estimated today</th><th>Wears in 1,000 {unit}</th><th>To its limit (8 in 10)</th
-                ><th>Most likely</th></tr
+                ><th>{texts.position}</th><th>{texts.estimatedToday}</th><th>{say(texts.wearsIn1000Unit, { unit })}</th
+                ><th>{texts.toItsLimit8In}</th><th>{texts.mostLikely}</th></tr
               ></thead
             >
             <tbody>
@@ -157,15 +173,18 @@
                 <tr>
                   <th scope="row">{upperFirst(named(component.position))} {component.part}</th>
                   <td class="number"
-                    >{mm(component.now_mm, component.sd_mm)} mm
+                    >{say(texts.mmMm, { mm: mm(component.now_mm, component.sd_mm) })}
                     <span class="quiet">± {(2 * component.sd_mm).toFixed(component.sd_mm < 0.05 ? 2 : 1)}</span></td
                   >
                   <td
-                    >{(component.rate.p50 * per).toFixed(component.part === "pad" ? 2 : 3)} mm
+                    >{say(texts.valueMm, {
+                      value: (component.rate.p50 * per).toFixed(component.part === "pad" ? 2 : 3),
+                    })}
                     <span class="quiet"
-                      >({(component.rate.p10 * per).toFixed(component.part === "pad" ? 2 : 3)} to {(
-                        component.rate.p90 * per
-                      ).toFixed(component.part === "pad" ? 2 : 3)})</span
+                      >{say(texts.valueToValue2, {
+                        value: (component.rate.p10 * per).toFixed(component.part === "pad" ? 2 : 3),
+                        value2: (component.rate.p90 * per).toFixed(component.part === "pad" ? 2 : 3),
+                      })}</span
                     ></td
                   >
                   <td>{component.life ? span(component.life.distance_km, unit) : "?"}</td>
@@ -179,7 +198,7 @@
     {/if}
 
     <section class="sheet">
-      <h2>Why it says so</h2>
+      <h2>{texts.whyItSaysSo}</h2>
       <ul class="why">
         {#each axle.reasons as reason (reason.rule)}<li>
             <strong>{axle.state.label}:</strong>
@@ -189,14 +208,14 @@
       </ul>
     </section>
     <div class="row no-print">
-      <Button href="#/axles/{axle.id}/job-plan">Plan a job<kbd aria-hidden="true">j</kbd></Button>
+      <Button href="#/axles/{axle.id}/job-plan">{common.planAJob}<kbd aria-hidden="true">j</kbd></Button>
       <Button kind="tertiary" href="#/axles/{axle.id}/look-over"
-        >Start a look-over<kbd aria-hidden="true">l</kbd></Button
+        >{common.startALookOver}<kbd aria-hidden="true">l</kbd></Button
       >
     </div>
   </div>
 {:else if wear.loading}
-  <p class="quiet" role="status">Working it out…</p>
+  <p class="quiet" role="status">{common.workingItOut}</p>
 {/if}
 
 <style>

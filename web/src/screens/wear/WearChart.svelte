@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/wear";
+  import { say } from "../../texts/say";
   import { scaleLinear } from "d3-scale";
   import { line } from "d3-shape";
   import type { Schemas } from "../../api/client";
@@ -47,13 +50,13 @@
     {width}
     height={HEIGHT}
     role="group"
-    aria-label="Thickness over the odometer: {positions.map(named).join(', ')}"
+    aria-label={say(texts.thicknessOverTheOdometerPositions, { positions: positions.map(named).join(", ") })}
   >
     {#each y.ticks(6) as mm (mm)}
       <line class="grid" x1={EDGE.left} x2={width - EDGE.right} y1={y(mm)} y2={y(mm)} />
       <text class="axis" x={EDGE.left - 8} y={y(mm) + 4} text-anchor="end">{mm}</text>
     {/each}
-    <text class="axis" x={EDGE.left - 8} y={EDGE.top - 10} text-anchor="end">mm</text>
+    <text class="axis" x={EDGE.left - 8} y={EDGE.top - 10} text-anchor="end">{texts.mm}</text>
     {#each kms as km (km)}
       <line class="tick" x1={x(km)} x2={x(km)} y1={HEIGHT - EDGE.bottom} y2={HEIGHT - EDGE.bottom + 5} />
       <text class="axis" x={x(km)} y={HEIGHT - EDGE.bottom + 20} text-anchor="middle">{grouped(km)}</text>
@@ -133,10 +136,16 @@
   <p class="told" role="status">{told ? upperFirst(told.text) : "\u00a0"}</p>
 </div>
 <details>
-  <summary>As a table</summary>
+  <summary>{texts.asATable}</summary>
   <div class="scroll">
     <table>
-      <thead><tr><th>Date</th><th>Odometer</th><th>Position</th><th>As entered</th><th>Thickness</th></tr></thead>
+      <thead
+        ><tr
+          ><th>{texts.date}</th><th>{common.odometer}</th><th>{texts.position}</th><th>{texts.asEntered}</th><th
+            >{texts.thickness}</th
+          ></tr
+        ></thead
+      >
       <tbody>
         {#each shown as reading, at (at)}
           <tr>
@@ -145,13 +154,14 @@
             <td>{upperFirst(named(reading.position))} {reading.part}</td>
             <td
               >{reading.entered} ({reading.method}){#if reading.doubted || reading.kept}{" "}<strong class="doubt"
-                  >doubted</strong
+                  >{texts.doubted}</strong
                 >{/if}</td
             >
             <td class="number"
-              >{reading.low_mm.toFixed(reading.part === "rotor" ? 2 : 1)} to {reading.high_mm.toFixed(
-                reading.part === "rotor" ? 2 : 1,
-              )} mm</td
+              >{say(texts.lowMmToHighMmMm, {
+                lowMm: reading.low_mm.toFixed(reading.part === "rotor" ? 2 : 1),
+                highMm: reading.high_mm.toFixed(reading.part === "rotor" ? 2 : 1),
+              })}</td
             >
           </tr>
         {/each}

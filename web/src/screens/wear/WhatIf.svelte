@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/wear";
+  import { say } from "../../texts/say";
   import { Select, SelectItem, TextInput } from "carbon-components-svelte";
   import { untrack } from "svelte";
   import { api, type Schemas } from "../../api/client";
@@ -40,8 +43,8 @@
   const rows = $derived(
     answer
       ? [
-          { id: "before", label: "As it stands", of: answer.before },
-          ...(supposed ? [{ id: "after", label: "What if", of: answer.after }] : []),
+          { id: "before", label: texts.asItStands, of: answer.before },
+          ...(supposed ? [{ id: "after", label: texts.whatIf2, of: answer.after }] : []),
         ]
       : [],
   );
@@ -52,20 +55,20 @@
 <div class="ask">
   <TextInput
     size="sm"
-    labelText="Driven in a year ({unit})"
+    labelText={say(texts.drivenInAYearUnit, { unit })}
     placeholder={String(Math.round(inUnit(kmPerDay * 365.25, unit) / 100) * 100)}
     inputmode="decimal"
     bind:value={asked.year_distance}
     invalid={!!fault("year_distance")}
     invalidText={fault("year_distance")}
   />
-  <Select size="sm" labelText="Used for" bind:selected={asked.use}>
-    <SelectItem value="" text="as now" />
+  <Select size="sm" labelText={texts.usedFor} bind:selected={asked.use}>
+    <SelectItem value="" text={texts.asNow} />
     {#each choices.uses as use (use.id)}<SelectItem value={use.id} text="× {use.factor} {use.label}" />{/each}
   </Select>
   <TextInput
     size="sm"
-    labelText="Wear factor (your guess)"
+    labelText={common.wearFactorYourGuess}
     placeholder="1"
     inputmode="decimal"
     bind:value={asked.factor}
@@ -73,21 +76,21 @@
     invalidText={fault("factor")}
   />
   {#if sides.length > 1}
-    <Select size="sm" labelText="Slide pins freed" bind:selected={asked.freed}>
-      <SelectItem value="" text="no" />
+    <Select size="sm" labelText={texts.slidePinsFreed} bind:selected={asked.freed}>
+      <SelectItem value="" text={texts.no} />
       {#each sides as side (side)}<SelectItem value={side} text={side} />{/each}
     </Select>
   {/if}
-  <Select size="sm" labelText="New pads now" bind:selected={asked.pads}>
-    <SelectItem value="" text="no" />
-    <SelectItem value="same" text="the same kind" />
+  <Select size="sm" labelText={texts.newPadsNow} bind:selected={asked.pads}>
+    <SelectItem value="" text={texts.no} />
+    <SelectItem value="same" text={common.theSameKind} />
     {#each choices.pads as pads (pads.id)}<SelectItem value={pads.id} text="× {pads.factor} {pads.label}" />{/each}
   </Select>
   {#if asked.pads}
     <TextInput
       size="sm"
-      labelText="Their thickness (mm)"
-      placeholder="as specified"
+      labelText={texts.theirThicknessMm}
+      placeholder={texts.asSpecified}
       inputmode="decimal"
       bind:value={asked.pads_mm}
       invalid={!!fault("pads_mm")}
@@ -111,15 +114,23 @@
         <span class="look" style:left={at(Math.min(row.of.look_again.distance_km, most))}></span>
       </div>
       <p class="words">
-        <span class="number">{span(life.distance_km, unit)}</span>, most likely {month(life.date.p50, today)}; look
-        again {row.of.look_again.distance_km > 99
-          ? `within ${rough(row.of.look_again.distance_km, unit)} or by ${month(row.of.look_again.date, today)}`
-          : "now"}
+        <span class="number">{span(life.distance_km, unit)}</span>{say(texts.mostLikelyMonthLookAgain, {
+          month: month(life.date.p50, today),
+          rest:
+            row.of.look_again.distance_km > 99
+              ? say(common.withinRoughOrByMonth, {
+                  rough: rough(row.of.look_again.distance_km, unit),
+                  month: month(row.of.look_again.date, today),
+                })
+              : common.now,
+        })}
       </p>
     {/if}
   {/each}
 </div>
-{#if supposed && answer?.said.length}<p class="quiet">Supposed: {answer.said.join("; ")}.</p>{/if}
+{#if supposed && answer?.said.length}<p class="quiet">
+    {say(texts.supposedSaid, { said: answer.said.join("; ") })}
+  </p>{/if}
 
 <style>
   .ask {

@@ -1,3 +1,5 @@
+import * as texts from "../../texts/wear";
+import { say } from "../../texts/say";
 import { scaleLinear } from "d3-scale";
 import { area, line } from "d3-shape";
 import type { Schemas } from "../../api/client";
@@ -55,7 +57,10 @@ export function picture(wear: Wear, positions: string[], inUnit: (km: number) =>
   const parts = [...new Set(positions.map(partOf))];
   const breaks = wear.fits
     .filter((fit) => parts.includes(fit.part))
-    .map((fit) => ({ at: inUnit(fit.odometer_km), label: `new ${fit.part}s, ${day(fit.date)}` }));
+    .map((fit) => ({
+      at: inUnit(fit.odometer_km),
+      label: say(texts.newParts, { part: fit.part, day: day(fit.date) }),
+    }));
   const limits = parts.flatMap((part) => limit(wear, part));
   const places = [
     ...points.map((each) => each.at),
@@ -80,7 +85,13 @@ export function picture(wear: Wear, positions: string[], inUnit: (km: number) =>
 
 function point(reading: Wear["readings"][number], at: number, inUnit: (km: number) => number): Point {
   const doubted = reading.doubted || reading.kept;
-  const text = `${positionName(reading.position)}, ${day(reading.date)}: ${reading.entered} (${reading.method})${doubted ? ", doubted" : ""}`;
+  const text = say(texts.readingPoint, {
+    position: positionName(reading.position),
+    day: day(reading.date),
+    entered: reading.entered,
+    method: reading.method,
+    doubt: doubted ? texts.doubtedAfter : "",
+  });
   return {
     id: `${reading.position} ${at}`,
     position: reading.position,
@@ -110,13 +121,13 @@ function whenNew(wear: Wear, position: string, inUnit: (km: number) => number): 
     high: mm,
     interval: false,
     doubted: false,
-    text: `${positionName(position)}: new on ${day(fit.date)}, ${mm} mm`,
+    text: say(texts.newPoint, { position: positionName(position), day: day(fit.date), mm }),
   }));
 }
 
 function limit(wear: Wear, part: string): WearPicture["limits"] {
   const mm = part === "pad" ? wear.axle.limit_mm : wear.axle.corners[0]?.rotor.discard_mm;
-  return mm ? [{ mm, part, label: part === "pad" ? `your limit, ${mm} mm` : `discard, ${mm} mm` }] : [];
+  return mm ? [{ mm, part, label: part === "pad" ? say(texts.yourLimit, { mm }) : say(texts.discard, { mm }) }] : [];
 }
 
 function course(wear: Wear, position: string, inUnit: (km: number) => number): Course[] {

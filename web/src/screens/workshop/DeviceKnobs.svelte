@@ -1,4 +1,5 @@
 <script lang="ts">
+  import * as texts from "../../texts/workshop";
   import { Button } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
   import { FormState } from "../../parts/formState.svelte";
@@ -16,7 +17,7 @@
 <article class="sheet stack" aria-label={device.label}>
   <div class="row spread">
     <h3>{device.label}</h3>
-    <span class:off={!device.connected}>{device.connected ? "connected" : "not connected"}</span>
+    <span class:off={!device.connected}>{device.connected ? texts.connected : texts.notConnected}</span>
   </div>
   {#each device.settings as setting (setting.id)}
     <label>
@@ -33,7 +34,7 @@
   {/each}
   <div class="row">
     <Button size="small" kind="tertiary" on:click={() => change({ connected: !device.connected })}
-      >{device.connected ? "Let go" : "Connect"}</Button
+      >{device.connected ? texts.disconnect : texts.connect}</Button
     >
   </div>
   <Fault text={form.first} />

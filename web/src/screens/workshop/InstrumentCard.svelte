@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/workshop";
+  import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
   import { day } from "../../format/words";
@@ -19,8 +22,12 @@
   const fault = form.fault;
   const range = $derived(
     instrument.least || instrument.most
-      ? `${instrument.least ?? "?"} to ${instrument.most ?? "?"} ${instrument.unit}`
-      : "range not known",
+      ? say(texts.leastToMostUnit, {
+          least: instrument.least ?? "?",
+          most: instrument.most ?? "?",
+          unit: instrument.unit,
+        })
+      : texts.rangeNotKnown,
   );
 
   async function act(action: () => Promise<unknown>) {
@@ -39,7 +46,9 @@
   const correct = () =>
     act(
       async () =>
-        (said = `${(await api.correctZero(instrument.id)).corrected} readings corrected; what was entered stays beside them.`),
+        (said = say(texts.correctedReadingsCorrectedWhatWas, {
+          corrected: (await api.correctZero(instrument.id)).corrected,
+        })),
     );
 </script>
 
@@ -47,37 +56,50 @@
   <div>
     <h3>{instrument.name}</h3>
     <p class="quiet">
-      {instrument.kind}, {range}{instrument.resolution ? `, steps of ${instrument.resolution} ${instrument.unit}` : ""}
+      {instrument.kind}, {range}{instrument.resolution
+        ? say(texts.stepsOfResolutionUnit, { resolution: instrument.resolution, unit: instrument.unit })
+        : ""}
     </p>
     <p class="quiet">
-      Standard uncertainty {instrument.uncertainty
-        ? `${instrument.uncertainty} ${instrument.unit}`
-        : `${instrument.usual_uncertainty_mm} mm (usual for its kind)`}
+      {say(texts.standardUncertaintyRest, {
+        rest: instrument.uncertainty
+          ? `${instrument.uncertainty} ${instrument.unit}`
+          : say(texts.usualUncertaintyMmMmUsualForIts, { usualUncertaintyMm: instrument.usual_uncertainty_mm }),
+      })}
     </p>
   </div>
   {#if newest}
     <p class:bad={!newest.good}>
-      <strong>{newest.good ? "Zero is right" : "Zero is off"}</strong>: showed {newest.read} at {newest.reference}
-      {newest.unit} on {day(newest.date)}{newest.good
-        ? ""
-        : `, ${Math.abs(newest.offset_mm).toFixed(3)} mm too ${newest.offset_mm > 0 ? "much" : "little"}`}.
+      <strong>{newest.good ? texts.zeroIsRight : texts.zeroIsOff}</strong>{say(texts.showedReadAtReferenceUnit, {
+        read: newest.read,
+        reference: newest.reference,
+        unit: newest.unit,
+        day: day(newest.date),
+        rest: newest.good
+          ? ""
+          : say(texts.absMmTooRest, {
+              abs: Math.abs(newest.offset_mm).toFixed(3),
+              rest: newest.offset_mm > 0 ? texts.much : texts.little,
+            }),
+      })}
     </p>
-  {:else}<p class="quiet">Its zero was never checked.</p>{/if}
+  {:else}<p class="quiet">{texts.itsZeroWasNeverChecked}</p>{/if}
   {#if instrument.changes.length}
     <div class="changes">
       <p>
-        {instrument.changes.length}
-        {instrument.changes.length === 1 ? "reading was" : "readings were"} made with it since its zero was last good:
+        {say(texts.countCountMadeWithIt, { count: instrument.changes.length })}
       </p>
       <ul class="plain-list">
         {#each instrument.changes.slice(0, 6) as change, at (at)}<li>
             <a href="#/look-overs/{change.look_over}">{day(change.date)}</a>
             {change.position}: <span class="number">{change.from} → {change.to} {change.unit}</span>
           </li>{/each}
-        {#if instrument.changes.length > 6}<li>and {instrument.changes.length - 6} more</li>{/if}
+        {#if instrument.changes.length > 6}<li>
+            {say(texts.andValueMore, { value: instrument.changes.length - 6 })}
+          </li>{/if}
       </ul>
       <Button size="small" on:click={correct}
-        >Take the {Math.abs(newest?.offset_mm ?? 0).toFixed(3)} mm out of them</Button
+        >{say(texts.takeTheAbsMmOut, { abs: Math.abs(newest?.offset_mm ?? 0).toFixed(3) })}</Button
       >
     </div>
   {/if}
@@ -85,15 +107,15 @@
   {#if checking}
     <form class="row" onsubmit={check} novalidate>
       <label
-        >Should be ({instrument.unit})<input
+        >{say(texts.shouldBeUnit, { unit: instrument.unit })}<input
           inputmode="decimal"
           bind:value={reference}
           aria-invalid={!!fault("reference")}
         /></label
       >
-      <label>It shows<input inputmode="decimal" bind:value={read} aria-invalid={!!fault("read")} /></label>
+      <label>{texts.readingShown}<input inputmode="decimal" bind:value={read} aria-invalid={!!fault("read")} /></label>
       <label
-        >Day<input
+        >{common.day}<input
           type="date"
           max={today}
           value={date || today}
@@ -101,17 +123,17 @@
           aria-invalid={!!fault("date")}
         /></label
       >
-      <Button type="submit" size="field">Note it</Button>
-      <Button kind="ghost" size="field" on:click={() => (checking = false)}>Cancel</Button>
+      <Button type="submit" size="field">{common.saveNote}</Button>
+      <Button kind="ghost" size="field" on:click={() => (checking = false)}>{common.cancel}</Button>
     </form>
   {:else}
     <div class="row">
-      <Button size="small" kind="tertiary" on:click={() => (checking = true)}>Check its zero</Button>
+      <Button size="small" kind="tertiary" on:click={() => (checking = true)}>{texts.checkItsZero}</Button>
       <Button
         size="small"
         kind="ghost"
         on:click={() => act(() => api.changeInstrument(instrument.id, { retired: !instrument.retired }))}
-        >{instrument.retired ? "Restore" : "Put it away"}</Button
+        >{instrument.retired ? common.restore : texts.archiveTool}</Button
       >
     </div>
   {/if}

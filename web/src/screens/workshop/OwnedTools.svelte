@@ -1,13 +1,14 @@
 <script lang="ts">
+  import * as texts from "../../texts/workshop";
   import { api, type Schemas } from "../../api/client";
   import { ticked } from "../../parts/boxes";
 
   /** The tools of the household: said once, held against every job. */
   let { tools, onchange }: { tools: Schemas["Tool"][]; onchange: () => void } = $props();
   const groups = $derived([
-    { label: "General", tools: tools.filter((tool) => !tool.special && !tool.set) },
-    { label: "Sockets and bits", tools: tools.filter((tool) => tool.set) },
-    { label: "Rarely owned", tools: tools.filter((tool) => tool.special && !tool.set) },
+    { label: texts.general, tools: tools.filter((tool) => !tool.special && !tool.set) },
+    { label: texts.socketsAndBits, tools: tools.filter((tool) => tool.set) },
+    { label: texts.rarelyOwned, tools: tools.filter((tool) => tool.special && !tool.set) },
   ]);
 
   async function own(tool: string, owned: boolean) {
@@ -19,9 +20,7 @@
 
 <section class="sheet">
   <h2>
-    Tools you own <span class="quiet"
-      >a job says early which others it needs; measuring tools above count by themselves</span
-    >
+    {texts.toolsYouOwn} <span class="quiet">{texts.aJobSaysEarlyWhich}</span>
   </h2>
   <div class="groups">
     {#each groups as group (group.label)}
@@ -35,7 +34,7 @@
               disabled={tool.measuring}
               onchange={(event) => ticked(event.currentTarget, (on) => own(tool.id, on))}
             /><span
-              >{tool.label}{#if tool.measuring}{" "}<span class="quiet">(a measuring tool above)</span>{/if}</span
+              >{tool.label}{#if tool.measuring}{" "}<span class="quiet">{texts.aMeasuringToolAbove}</span>{/if}</span
             ></label
           >
         {/each}

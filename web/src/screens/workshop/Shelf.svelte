@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/workshop";
+  import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
   import { upperFirst } from "../../format/words";
@@ -17,15 +20,15 @@
 </script>
 
 <section class="sheet">
-  <h2>Shelf and sources <span class="quiet">entered in a job's parts; taken off when a job is finished</span></h2>
+  <h2>{texts.shelfAndSources} <span class="quiet">{texts.enteredInAJobsParts}</span></h2>
   {#if shelf.rows.length}
     <div class="scroll">
       <table>
         <thead
           ><tr
-            ><th>What</th><th>For</th><th>From</th><th>Price each</th><th>On the shelf</th><th
-              ><span class="sr">What to do</span></th
-            ></tr
+            ><th>{common.what}</th><th>{texts.forWhat}</th><th>{common.from}</th><th>{texts.priceEach}</th><th
+              >{common.onTheShelf}</th
+            ><th><span class="sr">{texts.whatToDo}</span></th></tr
           ></thead
         >
         <tbody>
@@ -37,7 +40,7 @@
               <td>{row.supply.price ? `${shelf.currency} ${row.supply.price}` : "?"}</td>
               <td>
                 <input
-                  aria-label="On the shelf: {row.supply.name}"
+                  aria-label={say(texts.onTheShelfName, { name: row.supply.name })}
                   inputmode="decimal"
                   value={row.supply.on_shelf ?? ""}
                   aria-invalid={changed === row.supply.id && !!form.refused}
@@ -48,7 +51,7 @@
               </td>
               <td
                 ><Button size="small" kind="ghost" on:click={() => act(row.supply.id, { retired: true })}
-                  >Archive</Button
+                  >{texts.archive}</Button
                 ></td
               >
             </tr>
@@ -58,8 +61,7 @@
     </div>
   {:else}
     <p class="quiet">
-      Nothing yet. What you enter for a job, its parts, cleaner or fluid, is kept here with its price and what is left
-      of it.
+      {texts.nothingYetWhatYouEnter}
     </p>
   {/if}
 </section>

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/workshop";
+  import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
   import { day, upperFirst } from "../../format/words";
@@ -15,10 +18,10 @@
   const form = new FormState();
   const fault = form.fault;
   const fields: [keyof typeof blank, string][] = [
-    ["least", "From"],
-    ["most", "To"],
-    ["graduation", "Smallest step"],
-    ["length_mm", "Length, drive to grip (mm)"],
+    ["least", common.from],
+    ["most", common.to],
+    ["graduation", texts.smallestStep],
+    ["length_mm", texts.lengthDriveToGripMm],
   ];
 
   const act = async (action: () => Promise<unknown>) => (await form.act(action)) && (onchange(), true);
@@ -31,13 +34,14 @@
 
 <section class="stack">
   <div class="row spread">
-    <h2>Torque wrenches</h2>
-    {#if !adding}<Button size="small" kind="tertiary" on:click={() => (adding = true)}>Add a torque wrench</Button>{/if}
+    <h2>{texts.torqueWrenches}</h2>
+    {#if !adding}<Button size="small" kind="tertiary" on:click={() => (adding = true)}>{texts.addATorqueWrench}</Button
+      >{/if}
   </div>
   {#if adding}
     <form class="sheet form" onsubmit={add} novalidate>
       <div class="field wide">
-        <label for="wrench-name">Name you know it by</label><input
+        <label for="wrench-name">{common.yourNameForIt}</label><input
           id="wrench-name"
           class="text"
           maxlength="60"
@@ -47,7 +51,7 @@
         />
       </div>
       <div class="field">
-        <label for="wrench-unit">It is set in</label><select id="wrench-unit" bind:value={unit}
+        <label for="wrench-unit">{texts.wrenchUnit}</label><select id="wrench-unit" bind:value={unit}
           >{#each ["N·m", "lbf·ft", "lbf·in"] as each (each)}<option value={each}>{each}</option>{/each}</select
         >
       </div>
@@ -63,7 +67,7 @@
         </div>
       {/each}
       <div class="field">
-        <label for="wrench-day">Last calibrated</label><input
+        <label for="wrench-day">{texts.lastCalibrated}</label><input
           id="wrench-day"
           type="date"
           max={today}
@@ -72,7 +76,7 @@
         />
       </div>
       <p class="quiet wide">
-        The length is needed only for a crow-foot or offset extension; the calibration only to be reminded of it.
+        {texts.theLengthIsNeededOnly}
       </p>
       {#if form.refused}<div class="wide">
           {#each form.refused.faults as each (each.field)}<Fault
@@ -80,10 +84,10 @@
             />{/each}
         </div>{/if}
       <div class="row">
-        <Button type="submit" size="field">Add it</Button><Button
+        <Button type="submit" size="field">{texts.addWrench}</Button><Button
           kind="ghost"
           size="field"
-          on:click={() => (adding = false)}>Cancel</Button
+          on:click={() => (adding = false)}>{common.cancel}</Button
         >
       </div>
     </form>
@@ -93,30 +97,30 @@
       <table>
         <thead
           ><tr
-            ><th>Wrench</th><th>Range</th><th>Steps</th><th>Length</th><th>Calibrated</th><th
-              ><span class="sr">What to do</span></th
-            ></tr
+            ><th>{texts.wrench}</th><th>{texts.range}</th><th>{common.steps}</th><th>{texts.length}</th><th
+              >{texts.calibrated}</th
+            ><th><span class="sr">{texts.whatToDo}</span></th></tr
           ></thead
         >
         <tbody>
           {#each wrenches.filter((each) => !each.retired) as wrench (wrench.id)}
             <tr>
               <th scope="row">{wrench.name}</th>
-              <td>{wrench.least} to {wrench.most} {wrench.unit}</td>
+              <td>{say(texts.leastToMostUnit, { least: wrench.least, most: wrench.most, unit: wrench.unit })}</td>
               <td>{wrench.graduation} {wrench.unit}</td>
-              <td>{wrench.length_mm ? `${wrench.length_mm} mm` : "?"}</td>
-              <td>{wrench.calibrated_on ? day(wrench.calibrated_on) : "never, as far as is known"}</td>
+              <td>{wrench.length_mm ? say(texts.lengthMmMm, { lengthMm: wrench.length_mm }) : "?"}</td>
+              <td>{wrench.calibrated_on ? day(wrench.calibrated_on) : texts.neverAsFarAsIs}</td>
               <td>
                 <Button
                   size="small"
                   kind="ghost"
                   on:click={() => act(() => api.changeWrench(wrench.id, { calibrated_on: today }))}
-                  >Calibrated today</Button
+                  >{texts.calibratedToday}</Button
                 >
                 <Button
                   size="small"
                   kind="ghost"
-                  on:click={() => act(() => api.changeWrench(wrench.id, { retired: true }))}>Archive</Button
+                  on:click={() => act(() => api.changeWrench(wrench.id, { retired: true }))}>{texts.archive}</Button
                 >
               </td>
             </tr>
@@ -126,16 +130,14 @@
     </div>
   {:else if !adding}
     <p class="quiet">
-      None yet. With your wrenches here a job says which one reaches each torque, what to set it to, and what to borrow
-      before the wheel is off.
+      {texts.noneYetWithYourWrenches}
     </p>
   {/if}
   {#each wrenches.filter((each) => each.retired) as wrench (wrench.id)}
     <p class="quiet">
-      {wrench.name} is archived. <Button
-        size="small"
-        kind="ghost"
-        on:click={() => act(() => api.changeWrench(wrench.id, { retired: false }))}>Restore</Button
+      {say(texts.nameIsArchived, { name: wrench.name })}
+      <Button size="small" kind="ghost" on:click={() => act(() => api.changeWrench(wrench.id, { retired: false }))}
+        >{common.restore}</Button
       >
     </p>
   {/each}

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/workshop";
   import { Button } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
   import DeviceKnobs from "./DeviceKnobs.svelte";
@@ -65,19 +67,19 @@
   }
 </script>
 
-<svelte:head><title>Workshop - Graver</title></svelte:head>
+<svelte:head><title>{texts.workshopGraver}</title></svelte:head>
 {#if loaded.error}<Problem error={loaded.error} />{/if}
 {#if loaded.value}
   {@const { workshop, wrenches, devices, tools, shelf, today } = loaded.value}
   <div class="stack">
     <div class="row spread">
-      <h1>Workshop</h1>
-      {#if !adding}<Button size="field" on:click={() => (adding = true)}>Add a measuring tool</Button>{/if}
+      <h1>{common.workshop}</h1>
+      {#if !adding}<Button size="field" on:click={() => (adding = true)}>{texts.addAMeasuringTool}</Button>{/if}
     </div>
     {#if adding}
       <form class="sheet form" onsubmit={add} novalidate>
         <div class="field wide">
-          <label for="name">Name you know it by</label><input
+          <label for="name">{common.yourNameForIt}</label><input
             id="name"
             class="text"
             maxlength="60"
@@ -87,18 +89,18 @@
           />
         </div>
         <div class="field">
-          <label for="method">Kind</label><select id="method" bind:value={method}
+          <label for="method">{common.kind}</label><select id="method" bind:value={method}
             >{#each workshop.kinds as each (each.id)}<option value={each.id}>{each.label}</option>{/each}</select
           >
         </div>
         <div class="field">
-          <label for="unit">It reads in</label><select id="unit" bind:value={unit}
+          <label for="unit">{texts.toolUnit}</label><select id="unit" bind:value={unit}
             >{#each ["mm", "in", "32nd", "thou", "100th"] as each (each)}<option value={each}>{each}</option
               >{/each}</select
           >
         </div>
         <div class="field">
-          <label for="least">From</label><input
+          <label for="least">{common.from}</label><input
             id="least"
             inputmode="decimal"
             autocomplete="off"
@@ -107,7 +109,7 @@
           />
         </div>
         <div class="field">
-          <label for="most">To</label><input
+          <label for="most">{common.to}</label><input
             id="most"
             inputmode="decimal"
             autocomplete="off"
@@ -116,7 +118,7 @@
           />
         </div>
         <div class="field">
-          <label for="resolution">Smallest step</label><input
+          <label for="resolution">{texts.smallestStep}</label><input
             id="resolution"
             inputmode="decimal"
             autocomplete="off"
@@ -126,7 +128,7 @@
           />
         </div>
         <div class="field">
-          <label for="uncertainty">Standard uncertainty</label><input
+          <label for="uncertainty">{texts.standardUncertainty}</label><input
             id="uncertainty"
             inputmode="decimal"
             autocomplete="off"
@@ -136,8 +138,7 @@
           />
         </div>
         <p class="quiet wide">
-          Leave open what you do not know: the usual figure of its kind is then taken. A maker's “± 0.03” is a standard
-          uncertainty of 0.017 (divided by the square root of three, JCGM 100).
+          {texts.leaveOpenWhatYouDo}
         </p>
         {#if form.refused}<div class="wide">
             {#each form.refused.faults as each (each.field)}<Fault
@@ -145,21 +146,19 @@
               />{/each}
           </div>{/if}
         <div class="row">
-          <Button type="submit" size="field">Add it</Button><Button
+          <Button type="submit" size="field">{texts.addTool}</Button><Button
             kind="ghost"
             size="field"
-            on:click={() => (adding = false)}>Cancel</Button
+            on:click={() => (adding = false)}>{common.cancel}</Button
           >
         </div>
       </form>
     {/if}
     {#if workshop.instruments.length === 0 && !adding}
       <div class="sheet stack">
-        <h2>No measuring tools yet</h2>
+        <h2>{texts.noMeasuringToolsYet}</h2>
         <p>
-          Without a tool of your own every reading is taken to be as good as is usual for its kind. Add your caliper or
-          micrometer, check its zero now and then, and Graver says what a bad zero has done to your readings, and takes
-          it out of them.
+          {texts.withoutAToolOfYour}
         </p>
       </div>
     {/if}
@@ -172,7 +171,7 @@
     </div>
     {#if workshop.instruments.some((each) => each.retired)}
       <details>
-        <summary>Archived</summary>
+        <summary>{texts.archived}</summary>
         <div class="tools">
           {#each workshop.instruments.filter((each) => each.retired) as instrument (instrument.id)}<InstrumentCard
               {instrument}
@@ -186,17 +185,14 @@
     <OwnedTools {tools} onchange={load} />
     <Shelf {shelf} onchange={load} />
     <section>
-      <h2>On the bench</h2>
+      <h2>{texts.connectedDevices}</h2>
       {#if devices.length}
         <p class="quiet">
-          Devices that send their value into the walk-round. These are simulated: choose one there, press <kbd>z</kbd>,
-          and try here what noise, a wrong zero or a dropped line does. What they send is made up, stays labelled, and
-          never counts on a vehicle of your own.
+          {texts.devicesThatSendTheirValue} <kbd>z</kbd>{texts.andTryHereWhatNoise}
         </p>
       {:else}
         <p class="quiet">
-          No device is connected. To try simulated ones, start Graver with <code>bin/serve --simulated-devices</code>,
-          or look at the demo.
+          {texts.noDeviceIsConnectedTo} <code>bin/serve --simulated-devices</code>{texts.orLookAtTheDemo}
         </p>
       {/if}
       <div class="tools">

@@ -1,0 +1,19 @@
+export const already = "already there";
+export const upTo = "up to {high} {unit}";
+export const between = "{low} to {high} {unit}";
+export const now = "now";
+export const thenFurther = ", then {degrees}° further";
+export const months = [
+  "January",
+  "February",
+  "March",
+  "April",
+  "May",
+  "June",
+  "July",
+  "August",
+  "September",
+  "October",
+  "November",
+  "December",
+];

@@ -1,0 +1,15 @@
+export const addAVehicleGraver = "Add a vehicle - Graver";
+export const theNameNameFault = "The name {nameFault}";
+export const car = "Car";
+export const van = "Van";
+export const offRoader = "Off-roader";
+export const motorcycle = "Motorcycle";
+export const discsOnTheFrontWheel = "Discs on the front wheel";
+export const one = "One";
+export const two = "Two";
+export const odometerIn = "Odometer in";
+export const kilometres = "Kilometres";
+export const miles = "Miles";
+export const itGetsAFrontAnd =
+  "It gets a front and a rear axle. Limits, sizes and torques can wait; each says what waits for it.";
+export const addVehicle = "Add vehicle";
