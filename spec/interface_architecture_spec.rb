@@ -50,7 +50,9 @@ RSpec.describe "The interface's imports" do
     ]
   }
   allowed =
-    %w[./wearScale ../../parts/boxes ../../api/client ../../format/words ../../texts/say].map { |from| "export * from \"#{from}\";" }
+    %w[./wearScale ../../parts/boxes ../../api/client ../../format/words ../../texts/say].map do |from|
+      "export * from \"#{from}\";"
+    end
 
   it "are refused where they break the one direction, and only there" do
     given = [

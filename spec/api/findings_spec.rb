@@ -325,7 +325,9 @@ RSpec.describe "Findings in the API" do
     expect(fluid["axles"].first["draw_off_ml"]).to eq(0)
     expect(ask(:get, "/vehicles/#{car["id"]}")).to include(
       "state" => include("severity" => "stop"),
-      "seen" => include(include("text" => /wear does not explain/))
+      "seen" => include(include("text" => /wear does not explain/)),
+      # what stops a vehicle says what to do
+      "why" => match(/explain\. Do not drive\. Look at every caliper/)
     )
     # a reservoir that was filled anew in between says nothing of a leak
     ask(:post, "/vehicles/#{car["id"]}/fluid-renewals", { date: "2026-05-05", odometer: { value: "60200" } })

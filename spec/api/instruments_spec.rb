@@ -67,6 +67,15 @@ RSpec.describe "Measuring tools and devices in the API" do
         "uncertainty" => "not_a_number"
       )
       expect(fields(check("2027-01-01", "0"))).to eq("date" => "in_future")
+      # put away and taken back; what is not said of it stays
+      listed = -> { ask(:get, "/instruments")["instruments"].find { |each| each["id"] == tool["id"] } }
+      retired =
+        [true, false].map do |away|
+          ask(:patch, "/instruments/#{tool["id"]}", { retired: away })
+          listed.call.then { |each| each && each["retired"] }
+        end
+      expect(retired).to eq([true, false])
+      expect(listed.call).to include("most" => "150", "uncertainty" => "0.02")
       expect(fields(check("2026-01-01", "5000"))).to eq("read" => "out_of_range")
     end
   end

@@ -107,6 +107,8 @@ RSpec.describe "Torque of a job in the API" do
     expect(fields(ask(:get, "/axles/#{front}/torque-settings?extension_mm=wide"))).to eq(
       "extension_mm" => "not_a_number"
     )
+    far = ask(:get, "/axles/#{front}/torque-settings?extension_mm=5000")["error"]["fields"].first
+    expect(far).to include("code" => "out_of_range", "message" => /from 0 to 500 mm/)
     ask(:patch, "/torque-wrenches/1", { retired: true })
     expect(setting.call(ask(:get, "/axles/#{front}/job-plan"), "wheel_nut")["wrench"]).to be_nil
   end

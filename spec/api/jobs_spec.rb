@@ -166,6 +166,8 @@ RSpec.describe "Jobs in the API" do
       "steps.first_stops"
     )
     tick_until
+    expect(%w[200.5 0.05].map { |hours| fields(finish(hours:)) }).to all(include("hours" => "out_of_range"))
+    expect(fields(finish(hours: "200", odometer: { value: "many" }))).to eq("odometer.value" => "not_a_number")
     expect(fields(finish(hours: "900", odometer: { value: "many" }))).to eq(
       "hours" => "out_of_range",
       "odometer.value" => "not_a_number"

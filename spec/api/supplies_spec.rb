@@ -67,7 +67,7 @@ RSpec.describe "Parts, tools and paper in the API" do
       "lead_days" => "out_of_range"
     )
     expect(stock(lead_days: 366)["error"]["fields"].first["message"]).to eq("Enter a value from 0 to 365 days.")
-    expect(stock(lead_days: 365)).to include("lead_days" => 365)
+    expect([0, 365].map { |days| stock(lead_days: days)["lead_days"] }).to eq([0, 365])
     expect(refused(item: "stone")).to eq("item" => "unknown_item")
     expect(refused(kind: "wish")).to eq("kind" => "unknown_kind")
     expect(refused(axle: 999)).to eq("axle" => "unknown_axle")

@@ -40,6 +40,7 @@ RSpec.describe Graver::Core::Quantity do
       ["", "abc", "1e9", "NaN", "8.4.1", "1/0", "🛞", "9" * 5000, nil].each do |text|
         expect { described_class.parse(text) }.to raise_error(Graver::InvalidEntry, /\AEnter a number/)
       end
+      expect { described_class.parse("about #{"8" * 30}") }.to raise_error(/“about #{"8" * 18}…”/)
     end
   end
 

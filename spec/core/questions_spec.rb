@@ -52,6 +52,9 @@ RSpec.describe "Questions about readings" do
       # without any log: a quarter of a millimetre may be true, a quarter of an inch is likelier
       expect(code(0.25, alternatives: { "in" => 6.35 })).to eq("other_unit")
       expect(code(1.6, alternatives: { "in" => 40.6 })).to be_nil
+      # tiny is under a millimetre, and under an eighth of a new pad
+      expect([1.05, 0.95].map { |mm| code(mm, alternatives: { "cm" => 9.5 }) }).to eq([nil, "other_unit"])
+      expect([0.8, 0.7].map { |mm| code(mm, new_mm: 6.0, alternatives: { "cm" => 5.0 }) }).to eq([nil, "other_unit"])
       # a pad that was expected to be nearly gone, and is, is not asked about
       expect(code(0.6, expected: { mean_mm: 0.7, sd_mm: 0.3 }, alternatives: { "in" => 0.9 })).to be_nil
     end
@@ -89,6 +92,9 @@ RSpec.describe "Questions about readings" do
       expect(
         described_class.call([read(:a, %w[right inner], 10.9, 5.4), read(:b, %w[right outer], 0.23, 5.8)], gain: 16)
       ).to be_empty
+      # rotors differ by side alone
+      rotors = [read(:a, %w[left], 23.0, 25.0), read(:b, %w[right], 25.0, 23.0)]
+      expect(described_class.call(rotors, gain: 16)).to eq([%i[a b]])
       # inner left and outer right are not taken one for the other
       expect(
         described_class.call([read(:a, %w[left inner], 6.6, 3.6), read(:b, %w[right outer], 3.5, 6.5)], gain: 16)

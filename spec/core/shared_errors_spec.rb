@@ -59,7 +59,10 @@ RSpec.describe "Errors that readings have in common" do
         at = bank.thickness("right_outer")
         Math.sqrt((bank.covariance[at, at, true] * bank.weights).sum)
       end
-    # the one that was read says how thick the unread ones were
+    # either way each is as unsure as was said; the one that was read says how thick the unread ones were
+    unread = [together, apart].map { |fits| WearBuilders::Wear::AxleFilter.new(history(fits, as_of_km: 0.0), calm) }
+    spreads = unread.map { |filter| filter.hypotheses.covariance[filter.hypotheses.thickness("left_inner"), true, 0] }
+    expect(spreads.map(&:max)).to all(be_within(1e-9).of(1.2**2))
     expect(widths.first).to be < 0.7 * widths.last
   end
 

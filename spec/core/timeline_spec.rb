@@ -49,6 +49,10 @@ RSpec.describe "The road ahead" do
       seasonal = described_class.new(driving.with(season: summer), today)
       expect(seasonal.days_for(1500)).to be_within(0.1).of(20)
       expect(seasonal.km_by(today + 365)).to be_within(400).of(365 * 50)
+      # the sixteen days of May to come are slow, the thirty of June fast: 16 x 25 + 30 x 100
+      rising = driving.with(season: [1.0, 1.0, 1.0, 1.0, 0.5, 2.0, 1.0, 1.0, 1.0, 1.0, 1.0, 0.5])
+      expect(described_class.new(rising, today).km_by(Date.new(2026, 7, 1))).to be_within(1e-6).of(3400)
+      expect([today - 3, today].map { |day| road.km_by(day) }).to eq([0.0, 0.0])
     end
 
     it "never runs back, whatever is planned" do

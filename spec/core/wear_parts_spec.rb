@@ -8,128 +8,26 @@ RSpec.describe "The parts of the forecast" do
   let(:prior) { KNOWLEDGE.prior("pad") }
   let(:calm) { WearBuilders.without_surprises(prior) }
 
-  describe Graver::Core::Wear::Hypotheses do
-    # One supposition: base rate 0.15 mm per 1,000 km with the given spread, thickness 11 mm with 0.15.
-    def single(log_sd: 0.0)
-      described_class.new(
-        ["a"],
-        [Math.log(0.15e-3), 0.0, 0.0, 0.0, 11.0].zip,
-        [log_sd**2, 0.0, 0.0, 0.0, 0.15**2].zip,
-        [0.0],
-        [[1e-6, 20_000.0]]
-      )
-    end
-
-    def thickness(bank) = [bank.mean[4, 0], bank.covariance[4, 4, 0]]
-
-    # Conjugate normal update by hand: 11 - 1.5 = 9.5 with variance 0.15^2 + 0.035 x 1.5; reading 9.2 with 0.2.
-    it "weighs a reading against what was expected as the normal model does" do
-      bank = single
-      bank.wear("a", 10_000.0, 0.035)
-      variance = (0.15**2) + (0.035 * 1.5)
-      expect(thickness(bank)).to match([be_within(1e-9).of(9.5), be_within(1e-9).of(variance)])
-      bank.observe("a", WearBuilders::Thickness.point(9.2, 0.2), { share: 0.0, sd_mm: 1.0 })
-      gain = variance / (variance + 0.04)
-      expect(thickness(bank)).to match(
-        [be_within(1e-6).of(9.5 + (gain * -0.3)), be_within(1e-6).of(variance * (1 - gain))]
-      )
-      expect(bank.log_weight[0]).to be_within(1e-6).of(
-        Math.log(Graver::Core::Wear::Normal.density(9.2, 9.5, Math.sqrt(variance + 0.04)))
-      )
-    end
-
-    # Mean and variance of a lognormal variable (closed form): exp(m + v/2), (exp(v) - 1) exp(2m + v).
-    it "wears by a lognormal amount, and knows that who wore fast is thin" do
-      bank = single(log_sd: 0.3)
-      bank.wear("a", 10_000.0, 0.0)
-      mean = 1.5 * Math.exp(0.045)
-      expect(thickness(bank)).to match(
-        [be_within(1e-9).of(11 - mean), be_within(1e-9).of((0.15**2) + ((Math.exp(0.09) - 1) * (mean**2)))]
-      )
-      expect(bank.covariance[0, 4, 0]).to be_within(1e-9).of(-0.09 * mean)
-    end
-
-    # Against the truncated normal in closed form, which curves_spec.rb checks against its own sum.
-    it "takes a gauge for what it is: an interval" do
-      bank = single
-      bank.observe("a", WearBuilders::Thickness.interval(10.0, 11.0), { share: 0.0, sd_mm: 1.0 })
-      mass, mean, variance = Graver::Core::Wear::Normal.truncated(11.0, 0.15, 10.0, 11.0)
-      expect([Math.exp(bank.log_weight[0]), *thickness(bank)]).to match(
-        [be_within(1e-6).of(mass), be_within(1e-6).of(mean), be_within(1e-6).of(variance)]
-      )
-      far = single
-      far.observe("a", WearBuilders::Thickness.interval(0.0, 1.0), { share: 0.0, sd_mm: 1.0 })
-      expect([*thickness(far), far.log_weight[0]]).to all(be_finite)
-    end
-
-    # Bayes' rule and the law of total variance by hand: a reading of 9.0 where 11 +/- 0.15 was, read with 0.2; right
-    # (0.9) or off by 2 mm (0.1).
-    it "weighs whether a reading is wrong, and takes in as much of it as is believed" do
-      bank = single
-      chance = bank.observe("a", WearBuilders::Thickness.point(9.0, 0.2), { share: 0.1, sd_mm: 2.0 })[0]
-      sds = [0.04, 0.04 + 4.0].map { |error| Math.sqrt((0.15**2) + error) }
-      right, wrong = [0.9, 0.1].zip(sds).map { |share, sd| share * Graver::Core::Wear::Normal.density(9.0, 11.0, sd) }
-      expect(chance).to be_within(1e-9).of(wrong / (right + wrong))
-      expect(bank.log_weight[0]).to be_within(1e-9).of(Math.log(right + wrong))
-      gains = sds.map { |sd| (0.15**2) / (sd**2) }
-      means = gains.map { |gain| 11 - (2 * gain) }
-      mean = (means[0] * (1 - chance)) + (means[1] * chance)
-      variances = gains.zip(means).map { |gain, each| ((0.15**2) * (1 - gain)) + ((each - mean)**2) }
-      variance = (variances[0] * (1 - chance)) + (variances[1] * chance)
-      expect(thickness(bank)).to match([be_within(1e-9).of(mean), be_within(1e-9).of(variance)])
-    end
-
-    # Ornstein-Uhlenbeck process (closed form): it keeps exp(-d / length) of what it was, and its spread for ever.
-    it "forgets over a distance how the axle was driven" do
-      bank =
-        described_class.new(
-          ["a"],
-          [0.0, 0.4, 0.0, 0.0, 11.0].zip,
-          [0.0, 0.3**2, 0.0, 0.0, 0.0].zip,
-          [0.0],
-          [[0.3, 20_000.0]]
-        )
-      bank.drift(10_000.0)
-      bank.drift(5000.0)
-      expect(bank.mean[described_class::DRIFT, 0]).to be_within(1e-9).of(0.4 * Math.exp(-0.75))
-      expect(bank.covariance[described_class::DRIFT, described_class::DRIFT, 0]).to be_within(1e-9).of(0.09)
-    end
-
-    # JCGM 100:2008, F.1.2 (from memory): the variance of a mean of n readings with a common error is u_common^2 +
-    # u_own^2 / n. With
-    # next to nothing known before, that is what is left of the mean of four pads after four glances.
-    it "does not average away what four readings have in common" do
-      pads = %w[a b c d]
-      bank = described_class.new(pads, [[0.0]] * 11, ([[0.0]] * 7) + ([[1e4]] * 4), [0.0], [[1e-6, 20_000.0]])
-      bank.disturb(described_class::BIAS, 0.9**2)
-      pads.each { |pad| bank.observe(pad, WearBuilders::Thickness.point(5.5, 0.4), { share: 0.0, sd_mm: 1.0 }) }
-      at = pads.map { |pad| bank.thickness(pad) }
-      expect(at.product(at).sum { |one, other| bank.covariance[one, other, 0] } / 16).to be_within(0.01).of(
-        (0.9**2) + ((0.4**2) / 4)
-      )
-      expect(at.map { |one| bank.covariance[one, one, 0] }).to all(be_within(0.01).of((0.9**2) + (0.4**2)))
-      bank.join(at, 4.0)
-      expect(bank.covariance[at[0], at[1], 0] + bank.covariance[at[0], at[0], 0]).to be_within(0.02).of(
-        8.0 + (2 * (0.9**2)) + (0.4**2)
-      )
-    end
-
-    it "doubts a reading the more, the further off it is, and branches without losing weight" do
-      chances =
-        [10.8, 13.0].map do |mm|
-          single.observe("a", WearBuilders::Thickness.point(mm, 0.2), { share: 0.02, sd_mm: 1.5 })[0]
-        end
-      expect(chances).to match([be < 0.05, be > 0.9])
-      bank = single
-      expect(bank.branch([Math.log(0.7), Math.log(0.3)], 10).to_a).to eq([0, 1])
-      expect(bank.weights.to_a).to match([be_within(1e-9).of(0.7), be_within(1e-9).of(0.3)])
-      bank.prune(1)
-      expect(bank.weights.to_a).to eq([1.0])
-    end
-  end
-
   describe Graver::Core::Wear::AxleFilter do
     def follow(set, as_of_km:, with: prior, **more) = described_class.new(history(set, as_of_km:, **more), with)
+
+    # A reading so vague that it tells nothing leaves every belief as it was.
+    it "believes in a wrong service as often as the prior says, before anything speaks for or against" do
+      odd = prior.with(wrong_service: { share: 0.2, sd_mm: 1.0 }, plate_service: { share: 0.0, sd_mm: 1.0, mm: nil })
+      set = { "left_inner" => fitted(read(100, 8.0, 200.0)) }
+      bank = follow(set, as_of_km: 100.0, with: odd).hypotheses
+      wrong = bank.marks.find { |key, _| key.is_a?(Array) && key.first == "left_inner" }.last
+      believed = 1 - ((1 - 0.2) * (1 - odd.wrong[:share]))
+      expect((wrong * bank.weights).sum).to be_within(0.01).of(believed)
+    end
+
+    it "begins with each drift as unsure as the prior says" do
+      bank = follow({ "left_inner" => fitted }, as_of_km: 0.0).hypotheses
+      drift = WearBuilders::Wear::Hypotheses::DRIFT
+      expect(bank.covariance[drift, drift, true].to_a.map { |each| Math.sqrt(each).round(6) }.uniq).to match_array(
+        prior.drifts.map { |each| each[:log_sd].round(6) }.uniq
+      )
+    end
 
     # Mean and spread of the logarithm of a component's rate, over all suppositions; in mm per 1,000 km.
     def rate(filter, component)
