@@ -20,6 +20,11 @@ RSpec.describe "The API" do
   end
 
   it "changes and puts away a vehicle, and takes it back" do
+    expect(ask(:get, "/axles/#{front}/brake-data")["others"].map { |other| other["label"] }).to include("Juniper, rear")
+    expect(ask(:get, "/axles/#{front}/brake-data")["others"].map { |other| other["label"] }).not_to include(
+      "Juniper, front"
+    )
+    expect(fields(ask(:patch, "/vehicles/#{car["id"]}", { name: " " }))).to eq("name" => "missing")
     ask(:patch, "/vehicles/#{car["id"]}", { name: "Juniper II", archived: true })
     expect(ask(:get, "/garage")["vehicles"]).to be_empty
     expect(ask(:patch, "/vehicles/#{car["id"]}", { archived: false })).to include(

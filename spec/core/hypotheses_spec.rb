@@ -124,15 +124,16 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
   [[10.7, 10.95, 0.0], [11.05, 11.3, 0.0], [10.9, 11.4, 0.1], [10.4, 10.8, 0.25]].each do |lower, upper, edge|
     it "takes in a leaf between #{lower} and #{upper} mm, blurred by #{edge}, as the sum over all thicknesses does" do
       normal = ->(z) { 0.5 * Math.erfc(-z / Math.sqrt(2)) }
-      likely = ->(mm) do
-        if edge.zero?
-          (mm.between?(lower, upper) ? 1.0 : 0.0)
-        else
-          normal.((upper - mm) / edge) - normal.((lower - mm) / edge)
+      likely =
+        lambda do |mm|
+          if edge.zero?
+            (mm.between?(lower, upper) ? 1.0 : 0.0)
+          else
+            normal.call((upper - mm) / edge) - normal.call((lower - mm) / edge)
+          end
         end
-      end
       grid = (0...60_000).map { |at| 9.5 + ((at + 0.5) * 5e-5) }
-      mass = grid.map { |mm| Graver::Core::Wear::Normal.density(mm, 11.0, 0.15) * likely.(mm) * 5e-5 }
+      mass = grid.map { |mm| Graver::Core::Wear::Normal.density(mm, 11.0, 0.15) * likely.call(mm) * 5e-5 }
       mean = grid.zip(mass).sum { |mm, part| mm * part } / mass.sum
       variance = grid.zip(mass).sum { |mm, part| ((mm - mean)**2) * part } / mass.sum
       bank = single
