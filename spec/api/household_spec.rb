@@ -24,7 +24,7 @@ RSpec.describe "The API" do
     expect(ask(:get, "/axles/#{front}/brake-data")["others"].map { |other| other["label"] }).not_to include(
       "Juniper, front"
     )
-    expect(fields(ask(:patch, "/vehicles/#{car["id"]}", { name: " " }))).to eq("name" => "missing")
+    expect(fields(ask(:patch, "/vehicles/#{car["id"]}", { name: " " }))).to eq("name" => "invalid")
     ask(:patch, "/vehicles/#{car["id"]}", { name: "Juniper II", archived: true })
     expect(ask(:get, "/garage")["vehicles"]).to be_empty
     expect(ask(:patch, "/vehicles/#{car["id"]}", { archived: false })).to include(
