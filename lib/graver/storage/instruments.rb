@@ -8,7 +8,9 @@ module Graver
     class Instruments
       def initialize(database)
         @instruments = database[:instruments]
-        @checks = database[:zero_checks]
+        @all_checks = database[:zero_checks]
+        @checks = database[:zero_checks].exclude(id: database[:withdrawn_checks].select(:zero_check_id))
+        @withdrawn = database[:withdrawn_checks]
       end
 
       # fields: name, method, unit, least, most, resolution, uncertainty (texts as entered or nil) -> Instrument
@@ -32,8 +34,11 @@ module Graver
       end
 
       def add_check(instrument_id, date:, reference:, read:, unit:, at:)
-        @checks.insert(instrument_id:, date: date.iso8601, reference:, read:, unit:, recorded_at: at)
+        @all_checks.insert(instrument_id:, date: date.iso8601, reference:, read:, unit:, recorded_at: at)
       end
+
+      # It stays on file, and counts no more.
+      def withdraw_check(id, at:) = @withdrawn.insert(zero_check_id: id, recorded_at: at)
 
       private
 

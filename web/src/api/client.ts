@@ -78,6 +78,8 @@ export const api = {
     taken(client.PATCH("/instruments/{id}", { params: { path: { id } }, body: change })),
   checkZero: (id: number, check: Schemas["NewZeroCheck"]) =>
     taken(client.POST("/instruments/{id}/zero-checks", { params: { path: { id } }, body: check })),
+  withdrawZeroCheck: (id: number, check: number) =>
+    taken(client.DELETE("/instruments/{id}/zero-checks/{check}", { params: { path: { id, check } } })),
   correctZero: (id: number) => taken(client.POST("/instruments/{id}/corrections", { params: { path: { id } } })),
   wrenches: () => taken(client.GET("/torque-wrenches")),
   addWrench: (wrench: Schemas["NewTorqueWrench"]) => taken(client.POST("/torque-wrenches", { body: wrench })),

@@ -37,3 +37,4 @@ export const text8In10Between = "{text}: 8 in 10 between {round} and {round2} da
 export const labelBeyondThisPicture = "{label}: beyond this picture";
 export const unitFromNow = "{unit} from now";
 export const reachTheirLimit = "{what} reach their limit";
+export const doesNotCount = "Does not count:";

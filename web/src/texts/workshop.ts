@@ -75,3 +75,5 @@ export const noDeviceIsConnectedTo = "No device is connected. To try simulated o
 export const orLookAtTheDemo = ", or look at the demo.";
 export const addTool = "Add tool";
 export const addWrench = "Add wrench";
+export const withdrawCheck = "Withdraw this check";
+export const withdrawn = "Withdrawn; readings it had changed are as they were.";

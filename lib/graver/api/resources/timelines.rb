@@ -16,9 +16,12 @@ module Graver
         put "/schedule", :change_schedule
 
         def timelines
-          { today: context.today.iso8601, vehicles: views(overviews.all).map { |view| serializer.line(view) } }
+          {
+            today: context.today.iso8601,
+            vehicles: views(overviews.all.reject(&:error)).map { |view| serializer.line(view) }
+          }
         end
-        def calendar = ics(views(overviews.all))
+        def calendar = ics(views(overviews.all.reject(&:error)))
         def timeline(vehicle_id = id) = serializer.call(view(overviews.find(vehicle_id)), schedule.chosen)
         def vehicle_calendar = ics([view(overviews.find(id))])
 

@@ -9,6 +9,7 @@ module Graver
         post "/instruments", :add_instrument, 201
         patch "/instruments/:id", :change_instrument
         post "/instruments/:id/zero-checks", :check_zero, 201
+        delete "/instruments/:id/zero-checks/:check", :withdraw_zero_check
         post "/instruments/:id/corrections", :correct_zero, 201
         get "/torque-wrenches", :torque_wrenches
         post "/torque-wrenches", :add_torque_wrench, 201
@@ -30,11 +31,12 @@ module Graver
 
         def add_instrument = shown(workshop.add(payload(Contracts::NewInstrument)))
         def change_instrument = shown(workshop.change(id, payload(Contracts::InstrumentChange)))
-        def check_zero = shown(workshop.check(id, payload(Contracts::ZeroCheck)))
+        def check_zero = shown(zero_checks.check(id, payload(Contracts::ZeroCheck)))
+        def withdraw_zero_check = shown(zero_checks.withdraw(id, @exchange.number("check")))
 
         # Takes the newest check's offset off the readings it concerns.
         def correct_zero
-          corrected = workshop.apply(id)
+          corrected = zero_checks.apply(id)
           { corrected:, instrument: shown(workshop.find(id)) }
         end
 
@@ -67,7 +69,8 @@ module Graver
 
         def workshop = @workshop ||= Service::Axles::Instruments.new(context)
         def wrenches = Service::Workshop::TorqueWrenches.new(context)
-        def shown(instrument) = Serializers::Instruments.new(knowledge, workshop).call(instrument)
+        def zero_checks = Service::Axles::ZeroChecks.new(context)
+        def shown(instrument) = Serializers::Instruments.new(knowledge, zero_checks).call(instrument)
       end
     end
   end

@@ -26,7 +26,9 @@ module Graver
           fields.merge(
             odometer(overview),
             state: @axles.state(severity(overview)),
-            why: why(overview),
+            why: overview.error ? Texts.say("log.not_worked_out") : why(overview),
+            worked_out: overview.error.nil?,
+            unusable: unusable(overview),
             fluid: fluid(overview.fluid),
             log: log(overview),
             axles: axles(overview),
@@ -41,13 +43,34 @@ module Graver
 
         # Today's odometer is carried on from the last one logged.
         def odometer(overview)
-          answer = overview.axles.first.answer
           last = overview.look_overs.last
+          return read_last(last) if overview.error
+
+          answer = overview.axles.first.answer
           {
             odometer_km: last && answer.as_of_km.round,
             odometer_estimated: !last.nil? && last.date != answer.as_of_date,
             km_per_day: answer.driving.km_per_day.round(1)
           }
+        end
+
+        # Where nothing is worked out: as it was read last.
+        def read_last(look_over)
+          { odometer_km: look_over&.odometer_km&.round, odometer_estimated: false, km_per_day: 0.0 }
+        end
+
+        # Readings on file that count for nothing until they are put right.
+        def unusable(overview)
+          overview.unusable.map do |each|
+            row = each.row
+            axle = overview.vehicle.axles.find { |mine| mine.id == row.axle_id }
+            place = [axle.name, row.side, row.pad, row.part].compact.join(" ")
+            {
+              look_over: each.look_over.id,
+              text: Texts.say("log.named_reading", place:, value: "#{row.value} #{row.unit}", day: each.look_over.date),
+              because: each.because
+            }
+          end
         end
 
         def axles(overview)
@@ -100,7 +123,7 @@ module Graver
 
           axles = overview.axles.select { |each| each.judgement.severity == severity }
           if axles.empty?
-            Texts.say("log.done_otherwise")
+            Texts.say(overview.unusable.any? ? "log.has_unusable" : "log.done_otherwise")
           else
             axles.map { |axle| "#{axle.file.axle.name.capitalize}: #{lead(axle)}" }.join(" ")
           end
@@ -117,12 +140,14 @@ module Graver
           severities = [
             *overview.axles.map { |axle| axle.judgement.severity },
             *(overview.seen + overview.findings).filter_map(&:severity),
-            ("watch" if skipped(overview).any?)
+            ("watch" if skipped(overview).any? || overview.unusable.any? || overview.error)
           ]
           severities.compact.min_by { |severity| SEVERITIES.index(severity) }
         end
 
         def found(findings, overview)
+          return [] if findings.empty?
+
           today = overview.axles.first.answer.as_of_date.iso8601
           findings.map do |found|
             { severity: found.severity, text: found.title, caution: "#{found.sentence} #{found.advice}", date: today }

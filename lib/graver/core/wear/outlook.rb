@@ -103,12 +103,21 @@ module Graver
           given.with(look_again_km: (given.pads || given.rotors)&.first&.quantile(given.look_again_chance))
         end
 
+        # Where some positions were renewed and of the others nothing is known at all, nobody can say which goes first.
+        def never_seen(history, specification)
+          history.sets.empty? ? [] : specification.components - history.sets.last.keys
+        end
+
         def forecast(part, entries, specification, as_of_km, why)
           unless specification&.limit_mm
             why[part] = Texts.say(part == "pad" ? "forecast.no_limit" : "forecast.no_discard")
             return
           end
           history = @history_builder.call(entries, specification, as_of_km:)
+          if (unknown = never_seen(history, specification)).any?
+            why[part] = Texts.say("forecast.never_seen", places: unknown.map { |place| place.tr("_", " ") }, part:)
+            return
+          end
           Forecast
             .call(history, @priors.fetch(part))
             .tap { |result| why[part] = Texts.say("forecast.unread", part:) unless result }

@@ -104,7 +104,18 @@ module Graver
           )
         end
 
-        def entries = @entries ||= LogEntries.call(look_overs, axle.id, @instruments)
+        # Of its log, what counts: [Core::Wear::Entry].
+        def entries = usable.entries
+        # What does not, each with why: [UsableEntries::Unusable].
+        def unusable = usable.unusable
+        # Why no thickness can be made of a reading of this axle, in a sentence, or nil.
+        def fault(row) = usable.fault(row)
+        # The same axle with other brake data: { key => Storage::BrakeDatum or nil }
+        def with_data(changes)
+          household = Household.new(knowledge: @knowledge, instruments: @instruments, school_limit_mm: @school_limit_mm)
+          data = @data.merge(changes).compact
+          self.class.new(vehicle:, axle:, data:, look_overs:, household:, sources: @sources, planned:)
+        end
 
         # Units this vehicle has been read in.
         def units_used = @units_used ||= look_overs.flat_map { |look_over| look_over.readings.filter_map(&:unit) }.uniq
@@ -127,8 +138,8 @@ module Graver
               ]
             end
           rows, date = mine.reverse.find { |found, _| found.any? }
-          read = rows&.select { |row| row.event == "reading" && row.value }
-          read&.any? ? [read, date] : nil
+          read = rows.to_a.select { |row| usable.thickness?(row) }
+          read.any? ? [read, date] : nil
         end
 
         def reading_of(row) = LogEntries.reading(row, @instruments)
@@ -197,6 +208,8 @@ module Graver
         end
 
         private
+
+        def usable = @usable ||= UsableEntries.new(self, @knowledge.normalise, @instruments)
 
         # A fit without a side concerns both.
         def here?(entry, side, pad) = [nil, side].include?(entry.side) && [nil, pad].include?(entry.pad)

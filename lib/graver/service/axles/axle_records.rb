@@ -31,7 +31,7 @@ module Graver
           @household =
             AxleRecord::Household.new(
               knowledge: @context.knowledge,
-              instruments: Instruments.new(@context).core,
+              instruments: Instruments.new(@context).as_read,
               school_limit_mm: Schools.new(@context).pad_limit_mm
             )
           vehicles.to_h do |vehicle|

@@ -10,6 +10,8 @@ module Graver
         DOUBTED_TRUST = 0.5
         # What the forecast follows; runout, parking shoes and the like are on file beside it.
         PARTS = %w[pad rotor].freeze
+        # What happened says how thick it was; a figure beside it says nothing more.
+        EVENTS_THAT_SAY_ALL = %w[squealer sensor metal freed].freeze
         POSITION = %i[event part side pad method unit overall instrument_id].freeze
 
         module_function
@@ -40,7 +42,7 @@ module Graver
             side: thinnest.side,
             pad: thinnest.pad,
             event: thinnest.event,
-            reading: reading(thinnest, instruments),
+            reading: EVENTS_THAT_SAY_ALL.include?(thinnest.event) ? nil : reading(thinnest, instruments),
             trust: places.any?(&:doubt) ? DOUBTED_TRUST : 1.0,
             ref: thinnest.id
           )

@@ -28,10 +28,7 @@ module Graver
         # says that it cannot be found. Raises InvalidEntry, NotFound.
         def call(axle_id, entries)
           file = Axles::AxleRecords.new(@context).find(axle_id)
-          faults = entries.each_with_index.flat_map { |entry, at| faults(file, entry, at) }
-          faults += order(file, entries) + angles(file, entries)
-          raise InvalidEntry, faults if faults.any?
-
+          check(file, entries)
           @context.store.transaction do
             entries
               .group_by { |entry| home(file, entry[:key]) }
@@ -42,6 +39,14 @@ module Graver
         end
 
         private
+
+        def check(file, entries)
+          faults = entries.each_with_index.flat_map { |entry, at| faults(file, entry, at) }
+          faults += order(file, entries) + angles(file, entries)
+          raise InvalidEntry, faults if faults.any?
+
+          refuse_breaking(file, entries)
+        end
 
         # What holds for the whole vehicle is kept with its first axle.
         def home(file, key) = @catalogue.vehicle_wide?(key) ? file.vehicle.axles.first.id : file.axle.id
@@ -71,6 +76,22 @@ module Graver
           []
         rescue InvalidEntry => e
           e.under("entries.#{at}").faults
+        end
+
+        # What is known of a part must leave the readings of it on file possible.
+        def refuse_breaking(file, entries)
+          known = file.unusable.map(&:ref)
+          after = file.with_data(entries.to_h { |entry| [entry[:key], datum(entry)] })
+          broken = after.unusable.reject { |each| known.include?(each.ref) }
+          return if broken.empty?
+
+          at = entries.index { |entry| entry[:key].start_with?("pad.") } || 0
+          message = Axles::ReadingsOnFile.new(@context.store).refusal(broken.map { |each| [each.look_over, each.row] })
+          raise InvalidEntry.of("entries.#{at}.value", "breaks_readings", message)
+        end
+
+        def datum(entry)
+          entry[:value] && Storage::BrakeDatum.new(**row(entry).slice(:key, :value, :unit, :source), recorded_at: nil)
         end
 
         # Over what is entered now and what is on file.

@@ -34,9 +34,11 @@ module Graver
         # Raises InvalidEntry naming the field.
         def check
           check_position
-          units = given[:values].to_a.map { |value| split(value).last }.uniq
-          raise InvalidEntry.of("values", "units_differ", Texts.say("faults.units_differ", units:)) if units.length > 1
+          instrument
+          check_units
+          refuse_figure if @knowledge.tab?(event) && values.any?
           return unless event == "reading" && values.empty?
+
           raise InvalidEntry.of("values", "missing", Texts.say("faults.missing_reading"))
         end
 
@@ -61,6 +63,15 @@ module Graver
         end
 
         private
+
+        def check_units
+          units = given[:values].to_a.map { |value| split(value).last }.uniq
+          raise InvalidEntry.of("values", "units_differ", Texts.say("faults.units_differ", units:)) if units.length > 1
+        end
+
+        def refuse_figure
+          raise InvalidEntry.of("values", "figure_beside_event", Texts.say("faults.figure_beside_event"))
+        end
 
         def split(text) = Core::Quantity::EnteredLength.split(text, given[:unit])
 

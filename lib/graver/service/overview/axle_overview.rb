@@ -67,7 +67,19 @@ module Graver
             floor_mm: @knowledge.floor_pad_limit_mm,
             discard_mm: file.discard_mm,
             most_days: @knowledge.look_again_most_days
-          ).merge(CurrentConditions.measures(seen + findings.reject { |found| found.topic == "pads" }))
+          ).merge(
+            CurrentConditions.measures(seen + findings.reject { |found| found.topic == "pads" }),
+            "metal_pads" => metal_pads(file)
+          )
+        end
+
+        # Pads last seen as bare metal, of the set that is on.
+        def metal_pads(file)
+          file
+            .axle
+            .sides
+            .product(%w[inner outer])
+            .count { |side, pad| file.since_fit("pad", side, pad).reverse.find(&:thickness?)&.event == "metal" }
         end
 
         # Without pads that are due, the verdict is about the rotors as they are today.

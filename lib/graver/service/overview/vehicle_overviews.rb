@@ -8,8 +8,13 @@ module Graver
         # axles: [AxleOverview::Overview]; jobs: { axle id => [Storage::Job] } not finished; finished: [Storage::Job],
         # oldest first; fluid: Fluid or nil;
         # seen: [CurrentConditions::Seen] of the whole vehicle (symptoms, fluid); findings: [AxleFindings::Found] of
-        # the vehicle itself
-        Overview = Core::Value.define(:vehicle, :axles, :jobs, :finished, :fluid, :seen, :findings, :look_overs)
+        # the vehicle itself; error: why it cannot be worked out (then nothing but its log is known), else nil
+        Overview =
+          Core::Value.define(:vehicle, :axles, :jobs, :finished, :fluid, :seen, :findings, :look_overs, :error) do
+            def initialize(error: nil, **rest) = super
+            # Readings on file that no thickness can be made of -> [Axles::UsableEntries::Unusable]
+            def unusable = axles.flat_map { |axle| axle.file.unusable }
+          end
         # due_on, overdue_days (negative: still to go); renewed_on is when it was last renewed; estimated: from an age
         # somebody knew.
         Fluid = Core::Value.define(:renewed_on, :due_on, :overdue_days, :estimated)
@@ -18,9 +23,19 @@ module Graver
           @context = context
         end
 
-        def all = overviews(@context.store.vehicles.all)
+        # What cannot be worked out of one vehicle leaves the others alone (Overview#error).
+        def all = overviews(@context.store.vehicles.all) { |error, *known| without(error, *known) }
 
-        # Raises NotFound.
+        # One vehicle, with its error if it has one. Raises NotFound.
+        def shown(id)
+          find(id)
+        rescue NotFound
+          raise
+        rescue StandardError
+          overviews([@context.store.vehicles.find(id)]) { |error, *known| without(error, *known) }.first
+        end
+
+        # Raises NotFound, and whatever keeps it from being worked out.
         def find(id) = @context.once([:overview, id]) { overviews([@context.store.vehicles.find(id)]).first }
 
         private
@@ -28,7 +43,27 @@ module Graver
         def overviews(vehicles)
           files = Axles::AxleRecords.new(@context).of(vehicles)
           jobs = @context.store.jobs.of(vehicles.flat_map { |vehicle| vehicle.axles.map(&:id) })
-          vehicles.map { |vehicle| overview(vehicle, files.fetch(vehicle.id), jobs) }
+          vehicles.map do |vehicle|
+            overview(vehicle, files.fetch(vehicle.id), jobs)
+          rescue StandardError => e
+            block_given? ? yield(e, vehicle, files.fetch(vehicle.id), jobs) : raise
+          end
+        end
+
+        # Its log and its jobs, and no verdict.
+        def without(error, vehicle, files, all)
+          mine = all.select { |job| vehicle.axles.any? { |axle| axle.id == job.axle_id } }
+          Overview.new(
+            vehicle:,
+            axles: [],
+            jobs: going(mine),
+            finished: mine.select { |job| job.state == "finished" },
+            fluid: nil,
+            seen: [],
+            findings: [],
+            look_overs: files.first&.look_overs || [],
+            error:
+          )
         end
 
         def overview(vehicle, files, all)

@@ -37,7 +37,7 @@ module Graver
           given
             .fetch("checks", [])
             .each do |check|
-              instruments.check(
+              Axles::ZeroChecks.new(@context).check(
                 added.id,
                 {
                   date: (@context.today - check["days_ago"]).iso8601,

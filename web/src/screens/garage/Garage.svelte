@@ -9,6 +9,7 @@
   import Timeline from "../../parts/Timeline.svelte";
   import { axleLane, vehicleLane } from "../../parts/timelineScale";
   import Shortcuts from "../../parts/Shortcuts.svelte";
+  import Unusable from "../../parts/Unusable.svelte";
   import StateMark from "../../parts/StateMark.svelte";
   import { day, exact, month, span, upperFirst } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
@@ -85,6 +86,7 @@
                 : ""}{exact(vehicle.odometer_km, vehicle.distance_unit)}{/if}
           </p>
           {#if vehicle.why}<p class="why {vehicle.state.severity}">{vehicle.why}</p>{/if}
+          <Unusable readings={vehicle.unusable} />
           {#if vehicle.fluid && vehicle.fluid.overdue_days > 0}<p class="late">
               {say(texts.brakeFluidOverdueSinceDay, { day: day(vehicle.fluid.due_on) })}
             </p>{/if}

@@ -12,12 +12,13 @@
   import StateMark from "../../parts/StateMark.svelte";
   import { amount } from "../../format/jobs";
   import { day, exact, month, rough, span, upperFirst, inUnit } from "../../format/words";
+  import Unusable from "../../parts/Unusable.svelte";
   import { Loader } from "../../parts/loader.svelte";
   import { push } from "svelte-spa-router";
   import { FormState } from "../../parts/formState.svelte";
 
   let { params }: { params: { id: string } } = $props();
-  const loaded = new Loader<{ vehicle: Schemas["Vehicle"]; timeline: Schemas["Timeline"]; today: string }>();
+  const loaded = new Loader<{ vehicle: Schemas["Vehicle"]; events: Schemas["TimelineEvent"][]; today: string }>();
   const id = $derived(Number(params.id));
   let renaming = $state(false);
   let newName = $state("");
@@ -28,8 +29,11 @@
   const form = new FormState();
 
   async function fetchIt(of: number) {
-    const [vehicle, timeline, catalogue] = await Promise.all([api.vehicle(of), api.timeline(of), api.catalogue()]);
-    return { vehicle, timeline, today: catalogue.today };
+    const ahead = api.timeline(of).catch((error: Error) => error);
+    const [vehicle, timeline, catalogue] = await Promise.all([api.vehicle(of), ahead, api.catalogue()]);
+    // what cannot be worked out has a log, and nothing ahead
+    if (timeline instanceof Error && vehicle.worked_out) throw timeline;
+    return { vehicle, events: timeline instanceof Error ? [] : timeline.events, today: catalogue.today };
   }
   $effect(() => {
     const of = id;
@@ -58,7 +62,7 @@
   );
 
   function lanes(of: Schemas["Vehicle"]): Lane[] {
-    const events = loaded.value?.timeline.events ?? [];
+    const events = loaded.value?.events ?? [];
     const whole = vehicleLane(events, "Vehicle", today);
     return [...of.axles.map((axle) => axleLane(axle, upperFirst(axle.name), today, events)), ...(whole ? [whole] : [])];
   }
@@ -127,6 +131,8 @@
       </p>
     </div>
 
+    {#if !vehicle.worked_out}<p class="sheet" role="alert">{vehicle.why}</p>{/if}
+    {#if vehicle.unusable.length}<div class="sheet"><Unusable readings={vehicle.unusable} /></div>{/if}
     {#if vehicle.seen.length}
       <ul class="sheet plain-list seen">
         {#each vehicle.seen as mark (mark.text)}

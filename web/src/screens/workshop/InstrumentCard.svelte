@@ -43,6 +43,12 @@
     void act(() => api.checkZero(instrument.id, { date: date || today, reference, read, unit: instrument.unit }));
   }
 
+  const withdraw = () =>
+    act(async () => {
+      await api.withdrawZeroCheck(instrument.id, newest!.id);
+      said = texts.withdrawn;
+    });
+
   const correct = () =>
     act(
       async () =>
@@ -82,6 +88,7 @@
               rest: newest.offset_mm > 0 ? texts.much : texts.little,
             }),
       })}
+      <button type="button" class="link" onclick={withdraw}>{texts.withdrawCheck}</button>
     </p>
   {:else}<p class="quiet">{texts.itsZeroWasNeverChecked}</p>{/if}
   {#if instrument.changes.length}

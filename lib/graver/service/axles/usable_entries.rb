@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Axles
+      # The log of one axle, told apart: entries that count, and readings on file that no thickness can be made of with
+      # what is on file beside them. Those are named, never guessed at, and never stop the rest.
+      class UsableEntries
+        # row: Storage::ReadingRow of a Storage::LookOver; because: a sentence
+        Unusable = Core::Value.define(:row, :look_over, :because) { def ref = row.id }
+
+        # record: AxleRecord; instruments: { id => Core::Measurement::Instrument }
+        def initialize(record, normalise, instruments)
+          @record = record
+          @normalise = normalise
+          @instruments = instruments
+          @parts = Hash.new { |known, part| known[part] = record.part(part) }
+        end
+
+        # [Core::Wear::Entry] of pads and rotors
+        def entries = split.first
+
+        # [Unusable]; runout and parking shoes too
+        def unusable = @unusable ||= split.last + beside
+
+        # Why no thickness can be made of a row, in a sentence, or nil.
+        def fault(row) = fault_of(LogEntries.reading(row, @instruments), row.part)
+
+        # Was a thickness read here that can be used?
+        def thickness?(row) = row.event == "reading" && !row.value.nil? && fault(row).nil?
+
+        private
+
+        def fault_of(reading, part)
+          @normalise.call(reading, @parts[part])
+          nil
+        rescue InvalidEntry => e
+          e.message
+        end
+
+        def split
+          @split ||=
+            LogEntries
+              .call(@record.look_overs, @record.axle.id, @instruments)
+              .each_with_object([[], []]) do |entry, (good, bad)|
+                because = entry.reading && fault_of(entry.reading, entry.part)
+                because ? bad << named(entry.ref, because) : good << entry
+              end
+        end
+
+        def named(ref, because)
+          look_over = @record.look_overs.find { |each| each.readings.any? { |row| row.id == ref } }
+          row = look_over.readings.find { |each| each.id == ref }
+          Unusable.new(row:, look_over:, because:)
+        end
+
+        def beside
+          @record.look_overs.flat_map do |look_over|
+            look_over.readings.filter_map do |row|
+              next if row.axle_id != @record.axle.id || LogEntries::PARTS.include?(row.part) || !row.value
+
+              because = fault(row) or next
+              Unusable.new(row:, look_over:, because:)
+            end
+          end
+        end
+      end
+    end
+  end
+end
