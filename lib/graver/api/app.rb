@@ -18,6 +18,13 @@ module Graver
         Resources::Supplies,
         Resources::Jobs
       ].freeze
+      # Nobody keeps an answer, shows it in a page of his own, or loads it from one.
+      HEADERS = {
+        "Cache-Control" => "no-store",
+        "Content-Security-Policy" => "frame-ancestors 'none'",
+        "Cross-Origin-Resource-Policy" => "same-origin",
+        "X-Content-Type-Options" => "nosniff"
+      }.freeze
       WRITING = %w[POST PUT PATCH DELETE].freeze
 
       configure do
@@ -32,7 +39,7 @@ module Graver
 
       before do
         content_type :json
-        headers "Cache-Control" => "no-store"
+        headers HEADERS
         require_same_origin if WRITING.include?(request.request_method)
       end
 

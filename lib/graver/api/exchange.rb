@@ -19,6 +19,7 @@ module Graver
         @context = context
         @request = request
         @params = params
+        check_texts(params)
       end
 
       # A whole number in the address. Raises NotFound for anything else: there is nothing at such an address.
@@ -48,6 +49,22 @@ module Graver
 
         text = @request.body&.read(most + 1).to_s.dup
         text.bytesize > most ? raise(TooLarge, Texts.say("requests.too_much")) : text
+      end
+
+      private
+
+      # What stands in an address may be bytes that are no text, however they are escaped.
+      def check_texts(found)
+        case found
+        when Hash
+          found.each_value { |each| check_texts(each) }
+        when Array
+          found.each { |each| check_texts(each) }
+        when String
+          unless found.dup.force_encoding(Encoding::UTF_8).then { |text| text.valid_encoding? && !text.match?(NUL) }
+            raise Malformed, Texts.say("requests.unreadable_address")
+          end
+        end
       end
     end
   end

@@ -11,6 +11,7 @@ module Graver
           "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; " \
             "img-src 'self' data:; font-src 'self'; " \
             "connect-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
+        "cross-origin-resource-policy" => "same-origin",
         "x-content-type-options" => "nosniff",
         "referrer-policy" => "no-referrer"
       }.freeze

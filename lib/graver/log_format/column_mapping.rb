@@ -66,7 +66,7 @@ module Graver
         }
         note = from(@content["note"], cells)
         rows = @readings.filter_map { |column, fixed, looked_up| row(cells, column, fixed, looked_up, common) }
-        rows.first["note"] = note if rows.any? && note
+        rows.first["note"] = CsvText.plain(note) if rows.any? && note
         rows
       end
 

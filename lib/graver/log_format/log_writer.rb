@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "csv"
-
 module Graver
   module LogFormat
     # Writes a log in the open format (docs/formats.md), one row per position read.
@@ -29,10 +27,7 @@ module Graver
 
       # [Row] -> CSV text
       def call(rows)
-        CSV.generate do |csv|
-          csv << Columns::ALL
-          rows.each { |row| csv << cells(row).values_at(*Columns::ALL) }
-        end
+        CsvText.call(Columns::ALL, rows.map { |row| cells(row).values_at(*Columns::ALL) })
       end
 
       # Row -> { column => text or nil }

@@ -5,6 +5,9 @@ module Graver
     module Serializers
       # What a half-entered look-over says so far.
       class Preview
+        # Runout and parking shoes are not in the section.
+        DRAWN = %w[pad rotor].freeze
+
         def initialize(knowledge)
           @knowledge = knowledge
         end
@@ -26,13 +29,8 @@ module Graver
           entry.files.map do |file|
             now =
               read
-                .select { |line| line.file == file }
-                .to_h do |line|
-                  if %w[pad rotor].include?(line.entered.part)
-                    [line.entered.position.join("_"), mean_and_sd(line.thickness)]
-                  end
-                end
-                .compact
+                .select { |line| line.file == file && DRAWN.include?(line.entered.part) }
+                .to_h { |line| [line.entered.position.join("_"), mean_and_sd(line.thickness)] }
             { id: file.axle.id, corners: Corners.new(@knowledge).call(file, now) }
           end
         end

@@ -1,15 +1,11 @@
 # frozen_string_literal: true
 
-require "csv"
-
 module Graver
   module Service
     module Planning
       # The shopping list of a job as a table (docs/formats.md).
       module PartsCsv
         COLUMNS = %w[kind axle item count unit state name number supplier price_each lead_days order_by on_shelf].freeze
-        # A spreadsheet would run a text that begins like this.
-        FORMULA = /\A[=+\-@\t\r]/
 
         module_function
 
@@ -18,13 +14,8 @@ module Graver
           rows =
             plan.parts.map { |part| part(part) } + plan.consumables.map { |each| consumable(each) } +
               plan.tools.reject { |tool| tool.line.status == "owned" }.map { |tool| tool(tool) }
-          CSV.generate do |csv|
-            csv << COLUMNS
-            rows.each { |row| csv << row.map { |cell| safe(cell) } }
-          end
+          LogFormat::CsvText.call(COLUMNS, rows)
         end
-
-        def safe(cell) = cell.is_a?(String) && cell.match?(FORMULA) ? "'#{cell}" : cell
 
         def part(part)
           [

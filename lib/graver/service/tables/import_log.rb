@@ -23,6 +23,8 @@ module Graver
         # The file as it came -> Storage::Import. Raises InvalidEntry, NotFound.
         def upload(vehicle_id, name, bytes)
           vehicle = @store.vehicles.find(vehicle_id)
+          raise InvalidEntry.of("name", "invalid", Texts.say("shape.control")) if name.to_s.match?(/[[:cntrl:]]/)
+
           LogFormat::Table.read(bytes)
           @store.transaction do
             @store.imports.forget_unfinished(before: (@context.time - 86_400).iso8601)
