@@ -17,6 +17,7 @@ RSpec.describe Graver::Texts do
     {
       "timeline.job_" => %w[draft ready started],
       "timeline.label_" => %w[look order due retorque first_reading job],
+      "backups." => %w[daily by_hand before_upgrade before_import before_restore],
       "log." => %w[squealer sensor metal],
       "sheet." => %w[inner_pad outer_pad rotor]
     }.flat_map { |start, ends| ends.map { |last| start + last } }

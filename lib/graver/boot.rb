@@ -24,6 +24,8 @@ module Graver
     }.freeze
 
     # A page of another name that resolves to this machine is not let in.
+    # How often it is looked whether today has its copy.
+    COPY_EVERY_SECONDS = 900
     HOSTS = %w[127.0.0.1 localhost ::1].freeze
 
     module_function
@@ -43,6 +45,37 @@ module Graver
         outlooks:,
         **devices(setting(settings, "GRAVER_SIMULATED_DEVICES"))
       )
+    end
+
+    # Copies of the household's file, whether it can be opened or not.
+    def backups(settings = ENV) = Storage::Backups.new(setting(settings, "GRAVER_DATABASE"))
+
+    # What the block does, while no server has the file. Raises FileRefused when one has it.
+    def alone(settings = ENV)
+      lock = Storage::HouseholdLock.new(setting(settings, "GRAVER_DATABASE"))
+      yield
+    ensure
+      lock&.release
+    end
+
+    # The application of a server: alone on its file, with a copy of it a day. Raises FileRefused too.
+    def served(settings = ENV)
+      @lock = Storage::HouseholdLock.new(setting(settings, "GRAVER_DATABASE"))
+      context = context(settings)
+      keep_copies(context)
+      rack(context)
+    end
+
+    def keep_copies(context)
+      Thread.new do
+        loop do
+          context.store.backups.daily
+        rescue Error => e
+          warn e.message
+        ensure
+          sleep COPY_EVERY_SECONDS
+        end
+      end
     end
 
     # Nothing simulated unless it was asked for.

@@ -66,7 +66,7 @@ RSpec.describe Graver::API::App do
 
   it "lists every code a fault or a problem can have" do
     expect(schemas.dig("FaultCode", "enum")).to match_array(FaultCodes.of(File.join(Graver::Boot::ROOT, "lib/graver")))
-    problems = %w[InvalidEntry NotFound Conflict DeviceFailed API::Malformed API::TooLarge StandardError]
+    problems = %w[InvalidEntry NotFound Conflict DeviceFailed NotSaved API::Malformed API::TooLarge StandardError]
     codes =
       problems.map do |name|
         type = name == "StandardError" ? StandardError : Graver.const_get(name)

@@ -17,6 +17,7 @@ RSpec.describe "Screens of the demo household", :demo do
     "/#/look-overs/7" => "Readings",
     "/#/vehicles/1/import" => "Choose the file",
     "/#/bin" => "The bin is empty",
+    "/#/backups" => "Make backup",
     "/#/vehicles/1/timeline" => "Planned by you",
     "/#/axles/1/wear" => "How earlier forecasts did",
     "/#/axles/3/job-plan" => "A job, as proposed",

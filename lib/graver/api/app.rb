@@ -16,7 +16,8 @@ module Graver
         Resources::Workshop,
         Resources::Imports,
         Resources::Supplies,
-        Resources::Jobs
+        Resources::Jobs,
+        Resources::Backups
       ].freeze
       # Nobody keeps an answer, shows it in a page of his own, or loads it from one.
       HEADERS = {

@@ -16,7 +16,9 @@ module Graver
           Problem.new(404, "not_found", error.message, [])
         when DeviceFailed
           Problem.new(503, "no_answer", error.message, [])
-        when Conflict
+        when NotSaved
+          Problem.new(503, "not_saved", error.message, [])
+        when Conflict, FileRefused
           Problem.new(409, "conflict", error.message, [])
         when Malformed
           Problem.new(400, "malformed", error.message, [])

@@ -47,6 +47,7 @@ module Graver
       end
 
       def reachable? = @store.reachable?
+      def backups = @store.backups
 
       private
 

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "sqlite3"
+
 module Graver
   module Storage
     # The household's records, one repository each, and the transaction round every write.
@@ -19,11 +21,24 @@ module Graver
         supplies: Supplies,
         forecasts_given: ForecastsGiven
       }.freeze
+      # Why SQLite did not keep something -> text that says it.
+      UNKEPT = {
+        SQLite3::FullException => "file.full",
+        SQLite3::ReadOnlyException => "file.read_only",
+        SQLite3::IOException => "file.io",
+        SQLite3::CantOpenException => "file.io",
+        SQLite3::CorruptException => "file.corrupt",
+        SQLite3::NotADatabaseException => "file.corrupt",
+        SQLite3::BusyException => "file.busy"
+      }.freeze
 
-      def self.open(path) = new(Database.open(path))
+      # Raises FileRefused.
+      def self.open(path) = new(Database.open(path), path)
 
-      def initialize(database)
+      def initialize(database, path)
         @database = database
+        @path = path
+        @place = place
         @repositories = REPOSITORIES.transform_values { |repository| repository.new(database) }.freeze
       end
 
@@ -31,13 +46,22 @@ module Graver
 
       def repository(name) = @repositories.fetch(name)
 
-      def transaction(&block) = @database.transaction(mode: :immediate, &block)
+      # Raises NotSaved when what the block writes cannot be kept: then none of it is.
+      def transaction(&block)
+        raise NotSaved, Texts.say("file.gone", path: @path) unless place == @place
+
+        @database.transaction(mode: :immediate, &block)
+      rescue Sequel::DatabaseError => e
+        raise unkept(e) || e
+      end
 
       # A number that changes whenever anything but jobs and drafts does, whoever changes it.
       def revision = @database[:household_revision].get(:revision)
 
       # Every use looks anew; one request remembers (RequestStore).
       def once(_key) = yield
+
+      def backups = @backups ||= Backups.new(@path)
 
       # Runs the block with every statement told to a Logger: for benchmarks.
       def logged(logger)
@@ -47,9 +71,28 @@ module Graver
         @database.loggers.delete(logger)
       end
 
-      # True when the file answers; raises otherwise.
-      def reachable? = @database.get(1) == 1
+      # True when the file answers and is where it was; raises otherwise.
+      def reachable?
+        raise NotSaved, Texts.say("file.gone", path: @path) unless place == @place
+
+        @database.get(1) == 1
+      end
+
       def close = @database.disconnect
+
+      private
+
+      # Which file lies at the path now: a removed or exchanged one would take what is written with it.
+      def place
+        File.stat(@path).then { |found| [found.dev, found.ino] }
+      rescue SystemCallError
+        nil
+      end
+
+      def unkept(error)
+        _, text = UNKEPT.find { |kind, _| error.wrapped_exception.is_a?(kind) }
+        text && NotSaved.new(Texts.say(text, path: @path))
+      end
     end
   end
 end

@@ -71,6 +71,9 @@ export const api = {
   binDraft: (vehicle: number) => taken(client.DELETE("/vehicles/{id}/draft", { params: { path: { id: vehicle } } })),
   restoreDraft: (binned: number) =>
     taken(client.POST("/binned-drafts/{id}/restore", { params: { path: { id: binned } } })),
+  backups: () => taken(client.GET("/backups")),
+  makeBackup: () => taken(client.POST("/backups")),
+  restoreBackup: (name: string) => taken(client.POST("/backups/{name}/restore", { params: { path: { name } } })),
   bin: () => taken(client.GET("/bin")),
   instruments: () => taken(client.GET("/instruments")),
   addInstrument: (instrument: Schemas["NewInstrument"]) => taken(client.POST("/instruments", { body: instrument })),

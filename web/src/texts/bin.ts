@@ -10,3 +10,4 @@ export const vehicleLastTypedInOn = "{vehicle}, last typed in on {day}";
 export const lookOverOfVehicle = "look-over of {vehicle}";
 export const restoreLookOver = "Restore look-over";
 export const restoredName = "Restored: {name}.";
+export const backups = "Backups of the whole household";

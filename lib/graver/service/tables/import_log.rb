@@ -111,6 +111,7 @@ module Graver
         def taken(import, mapping, rows)
           rows.call { |share| under_way[import.id]&.store(:share, (share * 0.7).round(3)) }
           found = summary(rows)
+          @store.backups.make("before-import")
           @store.transaction do
             @store
               .look_overs

@@ -31,7 +31,10 @@
 {#if loaded.value}
   {@const { vehicles, jobs, drafts } = loaded.value}
   <div class="stack">
-    <h1>{common.bin}</h1>
+    <div class="row spread">
+      <h1>{common.bin}</h1>
+      <a href="#/backups">{texts.backups}</a>
+    </div>
     <p role="status">{said}</p>
     {#if !vehicles.length && !jobs.length && !drafts.length}
       <p class="sheet">

@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module Graver
+  module CLI
+    # graver restore [NAME]: takes a backup back, or says which there are. Not while Graver runs: there the app does it.
+    class RestoreCommand
+      def initialize(out: $stdout, err: $stderr)
+        @out = out
+        @err = err
+      end
+
+      def call(arguments)
+        arguments.empty? ? list(Boot.backups.all) : Boot.alone { restore(arguments.first) }
+      rescue Error => e
+        @err.puts e.message
+        1
+      end
+
+      private
+
+      def list(copies)
+        @out.puts(copies.map { |copy| "#{copy.name}  #{copy.bytes} bytes" })
+        @out.puts Texts.say("backups.none") if copies.empty?
+        0
+      end
+
+      def restore(name)
+        before = Boot.backups.restore(name)
+        said =
+          (
+            if before
+              Texts.say("backups.restored", name:, before: before.name)
+            else
+              Texts.say("backups.restored_alone", name:)
+            end
+          )
+        @out.puts said
+        0
+      end
+    end
+  end
+end

@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+require "fileutils"
+
+module Graver
+  module Storage
+    # One server for one file. The lock lies beside the file, as SQLite locks the file itself, and goes with its process
+    # however that ends.
+    class HouseholdLock
+      # Raises FileRefused when another process has it.
+      def initialize(path)
+        FileUtils.mkdir_p(File.dirname(path), mode: Database::PRIVATE_FOLDER)
+        @file = File.open("#{path}.lock", File::RDWR | File::CREAT, Database::PRIVATE_FILE)
+        return if @file.flock(File::LOCK_EX | File::LOCK_NB)
+
+        raise FileRefused, Texts.say("file.in_use", path:)
+      end
+
+      def release = @file.close
+    end
+  end
+end

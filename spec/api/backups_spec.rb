@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+require "open3"
+require_relative "../support/api_helper"
+
+RSpec.describe "Backups in the API" do
+  include ApiHelper
+
+  # Where the helper keeps this example's household.
+  def file = context.store.backups.instance_variable_get(:@path)
+  def names = ask(:get, "/garage")["vehicles"].map { |vehicle| vehicle["name"] }
+
+  it "makes one, shows the newest first, and takes one back with all that was in it" do
+    car
+    expect(ask(:get, "/backups")).to eq("backups" => [])
+    made = ask(:post, "/backups")["backups"]
+    expect(made).to contain_exactly(include("occasion" => "By hand", "bytes" => be > 10_000))
+    ask(:post, "/vehicles", { name: "Wren", kind: "car" })
+    expect(names).to contain_exactly("Juniper", "Wren")
+    restored = ask(:post, "/backups/#{made.first["name"]}/restore")["backups"]
+    expect(restored.map { |copy| copy["occasion"] }).to eq(["Before a backup was taken back", "By hand"])
+    expect(names).to eq(["Juniper"])
+    ask(:post, "/backups/#{restored.first["name"]}/restore")
+    expect(names).to contain_exactly("Juniper", "Wren")
+  end
+
+  it "refuses what is no backup, or a torn one, and leaves everything as it is" do
+    car
+    %w[nothing graver.sqlite3 ..%2fgraver.sqlite3].each do |name|
+      ask(:post, "/backups/#{name}/restore")
+      expect(status).to eq(404)
+    end
+    name = ask(:post, "/backups")["backups"].first["name"]
+    File.write(context.store.backups.find(name).path, "torn")
+    expect(ask(:post, "/backups/#{name}/restore")["error"]).to include(
+      "code" => "conflict",
+      "message" => /not a household/
+    )
+    expect(names).to eq(["Juniper"])
+  end
+
+  it "says that nothing was saved when the file is gone, and that it is down" do
+    car
+    path = file
+    File.rename(path, "#{path}.away")
+    refused = ask(:post, "/vehicles", { name: "Wren", kind: "car" })
+    expect([status, refused["error"]["code"]]).to eq([503, "not_saved"])
+    ask(:get, "/health")
+    expect(status).to eq(503)
+    File.rename("#{path}.away", path)
+    ask(:post, "/vehicles", { name: "Wren", kind: "car" })
+    expect([status, names.length]).to eq([201, 2])
+  end
+
+  it "works from the command line too, but not under a running server" do
+    car
+    graver =
+      lambda do |*arguments|
+        Open3.capture3({ "GRAVER_DATABASE" => file }, File.join(Graver::Boot::ROOT, "bin/graver"), *arguments)
+      end
+    made, _, done = graver.call("backup")
+    expect([made, done.success?]).to match([/Backup made: .*by-hand\.sqlite3/, true])
+    name = graver.call("restore").first[/\S+\.sqlite3/]
+    ask(:post, "/vehicles", { name: "Wren", kind: "car" })
+    lock = Graver::Storage::HouseholdLock.new(file)
+    expect(graver.call("restore", name)[1]).to include("Another Graver is running")
+    lock.release
+    expect(graver.call("restore", name).first).to match(/Taken back: #{name}\. What was there before/)
+    expect(names).to eq(["Juniper"])
+  end
+end

@@ -1,0 +1,190 @@
+# frozen_string_literal: true
+
+require "sqlite3/fork_safety"
+require "tmpdir"
+
+SQLite3::ForkSafety.suppress_warnings!
+
+RSpec.describe "The household's file" do
+  let(:folder) { Dir.mktmpdir }
+  let(:path) { File.join(folder, "house.sqlite3") }
+
+  after { FileUtils.rm_rf(folder) }
+
+  def open = Graver::Storage::Store.open(path)
+  def mode(file) = format("%o", File.stat(file).mode & 0o777)
+  def empty_folder = FileUtils.rm_rf(Dir.children(folder).map { |name| File.join(folder, name) })
+  def names(store) = store.vehicles.all.map(&:name)
+
+  def add(store)
+    store.transaction { store.vehicles.add(name: "Juniper", kind: "car", distance_unit: "km", axles: [], at: "t") }
+  end
+
+  # As an earlier version left it.
+  def at_version(version)
+    database = Graver::Storage::Database.connect(path)
+    Sequel.extension :migration
+    Sequel::Migrator.run(database, Graver::Storage::Database::MIGRATIONS, target: version, use_transactions: true)
+    database[:vehicles].insert(name: "Wren", kind: "car", distance_unit: "km", recorded_at: "t")
+    database.disconnect
+  end
+
+  it "belongs to its owner alone, folder and copies too" do
+    store = Graver::Storage::Store.open(File.join(folder, "deep/house.sqlite3"))
+    add(store)
+    copy = store.backups.make("by-hand")
+    made = Dir.glob("#{folder}/deep/**/*", File::FNM_DOTMATCH).select { |file| File.file?(file) }
+    expect(made.map { |file| mode(file) }.uniq).to eq(["600"])
+    expect([File.join(folder, "deep"), File.dirname(copy.path)].map { |file| mode(file) }).to eq(%w[700 700])
+    store.close
+  end
+
+  it "is refused and left alone when it is empty, something else, damaged, or of a newer Graver" do
+    refused = ->(text) { expect { open }.to raise_error(Graver::FileRefused, /#{text}/) }
+    File.write(path, "")
+    refused["is empty"]
+    File.write(path, "Dear diary")
+    refused["not a household"]
+    expect(File.read(path)).to eq("Dear diary")
+    FileUtils.rm(path)
+    SQLite3::Database.new(path).tap { |other| other.execute("CREATE TABLE songs (title)") }.close
+    refused["not a household"]
+    FileUtils.rm(path)
+    open.tap { |store| 200.times { add(store) } }.close
+    whole = File.binread(path)
+    damaged = whole.dup
+    ((whole.bytesize / 2)...whole.bytesize).step(7) { |at| damaged.setbyte(at, 0xA5) }
+    [damaged, whole.byteslice(0, whole.bytesize / 3)].each do |bytes|
+      File.binwrite(path, bytes)
+      refused["damaged"]
+      expect(File.binread(path)).to eq(bytes)
+    end
+    File.binwrite(path, whole)
+    SQLite3::Database.new(path).tap { |newer| newer.execute("UPDATE schema_info SET version = 999") }.close
+    refused["newer Graver"]
+  end
+
+  it "names its newest copies when it cannot be used, and one of them can be taken back" do
+    store = open
+    add(store)
+    name = store.backups.make("by-hand").name
+    store.close
+    File.write(path, "")
+    expect { open }.to raise_error(Graver::FileRefused, /newest backups: #{name}.*bin.graver restore/)
+    expect(File.size(path)).to eq(0)
+    Graver::Storage::Backups.new(path).restore(name)
+    expect(Dir.glob("#{path}.refused-*").map { |file| File.size(file) }).to eq([0])
+    again = open
+    expect(names(again)).to eq(["Juniper"])
+    again.close
+  end
+
+  it "is brought up to date from every earlier version, with a copy of what was" do
+    (1...Graver::Storage::Database::NEWEST).each do |version|
+      empty_folder
+      at_version(version)
+      store = open
+      expect(names(store)).to eq(["Wren"]), "from version #{version}"
+      copies = store.backups.all
+      expect([copies.map(&:occasion), Graver::Storage::HouseholdFile.check(copies.first.path)]).to eq(
+        [["before-upgrade"], version]
+      )
+      store.close
+    end
+  end
+
+  # SIGKILL at random moments of a first start and of an upgrade; the long form is bin/bench faults.
+  it "opens again after a start that was killed, new or half way through an upgrade" do
+    random = Random.new(7)
+    [nil, 1, 5].product([0.01, 0.03, 0.06, 0.1])
+      .each do |version, seconds|
+        empty_folder
+        at_version(version) if version
+        killed = fork { open && exit!(0) }
+        sleep(seconds * random.rand(0.5..1.5))
+        Process.kill(:KILL, killed)
+        Process.wait(killed)
+        store = open
+        expect(names(store)).to eq(version ? ["Wren"] : [])
+        store.close
+      end
+  end
+
+  it "is one server's: the second is refused, and the next may when the first has gone" do
+    second =
+      lambda do
+        Graver::Storage::HouseholdLock.new(path)
+        exit!(0)
+      rescue Graver::FileRefused
+        exit!(3)
+      end
+    lock = Graver::Storage::HouseholdLock.new(path)
+    expect(Process.wait2(fork(&second)).last.exitstatus).to eq(3)
+    lock.release
+    expect(Process.wait2(fork(&second)).last.exitstatus).to eq(0)
+  end
+
+  it "takes nothing more when it was removed or exchanged under the server" do
+    store = open
+    add(store)
+    FileUtils.mv(path, "#{path}.away")
+    expect { add(store) }.to raise_error(Graver::NotSaved, /no longer there/)
+    expect { store.reachable? }.to raise_error(Graver::NotSaved)
+    FileUtils.cp("#{path}.away", path)
+    expect { add(store) }.to raise_error(Graver::NotSaved, /no longer there/)
+    FileUtils.mv("#{path}.away", path)
+    expect(add(store).name).to eq("Juniper")
+    store.close
+  end
+
+  # SQLite's own bound on pages stands in for a full disk: the same error, at the same place.
+  it "says that the disk is full, keeps nothing of it, and goes on when there is room" do
+    store = open
+    add(store)
+    database = store.instance_variable_get(:@database)
+    most = ->(pages) { database.synchronize { |connection| connection.execute("PRAGMA max_page_count = #{pages}") } }
+    most[database.synchronize { |connection| connection.get_first_value("PRAGMA page_count") } + 1]
+    expect { store.transaction { 3000.times { add(store) } } }.to raise_error(Graver::NotSaved, /disk is full/)
+    most[1_000_000]
+    expect(names(store)).to eq(["Juniper"])
+    expect(add(store).name).to eq("Juniper")
+    store.close
+  end
+
+  it "has copies made while it is open, verified, rotated by occasion, one a day" do
+    store = open
+    add(store)
+    clock = Time.utc(2026, 5, 16, 8)
+    backups = Graver::Storage::Backups.new(path, now: -> { clock })
+    16.times do
+      backups.daily
+      clock += 3600
+      expect(backups.daily).to be_nil
+      clock += 82_800
+    end
+    backups.make("by-hand")
+    expect(backups.all.map(&:occasion).tally).to eq("daily" => 14, "by-hand" => 1)
+    expect(backups.all.first.occasion).to eq("by-hand")
+    expect(backups.all.map { |copy| Graver::Storage::HouseholdFile.check(copy.path) }.uniq).to eq(
+      [Graver::Storage::Database::NEWEST]
+    )
+    store.close
+  end
+
+  it "is put back as a copy had it, under an open store, and what was there is a copy then" do
+    store = open
+    add(store)
+    name = store.backups.make("by-hand").name
+    add(store)
+    before = store.revision
+    kept = store.backups.restore(name)
+    expect([names(store).length, store.revision, kept.occasion]).to match([1, be > before, "before-restore"])
+    store.backups.restore(kept.name)
+    expect(names(store).length).to eq(2)
+    expect { store.backups.restore("../../etc/passwd") }.to raise_error(Graver::NotFound)
+    File.write(store.backups.find(name).path, "torn")
+    expect { store.backups.restore(name) }.to raise_error(Graver::FileRefused)
+    expect(names(store).length).to eq(2)
+    store.close
+  end
+end

@@ -1,0 +1,94 @@
+<script lang="ts">
+  import * as texts from "../../texts/backups";
+  import { say } from "../../texts/say";
+  import { Button } from "carbon-components-svelte";
+  import { api, type Schemas } from "../../api/client";
+  import Problem from "../../parts/Problem.svelte";
+  import { Loader } from "../../parts/loader.svelte";
+  import { day } from "../../format/words";
+
+  /** Copies of the household: the last good one first, one by hand, one taken back. */
+  const loaded = new Loader<Schemas["Backups"]>();
+  loaded.load(api.backups);
+  const backups = $derived(loaded.value?.backups ?? []);
+  let said = $state("");
+  let failed = $state<unknown>(null);
+  let busy = $state(false);
+
+  const moment = (iso: string) =>
+    `${day(iso.slice(0, 10))}, ${new Date(iso).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })}`;
+
+  async function act(action: () => Promise<Schemas["Backups"]>, done: string) {
+    busy = true;
+    try {
+      const answer = await action();
+      await loaded.load(() => Promise.resolve(answer));
+      [said, failed] = [done, null];
+    } catch (error) {
+      failed = error;
+    } finally {
+      busy = false;
+    }
+  }
+</script>
+
+<svelte:head><title>{texts.title}</title></svelte:head>
+
+{#if loaded.error ?? failed}<Problem error={loaded.error ?? failed} />{/if}
+{#if loaded.value}
+  <div class="sheet stack">
+    <h1>{texts.backups}</h1>
+    <p class="last">{backups[0] ? say(texts.lastGood, { when: moment(backups[0].made_at) }) : texts.none}</p>
+    <p>{texts.what}</p>
+    <div class="row">
+      <Button disabled={busy} on:click={() => act(api.makeBackup, texts.made)}>{texts.makeNow}</Button>
+      {#if said}<p role="status">{said}</p>{/if}
+    </div>
+    {#if backups.length}
+      <table>
+        <thead><tr><th>{texts.when}</th><th>{texts.why}</th><th class="figure">{texts.size}</th><th></th></tr></thead>
+        <tbody
+          >{#each backups as backup (backup.name)}
+            {@const when = moment(backup.made_at)}
+            <tr>
+              <td>{when}</td>
+              <td>{backup.occasion}</td>
+              <td class="figure number">{say(texts.kilobytes, { count: Math.ceil(backup.bytes / 1000) })}</td>
+              <td>
+                <button
+                  type="button"
+                  class="link"
+                  disabled={busy}
+                  aria-label={say(texts.restoreLabel, { when })}
+                  onclick={() => act(() => api.restoreBackup(backup.name), say(texts.restored, { when }))}
+                  >{texts.restore}</button
+                >
+              </td>
+            </tr>
+          {/each}</tbody
+        >
+      </table>
+    {/if}
+  </div>
+{/if}
+
+<style>
+  .last {
+    font-size: 1.25rem;
+    font-weight: 600;
+  }
+  th,
+  td {
+    text-align: left;
+    padding: 0.5rem 1.5rem 0.5rem 0;
+    border-top: 1px solid var(--line);
+  }
+  thead th {
+    border-top: 0;
+    color: var(--quiet);
+    font-weight: 400;
+  }
+  .figure {
+    text-align: right;
+  }
+</style>
