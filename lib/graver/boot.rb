@@ -36,13 +36,15 @@ module Graver
     def context(
       settings = ENV,
       knowledge: Knowledge::Library.load,
-      outlooks: Service::Base::LruCache.new(Service::Base::Context::MOST_OUTLOOKS)
+      outlooks: Service::Base::LruCache.new(Service::Base::Context::MOST_OUTLOOKS),
+      later: :call.to_proc
     )
       Service::Base::Context.new(
         store: Storage::Store.open(setting(settings, "GRAVER_DATABASE")),
         knowledge:,
         today: today(settings),
         outlooks:,
+        later:,
         **devices(setting(settings, "GRAVER_SIMULATED_DEVICES"))
       )
     end
@@ -61,7 +63,7 @@ module Graver
     # The application of a server: alone on its file, with a copy of it a day. Raises FileRefused too.
     def served(settings = ENV)
       @lock = Storage::HouseholdLock.new(setting(settings, "GRAVER_DATABASE"))
-      context = context(settings)
+      context = context(settings, later: Service::Base::Afterwards.new)
       keep_copies(context)
       rack(context)
     end

@@ -10,6 +10,7 @@ module Graver
       # A character no text of an owner has, raw or escaped; SQLite would cut the text there.
       NUL = /\u0000|\\u0000/
       MOST_NESTED = 20
+      KEY = /\A[\w-]{8,64}\z/
       WHOLE_NUMBER = /\A\d{1,15}\z/
 
       attr_reader :context, :params
@@ -21,6 +22,15 @@ module Graver
         @params = params
         check_texts(params)
       end
+
+      # The sender's own key for this request, so that it is done once however often it is sent, or nil. Raises
+      # Malformed.
+      def key
+        given = @request.get_header("HTTP_IDEMPOTENCY_KEY") or return
+        given.match?(KEY) ? given : raise(Malformed, Texts.say("requests.key"))
+      end
+
+      def path = @request.path_info
 
       # A whole number in the address. Raises NotFound for anything else: there is nothing at such an address.
       def number(name, missing: "missing.address")

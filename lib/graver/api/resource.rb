@@ -17,6 +17,10 @@ module Graver
         def patch(path, action, status = 200) = add("PATCH", path, action, status)
         def delete(path, action, status = 200) = add("DELETE", path, action, status)
 
+        # Actions that may be done again: they look, or are long work of their own.
+        def repeatable(*actions) = (@repeatable ||= []).concat(actions)
+        def once?(action) = !(@repeatable ||= []).include?(action)
+
         private
 
         def add(*fields) = routes << Route.new(*fields)
@@ -26,7 +30,12 @@ module Graver
         @exchange = exchange
       end
 
-      def call(route) = public_send(route.action)
+      # A request with a key is answered once (Context#once_for), where it adds something.
+      def call(route)
+        return public_send(route.action) unless route.verb == "POST" && self.class.once?(route.action)
+
+        context.once_for(@exchange.key, @exchange.path) { public_send(route.action) }
+      end
 
       private
 

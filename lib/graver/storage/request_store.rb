@@ -19,10 +19,11 @@ module Graver
         planned_events: %i[of_vehicles],
         torque_wrenches: %i[all find],
         supplies: %i[of find],
-        forecasts_given: %i[of_axles]
+        forecasts_given: %i[of_axles],
+        answers_given: %i[of]
       }.freeze
       # A change of one of these concerns itself alone.
-      APART = %i[jobs drafts].freeze
+      APART = %i[jobs drafts answers_given].freeze
 
       # store: Store
       def initialize(store)
@@ -39,8 +40,11 @@ module Graver
       # See Store#revision.
       def revision = @revision ||= @store.revision
 
+      # What was read before it is read anew within it: it may have changed in the meantime, and cannot from here on.
       def transaction(&block)
-        @store.transaction(&block)
+        return @store.transaction(&block) if @within
+
+        @store.transaction { within(&block) }
       rescue StandardError
         forget(READS.keys)
         raise
@@ -50,6 +54,14 @@ module Graver
       def backups = @store.backups
 
       private
+
+      def within
+        @within = true
+        forget(READS.keys)
+        yield
+      ensure
+        @within = false
+      end
 
       def repository(name)
         @repositories[name] ||= Remembered.new(@store.repository(name), READS.fetch(name), -> { changed(name) })

@@ -19,7 +19,8 @@ module Graver
         planned_events: PlannedEvents,
         torque_wrenches: TorqueWrenches,
         supplies: Supplies,
-        forecasts_given: ForecastsGiven
+        forecasts_given: ForecastsGiven,
+        answers_given: AnswersGiven
       }.freeze
       # Why SQLite did not keep something -> text that says it.
       UNKEPT = {

@@ -24,6 +24,23 @@ const client = createClient<paths>({
     }),
 });
 
+// What was sent and never answered gets the same key when it is sent again, so that the server does it once.
+const unanswered = new Map<string, string>();
+const newKey = () => Array.from(crypto.getRandomValues(new Uint32Array(4)), (part) => part.toString(36)).join("-");
+client.use({
+  async onRequest({ request }) {
+    if (request.method !== "POST") return;
+    const what = `${request.url} ${await request.clone().text()}`;
+    if (!unanswered.has(what)) unanswered.set(what, newKey());
+    request.headers.set("Idempotency-Key", unanswered.get(what)!);
+    return request;
+  },
+  async onResponse({ request }) {
+    for (const [what, key] of unanswered) if (key === request.headers.get("Idempotency-Key")) unanswered.delete(what);
+    return undefined;
+  },
+});
+
 interface Answer<T> {
   data?: T;
   error?: unknown;

@@ -8,6 +8,7 @@ module Graver
         get "/backups", :backups
         post "/backups", :make_backup, 201
         post "/backups/:name/restore", :restore_backup
+        repeatable :make_backup, :restore_backup
 
         def backups = { backups: copies.all.map { |copy| Serializers::Backups.call(copy) } }
 

@@ -12,6 +12,7 @@ module Graver
         post "/imports/:id/run", :run_import, 202
         post "/imports/:id/undo", :undo_import
         get "/vehicles/:id/log.csv", :export_log
+        repeatable :upload_table, :try_import, :run_import
 
         def upload_table
           made = importing.upload(id, params["name"], @exchange.bytes(Service::Tables::ImportLog::LARGEST_BYTES))

@@ -15,6 +15,7 @@ module Graver
         post "/binned-drafts/:id/restore", :restore_draft
         get "/look-overs/:id", :look_over
         post "/look-overs/:id/corrections", :correct_look_over, 201
+        repeatable :preview_look_over
 
         def walk_round
           round = walk.call(Service::Overview::VehicleOverviews.new(context).find(id))

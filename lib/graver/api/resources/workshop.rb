@@ -17,6 +17,7 @@ module Graver
         get "/devices", :devices
         patch "/devices/:id", :change_device
         post "/devices/:id/readings", :read_device, 201
+        repeatable :read_device
 
         def instruments
           kinds = knowledge.measurement.fetch("methods").select { |_, method| method.key?("instrument") }

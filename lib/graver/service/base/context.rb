@@ -17,14 +17,16 @@ module Graver
 
         # today: a callable that returns a Date; devices: Devices::Shelf or nil; counter: Devices::PartsCounter or
         # nil; outlooks: forecasts kept, which two contexts with
-        # the same knowledge may share, as the whole question is the key.
+        # the same knowledge may share, as the whole question is the key. later: does a callable nobody waits for; at
+        # once unless a server does it afterwards.
         def initialize(
           store:,
           knowledge:,
           today: -> { Date.today },
           devices: nil,
           counter: nil,
-          outlooks: LruCache.new(MOST_OUTLOOKS)
+          outlooks: LruCache.new(MOST_OUTLOOKS),
+          later: :call.to_proc
         )
           @store = store
           @knowledge = knowledge
@@ -33,6 +35,8 @@ module Graver
           @counter = counter
           @imports_under_way = {}
           @outlooks = outlooks
+          @later = later
+          @origin = self
           @plans = LruCache.new(MOST_PLANS)
         end
 
@@ -40,6 +44,20 @@ module Graver
         def reachable? = @store.reachable?
         # The same for one request, which loads what it needs once.
         def for_request = dup.tap(&:remember)
+
+        # Gives the block a context of its own, after what is asked now is answered.
+        def later = @later.call(-> { yield @origin.for_request })
+
+        # What the block gives, once for a key, however often it is asked: a repeated request gets the first answer. All
+        # of it, and what it writes, is kept together or not at all. Without a key just what the block gives.
+        def once_for(key, path)
+          return yield unless key
+
+          @store.transaction do
+            @store.answers_given.of(key, path) ||
+              yield.tap { |answer| @store.answers_given.keep(key, path, answer, at: now) }
+          end
+        end
 
         # What the block gives, worked out once in this request until something is changed.
         def once(key, &block) = @store.once(key, &block)

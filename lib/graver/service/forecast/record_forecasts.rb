@@ -17,6 +17,11 @@ module Graver
           @knowledge = context.knowledge
         end
 
+        # Keeps what is missing of a vehicle's axles. Raises NotFound.
+        def keep_of(vehicle_id)
+          keep(Axles::AxleRecords.new(@context).of([@store.vehicles.find(vehicle_id)]).fetch(vehicle_id))
+        end
+
         # Keeps what is missing of these files.
         def keep(files)
           files.each do |file|

@@ -13,10 +13,10 @@ module Graver
         # Raises InvalidEntry, NotFound.
         def call(vehicle_id, given, readings: [], asking: false)
           store = @context.store
-          vehicle = store.vehicles.find(vehicle_id)
-          services = store.look_overs.of_vehicle(vehicle_id)
-          stamp = Measuring::ServiceDate.new(@context, vehicle, services, given).settled(asking:)
           store.transaction do
+            vehicle = store.vehicles.find(vehicle_id)
+            services = store.look_overs.of_vehicle(vehicle_id)
+            stamp = Measuring::ServiceDate.new(@context, vehicle, services, given).settled(asking:)
             store.look_overs.add(
               vehicle_id:,
               date: stamp.date,

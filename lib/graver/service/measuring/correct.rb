@@ -45,10 +45,10 @@ module Graver
         # Struck out, taken back in, or what the block says is different.
         def change(look_over_id, row, given, field: "value", because: Texts.say("faults.unchanged"), **what)
           require_reason(given)
-          change = given.key?(:void) ? { "void" => given[:void] } : yield
-          raise InvalidEntry.of(field, "unchanged", because) if change.empty? || change == { "void" => row.void }
-
           @store.transaction do
+            change = given.key?(:void) ? { "void" => given[:void] } : yield
+            raise InvalidEntry.of(field, "unchanged", because) if change.empty? || change == { "void" => row.void }
+
             @store.corrections.add(look_over_id:, change:, reason: given[:reason].strip, at: @context.now, **what)
           end
         end

@@ -12,31 +12,10 @@ module Graver
 
         # given: the API's LookOver. Returns the look-over's id. Raises InvalidEntry, NotFound.
         def call(vehicle_id, given)
-          entry = entry(vehicle_id, given)
-          refusal = entry.refusal
-          raise refusal if refusal
-
-          saved =
-            @store.transaction do
-              same_draft(vehicle_id, given[:draft_revision]) if given[:draft_revision]
-              id =
-                @store.look_overs.add(
-                  vehicle_id:,
-                  date: entry.stamp.date,
-                  odometer: entry.stamp.odometer,
-                  note: given[:note],
-                  at: @context.now,
-                  readings: entry.lines.flat_map { |line| rows(line) },
-                  conditions: entry.conditions
-                )
-              entry
-                .lines
-                .select { |line| line.given[:answer] == "earlier_wrong" }
-                .each { |line| void_earlier(line, entry.stamp.date) }
-              @store.drafts.remove(vehicle_id)
-              id
-            end
-          keep_forecasts(vehicle_id)
+          # Forecasts are worked out before the file is held; whether it may be saved is decided within.
+          checked(vehicle_id, given)
+          saved = @store.transaction { save(vehicle_id, given, checked(vehicle_id, given)) }
+          @context.later { |context| Forecast::RecordForecasts.new(context).keep_of(vehicle_id) }
           saved
         end
 
@@ -53,6 +32,29 @@ module Graver
 
         private
 
+        def checked(vehicle_id, given)
+          entry = entry(vehicle_id, given)
+          entry.refusal ? raise(entry.refusal) : entry
+        end
+
+        def save(vehicle_id, given, entry)
+          same_draft(vehicle_id, given[:draft_revision]) if given[:draft_revision]
+          id =
+            @store.look_overs.add(
+              vehicle_id:,
+              date: entry.stamp.date,
+              odometer: entry.stamp.odometer,
+              note: given[:note],
+              at: @context.now,
+              readings: entry.lines.flat_map { |line| rows(line) },
+              conditions: entry.conditions
+            )
+          wrong = entry.lines.select { |line| line.given[:answer] == "earlier_wrong" }
+          wrong.each { |line| void_earlier(line, entry.stamp.date) }
+          @store.drafts.remove(vehicle_id)
+          id
+        end
+
         # The draft that was entered here is the one on file: nothing of another window is overwritten unseen. Raises
         # Conflict.
         def same_draft(vehicle_id, revision)
@@ -60,13 +62,6 @@ module Graver
           return if (draft&.revision || 0) == revision
 
           raise Conflict.new(Texts.say(draft ? "conflicts.draft_changed" : "conflicts.draft_saved"), current: draft)
-        end
-
-        # What is said of the brakes now stands on file, to be held against what comes of it.
-        def keep_forecasts(vehicle_id)
-          Forecast::RecordForecasts.new(@context).keep(
-            Axles::AxleRecords.new(@context).of([@store.vehicles.find(vehicle_id)]).fetch(vehicle_id)
-          )
         end
 
         def rows(line)

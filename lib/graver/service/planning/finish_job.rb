@@ -18,29 +18,30 @@ module Graver
         # }], hours:, spent: }
         # -> Storage::Job. Raises InvalidEntry with every fault by field, NotFound.
         def call(id, given)
-          job = going(id)
-          require_ready(job)
-          plan = @plans.of_job(job)
-          refuse_open(plan, job)
-          entered = entered(plan, given)
-          @store.transaction do
-            look_over = entered.delete(:look_over)
-            log =
-              @store.look_overs.add(
-                **look_over,
-                note: "Job: #{JobTitle.of_job(@context.knowledge, job, plan.overview.vehicle.axles)}",
-                at: @context.now,
-                job_id: job.id
-              )
-            entered[:used].take
-            record(job, "finished", closed(plan, entered, log))
-          end
-          files = Axles::AxleRecords.new(@context).of([plan.overview.vehicle]).fetch(plan.overview.vehicle.id)
-          Forecast::RecordForecasts.new(@context).keep(files)
+          plan = @store.transaction { finish(going(id), given) }
+          vehicle_id = plan.overview.vehicle.id
+          @context.later { |context| Forecast::RecordForecasts.new(context).keep_of(vehicle_id) }
           @store.jobs.find(id)
         end
 
         private
+
+        # -> JobPlan::Plan it had
+        def finish(job, given)
+          require_ready(job)
+          plan = @plans.of_job(job)
+          refuse_open(plan, job)
+          entered = entered(plan, given)
+          log = @store.look_overs.add(**entered.delete(:look_over), **written(plan, job))
+          entered[:used].take
+          record(job, "finished", closed(plan, entered, log))
+          plan
+        end
+
+        def written(plan, job)
+          title = JobTitle.of_job(@context.knowledge, job, plan.overview.vehicle.axles)
+          { note: "Job: #{title}", at: @context.now, job_id: job.id }
+        end
 
         # A job is not finished while a safety gate before the follow-up is open, nor against a verdict.
         def refuse_open(plan, job)

@@ -12,6 +12,8 @@ module Graver
         LARGEST_BYTES = 40_000_000
         MOST_FAULTS = 300
         SAMPLE_ROWS = 8
+        STARTING = Mutex.new
+        private_constant :STARTING
         # What a mapping says of each reading.
         FIELDS = LogFormat::ColumnMapping::FIELDS
 
@@ -65,10 +67,9 @@ module Graver
         # cannot be used.
         def start(import, mapping)
           raise Conflict, Texts.say("conflicts.taken") unless import.state == "uploaded"
-          raise Conflict, Texts.say("conflicts.being_taken") if under_way[import.id]
 
           rows = rows(import, mapping)
-          under_way[import.id] = { share: 0.0, failed: nil }
+          begin_once(import.id)
           Thread.new { take_guarded(import, mapping, rows) }
         end
 
@@ -90,6 +91,15 @@ module Graver
 
         private
 
+        # Two who press at once start it once; one that failed may be tried again.
+        def begin_once(id)
+          STARTING.synchronize do
+            raise Conflict, Texts.say("conflicts.being_taken") if under_way[id] && !under_way[id][:failed]
+
+            under_way[id] = { share: 0.0, failed: nil }
+          end
+        end
+
         def under_way = @context.imports_under_way
         def table(import) = LogFormat::Table.read(@store.imports.content(import.id).b)
 
@@ -109,22 +119,26 @@ module Graver
         end
 
         def taken(import, mapping, rows)
-          rows.call { |share| under_way[import.id]&.store(:share, (share * 0.7).round(3)) }
-          found = summary(rows)
+          seen = @store.revision
+          rows.call { |share| going(import, share * 0.7) }
           @store.backups.make("before-import")
-          @store.transaction do
-            @store
-              .look_overs
-              .add_many(look_overs(rows.taken, import), at: @context.now) do |share|
-                under_way[import.id]&.store(:share, (0.7 + (share * 0.3)).round(3))
-              end
-            @store.imports.finish(import.id, mapping:, result: found, at: @context.now)
-          end
-          Forecast::RecordForecasts.new(@context).keep(
-            Axles::AxleRecords.new(@context).of([@store.vehicles.find(import.vehicle_id)]).fetch(import.vehicle_id)
-          )
+          found =
+            @store.transaction { put_in(import, mapping, seen == @store.revision ? rows : rows(import, mapping).call) }
+          @context.later { |context| Forecast::RecordForecasts.new(context).keep_of(import.vehicle_id) }
           found
         end
+
+        # What the log has already, and whether this was taken before, is decided while nobody else writes.
+        def put_in(import, mapping, rows)
+          raise Conflict, Texts.say("conflicts.taken") unless @store.imports.find(import.id).state == "uploaded"
+
+          @store
+            .look_overs
+            .add_many(look_overs(rows.taken, import), at: @context.now) { |share| going(import, 0.7 + (share * 0.3)) }
+          summary(rows).tap { |found| @store.imports.finish(import.id, mapping:, result: found, at: @context.now) }
+        end
+
+        def going(import, share) = under_way[import.id]&.store(:share, share.round(3))
 
         def summary(rows)
           dates = rows.taken.map { |taken| taken.entry.date }.minmax
