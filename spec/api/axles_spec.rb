@@ -103,7 +103,7 @@ RSpec.describe "An axle in the API" do
       expect(ask(:get, "/axles/#{front}/wear?limit_mm=1,6")["axle"]["pads_life"]["distance_km"]["p50"]).to be >
         life["p50"]
       expect(fields(ask(:get, "/axles/#{front}/wear?limit_mm=huge"))).to eq("limit_mm" => "not_a_number")
-      expect(fields(ask(:get, "/axles/#{front}/wear?limit_mm=%ff"))).to eq("limit_mm" => "not_a_number")
+      expect(ask(:get, "/axles/#{front}/wear?limit_mm=%ff")["error"]).to include("code" => "malformed")
       broken =
         Rack::MockRequest.new(Graver::Boot.rack(context)).get(
           "http://127.0.0.1/api/v1/axles/#{front}/wear",

@@ -136,7 +136,7 @@ RSpec.describe "The timeline in the API" do
   it "gives calendars that a parser of RFC 5545 reads" do
     plan(
       kind: "inspection",
-      name: "Yearly; with, \"signs\" and\nümläuts that fold the line of the calendar",
+      name: "Yearly; with, \"signs\" and ümläuts that fold the line of the calendar",
       from: "2026-09-01"
     )
     get("/api/v1/vehicles/#{car["id"]}/calendar.ics?save=1", {}, { "HTTP_HOST" => "127.0.0.1" })
