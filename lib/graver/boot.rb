@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "date"
+require "digest"
 require "rack"
 require "rack/protection"
 require "yaml"
@@ -26,6 +27,9 @@ module Graver
     # A page of another name that resolves to this machine is not let in.
     # How often it is looked whether today has its copy.
     COPY_EVERY_SECONDS = 900
+    # How often it is looked whether anything is to be worked out anew, and how long the garage waits for it.
+    LOOK_EVERY_SECONDS = 1
+    PATIENCE_SECONDS = 0.3
     HOSTS = %w[127.0.0.1 localhost ::1].freeze
 
     module_function
@@ -37,14 +41,15 @@ module Graver
       settings = ENV,
       knowledge: Knowledge::Library.load,
       outlooks: Service::Base::LruCache.new(Service::Base::Context::MOST_OUTLOOKS),
-      later: :call.to_proc
+      serving: Service::Base::Context::ALONE
     )
       Service::Base::Context.new(
         store: Storage::Store.open(setting(settings, "GRAVER_DATABASE")),
         knowledge:,
         today: today(settings),
         outlooks:,
-        later:,
+        edition:,
+        serving:,
         **devices(setting(settings, "GRAVER_SIMULATED_DEVICES"))
       )
     end
@@ -63,9 +68,38 @@ module Graver
     # The application of a server: alone on its file, with a copy of it a day. Raises FileRefused too.
     def served(settings = ENV)
       @lock = Storage::HouseholdLock.new(setting(settings, "GRAVER_DATABASE"))
-      context = context(settings, later: Service::Base::Afterwards.new)
+      serving = Service::Base::Context::Serving.new(later: Service::Base::Afterwards.new, patience: PATIENCE_SECONDS)
+      context = context(settings, serving:)
       keep_copies(context)
-      rack(context)
+      rack(context).tap { |application| work_ahead(context, application) }
+    end
+
+    # Pages are opened before somebody does, whenever what they say has changed.
+    def work_ahead(context, application)
+      Thread.new do
+        seen = nil
+        loop do
+          now = [context.store.kept_answers.revisions, context.today]
+          API::WorkAhead.new(application).call if now != seen
+          seen = now
+        rescue StandardError => e
+          warn "#{e.class}: #{e.message}"
+        ensure
+          sleep LOOK_EVERY_SECONDS
+        end
+      end
+    end
+
+    # All that an answer is made by, but the records.
+    def edition
+      @edition ||=
+        Digest::SHA256.hexdigest(
+          Dir
+            .glob("{lib/graver,knowledge}/**/*.{rb,yml}", base: ROOT)
+            .sort
+            .map { |file| File.read(File.join(ROOT, file)) }
+            .join
+        )
     end
 
     def keep_copies(context)

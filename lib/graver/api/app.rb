@@ -66,6 +66,7 @@ module Graver
 
       def respond(answer, code)
         status code
+        return answer.text if answer.is_a?(KeptJson)
         return JSON.generate(answer) unless answer.is_a?(Download)
 
         content_type answer.type, *([{ charset: "utf-8" }] if answer.type.start_with?("text/"))
@@ -83,7 +84,7 @@ module Graver
 
       def problem(error)
         found = ErrorMap.call(error)
-        warn "#{error.class}: #{error.message}\n#{Array(error.backtrace).first(8).join("\n")}" if found.status == 500
+        Trouble.tell(error) if found.status == 500
         content_type :json
         respond({ error: { code: found.code, message: found.message, fields: found.fields } }, found.status)
       end

@@ -34,10 +34,17 @@ module Graver
       def call(route)
         return public_send(route.action) unless route.verb == "POST" && self.class.once?(route.action)
 
-        context.once_for(@exchange.key, @exchange.path) { public_send(route.action) }
+        context.once_for(@exchange.key, @exchange.path) { plain(public_send(route.action)) }
       end
 
       private
+
+      def plain(answer) = answer.is_a?(KeptJson) ? JSON.parse(answer.text) : answer
+
+      # What the block gives as JSON, worked out once for each state of a vehicle.
+      def kept(kind, vehicle_id)
+        KeptJson.new(context.worked_out.fetch(context, kind, vehicle_id) { JSON.generate(yield) })
+      end
 
       def context = @exchange.context
       def knowledge = context.knowledge

@@ -20,10 +20,11 @@ module Graver
         torque_wrenches: %i[all find],
         supplies: %i[of find],
         forecasts_given: %i[of_axles],
-        answers_given: %i[of]
+        answers_given: %i[of],
+        kept_answers: %i[revisions]
       }.freeze
       # A change of one of these concerns itself alone.
-      APART = %i[jobs drafts answers_given].freeze
+      APART = %i[jobs drafts answers_given kept_answers].freeze
 
       # store: Store
       def initialize(store)
@@ -68,7 +69,7 @@ module Graver
       end
 
       def changed(name)
-        APART.include?(name) ? forget([name]) : forget(READS.keys)
+        APART.include?(name) ? forget([name, :kept_answers]) : forget(READS.keys)
       end
 
       def forget(names)

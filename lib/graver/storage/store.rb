@@ -20,7 +20,8 @@ module Graver
         torque_wrenches: TorqueWrenches,
         supplies: Supplies,
         forecasts_given: ForecastsGiven,
-        answers_given: AnswersGiven
+        answers_given: AnswersGiven,
+        kept_answers: KeptAnswers
       }.freeze
       # Why SQLite did not keep something -> text that says it.
       UNKEPT = {

@@ -37,6 +37,11 @@ module Graver
         end
 
         def wear
+          return wear_to_limit unless params["limit_mm"].to_s.empty?
+
+          kept("wear-#{id}", Service::Axles::AxleRecords.new(context).vehicle_of(id)) { wear_to_limit }
+        end
+        def wear_to_limit
           Serializers::Wear.new(knowledge).call(Service::Overview::AxleOverview.new(context).call(record, limit_mm:))
         end
         def what_if

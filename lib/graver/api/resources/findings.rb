@@ -11,7 +11,7 @@ module Graver
         get "/symptoms", :symptoms
         post "/vehicles/:id/symptoms", :answer_symptom
 
-        def findings = serializer.call(judging.call(id), schools.chosen, context.today)
+        def findings = kept("findings", id) { serializer.call(judging.call(id), schools.chosen, context.today) }
         def check_claim = serializer.claim(*judging.claim(id, payload(Contracts::Claim)))
         def choose_schools = { schools: schools.choose(payload(Contracts::SchoolChoice)) }
         def symptoms = Serializers::Symptoms.new(knowledge).all

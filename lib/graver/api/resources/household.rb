@@ -16,9 +16,16 @@ module Graver
 
         def health = { status: context.reachable? ? "ok" : "down" }
         def catalogue = Serializers::Catalogue.new(knowledge).call(context.today)
-        def garage = Serializers::Vehicles.new(knowledge).garage(told(overviews.all), context.today)
+        def garage = KeptJson.new(GarageCards.new(context).call(all: params["all"]))
         def add_vehicle = vehicle(Service::Household::AddVehicle.new(context).call(payload(Contracts::NewVehicle)).id)
-        def vehicle(of = id) = Serializers::Vehicles.new(knowledge).call(told([overviews.shown(of)]).first)
+        def vehicle(of = id)
+          kept("vehicle", of) { Serializers::Vehicles.new(knowledge).call(overviews.find(of)) }
+        rescue NotFound, InvalidEntry
+          raise
+        rescue StandardError => e
+          Trouble.tell(e)
+          Serializers::Vehicles.new(knowledge).call(overviews.shown(of))
+        end
 
         def change_vehicle
           Service::Household::ChangeVehicle.new(context).call(id, payload(Contracts::VehicleChange))
@@ -33,14 +40,6 @@ module Graver
         def bin = Serializers::Bin.new(knowledge).call(Service::Household::Bin.new(context).contents)
 
         private
-
-        # What is ours to mend is told to whoever runs the server.
-        def told(found)
-          found
-            .filter_map(&:error)
-            .each { |error| warn "#{error.class}: #{error.message}\n#{Array(error.backtrace).first(8).join("\n")}" }
-          found
-        end
 
         def overviews = Service::Overview::VehicleOverviews.new(context)
       end

@@ -16,13 +16,13 @@ module Graver
         put "/schedule", :change_schedule
 
         def timelines
-          {
-            today: context.today.iso8601,
-            vehicles: views(overviews.all.reject(&:error)).map { |view| serializer.line(view) }
-          }
+          lines = overviews.vehicles.filter_map { |vehicle| line(vehicle.id) }
+          KeptJson.new(%({"today":#{JSON.generate(context.today.iso8601)},"vehicles":[#{lines.join(",")}]}))
         end
         def calendar = ics(views(overviews.all.reject(&:error)))
-        def timeline(vehicle_id = id) = serializer.call(view(overviews.find(vehicle_id)), schedule.chosen)
+        def timeline(vehicle_id = id)
+          kept("timeline", vehicle_id) { serializer.call(view(overviews.find(vehicle_id)), schedule.chosen) }
+        end
         def vehicle_calendar = ics([view(overviews.find(id))])
 
         def plan_event
@@ -48,6 +48,14 @@ module Graver
         def serializer = Serializers::Timelines.new(knowledge)
         def view(overview) = Service::Forecast::Timeline.new(context).call(overview)
         def views(overviews) = overviews.map { |overview| view(overview) }
+
+        # Of one vehicle as JSON; none of one that cannot be worked out.
+        def line(vehicle_id)
+          kept("line", vehicle_id) { serializer.line(view(overviews.find(vehicle_id))) }.text
+        rescue StandardError => e
+          Trouble.tell(e)
+          nil
+        end
 
         # Subscribed to by a calendar on the same machine, or saved as a file.
         def ics(views)

@@ -7,26 +7,31 @@ module Graver
       class Vehicles
         # From the gravest.
         SEVERITIES = %w[stop plan watch good].freeze
+        NEVER = 1_000_000
 
         def initialize(knowledge)
           @knowledge = knowledge
           @axles = Axles.new(knowledge)
         end
 
-        # The household, the most urgent first.
-        def garage(overviews, today)
-          {
-            today: today.iso8601,
-            vehicles: overviews.sort_by { |overview| urgency(overview) }.map { |overview| call(overview) }
-          }
+        # What a vehicle comes before others by: the smaller, the more urgent.
+        def urgency(overview)
+          days = overview.axles.filter_map { |axle| axle.measures["careful_days"] }.min
+          [SEVERITIES.index(severity(overview)), days || NEVER, overview.vehicle.id]
         end
 
-        def call(overview)
-          fields = overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit, :archived, :sample)
+        # A card of the garage: without its log and what was done, however long they are. working: it is still being
+        # worked out, and this is all there is
+        def card(overview, working: false) = call(overview, working:).merge(log: [], jobs_done: [])
+
+        def call(overview, working: false)
+          fields = { working: }.merge(
+            overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit, :archived, :sample)
+          )
           fields.merge(
             odometer(overview),
             state: @axles.state(severity(overview)),
-            why: overview.error ? Texts.say("log.not_worked_out") : why(overview),
+            why: reason(overview, working),
             worked_out: overview.error.nil?,
             unusable: unusable(overview),
             fluid: fluid(overview.fluid),
@@ -113,6 +118,12 @@ module Graver
           end
         end
 
+        def reason(overview, working)
+          return Texts.say("log.working") if working
+
+          overview.error ? Texts.say("log.not_worked_out") : why(overview)
+        end
+
         # What gives the vehicle its severity, in one sentence; nothing when all is good.
         def why(overview)
           severity = severity(overview)
@@ -155,14 +166,6 @@ module Graver
         end
 
         def seen(mark) = { severity: mark.severity, text: mark.text, caution: mark.caution, date: mark.date.iso8601 }
-
-        def urgency(overview)
-          [
-            SEVERITIES.index(severity(overview)),
-            overview.axles.filter_map { |axle| axle.measures["careful_days"] }.min || Float::INFINITY,
-            overview.vehicle.id
-          ]
-        end
 
         def fluid(fluid)
           fluid &&

@@ -15,9 +15,12 @@ module Graver
         # Of the whole household.
         def all = of(@context.store.vehicles.all)
 
+        # -> id of the vehicle. Raises NotFound.
+        def vehicle_of(axle_id) = @context.store.vehicles.find_axle(axle_id).vehicle_id
+
         # Raises NotFound.
         def find(axle_id)
-          vehicle = @context.store.vehicles.find(@context.store.vehicles.find_axle(axle_id).vehicle_id)
+          vehicle = @context.store.vehicles.find(vehicle_of(axle_id))
           of([vehicle]).fetch(vehicle.id).find { |file| file.axle.id == axle_id }
         end
 

@@ -10,15 +10,20 @@ module Graver
       class Context
         # Forecasts kept: a household's axles under a few limits, and the lives of pads they could have.
         MOST_OUTLOOKS = 120
+        # later: does a callable that nobody waits for; patience: seconds a page of many vehicles waits for what is not
+        # worked out yet, nil: for all of it.
+        Serving = Core::Value.define(:later, :patience)
+        # No server: everything at once.
+        ALONE = Serving.new(later: :call.to_proc, patience: nil)
         # Orders of steps and the like, of jobs under way.
         MOST_PLANS = 40
 
-        attr_reader :store, :knowledge, :outlooks, :devices, :counter, :imports_under_way
+        attr_reader :store, :knowledge, :outlooks, :devices, :counter, :imports_under_way, :edition, :worked_out
 
         # today: a callable that returns a Date; devices: Devices::Shelf or nil; counter: Devices::PartsCounter or
         # nil; outlooks: forecasts kept, which two contexts with
-        # the same knowledge may share, as the whole question is the key. later: does a callable nobody waits for; at
-        # once unless a server does it afterwards.
+        # the same knowledge may share, as the whole question is the key. edition: changes with Graver itself, so that
+        # answers of another are not taken for its own.
         def initialize(
           store:,
           knowledge:,
@@ -26,7 +31,8 @@ module Graver
           devices: nil,
           counter: nil,
           outlooks: LruCache.new(MOST_OUTLOOKS),
-          later: :call.to_proc
+          edition: "",
+          serving: ALONE
         )
           @store = store
           @knowledge = knowledge
@@ -35,7 +41,9 @@ module Graver
           @counter = counter
           @imports_under_way = {}
           @outlooks = outlooks
-          @later = later
+          @edition = edition
+          @serving = serving
+          @worked_out = WorkedOut.new
           @origin = self
           @plans = LruCache.new(MOST_PLANS)
         end
@@ -46,7 +54,7 @@ module Graver
         def for_request = dup.tap(&:remember)
 
         # Gives the block a context of its own, after what is asked now is answered.
-        def later = @later.call(-> { yield @origin.for_request })
+        def later = @serving.later.call(-> { yield @origin.for_request })
 
         # What the block gives, once for a key, however often it is asked: a repeated request gets the first answer. All
         # of it, and what it writes, is kept together or not at all. Without a key just what the block gives.
@@ -67,8 +75,11 @@ module Graver
         # long as both stand. Never nil.
         def standing(key, &block) = @plans.fetch([@store.revision, today, *key], &block)
 
+        def patience = @serving.patience
         def today = @today.call
         def time = Time.now.utc
+        # Seconds that only ever rise, to wait by.
+        def clock = Process.clock_gettime(Process::CLOCK_MONOTONIC)
         # Stamp for records, UTC.
         def now = time.iso8601
 

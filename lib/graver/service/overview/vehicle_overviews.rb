@@ -23,6 +23,9 @@ module Graver
           @context = context
         end
 
+        # -> [Storage::Vehicle] of the garage
+        def vehicles = @context.store.vehicles.all
+
         # What cannot be worked out of one vehicle leaves the others alone (Overview#error).
         def all = overviews(@context.store.vehicles.all) { |error, *known| without(error, *known) }
 
@@ -33,6 +36,22 @@ module Graver
           raise
         rescue StandardError
           overviews([@context.store.vehicles.find(id)]) { |error, *known| without(error, *known) }.first
+        end
+
+        # A vehicle of which nothing is worked out yet.
+        def bare(vehicle)
+          Overview.new(
+            vehicle:,
+            axles: [],
+            jobs: {
+            },
+            finished: [],
+            fluid: nil,
+            seen: [],
+            findings: [],
+            look_overs: [],
+            error: NotImplementedError
+          )
         end
 
         # Raises NotFound, and whatever keeps it from being worked out.

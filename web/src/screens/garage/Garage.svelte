@@ -17,6 +17,12 @@
 
   const garage = new Loader<Schemas["Garage"]>();
   garage.load(api.garage);
+  // What is still being worked out is asked for again.
+  $effect(() => {
+    if (!garage.value?.vehicles.some((vehicle) => vehicle.working)) return;
+    const again = setTimeout(() => void garage.load(api.garage), 1000);
+    return () => clearTimeout(again);
+  });
   // Comes a moment later: the garage itself does not wait for it.
   const timelines = new Loader<Schemas["Timelines"]>();
   timelines.load(api.timelines);
@@ -86,6 +92,7 @@
                 : ""}{exact(vehicle.odometer_km, vehicle.distance_unit)}{/if}
           </p>
           {#if vehicle.why}<p class="why {vehicle.state.severity}">{vehicle.why}</p>{/if}
+          {#if vehicle.working}<p class="quiet" role="status">{common.workingItOut}</p>{/if}
           <Unusable readings={vehicle.unusable} />
           {#if vehicle.fluid && vehicle.fluid.overdue_days > 0}<p class="late">
               {say(texts.brakeFluidOverdueSinceDay, { day: day(vehicle.fluid.due_on) })}

@@ -1,0 +1,140 @@
+# frozen_string_literal: true
+
+require "rack"
+require "tmpdir"
+
+module Benchmarks
+  # Pages of a household of twenty vehicles, against the health route in the same run: with 10,000 and with 100,000
+  # readings. Warm (nothing changed) as the 95th percentile, and after one reading more of one vehicle.
+  class HouseholdSpeed
+    VEHICLES = 20
+    SIZES = [10_000, 100_000].freeze
+    ROUNDS = 40
+    HOST = { "HTTP_HOST" => "127.0.0.1" }.freeze
+    PAGES = {
+      "garage" => "/garage",
+      "timelines" => "/timelines",
+      "vehicle" => "/vehicles/1",
+      "findings" => "/vehicles/1/findings",
+      "timeline" => "/vehicles/1/timeline",
+      "wear" => "/axles/1/wear"
+    }.freeze
+
+    def print_to(out)
+      out.sync = true
+      warm = SIZES.to_h { |size| [size, Dir.mktmpdir { |folder| pages(out, folder, size) }] }
+      PAGES.each_key do |page|
+        small, large = SIZES.map { |size| warm[size][page] }
+        out.puts format("%-10s %d readings against %d: %.2f (aim 1.2)", page, SIZES.last, SIZES.first, large / small)
+      end
+    end
+
+    private
+
+    # -> { page => warm seconds }
+    def pages(out, folder, size)
+      context = filled(folder, size)
+      browser = Rack::MockRequest.new(Graver::Boot.rack(context))
+      first = seconds { ok(browser.get("/api/v1/garage", HOST)) }
+      out.puts format("%d readings, %d vehicles: garage worked out from nothing in %.1f s", size, VEHICLES, first)
+      health = percentile { browser.get("/api/v1/health", HOST) }
+      warm = PAGES.transform_values { |path| percentile { ok(browser.get("/api/v1#{path}", HOST)) } }
+      warm.each do |page, taken|
+        out.puts format("  %-10s %5.1f x health (%.1f ms; aim 10 x)", page, taken / health, taken * 1000)
+      end
+      one_more(context)
+      again = seconds { ok(browser.get("/api/v1/garage", HOST)) }
+      out.puts format("  garage after one reading more: %.0f ms; memory %d MB (aim under 400)", again * 1000, memory_mb)
+      context.store.close
+      warm
+    end
+
+    def filled(folder, size)
+      context =
+        Graver::Boot.context(
+          { "GRAVER_DATABASE" => File.join(folder, "bench.sqlite3"), "GRAVER_TODAY" => "2026-05-16" }
+        )
+      VEHICLES.times do |at|
+        Graver::Service::Household::AddVehicle.new(context).call(
+          { name: "Vehicle #{at}", kind: "car", distance_unit: "km" }
+        )
+      end
+      context.store.vehicles.all.each { |vehicle| log(context, vehicle, size / VEHICLES) }
+      context
+    end
+
+    # Four pads an axle at each service, sets renewed at 3 mm.
+    def log(context, vehicle, readings)
+      services = readings / 8
+      step_days = 3650.0 / services
+      look_overs =
+        Array.new(services) do |at|
+          day = Date.new(2016, 5, 20) + (at * step_days).floor
+          km = 20_000 + (at * step_days * 33)
+          {
+            vehicle_id: vehicle.id,
+            date: day,
+            odometer: {
+              value: km.round.to_s,
+              unit: "km",
+              km:
+            },
+            note: nil,
+            import_id: nil,
+            readings: rows(vehicle, km)
+          }
+        end
+      context.store.transaction { context.store.look_overs.add_many(look_overs, at: context.now) }
+    end
+
+    def rows(vehicle, km)
+      value = format("%.1f", 11 - ((km % 40_000) / 5000.0))
+      vehicle.axles.flat_map do |axle|
+        axle
+          .sides
+          .product(%w[inner outer])
+          .map do |side, pad|
+            {
+              axle_id: axle.id,
+              event: "reading",
+              part: "pad",
+              side:,
+              pad:,
+              place: 1,
+              method: "caliper",
+              value:,
+              unit: "mm",
+              overall: false
+            }
+          end
+      end
+    end
+
+    def one_more(context)
+      vehicle = context.store.vehicles.all.first
+      look_over = {
+        vehicle_id: vehicle.id,
+        date: Date.new(2026, 5, 15),
+        odometer: {
+          value: "160000",
+          unit: "km",
+          km: 160_000.0
+        },
+        note: nil,
+        import_id: nil,
+        readings: rows(vehicle, 160_000.0)
+      }
+      context.store.transaction { context.store.look_overs.add_many([look_over], at: context.now) }
+    end
+
+    def ok(response) = response.status == 200 || raise("answered #{response.status}: #{response.body[0, 200]}")
+    def percentile(&block) = Array.new(ROUNDS) { seconds(&block) }.sort[(ROUNDS * 0.95).floor]
+    def memory_mb = File.read("/proc/self/status")[/VmRSS:\s+(\d+)/, 1].to_i / 1024
+
+    def seconds
+      started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+      yield
+      Process.clock_gettime(Process::CLOCK_MONOTONIC) - started
+    end
+  end
+end

@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    # The garage as JSON, put together from each vehicle's card, the most urgent first. A card is worked out when
+    # something of its vehicle changes; when many are, the page does not wait for all of them: a vehicle that is still
+    # being worked out says so, with its card as it was.
+    class GarageCards
+      KIND = "card"
+
+      def initialize(context)
+        @context = context
+        @serializer = Serializers::Vehicles.new(context.knowledge)
+        @overviews = Service::Overview::VehicleOverviews.new(context)
+      end
+
+      # all: waits for every card -> JSON text
+      def call(all: nil)
+        @until = @context.patience && !all ? @context.clock + @context.patience : Float::INFINITY
+        cards = @overviews.vehicles.map { |vehicle| card(vehicle) }
+        cards.sort_by! { |order, _| order }
+        %({"today":#{JSON.generate(@context.today.iso8601)},"vehicles":[#{cards.map(&:last).join(",")}]})
+      end
+
+      private
+
+      # -> [what it is sorted by, its JSON]
+      def card(vehicle)
+        kept = @context.worked_out.ready(@context, KIND, vehicle.id)
+        return parted(kept) if kept
+
+        @context.clock < @until ? worked_out(vehicle) : parted(still_working(vehicle))
+      end
+
+      def worked_out(vehicle)
+        parted(@context.worked_out.fetch(@context, KIND, vehicle.id) { text(@overviews.find(vehicle.id)) })
+      rescue StandardError => e
+        Trouble.tell(e)
+        parted(text(@overviews.shown(vehicle.id)))
+      end
+
+      # As it was, and that it is being worked out; the first field of a card says so.
+      def still_working(vehicle)
+        stale = @context.worked_out.stale(@context, KIND, vehicle.id)
+        stale ? stale.sub(%("working":false), %("working":true)) : text(@overviews.bare(vehicle), working: true)
+      end
+
+      # What it is sorted by stands before its JSON, on a line of its own.
+      def text(overview, working: false)
+        "#{JSON.generate(@serializer.urgency(overview))}\n#{JSON.generate(@serializer.card(overview, working:))}"
+      end
+
+      def parted(text) = text.split("\n", 2).then { |order, json| [JSON.parse(order), json] }
+    end
+  end
+end
