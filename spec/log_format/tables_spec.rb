@@ -19,6 +19,25 @@ RSpec.describe "A person's own table" do
     expect([broken.rows, broken.broken.map(&:first)]).to eq([[[3, %w[3 4]]], [2]])
   end
 
+  it "names what no person wrote, without taking it apart, and refuses a file of nothing but lines" do
+    wide = (["x"] * 300).join(",")
+    [",", "\""].each do |sign|
+      odd = table.read("a,b\n#{sign * 30_000}\n1,2\n#{"y" * 20_001}\n#{wide}\n3,4\n")
+      expect([odd.rows, odd.broken.map(&:first)]).to eq([[[3, %w[1 2]], [6, %w[3 4]]], [2, 4, 5]])
+    end
+    refused =
+      lambda do |text|
+        table.read(text)
+      rescue Graver::InvalidEntry => e
+        e.faults.first.code
+      end
+    expect(["\n" * 800_001, "\r" * 800_001, "#{wide}\n1,2\n"].map { |text| refused[text] }).to eq(
+      %w[too_many too_many too_wide]
+    )
+    long = table.read("a,b\n\"#{"z" * 3000}\",1\n2,3\n")
+    expect([long.rows.last, long.broken]).to eq([[3, %w[2 3]], []])
+  end
+
   describe Graver::LogFormat::ColumnMapping do
     def mapped(cells, date: "iso", odometer: {})
       reading = {

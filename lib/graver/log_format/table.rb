@@ -8,11 +8,19 @@ module Graver
     class Table
       SEPARATORS = [",", ";", "\t"].freeze
       MOST_COLUMNS = 200
+      # More than any household writes in a lifetime; and a line no person wrote.
+      MOST_LINES = 400_000
+      LONGEST_LINE = 20_000
+      LONGEST_FIELD = 2000
       # rows: [[line, [cell, ...]], ...] without the header; broken: [[line, what is wrong], ...]
       attr_reader :header, :rows, :broken, :separator
 
       # bytes: the file. Raises InvalidEntry when there is no table in it.
       def self.read(bytes)
+        if bytes.count("\n\r") > 2 * MOST_LINES
+          raise InvalidEntry.of("file", "too_many", Texts.say("tables.too_many_lines", most: MOST_LINES))
+        end
+
         text = decoded(bytes)
         raise InvalidEntry.of("file", "empty", Texts.say("tables.empty_file")) if text.strip.empty?
 
@@ -22,7 +30,7 @@ module Graver
       # [[line a row begins on, cells], ...] without empty rows; a quoted field may go over several lines.
       # Raises CSV::MalformedCSVError.
       def self.numbered(text, separator)
-        parser = CSV.new(text, col_sep: separator)
+        parser = CSV.new(text, col_sep: separator, field_size_limit: LONGEST_FIELD)
         line = 1
         rows = []
         while (cells = parser.shift)
@@ -46,43 +54,76 @@ module Graver
       def initialize(text)
         @broken = []
         @separator = SEPARATORS.max_by { |each| text.each_line.first.to_s.count(each) }
+        refuse_wide(text.each_line.first)
         lines = split(text)
         @header = (lines.shift&.last || []).map { |cell| cell.to_s.strip }
-        @rows = lines
-        if header.length > MOST_COLUMNS
-          raise InvalidEntry.of("file", "too_wide", Texts.say("tables.too_wide", most: MOST_COLUMNS))
-        end
+        @rows = narrow(lines)
         raise InvalidEntry.of("file", "no_columns", Texts.say("tables.no_table")) if header.length < 2
       end
 
       private
 
-      # Whole text first; when its quoting is broken, line by line, so that one bad row costs one row.
+      def refuse_wide(line)
+        return if line.count(separator) < MOST_COLUMNS
+
+        raise InvalidEntry.of("file", "too_wide", Texts.say("tables.too_wide", most: MOST_COLUMNS))
+      end
+
+      # A row of more columns than any table has is named and left out.
+      def narrow(lines)
+        lines.select do |line, cells|
+          next true if cells.length <= MOST_COLUMNS
+
+          broken!(line, Texts.say("tables.too_wide", most: MOST_COLUMNS)) || false
+        end
+      end
+
+      # Whole text first, as a quoted field may go over several lines; when its quoting is broken, line by line, so that
+      # one bad row costs one row.
       def split(text)
-        return plain(text) unless text.include?('"')
+        return line_by_line(text) unless text.include?('"') && text.each_line.all? { |raw| raw.length <= LONGEST_LINE }
 
         self.class.numbered(text, separator)
       rescue CSV::MalformedCSVError
-        text.each_line.with_index(1).filter_map { |raw, line| one(raw, line) }
+        line_by_line(text)
+      end
+
+      def line_by_line(text)
+        text
+          .each_line
+          .with_index(1)
+          .filter_map do |raw, line|
+            raw = raw.chomp
+            cells = raw.empty? || unlike_a_row?(raw, line) ? nil : cells_of(raw, line)
+            cells && [line, cells]
+          end
       end
 
       # Without quotes there is nothing to it but the separator.
-      def plain(text)
-        rows = []
-        text
-          .each_line
-          .with_index(1) do |raw, line|
-            raw = raw.chomp
-            rows << [line, raw.split(separator, -1)] unless raw.empty?
-          end
-        rows
+      def cells_of(raw, line)
+        return raw.split(separator, -1) unless raw.include?('"')
+
+        cells = CSV.parse_line(raw, col_sep: separator)
+        cells if cells&.any?
+      rescue CSV::MalformedCSVError
+        broken!(line, Texts.say("tables.quotes"))
       end
 
-      def one(raw, line)
-        cells = CSV.parse_line(raw, col_sep: separator)
-        [line, cells] if cells&.any?
-      rescue CSV::MalformedCSVError
-        @broken << [line, "cannot be split into columns: its quotes do not match"]
+      # Told before it is split: what is too long or too wide is never taken apart.
+      def unlike_a_row?(raw, line)
+        if raw.length > LONGEST_LINE
+          broken!(line, Texts.say("tables.too_long_line", most: LONGEST_LINE))
+          true
+        elsif !raw.include?('"') && raw.count(separator) >= MOST_COLUMNS
+          broken!(line, Texts.say("tables.too_wide", most: MOST_COLUMNS))
+          true
+        else
+          false
+        end
+      end
+
+      def broken!(line, because)
+        @broken << [line, because]
         nil
       end
     end
