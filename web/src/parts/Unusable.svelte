@@ -21,6 +21,7 @@
   .unusable {
     border-left: 3px solid var(--doubt);
     padding-left: 0.75rem;
+    margin: 0.5rem 0;
   }
   strong {
     color: var(--doubt);
