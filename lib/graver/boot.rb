@@ -83,7 +83,7 @@ module Graver
           API::WorkAhead.new(application).call if now != seen
           seen = now
         rescue StandardError => e
-          warn "#{e.class}: #{e.message}"
+          Trouble.tell(e)
         ensure
           sleep LOOK_EVERY_SECONDS
         end

@@ -24,6 +24,21 @@ RSpec.describe "Backups in the API" do
     expect(names).to contain_exactly("Juniper", "Wren")
   end
 
+  # What was worked out before is of another course of things, though its numbers come again.
+  it "shows what is there after it, not what was worked out before it" do
+    log = ->(day, odometer, value) { ask(:post, look_overs, look_over(day, odometer, pad(value))) }
+    now = -> { ask(:get, "/garage")["vehicles"].first["axles"].first["corners"].first["inner"]["now_mm"] }
+    log["2026-05-01", "60000", "9.0"]
+    name = ask(:post, "/backups")["backups"].first["name"]
+    before = now.call
+    log["2026-05-10", "60500", "8.4"]
+    other = now.call
+    ask(:post, "/backups/#{name}/restore")
+    expect(now.call).to eq(before)
+    log["2026-05-10", "60500", "8.9"]
+    expect(now.call).to be > other + 0.1
+  end
+
   it "refuses what is no backup, or a torn one, and leaves everything as it is" do
     car
     %w[nothing graver.sqlite3 ..%2fgraver.sqlite3].each do |name|

@@ -174,7 +174,7 @@ RSpec.describe "One entry and the household" do
     end
     cards = -> { ask(:get, "/garage")["vehicles"].to_h { |card| [card["name"], card] } }
     expect(&cards).to output(/planted/).to_stderr
-    allow(Graver::API::Trouble).to receive(:tell)
+    allow(Graver::Trouble).to receive(:tell)
     expect(cards.call).to include(
       "Wren" => include("worked_out" => false, "axles" => [], "why" => /no verdict/),
       "Juniper" => include("worked_out" => true, "axles" => [be_a(Hash), be_a(Hash)])

@@ -36,7 +36,7 @@ module Graver
         parted(@context.worked_out.fetch(@context, KIND, vehicle.id) { text(@overviews.find(vehicle.id)) })
       rescue StandardError => e
         Trouble.tell(e)
-        parted(text(@overviews.shown(vehicle.id)))
+        parted(text(@overviews.unworked(vehicle, e)))
       end
 
       # As it was, and that it is being worked out; the first field of a card says so.

@@ -137,14 +137,20 @@ module Graver
         Database.migrate(database)
         revisions = [revision_of(@path), database[:household_revision].get(:revision)]
         database[:household_revision].update(revision: revisions.max + 1)
+        shared = [shared_revision_of(@path), database[:vehicle_revisions].where(vehicle_id: 0).get(:revision)]
+        database[:vehicle_revisions].where(vehicle_id: 0).update(revision: shared.max + 1)
         database.run("PRAGMA journal_mode = DELETE")
         database.disconnect
         ready
       end
 
-      def revision_of(path)
+      def revision_of(path) = number(path, "SELECT revision FROM household_revision")
+      def shared_revision_of(path) = number(path, "SELECT revision FROM vehicle_revisions WHERE vehicle_id = 0")
+
+      # 0 where there is no such file, or an older one.
+      def number(path, query)
         database = SQLite3::Database.new(path, readonly: true)
-        database.get_first_value("SELECT revision FROM household_revision") || 0
+        database.get_first_value(query) || 0
       rescue SQLite3::Exception
         0
       ensure

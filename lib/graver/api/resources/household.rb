@@ -20,11 +20,11 @@ module Graver
         def add_vehicle = vehicle(Service::Household::AddVehicle.new(context).call(payload(Contracts::NewVehicle)).id)
         def vehicle(of = id)
           kept("vehicle", of) { Serializers::Vehicles.new(knowledge).call(overviews.find(of)) }
-        rescue NotFound, InvalidEntry
+        rescue NotFound
           raise
         rescue StandardError => e
           Trouble.tell(e)
-          Serializers::Vehicles.new(knowledge).call(overviews.shown(of))
+          Serializers::Vehicles.new(knowledge).call(overviews.unworked(overviews.vehicle(of), e))
         end
 
         def change_vehicle

@@ -67,12 +67,9 @@ module Graver
         # Readings on file that count for nothing until they are put right.
         def unusable(overview)
           overview.unusable.map do |each|
-            row = each.row
-            axle = overview.vehicle.axles.find { |mine| mine.id == row.axle_id }
-            place = [axle.name, row.side, row.pad, row.part].compact.join(" ")
             {
               look_over: each.look_over.id,
-              text: Texts.say("log.named_reading", place:, value: "#{row.value} #{row.unit}", day: each.look_over.date),
+              text: Service::Axles::ReadingsOnFile.said(overview.vehicle, each.look_over, each.row),
               because: each.because
             }
           end

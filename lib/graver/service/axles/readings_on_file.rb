@@ -7,6 +7,13 @@ module Graver
       class ReadingsOnFile
         MOST_NAMED = 5
 
+        # One of a vehicle, in words.
+        def self.said(vehicle, look_over, row)
+          axle = vehicle.axles.find { |each| each.id == row.axle_id }&.name
+          place = [axle, row.side, row.pad, row.part].compact.join(" ")
+          Texts.say("log.named_reading", place:, value: "#{row.value} #{row.unit}", day: look_over.date)
+        end
+
         def initialize(store)
           @store = store
         end
@@ -25,9 +32,7 @@ module Graver
 
         def named(look_over, row)
           vehicle = @store.vehicles.find(look_over.vehicle_id)
-          axle = vehicle.axles.find { |each| each.id == row.axle_id }&.name
-          place = [vehicle.name, axle, row.side, row.pad, row.part].compact.join(" ")
-          Texts.say("log.named_reading", place:, value: "#{row.value} #{row.unit}", day: look_over.date)
+          "#{vehicle.name} #{self.class.said(vehicle, look_over, row)}"
         end
       end
     end

@@ -19,7 +19,7 @@ module Graver
         def run(piece)
           piece.call
         rescue StandardError => e
-          warn "#{e.class}: #{e.message}\n#{Array(e.backtrace).first(8).join("\n")}"
+          Trouble.tell(e)
         end
       end
     end

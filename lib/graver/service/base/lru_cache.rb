@@ -20,9 +20,6 @@ module Graver
           yield.tap { |answer| @lock.synchronize { keep(key, answer) } }
         end
 
-        # What is kept for a key, or nil.
-        def peek(key) = @lock.synchronize { touched(key) }
-
         def clear = @lock.synchronize { @answers.clear }
 
         private

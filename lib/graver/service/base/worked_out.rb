@@ -24,8 +24,7 @@ module Graver
         # The same if it is worked out already, else nil.
         def ready(context, kind, vehicle_id)
           at = state(context, vehicle_id)
-          key = [kind, vehicle_id, at]
-          @texts.peek(key) || on_file(context, kind, vehicle_id, at)&.tap { |kept| @texts.fetch(key) { kept } }
+          @texts.fetch([kind, vehicle_id, at]) { on_file(context, kind, vehicle_id, at) || (return nil) }
         end
 
         # The newest there is, of whatever state, or nil.

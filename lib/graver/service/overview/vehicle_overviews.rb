@@ -15,6 +15,8 @@ module Graver
             # Readings on file that no thickness can be made of -> [Axles::UsableEntries::Unusable]
             def unusable = axles.flat_map { |axle| axle.file.unusable }
           end
+        # The error of a vehicle that nobody has come to yet.
+        WAITING = :waiting
         # due_on, overdue_days (negative: still to go); renewed_on is when it was last renewed; estimated: from an age
         # somebody knew.
         Fluid = Core::Value.define(:renewed_on, :due_on, :overdue_days, :estimated)
@@ -25,34 +27,20 @@ module Graver
 
         # -> [Storage::Vehicle] of the garage
         def vehicles = @context.store.vehicles.all
+        # -> Storage::Vehicle. Raises NotFound.
+        def vehicle(id) = @context.store.vehicles.find(id)
 
         # What cannot be worked out of one vehicle leaves the others alone (Overview#error).
         def all = overviews(@context.store.vehicles.all) { |error, *known| without(error, *known) }
 
-        # One vehicle, with its error if it has one. Raises NotFound.
-        def shown(id)
-          find(id)
-        rescue NotFound
-          raise
-        rescue StandardError
-          overviews([@context.store.vehicles.find(id)]) { |error, *known| without(error, *known) }.first
+        # A vehicle of which nothing is worked out, and why: its log and its jobs.
+        def unworked(vehicle, error)
+          files = Axles::AxleRecords.new(@context).of([vehicle]).fetch(vehicle.id)
+          without(error, vehicle, files, @context.store.jobs.of(vehicle.axles.map(&:id)))
         end
 
-        # A vehicle of which nothing is worked out yet.
-        def bare(vehicle)
-          Overview.new(
-            vehicle:,
-            axles: [],
-            jobs: {
-            },
-            finished: [],
-            fluid: nil,
-            seen: [],
-            findings: [],
-            look_overs: [],
-            error: NotImplementedError
-          )
-        end
+        # The same before anything of it is read.
+        def bare(vehicle) = without(WAITING, vehicle, [], [])
 
         # Raises NotFound, and whatever keeps it from being worked out.
         def find(id) = @context.once([:overview, id]) { overviews([@context.store.vehicles.find(id)]).first }

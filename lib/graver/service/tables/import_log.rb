@@ -114,7 +114,7 @@ module Graver
           taken(import, mapping, rows)
           under_way.delete(import.id)
         rescue StandardError => e
-          warn "#{e.class}: #{e.message}\n#{Array(e.backtrace).first(8).join("\n")}"
+          Trouble.tell(e)
           under_way[import.id] = { share: 1.0, failed: Texts.say("conflicts.half_way") }
         end
 
