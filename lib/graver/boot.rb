@@ -106,8 +106,8 @@ module Graver
       Thread.new do
         loop do
           context.store.backups.daily
-        rescue Error => e
-          warn e.message
+        rescue StandardError => e
+          Trouble.tell(e)
         ensure
           sleep COPY_EVERY_SECONDS
         end

@@ -2,7 +2,7 @@
 
 # One number a vehicle that rises with every change of what its answers are worked out from, and one (vehicle 0) for
 # what all of them share; answers worked out before are kept beside the numbers they were worked out at. Readings, marks
-# and doubts come with a look-over and need no trigger of their own.
+# and doubts come with a look-over and need no trigger of their own; forecasts given are on no kept page.
 of_axle = "(SELECT vehicle_id FROM axles WHERE id = NEW.axle_id)"
 of_look_over = "(SELECT vehicle_id FROM look_overs WHERE id = NEW.look_over_id)"
 of_job = "(SELECT axles.vehicle_id FROM jobs JOIN axles ON axles.id = jobs.axle_id WHERE jobs.id = NEW.job_id)"
@@ -12,7 +12,6 @@ whose = {
   "corrections" => [%w[INSERT], of_look_over],
   "imports" => [%w[UPDATE], "NEW.vehicle_id"],
   "brake_data" => [%w[INSERT], of_axle],
-  "forecasts_given" => [%w[INSERT], of_axle],
   "jobs" => [%w[INSERT], of_axle],
   "job_events" => [%w[INSERT], of_job],
   "ahead" => [%w[INSERT UPDATE], "NEW.vehicle_id"],
