@@ -78,8 +78,8 @@ RSpec.describe "Writing once, and in order" do
     upload = "/vehicles/#{car["id"]}/imports?name=mine.csv"
     header "Host", "127.0.0.1"
     header "Content-Type", "text/csv"
-    post "/api/v1#{upload}",
-         "date,odometer,axle,part,side,pad,event,method,value\n2026-01-01,50000,front,pad,left,inner,reading,caliper,8\n"
+    columns = "date,odometer,axle,part,side,pad,event,method,value"
+    post "/api/v1#{upload}", "#{columns}\n2026-01-01,50000,front,pad,left,inner,reading,caliper,8\n"
     made = JSON.parse(last_response.body)
     importing = Graver::Service::Tables::ImportLog.new(context.for_request)
     mapping = made["guess"]

@@ -119,8 +119,8 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
     expect(bank.weights.to_a).to eq([1.0])
   end
 
-  # Bayes' rule summed over a fine grid, with the error function of Ruby's own Math: thickness 11 +/- 0.15 before; a leaf
-  # between two bounds, each blurred. Below, above and across what was expected.
+  # Bayes' rule summed over a fine grid, with the error function of Ruby's own Math: thickness 11 +/- 0.15 before; a
+  # leaf between two bounds, each blurred. Below, above and across what was expected.
   [[10.7, 10.95, 0.0], [11.05, 11.3, 0.0], [10.9, 11.4, 0.1], [10.4, 10.8, 0.25]].each do |lower, upper, edge|
     it "takes in a leaf between #{lower} and #{upper} mm, blurred by #{edge}, as the sum over all thicknesses does" do
       normal = ->(z) { 0.5 * Math.erfc(-z / Math.sqrt(2)) }

@@ -3,8 +3,15 @@ import { say } from "../texts/say";
 import type { Schemas } from "../api/client";
 import { lowerFirst, upperFirst } from "./words";
 
-export const money = (value: number, currency: string): string =>
-  `${currency} ${value.toLocaleString("en-GB", { minimumFractionDigits: value < 100 && !Number.isInteger(value) ? 2 : 0, maximumFractionDigits: value < 100 ? 2 : 0 })}`;
+/** To the cent under a hundred, where there are any. */
+export function money(value: number, currency: string): string {
+  const small = value < 100;
+  const figures = {
+    minimumFractionDigits: small && !Number.isInteger(value) ? 2 : 0,
+    maximumFractionDigits: small ? 2 : 0,
+  };
+  return `${currency} ${value.toLocaleString("en-GB", figures)}`;
+}
 
 /** An amount already spent, to the cent where there are any. */
 export const amount = (value: number): string =>
@@ -26,7 +33,8 @@ export function readings(line: Entered): [number | null, string][] {
 /** A torque in words, both units: "28 N·m (20.7 lbf·ft)", and a further angle. */
 export function torque(line: Entered & { angle_degrees: number | null }): string {
   const [first, second] = readings(line).map(([value, unit]) => `${figure(value)} ${unit}`);
-  return `${first} (${second})${line.angle_degrees ? say(texts.thenFurther, { degrees: figure(line.angle_degrees) }) : ""}`;
+  const further = line.angle_degrees ? say(texts.thenFurther, { degrees: figure(line.angle_degrees) }) : "";
+  return `${first} (${second})${further}`;
 }
 
 /** Steps as they follow each other, cut where the stage or the place changes. */
