@@ -66,12 +66,11 @@ RSpec.describe Graver::API::App do
 
   it "lists every code a fault or a problem can have" do
     expect(schemas.dig("FaultCode", "enum")).to match_array(FaultCodes.of(File.join(Graver::Boot::ROOT, "lib/graver")))
-    problems = %w[InvalidEntry NotFound Conflict DeviceFailed NotSaved API::Malformed API::TooLarge StandardError]
-    codes =
-      problems.map do |name|
-        type = name == "StandardError" ? StandardError : Graver.const_get(name)
-        Graver::API::ErrorMap.call(type <= Graver::InvalidEntry ? type.new([]) : type.new("so")).code
-      end
+    problems =
+      %w[NotFound Conflict DeviceFailed NotSaved API::Malformed API::TooLarge].map { |name| Graver.const_get(name) }
+    listing = [Graver::InvalidEntry.new([]), Graver::ChangedElsewhere.new([], "seen")]
+    errors = [StandardError, *problems].map { |type| type.new("so") } + listing
+    codes = errors.map { |error| Graver::API::ErrorMap.call(error).code }
     expect(schemas.dig("ProblemCode", "enum")).to match_array(codes)
   end
 end

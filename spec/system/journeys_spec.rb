@@ -178,4 +178,22 @@ RSpec.describe "Journeys in the browser" do
     expect(page).to have_text("Restored: look-over of Juniper.")
     expect(context.store.drafts.find(1).content["odometer"]).to eq("61200")
   end
+
+  it "asks which version counts where another window was faster" do
+    add_vehicle
+    rename =
+      lambda do |elsewhere, here, choice|
+        page.click_button "Rename, change unit"
+        context.store.vehicles.change(1, name: elsewhere)
+        page.fill_in "Name", with: here
+        page.click_button "Save"
+        page.within("[role=dialog]") { page.click_button choice }
+        expect(page).to have_no_css("[role=dialog]")
+      end
+    rename.call("Mule", "Donkey", "Save mine")
+    expect(page).to have_css("h1", text: "Donkey")
+    rename.call("Mule", "Ass", "Use the other")
+    expect(page).to have_css("h1", text: "Mule")
+    expect(context.store.vehicles.find(1).name).to eq("Mule")
+  end
 end

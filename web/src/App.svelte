@@ -4,7 +4,7 @@
   import { say } from "./texts/say";
   import Router from "svelte-spa-router";
   import { SkipToContent } from "carbon-components-svelte";
-  import { Refusal } from "./api/client";
+  import { changedElsewhere, Refusal } from "./api/client";
   import KeyHelp from "./parts/KeyHelp.svelte";
   import { routes } from "./routes";
   import { outbox } from "./parts/outbox.svelte";
@@ -13,9 +13,25 @@
   let refused = $state("");
   function unheard(event: PromiseRejectionEvent) {
     if (!(event.reason instanceof Refusal)) return;
-    refused = event.reason.message;
+    // Of what was changed elsewhere the owner has been asked already.
+    if (event.reason.status !== 412) refused = event.reason.message;
     event.preventDefault();
   }
+
+  // Asked in front of whatever page it is; who takes the other version sees the page anew.
+  let asked = $state.raw<{ refusal: Refusal; choose: (mine: boolean) => void } | null>(null);
+  let shown = $state(0);
+  changedElsewhere.ask = (refusal) =>
+    new Promise((resolve) => {
+      asked = {
+        refusal,
+        choose: (mine) => {
+          asked = null;
+          if (!mine) shown += 1;
+          resolve(mine);
+        },
+      };
+    });
 
   // Comes a moment later: the first page does not wait for it.
   void import("./parts/focus").then(({ guardFocus }) => guardFocus());
@@ -44,8 +60,14 @@
     <button type="button" class="link" onclick={() => (refused = "")}>{texts.close}</button>
   </p>
 {/if}
+{#if asked}
+  {@const question = asked}
+  {#await import("./parts/ChangedElsewhere.svelte") then { default: ChangedElsewhere }}
+    <ChangedElsewhere {...question} />
+  {/await}
+{/if}
 <main id="content" tabindex="-1">
-  <Router {routes} restoreScrollState />
+  {#key shown}<Router {routes} restoreScrollState />{/key}
 </main>
 
 <style>

@@ -86,7 +86,7 @@ module Graver
         found = ErrorMap.call(error)
         Trouble.tell(error) if found.status == 500
         content_type :json
-        respond({ error: { code: found.code, message: found.message, fields: found.fields } }, found.status)
+        respond({ error: found.to_h.except(:status).compact }, found.status)
       end
     end
   end

@@ -4,29 +4,33 @@ module Graver
   module API
     # Which error becomes which answer. Everything else is ours: 500, and not a word of it to the outside.
     module ErrorMap
-      Problem = Struct.new(:status, :code, :message, :fields)
+      Problem = Struct.new(:status, :code, :message, :fields, :revision)
+      # The first that fits counts.
+      KINDS = {
+        InvalidEntry => [422, "invalid"],
+        NotFound => [404, "not_found"],
+        DeviceFailed => [503, "no_answer"],
+        NotSaved => [503, "not_saved"],
+        ChangedElsewhere => [412, "changed_elsewhere"],
+        Conflict => [409, "conflict"],
+        FileRefused => [409, "conflict"],
+        Malformed => [400, "malformed"],
+        TooLarge => [413, "too_large"],
+        Exception => [500, "failed"]
+      }.freeze
+
+      # Said of the whole, where the error itself lists its parts or is nobody's business.
+      SAID = { "invalid" => "requests.invalid", "failed" => "requests.failed" }.freeze
+      LISTING = [InvalidEntry, ChangedElsewhere].freeze
 
       module_function
 
       def call(error)
-        case error
-        when InvalidEntry
-          Problem.new(422, "invalid", Texts.say("requests.invalid"), error.faults.map(&:to_h))
-        when NotFound
-          Problem.new(404, "not_found", error.message, [])
-        when DeviceFailed
-          Problem.new(503, "no_answer", error.message, [])
-        when NotSaved
-          Problem.new(503, "not_saved", error.message, [])
-        when Conflict, FileRefused
-          Problem.new(409, "conflict", error.message, [])
-        when Malformed
-          Problem.new(400, "malformed", error.message, [])
-        when TooLarge
-          Problem.new(413, "too_large", error.message, [])
-        else
-          Problem.new(500, "failed", Texts.say("requests.failed"), [])
-        end
+        status, code = KINDS.find { |kind, _| error.is_a?(kind) }.last
+        message = SAID.key?(code) ? Texts.say(SAID[code]) : error.message
+        faults = LISTING.include?(error.class) ? error.faults.map(&:to_h) : []
+        revision = error.revision if error.is_a?(ChangedElsewhere)
+        Problem.new(status, code, message, faults, revision)
       end
     end
   end

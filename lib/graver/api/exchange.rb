@@ -30,6 +30,12 @@ module Graver
         given.match?(KEY) ? given : raise(Malformed, Texts.say("requests.key"))
       end
 
+      # What the sender saw of what is to be changed (Service::Base::Revision), or nil.
+      def seen
+        given = @request.get_header("HTTP_IF_MATCH").to_s.delete_prefix("W/").delete('"')
+        given unless ["", "*"].include?(given)
+      end
+
       def path = @request.path_info
 
       # A whole number in the address. Raises NotFound for anything else: there is nothing at such an address.

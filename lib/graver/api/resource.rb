@@ -46,6 +46,12 @@ module Graver
         KeptJson.new(context.worked_out.fetch(context, kind, vehicle_id) { JSON.generate(yield) })
       end
 
+      # What the block gives, where what it changes is still as the sender saw it.
+      def as_seen(matter, given, needed: [], &block)
+        Service::Base::AsSeen.new(context, @exchange.seen).change(matter, given, needed:, &block)
+      end
+
+      def revision(fields) = Service::Base::Revision.of(fields)
       def context = @exchange.context
       def knowledge = context.knowledge
       def params = @exchange.params

@@ -11,6 +11,7 @@ export class Refusal extends Error {
     readonly status: number,
     message: string,
     readonly faults: Fault[],
+    readonly revision?: string,
   ) {
     super(message);
   }
@@ -55,7 +56,22 @@ async function taken<T>(asked: Promise<Answer<T>>): Promise<T> {
   });
   if (response.ok && data !== undefined) return data;
   const problem = (error as Partial<Schemas["Problem"]> | undefined)?.error;
-  throw new Refusal(response.status, problem?.message ?? texts.unreadable, problem?.fields ?? []);
+  throw new Refusal(response.status, problem?.message ?? texts.unreadable, problem?.fields ?? [], problem?.revision);
+}
+
+/** Another window was faster. The page shows both versions; true: the owner's own is saved all the same. */
+export const changedElsewhere = { ask: (_: Refusal): Promise<boolean> => Promise.resolve(false) };
+/** What was seen of a thing that has nothing on file yet. */
+export const NOTHING_SEEN = btoa("{}");
+
+type Header = { "If-Match"?: string };
+async function asSeen<T>(seen: string | null | undefined, send: (header: Header) => Promise<Answer<T>>): Promise<T> {
+  try {
+    return await taken(send(seen ? { "If-Match": `"${seen}"` } : {}));
+  } catch (error) {
+    if (!(error instanceof Refusal) || error.status !== 412 || !(await changedElsewhere.ask(error))) throw error;
+    return asSeen(error.revision, send);
+  }
 }
 
 /** Every address of openapi/graver.yml, its parameters, body and answer checked against it. */
@@ -64,17 +80,20 @@ export const api = {
   garage: () => taken(client.GET("/garage")),
   vehicle: (id: number) => taken(client.GET("/vehicles/{id}", { params: { path: { id } } })),
   addVehicle: (vehicle: Schemas["NewVehicle"]) => taken(client.POST("/vehicles", { body: vehicle })),
-  changeVehicle: (id: number, change: Schemas["VehicleChange"]) =>
-    taken(client.PATCH("/vehicles/{id}", { params: { path: { id } }, body: change })),
+  changeVehicle: (id: number, change: Schemas["VehicleChange"], seen?: string | null) =>
+    asSeen(seen, (header) => client.PATCH("/vehicles/{id}", { params: { header, path: { id } }, body: change })),
   renewFluid: (id: number, service: Schemas["Service"]) =>
     taken(client.POST("/vehicles/{id}/fluid-renewals", { params: { path: { id } }, body: service })),
   brakeData: (axle: number) => taken(client.GET("/axles/{id}/brake-data", { params: { path: { id: axle } } })),
-  recordBrakeData: (axle: number, entries: Schemas["BrakeDataEntries"]) =>
-    taken(client.POST("/axles/{id}/brake-data", { params: { path: { id: axle } }, body: entries })),
+  recordBrakeData: (axle: number, entries: Schemas["BrakeDataEntries"], seen?: string | null) =>
+    asSeen(seen, (header) =>
+      client.POST("/axles/{id}/brake-data", { params: { header, path: { id: axle } }, body: entries }),
+    ),
   proposals: (axle: number, from: string) =>
     taken(client.GET("/axles/{id}/brake-data/proposals", { params: { path: { id: axle }, query: { from } } })),
   walkRound: (vehicle: number) => taken(client.GET("/vehicles/{id}/walk-round", { params: { path: { id: vehicle } } })),
-  walkOrder: (order: Schemas["WalkOrder"]) => taken(client.PUT("/walk-round-order", { body: order })),
+  walkOrder: (order: Schemas["WalkOrder"], seen?: string | null) =>
+    asSeen(seen, (header) => client.PUT("/walk-round-order", { params: { header }, body: order })),
   preview: (vehicle: number, lookOver: Schemas["LookOver"]) =>
     taken(client.POST("/vehicles/{id}/look-overs/preview", { params: { path: { id: vehicle } }, body: lookOver })),
   logLookOver: (vehicle: number, lookOver: Schemas["LookOver"]) =>
@@ -94,8 +113,8 @@ export const api = {
   bin: () => taken(client.GET("/bin")),
   instruments: () => taken(client.GET("/instruments")),
   addInstrument: (instrument: Schemas["NewInstrument"]) => taken(client.POST("/instruments", { body: instrument })),
-  changeInstrument: (id: number, change: Schemas["InstrumentChange"]) =>
-    taken(client.PATCH("/instruments/{id}", { params: { path: { id } }, body: change })),
+  changeInstrument: (id: number, change: Schemas["InstrumentChange"], seen?: string | null) =>
+    asSeen(seen, (header) => client.PATCH("/instruments/{id}", { params: { header, path: { id } }, body: change })),
   checkZero: (id: number, check: Schemas["NewZeroCheck"]) =>
     taken(client.POST("/instruments/{id}/zero-checks", { params: { path: { id } }, body: check })),
   withdrawZeroCheck: (id: number, check: number) =>
@@ -103,8 +122,8 @@ export const api = {
   correctZero: (id: number) => taken(client.POST("/instruments/{id}/corrections", { params: { path: { id } } })),
   wrenches: () => taken(client.GET("/torque-wrenches")),
   addWrench: (wrench: Schemas["NewTorqueWrench"]) => taken(client.POST("/torque-wrenches", { body: wrench })),
-  changeWrench: (id: number, change: Schemas["TorqueWrenchChange"]) =>
-    taken(client.PATCH("/torque-wrenches/{id}", { params: { path: { id } }, body: change })),
+  changeWrench: (id: number, change: Schemas["TorqueWrenchChange"], seen?: string | null) =>
+    asSeen(seen, (header) => client.PATCH("/torque-wrenches/{id}", { params: { header, path: { id } }, body: change })),
   torqueSettings: (axle: number, extension: string) =>
     taken(
       client.GET("/axles/{id}/torque-settings", { params: { path: { id: axle }, query: { extension_mm: extension } } }),
@@ -145,11 +164,13 @@ export const api = {
     taken(client.POST("/planned-events/{id}/restore", { params: { path: { id: row } } })),
   noteOdometer: (vehicle: number, service: Schemas["Service"]) =>
     taken(client.POST("/vehicles/{id}/odometer", { params: { path: { id: vehicle } }, body: service })),
-  schedule: (change: Schemas["ScheduleChange"]) => taken(client.PUT("/schedule", { body: change })),
+  schedule: (change: Schemas["ScheduleChange"], seen?: string | null) =>
+    asSeen(seen, (header) => client.PUT("/schedule", { params: { header }, body: change })),
   findings: (vehicle: number) => taken(client.GET("/vehicles/{id}/findings", { params: { path: { id: vehicle } } })),
   claim: (vehicle: number, claim: Schemas["Claim"]) =>
     taken(client.POST("/vehicles/{id}/claims", { params: { path: { id: vehicle } }, body: claim })),
-  chooseSchools: (choice: Schemas["SchoolChoice"]) => taken(client.PUT("/schools", { body: choice })),
+  chooseSchools: (choice: Schemas["SchoolChoice"], seen?: string | null) =>
+    asSeen(seen, (header) => client.PUT("/schools", { params: { header }, body: choice })),
   symptoms: () => taken(client.GET("/symptoms")),
   symptom: (vehicle: number, answered: Schemas["SymptomAnswered"]) =>
     taken(client.POST("/vehicles/{id}/symptoms", { params: { path: { id: vehicle } }, body: answered })),
@@ -157,10 +178,10 @@ export const api = {
   planJob: (axle: number, day: string | null) =>
     taken(client.POST("/axles/{id}/jobs", { params: { path: { id: axle } }, body: { planned_for: day } })),
   job: (id: number) => taken(client.GET("/jobs/{id}", { params: { path: { id } } })),
-  changeJob: (id: number, change: Schemas["JobChange"]) =>
-    taken(client.PATCH("/jobs/{id}", { params: { path: { id } }, body: change })),
-  scopeJob: (id: number, scope: Schemas["JobScope"]) =>
-    taken(client.PUT("/jobs/{id}/scope", { params: { path: { id } }, body: scope })),
+  changeJob: (id: number, change: Schemas["JobChange"], seen?: string | null) =>
+    asSeen(seen, (header) => client.PATCH("/jobs/{id}", { params: { header, path: { id } }, body: change })),
+  scopeJob: (id: number, scope: Schemas["JobScope"], seen?: string | null) =>
+    asSeen(seen, (header) => client.PUT("/jobs/{id}/scope", { params: { header, path: { id } }, body: scope })),
   tick: (id: number, step: string, done: boolean) =>
     taken(client.POST("/jobs/{id}/ticks", { params: { path: { id } }, body: { step, done } })),
   finishJob: (id: number, finish: Schemas["JobFinish"]) =>
@@ -172,10 +193,12 @@ export const api = {
     taken(client.POST("/jobs/{id}/cleared", { params: { path: { id } }, body: { step } })),
   resolve: (id: number, item: string, done: boolean) =>
     taken(client.POST("/jobs/{id}/resolved", { params: { path: { id } }, body: { item, done } })),
-  choosePart: (id: number, line: string, supply: number | null) =>
-    taken(client.PUT("/jobs/{id}/choices", { params: { path: { id } }, body: { line, supply } })),
-  quote: (id: number, total: string | null) =>
-    taken(client.PUT("/jobs/{id}/quote", { params: { path: { id } }, body: { total } })),
+  choosePart: (id: number, line: string, supply: number | null, seen?: string | null) =>
+    asSeen(seen, (header) =>
+      client.PUT("/jobs/{id}/choices", { params: { header, path: { id } }, body: { line, supply } }),
+    ),
+  quote: (id: number, total: string | null, seen?: string | null) =>
+    asSeen(seen, (header) => client.PUT("/jobs/{id}/quote", { params: { header, path: { id } }, body: { total } })),
   noteStep: (id: number, step: string, text: string) =>
     taken(client.POST("/jobs/{id}/notes", { params: { path: { id } }, body: { step, text } })),
   adjust: (id: number, adjustment: Schemas["Adjustment"]) =>
@@ -186,10 +209,11 @@ export const api = {
     taken(client.GET("/jobs/{id}/offers", { params: { path: { id }, query: { line } } })),
   shelf: () => taken(client.GET("/supplies")),
   addSupply: (supply: Schemas["NewSupply"]) => taken(client.POST("/supplies", { body: supply })),
-  changeSupply: (id: number, change: Schemas["SupplyChange"]) =>
-    taken(client.PATCH("/supplies/{id}", { params: { path: { id } }, body: change })),
+  changeSupply: (id: number, change: Schemas["SupplyChange"], seen?: string | null) =>
+    asSeen(seen, (header) => client.PATCH("/supplies/{id}", { params: { header, path: { id } }, body: change })),
   tools: () => taken(client.GET("/tools")),
   ownTool: (tool: string, owned: boolean) => taken(client.PUT("/tools", { body: { tool, owned } })),
   money: () => taken(client.GET("/money")),
-  chooseMoney: (change: Schemas["MoneyChange"]) => taken(client.PUT("/money", { body: change })),
+  chooseMoney: (change: Schemas["MoneyChange"], seen?: string | null) =>
+    asSeen(seen, (header) => client.PUT("/money", { params: { header }, body: change })),
 };

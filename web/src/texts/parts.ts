@@ -38,3 +38,7 @@ export const labelBeyondThisPicture = "{label}: beyond this picture";
 export const unitFromNow = "{unit} from now";
 export const reachTheirLimit = "{what} reach their limit";
 export const doesNotCount = "Does not count:";
+export const changedElsewhere = "Changed in another window";
+export const whichCounts = "Since you opened this page, something you changed was changed elsewhere. Which one counts?";
+export const showTheOther = "Use the other";
+export const saveMine = "Save mine";

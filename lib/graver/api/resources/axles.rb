@@ -21,10 +21,10 @@ module Graver
         end
 
         def record_brake_data
-          Service::Household::RecordBrakeData.new(context).call(
-            id,
-            payload(Contracts::BrakeDataEntries).fetch(:entries)
-          )
+          given = payload(Contracts::BrakeDataEntries)
+          as_seen(Service::Household::BrakeDataMatter.new(context, id), given) do
+            Service::Household::RecordBrakeData.new(context).call(id, given.fetch(:entries))
+          end
           brake_data
         end
 

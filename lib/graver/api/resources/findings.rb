@@ -13,7 +13,11 @@ module Graver
 
         def findings = kept("findings", id) { serializer.call(judging.call(id), schools.chosen, context.today) }
         def check_claim = serializer.claim(*judging.claim(id, payload(Contracts::Claim)))
-        def choose_schools = { schools: schools.choose(payload(Contracts::SchoolChoice)) }
+        def choose_schools
+          given = payload(Contracts::SchoolChoice)
+          chosen = as_seen(schools.matter, given) { schools.choose(given) }
+          { schools: chosen, revision: revision(chosen) }
+        end
         def symptoms = Serializers::Symptoms.new(knowledge).all
 
         def answer_symptom

@@ -28,7 +28,10 @@ module Graver
         end
 
         def change_vehicle
-          Service::Household::ChangeVehicle.new(context).call(id, payload(Contracts::VehicleChange))
+          given = payload(Contracts::VehicleChange)
+          as_seen(Service::Household::VehicleMatter.new(context, id), given) do
+            Service::Household::ChangeVehicle.new(context).call(id, given)
+          end
           vehicle
         end
 

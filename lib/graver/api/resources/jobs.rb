@@ -27,13 +27,16 @@ module Graver
         def proposed_job = shown(plans.proposed(id))
         def plan_job = answer(planning.plan(id, payload(Contracts::NewJob)[:planned_for]))
         def job = shown(plans.find(id))
-        def change_job = answer(planning.change(id, **payload(Contracts::JobChange)))
+        def change_job
+          given = payload(Contracts::JobChange)
+          needed = Service::Planning::JobMatter::NEEDED.fetch(given[:state], [])
+          answer(as_seen(matter, given, needed:) { planning.change(id, **given) })
+        end
 
         def change_scope
           given = payload(Contracts::JobScope)
-          answer(
-            planning.scope(id, given[:axles].transform_keys(&:to_s), (given[:reasons] || {}).transform_keys(&:to_s))
-          )
+          axles, reasons = [given[:axles], given[:reasons] || {}].map { |each| each.transform_keys(&:to_s) }
+          answer(as_seen(matter, given) { planning.scope(id, axles, reasons) })
         end
 
         def finish_job = answer(Service::Planning::FinishJob.new(context).call(id, payload(Contracts::JobFinish)))
@@ -48,8 +51,12 @@ module Graver
         def do_otherwise = with(Contracts::Otherwise) { |given| ticks.otherwise(id, given[:step], given[:because]) }
         def clear_skipped = with(Contracts::Cleared) { |given| ticks.clear(id, given[:step]) }
         def resolve = with(Contracts::Resolved) { |given| planning.resolve(id, given[:item], given[:done]) }
-        def choose_part = with(Contracts::PartChoice) { |given| planning.choose(id, given[:line], given[:supply]) }
-        def quote = with(Contracts::Quote) { |given| planning.quote(id, given[:total]) }
+        def choose_part
+          with(Contracts::PartChoice) do |given|
+            as_seen(matter, given) { planning.choose(id, given[:line], given[:supply]) }
+          end
+        end
+        def quote = with(Contracts::Quote) { |given| as_seen(matter, given) { planning.quote(id, given[:total]) } }
         def note_step = with(Contracts::StepNote) { |given| planning.note(id, given[:step], given[:text]) }
         def adjust = with(Contracts::Adjustment) { |given| planning.adjust(id, given) }
         def drop_adjustment = answer(planning.restore(id, @exchange.number("event", missing: "missing.change")))
@@ -72,6 +79,7 @@ module Graver
 
         private
 
+        def matter = Service::Planning::JobMatter.new(context, id)
         def planning = Service::Planning::Jobs.new(context)
         def ticks = Service::Planning::JobTicks.new(context)
         def plans = Service::Planning::JobPlan.new(context)

@@ -27,8 +27,9 @@ module Graver
         end
 
         def change_walk_order
-          walk.remember(payload(Contracts::WalkOrder))
-          walk.order
+          given = payload(Contracts::WalkOrder)
+          as_seen(walk.matter, given) { walk.remember(given) }
+          walk.order.merge(revision: revision(walk.order))
         end
 
         def log_look_over = { id: logging.call(id, payload(Contracts::LookOver)) }

@@ -23,7 +23,12 @@ module Graver
         end
 
         def add_supply = Serializers::Shopping.supply(stock.add(payload(Contracts::NewSupply)))
-        def change_supply = Serializers::Shopping.supply(stock.change(id, payload(Contracts::SupplyChange)))
+        def change_supply
+          given = payload(Contracts::SupplyChange)
+          matter = Service::Workshop::SupplyMatter.new(context, id)
+          Serializers::Shopping.supply(as_seen(matter, given) { stock.change(id, given) })
+        end
+
         def tools = Serializers::Tools.new(knowledge).call(owned)
 
         def own_tool
@@ -32,8 +37,13 @@ module Graver
           tools
         end
 
-        def money = choices.chosen
-        def change_money = choices.choose(payload(Contracts::MoneyChange))
+        def money = choices.chosen.merge(revision: revision(choices.chosen))
+
+        def change_money
+          given = payload(Contracts::MoneyChange)
+          as_seen(choices.matter, given) { choices.choose(given) }
+          money
+        end
 
         def offers
           counter = Service::Planning::PartOffers.new(context)

@@ -38,7 +38,11 @@ module Graver
           timeline
         end
 
-        def change_schedule = { choices: schedule.choose(payload(Contracts::ScheduleChange)) }
+        def change_schedule
+          given = payload(Contracts::ScheduleChange)
+          choices = as_seen(schedule.matter, given) { schedule.choose(given) }
+          { choices:, revision: revision(choices) }
+        end
 
         private
 

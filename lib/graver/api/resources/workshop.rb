@@ -31,7 +31,11 @@ module Graver
         end
 
         def add_instrument = shown(workshop.add(payload(Contracts::NewInstrument)))
-        def change_instrument = shown(workshop.change(id, payload(Contracts::InstrumentChange)))
+        def change_instrument
+          given = payload(Contracts::InstrumentChange)
+          matter = Service::Workshop::ToolMatter.new(-> { workshop.find(id) })
+          shown(as_seen(matter, given) { workshop.change(id, given) })
+        end
         def check_zero = shown(zero_checks.check(id, payload(Contracts::ZeroCheck)))
         def withdraw_zero_check = shown(zero_checks.withdraw(id, @exchange.number("check")))
 
@@ -44,7 +48,9 @@ module Graver
         def torque_wrenches = { wrenches: wrenches.all.map { |wrench| Serializers::TorqueWrenches.row(wrench) } }
         def add_torque_wrench = Serializers::TorqueWrenches.row(wrenches.add(payload(Contracts::NewTorqueWrench)))
         def change_torque_wrench
-          Serializers::TorqueWrenches.row(wrenches.change(id, payload(Contracts::TorqueWrenchChange)))
+          given = payload(Contracts::TorqueWrenchChange)
+          matter = Service::Workshop::ToolMatter.new(-> { wrenches.find(id) })
+          Serializers::TorqueWrenches.row(as_seen(matter, given) { wrenches.change(id, given) })
         end
         def devices = Serializers::Devices.all(context.devices, Service::Planning::PartOffers.open?(context))
 

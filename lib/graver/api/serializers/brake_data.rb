@@ -17,6 +17,7 @@ module Graver
           @history = sheet.history
           {
             axle: Axles.new(@knowledge).name(file),
+            revision: revision(sheet),
             groups: choices(@catalogue.groups),
             sources: choices(@catalogue.sources),
             fields: fields.map { |field| { **field(file, field), looked_for: sheet.looked_for.include?(field.key) } },
@@ -26,6 +27,12 @@ module Graver
         end
 
         private
+
+        def revision(sheet)
+          Service::Base::Revision.of(
+            Service::Household::BrakeDataMatter.fields(@catalogue, sheet.record, sheet.looked_for)
+          )
+        end
 
         # What each gap holds up.
         def needs(file, fields)

@@ -22,6 +22,7 @@ module Graver
             silent: all.silent,
             changes: all.changes.map { |change| change(change) },
             schools: Schools.call(@knowledge, chosen.slice(*Service::Axles::Schools::JUDGING)),
+            revision: Service::Base::Revision.of(chosen),
             next_readings: all.next.map { |name, worth| worth(name, worth) }
           }
         end

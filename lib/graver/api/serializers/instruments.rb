@@ -17,6 +17,7 @@ module Graver
           fields = instrument.to_h.slice(:id, :name, :method, :unit, :least, :most, :resolution, :uncertainty, :retired)
           kind = @knowledge.measurement.fetch("methods").fetch(instrument.method)
           fields.merge(
+            revision: Service::Base::Revision.of(Service::Workshop::ToolMatter.fields(instrument)),
             kind: kind["label"],
             usual_uncertainty_mm: kind["instrument"],
             checks: @service.judged(instrument).reverse.map { |judged| check(judged) },

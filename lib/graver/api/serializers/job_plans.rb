@@ -40,6 +40,7 @@ module Graver
           job = plan.job
           {
             id: job&.id,
+            revision: job && revision(plan),
             state: job ? job.state : "proposed",
             planned_for: job&.planned_for&.iso8601,
             ready_because: job&.ready_because,
@@ -50,6 +51,12 @@ module Graver
             title:
               Service::Planning::JobTitle.call(@knowledge, plan.scope.included.to_h { |axle| [axle.name, axle.works] })
           }
+        end
+
+        def revision(plan)
+          Service::Base::Revision.of(
+            Service::Planning::JobMatter.fields(@knowledge, plan.job, plan.overview.vehicle.axles)
+          )
         end
 
         def closed(job)

@@ -23,7 +23,12 @@ module Graver
         ].freeze
 
         def self.supply(row)
-          row&.to_h&.slice(*SUPPLY)
+          return unless row
+
+          row
+            .to_h
+            .slice(*SUPPLY)
+            .merge(revision: Service::Base::Revision.of(Service::Workshop::SupplyMatter.fields(row)))
         end
 
         # Core::Planning::PartMatch::Check

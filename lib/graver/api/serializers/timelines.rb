@@ -15,6 +15,7 @@ module Graver
             **line(timeline),
             sessions: timeline.sessions.map { |session| session(session) },
             choices: choices(chosen),
+            revision: Service::Base::Revision.of(chosen),
             planned: planned(timeline),
             entries:
               @knowledge

@@ -11,7 +11,10 @@ module Graver
           wrench
             .to_h
             .slice(:id, :name, :unit, :least, :most, :graduation, :length_mm, :retired)
-            .merge(calibrated_on: wrench.calibrated_on&.iso8601)
+            .merge(
+              calibrated_on: wrench.calibrated_on&.iso8601,
+              revision: Service::Base::Revision.of(Service::Workshop::ToolMatter.fields(wrench))
+            )
         end
 
         # Core::Planning::WrenchChoice::Setting, Borrow or nil

@@ -30,6 +30,7 @@ module Graver
           )
           fields.merge(
             odometer(overview),
+            revision: Service::Base::Revision.of(Service::Household::VehicleMatter.fields(overview.vehicle)),
             state: @axles.state(severity(overview)),
             why: reason(overview, working),
             worked_out: overview.error.nil?,

@@ -14,7 +14,10 @@ module Graver
           {
             vehicle: round.vehicle.to_h.slice(:id, :name, :kind, :distance_unit, :sample),
             today: today.iso8601,
-            order: round.order,
+            order: {
+              **round.order,
+              revision: Service::Base::Revision.of(round.order)
+            },
             orders: orders,
             last:
               round.last_look_over &&

@@ -20,6 +20,11 @@ module Graver
               .merge((@context.store.preferences.all[KEY] || {}).slice(*@choices.keys))
         end
 
+        # As two windows may change them.
+        def matter
+          Base::Matter.new(-> { chosen.transform_keys(&:to_sym) }, ->(name) { @choices.dig(name.to_s, "label") })
+        end
+
         # The chance of having passed the limit by the next look, 0 to 1
         def comfort = chosen.fetch("comfort_percent") / 100.0
 

@@ -25,6 +25,9 @@ module Graver
               .merge((@context.store.preferences.all[KEY] || {}).slice(*all.keys))
         end
 
+        # As two windows may change them.
+        def matter = Base::Matter.new(-> { chosen.transform_keys(&:to_sym) }, ->(name) { all.dig(name.to_s, "label") })
+
         # What steps see of the job's schools: ["bed_in.maker", ...]; and what they propose: [[kind, option, work],
         # ...].
         def for_job = chosen.except(*JUDGING).map { |kind, id| "#{kind}.#{id}" }

@@ -42,6 +42,9 @@ module Graver
           }
         end
 
+        # As two windows may change it.
+        def matter = Base::Matter.new(-> { order }, ->(_) { Texts.say("changed.walk_order") })
+
         # Raises InvalidEntry.
         def remember(given)
           chosen = order.merge(given.slice(:start, :direction, :within))

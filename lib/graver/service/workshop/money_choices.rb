@@ -8,6 +8,12 @@ module Graver
         include Base::FieldFaults
 
         KEY = "money"
+        LABELS = {
+          currency: "changed.currency",
+          labour_rate: "changed.labour_rate",
+          markup_percent: "changed.markup_percent",
+          tax_percent: "changed.tax_percent"
+        }.freeze
         RANGES = { "labour_rate" => 0..1000, "markup_percent" => 0..500, "tax_percent" => 0..60 }.freeze
 
         def initialize(context)
@@ -21,6 +27,11 @@ module Graver
           { "currency" => "€", **RANGES.keys.to_h { |key| [key, usual.fetch(key).to_s] } }.merge(
             @context.store.preferences.all[KEY] || {}
           )
+        end
+
+        # As two windows may change them.
+        def matter
+          Base::Matter.new(-> { chosen.transform_keys(&:to_sym) }, ->(name) { Texts.say(LABELS.fetch(name)) })
         end
 
         def number(key) = Core::Quantity::EnteredNumber.parse(chosen.fetch(key)).value.to_f

@@ -42,6 +42,8 @@ module Graver
           @store.transaction { @store.torque_wrenches.change(id, fields) }
         end
 
+        # -> Storage::TorqueWrench. Raises NotFound.
+        def find(id) = @store.torque_wrenches.find(id)
         # -> [Storage::TorqueWrench]
         def all = @store.torque_wrenches.all
 

@@ -36,7 +36,7 @@ export class BrakeData {
   /** True when it was saved. */
   async save(entries: Entry[]): Promise<boolean> {
     try {
-      this.data = await api.recordBrakeData(this.axle, { entries });
+      this.data = await api.recordBrakeData(this.axle, { entries }, this.data?.revision);
       for (const entry of entries) delete this.faults[entry.key];
       this.proposed = this.proposed.filter((proposal) => !entries.some((entry) => entry.key === proposal.key));
       this.said =

@@ -27,7 +27,7 @@
   });
 
   async function choose(kind: string, option: string) {
-    await api.chooseSchools({ [kind]: option });
+    await api.chooseSchools({ [kind]: option }, loaded.value?.findings.revision);
     await load(id);
   }
   const since = (change: Schemas["ReadingChange"]) => change.now_mm - change.before_mm;

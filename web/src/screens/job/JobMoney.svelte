@@ -3,7 +3,7 @@
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
-  import { api } from "../../api/client";
+  import { api, type Schemas } from "../../api/client";
   import { money } from "../../format/jobs";
   import { lowerFirst, rough, upperFirst, perUnit } from "../../format/words";
   import type { JobPlanState } from "./jobPlan.svelte";
@@ -18,9 +18,7 @@
   const others = $derived(fluid.may.filter((grade) => grade !== fluid.grade));
   const unit = $derived(plan.vehicle.distance_unit);
   let quote = $state("");
-  let shops = $state<{ currency: string; labour_rate: string; markup_percent: string; tax_percent: string } | null>(
-    null,
-  );
+  let shops = $state<Schemas["Money"] | null>(null);
   const form = new FormState();
   const shopFault = form.fault;
   const FIELDS = [
@@ -37,7 +35,7 @@
   async function keepShops(event: SubmitEvent) {
     event.preventDefault();
     await form.act(async () => {
-      await api.chooseMoney(shops!);
+      await api.chooseMoney(shops!, shops!.revision);
       shops = null;
       await job.act(() => api.job(job.id));
     });

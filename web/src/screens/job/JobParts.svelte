@@ -125,7 +125,7 @@
                   <span class="actions"
                     ><button type="button" class="link" onclick={() => (entering = { line: line.id, known: supply })}
                       >{common.change}</button
-                    ><button type="button" class="link" onclick={() => job.restock(supply.id, { retired: true })}
+                    ><button type="button" class="link" onclick={() => job.restock(supply, { retired: true })}
                       >{texts.archiveSupply}</button
                     ></span
                   >

@@ -158,7 +158,10 @@
           disabled={!job.open || job.busy}
           value={school.chosen}
           options={school.options}
-          onchoose={(id) => job.act(() => api.chooseSchools({ [school.id]: id }).then(() => api.job(job.id)))}
+          onchoose={(id) =>
+            job.act(() =>
+              api.chooseSchools({ [school.id]: id }, plan.scope.schools_revision).then(() => api.job(job.id)),
+            )}
         /></label
       >
     {/each}

@@ -57,7 +57,7 @@
       name: typed.name,
       lead_days: lead.trim() ? Number(lead) : null,
     };
-    if (await (known ? job.restock(known.id, entered) : job.stock({ ...about, ...entered }))) done();
+    if (await (known ? job.restock(known, entered) : job.stock({ ...about, ...entered }))) done();
   }
 </script>
 

@@ -32,7 +32,7 @@ export class JobPlanState {
   /** True when it was taken. */
   act = (action: () => Promise<Plan>): Promise<boolean> => this.form.act(async () => (this.plan = await action()));
 
-  change = (change: Schemas["JobChange"]) => this.act(() => api.changeJob(this.id, change));
+  change = (change: Schemas["JobChange"]) => this.act(() => api.changeJob(this.id, change, this.plan!.revision));
   resolve = (item: string, done: boolean) => this.act(() => api.resolve(this.id, item, done));
   finish = (finish: Schemas["JobFinish"]) => this.act(() => api.finishJob(this.id, finish));
   restore = () => this.act(() => api.restoreJob(this.id));
@@ -46,20 +46,21 @@ export class JobPlanState {
     this.plan = withProgress(this.plan, progress);
     if (progress.halted !== this.plan.halts.length > 0) void this.act(() => api.job(progress.id));
   };
-  choose = (line: string, supply: number | null) => this.act(() => api.choosePart(this.id, line, supply));
+  choose = (line: string, supply: number | null) =>
+    this.act(() => api.choosePart(this.id, line, supply, this.plan!.revision));
   note = (step: string, text: string) => this.act(() => api.noteStep(this.id, step, text));
   adjust = (adjustment: Schemas["Adjustment"]) => this.act(() => api.adjust(this.id, adjustment));
   unadjust = (event: number) => this.act(() => api.unadjust(this.id, event));
-  quote = (total: string | null) => this.act(() => api.quote(this.id, total));
+  quote = (total: string | null) => this.act(() => api.quote(this.id, total, this.plan!.revision));
 
   /** Adds a part, consumable or tool of the owner's own, then reads the plan anew. */
   stock = (supply: Schemas["NewSupply"]) => this.act(() => api.addSupply(supply).then(() => api.job(this.id)));
-  restock = (id: number, change: Schemas["SupplyChange"]) =>
-    this.act(() => api.changeSupply(id, change).then(() => api.job(this.id)));
+  restock = (supply: Schemas["Supply"], change: Schemas["SupplyChange"]) =>
+    this.act(() => api.changeSupply(supply.id, change, supply.revision).then(() => api.job(this.id)));
   own = (tool: string, owned: boolean) => this.act(() => api.ownTool(tool, owned).then(() => api.job(this.id)));
 
   scope = (axles: Record<string, string[]>, reasons: Record<string, string>) =>
-    this.act(() => api.scopeJob(this.id, { axles, reasons }));
+    this.act(() => api.scopeJob(this.id, { axles, reasons }, this.plan!.revision));
 }
 
 /** The plan with what a tick changes of it. */

@@ -48,7 +48,7 @@
   async function choose(choice: Schemas["ScheduleChoice"], value: number | null) {
     if (value === null || value === choice.value) return;
     await form.act(async () => {
-      await api.schedule({ [choice.id]: value });
+      await api.schedule({ [choice.id]: value }, timeline?.revision);
       await reload();
     });
   }

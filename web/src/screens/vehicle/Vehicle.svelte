@@ -22,6 +22,7 @@
   const id = $derived(Number(params.id));
   let renaming = $state(false);
   let newName = $state("");
+  let seen = "";
   let newUnit = $state<Schemas["DistanceUnit"]>("km");
   let renewing = $state(false);
   let renewedOn = $state("");
@@ -81,14 +82,14 @@
   async function rename(event: SubmitEvent) {
     event.preventDefault();
     await form.act(async () => {
-      await api.changeVehicle(id, { name: newName, distance_unit: newUnit });
+      await api.changeVehicle(id, { name: newName, distance_unit: newUnit }, seen);
       loaded.value = await fetchIt(id);
       renaming = false;
     });
   }
 
   function startRenaming(of: Schemas["Vehicle"]) {
-    [newName, newUnit, renaming] = [of.name, of.distance_unit, true];
+    [newName, newUnit, seen, renaming] = [of.name, of.distance_unit, of.revision, true];
   }
 
   let failed = $state.raw<unknown>(null);
@@ -101,7 +102,7 @@
       failed = error;
     }
   }
-  const archive = (archived: boolean) => act(() => api.changeVehicle(id, { archived }));
+  const archive = (archived: boolean) => act(() => api.changeVehicle(id, { archived }, vehicle?.revision));
 </script>
 
 <Shortcuts {keys} />

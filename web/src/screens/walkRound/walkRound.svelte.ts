@@ -1,5 +1,5 @@
 import * as texts from "../../texts/walkRound";
-import { api, Refusal, type Fault, type Schemas } from "../../api/client";
+import { api, NOTHING_SEEN, Refusal, type Fault, type Schemas } from "../../api/client";
 import { BenchDevices } from "./devices.svelte";
 import { DraftKeeper } from "./draftKeeper.svelte";
 import {
@@ -150,16 +150,8 @@ export class WalkRound extends RoundQuestions {
   /** What can only be seen now goes straight into the brake data. The fault of the entry, or nothing. */
   async tell(wheel: Wheel, ask: Schemas["Ask"], value: string, unit: string): Promise<string> {
     try {
-      await api.recordBrakeData(wheel.axle, {
-        entries: [
-          {
-            key: ask.key,
-            value: value.trim(),
-            unit: ask.units.length ? unit : null,
-            source: ask.source,
-          },
-        ],
-      });
+      const entry = { key: ask.key, value: value.trim(), unit: ask.units.length ? unit : null, source: ask.source };
+      await api.recordBrakeData(wheel.axle, { entries: [entry] }, NOTHING_SEEN);
       this.round = await api.walkRound(this.vehicle);
       this.#complete(this.round);
       await this.#look();
@@ -170,7 +162,7 @@ export class WalkRound extends RoundQuestions {
   }
 
   async walk(order: Schemas["WalkOrder"]): Promise<void> {
-    await api.walkOrder(order);
+    await api.walkOrder(order, this.round?.order.revision);
     this.round = await api.walkRound(this.vehicle);
     this.#complete(this.round);
     this.changed();

@@ -139,7 +139,8 @@
       <Button
         size="small"
         kind="ghost"
-        on:click={() => act(() => api.changeInstrument(instrument.id, { retired: !instrument.retired }))}
+        on:click={() =>
+          act(() => api.changeInstrument(instrument.id, { retired: !instrument.retired }, instrument.revision))}
         >{instrument.retired ? common.restore : texts.archiveTool}</Button
       >
     </div>

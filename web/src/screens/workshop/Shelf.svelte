@@ -13,9 +13,9 @@
   const form = new FormState();
   let changed = $state<number | null>(null);
 
-  async function act(id: number, change: Schemas["SupplyChange"]) {
-    changed = id;
-    if (await form.act(() => api.changeSupply(id, change))) onchange();
+  async function act(supply: Schemas["Supply"], change: Schemas["SupplyChange"]) {
+    changed = supply.id;
+    if (await form.act(() => api.changeSupply(supply.id, change, supply.revision))) onchange();
   }
 </script>
 
@@ -44,13 +44,13 @@
                   inputmode="decimal"
                   value={row.supply.on_shelf ?? ""}
                   aria-invalid={changed === row.supply.id && !!form.refused}
-                  onchange={(event) => act(row.supply.id, { on_shelf: event.currentTarget.value || null })}
+                  onchange={(event) => act(row.supply, { on_shelf: event.currentTarget.value || null })}
                 />
                 {row.unit}
                 {#if changed === row.supply.id}<Fault text={form.first} />{/if}
               </td>
               <td
-                ><Button size="small" kind="ghost" on:click={() => act(row.supply.id, { retired: true })}
+                ><Button size="small" kind="ghost" on:click={() => act(row.supply, { retired: true })}
                   >{texts.archive}</Button
                 ></td
               >

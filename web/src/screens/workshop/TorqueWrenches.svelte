@@ -114,13 +114,14 @@
                 <Button
                   size="small"
                   kind="ghost"
-                  on:click={() => act(() => api.changeWrench(wrench.id, { calibrated_on: today }))}
+                  on:click={() => act(() => api.changeWrench(wrench.id, { calibrated_on: today }, wrench.revision))}
                   >{texts.calibratedToday}</Button
                 >
                 <Button
                   size="small"
                   kind="ghost"
-                  on:click={() => act(() => api.changeWrench(wrench.id, { retired: true }))}>{texts.archive}</Button
+                  on:click={() => act(() => api.changeWrench(wrench.id, { retired: true }, wrench.revision))}
+                  >{texts.archive}</Button
                 >
               </td>
             </tr>
@@ -136,7 +137,10 @@
   {#each wrenches.filter((each) => each.retired) as wrench (wrench.id)}
     <p class="quiet">
       {say(texts.nameIsArchived, { name: wrench.name })}
-      <Button size="small" kind="ghost" on:click={() => act(() => api.changeWrench(wrench.id, { retired: false }))}
+      <Button
+        size="small"
+        kind="ghost"
+        on:click={() => act(() => api.changeWrench(wrench.id, { retired: false }, wrench.revision))}
         >{common.restore}</Button
       >
     </p>

@@ -1,0 +1,15 @@
+# frozen_string_literal: true
+
+module Graver
+  # What is to be changed is not what its owner saw: another window was faster. `faults` names each such field with both
+  # versions; `revision` is what now stands, to be sent back by an owner who wants the change all the same.
+  class ChangedElsewhere < Conflict
+    attr_reader :faults, :revision
+
+    def initialize(faults, revision)
+      @faults = faults.freeze
+      @revision = revision
+      super(Texts.say("changed.elsewhere"))
+    end
+  end
+end

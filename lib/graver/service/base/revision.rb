@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+require "digest"
+require "json"
+
+module Graver
+  module Service
+    module Base
+      # What a window shows of a thing that can be changed, as a text it sends back with a change. It tells field from
+      # field, so that two windows may change different fields of one thing.
+      module Revision
+        DIGITS = 10
+
+        module_function
+
+        # fields: { name => value }, values as they would be said -> text for a header. What is nil leaves no trace.
+        def of(fields)
+          [JSON.generate(fields.compact.to_h { |name, value| [name.to_s, digest(value)] })].pack("m0")
+        end
+
+        # -> names of `fields` that are another now than in the revision `seen`. Raises InvalidEntry for what is none.
+        def changed(seen, fields, names)
+          known = read(seen)
+          names.reject { |name| known[name.to_s] == digest(fields[name]) }
+        end
+
+        # A value in words.
+        def said(value)
+          case value
+          when nil, ""
+            Texts.say("changed.nothing")
+          when true, false
+            Texts.say(value ? "changed.yes" : "changed.no")
+          when Array
+            value.join(", ")
+          else
+            value.to_s
+          end
+        end
+
+        def digest(value) = value.nil? ? nil : Digest::SHA256.hexdigest(said(value))[0, DIGITS]
+
+        def read(seen)
+          found = JSON.parse(seen.unpack1("m0"))
+          found.is_a?(Hash) ? found : raise(ArgumentError)
+        rescue ArgumentError, JSON::ParserError, EncodingError
+          raise InvalidEntry.of("revision", "invalid", Texts.say("requests.revision"))
+        end
+
+        private_class_method :digest, :read
+      end
+    end
+  end
+end

@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Planning
+      # A job as two windows may plan it: its day, state, scope, quote and the part chosen for each line of the list.
+      class JobMatter < Base::Matter
+        LABELS = {
+          planned_for: "changed.planned_for",
+          state: "changed.state",
+          scope: "changed.scope",
+          quote: "changed.quote"
+        }.freeze
+        # What a job that is made ready or started has to be as it was seen.
+        NEEDED = { "ready" => %i[scope], "started" => %i[scope] }.freeze
+
+        # job: Storage::Job; axles: [Storage::Axle] of its vehicle -> { name => value }
+        def self.fields(knowledge, job, axles)
+          {
+            planned_for: job.planned_for&.iso8601,
+            state: job.state,
+            scope: scope(knowledge, axles, job.works, job.scope&.fetch("reasons", nil)),
+            quote: job.quote&.fetch("total", nil),
+            **job.choices.to_h { |line, supply| [part(line), supply] }
+          }
+        end
+
+        # The same whatever order works were ticked in; works: { axle id => [work id] }; reasons: { axle id => text }
+        def self.scope(knowledge, axles, works, reasons)
+          names = axles.to_h { |axle| [axle.id, axle.name] }
+          known = works.to_h { |axle, ids| [names[axle.to_s.to_i], knowledge.scope_rules.ids & ids] }
+          [
+            JobTitle.call(knowledge, known.compact.except(nil).sort.to_h),
+            *(reasons || {}).sort.map(&:last)
+          ].reject { |each| each.to_s.empty? }.join(": ")
+        end
+
+        def self.part(line) = :"part:#{line}"
+
+        def initialize(context, id)
+          @context = context
+          @id = id
+          super(-> { current }, ->(name) { label_of(name) })
+        end
+
+        # given: { planned_for:, state: }, { axles:, reasons: }, { total: } or { line:, supply: }
+        def wanted(given)
+          fields = given.slice(:planned_for, :state).compact
+          fields[:scope] = self.class.scope(@context.knowledge, axles, given[:axles], given[:reasons]) if given[:axles]
+          fields[:quote] = given[:total] if given.key?(:total)
+          fields[self.class.part(given[:line])] = given[:supply] if given[:line]
+          fields
+        end
+
+        private
+
+        def job = @context.store.jobs.find(@id)
+        def axles = @context.store.vehicles.find(@context.store.vehicles.find_axle(job.axle_id).vehicle_id).axles
+        def current = self.class.fields(@context.knowledge, job, axles)
+
+        def label_of(name)
+          LABELS.key?(name) ? Texts.say(LABELS[name]) : Texts.say("changed.part", line: name.to_s.split(":").last)
+        end
+      end
+    end
+  end
+end
