@@ -1,7 +1,11 @@
 # frozen_string_literal: true
 
+require "json"
+require "net/http"
 require "rack"
 require "tmpdir"
+require_relative "clock"
+require_relative "server"
 
 module Benchmarks
   # Pages of a household of twenty vehicles, against the health route in the same run: with 10,000 and with 100,000
@@ -10,6 +14,8 @@ module Benchmarks
     VEHICLES = 20
     SIZES = [10_000, 100_000].freeze
     ROUNDS = 40
+    CLIENTS = 8
+    CLIENTS_SECONDS = 60
     HOST = { "HTTP_HOST" => "127.0.0.1" }.freeze
     PAGES = {
       "garage" => "/garage",
@@ -35,7 +41,7 @@ module Benchmarks
     def pages(out, folder, size)
       context = filled(folder, size)
       browser = Rack::MockRequest.new(Graver::Boot.rack(context))
-      first = seconds { ok(browser.get("/api/v1/garage", HOST)) }
+      first = Clock.seconds { ok(browser.get("/api/v1/garage", HOST)) }
       out.puts format("%d readings, %d vehicles: garage worked out from nothing in %.1f s", size, VEHICLES, first)
       health = percentile { browser.get("/api/v1/health", HOST) }
       warm = PAGES.transform_values { |path| percentile { ok(browser.get("/api/v1#{path}", HOST)) } }
@@ -43,17 +49,70 @@ module Benchmarks
         out.puts format("  %-10s %5.1f x health (%.1f ms; aim 10 x)", page, taken / health, taken * 1000)
       end
       one_more(context)
-      again = seconds { ok(browser.get("/api/v1/garage", HOST)) }
-      out.puts format("  garage after one reading more: %.0f ms; memory %d MB (aim under 400)", again * 1000, memory_mb)
+      again = Clock.seconds { ok(browser.get("/api/v1/garage", HOST)) }
+      out.puts format(
+                 "  garage after one reading more: %.0f ms; memory %d MB (aim under 400)",
+                 again * 1000,
+                 Clock.memory_mb
+               )
       context.store.close
+      clients(out, context_path(folder)) if size == SIZES.last
       warm
     end
 
+    def context_path(folder) = File.join(folder, "bench.sqlite3")
+
+    # Several at once on a server of its own, each at pages of any vehicle, one writing now and then.
+    def clients(out, path)
+      Server.on(path, "GRAVER_TODAY" => "2026-05-16") do |port, server|
+        until_ = Process.clock_gettime(Process::CLOCK_MONOTONIC) + CLIENTS_SECONDS
+        taken = Array.new(CLIENTS) { |at| Thread.new { client(port, at, until_) } }.flat_map(&:value)
+        out.puts format(
+                   "%d clients for %d s: %d answers, 95th percentile %.0f ms, slowest %.0f ms (aim under 1000), " \
+                     "%d of them slower; server at most %d MB (aim under 400)",
+                   CLIENTS,
+                   CLIENTS_SECONDS,
+                   taken.length,
+                   taken.sort[(taken.length * 0.95).floor] * 1000,
+                   taken.max * 1000,
+                   taken.count { |each| each > 1 },
+                   Clock.memory_mb(server, "VmHWM")
+                 )
+      end
+    end
+
+    def client(port, number, until_)
+      random = Random.new(number)
+      taken = []
+      Net::HTTP.start("127.0.0.1", port) do |http|
+        while Process.clock_gettime(Process::CLOCK_MONOTONIC) < until_
+          taken << Clock.seconds { ok(http.request(any_request(random, number, taken.length))) }
+        end
+      end
+      taken
+    end
+
+    def any_request(random, number, at)
+      vehicle = random.rand(1..VEHICLES)
+      return renaming(vehicle, at) if number.zero? && (at % 20).zero?
+
+      path =
+        PAGES
+          .values
+          .sample(random:)
+          .sub(%r{/vehicles/\d+}, "/vehicles/#{vehicle}")
+          .sub(%r{/axles/\d+}, "/axles/#{vehicle}")
+      Net::HTTP::Get.new("/api/v1#{path}")
+    end
+
+    def renaming(vehicle, at)
+      Net::HTTP::Patch
+        .new("/api/v1/vehicles/#{vehicle}", "Content-Type" => "application/json")
+        .tap { |change| change.body = JSON.generate(name: "Vehicle #{at}") }
+    end
+
     def filled(folder, size)
-      context =
-        Graver::Boot.context(
-          { "GRAVER_DATABASE" => File.join(folder, "bench.sqlite3"), "GRAVER_TODAY" => "2026-05-16" }
-        )
+      context = Graver::Boot.context({ "GRAVER_DATABASE" => context_path(folder), "GRAVER_TODAY" => "2026-05-16" })
       VEHICLES.times do |at|
         Graver::Service::Household::AddVehicle.new(context).call(
           { name: "Vehicle #{at}", kind: "car", distance_unit: "km" }
@@ -127,18 +186,14 @@ module Benchmarks
       context.store.transaction { context.store.look_overs.add_many([look_over], at: context.now) }
     end
 
-    def ok(response) = response.status == 200 || raise("answered #{response.status}: #{response.body[0, 200]}")
+    def ok(response)
+      status = (response.respond_to?(:status) ? response.status : response.code).to_i
+      status == 200 || raise("answered #{status}: #{response.body[0, 200]}")
+    end
     # Without the first, which works it out.
     def percentile(&block)
       yield
-      Array.new(ROUNDS) { seconds(&block) }.sort[(ROUNDS * 0.95).floor]
-    end
-    def memory_mb = File.read("/proc/self/status")[/VmRSS:\s+(\d+)/, 1].to_i / 1024
-
-    def seconds
-      started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-      yield
-      Process.clock_gettime(Process::CLOCK_MONOTONIC) - started
+      Array.new(ROUNDS) { Clock.seconds(&block) }.sort[(ROUNDS * 0.95).floor]
     end
   end
 end

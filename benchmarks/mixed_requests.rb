@@ -1,8 +1,9 @@
 # frozen_string_literal: true
 
 require "net/http"
-require "socket"
 require "tmpdir"
+require_relative "clock"
+require_relative "server"
 
 module Benchmarks
   # Pages, changes, downloads and refusals in turn from one client that would keep its connection, against a real
@@ -18,9 +19,7 @@ module Benchmarks
     def print_to(out)
       serve do |port|
         broken = Hash.new(0)
-        started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-        ask_all(port, broken)
-        taken = Process.clock_gettime(Process::CLOCK_MONOTONIC) - started
+        taken = Clock.seconds { ask_all(port, broken) }
         out.puts format(
                    "%d mixed requests, %.2f ms each: %d broken %s (aim 0)",
                    @requests,
@@ -65,26 +64,9 @@ module Benchmarks
 
     def serve
       Dir.mktmpdir do |folder|
-        port = TCPServer.open("127.0.0.1", 0) { |free| free.addr[1] }
         path = File.join(folder, "demo.sqlite3")
         system("bin/graver", "fill-demo", path, out: File::NULL) || raise("the demo cannot be filled")
-        server =
-          spawn(
-            { "GRAVER_DATABASE" => path, "GRAVER_PORT" => port.to_s },
-            *%w[bundle exec puma --silent -C config/puma.rb config.ru]
-          )
-        wait_for(port)
-        yield port
-      ensure
-        Process.kill(:TERM, server) && Process.wait(server) if server
-      end
-    end
-
-    def wait_for(port)
-      100.times do
-        return TCPSocket.new("127.0.0.1", port).close
-      rescue SystemCallError
-        sleep 0.2
+        Server.on(path) { |port, _| yield port }
       end
     end
   end

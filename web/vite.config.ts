@@ -1,5 +1,6 @@
 import { svelte } from "@sveltejs/vite-plugin-svelte";
 import { optimizeCss } from "carbon-preprocess-svelte";
+import type { Root } from "postcss";
 import { defineConfig } from "vite";
 
 // The widget and chart libraries' styles name fonts on a server of their maker's; nothing may be fetched at run time.
@@ -14,7 +15,7 @@ const noRemoteFonts = {
 
 // Of the widget library's styles, those of widgets and themes no screen uses: a third of what the first page would load.
 const unused =
-  /skeleton|theme="?(g10|g80|g90)\b|bx--(tooltip|time-picker|pin-code|date-picker|toast-notification|pagination|search|toggle|list-box|multi-select|combo-box|structured-list|table-toolbar|data-table|snippet|action-set|file|flatpickr|text-area|slider|dropdown|copy-|combo-button|tree|batch-summary)|flatpickr/;
+  /skeleton|theme="?(g10|g80|g90)\b|bx--(tooltip|time-picker|pin-code|date-picker|toast-notification|pagination|search|toggle|list-box|multi-select|combo-box|structured-list|table-toolbar|data-table|snippet|action-set|file|flatpickr|text-area|slider|dropdown|copy-|combo-button|skip-to|tree|batch-summary|interstitial-screen|password-input|toolbar|menu-button|select-optgroup|table-column)|flatpickr|numInput|dayContainer|MonthDay/;
 const onlyWhatIsUsed = {
   postcssPlugin: "only-what-is-used",
   Rule(rule: { selectors: string[]; remove(): void }) {
@@ -24,9 +25,26 @@ const onlyWhatIsUsed = {
   },
 };
 
+// Of its tokens, those it asks for itself: its themes name hundreds. Our own styles, which ask for none, only set some.
+const onlyTokensAskedFor = {
+  postcssPlugin: "only-tokens-asked-for",
+  OnceExit(root: Root) {
+    const asked = new Set(
+      root
+        .toString()
+        .match(/var\(--cds-[\w-]+/g)
+        ?.map((use) => use.slice(4)),
+    );
+    if (!asked.size) return;
+    root.walkDecls(/^--cds-/, (token) => {
+      if (!asked.has(token.prop)) token.remove();
+    });
+  },
+};
+
 export default defineConfig({
   plugins: [svelte(), optimizeCss()],
-  css: { postcss: { plugins: [noRemoteFonts, onlyWhatIsUsed] } },
+  css: { postcss: { plugins: [noRemoteFonts, onlyWhatIsUsed, onlyTokensAskedFor] } },
   build: { target: "es2022", chunkSizeWarningLimit: 1500, rolldownOptions: { checks: { pluginTimings: false } } },
   server: { proxy: { "/api": "http://127.0.0.1:8321" } },
 });

@@ -3,7 +3,6 @@
   import * as texts from "./texts/app";
   import { say } from "./texts/say";
   import Router from "svelte-spa-router";
-  import { SkipToContent } from "carbon-components-svelte";
   import { changedElsewhere, Refusal } from "./api/client";
   import KeyHelp from "./parts/KeyHelp.svelte";
   import { routes } from "./routes";
@@ -38,7 +37,9 @@
 </script>
 
 <svelte:window onunhandledrejection={unheard} />
-<SkipToContent href="#content" />
+<button type="button" class="skip" onclick={() => document.getElementById("content")?.focus()}
+  >{texts.skipToContent}</button
+>
 <header>
   <a class="name" href="#/">{texts.graver}</a>
   <nav aria-label={texts.main}>
@@ -71,6 +72,20 @@
 </main>
 
 <style>
+  .skip {
+    position: fixed;
+    top: -10rem;
+    left: 0;
+    z-index: 30;
+    padding: 1rem;
+    font: inherit;
+    color: var(--ink);
+    background: var(--sheet);
+    border: 3px solid var(--petrol);
+  }
+  .skip:focus {
+    top: 0;
+  }
   header {
     display: flex;
     gap: 1.5rem;

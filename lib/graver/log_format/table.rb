@@ -61,6 +61,16 @@ module Graver
         raise InvalidEntry.of("file", "no_columns", Texts.say("tables.no_table")) if header.length < 2
       end
 
+      # Each row once, as [line, cells], with the share done so far; what was given is let go.
+      def drain
+        total = rows.length
+        rows.each_with_index do |(line, cells), at|
+          rows[at] = nil
+          yield line, cells, at.fdiv(total)
+        end
+        rows.clear
+      end
+
       private
 
       def refuse_wide(line)
@@ -99,9 +109,9 @@ module Graver
           end
       end
 
-      # Without quotes there is nothing to it but the separator.
+      # Without quotes there is nothing to it but the separator. The same words come again and again: each is kept once.
       def cells_of(raw, line)
-        return raw.split(separator, -1) unless raw.include?('"')
+        return raw.split(separator, -1).map!(&:-@) unless raw.include?('"')
 
         cells = CSV.parse_line(raw, col_sep: separator)
         cells if cells&.any?

@@ -36,7 +36,7 @@ module Graver
           look_overs.each_with_index do |given, index|
             run(dated, look_over_row(given, at).merge(id: first + index).values_at(*LOOK_OVER_COLUMNS))
             given[:readings].each { |reading| run(read, bare(ROW.merge(reading, look_over_id: first + index))) }
-            yield index.fdiv(look_overs.length) if block_given? && (index % 1000).zero?
+            yield index.fdiv(look_overs.size) if block_given? && (index % 1000).zero?
           end
         ensure
           [dated, read].compact.each(&:close)

@@ -4,3 +4,4 @@ export const notSavedRefused = "Not saved: {refused}";
 export const close = "Close";
 export const ticksNotSaved =
   "{count} {count|tick is|ticks are} not saved yet: the server cannot be reached. Trying again.";
+export const skipToContent = "Skip to the content";

@@ -82,15 +82,15 @@ module Graver
 
           entries =
             file.entries.select { |entry| entry.date <= look_over.date && entry.odometer_km <= look_over.odometer_km }
-          asked = {
+          # Asked once: nothing of it is remembered but what is kept.
+          @knowledge.outlook.call(
             entries:,
             specifications: file.specifications,
             as_of_date: look_over.date,
             as_of_km: look_over.odometer_km,
             driving: @knowledge.outlook.driving(file.odometer.select { |date, _| date <= look_over.date }),
             look_again_chance: Axles::ScheduleChoices.new(@context).comfort
-          }
-          @context.outlooks.fetch(asked) { @knowledge.outlook.call(**asked) }
+          )
         end
 
         # Scored against the set that was on then; the one that is on now ends where it was last read.

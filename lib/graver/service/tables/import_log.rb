@@ -155,24 +155,29 @@ module Graver
 
         def services(taken) = taken.group_by { |row| [row.entry.date, row.entry.odometer_km] }
 
-        # One look-over per day and odometer.
+        # One look-over per day and odometer, made as it is asked for.
         def look_overs(taken, import)
-          services(taken).map do |(date, km), rows|
-            cells = rows.first.cells
-            {
-              vehicle_id: import.vehicle_id,
-              date:,
-              odometer: {
-                value: cells["odometer"],
-                unit: cells["odometer_unit"],
-                km:
-              },
-              import_id: import.id,
-              note:
-                rows.filter_map { |row| row.cells["note"] }.uniq.join("; ").then { |note| note.empty? ? nil : note },
-              readings: rows.flat_map { |row| readings(row) }
-            }
+          all = services(taken)
+          Enumerator.new(all.length) do |each|
+            all.each { |(date, km), rows| each << look_over(date, km, rows, import) }
           end
+        end
+
+        def look_over(date, km, rows, import)
+          cells = rows.first.cells
+          note = rows.filter_map { |row| row.cells["note"] }.uniq.join("; ")
+          {
+            vehicle_id: import.vehicle_id,
+            date:,
+            odometer: {
+              value: cells["odometer"],
+              unit: cells["odometer_unit"],
+              km:
+            },
+            import_id: import.id,
+            note: note.empty? ? nil : note,
+            readings: rows.flat_map { |row| readings(row) }
+          }
         end
 
         def readings(taken)

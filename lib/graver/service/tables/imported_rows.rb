@@ -7,6 +7,8 @@ module Graver
       # and
       # what is wrong with the rest.
       class ImportedRows
+        # Share done between two reports of it.
+        TOLD_EVERY = 0.02
         # entry: Core::Wear::Entry; cells: open columns as texts; axle_id
         Taken = Struct.new(:line, :axle_id, :entry, :cells, :row)
         Fault = Core::Value.define(:line, :column, :message)
@@ -33,8 +35,9 @@ module Graver
         # Yields the share that is done, now and then. -> self
         def call
           read = []
-          @table.rows.each_with_index do |(line, cells), at|
-            yield at.fdiv(@table.rows.length) if block_given? && (at % 2000).zero?
+          told = -1.0
+          @table.drain do |line, cells, share|
+            yield told = share if block_given? && share >= told + TOLD_EVERY
             @mapping.call(cells).each { |row| (found = one(line, row)) && (read << found) }
           end
           @taken = without_known(in_order(read))

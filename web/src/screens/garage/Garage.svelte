@@ -2,7 +2,6 @@
   import * as common from "../../texts/common";
   import * as texts from "../../texts/garage";
   import { say } from "../../texts/say";
-  import { Button } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
   import AxleSection from "../../parts/AxleSection.svelte";
   import Problem from "../../parts/Problem.svelte";
@@ -73,7 +72,7 @@
     <p>
       {texts.addTheFirstVehicleA}
     </p>
-    <div><Button href="#/vehicles/new">{common.addAVehicle}</Button></div>
+    <a class="main-action" href="#/vehicles/new">{common.addAVehicle}</a>
   </div>
 {:else if garage.value}
   {@const today = garage.value.today}
