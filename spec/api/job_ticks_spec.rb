@@ -93,7 +93,7 @@ RSpec.describe "Steps of a job under way in the API" do
     expect(ask(:get, address)["halts"].first["buy"]).to be_empty
     expect(tick("front.left.clean_lands")["ticked"]).to include("front.left.clean_lands")
     tick_until("front.left.deglaze")
-    expect(fields(tick("front.left.clips_new"))).to eq("step" => "replan")
+    expect(fields(tick("front.left.piston_home"))).to eq("step" => "replan")
     expect(fields(finish)).to eq("state" => "replan")
     mended = ask(:put, address("/scope"), { axles: { front.to_s => halted["halts"].first["works"] } })
     expect(mended).to include(

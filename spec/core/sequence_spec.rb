@@ -17,7 +17,7 @@ RSpec.describe Graver::Core::Planning::Sequence do
   # One axle of anything that can be bought, with works at random.
   def random_setup(axle, kind, choices)
     caliper, vehicle = kind
-    parking, retention, springs, hose, sensors, works, schools = choices
+    parking, retention, springs, hose, sensors, works, schools, bracket, holder, driven = choices
     bike = vehicle == "motorcycle"
     parking = "none" if bike || axle == "front" || (caliper == "fixed_opposed" && %w[cable electric].include?(parking))
     works = works.uniq - (parking == "drum_in_hat" ? [] : ["shoes"])
@@ -28,6 +28,9 @@ RSpec.describe Graver::Core::Planning::Sequence do
       retentions: bike ? "bolts" : retention,
       springs:,
       hose_fittings: hose,
+      brackets: bracket,
+      hose_holders: bike ? "clip" : holder,
+      driven:,
       schools:
     }
     setup(axle, works.empty? ? ["pads"] : works, sensors:, **fitted)
@@ -42,12 +45,15 @@ RSpec.describe Graver::Core::Planning::Sequence do
   let(:choices) do
     PropCheck::Generators.tuple(
       any(%w[none cable electric drum_in_hat]),
-      any(%w[nothing screws push_off ring bolts captive]),
+      any(%w[nothing screws push_off ring hub_ring stud_clips bolts captive]),
       any(%w[none spread outer]),
       any(%w[banjo screwed]),
       any([[], ["left"], %w[left right]]),
       some(rules.ids),
-      schools
+      schools,
+      any(%w[separate stays none]),
+      any(%w[clip bolt]),
+      any(%w[front rear all])
     )
   end
 
@@ -72,7 +78,8 @@ RSpec.describe Graver::Core::Planning::Sequence do
     PropCheck.forall(any(kinds), choices) do |kind, chosen|
       setup = random_setup("rear", kind, chosen)
       placed = sequence.call(lifts(setup))
-      pushed = placed.select { |each| %w[piston_home piston_wound pistons_apart].include?(each.step.id) }
+      pushed =
+        placed.select { |each| %w[piston_home piston_home_on_car piston_wound pistons_apart].include?(each.step.id) }
       corners = lifts(setup).flat_map(&:corners).length
       expect(pushed.length).to eq(setup.configuration["work"].include?("push") ? corners : 0)
       expect(

@@ -14,6 +14,8 @@ RSpec.describe Graver::Knowledge::BrakeDataCatalogue do
     e.faults.map { |fault| [fault.field, fault.code] }.flatten
   end
 
+  def applying(kind, axle, known) = catalogue.applying(catalogue.place(kind, axle) { |field| known[field] })
+
   it "takes every length and torque on its bounds and refuses it just outside" do
     catalogue
       .fields
@@ -49,7 +51,7 @@ RSpec.describe Graver::Knowledge::BrakeDataCatalogue do
   it "asks for what there is on an axle and for nothing else" do
     keys =
       lambda do |kind, axle, caliper|
-        catalogue.applying(vehicle_kind: kind, axle:, caliper:, retention: "screws").map { |field| field["key"] }
+        applying(kind, axle, { "caliper.kind" => caliper, "rotor.retention" => "screws" }).map { |field| field["key"] }
       end
     expect(keys.call("car", "front", "floating_slide_pins")).to include(
       "slide_pin_bolt.torque",
@@ -80,9 +82,11 @@ RSpec.describe Graver::Knowledge::BrakeDataCatalogue do
             .flat_map { |placed| placed.step.tighten }
             .uniq
         keys =
-          catalogue
-            .applying(vehicle_kind: vehicle, axle: "front", caliper: caliper["id"], retention:, hose_fitting: "banjo")
-            .map { |field| field["key"] }
+          applying(
+            vehicle,
+            "front",
+            { "caliper.kind" => caliper["id"], "rotor.retention" => retention, "hose.fitting" => "banjo" }
+          ).map { |field| field["key"] }
         expect(keys).to include(*tightened.flat_map { |id| ["#{id}.torque", "#{id}.drive"] }),
         "#{caliper["id"]} #{retention}"
       end

@@ -18,7 +18,7 @@ RSpec.describe Graver::Knowledge::Library do
 
   it "names the file when it is broken, and every dangling name" do
     {
-      ["cautions.yml", "severity: danger", "severity: terrible"] => /\Acautions\.yml:4: jack: .*severity/,
+      ["cautions.yml", "severity: danger", "severity: terrible"] => /\Acautions\.yml:5: jack: .*severity/,
       ["limits.yml", "    source: uk-inspection-manual\n", ""] => /limits\.yml.*source/m,
       ["limits.yml", "source: uk-inspection-manual", "source: hearsay"] => /limits\.yml:3: source “hearsay”/,
       ["tools.yml", "label: Trolley jack", "label: [Trolley jack"] => /tools\.yml:\d+: /,

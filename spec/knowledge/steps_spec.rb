@@ -21,7 +21,10 @@ RSpec.describe "The steps of a job" do
     expect_caution(off, "piston-out")
     expect_caution(giving("piston_home"), "overflow")
     expect_caution(steps.select { |each| each.id.start_with?("pads_in", "pads_back") }, "grease-on-face")
-    expect_caution(steps.select { |each| each.gate && each.tighten.any? && each.id != "bleed" }, "unit-mix-up")
+    expect_caution(
+      steps.select { |each| each.gate && each.tighten.any? && !each.id.start_with?("bleed") },
+      "unit-mix-up"
+    )
     expect_caution(giving("pedal_hard"), "pedal-hard")
     expect_caution(giving("raised"), "jack")
     expect_caution([step("rotor_off"), step("hub_off"), step("rotor_on")], "rotor-falls")
@@ -51,6 +54,13 @@ RSpec.describe "The steps of a job" do
       hold
       engine_pedal
       piston_home
+      piston_home_on_car
+      paste_backs_ears
+      paste_backs
+      unit_on
+      star_touching
+      bleed_gravity
+      bleed_pump
       piston_wound
       pistons_apart
       clean_gloves
@@ -101,6 +111,8 @@ RSpec.describe "The steps of a job" do
   it "undo and tighten with the same works" do
     pairs = {
       "bracket_off" => "bracket_on",
+      "unit_off" => "unit_on",
+      "hose_holder_off" => "hose_holder_on",
       "fixed_caliper_off" => "fixed_caliper_on",
       "rotor_screws_out" => "rotor_screws_in",
       "rotor_bolts_out" => "rotor_bolts_in",

@@ -9,21 +9,20 @@ module PlanBuilders
     "parking_brakes" => "none",
     "retentions" => "nothing",
     "springs" => "none",
-    "hose_fittings" => "banjo"
+    "hose_fittings" => "banjo",
+    "brackets" => "separate",
+    "hose_holders" => "clip",
+    "driven" => "front"
   }.freeze
-  DEFAULTS = KNOWLEDGE.schools.fetch("job").map { |kind, school| "#{kind}.#{school["default"]}" }.freeze
 
   def rules = KNOWLEDGE.scope_rules
   def sequence = @sequence ||= P::Sequence.new(KNOWLEDGE.procedure)
 
   def setup(axle, works, sides: %w[left right], sensors: [], **given)
-    configuration = {
-      **PLAIN,
-      "schools" => DEFAULTS,
-      **given.transform_keys(&:to_s),
-      "axles" => axle,
-      "work" => rules.expanded(works)
-    }
+    configuration = { **PLAIN, **given.transform_keys(&:to_s), "axles" => axle, "work" => rules.expanded(works) }
+    configuration["brackets"] = nil unless configuration["calipers"].start_with?("floating")
+    chosen = configuration["schools"].to_a.to_h { |name| name.split(".") }
+    configuration["schools"] = P::Approaches.call(KNOWLEDGE.schools.fetch("job"), chosen, configuration)
     P::Lifts::Setup.new(axle:, sides:, configuration:, sensors:)
   end
 

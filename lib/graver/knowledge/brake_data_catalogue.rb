@@ -10,16 +10,6 @@ module Graver
         "volume" => Core::Quantity::VOLUME,
         "angle" => Core::Quantity::ANGLE
       }.freeze
-      # What an axle is like, and the lists of a field that are held against it.
-      PLACES = {
-        vehicle_kind: "vehicles",
-        axle: "axles",
-        caliper: "calipers",
-        parking_brake: "parking_brakes",
-        retention: "retentions",
-        hose_fitting: "hose_fittings"
-      }.freeze
-
       attr_reader :fields
 
       def initialize(content, calipers, fasteners, threads)
@@ -42,9 +32,20 @@ module Graver
       def vehicle_wide?(key) = field(key)&.scope == "vehicle"
 
       # Fields that exist on an axle. A place that is not known (nil) leaves out what exists in some such places only.
-      # place: { vehicle_kind:, axle:, caliper:, parking_brake:, retention:, hose_fitting: }
-      def applying(**place)
-        fields.select { |field| PLACES.all? { |name, list| field[list].nil? || field[list].include?(place[name]) } }
+      # place: as `place` gives it
+      def applying(place)
+        fields.select { |field| (field.where || {}).all? { |name, wanted| wanted.include?(place[name]) } }
+      end
+
+      # What decides what there is on an axle, under the names steps and fields use: { "vehicles" => "car", "axles" =>
+      # "front", "calipers" => "fixed_opposed" or nil, ... }. The block gives the choice on file of a field, or nil.
+      def place(vehicle_kind, axle)
+        @content
+          .fetch("places")
+          .each_with_object({ "vehicles" => vehicle_kind, "axles" => axle }) do |(name, given), found|
+            fits = (given["where"] || {}).all? { |other, wanted| wanted.include?(found[other]) }
+            found[name] = fits ? yield(given.fetch("field")) || given["assumed"] : given["otherwise"]
+          end
       end
 
       # { id => label } a choice field offers on a kind of vehicle (nil: all).

@@ -4,9 +4,6 @@ module Graver
   module Knowledge
     # The brake data fields of every fastener: the same few things are asked of each.
     module FastenerFields
-      # What decides whether an axle has the fastener at all.
-      PLACES = %i[vehicles retentions hose_fittings].freeze
-
       module_function
 
       # templates: `fastener_fields` of brake_data.yml; fasteners: [Core::Planning::Fastener] -> fields like the
@@ -19,8 +16,7 @@ module Graver
         needed = template["needed"] && fastener.pad_job
         {
           **template.except("key", "label", "needed"),
-          **fastener.to_h.slice(*PLACES).transform_keys(&:to_s),
-          **calipers(fastener),
+          "where" => where(fastener),
           "key" => "#{fastener.id}.#{template["key"]}",
           "label" => "#{fastener.label}: #{template["label"]}",
           "group" => "fasteners",
@@ -30,7 +26,10 @@ module Graver
         }
       end
 
-      def calipers(fastener) = fastener.per_corner.empty? ? {} : { "calipers" => fastener.per_corner.keys }
+      def where(fastener)
+        calipers = fastener.per_corner.empty? ? {} : { "calipers" => fastener.per_corner.keys }
+        { **calipers, **(fastener.where || {}) }
+      end
     end
   end
 end

@@ -42,12 +42,20 @@ module Graver
           calipers: ids("calipers.yml"),
           work: works,
           schools: schools,
-          **@contents
-            .fetch("brake_data.yml")
-            .fetch("choices")
-            .slice("parking_brakes", "retentions", "springs", "hose_fittings")
-            .to_h { |key, choices| [key.to_sym, choices.keys] }
+          **places
         }
+      end
+
+      # What each place can be, by the choices of its field.
+      def places
+        data = @contents.fetch("brake_data.yml")
+        fields = data.fetch("fields").to_h { |field| [field["key"], field] }
+        data
+          .fetch("places")
+          .except("calipers")
+          .to_h do |name, place|
+            [name.to_sym, data.fetch("choices").fetch(fields.fetch(place["field"])["choices"]).keys]
+          end
       end
 
       def works = @contents.fetch("rules/scope.yml").fetch("works").flat_map { |work| [work["id"], *work["means"]] }

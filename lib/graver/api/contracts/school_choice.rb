@@ -3,12 +3,20 @@
 module Graver
   module API
     module Contracts
-      # Schools followed.
+      # Approaches followed: { approach id => option id }. Which there are, the knowledge says.
       class SchoolChoice < Contract
-        json do
-          %i[pads rotors clips bleed fluid_back deglaze bed_in].each do |kind|
-            optional(kind).filled(:string, max_size?: 20)
-          end
+        ID = /\A[a-z_]{1,30}\z/
+
+        def self.check(input)
+          faults =
+            input
+              .reject { |id, option| id.match?(ID) && option.is_a?(String) && option.match?(ID) }
+              .map do |id, _|
+                InvalidEntry::Fault.new(field: id[0, 30], code: "invalid", message: Texts.say("shape.approach"))
+              end
+          raise InvalidEntry, faults if faults.any?
+
+          input.transform_keys(&:to_sym)
         end
       end
     end

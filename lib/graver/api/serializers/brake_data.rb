@@ -13,7 +13,7 @@ module Graver
         # Service::Household::BrakeDataSheet::Sheet
         def call(sheet)
           file = sheet.record
-          fields = @catalogue.applying(**file.place)
+          fields = @catalogue.applying(file.place)
           @history = sheet.history
           {
             axle: Axles.new(@knowledge).name(file),

@@ -13,6 +13,7 @@ module Graver
         def call(plan)
           ordered = plan.ordered
           @torque = plan.torque
+          @cautioned = Set.new
           @wording = Service::Base::Wording.new(plan.overview.vehicle.distance_unit)
           @waits = plan.job ? Service::Planning::JobProgress.waits(@knowledge, ordered, plan.job) : {}
           {
@@ -72,11 +73,12 @@ module Graver
           end
         end
 
-        # The danger stands at the bolt whose torque is not known.
+        # Each at its first step of a corner. The danger stands at every bolt whose torque is not known.
         def cautions(placed)
           unknown =
             torque_at(placed).any? { |set| set.line.torque.nil? && !@knowledge.fastener(set.line.fastener).snug }
-          (placed.step.cautions + (unknown ? ["no-value"] : [])).map do |id|
+          first = placed.step.cautions.select { |id| @cautioned.add?([placed.axle, placed.side, id]) }
+          (first + (unknown ? ["no-value"] : [])).map do |id|
             @knowledge.cautions.fetch(id).to_h.slice(:severity, :text)
           end
         end

@@ -15,10 +15,12 @@ module Graver
               id: kind,
               label: all.dig(kind, "label"),
               chosen: id,
-              options: all.dig(kind, "options").map { |option, entry| { id: option, label: entry["label"] } }
+              options: all.dig(kind, "options").map { |option, entry| option(option, entry) }
             }
           end
         end
+
+        def option(id, entry) = { id:, label: entry["label"], because: entry["because"] }
       end
     end
   end

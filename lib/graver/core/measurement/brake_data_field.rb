@@ -6,8 +6,7 @@ module Graver
       # One thing that can be known of a brake (knowledge/brake_data.yml). least, most: bounds in the quantity's base
       # unit; waits: what a gap costs; find: where it is found; needed_for: what a gap holds up; copy: how far it may
       # be
-      # copied; the
-      # lists of places say where it exists, nil everywhere
+      # copied; where: { place => [value] } it exists at, nil everywhere
       BrakeDataField =
         Entry.define(
           :key,
@@ -21,12 +20,7 @@ module Graver
           most: nil,
           copy: nil,
           choices: nil,
-          vehicles: nil,
-          axles: nil,
-          calipers: nil,
-          parking_brakes: nil,
-          retentions: nil,
-          hose_fittings: nil,
+          where: nil,
           at_wheel: false,
           scope: nil,
           fastener: nil,

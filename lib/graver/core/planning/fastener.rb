@@ -17,13 +17,11 @@ module Graver
           :note,
           :source,
           pad_job: false,
-          retentions: nil,
           snug: false,
           counted_by: nil,
           star: nil,
-          hose_fittings: nil,
+          where: nil,
           copy: "never",
-          vehicles: nil,
           shared: false
         )
     end

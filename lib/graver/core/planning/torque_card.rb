@@ -46,7 +46,8 @@ module Graver
 
         # A shared step may tighten what only another axle of the job has.
         def here?(fastener, setup)
-          fastener.counted_by || fastener.per_corner.key?(setup.configuration["calipers"])
+          Conditions.met?(fastener.where, setup.configuration) &&
+            (fastener.per_corner.empty? || fastener.per_corner.key?(setup.configuration["calipers"]))
         end
 
         def line(fastener, setup, data)
@@ -84,9 +85,9 @@ module Graver
           )
         end
 
-        # Per corner: fixed by the caliper kind, or counted by the owner.
+        # Per corner: counted by the owner, else as usual for the caliper kind.
         def per_corner(fastener, setup, data)
-          fastener.counted_by ? counted(fastener, data) : fastener.per_corner.fetch(setup.configuration["calipers"])
+          counted(fastener, data) || fastener.per_corner[setup.configuration["calipers"]]
         end
 
         def count(fastener, setup, data)
@@ -94,7 +95,9 @@ module Graver
           each && (each * (fastener.shared ? 1 : setup.sides.length))
         end
 
-        def counted(fastener, data) = data.dig(fastener.counted_by, :number)&.value&.to_i
+        def counted(fastener, data)
+          fastener.counted_by && data.dig(fastener.counted_by, :number)&.value&.to_i
+        end
 
         def star(fastener, data)
           count = fastener.star && counted(fastener, data)

@@ -33,28 +33,11 @@ module Graver
           datum && Core::Quantity::LENGTH.to_base(number(key).value, datum.unit)
         end
 
-        # What decides which brake data exist here (BrakeDataCatalogue#applying).
-        def place
-          {
-            vehicle_kind: vehicle.kind,
-            axle: axle.name,
-            caliper:,
-            parking_brake:,
-            retention: choice("rotor.retention"),
-            hose_fitting: choice("hose.fitting")
-          }
-        end
+        # What this axle is like (BrakeDataCatalogue#place).
+        def place = @place ||= @knowledge.brake_data.place(vehicle.kind, axle.name) { |field| choice(field) }
 
-        # nil where it is not known. An axle of which the catalogue asks no parking brake (a car's front, a
-        # motorcycle) has none.
-        def parking_brake
-          asked = @knowledge.brake_data.field("parking_brake.kind")
-          if asked["vehicles"].include?(vehicle.kind) && asked["axles"].include?(axle.name)
-            choice("parking_brake.kind")
-          else
-            "none"
-          end
-        end
+        # nil where it is not known; "none" on an axle that has none by its nature.
+        def parking_brake = place["parking_brakes"]
 
         def volume_ml(key) = data[key] && Core::Quantity::VOLUME.to_base(number(key).value, data[key].unit)
 

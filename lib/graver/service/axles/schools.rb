@@ -28,10 +28,7 @@ module Graver
         # As two windows may change them.
         def matter = Base::Matter.new(-> { chosen.transform_keys(&:to_sym) }, ->(name) { all.dig(name.to_s, "label") })
 
-        # What steps see of the job's schools: ["bed_in.maker", ...]; and what they propose: [[kind, option, work],
-        # ...].
-        def for_job = chosen.except(*JUDGING).map { |kind, id| "#{kind}.#{id}" }
-
+        # What the job's schools propose: [[kind, option, work], ...].
         def proposed
           chosen
             .except(*JUDGING)

@@ -51,7 +51,7 @@ module Graver
 
         # Everything that could be known here and is not; with the caliper kind still open, of any kind.
         def gaps(file)
-          fields = file.caliper ? @catalogue.applying(**file.place) : @catalogue.fields
+          fields = file.caliper ? @catalogue.applying(file.place) : @catalogue.fields
           fields.map(&:key) - file.data.keys
         end
 

@@ -126,7 +126,7 @@ module Graver
         def sensor?(file) = !["none", nil].include?(file.choice("wear_sensor"))
 
         def asks(file)
-          @knowledge.brake_data.applying(**file.place).select { |field| field.at_wheel && !file.data.key?(field.key) }
+          @knowledge.brake_data.applying(file.place).select { |field| field.at_wheel && !file.data.key?(field.key) }
         end
 
         # The same question is not asked on both sides.

@@ -184,7 +184,7 @@ module Graver
         def drives(file, ordered)
           ids =
             ordered.concerning(file.axle.name).flat_map { |placed| placed.step.fasteners + placed.step.tighten }.uniq
-          fields = @knowledge.brake_data.applying(**file.place)
+          fields = @knowledge.brake_data.applying(file.place)
           fields.select do |field|
             ids.include?(field.fastener) && field.key.end_with?(".drive", ".count") && !file.data.key?(field.key)
           end

@@ -39,7 +39,7 @@ module Graver
             axles:,
             offers: offers(overview, axles),
             warnings: axles.select(&:included?).flat_map { |axle| warnings(axle) },
-            schools: @schools.chosen.except(*Axles::Schools::JUDGING)
+            schools: approaches(axles.select(&:included?))
           )
         end
 
@@ -68,7 +68,9 @@ module Graver
 
         # The axle as the planner wants it. Raises nothing; what is not known is nil in the configuration.
         def setup(file, works)
-          configuration = { **configuration(file), "work" => @rules.expanded(works) }
+          built = { **file.place, "work" => @rules.expanded(works) }
+          approaches = Core::Planning::Approaches.call(@knowledge.schools.fetch("job"), @schools.chosen, built)
+          configuration = { **built, "schools" => approaches }
           Core::Planning::Lifts::Setup.new(
             axle: file.axle.name,
             sides: file.axle.sides,
@@ -83,7 +85,7 @@ module Graver
           fields =
             @knowledge
               .brake_data
-              .applying(**file.place)
+              .applying(file.place)
               .select { |field| asked.include?(field.key) && !file.data.key?(field.key) }
           fields.map { |field| [field, decides.include?(field.key)] }
         end
@@ -122,17 +124,16 @@ module Graver
         end
         def fault(field, code, message) = InvalidEntry::Fault.new(field:, code:, message:)
 
-        def configuration(file)
-          {
-            "vehicles" => file.vehicle.kind,
-            "axles" => file.axle.name,
-            "calipers" => file.caliper,
-            "parking_brakes" => file.parking_brake,
-            "retentions" => file.choice("rotor.retention"),
-            "springs" => file.choice("springs"),
-            "hose_fittings" => file.choice("hose.fitting"),
-            "schools" => @schools.for_job
-          }
+        # { kind => option } of the approaches that have a place in this job.
+        def approaches(axles)
+          built = axles.map { |axle| { **axle.file.place, "work" => @rules.expanded(axle.works) } }
+          all = @knowledge.schools.fetch("job")
+          @schools
+            .chosen
+            .slice(*all.keys)
+            .select do |kind, _|
+              built.any? { |configuration| Core::Planning::Approaches.here?(all.fetch(kind), configuration) }
+            end
         end
 
         # Sides that carry a wear sensor.
@@ -145,7 +146,7 @@ module Graver
 
         def axle_scope(overview, on_file)
           id = overview.file.axle.id.to_s
-          offered = @rules.offered({ **configuration(overview.file), "sensors" => sensors(overview.file).any? })
+          offered = @rules.offered({ **overview.file.place, "sensors" => sensors(overview.file).any? })
           proposed = proposed(overview, offered.map(&:id))
           works = on_file["axles"].key?(id) ? (on_file["axles"][id] || proposed.keys) & offered.map(&:id) : []
           scope = AxleScope.new(overview:, works:, proposed:, offered:, rotors: {}, reason: on_file.dig("reasons", id))

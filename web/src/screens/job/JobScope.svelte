@@ -162,7 +162,9 @@
             job.act(() =>
               api.chooseSchools({ [school.id]: id }, plan.scope.schools_revision).then(() => api.job(job.id)),
             )}
-        /></label
+        />
+        <span class="quiet because">{school.options.find((option) => option.id === school.chosen)?.because}</span
+        ></label
       >
     {/each}
   </div>
@@ -170,6 +172,9 @@
 <p class="quiet">{texts.bothSidesOfAnAxle}</p>
 
 <style>
+  .because {
+    font-weight: 400;
+  }
   .offers {
     border-left: 6px solid var(--petrol);
   }

@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+module Graver
+  module Core
+    module Planning
+      # Which of the owner's approaches hold for one axle and its works: where one has no place, its default does.
+      module Approaches
+        module_function
+
+        # approaches: { kind => { "default", "where", "unless", ... } } of knowledge/rules/schools.yml; chosen: { kind
+        # => option }; configuration as in Conditions.met?, with "work" -> ["bed_in.maker", ...] as the steps name them
+        def call(approaches, chosen, configuration)
+          approaches.map do |kind, approach|
+            option = here?(approach, configuration) ? chosen.fetch(kind, approach["default"]) : approach["default"]
+            "#{kind}.#{option}"
+          end
+        end
+
+        def here?(approach, configuration)
+          Conditions.met?(approach["where"], configuration) &&
+            (approach["unless"].nil? || !Conditions.met?(approach["unless"], configuration))
+        end
+      end
+    end
+  end
+end
