@@ -190,7 +190,7 @@ RSpec.describe "What a job takes" do
   end
 
   it "knows what works mean, where they exist and what cannot be" do
-    expect(rules.expanded(%w[caliper])).to contain_exactly("caliper", "open", "push", "hydraulics", "bleed")
+    expect(rules.expanded(%w[caliper])).to contain_exactly("caliper", "wheels", "open", "push", "hydraulics", "bleed")
     fixed = setup("front", ["pads"], calipers: "fixed_opposed").configuration.merge("sensors" => false)
     expect(rules.offered(fixed).map { |work| work["id"] }).not_to include("clips", "pins", "shoes", "sensors")
     expect(rules.conflicts(%w[rotors_new rotors_turn])).to eq(["rotors are either new or machined"])

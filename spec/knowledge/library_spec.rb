@@ -28,7 +28,7 @@ RSpec.describe Graver::Knowledge::Library do
       ["steps/ready.yml", "  text: Clear the open", "  needs: [cool]\n  text: Clear the open"] =>
         %r{steps/ready\.yml:4: step settle: steps wait for each other: settle, compare},
       ["steps/safe.yml", "requires: [cool]", "requires: [cold]"] =>
-        %r{steps/safe\.yml:2: step park names requires cold},
+        %r{steps/safe\.yml:2: step stand_still names requires cold},
       ["steps/finish.yml", "gives: [held]", "gives: [lowered]"] =>
         /step engine_pedal requires held, which no step gives/,
       ["steps/finish.yml", "The engine stays off.", "Then engine on."] =>

@@ -37,7 +37,7 @@ RSpec.describe "Planning a job", :demo do
     open =
       Graver::Service::Planning::JobPlan.new(context).of_job(job).readiness.select(&:open?).map(&:id) -
         ["consumables:gloves"]
-    open.each { |item| Graver::Service::Planning::Jobs.new(context).resolve(1, item, true) }
+    Graver::Service::Planning::Jobs.new(context).resolve(1, open, true)
     page.refresh
     page.check "Gloves", allow_label_click: true
     expect(page).to have_css(".facts", text: "nothing")

@@ -191,8 +191,8 @@ export const api = {
     taken(client.POST("/jobs/{id}/otherwise", { params: { path: { id } }, body: { step, because } })),
   clearSkipped: (id: number, step: string) =>
     taken(client.POST("/jobs/{id}/cleared", { params: { path: { id } }, body: { step } })),
-  resolve: (id: number, item: string, done: boolean) =>
-    taken(client.POST("/jobs/{id}/resolved", { params: { path: { id } }, body: { item, done } })),
+  resolve: (id: number, items: string[], done: boolean) =>
+    taken(client.POST("/jobs/{id}/resolved", { params: { path: { id } }, body: { items, done } })),
   choosePart: (id: number, line: string, supply: number | null, seen?: string | null) =>
     asSeen(seen, (header) =>
       client.PUT("/jobs/{id}/choices", { params: { header, path: { id } }, body: { line, supply } }),

@@ -233,3 +233,4 @@ export const daysToGetIt = "Days to get it";
 export const thicknessUnit = "Thickness ({unit})";
 export const diameterUnit = "Diameter ({unit})";
 export const enterAWholeNumberOf = "Enter a whole number of days.";
+export const haveAllOfThese = "I have all of these";

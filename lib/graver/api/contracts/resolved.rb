@@ -3,12 +3,17 @@
 module Graver
   module API
     module Contracts
-      # Something of the readiness that is resolved, or is not.
+      # Things of the readiness resolved, or not after all: one or several.
       class Resolved < Contract
+        MOST = 200
+
         json do
-          required(:item).filled(:string, max_size?: 120)
+          optional(:item).filled(:string, max_size?: 120)
+          optional(:items).value(:array, min_size?: 1, max_size?: MOST).each(:string, max_size?: 120)
           required(:done).filled(:bool)
         end
+
+        rule(:item, :items) { key(:item).failure(Texts.say("shape.items")) unless values[:item] || values[:items] }
       end
     end
   end

@@ -50,7 +50,10 @@ module Graver
 
         def do_otherwise = with(Contracts::Otherwise) { |given| ticks.otherwise(id, given[:step], given[:because]) }
         def clear_skipped = with(Contracts::Cleared) { |given| ticks.clear(id, given[:step]) }
-        def resolve = with(Contracts::Resolved) { |given| planning.resolve(id, given[:item], given[:done]) }
+        def resolve
+          with(Contracts::Resolved) { |given| planning.resolve(id, given[:items] || [given[:item]], given[:done]) }
+        end
+
         def choose_part
           with(Contracts::PartChoice) do |given|
             as_seen(matter, given) { planning.choose(id, given[:line], given[:supply]) }

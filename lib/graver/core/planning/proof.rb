@@ -83,11 +83,19 @@ module Graver
             when "job"
               [[fact]]
             when "lift"
-              (placed.lift ? [placed.lift] : @corners.keys).map { |lift| [fact, lift] }
+              lifts_of(placed, every).map { |lift| [fact, lift] }
             else
               corners_of(placed, every).map { |corner| [fact, *corner] }
             end
           end
+        end
+
+        def lifts_of(placed, every)
+          return [placed.lift] if placed.lift
+
+          @corners
+            .select { |_, corners| every || corners.any? { |corner| placed.step.applies?(corner.configuration) } }
+            .keys
         end
 
         def corners_of(placed, every)

@@ -5,7 +5,7 @@ module Graver
     module Planning
       # What can be done on an axle (knowledge/rules/scope.yml). means: what that is for the steps; asks, decides:
       # brake data it wants, and that an order of steps cannot do without; companions: works that go on the same axle;
-      # rotors: "new" or "turn"
+      # rotors: "new" or "turn"; looking: nothing is done but look and measure
       Work =
         Entry.define(
           :id,
@@ -13,6 +13,7 @@ module Graver
           :means,
           :asks,
           alone: false,
+          looking: false,
           answers: [],
           rotors: nil,
           decides: [],

@@ -170,14 +170,12 @@ module Graver
 
         def jobs(overview) = @context.store.jobs.of(overview.vehicle.axles.map(&:id))
 
-        # What the scope asks for, and the size of everything that is undone or tightened.
+        # What the scope asks for, and the size of everything that is undone or tightened. Only what the order of steps
+        # cannot do without holds the job up.
         def gaps(works, ordered)
           works.flat_map do |file, chosen|
-            asked =
-              scoping
-                .gaps(file, chosen)
-                .map { |field, decides| Gap.new(file:, field:, blocks: decides || field.needed_for.include?("job")) }
-            asked + drives(file, ordered).map { |field| Gap.new(file:, field:, blocks: true) }
+            asked = scoping.gaps(file, chosen).map { |field, decides| Gap.new(file:, field:, blocks: decides) }
+            asked + drives(file, ordered).map { |field| Gap.new(file:, field:, blocks: false) }
           end
         end
 

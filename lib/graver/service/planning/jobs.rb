@@ -60,8 +60,11 @@ module Graver
           @store.transaction { record(job, @store.jobs.state_before_drop(id), nil) }
         end
 
-        # Something of the readiness ("weather:2026-05-23", "parts:front.pads") is resolved, or not after all.
-        def resolve(id, item, done) = put(id, "settled", { item:, done: })
+        # Things of the readiness ("weather:2026-05-23", "parts:front.pads") are resolved, or not after all.
+        def resolve(id, items, done)
+          job = going(id)
+          @store.transaction { items.map { |item| record(job, "settled", { item:, done: }) }.last }
+        end
 
         # Which of the owner's own parts is bought for a line of the parts list; nil: none yet.
         def choose(id, line, supply)

@@ -25,6 +25,8 @@ module Graver
         # JobPlan::Plan without its readiness, as its parts -> [Item]
         def call(plan, job)
           @resolved = job&.resolved || []
+          works = plan.scope.included.flat_map(&:works)
+          @looking = works.any? && works.all? { |work| @context.knowledge.work(work).looking }
           [
             *data(plan),
             *torque(plan),
@@ -49,7 +51,7 @@ module Graver
             todo: Base::Wording.tokens(rule.fetch("todo"), tokens).then { |todo| todo[0].upcase + todo[1..] },
             resolved: tickable && @resolved.include?("#{kind}:#{id}"),
             tickable:,
-            blocks: rule.fetch("blocks"),
+            blocks: rule.fetch("blocks") && !(@looking && rule["looking"] == false),
             never: rule.fetch("never", false),
             axle_id:
           )

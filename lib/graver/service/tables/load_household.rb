@@ -199,7 +199,7 @@ module Graver
           jobs = Planning::Jobs.new(@context)
           day = given["planned"] == "saturday" ? coming_saturday : @context.today
           job = jobs.plan(axle_id, day.iso8601)
-          given.fetch("resolved", []).each { |item| jobs.resolve(job.id, item, true) }
+          jobs.resolve(job.id, given["resolved"], true) if given["resolved"]
           jobs.change(job.id, state: "ready", because: given["because"]) if given["because"]
           given.fetch("notes", {}).each { |key, text| jobs.note(job.id, key, text) }
           tick_until(job, jobs.step_keys(job), given["ticked_until"]) if given["ticked_until"]

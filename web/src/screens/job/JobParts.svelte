@@ -160,7 +160,7 @@
                 ><input
                   type="checkbox"
                   checked={line.state === "resolved"}
-                  onchange={(event) => ticked(event.currentTarget, (on) => job.resolve(line.resolves, on))}
+                  onchange={(event) => ticked(event.currentTarget, (on) => job.resolve([line.resolves], on))}
                 />
                 {texts.iHaveIt}</label
               >{/if}

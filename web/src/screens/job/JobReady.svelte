@@ -18,9 +18,12 @@
         label,
         items: items.toSorted((one, other) => rank(one) - rank(other)),
         open: items.filter((item) => item.blocks && !item.resolved).length,
+        have: items.filter((item) => HAD.includes(item.kind) && item.tickable && !item.resolved).map((item) => item.id),
       }))
       .toSorted((one, other) => Math.sign(other.open) - Math.sign(one.open));
   });
+  // What is had or is not; everything else is asked about one by one.
+  const HAD = ["parts", "spares", "tools", "consumables"];
   const tool = (item: Schemas["ReadinessItem"]) => (item.kind === "tools" ? item.id.slice("tools:".length) : null);
   const known = (id: string) => plan.tools.some((each) => each.id === id);
 </script>
@@ -32,6 +35,9 @@
         {group.label}
         <span class="count">{group.open ? say(texts.openOpen, { open: group.open }) : texts.nothingHoldsItUp}</span>
       </h2>
+      {#if group.have.length > 1 && job.open}
+        <button type="button" class="link" onclick={() => job.resolve(group.have, true)}>{texts.haveAllOfThese}</button>
+      {/if}
       <ul class="plain-list">
         {#each group.items as item (item.id)}
           <li class:resolved={item.resolved} class:advice={!item.blocks}>
@@ -40,7 +46,7 @@
                 ><input
                   type="checkbox"
                   checked={item.resolved}
-                  onchange={(event) => ticked(event.currentTarget, (on) => job.resolve(item.id, on))}
+                  onchange={(event) => ticked(event.currentTarget, (on) => job.resolve([item.id], on))}
                 /><span class="what">{item.text}</span></label
               >
             {:else}

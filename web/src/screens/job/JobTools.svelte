@@ -37,7 +37,7 @@
                 ><input
                   type="checkbox"
                   checked={tool.resolved}
-                  onchange={(event) => ticked(event.currentTarget, (on) => job.resolve(tool.resolves, on))}
+                  onchange={(event) => ticked(event.currentTarget, (on) => job.resolve([tool.resolves], on))}
                 />
                 {texts.borrowedForThisJob}</label
               >
@@ -71,7 +71,7 @@
                 ><input
                   type="checkbox"
                   checked={each.state === "resolved"}
-                  onchange={(event) => ticked(event.currentTarget, (on) => job.resolve(each.resolves, on))}
+                  onchange={(event) => ticked(event.currentTarget, (on) => job.resolve([each.resolves], on))}
                 />
                 {texts.iHaveEnough}</label
               >

@@ -33,7 +33,7 @@ export class JobPlanState {
   act = (action: () => Promise<Plan>): Promise<boolean> => this.form.act(async () => (this.plan = await action()));
 
   change = (change: Schemas["JobChange"]) => this.act(() => api.changeJob(this.id, change, this.plan!.revision));
-  resolve = (item: string, done: boolean) => this.act(() => api.resolve(this.id, item, done));
+  resolve = (items: string[], done: boolean) => this.act(() => api.resolve(this.id, items, done));
   finish = (finish: Schemas["JobFinish"]) => this.act(() => api.finishJob(this.id, finish));
   restore = () => this.act(() => api.restoreJob(this.id));
   otherwise = (step: string, because: string) => this.act(() => api.otherwise(this.id, step, because));
