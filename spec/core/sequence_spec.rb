@@ -47,7 +47,7 @@ RSpec.describe Graver::Core::Planning::Sequence do
       any(%w[none cable electric drum_in_hat]),
       any(%w[nothing screws push_off ring hub_ring stud_clips bolts captive]),
       any(%w[none spread outer]),
-      any(%w[banjo screwed]),
+      any(%w[banjo screwed pipe]),
       any([[], ["left"], %w[left right]]),
       some(rules.ids),
       schools,

@@ -58,6 +58,11 @@ module Graver
           .to_h { |caliper| [caliper.id, caliper.label] }
       end
 
+      # The owner's words for the usual ones, by what an axle is like: { "wheel nut" => "wheel bolt" }
+      def terms(place)
+        @content.fetch("terms").map { |name, words| words.fetch(place[name], {}) }.reduce({}, :merge)
+      end
+
       def units(field) = UNITS[field.quantity]&.units || []
 
       # Checks one entry; returns its value in base units (mm, N·m, ml, degrees), its count, its text or its choice.

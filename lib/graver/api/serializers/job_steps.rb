@@ -14,7 +14,7 @@ module Graver
           ordered = plan.ordered
           @torque = plan.torque
           @cautioned = Set.new
-          @wording = Service::Base::Wording.new(plan.overview.vehicle.distance_unit)
+          @wording = plan.wording(@knowledge)
           @waits = plan.job ? Service::Planning::JobProgress.waits(@knowledge, ordered, plan.job) : {}
           {
             steps: ordered.placed&.map { |placed| step(placed, plan) },

@@ -12,17 +12,24 @@ module Graver
           sentence.gsub(/\{(\w+)\}/) { tokens.fetch(Regexp.last_match(1).to_sym).to_s }
         end
 
-        def initialize(distance_unit)
+        # terms: { usual word => the owner's }
+        def initialize(distance_unit, terms = {})
           @distance_unit = distance_unit
+          @terms = terms
         end
 
         # Distances and speeds of the trade: "{distance:80-160}" is "80 to 160 km" or "50 to 100 mi".
         def trade(text)
-          text.gsub(/\{(distance|speed):(\d+)(?:-(\d+))?\}/) do
-            kind, *kms = Regexp.last_match.captures.compact
-            Formats.trade(kms.map(&:to_f), @distance_unit, speed: kind == "speed")
-          end
+          text
+            .gsub(/\{(distance|speed):(\d+)(?:-(\d+))?\}/) do
+              kind, *kms = Regexp.last_match.captures.compact
+              Formats.trade(kms.map(&:to_f), @distance_unit, speed: kind == "speed")
+            end
+            .then { |said| own(said) }
         end
+
+        # The same in the owner's words.
+        def own(text) = @terms.reduce(text) { |said, (usual, own)| said.gsub(usual, own) }
 
         # "{limit_mm} mm left, {careful_km}" with { "limit_mm" => 3.0, "careful_km" => 15234.2 } -> "3.0 mm left,
         # 15,000 km"

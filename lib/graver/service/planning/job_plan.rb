@@ -32,6 +32,11 @@ module Graver
             :halts
           ) do
             def axle_id(name) = scope.axles.find { |axle| axle.name == name }.file.axle.id
+            # In the owner's distances and words.
+            def wording(knowledge)
+              terms = knowledge.brake_data.terms(scope.axles.first.file.place)
+              Base::Wording.new(overview.vehicle.distance_unit, terms)
+            end
             def ready? = ordered.placed && readiness.none?(&:open?)
           end
 

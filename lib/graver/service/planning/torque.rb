@@ -18,14 +18,18 @@ module Graver
           fasteners = @knowledge.fasteners.to_h { |fastener| [fastener.id, fastener] }
           lines =
             ordered.setups.flat_map do |setup|
-              Core::Planning::TorqueCard.new.call(
-                ordered.concerning(setup.axle),
-                setup,
-                fasteners:,
-                data: files.fetch(setup.axle).planning_data
-              )
+              card(ordered.concerning(setup.axle), setup, fasteners, files.fetch(setup.axle))
             end
           lines.map { |line| Set.new(line:, wrench: @wrenches.choose(line.torque)) }
+        end
+
+        private
+
+        # In the owner's words: bolts where there are bolts.
+        def card(placed, setup, fasteners, file)
+          wording = Base::Wording.new(file.vehicle.distance_unit, @knowledge.brake_data.terms(file.place))
+          lines = Core::Planning::TorqueCard.new.call(placed, setup, fasteners:, data: file.planning_data)
+          lines.map { |line| line.with(label: wording.own(line.label)) }
         end
       end
     end
