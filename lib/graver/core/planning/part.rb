@@ -18,6 +18,7 @@ module Graver
           matches: {
           },
           lays: [],
+          fastener: nil,
           when: nil,
           optional: false,
           not_work: []

@@ -23,23 +23,32 @@ module Graver
         private
 
         def lines(part, setup, torque_lines)
-          sides = setup.sides.length
+          return single_use(part, setup, torque_lines) if part.count == "per_single_use"
+
+          count = count(part, setup, torque_lines)
+          count.zero? ? [] : [line(part, setup, count, "{pads}" => (setup.sides.length * PADS_PER_ROTOR).to_s)]
+        end
+
+        def count(part, setup, torque_lines)
           case part.count
           when "set"
-            [line(part, setup, 1, "{pads}" => (sides * PADS_PER_ROTOR).to_s)]
-          when "per_corner", "per_rotor"
-            [line(part, setup, sides)]
+            1
           when "per_sensor"
-            setup.sensors.empty? ? [] : [line(part, setup, setup.sensors.length)]
-          when "per_single_use"
-            torque_lines
-              .select(&:single_use)
-              .map do |torque|
-                line(part, setup, torque.count, "{fastener}" => torque.label.downcase).with(
-                  id: "#{part.id}.#{torque.fastener}"
-                )
-              end
+            setup.sensors.length
+          when "per_fastener"
+            torque_lines.find { |torque| torque.fastener == part.fastener }&.count || setup.sides.length
+          else
+            setup.sides.length
           end
+        end
+
+        def single_use(part, setup, torque_lines)
+          torque_lines
+            .select(&:single_use)
+            .map do |torque|
+              made = line(part, setup, torque.count, "{fastener}" => torque.label.downcase)
+              made.with(id: "#{part.id}.#{torque.fastener}")
+            end
         end
 
         def line(part, setup, count, tokens = {})

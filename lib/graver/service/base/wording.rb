@@ -20,12 +20,12 @@ module Graver
 
         # Distances and speeds of the trade: "{distance:80-160}" is "80 to 160 km" or "50 to 100 mi".
         def trade(text)
-          text
-            .gsub(/\{(distance|speed):(\d+)(?:-(\d+))?\}/) do
+          said =
+            text.gsub(/\{(distance|speed):(\d+)(?:-(\d+))?\}/) do
               kind, *kms = Regexp.last_match.captures.compact
               Formats.trade(kms.map(&:to_f), @distance_unit, speed: kind == "speed")
             end
-            .then { |said| own(said) }
+          own(said)
         end
 
         # The same in the owner's words.

@@ -1,0 +1,216 @@
+# frozen_string_literal: true
+
+require_relative "../support/planned_job"
+
+# Jobs real owners do, with figures made up: common practice, no source.
+RSpec.describe "Jobs on pads and rotors" do
+  include PlannedJob
+
+  let(:sliding) { { "caliper.kind": "floating_slide_pins", "wheel_nut.torque": %w[120 N·m], "wheel_nut.count": "5" } }
+  let(:pins) { { "slide_pin_bolt.torque": %w[28 N·m], "bracket_bolt.torque": %w[105 N·m] } }
+
+  it "counts two screws a rotor, frees spring and caps before the guide bolts, draws off first and bleeds last" do
+    approach(fluid_back: "drawn")
+    front =
+      vehicle(
+        front: {
+          "caliper.kind": "floating_spring_retainer",
+          "rotor.retention": "screws",
+          "rotor_screw.count": "2",
+          "rotor_screw.drive": "torx-35",
+          "hose.fitting": "screwed",
+          "fluid.grade": "dot_4",
+          "guide_bolt.torque": %w[30 N·m],
+          "bracket_bolt.torque": %w[120 N·m],
+          "wheel_nut.torque": %w[120 N·m]
+        }
+      )[
+        :front
+      ]
+    plan = planned(front, "pads", "rotors_new", "bleed")
+    expect(line(plan, "rotor_screw").count).to eq(4)
+    expect(parts(plan)).to include("rotor_screws" => 4)
+    expect(tools(plan)).to include("torx_bits")
+    expect_order(
+      plan,
+      "level_before",
+      "draw_first",
+      "spring_off",
+      "guide_bolts_out",
+      "guide_bolts_in",
+      "corner_check",
+      "bleed"
+    )
+    expect(said(plan, "guides_clean")).to include("stay dry")
+    # the bleed screw's torque is asked for, and snug will do
+    expect(line(plan, "bleed_screw")).to have_attributes(torque: nil, snug: true)
+    expect(items(plan, "torque").map(&:id)).to be_empty
+  end
+
+  it "leaves the bracket where it stays, picks the ring out first, keeps a range and waits for no bracket bolt" do
+    rear =
+      vehicle(
+        "off_roader",
+        rear: {
+          **sliding,
+          "bracket.kind": "stays",
+          "rotor.retention": "hub_ring",
+          "parking_brake.kind": "drum_in_hat",
+          "vehicle.drive": "all",
+          "wheel_nut.torque": %w[125-150 N·m],
+          "slide_pin_bolt.torque": %w[28 N·m]
+        }
+      )[
+        :rear
+      ]
+    plan = planned(rear, "pads", "rotors_new")
+    expect(steps(plan)).not_to include("bracket_off", "bracket_on", "clips_back_on")
+    expect(line(plan, "bracket_bolt")).to be_nil
+    expect_order(plan, "wheel_off", "hub_ring_out", "pin_bolts_out", "rotor_off", "rotor_on", "hub_ring_in", "pads_in")
+    expect(parts(plan)).to include("rotor_hub_ring" => 2, "adjuster_plug" => 2)
+    expect(plan.parts.find { |part| part.line.id == "rotor_hub_ring" }.line.optional).to be(true)
+    expect(steps(plan)).to include("turn_hub_driven").and(satisfy { |ids| !ids.include?("turn_hub") })
+    expect(said(plan, "nuts_by_hand")).to include("lifted over the hub centre")
+    torque = line(plan, "wheel_nut").torque
+    expect([torque.low, torque.newton_metres, torque.high]).to eq([125.0, 137.5, 150.0])
+  end
+
+  it "frees the hose from its own bolt first and gives its torque, and needs push-off bolts only where it sticks" do
+    front =
+      vehicle(
+        front: {
+          **sliding,
+          **pins,
+          "rotor.retention": "push_off",
+          "hose.holder": "bolt",
+          "hose_holder_bolt.torque": %w[20 N·m],
+          "rotor_screw.torque": %w[8 N·m]
+        }
+      )[
+        :front
+      ]
+    plan = planned(front, "pads", "rotors_new")
+    expect_order(plan, "hose_holder_off", "pin_bolts_out", "pin_bolts_in", "hose_holder_on", "corner_check")
+    expect(line(plan, "hose_holder_bolt").torque.newton_metres).to eq(20.0)
+    expect(said(plan, "rotor_screws_out")).to match(/impact driver.*drilled.*spare/)
+    expect(said(plan, "pushed_off")).to start_with("If it sticks")
+    expect(plan.readiness.select(&:open?).map(&:text).join).not_to include("push-off")
+    expect(parts(plan)).to include("rotor_screws" => 2)
+  end
+
+  it "pushes the sensor into its pad before the caliper is bolted, pastes before that, and asks which of two values" do
+    front = vehicle(front: { **sliding, wear_sensor: "left", "slide_pin_bolt.torque": %w[22-26 N·m] })[:front]
+    ask(
+      :post,
+      "/axles/#{front}/brake-data",
+      { entries: [{ key: "slide_pin_bolt.torque", value: "35", unit: "N·m", source: "parts_counter" }] }
+    )
+    plan = planned(front, "pads", "sensors")
+    expect_order(plan, "clean_gloves", "paste_backs_ears", "pads_in", "sensor_in", "pin_bolts_in", "sensor_on")
+    expect(steps(plan, "right")).not_to include("sensor_in")
+    expect(items(plan, "rivals")).to contain_exactly(have_attributes(never: true, blocks: true))
+    expect(plan.ordered.placed.find { |placed| placed.step.id == "paste_backs_ears" }.step.gate).to be(true)
+  end
+
+  it "cracks the bleed screw while the caliper is bolted, does bench work before the bracket is on, moves tabs over" do
+    approach(fluid_back: "screw")
+    rear =
+      vehicle(
+        rear: {
+          **sliding,
+          **pins,
+          "rotor.retention": "nothing",
+          "parking_brake.kind": "drum_in_hat",
+          "bleed_screw.torque": %w[8 N·m]
+        }
+      )[
+        :rear
+      ]
+    plan = planned(rear, "pads", "rotors_new", "pins", "clips")
+    expect_order(
+      plan,
+      "screw_cracked",
+      "pin_bolts_out",
+      "bracket_off",
+      "clean_lands",
+      "pins_new",
+      "clips_new",
+      "bracket_on"
+    )
+    expect_order(plan, "screw_open", "piston_home", "screw_closed", "clean_gloves")
+    expect(said(plan, "pads_in")).to include("squealer tab moves over")
+    expect(parts(plan)).to include("adjuster_plug" => 2, "pin_kit" => 2)
+  end
+
+  it "takes caliper and bracket off as one where its owner does, and reads lockers from the fasteners" do
+    approach(unit: "one")
+    front =
+      vehicle(
+        "off_roader",
+        front: {
+          **sliding,
+          "bracket_bolt.torque": %w[130 N·m],
+          "bracket_bolt.threadlocker": "none",
+          "caliper.piston_count": "2",
+          springs: "spread",
+          "rotor.retention": "screws",
+          "rotor_screw.threadlocker": "medium"
+        }
+      )[
+        :front
+      ]
+    plan = planned(front, "pads", "rotors_new")
+    expect_order(
+      plan,
+      "unit_off",
+      "springs_out",
+      "pads_out",
+      "rotor_off",
+      "rotor_on",
+      "pads_in",
+      "springs_in",
+      "unit_on"
+    )
+    expect(steps(plan)).not_to include("pin_bolts_out", "pin_bolts_in", "bracket_off")
+    expect(line(plan, "slide_pin_bolt")).to be_nil
+    expect(said(plan, "piston_home")).to include("with two, both together")
+    expect(plan.consumables.find { |each| each.id == "threadlocker" }.amount).to eq(2)
+  end
+
+  it "sends both rotors to the machine shop in one trip" do
+    front =
+      vehicle(
+        front: {
+          **sliding,
+          **pins,
+          "rotor.retention": "nothing",
+          "rotor.machine_to_thickness": %w[22.5 mm],
+          "rotor.discard_thickness": %w[22 mm]
+        }
+      )[
+        :front
+      ]
+    plan = planned(front, "pads", "rotors_turn")
+    away = plan.ordered.placed.index { |placed| placed.step.id == "rotors_away" }
+    off = plan.ordered.placed.each_index.select { |at| plan.ordered.placed[at].step.id == "rotor_off" }
+    expect(off.length).to eq(2)
+    expect(off.max).to be < away
+    expect(items(plan, "turning")).not_to be_empty
+  end
+
+  it "lets rotors under discard force the job, whatever the pads have left" do
+    front =
+      vehicle(front: { **sliding, **pins, "rotor.retention": "nothing", "rotor.discard_thickness": %w[22 mm] })[:front]
+    rotors =
+      %w[left right].map do |side|
+        { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["21.6"] }
+      end
+    pads = %w[left right].product(%w[inner outer]).map { |side, pad| pad("7", side:, pad:, axle: front) }
+    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *rotors, *pads))
+    proposed = Graver::Service::Planning::JobPlan.new(context.for_request).proposed(front)
+    scope = proposed.scope.included.first
+    expect(scope.works).to include("rotors_new", "pads")
+    expect(scope.proposed["rotors_new"]).to eq("Replace both rotors")
+    expect(scope.rotors[:must]).to be(true)
+  end
+end
