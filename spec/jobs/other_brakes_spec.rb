@@ -258,4 +258,84 @@ RSpec.describe "Jobs on other brakes" do
     expect(parts(plan)).to include("hub_kit" => 2, "caliper" => 2)
     expect(steps(plan)).to include("bleed")
   end
+
+  it "keeps two different bolts of one caliper apart, one of them the owner's own" do
+    rear =
+      vehicle(
+        "motorcycle",
+        discs: {
+          rear: 1
+        },
+        rear: {
+          "caliper.kind": "motorcycle_floating",
+          "caliper_mount_bolt.count": "1",
+          "caliper_mount_bolt.torque": %w[27 N·m],
+          "own_1.name": "Lower caliper bolt",
+          "own_1.torque": %w[22 N·m],
+          "pad_pin.torque": %w[18 N·m]
+        }
+      )[
+        :rear
+      ]
+    plan = planned(rear, "pads")
+    bolts = plan.torque.map(&:line).to_h { |line| [line.label, [line.count, line.torque.newton_metres]] }
+    expect(bolts).to include("Caliper mounting bolts" => [1, 27.0], "Lower caliper bolt" => [1, 22.0])
+    expect_order(plan, "bike_caliper_on", "own_fasteners_in", "corner_check")
+    expect(steps(plan)).to include("own_fasteners_in")
+  end
+
+  it "keeps in mind which once-only bolts were re-used, with locker, and never lets stretched ones go back" do
+    front =
+      vehicle(front: { **floating, "slide_pin_bolt.torque": %w[30 N·m], "slide_pin_bolt.single_use": "reused" })[:front]
+    plan = planned(front, "pads")
+    expect(parts(plan).keys.grep(/single_use/)).to be_empty
+    expect(plan.consumables.find { |each| each.id == "threadlocker" }.amount).to eq(4)
+    allow(context).to receive(:today).and_return(Date.iso8601(ApiHelper::TODAY) + 400)
+    later = Graver::Service::Planning::JobPlan.new(context).find(job_id)
+    expect(items(later, "reused")).to contain_exactly(have_attributes(blocks: true, tickable: true))
+    refused = know(front, %w[slide_pin_bolt.angle 90 °])
+    expect([status, fields(refused)]).to eq([422, { "entries.0.value" => "stretched" }])
+  end
+
+  it "proposes shoes alone where the pads are good" do
+    rear =
+      vehicle(
+        rear: {
+          **floating,
+          "rotor.retention": "nothing",
+          "parking_brake.kind": "drum_in_hat",
+          "pad.new_thickness": %w[11 mm],
+          "rotor.discard_thickness": %w[8 mm],
+          "rotor.new_thickness": %w[10 mm]
+        }
+      )[
+        :rear
+      ]
+    pads = %w[left right].product(%w[inner outer]).map { |side, pad| pad("10", side:, pad:, axle: rear) }
+    rotors =
+      %w[left right].map do |side|
+        { axle: rear, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["9.9"] }
+      end
+    seen = { axle: rear, side: "left", item: "shoes", mark: "lining_off" }
+    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *pads, *rotors, conditions: [seen]))
+    expect(status).to eq(201)
+    proposed = Graver::Service::Planning::JobPlan.new(context.for_request).proposed(rear).scope.included.first
+    expect(proposed.works).to eq(["shoes"])
+  end
+
+  it "never lets a rotor stay that met bare metal, has deep grooves or pulsates" do
+    known = { **floating, "rotor.discard_thickness": %w[22 mm], "rotor.new_thickness": %w[25 mm] }
+    { "grooved_deep" => %w[face_bad turn replace], "heat_spotted" => %w[replace] }.each do |mark, verdicts|
+      front = vehicle(front: known)[:front]
+      rotors =
+        %w[left right].map do |side|
+          { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["24.5"] }
+        end
+      seen = { axle: front, side: "left", face: "inner", item: "rotor_face", mark: }
+      ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *rotors, conditions: [seen]))
+      expect(status).to eq(201)
+      judged = Graver::Service::Planning::JobPlan.new(context.for_request).proposed(front).scope.axles.first.rotors
+      expect(verdicts).to include(judged[:verdict])
+    end
+  end
 end

@@ -22,6 +22,7 @@ module PlannedJob
   def approach(**chosen) = ask(:put, "/schools", chosen)
 
   def job_id = @job_id
+  def car = @car
   def planning = Graver::Service::Planning::Jobs.new(context.for_request)
 
   # -> JobPlan::Plan of these works

@@ -44,7 +44,7 @@ module Graver
           .fetch("places")
           .each_with_object({ "vehicles" => vehicle_kind, "axles" => axle }) do |(name, given), found|
             fits = (given["where"] || {}).all? { |other, wanted| wanted.include?(found[other]) }
-            found[name] = fits ? yield(given.fetch("field")) || given["assumed"] : given["otherwise"]
+            found[name] = fits ? built(given, yield(given.fetch("field"))) : given["otherwise"]
           end
       end
 
@@ -74,6 +74,7 @@ module Graver
         end
         return check_choice(field, value, vehicle_kind) if field.quantity == "choice"
         return check_text(field, value) if field.quantity == "text"
+        return check_name(field, value) if field.quantity == "name"
 
         range = field.quantity == "torque" ? Core::Quantity::EnteredRange.parse(value) : nil
         numbers = range ? [range.low, range.high].compact : [Core::Quantity::EnteredNumber.parse(value)]
@@ -83,6 +84,8 @@ module Graver
       end
 
       private
+
+      def built(given, value) = value && given["present"] ? given["present"] : value || given["assumed"]
 
       def refuse(field, code, message) = raise(InvalidEntry.of(field, code, message))
 
@@ -100,6 +103,17 @@ module Graver
       def check_text(field, value)
         Core::Planning::Thread.normal(value, @threads) ||
           refuse("value", "unknown_thread", Texts.say("faults.unknown_thread", label: field.label, hint: field.hint))
+      end
+
+      LONGEST_NAME = 40
+      private_constant :LONGEST_NAME
+
+      def check_name(field, value)
+        name = value.strip
+        refuse("value", "missing", Texts.say("faults.name")) if name.empty?
+        refuse("value", "too_long", Texts.say("faults.too_long", most: LONGEST_NAME)) if name.length > LONGEST_NAME
+        refuse("value", "invalid", Texts.say("shape.control")) if name.match?(/[[:cntrl:]]/)
+        field && name
       end
 
       def in_base(field, number, unit)

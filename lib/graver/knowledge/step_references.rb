@@ -54,7 +54,8 @@ module Graver
           .fetch("places")
           .except("calipers")
           .to_h do |name, place|
-            [name.to_sym, data.fetch("choices").fetch(fields.fetch(place["field"])["choices"]).keys]
+            choices = data.fetch("choices").fetch(fields.fetch(place["field"])["choices"], {})
+            [name.to_sym, [*choices.keys, *place["present"]]]
           end
       end
 

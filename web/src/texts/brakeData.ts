@@ -26,3 +26,4 @@ export const earlierEarlier = "Earlier: {earlier}.";
 export const savedOne = "Saved: {label}";
 export const savedMany = "Saved: {count} values";
 export const nothingThere = "There is nothing to fill in from there.";
+export const countMore = "{count} more: {names}";

@@ -51,6 +51,7 @@ module Graver
           datum = file.data[field.key]
           {
             key: field.key,
+            first: first?(field, datum),
             group: field.group,
             label: field.label,
             quantity: field.quantity,
@@ -68,6 +69,11 @@ module Graver
             earlier: earlier(field),
             rivals: rivals(file, field, datum)
           }
+        end
+
+        # What is known, what waits for it, what can be seen at the wheel, and every torque.
+        def first?(field, datum)
+          !datum.nil? || field.at_wheel || field.needed_for.any? || field.quantity == "torque"
         end
 
         def doubt(file, field, datum)

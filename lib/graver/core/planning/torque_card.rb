@@ -24,6 +24,7 @@ module Graver
             :drive,
             :thread,
             :single_use,
+            :reused,
             :threadlocker,
             :lubrication,
             :rivals,
@@ -66,6 +67,7 @@ module Graver
             drive: value["drive"],
             thread: value["thread"],
             single_use: value["single_use"] == "once",
+            reused: value["single_use"] == "reused",
             threadlocker: value["threadlocker"],
             lubrication: value["lubrication"],
             rivals: known&.fetch(:rivals) || [],
@@ -74,7 +76,7 @@ module Graver
           Line.new(
             axle: setup.axle,
             fastener: id,
-            label: fastener.label,
+            label: value["name"] || fastener.label,
             count: count(fastener, setup, data),
             torque:,
             **doubts,
@@ -85,9 +87,10 @@ module Graver
           )
         end
 
-        # Per corner: counted by the owner, else as usual for the caliper kind.
+        # Per corner: counted by the owner, else as usual for the caliper kind; one of the owner's own.
         def per_corner(fastener, setup, data)
-          counted(fastener, data) || fastener.per_corner[setup.configuration["calipers"]]
+          counted(fastener, data) || fastener.per_corner[setup.configuration["calipers"]] ||
+            (1 if data["#{fastener.id}.name"])
         end
 
         def count(fastener, setup, data)

@@ -42,7 +42,7 @@ module Graver
 
         def check(file, entries)
           faults = entries.each_with_index.flat_map { |entry, at| faults(file, entry, at) }
-          faults += order(file, entries) + angles(file, entries)
+          faults += order(file, entries) + angles(file, entries) + stretched(file, entries)
           raise InvalidEntry, faults if faults.any?
 
           refuse_breaking(file, entries)
@@ -120,6 +120,23 @@ module Graver
               field: "entries.#{at}.value",
               code: "angle_alone",
               message: Texts.say("faults.angle_alone")
+            )
+          end
+        end
+
+        # What is tightened by a further angle has stretched: it never goes back.
+        def stretched(file, entries)
+          entries.each_with_index.filter_map do |entry, at|
+            fastener = entry[:key].to_s[/\A(\w+)\.(?:single_use|angle)\z/, 1] or next
+            use =
+              entries.find { |each| each[:key] == "#{fastener}.single_use" }&.fetch(:value) ||
+                file.choice("#{fastener}.single_use")
+            next unless entry[:value] && use == "reused" && value_after(file, entries, "#{fastener}.angle")
+
+            InvalidEntry::Fault.new(
+              field: "entries.#{at}.value",
+              code: "stretched",
+              message: Texts.say("faults.stretched")
             )
           end
         end

@@ -78,7 +78,14 @@ module Graver
 
         def torque(plan)
           plan.torque.flat_map do |set|
-            [*unknown(set, plan), *rivals(set, plan), *doubtful(set, plan), *angled(set), *wrench(set)]
+            [
+              *unknown(set, plan),
+              *rivals(set, plan),
+              *doubtful(set, plan),
+              *reused(set, plan),
+              *angled(set),
+              *wrench(set)
+            ]
           end
         end
 
@@ -125,6 +132,24 @@ module Graver
               end
             )
           [item("doubt", of_value(set), "#{place(set.line)}: #{said}.", axle_id: plan.axle_id(set.line.axle))]
+        end
+
+        # Once-only ones that went back once, noted before today: not a second time.
+        def reused(set, plan)
+          return [] unless set.line.reused
+
+          axle = plan.scope.axles.find { |each| each.name == set.line.axle }
+          noted = Date.iso8601(axle.file.data["#{set.line.fastener}.single_use"].recorded_at[0, 10])
+          return [] if noted >= @context.today
+
+          [
+            item(
+              "reused",
+              "#{set.id}.#{noted.iso8601}",
+              Texts.say("readiness.reused", place: place(set.line), day: noted),
+              axle_id: axle.file.axle.id
+            )
+          ]
         end
 
         def angled(set)

@@ -25,6 +25,9 @@ module Graver
         # of the job
         Chosen = Core::Value.define(:axles, :offers, :warnings, :schools) { def included = axles.select(&:included?) }
 
+        # Rules of knowledge/rules/state.yml that ask for pads.
+        PADS_DUE = %w[pad-metal pad-below-floor pad-at-limit pad-due-soon].freeze
+
         def initialize(context)
           @context = context
           @knowledge = context.knowledge
@@ -163,10 +166,18 @@ module Graver
         def proposed(overview, possible)
           judged = overview.rotors_with_pads
           work = rotors(judged)[:proposed]
+          marks = by_marks(overview)
+          return marks.slice(*possible) if marks.any? && !pads_due?(overview)
+
           found = { "pads" => why_pads(overview, work) }
           found[work] = @knowledge.rotor_rules.dig("verdicts", judged.plan.outcome, "label") if work
           found["sensors"] = Texts.say("jobs.sensor_ground")
-          found.merge(by_school, by_marks(overview)).slice(*possible)
+          found.merge(by_school, marks).slice(*possible)
+        end
+
+        # By the same rules as the axle's state, whatever else is graver.
+        def pads_due?(overview)
+          @knowledge.state_engine.holding(overview.measures).intersect?(PADS_DUE)
         end
 
         # What says so of the pads themselves; else the new rotors that want new ones. nil where only the rotors are

@@ -135,6 +135,8 @@ module Graver
 
         # Where the owner has said nothing, what is usual.
         def locked?(line, entry)
+          return true if line.reused
+
           line.threadlocker ? line.threadlocker == "medium" : entry.per_fastener.include?(line.fastener)
         end
 

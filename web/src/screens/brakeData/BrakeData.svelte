@@ -15,9 +15,12 @@
     form.load();
   });
 
+  const OWN = /^own_\d$/;
   /** Fasteners stand together, one row each. */
   function fasteners(fields: Field[]): [string, Field[]][] {
-    const ids = [...new Set(fields.map((field) => field.fastener ?? ""))];
+    const found = [...new Set(fields.map((field) => field.fastener ?? ""))];
+    // The owner's own stand last.
+    const ids = [...found.filter((id) => !OWN.test(id)), ...found.filter((id) => OWN.test(id))];
     return ids.map((id) => [id, fields.filter((field) => (field.fastener ?? "") === id)]);
   }
 
@@ -30,6 +33,33 @@
 
 <svelte:head><title>{texts.brakeDataGraver}</title></svelte:head>
 
+{#snippet row(fields: Field[], fastener: boolean)}
+  <div class="cells" class:narrow={fastener}>
+    {#each fields as field (field.key)}<DataCell
+        {form}
+        {field}
+        label={fastener ? short(field.label) : undefined}
+        sources={form.data!.sources}
+        terse={fastener && field.needed_for.length === 0}
+      />{/each}
+  </div>
+{/snippet}
+{#snippet cells(fields: Field[], fastener: boolean)}
+  {@const first = fields.filter((field) => form.first(field))}
+  {@const rest = fields.filter((field) => !first.includes(field))}
+  {#if first.length}{@render row(first, fastener)}{/if}
+  {#if rest.length}
+    <details>
+      <summary
+        >{say(texts.countMore, {
+          count: rest.length,
+          names: rest.map((field) => lowerFirst(short(field.label))).join(", "),
+        })}</summary
+      >
+      {@render row(rest, fastener)}
+    </details>
+  {/if}
+{/snippet}
 {#if form.data}
   {@const data = form.data}
   {@const axle = data.axle}
@@ -107,23 +137,13 @@
             <div class="stack">
               {#each fasteners(fields) as [id, mine] (id)}
                 <div class="fastener">
-                  <h3>{mine[0]!.label.split(": ")[0]}</h3>
-                  <div class="cells narrow">
-                    {#each mine as field (field.key)}<DataCell
-                        {form}
-                        {field}
-                        label={short(field.label)}
-                        sources={data.sources}
-                        terse={field.needed_for.length === 0}
-                      />{/each}
-                  </div>
+                  <h3>{mine.find((field) => field.quantity === "name")?.value ?? mine[0]!.label.split(": ")[0]}</h3>
+                  <div>{@render cells(mine, true)}</div>
                 </div>
               {/each}
             </div>
           {:else}
-            <div class="cells">
-              {#each fields as field (field.key)}<DataCell {form} {field} sources={data.sources} />{/each}
-            </div>
+            {@render cells(fields, false)}
           {/if}
         </section>
       {/if}
@@ -135,6 +155,11 @@
 {/if}
 
 <style>
+  summary {
+    padding: 0.6rem 0;
+    color: var(--petrol);
+    cursor: pointer;
+  }
   .needs {
     display: grid;
     gap: 0.6rem;

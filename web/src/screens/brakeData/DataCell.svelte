@@ -109,7 +109,7 @@
         <span class="row tight">
           <input
             id="edit-{field.key}"
-            inputmode={field.quantity === "text" ? "text" : "decimal"}
+            inputmode={["text", "name"].includes(field.quantity) ? "text" : "decimal"}
             autocomplete="off"
             placeholder={field.hint ?? ""}
             bind:value={text}
