@@ -338,4 +338,17 @@ RSpec.describe "Jobs on other brakes" do
       expect(verdicts).to include(judged[:verdict])
     end
   end
+
+  it "says to draw off at MAX, whatever the reservoir holds" do
+    front = vehicle(front: { **floating, "slide_pin_bolt.torque": %w[30 N·m] })[:front]
+    ask(
+      :post,
+      look_overs,
+      look_over(ApiHelper::TODAY, "60000", pad("5"), conditions: [{ item: "fluid_level", value: "1" }])
+    )
+    expect(status).to eq(201)
+    expect(items(planned(front, "pads"), "draw_off").map(&:text)).to contain_exactly(
+      start_with("The fluid stands at MAX")
+    )
+  end
 end

@@ -73,9 +73,13 @@ module Graver
             .first
         end
 
+        # At MAX there is no room, however large the reservoir is.
         def headroom_ml(overview, file)
           volume, level = file.volume_ml("fluid.reservoir_volume"), level(overview)
-          volume && level && ((1 - Core::Quantity::EnteredNumber.parse(level.value).value.to_f) * volume)
+          above = level && (1 - Core::Quantity::EnteredNumber.parse(level.value).value.to_f)
+          return 0.0 if above && above <= 0
+
+          volume && above && (above * volume)
         end
 
         def sentence(overview, file, headroom)

@@ -294,7 +294,12 @@ module Graver
         end
 
         def room(plan)
-          return item("overflow", "fluid", Texts.say("readiness.overflow")) if plan.draw_off.nil?
+          if plan.draw_off.nil?
+            full = plan.headroom&.zero?
+            return(
+              item(full ? "draw_off" : "overflow", "fluid", Texts.say(full ? "readiness.at_max" : "readiness.overflow"))
+            )
+          end
           return unless plan.draw_off.positive?
 
           item(
