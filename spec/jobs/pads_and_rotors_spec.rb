@@ -106,10 +106,10 @@ RSpec.describe "Jobs on pads and rotors" do
       { entries: [{ key: "slide_pin_bolt.torque", value: "35", unit: "N·m", source: "parts_counter" }] }
     )
     plan = planned(front, "pads", "sensors")
-    expect_order(plan, "clean_gloves", "paste_backs_ears", "pads_in", "sensor_in", "pin_bolts_in", "sensor_on")
+    expect_order(plan, "clean_gloves", "pads_in", "sensor_in", "pin_bolts_in", "sensor_on")
     expect(steps(plan, "right")).not_to include("sensor_in")
     expect(items(plan, "rivals")).to contain_exactly(have_attributes(never: true, blocks: true))
-    expect(plan.ordered.placed.find { |placed| placed.step.id == "paste_backs_ears" }.step.gate).to be(true)
+    expect(plan.ordered.placed.find { |placed| placed.step.id == "clean_gloves" }.step.gate).to be(true)
   end
 
   it "cracks the bleed screw while the caliper is bolted, does bench work before the bracket is on, moves tabs over" do

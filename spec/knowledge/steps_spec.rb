@@ -55,8 +55,8 @@ RSpec.describe "The steps of a job" do
       engine_pedal
       piston_home
       piston_home_on_car
-      paste_backs_ears
-      paste_backs
+      clean_gloves_backs
+      clean_gloves_none
       unit_on
       star_touching
       bleed_gravity
