@@ -73,7 +73,7 @@ module Graver
 
         # What is known, what waits for it, what can be seen at the wheel, and every torque.
         def first?(field, datum)
-          !datum.nil? || field.at_wheel || field.needed_for.any? || field.quantity == "torque"
+          !datum.nil? || field.at_wheel || field.first || field.needed_for.any? || field.quantity == "torque"
         end
 
         def doubt(file, field, datum)

@@ -22,6 +22,7 @@ module Graver
           choices: nil,
           where: nil,
           at_wheel: false,
+          first: false,
           scope: nil,
           fastener: nil,
           threads: nil,

@@ -11,8 +11,9 @@ module Graver
         # => option }; configuration as in Conditions.met?, with "work" -> ["bed_in.maker", ...] as the steps name them
         def call(approaches, chosen, configuration)
           approaches.map do |kind, approach|
-            option = here?(approach, configuration) ? chosen.fetch(kind, approach["default"]) : approach["default"]
-            "#{kind}.#{option}"
+            # what was chosen of an earlier version may be gone
+            known = approach["options"].key?(chosen[kind]) && here?(approach, configuration)
+            "#{kind}.#{known ? chosen[kind] : approach["default"]}"
           end
         end
 

@@ -19,16 +19,17 @@ export class BrakeData {
   async load(): Promise<void> {
     try {
       this.data = await api.brakeData(this.axle);
-      this.#first = new Set(this.data.fields.filter((field) => field.first).map((field) => field.key));
     } catch (error) {
       this.error = error;
     }
   }
 
-  /** What is shown before the rest is unfolded: as the page was opened, so that nothing moves when it is saved. */
-  #first = new Set<string>();
+  /** What is shown before the rest is unfolded: as it was when it first came, so that nothing moves when it is saved. */
+  #first = new Map<string, boolean>();
   first(field: Field): boolean {
-    return this.#first.has(field.key) || field.looked_for || !!this.proposal(field.key);
+    const now = field.looked_for || !!this.proposal(field.key);
+    if (now || !this.#first.has(field.key)) this.#first.set(field.key, now || field.first);
+    return this.#first.get(field.key)!;
   }
 
   proposal(key: string): Schemas["Proposal"] | undefined {
