@@ -149,7 +149,7 @@ class Screenshooter
   end
 
   def scroll_to_steps(session)
-    session.execute_script("document.querySelector('.done:has(+ :not(.done))').scrollIntoView({ block: 'start' })")
+    session.execute_script("document.querySelector('[data-step]:not(.done)').scrollIntoView({ block: 'start' })")
   end
 
   def settle(session)
