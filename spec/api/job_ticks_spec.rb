@@ -99,7 +99,7 @@ RSpec.describe "Steps of a job under way in the API" do
     expect(mended).to include(
       "state" => "started",
       "halts" => [],
-      "ticked" => include("front.left.pads_out", "front.left.read_rotor")
+      "ticked" => include("front.left.pads_out", "front.left.judge")
     )
     expect(step(mended, "front.left.rotor_off")["waits_for"]).not_to be_empty
     tick_until

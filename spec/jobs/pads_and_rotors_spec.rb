@@ -212,5 +212,8 @@ RSpec.describe "Jobs on pads and rotors" do
     expect(scope.works).to include("rotors_new", "pads")
     expect(scope.proposed["rotors_new"]).to eq("Replace both rotors")
     expect(scope.rotors[:must]).to be(true)
+    # what is condemned need not be measured again
+    plan = planned(front, "pads", "rotors_new")
+    expect(steps(plan)).to include("look_rotor").and(satisfy { |ids| !ids.include?("read_rotor") })
   end
 end
