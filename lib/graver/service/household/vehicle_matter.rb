@@ -4,14 +4,11 @@ module Graver
   module Service
     module Household
       # A vehicle as two windows may change it.
-      class VehicleMatter < Base::Matter
+      class VehicleMatter < Base::RecordMatter
         LABELS = { name: "changed.name", distance_unit: "changed.distance_unit", archived: "changed.archived" }.freeze
 
-        # Storage::Vehicle -> { name => value }
-        def self.fields(vehicle) = vehicle.to_h.slice(*LABELS.keys)
-
         def initialize(context, id)
-          super(-> { self.class.fields(context.store.vehicles.find(id)) }, ->(name) { Texts.say(LABELS.fetch(name)) })
+          super(-> { context.store.vehicles.find(id) })
         end
       end
     end

@@ -4,7 +4,7 @@ module Graver
   module Service
     module Workshop
       # An own part, consumable or tool as two windows may change it.
-      class SupplyMatter < Base::Matter
+      class SupplyMatter < Base::RecordMatter
         LABELS = {
           name: "changed.name",
           number: "changed.number",
@@ -19,11 +19,8 @@ module Graver
           retired: "changed.archived"
         }.freeze
 
-        # Storage::Supply -> { name => value }
-        def self.fields(supply) = supply.to_h.slice(*LABELS.keys)
-
         def initialize(context, id)
-          super(-> { self.class.fields(context.store.supplies.find(id)) }, ->(name) { Texts.say(LABELS.fetch(name)) })
+          super(-> { context.store.supplies.find(id) })
         end
 
         def wanted(given)
