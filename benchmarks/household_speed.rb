@@ -67,8 +67,8 @@ module Benchmarks
     def clients(out, path)
       Server.on(path, "GRAVER_TODAY" => "2026-05-16") do |port, server|
         out.puts format("every page of every vehicle worked out in %.0f s", Clock.seconds { every_page(port) })
-        until_ = Process.clock_gettime(Process::CLOCK_MONOTONIC) + CLIENTS_SECONDS
-        taken = Array.new(CLIENTS) { |at| Thread.new { client(port, at, until_) } }.flat_map(&:value)
+        deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + CLIENTS_SECONDS
+        taken = Array.new(CLIENTS) { |at| Thread.new { client(port, at, deadline) } }.flat_map(&:value)
         out.puts format(
                    "%d clients for %d s: %d answers, 95th percentile %.0f ms, slowest %.0f ms (aim under 1000), " \
                      "%d of them slower; server at most %d MB (aim under 400)",
@@ -97,11 +97,11 @@ module Benchmarks
       "/api/v1#{page.sub(%r{/vehicles/\d+}, "/vehicles/#{vehicle}").sub(%r{/axles/\d+}, "/axles/#{axle}")}"
     end
 
-    def client(port, number, until_)
+    def client(port, number, deadline)
       random = Random.new(number)
       taken = []
       Net::HTTP.start("127.0.0.1", port) do |http|
-        while Process.clock_gettime(Process::CLOCK_MONOTONIC) < until_
+        while Process.clock_gettime(Process::CLOCK_MONOTONIC) < deadline
           taken << Clock.seconds { ok(http.request(any_request(random, number, taken.length))) }
         end
       end

@@ -12,8 +12,9 @@ RSpec.describe "Jobs on pads and rotors" do
   it "counts two screws a rotor, frees spring and caps before the guide bolts, draws off first and bleeds last" do
     approach(fluid_back: "drawn")
     front =
-      vehicle(
-        front: {
+      axle(
+        :front,
+        {
           "caliper.kind": "floating_spring_retainer",
           "rotor.retention": "screws",
           "rotor_screw.count": "2",
@@ -24,9 +25,7 @@ RSpec.describe "Jobs on pads and rotors" do
           "bracket_bolt.torque": %w[120 N·m],
           "wheel_nut.torque": %w[120 N·m]
         }
-      )[
-        :front
-      ]
+      )
     plan = planned(front, "pads", "rotors_new", "bleed")
     expect(line(plan, "rotor_screw").count).to eq(4)
     expect(parts(plan)).to include("rotor_screws" => 4)
@@ -49,9 +48,9 @@ RSpec.describe "Jobs on pads and rotors" do
 
   it "leaves the bracket where it stays, picks the ring out first, keeps a range and waits for no bracket bolt" do
     rear =
-      vehicle(
-        "off_roader",
-        rear: {
+      axle(
+        :rear,
+        {
           **sliding,
           "bracket.kind": "stays",
           "rotor.retention": "hub_ring",
@@ -59,10 +58,9 @@ RSpec.describe "Jobs on pads and rotors" do
           "vehicle.drive": "all",
           "wheel_nut.torque": %w[125-150 N·m],
           "slide_pin_bolt.torque": %w[28 N·m]
-        }
-      )[
-        :rear
-      ]
+        },
+        kind: "off_roader"
+      )
     plan = planned(rear, "pads", "rotors_new")
     expect(steps(plan)).not_to include("bracket_off", "bracket_on", "clips_back_on")
     expect(line(plan, "bracket_bolt")).to be_nil
@@ -77,8 +75,9 @@ RSpec.describe "Jobs on pads and rotors" do
 
   it "frees the hose from its own bolt first and gives its torque, and needs push-off bolts only where it sticks" do
     front =
-      vehicle(
-        front: {
+      axle(
+        :front,
+        {
           **sliding,
           **pins,
           "rotor.retention": "push_off",
@@ -86,9 +85,7 @@ RSpec.describe "Jobs on pads and rotors" do
           "hose_holder_bolt.torque": %w[20 N·m],
           "rotor_screw.torque": %w[8 N·m]
         }
-      )[
-        :front
-      ]
+      )
     plan = planned(front, "pads", "rotors_new")
     expect_order(plan, "hose_holder_off", "pin_bolts_out", "pin_bolts_in", "hose_holder_on", "corner_check")
     expect(line(plan, "hose_holder_bolt").torque.newton_metres).to eq(20.0)
@@ -99,7 +96,7 @@ RSpec.describe "Jobs on pads and rotors" do
   end
 
   it "pushes the sensor into its pad before the caliper is bolted, pastes before that, and asks which of two values" do
-    front = vehicle(front: { **sliding, wear_sensor: "left", "slide_pin_bolt.torque": %w[22-26 N·m] })[:front]
+    front = axle(:front, { **sliding, wear_sensor: "left", "slide_pin_bolt.torque": %w[22-26 N·m] })
     ask(
       :post,
       "/axles/#{front}/brake-data",
@@ -115,17 +112,16 @@ RSpec.describe "Jobs on pads and rotors" do
   it "cracks the bleed screw while the caliper is bolted, does bench work before the bracket is on, moves tabs over" do
     approach(fluid_back: "screw")
     rear =
-      vehicle(
-        rear: {
+      axle(
+        :rear,
+        {
           **sliding,
           **pins,
           "rotor.retention": "nothing",
           "parking_brake.kind": "drum_in_hat",
           "bleed_screw.torque": %w[8 N·m]
         }
-      )[
-        :rear
-      ]
+      )
     plan = planned(rear, "pads", "rotors_new", "pins", "clips")
     expect_order(
       plan,
@@ -145,9 +141,9 @@ RSpec.describe "Jobs on pads and rotors" do
   it "takes caliper and bracket off as one where its owner does, and reads lockers from the fasteners" do
     approach(unit: "one")
     front =
-      vehicle(
-        "off_roader",
-        front: {
+      axle(
+        :front,
+        {
           **sliding,
           "bracket_bolt.torque": %w[130 N·m],
           "bracket_bolt.threadlocker": "none",
@@ -155,10 +151,9 @@ RSpec.describe "Jobs on pads and rotors" do
           springs: "spread",
           "rotor.retention": "screws",
           "rotor_screw.threadlocker": "medium"
-        }
-      )[
-        :front
-      ]
+        },
+        kind: "off_roader"
+      )
     plan = planned(front, "pads", "rotors_new")
     expect_order(
       plan,
@@ -179,17 +174,16 @@ RSpec.describe "Jobs on pads and rotors" do
 
   it "sends both rotors to the machine shop in one trip" do
     front =
-      vehicle(
-        front: {
+      axle(
+        :front,
+        {
           **sliding,
           **pins,
           "rotor.retention": "nothing",
           "rotor.machine_to_thickness": %w[22.5 mm],
           "rotor.discard_thickness": %w[22 mm]
         }
-      )[
-        :front
-      ]
+      )
     plan = planned(front, "pads", "rotors_turn")
     away = plan.ordered.placed.index { |placed| placed.step.id == "rotors_away" }
     off = plan.ordered.placed.each_index.select { |at| plan.ordered.placed[at].step.id == "rotor_off" }
@@ -199,8 +193,7 @@ RSpec.describe "Jobs on pads and rotors" do
   end
 
   it "lets rotors under discard force the job, whatever the pads have left" do
-    front =
-      vehicle(front: { **sliding, **pins, "rotor.retention": "nothing", "rotor.discard_thickness": %w[22 mm] })[:front]
+    front = axle(:front, { **sliding, **pins, "rotor.retention": "nothing", "rotor.discard_thickness": %w[22 mm] })
     rotors =
       %w[left right].map do |side|
         { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["21.6"] }

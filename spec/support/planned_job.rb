@@ -19,6 +19,14 @@ module PlannedJob
     axles
   end
 
+  # One axle of a vehicle of its own -> its id
+  def axle(name, data, kind: "car", discs: nil) = vehicle(kind, discs:, name => data)[name]
+
+  # The rear of a motorcycle with one disc.
+  def one_disc(data)
+    axle(:rear, { "caliper.kind": "motorcycle_floating", **data }, kind: "motorcycle", discs: { rear: 1 })
+  end
+
   def approach(**chosen) = ask(:put, "/schools", chosen)
 
   def job_id = @job_id

@@ -29,7 +29,7 @@ module Graver
           @looking = works.any? && works.all? { |work| @context.knowledge.work(work).looking }
           [
             *data(plan),
-            *torque(plan),
+            *TorqueReadiness.new(@context, method(:item)).call(plan),
             *rotors(plan),
             *parts(plan),
             *tools(plan),
@@ -75,122 +75,6 @@ module Graver
             )
           item(gap.blocks ? "data" : "wanted", "#{axle.id}.#{field.key}", text, axle_id: axle.id, find: field.find)
         end
-
-        def torque(plan)
-          plan.torque.flat_map do |set|
-            [
-              *unknown(set, plan),
-              *rivals(set, plan),
-              *doubtful(set, plan),
-              *reused(set, plan),
-              *angled(set),
-              *wrench(set)
-            ]
-          end
-        end
-
-        def unknown(set, plan)
-          return [] if set.line.torque || @context.knowledge.fastener(set.line.fastener).snug
-
-          [
-            item(
-              "torque",
-              set.id,
-              Texts.say("readiness.no_torque", place: place(set.line)),
-              axle_id: plan.axle_id(set.line.axle)
-            )
-          ]
-        end
-
-        # Two sources, two values: a question until one is chosen.
-        def rivals(set, plan)
-          return [] if set.line.rivals.empty?
-
-          said = [set.line.torque, *set.line.rivals.map(&:first)].map(&:said)
-          [
-            item(
-              "rivals",
-              set.id,
-              Texts.say("readiness.rivals", place: place(set.line), said:),
-              axle_id: plan.axle_id(set.line.axle)
-            )
-          ]
-        end
-
-        # Ticked for this very value: another one is asked about again.
-        def of_value(set) = "#{set.id}.#{format("%g", set.line.torque.newton_metres)}"
-
-        def doubtful(set, plan)
-          return [] unless set.line.torque && (set.line.doubt || set.line.hearsay)
-
-          said =
-            (
-              if set.line.doubt
-                Texts.say("readiness.unusual", torque: set.line.torque.said)
-              else
-                Texts.say("readiness.not_maker")
-              end
-            )
-          [item("doubt", of_value(set), "#{place(set.line)}: #{said}.", axle_id: plan.axle_id(set.line.axle))]
-        end
-
-        # Once-only ones that went back once, noted before today: not a second time.
-        def reused(set, plan)
-          return [] unless set.line.reused
-
-          axle = plan.scope.axles.find { |each| each.name == set.line.axle }
-          noted = Date.iso8601(axle.file.data["#{set.line.fastener}.single_use"].recorded_at[0, 10])
-          return [] if noted >= @context.today
-
-          [
-            item(
-              "reused",
-              "#{set.id}.#{noted.iso8601}",
-              Texts.say("readiness.reused", place: place(set.line), day: noted),
-              axle_id: axle.file.axle.id
-            )
-          ]
-        end
-
-        def angled(set)
-          if set.line.angle_degrees
-            [
-              item(
-                "angle",
-                set.id,
-                Texts.say("readiness.angle", place: place(set.line), angle: set.line.angle_degrees.to_f)
-              )
-            ]
-          else
-            []
-          end
-        end
-
-        def wrench(set)
-          if set.wrench.respond_to?(:overdue) && set.wrench.overdue
-            return [
-              item(
-                "calibration",
-                set.id,
-                Texts.say("readiness.calibration", place: place(set.line), wrench: set.wrench.wrench.name)
-              )
-            ]
-          end
-          return [] unless set.wrench.is_a?(Core::Planning::WrenchChoice::Borrow)
-
-          range = set.wrench.range
-          sentence = range ? Texts.say("readiness.borrow", range: range.join(" to ")) : Texts.say("readiness.ask_shop")
-          [
-            item(
-              "wrench",
-              of_value(set),
-              Texts.say("readiness.no_wrench", place: place(set.line), torque: set.line.torque.newton_metres.to_f),
-              sentence:
-            )
-          ]
-        end
-
-        def place(line) = "#{line.axle.capitalize} #{line.label.downcase}"
 
         # Rotors that stay with new pads, though their verdict is open, or leaves no other way than new ones.
         def rotors(plan)
