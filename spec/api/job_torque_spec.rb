@@ -53,7 +53,7 @@ RSpec.describe "Torque of a job in the API" do
     )
     expect(proposed["consumables"].map { |each| each["id"] }).not_to include("threadlocker")
     expect(proposed["places"].find { |place| place["place"] == "Bracket and pin bolts" }["use"]).to eq(
-      "as you entered: slide pin bolts: none"
+      "slide pin bolts: none"
     )
     know(front, ["slide_pin_bolt.threadlocker", "medium", nil])
     expect(

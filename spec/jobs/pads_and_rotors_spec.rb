@@ -40,7 +40,7 @@ RSpec.describe "Jobs on pads and rotors" do
       "corner_check",
       "bleed"
     )
-    expect(said(plan, "guides_clean")).to include("stay dry")
+    expect(said(plan, "guides_clean")).to include("the shank left dry")
     # the bleed screw's torque is asked for, and snug will do
     expect(line(plan, "bleed_screw")).to have_attributes(torque: nil, snug: true)
     expect(items(plan, "torque").map(&:id)).to be_empty

@@ -76,8 +76,7 @@ RSpec.describe Graver::Knowledge::BrakeDataCatalogue do
         setup =
           setup("front", %w[pads rotors_new hose], vehicles: vehicle, calipers: caliper["id"], retentions: retention)
         tightened =
-          Graver::Core::Planning::Sequence
-            .new(KNOWLEDGE.procedure)
+          sequence
             .call(lifts(setup))
             .flat_map { |placed| placed.step.tighten }
             .uniq

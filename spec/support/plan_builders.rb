@@ -16,13 +16,13 @@ module PlanBuilders
   }.freeze
 
   def rules = KNOWLEDGE.scope_rules
-  def sequence = @sequence ||= P::Sequence.new(KNOWLEDGE.procedure)
+  def sequence = KNOWLEDGE.sequence
 
   def setup(axle, works, sides: %w[left right], sensors: [], **given)
     configuration = { **PLAIN, **given.transform_keys(&:to_s), "axles" => axle, "work" => rules.expanded(works) }
     configuration["brackets"] = nil unless configuration["calipers"].start_with?("floating")
     chosen = configuration["schools"].to_a.to_h { |name| name.split(".") }
-    configuration["schools"] = P::Approaches.call(KNOWLEDGE.schools.fetch("job"), chosen, configuration)
+    configuration = P::Approaches.applied(KNOWLEDGE.schools.fetch("job"), chosen, configuration)
     P::Lifts::Setup.new(axle:, sides:, configuration:, sensors:)
   end
 

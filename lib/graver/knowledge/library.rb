@@ -31,7 +31,7 @@ module Graver
       def parts = @parts ||= entries("parts.yml", Core::Planning::Part)
       def consumables = @consumables ||= entries("consumables.yml", Core::Planning::Consumable)
       # Puts any job's steps in order.
-      def sequence = @sequence ||= Core::Planning::Sequence.new(procedure)
+      def sequence = @sequence ||= Core::Planning::Sequence.new(procedure, sayings)
       def tools = @tools ||= entries("tools.yml", Core::Planning::Tool)
       def tool(id) = tools.find { |tool| tool.id == id }
       def scope = @contents.fetch("rules/scope.yml")
@@ -216,6 +216,20 @@ module Graver
       def driving_prior = @contents.fetch("wear/priors.yml").fetch("driving").except("source").transform_keys(&:to_sym)
 
       private
+
+      def sayings
+        said =
+          schools
+            .fetch("job")
+            .flat_map do |kind, approach|
+              approach["options"]
+                .select { |_, option| option["says"] }
+                .map do |id, option|
+                  ["#{kind}.#{id}", Core::Planning::Sayings::Saying.new(text: option["says"], uses: option["uses"] || [])]
+                end
+            end
+        Core::Planning::Sayings.new(said.to_h)
+      end
 
       def entries(file, record) = values(@contents.fetch(file), record)
       def values(written, record) = written.map { |entry| record.from(entry) }.freeze

@@ -13,7 +13,8 @@ module Graver
 
       # -> [sentence], all that is wrong
       def faults
-        found = dangling + duplicates + late + one_way + unnamed_hazards
+        found =
+          dangling + duplicates + late + one_way + unnamed_hazards + unsaid + options_that_hurt + lists_of_options
         found.empty? ? cyclic : found
       end
 
@@ -59,14 +60,48 @@ module Graver
           end
       end
 
-      def works = @contents.fetch("rules/scope.yml").fetch("works").flat_map { |work| [work["id"], *work["means"]] }
+      # Works, what they mean, and what an approach means beside them.
+      def works
+        named = @contents.fetch("rules/scope.yml").fetch("works")
+        named.flat_map { |work| [work["id"], *work["means"]] } + options.flat_map { |_, _, option| [*option["means"]] }
+      end
 
       # Every option as the steps name it: "bed_in.maker".
-      def schools
+      def schools = options.map { |kind, id, _| "#{kind}.#{id}" }
+
+      # [[kind, id, option], ...]
+      def options
         @contents
           .fetch("rules/schools.yml")
           .fetch("job")
-          .flat_map { |kind, school| school["options"].keys.map { |id| "#{kind}.#{id}" } }
+          .flat_map { |kind, approach| approach["options"].map { |id, option| [kind, id, option] } }
+      end
+
+      # A step leaves a place only for an approach each of whose options says something; what it says shows no hazard.
+      def unsaid
+        silent = options.reject { |_, _, option| option["says"] }.map(&:first)
+        known = options.map(&:first)
+        @procedure.steps.flat_map do |step|
+          kinds = step.text.scan(Core::Planning::Sayings::TOKEN).flatten
+          (kinds & silent).map { |kind| "#{at(step)} leaves a place for #{kind}, of which an option says nothing" } +
+            (kinds - known).map { |kind| "#{at(step)} leaves a place for #{kind}, which is no approach" }
+        end
+      end
+
+      def options_that_hurt
+        options
+          .product(@procedure.hazards)
+          .select { |(_, _, option), hazard| option["says"] && hazard.shown_by?(option["says"]) }
+          .map { |(kind, id, _), hazard| "rules/schools.yml: #{kind}.#{id} #{hazard.label}: write a step for it" }
+      end
+
+      def lists_of_options
+        known = { "uses" => ids("consumables.yml"), "means" => works, "proposes" => works }
+        options.flat_map do |kind, id, option|
+          known.flat_map do |list, all|
+            ([*option[list]] - all).map { |name| "rules/schools.yml: #{kind}.#{id} names #{list} #{name}, not there" }
+          end
+        end
       end
 
       def dangling

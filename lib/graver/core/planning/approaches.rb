@@ -17,6 +17,13 @@ module Graver
           end
         end
 
+        # configuration with the approaches that hold, as "schools", and what they mean added to its "work"
+        def applied(approaches, chosen, configuration)
+          held = call(approaches, chosen, configuration)
+          means = held.flat_map { |each| approaches.dig(*each.split(".", 2).insert(1, "options"))["means"] || [] }
+          { **configuration, "schools" => held, "work" => configuration.fetch("work") | means }
+        end
+
         def here?(approach, configuration)
           Conditions.met?(approach["where"], configuration) &&
             (approach["unless"].nil? || !Conditions.met?(approach["unless"], configuration))

@@ -4,7 +4,7 @@ module Graver
   module Core
     module Planning
       # What a job uses up (knowledge/consumables.yml). one: its unit in the singular; countable: bought by the piece;
-      # per_fastener: fasteners whose threads take one portion
+      # per_threadlocker: one portion for each fastener whose thread takes it
       Consumable =
         Entry.define(
           :id,
@@ -17,7 +17,7 @@ module Graver
           per_job: 0,
           per_axle: 0,
           per_corner: 0,
-          per_fastener: nil
+          per_threadlocker: false
         )
     end
   end

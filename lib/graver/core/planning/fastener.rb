@@ -5,9 +5,8 @@ module Graver
     module Planning
       # A kind of bolt, nut or screw (knowledge/fasteners.yml). per_corner: { caliper id => count };
       # plausible_newton_metres: [low, high]; counted_by: the brake data field that says how many; snug: no torque is
-      # asked for; shared: one
-      # for the
-      # whole axle; copy: how far its data may be copied
+      # asked for; shared: one for the whole axle; copy: how far its data may be copied; threadlocker: { what =>
+      # conditions under which it is usual }
       Fastener =
         Entry.define(
           :id,
@@ -20,6 +19,7 @@ module Graver
           snug: false,
           counted_by: nil,
           star: nil,
+          threadlocker: nil,
           where: nil,
           copy: "never",
           shared: false

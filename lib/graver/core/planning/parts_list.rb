@@ -59,7 +59,7 @@ module Graver
             count:,
             axle: setup.axle,
             note: part.note,
-            optional: part.optional,
+            optional: part.optional && !(part.must && Conditions.met?(part.must, setup.configuration)),
             kit_lacks: part.kit_lacks,
             lays: part.lays,
             matches: part.matches

@@ -3,13 +3,14 @@
 module Graver
   module Core
     module Planning
-      # What goes where, and what never (knowledge/rules/places.yml). owner: the brake data of its fasteners that
-      # overrule it
+      # What goes where, and what never (knowledge/rules/places.yml). use: nil where an approach says it; owner: the
+      # brake data of its fasteners that overrule it
       PlaceRule =
         Entry.define(
           :place,
-          :use,
           :never,
+          use: nil,
+          approach: nil,
           work: nil,
           calipers: nil,
           retentions: nil,

@@ -18,8 +18,9 @@ module Graver
           end
         end
 
-        def initialize(procedure)
+        def initialize(procedure, sayings = Sayings.new)
           @procedure = procedure
+          @sayings = sayings
           @rank = procedure.stages.each_with_index.to_h { |stage, at| [stage.id, at] }
         end
 
@@ -109,15 +110,18 @@ module Graver
         def at_corner(stage, corner, lift)
           by_stage[stage]
             .select { |step| step.applies?(corner.configuration) }
-            .map { |step| Placed.new(step:, lift:, axle: corner.axle, side: corner.side) }
+            .map { |step| Placed.new(step: told(step, corner), lift:, axle: corner.axle, side: corner.side) }
         end
 
-        # A shared step is there when any corner asks for it.
+        # A shared step is there when any corner asks for it, and is told as the first of them does.
         def shared(stage, corners, lift)
-          by_stage[stage]
-            .select { |step| corners.any? { |corner| step.applies?(corner.configuration) } }
-            .map { |step| Placed.new(step:, lift:, axle: nil, side: nil) }
+          by_stage[stage].filter_map do |step|
+            corner = corners.find { |each| step.applies?(each.configuration) }
+            Placed.new(step: told(step, corner), lift:, axle: nil, side: nil) if corner
+          end
         end
+
+        def told(step, corner) = @sayings.tell(step, corner.configuration.fetch("schools", []))
       end
     end
   end

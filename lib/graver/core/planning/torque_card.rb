@@ -68,7 +68,7 @@ module Graver
             thread: value["thread"],
             single_use: value["single_use"] == "once",
             reused: value["single_use"] == "reused",
-            threadlocker: value["threadlocker"],
+            threadlocker: value["threadlocker"] || usual_threadlocker(fastener, setup),
             lubrication: value["lubrication"],
             rivals: known&.fetch(:rivals) || [],
             snug: fastener.snug
@@ -85,6 +85,11 @@ module Graver
             star: star(fastener, data),
             note: fastener.note
           )
+        end
+
+        # Where the owner has entered nothing: by the approach, or as is usual.
+        def usual_threadlocker(fastener, setup)
+          (fastener.threadlocker || {}).find { |_, where| Conditions.met?(where, setup.configuration) }&.first
         end
 
         # Per corner: counted by the owner, else as usual for the caliper kind; one of the owner's own.

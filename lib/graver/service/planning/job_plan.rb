@@ -120,7 +120,7 @@ module Graver
               gaps: gaps(works, ordered),
               impossible:
                 works.filter_map { |file, chosen| (because = scoping.impossible(file, chosen)) && [file, because] },
-              places: places(ordered, torque),
+              places: WhatGoesWhere.new(@knowledge).call(ordered, torque),
               notes: notes(overview, job),
               readiness: [],
               halts: []
@@ -191,29 +191,6 @@ module Graver
           fields.select do |field|
             ids.include?(field.fastener) && field.key.end_with?(".drive", ".count") && !file.data.key?(field.key)
           end
-        end
-
-        def places(ordered, torque)
-          here =
-            @knowledge.places.select do |place|
-              ordered.setups.any? { |setup| Core::Planning::Conditions.met?(place.conditions, setup.configuration) }
-            end
-          here.map { |place| as_entered(place, torque) }
-        end
-
-        # What the owner entered of a fastener is what goes there.
-        def as_entered(place, torque)
-          lines = torque.map(&:line).select { |line| place.fasteners.include?(line.fastener) && line[place.owner] }
-          said =
-            lines
-              .map do |line|
-                [
-                  line.label.downcase,
-                  @knowledge.brake_data.label("wheel_nut.#{place.owner}", line[place.owner]).downcase
-                ].join(": ")
-              end
-              .uniq
-          said.empty? ? place : place.with(use: Texts.say("jobs.as_entered", said: said.join("; ")))
         end
 
         # What was noted at a step in earlier jobs of the vehicle, newest first.

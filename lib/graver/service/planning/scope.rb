@@ -71,9 +71,12 @@ module Graver
 
         # The axle as the planner wants it. Raises nothing; what is not known is nil in the configuration.
         def setup(file, works)
-          built = { **file.place, "work" => @rules.expanded(works) }
-          approaches = Core::Planning::Approaches.call(@knowledge.schools.fetch("job"), @schools.chosen, built)
-          configuration = { **built, "schools" => approaches }
+          configuration =
+            Core::Planning::Approaches.applied(
+              @knowledge.schools.fetch("job"),
+              @schools.chosen,
+              { **file.place, "work" => @rules.expanded(works) }
+            )
           Core::Planning::Lifts::Setup.new(
             axle: file.axle.name,
             sides: file.axle.sides,

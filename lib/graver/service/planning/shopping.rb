@@ -125,20 +125,15 @@ module Graver
 
         def amount(entry, ordered, fluid, torque)
           return fluid.needed if entry.id == "fluid"
-          if entry.per_fastener
-            return torque.map(&:line).select { |line| locked?(line, entry) }.sum { |line| line.count.to_i }
+          if entry.per_threadlocker
+            return torque.map(&:line).select { |line| locked?(line) }.sum { |line| line.count.to_i }
           end
 
           corners = ordered.lifts.sum { |lift| lift.corners.sum { |corner| corner.side == "both" ? 2 : 1 } }
           entry.per_job + (entry.per_axle * ordered.setups.length) + (entry.per_corner * corners)
         end
 
-        # Where the owner has said nothing, what is usual.
-        def locked?(line, entry)
-          return true if line.reused
-
-          line.threadlocker ? line.threadlocker == "medium" : entry.per_fastener.include?(line.fastener)
-        end
+        def locked?(line) = line.reused || line.threadlocker == "medium"
 
         def consumable(entry, amount, fluid, job)
           mine = supplies.of_item("consumable", entry.id, nil)
