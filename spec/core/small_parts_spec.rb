@@ -132,6 +132,7 @@ RSpec.describe "Small parts of the core" do
         instance_double(
           Graver::Core::Planning::TorqueCard::Line,
           single_use: true,
+          comes_with_pads: false,
           count: 4,
           label: "Slide pin bolts",
           fastener: "slide_pin_bolt"

@@ -14,7 +14,7 @@ module Graver
           ordered = plan.ordered
           @torque = plan.torque
           @cautioned = Set.new
-          @wording = plan.wording(@knowledge)
+          @wordings = Hash.new { |all, axle| all[axle] = plan.wording(@knowledge, axle) }
           @waits = plan.job ? Service::Planning::JobProgress.waits(@knowledge, ordered, plan.job) : {}
           {
             steps: ordered.placed&.map { |placed| step(placed, plan) },
@@ -23,13 +23,13 @@ module Graver
                 {
                   key: placed.key,
                   place: placed.place,
-                  text: @wording.trade(placed.step.text),
+                  text: said(placed),
                   event: ordered.events.fetch(placed.key)
                 }
               end,
             set_aside:
               ordered.set_aside.map do |adjustment, event, why|
-                { event:, text: "#{said(adjustment)}: #{Service::Planning::OrderFaults.new(@knowledge).sentence(why)}" }
+                { event:, text: "#{lost(adjustment)}: #{Service::Planning::OrderFaults.new(@knowledge).sentence(why)}" }
               end
           }
         end
@@ -42,7 +42,7 @@ module Graver
             key: placed.key,
             stage: @knowledge.procedure.stage(step.stage).label,
             place: placed.place,
-            text: @wording.trade(step.text),
+            text: said(placed),
             why: step.why,
             gate: step.gate,
             kills: step.kills,
@@ -64,6 +64,7 @@ module Graver
           }
         end
 
+        def said(placed) = @wordings[placed.axle].trade(placed.step.text)
         def noted(note) = { text: note["text"], day: note["day"] }
 
         def torque_at(placed)
@@ -83,7 +84,7 @@ module Graver
           end
         end
 
-        def said(adjustment)
+        def lost(adjustment)
           case adjustment.action
           when "drop"
             Texts.say("jobs.dropped_is_back")

@@ -21,6 +21,7 @@ module Graver
           when: nil,
           optional: false,
           must: nil,
+          by_variant: false,
           not_work: []
         )
     end

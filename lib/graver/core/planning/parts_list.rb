@@ -5,8 +5,9 @@ module Graver
     module Planning
       # What has to be bought for the work on one axle, with counts for both sides.
       class PartsList
-        # optional: have it there, it may not be needed; kit_lacks: sentence or nil; lays: what lying side by side shows
-        Line = Value.define(:id, :label, :count, :axle, :note, :optional, :kit_lacks, :lays, :matches)
+        # optional: have it there, it may not be needed; kit_lacks: sentence or nil; lays: what lying side by side
+        # shows; by_variant: there may be several for the same model
+        Line = Value.define(:id, :label, :count, :axle, :note, :optional, :kit_lacks, :lays, :matches, :by_variant)
         PADS_PER_ROTOR = 2
 
         # parts: knowledge entries; setup: Lifts::Setup; torque_lines: TorqueCard lines of the axle -> [Line]
@@ -34,7 +35,7 @@ module Graver
           when "set"
             1
           when "per_sensor"
-            setup.sensors.length
+            setup.sensors.length * (setup.configuration["sensor_pads"] == "both" ? PADS_PER_ROTOR : 1)
           when "per_fastener"
             torque_lines.find { |torque| torque.fastener == part.fastener }&.count || setup.sides.length
           else
@@ -44,7 +45,7 @@ module Graver
 
         def single_use(part, setup, torque_lines)
           torque_lines
-            .select(&:single_use)
+            .select { |torque| torque.single_use && !torque.comes_with_pads }
             .map do |torque|
               made = line(part, setup, torque.count, "{fastener}" => torque.label.downcase)
               made.with(id: "#{part.id}.#{torque.fastener}")
@@ -62,7 +63,8 @@ module Graver
             optional: part.optional && !(part.must && Conditions.met?(part.must, setup.configuration)),
             kit_lacks: part.kit_lacks,
             lays: part.lays,
-            matches: part.matches
+            matches: part.matches,
+            by_variant: part.by_variant
           )
         end
       end

@@ -24,6 +24,7 @@ module Graver
             :drive,
             :thread,
             :single_use,
+            :comes_with_pads,
             :reused,
             :threadlocker,
             :lubrication,
@@ -35,6 +36,8 @@ module Graver
         # rivals: [[Torque, source]] that other sources say, until one is chosen; snug: may be tightened without a
         # figure Where a torque does not come from: another axle, what is usual.
         HEARSAY = %w[copied typical].freeze
+
+        ONCE = %w[once with_pads].freeze
 
         # placed: [Placed] that concern the axle; setup: Lifts::Setup; fasteners: knowledge entries by id;
         # data: { key => { value:, unit:, source:, number:, torque:, rivals: } } -> [Line]
@@ -66,7 +69,8 @@ module Graver
           said = {
             drive: value["drive"],
             thread: value["thread"],
-            single_use: value["single_use"] == "once",
+            single_use: ONCE.include?(value["single_use"]),
+            comes_with_pads: value["single_use"] == "with_pads" && setup.configuration["work"].include?("pads"),
             reused: value["single_use"] == "reused",
             threadlocker: value["threadlocker"] || usual_threadlocker(fastener, setup),
             lubrication: value["lubrication"],

@@ -32,9 +32,10 @@ module Graver
             :halts
           ) do
             def axle_id(name) = scope.axles.find { |axle| axle.name == name }.file.axle.id
-            # In the owner's distances and words.
-            def wording(knowledge)
-              terms = knowledge.brake_data.terms(scope.axles.first.file.place)
+            # In the owner's distances and words, those of an axle where it is named.
+            def wording(knowledge, axle = nil)
+              of = scope.axles.find { |each| each.name == axle } || scope.axles.first
+              terms = knowledge.brake_data.terms(of.file.place)
               Base::Wording.new(overview.vehicle.distance_unit, terms)
             end
             def ready? = ordered.placed && readiness.none?(&:open?)

@@ -33,7 +33,7 @@ module Graver
             Core::Planning::PartsList
               .new
               .call(@knowledge.parts, setup, lines)
-              .map { |line| part(line, files.fetch(setup.axle), job) }
+              .map { |line| part(told(line, files.fetch(setup.axle), lines), files.fetch(setup.axle), job) }
           end
         end
 
@@ -73,6 +73,16 @@ module Graver
           return fluid.bottles.length if entry.id == "fluid"
 
           entry.countable ? lacking.ceil : 1
+        end
+
+        # Which variant it is for, and the bolts that should be in the box with the pads.
+        def told(line, file, torque_lines)
+          variant = line.by_variant && file.choice("brake.variant")
+          bolts = line.id == "pads" ? torque_lines.select(&:comes_with_pads).map { |each| each.label.downcase } : []
+          line.with(
+            label: variant ? Texts.say("jobs.variant", part: line.label, variant:) : line.label,
+            lays: line.lays + bolts.map { |what| Texts.say("jobs.in_the_box", what:) }
+          )
         end
 
         def drive(id) = @knowledge.brake_data.label("wheel_nut.drive", id)
