@@ -91,7 +91,7 @@ module Benchmarks
     end
 
     def send_tick(app, job, step)
-      answer = request(app, "POST", "/api/v1/jobs/#{job.id}/ticks", JSON.generate({ step:, done: true }))
+      answer = request(app, "POST", "/api/v1/jobs/#{job.id}/ticks", JSON.generate({ steps: [step], done: true }))
       raise "the tick was refused: #{answer.body}" unless answer.status == 200
     end
 

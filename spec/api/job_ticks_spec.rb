@@ -29,6 +29,23 @@ RSpec.describe "Steps of a job under way in the API" do
     expect(fields(tick("front.right.pads_in"))).to eq("step" => "waits")
   end
 
+  it "ticks a movement in one go, all of it or nothing" do
+    complete
+    resolve_all
+    ask(:patch, address, { state: "ready" })
+    tick_until("front.left.push_a_little")
+    tick("front.left.push_a_little", done: false)
+    expect(fields(tick("front.left.push_a_little", "front.left.pads_out"))).to eq("step" => "waits")
+    expect(ask(:get, address)["ticked"]).not_to include("front.left.push_a_little")
+    off = %w[push_a_little hook pin_bolts_out].map { |id| "front.left.#{id}" }
+    expect(ask(:get, address)["steps"].select { |each| off.include?(each["key"]) }.map { |each| each["joins"] }).to eq(
+      [false, true, true]
+    )
+    expect(tick(*off)["ticked"]).to include(*off)
+    expect(tick(*off, done: false)["ticked"] & off).to be_empty
+    expect(fields(tick)).to have_key("steps")
+  end
+
   it "takes a reason for a step done another way, keeps it on job and vehicle until it is made good, and never for what kills" do
     complete
     resolve_all

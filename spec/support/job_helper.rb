@@ -31,13 +31,13 @@ module JobHelper
   def resolve_all(plan = ask(:get, address))
     open_items(plan).each { |item| ask(:post, address("/resolved"), { item:, done: true }) }
   end
-  def tick(key, done: true) = ask(:post, address("/ticks"), { step: key, done: })
+  def tick(*keys, done: true) = ask(:post, address("/ticks"), { steps: keys, done: })
 
   # Ticks off everything up to a step, this one too.
   def tick_until(last = nil)
     keys = ask(:get, address)["steps"].map { |step| step["key"] }
     ticks = Graver::Service::Planning::JobTicks.new(context)
-    keys.take(last ? keys.index(last) + 1 : keys.length).each { |key| ticks.tick(job["id"], key, true) }
+    keys.take(last ? keys.index(last) + 1 : keys.length).each { |key| ticks.tick(job["id"], [key], true) }
   end
 
   def finish(**given) = ask(:post, address("/finish"), { odometer: { value: "60000" }, **given })

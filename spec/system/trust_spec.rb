@@ -182,7 +182,7 @@ RSpec.describe "Trust in the browser", :demo do
   it "finishes a job into the log, with the odometer and what went on" do
     job = context.store.jobs.find(2)
     ticks = Graver::Service::Planning::JobTicks.new(context)
-    (Graver::Service::Planning::Jobs.new(context).step_keys(job) - job.ticked).each { |key| ticks.tick(2, key, true) }
+    (Graver::Service::Planning::Jobs.new(context).step_keys(job) - job.ticked).each { |key| ticks.tick(2, [key], true) }
     page.visit "/#/jobs/2"
     page.click_button "Finish job"
     page.within("form[aria-label='Finish the job']") do

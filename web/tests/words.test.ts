@@ -12,7 +12,7 @@ import {
   roughly,
   span,
 } from "../src/format/words";
-import { figure, money, readings, stages, torque } from "../src/format/jobs";
+import { figure, money, readings, movements, stages, torque } from "../src/format/jobs";
 import type { Schemas } from "../src/api/client";
 
 const quantiles = (p10: number, p90: number) =>
@@ -85,15 +85,19 @@ describe("words", () => {
   });
 
   it("cut steps where the stage or the place changes", () => {
-    const step = (stage: string, place: string | null) => ({ stage, place }) as Schemas["JobStep"];
-    const cut = stages([
-      step("Make safe", "front"),
-      step("Make safe", "front"),
-      step("Strip", "front left"),
-      step("Strip", "front right"),
-      step("Road", null),
-    ]);
-    expect(cut.map((each) => [each.title, each.steps.length])).toEqual([
+    const step = (stage: string, place: string | null, joins = false) =>
+      ({ key: `${place}${stage}`, stage, place, joins }) as Schemas["JobStep"];
+    const cut = stages(
+      movements([
+        step("Make safe", "front"),
+        step("Make safe", "front"),
+        step("Make safe", "front", true),
+        step("Strip", "front left"),
+        step("Strip", "front right"),
+        step("Road", null),
+      ]),
+    );
+    expect(cut.map((each) => [each.title, each.movements.length])).toEqual([
       ["Front: make safe", 2],
       ["Front left: strip", 1],
       ["Front right: strip", 1],

@@ -63,6 +63,7 @@ module Graver
           stage:,
           text: entry["text"],
           why: entry["why"],
+          movement: entry["movement"],
           gate: entry.fetch("gate", false),
           kills: entry.fetch("kills", false),
           conditions: entry.fetch("when", {}).freeze,

@@ -142,22 +142,32 @@ module Graver
         return @paper.say(Texts.say("sheet.no_order"), style: :bold) unless @job[:steps]
 
         title = nil
-        @job[:steps].each do |step|
-          at = [step[:place]&.capitalize, step[:place] ? step[:stage].downcase : step[:stage]].compact.join(": ")
+        @job[:steps].slice_before { |step| !step[:joins] }.each do |movement|
+          first = movement.first
+          at = [first[:place]&.capitalize, first[:place] ? first[:stage].downcase : first[:stage]].compact.join(": ")
           @paper.heading(at, room: 80) unless at == title
           title = at
-          step(step)
+          movement(movement)
         end
       end
 
-      def step(step)
-        values =
-          step[:tighten].select { |line| line[:newton_metres] }.map { |line| value(line, step[:tighten].length > 1) }
+      # One box for what is one movement of the hands.
+      def movement(steps)
         @paper.tick(
-          [step[:text], *values].join("  "),
-          done: @job[:ticked].include?(step[:key]),
-          style: step[:gate] ? :bold : :normal
+          steps.map { |step| with_torque(step) }.join(" "),
+          done: steps.all? { |step| @job[:ticked].include?(step[:key]) },
+          style: steps.any? { |step| step[:gate] } ? :bold : :normal
         )
+        steps.each { |step| beneath(step) }
+        @pdf.move_down 2
+      end
+
+      def with_torque(step)
+        known = step[:tighten].select { |line| line[:newton_metres] }
+        [step[:text], *known.map { |line| value(line, step[:tighten].length > 1) }].join("  ")
+      end
+
+      def beneath(step)
         step[:last_time].each do |note|
           @paper.say Texts.say("sheet.last_time", day: note[:day], text: note[:text]), size: 9, indent: 17
         end
@@ -168,7 +178,6 @@ module Graver
                      colour: SEVERITY.fetch(caution[:severity]),
                      indent: 17
         end
-        @pdf.move_down 2
       end
 
       def value(line, named)

@@ -182,8 +182,8 @@ export const api = {
     asSeen(seen, (header) => client.PATCH("/jobs/{id}", { params: { header, path: { id } }, body: change })),
   scopeJob: (id: number, scope: Schemas["JobScope"], seen?: string | null) =>
     asSeen(seen, (header) => client.PUT("/jobs/{id}/scope", { params: { header, path: { id } }, body: scope })),
-  tick: (id: number, step: string, done: boolean) =>
-    taken(client.POST("/jobs/{id}/ticks", { params: { path: { id } }, body: { step, done } })),
+  tick: (id: number, steps: string[], done: boolean) =>
+    taken(client.POST("/jobs/{id}/ticks", { params: { path: { id } }, body: { steps, done } })),
   finishJob: (id: number, finish: Schemas["JobFinish"]) =>
     taken(client.POST("/jobs/{id}/finish", { params: { path: { id } }, body: finish })),
   restoreJob: (id: number) => taken(client.POST("/jobs/{id}/restore", { params: { path: { id } } })),

@@ -37,13 +37,31 @@ export function torque(line: Entered & { angle_degrees: number | null }): string
   return `${first} (${second})${further}`;
 }
 
-/** Steps as they follow each other, cut where the stage or the place changes. */
-export function stages(steps: Schemas["JobStep"][]): { id: string; title: string; steps: Schemas["JobStep"][] }[] {
-  const cut: { id: string; title: string; steps: Schemas["JobStep"][] }[] = [];
+type Step = Schemas["JobStep"];
+/** Steps that are one movement of the hands; the first one's key names it. */
+export interface Movement {
+  key: string;
+  steps: Step[];
+}
+
+/** Steps as movements, in the same order. */
+export function movements(steps: Step[]): Movement[] {
+  const found: Movement[] = [];
   for (const step of steps) {
-    const title = step.place ? `${upperFirst(step.place)}: ${lowerFirst(step.stage)}` : step.stage;
-    if (cut.at(-1)?.title === title) cut.at(-1)!.steps.push(step);
-    else cut.push({ id: `${cut.length}`, title, steps: [step] });
+    if (step.joins && found.length) found.at(-1)!.steps.push(step);
+    else found.push({ key: step.key, steps: [step] });
+  }
+  return found;
+}
+
+/** Movements as they follow each other, cut where the stage or the place changes. */
+export function stages(moves: Movement[]): { id: string; title: string; movements: Movement[] }[] {
+  const cut: { id: string; title: string; movements: Movement[] }[] = [];
+  for (const movement of moves) {
+    const { place, stage } = movement.steps[0]!;
+    const title = place ? `${upperFirst(place)}: ${lowerFirst(stage)}` : stage;
+    if (cut.at(-1)?.title === title) cut.at(-1)!.movements.push(movement);
+    else cut.push({ id: `${cut.length}`, title, movements: [movement] });
   }
   return cut;
 }

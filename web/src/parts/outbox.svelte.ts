@@ -1,9 +1,9 @@
 import { api, Refusal, type Schemas } from "../api/client";
 
-/** A tick that is on its way. */
+/** A tick that is on its way: the steps of one movement. */
 interface Waiting {
   job: number;
-  step: string;
+  steps: string[];
   done: boolean;
 }
 const KEPT = "graver.outbox";
@@ -22,7 +22,7 @@ class Outbox {
   }
 
   of = (job: number, step: string): Waiting | undefined =>
-    this.waiting.find((each) => each.job === job && each.step === step);
+    this.waiting.find((each) => each.job === job && each.steps.includes(step));
 
   /** Told of every answer to what was sent late. */
   listen(listener: (progress: Schemas["JobProgress"] | null, refusal: Refusal | null) => void): () => void {
@@ -31,7 +31,10 @@ class Outbox {
   }
 
   add(entry: Waiting): Promise<void> {
-    this.waiting = [...this.waiting.filter((each) => each.job !== entry.job || each.step !== entry.step), entry];
+    this.waiting = [
+      ...this.waiting.filter((each) => each.job !== entry.job || each.steps.join() !== entry.steps.join()),
+      entry,
+    ];
     this.#keep();
     return this.send();
   }
@@ -55,7 +58,7 @@ class Outbox {
   /** False when the server could not be reached. */
   async #sent(entry: Waiting): Promise<boolean> {
     try {
-      const progress = await api.tick(entry.job, entry.step, entry.done);
+      const progress = await api.tick(entry.job, entry.steps, entry.done);
       this.#listeners.forEach((listener) => listener(progress, null));
       return true;
     } catch (error) {
@@ -78,7 +81,7 @@ function read(): Waiting[] {
     const kept = JSON.parse(localStorage.getItem(KEPT) ?? "[]");
     return Array.isArray(kept)
       ? kept.filter(
-          (each) => typeof each?.job === "number" && typeof each?.step === "string" && typeof each?.done === "boolean",
+          (each) => typeof each?.job === "number" && Array.isArray(each?.steps) && typeof each?.done === "boolean",
         )
       : [];
   } catch {

@@ -3,10 +3,10 @@
 module Graver
   module API
     module Contracts
-      # A step ticked off.
+      # Steps ticked off in one go.
       class Tick < Contract
         json do
-          required(:step).filled(:string, max_size?: 80)
+          required(:steps).value(:array, min_size?: 1, max_size?: 20).each(:string, max_size?: 80)
           required(:done).filled(:bool)
         end
       end

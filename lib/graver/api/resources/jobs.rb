@@ -44,7 +44,7 @@ module Graver
         def tick
           given = payload(Contracts::Tick)
           Serializers::JobProgress.call(
-            Service::Planning::JobProgress.new(context).call(ticks.tick(id, given[:step], given[:done]))
+            Service::Planning::JobProgress.new(context).call(ticks.tick(id, given[:steps], given[:done]))
           )
         end
 

@@ -15,6 +15,7 @@ module Graver
           @torque = plan.torque
           @cautioned = Set.new
           @wordings = Hash.new { |all, axle| all[axle] = plan.wording(@knowledge, axle) }
+          @first = Core::Planning::Movements.call(ordered.placed || []).map { |movement| movement.first.key }.to_set
           @waits = plan.job ? Service::Planning::JobProgress.waits(@knowledge, ordered, plan.job) : {}
           {
             steps: ordered.placed&.map { |placed| step(placed, plan) },
@@ -42,6 +43,7 @@ module Graver
             key: placed.key,
             stage: @knowledge.procedure.stage(step.stage).label,
             place: placed.place,
+            joins: !@first.include?(placed.key),
             text: said(placed),
             why: step.why,
             gate: step.gate,

@@ -5,7 +5,7 @@ module Graver
     module Planning
       # One step of a job. `needs` are ids of steps that come first where they apply. Facts: what the step requires and
       # forbids when it begins, gives and takes away when it is done. `conditions` and `exceptions` limit where it
-      # applies.
+      # applies. movement: what it is one movement with, where that stands beside it.
       # `fasteners` are undone here, `tighten` are tightened to torque here. `does` are hazards. A gate can never be
       # left out; one that `kills` can never be answered by "I did it otherwise" either.
       Step =
@@ -14,6 +14,7 @@ module Graver
           :stage,
           :text,
           :why,
+          :movement,
           :needs,
           :requires,
           :forbids,
@@ -36,7 +37,7 @@ module Graver
               %i[needs requires forbids gives takes fasteners tighten tools consumables cautions does].to_h do |key|
                 [key, []]
               end
-            new(id:, stage:, text:, why: nil, conditions: {}, exceptions: {}, gate: false, kills: false, **lists)
+            new(id:, stage:, text:, why: nil, movement: nil, conditions: {}, exceptions: {}, gate: false, kills: false, **lists)
           end
 
           # configuration as in Conditions.met?

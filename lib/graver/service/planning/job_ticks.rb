@@ -9,16 +9,17 @@ module Graver
         # Stages in which nothing goes back on yet, so that what was found out holds nothing up.
         BEFORE_REFITTING = %w[ready safe strip clean].freeze
 
-        # step: key of a step of this job ("front.left.wheel_off", "settle") -> Storage::Job. Raises InvalidEntry,
-        # NotFound.
-        def tick(id, key, done)
+        # keys: of steps of this job that are one movement ("front.left.wheel_off", "settle"), in their order -> Storage::Job.
+        # All of them or none. Raises InvalidEntry, NotFound.
+        def tick(id, keys, done)
           job = going(id)
-          placed = step(job, key)
-          check(job, placed) if done
+          steps = keys.map { |key| step(job, key) }
+          steps.each_with_index { |placed, at| check(job, placed, keys.take(at)) } if done
           @store.transaction do
-            begin_work(job, placed) if done
-            record(job, done ? "ticked" : "unticked", key)
+            begin_work(job, steps) if done
+            keys.each { |key| record(job, done ? "ticked" : "unticked", key) }
           end
+          @store.jobs.find(id)
         end
 
         # The owner did a step another way, or without it. Never one of those that kill. Raises InvalidEntry, NotFound.
@@ -30,7 +31,7 @@ module Graver
           because = words("because", because)
           check(job, placed)
           @store.transaction do
-            begin_work(job, placed)
+            begin_work(job, [placed])
             record(job, "otherwise", { step: key, because:, text: placed.step.text })
           end
         end
@@ -47,14 +48,15 @@ module Graver
 
         private
 
-        def begin_work(job, placed)
-          placed.step.stage != "ready" && job.state == "ready" && record(job, "started", nil)
+        def begin_work(job, steps)
+          job.state == "ready" && steps.any? { |placed| placed.step.stage != "ready" } && record(job, "started", nil)
         end
 
-        def check(job, placed)
+        # also: keys done in the same breath. Raises InvalidEntry.
+        def check(job, placed, also = [])
           require_ready(job) unless placed.step.stage == "ready"
           ordered = @plans.ordered(job)
-          waits = Planning::Steps.new(@context.knowledge).progress(ordered, job.done).waits_for(placed)
+          waits = Planning::Steps.new(@context.knowledge).progress(ordered, job.done + also).waits_for(placed)
           raise InvalidEntry.of("step", "waits", waiting(waits)) if waits.any?
 
           halts = halts(job, placed)

@@ -207,7 +207,7 @@ module Graver
 
         def tick_until(job, keys, last)
           ticks = Planning::JobTicks.new(@context)
-          keys.take(keys.index(last) + 1).each { |key| ticks.tick(job.id, key, true) }
+          keys.take(keys.index(last) + 1).each { |key| ticks.tick(job.id, [key], true) }
         end
 
         def supplies(axle_id, rows)

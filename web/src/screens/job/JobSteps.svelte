@@ -4,7 +4,7 @@
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import type { Schemas } from "../../api/client";
-  import { stages, torque } from "../../format/jobs";
+  import { movements, stages, torque, type Movement } from "../../format/jobs";
   import { day, upperFirst } from "../../format/words";
   import { router } from "svelte-spa-router";
   import { tick as rendered } from "svelte";
@@ -44,7 +44,13 @@
     return job.adjust({ action: "move", key: step.key, after });
   }
   const done = (step: Schemas["JobStep"]) => plan.ticked.includes(step.key) || step.otherwise !== null;
-  const next = $derived(steps.find((step) => !done(step))?.key);
+  // What is changed is changed step by step; what is done, movement by movement.
+  const shown = $derived(
+    changing ? steps.map((step): Movement => ({ key: step.key, steps: [step] })) : movements(steps),
+  );
+  const allDone = (movement: Movement) => movement.steps.every(done);
+  const ticked = (movement: Movement) => movement.steps.every((step) => plan.ticked.includes(step.key));
+  const next = $derived(shown.find((movement) => !allDone(movement))?.key);
   const named = (key: string) => {
     const step = steps.find((each) => each.key === key);
     return step
@@ -52,16 +58,20 @@
       : key;
   };
   let refusedAt = $state("");
-  async function check(step: Schemas["JobStep"], box: HTMLInputElement) {
-    refusedAt = step.key;
-    await job.tick(step.key, box.checked);
+  async function check(movement: Movement, box: HTMLInputElement) {
+    refusedAt = movement.key;
+    await job.tick(
+      movement.steps.map((step) => step.key),
+      box.checked,
+    );
     // What the server did not take does not look taken.
-    if (!outbox.of(job.id, step.key)) box.checked = plan.ticked.includes(step.key);
+    if (!outbox.of(job.id, movement.key)) box.checked = ticked(movement);
   }
   // A link from elsewhere (Finish, a step that waits) leads to its step.
   async function goTo(key: string) {
     await rendered();
-    const box = document.querySelector<HTMLInputElement>(`[data-step="${CSS.escape(key)}"] input`);
+    const movement = shown.find((each) => each.steps.some((step) => step.key === key));
+    const box = document.querySelector<HTMLInputElement>(`[data-step="${CSS.escape(movement?.key ?? key)}"] input`);
     box?.scrollIntoView({ block: "center" });
     box?.focus();
   }
@@ -105,67 +115,81 @@
     </p>
   {/each}
   <section class="sheet steps">
-    {#each stages(steps) as stage (stage.id)}
+    {#each stages(shown) as stage (stage.id)}
       <h3>{stage.title}</h3>
       <ol class="plain-list">
-        {#each stage.steps as step (step.key)}
-          {@const sending = job.open ? outbox.of(job.id, step.key) : undefined}
-          <li class:done={done(step)} class:waits={step.waits_for.length > 0} data-step={step.key}>
+        {#each stage.movements as movement (movement.key)}
+          {@const step = movement.steps[0]!}
+          {@const sending = job.open ? outbox.of(job.id, movement.key) : undefined}
+          {@const waitsFor = movement.steps.flatMap((each) => each.waits_for)}
+          <li
+            class:done={allDone(movement)}
+            class:waits={step.waits_for.length > 0}
+            class:joined={movement.steps.length > 1}
+            data-step={movement.key}
+          >
             <label>
               <input
                 type="checkbox"
-                checked={sending ? sending.done : plan.ticked.includes(step.key)}
+                checked={sending ? sending.done : ticked(movement)}
                 disabled={!job.open}
-                onchange={(event) => check(step, event.currentTarget)}
+                onchange={(event) => check(movement, event.currentTarget)}
               />
               <span>
-                {step.text}
-                {#each step.tighten as line (line.axle + line.fastener)}
-                  {#if line.newton_metres !== null}<strong class="number at"
-                      >{plan.axles.length > 1 && !step.key.includes(`${line.axle}.`) ? `${line.axle} ` : ""}{step
-                        .tighten.length > 1
-                        ? `${line.label.toLowerCase()} `
-                        : ""}{torque(line)}</strong
-                    >{/if}{#if line.said.length}<span class="quiet"
-                      >{line.newton_metres === null ? `${line.label}: ` : ""}{line.said.join("; ")}</span
-                    >{/if}
+                {#each movement.steps as step (step.key)}
+                  <span class="line">
+                    {step.text}
+                    {#each step.tighten as line (line.axle + line.fastener)}
+                      {#if line.newton_metres !== null}<strong class="number at"
+                          >{plan.axles.length > 1 && !step.key.includes(`${line.axle}.`) ? `${line.axle} ` : ""}{step
+                            .tighten.length > 1
+                            ? `${line.label.toLowerCase()} `
+                            : ""}{torque(line)}</strong
+                        >{/if}{#if line.said.length}<span class="quiet"
+                          >{line.newton_metres === null ? `${line.label}: ` : ""}{line.said.join("; ")}</span
+                        >{/if}
+                    {/each}
+                    {#if step.gate}<span class="gate">{step.kills ? texts.neverSkipped : texts.notToBeSkipped}</span
+                      >{/if}
+                    {#if step.own}<span class="gate own">{texts.yourOwnStep}</span>{/if}
+                    {#if step.why}{" "}<span class="quiet">{step.why}</span>{/if}
+                  </span>
                 {/each}
-                {#if step.gate}<span class="gate">{step.kills ? texts.neverSkipped : texts.notToBeSkipped}</span>{/if}
-                {#if step.own}<span class="gate own">{texts.yourOwnStep}</span>{/if}
-                {#if step.why}{" "}<span class="quiet">{step.why}</span>{/if}
               </span>
             </label>
             {#if sending}<p class="note unsent" role="status">
                 {texts.notSavedYetTheServer}
               </p>{/if}
-            {#if step.otherwise}<p class="note"><strong>{texts.doneAnotherWay}</strong> {step.otherwise}</p>{/if}
-            {#if refusedAt === step.key && job.fault("step")}
+            {#each movement.steps as each (each.key)}
+              {#if each.otherwise}<p class="note"><strong>{texts.doneAnotherWay}</strong> {each.otherwise}</p>{/if}
+            {/each}
+            {#if refusedAt === movement.key && job.fault("step")}
               <p class="note fault" role="alert">
-                {#if step.waits_for.length}{texts.firstComes}
-                  {#each step.waits_for as key, at (key)}{at ? texts.then : ""}<button
+                {#if waitsFor.length}{texts.firstComes}
+                  {#each waitsFor as key, at (key + at)}{at ? texts.then : ""}<button
                       type="button"
                       class="link"
                       onclick={() => goTo(key)}>{named(key)}</button
                     >{/each}{:else}{job.fault("step")}{/if}
               </p>
             {/if}
-            {#each step.last_time as note (note.day + note.text)}<p class="note">
+            {#each movement.steps.flatMap((each) => each.last_time) as note (note.day + note.text)}<p class="note">
                 <strong>{say(texts.lastTimeDay, { day: day(note.day) })}</strong>
                 {note.text}
               </p>{/each}
-            {#each step.notes as note (note.text)}<p class="note">
+            {#each movement.steps.flatMap((each) => each.notes) as note (note.text)}<p class="note">
                 <strong>{texts.yourNote}</strong>
                 {note.text}
               </p>{/each}
-            {#each step.cautions as caution (caution.text)}
+            {#each movement.steps.flatMap((each) => each.cautions) as caution (caution.text)}
               <p class="caution {caution.severity}"><strong>{upperFirst(caution.severity)}:</strong> {caution.text}</p>
             {/each}
-            {#if job.open && (changing || step.key === next)}
+            {#if job.open && (changing || movement.key === next)}
               <div class="actions no-print">
                 <button type="button" class="link" onclick={() => open(step.key, "note")}
                   >{texts.noteForNextTime}</button
                 >
-                {#if !step.kills && !done(step) && plan.state === "started"}<button
+                {#if !step.kills && !done(step) && movement.steps.length === 1 && plan.state === "started"}<button
                     type="button"
                     class="link"
                     onclick={() => open(step.key, "otherwise")}>{texts.iDidItAnotherWay}</button
@@ -259,6 +283,14 @@
     color: var(--quiet);
     text-decoration: line-through;
     text-decoration-thickness: 1px;
+  }
+  .line {
+    display: block;
+  }
+  .joined .line + .line {
+    margin-top: 0.3rem;
+    padding-top: 0.3rem;
+    border-top: 1px dotted var(--line);
   }
   .at {
     font-size: 1.2rem;

@@ -3,7 +3,7 @@
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
   import type { JobPlanState } from "./jobPlan.svelte";
-  import { money } from "../../format/jobs";
+  import { money, movements } from "../../format/jobs";
   import { day } from "../../format/words";
   import JobMoney from "./JobMoney.svelte";
   import JobParts from "./JobParts.svelte";
@@ -18,6 +18,10 @@
   let { job, part, base }: { job: JobPlanState; part: string; base: string } = $props();
   const plan = $derived(job.plan!);
   const open = $derived(plan.readiness.filter((item) => item.blocks && !item.resolved).length);
+  const moves = $derived(movements(plan.steps ?? []));
+  const doneCount = $derived(
+    moves.filter((each) => each.steps.every((step) => plan.ticked.includes(step.key) || step.otherwise)).length,
+  );
   const orderBy = $derived(plan.parts.flatMap((line) => line.order_by ?? []).toSorted()[0]);
   const PARTS = [
     ["ready", texts.ready, JobReady],
@@ -67,7 +71,7 @@
   {#each shown as [id, label] (id)}
     <a href="{base}/{id}" aria-current={part === id ? "page" : undefined}
       >{label}{#if id === "ready" && open}<span class="badge">{open}</span>{/if}{#if id === "steps" && plan.steps}<span
-          class="badge">{plan.ticked.length ? `${plan.ticked.length}/` : ""}{plan.steps.length}</span
+          class="badge">{plan.ticked.length ? `${doneCount}/` : ""}{moves.length}</span
         >{/if}</a
     >
   {/each}

@@ -38,7 +38,7 @@ export class JobPlanState {
   restore = () => this.act(() => api.restoreJob(this.id));
   otherwise = (step: string, because: string) => this.act(() => api.otherwise(this.id, step, because));
   /** Kept in the browser until the server has taken it. */
-  tick = (step: string, done: boolean) => outbox.add({ job: this.id, step, done });
+  tick = (steps: string[], done: boolean) => outbox.add({ job: this.id, steps, done });
   /** A tick has been answered: what it changes is changed, and where readings stop the job, all of it is read anew. */
   answered = (progress: Schemas["JobProgress"] | null, refusal: Refusal | null): void => {
     this.form.refused = refusal;
