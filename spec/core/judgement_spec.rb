@@ -46,7 +46,7 @@ RSpec.describe "Judging" do
     # Floor: 1.6 mm, 49 CFR 393.47 (from memory), and 1.5 mm, UK inspection manual 1.1.13 (from memory); the rest are
     # stated choices of the project, so each is tried at and just beside its threshold.
     it "turns at its thresholds" do
-      expect(KNOWLEDGE.floor_pad_limit_mm).to eq(1.5)
+      expect(KNOWLEDGE.pad_limit("own-stop").mm).to eq(1.5)
       expect(KNOWLEDGE.pad_limit("law-uk").mm).to eq(1.5)
       expect([0.5, 0.49].map { |chance| severity("pad_below_floor_chance" => chance) }).to eq(%w[stop good])
       expect([0.9, 0.89, 0.1, 0.09].map { |chance| severity("rotor_below_discard_chance" => chance) }).to eq(

@@ -67,7 +67,7 @@ RSpec.describe "Approaches in a job" do
 
   it "undoes wheel nuts in the air with an impact wrench, on stands that were shaken" do
     approach(crack: "air")
-    expect(steps(everything) & ["crack_nuts", "wheel_off"]).to be_empty
+    expect(steps(everything) & %w[crack_nuts wheel_off]).to be_empty
     expect_order(everything, "chock", "lift", "shake", "wheel_off_impact", "judge")
     expect(tools(everything)).to include("impact_wrench")
     expect(said(everything, "wheel_off_impact")).to match(/locking nut by its key/)
@@ -75,7 +75,16 @@ RSpec.describe "Approaches in a job" do
 
   it "clamps the hose only with the screw open, and takes the clamp off before the pedal is pumped" do
     approach(fluid_back: "clamp")
-    expect_order(everything, "screw_cracked", "hose_clamped", "screw_open", "piston_home", "screw_closed", "hose_unclamped", "pump")
+    expect_order(
+      everything,
+      "screw_cracked",
+      "hose_clamped",
+      "screw_open",
+      "piston_home",
+      "screw_closed",
+      "hose_unclamped",
+      "pump"
+    )
     expect(tools(everything)).to include("hose_clamp", "bleed_spanner")
     late = { action: "move", key: "front.left.hose_unclamped", after: "front.pump" }
     expect { planning.adjust(job_id, late) }.to raise_error(Graver::InvalidEntry)
@@ -118,5 +127,58 @@ RSpec.describe "Approaches in a job" do
     expect(parts(plan)).not_to have_key("single_use.slide_pin_bolt")
     expect(plan.parts.find { |part| part.line.id == "pads" }.line.lays).to include("in the box: new slide pin bolts")
     expect(line(plan, "slide_pin_bolt")).to have_attributes(single_use: true)
+  end
+
+  it "holds for one job alone where its owner says so, and for that job only" do
+    expect(steps(everything)).to include("crack_nuts")
+    here = ->(approach, option) do
+      ask(:put, "/jobs/#{job_id}/approaches", { approach:, option: })["scope"]&.fetch("schools")
+    end
+    expect(here["crack", "air"].find { |each| each["id"] == "crack" }).to include("chosen" => "air", "here" => true)
+    expect(steps(plan)).to include("wheel_off_impact")
+    other = planning.plan(front, "2026-05-30")
+    expect(
+      Graver::Service::Planning::JobPlan
+        .new(context.for_request)
+        .find(other.id)
+        .ordered
+        .placed
+        .map { |each| each.step.id }
+    ).to include("crack_nuts")
+    expect(here["crack", nil].find { |each| each["id"] == "crack" }).to include("chosen" => "ground", "here" => false)
+    here["crack", "teeth"]
+    expect([status, fields(JSON.parse(last_response.body)).keys]).to eq([422, ["option"]])
+    here["luck", "air"]
+    expect([status, fields(JSON.parse(last_response.body)).keys]).to eq([422, ["approach"]])
+  end
+
+  it "is the same in every job where the household says so, in groups, with what is usual" do
+    all = ask(:get, "/schools")
+    expect(all["schools"].map { |each| each["group"] }.uniq.length).to eq(6)
+    expect(all["schools"]).to all(satisfy { |each| each["options"].all? { |option| option["because"] } })
+    approach(hub: "bare")
+    expect(said(everything, "hub_face")).to include("nothing on them")
+    expect(ask(:get, "/schools")["schools"].find { |each| each["id"] == "hub" }).to include(
+      "chosen" => "bare",
+      "default" => "film"
+    )
+  end
+
+  # 1.6 mm: 49 CFR 393.47; 1.5 mm: UK inspection manual, 1.1.13 (both from memory)
+  it "stops at the figure of the inspection that counts" do
+    vehicle = axle(:front, { "caliper.kind": "floating_slide_pins", "pad.new_thickness": %w[12 mm] })
+    id = car["id"]
+    readings =
+      %w[left right]
+        .product(%w[inner outer])
+        .map { |side, pad| pad("1.55", side:, pad:, axle: vehicle, method: "micrometer") }
+    ask(:post, "/vehicles/#{id}/look-overs", look_over(ApiHelper::TODAY, "60000", *readings))
+    rules = -> { ask(:get, "/vehicles/#{id}/findings")["findings"].map { |each| each["rule"] } }
+    expect(rules.call).not_to include("pad-below-law")
+    approach(inspection: "us_commercial")
+    expect(rules.call).to include("pad-below-law")
+    expect(ask(:get, "/vehicles/#{id}")["state"]["severity"]).to eq("stop")
+    approach(inspection: "uk")
+    expect(rules.call).not_to include("pad-below-law")
   end
 end

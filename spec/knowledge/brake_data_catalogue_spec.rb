@@ -75,11 +75,7 @@ RSpec.describe Graver::Knowledge::BrakeDataCatalogue do
 
         setup =
           setup("front", %w[pads rotors_new hose], vehicles: vehicle, calipers: caliper["id"], retentions: retention)
-        tightened =
-          sequence
-            .call(lifts(setup))
-            .flat_map { |placed| placed.step.tighten }
-            .uniq
+        tightened = sequence.call(lifts(setup)).flat_map { |placed| placed.step.tighten }.uniq
         keys =
           applying(
             vehicle,

@@ -45,12 +45,13 @@ RSpec.describe Graver::Knowledge::Library do
         "  requires: [parked]\n  needs: [trim"
       ] =>
         /step crack_nuts lets go of what holds the vehicle/,
-      ["steps/clean.yml", "{says:hub}", "{says:piston}"] =>
+      %w[steps/clean.yml {says:hub} {says:piston}] =>
         %r{steps/clean\.yml:\d+: step hub_face leaves a place for piston, of which an option says nothing},
-      ["steps/clean.yml", "{says:hub}", "{says:hug}"] => /step hub_face leaves a place for hug, which is no approach/,
+      %w[steps/clean.yml {says:hub} {says:hug}] => /step hub_face leaves a place for hug, which is no approach/,
       ["rules/schools.yml", "says: \"They stay dry.\"", "says: \"Then engine on.\""] =>
         %r{rules/schools\.yml: under_clips\.dry runs the engine: write a step for it},
-      ["rules/schools.yml", "uses: [pin_grease_synthetic]", "uses: [butter]"] => /synthetic names uses butter, not there/,
+      ["rules/schools.yml", "uses: [pin_grease_synthetic]", "uses: [butter]"] =>
+        /synthetic names uses butter, not there/,
       ["procedures/facts.yml", "on its stand\" }", "on its stand\", optional: true }"] =>
         /hazards.yml requires chocked, which is optional/,
       ["rules/scope.yml", "companions: [pads]", "companions: [prayer]"] =>

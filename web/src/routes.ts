@@ -13,6 +13,7 @@ export const routes = {
   "/look-overs/:id": wrap({ asyncComponent: () => import("./screens/lookOver/LookOver.svelte") }),
   "/bin": wrap({ asyncComponent: () => import("./screens/bin/Bin.svelte") }),
   "/backups": wrap({ asyncComponent: () => import("./screens/backups/Backups.svelte") }),
+  "/approaches": wrap({ asyncComponent: () => import("./screens/approaches/ApproachesPage.svelte") }),
   "/workshop": wrap({ asyncComponent: () => import("./screens/workshop/Workshop.svelte") }),
   "/axles/:id/brake-data": wrap({ asyncComponent: () => import("./screens/brakeData/BrakeData.svelte") }),
   "/vehicles/:id/look-over": wrap({ asyncComponent: () => import("./screens/walkRound/WalkRound.svelte") }),

@@ -55,7 +55,6 @@ module Graver
       end
       def pad_limit(id) = pad_limits.find { |limit| limit.id == id }
       def default_pad_limit_mm = pad_limit(limits.fetch("default_pad_limit")).mm
-      def floor_pad_limit_mm = pad_limit(limits.fetch("floor_pad_limit")).mm
       def state = @contents.fetch("rules/state.yml")
       def rotor_rules = @contents.fetch("rules/rotor.yml")
       def questions = @contents.fetch("rules/questions.yml")
@@ -225,7 +224,10 @@ module Graver
               approach["options"]
                 .select { |_, option| option["says"] }
                 .map do |id, option|
-                  ["#{kind}.#{id}", Core::Planning::Sayings::Saying.new(text: option["says"], uses: option["uses"] || [])]
+                  [
+                    "#{kind}.#{id}",
+                    Core::Planning::Sayings::Saying.new(text: option["says"], uses: option["uses"] || [])
+                  ]
                 end
             end
         Core::Planning::Sayings.new(said.to_h)

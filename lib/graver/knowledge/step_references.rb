@@ -14,7 +14,8 @@ module Graver
       # -> [sentence], all that is wrong
       def faults
         found =
-          dangling + duplicates + late + one_way + unnamed_hazards + unsaid + options_that_hurt + lists_of_options
+          dangling + duplicates + late + one_way + unnamed_hazards + unsaid + options_that_hurt + lists_of_options +
+            approaches_in_no_group
         found.empty? ? cyclic : found
       end
 
@@ -93,6 +94,14 @@ module Graver
           .product(@procedure.hazards)
           .select { |(_, _, option), hazard| option["says"] && hazard.shown_by?(option["says"]) }
           .map { |(kind, id, _), hazard| "rules/schools.yml: #{kind}.#{id} #{hazard.label}: write a step for it" }
+      end
+
+      def approaches_in_no_group
+        all = @contents.fetch("rules/schools.yml")
+        all
+          .fetch("job")
+          .reject { |_, approach| all.fetch("groups").key?(approach["group"]) }
+          .map { |kind, approach| "rules/schools.yml: #{kind} is of group #{approach["group"]}, which is not there" }
       end
 
       def lists_of_options

@@ -142,13 +142,15 @@ module Graver
         return @paper.say(Texts.say("sheet.no_order"), style: :bold) unless @job[:steps]
 
         title = nil
-        @job[:steps].slice_before { |step| !step[:joins] }.each do |movement|
-          first = movement.first
-          at = [first[:place]&.capitalize, first[:place] ? first[:stage].downcase : first[:stage]].compact.join(": ")
-          @paper.heading(at, room: 80) unless at == title
-          title = at
-          movement(movement)
-        end
+        @job[:steps]
+          .slice_before { |step| !step[:joins] }
+          .each do |movement|
+            first = movement.first
+            at = [first[:place]&.capitalize, first[:place] ? first[:stage].downcase : first[:stage]].compact.join(": ")
+            @paper.heading(at, room: 80) unless at == title
+            title = at
+            movement(movement)
+          end
       end
 
       # One box for what is one movement of the hands.

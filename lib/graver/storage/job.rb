@@ -6,6 +6,7 @@ module Graver
     # scope:
     # { "axles" => { "axle id" => [work, ...] }, "reasons" => { "axle id" => text } } or nil; adjustments: { event id
     # => Hash };
+    # approaches: { approach => option } of this job alone;
     # notes: [{ "step", "key", "text", "day" }]; choices: { parts line => supply id }; resolved: [item]; quote: Hash
     # or nil;
     # ready_because: why it is ready in spite of gaps; otherwise: { step key => { "because", "text", "day" } }, steps
@@ -20,6 +21,7 @@ module Graver
         :state,
         :ticked,
         :scope,
+        :approaches,
         :adjustments,
         :notes,
         :choices,

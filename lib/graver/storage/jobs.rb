@@ -22,7 +22,7 @@ module Graver
       end
 
       # kind: "planned" (value: day), "ticked" or "unticked" (value: step key), a state, or one of those with a Hash:
-      # "scope", "adjusted", "unadjusted", "noted", "chose", "settled", "quoted", "otherwise", "finished"; "cleared"
+      # "scope", "approach", "adjusted", "unadjusted", "noted", "chose", "settled", "quoted", "otherwise", "finished"; "cleared"
       # (value: step key). -> id of the event
       def record_event(id, kind, value = nil, at:)
         @database[:job_events].insert(
@@ -77,6 +77,7 @@ module Graver
         }
         chosen = {
           choices: merged(by_kind["chose"], "line", "supply"),
+          approaches: merged(by_kind["approach"], "approach", "option").compact,
           resolved: merged(by_kind["settled"], "item", "done").select { |_, done| done }.keys
         }
         notes = by_kind["noted"].map { |event| parsed(event).merge("day" => event[:recorded_at][0, 10]) }

@@ -169,6 +169,11 @@ export const api = {
   findings: (vehicle: number) => taken(client.GET("/vehicles/{id}/findings", { params: { path: { id: vehicle } } })),
   claim: (vehicle: number, claim: Schemas["Claim"]) =>
     taken(client.POST("/vehicles/{id}/claims", { params: { path: { id: vehicle } }, body: claim })),
+  schools: () => taken(client.GET("/schools")),
+  approachJob: (id: number, approach: string, option: string | null, seen?: string | null) =>
+    asSeen(seen, (header) =>
+      client.PUT("/jobs/{id}/approaches", { params: { header, path: { id } }, body: { approach, option } }),
+    ),
   chooseSchools: (choice: Schemas["SchoolChoice"], seen?: string | null) =>
     asSeen(seen, (header) => client.PUT("/schools", { params: { header }, body: choice })),
   symptoms: () => taken(client.GET("/symptoms")),

@@ -52,3 +52,4 @@ export const odometer = "Odometer";
 export const startALookOver = "Start a look-over";
 export const withinRoughOrByMonth = "within {rough} or by {month}";
 export const note = "Note";
+export const approaches = "Approaches";

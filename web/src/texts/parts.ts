@@ -42,3 +42,7 @@ export const changedElsewhere = "Changed in another window";
 export const whichCounts = "Since you opened this page, something you changed was changed elsewhere. Which one counts?";
 export const showTheOther = "Use the other";
 export const saveMine = "Save mine";
+export const thisJobAlone = "For this job alone.";
+export const asInEveryJob = "As in every job";
+export const usuallyOption = "Usually: {option}.";
+export const whatSpeaksForEach = "What speaks for each";

@@ -7,12 +7,17 @@ module Graver
       class Findings < Resource
         get "/vehicles/:id/findings", :findings
         post "/vehicles/:id/claims", :check_claim
+        get "/schools", :all_schools
         put "/schools", :choose_schools
         get "/symptoms", :symptoms
         post "/vehicles/:id/symptoms", :answer_symptom
 
         def findings = kept("findings", id) { serializer.call(judging.call(id), schools.chosen, context.today) }
         def check_claim = serializer.claim(*judging.claim(id, payload(Contracts::Claim)))
+        def all_schools
+          chosen = schools.chosen
+          { schools: Serializers::Schools.call(knowledge, chosen), revision: revision(chosen) }
+        end
         def choose_schools
           given = payload(Contracts::SchoolChoice)
           chosen = as_seen(schools.matter, given) { schools.choose(given) }

@@ -18,6 +18,7 @@ module Graver
         post "/jobs/:id/resolved", :resolve
         put "/jobs/:id/choices", :choose_part
         put "/jobs/:id/quote", :quote
+        put "/jobs/:id/approaches", :approach
         post "/jobs/:id/notes", :note_step, 201
         post "/jobs/:id/adjustments", :adjust, 201
         delete "/jobs/:id/adjustments/:event", :drop_adjustment
@@ -57,6 +58,11 @@ module Graver
         def choose_part
           with(Contracts::PartChoice) do |given|
             as_seen(matter, given) { planning.choose(id, given[:line], given[:supply]) }
+          end
+        end
+        def approach
+          with(Contracts::JobApproach) do |given|
+            as_seen(matter, given) { planning.approach(id, given[:approach], given[:option]) }
           end
         end
         def quote = with(Contracts::Quote) { |given| as_seen(matter, given) { planning.quote(id, given[:total]) } }

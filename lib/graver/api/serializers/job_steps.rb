@@ -21,12 +21,7 @@ module Graver
             steps: ordered.placed&.map { |placed| step(placed, plan) },
             dropped:
               ordered.dropped.map do |placed|
-                {
-                  key: placed.key,
-                  place: placed.place,
-                  text: said(placed),
-                  event: ordered.events.fetch(placed.key)
-                }
+                { key: placed.key, place: placed.place, text: said(placed), event: ordered.events.fetch(placed.key) }
               end,
             set_aside:
               ordered.set_aside.map do |adjustment, event, why|

@@ -7,14 +7,19 @@ module Graver
       module Schools
         module_function
 
-        # chosen: { kind => option id }
-        def call(knowledge, chosen)
+        # chosen: { kind => option id }; here: those of them that hold for one job alone
+        def call(knowledge, chosen, here = [])
           all = Service::Axles::Schools.all(knowledge)
-          chosen.map do |kind, id|
+          groups = knowledge.schools.fetch("groups")
+          in_groups = chosen.sort_by.with_index { |(kind, _), at| [groups.keys.index(all.dig(kind, "group")), at] }
+          in_groups.map do |kind, id|
             {
               id: kind,
               label: all.dig(kind, "label"),
+              group: groups.fetch(all.dig(kind, "group")),
               chosen: id,
+              default: all.dig(kind, "default"),
+              here: here.include?(kind),
               options: all.dig(kind, "options").map { |option, entry| option(option, entry) }
             }
           end

@@ -37,7 +37,20 @@ module Graver
               %i[needs requires forbids gives takes fasteners tighten tools consumables cautions does].to_h do |key|
                 [key, []]
               end
-            new(id:, stage:, text:, why: nil, movement: nil, conditions: {}, exceptions: {}, gate: false, kills: false, **lists)
+            new(
+              id:,
+              stage:,
+              text:,
+              why: nil,
+              movement: nil,
+              conditions: {
+              },
+              exceptions: {
+              },
+              gate: false,
+              kills: false,
+              **lists
+            )
           end
 
           # configuration as in Conditions.met?

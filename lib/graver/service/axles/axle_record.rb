@@ -6,10 +6,11 @@ module Graver
       # Everything on file about one axle, in the core's terms.
       class AxleRecord
         # What holds for all vehicles of the household. instruments: { id => Core::Measurement::Instrument };
-        # school_limit_mm: where pads are done when the owner set no limit.
-        Household = Core::Value.define(:knowledge, :instruments, :school_limit_mm)
+        # school_limit_mm: where pads are done when the owner set no limit; floor: Core::Judgement::PadLimit under which
+        # nobody drives.
+        Household = Core::Value.define(:knowledge, :instruments, :school_limit_mm, :floor)
 
-        attr_reader :vehicle, :axle, :data, :look_overs, :planned
+        attr_reader :floor, :vehicle, :axle, :data, :look_overs, :planned
 
         # data: { key => Storage::BrakeDatum }; look_overs: all of the vehicle, oldest first.
         # planned: PlannedEvents::Planned of the vehicle.
@@ -19,7 +20,7 @@ module Graver
           @axle = axle
           @data = data
           @look_overs = look_overs
-          @knowledge, @instruments, @school_limit_mm = household.deconstruct
+          @knowledge, @instruments, @school_limit_mm, @floor = household.deconstruct
           @sources = sources
           @planned = planned
         end
@@ -95,7 +96,13 @@ module Graver
         def fault(row) = usable.fault(row)
         # The same axle with other brake data: { key => Storage::BrakeDatum or nil }
         def with_data(changes)
-          household = Household.new(knowledge: @knowledge, instruments: @instruments, school_limit_mm: @school_limit_mm)
+          household =
+            Household.new(
+              knowledge: @knowledge,
+              instruments: @instruments,
+              school_limit_mm: @school_limit_mm,
+              floor: @floor
+            )
           data = @data.merge(changes).compact
           self.class.new(vehicle:, axle:, data:, look_overs:, household:, sources: @sources, planned:)
         end

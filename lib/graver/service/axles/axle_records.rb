@@ -31,11 +31,13 @@ module Graver
           data = @context.store.brake_data.current_of(vehicles.flat_map { |vehicle| vehicle.axles.map(&:id) })
           @sources = @context.store.brake_data.by_source_of(vehicles.flat_map { |vehicle| vehicle.axles.map(&:id) })
           planned = PlannedEvents.new(@context).of(vehicles)
+          schools = Schools.new(@context)
           @household =
             AxleRecord::Household.new(
               knowledge: @context.knowledge,
               instruments: Instruments.new(@context).as_read,
-              school_limit_mm: Schools.new(@context).pad_limit_mm
+              school_limit_mm: schools.pad_limit_mm,
+              floor: schools.floor
             )
           vehicles.to_h do |vehicle|
             [vehicle.id, files(vehicle, data, look_overs.fetch(vehicle.id, []), planned.fetch(vehicle.id))]

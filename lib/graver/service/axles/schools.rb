@@ -7,7 +7,7 @@ module Graver
       class Schools
         KEY = "schools"
         # Those that bear on verdicts; the others on the job itself.
-        JUDGING = %w[pads rotors].freeze
+        JUDGING = %w[pads rotors inspection].freeze
 
         def initialize(context)
           @context = context
@@ -38,6 +38,11 @@ module Graver
         # mm at which pads are done where the owner has set no limit of their own
         def pad_limit_mm
           @knowledge.pad_limit(@knowledge.schools.dig("pads", "options", chosen.fetch("pads"), "limit")).mm
+        end
+
+        # Core::Judgement::PadLimit under which nobody drives, by the inspection that counts
+        def floor
+          @knowledge.pad_limit(@knowledge.schools.dig("inspection", "options", chosen.fetch("inspection"), "floor"))
         end
 
         # given: { pads:, rotors:, bed_in:, ... }, any of them. Raises InvalidEntry.

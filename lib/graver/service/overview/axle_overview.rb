@@ -64,7 +64,7 @@ module Graver
         def measures(file, answer, seen, findings)
           Core::Judgement::AxleMeasures.call(
             answer,
-            floor_mm: @knowledge.floor_pad_limit_mm,
+            floor_mm: file.floor.mm,
             discard_mm: file.discard_mm,
             most_days: @knowledge.look_again_most_days
           ).merge(

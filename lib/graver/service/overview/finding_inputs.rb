@@ -38,12 +38,13 @@ module Graver
           now = @answer.pads.now.fetch("#{side}_#{pad}")
           last = newest("pad", side, pad)
           below = ->(limit_mm) { limit_mm && last && @answer.pads.chance_below("#{side}_#{pad}", limit_mm) }
-          floor_mm, maker_mm = @knowledge.floor_pad_limit_mm, @file.length_mm("pad.discard_thickness")
+          floor_mm, maker_mm = @file.floor.mm, @file.length_mm("pad.discard_thickness")
           {
             "place" => label(side, pad, "pad"),
             "now_mm" => now[:mean_mm],
             "error_mm" => @coverage * now[:sd_mm],
             "floor_mm" => floor_mm,
+            "floor_is" => Formats.inside(@file.floor.label),
             "maker_mm" => maker_mm,
             "limit_mm" => @file.limit_mm,
             "limit_from" => @file.limit_from,
@@ -276,7 +277,7 @@ module Graver
           new_mm = @file.length_mm("pad.new_thickness")
           return unless new_mm && @answer.pads&.readings&.positive? && rotor_gone
 
-          allowed = new_mm - [@file.length_mm("pad.discard_thickness") || @knowledge.floor_pad_limit_mm, 0].max
+          allowed = new_mm - [@file.length_mm("pad.discard_thickness") || @file.floor.mm, 0].max
           Core::Judgement::PistonExtension.of(
             pads_gone_mm: pads_gone.max,
             rotor_gone_mm: rotor_gone,

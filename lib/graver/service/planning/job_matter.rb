@@ -21,6 +21,7 @@ module Graver
             state: job.state,
             scope: scope(knowledge, axles, job.works, job.scope&.fetch("reasons", nil)),
             quote: job.quote&.fetch("total", nil),
+            **job.approaches.to_h { |approach, option| [approach(approach), option] },
             **job.choices.to_h { |line, supply| [part(line), supply] }
           }
         end
@@ -35,6 +36,7 @@ module Graver
           ].reject { |each| each.to_s.empty? }.join(": ")
         end
 
+        def self.approach(id) = :"approach:#{id}"
         def self.part(line) = :"part:#{line}"
 
         def initialize(context, id)
@@ -43,11 +45,12 @@ module Graver
           super(-> { current }, ->(name) { label_of(name) })
         end
 
-        # given: { planned_for:, state: }, { axles:, reasons: }, { total: } or { line:, supply: }
+        # given: { planned_for:, state: }, { axles:, reasons: }, { total: }, { approach:, option: } or { line:, supply: }
         def wanted(given)
           fields = given.slice(:planned_for, :state).compact
           fields[:scope] = self.class.scope(@context.knowledge, axles, given[:axles], given[:reasons]) if given[:axles]
           fields[:quote] = given[:total] if given.key?(:total)
+          fields[self.class.approach(given[:approach])] = given[:option] if given[:approach]
           fields[self.class.part(given[:line])] = given[:supply] if given[:line]
           fields
         end
@@ -59,7 +62,12 @@ module Graver
         def current = self.class.fields(@context.knowledge, job, axles)
 
         def label_of(name)
-          LABELS.key?(name) ? Texts.say(LABELS[name]) : Texts.say("changed.part", line: name.to_s.split(":").last)
+          return Texts.say(LABELS[name]) if LABELS.key?(name)
+
+          kind, of = name.to_s.split(":")
+          return @context.knowledge.schools.dig("job", of, "label") || of if kind == "approach"
+
+          Texts.say("changed.part", line: of)
         end
       end
     end

@@ -62,7 +62,8 @@ module Graver
         end
 
         # The order of steps alone, without forecasts: Planning::Steps::Ordered. For ticks and timing.
-        def ordered(job) = @context.standing([:ordered, job.axle_id, job.works, job.adjustments]) { order_of(job) }
+        def ordered(job) =
+          @context.standing([:ordered, job.axle_id, job.works, job.approaches, job.adjustments]) { order_of(job) }
 
         # What readings in the middle of a job have changed -> [Planning::Scope::Halt], without what to buy.
         def halts(job)
@@ -91,7 +92,7 @@ module Graver
 
         # { AxleRecord => works } -> Ordered
         def order(works, job)
-          setups = works.map { |file, chosen| scoping.setup(file, chosen) }
+          setups = works.map { |file, chosen| scoping.setup(file, chosen, job&.approaches || {}) }
           undecided =
             works.any? do |file, chosen|
               scoping.impossible(file, chosen) || scoping.gaps(file, chosen).any? { |_, decides| decides }
@@ -105,7 +106,8 @@ module Graver
         end
 
         def call(overview, axle_id, job)
-          scope = scoping.call(overview, axle_id, job ? job.scope || { "axles" => { axle_id.to_s => ["pads"] } } : nil)
+          on_file = job && (job.scope || { "axles" => { axle_id.to_s => ["pads"] } })
+          scope = scoping.call(overview, axle_id, on_file, job&.approaches || {})
           works = scope.included.to_h { |axle| [axle.file, axle.works] }
           ordered = order(works, job)
           torque = Planning::Torque.new(@context).call(ordered, files(works))

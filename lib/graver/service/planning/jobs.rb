@@ -39,6 +39,23 @@ module Graver
           end
         end
 
+        # An approach for this job alone; option nil: as the household has it -> Storage::Job. Raises InvalidEntry,
+        # NotFound.
+        def approach(id, approach, option)
+          job = going(id)
+          known = @context.knowledge.schools.dig("job", approach) or
+            raise InvalidEntry.of("approach", "unknown_choice", Texts.say("faults.unknown_approach"))
+          unless option.nil? || known["options"].key?(option)
+            choices = known["options"].keys
+            raise InvalidEntry.of("option", "unknown_choice", Texts.say("faults.choose", choices:))
+          end
+
+          @store.transaction do
+            record(job, "draft", nil) if job.state == "ready"
+            record(job, "approach", { approach:, option: })
+          end
+        end
+
         # planned_for: ISO day; state: "ready", "draft", "started" or "dropped"; because: why ready in spite of gaps
         # -> Storage::Job. Raises InvalidEntry, NotFound.
         def change(id, planned_for: nil, state: nil, because: nil)

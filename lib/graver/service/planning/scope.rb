@@ -22,8 +22,13 @@ module Graver
         # adds: { axle id => [work] }; text: why
         Offer = Core::Value.define(:adds, :text)
         # axles: [AxleScope] of the whole vehicle; offers: [Offer]; warnings: [sentence]; schools: { kind => option }
-        # of the job
-        Chosen = Core::Value.define(:axles, :offers, :warnings, :schools) { def included = axles.select(&:included?) }
+        # that have a place in the job; household: the same without what holds for this job alone
+        Chosen =
+          Core::Value.define(:axles, :offers, :warnings, :schools, :household) do
+            def included = axles.select(&:included?)
+            # Kinds chosen for this job alone.
+            def own_schools = schools.keys.reject { |kind| schools[kind] == household[kind] }
+          end
 
         # Rules of knowledge/rules/state.yml that ask for pads.
         PADS_DUE = %w[pad-metal pad-below-floor pad-at-limit pad-due-soon].freeze
@@ -35,14 +40,17 @@ module Graver
           @schools = Axles::Schools.new(context)
         end
 
-        # VehicleOverviews::Overview, the axle it begins with, what is on file of the scope or nil -> Chosen
-        def call(overview, axle_id, on_file)
+        # VehicleOverviews::Overview, the axle it begins with, what is on file of the scope or nil; approaches: of this
+        # job alone -> Chosen
+        def call(overview, axle_id, on_file, approaches = {})
           axles = axles(overview, axle_id, on_file)
+          household = approaches(axles.select(&:included?))
           Chosen.new(
             axles:,
             offers: offers(overview, axles),
             warnings: axles.select(&:included?).flat_map { |axle| warnings(axle) },
-            schools: approaches(axles.select(&:included?))
+            schools: household.merge(approaches.slice(*household.keys)),
+            household:
           )
         end
 
@@ -69,12 +77,13 @@ module Graver
         # Works that are still in the knowledge.
         def known(works) = works & @rules.ids
 
-        # The axle as the planner wants it. Raises nothing; what is not known is nil in the configuration.
-        def setup(file, works)
+        # The axle as the planner wants it; approaches: of this job alone. Raises nothing; what is not known is nil in
+        # the configuration.
+        def setup(file, works, approaches = {})
           configuration =
             Core::Planning::Approaches.applied(
               @knowledge.schools.fetch("job"),
-              @schools.chosen,
+              { **@schools.chosen, **approaches },
               { **file.place, "work" => @rules.expanded(works) }
             )
           Core::Planning::Lifts::Setup.new(

@@ -8,7 +8,7 @@
   import { upperFirst } from "../../format/words";
   import { chosenWorks, type JobPlanState } from "./jobPlan.svelte";
   import AxleSection from "../../parts/AxleSection.svelte";
-  import Choose from "../../parts/Choose.svelte";
+  import Approaches from "../../parts/Approaches.svelte";
   import Fault from "../../parts/Fault.svelte";
 
   /** What is done on each axle: proposed with its reason, changed by a tick. */
@@ -149,32 +149,19 @@
 </div>
 <Fault text={job.fault("axles")} />
 <section class="sheet">
-  <h2>{texts.howYouDoIt} <span class="quiet">{texts.wherePractitionersDisagreeItHolds}</span></h2>
-  <div class="schools">
-    {#each plan.scope.schools as school (school.id)}
-      <label class="school"
-        ><span>{school.label}</span>
-        <Choose
-          disabled={!job.open || job.busy}
-          value={school.chosen}
-          options={school.options}
-          onchoose={(id) =>
-            job.act(() =>
-              api.chooseSchools({ [school.id]: id }, plan.scope.schools_revision).then(() => api.job(job.id)),
-            )}
-        />
-        <span class="quiet because">{school.options.find((option) => option.id === school.chosen)?.because}</span
-        ></label
-      >
-    {/each}
+  <div class="row spread">
+    <h2>{texts.howYouDoIt} <span class="quiet">{texts.wherePractitionersDisagree}</span></h2>
+    <a href="#/approaches">{common.approaches}</a>
   </div>
+  <Approaches
+    schools={plan.scope.schools}
+    disabled={!job.open || job.busy}
+    onchoose={(id, option) => job.act(() => api.approachJob(job.id, id, option, plan.revision))}
+  />
 </section>
 <p class="quiet">{texts.bothSidesOfAnAxle}</p>
 
 <style>
-  .because {
-    font-weight: 400;
-  }
   .offers {
     border-left: 6px solid var(--petrol);
   }
@@ -251,18 +238,6 @@
   }
   .verdicts li {
     font-size: 0.9375rem;
-  }
-  .schools {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(min(22rem, 100%), 1fr));
-    gap: 0.5rem 1.25rem;
-  }
-  .school {
-    min-width: 0;
-    display: grid;
-    grid-template-columns: 1fr;
-    gap: 0.25rem;
-    font-weight: 600;
   }
   .sr {
     position: absolute;
