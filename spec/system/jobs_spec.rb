@@ -69,6 +69,7 @@ RSpec.describe "Planning a job", :demo do
     expect(page).to have_css("h2", text: "Left out by you")
     page.click_link "Fluid, time, money"
     expect(page).to have_text("Rear right").and have_text("Circuit by circuit")
+    page.click_button "Enter a shop's quote"
     page.fill_in "A shop's quote for the same (€)", with: "640"
     page.click_button "Save quote"
     expect(page).to have_text("€ 640").and have_text("What it saves cannot be said yet").and have_text(

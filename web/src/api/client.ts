@@ -202,8 +202,8 @@ export const api = {
     asSeen(seen, (header) =>
       client.PUT("/jobs/{id}/choices", { params: { header, path: { id } }, body: { line, supply } }),
     ),
-  quote: (id: number, total: string | null, seen?: string | null) =>
-    asSeen(seen, (header) => client.PUT("/jobs/{id}/quote", { params: { header, path: { id } }, body: { total } })),
+  quote: (id: number, quote: Schemas["Quote"], seen?: string | null) =>
+    asSeen(seen, (header) => client.PUT("/jobs/{id}/quote", { params: { header, path: { id } }, body: quote })),
   noteStep: (id: number, step: string, text: string) =>
     taken(client.POST("/jobs/{id}/notes", { params: { path: { id } }, body: { step, text } })),
   adjust: (id: number, adjustment: Schemas["Adjustment"]) =>

@@ -7,7 +7,7 @@ module Graver
       class MoneyChange < Contract
         json do
           optional(:currency).value(:string, max_size?: 10)
-          %i[labour_rate markup_percent tax_percent].each { |key| optional(key).value(:string, max_size?: 20) }
+          %i[labour_rate markup_percent tax_percent own_rate].each { |key| optional(key).value(:string, max_size?: 20) }
         end
       end
     end

@@ -65,7 +65,11 @@ module Graver
             as_seen(matter, given) { planning.approach(id, given[:approach], given[:option]) }
           end
         end
-        def quote = with(Contracts::Quote) { |given| as_seen(matter, given) { planning.quote(id, given[:total]) } }
+        def quote
+          with(Contracts::Quote) do |given|
+            as_seen(matter, given) { planning.quote(id, given[:total], given.fetch(:lines, [])) }
+          end
+        end
         def note_step = with(Contracts::StepNote) { |given| planning.note(id, given[:step], given[:text]) }
         def adjust = with(Contracts::Adjustment) { |given| planning.adjust(id, given) }
         def drop_adjustment = answer(planning.restore(id, @exchange.number("event", missing: "missing.change")))

@@ -9,7 +9,7 @@ module Graver
         def call(card)
           sums =
             {
-              **card.to_h.slice(:parts, :consumables, :tools, :shop, :spent),
+              **card.to_h.slice(:parts, :consumables, :tools, :own_time, :shop, :spent),
               total: card.total,
               saving: card.saving
             }.transform_values { |sum| sum&.round(2) }
@@ -26,11 +26,21 @@ module Graver
             unpriced: card.unpriced,
             shop_from: card.shop_from,
             over_km: card.over_km.round,
-            choices: card.choices.map { |choice| choice(choice) }
+            choices: card.choices.map { |choice| choice(choice) },
+            rotors: card.rotors.map { |choice| rotors(choice) }
           }
         end
 
         private
+
+        def rotors(choice)
+          {
+            **choice.to_h.slice(:axle, :what),
+            price: choice.price.round(2),
+            life_km: choice.life_km.round,
+            per_1000_km: choice.per_1000_km.round(2)
+          }
+        end
 
         def choice(choice)
           {

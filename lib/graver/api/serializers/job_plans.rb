@@ -47,6 +47,7 @@ module Graver
             closed: closed(job),
             ticked: job&.ticked || [],
             quote: job&.quote&.fetch("total", nil),
+            quote_lines: job&.quote&.fetch("lines", []) || [],
             vehicle: plan.overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit),
             title:
               Service::Planning::JobTitle.call(@knowledge, plan.scope.included.to_h { |axle| [axle.name, axle.works] })

@@ -20,7 +20,7 @@ module Graver
             planned_for: job.planned_for&.iso8601,
             state: job.state,
             scope: scope(knowledge, axles, job.works, job.scope&.fetch("reasons", nil)),
-            quote: job.quote&.fetch("total", nil),
+            quote: quote(job.quote&.fetch("total", nil), job.quote&.fetch("lines", nil)),
             **job.approaches.to_h { |approach, option| [approach(approach), option] },
             **job.choices.to_h { |line, supply| [part(line), supply] }
           }
@@ -36,6 +36,12 @@ module Graver
           ].reject { |each| each.to_s.empty? }.join(": ")
         end
 
+        # Said as one, so that a bill by lines differs from one of the same sum.
+        def self.quote(total, lines)
+          said = (lines || []).map { |line| line.transform_keys(&:to_sym).values_at(:what, :amount).join(" ") }
+          [total, *said].compact.join("; ").then { |text| text.empty? ? nil : text }
+        end
+
         def self.approach(id) = :"approach:#{id}"
         def self.part(line) = :"part:#{line}"
 
@@ -49,7 +55,7 @@ module Graver
         def wanted(given)
           fields = given.slice(:planned_for, :state).compact
           fields[:scope] = self.class.scope(@context.knowledge, axles, given[:axles], given[:reasons]) if given[:axles]
-          fields[:quote] = given[:total] if given.key?(:total)
+          fields[:quote] = self.class.quote(given[:total], given[:lines]) if given.key?(:total)
           fields[self.class.approach(given[:approach])] = given[:option] if given[:approach]
           fields[self.class.part(given[:line])] = given[:supply] if given[:line]
           fields

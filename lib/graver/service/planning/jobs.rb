@@ -7,7 +7,6 @@ module Graver
     module Planning
       # A job while it is planned: scope, day, notes, changes of the order, what is resolved, ready or not.
       class Jobs < JobEvents
-        MONEY = (0..1_000_000)
         MOST_ADJUSTMENTS = 60
 
         # A draft with the proposed scope. planned_for: ISO day or nil -> Storage::Job. Raises InvalidEntry, NotFound.
@@ -92,10 +91,8 @@ module Graver
           put(id, "chose", { line:, supply: })
         end
 
-        # total: what a shop asks, a text; nil takes it back to the estimate
-        def quote(id, total)
-          put(id, "quoted", total.to_s.strip.empty? ? nil : { total: money("total", total).to_f })
-        end
+        # What a shop asks, as ShopBill takes it; nothing takes it back to the estimate.
+        def quote(id, total, lines = []) = put(id, "quoted", ShopBill.new.call(total, lines))
 
         # A note at a step, for next time. Raises InvalidEntry.
         def note(id, key, text)
@@ -145,16 +142,6 @@ module Graver
                   "not_a_day",
                   Texts.say("faults.not_a_day", example: @context.today.iso8601)
                 )
-        end
-
-        def money(field, text)
-          value = Core::Quantity::EnteredNumber.parse(text).value
-          unless MONEY.cover?(value)
-            raise(InvalidEntry.of("", "out_of_range", Texts.say("faults.between", least: MONEY.min, most: MONEY.max)))
-          end
-          value
-        rescue InvalidEntry => e
-          raise e.under(field)
         end
 
         def state_value(job, state, because)

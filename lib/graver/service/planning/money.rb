@@ -8,6 +8,9 @@ module Graver
       class Money
         # pads_cost, rotors_cost: per 1,000 km; the rotors' nil where it is not known
         Choice = Core::Value.define(:axle, :supply, :life_km, :pads_cost, :rotors_cost)
+        # what: "new" or "machined"; price: of both
+        RotorChoice = Core::Value.define(:axle, :what, :price, :life_km, :per_1000_km)
+        # own_time: what one's own hours count for; rotors: [RotorChoice] where it is a question.
         # hours: Core::Planning::Hours::Range; parts, consumables, tools: Float; unpriced: labels; shop: Float,
         # shop_from: "quote"
         # or "estimate"; spent: Float, over_km: of what was spent before
@@ -18,16 +21,18 @@ module Graver
             :parts,
             :consumables,
             :tools,
+            :own_time,
             :unpriced,
             :shop,
             :shop_from,
             :choices,
+            :rotors,
             :spent,
             :over_km
           ) do
             def total = parts + consumables + tools
             # Nobody can say what is saved while a price is missing.
-            def saving = shop && unpriced.empty? ? shop - total : nil
+            def saving = shop && unpriced.empty? ? shop - total - own_time : nil
 
             # As it is kept with a finished job.
             def said
@@ -36,6 +41,7 @@ module Graver
                 parts: parts.round(2),
                 consumables: consumables.round(2),
                 tools: tools.round(2),
+                own_time: own_time.round(2),
                 total: total.round(2),
                 shop: shop&.round(2),
                 shop_from:,
@@ -73,10 +79,12 @@ module Graver
             parts:,
             consumables:,
             tools:,
+            own_time: @money.number("own_rate") * middle(hours),
             unpriced: unpriced(lists),
             shop: shop(job, parts, hours),
             shop_from: job&.quote ? "quote" : "estimate",
             choices: chosen.included.flat_map { |axle| choices(axle, lists[:parts]) },
+            rotors: chosen.included.flat_map { |axle| rotors(axle, lists[:parts]) },
             spent: self.class.spent(earlier),
             over_km: over_km(overview)
           )
@@ -114,13 +122,40 @@ module Graver
         def shop(job, parts, hours)
           return job.quote["total"].to_f if job&.quote
 
-          labour = Math.sqrt(hours.low * hours.high) * @rules.dig("shop", "labour_hours_share")
+          labour = middle(hours) * @rules.dig("shop", "labour_hours_share")
           rates = {
             rate: @money.number("labour_rate"),
             markup_percent: @money.number("markup_percent"),
             tax_percent: @money.number("tax_percent")
           }
           Core::Planning::ShopQuote.call(parts:, hours: labour, **rates)
+        end
+
+        def middle(hours) = Math.sqrt(hours.low * hours.high)
+
+        # New rotors against machined ones, as far as both are priced and what they have to wear is known.
+        def rotors(axle, parts)
+          discard, answer = axle.file.discard_mm, axle.overview.answer.rotors
+          return [] unless discard && answer&.readings&.positive?
+
+          wear = answer.rates.values.map { |rate| rate[1] }.max
+          { "new" => new_rotors(axle, parts), "machined" => machined_rotors(axle, parts) }.filter_map do |what, (each, mm)|
+            next unless each && mm
+
+            price = each * axle.file.axle.sides.length
+            cost = Core::Planning::RotorCost.call(price:, spare_mm: mm - discard, wear_mm_per_1000_km: wear) or next
+            RotorChoice.new(axle: axle.name, what:, price:, life_km: cost[0], per_1000_km: cost[1])
+          end
+        end
+
+        # [price of one, its thickness as it goes on]
+        def new_rotors(axle, parts) = [rotor_price(axle, parts), axle.file.length_mm("rotor.new_thickness")]
+
+        def machined_rotors(axle, parts)
+          thinnest = axle.judged_rotors.verdicts.values.filter_map(&:reading_mm).min
+          least = axle.file.length_mm("rotor.machine_to_thickness") || axle.file.discard_mm
+          left = thinnest && (thinnest - @context.knowledge.schools.fetch("cut_mm"))
+          [price_of("turning", axle, parts), (left if left && left >= least)]
         end
 
         def choices(axle, parts)
@@ -167,9 +202,11 @@ module Graver
         end
 
         # Of one: what is bought now, else what one is on file for.
-        def rotor_price(axle, parts)
-          bought = parts.find { |each| each.line.axle == axle.name && each.line.id == "rotor" }&.chosen
-          supply = bought || @supplies.of_item("part", "rotor", axle.file.axle.id).find(&:price)
+        def rotor_price(axle, parts) = price_of("rotor", axle, parts)
+
+        def price_of(item, axle, parts)
+          bought = parts.find { |each| each.line.axle == axle.name && each.line.id == item }&.chosen
+          supply = bought || @supplies.of_item("part", item, axle.file.axle.id).find(&:price)
           supply&.price && @supplies.price(supply).to_f
         end
 

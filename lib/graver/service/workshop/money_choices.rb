@@ -12,19 +12,20 @@ module Graver
           currency: "changed.currency",
           labour_rate: "changed.labour_rate",
           markup_percent: "changed.markup_percent",
-          tax_percent: "changed.tax_percent"
+          tax_percent: "changed.tax_percent",
+          own_rate: "changed.own_rate"
         }.freeze
-        RANGES = { "labour_rate" => 0..1000, "markup_percent" => 0..500, "tax_percent" => 0..60 }.freeze
+        RANGES = { "labour_rate" => 0..1000, "markup_percent" => 0..500, "tax_percent" => 0..60, "own_rate" => 0..1000 }.freeze
 
         def initialize(context)
           @context = context
         end
 
-        # { "currency" => "€", "labour_rate" => "90", "markup_percent" => "40", "tax_percent" => "20" }, numbers as
-        # entered
+        # { "currency" => "€", "labour_rate" => "90", "markup_percent" => "40", "tax_percent" => "20", "own_rate" => "0" },
+        # numbers as entered; own_rate: what an hour of one's own counts for
         def chosen
           usual = @context.knowledge.hours.fetch("shop")
-          { "currency" => "€", **RANGES.keys.to_h { |key| [key, usual.fetch(key).to_s] } }.merge(
+          { "currency" => "€", **RANGES.keys.to_h { |key| [key, usual.fetch(key, 0).to_s] } }.merge(
             @context.store.preferences.all[KEY] || {}
           )
         end

@@ -9,6 +9,7 @@
   import type { JobPlanState } from "./jobPlan.svelte";
   import { FormState } from "../../parts/formState.svelte";
   import Fault from "../../parts/Fault.svelte";
+  import ShopBill from "./ShopBill.svelte";
 
   /** Fluid volumes, time, and what it costs against a shop. */
   let { job }: { job: JobPlanState } = $props();
@@ -17,7 +18,6 @@
   const sums = $derived(plan.money);
   const others = $derived(fluid.may.filter((grade) => grade !== fluid.grade));
   const unit = $derived(plan.vehicle.distance_unit);
-  let quote = $state("");
   let shops = $state<Schemas["Money"] | null>(null);
   const form = new FormState();
   const shopFault = form.fault;
@@ -26,12 +26,9 @@
     ["labour_rate", texts.labourAnHour],
     ["markup_percent", texts.markUpOnParts],
     ["tax_percent", texts.tax],
+    ["own_rate", texts.yourOwnHour],
   ] as const;
 
-  async function keepQuote(event: SubmitEvent) {
-    event.preventDefault();
-    if (await job.quote(quote.trim() || null)) quote = "";
-  }
   async function keepShops(event: SubmitEvent) {
     event.preventDefault();
     await form.act(async () => {
@@ -91,7 +88,7 @@
         money: money(sums.parts, sums.currency),
         money2: money(sums.consumables, sums.currency),
         money3: money(sums.tools, sums.currency),
-      })}
+      })}{#if sums.own_time}{" "}{say(texts.yourOwnHoursCountFor, { money: money(sums.own_time, sums.currency) })}{/if}
     </p>
     {#if sums.unpriced.length}<p class="open">
         {say(texts.whatItSavesCannotBe, {
@@ -112,22 +109,8 @@
               : "",
         })}
       </p>{/if}
+    <ShopBill {job} />
     {#if job.open}
-      <form class="row" onsubmit={keepQuote} novalidate>
-        <label
-          ><span>{say(texts.aShopsQuoteForThe, { currency: sums.currency })}</span><input
-            inputmode="decimal"
-            autocomplete="off"
-            bind:value={quote}
-            placeholder={plan.quote === null ? "" : String(plan.quote)}
-            aria-invalid={!!job.fault("total")}
-          /></label
-        >
-        <Button type="submit" size="field" kind="tertiary"
-          >{quote.trim() || plan.quote === null ? texts.saveQuote : texts.backToTheEstimate}</Button
-        >
-      </form>
-      <Fault text={job.fault("total")} />
       {#if shops}
         <form class="row" onsubmit={keepShops} novalidate>
           {#each FIELDS as [key, label] (key)}<label
@@ -197,6 +180,34 @@
     {/if}
   </section>
 </div>
+{#if sums.rotors.length}
+  <section class="sheet scroll">
+    <h2>{texts.rotorsNewOrMachined}</h2>
+    <table>
+      <thead
+        ><tr
+          ><th>{texts.theRotors}</th><th>{texts.priceOfBoth}</th><th>{texts.lastAbout}</th><th
+            >{say(texts.per1000Unit, { unit })}</th
+          ></tr
+        ></thead
+      >
+      <tbody>
+        {#each sums.rotors as choice (choice.axle + choice.what)}
+          <tr
+            ><th scope="row"
+              >{choice.what === "new" ? texts.newRotors : texts.machined}{plan.axles.length > 1
+                ? `, ${choice.axle}`
+                : ""}</th
+            ><td>{money(choice.price, sums.currency)}</td><td>{rough(choice.life_km, unit)}</td><td
+              ><strong>{per1000(choice.per_1000_km)}</strong></td
+            ></tr
+          >
+        {/each}
+      </tbody>
+    </table>
+    <p class="quiet">{texts.toTheDiscardThickness}</p>
+  </section>
+{/if}
 {#if sums.choices.length}
   <section class="sheet scroll">
     <h2>{texts.whatEachChoiceOfPads}</h2>

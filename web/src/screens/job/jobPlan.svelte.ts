@@ -51,7 +51,8 @@ export class JobPlanState {
   note = (step: string, text: string) => this.act(() => api.noteStep(this.id, step, text));
   adjust = (adjustment: Schemas["Adjustment"]) => this.act(() => api.adjust(this.id, adjustment));
   unadjust = (event: number) => this.act(() => api.unadjust(this.id, event));
-  quote = (total: string | null) => this.act(() => api.quote(this.id, total, this.plan!.revision));
+  quote = (total: string | null, lines: Schemas["QuoteLineEntered"][]) =>
+    this.act(() => api.quote(this.id, { total, lines }, this.plan!.revision));
 
   /** Adds a part, consumable or tool of the owner's own, then reads the plan anew. */
   stock = (supply: Schemas["NewSupply"]) => this.act(() => api.addSupply(supply).then(() => api.job(this.id)));
