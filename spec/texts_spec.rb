@@ -16,7 +16,7 @@ RSpec.describe Graver::Texts do
   put_together =
     {
       "timeline.job_" => %w[draft ready started],
-      "timeline.label_" => %w[look order due retorque first_reading job],
+      "timeline.label_" => %w[look order due retorque first_reading relook job],
       "backups." => %w[daily by_hand before_upgrade before_import before_restore],
       "log." => %w[squealer sensor metal],
       "sheet." => %w[inner_pad outer_pad rotor]

@@ -20,13 +20,13 @@ RSpec.describe Graver::Knowledge::Library do
     {
       ["cautions.yml", "severity: danger", "severity: terrible"] => /\Acautions\.yml:5: jack: .*severity/,
       ["limits.yml", "    source: uk-inspection-manual\n", ""] => /limits\.yml.*source/m,
-      ["limits.yml", "source: uk-inspection-manual", "source: hearsay"] => /limits\.yml:3: source “hearsay”/,
+      ["limits.yml", "source: uk-inspection-manual", "source: hearsay"] => /limits\.yml:4: source “hearsay”/,
       ["tools.yml", "label: Trolley jack", "label: [Trolley jack"] => /tools\.yml:\d+: /,
       ["steps/ready.yml", "tools: [syringe]", "tools: [wand]"] => /level_before names tools wand/,
       ["steps/ready.yml", "requires: [settled, compared]", "needs: [pump]"] =>
         %r{steps/ready\.yml:\d+: step cool needs pump, which is in a later stage},
       ["steps/ready.yml", "  text: Clear the open", "  needs: [cool]\n  text: Clear the open"] =>
-        %r{steps/ready\.yml:4: step settle: steps wait for each other: settle, compare},
+        %r{steps/ready\.yml:5: step settle: steps wait for each other: settle, compare},
       ["steps/safe.yml", "requires: [cool]", "requires: [cold]"] =>
         %r{steps/safe\.yml:2: step stand_still names requires cold},
       ["steps/finish.yml", "gives: [held]", "gives: [lowered]"] =>

@@ -123,8 +123,8 @@ RSpec.describe "Screens of the demo household", :demo do
   end
 
   it "lets a job be finished only past its gates" do
-    done = context.store.jobs.find(2).ticked.length
     page.visit "/#/jobs/2"
+    done = page.find("nav.parts a", text: "Steps").text[/(\d+)\//, 1].to_i
     page.click_button "Finish job"
     page.within("form[aria-label='Finish the job']") { page.click_button "Finish job" }
     expect(page).to have_text("Still to be done:")

@@ -12,6 +12,7 @@ module Graver
         Resources::Axles,
         Resources::LookOvers,
         Resources::Findings,
+        Resources::OpenEnds,
         Resources::Timelines,
         Resources::Workshop,
         Resources::Imports,

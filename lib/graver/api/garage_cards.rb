@@ -10,7 +10,7 @@ module Graver
 
       def initialize(context)
         @context = context
-        @serializer = Serializers::Vehicles.new(context.knowledge)
+        @serializer = Serializers::Vehicles.new(context.knowledge, context.today)
         @overviews = Service::Overview::VehicleOverviews.new(context)
       end
 

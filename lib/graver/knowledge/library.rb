@@ -77,6 +77,8 @@ module Graver
       def causes(pattern)
         values(@contents.fetch("rules/causes.yml").fetch("patterns").fetch(pattern), Core::Judgement::CauseEntry)
       end
+      # After how many months wear without a cause is looked at again.
+      def relook_months = @contents.fetch("rules/causes.yml").dig("relook_months", "value")
       def schools = @contents.fetch("rules/schools.yml")
       def schedule = @contents.fetch("rules/schedule.yml")
       def torque_wrenches = @contents.fetch("torque_wrenches.yml")

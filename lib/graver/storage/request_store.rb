@@ -17,6 +17,7 @@ module Graver
         preferences: %i[all],
         corrections: %i[of],
         planned_events: %i[of_vehicles],
+        open_ends: %i[of_vehicles],
         torque_wrenches: %i[all find],
         supplies: %i[of find],
         forecasts_given: %i[of_axles],

@@ -17,6 +17,7 @@ module Graver
         preferences: Preferences,
         corrections: Corrections,
         planned_events: PlannedEvents,
+        open_ends: OpenEnds,
         torque_wrenches: TorqueWrenches,
         supplies: Supplies,
         forecasts_given: ForecastsGiven,

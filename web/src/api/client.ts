@@ -169,6 +169,12 @@ export const api = {
   findings: (vehicle: number) => taken(client.GET("/vehicles/{id}/findings", { params: { path: { id: vehicle } } })),
   claim: (vehicle: number, claim: Schemas["Claim"]) =>
     taken(client.POST("/vehicles/{id}/claims", { params: { path: { id: vehicle } }, body: claim })),
+  addOpenEnd: (vehicle: number, end: Schemas["NewOpenEnd"]) =>
+    taken(client.POST("/vehicles/{id}/open-ends", { params: { path: { id: vehicle } }, body: end })),
+  changeOpenEnd: (id: number, because: string | null) =>
+    taken(client.PATCH("/open-ends/{id}", { params: { path: { id } }, body: { because } })),
+  answerCause: (vehicle: number, answer: Schemas["CauseAnswer"]) =>
+    taken(client.POST("/vehicles/{id}/causes", { params: { path: { id: vehicle } }, body: answer })),
   schools: () => taken(client.GET("/schools")),
   approachJob: (id: number, approach: string, option: string | null, seen?: string | null) =>
     asSeen(seen, (header) =>

@@ -19,12 +19,12 @@ module Graver
         def garage = KeptJson.new(GarageCards.new(context).call(all: params["all"]))
         def add_vehicle = vehicle(Service::Household::AddVehicle.new(context).call(payload(Contracts::NewVehicle)).id)
         def vehicle(of = id)
-          kept("vehicle", of) { Serializers::Vehicles.new(knowledge).call(overviews.find(of)) }
+          kept("vehicle", of) { Serializers::Vehicles.new(knowledge, context.today).call(overviews.find(of)) }
         rescue NotFound
           raise
         rescue StandardError => e
           Trouble.tell(e)
-          Serializers::Vehicles.new(knowledge).call(overviews.unworked(overviews.vehicle(of), e))
+          Serializers::Vehicles.new(knowledge, context.today).call(overviews.unworked(overviews.vehicle(of), e))
         end
 
         def change_vehicle

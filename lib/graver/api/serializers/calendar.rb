@@ -11,7 +11,7 @@ module Graver
       # and
       # vehicle stay the same, so that a subscribed calendar moves it instead of doubling it.
       class Calendar
-        REMINDED = %w[look order due fluid inspection retorque first_reading job].freeze
+        REMINDED = %w[look order due fluid inspection retorque first_reading relook job].freeze
 
         # timelines: [Service::Forecast::Timeline::View]; at: Time of the answer
         def call(timelines, at)

@@ -13,6 +13,8 @@ module Graver
         # all: Service::Findings::All; chosen: the schools followed
         def call(all, chosen, today)
           overview = all.overview
+          @answers = all.answers
+          @today = today
           {
             vehicle: overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit),
             today: today.iso8601,
@@ -44,7 +46,16 @@ module Graver
               :advice,
               :source
             )
-          fields.merge(confidence: found.confidence&.round(4), causes: found.causes.map { |cause| cause(cause) })
+          fields.merge(
+            confidence: found.confidence&.round(4),
+            causes: found.causes.map { |cause| cause(cause) },
+            answered: answered(found)
+          )
+        end
+
+        def answered(found)
+          each = @answers[[found.axle_id, found.side, found.rule]]
+          each && OpenEnds.one(each, @today)
         end
 
         # Somebody's figure: claim is nil where nothing was read to hold it against.
@@ -126,13 +137,14 @@ module Graver
             advice: mark.caution || Texts.say("marks.look_again"),
             confidence: nil,
             causes: [],
+            answered: nil,
             source: @knowledge.source_title(@knowledge.conditions_source)
           }
         end
 
         def cause(cause)
           seen = cause.seen.map { |mark| mark == "recurs" ? Texts.say("marks.recurs") : described(mark) }
-          { label: cause.label, share: cause.share.round(3), seen:, check: cause.check, remedy: cause.remedy }
+          { id: cause.id, label: cause.label, share: cause.share.round(3), seen:, check: cause.check, remedy: cause.remedy }
         end
 
         def described(mark)

@@ -9,8 +9,9 @@ module Graver
         SEVERITIES = %w[stop plan watch good].freeze
         NEVER = 1_000_000
 
-        def initialize(knowledge)
+        def initialize(knowledge, today)
           @knowledge = knowledge
+          @today = today
           @axles = Axles.new(knowledge)
         end
 
@@ -41,6 +42,7 @@ module Graver
             jobs_done: jobs_done(overview),
             jobs_open: jobs_open(overview),
             skipped: skipped(overview),
+            open_ends: OpenEnds.call(overview.open_ends, @today),
             seen: overview.seen.select(&:severity).map { |mark| seen(mark) } + found(overview.findings, overview)
           )
         end
@@ -132,10 +134,16 @@ module Graver
 
           axles = overview.axles.select { |each| each.judgement.severity == severity }
           if axles.empty?
-            Texts.say(overview.unusable.any? ? "log.has_unusable" : "log.done_otherwise")
+            still_open(overview)
           else
             axles.map { |axle| "#{axle.file.axle.name.capitalize}: #{lead(axle)}" }.join(" ")
           end
+        end
+
+        def still_open(overview)
+          return Texts.say("log.open_end", what: due(overview).text) if due(overview)
+
+          Texts.say(overview.unusable.any? ? "log.has_unusable" : "log.done_otherwise")
         end
 
         # One sentence: the rest stands with the axle. What stops the vehicle is said in full.
@@ -149,10 +157,17 @@ module Graver
           severities = [
             *overview.axles.map { |axle| axle.judgement.severity },
             *(overview.seen + overview.findings).filter_map(&:severity),
-            ("watch" if skipped(overview).any? || overview.unusable.any? || overview.error)
+            ("watch" if to_see_to?(overview))
           ]
           severities.compact.min_by { |severity| SEVERITIES.index(severity) }
         end
+
+        def to_see_to?(overview)
+          skipped(overview).any? || overview.unusable.any? || overview.error || due(overview)
+        end
+
+        # An open end whose day to look again is there.
+        def due(overview) = overview.open_ends.find { |each| each.due?(@today) }
 
         def found(findings, overview)
           return [] if findings.empty?

@@ -9,7 +9,7 @@ module Graver
       # its
       # owner is to be reminded of.
       class Timeline
-        # kind: "look", "order", "due", "fluid", "inspection", "trip", "driving", "retorque", "first_reading", "job";
+        # kind: "look", "order", "due", "fluid", "inspection", "trip", "driving", "retorque", "first_reading", "relook", "job";
         # axle: its name or nil; date: Date; km: from
         # now; until: Date or nil; text: a sentence; row: id of the owner's own entry
         Event = Core::Value.define(:kind, :axle, :date, :km, :until_date, :text, :row)
@@ -34,7 +34,8 @@ module Graver
               *fluid,
               *planned,
               *retorque,
-              *first_readings
+              *first_readings,
+              *relooks
             ].sort_by { |event| [event.date, event.kind, event.text] }
           View.new(overview:, events:, sessions:, next_look: events.find { |event| event.kind == "look" })
         end
@@ -175,6 +176,14 @@ module Graver
         end
 
         # New pads are read soon: that anchors their forecast.
+        # Open ends with a day to look again.
+        def relooks
+          @overview
+            .open_ends
+            .select { |each| each.open? && each.look_on }
+            .map { |each| event("relook", [each.look_on, today].max, Texts.say("timeline.relook", what: each.text)) }
+        end
+
         def first_readings
           @overview.axles.filter_map do |axle|
             pads = axle.answer.pads

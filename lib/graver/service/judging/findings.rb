@@ -9,8 +9,9 @@ module Graver
         PLACES_FOR_VARIATION = 4
         # fluid: FluidSummary::Summary or nil; changes: [Change] against the look-over before; silent: sentences of
         # what has no verdict;
-        # next: [[axle name, Core::Wear::MeasurementValue::Worth]]
-        All = Core::Value.define(:overview, :fluid, :changes, :silent, :next)
+        # next: [[axle name, Core::Wear::MeasurementValue::Worth]]; answers: { [axle id, side, rule] => Storage::OpenEnd },
+        # what stood behind a finding, as its owner found it on the pads that are on
+        All = Core::Value.define(:overview, :fluid, :changes, :silent, :next, :answers)
         Change = Core::Value.define(:axle, :position, :part, :before_mm, :before_on, :now_mm, :now_on, :km)
 
         def initialize(context)
@@ -27,7 +28,8 @@ module Graver
             changes:,
             fluid: FluidSummary.new(@knowledge).call(overview),
             silent: silent(overview),
-            next: following(overview)
+            next: following(overview),
+            answers: overview.axles.flat_map { |axle| answers(overview, axle.file) }.to_h
           )
         end
 
@@ -55,6 +57,18 @@ module Graver
         end
 
         private
+
+        def answers(overview, file)
+          overview
+            .open_ends
+            .select { |each| each.about && each.axle_id == file.axle.id && since_fit?(file, each) }
+            .map { |each| [[each.axle_id, each.side, each.about], each] }
+        end
+
+        def since_fit?(file, each)
+          fitted = %w[inner outer].filter_map { |pad| file.since_fit("pad", each.side, pad).first&.date }.max
+          fitted.nil? || each.day >= fitted
+        end
 
         def thresholds = @knowledge.findings.fetch("claim_thresholds").transform_keys(&:to_sym)
 

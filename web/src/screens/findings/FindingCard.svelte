@@ -2,11 +2,24 @@
   import * as texts from "../../texts/findings";
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
-  import { lowerFirst } from "../../format/words";
+  import { day, lowerFirst } from "../../format/words";
+  import Choose from "../../parts/Choose.svelte";
   import StateMark from "../../parts/StateMark.svelte";
 
   /** One finding: what it is, what to do, and behind one press why, how sure, and what would change it. */
-  let { finding, state }: { finding: Schemas["Finding"]; state: Schemas["State"] } = $props();
+  interface Props {
+    finding: Schemas["Finding"];
+    state: Schemas["State"];
+    /** What stood behind it: one of its causes, by id, or "none". */
+    onanswer: (cause: string) => Promise<unknown>;
+  }
+  let { finding, state: severity, onanswer }: Props = $props();
+  let cause = $state("");
+  const answers = $derived([
+    { id: "", label: texts.notLookedYet },
+    ...finding.causes,
+    { id: "none", label: texts.noCauseFound },
+  ]);
   const likeliest = $derived(finding.causes[0]);
   const percent = (share: number) =>
     share < 0.01 ? texts.under1 : share > 0.99 ? texts.over99 : `${Math.round(share * 100)} %`;
@@ -14,7 +27,7 @@
 
 <article class="finding {finding.severity}">
   <div class="row top">
-    <StateMark {state} />
+    <StateMark state={severity} />
     <h3>{finding.title}</h3>
   </div>
   <p>{finding.sentence}</p>
@@ -27,6 +40,31 @@
         check: likeliest.check,
       })}
     </p>
+  {/if}
+  {#if finding.answered}
+    <p>
+      <strong
+        >{finding.answered.closed_because
+          ? say(texts.youFoundCause, { cause: lowerFirst(finding.answered.closed_because) })
+          : texts.noCauseFoundYet}</strong
+      >
+      {finding.answered.look_on && !finding.answered.closed_on
+        ? say(texts.lookAgainOnDay, { day: day(finding.answered.look_on) })
+        : ""}
+    </p>
+  {:else if finding.causes.length && finding.side}
+    <div class="row answer">
+      <label for="cause-{finding.rule}-{finding.axle_id}-{finding.side}">{texts.whatWasIt}</label>
+      <Choose
+        id="cause-{finding.rule}-{finding.axle_id}-{finding.side}"
+        value={cause}
+        options={answers}
+        onchoose={(id) => {
+          cause = id;
+          void onanswer(id);
+        }}
+      />
+    </div>
   {/if}
   <details>
     <summary>{texts.whyAndWhatWouldChange}</summary>
@@ -111,6 +149,11 @@
   }
   dd {
     margin: 0;
+  }
+  .answer {
+    display: grid;
+    grid-template-columns: auto minmax(0, 22rem);
+    align-items: center;
   }
   .causes {
     display: grid;

@@ -30,6 +30,10 @@
     await api.chooseSchools({ [kind]: option }, loaded.value?.findings.revision);
     await load(id);
   }
+  async function answer(finding: Schemas["Finding"], cause: string) {
+    await api.answerCause(id, { rule: finding.rule, axle_id: finding.axle_id!, side: finding.side, cause });
+    await load(id);
+  }
   const since = (change: Schemas["ReadingChange"]) => change.now_mm - change.before_mm;
 </script>
 
@@ -54,7 +58,7 @@
     <div class="columns wide">
       <section class="stack" aria-label={texts.whatWasFound}>
         {#each findings.findings as finding (finding.rule + finding.sentence)}
-          <FindingCard {finding} state={stateOf(finding.severity)} />
+          <FindingCard {finding} state={stateOf(finding.severity)} onanswer={(cause) => answer(finding, cause)} />
         {:else}
           <p class="sheet">
             {say(texts.nothingWasFoundThatNeeds, { rest: findings.silent.length ? texts.butSeeWhatCannotBe : "" })}

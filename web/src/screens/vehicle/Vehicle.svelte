@@ -5,6 +5,7 @@
   import { Button, Select, SelectItem, TextInput } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
   import AxleSection from "../../parts/AxleSection.svelte";
+  import OpenEnds from "./OpenEnds.svelte";
   import Problem from "../../parts/Problem.svelte";
   import Timeline from "../../parts/Timeline.svelte";
   import { axleLane, vehicleLane, type Lane } from "../../parts/timelineScale";
@@ -282,6 +283,8 @@
         </form>
       {/if}
     </section>
+
+    <OpenEnds {vehicle} changed={async () => (loaded.value = await fetchIt(id))} />
 
     <section class="sheet">
       <h2>{texts.logbook}</h2>
