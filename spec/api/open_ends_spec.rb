@@ -7,6 +7,7 @@ RSpec.describe "Open ends in the API" do
 
   let(:front) { axle(:front, { "caliper.kind": "floating_slide_pins", "pad.new_thickness": %w[12 mm] }) }
   let(:home) { "/vehicles/#{(front && car)["id"]}" }
+
   def open_ends = ask(:get, home)["open_ends"]
   def add(**given) = ask(:post, "#{home}/open-ends", given)
   def close(id, because) = ask(:patch, "/open-ends/#{id}", { because: })
@@ -60,7 +61,8 @@ RSpec.describe "Open ends in the API" do
   it "keep wear whose cause nobody found, and what it was where somebody did" do
     readings = { "inner" => "3.5", "outer" => "9" }.map { |pad, mm| pad(mm, side: "left", pad:, axle: front) }
     ask(:post, "#{home}/look-overs", look_over("2026-05-15", "60000", *readings))
-    found = -> { ask(:get, "#{home}/findings")["findings"].find { |each| each["causes"].any? && each["side"] == "left" } }
+    found =
+      lambda { ask(:get, "#{home}/findings")["findings"].find { |each| each["causes"].any? && each["side"] == "left" } }
     finding = found.call
     answer = { rule: finding["rule"], axle_id: front, side: "left" }
     expect(fields(ask(:post, "#{home}/causes", { **answer, cause: "witchcraft" }))).to eq("cause" => "unknown_choice")

@@ -26,7 +26,11 @@ RSpec.describe "The money of a job" do
 
   it "takes a shop's quote line by line, and refuses a total that is not the sum of its lines" do
     planned(front, "pads")
-    lines = [{ what: "Pads", amount: "120.50" }, { what: "Labour, 2 h", amount: "190" }, { what: "Tax", amount: "62.1" }]
+    lines = [
+      { what: "Pads", amount: "120.50" },
+      { what: "Labour, 2 h", amount: "190" },
+      { what: "Tax", amount: "62.1" }
+    ]
     wrong = ask(:put, quote_at, { total: "400", lines: })
     expect(fields(wrong)).to eq("total" => "differs")
     expect(wrong["error"]["fields"].first["message"]).to include("372.60")
@@ -62,8 +66,9 @@ RSpec.describe "The money of a job" do
   end
 
   it "prices machining like a part, and sets it against new rotors over what each lasts" do
-    know(front, ["pad.new_thickness", "12", "mm"])
-    readings = %w[left right].map { |side| { **pad("24.5", side:, axle: front, method: "micrometer"), part: "rotor", pad: nil } }
+    know(front, %w[pad.new_thickness 12 mm])
+    readings =
+      %w[left right].map { |side| { **pad("24.5", side:, axle: front, method: "micrometer"), part: "rotor", pad: nil } }
     ask(:post, "/vehicles/#{car["id"]}/look-overs", look_over("2026-04-01", "60000", *readings))
     plan = planned(front, "pads", "rotors_turn", reasons: { front.to_s => "they pulsate" })
     expect(parts(plan)).to include("turning" => 2)
@@ -75,7 +80,7 @@ RSpec.describe "The money of a job" do
     expect(costs["machined"].life_km / costs["new"].life_km).to be_within(0.02).of(2.1 / 3.0)
     expect(costs["machined"].per_1000_km / costs["new"].per_1000_km).to be_within(0.01).of((30 / 2.1) / (120 / 3.0))
     # below the machine-to thickness after the cut there is nothing to compare
-    know(front, ["rotor.machine_to_thickness", "24.3", "mm"])
+    know(front, %w[rotor.machine_to_thickness 24.3 mm])
     expect(self.plan.money.rotors.map(&:what)).to eq(["new"])
   end
 end

@@ -109,7 +109,9 @@ RSpec.describe Graver::Service::Planning::Scope do
     order = %w[front.left.screw_open front.left.piston_home front.left.screw_closed front.left.pads_in]
     expect(found & order).to eq(order)
     expect(fields(ask(:put, "/schools", { bed_in: "race" }))).to eq("bed_in" => "unknown_choice")
-    expect(ask(:get, "/vehicles/#{car["id"]}/findings")["schools"].map { |school| school["id"] }).to eq(%w[pads rotors inspection])
+    expect(ask(:get, "/vehicles/#{car["id"]}/findings")["schools"].map { |school| school["id"] }).to eq(
+      %w[pads rotors inspection]
+    )
   end
 
   it "offers shoes only where there are some" do

@@ -124,7 +124,7 @@ RSpec.describe "Screens of the demo household", :demo do
 
   it "lets a job be finished only past its gates" do
     page.visit "/#/jobs/2"
-    done = page.find("nav.parts a", text: "Steps").text[/(\d+)\//, 1].to_i
+    done = page.find("nav.parts a", text: "Steps").text[%r{(\d+)/}, 1].to_i
     page.click_button "Finish job"
     page.within("form[aria-label='Finish the job']") { page.click_button "Finish job" }
     expect(page).to have_text("Still to be done:")

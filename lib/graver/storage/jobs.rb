@@ -22,7 +22,8 @@ module Graver
       end
 
       # kind: "planned" (value: day), "ticked" or "unticked" (value: step key), a state, or one of those with a Hash:
-      # "scope", "approach", "adjusted", "unadjusted", "noted", "chose", "settled", "quoted", "otherwise", "finished"; "cleared"
+      # "scope", "approach", "adjusted", "unadjusted", "noted", "chose", "settled", "quoted", "otherwise", "finished";
+      # "cleared"
       # (value: step key). -> id of the event
       def record_event(id, kind, value = nil, at:)
         @database[:job_events].insert(

@@ -138,13 +138,20 @@ module Graver
             confidence: nil,
             causes: [],
             answered: nil,
-            source: @knowledge.source_title(@knowledge.conditions_source)
+            source: @knowledge.source_title(mark.mark.source || @knowledge.conditions_source)
           }
         end
 
         def cause(cause)
           seen = cause.seen.map { |mark| mark == "recurs" ? Texts.say("marks.recurs") : described(mark) }
-          { id: cause.id, label: cause.label, share: cause.share.round(3), seen:, check: cause.check, remedy: cause.remedy }
+          {
+            id: cause.id,
+            label: cause.label,
+            share: cause.share.round(3),
+            seen:,
+            check: cause.check,
+            remedy: cause.remedy
+          }
         end
 
         def described(mark)

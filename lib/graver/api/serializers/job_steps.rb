@@ -15,7 +15,7 @@ module Graver
           @torque = plan.torque
           @cautioned = Set.new
           @wordings = Hash.new { |all, axle| all[axle] = plan.wording(@knowledge, axle) }
-          @first = Core::Planning::Movements.call(ordered.placed || []).map { |movement| movement.first.key }.to_set
+          @first = Core::Planning::Movements.call(ordered.placed || []).to_set { |movement| movement.first.key }
           @waits = plan.job ? Service::Planning::JobProgress.waits(@knowledge, ordered, plan.job) : {}
           {
             steps: ordered.placed&.map { |placed| step(placed, plan) },

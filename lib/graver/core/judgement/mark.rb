@@ -4,7 +4,8 @@ module Graver
   module Core
     module Judgement
       # What can be seen of a thing that is looked at (knowledge/conditions.yml); one of a group rules the others out.
-      Mark = Entry.define(:id, :label, group: nil, good: false, severity: nil, caution: nil)
+      # source: id in knowledge/sources.yml, or nil: that of the file
+      Mark = Entry.define(:id, :label, group: nil, good: false, severity: nil, caution: nil, source: nil)
     end
   end
 end

@@ -22,6 +22,7 @@ module Graver
           optional: false,
           must: nil,
           by_variant: false,
+          source: nil,
           not_work: []
         )
     end

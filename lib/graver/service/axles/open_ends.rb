@@ -62,8 +62,8 @@ module Graver
 
         private
 
-        def change(id)
-          @store.transaction { yield }
+        def change(id, &block)
+          @store.transaction(&block)
           @store.open_ends.find(id)
         end
 
@@ -72,7 +72,9 @@ module Graver
           unless axle_id.nil? || vehicle.axles.any? { |axle| axle.id == axle_id }
             fault("axle_id", "unknown_axle", Texts.say("faults.unknown_axle"))
           end
-          fault("side", "unknown_choice", Texts.say("faults.choose", choices: SIDES)) unless [nil, *SIDES].include?(side)
+          unless [nil, *SIDES].include?(side)
+            fault("side", "unknown_choice", Texts.say("faults.choose", choices: SIDES))
+          end
           { axle_id:, side: }
         end
 

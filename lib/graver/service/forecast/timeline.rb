@@ -9,7 +9,8 @@ module Graver
       # its
       # owner is to be reminded of.
       class Timeline
-        # kind: "look", "order", "due", "fluid", "inspection", "trip", "driving", "retorque", "first_reading", "relook", "job";
+        # kind: "look", "order", "due", "fluid", "inspection", "trip", "driving", "retorque", "first_reading",
+        # "relook", "job";
         # axle: its name or nil; date: Date; km: from
         # now; until: Date or nil; text: a sentence; row: id of the owner's own entry
         Event = Core::Value.define(:kind, :axle, :date, :km, :until_date, :text, :row)

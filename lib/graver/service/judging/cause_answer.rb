@@ -41,7 +41,8 @@ module Graver
               .find(vehicle_id)
               .axles
               .find { |each| each.file.axle.id == given[:axle_id] }
-          found = axle&.findings&.find { |each| each.rule == given[:rule] && each.side == given[:side] && each.causes.any? }
+          found =
+            axle&.findings&.find { |each| each.rule == given[:rule] && each.side == given[:side] && each.causes.any? }
           found || raise(InvalidEntry.of("rule", "unknown_item", Texts.say("findings.not_there")))
         end
       end

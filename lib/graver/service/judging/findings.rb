@@ -9,7 +9,8 @@ module Graver
         PLACES_FOR_VARIATION = 4
         # fluid: FluidSummary::Summary or nil; changes: [Change] against the look-over before; silent: sentences of
         # what has no verdict;
-        # next: [[axle name, Core::Wear::MeasurementValue::Worth]]; answers: { [axle id, side, rule] => Storage::OpenEnd },
+        # next: [[axle name, Core::Wear::MeasurementValue::Worth]]; answers: { [axle id, side, rule] =>
+        # Storage::OpenEnd },
         # what stood behind a finding, as its owner found it on the pads that are on
         All = Core::Value.define(:overview, :fluid, :changes, :silent, :next, :answers)
         Change = Core::Value.define(:axle, :position, :part, :before_mm, :before_on, :now_mm, :now_on, :km)

@@ -8,9 +8,21 @@ module Graver
         # axles: [AxleOverview::Overview]; jobs: { axle id => [Storage::Job] } not finished; finished: [Storage::Job],
         # oldest first; fluid: Fluid or nil;
         # seen: [CurrentConditions::Seen] of the whole vehicle (symptoms, fluid); findings: [AxleFindings::Found] of
-        # the vehicle itself; open_ends: [Storage::OpenEnd], closed ones too; error: why it cannot be worked out (then nothing but its log is known), else nil
+        # the vehicle itself; open_ends: [Storage::OpenEnd], closed ones too; error: why it cannot be worked
+        # out (then nothing but its log is known), else nil
         Overview =
-          Core::Value.define(:vehicle, :axles, :jobs, :finished, :fluid, :seen, :findings, :look_overs, :open_ends, :error) do
+          Core::Value.define(
+            :vehicle,
+            :axles,
+            :jobs,
+            :finished,
+            :fluid,
+            :seen,
+            :findings,
+            :look_overs,
+            :open_ends,
+            :error
+          ) do
             def initialize(error: nil, **rest) = super
             # Readings on file that no thickness can be made of -> [Axles::UsableEntries::Unusable]
             def unusable = axles.flat_map { |axle| axle.file.unusable }

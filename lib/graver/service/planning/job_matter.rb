@@ -51,7 +51,8 @@ module Graver
           super(-> { current }, ->(name) { label_of(name) })
         end
 
-        # given: { planned_for:, state: }, { axles:, reasons: }, { total: }, { approach:, option: } or { line:, supply: }
+        # given: { planned_for:, state: }, { axles:, reasons: }, { total: }, { approach:, option: } or { line:,
+        # supply: }
         def wanted(given)
           fields = given.slice(:planned_for, :state).compact
           fields[:scope] = self.class.scope(@context.knowledge, axles, given[:axles], given[:reasons]) if given[:axles]

@@ -62,8 +62,9 @@ module Graver
         end
 
         # The order of steps alone, without forecasts: Planning::Steps::Ordered. For ticks and timing.
-        def ordered(job) =
+        def ordered(job)
           @context.standing([:ordered, job.axle_id, job.works, job.approaches, job.adjustments]) { order_of(job) }
+        end
 
         # What readings in the middle of a job have changed -> [Planning::Scope::Halt], without what to buy.
         def halts(job)

@@ -139,7 +139,10 @@ module Graver
           return [] unless discard && answer&.readings&.positive?
 
           wear = answer.rates.values.map { |rate| rate[1] }.max
-          { "new" => new_rotors(axle, parts), "machined" => machined_rotors(axle, parts) }.filter_map do |what, (each, mm)|
+          {
+            "new" => new_rotors(axle, parts),
+            "machined" => machined_rotors(axle, parts)
+          }.filter_map do |what, (each, mm)|
             next unless each && mm
 
             price = each * axle.file.axle.sides.length

@@ -15,13 +15,19 @@ module Graver
           tax_percent: "changed.tax_percent",
           own_rate: "changed.own_rate"
         }.freeze
-        RANGES = { "labour_rate" => 0..1000, "markup_percent" => 0..500, "tax_percent" => 0..60, "own_rate" => 0..1000 }.freeze
+        RANGES = {
+          "labour_rate" => 0..1000,
+          "markup_percent" => 0..500,
+          "tax_percent" => 0..60,
+          "own_rate" => 0..1000
+        }.freeze
 
         def initialize(context)
           @context = context
         end
 
-        # { "currency" => "€", "labour_rate" => "90", "markup_percent" => "40", "tax_percent" => "20", "own_rate" => "0" },
+        # { "currency" => "€", "labour_rate" => "90", "markup_percent" => "40", "tax_percent" => "20", "own_rate" => "0"
+        # },
         # numbers as entered; own_rate: what an hour of one's own counts for
         def chosen
           usual = @context.knowledge.hours.fetch("shop")

@@ -152,7 +152,8 @@
   }
   .answer {
     display: grid;
-    grid-template-columns: auto minmax(0, 22rem);
+    grid-template-columns: auto minmax(0, 24rem);
+    justify-content: start;
     align-items: center;
   }
   .causes {

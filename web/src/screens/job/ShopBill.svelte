@@ -29,7 +29,7 @@
 </script>
 
 {#if editing}
-  <form onsubmit={keep} novalidate>
+  <form class="fields" onsubmit={keep} novalidate>
     {#each lines as line, at (at)}
       <div class="row line">
         <label class="grow"
@@ -40,7 +40,7 @@
             aria-invalid={!!job.fault(`lines.${at}.what`)}
           /></label
         >
-        <label
+        <label class="amount"
           ><span>{currency}</span><input
             inputmode="decimal"
             autocomplete="off"
@@ -98,16 +98,22 @@
 {/if}
 
 <style>
+  .fields {
+    display: grid;
+    gap: 0.75rem;
+    justify-items: start;
+    margin-top: 0.75rem;
+  }
   .line {
     align-items: end;
+    flex-wrap: nowrap;
+    width: 100%;
+  }
+  .amount {
+    flex: 0 0 7rem;
   }
   .grow {
     flex: 1 1 12rem;
-  }
-  label {
-    display: grid;
-    gap: 0.25rem;
-    font-weight: 600;
   }
   table {
     margin-top: 0.75rem;

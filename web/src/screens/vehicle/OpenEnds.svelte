@@ -41,7 +41,7 @@
       >{/if}
   </div>
   {#if adding}
-    <form class="row" onsubmit={add} novalidate>
+    <form class="row fields" onsubmit={add} novalidate>
       <label class="grow"
         ><span>{texts.whatIsOpen}</span><input
           use:focusOn
@@ -74,7 +74,7 @@
           >
           {#if closing === end.id}
             <form
-              class="row"
+              class="row fields"
               onsubmit={(event) => {
                 event.preventDefault();
                 void change(end.id, because);
@@ -116,14 +116,10 @@
 <style>
   form {
     align-items: end;
+    margin: 0.5rem 0;
   }
   .grow {
     flex: 1 1 16rem;
-  }
-  label {
-    display: grid;
-    gap: 0.25rem;
-    font-weight: 600;
   }
   li {
     padding: 0.4rem 0;
