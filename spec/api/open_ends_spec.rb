@@ -62,7 +62,7 @@ RSpec.describe "Open ends in the API" do
     readings = { "inner" => "3.5", "outer" => "9" }.map { |pad, mm| pad(mm, side: "left", pad:, axle: front) }
     ask(:post, "#{home}/look-overs", look_over("2026-05-15", "60000", *readings))
     found =
-      lambda { ask(:get, "#{home}/findings")["findings"].find { |each| each["causes"].any? && each["side"] == "left" } }
+      -> { ask(:get, "#{home}/findings")["findings"].find { |each| each["causes"].any? && each["side"] == "left" } }
     finding = found.call
     answer = { rule: finding["rule"], axle_id: front, side: "left" }
     expect(fields(ask(:post, "#{home}/causes", { **answer, cause: "witchcraft" }))).to eq("cause" => "unknown_choice")

@@ -65,6 +65,16 @@ RSpec.describe Graver::Knowledge::BrakeDataCatalogue do
     )
   end
 
+  it "asks for the owner's own fasteners one after the other, eight at most" do
+    keys = ->(known) { applying("car", "front", known).map { |field| field["key"] }.grep(/\Aown_\d\.(name|torque)/) }
+    expect(keys.call({})).to eq(["own_1.name"])
+    named = (1..3).to_h { |number| ["own_#{number}.name", "Bolt #{number}"] }
+    expect(keys.call(named)).to match_array(
+      %w[1 2 3].flat_map { |at| ["own_#{at}.name", "own_#{at}.torque"] } << "own_4.name"
+    )
+    expect(KNOWLEDGE.fasteners.map(&:id).grep(/own/).length).to eq(8)
+  end
+
   it "asks a torque and a drive for every fastener any job of a caliper tightens" do
     KNOWLEDGE
       .calipers

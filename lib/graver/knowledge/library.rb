@@ -9,7 +9,7 @@ module Graver
       # Raises KnowledgeError.
       def self.load(folder = FOLDER)
         files = Files.new(folder)
-        new(files.read, lines: files.method(:line_of))
+        new(OwnFasteners.call(files.read), lines: files.method(:line_of))
       end
 
       attr_reader :procedure, :brake_data
