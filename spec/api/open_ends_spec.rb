@@ -9,6 +9,9 @@ RSpec.describe "Open ends in the API" do
   let(:home) { "/vehicles/#{(front && car)["id"]}" }
 
   def open_ends = ask(:get, home)["open_ends"]
+  def uneven
+    ask(:get, "#{home}/findings")["findings"].find { |each| each["causes"].any? && each["side"] == "left" }
+  end
   def add(**given) = ask(:post, "#{home}/open-ends", given)
   def close(id, because) = ask(:patch, "/open-ends/#{id}", { because: })
 
@@ -61,9 +64,7 @@ RSpec.describe "Open ends in the API" do
   it "keep wear whose cause nobody found, and what it was where somebody did" do
     readings = { "inner" => "3.5", "outer" => "9" }.map { |pad, mm| pad(mm, side: "left", pad:, axle: front) }
     ask(:post, "#{home}/look-overs", look_over("2026-05-15", "60000", *readings))
-    found =
-      -> { ask(:get, "#{home}/findings")["findings"].find { |each| each["causes"].any? && each["side"] == "left" } }
-    finding = found.call
+    finding = uneven
     answer = { rule: finding["rule"], axle_id: front, side: "left" }
     expect(fields(ask(:post, "#{home}/causes", { **answer, cause: "witchcraft" }))).to eq("cause" => "unknown_choice")
     expect(fields(ask(:post, "#{home}/causes", { **answer, side: "right", cause: "none" }))).to eq(
@@ -71,8 +72,8 @@ RSpec.describe "Open ends in the API" do
     )
     none = ask(:post, "#{home}/causes", { **answer, cause: "none" })
     expect(none).to include("look_on" => "2026-08-16", "text" => match(/no cause found\z/))
-    expect(found.call["answered"]).to include("id" => none["id"], "closed_because" => nil)
+    expect(uneven["answered"]).to include("id" => none["id"], "closed_because" => nil)
     ask(:post, "#{home}/causes", { **answer, cause: "pins_stuck" })
-    expect(found.call["answered"]).to include("closed_because" => "Slide pins seized or dry")
+    expect(uneven["answered"]).to include("closed_because" => "Slide pins seized or dry")
   end
 end

@@ -17,7 +17,7 @@ RSpec.describe Graver::Core::Planning::Sequence do
   # One axle of anything that can be bought, with works at random.
   def random_setup(axle, kind, choices)
     caliper, vehicle = kind
-    parking, retention, springs, hose, sensors, works, schools, bracket, holder, driven = choices
+    parking, retention, springs, hose, sensors, works, schools, bracket, holder, driven, trims = choices
     bike = vehicle == "motorcycle"
     parking = "none" if bike || axle == "front" || (caliper == "fixed_opposed" && %w[cable electric].include?(parking))
     works = works.uniq - (parking == "drum_in_hat" ? [] : ["shoes"])
@@ -31,6 +31,7 @@ RSpec.describe Graver::Core::Planning::Sequence do
       brackets: bracket,
       hose_holders: bike ? "clip" : holder,
       driven:,
+      trims: bike ? "none" : trims,
       schools:
     }
     setup(axle, works.empty? ? ["pads"] : works, sensors:, **fitted)
@@ -53,7 +54,8 @@ RSpec.describe Graver::Core::Planning::Sequence do
       schools,
       any(%w[separate stays none]),
       any(%w[clip bolt]),
-      any(%w[front rear all])
+      any(%w[front rear all]),
+      any(%w[none cover caps locking])
     )
   end
 

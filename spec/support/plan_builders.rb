@@ -12,7 +12,8 @@ module PlanBuilders
     "hose_fittings" => "banjo",
     "brackets" => "separate",
     "hose_holders" => "clip",
-    "driven" => "front"
+    "driven" => "front",
+    "trims" => "none"
   }.freeze
 
   def rules = KNOWLEDGE.scope_rules

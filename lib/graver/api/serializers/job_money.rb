@@ -7,22 +7,10 @@ module Graver
       class JobMoney
         # Service::Planning::Money::Summary
         def call(card)
-          sums =
-            {
-              **card.to_h.slice(:parts, :consumables, :tools, :own_time, :shop, :spent),
-              total: card.total,
-              saving: card.saving
-            }.transform_values { |sum| sum&.round(2) }
-          hours = {
-            low: card.hours.low.round(1),
-            high: card.hours.high.round(1),
-            jobs: card.hours.jobs,
-            said: card.hours.said
-          }
           {
             currency: card.currency,
-            hours:,
-            **sums,
+            hours: hours(card.hours),
+            **sums(card),
             unpriced: card.unpriced,
             shop_from: card.shop_from,
             over_km: card.over_km.round,
@@ -32,6 +20,16 @@ module Graver
         end
 
         private
+
+        def sums(card)
+          {
+            **card.to_h.slice(:parts, :consumables, :tools, :own_time, :shop, :spent),
+            total: card.total,
+            saving: card.saving
+          }.transform_values { |sum| sum&.round(2) }
+        end
+
+        def hours(hours) = { low: hours.low.round(1), high: hours.high.round(1), jobs: hours.jobs, said: hours.said }
 
         def rotors(choice)
           {

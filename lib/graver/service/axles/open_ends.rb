@@ -38,11 +38,7 @@ module Graver
           @faults = []
           row = { **where(vehicle, given), text: words("text", given[:text]), look_on: day(given[:look_on]), about: }
           raise_faults
-          @store.transaction do
-            id = @store.open_ends.add(vehicle.id, row, on: @context.today, at: @context.now)
-            @store.open_ends.close(id, closed_because, on: @context.today) if closed_because
-            @store.open_ends.find(id)
-          end
+          @store.transaction { keep(vehicle.id, row, closed_because) }
         end
 
         # because: what it was, or what was done -> Storage::OpenEnd. Raises InvalidEntry, NotFound.
@@ -61,6 +57,12 @@ module Graver
         end
 
         private
+
+        def keep(vehicle_id, row, closed_because)
+          id = @store.open_ends.add(vehicle_id, row, on: @context.today, at: @context.now)
+          @store.open_ends.close(id, closed_because, on: @context.today) if closed_because
+          @store.open_ends.find(id)
+        end
 
         def change(id, &block)
           @store.transaction(&block)

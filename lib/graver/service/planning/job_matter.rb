@@ -57,12 +57,16 @@ module Graver
           fields = given.slice(:planned_for, :state).compact
           fields[:scope] = self.class.scope(@context.knowledge, axles, given[:axles], given[:reasons]) if given[:axles]
           fields[:quote] = self.class.quote(given[:total], given[:lines]) if given.key?(:total)
-          fields[self.class.approach(given[:approach])] = given[:option] if given[:approach]
-          fields[self.class.part(given[:line])] = given[:supply] if given[:line]
-          fields
+          fields.merge(chosen(given))
         end
 
         private
+
+        def chosen(given)
+          return { self.class.approach(given[:approach]) => given[:option] } if given[:approach]
+
+          given[:line] ? { self.class.part(given[:line]) => given[:supply] } : {}
+        end
 
         def job = @context.store.jobs.find(@id)
         def axles = @context.store.vehicles.find(@context.store.vehicles.find_axle(job.axle_id).vehicle_id).axles

@@ -85,6 +85,12 @@ module Graver
               )
             end
           given.fetch("ahead", []).each { |row| ahead(vehicle.id, row) }
+          given.fetch("open_ends", []).each { |row| open_end(vehicle.id, row) }
+        end
+
+        def open_end(vehicle_id, row)
+          look_on = row["look_in_days"] && (@context.today + row["look_in_days"]).iso8601
+          Axles::OpenEnds.new(@context).add(vehicle_id, { text: row["text"], look_on: })
         end
 
         def ahead(vehicle_id, row)
