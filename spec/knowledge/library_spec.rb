@@ -26,7 +26,7 @@ RSpec.describe Graver::Knowledge::Library do
       ["steps/ready.yml", "requires: [settled, compared]", "needs: [pump]"] =>
         %r{steps/ready\.yml:\d+: step cool needs pump, which is in a later stage},
       ["steps/ready.yml", "  text: Clear the open", "  needs: [cool]\n  text: Clear the open"] =>
-        %r{steps/ready\.yml:5: step settle: steps wait for each other: settle, compare},
+        %r{steps/ready\.yml:\d+: step settle: steps wait for each other: settle, compare},
       ["steps/safe.yml", "requires: [cool]", "requires: [cold]"] =>
         %r{steps/safe\.yml:2: step stand_still names requires cold},
       ["steps/finish.yml", "gives: [held]", "gives: [lowered]"] =>

@@ -69,6 +69,18 @@ module BrowserHelper
   def page = BrowserHelper.session
 
   # Types into whatever has the focus, as a keyboard does.
+  # Everything works but what matches.
+  def unreachable(pattern)
+    running = BrowserHelper.application
+    BrowserHelper.application =
+      lambda do |env|
+        env["PATH_INFO"].match?(pattern) ? [503, { "content-type" => "text/plain" }, ["away"]] : running.call(env)
+      end
+    yield
+  ensure
+    BrowserHelper.application = running
+  end
+
   def type(*keys) = page.driver.browser.keyboard.type(*keys)
 
   def focused = page.evaluate_script("document.activeElement.id")

@@ -11,18 +11,6 @@ RSpec.describe "Trust in the browser", :demo do
     expect_focus("odometer")
   end
 
-  # Everything works but what matches.
-  def unreachable(pattern)
-    running = BrowserHelper.application
-    BrowserHelper.application =
-      lambda do |env|
-        env["PATH_INFO"].match?(pattern) ? [503, { "content-type" => "text/plain" }, ["away"]] : running.call(env)
-      end
-    yield
-  ensure
-    BrowserHelper.application = running
-  end
-
   def focus_lost? = page.evaluate_script("document.activeElement === document.body")
 
   it "takes letters for keys only in an empty field, and takes them back" do

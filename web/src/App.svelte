@@ -111,6 +111,13 @@
   header a:focus-visible {
     outline-color: #f1efe9;
   }
+  :global(body.at-the-car) header:not(:global(.top)) {
+    display: none;
+  }
+  :global(body.at-the-car) main {
+    max-width: none;
+    padding: 0;
+  }
   .name {
     font:
       600 1.35rem/1 "Barlow Semi Condensed",

@@ -19,6 +19,7 @@ export const routes = {
   "/vehicles/:id/look-over": wrap({ asyncComponent: () => import("./screens/walkRound/WalkRound.svelte") }),
   "/axles/:id/wear": wrap({ asyncComponent: () => import("./screens/wear/Wear.svelte") }),
   "/axles/:id/job-plan/:part?": wrap({ asyncComponent: () => import("./screens/job/ProposedJob.svelte") }),
+  "/jobs/:id/car/:step?": wrap({ asyncComponent: () => import("./screens/atTheCar/AtTheCar.svelte") }),
   "/jobs/:id/:part?": wrap({ asyncComponent: () => import("./screens/job/Job.svelte") }),
   "*": Missing,
 };

@@ -53,7 +53,7 @@ describe("ticks", () => {
   vi.stubGlobal("addEventListener", () => undefined);
 
   it("change of a plan only what a tick changes", async () => {
-    const { withProgress } = await import("../src/screens/job/jobPlan.svelte");
+    const { withProgress } = await import("../src/parts/jobPlan.svelte");
     const plan = {
       id: 1,
       state: "ready",

@@ -64,6 +64,12 @@ module Graver
           text: entry["text"],
           why: entry["why"],
           movement: entry["movement"],
+          counts:
+            entry["counts"] &&
+              Core::Planning::StepCount.new(of: entry.dig("counts", "of"), target: entry.dig("counts", "target")),
+          timer:
+            entry["timer"] &&
+              Core::Planning::StepTimer.new(of: entry.dig("timer", "of"), seconds: entry.dig("timer", "seconds")),
           gate: entry.fetch("gate", false),
           kills: entry.fetch("kills", false),
           conditions: entry.fetch("when", {}).freeze,

@@ -44,6 +44,9 @@ export interface Movement {
   steps: Step[];
 }
 
+/** A step in a few words: up to its first stop. */
+export const inShort = (text: string): string => /^[^.:;]{1,70}(?=[\s.:;]|$)/.exec(text)?.[0] ?? text.slice(0, 70);
+
 /** Steps as movements, in the same order. */
 export function movements(steps: Step[]): Movement[] {
   const found: Movement[] = [];

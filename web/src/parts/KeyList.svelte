@@ -12,7 +12,7 @@
     ["v", texts.vehicleFindingsVerdicts],
     ["f w j b", texts.vehicleLookOverWearJob],
     ["F W J B", texts.vehicleTheSameOfThe],
-    ["y p t s", texts.jobReadyPartsTorqueSteps],
+    ["y p t s c", texts.jobReadyPartsTorqueSteps],
     ["Enter", texts.walkRoundTakeTheReading],
     ["Shift + Tab", texts.walkRoundBack],
     ["c v m l g e d %", texts.walkRoundDigitalCaliperVernier],

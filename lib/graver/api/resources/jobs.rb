@@ -12,6 +12,7 @@ module Graver
         put "/jobs/:id/scope", :change_scope
         post "/jobs/:id/finish", :finish_job
         post "/jobs/:id/restore", :restore_job
+        get "/jobs/:id/progress", :progress
         post "/jobs/:id/ticks", :tick
         post "/jobs/:id/otherwise", :do_otherwise
         post "/jobs/:id/cleared", :clear_skipped
@@ -44,10 +45,9 @@ module Graver
         def restore_job = answer(planning.take_back(id))
         def tick
           given = payload(Contracts::Tick)
-          Serializers::JobProgress.call(
-            Service::Planning::JobProgress.new(context).call(ticks.tick(id, given[:steps], given[:done]))
-          )
+          come_so_far(ticks.tick(id, given[:steps], given[:done]))
         end
+        def progress = come_so_far(context.store.jobs.find(id))
 
         def do_otherwise = with(Contracts::Otherwise) { |given| ticks.otherwise(id, given[:step], given[:because]) }
         def clear_skipped = with(Contracts::Cleared) { |given| ticks.clear(id, given[:step]) }
@@ -95,6 +95,7 @@ module Graver
         def matter = Service::Planning::JobMatter.new(context, id)
         def planning = Service::Planning::Jobs.new(context)
         def ticks = Service::Planning::JobTicks.new(context)
+        def come_so_far(job) = Serializers::JobProgress.call(Service::Planning::JobProgress.new(context).call(job))
         def plans = Service::Planning::JobPlan.new(context)
         def shown(plan) = Serializers::JobPlans.new(knowledge).call(plan)
         def answer(job) = shown(plans.of_job(job))

@@ -8,6 +8,7 @@ module Graver
         def initialize(knowledge)
           @knowledge = knowledge
           @axles = Axles.new(knowledge)
+          @answers = {}
         end
 
         # all: Service::Findings::All; chosen: the schools followed

@@ -46,7 +46,11 @@ module Graver
             waits_for: @waits.fetch(placed.key, []),
             otherwise: plan.job&.otherwise&.dig(placed.key, "because"),
             cautions: cautions(placed),
-            tighten: torque_at(placed).map { |set| TorqueLines.new(@knowledge).brief(set) },
+            tighten: torque_at(placed).map { |set| TorqueLines.new(@knowledge).brief(set, placed) },
+            undo: undone(placed),
+            tools: tools(step),
+            counts: step.counts&.to_h,
+            timer: step.timer&.to_h,
             event: plan.ordered.events[placed.key] || plan.ordered.events[step.id],
             own: step.id.start_with?("own-"),
             **notes(placed, plan)
@@ -64,12 +68,26 @@ module Graver
         def said(placed) = @wordings[placed.axle].trade(placed.step.text)
         def noted(note) = { text: note["text"], day: note["day"] }
 
-        def torque_at(placed)
+        def torque_at(placed) = sets_at(placed, placed.step.tighten)
+
+        def sets_at(placed, fasteners)
           @torque.select do |set|
-            placed.step.tighten.include?(set.line.fastener) &&
+            fasteners.include?(set.line.fastener) &&
               (placed.axle ? set.line.axle == placed.axle : [nil, "both", set.line.axle].include?(placed.lift))
           end
         end
+
+        # Size and drive of what is undone here, each with its name.
+        def undone(placed)
+          fasteners = placed.step.fasteners - placed.step.tighten
+          sets_at(placed, fasteners)
+            .select { |set| set.line.drive }
+            .map do |set|
+              { label: set.line.label, drive: @knowledge.brake_data.label("wheel_nut.drive", set.line.drive) }
+            end
+        end
+
+        def tools(step) = step.tools.map { |id| @knowledge.tool(id) }.reject(&:by_torque).map(&:label)
 
         # Each at its first step of a corner. The danger stands at every bolt whose torque is not known.
         def cautions(placed)

@@ -5,7 +5,7 @@ module Graver
     module Planning
       # One step of a job. `needs` are ids of steps that come first where they apply. Facts: what the step requires and
       # forbids when it begins, gives and takes away when it is done. `conditions` and `exceptions` limit where it
-      # applies. movement: what it is one movement with, where that stands beside it.
+      # applies. counts: StepCount of what is counted there, or nil; timer: StepTimer, or nil. movement: what it is one movement with, where that stands beside it.
       # `fasteners` are undone here, `tighten` are tightened to torque here. `does` are hazards. A gate can never be
       # left out; one that `kills` can never be answered by "I did it otherwise" either.
       Step =
@@ -15,6 +15,8 @@ module Graver
           :text,
           :why,
           :movement,
+          :counts,
+          :timer,
           :needs,
           :requires,
           :forbids,
@@ -43,6 +45,8 @@ module Graver
               text:,
               why: nil,
               movement: nil,
+              counts: nil,
+              timer: nil,
               conditions: {
               },
               exceptions: {

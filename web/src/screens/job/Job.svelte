@@ -13,7 +13,7 @@
   import { amount } from "../../format/jobs";
   import { focusOn } from "../../parts/focus";
   import { day, exact, partMm } from "../../format/words";
-  import { JobPlanState } from "./jobPlan.svelte";
+  import { JobPlanState } from "../../parts/jobPlan.svelte";
   import { Loader } from "../../parts/loader.svelte";
   import { outbox } from "../../parts/outbox.svelte";
   import Fault from "../../parts/Fault.svelte";
@@ -38,12 +38,6 @@
   const open = $derived(plan?.readiness.filter((item) => item.blocks && !item.resolved).length ?? 0);
   const STATES = ["draft", "ready", "started", "finished"];
 
-  async function goOn() {
-    const scroll = () => document.querySelector(`[data-step="${next!.key}"]`)?.scrollIntoView({ block: "center" });
-    if (part === "steps") return void scroll();
-    await push(`/jobs/${id}/steps`);
-    setTimeout(scroll);
-  }
   async function ready() {
     if (open && !because.trim()) return void (asking = "ready");
     if (await job!.change({ state: "ready", because: because.trim() || null })) [asking, because] = [null, ""];
@@ -59,6 +53,7 @@
   keys={{
     y: () => push(`/jobs/${id}/ready`),
     s: () => push(`/jobs/${id}/steps`),
+    c: () => push(`/jobs/${id}/car`),
     t: () => push(`/jobs/${id}/torque`),
     p: () => push(`/jobs/${id}/parts`),
   }}
@@ -92,12 +87,12 @@
           <Button
             size="field"
             on:click={async () => {
-              if (await job.change({ state: "started" })) await goOn();
+              if (await job.change({ state: "started" })) await push(`/jobs/${id}/car`);
             }}>{texts.startJob}</Button
           >
           <Button size="field" kind="ghost" on:click={() => job.change({ state: "draft" })}>{texts.backToDraft}</Button>
         {:else if plan.state === "started"}
-          {#if next}<Button size="field" on:click={goOn}>{texts.nextStep}</Button>{/if}
+          {#if next}<Button size="field" href="#/jobs/{id}/car">{texts.atTheCar}</Button>{/if}
           <Button size="field" kind="tertiary" on:click={() => (asking = "finished")}>{texts.finishJob}</Button>
         {:else if plan.state === "finished"}
           <Button size="field" kind="tertiary" href="#/vehicles/{plan.vehicle.id}"

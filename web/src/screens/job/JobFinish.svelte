@@ -6,7 +6,7 @@
   import type { Schemas } from "../../api/client";
   import { focusOn } from "../../parts/focus";
   import { lowerFirst, upperFirst } from "../../format/words";
-  import type { JobPlanState } from "./jobPlan.svelte";
+  import type { JobPlanState } from "../../parts/jobPlan.svelte";
 
   /** The end of a job: its odometer, what went on, what it took. What is still open is listed as links to the steps. */
   let { job, close }: { job: JobPlanState; close: (done: boolean) => void } = $props();

@@ -3,7 +3,7 @@
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import type { Schemas } from "../../api/client";
-  import { chosenWorks, type JobPlanState } from "./jobPlan.svelte";
+  import { chosenWorks, type JobPlanState } from "../../parts/jobPlan.svelte";
 
   /** A reading in the middle of the job changed what has to be done: stop, plan anew, buy. */
   let { job }: { job: JobPlanState } = $props();

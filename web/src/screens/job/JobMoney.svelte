@@ -6,7 +6,7 @@
   import { api, type Schemas } from "../../api/client";
   import { money } from "../../format/jobs";
   import { lowerFirst, rough, upperFirst, perUnit } from "../../format/words";
-  import type { JobPlanState } from "./jobPlan.svelte";
+  import type { JobPlanState } from "../../parts/jobPlan.svelte";
   import { FormState } from "../../parts/formState.svelte";
   import Fault from "../../parts/Fault.svelte";
   import ShopBill from "./ShopBill.svelte";

@@ -7,7 +7,7 @@
   import { picked, ticked } from "../../parts/boxes";
   import { figure, money } from "../../format/jobs";
   import { day } from "../../format/words";
-  import type { JobPlanState } from "./jobPlan.svelte";
+  import type { JobPlanState } from "../../parts/jobPlan.svelte";
   import SupplyForm from "./SupplyForm.svelte";
   import { FormState } from "../../parts/formState.svelte";
   import Fault from "../../parts/Fault.svelte";

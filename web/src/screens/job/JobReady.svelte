@@ -3,7 +3,7 @@
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
   import { ticked } from "../../parts/boxes";
-  import type { JobPlanState } from "./jobPlan.svelte";
+  import type { JobPlanState } from "../../parts/jobPlan.svelte";
 
   /** What the job still waits for, and what to do about each. */
   let { job }: { job: JobPlanState } = $props();

@@ -6,7 +6,7 @@
   import { api, type Schemas } from "../../api/client";
   import { picked, ticked } from "../../parts/boxes";
   import { upperFirst } from "../../format/words";
-  import { chosenWorks, type JobPlanState } from "./jobPlan.svelte";
+  import { chosenWorks, type JobPlanState } from "../../parts/jobPlan.svelte";
   import AxleSection from "../../parts/AxleSection.svelte";
   import Approaches from "../../parts/Approaches.svelte";
   import Fault from "../../parts/Fault.svelte";

@@ -2,7 +2,7 @@
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
   import { Button } from "carbon-components-svelte";
-  import type { JobPlanState } from "./jobPlan.svelte";
+  import type { JobPlanState } from "../../parts/jobPlan.svelte";
   import JobMoney from "./JobMoney.svelte";
   import JobParts from "./JobParts.svelte";
   import JobReady from "./JobReady.svelte";

@@ -4,12 +4,12 @@
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import type { Schemas } from "../../api/client";
-  import { movements, stages, torque, type Movement } from "../../format/jobs";
+  import { inShort, movements, stages, torque, type Movement } from "../../format/jobs";
   import { day, upperFirst } from "../../format/words";
   import { router } from "svelte-spa-router";
   import { tick as rendered } from "svelte";
   import { focusOn } from "../../parts/focus";
-  import type { JobPlanState } from "./jobPlan.svelte";
+  import type { JobPlanState } from "../../parts/jobPlan.svelte";
   import { outbox } from "../../parts/outbox.svelte";
   import Fault from "../../parts/Fault.svelte";
 
@@ -53,9 +53,7 @@
   const next = $derived(shown.find((movement) => !allDone(movement))?.key);
   const named = (key: string) => {
     const step = steps.find((each) => each.key === key);
-    return step
-      ? `${step.place ? `${upperFirst(step.place)}: ` : ""}${/^[^.:;]{1,70}(?=[\s.:;]|$)/.exec(step.text)?.[0] ?? step.text}`
-      : key;
+    return step ? `${step.place ? `${upperFirst(step.place)}: ` : ""}${inShort(step.text)}` : key;
   };
   let refusedAt = $state("");
   async function check(movement: Movement, box: HTMLInputElement) {

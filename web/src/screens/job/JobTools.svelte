@@ -4,7 +4,7 @@
   import { say } from "../../texts/say";
   import { ticked } from "../../parts/boxes";
   import { lowerFirst, upperFirst } from "../../format/words";
-  import type { JobPlanState } from "./jobPlan.svelte";
+  import type { JobPlanState } from "../../parts/jobPlan.svelte";
   import SupplyForm from "./SupplyForm.svelte";
 
   /** Tools against what is owned, consumables with amounts, and what goes where. */

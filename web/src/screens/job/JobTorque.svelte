@@ -4,7 +4,7 @@
   import { api, type Schemas } from "../../api/client";
   import { figure, readings } from "../../format/jobs";
   import { upperFirst } from "../../format/words";
-  import type { JobPlanState } from "./jobPlan.svelte";
+  import type { JobPlanState } from "../../parts/jobPlan.svelte";
   import StarOrder from "./StarOrder.svelte";
   import { FormState } from "../../parts/formState.svelte";
 

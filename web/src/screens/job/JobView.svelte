@@ -2,7 +2,7 @@
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
-  import type { JobPlanState } from "./jobPlan.svelte";
+  import type { JobPlanState } from "../../parts/jobPlan.svelte";
   import { money, movements } from "../../format/jobs";
   import { day } from "../../format/words";
   import JobMoney from "./JobMoney.svelte";

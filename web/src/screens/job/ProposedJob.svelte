@@ -8,7 +8,7 @@
   import JobView from "./JobView.svelte";
   import Problem from "../../parts/Problem.svelte";
   import { day } from "../../format/words";
-  import { JobPlanState } from "./jobPlan.svelte";
+  import { JobPlanState } from "../../parts/jobPlan.svelte";
   import { Loader } from "../../parts/loader.svelte";
   import { FormState } from "../../parts/formState.svelte";
 

@@ -5,7 +5,7 @@
   import { Button } from "carbon-components-svelte";
   import { money } from "../../format/jobs";
   import Fault from "../../parts/Fault.svelte";
-  import type { JobPlanState } from "./jobPlan.svelte";
+  import type { JobPlanState } from "../../parts/jobPlan.svelte";
 
   /** What a shop asks for the same job: one sum, or line by line as its paper has it. */
   let { job }: { job: JobPlanState } = $props();

@@ -1,6 +1,6 @@
-import { api, type Refusal, type Schemas } from "../../api/client";
-import { FormState } from "../../parts/formState.svelte";
-import { outbox } from "../../parts/outbox.svelte";
+import { api, type Refusal, type Schemas } from "../api/client";
+import { FormState } from "./formState.svelte";
+import { outbox } from "./outbox.svelte";
 
 type Plan = Schemas["JobPlan"];
 

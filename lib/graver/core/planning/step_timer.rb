@@ -1,0 +1,10 @@
+# frozen_string_literal: true
+
+module Graver
+  module Core
+    module Planning
+      # What is waited for at a step. of: what runs; seconds
+      StepTimer = Value.define(:of, :seconds)
+    end
+  end
+end

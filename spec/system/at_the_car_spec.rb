@@ -1,0 +1,72 @@
+# frozen_string_literal: true
+
+require_relative "../support/browser_helper"
+
+# A phone beside the car, gloves half off.
+RSpec.describe "At the car", :demo do
+  include BrowserHelper
+
+  before { page.driver.resize(390, 844) }
+  after { page.driver.resize(1280, 800) }
+
+  def ticked = context.store.jobs.find(2).ticked
+
+  it "shows one step at a time and goes on when it is done, over a reload, back and later" do
+    page.visit "/#/jobs/2/car"
+    expect(page).to have_css(".line", text: "Push the piston slowly and fully home").and have_text("Step 18 of 47")
+    page.refresh
+    page.click_button "Done"
+    expect(page).to have_css(".line", text: "Clean gloves on").and have_text("Step 19 of 47")
+    expect(ticked).to include("rear.left.piston_home")
+    page.click_button "Back"
+    expect(page).to have_css(".line.done", text: "Push the piston slowly")
+    page.click_button "Not done"
+    expect(page).to have_button("Done")
+    page.click_button "Later"
+    # what it waits for stands there, and a tick that is refused leaves it in front
+    expect(page).to have_css(".waits", text: "Rear left: Push the piston slowly")
+    page.click_button "Done"
+    expect(page).to have_css("[role=alert]", text: "First comes").and have_css(".line", text: "Clean gloves on")
+    page.within(".waits") { page.click_button "Rear left: Push the piston slowly" }
+    expect(page).to have_text("Step 18 of 47")
+  end
+
+  it "has every step to jump to, and figures to read at arm's length" do
+    page.visit "/#/jobs/2/car"
+    page.click_button "All steps"
+    page.within("nav[aria-label='Steps']", match: :first) { page.click_button "Wheel nuts to torque in star order" }
+    expect(page).to have_css(".torque .figure", text: /\d+ (N·m|lbf·ft)/).and have_text("wheel nuts")
+    expect(page).to have_css(".caution", text: "Read the unit on the wrench")
+    expect(page).to have_no_css("header:not(.top)")
+  end
+
+  it "counts by tap and by the space key, and keeps the count as a note" do
+    page.visit "/#/jobs/2/car/#{ERB::Util.url_encode("rear.pump")}"
+    page.find(".count").click
+    page.find(".line", match: :first).click
+    3.times { type " " }
+    expect(page).to have_css(".count strong", text: "4")
+    page.click_button "−1"
+    page.click_button "Save as a note: strokes 3"
+    expect(page).to have_css(".note", text: "Strokes: 3")
+    expect(context.store.jobs.find(2).notes.last).to include("key" => "rear.pump", "text" => "Strokes: 3")
+  end
+
+  it "sees what another device ticks, and keeps its own ticks while the server is away" do
+    page.visit "/#/jobs/2/car"
+    expect(page).to have_text("Step 18 of 47")
+    Graver::Service::Planning::JobTicks.new(context.for_request).tick(2, ["rear.left.piston_home"], true)
+    expect(page).to have_css(".line.done", text: "Push the piston slowly", wait: 8)
+    page.click_button "Next"
+    unreachable(%r{/jobs/\d+/ticks}) do
+      page.click_button "Done"
+      # it goes on all the same; the step left behind says that it is not saved
+      expect(page).to have_text("Step 20 of 47")
+      page.click_button "Back"
+      expect(page).to have_text("Not saved yet")
+      expect(ticked).not_to include("rear.left.clean_gloves")
+    end
+    expect(page).to have_no_text("Not saved yet", wait: 10)
+    expect(ticked).to include("rear.left.clean_gloves")
+  end
+end

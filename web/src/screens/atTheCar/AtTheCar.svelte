@@ -1,0 +1,271 @@
+<script lang="ts">
+  import { push, replace } from "svelte-spa-router";
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/atTheCar";
+  import { say } from "../../texts/say";
+  import { api } from "../../api/client";
+  import { inShort } from "../../format/jobs";
+  import { JobPlanState } from "../../parts/jobPlan.svelte";
+  import { Loader } from "../../parts/loader.svelte";
+  import { outbox } from "../../parts/outbox.svelte";
+  import Problem from "../../parts/Problem.svelte";
+  import Shortcuts from "../../parts/Shortcuts.svelte";
+  import { Course, keepAwake } from "./course.svelte";
+  import StepCard from "./StepCard.svelte";
+  import StepList from "./StepList.svelte";
+
+  /** Beside the car: one step at a time, under the thumb. */
+  let { params }: { params: { id: string; step?: string } } = $props();
+  const id = $derived(Number(params.id));
+  const loaded = new Loader<Course>();
+  let listed = $state(false);
+
+  $effect(() => {
+    const of = id;
+    loaded.load(async () => new Course(new JobPlanState(await api.job(of))));
+  });
+  const course = $derived(loaded.value);
+  const plan = $derived(course?.job.plan);
+  $effect(() => {
+    if (course) course.at = params.step ? decodeURIComponent(params.step) : undefined;
+  });
+  $effect(() => (course ? outbox.listen(course.job.answered) : undefined));
+  $effect(() => course?.watch());
+  $effect(() => keepAwake());
+  // The page has its own line at the top: the header would eat half a phone.
+  $effect(() => {
+    document.body.classList.add("at-the-car");
+    return () => document.body.classList.remove("at-the-car");
+  });
+
+  const address = (key: string) => `/jobs/${id}/car/${encodeURIComponent(key)}`;
+  function goTo(key: string) {
+    listed = false;
+    void push(address(key));
+    scrollTo(0, 0);
+  }
+  async function done() {
+    const movement = course!.now!;
+    const next = course!.next;
+    if (course!.done(movement)) return next && goTo(next.key);
+    await course!.tick(movement, true);
+    // Refused: it stays in front, with what it waits for.
+    if (course!.done(movement) && next) goTo(next.key);
+  }
+  const start = () => course!.job.change({ state: "started" });
+  $effect(() => {
+    if (course?.job.id === id && course.now && !params.step) void replace(address(course.now.key));
+  });
+</script>
+
+<svelte:head><title>{texts.atTheCarGraver}</title></svelte:head>
+<Shortcuts
+  keys={{
+    Enter: () => void done(),
+    ArrowRight: () => course?.next && goTo(course.next.key),
+    ArrowLeft: () => course?.previous && goTo(course.previous.key),
+  }}
+/>
+{#if loaded.error}<Problem error={loaded.error} />{/if}
+{#if course && plan}
+  {@const movement = course.now}
+  <div class="car">
+    <header class="top">
+      <a href="#/jobs/{id}/steps" aria-label={texts.leave}>‹ {plan.vehicle.name}</a>
+      <strong class="number">{say(texts.stepOf, { at: course.index + 1, all: course.moves.length })}</strong>
+      <button type="button" class="lister" aria-expanded={listed} onclick={() => (listed = !listed)}
+        >{listed ? texts.hideTheSteps : texts.allSteps}</button
+      >
+      <progress max={course.moves.length} value={course.doneCount} aria-label={texts.howFar}></progress>
+    </header>
+    {#if !plan.steps}
+      <p class="body">{texts.noOrder} <a href="#/jobs/{id}/steps">{common.steps}</a></p>
+    {:else}
+      <div class="sides">
+        <aside class:listed><StepList {course} {goTo} /></aside>
+        <div class="body" class:hidden={listed}>
+          {#if plan.halts.length}<p class="halt" role="alert">
+              {plan.halts.map((halt) => halt.text).join(" ")} <a href="#/jobs/{id}/steps">{texts.planAnew}</a>
+            </p>{/if}
+          {#if movement}
+            {#key movement.key}<StepCard {course} {movement} {goTo} />{/key}
+            {#if course.next}<p class="next">
+                {texts.next} <strong>{inShort(course.next.steps[0]!.text)}</strong>
+              </p>{:else}<p class="next"><a href="#/jobs/{id}/steps">{texts.lastStepFinish}</a></p>{/if}
+          {/if}
+        </div>
+      </div>
+      {#if movement && !listed}
+        <footer class="bar">
+          <button type="button" disabled={!course.previous} onclick={() => goTo(course.previous!.key)}
+            >{texts.back}</button
+          >
+          {#if plan.state === "draft" && movement.steps[0]!.stage !== plan.steps[0]!.stage}
+            <a class="main" href="#/jobs/{id}/ready">{texts.notReadyYet}</a>
+          {:else if plan.state === "ready" && movement.steps[0]!.stage !== plan.steps[0]!.stage}
+            <button type="button" class="main" onclick={start}>{texts.startJob}</button>
+          {:else if !course.job.open}
+            <span class="main still">{texts.jobIsClosed}</span>
+          {:else if course.done(movement)}
+            <button type="button" onclick={() => course.tick(movement, false)}>{texts.notDone}</button>
+            <button type="button" class="main" disabled={!course.next} onclick={done}>{texts.nextStep}</button>
+          {:else}
+            <button type="button" disabled={!course.next} onclick={() => goTo(course.next!.key)}>{texts.later}</button>
+            <button type="button" class="main" onclick={done}>{texts.done}</button>
+          {/if}
+        </footer>
+      {/if}
+    {/if}
+  </div>
+{:else if loaded.loading}
+  <p class="quiet" role="status">{common.workingItOut}</p>
+{/if}
+
+<style>
+  /* High contrast, whatever the theme: it is read in the sun and under a sill. */
+  .car {
+    --ink: #000;
+    --quiet: #333;
+    --sheet: #fff;
+    --line: #777;
+    color: var(--ink);
+    background: #fff;
+    min-height: 100dvh;
+    display: grid;
+    grid-template-rows: auto 1fr auto;
+  }
+  :global(:root[theme="g100"]) .car {
+    --ink: #fff;
+    --quiet: #ccc;
+    --sheet: #000;
+    background: #000;
+  }
+  .top {
+    position: sticky;
+    top: 0;
+    z-index: 3;
+    display: grid;
+    grid-template-columns: 1fr auto 1fr;
+    align-items: center;
+    gap: 0 0.5rem;
+    background: var(--sheet);
+    border-bottom: 2px solid var(--ink);
+    padding: 0 0.75rem;
+  }
+  .top a {
+    color: var(--ink);
+    min-height: 48px;
+    display: flex;
+    align-items: center;
+    overflow: hidden;
+    white-space: nowrap;
+    text-overflow: ellipsis;
+  }
+  .lister {
+    font: inherit;
+    justify-self: end;
+    min-height: 48px;
+    background: none;
+    color: var(--ink);
+    border: 0;
+    text-decoration: underline;
+  }
+  progress {
+    grid-column: 1 / -1;
+    width: 100%;
+    height: 6px;
+    border: 0;
+    background: var(--line);
+    accent-color: var(--good);
+  }
+  .body {
+    padding: 1rem;
+    max-width: 44rem;
+    box-sizing: border-box;
+    width: 100%;
+  }
+  .sides aside {
+    display: none;
+    padding: 0.5rem;
+  }
+  .sides aside.listed {
+    display: block;
+  }
+  .hidden {
+    display: none;
+  }
+  .next {
+    margin: 1.25rem 0 0;
+    padding-top: 0.75rem;
+    border-top: 1px solid var(--line);
+    font-size: 1.0625rem;
+  }
+  .halt {
+    border: 4px solid var(--stop);
+    padding: 0.5rem 0.75rem;
+    font-size: 1.125rem;
+    margin: 0 0 1rem;
+  }
+  .bar {
+    position: sticky;
+    bottom: 0;
+    z-index: 3;
+    display: grid;
+    grid-auto-flow: column;
+    grid-auto-columns: minmax(5rem, 1fr);
+    gap: 0.5rem;
+    padding: 0.5rem 0.75rem max(0.5rem, env(safe-area-inset-bottom));
+    background: var(--sheet);
+    border-top: 2px solid var(--ink);
+  }
+  .bar button,
+  .main {
+    font: inherit;
+    font-size: 1.25rem;
+    font-weight: 700;
+    min-height: 64px;
+    border: 2px solid var(--ink);
+    background: var(--sheet);
+    color: var(--ink);
+    display: flex;
+    align-items: center;
+    justify-content: center;
+    text-align: center;
+    text-decoration: none;
+  }
+  .bar .main {
+    background: #0d5a66;
+    border-color: #0d5a66;
+    color: #fff;
+    grid-column: span 2;
+  }
+  .bar .still {
+    background: none;
+    color: var(--ink);
+  }
+  .bar button:disabled {
+    color: var(--line);
+    border-color: var(--line);
+  }
+  @media (min-width: 62rem) {
+    .sides {
+      display: grid;
+      grid-template-columns: 22rem 1fr;
+    }
+    .sides aside {
+      display: block;
+      position: sticky;
+      top: 56px;
+      max-height: calc(100dvh - 56px);
+      overflow-y: auto;
+      border-right: 2px solid var(--line);
+      box-sizing: border-box;
+    }
+    .lister {
+      visibility: hidden;
+    }
+    .bar {
+      margin-left: 22rem;
+    }
+  }
+</style>

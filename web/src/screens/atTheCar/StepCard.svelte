@@ -1,0 +1,238 @@
+<script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/atTheCar";
+  import { say } from "../../texts/say";
+  import { day, lowerFirst, upperFirst } from "../../format/words";
+  import { focusOn } from "../../parts/focus";
+  import Fault from "../../parts/Fault.svelte";
+  import { inShort, type Movement } from "../../format/jobs";
+  import Counter from "./Counter.svelte";
+  import Timer from "./Timer.svelte";
+  import TorqueFigure from "./TorqueFigure.svelte";
+  import type { Course } from "./course.svelte";
+
+  /** The movement at hand, large: what, with what, how tight, what can hurt, and why. */
+  let { course, movement, goTo }: { course: Course; movement: Movement; goTo: (key: string) => void } = $props();
+  const job = $derived(course.job);
+  const place = $derived(movement.steps[0]!.place);
+  const all = <T,>(of: (step: Movement["steps"][number]) => T[]) => [...new Set(movement.steps.flatMap(of))];
+  const tools = $derived([
+    ...all((step) => step.undo.map((each) => `${each.label.toLowerCase()}: ${each.drive}`)),
+    ...all((step) => step.tools),
+  ]);
+  const waits = $derived(course.waitsFor(movement));
+  const counted = $derived(movement.steps.find((step) => step.counts));
+  let count = $state(0);
+  let writing = $state<"note" | "otherwise" | null>(null);
+  let text = $state("");
+
+  async function write(event: SubmitEvent) {
+    event.preventDefault();
+    const key = movement.steps[0]!.key;
+    const kept = await (writing === "note" ? job.note(key, text) : job.otherwise(key, text));
+    if (kept) [writing, text] = [null, ""];
+  }
+  const keepCount = () =>
+    job.note(counted!.key, `${counted!.counts!.of}: ${count}`).then((kept) => kept && (count = 0));
+</script>
+
+<article aria-labelledby="step-title">
+  <p class="where">
+    {place ? `${upperFirst(place)}: ${lowerFirst(movement.steps[0]!.stage)}` : movement.steps[0]!.stage}
+    {#if movement.steps.some((step) => step.gate)}<span class="gate"
+        >{movement.steps.some((step) => step.kills) ? texts.neverSkipped : texts.notToBeSkipped}</span
+      >{/if}
+  </p>
+  <div id="step-title" class="lines">
+    {#each movement.steps as step (step.key)}
+      <p class="line" class:done={course.step(step)}>{step.text}</p>
+      {#each step.tighten as line (line.axle + line.fastener)}<TorqueFigure {line} />{/each}
+    {/each}
+  </div>
+  {#if waits.length}
+    <div class="waits" role="status">
+      <strong>{texts.firstComes}</strong>
+      <ul>
+        {#each waits as each (each.key)}
+          <li>
+            <button type="button" class="link" onclick={() => goTo(each.key)}
+              >{each.steps[0]!.place ? `${upperFirst(each.steps[0]!.place)}: ` : ""}{inShort(
+                each.steps[0]!.text,
+              )}</button
+            >
+          </li>
+        {/each}
+      </ul>
+    </div>
+  {/if}
+  {#each movement.steps.flatMap((step) => step.cautions) as caution (caution.text)}
+    <p class="caution {caution.severity}"><strong>{upperFirst(caution.severity)}</strong> {caution.text}</p>
+  {/each}
+  {#each movement.steps as step (step.key)}
+    {#if step.counts}<Counter of={step.counts.of} target={step.counts.target} bind:value={count} />
+      {#if count && job.open}<button type="button" class="link" onclick={keepCount}
+          >{say(texts.keepAsNote, { of: step.counts.of.toLowerCase(), count })}</button
+        >{/if}{/if}
+    {#if step.timer}<Timer of={step.timer.of} seconds={step.timer.seconds} />{/if}
+  {/each}
+  {#if tools.length}
+    <h3>{texts.atHand}</h3>
+    <ul class="tools">
+      {#each tools as tool (tool)}<li>{tool}</li>{/each}
+    </ul>
+  {/if}
+  {#each movement.steps.filter((step) => step.why) as step (step.key)}<p class="why">{step.why}</p>{/each}
+  {#each movement.steps.flatMap((step) => step.last_time) as note (note.day + note.text)}<p class="note">
+      <strong>{say(texts.lastTimeDay, { day: day(note.day) })}</strong>
+      {note.text}
+    </p>{/each}
+  {#each movement.steps.flatMap((step) => step.notes) as note (note.text)}<p class="note">
+      <strong>{texts.yourNote}</strong>
+      {note.text}
+    </p>{/each}
+  {#each movement.steps.filter((step) => step.otherwise) as step (step.key)}<p class="note">
+      <strong>{texts.doneAnotherWay}</strong>
+      {step.otherwise}
+    </p>{/each}
+  {#if course.sending(movement)}<p class="unsent" role="status">{texts.notSavedYet}</p>{/if}
+  <Fault text={job.fault("step") || job.fault("state") || job.fault("because")} />
+  {#if job.open}
+    {#if writing}
+      <form class="fields" onsubmit={write} novalidate>
+        <label
+          ><span>{writing === "note" ? texts.noteForNextTime : texts.howItWasDoneInstead}</span>
+          <input use:focusOn maxlength="500" bind:value={text} /></label
+        >
+        <div class="row">
+          <button type="submit" class="plain" disabled={!text.trim()}>{common.save}</button>
+          <button type="button" class="plain" onclick={() => (writing = null)}>{common.cancel}</button>
+        </div>
+      </form>
+    {:else}
+      <p class="row acts">
+        <button type="button" class="link" onclick={() => (writing = "note")}>{texts.noteForNextTime}</button>
+        {#if movement.steps.length === 1 && !movement.steps[0]!.kills && !course.done(movement) && job.plan!.state === "started"}
+          <button type="button" class="link" onclick={() => (writing = "otherwise")}>{texts.iDidItAnotherWay}</button>
+        {/if}
+      </p>
+    {/if}
+  {/if}
+</article>
+
+<style>
+  article {
+    display: grid;
+    gap: 0.75rem;
+    align-content: start;
+  }
+  p {
+    margin: 0;
+  }
+  .where {
+    color: var(--quiet);
+    font-weight: 600;
+  }
+  .gate {
+    border: 2px solid currentColor;
+    color: var(--ink);
+    padding: 0 0.4rem;
+    margin-left: 0.35rem;
+    white-space: nowrap;
+  }
+  .lines {
+    display: grid;
+    gap: 0.6rem;
+  }
+  .line {
+    font-size: 1.5rem;
+    line-height: 1.3;
+    font-weight: 600;
+  }
+  .done {
+    color: var(--quiet);
+    text-decoration: line-through;
+    text-decoration-thickness: 2px;
+  }
+  .caution {
+    border-left: 8px solid var(--petrol);
+    padding: 0.35rem 0.75rem;
+    font-size: 1.125rem;
+    line-height: 1.35;
+  }
+  .caution strong {
+    display: block;
+  }
+  .danger {
+    border-color: var(--stop);
+  }
+  .danger strong {
+    color: var(--stop);
+  }
+  .warning {
+    border-color: var(--plan);
+  }
+  .warning strong {
+    color: var(--plan);
+  }
+  .waits {
+    border: 2px dashed var(--ink);
+    padding: 0.5rem 0.75rem;
+    font-size: 1.0625rem;
+  }
+  .waits ul {
+    margin: 0;
+    padding: 0;
+    list-style: none;
+  }
+  h3 {
+    font-size: 1rem;
+    margin: 0;
+  }
+  .tools {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.35rem;
+    list-style: none;
+    margin: 0;
+    padding: 0;
+  }
+  .tools li {
+    border: 1px solid var(--quiet);
+    padding: 0.2rem 0.6rem;
+    font-size: 1.0625rem;
+  }
+  .why,
+  .note {
+    font-size: 1.0625rem;
+    color: var(--quiet);
+  }
+  .note {
+    border-left: 6px double var(--line);
+    padding-left: 0.6rem;
+    color: var(--ink);
+  }
+  .unsent {
+    color: var(--doubt);
+    font-weight: 700;
+  }
+  .link {
+    min-height: 48px;
+    text-align: left;
+  }
+  .plain {
+    font: inherit;
+    font-weight: 600;
+    min-height: 48px;
+    padding: 0 1.25rem;
+    background: var(--sheet);
+    color: var(--ink);
+    border: 2px solid var(--ink);
+  }
+  .fields {
+    display: grid;
+    gap: 0.5rem;
+  }
+  .acts {
+    gap: 0 1.5rem;
+  }
+</style>

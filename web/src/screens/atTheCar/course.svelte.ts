@@ -1,0 +1,81 @@
+import { api, type Schemas } from "../../api/client";
+import { movements, type Movement } from "../../format/jobs";
+import type { JobPlanState } from "../../parts/jobPlan.svelte";
+import { outbox } from "../../parts/outbox.svelte";
+
+/** How often another device's ticks are looked for. */
+const POLL_MS = 3000;
+
+/** Where one is in a job: its movements, the one at hand, what is done. */
+export class Course {
+  readonly job: JobPlanState;
+  /** Key of the movement at hand; the first open one where none is named. */
+  at = $state<string | undefined>();
+
+  constructor(job: JobPlanState) {
+    this.job = job;
+  }
+
+  readonly moves = $derived.by(() => movements(this.job.plan?.steps ?? []));
+  readonly now = $derived.by(
+    () =>
+      this.moves.find((each) => each.steps.some((step) => step.key === this.at)) ??
+      this.moves.find((each) => !this.done(each)) ??
+      this.moves.at(-1),
+  );
+  readonly index = $derived.by(() => (this.now ? this.moves.indexOf(this.now) : 0));
+  readonly next = $derived.by(() => this.moves[this.index + 1]);
+  readonly previous = $derived.by(() => this.moves[this.index - 1]);
+  readonly doneCount = $derived.by(() => this.moves.filter((each) => this.done(each)).length);
+
+  step = (step: Schemas["JobStep"]): boolean => {
+    const sending = outbox.of(this.job.id, step.key);
+    return sending ? sending.done : this.job.plan!.ticked.includes(step.key) || step.otherwise !== null;
+  };
+  done = (movement: Movement): boolean => movement.steps.every(this.step);
+  sending = (movement: Movement): boolean => movement.steps.some((step) => outbox.of(this.job.id, step.key));
+
+  /** What it still waits for outside itself, nothing that is on its way to the server. */
+  waitsFor(movement: Movement): Movement[] {
+    const own = new Set(movement.steps.map((step) => step.key));
+    const keys = movement.steps.flatMap((step) => step.waits_for).filter((key) => !own.has(key));
+    const open = this.moves.filter((each) => each.steps.some((step) => keys.includes(step.key)));
+    return open.filter((each) => !this.done(each));
+  }
+
+  tick = (movement: Movement, done: boolean): Promise<void> =>
+    this.job.tick(
+      movement.steps.map((step) => step.key),
+      done,
+    );
+
+  /** Looks what another device has ticked, while the page is seen and nothing waits to be sent. */
+  watch(): () => void {
+    const timer = setInterval(() => {
+      if (document.visibilityState !== "visible" || outbox.waiting.length) return;
+      void api.progress(this.job.id).then(
+        (progress) => this.job.answered(progress, this.job.refused),
+        () => {},
+      );
+    }, POLL_MS);
+    return () => clearInterval(timer);
+  }
+}
+
+/** Keeps the screen awake where the browser can; gives it back when the page is left. */
+export function keepAwake(): () => void {
+  let lock: WakeLockSentinel | null = null;
+  const take = () => {
+    if (document.visibilityState !== "visible" || !("wakeLock" in navigator)) return;
+    navigator.wakeLock.request("screen").then(
+      (taken) => (lock = taken),
+      () => {},
+    );
+  };
+  take();
+  document.addEventListener("visibilitychange", take);
+  return () => {
+    document.removeEventListener("visibilitychange", take);
+    void lock?.release();
+  };
+}
