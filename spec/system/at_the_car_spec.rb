@@ -69,4 +69,22 @@ RSpec.describe "At the car", :demo do
     expect(page).to have_no_text("Not saved yet", wait: 10)
     expect(ticked).to include("rear.left.clean_gloves")
   end
+
+  it "takes what is measured at the step into the log, and asks about what can hardly be true" do
+    page.visit "/#/jobs/1/car/#{ERB::Util.url_encode("front.left.pads_out")}"
+    page.fill_in "Left inner pad", with: "6"
+    page.click_button "Save reading"
+    expect(page).to have_css(".fault", text: "thicker than last time")
+    page.fill_in "Left inner pad", with: "3.6"
+    page.fill_in "Left outer pad", with: "6.4"
+    page.select "Vernier caliper", from: "Left outer pad: read with"
+    page.click_button "Save reading"
+    expect(page).to have_text("In the log.").and have_css("label", text: "read: 3.6 mm")
+    expect(page).to have_no_field("Odometer")
+    look_over = context.store.look_overs.of_vehicle(1).last
+    expect(look_over.job_id).to eq(1)
+    expect(look_over.readings.map { |row| [row.pad, row.value, row.method] }).to eq(
+      [%w[inner 3.6 caliper], %w[outer 6.4 vernier]]
+    )
+  end
 end

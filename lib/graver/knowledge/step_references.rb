@@ -43,6 +43,7 @@ module Graver
           cautions: ids("cautions.yml"),
           calipers: ids("calipers.yml"),
           work: works,
+          reads: readable,
           schools: schools,
           **places
         }
@@ -59,6 +60,14 @@ module Graver
             choices = data.fetch("choices").fetch(fields.fetch(place["field"])["choices"], {})
             [name.to_sym, [*choices.keys, *place["present"]]]
           end
+      end
+
+      # What a step may have measured.
+      def readable
+        data = @contents.fetch("brake_data.yml").fetch("fields").map { |field| field["key"] }
+        @contents.fetch("walk_round.yml").fetch("positions").keys +
+          @contents.fetch("conditions.yml").fetch("figures").map { |figure| figure["id"] } + data +
+          %w[fit.pad fit.rotor]
       end
 
       # Works, what they mean, and what an approach means beside them.

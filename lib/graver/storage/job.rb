@@ -6,7 +6,8 @@ module Graver
     # scope:
     # { "axles" => { "axle id" => [work, ...] }, "reasons" => { "axle id" => text } } or nil; adjustments: { event id
     # => Hash };
-    # approaches: { approach => option } of this job alone;
+    # new_parts: { "axle id.part" => { "value", "unit" } } as measured before they went on; approaches: { approach =>
+    # option } of this job alone;
     # notes: [{ "step", "key", "text", "day" }]; choices: { parts line => supply id }; resolved: [item]; quote: Hash
     # or nil;
     # ready_because: why it is ready in spite of gaps; otherwise: { step key => { "because", "text", "day" } }, steps
@@ -22,6 +23,7 @@ module Graver
         :ticked,
         :scope,
         :approaches,
+        :new_parts,
         :adjustments,
         :notes,
         :choices,

@@ -22,7 +22,8 @@ module Graver
       end
 
       # kind: "planned" (value: day), "ticked" or "unticked" (value: step key), a state, or one of those with a Hash:
-      # "scope", "approach", "adjusted", "unadjusted", "noted", "chose", "settled", "quoted", "otherwise", "finished";
+      # "scope", "approach", "new_part", "adjusted", "unadjusted", "noted", "chose", "settled", "quoted", "otherwise",
+      # "finished";
       # "cleared"
       # (value: step key). -> id of the event
       def record_event(id, kind, value = nil, at:)
@@ -78,6 +79,7 @@ module Graver
         }
         chosen = {
           choices: merged(by_kind["chose"], "line", "supply"),
+          new_parts: by_kind["new_part"].to_h { |event| parsed(event).then { |part| [part["part"], part] } },
           approaches: merged(by_kind["approach"], "approach", "option").compact,
           resolved: merged(by_kind["settled"], "item", "done").select { |_, done| done }.keys
         }

@@ -16,10 +16,15 @@ module Graver
       # conditions: [{ axle_id:, side:, face:, item:, mark:, value: }] -> id
       def add(vehicle_id:, date:, odometer:, note:, readings:, at:, conditions: [], job_id: nil)
         id = @database[:look_overs].insert({ **look_over_row({ vehicle_id:, date:, odometer:, note: }, at), job_id: })
-        plain, doubted = readings.partition { |reading| reading[:doubts].to_a.empty? }
-        @database[:readings].multi_insert(plain.map { |reading| row(reading, id) })
-        doubted.each { |reading| add_doubted(reading, id) }
-        @database[:conditions].multi_insert(conditions.map { |condition| CONDITION.merge(condition, look_over_id: id) })
+        add_rows(id, readings, conditions)
+        id
+      end
+
+      # More of the same look-over, as for `add` -> id
+      def append(id, readings:, conditions: [])
+        add_rows(id, readings, conditions)
+        # what is on file of the vehicle is another, and no row of it was added that says so
+        tell_of(@database[:look_overs].where(id:).get(:vehicle_id))
         id
       end
 
@@ -107,6 +112,23 @@ module Graver
         import_id
       ].freeze
       private_constant :ROW, :CONDITION, :READING_COLUMNS, :LOOK_OVER_COLUMNS, :BARE
+
+      def tell_of(vehicle_id)
+        @database[:household_revision].update(revision: Sequel[:revision] + 1)
+        @database[:vehicle_revisions].insert_conflict(
+          target: :vehicle_id,
+          update: {
+            revision: Sequel[:vehicle_revisions][:revision] + 1
+          }
+        ).insert(vehicle_id:, revision: 1)
+      end
+
+      def add_rows(id, readings, conditions)
+        plain, doubted = readings.partition { |reading| reading[:doubts].to_a.empty? }
+        @database[:readings].multi_insert(plain.map { |reading| row(reading, id) })
+        doubted.each { |reading| add_doubted(reading, id) }
+        @database[:conditions].multi_insert(conditions.map { |condition| CONDITION.merge(condition, look_over_id: id) })
+      end
 
       def measured(look_over)
         look_over.with(

@@ -193,6 +193,8 @@ export const api = {
     asSeen(seen, (header) => client.PATCH("/jobs/{id}", { params: { header, path: { id } }, body: change })),
   scopeJob: (id: number, scope: Schemas["JobScope"], seen?: string | null) =>
     asSeen(seen, (header) => client.PUT("/jobs/{id}/scope", { params: { header, path: { id } }, body: scope })),
+  recordReadings: (id: number, readings: Schemas["JobReadings"]) =>
+    taken(client.POST("/jobs/{id}/readings", { params: { path: { id } }, body: readings })),
   progress: (id: number) => taken(client.GET("/jobs/{id}/progress", { params: { path: { id } } })),
   tick: (id: number, steps: string[], done: boolean) =>
     taken(client.POST("/jobs/{id}/ticks", { params: { path: { id } }, body: { steps, done } })),

@@ -14,6 +14,7 @@ module Graver
         post "/jobs/:id/restore", :restore_job
         get "/jobs/:id/progress", :progress
         post "/jobs/:id/ticks", :tick
+        post "/jobs/:id/readings", :record_readings
         post "/jobs/:id/otherwise", :do_otherwise
         post "/jobs/:id/cleared", :clear_skipped
         post "/jobs/:id/resolved", :resolve
@@ -48,6 +49,10 @@ module Graver
           come_so_far(ticks.tick(id, given[:steps], given[:done]))
         end
         def progress = come_so_far(context.store.jobs.find(id))
+
+        def record_readings
+          with(Contracts::JobReadings) { |given| Service::Planning::JobReadings.new(context).call(id, given) }
+        end
 
         def do_otherwise = with(Contracts::Otherwise) { |given| ticks.otherwise(id, given[:step], given[:because]) }
         def clear_skipped = with(Contracts::Cleared) { |given| ticks.clear(id, given[:step]) }

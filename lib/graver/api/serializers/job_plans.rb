@@ -49,8 +49,20 @@ module Graver
             quote: job&.quote&.fetch("total", nil),
             quote_lines: job&.quote&.fetch("lines", []) || [],
             vehicle: plan.overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit),
+            odometer: odometer(plan),
             title:
               Service::Planning::JobTitle.call(@knowledge, plan.scope.included.to_h { |axle| [axle.name, axle.works] })
+          }
+        end
+
+        # What the odometer should show, in the owner's unit, and whether the job has it already.
+        def odometer(plan)
+          km = plan.overview.axles.first&.answer&.as_of_km
+          unit = plan.overview.vehicle.distance_unit
+          {
+            value: km && Core::Quantity::DISTANCE.from_base(km, unit).round.to_s,
+            unit:,
+            known: !plan.job.nil? && plan.overview.look_overs.any? { |each| each.job_id == plan.job.id }
           }
         end
 

@@ -13,6 +13,7 @@ module Graver
         def call(plan)
           ordered = plan.ordered
           @torque = plan.torque
+          @reads = Service::Planning::StepReads.new(@knowledge, plan)
           @cautioned = Set.new
           @wordings = Hash.new { |all, axle| all[axle] = plan.wording(@knowledge, axle) }
           @first = Core::Planning::Movements.call(ordered.placed || []).to_set { |movement| movement.first.key }
@@ -49,6 +50,7 @@ module Graver
             tighten: torque_at(placed).map { |set| TorqueLines.new(@knowledge).brief(set, placed) },
             undo: undone(placed),
             tools: tools(step),
+            reads: @reads.call(placed).map(&:to_h),
             counts: step.counts&.to_h,
             timer: step.timer&.to_h,
             event: plan.ordered.events[placed.key] || plan.ordered.events[step.id],

@@ -5,7 +5,9 @@ module Graver
     module Planning
       # One step of a job. `needs` are ids of steps that come first where they apply. Facts: what the step requires and
       # forbids when it begins, gives and takes away when it is done. `conditions` and `exceptions` limit where it
-      # applies. counts: StepCount of what is counted there, or nil; timer: StepTimer, or nil. movement: what it is one movement with, where that stands beside it.
+      # applies. counts: StepCount of what is counted there, or nil; timer: StepTimer, or nil; reads: what is measured
+      # there.
+      # movement: what it is one movement with, where that stands beside it.
       # `fasteners` are undone here, `tighten` are tightened to torque here. `does` are hazards. A gate can never be
       # left out; one that `kills` can never be answered by "I did it otherwise" either.
       Step =
@@ -17,6 +19,7 @@ module Graver
           :movement,
           :counts,
           :timer,
+          :reads,
           :needs,
           :requires,
           :forbids,
@@ -36,9 +39,20 @@ module Graver
           # A step its owner wrote.
           def self.own(id:, stage:, text:)
             lists =
-              %i[needs requires forbids gives takes fasteners tighten tools consumables cautions does].to_h do |key|
-                [key, []]
-              end
+              %i[
+                needs
+                requires
+                forbids
+                gives
+                takes
+                fasteners
+                tighten
+                tools
+                consumables
+                cautions
+                does
+                reads
+              ].to_h { |key| [key, []] }
             new(
               id:,
               stage:,

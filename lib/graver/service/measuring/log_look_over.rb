@@ -5,6 +5,9 @@ module Graver
     module Measuring
       # Saves a look-over of a vehicle, as entered, and clears its draft.
       class LogLookOver
+        PLACE = %i[axle_id event part side pad].freeze
+        private_constant :PLACE
+
         def initialize(context)
           @context = context
           @store = context.store
@@ -17,6 +20,23 @@ module Graver
           saved = @store.transaction { save(vehicle_id, given, checked(vehicle_id, given)) }
           @context.later { |context| Forecast::RecordForecasts.new(context).keep_of(vehicle_id) }
           saved
+        end
+
+        # The same in the middle of a job: into its look-over of that day, which is begun with the first. A place read
+        # again counts as it was read last. job_id; note: of a new one -> the look-over's id. Raises InvalidEntry,
+        # NotFound.
+        def on_the_way(vehicle_id, given, job_id:, note:)
+          checked(vehicle_id, given)
+          @store.transaction do
+            entry = checked(vehicle_id, given)
+            begun = begun(vehicle_id, job_id, entry.stamp.date)
+            begun ? go_on(begun, entry) : add(vehicle_id, { note: }, entry, job_id:)
+          end
+        end
+
+        # The look-over a job has begun that day, or nil
+        def begun(vehicle_id, job_id, day)
+          @store.look_overs.of_vehicle(vehicle_id).reverse.find { |each| each.job_id == job_id && each.date == day }
         end
 
         # What was given, looked at but not saved -> LookOverEntry
@@ -39,20 +59,57 @@ module Graver
 
         def save(vehicle_id, given, entry)
           same_draft(vehicle_id, given[:draft_revision]) if given[:draft_revision]
-          id =
-            @store.look_overs.add(
-              vehicle_id:,
-              date: entry.stamp.date,
-              odometer: entry.stamp.odometer,
-              note: given[:note],
-              at: @context.now,
-              readings: entry.lines.flat_map { |line| rows(line) },
-              conditions: entry.conditions
-            )
+          id = add(vehicle_id, given, entry)
           wrong = entry.lines.select { |line| line.given[:answer] == "earlier_wrong" }
           wrong.each { |line| void_earlier(line, entry.stamp.date) }
           @store.drafts.remove(vehicle_id)
           id
+        end
+
+        def add(vehicle_id, given, entry, job_id: nil)
+          @store.look_overs.add(
+            vehicle_id:,
+            date: entry.stamp.date,
+            odometer: entry.stamp.odometer,
+            note: given[:note],
+            at: @context.now,
+            readings: entry.lines.flat_map { |line| rows(line) },
+            conditions: entry.conditions,
+            job_id:
+          )
+        end
+
+        def go_on(look_over, entry)
+          entry.lines.each { |line| void_same(look_over, line) }
+          void_figures(look_over, entry.conditions)
+          readings = entry.lines.flat_map { |line| rows(line) }
+          @store.look_overs.append(look_over.id, readings:, conditions: entry.conditions)
+        end
+
+        def void_same(look_over, line)
+          given = line.given
+          wanted = [given[:axle], given[:event], given[:part], given[:side], given[:pad]]
+          same = look_over.readings.select { |row| row.to_h.values_at(*PLACE) == wanted }
+          same.each { |row| void(look_over, reading_id: row.id) }
+        end
+
+        def void_figures(look_over, conditions)
+          named = conditions.reject { |each| each[:mark] }.map { |each| each[:item] }
+          same = look_over.conditions.select { |each| each.mark.nil? && named.include?(each.item) }
+          same.each { |each| void(look_over, condition_id: each.id) }
+        end
+
+        def void(look_over, **what)
+          reason = Texts.say("findings.read_again")
+          @store.corrections.add(
+            look_over_id: look_over.id,
+            **what,
+            change: {
+              "void" => true
+            },
+            at: @context.now,
+            reason:
+          )
         end
 
         # The draft that was entered here is the one on file: nothing of another window is overwritten unseen. Raises

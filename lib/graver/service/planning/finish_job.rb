@@ -11,8 +11,6 @@ module Graver
 
         HOURS = (0.1..200)
         MONEY = (0..1_000_000)
-        # What a fitted part's figure counts as: read with a caliper or from its box (docs/formats.md).
-        METHOD = "caliper"
 
         # given: { date: ISO day or nil, odometer: { value:, unit:, keep: }, fitted: [{ axle:, part:, value:, unit:
         # }], hours:, spent: }
@@ -105,34 +103,7 @@ module Graver
           field = "fitted.#{fit.file.axle.id}.#{fit.part}"
           return fit, nil unless given && !given[:value].to_s.strip.empty?
 
-          under(field) { [fit, checked(fit, given)] } || [fit, nil]
-        end
-
-        def checked(fit, given)
-          unit = given[:unit] || "mm"
-          place = {
-            axle: fit.file.axle.id,
-            part: fit.part,
-            side: fit.sides.first,
-            pad: fit.part == "pad" ? "inner" : nil,
-            event: "reading"
-          }
-          entered =
-            Measuring::EnteredReading.new(
-              @context.knowledge,
-              fit.file,
-              { **place, method: METHOD, values: [given[:value]], unit:, overall: false },
-              {}
-            )
-          thickness = entered.thicknesses.first
-          least = fit.part == "pad" ? fit.file.limit_mm : fit.file.discard_mm
-          if least && thickness.value_mm <= least
-            raise InvalidEntry.of("", "too_thin", Texts.say("jobs.too_thin", least: least.to_f))
-          end
-
-          { value: entered.values.first.strip, unit: entered.unit }
-        rescue InvalidEntry => e
-          raise(InvalidEntry, e.faults.map { |fault| fault.dup.tap { |copy| copy.field = "" } })
+          under(field) { [fit, FittedThickness.new(@context.knowledge).call(fit, given)] } || [fit, nil]
         end
 
         # A new set is one row for the axle; a turned rotor is one for each side.
@@ -141,7 +112,7 @@ module Graver
             axle_id: fit.file.axle.id,
             part: fit.part,
             event: fit.event,
-            **(entered ? { method: METHOD, **entered } : {})
+            **(entered ? { method: FittedThickness::METHOD, **entered } : {})
           }
           fit.event == "fit" ? [row] : fit.sides.map { |side| row.merge(side:) }
         end

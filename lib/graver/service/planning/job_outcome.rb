@@ -44,7 +44,7 @@ module Graver
         private
 
         def fit(axle, work, part, event)
-          bought = event == "fit" ? bought(axle, work) : nil
+          bought = event == "fit" ? measured(axle, part) || bought(axle, work) : nil
           datum = axle.file.data["#{part}.new_thickness"] if event == "fit"
           value, unit = bought || (datum && [datum.value, datum.unit]) || [nil, "mm"]
           Fit.new(
@@ -56,6 +56,12 @@ module Graver
             value:,
             unit:
           )
+        end
+
+        # As it was measured in the job.
+        def measured(axle, part)
+          new_parts = @plan.job ? @plan.job.new_parts : {}
+          new_parts["#{axle.file.axle.id}.#{part}"]&.values_at("value", "unit")
         end
 
         def bought(axle, work)

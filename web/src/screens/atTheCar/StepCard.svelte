@@ -7,6 +7,7 @@
   import Fault from "../../parts/Fault.svelte";
   import { inShort, type Movement } from "../../format/jobs";
   import Counter from "./Counter.svelte";
+  import StepReads from "./StepReads.svelte";
   import Timer from "./Timer.svelte";
   import TorqueFigure from "./TorqueFigure.svelte";
   import type { Course } from "./course.svelte";
@@ -49,6 +50,9 @@
       {#each step.tighten as line (line.axle + line.fastener)}<TorqueFigure {line} />{/each}
     {/each}
   </div>
+  {#if job.open}
+    {#each movement.steps.filter((step) => step.reads.length) as step (step.key)}<StepReads {job} {step} />{/each}
+  {/if}
   {#if waits.length}
     <div class="waits" role="status">
       <strong>{texts.firstComes}</strong>

@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Contracts
+      # What was measured at a step.
+      class JobReadings < Contract
+        MOST = 20
+
+        json do
+          required(:step).filled(:string, max_size?: 80)
+          optional(:odometer).maybe(:hash) do
+            required(:value).value(:string, max_size?: 20)
+            optional(:unit).filled(:string, included_in?: DISTANCE_UNITS)
+            optional(:keep).filled(:bool)
+          end
+          optional(:readings).value(:array, max_size?: MOST).each { hash(READING) }
+          optional(:conditions).value(:array, max_size?: MOST).each { hash(CONDITION) }
+          optional(:data)
+            .value(:array, max_size?: MOST)
+            .each do
+              hash do
+                required(:axle).filled(:integer)
+                required(:key).filled(:string, max_size?: 40)
+                required(:value).value(:string, max_size?: 40)
+                optional(:unit).maybe(:string, max_size?: 10)
+              end
+            end
+          optional(:fitted)
+            .value(:array, max_size?: MOST)
+            .each do
+              hash do
+                required(:axle).filled(:integer)
+                required(:part).filled(:string, included_in?: %w[pad rotor])
+                required(:value).value(:string, max_size?: 40)
+                optional(:unit).maybe(:string, max_size?: 10)
+              end
+            end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Planning
+      # What is measured in the middle of a job: readings and figures go into the log at once, as one look-over of the
+      # job and the day; what is cast on a part goes into the brake data; a new part's thickness waits for the end of
+      # the job, when it goes on.
+      class JobReadings < JobEvents
+        include Base::FieldFaults
+
+        # given: { step:, odometer: { value:, unit:, keep: } or nil, readings: [...], conditions: [...] (as in a
+        # look-over), data: [{ axle:, key:, value:, unit: }], fitted: [{ axle:, part:, value:, unit: }] } ->
+        # Storage::Job. Raises InvalidEntry by field, NotFound.
+        def call(id, given)
+          job = going(id)
+          step(job, given[:step])
+          plan = @plans.of_job(job)
+          fitted = fitted(plan, given.fetch(:fitted, []))
+          data(given.fetch(:data, []))
+          log(plan, job, given)
+          @store.transaction { fitted.each { |part| record(job, "new_part", part) } }
+          @store.jobs.find(id)
+        end
+
+        private
+
+        def log(plan, job, given)
+          read = given.slice(:readings, :conditions).transform_values(&:to_a)
+          return if read.values.all?(&:empty?)
+
+          title = JobTitle.of_job(@context.knowledge, job, plan.overview.vehicle.axles)
+          Measuring::LogLookOver.new(@context).on_the_way(
+            plan.overview.vehicle.id,
+            {
+              readings: [],
+              conditions: [],
+              **read,
+              date: @context.today.iso8601,
+              odometer: odometer(plan, job, given)
+            },
+            job_id: job.id,
+            note: Texts.say("jobs.measured", title:)
+          )
+        end
+
+        # As it was given with the first reading of the day.
+        def odometer(plan, job, given)
+          begun = Measuring::LogLookOver.new(@context).begun(plan.overview.vehicle.id, job.id, @context.today)
+          return given[:odometer] || { value: "" } unless begun
+
+          { value: begun.odometer_value, unit: begun.odometer_unit, keep: true }
+        end
+
+        def data(rows)
+          rows
+            .group_by { |row| row[:axle] }
+            .each do |axle_id, of_axle|
+              entries = of_axle.map { |row| { **row.slice(:key, :value, :unit), source: "cast" } }
+              Household::RecordBrakeData.new(@context).call(axle_id, entries)
+            end
+        rescue InvalidEntry => e
+          raise e.under("data")
+        end
+
+        def fitted(plan, rows)
+          @faults = []
+          fits = JobOutcome.fits(plan)
+          found = rows.each_with_index.filter_map { |row, at| under("fitted.#{at}") { one(fits, row) } }
+          raise_faults
+          found
+        end
+
+        def one(fits, row)
+          fit = fits.find { |each| [each.file.axle.id, each.part] == row.values_at(:axle, :part) } or
+            raise InvalidEntry.of("part", "unknown_item", Texts.say("jobs.not_fitted"))
+          {
+            "part" => "#{row[:axle]}.#{row[:part]}",
+            **FittedThickness.new(@context.knowledge).call(fit, row).transform_keys(&:to_s)
+          }
+        end
+      end
+    end
+  end
+end

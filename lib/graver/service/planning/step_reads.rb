@@ -1,0 +1,145 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Planning
+      # What is measured at the steps of a job, and what has been read there already.
+      class StepReads
+        # kind: "reading", "figure", "data" or "fit"; axle_id, part, side, pad: nil where it has none; key: of the
+        # figure or brake data; places: how many may be read; method, unit: offered first; methods: [{ id:, label: }]
+        # and units: to choose from; said: what is on file of it in this job, or nil
+        Ask =
+          Core::Value.define(
+            :id,
+            :label,
+            :kind,
+            :axle_id,
+            :part,
+            :side,
+            :pad,
+            :key,
+            :places,
+            :method,
+            :methods,
+            :unit,
+            :units,
+            :said
+          )
+        # What an ask has none of, where it is no reading.
+        NOTHING = { axle_id: nil, part: nil, side: nil, pad: nil, key: nil, places: 1, method: nil, methods: [] }.freeze
+        LENGTHS = %w[mm in].freeze
+
+        # plan: JobPlan::Plan
+        def initialize(knowledge, plan)
+          @knowledge = knowledge
+          @plan = plan
+          @look_over = plan.job && plan.overview.look_overs.reverse.find { |each| each.job_id == plan.job.id }
+        end
+
+        # Core::Planning::Placed -> [Ask]
+        def call(placed)
+          return [] if @plan.job.nil? || placed.side == "both"
+
+          placed.step.reads.filter_map { |id| ask(id, placed) }
+        end
+
+        private
+
+        def ask(id, placed)
+          return figure(id) if @knowledge.condition_figure(id)
+
+          file = @plan.scope.axles.find { |axle| axle.name == placed.axle }&.file or return
+          return fit(id, file) if id.start_with?("fit.")
+
+          content = @knowledge.walk_round.fetch("positions")[id]
+          content ? reading(id, content, file, placed.side) : datum(id, file)
+        end
+
+        def reading(id, content, file, side)
+          part, pad = content.values_at("part", "pad")
+          rows = rows(file, part, side, pad)
+          known, = file.newest_row(part, side, pad)
+          Ask.new(
+            **NOTHING,
+            id: [file.axle.id, side, id].join("."),
+            label: "#{side} #{content["label"]}".capitalize,
+            kind: "reading",
+            axle_id: file.axle.id,
+            part:,
+            side:,
+            pad:,
+            places: content["places"],
+            **with(part, known, content["method"]),
+            said: rows.empty? ? nil : "#{rows.map(&:value).join(", ")} #{rows.first.unit}"
+          )
+        end
+
+        # As the place was read last, as people keep to their tools: with tools that read the part itself, as with the
+        # part in hand nobody judges by eye.
+        def with(part, known, usual)
+          methods =
+            @knowledge
+              .measurement
+              .fetch("methods")
+              .select { |_, method| method.key?(part) && method.key?("resolution_mm") }
+              .map { |id, method| { id:, label: method["label"] } }
+          method = methods.any? { |each| each[:id] == known&.method } ? known.method : usual
+          { methods:, method:, unit: LENGTHS.find { |unit| unit == known&.unit } || LENGTHS.first, units: LENGTHS }
+        end
+
+        def rows(file, part, side, pad)
+          (@look_over&.readings || []).select do |row|
+            row.event == "reading" && row.axle_id == file.axle.id && [row.part, row.side, row.pad] == [part, side, pad]
+          end
+        end
+
+        def figure(id)
+          figure = @knowledge.condition_figure(id)
+          known = (@look_over&.conditions || []).reverse.find { |each| each.item == id }
+          unit = figure.unit
+          Ask.new(
+            **NOTHING,
+            id:,
+            label: figure.label,
+            kind: "figure",
+            key: id,
+            units: [unit],
+            unit:,
+            said: known&.value
+          )
+        end
+
+        def datum(key, file)
+          field, datum = @knowledge.brake_data.field(key), file.data[key]
+          Ask.new(
+            **NOTHING,
+            id: [file.axle.id, key].join("."),
+            label: field.label,
+            kind: "data",
+            axle_id: file.axle.id,
+            key:,
+            units: LENGTHS,
+            unit: datum&.unit || LENGTHS.first,
+            said: datum && [datum.value, datum.unit].compact.join(" ")
+          )
+        end
+
+        def fit(id, file)
+          part = id.delete_prefix("fit.")
+          known = @plan.job.new_parts["#{file.axle.id}.#{part}"]
+          Ask.new(
+            **NOTHING,
+            id: [file.axle.id, id].join("."),
+            label: Texts.say("jobs.new_part", part:),
+            kind: "fit",
+            axle_id: file.axle.id,
+            part:,
+            units: LENGTHS,
+            unit: known&.fetch("unit") || LENGTHS.first,
+            said: known && "#{known["value"]} #{known["unit"]}"
+          )
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,100 @@
+# frozen_string_literal: true
+
+require_relative "../support/job_helper"
+
+RSpec.describe "Readings in the middle of a job in the API" do
+  include JobHelper
+
+  let(:home) { "/vehicles/#{car["id"]}" }
+  let(:km) { { value: "60000", unit: "km" } }
+
+  before do
+    complete
+    know(front, ["rotor.retention", "nothing", nil], %w[bracket_bolt.torque 105 N·m], %w[rotor.new_thickness 25 mm])
+    job
+  end
+
+  def measure(step, **given) = ask(:post, address("/readings"), { step:, **given })
+  def old_pad(value, pad = "inner", side: "left", **more) = pad(value, pad:, side:, axle: front, **more)
+  def disc(*values) = { **pad(nil), part: "rotor", pad: nil, values:, method: "micrometer" }.except(:value)
+  def log = ask(:get, home)["log"]
+  def reads(plan, key) = step(plan, key)["reads"].to_h { |each| [each["id"], each["said"]] }
+
+  it "lands in the log at once, as one look-over of the job" do
+    expect(fields(measure("front.left.pads_out", readings: [old_pad("4.2")]))).to eq("odometer.value" => "missing")
+    plan = measure("front.left.pads_out", odometer: km, readings: [old_pad("4.2"), old_pad("6.8", "outer")])
+    expect(reads(plan, "front.left.pads_out").values).to eq(["4.2 mm", "6.8 mm"])
+    expect(plan["odometer"]).to include("known" => true)
+    # the same day goes on in the same look-over, on the other side and with what else is read
+    measure("front.right.pads_out", readings: [old_pad("5.9", side: "right")], conditions: [])
+    measure("level_before", conditions: [{ item: "fluid_level", value: "3/4" }])
+    expect(log.length).to eq(1)
+    look_over = context.store.look_overs.of_vehicle(car["id"]).last
+    expect(look_over).to have_attributes(job_id: job["id"], odometer_km: 60_000.0)
+    expect(look_over.readings.map(&:value)).to eq(%w[4.2 6.8 5.9])
+    expect(look_over.conditions.map { |each| [each.item, each.value] }).to eq([%w[fluid_level 3/4]])
+    # and is worked out at once
+    corners = ask(:get, home)["axles"].first["corners"]
+    expect(corners.first["inner"]["now_mm"]).to be_within(0.3).of(4.2)
+  end
+
+  it "counts a place that is read again as it was read last, and keeps both" do
+    measure("front.left.pads_out", odometer: km, readings: [old_pad("4.2")])
+    measure("front.left.pads_out", readings: [old_pad("4.6")])
+    measure("level_before", conditions: [{ item: "fluid_level", value: "1/2" }])
+    plan = measure("level_before", conditions: [{ item: "fluid_level", value: "1" }])
+    expect(reads(plan, "front.left.pads_out")).to include("#{front}.left.inner" => "4.6 mm")
+    expect(reads(plan, "level_before")).to eq("fluid_level" => "1")
+    id = context.store.look_overs.of_vehicle(car["id"]).last.id
+    all = context.store.look_overs.find(id)
+    expect(all.readings.map { |row| [row.value, row.void] }).to eq([["4.2", true], ["4.6", false]])
+    expect(all.readings.first.corrections.first.reason).to eq("Read again on the same day.")
+  end
+
+  it "stops the job where a rotor read on the way is under its limit, and says what to buy" do
+    ask(:put, address("/scope"), { axles: { front.to_s => %w[pads] }, reasons: {} })
+    know(front, %w[rotor.discard_thickness 23 mm])
+    resolve_all
+    ask(:patch, address, { state: "ready", because: "So be it" })
+    ask(:patch, address, { state: "started" })
+    plan = measure("front.left.read_rotor", odometer: km, readings: [disc("22.8", "22.7")])
+    expect(plan["halts"]).to contain_exactly(include("must" => true, "buy" => include(a_string_including("2 × Rotor"))))
+    expect(reads(plan, "front.left.read_rotor").values).to eq(["22.8, 22.7 mm"])
+  end
+
+  it "notes what is cast on a part, and keeps what goes on until the job ends" do
+    ask(:put, address("/scope"), { axles: { front.to_s => %w[pads rotors_new] }, reasons: { front.to_s => "Lip" } })
+    plan =
+      measure(
+        "front.left.read_limit",
+        data: [{ axle: front, key: "rotor.discard_thickness", value: "22.4", unit: "mm" }]
+      )
+    expect(reads(plan, "front.left.read_limit").values).to eq(["22.4 mm"])
+    expect(
+      ask(:get, "/axles/#{front}/brake-data")["fields"].find { |each| each["key"] == "rotor.discard_thickness" }
+    ).to include("source" => "cast")
+    thin = measure("front.left.pads_in", fitted: [{ axle: front, part: "pad", value: "2.5", unit: "mm" }])
+    expect(fields(thin)).to eq("fitted.0" => "too_thin")
+    plan = measure("front.left.pads_in", fitted: [{ axle: front, part: "pad", value: "11.8", unit: "mm" }])
+    expect(plan["fits"].find { |fit| fit["part"] == "pad" }).to include("value" => "11.8", "unit" => "mm")
+    expect(log).to be_empty
+  end
+
+  it "says what is wrong field by field, asks about what can hardly be true, and saves nothing of it" do
+    wrong =
+      measure("front.left.pads_out", odometer: km, readings: [old_pad("many"), old_pad("5", side: "right", axle: 99)])
+    expect(fields(wrong).keys).to include("readings.0.values.0", "readings.1.axle")
+    measure("front.left.pads_out", odometer: km, readings: [old_pad("4.2")])
+    thicker = old_pad("9.4")
+    asked = measure("front.left.pads_out", readings: [thicker])
+    expect(fields(asked)).to eq("readings.0.values" => "questioned")
+    expect(log.length).to eq(1)
+    expect(measure("front.left.pads_out", readings: [{ **thicker, answer: "keep" }])).to have_key("steps")
+    expect(fields(measure("dance", readings: []))).to eq("step" => "unknown_step")
+    expect(fields(measure("front.left.pads_in", fitted: [{ axle: front, part: "rotor", value: "25" }]))).to eq(
+      "fitted.0.part" => "unknown_item"
+    )
+    ask(:patch, address, { state: "dropped" })
+    expect(fields(measure("front.left.pads_out", readings: [old_pad("4")]))).to eq("state" => "job_closed")
+  end
+end

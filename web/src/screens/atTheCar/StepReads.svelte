@@ -1,0 +1,156 @@
+<script lang="ts">
+  import * as texts from "../../texts/atTheCar";
+  import * as common from "../../texts/common";
+  import { say } from "../../texts/say";
+  import Fault from "../../parts/Fault.svelte";
+  import type { JobPlanState } from "../../parts/jobPlan.svelte";
+  import type { Schemas } from "../../api/client";
+  import { Reads } from "./reads.svelte";
+
+  /** Fields for what is measured at the step at hand; what they take stands in the log at once. */
+  let { job, step }: { job: JobPlanState; step: Schemas["JobStep"] } = $props();
+  // svelte-ignore state_referenced_locally
+  const reads = new Reads(job, step.key, step.reads);
+  const asks = $derived(job.plan?.steps?.find((each) => each.key === step.key)?.reads ?? step.reads);
+  const said = (id: string) => asks.find((ask) => ask.id === id)?.said;
+</script>
+
+<form
+  class="reads fields"
+  aria-label={texts.measured}
+  onsubmit={(event) => {
+    event.preventDefault();
+    void reads.save();
+  }}
+  novalidate
+>
+  {#each reads.asks as ask (ask.id)}
+    <div class="read">
+      <label for="read-{ask.id}"
+        >{ask.label}{#if said(ask.id)}<span class="number said">{say(texts.onFile, { said: said(ask.id)! })}</span
+          >{/if}</label
+      >
+      <input
+        id="read-{ask.id}"
+        inputmode="decimal"
+        autocomplete="off"
+        bind:value={reads.values[ask.id]}
+        placeholder={ask.places > 1 && ask.part === "rotor" ? texts.severalPlaces : ""}
+        aria-invalid={!!reads.fault(ask)}
+      />
+      {#if ask.units.length > 1}
+        <select aria-label={say(texts.unitOf, { label: ask.label })} bind:value={reads.units[ask.id]}>
+          {#each ask.units as unit (unit)}<option>{unit}</option>{/each}
+        </select>
+      {:else}<span class="unit">{ask.units[0]}</span>{/if}
+      {#if ask.methods.length > 1}
+        <select
+          class="method"
+          aria-label={say(texts.methodOf, { label: ask.label })}
+          bind:value={reads.methods[ask.id]}
+        >
+          {#each ask.methods as method (method.id)}<option value={method.id}>{method.label}</option>{/each}
+        </select>
+      {/if}
+      <Fault text={reads.fault(ask)} />
+      {#if reads.questioned(ask)}
+        <button
+          type="button"
+          class="link"
+          onclick={() => {
+            reads.kept[ask.id] = "keep";
+            void reads.save();
+          }}>{texts.saveMarkedDoubtful}</button
+        >
+      {/if}
+    </div>
+  {/each}
+  {#if reads.wantsOdometer}
+    <div class="read">
+      <label for="read-odometer">{common.odometer}</label>
+      <input id="read-odometer" inputmode="numeric" autocomplete="off" bind:value={reads.odometer} />
+      <span class="unit">{job.plan!.odometer.unit}</span>
+      <Fault text={reads.form.fault("odometer") || reads.form.fault("date")} />
+      {#if reads.form.code("odometer") === "questioned"}
+        <button
+          type="button"
+          class="link"
+          onclick={() => {
+            reads.keptOdometer = true;
+            void reads.save();
+          }}>{texts.saveMarkedDoubtful}</button
+        >
+      {/if}
+    </div>
+  {/if}
+  <p class="row">
+    <button type="submit" class="plain" disabled={!reads.filled.length || reads.form.busy}>{texts.saveReading}</button>
+    {#if reads.saved}<span role="status">{texts.inTheLog}</span>{/if}
+  </p>
+  {#if reads.form.refused && !reads.form.refused.faults.length}<Fault text={reads.form.refused.message} />{/if}
+</form>
+
+<style>
+  .reads {
+    display: grid;
+    gap: 0.75rem;
+    border: 2px solid var(--ink);
+    padding: 0.75rem;
+  }
+  .read {
+    display: grid;
+    grid-template-columns: 1fr 5rem;
+    gap: 0.25rem 0.5rem;
+    align-items: center;
+  }
+  .read > :global(.fault),
+  .read label,
+  .link {
+    grid-column: 1 / -1;
+  }
+  .read label {
+    display: flex;
+    justify-content: space-between;
+    gap: 0.5rem;
+    font-weight: 600;
+  }
+  .read input {
+    font-size: 1.5rem !important;
+    min-height: 56px !important;
+  }
+  select {
+    font: inherit;
+    min-height: 56px;
+    background: var(--sheet);
+    color: var(--ink);
+    border: 1px solid var(--quiet);
+  }
+  .method {
+    grid-column: 1 / -1;
+    min-height: 48px;
+  }
+  .said {
+    font-weight: 700;
+  }
+  .link {
+    min-height: 48px;
+    text-align: left;
+  }
+  .plain {
+    font: inherit;
+    font-weight: 600;
+    min-height: 56px;
+    padding: 0 1.25rem;
+    background: var(--sheet);
+    color: var(--ink);
+    border: 2px solid var(--ink);
+  }
+  .plain:disabled {
+    border-color: var(--line);
+    color: var(--quiet);
+  }
+  p {
+    margin: 0;
+    align-items: center;
+  }
+</style>
