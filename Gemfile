@@ -4,6 +4,10 @@ source "https://rubygems.org"
 
 ruby ">= 3.1"
 
+# The passphrase of phone access.
+gem "bcrypt", "~> 3.1"
+# The code a phone is paired by.
+gem "rqrcode_core", "~> 2.0"
 # Shapes of what comes in.
 gem "dry-schema", "~> 1.13.0" # 1.14 and later do not parse on Ruby 3.1
 gem "dry-types", "< 1.9" # the same

@@ -21,6 +21,12 @@ module Graver
         "yes, or a file that says how its made-up world is: simulated gauges, a reader and a parts counter to try; " \
           "what they send never counts on a real vehicle"
       ],
+      "GRAVER_LAN" => [
+        nil,
+        "the address of this machine in its network at which phones may sign in; else this machine only"
+      ],
+      "GRAVER_PORT" => ["8321", "the port it listens on"],
+      "GRAVER_HTTPS" => [nil, "yes: encrypted over the network, by a certificate of its own"],
       "GRAVER_TODAY" => [nil, "a fixed day (2025-04-12) for trials and pictures; else the day it is"]
     }.freeze
 
@@ -57,6 +63,11 @@ module Graver
     # Copies of the household's file, whether it can be opened or not.
     def backups(settings = ENV) = Storage::Backups.new(setting(settings, "GRAVER_DATABASE"))
 
+    # For the way to a phone -> Storage::Certificate::Made
+    def certificate(address, now, settings = ENV)
+      Storage::Certificate.new(setting(settings, "GRAVER_DATABASE"), now).for(address)
+    end
+
     # What the block does, while no server has the file. Raises FileRefused when one has it.
     def alone(settings = ENV)
       lock = Storage::HouseholdLock.new(setting(settings, "GRAVER_DATABASE"))
@@ -71,7 +82,7 @@ module Graver
       serving = Service::Base::Context::Serving.new(later: Service::Base::Afterwards.new, patience: PATIENCE_SECONDS)
       context = context(settings, serving:)
       keep_copies(context)
-      rack(context).tap { |application| work_ahead(context, application) }
+      rack(context, network(settings)).tap { |application| work_ahead(context, application) }
     end
 
     # Pages are opened before somebody does, whenever what they say has changed.
@@ -130,13 +141,24 @@ module Graver
       raise InvalidEntry.of("GRAVER_SIMULATED_DEVICES", "unreadable", Texts.say("faults.database_simulated"))
     end
 
+    # Where it is reached beside this machine.
+    def network(settings)
+      address = setting(settings, "GRAVER_LAN") or return API::Network::NONE
+      https = setting(settings, "GRAVER_HTTPS") == "yes"
+      API::Network.new(address:, port: setting(settings, "GRAVER_PORT").to_i, https:)
+    end
+
     # The whole application as Rack sees it.
-    def rack(context)
+    def rack(context, network = API::Network::NONE)
       api = Class.new(API::App) { set :context, context }
+      hosts = [*HOSTS, *network.address]
       Rack::Builder.app do
-        use Rack::Protection::HostAuthorization, permitted_hosts: HOSTS, logging: false
+        use Rack::Protection::HostAuthorization, permitted_hosts: hosts, logging: false
         use Rack::Deflater
-        map("/api/v1") { run api }
+        map("/api/v1") do
+          use(API::Gate, context:, network:)
+          run api
+        end
         run API::WebApp.new(File.join(ROOT, "web/dist"))
       end
     end

@@ -67,7 +67,16 @@ RSpec.describe Graver::API::App do
   it "lists every code a fault or a problem can have" do
     expect(schemas.dig("FaultCode", "enum")).to match_array(FaultCodes.of(File.join(Graver::Boot::ROOT, "lib/graver")))
     problems =
-      %w[NotFound Conflict DeviceFailed NotSaved API::Malformed API::TooLarge].map { |name| Graver.const_get(name) }
+      %w[
+        NotFound
+        Conflict
+        DeviceFailed
+        NotSaved
+        API::Malformed
+        API::TooLarge
+        API::NotSignedIn
+        API::TooOften
+      ].map { |name| Graver.const_get(name) }
     listing = [Graver::InvalidEntry.new([]), Graver::ChangedElsewhere.new([], "seen")]
     errors = [StandardError, *problems].map { |type| type.new("so") } + listing
     codes = errors.map { |error| Graver::API::ErrorMap.call(error).code }

@@ -32,22 +32,22 @@ class Architecture
     "tables" => %w[base axles overview judging forecast measuring household workshop planning]
   }.freeze
   # Standard library and gems each room may require.
-  STANDARD = %w[date time json csv set yaml digest zlib].freeze
+  STANDARD = %w[date time json csv set yaml digest zlib ipaddr].freeze
   GEMS = {
     "core" => %w[numo/narray],
     "knowledge" => %w[json_schemer],
-    "storage" => %w[sequel sqlite3 fileutils securerandom],
+    "storage" => %w[sequel sqlite3 fileutils securerandom openssl],
     "sheet" => %w[prawn],
-    "api" => %w[sinatra/base dry/validation icalendar rack],
-    "cli" => %w[fileutils optparse],
-    "service" => [],
+    "api" => %w[sinatra/base dry/validation icalendar rack rqrcode_core],
+    "cli" => %w[fileutils optparse socket],
+    "service" => %w[bcrypt securerandom],
     "devices" => [],
     "log_format" => []
   }.freeze
   # what => constants that reach it, and the only places that may
   REACH = {
     clock: [%w[Process], %w[service/base/context.rb]],
-    chance: [%w[Random SecureRandom], %w[devices/simulated storage/drafts.rb]],
+    chance: [%w[Random SecureRandom], %w[devices/simulated storage/drafts.rb service/household/phone_access.rb]],
     environment: [%w[ENV ARGV], %w[boot.rb cli]],
     files: [
       %w[File IO Dir Pathname FileUtils Tempfile Etc],
@@ -59,6 +59,7 @@ class Architecture
         storage/household_file.rb
         storage/household_lock.rb
         storage/backups.rb
+        storage/certificate.rb
         storage/store.rb
         sheet/paper.rb
         api/web_app.rb
@@ -67,10 +68,10 @@ class Architecture
         boot.rb
       ]
     ],
-    network: [%w[Net Socket TCPSocket UDPSocket TCPServer OpenURI], []],
+    network: [%w[Net Socket TCPSocket UDPSocket TCPServer OpenURI], %w[cli/network_command.rb]],
     threads: [
       %w[Thread Mutex Ractor Fiber],
-      %w[devices/shelf.rb service/base api/web_app.rb service/tables/import_log.rb boot.rb]
+      %w[devices/shelf.rb service/base api/web_app.rb api/attempts.rb service/tables/import_log.rb boot.rb]
     ]
   }.freeze
   # [receiver, method] of the clock

@@ -3,7 +3,7 @@
   import * as texts from "./texts/app";
   import { say } from "./texts/say";
   import Router from "svelte-spa-router";
-  import { changedElsewhere, Refusal } from "./api/client";
+  import { changedElsewhere, Refusal, signedOut } from "./api/client";
   import KeyHelp from "./parts/KeyHelp.svelte";
   import { routes } from "./routes";
   import { outbox } from "./parts/outbox.svelte";
@@ -31,6 +31,10 @@
         },
       };
     });
+
+  // A device of the network that is not signed in sees nothing else before it is.
+  let out = $state(false);
+  signedOut.tell = () => (out = true);
 
   // Comes a moment later: the first page does not wait for it.
   void import("./parts/focus").then(({ guardFocus }) => guardFocus());
@@ -68,7 +72,11 @@
   {/await}
 {/if}
 <main id="content" tabindex="-1">
-  {#key shown}<Router {routes} restoreScrollState />{/key}
+  {#if out}
+    {#await import("./parts/SignIn.svelte") then { default: SignIn }}
+      <SignIn entered={() => ((out = false), (shown += 1))} />
+    {/await}
+  {:else}{#key shown}<Router {routes} restoreScrollState />{/key}{/if}
 </main>
 
 <style>

@@ -8,6 +8,7 @@ module Graver
     # The JSON API under /api/v1 (openapi/graver.yml): every resource's table of routes, and one answer to every error.
     class App < Sinatra::Base
       RESOURCES = [
+        Resources::Access,
         Resources::Household,
         Resources::Axles,
         Resources::LookOvers,
@@ -42,6 +43,8 @@ module Graver
       before do
         content_type :json
         headers HEADERS
+        raise NotSignedIn, Texts.say("access.sign_in") if env["graver.barred"]
+
         require_same_origin if WRITING.include?(request.request_method)
       end
 
@@ -66,6 +69,8 @@ module Graver
       private
 
       def respond(answer, code)
+        return respond(with_cookie(answer), code) if answer.is_a?(WithCookie)
+
         status code
         return answer.text if answer.is_a?(KeptJson)
         return JSON.generate(answer) unless answer.is_a?(Download)
@@ -73,6 +78,20 @@ module Graver
         content_type answer.type, *([{ charset: "utf-8" }] if answer.type.start_with?("text/"))
         headers "Content-Disposition" => answer.disposition if answer.disposition
         answer.body
+      end
+
+      # Sent back to this server alone, and shown to no script.
+      def with_cookie(answer)
+        response.set_cookie(
+          Gate::COOKIE,
+          value: answer.value.to_s,
+          path: "/api/v1",
+          max_age: answer.seconds,
+          httponly: true,
+          same_site: :strict,
+          secure: request.ssl?
+        )
+        answer.answer
       end
 
       # A page of another origin may not write here, even on the same machine.

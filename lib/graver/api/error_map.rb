@@ -9,6 +9,8 @@ module Graver
       KINDS = {
         InvalidEntry => [422, "invalid"],
         NotFound => [404, "not_found"],
+        NotSignedIn => [401, "sign_in"],
+        TooOften => [429, "too_often"],
         DeviceFailed => [503, "no_answer"],
         NotSaved => [503, "not_saved"],
         ChangedElsewhere => [412, "changed_elsewhere"],

@@ -38,6 +38,13 @@ module Graver
 
       def path = @request.path_info
 
+      # Over the network: the token this device was given, or nil; the address it asks from.
+      def token = @request.cookies[Gate::COOKIE]
+      def address = @request.get_header("REMOTE_ADDR").to_s
+      def local? = Network.loopback?(address)
+      def network = @request.get_header(Gate::NETWORK) || Network::NONE
+      def attempts = @request.get_header(Gate::ATTEMPTS)
+
       # A whole number in the address. Raises NotFound for anything else: there is nothing at such an address.
       def number(name, missing: "missing.address")
         params[name].to_s.match?(WHOLE_NUMBER) ? params[name].to_i : raise(NotFound, Texts.say(missing))

@@ -18,6 +18,7 @@ module Graver
         corrections: %i[of],
         planned_events: %i[of_vehicles],
         open_ends: %i[of_vehicles],
+        sessions: [],
         torque_wrenches: %i[all find],
         supplies: %i[of find],
         forecasts_given: %i[of_axles],
@@ -25,7 +26,7 @@ module Graver
         kept_answers: %i[revisions]
       }.freeze
       # A change of one of these concerns itself alone.
-      APART = %i[jobs drafts answers_given kept_answers].freeze
+      APART = %i[jobs drafts answers_given kept_answers sessions].freeze
 
       # store: Store
       def initialize(store)

@@ -18,6 +18,7 @@ module Graver
         corrections: Corrections,
         planned_events: PlannedEvents,
         open_ends: OpenEnds,
+        sessions: Sessions,
         torque_wrenches: TorqueWrenches,
         supplies: Supplies,
         forecasts_given: ForecastsGiven,

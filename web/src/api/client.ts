@@ -42,6 +42,9 @@ client.use({
   },
 });
 
+/** Told when this device is not signed in (over the network alone). */
+export const signedOut = { tell: () => {} };
+
 interface Answer<T> {
   data?: T;
   error?: unknown;
@@ -55,6 +58,7 @@ async function taken<T>(asked: Promise<Answer<T>>): Promise<T> {
     throw new Refusal(500, texts.unreadable, []);
   });
   if (response.ok && data !== undefined) return data;
+  if (response.status === 401) signedOut.tell();
   const problem = (error as Partial<Schemas["Problem"]> | undefined)?.error;
   throw new Refusal(response.status, problem?.message ?? texts.unreadable, problem?.fields ?? [], problem?.revision);
 }
@@ -195,6 +199,11 @@ export const api = {
     asSeen(seen, (header) => client.PUT("/jobs/{id}/scope", { params: { header, path: { id } }, body: scope })),
   recordReadings: (id: number, readings: Schemas["JobReadings"]) =>
     taken(client.POST("/jobs/{id}/readings", { params: { path: { id } }, body: readings })),
+  signIn: (given: Schemas["SignIn"]) => taken(client.POST("/session", { body: given })),
+  access: () => taken(client.GET("/access")),
+  changeAccess: (change: Schemas["AccessChange"]) => taken(client.PATCH("/access", { body: change })),
+  pair: () => taken(client.POST("/access/pairings")),
+  endSession: (id: number) => taken(client.DELETE("/access/sessions/{id}", { params: { path: { id } } })),
   progress: (id: number) => taken(client.GET("/jobs/{id}/progress", { params: { path: { id } } })),
   tick: (id: number, steps: string[], done: boolean) =>
     taken(client.POST("/jobs/{id}/ticks", { params: { path: { id } }, body: { steps, done } })),

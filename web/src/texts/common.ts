@@ -53,3 +53,4 @@ export const startALookOver = "Start a look-over";
 export const withinRoughOrByMonth = "within {rough} or by {month}";
 export const note = "Note";
 export const approaches = "Approaches";
+export const phoneAccess = "Phone access";

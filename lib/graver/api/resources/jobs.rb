@@ -46,9 +46,9 @@ module Graver
         def restore_job = answer(planning.take_back(id))
         def tick
           given = payload(Contracts::Tick)
-          come_so_far(ticks.tick(id, given[:steps], given[:done]))
+          Serializers::JobProgress.call(progress_of.call(ticks.tick(id, given[:steps], given[:done])))
         end
-        def progress = come_so_far(context.store.jobs.find(id))
+        def progress = Serializers::JobProgress.call(progress_of.find(id))
 
         def record_readings
           with(Contracts::JobReadings) { |given| Service::Planning::JobReadings.new(context).call(id, given) }
@@ -100,7 +100,7 @@ module Graver
         def matter = Service::Planning::JobMatter.new(context, id)
         def planning = Service::Planning::Jobs.new(context)
         def ticks = Service::Planning::JobTicks.new(context)
-        def come_so_far(job) = Serializers::JobProgress.call(Service::Planning::JobProgress.new(context).call(job))
+        def progress_of = Service::Planning::JobProgress.new(context)
         def plans = Service::Planning::JobPlan.new(context)
         def shown(plan) = Serializers::JobPlans.new(knowledge).call(plan)
         def answer(job) = shown(plans.of_job(job))

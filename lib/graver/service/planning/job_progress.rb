@@ -16,6 +16,9 @@ module Graver
           @plans = JobPlan.new(context)
         end
 
+        # Raises NotFound.
+        def find(id) = call(@context.store.jobs.find(id))
+
         # Storage::Job -> Progress
         def call(job)
           Progress.new(

@@ -1,0 +1,15 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Contracts
+      # The passphrase of phone access, and whether the network is listened to.
+      class AccessChange < Contract
+        json do
+          optional(:passphrase).value(:string, max_size?: 200)
+          optional(:wanted).filled(:bool)
+        end
+      end
+    end
+  end
+end

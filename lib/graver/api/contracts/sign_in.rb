@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Contracts
+      # A device that wants to come in: with the passphrase, or with the code it was shown.
+      class SignIn < Contract
+        json do
+          optional(:passphrase).maybe(:string, max_size?: 200)
+          optional(:code).maybe(:string, max_size?: 64)
+          optional(:device).maybe(:string, max_size?: 200)
+        end
+      end
+    end
+  end
+end

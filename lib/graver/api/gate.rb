@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    # In front of the API: this machine walks in; over the network only what is needed to sign in is open to all, the
+    # rest to devices that did.
+    class Gate
+      COOKIE = "graver_session"
+      NETWORK = "graver.network"
+      ATTEMPTS = "graver.attempts"
+      OPEN = "/session"
+
+      # network: Network
+      def initialize(app, context:, network:)
+        @app = app
+        @context = context
+        @network = network
+        @attempts = Attempts.new(context.method(:clock))
+      end
+
+      def call(env)
+        env[NETWORK] = @network
+        env[ATTEMPTS] = @attempts
+        env["graver.barred"] = true unless let_in?(env)
+        @app.call(env)
+      end
+
+      private
+
+      def let_in?(env)
+        return true if Network.loopback?(env["REMOTE_ADDR"]) || env["PATH_INFO"] == OPEN
+
+        token = Rack::Request.new(env).cookies[COOKIE]
+        !Service::Household::PhoneAccess.new(@context.for_request).session(token).nil?
+      end
+    end
+  end
+end

@@ -1,0 +1,104 @@
+# frozen_string_literal: true
+
+require "rqrcode_core"
+
+module Graver
+  module API
+    module Resources
+      # Who may come in over the network. Passphrase, switch and pairing are for this machine alone.
+      class Access < Resource
+        get "/session", :session
+        post "/session", :sign_in
+        delete "/session", :sign_out
+        get "/access", :access
+        patch "/access", :change_access
+        post "/access/pairings", :pair, 201
+        delete "/access/sessions/:id", :end_session
+        # none of it is done again by a key: what was answered once is a secret
+        repeatable :sign_in, :pair
+
+        def session
+          { local: @exchange.local?, signed_in: @exchange.local? || !access_of.session(@exchange.token).nil? }
+        end
+
+        def sign_in
+          given = payload(Contracts::SignIn)
+          raise TooOften, Texts.say("access.too_often", minutes: minutes) if minutes.positive?
+
+          begun = access_of.sign_in(**given.slice(:passphrase, :code, :device).compact)
+          return refused unless begun
+
+          @exchange.attempts.forgive(@exchange.address)
+          WithCookie.new({ local: @exchange.local?, signed_in: true }, begun.token, begun.seconds)
+        end
+
+        def sign_out
+          mine = access_of.session(@exchange.token)
+          access_of.sign_out(mine.id) if mine
+          WithCookie.new({ local: @exchange.local?, signed_in: @exchange.local? }, nil, 0)
+        end
+
+        def access = here { shown }
+
+        def change_access
+          here do
+            given = payload(Contracts::AccessChange)
+            access_of.passphrase = given[:passphrase] if given.key?(:passphrase)
+            access_of.wanted = given[:wanted] if given.key?(:wanted)
+            shown
+          end
+        end
+
+        def pair
+          here do
+            raise InvalidEntry.of("", "missing", Texts.say("access.not_listening")) unless network.listening?
+
+            address = "#{network.root}#/pair/#{access_of.pairing}"
+            { address:, seconds: Service::Household::PhoneAccess::PAIRING_SECONDS, modules: drawn(address) }
+          end
+        end
+
+        def end_session
+          here do
+            access_of.sign_out(id)
+            shown
+          end
+        end
+
+        private
+
+        def access_of = @access_of ||= Service::Household::PhoneAccess.new(context)
+        def network = @exchange.network
+        def minutes = (@exchange.attempts.wait(@exchange.address) / 60.0).ceil
+
+        def refused
+          @exchange.attempts.failed(@exchange.address)
+          raise InvalidEntry.of("passphrase", "refused", Texts.say("access.refused"))
+        end
+
+        # Only on this machine itself.
+        def here
+          raise NotFound, Texts.say("missing.address") unless @exchange.local?
+
+          yield
+        end
+
+        def shown
+          {
+            passphrase: access_of.passphrase?,
+            wanted: access_of.wanted?,
+            listening: network.listening?,
+            address: network.listening? ? network.root : nil,
+            https: network.https,
+            sessions: access_of.sessions.map(&:to_h)
+          }
+        end
+
+        # Rows of dark and light, as text: "1011..."
+        def drawn(text)
+          RQRCodeCore::QRCode.new(text, level: :m).modules.map { |row| row.map { |dark| dark ? "1" : "0" }.join }
+        end
+      end
+    end
+  end
+end

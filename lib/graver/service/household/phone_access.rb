@@ -1,0 +1,116 @@
+# frozen_string_literal: true
+
+require "bcrypt"
+require "digest"
+require "securerandom"
+
+module Graver
+  module Service
+    module Household
+      # Who may come in over the network: with the household's passphrase, or paired once by a code shown on this
+      # machine. What a device keeps is random; the file has its digest alone.
+      class PhoneAccess
+        KEY = "phone_access"
+        PASSPHRASE = (10..64)
+        # bcrypt reads no further.
+        MOST_BYTES = 72
+        SESSION_SECONDS = 14 * 24 * 3600
+        PAIRING_SECONDS = 5 * 60
+        # A session's last use is noted no more often.
+        SEEN_SECONDS = 60
+        LONGEST_DEVICE = 60
+
+        # Signed in: token for the device to keep; seconds it holds
+        Begun = Core::Value.define(:token, :seconds)
+
+        def initialize(context)
+          @context = context
+          @store = context.store
+        end
+
+        def passphrase? = !chosen["passphrase"].nil?
+        # Is the network to be listened to from the next start?
+        def wanted? = chosen["wanted"] == true && passphrase?
+
+        # Ends every session: who knew the old one is out. Raises InvalidEntry.
+        def passphrase=(text)
+          text = text.to_s
+          unless PASSPHRASE.cover?(text.strip.length) && text.bytesize <= MOST_BYTES
+            raise InvalidEntry.of("passphrase", "out_of_range", Texts.say("access.passphrase", least: PASSPHRASE.min))
+          end
+
+          keep("passphrase" => BCrypt::Password.create(text).to_s)
+          @store.transaction { @store.sessions.close_all(at: now) }
+        end
+
+        # Raises InvalidEntry while there is no passphrase.
+        def wanted=(on)
+          raise InvalidEntry.of("wanted", "missing", Texts.say("access.passphrase_first")) if on && !passphrase?
+
+          keep("wanted" => on)
+        end
+
+        # A code for one device, shown once.
+        def pairing
+          code = SecureRandom.alphanumeric(20)
+          @store.transaction { @store.sessions.add_pairing(digest(code), until_at: stamp(PAIRING_SECONDS)) }
+          code
+        end
+
+        # -> Begun, or nil where passphrase or code are not the ones.
+        def sign_in(passphrase: nil, code: nil, device: nil)
+          return unless passphrase ? right?(passphrase) : used?(code)
+
+          token = SecureRandom.urlsafe_base64(32)
+          named = device.to_s.strip[0, LONGEST_DEVICE]
+          @store.transaction do
+            @store.sessions.add(
+              digest(token),
+              device: named.empty? ? Texts.say("access.some_device") : named,
+              at: now,
+              until_at: stamp(SESSION_SECONDS)
+            )
+          end
+          Begun.new(token:, seconds: SESSION_SECONDS)
+        end
+
+        # Storage::Session of a token, or nil
+        def session(token)
+          return if token.to_s.empty?
+
+          found = @store.sessions.standing(digest(token), at: now)
+          note(found) if found
+          found
+        end
+
+        def sessions = @store.sessions.all(at: now)
+
+        # Raises NotFound.
+        def sign_out(id) = @store.transaction { @store.sessions.close(id, at: now) }
+
+        private
+
+        def chosen = @store.preferences.all[KEY] || {}
+        def keep(change) = @store.transaction { @store.preferences.set(KEY, chosen.merge(change)) }
+        def digest(secret) = Digest::SHA256.hexdigest(secret)
+        def now = @context.now
+        def stamp(seconds) = (@context.time + seconds).iso8601
+
+        def right?(passphrase)
+          passphrase? && passphrase.to_s.bytesize <= MOST_BYTES &&
+            BCrypt::Password.new(chosen["passphrase"]) == passphrase
+        end
+
+        def used?(code)
+          !code.to_s.empty? && @store.transaction { @store.sessions.use_pairing(digest(code), at: now) }
+        end
+
+        def note(session)
+          return if session.seen_at > (@context.time - SEEN_SECONDS).iso8601
+
+          @store.transaction { @store.sessions.seen(session.id, at: now) }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module Graver
+  module Storage
+    # Devices that signed in over the network, and codes to pair one with.
+    class Sessions
+      def initialize(database)
+        @sessions = database[:sessions]
+        @pairings = database[:pairings]
+      end
+
+      # digest: of the token the device keeps -> id
+      def add(digest, device:, at:, until_at:)
+        @sessions.insert(digest:, device:, begun_at: at, seen_at: at, expires_at: until_at)
+      end
+
+      # The session that stands, or nil.
+      def standing(digest, at:) = record(open_at(at).first(digest:))
+
+      # Those that stand, the newest first.
+      def all(at:) = open_at(at).reverse(:id).map { |row| record(row) }
+      def seen(id, at:) = @sessions.where(id:).update(seen_at: at)
+
+      # Raises NotFound.
+      def close(id, at:)
+        @sessions.where(id:, ended_at: nil).update(ended_at: at) == 1 or raise NotFound, Texts.say("missing.session")
+      end
+
+      def close_all(at:) = @sessions.where(ended_at: nil).update(ended_at: at)
+
+      # A code stands until it is used or its time is up.
+      def add_pairing(digest, until_at:) = @pairings.insert(digest:, expires_at: until_at)
+
+      # Was there such a code? Then it is used up.
+      def use_pairing(digest, at:)
+        @pairings.where(digest:, used_at: nil).where { expires_at > at }.update(used_at: at) == 1
+      end
+
+      private
+
+      def open_at(at) = @sessions.where(ended_at: nil).where { expires_at > at }
+      def record(row) = row && Session.new(**row.slice(*Session.members))
+    end
+  end
+end

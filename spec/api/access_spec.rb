@@ -1,0 +1,139 @@
+# frozen_string_literal: true
+
+require_relative "../support/api_helper"
+
+RSpec.describe "Phone access" do
+  include ApiHelper
+
+  let(:lan) { Graver::API::Network.new(address: "192.168.7.20", port: 8321, https: false) }
+  let(:phrase) { "four wet brown otters" }
+
+  def app = @app ||= Graver::Boot.rack(context, lan)
+
+  # As a phone of the network asks: another address, the network's host, its own origin.
+  def phone(
+    method,
+    path,
+    body = nil,
+    from: "192.168.7.33",
+    host: "192.168.7.20:8321",
+    cookie: nil,
+    origin: "http://#{host}"
+  )
+    env = {
+      "REMOTE_ADDR" => from,
+      "HTTP_HOST" => host,
+      "HTTP_ORIGIN" => origin,
+      "CONTENT_TYPE" => "application/json",
+      "HTTP_COOKIE" => cookie,
+      :input => body && JSON.generate(body)
+    }
+    answer = Rack::MockRequest.new(app).request(method.to_s.upcase, "/api/v1#{path}", env.compact)
+    [
+      answer.status,
+      (
+        begin
+          JSON.parse(answer.body)
+        rescue StandardError
+          nil
+        end
+      ),
+      answer["set-cookie"].to_s
+    ]
+  end
+
+  def access(**change) = ask(:patch, "/access", change)
+  def kept(cookie) = cookie[/\Agraver_session=[^;]+/]
+
+  before { access(passphrase: phrase) }
+
+  it "lets nobody in over the network but with the passphrase, and then as long as the session stands" do
+    expect(phone(:get, "/garage")[0]).to eq(401)
+    expect(phone(:get, "/session")).to match([200, { "local" => false, "signed_in" => false }, ""])
+    status, problem, = phone(:post, "/session", { passphrase: "four wet brown cats" })
+    expect([status, fields(problem)]).to eq([422, { "passphrase" => "refused" }])
+    status, answer, cookie = phone(:post, "/session", { passphrase: phrase, device: "Phone" })
+    expect([status, answer]).to eq([200, { "local" => false, "signed_in" => true }])
+    # sent to this server alone, hidden from scripts
+    expect(cookie).to match(/HttpOnly/i).and match(/SameSite=Strict/i)
+    expect(phone(:get, "/garage", cookie: kept(cookie))[0]).to eq(200)
+    expect(phone(:post, "/vehicles", { name: "Mule", kind: "car" }, cookie: kept(cookie))[0]).to eq(201)
+    expect(phone(:get, "/garage", cookie: "graver_session=#{"x" * 43}")[0]).to eq(401)
+    expect(phone(:delete, "/session", cookie: kept(cookie))[2]).to include("max-age=0")
+    expect(phone(:get, "/garage", cookie: kept(cookie))[0]).to eq(401)
+  end
+
+  it "keeps digests alone, and ends a session from this machine, after two weeks, or with a new passphrase" do
+    cookie = kept(phone(:post, "/session", { passphrase: phrase })[2])
+    token = cookie.delete_prefix("graver_session=")
+    rows = context.store.instance_variable_get(:@database)[:sessions].all
+    expect(rows.to_s).not_to include(token)
+    expect(context.store.preferences.all.to_s).not_to include(phrase)
+    sessions = ask(:get, "/access")["sessions"]
+    expect(sessions).to contain_exactly(include("device" => "A device"))
+    begun, ends = sessions.first.values_at("begun_at", "expires_at").map { |time| Time.iso8601(time) }
+    expect(ends - begun).to eq(14 * 24 * 3600)
+    expect(context.store.sessions.standing(rows.first[:digest], at: (ends + 1).iso8601)).to be_nil
+    ask(:delete, "/access/sessions/#{sessions.first["id"]}")
+    expect(phone(:get, "/garage", cookie:)[0]).to eq(401)
+    second = kept(phone(:post, "/session", { passphrase: phrase })[2])
+    access(passphrase: "five dry yellow otters")
+    expect(phone(:get, "/garage", cookie: second)[0]).to eq(401)
+    expect(phone(:post, "/session", { passphrase: phrase })[0]).to eq(422)
+  end
+
+  it "pairs one device by a code that stands five minutes and once" do
+    pairing = ask(:post, "/access/pairings", {})
+    expect(pairing["address"]).to start_with("http://192.168.7.20:8321/#/pair/")
+    expect(pairing["modules"]).to all(match(/\A[01]+\z/)).and(
+      satisfy { |rows| rows.all? { |row| row.length == rows.length } }
+    )
+    code = pairing["address"].split("/").last
+    expect(context.store.sessions.use_pairing("nothing", at: "2000-01-01")).to be(false)
+    status, _, cookie = phone(:post, "/session", { code:, device: "Phone" })
+    expect(status).to eq(200)
+    expect(phone(:get, "/garage", cookie: kept(cookie))[0]).to eq(200)
+    expect(phone(:post, "/session", { code: })[0]).to eq(422)
+    late = Digest::SHA256.hexdigest("late")
+    context.store.sessions.add_pairing(late, until_at: "2020-01-01T00:00:00Z")
+    expect(phone(:post, "/session", { code: "late" })[0]).to eq(422)
+    expect(phone(:post, "/session", {})[0]).to eq(422)
+  end
+
+  it "makes an address wait after five wrong tries, and nobody else" do
+    5.times { phone(:post, "/session", { passphrase: "wrong guess here" }) }
+    status, problem, = phone(:post, "/session", { passphrase: phrase })
+    expect([status, problem["error"]["code"]]).to eq([429, "too_often"])
+    expect(phone(:post, "/session", { passphrase: phrase }, from: "192.168.7.40")[0]).to eq(200)
+  end
+
+  it "leaves passphrase, switch and pairing to this machine, and this machine without a sign-in" do
+    cookie = kept(phone(:post, "/session", { passphrase: phrase })[2])
+    [
+      [:get, "/access"],
+      [:patch, "/access", { wanted: true }],
+      [:post, "/access/pairings", {}],
+      [:delete, "/access/sessions/1"]
+    ].each { |method, path, body| expect(phone(method, path, body, cookie:)[0]).to eq(404), path }
+    expect(ask(:get, "/session")).to eq("local" => true, "signed_in" => true)
+    expect(ask(:get, "/garage")).to have_key("vehicles")
+    expect(fields(access(passphrase: "short"))).to eq("passphrase" => "out_of_range")
+    expect(fields(access(passphrase: "ä" * 64))).to eq("passphrase" => "out_of_range")
+    expect(access(wanted: true)).to include("wanted" => true, "listening" => true, "https" => false)
+  end
+
+  it "answers at its own names alone, and takes writes from its own pages alone" do
+    expect(phone(:get, "/session", host: "evil.example")[0]).to eq(403)
+    expect(phone(:post, "/session", { passphrase: phrase }, origin: "http://evil.example")[0]).to eq(400)
+  end
+
+  describe "where this machine alone is listened to" do
+    let(:lan) { Graver::API::Network::NONE }
+
+    it "has no other name, and pairs nobody" do
+      expect(phone(:get, "/session")[0]).to eq(403)
+      expect(fields(ask(:post, "/access/pairings", {}))).to eq("" => "missing")
+      expect(ask(:get, "/access")).to include("listening" => false, "address" => nil)
+    end
+  end
+end

@@ -1,0 +1,43 @@
+<script lang="ts">
+  import * as texts from "../texts/access";
+  import { api } from "../api/client";
+  import { FormState } from "./formState.svelte";
+  import Fault from "./Fault.svelte";
+
+  /** In front of everything on a device that is not signed in. */
+  let { entered }: { entered: () => void } = $props();
+  let passphrase = $state("");
+  const form = new FormState();
+
+  async function enter(event: SubmitEvent) {
+    event.preventDefault();
+    if (await form.act(() => api.signIn({ passphrase, device: texts.thisDevice(navigator.userAgent) }))) entered();
+  }
+</script>
+
+<form class="sheet fields" onsubmit={enter} novalidate>
+  <h1>{texts.signIn}</h1>
+  <p>{texts.signInWithThePassphrase}</p>
+  <label
+    ><span>{texts.passphrase}</span><input
+      type="password"
+      autocomplete="current-password"
+      bind:value={passphrase}
+      aria-invalid={!!form.refused}
+    /></label
+  >
+  <Fault text={form.fault("passphrase") || (form.refused && !form.refused.faults.length ? form.refused.message : "")} />
+  <button type="submit" class="main-action" disabled={form.busy || !passphrase}>{texts.signIn}</button>
+</form>
+
+<style>
+  form {
+    display: grid;
+    gap: 0.75rem;
+    max-width: 24rem;
+    margin: 2rem auto;
+  }
+  p {
+    margin: 0;
+  }
+</style>

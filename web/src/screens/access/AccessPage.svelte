@@ -1,0 +1,125 @@
+<script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/access";
+  import { say } from "../../texts/say";
+  import { Button } from "carbon-components-svelte";
+  import { api, type Schemas } from "../../api/client";
+  import { day } from "../../format/words";
+  import { FormState } from "../../parts/formState.svelte";
+  import { Loader } from "../../parts/loader.svelte";
+  import Fault from "../../parts/Fault.svelte";
+  import Problem from "../../parts/Problem.svelte";
+  import SquareCode from "./SquareCode.svelte";
+
+  /** Who may come in over the network: seen and changed on the machine Graver runs on. */
+  const loaded = new Loader<Schemas["Access"]>();
+  loaded.load(api.access);
+  const form = new FormState();
+  let passphrase = $state("");
+  let saved = $state(false);
+  let code = $state.raw<Schemas["Pairing"] | null>(null);
+
+  const change = (of: Schemas["AccessChange"]) => form.act(async () => (loaded.value = await api.changeAccess(of)));
+  async function keep(event: SubmitEvent) {
+    event.preventDefault();
+    saved = await change({ passphrase });
+    if (saved) passphrase = "";
+  }
+  const pair = () => form.act(async () => (code = await api.pair()));
+  const signOut = (id: number) => form.act(async () => (loaded.value = await api.endSession(id)));
+</script>
+
+<svelte:head><title>{texts.phoneAccessGraver}</title></svelte:head>
+{#if loaded.error}<Problem error={loaded.error} />{/if}
+{#if loaded.value}
+  {@const access = loaded.value}
+  <div class="stack">
+    <h1>{common.phoneAccess}</h1>
+    <section class="sheet stack">
+      <p>{access.listening ? say(texts.listeningAt, { address: access.address! }) : texts.notListening}</p>
+      {#if access.listening}<p class="quiet">{access.https ? texts.withHttps : texts.withoutHttps}</p>{/if}
+      <form class="row fields" onsubmit={keep} novalidate>
+        <label class="grow"
+          ><span>{access.passphrase ? texts.aNewPassphrase : texts.setAPassphrase}</span><input
+            type="password"
+            autocomplete="new-password"
+            bind:value={passphrase}
+            aria-invalid={!!form.fault("passphrase")}
+          /><Fault text={form.fault("passphrase")} /></label
+        >
+        <Button type="submit" size="field" disabled={form.busy || !passphrase}>{texts.savePassphrase}</Button>
+      </form>
+      {#if saved}<p role="status">{texts.passphraseSaved}</p>{/if}
+      <label class="switch"
+        ><input
+          type="checkbox"
+          checked={access.wanted}
+          disabled={!access.passphrase || form.busy}
+          onchange={(event) => change({ wanted: event.currentTarget.checked })}
+        />
+        {texts.letPhonesIn}</label
+      >
+      <Fault text={form.fault("wanted")} />
+    </section>
+    {#if access.listening}
+      <section class="sheet stack">
+        <Button size="field" disabled={form.busy} on:click={pair}>{code ? texts.pairAnother : texts.pairAPhone}</Button>
+        {#if code}
+          <div class="code">
+            <SquareCode modules={code.modules} label={texts.theCode} />
+            <div>
+              <p>{say(texts.scanIt, { minutes: Math.round(code.seconds / 60) })}</p>
+              <p class="number address">{code.address}</p>
+            </div>
+          </div>
+        {/if}
+      </section>
+    {/if}
+    <section class="sheet">
+      <h2>{texts.devices}</h2>
+      {#if access.sessions.length}
+        <ul class="plain-list">
+          {#each access.sessions as session (session.id)}
+            <li>
+              <strong>{session.device}</strong>
+              <span class="quiet"
+                >{say(texts.signedInSeen, {
+                  begun: day(session.begun_at.slice(0, 10)),
+                  seen: day(session.seen_at.slice(0, 10)),
+                  until: day(session.expires_at.slice(0, 10)),
+                })}</span
+              >
+              <button type="button" class="link" onclick={() => signOut(session.id)}>{texts.signOut}</button>
+            </li>
+          {/each}
+        </ul>
+      {:else}<p class="quiet">{texts.noDevices}</p>{/if}
+    </section>
+  </div>
+{/if}
+
+<style>
+  form {
+    align-items: end;
+  }
+  .switch {
+    display: flex;
+    gap: 0.6rem;
+    align-items: center;
+    min-height: 48px;
+  }
+  .switch input {
+    width: 1.35rem;
+    height: 1.35rem;
+    accent-color: var(--petrol);
+  }
+  .code {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 1.5rem;
+  }
+  .address {
+    overflow-wrap: anywhere;
+    max-width: 28rem;
+  }
+</style>

@@ -1,0 +1,21 @@
+<script lang="ts">
+  import { replace } from "svelte-spa-router";
+  import * as texts from "../../texts/access";
+  import { api } from "../../api/client";
+  import { FormState } from "../../parts/formState.svelte";
+  import Fault from "../../parts/Fault.svelte";
+
+  /** Where a scanned code leads: this device is let in, once. */
+  let { params }: { params: { code: string } } = $props();
+  const form = new FormState();
+  $effect(() => {
+    const code = params.code;
+    const device = texts.thisDevice(navigator.userAgent);
+    void form.act(() => api.signIn({ code, device })).then((taken) => (taken ? replace("/") : undefined));
+  });
+</script>
+
+<div class="sheet">
+  <h1>{texts.pairing}</h1>
+  <Fault text={form.first} />
+</div>
