@@ -16,7 +16,7 @@ module Benchmarks
     ROUNDS = 40
     CLIENTS = 8
     CLIENTS_SECONDS = 60
-    HOST = { "HTTP_HOST" => "127.0.0.1" }.freeze
+    HOST = { "HTTP_HOST" => "127.0.0.1", "REMOTE_ADDR" => "127.0.0.1" }.freeze
     PAGES = {
       "garage" => "/garage",
       "timelines" => "/timelines",

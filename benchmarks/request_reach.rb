@@ -112,7 +112,8 @@ module Benchmarks
         path,
         :input => body,
         "CONTENT_TYPE" => "application/json",
-        "HTTP_HOST" => "127.0.0.1"
+        "HTTP_HOST" => "127.0.0.1",
+        "REMOTE_ADDR" => "127.0.0.1"
       )
     end
   end

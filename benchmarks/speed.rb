@@ -9,7 +9,7 @@ module Benchmarks
   # How long things take, each against a plain yardstick in the same run. Medians of several rounds.
   class Speed
     ROUNDS = 9
-    HOST = { "HTTP_HOST" => "127.0.0.1" }.freeze
+    HOST = { "HTTP_HOST" => "127.0.0.1", "REMOTE_ADDR" => "127.0.0.1" }.freeze
 
     def print_to(out)
       Dir.mktmpdir do |folder|

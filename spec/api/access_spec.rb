@@ -122,6 +122,17 @@ RSpec.describe "Phone access" do
     expect(access(wanted: true)).to include("wanted" => true, "listening" => true, "https" => false)
   end
 
+  it "takes a request whose address nobody knows for one of the network, and still works pages out ahead" do
+    bare = Rack::MockRequest.new(app)
+    expect(bare.get("/api/v1/garage", "HTTP_HOST" => "127.0.0.1").status).to eq(401)
+    car
+    before = pages
+    Graver::API::WorkAhead.new(app).call
+    expect(pages).to be > before
+  end
+
+  def pages = context.store.instance_variable_get(:@database)[:kept_answers].count
+
   it "answers at its own names alone, and takes writes from its own pages alone" do
     expect(phone(:get, "/session", host: "evil.example")[0]).to eq(403)
     expect(phone(:post, "/session", { passphrase: phrase }, origin: "http://evil.example")[0]).to eq(400)

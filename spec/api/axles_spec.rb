@@ -108,6 +108,7 @@ RSpec.describe "An axle in the API" do
         Rack::MockRequest.new(Graver::Boot.rack(context)).get(
           "http://127.0.0.1/api/v1/axles/#{front}/wear",
           "HTTP_HOST" => "127.0.0.1",
+          "REMOTE_ADDR" => "127.0.0.1",
           "QUERY_STRING" => "limit_mm=%"
         )
       expect([broken.status, JSON.parse(broken.body)["error"]["code"]]).to eq([400, "malformed"])

@@ -4,7 +4,7 @@
 RSpec.shared_examples "a device" do
   it "says what it is and what it sends" do
     expect([device.id, device.label]).to all(match(/\S/))
-    expect(device.quantities).to be_any.and(all(be_in(%w[length odometer fluid_level])))
+    expect(device.quantities).to be_any.and(all(be_in(%w[length odometer fluid_level torque angle])))
     expect(device.method.nil?).to eq(!device.quantities.include?("length"))
   end
 
@@ -19,7 +19,7 @@ RSpec.shared_examples "a device" do
     device.quantities.each do |quantity|
       sample = device.read(quantity)
       expect(Graver::Core::Quantity::EnteredNumber.parse(sample.value).value).to be_a(Rational)
-      expect(sample).to have_attributes(quantity:, unit: be_in(%w[mm in km mi fraction]))
+      expect(sample).to have_attributes(quantity:, unit: be_in(%w[mm in km mi fraction N·m °]))
     end
   end
 

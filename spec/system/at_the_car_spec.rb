@@ -87,4 +87,32 @@ RSpec.describe "At the car", :demo do
       [%w[inner 3.6 caliper], %w[outer 6.4 vernier]]
     )
   end
+
+  it "leaves no bolt behind: each is marked, or all of them at once, and one turned too far is asked about" do
+    ticks = Graver::Service::Planning::JobTicks.new(context.for_request)
+    keys = Graver::Service::Planning::Jobs.new(context.for_request).step_keys(context.store.jobs.find(2))
+    (keys.take(keys.index("rear.left.pin_bolts_in")) - ticked).each { |key| ticks.tick(2, [key], true) }
+    page.visit "/#/jobs/2/car/#{ERB::Util.url_encode("rear.left.pin_bolts_in")}"
+    page.click_button "Slide pin bolts 1: open"
+    page.fill_in "Reached", with: "45"
+    page.click_button "Save"
+    expect(page).to have_css(".fault", text: "45 lbf·ft is too much")
+    page.click_button "Loosened, tighten again"
+    expect(page).to have_css("button.under", text: "45 lbf·ft")
+    page.click_button "Done"
+    expect(page).to have_text("2 of 2 slide pin bolts are not marked as tight.")
+    expect(ticked).not_to include("rear.left.pin_bolts_in")
+    page.click_button "Slide pin bolts 1: open"
+    # the sample household may read the simulated wrench
+    page.click_button "Read Simulated torque wrench"
+    expect(page).to have_text("Made up by a simulated wrench.")
+    page.click_button "Save"
+    expect(page).to have_css("button.tight", text: "N·m")
+    page.click_button "All of them clicked"
+    expect(page).to have_no_css(".line", text: "Slide pin bolts in by hand")
+    expect(context.store.jobs.find(2).torques.map { |each| each.values_at("bolt", "verdict", "simulated") }).to eq(
+      [[1, "ok", true], [2, "clicked", false]]
+    )
+    expect(ticked).to include("rear.left.pin_bolts_in")
+  end
 end

@@ -27,7 +27,7 @@ module Graver
 
       private
 
-      def visit(path) = @browser.get("/api/v1#{path}", "HTTP_HOST" => "127.0.0.1")
+      def visit(path) = @browser.get("/api/v1#{path}", "HTTP_HOST" => "127.0.0.1", "REMOTE_ADDR" => "127.0.0.1")
     end
   end
 end

@@ -8,15 +8,17 @@ module Graver
     # - `read(quantity)` blocks until the device has sent, and returns a Sample with the figures exactly as the device
     #   showed them; it raises DeviceFailed when nothing comes: not connected, line dropped, nothing pressed in time.
     # - `connect` and `disconnect` may be called in any state and never raise because of the state.
-    # - `quantities` lists what it can send: "length", "odometer", "fluid_level".
+    # - `quantities` lists what it can send: "length", "odometer", "fluid_level", "torque", "angle".
     # - `method` is the way of reading a length it serves ("caliper", "micrometer", ...), nil when it sends none.
     # - `settings` and `change` exist for devices that can be adjusted from here; a plain device has none.
-    # - `touch` tells a simulated device where it is held, and nothing of what is known there; a real one ignores it.
+    # - `touch` tells a simulated device where it is held, a wrench what it is set to, and nothing of what is known
+    # there; a real one ignores it.
     # - `simulated?` marks every sample: such a value never counts on a vehicle that is not a sample itself.
     #
     # spec/contract/device.rb holds every implementation to this.
     class Device
-      # value: text as shown; unit: a LENGTH unit, "km" or "mi", or "fraction" between MIN and MAX; simulated: made up
+      # value: text as shown; unit: a LENGTH or TORQUE unit, "°", "km" or "mi", or "fraction" between MIN and MAX;
+      # simulated: made up
       Sample =
         Core::Value.define(:quantity, :value, :unit, :simulated) { def initialize(simulated: false, **rest) = super }
       # One knob: value between least and most, in unit.

@@ -32,7 +32,8 @@ module Graver
               label: "Simulated diagnostic reader",
               seed: seed + 2,
               world:
-            )
+            ),
+            Simulated::TorqueWrench.new(id: "wrench", label: "Simulated torque wrench", seed: seed + 3, world:)
           ]
         )
       end

@@ -6,7 +6,8 @@ module Graver
     # scope:
     # { "axles" => { "axle id" => [work, ...] }, "reasons" => { "axle id" => text } } or nil; adjustments: { event id
     # => Hash };
-    # new_parts: { "axle id.part" => { "value", "unit" } } as measured before they went on; approaches: { approach =>
+    # torques: [{ "step", "axle", "fastener", "bolt", "verdict", ... }], the newest of each bolt; new_parts: { "axle
+    # id.part" => { "value", "unit" } } as measured before they went on; approaches: { approach =>
     # option } of this job alone;
     # notes: [{ "step", "key", "text", "day" }]; choices: { parts line => supply id }; resolved: [item]; quote: Hash
     # or nil;
@@ -24,6 +25,7 @@ module Graver
         :scope,
         :approaches,
         :new_parts,
+        :torques,
         :adjustments,
         :notes,
         :choices,

@@ -22,7 +22,8 @@ module Graver
       end
 
       # kind: "planned" (value: day), "ticked" or "unticked" (value: step key), a state, or one of those with a Hash:
-      # "scope", "approach", "new_part", "adjusted", "unadjusted", "noted", "chose", "settled", "quoted", "otherwise",
+      # "scope", "approach", "new_part", "torqued", "adjusted", "unadjusted", "noted", "chose", "settled", "quoted",
+      # "otherwise",
       # "finished";
       # "cleared"
       # (value: step key). -> id of the event
@@ -79,6 +80,7 @@ module Graver
         }
         chosen = {
           choices: merged(by_kind["chose"], "line", "supply"),
+          torques: torques(by_kind["torqued"]),
           new_parts: by_kind["new_part"].to_h { |event| parsed(event).then { |part| [part["part"], part] } },
           approaches: merged(by_kind["approach"], "approach", "option").compact,
           resolved: merged(by_kind["settled"], "item", "done").select { |_, done| done }.keys
@@ -97,6 +99,15 @@ module Graver
 
       def parsed(event)
         event && event[:value] && JSON.parse(event[:value])
+      end
+
+      # The newest of each bolt, in the order they were tightened.
+      def torques(events)
+        events
+          .map { |event| parsed(event) }
+          .reverse
+          .uniq { |entry| entry.values_at("step", "axle", "fastener", "bolt") }
+          .reverse
       end
 
       def newest(events) = parsed(events.last)

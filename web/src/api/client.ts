@@ -17,7 +17,7 @@ export class Refusal extends Error {
   }
 }
 
-const client = createClient<paths>({
+export const client = createClient<paths>({
   baseUrl: "/api/v1",
   fetch: (request: Request) =>
     fetch(request).catch(() => {
@@ -52,7 +52,7 @@ interface Answer<T> {
 }
 
 /** What was answered, or a Refusal. */
-async function taken<T>(asked: Promise<Answer<T>>): Promise<T> {
+export async function taken<T>(asked: Promise<Answer<T>>): Promise<T> {
   const { data, error, response } = await asked.catch((failure: unknown) => {
     if (failure instanceof Refusal) throw failure;
     throw new Refusal(500, texts.unreadable, []);
@@ -69,7 +69,10 @@ export const changedElsewhere = { ask: (_: Refusal): Promise<boolean> => Promise
 export const NOTHING_SEEN = btoa("{}");
 
 type Header = { "If-Match"?: string };
-async function asSeen<T>(seen: string | null | undefined, send: (header: Header) => Promise<Answer<T>>): Promise<T> {
+export async function asSeen<T>(
+  seen: string | null | undefined,
+  send: (header: Header) => Promise<Answer<T>>,
+): Promise<T> {
   try {
     return await taken(send(seen ? { "If-Match": `"${seen}"` } : {}));
   } catch (error) {
@@ -137,16 +140,6 @@ export const api = {
     taken(client.PATCH("/devices/{id}", { params: { path: { id } }, body: change })),
   deviceReading: (id: string, asked: Schemas["DeviceAsked"]) =>
     taken(client.POST("/devices/{id}/readings", { params: { path: { id } }, body: asked })),
-  imports: (vehicle: number) => taken(client.GET("/vehicles/{id}/imports", { params: { path: { id: vehicle } } })),
-  upload: (vehicle: number, file: File) =>
-    taken(
-      client.POST("/vehicles/{id}/imports", {
-        params: { path: { id: vehicle }, query: { name: file.name } },
-        body: file as unknown as string,
-        bodySerializer: (table: unknown) => table as Blob,
-        headers: { "content-type": "text/csv" },
-      }),
-    ),
   tryImport: (id: number, mapping: Schemas["Mapping"]) =>
     taken(client.POST("/imports/{id}/trial", { params: { path: { id } }, body: { mapping } })),
   runImport: (id: number, mapping: Schemas["Mapping"]) =>
@@ -173,17 +166,6 @@ export const api = {
   findings: (vehicle: number) => taken(client.GET("/vehicles/{id}/findings", { params: { path: { id: vehicle } } })),
   claim: (vehicle: number, claim: Schemas["Claim"]) =>
     taken(client.POST("/vehicles/{id}/claims", { params: { path: { id: vehicle } }, body: claim })),
-  addOpenEnd: (vehicle: number, end: Schemas["NewOpenEnd"]) =>
-    taken(client.POST("/vehicles/{id}/open-ends", { params: { path: { id: vehicle } }, body: end })),
-  changeOpenEnd: (id: number, because: string | null) =>
-    taken(client.PATCH("/open-ends/{id}", { params: { path: { id } }, body: { because } })),
-  answerCause: (vehicle: number, answer: Schemas["CauseAnswer"]) =>
-    taken(client.POST("/vehicles/{id}/causes", { params: { path: { id: vehicle } }, body: answer })),
-  schools: () => taken(client.GET("/schools")),
-  approachJob: (id: number, approach: string, option: string | null, seen?: string | null) =>
-    asSeen(seen, (header) =>
-      client.PUT("/jobs/{id}/approaches", { params: { header, path: { id } }, body: { approach, option } }),
-    ),
   chooseSchools: (choice: Schemas["SchoolChoice"], seen?: string | null) =>
     asSeen(seen, (header) => client.PUT("/schools", { params: { header }, body: choice })),
   symptoms: () => taken(client.GET("/symptoms")),
@@ -197,37 +179,16 @@ export const api = {
     asSeen(seen, (header) => client.PATCH("/jobs/{id}", { params: { header, path: { id } }, body: change })),
   scopeJob: (id: number, scope: Schemas["JobScope"], seen?: string | null) =>
     asSeen(seen, (header) => client.PUT("/jobs/{id}/scope", { params: { header, path: { id } }, body: scope })),
-  recordReadings: (id: number, readings: Schemas["JobReadings"]) =>
-    taken(client.POST("/jobs/{id}/readings", { params: { path: { id } }, body: readings })),
-  signIn: (given: Schemas["SignIn"]) => taken(client.POST("/session", { body: given })),
-  access: () => taken(client.GET("/access")),
-  changeAccess: (change: Schemas["AccessChange"]) => taken(client.PATCH("/access", { body: change })),
-  pair: () => taken(client.POST("/access/pairings")),
-  endSession: (id: number) => taken(client.DELETE("/access/sessions/{id}", { params: { path: { id } } })),
-  progress: (id: number) => taken(client.GET("/jobs/{id}/progress", { params: { path: { id } } })),
   tick: (id: number, steps: string[], done: boolean) =>
     taken(client.POST("/jobs/{id}/ticks", { params: { path: { id } }, body: { steps, done } })),
-  finishJob: (id: number, finish: Schemas["JobFinish"]) =>
-    taken(client.POST("/jobs/{id}/finish", { params: { path: { id } }, body: finish })),
-  restoreJob: (id: number) => taken(client.POST("/jobs/{id}/restore", { params: { path: { id } } })),
-  otherwise: (id: number, step: string, because: string) =>
-    taken(client.POST("/jobs/{id}/otherwise", { params: { path: { id } }, body: { step, because } })),
   clearSkipped: (id: number, step: string) =>
     taken(client.POST("/jobs/{id}/cleared", { params: { path: { id } }, body: { step } })),
-  resolve: (id: number, items: string[], done: boolean) =>
-    taken(client.POST("/jobs/{id}/resolved", { params: { path: { id } }, body: { items, done } })),
   choosePart: (id: number, line: string, supply: number | null, seen?: string | null) =>
     asSeen(seen, (header) =>
       client.PUT("/jobs/{id}/choices", { params: { header, path: { id } }, body: { line, supply } }),
     ),
   quote: (id: number, quote: Schemas["Quote"], seen?: string | null) =>
     asSeen(seen, (header) => client.PUT("/jobs/{id}/quote", { params: { header, path: { id } }, body: quote })),
-  noteStep: (id: number, step: string, text: string) =>
-    taken(client.POST("/jobs/{id}/notes", { params: { path: { id } }, body: { step, text } })),
-  adjust: (id: number, adjustment: Schemas["Adjustment"]) =>
-    taken(client.POST("/jobs/{id}/adjustments", { params: { path: { id } }, body: adjustment })),
-  unadjust: (id: number, event: number) =>
-    taken(client.DELETE("/jobs/{id}/adjustments/{event}", { params: { path: { id, event } } })),
   offers: (id: number, line: string) =>
     taken(client.GET("/jobs/{id}/offers", { params: { path: { id }, query: { line } } })),
   shelf: () => taken(client.GET("/supplies")),

@@ -1,6 +1,7 @@
 <script lang="ts">
+  import "./fields.css";
   import * as texts from "../texts/access";
-  import { api } from "../api/client";
+  import { beside } from "../api/beside";
   import { FormState } from "./formState.svelte";
   import Fault from "./Fault.svelte";
 
@@ -11,7 +12,7 @@
 
   async function enter(event: SubmitEvent) {
     event.preventDefault();
-    if (await form.act(() => api.signIn({ passphrase, device: texts.thisDevice(navigator.userAgent) }))) entered();
+    if (await form.act(() => beside.signIn({ passphrase, device: texts.thisDevice(navigator.userAgent) }))) entered();
   }
 </script>
 

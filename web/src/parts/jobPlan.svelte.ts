@@ -1,3 +1,4 @@
+import { beside } from "../api/beside";
 import { api, type Refusal, type Schemas } from "../api/client";
 import { FormState } from "./formState.svelte";
 import { outbox } from "./outbox.svelte";
@@ -33,10 +34,10 @@ export class JobPlanState {
   act = (action: () => Promise<Plan>): Promise<boolean> => this.form.act(async () => (this.plan = await action()));
 
   change = (change: Schemas["JobChange"]) => this.act(() => api.changeJob(this.id, change, this.plan!.revision));
-  resolve = (items: string[], done: boolean) => this.act(() => api.resolve(this.id, items, done));
-  finish = (finish: Schemas["JobFinish"]) => this.act(() => api.finishJob(this.id, finish));
-  restore = () => this.act(() => api.restoreJob(this.id));
-  otherwise = (step: string, because: string) => this.act(() => api.otherwise(this.id, step, because));
+  resolve = (items: string[], done: boolean) => this.act(() => beside.resolve(this.id, items, done));
+  finish = (finish: Schemas["JobFinish"]) => this.act(() => beside.finishJob(this.id, finish));
+  restore = () => this.act(() => beside.restoreJob(this.id));
+  otherwise = (step: string, because: string) => this.act(() => beside.otherwise(this.id, step, because));
   /** Kept in the browser until the server has taken it. */
   tick = (steps: string[], done: boolean) => outbox.add({ job: this.id, steps, done });
   /** A tick has been answered: what it changes is changed, and where readings stop the job, all of it is read anew. */
@@ -48,9 +49,9 @@ export class JobPlanState {
   };
   choose = (line: string, supply: number | null) =>
     this.act(() => api.choosePart(this.id, line, supply, this.plan!.revision));
-  note = (step: string, text: string) => this.act(() => api.noteStep(this.id, step, text));
-  adjust = (adjustment: Schemas["Adjustment"]) => this.act(() => api.adjust(this.id, adjustment));
-  unadjust = (event: number) => this.act(() => api.unadjust(this.id, event));
+  note = (step: string, text: string) => this.act(() => beside.noteStep(this.id, step, text));
+  adjust = (adjustment: Schemas["Adjustment"]) => this.act(() => beside.adjust(this.id, adjustment));
+  unadjust = (event: number) => this.act(() => beside.unadjust(this.id, event));
   quote = (total: string | null, lines: Schemas["QuoteLineEntered"][]) =>
     this.act(() => api.quote(this.id, { total, lines }, this.plan!.revision));
 
@@ -72,7 +73,7 @@ export function withProgress(plan: Plan, progress: Schemas["JobProgress"]): Plan
       waits_for: progress.waits_for[step.key] ?? [],
       otherwise: progress.otherwise[step.key] ?? null,
     })) ?? null;
-  return { ...plan, state: progress.state, ticked: progress.ticked, steps };
+  return { ...plan, state: progress.state, ticked: progress.ticked, torques: progress.torques, steps };
 }
 
 /** What is chosen on every axle, as the scope is sent. */

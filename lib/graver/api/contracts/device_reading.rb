@@ -7,10 +7,12 @@ module Graver
       class DeviceReading < Contract
         json do
           required(:vehicle).filled(:integer)
-          required(:quantity).filled(:string, included_in?: %w[length odometer fluid_level])
+          required(:quantity).filled(:string, included_in?: %w[length odometer fluid_level torque angle])
           optional(:axle).maybe(:integer)
           optional(:part).maybe(:string, included_in?: %w[pad rotor runout shoe])
           optional(:side).maybe(:string, included_in?: %w[left right])
+          # what a wrench is set to, N·m or degrees
+          optional(:set).filled(:float, gteq?: 0, lteq?: 1000)
           optional(:pad).maybe(:string, included_in?: %w[inner outer])
         end
       end

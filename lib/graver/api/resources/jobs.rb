@@ -14,6 +14,7 @@ module Graver
         post "/jobs/:id/restore", :restore_job
         get "/jobs/:id/progress", :progress
         post "/jobs/:id/ticks", :tick
+        post "/jobs/:id/torques", :record_torque
         post "/jobs/:id/readings", :record_readings
         post "/jobs/:id/otherwise", :do_otherwise
         post "/jobs/:id/cleared", :clear_skipped
@@ -49,6 +50,11 @@ module Graver
           Serializers::JobProgress.call(progress_of.call(ticks.tick(id, given[:steps], given[:done])))
         end
         def progress = Serializers::JobProgress.call(progress_of.find(id))
+
+        def record_torque
+          log = Service::Planning::TorqueLog.new(context)
+          Serializers::JobProgress.call(progress_of.call(log.call(id, payload(Contracts::TorqueReached))))
+        end
 
         def record_readings
           with(Contracts::JobReadings) { |given| Service::Planning::JobReadings.new(context).call(id, given) }

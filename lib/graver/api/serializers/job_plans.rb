@@ -46,6 +46,7 @@ module Graver
             ready_because: job&.ready_because,
             closed: closed(job),
             ticked: job&.ticked || [],
+            torques: Torques.call(job),
             quote: job&.quote&.fetch("total", nil),
             quote_lines: job&.quote&.fetch("lines", []) || [],
             vehicle: plan.overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit),

@@ -16,7 +16,8 @@ module Graver
             ticked: job.ticked,
             waits_for: progress.waits.reject { |_, keys| keys.empty? },
             otherwise: job.otherwise.transform_values { |said| said["because"] },
-            halted: progress.halted
+            halted: progress.halted,
+            torques: Torques.call(job)
           }
         end
       end

@@ -41,7 +41,7 @@ module Graver
         # The same in few words, for the step where it is tightened: as many as there are at that place.
         def brief(set, placed)
           {
-            count: count(set.line, placed),
+            count: set.line.count_at(placed.side),
             drive: set.line.drive && @knowledge.brake_data.label("wheel_nut.drive", set.line.drive),
             star: set.line.star,
             wrench: TorqueWrenches.choice(set.wrench),
@@ -57,13 +57,6 @@ module Graver
         end
 
         private
-
-        # One side's, where the step is at one side.
-        def count(line, placed)
-          return line.count unless line.count && %w[left right].include?(placed.side)
-
-          [line.count / 2, 1].max
-        end
 
         def in_units(line) = UNITS.transform_values { |unit| line.torque&.in_unit(unit) }
         def entered(line) = line.torque&.said

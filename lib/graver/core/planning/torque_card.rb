@@ -32,7 +32,16 @@ module Graver
             :snug,
             :star,
             :note
-          )
+          ) do
+            # How many there are at one side; all of them where a step is done for both.
+            def count_at(side)
+              return count unless count && %w[left right].include?(side)
+
+              [count / 2, 1].max
+            end
+            # Stretched by its angle, or for one use: never tightened again once it was turned too far.
+            def once? = single_use || !angle_degrees.nil?
+          end
         # rivals: [[Torque, source]] that other sources say, until one is chosen; snug: may be tightened without a
         # figure Where a torque does not come from: another axle, what is usual.
         HEARSAY = %w[copied typical].freeze

@@ -21,7 +21,7 @@ module Graver
         end
 
         def simulated? = true
-        def touch(vehicle: nil, axle: nil, part: nil, side: nil, pad: nil)
+        def touch(vehicle: nil, axle: nil, part: nil, side: nil, pad: nil, **)
           @place = Place.new(vehicle:, axle:, part:, side:, pad:)
         end
         def connected? = @connected

@@ -11,7 +11,7 @@ module Graver
           @context = context
         end
 
-        # given: { vehicle:, quantity:, axle:, part:, side:, pad: } -> Devices::Device::Sample.
+        # given: { vehicle:, quantity:, axle:, part:, side:, pad:, set: } -> Devices::Device::Sample.
         # Raises NotFound, DeviceFailed.
         def call(device_id, given)
           vehicle = @context.store.vehicles.find(given.fetch(:vehicle))
@@ -19,7 +19,7 @@ module Graver
           @context
             .devices
             .use(device_id) do |device|
-              device.touch(vehicle: vehicle.name, axle: axle&.name, **given.slice(:part, :side, :pad))
+              device.touch(vehicle: vehicle.name, axle: axle&.name, **given.slice(:part, :side, :pad, :set))
               device.read(given.fetch(:quantity))
             end
         end

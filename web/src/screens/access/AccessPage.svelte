@@ -1,9 +1,11 @@
 <script lang="ts">
+  import "../../parts/fields.css";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/access";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
-  import { api, type Schemas } from "../../api/client";
+  import { beside } from "../../api/beside";
+  import type { Schemas } from "../../api/client";
   import { day } from "../../format/words";
   import { FormState } from "../../parts/formState.svelte";
   import { Loader } from "../../parts/loader.svelte";
@@ -13,20 +15,20 @@
 
   /** Who may come in over the network: seen and changed on the machine Graver runs on. */
   const loaded = new Loader<Schemas["Access"]>();
-  loaded.load(api.access);
+  loaded.load(beside.access);
   const form = new FormState();
   let passphrase = $state("");
   let saved = $state(false);
   let code = $state.raw<Schemas["Pairing"] | null>(null);
 
-  const change = (of: Schemas["AccessChange"]) => form.act(async () => (loaded.value = await api.changeAccess(of)));
+  const change = (of: Schemas["AccessChange"]) => form.act(async () => (loaded.value = await beside.changeAccess(of)));
   async function keep(event: SubmitEvent) {
     event.preventDefault();
     saved = await change({ passphrase });
     if (saved) passphrase = "";
   }
-  const pair = () => form.act(async () => (code = await api.pair()));
-  const signOut = (id: number) => form.act(async () => (loaded.value = await api.endSession(id)));
+  const pair = () => form.act(async () => (code = await beside.pair()));
+  const signOut = (id: number) => form.act(async () => (loaded.value = await beside.endSession(id)));
 </script>
 
 <svelte:head><title>{texts.phoneAccessGraver}</title></svelte:head>

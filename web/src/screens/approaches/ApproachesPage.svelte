@@ -1,6 +1,7 @@
 <script lang="ts">
   import * as common from "../../texts/common";
   import * as texts from "../../texts/approaches";
+  import { beside } from "../../api/beside";
   import { api, type Schemas } from "../../api/client";
   import Approaches from "../../parts/Approaches.svelte";
   import Fault from "../../parts/Fault.svelte";
@@ -10,7 +11,7 @@
 
   /** Every question practitioners answer differently, and what this household does. */
   const loaded = new Loader<Schemas["Schools"]>();
-  const load = () => loaded.load(api.schools);
+  const load = () => loaded.load(beside.schools);
   load();
   const form = new FormState();
   const choose = (id: string, option: string | null) =>

@@ -19,10 +19,13 @@
   const id = $derived(Number(params.id));
   const loaded = new Loader<Course>();
   let listed = $state(false);
+  /** Asked, as bolts are left that nobody marked. */
+  let asking = $state(false);
 
   $effect(() => {
     const of = id;
     loaded.load(async () => new Course(new JobPlanState(await api.job(of))));
+    asking = false;
   });
   const course = $derived(loaded.value);
   const plan = $derived(course?.job.plan);
@@ -31,6 +34,15 @@
   });
   $effect(() => (course ? outbox.listen(course.job.answered) : undefined));
   $effect(() => course?.watch());
+  $effect(() => {
+    const of = course;
+    if (of)
+      void api.devices().then(
+        ({ devices }) =>
+          (of.wrench = devices.find((each) => each.connected && each.quantities.includes("torque")) ?? null),
+        () => {},
+      );
+  });
   $effect(() => keepAwake());
   // The page has its own line at the top: the header would eat half a phone.
   $effect(() => {
@@ -40,7 +52,7 @@
 
   const address = (key: string) => `/jobs/${id}/car/${encodeURIComponent(key)}`;
   function goTo(key: string) {
-    listed = false;
+    [listed, asking] = [false, false];
     void push(address(key));
     scrollTo(0, 0);
   }
@@ -48,9 +60,14 @@
     const movement = course!.now!;
     const next = course!.next;
     if (course!.done(movement)) return next && goTo(next.key);
+    if (course!.loose(movement).length && !asking) return void (asking = true);
     await course!.tick(movement, true);
     // Refused: it stays in front, with what it waits for.
     if (course!.done(movement) && next) goTo(next.key);
+  }
+  async function allClicked() {
+    for (const [bolts, missing] of course!.loose(course!.now!)) if (!(await bolts.clicked(missing))) return;
+    await done();
   }
   const start = () => course!.job.change({ state: "started" });
   $effect(() => {
@@ -89,6 +106,18 @@
             </p>{/if}
           {#if movement}
             {#key movement.key}<StepCard {course} {movement} {goTo} />{/key}
+            {#if asking}
+              <div class="halt" role="alert">
+                {#each course.loose(movement) as [bolts, missing] (bolts)}<p>
+                    {say(texts.notMarked, {
+                      missing: missing.length,
+                      all: bolts.numbers.length,
+                      label: bolts.line.label.toLowerCase(),
+                    })}
+                  </p>{/each}
+                <button type="button" class="plain" onclick={allClicked}>{texts.allOfThemClicked}</button>
+              </div>
+            {/if}
             {#if course.next}<p class="next">
                 {texts.next} <strong>{inShort(course.next.steps[0]!.text)}</strong>
               </p>{:else}<p class="next"><a href="#/jobs/{id}/steps">{texts.lastStepFinish}</a></p>{/if}
@@ -205,6 +234,15 @@
     padding: 0.5rem 0.75rem;
     font-size: 1.125rem;
     margin: 0 0 1rem;
+  }
+  .plain {
+    font: inherit;
+    font-weight: 700;
+    min-height: 56px;
+    padding: 0 1.25rem;
+    background: var(--sheet);
+    color: var(--ink);
+    border: 2px solid var(--ink);
   }
   .bar {
     position: sticky;

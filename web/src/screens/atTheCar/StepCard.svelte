@@ -1,4 +1,5 @@
 <script lang="ts">
+  import "../../parts/fields.css";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/atTheCar";
   import { say } from "../../texts/say";
@@ -6,6 +7,7 @@
   import { focusOn } from "../../parts/focus";
   import Fault from "../../parts/Fault.svelte";
   import { inShort, type Movement } from "../../format/jobs";
+  import BoltList from "./BoltList.svelte";
   import Counter from "./Counter.svelte";
   import StepReads from "./StepReads.svelte";
   import Timer from "./Timer.svelte";
@@ -47,7 +49,10 @@
   <div id="step-title" class="lines">
     {#each movement.steps as step (step.key)}
       <p class="line" class:done={course.step(step)}>{step.text}</p>
-      {#each step.tighten as line (line.axle + line.fastener)}<TorqueFigure {line} />{/each}
+      {#each step.tighten as line (line.axle + line.fastener)}
+        <TorqueFigure {line} />
+        {#if job.open && line.count}<BoltList bolts={course.bolts(step.key, line)} wrench={course.wrench} />{/if}
+      {/each}
     {/each}
   </div>
   {#if job.open}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import "../../parts/fields.css";
   import * as texts from "../../texts/atTheCar";
   import * as common from "../../texts/common";
   import { say } from "../../texts/say";

@@ -1,6 +1,8 @@
-import { api, type Schemas } from "../../api/client";
+import { beside } from "../../api/beside";
+import type { Schemas } from "../../api/client";
 import { movements, type Movement } from "../../format/jobs";
 import type { JobPlanState } from "../../parts/jobPlan.svelte";
+import { Bolts } from "./bolts.svelte";
 import { outbox } from "../../parts/outbox.svelte";
 
 /** How often another device's ticks are looked for. */
@@ -15,6 +17,10 @@ export class Course {
   constructor(job: JobPlanState) {
     this.job = job;
   }
+
+  /** A torque wrench that sends what it reached, or null. */
+  wrench = $state.raw<Schemas["Device"] | null>(null);
+  #bolts = new Map<string, Bolts>();
 
   readonly moves = $derived.by(() => movements(this.job.plan?.steps ?? []));
   readonly now = $derived.by(
@@ -43,6 +49,18 @@ export class Course {
     return open.filter((each) => !this.done(each));
   }
 
+  bolts(step: string, line: Schemas["TorqueBrief"]): Bolts {
+    const id = [step, line.axle, line.fastener].join(" ");
+    if (!this.#bolts.has(id)) this.#bolts.set(id, new Bolts(this.job, step, line));
+    return this.#bolts.get(id)!;
+  }
+  /** Bolts of a movement that nobody has marked as tight. */
+  loose = (movement: Movement): [Bolts, number[]][] =>
+    movement.steps
+      .flatMap((step) => step.tighten.map((line) => this.bolts(step.key, line)))
+      .map((bolts): [Bolts, number[]] => [bolts, bolts.missing])
+      .filter(([, missing]) => missing.length > 0);
+
   tick = (movement: Movement, done: boolean): Promise<void> =>
     this.job.tick(
       movement.steps.map((step) => step.key),
@@ -53,7 +71,7 @@ export class Course {
   watch(): () => void {
     const timer = setInterval(() => {
       if (document.visibilityState !== "visible" || outbox.waiting.length) return;
-      void api.progress(this.job.id).then(
+      void beside.progress(this.job.id).then(
         (progress) => this.job.answered(progress, this.job.refused),
         () => {},
       );

@@ -1,4 +1,5 @@
-import { api, type Schemas } from "../../api/client";
+import { beside } from "../../api/beside";
+import type { Schemas } from "../../api/client";
 import { FormState } from "../../parts/formState.svelte";
 import type { JobPlanState } from "../../parts/jobPlan.svelte";
 
@@ -45,7 +46,7 @@ export class Reads {
   async save(): Promise<boolean> {
     this.saved = false;
     const taken = await this.form.act(
-      async () => (this.job.plan = await api.recordReadings(this.job.id, this.#sent())),
+      async () => (this.job.plan = await beside.recordReadings(this.job.id, this.#sent())),
     );
     if (taken) [this.values, this.kept, this.saved] = [{}, {}, true];
     return taken;

@@ -3,6 +3,7 @@
   import * as texts from "../../texts/bin";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
+  import { beside } from "../../api/beside";
   import { api, type Schemas } from "../../api/client";
   import Problem from "../../parts/Problem.svelte";
   import { day } from "../../format/words";
@@ -64,7 +65,7 @@
               <a href="#/jobs/{job.id}">{job.vehicle}: {job.what}</a><Button
                 size="small"
                 kind="tertiary"
-                on:click={() => restore(() => api.restoreJob(job.id), `${job.vehicle}, ${job.what}`)}
+                on:click={() => restore(() => beside.restoreJob(job.id), `${job.vehicle}, ${job.what}`)}
                 >{common.restoreJob}</Button
               >
             </li>{/each}

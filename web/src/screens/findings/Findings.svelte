@@ -3,6 +3,7 @@
   import * as texts from "../../texts/findings";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
+  import { beside } from "../../api/beside";
   import { api, type Schemas } from "../../api/client";
   import AxleSection from "../../parts/AxleSection.svelte";
   import Choose from "../../parts/Choose.svelte";
@@ -31,7 +32,7 @@
     await load(id);
   }
   async function answer(finding: Schemas["Finding"], cause: string) {
-    await api.answerCause(id, { rule: finding.rule, axle_id: finding.axle_id!, side: finding.side, cause });
+    await beside.answerCause(id, { rule: finding.rule, axle_id: finding.axle_id!, side: finding.side, cause });
     await load(id);
   }
   const since = (change: Schemas["ReadingChange"]) => change.now_mm - change.before_mm;

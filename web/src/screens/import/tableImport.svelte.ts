@@ -1,3 +1,4 @@
+import { beside } from "../../api/beside";
 import { api, Refusal, type Schemas } from "../../api/client";
 
 type Mapping = Schemas["Mapping"];
@@ -18,13 +19,13 @@ export class TableImport {
   constructor(readonly vehicle: number) {}
 
   async load(): Promise<void> {
-    await this.#act(async () => (this.earlier = (await api.imports(this.vehicle)).imports));
+    await this.#act(async () => (this.earlier = (await beside.imports(this.vehicle)).imports));
   }
 
   async upload(file: File): Promise<void> {
     this.done = null;
     await this.#act(async () => {
-      this.table = await api.upload(this.vehicle, file);
+      this.table = await beside.upload(this.vehicle, file);
       this.mapping = this.table.guess;
     });
     if (this.mapping) await this.try();
@@ -50,7 +51,7 @@ export class TableImport {
       [this.done, this.table, this.mapping, this.trial] = [this.running, null, null, null];
     });
     this.running = null;
-    this.earlier = (await api.imports(this.vehicle)).imports;
+    this.earlier = (await beside.imports(this.vehicle)).imports;
   }
 
   async undo(id: number): Promise<void> {

@@ -3,7 +3,8 @@
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
-  import { api, type Schemas } from "../../api/client";
+  import { beside } from "../../api/beside";
+  import type { Schemas } from "../../api/client";
   import { picked, ticked } from "../../parts/boxes";
   import { upperFirst } from "../../format/words";
   import { chosenWorks, type JobPlanState } from "../../parts/jobPlan.svelte";
@@ -156,7 +157,7 @@
   <Approaches
     schools={plan.scope.schools}
     disabled={!job.open || job.busy}
-    onchoose={(id, option) => job.act(() => api.approachJob(job.id, id, option, plan.revision))}
+    onchoose={(id, option) => job.act(() => beside.approachJob(job.id, id, option, plan.revision))}
   />
 </section>
 <p class="quiet">{texts.bothSidesOfAnAxle}</p>

@@ -1,9 +1,11 @@
 <script lang="ts">
+  import "../../parts/fields.css";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/vehicle";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
-  import { api, type Schemas } from "../../api/client";
+  import { beside } from "../../api/beside";
+  import type { Schemas } from "../../api/client";
   import { day } from "../../format/words";
   import { focusOn } from "../../parts/focus";
   import { FormState } from "../../parts/formState.svelte";
@@ -22,13 +24,13 @@
 
   async function add(event: SubmitEvent) {
     event.preventDefault();
-    const kept = await form.act(() => api.addOpenEnd(vehicle.id, { text, look_on: lookOn || null }));
+    const kept = await form.act(() => beside.addOpenEnd(vehicle.id, { text, look_on: lookOn || null }));
     if (!kept) return;
     [adding, text, lookOn] = [false, "", ""];
     await changed();
   }
   async function change(id: number, why: string | null) {
-    if (!(await form.act(() => api.changeOpenEnd(id, why)))) return;
+    if (!(await form.act(() => beside.changeOpenEnd(id, why)))) return;
     [closing, because] = [null, ""];
     await changed();
   }

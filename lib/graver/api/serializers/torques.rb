@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Serializers
+      # What bolts of a job were tightened to.
+      module Torques
+        module_function
+
+        # Storage::Job or nil
+        def call(job)
+          (job&.torques || []).map do |entry|
+            {
+              **entry.slice("step", "axle", "fastener", "bolt", "verdict").transform_keys(&:to_sym),
+              said: said(entry),
+              simulated: entry["simulated"],
+              wrench: entry["wrench"],
+              because: entry["because"]
+            }
+          end
+        end
+
+        # "28.1 N·m", "92 N·m, 91°"; nil where it only clicked
+        def said(entry)
+          torque = entry["reached"] && [entry["reached"], entry["unit"]].compact.join(" ")
+          angle = entry["angle"] && "#{format("%g", entry["angle"])}°"
+          [torque, angle].compact.join(", ").then { |text| text.empty? ? nil : text }
+        end
+      end
+    end
+  end
+end

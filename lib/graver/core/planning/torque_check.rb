@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module Graver
+  module Core
+    module Planning
+      # Is a bolt tight as it should be? Against a range its ends count, against one value what the wrench may be off.
+      module TorqueCheck
+        module_function
+
+        # reached_newton_metres: the peak; torque: Torque; share: permissible deviation of the wrench; angle_degrees: of
+        # the further stage, nil where there is none; reached_degrees; angle_within: how far an angle may be off ->
+        # "ok", "under" or "over"
+        def call(reached_newton_metres, torque, share:, angle_degrees: nil, reached_degrees: nil, angle_within: nil)
+          # past the torque a stretched bolt turns on: its peak says nothing, the angle does
+          return side(reached_degrees, angle_degrees - angle_within, angle_degrees + angle_within) if reached_degrees
+
+          side(reached_newton_metres, *bounds(torque, share))
+        end
+
+        # [least, most] in N·m
+        def bounds(torque, share)
+          return torque.newton_metres * (1 - share), torque.newton_metres * (1 + share) unless torque.low
+
+          [torque.low, torque.high].map { |value| Quantity::TORQUE.to_base(value, torque.unit) }
+        end
+
+        def side(value, least, most)
+          return "under" if value < least
+
+          value > most ? "over" : "ok"
+        end
+      end
+    end
+  end
+end

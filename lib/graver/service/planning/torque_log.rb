@@ -1,0 +1,122 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Planning
+      # What each bolt of a job was tightened to: bolt by bolt, as the wrench said or as it clicked. One turned too far
+      # asks what became of it.
+      class TorqueLog < JobEvents
+        # What becomes of a bolt that was turned too far. One that stretches, or goes on once only, is renewed.
+        ANSWERS = %w[renewed loosened kept].freeze
+        DEGREES = (0.0..360.0)
+
+        # given: { step:, axle: name, fastener:, bolts: [number], reached: text or nil (it clicked), unit:, angle: text
+        # or nil, wrench: text or nil, simulated:, answer:, because: } -> Storage::Job. Raises InvalidEntry by field,
+        # NotFound.
+        def call(id, given)
+          job = going(id)
+          placed = step(job, given[:step])
+          set = set(job, placed, given)
+          refuse_made_up(job) if given[:simulated]
+          bolts = bolts(set.line, placed, given[:bolts])
+          said = read(set.line, given)
+          said = answered(set.line, given, said) if said[:verdict] == "over"
+          entry = { **given.slice(:step, :axle, :fastener, :wrench), simulated: given[:simulated] || false, **said }
+          @store.transaction { bolts.each { |bolt| record(job, "torqued", { **entry, bolt: }) } }
+          @store.jobs.find(id)
+        end
+
+        private
+
+        def set(job, placed, given)
+          @plans
+            .of_job(job)
+            .torque
+            .find do |each|
+              placed.step.tighten.include?(given[:fastener]) &&
+                [each.line.axle, each.line.fastener] == given.values_at(:axle, :fastener)
+            end || raise(InvalidEntry.of("fastener", "unknown_item", Texts.say("torque.not_here")))
+        end
+
+        # What a simulated wrench says is true of no vehicle of the owner's.
+        def refuse_made_up(job)
+          vehicle = @store.vehicles.find(@store.vehicles.find_axle(job.axle_id).vehicle_id)
+          raise InvalidEntry.of("reached", "simulated", Texts.say("torque.simulated")) unless vehicle.sample
+        end
+
+        def bolts(line, placed, given)
+          count = line.count_at(placed.side)
+          wrong = given.any? { |bolt| bolt < 1 || (count && bolt > count) }
+          raise InvalidEntry.of("bolts", "out_of_range", Texts.say("torque.bolts", count: count.to_i)) if wrong
+
+          given.uniq
+        end
+
+        # -> { verdict:, reached:, unit:, newton_metres:, angle: }
+        def read(line, given)
+          return { verdict: "clicked" } if given[:reached].to_s.strip.empty? && given[:angle].to_s.strip.empty?
+          raise InvalidEntry.of("reached", "no_value", Texts.say("torque.no_target")) unless line.torque
+
+          newton_metres = newton_metres(given)
+          angle = line.angle_degrees && degrees(given[:angle])
+          {
+            verdict: verdict(line, newton_metres, angle),
+            reached: given[:reached]&.strip,
+            unit: given[:unit],
+            newton_metres: newton_metres&.round(2),
+            angle:
+          }
+        end
+
+        def verdict(line, newton_metres, angle)
+          Core::Planning::TorqueCheck.call(
+            newton_metres || line.torque.newton_metres,
+            line.torque,
+            share: share(line.torque),
+            angle_degrees: line.angle_degrees,
+            reached_degrees: angle,
+            angle_within: @context.knowledge.torque_wrenches.dig("angle_within_degrees", "value")
+          )
+        end
+
+        def share(torque)
+          rules = @context.knowledge.wrench_rules
+          torque.newton_metres <= rules.fetch(:small_up_to) ? rules.fetch(:small_share) : rules.fetch(:share)
+        end
+
+        def newton_metres(given)
+          text = given[:reached].to_s.strip
+          return if text.empty?
+
+          Core::Quantity::TORQUE.to_base(Core::Quantity::EnteredNumber.parse(text).value, given[:unit] || "N·m").to_f
+        rescue InvalidEntry => e
+          raise e.under("reached")
+        end
+
+        def degrees(text)
+          return if text.to_s.strip.empty?
+
+          value = Core::Quantity::EnteredNumber.parse(text).value.to_f
+          return value if DEGREES.cover?(value)
+
+          raise InvalidEntry.of("", "out_of_range", Texts.say("faults.between", least: 0, most: 360))
+        rescue InvalidEntry => e
+          raise e.under("angle")
+        end
+
+        def answered(line, given, said)
+          allowed = line.once? ? %w[renewed] : ANSWERS
+          unless allowed.include?(given[:answer])
+            over = said[:angle] ? "#{format("%g", said[:angle])}°" : "#{said[:reached]} #{said[:unit]}"
+            raise InvalidEntry.of("answer", "over", Texts.say(line.once? ? "torque.over_once" : "torque.over", over:))
+          end
+
+          because = given[:answer] == "kept" ? words("because", given[:because]) : nil
+          # renewed or loosened it is not tight: the new bolt, or the same one, is tightened again
+          verdict = given[:answer] == "kept" ? "kept" : "undone"
+          { **said, verdict:, answer: given[:answer], because: }.compact
+        end
+      end
+    end
+  end
+end
