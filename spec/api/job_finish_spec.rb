@@ -88,6 +88,19 @@ RSpec.describe "Finished jobs in the API" do
     end
 
     # common practice, no source: what a pad and rotor job leaves behind
+    it "is not finished with a bolt that is not tight, and leaves open what was not seen to" do
+      bolt = { step: "front.left.bracket_on", axle: "front", fastener: "bracket_bolt", bolts: [1], unit: "N·m" }
+      ask(:post, address("/torques"), { **bolt, reached: "80" })
+      refused = finish(fitted:)
+      expect(fields(refused)).to eq("steps.front.left.bracket_on" => "gate_open")
+      expect(refused["error"]["fields"].first["message"]).to include("bracket bolts, number 1: not tight")
+      ask(:post, address("/torques"), { **bolt, reached: "104" })
+      expect(fields(finish(fitted:, open_ends: ["Plug missing", "x" * 301]))).to eq("open_ends.1.text" => "too_long")
+      expect(ask(:get, address)["state"]).to eq("started")
+      expect(finish(fitted:, open_ends: ["Plug missing", " "])["state"]).to eq("finished")
+      expect(ask(:get, "/vehicles/#{car["id"]}")["open_ends"].map { |each| each["text"] }).to eq(["Plug missing"])
+    end
+
     it "goes into the log: new sets, marks answered, follow-ups" do
       done = finish(fitted:)
       vehicle = ask(:get, "/vehicles/#{car["id"]}")

@@ -251,3 +251,5 @@ export const newRotors = "New";
 export const machined = "Machined";
 export const toTheDiscardThickness =
   "From the thickness they start with to the discard thickness, at the wear measured on this axle.";
+export const anythingLeftOpen = "Anything left open? It stays listed at the vehicle until you close it.";
+export const oneALine = "one a line: a missing plug, wear without a cause, a noise";

@@ -6,6 +6,7 @@ module Graver
       # A job that is done: when, at which odometer, and how thick what went on is.
       class JobFinish < Contract
         MOST_FITS = 12
+        MOST_OPEN = 10
         json do
           optional(:date).maybe(:string, max_size?: 20)
           # An empty odometer is let through: what is wrong with it is said with all the rest.
@@ -24,6 +25,7 @@ module Graver
                 optional(:unit).maybe(:string, included_in?: READING_UNITS - %w[percent share])
               end
             end
+          optional(:open_ends).value(:array, max_size?: MOST_OPEN).each(:string, max_size?: 1000)
           optional(:hours).maybe(:string, max_size?: 20)
           optional(:spent).maybe(:string, max_size?: 20)
         end

@@ -33,7 +33,20 @@ module Graver
           log = @store.look_overs.add(**entered.delete(:look_over), **written(plan, job))
           entered[:used].take
           record(job, "finished", closed(plan, entered, log))
+          leave_open(plan, given[:open_ends].to_a)
           plan
+        end
+
+        # What was found on the way and not seen to stays with the vehicle.
+        def leave_open(plan, texts)
+          ends = Axles::OpenEnds.new(@context)
+          texts.each_with_index do |text, at|
+            next if text.strip.empty?
+
+            ends.add(plan.overview.vehicle.id, { text: })
+          rescue InvalidEntry => e
+            raise e.under("open_ends.#{at}")
+          end
         end
 
         def written(plan, job)
@@ -48,13 +61,22 @@ module Graver
 
           stages = @context.knowledge.procedure.stages.map(&:id) - ["follow_up"]
           open = Planning::Steps.new(@context.knowledge).progress(plan.ordered, job.done).open_gates(stages)
-          return unless open.any?
-          raise(
-            InvalidEntry,
-            open.map do |each|
-              InvalidEntry::Fault.new(field: "steps.#{each.key}", code: "gate_open", message: OrderFaults.named(each))
-            end
-          )
+          faults = open.map { |each| gate(each.key, OrderFaults.named(each)) } + loose(plan, job)
+          raise InvalidEntry, faults if faults.any?
+        end
+
+        def gate(key, message) = InvalidEntry::Fault.new(field: "steps.#{key}", code: "gate_open", message:)
+
+        # Bolts that were last tightened too little, or loosened again.
+        def loose(plan, job)
+          left = job.torques.select { |entry| %w[under undone].include?(entry["verdict"]) }
+          left.filter_map do |entry|
+            line =
+              plan.torque.map(&:line).find { |each| [each.axle, each.fastener] == entry.values_at("axle", "fastener") }
+            next unless line
+
+            gate(entry["step"], Texts.say("torque.loose", label: line.label.downcase, bolt: entry["bolt"]))
+          end
         end
 
         def entered(plan, given)

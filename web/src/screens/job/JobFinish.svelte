@@ -13,7 +13,9 @@
   const plan = $derived(job.plan!);
   // svelte-ignore state_referenced_locally
   const fits = $state(job.plan!.fits.map((fit) => ({ ...fit, value: fit.value ?? "" })));
-  let odometer = $state("");
+  let openEnds = $state("");
+  // svelte-ignore state_referenced_locally
+  let odometer = $state(job.plan!.odometer.known ? (job.plan!.odometer.value ?? "") : "");
   let hours = $state("");
   let spent = $state("");
   let keep = $state(false);
@@ -33,6 +35,7 @@
       fitted,
       hours: hours.trim() || null,
       spent: spent.trim() || null,
+      open_ends: openEnds.split("\n").filter((line) => line.trim()),
     };
     if (await job.finish(asked)) close(true);
   }
@@ -84,6 +87,13 @@
       />{@render wrong("spent")}</label
     >
   </div>
+  <label class="open-ends"
+    ><span>{texts.anythingLeftOpen}</span><textarea
+      rows="2"
+      bind:value={openEnds}
+      placeholder={texts.oneALine}
+      aria-invalid={!!job.fault("open_ends")}></textarea>{@render wrong("open_ends")}</label
+  >
   {#if questioned}<label class="row keep"
       ><input type="checkbox" bind:checked={keep} /><span>{texts.theOdometerIsRightAs}</span></label
     >{/if}
@@ -105,6 +115,19 @@
 </form>
 
 <style>
+  .open-ends {
+    display: grid;
+    gap: 0.25rem;
+    font-weight: 600;
+  }
+  textarea {
+    font: inherit;
+    font-weight: 400;
+    background: var(--sheet);
+    color: var(--ink);
+    border: 1px solid var(--quiet);
+    padding: 0.4rem 0.5rem;
+  }
   .finish {
     display: grid;
     gap: 0.75rem;
