@@ -15,7 +15,7 @@ RSpec.describe Graver::Boot do
   it "has no simulated device unless it was asked for, and says when it cannot read their world" do
     expect(described_class.devices(nil)).to match(devices: have_attributes(all: []), counter: nil)
     world = described_class.devices(File.join(described_class::ROOT, "demo/household.yml"))
-    expect([world[:devices].all.map(&:simulated?), world[:counter].simulated?]).to eq([[true, true, true], true])
+    expect([world[:devices].all.map(&:simulated?), world[:counter].simulated?]).to eq([[true] * 4, true])
     ["/nowhere.yml", __FILE__].each do |path|
       expect { described_class.devices(path) }.to raise_error(Graver::InvalidEntry, /“yes” or a file/)
     end

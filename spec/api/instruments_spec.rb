@@ -112,7 +112,7 @@ RSpec.describe "Measuring tools and devices in the API" do
       counter: nil
     )
     expect(Graver::Boot.devices("yes")).to match(
-      devices: have_attributes(all: have_attributes(length: 3)),
+      devices: have_attributes(all: have_attributes(length: 4)),
       counter: be_truthy
     )
   end

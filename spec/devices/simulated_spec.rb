@@ -13,6 +13,24 @@ RSpec.describe "Simulated devices" do
     end
   end
 
+  describe Graver::Devices::Simulated::TorqueWrench do
+    let(:wrench) { Graver::Devices::Shelf.simulated.find("wrench") }
+
+    def pulls(count) = Array.new(count) { wrench.read("torque").value.to_f / 100 }
+
+    it "reaches what it is set to, is pulled on after the click or clicks early as its knobs say" do
+      wrench.touch(set: 100.0)
+      expect(pulls(50)).to all(be_within(0.06).of(1.0))
+      wrench.change("noise" => 0, "over" => 100)
+      expect(pulls(20)).to all(be_between(1.079, 1.251))
+      wrench.change("over" => 0, "early" => 100)
+      expect(pulls(20)).to all(be_between(0.749, 0.901))
+      wrench.change("early" => 0)
+      wrench.touch(set: 90.0)
+      expect(wrench.read("angle")).to have_attributes(value: "90", unit: "°", simulated: true)
+    end
+  end
+
   describe Graver::Devices::Simulated::Gauge do
     let(:world) do
       Graver::Devices::Simulated::World.new(seed: 5, written: { "Finch" => { "front" => { "left_inner" => 8.4 } } })

@@ -80,6 +80,7 @@ module Graver
       # After how many months wear without a cause is looked at again.
       def relook_months = @contents.fetch("rules/causes.yml").dig("relook_months", "value")
       def schools = @contents.fetch("rules/schools.yml")
+      def bed_in = @contents.fetch("rules/bed_in.yml")
       def schedule = @contents.fetch("rules/schedule.yml")
       def torque_wrenches = @contents.fetch("torque_wrenches.yml")
 

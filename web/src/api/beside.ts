@@ -2,6 +2,8 @@ import { asSeen, client, taken, type Schemas } from "./client";
 
 /** What only some screens ask for, and the first page does not carry: at the car, open ends, phone access. */
 export const beside = {
+  bedIn: (id: number, query: Record<string, string>) =>
+    taken(client.GET("/jobs/{id}/bed-in", { params: { path: { id }, query } })),
   addOpenEnd: (vehicle: number, end: Schemas["NewOpenEnd"]) =>
     taken(client.POST("/vehicles/{id}/open-ends", { params: { path: { id: vehicle } }, body: end })),
   changeOpenEnd: (id: number, because: string | null) =>

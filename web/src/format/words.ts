@@ -65,3 +65,7 @@ export const upperFirst = (text: string): string => text.charAt(0).toUpperCase()
 export const lowerFirst = (text: string): string =>
   /^[A-Z](?![A-Z])/.test(text) ? text.charAt(0).toLowerCase() + text.slice(1) : text;
 export const position = (id: string): string => id.replace("_", " ");
+
+/** A speed of the trade in the owner's unit, in steps of five: "50 km/h", "30 mph". */
+export const speed = (kmh: number, unit: Schemas["DistanceUnit"]): string =>
+  unit === "km" ? `${kmh} km/h` : `${Math.max(5, Math.round(kmh / KM_PER_MILE / 5) * 5)} mph`;

@@ -65,3 +65,17 @@ export const notMarked = "{missing} of {all} {label} are not marked as tight.";
 export const allOfThemClicked = "All of them clicked";
 export const left = "left";
 export const right = "right";
+export const bedInCoach = "Bed-in coach";
+export const seriesOf = "{stops} times from {from} to {to}, {rest} s apart.";
+export const rotorWeighs = "A rotor of about {kg} kg, from its size.";
+export const rotorGuessed = "A rotor of about {kg} kg is assumed: enter its diameter and thickness in the brake data.";
+export const neverHoldHot =
+  "On an empty road and as the law allows. Never hold the brake at a standstill while it is hot: the pads print themselves onto the rotor.";
+export const whatItReckonsWith = "What it reckons with";
+export const vehicleKg = "Vehicle, kg";
+export const frontShare = "Front axle brakes, %";
+export const airCelsius = "Air, °C";
+export const coolingMinutes = "Cools by two thirds in, min";
+export const reckonAgain = "Work it out again";
+export const energyBalance =
+  "What the vehicle loses in speed becomes heat, nine tenths of it in the rotors, evenly; between stops they cool towards the air. Real rotors are hotter at their faces for a moment. An estimate, no measurement.";

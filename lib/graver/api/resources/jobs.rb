@@ -13,6 +13,7 @@ module Graver
         post "/jobs/:id/finish", :finish_job
         post "/jobs/:id/restore", :restore_job
         get "/jobs/:id/progress", :progress
+        get "/jobs/:id/bed-in", :bed_in
         post "/jobs/:id/ticks", :tick
         post "/jobs/:id/torques", :record_torque
         post "/jobs/:id/readings", :record_readings
@@ -50,6 +51,11 @@ module Graver
           Serializers::JobProgress.call(progress_of.call(ticks.tick(id, given[:steps], given[:done])))
         end
         def progress = Serializers::JobProgress.call(progress_of.find(id))
+
+        def bed_in
+          asked = Service::Planning::BedInCoach::RANGES.keys.to_h { |name| [name, params[name.to_s]] }
+          Serializers::BedIns.call(Service::Planning::BedInCoach.new(context).call(id, asked))
+        end
 
         def record_torque
           log = Service::Planning::TorqueLog.new(context)

@@ -7,6 +7,7 @@
   import { focusOn } from "../../parts/focus";
   import Fault from "../../parts/Fault.svelte";
   import { inShort, type Movement } from "../../format/jobs";
+  import BedInCoach from "./BedInCoach.svelte";
   import BoltList from "./BoltList.svelte";
   import Counter from "./Counter.svelte";
   import StepReads from "./StepReads.svelte";
@@ -82,6 +83,7 @@
       {#if count && job.open}<button type="button" class="link" onclick={keepCount}
           >{say(texts.keepAsNote, { of: step.counts.of.toLowerCase(), count })}</button
         >{/if}{/if}
+    {#if step.key.startsWith("bed_in")}<BedInCoach job={job.id} {count} unit={job.plan!.vehicle.distance_unit} />{/if}
     {#if step.timer}<Timer of={step.timer.of} seconds={step.timer.seconds} />{/if}
   {/each}
   {#if tools.length}

@@ -1,0 +1,164 @@
+<script lang="ts">
+  import "../../parts/fields.css";
+  import * as texts from "../../texts/atTheCar";
+  import { say } from "../../texts/say";
+  import { beside } from "../../api/beside";
+  import type { Schemas } from "../../api/client";
+  import { speed, upperFirst } from "../../format/words";
+  import { FormState } from "../../parts/formState.svelte";
+  import { Loader } from "../../parts/loader.svelte";
+  import Fault from "../../parts/Fault.svelte";
+
+  /** How warm the rotors get over the series, drawn as it goes; what it reckons with is shown and can be changed. */
+  let { job, count, unit }: { job: number; count: number; unit: Schemas["DistanceUnit"] } = $props();
+  const loaded = new Loader<Schemas["BedIn"]>();
+  const form = new FormState();
+  let given = $state<Record<string, string>>({});
+  const FIELDS = [
+    ["mass_kg", texts.vehicleKg],
+    ["front_share_percent", texts.frontShare],
+    ["ambient_celsius", texts.airCelsius],
+    ["cooling_minutes", texts.coolingMinutes],
+  ] as const;
+  const load = () => form.act(async () => (loaded.value = await beside.bedIn(job, given)));
+  load();
+
+  const WIDTH = 340;
+  const HEIGHT = 150;
+  const LEFT = 34;
+  const top = (coach: Schemas["BedIn"], axle: Schemas["BedInAxle"]) =>
+    Math.max(coach.hot * 1.1, ...axle.stops.map((stop) => stop.peak));
+  const y = (celsius: number, most: number) => HEIGHT - 18 - (celsius / most) * (HEIGHT - 26);
+  const x = (at: number, all: number) => LEFT + (at / all) * (WIDTH - LEFT - 6);
+  const saw = (axle: Schemas["BedInAxle"], most: number) =>
+    axle.stops
+      .map(
+        (stop, at) =>
+          `${at ? "L" : "M"}${x(at, axle.stops.length)} ${y(stop.before, most)}L${x(at + 0.25, axle.stops.length)} ${y(stop.peak, most)}`,
+      )
+      .join("");
+</script>
+
+{#if loaded.value}
+  {@const coach = loaded.value}
+  <section aria-label={texts.bedInCoach}>
+    <p>
+      <strong>{coach.label}</strong>
+      {#if coach.series}{say(texts.seriesOf, {
+          stops: coach.series.stops,
+          from: speed(coach.series.from_kmh, unit),
+          to: speed(coach.series.to_kmh, unit),
+          rest: coach.series.rest_seconds,
+        })}{/if}
+    </p>
+    {#each coach.axles as axle (axle.axle)}
+      {@const most = top(coach, axle)}
+      <h3>{upperFirst(axle.axle)}</h3>
+      <svg viewBox="0 0 {WIDTH} {HEIGHT}" role="img" aria-label={axle.sentence}>
+        {#each [coach.warm, coach.hot] as mark (mark)}
+          <line class:hot={mark === coach.hot} x1={LEFT} x2={WIDTH} y1={y(mark, most)} y2={y(mark, most)} />
+          <text x={LEFT - 4} y={y(mark, most) + 4} text-anchor="end">{mark}°</text>
+        {/each}
+        <path d={saw(axle, most)} />
+        {#each axle.stops as stop, at (stop.number)}
+          <circle
+            class:done={stop.number <= count}
+            cx={x(at + 0.25, axle.stops.length)}
+            cy={y(stop.peak, most)}
+            r={stop.number === count ? 6 : 4}
+          />
+          <text x={x(at + 0.25, axle.stops.length)} y={HEIGHT - 3} text-anchor="middle">{stop.number}</text>
+        {/each}
+      </svg>
+      <p class={axle.verdict}><strong>{axle.sentence}</strong></p>
+      <p class="quiet">
+        {say(axle.estimated ? texts.rotorGuessed : texts.rotorWeighs, { kg: axle.rotor_kg.toFixed(1) })}
+      </p>
+    {/each}
+    {#if coach.series}
+      <p class="quiet">{texts.neverHoldHot}</p>
+      <details>
+        <summary>{texts.whatItReckonsWith}</summary>
+        <form
+          class="row fields"
+          onsubmit={(event) => {
+            event.preventDefault();
+            void load();
+          }}
+          novalidate
+        >
+          {#each FIELDS as [name, label] (name)}
+            <label
+              ><span>{label}</span><input
+                inputmode="decimal"
+                autocomplete="off"
+                placeholder={String(coach.assumed[name])}
+                bind:value={given[name]}
+                aria-invalid={!!form.fault(name)}
+              /><Fault text={form.fault(name)} /></label
+            >
+          {/each}
+          <button type="submit" class="plain">{texts.reckonAgain}</button>
+        </form>
+        <p class="quiet">{texts.energyBalance}</p>
+      </details>
+    {/if}
+  </section>
+{/if}
+
+<style>
+  section {
+    display: grid;
+    gap: 0.5rem;
+    border: 2px solid var(--ink);
+    padding: 0.75rem;
+  }
+  p,
+  h3 {
+    margin: 0;
+  }
+  svg {
+    width: 100%;
+    height: auto;
+  }
+  path {
+    fill: none;
+    stroke: var(--ink);
+    stroke-width: 2;
+  }
+  circle {
+    fill: var(--sheet);
+    stroke: var(--ink);
+    stroke-width: 2;
+  }
+  circle.done {
+    fill: var(--ink);
+  }
+  line {
+    stroke: var(--quiet);
+    stroke-dasharray: 4 4;
+  }
+  line.hot {
+    stroke: var(--stop);
+    stroke-width: 2;
+  }
+  text {
+    font-size: 11px;
+    fill: var(--ink);
+  }
+  .hot strong {
+    color: var(--stop);
+  }
+  .fields label {
+    flex: 1 1 8rem;
+  }
+  .plain {
+    font: inherit;
+    font-weight: 600;
+    min-height: 48px;
+    padding: 0 1rem;
+    background: var(--sheet);
+    color: var(--ink);
+    border: 2px solid var(--ink);
+  }
+</style>
