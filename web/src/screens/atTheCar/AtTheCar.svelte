@@ -1,4 +1,5 @@
 <script lang="ts">
+  import "./car.css";
   import { push, replace } from "svelte-spa-router";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/atTheCar";
@@ -234,15 +235,6 @@
     padding: 0.5rem 0.75rem;
     font-size: 1.125rem;
     margin: 0 0 1rem;
-  }
-  .plain {
-    font: inherit;
-    font-weight: 700;
-    min-height: 56px;
-    padding: 0 1.25rem;
-    background: var(--sheet);
-    color: var(--ink);
-    border: 2px solid var(--ink);
   }
   .bar {
     position: sticky;

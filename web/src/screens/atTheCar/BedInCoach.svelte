@@ -152,13 +152,4 @@
   .fields label {
     flex: 1 1 8rem;
   }
-  .plain {
-    font: inherit;
-    font-weight: 600;
-    min-height: 48px;
-    padding: 0 1rem;
-    background: var(--sheet);
-    color: var(--ink);
-    border: 2px solid var(--ink);
-  }
 </style>

@@ -136,24 +136,4 @@
   .entry label {
     flex: 1 1 6rem;
   }
-  select {
-    font: inherit;
-    min-height: 48px;
-    background: var(--sheet);
-    color: var(--ink);
-    border: 1px solid var(--quiet);
-  }
-  .plain {
-    font: inherit;
-    font-weight: 600;
-    min-height: 56px;
-    padding: 0 1rem;
-    background: var(--sheet);
-    color: var(--ink);
-    border: 2px solid var(--ink);
-  }
-  .plain:disabled {
-    border-color: var(--line);
-    color: var(--quiet);
-  }
 </style>

@@ -230,15 +230,6 @@
     min-height: 48px;
     text-align: left;
   }
-  .plain {
-    font: inherit;
-    font-weight: 600;
-    min-height: 48px;
-    padding: 0 1.25rem;
-    background: var(--sheet);
-    color: var(--ink);
-    border: 2px solid var(--ink);
-  }
   .fields {
     display: grid;
     gap: 0.5rem;

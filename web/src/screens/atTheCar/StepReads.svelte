@@ -119,13 +119,6 @@
     font-size: 1.5rem !important;
     min-height: 56px !important;
   }
-  select {
-    font: inherit;
-    min-height: 56px;
-    background: var(--sheet);
-    color: var(--ink);
-    border: 1px solid var(--quiet);
-  }
   .method {
     grid-column: 1 / -1;
     min-height: 48px;
@@ -136,19 +129,6 @@
   .link {
     min-height: 48px;
     text-align: left;
-  }
-  .plain {
-    font: inherit;
-    font-weight: 600;
-    min-height: 56px;
-    padding: 0 1.25rem;
-    background: var(--sheet);
-    color: var(--ink);
-    border: 2px solid var(--ink);
-  }
-  .plain:disabled {
-    border-color: var(--line);
-    color: var(--quiet);
   }
   p {
     margin: 0;
