@@ -23,6 +23,16 @@ RSpec.shared_examples "a device" do
     end
   end
 
+  it "does what it says it can do, in its time, and nothing else" do
+    device.actions.each do |action|
+      expect(device.act(action)).to have_attributes(action:, seconds: be_positive, simulated: device.simulated?)
+    end
+    expect { device.act("fly") }.to raise_error(Graver::DeviceFailed)
+    device.disconnect
+    device.actions.each { |action| expect { device.act(action) }.to raise_error(Graver::DeviceFailed, /not connected/) }
+    device.connect
+  end
+
   it "refuses what it does not send, and knobs it does not have" do
     expect { device.read("temperature") }.to raise_error(Graver::DeviceFailed)
     expect { device.change("nonsense" => 1) }.to raise_error(Graver::InvalidEntry)

@@ -31,6 +31,25 @@ RSpec.describe "Simulated devices" do
     end
   end
 
+  describe Graver::Devices::Simulated::DiagnosticReader do
+    let(:unit) { Graver::Devices::Shelf.simulated.find("diagnostic") }
+
+    # 30 to 40 s for the motors of a parking brake: common practice, no source
+    it "opens the brake in its time, and fails as vehicles do" do
+      expect(Array.new(20) { unit.act("brake_open").seconds }).to all(be_between(30, 40))
+      unit.change("volts" => 11.5)
+      expect { unit.act("brake_open") }.to raise_error(Graver::DeviceFailed, /11\.5 V: connect the maintainer/)
+      unit.change("volts" => 12.6, "door" => 100)
+      expect { unit.act("brake_open") }.to raise_error(Graver::DeviceFailed, /half open/)
+      unit.change("door" => 0, "refuses" => 100)
+      expect { unit.act("brake_close") }.to raise_error(Graver::DeviceFailed, /Never force it/)
+      expect { unit.act("pump_bleed") }.to raise_error(
+        Graver::DeviceFailed,
+        /The vehicle refuses: key on, engine off, and/
+      )
+    end
+  end
+
   describe Graver::Devices::Simulated::Gauge do
     let(:world) do
       Graver::Devices::Simulated::World.new(seed: 5, written: { "Finch" => { "front" => { "left_inner" => 8.4 } } })

@@ -13,6 +13,9 @@ module Graver
     # - `settings` and `change` exist for devices that can be adjusted from here; a plain device has none.
     # - `touch` tells a simulated device where it is held, a wrench what it is set to, and nothing of what is known
     # there; a real one ignores it.
+    # - `actions` lists what it can do to the vehicle ("brake_open", "brake_close", "pump_bleed", "counter_reset");
+    # `act`
+    #   blocks until the vehicle has taken it and returns a Done; it raises DeviceFailed when the vehicle refuses.
     # - `simulated?` marks every sample: such a value never counts on a vehicle that is not a sample itself.
     #
     # spec/contract/device.rb holds every implementation to this.
@@ -21,6 +24,8 @@ module Graver
       # simulated: made up
       Sample =
         Core::Value.define(:quantity, :value, :unit, :simulated) { def initialize(simulated: false, **rest) = super }
+      # What was done: seconds it takes until its end is announced
+      Done = Core::Value.define(:action, :seconds, :simulated)
       # One knob: value between least and most, in unit.
       Setting = Core::Value.define(:id, :label, :unit, :value, :least, :most)
 
@@ -38,6 +43,9 @@ module Graver
       def disconnect = owed(:disconnect)
       # Raises DeviceFailed.
       def read(_quantity) = owed(:read)
+      def actions = []
+      # Raises DeviceFailed.
+      def act(_action) = raise(DeviceFailed, Texts.say("devices.does_nothing", device: label))
       def simulated? = false
       def settings = []
       def change(_values) = raise(InvalidEntry.of("settings", "unknown_setting", Texts.say("faults.no_setting")))

@@ -64,6 +64,7 @@ module Graver
           text: entry["text"],
           why: entry["why"],
           movement: entry["movement"],
+          acts: entry["acts"],
           counts:
             entry["counts"] &&
               Core::Planning::StepCount.new(of: entry.dig("counts", "of"), target: entry.dig("counts", "target")),

@@ -79,3 +79,13 @@ export const coolingMinutes = "Cools by two thirds in, min";
 export const reckonAgain = "Work it out again";
 export const energyBalance =
   "What the vehicle loses in speed becomes heat, nine tenths of it in the rotors, evenly; between stops they cool towards the air. Real rotors are hotter at their faces for a moment. An estimate, no measurement.";
+export const byUnit = "{action}: {unit}";
+export const unitRuns = "It runs. Don't go by the sound: wait for the end.";
+export const unitDone = "End announced.";
+export const simulatedUnit = "Made up by a simulated unit.";
+export const ACTIONS = {
+  brake_open: "Open the parking brake",
+  brake_close: "Close the parking brake",
+  pump_bleed: "Run the pump",
+  counter_reset: "Reset the counter",
+};

@@ -15,6 +15,7 @@ module Graver
             label: device.label,
             quantities: device.quantities,
             method: device.method,
+            actions: device.actions,
             connected: device.connected?,
             simulated: device.simulated?,
             settings: device.settings.map(&:to_h)

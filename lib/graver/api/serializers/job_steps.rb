@@ -51,6 +51,7 @@ module Graver
             undo: undone(placed),
             tools: tools(step),
             reads: @reads.call(placed).map(&:to_h),
+            acts: step.acts,
             counts: step.counts&.to_h,
             timer: step.timer&.to_h,
             event: plan.ordered.events[placed.key] || plan.ordered.events[step.id],

@@ -39,8 +39,7 @@
     const of = course;
     if (of)
       void api.devices().then(
-        ({ devices }) =>
-          (of.wrench = devices.find((each) => each.connected && each.quantities.includes("torque")) ?? null),
+        ({ devices }) => of.take(devices.filter((each) => each.connected)),
         () => {},
       );
   });

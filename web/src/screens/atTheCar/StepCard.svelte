@@ -13,6 +13,7 @@
   import StepReads from "./StepReads.svelte";
   import Timer from "./Timer.svelte";
   import TorqueFigure from "./TorqueFigure.svelte";
+  import UnitAction from "./UnitAction.svelte";
   import type { Course } from "./course.svelte";
 
   /** The movement at hand, large: what, with what, how tight, what can hurt, and why. */
@@ -84,6 +85,11 @@
           >{say(texts.keepAsNote, { of: step.counts.of.toLowerCase(), count })}</button
         >{/if}{/if}
     {#if step.key.startsWith("bed_in")}<BedInCoach job={job.id} {count} unit={job.plan!.vehicle.distance_unit} />{/if}
+    {#if step.acts && job.open && course.unit}<UnitAction
+        unit={course.unit}
+        vehicle={job.plan!.vehicle.id}
+        action={step.acts}
+      />{/if}
     {#if step.timer}<Timer of={step.timer.of} seconds={step.timer.seconds} />{/if}
   {/each}
   {#if tools.length}

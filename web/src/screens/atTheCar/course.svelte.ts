@@ -20,6 +20,8 @@ export class Course {
 
   /** A torque wrench that sends what it reached, or null. */
   wrench = $state.raw<Schemas["Device"] | null>(null);
+  /** A diagnostic unit, or null. */
+  unit = $state.raw<Schemas["Device"] | null>(null);
   #bolts = new Map<string, Bolts>();
 
   readonly moves = $derived.by(() => movements(this.job.plan?.steps ?? []));
@@ -47,6 +49,11 @@ export class Course {
     const keys = movement.steps.flatMap((step) => step.waits_for).filter((key) => !own.has(key));
     const open = this.moves.filter((each) => each.steps.some((step) => keys.includes(step.key)));
     return open.filter((each) => !this.done(each));
+  }
+
+  take(devices: Schemas["Device"][]): void {
+    this.wrench = devices.find((each) => each.quantities.includes("torque")) ?? null;
+    this.unit = devices.find((each) => each.actions.length) ?? null;
   }
 
   bolts(step: string, line: Schemas["TorqueBrief"]): Bolts {
