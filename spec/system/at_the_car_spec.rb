@@ -115,4 +115,30 @@ RSpec.describe "At the car", :demo do
     )
     expect(ticked).to include("rear.left.pin_bolts_in")
   end
+
+  it "has a diagnostic unit do nothing before its step is due, then waits for its end" do
+    page.visit "/#/jobs/2/car/reset_counter"
+    expect(page).to have_css(".waits").and have_no_button("Reset the counter", exact: false)
+    ticks = Graver::Service::Planning::JobTicks.new(context.for_request)
+    keys = Graver::Service::Planning::Jobs.new(context.for_request).step_keys(context.store.jobs.find(2))
+    (keys.take(keys.index("reset_counter")) - ticked).each { |key| ticks.tick(2, [key], true) }
+    page.refresh
+    page.click_button "Reset the counter: Simulated diagnostic reader"
+    expect(page).to have_text("wait for the end")
+    expect(page).to have_text("End announced.", wait: 8)
+  end
+
+  it "draws how warm the rotors get in the bed-in, and reckons again with other figures" do
+    page.visit "/#/jobs/1/car/bed_in"
+    expect(page).to have_css("section[aria-label='Bed-in coach'] circle", count: 8).and have_text("hardly warms")
+    page.find("summary", text: "What it reckons with").click
+    page.fill_in "Vehicle, kg", with: "heavy"
+    page.click_button "Work it out again"
+    expect(page).to have_css(".fault", text: "Enter a number")
+    page.fill_in "Vehicle, kg", with: "5000"
+    page.click_button "Work it out again"
+    expect(page).to have_text("warm enough to bed in")
+    page.find(".count").click
+    expect(page).to have_css("circle.done", count: 1)
+  end
 end

@@ -85,7 +85,7 @@
           >{say(texts.keepAsNote, { of: step.counts.of.toLowerCase(), count })}</button
         >{/if}{/if}
     {#if step.key.startsWith("bed_in")}<BedInCoach job={job.id} {count} unit={job.plan!.vehicle.distance_unit} />{/if}
-    {#if step.acts && job.open && course.unit}<UnitAction
+    {#if step.acts && job.open && course.unit && !waits.length}<UnitAction
         unit={course.unit}
         vehicle={job.plan!.vehicle.id}
         action={step.acts}
