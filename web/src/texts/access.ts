@@ -21,7 +21,7 @@ export const noDevices = "None.";
 export const signedInSeen = "since {begun}, last seen {seen}, until {until}";
 export const signOut = "Sign out";
 export const withoutHttps =
-  "The way is not encrypted: whoever is in the same network and listens can read what passes, the passphrase too, and act as your phone. At home with a network password of your own that is nobody, as a rule. “bin/serve --lan --https” encrypts it.";
+  "The way is not encrypted: whoever is in the same network and listens can read what passes, the passphrase too, and act as your phone. At home with a network password of your own that is nobody, as a rule. “bin/serve --lan --https” encrypts it, and lets the phone keep its screen on.";
 export const withHttps =
   "The way is encrypted by a certificate Graver made itself. Nobody vouches for it, so the browser warns once: compare the fingerprint printed at the start, then go on. Graver never leaves your network.";
 export const pairing = "Pairing this device";
