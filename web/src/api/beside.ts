@@ -2,8 +2,8 @@ import { asSeen, client, taken, type Schemas } from "./client";
 
 /** What only some screens ask for, and the first page does not carry: at the car, open ends, phone access. */
 export const beside = {
-  actByDevice: (id: string, asked: Schemas["DeviceAction"]) =>
-    taken(client.POST("/devices/{id}/actions", { params: { path: { id } }, body: asked })),
+  actByUnit: (id: number, act: Schemas["UnitAct"]) =>
+    taken(client.POST("/jobs/{id}/unit-acts", { params: { path: { id } }, body: act })),
   bedIn: (id: number, query: Record<string, string>) =>
     taken(client.GET("/jobs/{id}/bed-in", { params: { path: { id }, query } })),
   addOpenEnd: (vehicle: number, end: Schemas["NewOpenEnd"]) =>

@@ -16,6 +16,7 @@ module Graver
         get "/jobs/:id/bed-in", :bed_in
         post "/jobs/:id/ticks", :tick
         post "/jobs/:id/torques", :record_torque
+        post "/jobs/:id/unit-acts", :act_by_unit, 201
         post "/jobs/:id/readings", :record_readings
         post "/jobs/:id/otherwise", :do_otherwise
         post "/jobs/:id/cleared", :clear_skipped
@@ -60,6 +61,11 @@ module Graver
         def record_torque
           log = Service::Planning::TorqueLog.new(context)
           Serializers::JobProgress.call(progress_of.call(log.call(id, payload(Contracts::TorqueReached))))
+        end
+
+        def act_by_unit
+          given = payload(Contracts::UnitAct)
+          Service::Planning::UnitAct.new(context).call(id, given[:step], given[:device]).to_h
         end
 
         def record_readings

@@ -17,7 +17,6 @@ module Graver
         get "/devices", :devices
         patch "/devices/:id", :change_device
         post "/devices/:id/readings", :read_device, 201
-        post "/devices/:id/actions", :act_by_device, 201
         repeatable :read_device
 
         def instruments
@@ -71,10 +70,6 @@ module Graver
 
         def read_device
           Service::Measuring::DeviceReading.new(context).call(params["id"], payload(Contracts::DeviceReading)).to_h
-        end
-
-        def act_by_device
-          Service::Measuring::DeviceAction.new(context).call(params["id"], payload(Contracts::DeviceAction)).to_h
         end
 
         private

@@ -53,6 +53,23 @@ module Graver
           raise InvalidEntry.of("state", "not_ready", Texts.say("jobs.not_ready"))
         end
 
+        # A step that waits for another says for which; also: keys done in the same breath. Raises InvalidEntry.
+        def refuse_waiting(job, placed, also = [])
+          progress = Planning::Steps.new(@context.knowledge).progress(@plans.ordered(job), job.done + also)
+          waits = progress.waits_for(placed)
+          raise InvalidEntry.of("step", "waits", waiting(waits)) if waits.any?
+        end
+
+        def waiting(waits)
+          named =
+            waits.first(3).map { |each| "“#{OrderFaults.short(each.step.text)}”#{" (#{each.place})" if each.place}" }
+          Texts.say(
+            "jobs.first_comes",
+            steps: named.join(Texts.say("jobs.then")),
+            more: waits.length > 3 ? Texts.say("jobs.and_more", count: waits.length - 3) : ""
+          )
+        end
+
         # A reason in the owner's words. Raises InvalidEntry.
         def words(field, text)
           text = text.to_s.strip

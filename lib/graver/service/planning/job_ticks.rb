@@ -55,9 +55,7 @@ module Graver
         # also: keys done in the same breath. Raises InvalidEntry.
         def check(job, placed, also = [])
           require_ready(job) unless placed.step.stage == "ready"
-          ordered = @plans.ordered(job)
-          waits = Planning::Steps.new(@context.knowledge).progress(ordered, job.done + also).waits_for(placed)
-          raise InvalidEntry.of("step", "waits", waiting(waits)) if waits.any?
+          refuse_waiting(job, placed, also)
 
           halts = halts(job, placed)
           raise InvalidEntry.of("step", "replan", halts.map(&:text).join(" ")) if halts.any?
@@ -68,16 +66,6 @@ module Graver
           return [] if BEFORE_REFITTING.include?(placed.step.stage)
 
           @plans.halts(job).select { |halt| [nil, halt.axle.name].include?(placed.axle) }
-        end
-
-        def waiting(waits)
-          named =
-            waits.first(3).map { |each| "“#{OrderFaults.short(each.step.text)}”#{" (#{each.place})" if each.place}" }
-          Texts.say(
-            "jobs.first_comes",
-            steps: named.join(Texts.say("jobs.then")),
-            more: waits.length > 3 ? Texts.say("jobs.and_more", count: waits.length - 3) : ""
-          )
         end
       end
     end

@@ -87,7 +87,8 @@
     {#if step.key.startsWith("bed_in")}<BedInCoach job={job.id} {count} unit={job.plan!.vehicle.distance_unit} />{/if}
     {#if step.acts && job.open && course.unit && !waits.length}<UnitAction
         unit={course.unit}
-        vehicle={job.plan!.vehicle.id}
+        job={job.id}
+        step={step.key}
         action={step.acts}
       />{/if}
     {#if step.timer}<Timer of={step.timer.of} seconds={step.timer.seconds} />{/if}

@@ -9,11 +9,13 @@
   import { spoken } from "./aloud";
 
   /** Has the connected unit do it, and waits for the end it announces: later than the motors fall silent. */
-  let {
-    unit,
-    vehicle,
-    action,
-  }: { unit: Schemas["Device"]; vehicle: number; action: Schemas["DeviceAction"]["action"] } = $props();
+  interface Props {
+    unit: Schemas["Device"];
+    job: number;
+    step: string;
+    action: NonNullable<Schemas["JobStep"]["acts"]>;
+  }
+  let { unit, job, step, action }: Props = $props();
   const form = new FormState();
   let left = $state<number | null>(null);
   let simulated = $state(false);
@@ -22,7 +24,7 @@
   async function start() {
     left = null;
     await form.act(async () => {
-      const done = await beside.actByDevice(unit.id, { vehicle, action });
+      const done = await beside.actByUnit(job, { step, device: unit.id });
       simulated = done.simulated;
       const ends = Date.now() + done.seconds * 1000;
       left = done.seconds;
