@@ -37,6 +37,12 @@ module Graver
         # What this axle is like (BrakeDataCatalogue#place).
         def place = @place ||= @knowledge.brake_data.place(vehicle.kind, axle.name) { |field| choice(field) }
 
+        # Sides that carry a wear sensor.
+        def sensor_sides
+          sides = { "left" => ["left"], "right" => ["right"], "both" => axle.sides }
+          sides.fetch(choice("wear_sensor"), []) & axle.sides
+        end
+
         # nil where it is not known; "none" on an axle that has none by its nature.
         def parking_brake = place["parking_brakes"]
 

@@ -30,7 +30,7 @@ module Graver
           @store.transaction do
             entry = checked(vehicle_id, given)
             begun = begun(vehicle_id, job_id, entry.stamp.date)
-            begun ? go_on(begun, entry) : add(vehicle_id, { note: }, entry, job_id:)
+            (begun ? go_on(begun, entry) : add(vehicle_id, { note: }, entry, job_id:)).tap { void_wrong(entry) }
           end
         end
 
@@ -60,10 +60,14 @@ module Graver
         def save(vehicle_id, given, entry)
           same_draft(vehicle_id, given[:draft_revision]) if given[:draft_revision]
           id = add(vehicle_id, given, entry)
-          wrong = entry.lines.select { |line| line.given[:answer] == "earlier_wrong" }
-          wrong.each { |line| void_earlier(line, entry.stamp.date) }
+          void_wrong(entry)
           @store.drafts.remove(vehicle_id)
           id
+        end
+
+        def void_wrong(entry)
+          wrong = entry.lines.select { |line| line.given[:answer] == "earlier_wrong" }
+          wrong.each { |line| void_earlier(line, entry.stamp.date) }
         end
 
         def add(vehicle_id, given, entry, job_id: nil)

@@ -36,7 +36,7 @@ module Graver
           ].reject { |each| each.to_s.empty? }.join(": ")
         end
 
-        # Said as one, so that a bill by lines differs from one of the same sum.
+        # Said as one, so that a quote by lines differs from one of the same sum.
         def self.quote(total, lines)
           said = (lines || []).map { |line| line.transform_keys(&:to_sym).values_at(:what, :amount).join(" ") }
           [total, *said].compact.join("; ").then { |text| text.empty? ? nil : text }

@@ -17,9 +17,12 @@ module Graver
           step(job, given[:step])
           plan = @plans.of_job(job)
           fitted = fitted(plan, given.fetch(:fitted, []))
-          data(given.fetch(:data, []))
-          log(plan, job, given)
-          @store.transaction { fitted.each { |part| record(job, "new_part", part) } }
+          # all of it or nothing
+          @store.transaction do
+            data(given.fetch(:data, []))
+            log(plan, job, given)
+            fitted.each { |part| record(job, "new_part", part) }
+          end
           @store.jobs.find(id)
         end
 

@@ -91,8 +91,8 @@ module Graver
           put(id, "chose", { line:, supply: })
         end
 
-        # What a shop asks, as ShopBill takes it; nothing takes it back to the estimate.
-        def quote(id, total, lines = []) = put(id, "quoted", ShopBill.new.call(total, lines))
+        # What a shop asks, as QuoteLines takes it; nothing takes it back to the estimate.
+        def quote(id, total, lines = []) = put(id, "quoted", QuoteLines.new.call(total, lines))
 
         # A note at a step, for next time. Raises InvalidEntry.
         def note(id, key, text)

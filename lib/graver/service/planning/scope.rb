@@ -77,8 +77,7 @@ module Graver
         # Works that are still in the knowledge.
         def known(works) = works & @rules.ids
 
-        # The axle as the planner wants it; approaches: of this job alone. Raises nothing; what is not known is nil in
-        # the configuration.
+        # The axle as the planner wants it; approaches: of this job alone. Unknown is nil in the configuration.
         def setup(file, works, approaches = {})
           configuration =
             Core::Planning::Approaches.applied(
@@ -90,7 +89,7 @@ module Graver
             axle: file.axle.name,
             sides: file.axle.sides,
             configuration:,
-            sensors: sensors(file)
+            sensors: file.sensor_sides
           )
         end
 
@@ -151,17 +150,9 @@ module Graver
             end
         end
 
-        # Sides that carry a wear sensor.
-        def sensors(file)
-          { "left" => ["left"], "right" => ["right"], "both" => file.axle.sides }.fetch(
-            file.choice("wear_sensor"),
-            []
-          ) & file.axle.sides
-        end
-
         def axle_scope(overview, on_file)
           id = overview.file.axle.id.to_s
-          offered = @rules.offered({ **overview.file.place, "sensors" => sensors(overview.file).any? })
+          offered = @rules.offered({ **overview.file.place, "sensors" => overview.file.sensor_sides.any? })
           proposed = proposed(overview, offered.map(&:id))
           works = on_file["axles"].key?(id) ? (on_file["axles"][id] || proposed.keys) & offered.map(&:id) : []
           scope = AxleScope.new(overview:, works:, proposed:, offered:, rotors: {}, reason: on_file.dig("reasons", id))

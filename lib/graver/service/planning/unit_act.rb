@@ -13,8 +13,19 @@ module Graver
           action = placed.step.acts or raise InvalidEntry.of("step", "unknown_step", Texts.say("jobs.no_unit"))
           require_ready(job)
           refuse_waiting(job, placed)
-          vehicle = @store.vehicles.find_axle(job.axle_id).vehicle_id
-          Measuring::DeviceAction.new(@context).call(device_id, { vehicle:, action: })
+          @context.devices.use(device_id) { |device| act(device, vehicle_of(job), action) }
+        end
+
+        private
+
+        def vehicle_of(job) = @store.vehicles.find(@store.vehicles.find_axle(job.axle_id).vehicle_id)
+
+        def act(device, vehicle, action)
+          # made-up motors would leave the real ones shut
+          raise DeviceFailed, Texts.say("devices.moves_nothing") if device.simulated? && !vehicle.sample
+
+          device.touch(vehicle: vehicle.name)
+          device.act(action)
         end
       end
     end

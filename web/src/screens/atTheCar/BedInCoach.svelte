@@ -34,7 +34,8 @@
     axle.stops
       .map(
         (stop, at) =>
-          `${at ? "L" : "M"}${x(at, axle.stops.length)} ${y(stop.before, most)}L${x(at + 0.25, axle.stops.length)} ${y(stop.peak, most)}`,
+          `${at ? "L" : "M"}${x(at, axle.stops.length)} ${y(stop.before, most)}` +
+          `L${x(at + 0.25, axle.stops.length)} ${y(stop.peak, most)}`,
       )
       .join("");
 </script>

@@ -26,6 +26,10 @@
     ...all((step) => step.tools),
   ]);
   const waits = $derived(course.waitsFor(movement));
+  // Only a single step may be answered for, and never one that kills.
+  const otherwise = $derived(
+    movement.steps.length === 1 && !movement.steps[0]!.kills && !course.done(movement) && job.plan!.state === "started",
+  );
   const counted = $derived(movement.steps.find((step) => step.counts));
   let count = $state(0);
   let writing = $state<"note" | "otherwise" | null>(null);
@@ -129,7 +133,7 @@
     {:else}
       <p class="row acts">
         <button type="button" class="link" onclick={() => (writing = "note")}>{texts.noteForNextTime}</button>
-        {#if movement.steps.length === 1 && !movement.steps[0]!.kills && !course.done(movement) && job.plan!.state === "started"}
+        {#if otherwise}
           <button type="button" class="link" onclick={() => (writing = "otherwise")}>{texts.iDidItAnotherWay}</button>
         {/if}
       </p>

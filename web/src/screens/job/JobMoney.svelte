@@ -1,4 +1,5 @@
 <script lang="ts">
+  import "../../parts/fields.css";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
@@ -9,7 +10,7 @@
   import type { JobPlanState } from "../../parts/jobPlan.svelte";
   import { FormState } from "../../parts/formState.svelte";
   import Fault from "../../parts/Fault.svelte";
-  import ShopBill from "./ShopBill.svelte";
+  import ShopQuote from "./ShopQuote.svelte";
 
   /** Fluid volumes, time, and what it costs against a shop. */
   let { job }: { job: JobPlanState } = $props();
@@ -109,10 +110,10 @@
               : "",
         })}
       </p>{/if}
-    <ShopBill {job} />
+    <ShopQuote {job} />
     {#if job.open}
       {#if shops}
-        <form class="row" onsubmit={keepShops} novalidate>
+        <form class="row fields" onsubmit={keepShops} novalidate>
           {#each FIELDS as [key, label] (key)}<label
               ><span>{label}</span><input
                 autocomplete="off"
@@ -280,22 +281,8 @@
     margin-top: 0.75rem;
     align-items: end;
   }
-  label {
-    display: grid;
-    gap: 0.3rem;
-    font-weight: 600;
-    font-size: 0.9688rem;
-    line-height: 1.3;
-  }
   input {
-    font: inherit;
-    font-size: 1.05rem;
-    min-height: 48px;
     width: 9rem;
-    border: 1px solid var(--quiet);
-    background: var(--sheet);
-    color: var(--ink);
-    padding: 0 0.5rem;
   }
   .order {
     margin: 0;

@@ -4,11 +4,11 @@ module Graver
   module Service
     module Planning
       # What a shop asks, in one sum or line by line, as it was entered.
-      class ShopBill
+      class QuoteLines
         include Base::FieldFaults
 
         MONEY = (0..1_000_000)
-        # Sums of a bill are rounded somewhere.
+        # Sums of a quote are rounded somewhere.
         ROUNDING = 0.05
         LONGEST = 60
 
