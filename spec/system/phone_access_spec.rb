@@ -71,6 +71,11 @@ RSpec.describe "Phone access in the browser", :demo do
       page.driver.clear_cookies
       page.visit "/#/pair/#{code}x"
       expect(page).to have_css(".fault", text: "the code is used or too old")
+      # scanned while the sign-in stands in front
+      page.visit "/#/workshop"
+      expect(page).to have_css("h1", text: "Sign in")
+      page.execute_script("location.hash = '#/pair/#{access.pairing}'")
+      expect(page).to have_css("article h2 a", text: "Mule")
     end
   end
 end

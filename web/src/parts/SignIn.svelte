@@ -16,6 +16,8 @@
   }
 </script>
 
+<!-- A code scanned while this stands here pairs the device all the same. -->
+<svelte:window onhashchange={() => location.hash.startsWith("#/pair/") && entered()} />
 <form class="sheet fields" onsubmit={enter} novalidate>
   <h1>{texts.signIn}</h1>
   <p>{texts.signInWithThePassphrase}</p>
@@ -40,5 +42,8 @@
   }
   p {
     margin: 0;
+  }
+  button {
+    border: 0;
   }
 </style>

@@ -115,7 +115,9 @@
 </form>
 
 <style>
-  .open-ends {
+  .finish .open-ends {
+    width: min(44rem, 100%);
+    max-width: none;
     display: grid;
     gap: 0.25rem;
     font-weight: 600;
