@@ -27,6 +27,8 @@
 
   $effect(() => {
     const of = id;
+    // what was asked of another job is not asked of this one
+    asking = null;
     loaded.load(async () => new JobPlanState(await api.job(of)));
   });
 
