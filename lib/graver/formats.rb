@@ -70,6 +70,9 @@ module Graver
     # A label inside a sentence: "New pads" -> "new pads".
     def inside(label) = label.sub(/\A[[:upper:]](?![[:upper:]])/, &:downcase)
 
+    # "left piston: wet" -> "Left piston: wet."
+    def sentence(text) = "#{text[0].upcase}#{text[1..].chomp(".")}."
+
     private_class_method :rounded
   end
 end

@@ -23,7 +23,7 @@ RSpec.describe "Readings in the middle of a job in the API" do
   it "lands in the log at once, as one look-over of the job" do
     expect(fields(measure("front.left.pads_out", readings: [old_pad("4.2")]))).to eq("odometer.value" => "missing")
     plan = measure("front.left.pads_out", odometer: km, readings: [old_pad("4.2"), old_pad("6.8", "outer")])
-    expect(reads(plan, "front.left.pads_out").values).to eq(["4.2 mm", "6.8 mm"])
+    expect(reads(plan, "front.left.pads_out").values.compact).to eq(["4.2 mm", "6.8 mm"])
     expect(plan["odometer"]).to include("known" => true)
     # the same day goes on in the same look-over, on the other side and with what else is read
     measure("front.right.pads_out", readings: [old_pad("5.9", side: "right")], conditions: [])
@@ -59,7 +59,62 @@ RSpec.describe "Readings in the middle of a job in the API" do
     ask(:patch, address, { state: "started" })
     plan = measure("front.left.read_rotor", odometer: km, readings: [disc("22.8", "22.7")])
     expect(plan["halts"]).to contain_exactly(include("must" => true, "buy" => include(a_string_including("2 × Rotor"))))
-    expect(reads(plan, "front.left.read_rotor").values).to eq(["22.8, 22.7 mm"])
+    expect(reads(plan, "front.left.read_rotor").values.compact).to eq(["22.8, 22.7 mm"])
+  end
+
+  describe "what is looked at" do
+    def seen(item, *marks, face: nil)
+      marks.map { |mark| { item:, mark:, axle: front, side: "left", face: } }
+    end
+    def marked(plan, key, id) = step(plan, key)["reads"].find { |each| each["id"] == "#{front}.left.#{id}" }["marked"]
+
+    it "offers the marks of what this axle has there, by face where it has two" do
+      asks = step(ask(:get, address), "front.left.pads_out")["reads"].select { |each| each["kind"] == "marks" }
+      expect(asks.map { |each| each["label"] }).to eq(["Left inner pad", "Left outer pad", "Left clips and springs"])
+      expect(asks.first["choices"].map { |mark| mark["id"] }).to include("even", "crumbling")
+      expect(asks.first).to include("pad" => "inner", "marked" => [])
+      # parking shoes where there are none are not asked for
+      keys = ask(:get, address)["steps"].flat_map { |each| each["reads"].map { |read| read["key"] } }
+      expect(keys).to include("hose").and(satisfy { |all| !all.include?("shoes") })
+    end
+
+    it "holds the last that was said of a thing, keeps the rest on file, and takes all of it back" do
+      plan = measure("front.left.judge", odometer: km, conditions: seen("hose", "sound") + seen("piston", "wet"))
+      expect(marked(plan, "front.left.judge", "hose")).to eq(["sound"])
+      plan = measure("front.left.judge", conditions: seen("hose", "twisted", "cracked"))
+      expect(marked(plan, "front.left.judge", "hose")).to eq(%w[twisted cracked])
+      expect(marked(plan, "front.left.judge", "piston")).to eq(["wet"])
+      # said again: it stands once
+      measure("front.left.judge", conditions: seen("hose", "twisted"))
+      rows = context.store.look_overs.find(context.store.look_overs.of_vehicle(car["id"]).last.id).conditions
+      expect(rows.map { |row| [row.mark, row.void] }).to eq(
+        [["sound", true], ["wet", false], ["twisted", false], ["cracked", true]]
+      )
+      plan = measure("front.left.judge", unmarked: [{ axle: front, side: "left", item: "hose", face: nil }])
+      expect(marked(plan, "front.left.judge", "hose")).to be_empty
+      expect(fields(measure("front.left.judge", conditions: seen("hose", "purple")))).to eq(
+        "conditions.0.mark" => "unknown_mark"
+      )
+    end
+
+    it "stops the job at a mark that forbids to drive and that nothing answers, until what answers it is planned" do
+      resolve_all
+      ask(:patch, address, { state: "ready", because: "So be it" })
+      ask(:patch, address, { state: "started" })
+      plan = measure("front.left.judge", odometer: km, conditions: seen("slide_pins", "boot_torn") + seen("pad", "cracked", face: "inner"))
+      expect(plan["halts"]).to be_empty
+      # what is only to be planned for is offered
+      found = plan["scope"]["offers"].select { |each| each["found"] }
+      expect(found.map { |each| each["text"] }).to eq(
+        ["Left slide pins: boot torn. Add “New slide pins and boots”?"]
+      )
+      plan = measure("front.left.judge", conditions: seen("piston", "wet"))
+      expect(plan["halts"]).to contain_exactly(
+        include("must" => true, "works" => include("caliper", "pads"), "text" => /Left piston: wet.*leak/)
+      )
+      plan = ask(:put, address("/scope"), { axles: { front.to_s => plan["halts"].first["works"] }, reasons: {} })
+      expect(plan["halts"]).to be_empty
+    end
   end
 
   it "notes what is cast on a part, and keeps what goes on until the job ends" do

@@ -65,9 +65,8 @@ module Graver
       # What a step may have measured.
       def readable
         data = @contents.fetch("brake_data.yml").fetch("fields").map { |field| field["key"] }
-        @contents.fetch("walk_round.yml").fetch("positions").keys +
-          @contents.fetch("conditions.yml").fetch("figures").map { |figure| figure["id"] } + data +
-          %w[fit.pad fit.rotor]
+        conditions = @contents.fetch("conditions.yml").values_at("wheel", "figures").flatten.map { |each| each["id"] }
+        @contents.fetch("walk_round.yml").fetch("positions").keys + conditions + data + %w[fit.pad fit.rotor]
       end
 
       # Works, what they mean, and what an approach means beside them.

@@ -45,6 +45,7 @@ export const unitOf = "Unit of {label}";
 export const saveReading = "Save reading";
 export const saveMarkedDoubtful = "Save, marked doubtful";
 export const inTheLog = "In the log.";
+export const changeScope = "Change the scope";
 export const methodOf = "{label}: read with";
 export const tight = "tight";
 export const under = "not tight yet";

@@ -6,6 +6,7 @@ module Graver
       # What was measured at a step.
       class JobReadings < Contract
         MOST = 20
+        MOST_MARKS = 80
 
         json do
           required(:step).filled(:string, max_size?: 80)
@@ -15,7 +16,17 @@ module Graver
             optional(:keep).filled(:bool)
           end
           optional(:readings).value(:array, max_size?: MOST).each { hash(READING) }
-          optional(:conditions).value(:array, max_size?: MOST).each { hash(CONDITION) }
+          optional(:conditions).value(:array, max_size?: MOST_MARKS).each { hash(CONDITION) }
+          optional(:unmarked)
+            .value(:array, max_size?: MOST)
+            .each do
+              hash do
+                required(:axle).filled(:integer)
+                required(:side).filled(:string, included_in?: %w[left right])
+                optional(:face).maybe(:string, included_in?: %w[inner outer])
+                required(:item).filled(:string, max_size?: 40)
+              end
+            end
           optional(:data)
             .value(:array, max_size?: MOST)
             .each do

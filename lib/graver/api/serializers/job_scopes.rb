@@ -24,7 +24,9 @@ module Graver
 
         private
 
-        def offer(offer) = { adds: offer.adds.map { |id, works| { axle_id: id, works: } }, text: offer.text }
+        def offer(offer)
+          { adds: offer.adds.map { |id, works| { axle_id: id, works: } }, **offer.to_h.slice(:text, :found) }
+        end
 
         def axle(axle)
           works = axle.offered.reject { |work| ROTORS.key?(work.id) }

@@ -50,7 +50,7 @@ module Graver
             tighten: torque_at(placed).map { |set| TorqueLines.new(@knowledge).brief(set, placed) },
             undo: undone(placed),
             tools: tools(step),
-            reads: @reads.call(placed).map(&:to_h),
+            reads: @reads.call(placed).map { |ask| { **ask.to_h, choices: Marks.call(ask.choices) } },
             acts: step.acts,
             counts: step.counts&.to_h,
             timer: step.timer&.to_h,

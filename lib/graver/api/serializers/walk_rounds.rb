@@ -100,17 +100,7 @@ module Graver
               id: item.id,
               label: item.label,
               faces: item.faces?,
-              marks:
-                item.marks.map do |mark|
-                  {
-                    id: mark.id,
-                    label: mark.label,
-                    group: mark.group,
-                    good: mark.good,
-                    severity: mark.severity,
-                    caution: mark.caution
-                  }
-                end
+              marks: Marks.call(item.marks)
             }
           end
         end

@@ -20,6 +20,12 @@ module Graver
         # The works and what they mean for the steps: ["pads"] -> ["pads", "open", "push"]
         def expanded(works) = works.flat_map { |id| [id, *@works.fetch(id).means] }.uniq
 
+        # Do they only look and measure?
+        def looking?(works) = works.any? && works.all? { |id| @works.fetch(id).looking }
+
+        # Those of the works that see to any of these marks ("piston", "piston.wet").
+        def answering(marks, works) = works.select { |id| @works.fetch(id).answers.intersect?(marks) }
+
         # Brake data keys the works want to be known, and those without which there is no order.
         def asks(works) = works.flat_map { |id| @works.fetch(id).asks }.uniq
         def decides(works) = (@always + works.flat_map { |id| @works.fetch(id).decides }).uniq

@@ -5,9 +5,6 @@ module Graver
     module Measuring
       # Saves a look-over of a vehicle, as entered, and clears its draft.
       class LogLookOver
-        PLACE = %i[axle_id event part side pad].freeze
-        private_constant :PLACE
-
         def initialize(context)
           @context = context
           @store = context.store
@@ -30,7 +27,8 @@ module Graver
           @store.transaction do
             entry = checked(vehicle_id, given)
             begun = begun(vehicle_id, job_id, entry.stamp.date)
-            (begun ? go_on(begun, entry) : add(vehicle_id, { note: }, entry, job_id:)).tap { void_wrong(entry) }
+            go_on = -> { go_on(begun, entry, given.fetch(:unmarked, [])) }
+            (begun ? go_on.call : add(vehicle_id, { note: }, entry, job_id:)).tap { void_wrong(entry) }
           end
         end
 
@@ -83,37 +81,11 @@ module Graver
           )
         end
 
-        def go_on(look_over, entry)
-          entry.lines.each { |line| void_same(look_over, line) }
-          void_figures(look_over, entry.conditions)
-          readings = entry.lines.flat_map { |line| rows(line) }
-          @store.look_overs.append(look_over.id, readings:, conditions: entry.conditions)
-        end
-
-        def void_same(look_over, line)
-          given = line.given
-          wanted = [given[:axle], given[:event], given[:part], given[:side], given[:pad]]
-          same = look_over.readings.select { |row| row.to_h.values_at(*PLACE) == wanted }
-          same.each { |row| void(look_over, reading_id: row.id) }
-        end
-
-        def void_figures(look_over, conditions)
-          named = conditions.reject { |each| each[:mark] }.map { |each| each[:item] }
-          same = look_over.conditions.select { |each| each.mark.nil? && named.include?(each.item) }
-          same.each { |each| void(look_over, condition_id: each.id) }
-        end
-
-        def void(look_over, **what)
-          reason = Texts.say("findings.read_again")
-          @store.corrections.add(
-            look_over_id: look_over.id,
-            **what,
-            change: {
-              "void" => true
-            },
-            at: @context.now,
-            reason:
-          )
+        def go_on(look_over, entry, unmarked)
+          again = ReadAgain.new(@context)
+          again.unmark(look_over, unmarked)
+          conditions = again.call(look_over, entry)
+          @store.look_overs.append(look_over.id, readings: entry.lines.flat_map { |line| rows(line) }, conditions:)
         end
 
         # The draft that was entered here is the one on file: nothing of another window is overwritten unseen. Raises

@@ -35,7 +35,7 @@ module Graver
         # Faults and unanswered questions as one error, or nil when it may be saved.
         def refusal
           all = faults + stamp.order_faults + question_faults
-          if @given.fetch(:readings).empty? && conditions.empty?
+          if @given.values_at(:readings, :conditions).all? { |given| given.to_a.empty? }
             all << fault("readings", "missing", Texts.say("faults.nothing_read"))
           end
           InvalidEntry.new(all) if all.any?

@@ -75,7 +75,7 @@ module Graver
             side:,
             label: "#{file.axle.name.capitalize} #{side}",
             positions:,
-            items: items(file),
+            items: Axles::LookedAt.items(@knowledge, file),
             asks: asks(file)
           )
         end
@@ -113,17 +113,6 @@ module Graver
           row, = file.newest_row(content["part"], side, content["pad"])
           row&.method || content["method"]
         end
-
-        def items(file)
-          @knowledge.wheel_items.select do |item|
-            within?(item.calipers, file.caliper) && within?(item.parking_brakes, file.parking_brake) &&
-              (!item.sensors || sensor?(file))
-          end
-        end
-
-        # Without the caliper kind every item may be there.
-        def within?(list, value) = list.nil? || value.nil? || list.include?(value)
-        def sensor?(file) = !["none", nil].include?(file.choice("wear_sensor"))
 
         def asks(file)
           @knowledge.brake_data.applying(file.place).select { |field| field.at_wheel && !file.data.key?(field.key) }

@@ -25,7 +25,7 @@ module Graver
             .each_with_object({}) do |(severity, marks), found|
               found["marks_#{severity}"] = marks.length
               found["marks_#{severity}_text"] = marks
-                .map { |mark| ["#{mark.text[0].upcase}#{mark.text[1..].chomp(".")}.", mark.caution].compact.join(" ") }
+                .map { |mark| [Formats.sentence(mark.text), mark.caution].compact.join(" ") }
                 .join(" ")
             end
         end

@@ -10,7 +10,8 @@ module Graver
         include Base::FieldFaults
 
         # given: { step:, odometer: { value:, unit:, keep: } or nil, readings: [...], conditions: [...] (as in a
-        # look-over), data: [{ axle:, key:, value:, unit: }], fitted: [{ axle:, part:, value:, unit: }] } ->
+        # look-over; all marks of each thing that is named), unmarked: [{ axle:, side:, face:, item: }] (of which no
+        # mark holds any more), data: [{ axle:, key:, value:, unit: }], fitted: [{ axle:, part:, value:, unit: }] } ->
         # Storage::Job. Raises InvalidEntry by field, NotFound.
         def call(id, given)
           job = going(id)
@@ -30,7 +31,7 @@ module Graver
 
         def log(plan, job, given)
           read = given.slice(:readings, :conditions).transform_values(&:to_a)
-          return if read.values.all?(&:empty?)
+          return unmark(plan, job, given) if read.values.all?(&:empty?)
 
           title = JobTitle.of_job(@context.knowledge, job, plan.overview.vehicle.axles)
           Measuring::LogLookOver.new(@context).on_the_way(
@@ -39,12 +40,20 @@ module Graver
               readings: [],
               conditions: [],
               **read,
+              unmarked: given[:unmarked].to_a,
               date: @context.today.iso8601,
               odometer: odometer(plan, job, given)
             },
             job_id: job.id,
             note: Texts.say("jobs.measured", title:)
           )
+        end
+
+        # Marks that were tapped by mistake: nothing else was said.
+        def unmark(plan, job, given)
+          logging = Measuring::LogLookOver.new(@context)
+          begun = logging.begun(plan.overview.vehicle.id, job.id, @context.today) or return
+          Measuring::ReadAgain.new(@context).unmark(begun, given[:unmarked].to_a)
         end
 
         # As it was given with the first reading of the day.

@@ -19,8 +19,8 @@ module Graver
         # text: why the job stops; must: no reason is good enough; works: [work id] the axle wants now; buy: labels of
         # what it takes
         Halt = Core::Value.define(:axle, :text, :must, :works, :buy)
-        # adds: { axle id => [work] }; text: why
-        Offer = Core::Value.define(:adds, :text)
+        # adds: { axle id => [work] }; text: why; found: because of a mark that nothing in the job answers yet
+        Offer = Core::Value.define(:adds, :text, :found)
         # axles: [AxleScope] of the whole vehicle; offers: [Offer]; warnings: [sentence]; schools: { kind => option }
         # that have a place in the job; household: the same without what holds for this job alone
         Chosen =
@@ -66,12 +66,12 @@ module Graver
           raise InvalidEntry, faults if faults.any?
         end
 
-        # Where readings made since have changed what the rotors want: the job stops there until it is planned anew.
-        # on_file: the scope -> [Halt]
+        # Where readings made since have changed what the rotors want, or a mark forbids to drive and no work answers
+        # it: the job stops there until it is planned anew. on_file: the scope -> [Halt]
         def halts(overview, axle_id, on_file)
-          axles(overview, axle_id, on_file)
-            .select { |axle| axle.included? && rotor_faults(axle, axle.works, axle.reason).any? }
-            .map { |axle| halt(axle) }
+          included = axles(overview, axle_id, on_file).select(&:included?)
+          included.select { |axle| rotor_faults(axle, axle.works, axle.reason).any? }.map { |axle| halt(axle) } +
+            included.filter_map { |axle| halt_by_marks(axle) }
         end
 
         # Works that are still in the knowledge.
@@ -127,6 +127,15 @@ module Graver
               reason: axle.rotors[:must] ? "" : Texts.say("jobs.halt_reason")
             )
           Halt.new(axle:, text:, must: axle.rotors[:must], works:, buy: [])
+        end
+
+        def halt_by_marks(axle)
+          found = MarksFound.new(@rules, axle).stopping
+          return if found.empty?
+
+          said = found.keys.map { |seen| [Formats.sentence(seen.text), seen.caution].compact.join(" ") }
+          text = Texts.say("jobs.halt_by_marks", axle: axle.name.capitalize, said: said.join(" "))
+          Halt.new(axle:, text:, must: true, works: axle.works | found.values, buy: [])
         end
 
         def warnings(axle)
@@ -277,8 +286,16 @@ module Graver
           timeline = Forecast::Timeline.new(@context).call(overview)
           session = timeline.sessions.find { |each| each.axles.intersect?(began) && each.axles.length > 1 }
           others = session ? axles.select { |axle| session.axles.include?(axle.name) && !axle.included? } : []
-          others.map { |axle| Offer.new(adds: { axle.file.axle.id => axle.proposed.keys }, text: session.text) } +
-            fluid_offer(overview, axles)
+          others.map do |axle|
+            Offer.new(adds: { axle.file.axle.id => axle.proposed.keys }, text: session.text, found: false)
+          end + fluid_offer(overview, axles) + axles.select(&:included?).flat_map { |axle| mark_offers(axle) }
+        end
+
+        def mark_offers(axle)
+          MarksFound.new(@rules, axle).wanting.map do |seen, work|
+            text = Texts.say("jobs.mark_offer", text: Formats.sentence(seen.text), work: @knowledge.work(work).label)
+            Offer.new(adds: { axle.file.axle.id => axle.works + [work] }, text:, found: true)
+          end
         end
 
         def fluid_offer(overview, axles)
@@ -290,7 +307,8 @@ module Graver
           [
             Offer.new(
               adds: axles.to_h { |axle| [axle.file.axle.id, axle.works + ["bleed"]] },
-              text: Texts.say("jobs.fluid_offer", when: when_)
+              text: Texts.say("jobs.fluid_offer", when: when_),
+              found: false
             )
           ]
         end

@@ -5,9 +5,10 @@ module Graver
     module Planning
       # What is measured at the steps of a job, and what has been read there already.
       class StepReads
-        # kind: "reading", "figure", "data" or "fit"; axle_id, part, side, pad: nil where it has none; key: of the
-        # figure or brake data; places: how many may be read; method, unit: offered first; methods: [{ id:, label: }]
-        # and units: to choose from; said: what is on file of it in this job, or nil
+        # kind: "reading", "figure", "marks", "data" or "fit"; axle_id, part, side, pad: nil where it has none (of marks
+        # on faces, pad says which); key: of the item, figure or brake data; places: how many may be read; method,
+        # unit: offered first; methods: [{ id:, label: }] and units: to choose from; choices: [Core::Judgement::Mark]
+        # and marked: [id] of marks; said: what is on file of it in this job, or nil
         Ask =
           Core::Value.define(
             :id,
@@ -23,10 +24,25 @@ module Graver
             :methods,
             :unit,
             :units,
+            :choices,
+            :marked,
             :said
           )
         # What an ask has none of, where it is no reading.
-        NOTHING = { axle_id: nil, part: nil, side: nil, pad: nil, key: nil, places: 1, method: nil, methods: [] }.freeze
+        NOTHING = {
+          axle_id: nil,
+          part: nil,
+          side: nil,
+          pad: nil,
+          key: nil,
+          places: 1,
+          method: nil,
+          methods: [],
+          unit: nil,
+          units: [],
+          choices: [],
+          marked: []
+        }.freeze
         LENGTHS = %w[mm in].freeze
 
         # plan: JobPlan::Plan
@@ -40,7 +56,7 @@ module Graver
         def call(placed)
           return [] if @plan.job.nil? || placed.side == "both"
 
-          placed.step.reads.filter_map { |id| ask(id, placed) }
+          placed.step.reads.map { |id| ask(id, placed) }.flatten.compact
         end
 
         private
@@ -50,6 +66,7 @@ module Graver
 
           file = @plan.scope.axles.find { |axle| axle.name == placed.axle }&.file or return
           return fit(id, file) if id.start_with?("fit.")
+          return marks(id, file, placed.side) if @knowledge.condition_item(id)
 
           content = @knowledge.walk_round.fetch("positions")[id]
           content ? reading(id, content, file, placed.side) : datum(id, file)
@@ -91,6 +108,32 @@ module Graver
           (@look_over&.readings || []).select do |row|
             row.event == "reading" && row.axle_id == file.axle.id && [row.part, row.side, row.pad] == [part, side, pad]
           end
+        end
+
+        # One for each face where it has two; none where the axle has no such thing.
+        def marks(id, file, side)
+          item = Axles::LookedAt.items(@knowledge, file).find { |each| each.id == id } or return
+          (item.faces? ? %w[inner outer] : [nil]).map { |face| looked_at(item, file, side, face) }
+        end
+
+        def looked_at(item, file, side, face)
+          here = [file.axle.id, side, face, item.id]
+          seen =
+            (@look_over&.conditions || []).select { |row| row.to_h.values_at(:axle_id, :side, :face, :item) == here }
+          marks = item.marks.select { |mark| seen.any? { |row| row.mark == mark.id } }
+          Ask.new(
+            **NOTHING,
+            id: here.compact.join("."),
+            label: [side, face, item.label.downcase].compact.join(" ").capitalize,
+            kind: "marks",
+            axle_id: file.axle.id,
+            side:,
+            pad: face,
+            key: item.id,
+            choices: item.marks,
+            marked: marks.map(&:id),
+            said: marks.empty? ? nil : marks.map(&:label).join(", ")
+          )
         end
 
         def figure(id)

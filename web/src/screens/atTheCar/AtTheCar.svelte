@@ -59,6 +59,8 @@
   async function done() {
     const movement = course!.now!;
     const next = course!.next;
+    // What was typed and not saved is not left behind; what is refused stays in front.
+    if (!(await course!.saveReads(movement))) return;
     if (course!.done(movement)) return next && goTo(next.key);
     if (course!.loose(movement).length && !asking) return void (asking = true);
     await course!.tick(movement, true);

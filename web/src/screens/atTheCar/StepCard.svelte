@@ -62,7 +62,9 @@
     {/each}
   </div>
   {#if job.open}
-    {#each movement.steps.filter((step) => step.reads.length) as step (step.key)}<StepReads {job} {step} />{/each}
+    {#each movement.steps.filter((step) => step.reads.length) as step (step.key)}<StepReads
+        reads={course.reads(step)}
+      />{/each}
   {/if}
   {#if waits.length}
     <div class="waits" role="status">

@@ -4,16 +4,24 @@
   import * as common from "../../texts/common";
   import { say } from "../../texts/say";
   import Fault from "../../parts/Fault.svelte";
-  import type { JobPlanState } from "../../parts/jobPlan.svelte";
-  import type { Schemas } from "../../api/client";
-  import { Reads } from "./reads.svelte";
+  import MarkChips from "../../parts/MarkChips.svelte";
+  import type { Reads } from "./reads.svelte";
 
-  /** Fields for what is measured at the step at hand; what they take stands in the log at once. */
-  let { job, step }: { job: JobPlanState; step: Schemas["JobStep"] } = $props();
-  // svelte-ignore state_referenced_locally
-  const reads = new Reads(job, step.key, step.reads);
-  const asks = $derived(job.plan?.steps?.find((each) => each.key === step.key)?.reads ?? step.reads);
-  const said = (id: string) => asks.find((ask) => ask.id === id)?.said;
+  /** Fields for what is measured at the step at hand, and marks for what is looked at; both stand in the log at once. */
+  let { reads }: { reads: Reads } = $props();
+  const job = $derived(reads.job);
+  const [typed, looked] = $derived([
+    reads.asks.filter((ask) => ask.kind !== "marks"),
+    reads.asks.filter((ask) => ask.kind === "marks"),
+  ]);
+  const cautions = $derived(
+    looked.flatMap((ask) =>
+      ask.choices
+        .filter((mark) => mark.caution && reads.held(ask).includes(mark.id))
+        .map((mark) => ({ ...mark, id: ask.id + mark.id, what: `${ask.label}: ${mark.label}.` })),
+    ),
+  );
+  const found = $derived(job.plan?.scope.offers.filter((offer) => offer.found) ?? []);
 </script>
 
 <form
@@ -25,10 +33,10 @@
   }}
   novalidate
 >
-  {#each reads.asks as ask (ask.id)}
+  {#each typed as ask (ask.id)}
     <div class="read">
       <label for="read-{ask.id}"
-        >{ask.label}{#if said(ask.id)}<span class="number said">{say(texts.onFile, { said: said(ask.id)! })}</span
+        >{ask.label}{#if reads.said(ask)}<span class="number said">{say(texts.onFile, { said: reads.said(ask)! })}</span
           >{/if}</label
       >
       <input
@@ -66,6 +74,15 @@
       {/if}
     </div>
   {/each}
+  {#each looked as ask (ask.id)}
+    <div class="looked" role="group" aria-label={ask.label}>
+      <span class="what">{ask.label}</span>
+      <MarkChips marks={ask.choices} held={reads.held(ask)} toggle={(mark) => reads.tap(ask, mark)} />
+    </div>
+  {/each}
+  {#each cautions as caution (caution.id)}
+    <p class="seen {caution.severity}" role="alert"><strong>{caution.what}</strong> {caution.caution}</p>
+  {/each}
   {#if reads.wantsOdometer}
     <div class="read">
       <label for="read-odometer">{common.odometer}</label>
@@ -85,9 +102,16 @@
     </div>
   {/if}
   <p class="row">
-    <button type="submit" class="plain" disabled={!reads.filled.length || reads.form.busy}>{texts.saveReading}</button>
+    <button type="submit" class="plain" disabled={!reads.dirty || reads.form.busy}
+      >{typed.length ? texts.saveReading : common.save}</button
+    >
     {#if reads.saved}<span role="status">{texts.inTheLog}</span>{/if}
   </p>
+  {#if looked.length}
+    {#each found as offer (offer.text)}<p>
+        {offer.text} <a href="#/jobs/{job.id}/scope">{texts.changeScope}</a>
+      </p>{/each}
+  {/if}
   {#if reads.form.refused && !reads.form.refused.faults.length}<Fault text={reads.form.refused.message} />{/if}
 </form>
 
@@ -118,6 +142,21 @@
   .read input {
     font-size: 1.5rem !important;
     min-height: 56px !important;
+  }
+  .looked {
+    display: grid;
+    gap: 0.3rem;
+  }
+  .what {
+    font-weight: 600;
+  }
+  .seen {
+    border-left: 8px solid var(--plan);
+    padding: 0.3rem 0.75rem;
+  }
+  .seen.stop {
+    border-left-color: var(--stop);
+    font-weight: 600;
   }
   .method {
     grid-column: 1 / -1;

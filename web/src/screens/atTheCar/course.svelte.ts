@@ -3,6 +3,7 @@ import type { Schemas } from "../../api/client";
 import { movements, type Movement } from "../../format/jobs";
 import type { JobPlanState } from "../../parts/jobPlan.svelte";
 import { Bolts } from "./bolts.svelte";
+import { Reads } from "./reads.svelte";
 import { outbox } from "../../parts/outbox.svelte";
 
 /** How often another device's ticks are looked for. */
@@ -67,6 +68,21 @@ export class Course {
       .flatMap((step) => step.tighten.map((line) => this.bolts(step.key, line)))
       .map((bolts): [Bolts, number[]] => [bolts, bolts.missing])
       .filter(([, missing]) => missing.length > 0);
+
+  #reads = new Map<string, Reads>();
+  /** What is measured at a step, as far as it is typed. */
+  reads(step: Schemas["JobStep"]): Reads {
+    if (!this.#reads.has(step.key)) this.#reads.set(step.key, new Reads(this.job, step.key, step.reads));
+    return this.#reads.get(step.key)!;
+  }
+  /** Saves what is typed at the steps of a movement. True when nothing is left unsaved. */
+  async saveReads(movement: Movement): Promise<boolean> {
+    for (const step of movement.steps) {
+      const reads = this.#reads.get(step.key);
+      if (reads?.dirty && !(await reads.save())) return false;
+    }
+    return true;
+  }
 
   tick = (movement: Movement, done: boolean): Promise<void> =>
     this.job.tick(

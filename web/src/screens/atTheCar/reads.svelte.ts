@@ -2,6 +2,7 @@ import { beside } from "../../api/beside";
 import type { Schemas } from "../../api/client";
 import { FormState } from "../../parts/formState.svelte";
 import type { JobPlanState } from "../../parts/jobPlan.svelte";
+import { toggled } from "../../parts/marks";
 
 type Ask = Schemas["StepRead"];
 type Answer = "keep" | null;
@@ -12,6 +13,8 @@ export class Reads {
   values = $state<Record<string, string>>({});
   units = $state<Record<string, string>>({});
   methods = $state<Record<string, string>>({});
+  /** Marks tapped since they were saved, all that hold of each thing. */
+  marks = $state<Record<string, string[]>>({});
   odometer = $state("");
   /** Questions that were answered with “keep it”. */
   kept = $state<Record<string, Answer>>({});
@@ -28,11 +31,24 @@ export class Reads {
   }
 
   get filled(): Ask[] {
-    return this.asks.filter((ask) => this.values[ask.id]?.trim());
+    return this.asks.filter((ask) => (ask.kind === "marks" ? this.marks[ask.id]?.length : this.values[ask.id]?.trim()));
+  }
+  /** Nothing typed or tapped is left behind unsaved. */
+  get dirty(): boolean {
+    return this.filled.length > 0 || Object.keys(this.marks).length > 0;
+  }
+  /** As it stands on file now. */
+  #onFile = (ask: Ask): Ask | undefined =>
+    this.job.plan!.steps?.find((each) => each.key === this.step)?.reads.find((each) => each.id === ask.id);
+  said = (ask: Ask): string | null => this.#onFile(ask)?.said ?? null;
+  held = (ask: Ask): string[] => this.marks[ask.id] ?? this.#onFile(ask)?.marked ?? [];
+  tap(ask: Ask, mark: Schemas["Mark"]): void {
+    this.saved = false;
+    this.marks[ask.id] = toggled(this.held(ask), ask.choices, mark);
   }
   /** The first reading of a day says where the odometer stands. */
   get wantsOdometer(): boolean {
-    return !this.job.plan!.odometer.known && this.asks.some((ask) => ["reading", "figure"].includes(ask.kind));
+    return !this.job.plan!.odometer.known && this.asks.some((ask) => ["reading", "figure", "marks"].includes(ask.kind));
   }
 
   /** The field of an entry in what was sent: "readings.0", "conditions.0", ... */
@@ -48,7 +64,7 @@ export class Reads {
     const taken = await this.form.act(
       async () => (this.job.plan = await beside.recordReadings(this.job.id, this.#sent())),
     );
-    if (taken) [this.values, this.kept, this.saved] = [{}, {}, true];
+    if (taken) [this.values, this.marks, this.kept, this.saved] = [{}, {}, {}, true];
     return taken;
   }
 
@@ -71,7 +87,11 @@ export class Reads {
         unit: this.units[ask.id] as Schemas["Reading"]["unit"],
         answer: this.kept[ask.id] ?? null,
       })),
-      conditions: of("figure").map((ask) => ({ item: ask.key!, value: value(ask) })),
+      conditions: [
+        ...of("figure").map((ask) => ({ item: ask.key!, value: value(ask) })),
+        ...of("marks").flatMap((ask) => this.marks[ask.id]!.map((mark) => ({ ...place(ask), mark }))),
+      ],
+      unmarked: this.asks.filter((ask) => this.marks[ask.id]?.length === 0).map(place),
       data: of("data").map((ask) => ({
         axle: ask.axle_id!,
         key: ask.key!,
@@ -88,4 +108,16 @@ export class Reads {
   }
 }
 
-const LISTS: Record<string, string> = { reading: "readings", figure: "conditions", data: "data", fit: "fitted" };
+const place = (ask: Ask) => ({
+  item: ask.key!,
+  axle: ask.axle_id!,
+  side: ask.side as "left" | "right",
+  face: ask.pad as "inner" | "outer" | null,
+});
+const LISTS: Record<string, string> = {
+  reading: "readings",
+  figure: "conditions",
+  data: "data",
+  fit: "fitted",
+  marks: "marks",
+};

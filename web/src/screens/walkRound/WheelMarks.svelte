@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Schemas } from "../../api/client";
   import { upperFirst } from "../../format/words";
+  import MarkChips from "../../parts/MarkChips.svelte";
   import type { WalkRound } from "./walkRound.svelte";
 
   /** Quick marks of what was looked at: one tap each. */
@@ -28,16 +29,7 @@
       aria-label="{face ? `${upperFirst(face)} ` : ''}{face ? item.label.toLowerCase() : item.label}"
     >
       <span class="what">{face ? `${upperFirst(face)} ${item.label.toLowerCase()}` : item.label}</span>
-      <span class="chips">
-        {#each item.marks as mark (mark.id)}
-          <button
-            type="button"
-            class="chip {mark.severity ?? ''}"
-            aria-pressed={round.marks(key).includes(mark.id)}
-            onclick={() => round.toggleMark(key, item, mark)}>{mark.label}</button
-          >
-        {/each}
-      </span>
+      <MarkChips marks={item.marks} held={round.marks(key)} toggle={(mark) => round.toggleMark(key, item, mark)} />
     </div>
   {/each}
 </div>
@@ -62,39 +54,6 @@
     line-height: 1.2;
     color: var(--quiet);
   }
-  .chips {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.3rem;
-  }
-  .chip {
-    min-height: 36px;
-    padding: 0 0.65rem;
-    border: 1px solid var(--line);
-    background: var(--sheet);
-    color: inherit;
-    font: inherit;
-    font-size: 0.9375rem;
-    cursor: pointer;
-    border-radius: 2px;
-  }
-  .chip[aria-pressed="true"] {
-    border-color: currentColor;
-    box-shadow:
-      inset 0 0 0 1px currentColor,
-      inset 0 -4px currentColor;
-    font-weight: 600;
-    color: var(--good);
-  }
-  .chip.watch[aria-pressed="true"] {
-    color: var(--watch);
-  }
-  .chip.plan[aria-pressed="true"] {
-    color: var(--plan);
-  }
-  .chip.stop[aria-pressed="true"] {
-    color: var(--stop);
-  }
   .caution {
     border-left: 5px solid var(--plan);
     padding: 0.3rem 0.75rem;
@@ -106,9 +65,6 @@
     font-weight: 600;
   }
   @media (max-width: 46rem) {
-    .chip {
-      min-height: 48px;
-    }
     .item {
       grid-template-columns: 1fr;
     }

@@ -1,4 +1,5 @@
 import type { Schemas } from "../../api/client";
+import { toggled } from "../../parts/marks";
 import { isFilled, valuesOf, type Content, type Entry, type Place, type Wheel } from "./lookOverContent";
 
 /** What has been entered at each place of a look-over, with which tool, and what was seen there. */
@@ -149,12 +150,7 @@ export abstract class RoundEntries {
 
   /** Marks of one group exclude each other, and so do “sound” and everything else. */
   toggleMark(key: string, item: Schemas["LookedAt"], mark: Schemas["Mark"]): void {
-    const held = this.marks(key);
-    const excludes = (other: Schemas["Mark"]) =>
-      (mark.group && other.group === mark.group) || (mark.good && !mark.group) || (other.good && !other.group);
-    this.content!.marks[key] = held.includes(mark.id)
-      ? held.filter((id) => id !== mark.id)
-      : [...held.filter((id) => !item.marks.some((other) => other.id === id && excludes(other))), mark.id];
+    this.content!.marks[key] = toggled(this.marks(key), item.marks, mark);
     this.changed();
   }
 

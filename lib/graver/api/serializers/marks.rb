@@ -1,0 +1,13 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Serializers
+      # What can be said of a thing that is looked at.
+      module Marks
+        # [Core::Judgement::Mark]
+        def self.call(marks) = marks.map { |mark| mark.to_h.slice(:id, :label, :group, :good, :severity, :caution) }
+      end
+    end
+  end
+end
