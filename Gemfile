@@ -13,6 +13,7 @@ gem "dry-schema", "~> 1.13.0" # 1.14 and later do not parse on Ruby 3.1
 gem "dry-types", "< 1.9" # the same
 gem "dry-validation", "~> 1.10"
 # Calendars of what is due.
+gem "exifr", "~> 1.5" # how a photo was held
 gem "icalendar", "~> 2.10"
 # Schemas of the knowledge's files.
 gem "json_schemer", "~> 2.5.0"

@@ -59,6 +59,7 @@ RSpec.describe "The steps of a job" do
       star_touching
       bleed_gravity
       bleed_pump
+      bleed_pump_again
       piston_wound
       pistons_apart
       clean_gloves

@@ -36,7 +36,7 @@ class Architecture
   GEMS = {
     "core" => %w[numo/narray],
     "knowledge" => %w[json_schemer],
-    "storage" => %w[sequel sqlite3 fileutils securerandom openssl],
+    "storage" => %w[sequel sqlite3 fileutils securerandom openssl exifr/jpeg open3 stringio],
     "sheet" => %w[prawn],
     "api" => %w[sinatra/base dry/validation icalendar rack rqrcode_core],
     "cli" => %w[fileutils optparse socket],
@@ -47,7 +47,7 @@ class Architecture
   # what => constants that reach it, and the only places that may
   REACH = {
     clock: [%w[Process], %w[service/base/context.rb]],
-    chance: [%w[Random SecureRandom], %w[devices/simulated storage/drafts.rb service/household/phone_access.rb]],
+    chance: [%w[Random SecureRandom], %w[devices/simulated storage/drafts.rb storage/pictures.rb service/household/phone_access.rb]],
     environment: [%w[ENV ARGV], %w[boot.rb cli]],
     files: [
       %w[File IO Dir Pathname FileUtils Tempfile Etc],
@@ -60,6 +60,7 @@ class Architecture
         storage/household_lock.rb
         storage/backups.rb
         storage/certificate.rb
+        storage/pictures.rb
         storage/store.rb
         sheet/paper.rb
         api/web_app.rb
@@ -69,6 +70,7 @@ class Architecture
       ]
     ],
     network: [%w[Net Socket TCPSocket UDPSocket TCPServer OpenURI], %w[cli/network_command.rb]],
+    programs: [%w[Open3 PTY Process], %w[storage/pictures.rb service/base/context.rb]],
     threads: [
       %w[Thread Mutex Ractor Fiber],
       %w[devices/shelf.rb service/base api/web_app.rb api/attempts.rb service/tables/import_log.rb boot.rb]

@@ -14,6 +14,7 @@ module Graver
         Resources::LookOvers,
         Resources::Findings,
         Resources::OpenEnds,
+        Resources::Photos,
         Resources::Timelines,
         Resources::Workshop,
         Resources::Imports,

@@ -9,7 +9,7 @@ module Graver
       HEADERS = {
         "content-security-policy" =>
           "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; " \
-            "img-src 'self' data:; font-src 'self'; " \
+            "img-src 'self' data: blob:; font-src 'self'; " \
             "connect-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'",
         "cross-origin-resource-policy" => "same-origin",
         "x-content-type-options" => "nosniff",

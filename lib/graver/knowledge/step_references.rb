@@ -31,6 +31,7 @@ module Graver
         facts = @procedure.facts.keys
         {
           needs: @procedure.steps.map(&:id),
+          shows: @procedure.steps.map(&:id),
           requires: facts,
           forbids: facts,
           gives: facts,

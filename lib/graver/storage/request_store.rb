@@ -18,6 +18,7 @@ module Graver
         corrections: %i[of],
         planned_events: %i[of_vehicles],
         open_ends: %i[of_vehicles],
+        photos: %i[find of_vehicle],
         sessions: [],
         torque_wrenches: %i[all find],
         supplies: %i[of find],
@@ -26,7 +27,7 @@ module Graver
         kept_answers: %i[revisions]
       }.freeze
       # A change of one of these concerns itself alone.
-      APART = %i[jobs drafts answers_given kept_answers sessions].freeze
+      APART = %i[jobs drafts answers_given kept_answers photos sessions].freeze
 
       # store: Store
       def initialize(store)
@@ -55,6 +56,7 @@ module Graver
 
       def reachable? = @store.reachable?
       def backups = @store.backups
+      def pictures = @store.pictures
 
       private
 

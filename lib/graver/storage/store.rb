@@ -18,6 +18,7 @@ module Graver
         corrections: Corrections,
         planned_events: PlannedEvents,
         open_ends: OpenEnds,
+        photos: Photos,
         sessions: Sessions,
         torque_wrenches: TorqueWrenches,
         supplies: Supplies,
@@ -66,6 +67,7 @@ module Graver
       def once(_key) = yield
 
       def backups = @backups ||= Backups.new(@path)
+      def pictures = @pictures ||= Pictures.new(@path)
 
       # Runs the block with every statement told to a Logger: for benchmarks.
       def logged(logger)

@@ -1,7 +1,24 @@
 import { asSeen, client, taken, type Schemas } from "./client";
 
 /** What only some screens ask for, and the first page does not carry: at the car, open ends, phone access. */
+// A picture goes as it is.
+const jpeg = { bodySerializer: (body: unknown) => body as BodyInit, headers: { "Content-Type": "image/jpeg" } };
+
 export const beside = {
+  photographStep: (id: number, step: string, photo: Blob) =>
+    taken(
+      client.POST("/jobs/{id}/photos", {
+        params: { path: { id }, query: { step } },
+        body: photo as unknown as string,
+        ...jpeg,
+      }),
+    ),
+  photographLookOver: (id: number, photo: Blob) =>
+    taken(
+      client.POST("/look-overs/{id}/photos", { params: { path: { id } }, body: photo as unknown as string, ...jpeg }),
+    ),
+  removePhoto: (id: number) => taken(client.DELETE("/photos/{id}", { params: { path: { id } } })),
+  restorePhoto: (id: number) => taken(client.POST("/photos/{id}/restore", { params: { path: { id } } })),
   actByUnit: (id: number, act: Schemas["UnitAct"]) =>
     taken(client.POST("/jobs/{id}/unit-acts", { params: { path: { id } }, body: act })),
   bedIn: (id: number, query: Record<string, string>) =>

@@ -49,6 +49,9 @@ export class JobPlanState {
   };
   choose = (line: string, supply: number | null) =>
     this.act(() => api.choosePart(this.id, line, supply, this.plan!.revision));
+  /** The answer of a photo goes into the plan; what it was refused for is said where it was taken. */
+  photograph = async (step: string, photo: Blob) => (this.plan = await beside.photographStep(this.id, step, photo));
+  reload = () => this.act(() => api.job(this.id));
   note = (step: string, text: string) => this.act(() => beside.noteStep(this.id, step, text));
   adjust = (adjustment: Schemas["Adjustment"]) => this.act(() => beside.adjust(this.id, adjustment));
   unadjust = (event: number) => this.act(() => beside.unadjust(this.id, event));

@@ -47,7 +47,11 @@ module Graver
 
         def bin_draft = { binned: drafts.bin(id) }
         def restore_draft = { vehicle_id: Service::Household::Bin.new(context).restore_draft(id) }
-        def look_over = Serializers::LookOvers.new(knowledge).call(*Service::Measuring::LookOvers.new(context).find(id))
+        def look_over
+          look_over, vehicle = Service::Measuring::LookOvers.new(context).find(id)
+          photos = Service::Measuring::Photos.new(context).of_look_over(look_over)
+          Serializers::LookOvers.new(knowledge).call(look_over, vehicle, photos)
+        end
 
         def correct_look_over
           correct(Service::Measuring::Correct.new(context), payload(Contracts::LookOverCorrection))

@@ -14,6 +14,7 @@ module Graver
           ordered = plan.ordered
           @torque = plan.torque
           @reads = Service::Planning::StepReads.new(@knowledge, plan)
+          @photos = Service::Planning::StepPhotos.new(plan.photos, plan.job, ordered.placed || [])
           @cautioned = Set.new
           @wordings = Hash.new { |all, axle| all[axle] = plan.wording(@knowledge, axle) }
           @first = Core::Planning::Movements.call(ordered.placed || []).to_set { |movement| movement.first.key }
@@ -56,6 +57,7 @@ module Graver
             timer: step.timer&.to_h,
             event: plan.ordered.events[placed.key] || plan.ordered.events[step.id],
             own: step.id.start_with?("own-"),
+            photos: @photos.call(placed).to_h.transform_values { |photos| Photos.call(photos) },
             **notes(placed, plan)
           }
         end

@@ -9,8 +9,8 @@ module Graver
           @knowledge = knowledge
         end
 
-        # Storage::LookOver, its Storage::Vehicle
-        def call(look_over, vehicle)
+        # Storage::LookOver, its Storage::Vehicle, its [Storage::Photo]
+        def call(look_over, vehicle, photos)
           axles = vehicle.axles.to_h { |axle| [axle.id, axle.name] }
           {
             id: look_over.id,
@@ -27,7 +27,8 @@ module Graver
             imported: !look_over.import_id.nil?,
             corrections: look_over.corrections.map { |correction| correction(correction) },
             readings: look_over.readings.map { |row| reading(row, axles) },
-            marks: look_over.conditions.map { |condition| mark(condition, axles) }
+            marks: look_over.conditions.map { |condition| mark(condition, axles) },
+            photos: Photos.call(photos)
           }
         end
 

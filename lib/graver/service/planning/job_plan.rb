@@ -11,7 +11,8 @@ module Graver
         # ordered: Planning::Steps::Ordered; torque: [Planning::Torque::Set]; gaps: [Gap]; impossible: [[AxleRecord,
         # sentence]];
         # halts: [Planning::Scope::Halt] of a job under way;
-        # places: knowledge entries of what goes where; notes: { step id => [note of an earlier job] }
+        # places: knowledge entries of what goes where; notes: { step id => [note of an earlier job] };
+        # photos: [Storage::Photo] of the vehicle
         Plan =
           Core::Value.define(
             :overview,
@@ -28,6 +29,7 @@ module Graver
             :impossible,
             :places,
             :notes,
+            :photos,
             :readiness,
             :halts
           ) do
@@ -126,6 +128,7 @@ module Graver
                 works.filter_map { |file, chosen| (because = scoping.impossible(file, chosen)) && [file, because] },
               places: WhatGoesWhere.new(@knowledge).call(ordered, torque),
               notes: notes(overview, job),
+              photos: @context.store.photos.of_vehicle(overview.vehicle.id),
               readiness: [],
               halts: []
             )

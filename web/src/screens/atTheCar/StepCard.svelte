@@ -6,7 +6,11 @@
   import { day, lowerFirst, upperFirst } from "../../format/words";
   import { focusOn } from "../../parts/focus";
   import Fault from "../../parts/Fault.svelte";
+  import PhotoStrip from "../../parts/PhotoStrip.svelte";
+  import TakePhoto from "../../parts/TakePhoto.svelte";
+  import * as photoTexts from "../../texts/photos";
   import { inShort, type Movement } from "../../format/jobs";
+  import type { Schemas } from "../../api/client";
   import BedInCoach from "./BedInCoach.svelte";
   import BoltList from "./BoltList.svelte";
   import Counter from "./Counter.svelte";
@@ -25,6 +29,13 @@
     ...all((step) => step.undo.map((each) => `${each.label.toLowerCase()}: ${each.drive}`)),
     ...all((step) => step.tools),
   ]);
+  const photosOf = (of: (photos: Schemas["StepPhotos"]) => Schemas["Photo"][]) => {
+    const found = movement.steps.flatMap((step) => of(step.photos));
+    return found.filter((photo, at) => found.findIndex((each) => each.id === photo.id) === at);
+  };
+  const own = $derived(photosOf((photos) => photos.own));
+  const shown = $derived(photosOf((photos) => photos.shown));
+  const earlier = $derived(photosOf((photos) => photos.earlier));
   const waits = $derived(course.waitsFor(movement));
   // Only a single step may be answered for, and never one that kills.
   const otherwise = $derived(
@@ -105,6 +116,14 @@
       {#each tools as tool (tool)}<li>{tool}</li>{/each}
     </ul>
   {/if}
+  {#each [[photoTexts.asItWas, shown], [photoTexts.lastTime, earlier]] as const as [title, photos] (title)}
+    {#if photos.length}
+      <h3>{title}</h3>
+      <PhotoStrip {photos} />
+    {/if}
+  {/each}
+  <PhotoStrip photos={own} changed={job.reload} />
+  {#if job.plan!.id !== null}<TakePhoto send={(photo) => job.photograph(movement.steps[0]!.key, photo)} />{/if}
   {#each movement.steps.filter((step) => step.why) as step (step.key)}<p class="why">{step.why}</p>{/each}
   {#each movement.steps.flatMap((step) => step.last_time) as note (note.day + note.text)}<p class="note">
       <strong>{say(texts.lastTimeDay, { day: day(note.day) })}</strong>
@@ -133,12 +152,12 @@
         </div>
       </form>
     {:else}
-      <p class="row acts">
+      <div class="row acts">
         <button type="button" class="link" onclick={() => (writing = "note")}>{texts.noteForNextTime}</button>
         {#if otherwise}
           <button type="button" class="link" onclick={() => (writing = "otherwise")}>{texts.iDidItAnotherWay}</button>
         {/if}
-      </p>
+      </div>
     {/if}
   {/if}
 </article>

@@ -3,7 +3,11 @@
   import * as texts from "../../texts/lookOver";
   import { say } from "../../texts/say";
   import { Button, InlineNotification } from "carbon-components-svelte";
+  import { beside } from "../../api/beside";
   import { api, type Schemas } from "../../api/client";
+  import PhotoStrip from "../../parts/PhotoStrip.svelte";
+  import TakePhoto from "../../parts/TakePhoto.svelte";
+  import * as photoTexts from "../../texts/photos";
   import Problem from "../../parts/Problem.svelte";
   import { focusOn } from "../../parts/focus";
   import { asRead, day, upperFirst } from "../../format/words";
@@ -283,6 +287,11 @@
         </ul>
       </section>
     {/if}
+    <section class="sheet">
+      <h2>{photoTexts.photos}</h2>
+      <PhotoStrip photos={lookOver.photos} changed={() => loaded.load(() => api.lookOver(id))} />
+      <TakePhoto send={async (photo) => (loaded.value = await beside.photographLookOver(id, photo))} />
+    </section>
     {#if open === "itself"}
       <form class="sheet correct" onsubmit={(event) => (event.preventDefault(), keepItself(lookOver))} novalidate>
         {#if !lookOver.void}

@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Resources
+      # Photos at steps of a job and at look-overs.
+      class Photos < Resource
+        JPEG = "image/jpeg"
+        post "/jobs/:id/photos", :photograph_step, 201
+        post "/look-overs/:id/photos", :photograph_look_over, 201
+        get "/photos/:id", :photo
+        delete "/photos/:id", :remove_photo
+        post "/photos/:id/restore", :restore_photo
+
+        def photograph_step
+          job = Service::Planning::Photograph.new(context).call(id, params["step"].to_s, bytes)
+          Serializers::JobPlans.new(knowledge).call(Service::Planning::JobPlan.new(context).of_job(job))
+        end
+
+        def photograph_look_over
+          photos.at_look_over(id, bytes)
+          look_over, vehicle = Service::Measuring::LookOvers.new(context).find(id)
+          Serializers::LookOvers.new(knowledge).call(look_over, vehicle, photos.of_look_over(look_over))
+        end
+
+        def photo = Download.new(type: JPEG, body: photos.bytes(id), disposition: "inline")
+        def remove_photo = Serializers::Photos.one(photos.remove(id))
+        def restore_photo = Serializers::Photos.one(photos.restore(id))
+
+        private
+
+        def photos = @photos ||= Service::Measuring::Photos.new(context)
+        def bytes = @exchange.bytes(Service::Measuring::Photos::LARGEST_BYTES)
+      end
+    end
+  end
+end

@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Serializers
+      # Photos, each under an address of its own.
+      module Photos
+        module_function
+
+        # [Storage::Photo]
+        def call(photos) = photos.map { |photo| one(photo) }
+
+        def one(photo)
+          { **photo.to_h.slice(:id, :width, :height, :removed), step: photo.key, day: photo.day.iso8601 }
+        end
+      end
+    end
+  end
+end

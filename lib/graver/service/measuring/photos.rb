@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Measuring
+      # Photos of what was found: taken, looked at, removed and had back.
+      class Photos
+        LARGEST_BYTES = 6 * 1024 * 1024
+        # of one step or one look-over
+        MOST = 12
+
+        def initialize(context)
+          @context = context
+          @store = context.store
+        end
+
+        # At a look-over -> id. Raises InvalidEntry, NotFound.
+        def at_look_over(id, bytes) = add(@store.look_overs.find(id).vehicle_id, { look_over_id: id }, bytes)
+
+        # place: as Storage::Photos#add wants it -> id. Raises InvalidEntry, NotSaved.
+        def add(vehicle_id, place, bytes)
+          there = @store.photos.of_vehicle(vehicle_id).select { |photo| photo.to_h.slice(*place.keys) == place }
+          raise refused("too_many", Texts.say("photos.too_many", most: MOST)) if there.length >= MOST
+
+          picture = @store.pictures.keep(bytes) or raise refused("unreadable", Texts.say("photos.unreadable"))
+          @store.transaction { @store.photos.add(vehicle_id, picture, place, on: @context.today, at: @context.now) }
+        end
+
+        # Of a look-over, oldest first -> [Storage::Photo]
+        def of_look_over(look_over)
+          @store.photos.of_vehicle(look_over.vehicle_id).select { |photo| photo.look_over_id == look_over.id }
+        end
+
+        # The file of one -> bytes. Raises NotFound.
+        def bytes(id) = @store.pictures.read(@store.photos.find(id).digest)
+
+        # Raises NotFound.
+        def remove(id) = change(id) { @store.photos.remove(id, at: @context.now) }
+        def restore(id) = change(id) { @store.photos.restore(id) }
+
+        private
+
+        def change(id)
+          @store.photos.find(id)
+          @store.transaction { yield }
+          @store.photos.find(id)
+        end
+
+        def refused(code, text) = InvalidEntry.of("photo", code, text)
+      end
+    end
+  end
+end

@@ -1,0 +1,86 @@
+# frozen_string_literal: true
+
+require "digest"
+require "exifr/jpeg"
+require "fileutils"
+require "open3"
+require "securerandom"
+require "stringio"
+
+module Graver
+  module Storage
+    # The files of photos, in a folder of its own beside the household's file, each named by the digest of what it
+    # shows. A camera's notes (place, day, device) are taken off before one is kept, and it is turned the way it was
+    # taken: both without loss, by jpegtran of libjpeg-turbo.
+    class Pictures
+      # digest: hexadecimal; width, height: px
+      Kept = Core::Value.define(:digest, :width, :height)
+      MOST_PIXELS = 8000
+      # Exif's numbers of orientation (CIPA DC-008, table 4, from memory) -> what brings the picture upright
+      UPRIGHT = {
+        2 => %w[-flip horizontal],
+        3 => %w[-rotate 180],
+        4 => %w[-flip vertical],
+        5 => %w[-transpose],
+        6 => %w[-rotate 90],
+        7 => %w[-transverse],
+        8 => %w[-rotate 270]
+      }.freeze
+      # -trim: edges that do not fill a block, which cannot be turned without loss
+      BARE = %w[jpegtran -copy none -trim -maxscans 100 -maxmemory 256m].freeze
+
+      # path: the household's file
+      def initialize(path)
+        @folder = File.join(File.dirname(path), "#{File.basename(path, ".*")}-photos")
+      end
+
+      # bytes of a JPEG -> Kept, or nil where it cannot be read as one or is too large. Raises NotSaved.
+      def keep(bytes)
+        given = read_head(bytes) or return
+        bare = bare(bytes, given.orientation.to_i) or return
+        head = read_head(bare) or return
+        digest = Digest::SHA256.hexdigest(bare)
+        write(digest, bare)
+        Kept.new(digest:, width: head.width, height: head.height)
+      rescue SystemCallError => e
+        raise NotSaved, Texts.say("file.no_photo", because: e.message)
+      end
+
+      # -> bytes. Raises NotFound where the file is gone.
+      def read(digest)
+        File.binread(path(digest))
+      rescue Errno::ENOENT
+        raise NotFound, Texts.say("missing.photo")
+      end
+
+      private
+
+      def path(digest) = File.join(@folder, "#{digest}.jpg")
+
+      def read_head(bytes)
+        head = EXIFR::JPEG.new(StringIO.new(bytes))
+        head if [head.width, head.height].all? { |side| side.to_i.between?(1, MOST_PIXELS) }
+      rescue StandardError
+        # whatever a camera, or somebody else, wrote there
+        nil
+      end
+
+      def bare(bytes, orientation)
+        out, _, status = Open3.capture3(*BARE, *UPRIGHT.fetch(orientation, []), stdin_data: bytes, binmode: true)
+        out if status.success? && !out.empty?
+      end
+
+      # Whole or not at all.
+      def write(digest, bytes)
+        return if File.exist?(path(digest))
+
+        FileUtils.mkdir_p(@folder, mode: 0o700)
+        beside = File.join(@folder, ".#{SecureRandom.hex(8)}.part")
+        File.binwrite(beside, bytes, perm: 0o600)
+        File.rename(beside, path(digest))
+      ensure
+        FileUtils.rm_f(beside) if beside
+      end
+    end
+  end
+end

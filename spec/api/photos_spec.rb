@@ -1,0 +1,69 @@
+# frozen_string_literal: true
+
+require_relative "../support/camera"
+require_relative "../support/job_helper"
+
+RSpec.describe "Photos in the API" do
+  include JobHelper
+
+  before do
+    complete
+    know(front, ["rotor.retention", "nothing", nil])
+  end
+
+  def send_photo(path, bytes = Camera.photo)
+    header "Host", "127.0.0.1"
+    header "Content-Type", "image/jpeg"
+    post("/api/v1#{path}", bytes)
+    JSON.parse(last_response.body)
+  end
+  def photograph(key, of = job) = send_photo("/jobs/#{of["id"]}/photos?step=#{key}")
+  def at(plan, key) = step(plan, key)["photos"].transform_values { |photos| photos.map { |photo| photo["id"] } }
+  def picture(id) = get("/api/v1/photos/#{id}", {}, { "HTTP_HOST" => "127.0.0.1" })
+
+  it "shows what was photographed where it goes together again, at the same corner" do
+    plan = photograph("front.left.judge")
+    expect(status).to eq(201)
+    expect(at(plan, "front.left.judge")).to eq("own" => [1], "shown" => [], "earlier" => [])
+    expect(at(plan, "front.left.pads_in")).to eq("own" => [], "shown" => [1], "earlier" => [])
+    expect(at(plan, "front.right.pads_in")["shown"]).to be_empty
+    picture(1)
+    expect(last_response.headers).to include("content-type" => "image/jpeg", "cache-control" => "no-store")
+    expect(Camera.corners(last_response.body)).to eq(%i[red blue blue red])
+  end
+
+  it "shows it next time at the same step, and on no other vehicle" do
+    photograph("front.left.judge")
+    next_time = ask(:post, "/axles/#{front}/jobs", {})
+    plan = ask(:get, "/jobs/#{next_time["id"]}")
+    expect(at(plan, "front.left.judge")).to eq("own" => [], "shown" => [], "earlier" => [1])
+    other = ask(:post, "/vehicles", { name: "Rowan", kind: "car" })["axles"].first["id"]
+    know(other, ["caliper.kind", "floating_slide_pins", nil], ["rotor.retention", "nothing", nil])
+    expect(at(ask(:get, "/axles/#{other}/job-plan"), "front.left.judge")["earlier"]).to be_empty
+  end
+
+  it "is removed and had back" do
+    photograph("front.left.judge")
+    expect(ask(:delete, "/photos/1")).to include("removed" => true, "step" => "front.left.judge")
+    expect(at(ask(:get, address), "front.left.pads_in")["shown"]).to be_empty
+    expect(ask(:post, "/photos/1/restore")).to include("removed" => false)
+    expect(at(ask(:get, address), "front.left.pads_in")["shown"]).to eq([1])
+  end
+
+  it "goes to a look-over too" do
+    id = ask(:post, "/vehicles/#{car["id"]}/look-overs", look_over("2026-05-01", "60000", pad("6.0")))["id"]
+    expect(send_photo("/look-overs/#{id}/photos")["photos"]).to contain_exactly(include("step" => nil, "width" => 32))
+    expect(ask(:get, "/look-overs/#{id}")["photos"].length).to eq(1)
+  end
+
+  it "refuses what is no photo, too large, too many, or nowhere" do
+    expect(fields(send_photo(address("/photos?step=front.left.judge"), "no picture"))).to eq("photo" => "unreadable")
+    expect(fields(photograph("front.left.dance"))).to eq("step" => "unknown_step")
+    send_photo(address("/photos?step=front.left.judge"), "x" * (6 * 1024 * 1024 + 1))
+    expect(status).to eq(413)
+    12.times { photograph("front.left.judge") }
+    expect(fields(photograph("front.left.judge"))).to eq("photo" => "too_many")
+    %w[/jobs/99/photos?step=x /look-overs/99/photos].each { |path| send_photo(path) && expect(status).to(eq(404)) }
+    [picture(99), ask(:delete, "/photos/99")].each { expect(status).to eq(404) }
+  end
+end

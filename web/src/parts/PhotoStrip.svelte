@@ -1,0 +1,121 @@
+<script lang="ts">
+  import * as texts from "../texts/photos";
+  import { say } from "../texts/say";
+  import { day } from "../format/words";
+  import { beside } from "../api/beside";
+  import type { Schemas } from "../api/client";
+
+  /** Photos beside each other; a tap shows one as large as the screen. changed: one is removed or back; none: only shown. */
+  let { photos, changed }: { photos: Schemas["Photo"][]; changed?: () => unknown } = $props();
+  let dialog = $state<HTMLDialogElement>();
+  let open = $state<Schemas["Photo"] | null>(null);
+  let gone = $state<number | null>(null);
+  const address = (photo: Schemas["Photo"]) => `/api/v1/photos/${photo.id}`;
+  const named = (photo: Schemas["Photo"]) => say(texts.photoOf, { day: day(photo.day) });
+
+  function show(photo: Schemas["Photo"]) {
+    open = photo;
+    dialog?.showModal();
+  }
+  async function remove() {
+    gone = open!.id;
+    dialog?.close();
+    await beside.removePhoto(gone);
+    await changed?.();
+  }
+  async function restore() {
+    await beside.restorePhoto(gone!);
+    gone = null;
+    await changed?.();
+  }
+</script>
+
+{#if photos.length}
+  <ul>
+    {#each photos as photo (photo.id)}
+      <li>
+        <button type="button" onclick={() => show(photo)} aria-label={named(photo)}
+          ><img src={address(photo)} alt="" width={photo.width} height={photo.height} loading="lazy" /></button
+        >
+      </li>
+    {/each}
+  </ul>
+{/if}
+{#if gone !== null}
+  <p role="status">{texts.removed} <button type="button" class="link" onclick={restore}>{texts.undo}</button></p>
+{/if}
+<dialog bind:this={dialog} aria-label={open ? named(open) : texts.photos} onclose={() => (open = null)}>
+  {#if open}
+    <img src={address(open)} alt={named(open)} />
+    <p>
+      <span>{named(open)}</span>
+      {#if changed}<button type="button" onclick={remove}>{texts.remove}</button>{/if}
+      <button type="button" onclick={() => dialog?.close()}>{texts.close}</button>
+    </p>
+  {/if}
+</dialog>
+
+<style>
+  ul {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem;
+    list-style: none;
+    margin: 0;
+    padding: 0;
+  }
+  li button {
+    display: block;
+    padding: 0;
+    border: 2px solid currentColor;
+    background: none;
+    cursor: zoom-in;
+  }
+  li img {
+    display: block;
+    height: 96px;
+    width: auto;
+    max-width: 200px;
+    object-fit: cover;
+  }
+  p {
+    margin: 0;
+  }
+  dialog {
+    border: 0;
+    padding: 0;
+    margin: auto;
+    max-width: 100vw;
+    max-height: 100dvh;
+    background: #000;
+    color: #fff;
+  }
+  dialog::backdrop {
+    background: rgb(0 0 0 / 85%);
+  }
+  dialog img {
+    display: block;
+    max-width: 100vw;
+    max-height: calc(100dvh - 72px);
+    margin: 0 auto;
+  }
+  dialog p {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    justify-content: flex-end;
+    gap: 0.5rem;
+    padding: 0.5rem 0.75rem;
+  }
+  dialog span {
+    flex: 1;
+  }
+  dialog button {
+    font: inherit;
+    min-height: 48px;
+    padding: 0 1rem;
+    background: none;
+    color: inherit;
+    border: 1px solid currentColor;
+  }
+</style>

@@ -1,0 +1,19 @@
+/** The longer side of a photo that is sent, in pixels: enough to read a casting mark by. */
+const LONGER = 2000;
+const QUALITY = 0.82;
+
+/** What a camera gave, upright, made smaller, as a JPEG without the camera's notes. Rejects what is no picture. */
+export async function shrunk(file: Blob): Promise<Blob> {
+  const seen = await createImageBitmap(file, { imageOrientation: "from-image" });
+  const scale = Math.min(1, LONGER / Math.max(seen.width, seen.height));
+  const canvas = document.createElement("canvas");
+  [canvas.width, canvas.height] = [seen.width, seen.height].map((side) => Math.max(1, Math.round(side * scale))) as [
+    number,
+    number,
+  ];
+  canvas.getContext("2d")!.drawImage(seen, 0, 0, canvas.width, canvas.height);
+  seen.close();
+  return new Promise((resolve, reject) =>
+    canvas.toBlob((blob) => (blob ? resolve(blob) : reject(new Error("no picture"))), "image/jpeg", QUALITY),
+  );
+}
