@@ -23,7 +23,7 @@ module Graver
       ],
       "GRAVER_LAN" => [
         nil,
-        "the address of this machine in its network at which phones may sign in; else this machine only"
+        "yes, or the address of this machine in its network at which phones may sign in; else as it was chosen in Graver"
       ],
       "GRAVER_PORT" => ["8321", "the port it listens on"],
       "GRAVER_HTTPS" => [nil, "yes: encrypted over the network, by a certificate of its own"],
@@ -82,7 +82,40 @@ module Graver
       serving = Service::Base::Context::Serving.new(later: Service::Base::Afterwards.new, patience: PATIENCE_SECONDS)
       context = context(settings, serving:)
       keep_copies(context)
-      rack(context, network(settings)).tap { |application| work_ahead(context, application) }
+      phones = phones(context, settings)
+      let_in(context, phones, settings)
+      rack(context, phones:).tap { |application| work_ahead(context, application) }
+    end
+
+    # The way for phones, closed as yet.
+    def phones(context, settings)
+      API::PhoneLine.new(
+        port: setting(settings, "GRAVER_PORT").to_i,
+        certificate: ->(address) { certificate(address, context.for_request.time, settings) }
+      ) { |network| rack(context, network) }
+    end
+
+    # Opened at the start where that was asked for, or chosen in Graver. Raises InvalidEntry where it was asked for and
+    # cannot be.
+    def let_in(context, phones, settings)
+      asked = setting(settings, "GRAVER_LAN")
+      access = Service::Household::PhoneAccess.new(context.for_request)
+      return unless asked || access.wanted?
+      raise InvalidEntry.of("wanted", "missing", Texts.say("access.no_passphrase")) unless access.passphrase?
+
+      https = setting(settings, "GRAVER_HTTPS") == "yes" || (asked.nil? && access.https?)
+      warn tell(phones.open(address: asked == "yes" ? nil : asked, https:))
+    rescue InvalidEntry => e
+      raise if asked
+
+      warn e.message
+    end
+
+    def tell(network)
+      [
+        Texts.say("access.opened", address: network.root),
+        network.fingerprint && Texts.say("access.certificate", fingerprint: network.fingerprint)
+      ].compact.join("\n")
     end
 
     # Pages are opened before somebody does, whenever what they say has changed.
@@ -141,22 +174,16 @@ module Graver
       raise InvalidEntry.of("GRAVER_SIMULATED_DEVICES", "unreadable", Texts.say("faults.database_simulated"))
     end
 
-    # Where it is reached beside this machine.
-    def network(settings)
-      address = setting(settings, "GRAVER_LAN") or return API::Network::NONE
-      https = setting(settings, "GRAVER_HTTPS") == "yes"
-      API::Network.new(address:, port: setting(settings, "GRAVER_PORT").to_i, https:)
-    end
-
     # The whole application as Rack sees it.
-    def rack(context, network = API::Network::NONE)
+    # network: it is asked over; phones: PhoneLine it opens and closes, or nil
+    def rack(context, network = API::Network::NONE, phones: nil)
       api = Class.new(API::App) { set :context, context }
       hosts = [*HOSTS, *network.address]
       Rack::Builder.app do
         use Rack::Protection::HostAuthorization, permitted_hosts: hosts, logging: false
         use Rack::Deflater
         map("/api/v1") do
-          use(API::Gate, context:, network:)
+          use(API::Gate, context:, network:, phones:)
           run api
         end
         run API::WebApp.new(File.join(ROOT, "web/dist"))

@@ -5,7 +5,7 @@ require_relative "../support/api_helper"
 RSpec.describe "Phone access" do
   include ApiHelper
 
-  let(:lan) { Graver::API::Network.new(address: "192.168.7.20", port: 8321, https: false) }
+  let(:lan) { Graver::API::Network.new(address: "192.168.7.20", port: 8321, https: false, fingerprint: nil) }
   let(:phrase) { "four wet brown otters" }
 
   def app = @app ||= Graver::Boot.rack(context, lan)

@@ -38,8 +38,8 @@ class Architecture
     "knowledge" => %w[json_schemer],
     "storage" => %w[sequel sqlite3 fileutils securerandom openssl exifr/jpeg open3 stringio],
     "sheet" => %w[prawn],
-    "api" => %w[sinatra/base dry/validation icalendar rack rqrcode_core],
-    "cli" => %w[fileutils optparse socket],
+    "api" => %w[sinatra/base dry/validation icalendar rack rqrcode_core puma puma/server socket],
+    "cli" => %w[fileutils optparse],
     "service" => %w[bcrypt securerandom],
     "devices" => [],
     "log_format" => []
@@ -69,11 +69,11 @@ class Architecture
         boot.rb
       ]
     ],
-    network: [%w[Net Socket TCPSocket UDPSocket TCPServer OpenURI], %w[cli/network_command.rb]],
+    network: [%w[Net Socket TCPSocket UDPSocket TCPServer OpenURI Puma], %w[api/phone_line.rb]],
     programs: [%w[Open3 PTY Process], %w[storage/pictures.rb service/base/context.rb]],
     threads: [
       %w[Thread Mutex Ractor Fiber],
-      %w[devices/shelf.rb service/base api/web_app.rb api/attempts.rb service/tables/import_log.rb boot.rb]
+      %w[devices/shelf.rb service/base api/web_app.rb api/attempts.rb api/phone_line.rb service/tables/import_log.rb boot.rb]
     ]
   }.freeze
   # [receiver, method] of the clock

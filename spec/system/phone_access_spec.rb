@@ -6,7 +6,7 @@ require_relative "../support/browser_helper"
 RSpec.describe "Phone access in the browser", :demo do
   include BrowserHelper
 
-  let(:lan) { Graver::API::Network.new(address: "192.168.7.20", port: 8321, https: false) }
+  let(:lan) { Graver::API::Network.new(address: "192.168.7.20", port: 8321, https: false, fingerprint: nil) }
   let(:application) { Graver::Boot.rack(context, lan) }
   let(:access) { Graver::Service::Household::PhoneAccess.new(context.for_request) }
 

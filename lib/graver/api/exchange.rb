@@ -43,6 +43,7 @@ module Graver
       def address = @request.get_header("REMOTE_ADDR").to_s
       def local? = Network.loopback?(address)
       def network = @request.get_header(Gate::NETWORK) || Network::NONE
+      def phones = @request.get_header(Gate::PHONES)
       def attempts = @request.get_header(Gate::ATTEMPTS)
 
       # A whole number in the address. Raises NotFound for anything else: there is nothing at such an address.

@@ -7,19 +7,22 @@ module Graver
     class Gate
       COOKIE = "graver_session"
       NETWORK = "graver.network"
+      PHONES = "graver.phones"
       ATTEMPTS = "graver.attempts"
       OPEN = "/session"
 
-      # network: Network
-      def initialize(app, context:, network:)
+      # network: Network it is asked over; phones: PhoneLine of a server that has one, or nil
+      def initialize(app, context:, network:, phones:)
         @app = app
         @context = context
         @network = network
+        @phones = phones
         @attempts = Attempts.new(context.method(:clock))
       end
 
       def call(env)
-        env[NETWORK] = @network
+        env[NETWORK] = @phones&.network || @network
+        env[PHONES] = @phones
         env[ATTEMPTS] = @attempts
         env["graver.barred"] = true unless let_in?(env)
         @app.call(env)

@@ -5,9 +5,9 @@ require "ipaddr"
 module Graver
   module API
     # Where the server can be reached beside this machine. address: of this machine in its network, or nil; https: is
-    # the way encrypted?
+    # the way encrypted? fingerprint: of its certificate, or nil
     Network =
-      Core::Value.define(:address, :port, :https) do
+      Core::Value.define(:address, :port, :https, :fingerprint) do
         def listening? = !address.nil?
         def root = "#{https ? "https" : "http"}://#{address.include?(":") ? "[#{address}]" : address}:#{port}/"
 
@@ -19,6 +19,6 @@ module Graver
         end
       end
     # This machine alone.
-    Network::NONE = Network.new(address: nil, port: nil, https: false)
+    Network::NONE = Network.new(address: nil, port: nil, https: false, fingerprint: nil)
   end
 end

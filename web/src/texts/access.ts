@@ -7,9 +7,11 @@ export const aNewPassphrase = "A new passphrase: every device signs in anew";
 export const setAPassphrase = "Set a passphrase: four words nobody guesses";
 export const savePassphrase = "Save passphrase";
 export const passphraseSaved = "Saved. Every device has to sign in anew.";
-export const letPhonesIn = "Let phones of this network in, from the next start on";
+export const letPhonesIn = "Let phones of this network in";
+export const encryptTheWay = "Encrypt the way to them";
+export const theFingerprint = "The certificate's SHA-256 fingerprint: {fingerprint}";
 export const notListening =
-  "Graver listens on this machine only. Start it with “bin/serve --lan”, or switch it on here and start it again.";
+  "Graver listens on this machine only.";
 export const listeningAt = "Phones of this network find Graver at {address}.";
 export const pairAPhone = "Pair a phone";
 export const pairAnother = "Another code";
@@ -21,9 +23,9 @@ export const noDevices = "None.";
 export const signedInSeen = "since {begun}, last seen {seen}, until {until}";
 export const signOut = "Sign out";
 export const withoutHttps =
-  "The way is not encrypted: whoever is in the same network and listens can read what passes, the passphrase too, and act as your phone. At home with a network password of your own that is nobody, as a rule. “bin/serve --lan --https” encrypts it, and lets the phone keep its screen on.";
+  "The way is not encrypted: whoever is in the same network and listens can read what passes, the passphrase too, and act as your phone. At home with a network password of your own that is nobody, as a rule. Encrypted, the phone can keep its screen on, too.";
 export const withHttps =
-  "The way is encrypted by a certificate Graver made itself. Nobody vouches for it, so the browser warns once: compare the fingerprint printed at the start, then go on. Graver never leaves your network.";
+  "The way is encrypted by a certificate Graver made itself. Nobody vouches for it, so the browser warns once: compare its fingerprint with the one below, then go on. Graver never leaves your network.";
 export const pairing = "Pairing this device";
 /** What a device is called in the list: its kind, as its browser says it. */
 export const thisDevice = (agent: string): string => (/Mobi/.test(agent) ? "Phone" : "Computer");

@@ -8,6 +8,7 @@ module Graver
         json do
           optional(:passphrase).value(:string, max_size?: 200)
           optional(:wanted).filled(:bool)
+          optional(:https).filled(:bool)
         end
       end
     end

@@ -44,7 +44,7 @@ module Graver
           here do
             given = payload(Contracts::AccessChange)
             access_of.passphrase = given[:passphrase] if given.key?(:passphrase)
-            access_of.wanted = given[:wanted] if given.key?(:wanted)
+            let_in(**given.slice(:wanted, :https)) if given.key?(:wanted) || given.key?(:https)
             shown
           end
         end
@@ -68,7 +68,17 @@ module Graver
         private
 
         def access_of = @access_of ||= Service::Household::PhoneAccess.new(context)
-        def network = @exchange.network
+        # As it is by now: it may have been opened in this very request.
+        def network = @exchange.phones&.network || @exchange.network
+
+        # The way is opened or closed at once; what cannot be opened is not kept either.
+        def let_in(wanted: access_of.wanted? || network.listening?, https: access_of.https?)
+          access_of.require_passphrase if wanted
+          phones = @exchange.phones
+          (wanted ? phones.open(https:) : phones.close) if phones && (phones.network.listening? || wanted)
+          access_of.choose(wanted:, https:)
+        end
+
         def minutes = (@exchange.attempts.wait(@exchange.address) / 60.0).ceil
 
         def refused
@@ -89,7 +99,8 @@ module Graver
             wanted: access_of.wanted?,
             listening: network.listening?,
             address: network.listening? ? network.root : nil,
-            https: network.https,
+            https: network.listening? ? network.https : access_of.https?,
+            fingerprint: network.fingerprint,
             sessions: access_of.sessions.map(&:to_h)
           }
         end

@@ -29,8 +29,9 @@ module Graver
         end
 
         def passphrase? = !chosen["passphrase"].nil?
-        # Is the network to be listened to from the next start?
+        # Are phones let in, from every start on? Is the way to them encrypted?
         def wanted? = chosen["wanted"] == true && passphrase?
+        def https? = chosen["https"] == true
 
         # Ends every session: who knew the old one is out. Raises InvalidEntry.
         def passphrase=(text)
@@ -43,11 +44,15 @@ module Graver
           @store.transaction { @store.sessions.close_all(at: now) }
         end
 
-        # Raises InvalidEntry while there is no passphrase.
-        def wanted=(on)
-          raise InvalidEntry.of("wanted", "missing", Texts.say("access.passphrase_first")) if on && !passphrase?
+        # Raises InvalidEntry while there is none.
+        def require_passphrase
+          raise InvalidEntry.of("wanted", "missing", Texts.say("access.passphrase_first")) unless passphrase?
+        end
 
-          keep("wanted" => on)
+        # Raises InvalidEntry while there is no passphrase.
+        def choose(wanted:, https:)
+          require_passphrase if wanted
+          keep("wanted" => wanted, "https" => https)
         end
 
         # A code for one device, shown once.

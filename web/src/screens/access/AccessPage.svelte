@@ -40,6 +40,9 @@
     <section class="sheet stack">
       <p>{access.listening ? say(texts.listeningAt, { address: access.address! }) : texts.notListening}</p>
       {#if access.listening}<p class="quiet">{access.https ? texts.withHttps : texts.withoutHttps}</p>{/if}
+      {#if access.fingerprint}<p class="number address">
+          {say(texts.theFingerprint, { fingerprint: access.fingerprint })}
+        </p>{/if}
       <form class="row fields" onsubmit={keep} novalidate>
         <label class="grow"
           ><span>{access.passphrase ? texts.aNewPassphrase : texts.setAPassphrase}</span><input
@@ -55,11 +58,20 @@
       <label class="switch"
         ><input
           type="checkbox"
-          checked={access.wanted}
+          checked={access.wanted || access.listening}
           disabled={!access.passphrase || form.busy}
           onchange={(event) => change({ wanted: event.currentTarget.checked })}
         />
         {texts.letPhonesIn}</label
+      >
+      <label class="switch"
+        ><input
+          type="checkbox"
+          checked={access.https}
+          disabled={!access.passphrase || form.busy}
+          onchange={(event) => change({ https: event.currentTarget.checked })}
+        />
+        {texts.encryptTheWay}</label
       >
       <Fault text={form.fault("wanted")} />
     </section>

@@ -1,0 +1,89 @@
+# frozen_string_literal: true
+
+require "net/http"
+require "openssl"
+require "tmpdir"
+require_relative "../support/api_helper"
+
+# Real connections, at an address of this machine that is not the one it listens at.
+RSpec.describe Graver::API::PhoneLine do
+  include ApiHelper
+
+  let(:port) { TCPServer.open("127.0.0.2", 0) { |server| server.addr[1] } }
+  let(:line) do
+    certificate = ->(address) { Graver::Boot.certificate(address, Time.now, { "GRAVER_DATABASE" => "#{@folder}/g.sqlite3" }) }
+    described_class.new(port:, certificate:) { |network| Graver::Boot.rack(context, network) }
+  end
+
+  after { line.close }
+
+  def session(https: false, host: nil)
+    connection = Net::HTTP.new("127.0.0.2", port)
+    connection.use_ssl = https
+    connection.verify_mode = OpenSSL::SSL::VERIFY_NONE
+    connection.start do |http|
+      [http.get("/api/v1/session", { "Host" => host }.compact).code, http.peer_cert&.to_der]
+    end
+  end
+
+  it "is closed until it is opened, answers at its own name alone, and is closed again" do
+    expect { session }.to raise_error(Errno::ECONNREFUSED)
+    expect(line.network).not_to be_listening
+    expect(line.open(address: "127.0.0.2").root).to eq("http://127.0.0.2:#{port}/")
+    expect(session.first).to eq("200")
+    expect(session(host: "evil.example").first).to eq("403")
+    line.close
+    expect { session }.to raise_error(Errno::ECONNREFUSED)
+  end
+
+  it "goes over to an encrypted way while it is open, by the certificate it names" do
+    line.open(address: "127.0.0.2")
+    network = line.open(address: "127.0.0.2", https: true)
+    code, der = session(https: true)
+    expect([code, network.root]).to eq(["200", "https://127.0.0.2:#{port}/"])
+    expect(network.fingerprint.delete(":")).to eq(OpenSSL::Digest::SHA256.hexdigest(der).upcase)
+  end
+
+  it "says so where it cannot listen, and stays closed" do
+    TCPServer.open("127.0.0.2", port) do
+      expect { line.open(address: "127.0.0.2") }.to raise_error(Graver::InvalidEntry, /cannot listen at 127.0.0.2/)
+    end
+    expect { line.open(address: "no such place") }.to raise_error(Graver::InvalidEntry)
+    expect(line.network).not_to be_listening
+  end
+
+  describe "chosen in Graver" do
+    def app = @app ||= described(Graver::Boot.rack(context, phones: line))
+    def change(**given) = ask(:patch, "/access", given)
+
+    before { allow(described_class).to receive(:own_address).and_return("127.0.0.2") }
+
+    it "opens and closes at once, and only with a passphrase" do
+      expect(fields(change(wanted: true))).to eq("wanted" => "missing")
+      expect { session }.to raise_error(Errno::ECONNREFUSED)
+      change(passphrase: "four wet brown otters")
+      expect(change(wanted: true)).to include("listening" => true, "https" => false, "wanted" => true)
+      expect(session.first).to eq("200")
+      expect(change(https: true)).to include("https" => true, "fingerprint" => /\A(\h\h:){31}\h\h\z/)
+      expect(session(https: true).first).to eq("200")
+      expect(change(wanted: false)).to include("listening" => false, "fingerprint" => nil)
+      expect { session(https: true) }.to raise_error(Errno::ECONNREFUSED)
+    end
+
+    it "keeps nothing it could not do, and opens again with the next start" do
+      change(passphrase: "four wet brown otters")
+      TCPServer.open("127.0.0.2", port) { expect(fields(change(wanted: true))).to eq("wanted" => "refused") }
+      expect(ask(:get, "/access")).to include("wanted" => false)
+      change(wanted: true)
+      line.close
+      settings = { "GRAVER_DATABASE" => "unused" }
+      expect { Graver::Boot.let_in(context, line, settings) }.to output(%r{http://127.0.0.2:#{port}/}).to_stderr
+      expect(session.first).to eq("200")
+    end
+
+    it "does not start at all where it was asked for and has no passphrase" do
+      asked = { "GRAVER_LAN" => "yes" }
+      expect { Graver::Boot.let_in(context, line, asked) }.to raise_error(Graver::InvalidEntry, /only with a passphrase/)
+    end
+  end
+end
