@@ -19,6 +19,16 @@ RSpec.describe Graver::Texts do
       "timeline.label_" => %w[look order due retorque first_reading relook job],
       "backups." => %w[daily by_hand before_upgrade before_import before_restore],
       "log." => %w[squealer sensor metal],
+      "drills." => [
+        *%w[micrometer vernier dial leaf lip uneven rotor order].map { |kind| "#{kind}_label" },
+        *%w[exactly between at_least under].map { |choice| "leaf_#{choice}" },
+        *%w[edge groove hat].map { |place| "lip_at_#{place}" },
+        *%w[replace measure_again stay will_not_outlast].map { |outcome| "lip_#{outcome}" },
+        *%w[left_pins right_pins left_corner right_corner nothing].map { |pattern| "uneven_#{pattern}" },
+        *%w[pins corner nothing].map { |pattern| "uneven_because_#{pattern}" },
+        *%w[stay turn replace measure_again].map { |outcome| "rotor_#{outcome}" },
+        *%w[stay replace measure_again].map { |outcome| "rotor_because_#{outcome}" }
+      ],
       "sheet." => %w[inner_pad outer_pad rotor]
     }.flat_map { |start, ends| ends.map { |last| start + last } }
 

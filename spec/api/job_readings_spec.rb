@@ -101,13 +101,16 @@ RSpec.describe "Readings in the middle of a job in the API" do
       resolve_all
       ask(:patch, address, { state: "ready", because: "So be it" })
       ask(:patch, address, { state: "started" })
-      plan = measure("front.left.judge", odometer: km, conditions: seen("slide_pins", "boot_torn") + seen("pad", "cracked", face: "inner"))
+      plan =
+        measure(
+          "front.left.judge",
+          odometer: km,
+          conditions: seen("slide_pins", "boot_torn") + seen("pad", "cracked", face: "inner")
+        )
       expect(plan["halts"]).to be_empty
       # what is only to be planned for is offered
       found = plan["scope"]["offers"].select { |each| each["found"] }
-      expect(found.map { |each| each["text"] }).to eq(
-        ["Left slide pins: boot torn. Add “New slide pins and boots”?"]
-      )
+      expect(found.map { |each| each["text"] }).to eq(["Left slide pins: boot torn. Add “New slide pins and boots”?"])
       plan = measure("front.left.judge", conditions: seen("piston", "wet"))
       expect(plan["halts"]).to contain_exactly(
         include("must" => true, "works" => include("caliper", "pads"), "text" => /Left piston: wet.*leak/)

@@ -11,7 +11,9 @@ RSpec.describe Graver::API::PhoneLine do
 
   let(:port) { TCPServer.open("127.0.0.2", 0) { |server| server.addr[1] } }
   let(:line) do
-    certificate = ->(address) { Graver::Boot.certificate(address, Time.now, { "GRAVER_DATABASE" => "#{@folder}/g.sqlite3" }) }
+    certificate = ->(address) do
+      Graver::Boot.certificate(address, Time.now, { "GRAVER_DATABASE" => "#{@folder}/g.sqlite3" })
+    end
     described_class.new(port:, certificate:) { |network| Graver::Boot.rack(context, network) }
   end
 
@@ -21,9 +23,7 @@ RSpec.describe Graver::API::PhoneLine do
     connection = Net::HTTP.new("127.0.0.2", port)
     connection.use_ssl = https
     connection.verify_mode = OpenSSL::SSL::VERIFY_NONE
-    connection.start do |http|
-      [http.get("/api/v1/session", { "Host" => host }.compact).code, http.peer_cert&.to_der]
-    end
+    connection.start { |http| [http.get("/api/v1/session", { "Host" => host }.compact).code, http.peer_cert&.to_der] }
   end
 
   it "is closed until it is opened, answers at its own name alone, and is closed again" do
@@ -83,7 +83,10 @@ RSpec.describe Graver::API::PhoneLine do
 
     it "does not start at all where it was asked for and has no passphrase" do
       asked = { "GRAVER_LAN" => "yes" }
-      expect { Graver::Boot.let_in(context, line, asked) }.to raise_error(Graver::InvalidEntry, /only with a passphrase/)
+      expect { Graver::Boot.let_in(context, line, asked) }.to raise_error(
+        Graver::InvalidEntry,
+        /only with a passphrase/
+      )
     end
   end
 end

@@ -28,6 +28,7 @@ class Architecture
     "measuring" => %w[base axles overview judging forecast],
     "household" => %w[base axles overview judging forecast measuring],
     "workshop" => %w[base axles overview],
+    "training" => %w[base],
     "planning" => %w[base axles overview judging forecast measuring household workshop],
     "tables" => %w[base axles overview judging forecast measuring household workshop planning]
   }.freeze
@@ -47,7 +48,10 @@ class Architecture
   # what => constants that reach it, and the only places that may
   REACH = {
     clock: [%w[Process], %w[service/base/context.rb]],
-    chance: [%w[Random SecureRandom], %w[devices/simulated storage/drafts.rb storage/pictures.rb service/household/phone_access.rb]],
+    chance: [
+      %w[Random SecureRandom],
+      %w[devices/simulated storage/drafts.rb storage/pictures.rb service/household/phone_access.rb]
+    ],
     environment: [%w[ENV ARGV], %w[boot.rb cli]],
     files: [
       %w[File IO Dir Pathname FileUtils Tempfile Etc],
@@ -73,7 +77,15 @@ class Architecture
     programs: [%w[Open3 PTY Process], %w[storage/pictures.rb service/base/context.rb]],
     threads: [
       %w[Thread Mutex Ractor Fiber],
-      %w[devices/shelf.rb service/base api/web_app.rb api/attempts.rb api/phone_line.rb service/tables/import_log.rb boot.rb]
+      %w[
+        devices/shelf.rb
+        service/base
+        api/web_app.rb
+        api/attempts.rb
+        api/phone_line.rb
+        service/tables/import_log.rb
+        boot.rb
+      ]
     ]
   }.freeze
   # [receiver, method] of the clock

@@ -22,7 +22,8 @@ module Camera
   def notes(orientation)
     entry = ->(tag, type, count, value) { [tag, type, count].pack("nnN") + value }
     place = [2].pack("n") + entry.call(1, 2, 2, "N\0\0\0") + entry.call(2, 5, 3, [80].pack("N")) + [0].pack("N")
-    first = [2].pack("n") + entry.call(0x0112, 3, 1, [orientation, 0].pack("nn")) + entry.call(0x8825, 4, 1, [38].pack("N"))
+    first =
+      [2].pack("n") + entry.call(0x0112, 3, 1, [orientation, 0].pack("nn")) + entry.call(0x8825, 4, 1, [38].pack("N"))
     tiff = "MM\0*".b + [8].pack("N") + first + [0].pack("N") + place
     tiff = tiff.ljust(80, "\0") + [1, 1, 0, 1, 0, 1].pack("N*")
     body = "Exif\0\0".b + tiff

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "../support/browser_helper"
+require_relative "../support/camera"
 
 # A phone beside the car, gloves half off.
 RSpec.describe "At the car", :demo do
@@ -86,6 +87,56 @@ RSpec.describe "At the car", :demo do
     expect(look_over.readings.map { |row| [row.pad, row.value, row.method] }).to eq(
       [%w[inner 3.6 caliper], %w[outer 6.4 vernier]]
     )
+  end
+
+  it "marks what is looked at by a tap, keeps what was typed when the step is done, and shows a photo again later" do
+    page.visit "/#/jobs/1/car/#{ERB::Util.url_encode("front.left.judge")}"
+    page.within("[role=group][aria-label='Left piston']") { page.click_button "boot torn" }
+    expect(page).to have_css(".seen.plan", text: "Left piston: boot torn.")
+    page.within("[role=group][aria-label='Left hose']") { page.click_button "sound" }
+    page.click_button "Save"
+    expect(page).to have_text("In the log.")
+    # nothing in the job sees to it yet
+    expect(page).to have_text("Left piston: boot torn. Add “Calipers renewed, both sides”?")
+    photo = File.join(@folder, "boot.jpg")
+    File.binwrite(photo, Camera.photo(orientation: 6))
+    page.find("input[type=file]", visible: :all).attach_file(photo)
+    expect(page).to have_css("button[aria-label^='Photo of'] img")
+    page.visit "/#/jobs/1/car/#{ERB::Util.url_encode("front.left.pads_in")}"
+    expect(page).to have_css("h3", text: "As it was before")
+    seen = context.store.look_overs.of_vehicle(1).last.conditions.map { |row| [row.item, row.mark] }
+    expect(seen).to contain_exactly(%w[piston boot_torn], %w[hose sound])
+  end
+
+  # The whole rest of a job under the thumb, the network cut in the middle of it.
+  it "leads from where the job stands to its end, over a lost connection" do
+    page.visit "/#/jobs/2/car"
+    cut = false
+    until page.has_link?("Finish the job", wait: 0)
+      at = page.find(".top .number").text
+      if at.start_with?("Step 26") && !cut
+        cut = true
+        unreachable(%r{/jobs/\d+/ticks}) do
+          2.times { done }
+          expect(context.store.jobs.find(2).ticked.length).to be < 35
+        end
+      else
+        done
+      end
+    end
+    expect(cut).to be(true)
+    done if page.has_button?("Done", wait: 0)
+    expect(page).to have_no_text("Not saved yet", wait: 10)
+    steps = Graver::Service::Planning::Jobs.new(context.for_request).step_keys(context.store.jobs.find(2))
+    expect(steps - ticked).to be_empty
+  end
+
+  # Done, whatever the step wants first; until the next one stands there.
+  def done
+    at = page.find(".top .number").text
+    page.click_button "Done"
+    page.click_button "All of them clicked" if page.has_button?("All of them clicked", wait: 0.3)
+    page.has_no_css?(".top .number", exact_text: at, wait: 3)
   end
 
   it "leaves no bolt behind: each is marked, or all of them at once, and one turned too far is asked about" do

@@ -16,6 +16,7 @@ export const routes = {
   "/access": wrap({ asyncComponent: () => import("./screens/access/AccessPage.svelte") }),
   "/pair/:code": wrap({ asyncComponent: () => import("./screens/access/Pair.svelte") }),
   "/approaches": wrap({ asyncComponent: () => import("./screens/approaches/ApproachesPage.svelte") }),
+  "/practice/:kind?/:seed?": wrap({ asyncComponent: () => import("./screens/practice/Practice.svelte") }),
   "/workshop": wrap({ asyncComponent: () => import("./screens/workshop/Workshop.svelte") }),
   "/axles/:id/brake-data": wrap({ asyncComponent: () => import("./screens/brakeData/BrakeData.svelte") }),
   "/vehicles/:id/look-over": wrap({ asyncComponent: () => import("./screens/walkRound/WalkRound.svelte") }),

@@ -20,7 +20,8 @@ module Graver
         Resources::Imports,
         Resources::Supplies,
         Resources::Jobs,
-        Resources::Backups
+        Resources::Backups,
+        Resources::Drills
       ].freeze
       # Nobody keeps an answer, shows it in a page of his own, or loads it from one.
       HEADERS = {

@@ -7,7 +7,21 @@ module Graver
       STAGES = "procedures/brake_job.yml"
       FACTS = "procedures/facts.yml"
       HAZARDS = "procedures/hazards.yml"
-      LISTS = %w[needs requires forbids gives takes fasteners tighten tools consumables cautions does reads shows].freeze
+      LISTS = %w[
+        needs
+        requires
+        forbids
+        gives
+        takes
+        fasteners
+        tighten
+        tools
+        consumables
+        cautions
+        does
+        reads
+        shows
+      ].freeze
 
       module_function
 

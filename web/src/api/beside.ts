@@ -17,6 +17,11 @@ export const beside = {
     taken(
       client.POST("/look-overs/{id}/photos", { params: { path: { id } }, body: photo as unknown as string, ...jpeg }),
     ),
+  drills: () => taken(client.GET("/drills")),
+  drill: (kind: string, seed: number) =>
+    taken(client.GET("/drills/{kind}", { params: { path: { kind }, query: { seed: String(seed) } } })),
+  answerDrill: (kind: string, answer: Schemas["DrillAnswer"]) =>
+    taken(client.POST("/drills/{kind}/answers", { params: { path: { kind } }, body: answer })),
   removePhoto: (id: number) => taken(client.DELETE("/photos/{id}", { params: { path: { id } } })),
   restorePhoto: (id: number) => taken(client.POST("/photos/{id}/restore", { params: { path: { id } } })),
   actByUnit: (id: number, act: Schemas["UnitAct"]) =>

@@ -10,8 +10,7 @@ export const passphraseSaved = "Saved. Every device has to sign in anew.";
 export const letPhonesIn = "Let phones of this network in";
 export const encryptTheWay = "Encrypt the way to them";
 export const theFingerprint = "The certificate's SHA-256 fingerprint: {fingerprint}";
-export const notListening =
-  "Graver listens on this machine only.";
+export const notListening = "Graver listens on this machine only.";
 export const listeningAt = "Phones of this network find Graver at {address}.";
 export const pairAPhone = "Pair a phone";
 export const pairAnother = "Another code";

@@ -95,14 +95,7 @@ module Graver
         def source(field) = field.group == "rotors" && field.quantity == "length" ? "cast" : "measured"
 
         def items(items)
-          items.map do |item|
-            {
-              id: item.id,
-              label: item.label,
-              faces: item.faces?,
-              marks: Marks.call(item.marks)
-            }
-          end
+          items.map { |item| { id: item.id, label: item.label, faces: item.faces?, marks: Marks.call(item.marks) } }
         end
 
         def figures(kind)

@@ -292,10 +292,13 @@ module Graver
         end
 
         def mark_offers(axle)
-          MarksFound.new(@rules, axle).wanting.map do |seen, work|
-            text = Texts.say("jobs.mark_offer", text: Formats.sentence(seen.text), work: @knowledge.work(work).label)
-            Offer.new(adds: { axle.file.axle.id => axle.works + [work] }, text:, found: true)
-          end
+          MarksFound
+            .new(@rules, axle)
+            .wanting
+            .map do |seen, work|
+              text = Texts.say("jobs.mark_offer", text: Formats.sentence(seen.text), work: @knowledge.work(work).label)
+              Offer.new(adds: { axle.file.axle.id => axle.works + [work] }, text:, found: true)
+            end
         end
 
         def fluid_offer(overview, axles)

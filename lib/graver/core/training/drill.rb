@@ -1,0 +1,47 @@
+# frozen_string_literal: true
+
+module Graver
+  module Core
+    module Training
+      # Something to practise, drawn by a seed and marked by the rules that judge real readings. Subclasses say what is
+      # asked (`question`) and what an answer is worth (`mark`).
+      class Drill
+        # seed: a whole number; rules: what the drill needs of the trade's knowledge
+        def initialize(seed, rules = {})
+          @draw = Draw.new(seed, self.class.name)
+          @rules = rules
+          set_up
+        end
+
+        # -> Question
+        def question = raise(NotImplementedError)
+
+        # answer: text, or for "order" a list of ids -> Marking. Raises InvalidEntry.
+        def mark(_answer) = raise(NotImplementedError)
+
+        private
+
+        def set_up = raise(NotImplementedError)
+        def say(key, **tokens) = Texts.say(key, **tokens)
+
+        def number(answer)
+          Quantity::EnteredNumber.parse(answer.to_s).value
+        rescue InvalidEntry => e
+          raise e.under("answer")
+        end
+
+        def asking(text, form, unit: nil, choices: [], picture: nil)
+          Question.new(text:, form:, unit:, choices:, picture:)
+        end
+
+        def marking(right, should, because, slip = nil) =
+          Marking.new(right:, should:, because:, slip: right ? nil : slip)
+
+        def chosen(answer, choices)
+          choices.find { |choice| choice[:id] == answer } ||
+            raise(InvalidEntry.of("answer", "unknown_choice", say("drills.choose")))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,82 @@
+# frozen_string_literal: true
+
+module Graver
+  module Core
+    module Training
+      # A rotor's reading against its limits: may it stay with new pads, is it cut, is it done, or is it not known yet?
+      class RotorChoice < Drill
+        OUTCOMES = %w[stay turn replace measure_again].freeze
+        DISCARD = [20.0, 21.5, 22.5, 23.0, 26.0].freeze
+        # above discard, in hundredths of a millimetre; is a deep groove in it?
+        CASES = [[-35, false], [0, false], [4, false], [95, false], [180, false], [160, true], [45, true]].freeze
+        MACHINE_TO_MM = 0.5
+        SD_MM = 0.03
+
+        def question
+          tokens = { reading: mm(@reading), discard: mm(@discard), machine: mm(@discard + MACHINE_TO_MM) }
+          asking(say(@grooved ? "drills.rotor_grooved" : "drills.rotor", **tokens), "choice", choices:)
+        end
+
+        def mark(answer)
+          given = chosen(answer, choices)
+          marking(given[:id] == outcome, label(outcome), because, nil)
+        end
+
+        private
+
+        def set_up
+          @discard = @draw.pick(DISCARD)
+          above, @grooved = @draw.pick(CASES)
+          @reading = (@discard + (above / 100.0)).round(2)
+        end
+
+        def mm(value) = format("%.2f mm", value)
+        def choices = OUTCOMES.map { |id| { id:, label: label(id) } }
+        def label(id) = say("drills.rotor_#{id}")
+
+        def verdict
+          Judgement::RotorVerdict.call(
+            thickness: {
+              mean_mm: @reading,
+              sd_mm: SD_MM
+            },
+            discard_mm: @discard,
+            life: nil,
+            next_pads_km: nil,
+            rules: @rules
+          )
+        end
+
+        def plan
+          Judgement::RotorPlan.call(
+            verdicts: [verdict, verdict],
+            leaves: @grooved ? "cut" : nil,
+            school: "reuse",
+            machine_to_mm: @discard + MACHINE_TO_MM,
+            discard_mm: @discard,
+            wear_mm: nil,
+            cut_mm: @rules.fetch(:cut_mm),
+            order: @rules.fetch(:order)
+          )
+        end
+
+        def outcome = plan.outcome
+
+        def because
+          tokens = {
+            reading: mm(@reading),
+            discard: mm(@discard),
+            error: mm(verdict.error_mm),
+            cut: mm(@rules.fetch(:cut_mm))
+          }
+          left = plan.cut_left_mm
+          if @grooved && left
+            return say(left.negative? ? "drills.rotor_no_cut" : "drills.rotor_cut", **tokens, left: mm(left.abs))
+          end
+
+          say("drills.rotor_because_#{outcome}", **tokens)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,109 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Training
+      # Drills for those who measure and judge brakes for the first time: the same question for the same seed, marked by
+      # the rules that judge real readings.
+      class Drills
+        KINDS = {
+          "micrometer" => Core::Training::Micrometer,
+          "vernier" => Core::Training::Vernier,
+          "dial" => Core::Training::DialSwing,
+          "leaf" => Core::Training::LeafGauge,
+          "lip" => Core::Training::Lip,
+          "uneven" => Core::Training::UnevenPads,
+          "rotor" => Core::Training::RotorChoice,
+          "order" => Core::Training::StepOrder
+        }.freeze
+        SEEDS = (1..999_999)
+        # What a digital caliper of the trade is good to on a pad, mm (docs/measuring.md).
+        PAD_ERROR_MM = 0.15
+        # The job whose steps are put in order: front, pads and rotors.
+        JOB = {
+          "vehicles" => "car",
+          "calipers" => "floating_slide_pins",
+          "parking_brakes" => "none",
+          "retentions" => "nothing",
+          "springs" => "none",
+          "hose_fittings" => "banjo",
+          "brackets" => "separate",
+          "hose_holders" => "clip",
+          "driven" => "front",
+          "trims" => "none",
+          "axles" => "front"
+        }.freeze
+        WORKS = %w[pads rotors_new].freeze
+
+        # [{ id:, label:, about: }]
+        def self.all = KINDS.keys.map { |id| { id:, label: Texts.say("drills.#{id}_label") } }
+
+        def initialize(knowledge)
+          @knowledge = knowledge
+        end
+
+        # kind: of KINDS; seed: text -> Core::Training::Drill. Raises NotFound, InvalidEntry.
+        def find(kind, seed)
+          drill = KINDS[kind] or raise NotFound, Texts.say("missing.drill")
+          number = seed.to_s.match?(/\A\d{1,6}\z/) ? seed.to_i : 0
+          unless SEEDS.cover?(number)
+            raise InvalidEntry.of(
+                    "seed",
+                    "out_of_range",
+                    Texts.say("faults.between", least: SEEDS.min, most: SEEDS.max)
+                  )
+          end
+
+          drill.new(number, rules(kind))
+        end
+
+        private
+
+        def rules(kind)
+          case kind
+          when "lip"
+            rotor_rules
+          when "rotor"
+            { **rotor_rules, cut_mm: @knowledge.schools.fetch("cut_mm"), order: @knowledge.rotor_rules.fetch("order") }
+          when "uneven"
+            { error_mm: PAD_ERROR_MM, coverage: @knowledge.findings.dig("coverage", "value") }
+          when "order"
+            job
+          else
+            {}
+          end
+        end
+
+        def rotor_rules
+          rules = @knowledge.rotor_rules
+          { coverage: rules.dig("coverage", "value"), outlast_chance: rules.dig("outlast_chance", "value") }
+        end
+
+        # Of one side alone: what is done on the other is the same again.
+        def job
+          lifts =
+            Core::Planning::Lifts.new(joined: @knowledge.scope["joined"], bleed_order: :itself.to_proc).call([setup])
+          placed = @knowledge.sequence.call(lifts)
+          proof = Core::Planning::Proof.new(@knowledge.procedure, lifts, placed)
+          {
+            placed: placed.reject { |each| each.side == "right" || each.step.stage == "ready" },
+            proof:,
+            said: ->(each) { Base::Wording.new("km").trade(each.step.text)[/\A[^.:;]{1,90}(?=[\s.:;]|\z)/] }
+          }
+        end
+
+        def setup
+          all = @knowledge.schools.fetch("job")
+          defaults = all.transform_values { |approach| approach["default"] }
+          configuration =
+            Core::Planning::Approaches.applied(
+              all,
+              defaults,
+              { **JOB, "work" => @knowledge.scope_rules.expanded(WORKS) }
+            )
+          Core::Planning::Lifts::Setup.new(axle: "front", sides: %w[left right], configuration:, sensors: [])
+        end
+      end
+    end
+  end
+end

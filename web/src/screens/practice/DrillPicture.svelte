@@ -1,0 +1,56 @@
+<script lang="ts">
+  import * as texts from "../../texts/practice";
+  import { upperFirst } from "../../format/words";
+  import type { Schemas } from "../../api/client";
+  import DialPicture from "./DialPicture.svelte";
+  import LipPicture from "./LipPicture.svelte";
+  import MicrometerPicture from "./MicrometerPicture.svelte";
+  import VernierPicture from "./VernierPicture.svelte";
+
+  /** What there is to read, drawn from its numbers. */
+  let { picture }: { picture: Schemas["DrillPicture"] } = $props();
+</script>
+
+{#if picture.kind === "micrometer"}
+  <MicrometerPicture sleeve={picture.sleeve_mm!} thimble={picture.thimble!} />
+{:else if picture.kind === "vernier"}
+  <VernierPicture value={picture.value_mm!} lines={picture.lines!} />
+{:else if picture.kind === "dial"}
+  <DialPicture low={picture.low!} high={picture.high!} divisions={picture.divisions!} />
+{:else if picture.kind === "lip"}
+  <LipPicture {picture} />
+{:else if picture.pads}
+  <table>
+    <thead
+      ><tr
+        ><th></th>{#each ["inner", "outer"] as pad (pad)}<th scope="col">{upperFirst(pad)}</th>{/each}</tr
+      ></thead
+    >
+    <tbody>
+      {#each ["left", "right"] as side (side)}
+        <tr>
+          <th scope="row">{upperFirst(side)}</th>
+          {#each picture.pads.filter((pad) => pad.side === side) as pad (pad.pad)}<td class="number"
+              >{pad.mm.toFixed(1)} {texts.mm}</td
+            >{/each}
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+{/if}
+
+<style>
+  table {
+    border-collapse: collapse;
+    font-size: 1.25rem;
+  }
+  th,
+  td {
+    padding: 0.4rem 1.5rem 0.4rem 0;
+    text-align: left;
+    border-bottom: 1px solid var(--line);
+  }
+  td {
+    font-weight: 600;
+  }
+</style>
