@@ -23,7 +23,7 @@ module Graver
       ],
       "GRAVER_LAN" => [
         nil,
-        "yes, or the address of this machine in its network at which phones may sign in; else as it was chosen in Graver"
+        "yes, or the address of this machine at which phones may sign in; else as it was chosen in Graver"
       ],
       "GRAVER_PORT" => ["8321", "the port it listens on"],
       "GRAVER_HTTPS" => [nil, "yes: encrypted over the network, by a certificate of its own"],

@@ -9,15 +9,18 @@ require_relative "../support/api_helper"
 RSpec.describe Graver::API::PhoneLine do
   include ApiHelper
 
+  let(:folder) { Dir.mktmpdir }
+  let(:settings) { { "GRAVER_DATABASE" => "#{folder}/g.sqlite3" } }
   let(:port) { TCPServer.open("127.0.0.2", 0) { |server| server.addr[1] } }
   let(:line) do
-    certificate = ->(address) do
-      Graver::Boot.certificate(address, Time.now, { "GRAVER_DATABASE" => "#{@folder}/g.sqlite3" })
-    end
+    certificate = ->(address) { Graver::Boot.certificate(address, Time.now, settings) }
     described_class.new(port:, certificate:) { |network| Graver::Boot.rack(context, network) }
   end
 
-  after { line.close }
+  after do
+    line.close
+    FileUtils.remove_entry(folder)
+  end
 
   def session(https: false, host: nil)
     connection = Net::HTTP.new("127.0.0.2", port)
@@ -54,27 +57,27 @@ RSpec.describe Graver::API::PhoneLine do
 
   describe "chosen in Graver" do
     def app = @app ||= described(Graver::Boot.rack(context, phones: line))
-    def change(**given) = ask(:patch, "/access", given)
+    def choose(**given) = ask(:patch, "/access", given)
 
     before { allow(described_class).to receive(:own_address).and_return("127.0.0.2") }
 
     it "opens and closes at once, and only with a passphrase" do
-      expect(fields(change(wanted: true))).to eq("wanted" => "missing")
+      expect(fields(choose(wanted: true))).to eq("wanted" => "missing")
       expect { session }.to raise_error(Errno::ECONNREFUSED)
-      change(passphrase: "four wet brown otters")
-      expect(change(wanted: true)).to include("listening" => true, "https" => false, "wanted" => true)
+      choose(passphrase: "four wet brown otters")
+      expect(choose(wanted: true)).to include("listening" => true, "https" => false, "wanted" => true)
       expect(session.first).to eq("200")
-      expect(change(https: true)).to include("https" => true, "fingerprint" => /\A(\h\h:){31}\h\h\z/)
+      expect(choose(https: true)).to include("https" => true, "fingerprint" => /\A(\h\h:){31}\h\h\z/)
       expect(session(https: true).first).to eq("200")
-      expect(change(wanted: false)).to include("listening" => false, "fingerprint" => nil)
+      expect(choose(wanted: false)).to include("listening" => false, "fingerprint" => nil)
       expect { session(https: true) }.to raise_error(Errno::ECONNREFUSED)
     end
 
     it "keeps nothing it could not do, and opens again with the next start" do
-      change(passphrase: "four wet brown otters")
-      TCPServer.open("127.0.0.2", port) { expect(fields(change(wanted: true))).to eq("wanted" => "refused") }
+      choose(passphrase: "four wet brown otters")
+      TCPServer.open("127.0.0.2", port) { expect(fields(choose(wanted: true))).to eq("wanted" => "refused") }
       expect(ask(:get, "/access")).to include("wanted" => false)
-      change(wanted: true)
+      choose(wanted: true)
       line.close
       settings = { "GRAVER_DATABASE" => "unused" }
       expect { Graver::Boot.let_in(context, line, settings) }.to output(%r{http://127.0.0.2:#{port}/}).to_stderr

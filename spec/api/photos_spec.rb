@@ -59,7 +59,7 @@ RSpec.describe "Photos in the API" do
   it "refuses what is no photo, too large, too many, or nowhere" do
     expect(fields(send_photo(address("/photos?step=front.left.judge"), "no picture"))).to eq("photo" => "unreadable")
     expect(fields(photograph("front.left.dance"))).to eq("step" => "unknown_step")
-    send_photo(address("/photos?step=front.left.judge"), "x" * (6 * 1024 * 1024 + 1))
+    send_photo(address("/photos?step=front.left.judge"), "x" * ((6 * 1024 * 1024) + 1))
     expect(status).to eq(413)
     12.times { photograph("front.left.judge") }
     expect(fields(photograph("front.left.judge"))).to eq("photo" => "too_many")

@@ -52,7 +52,7 @@ RSpec.describe "Jobs after a look, and their fluid" do
     plan = planned(front, "pads", "bleed")
     text = said(plan, "bleed_pump")
     expect(text.index("Screw open first")).to be < text.index("start the pump")
-    expect(text).to match(/level looked at before each start/)
+    expect(text).to include("level looked at before each start")
     # every circuit once, then every circuit again, and only then is a pedal pumped
     rounds = %w[bleed_pump bleed_pump bleed_pump_again bleed_pump_again nuts_by_hand pump]
     expect(steps(plan) & rounds.uniq).to eq(rounds.uniq)

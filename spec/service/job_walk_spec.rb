@@ -7,7 +7,7 @@ require_relative "../support/job_helper"
 RSpec.describe "A job, walked at random" do
   include JobHelper
 
-  SCOPES = [%w[pads], %w[pads clips], %w[pads rotors_new], %w[pads pins clips]].freeze
+  let(:scopes) { [%w[pads], %w[pads clips], %w[pads rotors_new], %w[pads pins clips]] }
 
   before do
     complete
@@ -37,33 +37,46 @@ RSpec.describe "A job, walked at random" do
     earlier.select { |each| each.axle.nil? || [each.axle, each.side] == [step.axle, step.side] }.map(&:key)
   end
 
+  # kind 0 to 3: the next step, as people mostly do; 4 and 5: any
   def act(kind, number, model)
-    step = placed[number % placed.length]
+    any = placed[number % placed.length]
     case kind
-    when 0..5
-      # mostly what is next, as people do
-      step = placed.find { |each| !model.include?(each.key) } || step if kind < 4
-      tick(step, model)
+    when 0..3
+      tick(placed.find { |each| !model.include?(each.key) } || any, model)
+    when 4..5
+      tick(any, model)
     when 6
-      ticks.tick(job["id"], [step.key], false)
-      model.delete(step.key)
+      untick(any, model)
     when 7
-      answered_for(step, model)
+      answered_for(any, model)
     else
-      scope = { front.to_s => SCOPES[number % SCOPES.length] }
-      reason = { front.to_s => "Lip" }
-      taken { jobs.scope(job["id"], scope, reason) }
-      make_ready if on_file.state == "draft"
+      plan_anew(scopes[number % scopes.length])
     end
+  end
+
+  def plan_anew(works)
+    taken { jobs.scope(job["id"], { front.to_s => works }, { front.to_s => "Lip" }) }
+    make_ready if on_file.state == "draft"
+  end
+
+  def untick(step, model)
+    ticks.tick(job["id"], [step.key], false)
+    model.delete(step.key)
   end
 
   def tick(step, model)
     open = gates_before(step) - model.to_a - on_file.otherwise.keys
-    # the answer is lost, and the phone sends it again
-    sent = Array.new(2) { taken { ticks.tick(job["id"], [step.key], true) } }
-    expect(sent.uniq.length).to eq(1)
-    model.add(step.key) if sent.first
-    expect([step.key, open]).to eq([step.key, []]) if sent.first
+    return unless sent_twice(step.key)
+
+    model.add(step.key)
+    expect([step.key, open]).to eq([step.key, []])
+  end
+
+  # The answer is lost, and the phone sends it again.
+  def sent_twice(key)
+    sent = Array.new(2) { taken { ticks.tick(job["id"], [key], true) } }.uniq
+    expect(sent.length).to eq(1)
+    sent.first
   end
 
   def answered_for(step, model)

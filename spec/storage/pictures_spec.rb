@@ -5,10 +5,11 @@ require "tmpdir"
 require_relative "../support/camera"
 
 RSpec.describe Graver::Storage::Pictures do
-  around { |example| Dir.mktmpdir { |folder| (@folder = folder) && example.run } }
+  let(:folder) { Dir.mktmpdir }
+  let(:pictures) { described_class.new(File.join(folder, "household.sqlite3")) }
+  let(:files) { Dir.glob("#{folder}/household-photos/*") }
 
-  let(:pictures) { described_class.new(File.join(@folder, "household.sqlite3")) }
-  let(:files) { Dir.glob("#{@folder}/household-photos/*") }
+  after { FileUtils.remove_entry(folder) }
 
   it "takes off where and how a photo was taken, and turns it upright" do
     sideways = Camera.photo(orientation: 6)
@@ -21,7 +22,7 @@ RSpec.describe Graver::Storage::Pictures do
     expect(bytes).not_to include("Exif")
     # held a quarter turn, what was left is at the top (CIPA DC-008: the 0th row is the right-hand side)
     expect(Camera.corners(bytes)).to eq(%i[red red blue blue])
-    expect(files).to eq(["#{@folder}/household-photos/#{kept.digest}.jpg"])
+    expect(files).to eq(["#{folder}/household-photos/#{kept.digest}.jpg"])
     expect(File.stat(files.first).mode & 0o777).to eq(0o600)
   end
 
@@ -49,7 +50,7 @@ RSpec.describe Graver::Storage::Pictures do
   end
 
   it "says so when there is no room" do
-    File.write("#{@folder}/household-photos", "in the way")
+    File.write("#{folder}/household-photos", "in the way")
     expect { pictures.keep(Camera.photo) }.to raise_error(Graver::NotSaved, /could not be saved/)
   end
 end

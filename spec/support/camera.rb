@@ -20,15 +20,15 @@ module Camera
 
   # An APP1 segment with its orientation and a place: 1 degree north (tag 0x8825 points at the place's own table).
   def notes(orientation)
-    entry = ->(tag, type, count, value) { [tag, type, count].pack("nnN") + value }
-    place = [2].pack("n") + entry.call(1, 2, 2, "N\0\0\0") + entry.call(2, 5, 3, [80].pack("N")) + [0].pack("N")
-    first =
-      [2].pack("n") + entry.call(0x0112, 3, 1, [orientation, 0].pack("nn")) + entry.call(0x8825, 4, 1, [38].pack("N"))
-    tiff = "MM\0*".b + [8].pack("N") + first + [0].pack("N") + place
-    tiff = tiff.ljust(80, "\0") + [1, 1, 0, 1, 0, 1].pack("N*")
-    body = "Exif\0\0".b + tiff
-    "\xFF\xE1".b + [body.bytesize + 2].pack("n") + body
+    place = table(entry(1, 2, 2, "N\0\0\0"), entry(2, 5, 3, [80].pack("N")))
+    first = table(entry(0x0112, 3, 1, [orientation, 0].pack("nn")), entry(0x8825, 4, 1, [38].pack("N")))
+    tiff = "MM\0*".b + [8].pack("N") + first + place
+    segment("Exif\0\0".b + tiff.ljust(80, "\0") + [1, 1, 0, 1, 0, 1].pack("N*"))
   end
+
+  def segment(body) = "\xFF\xE1".b + [body.bytesize + 2].pack("n") + body
+  def table(*entries) = [entries.length].pack("n") + entries.join + [0].pack("N")
+  def entry(tag, type, count, value) = [tag, type, count].pack("nnN") + value
 
   # Colours of a picture's corners, from the top left clockwise: :red or :blue
   def corners(jpeg)

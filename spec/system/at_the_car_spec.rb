@@ -98,10 +98,12 @@ RSpec.describe "At the car", :demo do
     expect(page).to have_text("In the log.")
     # nothing in the job sees to it yet
     expect(page).to have_text("Left piston: boot torn. Add “Calipers renewed, both sides”?")
-    photo = File.join(@folder, "boot.jpg")
-    File.binwrite(photo, Camera.photo(orientation: 6))
-    page.find("input[type=file]", visible: :all).attach_file(photo)
-    expect(page).to have_css("button[aria-label^='Photo of'] img")
+    Tempfile.create(%w[boot .jpg], binmode: true) do |photo|
+      photo.write(Camera.photo(orientation: 6))
+      photo.flush
+      page.find("input[type=file]", visible: :all).attach_file(photo.path)
+      expect(page).to have_css("button[aria-label^='Photo of'] img")
+    end
     page.visit "/#/jobs/1/car/#{ERB::Util.url_encode("front.left.pads_in")}"
     expect(page).to have_css("h3", text: "As it was before")
     seen = context.store.look_overs.of_vehicle(1).last.conditions.map { |row| [row.item, row.mark] }

@@ -6,8 +6,8 @@ module Graver
       # One step of a job. `needs` are ids of steps that come first where they apply. Facts: what the step requires and
       # forbids when it begins, gives and takes away when it is done. `conditions` and `exceptions` limit where it
       # applies. counts: StepCount of what is counted there, or nil; timer: StepTimer, or nil; reads: what is measured
-      # there; shows: ids of steps whose photos are looked at again there; acts: what a diagnostic unit does there, or nil; movement: what it is one movement with, where that
-      # stands beside it.
+      # there; shows: ids of steps whose photos are looked at again there; acts: what a diagnostic unit does there, or
+      # nil; movement: what it is one movement with, where that stands beside it.
       # `fasteners` are undone here, `tighten` are tightened to torque here. `does` are hazards. A gate can never be
       # left out; one that `kills` can never be answered by "I did it otherwise" either.
       Step =

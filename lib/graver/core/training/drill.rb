@@ -34,8 +34,9 @@ module Graver
           Question.new(text:, form:, unit:, choices:, picture:)
         end
 
-        def marking(right, should, because, slip = nil) =
+        def marking(right, should, because, slip = nil)
           Marking.new(right:, should:, because:, slip: right ? nil : slip)
+        end
 
         def chosen(answer, choices)
           choices.find { |choice| choice[:id] == answer } ||

@@ -3,8 +3,8 @@
 module Graver
   module Core
     module Training
-      # A metric micrometer: a spindle of 0.5 mm pitch, a thimble of 50 lines, so 0.01 mm a line; the sleeve has a line every
-      # half millimetre. Common practice, no source.
+      # A metric micrometer: a spindle of 0.5 mm pitch, a thimble of 50 lines, so 0.01 mm a line; the sleeve
+      # has a line every half millimetre. Common practice, no source.
       class Micrometer < Drill
         WHOLE = (18..27)
         LINES = 50

@@ -10,12 +10,13 @@ module Graver
         # The longest stretch of a job one of them may be apart from the next.
         APART = (2..9)
 
-        def question =
+        def question
           asking(
             say("drills.order"),
             "order",
             choices: @draw_order.map { |placed| { id: placed.key, label: said(placed) } }
           )
+        end
 
         def mark(answer)
           keys = [*answer]

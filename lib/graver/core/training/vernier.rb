@@ -3,14 +3,14 @@
 module Graver
   module Core
     module Training
-      # A vernier of 20 lines that take up 19 mm: each is 0.05 mm short of a millimetre, so the line that meets one of the main
-      # scale counts the twentieths (by the vernier's definition).
+      # A vernier of 20 lines that take up 19 mm: each is 0.05 mm short of a millimetre, so the line that meets one of
+      # the main scale counts the twentieths (by the vernier's definition).
       class Vernier < Drill
         WHOLE = (6..24)
         LINES = 20
         STEP_MM = 1.0 / LINES
 
-        def question =
+        def question
           asking(
             say("drills.vernier"),
             "number",
@@ -21,6 +21,7 @@ module Graver
               lines: LINES
             }
           )
+        end
 
         # One line beside it is how well eyes read.
         def mark(answer)

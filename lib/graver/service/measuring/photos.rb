@@ -40,9 +40,9 @@ module Graver
 
         private
 
-        def change(id)
+        def change(id, &block)
           @store.photos.find(id)
-          @store.transaction { yield }
+          @store.transaction(&block)
           @store.photos.find(id)
         end
 

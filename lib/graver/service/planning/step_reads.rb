@@ -118,9 +118,7 @@ module Graver
 
         def looked_at(item, file, side, face)
           here = [file.axle.id, side, face, item.id]
-          seen =
-            (@look_over&.conditions || []).select { |row| row.to_h.values_at(:axle_id, :side, :face, :item) == here }
-          marks = item.marks.select { |mark| seen.any? { |row| row.mark == mark.id } }
+          marks = marks_at(item, here)
           Ask.new(
             **NOTHING,
             id: here.compact.join("."),
@@ -134,6 +132,12 @@ module Graver
             marked: marks.map(&:id),
             said: marks.empty? ? nil : marks.map(&:label).join(", ")
           )
+        end
+
+        def marks_at(item, here)
+          rows =
+            (@look_over&.conditions || []).select { |row| row.to_h.values_at(:axle_id, :side, :face, :item) == here }
+          item.marks.select { |mark| rows.any? { |row| row.mark == mark.id } }
         end
 
         def figure(id)
