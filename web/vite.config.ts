@@ -15,7 +15,7 @@ const noRemoteFonts = {
 
 // Of the widget library's styles, those of widgets and themes no screen uses: a third of what the first page would load.
 const unused =
-  /skeleton|theme="?(g10|g80|g90)\b|bx--(tooltip|time-picker|pin-code|date-picker|toast-notification|pagination|search|toggle|list-box|multi-select|combo-box|structured-list|table-toolbar|data-table|snippet|action-set|file|flatpickr|text-area|slider|dropdown|copy-|combo-button|skip-to|tree|batch-summary|interstitial-screen|password-input|toolbar|menu-button|select-optgroup|table-column)|flatpickr|numInput|dayContainer|MonthDay/;
+  /skeleton|theme="?(g10|g80|g90)\b|bx--(tooltip|time-picker|pin-code|date-picker|toast-notification|pagination|search|toggle|list-box|multi-select|combo-box|structured-list|table-toolbar|data-table|snippet|action-set|file|flatpickr|text-area|slider|dropdown|copy-|combo-button|skip-to|tree|batch-summary|interstitial-screen|password-input|toolbar|menu-button|select-optgroup|table-column|number|loading|inline-loading)|flatpickr|numInput|dayContainer|MonthDay/;
 const onlyWhatIsUsed = {
   postcssPlugin: "only-what-is-used",
   Rule(rule: { selectors: string[]; remove(): void }) {

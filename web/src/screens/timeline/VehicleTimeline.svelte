@@ -2,7 +2,7 @@
   import * as common from "../../texts/common";
   import * as texts from "../../texts/timeline";
   import { say } from "../../texts/say";
-  import { Button, NumberInput } from "carbon-components-svelte";
+  import { Button, TextInput } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
   import OdometerNote from "./OdometerNote.svelte";
   import PlanEvent from "./PlanEvent.svelte";
@@ -45,8 +45,12 @@
     return [...of.axles.map((axle) => axleLane(axle, upperFirst(axle.name), today, events)), ...(whole ? [whole] : [])];
   }
 
-  async function choose(choice: Schemas["ScheduleChoice"], value: number | null) {
-    if (value === null || value === choice.value) return;
+  /** Id of a choice whose value lies outside what it may be. */
+  let outside = $state("");
+  async function choose(choice: Schemas["ScheduleChoice"], entered: number | string | null) {
+    const value = Number(entered);
+    outside = value < choice.least || value > choice.most ? choice.id : "";
+    if (entered === null || entered === "" || outside || value === choice.value) return;
     await form.act(async () => {
       await api.schedule({ [choice.id]: value }, timeline?.revision);
       await reload();
@@ -131,12 +135,14 @@
         {/if}
         <div class="choices">
           {#each timeline.choices as choice (choice.id)}
-            <NumberInput
+            <TextInput
+              type="number"
               labelText={choice.label}
               size="sm"
               min={choice.least}
               max={choice.most}
               value={choice.value}
+              invalid={choice.id === outside}
               invalidText={say(texts.liesBetweenLeastAndMost, { least: choice.least, most: choice.most })}
               helperText={choice.value === choice.usual ? "" : say(texts.usualUsual, { usual: choice.usual })}
               on:change={(event) => choose(choice, event.detail)}
