@@ -10,6 +10,14 @@ module Benchmarks
     def pick(*choices) = choices.fetch(@random.rand(choices.length))
     def normal = Math.sqrt(-2 * Math.log(1 - @random.rand)) * Math.cos(2 * Math::PI * @random.rand)
 
+    # Michael, Schucany and Haas's method: of this mean, variance mean**3 / shape.
+    def inverse_gaussian(mean, shape)
+      y = normal**2
+      ratio = mean / (2 * shape)
+      x = mean + (ratio * ((mean * y) - Math.sqrt((4 * mean * shape * y) + ((mean * y)**2))))
+      @random.rand <= mean / (mean + x) ? x : mean * mean / x
+    end
+
     # Marsaglia and Tsang's method for a gamma variable of shape a (unit scale); small shapes by the usual power of a
     # uniform.
     def gamma(shape)

@@ -1,83 +1,96 @@
 # frozen_string_literal: true
 
-require_relative "ideal_prior"
-require_relative "simulated_axle"
+require_relative "simulated_log"
+require_relative "ideal_knowledge"
 require_relative "straight_line_life"
 
 module Benchmarks
-  # How the forecast does on simulated axles whose end is known: how often its bands hold the truth, its mean pinball
-  # loss
-  # as a ratio to the spreadsheet's straight line and to new-to-now, how often "look again" would have come too late,
-  # and
-  # how far it reaches compared with a forecaster that knows the regime.
+  # How the forecast does on simulated logs of several worlds whose end is known: how often its bands hold the truth, its
+  # mean pinball loss as a ratio to the spreadsheet's straight line and to a forecaster that was told world and regime, how
+  # often "look again" would have come too late, and how far it reaches compared with that one.
   class ForecastScore
-    BANDS = { "50%" => [0.25, 0.75], "80%" => [0.10, 0.90], "90%" => [0.05, 0.95] }.freeze
-    HEADINGS = %w[line two-pt ideal].freeze
+    BANDS = { "50%" => %w[p25 p75], "80%" => %w[p10 p90], "90%" => %w[p05 p95] }.freeze
+    KEYS =
+      Graver::Core::Wear::Life::PROBABILITIES.to_h { |chance| [format("p%02d", (chance * 100).round), chance] }.freeze
+    WIDTH = 9
+    HEAD = "%-10s %-#{WIDTH}s %5s %5s %5s %5s   %5s %6s   %6s %6s"
+    LINE = "%-10s %-#{WIDTH}s %5d %4.0f%% %4.0f%% %4.0f%%   %5.2f %6.2f   %5.1f%% %6.2f"
 
-    # priors: { "pad" => Prior, "rotor" => Prior }
-    def initialize(priors, look_again_chance, cases: 200, regimes: SimulatedAxle::REGIMES, ideal: true)
-      @priors = priors
-      @look_again_chance = look_again_chance
+    def initialize(cases: 60, worlds: World::ALL, regimes: SimulatedLog::REGIMES, ideal: true)
+      files = Graver::Knowledge::Files.new(Graver::Knowledge::Library::FOLDER)
+      @contents = Graver::Knowledge::OwnFasteners.call(files.read)
+      library = Graver::Knowledge::Library.load
+      @ours = Graver::LogFormat::Forecaster.new(normalise: library.normalise, outlook: library.outlook)
       @cases = cases
+      @worlds = worlds
       @regimes = regimes
       @ideal = ideal
     end
 
     def print_to(out)
-      out.puts format(
-                 "%-10s %5s %5s %5s %5s   pinball to %5s %6s %6s   late  reach",
-                 "regime",
-                 "cases",
-                 *BANDS.keys,
-                 *HEADINGS
-               )
-      all = @regimes.map { |regime| score(regime).tap { |rows| line(out, regime, rows) } }
-      line(out, "overall", all.flatten)
+      all = @worlds.to_h { |world| [world.name, of_world(world)] }
+      worst_first = all.sort_by { |_, rows| -ratio(rows.values.flatten, :line) }
+      out.puts format(HEAD, "world", "regime", "cases", *BANDS.keys, "line", "ideal", "late", "reach")
+      worst_first.each { |name, rows| print_world(out, name, rows) }
+      @regimes.each { |regime| line(out, "all", regime, all.values.flat_map { |rows| rows.fetch(regime) }) }
+      line(out, "all", "all", all.values.flat_map { |rows| rows.values.flatten })
     end
 
-    # -> [{ held:, losses:, late:, reach: }]
-    def score(regime) = (1..@cases).map { |seed| row(regime, SimulatedAxle.new(regime, seed)) }
+    # { regime => [{ held:, ours:, line:, ideal:, late:, reach:, ideal_reach: }] }
+    def of_world(world)
+      @regimes.to_h { |regime| [regime, rows(world, regime)] }
+    end
 
     private
 
-    def row(regime, axle)
-      prior = @priors.fetch(regime == :rotors ? "rotor" : "pad")
-      ours, ideal =
-        [prior, @ideal ? IdealPrior.for(regime, prior) : nil].map do |belief|
-          belief && Graver::Core::Wear::Forecast.call(axle.history, belief).first
-        end
-      straight = StraightLineLife.call(axle.points, axle.as_of_km, axle.part.limit_mm)
-      two_point = StraightLineLife.call(axle.points.values_at(0, -1), axle.as_of_km, axle.part.limit_mm)
-      truth = axle.truth_km
+    def rows(world, regime)
+      ideal = @ideal ? IdealKnowledge.new(@contents, world, regime).forecaster : nil
+      (1..@cases).map { |seed| row(SimulatedLog.new(world, regime, seed), ideal) }
+    end
+
+    def row(log, ideal)
+      ours, reach = answer(@ours, log)
+      told, told_reach = ideal ? answer(ideal, log) : [ours, reach]
+      straight =
+        StraightLineLife.call(log.points, log.as_of_km, log.limit_mm).transform_keys { |chance| KEYS.key(chance) }
+      truth = log.truth_km
       {
-        held: BANDS.transform_values { |low, high| truth.between?(ours.quantile(low), ours.quantile(high)) },
-        losses:
-          [ours.quantiles, straight, two_point, (ideal || ours).quantiles].map do |quantiles|
-            pinball(quantiles, truth)
-          end,
-        late: ours.quantile(@look_again_chance) > truth,
-        reach: [ours, ideal || ours].map { |life| life.quantile(@look_again_chance) }
+        held: BANDS.transform_values { |low, high| truth.between?(ours[low], ours[high]) },
+        ours: pinball(ours, truth),
+        line: pinball(straight, truth),
+        ideal: pinball(told, truth),
+        late: reach > truth,
+        reach:,
+        ideal_reach: told_reach
       }
     end
 
-    def pinball(quantiles, truth)
-      quantiles.sum { |probability, km| truth >= km ? probability * (truth - km) : (1 - probability) * (km - truth) }
+    # -> [{ "p05" => km, ... }, where to look again]
+    def answer(forecaster, log)
+      axle = forecaster.call(log.csv, log.specification).document["axles"]["front"]
+      found = axle[log.rotors? ? "first_rotor" : "first_pad"]["distance_km"]
+      [found, log.rotors? ? found["p05"] : axle["look_again_km"]]
     end
 
-    def line(out, name, rows)
+    def pinball(quantiles, truth)
+      KEYS.sum do |key, chance|
+        km = quantiles.fetch(key)
+        truth >= km ? chance * (truth - km) : (1 - chance) * (km - truth)
+      end
+    end
+
+    def ratio(rows, to) = rows.sum { |row| row[:ours] } / rows.sum { |row| row[to] }
+
+    def print_world(out, name, rows)
+      rows.each { |regime, found| line(out, name, regime, found) }
+      line(out, name, "all", rows.values.flatten)
+    end
+
+    def line(out, world, regime, rows)
       held = BANDS.keys.map { |band| 100.0 * rows.count { |row| row[:held][band] } / rows.length }
-      ours, *others = rows.map { |row| row[:losses] }.transpose.map(&:sum)
-      reach, ideal = rows.map { |row| row[:reach] }.transpose.map(&:sum)
-      out.puts format(
-                 "%-10s %5d %4.0f%% %4.0f%% %4.0f%%              %5.2f %6.2f %6.2f  %4.1f%%   %4.2f",
-                 name,
-                 rows.length,
-                 *held,
-                 *others.map { |other| ours / other },
-                 100.0 * rows.count { |row| row[:late] } / rows.length,
-                 reach / ideal
-               )
-      out.flush
+      late = 100.0 * rows.count { |row| row[:late] } / rows.length
+      reach = rows.sum { |row| row[:reach] } / rows.sum { |row| row[:ideal_reach] }
+      out.puts format(LINE, world, regime, rows.length, *held, ratio(rows, :line), ratio(rows, :ideal), late, reach)
     end
   end
 end

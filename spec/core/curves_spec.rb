@@ -48,7 +48,7 @@ RSpec.describe "Curves and days" do
       pads = forecast({ "left_inner" => fitted(read(20_000, 8.0)) }, as_of_km: 20_000)
       rotors =
         Graver::Core::Wear::Forecast.call(
-          history({ "left" => fitted(read(20_000, 22.06, 0.03), new_mm: 22.4) }, as_of_km: 20_000, limit_mm: 22.0),
+          history({ "left" => fitted(read(20_000, 22.12, 0.03), new_mm: 22.46) }, as_of_km: 20_000, limit_mm: 22.0),
           KNOWLEDGE.prior("rotor")
         )
       driving =
@@ -93,7 +93,7 @@ RSpec.describe "Curves and days" do
       expect(measures).to include(
         "pad_readings" => 1,
         "limit_mm" => 3.0,
-        "thinnest_rotor_mm" => be_within(0.05).of(22.06),
+        "thinnest_rotor_mm" => be_within(0.05).of(22.12),
         "doubted_readings" => 0
       )
       expect(measures["rotor_below_discard_chance"]).to be_between(0.0, 0.2)

@@ -9,7 +9,12 @@ RSpec.describe Graver::Core::Wear::Forecast do
   let(:reference) { JSON.parse(File.read(File.expand_path("../reference/wear.json", __dir__))) }
   # The model the R script integrates: no drift, no wrong readings, no pads that go their own way.
   let(:plain) do
-    WearBuilders.without_surprises(KNOWLEDGE.prior("pad")).with(deviation_log_sd: 1e-3, component_log_offset: {})
+    WearBuilders.without_surprises(KNOWLEDGE.prior("pad")).with(
+      deviation_log_sd: 1e-3,
+      component_log_offset: {
+      },
+      increment_mm: 0.03
+    )
   end
 
   def plain_quantiles(set, as_of_km)

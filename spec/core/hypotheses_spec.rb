@@ -1,6 +1,10 @@
 # frozen_string_literal: true
 
 RSpec.describe Graver::Core::Wear::Hypotheses do
+  def kind(drift_sd = 1e-6, error: 1.0, story: 0.0)
+    described_class::Kind.new(drift_sd:, drift_km: 20_000.0, error:, story:, off: 0.0)
+  end
+
   # One supposition: base rate 0.15 mm per 1,000 km with the given spread, thickness 11 mm with 0.15.
   def single(log_sd: 0.0)
     described_class.new(
@@ -8,7 +12,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
       [Math.log(0.15e-3), 0.0, 0.0, 0.0, 11.0].zip,
       [log_sd**2, 0.0, 0.0, 0.0, 0.15**2].zip,
       [0.0],
-      [[1e-6, 20_000.0]]
+      [kind]
     )
   end
 
@@ -17,7 +21,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
   # Conjugate normal update by hand: 11 - 1.5 = 9.5 with variance 0.15^2 + 0.035 x 1.5; reading 9.2 with 0.2.
   it "weighs a reading against what was expected as the normal model does" do
     bank = single
-    bank.wear("a", 10_000.0, 0.035)
+    bank.wear(10_000.0, 0.035, 0.5)
     variance = (0.15**2) + (0.035 * 1.5)
     expect(thickness(bank)).to match([be_within(1e-9).of(9.5), be_within(1e-9).of(variance)])
     bank.observe("a", WearBuilders::Thickness.point(9.2, 0.2), { share: 0.0, sd_mm: 1.0 })
@@ -33,12 +37,75 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
   # Mean and variance of a lognormal variable (closed form): exp(m + v/2), (exp(v) - 1) exp(2m + v).
   it "wears by a lognormal amount, and knows that who wore fast is thin" do
     bank = single(log_sd: 0.3)
-    bank.wear("a", 10_000.0, 0.0)
+    bank.wear(10_000.0, 0.0, 0.5)
     mean = 1.5 * Math.exp(0.045)
     expect(thickness(bank)).to match(
       [be_within(1e-9).of(11 - mean), be_within(1e-9).of((0.15**2) + ((Math.exp(0.09) - 1) * (mean**2)))]
     )
     expect(bank.covariance[0, 4, 0]).to be_within(1e-9).of(-0.09 * mean)
+  end
+
+  # Covariance of two lognormal variables (closed form): (exp(c) - 1) m1 m2, c the covariance of the logarithms; plus the
+  # share of the unevenness they have in common, sqrt(v1 v2) each.
+  it "wears two parts together: by what they share of the rate, and of every stretch's unevenness" do
+    pair =
+      described_class.new(
+        %w[a b],
+        [Math.log(0.15e-3), 0.0, 0.0, 0.1, -0.1, 11.0, 10.0].zip,
+        [0.3**2, 0.0, 0.0, 0.0, 0.0, 0.04, 0.09].zip,
+        [0.0],
+        [kind]
+      )
+    pair.wear(10_000.0, 0.04, 0.25)
+    first, second = [0.1, -0.1].map { |own| 1.5 * Math.exp(own + 0.045) }
+    expect(pair.covariance[5, 6, 0]).to be_within(1e-9).of(
+      ((Math.exp(0.09) - 1) * first * second) + (0.25 * 0.04 * Math.sqrt(first * second))
+    )
+    expect(pair.covariance[5, 5, 0]).to be_within(1e-9).of(
+      0.04 + ((Math.exp(0.09) - 1) * first * first) + (0.04 * first)
+    )
+    expect(pair.covariance[0, 6, 0]).to be_within(1e-9).of(-0.09 * second)
+    before = pair.covariance.dup
+    # what is not on does not wear
+    pair.wear(5000.0, 0.04, 0.25, on: Numo::DFloat[1.0, 0.0])
+    expect([pair.mean[6, 0], pair.covariance[6, 6, 0]]).to eq([10.0 - second, before[6, 6, 0]])
+  end
+
+  # A mixture's mean and covariance (closed form): sum of w m, sum of w (C + (m - mean)(m - mean)').
+  it "makes one of two that tell the same story and believe nearly the same, and of no others" do
+    bank =
+      described_class.new(
+        ["a"],
+        [[-8.8, -8.7, -8.75, -5.0], [0.0] * 4, [0.0] * 4, [0.0] * 4, [10.0, 10.2, 10.1, 10.0]],
+        [[0.04] * 4, [0.0] * 4, [0.0] * 4, [0.0] * 4, [0.02] * 4],
+        [0.5, 0.3, 0.1, 0.1].map { |weight| Math.log(weight) },
+        [kind(story: 1.0), kind(story: 1.0), kind(story: 2.0), kind(story: 1.0)]
+      )
+    bank.mark(:said, Numo::DFloat[1.0, 0.2, 0.0, 0.0])
+    bank.merge
+    expect(bank.length).to eq(3)
+    at = bank.weights.max_index
+    expect(bank.weights.to_a.max).to be_within(1e-9).of(0.8)
+    share = 0.5 / 0.8
+    expect(bank.mean[4, at]).to be_within(1e-9).of((share * 10.0) + ((1 - share) * 10.2))
+    expect(bank.covariance[0, 4, at]).to be_within(1e-9).of(share * (1 - share) * 0.1 * 0.2)
+    expect(bank.covariance[4, 4, at]).to be_within(1e-9).of(0.02 + (share * (1 - share) * 0.04))
+    expect(bank.marks[:said][at]).to be_within(1e-9).of(share + ((1 - share) * 0.2))
+    expect(bank.story.to_a).to contain_exactly(1.0, 1.0, 2.0)
+  end
+
+  # Against the conjugate update by hand, the reading's error twice as large.
+  it "takes a reading for less where its errors are supposed to be larger" do
+    careless =
+      described_class.new(
+        ["a"],
+        [[0.0], [0.0], [0.0], [0.0], [11.0]],
+        [[0.0], [0.0], [0.0], [0.0], [0.04]],
+        [0.0],
+        [kind(error: 2.0)]
+      )
+    careless.observe("a", WearBuilders::Thickness.point(10.4, 0.1), { share: 0.0, sd_mm: 1.0 })
+    expect(thickness(careless)).to match([be_within(1e-9).of(11 - 0.3), be_within(1e-9).of(0.02)])
   end
 
   # Against the truncated normal in closed form, which curves_spec.rb checks against its own sum.
@@ -74,13 +141,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
   # Ornstein-Uhlenbeck process (closed form): it keeps exp(-d / length) of what it was, and its spread for ever.
   it "forgets over a distance how the axle was driven" do
     bank =
-      described_class.new(
-        ["a"],
-        [0.0, 0.4, 0.0, 0.0, 11.0].zip,
-        [0.0, 0.3**2, 0.0, 0.0, 0.0].zip,
-        [0.0],
-        [[0.3, 20_000.0]]
-      )
+      described_class.new(["a"], [0.0, 0.4, 0.0, 0.0, 11.0].zip, [0.0, 0.3**2, 0.0, 0.0, 0.0].zip, [0.0], [kind(0.3)])
     bank.drift(10_000.0)
     bank.drift(5000.0)
     expect(bank.mean[described_class::DRIFT, 0]).to be_within(1e-9).of(0.4 * Math.exp(-0.75))
@@ -92,7 +153,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
   # next to nothing known before, that is what is left of the mean of four pads after four glances.
   it "does not average away what four readings have in common" do
     pads = %w[a b c d]
-    bank = described_class.new(pads, [[0.0]] * 11, ([[0.0]] * 7) + ([[1e4]] * 4), [0.0], [[1e-6, 20_000.0]])
+    bank = described_class.new(pads, [[0.0]] * 11, ([[0.0]] * 7) + ([[1e4]] * 4), [0.0], [kind])
     bank.disturb(described_class::BIAS, 0.9**2)
     pads.each { |pad| bank.observe(pad, WearBuilders::Thickness.point(5.5, 0.4), { share: 0.0, sd_mm: 1.0 }) }
     at = pads.map { |pad| bank.thickness(pad) }
@@ -147,7 +208,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
   # By hand: 0.3 of what is known is kept, the rest falls back to the mean of its kind; covariances shrink alike.
   it "falls back towards what is usual when a part is renewed" do
     bank = single(log_sd: 0.3)
-    bank.wear("a", 10_000.0, 0.0)
+    bank.wear(10_000.0, 0.0, 0.5)
     before = bank.covariance[0, 4, 0]
     bank.recall(4, 0.3, 0.01, mean: 5.0)
     expect(bank.mean[4, 0]).to be_within(1e-9).of((0.3 * (11 - (1.5 * Math.exp(0.045)))) + (0.7 * 5.0))

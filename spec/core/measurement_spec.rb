@@ -66,8 +66,8 @@ RSpec.describe Graver::Core::Measurement::Normalise do
   it "parts a caliper's error into its own and what all pads share that day, the plate's too" do
     plain = normalise.call(reading("8.00"), part)
     digit = 0.005 / Math.sqrt(3)
-    expect(plain.shared_mm).to be_within(1e-12).of(0.15 * Math.sqrt(0.25))
-    expect(plain.own.standard_uncertainty_mm).to be_within(1e-12).of(Math.hypot(0.15 * Math.sqrt(0.75), digit))
+    expect(plain.shared_mm).to be_within(1e-12).of(0.15 * Math.sqrt(0.4))
+    expect(plain.own.standard_uncertainty_mm).to be_within(1e-12).of(Math.hypot(0.15 * Math.sqrt(0.6), digit))
     expect(plain.own.own).to eq(plain.own)
     # one plate thickness nobody knows is the same for all four
     guessed = normalise.call(reading("13.60", overall: true), described_class::Part.unknown)

@@ -30,6 +30,7 @@ module WearBuilders
   def self.without_surprises(prior)
     never = { share: 0.0, sd_mm: 1.0 }
     prior.with(
+      errors: [{ share: 1.0, times: 1.0 }],
       drifts: [{ share: 1.0, log_sd: 1e-6, km: 20_000 }],
       axle_changes: [],
       seizures: [],

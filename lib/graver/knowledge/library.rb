@@ -188,7 +188,8 @@ module Graver
                   typical_sd_mm: part["typical_standard_uncertainty_mm"],
                   stated_sd_mm: part["stated_standard_uncertainty_mm"],
                   own_sd_mm: part["own_standard_uncertainty_mm"],
-                  unread_share: part["unread_share"]
+                  unread_share: part["unread_share"],
+                  steps_mm: part["steps_mm"]
                 }
               end
           )

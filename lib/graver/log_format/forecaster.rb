@@ -43,7 +43,8 @@ module Graver
 
       def answer(specification, axle, entries, now, driving)
         mine = entries.fetch(axle, [])
-        sides = mine.filter_map(&:side).uniq.sort
+        # what went on without a side went on at both
+        sides = mine.any? { |entry| entry.side.nil? } ? [] : mine.map(&:side).uniq.sort
         @outlook.call(
           entries: mine,
           specifications: specification.parts(axle, sides.empty? ? %w[left right] : sides),

@@ -19,6 +19,9 @@ module Graver
         # Nine even points of the driving's spread.
         SPREAD = (1..9).map { |n| Wear::Normal.quantile((n - 0.5) / 9.0) }.freeze
 
+        NEAR_DAYS = 0.25
+        SAME_CHANCE = 2e-4
+
         attr_reader :driving, :as_of, :trips, :changes
 
         # Driving, Date, [Trip], [Change]
@@ -60,15 +63,34 @@ module Graver
         end
         def plain_and_even? = @trips.empty? && @changes.empty? && driving.season.nil?
 
-        # Looked for from `low` on: doubled until it is passed, then halved to a quarter of a day.
+        # Looked for from `low` on: doubled until it is passed, then closed in on by straight lines between the two ends
+        # (regula falsi; an end that stays is drawn in), to a quarter of a day or what no chance tells apart.
         def days_at(life, probability, low)
           return 0.0 if life.chance_now >= probability
 
+          missing = ->(day) { chance(life, day) - probability }
           high = [low * 1.5, 64.0].max
-          low, high = high, high * 2 while high < FURTHEST_DAYS && chance(life, high) < probability
-          while high - low > 0.25
-            middle = (low + high) / 2
-            chance(life, middle) < probability ? low = middle : high = middle
+          below, above = missing.call(low), missing.call(high)
+          while high < FURTHEST_DAYS && above.negative?
+            low, below, high = high, above, high * 2
+            above = missing.call(high)
+          end
+          close_in(low, below, high, above, missing)
+        end
+
+        def close_in(low, below, high, above, missing)
+          return high if above.negative?
+
+          while high - low > NEAR_DAYS
+            middle = low + ((high - low) * (below / (below - above)).clamp(0.02, 0.98))
+            value = missing.call(middle)
+            return middle if value.abs < SAME_CHANCE
+
+            if value.negative?
+              low, below, above = middle, value, above / 2
+            else
+              high, above, below = middle, value, below / 2
+            end
           end
           high
         end
@@ -83,27 +105,41 @@ module Graver
           spread.sum { |way| life.chance_passed(actual_km(between(way, :day, :usual, day))) } / spread.length
         end
 
-        # [{ day:, actual:, usual: }] at every place where the pace changes.
+        # { day: [...], actual: [...], usual: [...] } at every place where the pace changes; scale: of all but the trips.
         def legs(scale)
           actual = usual = 0.0
-          places = boundaries
           rows =
-            places
-              .each_cons(2)
-              .map do |from, to|
-                row = { day: from, actual:, usual: }
-                base = pace(from) * scale * (to - from)
-                extra = trips_between(from, to)
-                actual += base + extra.sum(&:first)
-                usual += (base * factor(from)) + extra.sum { |km, harder| km * harder }
-                row
-              end
-          columns([*rows, { day: places.last, actual:, usual: }])
+            stretches.map do |day, base, factor, extra, harder|
+              row = [day, actual, usual]
+              actual += (base * scale) + extra
+              usual += (base * scale * factor) + harder
+              row
+            end
+          columns([*rows, [boundaries.last, actual, usual]])
         end
 
-        def columns(rows) = %i[day actual usual].to_h { |key| [key, rows.map { |row| row[key] }] }
+        # [[from day, km, wear factor, km of trips, the same as they count], ...]
+        def stretches
+          @stretches ||=
+            boundaries
+              .each_cons(2)
+              .map do |from, to|
+                trips = trips_between(from, to)
+                [
+                  from,
+                  pace(from) * (to - from),
+                  factor(from),
+                  trips.sum(&:first),
+                  trips.sum { |km, harder| km * harder }
+                ]
+              end
+        end
 
-        def boundaries
+        def columns(rows) = %i[day actual usual].zip(rows.transpose).to_h
+
+        def boundaries = @boundaries ||= places_of_change
+
+        def places_of_change
           marks =
             @trips.flat_map { |trip| [day(trip.from), day(trip.to) + 1] } + @changes.map { |change| day(change.from) }
           marks += months if driving.season

@@ -18,8 +18,10 @@ module Graver
         WITHIN = 0.45
         NUMBERS = Numo::DFloat::Math
         KEPT = 60
+        MERGED = 150
         BRANCHED = 300
         WHILE_READING = 150
+        MOST_STARTS = 8
         NEGLIGIBLE_CHANGE = 1e-6
         # Where on a stretch a change may have happened, as shares of it.
         MOMENTS = [0.15, 0.5, 0.85].freeze
@@ -49,29 +51,66 @@ module Graver
 
         private
 
+        # A part of the spread of rates, a kind, and which component is odd from new (nil: none).
+        Cell = Struct.new(:part, :kind, :share, :odd)
+
+        # Where every axle with these components starts: worked out once for a prior.
+        STARTS = {}.compare_by_identity
+        private_constant :STARTS
+
         def start
-          cells = PARTS.product(@prior.drifts, [nil, *@components])
-          Hypotheses.new(
-            @components,
-            first_means(cells),
-            first_variances(cells),
-            cells.map { |part, drift, odd| first_weight(part, drift, odd) },
-            cells.map { |_, drift, _| drift.values_at(:log_sd, :km) }
-          )
+          STARTS.shift if STARTS.length > MOST_STARTS
+          ((STARTS[@prior] ||= {})[@components] ||= first).copy
         end
 
-        def first_weight(part, drift, odd)
-          share =
-            odd ? @prior.odd_from_new[:share] * @prior.seizure_weights.fetch(odd, 0.0) : 1 - @prior.odd_from_new[:share]
-          (-0.5 * part * part / (1 - (WITHIN**2))) + Math.log(drift.fetch(:share)) + Math.log(share + 1e-12)
+        def first
+          cells =
+            PARTS
+              .product(kinds, [nil, *@components])
+              .map do |part, (kind, share), odd|
+                told = kind.dup.tap { |copy| copy.story += 100 * (odd ? @components.index(odd) + 1 : 0) }
+                Cell.new(part, told, share, odd)
+              end
+          Hypotheses
+            .new(
+              @components,
+              first_means(cells),
+              first_variances(cells),
+              cells.map { |cell| first_weight(cell) },
+              cells.map(&:kind)
+            )
+            .tap { |hypotheses| hypotheses.prune(BRANCHED) }
+        end
+
+        # [[Hypotheses::Kind, share], ...]
+        def kinds
+          combined = @prior.drifts.product(@prior.errors)
+          combined.each_with_index.map do |(drift, error), at|
+            [
+              Hypotheses::Kind.new(
+                story: at,
+                drift_sd: drift[:log_sd],
+                drift_km: drift[:km],
+                error: error[:times],
+                off: 0.0
+              ),
+              drift[:share] * error[:share]
+            ]
+          end
+        end
+
+        def first_weight(cell)
+          odd = @prior.odd_from_new[:share]
+          share = cell.odd ? odd * @prior.seizure_weights.fetch(cell.odd, 0.0) : 1 - odd
+          (-0.5 * cell.part * cell.part / (1 - (WITHIN**2))) + Math.log(cell.share + 1e-30) + Math.log(share + 1e-12)
         end
 
         def first_means(cells)
           middle = Math.log(@prior.rate_mm_per_1000km / 1000)
-          base = cells.map { |part, _, _| middle + (part * @prior.rate_log_sd) }
+          base = cells.map { |cell| middle + (cell.part * @prior.rate_log_sd) }
           deviations =
             @components.map do |component|
-              cells.map { |_, _, odd| offset(component) + (odd == component ? @prior.odd_from_new[:log_mean] : 0.0) }
+              cells.map { |cell| offset(component) + (cell.odd == component ? @prior.odd_from_new[:log_mean] : 0.0) }
             end
           none = [0.0] * cells.length
           [base, none, none, *deviations, *([none] * @components.length)]
@@ -81,12 +120,12 @@ module Graver
           own = @prior.deviation_log_sd**2
           deviations =
             @components.map do |component|
-              cells.map { |_, _, odd| own + (odd == component ? @prior.odd_from_new[:log_sd]**2 : 0.0) }
+              cells.map { |cell| own + (cell.odd == component ? @prior.odd_from_new[:log_sd]**2 : 0.0) }
             end
           spread = [(WITHIN * @prior.rate_log_sd)**2] * cells.length
           [
             spread,
-            cells.map { |_, drift, _| drift[:log_sd]**2 },
+            cells.map { |cell| cell.kind.drift_sd**2 },
             [0.0] * cells.length,
             *deviations,
             *([[0.0] * cells.length] * @components.length)
@@ -94,16 +133,10 @@ module Graver
         end
 
         def offset(component) = @prior.component_log_offset.fetch(component, 0.0)
-        def mate(component)
-          @components.find do |other|
-            other != component && other.include?("_") && other.split("_").first == component.split("_").first
-          end
-        end
-
         def pass(moment)
           travel(moment.km, read: moment.readings.any?)
           moment.freed.each { |component| free(component) if @on[component] }
-          put_on(moment.fits) if moment.fits.any?
+          put_on(moment.fits, moment.choices) if moment.fits.any?
           read(moment) if moment.readings.any?
         end
 
@@ -113,71 +146,34 @@ module Graver
           @km = [from, km].max
           return if @km == from || @on.empty?
 
-          before, after = branch(@km - from, read ? MOMENTS : [0.5])
-          wear(before)
-          change
-          wear(after)
+          distance_km = @km - from
+          changes = changes(read ? MOMENTS : [0.5])
+          which = hypotheses.branch(changes.log_chances(lives(distance_km)), BRANCHED, negligible: NEGLIGIBLE_CHANGE)
+          hypotheses.tell(changes.kind(which))
+          before = changes.moment(which) * distance_km
+          wear(before, before / 2)
+          hypotheses.move(changes.shift(which), changes.variance(which))
+          wear(distance_km - before, before / 2 + (distance_km - before) / 2)
+          hypotheses.drift((distance_km - before) / 2)
         end
 
-        # Kinds of change that may happen on a stretch: [nil | :axle | component, how].
-        def changes
+        def changes(moments)
           @changes ||= {}
-          @changes[@on.keys] ||= [
-            [nil, nil],
-            *@prior.axle_changes.map { |how| [:axle, how] },
-            *@on.keys.product(@prior.seizures)
-          ]
+          @changes[[@on.keys, moments]] ||= ChangeTable.new(@prior, @components, @on.keys, moments)
         end
 
-        # One supposition becomes one per kind and moment of change. Notes which, and -> the distances before and
-        # after it.
-        def branch(distance_km, moments)
-          lives = expected_lives(distance_km)
-          @cases = [[changes.first, 0.5], *changes.drop(1).product(moments)]
-          chances = @cases.drop(1).map { |change, _| change_chance(change, lives) / moments.length }
-          chances.unshift((1 - chances.sum(lives * 0.0)).clip(0.02, 1))
-          @case =
-            hypotheses.branch(
-              chances.map { |chance| NUMBERS.log(chance + 1e-30) },
-              BRANCHED,
-              negligible: NEGLIGIBLE_CHANGE
-            )
-          share = Numo::DFloat.cast(@cases.map(&:last))[@case].dup
-          [share * distance_km, (1 - share) * distance_km]
+        # Shares of a life of a usual set worn over a distance, per supposition.
+        def lives(distance_km)
+          mask = on
+          (hypotheses.expected_rates * mask[true, :new]).sum(axis: 0) * (distance_km / (mask.sum * @prior.life_mm))
         end
 
-        def expected_lives(distance_km)
-          rates = @on.keys.map { |component| NUMBERS.exp(hypotheses.log_rate(component).first) }
-          rates.sum * (distance_km / (rates.length * @prior.life_mm))
-        end
+        def on = Numo::DFloat.cast(@components.map { |component| @on[component] ? 1.0 : 0.0 })
 
-        def change_chance((who, how), lives)
-          return lives * 0.0 unless who
-
-          share = who == :axle ? 1.0 : @prior.seizure_weights.fetch(who, 0.0)
-          1 - NUMBERS.exp(-how[:per_life] * share * lives)
-        end
-
-        def wear(distance_km)
-          hypotheses.drift(distance_km / 2)
-          @on.each_key { |component| hypotheses.wear(component, distance_km, @prior.increment_mm) }
-          hypotheses.drift(distance_km / 2)
-        end
-
-        def change
-          @cases
-            .each_with_index
-            .group_by { |(change, _), _| change }
-            .each { |change, cases| apply(*change, cases.sum { |_, at| Numo::DFloat.cast(@case.eq(at)) }) }
-        end
-
-        def apply(who, how, mask)
-          return if who.nil? || mask.sum.zero?
-          return hypotheses.disturb(Hypotheses::BASE, how[:log_sd]**2, shift: how[:log_mean], mask:) if who == :axle
-
-          hypotheses.disturb(hypotheses.deviation(who), how[:log_sd]**2, shift: how[:log_mean], mask:)
-          other = mate(who)
-          hypotheses.disturb(hypotheses.deviation(other), how[:mate_log_sd]**2, mask:) if other
+        # drift_km: since the drift was last let go on, half of this stretch
+        def wear(distance_km, drift_km)
+          hypotheses.drift(drift_km)
+          hypotheses.wear(distance_km, @prior.increment_mm, @prior.common_increment, on:)
         end
 
         def free(component)
@@ -185,7 +181,7 @@ module Graver
         end
 
         # A new set: the axle's rate is about what it was, a position's own way is partly kept.
-        def put_on(fits)
+        def put_on(fits, choices)
           again = fits.keys.select { |component| @on[component] }
           hypotheses.disturb(Hypotheses::BASE, (@prior.set_log_sd**2) * again.length / @components.length) if again.any?
           again.each { |component| renew_deviation(component) }
@@ -197,7 +193,15 @@ module Graver
             )
             @on[component] = true
           end
-          share_start(fits)
+          choices ? choose_start(fits, choices) : share_start(fits)
+        end
+
+        # One of a few nominal thicknesses, the same for the whole set: each is supposed.
+        def choose_start(fits, choices)
+          which = hypotheses.branch([-Math.log(choices.length)] * choices.length, BRANCHED)
+          middle = choices.sum / choices.length
+          moved = Numo::DFloat.cast(choices)[which] - middle
+          fits.each_key { |component| hypotheses.disturb(hypotheses.thickness(component), 0.0, shift: moved) }
         end
 
         # One unknown thickness of the whole set is one unknown, not four.
@@ -228,13 +232,15 @@ module Graver
               readings.each { |component, observation| observe(component, observation) }
               forget_errors
             end
+          hypotheses.prune(MERGED)
+          2.times { hypotheses.merge }
           hypotheses.prune(KEPT)
         end
 
         def observe(component, observation)
           wrong = @prior.wrong.merge(share: 1 - ((1 - @prior.wrong[:share]) * observation.trust))
           chance = hypotheses.observe(component, observation.thickness.own, wrong)
-          hypotheses.mark([component, observation], 1 - ((1 - chance) * (1 - hypotheses.marks[:service])))
+          hypotheses.mark([component, observation], 1 - ((1 - chance) * (1 - hypotheses.off)))
           hypotheses.prune(WHILE_READING)
         end
 
@@ -253,11 +259,10 @@ module Graver
               mask: Numo::DFloat.cast(which.eq(at + 1))
             )
           end
-          hypotheses.disturb(
-            Hypotheses::BIAS,
-            readings.sum { |_, observation| observation.thickness.shared_mm**2 } / readings.length
-          )
-          hypotheses.mark(:service, Numo::DFloat.cast(which.gt(0)))
+          shared = readings.sum { |_, observation| observation.thickness.shared_mm**2 } / readings.length
+          hypotheses.share_error(Math.sqrt(shared))
+          hypotheses.tell(Numo::DFloat.cast(which))
+          hypotheses.suppose_off(Numo::DFloat.cast(which.gt(0)))
         end
 
         def plate?(readings)
@@ -269,7 +274,6 @@ module Graver
         end
 
         def forget_errors
-          hypotheses.marks.delete(:service)
           hypotheses.recall(Hypotheses::BIAS, 0.0, 0.0)
         end
       end

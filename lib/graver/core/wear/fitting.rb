@@ -7,7 +7,8 @@ module Graver
       # fitted_km    odometer at fitting, or nil when not known
       # new          Thickness when fitted (a guess has a large uncertainty)
       # observations in order of distance
-      Fitting = Value.define(:fitted_km, :new, :observations)
+      # choices      where nobody wrote it down: the thicknesses it can have been, mm, each as likely; nil else
+      Fitting = Value.define(:fitted_km, :new, :observations, :choices) { def initialize(choices: nil, **rest) = super }
     end
   end
 end

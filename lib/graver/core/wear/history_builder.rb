@@ -14,7 +14,8 @@ module Graver
         MOST_SETS = 6
 
         # normalise: Measurement::Normalise; new_parts: { "pad" => { typical_mm:, typical_sd_mm:, stated_sd_mm:,
-        # own_sd_mm: (parts of one box), unread_share: } }.
+        # own_sd_mm: (parts of one box), unread_share:, steps_mm: (above the limit, where a thickness that nobody wrote
+        # down is one of these; nil: any) } }.
         def initialize(normalise, new_parts)
           @normalise = normalise
           @new_parts = new_parts
@@ -88,9 +89,11 @@ module Graver
 
         def fitting(group, specification, most)
           first = group.first
+          choices = choices(first, specification)
           Fitting.new(
             fitted_km: first.renewal? ? first.odometer_km : nil,
-            new: new_thickness(first, specification),
+            new: choices ? one_of(choices, specification) : new_thickness(first, specification),
+            choices:,
             observations: thinned(group.select(&:thickness?), most).map { |entry| observation(entry, specification) }
           )
         end
@@ -133,6 +136,21 @@ module Graver
             known,
             ["new_thickness"]
           )
+        end
+
+        # Nominal thicknesses a new part can have had, or nil where it is known or any will do.
+        def choices(entry, specification)
+          steps = @new_parts.fetch(specification.part)[:steps_mm]
+          return if steps.nil? || specification.new_mm || specification.limit_mm.nil? || entry.event == "resurfaced"
+
+          steps.map { |above| specification.limit_mm + above } unless entry.renewal? && entry.reading
+        end
+
+        # Middle and spread of all of them.
+        def one_of(choices, specification)
+          middle = choices.sum / choices.length
+          spread = Math.sqrt(choices.sum { |mm| (mm - middle)**2 } / choices.length)
+          new_set(middle, spread, @new_parts.fetch(specification.part), ["new_thickness"])
         end
 
         # Parts of one box are alike: what is not known of one is not known of all.

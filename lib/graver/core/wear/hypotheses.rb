@@ -32,19 +32,33 @@ module Graver
         # Copying the arrays costs as much as carrying some suppositions on that hardly count.
         WORTH_SHRINKING = 0.75
 
-        attr_reader :components, :mean, :covariance, :log_weight, :marks, :drift_sd, :drift_km
+        # What a supposition takes for granted: spread and distance of the drift, and how many times as large as usual the
+        # readings' errors are;
+        # story: a number of its own
+        # off: 1 where the service at hand is supposed to be read wrong
+        Kind = Struct.new(:drift_sd, :drift_km, :error, :story, :off, keyword_init: true)
+        STORIES = 1_000_003.0
+        # Means of the base no further apart than so many standard deviations are nearly the same.
+        NEAR = 1.2
 
-        # means [unknown][supposition], variances likewise (independent at first), log weights, drifts [[log_sd, km]]
-        # per supposition.
-        def initialize(components, means, variances, log_weights, drifts)
+        attr_reader :components, :mean, :covariance, :log_weight
+
+        # means [unknown][supposition], variances likewise (independent at first), log weights, [Kind], one per
+        # supposition.
+        def initialize(components, means, variances, log_weights, kinds)
           @components = components
           @mean = Numo::DFloat.cast(means)
           @covariance = Numo::DFloat.zeros(size, size, log_weights.length)
           size.times { |at| @covariance[at, at, true] = variances[at] }
           @log_weight = Numo::DFloat.cast(log_weights)
-          @drift_sd, @drift_km = drifts.transpose.map { |list| Numo::DFloat.cast(list) }
-          @marks = {}
+          @kinds = Kind.members.to_h { |name| [name, Numo::DFloat.cast(kinds.map { |kind| kind[name] })] }
+          @keys = []
         end
+
+        Kind.members.each { |name| define_method(name) { @kinds.fetch(name) } }
+
+        # Another one that goes its own way from here.
+        def copy = dup.tap { |other| other.own_arrays }
 
         def size = 3 + (2 * components.length)
         def length = log_weight.length
@@ -62,8 +76,9 @@ module Graver
           at = Numo::Int32.cast(indexes)
           @mean = @mean[true, at].dup
           @covariance = @covariance[true, true, at].dup
-          @log_weight, @drift_sd, @drift_km = [@log_weight, @drift_sd, @drift_km].map { |list| list[at].dup }
-          @marks.transform_values! { |list| list[at].dup }
+          @log_weight = @log_weight[at].dup
+          @kinds.transform_values! { |list| list[at].dup }
+          @told = @told[true, at].dup if @told
         end
 
         # Keeps the `most` weightiest, without those next to impossible.
@@ -72,19 +87,50 @@ module Graver
           select(keep) if keep.length < WORTH_SHRINKING * length
         end
 
-        # Each supposition becomes several: log_chances holds one array of log chances per case (or a number for all).
-        # The weightiest are kept. -> the number of the case, per supposition.
+        # Those that suppose the same (`story`) and by now believe nearly the same become one, of the same mean and
+        # covariance as the two had together.
+        def merge
+          pairs, singles = alike
+          return if pairs.empty?
+
+          one, other = pairs.transpose.map { |list| Numo::Int32.cast(list) }
+          alone = Numo::Int32.cast(singles)
+          share, log_sum = shares(one, other)
+          apart = @mean[true, one] - @mean[true, other]
+          both = (@covariance[true, true, one] * share) + (@covariance[true, true, other] * (1 - share))
+          both += apart[true, :new, true] * (apart * (share * (1 - share)))[:new, true, true]
+          @covariance = joined(both, @covariance[true, true, alone])
+          @mean = joined((@mean[true, one] * share) + (@mean[true, other] * (1 - share)), @mean[true, alone])
+          @log_weight = joined(log_sum, @log_weight[alone])
+          @kinds.transform_values! { |list| joined(list[one], list[alone]) }
+          @told &&= joined((@told[true, one] * share) + (@told[true, other] * (1 - share)), @told[true, alone])
+        end
+
+        # What happened to each, as a number: those with the same one may become one.
+        def tell(chapter) = @kinds[:story] = ((@kinds.fetch(:story) * 61) + chapter) % STORIES
+
+        def suppose_off(which) = @kinds[:off] = which
+
+        # Each supposition becomes several: log_chances [case, supposition] (or a number for all of a case). The weightiest
+        # are kept. -> the number of the case, per supposition.
         def branch(log_chances, most, negligible: 1e-5)
-          weights = Numo::DFloat.hstack(log_chances.map { |chance| log_weight + chance })
-          keep = weightiest(weights, most, negligible)
+          weights = log_weight[:new, true] + table_of(log_chances)
+          keep = weightiest(weights.flatten, most, negligible)
           cases = keep / length
+          kept = weights.flatten[keep].dup
           select(keep % length)
-          @log_weight = weights[keep].dup
+          @log_weight = kept
           cases
         end
 
         # Remembers, per supposition, the chance that something is so (a reading is wrong); follows copies and pruning.
-        def mark(key, chances) = @marks[key] = chances
+        def mark(key, chances)
+          @keys << key
+          @told = @told ? @told.concatenate(chances[:new, true], axis: 0) : chances[:new, true].dup
+        end
+
+        # { key => chances }
+        def marks = @keys.each_with_index.to_h { |key, at| [key, @told[at, true]] }
 
         # One unknown of some (mask of 0 and 1, or all) moves by `shift` and gets `variance` more.
         def disturb(unknown, variance, shift: 0.0, mask: 1.0)
@@ -114,33 +160,46 @@ module Graver
 
         # The drift loses its memory over a distance (Ornstein-Uhlenbeck process).
         def drift(distance_km)
-          kept = NUMBERS.exp(-distance_km / @drift_km)
-          recall(DRIFT, kept, (@drift_sd**2) * (1 - (kept**2)))
+          kept = NUMBERS.exp(-distance_km / drift_km)
+          recall(DRIFT, kept, (drift_sd**2) * (1 - (kept**2)))
         end
 
-        # Logarithm of a component's rate now: [mean, variance, covariance with every unknown].
-        def log_rate(component)
-          parts = [BASE, DRIFT, deviation(component)]
-          across = @covariance[BASE, true, true] + @covariance[DRIFT, true, true] + @covariance[parts.last, true, true]
-          [
-            parts.sum { |part| @mean[part, true] },
-            parts.sum { |part| across[part, true] }.clip(0, MOST_LOG_VARIANCE),
-            across
-          ]
+        # What happened to some: shifts and variances [row, supposition] of the base and of each deviation.
+        def move(shifts, variances)
+          [BASE, *(3...(3 + components.length))].each_with_index do |unknown, row|
+            @mean[unknown, true] += shifts[row, true]
+            @covariance[unknown, unknown, true] += variances[row, true]
+          end
         end
 
-        # The component wears over a distance; `increment_mm` is the gamma process's scale. -> expected wear, mm
-        def wear(component, distance_km, increment_mm)
-          log_mean, log_variance, across = log_rate(component)
-          worn = NUMBERS.exp(log_mean + (0.5 * log_variance)) * distance_km
-          at = thickness(component)
-          change = across * worn
-          @mean[at, true] -= worn
-          @covariance[at, true, true] -= change
-          @covariance[true, at, true] -= change
-          @covariance[at, at, true] += (worn * worn * (NUMBERS.exp(log_variance) - 1)) + (increment_mm * worn)
-          worn
+        # The components wear over a distance (km, per supposition; 0 for those that are not on: on is 1 or 0 per
+        # component). increment_mm: variance of wear over its mean; common: the share of it they have in common. Means and covariances of the
+        # exponentials of normal rates are exact.
+        def wear(distance_km, increment_mm, common, on: Numo::DFloat.ones(components.length))
+          count = components.length
+          rates, parts = 0...(3 + count), (3 + count)...size
+          across =
+            @covariance[3...(3 + count), true, true] +
+              (@covariance[BASE, true, true] + @covariance[DRIFT, true, true])[:new, true, true]
+          between =
+            across[true, 3...(3 + count), true] +
+              (across[true, BASE, true] + across[true, DRIFT, true])[true, :new, true]
+          own = own(between)
+          worn = expected(own) * distance_km * on[true, :new]
+          @mean[parts, true] -= worn
+          to_rates = @covariance[parts, rates, true] - (across[true, rates, true] * worn[true, :new, true])
+          @covariance[parts, rates, true] = to_rates
+          @covariance[rates, parts, true] = to_rates.transpose(1, 0, 2)
+          crossed = across[true, parts, true] * worn[true, :new, true]
+          @covariance[parts, parts, true] += unevenness(worn, between, increment_mm, common) - crossed -
+            crossed.transpose(1, 0, 2)
         end
+
+        # Middle wear rate of each component, mm per km [component, supposition]
+        def expected_rates = NUMBERS.exp(log_means)
+
+        # What the readings of a day have in common, on top of what is supposed of that day already.
+        def share_error(sd_mm) = disturb(BIAS, (sd_mm * error)**2)
 
         # Takes a reading of a component in. wrong: { share:, sd_mm: } -> chance that it is wrong, per supposition
         def observe(component, thickness, wrong)
@@ -155,7 +214,66 @@ module Graver
           chance
         end
 
+        protected
+
+        def own_arrays
+          @mean, @covariance, @log_weight = [@mean, @covariance, @log_weight].map(&:dup)
+          @kinds = @kinds.transform_values(&:dup)
+          @keys, @told = @keys.dup, @told&.dup
+        end
+
         private
+
+        # [[one, other], ...] to be made one, and the rest
+        def alike
+          stories, bases, spreads = story.to_a, @mean[BASE, true].to_a, @covariance[BASE, BASE, true].to_a
+          order = (0...length).sort_by { |at| [stories[at], bases[at]] }
+          pairs, singles = [], []
+          while (at = order.shift)
+            other = order.first
+            near =
+              other && stories[other] == stories[at] &&
+                (bases[other] - bases[at])**2 < NEAR * NEAR * (spreads[at] + spreads[other]) / 2
+            near ? pairs << [at, order.shift] : singles << at
+          end
+          [pairs, singles]
+        end
+
+        def shares(one, other)
+          first, second = @log_weight[one], @log_weight[other]
+          top = Numo::DFloat.maximum(first, second)
+          sum = top + NUMBERS.log(NUMBERS.exp(first - top) + NUMBERS.exp(second - top))
+          [NUMBERS.exp(first - sum), sum]
+        end
+
+        def joined(one, other) = other.size.zero? ? one.dup : one.concatenate(other, axis: -1)
+
+        def table_of(log_chances)
+          return log_chances unless log_chances.is_a?(Array)
+
+          Numo::DFloat.vstack(log_chances.map { |chance| (log_weight * 0.0) + chance })
+        end
+
+        def log_means
+          @mean[3...(3 + components.length), true] + (@mean[BASE, true] + @mean[DRIFT, true])[:new, true]
+        end
+
+        # Of each component's logarithm of its rate, the variance.
+        def own(between)
+          Numo::DFloat.vstack(components.each_index.map { |at| between[at, at, true] }).clip(0, MOST_LOG_VARIANCE)
+        end
+
+        def expected(own) = NUMBERS.exp(log_means + (0.5 * own))
+
+        # What wear adds to the covariances of thicknesses: rates nobody knows, and increments that vary.
+        def unevenness(worn, between, increment_mm, common)
+          together = worn[true, :new, true] * worn[:new, true, true]
+          spread = together * (NUMBERS.exp(between.clip(-MOST_LOG_VARIANCE, MOST_LOG_VARIANCE)) - 1)
+          increments = NUMBERS.sqrt(together.clip(0, nil)) * (increment_mm * common)
+          spread += increments
+          components.each_index { |at| spread[at, at, true] += worn[at, true] * (increment_mm * (1 - common)) }
+          spread
+        end
 
         def weightiest(weights, most, negligible)
           floor = weights.max + Math.log(negligible)
@@ -165,13 +283,13 @@ module Graver
 
         # -> [log likelihood, mean, variance] of the read quantity after a normal reading
         def point(thickness, mean, variance, more_sd)
-          error = (thickness.standard_uncertainty_mm**2) + (more_sd**2)
-          total = variance + error
+          spread = ((thickness.standard_uncertainty_mm * error)**2) + (more_sd**2)
+          total = variance + spread
           gap = thickness.value_mm - mean
           [
             -0.5 * ((gap * gap / total) + NUMBERS.log(total) + LOG_TWO_PI),
             mean + (variance / total * gap),
-            variance * error / total
+            variance * spread / total
           ]
         end
 

@@ -12,8 +12,8 @@ module Graver
       # thickness_mm  [component, future] now; log_rates likewise, logarithm of mm per km now
       # lives_km      [component, future] distance to the limit, 0 when it is already passed
       class LifeSimulation
-        COUNT = 800
-        STEPS = 22
+        COUNT = 600
+        STEPS = 18
         # The first step as a share of the shortest middle life, the furthest point in longest ones.
         NEAREST = 0.06
         FURTHEST = 10.0
@@ -23,7 +23,9 @@ module Graver
         # Which rows of the draws stand for what.
         WEAR_ROW = 3 + (2 * MOST_COMPONENTS)
         SIZE_ROW = WEAR_ROW + MOST_COMPONENTS
-        DRIFT_ROW = SIZE_ROW + 1 + MOST_COMPONENTS
+        COMMON_ROW = SIZE_ROW + 1 + MOST_COMPONENTS
+        MATE_ROW = COMMON_ROW + 1
+        DRIFT_ROW = MATE_ROW + MOST_COMPONENTS
         KIND_ROW = 1 + MOST_COMPONENTS
         NUMBERS = Numo::DFloat::Math
 
@@ -44,6 +46,7 @@ module Graver
           @components = start.components
           @thickness_mm = start.thickness_mm
           @log_rates = start.lasting + start.drift
+          mates
           follow
           freeze
         end
@@ -158,7 +161,9 @@ module Graver
         # limit now stays above it: a component has passed its limit in the same futures for the pad and for the
         # axle.
         def blur(above)
-          normals = self.class.normals[WEAR_ROW...(WEAR_ROW + components.length), true]
+          own = self.class.normals[WEAR_ROW...(WEAR_ROW + components.length), true]
+          common = self.class.normals[COMMON_ROW, true]
+          normals = (own * Math.sqrt(1 - @prior.common_increment)) + (common * Math.sqrt(@prior.common_increment))
           blurred = above + (NUMBERS.sqrt(above.clip(0.0, nil) * @prior.increment_mm) * normals)
           standing = Numo::DFloat.cast(above.gt(0.0))
           (blurred * (1 - standing)) + (blurred.clip(LEAST_LEFT_MM, nil) * standing)
@@ -172,14 +177,15 @@ module Graver
           (0...STEPS).map { |at| first * (growth**at) }.each_cons(2).map { |one, other| other - one }.unshift(first)
         end
 
-        # [share of a life after which it changes, by what logarithm] for the axle and for each component.
+        # Changes still to come: [share of a life after which, by what logarithm] for the axle and for each component, and
+        # what each does to its mate.
         def changes_to_come
-          whole = change_to_come(@prior.axle_changes, 1.0, 0)
+          after, size, = change_to_come(@prior.axle_changes, 1.0, 0)
           own =
             components.each_with_index.map do |component, at|
               change_to_come(@prior.seizures, @prior.seizure_weights.fetch(component, 0.0), at + 1)
             end
-          { whole:, own: own.transpose.map { |rows| Numo::DFloat.vstack(rows) } }
+          { whole: [after, size], own: own.transpose.map { |rows| Numo::DFloat.vstack(rows) } }
         end
 
         # Of several kinds of change, each future meets the one its own chance picks.
@@ -188,28 +194,48 @@ module Graver
           total = [shares.sum, 1e-9].max
           pick = self.class.chances[KIND_ROW + row, true]
           upto = 0.0
-          size =
-            kinds
-              .zip(shares)
-              .reduce(pick * 0.0) do |sum, (kind, share)|
-                from, upto = upto, upto + (share / total)
-                sum +
-                  (
-                    (kind[:log_mean] + (self.class.normals[SIZE_ROW + row, true] * kind[:log_sd])) *
-                      Numo::DFloat.cast((pick >= from) & (pick < upto))
-                  )
-              end
-          [NUMBERS.log(1 - self.class.chances[row, true]) / -total, size]
+          size, mate = pick * 0.0, pick * 0.0
+          kinds.zip(shares) do |kind, share|
+            from, upto = upto, upto + (share / total)
+            mine = Numo::DFloat.cast((pick >= from) & (pick < upto))
+            size += mine * drawn(kind, :log_mean, :log_sd, SIZE_ROW + row)
+            mate += mine * drawn(kind, :mate_log_mean, :mate_log_sd, MATE_ROW + row - 1) if kind.key?(:mate_log_mean)
+          end
+          [NUMBERS.log(1 - self.class.chances[row, true]) / -total, size, mate]
         end
+
+        def drawn(kind, mean, spread, row) = kind[mean] + (self.class.normals[row, true] * kind[spread])
 
         def step(km, number, changes)
           drift_on(km, number)
           before = @gone
           @gone += NUMBERS.exp((@lasting.sum(axis: 0) / components.length) + @drift) * (km / @prior.life_mm)
-          changes.each_value { |after, size| @lasting += size * Numo::DFloat.cast((after > before) & (after <= @gone)) }
+          happen(before, changes)
           worn = NUMBERS.exp(@lasting + @drift) * km
           @lives_km += (@left / worn).clip(0.0, 1.0) * km
           @left -= worn
+        end
+
+        def happen(before, changes)
+          after, size = changes[:whole]
+          moved = @lasting + (size * Numo::DFloat.cast((after > before) & (after <= @gone)))
+          after, size, mate = changes[:own]
+          now = Numo::DFloat.cast((after > before) & (after <= @gone))
+          moved += size * now
+          mates.each { |at, other| moved[other, true] += mate[at, true] * now[at, true] }
+          @lasting = moved
+        end
+
+        # [[place, place of the other one of its corner], ...]
+        def mates
+          @mates ||=
+            components
+              .each_index
+              .to_a
+              .permutation(2)
+              .select do |one, other|
+                components[one].include?("_") && components[one].split("_").first == components[other].split("_").first
+              end
         end
 
         def drift_on(km, number)

@@ -5,10 +5,10 @@ module Graver
     module Wear
       # An axle's history in the order of the odometer: at each moment what went on and what was read there.
       #
-      # Moment: km; fits { component => Thickness when it went on, or Guess }; readings [[component, Observation]];
-      # freed [component].
+      # Moment: km; fits { component => Thickness when it went on, or Guess }; choices [mm] of what went on, or nil;
+      # readings [[component, Observation]]; freed [component].
       module Moments
-        Moment = Value.define(:km, :fits, :readings, :freed)
+        Moment = Value.define(:km, :fits, :choices, :readings, :freed)
         # Where a component with no known fitting begins: somewhere between new and its limit.
         Guess = Value.define(:value_mm, :standard_uncertainty_mm, :shared_mm)
 
@@ -31,7 +31,10 @@ module Graver
               [observation.distance_km, number, :read, [component, observation]]
             end
           start = fitting.fitted_km || readings.first&.first
-          start ? [[start, number, :fit, [component, start_of(fitting, limit_mm)]], *readings] : []
+          return [] unless start
+
+          chosen = fitting.fitted_km && fitting.choices ? [[start, number, :choices, fitting.choices]] : []
+          [[start, number, :fit, [component, start_of(fitting, limit_mm)]], *chosen, *readings]
         end
 
         def start_of(fitting, limit_mm)
@@ -46,7 +49,13 @@ module Graver
 
         def moment(km, rows)
           of = ->(kind) { rows.select { |row| row[2] == kind }.map(&:last) }
-          Moment.new(km:, fits: of.call(:fit).to_h, readings: of.call(:read), freed: of.call(:freed).flatten.uniq)
+          Moment.new(
+            km:,
+            fits: of.call(:fit).to_h,
+            choices: of.call(:choices).first,
+            readings: of.call(:read),
+            freed: of.call(:freed).flatten.uniq
+          )
         end
 
         private_class_method :rows, :start_of, :moment

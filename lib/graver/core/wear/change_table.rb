@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+require "numo/narray"
+
+module Graver
+  module Core
+    module Wear
+      # What may happen on a stretch between two services, and what each does to the unknowns of a supposition: nothing; the
+      # whole axle changes its rate; one component does and its mate slows down, stops or goes on. Each early, half way or
+      # late on the stretch.
+      class ChangeTable
+        Case = Struct.new(:per_life, :moment, :moves)
+
+        # components: ids, in the order of Hypotheses; on: those that wear; moments: shares of the stretch at which a
+        # change may fall
+        def initialize(prior, components, on, moments)
+          @prior = prior
+          @components = components
+          @cases = [
+            Case.new(0.0, 0.5, []),
+            *(axle + corners(on)).product(moments).map { |change, at| placed(change, at, moments) }
+          ]
+          @per_life, @moments = %i[per_life moment].map { |name| Numo::DFloat.cast(@cases.map(&name)) }
+          @kinds = Numo::DFloat.cast([0, *(1...@cases.length).map { |at| 1 + ((at - 1) / moments.length) }])
+          @shift, @variance = [1, 2].map { |at| table(at) }
+        end
+
+        # Logarithms of the chance of each case [case, supposition]; lives: shares of a life worn on the stretch.
+        def log_chances(lives)
+          chances = 1 - Numo::DFloat::Math.exp(-@per_life[true, :new] * lives[:new, true])
+          chances[0, true] = (1 - chances.sum(axis: 0)).clip(0.02, 1)
+          Numo::DFloat::Math.log(chances + 1e-30)
+        end
+
+        # Which change it is, whenever it was (0: none).
+        def kind(which) = @kinds[which].dup
+
+        # Per supposition, of the case it is in: when it happens, and what it does to the unknown of each row (the base,
+        # then each component's deviation).
+        def moment(which) = @moments[which].dup
+        def shift(which) = @shift[true, which].dup
+        def variance(which) = @variance[true, which].dup
+
+        private
+
+        # [[per life, [[row, shift, variance], ...]], ...]
+        def axle
+          @prior.axle_changes.map { |how| [how[:per_life], [[0, how[:log_mean], how[:log_sd]**2]]] }
+        end
+
+        def corners(on)
+          on
+            .product(@prior.seizures)
+            .map do |component, how|
+              moves = [[row(component), how[:log_mean], how[:log_sd]**2]]
+              other = mate(component)
+              moves << [row(other), how[:mate_log_mean], how[:mate_log_sd]**2] if other
+              [how[:per_life] * @prior.seizure_weights.fetch(component, 0.0), moves]
+            end
+        end
+
+        def placed((per_life, moves), at, moments) = Case.new(per_life / moments.length, at, moves)
+        def row(component) = 1 + @components.index(component)
+
+        def mate(component)
+          return unless component.include?("_")
+
+          @components.find { |other| other != component && other.split("_").first == component.split("_").first }
+        end
+
+        def table(at)
+          rows = Array.new(@components.length + 1) { Array.new(@cases.length, 0.0) }
+          @cases.each_with_index { |kase, column| kase.moves.each { |move| rows[move[0]][column] = move[at] } }
+          Numo::DFloat.cast(rows)
+        end
+      end
+    end
+  end
+end
