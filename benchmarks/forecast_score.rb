@@ -5,18 +5,17 @@ require_relative "ideal_knowledge"
 require_relative "straight_line_life"
 
 module Benchmarks
-  # How the forecast does on simulated logs of several worlds whose end is known: how often its bands hold the truth, its
-  # mean pinball loss as a ratio to the spreadsheet's straight line and to a forecaster that was told world and regime, how
-  # often "look again" would have come too late, and how far it reaches compared with that one.
+  # How the forecast does on simulated logs of several worlds whose end is known: how often its bands hold the truth,
+  # its mean pinball loss as a ratio to the spreadsheet's straight line and to a forecaster that was told world and
+  # regime, how often "look again" would have come too late, and how far it reaches compared with that one.
   class ForecastScore
     BANDS = { "50%" => %w[p25 p75], "80%" => %w[p10 p90], "90%" => %w[p05 p95] }.freeze
     KEYS =
       Graver::Core::Wear::Life::PROBABILITIES.to_h { |chance| [format("p%02d", (chance * 100).round), chance] }.freeze
-    WIDTH = 9
-    HEAD = "%-10s %-#{WIDTH}s %5s %5s %5s %5s   %5s %6s   %6s %6s"
-    LINE = "%-10s %-#{WIDTH}s %5d %4.0f%% %4.0f%% %4.0f%%   %5.2f %6.2f   %5.1f%% %6.2f"
+    HEAD = "%-10s %-9s %5s %5s %5s %5s   %5s %6s   %6s %6s"
+    LINE = "%-10s %-9s %5d %4.0f%% %4.0f%% %4.0f%%   %5.2f %6.2f   %5.1f%% %6.2f"
 
-    def initialize(cases: 60, worlds: World::ALL, regimes: SimulatedLog::REGIMES, ideal: true)
+    def initialize(cases: 40, worlds: World::ALL, regimes: SimulatedLog::REGIMES, ideal: true)
       files = Graver::Knowledge::Files.new(Graver::Knowledge::Library::FOLDER)
       @contents = Graver::Knowledge::OwnFasteners.call(files.read)
       library = Graver::Knowledge::Library.load

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module Benchmarks
-  # What a forecaster would know that was told which world and which regime a log is of: the reference for sharpness, and
-  # for how far "look again" can reach. The same forecaster, with the world's own figures in its knowledge.
+  # What a forecaster would know that was told which world and which regime a log is of: the reference for sharpness,
+  # and for how far "look again" can reach. The same forecaster, with the world's own figures in its knowledge.
   class IdealKnowledge
     NEVER = 1e-9
     Knowledge = Graver::Knowledge

@@ -6,8 +6,8 @@ require_relative "chance"
 require_relative "world"
 
 module Benchmarks
-  # The log of one simulated axle as its owner would have written it (docs/formats.md), with the truth beside it. The same
-  # world, regime and seed give the same log. Regimes:
+  # The log of one simulated axle as its owner would have written it (docs/formats.md), with the truth beside it. The
+  # same world, regime and seed give the same log. Regimes:
   #
   #   steady    one rate           mixed     drift, and any way of reading     drifting  the rate drifts
   #   jump      the axle's rate changes once                  seized    one pad speeds up, at any moment

@@ -3,7 +3,7 @@
 require "rack/mock"
 require "tmpdir"
 require "yaml"
-require_relative "simulated_axle"
+require_relative "simulated_log"
 
 module Benchmarks
   # How long things take, each against a plain yardstick in the same run. Medians of several rounds.
@@ -20,7 +20,7 @@ module Benchmarks
         Graver::Service::Tables::LoadHousehold.new(context).call(
           YAML.safe_load_file(File.join(Graver::Boot::ROOT, "demo/household.yml"))
         )
-        forecast(out, context.knowledge.prior("pad"))
+        forecast(out, context.knowledge)
         overview(out, context)
         findings(out, context)
         planning(out, context)
@@ -30,11 +30,12 @@ module Benchmarks
 
     private
 
-    def forecast(out, prior)
-      axle = SimulatedAxle.new(:constant, 7)
-      ours = median { Graver::Core::Wear::Forecast.call(axle.history, prior) }
-      line = median(inner: 1000) { Graver::Core::Wear::StraightLine.fit(axle.points).reaches(3.0) }
-      say(out, "forecast of one axle (4 pads, #{axle.points.length - 1} services)", ours, "least-squares line", line)
+    def forecast(out, library)
+      log = SimulatedLog.new(World::ALL.first, :steady, 7)
+      forecaster = Graver::LogFormat::Forecaster.new(normalise: library.normalise, outlook: library.outlook)
+      ours = median { forecaster.call(log.csv, log.specification) }
+      line = median(inner: 1000) { Graver::Core::Wear::StraightLine.fit(log.points).reaches(log.limit_mm) }
+      say(out, "forecast of one log (4 pads, #{log.points.length - 1} services)", ours, "least-squares line", line)
     end
 
     def overview(out, context)
@@ -68,7 +69,7 @@ module Benchmarks
       files = Graver::Service::Axles::AxleRecords.new(context).of([context.store.vehicles.find(1)]).values.first
       setups = files.map { |axle| scope.setup(axle, %w[pads rotors_new clips pins hose]) }
       steps = Graver::Service::Planning::Steps.new(context.knowledge)
-      adjustment = { 1 => { "deed" => "insert", "after" => "settle", "text" => "Tea" } }
+      adjustment = { 1 => { "action" => "insert", "after" => "settle", "text" => "Tea" } }
       order = median { steps.call(setups, files.first, possible: true, adjustments: adjustment) }
       say(out, "order and proof of both axles' steps", order, "asking the file", file)
     end

@@ -1,12 +1,13 @@
 # frozen_string_literal: true
 
 module Benchmarks
-  # A world the forecast is scored in: how brakes wear in it, how people read them, and what goes wrong how often. None is
-  # the one the prior was written for.
+  # A world the forecast is scored in: how brakes wear in it, how people read them, and what goes wrong how often. None
+  # is the one the prior was written for.
   #
   # increments        how wear adds up: :gamma, :inverse_gaussian, :wiener (then its running minimum) or :steady
-  # pad, rotor        Part: rate_mm_per_1000km (median), rate_log_sd, set_log_sd, deviation_log_sd, increment_mm (variance of
-  #                   a stretch's wear over its mean), new_mm and limit_mm (choices of each), box_mm (parts of one box)
+  # pad, rotor        Part: rate_mm_per_1000km (median), rate_log_sd, set_log_sd, deviation_log_sd, increment_mm
+  #                   (variance of a stretch's wear over its mean), new_mm and limit_mm (choices of each), box_mm
+  #                   (parts of one box)
   # common            share of the unevenness of a stretch that all pads of the axle have in common
   # inner_log         how much faster the inner pad wears (logarithm)
   # drift_log_sd, drift_km   of a rate that drifts

@@ -98,6 +98,19 @@ RSpec.describe Graver::Core::Wear::HistoryBuilder do
     expect(typical.assumed).to eq(["new_thickness"])
   end
 
+  # fact of the trade: rotors are made some whole or half millimetres above their discard thickness, 1 to 3 as a rule;
+  # common practice, no source
+  it "supposes that a rotor nobody wrote down stood one of a few steps above its limit" do
+    rotors = specification("rotor", %w[left right], limit_mm: 22.0)
+    rotor = build(entry(0, 0, "fit", nil, part: "rotor"), of: rotors).sets.last["left"]
+    expect(rotor.choices).to eq([23.0, 23.5, 24.0, 24.5, 25.0])
+    # middle and spread of the five: sqrt(0.5)
+    expect(rotor.new).to have_attributes(value_mm: 24.0, standard_uncertainty_mm: be_within(1e-9).of(Math.sqrt(0.5)))
+    known = build(entry(0, 0, "fit", "24.1", part: "rotor"), of: rotors).sets.last["left"]
+    expect([known.choices, known.new.value_mm]).to eq([nil, 24.1])
+    expect(build(entry(0, 0, "fit")).sets.last["left_inner"].choices).to be_nil
+  end
+
   # fact of the trade: the unread inner pad is the one that lies; common practice, no source
   it "supposes an unread pad beside read ones, uncertain by what those have lost" do
     history =

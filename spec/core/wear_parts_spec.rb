@@ -78,6 +78,64 @@ RSpec.describe "The parts of the forecast" do
       expect(rate(filter, "left_inner").first).to be_within(0.03).of(0.14)
     end
 
+    # facts of the trade: a seized pin takes the braking off the other pad, or leaves it as it was; common practice, no
+    # source
+    it "tells a mate that has stopped from one that goes on, and the rate of each" do
+      pads =
+        lambda do |mate|
+          {
+            "left_inner" => fitted(read(8000, 9.9, 0.05), read(16_000, 8.8, 0.05), read(24_000, 6.6, 0.05)),
+            "left_outer" => fitted(read(8000, 9.9, 0.05), read(16_000, 8.8, 0.05), read(24_000, mate, 0.05)),
+            "right_inner" => fitted(read(8000, 9.9, 0.05), read(16_000, 8.8, 0.05), read(24_000, 7.7, 0.05))
+          }
+        end
+      stopped, going = [8.6, 7.7].map { |mate| follow(pads.call(mate), as_of_km: 24_000) }
+      expect(rate(stopped, "left_inner").first).to be_between(0.22, 0.36)
+      # whose it was, and where: between the last two readings
+      found = stopped.changes_supposed
+      expect(found["left_inner"]).to match(chance: be > 0.8, since_km: be_between(14_000, 20_000))
+      expect(found.except("left_inner").values.sum { |each| each[:chance] }).to be < 0.15
+      # new pads begin anew
+      renewed =
+        follow(pads.call(8.6).transform_values { fitted(at: 24_000.0) }, as_of_km: 24_000, earlier: [pads.call(8.6)])
+      expect(renewed.changes_supposed["left_inner"][:chance]).to be < 0.01
+      # 1.1 mm in 8,000 km is 0.1375 mm in 1,000 km; 0.2 mm is 0.025
+      expect(rate(stopped, "left_outer").first).to be < 0.08
+      expect(rate(going, "left_outer").first).to be_between(0.11, 0.17)
+    end
+
+    # Bayes' rule over five thicknesses by hand would do: what the second reading leaves of them has worn 0.2 mm in
+    # 20,000 km since the first, so the 0.5 mm before took some 50,000 km or the rotor was thinner from the start.
+    it "weighs the nominal thicknesses a rotor can have had by what was read" do
+      unknown =
+        lambda do |choices|
+          observations = [read(20_000, 22.8, 0.02), read(40_000, 22.6, 0.02)]
+          new = WearBuilders::Thickness.point(24.0, 0.71, shared_mm: 0.7)
+          Graver::Core::Wear::Fitting.new(fitted_km: 0.0, new:, observations:, choices:)
+        end
+      rates =
+        [[23.0, 23.5, 24.0, 24.5, 25.0], nil].map do |choices|
+          rate(follow({ "left" => unknown.call(choices) }, as_of_km: 40_000, with: KNOWLEDGE.prior("rotor")), "left")
+        end
+      # 0.2 mm in 20,000 km, and in the 20,000 before it, were it new at 23.0
+      expect(rates.first.first).to be_between(0.009, 0.014)
+      expect(rates.first.last).to be < rates.last.last
+    end
+
+    # By hand: readings that scatter three times as wide as usual speak for careless hands.
+    it "learns how large the errors are" do
+      usual = prior.with(errors: [{ share: 0.5, times: 0.7 }, { share: 0.5, times: 2.0 }])
+      scattered = [10.4, 9.5, 9.9, 8.6, 9.1].each_with_index.map { |mm, at| read((at + 1) * 3000.0, mm, 0.15) }
+      smooth = [10.5, 10.0, 9.6, 9.1, 8.7].each_with_index.map { |mm, at| read((at + 1) * 3000.0, mm, 0.15) }
+      careless, careful =
+        [scattered, smooth].map do |readings|
+          bank = follow({ "left_inner" => fitted(*readings) }, as_of_km: 15_000, with: usual).hypotheses
+          (bank.weights * bank.error.gt(1.0)).sum
+        end
+      expect(careless).to be > 0.75
+      expect(careful).to be < 0.4
+    end
+
     it "lets a corner that was freed wear otherwise from there on" do
       late = {
         "left_inner" => fitted(read(10_000, 8.0), read(20_000, 5.0)),

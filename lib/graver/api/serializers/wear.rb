@@ -7,6 +7,8 @@ module Graver
       class Wear
         # From here on it is said in years.
         MANY_DAYS = 550
+        # Less likely than this, nothing is said of it.
+        CHANGED_FROM = 0.5
 
         def initialize(knowledge)
           @knowledge = knowledge
@@ -133,6 +135,7 @@ module Graver
             readings_sentence(overview),
             prior_sentence,
             driving_sentence(answer),
+            *changed_sentences(answer),
             *doubt_sentences(overview)
           ].compact
         end
@@ -170,6 +173,23 @@ module Graver
               end
             )
           Texts.say("forecast.driving", km: answer.driving.km_per_day.round, years:)
+        end
+
+        # Whose rate has probably changed, and since when.
+        def changed_sentences(answer)
+          { "pad" => answer.pads, "rotor" => answer.rotors }.compact.flat_map do |part, result|
+            likely = result.changed.select { |_, supposed| supposed[:chance] >= CHANGED_FROM }
+            likely.map { |who, supposed| changed(answer, part, who, supposed) }
+          end
+        end
+
+        def changed(answer, part, who, supposed)
+          ago_km = [answer.as_of_km - supposed[:since_km], 0].max
+          day = answer.as_of_date - (ago_km / answer.driving.km_per_day).floor
+          chance = Formats.percent(supposed[:chance])
+          return Texts.say("forecast.axle_changed", chance:, part:, day:) if who == :axle
+
+          Texts.say("forecast.part_changed", chance:, position: "#{who.tr("_", " ")} #{part}", day:)
         end
 
         def doubt_sentences(overview)

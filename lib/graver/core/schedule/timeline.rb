@@ -105,7 +105,8 @@ module Graver
           spread.sum { |way| life.chance_passed(actual_km(between(way, :day, :usual, day))) } / spread.length
         end
 
-        # { day: [...], actual: [...], usual: [...] } at every place where the pace changes; scale: of all but the trips.
+        # { day: [...], actual: [...], usual: [...] } at every place where the pace changes; scale: of all but the
+        # trips.
         def legs(scale)
           actual = usual = 0.0
           rows =

@@ -49,6 +49,15 @@ module Graver
           hypotheses.marks.transform_values { |chances| (chances * weights).sum }
         end
 
+        # { component, or :axle => { chance:, since_km: } }: whose rate has changed last on the set that is on
+        def changes_supposed
+          whose = [:axle, *@components].each_with_index.to_h { |one, at| [one, hypotheses.changed.eq(at + 1)] }
+          whose.transform_values do |mask|
+            mine = hypotheses.weights * Numo::DFloat.cast(mask)
+            { chance: mine.sum, since_km: mine.sum.zero? ? nil : (mine * hypotheses.changed_km).sum / mine.sum }
+          end
+        end
+
         private
 
         # A part of the spread of rates, a kind, and which component is odd from new (nil: none).
@@ -68,7 +77,8 @@ module Graver
             PARTS
               .product(kinds, [nil, *@components])
               .map do |part, (kind, share), odd|
-                told = kind.dup.tap { |copy| copy.story += 100 * (odd ? @components.index(odd) + 1 : 0) }
+                told = kind.dup
+                told.story += 100 * who(odd) if odd
                 Cell.new(part, told, share, odd)
               end
           Hypotheses
@@ -132,6 +142,8 @@ module Graver
           ]
         end
 
+        # As ChangeTable#who has it.
+        def who(component) = 2 + @components.index(component)
         def offset(component) = @prior.component_log_offset.fetch(component, 0.0)
         def pass(moment)
           travel(moment.km, read: moment.readings.any?)
@@ -152,8 +164,9 @@ module Graver
           hypotheses.tell(changes.kind(which))
           before = changes.moment(which) * distance_km
           wear(before, before / 2)
+          hypotheses.note_change(changes.who(which), before + from)
           hypotheses.move(changes.shift(which), changes.variance(which))
-          wear(distance_km - before, before / 2 + (distance_km - before) / 2)
+          wear(distance_km - before, distance_km / 2)
           hypotheses.drift((distance_km - before) / 2)
         end
 
@@ -177,6 +190,7 @@ module Graver
         end
 
         def free(component)
+          hypotheses.forget_changes([who(component)])
           hypotheses.recall(hypotheses.deviation(component), 0.5, @prior.freed_log_sd**2, mean: offset(component))
         end
 
@@ -193,6 +207,7 @@ module Graver
             )
             @on[component] = true
           end
+          hypotheses.forget_changes([1, *fits.keys.map { |component| who(component) }])
           choices ? choose_start(fits, choices) : share_start(fits)
         end
 

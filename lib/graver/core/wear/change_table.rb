@@ -5,23 +5,21 @@ require "numo/narray"
 module Graver
   module Core
     module Wear
-      # What may happen on a stretch between two services, and what each does to the unknowns of a supposition: nothing; the
-      # whole axle changes its rate; one component does and its mate slows down, stops or goes on. Each early, half way or
-      # late on the stretch.
+      # What may happen on a stretch between two services, and what each does to the unknowns of a supposition: nothing;
+      # the whole axle changes its rate; one component does and its mate slows down, stops or goes on. Each early, half
+      # way or late on the stretch.
       class ChangeTable
-        Case = Struct.new(:per_life, :moment, :moves)
+        # kind: which change, whenever it is (0: none)
+        Case = Struct.new(:per_life, :moment, :moves, :kind) { def who = moves.empty? ? 0 : moves.first.first + 1 }
 
         # components: ids, in the order of Hypotheses; on: those that wear; moments: shares of the stretch at which a
         # change may fall
         def initialize(prior, components, on, moments)
           @prior = prior
           @components = components
-          @cases = [
-            Case.new(0.0, 0.5, []),
-            *(axle + corners(on)).product(moments).map { |change, at| placed(change, at, moments) }
-          ]
-          @per_life, @moments = %i[per_life moment].map { |name| Numo::DFloat.cast(@cases.map(&name)) }
-          @kinds = Numo::DFloat.cast([0, *(1...@cases.length).map { |at| 1 + ((at - 1) / moments.length) }])
+          @cases = cases(axle + corners(on), moments)
+          @per_life, @moments, @kinds, @who =
+            %i[per_life moment kind who].map { |name| Numo::DFloat.cast(@cases.map(&name)) }
           @shift, @variance = [1, 2].map { |at| table(at) }
         end
 
@@ -34,6 +32,9 @@ module Graver
 
         # Which change it is, whenever it was (0: none).
         def kind(which) = @kinds[which].dup
+
+        # Whom it concerns: 0 nobody, 1 the axle, then each component.
+        def who(which) = @who[which].dup
 
         # Per supposition, of the case it is in: when it happens, and what it does to the unknown of each row (the base,
         # then each component's deviation).
@@ -59,7 +60,15 @@ module Graver
             end
         end
 
-        def placed((per_life, moves), at, moments) = Case.new(per_life / moments.length, at, moves)
+        # Nothing, then each change at each moment.
+        def cases(changes, moments)
+          each =
+            changes.each_with_index.flat_map do |(per_life, moves), number|
+              moments.map { |at| Case.new(per_life / moments.length, at, moves, number + 1) }
+            end
+          [Case.new(0.0, 0.5, [], 0), *each]
+        end
+
         def row(component) = 1 + @components.index(component)
 
         def mate(component)

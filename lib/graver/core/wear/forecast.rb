@@ -9,11 +9,23 @@ module Graver
       #
       # Result: `first` and `components` (by id) are Lives; `now` has each component's { mean_mm:, sd_mm: }; `rates`
       # each one's 10, 50 and 90 % wear rate in mm per 1,000 km; `doubted` the readings more likely wrong than right,
-      # [{ ref:, chance: }]; `readings` counts those of the set that is on; `unread` names the components of that set
+      # [{ ref:, chance: }]; `changed` whose rate changed last, { component or :axle => { chance:, since_km: } };
+      # `readings` counts those of the set that is on; `unread` names the components of that set
       # which nobody has read; `futures` is what the lives were read off, for what-if and what to measure next.
       class Forecast
         Result =
-          Value.define(:first, :components, :now, :rates, :doubted, :readings, :unread, :limit_mm, :futures) do
+          Value.define(
+            :first,
+            :components,
+            :now,
+            :rates,
+            :doubted,
+            :changed,
+            :readings,
+            :unread,
+            :limit_mm,
+            :futures
+          ) do
             # The chance that a component is at or under a thickness today.
             def chance_below(component, limit_mm) = futures.chance_below(component, limit_mm)
 
@@ -67,6 +79,7 @@ module Graver
               rates: {
               },
               doubted:,
+              changed: @filter.changes_supposed,
               readings: current.values.sum { |fitting| fitting.observations.length },
               unread: current.select { |_, fitting| fitting.observations.empty? }.keys,
               limit_mm: @history.limit_mm,

@@ -177,8 +177,8 @@ module Graver
           (0...STEPS).map { |at| first * (growth**at) }.each_cons(2).map { |one, other| other - one }.unshift(first)
         end
 
-        # Changes still to come: [share of a life after which, by what logarithm] for the axle and for each component, and
-        # what each does to its mate.
+        # Changes still to come: [share of a life after which, by what logarithm] for the axle and for each component,
+        # and what each does to its mate.
         def changes_to_come
           after, size, = change_to_come(@prior.axle_changes, 1.0, 0)
           own =

@@ -15,11 +15,11 @@ module Graver
       # life_mm                   usable thickness of a typical set, the measure of "per life"
       # increment_mm              how uneven wear is: variance of a stretch's wear divided by its mean
       # common_increment          share of that unevenness that all components of the axle have in common
-      # errors                    suppositions of how far the readings' errors are from what is usual: [{ share:, times: }]
+      # errors                    suppositions of the size of the readings' errors: [{ share:, times: (as usual) }]
       # drifts                    suppositions of how the rate drifts: [{ share:, log_sd:, km: (correlation distance) }]
       # axle_changes              [{ per_life:, log_mean:, log_sd: }] the whole axle's rate jumps (a commute, towing)
-      # seizures                  [{ per_life:, log_mean:, log_sd:, mate_log_mean:, mate_log_sd: }] one component speeds up
-      #                           (a pin, a piston); its mate at the same corner slows down, stops, or goes on
+      # seizures                  [{ per_life:, log_mean:, log_sd:, mate_log_mean:, mate_log_sd: }] one component speeds
+      #                           up (a pin, a piston); its mate at the same corner slows down, stops, or goes on
       # odd_from_new              { share:, log_mean:, log_sd: } one component does so from the start
       # seizure_weights           { "left_inner" => 0.35 } which component it is, sums to one
       # coming_share              how likely such changes are in future, as a share of the above

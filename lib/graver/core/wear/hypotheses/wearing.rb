@@ -1,0 +1,67 @@
+# frozen_string_literal: true
+
+require "numo/narray"
+
+module Graver
+  module Core
+    module Wear
+      class Hypotheses
+        # How thicknesses fall, and what that says of rates.
+        module Wearing
+          # The components wear over a distance (km, per supposition; 0 for those that are not on: on is 1 or 0 per
+          # component). increment_mm: variance of wear over its mean; common: the share of it they have in common. Means
+          # and covariances of the exponentials of normal rates are exact.
+          def wear(distance_km, increment_mm, common, on: Numo::DFloat.ones(components.length))
+            count = components.length
+            rates, parts = 0...(3 + count), (3 + count)...size
+            across = across(count)
+            between =
+              across[true, 3...(3 + count), true] +
+                (across[true, BASE, true] + across[true, DRIFT, true])[true, :new, true]
+            own = own(between)
+            worn = expected(own) * distance_km * on[true, :new]
+            @mean[parts, true] -= worn
+            to_rates = @covariance[parts, rates, true] - (across[true, rates, true] * worn[true, :new, true])
+            @covariance[parts, rates, true] = to_rates
+            @covariance[rates, parts, true] = to_rates.transpose(1, 0, 2)
+            crossed = across[true, parts, true] * worn[true, :new, true]
+            @covariance[parts, parts, true] += unevenness(worn, between, increment_mm, common) - crossed -
+              crossed.transpose(1, 0, 2)
+          end
+
+          # Covariance of the logarithm of each component's rate with every unknown [component, unknown, supposition]
+          def across(count)
+            own = @covariance[3...(3 + count), true, true]
+            own + (@covariance[BASE, true, true] + @covariance[DRIFT, true, true])[:new, true, true]
+          end
+
+          # Middle wear rate of each component, mm per km [component, supposition]
+          def expected_rates = NUMBERS.exp(log_means)
+
+          private
+
+          def log_means
+            @mean[3...(3 + components.length), true] + (@mean[BASE, true] + @mean[DRIFT, true])[:new, true]
+          end
+
+          # Of each component's logarithm of its rate, the variance.
+          def own(between)
+            Numo::DFloat.vstack(components.each_index.map { |at| between[at, at, true] }).clip(0, MOST_LOG_VARIANCE)
+          end
+
+          def expected(own) = NUMBERS.exp(log_means + (0.5 * own))
+
+          # What wear adds to the covariances of thicknesses: rates nobody knows, and increments that vary.
+          def unevenness(worn, between, increment_mm, common)
+            together = worn[true, :new, true] * worn[:new, true, true]
+            spread = together * (NUMBERS.exp(between.clip(-MOST_LOG_VARIANCE, MOST_LOG_VARIANCE)) - 1)
+            increments = NUMBERS.sqrt(together.clip(0, nil)) * (increment_mm * common)
+            spread += increments
+            components.each_index { |at| spread[at, at, true] += worn[at, true] * (increment_mm * (1 - common)) }
+            spread
+          end
+        end
+      end
+    end
+  end
+end
