@@ -210,8 +210,10 @@ module Graver
           drift_on(km, number)
           before = @gone
           @gone += NUMBERS.exp((@lasting.sum(axis: 0) / components.length) + @drift) * (km / @prior.life_mm)
+          as_before = NUMBERS.exp(@lasting + @drift)
           happen(before, changes)
-          worn = NUMBERS.exp(@lasting + @drift) * km
+          # what changes on a step does so half way, on average
+          worn = (as_before + NUMBERS.exp(@lasting + @drift)) * (km / 2)
           @lives_km += (@left / worn).clip(0.0, 1.0) * km
           @left -= worn
         end
