@@ -120,6 +120,26 @@ RSpec.describe "Readings in the middle of a job in the API" do
     end
   end
 
+  it "takes down the vehicle's own counter before it is reset, of the axles of the job, and sets it beside the forecast" do
+    asks = step(ask(:get, address), "reset_counter")["reads"]
+    expect(asks.map { |each| each.values_at("id", "units") }).to eq([["counter_front", ["km"]]])
+    measure("front.left.pads_out", odometer: km, readings: [old_pad("6.2"), old_pad("6.8", "outer")])
+    plan = measure("reset_counter", conditions: [{ item: "counter_front", value: "14000" }])
+    expect(reads(plan, "reset_counter")).to eq("counter_front" => "14000")
+    expect(fields(measure("reset_counter", conditions: [{ item: "counter_front", value: "a lot" }]))).to eq(
+      "conditions.0.value" => "not_a_number"
+    )
+    why = ask(:get, "/axles/#{front}/wear")["why"]
+    expect(why).to include(
+      /own counter said 14,000 km, which leaves 14,000 km from here\. This forecast: .* most likely/
+    )
+    id = context.store.look_overs.of_vehicle(car["id"]).last.id
+    expect(ask(:get, "/look-overs/#{id}")["marks"].map { |mark| mark["mark"] }).to include("14000 km")
+    # of the pads that went on since, it says nothing
+    ask(:post, look_overs, look_over("2026-05-16", "60000", { axle: front, part: "pad", event: "fit", values: [] }))
+    expect(ask(:get, "/axles/#{front}/wear")["why"].grep(/own counter/)).to be_empty
+  end
+
   it "notes what is cast on a part, and keeps what goes on until the job ends" do
     ask(:put, address("/scope"), { axles: { front.to_s => %w[pads rotors_new] }, reasons: { front.to_s => "Lip" } })
     plan =

@@ -27,7 +27,7 @@ module Graver
             imported: !look_over.import_id.nil?,
             corrections: look_over.corrections.map { |correction| correction(correction) },
             readings: look_over.readings.map { |row| reading(row, axles) },
-            marks: look_over.conditions.map { |condition| mark(condition, axles) },
+            marks: look_over.conditions.map { |condition| mark(condition, axles, look_over.odometer_unit) },
             photos: Photos.call(photos)
           }
         end
@@ -111,7 +111,8 @@ module Graver
           Service::Base::Wording.tokens(text, { unit: Texts.say("log.another_unit"), part: Texts.say("log.part") })
         end
 
-        def mark(condition, axles)
+        # unit: of the odometer that day
+        def mark(condition, axles, unit)
           place = [axles[condition.axle_id], condition.side, condition.face].compact.join(" ")
           common = {
             id: condition.id,
@@ -126,7 +127,7 @@ module Graver
               {
                 **common,
                 item: figure.label,
-                mark: "#{condition.value} #{figure.unit}",
+                mark: "#{condition.value} #{figure.unit_beside(unit)}",
                 mark_id: nil,
                 entered: condition.entered,
                 severity: nil,

@@ -29,7 +29,7 @@ module Graver
             wheels: round.wheels.map { |wheel| wheel(wheel) },
             items: items(@knowledge.wheel_items),
             vehicle_items: items(@knowledge.vehicle_items),
-            figures: figures(round.vehicle.kind),
+            figures: figures(round.vehicle),
             methods: Catalogue.new(@knowledge).methods,
             events: events,
             instruments: instruments.reject(&:retired).map { |instrument| Instruments.brief(instrument) },
@@ -98,11 +98,13 @@ module Graver
           items.map { |item| { id: item.id, label: item.label, faces: item.faces?, marks: Marks.call(item.marks) } }
         end
 
-        def figures(kind)
+        def figures(vehicle)
           @knowledge
             .condition_figures
-            .select { |figure| figure.vehicles.nil? || figure.vehicles.include?(kind) }
-            .map { |figure| figure.to_h.slice(:id, :label, :unit, :hint) }
+            .select { |figure| figure.vehicles.nil? || figure.vehicles.include?(vehicle.kind) }
+            .map do |figure|
+              { **figure.to_h.slice(:id, :label, :hint), unit: figure.unit_beside(vehicle.distance_unit) }
+            end
         end
 
         def events

@@ -136,6 +136,7 @@ module Graver
             prior_sentence,
             driving_sentence(answer),
             *changed_sentences(answer),
+            counter_sentence(overview),
             *doubt_sentences(overview)
           ].compact
         end
@@ -173,6 +174,15 @@ module Graver
               end
             )
           Texts.say("forecast.driving", km: answer.driving.km_per_day.round, years:)
+        end
+
+        # What the vehicle's own counter said last of the set that is on, beside this forecast.
+        def counter_sentence(overview)
+          counter = Service::Overview::OwnCounter.of(@knowledge, overview) or return
+          life, unit = overview.answer.pads.first, overview.file.vehicle.distance_unit
+          low, middle, high = [0.1, 0.5, 0.9].map { |chance| life.quantile(chance) }
+          tokens = { day: counter.date, counter: counter.said_km, left: counter.left_km, low:, middle:, high: }
+          Texts.say("forecast.counter", unit:, **tokens)
         end
 
         # Whose rate has probably changed, and since when.

@@ -3,8 +3,13 @@
 module Graver
   module Core
     module Judgement
-      # A figure that is read with the rest: level, moisture or age of the fluid, clicks of the handbrake.
-      ConditionFigure = Entry.define(:id, :label, :unit, :least, :most, :hint, whole: false, vehicles: nil)
+      # A figure that is read with the rest: level, moisture or age of the fluid, clicks of the handbrake, what the
+      # vehicle's own counter says. unit: as it is shown, or "distance": that of the odometer beside it; axle: it is of,
+      # or nil
+      ConditionFigure =
+        Entry.define(:id, :label, :unit, :least, :most, :hint, whole: false, vehicles: nil, axle: nil) do
+          def unit_beside(distance_unit) = unit == "distance" ? distance_unit : unit
+        end
     end
   end
 end

@@ -142,8 +142,10 @@ module Graver
 
         def figure(id)
           figure = @knowledge.condition_figure(id)
+          return if figure.axle && @plan.scope.included.none? { |axle| axle.name == figure.axle }
+
           known = (@look_over&.conditions || []).reverse.find { |each| each.item == id }
-          unit = figure.unit
+          unit = figure.unit_beside(@plan.overview.vehicle.distance_unit)
           Ask.new(
             **NOTHING,
             id:,
