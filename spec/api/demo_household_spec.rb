@@ -71,6 +71,10 @@ RSpec.describe "The demo household through the API", :demo do
     wear = ask(:get, "/axles/#{thistle["id"]}/wear")
     doubted = wear["readings"].select { |reading| reading["doubted"] }
     expect(doubted).to contain_exactly(include("position" => "right_outer", "entered" => "12.6 mm", "kept" => true))
+    # the seized pin of the demo is told, and how far its own log has replaced what is believed of any vehicle
+    pin = ask(:get, "/axles/1/wear")["why"].join(" ")
+    expect(pin).to match(/9\d % likely that the left inner pad has worn faster since about \d+ \w+ 20\d\d/)
+    expect(pin).to match(/Your own readings have taken the place of [89]\d % of that/)
     expect(wear["why"].join(" ")).to include("right outer pad reading").and include("does not fit the others")
     expect(wear["readings"]).to all(satisfy { |reading| reading["mm"].between?(reading["low_mm"], reading["high_mm"]) })
     juniper = garage["vehicles"].find { |vehicle| vehicle["name"] == "Juniper" }["axles"].first

@@ -133,7 +133,7 @@ module Graver
           [
             *missing,
             readings_sentence(overview),
-            prior_sentence,
+            prior_sentence(answer),
             driving_sentence(answer),
             *changed_sentences(answer),
             counter_sentence(overview),
@@ -157,10 +157,20 @@ module Graver
           )
         end
 
-        def prior_sentence
+        def prior_sentence(answer)
           prior = @knowledge.prior("pad")
           low, high = [-1.2816, 1.2816].map { |z| prior.rate_mm_per_1000km * Math.exp(z * prior.rate_log_sd) }
-          Texts.say("forecast.prior", low: format("%.2f", low), high: format("%.2f", high))
+          said = Texts.say("forecast.prior", low: format("%.2f", low), high: format("%.2f", high))
+          return said unless answer.pads&.readings&.positive?
+
+          "#{said} #{Texts.say("forecast.replaced", share: Formats.percent(replaced(answer.pads, prior)))}"
+        end
+
+        # How much of what was unsure of the rate before any reading is not so any more: of the variance of its
+        # logarithm, over all pads.
+        def replaced(pads, prior)
+          spreads = pads.rates.values.map { |low, _, high| Math.log(high / low) / (2 * 1.2816) }
+          1 - (spreads.sum { |sd| [sd / prior.rate_log_sd, 1.0].min**2 } / spreads.length)
         end
 
         def driving_sentence(answer)
