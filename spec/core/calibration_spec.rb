@@ -10,29 +10,36 @@ RSpec.describe Graver::Core::Wear::Forecast do
   let(:prior) { WearBuilders.without_surprises(KNOWLEDGE.prior("pad")).with(component_log_offset: {}) }
   let(:chance) { Benchmarks::Chance.new(11) }
 
-  # Thickness at even steps from new to the limit, worn in gamma increments at a rate drawn as the prior says.
-  # -> [km of a step, [mm]]
-  def worn
-    spread = Math.hypot(prior.rate_log_sd, prior.deviation_log_sd)
-    rate = prior.rate_mm_per_1000km / 1000 * Math.exp(spread * chance.normal)
-    step_km = 8.0 / rate / 100
+  let(:spread) { Math.hypot(prior.rate_log_sd, prior.deviation_log_sd) }
+
+  # Thickness at even steps from new to the limit, worn in gamma increments at this rate.
+  def worn(rate, step_km)
     scale = prior.increment_mm
     path = [11.0]
     path << (path.last - (chance.gamma(rate * step_km / scale) * scale)) until path.last <= 3.0
-    [step_km, path]
+    path
   end
 
   # Looks are taken at distances that are not chosen by how worn the pad is; those before its end.
-  def looks(end_km) =
+  def looks(end_km)
     Array.new(chance.whole(1, 3)) { chance.between(4000.0, 30_000.0) }.sort.select { |km| km < end_km }
+  end
+
+  def seen(path, step_km, end_km)
+    looks(end_km - step_km).map { |km| read(km, path[(km / step_km).floor] + (0.15 * chance.normal)) }
+  end
 
   # -> the chance the forecast gave to lasting no longer than the pad does, or nil where nobody looked
   def told
-    step_km, path = worn
+    rate = prior.rate_mm_per_1000km / 1000 * Math.exp(spread * chance.normal)
+    step_km = 8.0 / rate / 100
+    path = worn(rate, step_km)
     end_km = (path.length - 1) * step_km
-    seen = looks(end_km - step_km).map { |km| read(km, path[(km / step_km).floor] + (0.15 * chance.normal)) }
-    return if seen.empty?
+    found = seen(path, step_km, end_km)
+    found.empty? ? nil : given(found, end_km)
+  end
 
+  def given(seen, end_km)
     as_of_km = seen.last.distance_km
     life = described_class.call(history({ "a" => fitted(*seen, sd_mm: 1e-6) }, as_of_km:), prior).first
     life.chance_passed(end_km - as_of_km)
