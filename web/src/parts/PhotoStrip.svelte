@@ -5,7 +5,7 @@
   import { beside } from "../api/beside";
   import type { Schemas } from "../api/client";
 
-  /** Photos beside each other; a tap shows one as large as the screen. changed: one is removed or back; none: only shown. */
+  /** Photos beside each other; a tap shows one full size. changed: one is removed or back; none: they are only shown. */
   let { photos, changed }: { photos: Schemas["Photo"][]; changed?: () => unknown } = $props();
   let dialog = $state<HTMLDialogElement>();
   let open = $state<Schemas["Photo"] | null>(null);

@@ -9,14 +9,14 @@ module Graver
       #
       # On each stretch between services a supposition branches: nothing happened, the whole axle changed its rate, or
       # one component did. At each service it branches again: read rightly, or everything read there is off by one
-      # error.
-      # The
-      # weightiest are kept. Where the rate lies, and how much it drifts, are suppositions from the start.
+      # error. Those that tell the same story become one, and the weightiest are kept. Where the rate lies, how much it
+      # drifts and how large the readings' errors are, are suppositions from the start.
       class AxleFilter
         # Middles of the prior's parts, in its standard deviations, and what is left of the spread within each.
         PARTS = [-2.4, -1.8, -1.2, -0.6, 0.0, 0.6, 1.2, 1.8, 2.4].freeze
         WITHIN = 0.45
         NUMBERS = Numo::DFloat::Math
+        # Suppositions kept from service to service, looked at for merging, after a branching, and between two readings.
         KEPT = 60
         MERGED = 150
         BRANCHED = 300
@@ -145,6 +145,7 @@ module Graver
         # As ChangeTable#who has it.
         def who(component) = 2 + @components.index(component)
         def offset(component) = @prior.component_log_offset.fetch(component, 0.0)
+
         def pass(moment)
           travel(moment.km, read: moment.readings.any?)
           moment.freed.each { |component| free(component) if @on[component] }

@@ -54,7 +54,7 @@ module Graver
             .product(@prior.seizures)
             .map do |component, how|
               moves = [[row(component), how[:log_mean], how[:log_sd]**2]]
-              other = mate(component)
+              other = Mates.of(component, @components)
               moves << [row(other), how[:mate_log_mean], how[:mate_log_sd]**2] if other
               [how[:per_life] * @prior.seizure_weights.fetch(component, 0.0), moves]
             end
@@ -70,12 +70,6 @@ module Graver
         end
 
         def row(component) = 1 + @components.index(component)
-
-        def mate(component)
-          return unless component.include?("_")
-
-          @components.find { |other| other != component && other.split("_").first == component.split("_").first }
-        end
 
         def table(at)
           rows = Array.new(@components.length + 1) { Array.new(@cases.length, 0.0) }

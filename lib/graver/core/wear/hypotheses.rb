@@ -185,6 +185,12 @@ module Graver
           Numo::DFloat.vstack(log_chances.map { |chance| (log_weight * 0.0) + chance })
         end
 
+        # Of two numbers of which the logarithms are given, the logarithm of the sum.
+        def log_sum(one, other)
+          top = Numo::DFloat.maximum(one, other)
+          top + NUMBERS.log(NUMBERS.exp(one - top) + NUMBERS.exp(other - top))
+        end
+
         def weightiest(weights, most, negligible)
           floor = weights.max + Math.log(negligible)
           floor = [floor, weights.sort[-most]].max if weights.length > most

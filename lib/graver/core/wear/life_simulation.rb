@@ -231,13 +231,9 @@ module Graver
         # [[place, place of the other one of its corner], ...]
         def mates
           @mates ||=
-            components
-              .each_index
-              .to_a
-              .permutation(2)
-              .select do |one, other|
-                components[one].include?("_") && components[one].split("_").first == components[other].split("_").first
-              end
+            components.each_with_index.filter_map do |component, at|
+              (other = Mates.of(component, components)) && [at, components.index(other)]
+            end
         end
 
         def drift_on(km, number)

@@ -9,7 +9,8 @@ module Graver
         # "warm"
         # or "hot"
         Axle = Core::Value.define(:axle, :rotor_kg, :estimated, :stops, :verdict)
-        # warm, hot: degrees Celsius between which it should end; approach: option id; label; series: Core::BedIn::Series or nil; axles: [Axle]; assumed: { name => number }
+        # warm, hot: degrees Celsius between which it should end; approach: option id; label; series:
+        # Core::BedIn::Series or nil; axles: [Axle]; assumed: { name => number }
         Answer = Core::Value.define(:approach, :label, :series, :axles, :assumed, :warm, :hot)
         # What the owner may change, and how far.
         RANGES = {

@@ -47,7 +47,7 @@ module Graver
           household = approaches(axles.select(&:included?))
           Chosen.new(
             axles:,
-            offers: offers(overview, axles),
+            offers: ScopeOffers.new(@context).call(overview, axles),
             warnings: axles.select(&:included?).flat_map { |axle| warnings(axle) },
             schools: household.merge(approaches.slice(*household.keys)),
             household:
@@ -278,42 +278,6 @@ module Graver
           else
             works.intersect?(%w[rotors_new rotors_turn])
           end
-        end
-
-        # What could be done in the same session.
-        def offers(overview, axles)
-          began = axles.select(&:included?).map(&:name)
-          timeline = Forecast::Timeline.new(@context).call(overview)
-          session = timeline.sessions.find { |each| each.axles.intersect?(began) && each.axles.length > 1 }
-          others = session ? axles.select { |axle| session.axles.include?(axle.name) && !axle.included? } : []
-          others.map do |axle|
-            Offer.new(adds: { axle.file.axle.id => axle.proposed.keys }, text: session.text, found: false)
-          end + fluid_offer(overview, axles) + axles.select(&:included?).flat_map { |axle| mark_offers(axle) }
-        end
-
-        def mark_offers(axle)
-          MarksFound
-            .new(@rules, axle)
-            .wanting
-            .map do |seen, work|
-              text = Texts.say("jobs.mark_offer", text: Formats.sentence(seen.text), work: @knowledge.work(work).label)
-              Offer.new(adds: { axle.file.axle.id => axle.works + [work] }, text:, found: true)
-            end
-        end
-
-        def fluid_offer(overview, axles)
-          due = overview.fluid or return []
-          soon = due.due_on <= @context.today + Axles::ScheduleChoices.new(@context).chosen.fetch("combine_days")
-          return [] if !soon || axles.any? { |axle| axle.works.include?("bleed") }
-
-          when_ = Texts.say(due.overdue_days.positive? ? "jobs.overdue_since" : "jobs.due_on", day: due.due_on)
-          [
-            Offer.new(
-              adds: axles.to_h { |axle| [axle.file.axle.id, axle.works + ["bleed"]] },
-              text: Texts.say("jobs.fluid_offer", when: when_),
-              found: false
-            )
-          ]
         end
       end
     end

@@ -7,7 +7,7 @@
   import MarkChips from "../../parts/MarkChips.svelte";
   import type { Reads } from "./reads.svelte";
 
-  /** Fields for what is measured at the step at hand, and marks for what is looked at; both stand in the log at once. */
+  /** Fields for what is measured at the step, and marks for what is looked at; both stand in the log at once. */
   let { reads }: { reads: Reads } = $props();
   const job = $derived(reads.job);
   const [typed, looked] = $derived([

@@ -1,7 +1,8 @@
 <script lang="ts">
+  import "./instrument.css";
   import * as texts from "../../texts/practice";
 
-  /** Sleeve and thimble of a metric micrometer. sleeve: mm in halves that are bare; thimble: its line at the datum line. */
+  /** Sleeve and thimble of a metric micrometer. sleeve: mm in bare halves; thimble: its line at the datum line. */
   let { sleeve, thimble }: { sleeve: number; thimble: number } = $props();
   const [WIDE, HIGH, MM, LINE] = [520, 230, 30, 9];
   const LINES = 50;
@@ -14,8 +15,8 @@
   const number = (line: number) => (((thimble + line) % LINES) + LINES) % LINES;
 </script>
 
-<svg viewBox="0 0 {WIDE} {HIGH}" role="img" aria-label={texts.aMicrometer}>
-  <rect x="0" y={datum - 52} width={edge} height="104" class="sleeve" />
+<svg class="instrument" viewBox="0 0 {WIDE} {HIGH}" role="img" aria-label={texts.aMicrometer}>
+  <rect x="0" y={datum - 52} width={edge} height="104" class="standing" />
   <line x1="8" x2={edge} y1={datum} y2={datum} class="ink" />
   {#each halves as mm (mm)}
     {@const whole = Number.isInteger(mm)}
@@ -24,7 +25,7 @@
   {/each}
   <path
     d="M{edge} {datum - 92} L{edge + 46} {datum - 104} H{WIDE} V{datum + 104} H{edge + 46} L{edge} {datum + 92} Z"
-    class="thimble"
+    class="moving"
   />
   {#each near as line (line)}
     {@const long = number(line) % 5 === 0}
@@ -36,25 +37,5 @@
 <style>
   svg {
     width: min(520px, 100%);
-    height: auto;
-    background: var(--paper);
-  }
-  .sleeve {
-    fill: var(--sheet);
-    stroke: var(--rotor-edge);
-  }
-  .thimble {
-    fill: var(--rotor);
-    fill-opacity: 0.45;
-    stroke: var(--rotor-edge);
-  }
-  .ink {
-    stroke: var(--ink);
-    stroke-width: 1.5;
-  }
-  text {
-    fill: var(--ink);
-    font-size: 18px;
-    font-variant-numeric: tabular-nums;
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import "./instrument.css";
   import * as texts from "../../texts/practice";
 
   /** Rule and slide of a vernier caliper: the slide's lines take up one millimetre less than as many of the rule. */
@@ -12,9 +13,9 @@
   const at = (line: number) => x(value + line * ((lines - 1) / lines));
 </script>
 
-<svg viewBox="0 0 {WIDE} {HIGH}" role="img" aria-label={texts.aVernier}>
-  <rect x="0" y="14" width={WIDE} height={EDGE - 14} class="rule" />
-  <rect x={at(0) - 14} y={EDGE} width={at(lines) - at(0) + 28} height="76" class="slide" />
+<svg class="instrument" viewBox="0 0 {WIDE} {HIGH}" role="img" aria-label={texts.aVernier}>
+  <rect x="0" y="14" width={WIDE} height={EDGE - 14} class="standing" />
+  <rect x={at(0) - 14} y={EDGE} width={at(lines) - at(0) + 28} height="76" class="moving" />
   {#each rule as mm (mm)}
     <line x1={x(mm)} x2={x(mm)} y1={EDGE} y2={EDGE - (mm % 5 ? 26 : 38)} class="ink" />
     {#if mm % 5 === 0}<text x={x(mm)} y={EDGE - 44} text-anchor="middle">{mm}</text>{/if}
@@ -28,25 +29,5 @@
 <style>
   svg {
     width: min(760px, 100%);
-    height: auto;
-    background: var(--paper);
-  }
-  .rule {
-    fill: var(--sheet);
-    stroke: var(--rotor-edge);
-  }
-  .slide {
-    fill: var(--rotor);
-    fill-opacity: 0.45;
-    stroke: var(--rotor-edge);
-  }
-  .ink {
-    stroke: var(--ink);
-    stroke-width: 1.5;
-  }
-  text {
-    fill: var(--ink);
-    font-size: 17px;
-    font-variant-numeric: tabular-nums;
   }
 </style>

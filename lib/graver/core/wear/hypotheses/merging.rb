@@ -46,8 +46,7 @@ module Graver
 
           def shares(one, other)
             first, second = @log_weight[one], @log_weight[other]
-            top = Numo::DFloat.maximum(first, second)
-            sum = top + NUMBERS.log(NUMBERS.exp(first - top) + NUMBERS.exp(second - top))
+            sum = log_sum(first, second)
             [NUMBERS.exp(first - sum), sum]
           end
 

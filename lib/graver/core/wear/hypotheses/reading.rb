@@ -73,8 +73,7 @@ module Graver
           def mix(good, bad, share)
             likely = good[0] + Math.log(1 - share)
             wrong = bad[0] + Math.log(share + TINY)
-            top = Numo::DFloat.maximum(likely, wrong)
-            total = top + NUMBERS.log(NUMBERS.exp(likely - top) + NUMBERS.exp(wrong - top))
+            total = log_sum(likely, wrong)
             @log_weight += total
             chance = NUMBERS.exp(wrong - total)
             mean = (good[1] * (1 - chance)) + (bad[1] * chance)

@@ -29,16 +29,16 @@ module Graver
               crossed.transpose(1, 0, 2)
           end
 
+          # Middle wear rate of each component, mm per km [component, supposition]
+          def expected_rates = NUMBERS.exp(log_means)
+
+          private
+
           # Covariance of the logarithm of each component's rate with every unknown [component, unknown, supposition]
           def across(count)
             own = @covariance[3...(3 + count), true, true]
             own + (@covariance[BASE, true, true] + @covariance[DRIFT, true, true])[:new, true, true]
           end
-
-          # Middle wear rate of each component, mm per km [component, supposition]
-          def expected_rates = NUMBERS.exp(log_means)
-
-          private
 
           def log_means
             @mean[3...(3 + components.length), true] + (@mean[BASE, true] + @mean[DRIFT, true])[:new, true]
