@@ -69,9 +69,11 @@ RSpec.describe "Readings in the middle of a job in the API" do
     def marked(plan, key, id) = step(plan, key)["reads"].find { |each| each["id"] == "#{front}.left.#{id}" }["marked"]
 
     it "offers the marks of what this axle has there, by face where it has two" do
-      asks = step(ask(:get, address), "front.left.pads_out")["reads"].select { |each| each["kind"] == "marks" }
+      plan = ask(:get, address)
+      asks = step(plan, "front.left.pads_out")["reads"].select { |each| each["kind"] == "marks" }
       expect(asks.map { |each| each["label"] }).to eq(["Left inner pad", "Left outer pad", "Left clips and springs"])
-      expect(asks.first["choices"].map { |mark| mark["id"] }).to include("even", "crumbling")
+      pad = plan["marks"].find { |each| each["item"] == asks.first["key"] }
+      expect(pad["marks"].map { |mark| mark["id"] }).to include("even", "crumbling")
       expect(asks.first).to include("pad" => "inner", "marked" => [])
       # parking shoes where there are none are not asked for
       keys = ask(:get, address)["steps"].flat_map { |each| each["reads"].map { |read| read["key"] } }

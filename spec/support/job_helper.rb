@@ -29,7 +29,8 @@ module JobHelper
     plan["readiness"].select { |item| item["blocks"] && !item["resolved"] }.map { |item| item["id"] }
   end
   def resolve_all(plan = ask(:get, address))
-    open_items(plan).each { |item| ask(:post, address("/resolved"), { item:, done: true }) }
+    items = open_items(plan)
+    items.empty? ? plan : ask(:post, address("/resolved"), { items:, done: true })
   end
   def tick(*keys, done: true) = ask(:post, address("/ticks"), { steps: keys, done: })
 

@@ -9,7 +9,8 @@ module Graver
           @knowledge = knowledge
         end
 
-        # Service::JobPlan::Plan -> { steps:, dropped:, set_aside: }
+        # Service::JobPlan::Plan -> { steps:, marks:, dropped:, set_aside: }; marks: once what can be said of each thing
+        # that is looked at
         def call(plan)
           ordered = plan.ordered
           @torque = plan.torque
@@ -19,8 +20,11 @@ module Graver
           @wordings = Hash.new { |all, axle| all[axle] = plan.wording(@knowledge, axle) }
           @first = Core::Planning::Movements.call(ordered.placed || []).to_set { |movement| movement.first.key }
           @waits = plan.job ? Service::Planning::JobProgress.waits(@knowledge, ordered, plan.job) : {}
+          @marks = {}
+          steps = ordered.placed&.map { |placed| step(placed, plan) }
           {
-            steps: ordered.placed&.map { |placed| step(placed, plan) },
+            steps:,
+            marks: @marks.map { |item, marks| { item:, marks: Marks.call(marks) } },
             dropped:
               ordered.dropped.map do |placed|
                 { key: placed.key, place: placed.place, text: said(placed), event: ordered.events.fetch(placed.key) }
@@ -51,7 +55,7 @@ module Graver
             tighten: torque_at(placed).map { |set| TorqueLines.new(@knowledge).brief(set, placed) },
             undo: undone(placed),
             tools: tools(step),
-            reads: @reads.call(placed).map { |ask| { **ask.to_h, choices: Marks.call(ask.choices) } },
+            reads: reads(placed),
             acts: step.acts,
             counts: step.counts&.to_h,
             timer: step.timer&.to_h,
@@ -60,6 +64,15 @@ module Graver
             photos: @photos.call(placed).to_h.transform_values { |photos| Photos.call(photos) },
             **notes(placed, plan)
           }
+        end
+
+        def reads(placed)
+          @reads
+            .call(placed)
+            .map do |ask|
+              @marks[ask.key] = ask.choices if ask.choices.any?
+              ask.to_h.except(:choices)
+            end
         end
 
         def notes(placed, plan)

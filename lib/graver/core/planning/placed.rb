@@ -6,8 +6,14 @@ module Graver
       # A step at its place in a job. lift, axle, side are nil where the step is done once for more than that.
       Placed =
         Value.define(:step, :lift, :axle, :side) do
-          # "front.left.pads_in", "front.pump", "settle": what a tick or a note refers to.
-          def key = (axle ? [axle, side, step.id] : [lift, step.id]).compact.join(".")
+          # "front.left.pads_in", "front.pump", "settle": what a tick or a note refers to. Made once, as a plan asks for
+          # it thousands of times.
+          attr_reader :key
+
+          def initialize(**given)
+            @key = given.values_at(*(given[:axle] ? %i[axle side] : %i[lift])).push(given[:step]&.id).compact.join(".")
+            super
+          end
 
           # "front left", "front" of several axles, "both axles", or nil
           def place

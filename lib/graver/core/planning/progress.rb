@@ -10,25 +10,28 @@ module Graver
           @proof = proof
           @placed = placed
           @done = done.to_h { |key| [key, true] }
+          @rank = placed.each_with_index.to_h { |each, index| [each.key, index] }
         end
+
+        # What every open step waits for: [[Placed, [Placed]]]
+        def waits = open.map { |placed| [placed, waits_for(placed)] }
 
         # Earlier steps that are still open and without which this one may not begin: every gate of its own wheel, of
         # the whole lift and of earlier lifts, and whatever else it asks for. -> [Placed]
         def waits_for(placed)
-          before = @placed.take_while { |each| each.key != placed.key }
-          before.select do |earlier|
-            open?(earlier) && ((earlier.step.gate && bars?(earlier, placed)) || @proof.asks_for?(placed, earlier))
-          end
+          open
+            .take_while { |each| @rank[each.key] < @rank[placed.key] }
+            .select { |earlier| (earlier.step.gate && bars?(earlier, placed)) || @proof.asks_for?(placed, earlier) }
         end
 
         # Gates of these stages that are open.
         def open_gates(stages)
-          @placed.select { |each| each.step.gate && stages.include?(each.step.stage) && open?(each) }
+          open.select { |each| each.step.gate && stages.include?(each.step.stage) }
         end
 
         private
 
-        def open?(placed) = !@done.key?(placed.key)
+        def open = @open ||= @placed.reject { |each| @done.key?(each.key) }
         def bars?(gate, placed) = gate.lift != placed.lift || @proof.concerns?(gate, placed)
       end
     end

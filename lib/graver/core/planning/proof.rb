@@ -9,6 +9,8 @@ module Graver
       class Proof
         # about: id of the fact or step; kind: "requires", "forbids" or "needs"; where: "front left" or nil
         Fault = Value.define(:placed, :kind, :about, :where)
+        # Of one step, the facts with their places: see Proof#places.
+        Places = Value.define(:requires, :forbids, :gives, :takes)
 
         attr_reader :procedure
 
@@ -17,7 +19,8 @@ module Graver
           @procedure = procedure
           @facts = procedure.facts
           @corners = lifts.to_h { |lift| [lift.name, lift.corners] }
-          @given = base.flat_map { |placed| places(placed.step.gives, placed) }.to_h { |place| [place, true] }
+          @places = {}.compare_by_identity
+          @given = base.flat_map { |placed| of(placed).gives }.to_h { |place| [place, true] }
         end
 
         # [Placed] -> [Fault], empty when the order holds
@@ -28,8 +31,8 @@ module Graver
           later = placed.group_by { |each| each.step.id }
           placed.flat_map do |each|
             found = facts_missing(each, holds) + needs_missing(each, seen, later)
-            places(each.step.gives, each).each { |place| holds[place] = true }
-            places(each.step.takes, each).each { |place| holds.delete(place) }
+            of(each).gives.each { |place| holds[place] = true }
+            of(each).takes.each { |place| holds.delete(place) }
             seen[each] = true
             found
           end
@@ -37,9 +40,9 @@ module Graver
 
         # Does the later step ask, here, for what the earlier one does?
         def asks_for?(later, earlier)
+          asked, done = of(later), of(earlier)
           (later.step.needs.include?(earlier.step.id) && concerns?(earlier, later)) ||
-            places(later.step.requires, later).intersect?(places(earlier.step.gives, earlier)) ||
-            places(later.step.forbids, later, every: true).intersect?(places(earlier.step.takes, earlier))
+            asked.requires.intersect?(done.gives) || asked.forbids.intersect?(done.takes)
         end
 
         # Does what is done at one place come before what is done at the other at all?
@@ -52,12 +55,21 @@ module Graver
 
         private
 
+        def of(placed)
+          @places[placed] ||= Places.new(
+            requires: places(placed.step.requires, placed),
+            forbids: places(placed.step.forbids, placed, every: true),
+            gives: places(placed.step.gives, placed),
+            takes: places(placed.step.takes, placed)
+          )
+        end
+
         def facts_missing(placed, holds)
           missing =
-            places(placed.step.requires, placed).reject do |place|
+            of(placed).requires.reject do |place|
               holds.key?(place) || (@facts.fetch(place.first).optional && !@given.key?(place))
             end
-          standing = places(placed.step.forbids, placed, every: true).select { |place| holds.key?(place) }
+          standing = of(placed).forbids.select { |place| holds.key?(place) }
           missing.map { |place| fault(placed, "requires", *place) } +
             standing.map { |place| fault(placed, "forbids", *place) }
         end

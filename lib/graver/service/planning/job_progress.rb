@@ -32,9 +32,8 @@ module Graver
         def self.waits(knowledge, ordered, job)
           return {} if ordered.placed.nil? || job.over?
 
-          progress = Steps.new(knowledge).progress(ordered, job.done)
-          open = ordered.placed.reject { |placed| job.done.include?(placed.key) }
-          open.to_h { |placed| [placed.key, progress.waits_for(placed).first(MOST_NAMED).map(&:key)] }
+          waits = Steps.new(knowledge).progress(ordered, job.done).waits
+          waits.to_h { |placed, before| [placed.key, before.first(MOST_NAMED).map(&:key)] }
         end
       end
     end

@@ -16,7 +16,8 @@
   ]);
   const cautions = $derived(
     looked.flatMap((ask) =>
-      ask.choices
+      reads
+        .choices(ask)
         .filter((mark) => mark.caution && reads.held(ask).includes(mark.id))
         .map((mark) => ({ ...mark, id: ask.id + mark.id, what: `${ask.label}: ${mark.label}.` })),
     ),
@@ -77,7 +78,7 @@
   {#each looked as ask (ask.id)}
     <div class="looked" role="group" aria-label={ask.label}>
       <span class="what">{ask.label}</span>
-      <MarkChips marks={ask.choices} held={reads.held(ask)} toggle={(mark) => reads.tap(ask, mark)} />
+      <MarkChips marks={reads.choices(ask)} held={reads.held(ask)} toggle={(mark) => reads.tap(ask, mark)} />
     </div>
   {/each}
   {#each cautions as caution (caution.id)}

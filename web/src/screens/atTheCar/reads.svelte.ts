@@ -41,10 +41,12 @@ export class Reads {
   #onFile = (ask: Ask): Ask | undefined =>
     this.job.plan!.steps?.find((each) => each.key === this.step)?.reads.find((each) => each.id === ask.id);
   said = (ask: Ask): string | null => this.#onFile(ask)?.said ?? null;
+  /** What can be said of what is looked at. */
+  choices = (ask: Ask): Schemas["Mark"][] => this.job.plan!.marks.find((each) => each.item === ask.key)?.marks ?? [];
   held = (ask: Ask): string[] => this.marks[ask.id] ?? this.#onFile(ask)?.marked ?? [];
   tap(ask: Ask, mark: Schemas["Mark"]): void {
     this.saved = false;
-    this.marks[ask.id] = toggled(this.held(ask), ask.choices, mark);
+    this.marks[ask.id] = toggled(this.held(ask), this.choices(ask), mark);
   }
   /** The first reading of a day says where the odometer stands. */
   get wantsOdometer(): boolean {
