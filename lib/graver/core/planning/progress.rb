@@ -14,24 +14,24 @@ module Graver
         end
 
         # What every open step waits for: [[Placed, [Placed]]]
-        def waits = open.map { |placed| [placed, waits_for(placed)] }
+        def waits = still_open.map { |placed| [placed, waits_for(placed)] }
 
         # Earlier steps that are still open and without which this one may not begin: every gate of its own wheel, of
         # the whole lift and of earlier lifts, and whatever else it asks for. -> [Placed]
         def waits_for(placed)
-          open
+          still_open
             .take_while { |each| @rank[each.key] < @rank[placed.key] }
             .select { |earlier| (earlier.step.gate && bars?(earlier, placed)) || @proof.asks_for?(placed, earlier) }
         end
 
         # Gates of these stages that are open.
         def open_gates(stages)
-          open.select { |each| each.step.gate && stages.include?(each.step.stage) }
+          still_open.select { |each| each.step.gate && stages.include?(each.step.stage) }
         end
 
         private
 
-        def open = @open ||= @placed.reject { |each| @done.key?(each.key) }
+        def still_open = @still_open ||= @placed.reject { |each| @done.key?(each.key) }
         def bars?(gate, placed) = gate.lift != placed.lift || @proof.concerns?(gate, placed)
       end
     end
