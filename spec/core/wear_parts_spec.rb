@@ -136,6 +136,19 @@ RSpec.describe "The parts of the forecast" do
       expect(careful).to be < 0.4
     end
 
+    it "learns whether things happen often on this axle" do
+      even = [8000, 16_000, 24_000, 32_000].map { |km| read(km, 11.0 - (km * 0.14e-3), 0.05) }
+      bent = [read(8000, 9.9, 0.05), read(16_000, 8.8, 0.05), read(24_000, 6.5, 0.05), read(32_000, 4.2, 0.05)]
+      quiet =
+        [even, bent].map do |last|
+          pads = { "left_inner" => fitted(*last), "left_outer" => fitted(*even), "right_inner" => fitted(*even) }
+          follow(pads, as_of_km: 32_000).quiet
+        end
+      expect(quiet.first).to be > prior.quiet[:share] + 0.1
+      expect(quiet.last).to be < prior.quiet[:share]
+      expect(follow({ "left_inner" => fitted }, as_of_km: 0).quiet).to be_within(1e-9).of(prior.quiet[:share])
+    end
+
     it "lets a corner that was freed wear otherwise from there on" do
       late = {
         "left_inner" => fitted(read(10_000, 8.0), read(20_000, 5.0)),
@@ -193,13 +206,60 @@ RSpec.describe "The parts of the forecast" do
     end
   end
 
+  # Bayes' rule by hand: changes come by chance, so that nothing happens in a life with a chance of exp(-rate).
+  describe Graver::Core::Wear::ChangeTable do
+    it "weighs a quiet axle against a lively one by whether anything happened" do
+      how = { per_life: 2.0, log_mean: 0.5, log_sd: 0.3 }
+      one = prior.with(axle_changes: [how], seizures: [], quiet: { share: 0.4, times: 0.1 })
+      quiet = Numo::DFloat[0.4, 0.9]
+      chances, after = described_class.new(one, ["left"], ["left"], [0.5]).chances(Numo::DFloat[0.3, 0.3], quiet)
+      lively, calm = Math.exp(-2.0 * 0.3), Math.exp(-0.2 * 0.3)
+      [0.4, 0.9].each_with_index do |share, at|
+        nothing = (share * calm) + ((1 - share) * lively)
+        expect(chances[true, at].to_a).to match([be_within(1e-9).of(nothing), be_within(1e-9).of(1 - nothing)])
+        expect(after[true, at].to_a).to match(
+          [be_within(1e-9).of(share * calm / nothing), be_within(1e-9).of(share * (1 - calm) / (1 - nothing))]
+        )
+      end
+    end
+  end
+
   describe Graver::Core::Wear::LifeSimulation do
+    # Of a part that has worn a life's worth, a change has come with a chance of 1 - exp(-rate), by hand; the steps are
+    # coarse, and what changes on the last one counts.
     let(:result) do
       forecast(
         { "left_inner" => fitted(read(20_000, 7.0)), "left_outer" => fitted(read(20_000, 7.2)) },
         as_of_km: 20_000
       )
     end
+
+    it "meets changes to come as often as the axle is lively" do
+      start =
+        lambda do |quiet|
+          zeros = Numo::DFloat.zeros(described_class::COUNT)
+          described_class::Start.new(
+            components: ["left_inner"],
+            lasting: Numo::DFloat.zeros(1, described_class::COUNT) + Math.log(0.1e-3),
+            thickness_mm: Numo::DFloat.zeros(1, described_class::COUNT) + 11.0,
+            drift: zeros,
+            drift_sd: zeros,
+            drift_km: zeros + 1e4,
+            quiet: zeros + quiet
+          )
+        end
+      faster = { per_life: 1.0, log_mean: 2.0, log_sd: 0.01 }
+      one = calm.with(axle_changes: [faster], quiet: { share: 0.5, times: 0.1 }, increment_mm: 1e-9)
+      met =
+        [0.0, 1.0, 0.5].map do |quiet|
+          lives = described_class.new(start[quiet], one, 3.0).lives_km
+          lives.lt(79_000).count.fdiv(described_class::COUNT)
+        end
+      often, rarely = [1.0, 0.1].map { |rate| 1 - Math.exp(-rate) }
+      expected = [often, rarely, (often + rarely) / 2]
+      expect(met).to match(expected.map { |chance| be_within(0.08).of(chance) })
+    end
+
 
     it "is first when the earliest is, and later with a lower limit or a slower rate" do
       futures = result.futures
@@ -223,7 +283,8 @@ RSpec.describe "The parts of the forecast" do
               thickness_mm: Numo::DFloat.zeros(1, many) + 8.0,
               drift: described_class.normals[0, true] * sd,
               drift_sd: Numo::DFloat.zeros(many) + sd,
-              drift_km: Numo::DFloat.zeros(many) + length_km
+              drift_km: Numo::DFloat.zeros(many) + length_km,
+              quiet: Numo::DFloat.zeros(many)
             )
           Numo::DFloat::Math.log(described_class.new(start, calm, 3.0).lives_km).stddev
         end

@@ -9,6 +9,9 @@ module Graver
         MANY_DAYS = 550
         # Less likely than this, nothing is said of it.
         CHANGED_FROM = 0.5
+        # How much its log must have moved what is believed of sudden changes on an axle, for it to be said.
+        QUIET_FROM = 0.62
+        LIVELY_BELOW = 0.35
 
         def initialize(knowledge)
           @knowledge = knowledge
@@ -136,6 +139,7 @@ module Graver
             prior_sentence(answer),
             driving_sentence(answer),
             *changed_sentences(answer),
+            quiet_sentence(answer),
             counter_sentence(overview),
             *doubt_sentences(overview)
           ].compact
@@ -210,6 +214,13 @@ module Graver
           return Texts.say("forecast.axle_changed", chance:, part:, day:) if who == :axle
 
           Texts.say("forecast.part_changed", chance:, position: "#{who.tr("_", " ")} #{part}", day:)
+        end
+
+        def quiet_sentence(answer)
+          quiet = answer.pads&.quiet or return
+          return Texts.say("forecast.quiet", chance: Formats.percent(quiet)) if quiet >= QUIET_FROM
+
+          Texts.say("forecast.lively", chance: Formats.percent(1 - quiet)) if quiet < LIVELY_BELOW
         end
 
         def doubt_sentences(overview)

@@ -17,10 +17,10 @@ module Graver
         WITHIN = 0.45
         NUMBERS = Numo::DFloat::Math
         # Suppositions kept from service to service, looked at for merging, after a branching, and between two readings.
-        KEPT = 60
-        MERGED = 150
-        BRANCHED = 300
-        WHILE_READING = 150
+        KEPT = 40
+        MERGED = 120
+        BRANCHED = 200
+        WHILE_READING = 100
         MOST_STARTS = 8
         NEGLIGIBLE_CHANGE = 1e-6
         # Where on a stretch a change may have happened, as shares of it.
@@ -48,6 +48,9 @@ module Graver
           weights = hypotheses.weights
           hypotheses.marks.transform_values { |chances| (chances * weights).sum }
         end
+
+        # The chance that things happen rarely on this axle.
+        def quiet = (hypotheses.quiet * hypotheses.weights).sum
 
         # { component, or :axle => { chance:, since_km: } }: whose rate has changed last on the set that is on
         def changes_supposed
@@ -102,7 +105,8 @@ module Graver
                 drift_sd: drift[:log_sd],
                 drift_km: drift[:km],
                 error: error[:times],
-                off: 0.0
+                off: 0.0,
+                quiet: @prior.quiet[:share]
               ),
               drift[:share] * error[:share]
             ]
@@ -161,7 +165,8 @@ module Graver
 
           distance_km = @km - from
           changes = changes(read ? MOMENTS : [0.5])
-          which = hypotheses.branch(changes.log_chances(lives(distance_km)), BRANCHED, negligible: NEGLIGIBLE_CHANGE)
+          chances, quiet = changes.chances(lives(distance_km), hypotheses.quiet)
+          which = hypotheses.branch(NUMBERS.log(chances), BRANCHED, negligible: NEGLIGIBLE_CHANGE, quiet:)
           hypotheses.tell(changes.kind(which))
           before = changes.moment(which) * distance_km
           wear(before, before / 2)

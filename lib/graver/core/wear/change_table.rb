@@ -23,11 +23,12 @@ module Graver
           @shift, @variance = [1, 2].map { |at| table(at) }
         end
 
-        # Logarithms of the chance of each case [case, supposition]; lives: shares of a life worn on the stretch.
-        def log_chances(lives)
-          chances = 1 - Numo::DFloat::Math.exp(-@per_life[true, :new] * lives[:new, true])
-          chances[0, true] = (1 - chances.sum(axis: 0)).clip(0.02, 1)
-          Numo::DFloat::Math.log(chances + 1e-30)
+        # The chance of each case, and that of a quiet axle where it is the case: [case, supposition] both.
+        # lives: shares of a life worn on the stretch; quiet: chance that things happen rarely on this axle.
+        def chances(lives, quiet)
+          rarely = chances_at(lives * @prior.quiet[:times]) * quiet
+          all = (chances_at(lives) * (1 - quiet)) + rarely + 1e-30
+          [all, rarely / all]
         end
 
         # Which change it is, whenever it was (0: none).
@@ -43,6 +44,12 @@ module Graver
         def variance(which) = @variance[true, which].dup
 
         private
+
+        def chances_at(lives)
+          chances = 1 - Numo::DFloat::Math.exp(-@per_life[true, :new] * lives[:new, true])
+          chances[0, true] = (1 - chances.sum(axis: 0)).clip(0.02, 1)
+          chances
+        end
 
         # [[per life, [[row, shift, variance], ...]], ...]
         def axle

@@ -10,8 +10,8 @@ module Graver
       # Result: `first` and `components` (by id) are Lives; `now` has each component's { mean_mm:, sd_mm: }; `rates`
       # each one's 10, 50 and 90 % wear rate in mm per 1,000 km; `doubted` the readings more likely wrong than right,
       # [{ ref:, chance: }]; `changed` whose rate changed last, { component or :axle => { chance:, since_km: } };
-      # `readings` counts those of the set that is on; `unread` names the components of that set
-      # which nobody has read; `futures` is what the lives were read off, for what-if and what to measure next.
+      # `quiet` how likely it is that sudden changes are rare on this axle; `readings` counts those of the set that is
+      # on; `unread` names the components of that set which nobody has read; `futures` is what the lives were read off, for what-if and what to measure next.
       class Forecast
         Result =
           Value.define(
@@ -21,6 +21,7 @@ module Graver
             :rates,
             :doubted,
             :changed,
+            :quiet,
             :readings,
             :unread,
             :limit_mm,
@@ -80,6 +81,7 @@ module Graver
               },
               doubted:,
               changed: @filter.changes_supposed,
+              quiet: @filter.quiet,
               readings: current.values.sum { |fitting| fitting.observations.length },
               unread: current.select { |_, fitting| fitting.observations.empty? }.keys,
               limit_mm: @history.limit_mm,

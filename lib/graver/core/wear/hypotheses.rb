@@ -38,8 +38,9 @@ module Graver
 
         # What a supposition takes for granted: spread and distance of the drift, and how many times as large as usual
         # the readings' errors are. story: a number for all that happened in it; off: 1 where the service at hand is
-        # read wrong in it; changed: whose rate changed last (ChangeTable#who), changed_km: and where
-        Kind = Struct.new(:drift_sd, :drift_km, :error, :story, :off, :changed, :changed_km, keyword_init: true)
+        # read wrong in it; changed: whose rate changed last (ChangeTable#who), changed_km: and where; quiet: the
+        # chance that things happen rarely on this axle
+        Kind = Struct.new(:drift_sd, :drift_km, :error, :story, :off, :changed, :changed_km, :quiet, keyword_init: true)
         STORIES = 1_000_003.0
         # Means of the base no further apart than so many standard deviations are nearly the same.
         NEAR = 1.2
@@ -106,14 +107,15 @@ module Graver
         def suppose_off(which) = @kinds[:off] = which
 
         # Each supposition becomes several: log_chances [case, supposition] (or a number for all of a case). The
-        # weightiest are kept. -> the number of the case, per supposition.
-        def branch(log_chances, most, negligible: 1e-5)
+        # weightiest are kept. quiet: that chance in each case. -> the number of the case, per supposition.
+        def branch(log_chances, most, negligible: 1e-5, quiet: nil)
           weights = log_weight[:new, true] + table_of(log_chances)
           keep = weightiest(weights.flatten, most, negligible)
           cases = keep / length
           kept = weights.flatten[keep].dup
           select(keep % length)
           @log_weight = kept
+          @kinds[:quiet] = quiet.flatten[keep].dup if quiet
           cases
         end
 

@@ -27,13 +27,14 @@ module Graver
         MATE_ROW = COMMON_ROW + 1
         DRIFT_ROW = MATE_ROW + MOST_COMPONENTS
         KIND_ROW = 1 + MOST_COMPONENTS
+        QUIET_ROW = 2 * KIND_ROW
         NUMBERS = Numo::DFloat::Math
 
         attr_reader :components, :thickness_mm, :log_rates, :lives_km, :limit_mm
 
         # The draws are the same for every axle, and made once.
         def self.normals = @normals ||= LatinHypercube.normal(DRIFT_ROW + STEPS, COUNT)
-        def self.chances = @chances ||= LatinHypercube.chances(2 * KIND_ROW, COUNT)
+        def self.chances = @chances ||= LatinHypercube.chances(QUIET_ROW + 1, COUNT)
 
         # Hypotheses (as of now), Prior, the limit in mm; components: those that are on.
         def self.of(hypotheses, prior, limit_mm, components) = new(Start.drawn(hypotheses, components), prior, limit_mm)
@@ -84,7 +85,7 @@ module Graver
         # Where futures begin: lasting logarithms of rates and thicknesses [component, future], drift and its kind
         # [future].
         Start =
-          Struct.new(:components, :lasting, :thickness_mm, :drift, :drift_sd, :drift_km, keyword_init: true) do
+          Struct.new(:components, :lasting, :thickness_mm, :drift, :drift_sd, :drift_km, :quiet, keyword_init: true) do
             # Futures are shared out to the suppositions by weight, then each unknown is drawn.
             def self.drawn(hypotheses, components)
               cells = share_out(hypotheses.weights.to_a)
@@ -100,7 +101,8 @@ module Graver
                 thickness_mm:,
                 drift: values[Hypotheses::DRIFT, true].dup,
                 drift_sd: hypotheses.drift_sd[cells].dup,
-                drift_km: hypotheses.drift_km[cells].dup
+                drift_km: hypotheses.drift_km[cells].dup,
+                quiet: hypotheses.quiet[cells].dup
               )
             end
 
@@ -190,7 +192,7 @@ module Graver
 
         # Of several kinds of change, each future meets the one its own chance picks.
         def change_to_come(kinds, weight, row)
-          shares = kinds.map { |kind| kind[:per_life] * weight * @prior.coming_share }
+          shares = kinds.map { |kind| kind[:per_life] * weight }
           total = [shares.sum, 1e-9].max
           pick = self.class.chances[KIND_ROW + row, true]
           upto = 0.0
@@ -201,7 +203,13 @@ module Graver
             size += mine * drawn(kind, :log_mean, :log_sd, SIZE_ROW + row)
             mate += mine * drawn(kind, :mate_log_mean, :mate_log_sd, MATE_ROW + row - 1) if kind.key?(:mate_log_mean)
           end
-          [NUMBERS.log(1 - self.class.chances[row, true]) / -total, size, mate]
+          [NUMBERS.log(1 - self.class.chances[row, true]) / (often * -total), size, mate]
+        end
+
+        # How many times as often as on a lively axle things happen, per future.
+        def often
+          quiet = Numo::DFloat.cast(self.class.chances[QUIET_ROW, true] < @start.quiet)
+          1 - (quiet * (1 - @prior.quiet[:times]))
         end
 
         def drawn(kind, mean, spread, row) = kind[mean] + (self.class.normals[row, true] * kind[spread])

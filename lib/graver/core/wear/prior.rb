@@ -22,7 +22,7 @@ module Graver
       #                           up (a pin, a piston); its mate at the same corner slows down, stops, or goes on
       # odd_from_new              { share:, log_mean:, log_sd: } one component does so from the start
       # seizure_weights           { "left_inner" => 0.35 } which component it is, sums to one
-      # coming_share              how likely such changes are in future, as a share of the above
+      # quiet                     { share:, times: } on such a share of axles all of these come so many times as often
       # freed_log_sd              change of rate to expect when pins or pistons were freed
       # kept_deviation            correlation of a position's deviation with that of its earlier set
       # wrong                     { share:, sd_mm: } a single reading is simply wrong
@@ -43,7 +43,7 @@ module Graver
           :axle_changes,
           :seizures,
           :odd_from_new,
-          :coming_share,
+          :quiet,
           :seizure_weights,
           :freed_log_sd,
           :kept_deviation,

@@ -8,6 +8,9 @@ module Graver
       class Hypotheses
         # Making one of two suppositions that are nearly the same by now.
         module Merging
+          # What two that tell the same story may still differ in.
+          AVERAGED = %i[changed_km quiet].freeze
+
           # Those that suppose the same (`story`) and by now believe nearly the same become one, of the same mean and
           # covariance as the two had together.
           def merge
@@ -23,7 +26,10 @@ module Graver
             @covariance = joined(both, @covariance[true, true, alone])
             @mean = joined((@mean[true, one] * share) + (@mean[true, other] * (1 - share)), @mean[true, alone])
             @log_weight = joined(log_sum, @log_weight[alone])
-            @kinds.transform_values! { |list| joined(list[one], list[alone]) }
+            @kinds.each do |name, list|
+              both = AVERAGED.include?(name) ? (list[one] * share) + (list[other] * (1 - share)) : list[one]
+              @kinds[name] = joined(both, list[alone])
+            end
             @told &&= joined((@told[true, one] * share) + (@told[true, other] * (1 - share)), @told[true, alone])
           end
 
