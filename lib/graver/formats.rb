@@ -55,7 +55,7 @@ module Graver
     # A round figure of the trade ("80 to 160 km", "50 to 100 mi"), rounded again in miles.
     def trade(kms, unit, speed: false)
       said = kms.map { |km| unit == "km" ? km : rounded(in_unit(km, unit)) }
-      "#{said.map { |figure| figure.round.to_s }.join(" to ")} #{speed ? SPEEDS.fetch(unit) : unit}"
+      "#{said.map { |figure| grouped(figure) }.join(" to ")} #{speed ? SPEEDS.fetch(unit) : unit}"
     end
 
     def list(words, last) = words.length < 2 ? words.join : "#{words[0...-1].join(", ")} #{last} #{words.last}"

@@ -40,6 +40,27 @@ RSpec.describe "Findings in the API" do
     )
   end
 
+  # common practice, no source: a pin that begins to stick shows before the pads of its caliper are a millimetre apart
+  it "says which pad has begun to wear faster and since about when, until the readings say it themselves" do
+    exact = ->(pads) { all_pads(*pads).map { |each| { **each, method: "micrometer" } } }
+    [
+      ["2023-05-10", "30000", %w[9.5 9.5 9.5 9.5]],
+      ["2024-05-10", "42000", %w[8.8 8.8 8.8 8.8]],
+      ["2025-05-10", "54000", %w[8.1 8.1 8.1 8.1]],
+      ["2025-11-10", "59000", %w[7.5 7.8 7.8 7.8]],
+      ["2026-05-10", "65000", %w[6.6 7.45 7.45 7.45]]
+    ].each { |date, km, pads| ask(:post, look_overs, look_over(date, km, *exact[pads])) }
+    sped = found("inner-sped-up").first
+    expect(sped).to include("side" => "left", "severity" => "watch", "confidence" => be >= 0.6)
+    expect(sped["sentence"]).to match(
+      /inner pad has worn faster since about \d+ \w+ 2025, at some 0\.\d+ mm in 1,000 km/
+    )
+    expect(sped["causes"].map { |cause| cause["label"] }).to include("Slide pins seized or dry")
+    expect(found("inner-thin")).to be_empty
+    ask(:post, look_overs, look_over("2026-05-15", "65200", *exact[%w[6.4 7.45 7.45 7.45]]))
+    expect([found("inner-sped-up").length, found("inner-thin").length]).to eq([0, 1])
+  end
+
   # common practice, no source: at 3 mm inside and 5 outside the inner decides; seized pins stand behind it
   it "finds the worn inner pad and its cause, with reasons, confidence and what would change it" do
     ask(

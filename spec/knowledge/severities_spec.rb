@@ -87,6 +87,7 @@ RSpec.describe "Severities" do
       "fluid-wet",
       "fluid-old"
     )
+    expect(words["watch"]).to include("inner-sped-up", "outer-sped-up", "fixed-sped-up")
     expect(words["watch"]).to include("pad-maybe-below", "taper", "stood-long", "stood-weeks", "odometer-silent")
     states =
       KNOWLEDGE.state["rules"]

@@ -208,8 +208,7 @@ module Graver
         end
 
         def changed(answer, part, who, supposed)
-          ago_km = [answer.as_of_km - supposed[:since_km], 0].max
-          day = answer.as_of_date - (ago_km / answer.driving.km_per_day).floor
+          day = answer.day_at(supposed[:since_km])
           chance = Formats.percent(supposed[:chance])
           return Texts.say("forecast.axle_changed", chance:, part:, day:) if who == :axle
 

@@ -11,7 +11,8 @@ module Graver
       # each one's 10, 50 and 90 % wear rate in mm per 1,000 km; `doubted` the readings more likely wrong than right,
       # [{ ref:, chance: }]; `changed` whose rate changed last, { component or :axle => { chance:, since_km: } };
       # `quiet` how likely it is that sudden changes are rare on this axle; `readings` counts those of the set that is
-      # on; `unread` names the components of that set which nobody has read; `futures` is what the lives were read off, for what-if and what to measure next.
+      # on; `unread` names the components of that set which nobody has read; `futures` is what the lives were read off,
+      # for what-if and what to measure next.
       class Forecast
         Result =
           Value.define(

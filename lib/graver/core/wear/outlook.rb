@@ -38,6 +38,9 @@ module Graver
               distance_km && [date_for(distance_km), last_look ? last_look + most_days : as_of_date].min
             end
 
+            # About when the odometer stood there, at the pace it is driven now.
+            def day_at(odometer_km) = as_of_date - ([as_of_km - odometer_km, 0].max / driving.km_per_day).floor
+
             def date_after(days) = as_of_date + [days.floor, Schedule::Timeline::FURTHEST_DAYS].min
           end
 

@@ -99,9 +99,11 @@ module Graver
         def corners
           date, pads = newest_pads
           uneven = Core::Judgement::Unevenness.call(pads, coverage: @coverage)
+          pace = PaceMeasures.new(@answer)
           @file.axle.sides.map do |side|
             measures = [
               uneven.fetch(side, {}),
+              pace.of(side),
               variation(side),
               runout(side),
               metal(side),
@@ -230,24 +232,7 @@ module Graver
         end
 
         def axle
-          extension = extension()
-          return place("axle", nil, nil, { "place" => label, **due }) unless extension
-
-          place(
-            "axle",
-            nil,
-            nil,
-            {
-              "place" => label,
-              **due,
-              "extension_mm" => extension.now_mm,
-              "extension_most_mm" => extension.most_mm,
-              "extension_share" => extension.share,
-              "extension_pads_mm" => extension.pads_mm,
-              "pads_gone_mm" => pads_gone.max,
-              "rotor_gone_mm" => rotor_gone
-            }
-          )
+          place("axle", nil, nil, { "place" => label, **due, **PistonMeasures.new(@file, @answer).call })
         end
 
         # What is due of the pads, in words.
@@ -270,35 +255,6 @@ module Graver
             "limit_from" => @file.limit_from,
             "thinnest_pad_mm" => Core::Judgement::AxleMeasures.thinnest(pads)
           }
-        end
-
-        # Only where pads and rotor have been read: a guess would frighten, or lull.
-        def extension
-          new_mm = @file.length_mm("pad.new_thickness")
-          return unless new_mm && @answer.pads&.readings&.positive? && rotor_gone
-
-          allowed = new_mm - [@file.length_mm("pad.discard_thickness") || @file.floor.mm, 0].max
-          Core::Judgement::PistonExtension.of(
-            pads_gone_mm: pads_gone.max,
-            rotor_gone_mm: rotor_gone,
-            opposed: @file.opposed?,
-            pads_allowed_mm: 2 * allowed,
-            rotor_allowed_mm: @file.length_mm("rotor.new_thickness") - @file.discard_mm
-          )
-        end
-
-        def pads_gone
-          new_mm = @file.length_mm("pad.new_thickness")
-          @file.axle.sides.map do |side|
-            %w[inner outer].sum { |pad| [new_mm - @answer.pads.now["#{side}_#{pad}"][:mean_mm], 0].max }
-          end
-        end
-
-        def rotor_gone
-          new_mm = @file.length_mm("rotor.new_thickness")
-          return unless new_mm && @file.discard_mm && @answer.rotors&.readings&.positive?
-
-          [new_mm - @answer.rotors.now.values.map { |now| now[:mean_mm] }.min, 0].max
         end
       end
     end
