@@ -17,10 +17,10 @@ module Graver
         WITHIN = 0.45
         NUMBERS = Numo::DFloat::Math
         # Suppositions kept from service to service, looked at for merging, after a branching, and between two readings.
-        KEPT = 40
-        MERGED = 120
-        BRANCHED = 200
-        WHILE_READING = 100
+        KEPT = 60
+        MERGED = 150
+        BRANCHED = 300
+        WHILE_READING = 150
         MOST_STARTS = 8
         NEGLIGIBLE_CHANGE = 1e-6
         # Where on a stretch a change may have happened, as shares of it.
