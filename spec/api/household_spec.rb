@@ -19,6 +19,16 @@ RSpec.describe "The API" do
     expect(bike["axles"].map { |axle| axle["sides"] }).to eq([%w[left right], %w[left]])
   end
 
+  it "says where there is to go, and what was begun and waits" do
+    place = -> { ask(:get, "/places")["vehicles"].find { |each| each["id"] == car["id"] } }
+    expect(place.call).to include("name" => "Juniper", "check" => nil, "job" => nil)
+    expect(place.call["axles"]).to eq(car["axles"].map { |axle| axle.slice("id", "name") })
+    ask(:put, "/vehicles/#{car["id"]}/draft", { revision: 0, content: { odometer: "1" } })
+    expect(place.call["check"]).to start_with("20")
+    ask(:patch, "/vehicles/#{car["id"]}", { archived: true })
+    expect(place.call).to be_nil
+  end
+
   it "changes and puts away a vehicle, and takes it back" do
     expect(ask(:get, "/axles/#{front}/brake-data")["others"].map { |other| other["label"] }).to include("Juniper, rear")
     expect(ask(:get, "/axles/#{front}/brake-data")["others"].map { |other| other["label"] }).not_to include(

@@ -7,6 +7,7 @@
   import KeyHelp from "./parts/KeyHelp.svelte";
   import { routes } from "./routes";
   import { outbox } from "./parts/outbox.svelte";
+  import { whereabouts } from "./parts/whereabouts.svelte";
 
   // What no page took up itself is still said.
   let refused = $state("");
@@ -48,12 +49,19 @@
   <a class="name" href="#/">{texts.graver}</a>
   <nav aria-label={texts.main}>
     <a href="#/">{common.garage}</a>
+    <a href="#/timeline">{common.timeline}</a>
+    <a href="#/logbook">{texts.logbook}</a>
     <a href="#/workshop">{common.workshop}</a>
-    <a href="#/vehicles/new">{common.addAVehicle}</a>
-    <a href="#/bin">{common.bin}</a>
+    <a href="#/settings">{texts.settings}</a>
   </nav>
   <KeyHelp />
 </header>
+{#if whereabouts.now}
+  {@const here = whereabouts.now}
+  <div class="bar">
+    {#await import("./parts/VehicleBar.svelte") then { default: VehicleBar }}<VehicleBar {here} />{/await}
+  </div>
+{/if}
 {#if outbox.waiting.length}
   <p class="unsent" role="status">
     {say(texts.ticksNotSaved, { count: outbox.waiting.length })}
@@ -110,8 +118,21 @@
   }
   header nav {
     display: flex;
-    gap: 1.25rem;
+    gap: 0 1.25rem;
     flex: 1;
+    min-width: 0;
+    overflow-x: auto;
+  }
+  @media (max-width: 30rem) {
+    header {
+      flex-wrap: wrap;
+      gap: 0 1rem;
+    }
+    header nav {
+      flex: none;
+      width: 100%;
+      gap: 0 1rem;
+    }
   }
   header nav a:hover {
     text-decoration: underline;
@@ -119,8 +140,11 @@
   header a:focus-visible {
     outline-color: #f1efe9;
   }
-  :global(body.at-the-car) header:not(:global(.top)) {
+  :global(body.at-the-car) :is(header:not(:global(.top)), .bar) {
     display: none;
+  }
+  .bar {
+    min-height: 2.75rem;
   }
   :global(body.at-the-car) main {
     max-width: none;

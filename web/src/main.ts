@@ -5,8 +5,8 @@ import "@fontsource/barlow-semi-condensed/latin-600.css";
 import "./app.css";
 import { mount } from "svelte";
 import App from "./App.svelte";
-import { followSystemTheme } from "./parts/theme";
+import { followTheme } from "./parts/theme";
 
-followSystemTheme();
+followTheme();
 
 export default mount(App, { target: document.getElementById("app")! });

@@ -17,6 +17,8 @@ export const beside = {
     taken(
       client.POST("/look-overs/{id}/photos", { params: { path: { id } }, body: photo as unknown as string, ...jpeg }),
     ),
+  places: () => taken(client.GET("/places")),
+  scheduleChosen: () => taken(client.GET("/schedule")),
   drills: () => taken(client.GET("/drills")),
   drill: (kind: string, seed: number) =>
     taken(client.GET("/drills/{kind}", { params: { path: { kind }, query: { seed: String(seed) } } })),

@@ -4,7 +4,7 @@
   import { say } from "../texts/say";
   import type { Schemas } from "../api/client";
   import { grouped, inUnit, toKm } from "../format/words";
-  import { distanceTicks, horizon, monthTicks, placed, type Lane, type MarkKind } from "./timelineScale";
+  import { distanceTicks, horizon, monthTicks, placed, within, type Lane, type MarkKind } from "./timelineScale";
 
   interface Props {
     lanes: Lane[];
@@ -13,15 +13,18 @@
     kmPerDay?: number | null;
     unit?: Schemas["DistanceUnit"];
     label: string;
+    /** No further than so many days. */
+    most?: number;
   }
-  let { lanes, today, kmPerDay = null, unit = "km", label }: Props = $props();
+  let { lanes: all, today, kmPerDay = null, unit = "km", label, most = Infinity }: Props = $props();
+  const lanes = $derived(all.map((lane) => within(lane, most)));
 
   let width = $state(900);
   const narrow = $derived(width < 620);
   const left = $derived(narrow ? 92 : 150);
   const right = 24;
   const top = 30;
-  const days = $derived(horizon(lanes));
+  const days = $derived(Math.min(horizon(lanes), most));
   const end = $derived(width - right);
   const x = (at: number) => left + (Math.min(at, days) / days) * (end - left);
   // Each lane is as high as its bands and the rows of its marks.

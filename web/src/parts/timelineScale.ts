@@ -114,6 +114,16 @@ export function horizon(lanes: Lane[]): number {
   return Math.min(Math.max(wanted, ...firsts.map((end) => Math.min(end * 1.05, 1460))), 1825);
 }
 
+/** What of a lane lies no further ahead than so many days. */
+export const within = (lane: Lane, most: number): Lane =>
+  most === Infinity
+    ? lane
+    : {
+        ...lane,
+        bands: lane.bands.filter((band) => band.low < most),
+        marks: lane.marks.filter((mark) => mark.at < most),
+      };
+
 const MONTHS = formatTexts.months.map((name) => name.slice(0, 3));
 
 /** First days of months, every one, third, sixth or twelfth, so that labels do not run into each other. */
@@ -139,3 +149,44 @@ export function distanceTicks(total: number): number[] {
   const step = [1, 2, 5, 10].map((factor) => factor * power).find((candidate) => candidate >= raw)!;
   return Array.from({ length: Math.floor(total / step) }, (_, at) => (at + 1) * step);
 }
+
+/** Of all vehicles: a lane for each axle that is known, and one for what concerns a whole vehicle. */
+export function allLanes(garage: Schemas["Garage"], lines: Schemas["Timelines"] | null): Lane[] {
+  return garage.vehicles.flatMap((vehicle) => {
+    const events = eventsOf(vehicle, lines);
+    const whole = vehicleLane(events, vehicle.name, garage.today);
+    return [
+      ...vehicle.axles
+        .filter((axle) => axle.pads_life)
+        .map((axle) => axleLane(axle, `${vehicle.name}, ${axle.name}`, garage.today, events)),
+      ...(whole ? [whole] : []),
+    ];
+  });
+}
+
+const MOST_LETTERS = 36;
+const shortened = (text: string) =>
+  text.length > MOST_LETTERS ? `${text.slice(0, MOST_LETTERS - 2).trimEnd()}…` : text;
+
+/** One lane a vehicle: the axle whose pads go first, and all that lies ahead. */
+export function soonestLane(
+  vehicle: Schemas["Vehicle"],
+  today: string,
+  lines: Schemas["Timelines"] | null,
+): Lane | null {
+  const known = vehicle.axles.filter((axle) => axle.pads_life);
+  const first = known.sort((one, other) => one.pads_life!.date.p50.localeCompare(other.pads_life!.date.p50))[0];
+  // The first of each kind: what comes after it is on the page of all axles.
+  const ahead = eventsOf(vehicle, lines).filter((event) => event.kind !== "due");
+  const marks = marksOf(
+    ahead.filter((event, at) => ahead.findIndex((other) => other.kind === event.kind) === at),
+    today,
+  ).map((mark) => ({ ...mark, text: shortened(mark.text) }));
+  if (!first && !marks.length) return null;
+  const bands = first ? axleLane(first, "", today).bands.slice(0, 1) : [];
+  const named = bands.map((band) => ({ ...band, label: say(texts.padsOf, { axle: first!.name }) }));
+  return { id: `vehicle ${vehicle.id}`, label: vehicle.name, bands: named, marks };
+}
+
+const eventsOf = (vehicle: Schemas["Vehicle"], lines: Schemas["Timelines"] | null) =>
+  lines?.vehicles.find((line) => line.vehicle_id === vehicle.id)?.events ?? [];

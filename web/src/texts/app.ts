@@ -5,3 +5,5 @@ export const close = "Close";
 export const ticksNotSaved =
   "{count} {count|tick is|ticks are} not saved yet: the server cannot be reached. Trying again.";
 export const skipToContent = "Skip to the content";
+export const logbook = "Logbook";
+export const settings = "Settings";

@@ -1,4 +1,3 @@
-export const brakeDataGraver = "Brake data - Graver";
 export const nameBrakeData = "{name} brake data";
 export const whatTheGapsHoldUp = "What the gaps hold up";
 export const allOfKnown = "all {of} known";

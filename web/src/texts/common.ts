@@ -35,7 +35,6 @@ export const putBack = "Restore";
 export const none = "none";
 export const nothing = "nothing";
 export const theSameKind = "the same kind";
-export const lookOverGraver = "Look-over - Graver";
 export const restore = "Restore";
 export const lookedAt = "Looked at";
 export const odometerUnit = "Odometer ({unit})";

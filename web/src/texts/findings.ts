@@ -21,7 +21,6 @@ export const sharesComeFromHowCommon =
   "Shares come from how common each cause is and from what was marked; common practice, no statistics.";
 export const under1 = "under 1 %";
 export const over99 = "over 99 %";
-export const findingsGraver = "Findings - Graver";
 export const whatWasFound = "What was found";
 export const butSeeWhatCannotBe = "But see what cannot be said.";
 export const nothingWasFoundThatNeeds = "Nothing was found that needs you. {rest}";

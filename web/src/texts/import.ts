@@ -13,8 +13,6 @@ export const whatHappened = "what happened";
 export const readBy = "read by";
 export const leafThatDoesNotGo = "leaf that does not go";
 export const asEntered = "as entered";
-export const importASpreadsheetGraver = "Import a spreadsheet - Graver";
-export const backToTheVehicle = "Back to the vehicle";
 export const saveItAsCSVOne =
   "Save it as CSV. One reading a row, or one look-over a row with a column for each pad and rotor: both will do. Nothing is imported before you have seen what it would be, and an import can be undone.";
 export const chooseTheFile = "Choose the file";

@@ -1,4 +1,3 @@
-export const jobGraver = "Job - Graver";
 export const noDateYet = "No date yet";
 export const stateOfTheJob = "State of the job";
 export const cancelled = "cancelled";
@@ -213,7 +212,6 @@ export const scope = "Scope";
 export const toolsAndConsumables = "Tools and consumables";
 export const fluidTimeMoney = "Fluid, time, money";
 export const sheet = "Sheet";
-export const planAJobGraver = "Plan a job - Graver";
 export const aJobAsProposed = "A job, as proposed";
 export const thisAxleAlreadyHasA = "This axle already has a job:";
 export const whatRestRest2ChangeThat = "{what}, {rest}{rest2}. Change that one, unless you really mean a second.";

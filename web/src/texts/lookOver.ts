@@ -18,3 +18,4 @@ export const strikeTheWholeLookOver = "Strike the whole look-over out";
 export const restoreThisLookOver = "Restore this look-over";
 export const changeTheDayOrThe = "Change the day or the odometer, or strike it out";
 export const toUpper = "to {upper}";
+export const lookOverOf = "look-over of {day}";

@@ -46,3 +46,4 @@ export const thisJobAlone = "For this job alone.";
 export const asInEveryJob = "As in every job";
 export const usuallyOption = "Usually: {option}.";
 export const whatSpeaksForEach = "What speaks for each";
+export const padsOf = "{axle} pads";

@@ -1,4 +1,3 @@
-export const nameGraver = "{name} - Graver";
 export const restExactTodayRoundDistanceUnit = "{rest}{exact} today, {round} {distanceUnit} a day";
 export const noOdometerYet = "No odometer yet";
 export const nameIsArchivedItIs = "{name} is archived: it is not in the garage.";
@@ -27,12 +26,6 @@ export const odometerDistanceUnit = "Odometer ({distanceUnit})";
 export const logbook = "Logbook";
 export const nothingLoggedYetStartWith =
   "Nothing logged yet. Start with a look-over: wheels off one by one, two pads and a rotor at each.";
-export const jobs = "Jobs";
-export const noDateYet = ", no date yet";
-export const hoursH = ", {hours} h";
-export const amountSpent = ", {amount} spent";
-export const amountSpentOnTheseBrakes = "{amount} spent on these brakes so far.";
-export const exportCSV = "Export CSV";
 export const restoreVehicle = "Restore vehicle";
 export const odometerShows = "Odometer shows";
 export const renameChangeUnit = "Rename, change unit";
@@ -48,3 +41,5 @@ export const closeIt = "Close it";
 export const nothingIsOpen = "Nothing is open.";
 export const closedCount = "Closed: {count}";
 export const openItAgain = "Open it again";
+export const allOfTheLog = "All of the log";
+export const allJobs = "All jobs";

@@ -19,7 +19,6 @@ export const theLookWasTooLate = "; the look was too late";
 export const wasRoughRestRest2 = "was {rough}: {rest}{rest2}";
 export const lastedMoreThanRoughOutside = "lasted more than {rough}: outside";
 export const roughSoFar = ", {rough} so far";
-export const wearGraver = "Wear - Graver";
 export const nameWear = "{name} wear";
 export const padsToLimitMmMm = "Pads to {limitMm} mm";
 export const mostLikelyRoughMonth8 = "Most likely {rough}, {month}; 8 in 10 fall between {month2} and {month3}.";

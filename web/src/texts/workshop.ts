@@ -77,4 +77,3 @@ export const addTool = "Add tool";
 export const addWrench = "Add wrench";
 export const withdrawCheck = "Withdraw this check";
 export const withdrawn = "Withdrawn; readings it had changed are as they were.";
-export const practice = "Practice";

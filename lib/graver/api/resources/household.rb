@@ -8,6 +8,7 @@ module Graver
         get "/health", :health
         get "/catalogue", :catalogue
         get "/garage", :garage
+        get "/places", :places
         post "/vehicles", :add_vehicle, 201
         get "/vehicles/:id", :vehicle
         patch "/vehicles/:id", :change_vehicle
@@ -17,6 +18,9 @@ module Graver
         def health = { status: context.reachable? ? "ok" : "down" }
         def catalogue = Serializers::Catalogue.new(knowledge).call(context.today)
         def garage = KeptJson.new(GarageCards.new(context).call(all: params["all"]))
+        def places
+          { vehicles: Service::Household::Places.new(context).all.map { |place| Serializers::Places.call(place) } }
+        end
         def add_vehicle = vehicle(Service::Household::AddVehicle.new(context).call(payload(Contracts::NewVehicle)).id)
         def vehicle(of = id)
           kept("vehicle", of) { Serializers::Vehicles.new(knowledge, context.today).call(overviews.find(of)) }

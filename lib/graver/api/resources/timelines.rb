@@ -13,6 +13,7 @@ module Graver
         delete "/planned-events/:id", :drop_planned_event
         post "/planned-events/:id/restore", :restore_planned_event
         post "/vehicles/:id/odometer", :note_odometer, 201
+        get "/schedule", :schedule_chosen
         put "/schedule", :change_schedule
 
         def timelines
@@ -21,7 +22,7 @@ module Graver
         end
         def calendar = ics(views(overviews.all.reject(&:error)))
         def timeline(vehicle_id = id)
-          kept("timeline", vehicle_id) { serializer.call(view(overviews.find(vehicle_id)), schedule.chosen) }
+          kept("timeline", vehicle_id) { serializer.call(view(overviews.find(vehicle_id))) }
         end
         def vehicle_calendar = ics([view(overviews.find(id))])
 
@@ -40,8 +41,12 @@ module Graver
 
         def change_schedule
           given = payload(Contracts::ScheduleChange)
-          choices = as_seen(schedule.matter, given) { schedule.choose(given) }
-          { choices:, revision: revision(choices) }
+          as_seen(schedule.matter, given) { schedule.choose(given) }
+          schedule_chosen
+        end
+
+        def schedule_chosen
+          { choices: serializer.choices(schedule.chosen), revision: revision(schedule.chosen) }
         end
 
         private

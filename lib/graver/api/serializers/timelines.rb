@@ -9,13 +9,11 @@ module Graver
           @knowledge = knowledge
         end
 
-        # Service::Forecast::Timeline::View, chosen: { choice => number }
-        def call(timeline, chosen)
+        # Service::Forecast::Timeline::View
+        def call(timeline)
           {
             **line(timeline),
             sessions: timeline.sessions.map { |session| session(session) },
-            choices: choices(chosen),
-            revision: Service::Base::Revision.of(chosen),
             planned: planned(timeline),
             entries:
               @knowledge
@@ -23,6 +21,23 @@ module Graver
                 .fetch("entries")
                 .map { |kind, entry| { kind:, label: entry["label"], note: entry["note"] } }
           }
+        end
+
+        # What the household can choose, as it stands.
+        def choices(chosen)
+          @knowledge
+            .schedule
+            .fetch("choices")
+            .map do |id, choice|
+              {
+                id:,
+                label: choice["label"],
+                value: chosen.fetch(id),
+                least: choice["least"],
+                most: choice["most"],
+                usual: choice["value"]
+              }
+            end
         end
 
         # One vehicle on the garage's timeline.
@@ -68,22 +83,6 @@ module Graver
             fluid: session.fluid,
             text: session.text
           }
-        end
-
-        def choices(chosen)
-          @knowledge
-            .schedule
-            .fetch("choices")
-            .map do |id, choice|
-              {
-                id:,
-                label: choice["label"],
-                value: chosen.fetch(id),
-                least: choice["least"],
-                most: choice["most"],
-                usual: choice["value"]
-              }
-            end
         end
 
         def planned(timeline)

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { whereabouts } from "../../parts/whereabouts.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/brakeData";
   import { say } from "../../texts/say";
@@ -9,6 +10,7 @@
   import { BrakeData, type Field } from "./brakeData.svelte";
 
   let { params }: { params: { id: string } } = $props();
+  $effect(() => whereabouts.at({ axle: Number(params.id) }, "data"));
   const form = $derived(new BrakeData(Number(params.id)));
   let from = $state("");
   $effect(() => {
@@ -30,8 +32,6 @@
     document.querySelector<HTMLElement>(`[id='cell-${key}'] button`)?.click();
   }
 </script>
-
-<svelte:head><title>{texts.brakeDataGraver}</title></svelte:head>
 
 {#snippet row(fields: Field[], fastener: boolean)}
   <div class="cells" class:narrow={fastener}>
@@ -66,7 +66,6 @@
   <div class="stack">
     <div class="row spread">
       <div>
-        <p class="quiet"><a href="#/vehicles/{axle.vehicle_id}">{axle.vehicle_name}</a></p>
         <h1>{say(texts.nameBrakeData, { name: upperFirst(axle.name) })}</h1>
       </div>
       <p role="status" class="quiet">{form.said}</p>

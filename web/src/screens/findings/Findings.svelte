@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { whereabouts } from "../../parts/whereabouts.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/findings";
   import { say } from "../../texts/say";
@@ -18,6 +19,7 @@
   let { params }: { params: { id: string } } = $props();
   const loaded = new Loader<{ findings: Schemas["Findings"]; states: Schemas["State"][] }>();
   const id = $derived(Number(params.id));
+  $effect(() => whereabouts.at({ vehicle: id }, "findings"));
   const load = (of: number) =>
     loaded.load(async () => {
       const [findings, { states }] = await Promise.all([api.findings(of), api.catalogue()]);
@@ -38,7 +40,6 @@
   const since = (change: Schemas["ReadingChange"]) => change.now_mm - change.before_mm;
 </script>
 
-<svelte:head><title>{texts.findingsGraver}</title></svelte:head>
 {#if loaded.error}<Problem error={loaded.error} />{/if}
 {#if loaded.value}
   {@const { findings, states } = loaded.value}
@@ -47,7 +48,6 @@
   <div class="stack">
     <div class="row spread">
       <div>
-        <p class="quiet"><a href="#/vehicles/{vehicle.id}">{vehicle.name}</a></p>
         <h1>{common.findings}</h1>
       </div>
       <div class="row">

@@ -6,7 +6,7 @@
   import AxleSection from "../../parts/AxleSection.svelte";
   import Problem from "../../parts/Problem.svelte";
   import Timeline from "../../parts/Timeline.svelte";
-  import { axleLane, vehicleLane } from "../../parts/timelineScale";
+  import { soonestLane } from "../../parts/timelineScale";
   import Shortcuts from "../../parts/Shortcuts.svelte";
   import Unusable from "../../parts/Unusable.svelte";
   import StateMark from "../../parts/StateMark.svelte";
@@ -31,21 +31,22 @@
   const keys = $derived(
     Object.fromEntries([
       ["a", () => push("/vehicles/new")],
+      ["g", () => begun[0] && push(addressOf(begun[0]))],
       ...vehicles.slice(0, 9).map((vehicle, at) => [String(at + 1), () => push(`/vehicles/${vehicle.id}`)]),
     ]),
   );
+  /** So far the garage looks ahead; the rest has a page of its own. */
+  const MONTHS_AHEAD = 18;
   const lanes = $derived(
-    vehicles.flatMap((vehicle) => {
-      const events = timelines.value?.vehicles.find((line) => line.vehicle_id === vehicle.id)?.events ?? [];
-      const whole = vehicleLane(events, vehicle.name, garage.value!.today);
-      return [
-        ...vehicle.axles
-          .filter((axle) => axle.pads_life)
-          .map((axle) => axleLane(axle, `${vehicle.name}, ${axle.name}`, garage.value!.today, events)),
-        ...(whole ? [whole] : []),
-      ];
-    }),
+    vehicles.flatMap((vehicle) => soonestLane(vehicle, garage.value!.today, timelines.value) ?? []),
   );
+
+  // What was begun and waits to be gone on with.
+  const places = new Loader<Schemas["Places"]>();
+  void import("../../api/beside").then(({ beside }) => places.load(beside.places));
+  const begun = $derived(places.value?.vehicles.filter((place) => place.check || place.job) ?? []);
+  const addressOf = (place: Schemas["Place"]) =>
+    place.job ? `/jobs/${place.job}/car` : `/vehicles/${place.id}/look-over`;
 
   function sentence(axle: Schemas["Axle"], vehicle: Schemas["Vehicle"], today: string): string {
     if (!axle.pads_life) return texts.nothingKnownYet;
@@ -77,26 +78,50 @@
 {:else if garage.value}
   {@const today = garage.value.today}
   <div class="stack">
-    <h1 class="sr">{common.garage}</h1>
+    <div class="row spread">
+      <h1>{common.garage}</h1>
+      <a class="add" href="#/vehicles/new">{common.addAVehicle}<kbd aria-hidden="true">a</kbd></a>
+    </div>
+    {#each begun as place, at (place.id)}
+      <p class="sheet begun" role="status">
+        <strong
+          >{say(place.job ? texts.jobUnderWay : texts.checkBegun, {
+            name: place.name,
+            day: place.check ? day(place.check.slice(0, 10)) : "",
+          })}</strong
+        >
+        <a href="#{addressOf(place)}"
+          >{place.job ? texts.goOnAtTheCar : texts.resumeTheCheck}{#if at === 0}<kbd aria-hidden="true">g</kbd>{/if}</a
+        >
+      </p>
+    {/each}
+    {#if lanes.length}
+      <section class="sheet">
+        <Timeline {lanes} {today} most={MONTHS_AHEAD * 30.5} label={texts.whenEachVehicleNeedsYou} />
+        <p class="quiet"><a href="#/timeline">{texts.everyAxleOnTheTimeline}</a></p>
+      </section>
+    {/if}
     {#each vehicles as vehicle, at (vehicle.id)}
       <article class="sheet vehicle">
-        <div class="who">
+        <header class="who">
           <StateMark state={vehicle.state} large />
           <h2>
             <a href="#/vehicles/{vehicle.id}">{vehicle.name}</a>{#if at < 9}<kbd aria-hidden="true">{at + 1}</kbd>{/if}
           </h2>
+          <div class="because">
+            {#if vehicle.why}<p class="why {vehicle.state.severity}">{vehicle.why}</p>{/if}
+            {#if vehicle.working}<p class="quiet" role="status">{common.workingItOut}</p>{/if}
+            {#if vehicle.fluid && vehicle.fluid.overdue_days > 0}<p class="late">
+                {say(texts.brakeFluidOverdueSinceDay, { day: day(vehicle.fluid.due_on) })}
+              </p>{/if}
+            <Unusable readings={vehicle.unusable} />
+          </div>
           <p class="quiet">
             {upperFirst(vehicle.kind.replace("_", "-"))}{#if vehicle.odometer_km !== null}, {vehicle.odometer_estimated
                 ? common.about
                 : ""}{exact(vehicle.odometer_km, vehicle.distance_unit)}{/if}
           </p>
-          {#if vehicle.why}<p class="why {vehicle.state.severity}">{vehicle.why}</p>{/if}
-          {#if vehicle.working}<p class="quiet" role="status">{common.workingItOut}</p>{/if}
-          <Unusable readings={vehicle.unusable} />
-          {#if vehicle.fluid && vehicle.fluid.overdue_days > 0}<p class="late">
-              {say(texts.brakeFluidOverdueSinceDay, { day: day(vehicle.fluid.due_on) })}
-            </p>{/if}
-        </div>
+        </header>
         {#each vehicle.axles as axle (axle.id)}
           <a
             class="axle"
@@ -127,37 +152,35 @@
         {/each}
       </article>
     {/each}
-    {#if lanes.length}
-      <section class="sheet">
-        <h2>{common.timeline}</h2>
-        <Timeline {lanes} {today} label={texts.whenEachAxlesPadsAnd} />
-        <p class="quiet">
-          {texts.bands8In10Chances}
-        </p>
-      </section>
-    {/if}
   </div>
 {:else if garage.loading}
   <p class="quiet" role="status">{texts.openingTheGarage}</p>
 {/if}
 
 <style>
-  .sr {
-    position: absolute;
-    width: 1px;
-    height: 1px;
-    overflow: hidden;
-    clip-path: inset(50%);
+  .begun {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem 1.5rem;
+    align-items: center;
+    border-left: 8px solid var(--doubt);
+  }
+  .add,
+  .begun a {
+    padding: 0.6rem 0;
   }
   .vehicle {
     display: grid;
-    grid-template-columns: minmax(9rem, 11rem) 1fr 1fr;
-    gap: 0.75rem 1.25rem;
+    grid-template-columns: 1fr 1fr;
+    gap: 0.75rem 1.5rem;
     align-items: start;
   }
   .who {
+    grid-column: 1 / -1;
     display: grid;
-    gap: 0.35rem;
+    grid-template-columns: 5.5rem 8rem 1fr auto;
+    gap: 0.25rem 1rem;
+    align-items: baseline;
   }
   .who h2 {
     font-size: 1.6rem;
@@ -183,8 +206,8 @@
     gap: 0.35rem;
     color: inherit;
     text-decoration: none;
-    border-left: 1px solid var(--line);
-    padding-left: 1.25rem;
+    border-top: 1px solid var(--line);
+    padding-top: 0.5rem;
     min-width: 0;
   }
   .axle:hover .say {
@@ -208,11 +231,11 @@
     .vehicle {
       grid-template-columns: 1fr;
     }
-    .axle {
-      border-left: 0;
-      padding-left: 0;
-      border-top: 1px solid var(--line);
-      padding-top: 0.75rem;
+    .who {
+      grid-template-columns: auto 1fr;
+    }
+    .who > :nth-child(n + 3) {
+      grid-column: 1 / -1;
     }
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { whereabouts } from "../../parts/whereabouts.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/import";
   import { say } from "../../texts/say";
@@ -10,6 +11,7 @@
   import { TableImport } from "./tableImport.svelte";
 
   let { params }: { params: { id: string } } = $props();
+  $effect(() => whereabouts.at({ vehicle: Number(params.id) }, "log", common.importASpreadsheet));
   const table = $derived(new TableImport(Number(params.id)));
   $effect(() => {
     table.load();
@@ -24,10 +26,8 @@
   const count = (count: number, of: Counted) => say(of, { shown: count.toLocaleString("en-GB"), count });
 </script>
 
-<svelte:head><title>{texts.importASpreadsheetGraver}</title></svelte:head>
 <div class="stack">
   <div>
-    <p class="quiet"><a href="#/vehicles/{table.vehicle}">{texts.backToTheVehicle}</a></p>
     <h1>{common.importASpreadsheet}</h1>
   </div>
   {#if !table.table}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { whereabouts } from "../../parts/whereabouts.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
@@ -35,6 +36,7 @@
   const job = $derived(loaded.value);
   $effect(() => (job ? outbox.listen(job.answered) : undefined));
   const plan = $derived(job?.plan);
+  $effect(() => whereabouts.at({ vehicle: plan?.vehicle.id }, "jobs", plan?.title));
   const part = $derived(params.part ?? (plan && ["started", "finished"].includes(plan.state) ? "steps" : "ready"));
   const next = $derived(plan?.steps?.find((step) => !plan.ticked.includes(step.key)));
   const open = $derived(plan?.readiness.filter((item) => item.blocks && !item.resolved).length ?? 0);
@@ -60,14 +62,11 @@
     p: () => push(`/jobs/${id}/parts`),
   }}
 />
-<svelte:head><title>{texts.jobGraver}</title></svelte:head>
-
 {#if loaded.error}<Problem error={loaded.error} />{/if}
 {#if job && plan}
   <div class="stack">
     <div class="row spread">
       <div class="grow">
-        <p class="quiet"><a href="#/vehicles/{plan.vehicle.id}">{plan.vehicle.name}</a></p>
         <h1>{plan.title}</h1>
         <p>{plan.planned_for ? day(plan.planned_for) : texts.noDateYet}</p>
         <ol class="way" aria-label={texts.stateOfTheJob}>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { whereabouts } from "../../parts/whereabouts.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
@@ -14,6 +15,7 @@
 
   let { params }: { params: { id: string; part?: string } } = $props();
   const id = $derived(Number(params.id));
+  $effect(() => whereabouts.at({ axle: id }, "jobs"));
   const proposed = new Loader<{ job: JobPlanState; there: Schemas["JobOpen"] | null }>();
   let planned = $state("");
   const form = new FormState();
@@ -37,8 +39,6 @@
   }
 </script>
 
-<svelte:head><title>{texts.planAJobGraver}</title></svelte:head>
-
 {#if proposed.error}<Problem error={proposed.error} />{/if}
 {#if proposed.value?.job.plan}
   {@const plan_ = proposed.value.job.plan}
@@ -46,7 +46,6 @@
   <div class="stack">
     <div class="row spread">
       <div>
-        <p class="quiet"><a href="#/vehicles/{plan_.vehicle.id}">{plan_.vehicle.name}</a></p>
         <h1>{texts.aJobAsProposed}</h1>
         <p>{plan_.title}</p>
         {#if there}<p role="status">

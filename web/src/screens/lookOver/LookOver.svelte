@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { whereabouts } from "../../parts/whereabouts.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/lookOver";
   import { say } from "../../texts/say";
@@ -23,6 +24,13 @@
     loaded.load(() => api.lookOver(of));
   });
   const lookOver = $derived(loaded.value);
+  $effect(() =>
+    whereabouts.at(
+      { vehicle: lookOver?.vehicle_id },
+      "log",
+      lookOver && say(texts.lookOverOf, { day: day(lookOver.date) }),
+    ),
+  );
 
   type Reading = Schemas["LoggedReading"];
   /** what is being corrected: a reading's id, "itself", or nothing */
@@ -116,12 +124,10 @@
   </div>
 {/snippet}
 
-<svelte:head><title>{common.lookOverGraver}</title></svelte:head>
 {#if loaded.error}<Problem error={loaded.error} />{/if}
 {#if lookOver}
   <div class="stack">
     <div>
-      <p class="quiet"><a href="#/vehicles/{lookOver.vehicle_id}">{lookOver.vehicle_name}</a></p>
       <h1 class:void={lookOver.void}>
         {day(lookOver.date)}, {asRead(lookOver.odometer.value)}
         {lookOver.odometer.unit}

@@ -1,8 +1,9 @@
 <script lang="ts">
+  import { whereabouts } from "../../parts/whereabouts.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/timeline";
   import { say } from "../../texts/say";
-  import { Button, TextInput } from "carbon-components-svelte";
+  import { Button } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
   import OdometerNote from "./OdometerNote.svelte";
   import PlanEvent from "./PlanEvent.svelte";
@@ -13,14 +14,12 @@
   import { day, month, rough, upperFirst, inUnit } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
   import { push } from "svelte-spa-router";
-  import { FormState } from "../../parts/formState.svelte";
-  import Fault from "../../parts/Fault.svelte";
 
   let { params }: { params: { id: string } } = $props();
   const loaded = new Loader<{ vehicle: Schemas["Vehicle"]; timeline: Schemas["Timeline"]; today: string }>();
   const id = $derived(Number(params.id));
+  $effect(() => whereabouts.at({ vehicle: id }, "timeline"));
   let removed = $state<number | null>(null);
-  const form = new FormState();
 
   async function fetchIt(of: number) {
     const [vehicle, timeline, catalogue] = await Promise.all([api.vehicle(of), api.timeline(of), api.catalogue()]);
@@ -43,18 +42,6 @@
   function lanes(of: Schemas["Vehicle"], events: Schemas["TimelineEvent"][]): Lane[] {
     const whole = vehicleLane(events, "Vehicle", today);
     return [...of.axles.map((axle) => axleLane(axle, upperFirst(axle.name), today, events)), ...(whole ? [whole] : [])];
-  }
-
-  /** Id of a choice whose value lies outside what it may be. */
-  let outside = $state("");
-  async function choose(choice: Schemas["ScheduleChoice"], entered: number | string | null) {
-    const value = Number(entered);
-    outside = value < choice.least || value > choice.most ? choice.id : "";
-    if (entered === null || entered === "" || outside || value === choice.value) return;
-    await form.act(async () => {
-      await api.schedule({ [choice.id]: value }, timeline?.revision);
-      await reload();
-    });
   }
 
   async function drop(row: number) {
@@ -80,15 +67,12 @@
 </script>
 
 <Shortcuts keys={{ l: () => push(`/vehicles/${id}/look-over`) }} />
-<svelte:head><title>{texts.timelineGraver}</title></svelte:head>
-
 {#if loaded.error}<Problem error={loaded.error} />{/if}
 {#if vehicle && timeline}
   {@const next = reminders.find((event) => event.kind === "look")}
   {@const unit = vehicle.distance_unit}
   <div class="stack">
     <div>
-      <p class="quiet"><a href="#/vehicles/{vehicle.id}">{vehicle.name}</a></p>
       <div class="row spread">
         <h1>{common.timeline}</h1>
         {#if next}<p class="next">
@@ -133,23 +117,7 @@
         {:else}
           <p>{texts.nothingIsReadYetThat}</p>
         {/if}
-        <div class="choices">
-          {#each timeline.choices as choice (choice.id)}
-            <TextInput
-              type="number"
-              labelText={choice.label}
-              size="sm"
-              min={choice.least}
-              max={choice.most}
-              value={choice.value}
-              invalid={choice.id === outside}
-              invalidText={say(texts.liesBetweenLeastAndMost, { least: choice.least, most: choice.most })}
-              helperText={choice.value === choice.usual ? "" : say(texts.usualUsual, { usual: choice.usual })}
-              on:change={(event) => choose(choice, event.detail)}
-            />
-          {/each}
-        </div>
-        <Fault text={form.first} />
+        <p class="settings"><a href="#/settings">{texts.changeHowJobsAreCombined}</a></p>
       </section>
       <section class="sheet">
         <h2>{texts.reminders}</h2>
@@ -245,12 +213,8 @@
     border-bottom: 1px solid var(--line);
     padding-bottom: 0.4rem;
   }
-  .choices {
-    display: grid;
-    grid-template-columns: repeat(auto-fit, minmax(11rem, 1fr));
-    gap: 0.75rem 1rem;
+  .settings {
     margin-top: 1rem;
-    align-items: end;
   }
   .calendar {
     margin-top: 1rem;

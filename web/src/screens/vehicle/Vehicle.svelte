@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { whereabouts } from "../../parts/whereabouts.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/vehicle";
   import { say } from "../../texts/say";
@@ -11,7 +12,6 @@
   import { axleLane, vehicleLane, type Lane } from "../../parts/timelineScale";
   import Shortcuts from "../../parts/Shortcuts.svelte";
   import StateMark from "../../parts/StateMark.svelte";
-  import { amount } from "../../format/jobs";
   import { day, exact, month, rough, span, upperFirst, inUnit } from "../../format/words";
   import Unusable from "../../parts/Unusable.svelte";
   import { Loader } from "../../parts/loader.svelte";
@@ -21,6 +21,7 @@
   let { params }: { params: { id: string } } = $props();
   const loaded = new Loader<{ vehicle: Schemas["Vehicle"]; events: Schemas["TimelineEvent"][]; today: string }>();
   const id = $derived(Number(params.id));
+  $effect(() => whereabouts.at({ vehicle: id }, "overview"));
   let renaming = $state(false);
   let newName = $state("");
   let seen = "";
@@ -45,6 +46,8 @@
   const vehicle = $derived(loaded.value?.vehicle);
   const today = $derived(loaded.value?.today ?? "");
 
+  /** Entries of the log shown here; the rest has a page of its own. */
+  const NEWEST = 6;
   // Small letters for the front axle, capitals for the rear.
   const actions = { w: "wear", j: "job-plan", b: "brake-data" };
   const keyed = (letter: string, at: number) => (at === 0 ? letter : letter.toUpperCase());
@@ -107,8 +110,6 @@
 </script>
 
 <Shortcuts {keys} />
-<svelte:head><title>{say(texts.nameGraver, { name: vehicle?.name ?? "Vehicle" })}</title></svelte:head>
-
 {#if loaded.error ?? failed}<Problem error={loaded.error ?? failed} />{/if}
 {#if vehicle}
   <div class="stack">
@@ -117,12 +118,6 @@
         <h1>{vehicle.name}</h1>
         <StateMark state={vehicle.state} large />
       </div>
-      <Button size="field" href="#/vehicles/{vehicle.id}/look-over"
-        >{common.startALookOver}<kbd aria-hidden="true">l</kbd></Button
-      >
-      <Button size="field" kind="tertiary" href="#/vehicles/{vehicle.id}/findings"
-        >{common.findings}<kbd aria-hidden="true">v</kbd></Button
-      >
       <p class="quiet">
         {#if vehicle.odometer_km !== null}{say(texts.restExactTodayRoundDistanceUnit, {
             rest: vehicle.odometer_estimated ? common.about : "",
@@ -131,6 +126,9 @@
             distanceUnit: vehicle.distance_unit,
           })}{:else}{texts.noOdometerYet}{/if}
       </p>
+      <Button size="field" href="#/vehicles/{vehicle.id}/look-over"
+        >{common.startALookOver}<kbd aria-hidden="true">l</kbd></Button
+      >
     </div>
 
     {#if !vehicle.worked_out}<p class="sheet" role="alert">{vehicle.why}</p>{/if}
@@ -296,7 +294,7 @@
               ></thead
             >
             <tbody>
-              {#each vehicle.log as entry (entry.id)}
+              {#each vehicle.log.slice(0, NEWEST) as entry (entry.id)}
                 <tr
                   ><td><a href="#/look-overs/{entry.id}">{day(entry.date)}</a></td><td
                     >{exact(entry.odometer_km, vehicle.distance_unit)}</td
@@ -309,30 +307,10 @@
       {:else}
         <p>{texts.nothingLoggedYetStartWith}</p>
       {/if}
-      {#if vehicle.jobs_open.length || vehicle.jobs_done.length}
-        <h3 class="jobs">{texts.jobs}</h3>
-        <ul class="plain-list">
-          {#each vehicle.jobs_open as job (job.id)}<li>
-              <a href="#/jobs/{job.id}">{job.what}</a>, {job.state === "started"
-                ? common.inProgress
-                : job.state}{job.planned_for ? `, ${day(job.planned_for)}` : texts.noDateYet}
-            </li>{/each}
-          {#each vehicle.jobs_done as job (job.id)}<li>
-              <a href="#/jobs/{job.id}">{day(job.day)}</a>
-              {job.what}{job.hours ? say(texts.hoursH, { hours: job.hours }) : ""}{job.spent !== null
-                ? say(texts.amountSpent, { amount: amount(job.spent) })
-                : ""}
-            </li>{/each}
-        </ul>
-        {#if vehicle.jobs_done.length}<p class="quiet">
-            {say(texts.amountSpentOnTheseBrakes, {
-              amount: amount(vehicle.jobs_done.reduce((sum, job) => sum + (job.spent ?? 0), 0)),
-            })}
-          </p>{/if}
-      {/if}
       <div class="row fluid">
+        <a href="#/vehicles/{vehicle.id}/log">{texts.allOfTheLog}</a>
+        <a href="#/vehicles/{vehicle.id}/jobs">{texts.allJobs}</a>
         <a href="#/vehicles/{vehicle.id}/import">{common.importASpreadsheet}</a>
-        <a href="/api/v1/vehicles/{vehicle.id}/log.csv" download>{texts.exportCSV}</a>
       </div>
     </section>
     <div class="row">
@@ -403,9 +381,6 @@
   .late {
     color: var(--plan);
     font-weight: 600;
-  }
-  .jobs {
-    margin-top: 0.75rem;
   }
   .fluid {
     margin-top: 0.75rem;

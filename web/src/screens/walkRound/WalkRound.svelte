@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { whereabouts } from "../../parts/whereabouts.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/walkRound";
   import { say } from "../../texts/say";
@@ -17,6 +18,7 @@
   import { WalkRound } from "./walkRound.svelte";
 
   let { params }: { params: { id: string } } = $props();
+  $effect(() => whereabouts.at({ vehicle: Number(params.id) }, "check"));
   const axle = $derived(Number(new URLSearchParams(router.querystring ?? "").get("axle")) || null);
   const round = $derived(new WalkRound(Number(params.id), axle));
   let at = $state(0);
@@ -130,7 +132,6 @@
   {/if}
 {/snippet}
 
-<svelte:head><title>{common.lookOverGraver}</title></svelte:head>
 <svelte:window onpagehide={() => round.draft.flush()} />
 
 {#if round.error}<Problem error={round.error} />{/if}
@@ -139,7 +140,6 @@
   {@const vehicle = round.round.vehicle}
   <div class="head row spread">
     <div>
-      <p class="quiet"><a href="#/vehicles/{vehicle.id}">{vehicle.name}</a></p>
       <h1>
         {axle
           ? say(texts.axleNameLookOver, { axleName: upperFirst(round.wheels[0]?.axle_name ?? "") })

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { whereabouts } from "../../parts/whereabouts.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/wear";
   import { say } from "../../texts/say";
@@ -20,6 +21,7 @@
   let limit = $state("");
   let shown = $state("");
   const id = $derived(Number(params.id));
+  $effect(() => whereabouts.at({ axle: id }, "wear"));
 
   $effect(() => {
     const [axle, asked] = [id, limit];
@@ -50,8 +52,6 @@
 </script>
 
 <Shortcuts keys={{ l: () => push(`/axles/${id}/look-over`), j: () => push(`/axles/${id}/job-plan`) }} />
-<svelte:head><title>{texts.wearGraver}</title></svelte:head>
-
 {#if wear.error}<Problem error={wear.error} />{/if}
 {#if value}
   {@const unit = value.axle_name.distance_unit}
@@ -59,7 +59,6 @@
   {@const today = value.as_of.date}
   <div class="stack">
     <div>
-      <p class="quiet"><a href="#/vehicles/{value.axle_name.vehicle_id}">{value.axle_name.vehicle_name}</a></p>
       <div class="row spread">
         <h1>{say(texts.nameWear, { name: upperFirst(axle.name) })}</h1>
         <StateMark state={axle.state} large />

@@ -74,11 +74,6 @@
   <div class="stack">
     <div class="row spread">
       <h1>{common.workshop}</h1>
-      <p class="row">
-        <a href="#/approaches">{common.approaches}</a><a href="#/access">{common.phoneAccess}</a><a href="#/practice"
-          >{texts.practice}</a
-        >
-      </p>
       {#if !adding}<Button size="field" on:click={() => (adding = true)}>{texts.addAMeasuringTool}</Button>{/if}
     </div>
     {#if adding}

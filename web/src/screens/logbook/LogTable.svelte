@@ -1,0 +1,114 @@
+<script lang="ts">
+  import "../../parts/fields.css";
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/logbook";
+  import { say } from "../../texts/say";
+  import { Button } from "carbon-components-svelte";
+  import { amount } from "../../format/jobs";
+  import { day } from "../../format/words";
+  import { matching, newestFirst, type Entry, type Kind } from "./entries";
+
+  /** What was done when: found by a word, the newest first. */
+  let { entries, vehicles = false }: { entries: Entry[]; vehicles?: boolean } = $props();
+  const AT_ONCE = 60;
+  let words = $state("");
+  let kind = $state<Kind | "">("");
+  let most = $state(AT_ONCE);
+  const found = $derived(newestFirst(matching(entries, words, kind)));
+  const spent = $derived(found.reduce((sum, entry) => sum + entry.spent, 0));
+</script>
+
+<section class="sheet">
+  <div class="find fields">
+    <label
+      >{texts.find}<input
+        type="search"
+        autocomplete="off"
+        placeholder={texts.findWhat}
+        bind:value={words}
+        oninput={() => (most = AT_ONCE)}
+      /></label
+    >
+    <label class="kind"
+      >{texts.kind}<select bind:value={kind}>
+        <option value="">{texts.everything}</option>
+        <option value="look_over">{texts.lookOvers}</option>
+        <option value="job">{texts.jobs}</option>
+      </select></label
+    >
+    <p class="quiet" role="status">
+      {say(texts.counted, {
+        count: found.length,
+        rest: spent ? say(texts.countedSpent, { amount: amount(spent) }) : "",
+      })}
+    </p>
+  </div>
+  {#if found.length}
+    <div class="scroll">
+      <table>
+        <thead
+          ><tr
+            ><th>{common.day}</th>{#if vehicles}<th>{texts.vehicle}</th>{/if}<th>{texts.odometer}</th><th
+              >{common.what}</th
+            ><th>{common.note}</th></tr
+          ></thead
+        >
+        <tbody>
+          {#each found.slice(0, most) as entry (entry.vehicle + entry.key)}
+            <tr class:job={entry.kind === "job"}
+              ><td class="day"><a href={entry.href}>{day(entry.date)}</a></td>{#if vehicles}<td>{entry.vehicle}</td
+                >{/if}<td class="number">{entry.odometer}</td><td>{entry.what}</td><td>{entry.note}</td></tr
+            >
+          {/each}
+        </tbody>
+      </table>
+    </div>
+    {#if found.length > most}<Button size="small" kind="ghost" on:click={() => (most += 4 * AT_ONCE)}
+        >{say(texts.showOlder, { count: found.length - most })}</Button
+      >{/if}
+    <p class="quiet hint">{texts.correctHint}</p>
+  {:else}<p>{entries.length ? texts.nothingFound : texts.empty}</p>{/if}
+</section>
+
+<style>
+  .find {
+    display: grid;
+    grid-template-columns: minmax(12rem, 2fr) minmax(9rem, 1fr) 1fr;
+    gap: 0.75rem 1rem;
+    align-items: end;
+    margin-bottom: 0.75rem;
+  }
+  .find p {
+    text-align: right;
+    padding-bottom: 0.6rem;
+  }
+  .kind select {
+    font: inherit;
+    font-weight: 400;
+    min-height: 48px;
+    border: 1px solid var(--quiet);
+    background: var(--sheet);
+    color: var(--ink);
+  }
+  .day {
+    white-space: nowrap;
+  }
+  .job td {
+    font-weight: 600;
+  }
+  .number {
+    white-space: nowrap;
+  }
+  .hint {
+    margin-top: 0.75rem;
+  }
+  @media (max-width: 40rem) {
+    .find {
+      grid-template-columns: 1fr;
+    }
+    .find p {
+      text-align: left;
+      padding: 0;
+    }
+  }
+</style>

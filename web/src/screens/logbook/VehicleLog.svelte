@@ -1,0 +1,35 @@
+<script lang="ts">
+  import * as texts from "../../texts/logbook";
+  import { say } from "../../texts/say";
+  import { api, type Schemas } from "../../api/client";
+  import Problem from "../../parts/Problem.svelte";
+  import { Loader } from "../../parts/loader.svelte";
+  import { whereabouts } from "../../parts/whereabouts.svelte";
+  import { entriesOf } from "./entries";
+  import LogTable from "./LogTable.svelte";
+
+  /** What was done to one vehicle, when, and by what. */
+  let { params }: { params: { id: string } } = $props();
+  const id = $derived(Number(params.id));
+  $effect(() => whereabouts.at({ vehicle: id }, "log"));
+  const loaded = new Loader<Schemas["Vehicle"]>();
+  $effect(() => {
+    const of = id;
+    void loaded.load(() => api.vehicle(of));
+  });
+</script>
+
+{#if loaded.error}<Problem error={loaded.error} />{/if}
+{#if loaded.value}
+  {@const vehicle = loaded.value}
+  <div class="stack">
+    <div class="row spread">
+      <h1>{texts.title}</h1>
+      <p class="row">
+        <a href="#/vehicles/{vehicle.id}/import">{texts.importInto}</a>
+        <a href="/api/v1/vehicles/{vehicle.id}/log.csv" download>{say(texts.exportOf, { name: vehicle.name })}</a>
+      </p>
+    </div>
+    <LogTable entries={entriesOf(vehicle)} />
+  </div>
+{/if}

@@ -1,0 +1,71 @@
+<script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/settings";
+  import { Button } from "carbon-components-svelte";
+  import { api, type Schemas } from "../../api/client";
+  import Fault from "../../parts/Fault.svelte";
+  import { FormState } from "../../parts/formState.svelte";
+
+  let { money, load }: { money: Schemas["Money"]; load: () => Promise<void> } = $props();
+  const FIELDS = [
+    ["currency", texts.currency],
+    ["labour_rate", texts.labourRate],
+    ["markup_percent", texts.markup],
+    ["tax_percent", texts.tax],
+    ["own_rate", texts.ownRate],
+  ] as const;
+  const form = new FormState();
+  let typed = $state<Schemas["MoneyChange"]>({});
+  let saved = $state(false);
+  const changed = $derived(FIELDS.some(([id]) => typed[id] !== undefined && typed[id] !== money[id]));
+
+  async function save(event: SubmitEvent) {
+    event.preventDefault();
+    saved = false;
+    const wanted = Object.fromEntries(Object.entries(typed).map(([id, value]) => [id, value.trim()]));
+    if (!(await form.act(() => api.chooseMoney(wanted, money.revision)))) return;
+    await load();
+    [typed, saved] = [{}, true];
+  }
+</script>
+
+<form class="sheet fields" onsubmit={save} novalidate>
+  <h2>{texts.money}</h2>
+  <p class="quiet">{texts.moneyChanges}</p>
+  <div class="list">
+    {#each FIELDS as [id, label] (id)}
+      <div>
+        <label for={id}>{label}</label>
+        <input
+          {id}
+          class:text={id === "currency"}
+          inputmode={id === "currency" ? "text" : "decimal"}
+          maxlength="8"
+          autocomplete="off"
+          value={typed[id] ?? money[id]}
+          oninput={(event) => ((typed[id] = event.currentTarget.value), (saved = false))}
+          aria-invalid={!!form.fault(id)}
+        />
+        <Fault text={form.fault(id)} />
+      </div>
+    {/each}
+  </div>
+  <p class="row">
+    <Button type="submit" size="field" disabled={!changed || form.busy}>{common.save}</Button>
+    {#if saved}<span role="status">{texts.saved}</span>{/if}
+  </p>
+</form>
+
+<style>
+  .list {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(12rem, 1fr));
+    gap: 0.75rem 1rem;
+    align-items: end;
+    margin: 0.75rem 0;
+  }
+  .list > div {
+    display: grid;
+    gap: 0.25rem;
+  }
+</style>

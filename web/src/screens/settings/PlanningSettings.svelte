@@ -1,0 +1,73 @@
+<script lang="ts">
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/settings";
+  import { say } from "../../texts/say";
+  import { Button } from "carbon-components-svelte";
+  import { api, type Schemas } from "../../api/client";
+  import Fault from "../../parts/Fault.svelte";
+  import { FormState } from "../../parts/formState.svelte";
+
+  let { schedule, load }: { schedule: Schemas["ScheduleChosen"]; load: () => Promise<void> } = $props();
+  const form = new FormState();
+  let typed = $state<Record<string, string>>({});
+  let saved = $state(false);
+  const value = (choice: Schemas["ScheduleChoice"]) => typed[choice.id] ?? String(choice.value);
+  const changed = $derived(schedule.choices.filter((choice) => value(choice) !== String(choice.value)));
+  /** Entered, but no whole number it may be. */
+  const wrong = (choice: Schemas["ScheduleChoice"]) =>
+    !/^\d+$/.test(value(choice).trim()) || +value(choice) < choice.least || +value(choice) > choice.most;
+  const fault = (choice: Schemas["ScheduleChoice"]) =>
+    tried && wrong(choice) ? say(texts.between, { least: choice.least, most: choice.most }) : form.fault(choice.id);
+  let tried = $state(false);
+
+  async function save(event: SubmitEvent) {
+    event.preventDefault();
+    [tried, saved] = [true, false];
+    if (schedule.choices.some(wrong)) return;
+    const wanted = Object.fromEntries(changed.map((choice) => [choice.id, Number(value(choice))]));
+    if (!(await form.act(() => api.schedule(wanted, schedule.revision)))) return;
+    await load();
+    [typed, tried, saved] = [{}, false, true];
+  }
+</script>
+
+<form class="sheet fields" onsubmit={save} novalidate>
+  <h2>{texts.planning}</h2>
+  <p class="quiet">{texts.planningChanges}</p>
+  <div class="list">
+    {#each schedule.choices as choice (choice.id)}
+      <label for={choice.id}>{choice.label}</label>
+      <input
+        id={choice.id}
+        inputmode="numeric"
+        autocomplete="off"
+        value={value(choice)}
+        oninput={(event) => ((typed[choice.id] = event.currentTarget.value), (saved = false))}
+        aria-invalid={!!fault(choice)}
+        aria-describedby="{choice.id}-usual"
+      />
+      <span class="quiet" id="{choice.id}-usual">{say(texts.usual, { usual: choice.usual })}</span>
+      <span class="wide"><Fault text={fault(choice)} /></span>
+    {/each}
+  </div>
+  <p class="row">
+    <Button type="submit" size="field" disabled={!changed.length || form.busy}>{common.save}</Button>
+    {#if saved}<span role="status">{texts.saved}</span>{/if}
+  </p>
+</form>
+
+<style>
+  .list {
+    display: grid;
+    grid-template-columns: 1fr 6rem 6rem;
+    gap: 0.5rem 0.75rem;
+    align-items: center;
+    margin: 0.75rem 0;
+  }
+  .wide {
+    grid-column: 1 / -1;
+  }
+  .wide:empty {
+    display: none;
+  }
+</style>

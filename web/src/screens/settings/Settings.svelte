@@ -1,0 +1,118 @@
+<script lang="ts">
+  import "../../parts/fields.css";
+  import * as texts from "../../texts/settings";
+  import { beside } from "../../api/beside";
+  import { api, type Schemas } from "../../api/client";
+  import Problem from "../../parts/Problem.svelte";
+  import { Loader } from "../../parts/loader.svelte";
+  import { chooseTheme, chosenTheme, THEMES } from "../../parts/theme";
+  import MoneySettings from "./MoneySettings.svelte";
+  import PlanningSettings from "./PlanningSettings.svelte";
+
+  /** What the household and this device can choose, each with what it changes. */
+  const loaded = new Loader<{ money: Schemas["Money"]; schedule: Schemas["ScheduleChosen"] }>();
+  const load = () =>
+    loaded.load(async () => {
+      const [money, schedule] = await Promise.all([api.money(), beside.scheduleChosen()]);
+      return { money, schedule };
+    });
+  void load();
+  let theme = $state(chosenTheme());
+
+  const names = { system: texts.system, light: texts.light, dark: texts.dark, contrast: texts.contrast };
+  const more = [
+    { href: "#/approaches", name: texts.approaches, what: texts.approachesChange },
+    { href: "#/workshop", name: texts.workshop, what: texts.workshopChange },
+    { href: "#/access", name: texts.access, what: texts.accessChanges },
+    { href: "#/backups", name: texts.backups, what: texts.backupsChange },
+    { href: "#/bin", name: texts.bin, what: texts.binChange },
+    { href: "#/practice", name: texts.practice, what: texts.practiceChange },
+  ];
+</script>
+
+<svelte:head><title>{texts.titleGraver}</title></svelte:head>
+<div class="stack">
+  <h1>{texts.title}</h1>
+  {#if loaded.error}<Problem error={loaded.error} />{/if}
+  <div class="pair">
+    <section class="sheet">
+      <h2>{texts.appearance}</h2>
+      <p class="quiet">{texts.appearanceChanges}</p>
+      <fieldset class="themes">
+        <legend class="sr">{texts.appearance}</legend>
+        {#each THEMES as each (each)}
+          <label
+            ><input type="radio" name="theme" value={each} bind:group={theme} onchange={() => chooseTheme(each)} />
+            {names[each]}</label
+          >
+        {/each}
+      </fieldset>
+      <h2 class="next">{texts.vehicles}</h2>
+      <p class="quiet">{texts.vehiclesChange}</p>
+    </section>
+    {#if loaded.value}
+      <PlanningSettings schedule={loaded.value.schedule} {load} />
+    {/if}
+  </div>
+  {#if loaded.value}
+    <MoneySettings money={loaded.value.money} {load} />
+  {/if}
+  <section class="sheet">
+    <h2>{texts.elsewhere}</h2>
+    <dl class="more">
+      {#each more as { href, name, what } (href)}
+        <dt><a {href}>{name}</a></dt>
+        <dd>{what}</dd>
+      {/each}
+    </dl>
+  </section>
+</div>
+
+<style>
+  .pair {
+    display: grid;
+    grid-template-columns: repeat(auto-fit, minmax(min(24rem, 100%), 1fr));
+    gap: 1rem;
+  }
+  .themes {
+    border: 0;
+    padding: 0;
+    margin: 0.75rem 0 0;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.25rem 1.5rem;
+  }
+  .themes label {
+    display: flex;
+    gap: 0.5rem;
+    align-items: center;
+    min-height: 3rem;
+  }
+  .themes input {
+    width: 1.25rem;
+    height: 1.25rem;
+  }
+  .next {
+    margin-top: 1.25rem;
+  }
+  .more {
+    display: grid;
+    grid-template-columns: minmax(7rem, 10rem) 1fr;
+    gap: 0.6rem 1rem;
+    margin: 0;
+  }
+  .more dd {
+    margin: 0;
+  }
+  .more a {
+    display: inline-block;
+    padding: 0.15rem 0;
+  }
+  .sr {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    overflow: hidden;
+    clip-path: inset(50%);
+  }
+</style>

@@ -1,0 +1,15 @@
+export const placesOf = "{name}: where to go";
+export const overview = "Overview";
+export const check = "Check";
+export const findings = "Findings";
+export const timeline = "Timeline";
+export const wear = "Wear";
+export const brakeData = "Brake data";
+export const jobs = "Jobs";
+export const log = "Log";
+export const begun = "begun";
+export const underWay = "under way";
+export const previousVehicle = "Previous vehicle, {name}";
+export const nextVehicle = "Next vehicle, {name}";
+export const title = "{name}: {page}";
+export const axlePage = "{axle} {page}";
