@@ -21,8 +21,9 @@ RSpec.describe "The API" do
 
   it "says where there is to go, and what was begun and waits" do
     place = -> { ask(:get, "/places")["vehicles"].find { |each| each["id"] == car["id"] } }
+    axles = car["axles"]
     expect(place.call).to include("name" => "Juniper", "check" => nil, "job" => nil)
-    expect(place.call["axles"]).to eq(car["axles"].map { |axle| axle.slice("id", "name") })
+    expect(place.call["axles"]).to eq(axles.map { |axle| axle.slice("id", "name") })
     ask(:put, "/vehicles/#{car["id"]}/draft", { revision: 0, content: { odometer: "1" } })
     expect(place.call["check"]).to start_with("20")
     ask(:patch, "/vehicles/#{car["id"]}", { archived: true })

@@ -24,7 +24,7 @@ RSpec.describe "Phone access in the browser", :demo do
   it "sets the passphrase, shows a code to scan, and signs a device out, on this machine" do
     running = BrowserHelper.application
     BrowserHelper.application = application
-    page.visit "/#/workshop"
+    page.visit "/#/settings"
     page.click_link "Phone access"
     expect(page).to have_field("Let phones of this network in", exact: false, disabled: true)
     page.fill_in "Set a passphrase", with: "short", exact: false

@@ -7,7 +7,11 @@ RSpec.describe "Screens of the demo household", :demo do
 
   # What each screen has to show first.
   screens = {
-    "/#/" => "Timeline",
+    "/#/" => "Every axle, with rotors",
+    "/#/timeline" => "What is next",
+    "/#/logbook" => "Open an entry to correct it",
+    "/#/settings" => "A shop's hour",
+    "/#/vehicles/1/jobs" => "Planned and under way",
     "/#/vehicles/new" => "Add a vehicle",
     "/#/vehicles/1" => "Logbook",
     "/#/axles/1/brake-data" => "Slide pin bolts",
@@ -87,6 +91,7 @@ RSpec.describe "Screens of the demo household", :demo do
     page.click_button "Undo"
     expect(page).to have_button("Archive vehicle").and have_no_text("is archived")
     page.click_button "Archive vehicle"
+    page.click_link "Settings"
     page.click_link "Bin"
     page.click_button "Restore Old Thistle"
     expect(page).to have_text("Restored: Old Thistle.")

@@ -34,9 +34,15 @@ RSpec.describe "The timeline in the browser", :demo do
            text: "no other axle is near"
          )
     before = page.all(".sessions li").length
-    page.fill_in "Combine jobs closer than (km)", with: before == 1 ? "0" : "30000"
+    page.click_link "Change lead time"
+    page.fill_in "Combine jobs closer than (km)", with: "lots"
     page.fill_in "Combine jobs closer than (days)", with: before == 1 ? "0" : "365"
-    page.find("h1").click
+    page.within("form", text: "Planning") { page.click_button "Save" }
+    expect(page).to have_css(".fault", text: "Enter a number from 0 to")
+    page.fill_in "Combine jobs closer than (km)", with: before == 1 ? "0" : "30000"
+    page.within("form", text: "Planning") { page.click_button "Save" }
+    expect(page).to have_text("Saved.")
+    page.go_back
     expect(page).to have_css(".sessions li", count: before == 1 ? 2 : 1)
     page.fill_in "Odometer (km)", with: "99000"
     page.within("form", text: "Odometer (km)") { page.click_button "Save" }

@@ -91,6 +91,8 @@ RSpec.describe "Trust in the browser", :demo do
     page.click_button "Undo"
     expect(page).to have_button("Cancel job").and have_no_text("This job is cancelled.")
     page.click_button "Cancel job"
+    page.click_link "Settings"
+    expect(page).to have_css("h1", text: "Settings")
     page.click_link "Bin"
     page.click_button "Restore job"
     expect(page).to have_text("Restored: Juniper")
@@ -136,7 +138,10 @@ RSpec.describe "Trust in the browser", :demo do
 
   it "finds the job an axle has, by key and on its vehicle" do
     page.visit "/#/vehicles/1"
-    expect(page).to have_css("h3", text: "Jobs").and have_link("Front: new pads", exact: false)
+    page.click_link "All jobs"
+    expect(page).to have_css("h1", text: "Jobs").and have_link("Front: new pads", exact: false)
+    page.go_back
+    expect(page).to have_css("h1", text: "Juniper")
     type "j"
     expect(page).to have_css("[aria-label='State of the job']")
     expect(page.current_url).to end_with("/jobs/1")

@@ -50,6 +50,11 @@
     const other = of.axles.find((each) => each.name === axle?.name) ?? of.axles[0]!;
     return AXLE_PAGES[page] ? ofAxle(page, other.id) : `#/vehicles/${of.id}${PATHS[page]}`;
   }
+  /** What waits there. */
+  const begun = (page: Page, at: Schemas["Place"]) => [
+    ...(page === "check" && at.check ? [texts.begun] : []),
+    ...(page === "jobs" && at.job ? [texts.underWay] : []),
+  ];
   const beyond = $derived([all[at - 1], all[at + 1]]);
   const page = $derived(
     here.title ??
@@ -95,8 +100,7 @@
 
 {#snippet place(page: Page)}
   <a href={address(vehicle!, page)} aria-current={here.page === page ? "page" : undefined}
-    >{label[page]}{#if page === "check" && vehicle!.check}<em>{texts.begun}</em
-      >{/if}{#if page === "jobs" && vehicle!.job}<em>{texts.underWay}</em>{/if}</a
+    >{label[page]}{#each begun(page, vehicle!) as word (word)}{" "}<em>{word}</em>{/each}</a
   >
 {/snippet}
 

@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+require_relative "../support/browser_helper"
+
+RSpec.describe "The frame in the browser", :demo do
+  include BrowserHelper
+
+  def bar = page.find("nav[aria-label$='where to go']")
+
+  it "keeps a vehicle's places at hand, names the window by it, and goes on to the next vehicle at the same place" do
+    page.visit "/#/axles/1/wear"
+    expect(bar).to have_css("[aria-current='page']", text: "Front")
+    expect(page).to have_title("Juniper: front wear")
+    bar.click_link "Next vehicle, Mule"
+    expect(page).to have_title("Mule: front wear").and have_css("h1", text: "Front wear")
+    expect(bar).to have_link("Jobs under way", exact: false)
+    bar.click_link "Findings"
+    expect(page).to have_title("Mule: findings")
+    page.click_link "Garage"
+    expect(page).to have_no_css("nav[aria-label$='where to go']").and have_title("Garage - Graver")
+  end
+
+  it "announces in the garage what was begun, and goes on with it by one key" do
+    page.visit "/#/"
+    expect(page).to have_text("Mule: a job is under way.")
+    type "g"
+    expect(page).to have_css("body.at-the-car")
+  end
+
+  it "finds what was done in the log of all vehicles, and of one" do
+    page.visit "/#/logbook"
+    all = page.all("tbody tr", minimum: 12).length
+    page.fill_in "Find", with: "wren fluid"
+    expect(page).to have_css("tbody tr", count: 1).and have_text("1 entry")
+    page.fill_in "Find", with: "submarine"
+    expect(page).to have_text("Nothing in the log matches.")
+    page.fill_in "Find", with: ""
+    page.select "Juniper", from: "Vehicle"
+    expect(page.all("tbody tr", minimum: 3).length).to be < all
+    page.first("tbody a").click
+    expect(page).to have_css("h2", text: "Readings")
+    bar.click_link "Log"
+    expect(page).to have_css("h1", text: "Logbook").and have_link("Import a spreadsheet")
+  end
+
+  it "keeps how a device's screens look, whatever its system has" do
+    page.visit "/#/settings"
+    page.choose "Dark"
+    expect(page).to have_css("html[theme='g100']")
+    page.choose "High contrast"
+    expect(page).to have_css("html[theme='white'][data-contrast]")
+    page.refresh
+    expect(page).to have_css("html[data-contrast]").and have_checked_field("High contrast")
+    page.choose "As the system"
+    page.fill_in "A shop's hour", with: "dear"
+    page.within("form", text: "A shop's hour") { page.click_button "Save" }
+    expect(page).to have_css(".fault", text: /Enter a/)
+    page.fill_in "A shop's hour", with: "95"
+    page.within("form", text: "A shop's hour") { page.click_button "Save" }
+    expect(page).to have_text("Saved.")
+    expect(context.store.preferences.all["money"]).to include("labour_rate" => "95")
+  end
+end
