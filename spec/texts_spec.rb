@@ -18,7 +18,12 @@ RSpec.describe Graver::Texts do
       "timeline.job_" => %w[draft ready started],
       "timeline.label_" => %w[look order due retorque first_reading relook job],
       "backups." => %w[daily by_hand before_upgrade before_import before_restore],
-      "log." => %w[squealer sensor metal],
+      "log." => [
+        *%w[squealer sensor metal],
+        *%w[reading fit squealer sensor metal resurfaced freed answered odometer renewed].map do |event|
+          "event_#{event}"
+        end
+      ],
       "drills." => [
         *%w[micrometer vernier dial leaf lip uneven rotor order].map { |kind| "#{kind}_label" },
         *%w[exactly between at_least under].map { |choice| "leaf_#{choice}" },

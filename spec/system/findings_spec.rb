@@ -12,7 +12,8 @@ RSpec.describe "Findings in the browser", :demo do
     expect(page).to have_css("h1", text: "Findings")
     uneven = page.find(".finding", text: "Inner pad much thinner than outer")
     expect(uneven).to have_text("Most likely: slide pins seized or dry")
-    uneven.find("summary").click
+    expect(uneven).to have_css("h4", text: "One face of the rotor is far worse")
+    uneven.first("summary").click
     expect(uneven).to have_text("inner 3.9 mm, outer 6.7 mm").and have_text("It would change with").and have_text(
                   "Remedy: In and out two or three times"
                 )

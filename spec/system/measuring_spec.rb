@@ -196,7 +196,7 @@ RSpec.describe "Measuring in the browser", :demo do
     page.click_button "Change front left outer pad"
     page.fill_in "Reason", with: "wrong wheel"
     page.click_button "Strike it out"
-    expect(page).to have_text("struck out. wrong wheel").and have_css("li.void .figure", text: "6.7 mm")
+    expect(page).to have_text("struck out. wrong wheel").and have_css(".void button", text: "6.7 mm")
     expect(context.store.look_overs.of_vehicle(1)[-2].readings.map(&:value)).to include("4.1").and(
       satisfy { |values| !values.include?("6.7") }
     )

@@ -64,3 +64,4 @@ export const noCauseFound = "No cause found: look again in three months";
 export const noCauseFoundYet = "No cause found yet; it stays open.";
 export const youFoundCause = "You found: {cause}.";
 export const lookAgainOnDay = "Look again on {day}.";
+export const withIt = "Seen with it";

@@ -56,8 +56,12 @@ module Graver
             id: row.id,
             axle: axles[row.axle_id],
             event: row.event,
+            event_label: Texts.say("log.event_#{row.event}"),
             label: label(row, axles),
             part: row.part,
+            side: row.side,
+            pad: row.pad,
+            place: row.place,
             value: row.value,
             upper: row.upper,
             unit: row.unit,
@@ -117,6 +121,8 @@ module Graver
           common = {
             id: condition.id,
             place:,
+            axle: axles[condition.axle_id],
+            side: condition.side,
             void: condition.void,
             simulated: condition.simulated,
             corrections: condition.corrections.map { |correction| correction(correction) }

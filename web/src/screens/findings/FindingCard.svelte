@@ -5,15 +5,21 @@
   import { day, lowerFirst } from "../../format/words";
   import Choose from "../../parts/Choose.svelte";
   import StateMark from "../../parts/StateMark.svelte";
+  import { Button } from "carbon-components-svelte";
+  import FindingWhy from "./FindingWhy.svelte";
+  import { percent } from "./percent";
 
-  /** One finding: what it is, what to do, and behind one press why, how sure, and what would change it. */
+  /** One matter: what leads it, what to do, what belongs to it, and behind one press why and what would change it. */
   interface Props {
     finding: Schemas["Finding"];
+    others: Schemas["Finding"][];
+    /** Where it is planned. */
+    plan: { href: string; label: string } | null;
     state: Schemas["State"];
     /** What stood behind it: one of its causes, by id, or "none". */
     onanswer: (cause: string) => Promise<unknown>;
   }
-  let { finding, state: severity, onanswer }: Props = $props();
+  let { finding, others, plan, state: severity, onanswer }: Props = $props();
   let cause = $state("");
   const answers = $derived([
     { id: "", label: texts.notLookedYet },
@@ -21,8 +27,6 @@
     { id: "none", label: texts.noCauseFound },
   ]);
   const likeliest = $derived(finding.causes[0]);
-  const percent = (share: number) =>
-    share < 0.01 ? texts.under1 : share > 0.99 ? texts.over99 : `${Math.round(share * 100)} %`;
 </script>
 
 <article class="finding {finding.severity}">
@@ -66,39 +70,19 @@
       />
     </div>
   {/if}
-  <details>
-    <summary>{texts.whyAndWhatWouldChange}</summary>
-    <dl>
-      <dt>{texts.read}</dt>
-      <dd>{finding.reading}</dd>
-      <dt>{texts.heldAgainst}</dt>
-      <dd>{finding.limit}</dd>
-      {#if finding.confidence !== null}<dt>{texts.howSure}</dt>
-        <dd>{say(texts.aChanceOfPercentGiven, { percent: percent(finding.confidence) })}</dd>{/if}
-      <dt>{texts.itWouldChangeWith}</dt>
-      <dd>{finding.change}</dd>
-      <dt>{texts.ruleAndSource}</dt>
-      <dd>{finding.rule}; {finding.source}</dd>
-    </dl>
-    {#if finding.causes.length}
-      <h4>{texts.whatMayStandBehindIt}</h4>
-      <ul class="plain-list causes">
-        {#each finding.causes as cause (cause.label)}
-          <li>
-            <span class="bar" style="--share: {cause.share}" aria-hidden="true"></span>
-            <span
-              ><strong>{cause.label}</strong>, {percent(cause.share)}{cause.seen.length
-                ? say(texts.seenSeen, { seen: cause.seen.join(", ") })
-                : ""}<br />{say(texts.checkCheckRemedyRemedy, { check: cause.check, remedy: cause.remedy })}</span
-            >
-          </li>
-        {/each}
-      </ul>
-      <p class="quiet">
-        {texts.sharesComeFromHowCommon}
-      </p>
-    {/if}
-  </details>
+  <FindingWhy {finding} />
+  {#if others.length}
+    <ul class="plain-list others" aria-label={texts.withIt}>
+      {#each others as other (other.rule + other.sentence)}
+        <li>
+          <h4>{other.title}</h4>
+          <p>{other.sentence} {other.advice}</p>
+          <FindingWhy finding={other} />
+        </li>
+      {/each}
+    </ul>
+  {/if}
+  {#if plan}<p><Button size="small" href={plan.href}>{plan.label}</Button></p>{/if}
 </article>
 
 <style>
@@ -126,29 +110,11 @@
   }
   h4 {
     font-size: 1rem;
-    margin: 0.5rem 0 0.25rem;
+    font-weight: 600;
+    margin: 0;
   }
   .cause {
     color: var(--doubt);
-  }
-  summary {
-    cursor: pointer;
-    color: var(--petrol);
-    min-height: 40px;
-    display: flex;
-    align-items: center;
-  }
-  dl {
-    display: grid;
-    grid-template-columns: minmax(8rem, 11rem) 1fr;
-    gap: 0.2rem 1rem;
-    margin: 0;
-  }
-  dt {
-    color: var(--quiet);
-  }
-  dd {
-    margin: 0;
   }
   .answer {
     display: grid;
@@ -156,28 +122,10 @@
     justify-content: start;
     align-items: center;
   }
-  .causes {
+  .others {
     display: grid;
     gap: 0.5rem;
-  }
-  .causes li {
-    display: grid;
-    grid-template-columns: 5rem 1fr;
-    gap: 0.75rem;
-    align-items: start;
-  }
-  .bar {
-    height: 0.8rem;
-    margin-top: 0.3rem;
-    border: 1px solid var(--doubt);
-    background: linear-gradient(to right, var(--doubt) calc(var(--share) * 100%), transparent 0);
-  }
-  @media (max-width: 46rem) {
-    dl {
-      grid-template-columns: 1fr;
-    }
-    dd {
-      margin-bottom: 0.35rem;
-    }
+    border-top: 1px solid var(--line);
+    padding-top: 0.5rem;
   }
 </style>

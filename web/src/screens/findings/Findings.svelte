@@ -3,13 +3,13 @@
   import * as common from "../../texts/common";
   import * as texts from "../../texts/findings";
   import { say } from "../../texts/say";
-  import { Button } from "carbon-components-svelte";
   import { beside } from "../../api/beside";
   import { api, type Schemas } from "../../api/client";
   import AxleSection from "../../parts/AxleSection.svelte";
   import Choose from "../../parts/Choose.svelte";
   import ClaimCheck from "./ClaimCheck.svelte";
   import FindingCard from "./FindingCard.svelte";
+  import { matters } from "./matters";
   import Problem from "../../parts/Problem.svelte";
   import StateMark from "../../parts/StateMark.svelte";
   import SymptomQuestions from "./SymptomQuestions.svelte";
@@ -37,6 +37,14 @@
     await beside.answerCause(id, { rule: finding.rule, axle_id: finding.axle_id!, side: finding.side, cause });
     await load(id);
   }
+  const found = $derived(matters(loaded.value?.findings.findings ?? []));
+  /** Where what is found is planned: said once an axle, at its first matter. */
+  function plannedAt(finding: Schemas["Finding"]) {
+    const axle = loaded.value!.findings.axles.find((each) => each.id === finding.axle_id);
+    const first = found.find((each) => each.lead.axle_id === finding.axle_id)?.lead;
+    if (!axle || first !== finding || !["plan", "stop"].includes(finding.severity)) return null;
+    return { href: `#/axles/${axle.id}/job-plan`, label: say(texts.planTheName, { name: axle.name }) };
+  }
   const since = (change: Schemas["ReadingChange"]) => change.now_mm - change.before_mm;
 </script>
 
@@ -58,8 +66,14 @@
     </div>
     <div class="columns wide">
       <section class="stack" aria-label={texts.whatWasFound}>
-        {#each findings.findings as finding (finding.rule + finding.sentence)}
-          <FindingCard {finding} state={stateOf(finding.severity)} onanswer={(cause) => answer(finding, cause)} />
+        {#each found as { key, lead, others } (key)}
+          <FindingCard
+            finding={lead}
+            {others}
+            state={stateOf(lead.severity)}
+            plan={plannedAt(lead)}
+            onanswer={(cause) => answer(lead, cause)}
+          />
         {:else}
           <p class="sheet">
             {say(texts.nothingWasFoundThatNeeds, { rest: findings.silent.length ? texts.butSeeWhatCannotBe : "" })}
@@ -98,11 +112,9 @@
                   {change}
                 </p>{/each}
             </details>
-            <div class="row">
-              <Button size="small" kind="tertiary" href="#/axles/{axle.id}/job-plan"
-                >{say(texts.planTheName, { name: axle.name })}</Button
-              >
-            </div>
+            {#if axle.rotors.outcome !== "stay"}<a href="#/axles/{axle.id}/job-plan"
+                >{say(texts.planTheName, { name: axle.name })}</a
+              >{/if}
           </section>
         {/each}
         {#if findings.fluid}
