@@ -10,6 +10,9 @@ RSpec.describe "Journeys in the browser" do
     page.click_link "Add a vehicle", match: :first
     page.fill_in "Your name for it", with: "Juniper"
     page.click_button "Add vehicle"
+    page.within("section[aria-label='rear axle']") { page.click_button "Floating, on two slide pins" }
+    expect(page).to have_css("[aria-pressed='true']", count: 1).and have_link("Start the first look-over")
+    page.click_link "Juniper"
     expect(page).to have_css("h1", text: "Juniper")
   end
 

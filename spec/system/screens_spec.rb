@@ -14,6 +14,7 @@ RSpec.describe "Screens of the demo household", :demo do
     "/#/vehicles/1/jobs" => "Planned and under way",
     "/#/vehicles/new" => "Add a vehicle",
     "/#/vehicles/1" => "Logbook",
+    "/#/vehicles/1/first" => "Parking brake on this axle",
     "/#/axles/1/brake-data" => "Slide pin bolts",
     "/#/vehicles/1/look-over" => "Front left inner pad",
     "/#/workshop" => "Zero is off",

@@ -7,6 +7,7 @@ export const routes = {
   "/": Garage,
   "/vehicles/new": wrap({ asyncComponent: () => import("./screens/newVehicle/NewVehicle.svelte") }),
   "/vehicles/:id": wrap({ asyncComponent: () => import("./screens/vehicle/Vehicle.svelte") }),
+  "/vehicles/:id/first": wrap({ asyncComponent: () => import("./screens/newVehicle/FirstThings.svelte") }),
   "/vehicles/:id/import": wrap({ asyncComponent: () => import("./screens/import/Import.svelte") }),
   "/vehicles/:id/findings": wrap({ asyncComponent: () => import("./screens/findings/Findings.svelte") }),
   "/vehicles/:id/timeline": wrap({ asyncComponent: () => import("./screens/timeline/VehicleTimeline.svelte") }),

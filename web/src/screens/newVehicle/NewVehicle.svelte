@@ -28,7 +28,7 @@
         distance_unit: unit,
         discs: kind === "motorcycle" ? { front: Number(frontDiscs), rear: 1 } : {},
       });
-      await push(`/vehicles/${vehicle.id}`);
+      await push(`/vehicles/${vehicle.id}/first`);
     } catch (refused) {
       error = refused;
     } finally {
