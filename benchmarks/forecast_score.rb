@@ -15,6 +15,11 @@ module Benchmarks
     HEAD = "%-10s %-9s %5s %5s %5s %5s   %5s %6s   %6s %6s"
     LINE = "%-10s %-9s %5d %4.0f%% %4.0f%% %4.0f%%   %5.2f %6.2f   %5.1f%% %6.2f"
 
+    HEADING = <<~YAML
+      # How often the forecast was right on simulated logs whose end is known, as `bin/bench forecast --write` found it: shares of
+      # logs whose range held the truth; how often "look again" came too late; mean loss against a spreadsheet's straight line.
+    YAML
+
     def initialize(cases: 40, worlds: World::ALL, regimes: SimulatedLog::REGIMES, ideal: true)
       files = Graver::Knowledge::Files.new(Graver::Knowledge::Library::FOLDER)
       @contents = Graver::Knowledge::OwnFasteners.call(files.read)
@@ -26,13 +31,15 @@ module Benchmarks
       @ideal = ideal
     end
 
-    def print_to(out)
+    # path: where the shares are kept too (knowledge/wear/calibration.yml), or nil
+    def print_to(out, path = nil)
       all = @worlds.to_h { |world| [world.name, of_world(world)] }
       worst_first = all.sort_by { |_, rows| -ratio(rows.values.flatten, :line) }
       out.puts format(HEAD, "world", "regime", "cases", *BANDS.keys, "line", "ideal", "late", "reach")
       worst_first.each { |name, rows| print_world(out, name, rows) }
       @regimes.each { |regime| line(out, "all", regime, all.values.flat_map { |rows| rows.fetch(regime) }) }
       line(out, "all", "all", all.values.flat_map { |rows| rows.values.flatten })
+      write(path, all) if path
     end
 
     # { regime => [{ held:, ours:, line:, ideal:, late:, reach:, ideal_reach: }] }
@@ -41,6 +48,27 @@ module Benchmarks
     end
 
     private
+
+    def write(path, all)
+      rows = all.map { |name, of| kept(name, "world", of.values.flatten) }
+      rows += @regimes.map { |regime| kept(regime, "regime", all.values.flat_map { |of| of.fetch(regime) }) }
+      every = all.values.flat_map { |of| of.values.flatten }
+      content = { "logs" => every.length, "rows" => [*rows, kept("all", "all", every)] }
+      File.write(path, HEADING + content.to_yaml.delete_prefix("---\n"))
+    end
+
+    def kept(id, kind, rows)
+      share = ->(&block) { rows.count(&block).fdiv(rows.length).round(3) }
+      {
+        "id" => id.to_s,
+        "kind" => kind,
+        "logs" => rows.length,
+        "half" => share.call { |row| row[:held]["50%"] },
+        "eight_in_ten" => share.call { |row| row[:held]["80%"] },
+        "late" => share.call { |row| row[:late] },
+        "to_line" => ratio(rows, :line).round(2)
+      }
+    end
 
     def rows(world, regime)
       ideal = @ideal ? IdealKnowledge.new(@contents, world, regime).forecaster : nil

@@ -11,7 +11,7 @@ class Screenshooter
 
   # name => [address, text to wait for, size, theme]
   PICTURES = {
-    "garage" => ["/#/", "Timeline", DESK, "light"],
+    "garage" => ["/#/", "Every axle", DESK, "light"],
     "vehicle" => ["/#/vehicles/1", "Logbook", DESK, "light"],
     "brake-data" => ["/#/axles/5/brake-data", "Caliper kind", DESK, "light"],
     "walk-round" => ["/#/vehicles/1/look-over", "Front left inner pad", DESK, "light"],
@@ -29,8 +29,8 @@ class Screenshooter
     "job-money" => ["/#/jobs/1/money", "over its life", DESK, "light"],
     "at-the-car" => ["/#/jobs/2/car/rear.left.pin_bolts_in", "Slide pin bolts in by hand", PHONE, "light"],
     # what changes the log or a job comes last: the others show it as it was
-    "look-over" => ["/#/look-overs/7", "Readings", DESK, "light"],
-    "bin" => ["/#/jobs/1", "Cancel job", DESK, "light"]
+    "look-over" => ["/#/look-overs/8", "Readings", DESK, "light"],
+    "logbook" => ["/#/logbook", "Open an entry", DESK, "light"]
   }.freeze
 
   # What is done before a picture is taken.
@@ -39,8 +39,7 @@ class Screenshooter
     "walk-round-phone" => :walk_on,
     "walk-round-large" => :enlarge,
     "import" => :upload,
-    "look-over" => :correct,
-    "bin" => :throw_away
+    "look-over" => :correct
   }.freeze
 
   def initialize(folder)
@@ -108,15 +107,6 @@ class Screenshooter
   end
 
   # One of each is thrown away: what this leaves is shown last of all.
-  def throw_away(session)
-    session.click_button("Cancel job")
-    session.assert_text("This job is cancelled.")
-    session.visit("/#/vehicles/1/look-over")
-    session.click_button("Start over")
-    session.click_link("Bin")
-    session.assert_text("Restore job")
-  end
-
   def upload(session)
     Dir.mktmpdir do |folder|
       path = File.join(folder, "workshop notes.csv")
@@ -136,10 +126,10 @@ class Screenshooter
 
   def correct(session)
     session.click_button("Change front left outer pad")
-    session.fill_in("Value", with: "7.0")
+    session.fill_in("Value", with: "6.5")
     session.fill_in("Reason", with: "the jaws were on the shim")
     session.click_button("Save")
-    session.assert_text("entered as 7.2")
+    session.assert_text("entered as 6.7")
     session.click_button("Change front right outer pad")
   end
 

@@ -19,10 +19,29 @@ RSpec.describe Graver::Texts do
       "timeline.label_" => %w[look order due retorque first_reading relook job],
       "backups." => %w[daily by_hand before_upgrade before_import before_restore],
       "log." => [
-        *%w[squealer sensor metal],
+        "squealer",
+        "sensor",
+        "metal",
         *%w[reading fit squealer sensor metal resurfaced freed answered odometer renewed].map do |event|
           "event_#{event}"
         end
+      ],
+      "help." => %w[
+        all_all
+        world_gamma
+        world_restless
+        world_careless
+        world_calm
+        regime_steady
+        regime_mixed
+        regime_drifting
+        regime_jump
+        regime_seized
+        regime_gross
+        regime_single
+        regime_earlier
+        regime_rotors
+        regime_calipered
       ],
       "drills." => [
         *%w[micrometer vernier dial leaf lip uneven rotor order].map { |kind| "#{kind}_label" },

@@ -21,6 +21,7 @@ RSpec.describe "Screens of the demo household", :demo do
     "/#/vehicles/1/findings" => "Most useful next measurement",
     "/#/look-overs/7" => "Readings",
     "/#/vehicles/1/import" => "Choose the file",
+    "/#/help" => "How often the forecast was right",
     "/#/bin" => "The bin is empty",
     "/#/backups" => "Make backup",
     "/#/vehicles/1/timeline" => "Planned by you",

@@ -54,6 +54,7 @@
     <a href="#/workshop">{common.workshop}</a>
     <a href="#/settings">{texts.settings}</a>
   </nav>
+  <a class="help" href="#/help">{texts.help}</a>
   <KeyHelp />
 </header>
 {#if whereabouts.now}
@@ -128,7 +129,11 @@
       flex-wrap: wrap;
       gap: 0 1rem;
     }
+    .help {
+      margin-left: auto;
+    }
     header nav {
+      order: 1;
       flex: none;
       width: 100%;
       gap: 0 1rem;

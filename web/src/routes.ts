@@ -15,6 +15,7 @@ export const routes = {
   "/vehicles/:id/jobs": wrap({ asyncComponent: () => import("./screens/logbook/VehicleJobs.svelte") }),
   "/timeline": wrap({ asyncComponent: () => import("./screens/timeline/HouseholdTimeline.svelte") }),
   "/logbook": wrap({ asyncComponent: () => import("./screens/logbook/Logbook.svelte") }),
+  "/help": wrap({ asyncComponent: () => import("./screens/help/Help.svelte") }),
   "/settings": wrap({ asyncComponent: () => import("./screens/settings/Settings.svelte") }),
   "/look-overs/:id": wrap({ asyncComponent: () => import("./screens/lookOver/LookOver.svelte") }),
   "/bin": wrap({ asyncComponent: () => import("./screens/bin/Bin.svelte") }),

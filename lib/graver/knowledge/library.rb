@@ -195,6 +195,10 @@ module Graver
           )
       end
 
+      # [{ "id", "term", "text", "see" }], and how the forecast did on simulated logs
+      def glossary = @contents.fetch("glossary.yml").fetch("terms")
+      def calibration = @contents.fetch("wear/calibration.yml")
+
       # part: "pad" or "rotor"
       def prior(part)
         content = @contents.fetch("wear/priors.yml").fetch(part)

@@ -6,4 +6,5 @@ export const ticksNotSaved =
   "{count} {count|tick is|ticks are} not saved yet: the server cannot be reached. Trying again.";
 export const skipToContent = "Skip to the content";
 export const logbook = "Logbook";
+export const help = "Help";
 export const settings = "Settings";

@@ -4,4 +4,3 @@ export const tapWhatYouSee =
 export const axle = "{name} axle";
 export const startTheCheck = "Start the first look-over";
 export const later = "Later: to the vehicle";
-export const kept = "saved";

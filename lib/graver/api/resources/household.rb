@@ -14,6 +14,7 @@ module Graver
         patch "/vehicles/:id", :change_vehicle
         post "/vehicles/:id/fluid-renewals", :renew_fluid, 201
         get "/bin", :bin
+        get "/help", :help
 
         def health = { status: context.reachable? ? "ok" : "down" }
         def catalogue = Serializers::Catalogue.new(knowledge).call(context.today)
@@ -44,6 +45,7 @@ module Graver
           vehicle
         end
 
+        def help = Serializers::Help.call(knowledge)
         def bin = Serializers::Bin.new(knowledge).call(Service::Household::Bin.new(context).contents)
 
         private

@@ -1,0 +1,129 @@
+<script lang="ts">
+  import "../../parts/fields.css";
+  import * as texts from "../../texts/help";
+  import { say } from "../../texts/say";
+  import { beside } from "../../api/beside";
+  import type { Schemas } from "../../api/client";
+  import Problem from "../../parts/Problem.svelte";
+  import { Loader } from "../../parts/loader.svelte";
+
+  /** How Graver comes to what it says, how often it was right, and the words of the trade. */
+  const loaded = new Loader<Schemas["Help"]>();
+  void loaded.load(beside.help);
+  let words = $state("");
+  const terms = $derived(
+    (loaded.value?.terms ?? []).filter((term) =>
+      `${term.term} ${term.text}`.toLowerCase().includes(words.trim().toLowerCase()),
+    ),
+  );
+  const percent = (share: number) => `${(share * 100).toFixed(share < 0.1 ? 1 : 0)} %`;
+  const all = $derived(loaded.value?.worlds.find((row) => row.kind === "all"));
+</script>
+
+<svelte:head><title>{texts.titleGraver}</title></svelte:head>
+{#if loaded.error}<Problem error={loaded.error} />{/if}
+<div class="stack">
+  <h1>{texts.title}</h1>
+  <section class="sheet">
+    <h2>{texts.howGraverThinks}</h2>
+    <dl class="thinking">
+      {#each texts.thinking as [what, how] (what)}
+        <dt>{what}</dt>
+        <dd>{how}</dd>
+      {/each}
+    </dl>
+  </section>
+  {#if loaded.value && all}
+    <section class="sheet">
+      <h2>{texts.howOften}</h2>
+      <p class="quiet">{say(texts.simulated, { logs: all.logs })}</p>
+      <div class="scroll">
+        <table>
+          <thead
+            ><tr
+              ><th>{texts.inWhat}</th><th>{texts.held}</th><th aria-hidden="true"></th><th>{texts.late}</th><th
+                >{texts.loss}</th
+              ></tr
+            ></thead
+          >
+          <tbody>
+            {#each loaded.value.worlds as row (row.kind + row.id)}
+              <tr class={row.kind}
+                ><td>{row.label}</td><td class="number">{percent(row.eight_in_ten)}</td><td aria-hidden="true"
+                  ><span class="bar" style="--share: {row.eight_in_ten}"></span></td
+                ><td class="number">{percent(row.late)}</td><td class="number">{percent(row.to_line)}</td></tr
+              >
+            {/each}
+          </tbody>
+        </table>
+      </div>
+    </section>
+    <section class="sheet fields">
+      <h2>{texts.words}</h2>
+      <label class="find">{texts.find}<input type="search" autocomplete="off" bind:value={words} /></label>
+      <dl class="words">
+        {#each terms as term (term.id)}
+          <div>
+            <dt>{term.term}</dt>
+            <dd>
+              {term.text}{#if term.see.length}{" "}<span class="quiet"
+                  >{say(texts.see, { see: term.see.join(", ") })}</span
+                >{/if}
+            </dd>
+          </div>
+        {:else}<p>{texts.none}</p>{/each}
+      </dl>
+    </section>
+  {/if}
+</div>
+
+<style>
+  .thinking {
+    display: grid;
+    grid-template-columns: minmax(8rem, 12rem) minmax(0, 44rem);
+    gap: 0.75rem 1.5rem;
+    margin: 0.5rem 0 0;
+  }
+  dt {
+    font-weight: 600;
+  }
+  dd {
+    margin: 0;
+    line-height: 1.45;
+  }
+  .bar {
+    display: block;
+    width: 10rem;
+    height: 0.8rem;
+    border: 1px solid var(--petrol);
+    background:
+      linear-gradient(to right, transparent calc(80% - 1px), var(--ink) 0 calc(80% + 1px), transparent 0),
+      linear-gradient(to right, var(--petrol) calc(var(--share) * 100%), transparent 0);
+  }
+  tr.all td {
+    font-weight: 600;
+    border-top: 2px solid var(--ink);
+  }
+  .find {
+    max-width: 22rem;
+    margin: 0.5rem 0 1rem;
+  }
+  .words {
+    columns: 22rem;
+    column-gap: 2rem;
+    margin: 0;
+  }
+  .words > div {
+    break-inside: avoid;
+    padding-bottom: 0.75rem;
+  }
+  @media (max-width: 40rem) {
+    .thinking {
+      grid-template-columns: 1fr;
+      gap: 0.25rem;
+    }
+    .thinking dd {
+      margin-bottom: 0.75rem;
+    }
+  }
+</style>
