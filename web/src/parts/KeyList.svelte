@@ -7,6 +7,7 @@
   const keys: [string, string][] = [
     ["?", texts.showTheseKeys],
     ["a", texts.garageAddAVehicle],
+    ["g", texts.garageGoOn],
     [texts.n1To9, texts.garageOpenAVehicle],
     ["l", texts.vehicleLookOverOfAll],
     ["v", texts.vehicleFindingsVerdicts],

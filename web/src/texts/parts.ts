@@ -47,3 +47,4 @@ export const asInEveryJob = "As in every job";
 export const usuallyOption = "Usually: {option}.";
 export const whatSpeaksForEach = "What speaks for each";
 export const padsOf = "{axle} pads";
+export const garageGoOn = "garage: go on with what was begun";

@@ -294,9 +294,7 @@ module Graver
             end
         end
 
-        def forget_errors
-          hypotheses.recall(Hypotheses::BIAS, 0.0, 0.0)
-        end
+        def forget_errors = hypotheses.recall(Hypotheses::BIAS, 0.0, 0.0)
       end
     end
   end

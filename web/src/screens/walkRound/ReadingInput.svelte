@@ -389,6 +389,7 @@
     grid-template-columns: 1fr;
   }
   .large label {
+    margin-bottom: 0.75rem;
     font:
       600 2rem/1.1 "Barlow Semi Condensed",
       sans-serif;
