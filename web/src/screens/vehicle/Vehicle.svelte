@@ -5,14 +5,15 @@
   import { say } from "../../texts/say";
   import { Button, Select, SelectItem, TextInput } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
-  import AxleSection from "../../parts/AxleSection.svelte";
+  import AxleCard from "./AxleCard.svelte";
+  import FluidRenewal from "./FluidRenewal.svelte";
   import OpenEnds from "./OpenEnds.svelte";
   import Problem from "../../parts/Problem.svelte";
   import Timeline from "../../parts/Timeline.svelte";
   import { axleLane, vehicleLane, type Lane } from "../../parts/timelineScale";
   import Shortcuts from "../../parts/Shortcuts.svelte";
   import StateMark from "../../parts/StateMark.svelte";
-  import { day, exact, month, rough, span, upperFirst, inUnit } from "../../format/words";
+  import { day, exact, upperFirst, inUnit } from "../../format/words";
   import Unusable from "../../parts/Unusable.svelte";
   import { Loader } from "../../parts/loader.svelte";
   import { push } from "svelte-spa-router";
@@ -27,8 +28,6 @@
   let seen = "";
   let newUnit = $state<Schemas["DistanceUnit"]>("km");
   let renewing = $state(false);
-  let renewedOn = $state("");
-  let renewedAt = $state("");
   const form = new FormState();
 
   async function fetchIt(of: number) {
@@ -73,15 +72,6 @@
   }
 
   const fault = form.fault;
-
-  async function renew(event: SubmitEvent) {
-    event.preventDefault();
-    await form.act(async () => {
-      await api.renewFluid(id, { date: renewedOn, odometer: { value: renewedAt } });
-      loaded.value = await fetchIt(id);
-      renewing = false;
-    });
-  }
 
   async function rename(event: SubmitEvent) {
     event.preventDefault();
@@ -160,73 +150,12 @@
       </ul>
     {/if}
     {#each vehicle.axles as axle, at (axle.id)}
-      <section class="sheet axle" aria-label={say(common.nameAxle, { name: axle.name })}>
-        <div class="row spread">
-          <h2>{upperFirst(axle.name)}</h2>
-          <StateMark state={axle.state} />
-        </div>
-        <div class="body">
-          <AxleSection corners={axle.corners} scale={4.2} legend />
-          <div class="say stack">
-            {#if axle.pads_life}
-              <div>
-                <p class="quiet">{say(texts.padsToYourLimitOf, { limitMm: axle.limit_mm })}</p>
-                <p class="number figure">{span(axle.pads_life.distance_km, vehicle.distance_unit)}</p>
-                {#if axle.pads_life.distance_km.p50 > 0}
-                  <p>
-                    {say(texts.mostLikelyRoughMonth, {
-                      rough: rough(axle.pads_life.distance_km.p50, vehicle.distance_unit),
-                      month: month(axle.pads_life.date.p50, today),
-                    })}
-                  </p>
-                {/if}
-              </div>
-              <p>
-                <strong
-                  >{say(texts.lookAgainRest, {
-                    rest:
-                      axle.look_again && axle.look_again.distance_km > 99
-                        ? say(common.withinRoughOrByMonth, {
-                            rough: rough(axle.look_again.distance_km, vehicle.distance_unit),
-                            month: month(axle.look_again.date, today),
-                          })
-                        : common.now,
-                  })}</strong
-                >
-              </p>
-            {/if}
-            <ul class="reasons">
-              {#each axle.reasons as reason (reason.rule)}<li>{reason.sentence}</li>{/each}
-            </ul>
-            {#if axle.job}
-              <p>
-                <a href="#/jobs/{axle.job.id}"
-                  >{say(common.jobRest, {
-                    rest:
-                      axle.job.state === "started"
-                        ? common.inProgress
-                        : `${axle.job.state === "ready" ? texts.ready : texts.plannedNotReadyYet}${axle.job.planned_for ? `, ${day(axle.job.planned_for)}` : ""}`,
-                  })}</a
-                >
-              </p>
-            {/if}
-          </div>
-        </div>
-        <div class="row actions">
-          <Button size="field" kind="tertiary" href="#/vehicles/{vehicle.id}/look-over?axle={axle.id}"
-            >{say(texts.lookOverTheName, { name: axle.name })}<kbd aria-hidden="true">{keyed("f", at)}</kbd></Button
-          >
-          <Button size="field" kind="tertiary" href="#/axles/{axle.id}/wear"
-            >{texts.wear}<kbd aria-hidden="true">{keyed("w", at)}</kbd></Button
-          >
-          <Button size="field" kind="tertiary" href={axle.job ? `#/jobs/${axle.job.id}` : `#/axles/${axle.id}/job-plan`}
-            >{axle.job ? texts.theJob : common.planAJob}<kbd aria-hidden="true">{keyed("j", at)}</kbd></Button
-          >
-          <Button size="field" kind="tertiary" href="#/axles/{axle.id}/brake-data"
-            >{texts.brakeData}<kbd aria-hidden="true">{keyed("b", at)}</kbd></Button
-          >
-        </div>
-      </section>
+      <AxleCard
+        {vehicle}
+        {axle}
+        {today}
+        keys={{ look: keyed("f", at), wear: keyed("w", at), job: keyed("j", at), data: keyed("b", at) }}
+      />
     {/each}
 
     <section class="sheet">
@@ -260,25 +189,14 @@
           >{/if}
       </div>
       {#if renewing}
-        <form class="row" onsubmit={renew} novalidate>
-          <TextInput
-            labelText={texts.dayOfRenewal}
-            type="date"
-            max={today}
-            bind:value={renewedOn}
-            invalid={!!fault("date")}
-            invalidText={fault("date")}
-          />
-          <TextInput
-            labelText={say(texts.odometerDistanceUnit, { distanceUnit: vehicle.distance_unit })}
-            inputmode="decimal"
-            bind:value={renewedAt}
-            invalid={!!fault("odometer.value")}
-            invalidText={fault("odometer.value")}
-          />
-          <Button type="submit" size="field">{common.save}</Button>
-          <Button kind="ghost" size="field" on:click={() => (renewing = false)}>{common.cancel}</Button>
-        </form>
+        <FluidRenewal
+          {vehicle}
+          {today}
+          done={async (saved) => {
+            if (saved) loaded.value = await fetchIt(id);
+            renewing = false;
+          }}
+        />
       {/if}
     </section>
 
@@ -341,32 +259,6 @@
 {/if}
 
 <style>
-  .body {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 1rem 2rem;
-    align-items: flex-start;
-    justify-content: space-between;
-  }
-  .say {
-    flex: 1 1 18rem;
-    gap: 0.6rem;
-  }
-  .figure {
-    font-size: 1.7rem;
-    line-height: 1.15;
-  }
-  .reasons {
-    margin: 0;
-    padding-left: 1.1rem;
-    display: grid;
-    gap: 0.25rem;
-    list-style: disc;
-  }
-  .actions {
-    margin-top: 1rem;
-    gap: 0.5rem;
-  }
   .seen {
     display: grid;
     gap: 0.4rem;
