@@ -103,6 +103,13 @@ RSpec.describe "A person's own table" do
       end
     expect(guess[%w[Datum Mileage], %w[04/05/2025 1]]["date"]["format"]).to eq("dmy")
     expect(guess[%w[When Odo], %w[04/13/2025 1]]["date"]["format"]).to eq("mdy")
+    # one mistyped day changes nothing; where all could be read both ways, days do not run back
+    days = ->(*list) { guess[%w[Date km], *list.map { |text| [text, "1"] }]["date"]["format"] }
+    expect(days["12.04.2025", "25.05.2025", "31.06.2025", "1.13.2025"]).to eq("dmy")
+    expect(days["04/13/2025", "31/12/2025", "05/20/2025", "06/21/2025"]).to eq("mdy")
+    expect(days["01/10/2025", "02/03/2025", "03/12/2025"]).to eq("mdy")
+    expect(days["03/12/2025", "02/03/2025", "01/10/2025"]).to eq("mdy")
+    expect(days["2025-02-30", "no idea"]).to eq("iso")
     found = guess[["Date", "miles", "Rear left outer 32nds", "RR disc", "weather"]]
     expect(found["odometer"]).to eq("column" => 1, "unit" => "mi")
     expect(found["readings"].map { |reading| reading.except("column").transform_values { |where| where["is"] } }).to eq(

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "date"
+
 module Graver
   module LogFormat
     # A first guess at what a person's columns mean, from their names and what stands in them. The owner looks it over.
@@ -53,17 +55,29 @@ module Graver
       def unit_of_odometer = @header.any? { |name| name.match?(/miles|\bmi\b/) } ? "mi" : "km"
       def note = (column = named(/note|remark|comment/)) && { "column" => column }
 
-      # The first format that takes every day; the day-first one when both would do.
+      # The format that takes most days: one that is mistyped changes nothing. Where several take as many, the one in
+      # which days run back least often from row to row; then the day-first one.
       def date_format(column)
         samples =
           @rows.filter_map { |cells| cells[column].to_s.strip.sub(/[T ]\d{1,2}:\d{2}.*\z/, "") }.reject(&:empty?)
-        fitting =
-          ColumnMapping::DATE_FORMATS.select do |_, pattern|
-            samples.all? do |text|
-              (match = pattern.match(text)) && match[:m].to_i.between?(1, 12) && match[:d].to_i.between?(1, 31)
-            end
-          end
-        fitting.keys.first || "iso"
+        days =
+          ColumnMapping::DATE_FORMATS.transform_values { |pattern| samples.filter_map { |text| day(text, pattern) } }
+        most = days.values.map(&:length).max
+        return "iso" if most.zero?
+
+        days.select { |_, read| read.length == most }.min_by { |_, read| turns(read) }.first
+      end
+
+      # [year, month, day], or nil where it is none
+      def day(text, pattern)
+        match = pattern.match(text) or return
+        read = %i[y m d].map { |part| match[part].to_i }
+        read if Date.valid_date?(*read)
+      end
+
+      # How often days turn against the way they run: a table may have the newest first.
+      def turns(days)
+        [days, days.reverse].map { |list| list.each_cons(2).count { |one, other| (one <=> other).positive? } }.min
       end
 
       def open_log
