@@ -22,7 +22,7 @@ class Screenshooter
     "import" => ["/#/vehicles/3/import", "Choose the file", DESK, "light"],
     "wear" => ["/#/axles/1/wear", "Why it says so", DESK, "light"],
     "timeline" => ["/#/vehicles/1/timeline", "Planned by you", DESK, "light"],
-    "job-ready" => ["/#/jobs/1", "Ready?", DESK, "light"],
+    "job-ready" => ["/#/jobs/1", "Open items", DESK, "light"],
     "job-scope" => ["/#/jobs/2/scope", "In the same session", DESK, "light"],
     "job-parts" => ["/#/jobs/1/parts", "Set of pads", DESK, "dark"],
     "torque" => ["/#/jobs/1/torque", "Wheel nuts", DESK, "light"],

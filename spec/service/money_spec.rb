@@ -51,12 +51,13 @@ RSpec.describe Graver::Service::Planning::Money do
   def job = @job ||= ask(:post, "/axles/#{front}/jobs", { planned_for: "2026-05-23" })
   def money = ask(:get, "/jobs/#{job["id"]}")["money"]
 
-  # 4 mm in 20,000 km: 8 mm from 11 down to 3 last some 40,000 km; 40 over that is about 1 per 1,000 km.
+  # 4 mm in 20,000 km: 8 mm from 11 down to 3 last some 40,000 km, a little less for what may happen on the way; 40 over
+  # that is about 1 per 1,000 km.
   it "is the price over the life the forecast gives a new set" do
     stock("pads", "40")
     expect(money["choices"]).to contain_exactly(
       include(
-        "life_km" => be_within(6000).of(40_000),
+        "life_km" => be_within(7000).of(40_000),
         "pads_per_1000_km" => be_within(0.2).of(1.0),
         "rotors_per_1000_km" => nil
       )

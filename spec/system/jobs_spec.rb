@@ -30,7 +30,7 @@ RSpec.describe "Planning a job", :demo do
     expect(part("Rotor")).to have_text("Differs: diameter 302 mm, the old one's 288 mm")
     page.choose "Rotor, coated", allow_label_click: true
     expect(part("Rotor")).to have_text("Fits: diameter 288 mm")
-    page.click_link "Ready?"
+    page.click_link "Open items"
     expect(page).to have_text("draw off").and have_text("no wrench of yours reaches 28 N·m")
     # All but the gloves are settled elsewhere meanwhile.
     job = context.store.jobs.find(1)
@@ -69,7 +69,7 @@ RSpec.describe "Planning a job", :demo do
     expect(page).to have_css("[role=alert]", text: "requires that the hook hangs ready")
     page.within("[data-step='bed_in']") { page.click_button "Skip step" }
     expect(page).to have_css("h2", text: "Left out by you")
-    page.click_link "Fluid, time, money"
+    page.click_link "Money and fluid"
     expect(page).to have_text("Rear right").and have_text("Circuit by circuit")
     page.click_button "Enter a shop's quote"
     page.fill_in "A shop's quote for the same (€)", with: "640"

@@ -174,6 +174,7 @@ RSpec.describe "Measuring in the browser", :demo do
     expect(page).to have_text("has dropped its line")
     context.devices.find("caliper").change("drops" => 0)
     page.click_button "Connect again"
+    expect(page).to have_no_button("Connect again")
     type "z"
     expect(page).to have_css(".large label", text: "Front left rotor")
     expect(page).to have_no_text("has dropped its line")

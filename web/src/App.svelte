@@ -2,12 +2,16 @@
   import * as common from "./texts/common";
   import * as texts from "./texts/app";
   import { say } from "./texts/say";
-  import Router from "svelte-spa-router";
+  import Router, { router } from "svelte-spa-router";
   import { changedElsewhere, Refusal, signedOut } from "./api/client";
   import KeyHelp from "./parts/KeyHelp.svelte";
   import { routes } from "./routes";
   import { outbox } from "./parts/outbox.svelte";
   import { whereabouts } from "./parts/whereabouts.svelte";
+
+  // The bar's place is kept before it is known which vehicle it is.
+  const VEHICLE = new RegExp("^/(vehicles/[0-9]|axles|jobs|look-overs)");
+  const ofAVehicle = $derived(VEHICLE.test(router.location ?? ""));
 
   // What no page took up itself is still said.
   let refused = $state("");
@@ -57,10 +61,12 @@
   <a class="help" href="#/help">{texts.help}</a>
   <KeyHelp />
 </header>
-{#if whereabouts.now}
-  {@const here = whereabouts.now}
+{#if ofAVehicle}
   <div class="bar">
-    {#await import("./parts/VehicleBar.svelte") then { default: VehicleBar }}<VehicleBar {here} />{/await}
+    {#if whereabouts.now}
+      {@const here = whereabouts.now}
+      {#await import("./parts/VehicleBar.svelte") then { default: VehicleBar }}<VehicleBar {here} />{/await}
+    {/if}
   </div>
 {/if}
 {#if outbox.waiting.length}

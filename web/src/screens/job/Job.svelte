@@ -67,16 +67,18 @@
   <div class="stack">
     <div class="row spread">
       <div class="grow">
-        <h1>{plan.title}</h1>
-        <p>{plan.planned_for ? day(plan.planned_for) : texts.noDateYet}</p>
-        <ol class="way" aria-label={texts.stateOfTheJob}>
-          {#each plan.state === "dropped" ? ["draft", "dropped"] : STATES as state (state)}<li
-              class:here={state === plan.state}
-              aria-current={state === plan.state ? "step" : undefined}
-            >
-              {state === "dropped" ? texts.cancelled : state}
-            </li>{/each}
-        </ol>
+        <h1 class:working={plan.state === "started"}>{plan.title}</h1>
+        <div class="row when">
+          <p>{plan.planned_for ? day(plan.planned_for) : texts.noDateYet}</p>
+          <ol class="way" aria-label={texts.stateOfTheJob}>
+            {#each plan.state === "dropped" ? ["draft", "dropped"] : STATES as state (state)}<li
+                class:here={state === plan.state}
+                aria-current={state === plan.state ? "step" : undefined}
+              >
+                {state === "dropped" ? texts.cancelled : state}
+              </li>{/each}
+          </ol>
+        </div>
         {#if plan.ready_because && plan.state !== "finished"}<p class="quiet">
             {say(texts.markedAsReadyWithOpen, { readyBecause: plan.ready_because })}
           </p>{/if}
@@ -203,12 +205,22 @@
 {/if}
 
 <style>
+  h1 {
+    font-size: 1.6rem;
+  }
+  .working {
+    font-size: 1.2rem;
+  }
+  .when {
+    gap: 0.25rem 1.25rem;
+    align-items: baseline;
+  }
   .way {
     list-style: none;
     display: flex;
     flex-wrap: wrap;
     gap: 0;
-    margin: 0.4rem 0 0;
+    margin: 0;
     padding: 0;
   }
   .way li {

@@ -437,9 +437,11 @@
   .field select {
     font-size: 1.05rem;
   }
+  /* As high as its longest fault: what is tapped below does not move away under the finger. */
   .hint {
     max-width: 9.5rem;
     line-height: 1.2;
+    min-height: 3.6em;
   }
   .ticks {
     gap: 0 1rem;
