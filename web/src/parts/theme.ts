@@ -3,13 +3,26 @@ export const THEMES = ["system", "light", "dark", "contrast"] as const;
 export type Theme = (typeof THEMES)[number];
 const KEY = "graver-theme";
 
+// A browser that keeps nothing still shows something.
+let chosen: Theme | null = null;
+
 export function chosenTheme(): Theme {
-  const kept = localStorage.getItem(KEY);
-  return THEMES.find((each) => each === kept) ?? "system";
+  if (chosen) return chosen;
+  try {
+    const kept = localStorage.getItem(KEY);
+    return THEMES.find((each) => each === kept) ?? "system";
+  } catch {
+    return "system";
+  }
 }
 
 export function chooseTheme(theme: Theme): void {
-  localStorage.setItem(KEY, theme);
+  chosen = theme;
+  try {
+    localStorage.setItem(KEY, theme);
+  } catch {
+    // for this page only
+  }
   apply();
 }
 
@@ -26,6 +39,10 @@ function apply(): void {
 /** The system's preference decides, while the page is open too, unless this device's owner has chosen. */
 export function followTheme(): void {
   system.addEventListener("change", apply);
-  window.addEventListener("storage", (event) => event.key === KEY && apply());
+  window.addEventListener("storage", (event) => {
+    if (event.key !== KEY) return;
+    chosen = null;
+    apply();
+  });
   apply();
 }
