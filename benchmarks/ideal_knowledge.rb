@@ -102,7 +102,10 @@ module Benchmarks
         "axle_changes" =>
           [low, high].map { |log| { "per_life" => jump, "log_mean" => log * 0.75, "log_sd" => (log / 7).abs } },
         "seizures" => seizures,
-        "quiet" => { "share" => NEVER, "times" => 1.0 },
+        "quiet" => {
+          "share" => NEVER,
+          "times" => 1.0
+        },
         "odd_from_new" => {
           "share" => NEVER,
           "log_mean" => 0.8,

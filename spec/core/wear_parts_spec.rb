@@ -260,7 +260,6 @@ RSpec.describe "The parts of the forecast" do
       expect(met).to match(expected.map { |chance| be_within(0.08).of(chance) })
     end
 
-
     it "is first when the earliest is, and later with a lower limit or a slower rate" do
       futures = result.futures
       expect((futures.first_km - futures.lives_km.min(axis: 0)).abs.max).to eq(0.0)

@@ -85,9 +85,9 @@ module BrowserHelper
 
   def focused = page.evaluate_script("document.activeElement.id")
 
-  # Waits until the page has settled on a focus.
+  # Waits until the page has settled on a focus, as long as for anything else.
   def expect_focus(id)
-    20.times { focused == id ? break : sleep(0.05) }
+    (Capybara.default_max_wait_time * 20).times { focused == id ? break : sleep(0.05) }
     expect(focused).to eq(id)
   end
 
