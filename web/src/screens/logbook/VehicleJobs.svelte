@@ -2,22 +2,14 @@
   import * as texts from "../../texts/logbook";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
-  import { api, type Schemas } from "../../api/client";
   import { amount } from "../../format/jobs";
   import { day } from "../../format/words";
   import Problem from "../../parts/Problem.svelte";
-  import { Loader } from "../../parts/loader.svelte";
-  import { whereabouts } from "../../parts/whereabouts.svelte";
+  import { vehicleAt } from "./vehicleAt.svelte";
 
   /** The jobs of a vehicle: what is planned, under way and done. */
   let { params }: { params: { id: string } } = $props();
-  const id = $derived(Number(params.id));
-  $effect(() => whereabouts.at({ vehicle: id }, "jobs"));
-  const loaded = new Loader<Schemas["Vehicle"]>();
-  $effect(() => {
-    const of = id;
-    void loaded.load(() => api.vehicle(of));
-  });
+  const loaded = vehicleAt(() => Number(params.id), "jobs");
 </script>
 
 {#if loaded.error}<Problem error={loaded.error} />{/if}

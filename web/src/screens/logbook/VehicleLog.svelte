@@ -1,22 +1,14 @@
 <script lang="ts">
   import * as texts from "../../texts/logbook";
   import { say } from "../../texts/say";
-  import { api, type Schemas } from "../../api/client";
   import Problem from "../../parts/Problem.svelte";
-  import { Loader } from "../../parts/loader.svelte";
-  import { whereabouts } from "../../parts/whereabouts.svelte";
+  import { vehicleAt } from "./vehicleAt.svelte";
   import { entriesOf } from "./entries";
   import LogTable from "./LogTable.svelte";
 
   /** What was done to one vehicle, when, and by what. */
   let { params }: { params: { id: string } } = $props();
-  const id = $derived(Number(params.id));
-  $effect(() => whereabouts.at({ vehicle: id }, "log"));
-  const loaded = new Loader<Schemas["Vehicle"]>();
-  $effect(() => {
-    const of = id;
-    void loaded.load(() => api.vehicle(of));
-  });
+  const loaded = vehicleAt(() => Number(params.id), "log");
 </script>
 
 {#if loaded.error}<Problem error={loaded.error} />{/if}
