@@ -5,8 +5,8 @@ module Graver
     module Household
       # The household's vehicles as places to go: their axles, and what was begun at each and waits to be gone on with.
       class Places
-        # vehicle: Storage::Vehicle; check: when a look-over that is half entered was last gone on with, or nil; job: Storage::Job
-        # under way, or nil
+        # vehicle: Storage::Vehicle; check: when a look-over that is half entered was last gone on with, or nil; job:
+        # Storage::Job under way, or nil
         Place = Core::Value.define(:vehicle, :check, :job)
 
         def initialize(context)
