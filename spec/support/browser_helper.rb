@@ -24,6 +24,7 @@ Capybara.register_driver(:chromium) do |app|
     js_errors: true,
     process_timeout: 30,
     timeout: 15,
+    protocol_timeout: 30,
     inspector: false
   )
 end
@@ -57,10 +58,13 @@ module BrowserHelper
     # One browser and one server for all examples; each example puts its own application behind them.
     def session = @session ||= Capybara::Session.new(:chromium, ->(env) { application.call(env) })
 
+    # A browser that does not answer in time on a busy machine is closed; the next example starts a new one.
     def leave
       session.reset!
       session.driver.resize(1280, 800)
       session.driver.browser.page.command("Emulation.setEmulatedMedia", media: "", features: [])
+    rescue Ferrum::NoSuchTargetError, Ferrum::TimeoutError, Ferrum::PendingConnectionsError
+      session.quit
     end
   end
 
