@@ -67,7 +67,14 @@ module Benchmarks
     def priors
       given = @contents.fetch("wear/priors.yml")
       part = @rotors ? "rotor" : "pad"
-      { **given, part => given.fetch(part).merge(wear, changes, errors) }
+      { **given, part => given.fetch(part).merge(wear, changes, errors), "driving" => driving(given.fetch("driving")) }
+    end
+
+    # The spread of a year's pace around what was seen is told.
+    def driving(given)
+      law = @world.driving
+      lasting = law.quarter_log_sd / Math.sqrt(1 - (DrivenDays::DRAWN_BACK**2))
+      given.merge("km_per_day" => law.km_per_day, "log_sd" => law.log_sd, "floor_log_sd" => lasting / Math.sqrt(2))
     end
 
     def wear
@@ -104,7 +111,8 @@ module Benchmarks
         "seizures" => seizures,
         "quiet" => {
           "share" => NEVER,
-          "times" => 1.0
+          "times" => 1.0,
+          "pin_times" => 1.0
         },
         "odd_from_new" => {
           "share" => NEVER,

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-require "date"
 require "json"
 require_relative "chance"
+require_relative "driven_days"
 require_relative "world"
 
 module Benchmarks
@@ -21,8 +21,6 @@ module Benchmarks
     DRIFTING = %i[mixed drifting single earlier].freeze
     STEPS = 220
     PLATE_MM = 5.0
-    BEGUN = Date.new(2015, 1, 1)
-    KM_A_DAY = 33.0
     HEADINGS = %w[date odometer axle side part pad event method value unit overall].freeze
 
     attr_reader :truth_km, :as_of_km, :limit_mm
@@ -32,6 +30,7 @@ module Benchmarks
       @regime = regime
       @chance = Chance.new((seed * 97) + REGIMES.index(regime))
       @laws = rotors? ? world.rotor : world.pad
+      @driven = DrivenDays.new(world.driving, seed)
       draw_vehicle
       sets_before = regime == :earlier ? @chance.pick(1, 2) : 0
       sets_before.times { live(last: false) }
@@ -60,6 +59,9 @@ module Benchmarks
       )
     end
 
+    def truth_days = (day(as_of_km + truth_km) - day(as_of_km)).to_i
+    def as_of = day(as_of_km)
+
     # What a spreadsheet would draw its line through: the thinnest of each service of the set that is on.
     def points = [[@fitted_km, @stated || guessed_new], *@thinnest].uniq(&:first)
 
@@ -67,7 +69,7 @@ module Benchmarks
 
     def guessed_new = rotors? ? limit_mm + 2 : 11.0
     def components = rotors? ? ROTORS : PADS
-    def day(km) = BEGUN + (km / KM_A_DAY).floor
+    def day(km) = @driven.on(km)
 
     def draw_vehicle
       @rows = []

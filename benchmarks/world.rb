@@ -19,6 +19,7 @@ module Benchmarks
   # skipped           share of pads nobody read at a service
   # unknown_new       share of logs that do not say how thick the set was when new
   # gross_mm          range of a zero that is off
+  # driving           Driving: km_per_day (median), log_sd between vehicles, quarter_log_sd from quarter to quarter
   World =
     Struct.new(
       :name,
@@ -38,9 +39,11 @@ module Benchmarks
       :skipped,
       :unknown_new,
       :gross_mm,
+      :driving,
       keyword_init: true
     )
   class World
+    Driving = Struct.new(:km_per_day, :log_sd, :quarter_log_sd, keyword_init: true)
     Part =
       Struct.new(
         :rate_mm_per_1000km,
@@ -114,7 +117,8 @@ module Benchmarks
       services: [2, 6],
       skipped: 0.0,
       unknown_new: 0.2,
-      gross_mm: [0.5, 1.5]
+      gross_mm: [0.5, 1.5],
+      driving: Driving.new(km_per_day: 33.0, log_sd: 0.4, quarter_log_sd: 0.1)
     }.freeze
 
     def self.of(name, **differs) = new(name:, **USUAL, **differs)
@@ -144,7 +148,8 @@ module Benchmarks
         seize: [1.3, 3.2],
         services: [1, 8],
         skipped: 0.25,
-        unknown_new: 0.4
+        unknown_new: 0.4,
+        driving: Driving.new(km_per_day: 40.0, log_sd: 0.6, quarter_log_sd: 0.2)
       ),
       of(
         "careless",

@@ -62,6 +62,7 @@ RSpec.describe "Curves and days" do
         look_again_km: pads.first.quantile(0.05),
         look_again_chance: 0.05,
         last_look:,
+        kin: [],
         why: {
         }
       )

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "json"
+require "open3"
 require "prop_check"
 
 RSpec.describe Graver::Core::Wear::Forecast do
@@ -15,6 +16,18 @@ RSpec.describe Graver::Core::Wear::Forecast do
       },
       increment_mm: 0.03
     )
+  end
+
+  # What is stored is what R says today, where R is installed.
+  it "stands on answers that R gives again" do
+    skip "R is not installed" unless system("Rscript", "--version", out: File::NULL, err: File::NULL)
+    again, problem, = Open3.capture3("Rscript", "--vanilla", File.expand_path("../reference/wear.R", __dir__))
+    expect(problem).to eq("")
+    JSON
+      .parse(again)
+      .each do |name, values|
+        expect(values).to match(reference.fetch(name).map { |one| be_within(one.abs * 1e-4).of(one) })
+      end
   end
 
   def plain_quantiles(set, as_of_km)

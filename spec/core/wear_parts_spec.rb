@@ -140,8 +140,8 @@ RSpec.describe "The parts of the forecast" do
       even = [8000, 16_000, 24_000, 32_000].map { |km| read(km, 11.0 - (km * 0.14e-3), 0.05) }
       bent = [read(8000, 9.9, 0.05), read(16_000, 8.8, 0.05), read(24_000, 6.5, 0.05), read(32_000, 4.2, 0.05)]
       quiet =
-        [even, bent].map do |last|
-          pads = { "left_inner" => fitted(*last), "left_outer" => fitted(*even), "right_inner" => fitted(*even) }
+        [even, bent].map do |readings|
+          pads = %w[left_inner left_outer right_inner].to_h { |pad| [pad, fitted(*readings)] }
           follow(pads, as_of_km: 32_000).quiet
         end
       expect(quiet.first).to be > prior.quiet[:share] + 0.1
@@ -210,7 +210,7 @@ RSpec.describe "The parts of the forecast" do
   describe Graver::Core::Wear::ChangeTable do
     it "weighs a quiet axle against a lively one by whether anything happened" do
       how = { per_life: 2.0, log_mean: 0.5, log_sd: 0.3 }
-      one = prior.with(axle_changes: [how], seizures: [], quiet: { share: 0.4, times: 0.1 })
+      one = prior.with(axle_changes: [how], seizures: [], quiet: { share: 0.4, times: 0.1, pin_times: 0.7 })
       quiet = Numo::DFloat[0.4, 0.9]
       chances, after = described_class.new(one, ["left"], ["left"], [0.5]).chances(Numo::DFloat[0.3, 0.3], quiet)
       lively, calm = Math.exp(-2.0 * 0.3), Math.exp(-0.2 * 0.3)
@@ -221,6 +221,25 @@ RSpec.describe "The parts of the forecast" do
           [be_within(1e-9).of(share * calm / nothing), be_within(1e-9).of(share * (1 - calm) / (1 - nothing))]
         )
       end
+    end
+
+    it "lets pins seize on a quiet axle more often than it changes its rate" do
+      pin = { per_life: 2.0, log_mean: 0.7, log_sd: 0.2, mate_log_mean: 0.0, mate_log_sd: 0.1 }
+      one =
+        prior.with(
+          axle_changes: [],
+          seizures: [pin],
+          seizure_weights: {
+            "left" => 1.0
+          },
+          quiet: {
+            share: 1.0,
+            times: 0.0,
+            pin_times: 0.5
+          }
+        )
+      chances, = described_class.new(one, ["left"], ["left"], [0.5]).chances(Numo::DFloat[0.3], Numo::DFloat[1.0])
+      expect(chances[1, 0]).to be_within(1e-9).of(1 - Math.exp(-0.3))
     end
   end
 
@@ -249,7 +268,7 @@ RSpec.describe "The parts of the forecast" do
           )
         end
       faster = { per_life: 1.0, log_mean: 2.0, log_sd: 0.01 }
-      one = calm.with(axle_changes: [faster], quiet: { share: 0.5, times: 0.1 }, increment_mm: 1e-9)
+      one = calm.with(axle_changes: [faster], quiet: { share: 0.5, times: 0.1, pin_times: 0.7 }, increment_mm: 1e-9)
       met =
         [0.0, 1.0, 0.5].map do |quiet|
           lives = described_class.new(start[quiet], one, 3.0).lives_km

@@ -207,6 +207,9 @@ module Graver
         )
       end
 
+      # How far what is said without being measured is off (Core::Wear::Hearsay#spread).
+      def hearsay = @contents.fetch("wear/priors.yml").fetch("hearsay")
+
       def outlook
         @outlook ||=
           Core::Wear::Outlook.new(
@@ -257,7 +260,7 @@ module Graver
 
       # Positions stay names; what is said of them, and of suppositions, has keys of its own.
       def symbolic(member, value)
-        return value if %i[component_log_offset seizure_weights].include?(member)
+        return value if %i[component_log_offset axle_log_offset seizure_weights].include?(member)
 
         case value
         when Array

@@ -42,16 +42,24 @@ module Graver
       end
 
       def answer(specification, axle, entries, now, driving)
-        mine = entries.fetch(axle, [])
-        # what went on without a side went on at both
-        sides = mine.any? { |entry| entry.side.nil? } ? [] : mine.map(&:side).uniq.sort
+        others = specification.axle_names - [axle]
         @outlook.call(
-          entries: mine,
-          specifications: specification.parts(axle, sides.empty? ? %w[left right] : sides),
+          entries: entries.fetch(axle, []),
+          specifications: parts(specification, axle, entries),
+          beside: {
+            others: others.map { |other| [entries.fetch(other, []), parts(specification, other, entries)["pad"]] }
+          },
           as_of_date: now[0],
           as_of_km: now[1],
           driving:
         )
+      end
+
+      # What went on without a side went on at both.
+      def parts(specification, axle, entries)
+        mine = entries.fetch(axle, [])
+        sides = mine.any? { |entry| entry.side.nil? } ? [] : mine.map(&:side).uniq.sort
+        specification.parts(axle, sides.empty? ? %w[left right] : sides)
       end
     end
   end

@@ -60,7 +60,8 @@ module Graver
               new_mm: known["new_mm"],
               limit_mm: known["limit_mm"] || known["discard_mm"],
               backing_mm: known["backing_mm"],
-              backing_uncertainty_mm: nil
+              backing_uncertainty_mm: nil,
+              axle:
             )
           ]
         end

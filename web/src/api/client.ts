@@ -164,6 +164,8 @@ export const api = {
   schedule: (change: Schemas["ScheduleChange"], seen?: string | null) =>
     asSeen(seen, (header) => client.PUT("/schedule", { params: { header }, body: change })),
   findings: (vehicle: number) => taken(client.GET("/vehicles/{id}/findings", { params: { path: { id: vehicle } } })),
+  logClaim: (vehicle: number, claim: Schemas["PadClaim"]) =>
+    taken(client.POST("/vehicles/{id}/claims/log", { params: { path: { id: vehicle } }, body: claim })),
   claim: (vehicle: number, claim: Schemas["Claim"]) =>
     taken(client.POST("/vehicles/{id}/claims", { params: { path: { id: vehicle } }, body: claim })),
   chooseSchools: (choice: Schemas["SchoolChoice"], seen?: string | null) =>

@@ -45,6 +45,9 @@ export const thereIsRoomForIt = "there is room for it, watch the level";
 export const axlePositionPadACaliper =
   "{axle} {position} pad: a caliper reading narrows “when” by about {round} % ({rough})";
 export const noticedSomethingOnTheRoad = "Noticed something on the road?";
+export const odometerForTheLog = "Odometer";
+export const saveClaimToTheLog = "Save claim to the log";
+export const claimCountsALittle = "Saved. It counts a little in the forecast, and is compared with your next readings.";
 export const aShopsClaim = "A shop's claim?";
 export const againstTheLookOverBefore = "Against the look-over before";
 export const before = "Before";

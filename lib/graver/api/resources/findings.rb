@@ -7,6 +7,7 @@ module Graver
       class Findings < Resource
         get "/vehicles/:id/findings", :findings
         post "/vehicles/:id/claims", :check_claim
+        post "/vehicles/:id/claims/log", :log_claim, 201
         get "/schools", :all_schools
         put "/schools", :choose_schools
         get "/symptoms", :symptoms
@@ -14,6 +15,7 @@ module Graver
 
         def findings = kept("findings", id) { serializer.call(judging.call(id), schools.chosen, context.today) }
         def check_claim = serializer.claim(*judging.claim(id, payload(Contracts::Claim)))
+        def log_claim = { id: Service::Measuring::LogClaim.new(context).call(id, payload(Contracts::PadClaim)) }
         def all_schools
           chosen = schools.chosen
           { schools: Serializers::Schools.call(knowledge, chosen), revision: revision(chosen) }

@@ -10,8 +10,8 @@ module Graver
         # Less likely than this, nothing is said of it.
         CHANGED_FROM = 0.5
         # How much its log must have moved what is believed of sudden changes on an axle, for it to be said.
-        QUIET_FROM = 0.62
-        LIVELY_BELOW = 0.35
+        QUIET_FROM = 0.82
+        LIVELY_BELOW = 0.5
 
         def initialize(knowledge)
           @knowledge = knowledge
@@ -140,7 +140,7 @@ module Graver
             driving_sentence(answer),
             *changed_sentences(answer),
             quiet_sentence(answer),
-            counter_sentence(overview),
+            *said_sentences(overview),
             *doubt_sentences(overview)
           ].compact
         end
@@ -164,10 +164,20 @@ module Graver
         def prior_sentence(answer)
           prior = @knowledge.prior("pad")
           low, high = [-1.2816, 1.2816].map { |z| prior.rate_mm_per_1000km * Math.exp(z * prior.rate_log_sd) }
-          said = Texts.say("forecast.prior", low: format("%.2f", low), high: format("%.2f", high))
+          said = [Texts.say("forecast.prior", low: format("%.2f", low), high: format("%.2f", high)), *kin(answer)].join(
+            " "
+          )
           return said unless answer.pads&.readings&.positive?
 
           "#{said} #{Texts.say("forecast.replaced", share: Formats.percent(replaced(answer.pads, prior)))}"
+        end
+
+        def kin(answer)
+          return [] unless answer.pads
+
+          answer.kin.map do |pace|
+            Texts.say("forecast.kin", axle: pace.axle, rate: format("%.2f", 1000 * Math.exp(pace.log_rate)))
+          end
         end
 
         # How much of what was unsure of the rate before any reading is not so any more: of the variance of its
@@ -190,9 +200,20 @@ module Graver
           Texts.say("forecast.driving", km: answer.driving.km_per_day.round, years:)
         end
 
-        # What the vehicle's own counter said last of the set that is on, beside this forecast.
-        def counter_sentence(overview)
-          counter = Service::Overview::OwnCounter.of(@knowledge, overview) or return
+        # What was said last of the set that is on, beside this forecast.
+        def said_sentences(overview)
+          said = Service::Overview::LastSaid.new(@knowledge, overview)
+          [counter_sentence(overview, said.counter), claim_sentence(overview, said.claim)]
+        end
+
+        def claim_sentence(overview, claim)
+          claim or return
+          mm = overview.answer.pads.now.values.map { |now| now[:mean_mm] }.min
+          Texts.say("forecast.claim", day: claim.date, claimed: claim.thickness_mm, mm: mm.round(1))
+        end
+
+        def counter_sentence(overview, counter)
+          counter or return
           life, unit = overview.answer.pads.first, overview.file.vehicle.distance_unit
           low, middle, high = [0.1, 0.5, 0.9].map { |chance| life.quantile(chance) }
           tokens = { day: counter.date, counter: counter.said_km, left: counter.left_km, low:, middle:, high: }

@@ -12,16 +12,12 @@ module Graver
       # error. Those that tell the same story become one, and the weightiest are kept. Where the rate lies, how much it
       # drifts and how large the readings' errors are, are suppositions from the start.
       class AxleFilter
-        # Middles of the prior's parts, in its standard deviations, and what is left of the spread within each.
-        PARTS = [-2.4, -1.8, -1.2, -0.6, 0.0, 0.6, 1.2, 1.8, 2.4].freeze
-        WITHIN = 0.45
         NUMBERS = Numo::DFloat::Math
         # Suppositions kept from service to service, looked at for merging, after a branching, and between two readings.
-        KEPT = 60
-        MERGED = 150
-        BRANCHED = 300
-        WHILE_READING = 150
-        MOST_STARTS = 8
+        KEPT = 40
+        MERGED = 80
+        BRANCHED = 100
+        WHILE_READING = 80
         NEGLIGIBLE_CHANGE = 1e-6
         # Where on a stretch a change may have happened, as shares of it.
         MOMENTS = [0.15, 0.5, 0.85].freeze
@@ -36,7 +32,7 @@ module Graver
           @prior = prior
           @components = history.sets.flat_map(&:keys).uniq
           @on = {}
-          @hypotheses = start
+          @hypotheses = FirstHypotheses.new(prior, @components, BRANCHED).call(history.axle, history.kin)
           @km = nil
           Moments.call(history).each { |moment| pass(moment) }
           travel(@history.as_of_km)
@@ -63,110 +59,30 @@ module Graver
 
         private
 
-        # A part of the spread of rates, a kind, and which component is odd from new (nil: none).
-        Cell = Struct.new(:part, :kind, :share, :odd)
-
-        # Where every axle with these components starts: worked out once for a prior.
-        STARTS = {}.compare_by_identity
-        private_constant :STARTS
-
-        def start
-          STARTS.shift if STARTS.length > MOST_STARTS
-          ((STARTS[@prior] ||= {})[@components] ||= first).copy
-        end
-
-        def first
-          cells =
-            PARTS
-              .product(kinds, [nil, *@components])
-              .map do |part, (kind, share), odd|
-                told = kind.dup
-                told.story += 100 * who(odd) if odd
-                Cell.new(part, told, share, odd)
-              end
-          Hypotheses
-            .new(
-              @components,
-              first_means(cells),
-              first_variances(cells),
-              cells.map { |cell| first_weight(cell) },
-              cells.map(&:kind)
-            )
-            .tap { |hypotheses| hypotheses.prune(BRANCHED) }
-        end
-
-        # [[Hypotheses::Kind, share], ...]
-        def kinds
-          combined = @prior.drifts.product(@prior.errors)
-          combined.each_with_index.map do |(drift, error), at|
-            [
-              Hypotheses::Kind.new(
-                story: at,
-                drift_sd: drift[:log_sd],
-                drift_km: drift[:km],
-                error: error[:times],
-                off: 0.0,
-                quiet: @prior.quiet[:share]
-              ),
-              drift[:share] * error[:share]
-            ]
-          end
-        end
-
-        def first_weight(cell)
-          odd = @prior.odd_from_new[:share]
-          share = cell.odd ? odd * @prior.seizure_weights.fetch(cell.odd, 0.0) : 1 - odd
-          (-0.5 * cell.part * cell.part / (1 - (WITHIN**2))) + Math.log(cell.share + 1e-30) + Math.log(share + 1e-12)
-        end
-
-        def first_means(cells)
-          middle = Math.log(@prior.rate_mm_per_1000km / 1000)
-          base = cells.map { |cell| middle + (cell.part * @prior.rate_log_sd) }
-          deviations =
-            @components.map do |component|
-              cells.map { |cell| offset(component) + (cell.odd == component ? @prior.odd_from_new[:log_mean] : 0.0) }
-            end
-          none = [0.0] * cells.length
-          [base, none, none, *deviations, *([none] * @components.length)]
-        end
-
-        def first_variances(cells)
-          own = @prior.deviation_log_sd**2
-          deviations =
-            @components.map do |component|
-              cells.map { |cell| own + (cell.odd == component ? @prior.odd_from_new[:log_sd]**2 : 0.0) }
-            end
-          spread = [(WITHIN * @prior.rate_log_sd)**2] * cells.length
-          [
-            spread,
-            cells.map { |cell| cell.kind.drift_sd**2 },
-            [0.0] * cells.length,
-            *deviations,
-            *([[0.0] * cells.length] * @components.length)
-          ]
-        end
-
         # As ChangeTable#who has it.
         def who(component) = 2 + @components.index(component)
         def offset(component) = @prior.component_log_offset.fetch(component, 0.0)
 
         def pass(moment)
-          travel(moment.km, read: moment.readings.any?)
+          travel(moment.km, moment.readings.select { |component, _| @on[component] && !moment.fits.key?(component) })
           moment.freed.each { |component| free(component) if @on[component] }
           put_on(moment.fits, moment.choices) if moment.fits.any?
           read(moment) if moment.readings.any?
+          moment.said.each { |said| hypotheses.hear(said, @history.limit_mm, @on.keys) }
         end
 
-        # Wears everything that is on up to a place. What changed on the way changed early, half way or late.
-        def travel(km, read: false)
+        # Wears everything that is on up to a place. What changed on the way changed early, half way or late. read: what
+        # is read there, which decides what is worth following.
+        def travel(km, read = [])
           from = @km || km
           @km = [from, km].max
           return if @km == from || @on.empty?
 
           distance_km = @km - from
-          changes = changes(read ? MOMENTS : [0.5])
+          changes = changes(read.any? ? MOMENTS : [0.5])
           chances, quiet = changes.chances(lives(distance_km), hypotheses.quiet)
-          which = hypotheses.branch(NUMBERS.log(chances), BRANCHED, negligible: NEGLIGIBLE_CHANGE, quiet:)
+          promise = hypotheses.promise(changes, distance_km, read, @prior.increment_mm)
+          which = hypotheses.branch(NUMBERS.log(chances), BRANCHED, negligible: NEGLIGIBLE_CHANGE, quiet:, promise:)
           hypotheses.tell(changes.kind(which))
           before = changes.moment(which) * distance_km
           wear(before, before / 2)
@@ -254,7 +170,7 @@ module Graver
               forget_errors
             end
           hypotheses.prune(MERGED)
-          2.times { hypotheses.merge }
+          hypotheses.merge
           hypotheses.prune(KEPT)
         end
 

@@ -20,14 +20,15 @@ module Graver
           @cases = cases(axle + corners(on), moments)
           @per_life, @moments, @kinds, @who =
             %i[per_life moment kind who].map { |name| Numo::DFloat.cast(@cases.map(&name)) }
+          @quietly = Numo::DFloat.cast(@cases.map { |kase| kase.per_life * rarely(kase.who) })
           @shift, @variance = [1, 2].map { |at| table(at) }
         end
 
         # The chance of each case, and that of a quiet axle where it is the case: [case, supposition] both.
         # lives: shares of a life worn on the stretch; quiet: chance that things happen rarely on this axle.
         def chances(lives, quiet)
-          rarely = chances_at(lives * @prior.quiet[:times]) * quiet
-          all = (chances_at(lives) * (1 - quiet)) + rarely + 1e-30
+          rarely = chances_at(@quietly, lives) * quiet
+          all = (chances_at(@per_life, lives) * (1 - quiet)) + rarely + 1e-30
           [all, rarely / all]
         end
 
@@ -43,10 +44,17 @@ module Graver
         def shift(which) = @shift[true, which].dup
         def variance(which) = @variance[true, which].dup
 
+        # What each case does to the logarithm of one component's rate: [shift, variance, moment] per case. row: of the
+        # component's deviation
+        def felt(row) = [@shift, @variance].map { |table| table[0, true] + table[row, true] } << @moments
+
         private
 
-        def chances_at(lives)
-          chances = 1 - Numo::DFloat::Math.exp(-@per_life[true, :new] * lives[:new, true])
+        # How many times as often as usual the axle, or one component, changes on a quiet axle.
+        def rarely(who) = @prior.quiet.fetch(who > 1 ? :pin_times : :times)
+
+        def chances_at(per_life, lives)
+          chances = 1 - Numo::DFloat::Math.exp(-per_life[true, :new] * lives[:new, true])
           chances[0, true] = (1 - chances.sum(axis: 0)).clip(0.02, 1)
           chances
         end

@@ -21,15 +21,19 @@ module Graver
           @new_parts = new_parts
         end
 
-        # entries of one part, PartSpecification, odometer in km -> History. Entries may come in any order; those of one
-        # day and odometer keep theirs (old pads read, then new ones fitted).
-        def call(entries, specification, as_of_km:)
+        # entries of one part, PartSpecification, odometer in km; said: [Hearsay] of the pads, kin: [Pace] -> History.
+        # Entries may come in any order; those of one day and odometer keep theirs (old pads read, then new ones fitted).
+        def call(entries, specification, as_of_km:, said: [], kin: [])
           ordered = in_order(entries.select { |entry| entry.part == specification.part })
           fittings =
             specification.components.to_h { |component| [component, fittings(component, ordered, specification)] }
           fittings = infer_unread(fittings, ordered, specification)
+          sets = sets(fittings)
           History.new(
-            sets: sets(fittings),
+            sets:,
+            said: specification.part == "pad" ? of_this_set(said, sets, as_of_km) : [],
+            axle: specification.axle,
+            kin:,
             limit_mm: specification.limit_mm,
             as_of_km:,
             freed: freed(entries, specification)
@@ -37,6 +41,13 @@ module Graver
         end
 
         private
+
+        # Only the newest of each kind: a counter, and who looks at brakes for money, is wrong the same way every time.
+        def of_this_set(said, sets, as_of_km)
+          from = sets.last.to_h.values.filter_map(&:fitted_km).max || 0.0
+          here = said.select { |each| each.odometer_km > from && each.odometer_km <= as_of_km }
+          here.group_by { |each| each.left_km.nil? }.values.map { |each| each.max_by(&:odometer_km) }
+        end
 
         # Whatever was made free at a corner concerns its pads and its rotor.
         def freed(entries, specification)

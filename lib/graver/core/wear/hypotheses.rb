@@ -23,6 +23,8 @@ module Graver
         include Wearing
         include Reading
         include Merging
+        include Foreseeing
+        include Hearing
 
         BASE = 0
         DRIFT = 1
@@ -107,10 +109,11 @@ module Graver
         def suppose_off(which) = @kinds[:off] = which
 
         # Each supposition becomes several: log_chances [case, supposition] (or a number for all of a case). The
-        # weightiest are kept. quiet: that chance in each case. -> the number of the case, per supposition.
-        def branch(log_chances, most, negligible: 1e-5, quiet: nil)
+        # weightiest are kept, counted with what they promise. quiet: that chance in each case. -> the number of the
+        # case, per supposition.
+        def branch(log_chances, most, negligible: 1e-5, quiet: nil, promise: 0.0)
           weights = log_weight[:new, true] + table_of(log_chances)
-          keep = weightiest(weights.flatten, most, negligible)
+          keep = weightiest((weights + promise).flatten, most, negligible)
           cases = keep / length
           kept = weights.flatten[keep].dup
           select(keep % length)

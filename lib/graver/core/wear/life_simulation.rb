@@ -203,13 +203,14 @@ module Graver
             size += mine * drawn(kind, :log_mean, :log_sd, SIZE_ROW + row)
             mate += mine * drawn(kind, :mate_log_mean, :mate_log_sd, MATE_ROW + row - 1) if kind.key?(:mate_log_mean)
           end
-          [NUMBERS.log(1 - self.class.chances[row, true]) / (often * -total), size, mate]
+          times = @prior.quiet.fetch(row.zero? ? :times : :pin_times)
+          [NUMBERS.log(1 - self.class.chances[row, true]) / (often(times) * -total), size, mate]
         end
 
-        # How many times as often as on a lively axle things happen, per future.
-        def often
+        # How many times as often as on a lively axle things happen, per future; times: on a quiet one.
+        def often(times)
           quiet = Numo::DFloat.cast(self.class.chances[QUIET_ROW, true] < @start.quiet)
-          1 - (quiet * (1 - @prior.quiet[:times]))
+          1 - (quiet * (1 - times))
         end
 
         def drawn(kind, mean, spread, row) = kind[mean] + (self.class.normals[row, true] * kind[spread])

@@ -6,9 +6,9 @@ module Graver
       # An axle's history in the order of the odometer: at each moment what went on and what was read there.
       #
       # Moment: km; fits { component => Thickness when it went on, or Guess }; choices [mm] of what went on, or nil;
-      # readings [[component, Observation]]; freed [component].
+      # readings [[component, Observation]]; freed [component]; said [Hearsay].
       module Moments
-        Moment = Value.define(:km, :fits, :choices, :readings, :freed)
+        Moment = Value.define(:km, :fits, :choices, :readings, :freed, :said)
         # Where a component with no known fitting begins: somewhere between new and its limit.
         Guess = Value.define(:value_mm, :standard_uncertainty_mm, :shared_mm)
 
@@ -20,9 +20,15 @@ module Graver
             history.sets.each_with_index.flat_map do |set, number|
               set.flat_map { |component, fitting| rows(component, fitting, number, history.limit_mm) }
             end
-          rows += history.freed.map { |km, components| [km, history.sets.length, :freed, components] }
-          moments = rows.group_by { |km, number, _| [km.to_f, number] }.sort_by(&:first)
+          moments = (rows + beside(history)).group_by { |km, number, _| [km.to_f, number] }.sort_by(&:first)
           moments.map { |(km, _), here| moment(km, here) }
+        end
+
+        # After whatever was read or fitted at the same place.
+        def beside(history)
+          last = history.sets.length
+          history.freed.map { |km, components| [km, last, :freed, components] } +
+            history.said.map { |said| [said.odometer_km, last, :said, said] }
         end
 
         def rows(component, fitting, number, limit_mm)
@@ -54,11 +60,12 @@ module Graver
             fits: of.call(:fit).to_h,
             choices: of.call(:choices).first,
             readings: of.call(:read),
-            freed: of.call(:freed).flatten.uniq
+            freed: of.call(:freed).flatten.uniq,
+            said: of.call(:said)
           )
         end
 
-        private_class_method :rows, :start_of, :moment
+        private_class_method :beside, :rows, :start_of, :moment
       end
     end
   end

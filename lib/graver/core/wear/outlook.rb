@@ -9,6 +9,7 @@ module Graver
         # is missing timeline Schedule::Timeline: the driving ahead
         # look_again_km  distance from now at which the chance of a pad having passed its limit is still small
         # last_look      Date this axle was last read, nil: never
+        # kin            [Pace] of the vehicle's other axles
         Answer =
           Value.define(
             :as_of_date,
@@ -19,6 +20,7 @@ module Graver
             :look_again_km,
             :look_again_chance,
             :last_look,
+            :kin,
             :why
           ) do
             def driving = timeline.driving
@@ -56,7 +58,8 @@ module Graver
         def driving(odometer) = Schedule::Driving.from(odometer, @driving_prior)
 
         # entries: [Entry] up to now; specifications: { "pad" => PartSpecification or nil, "rotor" => ... };
-        # last_look: Date; driving: Schedule::Driving of the vehicle; planned: { trips:, changes: } its owner has
+        # beside: { said: [Hearsay] of its pads, others: [[[Entry], PartSpecification], ...] pads of the vehicle's other
+        # axles }, up to now; driving: Schedule::Driving of the vehicle; planned: { trips:, changes: } its owner has
         # planned; look_again_chance: the owner's comfort where it is not the usual one.
         def call(
           entries:,
@@ -64,15 +67,16 @@ module Graver
           as_of_date:,
           as_of_km:,
           driving:,
-          last_look: nil,
+          beside: {},
           planned: {},
           look_again_chance: @look_again_chance
         )
           why = {}
           timeline = Schedule::Timeline.new(driving, as_of_date, **planned)
+          known = { as_of_km:, said: beside.fetch(:said, []), kin: paces(beside.fetch(:others, []), as_of_km) }
           results =
             %w[pad rotor].to_h do |part|
-              [part, forecast(part, entries, specifications[part], as_of_km, why)&.along(timeline)]
+              [part, forecast(part, entries, specifications[part], known, why)&.along(timeline)]
             end
           answer(
             Answer.new(
@@ -82,8 +86,9 @@ module Graver
               rotors: results["rotor"],
               why:,
               timeline:,
+              kin: known[:kin],
               look_again_chance:,
-              last_look:,
+              last_look: entries.select(&:thickness?).map(&:date).max,
               look_again_km: nil
             )
           )
@@ -106,17 +111,26 @@ module Graver
           given.with(look_again_km: (given.pads || given.rotors)&.first&.quantile(given.look_again_chance))
         end
 
+        def paces(others, as_of_km)
+          others.filter_map do |entries, specification|
+            next unless specification.limit_mm
+
+            history = @history_builder.call(entries, specification, as_of_km:)
+            Pace.of(specification.axle, history, @priors.fetch("pad").set_log_sd)
+          end
+        end
+
         # Where some positions were renewed and of the others nothing is known at all, nobody can say which goes first.
         def never_seen(history, specification)
           history.sets.empty? ? [] : specification.components - history.sets.last.keys
         end
 
-        def forecast(part, entries, specification, as_of_km, why)
+        def forecast(part, entries, specification, known, why)
           unless specification&.limit_mm
             why[part] = Texts.say(part == "pad" ? "forecast.no_limit" : "forecast.no_discard")
             return
           end
-          history = @history_builder.call(entries, specification, as_of_km:)
+          history = @history_builder.call(entries, specification, **known)
           if (unknown = never_seen(history, specification)).any?
             why[part] = Texts.say("forecast.never_seen", places: unknown.map { |place| place.tr("_", " ") }, part:)
             return

@@ -5,11 +5,18 @@ module Graver
     module Wear
       # What is known of an axle's pads or rotors; lengths in mm, nil where unknown.
       # components: ids of the positions, e.g. ["left_inner", "left_outer", "right_inner", "right_outer"].
-      # limit_overall: the limit is stated with the backing plate.
+      # axle: its name, or nil. limit_overall: the limit is stated with the backing plate.
       PartSpecification =
-        Value.define(:part, :components, :new_mm, :limit_mm, :backing_mm, :backing_uncertainty_mm, :limit_overall) do
-          def initialize(limit_overall: false, **rest) = super
-        end
+        Value.define(
+          :part,
+          :components,
+          :new_mm,
+          :limit_mm,
+          :backing_mm,
+          :backing_uncertainty_mm,
+          :limit_overall,
+          :axle
+        ) { def initialize(limit_overall: false, axle: nil, **rest) = super }
     end
   end
 end

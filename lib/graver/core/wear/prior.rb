@@ -17,12 +17,15 @@ module Graver
       # common_increment          share of that unevenness that all components of the axle have in common
       # errors                    suppositions of the size of the readings' errors: [{ share:, times: (as usual) }]
       # drifts                    suppositions of how the rate drifts: [{ share:, log_sd:, km: (correlation distance) }]
+      # axle_log_offset           { "rear" => -0.2 }, how much faster such an axle wears as a rule
+      # axles_alike               correlation of the logarithms of the rates of one vehicle's axles
       # axle_changes              [{ per_life:, log_mean:, log_sd: }] the whole axle's rate jumps (a commute, towing)
       # seizures                  [{ per_life:, log_mean:, log_sd:, mate_log_mean:, mate_log_sd: }] one component speeds
       #                           up (a pin, a piston); its mate at the same corner slows down, stops, or goes on
       # odd_from_new              { share:, log_mean:, log_sd: } one component does so from the start
       # seizure_weights           { "left_inner" => 0.35 } which component it is, sums to one
-      # quiet                     { share:, times: } on such a share of axles all of these come so many times as often
+      # quiet                     { share:, times:, pin_times: } on such a share of axles changes of the axle, and
+      #                           seizures, come so many times as often
       # freed_log_sd              change of rate to expect when pins or pistons were freed
       # kept_deviation            correlation of a position's deviation with that of its earlier set
       # wrong                     { share:, sd_mm: } a single reading is simply wrong
@@ -35,6 +38,8 @@ module Graver
           :set_log_sd,
           :deviation_log_sd,
           :component_log_offset,
+          :axle_log_offset,
+          :axles_alike,
           :life_mm,
           :increment_mm,
           :common_increment,

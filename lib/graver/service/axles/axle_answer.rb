@@ -18,6 +18,7 @@ module Graver
           days = [(@context.today - last_date).to_i, 0].max
           asked = {
             entries: file.entries,
+            beside: file.beside,
             specifications: file.specifications(limit_mm:),
             driving:,
             as_of_date: @context.today,
@@ -26,7 +27,6 @@ module Graver
               trips: file.planned.trips,
               changes: file.planned.changes
             },
-            last_look: file.last_look,
             look_again_chance: ScheduleChoices.new(@context).comfort
           }
           @context.outlooks.fetch(asked) { @outlook.call(**asked) }

@@ -10,6 +10,8 @@ module Graver
         # nobody drives.
         Household = Core::Value.define(:knowledge, :instruments, :school_limit_mm, :floor)
 
+        # AxleRecords of the vehicle's other axles
+        attr_accessor :siblings
         attr_reader :floor, :vehicle, :axle, :data, :look_overs, :planned
 
         # data: { key => Storage::BrakeDatum }; look_overs: all of the vehicle, oldest first.
@@ -23,6 +25,7 @@ module Graver
           @knowledge, @instruments, @school_limit_mm, @floor = household.deconstruct
           @sources = sources
           @planned = planned
+          @siblings = []
         end
 
         def number(key) = data[key] && Core::Quantity::EnteredNumber.parse(data[key].value)
@@ -96,6 +99,19 @@ module Graver
 
         # Of its log, what counts: [Core::Wear::Entry].
         def entries = usable.entries
+        # What else speaks for its pads, until a day (Core::Wear::Outlook#call).
+        def beside(until_day: nil)
+          known = until_day ? look_overs.select { |look_over| look_over.date <= until_day } : look_overs
+          others =
+            siblings.map do |record|
+              [
+                record.entries.select { |entry| until_day.nil? || entry.date <= until_day },
+                record.specifications["pad"]
+              ]
+            end
+          { said: SaidOfPads.new(@knowledge).hearsay(known, axle.name), others: }
+        end
+
         # What does not, each with why: [UsableEntries::Unusable].
         def unusable = usable.unusable
         # Why no thickness can be made of a reading of this axle, in a sentence, or nil.
@@ -110,7 +126,10 @@ module Graver
               floor: @floor
             )
           data = @data.merge(changes).compact
-          self.class.new(vehicle:, axle:, data:, look_overs:, household:, sources: @sources, planned:)
+          self
+            .class
+            .new(vehicle:, axle:, data:, look_overs:, household:, sources: @sources, planned:)
+            .tap { |other| other.siblings = siblings }
         end
 
         # Units this vehicle has been read in.
@@ -149,9 +168,6 @@ module Graver
           look_over = look_overs.find { |each| each.readings.any? { |row| row.id == entry.ref } }
           [look_over.readings.find { |row| row.id == entry.ref }, look_over]
         end
-
-        # When this axle was last read, or nil.
-        def last_look = entries.select(&:thickness?).map(&:date).max
 
         def odometer = look_overs.map { |look_over| [look_over.date, look_over.odometer_km] }.uniq
 
@@ -224,7 +240,8 @@ module Graver
             limit_mm:,
             backing_mm: part == "pad" ? length_mm("pad.backing_plate") : nil,
             backing_uncertainty_mm: nil,
-            limit_overall: part == "pad" && limit_overall?
+            limit_overall: part == "pad" && limit_overall?,
+            axle: axle.name
           )
         end
       end

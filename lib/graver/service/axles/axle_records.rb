@@ -48,17 +48,23 @@ module Graver
         def files(vehicle, data, look_overs, planned)
           shared =
             data.fetch(vehicle.axles.first.id, {}).select { |key, _| @context.knowledge.brake_data.vehicle_wide?(key) }
-          vehicle.axles.map do |axle|
-            AxleRecord.new(
-              vehicle:,
-              axle:,
-              data: data.fetch(axle.id, {}).merge(shared),
-              look_overs:,
-              planned:,
-              household: @household,
-              sources: @sources.fetch(axle.id, {})
-            )
-          end
+          records =
+            vehicle.axles.map do |axle|
+              record(vehicle, axle, data.fetch(axle.id, {}).merge(shared), look_overs, planned)
+            end
+          records.each { |record| record.siblings = records - [record] }
+        end
+
+        def record(vehicle, axle, data, look_overs, planned)
+          AxleRecord.new(
+            vehicle:,
+            axle:,
+            data:,
+            look_overs:,
+            planned:,
+            household: @household,
+            sources: @sources.fetch(axle.id, {})
+          )
         end
       end
     end

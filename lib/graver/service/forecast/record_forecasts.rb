@@ -85,6 +85,7 @@ module Graver
           # Asked once: nothing of it is remembered but what is kept.
           @knowledge.outlook.call(
             entries:,
+            beside: file.beside(until_day: look_over.date),
             specifications: file.specifications,
             as_of_date: look_over.date,
             as_of_km: look_over.odometer_km,

@@ -57,22 +57,7 @@ module Graver
           ]
         end
 
-        private
-
-        def answers(overview, file)
-          overview
-            .open_ends
-            .select { |each| each.about && each.axle_id == file.axle.id && since_fit?(file, each) }
-            .map { |each| [[each.axle_id, each.side, each.about], each] }
-        end
-
-        def since_fit?(file, each)
-          fitted = %w[inner outer].filter_map { |pad| file.since_fit("pad", each.side, pad).first&.date }.max
-          fitted.nil? || each.day >= fitted
-        end
-
-        def thresholds = @knowledge.findings.fetch("claim_thresholds").transform_keys(&:to_sym)
-
+        # What is claimed, in mm. Raises InvalidEntry.
         def claimed_mm(given)
           figures, unit = Core::Quantity::EnteredLength.split(given[:value], given[:unit] || "mm")
           unless Core::Quantity::LENGTH.include?(unit)
@@ -88,6 +73,22 @@ module Graver
         rescue InvalidEntry => e
           raise e.faults.first.field.empty? ? e.under("value") : e
         end
+
+        private
+
+        def answers(overview, file)
+          overview
+            .open_ends
+            .select { |each| each.about && each.axle_id == file.axle.id && since_fit?(file, each) }
+            .map { |each| [[each.axle_id, each.side, each.about], each] }
+        end
+
+        def since_fit?(file, each)
+          fitted = %w[inner outer].filter_map { |pad| file.since_fit("pad", each.side, pad).first&.date }.max
+          fitted.nil? || each.day >= fitted
+        end
+
+        def thresholds = @knowledge.findings.fetch("claim_thresholds").transform_keys(&:to_sym)
 
         # The two newest readings of each position of the set that is on.
         def changes(file)

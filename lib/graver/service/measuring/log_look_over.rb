@@ -19,6 +19,14 @@ module Graver
           saved
         end
 
+        # The same beside a draft that is left alone.
+        def beside(vehicle_id, given)
+          entry = checked(vehicle_id, given)
+          saved = @store.transaction { add(vehicle_id, given, entry) }
+          @context.later { |context| Forecast::RecordForecasts.new(context).keep_of(vehicle_id) }
+          saved
+        end
+
         # The same in the middle of a job: into its look-over of that day, which is begun with the first. A place read
         # again counts as it was read last. job_id; note: of a new one -> the look-over's id. Raises InvalidEntry,
         # NotFound.

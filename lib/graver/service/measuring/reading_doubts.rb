@@ -97,6 +97,7 @@ module Graver
         def outlook(file)
           asked = {
             entries: file.entries.select { |entry| entry.date <= @stamp.date },
+            beside: file.beside(until_day: @stamp.date),
             specifications: file.specifications,
             as_of_date: @stamp.date,
             as_of_km: @stamp.odometer_km,

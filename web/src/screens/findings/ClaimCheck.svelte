@@ -13,11 +13,26 @@
   let value = $state("");
   let said = $state<Schemas["ClaimChecked"] | null>(null);
   const form = new FormState();
+  /** Into the log, once it was compared. */
+  let odometer = $state("");
+  let logged = $state(false);
+  const log = new FormState();
+  const chosen = $derived(axle ?? findings.axles[0]!.id);
+  const loggable = $derived(said !== null && part === "pad");
+
+  const save = async (event: SubmitEvent) => {
+    event.preventDefault();
+    const unit = findings.vehicle.distance_unit;
+    logged = await log.act(() =>
+      api.logClaim(findings.vehicle.id, { axle: chosen, part: "pad", value, odometer: { value: odometer, unit } }),
+    );
+  };
 
   async function check(event: SubmitEvent) {
     event.preventDefault();
+    logged = false;
     const taken = await form.act(
-      async () => (said = await api.claim(findings.vehicle.id, { axle: axle ?? findings.axles[0]!.id, part, value })),
+      async () => (said = await api.claim(findings.vehicle.id, { axle: chosen, part, value })),
     );
     if (!taken) said = null;
   }
@@ -48,7 +63,18 @@
   <Button type="submit" size="field" kind="tertiary">{texts.compareWithMyReadings}</Button>
 </form>
 <Fault text={form.first} />
-{#if said}<p class="said {said.verdict}" role="status">{said.sentence}</p>{/if}
+{#if said}<p class="said {said.verdict}" role="status">{logged ? texts.claimCountsALittle : said.sentence}</p>{/if}
+{#if loggable && !logged}
+  <form class="row" onsubmit={save} novalidate>
+    <label
+      >{texts.odometerForTheLog}
+      <input inputmode="decimal" autocomplete="off" bind:value={odometer} aria-invalid={!!log.refused} />
+      {findings.vehicle.distance_unit}</label
+    >
+    <Button type="submit" size="field" kind="tertiary">{texts.saveClaimToTheLog}</Button>
+  </form>
+  <Fault text={log.first} />
+{/if}
 
 <style>
   label {

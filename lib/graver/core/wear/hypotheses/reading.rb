@@ -25,9 +25,13 @@ module Graver
 
           # -> [log likelihood, mean, variance] of the read quantity after a normal reading
           def point(thickness, mean, variance, more_sd)
-            spread = ((thickness.standard_uncertainty_mm * error)**2) + (more_sd**2)
+            normal(thickness.value_mm, mean, variance, ((thickness.standard_uncertainty_mm * error)**2) + (more_sd**2))
+          end
+
+          # The same of any quantity, read with this variance.
+          def normal(value, mean, variance, spread)
             total = variance + spread
-            gap = thickness.value_mm - mean
+            gap = value - mean
             [
               -0.5 * ((gap * gap / total) + NUMBERS.log(total) + LOG_TWO_PI),
               mean + (variance / total * gap),

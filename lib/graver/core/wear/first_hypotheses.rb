@@ -1,0 +1,131 @@
+# frozen_string_literal: true
+
+module Graver
+  module Core
+    module Wear
+      # What is believed of an axle before anything of it was read: every part of the prior's spread, with every
+      # supposition of drift and errors, even or with one component odd from new.
+      class FirstHypotheses
+        # Middles of the prior's parts, in its standard deviations, and what is left of the spread within each.
+        PARTS = [-2.4, -1.8, -1.2, -0.6, 0.0, 0.6, 1.2, 1.8, 2.4].freeze
+        WITHIN = 0.45
+        MOST_STARTS = 8
+
+        # A part of the spread of rates, a kind, and which component is odd from new (nil: none).
+        Cell = Struct.new(:part, :kind, :share, :odd)
+
+        # Where every axle with these components starts: worked out once for a prior.
+        STARTS = {}.compare_by_identity
+        private_constant :STARTS, :Cell
+
+        # Prior; ids of the components; the most suppositions kept
+        def initialize(prior, components, most)
+          @prior = prior
+          @components = components
+          @most = most
+        end
+
+        # axle: its name; kin: [Pace] of the vehicle's other axles -> Hypotheses
+        def call(axle, kin)
+          STARTS.shift if STARTS.length > MOST_STARTS
+          ((STARTS[@prior] ||= {})[@components] ||= first).copy.tap do |hypotheses|
+            hypotheses.disturb(Hypotheses::BASE, 0.0, shift: offset_of(axle))
+            kin.each { |pace| lean(hypotheses, axle, pace) }
+          end
+        end
+
+        private
+
+        # Axles of a vehicle are driven by the same people on the same roads: of the spread between vehicles a part is
+        # common to them (`axles_alike`, a correlation of the logarithms). The other one's pace, turned into a word on
+        # this one's (regression of a normal pair, turned round).
+        def lean(hypotheses, axle, pace)
+          alike = @prior.axles_alike
+          return unless alike.positive?
+
+          away = pace.log_rate - middle - offset_of(pace.axle)
+          apart = (@prior.rate_log_sd**2) * (1 - (alike**2))
+          spread = Math.sqrt(apart + (pace.log_sd**2)) / alike
+          hypotheses.hear_rate(middle + offset_of(axle) + (away / alike), spread)
+        end
+
+        def middle = Math.log(@prior.rate_mm_per_1000km / 1000)
+        def offset_of(axle) = @prior.axle_log_offset.fetch(axle, 0.0)
+
+        def first
+          cells =
+            PARTS
+              .product(kinds, [nil, *@components])
+              .map do |part, (kind, share), odd|
+                told = kind.dup
+                told.story += 100 * who(odd) if odd
+                Cell.new(part, told, share, odd)
+              end
+          Hypotheses
+            .new(
+              @components,
+              first_means(cells),
+              first_variances(cells),
+              cells.map { |cell| first_weight(cell) },
+              cells.map(&:kind)
+            )
+            .tap { |hypotheses| hypotheses.prune(@most) }
+        end
+
+        # [[Hypotheses::Kind, share], ...]
+        def kinds
+          combined = @prior.drifts.product(@prior.errors)
+          combined.each_with_index.map do |(drift, error), at|
+            [
+              Hypotheses::Kind.new(
+                story: at,
+                drift_sd: drift[:log_sd],
+                drift_km: drift[:km],
+                error: error[:times],
+                off: 0.0,
+                quiet: @prior.quiet[:share]
+              ),
+              drift[:share] * error[:share]
+            ]
+          end
+        end
+
+        def first_weight(cell)
+          odd = @prior.odd_from_new[:share]
+          share = cell.odd ? odd * @prior.seizure_weights.fetch(cell.odd, 0.0) : 1 - odd
+          (-0.5 * cell.part * cell.part / (1 - (WITHIN**2))) + Math.log(cell.share + 1e-30) + Math.log(share + 1e-12)
+        end
+
+        def first_means(cells)
+          base = cells.map { |cell| middle + (cell.part * @prior.rate_log_sd) }
+          deviations =
+            @components.map do |component|
+              cells.map { |cell| offset(component) + (cell.odd == component ? @prior.odd_from_new[:log_mean] : 0.0) }
+            end
+          none = [0.0] * cells.length
+          [base, none, none, *deviations, *([none] * @components.length)]
+        end
+
+        def first_variances(cells)
+          own = @prior.deviation_log_sd**2
+          deviations =
+            @components.map do |component|
+              cells.map { |cell| own + (cell.odd == component ? @prior.odd_from_new[:log_sd]**2 : 0.0) }
+            end
+          spread = [(WITHIN * @prior.rate_log_sd)**2] * cells.length
+          [
+            spread,
+            cells.map { |cell| cell.kind.drift_sd**2 },
+            [0.0] * cells.length,
+            *deviations,
+            *([[0.0] * cells.length] * @components.length)
+          ]
+        end
+
+        # As ChangeTable#who has it.
+        def who(component) = 2 + @components.index(component)
+        def offset(component) = @prior.component_log_offset.fetch(component, 0.0)
+      end
+    end
+  end
+end

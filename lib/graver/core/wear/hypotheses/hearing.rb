@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+require "numo/narray"
+
+module Graver
+  module Core
+    module Wear
+      class Hypotheses
+        # Taking in what somebody says without a reading: the car's own counter, a shop.
+        module Hearing
+          # Nearer to its limit than this a component's life is no smooth function of its thickness.
+          LEAST_ABOVE_MM = 0.5
+          # Said of nothing left is said of little.
+          LEAST_LEFT_KM = 500.0
+          # One in so many times it is simply wrong, by so many times the usual spread.
+          WRONG = 0.1
+          WRONG_TIMES = 4.0
+
+          # Hearsay of what is left until the first component meets its limit, or of the thinnest. on: ids that wear
+          def hear(said, limit_mm, on)
+            return if on.empty?
+
+            said.left_km ? hear_life(said, limit_mm, on) : hear_thickness(said, on)
+          end
+
+          # A word on the axle's rate: natural logarithm of mm per km, and its standard deviation.
+          def hear_rate(log_rate, spread)
+            slopes = @mean * 0.0
+            slopes[BASE, true] = 1.0
+            take(log_rate, spread, @mean[BASE, true].dup, slopes)
+          end
+
+          private
+
+          # log life = log(thickness - limit) - log rate, straightened where each supposition believes it to be.
+          def hear_life(said, limit_mm, on)
+            above = rows(on.map { |one| @mean[thickness(one), true] - limit_mm }).clip(LEAST_ABOVE_MM, nil)
+            lives = NUMBERS.log(above) - rows(on.map { |one| log_means[components.index(one), true] })
+            first = first_of(lives)
+            slopes = slopes(on, first) { |at| 1 / above[at, true] }
+            [BASE, DRIFT].each { |unknown| slopes[unknown, true] -= 1 }
+            on.each_with_index { |one, at| slopes[deviation(one), true] -= first[at, true] }
+            value = Math.log([said.left_km, LEAST_LEFT_KM].max)
+            take(value, said.spread, (lives * first).sum(axis: 0), slopes)
+          end
+
+          def hear_thickness(said, on)
+            mm = rows(on.map { |one| @mean[thickness(one), true] })
+            first = first_of(mm)
+            take(said.thickness_mm, said.spread, (mm * first).sum(axis: 0), slopes(on, first) { 1.0 })
+          end
+
+          def rows(list) = Numo::DFloat.vstack(list)
+
+          # 1 where a component is the least, per supposition; only one of equals.
+          def first_of(values)
+            least = values.min_index(axis: 0) / length
+            Numo::DFloat.cast(Numo::Int32.new(values.shape[0]).seq[true, :new].eq(least[:new, true]))
+          end
+
+          # How what is said depends on each unknown; the block gives the slope of a component's thickness.
+          def slopes(on, first)
+            slopes = @mean * 0.0
+            on.each_with_index { |one, at| slopes[thickness(one), true] = first[at, true] * yield(at) }
+            slopes
+          end
+
+          def take(value, spread, mean, slopes)
+            across = (@covariance * slopes[:new, true, true]).sum(axis: 1)
+            variance = (slopes * across).sum(axis: 0).clip(1e-9, nil)
+            good, bad = [1.0, WRONG_TIMES].map { |times| normal(value, mean, variance, (spread * times)**2) }
+            _, posterior_mean, posterior_variance = mix(good, bad, WRONG)
+            regress(across / variance, posterior_mean - mean, posterior_variance - variance)
+          end
+        end
+      end
+    end
+  end
+end
