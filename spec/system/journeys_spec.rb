@@ -16,16 +16,15 @@ RSpec.describe "Journeys in the browser" do
     expect(page).to have_css("h1", text: "Juniper")
   end
 
-  # Opens a value in place and keeps another.
+  # Opens a value and keeps another.
   def know(key, value)
-    page.within("[id='cell-#{key}']") do
-      page.find("button.show").click
-      if page.has_css?("select[id='edit-#{key}']", wait: 0.2)
-        page.select(value, from: "edit-#{key}")
-        type(:Enter)
-      else
-        type(value, :Enter)
-      end
+    page.find("[id='cell-#{key}'] button.show").click
+    expect_focus("edit-#{key}")
+    if page.has_css?("select[id='edit-#{key}']", wait: 0.2)
+      page.select(value, from: "edit-#{key}")
+      type(:Enter)
+    else
+      type(value, :Enter)
     end
     expect(page).to have_css("[id='cell-#{key}']:not(.unknown) .value", text: value)
   end

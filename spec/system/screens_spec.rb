@@ -114,8 +114,12 @@ RSpec.describe "Screens of the demo household", :demo do
       open_cell(key)
       page.fill_in "edit-#{key}", with: typed
       type :Enter
-      expect(page.find("[id='cell-#{key}']")).to have_text(fault).and have_field("edit-#{key}", with: typed)
+      expect(page.find("[id='cell-#{key}']")).to have_text(fault)
+      expect(page).to have_field("edit-#{key}", with: typed)
     end
+    # what was typed is still there when its value is opened again
+    open_cell("wheel_nut.torque")
+    expect(page).to have_field("edit-wheel_nut.torque", with: "ten")
     page.fill_in "edit-wheel_nut.torque", with: "12"
     type :Enter
     expect(page).to have_text("is the decimal point in its place?")

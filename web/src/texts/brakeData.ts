@@ -1,4 +1,9 @@
 export const nameBrakeData = "{name} brake data";
+export const drawnToScale =
+  "The brake cut through, drawn to scale: pad, rotor, pad. What is not known is drawn dashed, at a typical size.";
+export const dashedIsNotKnown = "Drawn to scale. Dashed: not known, drawn at a typical size.";
+export const valueAtHand = "Value at hand";
+export const pressAValue = "Press a value to change it here.";
 export const whatTheGapsHoldUp = "What the gaps hold up";
 export const allOfKnown = "all {of} known";
 export const knownOfOfKnownWants = "{known} of {of} known; wants";

@@ -20,7 +20,7 @@ module Graver
             revision: revision(sheet),
             groups: choices(@catalogue.groups),
             sources: choices(@catalogue.sources),
-            fields: fields.map { |field| { **field(file, field), looked_for: sheet.looked_for.include?(field.key) } },
+            fields: fields.map { |field| { **field(file, field), **known(sheet, field) } },
             needs: needs(file, fields),
             others: others(sheet)
           }
@@ -68,6 +68,13 @@ module Graver
             doubt: doubt(file, field, datum),
             earlier: earlier(field),
             rivals: rivals(file, field, datum)
+          }
+        end
+
+        def known(sheet, field)
+          {
+            looked_for: sheet.looked_for.include?(field.key),
+            mm: field.quantity == "length" ? sheet.record.length_mm(field.key)&.to_f : nil
           }
         end
 

@@ -112,14 +112,10 @@ module Graver
             @components.map do |component|
               cells.map { |cell| own + (cell.odd == component ? @prior.odd_from_new[:log_sd]**2 : 0.0) }
             end
+          none = [0.0] * cells.length
           spread = [(WITHIN * @prior.rate_log_sd)**2] * cells.length
-          [
-            spread,
-            cells.map { |cell| cell.kind.drift_sd**2 },
-            [0.0] * cells.length,
-            *deviations,
-            *([[0.0] * cells.length] * @components.length)
-          ]
+          drifts = cells.map { |cell| cell.kind.drift_sd**2 }
+          [spread, drifts, none, *deviations, *([none] * @components.length)]
         end
 
         # As ChangeTable#who has it.

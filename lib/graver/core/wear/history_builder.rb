@@ -22,7 +22,8 @@ module Graver
         end
 
         # entries of one part, PartSpecification, odometer in km; said: [Hearsay] of the pads, kin: [Pace] -> History.
-        # Entries may come in any order; those of one day and odometer keep theirs (old pads read, then new ones fitted).
+        # Entries may come in any order; those of one day and odometer keep theirs (old pads read, then new ones
+        # fitted).
         def call(entries, specification, as_of_km:, said: [], kin: [])
           ordered = in_order(entries.select { |entry| entry.part == specification.part })
           fittings =

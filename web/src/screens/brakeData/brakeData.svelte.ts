@@ -5,6 +5,12 @@ import { api, Refusal, type Schemas } from "../../api/client";
 export type Field = Schemas["DataField"];
 type Entry = Schemas["BrakeDataEntries"]["entries"][number];
 
+interface Draft {
+  text: string;
+  unit: string;
+  source: string;
+}
+
 /** Brake data of one axle: what is known, what is proposed, and what the server said of each entry. */
 export class BrakeData {
   data = $state.raw<Schemas["BrakeData"] | null>(null);
@@ -13,6 +19,9 @@ export class BrakeData {
   faults = $state<Record<string, string>>({});
   error = $state.raw<unknown>(null);
   said = $state("");
+  /** The value that is being changed, and what was typed of each that is not saved yet. */
+  open = $state<string | null>(null);
+  drafts = $state<Record<string, Draft>>({});
 
   constructor(readonly axle: number) {}
 
@@ -34,6 +43,48 @@ export class BrakeData {
 
   proposal(key: string): Schemas["Proposal"] | undefined {
     return this.proposed.find((entry) => entry.key === key);
+  }
+
+  show(field: Field): void {
+    this.drafts[field.key] ??= {
+      text: field.value ?? "",
+      unit: field.unit ?? field.units[0] ?? "",
+      source: field.source ?? (field.quantity === "torque" ? "manual" : "measured"),
+    };
+    this.open = field.key;
+  }
+
+  /** What stands in its field; there while it is open. */
+  typed(field: Field): Draft {
+    return this.drafts[field.key] ?? { text: "", unit: "", source: "" };
+  }
+
+  /** What was typed is forgotten, and what the server said of it. */
+  cancel(field: Field): void {
+    delete this.drafts[field.key];
+    delete this.faults[field.key];
+    if (this.open === field.key) this.open = null;
+  }
+
+  /** Saves what was typed; what is refused stays, with its reason. True when it was saved or is as it was. */
+  async keep(field: Field): Promise<boolean> {
+    const draft = this.drafts[field.key];
+    if (!draft) return true;
+    const value = draft.text.trim() || null;
+    const unit = field.units.length ? draft.unit : null;
+    const same =
+      value === field.value &&
+      (value === null || (draft.source === (field.source ?? draft.source) && (unit === null || unit === field.unit)));
+    if (!same && !(await this.save([{ key: field.key, value, unit, source: value ? draft.source : null }])))
+      return false;
+    this.cancel(field);
+    return true;
+  }
+
+  async notFound(field: Field): Promise<boolean> {
+    if (!(await this.save([{ key: field.key, value: null, source: "unknown" }]))) return false;
+    this.cancel(field);
+    return true;
   }
 
   /** Of a need, the fields that are not known. */
