@@ -190,9 +190,21 @@ RSpec.describe "Parts, tools and paper in the API" do
           "In doubt"
         ]
         expect(text).to include(*said.map { |words| words.gsub(/\s/, "") })
+        expect(reader.page_count).to be <= 4
         found[paper] = reader.pages.first.attributes[:MediaBox].last(2).map(&:round) == size
       end
     expect(sizes.values).to all(be(true))
-    expect(fields(ask(:get, "#{address}/sheet.pdf?paper=napkin"))).to eq("paper" => "unknown_paper")
+    %w[sheet card].each do |name|
+      expect(fields(ask(:get, "#{address}/#{name}.pdf?paper=napkin"))).to eq("paper" => "unknown_paper")
+    end
+  end
+
+  it "prints every torque of the job and its limits on one page for the wall" do
+    get "/api/v1#{address}/card.pdf"
+    reader = PDF::Reader.new(StringIO.new(last_response.body))
+    expect(reader.page_count).to eq(1)
+    torque = ask(:get, address)["torque"]
+    said = ["20.7 lbf·ft", "done at 3 mm", *torque.map { |line| line["label"] }]
+    expect(reader.pages.first.text.gsub(/\s+/, "")).to include(*said.map { |words| words.gsub(/\s/, "") })
   end
 end

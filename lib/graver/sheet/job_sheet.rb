@@ -15,31 +15,41 @@ module Graver
       }.freeze
       SEVERITY = { "danger" => "9b1c31", "warning" => "8a4b00", "notice" => "0d5a66" }.freeze
 
+      # An axle finds room on four pages; its steps are set smaller where they must.
+      MOST_PAGES = 4
+      STEP = [8.5, 8.0, 7.5].freeze
+
       # job: as the API answers it (symbol keys); size: "a4" or "letter" -> PDF bytes
       # size: a key of Paper::SIZES -> PDF. Raises InvalidEntry.
       def self.call(job, size)
         raise InvalidEntry.of("paper", "unknown_paper", Texts.say("faults.paper")) unless Paper::SIZES.key?(size)
 
-        new(job, size).call
+        sheets = STEP.lazy.map { |step| new(job, size, step).tap(&:draw) }
+        (sheets.find { |sheet| sheet.pages <= MOST_PAGES } || sheets.to_a.last).bytes
       end
 
-      def initialize(job, size)
+      # step: points of type of the steps
+      def initialize(job, size, step)
         @job = job
+        @step = step
         @paper = Paper.new(size, title: Texts.say("sheet.title", vehicle: job[:vehicle][:name]))
         @pdf = @paper.pdf
       end
 
-      def call
+      def pages = @pdf.page_count
+      def bytes = @paper.bytes
+
+      def draw
         head
         open_items
         sections
-        lists
+        parts
         fluid
-        TorquePage.new(@paper).draw(@job[:torque], several:)
-        steps
+        lists
+        torque
         readings
+        steps
         @paper.foot(Texts.say("sheet.foot"))
-        @paper.bytes
       end
 
       private
@@ -70,7 +80,8 @@ module Graver
         open
           .partition { |item| item[:blocks] }
           .flatten
-          .each { |item| @paper.tick("#{item[:text].chomp(".")}. #{item[:todo]}") }
+          .map { |item| ["#{item[:text].chomp(".")}. #{item[:todo]}", false] }
+          .then { |items| @paper.ticks(items, size: @step + 0.5) }
       end
 
       def sections
@@ -83,7 +94,7 @@ module Graver
         end
       end
 
-      def lists
+      def parts
         @paper.heading("Parts")
         @paper.table(
           [["", "Part", "Yours", "Number", "State"], *@job[:parts].map { |part| part_row(part) }],
@@ -91,16 +102,20 @@ module Graver
             0 => 24
           }
         )
-        @paper.heading(Texts.say("sheet.consumables"))
-        @job[:consumables].each { |each| @paper.tick("#{each[:label]}: #{each[:said]}", done: each[:state] != "buy") }
-        @pdf.move_down 4
-        @job[:tools].each { |tool| @paper.tick(tool_text(tool), done: tool[:status] != "missing" || tool[:resolved]) }
+      end
+
+      def lists
+        @paper.heading(Texts.say("sheet.consumables"), room: 150)
+        bought = @job[:consumables].map { |each| ["#{each[:label]}: #{each[:said]}", each[:state] != "buy"] }
+        tools = @job[:tools].map { |tool| [tool_text(tool), tool[:status] != "missing" || tool[:resolved]] }
+        @paper.ticks(bought + tools, size: @step + 0.5)
         @paper.heading(Texts.say("sheet.what_where"))
         @paper.table(
           [%w[Place Yes Never], *@job[:places].map { |place| place.values_at(:place, :use, :never) }],
           widths: {
             0 => 110
-          }
+          },
+          size: 8
         )
       end
 
@@ -137,10 +152,44 @@ module Graver
         @paper.say "Bleed: #{fluid[:order].join(", ")}. #{fluid[:order_from]}" if fluid[:bleeds]
       end
 
+      # What warns is printed wherever it matters, a mere notice once.
+      def said_once?(caution)
+        @notices ||= Set.new
+        caution[:severity] != "notice" || @notices.add?(caution[:text])
+      end
+
+      # Figures to look up; the card to read from afar is a page of its own (WallCard).
+      def torque
+        return if @job[:torque].empty?
+
+        @paper.heading("Torque")
+        rows = @job[:torque].map { |line| torque_row(line) }
+        @paper.table([%w[Fastener Torque Tool Count], *rows], widths: { 3 => 40 })
+      end
+
+      def torque_row(line)
+        [
+          several ? "#{line[:axle].capitalize} #{line[:label].downcase}" : line[:label],
+          torque_said(line),
+          line[:drive] || Texts.say("torque.no_size"),
+          (line[:count] || "?").to_s
+        ]
+      end
+
+      def torque_said(line)
+        return figures(line) if line[:newton_metres]
+
+        Texts.say(line[:snug] ? "torque.snug" : "torque.no_value")
+      end
+
+      # Small, in two columns.
       def steps
-        @pdf.start_new_page
         return @paper.say(Texts.say("sheet.no_order"), style: :bold) unless @job[:steps]
 
+        @paper.in_columns { steps_in_order }
+      end
+
+      def steps_in_order
         title = nil
         @job[:steps]
           .slice_before { |step| !step[:joins] }
@@ -158,7 +207,8 @@ module Graver
         @paper.tick(
           steps.map { |step| with_torque(step) }.join(" "),
           done: steps.all? { |step| @job[:ticked].include?(step[:key]) },
-          style: steps.any? { |step| step[:gate] } ? :bold : :normal
+          style: steps.any? { |step| step[:gate] } ? :bold : :normal,
+          size: @step
         )
         steps.each { |step| beneath(step) }
         @pdf.move_down 2
@@ -171,34 +221,41 @@ module Graver
 
       def beneath(step)
         step[:last_time].each do |note|
-          @paper.say Texts.say("sheet.last_time", day: note[:day], text: note[:text]), size: 9, indent: 17
+          @paper.say Texts.say("sheet.last_time", day: note[:day], text: note[:text]),
+                     size: @step - 1,
+                     indent: Paper::TEXT
         end
-        step[:notes].each { |note| @paper.say Texts.say("sheet.note", text: note[:text]), size: 9, indent: 17 }
+        step[:notes].each do |note|
+          @paper.say Texts.say("sheet.note", text: note[:text]), size: @step - 1, indent: Paper::TEXT
+        end
         step[:cautions].each do |caution|
+          next unless said_once?(caution)
+
           @paper.say "#{caution[:severity].capitalize}: #{caution[:text]}",
-                     size: 9,
+                     size: @step - 1,
                      colour: SEVERITY.fetch(caution[:severity]),
-                     indent: 17
+                     indent: Paper::TEXT
         end
       end
 
-      def value(line, named)
+      def value(line, named) = "[#{"#{line[:axle]} #{line[:label].downcase} " if named}#{figures(line)}]"
+
+      def figures(line)
         angle = line[:angle_degrees] ? ", then #{format("%g", line[:angle_degrees])}°" : ""
         metric, imperial = line.values_at(:newton_metres, :pound_feet).map { |figure| format("%g", figure) }
-        "[#{"#{line[:axle]} #{line[:label].downcase} " if named}#{metric} N·m, #{imperial} lbf·ft#{angle}]"
+        "#{metric} N·m, #{imperial} lbf·ft#{angle}"
       end
 
       # Room for what is read on the day: old and new pads, both rotors, the odometer.
       def readings
-        @paper.heading(Texts.say("sheet.readings"), room: 220)
-        @paper.say Texts.say("sheet.blanks", unit: @job[:vehicle][:distance_unit]), size: 11
-        @pdf.move_down 8
+        @paper.heading(Texts.say("sheet.readings"), room: 150)
+        @paper.say Texts.say("sheet.blanks", unit: @job[:vehicle][:distance_unit]), size: 10
+        @paper.say Texts.say("sheet.remarks"), size: 8, colour: Paper::QUIET
         rows =
           @job[:axles].flat_map do |axle|
             axle[:axle][:corners].flat_map { |corner| corner_rows(axle[:axle][:name], corner[:side]) }
           end
-        @paper.table([["", "Old (mm)", "New (mm)", "Remarks"], *rows], widths: { 0 => 150, 1 => 90, 2 => 90 }, size: 11)
-        @paper.say Texts.say("sheet.remarks"), size: 10
+        @paper.table([["", "Old (mm)", "New (mm)", "Remarks"], *rows], widths: { 0 => 150, 1 => 90, 2 => 90 }, size: 10)
       end
 
       def corner_rows(axle, side)

@@ -18,7 +18,10 @@ module Graver
       QUIET = "55636b"
       LINE = "b9c0c2"
       MARGIN = 40
-      BOX = 10
+      BOX = 9
+      TEXT = 15
+      GUTTER = 18
+      GAP = 3
 
       attr_reader :pdf
 
@@ -41,16 +44,43 @@ module Graver
         pdf.stroke_color LINE
       end
 
+      # Of the page, or of the column that is being filled.
       def width = pdf.bounds.width
 
       def heading(text, room: 60)
-        pdf.start_new_page if pdf.cursor < room
+        go_on if pdf.cursor < room
         pdf.move_down 8
-        pdf.text text, size: 14, style: :bold
+        pdf.text text, size: 13, style: :bold
         pdf.stroke_color INK
-        pdf.stroke_horizontal_rule
+        pdf.stroke_horizontal_line left, left + width
         pdf.stroke_color LINE
         pdf.move_down 5
+      end
+
+      # Where the column that is being filled begins; texts know it, lines do not.
+      def left = pdf.bounds.left_side - pdf.bounds.absolute_left
+
+      # To the next column, or page.
+      def go_on = pdf.bounds.move_past_bottom
+
+      # What the block draws runs down one column, then the next, from a new page on over as many as it takes.
+      def in_columns(count = 2, &block)
+        pdf.start_new_page
+        pdf.column_box([0, pdf.bounds.top], columns: count, width:, height: pdf.bounds.height, spacer: GUTTER, &block)
+      end
+
+      # [[text, done], ...] as boxes in two columns of the same height; on one page where they find room.
+      def ticks(items, size: 9)
+        columns = halves(items, size)
+        needed = columns.map { |column| tall(column, size) }.max
+        go_on if needed > pdf.cursor
+        top = pdf.cursor
+        columns.each_with_index do |column, at|
+          pdf.bounding_box([at * (half + GUTTER), top], width: half, height: needed) do
+            column.each { |text, done| box(text, done, size:) }
+          end
+        end
+        pdf.move_cursor_to [top - needed, 0].max
       end
 
       def say(text, size: 10, style: :normal, colour: INK, indent: 0)
@@ -60,14 +90,9 @@ module Graver
       end
 
       # A box to tick with its text, kept together. done: ticked already.
-      def tick(text, done: false, size: 10, style: :normal, indent: 0)
-        pdf.start_new_page if pdf.cursor < 34
-        top = pdf.cursor
-        pdf.stroke_color INK
-        pdf.stroke_rectangle [indent, top - 1], BOX, BOX
-        hook(indent, top) if done
-        pdf.stroke_color LINE
-        pdf.indent(indent + 17) { pdf.text text, size:, style: }
+      def tick(text, done: false, size: 10, style: :normal)
+        go_on if pdf.cursor < [34, pdf.height_of(text, width: width - TEXT, size:, style:)].max
+        box(text, done, size:, style:)
       end
 
       # rows of texts; the first row is the head. Cells left empty are to be written into.
@@ -89,6 +114,25 @@ module Graver
       def bytes = pdf.render
 
       private
+
+      def box(text, done, size:, style: :normal)
+        top = pdf.cursor
+        pdf.stroke_color INK
+        pdf.stroke_rectangle [left, top - 1], BOX, BOX
+        hook(left, top) if done
+        pdf.stroke_color LINE
+        pdf.indent(TEXT) { pdf.text text, size:, style: }
+      end
+
+      def half = (pdf.bounds.width - GUTTER) / 2
+      def tall(items, size) = items.sum { |text, _| pdf.height_of(text, width: half - TEXT, size:) }
+
+      # The first half of them by height, and the rest.
+      def halves(items, size)
+        upto = 0.0
+        least = tall(items, size) / 2
+        items.partition { |item| (upto += tall([item], size)) - (tall([item], size) / 2) <= least }
+      end
 
       def hook(left, top)
         low = [left + 4.5, top - 9]

@@ -27,7 +27,7 @@ module Graver
         body.each do |cells|
           height = height(cells, :normal)
           if @pdf.cursor < height
-            @pdf.start_new_page
+            @pdf.bounds.move_past_bottom
             row(head, :bold)
           end
           row(cells, :normal)

@@ -132,6 +132,7 @@ export const bothSidesOfAnAxle = "Both sides of an axle are always done alike.";
 export const areMachined = "are machined";
 export const newOnes = "new ones";
 export const jobSheetA4PDF = "Job sheet, A4 (PDF)";
+export const wallCardPDF = "Torque card for the wall (PDF)";
 export const letterPDF = "Letter (PDF)";
 export const printThisPage = "Print this page";
 export const torque = "Torque";

@@ -28,6 +28,7 @@ module Graver
         post "/jobs/:id/adjustments", :adjust, 201
         delete "/jobs/:id/adjustments/:event", :drop_adjustment
         get "/jobs/:id/sheet.pdf", :sheet
+        get "/jobs/:id/card.pdf", :card
         get "/jobs/:id/parts.csv", :parts_list
 
         def proposed_job = shown(plans.proposed(id))
@@ -97,13 +98,8 @@ module Graver
         def adjust = with(Contracts::Adjustment) { |given| planning.adjust(id, given) }
         def drop_adjustment = answer(planning.restore(id, @exchange.number("event", missing: "missing.change")))
 
-        def sheet
-          Download.new(
-            type: "application/pdf",
-            body: Sheet::JobSheet.call(job, params.fetch("paper", "a4")),
-            disposition: "inline; filename=\"job-#{id}.pdf\""
-          )
-        end
+        def sheet = printed(Sheet::JobSheet, "job")
+        def card = printed(Sheet::WallCard, "card")
 
         def parts_list
           Download.new(
@@ -114,6 +110,14 @@ module Graver
         end
 
         private
+
+        def printed(sheet, name)
+          Download.new(
+            type: "application/pdf",
+            body: sheet.call(job, params.fetch("paper", "a4")),
+            disposition: "inline; filename=\"#{name}-#{id}.pdf\""
+          )
+        end
 
         def matter = Service::Planning::JobMatter.new(context, id)
         def planning = Service::Planning::Jobs.new(context)

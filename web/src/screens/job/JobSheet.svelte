@@ -20,6 +20,9 @@
   <Button size="field" kind="tertiary" href="/api/v1/jobs/{plan.id}/sheet.pdf?paper=letter" target="_blank"
     >{texts.letterPDF}</Button
   >
+  <Button size="field" kind="tertiary" href="/api/v1/jobs/{plan.id}/card.pdf?paper=a4" target="_blank"
+    >{texts.wallCardPDF}</Button
+  >
   <Button size="field" kind="ghost" on:click={() => window.print()}>{texts.printThisPage}</Button>
 </div>
 <div class="printed">
