@@ -57,7 +57,10 @@ RSpec.describe "Planning a job", :demo do
     page.fill_in "Why otherwise than the verdict?", with: "New ones next spring"
     page.click_button "Confirm"
     expect(page).to have_text("Your reason: New ones next spring").and have_no_text("new rotors")
-    page.within("section[aria-label='rear axle']") { page.check "New fluid", allow_label_click: true }
+    page.within("section[aria-label='rear axle']") do
+      page.find("summary", text: "Add work on this axle").click
+      page.check "New fluid", allow_label_click: true
+    end
     expect(page).to have_text("Rear: new fluid")
     page.click_link "Steps"
     page.click_button "Notes and order"

@@ -15,7 +15,11 @@ export const itsZeroWasNeverChecked = "Its zero was never checked.";
 export const countCountMadeWithIt =
   "{count} {count|reading was|readings were} made with it since its zero was last good:";
 export const andValueMore = "and {value} more";
-export const takeTheAbsMmOut = "Take the {abs} mm out of them";
+export const takeTheAbsMmOut = "Subtract {abs} mm from {count} {count|reading|readings}";
+export const addTheAbsMm = "Add {abs} mm to {count} {count|reading|readings}";
+export const placeRead = "Reading";
+export const asItWasRead = "Read";
+export const asItWouldBe = "Corrected";
 export const shouldBeUnit = "Should be ({unit})";
 export const readingShown = "Reading shown";
 export const checkItsZero = "Check its zero";

@@ -52,8 +52,29 @@
       chosen[axle_id] = [...new Set([...(chosen[axle_id] ?? []), ...added])];
     return job.scope(chosen, reasons());
   }
+  type Work = Schemas["AxleScope"]["works"][number];
+  /** What was chosen when this was opened stands first, the rest is folded: nothing moves at a tick. */
+  const opened = new Map<string, boolean>();
+  function first(axle: Schemas["AxleScope"], work: Work): boolean {
+    const key = `${axle.id}.${work.id}`;
+    if (!opened.has(key)) opened.set(key, work.chosen);
+    return opened.get(key)!;
+  }
   const shown = (id: number) => plan.axles.find((each) => each.axle.id === id);
 </script>
+
+{#snippet choice(axle: Schemas["AxleScope"], work: Work)}
+  <label>
+    <input
+      type="checkbox"
+      checked={work.chosen}
+      onchange={(event) => ticked(event.currentTarget, (on) => toggle(axle.id, work.id, on))}
+    />
+    <span
+      ><strong>{work.label}</strong>{#if work.because}<br /><span class="quiet">{work.because}</span>{/if}</span
+    >
+  </label>
+{/snippet}
 
 {#if plan.id === null}<p class="quiet">{texts.aSuggestionSaveItAs}</p>{/if}
 {#if plan.scope.offers.length}
@@ -86,18 +107,18 @@
       {#if here}<AxleSection corners={here.axle.corners} scale={3.2} />{/if}
       <fieldset disabled={!job.open || job.busy}>
         <legend class="sr">{say(texts.workOnTheNameAxle, { name: axle.name })}</legend>
-        {#each axle.works as work (work.id)}
-          <label>
-            <input
-              type="checkbox"
-              checked={work.chosen}
-              onchange={(event) => ticked(event.currentTarget, (on) => toggle(axle.id, work.id, on))}
-            />
-            <span
-              ><strong>{work.label}</strong>{#if work.because}<br /><span class="quiet">{work.because}</span>{/if}</span
+        {#each axle.works.filter((work) => first(axle, work)) as work (work.id)}{@render choice(axle, work)}{/each}
+        {#if axle.works.some((work) => !first(axle, work))}
+          {@const more = axle.works.filter((work) => !first(axle, work))}
+          <details>
+            <summary
+              >{say(axle.works.length === more.length ? texts.addWorkOnIt : texts.countMoreWorks, {
+                count: more.length,
+              })}</summary
             >
-          </label>
-        {/each}
+            {#each more as work (work.id)}{@render choice(axle, work)}{/each}
+          </details>
+        {/if}
       </fieldset>
       {#if axle.included}
         <fieldset disabled={!job.open || job.busy} class="rotors">
@@ -208,6 +229,13 @@
     height: 1.4rem;
     margin: 0;
     accent-color: var(--petrol);
+  }
+  summary {
+    cursor: pointer;
+    color: var(--petrol);
+    min-height: 48px;
+    display: flex;
+    align-items: center;
   }
   .pick {
     display: flex;

@@ -2,6 +2,7 @@
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
+  import { Button } from "carbon-components-svelte";
   import { ticked } from "../../parts/boxes";
   import { lowerFirst, upperFirst } from "../../format/words";
   import type { JobPlanState } from "../../parts/jobPlan.svelte";
@@ -18,8 +19,9 @@
 <div class="columns">
   <section class="sheet">
     <h2>
-      {texts.toolsThatAreMissing}
-      {#if !missing.length}<span class="quiet">{common.none}</span>{/if}
+      {missing.length
+        ? say(texts.countOfToolsMissing, { count: missing.length, of: plan.tools.length })
+        : texts.everyToolIsThere}
     </h2>
     <ul class="plain-list rows">
       {#each missing as tool (tool.id)}
@@ -32,7 +34,7 @@
           {#if tool.note}<p class="quiet">{tool.note}</p>{/if}
           {#if job.open}
             <div class="row actions">
-              <button type="button" class="link" onclick={() => job.own(tool.id, true)}>{texts.iOwnIt}</button>
+              <Button size="small" kind="tertiary" on:click={() => job.own(tool.id, true)}>{texts.iOwnIt}</Button>
               <label
                 ><input
                   type="checkbox"

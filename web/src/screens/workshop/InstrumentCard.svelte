@@ -12,6 +12,7 @@
   let { instrument, today, onchange }: { instrument: Schemas["Instrument"]; today: string; onchange: () => void } =
     $props();
 
+  const SHOWN = 6;
   let checking = $state(false);
   let reference = $state("0");
   let read = $state("");
@@ -58,7 +59,7 @@
     );
 </script>
 
-<article class="sheet stack" aria-label={instrument.name}>
+<article class="sheet stack" class:wide={instrument.changes.length > 0} aria-label={instrument.name}>
   <div>
     <h3>{instrument.name}</h3>
     <p class="quiet">
@@ -96,18 +97,35 @@
       <p>
         {say(texts.countCountMadeWithIt, { count: instrument.changes.length })}
       </p>
-      <ul class="plain-list">
-        {#each instrument.changes.slice(0, 6) as change, at (at)}<li>
-            <a href="#/look-overs/{change.look_over}">{day(change.date)}</a>
-            {change.position}: <span class="number">{change.from} → {change.to} {change.unit}</span>
-          </li>{/each}
-        {#if instrument.changes.length > 6}<li>
-            {say(texts.andValueMore, { value: instrument.changes.length - 6 })}
-          </li>{/if}
-      </ul>
-      <Button size="small" on:click={correct}
-        >{say(texts.takeTheAbsMmOut, { abs: Math.abs(newest?.offset_mm ?? 0).toFixed(3) })}</Button
-      >
+      <div class="scroll">
+        <table>
+          <thead
+            ><tr
+              ><th>{common.day}</th><th>{texts.placeRead}</th><th>{texts.asItWasRead}</th><th>{texts.asItWouldBe}</th
+              ></tr
+            ></thead
+          >
+          <tbody>
+            {#each instrument.changes.slice(0, SHOWN) as change, at (at)}<tr>
+                <td><a href="#/look-overs/{change.look_over}">{day(change.date)}</a></td>
+                <td>{change.position}</td>
+                <td class="number">{change.from} {change.unit}</td>
+                <td class="number"><strong>{change.to} {change.unit}</strong></td>
+              </tr>{/each}
+          </tbody>
+        </table>
+      </div>
+      {#if instrument.changes.length > SHOWN}<p>
+          {say(texts.andValueMore, { value: instrument.changes.length - SHOWN })}
+        </p>{/if}
+      <div>
+        <Button size="field" on:click={correct}
+          >{say((newest?.offset_mm ?? 0) > 0 ? texts.takeTheAbsMmOut : texts.addTheAbsMm, {
+            abs: Number(Math.abs(newest?.offset_mm ?? 0).toFixed(3)),
+            count: instrument.changes.length,
+          })}</Button
+        >
+      </div>
     </div>
   {/if}
   {#if said}<p role="status">{said}</p>{/if}
@@ -151,6 +169,10 @@
 <style>
   h3 {
     font-size: 1.35rem;
+  }
+  /* What a bad zero has done wants the room. */
+  .wide {
+    grid-column: 1 / -1;
   }
   .bad {
     color: var(--doubt);
