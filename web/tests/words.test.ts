@@ -1,3 +1,4 @@
+import { pieces } from "../src/parts/glossary.svelte";
 import { describe, expect, it } from "vitest";
 import {
   asEntered,
@@ -103,5 +104,23 @@ describe("words", () => {
       ["Front right: strip", 1],
       ["Road", 1],
     ]);
+  });
+});
+
+describe("words of the trade in a sentence", () => {
+  const term = (id: string, word: string) => ({ id, term: word, text: "", see: [], also: [], everyday: false });
+  const terms = [term("pin", "Slide pin"), term("pinch", "Pin"), term("taper", "Taper")];
+  const marked = (sentence: string) =>
+    pieces(sentence, terms).map((piece) => (piece.term ? `[${piece.text}|${piece.term.id}]` : piece.text));
+
+  it("are marked once each, the longer before the shorter, in singular and plural", () => {
+    expect(marked("Slide pins stick: free the slide pin, then look at taper.")).toEqual([
+      "[Slide pins|pin]",
+      " stick: free the slide pin, then look at ",
+      "[taper|taper]",
+      ".",
+    ]);
+    expect(marked("A tapered pad, spinning")).toEqual(["A tapered pad, spinning"]);
+    expect(pieces("Nothing known (yet) + more", [])).toEqual([{ text: "Nothing known (yet) + more" }]);
   });
 });

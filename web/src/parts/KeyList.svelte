@@ -1,48 +1,49 @@
 <script lang="ts">
   import * as texts from "../texts/parts";
   import { Modal } from "carbon-components-svelte";
+  import { keysAt, type KeyGroup } from "./keys";
 
-  /** Every key, what it does and where. */
+  /** What the keys of this screen do; those of the others behind it. */
   let { open = $bindable() }: { open: boolean } = $props();
-  const keys: [string, string][] = [
-    ["?", texts.showTheseKeys],
-    ["a", texts.garageAddAVehicle],
-    ["g", texts.garageGoOn],
-    [texts.n1To9, texts.garageOpenAVehicle],
-    ["l", texts.vehicleLookOverOfAll],
-    ["v", texts.vehicleFindingsVerdicts],
-    ["f w j b", texts.vehicleLookOverWearJob],
-    ["F W J B", texts.vehicleTheSameOfThe],
-    ["y p t s c", texts.jobReadyPartsTorqueSteps],
-    ["Enter", texts.walkRoundTakeTheReading],
-    ["Shift + Tab", texts.walkRoundBack],
-    ["c v m l g e d %", texts.walkRoundDigitalCaliperVernier],
-    ["q w x", texts.walkRoundSquealerTouchesWear],
-    ["u i p", texts.walkRoundNextUnitNext],
-    ["a k b", texts.walkRoundAtAQuestion],
-    ["Ctrl + Z", texts.walkRoundUndoWhatA],
-    ["+", texts.walkRoundAnotherPlaceOn],
-    ["n r", texts.walkRoundNewPadsNew],
-    ["o", texts.walkRoundTheRestOf],
-    ["z", texts.walkRoundHaveTheGauge],
-  ];
+  const [here, elsewhere] = keysAt(location.hash.slice(1).split("?")[0] || "/");
 </script>
 
-<Modal bind:open passiveModal modalHeading={texts.keys}>
+{#snippet list(group: KeyGroup)}
+  <h3>{group.title}</h3>
   <dl>
-    {#each keys as [key, meaning] (key)}
+    {#each group.keys as [key, meaning] (key)}
       <dt><kbd>{key}</kbd></dt>
       <dd>{meaning}</dd>
     {/each}
   </dl>
-  <p class="note">{texts.inTheWalkRoundLetters}</p>
+{/snippet}
+
+<Modal bind:open passiveModal modalHeading={texts.keys}>
+  {#each here as group (group.title)}{@render list(group)}{/each}
+  {#if here.some((group) => group.title === texts.keysWalkRound)}<p class="note">{texts.inTheWalkRoundLetters}</p>{/if}
+  <details>
+    <summary>{texts.keysElsewhere}</summary>
+    {#each elsewhere as group (group.title)}{@render list(group)}{/each}
+  </details>
 </Modal>
 
 <style>
+  h3 {
+    font-size: 1.1rem;
+    margin-top: 0.75rem;
+  }
   dl {
     display: grid;
     grid-template-columns: 8rem 1fr;
     gap: 0.5rem;
+    margin-top: 0.4rem;
+  }
+  summary {
+    cursor: pointer;
+    min-height: 48px;
+    display: flex;
+    align-items: center;
+    color: var(--petrol);
   }
   .note {
     margin-top: 0.75rem;

@@ -9,18 +9,23 @@ module Graver
           terms = knowledge.glossary
           names = terms.to_h { |term| term.values_at("id", "term") }
           {
-            terms:
-              terms
-                .sort_by { |term| term["term"].downcase }
-                .map do |term|
-                  { **term.slice("id", "term", "text"), see: term.fetch("see", []).map { |id| names.fetch(id) } }
-                end,
+            terms: terms.sort_by { |term| term["term"].downcase }.map { |term| word(term, names) },
             worlds:
               knowledge.calibration["rows"].map do |row|
                 { **row, label: Texts.say("help.#{row["kind"]}_#{row["id"]}") }
               end
           }
         end
+
+        def self.word(term, names)
+          {
+            **term.slice("id", "term", "text"),
+            everyday: term.fetch("everyday", false),
+            also: term.fetch("also", []),
+            see: term.fetch("see", []).map { |id| names.fetch(id) }
+          }
+        end
+        private_class_method :word
       end
     end
   end

@@ -3,6 +3,7 @@
   import * as texts from "../../texts/brakeData";
   import { say } from "../../texts/say";
   import { tick, untrack } from "svelte";
+  import Glossed from "../../parts/Glossed.svelte";
   import Choose from "../../parts/Choose.svelte";
   import type { Schemas } from "../../api/client";
   import type { BrakeData, Field } from "./brakeData.svelte";
@@ -71,7 +72,7 @@
   >
   <p class="says" id="says-{field.key}" role={fault ? "alert" : undefined}>
     {#if fault}<strong class="fault">{fault}</strong>{/if}
-    {say(texts.findItFind, { find: field.find })}
+    <Glossed text={say(texts.findItFind, { find: field.find })} />
     {#if field.earlier.length}{say(texts.earlierEarlier, { earlier: field.earlier.join(", ") })}{/if}
   </p>
   <span class="row tight"

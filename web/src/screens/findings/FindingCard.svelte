@@ -3,6 +3,7 @@
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
   import { day, lowerFirst } from "../../format/words";
+  import Glossed from "../../parts/Glossed.svelte";
   import Choose from "../../parts/Choose.svelte";
   import StateMark from "../../parts/StateMark.svelte";
   import { Button } from "carbon-components-svelte";
@@ -34,15 +35,17 @@
     <StateMark state={severity} />
     <h3>{finding.title}</h3>
   </div>
-  <p>{finding.sentence}</p>
-  <p><strong>{finding.advice}</strong></p>
+  <p><Glossed text={finding.sentence} /></p>
+  <p><strong><Glossed text={finding.advice} /></strong></p>
   {#if likeliest}
     <p class="cause">
-      {say(texts.mostLikelyLabelPercentCheck, {
-        label: lowerFirst(likeliest.label),
-        percent: percent(likeliest.share),
-        check: likeliest.check,
-      })}
+      <Glossed
+        text={say(texts.mostLikelyLabelPercentCheck, {
+          label: lowerFirst(likeliest.label),
+          percent: percent(likeliest.share),
+          check: likeliest.check,
+        })}
+      />
     </p>
   {/if}
   {#if finding.answered}
@@ -76,7 +79,7 @@
       {#each others as other (other.rule + other.sentence)}
         <li>
           <h4>{other.title}</h4>
-          <p>{other.sentence} {other.advice}</p>
+          <p><Glossed text="{other.sentence} {other.advice}" /></p>
           <FindingWhy finding={other} />
         </li>
       {/each}

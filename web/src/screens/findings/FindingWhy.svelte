@@ -2,6 +2,7 @@
   import * as texts from "../../texts/findings";
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
+  import Glossed from "../../parts/Glossed.svelte";
   import { percent } from "./percent";
 
   /** Behind one press: why, how sure, what would change it, what may stand behind it. */
@@ -31,7 +32,9 @@
           <span
             ><strong>{cause.label}</strong>, {percent(cause.share)}{cause.seen.length
               ? say(texts.seenSeen, { seen: cause.seen.join(", ") })
-              : ""}<br />{say(texts.checkCheckRemedyRemedy, { check: cause.check, remedy: cause.remedy })}</span
+              : ""}<br /><Glossed
+              text={say(texts.checkCheckRemedyRemedy, { check: cause.check, remedy: cause.remedy })}
+            /></span
           >
         </li>
       {/each}

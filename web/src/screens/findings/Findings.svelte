@@ -10,6 +10,7 @@
   import ClaimCheck from "./ClaimCheck.svelte";
   import FindingCard from "./FindingCard.svelte";
   import { matters } from "./matters";
+  import Glossed from "../../parts/Glossed.svelte";
   import Problem from "../../parts/Problem.svelte";
   import StateMark from "../../parts/StateMark.svelte";
   import SymptomQuestions from "./SymptomQuestions.svelte";
@@ -100,7 +101,7 @@
                 label: lowerFirst(axle.rotors.label),
               })}
             </h2>
-            {#each axle.rotors.sides as side (side.side)}<p>{side.sentence}</p>{/each}
+            {#each axle.rotors.sides as side (side.side)}<p><Glossed text={side.sentence} /></p>{/each}
             {#if axle.rotors.cut_left_mm !== null && axle.rotors.outcome !== "stay"}<p class="quiet">
                 {axle.rotors.cut_left_mm >= 0
                   ? say(texts.machinedItWouldEndCutLeftMm, { cutLeftMm: axle.rotors.cut_left_mm.toFixed(2) })

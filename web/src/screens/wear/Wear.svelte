@@ -6,6 +6,7 @@
   import { Button, Select, SelectItem } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
   import AxleSection from "../../parts/AxleSection.svelte";
+  import Glossed from "../../parts/Glossed.svelte";
   import Problem from "../../parts/Problem.svelte";
   import Shortcuts from "../../parts/Shortcuts.svelte";
   import StateMark from "../../parts/StateMark.svelte";
@@ -51,7 +52,12 @@
   );
 </script>
 
-<Shortcuts keys={{ l: () => push(`/axles/${id}/look-over`), j: () => push(`/axles/${id}/job-plan`) }} />
+<Shortcuts
+  keys={{
+    l: () => value && push(`/vehicles/${value.axle_name.vehicle_id}/look-over?axle=${id}`),
+    j: () => push(`/axles/${id}/job-plan`),
+  }}
+/>
 {#if wear.error}<Problem error={wear.error} />{/if}
 {#if value}
   {@const unit = value.axle_name.distance_unit}
@@ -114,7 +120,11 @@
       <section class="sheet stack">
         <h2>{texts.noForecastYet}</h2>
         <p>{say(texts.whyNotLogALookOver, { whyNot: upperFirst(axle.why_not.join("; ")) })}</p>
-        <div><Button href="#/axles/{axle.id}/look-over">{common.startALookOver}</Button></div>
+        <div>
+          <Button href="#/vehicles/{value.axle_name.vehicle_id}/look-over?axle={axle.id}"
+            >{common.startALookOver}</Button
+          >
+        </div>
       </section>
     {/if}
 
@@ -203,12 +213,12 @@
             <strong>{axle.state.label}:</strong>
             {reason.sentence} <span class="quiet">({reason.source})</span>
           </li>{/each}
-        {#each value.why as line (line)}<li>{line}</li>{/each}
+        {#each value.why as line (line)}<li><Glossed text={line} /></li>{/each}
       </ul>
     </section>
     <div class="row no-print">
       <Button href="#/axles/{axle.id}/job-plan">{common.planAJob}<kbd aria-hidden="true">j</kbd></Button>
-      <Button kind="tertiary" href="#/axles/{axle.id}/look-over"
+      <Button kind="tertiary" href="#/vehicles/{value.axle_name.vehicle_id}/look-over?axle={axle.id}"
         >{common.startALookOver}<kbd aria-hidden="true">l</kbd></Button
       >
     </div>

@@ -1,0 +1,86 @@
+import * as texts from "../texts/parts";
+
+export interface KeyGroup {
+  title: string;
+  /** of the address behind the #; none: everywhere */
+  at: RegExp | null;
+  keys: [key: string, meaning: string][];
+}
+
+export const KEY_GROUPS: KeyGroup[] = [
+  { title: texts.keysEverywhere, at: null, keys: [["?", texts.showTheseKeys]] },
+  {
+    title: texts.keysGarage,
+    at: /^\/$/,
+    keys: [
+      ["a", texts.garageAddAVehicle],
+      ["g", texts.garageGoOn],
+      [texts.n1To9, texts.garageOpenAVehicle],
+    ],
+  },
+  {
+    title: texts.keysVehicle,
+    at: /^\/vehicles\/\d+$/,
+    keys: [
+      ["l", texts.vehicleLookOverOfAll],
+      ["v", texts.vehicleFindingsVerdicts],
+      ["f w j b", texts.vehicleLookOverWearJob],
+      ["F W J B", texts.vehicleTheSameOfThe],
+    ],
+  },
+  { title: texts.keysTimeline, at: /^\/vehicles\/\d+\/timeline/, keys: [["l", texts.vehicleLookOverOfAll]] },
+  {
+    title: texts.keysWear,
+    at: /^\/axles\/\d+\/wear/,
+    keys: [
+      ["l", texts.wearLookOver],
+      ["j", texts.wearJob],
+    ],
+  },
+  {
+    title: texts.keysBrakeData,
+    at: /^\/axles\/\d+\/brake-data/,
+    keys: [
+      ["Enter", texts.dataSave],
+      ["Esc", texts.dataLeave],
+      [texts.upDown, texts.dataChoose],
+    ],
+  },
+  {
+    title: texts.keysJob,
+    at: /^\/jobs\/\d+(?!\/car)/,
+    keys: [["y p t s c", texts.jobReadyPartsTorqueSteps]],
+  },
+  {
+    title: texts.keysAtTheCar,
+    at: /^\/jobs\/\d+\/car/,
+    keys: [
+      ["Enter", texts.carDone],
+      [texts.leftRight, texts.carOther],
+    ],
+  },
+  {
+    title: texts.keysWalkRound,
+    at: /^\/vehicles\/\d+\/look-over/,
+    keys: [
+      ["Enter", texts.walkRoundTakeTheReading],
+      ["Shift + Tab", texts.walkRoundBack],
+      ["c v m l g e d %", texts.walkRoundDigitalCaliperVernier],
+      ["q w x", texts.walkRoundSquealerTouchesWear],
+      ["u i p", texts.walkRoundNextUnitNext],
+      ["a k b", texts.walkRoundAtAQuestion],
+      ["Ctrl + Z", texts.walkRoundUndoWhatA],
+      ["+", texts.walkRoundAnotherPlaceOn],
+      ["n r", texts.walkRoundNewPadsNew],
+      ["o", texts.walkRoundTheRestOf],
+      ["z", texts.walkRoundHaveTheGauge],
+    ],
+  },
+];
+
+/** Of this screen, those of everywhere last; and those of the others. */
+export function keysAt(address: string): [here: KeyGroup[], elsewhere: KeyGroup[]] {
+  const here = KEY_GROUPS.filter((group) => group.at?.test(address));
+  const everywhere = KEY_GROUPS.filter((group) => !group.at);
+  return [[...here, ...everywhere], KEY_GROUPS.filter((group) => group.at && !here.includes(group))];
+}
