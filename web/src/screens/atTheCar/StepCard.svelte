@@ -57,12 +57,12 @@
 </script>
 
 <article aria-labelledby="step-title">
-  <p class="where">
+  <h1 class="where">
     {place ? `${upperFirst(place)}: ${lowerFirst(movement.steps[0]!.stage)}` : movement.steps[0]!.stage}
     {#if movement.steps.some((step) => step.gate)}<span class="gate"
         >{movement.steps.some((step) => step.kills) ? texts.neverSkipped : texts.notToBeSkipped}</span
       >{/if}
-  </p>
+  </h1>
   <div id="step-title" class="lines">
     {#each movement.steps as step (step.key)}
       <p class="line" class:done={course.step(step)}>{step.text}</p>
@@ -173,6 +173,7 @@
   }
   .where {
     color: var(--quiet);
+    font: inherit;
     font-weight: 600;
   }
   .gate {
