@@ -33,6 +33,24 @@ RSpec.describe "The timeline in the API" do
     expect(timeline["sessions"].map { |session| session["axles"] }).to eq([["front"]])
   end
 
+  # The same distribution read the other way round: half of the ways on have met the limit by the middle date.
+  it "says how likely each axle is at its limit on days to come" do
+    steps = ask(:get, "/vehicles/#{car["id"]}/ahead")["steps"]
+    expect(steps.first).to include("days" => 0, "date" => "2026-05-16", "km" => 0)
+    expect(steps.each_cons(2).map { |one, other| other["days"] - one["days"] }.uniq).to eq([14])
+    pads = steps.map { |step| step["axles"].first["pads"] }
+    expect(pads).to eq(pads.sort)
+    expect([pads.first, pads.last]).to match([be < 0.01, be > 0.9])
+    middle, early =
+      %w[p50 p10].map { |chance| (Date.iso8601(wear["date"][chance]) - Date.new(2026, 5, 16)).to_i / 14.0 }
+    [[middle, 0.5], [early, 0.1]].each do |at, chance|
+      expect(chance).to be_between(pads[at.floor] - 0.02, pads[at.ceil] + 0.02)
+    end
+    expect(steps.map { |step| step["axles"].last.values_at("pads", "rotors") }.uniq).to eq([[nil, nil]])
+    ask(:get, "/vehicles/999/ahead")
+    expect(status).to eq(404)
+  end
+
   it "lets a trip, another commute and a harder one enter the forecast, and takes them back" do
     before = wear
     plan(

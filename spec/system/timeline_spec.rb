@@ -27,6 +27,25 @@ RSpec.describe "The timeline in the browser", :demo do
     expect(page).to have_css("svg text", text: "To the sea")
   end
 
+  it "is looked along by a slider and by dragging, and says what a day would find" do
+    page.visit "/#/vehicles/1/timeline"
+    slider = page.find_field("Look ahead")
+    page.execute_script("arguments[0].focus()", slider)
+    type :Right, :Right
+    expect(page).to have_text("13 Jun 2026, about").and have_text(/Front pads\s*\d+ % likely at the limit/)
+    expect(slider["aria-valuetext"]).to start_with("13 Jun 2026")
+    box =
+      page.evaluate_script(
+        "(({ x, y, width, height }) => [x, y, width, height])(document.querySelector('rect.reach').getBoundingClientRect())"
+      )
+    mouse = page.driver.browser.mouse
+    mouse.move(x: box[0] + 5, y: box[1] + 30).down
+    mouse.move(x: box[0] + (box[2] / 2), y: box[1] + 30).up
+    expect(page).to have_text(/Front pads\s*over 99 % likely at the limit/).and have_text(
+            "By then: front brakes: job planned"
+          )
+  end
+
   it "changes the rule for one session, and asks about an odometer that runs away" do
     page.visit "/#/vehicles/4/timeline"
     expect(page).to have_css("li", text: /front and rear|rear and front/).or have_css(

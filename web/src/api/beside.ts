@@ -17,6 +17,7 @@ export const beside = {
     taken(
       client.POST("/look-overs/{id}/photos", { params: { path: { id } }, body: photo as unknown as string, ...jpeg }),
     ),
+  ahead: (vehicle: number) => taken(client.GET("/vehicles/{id}/ahead", { params: { path: { id: vehicle } } })),
   help: () => taken(client.GET("/help")),
   places: () => taken(client.GET("/places")),
   scheduleChosen: () => taken(client.GET("/schedule")),

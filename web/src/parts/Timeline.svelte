@@ -2,6 +2,7 @@
   import * as common from "../texts/common";
   import * as texts from "../texts/parts";
   import { say } from "../texts/say";
+  import type { Snippet } from "svelte";
   import type { Schemas } from "../api/client";
   import { grouped, inUnit, toKm } from "../format/words";
   import { distanceTicks, horizon, monthTicks, placed, within, type Lane, type MarkKind } from "./timelineScale";
@@ -15,8 +16,10 @@
     label: string;
     /** No further than so many days. */
     most?: number;
+    /** Drawn over it: given where a day lies, how many days there are, and where the lanes begin and end. */
+    over?: Snippet<[(days: number) => number, number, number, number]>;
   }
-  let { lanes: all, today, kmPerDay = null, unit = "km", label, most = Infinity }: Props = $props();
+  let { lanes: all, today, kmPerDay = null, unit = "km", label, most = Infinity, over }: Props = $props();
   const lanes = $derived(all.map((lane) => within(lane, most)));
 
   let width = $state(900);
@@ -137,6 +140,7 @@
       {/each}
     {/each}
 
+    {@render over?.(x, days, top, base)}
     {#if kmPerDay}
       <path class="axis" d="M{left} {base + 4}H{end}" />
       {#each distances as distance (distance)}

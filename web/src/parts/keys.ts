@@ -24,6 +24,7 @@ export const KEY_GROUPS: KeyGroup[] = [
     keys: [
       ["l", texts.vehicleLookOverOfAll],
       ["v", texts.vehicleFindingsVerdicts],
+      ["r", texts.vehicleTimeline],
       ["f w j b", texts.vehicleLookOverWearJob],
       ["F W J B", texts.vehicleTheSameOfThe],
     ],

@@ -34,6 +34,7 @@ export const garageAddAVehicle = "add a vehicle";
 export const n1To9 = "1 to 9";
 export const garageOpenAVehicle = "open a vehicle";
 export const vehicleLookOverOfAll = "look-over of all wheels";
+export const vehicleTimeline = "timeline";
 export const vehicleFindingsVerdicts = "findings (verdicts)";
 export const vehicleLookOverWearJob = "look-over, wear, job, brake data of the front axle";
 export const vehicleTheSameOfThe = "the same of the rear axle";

@@ -1,3 +1,13 @@
+export const lookAhead = "Look ahead";
+export const lookAheadHow = "Drag the line, or this slider, to a day.";
+export const onDayAfter = "{day}, about {far} on";
+export const axlePads = "{axle} pads";
+export const axleRotors = "{axle} rotors";
+export const chanceAtLimit = "{percent} likely at the limit";
+export const lessThanOne = "under 1 %";
+export const moreThan99 = "over 99 %";
+export const byThen = "By then: {what}.";
+export const nothingByThen = "Nothing falls due by then.";
 export const saveItIsRight = "Save, it is right";
 export const distanceUnit = "Distance ({unit})";
 export const inAYearUnit = "In a year ({unit})";

@@ -8,6 +8,7 @@ module Graver
         get "/timelines", :timelines
         get "/calendar.ics", :calendar
         get "/vehicles/:id/timeline", :timeline
+        get "/vehicles/:id/ahead", :ahead
         get "/vehicles/:id/calendar.ics", :vehicle_calendar
         post "/vehicles/:id/planned-events", :plan_event, 201
         delete "/planned-events/:id", :drop_planned_event
@@ -23,6 +24,11 @@ module Graver
         def calendar = ics(views(overviews.all.reject(&:error)))
         def timeline(vehicle_id = id)
           kept("timeline", vehicle_id) { serializer.call(view(overviews.find(vehicle_id))) }
+        end
+        def ahead
+          kept("ahead", id) do
+            { steps: Service::Forecast::Ahead.new(context).call(id).map { |step| serializer.step(step) } }
+          end
         end
         def vehicle_calendar = ics([view(overviews.find(id))])
 

@@ -23,6 +23,17 @@ module Graver
           }
         end
 
+        # Service::Forecast::Ahead::Step
+        def step(step)
+          {
+            days: step.days,
+            date: step.date.iso8601,
+            km: step.km.round,
+            axles:
+              step.axles.map { |axle| { name: axle.name, pads: axle.pads&.round(3), rotors: axle.rotors&.round(3) } }
+          }
+        end
+
         # What the household can choose, as it stands.
         def choices(chosen)
           @knowledge

@@ -54,6 +54,16 @@ module Graver
           end
         end
 
+        # The chance that the limit is passed by a day (days from now), the spread of the driving mixed in. A scaled way
+        # reaches other wear than the median one does at the same distance.
+        def chance_by(life, day)
+          if plain_and_even?
+            return spread.sum { |scale| life.chance_passed(driving.km_per_day * scale * day) } / spread.length
+          end
+
+          spread.sum { |way| life.chance_passed(actual_km(between(way, :day, :usual, day))) } / spread.length
+        end
+
         private
 
         def plain? = @trips.all? { |trip| trip.wear_factor == 1 } && @changes.all? { |change| change.wear_factor == 1 }
@@ -68,7 +78,7 @@ module Graver
         def days_at(life, probability, low)
           return 0.0 if life.chance_now >= probability
 
-          missing = ->(day) { chance(life, day) - probability }
+          missing = ->(day) { chance_by(life, day) - probability }
           high = [low * 1.5, 64.0].max
           below, above = missing.call(low), missing.call(high)
           while high < FURTHEST_DAYS && above.negative?
@@ -93,16 +103,6 @@ module Graver
             end
           end
           high
-        end
-
-        # The chance that the limit is passed by a day. A scaled way reaches other wear than the median one does at
-        # the same distance.
-        def chance(life, day)
-          if plain_and_even?
-            return spread.sum { |scale| life.chance_passed(driving.km_per_day * scale * day) } / spread.length
-          end
-
-          spread.sum { |way| life.chance_passed(actual_km(between(way, :day, :usual, day))) } / spread.length
         end
 
         # { day: [...], actual: [...], usual: [...] } at every place where the pace changes; scale: of all but the

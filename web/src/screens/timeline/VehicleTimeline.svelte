@@ -5,6 +5,9 @@
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
+  import AheadLine from "./AheadLine.svelte";
+  import LookAhead from "./LookAhead.svelte";
+  import { Ahead } from "./ahead.svelte";
   import OdometerNote from "./OdometerNote.svelte";
   import PlanEvent from "./PlanEvent.svelte";
   import Problem from "../../parts/Problem.svelte";
@@ -25,12 +28,16 @@
     const [vehicle, timeline, catalogue] = await Promise.all([api.vehicle(of), api.timeline(of), api.catalogue()]);
     return { vehicle, timeline, today: catalogue.today };
   }
-  const reload = () => loaded.load(() => fetchIt(id));
+  const reload = async () => {
+    await loaded.load(() => fetchIt(id));
+    await ahead.load();
+  };
   $effect(() => {
     void id;
     reload();
   });
 
+  const ahead = $derived(new Ahead(id));
   const vehicle = $derived(loaded.value?.vehicle);
   const timeline = $derived(loaded.value?.timeline);
   const today = $derived(loaded.value?.today ?? "");
@@ -92,10 +99,13 @@
         kmPerDay={vehicle.km_per_day}
         {unit}
         label={say(texts.whatLiesAheadOfName, { name: vehicle.name })}
-      />
+      >
+        {#snippet over(x, days, top, base)}<AheadLine {ahead} {x} {days} {top} {base} />{/snippet}
+      </Timeline>
       <p class="quiet">
         {texts.wideBandsPadsNarrowOnes}
       </p>
+      <LookAhead {ahead} events={timeline.events} {unit} />
     </section>
     <div class="columns">
       <section class="sheet">
