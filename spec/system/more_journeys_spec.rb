@@ -87,7 +87,7 @@ RSpec.describe "More journeys in the browser" do
     add("Car")
     open_look_over("front")
     type "?"
-    expect(page).to have_text("walk-round: another place")
+    expect(page).to have_text("another place on the same part")
     type :Escape
     expect(page).to have_no_text("walk-round: another place")
     page.find_by_id("odometer").click
