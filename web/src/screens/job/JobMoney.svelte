@@ -44,12 +44,7 @@
 
 <div class="columns">
   <section class="sheet">
-    <h2>{texts.time}</h2>
-    <p class="number figure">{sums.hours.said}</p>
-    <p class="quiet">
-      {sums.hours.jobs ? say(texts.atYourOwnPaceFrom, { jobs: sums.hours.jobs }) : texts.commonPracticeWhenNothingIs}
-    </p>
-    <h2 class="next">{texts.money}</h2>
+    <h2>{texts.money}</h2>
     {#if sums.shop !== null}
       <div
         class="bars"
@@ -96,6 +91,8 @@
           unpriced: sums.unpriced.map(lowerFirst).join(", "),
           rest: sums.shop_from === "quote" ? texts.theShopsQuoteHasThem : texts.theShopsEstimateLacksThese,
         })}
+        {#if plan.id !== null}<a href="#/jobs/{plan.id}/parts">{texts.enterPricesOfParts}</a>,
+          <a href="#/jobs/{plan.id}/tools">{texts.ofToolsAndConsumables}</a>{/if}
       </p>{/if}
     {#if sums.spent}<p>
         {say(texts.soFarMoneyWentInto, {
@@ -133,6 +130,11 @@
         >
       {/if}
     {/if}
+    <h2 class="next">{texts.time}</h2>
+    <p class="number figure">{sums.hours.said}</p>
+    <p class="quiet">
+      {sums.hours.jobs ? say(texts.atYourOwnPaceFrom, { jobs: sums.hours.jobs }) : texts.commonPracticeWhenNothingIs}
+    </p>
   </section>
   <section class="sheet">
     <h2>{texts.fluid}</h2>
