@@ -239,7 +239,7 @@ RSpec.describe "Measuring in the browser", :demo do
                 )
     before = context.store.look_overs.of_vehicle(3).length
     page.click_button "Import 4 readings"
-    expect(page).to have_text("4 readings from 2 services imported.")
+    expect(page.find("[role=status]", text: "4 readings from 2 services imported.")).to have_button("Undo import")
     expect(context.store.look_overs.of_vehicle(3).length).to eq(before + 2)
     page.attach_file("Choose the file", table.path)
     expect(page).to have_text("4 readings left out: the log has them already.")

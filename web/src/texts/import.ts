@@ -39,6 +39,7 @@ export const anotherFile = "Another file";
 export const reading = "Reading…";
 export const earlierImports = "Earlier imports";
 export const aTable = "a table";
+export const undoImport = "Undo import";
 export const undone = ", undone";
 export const readings = "{shown} {count|reading|readings}";
 export const services = "{shown} {count|service|services}";

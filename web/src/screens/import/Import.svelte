@@ -41,14 +41,18 @@
     </section>
   {/if}
   {#if table.done?.result}
-    <p class="sheet" role="status">
+    <div class="sheet row spread" role="status">
       <strong
         >{say(texts.countFromCount2Imported, {
           count: count(table.done.result.readings, texts.readings),
           count2: count(table.done.result.look_overs, texts.services),
         })}</strong
-      > <a href="#/vehicles/{table.vehicle}">{texts.seeTheVehicle}</a>
-    </p>
+      >
+      <span class="row">
+        <a href="#/vehicles/{table.vehicle}">{texts.seeTheVehicle}</a>
+        <Button size="small" kind="ghost" on:click={() => table.undo(table.done!.id)}>{texts.undoImport}</Button>
+      </span>
+    </div>
   {/if}
   {#if table.error && faults.length === 0}<Problem error={table.error} />{/if}
   {#if table.table && table.mapping}
@@ -152,7 +156,7 @@
               )}{each.state === "undone" ? texts.undone : ""}</span
             >
             {#if each.state === "done"}<Button size="small" kind="ghost" on:click={() => table.undo(each.id)}
-                >{common.undo}</Button
+                >{texts.undoImport}</Button
               >{/if}
           </li>
         {/each}
