@@ -43,6 +43,16 @@ RSpec.describe "The frame in the browser", :demo do
     expect(page).to have_css("h1", text: "Logbook").and have_link("Import a spreadsheet")
   end
 
+  it "takes the inspection that counts among the settings" do
+    page.visit "/#/settings"
+    page.select "United Kingdom, cars: 1.5 mm", from: "Inspection that counts"
+    type :Enter
+    expect(page).to have_text("Under it a car fails the periodic inspection.")
+    expect(context.store.preferences.all["schools"]).to include("inspection" => "uk")
+    page.click_link "Approaches"
+    expect(page).to have_select("Inspection that counts", selected: "United Kingdom, cars: 1.5 mm")
+  end
+
   it "keeps how a device's screens look, whatever its system has" do
     page.visit "/#/settings"
     page.choose "Dark"

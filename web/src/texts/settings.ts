@@ -1,3 +1,6 @@
+export const limits = "Limits and inspection";
+export const limitsChange =
+  "When parts are done, and under what nobody drives. A limit in a vehicle's brake data comes first, the maker's is never undercut. Changes verdicts, forecasts and what a job proposes.";
 export const title = "Settings";
 export const titleGraver = "Settings - Graver";
 export const appearance = "Appearance";

@@ -6,6 +6,7 @@
   import Problem from "../../parts/Problem.svelte";
   import { Loader } from "../../parts/loader.svelte";
   import { chooseTheme, chosenTheme, THEMES } from "../../parts/theme";
+  import LimitSettings from "./LimitSettings.svelte";
   import MoneySettings from "./MoneySettings.svelte";
   import PlanningSettings from "./PlanningSettings.svelte";
 
@@ -54,6 +55,7 @@
       <PlanningSettings schedule={loaded.value.schedule} {load} />
     {/if}
   </div>
+  <LimitSettings />
   {#if loaded.value}
     <MoneySettings money={loaded.value.money} {load} />
   {/if}
@@ -81,6 +83,9 @@
     display: flex;
     flex-wrap: wrap;
     gap: 0.25rem 1.5rem;
+  }
+  .themes input {
+    accent-color: var(--petrol);
   }
   .themes label {
     display: flex;
