@@ -7,7 +7,7 @@ module Graver
       class PadClaim < Contract
         json do
           required(:axle).filled(:integer)
-          required(:part).filled(:string, eql?: "pad")
+          required(:part).filled(:string, included_in?: %w[pad])
           required(:value).value(:string, max_size?: 20)
           optional(:unit).maybe(:string, included_in?: %w[mm in 32nd thou 100th])
           required(:odometer).hash do
