@@ -48,6 +48,10 @@
       {#each plan.torque as line (line.id)}
         <li>
           <div class="what">
+            {#if line.star}<figure>
+                <StarOrder order={line.star} />
+                <figcaption>{texts.twoPassesHalfThenFull}</figcaption>
+              </figure>{/if}
             <h3>
               {several ? `${upperFirst(line.axle)} ` : ""}{several
                 ? line.label.toLowerCase()
@@ -97,10 +101,6 @@
               {line.snug ? texts.snugIsEnough : texts.noValueStopMakersManual}
             </p>
           {/if}
-          {#if line.star}<figure>
-              <StarOrder order={line.star} />
-              <figcaption>{texts.twoPassesHalfThenFull}</figcaption>
-            </figure>{/if}
         </li>
       {/each}
     </ul>
@@ -187,8 +187,10 @@
     color: var(--doubt);
     font-weight: 600;
   }
+  /* Within the text, so that the figures stand in one column. */
   figure {
-    margin: 0;
+    float: right;
+    margin: 0 0 0 1rem;
     text-align: center;
   }
   figcaption {
