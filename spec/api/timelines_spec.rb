@@ -8,10 +8,6 @@ RSpec.describe "The timeline in the API" do
 
   def timeline = ask(:get, "/vehicles/#{car["id"]}/timeline")
   def kinds(timeline) = timeline["events"].map { |event| event["kind"] }
-  def all_pads(*values, axle: front)
-    [%w[left inner], %w[left outer], %w[right inner], %w[right outer]].zip(values)
-      .map { |(side, pad), value| pad(value, side:, pad:, axle:) }
-  end
   def plan(**given) = ask(:post, "/vehicles/#{car["id"]}/planned-events", given)
   def wear = ask(:get, "/axles/#{front}/wear")["axle"]["pads_life"]
   def what_if(query = "") = ask(:get, "/axles/#{front}/what-if#{query}")

@@ -70,6 +70,12 @@ module ApiHelper
   def car = @car ||= ask(:post, "/vehicles", { name: "Juniper", kind: "car" })
   def front = car.fetch("axles").first.fetch("id")
 
+  # A reading of every pad of an axle, the left inner one first.
+  def all_pads(*values, axle: front)
+    [%w[left inner], %w[left outer], %w[right inner], %w[right outer]].zip(values)
+      .map { |(side, pad), value| pad(value, side:, pad:, axle:) }
+  end
+
   # Reads a vehicle's readings on its front axle unless one is named.
   def pad(value, side: "left", pad: "inner", axle: front, **more)
     {
