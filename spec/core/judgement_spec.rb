@@ -2,7 +2,7 @@
 
 RSpec.describe "Judging" do
   describe Graver::Core::Judgement::RotorVerdict do
-    let(:long) { Graver::Core::Wear::Life.new([0.0, 100_000.0, 200_000.0], [1.0, 1.0, 0.0]) }
+    let(:long) { Graver::Core::Wear::Life.new([0.0, 100_000.0, 200_000.0], [0.0, 0.0, 1.0]) }
 
     def verdict(mean_mm, sd_mm: 0.03, discard_mm: 20.4, life: long, next_pads_km: 60_000)
       thickness = mean_mm && { mean_mm:, sd_mm: }

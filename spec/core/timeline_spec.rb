@@ -7,7 +7,7 @@ RSpec.describe "The road ahead" do
 
   let(:today) { Date.new(2026, 5, 16) }
   let(:driving) { Graver::Core::Schedule::Driving.new(km_per_day: 50.0, log_sd: 0.2, days_observed: 100, season: nil) }
-  let(:life) { Graver::Core::Wear::Life.new([0.0, 10_000.0, 10_001.0, 20_000.0], [1.0, 1.0, 0.0, 0.0]) }
+  let(:life) { Graver::Core::Wear::Life.new([0.0, 10_000.0, 10_001.0, 20_000.0], [0.0, 0.0, 1.0, 1.0]) }
 
   def road(**given) = Graver::Core::Schedule::Timeline.new(driving, today, **given)
   def trip(from, to, km, wear_factor = 1.0)

@@ -30,6 +30,7 @@ module Graver
           @as_of = as_of
           @trips = trips.select { |trip| trip.to >= as_of }
           @changes = changes.reject { |change| change.from < as_of - SETTLED_DAYS }.sort_by(&:from)
+          @plain = [*@trips, *@changes].all? { |one| one.wear_factor == 1 }
           @middle = legs(1.0)
           @known = {}.compare_by_identity
         end
@@ -57,21 +58,30 @@ module Graver
         # The chance that the limit is passed by a day (days from now), the spread of the driving mixed in. A scaled way
         # reaches other wear than the median one does at the same distance.
         def chance_by(life, day)
-          if plain_and_even?
-            return spread.sum { |scale| life.chance_passed(driving.km_per_day * scale * day) } / spread.length
-          end
-
-          spread.sum { |way| life.chance_passed(actual_km(between(way, :day, :usual, day))) } / spread.length
+          at, share = place_of(day)
+          ways.sum do |way|
+            usual_km = way[at] + ((way[at + 1] - way[at]) * share)
+            life.chance_passed(plain? ? usual_km : actual_km(usual_km))
+          end / ways.length
         end
 
         private
 
-        def plain? = @trips.all? { |trip| trip.wear_factor == 1 } && @changes.all? { |change| change.wear_factor == 1 }
-        def spread
-          @spread ||=
-            SPREAD.map { |z| plain_and_even? ? Math.exp(z * driving.log_sd) : legs(Math.exp(z * driving.log_sd)) }
+        # Whether every km wears alike.
+        def plain? = @plain
+
+        # Usual km at each boundary, for each point of the driving's spread.
+        def ways = @ways ||= SPREAD.map { |z| legs(Math.exp(z * driving.log_sd)).fetch(:usual) }
+
+        # -> the leg a day is on, and the share of it that is over by then
+        def place_of(day)
+          at =
+            ((boundaries.bsearch_index { |place| place > day } || boundaries.length) - 1).clamp(
+              0,
+              boundaries.length - 2
+            )
+          [at, ((day - boundaries[at]) / (boundaries[at + 1] - boundaries[at])).clamp(0.0, 1.0)]
         end
-        def plain_and_even? = @trips.empty? && @changes.empty? && driving.season.nil?
 
         # Looked for from `low` on: doubled until it is passed, then closed in on by straight lines between the two ends
         # (regula falsi; an end that stays is drawn in), to a quarter of a day or what no chance tells apart.

@@ -92,10 +92,7 @@ module Graver
           hypotheses.drift((distance_km - before) / 2)
         end
 
-        def changes(moments)
-          @changes ||= {}
-          @changes[[@on.keys, moments]] ||= ChangeTable.new(@prior, @components, @on.keys, moments)
-        end
+        def changes(moments) = ChangeTable.of(@prior, @components, @on.keys, moments)
 
         # Shares of a life of a usual set worn over a distance, per supposition.
         def lives(distance_km)
@@ -177,7 +174,8 @@ module Graver
         def observe(component, observation)
           wrong = @prior.wrong.merge(share: 1 - ((1 - @prior.wrong[:share]) * observation.trust))
           chance = hypotheses.observe(component, observation.thickness.own, wrong)
-          hypotheses.mark([component, observation], 1 - ((1 - chance) * (1 - hypotheses.off)))
+          off = hypotheses.off
+          hypotheses.mark([component, observation], chance + off - (chance * off))
           hypotheses.prune(WHILE_READING)
         end
 
@@ -203,11 +201,12 @@ module Graver
         end
 
         def plate?(readings)
-          @prior.plate_service[:mm] &&
-            readings.any? do |component, observation|
-              expected = (hypotheses.mean[hypotheses.thickness(component), true] * hypotheses.weights).sum
-              observation.thickness.value_mm - expected > PLATE_GAP_MM
-            end
+          return false unless @prior.plate_service[:mm]
+
+          expected = (hypotheses.mean * hypotheses.weights[:new, true]).sum(axis: 1)
+          readings.any? do |component, observation|
+            observation.thickness.value_mm - expected[hypotheses.thickness(component)] > PLATE_GAP_MM
+          end
         end
 
         def forget_errors = hypotheses.recall(Hypotheses::BIAS, 0.0, 0.0)

@@ -12,6 +12,16 @@ module Graver
         # kind: which change, whenever it is (0: none)
         Case = Struct.new(:per_life, :moment, :moves, :kind) { def who = moves.empty? ? 0 : moves.first.first + 1 }
 
+        MOST_KEPT = 8
+        KEPT = {}.compare_by_identity
+        private_constant :KEPT
+
+        # Worked out once for a prior; arguments as of `new`.
+        def self.of(prior, *which)
+          KEPT.shift if KEPT.length > MOST_KEPT
+          (KEPT[prior] ||= {})[which] ||= new(prior, *which)
+        end
+
         # components: ids, in the order of Hypotheses; on: those that wear; moments: shares of the stretch at which a
         # change may fall
         def initialize(prior, components, on, moments)
@@ -44,9 +54,15 @@ module Graver
         def shift(which) = @shift[true, which].dup
         def variance(which) = @variance[true, which].dup
 
-        # What each case does to the logarithm of one component's rate: [shift, variance, moment] per case. row: of the
-        # component's deviation
-        def felt(row) = [@shift, @variance].map { |table| table[0, true] + table[row, true] } << @moments
+        # How each case is felt by the components of these rows: [times as much wear over the stretch, variance of the
+        # logarithm of that], each [component, case].
+        def felt(rows)
+          (@felt ||= {})[rows] ||= begin
+            shift, variance = [@shift, @variance].map { |table| table[rows, true] + table[0, true] }
+            after = 1 - @moments
+            [(Numo::DFloat::Math.exp(shift + (0.5 * variance)) * after) + @moments, variance * after]
+          end
+        end
 
         private
 

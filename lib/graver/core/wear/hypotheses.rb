@@ -57,11 +57,14 @@ module Graver
           @covariance = Numo::DFloat.zeros(size, size, log_weights.length)
           size.times { |at| @covariance[at, at, true] = variances[at] }
           @log_weight = Numo::DFloat.cast(log_weights)
-          @kinds = Kind.members.to_h { |name| [name, Numo::DFloat.cast(kinds.map { |kind| kind[name] || 0.0 })] }
+          @kinds = Numo::DFloat.cast(Kind.members.map { |name| kinds.map { |kind| kind[name] || 0.0 } })
           @keys = []
         end
 
-        Kind.members.each { |name| define_method(name) { @kinds.fetch(name) } }
+        ROWS = Kind.members.each_with_index.to_h.freeze
+        private_constant :ROWS
+        # A view: what is done to it in place is done to the suppositions.
+        ROWS.each { |name, row| define_method(name) { @kinds[row, true] } }
 
         # Another one that goes its own way from here.
         def copy = dup.tap(&:own_arrays)
@@ -83,30 +86,33 @@ module Graver
           @mean = @mean[true, at].dup
           @covariance = @covariance[true, true, at].dup
           @log_weight = @log_weight[at].dup
-          @kinds.transform_values! { |list| list[at].dup }
+          @kinds = @kinds[true, at].dup
           @told = @told[true, at].dup if @told
         end
 
         # Keeps the `most` weightiest, without those next to impossible.
         def prune(most, negligible: 1e-5)
-          keep = weightiest(log_weight, most, negligible)
+          weights = log_weight.to_a
+          floor = weights.max + Math.log(negligible)
+          floor = [floor, weights.sort[-most]].max if weights.length > most
+          keep = weights.each_index.select { |at| weights[at] >= floor }
           select(keep) if keep.length < WORTH_SHRINKING * length
         end
 
         # What happened to each, as a number: those with the same one may become one.
-        def tell(chapter) = @kinds[:story] = ((@kinds.fetch(:story) * 61) + chapter) % STORIES
+        def tell(chapter) = set(:story, ((story * 61) + chapter) % STORIES)
 
         # Whose rate changed, and where on the odometer (0: nobody's).
         def note_change(who, km)
-          some = Numo::DFloat.cast(who.gt(0))
-          @kinds[:changed] = (changed * (1 - some)) + (who * some)
-          @kinds[:changed_km] = (changed_km * (1 - some)) + (km * some)
+          some = who.gt(0)
+          changed[some] = who[some]
+          changed_km[some] = km[some]
         end
 
         # What is new, or was made free, wears as it does.
-        def forget_changes(whose) = whose.each { |who| @kinds[:changed] = changed * Numo::DFloat.cast(changed.ne(who)) }
+        def forget_changes(whose) = whose.each { |who| changed[changed.eq(who)] = 0.0 }
 
-        def suppose_off(which) = @kinds[:off] = which
+        def suppose_off(which) = set(:off, which)
 
         # Each supposition becomes several: log_chances [case, supposition] (or a number for all of a case). The
         # weightiest are kept, counted with what they promise. quiet: that chance in each case. -> the number of the
@@ -118,7 +124,7 @@ module Graver
           kept = weights.flatten[keep].dup
           select(keep % length)
           @log_weight = kept
-          @kinds[:quiet] = quiet.flatten[keep].dup if quiet
+          set(:quiet, quiet.flatten[keep]) if quiet
           cases
         end
 
@@ -133,28 +139,29 @@ module Graver
 
         # One unknown of some (mask of 0 and 1, or all) moves by `shift` and gets `variance` more.
         def disturb(unknown, variance, shift: 0.0, mask: 1.0)
-          @mean[unknown, true] += mask * shift
-          @covariance[unknown, unknown, true] += mask * variance
+          @mean[unknown, true].inplace + (mask * shift)
+          variance_of(unknown).inplace + (mask * variance)
         end
 
         # Several unknowns get one more error in common.
         def join(unknowns, variance)
-          unknowns.product(unknowns).each { |one, other| @covariance[one, other, true] += variance }
+          unknowns.product(unknowns).each { |one, other| @covariance[one, other, true].inplace + variance }
         end
 
         # Forgets what was known of an unknown.
         def restart(unknown, mean, variance)
           recall(unknown, 0.0, 0.0)
           @mean[unknown, true] = mean
-          @covariance[unknown, unknown, true] = variance
+          variance_of(unknown)[true] = variance
         end
 
         # The unknown falls back towards `mean`: what is kept of it is the share `kept`; `variance` is added.
         def recall(unknown, kept, variance, mean: 0.0)
-          @mean[unknown, true] = (@mean[unknown, true] * kept) + (mean * (1 - kept))
-          @covariance[unknown, true, true] *= kept
-          @covariance[true, unknown, true] *= kept
-          @covariance[unknown, unknown, true] += variance
+          @mean[unknown, true].inplace * kept
+          @mean[unknown, true].inplace + (mean * (1 - kept)) unless mean.zero?
+          @covariance[unknown, true, true].inplace * kept
+          @covariance[true, unknown, true].inplace * kept
+          variance_of(unknown).inplace + variance
         end
 
         # The drift loses its memory over a distance (Ornstein-Uhlenbeck process).
@@ -165,9 +172,9 @@ module Graver
 
         # What happened to some: shifts and variances [row, supposition] of the base and of each deviation.
         def move(shifts, variances)
-          [BASE, *(3...(3 + components.length))].each_with_index do |unknown, row|
-            @mean[unknown, true] += shifts[row, true]
-            @covariance[unknown, unknown, true] += variances[row, true]
+          [@mean, variances_known].zip([shifts, variances]) do |known, more|
+            known[BASE, true].inplace + more[0, true]
+            known[3...(3 + components.length), true].inplace + more[1..-1, true]
           end
         end
 
@@ -178,7 +185,7 @@ module Graver
 
         def own_arrays
           @mean, @covariance, @log_weight = [@mean, @covariance, @log_weight].map(&:dup)
-          @kinds = @kinds.transform_values(&:dup)
+          @kinds = @kinds.dup
           @keys, @told = @keys.dup, @told&.dup
         end
 
@@ -187,8 +194,14 @@ module Graver
         def table_of(log_chances)
           return log_chances unless log_chances.is_a?(Array)
 
-          Numo::DFloat.vstack(log_chances.map { |chance| (log_weight * 0.0) + chance })
+          Numo::DFloat.zeros(log_chances.length, length) + Numo::DFloat.cast(log_chances)[true, :new]
         end
+
+        def set(name, values) = @kinds[ROWS.fetch(name), true] = values
+
+        # Views of the covariances' diagonal: [unknown, supposition], and of one unknown.
+        def variances_known = @covariance.diagonal([0, 1]).transpose
+        def variance_of(unknown) = @covariance[unknown, unknown, true]
 
         # Of two numbers of which the logarithms are given, the logarithm of the sum.
         def log_sum(one, other)
@@ -196,10 +209,13 @@ module Graver
           top + NUMBERS.log(NUMBERS.exp(one - top) + NUMBERS.exp(other - top))
         end
 
+        # -> Numo::Int32 places; only what is not negligible is sorted.
         def weightiest(weights, most, negligible)
-          floor = weights.max + Math.log(negligible)
-          floor = [floor, weights.sort[-most]].max if weights.length > most
-          (weights >= floor).where
+          places = (weights >= weights.max + Math.log(negligible)).where
+          return places if places.length <= most
+
+          values = weights[places]
+          places[(values >= values.sort[-most]).where]
         end
       end
     end

@@ -15,31 +15,33 @@ module Graver
         # lives: Numo::DFloat of distances (km, 0 when the limit is already passed), each as likely as the others.
         def self.of(lives)
           sorted = lives.sort.to_a
-          share = 1.0 / sorted.length
-          gone = sorted.index(&:positive?) || sorted.length
-          ahead = sorted.drop(gone)
-          surviving = Array.new(ahead.length) { |at| 1.0 - ((gone + at + 0.5) * share) }
-          new([0.0, *ahead, (sorted.last * 1.02) + 1], [1.0 - (gone * share), *surviving, 0.0])
+          count = sorted.length
+          gone = sorted.bsearch_index(&:positive?) || count
+          new([0.0, *sorted.drop(gone), (sorted.last * 1.02) + 1], [gone.fdiv(count), *even(count).drop(gone), 1.0])
         end
+
+        # Chances in the middle of `count` even parts.
+        def self.even(count) = (@even ||= {})[count] ||= Array.new(count) { |at| (at + 0.5) / count }.freeze
+        private_class_method :even
 
         attr_reader :distances_km, :passed
 
-        # distances_km rising from 0; surviving: chance of still being above the limit at each.
-        def initialize(distances_km, surviving)
+        # distances_km rising from 0; passed: chance of having passed the limit at each, never falling.
+        def initialize(distances_km, passed)
           @distances_km = distances_km.freeze
-          @passed = surviving.map { |chance| 1.0 - chance }.freeze
+          @passed = passed.freeze
           freeze
         end
 
         # The same chances at other distances; the block maps a distance and must not turn their order round.
-        def mapped(&block) = self.class.new(distances_km.map(&block), passed.map { |chance| 1.0 - chance })
+        def mapped(&block) = self.class.new(distances_km.map(&block), passed)
 
         # Distance at which the limit has been passed with the given chance; 0 when it already may have been.
         # Linear between the points of the curve, and never beyond its end.
         def quantile(probability)
           return 0.0 if passed.first >= probability
 
-          at = passed.index { |chance| chance >= probability }
+          at = passed.bsearch_index { |chance| chance >= probability }
           return distances_km.last unless at
 
           share = (probability - passed[at - 1]) / (passed[at] - passed[at - 1])

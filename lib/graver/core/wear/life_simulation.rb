@@ -47,7 +47,6 @@ module Graver
           @components = start.components
           @thickness_mm = start.thickness_mm
           @log_rates = start.lasting + start.drift
-          mates
           follow
           freeze
         end
@@ -82,81 +81,11 @@ module Graver
 
         def life_km(component) = lives_km[components.index(component), true]
 
-        # Where futures begin: lasting logarithms of rates and thicknesses [component, future], drift and its kind
-        # [future].
-        Start =
-          Struct.new(:components, :lasting, :thickness_mm, :drift, :drift_sd, :drift_km, :quiet, keyword_init: true) do
-            # Futures are shared out to the suppositions by weight, then each unknown is drawn.
-            def self.drawn(hypotheses, components)
-              cells = share_out(hypotheses.weights.to_a)
-              values = unknowns(hypotheses, cells)
-              rows = ->(places) { values[places, true] }
-              lasting =
-                rows.call(components.map { |component| hypotheses.deviation(component) }) +
-                  values[Hypotheses::BASE, true]
-              thickness_mm = rows.call(components.map { |component| hypotheses.thickness(component) }).clip(0.0, nil)
-              new(
-                components:,
-                lasting:,
-                thickness_mm:,
-                drift: values[Hypotheses::DRIFT, true].dup,
-                drift_sd: hypotheses.drift_sd[cells].dup,
-                drift_km: hypotheses.drift_km[cells].dup,
-                quiet: hypotheses.quiet[cells].dup
-              )
-            end
-
-            def supposing(factor, evened, new_mm)
-              other = dup
-              other.lasting = lasting + Math.log(factor)
-              odd, even = components.each_index.partition { |at| evened.include?(components[at]) }
-              odd.each { |at| other.lasting[at, true] = other.lasting[even, true].mean(axis: 0) } if even.any?
-              other.thickness_mm = (thickness_mm * 0.0) + new_mm if new_mm
-              other
-            end
-
-            # Systematic sampling: as near to weight x COUNT as whole numbers go.
-            def self.share_out(weights)
-              total = 0.0
-              upto = weights.map { |weight| [(((total += weight) * COUNT) + 0.5).floor, COUNT].min }
-              upto[-1] = COUNT
-              Numo::Int32.cast([0, *upto].each_cons(2).with_index.flat_map { |(from, to), at| [at] * (to - from) })
-            end
-
-            def self.unknowns(hypotheses, cells)
-              root = root_of(hypotheses.covariance)[true, true, cells]
-              hypotheses.mean[true, cells] +
-                (root * LifeSimulation.normals[0...hypotheses.size, true][:new, true, true]).sum(axis: 1)
-            end
-
-            # Cholesky factors of all covariances at once; an unknown that is certain has a row of zeros.
-            def self.root_of(covariance)
-              size = covariance.shape.first
-              root = Numo::DFloat.zeros(*covariance.shape)
-              size.times do |column|
-                rest = covariance[column..-1, column, true].dup
-                if column.positive?
-                  rest -=
-                    (root[column..-1, 0...column, true] * root[column, 0...column, true][:new, true, true]).sum(axis: 1)
-                end
-                root[column..-1, column, true] = rest / NUMBERS.sqrt(rest[0, true].clip(1e-12, nil)) *
-                  (rest[0, true] > 1e-11)
-              end
-              root
-            end
-          end
-
         private
 
         def follow
           above = thickness_mm - limit_mm
-          @left = blur(above)
-          @lasting = @start.lasting
-          @drift = @start.drift
-          @gone = Numo::DFloat.zeros(COUNT)
-          @lives_km = @left * 0.0
-          changes = changes_to_come
-          steps(above).each_with_index { |km, number| step(km, number, changes) }
+          @lives_km = Course.new(@start, @prior, blur(above)).lives_km(steps(above))
         end
 
         # Wear comes in gamma increments: what that adds by the time the limit is met, drawn once. What is above the
@@ -177,79 +106,6 @@ module Graver
           first = middles.min * NEAREST
           growth = (middles.max * FURTHEST / first)**(1.0 / (STEPS - 1))
           (0...STEPS).map { |at| first * (growth**at) }.each_cons(2).map { |one, other| other - one }.unshift(first)
-        end
-
-        # Changes still to come: [share of a life after which, by what logarithm] for the axle and for each component,
-        # and what each does to its mate.
-        def changes_to_come
-          after, size, = change_to_come(@prior.axle_changes, 1.0, 0)
-          own =
-            components.each_with_index.map do |component, at|
-              change_to_come(@prior.seizures, @prior.seizure_weights.fetch(component, 0.0), at + 1)
-            end
-          { whole: [after, size], own: own.transpose.map { |rows| Numo::DFloat.vstack(rows) } }
-        end
-
-        # Of several kinds of change, each future meets the one its own chance picks.
-        def change_to_come(kinds, weight, row)
-          shares = kinds.map { |kind| kind[:per_life] * weight }
-          total = [shares.sum, 1e-9].max
-          pick = self.class.chances[KIND_ROW + row, true]
-          upto = 0.0
-          size, mate = pick * 0.0, pick * 0.0
-          kinds.zip(shares) do |kind, share|
-            from, upto = upto, upto + (share / total)
-            mine = Numo::DFloat.cast((pick >= from) & (pick < upto))
-            size += mine * drawn(kind, :log_mean, :log_sd, SIZE_ROW + row)
-            mate += mine * drawn(kind, :mate_log_mean, :mate_log_sd, MATE_ROW + row - 1) if kind.key?(:mate_log_mean)
-          end
-          times = @prior.quiet.fetch(row.zero? ? :times : :pin_times)
-          [NUMBERS.log(1 - self.class.chances[row, true]) / (often(times) * -total), size, mate]
-        end
-
-        # How many times as often as on a lively axle things happen, per future; times: on a quiet one.
-        def often(times)
-          quiet = Numo::DFloat.cast(self.class.chances[QUIET_ROW, true] < @start.quiet)
-          1 - (quiet * (1 - times))
-        end
-
-        def drawn(kind, mean, spread, row) = kind[mean] + (self.class.normals[row, true] * kind[spread])
-
-        def step(km, number, changes)
-          drift_on(km, number)
-          before = @gone
-          @gone += NUMBERS.exp((@lasting.sum(axis: 0) / components.length) + @drift) * (km / @prior.life_mm)
-          as_before = NUMBERS.exp(@lasting + @drift)
-          happen(before, changes)
-          # what changes on a step does so half way, on average
-          worn = (as_before + NUMBERS.exp(@lasting + @drift)) * (km / 2)
-          @lives_km += (@left / worn).clip(0.0, 1.0) * km
-          @left -= worn
-        end
-
-        def happen(before, changes)
-          after, size = changes[:whole]
-          moved = @lasting + (size * Numo::DFloat.cast((after > before) & (after <= @gone)))
-          after, size, mate = changes[:own]
-          now = Numo::DFloat.cast((after > before) & (after <= @gone))
-          moved += size * now
-          mates.each { |at, other| moved[other, true] += mate[at, true] * now[at, true] }
-          @lasting = moved
-        end
-
-        # [[place, place of the other one of its corner], ...]
-        def mates
-          @mates ||=
-            components.each_with_index.filter_map do |component, at|
-              (other = Mates.of(component, components)) && [at, components.index(other)]
-            end
-        end
-
-        def drift_on(km, number)
-          kept = NUMBERS.exp(-km / @start.drift_km)
-          @drift =
-            (@drift * kept) +
-              (@start.drift_sd * NUMBERS.sqrt(1 - (kept**2)) * self.class.normals[DRIFT_ROW + number, true])
         end
       end
     end

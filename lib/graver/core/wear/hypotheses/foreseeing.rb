@@ -14,55 +14,76 @@ module Graver
           LOUDEST = 3.0
 
           # How well each branch would explain the readings [[component, Observation]] at the end of a stretch, roughly
-          # (each reading by itself, its error as large as usual): a logarithm [case, supposition]. It decides what is
-          # kept, never what is believed.
+          # (each reading by itself, its error as large as usual): a logarithm [case, supposition], 0 without readings.
+          # It decides what is kept, never what is believed.
           def promise(changes, distance_km, readings, increment_mm)
-            HEEDED *
-              readings.sum do |component, observation|
-                worn = worn_in(changes, component, distance_km)
-                said(observation.thickness, component, worn, increment_mm)
-              end
+            return 0.0 if readings.empty?
+
+            rows = readings.map { |component, _| components.index(component) }
+            rates, spread = rates_of(rows)
+            times, unsure = changes.felt(rows.map { |row| row + 1 })
+            worn = times[true, true, :new] * (rates * distance_km)[true, :new, true]
+            variance = NUMBERS.exp(unsure)[true, true, :new] * NUMBERS.exp(spread)[true, :new, true]
+            explained(readings, rows, worn, vary(variance, rows, worn, increment_mm)).sum(axis: 0) * HEEDED
           end
 
           private
 
-          # What the component loses on the stretch in each case: [mean, log variance]
-          def worn_in(changes, component, distance_km)
-            at = deviation(component)
-            logs = @mean[at, true] + @mean[BASE, true] + @mean[DRIFT, true]
-            spread = log_spread(at)
-            shift, more, moment = changes.felt(at - 2)
-            times = moment + ((1 - moment) * NUMBERS.exp(shift + (0.5 * more)))
-            after = (1 - moment) * more
-            [
-              times[true, :new] * (NUMBERS.exp(logs + (0.5 * spread)) * distance_km)[:new, true],
-              after[true, :new] + spread[:new, true]
-            ]
+          # Of the components of these rows: wear rate, mm per km, and the variance of its logarithm
+          def rates_of(rows)
+            ways = rows.map { |row| row + 3 }
+            own = Numo::DFloat.vstack(ways.map { |at| @covariance[at, at, true] })
+            tied = @covariance[BASE, ways, true] + @covariance[DRIFT, ways, true]
+            common =
+              @covariance[BASE, BASE, true] + @covariance[DRIFT, DRIFT, true] + (@covariance[BASE, DRIFT, true] * 2)
+            spread = (own + (tied * 2) + common).clip(0, MOST_LOG_VARIANCE)
+            [NUMBERS.exp(@mean[ways, true] + (@mean[BASE, true] + @mean[DRIFT, true]) + (spread * 0.5)), spread]
           end
 
-          def log_spread(at)
-            pairs = [BASE, DRIFT, at].repeated_combination(2)
-            pairs.sum { |one, other| @covariance[one, other, true] * (one == other ? 1 : 2) }.clip(0, MOST_LOG_VARIANCE)
+          # The variance of what is left: of the wear, from exp(variance of the logarithm) (overwritten), what ties the
+          # thickness to the rate, and what was not known of it before.
+          def vary(variance, rows, worn, increment_mm)
+            parts = rows.map { |row| row + 3 + components.length }
+            ways = rows.map { |row| row + 3 }
+            tied =
+              Numo::DFloat.vstack(
+                parts
+                  .zip(ways)
+                  .map do |part, way|
+                    @covariance[part, BASE, true] + @covariance[part, DRIFT, true] + @covariance[part, way, true]
+                  end
+              )
+            before = Numo::DFloat.vstack(parts.map { |part| @covariance[part, part, true] })
+            variance.inplace - 1
+            variance.inplace * worn
+            variance.inplace + (increment_mm - (tied * 2))[true, :new, true]
+            variance.inplace * worn
+            variance.inplace + before[true, :new, true]
+            variance
           end
 
-          def said(thickness, component, (worn, log_variance), increment_mm)
-            at = thickness(component)
-            tied = [BASE, DRIFT, deviation(component)].sum { |unknown| @covariance[at, unknown, true] }
-            expected = @mean[at, true][:new, true] - worn
-            variance = (worn * worn * (NUMBERS.exp(log_variance) - 1)) - (worn * tied[:new, true] * 2)
-            variance += (worn * increment_mm) + @covariance[at, at, true][:new, true] + error_of(thickness)
-            off = beyond(thickness, expected)
-            total = variance.clip(1e-6, nil)
-            -0.5 * ((off * off / total).clip(nil, LOUDEST * LOUDEST) + NUMBERS.log(total))
+          # worn and variance are overwritten.
+          def explained(readings, rows, worn, variance)
+            seen = readings.map { |_, observation| observation.thickness }
+            column = ->(values) { Numo::DFloat.cast(values)[true, :new, :new] }
+            variance.inplace + column.call(seen.map { |thickness| error_of(thickness) })
+            variance.inplace.clip(1e-6, nil)
+            worn.inplace * -1
+            worn.inplace + @mean[rows.map { |row| row + 3 + components.length }, true][true, :new, true]
+            worn.inplace - worn.clip(*bounds(seen).map(&column))
+            worn.inplace * worn
+            worn.inplace / variance
+            worn.inplace.clip(nil, LOUDEST * LOUDEST)
+            (worn + NUMBERS.log(variance)) * -0.5
           end
 
           def error_of(thickness) = (thickness.interval? ? thickness.edge_mm : thickness.standard_uncertainty_mm)**2
 
-          # How far outside of what was read: mm
-          def beyond(thickness, expected)
-            return expected - thickness.value_mm unless thickness.interval?
-
-            expected - expected.clip(thickness.lower_mm, thickness.upper_mm)
+          # What was read, as the least and the most it may be
+          def bounds(seen)
+            seen
+              .map { |read| read.interval? ? [read.lower_mm, read.upper_mm] : [read.value_mm, read.value_mm] }
+              .transpose
           end
         end
       end

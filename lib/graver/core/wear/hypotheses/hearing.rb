@@ -68,9 +68,8 @@ module Graver
           def take(value, spread, mean, slopes)
             across = (@covariance * slopes[:new, true, true]).sum(axis: 1)
             variance = (slopes * across).sum(axis: 0).clip(1e-9, nil)
-            good, bad = [1.0, WRONG_TIMES].map { |times| normal(value, mean, variance, (spread * times)**2) }
-            _, posterior_mean, posterior_variance = mix(good, bad, WRONG)
-            regress(across / variance, posterior_mean - mean, posterior_variance - variance)
+            told = normal(value, mean, variance, pair(spread**2, (spread * WRONG_TIMES)**2))
+            take_in(told, WRONG, across, variance)
           end
         end
       end

@@ -10,6 +10,8 @@ module Graver
         module Merging
           # What two that tell the same story may still differ in.
           AVERAGED = %i[changed_km quiet].freeze
+          # Bases lie within a few tens of each other, so that sorted by this, stories stay together.
+          APART = 1000.0
 
           # Those that suppose the same (`story`) and by now believe nearly the same become one, of the same mean and
           # covariance as the two had together.
@@ -17,20 +19,10 @@ module Graver
             pairs, singles = alike
             return if pairs.empty?
 
-            one, other = pairs.transpose.map { |list| Numo::Int32.cast(list) }
-            alone = Numo::Int32.cast(singles)
-            share, log_sum = shares(one, other)
-            apart = @mean[true, one] - @mean[true, other]
-            both = (@covariance[true, true, one] * share) + (@covariance[true, true, other] * (1 - share))
-            both += apart[true, :new, true] * (apart * (share * (1 - share)))[:new, true, true]
-            @covariance = joined(both, @covariance[true, true, alone])
-            @mean = joined((@mean[true, one] * share) + (@mean[true, other] * (1 - share)), @mean[true, alone])
-            @log_weight = joined(log_sum, @log_weight[alone])
-            @kinds.each do |name, list|
-              both = AVERAGED.include?(name) ? (list[one] * share) + (list[other] * (1 - share)) : list[one]
-              @kinds[name] = joined(both, list[alone])
-            end
-            @told &&= joined((@told[true, one] * share) + (@told[true, other] * (1 - share)), @told[true, alone])
+            ones, others = pairs.transpose
+            other = taken(others)
+            select([*ones, *singles])
+            fuse(0...pairs.length, *other)
           end
 
           private
@@ -38,7 +30,7 @@ module Graver
           # [[one, other], ...] to be made one, and the rest
           def alike
             stories, bases, spreads = story.to_a, @mean[BASE, true].to_a, @covariance[BASE, BASE, true].to_a
-            order = (0...length).sort_by { |at| [stories[at], bases[at]] }
+            order = (0...length).sort_by { |at| (stories[at] * APART) + bases[at] }
             pairs, singles = [], []
             while (at = order.shift)
               other = order.first
@@ -50,13 +42,32 @@ module Graver
             [pairs, singles]
           end
 
-          def shares(one, other)
-            first, second = @log_weight[one], @log_weight[other]
-            sum = log_sum(first, second)
-            [NUMBERS.exp(first - sum), sum]
+          # Means, covariances, logarithms of weights, kinds and marks of these
+          def taken(indexes)
+            at = Numo::Int32.cast(indexes)
+            [@mean[true, at], @covariance[true, true, at], @log_weight[at], @kinds[true, at], @told && @told[true, at]]
           end
 
-          def joined(one, other) = other.empty? ? one.dup : one.concatenate(other, axis: -1)
+          # The first ones become what they and the others had been together.
+          def fuse(first, mean, covariance, log_weight, kinds, told)
+            sum = log_sum(@log_weight[first], log_weight)
+            share = NUMBERS.exp(@log_weight[first] - sum)
+            rest = 1 - share
+            apart = @mean[true, first] - mean
+            average(@covariance[true, true, first], covariance, share, rest)
+            @covariance[true, true, first].inplace +
+              (apart[true, :new, true] * (apart * share * rest)[:new, true, true])
+            average(@mean[true, first], mean, share, rest)
+            AVERAGED.each { |name| average(@kinds[ROWS[name], first], kinds[ROWS[name], true], share, rest) }
+            average(@told[true, first], told, share, rest) if told
+            @log_weight[first] = sum
+          end
+
+          # one: a view, changed in place
+          def average(one, other, share, rest)
+            one.inplace * share
+            one.inplace + (other * rest)
+          end
         end
       end
     end

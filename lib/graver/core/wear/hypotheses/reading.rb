@@ -14,29 +14,35 @@ module Graver
             across = @covariance[at, true, true] + @covariance[BIAS, true, true]
             variance = (across[at, true] + across[BIAS, true]).clip(1e-9, nil)
             mean = @mean[at, true] + @mean[BIAS, true]
-            good = thickness.interval? ? between(thickness, mean, variance) : point(thickness, mean, variance, 0.0)
-            bad = point(thickness, mean, variance, wrong.fetch(:sd_mm))
-            chance, posterior_mean, posterior_variance = mix(good, bad, wrong.fetch(:share))
-            regress(across / variance, posterior_mean - mean, posterior_variance - variance)
-            chance
+            right = (error * thickness.standard_uncertainty_mm)**2
+            told = normal(thickness.value_mm, mean, variance, pair(right, right + (wrong.fetch(:sd_mm)**2)))
+            overwrite(told, between(thickness, mean, variance)) if thickness.interval?
+            take_in(told, wrong.fetch(:share), across, variance)
           end
 
           private
 
-          # -> [log likelihood, mean, variance] of the read quantity after a normal reading
-          def point(thickness, mean, variance, more_sd)
-            normal(thickness.value_mm, mean, variance, ((thickness.standard_uncertainty_mm * error)**2) + (more_sd**2))
+          def pair(one, other)
+            rows = Numo::DFloat.zeros(2, length)
+            rows[0, true] = one
+            rows[1, true] = other
+            rows
           end
 
-          # The same of any quantity, read with this variance.
-          def normal(value, mean, variance, spread)
-            total = variance + spread
+          # What is told where it was read rightly.
+          def overwrite(told, right) = told.zip(right) { |rows, values| rows[0, true] = values }
+
+          # What a reading of a quantity tells, taken rightly and taken wrongly (rows), read with these variances
+          # [2, supposition] -> [log likelihood, shift of its mean, its variance]
+          def normal(value, mean, variance, spreads)
+            totals = spreads + variance
+            gains = variance / totals
             gap = value - mean
-            [
-              -0.5 * ((gap * gap / total) + NUMBERS.log(total) + LOG_TWO_PI),
-              mean + (variance / total * gap),
-              variance * spread / total
-            ]
+            likely = (gap * gap) / totals
+            likely.inplace + NUMBERS.log(totals)
+            likely.inplace + LOG_TWO_PI
+            likely.inplace * -0.5
+            [likely, gains * gap, spreads * gains]
           end
 
           # A truncated normal, its bounds blurred.
@@ -47,11 +53,7 @@ module Graver
               truncated(*[thickness.lower_mm, thickness.upper_mm].map { |bound| (bound - mean) / sd })
             regression = variance / blurred
             moved = (sd * shift).clip(thickness.lower_mm - mean - sd, thickness.upper_mm - mean + sd)
-            [
-              NUMBERS.log(mass),
-              mean + (regression * moved),
-              variance - (regression * regression * blurred * (1 - shrink))
-            ]
+            [NUMBERS.log(mass), regression * moved, variance - (regression * regression * blurred * (1 - shrink))]
           end
 
           # Of a standard normal between two bounds: [chance, mean, variance]
@@ -74,20 +76,35 @@ module Graver
             (0.5 * (NUMBERS.erfc(far / -ROOT_TWO) - NUMBERS.erfc(near / -ROOT_TWO))).clip(1e-12, nil)
           end
 
-          def mix(good, bad, share)
-            likely = good[0] + Math.log(1 - share)
-            wrong = bad[0] + Math.log(share + TINY)
-            total = log_sum(likely, wrong)
-            @log_weight += total
-            chance = NUMBERS.exp(wrong - total)
-            mean = (good[1] * (1 - chance)) + (bad[1] * chance)
-            variance = ((good[2] + ((good[1] - mean)**2)) * (1 - chance)) + ((bad[2] + ((bad[1] - mean)**2)) * chance)
-            [chance, mean, variance]
+          # told: as of `normal`, of a quantity that goes with the unknowns so (across) and had this variance; share: of
+          # such that are wrong -> chance that it is, per supposition
+          def take_in(told, share, across, variance)
+            chances = chances_of(told[0], share)
+            shifts, variances = told[1..].map { |rows| rows * chances }
+            shift = shifts[0, true] + shifts[1, true]
+            shifts.inplace * told[1]
+            left = variances[0, true] + variances[1, true] + shifts[0, true] + shifts[1, true] - (shift * shift)
+            regress(across / variance, shift, left - variance)
+            chances[1, true]
+          end
+
+          # Of right and wrong (rows); both together are what the reading says of each supposition.
+          def chances_of(likely, share)
+            likely[0, true].inplace + Math.log(1 - share)
+            likely[1, true].inplace + Math.log(share + TINY)
+            top = Numo::DFloat.maximum(likely[0, true], likely[1, true])
+            likely.inplace - top
+            raised = NUMBERS.exp(likely)
+            sum = raised[0, true] + raised[1, true]
+            @log_weight += top + NUMBERS.log(sum)
+            raised / sum
           end
 
           def regress(gain, shift, change)
-            @mean += gain * shift
-            @covariance += gain[true, :new, true] * (gain * change)[:new, true, true]
+            @mean.inplace + (gain * shift)
+            more = gain[true, :new, true] * (gain * change)[:new, true, true]
+            @covariance.inplace + more
+            more.free
           end
         end
       end

@@ -20,13 +20,15 @@ module Graver
                 (across[true, BASE, true] + across[true, DRIFT, true])[true, :new, true]
             own = own(between)
             worn = expected(own) * distance_km * on[true, :new]
-            @mean[parts, true] -= worn
-            to_rates = @covariance[parts, rates, true] - (across[true, rates, true] * worn[true, :new, true])
-            @covariance[parts, rates, true] = to_rates
-            @covariance[rates, parts, true] = to_rates.transpose(1, 0, 2)
+            @mean[parts, true].inplace - worn
+            to_rates = across[true, rates, true] * worn[true, :new, true]
+            @covariance[parts, rates, true].inplace - to_rates
+            @covariance[rates, parts, true].inplace - to_rates.transpose(1, 0, 2)
             crossed = across[true, parts, true] * worn[true, :new, true]
-            @covariance[parts, parts, true] += unevenness(worn, between, increment_mm, common) - crossed -
-              crossed.transpose(1, 0, 2)
+            thicknesses = @covariance[parts, parts, true]
+            thicknesses.inplace + unevenness(worn, between, increment_mm, common)
+            thicknesses.inplace - crossed
+            thicknesses.inplace - crossed.transpose(1, 0, 2)
           end
 
           # Middle wear rate of each component, mm per km [component, supposition]
@@ -46,18 +48,19 @@ module Graver
 
           # Of each component's logarithm of its rate, the variance.
           def own(between)
-            Numo::DFloat.vstack(components.each_index.map { |at| between[at, at, true] }).clip(0, MOST_LOG_VARIANCE)
+            between.diagonal([0, 1]).transpose.clip(0, MOST_LOG_VARIANCE)
           end
 
           def expected(own) = NUMBERS.exp(log_means + (0.5 * own))
 
           # What wear adds to the covariances of thicknesses: rates nobody knows, and increments that vary.
           def unevenness(worn, between, increment_mm, common)
-            together = worn[true, :new, true] * worn[:new, true, true]
-            spread = together * (NUMBERS.exp(between.clip(-MOST_LOG_VARIANCE, MOST_LOG_VARIANCE)) - 1)
-            increments = NUMBERS.sqrt(together.clip(0, nil)) * (increment_mm * common)
-            spread += increments
-            components.each_index { |at| spread[at, at, true] += worn[at, true] * (increment_mm * (1 - common)) }
+            spread = NUMBERS.exp(between.clip(-MOST_LOG_VARIANCE, MOST_LOG_VARIANCE))
+            spread.inplace - 1
+            spread.inplace * (worn[true, :new, true] * worn[:new, true, true])
+            roots = NUMBERS.sqrt(worn)
+            spread.inplace + ((roots * (increment_mm * common))[true, :new, true] * roots[:new, true, true])
+            spread.diagonal([0, 1]).transpose.inplace + (worn * (increment_mm * (1 - common)))
             spread
           end
         end

@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+require "numo/narray"
+
+module Graver
+  module Core
+    module Wear
+      class LifeSimulation
+        # The changes still to come, one for the whole axle and one for each component: after what share of a life each
+        # comes, by what logarithm it changes rates, and what it does to the other one of its corner. Drawn once for a
+        # prior; how lively the axle is decides when they come.
+        class Changes
+          MOST_KEPT = 8
+          KEPT = {}.compare_by_identity
+          private_constant :KEPT
+
+          # Prior, ids of the components
+          def self.of(prior, components)
+            KEPT.shift if KEPT.length > MOST_KEPT
+            (KEPT[prior] ||= {})[components] ||= new(prior, components)
+          end
+
+          # sizes  [axle or component, future]; mates: what each component feels of its mate's change, by the rows
+          # `felt_from` of sizes
+          attr_reader :sizes, :mates, :felt_from
+
+          def initialize(prior, components)
+            @prior = prior
+            rows =
+              components.each_with_index.map do |component, at|
+                change(prior.seizures, prior.seizure_weights.fetch(component, 0.0), at + 1)
+              end
+            @after, @sizes, mates = [change(prior.axle_changes, 1.0, 0), *rows].transpose.map { |of| Numo::DFloat[*of] }
+            @felt_from, alone = sources(components)
+            @mates = mates[@felt_from, true].dup
+            alone.each { |at| @mates[at, true] = 0.0 }
+            freeze
+          end
+
+          # quiet: chance that things happen rarely, per future -> shares of a life after which each comes
+          def after(quiet)
+            rarely = Numo::DFloat.cast(LifeSimulation.chances[QUIET_ROW, true] < quiet)
+            axle, pins = %i[times pin_times].map { |times| 1 - (rarely * (1 - @prior.quiet.fetch(times))) }
+            coming = @after.dup
+            coming[0, true].inplace / axle
+            coming[1..-1, true].inplace / pins
+            coming
+          end
+
+          private
+
+          # Of several kinds of change, each future meets the one its own chance picks. -> [share of a life on a lively
+          # axle, size, what it does to a mate]
+          def change(kinds, weight, row)
+            shares = kinds.map { |kind| kind[:per_life] * weight }
+            total = [shares.sum, 1e-9].max
+            pick = LifeSimulation.chances[KIND_ROW + row, true]
+            upto = 0.0
+            size, mate = pick * 0.0, pick * 0.0
+            kinds.zip(shares) do |kind, share|
+              from, upto = upto, upto + (share / total)
+              mine = Numo::DFloat.cast((pick >= from) & (pick < upto))
+              size += mine * drawn(kind, :log_mean, :log_sd, SIZE_ROW + row)
+              mate += mine * drawn(kind, :mate_log_mean, :mate_log_sd, MATE_ROW + row - 1) if kind.key?(:mate_log_mean)
+            end
+            [NUMBERS.log(1 - LifeSimulation.chances[row, true]) / -total, size, mate]
+          end
+
+          def drawn(kind, mean, spread, row) = kind[mean] + (LifeSimulation.normals[row, true] * kind[spread])
+
+          # -> the row each component feels its mate's change from, and who has no mate
+          def sources(components)
+            mates = components.map { |component| Mates.of(component, components) }
+            rows = mates.each_with_index.map { |mate, at| 1 + (mate ? components.index(mate) : at) }
+            [rows, mates.each_index.reject { |at| mates[at] }]
+          end
+        end
+      end
+    end
+  end
+end
