@@ -17,12 +17,16 @@ module Benchmarks
 
     # -> Graver::LogFormat::Forecaster
     def forecaster
-      library =
+      Graver::LogFormat::Forecaster.new(normalise: library.normalise, outlook: library.outlook)
+    end
+
+    # -> Graver::Knowledge::Library
+    def library
+      @library ||=
         Knowledge::Library.new(
           @contents.merge("measurement.yml" => measurement, "wear/priors.yml" => priors),
           lines: ->(*) { 1 }
         )
-      Graver::LogFormat::Forecaster.new(normalise: library.normalise, outlook: library.outlook)
     end
 
     private

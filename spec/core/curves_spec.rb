@@ -30,7 +30,7 @@ RSpec.describe "Curves and days" do
   end
 
   describe Graver::Core::Wear::Life do
-    subject(:life) { described_class.new([0.0, 1000.0, 3000.0], [0.98, 0.5, 0.0]) }
+    subject(:life) { described_class.new([0.0, 1000.0, 3000.0], [0.02, 0.5, 1.0]) }
 
     it "reads quantiles off the curve, linear between its points, and back" do
       expect(life.quantile(0.5)).to eq(1000.0)

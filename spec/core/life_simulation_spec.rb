@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "prop_check"
+
 RSpec.describe "What may become of an axle" do
   include WearBuilders
 

@@ -85,11 +85,12 @@ module Graver
           which = hypotheses.branch(NUMBERS.log(chances), BRANCHED, negligible: NEGLIGIBLE_CHANGE, quiet:, promise:)
           hypotheses.tell(changes.kind(which))
           before = changes.moment(which) * distance_km
-          wear(before, before / 2)
+          hypotheses.drift(distance_km / 2)
+          wear(before)
           hypotheses.note_change(changes.who(which), before + from)
           hypotheses.move(changes.shift(which), changes.variance(which))
-          wear(distance_km - before, distance_km / 2)
-          hypotheses.drift((distance_km - before) / 2)
+          wear(distance_km - before)
+          hypotheses.drift(distance_km / 2)
         end
 
         def changes(moments) = ChangeTable.of(@prior, @components, @on.keys, moments)
@@ -102,9 +103,7 @@ module Graver
 
         def on = Numo::DFloat.cast(@components.map { |component| @on[component] ? 1.0 : 0.0 })
 
-        # drift_km: since the drift was last let go on, half of this stretch
-        def wear(distance_km, drift_km)
-          hypotheses.drift(drift_km)
+        def wear(distance_km)
           hypotheses.wear(distance_km, @prior.increment_mm, @prior.common_increment, on:)
         end
 

@@ -13,7 +13,7 @@ module Graver
       # lives_km      [component, future] distance to the limit, 0 when it is already passed
       class LifeSimulation
         COUNT = 600
-        STEPS = 18
+        STEPS = 15
         # The first step as a share of the shortest middle life, the furthest point in longest ones.
         NEAREST = 0.06
         FURTHEST = 10.0
