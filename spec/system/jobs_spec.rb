@@ -17,7 +17,10 @@ RSpec.describe "Planning a job", :demo do
     part("Abutment clips for the whole axle").click_button "Ask the counter"
     expect(page).to have_text("A simulated counter answers")
     page.first(".offers").click_button "Choose this one", match: :first
-    expect(part("Abutment clips for the whole axle")).to have_text("To order").and have_text("order by")
+    page.within("section[aria-label='To order']") do
+      expect(part("Abutment clips for the whole axle")).to have_text("order by")
+    end
+    part("Rotor").click_button "Details: Rotor"
     part("Rotor").click_button "Enter a part"
     page.fill_in "What it is called", with: "Other rotor"
     page.fill_in "Diameter (mm)", with: "302"

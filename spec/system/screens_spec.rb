@@ -149,6 +149,7 @@ RSpec.describe "Screens of the demo household", :demo do
     page.check "Push the piston slowly and fully home", allow_label_click: true, match: :first
     expect(page).to have_link("Steps", text: "#{done + 1}/")
     # a step that waits is refused, and says for what
+    page.click_button "All steps on one page"
     page.find("[data-step='rear.lower'] input").click
     expect(page).to have_css("[data-step='rear.lower'] [role=alert]", text: "First comes").and have_no_css(
             "[data-step='rear.lower'].done"
