@@ -6,6 +6,7 @@
   import { changedElsewhere, Refusal, signedOut } from "./api/client";
   import KeyHelp from "./parts/KeyHelp.svelte";
   import { routes } from "./routes";
+  import { undo } from "./parts/undo.svelte";
   import { outbox } from "./parts/outbox.svelte";
   import { whereabouts } from "./parts/whereabouts.svelte";
 
@@ -84,6 +85,11 @@
   {@const question = asked}
   {#await import("./parts/ChangedElsewhere.svelte") then { default: ChangedElsewhere }}
     <ChangedElsewhere {...question} />
+  {/await}
+{/if}
+{#if undo.last}
+  {#await import("./parts/UndoBar.svelte") then { default: UndoBar }}
+    {#key undo.last}<UndoBar last={undo.last} afresh={() => (shown += 1)} />{/key}
   {/await}
 {/if}
 <main id="content" tabindex="-1">

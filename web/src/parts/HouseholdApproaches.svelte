@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { undo } from "./undo.svelte";
+  import * as undos from "../texts/undo";
   import { beside } from "../api/beside";
   import { api, type Schemas } from "../api/client";
   import Approaches from "./Approaches.svelte";
@@ -17,8 +19,14 @@
   const schools = $derived(only ? only.flatMap((id) => all.filter((school) => school.id === id)) : all);
   const choose = (id: string, option: string | null) =>
     form.act(async () => {
+      const before = all.find((school) => school.id === id)!.chosen;
       await api.chooseSchools({ [id]: option! }, loaded.value!.revision);
       await load();
+      const seen = loaded.value!.revision;
+      undo.offer(undos.approachChanged, async () => {
+        await api.chooseSchools({ [id]: before }, seen);
+        await load();
+      });
     });
 </script>
 

@@ -1,15 +1,16 @@
 <script lang="ts">
   import * as texts from "../texts/photos";
+  import * as undos from "../texts/undo";
   import { say } from "../texts/say";
   import { day } from "../format/words";
   import { beside } from "../api/beside";
   import type { Schemas } from "../api/client";
+  import { undo } from "./undo.svelte";
 
   /** Photos beside each other; a tap shows one full size. changed: one is removed or back; none: they are only shown. */
   let { photos, changed }: { photos: Schemas["Photo"][]; changed?: () => unknown } = $props();
   let dialog = $state<HTMLDialogElement>();
   let open = $state<Schemas["Photo"] | null>(null);
-  let gone = $state<number | null>(null);
   const address = (photo: Schemas["Photo"]) => `/api/v1/photos/${photo.id}`;
   const named = (photo: Schemas["Photo"]) => say(texts.photoOf, { day: day(photo.day) });
 
@@ -18,15 +19,14 @@
     dialog?.showModal();
   }
   async function remove() {
-    gone = open!.id;
+    const { id } = open!;
     dialog?.close();
-    await beside.removePhoto(gone);
+    await beside.removePhoto(id);
     await changed?.();
-  }
-  async function restore() {
-    await beside.restorePhoto(gone!);
-    gone = null;
-    await changed?.();
+    undo.offer(undos.photoRemoved, async () => {
+      await beside.restorePhoto(id);
+      await changed?.();
+    });
   }
 </script>
 
@@ -40,9 +40,6 @@
       </li>
     {/each}
   </ul>
-{/if}
-{#if gone !== null}
-  <p role="status">{texts.removed} <button type="button" class="link" onclick={restore}>{texts.undo}</button></p>
 {/if}
 <dialog bind:this={dialog} aria-label={open ? named(open) : texts.photos} onclose={() => (open = null)}>
   {#if open}

@@ -2,8 +2,16 @@ import { beside } from "../api/beside";
 import { api, type Refusal, type Schemas } from "../api/client";
 import { FormState } from "./formState.svelte";
 import { outbox } from "./outbox.svelte";
+import { undo } from "./undo.svelte";
+import { say } from "../texts/say";
+import * as undos from "../texts/undo";
 
 type Plan = Schemas["JobPlan"];
+
+const ADJUSTED = { drop: undos.stepSkipped, insert: undos.stepAdded, move: undos.stepMoved };
+/** The owner's newest change of the order. */
+const newestEvent = (plan: Plan): number =>
+  Math.max(...[...(plan.steps ?? []), ...plan.dropped, ...plan.set_aside].map((each) => each.event ?? 0));
 
 /** A job on screen: every action answers with the whole plan; what was refused stays to be read. */
 export class JobPlanState {
@@ -33,6 +41,24 @@ export class JobPlanState {
   /** True when it was taken. */
   act = (action: () => Promise<Plan>): Promise<boolean> => this.form.act(async () => (this.plan = await action()));
 
+  /** Does it and offers to take it back; what the plan has become meanwhile is read first. */
+  async #undoably(
+    said: string,
+    action: () => Promise<Plan>,
+    back: (after: Plan) => (now: Plan) => Promise<Plan>,
+  ): Promise<boolean> {
+    if (!(await this.act(action))) return false;
+    const takeBack = back(this.plan!);
+    undo.offer(said, async () => (this.plan = await takeBack(await api.job(this.id))));
+    return true;
+  }
+
+  cancel = () =>
+    this.#undoably(
+      undos.jobCancelled,
+      () => api.changeJob(this.id, { state: "dropped" }, this.plan!.revision),
+      () => () => beside.restoreJob(this.id),
+    );
   change = (change: Schemas["JobChange"]) => this.act(() => api.changeJob(this.id, change, this.plan!.revision));
   resolve = (items: string[], done: boolean) => this.act(() => beside.resolve(this.id, items, done));
   finish = (finish: Schemas["JobFinish"]) => this.act(() => beside.finishJob(this.id, finish));
@@ -47,19 +73,37 @@ export class JobPlanState {
     this.plan = withProgress(this.plan, progress);
     if (progress.halted !== this.plan.halts.length > 0) void this.act(() => api.job(progress.id));
   };
-  choose = (line: string, supply: number | null) =>
-    this.act(() => api.choosePart(this.id, line, supply, this.plan!.revision));
+  choose = (line: string, supply: number | null) => {
+    const of = this.plan!.parts.find((each) => each.id === line);
+    const name = of?.supplies.find((each) => each.id === supply)?.name ?? of?.label;
+    return this.#undoably(
+      say(undos.nameChosen, { name }),
+      () => api.choosePart(this.id, line, supply, this.plan!.revision),
+      () => (now) => api.choosePart(this.id, line, of?.chosen ?? null, now.revision),
+    );
+  };
   /** The answer of a photo goes into the plan; what it was refused for is said where it was taken. */
   photograph = async (step: string, photo: Blob) => (this.plan = await beside.photographStep(this.id, step, photo));
   reload = () => this.act(() => api.job(this.id));
   note = (step: string, text: string) => this.act(() => beside.noteStep(this.id, step, text));
-  adjust = (adjustment: Schemas["Adjustment"]) => this.act(() => beside.adjust(this.id, adjustment));
+  adjust = (adjustment: Schemas["Adjustment"]) =>
+    this.#undoably(
+      ADJUSTED[adjustment.action],
+      () => beside.adjust(this.id, adjustment),
+      (after) => () => beside.unadjust(this.id, newestEvent(after)),
+    );
   unadjust = (event: number) => this.act(() => beside.unadjust(this.id, event));
   quote = (total: string | null, lines: Schemas["QuoteLineEntered"][]) =>
     this.act(() => api.quote(this.id, { total, lines }, this.plan!.revision));
 
   /** Adds a part, consumable or tool of the owner's own, then reads the plan anew. */
   stock = (supply: Schemas["NewSupply"]) => this.act(() => api.addSupply(supply).then(() => api.job(this.id)));
+  archive = (supply: Schemas["Supply"]) =>
+    this.#undoably(
+      say(undos.nameArchived, { name: supply.name }),
+      () => api.changeSupply(supply.id, { retired: true }, supply.revision).then(() => api.job(this.id)),
+      () => () => api.changeSupply(supply.id, { retired: false }).then(() => api.job(this.id)),
+    );
   restock = (supply: Schemas["Supply"], change: Schemas["SupplyChange"]) =>
     this.act(() => api.changeSupply(supply.id, change, supply.revision).then(() => api.job(this.id)));
   own = (tool: string, owned: boolean) => this.act(() => api.ownTool(tool, owned).then(() => api.job(this.id)));

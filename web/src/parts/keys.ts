@@ -8,7 +8,14 @@ export interface KeyGroup {
 }
 
 export const KEY_GROUPS: KeyGroup[] = [
-  { title: texts.keysEverywhere, at: null, keys: [["?", texts.showTheseKeys]] },
+  {
+    title: texts.keysEverywhere,
+    at: null,
+    keys: [
+      ["?", texts.showTheseKeys],
+      ["Ctrl + Z", texts.undoWhatTheBarSays],
+    ],
+  },
   {
     title: texts.keysGarage,
     at: /^\/$/,

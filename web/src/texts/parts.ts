@@ -47,6 +47,7 @@ export const walkRoundSquealerTouchesWear = "squealer touches, wear light is on,
 export const walkRoundNextUnitNext = "next unit, next tool, with or without backing plate";
 export const walkRoundAtAQuestion =
   "at a question: what is suggested (measured again, new pads went on…), save it marked doubtful, the earlier reading was wrong";
+export const undoWhatTheBarSays = "undo what the bar below says was done";
 export const walkRoundUndoWhatA = "undo what a letter did";
 export const walkRoundAnotherPlaceOn = "another place on the same part";
 export const walkRoundNewPadsNew = "new pads, new rotors went on, yes or no";

@@ -26,7 +26,6 @@ export const orLetACalendarOn = ", or let a calendar on this machine subscribe t
 export const calendarAddress = "Calendar address";
 export const plannedByYou = "Planned by you";
 export const remove = "Remove";
-export const removed = "Removed.";
 export const everyOdometerYouNoteAt =
   "Every odometer you note (at the pump, after a trip) makes the dates more reliable: {round} {unit} a day so far.";
 export const dayToDay2 = "{day} to {day2}";

@@ -1,3 +1,5 @@
+import { undo } from "../../parts/undo.svelte";
+import * as undos from "../../texts/undo";
 import * as texts from "../../texts/brakeData";
 import { say } from "../../texts/say";
 import { api, Refusal, type Schemas } from "../../api/client";
@@ -75,10 +77,21 @@ export class BrakeData {
     const same =
       value === field.value &&
       (value === null || (draft.source === (field.source ?? draft.source) && (unit === null || unit === field.unit)));
-    if (!same && !(await this.save([{ key: field.key, value, unit, source: value ? draft.source : null }])))
-      return false;
+    if (!same) {
+      if (!(await this.save([{ key: field.key, value, unit, source: value ? draft.source : null }]))) return false;
+      this.#offerBack(field);
+    }
     this.cancel(field);
     return true;
+  }
+
+  /** What it was before comes back, if nobody changed anything else meanwhile. */
+  #offerBack(before: Field): void {
+    const { key, value, unit, source } = before;
+    const seen = this.data!.revision;
+    undo.offer(say(undos.labelChanged, { label: before.label }), async () => {
+      this.data = await api.recordBrakeData(this.axle, { entries: [{ key, value, unit, source }] }, seen);
+    });
   }
 
   async notFound(field: Field): Promise<boolean> {

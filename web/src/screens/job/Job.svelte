@@ -108,7 +108,7 @@
           <Button size="field" kind="ghost" on:click={() => ([asking, planned] = ["day", plan.planned_for ?? ""])}
             >{texts.setDate}</Button
           >
-          <Button size="field" kind="ghost" on:click={() => job.change({ state: "dropped" })}>{texts.cancelJob}</Button>
+          <Button size="field" kind="ghost" on:click={() => job.cancel()}>{texts.cancelJob}</Button>
         {/if}
       </div>
     </div>
@@ -162,7 +162,7 @@
       </p>{/if}
     {#if plan.state === "dropped"}<p role="status">
         {texts.thisJobIsCancelledNothing}
-        <button type="button" class="link" onclick={() => job.restore()}>{common.undo}</button>
+        <button type="button" class="link" onclick={() => job.restore()}>{common.restore}</button>
       </p>{/if}
     <JobHalts {job} />
     {#if plan.closed}

@@ -102,8 +102,7 @@
               {#if job.open}
                 <span class="row actions"
                   ><button type="button" class="link" onclick={() => parts.enter(line, supply)}>{common.change}</button
-                  ><button type="button" class="link" onclick={() => job.restock(supply, { retired: true })}
-                    >{texts.archiveSupply}</button
+                  ><button type="button" class="link" onclick={() => job.archive(supply)}>{texts.archiveSupply}</button
                   ></span
                 >
               {/if}

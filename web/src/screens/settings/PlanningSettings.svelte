@@ -4,6 +4,8 @@
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
+  import { undo } from "../../parts/undo.svelte";
+  import * as undos from "../../texts/undo";
   import Fault from "../../parts/Fault.svelte";
   import { FormState } from "../../parts/formState.svelte";
 
@@ -25,9 +27,16 @@
     [tried, saved] = [true, false];
     if (schedule.choices.some(wrong)) return;
     const wanted = Object.fromEntries(changed.map((choice) => [choice.id, Number(value(choice))]));
+    const before = Object.fromEntries(changed.map((choice) => [choice.id, choice.value]));
     if (!(await form.act(() => api.schedule(wanted, schedule.revision)))) return;
     await load();
     [typed, tried, saved] = [{}, false, true];
+    const seen = schedule.revision;
+    undo.offer(undos.planningChanged, async () => {
+      await api.schedule(before, seen);
+      await load();
+      saved = false;
+    });
   }
 </script>
 

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { undo } from "../../parts/undo.svelte";
+  import * as undos from "../../texts/undo";
   import { whereabouts } from "../../parts/whereabouts.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/timeline";
@@ -22,7 +24,6 @@
   const loaded = new Loader<{ vehicle: Schemas["Vehicle"]; timeline: Schemas["Timeline"]; today: string }>();
   const id = $derived(Number(params.id));
   $effect(() => whereabouts.at({ vehicle: id }, "timeline"));
-  let removed = $state<number | null>(null);
 
   async function fetchIt(of: number) {
     const [vehicle, timeline, catalogue] = await Promise.all([api.vehicle(of), api.timeline(of), api.catalogue()]);
@@ -51,16 +52,13 @@
     return [...of.axles.map((axle) => axleLane(axle, upperFirst(axle.name), today, events)), ...(whole ? [whole] : [])];
   }
 
-  async function drop(row: number) {
-    await api.dropPlanned(row);
-    removed = row;
+  async function drop(row: Schemas["Planned"]) {
+    await api.dropPlanned(row.id);
     await reload();
-  }
-
-  async function undo() {
-    await api.restorePlanned(removed!);
-    removed = null;
-    await reload();
+    undo.offer(say(undos.nameRemoved, { name: row.name }), async () => {
+      await api.restorePlanned(row.id);
+      await reload();
+    });
   }
 
   function plannedText(row: Schemas["Planned"]): string {
@@ -166,16 +164,12 @@
               <span><strong>{row.name}</strong>, {plannedText(row)}</span><Button
                 size="small"
                 kind="ghost"
-                on:click={() => drop(row.id)}>{texts.remove}</Button
+                on:click={() => drop(row)}>{texts.remove}</Button
               >
             </li>
           {/each}
         </ul>
       {/if}
-      {#if removed !== null}<p role="status">
-          {texts.removed}
-          <Button size="small" kind="ghost" on:click={undo}>{common.putBack}</Button>
-        </p>{/if}
       <PlanEvent vehicle={vehicle.id} {unit} {today} kinds={timeline.entries} done={reload} />
     </section>
     <section class="sheet">

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { undo } from "../../parts/undo.svelte";
+  import * as undos from "../../texts/undo";
   import { whereabouts } from "../../parts/whereabouts.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/vehicle";
@@ -96,7 +98,11 @@
       failed = error;
     }
   }
-  const archive = (archived: boolean) => act(() => api.changeVehicle(id, { archived }, vehicle?.revision));
+  async function archive(archived: boolean) {
+    const name = vehicle!.name;
+    await act(() => api.changeVehicle(id, { archived }, vehicle?.revision));
+    if (archived && !failed) undo.offer(say(undos.nameArchived, { name }), () => archive(false));
+  }
 </script>
 
 <Shortcuts {keys} />
@@ -134,7 +140,7 @@
     {/if}
     {#if vehicle.archived}<p class="sheet" role="status">
         {say(texts.nameIsArchivedItIs, { name: vehicle.name })}
-        <button type="button" class="link" onclick={() => archive(false)}>{common.undo}</button>
+        <button type="button" class="link" onclick={() => archive(false)}>{common.restore}</button>
       </p>{/if}
     {#if vehicle.skipped.length}
       <ul class="sheet plain-list seen">

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { undo } from "../../parts/undo.svelte";
+  import * as undos from "../../texts/undo";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/workshop";
   import { say } from "../../texts/say";
@@ -31,6 +33,14 @@
       : texts.rangeNotKnown,
   );
 
+  async function archive(retired: boolean) {
+    await act(() => api.changeInstrument(instrument.id, { retired }, instrument.revision));
+    if (retired && !form.refused)
+      undo.offer(say(undos.nameArchived, { name: instrument.name }), async () => {
+        await api.changeInstrument(instrument.id, { retired: false });
+        onchange();
+      });
+  }
   async function act(action: () => Promise<unknown>) {
     await form.act(async () => {
       await action();
@@ -154,11 +164,7 @@
   {:else}
     <div class="row">
       <Button size="small" kind="tertiary" on:click={() => (checking = true)}>{texts.checkItsZero}</Button>
-      <Button
-        size="small"
-        kind="ghost"
-        on:click={() =>
-          act(() => api.changeInstrument(instrument.id, { retired: !instrument.retired }, instrument.revision))}
+      <Button size="small" kind="ghost" on:click={() => archive(!instrument.retired)}
         >{instrument.retired ? common.restore : texts.archiveTool}</Button
       >
     </div>

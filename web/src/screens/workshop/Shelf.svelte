@@ -6,6 +6,8 @@
   import { api, type Schemas } from "../../api/client";
   import { upperFirst } from "../../format/words";
   import { FormState } from "../../parts/formState.svelte";
+  import { undo } from "../../parts/undo.svelte";
+  import * as undos from "../../texts/undo";
   import Fault from "../../parts/Fault.svelte";
 
   /** What lies on the shelf or is known to be had: counted down when a job is finished. */
@@ -15,7 +17,13 @@
 
   async function act(supply: Schemas["Supply"], change: Schemas["SupplyChange"]) {
     changed = supply.id;
-    if (await form.act(() => api.changeSupply(supply.id, change, supply.revision))) onchange();
+    if (!(await form.act(() => api.changeSupply(supply.id, change, supply.revision)))) return;
+    onchange();
+    if (change.retired)
+      undo.offer(say(undos.nameArchived, { name: supply.name }), async () => {
+        await api.changeSupply(supply.id, { retired: false });
+        onchange();
+      });
   }
 </script>
 

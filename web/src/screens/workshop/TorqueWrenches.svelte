@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { undo } from "../../parts/undo.svelte";
+  import * as undos from "../../texts/undo";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/workshop";
   import { say } from "../../texts/say";
@@ -26,6 +28,13 @@
 
   const act = async (action: () => Promise<unknown>) => (await form.act(action)) && (onchange(), true);
 
+  async function archive(wrench: Schemas["TorqueWrench"]) {
+    if (await act(() => api.changeWrench(wrench.id, { retired: true }, wrench.revision)))
+      undo.offer(say(undos.nameArchived, { name: wrench.name }), async () => {
+        await api.changeWrench(wrench.id, { retired: false });
+        onchange();
+      });
+  }
   async function add(event: SubmitEvent) {
     event.preventDefault();
     if (await act(() => api.addWrench({ ...typed, unit }))) [typed, adding] = [{ ...blank }, false];
@@ -117,12 +126,7 @@
                   on:click={() => act(() => api.changeWrench(wrench.id, { calibrated_on: today }, wrench.revision))}
                   >{texts.calibratedToday}</Button
                 >
-                <Button
-                  size="small"
-                  kind="ghost"
-                  on:click={() => act(() => api.changeWrench(wrench.id, { retired: true }, wrench.revision))}
-                  >{texts.archive}</Button
-                >
+                <Button size="small" kind="ghost" on:click={() => archive(wrench)}>{texts.archive}</Button>
               </td>
             </tr>
           {/each}

@@ -1,0 +1,15 @@
+export const undoes = "Undo, Ctrl Z";
+export const dismiss = "Dismiss";
+export const notUndone = "Could not be undone: {message}";
+export const nameArchived = "{name} archived.";
+export const jobCancelled = "Job cancelled.";
+export const stepSkipped = "Step skipped.";
+export const stepMoved = "Step moved.";
+export const stepAdded = "Step added.";
+export const nameChosen = "{name} chosen.";
+export const nameRemoved = "{name} removed.";
+export const photoRemoved = "Photo removed.";
+export const labelChanged = "{label} changed.";
+export const approachChanged = "Approach changed.";
+export const planningChanged = "Planning settings changed.";
+export const moneySettingsChanged = "Money settings changed.";
