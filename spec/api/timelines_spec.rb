@@ -70,6 +70,38 @@ RSpec.describe "The timeline in the API" do
     expect(wear["date"]["p50"]).to be < before["date"]["p50"]
   end
 
+  # A trip wears before its end, so by then no less is worn than without it; later in the year more of the usual driving
+  # is done by its end, and all of what the trip wears still is.
+  it "says what a trip on other days would do, and moves it" do
+    plan(kind: "trip", name: "Over the pass", from: "2026-06-01", to: "2026-06-14", distance: "3000", wear_factor: "2")
+    trip = timeline["planned"].first["id"]
+    moved = ->(from) { ask(:get, "/planned-events/#{trip}/moved?from=#{from}") }
+    pads = ->(answer) { answer["axles"].first.values_at("pads_before", "pads") }
+    expect(moved["2026-06-01"]).to include("from" => "2026-06-01", "to" => "2026-06-14")
+    same = pads[moved["2026-06-01"]]
+    expect(same).to eq([same.first] * 2)
+    later = pads[moved["2027-03-01"]]
+    expect(later.first).to eq(same.first)
+    expect(later.last).to be > same.first + 0.1
+    steps = ask(:get, "/vehicles/#{car["id"]}/ahead")["steps"]
+    around = %w[2026-06-13 2026-06-27].map { |day| steps.find { |step| step["date"] == day }["axles"].first["pads"] }
+    expect(same.first).to be_between(*around)
+    expect(timeline["planned"].first["from"]).to eq("2026-06-01")
+
+    ask(:post, "/planned-events/#{trip}/move", { from: "2027-03-01" })
+    expect(timeline["planned"].first).to include("from" => "2027-03-01", "to" => "2027-03-14")
+    expect(pads[moved["2027-03-01"]]).to eq([later.last] * 2)
+    %w[soon 2020-01-01 2099-01-01].each do |day|
+      expect(fields(moved[day]).keys).to eq(["from"]), day
+      expect(fields(ask(:post, "/planned-events/#{trip}/move", { from: day })).keys).to eq(["from"]), day
+    end
+    plan(kind: "driving", from: "2026-05-20", distance: "30000")
+    driving = timeline["planned"].find { |row| row["kind"] == "driving" }["id"]
+    expect(fields(ask(:post, "/planned-events/#{driving}/move", { from: "2026-06-20" })).keys).to eq(["from"])
+    ask(:get, "/planned-events/999/moved?from=2026-06-20")
+    expect(status).to eq(404)
+  end
+
   # common practice, no source: wheel nuts again after 80 to 160 km; some 40 km a day are driven here
   it "asks for the nuts again after a job, until that distance is driven" do
     finished =

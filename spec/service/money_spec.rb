@@ -57,7 +57,7 @@ RSpec.describe Graver::Service::Planning::Money do
     stock("pads", "40")
     expect(money["choices"]).to contain_exactly(
       include(
-        "life_km" => be_within(7000).of(40_000),
+        "life_km" => be_within(8000).of(40_000),
         "pads_per_1000_km" => be_within(0.25).of(1.0),
         "rotors_per_1000_km" => nil
       )

@@ -76,6 +76,7 @@ RSpec.describe "Journeys in the browser" do
     page.click_button "Plan this job"
     expect(page).to have_text("23 May 2026").and have_css("[aria-current=step]", text: "draft")
     page.click_link "Steps"
+    page.click_button "All steps on one page"
     expect(page).to have_text("Do not move the vehicle before the pedal or lever is hard")
     page.check "Clear the open items; read the maker's manual for this axle.", allow_label_click: true
     expect(page).to have_link("Steps", text: %r{1/\d+})

@@ -23,8 +23,34 @@ RSpec.describe "The timeline in the browser", :demo do
     expect(page).to have_css("svg text", text: "To the sea").and have_text("1 Jul 2026 to 14 Jul 2026, 1800 km")
     page.within(".planned li", text: "To the sea") { page.click_button "Remove" }
     expect(page).to have_no_css("svg text", text: "To the sea")
-    page.click_button "Restore"
+    page.click_button "Undo"
     expect(page).to have_css("svg text", text: "To the sea")
+  end
+
+  it "asks what a trip would do on other days by dragging it, moves it, and takes that back" do
+    page.visit "/#/vehicles/1/timeline"
+    handle = page.find(".handle")
+    box =
+      page.evaluate_script(
+        "(({ x, y, width, height }) => [x + width / 2, y + height / 2])(arguments[0].getBoundingClientRect())",
+        handle
+      )
+    mouse = page.driver.browser.mouse
+    mouse.move(x: box[0], y: box[1]).down
+    mouse.move(x: box[0] + 40, y: box[1]).move(x: box[0] + 120, y: box[1]).up
+    expect(page).to have_css("form[aria-label='Other days?'] li", text: /chance of being at the limit by its end/)
+    before = page.find(".planned li", text: "Over the passes").text
+    page.click_button "Move trip"
+    expect(page).to have_no_css("form[aria-label='Other days?']")
+    expect(page).to have_no_css(".planned li", text: before)
+    page.click_button "Undo"
+    expect(page).to have_css(".planned li", text: before)
+    # by keyboard: a day for the same, refused where it cannot be
+    page.within(".planned li", text: "Over the passes") { page.click_button "Other days?" }
+    page.fill_in "Over the passes, loaded begins", with: Date.new(2020, 1, 1)
+    expect(page).to have_text("That is in the past: enter what is still to come.")
+    page.fill_in "Over the passes, loaded begins", with: Date.new(2026, 12, 1)
+    expect(page).to have_text("1 Dec 2026 to 14 Dec 2026")
   end
 
   it "is looked along by a slider and by dragging, and says what a day would find" do

@@ -19,6 +19,17 @@ module Graver
         @table.first(id:)[:vehicle_id]
       end
 
+      # -> PlannedEvent. Raises NotFound.
+      def find(id)
+        record(@table.first(id:, removed_at: nil) || (raise NotFound, Texts.say("missing.planned")))
+      end
+
+      # -> vehicle id
+      def move(id, from_on:, to_on:)
+        @table.where(id:).update(from_on:, to_on:)
+        @table.first(id:)[:vehicle_id]
+      end
+
       # Takes the newest removal of a vehicle back.
       def restore(id)
         @table.where(id:).exclude(removed_at: nil).update(removed_at: nil) == 1 or

@@ -18,6 +18,10 @@ export const beside = {
       client.POST("/look-overs/{id}/photos", { params: { path: { id } }, body: photo as unknown as string, ...jpeg }),
     ),
   ahead: (vehicle: number) => taken(client.GET("/vehicles/{id}/ahead", { params: { path: { id: vehicle } } })),
+  movedTrip: (id: number, from: string) =>
+    taken(client.GET("/planned-events/{id}/moved", { params: { path: { id }, query: { from } } })),
+  moveTrip: (id: number, from: string) =>
+    taken(client.POST("/planned-events/{id}/move", { params: { path: { id } }, body: { from } })),
   help: () => taken(client.GET("/help")),
   places: () => taken(client.GET("/places")),
   scheduleChosen: () => taken(client.GET("/schedule")),

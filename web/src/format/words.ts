@@ -69,3 +69,7 @@ export const position = (id: string): string => id.replace("_", " ");
 /** A speed of the trade in the owner's unit, in steps of five: "50 km/h", "30 mph". */
 export const speed = (kmh: number, unit: Schemas["DistanceUnit"]): string =>
   unit === "km" ? `${kmh} km/h` : `${Math.max(5, Math.round(kmh / KM_PER_MILE / 5) * 5)} mph`;
+
+/** A chance as people say it; never certain, never nothing. */
+export const percent = (chance: number): string =>
+  chance < 0.01 ? texts.lessThanOne : chance > 0.99 ? texts.moreThan99 : `${Math.round(chance * 100)} %`;

@@ -3,9 +3,19 @@
   import * as texts from "../texts/parts";
   import { say } from "../texts/say";
   import type { Snippet } from "svelte";
+  import TripHandle from "./TripHandle.svelte";
   import type { Schemas } from "../api/client";
   import { grouped, inUnit, toKm } from "../format/words";
-  import { distanceTicks, horizon, monthTicks, placed, within, type Lane, type MarkKind } from "./timelineScale";
+  import {
+    distanceTicks,
+    horizon,
+    monthTicks,
+    placed,
+    within,
+    type Lane,
+    type MarkKind,
+    type TripDrag,
+  } from "./timelineScale";
 
   interface Props {
     lanes: Lane[];
@@ -18,8 +28,10 @@
     most?: number;
     /** Drawn over it: given where a day lies, how many days there are, and where the lanes begin and end. */
     over?: Snippet<[(days: number) => number, number, number, number]>;
+    /** With it trips can be dragged to other days. */
+    trips?: TripDrag;
   }
-  let { lanes: all, today, kmPerDay = null, unit = "km", label, most = Infinity, over }: Props = $props();
+  let { lanes: all, today, kmPerDay = null, unit = "km", label, most = Infinity, over, trips }: Props = $props();
   const lanes = $derived(all.map((lane) => within(lane, most)));
 
   let width = $state(900);
@@ -141,6 +153,13 @@
     {/each}
 
     {@render over?.(x, days, top, base)}
+    {#if trips}
+      {#each drawn as { marks, marksAt } (marksAt)}
+        {#each marks.filter((mark) => mark.kind === "trip" && mark.entry !== undefined) as mark (mark.id)}
+          <TripHandle {trips} {mark} {x} {days} y={marksAt + 11 + mark.row * 21} />
+        {/each}
+      {/each}
+    {/if}
     {#if kmPerDay}
       <path class="axis" d="M{left} {base + 4}H{end}" />
       {#each distances as distance (distance)}

@@ -21,6 +21,18 @@ export interface Mark {
   /** where a trip ends */
   until?: number;
   text: string;
+  /** the owner's own entry it is of */
+  entry?: number;
+}
+
+/** A trip that can be taken hold of on the timeline. */
+export interface TripDrag {
+  /** the entry that is held or looked at, and where it would begin */
+  entry: number | null;
+  days: number;
+  hold: (mark: Mark) => void;
+  to: (days: number) => void;
+  let: () => void;
 }
 
 export interface Lane {
@@ -88,6 +100,7 @@ function marksOf(events: Schemas["TimelineEvent"][], today: string): Mark[] {
     at: days(event.date),
     until: event.until ? days(event.until) : undefined,
     text: event.label,
+    entry: event.row ?? undefined,
   }));
 }
 

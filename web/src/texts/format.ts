@@ -17,3 +17,5 @@ export const months = [
   "November",
   "December",
 ];
+export const lessThanOne = "under 1 %";
+export const moreThan99 = "over 99 %";

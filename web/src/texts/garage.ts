@@ -6,7 +6,6 @@ export const brakeFluidOverdueSinceDay = "Brake fluid overdue since {day}";
 export const nameName2AxleWear = "{name}, {name2} axle: wear";
 export const onDay = "on {day}";
 export const planned = "planned";
-export const openingTheGarage = "Opening the garage…";
 export const nothingKnownYet = "nothing known yet";
 export const padsAreAtTheirLimit = "pads are at their limit";
 export const byMonth = "by {month}";

@@ -7,6 +7,7 @@ export const stepSkipped = "Step skipped.";
 export const stepMoved = "Step moved.";
 export const stepAdded = "Step added.";
 export const nameChosen = "{name} chosen.";
+export const nameMoved = "{name} moved.";
 export const nameRemoved = "{name} removed.";
 export const photoRemoved = "Photo removed.";
 export const labelChanged = "{label} changed.";

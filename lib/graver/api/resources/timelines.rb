@@ -13,6 +13,8 @@ module Graver
         post "/vehicles/:id/planned-events", :plan_event, 201
         delete "/planned-events/:id", :drop_planned_event
         post "/planned-events/:id/restore", :restore_planned_event
+        get "/planned-events/:id/moved", :moved_trip
+        post "/planned-events/:id/move", :move_planned_event
         post "/vehicles/:id/odometer", :note_odometer, 201
         get "/schedule", :schedule_chosen
         put "/schedule", :change_schedule
@@ -39,6 +41,9 @@ module Graver
 
         def drop_planned_event = timeline(planned.remove(id))
         def restore_planned_event = timeline(planned.restore(id))
+
+        def moved_trip = serializer.moved(Service::Forecast::MovedTrip.new(context).call(id, params["from"]))
+        def move_planned_event = timeline(planned.move(id, payload(Contracts::MovePlannedEvent)[:from]))
 
         def note_odometer
           Service::Household::RecordOdometer.new(context).call(id, payload(Contracts::DateAndOdometer))

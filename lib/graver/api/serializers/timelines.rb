@@ -34,6 +34,18 @@ module Graver
           }
         end
 
+        # Service::Forecast::MovedTrip::Moved
+        def moved(moved)
+          {
+            from: moved.from.iso8601,
+            to: moved.to.iso8601,
+            axles:
+              moved.axles.map do |axle|
+                axle.to_h.transform_values { |value| value.is_a?(Float) ? value.round(3) : value }
+              end
+          }
+        end
+
         # What the household can choose, as it stands.
         def choices(chosen)
           @knowledge

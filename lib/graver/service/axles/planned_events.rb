@@ -46,6 +46,37 @@ module Graver
           @store.transaction { @store.planned_events.add(vehicle.id, row, at: @context.now) }
         end
 
+        MOVED = %w[trip inspection].freeze
+
+        # Something planned from another day on, as long as it was: from: text; kinds: what it may be
+        # -> [Storage::PlannedEvent as it stands, { from_on:, to_on: } Dates]. Raises NotFound, InvalidEntry.
+        def moved(id, from, kinds: MOVED)
+          row = @store.planned_events.find(id)
+          @faults = []
+          length = row.to_on && (row.to_on - row.from_on).to_i
+          start, = read_days({ kind: row.kind, from: })
+          fault("from", "out_of_range", Texts.say("faults.only_trips_move")) unless kinds.include?(row.kind)
+          raise_faults
+
+          [row, { from_on: start, to_on: length && (start + length) }]
+        end
+
+        # Keeps that. -> vehicle id
+        def move(id, from)
+          _, days = moved(id, from)
+          @store.transaction { @store.planned_events.move(id, **days.transform_values { |day| day&.iso8601 }) }
+        end
+
+        # Storage::PlannedEvent -> Core::Schedule::Trip
+        def trip(row)
+          Core::Schedule::Trip.new(
+            from: row.from_on,
+            to: row.to_on || row.from_on,
+            km: km(row),
+            wear_factor: factor(row)
+          )
+        end
+
         # -> vehicle id. Raise NotFound.
         def remove(id) = @store.transaction { @store.planned_events.remove(id, at: @context.now) }
         def restore(id) = @store.transaction { @store.planned_events.restore(id) }
@@ -62,14 +93,6 @@ module Graver
           )
         end
 
-        def trip(row)
-          Core::Schedule::Trip.new(
-            from: row.from_on,
-            to: row.to_on || row.from_on,
-            km: km(row),
-            wear_factor: factor(row)
-          )
-        end
         def change(row)
           Core::Schedule::Change.new(
             from: row.from_on,

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Skeleton from "../../parts/Skeleton.svelte";
   import "../../parts/fields.css";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/access";
@@ -110,6 +111,8 @@
       {:else}<p class="quiet">{texts.noDevices}</p>{/if}
     </section>
   </div>
+{:else if loaded.loading}
+  <Skeleton />
 {/if}
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Skeleton from "../../parts/Skeleton.svelte";
   import "./car.css";
   import { push, replace } from "svelte-spa-router";
   import * as common from "../../texts/common";
@@ -149,7 +150,7 @@
     {/if}
   </div>
 {:else if loaded.loading}
-  <p class="quiet" role="status">{common.workingItOut}</p>
+  <Skeleton />
 {/if}
 
 <style>

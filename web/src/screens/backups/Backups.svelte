@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Skeleton from "../../parts/Skeleton.svelte";
   import * as texts from "../../texts/backups";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
@@ -70,6 +71,8 @@
       </table>
     {/if}
   </div>
+{:else if loaded.loading}
+  <Skeleton />
 {/if}
 
 <style>

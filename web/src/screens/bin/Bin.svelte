@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Skeleton from "../../parts/Skeleton.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/bin";
   import { say } from "../../texts/say";
@@ -95,6 +96,8 @@
       </section>
     {/if}
   </div>
+{:else if loaded.loading}
+  <Skeleton />
 {/if}
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Skeleton from "../../parts/Skeleton.svelte";
   import { whereabouts } from "../../parts/whereabouts.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/findings";
@@ -217,6 +218,8 @@
       </p>
     </section>
   </div>
+{:else if loaded.loading}
+  <Skeleton />
 {/if}
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Skeleton from "../../parts/Skeleton.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/garage";
   import { say } from "../../texts/say";
@@ -154,7 +155,7 @@
     {/each}
   </div>
 {:else if garage.loading}
-  <p class="quiet" role="status">{texts.openingTheGarage}</p>
+  <Skeleton />
 {/if}
 
 <style>

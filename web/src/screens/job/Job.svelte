@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Skeleton from "../../parts/Skeleton.svelte";
   import { whereabouts } from "../../parts/whereabouts.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
@@ -201,7 +202,7 @@
     <JobView {job} {part} base="#/jobs/{id}" />
   </div>
 {:else if loaded.loading}
-  <p class="quiet" role="status">{common.workingItOut}</p>
+  <Skeleton />
 {/if}
 
 <style>

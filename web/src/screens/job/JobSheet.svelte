@@ -34,7 +34,7 @@
   <JobTools {job} />
   <JobMoney {job} />
   <h2>{common.steps}</h2>
-  <JobSteps {job} />
+  <JobSteps {job} whole />
 </div>
 
 <style>

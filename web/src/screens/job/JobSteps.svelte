@@ -11,12 +11,17 @@
   import { JobStepsState } from "./jobSteps.svelte";
   import StepMovement from "./StepMovement.svelte";
 
-  /** The steps in order, stage by stage: ticked at the car, changed at the table as far as the order allows it. */
-  let { job }: { job: JobPlanState } = $props();
+  /** whole: all stages from the start. The steps in order, stage by stage: ticked at the car, changed at the table as far as the order allows it. */
+  let { job, whole = false }: { job: JobPlanState; whole?: boolean } = $props();
   const plan = $derived(job.plan!);
-  const at = $derived(new JobStepsState(job));
+  const at = $derived(new JobStepsState(job, whole));
   const before = $derived(at.stages[at.at - 1]);
   const after = $derived(at.stages[at.at + 1]);
+
+  // Paper has all of them.
+  let allBefore = false;
+  const print = () => ((allBefore = at.all), (at.all = true));
+  const printed = () => (at.all = allBefore);
 
   let heading = $state<HTMLElement | null>(null);
   async function look(stage: string) {
@@ -40,6 +45,7 @@
   });
 </script>
 
+<svelte:window onbeforeprint={print} onafterprint={printed} />
 {#if !plan.steps}
   <section class="sheet">
     <h2>{texts.noOrderCanBeTrusted}</h2>

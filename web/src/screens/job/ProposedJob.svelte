@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Skeleton from "../../parts/Skeleton.svelte";
   import { whereabouts } from "../../parts/whereabouts.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
@@ -74,5 +75,5 @@
     <JobView job={proposed.value.job} part={params.part ?? "scope"} base="#/axles/{id}/job-plan" />
   </div>
 {:else if proposed.loading}
-  <p class="quiet" role="status">{common.workingItOut}</p>
+  <Skeleton />
 {/if}

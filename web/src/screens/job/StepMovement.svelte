@@ -7,6 +7,7 @@
   import { day, upperFirst } from "../../format/words";
   import { focusOn } from "../../parts/focus";
   import Fault from "../../parts/Fault.svelte";
+  import "../../parts/fields.css";
   import type { Action, JobStepsState } from "./jobSteps.svelte";
 
   /** One movement of the hands: its steps, what is to be minded at it, and what its owner wrote. */

@@ -19,7 +19,12 @@ export class JobStepsState {
   /** The stage that was asked for; the one at hand where none was. */
   private asked = $state<string | null>(null);
 
-  constructor(readonly job: JobPlanState) {}
+  constructor(
+    readonly job: JobPlanState,
+    whole: boolean,
+  ) {
+    this.all = whole;
+  }
 
   private readonly plan = $derived.by(() => this.job.plan!);
   readonly steps = $derived.by(() => this.plan.steps ?? []);

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Skeleton from "../../parts/Skeleton.svelte";
   import * as texts from "../../texts/logbook";
   import { say } from "../../texts/say";
   import { beside } from "../../api/beside";
@@ -40,6 +41,8 @@
     </div>
     <LogTable entries={shown.flatMap(entriesOf)} vehicles />
   </div>
+{:else if loaded.loading}
+  <Skeleton />
 {/if}
 
 <style>

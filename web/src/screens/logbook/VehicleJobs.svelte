@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Skeleton from "../../parts/Skeleton.svelte";
   import * as texts from "../../texts/logbook";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
@@ -61,6 +62,8 @@
       {:else}<p>{texts.noneDone}</p>{/if}
     </section>
   </div>
+{:else if loaded.loading}
+  <Skeleton />
 {/if}
 
 <style>

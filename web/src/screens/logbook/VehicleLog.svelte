@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Skeleton from "../../parts/Skeleton.svelte";
   import * as texts from "../../texts/logbook";
   import { say } from "../../texts/say";
   import Problem from "../../parts/Problem.svelte";
@@ -24,4 +25,6 @@
     </div>
     <LogTable entries={entriesOf(vehicle)} />
   </div>
+{:else if loaded.loading}
+  <Skeleton />
 {/if}

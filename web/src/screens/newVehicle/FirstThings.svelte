@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Skeleton from "../../parts/Skeleton.svelte";
   import { whereabouts } from "../../parts/whereabouts.svelte";
   import * as texts from "../../texts/firstThings";
   import { say } from "../../texts/say";
@@ -68,6 +69,8 @@
       <a href="#/vehicles/{id}">{texts.later}</a>
     </div>
   </div>
+{:else if loaded.loading}
+  <Skeleton />
 {/if}
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Skeleton from "../../parts/Skeleton.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/householdTimeline";
   import { say } from "../../texts/say";
@@ -57,7 +58,7 @@
     </section>
   </div>
 {:else if loaded.loading}
-  <p class="quiet" role="status">{common.workingItOut}</p>
+  <Skeleton />
 {/if}
 
 <style>

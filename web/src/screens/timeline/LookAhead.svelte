@@ -2,7 +2,7 @@
   import * as texts from "../../texts/timeline";
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
-  import { day, lowerFirst, rough, upperFirst } from "../../format/words";
+  import { day, lowerFirst, percent, rough, upperFirst } from "../../format/words";
   import type { Ahead } from "./ahead.svelte";
 
   /** What a day to come would find: the chance of each axle, and what falls due until then. */
@@ -13,8 +13,6 @@
   }
   let { ahead, events, unit }: Props = $props();
   const step = $derived(ahead.step);
-  const percent = (chance: number) =>
-    chance < 0.01 ? texts.lessThanOne : chance > 0.99 ? texts.moreThan99 : `${Math.round(chance * 100)} %`;
   const rows = $derived(
     (step?.axles ?? []).flatMap((axle) =>
       (["pads", "rotors"] as const)

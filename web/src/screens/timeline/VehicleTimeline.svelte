@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Skeleton from "../../parts/Skeleton.svelte";
   import { undo } from "../../parts/undo.svelte";
   import * as undos from "../../texts/undo";
   import { whereabouts } from "../../parts/whereabouts.svelte";
@@ -10,6 +11,8 @@
   import AheadLine from "./AheadLine.svelte";
   import LookAhead from "./LookAhead.svelte";
   import { Ahead } from "./ahead.svelte";
+  import MovedTrip from "./MovedTrip.svelte";
+  import { TripMove } from "./tripMove.svelte";
   import OdometerNote from "./OdometerNote.svelte";
   import PlanEvent from "./PlanEvent.svelte";
   import Problem from "../../parts/Problem.svelte";
@@ -39,6 +42,11 @@
   });
 
   const ahead = $derived(new Ahead(id));
+  const trip = new TripMove(
+    () => timeline?.planned ?? [],
+    () => today,
+    reload,
+  );
   const vehicle = $derived(loaded.value?.vehicle);
   const timeline = $derived(loaded.value?.timeline);
   const today = $derived(loaded.value?.today ?? "");
@@ -97,12 +105,14 @@
         kmPerDay={vehicle.km_per_day}
         {unit}
         label={say(texts.whatLiesAheadOfName, { name: vehicle.name })}
+        trips={trip}
       >
         {#snippet over(x, days, top, base)}<AheadLine {ahead} {x} {days} {top} {base} />{/snippet}
       </Timeline>
       <p class="quiet">
         {texts.wideBandsPadsNarrowOnes}
       </p>
+      <MovedTrip {trip} />
       <LookAhead {ahead} events={timeline.events} {unit} />
     </section>
     <div class="columns">
@@ -161,11 +171,13 @@
         <ul class="plain-list planned">
           {#each timeline.planned as row (row.id)}
             <li>
-              <span><strong>{row.name}</strong>, {plannedText(row)}</span><Button
-                size="small"
-                kind="ghost"
-                on:click={() => drop(row)}>{texts.remove}</Button
-              >
+              <span><strong>{row.name}</strong>, {plannedText(row)}</span>
+              <span class="row">
+                {#if row.kind === "trip"}<Button size="small" kind="ghost" on:click={() => trip.look(row)}
+                    >{texts.otherDays}</Button
+                  >{/if}
+                <Button size="small" kind="ghost" on:click={() => drop(row)}>{texts.remove}</Button>
+              </span>
             </li>
           {/each}
         </ul>
@@ -181,7 +193,7 @@
     </section>
   </div>
 {:else if loaded.loading}
-  <p class="quiet" role="status">{common.workingItOut}</p>
+  <Skeleton />
 {/if}
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Skeleton from "../../parts/Skeleton.svelte";
   import { undo } from "../../parts/undo.svelte";
   import * as undos from "../../texts/undo";
   import { whereabouts } from "../../parts/whereabouts.svelte";
@@ -262,6 +263,8 @@
       {/if}
     </div>
   </div>
+{:else if loaded.loading}
+  <Skeleton />
 {/if}
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Skeleton from "../../parts/Skeleton.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/workshop";
   import { Button } from "carbon-components-svelte";
@@ -200,6 +201,8 @@
       </div>
     </section>
   </div>
+{:else if loaded.loading}
+  <Skeleton />
 {/if}
 
 <style>
