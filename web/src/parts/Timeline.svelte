@@ -69,6 +69,11 @@
   // A label keeps inside the picture: near the right end it is written to the left of its mark.
   const anchor = (at: number) => (x(at) > end - 110 ? "end" : "start");
   const beside = (at: number) => x(at) + (anchor(at) === "end" ? -10 : 10);
+  // A label that would leave the picture is cut short; its whole text is its title.
+  const fitting = (text: string, at: number) => {
+    const room = Math.floor((anchor(at) === "end" ? x(at) - left : width - beside(at)) / 6.6);
+    return text.length > room ? `${text.slice(0, Math.max(room - 1, 3)).trimEnd()}…` : text;
+  };
   const shapes: Partial<Record<MarkKind, string>> = {
     look: "M0 -6v12M-5 -6h10",
     order: "M-5 -5h10v10h-10z",
@@ -143,11 +148,13 @@
             class="mark"
             x={anchor(mark.at) === "end" ? x(mark.at) - 6 : Math.max(x(mark.until ?? mark.at), x(mark.at) + 5) + 6}
             y={my + 4}
-            text-anchor={anchor(mark.at)}>{mark.text}</text
+            text-anchor={anchor(mark.at)}>{fitting(mark.text, mark.until ?? mark.at)}<title>{mark.text}</title></text
           >
         {:else}
           <path class="sign {mark.kind}" transform="translate({x(mark.at)} {my})" d={shapes[mark.kind]} />
-          <text class="mark" x={beside(mark.at)} y={my + 4} text-anchor={anchor(mark.at)}>{mark.text}</text>
+          <text class="mark" x={beside(mark.at)} y={my + 4} text-anchor={anchor(mark.at)}
+            >{fitting(mark.text, mark.at)}<title>{mark.text}</title></text
+          >
         {/if}
       {/each}
     {/each}
