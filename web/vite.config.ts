@@ -42,8 +42,19 @@ const onlyTokensAskedFor = {
   },
 };
 
+// What the screens say is put into the owner's words where it stands in a text (format/word.ts): "disc" for "rotor".
+const ownersWords = {
+  name: "owners-words",
+  enforce: "pre" as const,
+  transform(code: string, id: string) {
+    if (!/src\/texts\/(?!say\.ts)[\w.]+\.ts$/.test(id)) return;
+    const said = code.replace(/"(?:[^"\\\n]|\\.)*"/g, (text) => (/\brotors?\b/i.test(text) ? `word(${text})` : text));
+    return said === code ? undefined : `import { word } from "../format/word";\n${said}`;
+  },
+};
+
 export default defineConfig({
-  plugins: [svelte(), optimizeCss()],
+  plugins: [ownersWords, svelte(), optimizeCss()],
   css: { postcss: { plugins: [noRemoteFonts, onlyWhatIsUsed, onlyTokensAskedFor] } },
   build: { target: "es2022", chunkSizeWarningLimit: 1500, rolldownOptions: { checks: { pluginTimings: false } } },
   server: { proxy: { "/api": "http://127.0.0.1:8321" } },

@@ -186,7 +186,8 @@ module Graver
           use(API::Gate, context:, network:, phones:)
           run api
         end
-        run API::WebApp.new(File.join(ROOT, "web/dist"))
+        words = -> { Service::Household::ChosenWords.new(context.for_request).owners_words }
+        run API::WebApp.new(File.join(ROOT, "web/dist"), words)
       end
     end
 

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "pdf/reader"
 require_relative "../support/api_helper"
 
 RSpec.describe "The API" do
@@ -133,5 +134,23 @@ RSpec.describe "The API" do
     served =
       Graver::API::App.routes.except("HEAD").flat_map { |verb, routes| routes.map { |route| [verb, route.first.to_s] } }
     expect(served).to match_array(documented)
+  end
+
+  it "speaks in the household's words: answers, errors, paper and calendar; ids and files keep theirs" do
+    expect(ask(:get, "/words")).to eq("rotor" => "rotor")
+    ask(:put, "/words", { rotor: "wheel plate" })
+    expect([status, last_response.body]).to match([422, include("rotor or disc")])
+    expect(ask(:put, "/words", { rotor: "disc" })).to eq("rotor" => "disc")
+    data = ask(:get, "/axles/#{front}/brake-data")["fields"].find { |field| field["key"] == "rotor.discard_thickness" }
+    expect(data.values.grep(String).grep(/rotor/i)).to contain_exactly("rotor.discard_thickness", "rotors")
+    expect(ask(:get, "/help")["terms"].map { |term| term["term"] }).to include("Disc", "Vented disc")
+    ask(:post, "/vehicles/#{car["id"]}/planned-events", { kind: "inspection", name: "Rotor check", from: "2026-08-01" })
+    get "/api/v1/calendar.ics"
+    expect(last_response.body).to include("Disc check")
+    job = ask(:post, "/axles/#{front}/jobs", {})["id"]
+    get "/api/v1/jobs/#{job}/sheet.pdf"
+    paper = PDF::Reader.new(StringIO.new(last_response.body)).pages.map(&:text).join
+    expect(paper).to match(/\bdiscs?\b/i)
+    expect(paper).not_to match(/\brotors?\b/i)
   end
 end

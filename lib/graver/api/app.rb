@@ -74,12 +74,19 @@ module Graver
         return respond(with_cookie(answer), code) if answer.is_a?(WithCookie)
 
         status code
-        return answer.text if answer.is_a?(KeptJson)
-        return JSON.generate(answer) unless answer.is_a?(Download)
+        return owners_words.json(answer.text) if answer.is_a?(KeptJson)
+        return owners_words.json(JSON.generate(answer)) unless answer.is_a?(Download)
 
         content_type answer.type, *([{ charset: "utf-8" }] if answer.type.start_with?("text/"))
         headers "Content-Disposition" => answer.disposition if answer.disposition
-        answer.body
+        answer.type == "text/calendar" ? owners_words.call(answer.body) : answer.body
+      end
+
+      # Whatever keeps the words from being known keeps no answer from going out.
+      def owners_words
+        Service::Household::ChosenWords.new(settings.context.for_request).owners_words
+      rescue StandardError
+        OwnersWords.new
       end
 
       # Sent back to this server alone, and shown to no script.

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "json"
 require "rack"
 
 module Graver
@@ -17,8 +18,10 @@ module Graver
       }.freeze
       LONG = "public, max-age=31536000, immutable"
 
-      def initialize(folder)
+      # words: -> OwnersWords as they are chosen now
+      def initialize(folder, words)
         @folder = folder
+        @words = words
         @files = Rack::Files.new(folder)
       end
 
@@ -28,11 +31,23 @@ module Graver
         status, headers, body = @files.call(env.merge("PATH_INFO" => path))
         return missing if status == 404
 
+        return page(headers, body) if path == "/index.html"
+
         cache = path.start_with?("/assets/") ? LONG : "no-cache"
         [status, headers.merge(HEADERS, "cache-control" => cache), body]
       end
 
       private
+
+      # The screens' own sentences are put into the owner's words where they are shown; the page says which.
+      def page(headers, body)
+        html = +""
+        body.each { |part| html << part }
+        body.close if body.respond_to?(:close)
+        html.sub!("<html ", %(<html data-words="#{Rack::Utils.escape_html(JSON.generate(@words.call.others))}" ))
+        headers = headers.except("last-modified").merge("content-length" => html.bytesize.to_s)
+        [200, headers.merge(HEADERS, "cache-control" => "no-cache"), [html]]
+      end
 
       def missing
         built = File.exist?(File.join(@folder, "index.html"))

@@ -19,20 +19,20 @@ module Graver
       MOST_PAGES = 4
       STEP = [8.5, 8.0, 7.5].freeze
 
-      # job: as the API answers it (symbol keys); size: "a4" or "letter" -> PDF bytes
-      # size: a key of Paper::SIZES -> PDF. Raises InvalidEntry.
-      def self.call(job, size)
+      # job: as the API answers it (symbol keys); size: a key of Paper::SIZES; words: turns a text into the owner's
+      # -> PDF bytes. Raises InvalidEntry.
+      def self.call(job, size, words: :itself.to_proc)
         raise InvalidEntry.of("paper", "unknown_paper", Texts.say("faults.paper")) unless Paper::SIZES.key?(size)
 
-        sheets = STEP.lazy.map { |step| new(job, size, step).tap(&:draw) }
+        sheets = STEP.lazy.map { |step| new(job, size, step, words).tap(&:draw) }
         (sheets.find { |sheet| sheet.pages <= MOST_PAGES } || sheets.to_a.last).bytes
       end
 
       # step: points of type of the steps
-      def initialize(job, size, step)
+      def initialize(job, size, step, words)
         @job = job
         @step = step
-        @paper = Paper.new(size, title: Texts.say("sheet.title", vehicle: job[:vehicle][:name]))
+        @paper = Paper.new(size, title: Texts.say("sheet.title", vehicle: job[:vehicle][:name]), words:)
         @pdf = @paper.pdf
       end
 

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "prawn"
-
 module Graver
   module Sheet
     # A sheet of paper: fonts that ship with the app, margins, headings, boxes to tick. Lengths in points.
@@ -26,13 +24,15 @@ module Graver
       attr_reader :pdf
 
       # size: "a4" or "letter"
-      def initialize(size, title:)
+      # words: turns a text into the owner's words
+      def initialize(size, title:, words: :itself.to_proc)
         @pdf =
-          Prawn::Document.new(
+          Document.in_words(
+            words,
             page_size: SIZES.fetch(size),
             margin: [MARGIN, MARGIN, MARGIN + 8, MARGIN],
             info: {
-              Title: title,
+              Title: words.call(title),
               Creator: "Graver"
             }
           )

@@ -6,15 +6,16 @@ module Graver
     # thicknesses that decide.
     class WallCard
       # job: as the API answers it (symbol keys); size: a key of Paper::SIZES -> PDF bytes. Raises InvalidEntry.
-      def self.call(job, size)
+      # words: turns a text into the owner's words
+      def self.call(job, size, words: :itself.to_proc)
         raise InvalidEntry.of("paper", "unknown_paper", Texts.say("faults.paper")) unless Paper::SIZES.key?(size)
 
-        new(job, size).call
+        new(job, size, words).call
       end
 
-      def initialize(job, size)
+      def initialize(job, size, words)
         @job = job
-        @paper = Paper.new(size, title: Texts.say("card.title", vehicle: job[:vehicle][:name]))
+        @paper = Paper.new(size, title: Texts.say("card.title", vehicle: job[:vehicle][:name]), words:)
         @pdf = @paper.pdf
       end
 

@@ -78,7 +78,7 @@ export function axleLane(
   return {
     id: String(axle.id),
     label,
-    bands: [...band("pads", "pads", axle.pads_life), ...band("rotors", "rotors", axle.rotors_life)],
+    bands: [...band("pads", texts.pads, axle.pads_life), ...band("rotors", texts.rotors, axle.rotors_life)],
     marks,
   };
 }

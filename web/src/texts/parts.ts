@@ -70,3 +70,5 @@ export const usuallyOption = "Usually: {option}.";
 export const whatSpeaksForEach = "What speaks for each";
 export const padsOf = "{axle} pads";
 export const garageGoOn = "go on with what was begun";
+export const pads = "pads";
+export const rotors = "rotors";

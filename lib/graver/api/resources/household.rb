@@ -15,6 +15,8 @@ module Graver
         post "/vehicles/:id/fluid-renewals", :renew_fluid, 201
         get "/bin", :bin
         get "/help", :help
+        get "/words", :words
+        put "/words", :choose_words
 
         def health = { status: context.reachable? ? "ok" : "down" }
         def catalogue = Serializers::Catalogue.new(knowledge).call(context.today)
@@ -45,12 +47,18 @@ module Graver
           vehicle
         end
 
+        def words = { rotor: chosen_words.chosen.fetch("rotor") }
+        def choose_words
+          chosen_words.choose(payload(Contracts::WordsChange))
+          words
+        end
         def help = Serializers::Help.call(knowledge)
         def bin = Serializers::Bin.new(knowledge).call(Service::Household::Bin.new(context).contents)
 
         private
 
         def overviews = Service::Overview::VehicleOverviews.new(context)
+        def chosen_words = Service::Household::ChosenWords.new(context)
       end
     end
   end

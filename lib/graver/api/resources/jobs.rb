@@ -114,7 +114,12 @@ module Graver
         def printed(sheet, name)
           Download.new(
             type: "application/pdf",
-            body: sheet.call(job, params.fetch("paper", "a4")),
+            body:
+              sheet.call(
+                job,
+                params.fetch("paper", "a4"),
+                words: Service::Household::ChosenWords.new(context).owners_words
+              ),
             disposition: "inline; filename=\"#{name}-#{id}.pdf\""
           )
         end

@@ -8,6 +8,7 @@
   import { chooseTheme, chosenTheme, THEMES } from "../../parts/theme";
   import LimitSettings from "./LimitSettings.svelte";
   import MoneySettings from "./MoneySettings.svelte";
+  import WordSettings from "./WordSettings.svelte";
   import PlanningSettings from "./PlanningSettings.svelte";
 
   /** What the household and this device can choose, each with what it changes. */
@@ -55,6 +56,7 @@
       <PlanningSettings schedule={loaded.value.schedule} {load} />
     {/if}
   </div>
+  <div class="pair"><WordSettings /></div>
   <LimitSettings />
   {#if loaded.value}
     <MoneySettings money={loaded.value.money} {load} />

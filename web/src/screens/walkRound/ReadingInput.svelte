@@ -3,7 +3,7 @@
   import * as texts from "../../texts/walkRound";
   import { say } from "../../texts/say";
   import { flushSync } from "svelte";
-  import { mm, partMm } from "../../format/words";
+  import { mm, partMm, partName } from "../../format/words";
   import type { Schemas } from "../../api/client";
   import type { Place, WalkRound } from "./walkRound.svelte";
 
@@ -47,7 +47,7 @@
 
   // In an empty field letters are keys, and what they did can be taken back; once something is typed they are text.
   const fitted = (part: "pad" | "rotor") =>
-    `${round.isNew(wheel.axle, part) ? texts.newOnes : texts.noNew} ${wheel.axle_name} ${part}s`;
+    `${round.isNew(wheel.axle, part) ? texts.newOnes : texts.noNew} ${wheel.axle_name} ${partName(part, true)}`;
   let set = 0;
   const keyed: Record<string, [() => string, () => void]> = {
     u: [() => say(texts.unitUnit, { unit: entry.unit }), () => round.nextUnit(place)],

@@ -14,7 +14,7 @@
   import WheelAsks from "./WheelAsks.svelte";
   import WheelMarks from "./WheelMarks.svelte";
   import WheelStrip from "./WheelStrip.svelte";
-  import { day, upperFirst } from "../../format/words";
+  import { day, partName, upperFirst } from "../../format/words";
   import { WalkRound } from "./walkRound.svelte";
 
   let { params }: { params: { id: string } } = $props();
@@ -273,8 +273,9 @@
           {#if round.isNew(wheel.axle, "pad") || round.isNew(wheel.axle, "rotor")}<p class="quiet">
               {say(texts.readingsOfTheAxleNameAre, {
                 axleName: wheel.axle_name,
-                filter: [round.isNew(wheel.axle, "pad") && "pads", round.isNew(wheel.axle, "rotor") && "rotors"]
-                  .filter(Boolean)
+                filter: (["pad", "rotor"] as const)
+                  .filter((part) => round.isNew(wheel.axle, part))
+                  .map((part) => partName(part, true))
                   .join(common.and),
               })}
             </p>{/if}

@@ -14,7 +14,18 @@
   import ForecastQuality from "./ForecastQuality.svelte";
   import WearChart from "./WearChart.svelte";
   import WhatIf from "./WhatIf.svelte";
-  import { day, lowerFirst, mm, month, position as named, rough, span, upperFirst, perUnit } from "../../format/words";
+  import {
+    day,
+    lowerFirst,
+    mm,
+    month,
+    partName,
+    position as named,
+    rough,
+    span,
+    upperFirst,
+    perUnit,
+  } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
   import { push } from "svelte-spa-router";
 
@@ -181,7 +192,7 @@
               {#each value.components as component (component.part + component.position)}
                 {@const per = perUnit(1, unit)}
                 <tr>
-                  <th scope="row">{upperFirst(named(component.position))} {component.part}</th>
+                  <th scope="row">{upperFirst(named(component.position))} {partName(component.part)}</th>
                   <td class="number"
                     >{say(texts.mmMm, { mm: mm(component.now_mm, component.sd_mm) })}
                     <span class="quiet">± {(2 * component.sd_mm).toFixed(component.sd_mm < 0.05 ? 2 : 1)}</span></td

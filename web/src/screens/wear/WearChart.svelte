@@ -5,7 +5,7 @@
   import { scaleLinear } from "d3-scale";
   import { line } from "d3-shape";
   import type { Schemas } from "../../api/client";
-  import { day, grouped, inUnit, position as named, upperFirst } from "../../format/words";
+  import { day, grouped, inUnit, partName, position as named, upperFirst } from "../../format/words";
   import { coursePaths, dateTicks, picture, runs, spaced, staggered, type Point } from "./wearScale";
 
   /** Thickness over the odometer, with the dates beside it. Points are reached by Tab and say themselves; a table lies behind. */
@@ -151,7 +151,7 @@
           <tr>
             <td>{day(reading.date)}</td>
             <td class="number">{grouped(distance(reading.odometer_km))} {unit}</td>
-            <td>{upperFirst(named(reading.position))} {reading.part}</td>
+            <td>{upperFirst(named(reading.position))} {partName(reading.part)}</td>
             <td
               >{reading.entered} ({reading.method}){#if reading.doubted || reading.kept}{" "}<strong class="doubt"
                   >{texts.doubted}</strong

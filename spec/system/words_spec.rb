@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+require_relative "../support/browser_helper"
+
+# The owner's word is said on every screen; what an owner named himself, and ids, keep theirs.
+RSpec.describe "The household's words", :demo do
+  include BrowserHelper
+
+  def said = page.evaluate_script("document.body.innerText").scan(/.*\brotors?\b.*/i)
+
+  it "says disc everywhere once that is chosen" do
+    page.visit "/#/vehicles/1/findings"
+    expect(page).to have_text("One face of the rotor is far worse")
+    page.visit "/#/settings"
+    page.choose "disc", allow_label_click: true
+    expect(page).to have_css("html[data-words*='disc']", visible: :all)
+    expect(page).to have_checked_field("disc", visible: :all)
+    {
+      "/#/" => "discard thickness",
+      "/#/vehicles/1/findings" => "One face of the disc is far worse",
+      "/#/vehicles/1/look-over" => "Front left disc",
+      "/#/axles/1/wear" => "Left disc",
+      "/#/axles/5/brake-data" => "Verdict on the discs",
+      "/#/jobs/1/scope" => "New discs advised",
+      "/#/jobs/1/torque" => "Disc set screws",
+      "/#/jobs/1/steps" => "Lay the new discs beside each other",
+      "/#/vehicles/2" => "discs",
+      "/#/approaches" => "Faces of a new disc",
+      "/#/logbook" => "front discs read"
+    }.each do |path, text|
+      page.visit path
+      expect(page).to have_text(text)
+      expect(said).to be_empty, "#{path}: #{said.first}"
+    end
+    page.visit "/#/jobs/1/parts"
+    expect(page).to have_css("section[aria-label='Disc']", text: "Rotor, coated")
+  end
+end
