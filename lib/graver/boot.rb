@@ -174,6 +174,14 @@ module Graver
       raise InvalidEntry.of("GRAVER_SIMULATED_DEVICES", "unreadable", Texts.say("faults.database_simulated"))
     end
 
+    # What the screens are told with their page: the owner's words where they differ, the units usually entered in.
+    def page_data(context)
+      {
+        "words" => Service::Household::Chosen.owners_words(context).others,
+        "units" => Service::Household::Chosen.new(context, "units").chosen
+      }
+    end
+
     # The whole application as Rack sees it.
     # network: it is asked over; phones: PhoneLine it opens and closes, or nil
     def rack(context, network = API::Network::NONE, phones: nil)
@@ -186,8 +194,7 @@ module Graver
           use(API::Gate, context:, network:, phones:)
           run api
         end
-        words = -> { Service::Household::ChosenWords.new(context.for_request).owners_words }
-        run API::WebApp.new(File.join(ROOT, "web/dist"), words)
+        run API::WebApp.new(File.join(ROOT, "web/dist"), -> { Boot.page_data(context.for_request) })
       end
     end
 

@@ -153,4 +153,13 @@ RSpec.describe "The API" do
     expect(paper).to match(/\bdiscs?\b/i)
     expect(paper).not_to match(/\brotors?\b/i)
   end
+
+  it "keeps the units usually entered in, each by itself, and tells the screens with their page" do
+    expect(ask(:get, "/units")).to eq("length" => "mm", "torque" => "N·m")
+    expect(ask(:put, "/units", { torque: "lbf·ft" })).to eq("length" => "mm", "torque" => "lbf·ft")
+    expect(fields(ask(:put, "/units", { length: "ell", torque: "N·m" })).keys).to eq(["length"])
+    expect(ask(:get, "/units")).to eq("length" => "mm", "torque" => "lbf·ft")
+    ask(:put, "/words", { rotor: "disc" })
+    expect(Graver::Boot.page_data(context)).to eq("words" => { "rotor" => "disc" }, "units" => ask(:get, "/units"))
+  end
 end

@@ -35,4 +35,23 @@ RSpec.describe "The household's words", :demo do
     page.visit "/#/jobs/1/parts"
     expect(page).to have_css("section[aria-label='Disc']", text: "Rotor, coated")
   end
+
+  it "enters first in the unit that is usual here" do
+    page.visit "/#/settings"
+    page.choose "in", allow_label_click: true
+    expect(page).to have_css("html[data-units*='in']", visible: :all)
+    page.choose "lbf·ft", allow_label_click: true
+    expect(page).to have_css("html[data-units*='lbf']", visible: :all)
+    page.visit "/#/axles/6/brake-data"
+    page.all("summary").each(&:click)
+    { "pad.new_thickness" => "in", "wheel_nut.torque" => "lbf·ft" }.each do |key, unit|
+      page.find("[id='cell-#{key}'] button.show").click
+      expect(page).to have_css(".edit [id='edit-#{key}'] + select")
+      expect(page.find(".edit [id='edit-#{key}'] + select").value).to eq(unit)
+      type :Escape
+    end
+    page.visit "/#/workshop"
+    page.click_button "Add a torque wrench"
+    expect(page).to have_select(selected: "lbf·ft")
+  end
 end

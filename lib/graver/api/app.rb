@@ -84,7 +84,7 @@ module Graver
 
       # Whatever keeps the words from being known keeps no answer from going out.
       def owners_words
-        Service::Household::ChosenWords.new(settings.context.for_request).owners_words
+        Service::Household::Chosen.owners_words(settings.context.for_request)
       rescue StandardError
         OwnersWords.new
       end

@@ -18,10 +18,10 @@ module Graver
       }.freeze
       LONG = "public, max-age=31536000, immutable"
 
-      # words: -> OwnersWords as they are chosen now
-      def initialize(folder, words)
+      # told: -> { name => what the screens are told of it with the page, as an attribute of its root }
+      def initialize(folder, told)
         @folder = folder
-        @words = words
+        @told = told
         @files = Rack::Files.new(folder)
       end
 
@@ -39,14 +39,17 @@ module Graver
 
       private
 
-      # The screens' own sentences are put into the owner's words where they are shown; the page says which.
       def page(headers, body)
         html = +""
         body.each { |part| html << part }
         body.close if body.respond_to?(:close)
-        html.sub!("<html ", %(<html data-words="#{Rack::Utils.escape_html(JSON.generate(@words.call.others))}" ))
+        html.sub!("<html ", "<html #{attributes} ")
         headers = headers.except("last-modified").merge("content-length" => html.bytesize.to_s)
         [200, headers.merge(HEADERS, "cache-control" => "no-cache"), [html]]
+      end
+
+      def attributes
+        @told.call.map { |name, value| %(data-#{name}="#{Rack::Utils.escape_html(JSON.generate(value))}") }.join(" ")
       end
 
       def missing

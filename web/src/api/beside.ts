@@ -22,6 +22,8 @@ export const beside = {
     taken(client.GET("/planned-events/{id}/moved", { params: { path: { id }, query: { from } } })),
   moveTrip: (id: number, from: string) =>
     taken(client.POST("/planned-events/{id}/move", { params: { path: { id } }, body: { from } })),
+  units: () => taken(client.GET("/units")),
+  chooseUnits: (body: Schemas["UnitsChange"]) => taken(client.PUT("/units", { body })),
   words: () => taken(client.GET("/words")),
   chooseWords: (body: Schemas["WordsChange"]) => taken(client.PUT("/words", { body })),
   help: () => taken(client.GET("/help")),

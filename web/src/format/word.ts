@@ -1,7 +1,7 @@
-/** Graver's word => the owner's, of those that differ: the page brings them along. */
-const others: Record<string, string> = JSON.parse(
-  (typeof document === "undefined" ? undefined : document.documentElement.dataset.words) ?? "{}",
-);
+import { told } from "./pageData";
+
+/** Graver's word => the owner's, of those that differ. */
+const others = told("words");
 const pattern = new RegExp(`\\b(${Object.keys(others).join("|") || "(?!)"})(s?)\\b`, "gi");
 
 /** A text in the owner's words: "Discs" for "Rotors". */

@@ -40,7 +40,11 @@ export const practiceChange = "Read a gauge, spot a stuck pin, put steps in orde
 export const workshop = "Workshop";
 export const workshopChange = "Measuring tools and their zero, torque wrenches, tools you own, what is on the shelf.";
 export const elsewhere = "More";
-export const words = "Words";
+export const wordsAndUnits = "Words and units";
+export const unitsChange =
+  "The unit a new value is first entered in; it can be changed at the value. What was entered stays as it was.";
+export const lengths = "Thicknesses and lengths";
+export const torques = "Torques";
 export const wordsChange =
   "What the screens, the reminders and the job sheet say. Tables for other programs keep their headings.";
 export const whatTurnsIsCalled = "What turns with the wheel is a";

@@ -17,6 +17,8 @@ module Graver
         get "/help", :help
         get "/words", :words
         put "/words", :choose_words
+        get "/units", :units
+        put "/units", :choose_units
 
         def health = { status: context.reachable? ? "ok" : "down" }
         def catalogue = Serializers::Catalogue.new(knowledge).call(context.today)
@@ -47,18 +49,17 @@ module Graver
           vehicle
         end
 
-        def words = { rotor: chosen_words.chosen.fetch("rotor") }
-        def choose_words
-          chosen_words.choose(payload(Contracts::WordsChange))
-          words
-        end
+        def words = chosen("words").chosen
+        def choose_words = chosen("words").choose(payload(Contracts::WordsChange))
+        def units = chosen("units").chosen
+        def choose_units = chosen("units").choose(payload(Contracts::UnitsChange))
         def help = Serializers::Help.call(knowledge)
         def bin = Serializers::Bin.new(knowledge).call(Service::Household::Bin.new(context).contents)
 
         private
 
         def overviews = Service::Overview::VehicleOverviews.new(context)
-        def chosen_words = Service::Household::ChosenWords.new(context)
+        def chosen(of) = Service::Household::Chosen.new(context, of)
       end
     end
   end

@@ -114,12 +114,7 @@ module Graver
         def printed(sheet, name)
           Download.new(
             type: "application/pdf",
-            body:
-              sheet.call(
-                job,
-                params.fetch("paper", "a4"),
-                words: Service::Household::ChosenWords.new(context).owners_words
-              ),
+            body: sheet.call(job, params.fetch("paper", "a4"), words: Service::Household::Chosen.owners_words(context)),
             disposition: "inline; filename=\"#{name}-#{id}.pdf\""
           )
         end

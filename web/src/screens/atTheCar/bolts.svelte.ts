@@ -1,3 +1,4 @@
+import { usualUnit } from "../../format/units";
 import { beside } from "../../api/beside";
 import { api, type Schemas } from "../../api/client";
 import * as texts from "../../texts/atTheCar";
@@ -25,7 +26,7 @@ export class Bolts {
     readonly step: string,
     readonly line: Line,
   ) {
-    this.unit = line.wrench?.unit ?? line.entered_unit ?? "N·m";
+    this.unit = line.wrench?.unit ?? line.entered_unit ?? usualUnit(["N·m", "lbf·ft", "lbf·in"]);
   }
 
   readonly tightened = $derived.by(() =>

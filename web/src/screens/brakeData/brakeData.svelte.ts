@@ -1,3 +1,4 @@
+import { usualUnit } from "../../format/units";
 import { undo } from "../../parts/undo.svelte";
 import * as undos from "../../texts/undo";
 import * as texts from "../../texts/brakeData";
@@ -50,7 +51,7 @@ export class BrakeData {
   show(field: Field): void {
     this.drafts[field.key] ??= {
       text: field.value ?? "",
-      unit: field.unit ?? field.units[0] ?? "",
+      unit: field.unit ?? usualUnit(field.units) ?? "",
       source: field.source ?? (field.quantity === "torque" ? "manual" : "measured"),
     };
     this.open = field.key;

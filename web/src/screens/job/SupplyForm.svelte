@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { usualUnit } from "../../format/units";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
@@ -27,7 +28,7 @@
     compound: known?.compound ?? "",
     thickness: known?.thickness ?? "",
     diameter: known?.diameter ?? "",
-    unit: known?.unit ?? "mm",
+    unit: known?.unit ?? usualUnit(["mm", "in"]),
   });
   let leadFault = $state("");
   const fields = $derived([

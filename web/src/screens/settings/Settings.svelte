@@ -56,7 +56,7 @@
       <PlanningSettings schedule={loaded.value.schedule} {load} />
     {/if}
   </div>
-  <div class="pair"><WordSettings /></div>
+  <WordSettings />
   <LimitSettings />
   {#if loaded.value}
     <MoneySettings money={loaded.value.money} {load} />

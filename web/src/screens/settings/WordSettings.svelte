@@ -5,45 +5,56 @@
   import Problem from "../../parts/Problem.svelte";
   import { Loader } from "../../parts/loader.svelte";
 
-  /** What the trade's words are in this household; the page is opened anew in them. */
-  const loaded = new Loader<Schemas["Words"]>();
-  void loaded.load(beside.words);
+  /** The words and units of this household; the page is opened anew with them. */
+  const loaded = new Loader<{ words: Schemas["Words"]; units: Schemas["Units"] }>();
+  const load = async () => ({ words: await beside.words(), units: await beside.units() });
+  void loaded.load(load);
   const ROTOR = ["rotor", "disc"] as const;
+  const LENGTH = ["mm", "in"] as const;
+  const TORQUE = ["N·m", "lbf·ft", "lbf·in"] as const;
 
-  async function choose(rotor: Schemas["Words"]["rotor"]) {
-    await loaded.load(() => beside.chooseWords({ rotor }));
+  async function choose(action: () => Promise<unknown>) {
+    await loaded.load(() => action().then(load));
     if (!loaded.error) location.reload();
   }
 </script>
 
+{#snippet choices(legend: string, name: string, each: readonly string[], chosen: string, pick: (own: string) => void)}
+  <fieldset>
+    <legend>{legend}</legend>
+    {#each each as own (own)}
+      <label><input type="radio" {name} value={own} checked={chosen === own} onchange={() => pick(own)} /> {own}</label>
+    {/each}
+  </fieldset>
+{/snippet}
+
 <section class="sheet">
-  <h2>{texts.words}</h2>
-  <p class="quiet">{texts.wordsChange}</p>
+  <h2>{texts.wordsAndUnits}</h2>
   {#if loaded.error}<Problem error={loaded.error} />{/if}
   {#if loaded.value}
-    <fieldset class="choices">
-      <legend>{texts.whatTurnsIsCalled}</legend>
-      {#each ROTOR as each (each)}
-        <label
-          ><input
-            type="radio"
-            name="rotor"
-            value={each}
-            checked={loaded.value.rotor === each}
-            onchange={() => choose(each)}
-          />
-          {each}</label
-        >
-      {/each}
-    </fieldset>
+    {@const { words, units } = loaded.value}
+    <p class="quiet">{texts.wordsChange}</p>
+    {@render choices(texts.whatTurnsIsCalled, "rotor", ROTOR, words.rotor, (rotor) =>
+      choose(() => beside.chooseWords({ rotor })),
+    )}
+    <p class="quiet">{texts.unitsChange}</p>
+    {@render choices(texts.lengths, "length", LENGTH, units.length, (length) =>
+      choose(() => beside.chooseUnits({ length })),
+    )}
+    {@render choices(texts.torques, "torque", TORQUE, units.torque, (torque) =>
+      choose(() => beside.chooseUnits({ torque })),
+    )}
   {/if}
 </section>
 
 <style>
+  p {
+    margin: 0.75rem 0 0;
+  }
   fieldset {
     border: 0;
     padding: 0;
-    margin: 0.75rem 0 0;
+    margin: 0.25rem 0 0;
     display: flex;
     flex-wrap: wrap;
     gap: 0.25rem 1.5rem;
@@ -52,7 +63,7 @@
   legend {
     float: left;
     font-weight: 600;
-    margin-right: 1rem;
+    min-width: 14rem;
     padding: 0;
   }
   label {
@@ -60,6 +71,11 @@
     gap: 0.5rem;
     align-items: center;
     min-height: 3rem;
+  }
+  @media (max-width: 40rem) {
+    legend {
+      float: none;
+    }
   }
   input {
     width: 1.25rem;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { usualUnit } from "../../format/units";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/walkRound";
   import { say } from "../../texts/say";
@@ -15,7 +16,7 @@
 
   async function tell(ask: Schemas["Ask"]) {
     if (!typed[ask.key]?.trim()) return;
-    faults[ask.key] = await round.tell(wheel, ask, typed[ask.key]!, units[ask.key] ?? ask.units[0] ?? "");
+    faults[ask.key] = await round.tell(wheel, ask, typed[ask.key]!, units[ask.key] ?? usualUnit(ask.units) ?? "");
   }
 </script>
 

@@ -1,3 +1,4 @@
+import { usualUnit } from "../../format/units";
 import * as texts from "../../texts/walkRound";
 import { say } from "../../texts/say";
 import type { Schemas } from "../../api/client";
@@ -62,7 +63,7 @@ export const emptyEntry = (place: Place): Entry => ({
   upper: "",
   places: [],
   method: place.method,
-  unit: place.unit,
+  unit: place.before ? place.unit : usualUnit(["mm", "in"]),
   overall: false,
   instrument: place.instrument,
   event: "reading",

@@ -1,3 +1,4 @@
+import { usualUnit } from "../../format/units";
 import type { Schemas } from "../../api/client";
 import { toggled } from "../../parts/marks";
 import { isFilled, valuesOf, type Content, type Entry, type Place, type Wheel } from "./lookOverContent";
@@ -77,7 +78,7 @@ export abstract class RoundEntries {
       this.onwards(place, (other) => {
         other.method = method!.id;
         other.instrument = this.usual(method!.id);
-        if (!method!.units.includes(other.unit)) other.unit = method!.units[0]!;
+        if (!method!.units.includes(other.unit)) other.unit = usualUnit(method!.units);
       });
     }
     return true;

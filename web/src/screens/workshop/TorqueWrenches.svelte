@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { usualUnit } from "../../format/units";
   import { undo } from "../../parts/undo.svelte";
   import * as undos from "../../texts/undo";
   import * as common from "../../texts/common";
@@ -15,7 +16,7 @@
     $props();
   const blank = { name: "", least: "", most: "", graduation: "", length_mm: "", calibrated_on: "" };
   let adding = $state(false);
-  let unit = $state("N·m");
+  let unit = $state<string>(usualUnit(["N·m", "lbf·ft", "lbf·in"]));
   let typed = $state({ ...blank });
   const form = new FormState();
   const fault = form.fault;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { usualUnit } from "../../format/units";
   import Skeleton from "../../parts/Skeleton.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/workshop";
@@ -40,7 +41,7 @@
   let adding = $state(false);
   let name = $state("");
   let method = $state("caliper");
-  let unit = $state("mm");
+  let unit = $state<string>(usualUnit(["mm", "in"]));
   let least = $state("");
   let most = $state("");
   let resolution = $state("");

@@ -1,0 +1,15 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Contracts
+      # The household's usual units.
+      class UnitsChange < Contract
+        json do
+          optional(:length).filled(:string, max_size?: 20)
+          optional(:torque).filled(:string, max_size?: 20)
+        end
+      end
+    end
+  end
+end
