@@ -84,4 +84,73 @@ export const beside = {
     taken(client.POST("/jobs/{id}/adjustments", { params: { path: { id } }, body: adjustment })),
   unadjust: (id: number, event: number) =>
     taken(client.DELETE("/jobs/{id}/adjustments/{event}", { params: { path: { id, event } } })),
+  proposals: (axle: number, from: string) =>
+    taken(client.GET("/axles/{id}/brake-data/proposals", { params: { path: { id: axle }, query: { from } } })),
+  restoreDraft: (binned: number) =>
+    taken(client.POST("/binned-drafts/{id}/restore", { params: { path: { id: binned } } })),
+  backups: () => taken(client.GET("/backups")),
+  makeBackup: () => taken(client.POST("/backups")),
+  restoreBackup: (name: string) => taken(client.POST("/backups/{name}/restore", { params: { path: { name } } })),
+  bin: () => taken(client.GET("/bin")),
+  checkZero: (id: number, check: Schemas["NewZeroCheck"]) =>
+    taken(client.POST("/instruments/{id}/zero-checks", { params: { path: { id } }, body: check })),
+  withdrawZeroCheck: (id: number, check: number) =>
+    taken(client.DELETE("/instruments/{id}/zero-checks/{check}", { params: { path: { id, check } } })),
+  correctZero: (id: number) => taken(client.POST("/instruments/{id}/corrections", { params: { path: { id } } })),
+  torqueSettings: (axle: number, extension: string) =>
+    taken(
+      client.GET("/axles/{id}/torque-settings", { params: { path: { id: axle }, query: { extension_mm: extension } } }),
+    ),
+  changeDevice: (id: string, change: Schemas["DeviceChange"]) =>
+    taken(client.PATCH("/devices/{id}", { params: { path: { id } }, body: change })),
+  deviceReading: (id: string, asked: Schemas["DeviceAsked"]) =>
+    taken(client.POST("/devices/{id}/readings", { params: { path: { id } }, body: asked })),
+  tryImport: (id: number, mapping: Schemas["Mapping"]) =>
+    taken(client.POST("/imports/{id}/trial", { params: { path: { id } }, body: { mapping } })),
+  runImport: (id: number, mapping: Schemas["Mapping"]) =>
+    taken(client.POST("/imports/{id}/run", { params: { path: { id } }, body: { mapping } })),
+  importState: (id: number) => taken(client.GET("/imports/{id}", { params: { path: { id } } })),
+  undoImport: (id: number) => taken(client.POST("/imports/{id}/undo", { params: { path: { id } } })),
+  forecastQuality: (axle: number) =>
+    taken(client.GET("/axles/{id}/forecast-quality", { params: { path: { id: axle } } })),
+  planEvent: (vehicle: number, planned: Schemas["NewPlannedEvent"]) =>
+    taken(client.POST("/vehicles/{id}/planned-events", { params: { path: { id: vehicle } }, body: planned })),
+  dropPlanned: (row: number) => taken(client.DELETE("/planned-events/{id}", { params: { path: { id: row } } })),
+  restorePlanned: (row: number) =>
+    taken(client.POST("/planned-events/{id}/restore", { params: { path: { id: row } } })),
+  noteOdometer: (vehicle: number, service: Schemas["Service"]) =>
+    taken(client.POST("/vehicles/{id}/odometer", { params: { path: { id: vehicle } }, body: service })),
+  logClaim: (vehicle: number, claim: Schemas["PadClaim"]) =>
+    taken(client.POST("/vehicles/{id}/claims/log", { params: { path: { id: vehicle } }, body: claim })),
+  claim: (vehicle: number, claim: Schemas["Claim"]) =>
+    taken(client.POST("/vehicles/{id}/claims", { params: { path: { id: vehicle } }, body: claim })),
+  symptoms: () => taken(client.GET("/symptoms")),
+  symptom: (vehicle: number, answered: Schemas["SymptomAnswered"]) =>
+    taken(client.POST("/vehicles/{id}/symptoms", { params: { path: { id: vehicle } }, body: answered })),
+  clearSkipped: (id: number, step: string) =>
+    taken(client.POST("/jobs/{id}/cleared", { params: { path: { id } }, body: { step } })),
+  offers: (id: number, line: string) =>
+    taken(client.GET("/jobs/{id}/offers", { params: { path: { id }, query: { line } } })),
+  walkOrder: (order: Schemas["WalkOrder"], seen?: string | null) =>
+    asSeen(seen, (header) => client.PUT("/walk-round-order", { params: { header }, body: order })),
+  preview: (vehicle: number, lookOver: Schemas["LookOver"]) =>
+    taken(client.POST("/vehicles/{id}/look-overs/preview", { params: { path: { id: vehicle } }, body: lookOver })),
+  addInstrument: (instrument: Schemas["NewInstrument"]) => taken(client.POST("/instruments", { body: instrument })),
+  changeInstrument: (id: number, change: Schemas["InstrumentChange"], seen?: string | null) =>
+    asSeen(seen, (header) => client.PATCH("/instruments/{id}", { params: { header, path: { id } }, body: change })),
+  wrenches: () => taken(client.GET("/torque-wrenches")),
+  addWrench: (wrench: Schemas["NewTorqueWrench"]) => taken(client.POST("/torque-wrenches", { body: wrench })),
+  changeWrench: (id: number, change: Schemas["TorqueWrenchChange"], seen?: string | null) =>
+    asSeen(seen, (header) => client.PATCH("/torque-wrenches/{id}", { params: { header, path: { id } }, body: change })),
+  whatIf: (axle: number, asked: Record<string, string>) =>
+    taken(client.GET("/axles/{id}/what-if", { params: { path: { id: axle }, query: asked } })),
+  schedule: (change: Schemas["ScheduleChange"], seen?: string | null) =>
+    asSeen(seen, (header) => client.PUT("/schedule", { params: { header }, body: change })),
+  quote: (id: number, quote: Schemas["Quote"], seen?: string | null) =>
+    asSeen(seen, (header) => client.PUT("/jobs/{id}/quote", { params: { header, path: { id } }, body: quote })),
+  shelf: () => taken(client.GET("/supplies")),
+  tools: () => taken(client.GET("/tools")),
+  money: () => taken(client.GET("/money")),
+  chooseMoney: (change: Schemas["MoneyChange"], seen?: string | null) =>
+    asSeen(seen, (header) => client.PUT("/money", { params: { header }, body: change })),
 };

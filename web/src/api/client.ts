@@ -96,13 +96,7 @@ export const api = {
     asSeen(seen, (header) =>
       client.POST("/axles/{id}/brake-data", { params: { header, path: { id: axle } }, body: entries }),
     ),
-  proposals: (axle: number, from: string) =>
-    taken(client.GET("/axles/{id}/brake-data/proposals", { params: { path: { id: axle }, query: { from } } })),
   walkRound: (vehicle: number) => taken(client.GET("/vehicles/{id}/walk-round", { params: { path: { id: vehicle } } })),
-  walkOrder: (order: Schemas["WalkOrder"], seen?: string | null) =>
-    asSeen(seen, (header) => client.PUT("/walk-round-order", { params: { header }, body: order })),
-  preview: (vehicle: number, lookOver: Schemas["LookOver"]) =>
-    taken(client.POST("/vehicles/{id}/look-overs/preview", { params: { path: { id: vehicle } }, body: lookOver })),
   logLookOver: (vehicle: number, lookOver: Schemas["LookOver"]) =>
     taken(client.POST("/vehicles/{id}/look-overs", { params: { path: { id: vehicle } }, body: lookOver })),
   lookOver: (id: number) => taken(client.GET("/look-overs/{id}", { params: { path: { id } } })),
@@ -112,67 +106,15 @@ export const api = {
   keepDraft: (vehicle: number, draft: Schemas["DraftChange"]) =>
     taken(client.PUT("/vehicles/{id}/draft", { params: { path: { id: vehicle } }, body: draft, keepalive: true })),
   binDraft: (vehicle: number) => taken(client.DELETE("/vehicles/{id}/draft", { params: { path: { id: vehicle } } })),
-  restoreDraft: (binned: number) =>
-    taken(client.POST("/binned-drafts/{id}/restore", { params: { path: { id: binned } } })),
-  backups: () => taken(client.GET("/backups")),
-  makeBackup: () => taken(client.POST("/backups")),
-  restoreBackup: (name: string) => taken(client.POST("/backups/{name}/restore", { params: { path: { name } } })),
-  bin: () => taken(client.GET("/bin")),
   instruments: () => taken(client.GET("/instruments")),
-  addInstrument: (instrument: Schemas["NewInstrument"]) => taken(client.POST("/instruments", { body: instrument })),
-  changeInstrument: (id: number, change: Schemas["InstrumentChange"], seen?: string | null) =>
-    asSeen(seen, (header) => client.PATCH("/instruments/{id}", { params: { header, path: { id } }, body: change })),
-  checkZero: (id: number, check: Schemas["NewZeroCheck"]) =>
-    taken(client.POST("/instruments/{id}/zero-checks", { params: { path: { id } }, body: check })),
-  withdrawZeroCheck: (id: number, check: number) =>
-    taken(client.DELETE("/instruments/{id}/zero-checks/{check}", { params: { path: { id, check } } })),
-  correctZero: (id: number) => taken(client.POST("/instruments/{id}/corrections", { params: { path: { id } } })),
-  wrenches: () => taken(client.GET("/torque-wrenches")),
-  addWrench: (wrench: Schemas["NewTorqueWrench"]) => taken(client.POST("/torque-wrenches", { body: wrench })),
-  changeWrench: (id: number, change: Schemas["TorqueWrenchChange"], seen?: string | null) =>
-    asSeen(seen, (header) => client.PATCH("/torque-wrenches/{id}", { params: { header, path: { id } }, body: change })),
-  torqueSettings: (axle: number, extension: string) =>
-    taken(
-      client.GET("/axles/{id}/torque-settings", { params: { path: { id: axle }, query: { extension_mm: extension } } }),
-    ),
   devices: () => taken(client.GET("/devices")),
-  changeDevice: (id: string, change: Schemas["DeviceChange"]) =>
-    taken(client.PATCH("/devices/{id}", { params: { path: { id } }, body: change })),
-  deviceReading: (id: string, asked: Schemas["DeviceAsked"]) =>
-    taken(client.POST("/devices/{id}/readings", { params: { path: { id } }, body: asked })),
-  tryImport: (id: number, mapping: Schemas["Mapping"]) =>
-    taken(client.POST("/imports/{id}/trial", { params: { path: { id } }, body: { mapping } })),
-  runImport: (id: number, mapping: Schemas["Mapping"]) =>
-    taken(client.POST("/imports/{id}/run", { params: { path: { id } }, body: { mapping } })),
-  importState: (id: number) => taken(client.GET("/imports/{id}", { params: { path: { id } } })),
-  undoImport: (id: number) => taken(client.POST("/imports/{id}/undo", { params: { path: { id } } })),
   wear: (axle: number, limit?: string) =>
     taken(client.GET("/axles/{id}/wear", { params: { path: { id: axle }, query: { limit_mm: limit } } })),
-  whatIf: (axle: number, asked: Record<string, string>) =>
-    taken(client.GET("/axles/{id}/what-if", { params: { path: { id: axle }, query: asked } })),
-  forecastQuality: (axle: number) =>
-    taken(client.GET("/axles/{id}/forecast-quality", { params: { path: { id: axle } } })),
   timelines: () => taken(client.GET("/timelines")),
   timeline: (vehicle: number) => taken(client.GET("/vehicles/{id}/timeline", { params: { path: { id: vehicle } } })),
-  planEvent: (vehicle: number, planned: Schemas["NewPlannedEvent"]) =>
-    taken(client.POST("/vehicles/{id}/planned-events", { params: { path: { id: vehicle } }, body: planned })),
-  dropPlanned: (row: number) => taken(client.DELETE("/planned-events/{id}", { params: { path: { id: row } } })),
-  restorePlanned: (row: number) =>
-    taken(client.POST("/planned-events/{id}/restore", { params: { path: { id: row } } })),
-  noteOdometer: (vehicle: number, service: Schemas["Service"]) =>
-    taken(client.POST("/vehicles/{id}/odometer", { params: { path: { id: vehicle } }, body: service })),
-  schedule: (change: Schemas["ScheduleChange"], seen?: string | null) =>
-    asSeen(seen, (header) => client.PUT("/schedule", { params: { header }, body: change })),
   findings: (vehicle: number) => taken(client.GET("/vehicles/{id}/findings", { params: { path: { id: vehicle } } })),
-  logClaim: (vehicle: number, claim: Schemas["PadClaim"]) =>
-    taken(client.POST("/vehicles/{id}/claims/log", { params: { path: { id: vehicle } }, body: claim })),
-  claim: (vehicle: number, claim: Schemas["Claim"]) =>
-    taken(client.POST("/vehicles/{id}/claims", { params: { path: { id: vehicle } }, body: claim })),
   chooseSchools: (choice: Schemas["SchoolChoice"], seen?: string | null) =>
     asSeen(seen, (header) => client.PUT("/schools", { params: { header }, body: choice })),
-  symptoms: () => taken(client.GET("/symptoms")),
-  symptom: (vehicle: number, answered: Schemas["SymptomAnswered"]) =>
-    taken(client.POST("/vehicles/{id}/symptoms", { params: { path: { id: vehicle } }, body: answered })),
   proposedJob: (axle: number) => taken(client.GET("/axles/{id}/job-plan", { params: { path: { id: axle } } })),
   planJob: (axle: number, day: string | null) =>
     taken(client.POST("/axles/{id}/jobs", { params: { path: { id: axle } }, body: { planned_for: day } })),
@@ -183,23 +125,12 @@ export const api = {
     asSeen(seen, (header) => client.PUT("/jobs/{id}/scope", { params: { header, path: { id } }, body: scope })),
   tick: (id: number, steps: string[], done: boolean) =>
     taken(client.POST("/jobs/{id}/ticks", { params: { path: { id } }, body: { steps, done } })),
-  clearSkipped: (id: number, step: string) =>
-    taken(client.POST("/jobs/{id}/cleared", { params: { path: { id } }, body: { step } })),
   choosePart: (id: number, line: string, supply: number | null, seen?: string | null) =>
     asSeen(seen, (header) =>
       client.PUT("/jobs/{id}/choices", { params: { header, path: { id } }, body: { line, supply } }),
     ),
-  quote: (id: number, quote: Schemas["Quote"], seen?: string | null) =>
-    asSeen(seen, (header) => client.PUT("/jobs/{id}/quote", { params: { header, path: { id } }, body: quote })),
-  offers: (id: number, line: string) =>
-    taken(client.GET("/jobs/{id}/offers", { params: { path: { id }, query: { line } } })),
-  shelf: () => taken(client.GET("/supplies")),
   addSupply: (supply: Schemas["NewSupply"]) => taken(client.POST("/supplies", { body: supply })),
   changeSupply: (id: number, change: Schemas["SupplyChange"], seen?: string | null) =>
     asSeen(seen, (header) => client.PATCH("/supplies/{id}", { params: { header, path: { id } }, body: change })),
-  tools: () => taken(client.GET("/tools")),
   ownTool: (tool: string, owned: boolean) => taken(client.PUT("/tools", { body: { tool, owned } })),
-  money: () => taken(client.GET("/money")),
-  chooseMoney: (change: Schemas["MoneyChange"], seen?: string | null) =>
-    asSeen(seen, (header) => client.PUT("/money", { params: { header }, body: change })),
 };

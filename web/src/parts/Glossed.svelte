@@ -7,12 +7,23 @@
   const id = $props.id();
   $effect(() => void glossary.load());
   const parts = $derived(pieces(text, glossary.terms));
+  // Drawn when it is opened.
+  let opened = $state<number | null>(null);
 </script>
 
 {#each parts as part, at (at)}{#if part.term}<button type="button" class="word" popovertarget="{id}-{at}"
       >{part.text}</button
-    ><span popover="auto" id="{id}-{at}" class="meaning" role="note"
-      ><strong>{part.term.term}</strong> <span>{part.term.text}</span> <a href="#/help">{texts.moreWords}</a></span
+    ><span
+      popover="auto"
+      id="{id}-{at}"
+      class="meaning"
+      role="note"
+      ontoggle={(event) => (opened = event.newState === "open" ? at : null)}
+      ><strong>{part.term.term}</strong>
+      {#if opened === at}{#await import("./TermDrawing.svelte") then { default: TermDrawing }}<TermDrawing
+            term={part.term.id}
+          />{/await}{/if}
+      <span>{part.term.text}</span> <a href="#/help">{texts.moreWords}</a></span
     >{:else}{part.text}{/if}{/each}
 
 <style>

@@ -3,7 +3,6 @@
   import * as texts from "../texts/parts";
   import { say } from "../texts/say";
   import type { Snippet } from "svelte";
-  import TripHandle from "./TripHandle.svelte";
   import type { Schemas } from "../api/client";
   import { grouped, inUnit, toKm } from "../format/words";
   import {
@@ -14,7 +13,7 @@
     within,
     type Lane,
     type MarkKind,
-    type TripDrag,
+    type Placed,
   } from "./timelineScale";
 
   interface Props {
@@ -28,10 +27,10 @@
     most?: number;
     /** Drawn over it: given where a day lies, how many days there are, and where the lanes begin and end. */
     over?: Snippet<[(days: number) => number, number, number, number]>;
-    /** With it trips can be dragged to other days. */
-    trips?: TripDrag;
+    /** Drawn over each trip: given the trip, its height, where a day lies and how many days there are. */
+    onTrip?: Snippet<[Placed, number, (days: number) => number, number]>;
   }
-  let { lanes: all, today, kmPerDay = null, unit = "km", label, most = Infinity, over, trips }: Props = $props();
+  let { lanes: all, today, kmPerDay = null, unit = "km", label, most = Infinity, over, onTrip }: Props = $props();
   const lanes = $derived(all.map((lane) => within(lane, most)));
 
   let width = $state(900);
@@ -160,10 +159,10 @@
     {/each}
 
     {@render over?.(x, days, top, base)}
-    {#if trips}
+    {#if onTrip}
       {#each drawn as { marks, marksAt } (marksAt)}
-        {#each marks.filter((mark) => mark.kind === "trip" && mark.entry !== undefined) as mark (mark.id)}
-          <TripHandle {trips} {mark} {x} {days} y={marksAt + 11 + mark.row * 21} />
+        {#each marks.filter((mark) => mark.kind === "trip") as mark (mark.id)}
+          {@render onTrip(mark, marksAt + 11 + mark.row * 21, x, days)}
         {/each}
       {/each}
     {/if}

@@ -94,7 +94,7 @@ export class JobPlanState {
     );
   unadjust = (event: number) => this.act(() => beside.unadjust(this.id, event));
   quote = (total: string | null, lines: Schemas["QuoteLineEntered"][]) =>
-    this.act(() => api.quote(this.id, { total, lines }, this.plan!.revision));
+    this.act(() => beside.quote(this.id, { total, lines }, this.plan!.revision));
 
   /** Adds a part, consumable or tool of the owner's own, then reads the plan anew. */
   stock = (supply: Schemas["NewSupply"]) => this.act(() => api.addSupply(supply).then(() => api.job(this.id)));

@@ -25,16 +25,6 @@ export interface Mark {
   entry?: number;
 }
 
-/** A trip that can be taken hold of on the timeline. */
-export interface TripDrag {
-  /** the entry that is held or looked at, and where it would begin */
-  entry: number | null;
-  days: number;
-  hold: (mark: Mark) => void;
-  to: (days: number) => void;
-  let: () => void;
-}
-
 export interface Lane {
   id: string;
   label: string;

@@ -1,6 +1,6 @@
 import { usualUnit } from "../../format/units";
 import { beside } from "../../api/beside";
-import { api, type Schemas } from "../../api/client";
+import type { Schemas } from "../../api/client";
 import * as texts from "../../texts/atTheCar";
 import { FormState } from "../../parts/formState.svelte";
 import type { JobPlanState } from "../../parts/jobPlan.svelte";
@@ -80,7 +80,8 @@ export class Bolts {
   read = (device: string): Promise<boolean> =>
     this.form.act(async () => {
       const vehicle = this.job.plan!.vehicle.id;
-      const ask = (quantity: "torque" | "angle", set: number) => api.deviceReading(device, { vehicle, quantity, set });
+      const ask = (quantity: "torque" | "angle", set: number) =>
+        beside.deviceReading(device, { vehicle, quantity, set });
       const peak = await ask("torque", this.line.newton_metres!);
       [this.reached, this.unit, this.simulated] = [peak.value, peak.unit, peak.simulated];
       if (this.line.angle_degrees) this.angle = (await ask("angle", this.line.angle_degrees)).value;

@@ -12,7 +12,7 @@
 
   /** What was put away: archived vehicles, cancelled jobs, look-overs that were started over. */
   const loaded = new Loader<Schemas["Bin"]>();
-  const load = () => loaded.load(api.bin);
+  const load = () => loaded.load(beside.bin);
   load();
   let said = $state("");
   let failed = $state.raw<unknown>(null);
@@ -88,8 +88,10 @@
                 size="small"
                 kind="tertiary"
                 on:click={() =>
-                  restore(() => api.restoreDraft(draft.id), say(texts.lookOverOfVehicle, { vehicle: draft.vehicle }))}
-                >{texts.restoreLookOver}</Button
+                  restore(
+                    () => beside.restoreDraft(draft.id),
+                    say(texts.lookOverOfVehicle, { vehicle: draft.vehicle }),
+                  )}>{texts.restoreLookOver}</Button
               >
             </li>{/each}
         </ul>

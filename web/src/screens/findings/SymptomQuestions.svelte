@@ -1,7 +1,8 @@
 <script lang="ts">
   import * as texts from "../../texts/findings";
   import { say } from "../../texts/say";
-  import { api, type Schemas } from "../../api/client";
+  import { beside } from "../../api/beside";
+  import type { Schemas } from "../../api/client";
   import StateMark from "../../parts/StateMark.svelte";
 
   /** Something noticed on the road: one question after the other, then a severity. */
@@ -10,7 +11,7 @@
   let chosen = $state<Schemas["Symptom"] | null>(null);
   let answers = $state<Record<string, string>>({});
   let outcome = $state.raw<Schemas["SymptomOutcome"] | null>(null);
-  api.symptoms().then((found) => (symptoms = found.symptoms));
+  beside.symptoms().then((found) => (symptoms = found.symptoms));
 
   const open = $derived(chosen?.questions.find((question) => !answers[question.id]) ?? null);
 
@@ -26,7 +27,7 @@
 
   async function finish() {
     if (chosen && chosen.questions.every((question) => answers[question.id]))
-      outcome = await api.symptom(vehicle, { symptom: chosen.id, answers: $state.snapshot(answers) });
+      outcome = await beside.symptom(vehicle, { symptom: chosen.id, answers: $state.snapshot(answers) });
   }
 </script>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import TermDrawing from "../../parts/TermDrawing.svelte";
   import "../../parts/fields.css";
   import * as texts from "../../texts/help";
   import { say } from "../../texts/say";
@@ -64,7 +65,7 @@
       <dl class="words">
         {#each terms as term (term.id)}
           <div>
-            <dt>{term.term}</dt>
+            <dt>{term.term}<TermDrawing term={term.id} /></dt>
             <dd>
               {term.text}{#if term.see.length}{" "}<span class="quiet"
                   >{say(texts.see, { see: term.see.join(", ") })}</span

@@ -1,5 +1,5 @@
 import { beside } from "../../api/beside";
-import { api, Refusal, type Schemas } from "../../api/client";
+import { Refusal, type Schemas } from "../../api/client";
 
 type Mapping = Schemas["Mapping"];
 const POLL_MS = 300;
@@ -35,17 +35,17 @@ export class TableImport {
   async try(): Promise<void> {
     const turn = ++this.#turn;
     await this.#act(async () => {
-      const trial = await api.tryImport(this.table!.id, $state.snapshot(this.mapping) as Mapping);
+      const trial = await beside.tryImport(this.table!.id, $state.snapshot(this.mapping) as Mapping);
       if (turn === this.#turn) this.trial = trial;
     });
   }
 
   async run(): Promise<void> {
     await this.#act(async () => {
-      this.running = await api.runImport(this.table!.id, $state.snapshot(this.mapping) as Mapping);
+      this.running = await beside.runImport(this.table!.id, $state.snapshot(this.mapping) as Mapping);
       while (this.running.state === "running") {
         await new Promise((resolve) => setTimeout(resolve, POLL_MS));
-        this.running = await api.importState(this.running.id);
+        this.running = await beside.importState(this.running.id);
       }
       if (this.running.failed) throw new Error(this.running.failed);
       [this.done, this.table, this.mapping, this.trial] = [this.running, null, null, null];
@@ -55,7 +55,7 @@ export class TableImport {
   }
 
   async undo(id: number): Promise<void> {
-    await this.#act(async () => void (await api.undoImport(id)));
+    await this.#act(async () => void (await beside.undoImport(id)));
     this.done = null;
     await this.load();
   }

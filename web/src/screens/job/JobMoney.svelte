@@ -4,6 +4,7 @@
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
+  import { beside } from "../../api/beside";
   import { api, type Schemas } from "../../api/client";
   import { money } from "../../format/jobs";
   import { lowerFirst, rough, upperFirst, perUnit } from "../../format/words";
@@ -33,7 +34,7 @@
   async function keepShops(event: SubmitEvent) {
     event.preventDefault();
     await form.act(async () => {
-      await api.chooseMoney(shops!, shops!.revision);
+      await beside.chooseMoney(shops!, shops!.revision);
       shops = null;
       await job.act(() => api.job(job.id));
     });
@@ -125,7 +126,7 @@
           >
         </form>
       {:else}
-        <button type="button" class="link" onclick={async () => (shops = await api.money())}
+        <button type="button" class="link" onclick={async () => (shops = await beside.money())}
           >{texts.whatShopsAskAroundHere}</button
         >
       {/if}

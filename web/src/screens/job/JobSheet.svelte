@@ -40,6 +40,7 @@
 <style>
   .printed {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: 1rem;
   }
   @media print {

@@ -162,7 +162,7 @@
   }
   .course {
     display: grid;
-    grid-template-columns: minmax(13rem, 17rem) 1fr;
+    grid-template-columns: minmax(13rem, 17rem) minmax(0, 1fr);
     gap: 1.25rem;
     align-items: start;
   }
@@ -218,7 +218,7 @@
   }
   @media (max-width: 56rem) {
     .course {
-      grid-template-columns: 1fr;
+      grid-template-columns: minmax(0, 1fr);
     }
     nav {
       grid-area: 2 / 1;

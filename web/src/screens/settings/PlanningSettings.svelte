@@ -3,7 +3,8 @@
   import * as texts from "../../texts/settings";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
-  import { api, type Schemas } from "../../api/client";
+  import { beside } from "../../api/beside";
+  import type { Schemas } from "../../api/client";
   import { undo } from "../../parts/undo.svelte";
   import * as undos from "../../texts/undo";
   import Fault from "../../parts/Fault.svelte";
@@ -28,12 +29,12 @@
     if (schedule.choices.some(wrong)) return;
     const wanted = Object.fromEntries(changed.map((choice) => [choice.id, Number(value(choice))]));
     const before = Object.fromEntries(changed.map((choice) => [choice.id, choice.value]));
-    if (!(await form.act(() => api.schedule(wanted, schedule.revision)))) return;
+    if (!(await form.act(() => beside.schedule(wanted, schedule.revision)))) return;
     await load();
     [typed, tried, saved] = [{}, false, true];
     const seen = schedule.revision;
     undo.offer(undos.planningChanged, async () => {
-      await api.schedule(before, seen);
+      await beside.schedule(before, seen);
       await load();
       saved = false;
     });

@@ -2,7 +2,7 @@
   import "../../parts/fields.css";
   import * as texts from "../../texts/settings";
   import { beside } from "../../api/beside";
-  import { api, type Schemas } from "../../api/client";
+  import type { Schemas } from "../../api/client";
   import Problem from "../../parts/Problem.svelte";
   import { Loader } from "../../parts/loader.svelte";
   import { chooseTheme, chosenTheme, THEMES } from "../../parts/theme";
@@ -15,7 +15,7 @@
   const loaded = new Loader<{ money: Schemas["Money"]; schedule: Schemas["ScheduleChosen"] }>();
   const load = () =>
     loaded.load(async () => {
-      const [money, schedule] = await Promise.all([api.money(), beside.scheduleChosen()]);
+      const [money, schedule] = await Promise.all([beside.money(), beside.scheduleChosen()]);
       return { money, schedule };
     });
   void load();

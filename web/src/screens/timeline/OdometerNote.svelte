@@ -4,7 +4,8 @@
   import { say } from "../../texts/say";
   import { Button, TextInput } from "carbon-components-svelte";
   import { untrack } from "svelte";
-  import { api, type Schemas } from "../../api/client";
+  import { beside } from "../../api/beside";
+  import type { Schemas } from "../../api/client";
   import { FormState } from "../../parts/formState.svelte";
 
   interface Props {
@@ -23,7 +24,7 @@
 
   async function save(keep: boolean) {
     await form.act(async () => {
-      await api.noteOdometer(vehicle, { date, odometer: { value, unit, keep } });
+      await beside.noteOdometer(vehicle, { date, odometer: { value, unit, keep } });
       value = "";
       done();
     });

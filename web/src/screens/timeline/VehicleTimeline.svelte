@@ -7,10 +7,12 @@
   import * as texts from "../../texts/timeline";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
+  import { beside } from "../../api/beside";
   import { api, type Schemas } from "../../api/client";
   import AheadLine from "./AheadLine.svelte";
   import LookAhead from "./LookAhead.svelte";
   import { Ahead } from "./ahead.svelte";
+  import TripHandle from "./TripHandle.svelte";
   import MovedTrip from "./MovedTrip.svelte";
   import { TripMove } from "./tripMove.svelte";
   import OdometerNote from "./OdometerNote.svelte";
@@ -61,10 +63,10 @@
   }
 
   async function drop(row: Schemas["Planned"]) {
-    await api.dropPlanned(row.id);
+    await beside.dropPlanned(row.id);
     await reload();
     undo.offer(say(undos.nameRemoved, { name: row.name }), async () => {
-      await api.restorePlanned(row.id);
+      await beside.restorePlanned(row.id);
       await reload();
     });
   }
@@ -105,8 +107,8 @@
         kmPerDay={vehicle.km_per_day}
         {unit}
         label={say(texts.whatLiesAheadOfName, { name: vehicle.name })}
-        trips={trip}
       >
+        {#snippet onTrip(mark, y, x, days)}<TripHandle trips={trip} {mark} {x} {days} {y} />{/snippet}
         {#snippet over(x, days, top, base)}<AheadLine {ahead} {x} {days} {top} {base} />{/snippet}
       </Timeline>
       <p class="quiet">

@@ -1,7 +1,7 @@
 import { beside } from "../../api/beside";
 import type { Schemas } from "../../api/client";
 import { FormState } from "../../parts/formState.svelte";
-import { daysFrom, type Mark, type TripDrag } from "../../parts/timelineScale";
+import { daysFrom, type Mark } from "../../parts/timelineScale";
 import { undo } from "../../parts/undo.svelte";
 import { say } from "../../texts/say";
 import * as undos from "../../texts/undo";
@@ -9,7 +9,7 @@ import * as undos from "../../texts/undo";
 const DAY_MS = 86_400_000;
 
 /** A planned trip that is looked at on other days, by dragging it or by a date: what it would do there, and moving it. */
-export class TripMove implements TripDrag {
+export class TripMove {
   entry = $state<number | null>(null);
   days = $state(0);
   /** what the server said of it on those days */

@@ -7,6 +7,7 @@
   import * as texts from "../../texts/vehicle";
   import { say } from "../../texts/say";
   import { Button, Select, SelectItem, TextInput } from "carbon-components-svelte";
+  import { beside } from "../../api/beside";
   import { api, type Schemas } from "../../api/client";
   import AxleCard from "./AxleCard.svelte";
   import FluidRenewal from "./FluidRenewal.svelte";
@@ -149,7 +150,7 @@
           <li class="watch">
             <strong>{say(texts.doneAnotherWayOnDay, { day: day(step.day) })}</strong>
             {step.text} <span class="quiet">{say(texts.reasonBecause, { because: step.because })}</span>
-            <button type="button" class="link" onclick={() => act(() => api.clearSkipped(step.job, step.step))}
+            <button type="button" class="link" onclick={() => act(() => beside.clearSkipped(step.job, step.step))}
               >{texts.madeGood}</button
             >
           </li>

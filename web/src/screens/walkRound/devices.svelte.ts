@@ -1,3 +1,4 @@
+import { beside } from "../../api/beside";
 import { api, Refusal, type Schemas } from "../../api/client";
 
 /** The devices on the bench as the walk-round uses them, and what the last one said when it did not answer. */
@@ -21,7 +22,7 @@ export class BenchDevices {
   async ask(device: Schemas["Device"], what: Schemas["DeviceAsked"]): Promise<Schemas["Sample"] | null> {
     try {
       this.says = "";
-      return await api.deviceReading(device.id, what);
+      return await beside.deviceReading(device.id, what);
     } catch (error) {
       this.says = error instanceof Refusal ? error.message : String(error);
       await this.load();
@@ -30,7 +31,7 @@ export class BenchDevices {
   }
 
   async reconnect(id: string): Promise<void> {
-    await api.changeDevice(id, { connected: true });
+    await beside.changeDevice(id, { connected: true });
     await this.load();
     this.says = "";
   }

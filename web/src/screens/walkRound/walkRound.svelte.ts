@@ -1,4 +1,5 @@
 import * as texts from "../../texts/walkRound";
+import { beside } from "../../api/beside";
 import { api, NOTHING_SEEN, Refusal, type Fault, type Schemas } from "../../api/client";
 import { BenchDevices } from "./devices.svelte";
 import { DraftKeeper } from "./draftKeeper.svelte";
@@ -162,7 +163,7 @@ export class WalkRound extends RoundQuestions {
   }
 
   async walk(order: Schemas["WalkOrder"]): Promise<void> {
-    await api.walkOrder(order, this.round?.order.revision);
+    await beside.walkOrder(order, this.round?.order.revision);
     this.round = await api.walkRound(this.vehicle);
     this.#complete(this.round);
     this.changed();
@@ -178,7 +179,7 @@ export class WalkRound extends RoundQuestions {
   async #look(): Promise<void> {
     const turn = ++this.#previewTurn;
     try {
-      const preview = await api.preview(this.vehicle, this.#body());
+      const preview = await beside.preview(this.vehicle, this.#body());
       if (turn !== this.#previewTurn) return;
       this.preview = preview;
       this.remember();
@@ -229,7 +230,7 @@ export class WalkRound extends RoundQuestions {
     if (binned === null) return;
     this.undoable = {
       said: texts.startedOver,
-      back: () => api.restoreDraft(binned).then(() => this.load()),
+      back: () => beside.restoreDraft(binned).then(() => this.load()),
     };
   }
 

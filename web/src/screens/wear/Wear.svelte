@@ -5,6 +5,7 @@
   import * as texts from "../../texts/wear";
   import { say } from "../../texts/say";
   import { Button, Select, SelectItem } from "carbon-components-svelte";
+  import { beside } from "../../api/beside";
   import { api, type Schemas } from "../../api/client";
   import AxleSection from "../../parts/AxleSection.svelte";
   import Glossed from "../../parts/Glossed.svelte";
@@ -44,7 +45,7 @@
   const quality = new Loader<Schemas["ForecastQuality"]>();
   $effect(() => {
     const axle = id;
-    quality.load(() => api.forecastQuality(axle));
+    quality.load(() => beside.forecastQuality(axle));
   });
 
   const value = $derived(wear.value);

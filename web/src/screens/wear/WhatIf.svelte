@@ -4,7 +4,8 @@
   import { say } from "../../texts/say";
   import { Select, SelectItem, TextInput } from "carbon-components-svelte";
   import { untrack } from "svelte";
-  import { api, type Schemas } from "../../api/client";
+  import { beside } from "../../api/beside";
+  import type { Schemas } from "../../api/client";
   import { inUnit, month, rough, span } from "../../format/words";
   import { FormState } from "../../parts/formState.svelte";
 
@@ -36,7 +37,7 @@
     const mine = ++turn;
     const found = Object.fromEntries(Object.entries(query).filter(([, text]) => text !== ""));
     const asking = new FormState();
-    await asking.act(async () => mine === turn && (answer = await api.whatIf(axle, found)));
+    await asking.act(async () => mine === turn && (answer = await beside.whatIf(axle, found)));
     if (mine === turn) form.refused = asking.refused;
   }
 

@@ -5,7 +5,8 @@
   import * as texts from "../../texts/workshop";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
-  import { api, type Schemas } from "../../api/client";
+  import { beside } from "../../api/beside";
+  import type { Schemas } from "../../api/client";
   import { day } from "../../format/words";
   import { FormState } from "../../parts/formState.svelte";
   import Fault from "../../parts/Fault.svelte";
@@ -34,10 +35,10 @@
   );
 
   async function archive(retired: boolean) {
-    await act(() => api.changeInstrument(instrument.id, { retired }, instrument.revision));
+    await act(() => beside.changeInstrument(instrument.id, { retired }, instrument.revision));
     if (retired && !form.refused)
       undo.offer(say(undos.nameArchived, { name: instrument.name }), async () => {
-        await api.changeInstrument(instrument.id, { retired: false });
+        await beside.changeInstrument(instrument.id, { retired: false });
         onchange();
       });
   }
@@ -51,12 +52,12 @@
 
   function check(event: SubmitEvent) {
     event.preventDefault();
-    void act(() => api.checkZero(instrument.id, { date: date || today, reference, read, unit: instrument.unit }));
+    void act(() => beside.checkZero(instrument.id, { date: date || today, reference, read, unit: instrument.unit }));
   }
 
   const withdraw = () =>
     act(async () => {
-      await api.withdrawZeroCheck(instrument.id, newest!.id);
+      await beside.withdrawZeroCheck(instrument.id, newest!.id);
       said = texts.withdrawn;
     });
 
@@ -64,7 +65,7 @@
     act(
       async () =>
         (said = say(texts.correctedReadingsCorrectedWhatWas, {
-          corrected: (await api.correctZero(instrument.id)).corrected,
+          corrected: (await beside.correctZero(instrument.id)).corrected,
         })),
     );
 </script>

@@ -4,6 +4,7 @@
   import * as common from "../../texts/common";
   import * as texts from "../../texts/workshop";
   import { Button } from "carbon-components-svelte";
+  import { beside } from "../../api/beside";
   import { api, type Schemas } from "../../api/client";
   import DeviceKnobs from "./DeviceKnobs.svelte";
   import InstrumentCard from "./InstrumentCard.svelte";
@@ -28,10 +29,10 @@
     loaded.load(async () => {
       const [workshop, { wrenches }, { devices }, { tools }, shelf, { today }] = await Promise.all([
         api.instruments(),
-        api.wrenches(),
+        beside.wrenches(),
         api.devices(),
-        api.tools(),
-        api.shelf(),
+        beside.tools(),
+        beside.shelf(),
         api.catalogue(),
       ]);
       return { workshop, wrenches, devices, tools, shelf, today };
@@ -54,7 +55,7 @@
     event.preventDefault();
     const text = (value: string) => value.trim() || null;
     await form.act(async () => {
-      await api.addInstrument({
+      await beside.addInstrument({
         name,
         method,
         unit,

@@ -1,9 +1,10 @@
 <script lang="ts">
-  import type { Placed, TripDrag } from "./timelineScale";
+  import type { Placed } from "../../parts/timelineScale";
+  import type { TripMove } from "./tripMove.svelte";
 
   /** A trip on the timeline, as it is taken hold of and moved; by keyboard the same is done in the list of what is planned. */
   interface Props {
-    trips: TripDrag;
+    trips: TripMove;
     mark: Placed;
     x: (days: number) => number;
     days: number;
