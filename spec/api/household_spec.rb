@@ -119,6 +119,16 @@ RSpec.describe "The API" do
     expect(last_response.headers["content-security-policy"]).to include("default-src 'self'", "script-src 'self'").and(
       satisfy { |policy| !policy.match?(/script-src[^;]*unsafe/) }
     )
+    # what it tells with the page is never taken for what it was, nor cut
+    header "If-Modified-Since", Time.utc(2099).httpdate
+    header "Range", "bytes=0-9"
+    %w[/ /index.html].each do |path|
+      get path
+      expect([last_response.status, last_response.headers["last-modified"]]).to eq([200, nil])
+      expect(last_response.body).to match(%r{<html data-words="{}" data-units="[^"]*mm[^"]*" .*</html>}m)
+    end
+    post "/"
+    expect(last_response.status).to eq(405)
     get "/../Gemfile"
     expect(last_response.status).to eq(404)
     header "Host", "rebound.example"

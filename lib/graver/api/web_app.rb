@@ -28,10 +28,10 @@ module Graver
       def call(env)
         path = env["PATH_INFO"]
         path = "/index.html" if path == "/"
+        return page(env) if path == "/index.html" && %w[GET HEAD].include?(env["REQUEST_METHOD"])
+
         status, headers, body = @files.call(env.merge("PATH_INFO" => path))
         return missing if status == 404
-
-        return page(headers, body) if path == "/index.html"
 
         cache = path.start_with?("/assets/") ? LONG : "no-cache"
         [status, headers.merge(HEADERS, "cache-control" => cache), body]
@@ -39,13 +39,17 @@ module Graver
 
       private
 
-      def page(headers, body)
+      # Never a part of it, nor "as it was": what it tells may have changed.
+      def page(env)
+        asked = env.except("HTTP_IF_MODIFIED_SINCE", "HTTP_RANGE").merge("PATH_INFO" => "/index.html")
+        status, headers, body = @files.call(asked.merge("REQUEST_METHOD" => "GET"))
+        return missing if status == 404
+
         html = +""
-        body.each { |part| html << part }
-        body.close if body.respond_to?(:close)
+        body.each { |part| html << part.dup.force_encoding(Encoding::UTF_8) }
         html.sub!("<html ", "<html #{attributes} ")
         headers = headers.except("last-modified").merge("content-length" => html.bytesize.to_s)
-        [200, headers.merge(HEADERS, "cache-control" => "no-cache"), [html]]
+        [200, headers.merge(HEADERS, "cache-control" => "no-cache"), env["REQUEST_METHOD"] == "HEAD" ? [] : [html]]
       end
 
       def attributes

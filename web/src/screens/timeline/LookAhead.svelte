@@ -2,7 +2,8 @@
   import * as texts from "../../texts/timeline";
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
-  import { day, lowerFirst, percent, rough, upperFirst } from "../../format/words";
+  import { day, lowerFirst, percent, rough } from "../../format/words";
+  import { axleParts } from "./axleParts";
   import type { Ahead } from "./ahead.svelte";
 
   /** What a day to come would find: the chance of each axle, and what falls due until then. */
@@ -13,16 +14,7 @@
   }
   let { ahead, events, unit }: Props = $props();
   const step = $derived(ahead.step);
-  const rows = $derived(
-    (step?.axles ?? []).flatMap((axle) =>
-      (["pads", "rotors"] as const)
-        .filter((part) => axle[part] !== null)
-        .map((part) => ({
-          label: say(part === "pads" ? texts.axlePads : texts.axleRotors, { axle: upperFirst(axle.name) }),
-          chance: axle[part]!,
-        })),
-    ),
-  );
+  const rows = $derived(axleParts(step?.axles ?? []));
   const due = $derived(
     events.filter((event) => !["trip", "driving"].includes(event.kind) && step && event.date <= step.date),
   );

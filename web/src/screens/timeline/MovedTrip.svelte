@@ -3,24 +3,21 @@
   import * as texts from "../../texts/timeline";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
-  import { day, percent, upperFirst } from "../../format/words";
+  import { day, percent } from "../../format/words";
   import Fault from "../../parts/Fault.svelte";
   import "../../parts/fields.css";
+  import { axleParts } from "./axleParts";
   import type { TripMove } from "./tripMove.svelte";
 
   /** What a trip on other days would do, and the way to move it. */
   let { trip }: { trip: TripMove } = $props();
   const row = $derived(trip.row);
   const rows = $derived(
-    (trip.moved?.axles ?? []).flatMap((axle) =>
-      (["pads", "rotors"] as const)
-        .filter((part) => axle[part] !== null)
-        .map((part) => ({
-          label: say(part === "pads" ? texts.axlePads : texts.axleRotors, { axle: upperFirst(axle.name) }),
-          now: percent(axle[`${part}_before`]!),
-          then: percent(axle[part]!),
-        })),
-    ),
+    axleParts(trip.moved?.axles ?? []).map(({ label, axle, part, chance }) => ({
+      label,
+      now: percent(axle[`${part}_before`]!),
+      then: percent(chance),
+    })),
   );
 </script>
 
