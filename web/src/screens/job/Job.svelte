@@ -67,7 +67,7 @@
 {#if job && plan}
   <div class="stack">
     <div class="row spread">
-      <div class="grow">
+      <div class="grow" class:line={plan.state === "started"}>
         <h1 class:working={plan.state === "started"}>{plan.title}</h1>
         <div class="row when">
           <p>{plan.planned_for ? day(plan.planned_for) : texts.noDateYet}</p>
@@ -208,6 +208,12 @@
 <style>
   h1 {
     font-size: 1.6rem;
+  }
+  .line {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0 1.25rem;
+    align-items: baseline;
   }
   .working {
     font-size: 1.2rem;

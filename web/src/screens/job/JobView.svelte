@@ -38,7 +38,7 @@
   const Shown = $derived((PARTS.find(([id]) => id === part) ?? PARTS[0])[2]);
 </script>
 
-<dl class="facts">
+<dl class="facts" class:working={plan.state === "started"}>
   <div class:good={!open}>
     <dt>{texts.openItems}</dt>
     <dd class="number">{open || common.nothing}</dd>
@@ -94,6 +94,15 @@
   }
   .facts .good:first-child {
     border-left-color: var(--good);
+  }
+  /* While it is worked on, one line. */
+  .working div {
+    display: flex;
+    gap: 0.5rem;
+    align-items: baseline;
+  }
+  .working dd {
+    font-size: 1.125rem;
   }
   dt {
     font-size: 0.9375rem;
