@@ -82,6 +82,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
         [kind(story: 1.0), kind(story: 1.0), kind(story: 2.0), kind(story: 1.0)]
       )
     bank.mark(:said, Numo::DFloat[1.0, 0.2, 0.0, 0.0])
+    bank.quiet[0..1] = [0.9, 0.1]
     bank.merge
     expect(bank.length).to eq(3)
     at = bank.weights.max_index
@@ -91,6 +92,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
     expect(bank.covariance[0, 4, at]).to be_within(1e-9).of(share * (1 - share) * 0.1 * 0.2)
     expect(bank.covariance[4, 4, at]).to be_within(1e-9).of(0.02 + (share * (1 - share) * 0.04))
     expect(bank.marks[:said][at]).to be_within(1e-9).of(share + ((1 - share) * 0.2))
+    expect(bank.quiet[at]).to be_within(1e-9).of((share * 0.9) + ((1 - share) * 0.1))
     expect(bank.story.to_a).to contain_exactly(1.0, 1.0, 2.0)
   end
 

@@ -44,6 +44,66 @@ RSpec.describe "What may become of an axle" do
       expect(met).to match(expected.map { |chance| be_within(0.08).of(chance) })
     end
 
+    # One life is 8 mm; what has come by then has with a chance of 1 - exp(-rate), by hand. Wear e times as fast
+    # counts e times as fast towards what is still to come.
+    describe "of one pad and its mate" do
+      let(:many) { described_class::COUNT }
+      let(:quiet) { 0.0 }
+
+      def lives(components, prior)
+        zeros = Numo::DFloat.zeros(many)
+        rows = Numo::DFloat.zeros(components.length, many)
+        start =
+          described_class::Start.new(
+            components:,
+            lasting: rows + Math.log(0.1e-3),
+            thickness_mm: rows + 11.0,
+            drift: zeros,
+            drift_sd: zeros,
+            drift_km: zeros + 1e4,
+            quiet: zeros + quiet
+          )
+        described_class.new(start, prior, 3.0).lives_km
+      end
+      def seizing(**how)
+        calm.with(
+          increment_mm: 1e-9,
+          quiet: {
+            share: 0.0,
+            times: 0.1,
+            pin_times: 0.5
+          },
+          seizures: [{ per_life: 1.0, log_mean: 2.0, log_sd: 0.01, mate_log_mean: 0.0, mate_log_sd: 0.01, **how }],
+          seizure_weights: {
+            "left_inner" => 1.0,
+            "left_outer" => 0.0
+          }
+        )
+      end
+
+      it "slows the mate of a pad that has seized" do
+        inner, outer = lives(%w[left_inner left_outer], seizing(per_life: 100.0, mate_log_mean: -1.0)).to_a
+        expect(inner.sum / many).to be_within(2500).of(80_000 * Math.exp(-2))
+        expect(outer.sum / many).to be_within(10_000).of(80_000 * Math.exp(1))
+      end
+
+      it "seizes sooner where everything wears faster" do
+        seized = ->(prior, km) { lives(["left_inner"], prior).lt(km).count.fdiv(many) }
+        expect(seized[seizing, 79_000]).to be_within(0.08).of(1 - Math.exp(-1))
+        faster = seizing.with(axle_changes: [{ per_life: 100.0, log_mean: 1.0, log_sd: 0.001 }])
+        expect(seized[faster, 29_000]).to be_within(0.1).of(1 - Math.exp(-1))
+      end
+
+      context "when quiet" do
+        let(:quiet) { 1.0 }
+
+        it "seizes half as often" do
+          seized = lives(["left_inner"], seizing).lt(79_000).count.fdiv(many)
+          expect(seized).to be_within(0.08).of(1 - Math.exp(-0.5))
+        end
+      end
+    end
+
     it "is first when the earliest is, and later with a lower limit or a slower rate" do
       futures = result.futures
       expect((futures.first_km - futures.lives_km.min(axis: 0)).abs.max).to eq(0.0)

@@ -38,6 +38,12 @@ RSpec.describe "The road ahead" do
       expect(hard.actual_km(5500)).to be_within(1e-6).of(3500)
       expect(hard.along(life).quantile(0.5)).to be_within(1).of(8000)
       expect(hard.days_until(hard.along(life))[0.5]).to be < road.days_until(life)[0.5]
+      # who drives just as expected has driven what the odometer will say by then, on any day of the trip and after it
+      sure = described_class.new(driving.with(log_sd: 0.0), today, trips: [trip(20, 29, 2000, 2.0)])
+      even = Graver::Core::Wear::Life.new([0.0, 10_000.0], [0.0, 1.0])
+      [10, 25, 40].each do |day|
+        expect(sure.chance_by(even, day)).to be_within(1e-9).of(sure.km_by(today + day) / 10_000)
+      end
     end
 
     it "follows another commute from its day on, and the seasons" do
