@@ -2,7 +2,7 @@
 
 require_relative "../support/browser_helper"
 
-# What was done last is taken back by one bar, whatever it was, there and on the next screen.
+# What was done last is taken back by one bar, whatever it was, there and on the next two screens.
 RSpec.describe "Undo", :demo do
   include BrowserHelper
 

@@ -1,9 +1,9 @@
 import { asSeen, client, taken, type Schemas } from "./client";
 
-/** What only some screens ask for, and the first page does not carry: at the car, open ends, phone access. */
 // A picture goes as it is.
 const jpeg = { bodySerializer: (body: unknown) => body as BodyInit, headers: { "Content-Type": "image/jpeg" } };
 
+/** The same of what only some screens ask for, and the first page does not carry. */
 export const beside = {
   photographStep: (id: number, step: string, photo: Blob) =>
     taken(

@@ -81,7 +81,7 @@ export async function asSeen<T>(
   }
 }
 
-/** Every address of openapi/graver.yml, its parameters, body and answer checked against it. */
+/** Addresses of openapi/graver.yml, parameters, body and answer checked against it; the others stand in beside.ts. */
 export const api = {
   catalogue: () => taken(client.GET("/catalogue")),
   garage: () => taken(client.GET("/garage")),

@@ -19,6 +19,8 @@ module Graver
         TRIP_KM = (1..40_000)
         YEAR_KM = (0..300_000)
         WEAR_FACTOR = (0.1..10)
+        # What can begin on another day.
+        MOVED = %w[trip inspection].freeze
 
         def initialize(context)
           @context = context
@@ -45,8 +47,6 @@ module Graver
 
           @store.transaction { @store.planned_events.add(vehicle.id, row, at: @context.now) }
         end
-
-        MOVED = %w[trip inspection].freeze
 
         # Something planned from another day on, as long as it was: from: text; kinds: what it may be
         # -> [Storage::PlannedEvent as it stands, { from_on:, to_on: } Dates]. Raises NotFound, InvalidEntry.
