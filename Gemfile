@@ -2,7 +2,7 @@
 
 source "https://rubygems.org"
 
-ruby ">= 3.1"
+# Ruby 3.1 or newer: bin/setup checks it. A `ruby` line here would put the Ruby of the day into the lock file.
 
 # The passphrase of phone access.
 gem "bcrypt", "~> 3.1"

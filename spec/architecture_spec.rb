@@ -34,7 +34,7 @@ RSpec.describe Architecture do
       loader.eager_load
       print (Gem.loaded_specs.keys - %w[date set securerandom]).sort.join(" ")
     RUBY
-    bare = { "RUBYOPT" => nil, "BUNDLE_GEMFILE" => nil, "GEM_PATH" => Bundler.bundle_path.to_s }
+    bare = { "RUBYOPT" => nil, "BUNDLER_SETUP" => nil, "BUNDLE_GEMFILE" => nil, "GEM_PATH" => Bundler.bundle_path.to_s }
     gems, errors, status = Open3.capture3(bare, RbConfig.ruby, "--disable=did_you_mean,error_highlight", "-e", script)
     expect([status.success?, errors, gems]).to eq([true, "", "numo-narray zeitwerk"])
   end

@@ -15,7 +15,7 @@ const noRemoteFonts = {
 
 // Of the widget library's styles, those of widgets and themes no screen uses: a third of what the first page would load.
 const unused =
-  /skeleton|theme="?(g10|g80|g90)\b|bx--(tooltip|time-picker|pin-code|date-picker|toast-notification|pagination|search|toggle|list-box|multi-select|combo-box|structured-list|table-toolbar|data-table|snippet|action-set|file|flatpickr|text-area|slider|dropdown|copy-|combo-button|skip-to|tree|batch-summary|interstitial-screen|password-input|toolbar|menu-button|select-optgroup|table-column|number|loading|inline-loading)|flatpickr|numInput|dayContainer|MonthDay/;
+  /skeleton|theme="?(g10|g80|g90)\b|bx--(tooltip|time-picker|pin-code|date-picker|toast-notification|pagination|search|toggle|list-box|multi-select|combo-box|structured-list|table-toolbar|data-table|snippet|action-set|file|flatpickr|text-area|slider|dropdown|copy-|combo-button|skip-to|tree|batch-summary|interstitial-screen|password-input|toolbar|menu-button|select-optgroup|text-input--password|form--fluid|btn--danger-?-ghost|checkbox-group|action-list|label-description|table-column|number|loading|inline-loading)|flatpickr|numInput|dayContainer|MonthDay/;
 const onlyWhatIsUsed = {
   postcssPlugin: "only-what-is-used",
   Rule(rule: { selectors: string[]; remove(): void }) {
@@ -56,6 +56,6 @@ const ownersWords = {
 export default defineConfig({
   plugins: [ownersWords, svelte(), optimizeCss()],
   css: { postcss: { plugins: [noRemoteFonts, onlyWhatIsUsed, onlyTokensAskedFor] } },
-  build: { target: "es2022", chunkSizeWarningLimit: 1500, rolldownOptions: { checks: { pluginTimings: false } } },
+  build: { target: "es2022", chunkSizeWarningLimit: 1500 },
   server: { proxy: { "/api": "http://127.0.0.1:8321" } },
 });

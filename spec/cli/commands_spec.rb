@@ -34,7 +34,7 @@ RSpec.describe "The commands" do
             "GRAVER_CHROMIUM" => "no-such-browser"
           }
         )
-      expect([output, status.exitstatus]).to match([/missing: chromium.*apt-get install chromium/m, 1])
+      expect([output, status.exitstatus]).to match([/missing.*apt-get install .*chromium/m, 1])
     end
   end
 

@@ -14,11 +14,14 @@ module Graver
 
       # JSON text -> Specification. Raises InvalidEntry naming every fault by its path.
       def self.parse(text)
+        text = text.dup.force_encoding(Encoding::UTF_8)
+        raise InvalidEntry.of("", "malformed", Texts.say("tables.not_utf8")) unless text.valid_encoding?
+
         content = JSON.parse(text)
         raise InvalidEntry.of("", "shape", Texts.say("tables.specification_shape")) unless content.is_a?(Hash)
 
         new(content)
-      rescue JSON::ParserError, EncodingError => e
+      rescue JSON::ParserError => e
         raise InvalidEntry.of(
                 "",
                 "malformed",

@@ -28,7 +28,7 @@ module Graver
         # axle: its name; kin: [Pace] of the vehicle's other axles -> Hypotheses
         def call(axle, kin)
           STARTS.shift if STARTS.length > MOST_STARTS
-          ((STARTS[@prior] ||= {})[@components] ||= first).copy.tap do |hypotheses|
+          ((STARTS[@prior] ||= {})[@components] ||= first).dup.tap do |hypotheses|
             hypotheses.disturb(Hypotheses::BASE, 0.0, shift: offset_of(axle))
             kin.each { |pace| lean(hypotheses, axle, pace) }
           end

@@ -66,9 +66,6 @@ module Graver
         # A view: what is done to it in place is done to the suppositions.
         ROWS.each { |name, row| define_method(name) { @kinds[row, true] } }
 
-        # Another one that goes its own way from here.
-        def copy = dup.tap(&:own_arrays)
-
         def size = 3 + (2 * components.length)
         def length = log_weight.length
         def deviation(component) = 3 + components.index(component)
@@ -181,15 +178,15 @@ module Graver
         # What the readings of a day have in common, on top of what is supposed of that day already.
         def share_error(sd_mm) = disturb(BIAS, (sd_mm * error)**2)
 
-        protected
+        private
 
-        def own_arrays
+        # A duplicate gets arrays of its own: these are changed in place.
+        def initialize_copy(source)
+          super
           @mean, @covariance, @log_weight = [@mean, @covariance, @log_weight].map(&:dup)
           @kinds = @kinds.dup
           @keys, @told = @keys.dup, @told&.dup
         end
-
-        private
 
         def table_of(log_chances)
           return log_chances unless log_chances.is_a?(Array)

@@ -51,7 +51,7 @@ module Graver
         # True when the records answer; raises otherwise.
         def reachable? = @store.reachable?
         # The same for one request, which loads what it needs once.
-        def for_request = dup.tap(&:remember)
+        def for_request = dup.remembering
 
         # Gives the block a context of its own, after what is asked now is answered.
         def later = @serving.later.call(-> { yield @origin.for_request })
@@ -85,7 +85,10 @@ module Graver
 
         protected
 
-        def remember = @store = Storage::RequestStore.new(@store)
+        def remembering
+          @store = Storage::RequestStore.new(@store)
+          self
+        end
       end
     end
   end

@@ -356,7 +356,8 @@
               maxlength="2000"
               bind:value={content.note}
               oninput={() => round.changed()}
-              placeholder={texts.whatYouNoticedForNext}></textarea>
+              placeholder={texts.whatYouNoticedForNext}
+            ></textarea>
           </div>
         </section>
       {/if}
