@@ -1,63 +1,15 @@
 # frozen_string_literal: true
 
 require "prop_check"
-require_relative "../support/plan_builders"
+require_relative "../support/random_brakes"
 
 # Laws of the trade: common practice, no source, where nothing else is said.
 RSpec.describe Graver::Core::Planning::Sequence do
-  include PlanBuilders
-
-  def any(values) = PropCheck::Generators.one_of(*values.map { |value| PropCheck::Generators.constant(value) })
-  def some(values) = PropCheck::Generators.array(any(values), min: 1, max: 5, empty: false)
+  include RandomBrakes
 
   # The places of these steps in an order, which raises when one is missing.
   def places(found, wanted) = wanted.map { |key| found.index(key) || raise("#{key} is missing") }
   def expect_rising(found, wanted) = expect(places(found, wanted)).to eq(places(found, wanted).sort)
-
-  # One axle of anything that can be bought, with works at random.
-  def random_setup(axle, kind, choices)
-    caliper, vehicle = kind
-    parking, retention, springs, hose, sensors, works, schools, bracket, holder, driven, trims = choices
-    bike = vehicle == "motorcycle"
-    parking = "none" if bike || axle == "front" || (caliper == "fixed_opposed" && %w[cable electric].include?(parking))
-    works = works.uniq - (parking == "drum_in_hat" ? [] : ["shoes"])
-    fitted = {
-      vehicles: vehicle,
-      calipers: caliper,
-      parking_brakes: parking,
-      retentions: bike ? "bolts" : retention,
-      springs:,
-      hose_fittings: hose,
-      brackets: bracket,
-      hose_holders: bike ? "clip" : holder,
-      driven:,
-      trims: bike ? "none" : trims,
-      schools:
-    }
-    setup(axle, works.empty? ? ["pads"] : works, sensors:, **fitted)
-  end
-
-  let(:kinds) { KNOWLEDGE.calipers.flat_map { |caliper| caliper.vehicles.map { |vehicle| [caliper.id, vehicle] } } }
-  let(:schools) do
-    PropCheck::Generators.tuple(
-      *KNOWLEDGE.schools.fetch("job").map { |kind, school| any(school["options"].keys.map { |id| "#{kind}.#{id}" }) }
-    )
-  end
-  let(:choices) do
-    PropCheck::Generators.tuple(
-      any(%w[none cable electric drum_in_hat]),
-      any(%w[nothing screws push_off ring hub_ring stud_clips bolts captive]),
-      any(%w[none spread outer]),
-      any(%w[banjo screwed pipe]),
-      any([[], ["left"], %w[left right]]),
-      some(rules.ids),
-      schools,
-      any(%w[separate stays none]),
-      any(%w[clip bolt]),
-      any(%w[front rear all]),
-      any(%w[none cover caps locking])
-    )
-  end
 
   it "gives every configuration an order in which each step finds what it requires" do
     PropCheck.forall(
@@ -154,7 +106,9 @@ RSpec.describe Graver::Core::Planning::Sequence do
         both.shake
         both.release_brake_both
         rear.left.wheel_off
-        both.lower
+        both.lower_one_end
+        both.chock_lowered
+        both.lower_other_end
         both.hold
         engine_pedal
       ]

@@ -158,18 +158,22 @@ RSpec.describe "Jobs on pads and rotors" do
     expect_order(
       plan,
       "unit_off",
+      "unit_opened",
       "springs_out",
       "pads_out",
       "rotor_off",
       "rotor_on",
+      "unit_bracket_on",
       "pads_in",
       "springs_in",
-      "unit_on"
+      "unit_pin_bolts_in"
     )
-    expect(steps(plan)).not_to include("pin_bolts_out", "pin_bolts_in", "bracket_off")
-    expect(line(plan, "slide_pin_bolt")).to be_nil
+    # spread springs go in with the bracket in its place, and the pin bolts were out: they are tightened
+    expect(steps(plan)).not_to include("pin_bolts_out", "pin_bolts_in", "bracket_off", "unit_on")
+    expect(line(plan, "slide_pin_bolt")).not_to be_nil
     expect(said(plan, "piston_home")).to include("with two, both together")
-    expect(plan.consumables.find { |each| each.id == "threadlocker" }.amount).to eq(2)
+    # a drop each on two rotor screws and four pin bolts, none on the bracket bolts
+    expect(plan.consumables.find { |each| each.id == "threadlocker" }.amount).to eq(6)
   end
 
   it "sends both rotors to the machine shop in one trip" do

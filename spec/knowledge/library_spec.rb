@@ -52,7 +52,7 @@ RSpec.describe Graver::Knowledge::Library do
         %r{rules/schools\.yml: under_clips\.dry runs the engine: write a step for it},
       ["rules/schools.yml", "uses: [pin_grease_synthetic]", "uses: [butter]"] =>
         /synthetic names uses butter, not there/,
-      ["procedures/facts.yml", "on its stand\" }", "on its stand\", optional: true }"] =>
+      ["procedures/facts.yml", "on its stand\", apart", "on its stand\", optional: true, apart"] =>
         /hazards.yml requires chocked, which is optional/,
       ["rules/scope.yml", "companions: [pads]", "companions: [prayer]"] =>
         %r{\Arules/scope\.yml:\d+: rotors_new: work prayer is not there\z},

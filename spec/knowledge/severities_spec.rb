@@ -93,7 +93,7 @@ RSpec.describe "Severities" do
       KNOWLEDGE.state["rules"]
         .group_by { |rule| rule["severity"] }
         .transform_values { |list| list.map { |rule| rule["id"] } }
-    expect(states["stop"]).to eq(%w[seen-stop pad-metal pad-below-floor rotor-below-discard])
+    expect(states["stop"]).to eq(%w[apart seen-stop pad-metal pad-below-floor rotor-below-discard])
     expect(states["plan"]).to eq(%w[seen-plan pad-at-limit pad-due-soon rotor-near-discard])
   end
 

@@ -35,20 +35,7 @@ module Graver
             .fetch("stages")
             .map { |id, stage| Core::Planning::Stage.new(id:, label: stage["label"], of: stage["of"]) }
         steps = stages.flat_map { |stage| contents.fetch(file_of(stage.id), []).map { |entry| step(entry, stage.id) } }
-        facts =
-          contents
-            .fetch(FACTS)
-            .to_h do |fact|
-              [
-                fact["id"],
-                Core::Planning::Fact.new(
-                  id: fact["id"],
-                  of: fact["of"],
-                  label: fact["label"],
-                  optional: fact.fetch("optional", false)
-                )
-              ]
-            end
+        facts = contents.fetch(FACTS).to_h { |entry| [entry["id"], fact(entry)] }
         bare =
           Core::Planning::Procedure.new(
             id: content["id"],
@@ -61,6 +48,16 @@ module Graver
         bare.with(steps: steps.map { |step| bare.guarded(step) })
       end
 
+      def fact(entry)
+        kept = %w[fields schools work].to_h { |key| [key.to_sym, entry.fetch("keeps", {}).fetch(key, []).freeze] }
+        Core::Planning::Fact.new(
+          **%w[id of label apart].to_h { |key| [key.to_sym, entry[key]] },
+          optional: entry.fetch("optional", false),
+          unsaid_with: entry.fetch("unsaid_with", []).freeze,
+          keeps: Core::Planning::Keeps.new(**kept)
+        )
+      end
+
       def hazards(entries)
         entries.map do |entry|
           Core::Planning::Hazard.new(
@@ -70,15 +67,30 @@ module Graver
         end
       end
 
+      def question(entry)
+        answers =
+          entry
+            .fetch("answers")
+            .map do |answer|
+              Core::Planning::StepQuestion::Answer.new(
+                **%w[id label because].to_h { |key| [key.to_sym, answer[key]] },
+                good: answer.fetch("good", false)
+              )
+            end
+        Core::Planning::StepQuestion.new(text: entry.fetch("text"), answers: answers.freeze)
+      end
+
       def step(entry, stage)
         lists = LISTS.to_h { |key| [key.to_sym, entry.fetch(key, []).freeze] }
         Core::Planning::Step.new(
           id: entry["id"],
           stage:,
           text: entry["text"],
+          late: entry["late"],
           why: entry["why"],
           movement: entry["movement"],
           acts: entry["acts"],
+          asks: entry["asks"] && question(entry["asks"]),
           counts:
             entry["counts"] &&
               Core::Planning::StepCount.new(of: entry.dig("counts", "of"), target: entry.dig("counts", "target")),
@@ -87,6 +99,7 @@ module Graver
               Core::Planning::StepTimer.new(of: entry.dig("timer", "of"), seconds: entry.dig("timer", "seconds")),
           gate: entry.fetch("gate", false),
           kills: entry.fetch("kills", false),
+          restores: entry.fetch("restores", false),
           conditions: entry.fetch("when", {}).freeze,
           exceptions: entry.fetch("unless", {}).freeze,
           **lists

@@ -12,15 +12,18 @@ module Graver
         # set_aside: [[Adjustment, [Proof::Fault] or :gate or :gone]]
         Result = Value.define(:placed, :set_aside)
 
-        def initialize(proof)
+        # held, done: where the job stands, as in Proof#call
+        def initialize(proof, held: [], done: [])
           @proof = proof
+          @held = held
+          @done = done
         end
 
         # base: [Placed], proved before; adjustments in the order they were made -> Result
         def call(base, adjustments)
           adjustments.reduce(Result.new(placed: base, set_aside: [])) do |result, adjustment|
             changed = apply(result.placed, adjustment)
-            faults = changed.is_a?(Symbol) ? changed : @proof.call(changed)
+            faults = changed.is_a?(Symbol) ? changed : @proof.call(changed, held: @held, done: @done)
             next result.with(placed: changed) if faults.respond_to?(:empty?) && faults.empty?
 
             result.with(set_aside: result.set_aside + [[adjustment, faults]])

@@ -9,30 +9,28 @@ module Graver
       class Proof
         # about: id of the fact or step; kind: "requires", "forbids" or "needs"; where: "front left" or nil
         Fault = Value.define(:placed, :kind, :about, :where)
-        # Of one step, the facts with their places: see Proof#places.
-        Places = Value.define(:requires, :forbids, :gives, :takes)
-
         attr_reader :procedure
 
         # base: the planner's own order for these lifts: what it never gives, an optional fact, is not asked for.
         def initialize(procedure, lifts, base)
           @procedure = procedure
           @facts = procedure.facts
-          @corners = lifts.to_h { |lift| [lift.name, lift.corners] }
-          @places = {}.compare_by_identity
+          @places = FactPlaces.new(procedure, lifts)
           @given = base.flat_map { |placed| of(placed).gives }.to_h { |place| [place, true] }
         end
 
-        # [Placed] -> [Fault], empty when the order holds
-        def call(placed)
-          holds = {}
+        # [Placed] -> [Fault], empty when the order holds. held: places of what holds already; done: keys of steps that
+        # are done, and not walked through again.
+        def call(placed, held: [], done: [])
+          holds = held.to_h { |place| [place, true] }
           # By identity: two steps of the same text are two.
           seen = {}.compare_by_identity
           later = placed.group_by { |each| each.step.id }
           placed.flat_map do |each|
+            next (seen[each] = true) && [] if done.include?(each.key)
+
             found = facts_missing(each, holds) + needs_missing(each, seen, later)
-            of(each).gives.each { |place| holds[place] = true }
-            of(each).takes.each { |place| holds.delete(place) }
+            @places.apply(each, holds)
             seen[each] = true
             found
           end
@@ -55,14 +53,7 @@ module Graver
 
         private
 
-        def of(placed)
-          @places[placed] ||= Places.new(
-            requires: places(placed.step.requires, placed),
-            forbids: places(placed.step.forbids, placed, every: true),
-            gives: places(placed.step.gives, placed),
-            takes: places(placed.step.takes, placed)
-          )
-        end
+        def of(placed) = @places.of(placed)
 
         def facts_missing(placed, holds)
           missing =
@@ -85,37 +76,6 @@ module Graver
               .reject { |other| seen.key?(other) }
               .map { |other| fault(placed, "needs", id, *[other.axle, other.side].compact) }
           end
-        end
-
-        # Facts at the places a step speaks of: [[fact], [fact, lift], [fact, axle, side], ...]. A step done once for
-        # several corners speaks of those it applies to; what it forbids (every: true), it forbids at all of them.
-        def places(facts, placed, every: false)
-          facts.flat_map do |fact|
-            case @facts.fetch(fact).of
-            when "job"
-              [[fact]]
-            when "lift"
-              lifts_of(placed, every).map { |lift| [fact, lift] }
-            else
-              corners_of(placed, every).map { |corner| [fact, *corner] }
-            end
-          end
-        end
-
-        def lifts_of(placed, every)
-          return [placed.lift] if placed.lift
-
-          @corners
-            .select { |_, corners| every || corners.any? { |corner| placed.step.applies?(corner.configuration) } }
-            .keys
-        end
-
-        def corners_of(placed, every)
-          return [[placed.axle, placed.side]] if placed.axle
-
-          mine = placed.lift ? @corners.fetch(placed.lift) : @corners.values.flatten(1)
-          mine = mine.select { |corner| placed.step.applies?(corner.configuration) } unless every
-          mine.map { |corner| [corner.axle, corner.side] }
         end
       end
     end

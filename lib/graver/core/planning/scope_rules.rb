@@ -15,13 +15,21 @@ module Graver
         def ids = @works.keys
 
         # Works an axle can have; configuration as in Conditions.met?
-        def offered(configuration) = @works.values.select { |work| Conditions.met?(work.when, configuration) }
+        def offered(configuration)
+          @works.values.select { |work| !work.hidden && Conditions.met?(work.when, configuration) }
+        end
+
+        # Works that are in no list.
+        def hidden = @works.values.select(&:hidden).map(&:id)
 
         # The works and what they mean for the steps: ["pads"] -> ["pads", "open", "push"]
         def expanded(works) = works.flat_map { |id| [id, *@works.fetch(id).means] }.uniq
 
         # Do they only look and measure?
         def looking?(works) = works.any? && works.all? { |id| @works.fetch(id).looking }
+
+        # Of the works, those that a step has begun. steps: ids done at the axle
+        def begun(works, steps) = works.select { |id| @works.fetch(id).begun_by.intersect?(steps) }
 
         # Those of the works that see to any of these marks ("piston", "piston.wet").
         def answering(marks, works) = works.select { |id| @works.fetch(id).answers.intersect?(marks) }

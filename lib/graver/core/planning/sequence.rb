@@ -24,15 +24,12 @@ module Graver
           @rank = procedure.stages.each_with_index.to_h { |stage, at| [stage.id, at] }
         end
 
-        # [Lift] -> [Placed]
-        def call(lifts)
-          blocks.flat_map do |of, stages|
-            if of == "job"
-              stages.flat_map { |stage| shared(stage, lifts.flat_map(&:corners), nil) }
-            else
-              lifts.flat_map { |lift| lift(lift, stages, lift.equal?(lifts.last)) }
-            end
-          end
+        # The step in the words of a corner's approaches.
+        def tell(step, corner) = @sayings.tell(step, corner.configuration.fetch("schools", []))
+
+        # [Lift]; restoring: with the steps that only put right what a changed plan left undone -> [Placed]
+        def call(lifts, restoring: false)
+          all(lifts).reject { |placed| placed.step.restores && !restoring }
         end
 
         # The steps of the procedure in an order that respects every need, whatever the configuration.
@@ -56,6 +53,16 @@ module Graver
         end
 
         private
+
+        def all(lifts)
+          blocks.flat_map do |of, stages|
+            if of == "job"
+              stages.flat_map { |stage| shared(stage, lifts.flat_map(&:corners), nil) }
+            else
+              lifts.flat_map { |lift| lift(lift, stages, lift.equal?(lifts.last)) }
+            end
+          end
+        end
 
         # Runs of stages done once for the job, and those between them, done for each lift.
         def blocks
@@ -110,18 +117,16 @@ module Graver
         def at_corner(stage, corner, lift)
           by_stage[stage]
             .select { |step| step.applies?(corner.configuration) }
-            .map { |step| Placed.new(step: told(step, corner), lift:, axle: corner.axle, side: corner.side) }
+            .map { |step| Placed.new(step: tell(step, corner), lift:, axle: corner.axle, side: corner.side) }
         end
 
         # A shared step is there when any corner asks for it, and is told as the first of them does.
         def shared(stage, corners, lift)
           by_stage[stage].filter_map do |step|
             corner = corners.find { |each| step.applies?(each.configuration) }
-            Placed.new(step: told(step, corner), lift:, axle: nil, side: nil) if corner
+            Placed.new(step: tell(step, corner), lift:, axle: nil, side: nil) if corner
           end
         end
-
-        def told(step, corner) = @sayings.tell(step, corner.configuration.fetch("schools", []))
       end
     end
   end

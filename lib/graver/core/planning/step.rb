@@ -3,23 +3,27 @@
 module Graver
   module Core
     module Planning
-      # One step of a job. `needs` are ids of steps that come first where they apply. Facts: what the step requires and
-      # forbids when it begins, gives and takes away when it is done. `conditions` and `exceptions` limit where it
-      # applies. counts: StepCount of what is counted there, or nil; timer: StepTimer, or nil; reads: what is measured
-      # there; shows: ids of steps whose photos are looked at again there; acts: what a diagnostic unit does there, or
-      # nil; movement: what it is one movement with, where that stands beside it.
-      # `fasteners` are undone here, `tighten` are tightened to torque here. `does` are hazards. A gate can never be
-      # left out; one that `kills` can never be answered by "I did it otherwise" either.
+      # One step of a job. late: how it is done where it is only asked for when what it forbids is there already, or
+      # nil. `needs` are ids of steps that come first where they apply. Facts: what the step requires and forbids when
+      # it begins, gives and takes away when it is done. `conditions` and `exceptions` limit where it applies. counts:
+      # StepCount of what is counted there, or nil; timer: StepTimer, or nil; asks: StepQuestion, or nil; reads: what
+      # is measured there; shows: ids of steps whose photos are looked at again there; acts: what a diagnostic unit
+      # does there, or nil; movement: what it is one movement with, where that stands beside it. `fasteners` are undone
+      # here, `tighten` are tightened to torque here. `does` are hazards. A gate can never be left out; one that `kills`
+      # can never be answered by "I did it otherwise" either. One that `restores` is only in a plan that was changed
+      # while the brake was apart.
       Step =
         Value.define(
           :id,
           :stage,
           :text,
+          :late,
           :why,
           :movement,
           :counts,
           :timer,
           :acts,
+          :asks,
           :reads,
           :shows,
           :needs,
@@ -36,6 +40,7 @@ module Graver
           :cautions,
           :gate,
           :kills,
+          :restores,
           :does
         ) do
           # A step its owner wrote.
@@ -60,20 +65,27 @@ module Graver
               id:,
               stage:,
               text:,
+              late: nil,
               why: nil,
               movement: nil,
               counts: nil,
               timer: nil,
               acts: nil,
+              asks: nil,
               conditions: {
               },
               exceptions: {
               },
               gate: false,
               kills: false,
+              restores: false,
               **lists
             )
           end
+
+          # The step as it is done after its usual moment has passed.
+          def made_late = with(text: late, forbids: [], movement: nil)
+          def late? = !late.nil? && text == late
 
           # configuration as in Conditions.met?
           def applies?(configuration)

@@ -11,10 +11,13 @@ module Graver
         # the further stage, nil where there is none; reached_degrees; angle_within: how far an angle may be off ->
         # "ok", "under" or "over"
         def call(reached_newton_metres, torque, share:, angle_degrees: nil, reached_degrees: nil, angle_within: nil)
-          # past the torque a stretched bolt turns on: its peak says nothing, the angle does
-          return side(reached_degrees, angle_degrees - angle_within, angle_degrees + angle_within) if reached_degrees
+          stage = side(reached_newton_metres, *bounds(torque, share))
+          return stage unless angle_degrees
+          # without its torque, or without its angle, a bolt of two stages is not tight
+          return "under" if stage == "under" || reached_degrees.nil?
 
-          side(reached_newton_metres, *bounds(torque, share))
+          # past the torque a stretched bolt turns on: how far its peak is over says nothing, the angle does
+          side(reached_degrees, angle_degrees - angle_within, angle_degrees + angle_within)
         end
 
         # [least, most] in N·m

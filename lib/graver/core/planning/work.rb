@@ -5,7 +5,8 @@ module Graver
     module Planning
       # What can be done on an axle (knowledge/rules/scope.yml). means: what that is for the steps; asks, decides:
       # brake data it wants, and that an order of steps cannot do without; companions: works that go on the same axle;
-      # rotors: "new" or "turn"; looking: nothing is done but look and measure
+      # rotors: "new" or "turn"; looking: nothing is done but look and measure;
+      # begun_by: steps after which it stays in the job; hidden: only a command of its own chooses it
       Work =
         Entry.define(
           :id,
@@ -15,6 +16,8 @@ module Graver
           alone: false,
           looking: false,
           answers: [],
+          begun_by: [],
+          hidden: false,
           rotors: nil,
           decides: [],
           companions: [],

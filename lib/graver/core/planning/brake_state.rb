@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module Graver
+  module Core
+    module Planning
+      # What is true of the vehicle at a moment of a job: the facts that hold, each at its place ([fact], [fact, lift]
+      # or [fact, axle, side]).
+      class BrakeState
+        include Enumerable
+
+        # held: [place]
+        def initialize(procedure, held = [])
+          @procedure = procedure
+          @held = held.to_h { |place| [place, true] }
+        end
+
+        def each(&block) = @held.each_key(&block)
+        def holds?(place) = @held.key?(place)
+        def to_a = @held.keys
+
+        # The state after a step is done. places: FactPlaces::Places of it -> BrakeState
+        def after(places) = BrakeState.new(@procedure, (to_a | places.gives) - places.takes)
+
+        # The state as though a step had not been done: what it took off is off again.
+        def before(places) = BrakeState.new(@procedure, (to_a - places.gives) | places.takes)
+
+        # Places of what is not together -> [place]
+        def apart = @held.keys.select { |place| @procedure.facts[place.first]&.apart }
+      end
+    end
+  end
+end

@@ -1,0 +1,125 @@
+# frozen_string_literal: true
+
+module Graver
+  module Core
+    module Planning
+      # Walks what is left of a plan from the state of the brake, and mends it where a step does not find what it needs:
+      # a step is added that gives it, one that was undone since is done again, one whose moment has passed is done in
+      # another way or left out. At the end nothing may be apart.
+      class ReplanWalk
+        # placed: [Placed] of everything that may be needed, in order; held: [place]; apart: callable (place) -> must it
+        # not hold at the end?
+        def initialize(procedure, lifts, placed, held, apart:)
+          @procedure = procedure
+          @places = FactPlaces.new(procedure, lifts)
+          @all = placed
+          @held = held
+          @apart = apart
+          @rank = placed.each_with_index.to_h { |each, at| [each.key, at] }
+          @given = placed.flat_map { |each| of(each).gives }.to_h { |place| [place, true] }
+          @late = {}
+        end
+
+        # asked: keys of the steps that are wanted; done: keys of those done -> [[Placed], [key]] of those that are left
+        # and those done, in order. Raises Replan::Impossible.
+        def call(asked, done)
+          @done = @rank.keys & done
+          @chosen = (asked & @rank.keys).to_h { |key| [key, true] }
+          leave_out_what_holds
+          nil while mend
+          kept = @all.select { |each| @chosen.key?(each.key) || @done.include?(each.key) }
+          [kept.map { |each| @late.fetch(each.key, each) }, @done]
+        end
+
+        private
+
+        def of(placed) = @places.of(placed)
+        def left = @all.select { |each| @chosen.key?(each.key) && !@done.include?(each.key) }
+
+        # Steps of making safe and taking apart whose end is there already.
+        def leave_out_what_holds
+          left.each do |each|
+            gives = of(each).gives
+            next unless Replan::OPENING.include?(each.step.stage) && gives.any? && gives.all? { |place| held?(place) }
+
+            @chosen.delete(each.key)
+          end
+        end
+
+        def held?(place) = @held.include?(place)
+
+        # Walks until something is amiss and mends it -> true, or nil when all is well.
+        def mend
+          holds = @held.to_h { |place| [place, true] }
+          left.each do |each|
+            each = @late.fetch(each.key, each)
+            mended = mend_step(each, holds)
+            return mended if mended
+
+            @places.apply(each, holds)
+          end
+          loose = holds.keys.find(&@apart)
+          loose && close(loose)
+        end
+
+        # nil when the step finds what it needs
+        def mend_step(placed, holds)
+          missing = of(placed).requires.find { |place| !holds.key?(place) && asked_for?(place) }
+          return give(missing, placed) if missing
+
+          standing = of(placed).forbids.find { |place| holds.key?(place) }
+          standing && take(standing, placed)
+        end
+
+        # An optional fact that nothing gives is not asked for.
+        def asked_for?(place) = @given.key?(place) || !@procedure.facts.fetch(place.first).optional
+
+        def give(place, placed)
+          again(place, placed, :gives) || add(place, placed, :gives) ||
+            raise(Replan::Impossible.new(placed, "requires", place))
+        end
+
+        def take(place, placed)
+          add(place, placed, :takes) || again(place, placed, :takes) || late(placed) || moot(placed) ||
+            raise(Replan::Impossible.new(placed, "forbids", place))
+        end
+
+        def close(place)
+          add(place, nil, :takes) || again(place, nil, :takes) || raise(Replan::Impossible.new(nil, "apart", place))
+        end
+
+        # The nearest earlier step that does it and is not in the plan.
+        def add(place, placed, does)
+          found = earlier(placed).reject { |each| @chosen.key?(each.key) || @done.include?(each.key) }
+          step = found.reverse.find { |each| of(each)[does].include?(place) } or return
+          @chosen[step.key] = true
+        end
+
+        # The nearest earlier step that did it, and was undone since.
+        def again(place, placed, does)
+          step = earlier(placed).reverse.find { |each| @done.include?(each.key) && of(each)[does].include?(place) }
+          return unless step
+
+          @done -= [step.key]
+          @chosen[step.key] = true
+        end
+
+        def earlier(placed) = placed ? @all.take(@rank.fetch(placed.key)) : @all
+
+        def late(placed)
+          return if placed.step.late.nil? || placed.step.late?
+
+          @late[placed.key] = placed.with(step: placed.step.made_late)
+        end
+
+        # A step whose moment has passed, and that nothing waits for.
+        def moot(placed)
+          return if placed.step.gate || left.any? { |each| of(each).requires.intersect?(of(placed).gives) }
+
+          @chosen.delete(placed.key)
+          true
+        end
+      end
+    end
+  end
+end

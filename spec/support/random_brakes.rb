@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+require "prop_check"
+require_relative "plan_builders"
+
+# Any brake that can be bought, with works and approaches at random.
+module RandomBrakes
+  def self.included(base) = base.include(PlanBuilders)
+
+  def any(values) = PropCheck::Generators.one_of(*values.map { |value| PropCheck::Generators.constant(value) })
+  def some(values) = PropCheck::Generators.array(any(values), min: 1, max: 5, empty: false)
+
+  # One axle of anything that can be bought, with works at random.
+  def random_setup(axle, kind, choices)
+    caliper, vehicle = kind
+    parking, retention, springs, hose, sensors, works, schools, bracket, holder, driven, trims = choices
+    bike = vehicle == "motorcycle"
+    parking = "none" if bike || axle == "front" || (caliper == "fixed_opposed" && %w[cable electric].include?(parking))
+    works = works.uniq - (parking == "drum_in_hat" ? [] : ["shoes"])
+    fitted = {
+      vehicles: vehicle,
+      calipers: caliper,
+      parking_brakes: parking,
+      retentions: bike ? "bolts" : retention,
+      springs:,
+      hose_fittings: hose,
+      brackets: bracket,
+      hose_holders: bike ? "clip" : holder,
+      driven:,
+      trims: bike ? "none" : trims,
+      schools:
+    }
+    setup(axle, works.empty? ? ["pads"] : works, sensors:, **fitted)
+  end
+
+  def kinds = KNOWLEDGE.calipers.flat_map { |caliper| caliper.vehicles.map { |vehicle| [caliper.id, vehicle] } }
+  def schools
+    PropCheck::Generators.tuple(
+      *KNOWLEDGE.schools.fetch("job").map { |kind, school| any(school["options"].keys.map { |id| "#{kind}.#{id}" }) }
+    )
+  end
+  def choices
+    PropCheck::Generators.tuple(
+      any(%w[none cable electric drum_in_hat]),
+      any(%w[nothing screws push_off ring hub_ring stud_clips bolts captive]),
+      any(%w[none spread outer]),
+      any(%w[banjo screwed pipe]),
+      any([[], ["left"], %w[left right]]),
+      some(rules.ids - rules.hidden),
+      schools,
+      any(%w[separate stays none]),
+      any(%w[clip bolt]),
+      any(%w[front rear all]),
+      any(%w[none cover caps locking])
+    )
+  end
+end
