@@ -117,7 +117,11 @@ RSpec.describe "Readings in the middle of a job in the API" do
       expect(plan["halts"]).to contain_exactly(
         include("must" => true, "works" => include("caliper", "pads"), "text" => /Left piston: wet.*leak/)
       )
-      plan = ask(:put, address("/scope"), { axles: { front.to_s => plan["halts"].first["works"] }, reasons: {} })
+      anew = { axles: { front.to_s => plan["halts"].first["works"] }, reasons: {} }
+      # how the hose is joined decides how it comes off: asked now that it matters
+      expect(fields(ask(:put, address("/scope"), anew))).to eq("axles.#{front}" => "missing")
+      know(front, ["hose.fitting", "banjo", nil])
+      plan = ask(:put, address("/scope"), anew)
       expect(plan["halts"]).to be_empty
     end
   end

@@ -205,7 +205,8 @@ RSpec.describe "Jobs in the API" do
     resolve_all
     ask(:patch, address, { state: "ready" })
     tick_until("front.chock")
-    expect(ask(:patch, address, { state: "dropped" })["state"]).to eq("dropped")
+    expect(fields(ask(:patch, address, { state: "dropped" }))).to eq("leave_apart" => "missing")
+    expect(ask(:patch, address, { state: "dropped", leave_apart: true })["state"]).to eq("dropped")
     expect(ask(:post, address("/restore"))).to include("state" => "started", "ticked" => include("front.chock"))
     expect(fields(ask(:post, address("/restore")))).to eq("state" => "not_dropped")
   end

@@ -2,6 +2,7 @@
 
 require "capybara/rspec"
 require "capybara/cuprite"
+require_relative "careful_mechanic"
 require_relative "demo_file"
 
 FLAGS =

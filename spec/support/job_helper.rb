@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "api_helper"
+require_relative "careful_mechanic"
 
 # One job of the front axle, through the API.
 module JobHelper
@@ -37,10 +38,15 @@ module JobHelper
   # Ticks off everything up to a step, this one too.
   def tick_until(last = nil)
     keys = ask(:get, address)["steps"].map { |step| step["key"] }
-    ticks = Graver::Service::Planning::JobTicks.new(context)
-    keys.take(last ? keys.index(last) + 1 : keys.length).each { |key| ticks.tick(job["id"], [key], true) }
+    keys.take(last ? keys.index(last) + 1 : keys.length).each { |key| do_step(key) }
   end
 
-  def finish(**given) = ask(:post, address("/finish"), { odometer: { value: "60000" }, **given })
+  def do_step(key) = CarefulMechanic.new(-> { context }, job["id"]).do_step(key)
+
+  # What was noticed before is gone, where nothing else is said.
+  def finish(**given)
+    symptoms = ask(:get, address)["symptoms"].map { |each| { id: each["id"], gone: true } }
+    ask(:post, address("/finish"), { odometer: { value: "60000" }, symptoms:, **given })
+  end
   def step(plan, key) = plan["steps"].find { |each| each["key"] == key }
 end

@@ -177,8 +177,8 @@ RSpec.describe "Trust in the browser", :demo do
 
   it "finishes a job into the log, with the odometer and what went on" do
     job = context.store.jobs.find(2)
-    ticks = Graver::Service::Planning::JobTicks.new(context)
-    (Graver::Service::Planning::Jobs.new(context).step_keys(job) - job.ticked).each { |key| ticks.tick(2, [key], true) }
+    left = Graver::Service::Planning::Jobs.new(context).step_keys(job) - job.ticked
+    CarefulMechanic.new(-> { context }, 2).do_all(left)
     page.visit "/#/jobs/2"
     page.click_button "Finish job"
     page.within("form[aria-label='Finish the job']") do
@@ -223,6 +223,14 @@ RSpec.describe "Trust in the browser", :demo do
     expect(page).to have_css("[data-step='rear.left.piston_home'] [role=alert]", text: "12.90 mm").and have_no_css(
             "[data-step='rear.left.piston_home'].done"
           )
+    page.click_button "Plan new rotors"
+    # what holds the rotor decides how it comes off: asked for now that it matters
+    expect(page).to have_css(".halt .fault", text: /enter .* in the brake data first/i)
+    expect(page).to have_link("Enter it in the brake data", href: "#/axles/4/brake-data")
+    Graver::Service::Household::RecordBrakeData.new(context).call(
+      4,
+      [{ key: "rotor.retention", value: "nothing", unit: nil, source: "manual" }]
+    )
     page.click_button "Plan new rotors"
     expect(page).to have_no_text("Stop here").and have_css("h1", text: "new rotors")
     page.click_link "Parts"

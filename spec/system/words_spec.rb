@@ -16,7 +16,7 @@ RSpec.describe "The household's words", :demo do
     expect(page).to have_css("html[data-words*='disc']", visible: :all)
     expect(page).to have_checked_field("disc", visible: :all)
     {
-      "/#/" => "discard thickness",
+      "/#/" => "The brake is apart",
       "/#/vehicles/1/findings" => "One face of the disc is far worse",
       "/#/vehicles/1/look-over" => "Front left disc",
       "/#/axles/1/wear" => "Left disc",

@@ -13,7 +13,11 @@ module Graver
     # or nil;
     # ready_because: why it is ready in spite of gaps; otherwise: { step key => { "because", "text", "day" } }, steps
     # the owner did
-    # another way, and cleared: keys of those made good since; closed: what it came to (Service::FinishJob), or nil
+    # another way, and cleared: keys of those made good since; closed: what it came to (Service::FinishJob), or nil;
+    # basis: what it is planned by since it began or was planned anew (Service::Planning::Basis), with "event", or nil;
+    # since: [[kind, step key]] of what was ticked, unticked or answered for since then; apart: [[fact, place, ...]] of
+    # what is not together; answers: { step key => id of the newest answer }; started_on: Date
+    # or nil
     Job =
       Core::Value.define(
         :id,
@@ -34,7 +38,12 @@ module Graver
         :ready_because,
         :otherwise,
         :cleared,
-        :closed
+        :closed,
+        :basis,
+        :since,
+        :apart,
+        :answers,
+        :started_on
       ) do
         # { axle id => [work] }. An early job had no scope: pads on the axle it began with.
         def works = scope ? scope.fetch("axles").transform_keys(&:to_i) : { axle_id => ["pads"] }

@@ -9,6 +9,8 @@ module Graver
     class Jobs
       # Events that move a job on; the newest of them is its state.
       STATES = %w[draft ready started finished dropped].freeze
+      # Events that say of a step that it was done, or was not after all.
+      DOING = %w[ticked unticked otherwise].freeze
 
       def initialize(database)
         @database = database
@@ -24,7 +26,7 @@ module Graver
       # kind: "planned" (value: day), "ticked" or "unticked" (value: step key), a state, or one of those with a Hash:
       # "scope", "approach", "new_part", "torqued", "adjusted", "unadjusted", "noted", "chose", "settled", "quoted",
       # "otherwise",
-      # "finished";
+      # "finished", "basis", "apart" (value: { "places" }), "together" (value: { "because" });
       # "cleared"
       # (value: step key). -> id of the event
       def record_event(id, kind, value = nil, at:)
@@ -93,9 +95,26 @@ module Graver
           **chosen,
           notes:,
           otherwise: otherwise(events),
-          cleared: by_kind["cleared"].map { |event| event[:value] }
+          cleared: by_kind["cleared"].map { |event| event[:value] },
+          started_on: parsed(by_kind["started"].first)&.fetch("day")&.then { |day| Date.iso8601(day) },
+          answers: merged(by_kind["answered"], "step", "answer"),
+          **whereabouts(events)
         )
       end
+
+      # What the job is planned by, what was done since, and what is not together.
+      def whereabouts(events)
+        at = events.rindex { |event| event[:kind] == "basis" }
+        last = events.reverse.find { |event| %w[apart together].include?(event[:kind]) }
+        {
+          basis: at && parsed(events[at]).merge("event" => events[at][:id]),
+          since:
+            events.drop(at ? at + 1 : 0).select { |event| DOING.include?(event[:kind]) }.map { |event| did(event) },
+          apart: last && last[:kind] == "apart" ? parsed(last).fetch("places") : []
+        }
+      end
+
+      def did(event) = [event[:kind], event[:kind] == "otherwise" ? parsed(event).fetch("step") : event[:value]]
 
       def parsed(event)
         event && event[:value] && JSON.parse(event[:value])
@@ -123,6 +142,8 @@ module Graver
         events.each_with_object([]) do |event, done|
           done.delete(event[:value]) if %w[ticked unticked].include?(event[:kind])
           done << event[:value] if event[:kind] == "ticked"
+          # what was undone since is to be done again
+          done.replace(done & parsed(event).fetch("done")) if event[:kind] == "basis"
         end
       end
 
@@ -130,6 +151,8 @@ module Graver
       def otherwise(events)
         events.each_with_object({}) do |event, found|
           found.delete(event[:value]) if %w[ticked unticked].include?(event[:kind])
+          (done = parsed(event).fetch("done")) && found.select! { |step, _| done.include?(step) } if event[:kind] ==
+            "basis"
           next unless event[:kind] == "otherwise"
 
           said = parsed(event)

@@ -9,6 +9,7 @@ module Graver
           optional(:planned_for).maybe(:string, max_size?: 20)
           optional(:state).maybe(:string, included_in?: %w[draft ready started dropped])
           optional(:because).maybe(:string, max_size?: 500)
+          optional(:leave_apart).maybe(:bool)
         end
       end
     end

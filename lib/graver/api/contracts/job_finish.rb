@@ -25,8 +25,17 @@ module Graver
                 optional(:unit).maybe(:string, included_in?: READING_UNITS - %w[percent share])
               end
             end
+          optional(:symptoms)
+            .value(:array, max_size?: 20)
+            .each do
+              hash do
+                required(:id).filled(:string, max_size?: 40)
+                required(:gone).filled(:bool)
+              end
+            end
           optional(:open_ends).value(:array, max_size?: MOST_OPEN).each(:string, max_size?: 1000)
           optional(:hours).maybe(:string, max_size?: 20)
+          optional(:do_not_drive).maybe(:bool)
           optional(:spent).maybe(:string, max_size?: 20)
         end
       end

@@ -17,6 +17,7 @@ module Graver
           optional(:angle).maybe(:string, max_size?: 20)
           optional(:wrench).maybe(:string, max_size?: 80)
           optional(:simulated).filled(:bool)
+          optional(:felt).maybe(:bool)
           optional(:answer).maybe(:string, included_in?: %w[renewed loosened kept])
           optional(:because).maybe(:string, max_size?: 500)
         end

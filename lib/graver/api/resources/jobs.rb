@@ -12,9 +12,13 @@ module Graver
         put "/jobs/:id/scope", :change_scope
         post "/jobs/:id/finish", :finish_job
         post "/jobs/:id/restore", :restore_job
+        post "/jobs/:id/put-back", :put_back_job
+        post "/jobs/:id/pause", :pause_job
+        post "/jobs/:id/together", :job_together
         get "/jobs/:id/progress", :progress
         get "/jobs/:id/bed-in", :bed_in
         post "/jobs/:id/ticks", :tick
+        post "/jobs/:id/answers", :answer_step
         post "/jobs/:id/torques", :record_torque
         post "/jobs/:id/unit-acts", :act_by_unit, 201
         post "/jobs/:id/readings", :record_readings
@@ -48,6 +52,9 @@ module Graver
 
         def finish_job = answer(Service::Planning::FinishJob.new(context).call(id, payload(Contracts::JobFinish)))
         def restore_job = answer(planning.take_back(id))
+        def put_back_job = answer(planning.put_back(id))
+        def pause_job = answer(planning.pause(id))
+        def job_together = with(Contracts::Together) { |given| planning.together(id, given[:because]) }
         def tick
           given = payload(Contracts::Tick)
           Serializers::JobProgress.call(progress_of.call(ticks.tick(id, given[:steps], given[:done])))
@@ -73,6 +80,7 @@ module Graver
           with(Contracts::JobReadings) { |given| Service::Planning::JobReadings.new(context).call(id, given) }
         end
 
+        def answer_step = with(Contracts::StepAnswer) { |given| ticks.answer(id, given[:step], given[:answer]) }
         def do_otherwise = with(Contracts::Otherwise) { |given| ticks.otherwise(id, given[:step], given[:because]) }
         def clear_skipped = with(Contracts::Cleared) { |given| ticks.clear(id, given[:step]) }
         def resolve

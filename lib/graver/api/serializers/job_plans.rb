@@ -17,7 +17,7 @@ module Graver
             readiness: plan.readiness.map { |item| item(item) },
             scope: JobScopes.new(@knowledge).call(plan.scope)
           }
-          ahead = { halts: plan.halts.map { |halt| halt(halt) }, fits: fits(plan) }
+          ahead = { halts: plan.halts.map { |halt| halt(halt) }, fits: fits(plan), **standing(plan) }
           card = {
             torque: plan.torque.map { |set| TorqueLines.new(@knowledge).call(set) },
             fluid: fluid(plan.fluid),
@@ -67,6 +67,19 @@ module Graver
           }
         end
 
+        # Where the brake stands: what is apart, and why the vehicle is not driven.
+        def standing(plan)
+          job = plan.job
+          {
+            apart: job ? Service::Overview::ApartBrakes.said(@knowledge, job.apart) : [],
+            stops: plan.stops,
+            symptoms:
+              plan.symptoms.map { |seen| { id: seen.mark.id, label: seen.mark.label, severity: seen.severity } },
+            planned: job&.basis&.fetch("event"),
+            undriven: !job&.basis.nil? && !job.basis.fetch("road")
+          }
+        end
+
         def revision(plan)
           Service::Base::Revision.of(
             Service::Planning::JobMatter.fields(@knowledge, plan.job, plan.overview.vehicle.axles)
@@ -79,7 +92,8 @@ module Graver
               "parts" => [],
               "sets" => [],
               "look_over" => nil,
-              **job.closed.slice("hours", "spent", "day", "parts", "sets", "look_over")
+              "do_not_drive" => [],
+              **job.closed.slice("hours", "spent", "day", "parts", "sets", "look_over", "do_not_drive")
             }
         end
 

@@ -17,6 +17,7 @@ module Graver
             waits_for: progress.waits.reject { |_, keys| keys.empty? },
             otherwise: job.otherwise.transform_values { |said| said["because"] },
             halted: progress.halted,
+            planned: job.basis&.fetch("event"),
             torques: Torques.call(job)
           }
         end

@@ -57,12 +57,22 @@ module Graver
             tools: tools(step),
             reads: reads(placed),
             acts: step.acts,
+            asks: step.asks && asks(placed, plan),
             counts: step.counts&.to_h,
             timer: step.timer&.to_h,
             event: plan.ordered.events[placed.key] || plan.ordered.events[step.id],
             own: step.id.start_with?("own-"),
             photos: @photos.call(placed).to_h.transform_values { |photos| Photos.call(photos) },
             **notes(placed, plan)
+          }
+        end
+
+        def asks(placed, plan)
+          question = placed.step.asks
+          {
+            text: question.text,
+            answers: question.answers.map { |answer| answer.to_h.slice(:id, :label, :good) },
+            answer: plan.job&.answers&.fetch(placed.key, nil)
           }
         end
 

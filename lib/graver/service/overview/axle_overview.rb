@@ -29,13 +29,13 @@ module Graver
           @knowledge = context.knowledge
         end
 
-        # limit_mm: for "what if".
-        def call(file, limit_mm: file.limit_mm)
+        # limit_mm: for "what if"; jobs: [Storage::Job] of the vehicle
+        def call(file, limit_mm: file.limit_mm, jobs: [])
           answer = Axles::AxleAnswer.new(@context).call(file, limit_mm:)
           all_seen = CurrentConditions.new(@knowledge).call(file.look_overs)
           seen = all_seen.select { |each| each.axle_id == file.axle.id }
           findings = AxleFindings.new(@knowledge).call(file, answer, all_seen)
-          measures = measures(file, answer, seen, findings)
+          measures = { **measures(file, answer, seen, findings), **ApartBrakes.measures(@knowledge, jobs, file.axle) }
           with_pads = AxleRotors.new(@context).call(file, answer, all_seen, findings, with_pads: true)
           rotors =
             (

@@ -89,7 +89,7 @@ module Graver
         def overview(vehicle, files, all)
           jobs = all.select { |job| vehicle.axles.any? { |axle| axle.id == job.axle_id } }
           look_overs = files.first&.look_overs || []
-          axles = files.map { |file| AxleOverview.new(@context).call(file) }
+          axles = files.map { |file| AxleOverview.new(@context).call(file, jobs:) }
           fluid = fluid(look_overs)
           Overview.new(
             vehicle:,

@@ -13,7 +13,7 @@ module Graver
         MONEY = (0..1_000_000)
 
         # given: { date: ISO day or nil, odometer: { value:, unit:, keep: }, fitted: [{ axle:, part:, value:, unit:
-        # }], hours:, spent: }
+        # }], hours:, spent:, do_not_drive: together, but not to be driven }
         # -> Storage::Job. Raises InvalidEntry with every fault by field, NotFound.
         def call(id, given)
           plan = @store.transaction { finish(going(id), given) }
@@ -28,13 +28,37 @@ module Graver
         def finish(job, given)
           require_ready(job)
           plan = @plans.of_job(job)
-          refuse_open(plan, job)
-          entered = entered(plan, given)
+          gone = answered_symptoms(plan, given)
+          stops = plan.stops | still_there(plan, gone, given)
+          road = job.basis.nil? || job.basis.fetch("road")
+          parked = given[:do_not_drive] || stops.any? || !road
+          refuse_open(plan, job, parked:)
+          refuse_to_drive(stops, road:) unless given[:do_not_drive]
+          refuse_apart(job, parked:)
+          entered = entered(plan, given, gone)
           log = @store.look_overs.add(**entered.delete(:look_over), **written(plan, job))
           entered[:used].take
-          record(job, "finished", closed(plan, entered, log))
-          leave_open(plan, given[:open_ends].to_a)
+          record(
+            job,
+            "finished",
+            { **closed(plan, entered, log), do_not_drive: given[:do_not_drive] ? stops : nil }.compact
+          )
+          Apart.new(@context).close(job, Texts.say("jobs.together_again"))
+          leave_open(
+            plan,
+            given[:open_ends].to_a + bed_in_left(plan, job) + (given[:do_not_drive] ? to_order(plan, stops) : [])
+          )
           plan
+        end
+
+        # A bed-in that is not finished stays with the vehicle.
+        def bed_in_left(plan, job)
+          left = plan.ordered.placed.select { |placed| placed.step.id.start_with?("bed_in") }
+          left = left.reject { |placed| job.done.include?(placed.key) }
+          left.map do |placed|
+            said = plan.wording(@context.knowledge).trade(placed.step.text)
+            Texts.say("jobs.bed_in_open", step: said)[0, Axles::OpenEnds::LONGEST]
+          end
         end
 
         # What was found on the way and not seen to stays with the vehicle.
@@ -54,15 +78,65 @@ module Graver
           { note: "Job: #{title}", at: @context.now, job_id: job.id }
         end
 
-        # A job is not finished while a safety gate before the follow-up is open, nor against a verdict.
-        def refuse_open(plan, job)
+        # Every symptom that stood is asked about after the first stops; a vehicle that isn't driven can't tell ->
+        # ids of those that are gone
+        def answered_symptoms(plan, given)
+          @unsaid = []
+          return [] if given[:do_not_drive]
+
+          said = given[:symptoms].to_a.to_h { |each| [each[:id], each[:gone]] }
+          open = plan.symptoms.reject { |seen| said.key?(seen.mark.id) }
+          faults =
+            open.map do |seen|
+              message = Texts.say("jobs.symptom_gone", symptom: seen.mark.label)
+              InvalidEntry::Fault.new(field: "symptoms.#{seen.mark.id}", code: "missing", message:)
+            end
+          @unsaid = faults
+          said.select { |_, gone| gone }.keys
+        end
+
+        # A symptom that forbids to drive does so until it is gone.
+        def still_there(plan, gone, given)
+          said = given[:symptoms].to_a.map { |each| each[:id] } - gone
+          plan
+            .symptoms
+            .select { |seen| seen.severity == "stop" && said.include?(seen.mark.id) }
+            .map { |seen| [Formats.sentence(seen.text), seen.caution].compact.join(" ") }
+        end
+
+        # What forbids to drive, and what it takes, in a line each.
+        def to_order(plan, stops)
+          buy = @plans.missing(plan)
+          stops.map { |text| Texts.say("jobs.not_driven", because: text)[0, Axles::OpenEnds::LONGEST] } +
+            (buy.any? ? [Texts.say("jobs.order_these", parts: buy.join(", "))] : [])
+        end
+
+        # While anything says that the vehicle is not driven, a job ends only by saying that it isn't.
+        def refuse_to_drive(stops, road:)
+          return if stops.empty? && road
+
+          reasons = stops.empty? ? Texts.say("jobs.not_tried") : stops.join(" ")
+          raise InvalidEntry.of("do_not_drive", "missing", Texts.say("jobs.finish_undriven", reasons:))
+        end
+
+        # A job is not finished while a safety gate before the follow-up is open, nor against a verdict, nor apart.
+        # parked: the vehicle is not driven.
+        def refuse_open(plan, job, parked:)
           raise InvalidEntry.of("state", "no_order", Texts.say("jobs.no_order")) unless plan.ordered.placed&.any?
           raise InvalidEntry.of("state", "replan", plan.halts.map(&:text).join(" ")) if plan.halts.any?
 
-          stages = @context.knowledge.procedure.stages.map(&:id) - ["follow_up"]
+          stages = @context.knowledge.procedure.stages.map(&:id) - ["follow_up", *("road" if parked)]
           open = Planning::Steps.new(@context.knowledge).progress(plan.ordered, job.done).open_gates(stages)
           faults = open.map { |each| gate(each.key, OrderFaults.named(each)) } + loose(plan, job)
           raise InvalidEntry, faults if faults.any?
+        end
+
+        def refuse_apart(job, parked:)
+          left = job.apart.reject { |place| parked && place.first == "untried" }
+          return if left.empty?
+
+          places = Overview::ApartBrakes.said(@context.knowledge, left).join(". ")
+          raise InvalidEntry.of("state", "gate_open", Texts.say("jobs.still_apart", places:))
         end
 
         def gate(key, message) = InvalidEntry::Fault.new(field: "steps.#{key}", code: "gate_open", message:)
@@ -79,10 +153,11 @@ module Graver
           end
         end
 
-        def entered(plan, given)
+        def entered(plan, given, gone)
           @faults = []
           stamp = stamp(plan, given)
-          outcome = JobOutcome.new(@context, plan)
+          refuse_before_start(plan.job, stamp)
+          outcome = JobOutcome.new(@context, plan, gone:)
           fits =
             outcome.fits.map do |fit|
               fit_row(
@@ -92,6 +167,7 @@ module Graver
             end
           hours = optional("hours", given[:hours], HOURS)
           spent = optional("spent", given[:spent], MONEY)
+          @faults.concat(@unsaid)
           raise_faults
 
           readings = fits.flat_map { |fit, row| rows(fit, row) } + outcome.answered
@@ -108,6 +184,16 @@ module Graver
             sets: outcome.ended(stamp.odometer_km),
             day: stamp.date.iso8601
           }
+        end
+
+        def refuse_before_start(job, stamp)
+          return if stamp.nil? || job.started_on.nil? || stamp.date >= job.started_on
+
+          @faults << InvalidEntry::Fault.new(
+            field: "date",
+            code: "out_of_range",
+            message: Texts.say("jobs.before_start")
+          )
         end
 
         def stamp(plan, given)

@@ -20,6 +20,26 @@ module Graver
           @store.jobs.find(job.id)
         end
 
+        # What is not together after what was just recorded is kept beside it. -> Storage::Job
+        def note_apart(job)
+          return job unless job.basis
+
+          places = Replanning.new(@context).state(job).apart
+          places == job.apart ? job : record(job, "apart", { places: })
+        end
+
+        # What a job that begins is planned by is kept with it.
+        def begin_work(job)
+          record(job, "started", { day: @context.today.iso8601 }) if job.state == "ready"
+          keep_basis(@store.jobs.find(job.id))
+        end
+
+        def keep_basis(job)
+          return job if job.basis || job.state != "started"
+
+          record(job, "basis", Replanning.new(@context).begin(job))
+        end
+
         def put(id, kind, value)
           job = going(id)
           @store.transaction { record(job, kind, value) }
@@ -73,7 +93,7 @@ module Graver
         # A reason in the owner's words. Raises InvalidEntry.
         def words(field, text)
           text = text.to_s.strip
-          raise InvalidEntry.of(field, "missing", Texts.say("faults.few_words")) if text.empty?
+          raise InvalidEntry.of(field, "missing", Texts.say("faults.few_words")) unless text.match?(/\p{L}{2}/)
 
           if text.length > LONGEST_NOTE
             raise(InvalidEntry.of(field, "too_long", Texts.say("faults.too_long", most: LONGEST_NOTE)))

@@ -15,10 +15,17 @@ module Graver
           %w[rotor resurfaced] => "jobs.fit_machined"
         }.freeze
 
-        # plan: JobPlan::Plan
-        def initialize(context, plan)
+        # Marks of things that do not move as they should, and the one that says that they do again.
+        STUCK = { "slide_pins" => %w[stiff seized], "piston" => %w[sticky stuck] }.freeze
+        FREE = "free"
+        # Works that renew them.
+        RENEWED_BY = { "slide_pins" => %w[pins caliper], "piston" => %w[caliper] }.freeze
+
+        # plan: JobPlan::Plan; gone: ids of symptoms that its owner says are gone
+        def initialize(context, plan, gone: [])
           @context = context
           @plan = plan
+          @gone = gone
         end
 
         # JobPlan::Plan -> [Fit]
@@ -31,11 +38,12 @@ module Graver
           end
         end
 
-        # Rows for the log: fluid renewed, marks the work answered, pins made free.
+        # Rows for the log: fluid renewed, marks the work answered, pins made free, symptoms that are gone.
         def answered
           axles = @plan.scope.included
           renewed = axles.any? { |axle| axle.works.include?("bleed") } ? [{ event: "renewed", part: "fluid" }] : []
-          renewed + axles.flat_map { |axle| marks(axle) + freed(axle) }.uniq
+          symptoms = @plan.symptoms.select { |seen| @gone.include?(seen.mark.id) }
+          renewed + axles.flat_map { |axle| marks(axle) + freed(axle) }.uniq + symptoms.map { |seen| row(seen) }
         end
 
         # The sets that end here: [{ axle:, part:, life_km:, last_mm:, last_on: }], what is not known nil.
@@ -75,28 +83,63 @@ module Graver
           supply&.thickness && [supply.thickness, supply.unit || "mm"]
         end
 
-        # Marks that stand now and that the works of this axle answer.
+        # Marks that stand now and that a work has answered where they are: one whose step was left out answers none.
         def marks(axle)
-          answers = axle.works.flat_map { |work| @context.knowledge.work(work).answers }
-          standing =
-            (axle.overview.seen + @plan.overview.seen).select do |seen|
-              answers.intersect?([seen.item.id, "#{seen.item.id}.#{seen.mark.id}"])
-            end
-          standing.map do |seen|
-            { event: "answered", axle_id: seen.axle_id, side: seen.side, part: "#{seen.item.id}.#{seen.mark.id}" }
+          axle
+            .overview
+            .seen
+            .select { |seen| answering(axle, seen).any? { |work| done?(work, axle.name, seen.side) } }
+            .map { |seen| row(seen) }
+        end
+
+        def answering(axle, seen)
+          @context.knowledge.scope_rules.answering([seen.item.id, "#{seen.item.id}.#{seen.mark.id}"], axle.works)
+        end
+
+        # Was a work done at this wheel?
+        def done?(work, axle, side)
+          steps = @context.knowledge.work(work).begun_by
+          return true if steps.empty?
+
+          sides = side ? [side, "both"] : %w[left right both]
+          done = @plan.job&.done || []
+          steps.product(sides).any? { |step, at| done.include?("#{axle}.#{at}.#{step}") }
+        end
+
+        def row(seen)
+          part = "#{seen.item.id}.#{seen.mark.id}"
+          { event: "answered", axle_id: seen.axle_id, side: seen.side, part: }.compact
+        end
+
+        # What had been stuck wears otherwise from here on: once it was marked as free again, or was renewed.
+        def freed(axle)
+          sides = before(axle).select { |seen| moves_again?(axle, seen) }.map(&:side)
+          sides.uniq.map { |side| { event: "freed", axle_id: axle.file.axle.id, part: "pad", side: } }
+        end
+
+        # What was stuck when the job began.
+        def before(axle)
+          earlier = @plan.overview.look_overs.reject { |look_over| mine?(look_over) }
+          Overview::CurrentConditions
+            .new(@context.knowledge)
+            .call(earlier)
+            .select { |seen| seen.axle_id == axle.file.axle.id && STUCK.fetch(seen.item.id, []).include?(seen.mark.id) }
+        end
+
+        def moves_again?(axle, seen)
+          renewed = RENEWED_BY.fetch(seen.item.id) & axle.works
+          return true if renewed.any? { |work| done?(work, axle.name, seen.side) }
+
+          @plan.overview.look_overs.any? do |look_over|
+            mine?(look_over) && look_over.conditions.any? { |each| same_thing?(each, seen) && each.mark == FREE }
           end
         end
 
-        # What had been stuck wears otherwise from here on.
-        def freed(axle)
-          return [] unless axle.works.intersect?(%w[pads pins caliper])
-
-          stuck =
-            axle.overview.seen.select do |seen|
-              %w[slide_pins piston].include?(seen.item.id) && %w[stiff seized sticky stuck].include?(seen.mark.id)
-            end
-          stuck.map(&:side).uniq.map { |side| { event: "freed", axle_id: axle.file.axle.id, part: "pad", side: } }
+        def same_thing?(condition, seen)
+          condition.to_h.values_at(:axle_id, :side, :item) == [seen.axle_id, seen.side, seen.item.id]
         end
+
+        def mine?(look_over) = !@plan.job.nil? && look_over.job_id == @plan.job.id
 
         def set(fit, odometer_km)
           positions = fit.part == "pad" ? fit.sides.product(%w[inner outer]) : fit.sides.zip

@@ -12,7 +12,7 @@ module Graver
         # sentence]];
         # halts: [Planning::Scope::Halt] of a job under way;
         # places: knowledge entries of what goes where; notes: { step id => [note of an earlier job] };
-        # photos: [Storage::Photo] of the vehicle
+        # photos: [Storage::Photo] of the vehicle; stops: [sentence] of a job under way, why the vehicle is not driven
         Plan =
           Core::Value.define(
             :overview,
@@ -31,7 +31,8 @@ module Graver
             :notes,
             :photos,
             :readiness,
-            :halts
+            :halts,
+            :stops
           ) do
             def axle_id(name) = scope.axles.find { |axle| axle.name == name }.file.axle.id
             # In the owner's distances and words, those of an axle where it is named.
@@ -40,6 +41,8 @@ module Graver
               terms = knowledge.brake_data.terms(of.file.place)
               Base::Wording.new(overview.vehicle.distance_unit, terms)
             end
+            # What was noticed on the road and still stands -> [CurrentConditions::Seen]
+            def symptoms = overview.seen.select { |seen| seen.item.id == "symptom" }
             def ready? = ordered.placed && readiness.none?(&:open?)
           end
 
@@ -65,6 +68,8 @@ module Graver
 
         # The order of steps alone, without forecasts: Planning::Steps::Ordered. For ticks and timing.
         def ordered(job)
+          return of_basis(job) if job.basis
+
           @context.standing([:ordered, job.axle_id, job.works, job.approaches, job.adjustments]) { order_of(job) }
         end
 
@@ -73,7 +78,35 @@ module Graver
           job.state == "started" ? @context.standing([:halts, job.axle_id, job.scope]) { halts_of(job) } : []
         end
 
+        # The torque card of a job alone -> [Planning::Torque::Set]
+        def torque(job)
+          ordered = ordered(job)
+          files = Axles::AxleRecords.new(@context).of([vehicle_of(job)]).values.first
+          Planning::Torque.new(@context).call(ordered, files.to_h { |file| [file.axle.name, file] })
+        end
+
+        # What has to be bought for what was found and the job does not see to -> [label]
+        def missing(plan)
+          found =
+            plan.scope.included.to_h do |axle|
+              [
+                axle.file.axle.id.to_s,
+                [*axle.rotors[:proposed], *MarksFound.new(@knowledge.scope_rules, axle).condemning.values].uniq
+              ]
+            end
+          wanted = found.reject { |_, works| works.empty? }
+          return [] if wanted.empty?
+
+          buying(plan, wanted)
+        end
+
         private
+
+        def of_basis(job)
+          @context.standing([:of_basis, job.id, job.basis.fetch("event"), job.adjustments]) do
+            Planning::Steps.new(@knowledge).of_basis(Basis.new(@knowledge, job.basis), job.adjustments)
+          end
+        end
 
         def scoping = @scoping ||= Scope.new(@context)
 
@@ -95,6 +128,8 @@ module Graver
 
         # { AxleRecord => works } -> Ordered
         def order(works, job)
+          return of_basis(job) if job&.basis
+
           setups = works.map { |file, chosen| scoping.setup(file, chosen, job&.approaches || {}) }
           undecided =
             works.any? do |file, chosen|
@@ -113,6 +148,7 @@ module Graver
           scope = scoping.call(overview, axle_id, on_file, job&.approaches || {})
           works = scope.included.to_h { |axle| [axle.file, axle.works] }
           ordered = order(works, job)
+          works = with_axles_at_hand(works, scope, ordered)
           torque = Planning::Torque.new(@context).call(ordered, files(works))
           lists = lists(overview, scope, ordered, torque, works, job)
           plan =
@@ -130,11 +166,27 @@ module Graver
               notes: notes(overview, job),
               photos: @context.store.photos.of_vehicle(overview.vehicle.id),
               readiness: [],
-              halts: []
+              halts: [],
+              stops: []
             )
           return plan if job&.over?
 
-          plan.with(readiness: Planning::Readiness.new(@context).call(plan, job), halts: with_purchases(plan))
+          plan.with(
+            readiness: Planning::Readiness.new(@context).call(plan, job),
+            halts: with_purchases(plan),
+            stops: stops(overview, scope, job)
+          )
+        end
+
+        def stops(overview, scope, job)
+          job&.state == "started" ? Condemned.new(@context).of(overview, scope, job).map(&:text).uniq : []
+        end
+
+        # An axle nothing more is done on is still at hand while it is put together.
+        def with_axles_at_hand(works, scope, ordered)
+          names = ordered.setups.map(&:axle)
+          at_hand = scope.axles.select { |axle| names.include?(axle.name) && !works.key?(axle.file) }
+          works.merge(at_hand.to_h { |axle| [axle.file, []] })
         end
 
         # Each halt with what has to be bought beyond what the plan has.
@@ -151,8 +203,13 @@ module Graver
             **plan.scope.included.to_h { |axle| [axle.file.axle.id.to_s, axle.works] },
             halt.axle.file.axle.id.to_s => halt.works
           }
+          buying(plan, works)
+        end
+
+        # works: { "axle id" => [work] } of a job planned afresh -> [label] of what it takes beyond the plan
+        def buying(plan, works)
           scope = { "axles" => works, "reasons" => plan.job.scope&.fetch("reasons", {}) || {} }
-          mended = call(plan.overview, plan.job.axle_id, plan.job.with(state: "draft", scope:)).parts
+          mended = call(plan.overview, plan.job.axle_id, plan.job.with(state: "draft", scope:, basis: nil)).parts
           known = plan.parts.map(&:id)
           needed = mended.reject { |part| known.include?(part.id) || part.line.optional || part.state == "shelf" }
           needed.map { |part| "#{part.line.count || "?"} × #{part.line.label}" }

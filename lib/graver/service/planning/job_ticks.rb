@@ -9,17 +9,33 @@ module Graver
         # Stages in which nothing goes back on yet, so that what was found out holds nothing up.
         BEFORE_REFITTING = %w[ready safe strip clean].freeze
 
-        # keys: of steps of this job that are one movement ("front.left.wheel_off", "settle"), in their order -> Storage::Job.
-        # All of them or none. Raises InvalidEntry, NotFound.
+        # keys: of steps of this job that are one movement ("front.left.wheel_off", "settle"), in their order ->
+        # Storage::Job. All of them or none. Raises InvalidEntry, NotFound.
         def tick(id, keys, done)
           job = going(id)
           steps = keys.map { |key| step(job, key) }
-          steps.each_with_index { |placed, at| check(job, placed, keys.take(at)) } if done
+          steps.each_with_index { |placed, at| check_done(job, placed, keys.take(at)) } if done
           @store.transaction do
-            begin_work(job, steps) if done
+            begin_with(job, steps) if done
             keys.each { |key| record(job, done ? "ticked" : "unticked", key) }
+            note_apart(@store.jobs.find(id))
           end
-          @store.jobs.find(id)
+        end
+
+        # What is answered at a step that asks. A good answer ticks it; after any other it is open, and the vehicle is
+        # not driven. Raises InvalidEntry, NotFound.
+        def answer(id, key, answer)
+          job = going(id)
+          placed = step(job, key)
+          found = placed.step.asks&.answer(answer) or
+            raise InvalidEntry.of("answer", "unknown_choice", Texts.say("jobs.unknown_answer"))
+          check(job, placed)
+          @store.transaction do
+            begin_with(job, [placed])
+            record(job, "answered", { step: key, answer: })
+            record(job, found.good ? "ticked" : "unticked", key)
+            note_apart(@store.jobs.find(id))
+          end
         end
 
         # The owner did a step another way, or without it. Never one of those that kill. Raises InvalidEntry, NotFound.
@@ -31,8 +47,8 @@ module Graver
           because = words("because", because)
           check(job, placed)
           @store.transaction do
-            begin_work(job, [placed])
-            record(job, "otherwise", { step: key, because:, text: placed.step.text })
+            begin_with(job, [placed])
+            note_apart(record(job, "otherwise", { step: key, because:, text: placed.step.text }))
           end
         end
 
@@ -48,17 +64,44 @@ module Graver
 
         private
 
-        def begin_work(job, steps)
-          job.state == "ready" && steps.any? { |placed| placed.step.stage != "ready" } && record(job, "started", nil)
+        def begin_with(job, steps)
+          begin_work(job) if steps.any? { |placed| placed.step.stage != "ready" }
+        end
+
+        # What has to be said of a step before it is done. Raises InvalidEntry.
+        def check_done(job, placed, also)
+          check(job, placed, also)
+          refuse_unanswered(job, placed)
+          TightBolts.new(@context).check(job, placed, @plans)
+        end
+
+        def refuse_unanswered(job, placed)
+          asks = placed.step.asks
+          return if asks.nil? || asks.answer(job.answers[placed.key])&.good
+
+          raise InvalidEntry.of("answer", "missing", Texts.say("jobs.answer_first", question: asks.text))
         end
 
         # also: keys done in the same breath. Raises InvalidEntry.
         def check(job, placed, also = [])
           require_ready(job) unless placed.step.stage == "ready"
           refuse_waiting(job, placed, also)
+          refuse_to_drive(job) if placed.step.does.include?("drives")
 
           halts = halts(job, placed)
           raise InvalidEntry.of("step", "replan", halts.map(&:text).join(" ")) if halts.any?
+        end
+
+        # No first stops while anything says that the vehicle is not to be driven.
+        def refuse_to_drive(job)
+          reasons = Condemned.new(@context).call(job)
+          return if reasons.empty?
+
+          raise InvalidEntry.of(
+                  "step",
+                  "replan",
+                  Texts.say("jobs.do_not_drive", reasons: reasons.map(&:text).join(" "))
+                )
         end
 
         # Readings that changed what has to be done bar what refits that axle, and what is done for all.

@@ -31,10 +31,28 @@ module Graver
             axles,
             reasons
           )
+          wanted = axles.transform_values(&:uniq).reject { |_, works| works.empty? }
+          check_begun(job, wanted)
           @store.transaction do
             # What was ready was another job.
             record(job, "draft", nil) if job.state == "ready"
-            record(job, "scope", { axles: axles.transform_values(&:uniq).reject { |_, works| works.empty? }, reasons: })
+            record(job, "scope", { axles: wanted, reasons: })
+            replan(job, wanted.transform_keys(&:to_i), job.approaches)
+          end
+        end
+
+        # Puts a job that has begun back together as it was: the old parts go back. Where one of them is condemned, the
+        # vehicle is not driven at the end. Raises InvalidEntry, NotFound.
+        def put_back(id)
+          job = going(id)
+          raise InvalidEntry.of("state", "not_ready", Texts.say("jobs.not_started")) unless job.state == "started"
+
+          check_begun(job, {})
+          works = job.axle_ids.to_h { |axle| [axle, ["together"]] }
+          condemned = Condemned.new(@context).call(job).any?
+          @store.transaction do
+            record(job, "scope", { axles: works.transform_keys(&:to_s), reasons: {} })
+            replan(keep_basis(job), works, job.approaches, road: !condemned)
           end
         end
 
@@ -52,20 +70,45 @@ module Graver
           @store.transaction do
             record(job, "draft", nil) if job.state == "ready"
             record(job, "approach", { approach:, option: })
+            replan(job, job.works, job.approaches.merge(approach => option).compact)
           end
         end
 
         # planned_for: ISO day; state: "ready", "draft", "started" or "dropped"; because: why ready in spite of gaps
         # -> Storage::Job. Raises InvalidEntry, NotFound.
-        def change(id, planned_for: nil, state: nil, because: nil)
+        def change(id, planned_for: nil, state: nil, because: nil, leave_apart: false)
           job = going(id)
           value = state_value(job, state, because)
+          refuse_apart(job) if state == "dropped" && !leave_apart
           day = planned_for && day(planned_for)
           @store.transaction do
             record(job, "planned", day.iso8601) if day
             record(job, state, value) if state
+            keep_basis(@store.jobs.find(id))
+            Apart.new(@context).follow_up(job, "jobs.left_apart") if state == "dropped"
           end
           @store.jobs.find(id)
+        end
+
+        # Work stops for now: what is apart becomes a follow-up of the vehicle. Raises InvalidEntry, NotFound.
+        def pause(id)
+          job = going(id)
+          raise InvalidEntry.of("state", "not_ready", Texts.say("jobs.not_apart")) if job.apart.empty?
+
+          @store.transaction { Apart.new(@context).follow_up(job, "jobs.paused") }
+          job
+        end
+
+        # What a job left apart was put together otherwise. Raises InvalidEntry, NotFound.
+        def together(id, because)
+          job = @store.jobs.find(id)
+          raise InvalidEntry.of("state", "not_ready", Texts.say("jobs.not_apart")) if job.apart.empty? || !job.over?
+
+          because = words("because", because)
+          @store.transaction do
+            Apart.new(@context).close(job, because)
+            record(job, "together", { because: })
+          end
         end
 
         # A dropped job as it was before. Raises InvalidEntry, NotFound.
@@ -123,6 +166,52 @@ module Graver
 
         private
 
+        # A job that has begun is planned from the state of the brake.
+        def replan(job, works, approaches, road: true)
+          job = @store.jobs.find(job.id)
+          return job unless job.state == "started"
+
+          job = keep_basis(job) unless job.basis
+          note_apart(record(job, "basis", Replanning.new(@context).call(job, works, approaches, road:)))
+        end
+
+        # A work that one side has had already stays. wanted: { "axle id" => [work] }
+        def check_begun(job, wanted)
+          return unless job.state == "started"
+
+          rules = @context.knowledge.scope_rules
+          faults =
+            Overview::VehicleOverviews
+              .new(@context)
+              .vehicle(@store.vehicles.find_axle(job.axle_id).vehicle_id)
+              .axles
+              .flat_map do |axle|
+                done =
+                  placed(job)
+                    .select { |each| each.axle == axle.name && job.done.include?(each.key) }
+                    .map { |each| each.step.id }
+                gone = rules.begun(job.works.fetch(axle.id, []) - wanted.fetch(axle.id.to_s, []), done)
+                gone.map { |work| begun(axle, work) }
+              end
+          raise InvalidEntry, faults if faults.any?
+        end
+
+        def begun(axle, work)
+          label = @context.knowledge.work(work).label
+          message = Texts.say("jobs.begun", axle: axle.name.capitalize, work: label)
+          InvalidEntry::Fault.new(field: "axles.#{axle.id}", code: "conflict", message:)
+        end
+
+        def refuse_apart(job)
+          return if job.apart.empty?
+
+          raise InvalidEntry.of(
+                  "leave_apart",
+                  "missing",
+                  Texts.say("jobs.apart_first", places: Apart.new(@context).said(job))
+                )
+        end
+
         def day(text)
           return if text.nil?
 
@@ -149,13 +238,14 @@ module Graver
           when "ready"
             ready(job, because)
           when "started"
-            require_ready(job) && nil
+            require_ready(job) && { day: @context.today.iso8601 }
           end
         end
 
         # Ready when nothing is open; else the owner says why it is started all the same, but never without an order
         # of steps.
         def ready(job, because)
+          refuse_left_apart(job)
           plan = @plans.of_job(job)
           raise InvalidEntry.of("state", "no_order", Texts.say("jobs.no_order")) unless plan.ordered.placed
 
@@ -177,6 +267,19 @@ module Graver
           { because: because.strip[0, LONGEST_NOTE], open: open.map(&:id) }
         end
 
+        def basis(job) = job.basis && Basis.new(@context.knowledge, job.basis)
+
+        # A brake that an earlier job left apart is not begun anew.
+        def refuse_left_apart(job)
+          other = Apart.new(@context).left_on(job.axle_ids).find { |each| each.id != job.id } or return
+          raise InvalidEntry.of("state", "conflict", Texts.say("jobs.apart_before", title: title(other)))
+        end
+
+        def title(job)
+          axles = @store.vehicles.find(@store.vehicles.find_axle(job.axle_id).vehicle_id).axles
+          JobTitle.of_job(@context.knowledge, job, axles)
+        end
+
         def check_adjustment(job, given)
           if job.adjustments.length >= MOST_ADJUSTMENTS
             raise InvalidEntry.of("", "too_many", Texts.say("jobs.too_many_changes", most: MOST_ADJUSTMENTS))
@@ -191,7 +294,8 @@ module Graver
 
           known = job.adjustments.map { |event, made| Planning::Steps.adjustment(event, made) }
           wanted = Planning::Steps.adjustment(0, given.transform_keys(&:to_s))
-          result = Planning::Steps.new(@context.knowledge).adjust(ordered.base, ordered.lifts, [*known, wanted])
+          result =
+            Planning::Steps.new(@context.knowledge).adjust(ordered.base, ordered.lifts, [*known, wanted], basis(job))
           why = result.set_aside.find { |adjustment, _| adjustment.equal?(wanted) }&.last
           raise InvalidEntry.of("key", "breaks_order", OrderFaults.new(@context.knowledge).sentence(why)) if why
         end

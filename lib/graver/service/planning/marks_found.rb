@@ -17,11 +17,14 @@ module Graver
         # Those that are to be planned for -> the same
         def wanting = @wanting ||= unanswered("plan")
 
+        # Those that forbid to drive, where the job only looks too -> the same
+        def condemning = @condemning ||= found("stop")
+
         private
 
-        def unanswered(severity)
-          return {} if @rules.looking?(@axle.works)
+        def unanswered(severity) = @rules.looking?(@axle.works) ? {} : found(severity)
 
+        def found(severity)
           @axle
             .overview
             .seen

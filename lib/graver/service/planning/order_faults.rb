@@ -26,6 +26,16 @@ module Graver
           end
         end
 
+        # Why a job can't be planned from where it stands. why: Core::Planning::Replan::Impossible
+        def impossible(why)
+          fact = @procedure.facts.fetch(why.about).label
+          where = why.where ? " (#{why.where})" : ""
+          return Texts.say("jobs.stays_apart", fact:, where:) unless why.placed
+
+          step = "“#{self.class.short(why.placed.step.text)}”#{where}"
+          Texts.say("jobs.not_from_here", because: Texts.say("jobs.#{why.kind}", step:, fact:))
+        end
+
         private
 
         def said(fault)

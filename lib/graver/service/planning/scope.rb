@@ -67,9 +67,10 @@ module Graver
         end
 
         # Where readings made since have changed what the rotors want, or a mark forbids to drive and no work answers
-        # it: the job stops there until it is planned anew. on_file: the scope -> [Halt]
+        # it: the job stops there until it is planned anew. Where a job only looks, it ends with the vehicle not driven
+        # (Condemned). on_file: the scope -> [Halt]
         def halts(overview, axle_id, on_file)
-          included = axles(overview, axle_id, on_file).select(&:included?)
+          included = axles(overview, axle_id, on_file).select(&:included?).reject { |axle| @rules.looking?(axle.works) }
           included.select { |axle| rotor_faults(axle, axle.works, axle.reason).any? }.map { |axle| halt(axle) } +
             included.filter_map { |axle| halt_by_marks(axle) }
         end
@@ -163,7 +164,8 @@ module Graver
           id = overview.file.axle.id.to_s
           offered = @rules.offered({ **overview.file.place, "sensors" => overview.file.sensor_sides.any? })
           proposed = proposed(overview, offered.map(&:id))
-          works = on_file["axles"].key?(id) ? (on_file["axles"][id] || proposed.keys) & offered.map(&:id) : []
+          chosen = on_file["axles"].key?(id) ? on_file["axles"][id] || proposed.keys : []
+          works = chosen & [*offered.map(&:id), *@rules.hidden]
           scope = AxleScope.new(overview:, works:, proposed:, offered:, rotors: {}, reason: on_file.dig("reasons", id))
           scope.with(rotors: rotors(scope.judged_rotors))
         end
@@ -195,7 +197,9 @@ module Graver
         # What says so of the pads themselves; else the new rotors that want new ones. nil where only the rotors are
         # spoken of.
         def why_pads(overview, rotor_work)
-          rules = overview.judgement.rules.reject { |each| each.id.start_with?("rotor-") }
+          # that the brake is apart is no reason for new pads
+          judgement = @knowledge.state_engine.call(overview.measures.except("apart", "apart_text"))
+          rules = judgement.rules.reject { |each| each.id.start_with?("rotor-") }
           rule = rules.find { |each| each.id.start_with?("pad-") }
           return Texts.say("jobs.new_rotors_new_pads") if rule.nil? && rotor_work == "rotors_new"
 

@@ -39,9 +39,20 @@ module Graver
           adjusted(base, lifts, adjustments).with(setups:, lifts:, bleed:)
         end
 
+        # The same of a job that has begun. adjustments: { event id => Hash }
+        def of_basis(basis, adjustments)
+          adjusted(basis.placed, basis.lifts, adjustments, basis).with(
+            setups: basis.setups,
+            lifts: basis.lifts,
+            bleed: basis.bleed
+          )
+        end
+
         # What an adjustment would break: nothing, or what the result set aside of it.
-        def adjust(base, lifts, adjustments)
-          Core::Planning::Adjustments.new(Core::Planning::Proof.new(@knowledge.procedure, lifts, base)).call(
+        # basis: Basis of a job that has begun, or nil
+        def adjust(base, lifts, adjustments, basis = nil)
+          proof = Core::Planning::Proof.new(@knowledge.procedure, lifts, base)
+          Core::Planning::Adjustments.new(proof, held: basis&.held || [], done: basis&.done || []).call(
             base,
             adjustments
           )
@@ -67,11 +78,23 @@ module Graver
           )
         end
 
+        # near: the master cylinder's side, the left one assumed
+        def bleed_order(file)
+          maker, split = file.choice("fluid.bleed_order"), file.choice("fluid.split")
+          {
+            order: Core::Planning::BleedOrder.chosen(maker, split),
+            near: file.choice("fluid.cylinder_side") || "left",
+            maker: !maker.nil?,
+            split:,
+            side_known: !file.choice("fluid.cylinder_side").nil?
+          }
+        end
+
         private
 
-        def adjusted(base, lifts, adjustments)
+        def adjusted(base, lifts, adjustments, basis = nil)
           made = adjustments.to_h { |event, given| [self.class.adjustment(event, given), event] }
-          result = adjust(base, lifts, made.keys)
+          result = adjust(base, lifts, made.keys, basis)
           dropped = base.reject { |placed| result.placed.any? { |kept| kept.key == placed.key } }
           Ordered.new(
             setups: nil,
@@ -83,18 +106,6 @@ module Graver
             set_aside: result.set_aside.map { |adjustment, why| [adjustment, made.fetch(adjustment), why] },
             events: made.to_h { |adjustment, event| [adjustment.key, event] }
           )
-        end
-
-        # near: the master cylinder's side, the left one assumed
-        def bleed_order(file)
-          maker, split = file.choice("fluid.bleed_order"), file.choice("fluid.split")
-          {
-            order: Core::Planning::BleedOrder.chosen(maker, split),
-            near: file.choice("fluid.cylinder_side") || "left",
-            maker: !maker.nil?,
-            split:,
-            side_known: !file.choice("fluid.cylinder_side").nil?
-          }
         end
       end
     end

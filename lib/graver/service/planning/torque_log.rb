@@ -11,22 +11,32 @@ module Graver
         DEGREES = (0.0..360.0)
 
         # given: { step:, axle: name, fastener:, bolts: [number], reached: text or nil (it clicked), unit:, angle: text
-        # or nil, wrench: text or nil, simulated:, answer:, because: } -> Storage::Job. Raises InvalidEntry by field,
-        # NotFound.
+        # or nil, wrench: text or nil, simulated:, answer:, because:, felt: by feel, as no wrench reaches } ->
+        # Storage::Job. Raises InvalidEntry by field, NotFound.
         def call(id, given)
           job = going(id)
           placed = step(job, given[:step])
           set = set(job, placed, given)
           refuse_made_up(job) if given[:simulated]
           bolts = bolts(set.line, placed, given[:bolts])
-          said = read(set.line, given)
-          said = answered(set.line, given, said) if said[:verdict] == "over"
-          entry = { **given.slice(:step, :axle, :fastener, :wrench), simulated: given[:simulated] || false, **said }
+          entry = {
+            **given.slice(:step, :axle, :fastener, :wrench),
+            simulated: given[:simulated] || false,
+            **said(set.line, given)
+          }
           @store.transaction { bolts.each { |bolt| record(job, "torqued", { **entry, bolt: }) } }
           @store.jobs.find(id)
         end
 
         private
+
+        # -> { verdict:, ... } of the bolts
+        def said(line, given)
+          return { verdict: "felt", because: words("because", given[:because]) } if given[:felt]
+
+          read = read(line, given)
+          read[:verdict] == "over" ? answered(line, given, read) : read
+        end
 
         def set(job, placed, given)
           @plans
@@ -54,7 +64,8 @@ module Graver
 
         # -> { verdict:, reached:, unit:, newton_metres:, angle: }
         def read(line, given)
-          return { verdict: "clicked" } if given[:reached].to_s.strip.empty? && given[:angle].to_s.strip.empty?
+          nothing = %i[reached angle].all? { |key| given[key].to_s.strip.empty? }
+          return { verdict: "clicked" } if nothing
           raise InvalidEntry.of("reached", "no_value", Texts.say("torque.no_target")) unless line.torque
 
           newton_metres = newton_metres(given)

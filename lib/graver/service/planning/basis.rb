@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Planning
+      # What a job that has begun is planned by: the brake and the approaches as they were then, the order of its
+      # steps, and the state of the brake at that moment. Nothing that changes elsewhere reaches it; only planning the
+      # job again does.
+      class Basis
+        Placed = Core::Planning::Placed
+
+        # As it is kept with the job. setups: [Lifts::Setup]; lifts: [Lift]; placed: [Placed], before the owner's
+        # changes; bleed: as in Steps::Ordered; held: [place]; done: [step key]; road: is the vehicle driven at the
+        # end? -> Hash
+        def self.entry(setups:, lifts:, placed:, bleed:, held:, done:, road: true)
+          {
+            "setups" => setups.map { |setup| setup.to_h.transform_keys(&:to_s) },
+            "lifts" =>
+              lifts.map do |lift|
+                {
+                  "name" => lift.name,
+                  "corners" => lift.corners.map { |corner| corner.to_h.transform_keys(&:to_s) },
+                  "bleeding" => lift.bleeding.map { |corner| [corner.axle, corner.side] }
+                }
+              end,
+            "order" => placed.map { |each| [each.step.id, each.lift, each.axle, each.side, each.step.late?] },
+            "bleed" => bleed&.transform_keys(&:to_s),
+            "held" => held,
+            "done" => done,
+            "road" => road
+          }
+        end
+
+        # kept: Hash of a job, with its "event"
+        def initialize(knowledge, kept)
+          @knowledge = knowledge
+          @kept = kept
+        end
+
+        def held = @kept.fetch("held")
+        def done = @kept.fetch("done")
+        def road? = @kept.fetch("road")
+        def bleed = @kept["bleed"]&.transform_keys(&:to_sym)
+
+        def setups
+          @setups ||= @kept.fetch("setups").map { |setup| Core::Planning::Lifts::Setup.new(**symbols(setup)) }
+        end
+
+        def lifts
+          @lifts ||=
+            @kept
+              .fetch("lifts")
+              .map do |lift|
+                corners = lift.fetch("corners").map { |corner| Core::Planning::Corner.new(**symbols(corner)) }
+                bleeding = lift.fetch("bleeding").map { |place| corner(corners, *place) }
+                Core::Planning::Lift.new(name: lift.fetch("name"), corners:, bleeding:)
+              end
+        end
+
+        # [Placed] in the order they were planned, told as the approaches of that time have it. A step that is not in
+        # the knowledge any more is left out.
+        def placed
+          @placed ||=
+            @kept
+              .fetch("order")
+              .filter_map do |id, lift, axle, side, late|
+                step = @knowledge.procedure.step(id) or next
+                step = @knowledge.sequence.tell(step, corner_of(lift, axle, side, step))
+                Placed.new(step: late ? step.made_late : step, lift:, axle:, side:)
+              end
+        end
+
+        private
+
+        def symbols(given) = given.transform_keys(&:to_sym)
+        def corner(corners, axle, side) = corners.find { |each| [each.axle, each.side] == [axle, side] }
+
+        # A step done once for several corners is told as the first of them has it.
+        def corner_of(lift, axle, side, step)
+          mine = lifts.select { |each| lift.nil? || each.name == lift }.flat_map(&:corners)
+          return corner(mine, axle, side) if axle
+
+          mine.find { |each| step.applies?(each.configuration) } || mine.first
+        end
+      end
+    end
+  end
+end

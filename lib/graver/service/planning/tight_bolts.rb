@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Planning
+      # A step that tightens is done when each of its bolts is marked: by click, by figure, or as tightened by feel with
+      # a reason.
+      class TightBolts
+        TIGHT = %w[ok clicked kept felt].freeze
+
+        def initialize(context)
+          @context = context
+        end
+
+        # Storage::Job, Placed, JobPlan. Raises InvalidEntry with a fault for each line that is not marked.
+        def check(job, placed, plans)
+          return if placed.step.tighten.empty? || placed.step.stage == "follow_up"
+
+          faults = lines(plans.torque(job), placed).filter_map { |line| fault(job, placed, line) }
+          raise InvalidEntry, faults if faults.any?
+        end
+
+        # Numbers of the bolts of a line that are not marked as tight, or nil where it is not known how many there are.
+        def missing(job, placed, line)
+          count = line.count_at(placed.side) or return
+          (1..count).to_a - tight(job, placed, line)
+        end
+
+        # What a step tightens, where a figure is known.
+        def lines(torque, placed)
+          torque
+            .map(&:line)
+            .select { |line| line.torque && placed.step.tighten.include?(line.fastener) && at?(line, placed) }
+        end
+
+        private
+
+        def at?(line, placed) = [nil, line.axle].include?(placed.axle) && [nil, "both", line.axle].include?(placed.lift)
+
+        def tight(job, placed, line)
+          mine =
+            job.torques.select do |entry|
+              entry.values_at("step", "axle", "fastener") == [placed.key, line.axle, line.fastener] &&
+                TIGHT.include?(entry["verdict"])
+            end
+          mine.map { |entry| entry["bolt"] }
+        end
+
+        def fault(job, placed, line)
+          missing = missing(job, placed, line)
+          return if missing == []
+
+          label = Formats.inside(line.label)
+          message =
+            if missing
+              Texts.say(
+                "torque.unmarked",
+                axle: line.axle.capitalize,
+                label:,
+                missing: missing.length,
+                all: line.count_at(placed.side)
+              )
+            else
+              Texts.say("torque.uncounted", axle: line.axle.capitalize, label:)
+            end
+          InvalidEntry::Fault.new(field: "bolts.#{line.axle}.#{line.fastener}", code: "missing", message:)
+        end
+      end
+    end
+  end
+end

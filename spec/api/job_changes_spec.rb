@@ -1,0 +1,199 @@
+# frozen_string_literal: true
+
+require_relative "../support/job_helper"
+
+# A job that changes with the brake apart, through the API. What has to follow is what a mechanic does: common practice, no
+# source.
+RSpec.describe "A job changed while the brake is apart" do
+  include JobHelper
+
+  def begin_job(works, *data, retention: "nothing")
+    complete
+    know(front, ["rotor.retention", retention, nil]) if retention
+    know(
+      front,
+      %w[bracket_bolt.torque 105 N·m],
+      ["bracket_bolt.drive", "hex-18", nil],
+      ["hose.fitting", "banjo", nil],
+      %w[banjo_bolt.torque 30 N·m],
+      ["parking_brake.kind", "none", nil],
+      *data
+    )
+    scope(works)
+    resolve_all
+    ask(:patch, address, { state: "ready", because: "So be it" })
+  end
+
+  def scope(works)
+    ask(:put, address("/scope"), { axles: { front.to_s => works }, reasons: { front.to_s => "So be it" } })
+  end
+  def keys(plan = ask(:get, address)) = plan["steps"].map { |each| each["key"] }
+  def left
+    plan = ask(:get, address)
+    keys(plan) - plan["ticked"]
+  end
+  def vehicle = ask(:get, "/vehicles/#{car["id"]}")
+  def approach(kind, option) = ask(:put, address("/approaches"), { approach: kind, option: })
+
+  # Ticks what is left, in order, and finishes.
+  def work_to_the_end
+    left.each { |key| do_step(key) }
+    finish(fitted: [])
+  end
+
+  it "keeps rotor and bracket in the plan when the rotors stay after all" do
+    begin_job(%w[pads rotors_new])
+    tick_until("front.left.rotor_off")
+    expect(ask(:get, address)["apart"]).to include(/\AFront left: .*the bracket is off.*the rotor is off/)
+    expect(scope(%w[pads])["steps"]).not_to be_nil
+    expect(left).to include(
+      "front.left.rotor_as_it_was",
+      "front.left.rotor_on",
+      "front.left.bracket_on",
+      "front.left.pads_in"
+    )
+    expect(left).not_to include("front.right.rotor_off")
+    expect(fields(tick("front.left.corner_check"))).to eq("step" => "waits")
+    expect(work_to_the_end["state"]).to eq("finished")
+  end
+
+  it "puts the old pads back and the caliper on when the pads are unticked with the caliper hanging" do
+    begin_job(%w[pads bleed])
+    tick_until("front.left.pads_out")
+    scope(%w[bleed])
+    expect(left.index("front.left.pads_back")).to be < left.index("front.left.pin_bolts_in")
+    expect(left.index("front.left.corner_check")).to be < left.index("front.left.bleed")
+    expect(fields(tick("front.left.bleed"))).to eq("step" => "waits")
+    expect(left.grep(/right\.pads/)).to be_empty
+  end
+
+  it "joins and bleeds a hose that was opened, whatever becomes of the work" do
+    begin_job(%w[hose])
+    tick_until("front.left.hose_off_banjo")
+    scope(%w[clips])
+    expect(left).to include("front.left.hose_on_banjo", "front.left.bleed")
+    expect(left).not_to include("front.right.bleed")
+  end
+
+  it "closes an opened bleed screw and takes the clamp off, whatever approach is chosen then" do
+    begin_job(%w[pads])
+    approach("fluid_back", "clamp")
+    ask(:patch, address, { state: "ready", because: "So be it" })
+    tick_until("front.left.screw_open")
+    approach("fluid_back", "reservoir")
+    expect(left).to include("front.left.screw_closed", "front.left.hose_unclamped")
+    expect(left).not_to include("front.right.screw_open", "front.right.hose_clamped")
+  end
+
+  it "is not reached by the household's approaches or brake data once it has begun" do
+    begin_job(%w[pads])
+    approach("bracket", "off")
+    ask(:patch, address, { state: "ready", because: "So be it" })
+    tick_until("front.left.bracket_off")
+    before = keys
+    ask(:put, "/schools", { bracket: "on", fluid_back: "clamp", nuts: "touching" })
+    know(front, ["bracket.kind", "none", nil], ["hose.fitting", "pipe", nil])
+    expect(keys).to eq(before)
+    approach("bracket", "on")
+    expect(left).to include("front.left.bracket_on")
+    expect(left).not_to include("front.right.bracket_off")
+  end
+
+  it "takes an electric parking brake out of service mode though the brake data now know none" do
+    rear = car["axles"].last["id"]
+    complete
+    know(
+      rear,
+      ["caliper.kind", "floating_slide_pins", nil],
+      ["parking_brake.kind", "electric", nil],
+      %w[slide_pin_bolt.torque 28 N·m],
+      %w[wheel_nut.torque 120 N·m]
+    )
+    @job = ask(:post, "/axles/#{rear}/jobs", { planned_for: "2026-05-23" })
+    ask(:put, address("/scope"), { axles: { rear.to_s => %w[pads] }, reasons: { rear.to_s => "So" } })
+    resolve_all
+    ask(:patch, address, { state: "ready", because: "So be it" })
+    tick_until("rear.service_mode")
+    know(rear, ["parking_brake.kind", "none", nil])
+    expect(left).to include("rear.motor_closed")
+    ask(:put, address("/scope"), { axles: { rear.to_s => %w[inspect] }, reasons: {} })
+    expect(left).to include("rear.motor_closed", "rear.lower")
+  end
+
+  it "keeps a work in the job once one side has had it" do
+    begin_job(%w[pads])
+    tick_until("front.left.pads_in")
+    expect(fields(scope(%w[inspect]))).to eq("axles.#{front}" => "conflict")
+    tick("front.left.pads_in", done: false)
+    expect(scope(%w[inspect])["steps"]).not_to be_nil
+  end
+
+  it "asks for brake data that decide the steps before it plans with them" do
+    begin_job(%w[pads], retention: nil)
+    tick_until("front.left.pads_out")
+    refused = scope(%w[pads rotors_new])
+    expect([status, refused["error"]["fields"].first["message"]]).to match(
+      [422, /enter .*rotor.* in the brake data first/i]
+    )
+    know(front, ["rotor.retention", "ring", nil])
+    expect(keys(scope(%w[pads rotors_new]))).to include("front.left.ring_off")
+  end
+
+  it "says Stop while it is apart, after a pause and a cancelling too, until it is together" do
+    begin_job(%w[pads])
+    tick_until("front.left.pads_out")
+    expect(vehicle.dig("state", "severity")).to eq("stop")
+    ask(:post, address("/pause"))
+    expect(vehicle["open_ends"].map { |each| each["text"] }).to contain_exactly(
+      /is paused.*Front left: .*the pads are out/
+    )
+    expect(fields(ask(:patch, address, { state: "dropped" }))).to eq("leave_apart" => "missing")
+    ask(:patch, address, { state: "dropped", leave_apart: true })
+    expect(
+      vehicle["open_ends"].select { |each| each["closed_on"].nil? }.map { |each| each["text"] }
+    ).to contain_exactly(/left the brake apart/)
+    expect(vehicle.dig("state", "severity")).to eq("stop")
+    other = ask(:post, "/axles/#{front}/jobs", { planned_for: "2026-05-24" })
+    refused = ask(:patch, "/jobs/#{other["id"]}", { state: "ready", because: "Go" })
+    expect(refused["error"]["fields"].first["message"]).to include("left this brake apart")
+    expect(fields(ask(:post, address("/together"), { because: " " }))).to eq("because" => "missing")
+    expect(ask(:post, address("/together"), { because: "The garage did it" })["apart"]).to be_empty
+    expect(vehicle["why"].to_s).not_to include("apart")
+  end
+
+  it "puts the brake back as it was, with the old parts" do
+    begin_job(%w[pads rotors_new])
+    tick_until("front.left.rotor_off")
+    back = ask(:post, address("/put-back"))
+    expect(back).to include("title" => /put back together/i, "undriven" => false)
+    expect(left).to include("front.left.rotor_on", "front.left.pads_back", "front.left.bracket_on", "first_stops")
+    expect(left.grep(/pads_in|right\.pads_out|piston|bed_in/)).to be_empty
+    done = work_to_the_end
+    expect([done["state"], done["apart"]]).to eq(["finished", []])
+    expect(ask(:get, "/vehicles/#{car["id"]}")["log"].first["what"].to_s).not_to include("new pads")
+  end
+
+  it "ends an inspection that condemns a rotor together and undriven, with what to order" do
+    begin_job(%w[inspect_rotor])
+    tick_until("front.left.rotor_off")
+    thin = {
+      axle: front,
+      part: "rotor",
+      side: "left",
+      event: "reading",
+      method: "micrometer",
+      unit: "mm",
+      values: %w[22.8]
+    }
+    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", thin))
+    plan = ask(:get, address)
+    expect(plan).to include("halts" => [], "stops" => include(/Front rotors:/))
+    tick_until("chocks_away")
+    expect(fields(tick("first_stops"))).to eq("step" => "replan")
+    expect(fields(finish)).to include("do_not_drive" => "missing")
+    done = finish(do_not_drive: true)
+    expect(done["closed"]["do_not_drive"]).to include(/Front rotors:/)
+    expect(vehicle["open_ends"].map { |each| each["text"] }).to include(/Do not drive.*Front rotors/, /Order: .*rotor/i)
+    expect(vehicle.dig("state", "severity")).to eq("stop")
+  end
+end
