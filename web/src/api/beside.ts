@@ -74,6 +74,12 @@ export const beside = {
   finishJob: (id: number, finish: Schemas["JobFinish"]) =>
     taken(client.POST("/jobs/{id}/finish", { params: { path: { id } }, body: finish })),
   restoreJob: (id: number) => taken(client.POST("/jobs/{id}/restore", { params: { path: { id } } })),
+  putBackJob: (id: number) => taken(client.POST("/jobs/{id}/put-back", { params: { path: { id } } })),
+  pauseJob: (id: number) => taken(client.POST("/jobs/{id}/pause", { params: { path: { id } } })),
+  jobTogether: (id: number, because: string) =>
+    taken(client.POST("/jobs/{id}/together", { params: { path: { id } }, body: { because } })),
+  answerStep: (id: number, step: string, answer: string) =>
+    taken(client.POST("/jobs/{id}/answers", { params: { path: { id } }, body: { step, answer } })),
   otherwise: (id: number, step: string, because: string) =>
     taken(client.POST("/jobs/{id}/otherwise", { params: { path: { id } }, body: { step, because } })),
   resolve: (id: number, items: string[], done: boolean) =>

@@ -53,25 +53,37 @@ export class JobPlanState {
     return true;
   }
 
-  cancel = () =>
+  /** leaveApart: although the brake is apart. */
+  cancel = (leaveApart = false) =>
     this.#undoably(
       undos.jobCancelled,
-      () => api.changeJob(this.id, { state: "dropped" }, this.plan!.revision),
+      () => api.changeJob(this.id, { state: "dropped", leave_apart: leaveApart }, this.plan!.revision),
       () => () => beside.restoreJob(this.id),
     );
+  putBack = () => this.act(() => beside.putBackJob(this.id));
+  pause = () => this.act(() => beside.pauseJob(this.id));
+  together = (because: string) => this.act(() => beside.jobTogether(this.id, because));
+  answer = (step: string, answer: string) => this.act(() => beside.answerStep(this.id, step, answer));
   change = (change: Schemas["JobChange"]) => this.act(() => api.changeJob(this.id, change, this.plan!.revision));
   resolve = (items: string[], done: boolean) => this.act(() => beside.resolve(this.id, items, done));
   finish = (finish: Schemas["JobFinish"]) => this.act(() => beside.finishJob(this.id, finish));
   restore = () => this.act(() => beside.restoreJob(this.id));
   otherwise = (step: string, because: string) => this.act(() => beside.otherwise(this.id, step, because));
+  /** What a step was refused for that has a place of its own: bolts that nobody marked, a question left open. */
+  get unsaid(): string {
+    const found = this.refused?.faults.filter((fault) => fault.field.startsWith("bolts.") || fault.field === "answer");
+    return found?.map((fault) => fault.message).join(" ") ?? "";
+  }
   /** Kept in the browser until the server has taken it. */
   tick = (steps: string[], done: boolean) => outbox.add({ job: this.id, steps, done });
   /** A tick has been answered: what it changes is changed, and where readings stop the job, all of it is read anew. */
   answered = (progress: Schemas["JobProgress"] | null, refusal: Refusal | null): void => {
     this.form.refused = refusal;
     if (!progress || !this.plan || progress.id !== this.plan.id) return;
+    // Planned again, by another device perhaps: the steps are others now.
+    const replanned = progress.planned !== this.plan.planned;
     this.plan = withProgress(this.plan, progress);
-    if (progress.halted !== this.plan.halts.length > 0) void this.act(() => api.job(progress.id));
+    if (replanned || progress.halted !== this.plan.halts.length > 0) void this.act(() => api.job(progress.id));
   };
   choose = (line: string, supply: number | null) => {
     const of = this.plan!.parts.find((each) => each.id === line);
@@ -120,7 +132,14 @@ export function withProgress(plan: Plan, progress: Schemas["JobProgress"]): Plan
       waits_for: progress.waits_for[step.key] ?? [],
       otherwise: progress.otherwise[step.key] ?? null,
     })) ?? null;
-  return { ...plan, state: progress.state, ticked: progress.ticked, torques: progress.torques, steps };
+  return {
+    ...plan,
+    state: progress.state,
+    planned: progress.planned,
+    ticked: progress.ticked,
+    torques: progress.torques,
+    steps,
+  };
 }
 
 /** What is chosen on every axle, as the scope is sent. */

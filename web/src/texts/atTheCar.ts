@@ -90,3 +90,8 @@ export const ACTIONS = {
   pump_bleed: "Run the pump",
   counter_reset: "Reset the counter",
 };
+export const answerAbove = "Answer above";
+export const felt = "by feel";
+export const byFeelBecause = "No wrench reaches? Say why";
+export const allByFeel = "Tightened by feel";
+export const toBuyNow = "To buy now:";

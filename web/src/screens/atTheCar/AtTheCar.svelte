@@ -68,6 +68,13 @@
     // Refused: it stays in front, with what it waits for.
     if (course!.done(movement) && next) goTo(next.key);
   }
+  let because = $state("");
+  async function allByFeel(event: SubmitEvent) {
+    event.preventDefault();
+    for (const [bolts, missing] of course!.loose(course!.now!)) if (!(await bolts.felt(missing, because))) return;
+    because = "";
+    await done();
+  }
   async function allClicked() {
     for (const [bolts, missing] of course!.loose(course!.now!)) if (!(await bolts.clicked(missing))) return;
     await done();
@@ -89,6 +96,7 @@
 {#if loaded.error}<Problem error={loaded.error} />{/if}
 {#if course && plan}
   {@const movement = course.now}
+  {@const asked = movement?.steps.some((step) => step.asks) ?? false}
   <div class="car">
     <header class="top">
       <a href="#/jobs/{id}/steps" aria-label={texts.leave}>‹ {plan.vehicle.name}</a>
@@ -105,8 +113,11 @@
         <aside class:listed><StepList {course} {goTo} /></aside>
         <div class="body" class:hidden={listed}>
           {#if plan.halts.length}<p class="halt" role="alert">
-              {plan.halts.map((halt) => halt.text).join(" ")} <a href="#/jobs/{id}/steps">{texts.planAnew}</a>
-            </p>{/if}
+              {plan.halts.map((halt) => halt.text).join(" ")}
+              {#if plan.halts.some((halt) => halt.buy.length)}<strong>{texts.toBuyNow}</strong>
+                {plan.halts.flatMap((halt) => halt.buy).join("; ")}.{/if}
+              <a href="#/jobs/{id}/steps">{texts.planAnew}</a>
+            </p>{:else if plan.stops.length}<p class="halt" role="alert">{plan.stops.join(" ")}</p>{/if}
           {#if movement}
             {#key movement.key}<StepCard {course} {movement} {goTo} />{/key}
             {#if asking}
@@ -119,6 +130,12 @@
                     })}
                   </p>{/each}
                 <button type="button" class="plain" onclick={allClicked}>{texts.allOfThemClicked}</button>
+                <form class="row fields" onsubmit={allByFeel} novalidate>
+                  <label class="grow"
+                    ><span>{texts.byFeelBecause}</span><input maxlength="500" bind:value={because} /></label
+                  >
+                  <button type="submit" class="plain" disabled={!because.trim()}>{texts.allByFeel}</button>
+                </form>
               </div>
             {/if}
             {#if course.next}<p class="next">
@@ -143,7 +160,9 @@
             <button type="button" class="main" disabled={!course.next} onclick={done}>{texts.nextStep}</button>
           {:else}
             <button type="button" disabled={!course.next} onclick={() => goTo(course.next!.key)}>{texts.later}</button>
-            <button type="button" class="main" onclick={done}>{texts.done}</button>
+            <button type="button" class="main" disabled={asked} onclick={done}
+              >{asked ? texts.answerAbove : texts.done}</button
+            >
           {/if}
         </footer>
       {/if}

@@ -26,7 +26,10 @@
       onclick={() => bolts.enter(bolt)}
     >
       <span class="number">{bolts.name(bolt)}</span>
-      <small>{bolts.of(bolt)?.said ?? (bolts.tight(bolt) ? texts.clicked : "")}</small>
+      <small
+        >{bolts.of(bolt)?.said ??
+          (bolts.of(bolt)?.verdict === "felt" ? texts.felt : bolts.tight(bolt) ? texts.clicked : "")}</small
+      >
     </button>
   {/each}
 </div>

@@ -77,6 +77,25 @@
         reads={course.reads(step)}
       />{/each}
   {/if}
+  {#if job.open}
+    {#each movement.steps as step (step.key)}
+      {#if step.asks}
+        <fieldset class="asks">
+          <legend>{step.asks.text}</legend>
+          {#each step.asks.answers as answer (answer.id)}
+            <button
+              type="button"
+              class="plain"
+              class:bad={!answer.good}
+              aria-pressed={step.asks.answer === answer.id}
+              disabled={job.busy || waits.length > 0}
+              onclick={() => job.answer(step.key, answer.id)}>{answer.label}</button
+            >
+          {/each}
+        </fieldset>
+      {/if}
+    {/each}
+  {/if}
   {#if waits.length}
     <div class="waits" role="status">
       <strong>{texts.firstComes}</strong>
@@ -138,7 +157,7 @@
       {step.otherwise}
     </p>{/each}
   {#if course.sending(movement)}<p class="unsent" role="status">{texts.notSavedYet}</p>{/if}
-  <Fault text={job.fault("step") || job.fault("state") || job.fault("because")} />
+  <Fault text={job.fault("step") || job.fault("state") || job.fault("because") || job.unsaid} />
   {#if job.open}
     {#if writing}
       <form class="fields" onsubmit={write} novalidate>
@@ -217,6 +236,29 @@
   }
   .warning strong {
     color: var(--plan);
+  }
+  .asks {
+    border: 2px solid var(--ink);
+    margin: 0;
+    padding: 0.5rem 0.75rem;
+    display: grid;
+    gap: 0.4rem;
+  }
+  .asks legend {
+    font-weight: 600;
+    font-size: 1.125rem;
+    padding: 0 0.35rem;
+  }
+  .asks button {
+    text-align: left;
+    min-height: 56px;
+  }
+  .asks button[aria-pressed="true"] {
+    border-width: 4px;
+    border-color: var(--good);
+  }
+  .asks button.bad[aria-pressed="true"] {
+    border-color: var(--stop);
   }
   .waits {
     border: 2px dashed var(--ink);

@@ -50,7 +50,7 @@ export class Bolts {
     return `${SIDES[Math.floor((bolt - 1) / each)] ?? ""} ${((bolt - 1) % each) + 1}`;
   }
   of = (bolt: number) => this.tightened.find((each) => each.bolt === bolt);
-  tight = (bolt: number): boolean => ["ok", "clicked", "kept"].includes(this.of(bolt)?.verdict ?? "");
+  tight = (bolt: number): boolean => ["ok", "clicked", "kept", "felt"].includes(this.of(bolt)?.verdict ?? "");
   get missing(): number[] {
     return this.numbers.filter((bolt) => !this.tight(bolt));
   }
@@ -62,6 +62,9 @@ export class Bolts {
 
   /** All of these clicked, at what the wrench is set to. */
   clicked = (bolts: number[]): Promise<boolean> => this.#send({ bolts });
+
+  /** These were tightened by feel, as no wrench reaches them. */
+  felt = (bolts: number[], because: string): Promise<boolean> => this.#send({ bolts, felt: true, because });
 
   async save(answer: Answer | null = null): Promise<void> {
     const taken = await this.#send({

@@ -7,6 +7,7 @@
   import { Button } from "carbon-components-svelte";
   import { push } from "svelte-spa-router";
   import { api } from "../../api/client";
+  import JobApart from "./JobApart.svelte";
   import JobFinish from "./JobFinish.svelte";
   import JobHalts from "./JobHalts.svelte";
   import JobView from "./JobView.svelte";
@@ -23,7 +24,7 @@
   let { params }: { params: { id: string; part?: string } } = $props();
   const id = $derived(Number(params.id));
   const loaded = new Loader<JobPlanState>();
-  let asking = $state<"ready" | "finished" | "day" | null>(null);
+  let asking = $state<"ready" | "finished" | "day" | "cancel" | null>(null);
   let because = $state("");
   let planned = $state("");
 
@@ -109,7 +110,9 @@
           <Button size="field" kind="ghost" on:click={() => ([asking, planned] = ["day", plan.planned_for ?? ""])}
             >{texts.setDate}</Button
           >
-          <Button size="field" kind="ghost" on:click={() => job.cancel()}>{texts.cancelJob}</Button>
+          <Button size="field" kind="ghost" on:click={() => (plan.apart.length ? (asking = "cancel") : job.cancel())}
+            >{texts.cancelJob}</Button
+          >
         {/if}
       </div>
     </div>
@@ -155,7 +158,7 @@
     {:else if asking === "finished"}
       <JobFinish {job} close={() => (asking = null)} />
     {/if}
-    {#if asking && asking !== "finished" && job.fault("state")}<p class="fault" role="alert">
+    {#if asking !== "finished" && job.fault("state")}<p class="fault" role="alert">
         {job.fault("state")}
       </p>{/if}
     {#if job.refused && !job.refused.faults.length}<p class="fault away" role="alert">
@@ -165,6 +168,7 @@
         {texts.thisJobIsCancelledNothing}
         <button type="button" class="link" onclick={() => job.restore()}>{common.restore}</button>
       </p>{/if}
+    <JobApart {job} cancelling={asking === "cancel"} done={() => (asking = null)} />
     <JobHalts {job} />
     {#if plan.closed}
       <section class="sheet">

@@ -19,6 +19,10 @@
   let hours = $state("");
   let spent = $state("");
   let keep = $state(false);
+  let parked = $state(false);
+  /** What was noticed before: gone, still there, or not said yet. */
+  let gone = $state<Record<string, boolean>>({});
+  const undriven = $derived(plan.stops.length > 0 || plan.undriven || job.code("do_not_drive") !== "");
   const questioned = $derived(["too_far_ahead", "other_distance_unit"].includes(job.code("odometer.value")));
   const open = $derived((job.refused?.faults ?? []).filter((fault) => fault.code === "gate_open"));
 
@@ -35,6 +39,8 @@
       fitted,
       hours: hours.trim() || null,
       spent: spent.trim() || null,
+      do_not_drive: undriven && parked,
+      symptoms: Object.entries(gone).map(([id, is]) => ({ id, gone: is })),
       open_ends: openEnds.split("\n").filter((line) => line.trim()),
     };
     if (await job.finish(asked)) close(true);
@@ -92,11 +98,36 @@
       rows="2"
       bind:value={openEnds}
       placeholder={texts.oneALine}
-      aria-invalid={!!job.fault("open_ends")}></textarea>{@render wrong("open_ends")}</label
+      aria-invalid={!!job.fault("open_ends")}
+    ></textarea>{@render wrong("open_ends")}</label
   >
   {#if questioned}<label class="row keep"
       ><input type="checkbox" bind:checked={keep} /><span>{texts.theOdometerIsRightAs}</span></label
     >{/if}
+  {#each plan.symptoms as symptom (symptom.id)}
+    <fieldset class="symptom">
+      <legend>{say(texts.noticedBefore, { symptom: symptom.label })}</legend>
+      <label class="row keep"
+        ><input type="radio" name={symptom.id} onchange={() => (gone[symptom.id] = true)} /><span>{texts.itIsGone}</span
+        ></label
+      >
+      <label class="row keep"
+        ><input type="radio" name={symptom.id} onchange={() => (gone[symptom.id] = false)} /><span
+          >{texts.itIsStillThere}</span
+        ></label
+      >
+      {@render wrong(`symptoms.${symptom.id}`)}
+    </fieldset>
+  {/each}
+  {#if undriven}
+    <div class="undriven">
+      <p><strong>{texts.doNotDrive}.</strong> {plan.stops.join(" ")}</p>
+      <label class="row keep"
+        ><input type="checkbox" bind:checked={parked} /><span>{texts.togetherNotDriven}</span></label
+      >
+      {@render wrong("do_not_drive")}
+    </div>
+  {/if}
   {#each ["state", "date"] as field (field)}{@render wrong(field)}{/each}
   {#if open.length}
     <div role="alert">
@@ -121,6 +152,27 @@
     display: grid;
     gap: 0.25rem;
     font-weight: 600;
+  }
+  .symptom {
+    border: 0;
+    margin: 0;
+    padding: 0;
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.25rem 1.5rem;
+  }
+  .symptom legend {
+    font-weight: 600;
+    padding: 0;
+  }
+  .undriven {
+    border-left: 8px solid var(--stop);
+    padding-left: 0.75rem;
+    display: grid;
+    gap: 0.4rem;
+  }
+  .undriven p {
+    margin: 0;
   }
   textarea {
     font: inherit;
@@ -159,6 +211,7 @@
     color: var(--ink);
     padding: 0 0.5rem;
   }
+  input[type="radio"],
   input[type="checkbox"] {
     width: 1.4rem;
     height: 1.4rem;

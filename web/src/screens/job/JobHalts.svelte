@@ -26,6 +26,10 @@
     <h2>{say(texts.stopHereTheAxleRotors, { axle: halt.axle })}</h2>
     <p>{halt.text}</p>
     {#if halt.buy.length}<p><strong>{texts.toBuyNow}</strong> {halt.buy.join("; ")}.</p>{/if}
+    {#if job.fault(`axles.${halt.axle_id}`)}<p class="fault" role="alert">
+        {job.fault(`axles.${halt.axle_id}`)}
+        <a href="#/axles/{halt.axle_id}/brake-data">{texts.toBrakeData}</a>
+      </p>{/if}
     <div class="row">
       <Button size="field" disabled={job.busy} on:click={() => anew(halt)}>{halt.action}</Button>
       {#if !halt.must}

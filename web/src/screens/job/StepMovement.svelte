@@ -77,6 +77,11 @@
           >{/each}{:else}{job.fault("step")}{/if}
     </p>
   {/if}
+  {#if at.refusedAt === movement.key && job.unsaid}
+    <p class="note fault" role="alert">
+      {job.unsaid} <a href="#/jobs/{plan.id}/car/{encodeURIComponent(step.key)}">{texts.markAtTheCar}</a>
+    </p>
+  {/if}
   {#each movement.steps.flatMap((each) => each.last_time) as note (note.day + note.text)}<p class="note">
       <strong>{say(texts.lastTimeDay, { day: day(note.day) })}</strong>
       {note.text}
