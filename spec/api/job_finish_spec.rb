@@ -101,6 +101,18 @@ RSpec.describe "Finished jobs in the API" do
       expect(ask(:get, "/vehicles/#{car["id"]}")["open_ends"].map { |each| each["text"] }).to eq(["Plug missing"])
     end
 
+    it "has its follow-up ticked after the end, with the odometer, and its nuts leave the timeline then" do
+      tick("retorque", done: false)
+      finish(fitted:)
+      nuts = -> { ask(:get, "/vehicles/#{car["id"]}/timeline")["events"].count { |event| event["kind"] == "retorque" } }
+      expect(nuts.call).to eq(1)
+      follow = ->(step, value) { ask(:post, address("/follow-up"), { step:, odometer: { value:, unit: "km" } }) }
+      expect(fields(follow["front.star", "60100"])).to eq("step" => "unknown_step")
+      expect(fields(follow["retorque", "59000"])).to eq("odometer.value" => "runs_back")
+      expect(follow["retorque", "60100"]["ticked"]).to include("retorque")
+      expect([nuts.call, ask(:get, "/vehicles/#{car["id"]}")["odometer_km"]]).to eq([0, 60_100])
+    end
+
     # A pin that was seized is free when it was seen to move, not because pads went on: common practice, no source.
     it "leaves a seized pin as it is until it is marked as free again" do
       done = finish(fitted:)
@@ -110,6 +122,7 @@ RSpec.describe "Finished jobs in the API" do
     end
 
     it "goes into the log: new sets, marks answered, follow-ups" do
+      tick("retorque", done: false)
       free = { axle: front, side: "left", item: "slide_pins", mark: "free" }
       ask(
         :post,

@@ -78,6 +78,8 @@ export const beside = {
   pauseJob: (id: number) => taken(client.POST("/jobs/{id}/pause", { params: { path: { id } } })),
   jobTogether: (id: number, because: string) =>
     taken(client.POST("/jobs/{id}/together", { params: { path: { id } }, body: { because } })),
+  followUp: (id: number, step: string, odometer: Schemas["Odometer"]) =>
+    taken(client.POST("/jobs/{id}/follow-up", { params: { path: { id } }, body: { step, odometer } })),
   answerStep: (id: number, step: string, answer: string) =>
     taken(client.POST("/jobs/{id}/answers", { params: { path: { id } }, body: { step, answer } })),
   otherwise: (id: number, step: string, because: string) =>

@@ -63,6 +63,7 @@ export class JobPlanState {
   putBack = () => this.act(() => beside.putBackJob(this.id));
   pause = () => this.act(() => beside.pauseJob(this.id));
   together = (because: string) => this.act(() => beside.jobTogether(this.id, because));
+  followUp = (step: string, odometer: Schemas["Odometer"]) => this.act(() => beside.followUp(this.id, step, odometer));
   answer = (step: string, answer: string) => this.act(() => beside.answerStep(this.id, step, answer));
   change = (change: Schemas["JobChange"]) => this.act(() => api.changeJob(this.id, change, this.plan!.revision));
   resolve = (items: string[], done: boolean) => this.act(() => beside.resolve(this.id, items, done));

@@ -292,3 +292,6 @@ export const toBrakeData = "Enter it in the brake data";
 export const noticedBefore = "Noticed before: {symptom}";
 export const itIsGone = "It is gone";
 export const itIsStillThere = "It is still there";
+export const afterTheJob = "After the job";
+export const doneAtThisOdometer = "Done at this odometer";
+export const odometerNow = "Odometer now ({distanceUnit})";

@@ -19,6 +19,7 @@ module Graver
         get "/jobs/:id/bed-in", :bed_in
         post "/jobs/:id/ticks", :tick
         post "/jobs/:id/answers", :answer_step
+        post "/jobs/:id/follow-up", :follow_up
         post "/jobs/:id/torques", :record_torque
         post "/jobs/:id/unit-acts", :act_by_unit, 201
         post "/jobs/:id/readings", :record_readings
@@ -78,6 +79,12 @@ module Graver
 
         def record_readings
           with(Contracts::JobReadings) { |given| Service::Planning::JobReadings.new(context).call(id, given) }
+        end
+
+        def follow_up
+          with(Contracts::FollowUp) do |given|
+            Service::Planning::FollowUp.new(context).call(id, given[:step], given[:odometer])
+          end
         end
 
         def answer_step = with(Contracts::StepAnswer) { |given| ticks.answer(id, given[:step], given[:answer]) }

@@ -57,6 +57,7 @@ module Graver
             tools: tools(step),
             reads: reads(placed),
             acts: step.acts,
+            after: step.stage == Service::Planning::FollowUp::STAGE,
             asks: step.asks && asks(placed, plan),
             counts: step.counts&.to_h,
             timer: step.timer&.to_h,

@@ -160,7 +160,7 @@ module Graver
             days =
               @overview
                 .finished
-                .select { |job| job.axle_ids.include?(axle.file.axle.id) }
+                .select { |job| job.axle_ids.include?(axle.file.axle.id) && !job.done.include?("retorque") }
                 .map { |job| Date.iso8601(job.closed["day"]) }
             days.select { |day| day > today - RETORQUE_DAYS }.filter_map { |day| retorque_event(axle, day) }
           end

@@ -294,6 +294,10 @@
     background: none;
     color: var(--ink);
   }
+  .bar .main:disabled {
+    background: var(--sheet);
+    border-style: dashed;
+  }
   .bar button:disabled {
     color: var(--line);
     border-color: var(--line);

@@ -7,6 +7,7 @@
   import { Button } from "carbon-components-svelte";
   import { push } from "svelte-spa-router";
   import { api } from "../../api/client";
+  import JobAfterwards from "./JobAfterwards.svelte";
   import JobApart from "./JobApart.svelte";
   import JobFinish from "./JobFinish.svelte";
   import JobHalts from "./JobHalts.svelte";
@@ -203,6 +204,7 @@
         {/each}
       </section>
     {/if}
+    {#if plan.state === "finished"}<JobAfterwards {job} />{/if}
     <JobView {job} {part} base="#/jobs/{id}" />
   </div>
 {:else if loaded.loading}

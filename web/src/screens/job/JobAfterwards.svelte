@@ -1,0 +1,84 @@
+<script lang="ts">
+  import * as texts from "../../texts/job";
+  import { say } from "../../texts/say";
+  import { Button } from "carbon-components-svelte";
+  import Fault from "../../parts/Fault.svelte";
+  import type { JobPlanState } from "../../parts/jobPlan.svelte";
+
+  /** What is still to be done once a job is finished: each is ticked with the odometer it was done at. */
+  let { job }: { job: JobPlanState } = $props();
+  const plan = $derived(job.plan!);
+  const steps = $derived(plan.steps?.filter((step) => step.after) ?? []);
+  const open = $derived(steps.filter((step) => !plan.ticked.includes(step.key)));
+  let odometer = $state("");
+
+  async function done(step: string) {
+    const unit = plan.vehicle.distance_unit;
+    if (await job.followUp(step, { value: odometer, unit })) odometer = "";
+  }
+</script>
+
+{#if open.length && !plan.closed?.do_not_drive.length}
+  <section class="sheet">
+    <h2>{texts.afterTheJob}</h2>
+    <label
+      ><span>{say(texts.odometerNow, { distanceUnit: plan.vehicle.distance_unit })}</span><input
+        inputmode="decimal"
+        autocomplete="off"
+        bind:value={odometer}
+        aria-invalid={!!job.fault("odometer.value")}
+      /><Fault text={job.fault("odometer.value") || job.fault("step")} /></label
+    >
+    <ul>
+      {#each open as step (step.key)}
+        <li>
+          <span>{step.text}</span>
+          <Button size="small" kind="tertiary" disabled={job.busy || !odometer.trim()} on:click={() => done(step.key)}
+            >{texts.doneAtThisOdometer}</Button
+          >
+        </li>
+      {/each}
+    </ul>
+  </section>
+{/if}
+
+<style>
+  section {
+    display: grid;
+    gap: 0.6rem;
+  }
+  h2 {
+    margin: 0;
+  }
+  label {
+    display: grid;
+    gap: 0.25rem;
+    font-weight: 600;
+    max-width: 18rem;
+  }
+  input {
+    font: inherit;
+    min-height: 48px;
+    border: 1px solid var(--quiet);
+    background: var(--sheet);
+    color: var(--ink);
+    padding: 0 0.5rem;
+  }
+  ul {
+    list-style: none;
+    margin: 0;
+    padding: 0;
+    display: grid;
+    gap: 0.5rem;
+  }
+  li {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem 1rem;
+    align-items: center;
+    justify-content: space-between;
+  }
+  li span {
+    flex: 1 1 20rem;
+  }
+</style>
