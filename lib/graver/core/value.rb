@@ -22,8 +22,8 @@ module Graver
 
             def with(**changes) = self.class.new(**to_h, **changes)
           end
-        record.class_eval(&block) if block
-        record
+        # A class of its own, so that what the block defines may call on what is defined here.
+        block ? Class.new(record).tap { |extended| extended.class_eval(&block) } : record
       end
     end
   end

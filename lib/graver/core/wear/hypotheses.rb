@@ -136,7 +136,7 @@ module Graver
 
         # One unknown of some (mask of 0 and 1, or all) moves by `shift` and gets `variance` more.
         def disturb(unknown, variance, shift: 0.0, mask: 1.0)
-          @mean[unknown, true].inplace + (mask * shift)
+          @mean[unknown, true].inplace.+(mask * shift)
           variance_of(unknown).inplace + (mask * variance)
         end
 
@@ -154,10 +154,10 @@ module Graver
 
         # The unknown falls back towards `mean`: what is kept of it is the share `kept`; `variance` is added.
         def recall(unknown, kept, variance, mean: 0.0)
-          @mean[unknown, true].inplace * kept
+          @mean[unknown, true].inplace.*(kept)
           @mean[unknown, true].inplace + (mean * (1 - kept)) unless mean.zero?
-          @covariance[unknown, true, true].inplace * kept
-          @covariance[true, unknown, true].inplace * kept
+          @covariance[unknown, true, true].inplace.*(kept)
+          @covariance[true, unknown, true].inplace.*(kept)
           variance_of(unknown).inplace + variance
         end
 
@@ -170,7 +170,7 @@ module Graver
         # What happened to some: shifts and variances [row, supposition] of the base and of each deviation.
         def move(shifts, variances)
           [@mean, variances_known].zip([shifts, variances]) do |known, more|
-            known[BASE, true].inplace + more[0, true]
+            known[BASE, true].inplace.+(more[0, true])
             known[3...(3 + components.length), true].inplace + more[1..-1, true]
           end
         end

@@ -54,11 +54,11 @@ module Graver
                   end
               )
             before = Numo::DFloat.vstack(parts.map { |part| @covariance[part, part, true] })
-            variance.inplace - 1
-            variance.inplace * worn
-            variance.inplace + (increment_mm - (tied * 2))[true, :new, true]
-            variance.inplace * worn
-            variance.inplace + before[true, :new, true]
+            variance.inplace.-(1)
+            variance.inplace.*(worn)
+            variance.inplace.+((increment_mm - (tied * 2))[true, :new, true])
+            variance.inplace.*(worn)
+            variance.inplace.+(before[true, :new, true])
             variance
           end
 
@@ -66,13 +66,13 @@ module Graver
           def explained(readings, rows, worn, variance)
             seen = readings.map { |_, observation| observation.thickness }
             column = ->(values) { Numo::DFloat.cast(values)[true, :new, :new] }
-            variance.inplace + column.call(seen.map { |thickness| error_of(thickness) })
+            variance.inplace.+(column.call(seen.map { |thickness| error_of(thickness) }))
             variance.inplace.clip(1e-6, nil)
-            worn.inplace * -1
-            worn.inplace + @mean[rows.map { |row| row + 3 + components.length }, true][true, :new, true]
-            worn.inplace - worn.clip(*bounds(seen).map(&column))
-            worn.inplace * worn
-            worn.inplace / variance
+            worn.inplace.*(-1)
+            worn.inplace.+(@mean[rows.map { |row| row + 3 + components.length }, true][true, :new, true])
+            worn.inplace.-(worn.clip(*bounds(seen).map(&column)))
+            worn.inplace.*(worn)
+            worn.inplace./(variance)
             worn.inplace.clip(nil, LOUDEST * LOUDEST)
             (worn + NUMBERS.log(variance)) * -0.5
           end

@@ -55,8 +55,7 @@ module Graver
             rest = 1 - share
             apart = @mean[true, first] - mean
             average(@covariance[true, true, first], covariance, share, rest)
-            @covariance[true, true, first].inplace +
-              (apart[true, :new, true] * (apart * share * rest)[:new, true, true])
+            @covariance[true, true, first].inplace.+(apart[true, :new, true] * (apart * share * rest)[:new, true, true])
             average(@mean[true, first], mean, share, rest)
             AVERAGED.each { |name| average(@kinds[ROWS[name], first], kinds[ROWS[name], true], share, rest) }
             average(@told[true, first], told, share, rest) if told
@@ -65,7 +64,7 @@ module Graver
 
           # one: a view, changed in place
           def average(one, other, share, rest)
-            one.inplace * share
+            one.inplace.*(share)
             one.inplace + (other * rest)
           end
         end

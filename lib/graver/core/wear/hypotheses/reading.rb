@@ -39,9 +39,9 @@ module Graver
             gains = variance / totals
             gap = value - mean
             likely = (gap * gap) / totals
-            likely.inplace + NUMBERS.log(totals)
-            likely.inplace + LOG_TWO_PI
-            likely.inplace * -0.5
+            likely.inplace.+(NUMBERS.log(totals))
+            likely.inplace.+(LOG_TWO_PI)
+            likely.inplace.*(-0.5)
             [likely, gains * gap, spreads * gains]
           end
 
@@ -82,7 +82,7 @@ module Graver
             chances = chances_of(told[0], share)
             shifts, variances = told[1..].map { |rows| rows * chances }
             shift = shifts[0, true] + shifts[1, true]
-            shifts.inplace * told[1]
+            shifts.inplace.*(told[1])
             left = variances[0, true] + variances[1, true] + shifts[0, true] + shifts[1, true] - (shift * shift)
             regress(across / variance, shift, left - variance)
             chances[1, true]
@@ -90,10 +90,10 @@ module Graver
 
           # Of right and wrong (rows); both together are what the reading says of each supposition.
           def chances_of(likely, share)
-            likely[0, true].inplace + Math.log(1 - share)
-            likely[1, true].inplace + Math.log(share + TINY)
+            likely[0, true].inplace.+(Math.log(1 - share))
+            likely[1, true].inplace.+(Math.log(share + TINY))
             top = Numo::DFloat.maximum(likely[0, true], likely[1, true])
-            likely.inplace - top
+            likely.inplace.-(top)
             raised = NUMBERS.exp(likely)
             sum = raised[0, true] + raised[1, true]
             @log_weight += top + NUMBERS.log(sum)
@@ -101,9 +101,9 @@ module Graver
           end
 
           def regress(gain, shift, change)
-            @mean.inplace + (gain * shift)
+            @mean.inplace.+(gain * shift)
             more = gain[true, :new, true] * (gain * change)[:new, true, true]
-            @covariance.inplace + more
+            @covariance.inplace.+(more)
             more.free
           end
         end

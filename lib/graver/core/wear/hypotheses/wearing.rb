@@ -20,14 +20,14 @@ module Graver
                 (across[true, BASE, true] + across[true, DRIFT, true])[true, :new, true]
             own = own(between)
             worn = expected(own) * distance_km * on[true, :new]
-            @mean[parts, true].inplace - worn
+            @mean[parts, true].inplace.-(worn)
             to_rates = across[true, rates, true] * worn[true, :new, true]
-            @covariance[parts, rates, true].inplace - to_rates
-            @covariance[rates, parts, true].inplace - to_rates.transpose(1, 0, 2)
+            @covariance[parts, rates, true].inplace.-(to_rates)
+            @covariance[rates, parts, true].inplace.-(to_rates.transpose(1, 0, 2))
             crossed = across[true, parts, true] * worn[true, :new, true]
             thicknesses = @covariance[parts, parts, true]
-            thicknesses.inplace + unevenness(worn, between, increment_mm, common)
-            thicknesses.inplace - crossed
+            thicknesses.inplace.+(unevenness(worn, between, increment_mm, common))
+            thicknesses.inplace.-(crossed)
             thicknesses.inplace - crossed.transpose(1, 0, 2)
           end
 
@@ -56,11 +56,11 @@ module Graver
           # What wear adds to the covariances of thicknesses: rates nobody knows, and increments that vary.
           def unevenness(worn, between, increment_mm, common)
             spread = NUMBERS.exp(between.clip(-MOST_LOG_VARIANCE, MOST_LOG_VARIANCE))
-            spread.inplace - 1
-            spread.inplace * (worn[true, :new, true] * worn[:new, true, true])
+            spread.inplace.-(1)
+            spread.inplace.*(worn[true, :new, true] * worn[:new, true, true])
             roots = NUMBERS.sqrt(worn)
-            spread.inplace + ((roots * (increment_mm * common))[true, :new, true] * roots[:new, true, true])
-            spread.diagonal([0, 1]).transpose.inplace + (worn * (increment_mm * (1 - common)))
+            spread.inplace.+((roots * (increment_mm * common))[true, :new, true] * roots[:new, true, true])
+            spread.diagonal([0, 1]).transpose.inplace.+(worn * (increment_mm * (1 - common)))
             spread
           end
         end

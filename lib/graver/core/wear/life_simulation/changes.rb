@@ -42,8 +42,8 @@ module Graver
             rarely = Numo::DFloat.cast(LifeSimulation.chances[QUIET_ROW, true] < quiet)
             axle, pins = %i[times pin_times].map { |times| 1 - (rarely * (1 - @prior.quiet.fetch(times))) }
             coming = @after.dup
-            coming[0, true].inplace / axle
-            coming[1..-1, true].inplace / pins
+            coming[0, true].inplace./(axle)
+            coming[1..-1, true].inplace./(pins)
             coming
           end
 

@@ -34,29 +34,29 @@ module Graver
 
           # drift: how many times as fast as usual everything wears on this step
           def step(km, drift)
-            @gone.inplace + (@pace * drift * (km / @life_mm))
+            @gone.inplace.+(@pace * drift * (km / @life_mm))
             worn = @rates.dup
             happen
             # what changes on a step does so half way, on average
-            worn.inplace + @rates
-            worn.inplace * (drift * (km / 2))
+            worn.inplace.+(@rates)
+            worn.inplace.*(drift * (km / 2))
             share = @left_mm / worn
             share.inplace.clip(0.0, 1.0)
-            share.inplace * km
-            @lives_km.inplace + share
+            share.inplace.*(km)
+            @lives_km.inplace.+(share)
             @left_mm.inplace - worn
           end
 
           # What has its time by now, and had not before.
           def happen
             now = Numo::DFloat.cast(@after <= @gone)
-            now.inplace - @met
-            @met.inplace + now
+            now.inplace.-(@met)
+            @met.inplace.+(now)
             moved = now * @changes.sizes
             each = moved[1..-1, true]
-            each.inplace + moved[0, true]
-            each.inplace + (now[@changes.felt_from, true] * @changes.mates)
-            @rates.inplace * NUMBERS.exp(each)
+            each.inplace.+(moved[0, true])
+            each.inplace.+(now[@changes.felt_from, true] * @changes.mates)
+            @rates.inplace.*(NUMBERS.exp(each))
             @pace.inplace * NUMBERS.exp(each.sum(axis: 0) / @count)
           end
 
@@ -64,11 +64,11 @@ module Graver
           def drifts(steps)
             kept = NUMBERS.exp(Numo::DFloat.cast(steps)[true, :new] / (@start.drift_km * -1))
             drifts = NUMBERS.sqrt((kept * kept * -1) + 1)
-            drifts.inplace * @start.drift_sd
-            drifts.inplace * LifeSimulation.normals[DRIFT_ROW...(DRIFT_ROW + steps.length), true]
+            drifts.inplace.*(@start.drift_sd)
+            drifts.inplace.*(LifeSimulation.normals[DRIFT_ROW...(DRIFT_ROW + steps.length), true])
             before = @start.drift
             steps.each_index do |at|
-              drifts[at, true].inplace + (kept[at, true] * before)
+              drifts[at, true].inplace.+(kept[at, true] * before)
               before = drifts[at, true]
             end
             NUMBERS.exp(drifts)
