@@ -196,4 +196,73 @@ RSpec.describe "A job changed while the brake is apart" do
     expect(vehicle["open_ends"].map { |each| each["text"] }).to include(/Do not drive.*Front rotors/, /Order: .*rotor/i)
     expect(vehicle.dig("state", "severity")).to eq("stop")
   end
+
+  it "drives no further than the pedal check allows, and asks what was noticed before" do
+    begin_job(%w[pads])
+    ask(
+      :post,
+      look_overs,
+      look_over(ApiHelper::TODAY, "60000", conditions: [{ item: "symptom", mark: "sinking_pedal" }])
+    )
+    expect(ask(:get, address)["stops"]).to contain_exactly(/pedal sinks/)
+    tick_until("level_after")
+    expect(fields(tick("engine_pedal"))).to eq("answer" => "missing")
+    answer = ->(id) { ask(:post, address("/answers"), { step: "engine_pedal", answer: id }) }
+    expect(fields(answer["hard"])).to eq("answer" => "unknown_choice")
+    expect(answer["spongy"]).to include(
+      "stops" => include(/soft/),
+      "ticked" => satisfy { |all| !all.include?("engine_pedal") }
+    )
+    expect(fields(tick("first_stops"))).to have_key("step")
+    expect(answer["firm"]).to include("stops" => [], "ticked" => include("engine_pedal"))
+    tick_until
+    # after the first stops the owner says whether it is gone
+    expect(fields(finish(symptoms: []))).to eq("symptoms.sinking_pedal" => "missing")
+    expect(fields(finish(symptoms: [{ id: "sinking_pedal", gone: false }]))).to eq("do_not_drive" => "missing")
+    finish(symptoms: [{ id: "sinking_pedal", gone: true }])
+    expect(vehicle["seen"]).to be_empty
+  end
+
+  it "has every bolt of a step marked before it is done, and keeps the reason where no wrench reaches" do
+    begin_job(%w[pads])
+    tick_until("front.left.springs_in") if keys.include?("front.left.springs_in")
+    tick_until("front.left.pads_in")
+    left.take_while { |key| key != "front.left.pin_bolts_in" }.each { |key| do_step(key) }
+    refused = tick("front.left.pin_bolts_in")
+    expect(fields(refused)).to eq("bolts.front.slide_pin_bolt" => "missing")
+    expect(refused["error"]["fields"].first["message"]).to include("2 of 2 not marked")
+    bolt = { step: "front.left.pin_bolts_in", axle: "front", fastener: "slide_pin_bolt" }
+    torque = ->(**given) { ask(:post, address("/torques"), { **bolt, **given }) }
+    torque[bolts: [1]]
+    expect(fields(tick("front.left.pin_bolts_in"))).to eq("bolts.front.slide_pin_bolt" => "missing")
+    expect(fields(torque[bolts: [2], felt: true, because: "."])).to eq("because" => "missing")
+    felt = torque[bolts: [2], felt: true, because: "No room behind the spring"]
+    expect(felt["torques"].last).to include("verdict" => "felt", "because" => "No room behind the spring")
+    expect(tick("front.left.pin_bolts_in")["ticked"]).to include("front.left.pin_bolts_in")
+  end
+
+  it "takes no reason given for one verdict as a reason against the next" do
+    begin_job(%w[pads])
+    tick_until("front.left.pads_out")
+    deep = { axle: front, side: "left", face: "inner", item: "rotor_face", mark: "grooved_deep" }
+    thick =
+      %w[left right].map do |side|
+        {
+          axle: front,
+          part: "rotor",
+          side:,
+          event: "reading",
+          method: "micrometer",
+          unit: "mm",
+          values: %w[24.1 24.1 24.1 24.1]
+        }
+      end
+    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *thick, conditions: [deep]))
+    # the reason of begin_job was given for another verdict
+    expect(ask(:get, address)["halts"].map { |halt| halt["must"] }).to eq([false])
+    metal = { axle: front, part: "pad", side: "left", pad: "inner", event: "metal" }
+    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60001", metal))
+    expect(ask(:get, address)["halts"].map { |halt| halt["must"] }).to eq([true])
+    expect(fields(scope(%w[pads]))).to eq("axles.#{front}" => "rotor_must")
+  end
 end

@@ -22,7 +22,9 @@ RSpec.describe "Severities" do
       "pad.contaminated",
       "rotor_face.cracked",
       "hose.bulged",
+      "hose.cracked",
       "hose.wet",
+      "symptom.warning_light",
       "symptom.grinding",
       "symptom.sinking_pedal",
       "symptom.soft_pedal",
@@ -43,11 +45,9 @@ RSpec.describe "Severities" do
       "rotor_face.grooved_deep",
       "rotor_face.pitted",
       "clips.missing",
-      "hose.cracked",
       "hose.twisted",
       "shoes.oily",
       "symptom.squeal_rolling",
-      "symptom.warning_light",
       "symptom.hot_wheel",
       "symptom.pulls"
     )

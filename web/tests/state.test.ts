@@ -52,6 +52,36 @@ describe("ticks", () => {
   });
   vi.stubGlobal("addEventListener", () => undefined);
 
+  it("read the whole plan again when another device has planned the job anew", async () => {
+    const { JobPlanState } = await import("../src/parts/jobPlan.svelte");
+    const { api } = await import("../src/api/client");
+    const plan = {
+      id: 1,
+      state: "started",
+      planned: 7,
+      ticked: [],
+      halts: [],
+      steps: [],
+    } as unknown as Schemas["JobPlan"];
+    const fresh = { ...plan, planned: 9, title: "Front: put back" };
+    const read = vi.spyOn(api, "job").mockResolvedValue(fresh);
+    const job = new JobPlanState(plan);
+    const progress = { id: 1, state: "started", ticked: [], waits_for: {}, otherwise: {}, halted: false, torques: [] };
+    job.answered({ ...progress, planned: 7 } as Schemas["JobProgress"], null);
+    expect(read).not.toHaveBeenCalled();
+    job.answered({ ...progress, planned: 9 } as Schemas["JobProgress"], null);
+    await vi.waitFor(() => expect(job.plan).toMatchObject({ title: "Front: put back" }));
+    expect(read).toHaveBeenCalledTimes(1);
+  });
+
+  it("say together what bolts and questions were left open", async () => {
+    const { JobPlanState } = await import("../src/parts/jobPlan.svelte");
+    const job = new JobPlanState({ id: 1, steps: [] } as unknown as Schemas["JobPlan"]);
+    expect(job.unsaid).toBe("");
+    job.answered(null, refusal("bolts.front.wheel_nut", "answer", "step"));
+    expect(job.unsaid).toBe("bolts.front.wheel_nut is wrong. answer is wrong.");
+  });
+
   it("change of a plan only what a tick changes", async () => {
     const { withProgress } = await import("../src/parts/jobPlan.svelte");
     const plan = {

@@ -74,7 +74,8 @@ module Graver
             .map do |answer|
               Core::Planning::StepQuestion::Answer.new(
                 **%w[id label because].to_h { |key| [key.to_sym, answer[key]] },
-                good: answer.fetch("good", false)
+                good: answer.fetch("good", false),
+                clears: answer.fetch("clears", []).freeze
               )
             end
         Core::Planning::StepQuestion.new(text: entry.fetch("text"), answers: answers.freeze)

@@ -6,8 +6,8 @@ module Graver
       # What is asked when a step is done, and what can be answered. answers: [Answer]; only a good one lets the job go
       # on.
       StepQuestion = Value.define(:text, :answers) { def answer(id) = answers.find { |answer| answer.id == id } }
-      # because: why the vehicle is not driven after this answer, or nil
-      StepQuestion::Answer = Value.define(:id, :label, :good, :because)
+      # because: why the vehicle is not driven after this answer, or nil; clears: marks that stand no more in the way
+      StepQuestion::Answer = Value.define(:id, :label, :good, :because, :clears)
     end
   end
 end

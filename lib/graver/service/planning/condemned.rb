@@ -26,7 +26,7 @@ module Graver
         # The same of what is known already: VehicleOverviews::Overview, Scope::Chosen
         def of(overview, scope, job)
           works = scope.included.flat_map(&:works)
-          scope.axles.flat_map { |axle| of_axle(axle) } + marks(nil, overview.seen, works) + findings(overview) +
+          scope.axles.flat_map { |axle| of_axle(axle) } + symptoms(overview, works, job) + findings(overview) +
             answers(job) + loose(job)
         end
 
@@ -71,12 +71,19 @@ module Graver
             .map { |found| Reason.new(axle: nil, text: [found.sentence, found.advice].reject(&:empty?).join(" ")) }
         end
 
+        # What was noticed on the road, but for what an answer in this job has cleared.
+        def symptoms(overview, works, job)
+          cleared = answered(job).select(&:good).flat_map(&:clears)
+          marks(nil, overview.seen.reject { |seen| cleared.include?("#{seen.item.id}.#{seen.mark.id}") }, works)
+        end
+
         # What was answered at a step of the job.
         def answers(job)
-          job.answers.filter_map do |key, answer|
-            asks = @knowledge.procedure.step(key.split(".").last)&.asks
-            because = asks&.answer(answer)&.because and Reason.new(axle: nil, text: because)
-          end
+          answered(job).filter_map(&:because).map { |because| Reason.new(axle: nil, text: because) }
+        end
+
+        def answered(job)
+          job.answers.filter_map { |key, answer| @knowledge.procedure.step(key.split(".").last)&.asks&.answer(answer) }
         end
 
         def loose(job)

@@ -3,8 +3,8 @@
 module Graver
   module Service
     module Planning
-      # What is done after a job is finished: wheel nuts again, the fluid level, the first reading. It is ticked with the
-      # odometer it was done at.
+      # What is done after a job is finished: wheel nuts again, the fluid level, the first reading. It is ticked with
+      # the odometer it was done at.
       class FollowUp < JobEvents
         STAGE = "follow_up"
 

@@ -179,7 +179,11 @@ module Graver
         end
 
         def stops(overview, scope, job)
-          job&.state == "started" ? Condemned.new(@context).of(overview, scope, job).map(&:text).uniq : []
+          if %w[ready started].include?(job&.state)
+            Condemned.new(@context).of(overview, scope, job).map(&:text).uniq
+          else
+            []
+          end
         end
 
         # An axle nothing more is done on is still at hand while it is put together.

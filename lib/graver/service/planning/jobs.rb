@@ -26,17 +26,16 @@ module Graver
         # Storage::Job
         def scope(id, axles, reasons)
           job = going(id)
-          Planning::Scope.new(@context).check(
-            Overview::VehicleOverviews.new(@context).find(@store.vehicles.find_axle(job.axle_id).vehicle_id),
-            axles,
-            reasons
-          )
+          scoping = Planning::Scope.new(@context)
+          overview = Overview::VehicleOverviews.new(@context).find(@store.vehicles.find_axle(job.axle_id).vehicle_id)
+          scoping.check(overview, axles, reasons)
+          verdicts = scoping.verdicts(overview, job.axle_id, { "axles" => axles })
           wanted = axles.transform_values(&:uniq).reject { |_, works| works.empty? }
           check_begun(job, wanted)
           @store.transaction do
             # What was ready was another job.
             record(job, "draft", nil) if job.state == "ready"
-            record(job, "scope", { axles: wanted, reasons: })
+            record(job, "scope", { axles: wanted, reasons:, verdicts: })
             replan(job, wanted.transform_keys(&:to_i), job.approaches)
           end
         end

@@ -37,6 +37,7 @@ module Graver
           @context = context
           @knowledge = context.knowledge
           @rules = @knowledge.scope_rules
+          @rotors = RotorChoice.new(@knowledge)
           @schools = Axles::Schools.new(context)
         end
 
@@ -73,6 +74,12 @@ module Graver
           included = axles(overview, axle_id, on_file).select(&:included?).reject { |axle| @rules.looking?(axle.works) }
           included.select { |axle| rotor_faults(axle, axle.works, axle.reason).any? }.map { |axle| halt(axle) } +
             included.filter_map { |axle| halt_by_marks(axle) }
+        end
+
+        # What the rotors of each axle are judged as, as a reason to do otherwise is given for that alone.
+        # -> { "axle id" => verdict }
+        def verdicts(overview, axle_id, on_file)
+          axles(overview, axle_id, on_file).to_h { |axle| [axle.file.axle.id.to_s, axle.rotors[:verdict]] }
         end
 
         # Works that are still in the knowledge.
@@ -166,20 +173,15 @@ module Graver
           proposed = proposed(overview, offered.map(&:id))
           chosen = on_file["axles"].key?(id) ? on_file["axles"][id] || proposed.keys : []
           works = chosen & [*offered.map(&:id), *@rules.hidden]
-          scope = AxleScope.new(overview:, works:, proposed:, offered:, rotors: {}, reason: on_file.dig("reasons", id))
-          scope.with(rotors: rotors(scope.judged_rotors))
-        end
-
-        def rotors(judged)
-          verdict = judged.plan.outcome
-          fits = @knowledge.scope["rotors_by_verdict"].fetch(verdict, [])
-          { verdict:, proposed: fits.first, fits:, must: @knowledge.scope["must"].include?(verdict) }
+          scope = AxleScope.new(overview:, works:, proposed:, offered:, rotors: {}, reason: nil)
+          judged = @rotors.call(scope.judged_rotors, overview)
+          scope.with(rotors: judged, reason: @rotors.reason(on_file, id, judged[:verdict]))
         end
 
         # Pads with what goes with them, and what a look-over asks for.
         def proposed(overview, possible)
           judged = overview.rotors_with_pads
-          work = rotors(judged)[:proposed]
+          work = @rotors.call(judged, overview)[:proposed]
           marks = by_marks(overview)
           return marks.slice(*possible) if marks.any? && !pads_due?(overview)
 

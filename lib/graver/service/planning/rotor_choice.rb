@@ -1,0 +1,32 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Planning
+      # What the verdict on the rotors of an axle puts into a job, and whether a reason may do otherwise.
+      class RotorChoice
+        # A finding after which a rotor does not stay, whatever the reason: a backing plate ran on it.
+        METAL_RUN = "rotor-metal"
+
+        def initialize(knowledge)
+          @rules = knowledge.scope
+        end
+
+        # judged: AxleRotors::Judged; overview: AxleOverview::Overview -> { verdict:, proposed: work id or nil, fits:
+        # [work id] that answer the verdict, must: no reason is good enough }
+        def call(judged, overview)
+          verdict = judged.plan.outcome
+          fits = @rules["rotors_by_verdict"].fetch(verdict, [])
+          metal = fits.any? && overview.findings.any? { |found| found.rule == METAL_RUN }
+          { verdict:, proposed: fits.first, fits:, must: metal || @rules["must"].include?(verdict) }
+        end
+
+        # The owner's reason to do otherwise: it counts only for the verdict it was given for. on_file: the scope
+        def reason(on_file, axle_id, verdict)
+          given_for = on_file.dig("verdicts", axle_id)
+          on_file.dig("reasons", axle_id) if given_for.nil? || given_for == verdict
+        end
+      end
+    end
+  end
+end
