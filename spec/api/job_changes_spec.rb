@@ -195,6 +195,11 @@ RSpec.describe "A job changed while the brake is apart" do
     expect(done["closed"]["do_not_drive"]).to include(/Front rotors:/)
     expect(vehicle["open_ends"].map { |each| each["text"] }).to include(/Do not drive.*Front rotors/, /Order: .*rotor/i)
     expect(vehicle.dig("state", "severity")).to eq("stop")
+    # it is together: the job that puts it right can begin
+    @job = ask(:post, "/axles/#{front}/jobs", { planned_for: "2026-05-24" })
+    scope(%w[pads rotors_new])
+    resolve_all
+    expect(ask(:patch, address, { state: "ready", because: "Rotors are here" })["state"]).to eq("ready")
   end
 
   it "drives no further than the pedal check allows, and asks what was noticed before" do

@@ -295,3 +295,5 @@ export const itIsStillThere = "It is still there";
 export const afterTheJob = "After the job";
 export const doneAtThisOdometer = "Done at this odometer";
 export const odometerNow = "Odometer now ({distanceUnit})";
+export const whoMadeItGood = "Who put it right and tried it, and when";
+export const isMadeGood = "It is right and tried";

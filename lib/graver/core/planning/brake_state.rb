@@ -8,6 +8,9 @@ module Graver
       class BrakeState
         include Enumerable
 
+        # The fact that all is together, and only not tried yet.
+        UNTRIED = "untried"
+
         # held: [place]
         def initialize(procedure, held = [])
           @procedure = procedure

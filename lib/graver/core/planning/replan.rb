@@ -63,7 +63,7 @@ module Graver
 
         def up?(lift, held) = lift.corners.any? { |corner| apart_at(corner, lift, held).any? }
 
-        def apart?(place) = @procedure.facts[place.first].apart && (@road || place.first != "untried")
+        def apart?(place) = @procedure.facts[place.first].apart && (@road || place.first != BrakeState::UNTRIED)
         def road(placed) = @road ? placed : placed.reject { |each| each.step.does.include?("drives") }
 
         # Lifts on which something was done stay what they are.

@@ -31,10 +31,11 @@ module Graver
             .each { |each| @store.open_ends.close(each.id, because, on: @context.today) }
         end
 
-        # Jobs that are over and left one of these axles apart.
+        # Jobs that are over and left one of these axles apart. One that ended undriven is together.
         def left_on(axle_ids)
           jobs = @store.jobs.of(vehicle_of(axle_ids.first).axles.map(&:id))
-          Overview::ApartBrakes.leaving(jobs).select { |job| job.over? && job.axle_ids.intersect?(axle_ids) }
+          left = Overview::ApartBrakes.leaving(jobs).select { |job| job.over? && job.axle_ids.intersect?(axle_ids) }
+          left.reject { |job| job.apart.all? { |place| place.first == Core::Planning::BrakeState::UNTRIED } }
         end
 
         private

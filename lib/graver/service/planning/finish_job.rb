@@ -30,6 +30,7 @@ module Graver
           plan = @plans.of_job(job)
           gone = answered_symptoms(plan, given)
           stops = plan.stops | still_there(plan, gone, given)
+          undriven = stops.empty? ? [Texts.say("jobs.not_tried")] : stops
           road = job.basis.nil? || job.basis.fetch("road")
           parked = given[:do_not_drive] || stops.any? || !road
           refuse_open(plan, job, parked:)
@@ -41,12 +42,12 @@ module Graver
           record(
             job,
             "finished",
-            { **closed(plan, entered, log), do_not_drive: given[:do_not_drive] ? stops : nil }.compact
+            { **closed(plan, entered, log), do_not_drive: given[:do_not_drive] ? undriven : nil }.compact
           )
           Apart.new(@context).close(job, Texts.say("jobs.together_again"))
           leave_open(
             plan,
-            given[:open_ends].to_a + bed_in_left(plan, job) + (given[:do_not_drive] ? to_order(plan, stops) : [])
+            given[:open_ends].to_a + bed_in_left(plan, job) + (given[:do_not_drive] ? to_order(plan, undriven) : [])
           )
           plan
         end
@@ -132,7 +133,7 @@ module Graver
         end
 
         def refuse_apart(job, parked:)
-          left = job.apart.reject { |place| parked && place.first == "untried" }
+          left = job.apart.reject { |place| parked && place.first == Core::Planning::BrakeState::UNTRIED }
           return if left.empty?
 
           places = Overview::ApartBrakes.said(@context.knowledge, left).join(". ")

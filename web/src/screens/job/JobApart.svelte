@@ -64,26 +64,28 @@
     {#if paused}<p role="status">{texts.pausedListed}</p>{/if}
   </details>
 {:else if plan.apart.length}
+  {@const undriven = plan.closed?.do_not_drive ?? []}
   <section class="sheet stop">
-    <h2>{texts.leftApart}</h2>
-    {@render places()}
+    <h2>{undriven.length ? texts.doNotDrive : texts.leftApart}</h2>
+    {#if undriven.length}
+      <p>{texts.leftUndriven}</p>
+      <ul>
+        {#each undriven as reason (reason)}<li>{reason}</li>{/each}
+      </ul>
+    {:else}{@render places()}{/if}
     <p>{texts.saysStop}</p>
     <form class="row fields" onsubmit={together} novalidate>
-      <label class="grow"><span>{texts.whoPutItTogether}</span><input maxlength="500" bind:value={because} /></label>
+      <label class="grow"
+        ><span>{undriven.length ? texts.whoMadeItGood : texts.whoPutItTogether}</span><input
+          maxlength="500"
+          bind:value={because}
+        /></label
+      >
       <Button type="submit" size="field" kind="tertiary" disabled={!because.trim() || job.busy}
-        >{texts.isTogether}</Button
+        >{undriven.length ? texts.isMadeGood : texts.isTogether}</Button
       >
       <Fault text={job.fault("because")} />
     </form>
-  </section>
-{/if}
-{#if plan.closed?.do_not_drive.length}
-  <section class="sheet stop">
-    <h2>{texts.doNotDrive}</h2>
-    <p>{texts.leftUndriven}</p>
-    <ul>
-      {#each plan.closed.do_not_drive as reason (reason)}<li>{reason}</li>{/each}
-    </ul>
   </section>
 {/if}
 
