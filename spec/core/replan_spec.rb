@@ -49,6 +49,7 @@ RSpec.describe Graver::Core::Planning::Replan do
       "rotor_bolts_out" => %w[rotor_bolts_in],
       "half_shaft_out" => %w[half_shaft_in],
       "hub_nut_off" => %w[hub_on],
+      **%w[wheel caliper bracket rotor].to_h { |place| ["own_1_off_#{place}", ["own_1_on_#{place}"]] },
       "rotor_hub_bolts_out" => %w[rotor_on_hub],
       "lower_one_end" => %w[lower_other_end],
       "rotor_off" => %w[rotor_on hub_on]

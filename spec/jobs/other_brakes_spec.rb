@@ -196,7 +196,29 @@ RSpec.describe "Jobs on other brakes" do
     plan = planned(rear, "pads")
     bolts = plan.torque.map(&:line).to_h { |line| [line.label, [line.count, line.torque.newton_metres]] }
     expect(bolts).to include("Caliper mounting bolts" => [1, 27.0], "Lower caliper bolt" => [1, 22.0])
-    expect_order(plan, "bike_caliper_on", "own_fasteners_in", "corner_check")
-    expect(steps(plan)).to include("own_fasteners_in")
+    expect_order(plan, "own_1_off_wheel", "bike_caliper_off", "bike_caliper_on", "own_1_on_wheel", "corner_check")
+    expect(said(plan, "own_1_on_wheel")).to include("your own fastener 1")
+  end
+
+  # Common practice, no source: what holds something behind the rotor is tightened before the rotor covers it.
+  it "undoes and tightens an owner's own fastener where it sits, and wants its torque" do
+    shield = {
+      **floating,
+      "rotor.retention": "nothing",
+      "bracket_bolt.torque": %w[100 N·m],
+      "slide_pin_bolt.torque": %w[30 N·m],
+      "own_1.name": "Splash shield bolt",
+      "own_1.place": "rotor",
+      "own_2.name": "Second bracket bolt",
+      "own_2.place": "bracket",
+      "own_2.torque": %w[90 N·m]
+    }
+    plan = planned(axle(:front, shield), "pads", "rotors_new")
+    expect_order(plan, "rotor_off", "own_1_off_rotor", "own_1_on_rotor", "rotor_on")
+    expect_order(plan, "bracket_off", "own_2_off_bracket", "own_2_on_bracket", "bracket_on", "corner_check")
+    expect(steps(plan).grep(/own_[12]_o\w+_(wheel|caliper)/)).to be_empty
+    expect(items(plan, "torque").map(&:text).join).to match(/splash shield bolt/i).and(
+      satisfy { |all| !all.include?("Second bracket") }
+    )
   end
 end

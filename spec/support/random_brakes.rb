@@ -13,7 +13,7 @@ module RandomBrakes
   # One axle of anything that can be bought, with works at random.
   def random_setup(axle, kind, choices)
     caliper, vehicle = kind
-    parking, retention, springs, hose, sensors, works, schools, bracket, holder, driven, trims = choices
+    parking, retention, springs, hose, sensors, works, schools, bracket, holder, driven, trims, own = choices
     bike = vehicle == "motorcycle"
     parking = "none" if bike || axle == "front" || (caliper == "fixed_opposed" && %w[cable electric].include?(parking))
     works = works.uniq - (parking == "drum_in_hat" ? [] : ["shoes"])
@@ -28,10 +28,14 @@ module RandomBrakes
       hose_holders: bike ? "clip" : holder,
       driven:,
       trims: bike ? "none" : trims,
-      schools:
+      schools:,
+      **own_fastener(own)
     }
     setup(axle, works.empty? ? ["pads"] : works, sensors:, **fitted)
   end
+
+  # A fastener of the owner's own, where it sits.
+  def own_fastener(place) = place ? { "own_1" => "named", "own_1_at" => place }.transform_keys(&:to_sym) : {}
 
   def kinds = KNOWLEDGE.calipers.flat_map { |caliper| caliper.vehicles.map { |vehicle| [caliper.id, vehicle] } }
   def schools
@@ -51,7 +55,8 @@ module RandomBrakes
       any(%w[separate stays none]),
       any(%w[clip bolt]),
       any(%w[front rear all]),
-      any(%w[none cover caps locking])
+      any(%w[none cover caps locking]),
+      any([nil, "wheel", "caliper", "bracket", "rotor"])
     )
   end
 end

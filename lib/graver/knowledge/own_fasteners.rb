@@ -6,6 +6,7 @@ module Graver
     # like it, and each is asked for once the one before it has a name.
     module OwnFasteners
       MOST = 8
+      FIRST = /\Aown_1(?!\d)/
 
       module_function
 
@@ -13,23 +14,31 @@ module Graver
       def call(contents)
         data = contents.fetch("brake_data.yml")
         places =
-          data.fetch("places").flat_map { |name, place| name == "own_1" ? numbered([name, place]) : [[name, place]] }
+          data.fetch("places").flat_map { |name, place| first?(name) ? numbered([name, place]) : [[name, place]] }
+        lists = %w[procedures/facts.yml steps/strip.yml steps/rebuild.yml fasteners.yml]
         contents.merge(
           "brake_data.yml" => {
             **data,
             "places" => places.to_h,
             "fields" => data.fetch("fields").then { |fields| with_others(fields, "fastener") }
           },
-          "fasteners.yml" => with_others(contents.fetch("fasteners.yml"), "id"),
-          "steps/rebuild.yml" => contents.fetch("steps/rebuild.yml").map { |step| tightening(step) }
+          **lists.to_h { |file| [file, with_others(contents.fetch(file), "id")] },
+          "procedures/hazards.yml" => contents.fetch("procedures/hazards.yml").map { |entry| naming_all(entry) }
         )
       end
 
-      # Every run of entries whose `key` is own_1, followed by its like.
+      def first?(name) = name.to_s.match?(FIRST)
+
+      # Every run of entries whose `key` begins with own_1, followed by its like. In the others, what names one names
+      # all.
       def with_others(entries, key)
         entries
-          .chunk_while { |one, other| one[key] == other[key] }
-          .flat_map { |run| run.first[key] == "own_1" ? numbered(run).flat_map { |each| after_the_last(each) } : run }
+          .chunk_while { |one, other| first?(one[key]) && first?(other[key]) }
+          .flat_map do |run|
+            next run.map { |entry| naming_all(entry) } unless first?(run.first[key])
+
+            numbered(run).flat_map { |each| after_the_last(each) }
+          end
       end
 
       def numbered(entry) = (1..MOST).map { |number| renamed(entry, number) }
@@ -41,7 +50,7 @@ module Graver
         when Array
           value.map { |each| renamed(each, number) }
         when String
-          value.gsub("own_1", "own_#{number}").gsub("fastener 1", "fastener #{number}")
+          value.gsub(/own_1(?!\d)/, "own_#{number}").gsub("fastener 1", "fastener #{number}")
         else
           value
         end
@@ -55,10 +64,13 @@ module Graver
         end
       end
 
-      def tightening(step)
-        return step unless step["tighten"]&.include?("own_1")
+      # Lists of an entry that name the first name all of them.
+      def naming_all(entry)
+        entry.transform_values do |value|
+          next value unless value.is_a?(Array) && value.any? { |each| each.is_a?(String) && first?(each) }
 
-        { **step, "tighten" => step["tighten"].flat_map { |id| id == "own_1" ? numbered(id) : [id] } }
+          value.flat_map { |each| first?(each) ? numbered(each) : [each] }
+        end
       end
     end
   end

@@ -39,7 +39,12 @@ module Graver
             def wording(knowledge, axle = nil)
               of = scope.axles.find { |each| each.name == axle } || scope.axles.first
               terms = knowledge.brake_data.terms(of.file.place)
-              Base::Wording.new(overview.vehicle.distance_unit, terms)
+              Base::Wording.new(overview.vehicle.distance_unit, { **terms, **own_names(of.file) })
+            end
+            # Fasteners of the owner's own, by the names he gave them.
+            def own_names(file)
+              named = file.data.select { |key, _| key.match?(/\Aown_\d\.name\z/) }
+              named.to_h { |key, datum| ["your own fastener #{key[/\d/]}", "“#{datum.value}”"] }
             end
             # What was noticed on the road and still stands -> [CurrentConditions::Seen]
             def symptoms = overview.seen.select { |seen| seen.item.id == "symptom" }
