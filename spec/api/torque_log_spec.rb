@@ -33,6 +33,8 @@ RSpec.describe "The torque log of a job in the API" do
     expect(log(tighten("slide_pin_bolt", 2, reached: "20.7", unit: "lbf·ft")).last).to eq(
       ["slide_pin_bolt", 2, "ok", "20.7 lbf·ft"]
     )
+    reached = ask(:get, address)["torque"].find { |line| line["fastener"] == "slide_pin_bolt" }["reached"]
+    expect(reached).to eq(["left 1: clicked", "left 2: 20.7 lbf·ft"])
     nuts = tighten("wheel_nut", 1, 2, 3, 4, 5, step: "front.star")
     expect(nuts["torques"].count { |each| each["fastener"] == "wheel_nut" }).to eq(5)
     expect(log).to eq(log(nuts))

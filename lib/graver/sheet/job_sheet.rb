@@ -170,10 +170,14 @@ module Graver
       def torque_row(line)
         [
           several ? "#{line[:axle].capitalize} #{line[:label].downcase}" : line[:label],
-          torque_said(line),
+          [torque_said(line), *reached(line)].join(". "),
           line[:drive] || Texts.say("torque.no_size"),
           (line[:count] || "?").to_s
         ]
+      end
+
+      def reached(line)
+        line[:reached].any? ? [Texts.say("torque.reached", bolts: line[:reached].join(", "))] : []
       end
 
       def torque_said(line)

@@ -297,3 +297,4 @@ export const doneAtThisOdometer = "Done at this odometer";
 export const odometerNow = "Odometer now ({distanceUnit})";
 export const whoMadeItGood = "Who put it right and tried it, and when";
 export const isMadeGood = "It is right and tried";
+export const reachedBolts = "Reached:";

@@ -19,7 +19,7 @@ module Graver
           }
           ahead = { halts: plan.halts.map { |halt| halt(halt) }, fits: fits(plan), **standing(plan) }
           card = {
-            torque: plan.torque.map { |set| TorqueLines.new(@knowledge).call(set) },
+            torque: plan.torque.map { |set| torque(set, plan.job) },
             fluid: fluid(plan.fluid),
             money: money(plan)
           }
@@ -79,6 +79,8 @@ module Graver
             undriven: !job&.basis.nil? && !job.basis.fetch("road")
           }
         end
+
+        def torque(set, job) = { **TorqueLines.new(@knowledge).call(set), reached: Torques.reached(job, set.line) }
 
         def revision(plan)
           Service::Base::Revision.of(

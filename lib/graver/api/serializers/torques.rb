@@ -20,6 +20,27 @@ module Graver
           end
         end
 
+        # What each bolt of a line reached, in words: ["left 1: clicked", "left 2: 28.1 N·m", "3: by feel (no room)"]
+        def reached(job, line)
+          mine = (job&.torques || []).select { |each| each.values_at("axle", "fastener") == [line.axle, line.fastener] }
+          mine.map do |entry|
+            side = entry["step"].split(".")[1] if entry["step"].count(".") == 2
+            "#{[side, entry["bolt"]].compact.join(" ")}: #{outcome(entry)}"
+          end
+        end
+
+        def outcome(entry)
+          figure = said(entry)
+          case entry["verdict"]
+          when "felt"
+            Texts.say("torque.felt", because: entry["because"])
+          when "under", "undone"
+            Texts.say("torque.not_tight", figure: figure || "?")
+          else
+            figure || Texts.say("torque.clicked")
+          end
+        end
+
         # "28.1 N·m", "92 N·m, 91°"; nil where it only clicked
         def said(entry)
           torque = entry["reached"] && [entry["reached"], entry["unit"]].compact.join(" ")

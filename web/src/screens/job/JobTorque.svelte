@@ -82,6 +82,7 @@
                   })} <span class="quiet">({with_.sentence})</span>{:else}{with_.sentence}{/if}
               </p>
             {/if}
+            {#if line.reached.length}<p><strong>{texts.reachedBolts}</strong> {line.reached.join(", ")}</p>{/if}
             {#if line.source}<p class="quiet">
                 {say(texts.fromToLowerCaseEnteredAsEntered, {
                   toLowerCase: line.source.toLowerCase(),
