@@ -173,6 +173,18 @@ RSpec.describe "A job changed while the brake is apart" do
     expect(ask(:get, "/vehicles/#{car["id"]}")["log"].first["what"].to_s).not_to include("new pads")
   end
 
+  it "puts it back undriven where only one side has its new pads" do
+    begin_job(%w[pads])
+    tick_until("front.left.corner_check")
+    back = ask(:post, address("/put-back"))
+    expect(back).to include("undriven" => true, "stops" => include(/“New pads” is on the left only/))
+    expect(left.grep(/right\.(caliper|pads|piston|pin)|first_stops|bed_in/)).to be_empty
+    left.each { |key| do_step(key) }
+    expect(fields(finish)).to eq("do_not_drive" => "missing")
+    expect(finish(do_not_drive: true)["state"]).to eq("finished")
+    expect(vehicle["open_ends"].map { |each| each["text"] }).to include(/left only/)
+  end
+
   it "ends an inspection that condemns a rotor together and undriven, with what to order" do
     begin_job(%w[inspect_rotor])
     tick_until("front.left.rotor_off")

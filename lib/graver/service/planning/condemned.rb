@@ -27,7 +27,7 @@ module Graver
         def of(overview, scope, job)
           works = scope.included.flat_map(&:works)
           scope.axles.flat_map { |axle| of_axle(axle) } + symptoms(overview, works, job) + findings(overview) +
-            answers(job) + loose(job)
+            answers(job) + loose(job) + half_done(job)
         end
 
         private
@@ -85,6 +85,9 @@ module Graver
         def answered(job)
           job.answers.filter_map { |key, answer| @knowledge.procedure.step(key.split(".").last)&.asks&.answer(answer) }
         end
+
+        # What was on one side only when the job was put back together.
+        def half_done(job) = (job.scope&.fetch("half", nil) || []).map { |text| Reason.new(axle: nil, text:) }
 
         def loose(job)
           loose = job.torques.select { |entry| %w[under undone].include?(entry["verdict"]) }

@@ -46,12 +46,12 @@ module Graver
           job = going(id)
           raise InvalidEntry.of("state", "not_ready", Texts.say("jobs.not_started")) unless job.state == "started"
 
-          check_begun(job, {})
           works = job.axle_ids.to_h { |axle| [axle, ["together"]] }
-          condemned = Condemned.new(@context).call(job).any?
+          half = half_done(job)
+          road = half.empty? && Condemned.new(@context).call(job).empty?
           @store.transaction do
-            record(job, "scope", { axles: works.transform_keys(&:to_s), reasons: {} })
-            replan(keep_basis(job), works, job.approaches, road: !condemned)
+            record(job, "scope", { axles: works.transform_keys(&:to_s), reasons: {}, half: })
+            replan(keep_basis(job), works, job.approaches, road:)
           end
         end
 
@@ -180,20 +180,34 @@ module Graver
 
           rules = @context.knowledge.scope_rules
           faults =
-            Overview::VehicleOverviews
-              .new(@context)
-              .vehicle(@store.vehicles.find_axle(job.axle_id).vehicle_id)
-              .axles
-              .flat_map do |axle|
-                done =
-                  placed(job)
-                    .select { |each| each.axle == axle.name && job.done.include?(each.key) }
-                    .map { |each| each.step.id }
-                gone = rules.begun(job.works.fetch(axle.id, []) - wanted.fetch(axle.id.to_s, []), done)
-                gone.map { |work| begun(axle, work) }
-              end
+            vehicle_of(job).axles.flat_map do |axle|
+              done =
+                placed(job)
+                  .select { |each| each.axle == axle.name && job.done.include?(each.key) }
+                  .map { |each| each.step.id }
+              gone = rules.begun(job.works.fetch(axle.id, []) - wanted.fetch(axle.id.to_s, []), done)
+              gone.map { |work| begun(axle, work) }
+            end
           raise InvalidEntry, faults if faults.any?
         end
+
+        # Works that one side of an axle has had and the other has not -> [sentence]
+        def half_done(job)
+          vehicle_of(job).axles.flat_map do |axle|
+            works = job.works.fetch(axle.id, []).map { |id| @context.knowledge.work(id) }.select(&:alike)
+            works.filter_map { |work| half(job, axle, work) }
+          end
+        end
+
+        def half(job, axle, work)
+          sides =
+            axle.sides.select { |side| work.begun_by.any? { |step| job.done.include?("#{axle.name}.#{side}.#{step}") } }
+          return if sides.empty? || sides == axle.sides
+
+          Texts.say("jobs.half_done", axle: axle.name.capitalize, work: work.label, side: sides.first)
+        end
+
+        def vehicle_of(job) = @store.vehicles.find(@store.vehicles.find_axle(job.axle_id).vehicle_id)
 
         def begun(axle, work)
           label = @context.knowledge.work(work).label
@@ -275,8 +289,7 @@ module Graver
         end
 
         def title(job)
-          axles = @store.vehicles.find(@store.vehicles.find_axle(job.axle_id).vehicle_id).axles
-          JobTitle.of_job(@context.knowledge, job, axles)
+          JobTitle.of_job(@context.knowledge, job, vehicle_of(job).axles)
         end
 
         def check_adjustment(job, given)
