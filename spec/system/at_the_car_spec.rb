@@ -87,6 +87,11 @@ RSpec.describe "At the car", :demo do
     expect(look_over.readings.map { |row| [row.pad, row.value, row.method] }).to eq(
       [%w[inner 3.6 caliper], %w[outer 6.4 vernier]]
     )
+    page.select "Metal to metal", from: "Left outer pad: read with"
+    page.click_button "Save reading"
+    expect(page).to have_text("In the log.").and have_field("Left outer pad", disabled: false)
+    last = context.store.look_overs.of_vehicle(1).last.readings.reject(&:void)
+    expect(last.map { |row| [row.pad, row.event] }).to include(%w[outer metal])
   end
 
   it "marks what is looked at by a tap, keeps what was typed when the step is done, and shows a photo again later" do

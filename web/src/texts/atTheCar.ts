@@ -95,3 +95,8 @@ export const felt = "by feel";
 export const byFeelBecause = "No wrench reaches? Say why";
 export const allByFeel = "Tightened by feel";
 export const toBuyNow = "To buy now:";
+export const PAD_EVENTS = {
+  metal: "Metal to metal",
+  squealer: "Squealer has sounded",
+  sensor: "Sensor has come on",
+};

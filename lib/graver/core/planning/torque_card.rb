@@ -75,10 +75,12 @@ module Graver
             hearsay: HEARSAY.include?(known&.fetch(:source)),
             plausible:
           }
+          # stretched by its angle, it is for one use until its owner has said otherwise
+          stretched = value["single_use"].nil? && !data["#{id}.angle"].nil?
           said = {
             drive: value["drive"],
             thread: value["thread"],
-            single_use: ONCE.include?(value["single_use"]),
+            single_use: stretched || ONCE.include?(value["single_use"]),
             comes_with_pads: value["single_use"] == "with_pads" && setup.configuration["work"].include?("pads"),
             reused: value["single_use"] == "reused",
             threadlocker: value["threadlocker"] || usual_threadlocker(fastener, setup),

@@ -5,7 +5,7 @@
   import { say } from "../../texts/say";
   import Fault from "../../parts/Fault.svelte";
   import MarkChips from "../../parts/MarkChips.svelte";
-  import type { Reads } from "./reads.svelte";
+  import { EVENTS, type Reads } from "./reads.svelte";
 
   /** Fields for what is measured at the step, and marks for what is looked at; both stand in the log at once. */
   let { reads }: { reads: Reads } = $props();
@@ -44,6 +44,7 @@
         id="read-{ask.id}"
         inputmode="decimal"
         autocomplete="off"
+        disabled={!!reads.event(ask)}
         bind:value={reads.values[ask.id]}
         placeholder={ask.places > 1 && ask.part === "rotor" ? texts.severalPlaces : ""}
         aria-invalid={!!reads.fault(ask)}
@@ -60,6 +61,9 @@
           bind:value={reads.methods[ask.id]}
         >
           {#each ask.methods as method (method.id)}<option value={method.id}>{method.label}</option>{/each}
+          {#if ask.kind === "reading" && ask.part === "pad"}
+            {#each EVENTS as event (event)}<option value={event}>{texts.PAD_EVENTS[event]}</option>{/each}
+          {/if}
         </select>
       {/if}
       <Fault text={reads.fault(ask)} />

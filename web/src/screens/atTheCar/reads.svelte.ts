@@ -7,6 +7,10 @@ import { toggled } from "../../parts/marks";
 type Ask = Schemas["StepRead"];
 type Answer = "keep" | null;
 
+/** What a pad can tell without a figure. */
+export const EVENTS = ["metal", "squealer", "sensor"] as const;
+type PadEvent = (typeof EVENTS)[number];
+
 /** What is measured at a step, as it is typed: saved in one go, what is doubtful asked about once. */
 export class Reads {
   readonly form = new FormState();
@@ -31,8 +35,12 @@ export class Reads {
   }
 
   get filled(): Ask[] {
-    return this.asks.filter((ask) => (ask.kind === "marks" ? this.marks[ask.id]?.length : this.values[ask.id]?.trim()));
+    return this.asks.filter((ask) =>
+      ask.kind === "marks" ? this.marks[ask.id]?.length : this.event(ask) || this.values[ask.id]?.trim(),
+    );
   }
+  /** Said in place of a figure: it ran metal to metal, or its squealer or sensor has sounded. */
+  event = (ask: Ask): PadEvent | undefined => EVENTS.find((event) => event === this.methods[ask.id]);
   /** Nothing typed or tapped is left behind unsaved. */
   get dirty(): boolean {
     return this.filled.length > 0 || Object.keys(this.marks).length > 0;
@@ -66,9 +74,18 @@ export class Reads {
     const taken = await this.form.act(
       async () => (this.job.plan = await beside.recordReadings(this.job.id, this.#sent())),
     );
-    if (taken) [this.values, this.marks, this.kept, this.saved] = [{}, {}, {}, true];
+    if (!taken) return false;
+    for (const ask of this.asks) if (this.event(ask)) this.methods[ask.id] = ask.method ?? "";
+    [this.values, this.marks, this.kept, this.saved] = [{}, {}, {}, true];
     return taken;
   }
+
+  #figure = (ask: Ask) => ({
+    event: "reading" as const,
+    method: this.methods[ask.id] as Schemas["Reading"]["method"],
+    values: this.values[ask.id]!.trim().split(/\s+/),
+    unit: this.units[ask.id] as Schemas["Reading"]["unit"],
+  });
 
   #sent(): Schemas["JobReadings"] {
     const of = (kind: string) => this.filled.filter((ask) => ask.kind === kind);
@@ -83,10 +100,7 @@ export class Reads {
         part: ask.part as Schemas["Reading"]["part"],
         side: ask.side as Schemas["Reading"]["side"],
         pad: ask.pad as Schemas["Reading"]["pad"],
-        event: "reading",
-        method: this.methods[ask.id] as Schemas["Reading"]["method"],
-        values: value(ask).split(/\s+/),
-        unit: this.units[ask.id] as Schemas["Reading"]["unit"],
+        ...(this.event(ask) ? { event: this.event(ask)! } : this.#figure(ask)),
         answer: this.kept[ask.id] ?? null,
       })),
       conditions: [
