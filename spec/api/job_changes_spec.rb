@@ -120,6 +120,17 @@ RSpec.describe "A job changed while the brake is apart" do
     expect(left).to include("rear.motor_closed", "rear.lower")
   end
 
+  # As databases of earlier versions have it.
+  it "plans a job from its ticks though it was begun before jobs kept what they were planned by" do
+    begin_job(%w[pads rotors_new])
+    done = keys.take_while { |key| key != "front.left.rotor_off" } << "front.left.rotor_off"
+    old = [["started", nil], *done.map { |key| ["ticked", key] }]
+    old.each { |kind, value| context.store.jobs.record_event(job["id"], kind, value, at: "2026-05-16T08:00:00Z") }
+    scope(%w[pads])
+    expect(left).to include("front.left.rotor_on", "front.left.bracket_on")
+    expect(ask(:get, address)["apart"]).to include(/the rotor is off/)
+  end
+
   it "keeps a work in the job once one side has had it" do
     begin_job(%w[pads])
     tick_until("front.left.pads_in")

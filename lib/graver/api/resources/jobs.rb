@@ -53,9 +53,9 @@ module Graver
 
         def finish_job = answer(Service::Planning::FinishJob.new(context).call(id, payload(Contracts::JobFinish)))
         def restore_job = answer(planning.take_back(id))
-        def put_back_job = answer(planning.put_back(id))
-        def pause_job = answer(planning.pause(id))
-        def job_together = with(Contracts::Together) { |given| planning.together(id, given[:because]) }
+        def put_back_job = answer(stopping.put_back(id))
+        def pause_job = answer(stopping.pause(id))
+        def job_together = with(Contracts::Together) { |given| stopping.together(id, given[:because]) }
         def tick
           given = payload(Contracts::Tick)
           Serializers::JobProgress.call(progress_of.call(ticks.tick(id, given[:steps], given[:done])))
@@ -135,6 +135,7 @@ module Graver
         end
 
         def matter = Service::Planning::JobMatter.new(context, id)
+        def stopping = Service::Planning::StopJob.new(context)
         def planning = Service::Planning::Jobs.new(context)
         def ticks = Service::Planning::JobTicks.new(context)
         def progress_of = Service::Planning::JobProgress.new(context)

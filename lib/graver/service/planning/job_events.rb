@@ -40,6 +40,17 @@ module Graver
           record(job, "basis", Replanning.new(@context).begin(job))
         end
 
+        # A job that has begun is planned from the state of the brake. Its basis was kept before anything of it changed.
+        # -> Storage::Job. Raises InvalidEntry.
+        def replan(job, works, approaches, road: true)
+          job = @store.jobs.find(job.id)
+          return job unless job.basis && job.state == "started"
+
+          note_apart(record(job, "basis", Replanning.new(@context).call(job, works, approaches, road:)))
+        end
+
+        def vehicle_of(job) = @store.vehicles.find(@store.vehicles.find_axle(job.axle_id).vehicle_id)
+
         def put(id, kind, value)
           job = going(id)
           @store.transaction { record(job, kind, value) }

@@ -33,25 +33,11 @@ module Graver
           wanted = axles.transform_values(&:uniq).reject { |_, works| works.empty? }
           check_begun(job, wanted)
           @store.transaction do
+            keep_basis(job)
             # What was ready was another job.
             record(job, "draft", nil) if job.state == "ready"
             record(job, "scope", { axles: wanted, reasons:, verdicts: })
             replan(job, wanted.transform_keys(&:to_i), job.approaches)
-          end
-        end
-
-        # Puts a job that has begun back together as it was: the old parts go back. Where one of them is condemned, the
-        # vehicle is not driven at the end. Raises InvalidEntry, NotFound.
-        def put_back(id)
-          job = going(id)
-          raise InvalidEntry.of("state", "not_ready", Texts.say("jobs.not_started")) unless job.state == "started"
-
-          works = job.axle_ids.to_h { |axle| [axle, ["together"]] }
-          half = half_done(job)
-          road = half.empty? && Condemned.new(@context).call(job).empty?
-          @store.transaction do
-            record(job, "scope", { axles: works.transform_keys(&:to_s), reasons: {}, half: })
-            replan(keep_basis(job), works, job.approaches, road:)
           end
         end
 
@@ -67,6 +53,7 @@ module Graver
           end
 
           @store.transaction do
+            keep_basis(job)
             record(job, "draft", nil) if job.state == "ready"
             record(job, "approach", { approach:, option: })
             replan(job, job.works, job.approaches.merge(approach => option).compact)
@@ -87,27 +74,6 @@ module Graver
             Apart.new(@context).follow_up(job, "jobs.left_apart") if state == "dropped"
           end
           @store.jobs.find(id)
-        end
-
-        # Work stops for now: what is apart becomes a follow-up of the vehicle. Raises InvalidEntry, NotFound.
-        def pause(id)
-          job = going(id)
-          raise InvalidEntry.of("state", "not_ready", Texts.say("jobs.not_apart")) if job.apart.empty?
-
-          @store.transaction { Apart.new(@context).follow_up(job, "jobs.paused") }
-          job
-        end
-
-        # What a job left apart was put together otherwise. Raises InvalidEntry, NotFound.
-        def together(id, because)
-          job = @store.jobs.find(id)
-          raise InvalidEntry.of("state", "not_ready", Texts.say("jobs.not_apart")) if job.apart.empty? || !job.over?
-
-          because = words("because", because)
-          @store.transaction do
-            Apart.new(@context).close(job, because)
-            record(job, "together", { because: })
-          end
         end
 
         # A dropped job as it was before. Raises InvalidEntry, NotFound.
@@ -165,15 +131,6 @@ module Graver
 
         private
 
-        # A job that has begun is planned from the state of the brake.
-        def replan(job, works, approaches, road: true)
-          job = @store.jobs.find(job.id)
-          return job unless job.state == "started"
-
-          job = keep_basis(job) unless job.basis
-          note_apart(record(job, "basis", Replanning.new(@context).call(job, works, approaches, road:)))
-        end
-
         # A work that one side has had already stays. wanted: { "axle id" => [work] }
         def check_begun(job, wanted)
           return unless job.state == "started"
@@ -190,24 +147,6 @@ module Graver
             end
           raise InvalidEntry, faults if faults.any?
         end
-
-        # Works that one side of an axle has had and the other has not -> [sentence]
-        def half_done(job)
-          vehicle_of(job).axles.flat_map do |axle|
-            works = job.works.fetch(axle.id, []).map { |id| @context.knowledge.work(id) }.select(&:alike)
-            works.filter_map { |work| half(job, axle, work) }
-          end
-        end
-
-        def half(job, axle, work)
-          sides =
-            axle.sides.select { |side| work.begun_by.any? { |step| job.done.include?("#{axle.name}.#{side}.#{step}") } }
-          return if sides.empty? || sides == axle.sides
-
-          Texts.say("jobs.half_done", axle: axle.name.capitalize, work: work.label, side: sides.first)
-        end
-
-        def vehicle_of(job) = @store.vehicles.find(@store.vehicles.find_axle(job.axle_id).vehicle_id)
 
         def begun(axle, work)
           label = @context.knowledge.work(work).label
