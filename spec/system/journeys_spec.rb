@@ -127,6 +127,7 @@ RSpec.describe "Journeys in the browser" do
     page.fill_in "odometer", with: "61200"
     page.fill_in "value-1_left_inner", with: "8.6"
     page.click_button "Take back place 1: 12..5"
+    expect(page).to have_text("Was the plate included?")
     page.find_by_id("value-1_left_outer").click
     type "k"
     expect(page).to have_text("Kept with a doubt")

@@ -16,11 +16,11 @@
     return [...found]
       .map(([label, items]) => ({
         label,
-        items: items.toSorted((one, other) => rank(one) - rank(other)),
+        items: [...items].sort((one, other) => rank(one) - rank(other)),
         open: items.filter((item) => item.blocks && !item.resolved).length,
         have: items.filter((item) => HAD.includes(item.kind) && item.tickable && !item.resolved).map((item) => item.id),
       }))
-      .toSorted((one, other) => Math.sign(other.open) - Math.sign(one.open));
+      .sort((one, other) => Math.sign(other.open) - Math.sign(one.open));
   });
   // What is had or is not; everything else is asked about one by one.
   const HAD = ["parts", "spares", "tools", "consumables"];

@@ -22,7 +22,7 @@
   const doneCount = $derived(
     moves.filter((each) => each.steps.every((step) => plan.ticked.includes(step.key) || step.otherwise)).length,
   );
-  const orderBy = $derived(plan.parts.flatMap((line) => line.order_by ?? []).toSorted()[0]);
+  const orderBy = $derived(plan.parts.flatMap((line) => line.order_by ?? []).sort()[0]);
   const PARTS = [
     ["ready", texts.ready, JobReady],
     ["scope", texts.scope, JobScope],

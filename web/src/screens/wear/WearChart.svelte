@@ -41,7 +41,7 @@
     ),
   );
   const today = $derived(x(distance(wear.as_of.odometer_km)));
-  const shown = $derived(wear.readings.filter((reading) => positions.includes(reading.position)).toReversed());
+  const shown = $derived(wear.readings.filter((reading) => positions.includes(reading.position)).reverse());
 </script>
 
 <div class="chart" bind:clientWidth={width}>

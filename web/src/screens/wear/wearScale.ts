@@ -155,7 +155,7 @@ export function runs(points: Point[], breaks: Tick[]): Point[][] {
   const ends = breaks.map((each) => each.at).sort((one, other) => one - other);
   const set = (at: number) => ends.filter((end) => end <= at).length;
   const groups = new Map<string, Point[]>();
-  for (const each of points.toSorted((one, other) => one.at - other.at)) {
+  for (const each of [...points].sort((one, other) => one.at - other.at)) {
     const key = `${each.position} ${set(each.at)}`;
     groups.set(key, [...(groups.get(key) ?? []), each]);
   }
@@ -212,8 +212,8 @@ export function staggered<T extends { at: number }>(
   room: number,
 ): (T & { row: number })[] {
   const ends: number[] = [];
-  return labels
-    .toSorted((one, other) => one.at - other.at)
+  return [...labels]
+    .sort((one, other) => one.at - other.at)
     .map((label) => {
       const free = ends.findIndex((end) => x(label.at) - end >= room);
       const row = free < 0 ? ends.length : free;
