@@ -113,6 +113,9 @@ RSpec.describe "Readings in the middle of a job in the API" do
       # what is only to be planned for is offered
       found = plan["scope"]["offers"].select { |each| each["found"] }
       expect(found.map { |each| each["text"] }).to eq(["Left slide pins: boot torn. Add “New slide pins and boots”?"])
+      # a piston that does not move can't be built around, though it forbids nobody to drive
+      plan = measure("front.left.judge", conditions: seen("piston", "stuck"))
+      expect(plan["halts"]).to contain_exactly(include("works" => include("caliper"), "text" => /Left piston: stuck/))
       plan = measure("front.left.judge", conditions: seen("piston", "wet"))
       expect(plan["halts"]).to contain_exactly(
         include("must" => true, "works" => include("caliper", "pads"), "text" => /Left piston: wet.*leak/)

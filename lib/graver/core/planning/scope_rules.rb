@@ -10,6 +10,7 @@ module Graver
           @works = works.to_h { |work| [work.id, work] }
           @always = rules.fetch("always_decides")
           @impossible = rules.fetch("impossible")
+          @halting = rules.fetch("halting")
         end
 
         def ids = @works.keys
@@ -33,6 +34,9 @@ module Graver
 
         # Those of the works that see to any of these marks ("piston", "piston.wet").
         def answering(marks, works) = works.select { |id| @works.fetch(id).answers.intersect?(marks) }
+
+        # Does a mark ("piston.stuck") stop a job that does not see to it, whatever it says of driving?
+        def halting?(mark) = @halting.include?(mark)
 
         # Brake data keys the works want to be known, and those without which there is no order.
         def asks(works) = works.flat_map { |id| @works.fetch(id).asks }.uniq

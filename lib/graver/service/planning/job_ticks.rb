@@ -86,6 +86,7 @@ module Graver
         def check(job, placed, also = [])
           require_ready(job) unless placed.step.stage == "ready"
           refuse_waiting(job, placed, also)
+          TightBolts.new(@context).refuse_loose(job, placed)
           refuse_to_drive(job) if placed.step.does.include?("drives")
 
           halts = halts(job, placed)

@@ -11,24 +11,27 @@ module Graver
           @axle = axle
         end
 
-        # Those that forbid to drive -> { CurrentConditions::Seen => work id }
-        def stopping = @stopping ||= unanswered("stop")
+        # Those that stop a job: they forbid to drive, or the work can't go on around them
+        # -> { CurrentConditions::Seen => work id }
+        def stopping = @stopping ||= unless_looking { |seen| seen.severity == "stop" || halting?(seen) }
 
         # Those that are to be planned for -> the same
-        def wanting = @wanting ||= unanswered("plan")
+        def wanting = @wanting ||= unless_looking { |seen| seen.severity == "plan" && !halting?(seen) }
 
         # Those that forbid to drive, where the job only looks too -> the same
-        def condemning = @condemning ||= found("stop")
+        def condemning = @condemning ||= found { |seen| seen.severity == "stop" }
 
         private
 
-        def unanswered(severity) = @rules.looking?(@axle.works) ? {} : found(severity)
+        def halting?(seen) = @rules.halting?("#{seen.item.id}.#{seen.mark.id}")
+        def unless_looking(&block) = @rules.looking?(@axle.works) ? {} : found(&block)
 
-        def found(severity)
+        def found(&block)
           @axle
             .overview
             .seen
-            .select { |seen| seen.severity == severity && answering(seen, @axle.works).empty? }
+            .select(&block)
+            .select { |seen| answering(seen, @axle.works).empty? }
             .to_h { |seen| [seen, answering(seen, @axle.offered.map(&:id)).first] }
             .compact
         end

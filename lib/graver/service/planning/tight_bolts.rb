@@ -7,6 +7,7 @@ module Graver
       # a reason.
       class TightBolts
         TIGHT = %w[ok clicked kept felt].freeze
+        LOOSE = %w[under undone].freeze
 
         def initialize(context)
           @context = context
@@ -18,6 +19,16 @@ module Graver
 
           faults = lines(plans.torque(job), placed).filter_map { |line| fault(job, placed, line) }
           raise InvalidEntry, faults if faults.any?
+        end
+
+        # A step that can kill is not done over a bolt that is known to be loose there. Raises InvalidEntry.
+        def refuse_loose(job, placed)
+          return if !placed.step.kills || placed.step.tighten.any?
+
+          loose = job.torques.find { |entry| LOOSE.include?(entry["verdict"]) && there?(entry, placed) } or return
+          label = @context.knowledge.fastener(loose["fastener"])&.label || loose["fastener"]
+          message = Texts.say("torque.loose_first", label: Formats.inside(label), bolt: loose["bolt"])
+          raise InvalidEntry.of("bolts.#{loose["axle"]}.#{loose["fastener"]}", "missing", message)
         end
 
         # Numbers of the bolts of a line that are not marked as tight, or nil where it is not known how many there are.
@@ -34,6 +45,13 @@ module Graver
         end
 
         private
+
+        # Is it at the corner, the lift or the vehicle the step speaks of?
+        def there?(torqued, placed)
+          return torqued["step"].start_with?("#{placed.axle}.#{placed.side}.") if placed.axle
+
+          [nil, "both", torqued["axle"]].include?(placed.lift)
+        end
 
         def at?(line, placed) = [nil, line.axle].include?(placed.axle) && [nil, "both", line.axle].include?(placed.lift)
 
