@@ -196,6 +196,26 @@ RSpec.describe "A job changed while the brake is apart" do
     expect(vehicle["open_ends"].map { |each| each["text"] }).to include(/left only/)
   end
 
+  it "lets a rotor under its limit stay on no vehicle that is driven, whatever the job is changed to" do
+    begin_job(%w[pads])
+    tick_until("front.left.read_rotor")
+    thin = {
+      axle: front,
+      part: "rotor",
+      side: "left",
+      event: "reading",
+      method: "micrometer",
+      unit: "mm",
+      values: %w[22.8]
+    }
+    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", thin))
+    expect(fields(scope(%w[pads]))).to eq("axles.#{front}" => "rotor_must")
+    expect(scope(%w[bleed])).to include("stops" => include(/Front rotors:/))
+    left.take_while { |key| key != "first_stops" }.each { |key| do_step(key) }
+    expect(fields(tick("first_stops"))).to eq("step" => "replan")
+    expect(fields(finish)).to eq("do_not_drive" => "missing")
+  end
+
   it "ends an inspection that condemns a rotor together and undriven, with what to order" do
     begin_job(%w[inspect_rotor])
     tick_until("front.left.rotor_off")
