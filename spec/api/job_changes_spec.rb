@@ -32,6 +32,9 @@ RSpec.describe "A job changed while the brake is apart" do
     plan = ask(:get, address)
     keys(plan) - plan["ticked"]
   end
+  def rotor(side, values)
+    { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: }
+  end
   def vehicle = ask(:get, "/vehicles/#{car["id"]}")
   def approach(kind, option) = ask(:put, address("/approaches"), { approach: kind, option: })
 
@@ -199,16 +202,7 @@ RSpec.describe "A job changed while the brake is apart" do
   it "lets a rotor under its limit stay on no vehicle that is driven, whatever the job is changed to" do
     begin_job(%w[pads])
     tick_until("front.left.read_rotor")
-    thin = {
-      axle: front,
-      part: "rotor",
-      side: "left",
-      event: "reading",
-      method: "micrometer",
-      unit: "mm",
-      values: %w[22.8]
-    }
-    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", thin))
+    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", rotor("left", %w[22.8])))
     expect(fields(scope(%w[pads]))).to eq("axles.#{front}" => "rotor_must")
     expect(scope(%w[bleed])).to include("stops" => include(/Front rotors:/))
     left.take_while { |key| key != "first_stops" }.each { |key| do_step(key) }
@@ -219,16 +213,7 @@ RSpec.describe "A job changed while the brake is apart" do
   it "ends an inspection that condemns a rotor together and undriven, with what to order" do
     begin_job(%w[inspect_rotor])
     tick_until("front.left.rotor_off")
-    thin = {
-      axle: front,
-      part: "rotor",
-      side: "left",
-      event: "reading",
-      method: "micrometer",
-      unit: "mm",
-      values: %w[22.8]
-    }
-    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", thin))
+    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", rotor("left", %w[22.8])))
     plan = ask(:get, address)
     expect(plan).to include("halts" => [], "stops" => include(/Front rotors:/))
     tick_until("chocks_away")
@@ -299,18 +284,7 @@ RSpec.describe "A job changed while the brake is apart" do
     begin_job(%w[pads])
     tick_until("front.left.pads_out")
     deep = { axle: front, side: "left", face: "inner", item: "rotor_face", mark: "grooved_deep" }
-    thick =
-      %w[left right].map do |side|
-        {
-          axle: front,
-          part: "rotor",
-          side:,
-          event: "reading",
-          method: "micrometer",
-          unit: "mm",
-          values: %w[24.1 24.1 24.1 24.1]
-        }
-      end
+    thick = %w[left right].map { |side| rotor(side, %w[24.1 24.1 24.1 24.1]) }
     ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *thick, conditions: [deep]))
     # the reason of begin_job was given for another verdict
     expect(ask(:get, address)["halts"].map { |halt| halt["must"] }).to eq([false])

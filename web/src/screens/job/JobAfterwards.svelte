@@ -1,4 +1,5 @@
 <script lang="ts">
+  import "../../parts/fields.css";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
@@ -19,7 +20,7 @@
 </script>
 
 {#if open.length && !plan.closed?.do_not_drive.length}
-  <section class="sheet">
+  <section class="sheet fields">
     <h2>{texts.afterTheJob}</h2>
     <label
       ><span>{say(texts.odometerNow, { distanceUnit: plan.vehicle.distance_unit })}</span><input
@@ -51,18 +52,7 @@
     margin: 0;
   }
   label {
-    display: grid;
-    gap: 0.25rem;
-    font-weight: 600;
     max-width: 18rem;
-  }
-  input {
-    font: inherit;
-    min-height: 48px;
-    border: 1px solid var(--quiet);
-    background: var(--sheet);
-    color: var(--ink);
-    padding: 0 0.5rem;
   }
   ul {
     list-style: none;

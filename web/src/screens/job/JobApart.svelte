@@ -1,4 +1,5 @@
 <script lang="ts">
+  import "../../parts/fields.css";
   import * as texts from "../../texts/job";
   import { Button } from "carbon-components-svelte";
   import Fault from "../../parts/Fault.svelte";
@@ -118,18 +119,5 @@
     margin: 0;
     padding-left: 1.2rem;
     list-style: disc;
-  }
-  label {
-    display: grid;
-    gap: 0.25rem;
-    font-weight: 600;
-  }
-  input {
-    font: inherit;
-    min-height: 48px;
-    border: 1px solid var(--quiet);
-    background: var(--sheet);
-    color: var(--ink);
-    padding: 0 0.5rem;
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import "../../parts/fields.css";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
@@ -33,7 +34,7 @@
     <div class="row">
       <Button size="field" disabled={job.busy} on:click={() => anew(halt)}>{halt.action}</Button>
       {#if !halt.must}
-        <form class="row grow" onsubmit={(event) => stay(event, halt)} novalidate>
+        <form class="row grow fields" onsubmit={(event) => stay(event, halt)} novalidate>
           <label class="grow"><span>{texts.reasonToGoOnAs}</span><input maxlength="500" bind:value={because} /></label>
           <Button type="submit" size="field" kind="tertiary" disabled={!because.trim()}>{texts.goAheadAnyway}</Button>
         </form>
@@ -51,18 +52,5 @@
   .halt h2 {
     color: var(--stop);
     margin: 0;
-  }
-  label {
-    display: grid;
-    gap: 0.25rem;
-    font-weight: 600;
-  }
-  input {
-    font: inherit;
-    min-height: 48px;
-    border: 1px solid var(--quiet);
-    background: var(--sheet);
-    color: var(--ink);
-    padding: 0 0.5rem;
   }
 </style>
