@@ -6,6 +6,8 @@ RSpec.describe "Finished jobs in the API" do
   include JobHelper
 
   describe "a worn axle whose job is done" do
+    let(:rear) { car["axles"].last["id"] }
+    let(:rear_pads) { all_pads("8", "8", "8", "8", axle: rear) }
     let(:fitted) { [{ axle: front, part: "pad", value: "11.4" }, { axle: front, part: "rotor", value: "25.02" }] }
 
     before do
@@ -37,7 +39,7 @@ RSpec.describe "Finished jobs in the API" do
         { item: "symptom", mark: "grinding" },
         { item: "symptom", mark: "pulls" }
       ]
-      ask(:post, look_overs, look_over("2026-05-10", "59900", *worn, *rotors, conditions: seen))
+      ask(:post, look_overs, look_over("2026-05-10", "59900", *worn, *rotors, *rear_pads, conditions: seen))
       ask(
         :post,
         "/supplies",
@@ -111,6 +113,41 @@ RSpec.describe "Finished jobs in the API" do
       expect(fields(follow["retorque", "59000"])).to eq("odometer.value" => "runs_back")
       expect(follow["retorque", "60100"]["ticked"]).to include("retorque")
       expect([nuts.call, ask(:get, "/vehicles/#{car["id"]}")["odometer_km"]]).to eq([0, 60_100])
+    end
+
+    # Grinding can come from the other axle: common practice, no source.
+    context "when the rear was never looked at" do
+      let(:rear_pads) { [] }
+
+      it "leaves grinding open until it was, and says so" do
+        refused = finish(fitted:)
+        expect(fields(refused)).to eq("symptoms.grinding" => "unlooked")
+        expect(refused["error"]["fields"].first["message"]).to include("rear axle", "inner")
+        one_short = all_pads("8", "8", "8", axle: rear).take(3)
+        ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *one_short))
+        expect(fields(finish(fitted:))).to eq("symptoms.grinding" => "unlooked")
+        ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *all_pads("8", "8", "8", "8", axle: rear)))
+        expect(finish(fitted:)["state"]).to eq("finished")
+      end
+    end
+
+    it "keeps the torque values it was finished with, and what its bolts reached" do
+      bolt = { step: "front.left.bracket_on", axle: "front", fastener: "bracket_bolt", unit: "N·m", reached: "104" }
+      ask(:post, address("/torques"), { **bolt, bolts: [2] })
+      card = finish(fitted:)["torque"]
+      know(
+        front,
+        %w[wheel_nut.torque 200 N·m],
+        ["wheel_nut.count", "4", nil],
+        %w[bracket_bolt.thread M14 x],
+        ["slide_pin_bolt.drive", "hex-15", nil]
+      )
+      expect(ask(:get, address)["torque"]).to eq(card)
+      bolts = ask(:get, "/look-overs/#{ask(:get, address)["closed"]["look_over"]}")["bolts"]
+      expect(bolts.find { |each| each["label"].match?(/bracket bolts/i) }["reached"]).to include("left 2: 104 N·m")
+      expect(
+        ask(:get, "/axles/#{front}/job-plan")["torque"].find { |line| line["fastener"] == "wheel_nut" }
+      ).to include("newton_metres" => 200)
     end
 
     # A pin that was seized is free when it was seen to move, not because pads went on: common practice, no source.

@@ -28,3 +28,4 @@ export const alsoNoted = "Also noted";
 export const counts = ", thinnest: it counts";
 export const placeCount = "place {count}";
 export const pressAFigure = "Press a figure to change it or strike it out; what stood there before stays on file.";
+export const bolts = "Bolts tightened";

@@ -48,9 +48,7 @@ module Graver
         def bin_draft = { binned: drafts.bin(id) }
         def restore_draft = { vehicle_id: Service::Household::Bin.new(context).restore_draft(id) }
         def look_over
-          look_over, vehicle = Service::Measuring::LookOvers.new(context).find(id)
-          photos = Service::Measuring::Photos.new(context).of_look_over(look_over)
-          Serializers::LookOvers.new(knowledge).call(look_over, vehicle, photos)
+          Serializers::LookOvers.of(context, id)
         end
 
         def correct_look_over

@@ -19,8 +19,7 @@ module Graver
 
         def photograph_look_over
           photos.at_look_over(id, bytes)
-          look_over, vehicle = Service::Measuring::LookOvers.new(context).find(id)
-          Serializers::LookOvers.new(knowledge).call(look_over, vehicle, photos.of_look_over(look_over))
+          Serializers::LookOvers.of(context, id)
         end
 
         def photo = Download.new(type: JPEG, body: photos.bytes(id), disposition: "inline")

@@ -80,7 +80,13 @@ module Graver
           }
         end
 
-        def torque(set, job) = { **TorqueLines.new(@knowledge).call(set), reached: Torques.reached(job, set.line) }
+        def torque(set, job)
+          mine =
+            (job&.torques || []).select do |entry|
+              entry.values_at("axle", "fastener") == [set.line.axle, set.line.fastener]
+            end
+          { **TorqueLines.new(@knowledge).call(set), reached: Torques.reached(mine) }
+        end
 
         def revision(plan)
           Service::Base::Revision.of(

@@ -9,8 +9,15 @@ module Graver
           @knowledge = knowledge
         end
 
-        # Storage::LookOver, its Storage::Vehicle, its [Storage::Photo]
-        def call(look_over, vehicle, photos)
+        # As the service finds it. Raises NotFound.
+        def self.of(context, id)
+          logged = Service::Measuring::LookOvers.new(context).find(id)
+          new(context.knowledge).call(logged, Service::Planning::BoltsReached.new(context).call(logged.look_over))
+        end
+
+        # Service::Measuring::LookOvers::Logged, [Service::Planning::BoltsReached::Line]
+        def call(logged, bolts)
+          look_over, vehicle, photos = logged.deconstruct
           axles = vehicle.axles.to_h { |axle| [axle.id, axle.name] }
           {
             id: look_over.id,
@@ -28,7 +35,8 @@ module Graver
             corrections: look_over.corrections.map { |correction| correction(correction) },
             readings: look_over.readings.map { |row| reading(row, axles) },
             marks: look_over.conditions.map { |condition| mark(condition, axles, look_over.odometer_unit) },
-            photos: Photos.call(photos)
+            photos: Photos.call(photos),
+            bolts: bolts.map { |line| { axle: line.axle, label: line.label, reached: Torques.reached(line.entries) } }
           }
         end
 

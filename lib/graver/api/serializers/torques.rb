@@ -20,10 +20,10 @@ module Graver
           end
         end
 
-        # What each bolt of a line reached, in words: ["left 1: clicked", "left 2: 28.1 N·m", "3: by feel (no room)"]
-        def reached(job, line)
-          mine = (job&.torques || []).select { |each| each.values_at("axle", "fastener") == [line.axle, line.fastener] }
-          mine.map do |entry|
+        # Entries of one fastener -> what each bolt reached: ["left 1: clicked", "left 2: 28.1 N·m", "3: by feel (no
+        # room)"]
+        def reached(entries)
+          entries.map do |entry|
             side = entry["step"].split(".")[1] if entry["step"].count(".") == 2
             "#{[side, entry["bolt"]].compact.join(" ")}: #{outcome(entry)}"
           end

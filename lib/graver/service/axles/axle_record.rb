@@ -116,8 +116,8 @@ module Graver
         def unusable = usable.unusable
         # Why no thickness can be made of a reading of this axle, in a sentence, or nil.
         def fault(row) = usable.fault(row)
-        # The same axle with other brake data: { key => Storage::BrakeDatum or nil }
-        def with_data(changes)
+        # The same axle with other brake data: { key => Storage::BrakeDatum or nil }; sources: as in #initialize
+        def with_data(changes, sources: @sources)
           household =
             Household.new(
               knowledge: @knowledge,
@@ -128,7 +128,7 @@ module Graver
           data = @data.merge(changes).compact
           self
             .class
-            .new(vehicle:, axle:, data:, look_overs:, household:, sources: @sources, planned:)
+            .new(vehicle:, axle:, data:, look_overs:, household:, sources:, planned:)
             .tap { |other| other.siblings = siblings }
         end
 

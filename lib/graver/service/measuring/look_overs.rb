@@ -5,14 +5,22 @@ module Graver
     module Measuring
       # What was logged, as it stands with its corrections.
       class LookOvers
+        # photos: [Storage::Photo]
+        Logged = Core::Value.define(:look_over, :vehicle, :photos)
+
         def initialize(context)
+          @context = context
           @store = context.store
         end
 
-        # -> [Storage::LookOver, Storage::Vehicle]. Raises NotFound.
+        # -> Logged. Raises NotFound.
         def find(id)
           look_over = @store.look_overs.find(id)
-          [look_over, @store.vehicles.find(look_over.vehicle_id)]
+          Logged.new(
+            look_over:,
+            vehicle: @store.vehicles.find(look_over.vehicle_id),
+            photos: Photos.new(@context).of_look_over(look_over)
+          )
         end
       end
     end

@@ -92,7 +92,7 @@ module Graver
               message = Texts.say("jobs.symptom_gone", symptom: seen.mark.label)
               InvalidEntry::Fault.new(field: "symptoms.#{seen.mark.id}", code: "missing", message:)
             end
-          @unsaid = faults
+          @unsaid = faults + SymptomGone.new(plan).faults(said)
           said.select { |_, gone| gone }.keys
         end
 
@@ -246,6 +246,7 @@ module Graver
             look_over:,
             sets: entered[:sets],
             estimate: plan.money.said,
+            fasteners: KeptFasteners.new(@context.knowledge).entry(plan),
             day: entered[:day]
           }
         end

@@ -85,9 +85,8 @@ module Graver
 
         # The torque card of a job alone -> [Planning::Torque::Set]
         def torque(job)
-          ordered = ordered(job)
           files = Axles::AxleRecords.new(@context).of([vehicle_of(job)]).values.first
-          Planning::Torque.new(@context).call(ordered, files.to_h { |file| [file.axle.name, file] })
+          torque_of(ordered(job), job, files)
         end
 
         # What has to be bought for what was found and the job does not see to -> [label]
@@ -106,6 +105,11 @@ module Graver
         end
 
         private
+
+        def torque_of(ordered, job, files)
+          records = KeptFasteners.new(@knowledge).records(job, files)
+          Planning::Torque.new(@context).call(ordered, records.to_h { |file| [file.axle.name, file] })
+        end
 
         def of_basis(job)
           @context.standing([:of_basis, job.id, job.basis.fetch("event"), job.adjustments]) do
@@ -154,7 +158,7 @@ module Graver
           works = scope.included.to_h { |axle| [axle.file, axle.works] }
           ordered = order(works, job)
           works = with_axles_at_hand(works, scope, ordered)
-          torque = Planning::Torque.new(@context).call(ordered, files(works))
+          torque = torque_of(ordered, job, works.keys)
           lists = lists(overview, scope, ordered, torque, works, job)
           plan =
             Plan.new(

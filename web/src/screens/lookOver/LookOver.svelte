@@ -11,7 +11,7 @@
   import TakePhoto from "../../parts/TakePhoto.svelte";
   import * as photoTexts from "../../texts/photos";
   import Problem from "../../parts/Problem.svelte";
-  import { asRead, day, upperFirst } from "../../format/words";
+  import { asRead, day, lowerFirst, upperFirst } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
   import Fault from "../../parts/Fault.svelte";
   import { Correction } from "./correction.svelte";
@@ -88,6 +88,14 @@
         <ul class="plain-list marks">
           {#each marks as mark (mark.id)}<MarkEntry {mark} {correction} />{/each}
         </ul>
+      </section>
+    {/if}
+    {#if lookOver.bolts.length}
+      <section class="sheet">
+        <h2>{texts.bolts}</h2>
+        {#each lookOver.bolts as bolt (bolt.axle + bolt.label)}
+          <p><strong>{upperFirst(bolt.axle)}: {lowerFirst(bolt.label)}</strong> {bolt.reached.join(", ")}</p>
+        {/each}
       </section>
     {/if}
     <section class="sheet">

@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Planning
+      # A symptom that can come from any axle is gone only once the part that makes it was looked at on all of them.
+      class SymptomGone
+        # plan: JobPlan::Plan
+        def initialize(plan)
+          @axles = plan.overview.axles.map(&:file)
+          @look_overs = plan.overview.look_overs
+          @renewed = JobOutcome.fits(plan).map { |fit| [fit.file.axle.id, fit.part] }
+          @symptoms = plan.symptoms
+        end
+
+        # said: { symptom id => gone } -> [InvalidEntry::Fault]
+        def faults(said)
+          @symptoms.select { |seen| said[seen.mark.id] && seen.mark.gone_after }.filter_map { |seen| fault(seen) }
+        end
+
+        private
+
+        def fault(seen)
+          axles = @axles.reject { |file| looked_at?(file, seen) }.map { |file| "#{file.axle.name} axle" }
+          return if axles.empty?
+
+          message = Texts.say("jobs.look_first", symptom: seen.mark.label.capitalize, axles: axles.join(" and the "))
+          InvalidEntry::Fault.new(field: "symptoms.#{seen.mark.id}", code: "unlooked", message:)
+        end
+
+        def looked_at?(file, seen)
+          part = seen.mark.gone_after
+          return true if @renewed.include?([file.axle.id, part])
+
+          rows = @look_overs.select { |each| each.date >= seen.date }.flat_map { |each| rows(each, file, part) }
+          file.positions.all? { |position| rows.any? { |row| here?(row, position) } }
+        end
+
+        def rows(look_over, file, part)
+          read = look_over.readings.select { |row| row.axle_id == file.axle.id && row.part == part && !row.void }
+          read.map { |row| [row.side, row.pad] } + faces(look_over, file, part)
+        end
+
+        def faces(look_over, file, part)
+          marks = look_over.conditions.select { |each| each.axle_id == file.axle.id && each.item == part && each.mark }
+          marks.map { |each| [each.side, each.face] }
+        end
+
+        def here?(row, position) = row.zip(position.split("_")).all? { |had, wanted| [nil, wanted].include?(had) }
+      end
+    end
+  end
+end
