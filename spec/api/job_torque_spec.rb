@@ -56,9 +56,7 @@ RSpec.describe "Torque of a job in the API" do
       "slide pin bolts: none"
     )
     know(front, ["slide_pin_bolt.threadlocker", "medium", nil])
-    expect(
-      ask(:get, "/axles/#{front}/job-plan")["consumables"].find { |each| each["id"] == "threadlocker" }["amount"]
-    ).to eq(4)
+    expect(ask(:get, address)["consumables"].find { |each| each["id"] == "threadlocker" }["amount"]).to eq(4)
     expect(fields(know(front, %w[wheel_nut.torque 150-125 N·m]))).to eq("entries.0.value" => "order")
     expect(fields(know(front, %w[wheel_nut.torque 125-1500 N·m]))).to eq("entries.0.value" => "out_of_range")
     know(front, ["rotor.retention", "screws", nil])

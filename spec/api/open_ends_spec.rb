@@ -45,10 +45,7 @@ RSpec.describe "Open ends in the API" do
     add(text: "Noise from the rear", look_on: "2026-06-10")
     events = ask(:get, "#{home}/timeline")["events"].select { |each| each["kind"] == "relook" }
     expect(events).to contain_exactly(include("date" => "2026-06-10", "text" => "Look again: Noise from the rear"))
-    readings =
-      car["axles"].flat_map do |axle|
-        %w[left right].product(%w[inner outer]).map { |side, pad| pad("11", side:, pad:, axle: axle["id"]) }
-      end
+    readings = sound_axles
     ask(:post, "#{home}/look-overs", look_over("2026-05-15", "60000", *readings))
     expect(ask(:get, home)["state"]["severity"]).to eq("good")
     open_end = add(text: "Hub nut", look_on: "2026-05-16")

@@ -34,7 +34,7 @@ RSpec.describe "Photos in the API" do
 
   it "shows it next time at the same step, and on no other vehicle" do
     photograph("front.left.judge")
-    next_time = ask(:post, "/axles/#{front}/jobs", {})
+    next_time = pad_job(planned_for: nil)
     plan = ask(:get, "/jobs/#{next_time["id"]}")
     expect(at(plan, "front.left.judge")).to eq("own" => [], "shown" => [], "earlier" => [1])
     other = ask(:post, "/vehicles", { name: "Rowan", kind: "car" })["axles"].first["id"]

@@ -21,7 +21,7 @@ RSpec.describe "Parts, tools and paper in the API" do
     )
   end
 
-  let(:job) { ask(:post, "/axles/#{front}/jobs", { planned_for: "2026-05-23" }) }
+  let(:job) { pad_job }
   let(:address) { "/jobs/#{job["id"]}" }
 
   def part(plan, id) = plan["parts"].find { |each| each["id"] == id }

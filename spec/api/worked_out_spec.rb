@@ -48,7 +48,7 @@ RSpec.describe "Worked-out answers" do
   it "follow a job, a choice, an import undone and the day" do
     ask(:post, look_overs, look_over("2026-05-01", "60000", pad("7.4")))
     card = -> { ask(:get, "/garage")["vehicles"].first }
-    job = ask(:post, "/axles/#{front}/jobs", { planned_for: "2026-05-23" })
+    job = pad_job
     expect(card.call["axles"].first["job"]).to include("id" => job["id"])
     ask(:patch, "/jobs/#{job["id"]}", { state: "dropped" })
     expect(card.call["axles"].first["job"]).to be_nil

@@ -33,9 +33,11 @@ RSpec.describe "Findings" do
       "shoe-below" => [["shoe_spare_mm", 0, :most]],
       "rotor-variation" => [["variation_ratio", 1.0, :least]],
       "rotor-runout" => [["runout_ratio", 1.0, :least]],
+      "rotor-runout-first" => [["runout_first_ratio", 1.0, :least]],
       "piston-beyond" => [["extension_share", 1.0, :least]],
       "piston-far" => [["extension_share", 0.85, :least]],
       "fluid-below-min" => [["fluid_level", -0.05, :most]],
+      "fluid-at-min" => [["fluid_level", 0.05, :most]],
       "fluid-unexplained" => [["fluid_unexplained", 0.2, :least], ["fluid_unexplained_sure", 1, :least]],
       "fluid-wet" => [["fluid_moisture", 3.0, :least]],
       "fluid-old" => [["fluid_months_over", 0, :least]],
@@ -156,9 +158,8 @@ RSpec.describe "Findings" do
         judgement::FluidBalance.of(
           before: 0.9,
           now:,
-          worn_ml: 40.8,
-          worn_error_ml: 8.0,
-          reservoir_ml: 100.0,
+          explained: 0.408,
+          explained_error: 0.08,
           level_error: 0.06,
           coverage: 2
         )
@@ -168,7 +169,9 @@ RSpec.describe "Findings" do
       unexplained: be_within(1e-9).of(-0.008),
       sure: false
     )
-    expect(fall[0.1]).to have_attributes(sure: true, fall_ml: be_within(1e-9).of(80))
+    # 2 x sqrt(2 x 0.06^2 + 0.08^2) = 0.233: a fall of 0.64 is just not sure, one of 0.65 is
+    expect([fall[0.26], fall[0.25]].map(&:sure)).to eq([false, true])
+    expect(fall[0.1]).to have_attributes(sure: true, fall: be_within(1e-9).of(0.8))
   end
 
   describe judgement::RotorPlan do

@@ -32,19 +32,48 @@ RSpec.describe "Instruments and ways of reading" do
     expect(Graver::Core::Quantity::EnteredLength.split("30 %", "mm")).to eq(%w[30 percent])
   end
 
-  # By hand: 23.84 23.81 23.86 23.83; least 23.81, 23.86 - 23.81 = 0.05, and 0.015 twice in quadrature
+  # By hand: 23.84 23.81 23.86 23.83; least 23.81, 23.86 - 23.81 = 0.05; four readings that repeat to 0.015 mm range
+  # over 3.633 x 0.015 = 0.0545 at the 5 % point of the studentized range (tables of quality control, from memory)
   it "takes the thinnest of several places, and their spread" do
     places = [23.84, 23.81, 23.86, 23.83].map { |mm| core::Thickness.point(mm, 0.015) }
     expect(core::Survey.of(places)).to have_attributes(
       minimum: places[1],
       spread_mm: be_within(1e-9).of(0.05),
-      spread_uncertainty_mm: be_within(1e-6).of(0.0212132)
+      chance_mm: be_within(1e-5).of(0.0545),
+      told?: false
     )
     expect(core::Survey.of(places.take(1)).spread_mm).to be_nil
     expect(core::Survey.of([core::Thickness.interval(5, 6), core::Thickness.interval(6, 7)])).to have_attributes(
       places: 2,
       spread_mm: nil
     )
+  end
+
+  # The chance that n standard normal numbers range over w: n times the integral of density x (Phi(x + w) - Phi(x))^(n -
+  # 1)
+  it "takes for chance what 95 of 100 even parts would not exceed" do
+    below = ->(x) { 0.5 * Math.erfc(-x / Math.sqrt(2)) }
+    density = ->(x) { Math.exp(-x * x / 2) / Math.sqrt(2 * Math::PI) }
+    core::RangeByChance::FACTORS.each do |count, width|
+      points = (-800..800).map { |at| at / 100.0 }
+      chance = points.sum { |x| count * density[x] * ((below[x + width] - below[x])**(count - 1)) * 0.01 }
+      expect(chance).to be_within(0.0002).of(0.95), "#{count} readings"
+    end
+  end
+
+  # A micrometer repeats to about 0.005 mm, whatever its zero is off: common practice, no source
+  it "compares places by how well the tool repeats, not by its accuracy" do
+    read =
+      lambda do |method, *values|
+        values.map do |value|
+          given = { part: "rotor", method:, upper: nil, unit: "mm", overall: false, instrument: nil }
+          place = core::Reading.new(value: Graver::Core::Quantity::EnteredNumber.parse(value), **given)
+          KNOWLEDGE.normalise.call(place, core::Normalise::Part.unknown)
+        end
+      end
+    expect(core::Survey.of(read["micrometer", "24.60", "24.56", "24.6", "24.57"]).told?).to be(true)
+    expect(core::Survey.of(read["micrometer", "24.60", "24.59", "24.6", "24.59"]).told?).to be(false)
+    expect(core::Survey.of(read["caliper", "24.6", "24.5", "24.6", "24.5"]).told?).to be(false)
   end
 
   it "puts an instrument's own uncertainty in the place of the usual tool's" do

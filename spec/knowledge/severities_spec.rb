@@ -93,8 +93,12 @@ RSpec.describe "Severities" do
       KNOWLEDGE.state["rules"]
         .group_by { |rule| rule["severity"] }
         .transform_values { |list| list.map { |rule| rule["id"] } }
-    expect(states["stop"]).to eq(%w[apart seen-stop pad-metal pad-below-floor rotor-below-discard])
-    expect(states["plan"]).to eq(%w[seen-plan pad-at-limit pad-due-soon rotor-near-discard])
+    expect(states["stop"]).to eq(
+      %w[apart seen-stop pad-metal pad-read-below-floor pad-doubted-below-floor pad-below-floor rotor-read-out]
+    )
+    expect(states["plan"]).to eq(
+      %w[seen-plan pad-read-at-limit pad-at-limit pad-due-soon pad-likely-due rotor-near-discard]
+    )
   end
 
   it "tries the graver before the milder wherever only the first of a group counts" do

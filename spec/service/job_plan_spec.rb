@@ -5,7 +5,7 @@ require_relative "../support/api_helper"
 RSpec.describe Graver::Service::Planning::JobPlan do
   include ApiHelper
 
-  def plan(axle_id) = described_class.new(context).proposed(axle_id)
+  def plan(axle_id) = described_class.new(context).find(pad_job(axle_id)["id"])
   def missing(axle_id) = plan(axle_id).gaps.select(&:blocks).map(&:field)
   def ids(plan) = plan.ordered.placed.map { |placed| placed.step.id }
 
@@ -124,7 +124,7 @@ RSpec.describe Graver::Service::Planning::JobPlan do
     # the findings say the same of it
     summary = ask(:get, "/vehicles/#{car["id"]}/findings")["fluid"]["axles"].first
     expect(summary.values_at("pushed_ml", "draw_off_ml")).to eq([found.pushed.round, found.draw_off])
-    job = ask(:post, "/axles/#{front}/jobs", {})
+    job = pad_job(planned_for: nil)
     ask(
       :put,
       "/jobs/#{job["id"]}/scope",

@@ -48,7 +48,7 @@ RSpec.describe Graver::Service::Planning::Money do
   def stock(item, price, **more)
     ask(:post, "/supplies", { kind: "part", item:, axle: front, name: "#{item} #{price}", price:, **more })
   end
-  def job = @job ||= ask(:post, "/axles/#{front}/jobs", { planned_for: "2026-05-23" })
+  def job = @job ||= pad_job
   def money = ask(:get, "/jobs/#{job["id"]}")["money"]
 
   # 4 mm in 20,000 km: 8 mm from 11 down to 3 last some 40,000 km, a little less for what may happen on the way; 40 over
@@ -102,7 +102,7 @@ RSpec.describe Graver::Service::Planning::Money do
 
   it "adds up what finished jobs took, over the distance on file" do
     2.times do |turn|
-      id = ask(:post, "/axles/#{front}/jobs", {})["id"]
+      id = pad_job(planned_for: nil)["id"]
       context.store.jobs.record_event(
         id,
         "finished",

@@ -41,7 +41,9 @@ RSpec.describe Graver::Service::Planning::Scope do
     ask(:post, look_overs, look_over("2026-05-10", "60000", *readings))
   end
 
-  it "begins with pads and their clips" do
+  it "begins with an inspection, and with worn pads and their clips once they were read" do
+    expect(works).to eq(%w[inspect])
+    ask(:post, look_overs, look_over("2026-05-10", "60000", *all_pads("2.9", "3", "3", "3")))
     expect(works).to eq(%w[pads clips])
     know(front, ["wear_sensor", "both", nil])
     expect(works).to eq(%w[pads clips sensors])
@@ -78,7 +80,7 @@ RSpec.describe Graver::Service::Planning::Scope do
         *%w[left right].product(%w[inner outer]).map { |side, position| pad("2.4", side:, pad: position) }
       )
     )
-    expect(because.call).to include("that a pad has reached your limit of 3.0 mm")
+    expect(because.call).to eq("Left inner pad: 2.4 mm on 11 May 2026, at or under your limit of 3.0 mm.")
   end
 
   it "follows the rotors' verdict" do
@@ -90,6 +92,7 @@ RSpec.describe Graver::Service::Planning::Scope do
 
   it "turns rotors where the school says so and they are thick enough" do
     rotors("24.90")
+    ask(:post, look_overs, look_over("2026-05-11", "60010", *all_pads("2.9", "3", "3", "3")))
     know(front, %w[rotor.machine_to_thickness 23.4 mm])
     ask(:put, "/schools", { rotors: "turn" })
     expect(works).to include("rotors_turn")
@@ -100,6 +103,8 @@ RSpec.describe Graver::Service::Planning::Scope do
   # common practice, no source: practitioners disagree, and each school is a way of its own through the job
   it "follows the schools its owner chose, for every job" do
     know(front, %w[slide_pin_bolt.torque 28 N·m], %w[bleed_screw.torque 8 N·m])
+    ask(:post, look_overs, look_over("2026-05-11", "60010", *all_pads("2.9", "3", "3", "3")))
+    rotors("24.90")
     steps = -> { ask(:get, "/axles/#{front}/job-plan")["steps"].map { |step| step["key"] } }
     expect(steps.call).to include("front.left.deglaze", "bed_in").and(satisfy { |keys| keys.grep(/screw_open/).empty? })
     ask(:put, "/schools", { clips: "reuse", bleed: "always", fluid_back: "screw", deglaze: "leave", bed_in: "series" })
@@ -124,7 +129,7 @@ RSpec.describe Graver::Service::Planning::Scope do
   end
 
   it "asks whether old pads are to run on new rotors" do
-    job = ask(:post, "/axles/#{front}/jobs", {})
+    job = pad_job(planned_for: nil)
     plan = ask(:put, "/jobs/#{job["id"]}/scope", { axles: { front.to_s => %w[rotors_new] } })
     expect(plan["scope"]["warnings"]).to eq(["New pads on the front axle too? Old pads are worn to the old faces."])
     expect(plan["steps"].map { |step| step["key"] }).to include("front.left.pads_back", "front.left.degrease").and(

@@ -21,7 +21,7 @@ RSpec.describe "Readiness of a job" do
     )
   end
 
-  def job = @job ||= ask(:post, "/axles/#{front}/jobs", { planned_for: "2026-05-23" })
+  def job = @job ||= pad_job
   def items = ask(:get, "/jobs/#{job["id"]}")["readiness"]
   def of(kind) = items.select { |item| item["kind"] == kind }
   def scope(works, **reasons) = ask(:put, "/jobs/#{job["id"]}/scope", { axles: { front.to_s => works }, reasons: })

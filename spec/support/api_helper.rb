@@ -76,6 +76,18 @@ module ApiHelper
       .map { |(side, pad), value| pad(value, side:, pad:, axle:) }
   end
 
+  # Readings of both axles after which nothing is left to say of them.
+  def sound_axles
+    car["axles"].flat_map do |axle|
+      know(axle["id"], %w[rotor.discard_thickness 20 mm])
+      rotors =
+        %w[left right].map do |side|
+          { axle: axle["id"], part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["24"] }
+        end
+      all_pads("11", "11", "11", "11", axle: axle["id"]) + rotors
+    end
+  end
+
   # Reads a vehicle's readings on its front axle unless one is named.
   def pad(value, side: "left", pad: "inner", axle: front, **more)
     {
@@ -93,6 +105,20 @@ module ApiHelper
 
   def look_overs(vehicle = car) = "/vehicles/#{vehicle.fetch("id")}/look-overs"
   def look_over(date, odometer, *readings, **more) = { date:, odometer: { value: odometer }, readings:, **more }
+  # A draft of new pads on an axle with what goes with them, whatever was read -> its plan
+  def pad_job(axle = front, planned_for: "2026-05-23", **given)
+    job = ask(:post, "/axles/#{axle}/jobs", { planned_for:, **given })
+    pads_only(job["id"], axle)
+  end
+
+  # Gives a draft those works, where the rotors allow it -> its plan
+  def pads_only(id, axle = front)
+    axles = ask(:get, "/jobs/#{id}")["scope"]["axles"]
+    works = axles.find { |each| each["id"] == axle }["works"].map { |work| work["id"] } & %w[pads clips sensors]
+    ask(:put, "/jobs/#{id}/scope", { axles: { axle.to_s => works }, reasons: { axle.to_s => "Pads" } })
+    ask(:get, "/jobs/#{id}")
+  end
+
   def know(axle, *rows)
     ask(
       :post,

@@ -7,7 +7,7 @@ require_relative "careful_mechanic"
 module JobHelper
   def self.included(base) = base.include(ApiHelper)
 
-  def proposed = @proposed ||= ask(:get, "/axles/#{front}/job-plan")
+  def proposed = @proposed ||= job && ask(:get, address)
 
   def complete
     know(
@@ -24,7 +24,7 @@ module JobHelper
     )
   end
 
-  def job(**given) = @job ||= ask(:post, "/axles/#{front}/jobs", { planned_for: "2026-05-23", **given })
+  def job(**given) = @job ||= pad_job(**given)
   def address(path = "") = "/jobs/#{job["id"]}#{path}"
   def open_items(plan)
     plan["readiness"].select { |item| item["blocks"] && !item["resolved"] }.map { |item| item["id"] }

@@ -31,7 +31,7 @@ module Graver
           optional(:unit).maybe(:string, max_size?: 10)
           required(:answer).filled(
             :string,
-            included_in?: %w[again other_unit with_plate swap keep earlier_wrong fitted]
+            included_in?: %w[again other_unit with_plate swap affirmed keep earlier_wrong fitted]
           )
         end
 
@@ -48,7 +48,7 @@ module Graver
           optional(:unit).maybe(:string, included_in?: READING_UNITS)
           optional(:overall).filled(:bool)
           optional(:instrument).maybe(:integer)
-          optional(:answer).maybe(:string, included_in?: %w[keep earlier_wrong])
+          optional(:answer).maybe(:string, included_in?: %w[affirmed keep earlier_wrong])
           optional(:doubts).value(:array, max_size?: 12).each { hash(DOUBT) }
           optional(:simulated).filled(:bool)
         end

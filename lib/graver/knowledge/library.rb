@@ -50,7 +50,8 @@ module Graver
       def pad_limits
         @pad_limits ||=
           values(limits.fetch("pad_limits"), Core::Judgement::PadLimit).map do |limit|
-            limit.with(source: source_title(limit.source))
+            kinds = limit.kinds.transform_values { |each| each.merge("source" => source_title(each.fetch("source"))) }
+            limit.with(source: source_title(limit.source), kinds:)
           end
       end
       def pad_limit(id) = pad_limits.find { |limit| limit.id == id }
@@ -121,6 +122,9 @@ module Graver
       def look_again_chance = state.fetch("look_again_chance").fetch("value")
       def look_again_most_days = state.fetch("look_again_most_days").fetch("value")
       def measurement = @contents.fetch("measurement.yml")
+
+      # Is what this method reads a measurement, and not only a glance or a go and no-go?
+      def precise?(method) = method != "percent" && !measurement.dig("methods", method, "rough")
       def source_title(id) = @contents.fetch("sources.yml").fetch(id).fetch("title")
 
       def state_engine
@@ -178,30 +182,23 @@ module Graver
 
       def history_builder
         @history_builder ||=
-          Core::Wear::HistoryBuilder.new(
-            normalise,
-            measurement
-              .fetch("new_parts")
-              .transform_values do |part|
-                {
-                  typical_mm: part["typical_mm"],
-                  typical_sd_mm: part["typical_standard_uncertainty_mm"],
-                  stated_sd_mm: part["stated_standard_uncertainty_mm"],
-                  own_sd_mm: part["own_standard_uncertainty_mm"],
-                  unread_share: part["unread_share"],
-                  steps_mm: part["steps_mm"]
-                }
-              end
-          )
+          Core::Wear::HistoryBuilder.new(normalise, %w[pad rotor].to_h { |part| [part, new_part_figures(part)] })
+      end
+
+      # What a new part is like on a kind of vehicle (knowledge/measurement.yml) -> Hash
+      def new_part(part, kind = nil)
+        usual = measurement.fetch("new_parts").fetch(part)
+        { **usual.except("kinds"), **usual.dig("kinds", kind).to_h }
       end
 
       # [{ "id", "term", "text", "see" }], and how the forecast did on simulated logs
       def glossary = @contents.fetch("glossary.yml").fetch("terms")
       def calibration = @contents.fetch("wear/calibration.yml")
 
-      # part: "pad" or "rotor"
-      def prior(part)
-        content = @contents.fetch("wear/priors.yml").fetch(part)
+      # part: "pad" or "rotor"; kind: of vehicle, nil: a car
+      def prior(part, kind = nil)
+        priors = @contents.fetch("wear/priors.yml")
+        content = { **priors.fetch(part), **priors.dig("kinds", kind, part).to_h }
         Core::Wear::Prior.new(
           **Core::Wear::Prior.members.to_h { |member| [member, symbolic(member, content.fetch(member.to_s))] }
         )
@@ -214,10 +211,7 @@ module Graver
         @outlook ||=
           Core::Wear::Outlook.new(
             history_builder:,
-            priors: {
-              "pad" => prior("pad"),
-              "rotor" => prior("rotor")
-            },
+            priors: ->(part, kind) { (@priors ||= {})[[part, kind]] ||= prior(part, kind) },
             driving_prior:,
             look_again_chance:
           )
@@ -272,6 +266,30 @@ module Graver
         end
       end
 
+      def new_part_figures(part)
+        kinds = [nil, *measurement.fetch("new_parts").fetch(part).fetch("kinds", {}).keys]
+        kinds.to_h { |kind| [kind, figures_of(new_part(part, kind))] }
+      end
+
+      def figures_of(part)
+        {
+          typical_mm: part["typical_mm"],
+          typical_sd_mm: part["typical_standard_uncertainty_mm"],
+          stated_sd_mm: part["stated_standard_uncertainty_mm"],
+          own_sd_mm: part["own_standard_uncertainty_mm"],
+          unread_share: part["unread_share"],
+          steps_mm: part["steps_mm"]
+        }
+      end
+
+      def typical_new_pads
+        kinds = [nil, *measurement.dig("new_parts", "pad").fetch("kinds", {}).keys]
+        kinds.to_h do |kind|
+          pad = new_part("pad", kind)
+          [kind, { mm: pad["typical_mm"], standard_uncertainty_mm: pad["typical_standard_uncertainty_mm"] }]
+        end
+      end
+
       def measurement_rules
         plate = measurement.fetch("backing_plate")
         Core::Measurement::Rules.new(
@@ -281,7 +299,7 @@ module Graver
               .transform_values { |method| method.slice("pad", "rotor", "shoe", "runout", "instrument") },
           percent_standard_uncertainty: measurement.dig("percent", "standard_uncertainty"),
           gauge_step_mm: measurement.dig("gauge_step_mm", "value"),
-          typical_new_mm: measurement.dig("new_parts", "pad", "typical_mm"),
+          typical_new_pads:,
           typical_backing_mm: plate["typical_mm"],
           typical_backing_uncertainty_mm: plate["typical_standard_uncertainty_mm"],
           known_backing_uncertainty_mm: plate["known_standard_uncertainty_mm"],
@@ -292,7 +310,11 @@ module Graver
               .fetch("methods")
               .transform_values { |method| method["shared"] || 0.0 }
               .merge("percent" => measurement.dig("percent", "shared")),
-          typical_new_uncertainty_mm: measurement.dig("new_parts", "pad", "typical_standard_uncertainty_mm")
+          repeatability:
+            measurement
+              .fetch("methods")
+              .select { |_, method| method["repeatability_mm"] }
+              .transform_values { |method| { mm: method["repeatability_mm"], resolution_mm: method["resolution_mm"] } }
         )
       end
     end

@@ -57,7 +57,7 @@ module Graver
               rule: rule.id,
               part: PARTS.find { |start, _| rule.id.start_with?(start) }&.last || "axle",
               sentence: wording.fill(rule.sentence, overview.measures),
-              source: @knowledge.source_title(rule.source)
+              source: overview.measures["#{rule.source}_source"] || @knowledge.source_title(rule.source)
             }
           end
         end

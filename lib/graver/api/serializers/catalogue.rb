@@ -16,7 +16,7 @@ module Graver
             today: today.iso8601,
             kinds: Contracts::KINDS.map { |id, label| { id:, label: } },
             methods:,
-            limits: @knowledge.pad_limits.map(&:to_h),
+            limits: @knowledge.pad_limits.map { |limit| limit.to_h.except(:kinds) },
             states:
           }
         end

@@ -43,7 +43,7 @@ module Graver
             now_mm: now && now[:mean_mm].round(3),
             sd_mm: now && now[:sd_mm].round(3),
             limit_mm: file.limit_mm.round(3),
-            new_mm: (file.length_mm("pad.new_thickness") || typical("new_parts", "pad")).round(3),
+            new_mm: file.new_pad_mm.round(3),
             backing_mm: (file.length_mm("pad.backing_plate") || typical("backing_plate")).round(3)
           }
         end

@@ -23,7 +23,7 @@ module Graver
             axle_name: Axles.new(@knowledge).name(file),
             axle: Axles.new(@knowledge).call(overview, nil),
             passed: passed(answer),
-            limits: @knowledge.pad_limits.map(&:to_h),
+            limits: @knowledge.pad_limits.map { |limit| limit.for(file.vehicle.kind).to_h.except(:kinds) },
             readings: readings(file, doubted(answer)),
             fits: fits(file),
             components: components(answer),
@@ -136,7 +136,7 @@ module Graver
           [
             *missing,
             readings_sentence(overview),
-            prior_sentence(answer),
+            prior_sentence(answer, overview.file.vehicle.kind),
             driving_sentence(answer),
             *changed_sentences(answer),
             quiet_sentence(answer),
@@ -157,12 +157,12 @@ module Graver
           Texts.say(
             "forecast.pads",
             readings: pads.empty? ? Texts.say("forecast.no_readings") : methods.join(", "),
-            count: overview.answer.pads.readings
+            count: overview.answer.pads.observed
           )
         end
 
-        def prior_sentence(answer)
-          prior = @knowledge.prior("pad")
+        def prior_sentence(answer, kind)
+          prior = @knowledge.prior("pad", kind)
           low, high = [-1.2816, 1.2816].map { |z| prior.rate_mm_per_1000km * Math.exp(z * prior.rate_log_sd) }
           said = [Texts.say("forecast.prior", low: format("%.2f", low), high: format("%.2f", high)), *kin(answer)].join(
             " "

@@ -33,8 +33,6 @@ module Graver
         def pads(answer, floor_mm)
           return { "pad_readings" => 0 } unless (result = answer.pads)
 
-          careful_km = result.first.quantile(CAREFUL)
-          look_again_km = answer.look_again_at_either_km
           {
             "pad_readings" => result.readings,
             "unread_pads" => result.unread.length,
@@ -42,10 +40,21 @@ module Graver
             "floor_mm" => floor_mm,
             "thinnest_pad_mm" => thinnest(result),
             "pad_below_floor_chance" => chance_below(result, floor_mm),
-            "pad_due_chance" => result.first.chance_now,
-            "careful_km" => careful_km,
-            "careful_days" => answer.timeline.days_until(result.first).fetch(CAREFUL),
-            "look_again_km" => look_again_km
+            "likely_due_chance" => result.first.chance_now,
+            "least_km" => result.first.quantile(CAREFUL),
+            "look_again_km" => answer.look_again_at_either_km,
+            **due(answer, result.read_first)
+          }
+        end
+
+        # Of the pads that were read: what nobody has looked at is looked at before anything is bought.
+        def due(answer, life)
+          return {} unless life
+
+          {
+            "pad_due_chance" => life.chance_now,
+            "careful_km" => life.quantile(CAREFUL),
+            "careful_days" => answer.timeline.days_until(life).fetch(CAREFUL)
           }
         end
 

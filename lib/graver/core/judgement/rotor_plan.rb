@@ -59,7 +59,7 @@ module Graver
             least = machine_to_mm || (discard_mm && wear_mm && (discard_mm + wear_mm))
             return unless least && known.length == verdicts.length && known.any?
 
-            known.map { |verdict| verdict.reading_mm - verdict.error_mm }.min - cut_mm - least
+            known.map(&:safe_mm).min - cut_mm - least
           end
           private_class_method :by_condition, :turnable, :by_school, :cut_left
         end

@@ -10,10 +10,10 @@ module Graver
         # limit_overall: the limit that counts is stated with the plate, so that the plate's own error cancels for
         # what is read with it,
         # and
-        # comes in for what is read without.
+        # comes in for what is read without. kind: of vehicle, or nil: a car.
         Part =
-          Value.define(:new_mm, :backing_mm, :backing_uncertainty_mm, :limit_overall) do
-            def initialize(limit_overall: false, **rest) = super
+          Value.define(:new_mm, :backing_mm, :backing_uncertainty_mm, :limit_overall, :kind) do
+            def initialize(limit_overall: false, kind: nil, **rest) = super
             def self.unknown = new(new_mm: nil, backing_mm: nil, backing_uncertainty_mm: nil)
           end
 
@@ -74,7 +74,8 @@ module Graver
             uncertainty,
             assumed:,
             shared_mm: shared,
-            group: group(reading)
+            group: group(reading),
+            repeat_mm: @rules.repeatability_mm(reading.method, step_mm.to_f)
           )
         end
 
@@ -98,9 +99,10 @@ module Graver
         def percent(reading, part)
           share = (reading.value.value * SHARES.fetch(reading.unit)).to_f
           refuse("value", "out_of_range", Texts.say("faults.share_between", value: share)) unless share.between?(0, 100)
-          new_mm = part.new_mm || @rules.typical_new_mm
+          typical = @rules.typical_new(part.kind)
+          new_mm = part.new_mm || typical.fetch(:mm)
           by_eye = @rules.percent_standard_uncertainty / 100.0 * new_mm
-          unknown_new = part.new_mm ? 0.0 : share / 100.0 * @rules.typical_new_uncertainty_mm
+          unknown_new = part.new_mm ? 0.0 : share / 100.0 * typical.fetch(:standard_uncertainty_mm)
           Thickness.point(
             share / 100.0 * new_mm,
             TypeB.combined(by_eye, unknown_new),

@@ -7,22 +7,34 @@ module Graver
       # by_method: { "caliper" => { "pad" => 0.15, "rotor" => 0.08, "instrument" => 0.03 } }, standard uncertainties
       # in mm; "instrument" is the tool's own share in them.
       # shared: share of a method's variance that all readings of one day by it have in common, { "visual" => 0.6 }.
-      # tabs: { "squealer" => { height_mm:, standard_uncertainty_mm: } }; ranges: { "pad" => [0, 30], "rotor" => [1,
-      # 50], ... }.
+      # repeatability: { "micrometer" => { mm: 0.005, resolution_mm: 0.01 } }, how far readings of one tool on one day
+      # differ by chance, one standard deviation, and what its scale shows.
+      # typical_new_pads: { nil => { mm: 11.0, standard_uncertainty_mm: 1.2 }, "motorcycle" => ... }, nil: any other
+      # kind. tabs: { "squealer" => { height_mm:, standard_uncertainty_mm: } }; ranges: { "pad" => [0, 30], "rotor" =>
+      # [1, 50], ... }.
       Rules =
         Value.define(
           :by_method,
           :percent_standard_uncertainty,
           :gauge_step_mm,
-          :typical_new_mm,
+          :typical_new_pads,
           :typical_backing_mm,
           :typical_backing_uncertainty_mm,
           :known_backing_uncertainty_mm,
           :tabs,
           :ranges,
           :shared,
-          :typical_new_uncertainty_mm
+          :repeatability
         ) do
+          # nil where it is not known: the method's own uncertainty is taken. A round figure is read off the same scale
+          # as its neighbours: 24.6 beside 24.57 is 24.60.
+          def repeatability_mm(method, step_mm)
+            known = repeatability[method]
+            known && TypeB.combined(known.fetch(:mm), TypeB.resolution([step_mm, known.fetch(:resolution_mm)].min))
+          end
+          # Friction of a new pad on such a vehicle -> { mm:, standard_uncertainty_mm: }
+          def typical_new(kind) = typical_new_pads.fetch(kind) { typical_new_pads.fetch(nil) }
+
           def shared(method) = self[:shared].fetch(method, 0.0)
 
           def method?(method, part) = method == "percent" || by_method.fetch(method, {}).key?(part)

@@ -5,10 +5,10 @@ module Graver
     module Measurement
       # What several places on one part say together. The thinnest decides. The spread is the largest minus the
       # smallest: on one circle of a rotor that is its thickness variation, on a pad its taper. An error that all
-      # places share (a
-      # wrong zero) falls out of the spread; what is left is each place's own.
+      # places share (a wrong zero, the tool's own accuracy) falls out of it; what is left is how well the tool repeats.
+      # chance_mm is the spread that repeatability alone does not exceed in 95 of 100 surveys of an even part.
       Survey =
-        Value.define(:places, :minimum, :spread_mm, :spread_uncertainty_mm) do
+        Value.define(:places, :minimum, :spread_mm, :chance_mm) do
           # thicknesses: one or more Thickness. With one place, or with intervals, there is no spread (nil).
           def self.of(thicknesses)
             raise ArgumentError, "a survey requires at least 1 place, got 0" if thicknesses.empty?
@@ -19,10 +19,18 @@ module Graver
               places: thicknesses.length,
               minimum: thin,
               spread_mm: compared ? thick.value_mm - thin.value_mm : nil,
-              spread_uncertainty_mm:
-                compared ? Math.hypot(thin.standard_uncertainty_mm, thick.standard_uncertainty_mm) : nil
+              chance_mm: compared ? chance_mm(thicknesses) : nil
             )
           end
+
+          def self.chance_mm(thicknesses)
+            repeat_mm = Math.sqrt(thicknesses.sum { |each| each.repeat_mm**2 } / thicknesses.length)
+            RangeByChance.factor(thicknesses.length) * repeat_mm
+          end
+          private_class_method :chance_mm
+
+          # Is there more of it than the tool makes by itself?
+          def told? = !spread_mm.nil? && spread_mm > chance_mm
         end
     end
   end

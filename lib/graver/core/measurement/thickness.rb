@@ -12,6 +12,7 @@ module Graver
       # `assumed` names what had to be taken from typical values.
       # `shared_mm` is the part of the standard uncertainty that all readings of one `group` (one day, one eye, one
       # gauge, one unknown new thickness) have in common; it does not average out (JCGM 100:2008, F.1.2).
+      # `repeat_mm` is the standard deviation of its difference from others of that day by the same tool.
       Thickness =
         Value.define(
           :kind,
@@ -22,11 +23,15 @@ module Graver
           :edge_mm,
           :assumed,
           :shared_mm,
-          :group
+          :group,
+          :repeat_mm
         ) do
-          def initialize(shared_mm: 0.0, group: nil, **rest) = super
+          def initialize(standard_uncertainty_mm:, shared_mm: 0.0, group: nil, repeat_mm: nil, **rest)
+            repeat_mm ||= standard_uncertainty_mm
+            super
+          end
 
-          def self.point(value_mm, standard_uncertainty_mm, assumed: [], shared_mm: 0.0, group: nil)
+          def self.point(value_mm, standard_uncertainty_mm, assumed: [], shared_mm: 0.0, group: nil, repeat_mm: nil)
             new(
               kind: :point,
               value_mm:,
@@ -36,7 +41,8 @@ module Graver
               edge_mm: 0.0,
               assumed:,
               shared_mm:,
-              group:
+              group:,
+              repeat_mm:
             )
           end
 

@@ -171,7 +171,8 @@ module Graver
         end
 
         def observe(component, observation)
-          wrong = @prior.wrong.merge(share: 1 - ((1 - @prior.wrong[:share]) * observation.trust))
+          share = @prior.wrong[:share] * (observation.affirmed ? @prior.affirmed_times : 1)
+          wrong = @prior.wrong.merge(share: 1 - ((1 - share) * observation.trust))
           chance = hypotheses.observe(component, observation.thickness.own, wrong)
           off = hypotheses.off
           hypotheses.mark([component, observation], chance + off - (chance * off))
@@ -179,9 +180,11 @@ module Graver
         end
 
         # Read rightly; all with one error; all with their plates. On top of it what such readings have in common
-        # anyway.
+        # anyway. Where one of them was affirmed, the tool was looked at again.
         def suppose_errors(readings)
           errors = [@prior.wrong_service, plate?(readings) ? @prior.plate_service : nil].compact
+          times = readings.any? { |_, observation| observation.affirmed } ? @prior.affirmed_times : 1
+          errors = errors.map { |error| error.merge(share: error[:share] * times) }
           shares = [1 - errors.sum { |error| error[:share] }, *errors.map { |error| error[:share] }]
           which =
             hypotheses.branch(shares.map { |share| Math.log(share + 1e-12) }, BRANCHED, negligible: NEGLIGIBLE_CHANGE)

@@ -11,9 +11,11 @@ module Graver
       # event        "fit", "reading", "squealer", "sensor", "metal", "resurfaced" or "freed"
       # reading      Measurement::Reading, or nil where the event says it all
       # trust        1.0, or less for a reading kept with a doubt
+      # affirmed     questioned, measured again and found right
       # ref          handed back with a doubt (a line number, a record's id)
       Entry =
-        Value.define(:date, :odometer_km, :part, :side, :pad, :event, :reading, :trust, :ref) do
+        Value.define(:date, :odometer_km, :part, :side, :pad, :event, :reading, :trust, :affirmed, :ref) do
+          def initialize(affirmed: false, **rest) = super
           def thickness? = %w[reading squealer sensor metal].include?(event)
           def renewal? = %w[fit resurfaced].include?(event)
         end

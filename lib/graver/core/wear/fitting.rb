@@ -8,7 +8,11 @@ module Graver
       # new          Thickness when fitted (a guess has a large uncertainty)
       # observations in order of distance
       # choices      where nobody wrote it down: the thicknesses it can have been, mm, each as likely; nil else
-      Fitting = Value.define(:fitted_km, :new, :observations, :choices) { def initialize(choices: nil, **rest) = super }
+      # measured     was its new thickness measured or given, so that going on counts as a reading?
+      Fitting =
+        Value.define(:fitted_km, :new, :observations, :choices, :measured) do
+          def initialize(choices: nil, measured: false, **rest) = super
+        end
     end
   end
 end

@@ -10,21 +10,26 @@ module Graver
       # Result: `first` and `components` (by id) are Lives; `now` has each component's { mean_mm:, sd_mm: }; `rates`
       # each one's 10, 50 and 90 % wear rate in mm per 1,000 km; `doubted` the readings more likely wrong than right,
       # [{ ref:, chance: }]; `changed` whose rate changed last, { component or :axle => { chance:, since_km: } };
-      # `quiet` how likely it is that sudden changes are rare on this axle; `readings` counts those of the set that is
-      # on; `unread` names the components of that set which nobody has read; `futures` is what the lives were read off,
-      # for what-if and what to measure next.
+      # `quiet` how likely it is that sudden changes are rare on this axle; `observed` counts the readings of the set
+      # that is on, `readings` with them the parts whose thickness was known as they went on; `unread` names the
+      # components of that set which nobody has read since the others were; `unobserved` those
+      # without a reading of their own; `read_first` is the Life of the first of the others, nil where there is none;
+      # `futures` is what the lives were read off, for what-if and what to measure next.
       class Forecast
         Result =
           Value.define(
             :first,
+            :read_first,
             :components,
             :now,
             :rates,
             :doubted,
             :changed,
             :quiet,
+            :observed,
             :readings,
             :unread,
+            :unobserved,
             :limit_mm,
             :futures
           ) do
@@ -35,6 +40,7 @@ module Graver
             def along(timeline)
               with(
                 first: timeline.along(first),
+                read_first: read_first && timeline.along(read_first),
                 components: components.transform_values { |life| timeline.along(life) }
               )
             end
@@ -46,10 +52,12 @@ module Graver
         # Lives, thicknesses and rates as the futures have them; the rest as given.
         def self.read_off(futures, given)
           each = futures.components.each_with_index
+          read = futures.components - given.unobserved
           given.with(
             futures:,
             limit_mm: futures.limit_mm,
             first: Life.of(futures.first_km),
+            read_first: read.empty? ? nil : Life.of(futures.first_km(read)),
             components: each.to_h { |component, _| [component, Life.of(futures.life_km(component))] },
             now: each.to_h { |component, at| [component, futures.now(at)] },
             rates: each.to_h { |component, at| [component, futures.rates(at)] }
@@ -74,6 +82,7 @@ module Graver
           blank =
             Result.new(
               first: nil,
+              read_first: nil,
               components: {
               },
               now: {
@@ -83,8 +92,10 @@ module Graver
               doubted:,
               changed: @filter.changes_supposed,
               quiet: @filter.quiet,
-              readings: current.values.sum { |fitting| fitting.observations.length },
-              unread: current.select { |_, fitting| fitting.observations.empty? }.keys,
+              observed:,
+              readings: observed + unobserved.count { |component| current[component].measured },
+              unread: unobserved.reject { |component| just_fitted?(current[component]) },
+              unobserved:,
               limit_mm: @history.limit_mm,
               futures: @futures
             )
@@ -94,6 +105,14 @@ module Graver
         private
 
         def current = @history.sets.last
+        def observed = current.values.sum { |fitting| fitting.observations.length }
+        def unobserved = @unobserved ||= current.select { |_, fitting| fitting.observations.empty? }.keys
+
+        # It went on, of known thickness, after the others were last read.
+        def just_fitted?(fitting)
+          last_km = current.values.flat_map(&:observations).map(&:distance_km).max || 0.0
+          fitting.measured && fitting.fitted_km >= last_km
+        end
 
         def doubted
           newest =

@@ -13,9 +13,9 @@ module Graver
         MOST_OF_EARLIER = 8
         MOST_SETS = 6
 
-        # normalise: Measurement::Normalise; new_parts: { "pad" => { typical_mm:, typical_sd_mm:, stated_sd_mm:,
-        # own_sd_mm: (parts of one box), unread_share:, steps_mm: (above the limit, where a thickness that nobody wrote
-        # down is one of these; nil: any) } }.
+        # normalise: Measurement::Normalise; new_parts: { "pad" => { kind of vehicle, or nil: any other => {
+        # typical_mm:, typical_sd_mm:, stated_sd_mm:, own_sd_mm: (parts of one box), unread_share:, steps_mm: (above the
+        # limit, where a thickness that nobody wrote down is one of these; nil: any) } } }.
         def initialize(normalise, new_parts)
           @normalise = normalise
           @new_parts = new_parts
@@ -42,6 +42,11 @@ module Graver
         end
 
         private
+
+        def new_part(specification)
+          kinds = @new_parts.fetch(specification.part)
+          kinds.fetch(specification.kind) { kinds.fetch(nil) }
+        end
 
         # Only the newest of each kind: a counter, and who looks at brakes for money, is wrong the same way every time.
         def of_this_set(said, sets, as_of_km)
@@ -85,11 +90,7 @@ module Graver
           mean = first.sum { |observation| observation.thickness.value_mm } / first.length
           gone = [new_thickness(entries.first, specification).value_mm - mean, 0.5].max
           guess =
-            Measurement::Thickness.point(
-              mean,
-              gone * @new_parts.fetch(specification.part).fetch(:unread_share),
-              assumed: ["unread"]
-            )
+            Measurement::Thickness.point(mean, gone * new_part(specification).fetch(:unread_share), assumed: ["unread"])
           start = Fitting.new(fitted_km: first.map(&:distance_km).min, new: guess, observations: [])
           fittings.transform_values { |list| list.empty? ? [start] : list }
         end
@@ -106,6 +107,7 @@ module Graver
             fitted_km: first.renewal? ? first.odometer_km : nil,
             new: choices ? one_of(choices, specification) : new_thickness(first, specification),
             choices:,
+            measured: measured?(first, specification),
             observations: thinned(group.select(&:thickness?), most).map { |entry| observation(entry, specification) }
           )
         end
@@ -124,6 +126,7 @@ module Graver
             distance_km: entry.odometer_km,
             thickness: thickness(entry, specification),
             trust: entry.trust,
+            affirmed: entry.affirmed,
             ref: entry.ref
           )
         end
@@ -137,7 +140,7 @@ module Graver
         def new_thickness(entry, specification)
           return @normalise.call(entry.reading, part(specification)) if entry.renewal? && entry.reading
 
-          known = @new_parts.fetch(specification.part)
+          known = new_part(specification)
           if specification.new_mm && entry.event != "resurfaced"
             return new_set(specification.new_mm, known.fetch(:stated_sd_mm), known, [])
           end
@@ -150,9 +153,15 @@ module Graver
           )
         end
 
+        def measured?(entry, specification)
+          return false unless entry.renewal?
+
+          !entry.reading.nil? || (entry.event == "fit" && !specification.new_mm.nil?)
+        end
+
         # Nominal thicknesses a new part can have had, or nil where it is known or any will do.
         def choices(entry, specification)
-          steps = @new_parts.fetch(specification.part)[:steps_mm]
+          steps = new_part(specification)[:steps_mm]
           return if steps.nil? || specification.new_mm || specification.limit_mm.nil? || entry.event == "resurfaced"
 
           steps.map { |above| specification.limit_mm + above } unless entry.renewal? && entry.reading
@@ -162,7 +171,7 @@ module Graver
         def one_of(choices, specification)
           middle = choices.sum / choices.length
           spread = Math.sqrt(choices.sum { |mm| (mm - middle)**2 } / choices.length)
-          new_set(middle, spread, @new_parts.fetch(specification.part), ["new_thickness"])
+          new_set(middle, spread, new_part(specification), ["new_thickness"])
         end
 
         # Parts of one box are alike: what is not known of one is not known of all.
@@ -180,7 +189,8 @@ module Graver
             new_mm: specification.new_mm,
             backing_mm: specification.backing_mm,
             backing_uncertainty_mm: specification.backing_uncertainty_mm,
-            limit_overall: specification.limit_overall
+            limit_overall: specification.limit_overall,
+            kind: specification.kind
           )
         end
 

@@ -76,8 +76,10 @@ module Graver
           [0.1, 0.5, 0.9].map { |probability| 1000 * Math.exp(sorted[(probability * (COUNT - 1)).round]) }
         end
 
-        # The first component's life in each future, km.
-        def first_km = lives_km.min(axis: 0)
+        # The life of the first of some components in each future, km.
+        def first_km(some = components)
+          lives_km[some.map { |component| components.index(component) }, true].min(axis: 0)
+        end
 
         def life_km(component) = lives_km[components.index(component), true]
 

@@ -8,7 +8,7 @@ module Graver
         # pads, rotors Forecast::Result or nil, distances on the odometer; `why` says by part ("pad", "rotor") why one
         # is missing timeline Schedule::Timeline: the driving ahead
         # look_again_km  distance from now at which the chance of a pad having passed its limit is still small
-        # last_look      Date this axle was last read, nil: never
+        # last_look      Date this axle was last read, or parts of known thickness went on; nil: never
         # kin            [Pace] of the vehicle's other axles
         Answer =
           Value.define(
@@ -46,7 +46,8 @@ module Graver
             def date_after(days) = as_of_date + [days.floor, Schedule::Timeline::FURTHEST_DAYS].min
           end
 
-        # priors: { "pad" => Prior, "rotor" => Prior }; look_again_chance: the owner's comfort, e.g. 0.05.
+        # priors: a part ("pad", "rotor") and a kind of vehicle -> Prior; look_again_chance: the owner's comfort, e.g.
+        # 0.05.
         def initialize(history_builder:, priors:, driving_prior:, look_again_chance:)
           @history_builder = history_builder
           @priors = priors
@@ -88,7 +89,7 @@ module Graver
               timeline:,
               kin: known[:kin],
               look_again_chance:,
-              last_look: entries.select(&:thickness?).map(&:date).max,
+              last_look: entries.select { |entry| looked_at?(entry, specifications) }.map(&:date).max,
               look_again_km: nil
             )
           )
@@ -107,6 +108,13 @@ module Graver
 
         private
 
+        # Parts whose thickness was known as they went on were looked at then.
+        def looked_at?(entry, specifications)
+          return true if entry.thickness?
+
+          entry.event == "fit" && (!entry.reading.nil? || !specifications[entry.part]&.new_mm.nil?)
+        end
+
         def answer(given)
           given.with(look_again_km: (given.pads || given.rotors)&.first&.quantile(given.look_again_chance))
         end
@@ -116,7 +124,7 @@ module Graver
             next unless specification.limit_mm
 
             history = @history_builder.call(entries, specification, as_of_km:)
-            Pace.of(specification.axle, history, @priors.fetch("pad").set_log_sd)
+            Pace.of(specification.axle, history, @priors.call("pad", specification.kind).set_log_sd)
           end
         end
 
@@ -136,7 +144,7 @@ module Graver
             return
           end
           Forecast
-            .call(history, @priors.fetch(part))
+            .call(history, @priors.call(part, specification.kind))
             .tap { |result| why[part] = Texts.say("forecast.unread", part:) unless result }
         end
       end

@@ -5,7 +5,8 @@ module Graver
     module Wear
       # What is known of an axle's pads or rotors; lengths in mm, nil where unknown.
       # components: ids of the positions, e.g. ["left_inner", "left_outer", "right_inner", "right_outer"].
-      # axle: its name, or nil. limit_overall: the limit is stated with the backing plate.
+      # axle: its name, or nil. limit_overall: the limit is stated with the backing plate. kind: of vehicle, or nil: a
+      # car.
       PartSpecification =
         Value.define(
           :part,
@@ -15,8 +16,9 @@ module Graver
           :backing_mm,
           :backing_uncertainty_mm,
           :limit_overall,
-          :axle
-        ) { def initialize(limit_overall: false, axle: nil, **rest) = super }
+          :axle,
+          :kind
+        ) { def initialize(limit_overall: false, axle: nil, kind: nil, **rest) = super }
     end
   end
 end

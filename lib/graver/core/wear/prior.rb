@@ -29,6 +29,7 @@ module Graver
       # freed_log_sd              change of rate to expect when pins or pistons were freed
       # kept_deviation            correlation of a position's deviation with that of its earlier set
       # wrong                     { share:, sd_mm: } a single reading is simply wrong
+      # affirmed_times            so many times as often is one wrong that was questioned, measured again and affirmed
       # wrong_service             { share:, sd_mm: } everything read at one service is off by the same error
       # plate_service             { share:, sd_mm:, mm: } the backing plates were measured with the pads; mm nil: never
       Prior =
@@ -53,6 +54,7 @@ module Graver
           :freed_log_sd,
           :kept_deviation,
           :wrong,
+          :affirmed_times,
           :wrong_service,
           :plate_service
         )

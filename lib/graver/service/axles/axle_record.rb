@@ -6,9 +6,9 @@ module Graver
       # Everything on file about one axle, in the core's terms.
       class AxleRecord
         # What holds for all vehicles of the household. instruments: { id => Core::Measurement::Instrument };
-        # school_limit_mm: where pads are done when the owner set no limit; floor: Core::Judgement::PadLimit under which
+        # limit: Core::Judgement::PadLimit at which pads are done when the owner set none; floor: the one under which
         # nobody drives.
-        Household = Core::Value.define(:knowledge, :instruments, :school_limit_mm, :floor)
+        Household = Core::Value.define(:knowledge, :instruments, :limit, :floor)
 
         # AxleRecords of the vehicle's other axles
         attr_accessor :siblings
@@ -22,7 +22,10 @@ module Graver
           @axle = axle
           @data = data
           @look_overs = look_overs
-          @knowledge, @instruments, @school_limit_mm, @floor = household.deconstruct
+          @household = household
+          @knowledge = household.knowledge
+          @instruments = household.instruments
+          @floor = household.floor.for(vehicle.kind)
           @sources = sources
           @planned = planned
           @siblings = []
@@ -58,7 +61,7 @@ module Graver
         # The owner's limit, or the careful default; never below the maker's figures.
         def limit_mm
           [
-            length_mm("pad.service_limit") || @school_limit_mm,
+            length_mm("pad.service_limit") || @household.limit.for(vehicle.kind).mm,
             length_mm("pad.discard_thickness"),
             overall_limit_mm
           ].compact.max
@@ -93,9 +96,13 @@ module Graver
             new_mm: known.new_mm,
             backing_mm: known.backing_mm,
             backing_uncertainty_mm: known.backing_uncertainty_mm,
-            limit_overall: known.limit_overall
+            limit_overall: known.limit_overall,
+            kind: vehicle.kind
           )
         end
+
+        # What a new pad has by the brake data, else as usual on such a vehicle, mm
+        def new_pad_mm = length_mm("pad.new_thickness") || @knowledge.new_part("pad", vehicle.kind).fetch("typical_mm")
 
         # Of its log, what counts: [Core::Wear::Entry].
         def entries = usable.entries
@@ -118,17 +125,10 @@ module Graver
         def fault(row) = usable.fault(row)
         # The same axle with other brake data: { key => Storage::BrakeDatum or nil }; sources: as in #initialize
         def with_data(changes, sources: @sources)
-          household =
-            Household.new(
-              knowledge: @knowledge,
-              instruments: @instruments,
-              school_limit_mm: @school_limit_mm,
-              floor: @floor
-            )
           data = @data.merge(changes).compact
           self
             .class
-            .new(vehicle:, axle:, data:, look_overs:, household:, sources:, planned:)
+            .new(vehicle:, axle:, data:, look_overs:, household: @household, sources:, planned:)
             .tap { |other| other.siblings = siblings }
         end
 
@@ -144,22 +144,14 @@ module Graver
         def since_fit(...) = sets(...).last || []
 
         # Every place read at a position in its newest look-over: [[ReadingRow], date], or nil. Runout and shoes too.
-        def newest_rows(part, side, pad = nil)
-          mine =
-            look_overs.map do |look_over|
-              [
-                look_over.readings.select { |row| row.axle_id == axle.id && row.part == part && here?(row, side, pad) },
-                look_over.date
-              ]
-            end
-          rows, date = mine.reverse.find { |found, _| found.any? }
-          read = rows.to_a.select { |row| usable.thickness?(row) }
-          read.any? ? [read, date] : nil
-        end
+        def newest_rows(...) = surveys(...).last
+        # The same of each look-over since the part went on, oldest first.
+        def surveys(...) = Surveys.new(self, @knowledge).of(...)
 
         def reading_of(row) = LogEntries.reading(row, @instruments)
 
         # The last Measurement::Reading of a position on the part that is on now, or nil: a renewed part starts unread.
+        # Of several that day the thinnest, what was measured before what was guessed.
         def newest_reading(...) = newest_entry(...)&.reading
 
         # The same as its row on file, with its look-over: [ReadingRow, LookOver] or nil.
@@ -229,8 +221,17 @@ module Graver
         def newest_entry(part, side, pad = nil, until_day: nil)
           mine = entries.select { |entry| entry.part == part && here?(entry, side, pad) }
           mine.select! { |entry| entry.date <= until_day } if until_day
-          mine.last if mine.last&.event == "reading"
+          return unless mine.last&.event == "reading"
+
+          together = mine.reverse.take_while { |entry| same_look?(entry, mine.last) }
+          together.min_by { |entry| [@knowledge.precise?(entry.reading.method) ? 0 : 1, read_mm(entry)] }
         end
+
+        def same_look?(entry, other)
+          entry.event == "reading" && entry.date == other.date && entry.odometer_km == other.odometer_km
+        end
+
+        def read_mm(entry) = @knowledge.normalise.call(entry.reading, part(entry.part)).value_mm
 
         def specification(part, components, new_mm, limit_mm)
           Core::Wear::PartSpecification.new(
@@ -241,7 +242,8 @@ module Graver
             backing_mm: part == "pad" ? length_mm("pad.backing_plate") : nil,
             backing_uncertainty_mm: nil,
             limit_overall: part == "pad" && limit_overall?,
-            axle: axle.name
+            axle: axle.name,
+            kind: vehicle.kind
           )
         end
       end

@@ -36,7 +36,7 @@ module Graver
             AxleRecord::Household.new(
               knowledge: @context.knowledge,
               instruments: Instruments.new(@context).as_read,
-              school_limit_mm: schools.pad_limit_mm,
+              limit: schools.pad_limit,
               floor: schools.floor
             )
           vehicles.to_h do |vehicle|

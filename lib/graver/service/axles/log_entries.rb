@@ -3,8 +3,8 @@
 module Graver
   module Service
     module Axles
-      # Look-overs as stored -> the entries of one axle's log. Several places of one position become one entry with the
-      # thinnest of them, which is the one that counts.
+      # Look-overs as stored -> the entries of one axle's log. What one tool read of one position between two fittings
+      # is one entry, the thinnest place of it, in whatever order and in however many rows the places were entered.
       module LogEntries
         # A reading the owner kept against a question is trusted half as much.
         DOUBTED_TRUST = 0.5
@@ -12,7 +12,7 @@ module Graver
         PARTS = %w[pad rotor].freeze
         # What happened says how thick it was; a figure beside it says nothing more.
         EVENTS_THAT_SAY_ALL = %w[squealer sensor metal freed].freeze
-        POSITION = %i[event part side pad method unit overall instrument_id].freeze
+        POSITION = %i[event part side pad method overall instrument_id].freeze
 
         module_function
 
@@ -20,21 +20,22 @@ module Graver
         def call(look_overs, axle_id, instruments = {})
           look_overs.flat_map do |look_over|
             mine = look_over.readings.select { |row| row.axle_id == axle_id && PARTS.include?(row.part) }
-            mine
-              .chunk_while { |one, other| same_position?(one, other) }
-              .map { |places| entry(look_over, places, instruments) }
+            together(mine).map { |places| entry(look_over, places, instruments) }
           end
         end
 
-        def same_position?(one, other) = POSITION.all? { |field| one[field] == other[field] } && other.place > one.place
+        # [ReadingRow] of one look-over -> [[ReadingRow of one position], ...]; nothing is held together across a
+        # fitting
+        def together(rows)
+          rows
+            .chunk_while { |one, other| one.event == "reading" && other.event == "reading" }
+            .flat_map { |run| run.first.event == "reading" ? run.group_by { |row| place(row) }.values : run.zip }
+        end
+
+        def place(row) = POSITION.map { |field| row[field] }
 
         def entry(look_over, places, instruments)
-          thinnest =
-            if places.length == 1
-              places.first
-            else
-              places.min_by { |row| row.value ? number(row.value).value : 0 }
-            end
+          thinnest = places.min_by { |row| mm(row) }
           Core::Wear::Entry.new(
             date: look_over.date,
             odometer_km: look_over.odometer_km,
@@ -44,9 +45,13 @@ module Graver
             event: thinnest.event,
             reading: EVENTS_THAT_SAY_ALL.include?(thinnest.event) ? nil : reading(thinnest, instruments),
             trust: places.any?(&:doubt) ? DOUBTED_TRUST : 1.0,
+            affirmed: places.any? { |row| affirmed?(row) },
             ref: thinnest.id
           )
         end
+
+        # Measured again when it was questioned, and found right; what was corrected since is another reading.
+        def affirmed?(row) = row.doubts.last&.answer == "affirmed" && row.corrections.empty?
 
         def reading(row, instruments)
           return unless row.value
@@ -60,6 +65,12 @@ module Graver
             overall: row.overall,
             instrument: instruments[row.instrument_id]
           )
+        end
+
+        # As far as places of one position have to be compared: shares of new among themselves.
+        def mm(row)
+          value = row.value ? number(row.value).value : 0
+          Core::Quantity::LENGTH.include?(row.unit) ? Core::Quantity::LENGTH.to_base(value, row.unit) : value.to_f
         end
 
         def number(text) = Core::Quantity::EnteredNumber.parse(text)

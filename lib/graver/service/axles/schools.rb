@@ -35,10 +35,8 @@ module Graver
             .filter_map { |kind, id| (work = all.dig(kind, "options", id, "proposes")) && [kind, id, work] }
         end
 
-        # mm at which pads are done where the owner has set no limit of their own
-        def pad_limit_mm
-          @knowledge.pad_limit(@knowledge.schools.dig("pads", "options", chosen.fetch("pads"), "limit")).mm
-        end
+        # Core::Judgement::PadLimit at which pads are done where the owner has set no limit of their own
+        def pad_limit = @knowledge.pad_limit(@knowledge.schools.dig("pads", "options", chosen.fetch("pads"), "limit"))
 
         # Core::Judgement::PadLimit under which nobody drives, by the inspection that counts
         def floor

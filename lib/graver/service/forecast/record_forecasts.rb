@@ -57,7 +57,7 @@ module Graver
 
         def keep_one(file, look_over)
           answer = answer(file, look_over)
-          return unless answer.pads&.readings&.positive?
+          return unless answer.pads&.observed&.positive?
 
           @store.transaction do
             @store.forecasts_given.keep(

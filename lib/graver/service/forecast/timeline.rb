@@ -196,7 +196,7 @@ module Graver
                 .select(&:renewal?)
                 .map(&:odometer_km)
                 .max
-            next unless fitted && pads&.readings&.zero?
+            next unless fitted && pads&.observed&.zero?
 
             km = [fitted + @rules.dig("first_reading", "after_km") - axle.answer.as_of_km, 0].max
             event(

@@ -115,7 +115,7 @@ module Graver
         def new_pads(file, given)
           return if blank?(given[:pads])
 
-          known = file.length_mm("pad.new_thickness") || @knowledge.measurement.dig("new_parts", "pad", "typical_mm")
+          known = file.new_pad_mm
           mm = blank?(given[:pads_mm]) ? known : number("pads_mm", given[:pads_mm], NEW_PADS_MM)
           @said << Texts.say("what_if.new_pads", mm:) if mm
           mm

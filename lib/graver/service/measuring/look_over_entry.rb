@@ -15,6 +15,9 @@ module Graver
             def file = entered.file
           end
 
+        # Answers with which a questioned reading is saved as it was entered.
+        SETTLED = %w[affirmed keep earlier_wrong].freeze
+
         attr_reader :files, :lines, :faults, :stamp, :conditions
 
         # files: [AxleRecord] of the vehicle; given: { date:, odometer:, readings: [...], conditions: [...] } (the
@@ -53,7 +56,7 @@ module Graver
         end
 
         def question_faults
-          asked = lines.select { |line| line.question && !%w[keep earlier_wrong].include?(line.given[:answer]) }
+          asked = lines.select { |line| line.question && !SETTLED.include?(line.given[:answer]) }
           found = asked.map { |line| fault("readings.#{line.at}.values", "questioned", line.question.sentence) }
           found << fault("odometer.value", "questioned", stamp.question[:sentence]) if stamp.question
           found

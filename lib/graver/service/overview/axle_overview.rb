@@ -33,18 +33,26 @@ module Graver
         def call(file, limit_mm: file.limit_mm, jobs: [])
           answer = Axles::AxleAnswer.new(@context).call(file, limit_mm:)
           all_seen = CurrentConditions.new(@knowledge).call(file.look_overs)
-          seen = all_seen.select { |each| each.axle_id == file.axle.id }
           findings = AxleFindings.new(@knowledge).call(file, answer, all_seen)
-          measures = { **measures(file, answer, seen, findings), **ApartBrakes.measures(@knowledge, jobs, file.axle) }
-          with_pads = AxleRotors.new(@context).call(file, answer, all_seen, findings, with_pads: true)
-          rotors =
-            (
-              if pads_due?(measures)
-                with_pads
-              else
-                AxleRotors.new(@context).call(file, answer, all_seen, findings, with_pads: false)
-              end
-            )
+          judged = ->(with_pads) { AxleRotors.new(@context).call(file, answer, all_seen, findings, with_pads:) }
+          seen = all_seen.select { |each| each.axle_id == file.axle.id }
+          measures = measures(file, answer, seen, findings)
+          overview(
+            file,
+            answer,
+            seen,
+            findings,
+            measures.merge(ApartBrakes.measures(@knowledge, jobs, file.axle)),
+            judged
+          )
+        end
+
+        private
+
+        # judged: with new pads to go on, or not -> AxleRotors::Judged
+        def overview(file, answer, seen, findings, measures, judged)
+          with_pads = judged[true]
+          measures = measures.merge(rotor_measures(file, with_pads.verdicts))
           Overview.new(
             file:,
             answer:,
@@ -52,13 +60,11 @@ module Graver
             seen:,
             findings:,
             judgement: @knowledge.state_engine.call(measures),
-            rotors:,
+            rotors: pads_due?(measures) ? with_pads : judged[false],
             rotors_with_pads: with_pads,
             last_look_over: last_look_over(file)
           )
         end
-
-        private
 
         # Pads have rules of state of their own, by the forecast; everything else that was found counts as it is.
         def measures(file, answer, seen, findings)
@@ -68,9 +74,31 @@ module Graver
             discard_mm: file.discard_mm,
             most_days: @knowledge.look_again_most_days
           ).merge(
+            { "floor_source" => file.floor.source },
+            PadsRead.new(@knowledge, file).measures(file.floor.mm, file.limit_mm),
             CurrentConditions.measures(seen + findings.reject { |found| found.topic == "pads" }),
             "metal_pads" => metal_pads(file)
           )
+        end
+
+        # What the thickness as it was read says, and whether it says anything.
+        def rotor_measures(file, verdicts)
+          side, out =
+            verdicts.select { |_, verdict| verdict.outcome == "replace" }.min_by { |_, verdict| verdict.reading_mm }
+          {
+            "discard_mm" => file.discard_mm,
+            "rotors_unmeasured" => verdicts.values.count { |verdict| verdict.outcome == "unmeasured" },
+            "rotors_no_limit" => verdicts.values.count { |verdict| verdict.outcome == "unknown_limit" },
+            **(out ? rotor_out(file, side, out) : {})
+          }
+        end
+
+        def rotor_out(file, side, verdict)
+          {
+            "rotor_out_mm" => verdict.reading_mm,
+            "rotor_out_side" => side.capitalize,
+            "rotor_out_on" => file.surveys("rotor", side).last&.last&.iso8601
+          }
         end
 
         # Pads last seen as bare metal, of the set that is on.

@@ -7,11 +7,14 @@ module Graver
       class AxleRotors
         # verdicts: { side => Core::Judgement::RotorVerdict }; plan: Core::Judgement::RotorPlan; conditions: [Condition]
         Judged = Core::Value.define(:verdicts, :plan, :conditions)
-        # side: or nil; leaves: "replace", "cut" or "measure"; text: "left outer face: deep grooves, seen 4 May 2026"
-        Condition = Core::Value.define(:id, :side, :leaves, :text)
+        # side: or nil; leaves: "replace", "cut" or "measure"; text: "left outer face: deep grooves, seen 4 May 2026";
+        # reasonable: the owner may do otherwise with a reason
+        Condition = Core::Value.define(:id, :side, :leaves, :text, :reasonable)
         LEAVES = %w[replace cut measure].freeze
         # Fewer places round a rotor miss its variation.
         PLACES_FOR_VARIATION = 4
+        # Findings that say why the pedal pulsates.
+        EXPLAIN_PULSATION = %w[rotor-variation rotor-runout].freeze
 
         def initialize(context)
           @context = context
@@ -48,14 +51,19 @@ module Graver
             "side" => side.capitalize,
             "cut_left_mm" => judged.plan.cut_left_mm,
             "reasons" => judged.conditions.map(&:text).uniq.join("; "),
-            **verdict.to_h.slice(:reading_mm, :error_mm, :discard_mm, :spare_mm, :chance).transform_keys(&:to_s)
+            **verdict
+              .to_h
+              .slice(:reading_mm, :error_mm, :now_mm, :now_error_mm, :discard_mm, :spare_mm, :chance)
+              .transform_keys(&:to_s)
           }
-          said = judged.plan.because == "condition" ? text.fetch("by_condition") : text.fetch("sentence")
+          said = judged.plan.because == "condition" ? text.fetch("by_condition") : by_evidence(text, verdict)
           said = "#{said} #{text["outlasts"]}" if text["outlasts"] && verdict.chance &&
             judged.plan.because == "thickness"
           Base::Wording.new(distance_unit).fill(said, tokens)
         end
-        private_class_method :sentence
+
+        def self.by_evidence(text, verdict) = text["by_#{verdict.because}"] || text.fetch("sentence")
+        private_class_method :sentence, :by_evidence
 
         private
 
@@ -89,7 +97,7 @@ module Graver
                     .select { |found| found.rule == rule["finding"] }
                     .map { |found| condition(rule, found.side, found.title) }
                 end
-              ) + (rule["felt"] && felt?(rule, file, seen) ? [condition(rule, nil, rule["label"])] : [])
+              ) + felt(rule, file, seen, findings)
             end
         end
 
@@ -98,7 +106,8 @@ module Graver
             id: rule["id"],
             side:,
             leaves: rule["leaves"],
-            text: [side, text[0].downcase + text[1..]].compact.join(" ")
+            text: [side, text[0].downcase + text[1..]].compact.join(" "),
+            reasonable: rule["unless_reason"] || false
           )
         end
 
@@ -114,10 +123,28 @@ module Graver
           end
         end
 
-        # Felt in the pedal, and not explained by rotors that were read all round.
-        def felt?(rule, file, seen)
-          seen.any? { |mark| "#{mark.item.id}.#{mark.mark.id}" == rule["felt"] } &&
-            file.axle.sides.any? { |side| file.newest_rows("rotor", side)&.first.to_a.length < PLACES_FOR_VARIATION }
+        # Felt in the pedal, and not explained by what was found of the rotors -> [Condition]
+        def felt(rule, file, seen, findings)
+          return [] unless rule["felt"] && seen.any? { |mark| "#{mark.item.id}.#{mark.mark.id}" == rule["felt"] }
+          return [] if findings.any? { |found| EXPLAIN_PULSATION.include?(found.rule) }
+
+          read = file.axle.sides.all? { |side| read_all_round?(file, side) }
+          [condition(rule, nil, read ? rule["within"] : rule["label"])]
+        end
+
+        # At enough places, by a tool that would have told a variation that is felt.
+        def read_all_round?(file, side)
+          rows, = file.newest_rows("rotor", side)
+          rows.to_a.length >= PLACES_FOR_VARIATION && tells?(file, rows)
+        end
+
+        def tells?(file, rows)
+          survey =
+            Core::Measurement::Survey.of(
+              rows.map { |row| @knowledge.normalise.call(file.reading_of(row), file.part("rotor")) }
+            )
+          usual = @knowledge.measurement.dig("usual_limits", "thickness_variation_mm", "felt")
+          survey.told? || survey.chance_mm <= usual
         end
 
         # Over the life of the next pads, at the pace of the faster rotor.
@@ -133,7 +160,8 @@ module Graver
             [
               side,
               Core::Judgement::RotorVerdict.call(
-                thickness: now(file, answer, side),
+                thickness: read(file, side),
+                believed: believed(file, answer, side),
                 discard_mm: file.discard_mm,
                 life: answer.rotors&.components&.fetch(side, nil),
                 next_pads_km:,
@@ -143,16 +171,23 @@ module Graver
           end
         end
 
-        # The newest reading, or what is believed of today where that is thinner: a rotor is never judged thicker than
-        # it was read.
-        # A new one of known thickness is believed as far as it goes, until it is read.
-        def now(file, answer, side)
-          reading = file.newest_reading("rotor", side)
-          return fitted?(file, side) ? answer.rotors&.now&.fetch(side, nil) : nil unless reading
-
+        # The thinnest place of the newest reading, as it was read.
+        def read(file, side)
+          reading = file.newest_reading("rotor", side) or return
           newest = @knowledge.normalise.call(reading, file.part("rotor"))
-          measured = { mean_mm: newest.value_mm, sd_mm: newest.standard_uncertainty_mm }
-          [measured, answer.rotors&.now&.fetch(side, nil)].compact.min_by { |now| now[:mean_mm] }
+          {
+            mean_mm: newest.value_mm,
+            sd_mm: newest.standard_uncertainty_mm,
+            rough: !@knowledge.precise?(reading.method)
+          }
+        end
+
+        # Today's thickness by the forecast. A new rotor of known thickness is believed as far as it goes, until it is
+        # read.
+        def believed(file, answer, side)
+          return unless file.newest_reading("rotor", side) || fitted?(file, side)
+
+          answer.rotors&.now&.fetch(side, nil)
         end
 
         def fitted?(file, side)
@@ -164,7 +199,7 @@ module Graver
         def next_pads_km(file, answer)
           return unless answer.pads
 
-          new_mm = file.length_mm("pad.new_thickness") || @knowledge.measurement.dig("new_parts", "pad", "typical_mm")
+          new_mm = file.new_pad_mm
           fastest = answer.pads.rates.values.map { |rates| rates[1] }.max
           [new_mm - answer.pads.limit_mm, 0].max / fastest * 1000
         end

@@ -35,9 +35,9 @@ module Graver
         end
 
         def position(side, pad)
-          now = @answer.pads.now.fetch("#{side}_#{pad}")
           last = newest("pad", side, pad)
-          below = ->(limit_mm) { limit_mm && last && @answer.pads.chance_below("#{side}_#{pad}", limit_mm) }
+          below = ->(limit_mm) { limit_mm && last && below_chance("#{side}_#{pad}", limit_mm) }
+          now = now("#{side}_#{pad}")
           floor_mm, maker_mm = @file.floor.mm, @file.length_mm("pad.discard_thickness")
           {
             "place" => label(side, pad, "pad"),
@@ -58,6 +58,22 @@ module Graver
           }
         end
 
+        # What was read at or under a limit is there, whatever was expected.
+        def below_chance(position, limit_mm)
+          read.out?(position, limit_mm) ? 1.0 : @answer.pads.chance_below(position, limit_mm)
+        end
+
+        # As it was read where that is at or under the limit, else as believed today.
+        def now(position)
+          return @answer.pads.now.fetch(position) unless read.out?(position, @file.limit_mm)
+
+          entry = read.certain.find { |each| each.position == position }.entry
+          thickness = thickness(entry)
+          { mean_mm: thickness.value_mm, sd_mm: thickness.standard_uncertainty_mm }
+        end
+
+        def read = @read ||= PadsRead.new(@knowledge, @file)
+
         # The newest thickness of the set that is on now.
         def newest(part, side, pad) = @file.since_fit(part, side, pad).reverse.find(&:thickness?)
 
@@ -76,24 +92,19 @@ module Graver
           survey, date = survey("pad", side, pad)
           return {} unless survey&.spread_mm
 
-          {
-            "taper_mm" => survey.spread_mm > @coverage * survey.spread_uncertainty_mm ? survey.spread_mm : nil,
-            "places" => survey.places,
-            "read_on" => date.iso8601
-          }
+          { "taper_mm" => survey.told? ? survey.spread_mm : nil, "places" => survey.places, "read_on" => date.iso8601 }
         end
 
         # Several places of the newest look-over at a position: [Survey, date], or nil.
         def survey(part, side, pad)
           rows, date = @file.newest_rows(part, side, pad)
-          return unless rows
+          rows && [survey_of(rows, part), date]
+        end
 
-          [
-            Core::Measurement::Survey.of(
-              rows.map { |row| @knowledge.normalise.call(@file.reading_of(row), @file.part(part)) }
-            ),
-            date
-          ]
+        def survey_of(rows, part)
+          Core::Measurement::Survey.of(
+            rows.map { |row| @knowledge.normalise.call(@file.reading_of(row), @file.part(part)) }
+          )
         end
 
         def corners
@@ -166,30 +177,39 @@ module Graver
           return {} unless survey&.spread_mm
 
           limit, from = limit("rotor.variation_limit", "thickness_variation_mm")
-          told = survey.spread_mm > @coverage * survey.spread_uncertainty_mm
           {
             "variation_mm" => survey.spread_mm,
             "variation_limit_mm" => limit,
             "variation_from" => from,
-            "variation_ratio" => told ? survey.spread_mm / limit : nil,
+            "variation_ratio" => survey.told? ? survey.spread_mm / limit : nil,
             "rotor_places" => survey.places,
             "rotor_read_on" => date.iso8601
           }
         end
 
+        # The first reading over the limit is rust on the hub as a rule; one that is over it again, or on a hub marked
+        # clean that day, is the rotor.
         def runout(side)
-          survey, date = survey("runout", side, nil)
-          return {} unless survey
+          found = @file.surveys("runout", side).map { |rows, date| [survey_of(rows, "runout").minimum.value_mm, date] }
+          read, date = found.last
+          return {} unless read
 
           limit, from = limit("rotor.runout_limit", "lateral_runout_mm")
-          read = survey.minimum.value_mm
+          again = found.count { |mm, _| mm > limit } > 1 || hub_clean?(side, date)
           {
             "runout_mm" => read,
             "runout_limit_mm" => limit,
             "runout_from" => from,
-            "runout_ratio" => read / limit,
+            (again ? "runout_ratio" : "runout_first_ratio") => read / limit,
             "runout_read_on" => date.iso8601
           }
+        end
+
+        def hub_clean?(side, date)
+          @seen.any? do |mark|
+            mark.axle_id == @file.axle.id && mark.side == side && mark.date == date &&
+              "#{mark.item.id}.#{mark.mark.id}" == "hub.clean"
+          end
         end
 
         # One face bad and the other marked in order, or not marked at all.
@@ -238,17 +258,17 @@ module Graver
         # What is due of the pads, in words.
         def due
           pads = @answer.pads
-          return {} unless pads&.readings&.positive?
+          return {} unless (life = pads&.read_first)
 
           careful_km, days =
-            pads.first.quantile(Core::Judgement::AxleMeasures::CAREFUL),
-            @answer.timeline.days_until(pads.first).fetch(Core::Judgement::AxleMeasures::CAREFUL)
+            life.quantile(Core::Judgement::AxleMeasures::CAREFUL),
+            @answer.timeline.days_until(life).fetch(Core::Judgement::AxleMeasures::CAREFUL)
           unit = @file.vehicle.distance_unit
           {
-            "pad_due_chance" => pads.first.chance_now,
+            "pad_due_chance" => life.chance_now,
             "careful_days" => days,
             "careful_said" => Formats.distance(careful_km, unit),
-            "likely_said" => Formats.distance(pads.first.quantile(0.5), unit),
+            "likely_said" => Formats.distance(life.quantile(0.5), unit),
             "careful_when" =>
               days < 14 ? Texts.say("findings.any_day") : Texts.say("findings.in_weeks", count: (days / 7).floor),
             "limit_mm" => pads.limit_mm,

@@ -61,19 +61,19 @@ module Graver
         end
 
         def balance(before, now, look_overs, axles)
-          reservoir = axles.first.file.volume_ml("fluid.reservoir_volume")
-          return {} if reservoir.nil? || renewed_between?(before[0], now[0], look_overs)
+          return {} if renewed_between?(before[0], now[0], look_overs)
 
-          worn = worn_ml(axles, now[0].odometer_km - before[0].odometer_km) or return {}
-          spread, level_error, coverage =
-            %w[wear_spread level_standard_uncertainty coverage].map { |key| @knowledge.findings.dig(key, "value") }
+          explained, error, basis = explained(axles, now[0].odometer_km - before[0].odometer_km)
+          return {} unless explained
+
+          level_error, coverage =
+            %w[level_standard_uncertainty coverage].map { |key| @knowledge.findings.dig(key, "value") }
           found =
             Core::Judgement::FluidBalance.of(
               before: before[1],
               now: now[1],
-              worn_ml: worn,
-              worn_error_ml: worn * spread,
-              reservoir_ml: reservoir,
+              explained:,
+              explained_error: error,
               level_error:,
               coverage:
             )
@@ -81,8 +81,40 @@ module Graver
             "fluid_before" => before[1],
             "fluid_before_on" => before[0].date.iso8601,
             "fluid_unexplained_sure" => found.sure ? 1 : 0,
-            **%i[fall explained unexplained fall_ml explained_ml].to_h { |figure| ["fluid_#{figure}", found[figure]] }
+            "fluid_basis" => basis,
+            **%i[fall explained unexplained].to_h { |figure| ["fluid_#{figure}", found[figure]] }
           }
+        end
+
+        # What the wear of the pads takes over a distance, in parts of MIN to MAX: [share, its error, how it is known].
+        # By reservoir and pistons where they are known, else by what is usual.
+        def explained(axles, distance_km)
+          reservoir, worn = axles.first.file.volume_ml("fluid.reservoir_volume"), worn_ml(axles, distance_km)
+          spread = @knowledge.findings.dig("wear_spread", "value")
+          if reservoir && worn
+            share = worn / reservoir
+            return [
+              share,
+              share * spread,
+              Texts.say("findings.fluid_by_volume", worn: worn.round, reservoir: reservoir.round)
+            ]
+          end
+
+          usual = @knowledge.findings.fetch("usual_reservoir")
+          share = worn_share(axles, distance_km) or return
+          share *= usual.fetch("sets")
+          [share, share * Math.hypot(spread, usual.fetch("spread")), Texts.say("findings.fluid_by_usual")]
+        end
+
+        # Share of a set that all axles have worn on average; nil where one of them has no forecast.
+        def worn_share(axles, distance_km)
+          shares =
+            axles.map do |axle|
+              pads = axle.answer.pads or return nil
+              rates = pads.rates.values.map { |rate| rate[1] }
+              rates.sum / rates.length * distance_km / 1000 / [axle.file.new_pad_mm - pads.limit_mm, 1.0].max
+            end
+          shares.sum / shares.length
         end
 
         # Fluid renewed or pads fitted in between: the levels cannot be compared.

@@ -12,7 +12,7 @@ module Graver
 
         # -> { "sped_inner_chance" => 0.9, "sped_outer_chance" => 0.02, "sped_chance" => 0.9, ... } of a side
         def of(side)
-          return {} unless @answer.pads&.readings&.positive?
+          return {} unless @answer.pads&.observed&.positive?
 
           supposed = %w[inner outer].to_h { |pad| [pad, @answer.pads.changed.fetch("#{side}_#{pad}", NOBODY)] }
           pad, most = supposed.max_by { |_, change| change[:chance] }

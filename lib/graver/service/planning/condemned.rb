@@ -9,7 +9,7 @@ module Graver
         # axle: Scope::AxleScope or nil: of the whole vehicle; text: why
         Reason = Core::Value.define(:axle, :text)
         # Rules of knowledge/rules/state.yml that speak of a job itself, or of what is looked at here one by one.
-        OTHERWISE = %w[apart seen-stop rotor-below-discard].freeze
+        OTHERWISE = %w[apart seen-stop rotor-read-out].freeze
 
         def initialize(context)
           @context = context

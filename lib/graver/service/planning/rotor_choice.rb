@@ -18,13 +18,24 @@ module Graver
           verdict = judged.plan.outcome
           fits = @rules["rotors_by_verdict"].fetch(verdict, [])
           metal = fits.any? && overview.findings.any? { |found| found.rule == METAL_RUN }
-          { verdict:, proposed: fits.first, fits:, must: metal || @rules["must"].include?(verdict) }
+          { verdict:, proposed: fits.first, fits:, must: metal || must?(judged) }
         end
 
         # The owner's reason to do otherwise: it counts only for the verdict it was given for. on_file: the scope
         def reason(on_file, axle_id, verdict)
           given_for = on_file.dig("verdicts", axle_id)
           on_file.dig("reasons", axle_id) if given_for.nil? || given_for == verdict
+        end
+
+        private
+
+        # What is too thin or cracked has no other way; what a face looks like may be machined with a reason.
+        def must?(judged)
+          return false unless @rules["must"].include?(judged.plan.outcome)
+          return true if judged.plan.because == "thickness"
+
+          judged.conditions.any? { |condition| condition.leaves == "replace" && !condition.reasonable } ||
+            judged.conditions.none? { |condition| condition.leaves == "replace" }
         end
       end
     end

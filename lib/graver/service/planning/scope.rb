@@ -30,8 +30,8 @@ module Graver
             def own_schools = schools.keys.reject { |kind| schools[kind] == household[kind] }
           end
 
-        # Rules of knowledge/rules/state.yml that ask for pads.
-        PADS_DUE = %w[pad-metal pad-below-floor pad-at-limit pad-due-soon].freeze
+        # Verdicts that ask for rotors whatever the pads are like.
+        ROTORS_ASK = %w[replace turn face_bad].freeze
 
         def initialize(context)
           @context = context
@@ -178,22 +178,35 @@ module Graver
           scope.with(rotors: judged, reason: @rotors.reason(on_file, id, judged[:verdict]))
         end
 
-        # Pads with what goes with them, and what a look-over asks for.
+        # What the readings and marks ask for, with what goes with it; where they ask for no part, another inspection.
         def proposed(overview, possible)
           judged = overview.rotors_with_pads
-          work = @rotors.call(judged, overview)[:proposed]
           marks = by_marks(overview)
-          return marks.slice(*possible) if marks.any? && !pads_due?(overview)
+          rotors = @rotors.call(judged, overview)
+          work = rotors[:proposed] if pads_due?(overview) || asked_of_rotors?(rotors, judged)
+          pads = "pads" if work || marks.key?("pads") || pads_due?(overview)
+          return marks.slice(*possible) if pads.nil? && marks.slice(*possible).any?
+          return inspection(overview) unless pads
 
-          found = { "pads" => why_pads(overview, work) }
+          found = { "pads" => marks["pads"] || why_pads(overview, work) }
           found[work] = @knowledge.rotor_rules.dig("verdicts", judged.plan.outcome, "label") if work
           found["sensors"] = Texts.say("jobs.sensor_ground")
           found.merge(by_school, marks).slice(*possible)
         end
 
+        # Rotors ask for a job of their own when they are out or their faces are, not by being judged for pads that are
+        # not due.
+        def asked_of_rotors?(rotors, judged) = rotors[:fits].any? && ROTORS_ASK.include?(judged.plan.outcome)
+
+        def inspection(overview)
+          rule = overview.judgement&.rules&.first
+          said = rule && Base::Wording.new(overview.file.vehicle.distance_unit).fill(rule.sentence, overview.measures)
+          { @knowledge.scope.fetch("otherwise") => [said, Texts.say("jobs.nothing_due")].compact.join(" ") }
+        end
+
         # By the same rules as the axle's state, whatever else is graver.
         def pads_due?(overview)
-          @knowledge.state_engine.holding(overview.measures).intersect?(PADS_DUE)
+          @knowledge.state_engine.holding(overview.measures).intersect?(@knowledge.state.fetch("pads_due"))
         end
 
         # What says so of the pads themselves; else the new rotors that want new ones. nil where only the rotors are

@@ -37,7 +37,7 @@ module Graver
           wanting = MarksFound.new(@knowledge.scope_rules, axle).wanting
           wanting.map do |seen, work|
             text = Texts.say("jobs.mark_offer", text: Formats.sentence(seen.text), work: @knowledge.work(work).label)
-            offer({ axle.file.axle.id => axle.works + [work] }, text, found: true)
+            offer({ axle.file.axle.id => with(axle, work) }, text, found: true)
           end
         end
 
@@ -47,8 +47,14 @@ module Graver
           return [] if !soon || axles.any? { |axle| axle.works.include?("bleed") }
 
           when_ = Texts.say(due.overdue_days.positive? ? "jobs.overdue_since" : "jobs.due_on", day: due.due_on)
-          adds = axles.to_h { |axle| [axle.file.axle.id, axle.works + ["bleed"]] }
+          adds = axles.to_h { |axle| [axle.file.axle.id, with(axle, "bleed")] }
           [offer(adds, Texts.say("jobs.fluid_offer", when: when_))]
+        end
+
+        # Where something is done, looking alone is part of it.
+        def with(axle, work)
+          rules = @knowledge.scope_rules
+          (rules.looking?(axle.works) ? [] : axle.works) + [work]
         end
 
         def offer(adds, text, found: false) = Scope::Offer.new(adds:, text:, found:)

@@ -30,11 +30,14 @@ module Graver
             look_over.readings.select do |row|
               row.axle_id && !row.simulated && Axles::LogEntries::PARTS.include?(row.part)
             end
-          positions =
-            mine.chunk_while do |one, other|
-              one.axle_id == other.axle_id && Axles::LogEntries.same_position?(one, other)
-            end
+          positions = mine.chunk_while { |one, other| in_one_row?(one, other) }
           positions.each_with_index.map { |places, at| row(look_over, names, places, at.zero? ? look_over.note : nil) }
+        end
+
+        # Places of one position as they were entered together.
+        def in_one_row?(one, other)
+          same = [:axle_id, :unit, *Axles::LogEntries::POSITION].all? { |field| one[field] == other[field] }
+          same && other.place > one.place
         end
 
         def row(look_over, names, places, note)
