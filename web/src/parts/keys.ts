@@ -76,7 +76,7 @@ export const KEY_GROUPS: KeyGroup[] = [
       ["c v m l g e d %", texts.walkRoundDigitalCaliperVernier],
       ["q w x", texts.walkRoundSquealerTouchesWear],
       ["u i p", texts.walkRoundNextUnitNext],
-      ["a k b", texts.walkRoundAtAQuestion],
+      ["a y k b", texts.walkRoundAtAQuestion],
       ["Ctrl + Z", texts.walkRoundUndoWhatA],
       ["+", texts.walkRoundAnotherPlaceOn],
       ["n r", texts.walkRoundNewPadsNew],

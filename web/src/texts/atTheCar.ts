@@ -43,6 +43,12 @@ export const onFile = "read: {said}";
 export const severalPlaces = "23.8 23.9 23.8 23.7";
 export const unitOf = "Unit of {label}";
 export const saveReading = "Save reading";
+/** What can be said to a question about a reading. */
+export const ANSWERS = {
+  affirmed: "I measured again: it is right",
+  earlier_wrong: "The earlier reading was wrong",
+  keep: "Save, marked doubtful",
+};
 export const saveMarkedDoubtful = "Save, marked doubtful";
 export const inTheLog = "In the log.";
 export const changeScope = "Change the scope";

@@ -46,7 +46,7 @@ export const walkRoundDigitalCaliperVernier =
 export const walkRoundSquealerTouchesWear = "squealer touches, wear light is on, metal to metal";
 export const walkRoundNextUnitNext = "next unit, next tool, with or without backing plate";
 export const walkRoundAtAQuestion =
-  "at a question: what is suggested (measured again, new pads went on…), save it marked doubtful, the earlier reading was wrong";
+  "at a question: what is suggested (another unit, new pads went on…), measured again and right, save it marked doubtful, the earlier reading was wrong";
 export const undoWhatTheBarSays = "undo what the bar below says was done";
 export const walkRoundUndoWhatA = "undo what a letter did";
 export const walkRoundAnotherPlaceOn = "another place on the same part";

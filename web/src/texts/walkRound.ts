@@ -9,8 +9,12 @@ export const toolName = "Tool: {name}";
 export const anyTool = "any tool";
 export const frictionOnly = "friction only";
 export const send = "Send";
-export const keptWithADoubt = "Kept with a doubt: ";
-export const theEarlierReadingWillCount = "The earlier reading will count no more. ";
+/** What an answer to a question means, before the question itself. */
+export const ANSWERED = {
+  affirmed: "Measured again and right: it counts. ",
+  keep: "Kept with a doubt: ",
+  earlier_wrong: "The earlier reading will count no more. ",
+};
 export const betweenMmAndMm2Mm = "between {mm} and {mm2} mm";
 export const mmMmValue = "{mm} mm, ± {value}";
 export const taper = "taper";

@@ -5,7 +5,7 @@
   import { say } from "../../texts/say";
   import Fault from "../../parts/Fault.svelte";
   import MarkChips from "../../parts/MarkChips.svelte";
-  import { EVENTS, type Reads } from "./reads.svelte";
+  import { ANSWERS, EVENTS, type Reads } from "./reads.svelte";
 
   /** Fields for what is measured at the step, and marks for what is looked at; both stand in the log at once. */
   let { reads }: { reads: Reads } = $props();
@@ -68,14 +68,13 @@
       {/if}
       <Fault text={reads.fault(ask)} />
       {#if reads.questioned(ask)}
-        <button
-          type="button"
-          class="link"
-          onclick={() => {
-            reads.kept[ask.id] = "keep";
-            void reads.save();
-          }}>{texts.saveMarkedDoubtful}</button
-        >
+        <p class="answers">
+          {#each ANSWERS as answer (answer)}<button
+              type="button"
+              class="plain"
+              onclick={() => void reads.answer(ask, answer)}>{texts.ANSWERS[answer]}</button
+            >{/each}
+        </p>
       {/if}
     </div>
   {/each}
@@ -135,8 +134,17 @@
   }
   .read > :global(.fault),
   .read label,
+  .answers,
   .link {
     grid-column: 1 / -1;
+  }
+  .answers {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 0.5rem;
+  }
+  .answers button {
+    min-height: 48px;
   }
   .read label {
     display: flex;

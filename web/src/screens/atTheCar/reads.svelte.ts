@@ -5,7 +5,10 @@ import type { JobPlanState } from "../../parts/jobPlan.svelte";
 import { toggled } from "../../parts/marks";
 
 type Ask = Schemas["StepRead"];
-type Answer = "keep" | null;
+type Answer = NonNullable<Schemas["Reading"]["answer"]>;
+
+/** What can be said to a question at a step; what else it may be is changed in the fields. */
+export const ANSWERS: Answer[] = ["affirmed", "earlier_wrong", "keep"];
 
 /** What a pad can tell without a figure. */
 export const EVENTS = ["metal", "squealer", "sensor"] as const;
@@ -20,8 +23,8 @@ export class Reads {
   /** Marks tapped since they were saved, all that hold of each thing. */
   marks = $state<Record<string, string[]>>({});
   odometer = $state("");
-  /** Questions that were answered with “keep it”. */
-  kept = $state<Record<string, Answer>>({});
+  /** What was said to a question about a reading. */
+  answers = $state<Record<string, Answer>>({});
   keptOdometer = $state(false);
   saved = $state(false);
 
@@ -69,6 +72,12 @@ export class Reads {
   fault = (ask: Ask): string => (this.filled.includes(ask) ? this.form.fault(this.#place(ask)) : "");
   questioned = (ask: Ask): boolean => this.filled.includes(ask) && this.form.code(this.#place(ask)) === "questioned";
 
+  /** Says something to the question about a reading, and saves it so. */
+  answer(ask: Ask, answer: Answer): Promise<boolean> {
+    this.answers[ask.id] = answer;
+    return this.save();
+  }
+
   async save(): Promise<boolean> {
     this.saved = false;
     const taken = await this.form.act(
@@ -76,7 +85,7 @@ export class Reads {
     );
     if (!taken) return false;
     for (const ask of this.asks) if (this.event(ask)) this.methods[ask.id] = ask.method ?? "";
-    [this.values, this.marks, this.kept, this.saved] = [{}, {}, {}, true];
+    [this.values, this.marks, this.answers, this.saved] = [{}, {}, {}, true];
     return taken;
   }
 
@@ -101,7 +110,7 @@ export class Reads {
         side: ask.side as Schemas["Reading"]["side"],
         pad: ask.pad as Schemas["Reading"]["pad"],
         ...(this.event(ask) ? { event: this.event(ask)! } : this.#figure(ask)),
-        answer: this.kept[ask.id] ?? null,
+        answer: this.answers[ask.id] ?? null,
       })),
       conditions: [
         ...of("figure").map((ask) => ({ item: ask.key!, value: value(ask) })),

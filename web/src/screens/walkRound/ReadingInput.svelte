@@ -5,6 +5,7 @@
   import { flushSync } from "svelte";
   import { mm, partMm, partName } from "../../format/words";
   import type { Schemas } from "../../api/client";
+  import { keyOf } from "./lookOverContent";
   import type { Place, WalkRound } from "./walkRound.svelte";
 
   interface Props {
@@ -58,27 +59,23 @@
     o: [() => say(texts.itemsMarkedOk, { set }), () => (set = round.allInOrder(wheel))],
   };
   // With a question open its answers have keys, whatever stands in the field.
-  const answers: Record<string, () => void> = {
-    k: () => answerBy((answer) => answer.id === "keep"),
-    b: () => answerBy((answer) => answer.id === "earlier_wrong"),
-    a: () => answerBy((answer) => !["keep", "earlier_wrong"].includes(answer.id)),
-  };
+  const answerOf = (key: string) => question?.answers.find((answer) => keyOf(answer.id) === key);
   const picked = () => (event ? event.label : `Method: ${method?.label ?? entry.method}`);
 
   /** True when the key meant something here. */
   function byKey(key: string): boolean {
-    if (question && answers[key]) round.action(() => texts.answered, answers[key]!);
+    const answer = answerOf(key);
+    if (answer)
+      round.action(
+        () => texts.answered,
+        () => round.answer(place, answer),
+      );
     else if (entry.text.trim()) return false;
     else if (keyed[key]) round.action(...keyed[key]!);
     else if (key === "z" && round.content?.device) void send();
     else if (round.means(place, key)) round.action(picked, () => round.pick(place, key));
     else return false;
     return true;
-  }
-
-  function answerBy(which: (answer: Schemas["QuestionAnswer"]) => boolean) {
-    const found = question?.answers.find(which);
-    if (found) round.answer(place, found);
   }
 
   async function send() {
@@ -211,21 +208,14 @@
   </div>
   <p class="says" id="says-{place.id}" role={fault ? "alert" : undefined}>
     {#if question}
-      <span class="doubt"
-        >{entry.answer === "keep"
-          ? texts.keptWithADoubt
-          : entry.answer === "earlier_wrong"
-            ? texts.theEarlierReadingWillCount
-            : ""}{question.sentence}</span
-      >
+      <span class="doubt">{entry.answer ? texts.ANSWERED[entry.answer] : ""}{question.sentence}</span>
       <span class="row answers">
         {#each question.answers as answer (answer.id)}
           <button
             type="button"
             class="switch keep"
             aria-pressed={entry.answer === answer.id}
-            onclick={() => round.answer(place, answer)}
-            >{answer.label}<kbd>{answer.id === "keep" ? "k" : answer.id === "earlier_wrong" ? "b" : "a"}</kbd></button
+            onclick={() => round.answer(place, answer)}>{answer.label}<kbd>{keyOf(answer.id)}</kbd></button
           >
         {/each}
       </span>

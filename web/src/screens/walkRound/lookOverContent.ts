@@ -7,6 +7,12 @@ export type Place = Schemas["WalkPosition"];
 export type Wheel = Schemas["Wheel"];
 export type Doubt = Schemas["AnsweredDoubt"];
 
+/** Answers with which a questioned reading is saved as it was typed. */
+export type Settled = NonNullable<Schemas["Reading"]["answer"]>;
+export const settles = (id: string): id is Settled => ["affirmed", "keep", "earlier_wrong"].includes(id);
+/** The key of an answer; what changes the reading has one in common, as there is one of it at most. */
+export const keyOf = (id: string): string => ({ affirmed: "y", keep: "k", earlier_wrong: "b" })[id] ?? "a";
+
 /** What was typed at one position. */
 export interface Entry {
   text: string;
@@ -19,7 +25,7 @@ export interface Entry {
   overall: boolean;
   instrument: number | null;
   event: "reading" | "squealer" | "sensor" | "metal";
-  answer: "keep" | "earlier_wrong" | null;
+  answer: Settled | null;
   doubts: Doubt[];
   /** a simulated device sent it, and it was not typed over since */
   simulated?: boolean;

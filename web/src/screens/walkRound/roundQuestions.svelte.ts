@@ -1,5 +1,5 @@
 import type { Schemas } from "../../api/client";
-import { tokens, type Doubt, type Place } from "./lookOverContent";
+import { settles, tokens, type Doubt, type Place } from "./lookOverContent";
 import { RoundEntries } from "./roundEntries.svelte";
 
 type Question = Schemas["Question"];
@@ -37,7 +37,7 @@ export abstract class RoundQuestions extends RoundEntries {
     const question = this.questionAt(place);
     if (!question) return;
     const entry = this.entry(place);
-    if (answer.id === "keep" || answer.id === "earlier_wrong") {
+    if (settles(answer.id)) {
       entry.answer = entry.answer === answer.id ? null : answer.id;
     } else {
       this.#note(place, question, answer.id as Doubt["answer"]);
