@@ -44,6 +44,15 @@ RSpec.describe "Changes from two windows" do
     expect(ask(:get, "/vehicles/#{car["id"]}").values_at("name", "distance_unit")).to eq(%w[Mule mi])
   end
 
+  it "refuses an unknown key by its field, whatever was seen" do
+    path = "/axles/#{front}/brake-data"
+    unknown = { entries: [{ key: "rotor.colour", value: "red", unit: nil, source: "manual" }] }
+    code, error = change(:post, path, unknown, ask(:get, path)["revision"])
+    expect([code, error["fields"].map { |fault| fault.values_at("field", "code") }]).to eq(
+      [422, [%w[entries.0.key unknown_key]]]
+    )
+  end
+
   it "holds for every value of the brake data by itself, given, taken back or looked for in vain" do
     path = "/axles/#{front}/brake-data"
     entry = ->(key, value, unit = "mm", source = "cast") { { entries: [{ key:, value:, unit:, source: }] } }

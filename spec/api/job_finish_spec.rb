@@ -81,6 +81,8 @@ RSpec.describe "Finished jobs in the API" do
         "fitted.#{front}.rotor" => "not_a_number"
       )
       done = finish(fitted:)
+      data = context.store.brake_data.current(front)["pad.new_thickness"]
+      expect(data).to have_attributes(value: "11.4", unit: "mm", source: "measured")
       expect(done["closed"]["sets"]).to include(
         { "axle" => "front", "part" => "pad", "life_km" => 40_000, "last_mm" => 2.6, "last_on" => "2026-05-10" }
       )

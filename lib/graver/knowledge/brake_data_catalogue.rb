@@ -26,7 +26,11 @@ module Graver
       # What a gap holds up: { id => label }
       def needs = @content.fetch("needs")
       def field(key) = @by_key[key]
-      def label(key, value) = choices(field(key), nil)[value] || value
+      # A key that is not there says its value as it is.
+      def label(key, value)
+        known = field(key)
+        (known && choices(known, nil)[value]) || value
+      end
       # Sources that disagree by more than this share of a torque are a question.
       def rival_share = @content.fetch("rival_share").fetch("value")
       def vehicle_wide?(key) = field(key)&.scope == "vehicle"

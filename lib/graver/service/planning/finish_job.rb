@@ -39,6 +39,7 @@ module Graver
           entered = entered(plan, given, gone)
           log = @store.look_overs.add(**entered.delete(:look_over), **written(plan, job))
           entered[:used].take
+          entered[:sizes].each { |fit, row| keep_size(fit, row) }
           record(
             job,
             "finished",
@@ -180,6 +181,7 @@ module Graver
               readings:
             },
             used: UsedSupplies.new(@context).call(plan),
+            sizes: fits.select { |fit, row| row && fit.event == "fit" },
             hours:,
             spent:,
             sets: outcome.ended(stamp.odometer_km),
@@ -213,6 +215,15 @@ module Graver
           return fit, nil unless given && !given[:value].to_s.strip.empty?
 
           under(field) { [fit, FittedThickness.new(@context.knowledge).call(fit, given)] } || [fit, nil]
+        end
+
+        # The thickness of what went on is what a new part has from here on: sheet, card and shares left go by it.
+        def keep_size(fit, row)
+          key = "#{fit.part}.new_thickness"
+          known = fit.file.data[key]
+          return if known && known.to_h.values_at(:value, :unit) == row.values_at(:value, :unit)
+
+          @store.brake_data.add(fit.file.axle.id, [{ key:, **row, source: "measured", chosen: false }], at: @context.now)
         end
 
         # A new set is one row for the axle; a turned rotor is one for each side.
