@@ -99,4 +99,27 @@ RSpec.describe "Claims and symptoms in the API" do
     expect(fields(outcome.call("squeal"))).to eq("answers.when" => "missing")
     expect(fields(outcome.call("humming"))).to eq("symptom" => "unknown_choice")
   end
+
+  # An answer is as grave as the same mark in an inspection, and stays until it is closed.
+  it "notes what was answered with the vehicle, once, as grave as its mark, until it is closed" do
+    answer = ->(symptom, answers = {}) { ask(:post, "/vehicles/#{car["id"]}/symptoms", { symptom:, answers: }) }
+    vehicle = -> { ask(:get, "/vehicles/#{car["id"]}") }
+    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *sound_axles))
+    expect(vehicle.call["state"]["severity"]).to eq("good")
+    noted = 2.times.map { answer["pedal", { how: "long" }]["noted"]["id"] }
+    expect(noted.uniq.length).to eq(1)
+    expect(vehicle.call).to include(
+      "state" => include("severity" => "stop"),
+      "why" => /long pedal, firm after pumping\..*Do not drive/,
+      "open_ends" => [include("text" => "Noticed: The pedal is not right. Long, but firm after pumping")]
+    )
+    ask(:patch, "/open-ends/#{noted.first}", { because: "Bled: firm again" })
+    expect(vehicle.call["state"]["severity"]).to eq("good")
+    # what is normal leaves its trace too, and nothing to do
+    expect(answer["squeal", { when: "reverse" }]["noted"]["closed_on"]).to eq(ApiHelper::TODAY)
+    expect(vehicle.call["state"]["severity"]).to eq("good")
+    # pulsation that was only answered asks for the rotors just as well
+    answer["pulsation", { where: "pedal" }]
+    expect(rotors["outcome"]).to eq("measure_again")
+  end
 end

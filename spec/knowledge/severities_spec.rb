@@ -14,7 +14,7 @@ RSpec.describe "Severities" do
 
   def of(severity) = marks.select { |_, mark| mark.severity == severity }.keys
 
-  it "stops for leaks, for pads that come apart or are oily, for what is cracked, and for a pedal that is not hard" do
+  it "stops for leaks, for pads that come apart or are oily, for what is cracked, and for a pedal that is not firm" do
     expect(of("stop")).to contain_exactly(
       "piston.wet",
       "piston.cracked",
@@ -28,6 +28,8 @@ RSpec.describe "Severities" do
       "symptom.grinding",
       "symptom.sinking_pedal",
       "symptom.soft_pedal",
+      "symptom.long_pedal",
+      "symptom.hard_pedal",
       "symptom.fluid_loss"
     )
     expect(of("stop").map { |id| marks[id]["caution"] }).to all(
@@ -124,6 +126,10 @@ RSpec.describe "Severities" do
       "symptom.sinking_pedal",
       "symptom.fluid_loss",
       "symptom.warning_light",
+      "symptom.long_pedal",
+      "symptom.hard_pedal",
+      "symptom.level_fallen",
+      "symptom.abs_light",
       "symptom.vibration"
     )
     expect(answers - items.map(&:id) - marks.keys).to be_empty

@@ -13,7 +13,7 @@ module Graver
 
       # Raises KnowledgeError with every dangling name.
       def check
-        faults = sources + brake_data + questions + scope + marks + tools + @steps.faults
+        faults = sources + brake_data + questions + scope + marks + symptoms + tools + @steps.faults
         faults += templates if faults.empty?
         raise KnowledgeError, faults.join("\n") if faults.any?
       end
@@ -128,6 +128,16 @@ module Graver
           .fetch("rules/rotor.yml")
           .fetch("conditions")
           .flat_map { |rule| missing_marks("rules/rotor.yml", rule["id"], rule.values_at("mark", "felt").compact) }
+      end
+
+      # What an answer is called where it is noted, and that it is as grave there.
+      def symptoms
+        noted = @contents.dig("conditions.yml", "vehicle").find { |item| item["id"] == "symptom" }.fetch("marks")
+        by_id = noted.to_h { |mark| [mark["id"], mark["severity"] || "good"] }
+        outcomes = @contents.fetch("rules/symptoms.yml").fetch("symptoms").flat_map { |each| each.fetch("outcomes") }
+        outcomes
+          .reject { |outcome| by_id[outcome["mark"]] == outcome["severity"] }
+          .map { |outcome| "rules/symptoms.yml: mark #{outcome["mark"]} is not as grave in conditions.yml" }
       end
 
       def missing_data(file, id, keys) = missing(file, id, "brake data", keys - fields.map { |field| field["key"] })

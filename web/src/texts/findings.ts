@@ -68,3 +68,6 @@ export const noCauseFoundYet = "No cause found yet; it stays open.";
 export const youFoundCause = "You found: {cause}.";
 export const lookAgainOnDay = "Look again on {day}.";
 export const withIt = "Seen with it";
+export const noted = "Noted with the vehicle. It counts until you close it.";
+export const notedAsNormal = "Noted with the vehicle as normal.";
+export const toFollowUps = "Open the vehicle";

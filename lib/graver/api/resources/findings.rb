@@ -30,7 +30,7 @@ module Graver
         def answer_symptom
           given = payload(Contracts::Symptom)
           answers = given.fetch(:answers, {}).transform_keys(&:to_s)
-          Serializers::Symptoms.new(knowledge).outcome(
+          Serializers::Symptoms.new(knowledge, context.today).outcome(
             Service::Judging::Symptoms.new(context).call(id, { symptom: given[:symptom], answers: })
           )
         end

@@ -5,8 +5,9 @@ module Graver
     module Serializers
       # What can be noticed on the road, what is asked about it, and what comes of it.
       class Symptoms
-        def initialize(knowledge)
+        def initialize(knowledge, today = nil)
           @knowledge = knowledge
+          @today = today
         end
 
         def all
@@ -27,7 +28,8 @@ module Graver
           findings = Findings.new(@knowledge)
           {
             **outcome.to_h.slice(:severity, :sentence, :causes, :measure),
-            tied: outcome.tied.map { |found| findings.finding(found) }
+            tied: outcome.tied.map { |found| findings.finding(found) },
+            noted: OpenEnds.one(outcome.noted, @today)
           }
         end
 

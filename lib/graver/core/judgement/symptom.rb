@@ -14,7 +14,8 @@ module Graver
         end
       # options: { id => label }
       Symptom::Question = Entry.define(:id, :text, :options)
-      Symptom::Outcome = Entry.define(:severity, :sentence, :causes, :measure, when: {})
+      # mark: of the item "symptom" in knowledge/conditions.yml
+      Symptom::Outcome = Entry.define(:mark, :severity, :sentence, :causes, :measure, when: {})
     end
   end
 end

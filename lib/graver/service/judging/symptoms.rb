@@ -5,8 +5,8 @@ module Graver
     module Judging
       # A short questioning about something noticed on the road: severity, causes, and what to measure next.
       class Symptoms
-        # tied: findings of this vehicle that speak for one of the causes
-        Outcome = Core::Value.define(:severity, :sentence, :causes, :measure, :tied)
+        # tied: findings of this vehicle that speak for one of the causes; noted: the Storage::OpenEnd it left
+        Outcome = Core::Value.define(:severity, :sentence, :causes, :measure, :tied, :noted)
         # Topics of findings that bear on a symptom.
         TOPICS = {
           "grinding" => %w[pads],
@@ -26,16 +26,35 @@ module Graver
           @symptoms = context.knowledge.symptoms
         end
 
-        # given: { symptom:, answers: { "when" => "braking" } } -> Outcome. Raises InvalidEntry for an unknown or open
-        # question.
+        # given: { symptom:, answers: { "when" => "braking" } } -> Outcome. An answer stays with the vehicle until it is
+        # closed; what is normal is noted and closed at once. Raises InvalidEntry for an unknown or open question.
         def call(vehicle_id, given)
           symptom = @symptoms.find { |each| each.id == given[:symptom] } or
             raise InvalidEntry.of("symptom", "unknown_choice", Texts.say("faults.choose", choices: @symptoms.map(&:id)))
           answers = answered(symptom, given.fetch(:answers, {}))
-          Outcome.new(**symptom.outcome(answers).to_h.except(:when), tied: tied(vehicle_id, symptom.id))
+          outcome = symptom.outcome(answers)
+          noted = note(vehicle_id, symptom, answers, outcome)
+          Outcome.new(**outcome.to_h.except(:when, :mark), tied: tied(vehicle_id, symptom.id), noted:)
         end
 
         private
+
+        def note(vehicle_id, symptom, answers, outcome)
+          ends = Axles::OpenEnds.new(@context)
+          about = "#{Overview::Noticed::ABOUT}#{outcome.mark}"
+          vehicle = @context.store.vehicles.find(vehicle_id)
+          known = ends.of([vehicle]).fetch(vehicle_id).find { |each| each.open? && each.about == about }
+          return known if known
+
+          closed_because = outcome.severity == "good" ? Texts.say("findings.normal") : nil
+          ends.add(vehicle_id, { text: said(symptom, answers) }, about:, closed_because:)
+        end
+
+        # "Noticed: The pedal is not right. It sinks while held"
+        def said(symptom, answers)
+          options = symptom.questions.map { |question| question.options.fetch(answers[question.id]) }
+          Texts.say("findings.noticed", what: [symptom.label, *options].join(". "))
+        end
 
         def answered(symptom, answers)
           faults =

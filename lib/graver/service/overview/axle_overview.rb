@@ -29,10 +29,10 @@ module Graver
           @knowledge = context.knowledge
         end
 
-        # limit_mm: for "what if"; jobs: [Storage::Job] of the vehicle
-        def call(file, limit_mm: file.limit_mm, jobs: [])
+        # limit_mm: for "what if"; jobs: [Storage::Job] of the vehicle; noticed: [CurrentConditions::Seen] on the road
+        def call(file, limit_mm: file.limit_mm, jobs: [], noticed: [])
           answer = Axles::AxleAnswer.new(@context).call(file, limit_mm:)
-          all_seen = CurrentConditions.new(@knowledge).call(file.look_overs)
+          all_seen = CurrentConditions.new(@knowledge).call(file.look_overs) + noticed
           findings = AxleFindings.new(@knowledge).call(file, answer, all_seen)
           judged = ->(with_pads) { AxleRotors.new(@context).call(file, answer, all_seen, findings, with_pads:) }
           seen = all_seen.select { |each| each.axle_id == file.axle.id }

@@ -89,7 +89,9 @@ module Graver
         def overview(vehicle, files, all)
           jobs = all.select { |job| vehicle.axles.any? { |axle| axle.id == job.axle_id } }
           look_overs = files.first&.look_overs || []
-          axles = files.map { |file| AxleOverview.new(@context).call(file, jobs:) }
+          open_ends = Axles::OpenEnds.new(@context).of([vehicle]).fetch(vehicle.id)
+          noticed = Noticed.call(@context.knowledge, open_ends)
+          axles = files.map { |file| AxleOverview.new(@context).call(file, jobs:, noticed:) }
           fluid = fluid(look_overs)
           Overview.new(
             vehicle:,
@@ -98,10 +100,16 @@ module Graver
             finished: jobs.select { |job| job.state == "finished" },
             fluid:,
             look_overs:,
-            open_ends: Axles::OpenEnds.new(@context).of([vehicle]).fetch(vehicle.id),
+            open_ends:,
             findings: FluidFindings.new(@context.knowledge, @context.today).call(look_overs, axles, fluid),
-            seen: CurrentConditions.new(@context.knowledge).call(look_overs).select { |each| each.axle_id.nil? }
+            seen: of_vehicle(look_overs, noticed)
           )
+        end
+
+        # Marked in the log, or noticed since: each once.
+        def of_vehicle(look_overs, noticed)
+          marked = CurrentConditions.new(@context.knowledge).call(look_overs).select { |each| each.axle_id.nil? }
+          (marked + noticed).uniq { |each| [each.item.id, each.mark.id] }
         end
 
         # Under each axle they work on.

@@ -46,11 +46,20 @@ module Graver
             { **closed(plan, entered, log), do_not_drive: given[:do_not_drive] ? undriven : nil }.compact
           )
           Apart.new(@context).close(job, Texts.say("jobs.together_again"))
+          close_noticed(plan, gone)
           leave_open(
             plan,
             given[:open_ends].to_a + bed_in_left(plan, job) + (given[:do_not_drive] ? to_order(plan, undriven) : [])
           )
           plan
+        end
+
+        # What was noticed on the road and is gone is no longer open.
+        def close_noticed(plan, gone)
+          ends = Axles::OpenEnds.new(@context)
+          about = gone.map { |id| "#{Overview::Noticed::ABOUT}#{id}" }
+          open = plan.overview.open_ends.select { |each| each.open? && about.include?(each.about) }
+          open.each { |each| ends.close(each.id, Texts.say("jobs.symptom_gone_since")) }
         end
 
         # A bed-in that is not finished stays with the vehicle.

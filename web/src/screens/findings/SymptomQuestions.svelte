@@ -55,6 +55,10 @@
     <p><strong>{outcome.sentence}</strong></p>
     <p>{say(texts.whatItCanBeCauses, { causes: outcome.causes.join("; ") })}</p>
     <p>{say(texts.measureNextMeasure, { measure: outcome.measure })}</p>
+    <p class="quiet">
+      {outcome.noted.closed_on ? texts.notedAsNormal : texts.noted}
+      <a href="#/vehicles/{vehicle}">{texts.toFollowUps}</a>
+    </p>
     {#each outcome.tied as found (found.rule + found.sentence)}<p class="tied">
         {say(texts.yourReadingsTitleSentence, { title: found.title, sentence: found.sentence })}
       </p>{/each}
