@@ -177,4 +177,27 @@ RSpec.describe "Steps of a job under way in the API" do
       fields(ask(:put, address("/scope"), { axles: { front.to_s => %w[pads] }, reasons: { front.to_s => "No" } }))
     ).to eq("axles.#{front}" => "rotor_must")
   end
+
+  # common practice, no source: one dead pad has a cause, and new pads die of it too
+  it "asks at the pins what was found where the pads wear unevenly, and nowhere else" do
+    complete
+    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *all_pads("4", "8", "8", "8")))
+    resolve_all
+    ask(:patch, address, { state: "ready" })
+    keys = ask(:get, address)["steps"].map { |each| each["key"] }
+    keys.take_while { |key| key != "front.left.pins" }.each { |key| do_step(key) }
+    refused = tick("front.left.pins")
+    expect(fields(refused)).to eq("marks.slide_pins" => "missing")
+    expect(refused["error"]["fields"].first["message"]).to include("Inner pad much thinner", "slide pins")
+    seized = { axle: front, side: "left", item: "slide_pins", mark: "seized" }
+    ask(
+      :post,
+      address("/readings"),
+      { step: "front.left.pins", odometer: { value: "60000" }, readings: [], conditions: [seized] }
+    )
+    expect(tick("front.left.pins")["ticked"]).to include("front.left.pins")
+    right = keys.drop(keys.index("front.left.pins") + 1).take_while { |key| key != "front.right.pins" }
+    right.each { |key| do_step(key) }
+    expect(tick("front.right.pins")["ticked"]).to include("front.right.pins")
+  end
 end

@@ -90,7 +90,15 @@ module Graver
         def findings(overview)
           found = (overview.findings + overview.axles.flat_map(&:findings)).map { |each| finding(each) }
           all = found + overview.axles.flat_map { |axle| marks(axle.seen, axle) } + marks(overview.seen, nil)
-          all.sort_by.with_index { |finding, at| [Vehicles::SEVERITIES.index(finding[:severity]), at] }
+          all.sort_by.with_index do |finding, at|
+            [Vehicles::SEVERITIES.index(finding[:severity]), harm(finding), -(finding[:confidence] || 0), at]
+          end
+        end
+
+        # Of two equally grave, what fails worse comes first, whatever axle it is on.
+        def harm(finding)
+          order = @knowledge.findings.fetch("harm_order")
+          order.index(finding[:rule][/\Aseen-(.+)-/, 1] || finding[:topic]) || order.length
         end
 
         def axle(overview)

@@ -232,7 +232,11 @@ module Graver
           known = fit.file.data[key]
           return if known && known.to_h.values_at(:value, :unit) == row.values_at(:value, :unit)
 
-          @store.brake_data.add(fit.file.axle.id, [{ key:, **row, source: "measured", chosen: false }], at: @context.now)
+          @store.brake_data.add(
+            fit.file.axle.id,
+            [{ key:, **row, source: "measured", chosen: false }],
+            at: @context.now
+          )
         end
 
         # A new set is one row for the axle; a turned rotor is one for each side.

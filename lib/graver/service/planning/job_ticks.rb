@@ -72,6 +72,7 @@ module Graver
         def check_done(job, placed, also)
           check(job, placed, also)
           refuse_unanswered(job, placed)
+          UnevenWear.new(@context).check(job, placed)
           TightBolts.new(@context).check(job, placed, @plans)
         end
 
