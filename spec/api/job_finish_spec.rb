@@ -82,7 +82,7 @@ RSpec.describe "Finished jobs in the API" do
       )
       done = finish(fitted:)
       data = context.store.brake_data.current(front)["pad.new_thickness"]
-      expect(data).to have_attributes(value: "11.4", unit: "mm", source: "measured")
+      expect(data).to have_attributes(value: "11.4", unit: "mm", source: "parts_counter")
       expect(done["closed"]["sets"]).to include(
         { "axle" => "front", "part" => "pad", "life_km" => 40_000, "last_mm" => 2.6, "last_on" => "2026-05-10" }
       )
@@ -131,6 +131,37 @@ RSpec.describe "Finished jobs in the API" do
         ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *all_pads("8", "8", "8", "8", axle: rear)))
         expect(finish(fitted:)["state"]).to eq("finished")
       end
+    end
+
+    it "believes the hours and the money that were entered, and keeps what each part cost" do
+      done = finish(fitted: [fitted.first, { **fitted.last, method: "micrometer" }], hours: "4", spent: "61.50")
+      expect(done["money"]).to include("total" => 61.5, "unpriced" => [], "actual" => true)
+      expect(done["money"]["saving"]).to be_within(0.01).of(done["money"]["shop"] - 61.5)
+      expect(done["money"]["hours"]).to include("low" => 4.0, "high" => 4.0, "said" => "4 h")
+      later = ask(:get, "/axles/#{front}/job-plan")["money"]
+      expect(later).to include("by_axle" => [{ "axle" => "front", "spent" => 61.5 }], "actual" => false)
+      expect(later["history"]).to contain_exactly(
+        include("day" => ApiHelper::TODAY, "axle" => "front", "name" => "Plain", "price" => 40.0)
+      )
+      # what read it is named: a tool, or nobody
+      rows = ask(:get, "/look-overs/#{done["closed"]["look_over"]}")["readings"].select { |row| row["event"] == "fit" }
+      expect(rows.map { |row| row["method_label"] }).to eq(["As sold, not measured", "Micrometer"])
+      expect(ask(:get, "/vehicles/#{car["id"]}")["log"].first["what"]).to include(
+        "noticed on the road (grinding) put right"
+      )
+    end
+
+    it "keeps the level before the work and the one after it as two things" do
+      levels = { "level_before" => %w[fluid_level 1/4], "level_after" => %w[fluid_level_after 0.9] }
+      levels.each do |step, (item, value)|
+        ask(:post, address("/readings"), { step:, odometer: { value: "60000" }, conditions: [{ item:, value: }] })
+      end
+      finish(fitted:)
+      figures = context.store.look_overs.of_vehicle(car["id"]).flat_map(&:conditions).reject(&:mark)
+      expect(figures.map { |each| [each.item, each.value] }).to eq(levels.values)
+      know(front, %w[fluid.reservoir_volume 100 ml])
+      # a tenth of 100 ml is left above it now
+      expect(ask(:get, "/vehicles/#{car["id"]}/findings")["fluid"]["headroom_ml"]).to be_within(0.01).of(10)
     end
 
     it "keeps the torque values it was finished with, and what its bolts reached" do

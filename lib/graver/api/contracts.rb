@@ -20,6 +20,9 @@ module Graver
 
       READING_METHODS = %w[micrometer caliper vernier rule gauge visual percent dial].freeze
 
+      # What a new part's thickness was read with, or that it is as it was sold.
+      FITTED_METHODS = %w[micrometer caliper vernier rule stated].freeze
+
       READING_UNITS = %w[mm in thou 32nd 100th percent share].freeze
 
       # A question that was answered on the way, as the preview put it.

@@ -298,3 +298,16 @@ export const odometerNow = "Odometer now ({distanceUnit})";
 export const whoMadeItGood = "Who put it right and tried it, and when";
 export const isMadeGood = "It is right and tried";
 export const reachedBolts = "Reached:";
+export const measuredWith = "Measured with";
+/** What the thickness of a new part was read with, by id. */
+export const FITTED_METHODS = {
+  stated: "As sold, not measured",
+  caliper: "Digital caliper",
+  vernier: "Vernier caliper",
+  micrometer: "Micrometer",
+  rule: "Steel rule",
+};
+export const paidBefore = "Paid for parts so far";
+export const paidLine = "{day}: {axle} {part}, {name}: {price}";
+export const spentOnAxles = "Spent on jobs: {sums}.";
+export const itTook = "What the job took, as you entered it.";

@@ -21,6 +21,7 @@ module Graver
               hash do
                 required(:axle).filled(:integer)
                 required(:part).filled(:string, included_in?: %w[pad rotor])
+                optional(:method).maybe(:string, included_in?: FITTED_METHODS)
                 required(:value).maybe(:string, max_size?: 40)
                 optional(:unit).maybe(:string, included_in?: READING_UNITS - %w[percent share])
               end

@@ -43,6 +43,7 @@ module Graver
               hash do
                 required(:axle).filled(:integer)
                 required(:part).filled(:string, included_in?: %w[pad rotor])
+                optional(:method).maybe(:string, included_in?: FITTED_METHODS)
                 required(:value).value(:string, max_size?: 40)
                 optional(:unit).maybe(:string, max_size?: 10)
               end

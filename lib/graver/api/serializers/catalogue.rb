@@ -27,6 +27,7 @@ module Graver
           read =
             measurement
               .fetch("methods")
+              .reject { |_, method| method["sold"] }
               .map do |id, method|
                 {
                   id:,

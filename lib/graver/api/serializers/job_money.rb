@@ -15,11 +15,39 @@ module Graver
             shop_from: card.shop_from,
             over_km: card.over_km.round,
             choices: card.choices.map { |choice| choice(choice) },
-            rotors: card.rotors.map { |choice| rotors(choice) }
+            rotors: card.rotors.map { |choice| rotors(choice) },
+            history: card.history.map(&:to_h),
+            by_axle: card.by_axle.map { |axle, spent| { axle:, spent: spent.round(2) } },
+            actual: false
           }
         end
 
+        # The same of a finished job: as it was estimated, and where its owner entered what it took, as it was.
+        def finished(now, closed)
+          kept = closed.fetch("estimate", nil)&.transform_keys(&:to_sym) || {}
+          hours = { **now[:hours], **kept.fetch(:hours, {}).transform_keys(&:to_sym) }
+          taken(closed, { **now, **kept, hours: })
+        end
+
         private
+
+        def taken(closed, money)
+          money = timed(closed["hours"].to_f, money) if closed["hours"]
+          money = paid(closed["spent"].to_f, money) if closed["spent"] && closed["entered"] != false
+          money
+        end
+
+        def timed(hours, money)
+          low, high = money[:hours].values_at(:low, :high)
+          own = low.positive? ? money[:own_time] * hours / Math.sqrt(low * high) : money[:own_time]
+          said = "#{format("%g", hours)} h"
+          { **money, own_time: own.round(2), hours: { **money[:hours], low: hours, high: hours, said: }, actual: true }
+        end
+
+        def paid(spent, money)
+          saving = money[:shop] && (money[:shop] - spent - money[:own_time]).round(2)
+          { **money, total: spent, unpriced: [], saving:, actual: true }
+        end
 
         def sums(card)
           {

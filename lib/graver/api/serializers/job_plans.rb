@@ -125,25 +125,19 @@ module Graver
           Service::Planning::JobOutcome
             .fits(plan)
             .map do |fit|
-              { axle_id: fit.file.axle.id, axle: fit.file.axle.name, **fit.to_h.slice(:part, :label, :value, :unit) }
+              {
+                axle_id: fit.file.axle.id,
+                axle: fit.file.axle.name,
+                **fit.to_h.slice(:part, :label, :value, :unit, :method)
+              }
             end
         end
 
-        # What a finished job was estimated at stays as it was planned.
+        # What a finished job was estimated at stays as it was planned; what it took is as it was entered.
         def money(plan)
-          now, kept = JobMoney.new.call(plan.money), plan.job&.closed&.fetch("estimate", nil)
-          if kept
-            {
-              **now,
-              **kept.transform_keys(&:to_sym),
-              hours: {
-                **now[:hours],
-                **kept["hours"].transform_keys(&:to_sym)
-              }
-            }
-          else
-            now
-          end
+          serializer = JobMoney.new
+          now = serializer.call(plan.money)
+          plan.job&.closed ? serializer.finished(now, plan.job.closed) : now
         end
 
         def item(item)

@@ -218,12 +218,19 @@ module Graver
             end
         end
 
+        # "slide_pins.seized" -> "slide pins (seized)"
+        def answered(part)
+          id, mark = part.split(".")
+          item = @knowledge.condition_item(id) or return id.tr("_", " ")
+          "#{item.label.downcase} (#{item.mark(mark)&.label || mark})"
+        end
+
         def described(axle, part, event, count)
           case event
           when "renewed"
             Texts.say("log.fluid_renewed")
           when "answered"
-            Texts.say("log.seen_to", what: [axle, part.split(".").first.tr("_", " ")].compact.join(" "))
+            Texts.say("log.seen_to", what: [axle, answered(part)].compact.join(" "))
           when "fit"
             Texts.say("log.fitted", axle:, part:)
           when "reading"

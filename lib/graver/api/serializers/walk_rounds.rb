@@ -101,7 +101,7 @@ module Graver
         def figures(vehicle)
           @knowledge
             .condition_figures
-            .reject(&:spoken)
+            .reject { |figure| figure.spoken || figure.in_job }
             .select { |figure| figure.vehicles.nil? || figure.vehicles.include?(vehicle.kind) }
             .map do |figure|
               { **figure.to_h.slice(:id, :label, :hint), unit: figure.unit_beside(vehicle.distance_unit) }

@@ -64,19 +64,12 @@ module Graver
 
         def label(grade) = @knowledge.brake_data.label("fluid.grade", grade)
 
-        def level(overview)
-          overview
-            .look_overs
-            .reverse
-            .lazy
-            .filter_map { |look_over| look_over.conditions.find { |each| each.item == "fluid_level" } }
-            .first
-        end
+        def level(overview) = Overview::FluidLevels.new(overview.look_overs).newest&.after
 
         # At MAX there is no room, however large the reservoir is.
         def headroom_ml(overview, file)
           volume, level = file.volume_ml("fluid.reservoir_volume"), level(overview)
-          above = level && (1 - Core::Quantity::EnteredNumber.parse(level.value).value.to_f)
+          above = level && (1 - level)
           return 0.0 if above && above <= 0
 
           volume && above && (above * volume)

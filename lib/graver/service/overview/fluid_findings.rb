@@ -49,37 +49,36 @@ module Graver
         end
 
         def level(look_overs, axles)
-          before, now =
-            figures(look_overs, "fluid_level").last(2).then { |pair| pair.length == 2 ? pair : [nil, pair.first] }
-          return {} unless now
-
+          levels = FluidLevels.new(look_overs)
+          now = levels.newest or return {}
           {
-            "fluid_level" => now[1],
-            "fluid_on" => now[0].date.iso8601,
-            **(before ? balance(before, now, look_overs, axles) : {})
+            "fluid_level" => now.after,
+            "fluid_on" => now.look_over.date.iso8601,
+            **(levels.pair ? balance(*levels.pair, look_overs, axles) : {})
           }
         end
 
-        def balance(before, now, look_overs, axles)
-          return {} if renewed_between?(before[0], now[0], look_overs)
+        def balance(earlier, now, look_overs, axles)
+          return {} if renewed_between?(earlier.look_over, now.look_over, look_overs)
 
-          explained, error, basis = explained(axles, now[0].odometer_km - before[0].odometer_km)
+          before, fallen_to = earlier.after, now.before
+          explained, error, basis = explained(axles, now.look_over.odometer_km - earlier.look_over.odometer_km)
           return {} unless explained
 
           level_error, coverage =
             %w[level_standard_uncertainty coverage].map { |key| @knowledge.findings.dig(key, "value") }
           found =
             Core::Judgement::FluidBalance.of(
-              before: before[1],
-              now: now[1],
+              before:,
+              now: fallen_to,
               explained:,
               explained_error: error,
               level_error:,
               coverage:
             )
           {
-            "fluid_before" => before[1],
-            "fluid_before_on" => before[0].date.iso8601,
+            "fluid_before" => before,
+            "fluid_before_on" => earlier.look_over.date.iso8601,
             "fluid_unexplained_sure" => found.sure ? 1 : 0,
             "fluid_basis" => basis,
             **%i[fall explained unexplained].to_h { |figure| ["fluid_#{figure}", found[figure]] }
@@ -117,11 +116,15 @@ module Graver
           shares.sum / shares.length
         end
 
-        # Fluid renewed or pads fitted in between: the levels cannot be compared.
+        # Fluid renewed or pads fitted in between: the levels cannot be compared. What a job did on the day of the later
+        # look came after it was read.
         def renewed_between?(before, now, look_overs)
-          between = look_overs.select { |each| each.date > before.date && each.date <= now.date }
+          between =
+            look_overs.select { |each| each.date > before.date && each.date <= now.date && !same_job?(each, now) }
           between.flat_map(&:readings).any? { |row| row.part == "fluid" || (row.event == "fit" && row.part == "pad") }
         end
+
+        def same_job?(each, now) = !now.job_id.nil? && each.job_id == now.job_id
 
         # What the pistons of all axles took up over a distance; nil where one axle's pistons are not known.
         def worn_ml(axles, distance_km)

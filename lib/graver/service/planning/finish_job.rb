@@ -232,21 +232,14 @@ module Graver
           known = fit.file.data[key]
           return if known && known.to_h.values_at(:value, :unit) == row.values_at(:value, :unit)
 
-          @store.brake_data.add(
-            fit.file.axle.id,
-            [{ key:, **row, source: "measured", chosen: false }],
-            at: @context.now
-          )
+          source = row[:method] == FittedThickness::SOLD ? "parts_counter" : "measured"
+          entry = { key:, **row.slice(:value, :unit), source:, chosen: false }
+          @store.brake_data.add(fit.file.axle.id, [entry], at: @context.now)
         end
 
         # A new set is one row for the axle; a turned rotor is one for each side.
         def rows(fit, entered)
-          row = {
-            axle_id: fit.file.axle.id,
-            part: fit.part,
-            event: fit.event,
-            **(entered ? { method: FittedThickness::METHOD, **entered } : {})
-          }
+          row = { axle_id: fit.file.axle.id, part: fit.part, event: fit.event, **entered.to_h }
           fit.event == "fit" ? [row] : fit.sides.map { |side| row.merge(side:) }
         end
 
@@ -262,10 +255,22 @@ module Graver
           end
         end
 
+        # What the parts that went on cost.
+        def prices(plan)
+          plan
+            .parts
+            .select { |part| part.chosen && part.price }
+            .map do |part|
+              { axle: part.line.axle, part: part.line.label, name: part.chosen.name, price: part.price.to_f.round(2) }
+            end
+        end
+
         def closed(plan, entered, look_over)
           {
             hours: entered[:hours],
             spent: entered[:spent] || plan.money.total.round(2),
+            entered: !entered[:spent].nil?,
+            prices: prices(plan),
             parts: entered[:used].said,
             look_over:,
             sets: entered[:sets],

@@ -5,9 +5,9 @@ module Graver
     module Planning
       # What a job leaves in the log: parts that went on, marks it answered, and the sets that ended with it.
       class JobOutcome
-        # event: "fit" or "resurfaced"; part: "pad" or "rotor"; value, unit: of the part bought, else of the brake
-        # data, or nil
-        Fit = Core::Value.define(:file, :part, :event, :sides, :label, :value, :unit)
+        # event: "fit" or "resurfaced"; part: "pad" or "rotor"; value, unit: as measured in the job, else of the part
+        # bought, else of the brake data, or nil; method: it was measured by, or nil
+        Fit = Core::Value.define(:file, :part, :event, :sides, :label, :value, :unit, :method)
         FITS = { "pads" => %w[pad fit], "rotors_new" => %w[rotor fit], "rotors_turn" => %w[rotor resurfaced] }.freeze
         LABELS = {
           %w[pad fit] => "jobs.fit_pad",
@@ -52,9 +52,7 @@ module Graver
         private
 
         def fit(axle, work, part, event)
-          bought = event == "fit" ? measured(axle, part) || bought(axle, work) : nil
-          datum = axle.file.data["#{part}.new_thickness"] if event == "fit"
-          value, unit = bought || (datum && [datum.value, datum.unit]) || [nil, "mm"]
+          value, unit, method = (thickness(axle, work, part) if event == "fit") || [nil, "mm"]
           Fit.new(
             file: axle.file,
             part:,
@@ -62,14 +60,21 @@ module Graver
             sides: axle.file.axle.sides,
             label: Texts.say(LABELS.fetch([part, event])),
             value:,
-            unit:
+            unit:,
+            method:
           )
+        end
+
+        # -> [value, unit, method or nil] or nil
+        def thickness(axle, work, part)
+          datum = axle.file.data["#{part}.new_thickness"]
+          measured(axle, part) || bought(axle, work) || (datum && [datum.value, datum.unit])
         end
 
         # As it was measured in the job.
         def measured(axle, part)
           new_parts = @plan.job ? @plan.job.new_parts : {}
-          new_parts["#{axle.file.axle.id}.#{part}"]&.values_at("value", "unit")
+          new_parts["#{axle.file.axle.id}.#{part}"]&.values_at("value", "unit", "method")
         end
 
         def bought(axle, work)
@@ -88,6 +93,7 @@ module Graver
           axle
             .overview
             .seen
+            .select(&:severity)
             .select { |seen| answering(axle, seen).any? { |work| done?(work, axle.name, seen.side) } }
             .map { |seen| row(seen) }
         end

@@ -9,6 +9,9 @@ module Graver
       class JobReadings < JobEvents
         include Base::FieldFaults
 
+        # What a new part is measured with at its step, where nothing else is said.
+        AT_THE_STEP = "caliper"
+
         # given: { step:, odometer: { value:, unit:, keep: } or nil, readings: [...], conditions: [...] (as in a
         # look-over; all marks of each thing that is named), unmarked: [{ axle:, side:, face:, item: }] (of which no
         # mark holds any more), data: [{ axle:, key:, value:, unit: }], fitted: [{ axle:, part:, value:, unit: }] } ->
@@ -88,7 +91,7 @@ module Graver
             raise InvalidEntry.of("part", "unknown_item", Texts.say("jobs.not_fitted"))
           {
             "part" => "#{row[:axle]}.#{row[:part]}",
-            **FittedThickness.new(@context.knowledge).call(fit, row).transform_keys(&:to_s)
+            **FittedThickness.new(@context.knowledge).call(fit, { method: AT_THE_STEP, **row }).transform_keys(&:to_s)
           }
         end
       end

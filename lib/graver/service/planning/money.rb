@@ -13,7 +13,8 @@ module Graver
         # own_time: what one's own hours count for; rotors: [RotorChoice] where it is a question.
         # hours: Core::Planning::Hours::Range; parts, consumables, tools: Float; unpriced: labels; shop: Float,
         # shop_from: "quote"
-        # or "estimate"; spent: Float, over_km: of what was spent before
+        # or "estimate"; spent: Float, over_km: of what was spent before; history: [Paid] of parts; by_axle: { axle name
+        # => Float } of what was spent
         Summary =
           Core::Value.define(
             :currency,
@@ -28,7 +29,9 @@ module Graver
             :choices,
             :rotors,
             :spent,
-            :over_km
+            :over_km,
+            :history,
+            :by_axle
           ) do
             def total = parts + consumables + tools
             # Nobody can say what is saved while a price is missing.
@@ -56,8 +59,8 @@ module Graver
             end
           end
 
-        # What finished jobs took of money in all.
-        def self.spent(jobs) = jobs.sum { |job| (job.closed["spent"] || 0).to_f }
+        # What finished jobs took of money in all: as entered, else as they were estimated, where every price was known.
+        def self.spent(jobs) = jobs.sum { |job| SpentBefore.of(job) || 0.0 }
 
         # hours_of: callable (Storage::Job) -> [Lift] of an earlier job
         def initialize(context, hours_of:)
@@ -86,7 +89,8 @@ module Graver
             choices: chosen.included.flat_map { |axle| choices(axle, lists[:parts]) },
             rotors: chosen.included.flat_map { |axle| rotors(axle, lists[:parts]) },
             spent: self.class.spent(earlier),
-            over_km: over_km(overview)
+            over_km: over_km(overview),
+            **SpentBefore.new(overview.vehicle, earlier).to_h
           )
         end
 

@@ -21,7 +21,7 @@ module Graver
           axle = axle(job, placed) or return
           found = axle.findings.find { |each| each.topic == TOPIC && each.side == placed.side } or return
           open = items.reject { |item| said?(axle, job, placed, item) }
-          raise InvalidEntry, open.map { |item| fault(found, item) } if open.any?
+          raise(InvalidEntry, open.map { |item| fault(found, item) }) if open.any?
         end
 
         private

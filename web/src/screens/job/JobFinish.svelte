@@ -12,7 +12,9 @@
   let { job, close }: { job: JobPlanState; close: (done: boolean) => void } = $props();
   const plan = $derived(job.plan!);
   // svelte-ignore state_referenced_locally
-  const fits = $state(job.plan!.fits.map((fit) => ({ ...fit, value: fit.value ?? "" })));
+  const fits = $state(
+    job.plan!.fits.map((fit) => ({ ...fit, value: fit.value ?? "", method: fit.method ?? "stated" })),
+  );
   let openEnds = $state("");
   // svelte-ignore state_referenced_locally
   let odometer = $state(job.plan!.odometer.known ? (job.plan!.odometer.value ?? "") : "");
@@ -33,6 +35,7 @@
       part: fit.part,
       value: fit.value.trim() || null,
       unit: fit.unit,
+      method: fit.method as Schemas["Fitted"]["method"],
     }));
     const asked: Schemas["JobFinish"] = {
       odometer: { value: odometer, unit: plan.vehicle.distance_unit, ...(keep ? { keep } : {}) },
@@ -72,6 +75,11 @@
           bind:value={fit.value}
           aria-invalid={!!job.fault(`fitted.${fit.axle_id}.${fit.part}`)}
         />{@render wrong(`fitted.${fit.axle_id}.${fit.part}`)}</label
+      >
+      <label
+        ><span>{texts.measuredWith}</span><select bind:value={fit.method}>
+          {#each Object.entries(texts.FITTED_METHODS) as [id, label] (id)}<option value={id}>{label}</option>{/each}
+        </select></label
       >
     {/each}
     <label

@@ -7,7 +7,7 @@
   import { beside } from "../../api/beside";
   import { api, type Schemas } from "../../api/client";
   import { money } from "../../format/jobs";
-  import { lowerFirst, rough, upperFirst, perUnit } from "../../format/words";
+  import { day, lowerFirst, rough, upperFirst, perUnit } from "../../format/words";
   import type { JobPlanState } from "../../parts/jobPlan.svelte";
   import { FormState } from "../../parts/formState.svelte";
   import Fault from "../../parts/Fault.svelte";
@@ -108,6 +108,27 @@
               : "",
         })}
       </p>{/if}
+    {#if sums.by_axle.length > 1}<p>
+        {say(texts.spentOnAxles, {
+          sums: sums.by_axle.map(({ axle, spent }) => `${axle} ${money(spent, sums.currency)}`).join(", "),
+        })}
+      </p>{/if}
+    {#if sums.history.length}
+      <details>
+        <summary>{texts.paidBefore}</summary>
+        <ul class="plain-list">
+          {#each sums.history as paid, at (at)}<li>
+              {say(texts.paidLine, {
+                day: paid.day ? day(paid.day) : "?",
+                axle: paid.axle ?? "",
+                part: lowerFirst(paid.part),
+                name: paid.name ?? "",
+                price: money(paid.price, sums.currency),
+              })}
+            </li>{/each}
+        </ul>
+      </details>
+    {/if}
     <ShopQuote {job} />
     {#if job.open}
       {#if shops}
@@ -134,7 +155,11 @@
     <h2 class="next">{texts.time}</h2>
     <p class="number figure">{sums.hours.said}</p>
     <p class="quiet">
-      {sums.hours.jobs ? say(texts.atYourOwnPaceFrom, { jobs: sums.hours.jobs }) : texts.commonPracticeWhenNothingIs}
+      {sums.actual
+        ? texts.itTook
+        : sums.hours.jobs
+          ? say(texts.atYourOwnPaceFrom, { jobs: sums.hours.jobs })
+          : texts.commonPracticeWhenNothingIs}
     </p>
   </section>
   <section class="sheet">
