@@ -106,7 +106,7 @@ RSpec.describe "Claims and symptoms in the API" do
     vehicle = -> { ask(:get, "/vehicles/#{car["id"]}") }
     ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *sound_axles))
     expect(vehicle.call["state"]["severity"]).to eq("good")
-    noted = 2.times.map { answer["pedal", { how: "long" }]["noted"]["id"] }
+    noted = Array.new(2) { answer["pedal", { how: "long" }]["noted"]["id"] }
     expect(noted.uniq.length).to eq(1)
     expect(vehicle.call).to include(
       "state" => include("severity" => "stop"),

@@ -202,13 +202,25 @@ RSpec.describe "Finished jobs in the API" do
       done = finish(fitted:, symptoms: [{ id: "grinding", gone: true }, { id: "pulls", gone: false }])
       vehicle = ask(:get, "/vehicles/#{car["id"]}")
       expect(vehicle["axles"].first["state"]["severity"]).not_to match(/plan|stop/)
-      expect(vehicle["fluid"]["renewed_on"]).to eq(ApiHelper::TODAY)
+      # one axle bled is not new fluid for the car
+      expect(vehicle["fluid"]["circuits"]).to eq(
+        [
+          { "axle" => "front", "renewed_on" => ApiHelper::TODAY, "estimated" => false },
+          { "axle" => "rear", "renewed_on" => nil, "estimated" => true }
+        ]
+      )
+      note = { date: "2024-03-16", odometer: { value: "30000" } }
+      all = ask(:post, "/vehicles/#{car["id"]}/fluid-renewals", note)["fluid"]
+      expect(all).to include("renewed_on" => "2024-03-16", "due_on" => "2026-03-16", "overdue_days" => 61)
       expect(vehicle["seen"].map { |mark| mark["text"] }).to eq(["noticed on the road: pulls to a side"])
       # what the job did not reach stands
-      expect(ask(:get, "/vehicles/#{car["id"]}/findings")["findings"].map { |each| each["rule"] }).to contain_exactly(
+      findings = ask(:get, "/vehicles/#{car["id"]}/findings")["findings"]
+      expect(findings.map { |each| each["rule"] }).to contain_exactly(
         "seen-symptom-pulls",
-        "seen-slide_pins-seized"
+        "seen-slide_pins-seized",
+        "fluid-old"
       )
+      expect(findings.find { |each| each["rule"] == "fluid-old" }["reading"]).to include("at the rear axle")
       expect(ask(:get, "/axles/#{front}/job-plan")["axles"].first["rotor"]["outcome"]).to eq("stay")
       logged = ask(:get, "/look-overs/#{done["closed"]["look_over"]}")
       expect(logged["readings"].map { |row| row["event"] }).to include("fit", "renewed", "answered", "freed")

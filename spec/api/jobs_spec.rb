@@ -297,4 +297,34 @@ RSpec.describe "Jobs in the API" do
       "planned_for" => "out_of_range"
     )
   end
+
+  # pi/4 x 38^2 mm2 = 11.34 cm2; 3 mm a pad, two pads, two pistons: 13.6 ml come back into 10 ml of room, 9 of them used
+  it "says at the step what is on file that it goes by" do
+    rear = car["axles"].last["id"]
+    know(
+      rear,
+      ["caliper.kind", "floating_slide_pins", nil],
+      ["parking_brake.kind", "cable", nil],
+      %w[parking_brake.turns mirrored],
+      %w[parking_brake.lever_gap_most 1.5 mm],
+      ["parking_brake.clicks_least", "4", nil],
+      %w[pad.new_thickness 11 mm],
+      ["caliper.piston_count", "1", nil],
+      %w[caliper.piston_diameter 38 mm],
+      %w[fluid.reservoir_volume 100 ml]
+    )
+    level = { item: "fluid_level", value: "0.9" }
+    ask(
+      :post,
+      look_overs,
+      look_over(ApiHelper::TODAY, "60000", *all_pads("8", "8", "8", "8", axle: rear), conditions: [level])
+    )
+    values = ->(plan, key) { step(plan, key)["values"].to_h { |each| each.values_at("label", "value") } }
+    plan = pad_job(rear)
+    expect(values[plan, "rear.left.piston_wound"]).to eq("Piston turned home" => "Clockwise right, anticlockwise left")
+    expect(values[plan, "rear.cable_set"].values).to eq(["1.5 mm", "4"])
+    expect(values[plan, "level_before"]["Draw off first"]).to match(/\Aabout \d+ ml\z/)
+    know(rear, ["fluid.reservoir_volume", nil, nil])
+    expect(values[ask(:get, "/jobs/#{plan["id"]}"), "level_before"]["Draw off first"]).to include("unknown")
+  end
 end

@@ -28,10 +28,13 @@ RSpec.describe "Planning" do
       end
     end
 
-    it "tells two sources apart beyond a share of the smaller" do
-      expect(
-        [torque("105", "N·m"), torque("105.1", "N·m")].map { |other| torque("100", "N·m").differs?(other, 0.05) }
-      ).to eq([false, true])
+    # 200 and 210 N·m for one nut, and 18-20 lbf·ft written as 215 lbf·in: facts of the trade, no source
+    it "tells two sources apart by a share of the smaller, and a value within the other's range from none" do
+      apart = ->(value, unit, other, other_unit) { torque(value, unit).differs?(torque(other, other_unit), 0.05) }
+      expect([apart["200", "N·m", "209.9", "N·m"], apart["200", "N·m", "210", "N·m"]]).to eq([false, true])
+      expect(apart["18-20", "lbf·ft", "215", "lbf·in"]).to be(false)
+      expect(apart["240", "lbf·in", "18-20", "lbf·ft"]).to be(false)
+      expect(apart["18-20", "lbf·ft", "30", "N·m"]).to be(true)
       expect(torque("88.5", "lbf·ft").differs?(torque("120", "N·m"), 0.05)).to be(false)
     end
 

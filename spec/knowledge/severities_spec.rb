@@ -126,7 +126,6 @@ RSpec.describe "Severities" do
       "symptom.sinking_pedal",
       "symptom.fluid_loss",
       "symptom.warning_light",
-      "symptom.long_pedal",
       "symptom.hard_pedal",
       "symptom.level_fallen",
       "symptom.abs_light",

@@ -31,8 +31,8 @@ module Graver
         known = field(key)
         (known && choices(known, nil)[value]) || value
       end
-      # Sources that disagree by more than this share of a torque are a question.
-      def rival_share = @content.fetch("rival_share").fetch("value")
+      # Two values of a torque that are this share apart are a question; same: from one source
+      def rival_share(same: false) = @content.fetch("rival_share").fetch(same ? "same_source" : "value")
       def vehicle_wide?(key) = field(key)&.scope == "vehicle"
 
       # Fields that exist on an axle. A place that is not known (nil) leaves out what exists in some such places only.

@@ -21,6 +21,7 @@ module Graver
         does
         reads
         shows
+        tells
       ].freeze
 
       module_function

@@ -45,6 +45,7 @@ module Graver
           calipers: ids("calipers.yml"),
           work: works,
           reads: readable,
+          tells: tellable,
           schools: schools,
           **places
         }
@@ -61,6 +62,11 @@ module Graver
             choices = data.fetch("choices").fetch(fields.fetch(place["field"])["choices"], {})
             [name.to_sym, [*choices.keys, *place["present"]]]
           end
+      end
+
+      # What a step may say of what is on file.
+      def tellable
+        @contents.fetch("brake_data.yml").fetch("fields").map { |field| field["key"] } + Core::Planning::Step::FLUID
       end
 
       # What a step may have measured.

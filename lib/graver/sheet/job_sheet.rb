@@ -224,6 +224,9 @@ module Graver
       end
 
       def beneath(step)
+        step[:values].each do |each|
+          @paper.say "#{each[:label]}: #{each[:value]}", size: @step - 1, indent: Paper::TEXT
+        end
         step[:last_time].each do |note|
           @paper.say Texts.say("sheet.last_time", day: note[:day], text: note[:text]),
                      size: @step - 1,

@@ -21,8 +21,8 @@ module Graver
           end
       end
 
-      # The newest of each source, since the owner took the value back or chose one: { axle id => { key =>
-      # [BrakeDatum] } }
+      # Each value of each source, since the owner took the value back or chose one: { axle id => { key => [BrakeDatum]
+      # } }
       def by_source_of(axle_ids)
         rows = @database[:brake_data].where(axle_id: axle_ids).order(:id).all
         rows
@@ -31,7 +31,7 @@ module Graver
             mine
               .group_by { |row| row[:key] }
               .transform_values do |entries|
-                standing(entries).group_by { |row| row[:source] }.map { |_, same| record(same.last) }
+                standing(entries).reverse.uniq { |row| row.values_at(:source, :value, :unit) }.map { |row| record(row) }
               end
           end
       end

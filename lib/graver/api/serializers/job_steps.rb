@@ -15,6 +15,7 @@ module Graver
           ordered = plan.ordered
           @torque = plan.torque
           @reads = Service::Planning::StepReads.new(@knowledge, plan)
+          @values = Service::Planning::StepValues.new(@knowledge, plan)
           @photos = Service::Planning::StepPhotos.new(plan.photos, plan.job, ordered.placed || [])
           @cautioned = Set.new
           @wordings = Hash.new { |all, axle| all[axle] = plan.wording(@knowledge, axle) }
@@ -56,6 +57,7 @@ module Graver
             undo: undone(placed),
             tools: tools(step),
             reads: reads(placed),
+            values: @values.call(placed).map(&:to_h),
             acts: step.acts,
             after: step.stage == Service::Planning::FollowUp::STAGE,
             asks: step.asks && asks(placed, plan),

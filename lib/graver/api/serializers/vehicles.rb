@@ -186,7 +186,11 @@ module Graver
               renewed_on: fluid.renewed_on.iso8601,
               due_on: fluid.due_on.iso8601,
               overdue_days: fluid.overdue_days,
-              estimated: fluid.estimated
+              estimated: fluid.estimated,
+              circuits:
+                fluid.circuits.map do |circuit|
+                  { axle: circuit.axle, renewed_on: circuit.renewed_on&.iso8601, estimated: circuit.estimated }
+                end
             }
         end
 
@@ -228,7 +232,9 @@ module Graver
         def described(axle, part, event, count)
           case event
           when "renewed"
-            Texts.say("log.fluid_renewed")
+            axle ? Texts.say("log.fluid_renewed_at", axle:) : Texts.say("log.fluid_renewed")
+          when "bled"
+            Texts.say("log.fluid_bled", axle:)
           when "answered"
             Texts.say("log.seen_to", what: [axle, answered(part)].compact.join(" "))
           when "fit"

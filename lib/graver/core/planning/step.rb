@@ -7,11 +7,11 @@ module Graver
       # nil. `needs` are ids of steps that come first where they apply. Facts: what the step requires and forbids when
       # it begins, gives and takes away when it is done. `conditions` and `exceptions` limit where it applies. counts:
       # StepCount of what is counted there, or nil; timer: StepTimer, or nil; asks: StepQuestion, or nil; reads: what
-      # is measured there; shows: ids of steps whose photos are looked at again there; acts: what a diagnostic unit
-      # does there, or nil; movement: what it is one movement with, where that stands beside it. `fasteners` are undone
-      # here, `tighten` are tightened to torque here. `does` are hazards. A gate can never be left out; one that `kills`
-      # can never be answered by "I did it otherwise" either. One that `restores` is only in a plan that was changed
-      # while the brake was apart.
+      # is measured there; shows: ids of steps whose photos are looked at again there; tells: what is on file that the
+      # step goes by; acts: what a diagnostic unit does there, or nil; movement: what it is one movement with, where
+      # that stands beside it. `fasteners` are undone here, `tighten` are tightened to torque here. `does` are hazards.
+      # A gate can never be left out; one that `kills` can never be answered by "I did it otherwise" either. One that
+      # `restores` is only in a plan that was changed while the brake was apart.
       Step =
         Value.define(
           :id,
@@ -26,6 +26,7 @@ module Graver
           :asks,
           :reads,
           :shows,
+          :tells,
           :needs,
           :requires,
           :forbids,
@@ -43,6 +44,9 @@ module Graver
           :restores,
           :does
         ) do
+          # What a step may tell of the job's fluid, beside brake data.
+          const_set :FLUID, %w[fluid.draw_off fluid.needed].freeze
+
           # A step its owner wrote.
           def self.own(id:, stage:, text:)
             lists =
@@ -60,6 +64,7 @@ module Graver
                 does
                 reads
                 shows
+                tells
               ].to_h { |key| [key, []] }
             new(
               id:,

@@ -19,10 +19,19 @@ module Graver
           # "28 N·m", "125 to 150 N·m"
           def said = "#{low ? "#{format("%g", low)} to #{format("%g", high)}" : format("%g", entered)} #{unit}"
 
-          # Do two values differ by more than this share of the smaller? Of ranges the middles count.
+          # Do two values differ by this share of the smaller or more? What lies inside the other's range, or that near
+          # to it, agrees with it.
           def differs?(other, share)
-            small, large = [newton_metres, other.newton_metres].minmax
-            large - small > small * share
+            gap = [ends[0] - other.ends[1], other.ends[0] - ends[1], 0].max
+            small = [newton_metres, other.newton_metres].min
+            gap >= (small * share) - 1e-9 && gap.positive?
+          end
+
+          # [least, most] in N·m, the same of a single value
+          def ends
+            return newton_metres, newton_metres unless low
+
+            [low, high].map { |value| Quantity::TORQUE.to_base(value, unit).to_f }
           end
 
           # Three significant figures: finer than any wrench is read.

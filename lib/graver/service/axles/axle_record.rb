@@ -200,18 +200,22 @@ module Graver
 
         def torque(datum) = Core::Planning::Torque.parse(datum.value, datum.unit)
 
-        # Other sources' newest values of a torque that differ from the one that counts, until the owner has chosen.
-        # What is only
-        # copied or usual is no source for a torque.
+        # Other values of a torque that differ from the one that counts, of another source or of the same, until the
+        # owner has chosen. What is only copied or usual is no source for a torque.
         def rivals(key)
           now = data[key] or return []
           @sources
             .fetch(key, [])
             .reject { |datum| Core::Planning::TorqueCard::HEARSAY.include?(datum.source) }
-            .select { |datum| torque(datum).differs?(torque(now), @knowledge.brake_data.rival_share) }
+            .select { |datum| differs?(datum, now) }
         end
 
         private
+
+        def differs?(datum, now)
+          share = @knowledge.brake_data.rival_share(same: datum.source == now.source)
+          torque(datum).differs?(torque(now), share)
+        end
 
         def usable = @usable ||= UsableEntries.new(self, @knowledge.normalise, @instruments)
 

@@ -10,7 +10,7 @@ module Graver
           @today = today
         end
 
-        # look_overs: oldest first; axles: [AxleOverview::Overview]; fluid: VehicleOverviews::Fluid or nil -> [Found]
+        # look_overs: oldest first; axles: [AxleOverview::Overview]; fluid: FluidAge::Fluid or nil -> [Found]
         def call(look_overs, axles, fluid)
           standing =
             Standing.measures(
@@ -168,10 +168,15 @@ module Graver
         def months(look_overs, fluid)
           return unless fluid
 
-          [
-            ((@today - fluid.renewed_on).to_i / 30.44).floor,
-            fluid.estimated ? estimated(look_overs) : Texts.say("findings.renewed_on", day: fluid.renewed_on)
-          ]
+          [((@today - fluid.renewed_on).to_i / 30.44).floor, fluid.estimated ? estimated(look_overs) : renewed(fluid)]
+        end
+
+        # Which circuit it is, where they are not of one day.
+        def renewed(fluid)
+          oldest = fluid.circuits.select { |circuit| circuit.renewed_on == fluid.renewed_on }
+          return Texts.say("findings.renewed_on", day: fluid.renewed_on) if oldest.length == fluid.circuits.length
+
+          Texts.say("findings.renewed_at", day: fluid.renewed_on, axles: oldest.map(&:axle).join(" and "))
         end
 
         def estimated(look_overs)

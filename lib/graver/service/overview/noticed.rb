@@ -8,7 +8,7 @@ module Graver
       module Noticed
         ITEM = "symptom"
         # How an open end names the mark it is about.
-        ABOUT = "#{ITEM}."
+        ABOUT = "symptom."
 
         module_function
 
@@ -22,7 +22,9 @@ module Graver
           found.uniq { |each| each.mark.id }
         end
 
-        def seen(item, mark, date) = CurrentConditions::Seen.new(date:, item:, mark:, axle_id: nil, side: nil, face: nil)
+        def seen(item, mark, date)
+          CurrentConditions::Seen.new(date:, item:, mark:, axle_id: nil, side: nil, face: nil)
+        end
       end
     end
   end

@@ -6,7 +6,7 @@ module Graver
       # The household, or one vehicle of it, as it stands today.
       class VehicleOverviews
         # axles: [AxleOverview::Overview]; jobs: { axle id => [Storage::Job] } not finished; finished: [Storage::Job],
-        # oldest first; fluid: Fluid or nil;
+        # oldest first; fluid: FluidAge::Fluid or nil;
         # seen: [CurrentConditions::Seen] of the whole vehicle (symptoms, fluid); findings: [AxleFindings::Found] of
         # the vehicle itself; open_ends: [Storage::OpenEnd], closed ones too; error: why it cannot be worked
         # out (then nothing but its log is known), else nil
@@ -29,9 +29,6 @@ module Graver
           end
         # The error of a vehicle that nobody has come to yet.
         WAITING = :waiting
-        # due_on, overdue_days (negative: still to go); renewed_on is when it was last renewed; estimated: from an age
-        # somebody knew.
-        Fluid = Core::Value.define(:renewed_on, :due_on, :overdue_days, :estimated)
 
         def initialize(context)
           @context = context
@@ -92,7 +89,7 @@ module Graver
           open_ends = Axles::OpenEnds.new(@context).of([vehicle]).fetch(vehicle.id)
           noticed = Noticed.call(@context.knowledge, open_ends)
           axles = files.map { |file| AxleOverview.new(@context).call(file, jobs:, noticed:) }
-          fluid = fluid(look_overs)
+          fluid = FluidAge.new(@context).call(vehicle, look_overs)
           Overview.new(
             vehicle:,
             axles:,
@@ -116,27 +113,6 @@ module Graver
         def going(jobs)
           going = jobs.reject(&:over?)
           going.flat_map(&:axle_ids).uniq.to_h { |axle| [axle, going.select { |job| job.axle_ids.include?(axle) }] }
-        end
-
-        def fluid(look_overs)
-          noted =
-            look_overs.select { |look_over| look_over.readings.any? { |row| row.part == "fluid" } }.map(&:date).max
-          renewed_on = noted || renewed_by_age(look_overs) or return
-          due_on = renewed_on >> @context.knowledge.limits.dig("fluid_renewal_months", "value")
-          Fluid.new(renewed_on:, due_on:, overdue_days: (@context.today - due_on).to_i, estimated: noted.nil?)
-        end
-
-        # The newest age of the fluid that somebody knew, counted back.
-        def renewed_by_age(look_overs)
-          look_over, age =
-            look_overs
-              .reverse
-              .lazy
-              .filter_map do |each|
-                (age = each.conditions.find { |condition| condition.item == "fluid_age" }) && [each, age]
-              end
-              .first
-          look_over && (look_over.date << Core::Quantity::EnteredNumber.parse(age.value).value.round)
         end
       end
     end

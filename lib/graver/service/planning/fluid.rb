@@ -28,8 +28,8 @@ module Graver
               pushed: pushed.include?(nil) ? nil : pushed.sum,
               headroom: fluid.room_ml(overview),
               pushes: pushing.any?,
-              flushed: bled.sum { |corner| discs(corner) },
-              opened: opened(ordered)
+              flushed: flushed(chosen, bled).sum { |corner| discs(corner) },
+              opened: opened(ordered, bled, flushed(chosen, bled)).sum { |corner| discs(corner) }
             )
           Summary.new(
             plan:,
@@ -46,13 +46,18 @@ module Graver
         private
 
         def works(ordered, axle) = ordered.setups.find { |setup| setup.axle == axle.name }.configuration["work"]
+        # Corners that get new fluid; the others are bled until no air comes.
+        def flushed(chosen, bled)
+          axles = chosen.included.select { |axle| axle.works.include?(JobOutcome::NEW_FLUID) }.map(&:name)
+          bled.select { |corner| axles.include?(corner.axle) }
+        end
+
         def discs(corner) = corner.side == "both" ? 2 : 1
-        def opened(ordered)
-          ordered
-            .lifts
-            .flat_map(&:corners)
-            .select { |corner| corner.configuration["work"].include?("hydraulics") }
-            .sum { |corner| discs(corner) }
+        # Corners that are bled for the air alone, and those of the flushed ones that run empty before it.
+        def opened(ordered, bled, flushed)
+          empty =
+            ordered.lifts.flat_map(&:corners).select { |corner| corner.configuration["work"].include?("hydraulics") }
+          (bled - flushed) + flushed.select { |corner| empty.include?(corner) }
         end
 
         def planner(kind)

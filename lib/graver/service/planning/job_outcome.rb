@@ -18,6 +18,7 @@ module Graver
         # Marks of things that do not move as they should, and the one that says that they do again.
         STUCK = { "slide_pins" => %w[stiff seized], "piston" => %w[sticky stuck] }.freeze
         FREE = "free"
+        NEW_FLUID = "bleed"
         # Works that renew them.
         RENEWED_BY = { "slide_pins" => %w[pins caliper], "piston" => %w[caliper] }.freeze
 
@@ -41,9 +42,16 @@ module Graver
         # Rows for the log: fluid renewed, marks the work answered, pins made free, symptoms that are gone.
         def answered
           axles = @plan.scope.included
-          renewed = axles.any? { |axle| axle.works.include?("bleed") } ? [{ event: "renewed", part: "fluid" }] : []
+          renewed = axles.filter_map { |axle| fluid(axle) }
           symptoms = @plan.symptoms.select { |seen| @gone.include?(seen.mark.id) }
           renewed + axles.flat_map { |axle| marks(axle) + freed(axle) }.uniq + symptoms.map { |seen| row(seen) }
+        end
+
+        # What was done to the fluid of an axle: renewed, or bled alone.
+        def fluid(axle)
+          bled = @plan.ordered.lifts.flat_map(&:bleeding).any? { |corner| corner.axle == axle.name }
+          event = axle.works.include?(NEW_FLUID) ? "renewed" : "bled"
+          { event:, part: "fluid", axle_id: axle.file.axle.id } if bled || event == "renewed"
         end
 
         # The sets that end here: [{ axle:, part:, life_km:, last_mm:, last_on: }], what is not known nil.

@@ -112,6 +112,9 @@
       </ul>
     </div>
   {/if}
+  {#each movement.steps.flatMap((step) => step.values) as { label, value } (label + value)}
+    <p class="value">{label}: <strong>{value}</strong></p>
+  {/each}
   {#each movement.steps.flatMap((step) => step.cautions) as caution (caution.text)}
     <p class="caution {caution.severity}"><strong>{upperFirst(caution.severity)}</strong> {caution.text}</p>
   {/each}
@@ -285,6 +288,9 @@
   .tools li {
     border: 1px solid var(--quiet);
     padding: 0.2rem 0.6rem;
+    font-size: 1.0625rem;
+  }
+  .value {
     font-size: 1.0625rem;
   }
   .why,

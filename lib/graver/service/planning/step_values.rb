@@ -1,0 +1,56 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Planning
+      # What is on file that a step goes by: nobody leaves the car to look it up.
+      class StepValues
+        FLUID = Core::Planning::Step::FLUID
+        # label, value: in words
+        Value = Core::Value.define(:label, :value)
+
+        # plan: JobPlan::Plan
+        def initialize(knowledge, plan)
+          @catalogue = knowledge.brake_data
+          @plan = plan
+        end
+
+        # Core::Planning::Placed -> [Value]; what is not on file is left out, as the gaps of the job name it
+        def call(placed)
+          placed.step.tells.flat_map { |key| FLUID.include?(key) ? [fluid(key)] : data(key, placed) }
+        end
+
+        private
+
+        def fluid(key)
+          plan = @plan.fluid.plan
+          amount = key == "fluid.draw_off" ? plan.draw_off : plan.needed
+          Value.new(label: Texts.say("jobs.#{key.tr(".", "_")}"), value: said_ml(amount))
+        end
+
+        def said_ml(amount)
+          return Texts.say("jobs.ml_unknown") unless amount
+
+          amount.zero? ? Texts.say("jobs.ml_none") : Texts.say("jobs.ml_about", ml: amount.round)
+        end
+
+        def data(key, placed)
+          field = @catalogue.field(key) or return []
+          files(placed, field).filter_map do |file|
+            datum = file.data[key] or next
+            axle = (file.axle.name.capitalize if placed.axle.nil? && field.scope != "vehicle")
+            label = [axle, field.label].compact.join(": ")
+            Value.new(label:, value: [@catalogue.label(key, datum.value), datum.unit].compact.join(" "))
+          end
+        end
+
+        # What holds for the vehicle is said once; a step for all is told of every axle it is done for.
+        def files(placed, field)
+          axles = placed.axle ? @plan.scope.axles.select { |axle| axle.name == placed.axle } : @plan.scope.included
+          axles = axles.first(1) if field.scope == "vehicle"
+          axles.map(&:file)
+        end
+      end
+    end
+  end
+end
