@@ -22,7 +22,7 @@ RSpec.describe Graver::Texts do
         "squealer",
         "sensor",
         "metal",
-        *%w[reading fit squealer sensor metal resurfaced freed answered odometer renewed].map do |event|
+        *%w[reading fit squealer sensor metal resurfaced freed answered odometer renewed bled].map do |event|
           "event_#{event}"
         end
       ],
@@ -53,6 +53,7 @@ RSpec.describe Graver::Texts do
         *%w[stay turn replace measure_again].map { |outcome| "rotor_#{outcome}" },
         *%w[stay replace measure_again].map { |outcome| "rotor_because_#{outcome}" }
       ],
+      "jobs." => %w[fluid_draw_off fluid_needed],
       "sheet." => %w[inner_pad outer_pad rotor]
     }.flat_map { |start, ends| ends.map { |last| start + last } }
 

@@ -167,4 +167,37 @@ RSpec.describe "Tables in and out of the API" do
     ask(:post, "/imports/4711/trial", { mapping: table["guess"] })
     expect(status).to eq(404)
   end
+
+  # Material only goes: a set of 10.2 mm after one of 3.5 mm is a new one (common practice, no source).
+  it "asks row by row about new sets the table does not name, and takes what nothing else explains" do
+    plain =
+      "date;odometer;FL inner;FR inner\n2023-05-01;40000;5.5;5.6\n2024-05-01;60000;3.5;3.6\n2025-05-01;70000;10.2;10.3\n"
+    table = upload(plain)
+    expect(trial(table)["renewals"]).to contain_exactly(
+      include(
+        "line" => 4,
+        "assumed" => true,
+        "new" => true,
+        "text" => /Front, 1 May 2025: pad 10\.[23] mm after 3\.[56] mm/
+      )
+    )
+    run(table)
+    expect(stored.map { |look_over| look_over.readings.map(&:event) }).to eq(
+      [%w[reading reading], %w[reading reading], %w[fit reading reading]]
+    )
+    expect(ask(:get, "/vehicles/#{car["id"]}")["axles"].first["state"]["severity"]).not_to eq("stop")
+  end
+
+  it "takes the owner's word on a new set, and keeps a doubtful reading where there was none" do
+    plain = "date;odometer;FL inner\n2024-05-01;60000;6.0\n2025-05-01;70000;7.5\n2025-06-01;71000;7.4\n"
+    table = upload(plain)
+    asked = trial(table)["renewals"]
+    expect(asked.map { |each| each.values_at("line", "assumed", "new") }).to eq([[3, false, false]])
+    said = table["guess"].merge("renewals" => [{ line: 3, new: true }])
+    expect(trial(table, said)["renewals"].map { |each| each.values_at("line", "new") }).to eq([[3, true]])
+    run(table)
+    expect(stored.flat_map(&:readings).map { |row| [row.event, row.doubt.nil?] }).to eq(
+      [["reading", true], ["reading", false], ["reading", true]]
+    )
+  end
 end

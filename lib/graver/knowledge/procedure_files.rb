@@ -7,22 +7,7 @@ module Graver
       STAGES = "procedures/brake_job.yml"
       FACTS = "procedures/facts.yml"
       HAZARDS = "procedures/hazards.yml"
-      LISTS = %w[
-        needs
-        requires
-        forbids
-        gives
-        takes
-        fasteners
-        tighten
-        tools
-        consumables
-        cautions
-        does
-        reads
-        shows
-        tells
-      ].freeze
+      LISTS = Core::Planning::Step::LISTS.map(&:to_s).freeze
 
       module_function
 

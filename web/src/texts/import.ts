@@ -44,3 +44,6 @@ export const undone = ", undone";
 export const readings = "{shown} {count|reading|readings}";
 export const services = "{shown} {count|service|services}";
 export const rows = "{shown} {count|row|rows}";
+export const lineText = "Line {line}. {text}";
+export const newPartsHere = "Yes, new ones from here on";
+export const noNewParts = "No: import the reading marked doubtful";

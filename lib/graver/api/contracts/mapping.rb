@@ -25,6 +25,14 @@ module Graver
             end
             optional(:odometer_unit).maybe { hash(WHERE) }
             optional(:note).maybe { hash(WHERE) }
+            optional(:renewals)
+              .value(:array, max_size?: 300)
+              .each do
+                hash do
+                  required(:line).filled(:integer)
+                  required(:new).filled(:bool)
+                end
+              end
             required(:readings)
               .value(:array, max_size?: 200)
               .each do

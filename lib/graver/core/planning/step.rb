@@ -46,45 +46,23 @@ module Graver
         ) do
           # What a step may tell of the job's fluid, beside brake data.
           const_set :FLUID, %w[fluid.draw_off fluid.needed].freeze
+          const_set :LISTS,
+                    %i[needs requires forbids gives takes fasteners tighten tools consumables cautions does] +
+                      %i[reads shows tells]
 
           # A step its owner wrote.
           def self.own(id:, stage:, text:)
-            lists =
-              %i[
-                needs
-                requires
-                forbids
-                gives
-                takes
-                fasteners
-                tighten
-                tools
-                consumables
-                cautions
-                does
-                reads
-                shows
-                tells
-              ].to_h { |key| [key, []] }
             new(
-              id:,
-              stage:,
-              text:,
-              late: nil,
-              why: nil,
-              movement: nil,
-              counts: nil,
-              timer: nil,
-              acts: nil,
-              asks: nil,
+              **members.to_h { |member| [member, nil] },
+              **self::LISTS.to_h { |list| [list, []] },
+              **%i[gate kills restores].to_h { |flag| [flag, false] },
               conditions: {
               },
               exceptions: {
               },
-              gate: false,
-              kills: false,
-              restores: false,
-              **lists
+              id:,
+              stage:,
+              text:
             )
           end
 

@@ -107,8 +107,12 @@ module Graver
           table = table(import)
           files =
             Axles::AxleRecords.new(@context).of([@store.vehicles.find(import.vehicle_id)]).fetch(import.vehicle_id)
-          ImportedRows.new(@context.knowledge, files, table, LogFormat::ColumnMapping.new(mapping, table.header.length))
+          columns = LogFormat::ColumnMapping.new(mapping, table.header.length)
+          ImportedRows.new(@context.knowledge, files, table, columns, answers(mapping))
         end
+
+        # What the owner said of new sets the table does not name: { line => true or false }
+        def answers(mapping) = (mapping["renewals"] || []).to_h { |each| each.values_at("line", "new") }
 
         def take_guarded(import, mapping, rows)
           taken(import, mapping, rows)
@@ -134,7 +138,7 @@ module Graver
 
           @store
             .look_overs
-            .add_many(look_overs(rows.taken, import), at: @context.now) { |share| going(import, 0.7 + (share * 0.3)) }
+            .add_many(look_overs(rows, import), at: @context.now) { |share| going(import, 0.7 + (share * 0.3)) }
           summary(rows).tap { |found| @store.imports.finish(import.id, mapping:, result: found, at: @context.now) }
         end
 
@@ -146,6 +150,7 @@ module Graver
             readings: rows.taken.length,
             look_overs: services(rows.taken).length,
             duplicates: rows.duplicates,
+            renewals: rows.renewals.first(MOST_FAULTS).map { |each| each.to_h.slice(:line, :text, :assumed, :new) },
             from: dates.first&.iso8601,
             to: dates.last&.iso8601,
             bad_rows: rows.faults.map(&:line).uniq.length,
@@ -155,15 +160,26 @@ module Graver
 
         def services(taken) = taken.group_by { |row| [row.entry.date, row.entry.odometer_km] }
 
-        # One look-over per day and odometer, made as it is asked for.
-        def look_overs(taken, import)
-          all = services(taken)
+        # One look-over per day and odometer, made as it is asked for; new sets that were found go on before what was
+        # read.
+        def look_overs(rows, import)
+          all = services(rows.taken)
+          new = rows.renewals.select(&:new).group_by(&:key)
+          doubted = rows.renewals.reject(&:new).to_h { |each| [each.line, each.text] }
           Enumerator.new(all.length) do |each|
-            all.each { |(date, km), rows| each << look_over(date, km, rows, import) }
+            all.each do |(date, km), taken|
+              fits = new.fetch([date, km], []).map { |found| fit(found) }
+              each << look_over(date, km, taken, import, fits, doubted)
+            end
           end
         end
 
-        def look_over(date, km, rows, import)
+        def fit(renewal)
+          nothing = %i[side pad method unit upper value doubt].to_h { |field| [field, nil] }
+          { **nothing, axle_id: renewal.axle_id, event: "fit", part: renewal.part, overall: false, place: 1 }
+        end
+
+        def look_over(date, km, rows, import, fits, doubted)
           cells = rows.first.cells
           note = rows.filter_map { |row| row.cells["note"] }.uniq.join("; ")
           {
@@ -176,11 +192,12 @@ module Graver
             },
             import_id: import.id,
             note: note.empty? ? nil : note,
-            readings: rows.flat_map { |row| readings(row) }
+            readings: fits + rows.flat_map { |row| readings(row, doubted[row.line]) }
           }
         end
 
-        def readings(taken)
+        # doubt: the owner says that no new set went on, and so the reading is doubtful
+        def readings(taken, doubt)
           cells = taken.cells
           value, unit, method, upper =
             cells["entered"] && cells["entered"] != "metal" ? cells["entered"].split("|", 4) : stated(taken)
@@ -194,7 +211,7 @@ module Graver
             unit:,
             upper:,
             overall: taken.entry.reading&.overall || false,
-            doubt: cells["doubt"]
+            doubt: cells["doubt"] || doubt
           }
           return [common.update(value:, place: 1)] unless cells["places"]
 

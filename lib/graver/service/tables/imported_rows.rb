@@ -19,14 +19,16 @@ module Graver
             def part(axle, part) = files.fetch(axle).part(part)
           end
 
-        attr_reader :taken, :faults, :duplicates
+        attr_reader :taken, :faults, :duplicates, :renewals
 
-        # files: [AxleRecord] of the vehicle; table: LogFormat::Table; mapping: LogFormat::ColumnMapping
-        def initialize(knowledge, files, table, mapping)
+        # files: [AxleRecord] of the vehicle; table: LogFormat::Table; mapping: LogFormat::ColumnMapping; answers: {
+        # line => did a new set go on there? }
+        def initialize(knowledge, files, table, mapping, answers = {})
           @knowledge = knowledge
           @files = files.to_h { |file| [file.axle.name, file] }
           @table = table
           @mapping = mapping
+          @answers = answers
           @look_overs = files.first.look_overs
           @reader = LogFormat::RowReader.new(knowledge.normalise, Known.new(@files))
           @faults = table.broken.map { |line, message| Fault.new(line:, column: "row", message:) }
@@ -41,6 +43,7 @@ module Graver
             @mapping.call(cells).each { |row| (found = one(line, row)) && (read << found) }
           end
           @taken = without_known(in_order(read))
+          @renewals = Renewals.new(@knowledge, @files, @answers).call(@taken)
           self
         end
 

@@ -125,6 +125,27 @@
             {#if table.trial.faults.length > 40}<li>{texts.andMoreLikeThese}</li>{/if}
           </ul>
         {/if}
+        {#each table.trial.renewals as ask (ask.line + ask.text)}
+          <fieldset class="row">
+            <legend>{say(texts.lineText, { line: ask.line, text: ask.text })}</legend>
+            <label class="row"
+              ><input
+                type="radio"
+                name={ask.text}
+                checked={ask.new}
+                onchange={() => table.renewal(ask.line, true)}
+              /><span>{texts.newPartsHere}</span></label
+            >
+            <label class="row"
+              ><input
+                type="radio"
+                name={ask.text}
+                checked={!ask.new}
+                onchange={() => table.renewal(ask.line, false)}
+              /><span>{texts.noNewParts}</span></label
+            >
+          </fieldset>
+        {/each}
         {#if table.running}
           <ProgressBar
             value={(table.running.share ?? 0) * 100}

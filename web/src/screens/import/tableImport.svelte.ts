@@ -40,6 +40,13 @@ export class TableImport {
     });
   }
 
+  /** Whether a new set went on at a row the table does not say it of. */
+  renewal(line: number, is: boolean): void {
+    const others = (this.mapping!.renewals ?? []).filter((each) => each.line !== line);
+    this.mapping!.renewals = [...others, { line, new: is }];
+    void this.try();
+  }
+
   async run(): Promise<void> {
     await this.#act(async () => {
       this.running = await beside.runImport(this.table!.id, $state.snapshot(this.mapping) as Mapping);
