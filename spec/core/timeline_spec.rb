@@ -142,7 +142,27 @@ RSpec.describe "The road ahead" do
         interval_covered: nil,
         at_least_km: 10_000
       )
-      expect(judged.call(5000, 1.0, 30_000)).to have_attributes(was_km: nil, interval_covered: false)
+      # outlived its range, or went early: censored, not missed; given after the end: no forecast at all
+      expect(judged.call(5000, 1.0, 30_000)).to have_attributes(was_km: nil, interval_covered: nil, late: nil)
+      replaced = described_class.end_of(set, 1.0, 30_000, replaced: true)
+      expect(described_class.judge(said, 9000.0, 20_000, replaced)).to have_attributes(replaced: true, was_km: nil)
+      expect(described_class.end_of(set, 3.0, 30_000, replaced: true).replaced).to be(false)
+      expect(judged.call(27_000, 3.0, 30_000)).to be_nil
+    end
+
+    it "looks again by the day the chance is still small, however unevenly it is driven" do
+      history = { "left_inner" => fitted(read(10_000, 8.0), read(20_000, 5.5)) }
+      timeline =
+        Graver::Core::Schedule::Timeline.new(
+          Graver::Core::Schedule::Driving.new(km_per_day: 33.0, log_sd: 0.4, days_observed: 400, season: nil),
+          Date.new(2026, 5, 16)
+        )
+      life = forecast(history, as_of_km: 20_000).first
+      days = timeline.days_at_chance(life, 0.07)
+      expect(timeline.chance_by(life, days)).to be_within(0.002).of(0.07)
+      # the middle pace alone would come later
+      expect(days).to be < timeline.days_for(life.quantile(0.07))
+      expect(timeline.days_at_chance(life, 0.05)).to eq(timeline.days_until(life).fetch(0.05))
     end
   end
 

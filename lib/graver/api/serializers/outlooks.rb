@@ -76,6 +76,7 @@ module Graver
             afterwards: given.afterwards,
             was_km: verdict.was_km&.round,
             at_least_km: verdict.at_least_km.round,
+            replaced: verdict.replaced,
             interval_covered: verdict.interval_covered,
             late: verdict.late
           }

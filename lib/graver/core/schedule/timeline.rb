@@ -55,6 +55,12 @@ module Graver
           end
         end
 
+        # Days until the limit is passed with this chance, the spread of the driving mixed in.
+        def days_at_chance(life, probability)
+          known = Wear::Life::PROBABILITIES.include?(probability)
+          known ? days_until(life).fetch(probability) : days_at(life, probability, 0.0)
+        end
+
         # The chance that the limit is passed by a day (days from now), the spread of the driving mixed in. A scaled way
         # reaches other wear than the median one does at the same distance.
         def chance_by(life, day)

@@ -33,12 +33,16 @@ module Graver
               [look_again_km, rotors&.readings&.positive? ? rotors.first.quantile(look_again_chance) : nil].compact.min
             end
 
-            # Standing wears brakes too, so a look is never put off beyond `most_days` after the last one; what nobody
-            # has looked at yet is looked at now. In the past when it is overdue by time.
+            # The day by which the chance is still small, however unevenly the vehicle is driven. Standing wears brakes
+            # too, so a look is never put off beyond `most_days` after the last one; what nobody has looked at yet is
+            # looked at now. In the past when it is overdue by time.
             def look_again_date(most_days)
-              distance_km = look_again_at_either_km
-              distance_km && [date_for(distance_km), last_look ? last_look + most_days : as_of_date].min
+              days = lives.map { |life| timeline.days_at_chance(life, look_again_chance) }.min or return
+              [date_after(days), last_look ? last_look + most_days : as_of_date].min
             end
+
+            # Of what is looked at again: the pads, and rotors that have been read.
+            def lives = [(pads || rotors)&.first, rotors&.readings&.positive? ? rotors.first : nil].compact.uniq
 
             # About when the odometer stood there, at the pace it is driven now.
             def day_at(odometer_km) = as_of_date - ([as_of_km - odometer_km, 0].max / driving.km_per_day).floor

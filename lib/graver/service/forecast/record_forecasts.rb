@@ -102,9 +102,10 @@ module Graver
               forecast.as_of_km.between?(set[:from] - 1, set[:upto] + 1) &&
                 (set == sets.last || forecast.as_of_km < set[:upto])
             end or return
-          ending = Core::Wear::Backtest.end_of(sets[at][:set], forecast.limit_mm, sets[at][:upto])
+          replaced = at < sets.length - 1
+          ending = Core::Wear::Backtest.end_of(sets[at][:set], forecast.limit_mm, sets[at][:upto], replaced:)
           verdict = Core::Wear::Backtest.judge(forecast.quantiles, forecast.look_again_km, forecast.as_of_km, ending)
-          Scored.new(given: forecast, verdict:)
+          verdict && Scored.new(given: forecast, verdict:)
         end
 
         # Each set with where it went on and where it was last known to be on.

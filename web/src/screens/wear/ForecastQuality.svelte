@@ -34,9 +34,9 @@
         rest: forecast.interval_covered ? "inside" : "outside",
         rest2: forecast.late ? texts.theLookWasTooLate : "",
       });
-    return forecast.interval_covered === false
-      ? say(texts.lastedMoreThanRoughOutside, { rough: rough(forecast.at_least_km, unit) })
-      : `open${forecast.at_least_km > 99 ? say(texts.roughSoFar, { rough: rough(forecast.at_least_km, unit) }) : ""}`;
+    const lasted = { rough: rough(forecast.at_least_km, unit) };
+    if (forecast.replaced) return say(texts.replacedAfter, lasted);
+    return forecast.at_least_km > 99 ? say(texts.stillOnAfter, lasted) : texts.stillOn;
   }
 </script>
 
