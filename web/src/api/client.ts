@@ -42,6 +42,19 @@ client.use({
   },
 });
 
+/** Told when something was changed: what was done before it is not the last any more. */
+export const changed = { tell: () => {} };
+// What asks and changes nothing, and a draft that is kept while it is typed.
+const ONLY_ASKS = /\/(preview|trial|claims|answers|readings|draft|session)$/;
+client.use({
+  onResponse({ request, response }) {
+    const path = new URL(request.url).pathname;
+    const asks = ONLY_ASKS.test(path) && !/\/jobs\/\d+\//.test(path);
+    if (response.ok && request.method !== "GET" && !asks) changed.tell();
+    return undefined;
+  },
+});
+
 /** Told when this device is not signed in (over the network alone). */
 export const signedOut = { tell: () => {} };
 

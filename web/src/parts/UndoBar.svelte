@@ -23,8 +23,7 @@
     if (busy) return;
     [busy, fault] = [true, ""];
     try {
-      await last.back();
-      undo.clear();
+      await undo.take();
       if (router.location !== from) await push(from);
       else if (left > 0) afresh();
     } catch (error) {
@@ -34,9 +33,26 @@
       busy = false;
     }
   }
+  /** Where the main button of the page is under the bar, the bar goes to the top. */
+  let bar: HTMLElement;
+  let top = $state(false);
+  const overlaps = (one: DOMRect, other: DOMRect) =>
+    one.left < other.right && other.left < one.right && one.top < other.bottom && other.top < one.bottom;
+  function place() {
+    const mains = [...document.querySelectorAll("button[type=submit], .bx--btn--primary, .done")].filter(
+      (button) => !bar.contains(button),
+    );
+    const below = new DOMRect(0, innerHeight - bar.offsetHeight - 24, innerWidth, bar.offsetHeight + 24);
+    top = mains.some((button) => overlaps(button.getBoundingClientRect(), below));
+  }
+  $effect(() => {
+    place();
+    const again = setInterval(place, 400);
+    return () => clearInterval(again);
+  });
   /** Where text is typed the key is the text's own. */
   const typing = (target: EventTarget | null) =>
-    target instanceof HTMLElement && target.matches("input:not([type=checkbox], [type=radio]), textarea, select");
+    target instanceof HTMLElement && target.matches("input:not([type=checkbox], [type=radio]), textarea");
   function onkeydown(event: KeyboardEvent) {
     if (event.defaultPrevented || event.key !== "z" || !(event.ctrlKey || event.metaKey) || typing(event.target))
       return;
@@ -45,8 +61,8 @@
   }
 </script>
 
-<svelte:window {onkeydown} />
-<div class="undo no-print" role="status">
+<svelte:window {onkeydown} onscroll={place} onresize={place} />
+<div class="undo no-print" class:top role="status" bind:this={bar}>
   <span>{fault || last.said}</span>
   {#if !fault}<button type="button" disabled={busy} aria-label={texts.undoes} onclick={back}
       >{common.undo}<kbd aria-hidden="true">Ctrl Z</kbd></button
@@ -72,6 +88,10 @@
     background: var(--ink);
     color: var(--paper);
     border-left: 5px solid var(--friction);
+  }
+  .top {
+    bottom: auto;
+    top: 1rem;
   }
   button {
     font: inherit;

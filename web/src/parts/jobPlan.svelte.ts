@@ -66,7 +66,12 @@ export class JobPlanState {
   followUp = (step: string, odometer: Schemas["Odometer"]) => this.act(() => beside.followUp(this.id, step, odometer));
   answer = (step: string, answer: string) => this.act(() => beside.answerStep(this.id, step, answer));
   change = (change: Schemas["JobChange"]) => this.act(() => api.changeJob(this.id, change, this.plan!.revision));
-  resolve = (items: string[], done: boolean) => this.act(() => beside.resolve(this.id, items, done));
+  resolve = (items: string[], done: boolean) =>
+    this.#undoably(
+      done ? undos.itemsTicked : undos.itemsUnticked,
+      () => beside.resolve(this.id, items, done),
+      () => () => beside.resolve(this.id, items, !done),
+    );
   finish = (finish: Schemas["JobFinish"]) => this.act(() => beside.finishJob(this.id, finish));
   restore = () => this.act(() => beside.restoreJob(this.id));
   otherwise = (step: string, because: string) => this.act(() => beside.otherwise(this.id, step, because));
@@ -119,10 +124,21 @@ export class JobPlanState {
     );
   restock = (supply: Schemas["Supply"], change: Schemas["SupplyChange"]) =>
     this.act(() => api.changeSupply(supply.id, change, supply.revision).then(() => api.job(this.id)));
-  own = (tool: string, owned: boolean) => this.act(() => api.ownTool(tool, owned).then(() => api.job(this.id)));
+  own = (tool: string, owned: boolean) =>
+    this.#undoably(
+      undos.toolChanged,
+      () => api.ownTool(tool, owned).then(() => api.job(this.id)),
+      () => () => api.ownTool(tool, !owned).then(() => api.job(this.id)),
+    );
 
-  scope = (axles: Record<string, string[]>, reasons: Record<string, string>) =>
-    this.act(() => api.scopeJob(this.id, { axles, reasons }, this.plan!.revision));
+  scope = (axles: Record<string, string[]>, reasons: Record<string, string>) => {
+    const before = { axles: chosenWorks(this.plan!), reasons: chosenReasons(this.plan!) };
+    return this.#undoably(
+      undos.scopeChanged,
+      () => api.scopeJob(this.id, { axles, reasons }, this.plan!.revision),
+      () => (now) => api.scopeJob(this.id, before, now.revision),
+    );
+  };
 }
 
 /** The plan with what a tick changes of it. */
@@ -142,6 +158,12 @@ export function withProgress(plan: Plan, progress: Schemas["JobProgress"]): Plan
     steps,
   };
 }
+
+/** Reasons the owner gave for other rotors, as the scope is sent. */
+export const chosenReasons = (plan: Plan): Record<string, string> =>
+  Object.fromEntries(
+    plan.scope.axles.filter((axle) => axle.rotors.reason).map((axle) => [axle.id, axle.rotors.reason!]),
+  );
 
 /** What is chosen on every axle, as the scope is sent. */
 export function chosenWorks(plan: Plan): Record<string, string[]> {

@@ -7,7 +7,7 @@
   import type { Schemas } from "../../api/client";
   import { picked, ticked } from "../../parts/boxes";
   import { upperFirst } from "../../format/words";
-  import { chosenWorks, type JobPlanState } from "../../parts/jobPlan.svelte";
+  import { chosenReasons, chosenWorks, type JobPlanState } from "../../parts/jobPlan.svelte";
   import AxleSection from "../../parts/AxleSection.svelte";
   import Approaches from "../../parts/Approaches.svelte";
   import Fault from "../../parts/Fault.svelte";
@@ -25,10 +25,7 @@
   let reason = $state("");
 
   const works = () => chosenWorks(plan);
-  const reasons = () =>
-    Object.fromEntries(
-      plan.scope.axles.filter((axle) => axle.rotors.reason).map((axle) => [axle.id, axle.rotors.reason!]),
-    );
+  const reasons = () => chosenReasons(plan);
 
   function toggle(axle: number, work: string, on: boolean) {
     const chosen = works();

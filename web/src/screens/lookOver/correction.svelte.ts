@@ -1,9 +1,13 @@
 import { api, type Schemas } from "../../api/client";
 import { FormState } from "../../parts/formState.svelte";
+import { undo } from "../../parts/undo.svelte";
+import * as undos from "../../texts/undo";
 import type { Loader } from "../../parts/loader.svelte";
 
 type Reading = Schemas["LoggedReading"];
 type Mark = Schemas["LoggedMark"];
+
+type Sent = Omit<Schemas["Correction"], "reason">;
 
 const OWN_FIELDS = ["value", "upper", "unit", "reason", "date", "odometer.value"];
 
@@ -51,11 +55,19 @@ export class Correction {
     [this.itself, this.date, this.odometer] = [true, of.date, of.odometer.value];
   }
 
-  send = (correction: Omit<Schemas["Correction"], "reason">) =>
-    this.form.act(async () => {
-      this.loaded.value = await api.correct(this.id(), { reason: this.reason, ...correction });
+  send = async (correction: Sent) => {
+    const before = asItWas(this.loaded.value!, correction);
+    const of = this.id();
+    const kept = await this.form.act(async () => {
+      this.loaded.value = await api.correct(of, { reason: this.reason, ...correction });
       this.#open();
     });
+    if (kept)
+      undo.offer(undos.corrected, async () => {
+        this.loaded.value = await api.correct(of, { reason: undos.correctionUndone, ...before });
+      });
+    return kept;
+  };
   saveMark = (mark: Mark) =>
     this.send({
       condition: mark.id,
@@ -75,4 +87,18 @@ export class Correction {
         ? {}
         : { odometer: { value: this.odometer.trim(), unit: of.odometer.unit } }),
     });
+}
+
+/** The correction that puts back what another one changes. */
+export function asItWas(of: Schemas["LoggedLookOver"], sent: Sent): Sent {
+  const back: Record<string, unknown> = { reading: sent.reading, condition: sent.condition };
+  const reading = of.readings.find((each) => each.id === sent.reading);
+  const mark = of.marks.find((each) => each.id === sent.condition);
+  const now: Record<string, unknown> = {
+    ...(reading ?? mark ?? { date: of.date, void: of.void }),
+    ...(mark ? { mark: mark.mark_id, value: mark.mark_id ? undefined : mark.entered } : {}),
+    ...(reading || mark ? {} : { odometer: { value: of.odometer.value, unit: of.odometer.unit } }),
+  };
+  for (const field of Object.keys(sent)) if (!(field in back) || back[field] === undefined) back[field] = now[field];
+  return Object.fromEntries(Object.entries(back).filter(([, value]) => value !== undefined)) as Sent;
 }

@@ -4,6 +4,8 @@
   import type { Schemas } from "../../api/client";
   import Problem from "../../parts/Problem.svelte";
   import { Loader } from "../../parts/loader.svelte";
+  import { undo } from "../../parts/undo.svelte";
+  import * as undos from "../../texts/undo";
 
   /** The words and units of this household; the page is opened anew with them. */
   const loaded = new Loader<{ words: Schemas["Words"]; units: Schemas["Units"] }>();
@@ -13,10 +15,29 @@
   const LENGTH = ["mm", "in"] as const;
   const TORQUE = ["N·m", "lbf·ft", "lbf·in"] as const;
 
-  async function choose(action: () => Promise<unknown>) {
-    await loaded.load(() => action().then(load));
-    if (!loaded.error) location.reload();
+  type Chosen = { words?: Schemas["WordsChange"]; units?: Schemas["UnitsChange"] };
+  const send = async ({ words, units }: Chosen) => {
+    if (words) await beside.chooseWords(words);
+    if (units) await beside.chooseUnits(units);
+  };
+  /** The page is opened anew: what stood there before is kept until then, to be offered back. */
+  const BEFORE = "words-before";
+  async function choose(chosen: Chosen) {
+    const { words, units } = loaded.value!;
+    const before = chosen.words ? { words: pick(words, chosen.words) } : { units: pick(units, chosen.units!) };
+    await loaded.load(() => send(chosen).then(load));
+    if (loaded.error) return;
+    sessionStorage.setItem(BEFORE, JSON.stringify(before));
+    location.reload();
   }
+  const pick = (of: object, like: object) => Object.fromEntries(Object.entries(of).filter(([key]) => key in like));
+  const before = sessionStorage.getItem(BEFORE);
+  sessionStorage.removeItem(BEFORE);
+  if (before)
+    undo.offer(undos.wordsChanged, async () => {
+      await send(JSON.parse(before) as Chosen);
+      location.reload();
+    });
 </script>
 
 {#snippet choices(legend: string, name: string, each: readonly string[], chosen: string, pick: (own: string) => void)}
@@ -34,16 +55,10 @@
   {#if loaded.value}
     {@const { words, units } = loaded.value}
     <p class="quiet">{texts.wordsChange}</p>
-    {@render choices(texts.whatTurnsIsCalled, "rotor", ROTOR, words.rotor, (rotor) =>
-      choose(() => beside.chooseWords({ rotor })),
-    )}
+    {@render choices(texts.whatTurnsIsCalled, "rotor", ROTOR, words.rotor, (rotor) => choose({ words: { rotor } }))}
     <p class="quiet">{texts.unitsChange}</p>
-    {@render choices(texts.lengths, "length", LENGTH, units.length, (length) =>
-      choose(() => beside.chooseUnits({ length })),
-    )}
-    {@render choices(texts.torques, "torque", TORQUE, units.torque, (torque) =>
-      choose(() => beside.chooseUnits({ torque })),
-    )}
+    {@render choices(texts.lengths, "length", LENGTH, units.length, (length) => choose({ units: { length } }))}
+    {@render choices(texts.torques, "torque", TORQUE, units.torque, (torque) => choose({ units: { torque } }))}
   {/if}
 </section>
 

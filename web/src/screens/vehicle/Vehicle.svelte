@@ -79,11 +79,16 @@
 
   async function rename(event: SubmitEvent) {
     event.preventDefault();
-    await form.act(async () => {
+    const { name, distance_unit } = vehicle!;
+    const renamed = await form.act(async () => {
       await api.changeVehicle(id, { name: newName, distance_unit: newUnit }, seen);
       loaded.value = await fetchIt(id);
       renaming = false;
     });
+    if (renamed)
+      undo.offer(say(undos.nameChanged, { name: newName }), () =>
+        act(() => api.changeVehicle(id, { name, distance_unit })),
+      );
   }
 
   function startRenaming(of: Schemas["Vehicle"]) {
