@@ -50,8 +50,8 @@ RSpec.describe "Journeys in the browser" do
     open_look_over
     type "61200", :Enter
     %w[7.8 8,1].each { |value| type value, :Enter }
-    %w[23.91 23.88].each { |value| type value, :Enter }
-    expect(page).to have_text("varies by 0.030 mm")
+    %w[23.91 23.90].each { |value| type value, :Enter }
+    expect(page).to have_text("varies by 0.010 mm")
     type :Enter
     expect_focus("value-1_right_inner")
     expect(page).to have_css("h2", text: "Front right")
@@ -70,11 +70,19 @@ RSpec.describe "Journeys in the browser" do
     expect(page).to have_text(/Most likely [\d,]+ km/).and have_text(/Look again within [\d,]+ km/)
     expect(page).to have_css(".chart .interval", minimum: 1)
     page.click_link "Plan a job", match: :first
-    page.click_link "Torque"
-    expect(page).to have_text("28N·m").and have_text("20.7lbf·ft")
+    # sound pads ask for nothing but a look; the owner renews them all the same
+    expect(page).to have_text("look and measure, wheels off")
     page.fill_in "Day (may stay open)", with: Date.new(2026, 5, 23)
     page.click_button "Plan this job"
     expect(page).to have_text("23 May 2026").and have_css("[aria-current=step]", text: "draft")
+    page.click_link "Scope"
+    page.within("section[aria-label='front axle']") do
+      page.find("summary", text: "more").click
+      page.check "New pads", allow_label_click: true
+    end
+    expect(page).to have_text("Front: new pads")
+    page.click_link "Torque"
+    expect(page).to have_text("28N·m").and have_text("20.7lbf·ft")
     page.click_link "Steps"
     page.click_button "All steps on one page"
     expect(page).to have_text("Do not move the vehicle before the pedal or lever is hard")

@@ -21,7 +21,7 @@ RSpec.describe "The household's words", :demo do
       "/#/vehicles/1/look-over" => "Front left disc",
       "/#/axles/1/wear" => "Left disc",
       "/#/axles/5/brake-data" => "Verdict on the discs",
-      "/#/jobs/1/scope" => "New discs advised",
+      "/#/jobs/1/scope" => "Replace both discs",
       "/#/jobs/1/torque" => "Disc set screws",
       "/#/jobs/1/steps" => "Lay the new discs beside each other",
       "/#/vehicles/2" => "discs",

@@ -177,3 +177,11 @@ export function chosenWorks(plan: Plan): Record<string, string[]> {
     ]),
   );
 }
+
+/** Works of an axle with one more or one less: what is done alone gives way to another work, and the other way round. */
+export function withWork(axle: Schemas["AxleScope"], chosen: string[], work: string, on: boolean): string[] {
+  const others = chosen.filter((each) => each !== work);
+  if (!on) return others;
+  const alone = axle.works.filter((each) => each.alone).map((each) => each.id);
+  return alone.includes(work) ? [work] : [...others.filter((each) => !alone.includes(each)), work];
+}

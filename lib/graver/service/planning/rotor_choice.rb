@@ -29,13 +29,12 @@ module Graver
 
         private
 
-        # What is too thin or cracked has no other way; what a face looks like may be machined with a reason.
+        # What is too thin or cracked has no other way; what a face looks or feels like may be left with a reason.
         def must?(judged)
           return false unless @rules["must"].include?(judged.plan.outcome)
-          return true if judged.plan.because == "thickness"
 
-          judged.conditions.any? { |condition| condition.leaves == "replace" && !condition.reasonable } ||
-            judged.conditions.none? { |condition| condition.leaves == "replace" }
+          judged.plan.because == "thickness" ||
+            judged.conditions.any? { |condition| condition.leaves == "replace" && !condition.reasonable }
         end
       end
     end

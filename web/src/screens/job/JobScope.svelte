@@ -7,7 +7,7 @@
   import type { Schemas } from "../../api/client";
   import { picked, ticked } from "../../parts/boxes";
   import { upperFirst } from "../../format/words";
-  import { chosenReasons, chosenWorks, type JobPlanState } from "../../parts/jobPlan.svelte";
+  import { chosenReasons, chosenWorks, withWork, type JobPlanState } from "../../parts/jobPlan.svelte";
   import AxleSection from "../../parts/AxleSection.svelte";
   import Approaches from "../../parts/Approaches.svelte";
   import Fault from "../../parts/Fault.svelte";
@@ -29,7 +29,8 @@
 
   function toggle(axle: number, work: string, on: boolean) {
     const chosen = works();
-    chosen[axle] = on ? [...(chosen[axle] ?? []), work] : (chosen[axle] ?? []).filter((each) => each !== work);
+    const of = plan.scope.axles.find((each) => each.id === axle)!;
+    chosen[axle] = withWork(of, chosen[axle] ?? [], work, on);
     return job.scope(chosen, reasons());
   }
   async function rotors(axle: Schemas["AxleScope"], choice: string, because = "") {
@@ -38,6 +39,7 @@
       ...(chosen[axle.id] ?? []).filter((work) => !Object.values(axle.rotors.works).includes(work)),
       ...(choice === "stay" ? [] : [axle.rotors.works[choice]!]),
     ];
+    if (choice !== "stay") chosen[axle.id] = withWork(axle, chosen[axle.id]!, axle.rotors.works[choice]!, true);
     const kept = await job.scope(chosen, { ...reasons(), ...(because ? { [axle.id]: because } : {}) });
     if (kept) [wanted, reason] = [null, ""];
     else wanted = job.code(`reasons.${axle.id}`) ? { axle: axle.id, rotors: choice } : null;
@@ -117,7 +119,7 @@
           </details>
         {/if}
       </fieldset>
-      {#if axle.included}
+      {#if axle.included && !axle.works.some((work) => work.chosen && work.alone)}
         <fieldset disabled={!job.open || job.busy} class="rotors">
           <legend>{texts.theRotors}</legend>
           <div class="row">
