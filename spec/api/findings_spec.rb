@@ -266,4 +266,39 @@ RSpec.describe "Findings in the API" do
       [1, 0, "9 clicks; 7 at most."]
     )
   end
+
+  it "says where a tool can't tell a variation, and that a reading on the limit is out" do
+    caliper = ->(side, *values) { rotor(side, *values, method: "caliper") }
+    readings = [
+      *all_pads("3.0", "3.1", "3.1", "3.1"),
+      caliper["left", "24.6", "24.5", "24.6", "24.6"],
+      caliper["right", "24.6"]
+    ]
+    ask(:post, look_overs, look_over("2026-05-10", "60000", *readings))
+    expect(findings["silent"]).to include(/left rotor varies by 0\.100 mm.*can't tell less than/)
+    expect(found("rotor-variation")).to be_empty
+    reasons = ask(:get, "/vehicles/#{car["id"]}")["axles"].first["reasons"].map { |reason| reason["sentence"] }
+    expect(reasons).to include(
+      "Left inner pad: 3.0 mm on 10 May 2026, at or under your limit of 3.0 mm. Exactly on the limit counts as out."
+    )
+  end
+
+  # A motorcycle has a reservoir for each brake (common practice, no source): one that falls is not made up by the
+  # other.
+  it "watches each reservoir of a motorcycle by itself" do
+    @car = ask(:post, "/vehicles", { name: "Wren", kind: "motorcycle" })
+    names = ask(:get, "/vehicles/#{car["id"]}/walk-round")["figures"].map { |figure| figure["id"] }
+    expect(names.grep(/level/)).to eq(%w[fluid_level_front fluid_level_rear])
+    pads =
+      car["axles"].flat_map do |axle|
+        axle["sides"].product(%w[inner outer]).map { |side, pad| pad("4.0", side:, pad:, axle: axle["id"]) }
+      end
+    [%w[2026-05-01 10000 0.9], %w[2026-05-10 10200 0.2]].each do |day, km, rear|
+      levels = { "fluid_level_front" => "0.9", "fluid_level_rear" => rear }
+      ask(:post, look_overs, look_over(day, km, *pads, conditions: levels.map { |item, value| { item:, value: } }))
+    end
+    expect(found("fluid-unexplained").map { |each| each["sentence"] }).to contain_exactly(
+      /The fluid of the rear brake fell by 0\.70/
+    )
+  end
 end

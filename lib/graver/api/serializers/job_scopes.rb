@@ -40,7 +40,11 @@ module Graver
         end
 
         def work(axle, work)
-          { **work.to_h.slice(:id, :label, :alone), chosen: axle.works.include?(work.id), because: axle.proposed[work.id] }
+          {
+            **work.to_h.slice(:id, :label, :alone),
+            chosen: axle.works.include?(work.id),
+            because: axle.proposed[work.id]
+          }
         end
 
         def rotors(axle)

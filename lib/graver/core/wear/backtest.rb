@@ -9,12 +9,12 @@ module Graver
       # when it was fitted); in between wear is taken as even. A set renewed before its end tells only that it would
       # have lasted longer.
       module Backtest
-        # km: odometer at which the limit was met, or nil; at_least_km: it lasted to here without meeting it; replaced: the
-        # set was renewed there, and nobody will know how long it would have lasted.
+        # km: odometer at which the limit was met, or nil; at_least_km: it lasted to here without meeting it; replaced:
+        # the set was renewed there, and nobody will know how long it would have lasted.
         End = Value.define(:km, :at_least_km, :replaced)
-        # was_km: from where the forecast was given, nil where the limit was not met; at_least_km: how far it has lasted;
-        # replaced: before it met the limit; interval_covered: whether the 80 % band held; late: whether "look again" came
-        # late; both nil where the limit was not met: a set that is on, or went early, proves neither.
+        # was_km: from where the forecast was given, nil where the limit was not met; at_least_km: how far it has
+        # lasted; replaced: before it met the limit; interval_covered: whether the 80 % band held; late: whether "look
+        # again" came late; both nil where the limit was not met: a set that is on, or went early, proves neither.
         Verdict = Value.define(:was_km, :at_least_km, :replaced, :interval_covered, :late)
 
         module_function
@@ -26,8 +26,8 @@ module Graver
           End.new(km:, at_least_km: until_km, replaced: km.nil? && replaced)
         end
 
-        # quantiles: { 0.1 => km, ... } from as_of_km; look_again_km from there too -> Verdict, or nil for a forecast that
-        # was given when the limit had been met already.
+        # quantiles: { 0.1 => km, ... } from as_of_km; look_again_km from there too -> Verdict, or nil for a forecast
+        # that was given when the limit had been met already.
         def judge(quantiles, look_again_km, as_of_km, ending)
           return if ending.km && ending.km <= as_of_km
 

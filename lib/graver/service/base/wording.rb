@@ -34,7 +34,9 @@ module Graver
         # "{limit_mm} mm left, {careful_km}" with { "limit_mm" => 3.0, "careful_km" => 15234.2 } -> "3.0 mm left,
         # 15,000 km"
         def fill(sentence, measures)
-          trade(sentence).gsub(/\{(\w+)\}/) { said(Regexp.last_match(1), measures[Regexp.last_match(1)]) }
+          said = trade(sentence).gsub(/\{(\w+)\}/) { said(Regexp.last_match(1), measures[Regexp.last_match(1)]) }
+          # a sentence that has nothing to say leaves no gap
+          said.squeeze(" ").strip
         end
 
         private

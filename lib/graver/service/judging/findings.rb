@@ -116,7 +116,8 @@ module Graver
         def silent(overview)
           pulsates = overview.seen.any? { |mark| mark.mark.id == "pulsation" }
           overview.axles.flat_map do |axle|
-            sentences = [silent_pads(axle), silent_rotors(axle), pulsates ? unmeasured_pulsation(axle) : nil]
+            sentences = [silent_pads(axle), silent_rotors(axle), *untold_variation(axle)]
+            sentences << unmeasured_pulsation(axle) if pulsates
             sentences.compact.map do |sentence|
               Texts.say("findings.silent", axle: axle.file.axle.name.capitalize, sentence: Formats.inside(sentence))
             end
@@ -135,6 +136,28 @@ module Graver
           return Texts.say("findings.no_discard") unless axle.file.discard_mm
 
           Texts.say("findings.no_rotor_read") unless axle.answer.rotors&.readings&.positive?
+        end
+
+        # More than the limit as it was read, and no more than the tool makes by itself.
+        def untold_variation(axle)
+          file = axle.file
+          usual = @knowledge.measurement.dig("usual_limits", "thickness_variation_mm", "value")
+          limit = file.length_mm("rotor.variation_limit") || usual
+          file.axle.sides.filter_map do |side|
+            survey = survey(file, side)
+            next if survey&.spread_mm.nil? || survey.told? || survey.spread_mm < limit
+
+            tokens = { side:, spread: format("%.3f", survey.spread_mm), chance: format("%.3f", survey.chance_mm) }
+            Texts.say("findings.variation_untold", **tokens)
+          end
+        end
+
+        def survey(file, side)
+          rows, = file.newest_rows("rotor", side)
+          return unless rows
+
+          places = rows.map { |row| @knowledge.normalise.call(file.reading_of(row), file.part("rotor")) }
+          Core::Measurement::Survey.of(places)
         end
 
         # Felt in the pedal, and the rotors not read at enough places to say which.

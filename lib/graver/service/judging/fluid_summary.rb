@@ -18,7 +18,7 @@ module Graver
           file = overview.axles.first.file
           grade = file.choice("fluid.grade")
           points, mixing = @knowledge.findings.fetch("boiling")[grade], @knowledge.findings.fetch("mixing")[grade]
-          headroom = headroom_ml(overview, file)
+          headroom = headroom_ml(overview, overview.axles.first)
           Summary.new(
             grade: grade && label(grade),
             dry_celsius: points&.fetch("dry"),
@@ -27,7 +27,7 @@ module Graver
             never: (mixing&.fetch("never") || []).map { |id| label(id) },
             headroom_ml: headroom,
             sentence: sentence(overview, file, headroom),
-            axles: overview.axles.map { |axle| pushed(axle, headroom) }
+            axles: overview.axles.map { |axle| pushed(axle, headroom_ml(overview, axle)) }
           )
         end
 
@@ -51,8 +51,8 @@ module Graver
           Core::Planning::DisplacedFluid.call(gains:, piston_diameter_mm: diameter, pistons:, opposed: file.opposed?)
         end
 
-        # ml above the level that was last seen, or nil.
-        def room_ml(overview) = headroom_ml(overview, overview.axles.first.file)
+        # ml above the level that was last seen in the reservoir of these axles, or nil.
+        def room_ml(overview, axles) = headroom_ml(overview, axles.first || overview.axles.first)
 
         private
 
@@ -64,11 +64,14 @@ module Graver
 
         def label(grade) = @knowledge.brake_data.label("fluid.grade", grade)
 
-        def level(overview) = Overview::FluidLevels.new(overview.look_overs).newest&.after
+        def level(overview, axle)
+          apart = Overview::FluidLevels.reservoirs(overview.vehicle).include?(axle.file.axle.name)
+          Overview::FluidLevels.new(overview.look_overs, apart ? axle.file.axle.name : nil).newest&.after
+        end
 
         # At MAX there is no room, however large the reservoir is.
-        def headroom_ml(overview, file)
-          volume, level = file.volume_ml("fluid.reservoir_volume"), level(overview)
+        def headroom_ml(overview, axle)
+          volume, level = axle.file.volume_ml("fluid.reservoir_volume"), level(overview, axle)
           above = level && (1 - level)
           return 0.0 if above && above <= 0
 
@@ -80,7 +83,7 @@ module Graver
 
           missing = []
           missing << Texts.say("findings.reservoir_volume") unless file.volume_ml("fluid.reservoir_volume")
-          missing << Texts.say("findings.fluid_level") unless level(overview)
+          missing << Texts.say("findings.fluid_level") unless level(overview, overview.axles.first)
           Texts.say("findings.overflow_unknown", missing:, count: missing.length)
         end
 

@@ -12,30 +12,16 @@ module Graver
 
         # look_overs: oldest first; axles: [AxleOverview::Overview]; fluid: FluidAge::Fluid or nil -> [Found]
         def call(look_overs, axles, fluid)
-          standing =
-            Standing.measures(
-              look_overs,
-              @today,
-              @knowledge.findings.dig("standing_km", "value"),
-              axles.first.file.vehicle.distance_unit
-            )
-          measures = level(look_overs, axles).merge(age(look_overs, axles, fluid), clicks(look_overs, axles), standing)
-          place =
-            Core::Judgement::Place.new(
-              scope: "vehicle",
-              axle_id: nil,
-              side: nil,
-              pad: nil,
-              measures: {
-                "place" => "Vehicle",
-                **measures
-              }
-            )
+          vehicle = axles.first.file.vehicle
+          least_km = @knowledge.findings.dig("standing_km", "value")
+          standing = Standing.measures(look_overs, @today, least_km, vehicle.distance_unit)
+          levels = FluidLevels.reservoirs(vehicle).map { |axle| level(look_overs, axles, axle) }
+          whole = age(look_overs, axles, fluid).merge(clicks(look_overs, axles), standing)
           said = AxleFindings.new(@knowledge)
           @knowledge
             .finding_engine
-            .call([place])
-            .map { |finding| said.found(finding, axles.first.file.vehicle.distance_unit) }
+            .call([*levels, whole].map { |measures| place(measures) })
+            .map { |finding| said.found(finding, vehicle.distance_unit) }
         end
 
         private
@@ -48,13 +34,21 @@ module Graver
           end
         end
 
-        def level(look_overs, axles)
-          levels = FluidLevels.new(look_overs)
+        def place(measures)
+          of = { scope: "vehicle", axle_id: nil, side: nil, pad: nil }
+          Core::Judgement::Place.new(**of, measures: { "place" => "Vehicle", **measures })
+        end
+
+        # axle: name of the one whose reservoir it is, or nil: of all of them
+        def level(look_overs, axles, axle)
+          levels = FluidLevels.new(look_overs, axle)
           now = levels.newest or return {}
+          served = axle ? axles.select { |each| each.file.axle.name == axle } : axles
           {
             "fluid_level" => now.after,
             "fluid_on" => now.look_over.date.iso8601,
-            **(levels.pair ? balance(*levels.pair, look_overs, axles) : {})
+            "fluid_name" => axle ? Texts.say("findings.fluid_of", axle:) : Texts.say("findings.fluid"),
+            **(levels.pair ? balance(*levels.pair, look_overs, served) : {})
           }
         end
 

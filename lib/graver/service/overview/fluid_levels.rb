@@ -7,11 +7,21 @@ module Graver
       class FluidLevels
         # before, after: Float in parts of MIN to MAX, equal where one was read alone
         Level = Core::Value.define(:look_over, :before, :after)
-        BEFORE = "fluid_level"
-        AFTER = "fluid_level_after"
+        LEVEL = "fluid_level"
+        AFTER = "_after"
+        # Vehicles with a reservoir for each axle.
+        APART = %w[motorcycle].freeze
 
-        # look_overs: of one vehicle, oldest first
-        def initialize(look_overs)
+        # Circuits with a reservoir of their own -> [axle name], or [nil] where one serves them all
+        def self.reservoirs(vehicle) = APART.include?(vehicle.kind) ? vehicle.axles.map(&:name) : [nil]
+
+        # Figure of a reservoir, as it is asked at a step: "fluid_level_after", of the rear one "fluid_level_rear_after"
+        def self.figure(item, axle) = axle ? item.sub(LEVEL, "#{LEVEL}_#{axle}") : item
+
+        # look_overs: of one vehicle, oldest first; axle: whose reservoir it is, or nil
+        def initialize(look_overs, axle = nil)
+          @before = [self.class.figure(LEVEL, axle), *(LEVEL if axle == "front")]
+          @after = [self.class.figure("#{LEVEL}#{AFTER}", axle)]
           @levels = look_overs.filter_map { |look_over| level(look_over) }
         end
 
@@ -24,12 +34,12 @@ module Graver
         private
 
         def level(look_over)
-          before, after = [BEFORE, AFTER].map { |item| figure(look_over, item) }
+          before, after = [@before, @after].map { |items| figure(look_over, items) }
           Level.new(look_over:, before: before || after, after: after || before) if before || after
         end
 
-        def figure(look_over, item)
-          row = look_over.conditions.reverse.find { |each| each.item == item }
+        def figure(look_over, items)
+          row = look_over.conditions.reverse.find { |each| items.include?(each.item) }
           row && Core::Quantity::EnteredNumber.parse(row.value).value.to_f
         end
       end

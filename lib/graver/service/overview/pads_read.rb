@@ -38,9 +38,9 @@ module Graver
         def measures(floor_mm, limit_mm)
           floor = at_or_under(floor_mm)
           {
-            **said("read_floor", floor),
-            **said("doubted_floor", thinnest(doubted, floor_mm)),
-            **said("read_limit", floor ? nil : at_or_under(limit_mm))
+            **said("read_floor", floor, floor_mm),
+            **said("doubted_floor", thinnest(doubted, floor_mm), floor_mm),
+            **said("read_limit", floor ? nil : at_or_under(limit_mm), limit_mm)
           }
         end
 
@@ -62,13 +62,16 @@ module Graver
         def later?(one, other) = order(one) > order(other)
         def order(entry) = @file.entries.index(entry)
 
-        def said(name, read)
+        def said(name, read, limit_mm)
           return {} unless read
+
+          exactly = (read.mm - limit_mm).abs <= ON_THE_LIMIT_MM
 
           {
             "#{name}_mm" => read.mm,
             "#{name}_place" => "#{read.position.tr("_", " ")} pad".capitalize,
-            "#{name}_on" => read.entry.date.iso8601
+            "#{name}_on" => read.entry.date.iso8601,
+            "#{name}_exactly" => exactly ? Texts.say("findings.on_the_limit") : ""
           }
         end
       end

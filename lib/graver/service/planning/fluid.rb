@@ -26,7 +26,7 @@ module Graver
           plan =
             planner(overview.vehicle.kind).call(
               pushed: pushed.include?(nil) ? nil : pushed.sum,
-              headroom: fluid.room_ml(overview),
+              headroom: fluid.room_ml(overview, chosen.included.map(&:overview)),
               pushes: pushing.any?,
               flushed: flushed(chosen, bled).sum { |corner| discs(corner) },
               opened: opened(ordered, bled, flushed(chosen, bled)).sum { |corner| discs(corner) }

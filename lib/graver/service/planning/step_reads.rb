@@ -62,7 +62,7 @@ module Graver
         private
 
         def ask(id, placed)
-          return figure(id) if @knowledge.condition_figure(id)
+          return reservoirs(id).map { |each| figure(each) } if @knowledge.condition_figure(id)
 
           file = @plan.scope.axles.find { |axle| axle.name == placed.axle }&.file or return
           return fit(id, file) if id.start_with?("fit.")
@@ -138,6 +138,15 @@ module Graver
           rows =
             (@look_over&.conditions || []).select { |row| row.to_h.values_at(:axle_id, :side, :face, :item) == here }
           item.marks.select { |mark| rows.any? { |row| row.mark == mark.id } }
+        end
+
+        # Where axles have reservoirs of their own, the level of those the job is about.
+        def reservoirs(id)
+          return [id] unless id.start_with?(Overview::FluidLevels::LEVEL)
+
+          served = Overview::FluidLevels.reservoirs(@plan.overview.vehicle)
+          served &= @plan.scope.included.map(&:name) if served != [nil]
+          served.map { |axle| Overview::FluidLevels.figure(id, axle) }
         end
 
         def figure(id)

@@ -102,7 +102,9 @@
                 label: lowerFirst(axle.rotors.label),
               })}
             </h2>
-            {#each axle.rotors.sides as side (side.side)}<p><Glossed text={side.sentence} /></p>{/each}
+            {#each [...new Set(axle.rotors.sides.map((side) => side.sentence))] as sentence (sentence)}<p>
+                <Glossed text={sentence} />
+              </p>{/each}
             {#if axle.rotors.cut_left_mm !== null && axle.rotors.outcome !== "stay"}<p class="quiet">
                 {axle.rotors.cut_left_mm >= 0
                   ? say(texts.machinedItWouldEndCutLeftMm, { cutLeftMm: axle.rotors.cut_left_mm.toFixed(2) })
