@@ -146,6 +146,8 @@ RSpec.describe "Finished jobs in the API" do
       # what read it is named: a tool, or nobody
       rows = ask(:get, "/look-overs/#{done["closed"]["look_over"]}")["readings"].select { |row| row["event"] == "fit" }
       expect(rows.map { |row| row["method_label"] }).to eq(["As sold, not measured", "Micrometer"])
+      csv = get("/api/v1/vehicles/#{car["id"]}/log.csv", {}, { "HTTP_HOST" => "127.0.0.1" }).body
+      expect(csv).to include("front,,pad,,fit,caliper,11.4,,mm,,", "11.4|mm|stated")
       expect(ask(:get, "/vehicles/#{car["id"]}")["log"].first["what"]).to include(
         "noticed on the road (grinding) put right"
       )

@@ -10,7 +10,7 @@ module Graver
       ADDED = %w[places entered doubt].freeze
       ALL = (OPEN + ADDED).freeze
       # What the open log has no word for, and what stands in its place.
-      METHODS = { "vernier" => "caliper" }.freeze
+      METHODS = { "vernier" => "caliper", "stated" => "caliper" }.freeze
       EVENTS = { "metal" => %w[reading visual 0 mm] }.freeze
       PLACE_SEPARATOR = " / "
     end
