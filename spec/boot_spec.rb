@@ -8,7 +8,7 @@ RSpec.describe Graver::Boot do
     expect(described_class.today({}).call).to eq(Date.today)
     expect { described_class.today({ "GRAVER_TODAY" => "soon" }) }.to raise_error(
       Graver::InvalidEntry,
-      /is a day such as/
+      /to a day such as/
     )
   end
 

@@ -72,7 +72,7 @@ RSpec.describe "Changes from two windows" do
     expect(change(:post, path, entry.call("rotor.new_thickness", "24"), seen).first).to eq(200)
     gone = { entries: [{ key: "rotor.new_thickness", value: nil, source: "unknown" }] }
     expect(change(:post, path, gone, seen)[1]["fields"].first["message"]).to end_with(
-      "not to be found as you entered it."
+      "can't be found as you entered it."
     )
     expect(change(:post, path, gone, ask(:get, path)["revision"]).first).to eq(200)
     expect(change(:post, path, entry.call("rotor.new_thickness", "24"), seen).first).to eq(412)

@@ -163,13 +163,13 @@ RSpec.describe "An axle in the API" do
         include(
           "field" => "readings.0.values",
           "code" => "questioned",
-          "message" => /7\.4 mm without the backing plate/
+          "message" => /Without the backing plate it would be 7\.4 mm/
         )
       )
       thick[:readings][0][:answer] = "keep"
       ask(:post, path, thick)
       expect([status, context.store.look_overs.of_vehicle(car["id"]).last.readings.first.doubt]).to match(
-        [201, /more than there can be/]
+        [201, /more friction material than/]
       )
     end
 

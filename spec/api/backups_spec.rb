@@ -18,7 +18,7 @@ RSpec.describe "Backups in the API" do
     ask(:post, "/vehicles", { name: "Wren", kind: "car" })
     expect(names).to contain_exactly("Juniper", "Wren")
     restored = ask(:post, "/backups/#{made.first["name"]}/restore")["backups"]
-    expect(restored.map { |copy| copy["occasion"] }).to eq(["Before a backup was taken back", "By hand"])
+    expect(restored.map { |copy| copy["occasion"] }).to eq(["Before a restore", "By hand"])
     expect(names).to eq(["Juniper"])
     ask(:post, "/backups/#{restored.first["name"]}/restore")
     expect(names).to contain_exactly("Juniper", "Wren")
@@ -49,7 +49,7 @@ RSpec.describe "Backups in the API" do
     File.write(context.store.backups.find(name).path, "torn")
     expect(ask(:post, "/backups/#{name}/restore")["error"]).to include(
       "code" => "conflict",
-      "message" => /not a household/
+      "message" => /isn't a Graver data file/
     )
     expect(names).to eq(["Juniper"])
   end
@@ -80,7 +80,7 @@ RSpec.describe "Backups in the API" do
     lock = Graver::Storage::HouseholdLock.new(file)
     expect(graver.call("restore", name)[1]).to include("Another Graver is running")
     lock.release
-    expect(graver.call("restore", name).first).to match(/Taken back: #{name}\. What was there before/)
+    expect(graver.call("restore", name).first).to match(/Restored #{name}\. Your previous data/)
     expect(names).to eq(["Juniper"])
   end
 end

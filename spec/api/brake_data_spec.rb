@@ -32,7 +32,7 @@ RSpec.describe "Brake data in the API" do
       expect(fields(ask(:get, "/axles/#{front}/brake-data/proposals?from=#{front}"))).to eq("from" => "same_axle")
     end
 
-    it "keeps what holds for the vehicle once, and “not to be found” apart from “not asked”" do
+    it "keeps what holds for the vehicle once, and “can't be found” apart from “not asked”" do
       know(rear, ["fluid.grade", "dot_4", nil])
       field = ->(axle, key) { ask(:get, "/axles/#{axle}/brake-data")["fields"].find { |each| each["key"] == key } }
       expect(field[front, "fluid.grade"]["value"]).to eq("dot_4")

@@ -64,7 +64,7 @@ RSpec.describe "Claims and symptoms in the API" do
     ask(:post, look_overs, look_over("2026-05-15", "40000", pad("9.9", axle: rear)))
     slow = look.call
     expect(ask(:get, "/axles/#{front}/wear")["why"].join).to match(
-      /rear pads of this vehicle wore about 0\.0[56] mm per 1,000 km/
+      /This vehicle's rear pads wore about 0\.0[56] mm per 1,000 km/
     )
     ask(:post, look_overs, look_over("2026-05-16", "40010", pad("4.0", axle: rear, answer: "keep")))
     expect(look.call).to be < slow * 0.85
@@ -111,7 +111,7 @@ RSpec.describe "Claims and symptoms in the API" do
     expect(vehicle.call).to include(
       "state" => include("severity" => "stop"),
       "why" => /long pedal, firm after pumping\..*Do not drive/,
-      "open_ends" => [include("text" => "Noticed: The pedal is not right. Long, but firm after pumping")]
+      "open_ends" => [include("text" => "Noticed: The pedal feels wrong. Long, but firm after pumping")]
     )
     ask(:patch, "/open-ends/#{noted.first}", { because: "Bled: firm again" })
     expect(vehicle.call["state"]["severity"]).to eq("good")

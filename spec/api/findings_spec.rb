@@ -8,7 +8,7 @@ RSpec.describe "Findings in the API" do
   it "says of a fresh vehicle what cannot be said, and finds nothing" do
     expect(findings).to include(
       "findings" => [],
-      "silent" => include(/Front: no pad has been read/, /Rear: the rotors' discard thickness is not known/)
+      "silent" => include(/Front: no pad of this set has been measured/, /Rear: rotor discard thickness unknown/)
     )
   end
 
@@ -25,7 +25,7 @@ RSpec.describe "Findings in the API" do
     sped = found("inner-sped-up").first
     expect(sped).to include("side" => "left", "severity" => "watch", "confidence" => be >= 0.6)
     expect(sped["sentence"]).to match(
-      /inner pad has worn faster since about \d+ \w+ 2025, at some 0\.\d+ mm in 1,000 km/
+      /inner pad has worn faster since about \d+ \w+ 2025, now about 0\.\d+ mm per 1,000 km/
     )
     expect(sped["causes"].map { |cause| cause["label"] }).to include("Slide pins seized or dry")
     expect(found("inner-thin")).to be_empty
@@ -57,7 +57,7 @@ RSpec.describe "Findings in the API" do
       "pad" => "inner",
       "confidence" => be > 0.8,
       "limit" => "3.0 mm, your approach",
-      "change" => /closer reading/
+      "change" => /more precise reading/
     )
     expect(found("seen-slide_pins-seized").first).to include("severity" => "plan")
     expect(findings["findings"].map { |each| each["severity"] }).to eq(
@@ -200,7 +200,7 @@ RSpec.describe "Findings in the API" do
     expect(fluid["axles"].first["draw_off_ml"]).to eq(0)
     expect(ask(:get, "/vehicles/#{car["id"]}")).to include(
       "state" => include("severity" => "stop"),
-      "seen" => include(include("text" => /wear does not explain/)),
+      "seen" => include(include("text" => /wear doesn't explain/)),
       # what stops a vehicle says what to do
       "why" => include("explain. Do not drive. Look at every caliper")
     )
@@ -226,7 +226,7 @@ RSpec.describe "Findings in the API" do
     expect(findings["silent"]).to include(/Front: the pedal pulsates/)
     expect(rotors).to include(
       "outcome" => "measure_again",
-      "sides" => include(include("sentence" => /pulsation was felt/))
+      "sides" => include(include("sentence" => /you felt pulsation/))
     )
     ask(
       :post,
@@ -235,7 +235,7 @@ RSpec.describe "Findings in the API" do
     )
     # even all round, and still felt: hub and runout first, and not "may stay"
     expect([findings["silent"].grep(/Front: the pedal/), rotors["outcome"]]).to eq([[], "measure_again"])
-    expect(rotors["sides"].first["sentence"]).to include("though the thickness varies within the limit")
+    expect(rotors["sides"].first["sentence"]).to include("though the thickness variation is within its limit")
   end
 
   it "finds one bad face, parking shoes at their least, and old fluid" do
@@ -258,12 +258,12 @@ RSpec.describe "Findings in the API" do
           { item: "handbrake_clicks", value: "9" }
         ]
     ask(:post, look_overs, look_over("2026-05-10", "60000", shoe, conditions: seen))
-    expect(found("one-face").first["causes"].first["label"]).to include("does not move")
+    expect(found("one-face").first["causes"].first["label"]).to include("doesn't move")
     expect(found("shoe-below").first["sentence"]).to eq(
       "Rear left: 1.5 mm of lining is at or under its minimum of 1.5 mm."
     )
     expect([found("fluid-old").length, found("fluid-wet").length, found("handbrake-far").first["sentence"]]).to eq(
-      [1, 0, "9 clicks; 7 at most."]
+      [1, 0, "9 clicks, maximum 7."]
     )
   end
 
@@ -275,7 +275,7 @@ RSpec.describe "Findings in the API" do
       caliper["right", "24.6"]
     ]
     ask(:post, look_overs, look_over("2026-05-10", "60000", *readings))
-    expect(findings["silent"]).to include(/left rotor varies by 0\.100 mm.*can't tell less than/)
+    expect(findings["silent"]).to include(/left rotor readings vary by 0\.100 mm.*can't tell less than/)
     expect(found("rotor-variation")).to be_empty
     reasons = ask(:get, "/vehicles/#{car["id"]}")["axles"].first["reasons"].map { |reason| reason["sentence"] }
     expect(reasons).to include(

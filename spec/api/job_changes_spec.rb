@@ -191,7 +191,7 @@ RSpec.describe "A job changed while the brake is apart" do
     begin_job(%w[pads])
     tick_until("front.left.corner_check")
     back = ask(:post, address("/put-back"))
-    expect(back).to include("undriven" => true, "stops" => include(/“New pads” is on the left only/))
+    expect(back).to include("undriven" => true, "stops" => include(/“New pads” is done on the left only/))
     expect(left.grep(/right\.(caliper|pads|piston|pin)|first_stops|bed_in/)).to be_empty
     left.each { |key| do_step(key) }
     expect(fields(finish)).to eq("do_not_drive" => "missing")

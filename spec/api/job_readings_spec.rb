@@ -48,7 +48,7 @@ RSpec.describe "Readings in the middle of a job in the API" do
     id = context.store.look_overs.of_vehicle(car["id"]).last.id
     all = context.store.look_overs.find(id)
     expect(all.readings.map { |row| [row.value, row.void] }).to eq([["4.2", true], ["4.6", false]])
-    expect(all.readings.first.corrections.first.reason).to eq("Read again on the same day.")
+    expect(all.readings.first.corrections.first.reason).to eq("Measured again on the same day.")
   end
 
   it "stops the job where a rotor read on the way is under its limit, and says what to buy" do
@@ -140,7 +140,7 @@ RSpec.describe "Readings in the middle of a job in the API" do
     )
     why = ask(:get, "/axles/#{front}/wear")["why"]
     expect(why).to include(
-      /own counter said 14,000 km, which leaves 14,000 km from here\. This forecast: .* most likely/
+      /own counter showed 14,000 km, which leaves 14,000 km from here\. This forecast: .* most likely/
     )
     id = context.store.look_overs.of_vehicle(car["id"]).last.id
     expect(ask(:get, "/look-overs/#{id}")["marks"].map { |mark| mark["mark"] }).to include("14000 km")

@@ -16,7 +16,7 @@ RSpec.describe "Steps of a job under way in the API" do
     tick_until("level_before")
     expect(fields(tick("front.crack_nuts"))).to eq("step" => "waits")
     expect(tick("front.lift")["error"]["fields"].first["message"]).to include(
-      "First comes “Level, solid ground” (front), then “Chock the wheels"
+      "First comes “Park on level, solid ground” (front), then “Chock the wheels"
     )
     expect(step(ask(:get, address), "front.crack_nuts")).to include("waits_for" => %w[front.park front.chock])
     tick("front.park")
@@ -81,7 +81,7 @@ RSpec.describe "Steps of a job under way in the API" do
     # brakes in order are looked at again while a step of theirs was not done as it should be
     expect(vehicle.call).to include(
       "state" => include("severity" => "watch"),
-      "why" => "A step of a job was done another way."
+      "why" => "A step of a job was done differently."
     )
     ask(:post, address("/cleared"), { step: "front.left.hook" })
     expect(vehicle.call).to include("skipped" => be_empty, "state" => include("severity" => "good"), "why" => nil)

@@ -25,7 +25,7 @@ RSpec.describe "Torque of a job in the API" do
       [%w[130 parts_counter], %w[121 parts_counter], %w[88.5 manual]]
     )
     expect(nut.call(proposed)["doubt"]).to include(
-      "Sources disagree: 130 N·m (parts counter), 121 N·m (parts counter), 88.5 lbf·ft (maker's manual)"
+      "Sources disagree: 130 N·m (parts counter), 121 N·m (parts counter), 88.5 lbf·ft (manufacturer's manual)"
     )
     rival = proposed["readiness"].find { |item| item["kind"] == "rivals" }
     expect(rival).to include("blocks" => true, "tickable" => false, "text" => /130 N·m.*88\.5 lbf·ft/)
@@ -71,7 +71,7 @@ RSpec.describe "Torque of a job in the API" do
     setting = ->(plan, fastener) { plan["torque"].find { |line| line["fastener"] == fastener }["wrench"] }
     expect(setting.call(proposed, "slide_pin_bolt")).to include(
       "wrench" => nil,
-      "sentence" => "No wrench of yours reaches this: borrow one for 10 to 50 N·m."
+      "sentence" => "None of your wrenches reaches this: borrow one for 10 to 50 N·m."
     )
     ask(
       :post,

@@ -92,7 +92,7 @@ RSpec.describe "Jobs in the API" do
       lambda do
         ask(:get, "/axles/#{front}/job-plan")["axles"].first["rotor"]["sides"].find { |side| side["side"] == "left" }
       end
-    expect(left.call).to include("outcome" => "measure_again", "sentence" => /23\.02 mm is within the error/)
+    expect(left.call).to include("outcome" => "measure_again", "sentence" => /23\.02 mm is too close to the discard/)
     ask(:post, look_overs, look_over("2026-05-10", "54100", renewed))
     expect(left.call["outcome"]).to eq("stay")
   end
@@ -236,7 +236,7 @@ RSpec.describe "Jobs in the API" do
     )
     early = ask(:post, address("/adjustments"), { action: "move", key: "front.pump", after: "front.left.pads_out" })
     expect(early["error"]["fields"].first["message"]).to match(
-      /must not happen while the caliper is open|requires that/
+      /must not happen while the caliper is undone|requires that/
     )
     dropped = ask(:post, address("/adjustments"), { action: "drop", key: "bed_in" })
     expect(dropped["dropped"].map { |step| step["key"] }).to eq(["bed_in"])
@@ -249,7 +249,7 @@ RSpec.describe "Jobs in the API" do
     ask(:post, address("/adjustments"), { action: "insert", after: "front.left.hook", text: "Count the shims" })
     inspected = ask(:put, address("/scope"), { axles: { front.to_s => %w[inspect] } })
     expect(inspected["set_aside"]).to contain_exactly(
-      include("text" => "“Count the shims” has lost its place: the step it refers to is not in this job")
+      include("text" => "“Count the shims” no longer has a place: the step it refers to isn't in this job")
     )
     ask(:delete, address("/adjustments/#{inspected["set_aside"].first["event"]}"))
     ask(:delete, address("/adjustments/99999"))
@@ -321,7 +321,7 @@ RSpec.describe "Jobs in the API" do
     )
     values = ->(plan, key) { step(plan, key)["values"].to_h { |each| each.values_at("label", "value") } }
     plan = pad_job(rear)
-    expect(values[plan, "rear.left.piston_wound"]).to eq("Piston turned home" => "Clockwise right, anticlockwise left")
+    expect(values[plan, "rear.left.piston_wound"]).to eq("Piston wind-in direction" => "Clockwise right, anticlockwise left")
     expect(values[plan, "rear.cable_set"].values).to eq(["1.5 mm", "4"])
     expect(values[plan, "level_before"]["Draw off first"]).to match(/\Aabout \d+ ml\z/)
     know(rear, ["fluid.reservoir_volume", nil, nil])

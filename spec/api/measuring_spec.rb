@@ -8,7 +8,7 @@ RSpec.describe "Measuring in the API" do
   def rear = car.fetch("axles").last.fetch("id")
   def stored = context.store.look_overs.of_vehicle(car["id"])
 
-  describe "a look-over of all wheels" do
+  describe "an inspection of all wheels" do
     it "takes both axles, runout, shoes, events, places, tools and units called out" do
       readings = [
         pad("8,4 mm"),
@@ -312,7 +312,7 @@ RSpec.describe "Measuring in the API" do
       ask(:post, "#{look_overs}/preview", look_over("2026-05-10", "55000", pad("10.8")))["positions"].first["question"]
     expect(asked).to include(
       "code" => "thicker_than_before",
-      "answers" => include({ "id" => "fitted", "label" => "New pads went on", "unit" => nil })
+      "answers" => include({ "id" => "fitted", "label" => "New pads were fitted", "unit" => nil })
     )
     answered =
       pad("10.8").merge(
@@ -324,6 +324,6 @@ RSpec.describe "Measuring in the API" do
       ask(:post, look_overs, look_over("2026-05-10", "55000", { axle: front, part: "pad", event: "fit" }, answered))[
         "id"
       ]
-    expect(ask(:get, "/look-overs/#{id}")["readings"].last["doubts"].first).to include("answer" => "New parts went on")
+    expect(ask(:get, "/look-overs/#{id}")["readings"].last["doubts"].first).to include("answer" => "New parts were fitted")
   end
 end

@@ -36,8 +36,8 @@ RSpec.describe "One entry and the household" do
     axle = ask(:get, "/vehicles/#{car["id"]}")["axles"].first
     expect(axle).to include("pads_life" => nil, "rotors_life" => nil)
     expect(axle["why_not"]).to contain_exactly(
-      /of the left inner, right inner and right outer pad nothing is on file/,
-      /of the right rotor nothing is on file/
+      /no reading of the left inner, right inner and right outer pad yet/,
+      /no reading of the right rotor yet/
     )
   end
 

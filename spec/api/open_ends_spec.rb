@@ -44,14 +44,14 @@ RSpec.describe "Open ends in the API" do
   it "come back on the timeline, and hold the vehicle at watch once their day is there" do
     add(text: "Noise from the rear", look_on: "2026-06-10")
     events = ask(:get, "#{home}/timeline")["events"].select { |each| each["kind"] == "relook" }
-    expect(events).to contain_exactly(include("date" => "2026-06-10", "text" => "Look again: Noise from the rear"))
+    expect(events).to contain_exactly(include("date" => "2026-06-10", "text" => "Check again: Noise from the rear"))
     readings = sound_axles
     ask(:post, "#{home}/look-overs", look_over("2026-05-15", "60000", *readings))
     expect(ask(:get, home)["state"]["severity"]).to eq("good")
     open_end = add(text: "Hub nut", look_on: "2026-05-16")
     expect(ask(:get, home)).to include(
       "state" => include("severity" => "watch"),
-      "why" => "An open end is to be looked at again: Hub nut."
+      "why" => "A follow-up is due: Hub nut."
     )
     close(open_end["id"], "Tight")
     expect(ask(:get, home)["state"]["severity"]).to eq("good")

@@ -49,7 +49,7 @@ RSpec.describe Graver::API::PhoneLine do
 
   it "says so where it cannot listen, and stays closed" do
     TCPServer.open("127.0.0.2", port) do
-      expect { line.open(address: "127.0.0.2") }.to raise_error(Graver::InvalidEntry, /cannot listen at 127.0.0.2/)
+      expect { line.open(address: "127.0.0.2") }.to raise_error(Graver::InvalidEntry, /can't listen at 127.0.0.2/)
     end
     expect { line.open(address: "no such place") }.to raise_error(Graver::InvalidEntry)
     expect(line.network).not_to be_listening
@@ -88,7 +88,7 @@ RSpec.describe Graver::API::PhoneLine do
       asked = { "GRAVER_LAN" => "yes" }
       expect { Graver::Boot.let_in(context, line, asked) }.to raise_error(
         Graver::InvalidEntry,
-        /only with a passphrase/
+        /Set a passphrase/
       )
     end
   end

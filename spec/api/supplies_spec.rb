@@ -185,7 +185,7 @@ RSpec.describe "Parts, tools and paper in the API" do
           "Колодки",
           "Your note: Longer bolt below",
           "Pump the pedal",
-          "Danger: Nobody touches the pedal",
+          "Danger: Keep everyone off the pedal",
           "Front left inner pad",
           "In doubt"
         ]
@@ -204,7 +204,7 @@ RSpec.describe "Parts, tools and paper in the API" do
     reader = PDF::Reader.new(StringIO.new(last_response.body))
     expect(reader.page_count).to eq(1)
     torque = ask(:get, address)["torque"]
-    said = ["20.7 lbf·ft", "done at 3 mm", *torque.map { |line| line["label"] }]
+    said = ["20.7 lbf·ft", "limit 3 mm", *torque.map { |line| line["label"] }]
     expect(reader.pages.first.text.gsub(/\s+/, "")).to include(*said.map { |words| words.gsub(/\s/, "") })
   end
 end

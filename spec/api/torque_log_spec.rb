@@ -44,7 +44,7 @@ RSpec.describe "The torque log of a job in the API" do
     # slide pin bolts are marked as once only
     once = tighten("slide_pin_bolt", 1, reached: "35", unit: "N·m")
     expect(fields(once)).to eq("answer" => "over")
-    expect(once["error"]["fields"].first["message"]).to include("35 N·m", "put in a new one")
+    expect(once["error"]["fields"].first["message"]).to include("35 N·m", "fit a new one")
     expect(fields(tighten("slide_pin_bolt", 1, reached: "35", unit: "N·m", answer: "loosened"))).to eq(
       "answer" => "over"
     )

@@ -41,7 +41,7 @@ RSpec.describe "Diagnostic units in a job in the API" do
     before.each { |key| Graver::Service::Planning::JobTicks.new(context).tick(job_id, [key], true) }
     refused = act
     expect([status, refused["error"]["message"]]).to eq(
-      [503, "A simulated unit moves nothing on your vehicle: use your own, or the maker's way."]
+      [503, "A simulated scan tool moves nothing on your vehicle. Use your own, or the manufacturer's procedure."]
     )
     context.store.instance_variable_get(:@database)[:vehicles].update(sample: true)
     expect(act).to include("action" => "brake_open", "seconds" => be_between(30, 40), "simulated" => true)

@@ -66,7 +66,7 @@ RSpec.describe "Worked-out answers" do
         "working" => true,
         "worked_out" => false,
         "axles" => [],
-        "why" => "Being worked out."
+        "why" => "Being calculated."
       )
     )
     expect(read(hurried, "/garage?all=1")["vehicles"].first).to include(

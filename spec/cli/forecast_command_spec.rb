@@ -95,9 +95,9 @@ RSpec.describe Graver::CLI::ForecastCommand do
       /\A9: date: Enter a date/,
       /\A9: method: Choose/,
       /\A9: overall:/,
-      /\A10: odometer: Runs back/,
+      /\A10: odometer: The odometer goes down/,
       /\A11: axle: Choose front or rear/,
-      /\A12: row: Cannot be split/
+      /\A12: row: This line can't be split/
     )
     expect(JSON.parse(out.string)["axles"]["front"]["first_pad"]).not_to be_nil
     expect(run("log.csv", "--spec", "log.json", "--strict")).to eq(2)
@@ -118,7 +118,7 @@ RSpec.describe Graver::CLI::ForecastCommand do
     File.binwrite("bytes.csv", "\xFF\xFE\x00\x01")
     File.write("bytes.json", JSON.generate(specification))
     expect([run("empty.csv", "--spec", "empty.json"), run("bytes.csv", "--spec", "bytes.json")]).to eq([1, 0])
-    expect(err.string).to include("as_of: is missing").and include("The header lacks the columns")
+    expect(err.string).to include("as_of: is missing").and include("Add the missing columns to the header")
   end
 
   it "runs as a program" do

@@ -10,7 +10,7 @@ RSpec.shared_examples "a device" do
 
   it "connects and lets go in any state, and answers only when it is connected" do
     2.times { device.disconnect }
-    expect { device.read(device.quantities.first) }.to raise_error(Graver::DeviceFailed, /not connected/)
+    expect { device.read(device.quantities.first) }.to raise_error(Graver::DeviceFailed, /isn't connected/)
     2.times { device.connect }
     expect(device).to be_connected
   end
@@ -29,7 +29,7 @@ RSpec.shared_examples "a device" do
     end
     expect { device.act("fly") }.to raise_error(Graver::DeviceFailed)
     device.disconnect
-    device.actions.each { |action| expect { device.act(action) }.to raise_error(Graver::DeviceFailed, /not connected/) }
+    device.actions.each { |action| expect { device.act(action) }.to raise_error(Graver::DeviceFailed, /isn't connected/) }
     device.connect
   end
 

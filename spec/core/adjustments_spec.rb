@@ -54,7 +54,7 @@ RSpec.describe Graver::Core::Planning::Adjustments do
       %w[pump forbids caliper_open],
       %w[pump requires side_done]
     )
-    expect(why(adjust(%w[move front.lower front.nuts_by_hand])).first).to include(%w[lower requires pedal_hard])
+    expect(why(adjust(%w[move front.lower front.nuts_by_hand])).first).to include(%w[lower requires pedal_firm])
     expect(why(adjust(%w[move first_stops front.lower])).first).to include(%w[first_stops requires nuts_torqued])
     expect(why(adjust(%w[move front.left.degrease front.left.bracket_on])).first).to include(
       %w[rotor_on requires rotor_ready]

@@ -99,7 +99,8 @@ RSpec.describe "Curves and days" do
       )
       expect(measures["rotor_below_discard_chance"]).to be_between(0.0, 0.2)
       expect(measures["pad_below_floor_chance"]).to be < 1e-6
-      expect(measures).to include("look_overdue_days" => 15, "look_again_days" => 0, "last_look" => "2025-05-01")
+      expect(measures).to include("look_overdue_days" => 15, "last_look" => "2025-05-01")
+      expect(measures.keys).not_to include("inspect_wear_days", "inspect_time_days")
       unread = answer.with(pads: nil, rotors: nil)
       expect(
         Graver::Core::Judgement::AxleMeasures.call(unread, floor_mm: 1.6, discard_mm: nil, most_days: 365)

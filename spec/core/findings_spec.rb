@@ -11,6 +11,7 @@ RSpec.describe "Findings" do
   describe "the table of rules" do
     table = {
       "pads-due" => [["pad_due_chance", 0.2, :least]],
+      "pads-maybe-due" => [["pad_due_chance", 0.1, :least]],
       "pads-due-soon" => [["careful_days", 60, :most]],
       "stood-long" => [["stood_days", 180, :least]],
       "stood-weeks" => [["stood_days", 42, :least]],

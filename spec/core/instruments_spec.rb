@@ -134,7 +134,7 @@ RSpec.describe "Instruments and ways of reading" do
     )
     expect { KNOWLEDGE.normalise.call(half.with(part: "rotor"), part) }.to raise_error(
       Graver::InvalidEntry,
-      /rotor is read as a thickness/
+      /thickness for a rotor/
     )
     expect { KNOWLEDGE.normalise.call(half.with(value: number["3/2"]), part) }.to raise_error(
       Graver::InvalidEntry,

@@ -193,12 +193,12 @@ RSpec.describe "What a job takes" do
     expect(rules.expanded(%w[caliper])).to contain_exactly("caliper", "wheels", "open", "push", "hydraulics", "bleed")
     fixed = setup("front", ["pads"], calipers: "fixed_opposed").configuration.merge("sensors" => false)
     expect(rules.offered(fixed).map { |work| work["id"] }).not_to include("clips", "pins", "shoes", "sensors")
-    expect(rules.conflicts(%w[rotors_new rotors_turn])).to eq(["rotors are either new or machined"])
-    expect(rules.conflicts(%w[inspect pads]).first).to include("done alone")
+    expect(rules.conflicts(%w[rotors_new rotors_turn])).to eq(["choose either new or machined rotors"])
+    expect(rules.conflicts(%w[inspect pads]).first).to include("can't be combined")
     expect(rules.companions(%w[rotors_new]).first.first).to eq("pads")
     expect(
       rules.impossible(setup("rear", ["pads"], calipers: "fixed_opposed", parking_brakes: "cable").configuration)
-    ).to include("carries no cable")
+    ).to include("has no cable")
     expect(rules.decides(%w[rotors_new])).to include("rotor.retention", "caliper.kind")
   end
 end

@@ -12,7 +12,7 @@ RSpec.describe Graver::Core::Planning::Replan do
     {
       "trim_off" => %w[trim_on],
       "crack_nuts" => %w[star star_touching],
-      "lift" => %w[lower],
+      "lift" => %w[lower lower_from_jack],
       "lift_both" => %w[lower_other_end],
       "service_mode" => %w[motor_closed],
       "service_mode_after" => %w[motor_closed],

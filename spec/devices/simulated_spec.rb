@@ -45,7 +45,7 @@ RSpec.describe "Simulated devices" do
       expect { unit.act("brake_close") }.to raise_error(Graver::DeviceFailed, /Never force it/)
       expect { unit.act("pump_bleed") }.to raise_error(
         Graver::DeviceFailed,
-        /The vehicle refuses: key on, engine off, and/
+        /The vehicle refuses. Ignition on, engine off, and/
       )
     end
   end
@@ -90,7 +90,7 @@ RSpec.describe "Simulated devices" do
         described_class.new(id: "g", label: "Gauge", method: "caliper", step_mm: 0.01, noise_mm: 0.03, seed: 5, world:)
       expect(readings(5)).to eq(Array.new(5) { twin.read("length").value.to_f })
       gauge.change("drops" => 100)
-      expect { gauge.read("length") }.to raise_error(Graver::DeviceFailed, /dropped its line/)
+      expect { gauge.read("length") }.to raise_error(Graver::DeviceFailed, /Lost contact/)
       expect(gauge).not_to be_connected
       expect { gauge.change("noise" => 0.5, "zero" => 99, "drift" => "much") }.to raise_error(
         Graver::InvalidEntry

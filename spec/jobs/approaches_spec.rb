@@ -29,7 +29,7 @@ RSpec.describe "Approaches in a job" do
     expect(bought(plan)).to include("pin_grease_synthetic" => 6)
     expect(bought(plan)).not_to have_key("pin_grease")
     approach(pin_grease: "dry")
-    expect(said(plan, "pins")).to include("left dry")
+    expect(said(plan, "pins")).to include("Leave them dry")
     expect(bought(plan).keys.grep(/pin_grease/)).to be_empty
     expect(goes(plan, "Slide pins and bores")).to match(/\Adry/)
   end
@@ -39,7 +39,7 @@ RSpec.describe "Approaches in a job" do
     expect(bought(everything)).to include("threadlocker" => 8)
     approach(lock_pins: "none", lock_screws: "locker")
     expect(bought(plan)).to include("threadlocker" => 6)
-    expect(said(plan, "rotor_screws_in")).to include("A drop of medium threadlocker on the thread")
+    expect(said(plan, "rotor_screws_in")).to include("Put a drop of medium threadlocker on the thread.")
     know(front, ["bracket_bolt.threadlocker", "none", nil])
     expect(bought(plan)).to include("threadlocker" => 2)
     approach(lock_screws: "dry")
@@ -51,7 +51,7 @@ RSpec.describe "Approaches in a job" do
     expect(screws.call(everything)).to have_attributes(optional: true, count: 2)
     approach(rotor_screw: "new")
     expect(screws.call(plan)).to have_attributes(optional: false, count: 2)
-    expect(said(plan, "rotor_screws_in")).to include("New ones.")
+    expect(said(plan, "rotor_screws_in")).to include("Fit new rotor screws.")
   end
 
   it "takes the bracket off in a pad job where it is cleaned on the bench, with its bolts on the card" do
@@ -70,7 +70,7 @@ RSpec.describe "Approaches in a job" do
     expect(steps(everything) & %w[crack_nuts wheel_off]).to be_empty
     expect_order(everything, "chock", "lift", "shake", "wheel_off_impact", "judge")
     expect(tools(everything)).to include("impact_wrench")
-    expect(said(everything, "wheel_off_impact")).to include("locking nut by its key")
+    expect(said(everything, "wheel_off_impact")).to include("locking nut, use its key")
   end
 
   it "clamps the hose only with the screw open, and takes the clamp off before the pedal is pumped" do
@@ -96,13 +96,13 @@ RSpec.describe "Approaches in a job" do
     approach(service: "after")
     expect_order(plan, "shake", "wheel_off", "service_mode_after", "push_a_little", "pin_bolts_out", "motor_closed")
     expect(steps(plan) & ["service_mode"]).to be_empty
-    expect(said(plan, "service_mode_after")).to match(/hands out.*until its end is announced/)
+    expect(said(plan, "service_mode_after")).to match(/hands out.*message that it has finished/)
   end
 
   it "bleeds under pressure with its own tool and limit" do
     approach(bleeding: "pressure")
     plan = planned(front, "bleed")
-    expect(said(plan, "bleed_pressure")).to include("1.4 bar (20 psi), never above")
+    expect(said(plan, "bleeder_on")).to include("1.4 bar (20 psi). Never go above")
     expect(tools(plan).grep(/bleeder/)).to eq(["pressure_bleeder"])
     expect_order(plan, "fluid_fresh", "bleed_pressure", "pump")
   end
@@ -122,7 +122,7 @@ RSpec.describe "Approaches in a job" do
     expect(tools(plan)).to include("locking_key")
     expect_order(plan, "locking_key", "crack_nuts", "lift")
     shown = Graver::API::Serializers::JobPlans.new(context.knowledge).call(plan)
-    expect(shown[:steps].map { |each| each[:text] }.grep(/Wear sensors into both pads/)).not_to be_empty
+    expect(shown[:steps].map { |each| each[:text] }.grep(/wear sensors into both pads/)).not_to be_empty
     # nothing to buy beside the pads, and a line to look for in their box
     expect(parts(plan)).not_to have_key("single_use.slide_pin_bolt")
     expect(plan.parts.find { |part| part.line.id == "pads" }.line.lays).to include("in the box: new slide pin bolts")
@@ -158,7 +158,7 @@ RSpec.describe "Approaches in a job" do
     expect(all["schools"].map { |each| each["group"] }.uniq.length).to eq(6)
     expect(all["schools"]).to all(satisfy { |each| each["options"].all? { |option| option["because"] } })
     approach(hub: "bare")
-    expect(said(everything, "hub_face")).to include("nothing on them")
+    expect(said(everything, "hub_face")).to include("Leave both bare")
     expect(ask(:get, "/schools")["schools"].find { |each| each["id"] == "hub" }).to include(
       "chosen" => "bare",
       "default" => "film"

@@ -51,8 +51,8 @@ RSpec.describe "Jobs after a look, and their fluid" do
     front = axle(:front, { **floating, "slide_pin_bolt.torque": %w[30 N·m], "fluid.grade": "dot_4" })
     plan = planned(front, "pads", "bleed")
     text = said(plan, "bleed_pump")
-    expect(text.index("Screw open first")).to be < text.index("start the pump")
-    expect(text).to include("level looked at before each start")
+    expect(text.index("open the bleed screw")).to be < text.index("start the pump")
+    expect(text).to include("Check the level")
     # every circuit once, then every circuit again, and only then is a pedal pumped
     rounds = %w[bleed_pump bleed_pump bleed_pump_again bleed_pump_again nuts_by_hand pump]
     expect(steps(plan) & rounds.uniq).to eq(rounds.uniq)
@@ -65,7 +65,8 @@ RSpec.describe "Jobs after a look, and their fluid" do
     approach(bleeding: "gravity")
     axles = vehicle(front: { **floating, "slide_pin_bolt.torque": %w[30 N·m], "fluid.grade": "dot_4" })
     plan = planned(axles[:front], "pads", "bleed")
-    expect(said(plan, "bleed_gravity")).to match(/\AReservoir cap off.*nobody touches the pedal/)
+    expect_order(plan, "fluid_fresh", "cap_off", "bleed_hose", "bleed_gravity")
+    expect(said(plan, "bleed_gravity")).to include("keep everyone off the pedal")
     # rotors not measured are said, and hold nothing up
     expect(items(plan, "rotors")).to contain_exactly(have_attributes(blocks: false))
   end
@@ -132,7 +133,7 @@ RSpec.describe "Jobs after a look, and their fluid" do
     )
     expect(status).to eq(201)
     expect(items(planned(front, "pads"), "draw_off").map(&:text)).to contain_exactly(
-      start_with("The fluid stands at MAX")
+      start_with("The fluid is at MAX")
     )
   end
 end

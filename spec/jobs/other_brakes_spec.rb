@@ -61,7 +61,7 @@ RSpec.describe "Jobs on other brakes" do
         kind: "off_roader"
       )
     plan = planned(rear, "pads", "rotors_new")
-    expect(said(plan, "service_mode")).to match(/maintainer.*Key on.*until its end is announced/)
+    expect(said(plan, "service_mode")).to match(/maintainer.*key on.*message that it has finished/)
     expect_order(plan, "service_mode", "pin_bolts_out", "pump", "motor_closed")
     expect(line(plan, "bracket_bolt")).to have_attributes(angle_degrees: 90.0, single_use: true)
     expect(parts(plan)).to include("single_use.bracket_bolt" => 4)
@@ -177,7 +177,7 @@ RSpec.describe "Jobs on other brakes" do
       "pipe_on",
       "corner_check"
     )
-    expect(said(plan, "pipe_on")).to start_with("Pipe nut started by hand")
+    expect(said(plan, "pipe_on")).to start_with("Start the pipe nut by hand")
     expect(parts(plan)).to include("hub_kit" => 2, "caliper" => 2)
     expect(steps(plan)).to include("bleed")
   end

@@ -40,7 +40,7 @@ RSpec.describe "Jobs on pads and rotors" do
       "corner_check",
       "bleed"
     )
-    expect(said(plan, "guides_clean")).to include("the shank left dry")
+    expect(said(plan, "guides_clean")).to include("Leave the shanks dry")
     # the bleed screw's torque is asked for, and snug will do
     expect(line(plan, "bleed_screw")).to have_attributes(torque: nil, snug: true)
     expect(items(plan, "torque").map(&:id)).to be_empty
@@ -68,7 +68,7 @@ RSpec.describe "Jobs on pads and rotors" do
     expect(parts(plan)).to include("rotor_hub_ring" => 2, "adjuster_plug" => 2)
     expect(plan.parts.find { |part| part.line.id == "rotor_hub_ring" }.line.optional).to be(true)
     expect(steps(plan)).to include("turn_hub_driven").and(satisfy { |ids| !ids.include?("turn_hub") })
-    expect(said(plan, "nuts_by_hand")).to include("lifted over the hub centre")
+    expect(said(plan, "nuts_by_hand")).to include("lift the wheels onto the hub")
     torque = line(plan, "wheel_nut").torque
     expect([torque.low, torque.newton_metres, torque.high]).to eq([125.0, 137.5, 150.0])
   end
@@ -89,8 +89,8 @@ RSpec.describe "Jobs on pads and rotors" do
     plan = planned(front, "pads", "rotors_new")
     expect_order(plan, "hose_holder_off", "pin_bolts_out", "pin_bolts_in", "hose_holder_on", "corner_check")
     expect(line(plan, "hose_holder_bolt").torque.newton_metres).to eq(20.0)
-    expect(said(plan, "rotor_screws_out")).to match(/impact driver.*drilled.*spare/)
-    expect(said(plan, "pushed_off")).to start_with("If it sticks")
+    expect(said(plan, "rotor_screws_out")).to match(/impact driver.*drill.*spare/)
+    expect(said(plan, "pushed_off")).to start_with("If the rotor sticks")
     expect(plan.readiness.select(&:open?).map(&:text).join).not_to include("push-off")
     expect(parts(plan)).to include("rotor_screws" => 2)
   end
@@ -134,7 +134,7 @@ RSpec.describe "Jobs on pads and rotors" do
       "bracket_on"
     )
     expect_order(plan, "screw_open", "piston_home", "screw_closed", "clean_gloves")
-    expect(said(plan, "pads_in")).to include("squealer tab moves over")
+    expect(said(plan, "pads_in")).to include("squealer tab, move it over")
     expect(parts(plan)).to include("adjuster_plug" => 2, "pin_kit" => 2)
   end
 
@@ -171,7 +171,7 @@ RSpec.describe "Jobs on pads and rotors" do
     # spread springs go in with the bracket in its place, and the pin bolts were out: they are tightened
     expect(steps(plan)).not_to include("pin_bolts_out", "pin_bolts_in", "bracket_off", "unit_on")
     expect(line(plan, "slide_pin_bolt")).not_to be_nil
-    expect(said(plan, "piston_home")).to include("with two, both together")
+    expect(said(plan, "piston_home")).to include("push two together")
     # a drop each on two rotor screws and four pin bolts, none on the bracket bolts
     expect(plan.consumables.find { |each| each.id == "threadlocker" }.amount).to eq(6)
   end

@@ -99,7 +99,7 @@ RSpec.describe "Severities" do
       %w[apart seen-stop pad-metal pad-read-below-floor pad-doubted-below-floor pad-below-floor rotor-read-out]
     )
     expect(states["plan"]).to eq(
-      %w[seen-plan pad-read-at-limit pad-at-limit pad-due-soon pad-likely-due rotor-near-discard]
+      %w[seen-plan pad-read-at-limit pad-at-limit pad-due-soon pad-maybe-at-limit pad-likely-due rotor-near-discard]
     )
   end
 

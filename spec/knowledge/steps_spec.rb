@@ -25,7 +25,7 @@ RSpec.describe "The steps of a job" do
       steps.select { |each| each.gate && each.tighten.any? && !each.id.start_with?("bleed") },
       "unit-mix-up"
     )
-    expect_caution(giving("pedal_hard"), "pedal-hard")
+    expect_caution(giving("pedal_firm"), "pedal-firm")
     expect_caution(giving("raised"), "jack")
     expect_caution([step("rotor_off"), step("hub_off"), step("rotor_on")], "rotor-falls")
     expect_caution([step("service_mode")], "never-force-motor")
@@ -147,7 +147,7 @@ RSpec.describe "The steps of a job" do
     expect(lasting.reject { |fact| steps.any? { |each| each.takes.include?(fact) } }).to be_empty
     expect(step("corner_check").forbids).to include("caliper_open", "hose_open", "rotor_off", "bracket_off")
     expect(step("first_stops").forbids).to include("motor_open", "caliper_open", "hose_open", "wheel_off")
-    expect(step("first_stops").requires).to include("pedal_hard", "nuts_torqued", "level_ok")
+    expect(step("first_stops").requires).to include("pedal_firm", "nuts_torqued", "level_ok")
   end
 
   it "use every caution, consumable and tool there is, and name every fact" do

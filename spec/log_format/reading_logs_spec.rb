@@ -65,7 +65,7 @@ RSpec.describe "Reading logs" do
   it "finds every fault of a row at once" do
     header = "date,odometer,odometer_unit,axle,side,part,pad,event,method,value,upper,unit,overall"
     expect(faults("#{header}\n1890-01-01,-5,leagues,front,up,wheel,middle,read,caliper,8,,mm,yes")).to contain_exactly(
-      "2: date: 1890 cannot be the year: check the date.",
+      "2: date: 1890 can't be the year: check the date.",
       /\A2: odometer_unit:/,
       /\A2: side:/,
       /\A2: part:/,
@@ -82,7 +82,7 @@ RSpec.describe "Reading logs" do
     percent = "2025-01-01,9000,km,front,left,pad,inner,reading,caliper,8,,percent,"
     expect(faults([header, gauge, percent].join("\n"))).to contain_exactly(
       /\A2: upper: .*thicker/,
-      /\A3: unit: Percent/
+      /\A3: unit: Use percent/
     )
   end
 

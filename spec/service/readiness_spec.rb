@@ -33,7 +33,7 @@ RSpec.describe "Readiness of a job" do
     )
     know(front, %w[slide_pin_bolt.torque 30 N·m], %w[slide_pin_bolt.angle 90 °])
     expect(of("angle")).to contain_exactly(
-      include("text" => "Front slide pin bolts: a second stage of 90°.", "tickable" => true)
+      include("text" => "Front slide pin bolts: torque angle of 90°.", "tickable" => true)
     )
   end
 
@@ -50,7 +50,7 @@ RSpec.describe "Readiness of a job" do
     job
     ask(:post, look_overs, look_over("2026-05-10", "60000", *readings))
     expect(of("rotors_must")).to contain_exactly(
-      include("text" => "Front rotors stay in this plan, but the verdict is: replace both rotors.")
+      include("text" => "Front: the plan keeps the rotors, but the verdict is: replace both rotors.")
     )
     expect(ready.call).to eq("because" => "never")
     scope(%w[pads rotors_new])
@@ -77,7 +77,7 @@ RSpec.describe "Readiness of a job" do
       { entries: [{ key: "slide_pin_bolt.torque", value: "28", unit: "N·m", source: "typical" }] }
     )
     expect(of("doubt")).to contain_exactly(
-      include("text" => "Front slide pin bolts: the value does not come from the maker.")
+      include("text" => "Front slide pin bolts: the value isn't the manufacturer's.")
     )
   end
 
@@ -97,7 +97,7 @@ RSpec.describe "Readiness of a job" do
     expect(of("spares")).to all(include("blocks" => false))
     ask(:post, "/supplies", { kind: "part", item: "pads", axle: front, name: "Plain", lead_days: 3 })
     expect(of("parts").find { |item| item["id"] == "parts:front.pads" }["todo"]).to eq(
-      "Order “Plain” by Wed 20 May; tick it when it is there."
+      "Order “Plain” by Wed 20 May. Tick this when it has arrived."
     )
     ask(:post, "/jobs/#{job["id"]}/resolved", { item: "parts:front.pads", done: true })
     expect(of("parts").find { |item| item["id"] == "parts:front.pads" }["resolved"]).to be(true)

@@ -46,7 +46,7 @@ RSpec.describe Graver::Service::Training::Drills do
       )
       half = picture[:sleeve_mm] != picture[:sleeve_mm].floor
       slip = drilled("micrometer", seed).mark((value + (half ? -0.5 : 0.5)).round(2).to_s).slip
-      expect(slip).to match(half ? /half line below is bare/ : /not bare yet/)
+      expect(slip).to match(half ? /half line below is visible/ : /isn't visible yet/)
     end
   end
 
@@ -56,7 +56,7 @@ RSpec.describe Graver::Service::Training::Drills do
       # lines of the slide stand 0.95 mm apart
       meeting = (0..19).min_by { |line| (value + (line * 0.95)).then { |at| (at - at.round).abs } }
       expect(solution("vernier", seed)).to eq(format("%.2f mm", value.floor + (meeting * 0.05)))
-      expect(drilled("vernier", seed).mark(format("%.2f", value + 1)).slip).to include("whole millimetres are not")
+      expect(drilled("vernier", seed).mark(format("%.2f", value + 1)).slip).to include("whole millimetres aren't")
       expect(drilled("vernier", seed).mark(format("%.2f", value + 0.1)).right).to be(false)
       expect(drilled("vernier", seed).mark(format("%.2f", value + 0.05)).right).to be(true)
     end
@@ -87,7 +87,7 @@ RSpec.describe Graver::Service::Training::Drills do
     # a rotor under its limit that a reading on the lip would let pass
     done =
       seeds.find { |seed| drilled("lip", seed).question.picture.then { |each| each[:face_mm] < each[:discard_mm] } }
-    expect(drilled("lip", done).mark("a").because).to include("is done")
+    expect(drilled("lip", done).mark("a").because).to include("is worn out")
   end
 
   it "tells stuck pins, a corner that drags and mere errors apart" do

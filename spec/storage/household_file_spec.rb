@@ -44,11 +44,11 @@ RSpec.describe "The household's file" do
     File.write(path, "")
     refused["is empty"]
     File.write(path, "Dear diary")
-    refused["not a household"]
+    refused["a Graver data file"]
     expect(File.read(path)).to eq("Dear diary")
     FileUtils.rm(path)
     SQLite3::Database.new(path).tap { |other| other.execute("CREATE TABLE songs (title)") }.close
-    refused["not a household"]
+    refused["a Graver data file"]
     FileUtils.rm(path)
     open.tap { |store| 200.times { add(store) } }.close
     whole = File.binread(path)
@@ -128,10 +128,10 @@ RSpec.describe "The household's file" do
     store = open
     add(store)
     FileUtils.mv(path, "#{path}.away")
-    expect { add(store) }.to raise_error(Graver::NotSaved, /no longer there/)
+    expect { add(store) }.to raise_error(Graver::NotSaved, /is gone/)
     expect { store.reachable? }.to raise_error(Graver::NotSaved)
     FileUtils.cp("#{path}.away", path)
-    expect { add(store) }.to raise_error(Graver::NotSaved, /no longer there/)
+    expect { add(store) }.to raise_error(Graver::NotSaved, /is gone/)
     FileUtils.mv("#{path}.away", path)
     expect(add(store).name).to eq("Juniper")
     store.close

@@ -43,7 +43,7 @@ module JobHelper
 
   def do_step(key) = CarefulMechanic.new(-> { context }, job["id"]).do_step(key)
 
-  # What was noticed before is gone, where nothing else is said.
+  # What you noticed before is gone, where nothing else is said.
   def finish(**given)
     symptoms = ask(:get, address)["symptoms"].map { |each| { id: each["id"], gone: true } }
     ask(:post, address("/finish"), { odometer: { value: "60000" }, symptoms:, **given })

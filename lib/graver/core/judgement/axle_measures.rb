@@ -20,15 +20,21 @@ module Graver
           )
         end
 
+        # When to inspect next: because of wear, or because a year has passed since the last inspection.
         def looks(answer, most_days)
           due = answer.look_again_date(most_days) or return {}
-          overdue = answer.last_look && (answer.as_of_date - (answer.last_look + most_days)).to_i
+          by_time = answer.last_look && (answer.last_look + most_days)
+          days = (due - answer.as_of_date).to_i
           {
-            "look_again_days" => [(due - answer.as_of_date).to_i, 0].max,
-            "look_overdue_days" => overdue,
-            "last_look" => answer.last_look&.iso8601
+            "look_overdue_days" => by_time && (answer.as_of_date - by_time).to_i,
+            "last_look" => answer.last_look&.iso8601,
+            "inspect_on" => due.iso8601,
+            **(by_time && due < by_time ? { "inspect_wear_days" => days } : by_date(days))
           }
         end
+
+        # Overdue, or never inspected at all: rules of their own say so.
+        def by_date(days) = days.positive? ? { "inspect_time_days" => days } : {}
 
         def pads(answer, floor_mm)
           return { "pad_readings" => 0 } unless (result = answer.pads)
@@ -40,7 +46,7 @@ module Graver
             "floor_mm" => floor_mm,
             "thinnest_pad_mm" => thinnest(result),
             "pad_below_floor_chance" => chance_below(result, floor_mm),
-            "likely_due_chance" => result.first.chance_now,
+            "likely_due_chance" => (result.first.chance_now if result.unread.any?),
             "least_km" => result.first.quantile(CAREFUL),
             "look_again_km" => answer.look_again_at_either_km,
             **due(answer, result.read_first)
