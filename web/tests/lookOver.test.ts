@@ -111,7 +111,7 @@ describe("two versions of one look-over", () => {
     };
     expect(differences([wheel], mine, theirs)).toEqual([
       ["Odometer", "61200", "61300"],
-      ["Front left inner pad", "5 (6 does not go) mm", "metal"],
+      ["Front left inner pad", "5 (6 doesn't fit) mm", "metal"],
       ["Seen: left inner pad", "", "glazed"],
     ]);
     expect(differences([wheel], mine, mine)).toEqual([]);

@@ -71,7 +71,7 @@ describe("words", () => {
       entered_unit: "lbf·ft" as const,
       angle_degrees: 90,
     };
-    expect(torque({ ...line, entered_unit: "N·m" })).toBe("120 N·m (88.5 lbf·ft), then 90° further");
+    expect(torque({ ...line, entered_unit: "N·m" })).toBe("120 N·m (88.5 lbf·ft), then 90°");
     expect(readings({ ...line, entered_unit: "lbf·in" })[0]).toEqual([1062, "lbf·in"]);
     expect(torque({ ...line, angle_degrees: null })).toBe("88.5 lbf·ft (120 N·m)");
   });

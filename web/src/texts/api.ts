@@ -1,2 +1,2 @@
-export const unreachable = "The server cannot be reached. What you typed stays here; try again.";
-export const unreadable = "The server answered with something unreadable. Reload the page; what was saved is safe.";
+export const unreachable = "No connection to Graver. What you typed stays here: try again.";
+export const unreadable = "Graver's answer can't be read. Reload the page. What you saved is safe.";

@@ -1,3 +1,3 @@
 export const approachesGraver = "Approaches, Graver";
 export const whatTheyAre =
-  "Where practitioners disagree. What is chosen here holds for every job; a job's scope may have another one. The maker's manual comes first.";
+  "Where practitioners disagree. Your choice here applies to every job, unless you choose differently in a job's scope. The manufacturer's manual comes first.";

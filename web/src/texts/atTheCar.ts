@@ -3,13 +3,13 @@ export const leave = "Leave the steps";
 export const stepOf = "Step {at} of {all}";
 export const allSteps = "All steps";
 export const hideTheSteps = "Back to the step";
-export const howFar = "How far the job has come";
-export const noOrder = "The steps have no order yet: brake data are missing.";
-export const planAnew = "Plan it anew";
+export const howFar = "Progress of the job";
+export const noOrder = "The steps can't be put in order yet: brake data is missing.";
+export const planAnew = "Replan";
 export const next = "Next:";
 export const lastStepFinish = "That was the last step. Finish the job";
 export const back = "Back";
-export const later = "Later";
+export const later = "Skip for now";
 export const done = "Done";
 export const notDone = "Not done";
 export const nextStep = "Next";
@@ -17,16 +17,16 @@ export const notReadyYet = "Not ready yet";
 export const startJob = "Start job";
 export const jobIsClosed = "This job is closed";
 export const neverSkipped = "never skipped";
-export const notToBeSkipped = "not to be skipped";
+export const notToBeSkipped = "don't skip";
 export const firstComes = "First comes";
 export const atHand = "At hand";
 export const lastTimeDay = "Last time ({day}):";
 export const yourNote = "Your note:";
-export const doneAnotherWay = "Done another way:";
-export const notSavedYet = "Not saved yet: the server cannot be reached. Trying again.";
+export const doneAnotherWay = "Done differently:";
+export const notSavedYet = "Not saved yet: no connection to Graver. Trying again.";
 export const noteForNextTime = "Note for next time";
-export const howItWasDoneInstead = "How it was done instead";
-export const iDidItAnotherWay = "I did it another way";
+export const howItWasDoneInstead = "What you did instead";
+export const iDidItAnotherWay = "I did it differently";
 export const keepAsNote = "Save as a note: {of} {count}";
 export const tapOrSpace = "tap, or the space key";
 export const ofTarget = "of {target}";
@@ -35,11 +35,11 @@ export const fromNought = "Reset";
 export const startTimer = "Start timer";
 export const resetTimer = "Reset";
 export const timeIsUp = "Time is up";
-export const noFigure = "No figure on file";
+export const noFigure = "No value on file";
 export const wrenchAtSetting = "{wrench} at {setting} {unit}";
 export const inThisOrder = "In this order: {star}";
 export const measured = "Measured here";
-export const onFile = "read: {said}";
+export const onFile = "measured: {said}";
 export const severalPlaces = "23.8 23.9 23.8 23.7";
 export const unitOf = "Unit of {label}";
 export const saveReading = "Save reading";
@@ -47,12 +47,12 @@ export const saveReading = "Save reading";
 export const ANSWERS = {
   affirmed: "I measured again: it is right",
   earlier_wrong: "The earlier reading was wrong",
-  keep: "Save, marked doubtful",
+  keep: "Save as doubtful",
 };
-export const saveMarkedDoubtful = "Save, marked doubtful";
+export const saveMarkedDoubtful = "Save as doubtful";
 export const inTheLog = "In the log.";
 export const changeScope = "Change the scope";
-export const methodOf = "{label}: read with";
+export const methodOf = "{label}: measured with";
 export const tight = "tight";
 export const under = "not tight yet";
 export const open = "open";
@@ -67,7 +67,7 @@ export const simulatedWrench = "Made up by a simulated wrench.";
 export const reasonToKeep = "Reason to keep it";
 export const newBolt = "New bolt, tighten again";
 export const loosened = "Loosened, tighten again";
-export const keepIt = "Keep it, with the reason";
+export const keepIt = "Keep it and give the reason";
 export const notMarked = "{missing} of {all} {label} are not marked as tight.";
 export const allOfThemClicked = "All of them clicked";
 export const left = "left";
@@ -77,19 +77,19 @@ export const seriesOf = "{stops} times from {from} to {to}, {rest} s apart.";
 export const rotorWeighs = "A rotor of about {kg} kg, from its size.";
 export const rotorGuessed = "A rotor of about {kg} kg is assumed: enter its diameter and thickness in the brake data.";
 export const neverHoldHot =
-  "On an empty road and as the law allows. Never hold the brake at a standstill while it is hot: the pads print themselves onto the rotor.";
-export const whatItReckonsWith = "What it reckons with";
+  "On an empty road and as the law allows. Never hold the brake at a standstill while it is hot: hot pads leave deposits on the rotor.";
+export const whatItReckonsWith = "What it assumes";
 export const vehicleKg = "Vehicle, kg";
 export const frontShare = "Front axle brakes, %";
 export const airCelsius = "Air, °C";
 export const coolingMinutes = "Cools by two thirds in, min";
-export const reckonAgain = "Work it out again";
+export const reckonAgain = "Calculate again";
 export const energyBalance =
-  "What the vehicle loses in speed becomes heat, nine tenths of it in the rotors, evenly; between stops they cool towards the air. Real rotors are hotter at their faces for a moment. An estimate, no measurement.";
+  "The speed the vehicle loses becomes heat, nine tenths of it in the rotors, evenly spread. Between stops they cool towards the air. Real rotors are briefly hotter at their faces. This is an estimate, not a measurement.";
 export const byUnit = "{action}: {unit}";
-export const unitRuns = "It runs. Don't go by the sound: wait for the end.";
-export const unitDone = "End announced.";
-export const simulatedUnit = "Made up by a simulated unit.";
+export const unitRuns = "Running. Don't go by the sound: wait for the message that it has finished.";
+export const unitDone = "Finished.";
+export const simulatedUnit = "Made up by a simulated scan tool.";
 export const ACTIONS = {
   brake_open: "Open the parking brake",
   brake_close: "Close the parking brake",
@@ -98,7 +98,7 @@ export const ACTIONS = {
 };
 export const answerAbove = "Answer above";
 export const felt = "by feel";
-export const byFeelBecause = "No wrench reaches? Say why";
+export const byFeelBecause = "No wrench reaches it? Give the reason";
 export const allByFeel = "Tightened by feel";
 export const toBuyNow = "To buy now:";
 export const PAD_EVENTS = {

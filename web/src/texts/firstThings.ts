@@ -1,6 +1,6 @@
-export const title = "What it has";
+export const title = "Brakes on this vehicle";
 export const tapWhatYouSee =
-  "Tap what you see through the wheels; what you do not know can wait. Limits, sizes and torques are asked for when a job needs them.";
+  "Tap what you see through the wheels. What you don't know can wait. Graver asks for limits, sizes and torques when a job needs them.";
 export const axle = "{name} axle";
-export const startTheCheck = "Start the first look-over";
+export const startTheCheck = "Start the first inspection";
 export const later = "Later: to the vehicle";

@@ -1,7 +1,7 @@
 export const garageGraver = "Garage - Graver";
 export const yourGarageIsEmpty = "Your garage is empty";
 export const addTheFirstVehicleA =
-  "Add the first vehicle: a name, its kind, two axles. It takes two minutes; everything else can wait, and Graver says what waits for it.";
+  "Add the first vehicle: a name, its kind, two axles. It takes two minutes. Everything else can wait, and Graver says what it is needed for.";
 export const brakeFluidOverdueSinceDay = "Brake fluid overdue since {day}";
 export const nameName2AxleWear = "{name}, {name2} axle: wear";
 export const onDay = "on {day}";
@@ -9,10 +9,10 @@ export const planned = "planned";
 export const nothingKnownYet = "nothing known yet";
 export const padsAreAtTheirLimit = "pads are at their limit";
 export const byMonth = "by {month}";
-export const padsLastWhenLookAgain = "pads last {when}; look again {rest}";
-export const jobUnderWay = "{name}: a job is under way.";
-export const checkBegun = "{name}: a look-over is half entered, last gone on with on {day}.";
-export const goOnAtTheCar = "Go on at the car";
-export const resumeTheCheck = "Resume it";
-export const whenEachVehicleNeedsYou = "When each vehicle needs you: where 8 in 10 meet the limit, and what is next";
+export const padsLastWhenLookAgain = "pads last {when}. Inspect {rest}";
+export const jobUnderWay = "{name}: job in progress.";
+export const checkBegun = "{name}: unfinished inspection, last edited {day}.";
+export const goOnAtTheCar = "Continue at the car";
+export const resumeTheCheck = "Resume inspection";
+export const whenEachVehicleNeedsYou = "When each vehicle is due (8 in 10 range), and what's next";
 export const everyAxleOnTheTimeline = "Every axle, with rotors";

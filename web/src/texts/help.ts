@@ -3,37 +3,37 @@ export const titleGraver = "Help - Graver";
 export const howGraverThinks = "How Graver thinks";
 export const thinking: [string, string][] = [
   [
-    "What you read",
-    "A reading is kept as you entered it, with its unit and tool. Each way of reading has its own error: a micrometer a few hundredths, a caliper a tenth or two, a leaf gauge says between which leaves, the eye a millimetre. What cannot be true is asked about, never dropped.",
+    "What you measured",
+    "Graver keeps each reading as you entered it, with its unit and tool. Each method has its own error: a micrometer a few hundredths, a caliper a tenth or two, the eye a millimetre; a pad thickness gauge gives an interval. Graver asks about impossible readings and never drops them.",
   ],
   [
     "What it believes",
-    "Before any reading it supposes what is usual for pads and rotors, and says so. Your own readings take its place; two good ones outweigh it. All pads of an axle, and its earlier sets, are looked at together.",
+    "Before any reading Graver assumes typical wear, and says so. Your own readings replace it: two good ones outweigh it. It considers all pads of an axle and its earlier sets together.",
   ],
   [
     "What may have happened",
-    "Pads do not wear in a straight line. It weighs whether the axle changed its pace, one pad has begun to stick, or a whole day was read wrong, and says what it thinks likely.",
+    "Pads don't wear in a straight line. Graver weighs whether the axle's wear rate changed, one pad started to stick or a whole inspection was measured wrong, and tells you what is likely.",
   ],
   [
     "What it answers",
-    "Never one number: a range in which 8 in 10 such cases end, the middle, and where to look again so that a pad has hardly passed your limit by then. With little read the range is wide. Measuring once more narrows it; it says which measurement would most.",
+    "Never one number. You get a range in which 8 in 10 such cases end, its middle, and when to inspect, so that a pad is unlikely to have passed your limit by then. With few readings the range is wide. Another measurement narrows it, and Graver says which one helps most.",
   ],
   [
-    "What it does not know",
-    "It sees only what you entered. It does not feel your pedal or hear your brakes, and it knows no vehicle's limits and torques but those you gave it. A limit it does not have is no pass. The maker's manual, local law and licensed practice come first.",
+    "What it doesn't know",
+    "Graver knows only what you entered. It can't feel your pedal or hear your brakes, and it knows only the limits and torques you gave it. A missing limit isn't a pass. The manufacturer's manual, local law and licensed practice come first.",
   ],
   [
     "How a job is ordered",
-    "Each step says what it needs and what it gives; the order is proved to break none of it, also after you moved a step. Where a step keeps someone alive, nothing after it opens before it is done.",
+    "Each step lists what must be true before it. Graver proves the order against that, also after you move a step. Steps that keep someone alive can't be skipped.",
   ],
 ];
 export const howOften = "How often the forecast was right";
 export const simulated =
-  "On {logs} made-up logs whose end is known, in worlds it was not made for. The range is meant to hold 8 in 10; “look again” is meant to come too late in at most 1 in 20. How yours did stands on each wear page.";
-export const held = "Range held";
-export const late = "Looked too late";
-export const loss = "Loss against a straight line";
-export const inWhat = "In what";
+  "Tested on {logs} made-up logs with a known end, in conditions it wasn't tuned for. The range should hold 8 in 10. “Inspect by” should come too late in at most 1 in 20. Each wear page shows how yours did.";
+export const held = "Within range";
+export const late = "Inspected too late";
+export const loss = "Error compared with a straight line";
+export const inWhat = "Conditions";
 export const words = "Words";
 export const find = "Find a word";
 export const see = "See also: {see}";

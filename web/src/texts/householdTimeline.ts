@@ -1,8 +1,9 @@
 export const title = "Timeline";
 export const titleGraver = "Timeline - Graver";
-export const allAhead = "What lies ahead of all vehicles";
-export const bands = "Wide bands: pads, narrow ones: rotors, where 8 in 10 meet their limit; the stroke is the middle.";
+export const allAhead = "What is due for all vehicles";
+export const bands =
+  "Wide bars: pads. Narrow bars: rotors. A bar covers 8 in 10 cases; the line is the most likely date.";
 export const next = "What is next";
-export const nothing = "Nothing lies ahead yet: a look-over starts the forecast.";
+export const nothing = "Nothing is due yet. Start an inspection: it starts the forecast.";
 export const saveAll = "Save as a calendar file";
 export const until = "until {day}";

@@ -11,5 +11,5 @@ export const odometerIn = "Odometer in";
 export const kilometres = "Kilometres";
 export const miles = "Miles";
 export const itGetsAFrontAnd =
-  "It gets a front and a rear axle. Limits, sizes and torques can wait; each says what waits for it.";
+  "It gets a front and a rear axle. Limits, sizes and torques can wait: each says what it is needed for.";
 export const addVehicle = "Add vehicle";

@@ -1,9 +1,9 @@
-export const unreadable = "This is no picture that can be read here. Take a photo, or choose a JPEG or PNG.";
+export const unreadable = "This picture can't be read. Take a photo, or choose a JPEG or PNG.";
 export const takePhoto = "Add photo";
 export const photoOf = "Photo of {day}";
 export const remove = "Remove photo";
 export const close = "Close";
-export const waiting = "Not saved yet: the server cannot be reached. Trying again.";
-export const asItWas = "As it was before";
+export const waiting = "Not saved yet: no connection to Graver. Trying again.";
+export const asItWas = "Before";
 export const lastTime = "Last time";
 export const photos = "Photos";

@@ -1,21 +1,21 @@
 export const practiceGraver = "Practice, Graver";
 export const practice = "Practice";
 export const whatItIs =
-  "Before the first real job: read what is drawn, decide, put steps in order. Marked by the rules that judge your own readings. Nothing of it goes into a log.";
-export const drills = "Drills";
+  "Practise before your first job: read the drawings, decide, put steps in order. Graver marks you by the rules it uses for your own readings. Nothing goes into a log.";
+export const drills = "Exercises";
 export const rightOfDone = "{right} of {done} right";
 export const right = "Right.";
 export const notQuite = "Not quite: {should}";
-export const another = "Another one";
+export const another = "Next exercise";
 export const yourReading = "Your reading";
 export const answers = "Answers";
 export const place = "place {at}";
 export const noPlace = "no place yet";
 export const check = "Check";
 export const mm = "mm";
-export const aMicrometer = "Sleeve and thimble of a micrometer";
+export const aMicrometer = "Micrometer sleeve and thimble";
 export const aVernier = "Rule and slide of a vernier caliper";
-export const aDialGauge = "A dial gauge, its needle at the lowest and at the highest place";
+export const aDialGauge = "A dial indicator, its needle at the lowest and the highest point";
 export const aRotorCutThrough = "A rotor cut through, with four places to measure at";
 export const edgeOfTheRotor = "edge of the rotor";
 export const towardsTheHub = "towards the hub";

@@ -1,6 +1,6 @@
 export const undoes = "Undo, Ctrl Z";
 export const dismiss = "Dismiss";
-export const notUndone = "Could not be undone: {message}";
+export const notUndone = "Can't be undone: {message}";
 export const nameArchived = "{name} archived.";
 export const jobCancelled = "Job cancelled.";
 export const stepSkipped = "Step skipped.";

@@ -1,7 +1,7 @@
-export const goes = "goes;";
-export const labelSmallestLeafThatDoes = "{label}: smallest leaf that does not go in";
-export const doesNot = "does not";
-export const takeBackPlaceValueTaken = "Take back place {value}: {taken}";
+export const goes = "fits;";
+export const labelSmallestLeafThatDoes = "{label}: thinnest gauge that doesn't fit";
+export const doesNot = "doesn't";
+export const takeBackPlaceValueTaken = "Remove place {value}: {taken}";
 export const unitUnit = "Unit: {unit}";
 export const methodLabel = "Method: {label}";
 export const any = "any";
@@ -11,9 +11,9 @@ export const frictionOnly = "friction only";
 export const send = "Send";
 /** What an answer to a question means, before the question itself. */
 export const ANSWERED = {
-  affirmed: "Measured again and right: it counts. ",
-  keep: "Kept with a doubt: ",
-  earlier_wrong: "The earlier reading will count no more. ",
+  affirmed: "Measured again, it counts. ",
+  keep: "Saved as doubtful: ",
+  earlier_wrong: "The earlier reading no longer counts. ",
 };
 export const betweenMmAndMm2Mm = "between {mm} and {mm2} mm";
 export const mmMmValue = "{mm} mm, ± {value}";
@@ -22,9 +22,9 @@ export const variesBy = "varies by";
 export const restSpreadMmMm = "; {rest} {spreadMm} mm";
 export const severalPlacesRoundInsideThe = "; several places round, inside the lip, Enter after each";
 export const severalPlacesRoundInsideThe2 =
-  "Several places round, inside the lip; Enter after each, empty Enter to go on";
-export const thinnestPlaceSeveralWithA = "Thinnest place; several with a blank between";
-export const dialGaugeRotorBoltedTo = "Dial gauge, rotor bolted to a clean hub";
+  "Several places round, inside the lip. Enter after each, Enter on an empty field to continue";
+export const thinnestPlaceSeveralWithA = "Thinnest spot; put spaces between several readings";
+export const dialGaugeRotorBoltedTo = "Dial indicator, rotor clamped to a clean hub";
 export const itNeverCountsOnThis = ": it never counts on this vehicle";
 export const simulatedRest = "Simulated{rest}.";
 export const theGaugeSendsTextYou = "The gauge sends {text}; you typed {typed}.";
@@ -38,41 +38,41 @@ export const withPlate = "With plate";
 export const frictionOnly2 = "Friction only";
 export const answered = "Answered";
 export const twoVersions = "Two versions";
-export const anotherWindowWentOnWith = "Another window went on with this look-over.";
-export const anotherWindowHasSavedThis = "Another window has saved this look-over";
-export const whatYouTypedHereIs = "What you typed here is still on this screen, and not in the log.";
-export const goOnWithTheseEntries = "Go on with these entries";
+export const anotherWindowWentOnWith = "This inspection was continued in another window.";
+export const anotherWindowHasSavedThis = "This inspection was saved in another window";
+export const whatYouTypedHereIs = "What you typed is still on this screen, but isn't in the log.";
+export const goOnWithTheseEntries = "Continue with these entries";
 export const discardTheseEntries = "Discard these entries";
-export const anotherWindowWentOnWith2 = "Another window went on with this look-over";
+export const anotherWindowWentOnWith2 = "This inspection was continued in another window";
 export const here = "Here";
 export const theOtherWindow = "The other window";
-export const bothSayTheSame = "Both say the same.";
-export const keepWhatIsHere = "Keep what is here";
-export const useTheOtherWindows = "Use the other window's";
+export const bothSayTheSame = "Both are the same.";
+export const keepWhatIsHere = "Keep this version";
+export const useTheOtherWindows = "Use the other window's version";
 export const orderOfTheWheels = "Order of the wheels";
 export const startAt = "Start at";
 export const go = "Go";
-export const firstAtEachWheel = "First at each wheel";
-export const readAtEachWheel = "Read at each wheel";
-export const theReaderSendsTextYou = "The reader sends {text}; you typed {typed}.";
-export const axleNameLookOver = "{axleName} look-over";
-export const lookOver = "Look-over";
+export const firstAtEachWheel = "First part at each wheel";
+export const readAtEachWheel = "Measured at each wheel";
+export const theReaderSendsTextYou = "The scan tool sends {text}; you typed {typed}.";
+export const axleNameLookOver = "{axleName} inspection";
+export const lookOver = "Inspection";
 export const savedAsYouType = "Saved as you type";
 export const saving = "Saving…";
-export const notSavedYetTheServer = "Not saved yet: the server cannot be reached. Trying again";
+export const notSavedYetTheServer = "Not saved yet: no connection to Graver. Trying again";
 export const allWheels = "All wheels";
 export const oneAtATime = "One at a time";
 export const connectAgain = "Connect again";
 export const readFromTheVehicle = "Read from the vehicle";
 export const connectedGauge = "Connected gauge";
 export const enterWhatTheOdometerOf = ": enter what the odometer of this vehicle shows";
-export const theFirstLookOverOf = "The first look-over of this vehicle: the baseline for everything after.";
+export const theFirstLookOverOf = "This vehicle's first inspection: the baseline for all later ones.";
 export const lastOdometerValueOdometerUnitOnDay = "Last: {odometerValue} {odometerUnit} on {day}.";
-export const newAxleNamePadsWentOn = "New {axleName} pads went on";
+export const newAxleNamePadsWentOn = "New {axleName} pads were fitted";
 export const newAxleNameRotors = "New {axleName} rotors";
 export const readingsOfTheAxleNameAre =
-  "Readings of the {axleName} are then those of the new {filter}; the old ones go into a look-over of their own, saved before.";
-export const theRestIsMarkedOK = "The rest is marked OK";
+  "The {axleName} readings are then those of the new {filter}. Enter the old ones in a separate inspection first.";
+export const theRestIsMarkedOK = "Everything else is marked OK";
 export const everythingElseOK = "Everything else OK";
 export const back = "Back";
 export const next = "Next";
@@ -81,19 +81,19 @@ export const vehicle = "Vehicle";
 export const readTheLevelFromThe = "Read the level from the vehicle";
 export const simulatedLevelRest = "Simulated level{rest}.";
 export const whatYouNoticedForNext = "what you noticed, for next time";
-export const saveLookOver = "Save look-over";
+export const saveLookOver = "Save inspection";
 export const startOver = "Start over";
 export const notSavedTheServerCannot =
-  "Not saved: the server cannot be reached. What you typed stays here; press Save again when it is back.";
-export const whileYouCanSeeIt = "While you can see it: {count} {count|thing|things} not known yet ({asks})";
+  "Not saved: no connection to Graver. What you typed stays here: press Save again when it is back.";
+export const whileYouCanSeeIt = "While you can see it: {count} {count|thing|things} still unknown ({asks})";
 export const oneQuestioned = ", one questioned";
 export const labelDoneOfCountRead = "{label}: {done} of {count} read{rest}";
-export const startedOver = "Started over; what was entered is in the bin";
-export const tookOver = "Took over what the other window has";
+export const startedOver = "Started over. Your earlier entries are in the bin";
+export const tookOver = "Using the other window's version";
 export const odometer = "Odometer";
 export const day = "Day";
 export const note = "Note";
 export const newParts = "New parts";
-export const doesNotGo = "({leaf} does not go)";
+export const doesNotGo = "({leaf} doesn't fit)";
 export const itemsMarkedOk = "{set} {set|item|items} marked OK";
-export const notSavedYetFields = "Not saved yet: check the {count|field|fields} marked above. Nothing is lost.";
+export const notSavedYetFields = "Not saved yet: correct the {count|field|fields} marked above. Nothing is lost.";

@@ -111,7 +111,6 @@
             )}{/if}.
           {#if table.trial.duplicates}<br />{say(texts.countLeftOutTheLog, {
               count: count(table.trial.duplicates, texts.readings),
-              count2: table.trial.duplicates,
             })}{/if}
           {#if table.trial.bad_rows}<br />{say(texts.countLeftOutForThese, {
               count: count(table.trial.bad_rows, texts.rows),

@@ -57,7 +57,7 @@
           </span>
         {/if}
         <p class="quiet" class:fault={faults[ask.key]}>
-          {faults[ask.key] || `${upperFirst(ask.waits)}. ${upperFirst(ask.find)}.`}
+          {faults[ask.key] || `${ask.waits} ${upperFirst(ask.find)}.`}
         </p>
       </div>
     {/each}
