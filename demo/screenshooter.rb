@@ -27,7 +27,7 @@ class Screenshooter
     "job-parts" => ["/#/jobs/1/parts", "Set of pads", DESK, "dark"],
     "torque" => ["/#/jobs/1/torque", "Wheel nuts", DESK, "light"],
     "job-money" => ["/#/jobs/1/money", "over its life", DESK, "light"],
-    "at-the-car" => ["/#/jobs/2/car/rear.left.pin_bolts_in", "Slide pin bolts in by hand", PHONE, "light"],
+    "at-the-car" => ["/#/jobs/2/car/rear.left.pin_bolts_in", "Start the slide pin bolts by hand", PHONE, "light"],
     # what changes the log or a job comes last: the others show it as it was
     "look-over" => ["/#/look-overs/8", "Readings", DESK, "light"],
     "logbook" => ["/#/logbook", "Open an entry", DESK, "light"]
@@ -89,13 +89,13 @@ class Screenshooter
   def walk(session)
     session.find_by_id("odometer").click
     type(session, "101250", "3.6", "6.5", "23.79", "", "5.4", "11.2")
-    session.assert_text("Save, marked doubtful")
+    session.assert_text("Save as doubtful")
   end
 
   def walk_on(session)
     session.click_button("Front right: 2 of 3 read, one questioned")
     session.find_by_id("value-1_right_outer").click
-    session.assert_text("Save, marked doubtful")
+    session.assert_text("Save as doubtful")
   end
 
   def enlarge(session)

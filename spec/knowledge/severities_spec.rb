@@ -103,6 +103,11 @@ RSpec.describe "Severities" do
     )
   end
 
+  it "names a mark by its part, side and face as a mechanic says it" do
+    named = ->(id) { KNOWLEDGE.wheel_items.find { |item| item.id == id }.named("left", "inner") }
+    expect([named["pad"], named["rotor_face"]]).to eq(["left inner pad", "left rotor, inner face"])
+  end
+
   it "tries the graver before the milder wherever only the first of a group counts" do
     rank = %w[stop plan watch good]
     rules

@@ -12,7 +12,7 @@ RSpec.describe "Access to the screens", :demo do
     {
       "/#/" => "Garage",
       "/#/vehicles/1" => "Juniper",
-      "/#/vehicles/1/look-over" => "Look-over",
+      "/#/vehicles/1/look-over" => "Inspection",
       "/#/vehicles/1/findings" => "Findings",
       "/#/axles/1/wear" => "Front wear",
       "/#/axles/5/brake-data" => "Front brake data",
@@ -102,7 +102,7 @@ RSpec.describe "Access to the screens", :demo do
     word = page.find("button.word", text: "slide pins", match: :first)
     page.execute_script("arguments[0].focus()", word)
     type :Enter
-    expect(page).to have_css("[role=note]", text: "What a floating caliper slides on", visible: true)
+    expect(page).to have_css("[role=note]", text: "The pin a floating caliper slides on", visible: true)
     type :Escape
     expect(page).to have_no_css("[role=note]:popover-open")
   end

@@ -14,28 +14,28 @@ RSpec.describe "At the car", :demo do
 
   it "shows one step at a time and goes on when it is done, over a reload, back and later" do
     page.visit "/#/jobs/2/car"
-    expect(page).to have_css(".line", text: "Push the piston slowly and fully home").and have_text("Step 18 of 47")
+    expect(page).to have_css(".line", text: "Push the piston slowly all the way back").and have_text("Step 18 of 49")
     page.refresh
     page.click_button "Done"
-    expect(page).to have_css(".line", text: "Clean gloves on").and have_text("Step 19 of 47")
+    expect(page).to have_css(".line", text: "Put on clean gloves").and have_text("Step 19 of 49")
     expect(ticked).to include("rear.left.piston_home")
     page.click_button "Back"
     expect(page).to have_css(".line.done", text: "Push the piston slowly")
     page.click_button "Not done"
     expect(page).to have_button("Done")
-    page.click_button "Later"
+    page.click_button "Skip for now"
     # what it waits for stands there, and a tick that is refused leaves it in front
     expect(page).to have_css(".waits", text: "Rear left: Push the piston slowly")
     page.click_button "Done"
-    expect(page).to have_css("[role=alert]", text: "First comes").and have_css(".line", text: "Clean gloves on")
+    expect(page).to have_css("[role=alert]", text: "First comes").and have_css(".line", text: "Put on clean gloves")
     page.within(".waits") { page.click_button "Rear left: Push the piston slowly" }
-    expect(page).to have_text("Step 18 of 47")
+    expect(page).to have_text("Step 18 of 49")
   end
 
   it "has every step to jump to, and figures to read at arm's length" do
     page.visit "/#/jobs/2/car"
     page.click_button "All steps"
-    page.within("nav[aria-label='Steps']", match: :first) { page.click_button "Wheel nuts to torque in star order" }
+    page.within("nav[aria-label='Steps']", match: :first) { page.click_button "Torque the wheel nuts in a star pattern" }
     expect(page).to have_css(".torque .figure", text: /\d+ (N·m|lbf·ft)/).and have_text("wheel nuts")
     expect(page).to have_css(".caution", text: "Read the unit on the wrench")
     expect(page).to have_no_css("header:not(.top)")
@@ -55,7 +55,7 @@ RSpec.describe "At the car", :demo do
 
   it "sees what another device ticks, and keeps its own ticks while the server is away" do
     page.visit "/#/jobs/2/car"
-    expect(page).to have_text("Step 18 of 47")
+    expect(page).to have_text("Step 18 of 49")
     Graver::Service::Planning::JobTicks.new(context.for_request).tick(2, ["rear.left.piston_home"], true)
     expect(page).to have_css(".line.done", text: "Push the piston slowly", wait: 8)
     page.click_button "Next"
@@ -102,7 +102,7 @@ RSpec.describe "At the car", :demo do
     page.click_button "Save"
     expect(page).to have_text("In the log.")
     # nothing in the job sees to it yet
-    expect(page).to have_text("Left piston: boot torn. Add “Calipers renewed, both sides”?")
+    expect(page).to have_text("Left piston: boot torn. Add “New calipers, both sides”?")
     Tempfile.create(%w[boot .jpg], binmode: true) do |photo|
       photo.write(Camera.photo(orientation: 6))
       photo.flush
@@ -110,7 +110,7 @@ RSpec.describe "At the car", :demo do
       expect(page).to have_css("button[aria-label^='Photo of'] img")
     end
     page.visit "/#/jobs/1/car/#{ERB::Util.url_encode("front.left.pads_in")}"
-    expect(page).to have_css("h3", text: "As it was before")
+    expect(page).to have_css("h3", text: "Before")
     seen = context.store.look_overs.of_vehicle(1).last.conditions.map { |row| [row.item, row.mark] }
     expect(seen).to contain_exactly(%w[piston boot_torn], %w[hose sound])
   end
@@ -177,7 +177,7 @@ RSpec.describe "At the car", :demo do
     page.click_button "Save"
     expect(page).to have_css("button.tight", text: "N·m")
     page.click_button "All of them clicked"
-    expect(page).to have_no_css(".line", text: "Slide pin bolts in by hand")
+    expect(page).to have_no_css(".line", text: "Start the slide pin bolts by hand")
     expect(context.store.jobs.find(2).torques.map { |each| each.values_at("bolt", "verdict", "simulated") }).to eq(
       [[1, "ok", true], [2, "clicked", false]]
     )
@@ -191,19 +191,19 @@ RSpec.describe "At the car", :demo do
     CarefulMechanic.new(-> { context.for_request }, 2).do_all(keys.take(keys.index("reset_counter")) - ticked)
     page.refresh
     page.click_button "Reset the counter: Simulated diagnostic reader"
-    expect(page).to have_text("wait for the end")
-    expect(page).to have_text("End announced.", wait: 8)
+    expect(page).to have_text("wait for the message")
+    expect(page).to have_text("Finished.", wait: 8)
   end
 
   it "draws how warm the rotors get in the bed-in, and reckons again with other figures" do
     page.visit "/#/jobs/1/car/bed_in"
     expect(page).to have_css("section[aria-label='Bed-in coach'] circle", count: 8).and have_text("hardly warms")
-    page.find("summary", text: "What it reckons with").click
+    page.find("summary", text: "What it assumes").click
     page.fill_in "Vehicle, kg", with: "heavy"
-    page.click_button "Work it out again"
+    page.click_button "Calculate again"
     expect(page).to have_css(".fault", text: "Enter a number")
     page.fill_in "Vehicle, kg", with: "5000"
-    page.click_button "Work it out again"
+    page.click_button "Calculate again"
     expect(page).to have_text("warm enough to bed in")
     page.find(".count").click
     expect(page).to have_css("circle.done", count: 1)

@@ -13,7 +13,7 @@ RSpec.describe "The frame in the browser", :demo do
     expect(page).to have_title("Juniper: front wear")
     bar.click_link "Next vehicle, Mule"
     expect(page).to have_title("Mule: front wear").and have_css("h1", text: "Front wear")
-    expect(bar).to have_link("Jobs under way", exact: false)
+    expect(bar).to have_link("Jobs in progress", exact: false)
     bar.click_link "Findings"
     expect(page).to have_title("Mule: findings")
     page.click_link "Garage"
@@ -22,7 +22,7 @@ RSpec.describe "The frame in the browser", :demo do
 
   it "announces in the garage what was begun, and goes on with it by one key" do
     page.visit "/#/"
-    expect(page).to have_text("Mule: a job is under way.")
+    expect(page).to have_text("Mule: job in progress.")
     type "g"
     expect(page).to have_css("body.at-the-car")
   end
@@ -47,7 +47,7 @@ RSpec.describe "The frame in the browser", :demo do
     page.visit "/#/settings"
     page.select "United Kingdom, cars: 1.5 mm", from: "Inspection that counts"
     type :Enter
-    expect(page).to have_text("Under it a car fails the periodic inspection.")
+    expect(page).to have_text("Below it a car fails the periodic inspection.")
     expect(context.store.preferences.all["schools"]).to include("inspection" => "uk")
     page.click_link "Approaches"
     expect(page).to have_select("Inspection that counts", selected: "United Kingdom, cars: 1.5 mm")
@@ -61,12 +61,12 @@ RSpec.describe "The frame in the browser", :demo do
     expect(page).to have_css("html[theme='white'][data-contrast]")
     page.refresh
     expect(page).to have_css("html[data-contrast]").and have_checked_field("High contrast")
-    page.choose "As the system"
-    page.fill_in "A shop's hour", with: "dear"
-    page.within("form", text: "A shop's hour") { page.click_button "Save" }
+    page.choose "Same as the system"
+    page.fill_in "A shop's hourly rate", with: "dear"
+    page.within("form", text: "A shop's hourly rate") { page.click_button "Save" }
     expect(page).to have_css(".fault", text: /Enter a/)
-    page.fill_in "A shop's hour", with: "95"
-    page.within("form", text: "A shop's hour") { page.click_button "Save" }
+    page.fill_in "A shop's hourly rate", with: "95"
+    page.within("form", text: "A shop's hourly rate") { page.click_button "Save" }
     expect(page).to have_text("Saved.")
     expect(context.store.preferences.all["money"]).to include("labour_rate" => "95")
   end

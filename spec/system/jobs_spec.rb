@@ -15,26 +15,26 @@ RSpec.describe "Planning a job", :demo do
     page.click_button "Cancel"
     page.find("nav.parts a", text: "Parts").click
     part("Abutment clips for the whole axle").click_button "Ask the counter"
-    expect(page).to have_text("A simulated counter answers")
+    expect(page).to have_text("A simulated parts counter")
     page.first(".offers").click_button "Choose this one", match: :first
     page.within("section[aria-label='To order']") do
       expect(part("Abutment clips for the whole axle")).to have_text("order by")
     end
     part("Rotor").click_button "Details: Rotor"
     part("Rotor").click_button "Enter a part"
-    page.fill_in "What it is called", with: "Other rotor"
+    page.fill_in "Name", with: "Other rotor"
     page.fill_in "Diameter (mm)", with: "302"
-    page.fill_in "Days to get it", with: "soon"
+    page.fill_in "Delivery time (days)", with: "soon"
     page.click_button "Save"
     expect(page).to have_text("Enter a whole number of days")
-    page.fill_in "Days to get it", with: "3"
+    page.fill_in "Delivery time (days)", with: "3"
     page.click_button "Save"
     page.choose "Other rotor", allow_label_click: true
     expect(part("Rotor")).to have_text("Differs: diameter 302 mm, the old one's 288 mm")
     page.choose "Rotor, coated", allow_label_click: true
     expect(part("Rotor")).to have_text("Fits: diameter 288 mm")
     page.click_link "Open items"
-    expect(page).to have_text("draw off").and have_text("no wrench of yours reaches 28 N·m")
+    expect(page).to have_text("draw off").and have_text("none of your wrenches reaches 28 N·m")
     # All but the gloves are settled elsewhere meanwhile.
     job = context.store.jobs.find(1)
     open =
@@ -57,7 +57,7 @@ RSpec.describe "Planning a job", :demo do
   it "changes scope and order, and says why it cannot" do
     page.visit "/#/jobs/1/scope"
     page.within("section[aria-label='front axle']") { page.choose "stay", allow_label_click: true }
-    page.fill_in "Why otherwise than the verdict?", with: "New ones next spring"
+    page.fill_in "Reason for not following the verdict", with: "New ones next spring"
     page.click_button "Confirm"
     expect(page).to have_text("Your reason: New ones next spring").and have_no_text("new rotors")
     page.within("section[aria-label='rear axle']") do
@@ -72,7 +72,7 @@ RSpec.describe "Planning a job", :demo do
     page.click_button "Save"
     expect(page).to have_css("li", text: "Feel the hub for play").and have_text("your own step")
     page.within("[data-step='front.left.hook']") { page.click_button "Skip step" }
-    expect(page).to have_css("[role=alert]", text: "requires that the hook hangs ready")
+    expect(page).to have_css("[role=alert]", text: "requires that the hook is ready")
     page.within("[data-step='bed_in']") { page.click_button "Skip step" }
     expect(page).to have_css("h2", text: "Left out by you")
     page.click_link "Money and fluid"
@@ -80,8 +80,8 @@ RSpec.describe "Planning a job", :demo do
     page.click_button "Enter a shop's quote"
     page.fill_in "A shop's quote for the same (€)", with: "640"
     page.click_button "Save quote"
-    expect(page).to have_text("€ 640").and have_text("What it saves cannot be said yet").and have_text(
-                  "The shop's quote has them in."
+    expect(page).to have_text("€ 640").and have_text("To see the saving, enter the price of").and have_text(
+                  "The shop's quote includes them."
                 )
   end
 end

@@ -11,7 +11,7 @@ RSpec.describe "Journeys in the browser" do
     page.fill_in "Your name for it", with: "Juniper"
     page.click_button "Add vehicle"
     page.within("section[aria-label='rear axle']") { page.click_button "Floating, on two slide pins" }
-    expect(page).to have_css("[aria-pressed='true']", count: 1).and have_link("Start the first look-over")
+    expect(page).to have_css("[aria-pressed='true']", count: 1).and have_link("Start the first inspection")
     page.click_link "Juniper"
     expect(page).to have_css("h1", text: "Juniper")
   end
@@ -71,8 +71,8 @@ RSpec.describe "Journeys in the browser" do
     expect(page).to have_css(".chart .interval", minimum: 1)
     page.click_link "Plan a job", match: :first
     # sound pads ask for nothing but a look; the owner renews them all the same
-    expect(page).to have_text("look and measure, wheels off")
-    page.fill_in "Day (may stay open)", with: Date.new(2026, 5, 23)
+    expect(page).to have_text("inspect, wheels off")
+    page.fill_in "Date (optional)", with: Date.new(2026, 5, 23)
     page.click_button "Plan this job"
     expect(page).to have_text("23 May 2026").and have_css("[aria-current=step]", text: "draft")
     page.click_link "Scope"
@@ -85,8 +85,8 @@ RSpec.describe "Journeys in the browser" do
     expect(page).to have_text("28N·m").and have_text("20.7lbf·ft")
     page.click_link "Steps"
     page.click_button "All steps on one page"
-    expect(page).to have_text("Do not move the vehicle before the pedal or lever is hard")
-    page.check "Clear the open items; read the maker's manual for this axle.", allow_label_click: true
+    expect(page).to have_text("Don't move the vehicle until the pedal (lever) is firm")
+    page.check "Clear the open items. Read the manufacturer's manual for this axle.", allow_label_click: true
     expect(page).to have_link("Steps", text: %r{1/\d+})
     page.driver.browser.page.command("Emulation.setEmulatedMedia", media: "print")
     expect(page).to have_text("Before anything is undone").and have_no_button("Mark as ready")
@@ -117,7 +117,7 @@ RSpec.describe "Journeys in the browser" do
     )
     page.refresh
     open_look_over
-    page.click_button "Save look-over"
+    page.click_button "Save inspection"
     expect(page).to have_text("Enter a number, for example 7.5.").and have_text("Enter a reading or a mark first.")
 
     page.find_by_id("odometer").click
@@ -125,16 +125,16 @@ RSpec.describe "Journeys in the browser" do
     expect(page).to have_text("This is less than the 60000 km logged on 10 Jan 2026").and have_text(
             "Enter a number such as 8.4"
           ).and have_text("Was the plate included?")
-    page.click_button "Save look-over"
+    page.click_button "Save inspection"
     expect(page).to have_text("Not saved yet: check the fields marked above. Nothing is lost.")
     expect(page).to have_text("Saved as you type")
 
     page.refresh
     expect(page).to have_field("odometer", with: "59000").and have_field("value-1_left_inner", with: "hh")
-    expect(page).to have_field("value-1_left_outer", with: "13,6").and have_button("Take back place 1: 12..5")
+    expect(page).to have_field("value-1_left_outer", with: "13,6").and have_button("Remove place 1: 12..5")
     page.fill_in "odometer", with: "61200"
     page.fill_in "value-1_left_inner", with: "8.6"
-    page.click_button "Take back place 1: 12..5"
+    page.click_button "Remove place 1: 12..5"
     expect(page).to have_text("Was the plate included?")
     page.find_by_id("value-1_left_outer").click
     type "k"
@@ -145,12 +145,12 @@ RSpec.describe "Journeys in the browser" do
     page.find_by_id("value-1_left_outer").click
     type "k"
     expect(page).to have_text("Kept with a doubt")
-    page.click_button "Save look-over"
+    page.click_button "Save inspection"
     expect(page).to have_css("h1", text: "Findings")
     page.click_link "Juniper"
     expect(page).to have_css("h1", text: "Juniper")
     rows = context.store.look_overs.of_vehicle(1).last.readings
-    expect(rows.map(&:doubt)).to match([nil, /more than there can be/])
+    expect(rows.map(&:doubt)).to match([nil, /more friction material than/])
     expect(rows.last.doubts.map { |doubt| [doubt.value, doubt.answer] }).to eq([%w[13,6 again], %w[13,7 keep]])
   end
 
@@ -169,24 +169,24 @@ RSpec.describe "Journeys in the browser" do
     draft = context.store.drafts.find(1)
     context.store.drafts.save(1, draft.content.merge("odometer" => "61234"), revision: draft.revision, at: "elsewhere")
     type :Enter, "8"
-    expect(page).to have_css("h2", text: "Another window went on with this look-over").and have_css(
+    expect(page).to have_css("h2", text: "This inspection was continued in another window").and have_css(
             "tr",
             text: /Odometer\s+61200\s+61234/
           )
-    page.click_button "Use the other window's"
-    expect(page).to have_field("odometer", with: "61234").and have_text("Took over what the other window has")
+    page.click_button "Use the other window's version"
+    expect(page).to have_field("odometer", with: "61234").and have_text("Using the other window's version")
     page.click_button "Undo", match: :first
     expect(page).to have_field("odometer", with: "61200").and have_field("value-1_left_inner", with: "8")
     expect(page).to have_text("Saved as you type")
     # the other window saves it: this one's save is not taken for its own
     context.store.drafts.remove(1)
-    page.click_button "Save look-over"
-    expect(page).to have_css("h2", text: "Another window has saved this look-over")
+    page.click_button "Save inspection"
+    expect(page).to have_css("h2", text: "This inspection was saved in another window")
     expect(context.store.look_overs.of_vehicle(1)).to be_empty
     page.click_button "Discard these entries"
     expect(page).to have_css("h1", text: "Juniper")
     page.visit "/#/bin"
-    page.click_button "Restore look-over"
+    page.click_button "Restore inspection"
     expect(page).to have_text("Restored: look-over of Juniper.")
     expect(context.store.drafts.find(1).content["odometer"]).to eq("61200")
   end
@@ -202,9 +202,9 @@ RSpec.describe "Journeys in the browser" do
         page.within("[role=dialog]") { page.click_button choice }
         expect(page).to have_no_css("[role=dialog]")
       end
-    rename.call("Mule", "Donkey", "Save mine")
+    rename.call("Mule", "Donkey", "Save my version")
     expect(page).to have_css("h1", text: "Donkey")
-    rename.call("Mule", "Ass", "Use the other")
+    rename.call("Mule", "Ass", "Use the other version")
     expect(page).to have_css("h1", text: "Mule")
     expect(context.store.vehicles.find(1).name).to eq("Mule")
   end

@@ -17,7 +17,7 @@ RSpec.describe "Measuring in the browser", :demo do
     open_round(1)
     page.find("summary", text: "Order of the wheels").click
     page.select "Rear right", from: "Start at"
-    page.select "outer pad", from: "First at each wheel"
+    page.select "outer pad", from: "First part at each wheel"
     expect(page.all(".strip .name").map(&:text)).to eq(
       ["Rear right", "Rear left", "Front left", "Front right", "Vehicle and finish"]
     )
@@ -38,7 +38,7 @@ RSpec.describe "Measuring in the browser", :demo do
     expect(page).to have_text("enter a value from 0 to 15 %")
     page.fill_in "Water in the fluid (%)", with: "2,5"
     page.click_button "pulsation"
-    page.click_button "Save look-over"
+    page.click_button "Save inspection"
     expect(page).to have_css("h1", text: "Findings")
     page.click_link "Juniper"
     expect(page).to have_css("h1", text: "Juniper").and have_text("Left hose: bulged. A bulged hose can burst")
@@ -60,12 +60,12 @@ RSpec.describe "Measuring in the browser", :demo do
     open_round(1)
     # inner and outer of the seized side the wrong way round; the front right with plate, then in inches
     type "101300", :Enter, "6.5", :Enter, "3.8", :Enter
-    expect(page).to have_text("Were they swapped?", count: 2)
-    page.click_button "They were swapped", match: :first
+    expect(page).to have_text("Did you swap them?", count: 2)
+    page.click_button "I swapped them", match: :first
     expect(page).to have_field("value-1_left_inner", with: "3.8").and have_field(
             "value-1_left_outer",
             with: "6.5"
-          ).and have_no_text("Were they swapped?")
+          ).and have_no_text("Did you swap them?")
     page.find(".strip button", text: "Front right").click
     type "10.9", :Enter, "0.23", :Enter
     expect(page).to have_text("Was the plate included?").and have_text("as in it would be 5.8 mm")
@@ -79,8 +79,8 @@ RSpec.describe "Measuring in the browser", :demo do
     expect(page).to have_text("thicker than last time")
     page.find_by_id("value-2_left_inner").click
     type "b"
-    expect(page).to have_text("The earlier reading will count no more.")
-    page.click_button "Save look-over"
+    expect(page).to have_text("The earlier reading no longer counts.")
+    page.click_button "Save inspection"
     expect(page).to have_css("h1", text: "Findings")
     page.click_link "Juniper"
     expect(page).to have_css("h1", text: "Juniper")
@@ -103,7 +103,7 @@ RSpec.describe "Measuring in the browser", :demo do
         .find { |row| row.axle_id == 2 && row.side == "left" && row.pad == "inner" }
     expect(earlier).to have_attributes(
       void: true,
-      corrections: [have_attributes(reason: /Held for wrong when 8.6 mm was read/)]
+      corrections: [have_attributes(reason: /Marked as wrong when 8.6 mm was measured/)]
     )
   end
 
@@ -124,7 +124,7 @@ RSpec.describe "Measuring in the browser", :demo do
     page.find(".strip button", text: "Front right").click
     type "10,2 9,8 10,4", :Enter, "80%", :Enter
     expect(page).to have_text("taper 0.6 mm").and have_text("10.4 mm, ±")
-    page.click_button "Save look-over"
+    page.click_button "Save inspection"
     expect(page).to have_css("h1", text: "Findings")
     page.click_link "Thistle"
     expect(page).to have_css("h1", text: "Thistle")
@@ -155,12 +155,12 @@ RSpec.describe "Measuring in the browser", :demo do
     # what was typed is not overwritten unasked
     page.fill_in "odometer", with: "101300"
     page.click_button "Read from the vehicle"
-    expect(page).to have_text("The reader sends 101250 km; you typed 101300.").and have_field(
+    expect(page).to have_text("The scan tool sends 101250 km; you typed 101300.").and have_field(
             "odometer",
             with: "101300"
           )
     page.click_button "Keep 101300"
-    expect(page).to have_field("odometer", with: "101300").and have_no_text("The reader sends")
+    expect(page).to have_field("odometer", with: "101300").and have_no_text("The scan tool sends")
     page.select "Simulated digital caliper", from: "Connected gauge"
     page.click_button "One at a time"
     expect(page).to have_css(".large label", text: "Front left inner pad")
@@ -171,13 +171,13 @@ RSpec.describe "Measuring in the browser", :demo do
     ).or be_empty
     context.devices.find("caliper").change("drops" => 100)
     type "z"
-    expect(page).to have_text("has dropped its line")
+    expect(page).to have_text("Lost contact")
     context.devices.find("caliper").change("drops" => 0)
     page.click_button "Connect again"
     expect(page).to have_no_button("Connect again")
     type "z"
     expect(page).to have_css(".large label", text: "Front left rotor")
-    expect(page).to have_no_text("has dropped its line")
+    expect(page).to have_no_text("Lost contact")
   end
 
   it "corrects and strikes out readings with a reason, and shows both" do
@@ -220,7 +220,7 @@ RSpec.describe "Measuring in the browser", :demo do
     expect(page).to have_text("Name: Give it a name.")
     page.fill_in "Your name for it", with: "Big micrometer"
     page.click_button "Add tool"
-    expect(page).to have_text("Most: Enter more than the least it reads.")
+    expect(page).to have_text("Most: Enter a maximum above the minimum.")
     page.fill_in "To", with: "50"
     page.click_button "Add tool"
     expect(page).to have_css("article[aria-label='Big micrometer']", text: "25 to 50 mm")
@@ -233,7 +233,7 @@ RSpec.describe "Measuring in the browser", :demo do
     )
     table.close
     page.visit "/#/vehicles/3/import"
-    page.attach_file("Choose the file", table.path)
+    page.attach_file("Choose file", table.path)
     expect(page).to have_text("4 readings from 2 services").and have_text("line 3, date: Enter a date").and have_text(
                   "line 4, value: Enter a number"
                 )
@@ -241,7 +241,7 @@ RSpec.describe "Measuring in the browser", :demo do
     page.click_button "Import 4 readings"
     expect(page.find("[role=status]", text: "4 readings from 2 services imported.")).to have_button("Undo import")
     expect(context.store.look_overs.of_vehicle(3).length).to eq(before + 2)
-    page.attach_file("Choose the file", table.path)
+    page.attach_file("Choose file", table.path)
     expect(page).to have_text("4 readings left out: the log has them already.")
     page.click_button "Another file"
     page.click_button "Undo"

@@ -17,7 +17,7 @@ RSpec.describe "More journeys in the browser" do
   end
 
   def open_look_over(axle)
-    page.within("section[aria-label='#{axle} axle']") { page.click_link "Look over the #{axle}" }
+    page.within("section[aria-label='#{axle} axle']") { page.click_link "Inspect the #{axle}" }
     expect_focus("odometer")
   end
 
@@ -57,7 +57,7 @@ RSpec.describe "More journeys in the browser" do
     open_look_over("rear")
     type "50000", :Enter, "n", "10", :Enter
     expect(page).to have_text("those of the new pads")
-    page.click_button "Save look-over"
+    page.click_button "Save inspection"
     expect(page).to have_css("h1", text: "Findings")
     page.click_link "Wren"
     expect(page).to have_css("h1", text: "Wren")
@@ -72,9 +72,9 @@ RSpec.describe "More journeys in the browser" do
     running = BrowserHelper.application
     BrowserHelper.application = ->(_) { [503, { "content-type" => "text/plain" }, ["away"]] }
     type "61200"
-    expect(page).to have_text("Not saved yet: the server cannot be reached")
-    page.click_button "Save look-over"
-    expect(page).to have_text("That did not work").and have_field("odometer", with: "61200")
+    expect(page).to have_text("Not saved yet: no connection to Graver")
+    page.click_button "Save inspection"
+    expect(page).to have_text("That didn't work").and have_field("odometer", with: "61200")
     BrowserHelper.application = running
     type :Tab
     page.find_by_id("value-1_left_inner").click
@@ -89,12 +89,12 @@ RSpec.describe "More journeys in the browser" do
     type "?"
     expect(page).to have_text("another place on the same part")
     type :Escape
-    expect(page).to have_no_text("walk-round: another place")
+    expect(page).to have_no_text("another place on the same part")
     page.find_by_id("odometer").click
     type "5"
     expect(page).to have_text("Saved as you type")
     page.click_button "Start over"
-    expect(page).to have_field("odometer", with: "").and have_text("Started over; what was entered is in the bin")
+    expect(page).to have_field("odometer", with: "").and have_text("Started over. Your earlier entries are in the bin")
     expect(context.store.drafts.find(1)).to be_nil
     page.click_button "Undo", match: :first
     expect(page).to have_field("odometer", with: "5")

@@ -26,13 +26,13 @@ RSpec.describe "Phone access in the browser", :demo do
     BrowserHelper.application = application
     page.visit "/#/settings"
     page.click_link "Phone access"
-    expect(page).to have_field("Let phones of this network in", exact: false, disabled: true)
+    expect(page).to have_field("Allow phones on this network", exact: false, disabled: true)
     page.fill_in "Set a passphrase", with: "short", exact: false
     page.click_button "Save passphrase"
     expect(page).to have_css(".fault", text: "At least 10 characters")
     page.fill_in "Set a passphrase", with: "four wet brown otters", exact: false
     page.click_button "Save passphrase"
-    expect(page).to have_text("Every device has to sign in anew")
+    expect(page).to have_text("Every device must sign in again")
     page.click_button "Pair a phone"
     expect(page).to have_css("svg[aria-label='Code to scan'] path").and have_text("http://192.168.7.20:8321/#/pair/")
     access.sign_in(passphrase: "four wet brown otters", device: "Phone in the drawer")
@@ -52,13 +52,13 @@ RSpec.describe "Phone access in the browser", :demo do
       expect(page).to have_css("h1", text: "Sign in").and have_no_text("Push the piston")
       page.fill_in "Passphrase", with: "four wet brown cats"
       page.click_button "Sign in"
-      expect(page).to have_css(".fault", text: "not the passphrase")
+      expect(page).to have_css(".fault", text: "Wrong passphrase")
       expect(accessibility_faults).to be_empty
       page.fill_in "Passphrase", with: "four wet brown otters"
       page.click_button "Sign in"
       expect(page).to have_css(".line", text: "Push the piston slowly")
       page.click_button "Done"
-      expect(page).to have_css(".line", text: "Clean gloves on")
+      expect(page).to have_css(".line", text: "Put on clean gloves")
     end
   end
 
@@ -70,7 +70,7 @@ RSpec.describe "Phone access in the browser", :demo do
       expect(page).to have_css("article h2 a", text: "Mule")
       page.driver.clear_cookies
       page.visit "/#/pair/#{code}x"
-      expect(page).to have_css(".fault", text: "the code is used or too old")
+      expect(page).to have_css(".fault", text: "the code has been used or has expired")
       # scanned while the sign-in stands in front
       page.visit "/#/workshop"
       expect(page).to have_css("h1", text: "Sign in")

@@ -10,8 +10,8 @@ RSpec.describe "Screens of the demo household", :demo do
     "/#/" => "Every axle, with rotors",
     "/#/timeline" => "What is next",
     "/#/logbook" => "Open an entry to correct it",
-    "/#/settings" => "A shop's hour",
-    "/#/vehicles/1/jobs" => "Planned and under way",
+    "/#/settings" => "A shop's hourly rate",
+    "/#/vehicles/1/jobs" => "Planned and in progress",
     "/#/vehicles/new" => "Add a vehicle",
     "/#/vehicles/1" => "Logbook",
     "/#/vehicles/1/first" => "Parking brake on this axle",
@@ -20,7 +20,7 @@ RSpec.describe "Screens of the demo household", :demo do
     "/#/workshop" => "Zero is off",
     "/#/vehicles/1/findings" => "Most useful next measurement",
     "/#/look-overs/7" => "Readings",
-    "/#/vehicles/1/import" => "Choose the file",
+    "/#/vehicles/1/import" => "Choose file",
     "/#/help" => "How often the forecast was right",
     "/#/bin" => "The bin is empty",
     "/#/backups" => "Make backup",
@@ -29,9 +29,9 @@ RSpec.describe "Screens of the demo household", :demo do
     "/#/axles/3/job-plan" => "A job, as proposed",
     "/#/jobs/2" => "Rear left: strip",
     "/#/jobs/1/scope" => "The rotors",
-    "/#/jobs/1/car/front.left.bracket_on" => "Bracket on",
+    "/#/jobs/1/car/front.left.bracket_on" => "Fit the bracket",
     "/#/jobs/2/car" => "Push the piston slowly",
-    "/#/approaches" => "When parts are done",
+    "/#/approaches" => "When parts are worn out",
     "/#/jobs/1/sheet" => "Job sheet, A4"
   }
 
@@ -64,7 +64,7 @@ RSpec.describe "Screens of the demo household", :demo do
     page.visit "/#/axles/1/wear"
     expect(page).to have_css(".chart .left_inner .error")
     before = page.find(".big").text
-    page.select "1.6 mm", from: "Renewed at", exact: false
+    page.select "1.6 mm", from: "Replaced at", exact: false
     expect(page).to have_text("Pads to 1.6 mm").and have_no_css(".big", exact_text: before)
     page.select "all pads", from: "Show"
     expect(page).to have_css(".chart .left_outer .error")
@@ -80,16 +80,16 @@ RSpec.describe "Screens of the demo household", :demo do
     page.select "miles", from: "Odometer shows"
     page.click_button "Save"
     expect(page).to have_css("h1", text: "Old Thistle").and have_text(/about 102,\d\d\d mi today/)
-    page.click_button "Note a renewal"
+    page.click_button "Enter a fluid change"
     page.fill_in "Odometer (mi)", with: "9"
-    page.fill_in "Day of renewal", with: Date.new(2026, 5, 15)
+    page.fill_in "Date of the change", with: Date.new(2026, 5, 15)
     page.click_button "Save"
     expect(page).to have_text("This is less than the")
     page.fill_in "Odometer (mi)", with: "103000"
     page.click_button "Save"
     expect(page).to have_text("renewed 15 May 2026, due 15 May 2028").and have_text("Fluid renewed")
     page.click_button "Archive vehicle"
-    expect(page).to have_text("Old Thistle is archived: it is not in the garage.")
+    expect(page).to have_text("Old Thistle is archived, so it isn't in the garage.")
     page.click_button "Undo"
     expect(page).to have_button("Archive vehicle").and have_no_text("is archived")
     page.click_button "Archive vehicle"
@@ -122,18 +122,18 @@ RSpec.describe "Screens of the demo household", :demo do
     expect(page).to have_field("edit-wheel_nut.torque", with: "ten")
     page.fill_in "edit-wheel_nut.torque", with: "12"
     type :Enter
-    expect(page).to have_text("is the decimal point in its place?")
+    expect(page).to have_text("is the decimal point right?")
     page.refresh
     page.click_button "Suggest typical values"
     page.find("button", text: "Save all").click
     expect(page.find("[id='cell-springs']")).to have_text(/None|One outer spring|Spread/).and have_text("Typical value")
     open_cell("fluid.grade")
     page.click_button "I can't find it"
-    expect(page.find("[id='cell-fluid.grade']")).to have_text("could not be found").and have_text(
-            "the wrong fluid may be bought"
+    expect(page.find("[id='cell-fluid.grade']")).to have_text("can't be found").and have_text(
+            "You may buy the wrong fluid"
           )
     page.select "Mule, front", from: "Copy from"
-    expect(page).to have_text("Not taken over, as it belongs to one vehicle").or have_text("nothing to fill in")
+    expect(page).to have_text("Not copied, because it belongs to one vehicle").or have_text("nothing to copy")
   end
 
   it "lets a job be finished only past its gates" do
@@ -143,10 +143,10 @@ RSpec.describe "Screens of the demo household", :demo do
     page.within("form[aria-label='Finish the job']") { page.click_button "Finish job" }
     expect(page).to have_text("Still to be done:")
     # what is open is listed as links to the steps
-    page.click_link "Rear left: Push the piston slowly and fully home"
+    page.click_link "Rear left: Push the piston slowly all the way back"
     expect(page).to have_css("[data-step='rear.left.piston_home'] input:focus")
     page.within("form[aria-label='Finish the job']") { page.click_button "Cancel" }
-    page.check "Push the piston slowly and fully home", allow_label_click: true, match: :first
+    page.check "Push the piston slowly all the way back", allow_label_click: true, match: :first
     expect(page).to have_link("Steps", text: "#{done + 1}/")
     # a step that waits is refused, and says for what
     page.click_button "All steps on one page"

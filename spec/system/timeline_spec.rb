@@ -9,13 +9,13 @@ RSpec.describe "The timeline in the browser", :demo do
     page.visit "/#/vehicles/1"
     expect(page).to have_css("h1", text: "Juniper")
     type "r"
-    expect(page).to have_css("h1", text: "Timeline").and have_text("Next look-over:")
+    expect(page).to have_css("h1", text: "Timeline").and have_text("Next inspection:")
     page.fill_in "Name", with: "To the sea"
     page.fill_in "From", with: Date.new(2026, 7, 1)
     page.fill_in "To", with: Date.new(2026, 6, 1)
     page.fill_in "Distance (km)", with: "far"
     page.within("form", text: "Wear factor") { page.click_button "Save" }
-    expect(page).to have_text("A trip ends on the day it begins, or later").and have_text(/Enter a number/)
+    expect(page).to have_text("Enter an end on or after the day the trip starts").and have_text(/Enter a number/)
     expect(page).to have_field("Name", with: "To the sea")
     page.fill_in "To", with: Date.new(2026, 7, 14)
     page.fill_in "Distance (km)", with: "1800"
@@ -48,7 +48,7 @@ RSpec.describe "The timeline in the browser", :demo do
     # by keyboard: a day for the same, refused where it cannot be
     page.within(".planned li", text: "Over the passes") { page.click_button "Other days?" }
     page.fill_in "Over the passes, loaded begins", with: Date.new(2020, 1, 1)
-    expect(page).to have_text("That is in the past: enter what is still to come.")
+    expect(page).to have_text("Enter a day that is still to come.")
     page.fill_in "Over the passes, loaded begins", with: Date.new(2026, 12, 1)
     expect(page).to have_text("1 Dec 2026 to 14 Dec 2026")
   end
@@ -76,10 +76,10 @@ RSpec.describe "The timeline in the browser", :demo do
     page.visit "/#/vehicles/4/timeline"
     expect(page).to have_css("li", text: /front and rear|rear and front/).or have_css(
            "li",
-           text: "no other axle is near"
+           text: "no other axle is due near then"
          )
     before = page.all(".sessions li").length
-    page.click_link "Change lead time"
+    page.click_link "Change delivery time"
     page.fill_in "Combine jobs closer than (km)", with: "lots"
     page.fill_in "Combine jobs closer than (days)", with: before == 1 ? "0" : "365"
     page.within("form", text: "Planning") { page.click_button "Save" }
@@ -91,7 +91,7 @@ RSpec.describe "The timeline in the browser", :demo do
     expect(page).to have_css(".sessions li", count: before == 1 ? 2 : 1)
     page.fill_in "Odometer (km)", with: "99000"
     page.within("form", text: "Odometer (km)") { page.click_button "Save" }
-    expect(page).to have_button("Save, it is right")
+    expect(page).to have_button("Save it: it is right")
     page.fill_in "Odometer (km)", with: "31900"
     page.within("form", text: "Odometer (km)") { page.click_button "Save" }
     expect(page).to have_field("Odometer (km)", with: "")
@@ -103,12 +103,12 @@ RSpec.describe "The timeline in the browser", :demo do
     page.select "× 1.9 Mostly town", from: "Used for"
     page.fill_in "Driven in a year (km)", with: "40000"
     expect(page).to have_css(".answer .words", count: 2).and have_text(
-            "Supposed: 40000 km a year (your figure); Mostly town: wear factor 1.9"
+            "Assuming: 40000 km a year (your figure); Mostly town: wear factor 1.9"
           )
     page.fill_in "Driven in a year (km)", with: "lots"
     expect(page).to have_text(/Enter a number/)
     expect(page).to have_text("Measure the left inner pad with a caliper").and have_text(
-            "worked out afterwards"
+            "calculated later"
           ).and have_text(/Over your garage|No forecast of your garage/)
   end
 

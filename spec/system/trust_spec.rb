@@ -41,9 +41,9 @@ RSpec.describe "Trust in the browser", :demo do
   it "offers that new pads went on, and counts from them" do
     open_round(1)
     type "101300", :Enter, "11.2", :Enter
-    page.within(".reading", text: "Front left inner pad") { page.click_button "New pads went on" }
+    page.within(".reading", text: "Front left inner pad") { page.click_button "New pads were fitted" }
     expect(page).to have_text("those of the new pads").and have_no_text("thicker than last time")
-    page.click_button "Save look-over"
+    page.click_button "Save inspection"
     expect(page).to have_css("h1", text: "Findings")
     expect(context.store.look_overs.of_vehicle(1).last.readings.map(&:event)).to eq(%w[fit reading])
   end
@@ -55,7 +55,7 @@ RSpec.describe "Trust in the browser", :demo do
       page.find("[data-step='rear.left.piston_home'] input").click
       expect(page).to have_css(
         "[data-step='rear.left.piston_home']",
-        text: "Not saved yet: the server cannot be reached. Trying again."
+        text: "Not saved yet: no connection to Graver. Trying again."
       )
       expect(page).to have_text("1 tick is not saved yet")
       page.refresh
@@ -245,16 +245,16 @@ RSpec.describe "Trust in the browser", :demo do
   it "takes a reason for a step done another way, and shows it on the vehicle until it is made good" do
     page.visit "/#/jobs/2/steps"
     page.within("[data-step='rear.left.piston_home']") do
-      page.click_button "I did it another way"
+      page.click_button "I did it differently"
       page.click_button "Save"
       expect(page).to have_css("[role=alert]", text: /few words/i)
-      page.fill_in "How it was done instead, or why not", with: "By hand, with the old pad"
+      page.fill_in "What you did instead, or why not", with: "By hand, with the old pad"
       page.click_button "Save"
     end
     expect(page).to have_css("[data-step='rear.left.piston_home'].done", text: "By hand, with the old pad")
     page.visit "/#/vehicles/2"
     expect(page).to have_text("By hand, with the old pad")
-    page.click_button "Made good"
+    page.click_button "Mark as fixed"
     expect(page).to have_no_text("By hand, with the old pad")
   end
 end

@@ -10,7 +10,7 @@ RSpec.describe "The household's words", :demo do
 
   it "says disc everywhere once that is chosen" do
     page.visit "/#/vehicles/1/findings"
-    expect(page).to have_text("One face of the rotor is far worse")
+    expect(page).to have_text("One rotor face much worse than the other")
     page.visit "/#/settings"
     page.choose "disc", allow_label_click: true
     expect(page).to have_css("html[data-words*='disc']", visible: :all)

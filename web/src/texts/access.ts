@@ -1,4 +1,4 @@
-export const phoneAccessGraver = "Phone access, Graver";
+export const phoneAccessGraver = "Phone access - Graver";
 export const signIn = "Sign in";
 export const signInWithThePassphrase =
   "Enter the household's passphrase, or pair this device by the code Graver shows on its own machine (Phone access).";

@@ -1,4 +1,4 @@
-export const atTheCarGraver = "At the car, Graver";
+export const atTheCarGraver = "At the car - Graver";
 export const leave = "Leave the steps";
 export const stepOf = "Step {at} of {all}";
 export const allSteps = "All steps";

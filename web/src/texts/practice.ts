@@ -1,4 +1,4 @@
-export const practiceGraver = "Practice, Graver";
+export const practiceGraver = "Practice - Graver";
 export const practice = "Practice";
 export const whatItIs =
   "Practise before your first job: read the drawings, decide, put steps in order. Graver marks you by the rules it uses for your own readings. Nothing goes into a log.";

@@ -3,11 +3,18 @@
 module Graver
   module Core
     module Judgement
-      # A thing to look at, at a wheel or about the vehicle (knowledge/conditions.yml). place: "side", "faces" or nil
+      # A thing to look at, at a wheel or about the vehicle (knowledge/conditions.yml). place: "side", "faces" or nil;
+      # on_face: its name at one face, where "inner" doesn't go before the label
       ConditionItem =
-        Entry.define(:id, :label, :marks, place: nil, calipers: nil, sensors: nil, parking_brakes: nil) do
+        Entry.define(:id, :label, :marks, place: nil, on_face: nil, calipers: nil, sensors: nil, parking_brakes: nil) do
           def mark(id) = marks.find { |mark| mark.id == id }
           def faces? = place == "faces"
+
+          # "left inner pad", "left rotor, inner face"; side and face may be nil.
+          def named(side, face)
+            thing = face && on_face ? on_face.sub("{face}", face) : [face, label.downcase].compact.join(" ")
+            [side, thing].compact.join(" ")
+          end
         end
     end
   end

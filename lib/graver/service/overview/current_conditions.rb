@@ -11,7 +11,7 @@ module Graver
           Core::Value.define(:date, :axle_id, :side, :face, :item, :mark) do
             def severity = mark.severity
             # "left inner pad: oily"
-            def text = "#{[side, face, item.label.downcase].compact.join(" ")}: #{mark.label}"
+            def text = "#{item.named(side, face)}: #{mark.label}"
             def caution = mark.caution
           end
         RENEWED_BY = { "pad" => "pad", "rotor_face" => "rotor" }.freeze

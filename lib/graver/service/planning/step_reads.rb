@@ -122,7 +122,7 @@ module Graver
           Ask.new(
             **NOTHING,
             id: here.compact.join("."),
-            label: [side, face, item.label.downcase].compact.join(" ").capitalize,
+            label: item.named(side, face).capitalize,
             kind: "marks",
             axle_id: file.axle.id,
             side:,
