@@ -34,6 +34,12 @@ RSpec.describe "Texts of the steps" do
     expect(texts.select { |_, text| sentences(text).any? { |each| each.split.size > 22 } }).to be_empty
   end
 
+  it "still hold every word that a bolt, or a sensor in another pad, replaces" do
+    terms = YAML.load_file("knowledge/brake_data.yml").fetch("terms").values.flat_map(&:values).flat_map(&:keys)
+    said = texts.map(&:last) + YAML.load_file("knowledge/fasteners.yml").map { |fastener| fastener["label"] }
+    expect(terms.reject { |term| said.any? { |text| text.include?(term) } }).to be_empty
+  end
+
   it "call a good pedal firm, and never speak in riddles" do
     banned =
       /\bhard\b(?! stop)|\bnobody\b|\bhome\b|\bgoes on\b|\bas a rule\b|\bof its own\b|\ball the same\b|\bno more than\b|\bmaker\b|\bcrack (?:it|the|them)\b/i

@@ -14,10 +14,10 @@ RSpec.describe "At the car", :demo do
 
   it "shows one step at a time and goes on when it is done, over a reload, back and later" do
     page.visit "/#/jobs/2/car"
-    expect(page).to have_css(".line", text: "Push the piston slowly all the way back").and have_text("Step 18 of 49")
+    expect(page).to have_css(".line", text: "Push the piston slowly all the way back").and have_text("Step 18 of 47")
     page.refresh
     page.click_button "Done"
-    expect(page).to have_css(".line", text: "Put on clean gloves").and have_text("Step 19 of 49")
+    expect(page).to have_css(".line", text: "Put on clean gloves").and have_text("Step 19 of 47")
     expect(ticked).to include("rear.left.piston_home")
     page.click_button "Back"
     expect(page).to have_css(".line.done", text: "Push the piston slowly")
@@ -29,7 +29,7 @@ RSpec.describe "At the car", :demo do
     page.click_button "Done"
     expect(page).to have_css("[role=alert]", text: "First comes").and have_css(".line", text: "Put on clean gloves")
     page.within(".waits") { page.click_button "Rear left: Push the piston slowly" }
-    expect(page).to have_text("Step 18 of 49")
+    expect(page).to have_text("Step 18 of 47")
   end
 
   it "has every step to jump to, and figures to read at arm's length" do
@@ -55,7 +55,7 @@ RSpec.describe "At the car", :demo do
 
   it "sees what another device ticks, and keeps its own ticks while the server is away" do
     page.visit "/#/jobs/2/car"
-    expect(page).to have_text("Step 18 of 49")
+    expect(page).to have_text("Step 18 of 47")
     Graver::Service::Planning::JobTicks.new(context.for_request).tick(2, ["rear.left.piston_home"], true)
     expect(page).to have_css(".line.done", text: "Push the piston slowly", wait: 8)
     page.click_button "Next"
@@ -78,16 +78,16 @@ RSpec.describe "At the car", :demo do
     expect(page).to have_css(".fault", text: "thicker than last time")
     page.fill_in "Left inner pad", with: "3.6"
     page.fill_in "Left outer pad", with: "6.4"
-    page.select "Vernier caliper", from: "Left outer pad: read with"
+    page.select "Vernier caliper", from: "Left outer pad: measured with"
     page.click_button "Save reading"
-    expect(page).to have_text("In the log.").and have_css("label", text: "read: 3.6 mm")
+    expect(page).to have_text("In the log.").and have_css("label", text: "measured: 3.6 mm")
     expect(page).to have_no_field("Odometer")
     look_over = context.store.look_overs.of_vehicle(1).last
     expect(look_over.job_id).to eq(1)
     expect(look_over.readings.map { |row| [row.pad, row.value, row.method] }).to eq(
       [%w[inner 3.6 caliper], %w[outer 6.4 vernier]]
     )
-    page.select "Metal to metal", from: "Left outer pad: read with"
+    page.select "Metal to metal", from: "Left outer pad: measured with"
     page.click_button "Save reading"
     expect(page).to have_text("In the log.").and have_field("Left outer pad", disabled: false)
     last = context.store.look_overs.of_vehicle(1).last.readings.reject(&:void)

@@ -15,7 +15,7 @@ RSpec.describe "Findings in the browser", :demo do
     expect(uneven).to have_css("h4", text: "One rotor face much worse than the other")
     uneven.first("summary").click
     expect(uneven).to have_text("inner 3.9 mm, outer 6.7 mm").and have_text("What would change it").and have_text(
-                  "Remedy: In and out two or three times"
+                  "Remedy: Move it in and out two or three times"
                 )
     expect(page.all(".finding .mark").map(&:text)).to eq(
       page.all(".finding .mark").map(&:text).sort_by { |severity| %w[Stop Plan Watch].index(severity) }

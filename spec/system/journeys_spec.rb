@@ -30,8 +30,8 @@ RSpec.describe "Journeys in the browser" do
   end
 
   def open_look_over
-    page.click_link "Look over the front"
-    expect(page).to have_css("h1", text: "Front look-over")
+    page.click_link "Inspect the front"
+    expect(page).to have_css("h1", text: "Front inspection")
     expect_focus("odometer")
   end
 

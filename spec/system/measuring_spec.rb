@@ -68,7 +68,7 @@ RSpec.describe "Measuring in the browser", :demo do
           ).and have_no_text("Did you swap them?")
     page.find(".strip button", text: "Front right").click
     type "10.9", :Enter, "0.23", :Enter
-    expect(page).to have_text("Was the plate included?").and have_text("as in it would be 5.8 mm")
+    expect(page).to have_text("Was the plate included?").and have_text("If you meant in, it would be 5.8 mm")
     page.find_by_id("value-1_right_inner").click
     type "a"
     page.find_by_id("value-1_right_outer").click
@@ -242,7 +242,7 @@ RSpec.describe "Measuring in the browser", :demo do
     expect(page.find("[role=status]", text: "4 readings from 2 services imported.")).to have_button("Undo import")
     expect(context.store.look_overs.of_vehicle(3).length).to eq(before + 2)
     page.attach_file("Choose file", table.path)
-    expect(page).to have_text("4 readings left out: the log has them already.")
+    expect(page).to have_text("4 readings left out: already in the log.")
     page.click_button "Another file"
     page.click_button "Undo"
     expect(page).to have_text("4 readings, undone")

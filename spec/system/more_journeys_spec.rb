@@ -63,7 +63,7 @@ RSpec.describe "More journeys in the browser" do
     expect(page).to have_css("h1", text: "Wren")
     expect(context.store.look_overs.of_vehicle(1).first.readings.map(&:event)).to eq(%w[fit reading])
     page.visit "/#/vehicles/1"
-    expect(page).to have_text("New rear pads fitted; 1 rear pad read")
+    expect(page).to have_text("New rear pads fitted; 1 rear pad measured")
   end
 
   it "keeps what was typed while the server is away, and sends it when it is back" do
@@ -107,7 +107,7 @@ RSpec.describe "More journeys in the browser" do
     type "1"
     expect(page).to have_css("h1", text: "Wren")
     type "F"
-    expect(page).to have_css("h1", text: "Rear look-over")
+    expect(page).to have_css("h1", text: "Rear inspection")
     page.visit "/#/"
     expect(page).to have_css("article h2")
     type "a"

@@ -29,7 +29,7 @@ RSpec.describe "Phone access in the browser", :demo do
     expect(page).to have_field("Allow phones on this network", exact: false, disabled: true)
     page.fill_in "Set a passphrase", with: "short", exact: false
     page.click_button "Save passphrase"
-    expect(page).to have_css(".fault", text: "At least 10 characters")
+    expect(page).to have_css(".fault", text: "Use 10 to 64 characters")
     page.fill_in "Set a passphrase", with: "four wet brown otters", exact: false
     page.click_button "Save passphrase"
     expect(page).to have_text("Every device must sign in again")

@@ -47,9 +47,9 @@ RSpec.describe "The timeline in the browser", :demo do
     expect(page).to have_css(".planned li", text: before)
     # by keyboard: a day for the same, refused where it cannot be
     page.within(".planned li", text: "Over the passes") { page.click_button "Other days?" }
-    page.fill_in "Over the passes, loaded begins", with: Date.new(2020, 1, 1)
+    page.fill_in "Over the passes, loaded starts", with: Date.new(2020, 1, 1)
     expect(page).to have_text("Enter a day that is still to come.")
-    page.fill_in "Over the passes, loaded begins", with: Date.new(2026, 12, 1)
+    page.fill_in "Over the passes, loaded starts", with: Date.new(2026, 12, 1)
     expect(page).to have_text("1 Dec 2026 to 14 Dec 2026")
   end
 
@@ -58,7 +58,7 @@ RSpec.describe "The timeline in the browser", :demo do
     slider = page.find_field("Look ahead")
     page.execute_script("arguments[0].focus()", slider)
     type :Right, :Right
-    expect(page).to have_text("13 Jun 2026, about").and have_text(/Front pads\s*\d+ % likely at the limit/)
+    expect(page).to have_text("13 Jun 2026, about").and have_text(/Front pads\s*\d+ % chance of being at the limit/)
     expect(slider["aria-valuetext"]).to start_with("13 Jun 2026")
     box =
       page.evaluate_script(
@@ -67,7 +67,7 @@ RSpec.describe "The timeline in the browser", :demo do
     mouse = page.driver.browser.mouse
     mouse.move(x: box[0] + 5, y: box[1] + 30).down
     mouse.move(x: box[0] + (box[2] / 2), y: box[1] + 30).up
-    expect(page).to have_text(/Front pads\s*over 99 % likely at the limit/).and have_text(
+    expect(page).to have_text(/Front pads\s*over 99 % chance of being at the limit/).and have_text(
             "By then: front brakes: job planned"
           )
   end
@@ -101,15 +101,15 @@ RSpec.describe "The timeline in the browser", :demo do
     page.visit "/#/axles/1/wear"
     expect(page).to have_css(".answer .words", count: 1)
     page.select "× 1.9 Mostly town", from: "Used for"
-    page.fill_in "Driven in a year (km)", with: "40000"
+    page.fill_in "Driven per year (km)", with: "40000"
     expect(page).to have_css(".answer .words", count: 2).and have_text(
             "Assuming: 40000 km a year (your figure); Mostly town: wear factor 1.9"
           )
-    page.fill_in "Driven in a year (km)", with: "lots"
+    page.fill_in "Driven per year (km)", with: "lots"
     expect(page).to have_text(/Enter a number/)
     expect(page).to have_text("Measure the left inner pad with a caliper").and have_text(
             "calculated later"
-          ).and have_text(/Over your garage|No forecast of your garage/)
+          ).and have_text(/In your garage|No forecast in your garage/)
   end
 
   it "keeps torque wrenches in the workshop and sets them on the torque card, with a crow-foot too" do

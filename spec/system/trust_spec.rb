@@ -87,9 +87,9 @@ RSpec.describe "Trust in the browser", :demo do
   it "has a cancelled job back at once, and from the bin" do
     page.visit "/#/jobs/1"
     page.click_button "Cancel job"
-    expect(page).to have_text("This job is cancelled.")
+    expect(page).to have_text("This job is cancelled")
     page.click_button "Undo"
-    expect(page).to have_button("Cancel job").and have_no_text("This job is cancelled.")
+    expect(page).to have_button("Cancel job").and have_no_text("This job is cancelled")
     page.click_button "Cancel job"
     page.click_link "Settings"
     expect(page).to have_css("h1", text: "Settings")
@@ -248,7 +248,7 @@ RSpec.describe "Trust in the browser", :demo do
       page.click_button "I did it differently"
       page.click_button "Save"
       expect(page).to have_css("[role=alert]", text: /few words/i)
-      page.fill_in "What you did instead, or why not", with: "By hand, with the old pad"
+      page.fill_in "What you did instead, or why you left it out", with: "By hand, with the old pad"
       page.click_button "Save"
     end
     expect(page).to have_css("[data-step='rear.left.piston_home'].done", text: "By hand, with the old pad")

@@ -17,12 +17,12 @@ RSpec.describe "The household's words", :demo do
     expect(page).to have_checked_field("disc", visible: :all)
     {
       "/#/" => "The brake is apart",
-      "/#/vehicles/1/findings" => "One face of the disc is far worse",
+      "/#/vehicles/1/findings" => "One disc face much worse than the other",
       "/#/vehicles/1/look-over" => "Front left disc",
       "/#/axles/1/wear" => "Left disc",
       "/#/axles/5/brake-data" => "Verdict on the discs",
       "/#/jobs/1/scope" => "Replace both discs",
-      "/#/jobs/1/torque" => "Disc set screws",
+      "/#/jobs/1/torque" => "Disc screws",
       "/#/jobs/1/steps" => "Lay the new discs beside each other",
       "/#/vehicles/2" => "discs",
       "/#/approaches" => "Faces of a new disc",
