@@ -67,7 +67,7 @@ RSpec.describe "Journeys in the browser" do
     page.click_link "Juniper"
     expect(page).to have_css("h1", text: "Juniper")
     page.click_link "Wear", match: :first
-    expect(page).to have_text(/Most likely [\d,]+ km/).and have_text(/Look again within [\d,]+ km/)
+    expect(page).to have_text(/Most likely [\d,]+ km/).and have_text(/Inspect within [\d,]+ km/)
     expect(page).to have_css(".chart .interval", minimum: 1)
     page.click_link "Plan a job", match: :first
     # sound pads ask for nothing but a look; the owner renews them all the same
@@ -126,7 +126,7 @@ RSpec.describe "Journeys in the browser" do
             "Enter a number such as 8.4"
           ).and have_text("Was the plate included?")
     page.click_button "Save inspection"
-    expect(page).to have_text("Not saved yet: check the fields marked above. Nothing is lost.")
+    expect(page).to have_text("Not saved yet: correct the fields marked above. Nothing is lost.")
     expect(page).to have_text("Saved as you type")
 
     page.refresh
@@ -138,13 +138,13 @@ RSpec.describe "Journeys in the browser" do
     expect(page).to have_text("Was the plate included?")
     page.find_by_id("value-1_left_outer").click
     type "k"
-    expect(page).to have_text("Kept with a doubt")
+    expect(page).to have_text("Saved as doubtful")
     # another value is asked about anew
     page.fill_in "value-1_left_outer", with: "13,7"
     expect(page).to have_text("Was the plate included?")
     page.find_by_id("value-1_left_outer").click
     type "k"
-    expect(page).to have_text("Kept with a doubt")
+    expect(page).to have_text("Saved as doubtful")
     page.click_button "Save inspection"
     expect(page).to have_css("h1", text: "Findings")
     page.click_link "Juniper"
@@ -187,7 +187,7 @@ RSpec.describe "Journeys in the browser" do
     expect(page).to have_css("h1", text: "Juniper")
     page.visit "/#/bin"
     page.click_button "Restore inspection"
-    expect(page).to have_text("Restored: look-over of Juniper.")
+    expect(page).to have_text("Restored: inspection of Juniper.")
     expect(context.store.drafts.find(1).content["odometer"]).to eq("61200")
   end
 

@@ -23,10 +23,10 @@ RSpec.describe "The household's words", :demo do
       "/#/axles/5/brake-data" => "Verdict on the discs",
       "/#/jobs/1/scope" => "Replace both discs",
       "/#/jobs/1/torque" => "Disc screws",
-      "/#/jobs/1/steps" => "Lay the new discs beside each other",
+      "/#/jobs/1/steps" => "Lay the new discs side by side",
       "/#/vehicles/2" => "discs",
       "/#/approaches" => "Faces of a new disc",
-      "/#/logbook" => "front discs read"
+      "/#/logbook" => "front discs measured"
     }.each do |path, text|
       page.visit path
       expect(page).to have_text(text)
