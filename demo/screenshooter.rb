@@ -19,7 +19,7 @@ class Screenshooter
     "walk-round-large" => ["/#/vehicles/3/look-over", "Front left inner pad", DESK, "dark"],
     "findings" => ["/#/vehicles/1/findings", "Most useful next measurement", DESK, "light"],
     "workshop" => ["/#/workshop", "Zero is off", DESK, "light"],
-    "import" => ["/#/vehicles/3/import", "Choose the file", DESK, "light"],
+    "import" => ["/#/vehicles/3/import", "Choose file", DESK, "light"],
     "wear" => ["/#/axles/1/wear", "Why it says so", DESK, "light"],
     "timeline" => ["/#/vehicles/1/timeline", "Planned by you", DESK, "light"],
     "job-ready" => ["/#/jobs/1", "Open items", DESK, "light"],
@@ -119,7 +119,7 @@ class Screenshooter
           "03.10.2022;142400;7,1;abc;7,3;7,6;;"
         ].join("\n")
       )
-      session.attach_file("Choose the file", path)
+      session.attach_file("Choose file", path)
       session.assert_text("readings from 2 services")
     end
   end
