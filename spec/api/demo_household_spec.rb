@@ -75,7 +75,7 @@ RSpec.describe "The demo household through the API", :demo do
     pin = ask(:get, "/axles/1/wear")["why"].join(" ")
     expect(pin).to match(/9\d % chance that the left inner pad has worn faster since about \d+ \w+ 20\d\d/)
     expect(pin).to match(/Your own readings now carry [89]\d % of the weight/)
-    expect(wear["why"].join(" ")).to include("right outer pad reading").and include("does not fit the others")
+    expect(wear["why"].join(" ")).to include("right outer pad reading").and include("doesn't fit the others")
     expect(wear["readings"]).to all(satisfy { |reading| reading["mm"].between?(reading["low_mm"], reading["high_mm"]) })
     juniper = garage["vehicles"].find { |vehicle| vehicle["name"] == "Juniper" }["axles"].first
     gauge = ask(:get, "/axles/#{juniper["id"]}/wear")["readings"].find { |reading| reading["method"] == "gauge" }
