@@ -88,7 +88,9 @@ RSpec.describe "Tables in and out of the API" do
     expect(found["faults"].map { |fault| fault.values_at("line", "column") }).to eq(
       [[2, "date"], [3, "value"], [4, "axle"], [5, "odometer"], [7, "value"], [8, "odometer"], [9, "value"]]
     )
-    expect(found["faults"][3]["message"]).to eq("The odometer goes down compared with 62,000 km on 1 May 2024 in the log. Check the date or the figure.")
+    expect(found["faults"][3]["message"]).to eq(
+      "The odometer goes down compared with 62,000 km on 1 May 2024 in the log. Check the date or the figure."
+    )
   end
 
   it "gives its own log back exactly as it was entered" do

@@ -321,7 +321,9 @@ RSpec.describe "Jobs in the API" do
     )
     values = ->(plan, key) { step(plan, key)["values"].to_h { |each| each.values_at("label", "value") } }
     plan = pad_job(rear)
-    expect(values[plan, "rear.left.piston_wound"]).to eq("Piston wind-in direction" => "Clockwise right, anticlockwise left")
+    expect(values[plan, "rear.left.piston_wound"]).to eq(
+      "Piston wind-in direction" => "Clockwise right, anticlockwise left"
+    )
     expect(values[plan, "rear.cable_set"].values).to eq(["1.5 mm", "4"])
     expect(values[plan, "level_before"]["Draw off first"]).to match(/\Aabout \d+ ml\z/)
     know(rear, ["fluid.reservoir_volume", nil, nil])

@@ -324,6 +324,8 @@ RSpec.describe "Measuring in the API" do
       ask(:post, look_overs, look_over("2026-05-10", "55000", { axle: front, part: "pad", event: "fit" }, answered))[
         "id"
       ]
-    expect(ask(:get, "/look-overs/#{id}")["readings"].last["doubts"].first).to include("answer" => "New parts were fitted")
+    expect(ask(:get, "/look-overs/#{id}")["readings"].last["doubts"].first).to include(
+      "answer" => "New parts were fitted"
+    )
   end
 end

@@ -86,10 +86,7 @@ RSpec.describe Graver::API::PhoneLine do
 
     it "does not start at all where it was asked for and has no passphrase" do
       asked = { "GRAVER_LAN" => "yes" }
-      expect { Graver::Boot.let_in(context, line, asked) }.to raise_error(
-        Graver::InvalidEntry,
-        /Set a passphrase/
-      )
+      expect { Graver::Boot.let_in(context, line, asked) }.to raise_error(Graver::InvalidEntry, /Set a passphrase/)
     end
   end
 end

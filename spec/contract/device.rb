@@ -29,7 +29,9 @@ RSpec.shared_examples "a device" do
     end
     expect { device.act("fly") }.to raise_error(Graver::DeviceFailed)
     device.disconnect
-    device.actions.each { |action| expect { device.act(action) }.to raise_error(Graver::DeviceFailed, /isn't connected/) }
+    device.actions.each do |action|
+      expect { device.act(action) }.to raise_error(Graver::DeviceFailed, /isn't connected/)
+    end
     device.connect
   end
 

@@ -132,8 +132,6 @@ RSpec.describe "Jobs after a look, and their fluid" do
       look_over(ApiHelper::TODAY, "60000", pad("5"), conditions: [{ item: "fluid_level", value: "1" }])
     )
     expect(status).to eq(201)
-    expect(items(planned(front, "pads"), "draw_off").map(&:text)).to contain_exactly(
-      start_with("The fluid is at MAX")
-    )
+    expect(items(planned(front, "pads"), "draw_off").map(&:text)).to contain_exactly(start_with("The fluid is at MAX"))
   end
 end

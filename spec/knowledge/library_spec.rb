@@ -31,8 +31,7 @@ RSpec.describe Graver::Knowledge::Library do
         %r{steps/safe\.yml:2: step stand_still names requires cold},
       ["steps/finish.yml", "gives: [held]", "gives: [lowered]"] =>
         /step engine_pedal requires held, which no step gives/,
-      ["steps/finish.yml", "with the engine off.", "engine on."] =>
-        /step pump runs the engine and does not say so/,
+      ["steps/finish.yml", "with the engine off.", "engine on."] => /step pump runs the engine and does not say so/,
       [
         "steps/finish.yml",
         "  needs: [level_between]\n  requires: [side_done, bled",

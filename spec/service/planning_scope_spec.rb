@@ -131,7 +131,9 @@ RSpec.describe Graver::Service::Planning::Scope do
   it "asks whether old pads are to run on new rotors" do
     job = pad_job(planned_for: nil)
     plan = ask(:put, "/jobs/#{job["id"]}/scope", { axles: { front.to_s => %w[rotors_new] } })
-    expect(plan["scope"]["warnings"]).to eq(["New pads on the front axle too? Old pads have worn to fit the old faces."])
+    expect(plan["scope"]["warnings"]).to eq(
+      ["New pads on the front axle too? Old pads have worn to fit the old faces."]
+    )
     expect(plan["steps"].map { |step| step["key"] }).to include("front.left.pads_back", "front.left.degrease").and(
       satisfy { |keys| !keys.include?("front.left.pads_in") }
     )
