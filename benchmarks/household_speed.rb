@@ -136,7 +136,7 @@ module Benchmarks
     def log(context, vehicle, readings)
       services = readings / 8
       step_days = 3650.0 / services
-      look_overs =
+      inspections =
         Array.new(services) do |at|
           day = Date.new(2016, 5, 20) + (at * step_days).floor
           km = 20_000 + (at * step_days * 33)
@@ -153,7 +153,7 @@ module Benchmarks
             readings: rows(vehicle, km)
           }
         end
-      context.store.transaction { context.store.look_overs.add_many(look_overs, at: context.now) }
+      context.store.transaction { context.store.inspections.add_many(inspections, at: context.now) }
     end
 
     def rows(vehicle, km)
@@ -181,7 +181,7 @@ module Benchmarks
 
     def one_more(context)
       vehicle = context.store.vehicles.all.first
-      look_over = {
+      inspection = {
         vehicle_id: vehicle.id,
         date: Date.new(2026, 5, 15),
         odometer: {
@@ -193,7 +193,7 @@ module Benchmarks
         import_id: nil,
         readings: rows(vehicle, 160_000.0)
       }
-      context.store.transaction { context.store.look_overs.add_many([look_over], at: context.now) }
+      context.store.transaction { context.store.inspections.add_many([inspection], at: context.now) }
     end
 
     def ok(response)

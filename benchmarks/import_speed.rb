@@ -5,9 +5,8 @@ require "tmpdir"
 require_relative "clock"
 
 module Benchmarks
-  # A large table through the import, against putting the same rows into the same tables as they are: once in blocks
-  # as the
-  # database library does it, once by one prepared statement, which is about as fast as the file takes them.
+  # A large table through the import, against putting the same rows into the same tables as they are: once in blocks as
+  # the database library does it, once by one prepared statement, which is about as fast as the file takes them.
   class ImportSpeed
     ROWS = 100_000
     ROUNDS = 3
@@ -121,7 +120,7 @@ module Benchmarks
         readings = rows.values.each_with_index.flat_map { |mine, at| mine.map { |row| reading(row, at + 1, vehicle) } }
         Clock.seconds do
           database.transaction do
-            { look_overs: services, readings: }.each { |table, values| send(how, database, table, values) }
+            { inspections: services, readings: }.each { |table, values| send(how, database, table, values) }
           end
         end
       end
@@ -145,9 +144,9 @@ module Benchmarks
       end
     end
 
-    def reading(row, look_over_id, vehicle)
+    def reading(row, inspection_id, vehicle)
       {
-        look_over_id:,
+        inspection_id:,
         axle_id: vehicle.axles[row[2] == "front" ? 0 : 1].id,
         side: row[3],
         part: row[4],

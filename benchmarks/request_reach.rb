@@ -34,7 +34,7 @@ module Benchmarks
           .vehicles
           .all
           .flat_map { |vehicle| context.store.jobs.of(vehicle.axles.map(&:id)) }
-          .find { |each| each.state == "started" }
+          .find { |each| each.state == "in_progress" }
       steps = JSON.parse(request(app, "GET", "/api/v1/jobs/#{job.id}").body)
       first, second = steps["steps"].map { |step| step["key"] } - steps["ticked"]
       send_tick(app, job, first)
@@ -45,7 +45,7 @@ module Benchmarks
     def reading(context)
       vehicle = context.store.vehicles.all.first
       axle = vehicle.axles.first
-      last = context.store.look_overs.of_vehicle(vehicle.id).last
+      last = context.store.inspections.of_vehicle(vehicle.id).last
       given = {
         date: context.today.iso8601,
         odometer: {
@@ -69,7 +69,7 @@ module Benchmarks
       }
       reach(context) do
         asked = context.for_request
-        Graver::Service::Measuring::LogLookOver.new(asked).call(vehicle.id, given)
+        Graver::Service::Measuring::LogInspection.new(asked).call(vehicle.id, given)
         Graver::Service::Overview::VehicleOverviews.new(asked).find(vehicle.id).axles.first.judgement
       end
     end

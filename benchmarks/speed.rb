@@ -69,8 +69,8 @@ module Benchmarks
       files = Graver::Service::Axles::AxleRecords.new(context).of([context.store.vehicles.find(1)]).values.first
       setups = files.map { |axle| scope.setup(axle, %w[pads rotors_new clips pins hose]) }
       steps = Graver::Service::Planning::Steps.new(context.knowledge)
-      adjustment = { 1 => { "action" => "insert", "after" => "settle", "text" => "Tea" } }
-      order = median { steps.call(setups, files.first, possible: true, adjustments: adjustment) }
+      plan_edit = { 1 => { "action" => "insert", "after" => "settle", "text" => "Tea" } }
+      order = median { steps.call(setups, files.first, possible: true, plan_edits: plan_edit) }
       say(out, "order and proof of both axles' steps", order, "asking the file", file)
     end
 

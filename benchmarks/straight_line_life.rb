@@ -2,8 +2,7 @@
 
 module Benchmarks
   # The life a spreadsheet gives: least squares on the thinnest pad, its usual prediction interval turned round. With
-  # two
-  # points there is no interval, and every quantile is the crossing itself.
+  # two points there is no interval, and every quantile is the crossing itself.
   class StraightLineLife
     FURTHEST_KM = 500_000.0
 

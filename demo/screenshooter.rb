@@ -14,9 +14,9 @@ class Screenshooter
     "garage" => ["/#/", "Every axle", DESK, "light"],
     "vehicle" => ["/#/vehicles/1", "Logbook", DESK, "light"],
     "brake-data" => ["/#/axles/5/brake-data", "Caliper kind", DESK, "light"],
-    "walk-round" => ["/#/vehicles/1/look-over", "Front left inner pad", DESK, "light"],
-    "walk-round-phone" => ["/#/vehicles/1/look-over", "Front left inner pad", PHONE, "light"],
-    "walk-round-large" => ["/#/vehicles/3/look-over", "Front left inner pad", DESK, "dark"],
+    "inspection" => ["/#/vehicles/1/inspection", "Front left inner pad", DESK, "light"],
+    "inspection-phone" => ["/#/vehicles/1/inspection", "Front left inner pad", PHONE, "light"],
+    "inspection-large" => ["/#/vehicles/3/inspection", "Front left inner pad", DESK, "dark"],
     "findings" => ["/#/vehicles/1/findings", "Most useful next measurement", DESK, "light"],
     "workshop" => ["/#/workshop", "Zero is off", DESK, "light"],
     "import" => ["/#/vehicles/3/import", "Choose file", DESK, "light"],
@@ -29,17 +29,17 @@ class Screenshooter
     "job-money" => ["/#/jobs/1/money", "over its life", DESK, "light"],
     "at-the-car" => ["/#/jobs/2/car/rear.left.pin_bolts_in", "Start the slide pin bolts by hand", PHONE, "light"],
     # what changes the log or a job comes last: the others show it as it was
-    "look-over" => ["/#/look-overs/8", "Readings", DESK, "light"],
+    "logged-inspection" => ["/#/inspections/8", "Readings", DESK, "light"],
     "logbook" => ["/#/logbook", "Open an entry", DESK, "light"]
   }.freeze
 
   # What is done before a picture is taken.
   PREPARED = {
-    "walk-round" => :walk,
-    "walk-round-phone" => :walk_on,
-    "walk-round-large" => :enlarge,
+    "inspection" => :walk,
+    "inspection-phone" => :walk_on,
+    "inspection-large" => :enlarge,
     "import" => :upload,
-    "look-over" => :correct
+    "logged-inspection" => :correct
   }.freeze
 
   def initialize(folder)

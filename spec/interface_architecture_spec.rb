@@ -35,8 +35,8 @@ RSpec.describe "The interface's imports" do
       one_way
     ],
     "a part importing a screen" => ["src/parts/planted.ts", "export * from \"../screens/wear/wearScale\";", one_way],
-    "the client importing a part" => ["src/api/planted.ts", "export * from \"../parts/boxes\";", one_way],
-    "a format importing a part" => ["src/format/planted.ts", "export * from \"../parts/boxes\";", one_way],
+    "the client importing a part" => ["src/api/planted.ts", "export * from \"../parts/checkboxes\";", one_way],
+    "a format importing a part" => ["src/format/planted.ts", "export * from \"../parts/checkboxes\";", one_way],
     "a text importing a format" => ["src/texts/planted.ts", "export * from \"../format/words\";", one_way],
     "a component asking past the client" => [
       "src/parts/Planted.svelte",
@@ -50,7 +50,7 @@ RSpec.describe "The interface's imports" do
     ]
   }
   allowed =
-    %w[./wearScale ../../parts/boxes ../../api/client ../../format/words ../../texts/say].map do |from|
+    %w[./wearScale ../../parts/checkboxes ../../api/client ../../format/words ../../texts/say].map do |from|
       "export * from \"#{from}\";"
     end
 

@@ -15,7 +15,7 @@ RSpec.describe Graver::Texts do
 
   put_together =
     {
-      "timeline.job_" => %w[draft ready started],
+      "timeline.job_" => %w[draft ready in_progress],
       "timeline.label_" => %w[look order due retorque first_reading relook job],
       "backups." => %w[daily by_hand before_upgrade before_import before_restore],
       "log." => [
@@ -68,22 +68,22 @@ RSpec.describe Graver::Texts do
   end
 
   it "writes each kind of figure one way" do
-    expect(described_class.say("faults.between_got", least: 0.05, most: 3000, unit: "N·m", value: 4321.987)).to eq(
+    expect(described_class.t("faults.between_got", least: 0.05, most: 3000, unit: "N·m", value: 4321.987)).to eq(
       "Enter a value from 0.05 to 3,000 N·m; you entered 4322 N·m."
     )
-    expect(described_class.say("faults.choose", choices: %w[mm in thou])).to eq("Choose mm, in or thou.")
-    expect([1, 3].map { |count| described_class.say("log.read", count:, axle: "front", part: "pad") }).to eq(
+    expect(described_class.t("faults.choose", choices: %w[mm in thou])).to eq("Choose mm, in or thou.")
+    expect([1, 3].map { |count| described_class.t("log.read", count:, axle: "front", part: "pad") }).to eq(
       ["1 front pad measured", "3 front pads measured"]
     )
-    expect(described_class.say("timeline.within", unit: "mi", km: 15_234)).to eq(" (within 9,500 mi)")
-    expect(described_class.say("faults.runs_back_log", km: 95_240, day: Date.new(2026, 5, 4))).to eq(
+    expect(described_class.t("timeline.within", unit: "mi", km: 15_234)).to eq(" (within 9,500 mi)")
+    expect(described_class.t("faults.runs_back_log", km: 95_240, day: Date.new(2026, 5, 4))).to eq(
       "The odometer goes down compared with 95,240 km on 4 May 2026 in the log. Check the date or the figure."
     )
   end
 
   it "says nothing half" do
-    expect { described_class.say("faults.nowhere") }.to raise_error(KeyError)
-    expect { described_class.say("faults.between", least: 1) }.to raise_error(KeyError)
+    expect { described_class.t("faults.nowhere") }.to raise_error(KeyError)
+    expect { described_class.t("faults.between", least: 1) }.to raise_error(KeyError)
   end
 
   # What an owner reads is a sentence: it begins with a capital and ends with a stop. What is put inside one is not.

@@ -41,8 +41,7 @@ module Graver
     module_function
 
     # knowledge and outlooks (forecasts kept) may be shared by several. Raises KnowledgeError, or InvalidEntry when a
-    # setting
-    # cannot be used.
+    # setting cannot be used.
     def context(
       settings = ENV,
       knowledge: Knowledge::Library.load,
@@ -54,7 +53,7 @@ module Graver
         knowledge:,
         today: today(settings),
         outlooks:,
-        edition:,
+        build_digest:,
         serving:,
         **devices(setting(settings, "GRAVER_SIMULATED_DEVICES"))
       )
@@ -79,17 +78,18 @@ module Graver
     # The application of a server: alone on its file, with a copy of it a day. Raises FileRefused too.
     def served(settings = ENV)
       @lock = Storage::HouseholdLock.new(setting(settings, "GRAVER_DATABASE"))
-      serving = Service::Base::Context::Serving.new(later: Service::Base::Afterwards.new, patience: PATIENCE_SECONDS)
+      serving =
+        Service::Base::Context::Serving.new(later: Service::Base::BackgroundQueue.new, patience: PATIENCE_SECONDS)
       context = context(settings, serving:)
       keep_copies(context)
       phones = phones(context, settings)
-      let_in(context, phones, settings)
-      rack(context, phones:).tap { |application| work_ahead(context, application) }
+      allow(context, phones, settings)
+      rack(context, phones:).tap { |application| cache_warmer(context, application) }
     end
 
     # The way for phones, closed as yet.
     def phones(context, settings)
-      API::PhoneLine.new(
+      API::LanServer.new(
         port: setting(settings, "GRAVER_PORT").to_i,
         certificate: ->(address) { certificate(address, context.for_request.time, settings) }
       ) { |network| rack(context, network) }
@@ -97,11 +97,11 @@ module Graver
 
     # Opened at the start where that was asked for, or chosen in Graver. Raises InvalidEntry where it was asked for and
     # cannot be.
-    def let_in(context, phones, settings)
+    def allow(context, phones, settings)
       asked = setting(settings, "GRAVER_LAN")
       access = Service::Household::PhoneAccess.new(context.for_request)
       return unless asked || access.wanted?
-      raise InvalidEntry.of("wanted", "missing", Texts.say("access.no_passphrase")) unless access.passphrase?
+      raise InvalidEntry.of("wanted", "missing", Texts.t("access.no_passphrase")) unless access.passphrase?
 
       https = setting(settings, "GRAVER_HTTPS") == "yes" || (asked.nil? && access.https?)
       warn tell(phones.open(address: asked == "yes" ? nil : asked, https:))
@@ -113,21 +113,21 @@ module Graver
 
     def tell(network)
       [
-        Texts.say("access.opened", address: network.root),
-        network.fingerprint && Texts.say("access.certificate", fingerprint: network.fingerprint)
+        Texts.t("access.opened", address: network.root),
+        network.fingerprint && Texts.t("access.certificate", fingerprint: network.fingerprint)
       ].compact.join("\n")
     end
 
     # Pages are opened before somebody does, whenever what they say has changed.
-    def work_ahead(context, application)
+    def cache_warmer(context, application)
       Thread.new do
         seen = nil
         loop do
-          now = [context.store.kept_answers.revisions, context.today]
-          API::WorkAhead.new(application).call if now != seen
+          now = [context.store.response_cache.revisions, context.today]
+          API::CacheWarmer.new(application).call if now != seen
           seen = now
         rescue StandardError => e
-          Trouble.tell(e)
+          ErrorLog.report(e)
         ensure
           sleep LOOK_EVERY_SECONDS
         end
@@ -135,8 +135,8 @@ module Graver
     end
 
     # All that an answer is made by, but the records.
-    def edition
-      @edition ||=
+    def build_digest
+      @build_digest ||=
         Digest::SHA256.hexdigest(
           Dir
             .glob("{lib/graver,knowledge}/**/*.{rb,yml}", base: ROOT)
@@ -151,7 +151,7 @@ module Graver
         loop do
           context.store.backups.daily
         rescue StandardError => e
-          Trouble.tell(e)
+          ErrorLog.report(e)
         ensure
           sleep COPY_EVERY_SECONDS
         end
@@ -171,19 +171,19 @@ module Graver
     def written_world(path)
       YAML.safe_load_file(path).fetch("vehicles").to_h { |vehicle| [vehicle["name"], vehicle.fetch("world", {})] }
     rescue Errno::ENOENT, KeyError, Psych::SyntaxError
-      raise InvalidEntry.of("GRAVER_SIMULATED_DEVICES", "unreadable", Texts.say("faults.database_simulated"))
+      raise InvalidEntry.of("GRAVER_SIMULATED_DEVICES", "unreadable", Texts.t("faults.database_simulated"))
     end
 
     # What the screens are told with their page: the owner's words where they differ, the units usually entered in.
     def page_data(context)
       {
-        "words" => Service::Household::Chosen.owners_words(context).others,
+        "words" => Service::Household::Chosen.vocabulary(context).others,
         "units" => Service::Household::Chosen.new(context, "units").chosen
       }
     end
 
     # The whole application as Rack sees it.
-    # network: it is asked over; phones: PhoneLine it opens and closes, or nil
+    # network: it is asked over; phones: LanServer it opens and closes, or nil
     def rack(context, network = API::Network::NONE, phones: nil)
       api = Class.new(API::App) { set :context, context }
       hosts = [*HOSTS, *network.address]
@@ -191,7 +191,7 @@ module Graver
         use Rack::Protection::HostAuthorization, permitted_hosts: hosts, logging: false
         use Rack::Deflater
         map("/api/v1") do
-          use(API::Gate, context:, network:, phones:)
+          use(API::AuthMiddleware, context:, network:, phones:)
           run api
         end
         run API::WebApp.new(File.join(ROOT, "web/dist"), -> { Boot.page_data(context.for_request) })
@@ -205,7 +205,7 @@ module Graver
       day = Date.iso8601(fixed)
       -> { day }
     rescue Date::Error
-      raise InvalidEntry.of("GRAVER_TODAY", "not_a_day", Texts.say("faults.fixed_day"))
+      raise InvalidEntry.of("GRAVER_TODAY", "not_a_day", Texts.t("faults.fixed_day"))
     end
   end
 end

@@ -1,14 +1,14 @@
 # frozen_string_literal: true
 
 module Graver
-  # What the owner entered cannot be used; `faults` lists every one found, each a Fault.
+  # What the owner entered cannot be used; `faults` lists every one found, each a FieldError.
   class InvalidEntry < Error
     # One thing wrong with one field: `field` is a dotted path, `code` a stable word, `message` a sentence.
-    Fault = Struct.new(:field, :code, :message, keyword_init: true)
+    FieldError = Struct.new(:field, :code, :message, keyword_init: true)
 
     attr_reader :faults
 
-    def self.of(field, code, message) = new([Fault.new(field:, code:, message:)])
+    def self.of(field, code, message) = new([FieldError.new(field:, code:, message:)])
 
     def initialize(faults)
       @faults = faults.freeze

@@ -5,7 +5,7 @@ require "yaml"
 module Graver
   # What Graver says of its own accord: the texts of knowledge/messages/en.yml, their tokens filled in by type.
   #
-  #   Texts.say("faults.between", least: 0.1, most: 200) # => "Enter a value from 0.1 to 200."
+  #   Texts.t("faults.between", least: 0.1, most: 200) # => "Enter a value from 0.1 to 200."
   #
   # Raises KeyError for a text or token that is not there.
   module Texts
@@ -27,7 +27,7 @@ module Graver
     module_function
 
     # unit: the owner's, for distances.
-    def say(key, unit: "km", **tokens)
+    def t(key, unit: "km", **tokens)
       plain =
         all
           .fetch(key)

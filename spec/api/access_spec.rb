@@ -127,11 +127,11 @@ RSpec.describe "Phone access" do
     expect(bare.get("/api/v1/garage", "HTTP_HOST" => "127.0.0.1").status).to eq(401)
     car
     before = pages
-    Graver::API::WorkAhead.new(app).call
+    Graver::API::CacheWarmer.new(app).call
     expect(pages).to be > before
   end
 
-  def pages = context.store.instance_variable_get(:@database)[:kept_answers].count
+  def pages = context.store.instance_variable_get(:@database)[:response_cache].count
 
   it "answers at its own names alone, and takes writes from its own pages alone" do
     expect(phone(:get, "/session", host: "evil.example")[0]).to eq(403)

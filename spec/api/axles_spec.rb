@@ -52,8 +52,8 @@ RSpec.describe "An axle in the API" do
     end
   end
 
-  describe "look-overs" do
-    let(:path) { look_overs }
+  describe "inspections" do
+    let(:path) { inspections }
 
     before do
       know(front, %w[pad.new_thickness 11 mm], %w[rotor.new_thickness 25 mm], %w[rotor.discard_thickness 23 mm])
@@ -69,11 +69,11 @@ RSpec.describe "An axle in the API" do
         unit: "in",
         values: %w[0.9650 0.9646]
       }
-      ask(:post, path, look_over("2025-05-16", "40000", { axle: front, part: "pad", event: "fit" }, note: "new"))
+      ask(:post, path, inspection("2025-05-16", "40000", { axle: front, part: "pad", event: "fit" }, note: "new"))
       ask(
         :post,
         path,
-        look_over(
+        inspection(
           "2026-05-16",
           "60000",
           pad("8,2"),
@@ -83,7 +83,7 @@ RSpec.describe "An axle in the API" do
         )
       )
       expect(status).to eq(201)
-      rows = context.store.look_overs.of_vehicle(car["id"]).last.readings
+      rows = context.store.inspections.of_vehicle(car["id"]).last.readings
       kept = rows.map { |row| [row.value, row.upper, row.unit, row.place] }
       expect(kept).to eq(
         [
@@ -119,7 +119,7 @@ RSpec.describe "An axle in the API" do
         ask(
           :post,
           path,
-          look_over(
+          inspection(
             "2026-13-45",
             "12k",
             pad("abc"),
@@ -134,31 +134,31 @@ RSpec.describe "An axle in the API" do
         "readings.1.upper" => "not_a_number",
         "readings.2.values.0" => "out_of_range"
       )
-      expect(fields(ask(:post, path, look_over("2026-05-17", "", *[])))).to eq(
+      expect(fields(ask(:post, path, inspection("2026-05-17", "", *[])))).to eq(
         "date" => "in_future",
         "odometer.value" => "missing",
         "readings" => "missing"
       )
       expect(
-        fields(ask(:post, path, look_over("2026-05-16", "100", { axle: front, part: "pad", event: "reading" })))
+        fields(ask(:post, path, inspection("2026-05-16", "100", { axle: front, part: "pad", event: "reading" })))
       ).to include("readings.0.method" => "invalid")
-      expect(context.store.look_overs.of_vehicle(car["id"])).to be_empty
+      expect(context.store.inspections.of_vehicle(car["id"])).to be_empty
     end
 
     it "refuses an odometer that runs back, and takes an older day" do
-      ask(:post, path, look_over("2026-05-01", "60000", pad("8.2")))
-      expect(fields(ask(:post, path, look_over("2026-05-16", "59000", pad("8.0"))))).to eq(
+      ask(:post, path, inspection("2026-05-01", "60000", pad("8.2")))
+      expect(fields(ask(:post, path, inspection("2026-05-16", "59000", pad("8.0"))))).to eq(
         "odometer.value" => "runs_back"
       )
-      expect(fields(ask(:post, path, look_over("2026-04-01", "61000", pad("8.3"))))).to eq(
+      expect(fields(ask(:post, path, inspection("2026-04-01", "61000", pad("8.3"))))).to eq(
         "odometer.value" => "runs_back"
       )
-      ask(:post, path, look_over("2026-04-01", "59000", pad("8.3")))
+      ask(:post, path, inspection("2026-04-01", "59000", pad("8.3")))
       expect(status).to eq(201)
     end
 
     it "questions thicker than new until it is kept, and then keeps the doubt" do
-      thick = look_over("2026-05-16", "60000", pad("12.4"))
+      thick = inspection("2026-05-16", "60000", pad("12.4"))
       expect(ask(:post, path, thick)["error"]["fields"]).to contain_exactly(
         include(
           "field" => "readings.0.values",
@@ -168,14 +168,18 @@ RSpec.describe "An axle in the API" do
       )
       thick[:readings][0][:answer] = "keep"
       ask(:post, path, thick)
-      expect([status, context.store.look_overs.of_vehicle(car["id"]).last.readings.first.doubt]).to match(
+      expect([status, context.store.inspections.of_vehicle(car["id"]).last.readings.first.doubt]).to match(
         [201, /more friction material than/]
       )
     end
 
-    it "shows what a half-entered look-over says so far, without saving" do
+    it "shows what a half-entered inspection says so far, without saving" do
       preview =
-        ask(:post, "#{path}/preview", look_over("", "", pad("8.4"), pad("9.", pad: "outer"), pad("3.1", side: "right")))
+        ask(
+          :post,
+          "#{path}/preview",
+          inspection("", "", pad("8.4"), pad("9.", pad: "outer"), pad("3.1", side: "right"))
+        )
       corner = preview["axles"].first["corners"].first
       expect([corner["inner"]["now_mm"], corner["outer"]["now_mm"]]).to eq([8.4, nil])
       expect(preview["faults"].map { |fault| fault["field"] }).to include(
@@ -201,10 +205,10 @@ RSpec.describe "An axle in the API" do
   end
 
   it "refuses at the database to change or remove evidence" do
-    ask(:post, look_overs, look_over("2026-05-01", "60000", pad("8.2")))
+    ask(:post, inspections, inspection("2026-05-01", "60000", pad("8.2")))
     database = context.store.instance_variable_get(:@database)
     expect { database[:readings].update(value: "9.9") }.to raise_error(Sequel::DatabaseError, /evidence/)
-    expect { database[:look_overs].delete }.to raise_error(Sequel::DatabaseError)
+    expect { database[:inspections].delete }.to raise_error(Sequel::DatabaseError)
     expect(database.fetch("PRAGMA journal_mode").single_value).to eq("wal")
     expect(database.fetch("PRAGMA foreign_keys").single_value).to eq(1)
   end

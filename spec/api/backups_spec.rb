@@ -26,7 +26,7 @@ RSpec.describe "Backups in the API" do
 
   # What was worked out before is of another course of things, though its numbers come again.
   it "shows what is there after it, not what was worked out before it" do
-    log = ->(day, odometer, value) { ask(:post, look_overs, look_over(day, odometer, pad(value))) }
+    log = ->(day, odometer, value) { ask(:post, inspections, inspection(day, odometer, pad(value))) }
     now = -> { ask(:get, "/garage")["vehicles"].first["axles"].first["corners"].first["inner"]["now_mm"] }
     log["2026-05-01", "60000", "9.0"]
     name = ask(:post, "/backups")["backups"].first["name"]

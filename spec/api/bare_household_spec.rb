@@ -32,7 +32,7 @@ RSpec.describe "A household without simulated devices" do
 
   it "starts empty, counts what is entered, and holds nobody's vehicle for a sample" do
     expect(ask(:get, "/garage")["vehicles"]).to be_empty
-    ask(:post, look_overs, look_over("2026-05-10", "60000", pad("7.4")))
+    ask(:post, inspections, inspection("2026-05-10", "60000", pad("7.4")))
     expect(ask(:get, "/axles/#{front}/wear")["axle"]["readings"]).to eq(1)
     expect(ask(:get, "/vehicles/#{car["id"]}")["sample"]).to be(false)
     ask(:post, "/vehicles", { name: "Mine", kind: "car", sample: true })

@@ -6,7 +6,7 @@ RSpec.describe "Claims and symptoms in the API" do
   include FindingsHelper
 
   it "holds a claim against the log, and refuses what is none" do
-    ask(:post, look_overs, look_over("2026-05-10", "60000", *all_pads("6.1", "6.2", "6.0", "6.3")))
+    ask(:post, inspections, inspection("2026-05-10", "60000", *all_pads("6.1", "6.2", "6.0", "6.3")))
     claim =
       lambda do |value, **more|
         ask(:post, "/vehicles/#{car["id"]}/claims", { axle: front, part: "pad", value:, **more })
@@ -22,7 +22,7 @@ RSpec.describe "Claims and symptoms in the API" do
   end
 
   it "logs a claim as weak evidence, beside a draft that is left alone" do
-    ask(:post, look_overs, look_over("2026-02-10", "60000", *all_pads("6.1", "6.2", "6.0", "6.3")))
+    ask(:post, inspections, inspection("2026-02-10", "60000", *all_pads("6.1", "6.2", "6.0", "6.3")))
     ask(:put, "/vehicles/#{car["id"]}/draft", { content: { any: "thing" }, revision: 0 })
     soonest = -> { ask(:get, "/axles/#{front}/wear")["axle"]["look_again"]["distance_km"] }
     log =
@@ -41,7 +41,7 @@ RSpec.describe "Claims and symptoms in the API" do
       ask(:get, "/axles/#{front}/wear")["why"].grep(/a shop said 3\.97 mm; the thinnest pad is estimated at/)
     ).to be_one
     expect(ask(:get, "/vehicles/#{car["id"]}/draft")["draft"]["content"]).to eq("any" => "thing")
-    ask(:post, look_overs, look_over("2026-05-16", "60600", { event: "fit", part: "pad", axle: front }))
+    ask(:post, inspections, inspection("2026-05-16", "60600", { event: "fit", part: "pad", axle: front }))
     expect(ask(:get, "/axles/#{front}/wear")["why"].grep(/a shop said/)).to be_empty
   end
 
@@ -53,20 +53,20 @@ RSpec.describe "Claims and symptoms in the API" do
     look = -> { ask(:get, "/axles/#{front}/wear")["axle"]["pads_life"]["distance_km"]["p50"] }
     ask(
       :post,
-      look_overs,
-      look_over(
+      inspections,
+      inspection(
         "2024-05-10",
         "20000",
         { event: "fit", part: "pad", axle: front },
         { event: "fit", part: "pad", axle: rear }
       )
     )
-    ask(:post, look_overs, look_over("2026-05-15", "40000", pad("9.9", axle: rear)))
+    ask(:post, inspections, inspection("2026-05-15", "40000", pad("9.9", axle: rear)))
     slow = look.call
     expect(ask(:get, "/axles/#{front}/wear")["why"].join).to match(
       /This vehicle's rear pads wore about 0\.0[56] mm per 1,000 km/
     )
-    ask(:post, look_overs, look_over("2026-05-16", "40010", pad("4.0", axle: rear, answer: "keep")))
+    ask(:post, inspections, inspection("2026-05-16", "40010", pad("4.0", axle: rear, answer: "keep")))
     expect(look.call).to be < slow * 0.85
   end
 
@@ -104,16 +104,16 @@ RSpec.describe "Claims and symptoms in the API" do
   it "notes what was answered with the vehicle, once, as grave as its mark, until it is closed" do
     answer = ->(symptom, answers = {}) { ask(:post, "/vehicles/#{car["id"]}/symptoms", { symptom:, answers: }) }
     vehicle = -> { ask(:get, "/vehicles/#{car["id"]}") }
-    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *sound_axles))
+    ask(:post, inspections, inspection(ApiHelper::TODAY, "60000", *sound_axles))
     expect(vehicle.call["state"]["severity"]).to eq("good")
     noted = Array.new(2) { answer["pedal", { how: "long" }]["noted"]["id"] }
     expect(noted.uniq.length).to eq(1)
     expect(vehicle.call).to include(
       "state" => include("severity" => "stop"),
       "why" => /long pedal, firm after pumping\..*Do not drive/,
-      "open_ends" => [include("text" => "Noticed: The pedal feels wrong. Long, but firm after pumping")]
+      "follow_ups" => [include("text" => "Noticed: The pedal feels wrong. Long, but firm after pumping")]
     )
-    ask(:patch, "/open-ends/#{noted.first}", { because: "Bled: firm again" })
+    ask(:patch, "/follow-ups/#{noted.first}", { because: "Bled: firm again" })
     expect(vehicle.call["state"]["severity"]).to eq("good")
     # what is normal leaves its trace too, and nothing to do
     expect(answer["squeal", { when: "reverse" }]["noted"]["closed_on"]).to eq(ApiHelper::TODAY)

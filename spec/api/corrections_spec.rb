@@ -11,15 +11,15 @@ RSpec.describe "Corrections in the API" do
   let!(:logged) do
     ask(
       :post,
-      look_overs,
-      look_over("2026-05-10", "60000", pad("7.4"), pad("7.2", pad: "outer"), conditions: [seized, level])
+      inspections,
+      inspection("2026-05-10", "60000", pad("7.4"), pad("7.2", pad: "outer"), conditions: [seized, level])
     )[
       "id"
     ]
   end
-  let(:kept) { ask(:get, "/look-overs/#{logged}") }
+  let(:kept) { ask(:get, "/inspections/#{logged}") }
 
-  def correct(**given) = ask(:post, "/look-overs/#{logged}/corrections", { reason: "misread", **given })
+  def correct(**given) = ask(:post, "/inspections/#{logged}/corrections", { reason: "misread", **given })
   def mark(at = 0) = kept["marks"][at]["id"]
   def rules = ask(:get, "/vehicles/#{car["id"]}/findings")["findings"].map { |found| found["rule"] }
 
@@ -46,18 +46,18 @@ RSpec.describe "Corrections in the API" do
     expect(rules).to include("seen-slide_pins-stiff")
   end
 
-  it "refuses a correction that is none, that no such part can have, or of another look-over" do
+  it "refuses a correction that is none, that no such part can have, or of another inspection" do
     expect(fields(correct(condition: mark, mark: "seized"))).to eq("value" => "unchanged")
     expect(fields(correct(condition: mark, mark: "wet"))).to eq("mark" => "unknown_mark")
     expect(fields(correct(condition: mark(1), value: "9"))).to have_key("value")
     expect(fields(correct(condition: mark, void: true, reason: " "))).to eq("reason" => "missing")
-    other = ask(:post, look_overs, look_over("2026-05-11", "60010", pad("7.3")))["id"]
-    ask(:post, "/look-overs/#{other}/corrections", { condition: mark, void: true, reason: "misread" })
+    other = ask(:post, inspections, inspection("2026-05-11", "60010", pad("7.3")))["id"]
+    ask(:post, "/inspections/#{other}/corrections", { condition: mark, void: true, reason: "misread" })
     expect(status).to eq(404)
-    expect(ask(:get, "/look-overs/#{logged}")["marks"].map { |each| each["void"] }).to eq([false, false])
+    expect(ask(:get, "/inspections/#{logged}")["marks"].map { |each| each["void"] }).to eq([false, false])
   end
 
-  it "strikes out a whole look-over with its marks, and takes it back" do
+  it "strikes out a whole inspection with its marks, and takes it back" do
     correct(void: true)
     expect(rules.grep(/slide_pins/)).to be_empty
     expect(ask(:get, "/vehicles/#{car["id"]}")["axles"].first["readings"]).to eq(0)

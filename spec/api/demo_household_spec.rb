@@ -16,8 +16,8 @@ RSpec.describe "The demo household through the API", :demo do
       end
     end
     garage["vehicles"].each do |vehicle|
-      vehicle["log"].each { |entry| ask(:get, "/look-overs/#{entry["id"]}") }
-      %w[walk-round draft imports findings].each do |screen|
+      vehicle["log"].each { |entry| ask(:get, "/inspections/#{entry["id"]}") }
+      %w[inspection-form draft imports findings].each do |screen|
         ask(:get, "/vehicles/#{vehicle["id"]}/#{screen}")
         expect(status).to eq(200)
       end
@@ -129,10 +129,10 @@ RSpec.describe "The demo household through the API", :demo do
     )
   end
 
-  it "tells where a job stands: steps done, all of them its own, and the next a gate" do
+  it "tells where a job stands: steps done, all of them its own, and the next a mandatory step" do
     job = ask(:get, "/jobs/2")
     keys = job["steps"].map { |step| step["key"] }
     expect(job["ticked"]).to eq(keys.take(job["ticked"].length))
-    expect(job["steps"][job["ticked"].length]).to include("key" => "rear.left.piston_home", "gate" => true)
+    expect(job["steps"][job["ticked"].length]).to include("key" => "rear.left.piston_home", "mandatory" => true)
   end
 end

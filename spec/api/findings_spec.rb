@@ -21,7 +21,7 @@ RSpec.describe "Findings in the API" do
       ["2025-05-10", "54000", %w[8.1 8.1 8.1 8.1]],
       ["2025-11-10", "59000", %w[7.5 7.8 7.8 7.8]],
       ["2026-05-10", "65000", %w[6.6 7.45 7.45 7.45]]
-    ].each { |date, km, pads| ask(:post, look_overs, look_over(date, km, *exact[pads])) }
+    ].each { |date, km, pads| ask(:post, inspections, inspection(date, km, *exact[pads])) }
     sped = found("inner-sped-up").first
     expect(sped).to include("side" => "left", "severity" => "watch", "confidence" => be >= 0.6)
     expect(sped["sentence"]).to match(
@@ -29,7 +29,7 @@ RSpec.describe "Findings in the API" do
     )
     expect(sped["causes"].map { |cause| cause["label"] }).to include("Slide pins seized or dry")
     expect(found("inner-thin")).to be_empty
-    ask(:post, look_overs, look_over("2026-05-15", "65200", *exact[%w[6.4 7.45 7.45 7.45]]))
+    ask(:post, inspections, inspection("2026-05-15", "65200", *exact[%w[6.4 7.45 7.45 7.45]]))
     expect([found("inner-sped-up").length, found("inner-thin").length]).to eq([0, 1])
   end
 
@@ -37,8 +37,8 @@ RSpec.describe "Findings in the API" do
   it "finds the worn inner pad and its cause, with reasons, confidence and what would change it" do
     ask(
       :post,
-      look_overs,
-      look_over(
+      inspections,
+      inspection(
         "2026-05-10",
         "60000",
         *all_pads("2.6", "6.2", "5.6", "5.9"),
@@ -63,21 +63,21 @@ RSpec.describe "Findings in the API" do
     expect(findings["findings"].map { |each| each["severity"] }).to eq(
       findings["findings"].map { |each| each["severity"] }.sort_by { |severity| %w[stop plan watch].index(severity) }
     )
-    expect(ask(:put, "/schools", { pads: "law" })["schools"]).to include("pads" => "law")
+    expect(ask(:put, "/approaches", { pads: "law" })["approaches"]).to include("pads" => "law")
     expect(found("pad-below-limit")).to be_empty
-    expect(fields(ask(:put, "/schools", { pads: "hope", rotors: "reuse" }))).to eq("pads" => "unknown_choice")
+    expect(fields(ask(:put, "/approaches", { pads: "hope", rotors: "reuse" }))).to eq("pads" => "unknown_choice")
   end
 
   # common practice, no source: rust after some weeks, parts that stick after half a year
   it "tells a long stand from the odometer's silence, since the brakes were last read" do
     note = ->(day, km) { ask(:post, "/vehicles/#{car["id"]}/odometer", { date: day, odometer: { value: km } }) }
-    ask(:post, look_overs, look_over("2025-06-01", "60000", *all_pads("9", "9", "9", "9")))
+    ask(:post, inspections, inspection("2025-06-01", "60000", *all_pads("9", "9", "9", "9")))
     note["2025-07-13", "60049"]
     expect(found("stood-weeks").first["sentence"]).to include("stood for 42 days up to 13 Jul 2025")
     expect(found("odometer-silent").length).to eq(1)
     note["2026-05-16", "60060"]
     expect([found("stood-long").length, found("stood-weeks").length, found("odometer-silent").length]).to eq([1, 0, 0])
-    ask(:post, look_overs, look_over("2026-05-16", "60060", *all_pads("9", "9", "9", "9")))
+    ask(:post, inspections, inspection("2026-05-16", "60060", *all_pads("9", "9", "9", "9")))
     expect(found("stood-long")).to be_empty
   end
 
@@ -86,8 +86,8 @@ RSpec.describe "Findings in the API" do
     know(front, %w[rotor.discard_thickness 27.9 mm])
     ask(
       :post,
-      look_overs,
-      look_over(
+      inspections,
+      inspection(
         "2026-05-10",
         "60000",
         *all_pads("3.4", "3.5", "3.6", "3.5"),
@@ -104,13 +104,13 @@ RSpec.describe "Findings in the API" do
   it "lets four glances by one eye agree with each other, and with the axle" do
     glance = ->(share) { all_pads(*[share] * 4).map { |each| each.merge(method: "percent", unit: "percent") } }
     know(front, ["pad.new_thickness", nil, nil])
-    ask(:post, look_overs, look_over("2026-05-10", "60000", *glance["50"]))
+    ask(:post, inspections, inspection("2026-05-10", "60000", *glance["50"]))
     wear = -> { ask(:get, "/axles/#{front}/wear")["axle"] }
     expect(wear.call["state"]["severity"]).not_to match(/plan|stop/)
     expect(wear.call["look_again"]["distance_km"]).to be > 500
-    look = context.store.look_overs.of_vehicle(car["id"]).last
-    ask(:post, "/look-overs/#{look.id}/corrections", { void: true, reason: "Another car" })
-    ask(:post, look_overs, look_over("2026-05-11", "60010", *glance["30"]))
+    look = context.store.inspections.of_vehicle(car["id"]).last
+    ask(:post, "/inspections/#{look.id}/corrections", { void: true, reason: "Another car" })
+    ask(:post, inspections, inspection("2026-05-11", "60010", *glance["30"]))
     pads = found("pad-maybe-below").map { |each| each["confidence"] }
     axle =
       context
@@ -127,11 +127,11 @@ RSpec.describe "Findings in the API" do
   # 0.15
   it "takes no plate into account where both limit and reading have it" do
     know(front, %w[pad.overall_limit 7.5 mm], %w[pad.service_limit 1.5 mm], ["pad.new_thickness", nil, nil])
-    Graver::Service::Axles::Schools.new(context).choose({ pads: "law" })
+    Graver::Service::Axles::Approaches.new(context).choose({ pads: "law" })
     ask(
       :post,
-      look_overs,
-      look_over(
+      inspections,
+      inspection(
         ApiHelper::TODAY,
         "60000",
         *all_pads("7.60", "7.60", "7.60", "7.60").map { |each| each.merge(overall: true) }
@@ -143,12 +143,12 @@ RSpec.describe "Findings in the API" do
   end
 
   it "follows a reading that is corrected, and leaves a doubted one out" do
-    ask(:post, look_overs, look_over("2026-05-10", "60000", *all_pads("2.6", "6.2", "5.6", "5.9")))
-    look_over = context.store.look_overs.of_vehicle(car["id"]).last
+    ask(:post, inspections, inspection("2026-05-10", "60000", *all_pads("2.6", "6.2", "5.6", "5.9")))
+    inspection = context.store.inspections.of_vehicle(car["id"]).last
     ask(
       :post,
-      "/look-overs/#{look_over.id}/corrections",
-      { reading: look_over.readings.first.id, value: "6.0", reason: "misread" }
+      "/inspections/#{inspection.id}/corrections",
+      { reading: inspection.readings.first.id, value: "6.0", reason: "misread" }
     )
     expect([found("inner-thin"), found("pad-below-limit")]).to eq([[], []])
   end
@@ -167,8 +167,8 @@ RSpec.describe "Findings in the API" do
       lambda do |day, km, value|
         ask(
           :post,
-          look_overs,
-          look_over(
+          inspections,
+          inspection(
             day,
             km,
             *all_pads("9", "9", "9", "9"),
@@ -213,8 +213,8 @@ RSpec.describe "Findings in the API" do
   it "asks for the rotors at several places when the pedal pulsates" do
     ask(
       :post,
-      look_overs,
-      look_over(
+      inspections,
+      inspection(
         "2026-05-10",
         "60000",
         *all_pads("8", "8", "8", "8"),
@@ -230,8 +230,8 @@ RSpec.describe "Findings in the API" do
     )
     ask(
       :post,
-      look_overs,
-      look_over("2026-05-11", "60010", rotor("left", *["27.8"] * 4), rotor("right", *["27.8"] * 4))
+      inspections,
+      inspection("2026-05-11", "60010", rotor("left", *["27.8"] * 4), rotor("right", *["27.8"] * 4))
     )
     # even all round, and still felt: hub and runout first, and not "may stay"
     expect([findings["silent"].grep(/Front: the pedal/), rotors["outcome"]]).to eq([[], "measure_again"])
@@ -257,7 +257,7 @@ RSpec.describe "Findings in the API" do
           { item: "fluid_moisture", value: "2,9" },
           { item: "handbrake_clicks", value: "9" }
         ]
-    ask(:post, look_overs, look_over("2026-05-10", "60000", shoe, conditions: seen))
+    ask(:post, inspections, inspection("2026-05-10", "60000", shoe, conditions: seen))
     expect(found("one-face").first["causes"].first["label"]).to include("doesn't move")
     expect(found("shoe-below").first["sentence"]).to eq(
       "Rear left: 1.5 mm of lining is at or under its minimum of 1.5 mm."
@@ -274,7 +274,7 @@ RSpec.describe "Findings in the API" do
       caliper["left", "24.6", "24.5", "24.6", "24.6"],
       caliper["right", "24.6"]
     ]
-    ask(:post, look_overs, look_over("2026-05-10", "60000", *readings))
+    ask(:post, inspections, inspection("2026-05-10", "60000", *readings))
     expect(findings["silent"]).to include(/left rotor readings vary by 0\.100 mm.*can't tell less than/)
     expect(found("rotor-variation")).to be_empty
     reasons = ask(:get, "/vehicles/#{car["id"]}")["axles"].first["reasons"].map { |reason| reason["sentence"] }
@@ -287,7 +287,7 @@ RSpec.describe "Findings in the API" do
   # other.
   it "watches each reservoir of a motorcycle by itself" do
     @car = ask(:post, "/vehicles", { name: "Wren", kind: "motorcycle" })
-    names = ask(:get, "/vehicles/#{car["id"]}/walk-round")["figures"].map { |figure| figure["id"] }
+    names = ask(:get, "/vehicles/#{car["id"]}/inspection-form")["figures"].map { |figure| figure["id"] }
     expect(names.grep(/level/)).to eq(%w[fluid_level_front fluid_level_rear])
     pads =
       car["axles"].flat_map do |axle|
@@ -295,7 +295,7 @@ RSpec.describe "Findings in the API" do
       end
     [%w[2026-05-01 10000 0.9], %w[2026-05-10 10200 0.2]].each do |day, km, rear|
       levels = { "fluid_level_front" => "0.9", "fluid_level_rear" => rear }
-      ask(:post, look_overs, look_over(day, km, *pads, conditions: levels.map { |item, value| { item:, value: } }))
+      ask(:post, inspections, inspection(day, km, *pads, conditions: levels.map { |item, value| { item:, value: } }))
     end
     expect(found("fluid-unexplained").map { |each| each["sentence"] }).to contain_exactly(
       /The fluid of the rear brake fell by 0\.70/

@@ -42,18 +42,18 @@ RSpec.describe "Hostile requests" do
     names = ["a\u0007b", "a\nb", "a\u001b[31m", "\u007f"]
     expect(names.map { |name| fields(ask(:post, "/vehicles", { name:, kind: "car" })) }).to all(eq("name" => "invalid"))
     kept =
-      ask(:post, "/vehicles/#{car["id"]}/look-overs", look_over("2026-05-01", "60000", pad("7"), note: "two\nlines"))
+      ask(:post, "/vehicles/#{car["id"]}/inspections", inspection("2026-05-01", "60000", pad("7"), note: "two\nlines"))
     expect([status, kept["error"]]).to eq([201, nil])
   end
 
-  it "as a look-over of nothing but runout or parking shoes, which is shown like any other" do
+  it "as an inspection of nothing but runout or parking shoes, which is shown like any other" do
     read = { axle: front, side: "left", event: "reading", unit: "mm" }
     [
       { part: "runout", method: "dial", values: ["0.03"] },
       { part: "shoe", method: "caliper", values: ["3"] }
     ].each do |what|
       seen =
-        ask(:post, "/vehicles/#{car["id"]}/look-overs/preview", look_over("2026-05-01", "60000", { **read, **what }))
+        ask(:post, "/vehicles/#{car["id"]}/inspections/preview", inspection("2026-05-01", "60000", { **read, **what }))
       expect(seen).to include("faults" => [], "positions" => [include("mm" => what[:values].first.to_f)])
     end
   end
@@ -71,7 +71,7 @@ RSpec.describe "Hostile requests" do
   it "leaves no formula in a table that goes out, and takes the table back as it was" do
     notes = ["=HYPERLINK(\"x\")", "+1", "-2", "@SUM(A1)", "plain, 'quoted'"]
     notes.each_with_index do |note, at|
-      ask(:post, look_overs, look_over("2026-04-0#{at + 1}", (60_000 + at).to_s, pad("7"), note:))
+      ask(:post, inspections, inspection("2026-04-0#{at + 1}", (60_000 + at).to_s, pad("7"), note:))
     end
     get "/api/v1/vehicles/#{car["id"]}/log.csv"
     text = last_response.body

@@ -147,10 +147,10 @@ RSpec.describe "The API" do
   end
 
   it "speaks in the household's words: answers, errors, paper and calendar; ids and files keep theirs" do
-    expect(ask(:get, "/words")).to eq("rotor" => "rotor")
-    ask(:put, "/words", { rotor: "wheel plate" })
+    expect(ask(:get, "/vocabulary")).to eq("rotor" => "rotor")
+    ask(:put, "/vocabulary", { rotor: "wheel plate" })
     expect([status, last_response.body]).to match([422, include("rotor or disc")])
-    expect(ask(:put, "/words", { rotor: "disc" })).to eq("rotor" => "disc")
+    expect(ask(:put, "/vocabulary", { rotor: "disc" })).to eq("rotor" => "disc")
     data = ask(:get, "/axles/#{front}/brake-data")["fields"].find { |field| field["key"] == "rotor.discard_thickness" }
     expect(data.values.grep(String).grep(/rotor/i)).to contain_exactly("rotor.discard_thickness", "rotors")
     expect(ask(:get, "/help")["terms"].map { |term| term["term"] }).to include("Disc", "Vented disc")
@@ -169,7 +169,7 @@ RSpec.describe "The API" do
     expect(ask(:put, "/units", { torque: "lbf·ft" })).to eq("length" => "mm", "torque" => "lbf·ft")
     expect(fields(ask(:put, "/units", { length: "ell", torque: "N·m" })).keys).to eq(["length"])
     expect(ask(:get, "/units")).to eq("length" => "mm", "torque" => "lbf·ft")
-    ask(:put, "/words", { rotor: "disc" })
+    ask(:put, "/vocabulary", { rotor: "disc" })
     expect(Graver::Boot.page_data(context)).to eq("words" => { "rotor" => "disc" }, "units" => ask(:get, "/units"))
   end
 end

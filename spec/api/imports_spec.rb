@@ -24,7 +24,7 @@ RSpec.describe "Tables in and out of the API" do
   def log(vehicle)
     get("/api/v1/vehicles/#{vehicle["id"]}/log.csv", {}, { "HTTP_HOST" => "127.0.0.1" }).body.force_encoding("UTF-8")
   end
-  def stored(vehicle = car) = context.store.look_overs.of_vehicle(vehicle["id"])
+  def stored(vehicle = car) = context.store.inspections.of_vehicle(vehicle["id"])
 
   let(:mine) do
     "Day;km;FL inner;FR outer (in);front left rotor;Remarks\n12.04.2024;61.200;8,4;5/16;23,95;first\n13.04.2024;61 300 km;8,3;;;\n"
@@ -42,11 +42,13 @@ RSpec.describe "Tables in and out of the API" do
         "column" => 5
       }
     )
-    expect(trial(table)).to include("readings" => 4, "look_overs" => 2, "faults" => [], "from" => "2024-04-12")
+    expect(trial(table)).to include("readings" => 4, "inspections" => 2, "faults" => [], "from" => "2024-04-12")
     expect(run(table)).to include("state" => "done", "result" => include("readings" => 4))
     rows =
-      stored.flat_map do |look_over|
-        look_over.readings.map { |row| [look_over.odometer_km, look_over.note, row.side, row.pad, row.value, row.unit] }
+      stored.flat_map do |inspection|
+        inspection.readings.map do |row|
+          [inspection.odometer_km, inspection.note, row.side, row.pad, row.value, row.unit]
+        end
       end
     expect(rows).to eq(
       [
@@ -71,7 +73,7 @@ RSpec.describe "Tables in and out of the API" do
   end
 
   it "names each bad row with its line and reason, and takes the rest" do
-    ask(:post, look_overs, look_over("2024-05-01", "62000", pad("8.0")))
+    ask(:post, inspections, inspection("2024-05-01", "62000", pad("8.0")))
     rows = %w[
       2024-02-30,61000,front,left,pad,inner,reading,caliper,8,mm
       2024-04-01,61000,front,left,pad,inner,reading,caliper,🛞,mm
@@ -111,22 +113,22 @@ RSpec.describe "Tables in and out of the API" do
     ]
     ask(
       :post,
-      look_overs,
-      look_over(
+      inspections,
+      inspection(
         "2025-01-10",
         "61200,5",
         { axle: front, part: "pad", event: "fit" },
         note: "new, “both” sides\nand more"
       )
     )
-    ask(:post, look_overs, look_over("2026-01-10", "72000", *readings))
+    ask(:post, inspections, inspection("2026-01-10", "72000", *readings))
     more = [
       pad("21", pad: "outer", unit: "100th", method: "vernier"),
       pad("10.1", side: "right", overall: true),
       pad(nil, side: "left").merge(event: "metal", values: []),
       pad("9.9", side: "right", pad: "outer", answer: "keep")
     ]
-    ask(:post, look_overs, look_over("2026-02-10", "73000", *more))
+    ask(:post, inspections, inspection("2026-02-10", "73000", *more))
     expect(status).to eq(201)
     text = log(car)
     expect(text.lines.first.strip).to eq(
@@ -139,8 +141,8 @@ RSpec.describe "Tables in and out of the API" do
     expect(log(twin)).to eq(text)
     kept =
       lambda do |vehicle|
-        stored(vehicle).flat_map do |look_over|
-          look_over.readings.map do |row|
+        stored(vehicle).flat_map do |inspection|
+          inspection.readings.map do |row|
             row.to_h.slice(:event, :part, :side, :pad, :place, :method, :value, :upper, :unit, :overall, :doubt)
           end
         end
@@ -184,7 +186,7 @@ RSpec.describe "Tables in and out of the API" do
       )
     )
     run(table)
-    expect(stored.map { |look_over| look_over.readings.map(&:event) }).to eq(
+    expect(stored.map { |inspection| inspection.readings.map(&:event) }).to eq(
       [%w[reading reading], %w[reading reading], %w[fit reading reading]]
     )
     expect(ask(:get, "/vehicles/#{car["id"]}")["axles"].first["state"]["severity"]).not_to eq("stop")

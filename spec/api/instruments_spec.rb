@@ -5,7 +5,7 @@ require_relative "../support/api_helper"
 RSpec.describe "Measuring tools and devices in the API" do
   include ApiHelper
 
-  def stored = context.store.look_overs.of_vehicle(car["id"])
+  def stored = context.store.inspections.of_vehicle(car["id"])
 
   describe "instruments" do
     let(:tool) { ask(:post, "/instruments", { name: "Caliper", method: "caliper", most: "150", uncertainty: "0.02" }) }
@@ -16,11 +16,11 @@ RSpec.describe "Measuring tools and devices in the API" do
 
     it "take a wrong zero out of the readings made since it was last good, and only those" do
       check("2026-01-01", "0.01")
-      ask(:post, look_overs, look_over("2025-12-01", "50000", pad("9.50", instrument: tool["id"])))
+      ask(:post, inspections, inspection("2025-12-01", "50000", pad("9.50", instrument: tool["id"])))
       ask(
         :post,
-        look_overs,
-        look_over(
+        inspections,
+        inspection(
           "2026-02-01",
           "52000",
           pad("9,25", instrument: tool["id"]),
@@ -37,15 +37,15 @@ RSpec.describe "Measuring tools and devices in the API" do
         "corrected" => 2,
         "instrument" => include("changes" => [])
       )
-      expect(stored.map { |look_over| look_over.readings.map(&:value) }).to eq([["9.50"], %w[10.73 0.4283 9.0]])
+      expect(stored.map { |inspection| inspection.readings.map(&:value) }).to eq([["9.50"], %w[10.73 0.4283 9.0]])
       ask(:post, "/instruments/#{tool["id"]}/corrections")
       expect(stored.last.readings.map(&:value)).to eq(%w[10.73 0.4283 9.0])
       expect(check("2026-04-01", "25.000", reference: "25")["checks"].first).to include("good" => true)
       # within what the tool's own steps explain: nothing made since is touched
       ask(
         :post,
-        look_overs,
-        look_over("2026-04-05", "53000", pad("9.0", side: "right", pad: "outer", instrument: tool["id"]))
+        inspections,
+        inspection("2026-04-05", "53000", pad("9.0", side: "right", pad: "outer", instrument: tool["id"]))
       )
       expect(check("2026-04-10", "0.02")).to include("changes" => [])
       expect(ask(:post, "/instruments/#{tool["id"]}/corrections")["corrected"]).to eq(0)
@@ -95,7 +95,7 @@ RSpec.describe "Measuring tools and devices in the API" do
     )
     # what is known of the vehicle makes no difference to it
     know(front, %w[pad.new_thickness 3.1 mm])
-    ask(:post, look_overs, look_over("2026-05-10", "60000", pad("2.9")))
+    ask(:post, inspections, inspection("2026-05-10", "60000", pad("2.9")))
     expect(send["caliper", **place]).to include("value" => format("%.2f", read - 1.5))
     expect(fields(ask(:patch, "/devices/caliper", { settings: { zero: 99 } }))).to eq("settings.zero" => "out_of_range")
     ask(:patch, "/devices/caliper", { connected: false })
@@ -125,20 +125,20 @@ RSpec.describe "Measuring tools and devices in the API" do
       fields(
         ask(
           :post,
-          look_overs,
-          { **look_over("2026-05-10", "60000", made_up), odometer: { value: "60000", simulated: true } }
+          inspections,
+          { **inspection("2026-05-10", "60000", made_up), odometer: { value: "60000", simulated: true } }
         )
       )
     ).to eq("odometer.value" => "simulated")
     id =
       ask(
         :post,
-        look_overs,
-        look_over("2026-05-10", "60000", made_up, pad("7.4", pad: "outer"), conditions: [level, seized])
+        inspections,
+        inspection("2026-05-10", "60000", made_up, pad("7.4", pad: "outer"), conditions: [level, seized])
       )[
         "id"
       ]
-    logged = ask(:get, "/look-overs/#{id}")
+    logged = ask(:get, "/inspections/#{id}")
     expect(logged["readings"].map { |row| row["simulated"] }).to eq([true, false])
     expect(logged["marks"].map { |mark| mark["simulated"] }).to eq([true, true])
     expect(
@@ -153,8 +153,8 @@ RSpec.describe "Measuring tools and devices in the API" do
       )
     ask(
       :post,
-      "/vehicles/#{sample.id}/look-overs",
-      look_over("2026-05-10", "60000", { **made_up, axle: sample.axles.first.id })
+      "/vehicles/#{sample.id}/inspections",
+      inspection("2026-05-10", "60000", { **made_up, axle: sample.axles.first.id })
     )
     expect(ask(:get, "/axles/#{sample.axles.first.id}/wear")["axle"]["readings"]).to eq(1)
     get "/api/v1/vehicles/#{sample.id}/log.csv"

@@ -2,8 +2,8 @@
 
 require_relative "../support/job_helper"
 
-# A job that changes with the brake apart, through the API. What has to follow is what a mechanic does: common practice, no
-# source.
+# A job that changes with the brake apart, through the API. What has to follow is what a mechanic does: common practice,
+# no source.
 RSpec.describe "A job changed while the brake is apart" do
   include JobHelper
 
@@ -94,7 +94,7 @@ RSpec.describe "A job changed while the brake is apart" do
     ask(:patch, address, { state: "ready", because: "So be it" })
     tick_until("front.left.bracket_off")
     before = keys
-    ask(:put, "/schools", { bracket: "on", fluid_back: "clamp", nuts: "touching" })
+    ask(:put, "/approaches", { bracket: "on", fluid_back: "clamp", nuts: "touching" })
     know(front, ["bracket.kind", "none", nil], ["hose.fitting", "pipe", nil])
     expect(keys).to eq(before)
     approach("bracket", "on")
@@ -127,7 +127,7 @@ RSpec.describe "A job changed while the brake is apart" do
   it "plans a job from its ticks though it was begun before jobs kept what they were planned by" do
     begin_job(%w[pads rotors_new])
     done = keys.take_while { |key| key != "front.left.rotor_off" } << "front.left.rotor_off"
-    old = [["started", nil], *done.map { |key| ["ticked", key] }]
+    old = [["in_progress", nil], *done.map { |key| ["ticked", key] }]
     old.each { |kind, value| context.store.jobs.record_event(job["id"], kind, value, at: "2026-05-16T08:00:00Z") }
     scope(%w[pads])
     expect(left).to include("front.left.rotor_on", "front.left.bracket_on")
@@ -158,13 +158,13 @@ RSpec.describe "A job changed while the brake is apart" do
     tick_until("front.left.pads_out")
     expect(vehicle.dig("state", "severity")).to eq("stop")
     ask(:post, address("/pause"))
-    expect(vehicle["open_ends"].map { |each| each["text"] }).to contain_exactly(
+    expect(vehicle["follow_ups"].map { |each| each["text"] }).to contain_exactly(
       /is paused.*Front left: .*the pads are out/
     )
-    expect(fields(ask(:patch, address, { state: "dropped" }))).to eq("leave_apart" => "missing")
-    ask(:patch, address, { state: "dropped", leave_apart: true })
+    expect(fields(ask(:patch, address, { state: "cancelled" }))).to eq("leave_apart" => "missing")
+    ask(:patch, address, { state: "cancelled", leave_apart: true })
     expect(
-      vehicle["open_ends"].select { |each| each["closed_on"].nil? }.map { |each| each["text"] }
+      vehicle["follow_ups"].select { |each| each["closed_on"].nil? }.map { |each| each["text"] }
     ).to contain_exactly(/left the brake apart/)
     expect(vehicle.dig("state", "severity")).to eq("stop")
     other = ask(:post, "/axles/#{front}/jobs", { planned_for: "2026-05-24" })
@@ -196,13 +196,13 @@ RSpec.describe "A job changed while the brake is apart" do
     left.each { |key| do_step(key) }
     expect(fields(finish)).to eq("do_not_drive" => "missing")
     expect(finish(do_not_drive: true)["state"]).to eq("finished")
-    expect(vehicle["open_ends"].map { |each| each["text"] }).to include(/left only/)
+    expect(vehicle["follow_ups"].map { |each| each["text"] }).to include(/left only/)
   end
 
   it "lets a rotor under its limit stay on no vehicle that is driven, whatever the job is changed to" do
     begin_job(%w[pads])
     tick_until("front.left.read_rotor")
-    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", rotor("left", %w[22.8])))
+    ask(:post, inspections, inspection(ApiHelper::TODAY, "60000", rotor("left", %w[22.8])))
     expect(fields(scope(%w[pads]))).to eq("axles.#{front}" => "rotor_must")
     expect(scope(%w[bleed])).to include("stops" => include(/Front rotors:/))
     left.take_while { |key| key != "first_stops" }.each { |key| do_step(key) }
@@ -213,7 +213,7 @@ RSpec.describe "A job changed while the brake is apart" do
   it "ends an inspection that condemns a rotor together and undriven, with what to order" do
     begin_job(%w[inspect_rotor])
     tick_until("front.left.rotor_off")
-    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", rotor("left", %w[22.8])))
+    ask(:post, inspections, inspection(ApiHelper::TODAY, "60000", rotor("left", %w[22.8])))
     plan = ask(:get, address)
     expect(plan).to include("halts" => [], "stops" => include(/Front rotors:/))
     tick_until("chocks_away")
@@ -221,7 +221,10 @@ RSpec.describe "A job changed while the brake is apart" do
     expect(fields(finish)).to include("do_not_drive" => "missing")
     done = finish(do_not_drive: true)
     expect(done["closed"]["do_not_drive"]).to include(/Front rotors:/)
-    expect(vehicle["open_ends"].map { |each| each["text"] }).to include(/Do not drive.*Front rotors/, /Order: .*rotor/i)
+    expect(vehicle["follow_ups"].map { |each| each["text"] }).to include(
+      /Do not drive.*Front rotors/,
+      /Order: .*rotor/i
+    )
     expect(vehicle.dig("state", "severity")).to eq("stop")
     # it is together: the job that puts it right can begin
     @job = ask(:post, "/axles/#{front}/jobs", { planned_for: "2026-05-24" })
@@ -234,8 +237,8 @@ RSpec.describe "A job changed while the brake is apart" do
     begin_job(%w[pads])
     ask(
       :post,
-      look_overs,
-      look_over(ApiHelper::TODAY, "60000", conditions: [{ item: "symptom", mark: "sinking_pedal" }])
+      inspections,
+      inspection(ApiHelper::TODAY, "60000", conditions: [{ item: "symptom", mark: "sinking_pedal" }])
     )
     expect(ask(:get, address)["stops"]).to contain_exactly(/pedal sinks/)
     tick_until("level_after")
@@ -285,11 +288,11 @@ RSpec.describe "A job changed while the brake is apart" do
     tick_until("front.left.pads_out")
     deep = { axle: front, side: "left", face: "inner", item: "rotor_face", mark: "grooved_deep" }
     thick = %w[left right].map { |side| rotor(side, %w[24.1 24.1 24.1 24.1]) }
-    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *thick, conditions: [deep]))
+    ask(:post, inspections, inspection(ApiHelper::TODAY, "60000", *thick, conditions: [deep]))
     # the reason of begin_job was given for another verdict
     expect(ask(:get, address)["halts"].map { |halt| halt["must"] }).to eq([false])
     metal = { axle: front, part: "pad", side: "left", pad: "inner", event: "metal" }
-    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60001", metal))
+    ask(:post, inspections, inspection(ApiHelper::TODAY, "60001", metal))
     expect(ask(:get, address)["halts"].map { |halt| halt["must"] }).to eq([true])
     expect(fields(scope(%w[pads]))).to eq("axles.#{front}" => "rotor_must")
   end

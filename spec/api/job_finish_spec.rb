@@ -32,14 +32,14 @@ RSpec.describe "Finished jobs in the API" do
         %w[left right].map do |side|
           { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["22.9"] }
         end
-      ask(:post, look_overs, look_over("2023-05-10", "20000", { axle: front, part: "pad", event: "fit" }))
+      ask(:post, inspections, inspection("2023-05-10", "20000", { axle: front, part: "pad", event: "fit" }))
       seen = [
         { axle: front, side: "left", item: "slide_pins", mark: "seized" },
         { axle: car["axles"].last["id"], side: "left", item: "slide_pins", mark: "seized" },
         { item: "symptom", mark: "grinding" },
         { item: "symptom", mark: "pulls" }
       ]
-      ask(:post, look_overs, look_over("2026-05-10", "59900", *worn, *rotors, *rear_pads, conditions: seen))
+      ask(:post, inspections, inspection("2026-05-10", "59900", *worn, *rotors, *rear_pads, conditions: seen))
       ask(
         :post,
         "/supplies",
@@ -99,10 +99,10 @@ RSpec.describe "Finished jobs in the API" do
       expect(fields(refused)).to eq("steps.front.left.bracket_on" => "gate_open")
       expect(refused["error"]["fields"].first["message"]).to include("bracket bolts, number 1: not tight")
       ask(:post, address("/torques"), { **bolt, reached: "104" })
-      expect(fields(finish(fitted:, open_ends: ["Plug missing", "x" * 301]))).to eq("open_ends.1.text" => "too_long")
-      expect(ask(:get, address)["state"]).to eq("started")
-      expect(finish(fitted:, open_ends: ["Plug missing", " "])["state"]).to eq("finished")
-      expect(ask(:get, "/vehicles/#{car["id"]}")["open_ends"].map { |each| each["text"] }).to eq(["Plug missing"])
+      expect(fields(finish(fitted:, follow_ups: ["Plug missing", "x" * 301]))).to eq("follow_ups.1.text" => "too_long")
+      expect(ask(:get, address)["state"]).to eq("in_progress")
+      expect(finish(fitted:, follow_ups: ["Plug missing", " "])["state"]).to eq("finished")
+      expect(ask(:get, "/vehicles/#{car["id"]}")["follow_ups"].map { |each| each["text"] }).to eq(["Plug missing"])
     end
 
     it "has its follow-up ticked after the end, with the odometer, and its nuts leave the timeline then" do
@@ -110,7 +110,7 @@ RSpec.describe "Finished jobs in the API" do
       finish(fitted:)
       nuts = -> { ask(:get, "/vehicles/#{car["id"]}/timeline")["events"].count { |event| event["kind"] == "retorque" } }
       expect(nuts.call).to eq(1)
-      follow = ->(step, value) { ask(:post, address("/follow-up"), { step:, odometer: { value:, unit: "km" } }) }
+      follow = ->(step, value) { ask(:post, address("/afterwards"), { step:, odometer: { value:, unit: "km" } }) }
       expect(fields(follow["front.star", "60100"])).to eq("step" => "unknown_step")
       expect(fields(follow["retorque", "59000"])).to eq("odometer.value" => "runs_back")
       expect(follow["retorque", "60100"]["ticked"]).to include("retorque")
@@ -126,9 +126,9 @@ RSpec.describe "Finished jobs in the API" do
         expect(fields(refused)).to eq("symptoms.grinding" => "unlooked")
         expect(refused["error"]["fields"].first["message"]).to include("rear axle", "inner")
         one_short = all_pads("8", "8", "8", axle: rear).take(3)
-        ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *one_short))
+        ask(:post, inspections, inspection(ApiHelper::TODAY, "60000", *one_short))
         expect(fields(finish(fitted:))).to eq("symptoms.grinding" => "unlooked")
-        ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *all_pads("8", "8", "8", "8", axle: rear)))
+        ask(:post, inspections, inspection(ApiHelper::TODAY, "60000", *all_pads("8", "8", "8", "8", axle: rear)))
         expect(finish(fitted:)["state"]).to eq("finished")
       end
     end
@@ -144,7 +144,8 @@ RSpec.describe "Finished jobs in the API" do
         include("day" => ApiHelper::TODAY, "axle" => "front", "name" => "Plain", "price" => 40.0)
       )
       # what read it is named: a tool, or nobody
-      rows = ask(:get, "/look-overs/#{done["closed"]["look_over"]}")["readings"].select { |row| row["event"] == "fit" }
+      rows =
+        ask(:get, "/inspections/#{done["closed"]["inspection"]}")["readings"].select { |row| row["event"] == "fit" }
       expect(rows.map { |row| row["method_label"] }).to eq(["As sold, not measured", "Micrometer"])
       csv = get("/api/v1/vehicles/#{car["id"]}/log.csv", {}, { "HTTP_HOST" => "127.0.0.1" }).body
       expect(csv).to include("front,,pad,,fit,caliper,11.4,,mm,,", "11.4|mm|stated")
@@ -159,7 +160,7 @@ RSpec.describe "Finished jobs in the API" do
         ask(:post, address("/readings"), { step:, odometer: { value: "60000" }, conditions: [{ item:, value: }] })
       end
       finish(fitted:)
-      figures = context.store.look_overs.of_vehicle(car["id"]).flat_map(&:conditions).reject(&:mark)
+      figures = context.store.inspections.of_vehicle(car["id"]).flat_map(&:conditions).reject(&:mark)
       expect(figures.map { |each| [each.item, each.value] }).to eq(levels.values)
       know(front, %w[fluid.reservoir_volume 100 ml])
       # a tenth of 100 ml is left above it now
@@ -178,7 +179,7 @@ RSpec.describe "Finished jobs in the API" do
         ["slide_pin_bolt.drive", "hex-15", nil]
       )
       expect(ask(:get, address)["torque"]).to eq(card)
-      bolts = ask(:get, "/look-overs/#{ask(:get, address)["closed"]["look_over"]}")["bolts"]
+      bolts = ask(:get, "/inspections/#{ask(:get, address)["closed"]["inspection"]}")["bolts"]
       expect(bolts.find { |each| each["label"].match?(/bracket bolts/i) }["reached"]).to include("left 2: 104 N·m")
       expect(
         ask(:get, "/axles/#{front}/job-plan")["torque"].find { |line| line["fastener"] == "wheel_nut" }
@@ -188,7 +189,7 @@ RSpec.describe "Finished jobs in the API" do
     # A pin that was seized is free when it was seen to move, not because pads went on: common practice, no source.
     it "leaves a seized pin as it is until it is marked as free again" do
       done = finish(fitted:)
-      events = ask(:get, "/look-overs/#{done["closed"]["look_over"]}")["readings"].map { |row| row["event"] }
+      events = ask(:get, "/inspections/#{done["closed"]["inspection"]}")["readings"].map { |row| row["event"] }
       expect(events).not_to include("freed")
       expect(ask(:get, "/vehicles/#{car["id"]}")["axles"].first["state"]["severity"]).to eq("plan")
     end
@@ -224,7 +225,7 @@ RSpec.describe "Finished jobs in the API" do
       )
       expect(findings.find { |each| each["rule"] == "fluid-old" }["reading"]).to include("at the rear axle")
       expect(ask(:get, "/axles/#{front}/job-plan")["axles"].first["rotor"]["outcome"]).to eq("stay")
-      logged = ask(:get, "/look-overs/#{done["closed"]["look_over"]}")
+      logged = ask(:get, "/inspections/#{done["closed"]["inspection"]}")
       expect(logged["readings"].map { |row| row["event"] }).to include("fit", "renewed", "answered", "freed")
       expect(logged["readings"].map { |row| row["label"] }).to include(/grinding/)
       expect(ask(:get, "/vehicles/#{car["id"]}/timeline")["events"].map { |event| event["kind"] }).to include(
@@ -240,7 +241,7 @@ RSpec.describe "Finished jobs in the API" do
       ask(:put, address("/scope"), { axles: { front.to_s => %w[inspect] }, reasons: { front.to_s => "Only to see" } })
       tick_until("chocks_away")
       # the rotors are condemned, and it still grinds
-      rows = ask(:get, "/look-overs/#{finish(do_not_drive: true)["closed"]["look_over"]}")["readings"]
+      rows = ask(:get, "/inspections/#{finish(do_not_drive: true)["closed"]["inspection"]}")["readings"]
       expect(rows.map { |row| row["event"] } & %w[freed renewed fit]).to be_empty
       expect(ask(:get, "/vehicles/#{car["id"]}/findings")["findings"].map { |each| each["rule"] }).to include(
         /slide_pins-seized/
@@ -284,7 +285,7 @@ RSpec.describe "Finished jobs in the API" do
       expect(done["closed"]["sets"].map { |set| set.values_at("axle", "part", "life_km", "last_mm") }).to eq(
         [["front", "pad", nil, nil], ["rear", "pad", nil, nil]]
       )
-      rows = ask(:get, "/look-overs/#{done["closed"]["look_over"]}")["readings"]
+      rows = ask(:get, "/inspections/#{done["closed"]["inspection"]}")["readings"]
       expect(rows.map { |row| row.values_at("event", "value", "unit") }).to eq([%w[fit 11.4 mm], %w[fit 3/8 in]])
       # what went on counts as read
       axles = ask(:get, "/vehicles/#{car["id"]}")["axles"]
@@ -322,8 +323,8 @@ RSpec.describe "Finished jobs in the API" do
       %w[left right].map do |side|
         { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["24.60"] }
       end
-    ask(:post, look_overs, look_over("2026-05-10", "59900", *readings))
-    ask(:put, "/schools", { rotors: "turn" })
+    ask(:post, inspections, inspection("2026-05-10", "59900", *readings))
+    ask(:put, "/approaches", { rotors: "turn" })
     ask(:put, address("/scope"), { axles: { front.to_s => %w[pads rotors_turn] } })
     resolve_all
     ask(:patch, address, { state: "ready", because: "The shop has time" })
@@ -334,7 +335,7 @@ RSpec.describe "Finished jobs in the API" do
     rows =
       ask(
         :get,
-        "/look-overs/#{finish(fitted: [{ axle: front, part: "rotor", value: "24.2" }])["closed"]["look_over"]}"
+        "/inspections/#{finish(fitted: [{ axle: front, part: "rotor", value: "24.2" }])["closed"]["inspection"]}"
       )[
         "readings"
       ]

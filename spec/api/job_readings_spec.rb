@@ -20,19 +20,19 @@ RSpec.describe "Readings in the middle of a job in the API" do
   def log = ask(:get, home)["log"]
   def reads(plan, key) = step(plan, key)["reads"].to_h { |each| [each["id"], each["said"]] }
 
-  it "lands in the log at once, as one look-over of the job" do
+  it "lands in the log at once, as one inspection of the job" do
     expect(fields(measure("front.left.pads_out", readings: [old_pad("4.2")]))).to eq("odometer.value" => "missing")
     plan = measure("front.left.pads_out", odometer: km, readings: [old_pad("4.2"), old_pad("6.8", "outer")])
     expect(reads(plan, "front.left.pads_out").values.compact).to eq(["4.2 mm", "6.8 mm"])
     expect(plan["odometer"]).to include("known" => true)
-    # the same day goes on in the same look-over, on the other side and with what else is read
+    # the same day goes on in the same inspection, on the other side and with what else is read
     measure("front.right.pads_out", readings: [old_pad("5.9", side: "right")], conditions: [])
     measure("level_before", conditions: [{ item: "fluid_level", value: "3/4" }])
     expect(log.length).to eq(1)
-    look_over = context.store.look_overs.of_vehicle(car["id"]).last
-    expect(look_over).to have_attributes(job_id: job["id"], odometer_km: 60_000.0)
-    expect(look_over.readings.map(&:value)).to eq(%w[4.2 6.8 5.9])
-    expect(look_over.conditions.map { |each| [each.item, each.value] }).to eq([%w[fluid_level 3/4]])
+    inspection = context.store.inspections.of_vehicle(car["id"]).last
+    expect(inspection).to have_attributes(job_id: job["id"], odometer_km: 60_000.0)
+    expect(inspection.readings.map(&:value)).to eq(%w[4.2 6.8 5.9])
+    expect(inspection.conditions.map { |each| [each.item, each.value] }).to eq([%w[fluid_level 3/4]])
     # and is worked out at once
     corners = ask(:get, home)["axles"].first["corners"]
     expect(corners.first["inner"]["now_mm"]).to be_within(0.3).of(4.2)
@@ -45,8 +45,8 @@ RSpec.describe "Readings in the middle of a job in the API" do
     plan = measure("level_before", conditions: [{ item: "fluid_level", value: "1" }])
     expect(reads(plan, "front.left.pads_out")).to include("#{front}.left.inner" => "4.6 mm")
     expect(reads(plan, "level_before")).to eq("fluid_level" => "1")
-    id = context.store.look_overs.of_vehicle(car["id"]).last.id
-    all = context.store.look_overs.find(id)
+    id = context.store.inspections.of_vehicle(car["id"]).last.id
+    all = context.store.inspections.find(id)
     expect(all.readings.map { |row| [row.value, row.void] }).to eq([["4.2", true], ["4.6", false]])
     expect(all.readings.first.corrections.first.reason).to eq("Measured again on the same day.")
   end
@@ -56,7 +56,7 @@ RSpec.describe "Readings in the middle of a job in the API" do
     know(front, %w[rotor.discard_thickness 23 mm])
     resolve_all
     ask(:patch, address, { state: "ready", because: "So be it" })
-    ask(:patch, address, { state: "started" })
+    ask(:patch, address, { state: "in_progress" })
     plan = measure("front.left.read_rotor", odometer: km, readings: [disc("22.8", "22.7")])
     expect(plan["halts"]).to contain_exactly(include("must" => true, "buy" => include(a_string_including("2 × Rotor"))))
     expect(reads(plan, "front.left.read_rotor").values.compact).to eq(["22.8, 22.7 mm"])
@@ -88,7 +88,7 @@ RSpec.describe "Readings in the middle of a job in the API" do
       expect(marked(plan, "front.left.judge", "piston")).to eq(["wet"])
       # said again: it stands once
       measure("front.left.judge", conditions: seen("hose", "twisted"))
-      rows = context.store.look_overs.find(context.store.look_overs.of_vehicle(car["id"]).last.id).conditions
+      rows = context.store.inspections.find(context.store.inspections.of_vehicle(car["id"]).last.id).conditions
       expect(rows.map { |row| [row.mark, row.void] }).to eq(
         [["sound", true], ["wet", false], ["twisted", false], ["cracked", true]]
       )
@@ -102,7 +102,7 @@ RSpec.describe "Readings in the middle of a job in the API" do
     it "stops the job at a mark that forbids to drive and that nothing answers, until what answers it is planned" do
       resolve_all
       ask(:patch, address, { state: "ready", because: "So be it" })
-      ask(:patch, address, { state: "started" })
+      ask(:patch, address, { state: "in_progress" })
       plan =
         measure(
           "front.left.judge",
@@ -142,10 +142,10 @@ RSpec.describe "Readings in the middle of a job in the API" do
     expect(why).to include(
       /own counter showed 14,000 km, which leaves 14,000 km from here\. This forecast: .* most likely/
     )
-    id = context.store.look_overs.of_vehicle(car["id"]).last.id
-    expect(ask(:get, "/look-overs/#{id}")["marks"].map { |mark| mark["mark"] }).to include("14000 km")
+    id = context.store.inspections.of_vehicle(car["id"]).last.id
+    expect(ask(:get, "/inspections/#{id}")["marks"].map { |mark| mark["mark"] }).to include("14000 km")
     # of the pads that went on since, it says nothing
-    ask(:post, look_overs, look_over("2026-05-16", "60000", { axle: front, part: "pad", event: "fit", values: [] }))
+    ask(:post, inspections, inspection("2026-05-16", "60000", { axle: front, part: "pad", event: "fit", values: [] }))
     expect(ask(:get, "/axles/#{front}/wear")["why"].grep(/own counter/)).to be_empty
   end
 
@@ -181,7 +181,7 @@ RSpec.describe "Readings in the middle of a job in the API" do
     expect(fields(measure("front.left.pads_in", fitted: [{ axle: front, part: "rotor", value: "25" }]))).to eq(
       "fitted.0.part" => "unknown_item"
     )
-    ask(:patch, address, { state: "dropped" })
+    ask(:patch, address, { state: "cancelled" })
     expect(fields(measure("front.left.pads_out", readings: [old_pad("4")]))).to eq("state" => "job_closed")
   end
 end

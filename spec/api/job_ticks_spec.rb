@@ -22,8 +22,8 @@ RSpec.describe "Steps of a job under way in the API" do
     tick("front.park")
     expect(tick("front.chock")["ticked"]).to include("front.chock")
     expect(tick("front.crack_nuts")["waits_for"]).not_to include("front.lift")
-    expect(step(ask(:get, address), "front.lift")).to include("waits_for" => [], "kills" => true)
-    # the other wheel may be taken off meanwhile; its own gates come first all the same
+    expect(step(ask(:get, address), "front.lift")).to include("waits_for" => [], "safety_critical" => true)
+    # the other wheel may be taken off meanwhile; its own mandatory steps come first all the same
     tick_until("front.left.wheel_off")
     expect(tick("front.right.wheel_off")["ticked"]).to include("front.right.wheel_off")
     expect(fields(tick("front.right.pads_in"))).to eq("step" => "waits")
@@ -56,14 +56,14 @@ RSpec.describe "Steps of a job under way in the API" do
     complete
     resolve_all
     ask(:patch, address, { state: "ready" })
-    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *sound_axles))
-    other = ->(key, because) { ask(:post, address("/otherwise"), { step: key, because: }) }
+    ask(:post, inspections, inspection(ApiHelper::TODAY, "60000", *sound_axles))
+    other = ->(key, because) { ask(:post, address("/deviations"), { step: key, because: }) }
     tick_until("front.left.judge")
     expect(fields(other["front.left.hook", " "])).to eq("because" => "missing")
     expect(fields(other["front.star", "By feel"])).to eq("because" => "never")
     expect(fields(other["front.left.clean_gloves", "Bare hands"])).to eq("step" => "waits")
     kept = other["front.left.hook", "Tied up with wire"]
-    expect(step(kept, "front.left.hook")).to include("otherwise" => "Tied up with wire")
+    expect(step(kept, "front.left.hook")).to include("deviation" => "Tied up with wire")
     expect(step(kept, "front.left.pin_bolts_out")["waits_for"]).not_to include("front.left.hook")
     vehicle = -> { ask(:get, "/vehicles/#{car["id"]}") }
     expect(vehicle.call["skipped"]).to contain_exactly(
@@ -83,9 +83,9 @@ RSpec.describe "Steps of a job under way in the API" do
       "state" => include("severity" => "watch"),
       "why" => "A step of a job was done differently."
     )
-    ask(:post, address("/cleared"), { step: "front.left.hook" })
+    ask(:post, address("/deviations/front.left.hook/resolution"))
     expect(vehicle.call).to include("skipped" => be_empty, "state" => include("severity" => "good"), "why" => nil)
-    expect(fields(ask(:post, address("/cleared"), { step: "front.left.hook" }))).to eq("step" => "unknown_step")
+    expect(fields(ask(:post, address("/deviations/front.left.hook/resolution")))).to eq("step" => "unknown_step")
     expect(fields(tick("front.left.hook"))).to eq("state" => "job_closed")
   end
 
@@ -104,7 +104,7 @@ RSpec.describe "Steps of a job under way in the API" do
       lambda do |side, value|
         { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: [value] }
       end
-    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", rotor["left", "22.80"], rotor["right", "24.10"]))
+    ask(:post, inspections, inspection(ApiHelper::TODAY, "60000", rotor["left", "22.80"], rotor["right", "24.10"]))
     halted = ask(:get, address)
     expect(halted["halts"]).to contain_exactly(
       include(
@@ -124,7 +124,7 @@ RSpec.describe "Steps of a job under way in the API" do
     expect(fields(finish)).to eq("state" => "replan")
     mended = ask(:put, address("/scope"), { axles: { front.to_s => halted["halts"].first["works"] } })
     expect(mended).to include(
-      "state" => "started",
+      "state" => "in_progress",
       "halts" => [],
       "ticked" => include("front.left.pads_out", "front.left.judge")
     )
@@ -152,7 +152,7 @@ RSpec.describe "Steps of a job under way in the API" do
           values: %w[24.10 24.10 24.10 24.10]
         }
       end
-    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *rotors, conditions: [deep]))
+    ask(:post, inspections, inspection(ApiHelper::TODAY, "60000", *rotors, conditions: [deep]))
     expect(ask(:get, address)["halts"]).to contain_exactly(
       include("must" => false, "text" => /deep grooves.*or give your reason/)
     )
@@ -169,8 +169,8 @@ RSpec.describe "Steps of a job under way in the API" do
     expect(ask(:get, address)["ticked"]).to include("front.star")
     ask(
       :post,
-      look_overs,
-      look_over(ApiHelper::TODAY, "60001", *rotors.map { |row| row.merge(values: %w[22.8], answer: "keep") })
+      inspections,
+      inspection(ApiHelper::TODAY, "60001", *rotors.map { |row| row.merge(values: %w[22.8], answer: "keep") })
     )
     expect(fields(tick("level_after"))).to eq("step" => "replan")
     expect(
@@ -181,7 +181,7 @@ RSpec.describe "Steps of a job under way in the API" do
   # common practice, no source: one dead pad has a cause, and new pads die of it too
   it "asks at the pins what was found where the pads wear unevenly, and nowhere else" do
     complete
-    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *all_pads("4", "8", "8", "8")))
+    ask(:post, inspections, inspection(ApiHelper::TODAY, "60000", *all_pads("4", "8", "8", "8")))
     resolve_all
     ask(:patch, address, { state: "ready" })
     keys = ask(:get, address)["steps"].map { |each| each["key"] }

@@ -39,7 +39,10 @@ RSpec.describe "Jobs in the API" do
       "front.right.pads_in",
       "front.pump"
     ).and(satisfy { |keys| !keys.include?("front.right.sensor_off") })
-    expect(step(proposed, "front.pump")).to include("gate" => true, "cautions" => [include("severity" => "danger")])
+    expect(step(proposed, "front.pump")).to include(
+      "mandatory" => true,
+      "cautions" => [include("severity" => "danger")]
+    )
   end
 
   it "puts the danger at the bolt whose torque is not known" do
@@ -66,7 +69,7 @@ RSpec.describe "Jobs in the API" do
       )
     expect(mended["scope"]["axles"].first["rotors"]).to include("chosen" => "new", "reason" => "Heat spots")
     expect(mended["parts"].find { |part| part["item"] == "rotor" }["count"]).to eq(2)
-    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", rotor["left", "24.4"], rotor["right", "22.98"]))
+    ask(:post, inspections, inspection(ApiHelper::TODAY, "60000", rotor["left", "24.4"], rotor["right", "22.98"]))
     expect(ask(:get, "/axles/#{front}/job-plan")["title"]).to include("new rotors")
     expect(
       fields(ask(:put, address("/scope"), { axles: { front.to_s => %w[pads] }, reasons: { front.to_s => "Cheaper" } }))
@@ -86,14 +89,14 @@ RSpec.describe "Jobs in the API" do
       unit: "mm",
       values: ["23.02"]
     }
-    ask(:post, look_overs, look_over("2026-01-10", "50000", renewed))
-    ask(:post, look_overs, look_over("2026-05-01", "54000", reading.merge(answer: "keep")))
+    ask(:post, inspections, inspection("2026-01-10", "50000", renewed))
+    ask(:post, inspections, inspection("2026-05-01", "54000", reading.merge(answer: "keep")))
     left =
       lambda do
         ask(:get, "/axles/#{front}/job-plan")["axles"].first["rotor"]["sides"].find { |side| side["side"] == "left" }
       end
     expect(left.call).to include("outcome" => "measure_again", "sentence" => /23\.02 mm is too close to the discard/)
-    ask(:post, look_overs, look_over("2026-05-10", "54100", renewed))
+    ask(:post, inspections, inspection("2026-05-10", "54100", renewed))
     expect(left.call["outcome"]).to eq("stay")
   end
 
@@ -120,7 +123,7 @@ RSpec.describe "Jobs in the API" do
       "ready_because" => nil
     )
     tick_until("front.park")
-    expect(ask(:get, address)["state"]).to eq("started")
+    expect(ask(:get, address)["state"]).to eq("in_progress")
     other = pad_job(planned_for: nil)
     expect(ask(:patch, "/jobs/#{other["id"]}", { state: "ready", because: "A friend brings the rest" })).to include(
       "state" => "ready",
@@ -202,10 +205,10 @@ RSpec.describe "Jobs in the API" do
     resolve_all
     ask(:patch, address, { state: "ready" })
     tick_until("front.chock")
-    expect(fields(ask(:patch, address, { state: "dropped" }))).to eq("leave_apart" => "missing")
-    expect(ask(:patch, address, { state: "dropped", leave_apart: true })["state"]).to eq("dropped")
-    expect(ask(:post, address("/restore"))).to include("state" => "started", "ticked" => include("front.chock"))
-    expect(fields(ask(:post, address("/restore")))).to eq("state" => "not_dropped")
+    expect(fields(ask(:patch, address, { state: "cancelled" }))).to eq("leave_apart" => "missing")
+    expect(ask(:patch, address, { state: "cancelled", leave_apart: true })["state"]).to eq("cancelled")
+    expect(ask(:post, address("/restore"))).to include("state" => "in_progress", "ticked" => include("front.chock"))
+    expect(fields(ask(:post, address("/restore")))).to eq("state" => "not_cancelled")
   end
 
   it "keeps notes at a step for next time" do
@@ -228,31 +231,31 @@ RSpec.describe "Jobs in the API" do
   it "lets steps be added, moved and left out as far as the order allows" do
     complete
     added =
-      ask(:post, address("/adjustments"), { action: "insert", after: "front.left.judge", text: "Photograph the clip" })
+      ask(:post, address("/plan-edits"), { action: "insert", after: "front.left.judge", text: "Photograph the clip" })
     own = added["steps"].find { |step| step["own"] }
-    expect(own).to include("text" => "Photograph the clip", "place" => "front left", "gate" => false)
-    expect(fields(ask(:post, address("/adjustments"), { action: "drop", key: "front.pump" }))).to eq(
+    expect(own).to include("text" => "Photograph the clip", "place" => "front left", "mandatory" => false)
+    expect(fields(ask(:post, address("/plan-edits"), { action: "drop", key: "front.pump" }))).to eq(
       "key" => "breaks_order"
     )
-    early = ask(:post, address("/adjustments"), { action: "move", key: "front.pump", after: "front.left.pads_out" })
+    early = ask(:post, address("/plan-edits"), { action: "move", key: "front.pump", after: "front.left.pads_out" })
     expect(early["error"]["fields"].first["message"]).to match(
       /must not happen while the caliper is undone|requires that/
     )
-    dropped = ask(:post, address("/adjustments"), { action: "drop", key: "bed_in" })
+    dropped = ask(:post, address("/plan-edits"), { action: "drop", key: "bed_in" })
     expect(dropped["dropped"].map { |step| step["key"] }).to eq(["bed_in"])
-    expect(ask(:delete, address("/adjustments/#{dropped["dropped"].first["event"]}"))["dropped"]).to be_empty
-    expect(fields(ask(:post, address("/adjustments"), { action: "insert", after: nil, text: "" }))).to eq(
+    expect(ask(:delete, address("/plan-edits/#{dropped["dropped"].first["event"]}"))["dropped"]).to be_empty
+    expect(fields(ask(:post, address("/plan-edits"), { action: "insert", after: nil, text: "" }))).to eq(
       "text" => "missing"
     )
-    ask(:delete, address("/adjustments/#{own["event"]}"))
+    ask(:delete, address("/plan-edits/#{own["event"]}"))
     expect(ask(:get, address)["steps"].none? { |step| step["own"] }).to be(true)
-    ask(:post, address("/adjustments"), { action: "insert", after: "front.left.hook", text: "Count the shims" })
+    ask(:post, address("/plan-edits"), { action: "insert", after: "front.left.hook", text: "Count the shims" })
     inspected = ask(:put, address("/scope"), { axles: { front.to_s => %w[inspect] } })
     expect(inspected["set_aside"]).to contain_exactly(
       include("text" => "“Count the shims” no longer has a place: the step it refers to isn't in this job")
     )
-    ask(:delete, address("/adjustments/#{inspected["set_aside"].first["event"]}"))
-    ask(:delete, address("/adjustments/99999"))
+    ask(:delete, address("/plan-edits/#{inspected["set_aside"].first["event"]}"))
+    ask(:delete, address("/plan-edits/99999"))
     expect(status).to eq(404)
   end
 
@@ -316,8 +319,8 @@ RSpec.describe "Jobs in the API" do
     level = { item: "fluid_level", value: "0.9" }
     ask(
       :post,
-      look_overs,
-      look_over(ApiHelper::TODAY, "60000", *all_pads("8", "8", "8", "8", axle: rear), conditions: [level])
+      inspections,
+      inspection(ApiHelper::TODAY, "60000", *all_pads("8", "8", "8", "8", axle: rear), conditions: [level])
     )
     values = ->(plan, key) { step(plan, key)["values"].to_h { |each| each.values_at("label", "value") } }
     plan = pad_job(rear)

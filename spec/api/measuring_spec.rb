@@ -6,7 +6,7 @@ RSpec.describe "Measuring in the API" do
   include ApiHelper
 
   def rear = car.fetch("axles").last.fetch("id")
-  def stored = context.store.look_overs.of_vehicle(car["id"])
+  def stored = context.store.inspections.of_vehicle(car["id"])
 
   describe "an inspection of all wheels" do
     it "takes both axles, runout, shoes, events, places, tools and units called out" do
@@ -29,8 +29,8 @@ RSpec.describe "Measuring in the API" do
       ]
       ask(
         :post,
-        look_overs,
-        look_over("2026-05-16", "60000", *readings, conditions: [{ item: "handbrake_clicks", value: "6" }])
+        inspections,
+        inspection("2026-05-16", "60000", *readings, conditions: [{ item: "handbrake_clicks", value: "6" }])
       )
       expect(status).to eq(201)
       expect(stored.last.readings.map { |row| [row.event, row.method, row.value, row.unit, row.place] }).to eq(
@@ -79,7 +79,7 @@ RSpec.describe "Measuring in the API" do
         { item: "handbrake_clicks", value: "1/2" },
         { item: "hose", axle: 99, side: "left", mark: "wet" }
       ]
-      answer = ask(:post, look_overs, look_over("2026-05-16", "60000", *bad, conditions: marks))
+      answer = ask(:post, inspections, inspection("2026-05-16", "60000", *bad, conditions: marks))
       expect(fields(answer)).to include(
         "readings.0.values.0" => "out_of_range",
         "readings.1.values.0" => "not_a_number",
@@ -99,9 +99,9 @@ RSpec.describe "Measuring in the API" do
         "conditions.5.axle" => "unknown_axle"
       )
       expect([status, stored]).to eq([422, []])
-      ask(:post, look_overs, { date: 5, odometer: "x", readings: [3, nil, { axle: "front" }], conditions: "many" })
+      ask(:post, inspections, { date: 5, odometer: "x", readings: [3, nil, { axle: "front" }], conditions: "many" })
       expect(status).to eq(422)
-      ask(:post, look_overs, look_over("2026-05-16", "60000", pad("8"), note: "x" * 10_000_000))
+      ask(:post, inspections, inspection("2026-05-16", "60000", pad("8"), note: "x" * 10_000_000))
       expect(status).to eq(413)
     end
 
@@ -110,8 +110,8 @@ RSpec.describe "Measuring in the API" do
         lambda do |day, km, *marks, readings: [pad("9")]|
           ask(
             :post,
-            look_overs,
-            look_over(
+            inspections,
+            inspection(
               day,
               km,
               *readings,
@@ -124,38 +124,42 @@ RSpec.describe "Measuring in the API" do
       expect(severity.call).to eq("stop")
       seen["2026-05-02", "60010", readings: [{ axle: front, part: "pad", event: "fit" }]]
       expect(severity.call).to eq("watch")
-      ask(:post, look_overs, look_over("2026-05-03", "60020", conditions: [{ item: "symptom", mark: "sinking_pedal" }]))
+      ask(
+        :post,
+        inspections,
+        inspection("2026-05-03", "60020", conditions: [{ item: "symptom", mark: "sinking_pedal" }])
+      )
       vehicle = ask(:get, "/vehicles/#{car["id"]}")
       expect([vehicle["state"]["severity"], vehicle["seen"].first["caution"]]).to match(["stop", /Do not drive/])
     end
 
     it "asks about an odometer too far on, or in the other unit, until it is kept" do
       [%w[2026-01-01 60000], %w[2026-04-01 63000]].each do |day, km|
-        ask(:post, look_overs, look_over(day, km, pad("9")))
+        ask(:post, inspections, inspection(day, km, pad("9")))
       end
-      far = look_over("2026-05-16", "101000", pad("8.9"))
-      expect(fields(ask(:post, look_overs, far))).to eq("odometer.value" => "questioned")
-      miles = look_over("2026-05-16", "40000", pad("8.9"))
+      far = inspection("2026-05-16", "101000", pad("8.9"))
+      expect(fields(ask(:post, inspections, far))).to eq("odometer.value" => "questioned")
+      miles = inspection("2026-05-16", "40000", pad("8.9"))
       miles[:odometer][:unit] = "mi"
-      expect(ask(:post, "#{look_overs}/preview", miles)["odometer_question"]).to be_nil
-      kilometres_as_miles = look_over("2026-05-16", "64500", pad("8.9"))
+      expect(ask(:post, "#{inspections}/preview", miles)["odometer_question"]).to be_nil
+      kilometres_as_miles = inspection("2026-05-16", "64500", pad("8.9"))
       kilometres_as_miles[:odometer][:unit] = "mi"
-      expect(ask(:post, "#{look_overs}/preview", kilometres_as_miles)["odometer_question"]).to include(
+      expect(ask(:post, "#{inspections}/preview", kilometres_as_miles)["odometer_question"]).to include(
         "code" => "other_distance_unit",
         "answers" => include(include("id" => "other_unit", "unit" => "km"), include("id" => "keep", "unit" => nil))
       )
       far[:odometer][:keep] = true
-      ask(:post, look_overs, far)
+      ask(:post, inspections, far)
       expect(status).to eq(201)
     end
 
     it "gives the round in the owner's order and remembers it" do
       ask(
         :put,
-        "/walk-round-order",
+        "/inspection-order",
         { start: "rear_left", direction: "anticlockwise", within: %w[rotor runout outer inner] }
       )
-      round = ask(:get, "/vehicles/#{car["id"]}/walk-round")
+      round = ask(:get, "/vehicles/#{car["id"]}/inspection-form")
       expect(round["wheels"].map { |wheel| wheel["label"] }).to eq(
         ["Rear left", "Rear right", "Front right", "Front left"]
       )
@@ -169,28 +173,28 @@ RSpec.describe "Measuring in the API" do
       sensors =
         lambda do |fitted|
           know(front, ["wear_sensor", fitted, nil])
-          ask(:get, "/vehicles/#{car["id"]}/walk-round")["wheels"].last["items"].grep(/sensor/)
+          ask(:get, "/vehicles/#{car["id"]}/inspection-form")["wheels"].last["items"].grep(/sensor/)
         end
       expect(%w[none both].map { |fitted| sensors[fitted].length }).to eq([0, 1])
       # nor slide pins on a fixed caliper
       pins =
         lambda do |caliper|
           know(front, ["caliper.kind", caliper, nil])
-          ask(:get, "/vehicles/#{car["id"]}/walk-round")["wheels"].last["items"].grep(/slide_pins/).length
+          ask(:get, "/vehicles/#{car["id"]}/inspection-form")["wheels"].last["items"].grep(/slide_pins/).length
         end
       expect(%w[floating_slide_pins fixed_opposed].map(&pins)).to eq([1, 0])
-      expect(fields(ask(:put, "/walk-round-order", { start: "roof" }))).to eq("start" => "unknown_choice")
-      expect(fields(ask(:put, "/walk-round-order", { within: ["seat"] }))).to eq("within" => "unknown_choice")
+      expect(fields(ask(:put, "/inspection-order", { start: "roof" }))).to eq("start" => "unknown_choice")
+      expect(fields(ask(:put, "/inspection-order", { within: ["seat"] }))).to eq("within" => "unknown_choice")
     end
   end
 
   describe "corrections" do
-    before { ask(:post, look_overs, look_over("2026-05-01", "60000", pad("8.2"), pad("8.4", pad: "outer"))) }
+    before { ask(:post, inspections, inspection("2026-05-01", "60000", pad("8.2"), pad("8.4", pad: "outer"))) }
 
     let(:id) { stored.last.id }
     let(:reading) { stored.last.readings.first.id }
 
-    def correct(**given) = ask(:post, "/look-overs/#{id}/corrections", given)
+    def correct(**given) = ask(:post, "/inspections/#{id}/corrections", given)
 
     it "stand beside what was entered, and everything derived follows" do
       before = ask(:get, "/axles/#{front}/wear")["readings"].first["mm"]
@@ -204,21 +208,21 @@ RSpec.describe "Measuring in the API" do
       expect([before, ask(:get, "/axles/#{front}/wear")["readings"].first["mm"]]).to eq([8.2, 7.62])
       correct(reading:, void: true, reason: "other vehicle")
       expect(ask(:get, "/axles/#{front}/wear")["readings"].length).to eq(1)
-      expect(ask(:get, "/look-overs/#{id}")["readings"].first).to include("void" => true)
+      expect(ask(:get, "/inspections/#{id}")["readings"].first).to include("void" => true)
       correct(reading:, void: false, reason: "no, this one")
       expect(stored.last.readings.map(&:value)).to eq(%w[0.3 8.4])
     end
 
-    it "move or strike out a whole look-over, but never against the log" do
-      ask(:post, look_overs, look_over("2026-05-10", "61000", pad("8.1")))
+    it "move or strike out a whole inspection, but never against the log" do
+      ask(:post, inspections, inspection("2026-05-10", "61000", pad("8.1")))
       first = stored.first.id
       expect(
-        fields(ask(:post, "/look-overs/#{first}/corrections", { odometer: { value: "70000" }, reason: "typo" }))
+        fields(ask(:post, "/inspections/#{first}/corrections", { odometer: { value: "70000" }, reason: "typo" }))
       ).to eq("odometer.value" => "runs_back")
       moved =
         ask(
           :post,
-          "/look-overs/#{first}/corrections",
+          "/inspections/#{first}/corrections",
           { date: "2026-05-02", odometer: { value: "60100" }, reason: "typo" }
         )
       expect(moved).to include("date" => "2026-05-02", "odometer" => { "value" => "60100", "unit" => "km" })
@@ -226,7 +230,7 @@ RSpec.describe "Measuring in the API" do
       expect(context.store.corrections.of([first]).values.flatten.last.change.keys).to match_array(
         %w[date odometer_value odometer_km]
       )
-      ask(:post, "/look-overs/#{first}/corrections", { void: true, reason: "twice" })
+      ask(:post, "/inspections/#{first}/corrections", { void: true, reason: "twice" })
       expect(stored.length).to eq(1)
     end
 
@@ -244,7 +248,7 @@ RSpec.describe "Measuring in the API" do
     draft = "/vehicles/#{car["id"]}/draft"
     save =
       lambda do |revision|
-        ask(:post, look_overs, { **look_over("2026-05-10", "60000", pad("8")), draft_revision: revision })
+        ask(:post, inspections, { **inspection("2026-05-10", "60000", pad("8")), draft_revision: revision })
       end
     mine = ask(:put, draft, { content: { note: "mine" }, revision: 0 })["revision"]
     ask(:put, draft, { content: { note: "theirs" }, revision: mine })
@@ -256,11 +260,11 @@ RSpec.describe "Measuring in the API" do
     save[mine + 1]
     expect(status).to eq(409)
     ask(:put, draft, { content: { note: "new" }, revision: 0 })
-    expect(ask(:post, "/binned-drafts/#{binned}/restore")).to eq("vehicle_id" => car["id"])
+    expect(ask(:post, "/drafts/#{binned}/restore")).to eq("vehicle_id" => car["id"])
     expect(ask(:get, draft)["draft"]["content"]).to eq("note" => "theirs")
     # the one that lay there took its place
     expect(ask(:get, "/bin")["drafts"].map { |each| each["vehicle"] }).to eq(["Juniper"])
-    ask(:post, "/binned-drafts/#{binned}/restore")
+    ask(:post, "/drafts/#{binned}/restore")
     expect(status).to eq(404)
     expect(save[ask(:get, draft)["draft"]["revision"]]).to include("id" => Integer)
     expect(ask(:delete, draft)["binned"]).to be_nil
@@ -268,12 +272,12 @@ RSpec.describe "Measuring in the API" do
 
   it "corrects and strikes out a mark like a reading" do
     seen = [{ axle: front, side: "left", item: "hose", mark: "wet" }, { item: "fluid_level", value: "1/4" }]
-    id = ask(:post, look_overs, look_over("2026-05-10", "60000", pad("8"), conditions: seen))["id"]
+    id = ask(:post, inspections, inspection("2026-05-10", "60000", pad("8"), conditions: seen))["id"]
     expect(ask(:get, "/vehicles/#{car["id"]}")["state"]["severity"]).to eq("stop")
-    marks = ask(:get, "/look-overs/#{id}")["marks"]
+    marks = ask(:get, "/inspections/#{id}")["marks"]
     correct =
       lambda do |mark, **given|
-        ask(:post, "/look-overs/#{id}/corrections", { condition: mark["id"], reason: "water from the wash", **given })
+        ask(:post, "/inspections/#{id}/corrections", { condition: mark["id"], reason: "water from the wash", **given })
       end
     expect(fields(correct[marks[0], mark: "singing"])).to eq("mark" => "unknown_mark")
     expect(fields(correct[marks[1], value: "7"])).to eq("value" => "out_of_range")
@@ -295,36 +299,38 @@ RSpec.describe "Measuring in the API" do
     know(front, %w[pad.new_thickness 11 mm])
     ask(
       :post,
-      look_overs,
-      look_over("2026-01-10", "50000", pad("4"), pad("7.1", pad: "outer"), pad("7.2", side: "right"))
+      inspections,
+      inspection("2026-01-10", "50000", pad("4"), pad("7.1", pad: "outer"), pad("7.2", side: "right"))
     )
-    ask(:post, look_overs, look_over("2026-05-10", "55000", pad("6.8").merge(answer: "earlier_wrong")))
+    ask(:post, inspections, inspection("2026-05-10", "55000", pad("6.8").merge(answer: "earlier_wrong")))
     expect(status).to eq(201)
     expect(stored.map { |each| each.readings.map(&:value) }).to eq([%w[7.1 7.2], %w[6.8]])
-    struck = ask(:get, "/look-overs/#{stored.first.id}")["readings"].select { |row| row["void"] }
+    struck = ask(:get, "/inspections/#{stored.first.id}")["readings"].select { |row| row["void"] }
     expect(struck.map { |row| [row["entered"], row["corrections"].length] }).to eq([["4", 1]])
   end
 
   it "offers that new pads went on where a pad reads thicker than before" do
     know(front, %w[pad.new_thickness 11 mm])
-    ask(:post, look_overs, look_over("2026-01-10", "50000", pad("4")))
+    ask(:post, inspections, inspection("2026-01-10", "50000", pad("4")))
     asked =
-      ask(:post, "#{look_overs}/preview", look_over("2026-05-10", "55000", pad("10.8")))["positions"].first["question"]
+      ask(:post, "#{inspections}/preview", inspection("2026-05-10", "55000", pad("10.8")))["positions"].first[
+        "question"
+      ]
     expect(asked).to include(
       "code" => "thicker_than_before",
       "answers" => include({ "id" => "fitted", "label" => "New pads were fitted", "unit" => nil })
     )
     answered =
       pad("10.8").merge(
-        doubts: [
+        flags: [
           { code: "thicker_than_before", question: asked["sentence"], value: "10.8", unit: "mm", answer: "fitted" }
         ]
       )
     id =
-      ask(:post, look_overs, look_over("2026-05-10", "55000", { axle: front, part: "pad", event: "fit" }, answered))[
+      ask(:post, inspections, inspection("2026-05-10", "55000", { axle: front, part: "pad", event: "fit" }, answered))[
         "id"
       ]
-    expect(ask(:get, "/look-overs/#{id}")["readings"].last["doubts"].first).to include(
+    expect(ask(:get, "/inspections/#{id}")["readings"].last["flags"].first).to include(
       "answer" => "New parts were fitted"
     )
   end

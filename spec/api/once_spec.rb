@@ -12,13 +12,13 @@ RSpec.describe "Writing once, and in order" do
     header "Idempotency-Key", nil
   end
 
-  def logged = context.store.look_overs.of_vehicle(car["id"])
+  def logged = context.store.inspections.of_vehicle(car["id"])
 
   it "answers a repeated request with the first answer, and does it once" do
-    content = look_over("2026-05-01", "60000", pad("7.4"))
-    answers = Array.new(3) { send_with("key-of-one-press", look_overs, content) }
+    content = inspection("2026-05-01", "60000", pad("7.4"))
+    answers = Array.new(3) { send_with("key-of-one-press", inspections, content) }
     expect([status, answers.uniq.length, logged.length]).to eq([201, 1, 1])
-    other = send_with("key-of-another", look_overs, look_over("2026-05-02", "60010", pad("7.4")))
+    other = send_with("key-of-another", inspections, inspection("2026-05-02", "60010", pad("7.4")))
     expect([other == answers.first, logged.length]).to eq([false, 2])
     bike = ask(:post, "/vehicles", { name: "Wren", kind: "car" })
     send_with(
@@ -26,20 +26,20 @@ RSpec.describe "Writing once, and in order" do
       "/vehicles/#{bike["id"]}/fluid-renewals",
       { date: "2026-05-01", odometer: { value: "1" } }
     )
-    expect(context.store.look_overs.of_vehicle(bike["id"]).length).to eq(1)
+    expect(context.store.inspections.of_vehicle(bike["id"]).length).to eq(1)
   end
 
   it "keeps nothing of what was refused, so that it may be put right and sent again" do
-    refused = send_with("key-of-one-press", look_overs, look_over("2026-05-01", "many", pad("7.4")))
+    refused = send_with("key-of-one-press", inspections, inspection("2026-05-01", "many", pad("7.4")))
     expect(fields(refused)).to eq("odometer.value" => "not_a_number")
-    send_with("key-of-one-press", look_overs, look_over("2026-05-01", "60000", pad("7.4")))
+    send_with("key-of-one-press", inspections, inspection("2026-05-01", "60000", pad("7.4")))
     expect([status, logged.length]).to eq([201, 1])
-    send_with("a b", look_overs, look_over("2026-05-02", "60001", pad("7.4")))
+    send_with("a b", inspections, inspection("2026-05-02", "60001", pad("7.4")))
     expect(status).to eq(400)
   end
 
   it "forgets what was answered long ago" do
-    given = context.store.answers_given
+    given = context.store.idempotent_responses
     given.keep("old-request", "/x", { id: 1 }, at: "2026-05-01T00:00:00Z")
     given.keep("new-request", "/x", { id: 2 }, at: "2026-05-16T00:00:00Z")
     expect([given.of("old-request", "/x"), given.of("new-request", "/x")]).to eq([nil, { id: 2 }])
@@ -62,7 +62,7 @@ RSpec.describe "Writing once, and in order" do
               },
               readings: [pad("7.4", answer: "keep")]
             }
-            Graver::Service::Measuring::LogLookOver.new(context.for_request).call(id, { conditions: [], **given })
+            Graver::Service::Measuring::LogInspection.new(context.for_request).call(id, { conditions: [], **given })
           rescue Graver::InvalidEntry
             nil
           end

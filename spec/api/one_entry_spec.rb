@@ -9,7 +9,7 @@ RSpec.describe "One entry and the household" do
 
   def pages
     %w[/garage /timelines /calendar.ics] +
-      ["", "/findings", "/timeline", "/walk-round"].map { |page| "/vehicles/#{car["id"]}#{page}" } +
+      ["", "/findings", "/timeline", "/inspection-form"].map { |page| "/vehicles/#{car["id"]}#{page}" } +
       %w[wear job-plan brake-data].map { |page| "/axles/#{front}/#{page}" }
   end
 
@@ -20,10 +20,14 @@ RSpec.describe "One entry and the household" do
     end
   end
 
-  def log(date, odometer, *readings) = ask(:post, look_overs, look_over(date, odometer, *readings))
+  def log(date, odometer, *readings) = ask(:post, inspections, inspection(date, odometer, *readings))
   def tool = @tool ||= ask(:post, "/instruments", { name: "Caliper", method: "caliper" })["id"]
   def on_file(vehicle)
-    context.store.look_overs.of_vehicle(vehicle["id"]).flat_map { |each| each.readings.map { |row| [each.id, row.id] } }
+    context
+      .store
+      .inspections
+      .of_vehicle(vehicle["id"])
+      .flat_map { |each| each.readings.map { |row| [each.id, row.id] } }
   end
   def unusable = ask(:get, "/vehicles/#{car["id"]}")["unusable"]
   def zero_check(read) = ask(:post, "/instruments/#{tool}/zero-checks", { date: "2026-05-10", reference: "0", read: })
@@ -59,7 +63,7 @@ RSpec.describe "One entry and the household" do
     log("2026-05-01", "60000", pad("7.4", side: "right", instrument: tool))
     zero_check("0.5")
     ask(:post, "/instruments/#{tool}/corrections")
-    value = -> { context.store.look_overs.of_vehicle(car["id"]).first.readings.first.value }
+    value = -> { context.store.inspections.of_vehicle(car["id"]).first.readings.first.value }
     expect(value.call).to eq("6.90")
     ask(:delete, "/instruments/#{tool}/zero-checks/1")
     expect(value.call).to eq("7.4")
@@ -88,7 +92,7 @@ RSpec.describe "One entry and the household" do
       )
     end
     log("2026-05-01", "60000", pad("2.4", overall: false))
-    context.store.look_overs.add(
+    context.store.inspections.add(
       vehicle_id: car["id"],
       date: Date.new(2026, 5, 2),
       odometer: {
@@ -109,7 +113,7 @@ RSpec.describe "One entry and the household" do
           value: "2.4",
           unit: "mm",
           overall: true,
-          doubts: []
+          flags: []
         }
       ]
     )
@@ -120,9 +124,9 @@ RSpec.describe "One entry and the household" do
   # Whatever once got in: the entry is named, the rest goes on.
   it "is named where no thickness can be made of it, and everything else still counts" do
     log("2026-05-01", "60000", *%w[left right].product(%w[inner outer]).map { |side, pad| pad("7.4", side:, pad:) })
-    row = context.store.look_overs.of_vehicle(car["id"]).first.readings.first
+    row = context.store.inspections.of_vehicle(car["id"]).first.readings.first
     context.store.corrections.add(
-      look_over_id: 1,
+      inspection_id: 1,
       reading_id: row.id,
       change: {
         "value" => "-1.10"
@@ -132,7 +136,7 @@ RSpec.describe "One entry and the household" do
     )
     expect(statuses.values).to all(eq(200))
     expect(unusable).to contain_exactly(
-      include("look_over" => 1, "text" => /front left inner pad, -1\.10 mm/, "because" => /-1\.1/)
+      include("inspection" => 1, "text" => /front left inner pad, -1\.10 mm/, "because" => /-1\.1/)
     )
     expect(ask(:get, "/garage")["vehicles"].first).to include("state" => include("severity" => /watch|plan|stop/))
   end
@@ -156,7 +160,7 @@ RSpec.describe "One entry and the household" do
     ask(:get, "/garage")["vehicles"].each do |card|
       graver = ask(:get, "/vehicles/#{card["id"]}/findings")["findings"].map { |found| words.index(found["severity"]) }
       expect(words.index(card["state"]["severity"])).to be <= (graver.min || 3), card["name"]
-      expect(card["worked_out"]).to be(true)
+      expect(card["calculated"]).to be(true)
     end
   end
 
@@ -174,10 +178,10 @@ RSpec.describe "One entry and the household" do
     end
     cards = -> { ask(:get, "/garage")["vehicles"].to_h { |card| [card["name"], card] } }
     expect(&cards).to output(/planted/).to_stderr
-    allow(Graver::Trouble).to receive(:tell)
+    allow(Graver::ErrorLog).to receive(:report)
     expect(cards.call).to include(
-      "Wren" => include("worked_out" => false, "axles" => [], "why" => /no verdict/),
-      "Juniper" => include("worked_out" => true, "axles" => [be_a(Hash), be_a(Hash)])
+      "Wren" => include("calculated" => false, "axles" => [], "why" => /no verdict/),
+      "Juniper" => include("calculated" => true, "axles" => [be_a(Hash), be_a(Hash)])
     )
     ask(:get, "/vehicles/#{other["id"]}")
     expect([status, ask(:get, "/timelines")["vehicles"].map { |line| line["vehicle_name"] }]).to eq([200, ["Juniper"]])

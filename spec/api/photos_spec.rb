@@ -50,10 +50,10 @@ RSpec.describe "Photos in the API" do
     expect(at(ask(:get, address), "front.left.pads_in")["shown"]).to eq([1])
   end
 
-  it "goes to a look-over too" do
-    id = ask(:post, "/vehicles/#{car["id"]}/look-overs", look_over("2026-05-01", "60000", pad("6.0")))["id"]
-    expect(send_photo("/look-overs/#{id}/photos")["photos"]).to contain_exactly(include("step" => nil, "width" => 32))
-    expect(ask(:get, "/look-overs/#{id}")["photos"].length).to eq(1)
+  it "goes to an inspection too" do
+    id = ask(:post, "/vehicles/#{car["id"]}/inspections", inspection("2026-05-01", "60000", pad("6.0")))["id"]
+    expect(send_photo("/inspections/#{id}/photos")["photos"]).to contain_exactly(include("step" => nil, "width" => 32))
+    expect(ask(:get, "/inspections/#{id}")["photos"].length).to eq(1)
   end
 
   it "refuses what is no photo, too large, too many, or nowhere" do
@@ -63,7 +63,7 @@ RSpec.describe "Photos in the API" do
     expect(status).to eq(413)
     12.times { photograph("front.left.judge") }
     expect(fields(photograph("front.left.judge"))).to eq("photo" => "too_many")
-    %w[/jobs/99/photos?step=x /look-overs/99/photos].each { |path| send_photo(path) && expect(status).to(eq(404)) }
+    %w[/jobs/99/photos?step=x /inspections/99/photos].each { |path| send_photo(path) && expect(status).to(eq(404)) }
     [picture(99), ask(:delete, "/photos/99")].each { expect(status).to eq(404) }
   end
 end

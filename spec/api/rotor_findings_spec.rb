@@ -5,12 +5,12 @@ require_relative "../support/findings_helper"
 RSpec.describe "Findings of rotors in the API" do
   include FindingsHelper
 
-  it "judges rotors by thickness, faces, variation and school, both alike" do
+  it "judges rotors by thickness, faces, variation and approach, both alike" do
     plan = -> { findings["axles"].first["rotors"]["outcome"] }
     ask(
       :post,
-      look_overs,
-      look_over(
+      inspections,
+      inspection(
         "2026-05-10",
         "60000",
         *all_pads("8", "8", "8", "8"),
@@ -20,10 +20,10 @@ RSpec.describe "Findings of rotors in the API" do
       )
     )
     expect(plan.call).to eq("stay")
-    ask(:put, "/schools", { rotors: "new" })
+    ask(:put, "/approaches", { rotors: "new" })
     # no pads are due, so it is a matter of the job; common practice, no source
-    expect([plan.call, pad_job["axles"].first["rotor"]["outcome"]]).to eq(%w[stay new_by_school])
-    ask(:put, "/schools", { rotors: "reuse" })
+    expect([plan.call, pad_job["axles"].first["rotor"]["outcome"]]).to eq(%w[stay new_by_approach])
+    ask(:put, "/approaches", { rotors: "reuse" })
     runout = {
       axle: front,
       part: "runout",
@@ -34,7 +34,7 @@ RSpec.describe "Findings of rotors in the API" do
       values: ["0.12"]
     }
     2.times do |at|
-      ask(:post, look_overs, look_over("2026-05-11", "6001#{at}", rotor("left", "27.80", "27.70"), runout))
+      ask(:post, inspections, inspection("2026-05-11", "6001#{at}", rotor("left", "27.80", "27.70"), runout))
       expect(found("rotor-runout-first").length).to eq(1 - at)
     end
     expect([found("rotor-variation").first, found("rotor-runout").first]).to match(
@@ -46,8 +46,8 @@ RSpec.describe "Findings of rotors in the API" do
     expect(plan.call).to eq("turn")
     ask(
       :post,
-      look_overs,
-      look_over("2026-05-12", "60020", rotor("left", "27.75"), conditions: marks(%w[right rotor_face cracked outer]))
+      inspections,
+      inspection("2026-05-12", "60020", rotor("left", "27.75"), conditions: marks(%w[right rotor_face cracked outer]))
     )
     expect([plan.call, job_verdict, ask(:get, "/vehicles/#{car["id"]}")["state"]["severity"]]).to eq(
       %w[replace replace stop]
@@ -56,21 +56,20 @@ RSpec.describe "Findings of rotors in the API" do
 
   it "judges no rotor that nobody measured, and a new one as far as its thickness is known" do
     know(front, ["rotor.new_thickness", nil, nil])
-    ask(:post, look_overs, look_over("2026-05-10", "60000", *all_pads("8", "8", "8", "8")))
+    ask(:post, inspections, inspection("2026-05-10", "60000", *all_pads("8", "8", "8", "8")))
     expect(rotors["outcome"]).to eq("unmeasured")
-    ask(:post, look_overs, look_over("2026-05-11", "60010", { axle: front, part: "rotor", event: "fit" }))
+    ask(:post, inspections, inspection("2026-05-11", "60010", { axle: front, part: "rotor", event: "fit" }))
     expect(rotors["outcome"]).to eq("unmeasured")
     know(front, %w[rotor.new_thickness 30 mm])
     expect([rotors["outcome"], rotors["sides"].first["sentence"]]).to match(["stay", /30\.00 mm/])
   end
 
-  # common practice, no source: a rotor that steel ran on, deep grooves and hard heat spots never stay; advice,
-  # verdict and the
-  # proposed scope say the same
+  # common practice, no source: a rotor that steel ran on, deep grooves and hard heat spots never stay; advice, verdict
+  # and the proposed scope say the same
   it "lets no rotor stay that was run metal to metal, is deeply grooved or has hard heat spots" do
     metal = pad("6", pad: "inner").except(:values, :method, :unit).merge(event: "metal")
     sound = %w[left right].map { |side| rotor(side, *["27.8"] * 4) }
-    ask(:post, look_overs, look_over("2026-05-10", "60000", metal, pad("6.0", pad: "outer"), *sound))
+    ask(:post, inspections, inspection("2026-05-10", "60000", metal, pad("6.0", pad: "outer"), *sound))
     expect(found("inner-thin").first).to include(
       "side" => "left",
       "sentence" => /6\.0 mm thinner/,
@@ -84,15 +83,15 @@ RSpec.describe "Findings of rotors in the API" do
     expect([rotors["outcome"], job_work]).to eq(%w[replace new])
     # new pads do not heal it, new rotors do
     renewed = ->(part) { { axle: front, part:, event: "fit" } }
-    ask(:post, look_overs, look_over("2026-05-11", "60010", renewed["pad"]))
+    ask(:post, inspections, inspection("2026-05-11", "60010", renewed["pad"]))
     expect(found("rotor-metal")).not_to be_empty
-    ask(:post, look_overs, look_over("2026-05-12", "60020", renewed["rotor"]))
+    ask(:post, inspections, inspection("2026-05-12", "60020", renewed["rotor"]))
     expect([found("rotor-metal"), rotors["outcome"]]).to eq([[], "stay"])
   end
 
   it "weighs each mark of a rotor's face the same in advice, verdict and scope" do
     sound = %w[left right].map { |side| rotor(side, *["27.8"] * 4) }
-    ask(:post, look_overs, look_over("2026-05-09", "59990", *all_pads("8", "8", "8", "8")))
+    ask(:post, inspections, inspection("2026-05-09", "59990", *all_pads("8", "8", "8", "8")))
     expected = {
       "grooved_light" => %w[stay stay],
       "grooved" => %w[stay stay],
@@ -104,13 +103,17 @@ RSpec.describe "Findings of rotors in the API" do
     expected.each_with_index do |(mark, verdict), at|
       ask(
         :post,
-        look_overs,
-        look_over("2026-05-10", (60_000 + at).to_s, *sound, conditions: marks(["left", "rotor_face", mark, "outer"]))
+        inspections,
+        inspection("2026-05-10", (60_000 + at).to_s, *sound, conditions: marks(["left", "rotor_face", mark, "outer"]))
       )
       expect([rotors["outcome"], job_work]).to eq(verdict), mark
     end
     know(front, ["rotor.discard_thickness", nil, nil])
-    ask(:post, look_overs, look_over("2026-05-11", "61000", conditions: marks(%w[left rotor_face grooved_deep outer])))
+    ask(
+      :post,
+      inspections,
+      inspection("2026-05-11", "61000", conditions: marks(%w[left rotor_face grooved_deep outer]))
+    )
     expect([rotors["outcome"], job_work]).to eq(%w[face_bad new])
     turning = pad_job(planned_for: nil)
     expect(

@@ -38,17 +38,17 @@ RSpec.describe "Parts, tools and paper in the API" do
       "checks" => [include("verdict" => "fits")]
     )
     other = stock(name: "Other", thickness: "17.0", unit: "mm")
-    chosen = ask(:put, "#{address}/choices", { line: "front.pads", supply: other["id"] })
+    chosen = ask(:put, "#{address}/part-choices", { line: "front.pads", supply: other["id"] })
     expect(part(chosen, "front.pads")["checks"]).to contain_exactly(
       include("verdict" => "differs", "old_mm" => 11.5, "new_mm" => 17.0)
     )
     expect(chosen["readiness"].map { |item| item["kind"] }).to include("mismatch")
-    ask(:put, "#{address}/choices", { line: "front.pads", supply: plain["id"] })
+    ask(:put, "#{address}/part-choices", { line: "front.pads", supply: plain["id"] })
     ask(:patch, "/supplies/#{plain["id"]}", { on_shelf: "1" })
     expect(part(ask(:get, address), "front.pads")["state"]).to eq("shelf")
     ask(:patch, "/supplies/#{other["id"]}", { retired: true })
     expect(part(ask(:get, address), "front.pads")["supplies"].map { |each| each["name"] }).to eq(["Plain"])
-    expect(fields(ask(:put, "#{address}/choices", { line: "front.clip_kit", supply: plain["id"] }))).to eq(
+    expect(fields(ask(:put, "#{address}/part-choices", { line: "front.clip_kit", supply: plain["id"] }))).to eq(
       "supply" => "unknown_supply"
     )
   end

@@ -14,8 +14,8 @@ RSpec.describe "The timeline in the API" do
 
   before do
     know(front, %w[pad.new_thickness 11 mm])
-    ask(:post, look_overs, look_over("2025-05-10", "60000", { axle: front, part: "pad", event: "fit" }))
-    ask(:post, look_overs, look_over("2026-05-10", "75000", *all_pads("6.6", "6.9", "6.7", "6.9")))
+    ask(:post, inspections, inspection("2025-05-10", "60000", { axle: front, part: "pad", event: "fit" }))
+    ask(:post, inspections, inspection("2026-05-10", "75000", *all_pads("6.6", "6.9", "6.7", "6.9")))
   end
 
   it "says what is due when, in the order of days" do
@@ -31,7 +31,7 @@ RSpec.describe "The timeline in the API" do
 
   # The same distribution read the other way round: half of the ways on have met the limit by the middle date.
   it "says how likely each axle is at its limit on days to come" do
-    steps = ask(:get, "/vehicles/#{car["id"]}/ahead")["steps"]
+    steps = ask(:get, "/vehicles/#{car["id"]}/risk-by-date")["steps"]
     expect(steps.first).to include("days" => 0, "date" => "2026-05-16", "km" => 0)
     expect(steps.each_cons(2).map { |one, other| other["days"] - one["days"] }.uniq).to eq([14])
     pads = steps.map { |step| step["axles"].first["pads"] }
@@ -43,7 +43,7 @@ RSpec.describe "The timeline in the API" do
       expect(chance).to be_between(pads[at.floor] - 0.02, pads[at.ceil] + 0.02)
     end
     expect(steps.map { |step| step["axles"].last.values_at("pads", "rotors") }.uniq).to eq([[nil, nil]])
-    ask(:get, "/vehicles/999/ahead")
+    ask(:get, "/vehicles/999/risk-by-date")
     expect(status).to eq(404)
   end
 
@@ -75,7 +75,7 @@ RSpec.describe "The timeline in the API" do
   it "says what a trip on other days would do, and moves it" do
     plan(kind: "trip", name: "Over the pass", from: "2026-06-01", to: "2026-06-14", distance: "3000", wear_factor: "2")
     trip = timeline["planned"].first["id"]
-    moved = ->(from) { ask(:get, "/planned-events/#{trip}/moved?from=#{from}") }
+    moved = ->(from) { ask(:get, "/planned-events/#{trip}/preview-move?from=#{from}") }
     pads = ->(answer) { answer["axles"].first.values_at("pads_before", "pads") }
     expect(moved["2026-06-01"]).to include("from" => "2026-06-01", "to" => "2026-06-14")
     same = pads[moved["2026-06-01"]]
@@ -83,7 +83,7 @@ RSpec.describe "The timeline in the API" do
     later = pads[moved["2027-03-01"]]
     expect(later.first).to eq(same.first)
     expect(later.last).to be > same.first + 0.1
-    steps = ask(:get, "/vehicles/#{car["id"]}/ahead")["steps"]
+    steps = ask(:get, "/vehicles/#{car["id"]}/risk-by-date")["steps"]
     around = %w[2026-06-13 2026-06-27].map { |day| steps.find { |step| step["date"] == day }["axles"].first["pads"] }
     expect(same.first).to be_between(*around)
     expect(timeline["planned"].first["from"]).to eq("2026-06-01")
@@ -98,7 +98,7 @@ RSpec.describe "The timeline in the API" do
     plan(kind: "driving", from: "2026-05-20", distance: "30000")
     driving = timeline["planned"].find { |row| row["kind"] == "driving" }["id"]
     expect(fields(ask(:post, "/planned-events/#{driving}/move", { from: "2026-06-20" })).keys).to eq(["from"])
-    ask(:get, "/planned-events/999/moved?from=2026-06-20")
+    ask(:get, "/planned-events/999/preview-move?from=2026-06-20")
     expect(status).to eq(404)
   end
 
@@ -110,7 +110,7 @@ RSpec.describe "The timeline in the API" do
         context.store.jobs.record_event(
           job.id,
           "finished",
-          { day:, hours: nil, spent: 0.0, parts: [], sets: [], estimate: nil, look_over: nil },
+          { day:, hours: nil, spent: 0.0, parts: [], sets: [], estimate: nil, inspection: nil },
           at: "t"
         )
       end
@@ -130,12 +130,12 @@ RSpec.describe "The timeline in the API" do
   end
 
   it "looks at new pads soon, and no more once they were read" do
-    ask(:post, look_overs, look_over("2026-05-16", "75240", { axle: front, part: "pad", event: "fit" }))
+    ask(:post, inspections, inspection("2026-05-16", "75240", { axle: front, part: "pad", event: "fit" }))
     expect(timeline["events"].find { |event| event["kind"] == "first_reading" }).to include(
       "text" => include("First reading of the new front pads"),
       "date" => be > "2026-05-16"
     )
-    ask(:post, look_overs, look_over("2026-05-16", "75240", *all_pads("10.9", "11.0", "10.9", "11.0")))
+    ask(:post, inspections, inspection("2026-05-16", "75240", *all_pads("10.9", "11.0", "10.9", "11.0")))
     expect(kinds(timeline)).not_to include("first_reading")
   end
 
@@ -228,8 +228,8 @@ RSpec.describe "The timeline in the API" do
     )
     ask(
       :post,
-      look_overs,
-      look_over("2026-05-16", "90000", *all_pads("2.4", "3.6", "3.3", "3.6")).merge(
+      inspections,
+      inspection("2026-05-16", "90000", *all_pads("2.4", "3.6", "3.3", "3.6")).merge(
         odometer: {
           value: "90000",
           keep: true

@@ -29,7 +29,7 @@ RSpec.describe "Curves and days" do
     end
   end
 
-  describe Graver::Core::Wear::Life do
+  describe Graver::Core::Wear::RemainingLife do
     subject(:life) { described_class.new([0.0, 1000.0, 3000.0], [0.02, 0.5, 1.0]) }
 
     it "reads quantiles off the curve, linear between its points, and back" do
@@ -41,7 +41,7 @@ RSpec.describe "Curves and days" do
     end
   end
 
-  describe Graver::Core::Wear::Outlook do
+  describe Graver::Core::Wear::AxleForecast do
     include WearBuilders
 
     def answer(driving_km: 50.0, last_look: Date.new(2026, 5, 16))
@@ -99,7 +99,7 @@ RSpec.describe "Curves and days" do
       )
       expect(measures["rotor_below_discard_chance"]).to be_between(0.0, 0.2)
       expect(measures["pad_below_floor_chance"]).to be < 1e-6
-      expect(measures).to include("look_overdue_days" => 15, "last_look" => "2025-05-01")
+      expect(measures).to include("inspection_overdue_days" => 15, "last_look" => "2025-05-01")
       expect(measures.keys).not_to include("inspect_wear_days", "inspect_time_days")
       unread = answer.with(pads: nil, rotors: nil)
       expect(

@@ -6,8 +6,7 @@ RSpec.describe "Findings" do
 
   # Every rule at, just inside and just outside its threshold. Sources: floors from 49 CFR 393.47 and the UK inspection
   # manual 1.1.13 (from memory) by way of the chance of being under them; 3 % of water, the millimetre of unevenness,
-  # clicks,
-  # and MIN: common practice, no source; the chances and shares: stated choices of the project.
+  # clicks, and MIN: common practice, no source; the chances and shares: stated choices of the project.
   describe "the table of rules" do
     table = {
       "pads-due" => [["pad_due_chance", 0.2, :least]],
@@ -192,11 +191,11 @@ RSpec.describe "Findings" do
       ).with(chance:)
     end
 
-    def judged(*mm, leaves: nil, school: "reuse", machine_to_mm: 20.9, discard_mm: 20.4, wear_mm: 0.3)
+    def judged(*mm, leaves: nil, approach: "reuse", machine_to_mm: 20.9, discard_mm: 20.4, wear_mm: 0.3)
       described_class.call(
         verdicts: mm.map { |each| verdict(each, discard_mm:) },
         leaves:,
-        school:,
+        approach:,
         machine_to_mm:,
         discard_mm:,
         wear_mm:,
@@ -209,7 +208,7 @@ RSpec.describe "Findings" do
 
     # common practice, no source: discard 20.4 mm: 21.9 passes, 20.45 is measured again (here ± 0.06), 20.40 counts as
     # out
-    it "treats both rotors alike, by thickness, faces and school" do
+    it "treats both rotors alike, by thickness, faces and approach" do
       expect([plan(21.9, 21.9), plan(21.9, 20.42), plan(21.9, 20.4)]).to eq(%w[stay measure_again replace])
       expect(
         [
@@ -229,16 +228,21 @@ RSpec.describe "Findings" do
       expect(
         [plan(21.9, leaves: "measure"), plan(20.4, leaves: "measure"), plan(21.9, leaves: "measure", discard_mm: nil)]
       ).to eq(%w[measure_again replace unknown_limit])
-      # no new pads are due: no school asks for rotors
-      expect(plan(21.9, school: nil)).to eq("stay")
+      # no new pads are due: no approach asks for rotors
+      expect(plan(21.9, approach: nil)).to eq("stay")
       expect(
-        [plan(21.9, school: "new"), plan(21.9, school: "turn"), plan(21.3, school: "turn"), plan(20.42, school: "new")]
-      ).to eq(%w[new_by_school turn stay measure_again])
+        [
+          plan(21.9, approach: "new"),
+          plan(21.9, approach: "turn"),
+          plan(21.3, approach: "turn"),
+          plan(20.42, approach: "new")
+        ]
+      ).to eq(%w[new_by_approach turn stay measure_again])
     end
 
     # By hand: 21.9 - 0.03 - 0.4 = 21.47. A machine-to thickness of 20.9 has the wear of the next pads in it (common
-    # practice,
-    # no source), so 0.57 is left; above the discard thickness of 20.4 alone the 0.3 mm of that wear come off too: 0.77.
+    # practice, no source), so 0.57 is left; above the discard thickness of 20.4 alone the 0.3 mm of that wear come off
+    # too: 0.77.
     it "says what a cut would leave, and takes the wear to come off once" do
       expect(judged(21.9).cut_left_mm).to be_within(1e-9).of(0.57)
       expect(judged(21.9, wear_mm: 5.0).cut_left_mm).to be_within(1e-9).of(0.57)

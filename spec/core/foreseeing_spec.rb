@@ -3,13 +3,21 @@
 RSpec.describe Graver::Core::Wear::Hypotheses::Foreseeing do
   include WearBuilders
 
-  let(:bank) do
+  let(:hypotheses) do
     Graver::Core::Wear::Hypotheses.new(
       ["a"],
       [Math.log(0.15e-3), 0.0, 0.0, 0.0, 11.0].zip,
       [0.2**2, 0.0, 0.0, 0.0, 0.15**2].zip,
       [0.0],
-      [Graver::Core::Wear::Hypotheses::Kind.new(drift_sd: 1e-6, drift_km: 20_000.0, error: 1.0, story: 0.0, off: 0.0)]
+      [
+        Graver::Core::Wear::Hypotheses::Kind.new(
+          drift_sd: 1e-6,
+          drift_km: 20_000.0,
+          error: 1.0,
+          history_hash: 0.0,
+          off: 0.0
+        )
+      ]
     )
   end
   let(:changes) do
@@ -19,7 +27,9 @@ RSpec.describe Graver::Core::Wear::Hypotheses::Foreseeing do
     Graver::Core::Wear::ChangeTable.new(prior, ["a"], ["a"], [0.5])
   end
 
-  def promise(observation) = bank.promise(changes, 10_000.0, [["a", observation]], 0.035)[true, 0].to_a
+  def lookahead_score(observation)
+    hypotheses.lookahead_score(changes, 10_000.0, [["a", observation]], 0.035)[true, 0].to_a
+  end
 
   # By hand: worn is lognormal (closed form), a reading adds its own variance; the constant of the density is left out.
   def by_hand(read_mm, sd_mm, factor, log_variance)
@@ -30,7 +40,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses::Foreseeing do
 
   it "knows how well each case would explain a reading" do
     changed = 0.5 + (0.5 * Math.exp(0.5 + 0.045))
-    expect(promise(read(10_000, 9.0, 0.2))).to match(
+    expect(lookahead_score(read(10_000, 9.0, 0.2))).to match(
       [
         be_within(1e-6).of(by_hand(9.0, 0.2, 1.0, 0.04)),
         be_within(1e-6).of(by_hand(9.0, 0.2, changed, 0.04 + (0.5 * 0.09)))
@@ -40,20 +50,22 @@ RSpec.describe Graver::Core::Wear::Hypotheses::Foreseeing do
 
   it "asks of a gauge only that it lies between, and lets no reading shout" do
     inside, outside, absurd =
-      [between(10_000, 9.0, 10.0), between(10_000, 3.0, 4.0), between(10_000, 1.0, 2.0)].map { |one| promise(one)[0] }
+      [between(10_000, 9.0, 10.0), between(10_000, 3.0, 4.0), between(10_000, 1.0, 2.0)].map do |one|
+        lookahead_score(one)[0]
+      end
     expect(inside - outside).to be_within(1e-6).of(0.5 * (described_class::LOUDEST**2) * described_class::HEEDED)
     expect(absurd).to eq(outside)
   end
 
   it "decides what is kept, and not what is believed" do
-    kept = bank.branch([Math.log(0.9), Math.log(0.1)], 1, promise: Numo::DFloat[[-10.0], [0.0]])
+    kept = hypotheses.branch([Math.log(0.9), Math.log(0.1)], 1, lookahead_score: Numo::DFloat[[-10.0], [0.0]])
     expect(kept.to_a).to eq([1])
-    expect(bank.log_weight.to_a).to eq([Math.log(0.1)])
+    expect(hypotheses.log_weight.to_a).to eq([Math.log(0.1)])
   end
 
   # fact of the trade: a pin that seizes doubles the wear of one pad; common practice, no source. With room for a few
-  # suppositions only, the one the readings speak for must be among them.
-  it "keeps sight of a seized pin among few suppositions" do
+  # hypotheses only, the one the readings speak for must be among them.
+  it "keeps sight of a seized pin among few hypotheses" do
     stub_const("Graver::Core::Wear::AxleFilter::BRANCHED", 20)
     stub_const("Graver::Core::Wear::AxleFilter::KEPT", 10)
     even = [10_000, 20_000, 30_000].map { |km| read(km, 11.0 - (km * 0.12e-3)) }

@@ -10,7 +10,15 @@ RSpec.describe Graver::Core::Wear::Hypotheses::Hearing do
       [Math.log(0.15e-3), 0.0, 0.0, 0.0, 0.0, 11.0, 10.0].zip,
       [0.2**2, 0.0, 0.0, 0.0, 0.0, 0.15**2, 0.15**2].zip,
       [0.0],
-      [Graver::Core::Wear::Hypotheses::Kind.new(drift_sd: 1e-6, drift_km: 20_000.0, error: 1.0, story: 0.0, off: 0.0)]
+      [
+        Graver::Core::Wear::Hypotheses::Kind.new(
+          drift_sd: 1e-6,
+          drift_km: 20_000.0,
+          error: 1.0,
+          history_hash: 0.0,
+          off: 0.0
+        )
+      ]
     )
   end
 
@@ -21,7 +29,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses::Hearing do
   # Conjugate normal update by hand of log(7 mm / rate): its derivatives are -1 by the rate and 1/7 by the thickness.
   it "weighs a counter as what it is: a rough word on the first pad's life" do
     stub_const("#{described_class}::WRONG", 0.0)
-    bank.hear(said(left_km: 30_000), 3.0, %w[a b])
+    bank.observe_claim(said(left_km: 30_000), 3.0, %w[a b])
     variance = (0.2**2) + ((0.15 / 7)**2)
     gain = variance / (variance + (0.4**2))
     gap = Math.log(30_000) - Math.log(7.0 / 0.15e-3)
@@ -32,13 +40,13 @@ RSpec.describe Graver::Core::Wear::Hypotheses::Hearing do
 
   it "takes a claim for the thinnest pad's, and shrugs at an absurd one" do
     stub_const("#{described_class}::WRONG", 0.0)
-    bank.hear(said(thickness_mm: 9.8, spread: 1.0), 3.0, %w[a b])
+    bank.observe_claim(said(thickness_mm: 9.8, spread: 1.0), 3.0, %w[a b])
     expect(bank.mean[6, 0]).to be_within(1e-9).of(10.0 - (0.2 * (0.15**2) / ((0.15**2) + 1.0)))
     stub_const("#{described_class}::WRONG", 0.1)
     before = bank.mean[6, 0]
-    bank.hear(said(thickness_mm: 1.0, spread: 1.0), 3.0, %w[a b])
+    bank.observe_claim(said(thickness_mm: 1.0, spread: 1.0), 3.0, %w[a b])
     expect(before - bank.mean[6, 0]).to be < 0.05
-    expect { bank.hear(said(left_km: 0), 3.0, []) }.not_to change(bank, :log_weight)
+    expect { bank.observe_claim(said(left_km: 0), 3.0, []) }.not_to change(bank, :log_weight)
   end
 
   # One unread set, whose life the prior leaves open, and one that was read: the same word moves the first.

@@ -1,11 +1,11 @@
 # frozen_string_literal: true
 
 RSpec.describe Graver::Core::Wear::Hypotheses do
-  def kind(drift_sd = 1e-6, error: 1.0, story: 0.0)
-    described_class::Kind.new(drift_sd:, drift_km: 20_000.0, error:, story:, off: 0.0)
+  def kind(drift_sd = 1e-6, error: 1.0, history_hash: 0.0)
+    described_class::Kind.new(drift_sd:, drift_km: 20_000.0, error:, history_hash:, off: 0.0)
   end
 
-  # One supposition: base rate 0.15 mm per 1,000 km with the given spread, thickness 11 mm with 0.15.
+  # One hypothesis: base rate 0.15 mm per 1,000 km with the given spread, thickness 11 mm with 0.15.
   def single(log_sd: 0.0)
     described_class.new(
       ["a"],
@@ -45,8 +45,8 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
     expect(bank.covariance[0, 4, 0]).to be_within(1e-9).of(-0.09 * mean)
   end
 
-  # Covariance of two lognormal variables (closed form): (exp(c) - 1) m1 m2, c the covariance of the logarithms; plus the
-  # share of the unevenness they have in common, sqrt(v1 v2) each.
+  # Covariance of two lognormal variables (closed form): (exp(c) - 1) m1 m2, c the covariance of the logarithms; plus
+  # the share of the unevenness they have in common, sqrt(v1 v2) each.
   it "wears two parts together: by what they share of the rate, and of every stretch's unevenness" do
     pair =
       described_class.new(
@@ -79,7 +79,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
         [[-8.8, -8.7, -8.75, -5.0], [0.0] * 4, [0.0] * 4, [0.0] * 4, [10.0, 10.2, 10.1, 10.0]],
         [[0.04] * 4, [0.0] * 4, [0.0] * 4, [0.0] * 4, [0.02] * 4],
         [0.5, 0.3, 0.1, 0.1].map { |weight| Math.log(weight) },
-        [kind(story: 1.0), kind(story: 1.0), kind(story: 2.0), kind(story: 1.0)]
+        [kind(history_hash: 1.0), kind(history_hash: 1.0), kind(history_hash: 2.0), kind(history_hash: 1.0)]
       )
     bank.mark(:said, Numo::DFloat[1.0, 0.2, 0.0, 0.0])
     bank.quiet[0..1] = [0.9, 0.1]
@@ -93,7 +93,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
     expect(bank.covariance[4, 4, at]).to be_within(1e-9).of(0.02 + (share * (1 - share) * 0.04))
     expect(bank.marks[:said][at]).to be_within(1e-9).of(share + ((1 - share) * 0.2))
     expect(bank.quiet[at]).to be_within(1e-9).of((share * 0.9) + ((1 - share) * 0.1))
-    expect(bank.story.to_a).to contain_exactly(1.0, 1.0, 2.0)
+    expect(bank.history_hash.to_a).to contain_exactly(1.0, 1.0, 2.0)
   end
 
   # Against the conjugate update by hand, the reading's error twice as large.
@@ -150,9 +150,8 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
     expect(bank.covariance[described_class::DRIFT, described_class::DRIFT, 0]).to be_within(1e-9).of(0.09)
   end
 
-  # JCGM 100:2008, F.1.2 (from memory): the variance of a mean of n readings with a common error is u_common^2 +
-  # u_own^2 / n. With
-  # next to nothing known before, that is what is left of the mean of four pads after four glances.
+  # JCGM 100:2008, F.1.2 (from memory): the variance of a mean of n readings with a common error is u_common^2 + u_own^2
+  # / n. With next to nothing known before, that is what is left of the mean of four pads after four glances.
   it "does not average away what four readings have in common" do
     pads = %w[a b c d]
     bank = described_class.new(pads, [[0.0]] * 11, ([[0.0]] * 7) + ([[1e4]] * 4), [0.0], [kind])
@@ -169,7 +168,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
     )
   end
 
-  it "doubts a reading the more, the further off it is, and branches without losing weight" do
+  it "flags a reading the more, the further off it is, and branches without losing weight" do
     chances =
       [10.8, 13.0].map do |mm|
         single.observe("a", WearBuilders::Thickness.point(mm, 0.2), { share: 0.02, sd_mm: 1.5 })[0]

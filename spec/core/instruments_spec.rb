@@ -143,7 +143,7 @@ RSpec.describe "Instruments and ways of reading" do
     expect(KNOWLEDGE.normalise.event("metal")).to have_attributes(value_mm: 0.0)
   end
 
-  describe core::WalkOrder do
+  describe core::InspectionOrder do
     all = [%w[front left], %w[front right], %w[rear left], %w[rear right]]
 
     def order(start, direction, present)

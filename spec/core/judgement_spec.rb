@@ -2,7 +2,7 @@
 
 RSpec.describe "Judging" do
   describe Graver::Core::Judgement::RotorVerdict do
-    let(:long) { Graver::Core::Wear::Life.new([0.0, 100_000.0, 200_000.0], [0.0, 0.0, 1.0]) }
+    let(:long) { Graver::Core::Wear::RemainingLife.new([0.0, 100_000.0, 200_000.0], [0.0, 0.0, 1.0]) }
 
     def verdict(mean_mm, sd_mm: 0.03, discard_mm: 20.4, life: long, next_pads_km: 60_000)
       thickness = mean_mm && { mean_mm:, sd_mm: }
@@ -19,8 +19,7 @@ RSpec.describe "Judging" do
     end
 
     # common practice, no source: discard 20.4 mm, 21.9 passes, 20.45 passes by a hair and must be measured again; a
-    # reading
-    # on the limit counts as out
+    # reading on the limit counts as out
     it "decides at, just inside and just outside the limit" do
       expect([21.9, 20.461, 20.459, 20.45, 20.401, 20.4, 20.3].map { |mm| verdict(mm) }).to eq(
         %w[stay stay measure_again measure_again measure_again replace replace]
@@ -89,7 +88,7 @@ RSpec.describe "Judging" do
       expect([60, 61].map { |days| severity("careful_days" => days) }).to eq(%w[plan good])
       expect([0, 90, 91].map { |days| severity("inspect_wear_days" => days) }).to eq(%w[watch watch good])
       expect([90, 91].map { |days| severity("inspect_time_days" => days) }).to eq(%w[watch good])
-      expect([0, -1].map { |days| severity("look_overdue_days" => days) }).to eq(%w[watch good])
+      expect([0, -1].map { |days| severity("inspection_overdue_days" => days) }).to eq(%w[watch good])
       expect(severity("pad_readings" => 0)).to eq("watch")
     end
   end

@@ -26,7 +26,7 @@ RSpec.describe Graver::Core::Planning::Progress do
   it "waits for nothing that is done or answered for, and for no step that is no gate and gives nothing it needs" do
     expect(waits("first_stops", *before("first_stops"))).to be_empty
     # a runout that nobody measured bars no wheel
-    loose = before("front.lower") - placed.reject { |each| each.step.gate }.map(&:key)
+    loose = before("front.lower") - placed.reject { |each| each.step.mandatory }.map(&:key)
     expect(waits("front.lower", *loose)).to all(satisfy { |key| !key.match?(/runout|gauge_pads/) })
   end
 
@@ -40,16 +40,16 @@ RSpec.describe Graver::Core::Planning::Progress do
     )
   end
 
-  it "counts the open gates of the stages asked for" do
-    stages = KNOWLEDGE.procedure.stages.map(&:id) - ["follow_up"]
-    gates = placed.select { |each| each.step.gate && each.step.stage != "follow_up" }.map(&:key)
-    expect(progress.open_gates(stages).map(&:key)).to eq(gates)
-    expect(progress(*gates.drop(1)).open_gates(stages).map(&:key)).to eq(gates.first(1))
-    expect(progress.open_gates([])).to be_empty
+  it "counts the open mandatory steps of the stages asked for" do
+    stages = KNOWLEDGE.procedure.stages.map(&:id) - ["afterwards"]
+    gates = placed.select { |each| each.step.mandatory && each.step.stage != "afterwards" }.map(&:key)
+    expect(progress.open_mandatory(stages).map(&:key)).to eq(gates)
+    expect(progress(*gates.drop(1)).open_mandatory(stages).map(&:key)).to eq(gates.first(1))
+    expect(progress.open_mandatory([])).to be_empty
   end
 
-  # Whatever was ticked so far: what may be ticked next never breaks the proof, and there is always something to go on
-  # with.
+  # Whatever was ticked so far: what may be ticked next never breaks the verifier, and there is always something to go
+  # on with.
   it "leads through the whole job by steps that wait for nothing, in any order they allow" do
     PropCheck
       .forall(PropCheck::Generators.array(PropCheck::Generators.choose(0..7), min: 20, max: 20))

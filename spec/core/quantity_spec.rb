@@ -2,8 +2,7 @@
 
 RSpec.describe Graver::Core::Quantity do
   # Factors: NIST Special Publication 811 (2008), appendix B.8, from memory. Digits in brackets there are the
-  # uncertainty
-  # of rounding, so agreement is asked to the seven figures printed.
+  # uncertainty of rounding, so agreement is asked to the seven figures printed.
   it "converts lengths and distances exactly" do
     expect(described_class::LENGTH.to_base(1, "in")).to eq(25.4)
     expect(described_class::LENGTH.to_base(1000, "thou")).to eq(25.4)

@@ -65,7 +65,7 @@ RSpec.describe Graver::Core::Planning::Replan do
     )
   end
 
-  # What was done, in the order it was done: [[key, Placed]] of a plan as far as it got.
+  # What was done, in the order it was done: [[key, PlannedStep]] of a plan as far as it got.
   def work(lifts, placed, held, done = [])
     places = Graver::Core::Planning::FactPlaces.new(procedure, lifts)
     state = Graver::Core::Planning::BrakeState.new(procedure, held)
@@ -125,7 +125,7 @@ RSpec.describe Graver::Core::Planning::Replan do
     [ticked, planner.call(wanted, lifts, held, ticked.map(&:key)), held]
   end
 
-  # A job that got as far as a share of its steps -> [[Lift], [Placed], [place]]
+  # A job that got as far as a share of its steps -> [[Lift], [PlannedStep], [place]]
   def begun(setups, share)
     lifts = builder.call(setups)
     placed = sequence.call(lifts)

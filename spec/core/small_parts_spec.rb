@@ -18,7 +18,7 @@ RSpec.describe "Small parts of the core" do
 
   describe Graver::InvalidEntry do
     it "is seen from the record around it without losing a fault" do
-      fault = ->(field) { described_class::Fault.new(field:, code: "c", message: field) }
+      fault = ->(field) { described_class::FieldError.new(field:, code: "c", message: field) }
       outer = described_class.new([fault["value"], fault[""]]).under("readings.3")
       expect(outer.faults.map(&:field)).to eq(%w[readings.3.value readings.3])
       expect(outer.message).to eq("value; ")
@@ -67,7 +67,7 @@ RSpec.describe "Small parts of the core" do
     include PlanBuilders
 
     let(:placed) do
-      [PlanBuilders::P::Placed.new(step: KNOWLEDGE.procedure.step("star"), lift: "front", axle: nil, side: nil)]
+      [PlanBuilders::P::PlannedStep.new(step: KNOWLEDGE.procedure.step("star"), lift: "front", axle: nil, side: nil)]
     end
     let(:fasteners) { KNOWLEDGE.fasteners.to_h { |fastener| [fastener.id, fastener] } }
 

@@ -7,7 +7,7 @@ RSpec.describe "The road ahead" do
 
   let(:today) { Date.new(2026, 5, 16) }
   let(:driving) { Graver::Core::Schedule::Driving.new(km_per_day: 50.0, log_sd: 0.2, days_observed: 100, season: nil) }
-  let(:life) { Graver::Core::Wear::Life.new([0.0, 10_000.0, 10_001.0, 20_000.0], [0.0, 0.0, 1.0, 1.0]) }
+  let(:life) { Graver::Core::Wear::RemainingLife.new([0.0, 10_000.0, 10_001.0, 20_000.0], [0.0, 0.0, 1.0, 1.0]) }
 
   def road(**given) = Graver::Core::Schedule::Timeline.new(driving, today, **given)
   def trip(from, to, km, wear_factor = 1.0)
@@ -40,7 +40,7 @@ RSpec.describe "The road ahead" do
       expect(hard.days_until(hard.along(life))[0.5]).to be < road.days_until(life)[0.5]
       # who drives just as expected has driven what the odometer will say by then, on any day of the trip and after it
       sure = described_class.new(driving.with(log_sd: 0.0), today, trips: [trip(20, 29, 2000, 2.0)])
-      even = Graver::Core::Wear::Life.new([0.0, 10_000.0], [0.0, 1.0])
+      even = Graver::Core::Wear::RemainingLife.new([0.0, 10_000.0], [0.0, 1.0])
       [10, 25, 40].each do |day|
         expect(sure.chance_by(even, day)).to be_within(1e-9).of(sure.km_by(today + day) / 10_000)
       end

@@ -29,7 +29,7 @@ RSpec.describe "The parts of the forecast" do
       )
     end
 
-    # Mean and spread of the logarithm of a component's rate, over all suppositions; in mm per 1,000 km.
+    # Mean and spread of the logarithm of a component's rate, over all hypotheses; in mm per 1,000 km.
     def rate(filter, component)
       bank = filter.hypotheses
       rows = [0, 1, bank.deviation(component)]
@@ -72,7 +72,10 @@ RSpec.describe "The parts of the forecast" do
         end
       filter = follow(set, as_of_km: 30_000)
       chances =
-        filter.doubts.group_by { |(_, seen), _| seen.ref }.transform_values { |list| list.sum(&:last) / list.length }
+        filter
+          .wrong_chances
+          .group_by { |(_, seen), _| seen.ref }
+          .transform_values { |list| list.sum(&:last) / list.length }
       expect(chances[2]).to be > 0.6
       expect(chances.values_at(1, 3)).to all(be < 0.4)
       expect(rate(filter, "left_inner").first).to be_within(0.03).of(0.14)

@@ -71,9 +71,8 @@ RSpec.describe Graver::Core::Planning::WrenchChoice do
     expect(choice.call(51, [old, never, good], today).wrench).to eq(good)
   end
 
-  # Laws that hold whatever is owned: the setting is on the scale and in its trusted part, the graduation costs at
-  # most half a
-  # step at the handle, the best of several is never worse than one of them.
+  # Laws that hold whatever is owned: the setting is on the scale and in its trusted part, the graduation costs at most
+  # half a step at the handle, the best of several is never worse than one of them.
   it "never leaves the scale, and never costs more than half a graduation" do
     generators = PropCheck::Generators
     wrenches = [

@@ -133,7 +133,7 @@ RSpec.describe "Approaches in a job" do
     expect(steps(everything)).to include("crack_nuts")
     here =
       lambda do |approach, option|
-        ask(:put, "/jobs/#{job_id}/approaches", { approach:, option: })["scope"]&.fetch("schools")
+        ask(:put, "/jobs/#{job_id}/approaches", { approach:, option: })["scope"]&.fetch("approaches")
       end
     expect(here["crack", "air"].find { |each| each["id"] == "crack" }).to include("chosen" => "air", "here" => true)
     expect(steps(plan)).to include("wheel_off_impact")
@@ -154,12 +154,12 @@ RSpec.describe "Approaches in a job" do
   end
 
   it "is the same in every job where the household says so, in groups, with what is usual" do
-    all = ask(:get, "/schools")
-    expect(all["schools"].map { |each| each["group"] }.uniq.length).to eq(6)
-    expect(all["schools"]).to all(satisfy { |each| each["options"].all? { |option| option["because"] } })
+    all = ask(:get, "/approaches")
+    expect(all["approaches"].map { |each| each["group"] }.uniq.length).to eq(6)
+    expect(all["approaches"]).to all(satisfy { |each| each["options"].all? { |option| option["because"] } })
     approach(hub: "bare")
     expect(said(everything, "hub_face")).to include("Leave both bare")
-    expect(ask(:get, "/schools")["schools"].find { |each| each["id"] == "hub" }).to include(
+    expect(ask(:get, "/approaches")["approaches"].find { |each| each["id"] == "hub" }).to include(
       "chosen" => "bare",
       "default" => "film"
     )
@@ -173,7 +173,7 @@ RSpec.describe "Approaches in a job" do
       %w[left right]
         .product(%w[inner outer])
         .map { |side, pad| pad("1.55", side:, pad:, axle: vehicle, method: "micrometer") }
-    ask(:post, "/vehicles/#{id}/look-overs", look_over(ApiHelper::TODAY, "60000", *readings))
+    ask(:post, "/vehicles/#{id}/inspections", inspection(ApiHelper::TODAY, "60000", *readings))
     rules = -> { ask(:get, "/vehicles/#{id}/findings")["findings"].map { |each| each["rule"] } }
     expect(rules.call).not_to include("pad-below-law")
     approach(inspection: "us_commercial")

@@ -102,7 +102,7 @@ RSpec.describe "Jobs after a look, and their fluid" do
         { axle: rear, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["9.9"] }
       end
     seen = { axle: rear, side: "left", item: "shoes", mark: "lining_off" }
-    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *pads, *rotors, conditions: [seen]))
+    ask(:post, inspections, inspection(ApiHelper::TODAY, "60000", *pads, *rotors, conditions: [seen]))
     expect(status).to eq(201)
     proposed = Graver::Service::Planning::JobPlan.new(context.for_request).proposed(rear).scope.included.first
     expect(proposed.works).to eq(["shoes"])
@@ -117,7 +117,7 @@ RSpec.describe "Jobs after a look, and their fluid" do
           { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["24.5"] }
         end
       seen = { axle: front, side: "left", face: "inner", item: "rotor_face", mark: }
-      ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *rotors, conditions: [seen]))
+      ask(:post, inspections, inspection(ApiHelper::TODAY, "60000", *rotors, conditions: [seen]))
       expect(status).to eq(201)
       judged = Graver::Service::Planning::JobPlan.new(context.for_request).proposed(front).scope.axles.first.rotors
       expect(verdicts).to include(judged[:verdict])
@@ -128,8 +128,8 @@ RSpec.describe "Jobs after a look, and their fluid" do
     front = axle(:front, { **floating, "slide_pin_bolt.torque": %w[30 N·m] })
     ask(
       :post,
-      look_overs,
-      look_over(ApiHelper::TODAY, "60000", pad("5"), conditions: [{ item: "fluid_level", value: "1" }])
+      inspections,
+      inspection(ApiHelper::TODAY, "60000", pad("5"), conditions: [{ item: "fluid_level", value: "1" }])
     )
     expect(status).to eq(201)
     expect(items(planned(front, "pads"), "draw_off").map(&:text)).to contain_exactly(start_with("The fluid is at MAX"))

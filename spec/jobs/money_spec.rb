@@ -69,7 +69,7 @@ RSpec.describe "The money of a job" do
     know(front, %w[pad.new_thickness 12 mm])
     readings =
       %w[left right].map { |side| { **pad("24.5", side:, axle: front, method: "micrometer"), part: "rotor", pad: nil } }
-    ask(:post, "/vehicles/#{car["id"]}/look-overs", look_over("2026-04-01", "60000", *readings))
+    ask(:post, "/vehicles/#{car["id"]}/inspections", inspection("2026-04-01", "60000", *readings))
     plan = planned(front, "pads", "rotors_turn", reasons: { front.to_s => "they pulsate" })
     expect(parts(plan)).to include("turning" => 2)
     expect(plan.money.rotors).to be_empty

@@ -106,7 +106,7 @@ RSpec.describe "Jobs on pads and rotors" do
     expect_order(plan, "clean_gloves", "pads_in", "sensor_in", "pin_bolts_in", "sensor_on")
     expect(steps(plan, "right")).not_to include("sensor_in")
     expect(items(plan, "rivals")).to contain_exactly(have_attributes(never: true, blocks: true))
-    expect(plan.ordered.placed.find { |placed| placed.step.id == "clean_gloves" }.step.gate).to be(true)
+    expect(plan.ordered.placed.find { |placed| placed.step.id == "clean_gloves" }.step.mandatory).to be(true)
   end
 
   it "cracks the bleed screw while the caliper is bolted, does bench work before the bracket is on, moves tabs over" do
@@ -203,7 +203,7 @@ RSpec.describe "Jobs on pads and rotors" do
         { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["21.6"] }
       end
     pads = %w[left right].product(%w[inner outer]).map { |side, pad| pad("7", side:, pad:, axle: front) }
-    ask(:post, look_overs, look_over(ApiHelper::TODAY, "60000", *rotors, *pads))
+    ask(:post, inspections, inspection(ApiHelper::TODAY, "60000", *rotors, *pads))
     proposed = Graver::Service::Planning::JobPlan.new(context.for_request).proposed(front)
     scope = proposed.scope.included.first
     expect(scope.works).to include("rotors_new", "pads")

@@ -115,8 +115,8 @@ RSpec.describe Graver::Knowledge::BrakeDataCatalogue do
     }
     met.each do |id, values|
       range = KNOWLEDGE.fastener(id).plausible_newton_metres
-      doubts = values.map { |value, unit| Graver::Core::Planning::Torque.parse(value.to_s, unit).doubt(*range) }
-      expect(doubts).to all(be_nil), id
+      flags = values.map { |value, unit| Graver::Core::Planning::Torque.parse(value.to_s, unit).doubt(*range) }
+      expect(flags).to all(be_nil), id
     end
     inch_pounds = Graver::Core::Planning::Torque.parse("240", "lbf·ft")
     expect(inch_pounds.doubt(20, 55)).to eq("lbf·in")

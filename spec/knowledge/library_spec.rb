@@ -47,9 +47,9 @@ RSpec.describe Graver::Knowledge::Library do
       %w[steps/clean.yml {says:hub} {says:piston}] =>
         %r{steps/clean\.yml:\d+: step hub_face leaves a place for piston, of which an option says nothing},
       %w[steps/clean.yml {says:hub} {says:hug}] => /step hub_face leaves a place for hug, which is no approach/,
-      ["rules/schools.yml", "says: \"Leave the lands dry.\"", "says: \"Then engine on.\""] =>
-        %r{rules/schools\.yml: under_clips\.dry runs the engine: write a step for it},
-      ["rules/schools.yml", "uses: [pin_grease_synthetic]", "uses: [butter]"] =>
+      ["rules/approaches.yml", "says: \"Leave the lands dry.\"", "says: \"Then engine on.\""] =>
+        %r{rules/approaches\.yml: under_clips\.dry runs the engine: write a step for it},
+      ["rules/approaches.yml", "uses: [pin_grease_synthetic]", "uses: [butter]"] =>
         /synthetic names uses butter, not there/,
       ["procedures/facts.yml", "on its stand\", apart", "on its stand\", optional: true, apart"] =>
         /hazards.yml requires chocked, which is optional/,
@@ -65,6 +65,6 @@ RSpec.describe Graver::Knowledge::Library do
   it "loads what is shipped, every limit with its source" do
     library = described_class.load
     expect(library.limits["pad_limits"].map { |limit| library.source_title(limit["source"]) }).to all(be_a(String))
-    expect(library.procedure.steps.count(&:gate)).to be > 10
+    expect(library.procedure.steps.count(&:mandatory)).to be > 10
   end
 end

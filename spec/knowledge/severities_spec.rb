@@ -3,8 +3,7 @@
 require_relative "../support/api_helper"
 
 # How grave each thing is that can be seen or found: common practice, no source. What stops a vehicle is written out
-# here a
-# second time, so that a slip in the files is noticed.
+# here a second time, so that a slip in the files is noticed.
 RSpec.describe "Severities" do
   include ApiHelper
 
@@ -142,8 +141,8 @@ RSpec.describe "Severities" do
   it "carries each stopping mark from the wheel to the garage, whatever else is well" do
     ask(
       :post,
-      look_overs,
-      look_over(
+      inspections,
+      inspection(
         "2026-05-10",
         "60000",
         *%w[left right].product(%w[inner outer]).map { |side, position| pad("9", side:, pad: position) }
@@ -155,13 +154,13 @@ RSpec.describe "Severities" do
       entry = KNOWLEDGE.wheel_items.find { |each| each.id == item }
       place = entry ? { axle: front, side: "left", face: ("inner" if entry.place == "faces") }.compact : {}
       seen =
-        ask(:post, look_overs, look_over("2026-05-11", (60_010 + at).to_s, conditions: [{ item:, mark:, **place }]))
+        ask(:post, inspections, inspection("2026-05-11", (60_010 + at).to_s, conditions: [{ item:, mark:, **place }]))
       vehicle = ask(:get, "/garage")["vehicles"].first
       expect([vehicle["state"]["severity"], vehicle["why"]]).to match(
         ["stop", /#{Regexp.escape(marks[id]["label"])}/i]
       ),
       id
-      ask(:post, "/look-overs/#{seen["id"]}/corrections", { void: true, reason: "another vehicle" })
+      ask(:post, "/inspections/#{seen["id"]}/corrections", { void: true, reason: "another vehicle" })
     end
     expect(ask(:get, "/garage")["vehicles"].first["state"]["severity"]).not_to eq("stop")
   end

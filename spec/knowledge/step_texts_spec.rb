@@ -5,7 +5,7 @@ RSpec.describe "Texts of the steps" do
   let(:library) { Graver::Knowledge::Library.load }
   let(:steps) { library.procedure.steps }
   let(:said) do
-    library.schools["job"].flat_map do |kind, all|
+    library.approaches["job"].flat_map do |kind, all|
       all["options"].filter_map { |_, each| [kind, each["says"]] if each["says"] }
     end
   end

@@ -22,7 +22,7 @@ RSpec.describe "The steps of a job" do
     expect_caution(giving("piston_home"), "overflow")
     expect_caution(steps.select { |each| each.id.start_with?("pads_in", "pads_back") }, "grease-on-face")
     expect_caution(
-      steps.select { |each| each.gate && each.tighten.any? && !each.id.start_with?("bleed") },
+      steps.select { |each| each.mandatory && each.tighten.any? && !each.id.start_with?("bleed") },
       "unit-mix-up"
     )
     expect_caution(giving("pedal_firm"), "pedal-firm")
@@ -34,7 +34,7 @@ RSpec.describe "The steps of a job" do
     expect_caution([step("fluid_fresh")], "fluid-grade")
   end
 
-  it "make gates of what kills when it is forgotten" do
+  it "make mandatory steps of what kills when it is forgotten" do
     gates = %w[
       settle
       cool
@@ -82,7 +82,7 @@ RSpec.describe "The steps of a job" do
       level_after
       first_stops
     ]
-    expect(gates.reject { |id| step(id).gate }).to be_empty
+    expect(gates.reject { |id| step(id).mandatory }).to be_empty
     kill = %w[
       chock
       chock_both
@@ -103,8 +103,8 @@ RSpec.describe "The steps of a job" do
       level_after
       first_stops
     ]
-    expect(kill.reject { |id| step(id).kills && step(id).gate }).to be_empty
-    expect(steps.select(&:kills).reject(&:gate)).to be_empty
+    expect(kill.reject { |id| step(id).safety_critical && step(id).mandatory }).to be_empty
+    expect(steps.select(&:safety_critical).reject(&:mandatory)).to be_empty
   end
 
   it "undo and tighten with the same works" do
@@ -152,7 +152,7 @@ RSpec.describe "The steps of a job" do
 
   it "use every caution, consumable and tool there is, and name every fact" do
     expect(KNOWLEDGE.cautions.keys - steps.flat_map(&:cautions)).to eq(["no-value"])
-    said = KNOWLEDGE.schools["job"].values.flat_map { |approach| approach["options"].values }
+    said = KNOWLEDGE.approaches["job"].values.flat_map { |approach| approach["options"].values }
     used = steps.flat_map(&:consumables) + said.flat_map { |option| option["uses"] || [] }
     expect(KNOWLEDGE.consumables.map(&:id) - used).to be_empty
     stand_ins = KNOWLEDGE.tools.flat_map(&:instead)

@@ -30,7 +30,7 @@ RSpec.describe "The household's services" do
     jobs = overviews.values.flat_map { |overview| overview.jobs.values.flatten }
     expect(jobs.map { |job| [job.state, job.planned_for.to_s] }).to contain_exactly(
       %w[draft 2026-05-23],
-      %w[started 2026-05-16]
+      %w[in_progress 2026-05-16]
     )
   end
 
@@ -70,7 +70,7 @@ RSpec.describe "The household's services" do
           "distance_unit" => "km",
           "axles" => {
             "front" => {
-              "look_overs" => [ahead]
+              "inspections" => [ahead]
             }
           }
         }
@@ -134,8 +134,14 @@ RSpec.describe "The household's services" do
         ticked: ["cool"],
         planned_for: Date.new(2026, 6, 13)
       )
-      context.store.jobs.record_event(job.id, "dropped", at: "3")
-      expect(context.store.jobs.of([1]).last).to have_attributes(id: job.id, state: "dropped", works: { 1 => ["pads"] })
+      context.store.jobs.record_event(job.id, "cancelled", at: "3")
+      expect(context.store.jobs.of([1]).last).to have_attributes(
+        id: job.id,
+        state: "cancelled",
+        works: {
+          1 => ["pads"]
+        }
+      )
     end
   end
 end

@@ -87,8 +87,7 @@ RSpec.describe Graver::Service::Planning::JobPlan do
   end
 
   # Geometry: pi/4 x 57^2 mm2 = 25.5 cm2; pads 11 mm new, 6 mm left: 10 mm a corner, both corners: 51 ml; rotors 1 mm
-  # thicker
-  # on either side: 2 x 2.55 = 5.1 ml more.
+  # thicker on either side: 2 x 2.55 = 5.1 ml more.
   it "says how much fluid comes back once it knows the piston, and what to draw off" do
     know(
       front,
@@ -104,8 +103,8 @@ RSpec.describe Graver::Service::Planning::JobPlan do
       end
     ask(
       :post,
-      look_overs,
-      look_over(ApiHelper::TODAY, "60000", *readings, *rotors, conditions: [{ item: "fluid_level", value: "3/4" }])
+      inspections,
+      inspection(ApiHelper::TODAY, "60000", *readings, *rotors, conditions: [{ item: "fluid_level", value: "3/4" }])
     )
     expect(plan(front).fluid.plan.pushed).to be_nil
     know(

@@ -33,7 +33,7 @@ RSpec.describe "A job, walked at random" do
 
   # Gates of the same corner, and of the whole vehicle before it, that stand earlier: told from the order alone.
   def gates_before(step)
-    earlier = placed.take_while { |each| each.key != step.key }.select { |each| each.step.gate }
+    earlier = placed.take_while { |each| each.key != step.key }.select { |each| each.step.mandatory }
     earlier.select { |each| each.axle.nil? || [each.axle, each.side] == [step.axle, step.side] }.map(&:key)
   end
 
@@ -65,7 +65,7 @@ RSpec.describe "A job, walked at random" do
   end
 
   def tick(step, model)
-    open = gates_before(step) - model.to_a - on_file.otherwise.keys
+    open = gates_before(step) - model.to_a - on_file.deviations.keys
     return unless sent_twice(step.key)
 
     model.add(step.key)
@@ -80,15 +80,16 @@ RSpec.describe "A job, walked at random" do
   end
 
   def answered_for(step, model)
-    before = on_file.otherwise.key?(step.key)
-    return unless taken { ticks.otherwise(job["id"], step.key, "Another way") }
+    before = on_file.deviations.key?(step.key)
+    return unless taken { ticks.deviate(job["id"], step.key, "Another way") }
 
-    expect([step.step.kills, before]).to eq([false, before])
+    expect([step.step.safety_critical, before]).to eq([false, before])
     model.delete(step.key) unless on_file.ticked.include?(step.key)
   end
 
   def expect_unfinished(model)
-    killing = placed.select { |each| each.step.kills && each.step.stage != "follow_up" }.map(&:key) - model.to_a
+    killing =
+      placed.select { |each| each.step.safety_critical && each.step.stage != "afterwards" }.map(&:key) - model.to_a
     return if killing.empty?
 
     expect(finish["error"]["fields"].map { |fault| fault["field"] }).to include(*killing.map { |key| "steps.#{key}" })

@@ -22,8 +22,8 @@ RSpec.describe Graver::Service::Planning::Money do
     positions = %w[left right].product(%w[inner outer])
     ask(
       :post,
-      look_overs,
-      look_over(
+      inspections,
+      inspection(
         "2024-05-10",
         "40000",
         { axle: front, part: "pad", event: "fit" },
@@ -32,8 +32,8 @@ RSpec.describe Graver::Service::Planning::Money do
     )
     ask(
       :post,
-      look_overs,
-      look_over(
+      inspections,
+      inspection(
         "2026-05-10",
         "60000",
         *positions.map { |side, pad| pad("7.0", side:, pad:) },

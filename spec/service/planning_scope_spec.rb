@@ -28,8 +28,8 @@ RSpec.describe Graver::Service::Planning::Scope do
   def seen(item, mark)
     ask(
       :post,
-      look_overs,
-      look_over("2026-05-10", "60000", pad("8"), conditions: [{ axle: front, side: "left", item:, mark: }])
+      inspections,
+      inspection("2026-05-10", "60000", pad("8"), conditions: [{ axle: front, side: "left", item:, mark: }])
     )
   end
 
@@ -38,12 +38,12 @@ RSpec.describe Graver::Service::Planning::Scope do
       %w[left right].map do |side|
         { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: [value] }
       end
-    ask(:post, look_overs, look_over("2026-05-10", "60000", *readings))
+    ask(:post, inspections, inspection("2026-05-10", "60000", *readings))
   end
 
   it "begins with an inspection, and with worn pads and their clips once they were read" do
     expect(works).to eq(%w[inspect])
-    ask(:post, look_overs, look_over("2026-05-10", "60000", *all_pads("2.9", "3", "3", "3")))
+    ask(:post, inspections, inspection("2026-05-10", "60000", *all_pads("2.9", "3", "3", "3")))
     expect(works).to eq(%w[pads clips])
     know(front, ["wear_sensor", "both", nil])
     expect(works).to eq(%w[pads clips sensors])
@@ -51,8 +51,8 @@ RSpec.describe Graver::Service::Planning::Scope do
     expect(works).to eq(%w[pads sensors])
   end
 
-  # common practice, no source: what a look-over finds asks for its own part
-  it "takes in what the last look-over saw" do
+  # common practice, no source: what an inspection finds asks for its own part
+  it "takes in what the last inspection saw" do
     {
       %w[slide_pins seized] => "pins",
       %w[hose cracked] => "hose",
@@ -73,8 +73,8 @@ RSpec.describe Graver::Service::Planning::Scope do
     @car = nil
     ask(
       :post,
-      look_overs,
-      look_over(
+      inspections,
+      inspection(
         "2026-05-11",
         "60020",
         *%w[left right].product(%w[inner outer]).map { |side, position| pad("2.4", side:, pad: position) }
@@ -86,35 +86,39 @@ RSpec.describe Graver::Service::Planning::Scope do
   it "follows the rotors' verdict" do
     rotors("22.50")
     expect(works).to include("rotors_new")
-    ask(:put, "/schools", { rotors: "new" })
+    ask(:put, "/approaches", { rotors: "new" })
     expect(works).to include("rotors_new")
   end
 
-  it "turns rotors where the school says so and they are thick enough" do
+  it "turns rotors where the approach says so and they are thick enough" do
     rotors("24.90")
-    ask(:post, look_overs, look_over("2026-05-11", "60010", *all_pads("2.9", "3", "3", "3")))
+    ask(:post, inspections, inspection("2026-05-11", "60010", *all_pads("2.9", "3", "3", "3")))
     know(front, %w[rotor.machine_to_thickness 23.4 mm])
-    ask(:put, "/schools", { rotors: "turn" })
+    ask(:put, "/approaches", { rotors: "turn" })
     expect(works).to include("rotors_turn")
-    ask(:put, "/schools", { rotors: "reuse" })
+    ask(:put, "/approaches", { rotors: "reuse" })
     expect(works).to eq(%w[pads clips])
   end
 
-  # common practice, no source: practitioners disagree, and each school is a way of its own through the job
-  it "follows the schools its owner chose, for every job" do
+  # common practice, no source: practitioners disagree, and each approach is a way of its own through the job
+  it "follows the approaches its owner chose, for every job" do
     know(front, %w[slide_pin_bolt.torque 28 N·m], %w[bleed_screw.torque 8 N·m])
-    ask(:post, look_overs, look_over("2026-05-11", "60010", *all_pads("2.9", "3", "3", "3")))
+    ask(:post, inspections, inspection("2026-05-11", "60010", *all_pads("2.9", "3", "3", "3")))
     rotors("24.90")
     steps = -> { ask(:get, "/axles/#{front}/job-plan")["steps"].map { |step| step["key"] } }
     expect(steps.call).to include("front.left.deglaze", "bed_in").and(satisfy { |keys| keys.grep(/screw_open/).empty? })
-    ask(:put, "/schools", { clips: "reuse", bleed: "always", fluid_back: "screw", deglaze: "leave", bed_in: "series" })
+    ask(
+      :put,
+      "/approaches",
+      { clips: "reuse", bleed: "always", fluid_back: "screw", deglaze: "leave", bed_in: "series" }
+    )
     expect(works).to eq(%w[pads bleed])
     found = steps.call
     expect(found).to include("front.left.wipe_rotor", "front.left.clips_back", "bed_in_series", "front.right.bleed")
     order = %w[front.left.screw_open front.left.piston_home front.left.screw_closed front.left.pads_in]
     expect(found & order).to eq(order)
-    expect(fields(ask(:put, "/schools", { bed_in: "race" }))).to eq("bed_in" => "unknown_choice")
-    expect(ask(:get, "/vehicles/#{car["id"]}/findings")["schools"].map { |school| school["id"] }).to eq(
+    expect(fields(ask(:put, "/approaches", { bed_in: "race" }))).to eq("bed_in" => "unknown_choice")
+    expect(ask(:get, "/vehicles/#{car["id"]}/findings")["approaches"].map { |approach| approach["id"] }).to eq(
       %w[pads rotors inspection]
     )
   end

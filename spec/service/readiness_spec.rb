@@ -48,7 +48,7 @@ RSpec.describe "Readiness of a job" do
         { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["22.4"] }
       end
     job
-    ask(:post, look_overs, look_over("2026-05-10", "60000", *readings))
+    ask(:post, inspections, inspection("2026-05-10", "60000", *readings))
     expect(of("rotors_must")).to contain_exactly(
       include("text" => "Front: the plan keeps the rotors, but the verdict is: replace both rotors.")
     )

@@ -13,7 +13,7 @@ RSpec.describe Graver::Service::Forecast::RecordForecasts do
   def new_pads = { axle: front, part: "pad", event: "fit" }
 
   def log(day, odometer, *readings)
-    ask(:post, look_overs, look_over(day, odometer, *readings))
+    ask(:post, inspections, inspection(day, odometer, *readings))
     expect(status).to eq(201)
   end
 
@@ -26,11 +26,11 @@ RSpec.describe Graver::Service::Forecast::RecordForecasts do
     log("2024-09-10", "48000", *all_pads("8.1"))
   end
 
-  it "keeps one forecast a look-over, each held against the set that was on then" do
+  it "keeps one forecast an inspection, each held against the set that was on then" do
     ends = scored.to_h { |each| [each.given.as_of_km, each.verdict.was_km&.round] }
     # 5.0 at 30,000 and 2.6 at 38,000: 3 mm was met at 36,667 km; the set that is on now is still open
     expect(ends).to include(20_000.0 => 16_667, 30_000.0 => 6667, 48_000.0 => nil)
-    expect(scored.map { |each| each.given.look_over_id }.uniq.length).to eq(scored.length)
+    expect(scored.map { |each| each.given.inspection_id }.uniq.length).to eq(scored.length)
     expect(scored.map { |each| each.given.afterwards }).to all(be(true))
   end
 

@@ -17,15 +17,15 @@ RSpec.describe "Places round a rotor" do
       method: "micrometer",
       unit: "mm",
       overall: false,
-      doubts: [],
+      flags: [],
       corrections: []
     )
   end
 
   def entries(rows)
-    look_over =
-      instance_double(Graver::Storage::LookOver, readings: rows, date: Date.new(2026, 5, 16), odometer_km: 1.0)
-    Graver::Service::Axles::LogEntries.call([look_over], 1)
+    inspection =
+      instance_double(Graver::Storage::Inspection, readings: rows, date: Date.new(2026, 5, 16), odometer_km: 1.0)
+    Graver::Service::Axles::LogEntries.call([inspection], 1)
   end
 
   # In any order, numbered or not, one of them doubted, one in inches: 0.3740 in is 9.4996 mm.
@@ -60,7 +60,7 @@ RSpec.describe "Places round a rotor" do
     know(front, %w[rotor.new_thickness 12 mm], %w[rotor.discard_thickness 10 mm])
     places = %w[10.1 9.7 10.1 10.1].map { |value| rotor("left", value, answer: "keep") }
     eye = rotor("left", "11", method: "visual")
-    ask(:post, look_overs, look_over("2026-05-10", "60000", *places, rotor("right", "10.5"), eye))
+    ask(:post, inspections, inspection("2026-05-10", "60000", *places, rotor("right", "10.5"), eye))
     expect(rotors).to include("outcome" => "replace", "because" => "thickness")
     expect(rotors["sides"].first["sentence"]).to include("9.70 mm at its thinnest place")
     state = ask(:get, "/vehicles/#{car["id"]}")["axles"].first

@@ -93,6 +93,62 @@ RSpec.describe "The household's file" do
     end
   end
 
+  # What version 13 called look-overs, open ends and so on, one of each.
+  it "reads a file of before the standard names: inspections, follow-ups, drafts, choices and the events of a job" do
+    at_version(13)
+    database = Graver::Storage::Database.connect(path)
+    axle_id = database[:axles].insert(vehicle_id: 1, name: "front", sides: "left,right")
+    dated = { date: "2026-05-02", odometer_value: "61000", odometer_unit: "km", odometer_km: 61_000.0 }
+    inspection = database[:look_overs].insert(vehicle_id: 1, **dated, recorded_at: "t")
+    read = { part: "pad", side: "left", pad: "inner", method: "caliper", unit: "mm", overall: false }
+    reading = database[:readings].insert(look_over_id: inspection, axle_id:, event: "reading", value: "8.4", **read)
+    database[:doubts].insert(reading_id: reading, code: "thicker", question: "Thicker?", answer: "affirmed")
+    database[:open_ends].insert(vehicle_id: 1, text: "Listen again", noted_on: "2026-05-02", recorded_at: "t")
+    database[:look_over_drafts].insert(
+      vehicle_id: 1,
+      content: '{"entries":{"1_left_inner":{"doubts":[]}},"note":"its \\"doubts\\": none"}',
+      revision: 1,
+      recorded_at: "t"
+    )
+    database[:preferences].insert(key: "schools", value: '{"pads":"careful"}')
+    job = database[:jobs].insert(axle_id:, procedure: "brake_job", recorded_at: "t")
+    [
+      %w[started {"day":"2026-05-02"}],
+      ["basis", '{"setups":[{"configuration":{"schools":["crack.ground"]}}],"done":[]}'],
+      ["otherwise", '{"step":"front.left.hook","because":"Tied up","text":"Hang it up"}'],
+      %w[cleared front.left.hook],
+      %w[finished {"look_over":1,"hours":2}],
+      ["dropped", nil]
+    ].each do |kind, value|
+      database[:job_events].insert(job_id: job, kind:, value:, recorded_at: "2026-05-02T10:00:00Z")
+    end
+    database.disconnect
+
+    store = open
+    row = store.inspections.of_vehicle(1).first.readings.first
+    expect([row.value, row.flags.map(&:answer)]).to eq(["8.4", ["affirmed"]])
+    expect(store.follow_ups.of_vehicles([1])[1].map(&:text)).to eq(["Listen again"])
+    expect(store.drafts.find(1).content).to eq(
+      "entries" => {
+        "1_left_inner" => {
+          "flags" => []
+        }
+      },
+      "note" => 'its "doubts": none'
+    )
+    expect(store.preferences.all).to eq("approaches" => { "pads" => "careful" })
+    expect(store.jobs.find(job)).to have_attributes(
+      state: "cancelled",
+      started_on: Date.new(2026, 5, 2),
+      deviations: include("front.left.hook"),
+      resolved_deviations: ["front.left.hook"],
+      closed: include("inspection" => 1),
+      basis: include("setups" => [{ "configuration" => { "approaches" => ["crack.ground"] } }])
+    )
+    expect { store.inspections.instance_variable_get(:@database)[:inspections].delete }.to raise_error(/evidence/)
+    store.close
+  end
+
   # SIGKILL at random moments of a first start and of an upgrade; the long form is bin/bench faults.
   it "opens again after a start that was killed, new or half way through an upgrade" do
     random = Random.new(7)

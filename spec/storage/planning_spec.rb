@@ -56,7 +56,7 @@ RSpec.describe "Records of planning" do
     end
     going, untouched, done = store.jobs.of([1])
     expect(going).to have_attributes(
-      state: "started",
+      state: "in_progress",
       ticked: include("settle", "rear.left.wheel_off"),
       works: {
         1 => ["pads"]
@@ -99,7 +99,7 @@ RSpec.describe "Records of planning" do
         record("adjusted", { action: "drop", key: "front.left.runout" })
       record("unadjusted", { event: dropped })
       record("noted", { step: "judge", key: "front.left.judge", text: "Longer bolt below" })
-      expect(now.adjustments).to eq(kept => { "action" => "drop", "key" => "bed_in" })
+      expect(now.plan_edits).to eq(kept => { "action" => "drop", "key" => "bed_in" })
       expect(now.notes).to eq(
         [{ "step" => "judge", "key" => "front.left.judge", "text" => "Longer bolt below", "day" => "2026-05-16" }]
       )

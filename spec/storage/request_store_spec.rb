@@ -52,7 +52,7 @@ RSpec.describe Graver::Storage::RequestStore do
     store.drafts.save(vehicle.id, { "a" => 1 }, revision: 0, at: "t")
     expect(store.revision).to eq(before)
     [
-      -> { store.preferences.set("schools", { "pads" => "law" }) },
+      -> { store.preferences.set("approaches", { "pads" => "law" }) },
       lambda do
         store.brake_data.add(axle, [{ key: "pad.new_thickness", value: "11", unit: "mm", source: "manual" }], at: "t")
       end,

@@ -23,7 +23,7 @@ RSpec.describe Graver::Storage::Store do
   end
 
   def log(day, km, readings = [])
-    store.look_overs.add(
+    store.inspections.add(
       vehicle_id: vehicle.id,
       date: Date.iso8601(day),
       odometer: {
@@ -45,7 +45,7 @@ RSpec.describe Graver::Storage::Store do
     again.close
   end
 
-  it "gives look-overs by day and odometer, each with its readings in the order they were taken" do
+  it "gives inspections by day and odometer, each with its readings in the order they were taken" do
     log(
       "2026-02-01",
       200,
@@ -57,11 +57,11 @@ RSpec.describe Graver::Storage::Store do
     log("2026-01-01", 100)
     expect(
       store
-        .look_overs
+        .inspections
         .of_vehicle(vehicle.id)
-        .map { |look_over| [look_over.date.iso8601, look_over.readings.map(&:value)] }
+        .map { |inspection| [inspection.date.iso8601, inspection.readings.map(&:value)] }
     ).to eq([["2026-01-01", []], ["2026-02-01", %w[8 7.9]]])
-    expect(store.look_overs.of_vehicles([vehicle.id, 99]).keys).to eq([vehicle.id])
+    expect(store.inspections.of_vehicles([vehicle.id, 99]).keys).to eq([vehicle.id])
   end
 
   it "keeps every value of a key, the newest counting, a taken-back one not" do
@@ -80,7 +80,7 @@ RSpec.describe Graver::Storage::Store do
         log("2026-01-02", 200, [{ axle_id: 4711, part: "pad" }])
       end
     end.to raise_error(Sequel::ForeignKeyConstraintViolation)
-    expect(store.look_overs.of_vehicle(vehicle.id)).to be_empty
+    expect(store.inspections.of_vehicle(vehicle.id)).to be_empty
   end
 
   it "lets a second writer wait instead of failing" do
@@ -109,7 +109,7 @@ RSpec.describe Graver::Storage::Store do
     Sequel::Migrator.run(old, Graver::Storage::Database::MIGRATIONS, target: 5)
     vehicle_id = old[:vehicles].insert(name: "Old", kind: "car", distance_unit: "km", recorded_at: "t")
     axle_id = old[:axles].insert(vehicle_id:, name: "front", sides: "left,right")
-    look_over_id =
+    inspection_id =
       old[:look_overs].insert(
         vehicle_id:,
         date: "2025-05-10",
@@ -119,7 +119,7 @@ RSpec.describe Graver::Storage::Store do
         recorded_at: "t"
       )
     old[:readings].insert(
-      look_over_id:,
+      look_over_id: inspection_id,
       axle_id:,
       event: "reading",
       part: "pad",
@@ -133,7 +133,7 @@ RSpec.describe Graver::Storage::Store do
     old[:look_over_drafts].insert(vehicle_id:, content: "{}", revision: 3, recorded_at: "t")
     old.disconnect
     again = described_class.open(File.join(folder, "old.sqlite3"))
-    expect(again.look_overs.of_vehicle(vehicle_id).first.readings).to contain_exactly(
+    expect(again.inspections.of_vehicle(vehicle_id).first.readings).to contain_exactly(
       have_attributes(value: "8.4", simulated: false)
     )
     expect(again.vehicles.find(vehicle_id)).to have_attributes(sample: false, archived: false)

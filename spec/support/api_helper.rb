@@ -103,8 +103,8 @@ module ApiHelper
     }
   end
 
-  def look_overs(vehicle = car) = "/vehicles/#{vehicle.fetch("id")}/look-overs"
-  def look_over(date, odometer, *readings, **more) = { date:, odometer: { value: odometer }, readings:, **more }
+  def inspections(vehicle = car) = "/vehicles/#{vehicle.fetch("id")}/inspections"
+  def inspection(date, odometer, *readings, **more) = { date:, odometer: { value: odometer }, readings:, **more }
   # A draft of new pads on an axle with what goes with them, whatever was read -> its plan
   def pad_job(axle = front, planned_for: "2026-05-23", **given)
     job = ask(:post, "/axles/#{axle}/jobs", { planned_for:, **given })

@@ -3,8 +3,7 @@
 require "prism"
 
 # Reads the syntax trees of lib/graver and names whatever breaks the one direction of imports or reaches for what its
-# room
-# has no business with: clock, chance, environment, files, network, other programs.
+# room has no business with: clock, chance, environment, files, network, other programs.
 class Architecture
   # room => rooms it may name
   ROOMS = {
@@ -73,7 +72,7 @@ class Architecture
         boot.rb
       ]
     ],
-    network: [%w[Net Socket TCPSocket UDPSocket TCPServer OpenURI Puma], %w[api/phone_line.rb]],
+    network: [%w[Net Socket TCPSocket UDPSocket TCPServer OpenURI Puma], %w[api/lan_server.rb]],
     programs: [%w[Open3 PTY Process], %w[storage/pictures.rb service/base/context.rb]],
     threads: [
       %w[Thread Mutex Ractor Fiber],
@@ -82,7 +81,7 @@ class Architecture
         service/base
         api/web_app.rb
         api/attempts.rb
-        api/phone_line.rb
+        api/lan_server.rb
         service/tables/import_log.rb
         boot.rb
       ]

@@ -20,7 +20,7 @@ module FaultCodes
     [*(node.is_a?(Prism::CallNode) ? code(node) : nil), *node.compact_child_nodes.flat_map { |child| codes(child) }]
   end
 
-  # fault("field", "code", ...), refuse(...), InvalidEntry.of(...), or InvalidEntry::Fault.new(code: "code")
+  # fault("field", "code", ...), refuse(...), InvalidEntry.of(...), or InvalidEntry::FieldError.new(code: "code")
   def code(call)
     found = made_of_parts?(call) ? call.arguments.arguments[1] : named_code(call)
     found.unescaped if found.is_a?(Prism::StringNode)
@@ -33,7 +33,7 @@ module FaultCodes
   end
 
   def named_code(call)
-    return unless call.name == :new && call.receiver&.slice == "InvalidEntry::Fault"
+    return unless call.name == :new && call.receiver&.slice == "InvalidEntry::FieldError"
 
     call.arguments.arguments.flat_map(&:elements).find { |pair| pair.key.slice == "code:" }&.value
   end

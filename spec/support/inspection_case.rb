@@ -79,7 +79,7 @@ module InspectionCase
   end
 
   def post_inspection(date, odometer, readings, conditions)
-    ask(:post, look_overs, { date:, odometer: { value: odometer, unit: "km", keep: true }, readings:, conditions: })
+    ask(:post, inspections, { date:, odometer: { value: odometer, unit: "km", keep: true }, readings:, conditions: })
     raise last_response.body unless last_response.successful?
   end
 

@@ -22,8 +22,8 @@ module PlanBuilders
   def setup(axle, works, sides: %w[left right], sensors: [], **given)
     configuration = { **PLAIN, **given.transform_keys(&:to_s), "axles" => axle, "work" => rules.expanded(works) }
     configuration["brackets"] = nil unless configuration["calipers"].start_with?("floating")
-    chosen = configuration["schools"].to_a.to_h { |name| name.split(".") }
-    configuration = P::Approaches.applied(KNOWLEDGE.schools.fetch("job"), chosen, configuration)
+    chosen = configuration["approaches"].to_a.to_h { |name| name.split(".") }
+    configuration = P::Approaches.applied(KNOWLEDGE.approaches.fetch("job"), chosen, configuration)
     P::Lifts::Setup.new(axle:, sides:, configuration:, sensors:)
   end
 
@@ -35,5 +35,5 @@ module PlanBuilders
   end
 
   def keys(*setups) = sequence.call(lifts(*setups)).map(&:key)
-  def proof(lifts, base) = P::Proof.new(KNOWLEDGE.procedure, lifts, base)
+  def proof(lifts, base) = P::PlanVerifier.new(KNOWLEDGE.procedure, lifts, base)
 end

@@ -27,7 +27,7 @@ module PlannedJob
     axle(:rear, { "caliper.kind": "motorcycle_floating", **data }, kind: "motorcycle", discs: { rear: 1 })
   end
 
-  def approach(**chosen) = ask(:put, "/schools", chosen)
+  def approach(**chosen) = ask(:put, "/approaches", chosen)
 
   def job_id = @job_id
   def car = @car

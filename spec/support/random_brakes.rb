@@ -13,7 +13,7 @@ module RandomBrakes
   # One axle of anything that can be bought, with works at random.
   def random_setup(axle, kind, choices)
     caliper, vehicle = kind
-    parking, retention, springs, hose, sensors, works, schools, bracket, holder, driven, trims, own = choices
+    parking, retention, springs, hose, sensors, works, approaches, bracket, holder, driven, trims, own = choices
     bike = vehicle == "motorcycle"
     parking = "none" if bike || axle == "front" || (caliper == "fixed_opposed" && %w[cable electric].include?(parking))
     works = works.uniq - (parking == "drum_in_hat" ? [] : ["shoes"])
@@ -28,7 +28,7 @@ module RandomBrakes
       hose_holders: bike ? "clip" : holder,
       driven:,
       trims: bike ? "none" : trims,
-      schools:,
+      approaches:,
       **own_fastener(own)
     }
     setup(axle, works.empty? ? ["pads"] : works, sensors:, **fitted)
@@ -38,9 +38,12 @@ module RandomBrakes
   def own_fastener(place) = place ? { "own_1" => "named", "own_1_at" => place }.transform_keys(&:to_sym) : {}
 
   def kinds = KNOWLEDGE.calipers.flat_map { |caliper| caliper.vehicles.map { |vehicle| [caliper.id, vehicle] } }
-  def schools
+  def approaches
     PropCheck::Generators.tuple(
-      *KNOWLEDGE.schools.fetch("job").map { |kind, school| any(school["options"].keys.map { |id| "#{kind}.#{id}" }) }
+      *KNOWLEDGE
+        .approaches
+        .fetch("job")
+        .map { |kind, approach| any(approach["options"].keys.map { |id| "#{kind}.#{id}" }) }
     )
   end
   def choices
@@ -51,7 +54,7 @@ module RandomBrakes
       any(%w[banjo screwed pipe]),
       any([[], ["left"], %w[left right]]),
       some(rules.ids - rules.hidden),
-      schools,
+      approaches,
       any(%w[separate stays none]),
       any(%w[clip bolt]),
       any(%w[front rear all]),

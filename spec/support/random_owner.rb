@@ -23,7 +23,7 @@ class RandomOwner
   LIKELY = { "pad" => 0.0..14.0, "rotor" => 8.0..30.0, "runout" => 0.0..0.2, "shoe" => 0.0..6.0 }.freeze
   MARKS = { "slide_pins" => "seized", "piston" => "stuck", "rotor_face" => "cracked", "hose" => "bulged" }.freeze
 
-  # vehicle: as the API gave it; log: gives [[look-over id, reading id]] of what is on file now
+  # vehicle: as the API gave it; log: gives [[inspection id, reading id]] of what is on file now
   def initialize(vehicle, seed, log)
     @log = log
     @vehicle = vehicle
@@ -40,7 +40,7 @@ class RandomOwner
     readings = Array.new(@random.rand(0..3)) { reading }
     conditions = Array.new(@random.rand(0..1)) { mark }
     body = { date: @day.iso8601, odometer: { value: @km.to_s }, readings:, conditions: }
-    [:post, "/vehicles/#{id}/look-overs", body]
+    [:post, "/vehicles/#{id}/inspections", body]
   end
 
   def data
@@ -71,14 +71,14 @@ class RandomOwner
 
   def correct
     change = pick([{ value: value }, { overall: true }, { unit: "in" }, { method: "percent", unit: "percent" }])
-    look_over, reading = on_file
-    [:post, "/look-overs/#{look_over}/corrections", { reading:, reason: "slip", **change }]
+    inspection, reading = on_file
+    [:post, "/inspections/#{inspection}/corrections", { reading:, reason: "slip", **change }]
   end
 
   def strike
-    look_over, reading = on_file
+    inspection, reading = on_file
     what = @random.rand < 0.3 ? {} : { reading: }
-    [:post, "/look-overs/#{look_over}/corrections", { reason: "slip", void: true, **what }]
+    [:post, "/inspections/#{inspection}/corrections", { reason: "slip", void: true, **what }]
   end
 
   def renew = [:post, "/vehicles/#{id}/fluid-renewals", { date: @day.iso8601, odometer: { value: @km.to_s } }]

@@ -12,7 +12,7 @@ RSpec.describe "Access to the screens", :demo do
     {
       "/#/" => "Garage",
       "/#/vehicles/1" => "Juniper",
-      "/#/vehicles/1/look-over" => "Inspection",
+      "/#/vehicles/1/inspection" => "Inspection",
       "/#/vehicles/1/findings" => "Findings",
       "/#/axles/1/wear" => "Front wear",
       "/#/axles/5/brake-data" => "Front brake data",
@@ -25,7 +25,7 @@ RSpec.describe "Access to the screens", :demo do
       "/#/jobs/1/torque" => "Front: new pads",
       "/#/jobs/1/money" => "Front: new pads",
       "/#/jobs/1/sheet" => "Front: new pads",
-      "/#/look-overs/8" => "100,310 km",
+      "/#/inspections/8" => "100,310 km",
       "/#/vehicles/1/timeline" => "Timeline",
       "/#/vehicles/1/import" => "Import a spreadsheet",
       "/#/vehicles/1/log" => "Logbook",

@@ -84,15 +84,15 @@ RSpec.describe "At the car", :demo do
     page.click_button "Save reading"
     expect(page).to have_text("In the log.").and have_css("label", text: "measured: 3.6 mm")
     expect(page).to have_no_field("Odometer")
-    look_over = context.store.look_overs.of_vehicle(1).last
-    expect(look_over.job_id).to eq(1)
-    expect(look_over.readings.map { |row| [row.pad, row.value, row.method] }).to eq(
+    inspection = context.store.inspections.of_vehicle(1).last
+    expect(inspection.job_id).to eq(1)
+    expect(inspection.readings.map { |row| [row.pad, row.value, row.method] }).to eq(
       [%w[inner 3.6 caliper], %w[outer 6.4 vernier]]
     )
     page.select "Metal to metal", from: "Left outer pad: measured with"
     page.click_button "Save reading"
     expect(page).to have_text("In the log.").and have_field("Left outer pad", disabled: false)
-    last = context.store.look_overs.of_vehicle(1).last.readings.reject(&:void)
+    last = context.store.inspections.of_vehicle(1).last.readings.reject(&:void)
     expect(last.map { |row| [row.pad, row.event] }).to include(%w[outer metal])
   end
 
@@ -113,7 +113,7 @@ RSpec.describe "At the car", :demo do
     end
     page.visit "/#/jobs/1/car/#{ERB::Util.url_encode("front.left.pads_in")}"
     expect(page).to have_css("h3", text: "Before")
-    seen = context.store.look_overs.of_vehicle(1).last.conditions.map { |row| [row.item, row.mark] }
+    seen = context.store.inspections.of_vehicle(1).last.conditions.map { |row| [row.item, row.mark] }
     expect(seen).to contain_exactly(%w[piston boot_torn], %w[hose sound])
   end
 

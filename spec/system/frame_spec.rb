@@ -48,7 +48,7 @@ RSpec.describe "The frame in the browser", :demo do
     page.select "United Kingdom, cars: 1.5 mm", from: "Inspection that counts"
     type :Enter
     expect(page).to have_text("Below it a car fails the periodic inspection.")
-    expect(context.store.preferences.all["schools"]).to include("inspection" => "uk")
+    expect(context.store.preferences.all["approaches"]).to include("inspection" => "uk")
     page.click_link "Approaches"
     expect(page).to have_select("Inspection that counts", selected: "United Kingdom, cars: 1.5 mm")
   end

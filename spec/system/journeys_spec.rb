@@ -29,13 +29,13 @@ RSpec.describe "Journeys in the browser" do
     expect(page).to have_css("[id='cell-#{key}']:not(.unknown) .value", text: value)
   end
 
-  def open_look_over
+  def open_inspection
     page.click_link "Inspect the front"
     expect(page).to have_css("h1", text: "Front inspection")
     expect_focus("odometer")
   end
 
-  it "goes from a new vehicle to a printed job, the look-over by keyboard alone" do
+  it "goes from a new vehicle to a printed job, the inspection by keyboard alone" do
     add_vehicle
     page.within("section[aria-label='front axle']") { page.click_link "Brake data" }
     expect(page).to have_text("Which bolts there are depends on the caliper kind")
@@ -47,7 +47,7 @@ RSpec.describe "Journeys in the browser" do
     know("wheel_nut.count", "5")
 
     page.click_link "Juniper"
-    open_look_over
+    open_inspection
     type "61200", :Enter
     %w[7.8 8,1].each { |value| type value, :Enter }
     %w[23.91 23.90].each { |value| type value, :Enter }
@@ -111,12 +111,12 @@ RSpec.describe "Journeys in the browser" do
       unit: "mm",
       values: ["9"]
     }
-    Graver::Service::Measuring::LogLookOver.new(context).call(
+    Graver::Service::Measuring::LogInspection.new(context).call(
       1,
       { date: "2026-01-10", odometer: { value: "60000" }, readings: [earlier] }
     )
     page.refresh
-    open_look_over
+    open_inspection
     page.click_button "Save inspection"
     expect(page).to have_text("Enter a number, for example 7.5.").and have_text("Enter a reading or a mark first.")
 
@@ -149,9 +149,9 @@ RSpec.describe "Journeys in the browser" do
     expect(page).to have_css("h1", text: "Findings")
     page.click_link "Juniper"
     expect(page).to have_css("h1", text: "Juniper")
-    rows = context.store.look_overs.of_vehicle(1).last.readings
+    rows = context.store.inspections.of_vehicle(1).last.readings
     expect(rows.map(&:doubt)).to match([nil, /more friction material than/])
-    expect(rows.last.doubts.map { |doubt| [doubt.value, doubt.answer] }).to eq([%w[13,6 again], %w[13,7 keep]])
+    expect(rows.last.flags.map { |doubt| [doubt.value, doubt.answer] }).to eq([%w[13,6 again], %w[13,7 keep]])
   end
 
   it "says at an address where there is nothing that there is nothing" do
@@ -161,9 +161,9 @@ RSpec.describe "Journeys in the browser" do
     expect(page).to have_text("Nothing at this address")
   end
 
-  it "keeps two windows on one look-over from overwriting each other" do
+  it "keeps two windows on one inspection from overwriting each other" do
     add_vehicle
-    open_look_over
+    open_inspection
     type "61200"
     expect(page).to have_text("Saved as you type")
     draft = context.store.drafts.find(1)
@@ -182,7 +182,7 @@ RSpec.describe "Journeys in the browser" do
     context.store.drafts.remove(1)
     page.click_button "Save inspection"
     expect(page).to have_css("h2", text: "This inspection was saved in another window")
-    expect(context.store.look_overs.of_vehicle(1)).to be_empty
+    expect(context.store.inspections.of_vehicle(1)).to be_empty
     page.click_button "Discard these entries"
     expect(page).to have_css("h1", text: "Juniper")
     page.visit "/#/bin"

@@ -7,11 +7,11 @@ RSpec.describe "Measuring in the browser", :demo do
   include BrowserHelper
 
   def open_round(vehicle)
-    page.visit "/#/vehicles/#{vehicle}/look-over"
+    page.visit "/#/vehicles/#{vehicle}/inspection"
     expect_focus("odometer")
   end
 
-  def last_look_over(vehicle) = context.store.look_overs.of_vehicle(vehicle).last
+  def last_inspection(vehicle) = context.store.inspections.of_vehicle(vehicle).last
 
   it "walks all wheels in the owner's order, remembered, with marks by one tap and their cautions" do
     open_round(1)
@@ -42,7 +42,7 @@ RSpec.describe "Measuring in the browser", :demo do
     expect(page).to have_css("h1", text: "Findings")
     page.click_link "Juniper"
     expect(page).to have_css("h1", text: "Juniper").and have_text("Left hose: bulged. A bulged hose can burst")
-    saved = last_look_over(1)
+    saved = last_inspection(1)
     expect(saved.conditions.map { |mark| [mark.side, mark.item, mark.mark || mark.value] }).to include(
       %w[left hose bulged],
       %w[left slide_pins free],
@@ -84,8 +84,8 @@ RSpec.describe "Measuring in the browser", :demo do
     expect(page).to have_css("h1", text: "Findings")
     page.click_link "Juniper"
     expect(page).to have_css("h1", text: "Juniper")
-    rows = last_look_over(1).readings
-    expect(rows.map { |row| [row.side, row.pad, row.value, row.unit, row.overall, row.doubts.map(&:answer)] }).to eq(
+    rows = last_inspection(1).readings
+    expect(rows.map { |row| [row.side, row.pad, row.value, row.unit, row.overall, row.flags.map(&:answer)] }).to eq(
       [
         ["left", "inner", "3.8", "mm", false, ["swap"]],
         ["left", "outer", "6.5", "mm", false, ["swap"]],
@@ -97,8 +97,8 @@ RSpec.describe "Measuring in the browser", :demo do
     earlier =
       context
         .store
-        .look_overs
-        .find(context.store.look_overs.of_vehicle(1)[-2].id)
+        .inspections
+        .find(context.store.inspections.of_vehicle(1)[-2].id)
         .readings
         .find { |row| row.axle_id == 2 && row.side == "left" && row.pad == "inner" }
     expect(earlier).to have_attributes(
@@ -128,7 +128,7 @@ RSpec.describe "Measuring in the browser", :demo do
     expect(page).to have_css("h1", text: "Findings")
     page.click_link "Thistle"
     expect(page).to have_css("h1", text: "Thistle")
-    rows = last_look_over(3).readings
+    rows = last_inspection(3).readings
     expect(rows.map { |row| [row.event, row.method, row.value, row.unit, row.place] }).to eq(
       [
         ["squealer", nil, nil, nil, 1],
@@ -198,7 +198,7 @@ RSpec.describe "Measuring in the browser", :demo do
     page.fill_in "Reason", with: "wrong wheel"
     page.click_button "Strike it out"
     expect(page).to have_text("struck out. wrong wheel").and have_css(".void button", text: "6.7 mm")
-    expect(context.store.look_overs.of_vehicle(1)[-2].readings.map(&:value)).to include("4.1").and(
+    expect(context.store.inspections.of_vehicle(1)[-2].readings.map(&:value)).to include("4.1").and(
       satisfy { |values| !values.include?("6.7") }
     )
   end
@@ -211,7 +211,7 @@ RSpec.describe "Measuring in the browser", :demo do
       expect(page).to have_text("readings corrected").and have_no_button("Subtract 0.14 mm from")
     end
     expect(
-      context.store.look_overs.of_vehicle(1).flat_map(&:readings).find { |row| row.entered == "3.9" }
+      context.store.inspections.of_vehicle(1).flat_map(&:readings).find { |row| row.entered == "3.9" }
     ).to have_attributes(value: "3.76", corrections: [have_attributes(reason: /Blue caliper read \+0.140 mm too much/)])
     page.click_button "Add a measuring tool"
     page.fill_in "From", with: "25"
@@ -237,15 +237,15 @@ RSpec.describe "Measuring in the browser", :demo do
     expect(page).to have_text("4 readings from 2 services").and have_text("line 3, date: Enter a date").and have_text(
                   "line 4, value: Enter a number"
                 )
-    before = context.store.look_overs.of_vehicle(3).length
+    before = context.store.inspections.of_vehicle(3).length
     page.click_button "Import 4 readings"
     expect(page.find("[role=status]", text: "4 readings from 2 services imported.")).to have_button("Undo import")
-    expect(context.store.look_overs.of_vehicle(3).length).to eq(before + 2)
+    expect(context.store.inspections.of_vehicle(3).length).to eq(before + 2)
     page.attach_file("Choose file", table.path)
     expect(page).to have_text("4 readings left out: already in the log.")
     page.click_button "Another file"
     page.click_button "Undo"
     expect(page).to have_text("4 readings, undone")
-    expect(context.store.look_overs.of_vehicle(3).length).to eq(before)
+    expect(context.store.inspections.of_vehicle(3).length).to eq(before)
   end
 end

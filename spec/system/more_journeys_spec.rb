@@ -16,7 +16,7 @@ RSpec.describe "More journeys in the browser" do
     expect(page).to have_css("h1", text: "Wren")
   end
 
-  def open_look_over(axle)
+  def open_inspection(axle)
     page.within("section[aria-label='#{axle} axle']") { page.click_link "Inspect the #{axle}" }
     expect_focus("odometer")
   end
@@ -32,7 +32,7 @@ RSpec.describe "More journeys in the browser" do
   it "takes a motorcycle with one disc, in inches and 32nds, with the plate" do
     add("Motorcycle", discs: "One", unit: "Miles")
     page.within("section[aria-label='front axle']") { expect(page).to have_css("svg[role=img]", count: 1) }
-    open_look_over("front")
+    open_inspection("front")
     # u: inch; p: with plate, while the field is empty
     type "12000", :Enter, "u", "p", "0.41", :Enter
     expect(page).to have_text("5.4 mm, ±")
@@ -44,31 +44,31 @@ RSpec.describe "More journeys in the browser" do
     expect(page).to have_css("h1", text: "Findings")
     page.click_link "Wren"
     expect(page).to have_css("h1", text: "Wren")
-    rows = context.store.look_overs.of_vehicle(1).first.readings
+    rows = context.store.inspections.of_vehicle(1).first.readings
     expect(rows.map { |row| [row.value, row.unit, row.overall] }).to eq(
       [["0.41", "in", true], ["13", "32nd", true], ["0.1752", "in", false], ["0.1760", "in", false]]
     )
-    expect(context.store.look_overs.of_vehicle(1).first.odometer_km).to be_within(0.01).of(12_000 * 1.609344)
+    expect(context.store.inspections.of_vehicle(1).first.odometer_km).to be_within(0.01).of(12_000 * 1.609344)
     expect(page).to have_text(/most likely [\d,]+ mi/)
   end
 
   it "takes the new set before its readings, and forecasts from it" do
     add("Car")
-    open_look_over("rear")
+    open_inspection("rear")
     type "50000", :Enter, "n", "10", :Enter
     expect(page).to have_text("those of the new pads")
     page.click_button "Save inspection"
     expect(page).to have_css("h1", text: "Findings")
     page.click_link "Wren"
     expect(page).to have_css("h1", text: "Wren")
-    expect(context.store.look_overs.of_vehicle(1).first.readings.map(&:event)).to eq(%w[fit reading])
+    expect(context.store.inspections.of_vehicle(1).first.readings.map(&:event)).to eq(%w[fit reading])
     page.visit "/#/vehicles/1"
     expect(page).to have_text("New rear pads fitted; 1 rear pad measured")
   end
 
   it "keeps what was typed while the server is away, and sends it when it is back" do
     add("Car")
-    open_look_over("front")
+    open_inspection("front")
     running = BrowserHelper.application
     BrowserHelper.application = ->(_) { [503, { "content-type" => "text/plain" }, ["away"]] }
     type "61200"
@@ -85,7 +85,7 @@ RSpec.describe "More journeys in the browser" do
 
   it "shows its keys on a question mark, and starts over" do
     add("Car")
-    open_look_over("front")
+    open_inspection("front")
     type "?"
     expect(page).to have_text("another place on the same part")
     type :Escape
@@ -100,7 +100,7 @@ RSpec.describe "More journeys in the browser" do
     expect(page).to have_field("odometer", with: "5")
   end
 
-  it "goes from the garage to a look-over by keys alone, and leaves letters in fields alone" do
+  it "goes from the garage to an inspection by keys alone, and leaves letters in fields alone" do
     add("Car")
     page.visit "/#/"
     expect(page).to have_css("article h2", text: "Wren")

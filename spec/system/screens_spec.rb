@@ -16,10 +16,10 @@ RSpec.describe "Screens of the demo household", :demo do
     "/#/vehicles/1" => "Logbook",
     "/#/vehicles/1/first" => "Parking brake on this axle",
     "/#/axles/1/brake-data" => "Slide pin bolts",
-    "/#/vehicles/1/look-over" => "Front left inner pad",
+    "/#/vehicles/1/inspection" => "Front left inner pad",
     "/#/workshop" => "Zero is off",
     "/#/vehicles/1/findings" => "Most useful next measurement",
-    "/#/look-overs/7" => "Readings",
+    "/#/inspections/7" => "Readings",
     "/#/vehicles/1/import" => "Choose file",
     "/#/help" => "How often the forecast was right",
     "/#/bin" => "The bin is empty",
@@ -136,7 +136,7 @@ RSpec.describe "Screens of the demo household", :demo do
     expect(page).to have_text("Not copied, because it belongs to one vehicle").or have_text("nothing to copy")
   end
 
-  it "lets a job be finished only past its gates" do
+  it "lets a job be finished only past its mandatory steps" do
     page.visit "/#/jobs/2"
     done = page.find("nav.parts a", text: "Steps").text[%r{(\d+)/}, 1].to_i
     page.click_button "Finish job"

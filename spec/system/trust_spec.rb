@@ -7,7 +7,7 @@ RSpec.describe "Trust in the browser", :demo do
   include BrowserHelper
 
   def open_round(vehicle)
-    page.visit "/#/vehicles/#{vehicle}/look-over"
+    page.visit "/#/vehicles/#{vehicle}/inspection"
     expect_focus("odometer")
   end
 
@@ -45,7 +45,7 @@ RSpec.describe "Trust in the browser", :demo do
     expect(page).to have_text("those of the new pads").and have_no_text("thicker than last time")
     page.click_button "Save inspection"
     expect(page).to have_css("h1", text: "Findings")
-    expect(context.store.look_overs.of_vehicle(1).last.readings.map(&:event)).to eq(%w[fit reading])
+    expect(context.store.inspections.of_vehicle(1).last.readings.map(&:event)).to eq(%w[fit reading])
   end
 
   it "shows a tick that is not saved yet at its step, sends it later, over a reload" do
@@ -160,10 +160,10 @@ RSpec.describe "Trust in the browser", :demo do
     seized =
       context
         .store
-        .look_overs
+        .inspections
         .of_vehicle(1)
-        .find { |look_over| look_over.conditions.any? { |mark| mark.mark == "seized" } }
-    page.visit "/#/look-overs/#{seized.id}"
+        .find { |inspection| inspection.conditions.any? { |mark| mark.mark == "seized" } }
+    page.visit "/#/inspections/#{seized.id}"
     page.within("li", text: "slide pins seized") do
       page.find("button", text: "Change").click
       page.select "stiff", from: "What it is"
@@ -213,7 +213,7 @@ RSpec.describe "Trust in the browser", :demo do
           answer: "keep"
         }
       end
-    Graver::Service::Measuring::LogLookOver.new(context).call(
+    Graver::Service::Measuring::LogInspection.new(context).call(
       vehicle.id,
       { date: BrowserHelper::TODAY, odometer: { value: "68840", unit: "mi" }, readings: thin }
     )
@@ -239,7 +239,7 @@ RSpec.describe "Trust in the browser", :demo do
     # what is measured and wiped of the old rotors is no part of it any more; the rest of what was done stays done
     kept = done & Graver::Service::Planning::Jobs.new(context.for_request).step_keys(job)
     expect(done - kept).to contain_exactly("rear.left.read_rotor", "rear.left.deglaze")
-    expect(job).to have_attributes(state: "started", ticked: include(*kept))
+    expect(job).to have_attributes(state: "in_progress", ticked: include(*kept))
   end
 
   it "takes a reason for a step done another way, and shows it on the vehicle until it is made good" do

@@ -18,7 +18,7 @@ RSpec.describe "The household's words", :demo do
     {
       "/#/" => "The brake is apart",
       "/#/vehicles/1/findings" => "One disc face much worse than the other",
-      "/#/vehicles/1/look-over" => "Front left disc",
+      "/#/vehicles/1/inspection" => "Front left disc",
       "/#/axles/1/wear" => "Left disc",
       "/#/axles/5/brake-data" => "Verdict on the discs",
       "/#/jobs/1/scope" => "Replace both discs",

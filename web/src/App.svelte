@@ -8,10 +8,10 @@
   import { routes } from "./routes";
   import { undo } from "./parts/undo.svelte";
   import { outbox } from "./parts/outbox.svelte";
-  import { whereabouts } from "./parts/whereabouts.svelte";
+  import { currentPage } from "./parts/currentPage.svelte";
 
   // The bar's place is kept before it is known which vehicle it is.
-  const VEHICLE = new RegExp("^/(vehicles/[0-9]|axles|jobs|look-overs)");
+  const VEHICLE = new RegExp("^/(vehicles/[0-9]|axles|jobs|inspections)");
   const ofAVehicle = $derived(VEHICLE.test(router.location ?? ""));
 
   // What no page took up itself is still said.
@@ -64,8 +64,8 @@
 </header>
 {#if ofAVehicle}
   <div class="bar">
-    {#if whereabouts.now}
-      {@const here = whereabouts.now}
+    {#if currentPage.now}
+      {@const here = currentPage.now}
       {#await import("./parts/VehicleBar.svelte") then { default: VehicleBar }}<VehicleBar {here} />{/await}
     {/if}
   </div>

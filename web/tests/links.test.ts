@@ -39,7 +39,7 @@ describe("the ways of the screens", () => {
   });
 
   it("have their keys shown on the screen they are of", () => {
-    expect(keysAt("/vehicles/3/look-over")[0].map((group) => group.title)).toEqual(["Inspection", "Everywhere"]);
+    expect(keysAt("/vehicles/3/inspection")[0].map((group) => group.title)).toEqual(["Inspection", "Everywhere"]);
     expect(keysAt("/jobs/4/car/front.left")[0][0]!.title).toBe("At the car");
     expect(keysAt("/jobs/4/steps")[0][0]!.title).toBe("Job");
     expect(keysAt("/help")[0].map((group) => group.title)).toEqual(["Everywhere"]);

@@ -57,7 +57,7 @@ describe("ticks", () => {
     const { api } = await import("../src/api/client");
     const plan = {
       id: 1,
-      state: "started",
+      state: "in_progress",
       planned: 7,
       ticked: [],
       halts: [],
@@ -66,7 +66,15 @@ describe("ticks", () => {
     const fresh = { ...plan, planned: 9, title: "Front: put back" };
     const read = vi.spyOn(api, "job").mockResolvedValue(fresh);
     const job = new JobPlanState(plan);
-    const progress = { id: 1, state: "started", ticked: [], waits_for: {}, otherwise: {}, halted: false, torques: [] };
+    const progress = {
+      id: 1,
+      state: "in_progress",
+      ticked: [],
+      waits_for: {},
+      deviations: {},
+      halted: false,
+      torques: [],
+    };
     job.answered({ ...progress, planned: 7 } as Schemas["JobProgress"], null);
     expect(read).not.toHaveBeenCalled();
     job.answered({ ...progress, planned: 9 } as Schemas["JobProgress"], null);
@@ -90,31 +98,31 @@ describe("ticks", () => {
       ticked: [],
       title: "Front",
       steps: [
-        { key: "a", waits_for: ["x"], otherwise: "by hand" },
-        { key: "b", waits_for: [], otherwise: null },
+        { key: "a", waits_for: ["x"], deviation: "by hand" },
+        { key: "b", waits_for: [], deviation: null },
       ],
     } as unknown as Schemas["JobPlan"];
     const after = withProgress(plan, {
       id: 1,
-      state: "started",
+      state: "in_progress",
       ticked: ["a"],
       waits_for: { b: ["a"] },
-      otherwise: {},
+      deviations: {},
       halted: false,
     });
     expect(after).toMatchObject({
       title: "Front",
-      state: "started",
+      state: "in_progress",
       ticked: ["a"],
       steps: [
-        { key: "a", waits_for: [], otherwise: null },
-        { key: "b", waits_for: ["a"], otherwise: null },
+        { key: "a", waits_for: [], deviation: null },
+        { key: "b", waits_for: ["a"], deviation: null },
       ],
     });
     expect(
       withProgress(
         { ...plan, steps: null },
-        { id: 1, state: "started", ticked: [], waits_for: {}, otherwise: {}, halted: false },
+        { id: 1, state: "in_progress", ticked: [], waits_for: {}, deviations: {}, halted: false },
       ).steps,
     ).toBeNull();
   });

@@ -1,6 +1,6 @@
 import { describe, expect, it, vi } from "vitest";
 import { changed, type Schemas } from "../src/api/client";
-import { asItWas } from "../src/screens/lookOver/correction.svelte";
+import { asItWas } from "../src/screens/loggedInspection/correction.svelte";
 import { undo } from "../src/parts/undo.svelte";
 
 describe("undo", () => {
@@ -44,7 +44,7 @@ describe("a correction taken back", () => {
       { id: 5, mark_id: "seized", entered: "seized", void: false },
       { id: 6, mark_id: null, entered: "1/2", void: false },
     ],
-  } as unknown as Schemas["LoggedLookOver"];
+  } as unknown as Schemas["LoggedInspection"];
 
   it("puts back just what was changed", () => {
     expect(asItWas(logged, { reading: 3, value: "7.9" })).toEqual({ reading: 3, value: "8.1" });

@@ -13,7 +13,7 @@ import {
   roughly,
   span,
 } from "../src/format/words";
-import { figure, money, readings, movements, stages, torque } from "../src/format/jobs";
+import { figure, money, readings, stepGroups, stages, torque } from "../src/format/jobs";
 import type { Schemas } from "../src/api/client";
 
 const quantiles = (p10: number, p90: number) =>
@@ -89,7 +89,7 @@ describe("words", () => {
     const step = (stage: string, place: string | null, joins = false) =>
       ({ key: `${place}${stage}`, stage, place, joins }) as Schemas["JobStep"];
     const cut = stages(
-      movements([
+      stepGroups([
         step("Make safe", "front"),
         step("Make safe", "front"),
         step("Make safe", "front", true),
@@ -98,7 +98,7 @@ describe("words", () => {
         step("Road", null),
       ]),
     );
-    expect(cut.map((each) => [each.title, each.movements.length])).toEqual([
+    expect(cut.map((each) => [each.title, each.stepGroups.length])).toEqual([
       ["Front: make safe", 2],
       ["Front left: strip", 1],
       ["Front right: strip", 1],

@@ -11,9 +11,9 @@ module Graver
         Resources::Access,
         Resources::Household,
         Resources::Axles,
-        Resources::LookOvers,
+        Resources::Inspections,
         Resources::Findings,
-        Resources::OpenEnds,
+        Resources::FollowUps,
         Resources::Photos,
         Resources::Timelines,
         Resources::Workshop,
@@ -45,7 +45,7 @@ module Graver
       before do
         content_type :json
         headers HEADERS
-        raise NotSignedIn, Texts.say("access.sign_in") if env["graver.barred"]
+        raise NotSignedIn, Texts.t("access.sign_in") if env["graver.barred"]
 
         require_same_origin if WRITING.include?(request.request_method)
       end
@@ -64,8 +64,8 @@ module Graver
         end
       end
 
-      not_found { problem(NotFound.new(Texts.say("missing.address"))) }
-      error(Sinatra::BadRequest) { problem(Malformed.new(Texts.say("requests.unreadable_address"))) }
+      not_found { problem(NotFound.new(Texts.t("missing.address"))) }
+      error(Sinatra::BadRequest) { problem(Malformed.new(Texts.t("requests.unreadable_address"))) }
       error { problem(env["sinatra.error"]) }
 
       private
@@ -74,25 +74,25 @@ module Graver
         return respond(with_cookie(answer), code) if answer.is_a?(WithCookie)
 
         status code
-        return owners_words.json(answer.text) if answer.is_a?(KeptJson)
-        return owners_words.json(JSON.generate(answer)) unless answer.is_a?(Download)
+        return vocabulary.json(answer.text) if answer.is_a?(CachedJson)
+        return vocabulary.json(JSON.generate(answer)) unless answer.is_a?(Download)
 
         content_type answer.type, *([{ charset: "utf-8" }] if answer.type.start_with?("text/"))
         headers "Content-Disposition" => answer.disposition if answer.disposition
-        answer.type == "text/calendar" ? owners_words.call(answer.body) : answer.body
+        answer.type == "text/calendar" ? vocabulary.call(answer.body) : answer.body
       end
 
       # Whatever keeps the words from being known keeps no answer from going out.
-      def owners_words
-        Service::Household::Chosen.owners_words(settings.context.for_request)
+      def vocabulary
+        Service::Household::Chosen.vocabulary(settings.context.for_request)
       rescue StandardError
-        OwnersWords.new
+        Vocabulary.new
       end
 
       # Sent back to this server alone, and shown to no script.
       def with_cookie(answer)
         response.set_cookie(
-          Gate::COOKIE,
+          AuthMiddleware::COOKIE,
           value: answer.value.to_s,
           path: "/api/v1",
           max_age: answer.seconds,
@@ -108,12 +108,12 @@ module Graver
         origin = request.env["HTTP_ORIGIN"]
         return if origin.nil? || origin == "#{request.scheme}://#{request.host_with_port}"
 
-        raise Malformed, Texts.say("requests.own_pages")
+        raise Malformed, Texts.t("requests.own_pages")
       end
 
       def problem(error)
         found = ErrorMap.call(error)
-        Trouble.tell(error) if found.status == 500
+        ErrorLog.report(error) if found.status == 500
         content_type :json
         respond({ error: found.to_h.except(:status).compact }, found.status)
       end

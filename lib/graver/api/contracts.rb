@@ -26,7 +26,7 @@ module Graver
       READING_UNITS = %w[mm in thou 32nd 100th percent share].freeze
 
       # A question that was answered on the way, as the preview put it.
-      DOUBT =
+      FLAG =
         Dry::Schema.JSON do
           required(:code).filled(:string, max_size?: 40)
           required(:question).filled(:string, max_size?: 400)
@@ -52,7 +52,7 @@ module Graver
           optional(:overall).filled(:bool)
           optional(:instrument).maybe(:integer)
           optional(:answer).maybe(:string, included_in?: %w[affirmed keep earlier_wrong])
-          optional(:doubts).value(:array, max_size?: 12).each { hash(DOUBT) }
+          optional(:flags).value(:array, max_size?: 12).each { hash(FLAG) }
           optional(:simulated).filled(:bool)
         end
 

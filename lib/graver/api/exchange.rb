@@ -27,7 +27,7 @@ module Graver
       # Malformed.
       def key
         given = @request.get_header("HTTP_IDEMPOTENCY_KEY") or return
-        given.match?(KEY) ? given : raise(Malformed, Texts.say("requests.key"))
+        given.match?(KEY) ? given : raise(Malformed, Texts.t("requests.key"))
       end
 
       # What the sender saw of what is to be changed (Service::Base::Revision), or nil.
@@ -39,16 +39,16 @@ module Graver
       def path = @request.path_info
 
       # Over the network: the token this device was given, or nil; the address it asks from.
-      def token = @request.cookies[Gate::COOKIE]
+      def token = @request.cookies[AuthMiddleware::COOKIE]
       def address = @request.get_header("REMOTE_ADDR").to_s
       def local? = Network.loopback?(address)
-      def network = @request.get_header(Gate::NETWORK) || Network::NONE
-      def phones = @request.get_header(Gate::PHONES)
-      def attempts = @request.get_header(Gate::ATTEMPTS)
+      def network = @request.get_header(AuthMiddleware::NETWORK) || Network::NONE
+      def phones = @request.get_header(AuthMiddleware::PHONES)
+      def attempts = @request.get_header(AuthMiddleware::ATTEMPTS)
 
       # A whole number in the address. Raises NotFound for anything else: there is nothing at such an address.
       def number(name, missing: "missing.address")
-        params[name].to_s.match?(WHOLE_NUMBER) ? params[name].to_i : raise(NotFound, Texts.say(missing))
+        params[name].to_s.match?(WHOLE_NUMBER) ? params[name].to_i : raise(NotFound, Texts.t(missing))
       end
 
       # The body, held to a contract -> Hash with symbol keys. Raises InvalidEntry, Malformed, TooLarge.
@@ -56,23 +56,23 @@ module Graver
 
       # The body as JSON. Raises Malformed, TooLarge.
       def parsed
-        raise Malformed, Texts.say("requests.send_json") unless @request.media_type == "application/json"
+        raise Malformed, Texts.t("requests.send_json") unless @request.media_type == "application/json"
 
         text = bytes(LARGEST_BODY_BYTES).force_encoding(Encoding::UTF_8)
-        raise Malformed, Texts.say("requests.not_text") unless text.valid_encoding? && !text.match?(NUL)
+        raise Malformed, Texts.t("requests.not_text") unless text.valid_encoding? && !text.match?(NUL)
 
         content = JSON.parse(text, max_nesting: MOST_NESTED)
-        content.is_a?(Hash) ? content : raise(Malformed, Texts.say("requests.not_object"))
+        content.is_a?(Hash) ? content : raise(Malformed, Texts.t("requests.not_object"))
       rescue JSON::ParserError
-        raise Malformed, Texts.say("requests.not_json")
+        raise Malformed, Texts.t("requests.not_json")
       end
 
       # The body's bytes. Raises TooLarge.
       def bytes(most)
-        raise TooLarge, Texts.say("requests.too_much") if @request.content_length.to_i > most
+        raise TooLarge, Texts.t("requests.too_much") if @request.content_length.to_i > most
 
         text = @request.body&.read(most + 1).to_s.dup
-        text.bytesize > most ? raise(TooLarge, Texts.say("requests.too_much")) : text
+        text.bytesize > most ? raise(TooLarge, Texts.t("requests.too_much")) : text
       end
 
       private
@@ -86,7 +86,7 @@ module Graver
           found.each { |each| check_texts(each) }
         when String
           unless found.dup.force_encoding(Encoding::UTF_8).then { |text| text.valid_encoding? && !text.match?(NUL) }
-            raise Malformed, Texts.say("requests.unreadable_address")
+            raise Malformed, Texts.t("requests.unreadable_address")
           end
         end
       end

@@ -26,22 +26,22 @@ module Graver
 
       # -> [what it is sorted by, its JSON]
       def card(vehicle)
-        kept = @context.worked_out.ready(@context, KIND, vehicle.id)
+        kept = @context.response_cache.ready(@context, KIND, vehicle.id)
         return parted(kept) if kept
 
-        @context.clock < @until ? worked_out(vehicle) : parted(still_working(vehicle))
+        @context.clock < @until ? calculated(vehicle) : parted(still_working(vehicle))
       end
 
-      def worked_out(vehicle)
-        parted(@context.worked_out.fetch(@context, KIND, vehicle.id) { text(@overviews.find(vehicle.id)) })
+      def calculated(vehicle)
+        parted(@context.response_cache.fetch(@context, KIND, vehicle.id) { text(@overviews.find(vehicle.id)) })
       rescue StandardError => e
-        Trouble.tell(e)
+        ErrorLog.report(e)
         parted(text(@overviews.unworked(vehicle, e)))
       end
 
       # As it was, and that it is being worked out; the first field of a card says so.
       def still_working(vehicle)
-        stale = @context.worked_out.stale(@context, KIND, vehicle.id)
+        stale = @context.response_cache.stale(@context, KIND, vehicle.id)
         stale ? stale.sub(%("working":false), %("working":true)) : text(@overviews.bare(vehicle), working: true)
       end
 

@@ -3,9 +3,8 @@
 module Graver
   module API
     # The addresses of one kind of thing: a table of routes, each a method of its own that gives a Hash (answered as
-    # JSON) or
-    # a Download. Names of actions are the operation ids of openapi/graver.yml. A resource asks use cases, never the
-    # records.
+    # JSON) or a Download. Names of actions are the operation ids of openapi/graver.yml. A resource asks use cases,
+    # never the records.
     class Resource
       Route = Struct.new(:verb, :path, :action, :status)
 
@@ -39,16 +38,16 @@ module Graver
 
       private
 
-      def plain(answer) = answer.is_a?(KeptJson) ? JSON.parse(answer.text) : answer
+      def plain(answer) = answer.is_a?(CachedJson) ? JSON.parse(answer.text) : answer
 
       # What the block gives as JSON, worked out once for each state of a vehicle.
       def kept(kind, vehicle_id)
-        KeptJson.new(context.worked_out.fetch(context, kind, vehicle_id) { JSON.generate(yield) })
+        CachedJson.new(context.response_cache.fetch(context, kind, vehicle_id) { JSON.generate(yield) })
       end
 
       # What the block gives, where what it changes is still as the sender saw it.
-      def as_seen(matter, given, needed: [], &block)
-        Service::Base::AsSeen.new(context, @exchange.seen).change(matter, given, needed:, &block)
+      def if_unchanged(versioned_fields, given, needed: [], &block)
+        Service::Base::OptimisticLock.new(context, @exchange.seen).change(versioned_fields, given, needed:, &block)
       end
 
       def revision(fields) = Service::Base::Revision.of(fields)

@@ -6,8 +6,7 @@ require "optparse"
 
 module Graver
   module CLI
-    # graver forecast LOG.csv --spec SPEC.json [--strict]
-    # graver forecast DIR --out OUT [--strict]
+    # graver forecast LOG.csv --spec SPEC.json [--strict] graver forecast DIR --out OUT [--strict]
     class ForecastCommand
       USAGE =
         "usage: graver forecast LOG.csv --spec SPEC.json [--strict]\n       graver forecast DIR --out OUT [--strict]"
@@ -97,7 +96,7 @@ module Graver
           raise InvalidEntry.of(
                   "",
                   "too_large",
-                  Texts.say("faults.too_large", name: File.basename(path), most: LARGEST_BYTES / 1_000_000)
+                  Texts.t("faults.too_large", name: File.basename(path), most: LARGEST_BYTES / 1_000_000)
                 )
         end
 

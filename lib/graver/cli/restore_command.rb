@@ -20,7 +20,7 @@ module Graver
 
       def list(copies)
         @out.puts(copies.map { |copy| "#{copy.name}  #{copy.bytes} bytes" })
-        @out.puts Texts.say("backups.none") if copies.empty?
+        @out.puts Texts.t("backups.none") if copies.empty?
         0
       end
 
@@ -29,9 +29,9 @@ module Graver
         said =
           (
             if before
-              Texts.say("backups.restored", name:, before: before.name)
+              Texts.t("backups.restored", name:, before: before.name)
             else
-              Texts.say("backups.restored_alone", name:)
+              Texts.t("backups.restored_alone", name:)
             end
           )
         @out.puts said

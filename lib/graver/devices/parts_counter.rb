@@ -2,9 +2,8 @@
 
 module Graver
   module Devices
-    # What a parts counter owes to Graver: what can be had for one line of a parts list, at what price and when. A
-    # real one
-    # (a dealer's list, a file of a shop's) is one new class under this folder, and one line in boot.rb.
+    # What a parts counter owes to Graver: what can be had for one line of a parts list, at what price and when. A real
+    # one (a dealer's list, a file of a shop's) is one new class under this folder, and one line in boot.rb.
     #
     # - `offers(item:, wanted:)` answers with Offers, the cheapest first, or none; it raises DeviceFailed when it
     # cannot be

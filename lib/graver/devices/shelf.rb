@@ -49,7 +49,7 @@ module Graver
       def all = @devices.values
 
       # Raises NotFound.
-      def find(id) = @devices.fetch(id) { raise NotFound, Texts.say("missing.device") }
+      def find(id) = @devices.fetch(id) { raise NotFound, Texts.t("missing.device") }
 
       # Yields the device alone.
       def use(id)

@@ -31,14 +31,16 @@ module Graver
       def parts = @parts ||= entries("parts.yml", Core::Planning::Part)
       def consumables = @consumables ||= entries("consumables.yml", Core::Planning::Consumable)
       # Puts any job's steps in order.
-      def sequence = @sequence ||= Core::Planning::Sequence.new(procedure, sayings)
+      def sequence = @sequence ||= Core::Planning::Sequence.new(procedure, option_texts)
       def tools = @tools ||= entries("tools.yml", Core::Planning::Tool)
       def tool(id) = tools.find { |tool| tool.id == id }
       def scope = @contents.fetch("rules/scope.yml")
       def works = @works ||= values(scope.fetch("works"), Core::Planning::Work)
       def work(id) = works.find { |work| work.id == id }
       def scope_rules = @scope_rules ||= Core::Planning::ScopeRules.new(works, scope)
-      def places = @places ||= values(@contents.fetch("rules/places.yml").fetch("places"), Core::Planning::PlaceRule)
+      def places
+        @places ||= values(@contents.fetch("rules/lubrication.yml").fetch("places"), Core::Planning::LubricationRule)
+      end
       def fluid = @contents.fetch("rules/fluid.yml")
       def readiness = @contents.fetch("rules/readiness.yml").fetch("items")
       def hours = @contents.fetch("rules/hours.yml")
@@ -80,7 +82,7 @@ module Graver
       end
       # After how many months wear without a cause is looked at again.
       def relook_months = @contents.fetch("rules/causes.yml").dig("relook_months", "value")
-      def schools = @contents.fetch("rules/schools.yml")
+      def approaches = @contents.fetch("rules/approaches.yml")
       def bed_in = @contents.fetch("rules/bed_in.yml")
       def schedule = @contents.fetch("rules/schedule.yml")
       def torque_wrenches = @contents.fetch("torque_wrenches.yml")
@@ -111,7 +113,7 @@ module Graver
             end
             .freeze
       end
-      def walk_round = @contents.fetch("walk_round.yml")
+      def inspection = @contents.fetch("inspection.yml")
       # Methods by which the friction of a pad is measured with its wheel off: { "caliper" => standard uncertainty in
       # mm }
       def pad_methods
@@ -209,7 +211,7 @@ module Graver
 
       def outlook
         @outlook ||=
-          Core::Wear::Outlook.new(
+          Core::Wear::AxleForecast.new(
             history_builder:,
             priors: ->(part, kind) { (@priors ||= {})[[part, kind]] ||= prior(part, kind) },
             driving_prior:,
@@ -221,9 +223,9 @@ module Graver
 
       private
 
-      def sayings
+      def option_texts
         said =
-          schools
+          approaches
             .fetch("job")
             .flat_map do |kind, approach|
               approach["options"]
@@ -231,11 +233,11 @@ module Graver
                 .map do |id, option|
                   [
                     "#{kind}.#{id}",
-                    Core::Planning::Sayings::Saying.new(text: option["says"], uses: option["uses"] || [])
+                    Core::Planning::OptionTexts::Saying.new(text: option["says"], uses: option["uses"] || [])
                   ]
                 end
             end
-        Core::Planning::Sayings.new(said.to_h)
+        Core::Planning::OptionTexts.new(said.to_h)
       end
 
       def entries(file, record) = values(@contents.fetch(file), record)
@@ -252,7 +254,7 @@ module Graver
           .freeze
       end
 
-      # Positions stay names; what is said of them, and of suppositions, has keys of its own.
+      # Positions stay names; what is said of them, and of hypotheses, has keys of its own.
       def symbolic(member, value)
         return value if %i[component_log_offset axle_log_offset seizure_weights].include?(member)
 

@@ -35,7 +35,7 @@ module Graver
       end
 
       def fact(entry)
-        kept = %w[fields schools work].to_h { |key| [key.to_sym, entry.fetch("keeps", {}).fetch(key, []).freeze] }
+        kept = %w[fields approaches work].to_h { |key| [key.to_sym, entry.fetch("keeps", {}).fetch(key, []).freeze] }
         Core::Planning::Fact.new(
           **%w[id of label apart].to_h { |key| [key.to_sym, entry[key]] },
           optional: entry.fetch("optional", false),
@@ -75,7 +75,7 @@ module Graver
           text: entry["text"],
           late: entry["late"],
           why: entry["why"],
-          movement: entry["movement"],
+          step_group: entry["step_group"],
           acts: entry["acts"],
           asks: entry["asks"] && question(entry["asks"]),
           counts:
@@ -84,8 +84,8 @@ module Graver
           timer:
             entry["timer"] &&
               Core::Planning::StepTimer.new(of: entry.dig("timer", "of"), seconds: entry.dig("timer", "seconds")),
-          gate: entry.fetch("gate", false),
-          kills: entry.fetch("kills", false),
+          mandatory: entry.fetch("mandatory", false),
+          safety_critical: entry.fetch("safety_critical", false),
           restores: entry.fetch("restores", false),
           conditions: entry.fetch("when", {}).freeze,
           exceptions: entry.fetch("unless", {}).freeze,

@@ -46,7 +46,7 @@ module Graver
           work: works,
           reads: readable,
           tells: tellable,
-          schools: schools,
+          approaches: approaches,
           **places
         }
       end
@@ -73,7 +73,7 @@ module Graver
       def readable
         data = @contents.fetch("brake_data.yml").fetch("fields").map { |field| field["key"] }
         conditions = @contents.fetch("conditions.yml").values_at("wheel", "figures").flatten.map { |each| each["id"] }
-        @contents.fetch("walk_round.yml").fetch("positions").keys + conditions + data + %w[fit.pad fit.rotor]
+        @contents.fetch("inspection.yml").fetch("positions").keys + conditions + data + %w[fit.pad fit.rotor]
       end
 
       # Works, what they mean, and what an approach means beside them.
@@ -83,12 +83,12 @@ module Graver
       end
 
       # Every option as the steps name it: "bed_in.maker".
-      def schools = options.map { |kind, id, _| "#{kind}.#{id}" }
+      def approaches = options.map { |kind, id, _| "#{kind}.#{id}" }
 
       # [[kind, id, option], ...]
       def options
         @contents
-          .fetch("rules/schools.yml")
+          .fetch("rules/approaches.yml")
           .fetch("job")
           .flat_map { |kind, approach| approach["options"].map { |id, option| [kind, id, option] } }
       end
@@ -98,7 +98,7 @@ module Graver
         silent = options.reject { |_, _, option| option["says"] }.map(&:first)
         known = options.map(&:first)
         @procedure.steps.flat_map do |step|
-          kinds = step.text.scan(Core::Planning::Sayings::TOKEN).flatten
+          kinds = step.text.scan(Core::Planning::OptionTexts::TOKEN).flatten
           (kinds & silent).map { |kind| "#{at(step)} leaves a place for #{kind}, of which an option says nothing" } +
             (kinds - known).map { |kind| "#{at(step)} leaves a place for #{kind}, which is no approach" }
         end
@@ -108,22 +108,24 @@ module Graver
         options
           .product(@procedure.hazards)
           .select { |(_, _, option), hazard| option["says"] && hazard.shown_by?(option["says"]) }
-          .map { |(kind, id, _), hazard| "rules/schools.yml: #{kind}.#{id} #{hazard.label}: write a step for it" }
+          .map { |(kind, id, _), hazard| "rules/approaches.yml: #{kind}.#{id} #{hazard.label}: write a step for it" }
       end
 
       def approaches_in_no_group
-        all = @contents.fetch("rules/schools.yml")
+        all = @contents.fetch("rules/approaches.yml")
         all
           .fetch("job")
           .reject { |_, approach| all.fetch("groups").key?(approach["group"]) }
-          .map { |kind, approach| "rules/schools.yml: #{kind} is of group #{approach["group"]}, which is not there" }
+          .map { |kind, approach| "rules/approaches.yml: #{kind} is of group #{approach["group"]}, which is not there" }
       end
 
       def lists_of_options
         known = { "uses" => ids("consumables.yml"), "means" => works, "proposes" => works }
         options.flat_map do |kind, id, option|
           known.flat_map do |list, all|
-            ([*option[list]] - all).map { |name| "rules/schools.yml: #{kind}.#{id} names #{list} #{name}, not there" }
+            ([*option[list]] - all).map do |name|
+              "rules/approaches.yml: #{kind}.#{id} names #{list} #{name}, not there"
+            end
           end
         end
       end

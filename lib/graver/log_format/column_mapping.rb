@@ -5,9 +5,8 @@ require "date"
 module Graver
   module LogFormat
     # How a person's columns become the columns of the open log: which column is the day, which the odometer, and for
-    # every
-    # column of thicknesses what was read there. Two shapes are known: one reading a row, or one look-over a row with a
-    # column per position.
+    # every column of thicknesses what was read there. Two shapes are known: one reading a row, or one inspection a row
+    # with a column per position.
     class ColumnMapping
       DATE_FORMATS = {
         "iso" => /\A(?<y>\d{4})-(?<m>\d{1,2})-(?<d>\d{1,2})\z/,
@@ -154,7 +153,7 @@ module Graver
       end
 
       def column?(column) = column.is_a?(Integer) && column.between?(0, @width - 1)
-      def fault(field, message) = InvalidEntry::Fault.new(field: "mapping.#{field}", code: "mapping", message:)
+      def fault(field, message) = InvalidEntry::FieldError.new(field: "mapping.#{field}", code: "mapping", message:)
     end
   end
 end

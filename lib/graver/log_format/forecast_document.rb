@@ -6,7 +6,7 @@ module Graver
     class ForecastDocument
       FORMAT = "graver-forecast/1"
 
-      # answers: { "front" => Core::Wear::Outlook::Answer, ... } -> Hash
+      # answers: { "front" => Core::Wear::AxleForecast::Answer, ... } -> Hash
       def call(as_of_date, as_of_km, answers)
         {
           "format" => FORMAT,
@@ -38,12 +38,12 @@ module Graver
 
         {
           "distance_km" => distances(result.first),
-          "date" => Core::Wear::Life.keyed(answer.dates(result.first), &:iso8601)
+          "date" => Core::Wear::RemainingLife.keyed(answer.dates(result.first), &:iso8601)
         }
       end
 
       def components(result) = result&.components&.transform_values { |life| { "distance_km" => distances(life) } }
-      def distances(life) = Core::Wear::Life.keyed(life.quantiles) { |km| km.round(1) }
+      def distances(life) = Core::Wear::RemainingLife.keyed(life.quantiles) { |km| km.round(1) }
 
       def doubted(answer)
         [answer.pads, answer.rotors].compact

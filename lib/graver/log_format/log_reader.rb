@@ -6,9 +6,9 @@ module Graver
   module LogFormat
     # Reads a log in the open CSV format (docs/formats.md). What cannot be read is named and left out.
     class LogReader
-      # by_axle: { "front" => [Core::Wear::Entry], ... }; faults: [Fault] in line order.
+      # by_axle: { "front" => [Core::Wear::Entry], ... }; faults: [RowError] in line order.
       Result = Struct.new(:by_axle, :faults, keyword_init: true)
-      Fault = Struct.new(:line, :column, :message) { def to_s = "#{line}: #{column}: #{message}" }
+      RowError = Struct.new(:line, :column, :message) { def to_s = "#{line}: #{column}: #{message}" }
 
       REQUIRED = %w[date odometer axle part event].freeze
 
@@ -33,10 +33,10 @@ module Graver
         header = lines.shift&.last&.map { |name| name.to_s.strip } || []
         missing = REQUIRED - header
         if missing.any?
-          fault(1, missing.first, Texts.say("tables.header_lacks", count: missing.length, columns: missing))
+          fault(1, missing.first, Texts.t("tables.header_lacks", count: missing.length, columns: missing))
           return []
         end
-        (header - Columns::ALL).each { |name| fault(1, name, Texts.say("tables.unknown_column")) }
+        (header - Columns::ALL).each { |name| fault(1, name, Texts.t("tables.unknown_column")) }
         lines.map do |line, cells|
           [line, header.zip(cells).to_h.slice(*Columns::OPEN).transform_values { |cell| cell.to_s.strip }]
         end
@@ -50,12 +50,12 @@ module Graver
       end
 
       def record(raw, line)
-        raise CSV::MalformedCSVError.new(Texts.say("tables.not_utf8"), line) unless raw.valid_encoding?
+        raise CSV::MalformedCSVError.new(Texts.t("tables.not_utf8"), line) unless raw.valid_encoding?
 
         cells = CSV.parse_line(raw)
         [line, cells] if cells&.any?
       rescue CSV::MalformedCSVError => e
-        fault(line, "row", Texts.say("tables.not_split", because: e.message.sub(/ in line \d+\.?\z/, "")))
+        fault(line, "row", Texts.t("tables.not_split", because: e.message.sub(/ in line \d+\.?\z/, "")))
         nil
       end
 
@@ -68,14 +68,14 @@ module Graver
 
       def in_order(entries)
         kept, strays = OdometerOrder.split(entries.map(&:last))
-        strays.each { |stray| fault(stray.ref, "odometer", Texts.say("faults.runs_back_rows")) }
+        strays.each { |stray| fault(stray.ref, "odometer", Texts.t("faults.runs_back_rows")) }
         entries
           .select { |_, entry| kept.include?(entry) }
           .group_by(&:first)
           .transform_values { |pairs| pairs.map(&:last).sort_by { |entry| [entry.date, entry.odometer_km] } }
       end
 
-      def fault(line, column, message) = @faults << Fault.new(line, column, message)
+      def fault(line, column, message) = @faults << RowError.new(line, column, message)
     end
   end
 end

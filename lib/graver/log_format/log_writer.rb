@@ -4,7 +4,7 @@ module Graver
   module LogFormat
     # Writes a log in the open format (docs/formats.md), one row per position read.
     class LogWriter
-      # One position of one look-over. values: texts as entered, the thinnest counts; the rest as the open columns
+      # One position of one inspection. values: texts as entered, the thinnest counts; the rest as the open columns
       # have it.
       Row =
         Core::Value.define(

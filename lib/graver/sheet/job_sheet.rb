@@ -22,7 +22,7 @@ module Graver
       # job: as the API answers it (symbol keys); size: a key of Paper::SIZES; words: turns a text into the owner's
       # -> PDF bytes. Raises InvalidEntry.
       def self.call(job, size, words: :itself.to_proc)
-        raise InvalidEntry.of("paper", "unknown_paper", Texts.say("faults.paper")) unless Paper::SIZES.key?(size)
+        raise InvalidEntry.of("paper", "unknown_paper", Texts.t("faults.paper")) unless Paper::SIZES.key?(size)
 
         sheets = STEP.lazy.map { |step| new(job, size, step, words).tap(&:draw) }
         (sheets.find { |sheet| sheet.pages <= MOST_PAGES } || sheets.to_a.last).bytes
@@ -32,7 +32,7 @@ module Graver
       def initialize(job, size, step, words)
         @job = job
         @step = step
-        @paper = Paper.new(size, title: Texts.say("sheet.title", vehicle: job[:vehicle][:name]), words:)
+        @paper = Paper.new(size, title: Texts.t("sheet.title", vehicle: job[:vehicle][:name]), words:)
         @pdf = @paper.pdf
       end
 
@@ -49,7 +49,7 @@ module Graver
         torque
         readings
         steps
-        @paper.foot(Texts.say("sheet.foot"))
+        @paper.foot(Texts.t("sheet.foot"))
       end
 
       private
@@ -60,9 +60,9 @@ module Graver
         day = @job[:planned_for]
         @paper.say (
                      if day
-                       Texts.say("sheet.dated", vehicle: @job[:vehicle][:name], day:)
+                       Texts.t("sheet.dated", vehicle: @job[:vehicle][:name], day:)
                      else
-                       Texts.say("sheet.no_day", vehicle: @job[:vehicle][:name])
+                       Texts.t("sheet.no_day", vehicle: @job[:vehicle][:name])
                      end
                    ),
                    size: 22,
@@ -76,7 +76,7 @@ module Graver
         open = @job[:readiness].reject { |item| item[:resolved] }
         return if open.empty?
 
-        @paper.heading(Texts.say("sheet.open_items"))
+        @paper.heading(Texts.t("sheet.open_items"))
         open
           .partition { |item| item[:blocks] }
           .flatten
@@ -86,7 +86,7 @@ module Graver
 
       def sections
         @job[:axles].each do |axle|
-          @paper.heading(Texts.say("sheet.to_scale", axle: axle[:axle][:name].capitalize), room: 150)
+          @paper.heading(Texts.t("sheet.to_scale", axle: axle[:axle][:name].capitalize), room: 150)
           left, top = 0, @pdf.cursor - 24
           axle[:axle][:corners].each { |corner| left += Section.new(@pdf).draw(corner, [left, top]) + 40 }
           @pdf.move_cursor_to top - 66
@@ -105,11 +105,11 @@ module Graver
       end
 
       def lists
-        @paper.heading(Texts.say("sheet.consumables"), room: 150)
+        @paper.heading(Texts.t("sheet.consumables"), room: 150)
         bought = @job[:consumables].map { |each| ["#{each[:label]}: #{each[:said]}", each[:state] != "buy"] }
         tools = @job[:tools].map { |tool| [tool_text(tool), tool[:status] != "missing" || tool[:resolved]] }
         @paper.ticks(bought + tools, size: @step + 0.5)
-        @paper.heading(Texts.say("sheet.what_where"))
+        @paper.heading(Texts.t("sheet.what_where"))
         @paper.table(
           [%w[Place Yes Never], *@job[:places].map { |place| place.values_at(:place, :use, :never) }],
           widths: {
@@ -130,7 +130,7 @@ module Graver
           several ? "#{part[:axle].capitalize}: #{part[:label]}" : part[:label],
           chosen ? chosen[:name] : "",
           (chosen && chosen[:number]).to_s,
-          part[:order_by] ? Texts.say("sheet.order_by", day: part[:order_by]) : Texts.say(STATES.fetch(part[:state]))
+          part[:order_by] ? Texts.t("sheet.order_by", day: part[:order_by]) : Texts.t(STATES.fetch(part[:state]))
         ]
       end
 
@@ -138,16 +138,16 @@ module Graver
         fluid = @job[:fluid]
         @paper.heading("Fluid")
         bottles = fluid[:bottles_ml].map { |ml| format("%g", ml) }.join(" + ")
-        @paper.say Texts.say(
+        @paper.say Texts.t(
                      "sheet.fluid",
-                     grade: fluid[:grade] || Texts.say("sheet.unknown"),
-                     never: fluid[:never].any? ? Texts.say("sheet.never_mix", grades: fluid[:never].join(", ")) : "",
+                     grade: fluid[:grade] || Texts.t("sheet.unknown"),
+                     never: fluid[:never].any? ? Texts.t("sheet.never_mix", grades: fluid[:never].join(", ")) : "",
                      needed: fluid[:needed_ml],
                      bottles:
                    )
         if fluid[:pushed_ml]
-          @paper.say Texts.say("sheet.pushed", ml: fluid[:pushed_ml]) +
-                       (fluid[:draw_off_ml]&.positive? ? Texts.say("sheet.draw_off", ml: fluid[:draw_off_ml]) : "")
+          @paper.say Texts.t("sheet.pushed", ml: fluid[:pushed_ml]) +
+                       (fluid[:draw_off_ml]&.positive? ? Texts.t("sheet.draw_off", ml: fluid[:draw_off_ml]) : "")
         end
         @paper.say "Bleed: #{fluid[:order].join(", ")}. #{fluid[:order_from]}" if fluid[:bleeds]
       end
@@ -171,24 +171,24 @@ module Graver
         [
           several ? "#{line[:axle].capitalize} #{line[:label].downcase}" : line[:label],
           [torque_said(line), *reached(line)].join(". "),
-          line[:drive] || Texts.say("torque.no_size"),
+          line[:drive] || Texts.t("torque.no_size"),
           (line[:count] || "?").to_s
         ]
       end
 
       def reached(line)
-        line[:reached].any? ? [Texts.say("torque.reached", bolts: line[:reached].join(", "))] : []
+        line[:reached].any? ? [Texts.t("torque.reached", bolts: line[:reached].join(", "))] : []
       end
 
       def torque_said(line)
         return figures(line) if line[:newton_metres]
 
-        Texts.say(line[:snug] ? "torque.snug" : "torque.no_value")
+        Texts.t(line[:snug] ? "torque.snug" : "torque.no_value")
       end
 
       # Small, in two columns.
       def steps
-        return @paper.say(Texts.say("sheet.no_order"), style: :bold) unless @job[:steps]
+        return @paper.say(Texts.t("sheet.no_order"), style: :bold) unless @job[:steps]
 
         @paper.in_columns { steps_in_order }
       end
@@ -197,21 +197,21 @@ module Graver
         title = nil
         @job[:steps]
           .slice_before { |step| !step[:joins] }
-          .each do |movement|
-            first = movement.first
+          .each do |group|
+            first = group.first
             at = [first[:place]&.capitalize, first[:place] ? first[:stage].downcase : first[:stage]].compact.join(": ")
             @paper.heading(at, room: 80) unless at == title
             title = at
-            movement(movement)
+            step_group(group)
           end
       end
 
       # One box for what is one movement of the hands.
-      def movement(steps)
+      def step_group(steps)
         @paper.tick(
           steps.map { |step| with_torque(step) }.join(" "),
           done: steps.all? { |step| @job[:ticked].include?(step[:key]) },
-          style: steps.any? { |step| step[:gate] } ? :bold : :normal,
+          style: steps.any? { |step| step[:mandatory] } ? :bold : :normal,
           size: @step
         )
         steps.each { |step| beneath(step) }
@@ -228,12 +228,12 @@ module Graver
           @paper.say "#{each[:label]}: #{each[:value]}", size: @step - 1, indent: Paper::TEXT
         end
         step[:last_time].each do |note|
-          @paper.say Texts.say("sheet.last_time", day: note[:day], text: note[:text]),
+          @paper.say Texts.t("sheet.last_time", day: note[:day], text: note[:text]),
                      size: @step - 1,
                      indent: Paper::TEXT
         end
         step[:notes].each do |note|
-          @paper.say Texts.say("sheet.note", text: note[:text]), size: @step - 1, indent: Paper::TEXT
+          @paper.say Texts.t("sheet.note", text: note[:text]), size: @step - 1, indent: Paper::TEXT
         end
         step[:cautions].each do |caution|
           next unless said_once?(caution)
@@ -255,9 +255,9 @@ module Graver
 
       # Room for what is read on the day: old and new pads, both rotors, the odometer.
       def readings
-        @paper.heading(Texts.say("sheet.readings"), room: 150)
-        @paper.say Texts.say("sheet.blanks", unit: @job[:vehicle][:distance_unit]), size: 10
-        @paper.say Texts.say("sheet.remarks"), size: 8, colour: Paper::QUIET
+        @paper.heading(Texts.t("sheet.readings"), room: 150)
+        @paper.say Texts.t("sheet.blanks", unit: @job[:vehicle][:distance_unit]), size: 10
+        @paper.say Texts.t("sheet.remarks"), size: 8, colour: Paper::QUIET
         rows =
           @job[:axles].flat_map do |axle|
             axle[:axle][:corners].flat_map { |corner| corner_rows(axle[:axle][:name], corner[:side]) }
@@ -267,7 +267,7 @@ module Graver
 
       def corner_rows(axle, side)
         %w[sheet.inner_pad sheet.outer_pad sheet.rotor].map do |name|
-          [Texts.say(name, axle: axle.capitalize, side:), "", "", ""]
+          [Texts.t(name, axle: axle.capitalize, side:), "", "", ""]
         end
       end
     end

@@ -23,8 +23,7 @@ module Graver
 
       attr_reader :pdf
 
-      # size: "a4" or "letter"
-      # words: turns a text into the owner's words
+      # size: "a4" or "letter" words: turns a text into the owner's words
       def initialize(size, title:, words: :itself.to_proc)
         @pdf =
           Document.in_words(

@@ -2,9 +2,8 @@
 
 module Graver
   module Sheet
-    # A corner cut through its brake, to scale, as the screens draw it: plates, friction that is there, what has gone
-    # as an
-    # empty outline, limits as lines. The left wheel's outer pad is on the left.
+    # A corner cut through its brake, to scale, as the screens draw it: plates, friction that is there, what has gone as
+    # an empty outline, limits as lines. The left wheel's outer pad is on the left.
     class Section
       COLOURS = {
         plate: "7b878d",

@@ -52,11 +52,10 @@ module Graver
       end
 
       def below(line)
-        count =
-          Texts.say("torque.count", count: line[:count] || "?", drive: line[:drive] || Texts.say("torque.no_size"))
+        count = Texts.t("torque.count", count: line[:count] || "?", drive: line[:drive] || Texts.t("torque.no_size"))
         [
-          count + (line[:single_use] ? Texts.say("torque.renewed") : ""),
-          line[:range] && Texts.say("torque.anywhere", range: line[:range]),
+          count + (line[:single_use] ? Texts.t("torque.renewed") : ""),
+          line[:range] && Texts.t("torque.anywhere", range: line[:range]),
           set(line[:wrench]),
           line[:doubt]
         ].compact
@@ -66,12 +65,12 @@ module Graver
         return unless wrench
         return wrench[:sentence] unless wrench[:wrench]
 
-        Texts.say("torque.set", setting: wrench[:setting].to_f, unit: wrench[:unit], wrench: wrench[:wrench]) +
-          (wrench[:overdue] ? Texts.say("torque.overdue") : "")
+        Texts.t("torque.set", setting: wrench[:setting].to_f, unit: wrench[:unit], wrench: wrench[:wrench]) +
+          (wrench[:overdue] ? Texts.t("torque.overdue") : "")
       end
 
       def figures(line, top, left)
-        text = Texts.say(line[:snug] ? "torque.snug" : "torque.no_value")
+        text = Texts.t(line[:snug] ? "torque.snug" : "torque.no_value")
         return box(text, [left, top - at(20)], [290, 50], 16, style: :bold) unless line[:newton_metres]
 
         FIGURES.each do |key, written, right, down, room, size, how|

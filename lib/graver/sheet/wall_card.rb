@@ -8,36 +8,36 @@ module Graver
       # job: as the API answers it (symbol keys); size: a key of Paper::SIZES -> PDF bytes. Raises InvalidEntry.
       # words: turns a text into the owner's words
       def self.call(job, size, words: :itself.to_proc)
-        raise InvalidEntry.of("paper", "unknown_paper", Texts.say("faults.paper")) unless Paper::SIZES.key?(size)
+        raise InvalidEntry.of("paper", "unknown_paper", Texts.t("faults.paper")) unless Paper::SIZES.key?(size)
 
         new(job, size, words).call
       end
 
       def initialize(job, size, words)
         @job = job
-        @paper = Paper.new(size, title: Texts.say("card.title", vehicle: job[:vehicle][:name]), words:)
+        @paper = Paper.new(size, title: Texts.t("card.title", vehicle: job[:vehicle][:name]), words:)
         @pdf = @paper.pdf
       end
 
       def call
-        @paper.say Texts.say("card.title", vehicle: @job[:vehicle][:name]), size: 18, style: :bold
+        @paper.say Texts.t("card.title", vehicle: @job[:vehicle][:name]), size: 18, style: :bold
         limits
         torque
-        @paper.foot(Texts.say("sheet.foot"))
+        @paper.foot(Texts.t("sheet.foot"))
         @paper.bytes
       end
 
       private
 
       def torque
-        return @paper.say(Texts.say("card.no_torque")) if @job[:torque].empty?
+        return @paper.say(Texts.t("card.no_torque")) if @job[:torque].empty?
 
         @paper.heading("Torque")
         TorqueCard.new(@paper).draw(@job[:torque], several: @job[:axles].length > 1, room: @pdf.cursor - 6)
       end
 
       def limits
-        fluid = Texts.say("card.fluid", grade: @job[:fluid][:grade] || Texts.say("sheet.unknown"))
+        fluid = Texts.t("card.fluid", grade: @job[:fluid][:grade] || Texts.t("sheet.unknown"))
         [*@job[:axles].flat_map { |axle| of(axle[:axle]) }, fluid].each { |line| @paper.say line, size: 12 }
       end
 
@@ -45,12 +45,12 @@ module Graver
         pad, rotor = axle[:corners].first.values_at(:inner, :rotor)
         name = axle[:name].capitalize
         [
-          Texts.say("card.pads", axle: name, new: mm(pad[:new_mm]), limit: mm(pad[:limit_mm])),
-          Texts.say("card.rotors", axle: name, new: mm(rotor[:new_mm]), discard: mm(rotor[:discard_mm]))
+          Texts.t("card.pads", axle: name, new: mm(pad[:new_mm]), limit: mm(pad[:limit_mm])),
+          Texts.t("card.rotors", axle: name, new: mm(rotor[:new_mm]), discard: mm(rotor[:discard_mm]))
         ]
       end
 
-      def mm(value) = value ? "#{format("%g", value)} mm" : Texts.say("sheet.unknown")
+      def mm(value) = value ? "#{format("%g", value)} mm" : Texts.t("sheet.unknown")
     end
   end
 end

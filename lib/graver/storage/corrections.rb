@@ -14,9 +14,9 @@ module Graver
       end
 
       # change: { "value" => "8.2", ... } or { "void" => true }; { "void" => false } takes a void back.
-      def add(look_over_id:, change:, reason:, at:, reading_id: nil, condition_id: nil)
+      def add(inspection_id:, change:, reason:, at:, reading_id: nil, condition_id: nil)
         @table.insert(
-          look_over_id:,
+          inspection_id:,
           reading_id:,
           condition_id:,
           change: JSON.generate(change),
@@ -25,9 +25,9 @@ module Graver
         )
       end
 
-      # { look-over id => [Correction] }, oldest first
-      def of(look_over_ids)
-        @table.where(look_over_id: look_over_ids).order(:id).map { |row| record(row) }.group_by(&:look_over_id)
+      # { inspection id => [Correction] }, oldest first
+      def of(inspection_ids)
+        @table.where(inspection_id: inspection_ids).order(:id).map { |row| record(row) }.group_by(&:inspection_id)
       end
 
       # A row of evidence (symbol keys) as it reads after its corrections; :void is true when it does not count.
@@ -39,7 +39,7 @@ module Graver
 
       def record(row)
         Correction.new(
-          **row.slice(:id, :look_over_id, :reading_id, :condition_id, :reason, :recorded_at),
+          **row.slice(:id, :inspection_id, :reading_id, :condition_id, :reason, :recorded_at),
           change: JSON.parse(row[:change])
         )
       end

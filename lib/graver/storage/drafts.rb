@@ -5,15 +5,14 @@ require "securerandom"
 
 module Graver
   module Storage
-    # Half-entered look-overs, one per vehicle, so that a closed tab or a stopped server loses nothing.
+    # Half-entered inspections, one per vehicle, so that a closed tab or a stopped server loses nothing.
     class Drafts
       # Each draft counts its revisions from a number of its own: a window that still holds an earlier draft of the
-      # vehicle never
-      # matches a later one.
+      # vehicle never matches a later one.
       FIRST_REVISIONS = 2**40
 
       def initialize(database)
-        @table = database[:look_over_drafts]
+        @table = database[:inspection_drafts]
         @binned = database[:binned_drafts]
       end
 
@@ -33,7 +32,7 @@ module Graver
               @table.where(vehicle_id:, revision:).update(**row, revision: revision + 1)
             end
           )
-        raise Conflict.new(Texts.say("conflicts.draft_changed"), current: find(vehicle_id)) unless changed == 1
+        raise Conflict.new(Texts.t("conflicts.draft_changed"), current: find(vehicle_id)) unless changed == 1
 
         find(vehicle_id)
       end
@@ -52,7 +51,7 @@ module Graver
 
       # Raises NotFound.
       def find_binned(id)
-        row = @binned.first(id:, restored_at: nil) or raise NotFound, Texts.say("missing.binned")
+        row = @binned.first(id:, restored_at: nil) or raise NotFound, Texts.t("missing.binned")
         binned_record(row)
       end
 

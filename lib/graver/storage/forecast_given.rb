@@ -7,7 +7,7 @@ module Graver
       Core::Value.define(
         :id,
         :axle_id,
-        :look_over_id,
+        :inspection_id,
         :given_on,
         :as_of_km,
         :limit_mm,

@@ -11,11 +11,11 @@ module Graver
         @table = database[:forecasts_given]
       end
 
-      # quantiles: { 0.1 => km, ... }. One per axle and look-over: the first one given stands.
-      def keep(axle_id:, look_over_id:, given_on:, quantiles:, at:, **fields)
+      # quantiles: { 0.1 => km, ... }. One per axle and inspection: the first one given stands.
+      def keep(axle_id:, inspection_id:, given_on:, quantiles:, at:, **fields)
         row = {
           axle_id:,
-          look_over_id:,
+          inspection_id:,
           given_on: given_on.iso8601,
           quantiles: JSON.generate(quantiles.transform_keys(&:to_s)),
           recorded_at: at
@@ -33,7 +33,7 @@ module Graver
       def record(row)
         quantiles = JSON.parse(row[:quantiles]).transform_keys(&:to_f)
         ForecastGiven.new(
-          **row.slice(:id, :axle_id, :look_over_id, :as_of_km, :limit_mm, :look_again_km, :afterwards),
+          **row.slice(:id, :axle_id, :inspection_id, :as_of_km, :limit_mm, :look_again_km, :afterwards),
           given_on: Date.iso8601(row[:given_on]),
           quantiles:
         )

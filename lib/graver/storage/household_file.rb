@@ -8,8 +8,8 @@ module Graver
     module HouseholdFile
       # What every SQLite file begins with (sqlite.org, file format 1.3.1).
       MAGIC = "SQLite format 3\0"
-      # Tables of the very first version.
-      TABLES = %w[schema_info vehicles axles look_overs readings].freeze
+      # Tables that every version has.
+      TABLES = %w[schema_info vehicles axles readings].freeze
 
       module_function
 
@@ -42,7 +42,7 @@ module Graver
         database&.close
       end
 
-      def refuse(text, path) = raise(FileRefused, Texts.say(text, path:) + Backups.new(path).offered)
+      def refuse(text, path) = raise(FileRefused, Texts.t(text, path:) + Backups.new(path).offered)
       private_class_method :raise_unless_sqlite, :examine, :refuse
     end
   end

@@ -13,7 +13,7 @@ module Graver
         @file = File.open("#{path}.lock", File::RDWR | File::CREAT, Database::PRIVATE_FILE)
         return if @file.flock(File::LOCK_EX | File::LOCK_NB)
 
-        raise FileRefused, Texts.say("file.in_use", path:)
+        raise FileRefused, Texts.t("file.in_use", path:)
       end
 
       def release = @file.close

@@ -8,9 +8,9 @@ module Graver
     # Planned and running jobs; what happens to one is added as events and read back from them.
     class Jobs
       # Events that move a job on; the newest of them is its state.
-      STATES = %w[draft ready started finished dropped].freeze
+      STATES = %w[draft ready in_progress finished cancelled].freeze
       # Events that say of a step that it was done, or was not after all.
-      DOING = %w[ticked unticked otherwise].freeze
+      DOING = %w[ticked unticked deviated].freeze
 
       def initialize(database)
         @database = database
@@ -25,10 +25,8 @@ module Graver
 
       # kind: "planned" (value: day), "ticked" or "unticked" (value: step key), a state, or one of those with a Hash:
       # "scope", "approach", "new_part", "torqued", "adjusted", "unadjusted", "noted", "chose", "settled", "quoted",
-      # "otherwise",
-      # "finished", "basis", "apart" (value: { "places" }), "together" (value: { "because" });
-      # "cleared"
-      # (value: step key). -> id of the event
+      # "deviated", "finished", "basis", "apart" (value: { "places" }), "together" (value: { "because" });
+      # "deviation_resolved" (value: step key). -> id of the event
       def record_event(id, kind, value = nil, at:)
         @database[:job_events].insert(
           job_id: id,
@@ -40,14 +38,14 @@ module Graver
 
       # Raises NotFound.
       def find(id)
-        row = @database[:jobs].first(id:) or raise NotFound, Texts.say("missing.job")
+        row = @database[:jobs].first(id:) or raise NotFound, Texts.t("missing.job")
         records([row]).first
       end
 
-      # The state a dropped job was in.
+      # The state a cancelled job was in.
       def state_before_drop(id)
         events = @database[:job_events].where(job_id: id).order(:id).all
-        state(events.take(events.rindex { |event| event[:kind] == "dropped" }))
+        state(events.take(events.rindex { |event| event[:kind] == "cancelled" }))
       end
 
       # Jobs that began with any of these axles, oldest first.
@@ -72,7 +70,7 @@ module Graver
           planned_for: planned && Date.iso8601(planned),
           state: state(events),
           ticked: ticked(events),
-          adjustments: adjustments(events),
+          plan_edits: plan_edits(events),
           closed: closed(by_kind)
         }
         said = {
@@ -94,16 +92,16 @@ module Graver
           **said,
           **chosen,
           notes:,
-          otherwise: otherwise(events),
-          cleared: by_kind["cleared"].map { |event| event[:value] },
-          started_on: parsed(by_kind["started"].first)&.fetch("day")&.then { |day| Date.iso8601(day) },
+          deviations: deviations(events),
+          resolved_deviations: by_kind["deviation_resolved"].map { |event| event[:value] },
+          started_on: parsed(by_kind["in_progress"].first)&.fetch("day")&.then { |day| Date.iso8601(day) },
           answers: merged(by_kind["answered"], "step", "answer"),
-          **whereabouts(events)
+          **stand(events)
         )
       end
 
       # What the job is planned by, what was done since, and what is not together.
-      def whereabouts(events)
+      def stand(events)
         at = events.rindex { |event| event[:kind] == "basis" }
         last = events.reverse.find { |event| %w[apart together].include?(event[:kind]) }
         {
@@ -114,7 +112,7 @@ module Graver
         }
       end
 
-      def did(event) = [event[:kind], event[:kind] == "otherwise" ? parsed(event).fetch("step") : event[:value]]
+      def did(event) = [event[:kind], event[:kind] == "deviated" ? parsed(event).fetch("step") : event[:value]]
 
       def parsed(event)
         event && event[:value] && JSON.parse(event[:value])
@@ -148,28 +146,28 @@ module Graver
       end
 
       # { step key => { "because", "text", "day" } }; taken back by a tick or its taking back.
-      def otherwise(events)
+      def deviations(events)
         events.each_with_object({}) do |event, found|
           found.delete(event[:value]) if %w[ticked unticked].include?(event[:kind])
           (done = parsed(event).fetch("done")) && found.select! { |step, _| done.include?(step) } if event[:kind] ==
             "basis"
-          next unless event[:kind] == "otherwise"
+          next unless event[:kind] == "deviated"
 
           said = parsed(event)
           found[said["step"]] = said.slice("because", "text").merge("day" => event[:recorded_at][0, 10])
         end
       end
 
-      # { event id => adjustment }
-      def adjustments(events)
+      # { event id => plan_edit }
+      def plan_edits(events)
         events.each_with_object({}) do |event, found|
-          found[event[:id]] = adjustment(JSON.parse(event[:value])) if event[:kind] == "adjusted"
+          found[event[:id]] = plan_edit(JSON.parse(event[:value])) if event[:kind] == "adjusted"
           found.delete(JSON.parse(event[:value])["event"]) if event[:kind] == "unadjusted"
         end
       end
 
       # Events of version 0.1 call the action a deed.
-      def adjustment(value) = value.transform_keys { |key| key == "deed" ? "action" : key }
+      def plan_edit(value) = value.transform_keys { |key| key == "deed" ? "action" : key }
 
       def state(events) = events.reverse.find { |event| STATES.include?(event[:kind]) }&.fetch(:kind) || "draft"
     end

@@ -2,14 +2,14 @@
 
 module Graver
   module Storage
-    # A photo on file. job_id, step (its id), key (of the step in that job), look_over_id: where it was taken, nil where
-    # not; digest: names its file; day: Date; width, height: px
+    # A photo on file. job_id, step (its id), key (of the step in that job), inspection_id: where it was taken, nil
+    # where not; digest: names its file; day: Date; width, height: px
     Photo =
       Core::Value.define(
         :id,
         :vehicle_id,
         :job_id,
-        :look_over_id,
+        :inspection_id,
         :step,
         :key,
         :digest,

@@ -10,13 +10,13 @@ module Graver
         @table = database[:photos]
       end
 
-      # picture: Pictures::Kept; place: { job_id:, step:, key: } or { look_over_id: }; on: Date -> id
+      # picture: Pictures::Kept; place: { job_id:, step:, key: } or { inspection_id: }; on: Date -> id
       def add(vehicle_id, picture, place, on:, at:)
         @table.insert(vehicle_id:, **picture.to_h, **place, taken_on: on.iso8601, recorded_at: at)
       end
 
       # Removed ones too. Raises NotFound.
-      def find(id) = record(@table.first(id:) || raise(NotFound, Texts.say("missing.photo")))
+      def find(id) = record(@table.first(id:) || raise(NotFound, Texts.t("missing.photo")))
 
       # Those that stand, oldest first.
       def of_vehicle(vehicle_id) = @table.where(vehicle_id:, removed_at: nil).order(:id).map { |row| record(row) }
@@ -28,7 +28,7 @@ module Graver
 
       def record(row)
         Photo.new(
-          **row.slice(:id, :vehicle_id, :job_id, :look_over_id, :step, :key, :digest, :width, :height),
+          **row.slice(:id, :vehicle_id, :job_id, :inspection_id, :step, :key, :digest, :width, :height),
           day: Date.iso8601(row[:taken_on]),
           removed: !row[:removed_at].nil?
         )

@@ -3,7 +3,7 @@
 module Graver
   module Storage
     # One row as it counts now; several places of one position are several rows. entered: the value first entered;
-    # simulated: a simulated device sent it; doubts: [Doubt]; corrections: [Correction], oldest first.
+    # simulated: a simulated device sent it; flags: [Flag]; corrections: [Correction], oldest first.
     ReadingRow =
       Core::Value.define(
         :id,
@@ -23,7 +23,7 @@ module Graver
         :simulated,
         :void,
         :entered,
-        :doubts,
+        :flags,
         :corrections
       )
   end

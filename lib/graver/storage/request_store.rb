@@ -3,13 +3,12 @@
 module Graver
   module Storage
     # The records as one request sees them: what it needs is loaded once, until it changes something itself. Jobs and
-    # drafts
-    # are beside what is known of the brakes: a tick lets nothing else be read anew.
+    # drafts are beside what is known of the brakes: a tick lets nothing else be read anew.
     class RequestStore
       READS = {
         vehicles: %i[all find find_axle],
         brake_data: %i[current current_of by_source_of unknown_of history],
-        look_overs: %i[find of_vehicle of_vehicles read_with],
+        inspections: %i[find of_vehicle of_vehicles read_with],
         drafts: %i[find binned find_binned],
         jobs: %i[find of state_before_drop],
         instruments: %i[all find],
@@ -17,17 +16,17 @@ module Graver
         preferences: %i[all],
         corrections: %i[of],
         planned_events: %i[of_vehicles],
-        open_ends: %i[of_vehicles],
+        follow_ups: %i[of_vehicles],
         photos: %i[find of_vehicle],
         sessions: [],
         torque_wrenches: %i[all find],
         supplies: %i[of find],
         forecasts_given: %i[of_axles],
-        answers_given: %i[of],
-        kept_answers: %i[revisions]
+        idempotent_responses: %i[of],
+        response_cache: %i[revisions]
       }.freeze
       # A change of one of these concerns itself alone.
-      APART = %i[jobs drafts answers_given kept_answers photos sessions].freeze
+      APART = %i[jobs drafts idempotent_responses response_cache photos sessions].freeze
 
       # store: Store
       def initialize(store)
@@ -69,11 +68,11 @@ module Graver
       end
 
       def repository(name)
-        @repositories[name] ||= Remembered.new(@store.repository(name), READS.fetch(name), -> { changed(name) })
+        @repositories[name] ||= MemoizedRepository.new(@store.repository(name), READS.fetch(name), -> { changed(name) })
       end
 
       def changed(name)
-        APART.include?(name) ? forget([name, :kept_answers]) : forget(READS.keys)
+        APART.include?(name) ? forget([name, :response_cache]) : forget(READS.keys)
       end
 
       def forget(names)

@@ -9,7 +9,7 @@ module Graver
       REPOSITORIES = {
         vehicles: Vehicles,
         brake_data: BrakeData,
-        look_overs: LookOvers,
+        inspections: Inspections,
         drafts: Drafts,
         jobs: Jobs,
         instruments: Instruments,
@@ -17,14 +17,14 @@ module Graver
         preferences: Preferences,
         corrections: Corrections,
         planned_events: PlannedEvents,
-        open_ends: OpenEnds,
+        follow_ups: FollowUps,
         photos: Photos,
         sessions: Sessions,
         torque_wrenches: TorqueWrenches,
         supplies: Supplies,
         forecasts_given: ForecastsGiven,
-        answers_given: AnswersGiven,
-        kept_answers: KeptAnswers
+        idempotent_responses: IdempotentResponses,
+        response_cache: ResponseCacheStore
       }.freeze
       # Why SQLite did not keep something -> text that says it.
       UNKEPT = {
@@ -53,7 +53,7 @@ module Graver
 
       # Raises NotSaved when what the block writes cannot be kept: then none of it is.
       def transaction(&block)
-        raise NotSaved, Texts.say("file.gone", path: @path) unless place == @place
+        raise NotSaved, Texts.t("file.gone", path: @path) unless place == @place
 
         @database.transaction(mode: :immediate, &block)
       rescue Sequel::DatabaseError => e
@@ -79,7 +79,7 @@ module Graver
 
       # True when the file answers and is where it was; raises otherwise.
       def reachable?
-        raise NotSaved, Texts.say("file.gone", path: @path) unless place == @place
+        raise NotSaved, Texts.t("file.gone", path: @path) unless place == @place
 
         @database.get(1) == 1
       end
@@ -97,7 +97,7 @@ module Graver
 
       def unkept(error)
         _, text = UNKEPT.find { |kind, _| error.wrapped_exception.is_a?(kind) }
-        text && NotSaved.new(Texts.say(text, path: @path))
+        text && NotSaved.new(Texts.t(text, path: @path))
       end
     end
   end

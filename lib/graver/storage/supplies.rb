@@ -43,7 +43,7 @@ module Graver
       end
 
       # Raises NotFound.
-      def find(id) = record(@table.first(id:) || raise(NotFound, Texts.say("missing.supply")))
+      def find(id) = record(@table.first(id:) || raise(NotFound, Texts.t("missing.supply")))
 
       private
 

@@ -94,7 +94,7 @@ export async function asSeen<T>(
   }
 }
 
-/** Addresses of openapi/graver.yml, parameters, body and answer checked against it; the others stand in beside.ts. */
+/** Addresses of openapi/graver.yml, parameters, body and answer checked against it; the others stand in lazyApi.ts. */
 export const api = {
   catalogue: () => taken(client.GET("/catalogue")),
   garage: () => taken(client.GET("/garage")),
@@ -109,12 +109,13 @@ export const api = {
     asSeen(seen, (header) =>
       client.POST("/axles/{id}/brake-data", { params: { header, path: { id: axle } }, body: entries }),
     ),
-  walkRound: (vehicle: number) => taken(client.GET("/vehicles/{id}/walk-round", { params: { path: { id: vehicle } } })),
-  logLookOver: (vehicle: number, lookOver: Schemas["LookOver"]) =>
-    taken(client.POST("/vehicles/{id}/look-overs", { params: { path: { id: vehicle } }, body: lookOver })),
-  lookOver: (id: number) => taken(client.GET("/look-overs/{id}", { params: { path: { id } } })),
+  inspectionForm: (vehicle: number) =>
+    taken(client.GET("/vehicles/{id}/inspection-form", { params: { path: { id: vehicle } } })),
+  logInspection: (vehicle: number, inspection: Schemas["Inspection"]) =>
+    taken(client.POST("/vehicles/{id}/inspections", { params: { path: { id: vehicle } }, body: inspection })),
+  inspection: (id: number) => taken(client.GET("/inspections/{id}", { params: { path: { id } } })),
   correct: (id: number, correction: Schemas["Correction"]) =>
-    taken(client.POST("/look-overs/{id}/corrections", { params: { path: { id } }, body: correction })),
+    taken(client.POST("/inspections/{id}/corrections", { params: { path: { id } }, body: correction })),
   draft: (vehicle: number) => taken(client.GET("/vehicles/{id}/draft", { params: { path: { id: vehicle } } })),
   keepDraft: (vehicle: number, draft: Schemas["DraftChange"]) =>
     taken(client.PUT("/vehicles/{id}/draft", { params: { path: { id: vehicle } }, body: draft, keepalive: true })),
@@ -126,8 +127,8 @@ export const api = {
   timelines: () => taken(client.GET("/timelines")),
   timeline: (vehicle: number) => taken(client.GET("/vehicles/{id}/timeline", { params: { path: { id: vehicle } } })),
   findings: (vehicle: number) => taken(client.GET("/vehicles/{id}/findings", { params: { path: { id: vehicle } } })),
-  chooseSchools: (choice: Schemas["SchoolChoice"], seen?: string | null) =>
-    asSeen(seen, (header) => client.PUT("/schools", { params: { header }, body: choice })),
+  chooseApproaches: (choice: Schemas["ApproachChoice"], seen?: string | null) =>
+    asSeen(seen, (header) => client.PUT("/approaches", { params: { header }, body: choice })),
   proposedJob: (axle: number) => taken(client.GET("/axles/{id}/job-plan", { params: { path: { id: axle } } })),
   planJob: (axle: number, day: string | null) =>
     taken(client.POST("/axles/{id}/jobs", { params: { path: { id: axle } }, body: { planned_for: day } })),
@@ -140,7 +141,7 @@ export const api = {
     taken(client.POST("/jobs/{id}/ticks", { params: { path: { id } }, body: { steps, done } })),
   choosePart: (id: number, line: string, supply: number | null, seen?: string | null) =>
     asSeen(seen, (header) =>
-      client.PUT("/jobs/{id}/choices", { params: { header, path: { id } }, body: { line, supply } }),
+      client.PUT("/jobs/{id}/part-choices", { params: { header, path: { id } }, body: { line, supply } }),
     ),
   addSupply: (supply: Schemas["NewSupply"]) => taken(client.POST("/supplies", { body: supply })),
   changeSupply: (id: number, change: Schemas["SupplyChange"], seen?: string | null) =>

@@ -38,8 +38,8 @@ export function torque(line: Entered & { angle_degrees: number | null }): string
 }
 
 type Step = Schemas["JobStep"];
-/** Steps that are one movement of the hands; the first one's key names it. */
-export interface Movement {
+/** Steps that are one stepGroup of the hands; the first one's key names it. */
+export interface StepGroup {
   key: string;
   steps: Step[];
 }
@@ -47,9 +47,9 @@ export interface Movement {
 /** A step in a few words: up to its first stop. */
 export const inShort = (text: string): string => /^[^.:;]{1,70}(?=[\s.:;]|$)/.exec(text)?.[0] ?? text.slice(0, 70);
 
-/** Steps as movements, in the same order. */
-export function movements(steps: Step[]): Movement[] {
-  const found: Movement[] = [];
+/** Steps as stepGroups, in the same order. */
+export function stepGroups(steps: Step[]): StepGroup[] {
+  const found: StepGroup[] = [];
   for (const step of steps) {
     if (step.joins && found.length) found.at(-1)!.steps.push(step);
     else found.push({ key: step.key, steps: [step] });
@@ -57,14 +57,14 @@ export function movements(steps: Step[]): Movement[] {
   return found;
 }
 
-/** Movements as they follow each other, cut where the stage or the place changes. */
-export function stages(moves: Movement[]): { id: string; title: string; movements: Movement[] }[] {
-  const cut: { id: string; title: string; movements: Movement[] }[] = [];
-  for (const movement of moves) {
-    const { place, stage } = movement.steps[0]!;
+/** StepGroups as they follow each other, cut where the stage or the place changes. */
+export function stages(moves: StepGroup[]): { id: string; title: string; stepGroups: StepGroup[] }[] {
+  const cut: { id: string; title: string; stepGroups: StepGroup[] }[] = [];
+  for (const stepGroup of moves) {
+    const { place, stage } = stepGroup.steps[0]!;
     const title = place ? `${upperFirst(place)}: ${lowerFirst(stage)}` : stage;
-    if (cut.at(-1)?.title === title) cut.at(-1)!.movements.push(movement);
-    else cut.push({ id: `${cut.length}`, title, movements: [movement] });
+    if (cut.at(-1)?.title === title) cut.at(-1)!.stepGroups.push(stepGroup);
+    else cut.push({ id: `${cut.length}`, title, stepGroups: [stepGroup] });
   }
   return cut;
 }

@@ -2,52 +2,53 @@
   import type { Schemas } from "../api/client";
   import * as texts from "../texts/parts";
   import { say } from "../texts/say";
-  import Choose from "./Choose.svelte";
+  import SelectField from "./SelectField.svelte";
 
   /** Approaches in their groups, each with the reason of the one that holds. In a job, one may hold for it alone. */
   interface Props {
-    schools: Schemas["School"][];
+    approaches: Schemas["Approach"][];
     disabled?: boolean;
     /** every answer with its reason, unfolded on demand */
     reasons?: boolean;
     /** option null: as in every job */
     onchoose: (id: string, option: string | null) => void;
   }
-  let { schools, disabled = false, reasons = false, onchoose }: Props = $props();
-  const groups = $derived([...new Set(schools.map((school) => school.group))]);
-  const chosen = (school: Schemas["School"]) => school.options.find((option) => option.id === school.chosen);
-  const usual = (school: Schemas["School"]) => school.options.find((option) => option.id === school.default)!.label;
+  let { approaches, disabled = false, reasons = false, onchoose }: Props = $props();
+  const groups = $derived([...new Set(approaches.map((approach) => approach.group))]);
+  const chosen = (approach: Schemas["Approach"]) => approach.options.find((option) => option.id === approach.chosen);
+  const usual = (approach: Schemas["Approach"]) =>
+    approach.options.find((option) => option.id === approach.default)!.label;
 </script>
 
 {#each groups as group (group)}
   <h3>{group}</h3>
   <div class="approaches">
-    {#each schools.filter((school) => school.group === group) as school (school.id)}
+    {#each approaches.filter((approach) => approach.group === group) as approach (approach.id)}
       <div class="approach">
-        <label for="approach-{school.id}">{school.label}</label>
-        <Choose
-          id="approach-{school.id}"
+        <label for="approach-{approach.id}">{approach.label}</label>
+        <SelectField
+          id="approach-{approach.id}"
           {disabled}
-          value={school.chosen}
-          options={school.options}
-          onchoose={(option) => onchoose(school.id, option)}
+          value={approach.chosen}
+          options={approach.options}
+          onchoose={(option) => onchoose(approach.id, option)}
         />
         <p class="quiet">
-          {chosen(school)?.because}
-          {#if school.here}
+          {chosen(approach)?.because}
+          {#if approach.here}
             <strong>{texts.thisJobAlone}</strong>
-            <button type="button" class="link" {disabled} onclick={() => onchoose(school.id, null)}
+            <button type="button" class="link" {disabled} onclick={() => onchoose(approach.id, null)}
               >{texts.asInEveryJob}</button
             >
-          {:else if school.chosen !== school.default}
-            <span class="own">{say(texts.usuallyOption, { option: usual(school) })}</span>
+          {:else if approach.chosen !== approach.default}
+            <span class="own">{say(texts.usuallyOption, { option: usual(approach) })}</span>
           {/if}
         </p>
         {#if reasons}
           <details>
             <summary>{texts.whatSpeaksForEach}</summary>
             <dl>
-              {#each school.options as option (option.id)}
+              {#each approach.options as option (option.id)}
                 <dt>{option.label}</dt>
                 <dd class="quiet">{option.because}</dd>
               {/each}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { undo } from "./undo.svelte";
   import * as undos from "../texts/undo";
-  import { beside } from "../api/beside";
+  import { lazyApi } from "../api/lazyApi";
   import { api, type Schemas } from "../api/client";
   import Approaches from "./Approaches.svelte";
   import Fault from "./Fault.svelte";
@@ -11,20 +11,20 @@
 
   /** Approaches of the whole household, changed in place. only: those by id, in this order; else all. */
   let { only, reasons = false }: { only?: string[]; reasons?: boolean } = $props();
-  const loaded = new Loader<Schemas["Schools"]>();
-  const load = () => loaded.load(beside.schools);
+  const loaded = new Loader<Schemas["Approaches"]>();
+  const load = () => loaded.load(lazyApi.approaches);
   void load();
   const form = new FormState();
-  const all = $derived(loaded.value?.schools ?? []);
-  const schools = $derived(only ? only.flatMap((id) => all.filter((school) => school.id === id)) : all);
+  const all = $derived(loaded.value?.approaches ?? []);
+  const approaches = $derived(only ? only.flatMap((id) => all.filter((approach) => approach.id === id)) : all);
   const choose = (id: string, option: string | null) =>
     form.act(async () => {
-      const before = all.find((school) => school.id === id)!.chosen;
-      await api.chooseSchools({ [id]: option! }, loaded.value!.revision);
+      const before = all.find((approach) => approach.id === id)!.chosen;
+      await api.chooseApproaches({ [id]: option! }, loaded.value!.revision);
       await load();
       const seen = loaded.value!.revision;
       undo.offer(undos.approachChanged, async () => {
-        await api.chooseSchools({ [id]: before }, seen);
+        await api.chooseApproaches({ [id]: before }, seen);
         await load();
       });
     });
@@ -32,4 +32,4 @@
 
 {#if loaded.error}<Problem error={loaded.error} />{/if}
 <Fault text={form.refused?.message ?? ""} />
-{#if schools.length}<Approaches {schools} disabled={form.busy} {reasons} onchoose={choose} />{/if}
+{#if approaches.length}<Approaches {approaches} disabled={form.busy} {reasons} onchoose={choose} />{/if}

@@ -20,7 +20,9 @@
 
 <Modal bind:open passiveModal modalHeading={texts.keys}>
   {#each here as group (group.title)}{@render list(group)}{/each}
-  {#if here.some((group) => group.title === texts.keysWalkRound)}<p class="note">{texts.inTheWalkRoundLetters}</p>{/if}
+  {#if here.some((group) => group.title === texts.keysInspectionForm)}<p class="note">
+      {texts.inTheInspectionFormLetters}
+    </p>{/if}
   <details>
     <summary>{texts.keysElsewhere}</summary>
     {#each elsewhere as group (group.title)}{@render list(group)}{/each}

@@ -3,7 +3,7 @@
   import * as undos from "../texts/undo";
   import { say } from "../texts/say";
   import { day } from "../format/words";
-  import { beside } from "../api/beside";
+  import { lazyApi } from "../api/lazyApi";
   import type { Schemas } from "../api/client";
   import { undo } from "./undo.svelte";
 
@@ -21,10 +21,10 @@
   async function remove() {
     const { id } = open!;
     dialog?.close();
-    await beside.removePhoto(id);
+    await lazyApi.removePhoto(id);
     await changed?.();
     undo.offer(undos.photoRemoved, async () => {
-      await beside.restorePhoto(id);
+      await lazyApi.restorePhoto(id);
       await changed?.();
     });
   }

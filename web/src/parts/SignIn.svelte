@@ -1,7 +1,7 @@
 <script lang="ts">
   import "./fields.css";
   import * as texts from "../texts/access";
-  import { beside } from "../api/beside";
+  import { lazyApi } from "../api/lazyApi";
   import { FormState } from "./formState.svelte";
   import Fault from "./Fault.svelte";
 
@@ -12,7 +12,7 @@
 
   async function enter(event: SubmitEvent) {
     event.preventDefault();
-    if (await form.act(() => beside.signIn({ passphrase, device: texts.thisDevice(navigator.userAgent) }))) entered();
+    if (await form.act(() => lazyApi.signIn({ passphrase, device: texts.thisDevice(navigator.userAgent) }))) entered();
   }
 </script>
 

@@ -13,7 +13,7 @@
     within,
     type Lane,
     type MarkKind,
-    type Placed,
+    type PlannedStep,
   } from "./timelineScale";
 
   interface Props {
@@ -28,7 +28,7 @@
     /** Drawn over it: given where a day lies, how many days there are, and where the lanes begin and end. */
     over?: Snippet<[(days: number) => number, number, number, number]>;
     /** Drawn over each trip: given the trip, its height, where a day lies and how many days there are. */
-    onTrip?: Snippet<[Placed, number, (days: number) => number, number]>;
+    onTrip?: Snippet<[PlannedStep, number, (days: number) => number, number]>;
   }
   let { lanes: all, today, kmPerDay = null, unit = "km", label, most = Infinity, over, onTrip }: Props = $props();
   const lanes = $derived(all.map((lane) => within(lane, most)));
@@ -67,10 +67,10 @@
   const atDistance = (distance: number) => x(toKm(distance, unit!) / kmPerDay!);
   // A label keeps inside the picture: near the right end it is written to the left of its mark.
   const anchor = (at: number) => (x(at) > end - 110 ? "end" : "start");
-  const beside = (at: number) => x(at) + (anchor(at) === "end" ? -10 : 10);
+  const lazyApi = (at: number) => x(at) + (anchor(at) === "end" ? -10 : 10);
   // A label that would leave the picture is cut short; its whole text is its title.
   const fitting = (text: string, at: number) => {
-    const room = Math.floor((anchor(at) === "end" ? x(at) - left : width - beside(at)) / 6.6);
+    const room = Math.floor((anchor(at) === "end" ? x(at) - left : width - lazyApi(at)) / 6.6);
     return text.length > room ? `${text.slice(0, Math.max(room - 1, 3)).trimEnd()}…` : text;
   };
   const shapes: Partial<Record<MarkKind, string>> = {
@@ -151,7 +151,7 @@
           >
         {:else}
           <path class="sign {mark.kind}" transform="translate({x(mark.at)} {my})" d={shapes[mark.kind]} />
-          <text class="mark" x={beside(mark.at)} y={my + 4} text-anchor={anchor(mark.at)}
+          <text class="mark" x={lazyApi(mark.at)} y={my + 4} text-anchor={anchor(mark.at)}
             >{fitting(mark.text, mark.at)}<title>{mark.text}</title></text
           >
         {/if}

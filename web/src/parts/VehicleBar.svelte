@@ -1,11 +1,11 @@
 <script lang="ts">
   import * as texts from "../texts/vehicleBar";
   import { say } from "../texts/say";
-  import { beside } from "../api/beside";
+  import { lazyApi } from "../api/lazyApi";
   import type { Schemas } from "../api/client";
   import { lowerFirst, upperFirst } from "../format/words";
   import { Loader } from "./loader.svelte";
-  import type { Here, Page } from "./whereabouts.svelte";
+  import type { Here, Page } from "./currentPage.svelte";
 
   /** The vehicle one is in, its own places, and the vehicles beside it: always at the same spot. */
   let { here }: { here: Here } = $props();
@@ -13,7 +13,7 @@
   // What was begun may have changed on the page before.
   $effect(() => {
     void here;
-    void places.load(beside.places);
+    void places.load(lazyApi.places);
   });
 
   const all = $derived(places.value?.vehicles ?? []);
@@ -26,7 +26,7 @@
   const AXLE_PAGES: Partial<Record<Page, string>> = { wear: "wear", data: "brake-data" };
   const PATHS: Partial<Record<Page, string>> = {
     overview: "",
-    check: "/look-over",
+    check: "/inspection",
     findings: "/findings",
     timeline: "/timeline",
     jobs: "/jobs",

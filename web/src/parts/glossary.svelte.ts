@@ -1,4 +1,4 @@
-import { beside } from "../api/beside";
+import { lazyApi } from "../api/lazyApi";
 import type { Schemas } from "../api/client";
 
 type Term = Schemas["Term"];
@@ -13,7 +13,7 @@ class Glossary {
     if (this.#asked) return;
     this.#asked = true;
     try {
-      this.terms = (await beside.help()).terms.filter((term) => !term.everyday);
+      this.terms = (await lazyApi.help()).terms.filter((term) => !term.everyday);
     } catch {
       this.#asked = false;
     }

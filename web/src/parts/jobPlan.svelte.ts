@@ -1,4 +1,4 @@
-import { beside } from "../api/beside";
+import { lazyApi } from "../api/lazyApi";
 import { api, type Refusal, type Schemas } from "../api/client";
 import { FormState } from "./formState.svelte";
 import { outbox } from "./outbox.svelte";
@@ -29,7 +29,7 @@ export class JobPlanState {
   }
   /** A proposal or a closed job is only read. */
   get open(): boolean {
-    return this.plan!.id !== null && !["finished", "dropped"].includes(this.plan!.state);
+    return this.plan!.id !== null && !["finished", "cancelled"].includes(this.plan!.state);
   }
   get busy(): boolean {
     return this.form.busy;
@@ -57,24 +57,25 @@ export class JobPlanState {
   cancel = (leaveApart = false) =>
     this.#undoably(
       undos.jobCancelled,
-      () => api.changeJob(this.id, { state: "dropped", leave_apart: leaveApart }, this.plan!.revision),
-      () => () => beside.restoreJob(this.id),
+      () => api.changeJob(this.id, { state: "cancelled", leave_apart: leaveApart }, this.plan!.revision),
+      () => () => lazyApi.restoreJob(this.id),
     );
-  putBack = () => this.act(() => beside.putBackJob(this.id));
-  pause = () => this.act(() => beside.pauseJob(this.id));
-  together = (because: string) => this.act(() => beside.jobTogether(this.id, because));
-  followUp = (step: string, odometer: Schemas["Odometer"]) => this.act(() => beside.followUp(this.id, step, odometer));
-  answer = (step: string, answer: string) => this.act(() => beside.answerStep(this.id, step, answer));
+  putBack = () => this.act(() => lazyApi.putBackJob(this.id));
+  pause = () => this.act(() => lazyApi.pauseJob(this.id));
+  together = (because: string) => this.act(() => lazyApi.jobTogether(this.id, because));
+  tickAfterwards = (step: string, odometer: Schemas["Odometer"]) =>
+    this.act(() => lazyApi.tickAfterwards(this.id, step, odometer));
+  answer = (step: string, answer: string) => this.act(() => lazyApi.answerStep(this.id, step, answer));
   change = (change: Schemas["JobChange"]) => this.act(() => api.changeJob(this.id, change, this.plan!.revision));
   resolve = (items: string[], done: boolean) =>
     this.#undoably(
       done ? undos.itemsTicked : undos.itemsUnticked,
-      () => beside.resolve(this.id, items, done),
-      () => () => beside.resolve(this.id, items, !done),
+      () => lazyApi.resolve(this.id, items, done),
+      () => () => lazyApi.resolve(this.id, items, !done),
     );
-  finish = (finish: Schemas["JobFinish"]) => this.act(() => beside.finishJob(this.id, finish));
-  restore = () => this.act(() => beside.restoreJob(this.id));
-  otherwise = (step: string, because: string) => this.act(() => beside.otherwise(this.id, step, because));
+  finish = (finish: Schemas["JobFinish"]) => this.act(() => lazyApi.finishJob(this.id, finish));
+  restore = () => this.act(() => lazyApi.restoreJob(this.id));
+  deviate = (step: string, because: string) => this.act(() => lazyApi.deviate(this.id, step, because));
   /** What a step was refused for that has a place of its own: bolts that nobody marked, a question left open. */
   get unsaid(): string {
     const found = this.refused?.faults.filter((fault) => fault.field.startsWith("bolts.") || fault.field === "answer");
@@ -101,18 +102,18 @@ export class JobPlanState {
     );
   };
   /** The answer of a photo goes into the plan; what it was refused for is said where it was taken. */
-  photograph = async (step: string, photo: Blob) => (this.plan = await beside.photographStep(this.id, step, photo));
+  photograph = async (step: string, photo: Blob) => (this.plan = await lazyApi.photographStep(this.id, step, photo));
   reload = () => this.act(() => api.job(this.id));
-  note = (step: string, text: string) => this.act(() => beside.noteStep(this.id, step, text));
-  adjust = (adjustment: Schemas["Adjustment"]) =>
+  note = (step: string, text: string) => this.act(() => lazyApi.noteStep(this.id, step, text));
+  adjust = (plan_edit: Schemas["PlanEdit"]) =>
     this.#undoably(
-      ADJUSTED[adjustment.action],
-      () => beside.adjust(this.id, adjustment),
-      (after) => () => beside.unadjust(this.id, newestEvent(after)),
+      ADJUSTED[plan_edit.action],
+      () => lazyApi.adjust(this.id, plan_edit),
+      (after) => () => lazyApi.unadjust(this.id, newestEvent(after)),
     );
-  unadjust = (event: number) => this.act(() => beside.unadjust(this.id, event));
+  unadjust = (event: number) => this.act(() => lazyApi.unadjust(this.id, event));
   quote = (total: string | null, lines: Schemas["QuoteLineEntered"][]) =>
-    this.act(() => beside.quote(this.id, { total, lines }, this.plan!.revision));
+    this.act(() => lazyApi.quote(this.id, { total, lines }, this.plan!.revision));
 
   /** Adds a part, consumable or tool of the owner's own, then reads the plan anew. */
   stock = (supply: Schemas["NewSupply"]) => this.act(() => api.addSupply(supply).then(() => api.job(this.id)));
@@ -147,7 +148,7 @@ export function withProgress(plan: Plan, progress: Schemas["JobProgress"]): Plan
     plan.steps?.map((step) => ({
       ...step,
       waits_for: progress.waits_for[step.key] ?? [],
-      otherwise: progress.otherwise[step.key] ?? null,
+      deviation: progress.deviations[step.key] ?? null,
     })) ?? null;
   return {
     ...plan,

@@ -1,6 +1,6 @@
 import { api, Refusal, type Schemas } from "../api/client";
 
-/** A tick that is on its way: the steps of one movement. */
+/** A tick that is on its way: the steps of one stepGroup. */
 interface Waiting {
   job: number;
   steps: string[];

@@ -33,7 +33,7 @@ export interface Lane {
 }
 
 /** A mark with the row its label stands in, so that labels do not run into each other. */
-export interface Placed extends Mark {
+export interface PlannedStep extends Mark {
   row: number;
 }
 
@@ -48,7 +48,7 @@ export function axleLane(
   events: Schemas["TimelineEvent"][] = [],
 ): Lane {
   const days = (iso: string) => Math.max(daysFrom(today, iso), 0);
-  const band = (id: string, what: string, life: Schemas["Life"]): Band[] =>
+  const band = (id: string, what: string, life: Schemas["RemainingLife"]): Band[] =>
     life
       ? [
           {
@@ -95,7 +95,7 @@ function marksOf(events: Schemas["TimelineEvent"][], today: string): Mark[] {
 }
 
 /** Marks with their rows: each in the first row where its label is free of the one before. */
-export function placed(marks: Mark[], x: (days: number) => number, end: number): Placed[] {
+export function placed(marks: Mark[], x: (days: number) => number, end: number): PlannedStep[] {
   const rows: number[] = [];
   return [...marks]
     .sort((one, other) => one.at - other.at)

@@ -16,6 +16,13 @@ export const where = "Where";
 export const now2 = "Now";
 export const about = "about ";
 export const inProgress = "in progress";
+export const jobState: Record<string, string> = {
+  draft: "draft",
+  ready: "ready",
+  in_progress: "in progress",
+  finished: "finished",
+  cancelled: "cancelled",
+};
 export const jobRest = "Job {rest}";
 export const timeline = "Timeline";
 export const withPlate = "with plate";
@@ -48,7 +55,7 @@ export const to = "To";
 export const wearFactorYourGuess = "Wear factor (your guess)";
 export const and = " and ";
 export const odometer = "Odometer";
-export const startALookOver = "Start an inspection";
+export const startAInspection = "Start an inspection";
 export const withinRoughOrByMonth = "within {rough} or by {month}";
 export const note = "Note";
 export const approaches = "Approaches";

@@ -50,7 +50,7 @@ export const saveClaimToTheLog = "Save claim to the log";
 export const claimCountsALittle =
   "Saved. It counts a little in the forecast, and Graver compares it with your next readings.";
 export const aShopsClaim = "What a shop said";
-export const againstTheLookOverBefore = "Compared with the previous inspection";
+export const againstTheInspectionBefore = "Compared with the previous inspection";
 export const before = "Before";
 export const worn = "Worn";
 export const over = "Over";

@@ -15,11 +15,11 @@ export const leafThatDoesNotGo = "gauge that doesn't fit";
 export const asEntered = "as entered";
 export const saveItAsCSVOne =
   "Save it as CSV. Use one row per reading, or one row per inspection with a column for each pad and rotor. You see everything before Graver imports it, and you can undo an import.";
-export const chooseTheFile = "Choose file";
+export const chooseTheFile = "SelectField file";
 export const countFromCount2Imported = "{count} from {count2} imported.";
 export const seeTheVehicle = "Open vehicle";
 export const yourTable = "Your table";
-export const sayWhatEachColumnIs = "Choose what each column is. Graver has guessed: check it.";
+export const sayWhatEachColumnIs = "SelectField what each column is. Graver has guessed: check it.";
 export const daysAreWritten = "Date format";
 export const n12042025DayFirst = "12.04.2025, day first";
 export const n04122025MonthFirst = "04/12/2025, month first";

@@ -25,7 +25,7 @@ module Graver
           raise(InvalidEntry, result.errors.map { |error| fault(error) })
         end
 
-        # What no keyboard writes into a text, and a line end in what is one line: [Fault]
+        # What no keyboard writes into a text, and a line end in what is one line: [FieldError]
         def self.control_characters(given, path = [])
           case given
           when Hash
@@ -35,14 +35,14 @@ module Graver
           when String
             return [] unless given.match?(ONE_LINE.include?(path.last.to_s) ? CONTROL_OR_LINE_END : CONTROL)
 
-            [InvalidEntry::Fault.new(field: path.join("."), code: "invalid", message: Texts.say("shape.control"))]
+            [InvalidEntry::FieldError.new(field: path.join("."), code: "invalid", message: Texts.t("shape.control"))]
           else
             []
           end
         end
 
         def self.fault(error)
-          InvalidEntry::Fault.new(field: error.path.join("."), code: "invalid", message: error.text)
+          InvalidEntry::FieldError.new(field: error.path.join("."), code: "invalid", message: error.text)
         end
         private_class_method :fault, :control_characters
       end

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # A half-entered look-over, kept as the screen wrote it.
+      # A half-entered inspection, kept as the screen wrote it.
       class DraftChange < Contract
         json do
           required(:content).value(:hash)

@@ -7,7 +7,7 @@ module Graver
       class JobChange < Contract
         json do
           optional(:planned_for).maybe(:string, max_size?: 20)
-          optional(:state).maybe(:string, included_in?: %w[draft ready started dropped])
+          optional(:state).maybe(:string, included_in?: %w[draft ready in_progress cancelled])
           optional(:because).maybe(:string, max_size?: 500)
           optional(:leave_apart).maybe(:bool)
         end

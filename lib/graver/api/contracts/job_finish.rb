@@ -34,7 +34,7 @@ module Graver
                 required(:gone).filled(:bool)
               end
             end
-          optional(:open_ends).value(:array, max_size?: MOST_OPEN).each(:string, max_size?: 1000)
+          optional(:follow_ups).value(:array, max_size?: MOST_OPEN).each(:string, max_size?: 1000)
           optional(:hours).maybe(:string, max_size?: 20)
           optional(:do_not_drive).maybe(:bool)
           optional(:spent).maybe(:string, max_size?: 20)

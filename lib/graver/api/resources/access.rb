@@ -23,7 +23,7 @@ module Graver
 
         def sign_in
           given = payload(Contracts::SignIn)
-          raise TooOften, Texts.say("access.too_often", minutes: minutes) if minutes.positive?
+          raise TooOften, Texts.t("access.too_often", minutes: minutes) if minutes.positive?
 
           begun = access_of.sign_in(**given.slice(:passphrase, :code, :device).compact)
           return refused unless begun
@@ -44,14 +44,14 @@ module Graver
           here do
             given = payload(Contracts::AccessChange)
             access_of.passphrase = given[:passphrase] if given.key?(:passphrase)
-            let_in(**given.slice(:wanted, :https)) if given.key?(:wanted) || given.key?(:https)
+            allow(**given.slice(:wanted, :https)) if given.key?(:wanted) || given.key?(:https)
             shown
           end
         end
 
         def pair
           here do
-            raise InvalidEntry.of("", "missing", Texts.say("access.not_listening")) unless network.listening?
+            raise InvalidEntry.of("", "missing", Texts.t("access.not_listening")) unless network.listening?
 
             address = "#{network.root}#/pair/#{access_of.pairing}"
             { address:, seconds: Service::Household::PhoneAccess::PAIRING_SECONDS, modules: drawn(address) }
@@ -72,7 +72,7 @@ module Graver
         def network = @exchange.phones&.network || @exchange.network
 
         # The way is opened or closed at once; what cannot be opened is not kept either.
-        def let_in(wanted: access_of.wanted? || network.listening?, https: access_of.https?)
+        def allow(wanted: access_of.wanted? || network.listening?, https: access_of.https?)
           access_of.require_passphrase if wanted
           phones = @exchange.phones
           (wanted ? phones.open(https:) : phones.close) if phones && (phones.network.listening? || wanted)
@@ -83,12 +83,12 @@ module Graver
 
         def refused
           @exchange.attempts.failed(@exchange.address)
-          raise InvalidEntry.of("passphrase", "refused", Texts.say("access.refused"))
+          raise InvalidEntry.of("passphrase", "refused", Texts.t("access.refused"))
         end
 
         # Only on this machine itself.
         def here
-          raise NotFound, Texts.say("missing.address") unless @exchange.local?
+          raise NotFound, Texts.t("missing.address") unless @exchange.local?
 
           yield
         end

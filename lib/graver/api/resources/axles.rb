@@ -22,7 +22,7 @@ module Graver
 
         def record_brake_data
           given = payload(Contracts::BrakeDataEntries)
-          as_seen(Service::Household::BrakeDataMatter.new(context, id), given) do
+          if_unchanged(Service::Household::VersionedBrakeData.new(context, id), given) do
             Service::Household::RecordBrakeData.new(context).call(id, given.fetch(:entries))
           end
           brake_data
@@ -45,12 +45,12 @@ module Graver
           Serializers::Wear.new(knowledge).call(Service::Overview::AxleOverview.new(context).call(record, limit_mm:))
         end
         def what_if
-          Serializers::Outlooks.new(knowledge).what_if(
-            Service::Forecast::WhatIf.new(context).call(record, suppositions, limit_mm:)
+          Serializers::AxleForecasts.new(knowledge).what_if(
+            Service::Forecast::WhatIf.new(context).call(record, hypotheses, limit_mm:)
           )
         end
         def forecast_quality
-          Serializers::Outlooks.new(knowledge).quality(Service::Forecast::Quality.new(context).call(id))
+          Serializers::AxleForecasts.new(knowledge).quality(Service::Forecast::Quality.new(context).call(id))
         end
 
         def torque_settings
@@ -65,7 +65,7 @@ module Graver
 
         def record = @record ||= Service::Axles::AxleRecords.new(context).find(id)
         def limit_mm = Service::Overview::AskedLimit.call(record, params["limit_mm"])
-        def suppositions = SUPPOSITIONS.to_h { |key| [key, params[key.to_s].to_s[0, LONGEST_SUPPOSITION]] }
+        def hypotheses = SUPPOSITIONS.to_h { |key| [key, params[key.to_s].to_s[0, LONGEST_SUPPOSITION]] }
       end
     end
   end

@@ -8,22 +8,22 @@ module Graver
         get "/vehicles/:id/findings", :findings
         post "/vehicles/:id/claims", :check_claim
         post "/vehicles/:id/claims/log", :log_claim, 201
-        get "/schools", :all_schools
-        put "/schools", :choose_schools
+        get "/approaches", :all_approaches
+        put "/approaches", :choose_approaches
         get "/symptoms", :symptoms
         post "/vehicles/:id/symptoms", :answer_symptom
 
-        def findings = kept("findings", id) { serializer.call(judging.call(id), schools.chosen, context.today) }
+        def findings = kept("findings", id) { serializer.call(judging.call(id), approaches.chosen, context.today) }
         def check_claim = serializer.claim(*judging.claim(id, payload(Contracts::Claim)))
         def log_claim = { id: Service::Measuring::LogClaim.new(context).call(id, payload(Contracts::PadClaim)) }
-        def all_schools
-          chosen = schools.chosen
-          { schools: Serializers::Schools.call(knowledge, chosen), revision: revision(chosen) }
+        def all_approaches
+          chosen = approaches.chosen
+          { approaches: Serializers::Approaches.call(knowledge, chosen), revision: revision(chosen) }
         end
-        def choose_schools
-          given = payload(Contracts::SchoolChoice)
-          chosen = as_seen(schools.matter, given) { schools.choose(given) }
-          { schools: chosen, revision: revision(chosen) }
+        def choose_approaches
+          given = payload(Contracts::ApproachChoice)
+          chosen = if_unchanged(approaches.versioned_fields, given) { approaches.choose(given) }
+          { approaches: chosen, revision: revision(chosen) }
         end
         def symptoms = Serializers::Symptoms.new(knowledge).all
 
@@ -39,7 +39,7 @@ module Graver
 
         def serializer = Serializers::Findings.new(knowledge)
         def judging = Service::Judging::Findings.new(context)
-        def schools = Service::Axles::Schools.new(context)
+        def approaches = Service::Axles::Approaches.new(context)
       end
     end
   end

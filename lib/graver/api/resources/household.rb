@@ -15,14 +15,14 @@ module Graver
         post "/vehicles/:id/fluid-renewals", :renew_fluid, 201
         get "/bin", :bin
         get "/help", :help
-        get "/words", :words
-        put "/words", :choose_words
+        get "/vocabulary", :vocabulary
+        put "/vocabulary", :choose_vocabulary
         get "/units", :units
         put "/units", :choose_units
 
         def health = { status: context.reachable? ? "ok" : "down" }
         def catalogue = Serializers::Catalogue.new(knowledge).call(context.today)
-        def garage = KeptJson.new(GarageCards.new(context).call(all: params["all"]))
+        def garage = CachedJson.new(GarageCards.new(context).call(all: params["all"]))
         def places
           { vehicles: Service::Household::Places.new(context).all.map { |place| Serializers::Places.call(place) } }
         end
@@ -32,13 +32,13 @@ module Graver
         rescue NotFound
           raise
         rescue StandardError => e
-          Trouble.tell(e)
+          ErrorLog.report(e)
           Serializers::Vehicles.new(knowledge, context.today).call(overviews.unworked(overviews.vehicle(of), e))
         end
 
         def change_vehicle
           given = payload(Contracts::VehicleChange)
-          as_seen(Service::Household::VehicleMatter.new(context, id), given) do
+          if_unchanged(Service::Household::VersionedVehicle.new(context, id), given) do
             Service::Household::ChangeVehicle.new(context).call(id, given)
           end
           vehicle
@@ -49,8 +49,8 @@ module Graver
           vehicle
         end
 
-        def words = chosen("words").chosen
-        def choose_words = chosen("words").choose(payload(Contracts::WordsChange))
+        def vocabulary = chosen("words").chosen
+        def choose_vocabulary = chosen("words").choose(payload(Contracts::VocabularyChange))
         def units = chosen("units").chosen
         def choose_units = chosen("units").choose(payload(Contracts::UnitsChange))
         def help = Serializers::Help.call(knowledge)

@@ -19,19 +19,19 @@ module Graver
         get "/jobs/:id/bed-in", :bed_in
         post "/jobs/:id/ticks", :tick
         post "/jobs/:id/answers", :answer_step
-        post "/jobs/:id/follow-up", :follow_up
+        post "/jobs/:id/afterwards", :tick_afterwards
         post "/jobs/:id/torques", :record_torque
-        post "/jobs/:id/unit-acts", :act_by_unit, 201
+        post "/jobs/:id/scan-tool-actions", :act_by_unit, 201
         post "/jobs/:id/readings", :record_readings
-        post "/jobs/:id/otherwise", :do_otherwise
-        post "/jobs/:id/cleared", :clear_skipped
+        post "/jobs/:id/deviations", :deviate
+        post "/jobs/:id/deviations/:step/resolution", :resolve_deviation
         post "/jobs/:id/resolved", :resolve
-        put "/jobs/:id/choices", :choose_part
+        put "/jobs/:id/part-choices", :choose_part
         put "/jobs/:id/quote", :quote
         put "/jobs/:id/approaches", :approach
         post "/jobs/:id/notes", :note_step, 201
-        post "/jobs/:id/adjustments", :adjust, 201
-        delete "/jobs/:id/adjustments/:event", :drop_adjustment
+        post "/jobs/:id/plan-edits", :adjust, 201
+        delete "/jobs/:id/plan-edits/:event", :drop_plan_edit
         get "/jobs/:id/sheet.pdf", :sheet
         get "/jobs/:id/card.pdf", :card
         get "/jobs/:id/parts.csv", :parts_list
@@ -41,14 +41,14 @@ module Graver
         def job = shown(plans.find(id))
         def change_job
           given = payload(Contracts::JobChange)
-          needed = Service::Planning::JobMatter::NEEDED.fetch(given[:state], [])
-          answer(as_seen(matter, given, needed:) { planning.change(id, **given) })
+          needed = Service::Planning::VersionedJob::NEEDED.fetch(given[:state], [])
+          answer(if_unchanged(versioned_fields, given, needed:) { planning.change(id, **given) })
         end
 
         def change_scope
           given = payload(Contracts::JobScope)
           axles, reasons = [given[:axles], given[:reasons] || {}].map { |each| each.transform_keys(&:to_s) }
-          answer(as_seen(matter, given) { planning.scope(id, axles, reasons) })
+          answer(if_unchanged(versioned_fields, given) { planning.scope(id, axles, reasons) })
         end
 
         def finish_job = answer(Service::Planning::FinishJob.new(context).call(id, payload(Contracts::JobFinish)))
@@ -73,45 +73,45 @@ module Graver
         end
 
         def act_by_unit
-          given = payload(Contracts::UnitAct)
-          Service::Planning::UnitAct.new(context).call(id, given[:step], given[:device]).to_h
+          given = payload(Contracts::ScanToolAction)
+          Service::Planning::ScanToolAction.new(context).call(id, given[:step], given[:device]).to_h
         end
 
         def record_readings
           with(Contracts::JobReadings) { |given| Service::Planning::JobReadings.new(context).call(id, given) }
         end
 
-        def follow_up
-          with(Contracts::FollowUp) do |given|
-            Service::Planning::FollowUp.new(context).call(id, given[:step], given[:odometer])
+        def tick_afterwards
+          with(Contracts::AfterwardsStep) do |given|
+            Service::Planning::Afterwards.new(context).call(id, given[:step], given[:odometer])
           end
         end
 
         def answer_step = with(Contracts::StepAnswer) { |given| ticks.answer(id, given[:step], given[:answer]) }
-        def do_otherwise = with(Contracts::Otherwise) { |given| ticks.otherwise(id, given[:step], given[:because]) }
-        def clear_skipped = with(Contracts::Cleared) { |given| ticks.clear(id, given[:step]) }
+        def deviate = with(Contracts::Deviation) { |given| ticks.deviate(id, given[:step], given[:because]) }
+        def resolve_deviation = answer(ticks.resolve_deviation(id, params.fetch("step")))
         def resolve
           with(Contracts::Resolved) { |given| planning.resolve(id, given[:items] || [given[:item]], given[:done]) }
         end
 
         def choose_part
           with(Contracts::PartChoice) do |given|
-            as_seen(matter, given) { planning.choose(id, given[:line], given[:supply]) }
+            if_unchanged(versioned_fields, given) { planning.choose(id, given[:line], given[:supply]) }
           end
         end
         def approach
           with(Contracts::JobApproach) do |given|
-            as_seen(matter, given) { planning.approach(id, given[:approach], given[:option]) }
+            if_unchanged(versioned_fields, given) { planning.approach(id, given[:approach], given[:option]) }
           end
         end
         def quote
           with(Contracts::Quote) do |given|
-            as_seen(matter, given) { planning.quote(id, given[:total], given.fetch(:lines, [])) }
+            if_unchanged(versioned_fields, given) { planning.quote(id, given[:total], given.fetch(:lines, [])) }
           end
         end
         def note_step = with(Contracts::StepNote) { |given| planning.note(id, given[:step], given[:text]) }
-        def adjust = with(Contracts::Adjustment) { |given| planning.adjust(id, given) }
-        def drop_adjustment = answer(planning.restore(id, @exchange.number("event", missing: "missing.change")))
+        def adjust = with(Contracts::PlanEdit) { |given| planning.adjust(id, given) }
+        def drop_plan_edit = answer(planning.restore(id, @exchange.number("event", missing: "missing.change")))
 
         def sheet = printed(Sheet::JobSheet, "job")
         def card = printed(Sheet::WallCard, "card")
@@ -129,12 +129,12 @@ module Graver
         def printed(sheet, name)
           Download.new(
             type: "application/pdf",
-            body: sheet.call(job, params.fetch("paper", "a4"), words: Service::Household::Chosen.owners_words(context)),
+            body: sheet.call(job, params.fetch("paper", "a4"), words: Service::Household::Chosen.vocabulary(context)),
             disposition: "inline; filename=\"#{name}-#{id}.pdf\""
           )
         end
 
-        def matter = Service::Planning::JobMatter.new(context, id)
+        def versioned_fields = Service::Planning::VersionedJob.new(context, id)
         def stopping = Service::Planning::StopJob.new(context)
         def planning = Service::Planning::Jobs.new(context)
         def ticks = Service::Planning::JobTicks.new(context)

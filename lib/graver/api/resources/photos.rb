@@ -3,11 +3,11 @@
 module Graver
   module API
     module Resources
-      # Photos at steps of a job and at look-overs.
+      # Photos at steps of a job and at inspections.
       class Photos < Resource
         JPEG = "image/jpeg"
         post "/jobs/:id/photos", :photograph_step, 201
-        post "/look-overs/:id/photos", :photograph_look_over, 201
+        post "/inspections/:id/photos", :photograph_inspection, 201
         get "/photos/:id", :photo
         delete "/photos/:id", :remove_photo
         post "/photos/:id/restore", :restore_photo
@@ -17,9 +17,9 @@ module Graver
           Serializers::JobPlans.new(knowledge).call(Service::Planning::JobPlan.new(context).of_job(job))
         end
 
-        def photograph_look_over
-          photos.at_look_over(id, bytes)
-          Serializers::LookOvers.of(context, id)
+        def photograph_inspection
+          photos.at_inspection(id, bytes)
+          Serializers::Inspections.of(context, id)
         end
 
         def photo = Download.new(type: JPEG, body: photos.bytes(id), disposition: "inline")

@@ -25,8 +25,8 @@ module Graver
         def add_supply = Serializers::Shopping.supply(stock.add(payload(Contracts::NewSupply)))
         def change_supply
           given = payload(Contracts::SupplyChange)
-          matter = Service::Workshop::SupplyMatter.new(context, id)
-          Serializers::Shopping.supply(as_seen(matter, given) { stock.change(id, given) })
+          versioned_fields = Service::Workshop::VersionedSupply.new(context, id)
+          Serializers::Shopping.supply(if_unchanged(versioned_fields, given) { stock.change(id, given) })
         end
 
         def tools = Serializers::Tools.new(knowledge).call(owned)
@@ -41,7 +41,7 @@ module Graver
 
         def change_money
           given = payload(Contracts::MoneyChange)
-          as_seen(choices.matter, given) { choices.choose(given) }
+          if_unchanged(choices.versioned_fields, given) { choices.choose(given) }
           money
         end
 

@@ -8,12 +8,12 @@ module Graver
         get "/timelines", :timelines
         get "/calendar.ics", :calendar
         get "/vehicles/:id/timeline", :timeline
-        get "/vehicles/:id/ahead", :ahead
+        get "/vehicles/:id/risk-by-date", :risk_by_date
         get "/vehicles/:id/calendar.ics", :vehicle_calendar
         post "/vehicles/:id/planned-events", :plan_event, 201
         delete "/planned-events/:id", :drop_planned_event
         post "/planned-events/:id/restore", :restore_planned_event
-        get "/planned-events/:id/moved", :moved_trip
+        get "/planned-events/:id/preview-move", :preview_move
         post "/planned-events/:id/move", :move_planned_event
         post "/vehicles/:id/odometer", :note_odometer, 201
         get "/schedule", :schedule_chosen
@@ -21,13 +21,13 @@ module Graver
 
         def timelines
           lines = overviews.vehicles.filter_map { |vehicle| line(vehicle.id) }
-          KeptJson.new(%({"today":#{JSON.generate(context.today.iso8601)},"vehicles":[#{lines.join(",")}]}))
+          CachedJson.new(%({"today":#{JSON.generate(context.today.iso8601)},"vehicles":[#{lines.join(",")}]}))
         end
         def calendar = ics(views(overviews.all.reject(&:error)))
         def timeline(vehicle_id = id)
           kept("timeline", vehicle_id) { serializer.call(view(overviews.find(vehicle_id))) }
         end
-        def ahead
+        def risk_by_date
           kept("ahead", id) do
             { steps: Service::Forecast::Ahead.new(context).call(id).map { |step| serializer.step(step) } }
           end
@@ -42,7 +42,7 @@ module Graver
         def drop_planned_event = timeline(planned.remove(id))
         def restore_planned_event = timeline(planned.restore(id))
 
-        def moved_trip = serializer.moved(Service::Forecast::MovedTrip.new(context).call(id, params["from"]))
+        def preview_move = serializer.moved(Service::Forecast::MovedTrip.new(context).call(id, params["from"]))
         def move_planned_event = timeline(planned.move(id, payload(Contracts::MovePlannedEvent)[:from]))
 
         def note_odometer
@@ -52,7 +52,7 @@ module Graver
 
         def change_schedule
           given = payload(Contracts::ScheduleChange)
-          as_seen(schedule.matter, given) { schedule.choose(given) }
+          if_unchanged(schedule.versioned_fields, given) { schedule.choose(given) }
           schedule_chosen
         end
 
@@ -73,7 +73,7 @@ module Graver
         def line(vehicle_id)
           kept("line", vehicle_id) { serializer.line(view(overviews.find(vehicle_id))) }.text
         rescue StandardError => e
-          Trouble.tell(e)
+          ErrorLog.report(e)
           nil
         end
 

@@ -33,8 +33,8 @@ module Graver
         def add_instrument = shown(workshop.add(payload(Contracts::NewInstrument)))
         def change_instrument
           given = payload(Contracts::InstrumentChange)
-          matter = Service::Workshop::ToolMatter.new(-> { workshop.find(id) })
-          shown(as_seen(matter, given) { workshop.change(id, given) })
+          versioned_fields = Service::Workshop::VersionedTool.new(-> { workshop.find(id) })
+          shown(if_unchanged(versioned_fields, given) { workshop.change(id, given) })
         end
         def check_zero = shown(zero_checks.check(id, payload(Contracts::ZeroCheck)))
         def withdraw_zero_check = shown(zero_checks.withdraw(id, @exchange.number("check")))
@@ -49,8 +49,8 @@ module Graver
         def add_torque_wrench = Serializers::TorqueWrenches.row(wrenches.add(payload(Contracts::NewTorqueWrench)))
         def change_torque_wrench
           given = payload(Contracts::TorqueWrenchChange)
-          matter = Service::Workshop::ToolMatter.new(-> { wrenches.find(id) })
-          Serializers::TorqueWrenches.row(as_seen(matter, given) { wrenches.change(id, given) })
+          versioned_fields = Service::Workshop::VersionedTool.new(-> { wrenches.find(id) })
+          Serializers::TorqueWrenches.row(if_unchanged(versioned_fields, given) { wrenches.change(id, given) })
         end
         def devices = Serializers::Devices.all(context.devices, Service::Planning::PartOffers.open?(context))
 

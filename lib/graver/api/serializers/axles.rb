@@ -23,13 +23,13 @@ module Graver
             state: state(overview.judgement.severity),
             reasons: reasons(overview),
             corners: Corners.new(@knowledge).believed(overview),
-            pads_life: Life.call(answer, answer.pads&.first),
-            rotors_life: Life.call(answer, answer.rotors&.first),
+            pads_life: RemainingLife.call(answer, answer.pads&.first),
+            rotors_life: RemainingLife.call(answer, answer.rotors&.first),
             why_not: answer.why.values,
             look_again: look_again(answer),
             readings: answer.pads&.readings || 0,
             doubted: overview.measures.fetch("doubted_readings"),
-            last_look_over: seen(overview.last_look_over),
+            last_inspection: seen(overview.last_inspection),
             job: job && brief(job)
           }
         end
@@ -69,7 +69,9 @@ module Graver
           { distance_km: distance_km.round, date: answer.look_again_date(@knowledge.look_again_most_days).iso8601 }
         end
 
-        def seen(look_over) = look_over && { date: look_over.date.iso8601, odometer_km: look_over.odometer_km.round(1) }
+        def seen(inspection)
+          inspection && { date: inspection.date.iso8601, odometer_km: inspection.odometer_km.round(1) }
+        end
       end
     end
   end

@@ -30,7 +30,7 @@ module Graver
 
         def revision(sheet)
           Service::Base::Revision.of(
-            Service::Household::BrakeDataMatter.fields(@catalogue, sheet.record, sheet.looked_for)
+            Service::Household::VersionedBrakeData.fields(@catalogue, sheet.record, sheet.looked_for)
           )
         end
 

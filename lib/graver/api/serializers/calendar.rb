@@ -8,8 +8,7 @@ module Graver
   module API
     module Serializers
       # What lies ahead as an iCalendar (RFC 5545), with whole-day events. An event keeps its UID while its kind, axle
-      # and
-      # vehicle stay the same, so that a subscribed calendar moves it instead of doubling it.
+      # and vehicle stay the same, so that a subscribed calendar moves it instead of doubling it.
       class Calendar
         REMINDED = %w[look order due fluid inspection retorque first_reading relook job].freeze
 
@@ -21,9 +20,9 @@ module Graver
             "X-WR-CALNAME",
             (
               if timelines.one?
-                Texts.say("calendar.title", vehicle: timelines.first.overview.vehicle.name)
+                Texts.t("calendar.title", vehicle: timelines.first.overview.vehicle.name)
               else
-                Texts.say("calendar.all")
+                Texts.t("calendar.all")
               end
             )
           )
@@ -45,7 +44,7 @@ module Graver
             entry.dtstart = Icalendar::Values::Date.new(event.date)
             entry.dtend = Icalendar::Values::Date.new(event.date + 1)
             entry.summary = "#{vehicle.name}: #{event.text}"
-            entry.description = Texts.say("calendar.description")
+            entry.description = Texts.t("calendar.description")
             entry.transp = "TRANSPARENT"
           end
         end

@@ -11,7 +11,7 @@ module Graver
           @answers = {}
         end
 
-        # all: Service::Findings::All; chosen: the schools followed
+        # all: Service::Findings::All; chosen: the approaches followed
         def call(all, chosen, today)
           overview = all.overview
           @answers = all.answers
@@ -24,7 +24,7 @@ module Graver
             fluid: fluid(all.fluid),
             silent: all.silent,
             changes: all.changes.map { |change| change(change) },
-            schools: Schools.call(@knowledge, chosen.slice(*Service::Axles::Schools::JUDGING)),
+            approaches: Approaches.call(@knowledge, chosen.slice(*Service::Axles::Approaches::JUDGING)),
             revision: Service::Base::Revision.of(chosen),
             next_readings: all.next.map { |name, worth| worth(name, worth) }
           }
@@ -56,7 +56,7 @@ module Graver
 
         def answered(found)
           each = @answers[[found.axle_id, found.side, found.rule]]
-          each && OpenEnds.one(each, @today)
+          each && FollowUps.one(each, @today)
         end
 
         # Somebody's figure: claim is nil where nothing was read to hold it against.
@@ -135,15 +135,15 @@ module Graver
             pad: mark.face,
             title: "#{mark.item.label}: #{mark.mark.label}",
             sentence:
-              Texts.say(
+              Texts.t(
                 "marks.sentence",
-                place: place.empty? ? Texts.say("marks.vehicle") : place.capitalize,
+                place: place.empty? ? Texts.t("marks.vehicle") : place.capitalize,
                 day: mark.date
               ),
-            reading: Texts.say("marks.reading", day: mark.date),
-            limit: Texts.say("marks.limit"),
-            change: Texts.say("marks.change"),
-            advice: mark.caution || Texts.say("marks.look_again"),
+            reading: Texts.t("marks.reading", day: mark.date),
+            limit: Texts.t("marks.limit"),
+            change: Texts.t("marks.change"),
+            advice: mark.caution || Texts.t("marks.look_again"),
             confidence: nil,
             causes: [],
             answered: nil,
@@ -152,7 +152,7 @@ module Graver
         end
 
         def cause(cause)
-          seen = cause.seen.map { |mark| mark == "recurs" ? Texts.say("marks.recurs") : described(mark) }
+          seen = cause.seen.map { |mark| mark == "recurs" ? Texts.t("marks.recurs") : described(mark) }
           {
             id: cause.id,
             label: cause.label,

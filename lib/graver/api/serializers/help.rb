@@ -11,9 +11,7 @@ module Graver
           {
             terms: terms.sort_by { |term| term["term"].downcase }.map { |term| word(term, names) },
             worlds:
-              knowledge.calibration["rows"].map do |row|
-                { **row, label: Texts.say("help.#{row["kind"]}_#{row["id"]}") }
-              end
+              knowledge.calibration["rows"].map { |row| { **row, label: Texts.t("help.#{row["kind"]}_#{row["id"]}") } }
           }
         end
 

@@ -17,7 +17,7 @@ module Graver
           fields = instrument.to_h.slice(:id, :name, :method, :unit, :least, :most, :resolution, :uncertainty, :retired)
           kind = @knowledge.measurement.fetch("methods").fetch(instrument.method)
           fields.merge(
-            revision: Service::Base::Revision.of(Service::Workshop::ToolMatter.fields(instrument)),
+            revision: Service::Base::Revision.of(Service::Workshop::VersionedTool.fields(instrument)),
             kind: kind["label"],
             usual_uncertainty_mm: kind["instrument"],
             checks: @service.judged(instrument).reverse.map { |judged| check(judged) },
@@ -42,8 +42,8 @@ module Graver
         def change(change)
           row = change.row
           {
-            look_over: change.look_over.id,
-            date: change.look_over.date.iso8601,
+            inspection: change.inspection.id,
+            date: change.inspection.date.iso8601,
             position: [@service.vehicle_name(change), row.side, row.pad, row.part].compact.join(" "),
             from: change.from,
             to: change.to,

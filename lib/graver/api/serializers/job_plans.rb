@@ -63,7 +63,7 @@ module Graver
           {
             value: km && Core::Quantity::DISTANCE.from_base(km, unit).round.to_s,
             unit:,
-            known: !plan.job.nil? && plan.overview.look_overs.any? { |each| each.job_id == plan.job.id }
+            known: !plan.job.nil? && plan.overview.inspections.any? { |each| each.job_id == plan.job.id }
           }
         end
 
@@ -90,7 +90,7 @@ module Graver
 
         def revision(plan)
           Service::Base::Revision.of(
-            Service::Planning::JobMatter.fields(@knowledge, plan.job, plan.overview.vehicle.axles)
+            Service::Planning::VersionedJob.fields(@knowledge, plan.job, plan.overview.vehicle.axles)
           )
         end
 
@@ -99,9 +99,9 @@ module Graver
             {
               "parts" => [],
               "sets" => [],
-              "look_over" => nil,
+              "inspection" => nil,
               "do_not_drive" => [],
-              **job.closed.slice("hours", "spent", "day", "parts", "sets", "look_over", "do_not_drive")
+              **job.closed.slice("hours", "spent", "day", "parts", "sets", "inspection", "do_not_drive")
             }
         end
 
@@ -115,9 +115,9 @@ module Graver
         end
 
         def action(halt)
-          return Texts.say("jobs.plan_new") if halt.works.include?("rotors_new")
+          return Texts.t("jobs.plan_new") if halt.works.include?("rotors_new")
 
-          Texts.say(halt.works.include?("rotors_turn") ? "jobs.plan_machined" : "jobs.plan_anew")
+          Texts.t(halt.works.include?("rotors_turn") ? "jobs.plan_machined" : "jobs.plan_anew")
         end
 
         # What goes into the log when the job is finished, with what is known of it.

@@ -15,7 +15,7 @@ module Graver
             state: job.state,
             ticked: job.ticked,
             waits_for: progress.waits.reject { |_, keys| keys.empty? },
-            otherwise: job.otherwise.transform_values { |said| said["because"] },
+            deviations: job.deviations.transform_values { |said| said["because"] },
             halted: progress.halted,
             planned: job.basis&.fetch("event"),
             torques: Torques.call(job)

@@ -17,8 +17,8 @@ module Graver
             axles: scope.axles.map { |axle| axle(axle) },
             offers: scope.offers.map { |offer| offer(offer) },
             warnings: scope.warnings,
-            schools: Schools.call(@knowledge, scope.schools, scope.own_schools),
-            schools_revision: Service::Base::Revision.of(scope.household)
+            approaches: Approaches.call(@knowledge, scope.approaches, scope.own_approaches),
+            approaches_revision: Service::Base::Revision.of(scope.household)
           }
         end
 

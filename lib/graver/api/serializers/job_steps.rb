@@ -19,7 +19,7 @@ module Graver
           @photos = Service::Planning::StepPhotos.new(plan.photos, plan.job, ordered.placed || [])
           @cautioned = Set.new
           @wordings = Hash.new { |all, axle| all[axle] = plan.wording(@knowledge, axle) }
-          @first = Core::Planning::Movements.call(ordered.placed || []).to_set { |movement| movement.first.key }
+          @first = Core::Planning::StepGroups.call(ordered.placed || []).to_set { |group| group.first.key }
           @waits = plan.job ? Service::Planning::JobProgress.waits(@knowledge, ordered, plan.job) : {}
           @marks = {}
           steps = ordered.placed&.map { |placed| step(placed, plan) }
@@ -31,8 +31,8 @@ module Graver
                 { key: placed.key, place: placed.place, text: said(placed), event: ordered.events.fetch(placed.key) }
               end,
             set_aside:
-              ordered.set_aside.map do |adjustment, event, why|
-                { event:, text: "#{lost(adjustment)}: #{Service::Planning::OrderFaults.new(@knowledge).sentence(why)}" }
+              ordered.set_aside.map do |plan_edit, event, why|
+                { event:, text: "#{lost(plan_edit)}: #{Service::Planning::OrderFaults.new(@knowledge).sentence(why)}" }
               end
           }
         end
@@ -48,10 +48,10 @@ module Graver
             joins: !@first.include?(placed.key),
             text: said(placed),
             why: step.why,
-            gate: step.gate,
-            kills: step.kills,
+            mandatory: step.mandatory,
+            safety_critical: step.safety_critical,
             waits_for: @waits.fetch(placed.key, []),
-            otherwise: plan.job&.otherwise&.dig(placed.key, "because"),
+            deviation: plan.job&.deviations&.dig(placed.key, "because"),
             cautions: cautions(placed),
             tighten: torque_at(placed).map { |set| TorqueLines.new(@knowledge).brief(set, placed) },
             undo: undone(placed),
@@ -59,7 +59,7 @@ module Graver
             reads: reads(placed),
             values: @values.call(placed).map(&:to_h),
             acts: step.acts,
-            after: step.stage == Service::Planning::FollowUp::STAGE,
+            after: step.stage == Service::Planning::Afterwards::STAGE,
             asks: step.asks && asks(placed, plan),
             counts: step.counts&.to_h,
             timer: step.timer&.to_h,
@@ -130,14 +130,14 @@ module Graver
           end
         end
 
-        def lost(adjustment)
-          case adjustment.action
+        def lost(plan_edit)
+          case plan_edit.action
           when "drop"
-            Texts.say("jobs.dropped_is_back")
+            Texts.t("jobs.dropped_is_back")
           when "move"
-            Texts.say("jobs.moved_back")
+            Texts.t("jobs.moved_back")
           else
-            Texts.say("jobs.place_lost", text: adjustment.text)
+            Texts.t("jobs.place_lost", text: plan_edit.text)
           end
         end
       end

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Serializers
-      # What a half-entered look-over says so far.
+      # What a half-entered inspection says so far.
       class Preview
         # Runout and parking shoes are not in the section.
         DRAWN = %w[pad rotor].freeze
@@ -12,7 +12,7 @@ module Graver
           @knowledge = knowledge
         end
 
-        # entry: Service::LookOverEntry
+        # entry: Service::InspectionEntry
         def call(entry)
           read = entry.lines.select(&:thickness)
           {

@@ -28,7 +28,7 @@ module Graver
           row
             .to_h
             .slice(*SUPPLY)
-            .merge(revision: Service::Base::Revision.of(Service::Workshop::SupplyMatter.fields(row)))
+            .merge(revision: Service::Base::Revision.of(Service::Workshop::VersionedSupply.fields(row)))
         end
 
         # Core::Planning::PartMatch::Check

@@ -29,7 +29,7 @@ module Graver
           {
             **outcome.to_h.slice(:severity, :sentence, :causes, :measure),
             tied: outcome.tied.map { |found| findings.finding(found) },
-            noted: OpenEnds.one(outcome.noted, @today)
+            noted: FollowUps.one(outcome.noted, @today)
           }
         end
 

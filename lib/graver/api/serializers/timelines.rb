@@ -92,10 +92,10 @@ module Graver
         # What its owner named keeps its name.
         def label(event, fluid)
           if event.kind == "fluid"
-            return Texts.say(fluid.overdue_days.positive? ? "timeline.fluid_late" : "timeline.fluid_soon")
+            return Texts.t(fluid.overdue_days.positive? ? "timeline.fluid_late" : "timeline.fluid_soon")
           end
 
-          event.axle ? Texts.say("timeline.label_#{event.kind}") : event.text
+          event.axle ? Texts.t("timeline.label_#{event.kind}") : event.text
         end
 
         def session(session)

@@ -11,12 +11,12 @@ module Graver
         def sentence(torque, doubt, plausible)
           return unless doubt
 
-          usual = Texts.say("torque.unusual", value: torque.in_unit("N·m"), range: plausible.join(" to "))
+          usual = Texts.t("torque.unusual", value: torque.in_unit("N·m"), range: plausible.join(" to "))
           case doubt
           when "unknown"
-            Texts.say("torque.unknown", unusual: usual)
+            Texts.t("torque.unknown", unusual: usual)
           when "ten_times"
-            Texts.say("torque.ten_times", unusual: usual)
+            Texts.t("torque.ten_times", unusual: usual)
           else
             "#{usual}: were #{format("%g", torque.entered)} #{doubt} meant?"
           end

@@ -13,7 +13,7 @@ module Graver
             .slice(:id, :name, :unit, :least, :most, :graduation, :length_mm, :retired)
             .merge(
               calibrated_on: wrench.calibrated_on&.iso8601,
-              revision: Service::Base::Revision.of(Service::Workshop::ToolMatter.fields(wrench))
+              revision: Service::Base::Revision.of(Service::Workshop::VersionedTool.fields(wrench))
             )
         end
 
@@ -46,14 +46,14 @@ module Graver
           off =
             (
               if found.off_share.abs < 0.0005
-                Texts.say("torque.on_the_mark")
+                Texts.t("torque.on_the_mark")
               else
-                Texts.say("torque.graduation", off: format("%+.1f", found.off_share * 100))
+                Texts.t("torque.graduation", off: format("%+.1f", found.off_share * 100))
               end
             )
           parts = [
             off,
-            Texts.say(
+            Texts.t(
               "torque.class",
               tolerance: found.tolerance_share * 100.0,
               low: format("%.3g", found.low),
@@ -63,9 +63,9 @@ module Graver
           if found.overdue
             parts << (
               if found.wrench.calibrated_on
-                Texts.say("torque.calibrated", day: found.wrench.calibrated_on)
+                Texts.t("torque.calibrated", day: found.wrench.calibrated_on)
               else
-                Texts.say("torque.never_calibrated")
+                Texts.t("torque.never_calibrated")
               end
             )
           end
@@ -73,11 +73,11 @@ module Graver
         end
 
         def borrow(found)
-          near = found.near ? Texts.say("torque.slack_end", wrench: found.near.name) : ""
+          near = found.near ? Texts.t("torque.slack_end", wrench: found.near.name) : ""
           if found.range
-            Texts.say("torque.borrow", range: found.range.join(" to "), near:)
+            Texts.t("torque.borrow", range: found.range.join(" to "), near:)
           else
-            Texts.say("torque.ask_shop", near:)
+            Texts.t("torque.ask_shop", near:)
           end
         end
 

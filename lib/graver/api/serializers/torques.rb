@@ -33,11 +33,11 @@ module Graver
           figure = said(entry)
           case entry["verdict"]
           when "felt"
-            Texts.say("torque.felt", because: entry["because"])
+            Texts.t("torque.felt", because: entry["because"])
           when "under", "undone"
-            Texts.say("torque.not_tight", figure: figure || "?")
+            Texts.t("torque.not_tight", figure: figure || "?")
           else
-            figure || Texts.say("torque.clicked")
+            figure || Texts.t("torque.clicked")
           end
         end
 

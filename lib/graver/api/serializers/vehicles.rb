@@ -31,10 +31,10 @@ module Graver
           )
           fields.merge(
             odometer(overview),
-            revision: Service::Base::Revision.of(Service::Household::VehicleMatter.fields(overview.vehicle)),
+            revision: Service::Base::Revision.of(Service::Household::VersionedVehicle.fields(overview.vehicle)),
             state: @axles.state(severity(overview)),
             why: reason(overview, working),
-            worked_out: overview.error.nil?,
+            calculated: overview.error.nil?,
             unusable: unusable(overview),
             fluid: fluid(overview.fluid),
             log: log(overview),
@@ -42,7 +42,7 @@ module Graver
             jobs_done: jobs_done(overview),
             jobs_open: jobs_open(overview),
             skipped: skipped(overview),
-            open_ends: OpenEnds.call(overview.open_ends, @today),
+            follow_ups: FollowUps.call(overview.follow_ups, @today),
             seen: overview.seen.select(&:severity).map { |mark| seen(mark) } + found(overview.findings, overview)
           )
         end
@@ -51,7 +51,7 @@ module Graver
 
         # Today's odometer is carried on from the last one logged.
         def odometer(overview)
-          last = overview.look_overs.last
+          last = overview.inspections.last
           return read_last(last) if overview.error
 
           answer = overview.axles.first.answer
@@ -63,16 +63,16 @@ module Graver
         end
 
         # Where nothing is worked out: as it was read last.
-        def read_last(look_over)
-          { odometer_km: look_over&.odometer_km&.round, odometer_estimated: false, km_per_day: 0.0 }
+        def read_last(inspection)
+          { odometer_km: inspection&.odometer_km&.round, odometer_estimated: false, km_per_day: 0.0 }
         end
 
         # Readings on file that count for nothing until they are put right.
         def unusable(overview)
           overview.unusable.map do |each|
             {
-              look_over: each.look_over.id,
-              text: Service::Axles::ReadingsOnFile.said(overview.vehicle, each.look_over, each.row),
+              inspection: each.inspection.id,
+              text: Service::Axles::ReadingsOnFile.said(overview.vehicle, each.inspection, each.row),
               because: each.because
             }
           end
@@ -110,8 +110,8 @@ module Graver
           jobs = (overview.jobs.values.flatten + overview.finished).uniq(&:id)
           jobs.flat_map do |job|
             job
-              .otherwise
-              .except(*job.cleared)
+              .deviations
+              .except(*job.resolved_deviations)
               .map do |step, said|
                 { job: job.id, step:, text: said["text"], because: said["because"], day: said["day"] }
               end
@@ -119,9 +119,9 @@ module Graver
         end
 
         def reason(overview, working)
-          return Texts.say("log.working") if working
+          return Texts.t("log.working") if working
 
-          overview.error ? Texts.say("log.not_worked_out") : why(overview)
+          overview.error ? Texts.t("log.not_calculated") : why(overview)
         end
 
         # What gives the vehicle its severity, in one sentence; nothing when all is good.
@@ -141,9 +141,9 @@ module Graver
         end
 
         def still_open(overview)
-          return Texts.say("log.open_end", what: due(overview).text) if due(overview)
+          return Texts.t("log.follow_up", what: due(overview).text) if due(overview)
 
-          Texts.say(overview.unusable.any? ? "log.has_unusable" : "log.done_otherwise")
+          Texts.t(overview.unusable.any? ? "log.has_unusable" : "log.done_differently")
         end
 
         # One sentence: the rest stands with the axle. What stops the vehicle is said in full.
@@ -166,8 +166,8 @@ module Graver
           skipped(overview).any? || overview.unusable.any? || overview.error || due(overview)
         end
 
-        # An open end whose day to look again is there.
-        def due(overview) = overview.open_ends.find { |each| each.due?(@today) }
+        # A follow-up whose day to look again is there.
+        def due(overview) = overview.follow_ups.find { |each| each.due?(@today) }
 
         def found(findings, overview)
           return [] if findings.empty?
@@ -195,26 +195,26 @@ module Graver
         end
 
         def log(overview)
-          overview.look_overs.reverse.map do |look_over|
+          overview.inspections.reverse.map do |inspection|
             {
-              id: look_over.id,
-              date: look_over.date.iso8601,
-              odometer_km: look_over.odometer_km.round(1),
-              what: what(overview, look_over),
-              note: look_over.note
+              id: inspection.id,
+              date: inspection.date.iso8601,
+              odometer_km: inspection.odometer_km.round(1),
+              what: what(overview, inspection),
+              note: inspection.note
             }
           end
         end
 
-        def what(overview, look_over)
+        def what(overview, inspection)
           names = overview.vehicle.axles.to_h { |axle| [axle.id, axle.name] }
-          marks = look_over.conditions.empty? ? [] : [Texts.say("log.marks", count: look_over.conditions.length)]
-          found = readings(names, look_over) + marks
-          found.empty? ? Texts.say("log.odometer") : found.join("; ")
+          marks = inspection.conditions.empty? ? [] : [Texts.t("log.marks", count: inspection.conditions.length)]
+          found = readings(names, inspection) + marks
+          found.empty? ? Texts.t("log.odometer") : found.join("; ")
         end
 
-        def readings(names, look_over)
-          look_over
+        def readings(names, inspection)
+          inspection
             .readings
             .group_by { |row| [row.axle_id, row.part, row.event] }
             .map do |(axle_id, part, event), rows|
@@ -232,21 +232,21 @@ module Graver
         def described(axle, part, event, count)
           case event
           when "renewed"
-            axle ? Texts.say("log.fluid_renewed_at", axle:) : Texts.say("log.fluid_renewed")
+            axle ? Texts.t("log.fluid_renewed_at", axle:) : Texts.t("log.fluid_renewed")
           when "bled"
-            Texts.say("log.fluid_bled", axle:)
+            Texts.t("log.fluid_bled", axle:)
           when "answered"
-            Texts.say("log.seen_to", what: [axle, answered(part)].compact.join(" "))
+            Texts.t("log.seen_to", what: [axle, answered(part)].compact.join(" "))
           when "fit"
-            Texts.say("log.fitted", axle:, part:)
+            Texts.t("log.fitted", axle:, part:)
           when "reading"
-            Texts.say("log.read", count:, axle:, part:)
+            Texts.t("log.read", count:, axle:, part:)
           when "squealer", "sensor", "metal"
-            Texts.say("log.#{event}", axle:)
+            Texts.t("log.#{event}", axle:)
           when "freed"
-            Texts.say("log.freed", axle:)
+            Texts.t("log.freed", axle:)
           when "resurfaced"
-            Texts.say("log.machined", axle:)
+            Texts.t("log.machined", axle:)
           else
             "#{axle} #{event}"
           end

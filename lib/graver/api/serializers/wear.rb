@@ -101,7 +101,7 @@ module Graver
           return entry.event unless (reading = entry.reading)
 
           upper = reading.upper && " to #{number(reading.upper)}"
-          "#{number(reading.value)}#{upper} #{reading.unit}#{Texts.say("forecast.with_plate") if reading.overall}"
+          "#{number(reading.value)}#{upper} #{reading.unit}#{Texts.t("forecast.with_plate") if reading.overall}"
         end
 
         def number(entered) = format("%g", entered.value.to_f)
@@ -123,7 +123,7 @@ module Graver
                 now_mm: result.now[position][:mean_mm].round(2),
                 sd_mm: result.now[position][:sd_mm].round(3),
                 rate: %i[p10 p50 p90].zip(result.rates[position].map { |rate| rate.round(4) }).to_h,
-                life: Life.call(answer, life)
+                life: RemainingLife.call(answer, life)
               }
             end
           end
@@ -154,9 +154,9 @@ module Graver
               .map { |entry| entry.reading&.method || entry.event }
               .tally
               .map { |method, count| "#{count} by #{method}" }
-          Texts.say(
+          Texts.t(
             "forecast.pads",
-            readings: pads.empty? ? Texts.say("forecast.no_readings") : methods.join(", "),
+            readings: pads.empty? ? Texts.t("forecast.no_readings") : methods.join(", "),
             count: overview.answer.pads.observed
           )
         end
@@ -164,19 +164,19 @@ module Graver
         def prior_sentence(answer, kind)
           prior = @knowledge.prior("pad", kind)
           low, high = [-1.2816, 1.2816].map { |z| prior.rate_mm_per_1000km * Math.exp(z * prior.rate_log_sd) }
-          said = [Texts.say("forecast.prior", low: format("%.2f", low), high: format("%.2f", high)), *kin(answer)].join(
+          said = [Texts.t("forecast.prior", low: format("%.2f", low), high: format("%.2f", high)), *kin(answer)].join(
             " "
           )
           return said unless answer.pads&.readings&.positive?
 
-          "#{said} #{Texts.say("forecast.replaced", share: Formats.percent(replaced(answer.pads, prior)))}"
+          "#{said} #{Texts.t("forecast.replaced", share: Formats.percent(replaced(answer.pads, prior)))}"
         end
 
         def kin(answer)
           return [] unless answer.pads
 
           answer.kin.map do |pace|
-            Texts.say("forecast.kin", axle: pace.axle, rate: format("%.2f", 1000 * Math.exp(pace.log_rate)))
+            Texts.t("forecast.kin", axle: pace.axle, rate: format("%.2f", 1000 * Math.exp(pace.log_rate)))
           end
         end
 
@@ -192,12 +192,12 @@ module Graver
           years =
             (
               if days < MANY_DAYS
-                Texts.say("forecast.days", count: days)
+                Texts.t("forecast.days", count: days)
               else
-                Texts.say("forecast.years", count: (days / 365.25).round)
+                Texts.t("forecast.years", count: (days / 365.25).round)
               end
             )
-          Texts.say("forecast.driving", km: answer.driving.km_per_day.round, years:)
+          Texts.t("forecast.driving", km: answer.driving.km_per_day.round, years:)
         end
 
         # What was said last of the set that is on, beside this forecast.
@@ -209,7 +209,7 @@ module Graver
         def claim_sentence(overview, claim)
           claim or return
           mm = overview.answer.pads.now.values.map { |now| now[:mean_mm] }.min
-          Texts.say("forecast.claim", day: claim.date, claimed: claim.thickness_mm, mm: mm.round(1))
+          Texts.t("forecast.claim", day: claim.date, claimed: claim.thickness_mm, mm: mm.round(1))
         end
 
         def counter_sentence(overview, counter)
@@ -217,7 +217,7 @@ module Graver
           life, unit = overview.answer.pads.first, overview.file.vehicle.distance_unit
           low, middle, high = [0.1, 0.5, 0.9].map { |chance| life.quantile(chance) }
           tokens = { day: counter.date, counter: counter.said_km, left: counter.left_km, low:, middle:, high: }
-          Texts.say("forecast.counter", unit:, **tokens)
+          Texts.t("forecast.counter", unit:, **tokens)
         end
 
         # Whose rate has probably changed, and since when.
@@ -231,16 +231,16 @@ module Graver
         def changed(answer, part, who, supposed)
           day = answer.day_at(supposed[:since_km])
           chance = Formats.percent(supposed[:chance])
-          return Texts.say("forecast.axle_changed", chance:, part:, day:) if who == :axle
+          return Texts.t("forecast.axle_changed", chance:, part:, day:) if who == :axle
 
-          Texts.say("forecast.part_changed", chance:, position: "#{who.tr("_", " ")} #{part}", day:)
+          Texts.t("forecast.part_changed", chance:, position: "#{who.tr("_", " ")} #{part}", day:)
         end
 
         def quiet_sentence(answer)
           quiet = answer.pads&.quiet or return
-          return Texts.say("forecast.quiet", chance: Formats.percent(quiet)) if quiet >= QUIET_FROM
+          return Texts.t("forecast.quiet", chance: Formats.percent(quiet)) if quiet >= QUIET_FROM
 
-          Texts.say("forecast.lively", chance: Formats.percent(1 - quiet)) if quiet < LIVELY_BELOW
+          Texts.t("forecast.lively", chance: Formats.percent(1 - quiet)) if quiet < LIVELY_BELOW
         end
 
         def doubt_sentences(overview)
@@ -251,7 +251,7 @@ module Graver
             .select { |entry| refs.include?(entry.ref) }
             .map do |entry|
               position = [entry.side, entry.pad, entry.part].compact.join(" ")
-              Texts.say("forecast.outlier", position:, day: entry.date, entered: entered(entry))
+              Texts.t("forecast.outlier", position:, day: entry.date, entered: entered(entry))
             end
         end
       end

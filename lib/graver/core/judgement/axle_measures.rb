@@ -10,7 +10,7 @@ module Graver
 
         module_function
 
-        # answer: Wear::Outlook::Answer; floor_mm: thickness under which nobody should drive.
+        # answer: Wear::AxleForecast::Answer; floor_mm: thickness under which nobody should drive.
         # most_days: after which a look is due whatever the distance.
         def call(answer, floor_mm:, discard_mm:, most_days:)
           pads(answer, floor_mm).merge(
@@ -26,7 +26,7 @@ module Graver
           by_time = answer.last_look && (answer.last_look + most_days)
           days = (due - answer.as_of_date).to_i
           {
-            "look_overdue_days" => by_time && (answer.as_of_date - by_time).to_i,
+            "inspection_overdue_days" => by_time && (answer.as_of_date - by_time).to_i,
             "last_look" => answer.last_look&.iso8601,
             "inspect_on" => due.iso8601,
             **(by_time && due < by_time ? { "inspect_wear_days" => days } : by_date(days))

@@ -8,10 +8,10 @@ module Graver
         # code: key of the rule table's questions; tokens for its sentence: mm values, and a unit where another one
         # fits.
         Question = Value.define(:code, :tokens)
-        # thickness   the reading; alternatives: { unit => mm the same figures would be in it }
-        # new_mm      of the part, or nil; plate_mm: what the reading would lose if its plate had been included, or nil
-        # before      newest Thickness of the same position in the same set, or nil
-        # expected    { mean_mm:, sd_mm: } forecast for here, or nil
+        # thickness   the reading; alternatives: { unit => mm the same figures would be in it } new_mm      of the part,
+        # or nil; plate_mm: what the reading would lose if its plate had been included, or nil before      newest
+        # Thickness of the same position in the same set, or nil expected    { mean_mm:, sd_mm: } forecast for here, or
+        # nil
         Asked = Value.define(:thickness, :alternatives, :new_mm, :plate_mm, :before, :expected)
 
         # thresholds: { coverage:, least_mm:, near_mm: }
@@ -23,10 +23,10 @@ module Graver
 
         # Asked -> Question or nil: the one that explains most comes first.
         def call(asked)
-          doubts = [thicker_than_new(asked), thicker_than_before(asked), far_below(asked), far_above(asked)].compact
-          return tiny(asked) if doubts.empty?
+          flags = [thicker_than_new(asked), thicker_than_before(asked), far_below(asked), far_above(asked)].compact
+          return tiny(asked) if flags.empty?
 
-          with_plate(asked) || other_unit(asked) || doubts.first
+          with_plate(asked) || other_unit(asked) || flags.first
         end
 
         private

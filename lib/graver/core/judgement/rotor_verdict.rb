@@ -7,10 +7,10 @@ module Graver
       # decides nothing; one above it must also be likely to outlast the next pads. What was only estimated since, or
       # judged by eye, condemns nothing: it asks for a reading.
       #
-      # outcome: "replace", "measure_again", "will_not_outlast", "stay", "unknown_limit" or "unmeasured"
-      # reading_mm, error_mm: as read, or as believed of a new part; now_mm, now_error_mm: as believed today where that
-      # is less, else the same; because: "reading", "estimate" or "eye"
-      # chance: of reaching discard within the next pads' life, nil where that cannot be said
+      # outcome: "replace", "measure_again", "will_not_outlast", "stay", "unknown_limit" or "unmeasured" reading_mm,
+      # error_mm: as read, or as believed of a new part; now_mm, now_error_mm: as believed today where that is less,
+      # else the same; because: "reading", "estimate" or "eye" chance: of reaching discard within the next pads' life,
+      # nil where that cannot be said
       RotorVerdict =
         Value.define(
           :outcome,
@@ -24,7 +24,7 @@ module Graver
           :chance
         ) do
           # thickness: as read { mean_mm:, sd_mm:, rough: (by eye) }, or nil when unread; believed: the same of today,
-          # or nil; life: Wear::Life of this rotor or nil; next_pads_km: median life of the next pads or nil;
+          # or nil; life: Wear::RemainingLife of this rotor or nil; next_pads_km: median life of the next pads or nil;
           # rules: { coverage:, outlast_chance: }.
           def self.call(thickness:, discard_mm:, life:, next_pads_km:, rules:, believed: nil)
             coverage = rules.fetch(:coverage)

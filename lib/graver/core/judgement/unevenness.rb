@@ -7,7 +7,7 @@ module Graver
       module Unevenness
         module_function
 
-        # pads: { "left" => { "inner" => Thickness, "outer" => Thickness }, ... } of one look-over, what was not read
+        # pads: { "left" => { "inner" => Thickness, "outer" => Thickness }, ... } of one inspection, what was not read
         # absent; coverage: standard uncertainties that may still be the instruments'.
         # -> { "left" => { "inner_thinner_mm" => 1.8, "thinner_mm" => 1.8, "uneven_error_mm" => 0.4, ... }, ... }
         def call(pads, coverage:)

@@ -4,8 +4,7 @@ module Graver
   module Core
     module Measurement
       # One thing that can be known of a brake (knowledge/brake_data.yml). least, most: bounds in the quantity's base
-      # unit; waits: what a gap costs; find: where it is found; needed_for: what a gap holds up; copy: how far it may
-      # be
+      # unit; waits: what a gap costs; find: where it is found; needed_for: what a gap holds up; copy: how far it may be
       # copied; where: { place => [value] } it exists at, nil everywhere
       BrakeDataField =
         Entry.define(

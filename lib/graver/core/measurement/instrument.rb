@@ -5,10 +5,9 @@ module Graver
     module Measurement
       # One measuring tool of the owner's; lengths in mm, nil where the owner does not know.
       #
-      # method                    the way of reading it serves ("caliper", "micrometer", ...)
-      # least_mm, most_mm         its range
-      # resolution_mm             the smallest step it shows
-      # standard_uncertainty_mm   of the tool itself, without how it is held against the part
+      # method                    the way of reading it serves ("caliper", "micrometer", ...) least_mm, most_mm
+      # its range resolution_mm             the smallest step it shows standard_uncertainty_mm   of the tool itself,
+      # without how it is held against the part
       Instrument =
         Value.define(:method, :least_mm, :most_mm, :resolution_mm, :standard_uncertainty_mm) do
           # Raises InvalidEntry (field "value") for a value the tool cannot have shown.
@@ -19,7 +18,7 @@ module Graver
             raise InvalidEntry.of(
                     "value",
                     "out_of_instrument_range",
-                    Texts.say("faults.outside_instrument", value: value_mm, range:)
+                    Texts.t("faults.outside_instrument", value: value_mm, range:)
                   )
           end
         end

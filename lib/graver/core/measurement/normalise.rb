@@ -7,10 +7,8 @@ module Graver
       # rules.
       class Normalise
         # What is known of the part: lengths in mm or nil. `backing_uncertainty_mm` belongs to `backing_mm`.
-        # limit_overall: the limit that counts is stated with the plate, so that the plate's own error cancels for
-        # what is read with it,
-        # and
-        # comes in for what is read without. kind: of vehicle, or nil: a car.
+        # limit_overall: the limit that counts is stated with the plate, so that the plate's own error cancels for what
+        # is read with it, and comes in for what is read without. kind: of vehicle, or nil: a car.
         Part =
           Value.define(:new_mm, :backing_mm, :backing_uncertainty_mm, :limit_overall, :kind) do
             def initialize(limit_overall: false, kind: nil, **rest) = super
@@ -49,14 +47,14 @@ module Graver
 
         def check(reading)
           if SHARES.key?(reading.unit) != (reading.method == "percent")
-            refuse("unit", "unit_for_method", Texts.say("faults.share_units"))
+            refuse("unit", "unit_for_method", Texts.t("faults.share_units"))
           elsif reading.method == "percent" && reading.part != "pad"
-            refuse("method", "method_for_part", Texts.say("faults.no_share", part: reading.part))
+            refuse("method", "method_for_part", Texts.t("faults.no_share", part: reading.part))
           elsif !@rules.method?(reading.method, reading.part)
             refuse(
               "method",
               "method_for_part",
-              Texts.say("faults.method_for_part", part: reading.part, method: reading.method)
+              Texts.t("faults.method_for_part", part: reading.part, method: reading.method)
             )
           end
         end
@@ -83,7 +81,7 @@ module Graver
           plate, plate_u, assumed = plate(reading, part)
           lower = to_mm(reading.value.value, reading.unit)
           upper = reading.upper ? to_mm(reading.upper.value, reading.unit) : lower + @rules.gauge_step_mm
-          refuse("upper", "gauge_order", Texts.say("faults.gauge_order")) if upper <= lower
+          refuse("upper", "gauge_order", Texts.t("faults.gauge_order")) if upper <= lower
           assumed += ["gauge_step"] unless reading.upper
           edge = TypeB.combined(method_uncertainty_mm(reading), plate_u)
           Thickness.interval(
@@ -98,7 +96,7 @@ module Graver
 
         def percent(reading, part)
           share = (reading.value.value * SHARES.fetch(reading.unit)).to_f
-          refuse("value", "out_of_range", Texts.say("faults.share_between", value: share)) unless share.between?(0, 100)
+          refuse("value", "out_of_range", Texts.t("faults.share_between", value: share)) unless share.between?(0, 100)
           typical = @rules.typical_new(part.kind)
           new_mm = part.new_mm || typical.fetch(:mm)
           by_eye = @rules.percent_standard_uncertainty / 100.0 * new_mm
@@ -137,14 +135,14 @@ module Graver
           refuse(
             "value",
             "out_of_range",
-            Texts.say("faults.thickness_between", value: value_mm, part: reading.part, least:, most:)
+            Texts.t("faults.thickness_between", value: value_mm, part: reading.part, least:, most:)
           )
         end
 
         def to_mm(value, unit)
           return Quantity::LENGTH.to_base(value, unit) if Quantity::LENGTH.include?(unit)
 
-          refuse("unit", "unknown_unit", Texts.say("faults.thickness_unit", choices: Quantity::LENGTH.units, unit:))
+          refuse("unit", "unknown_unit", Texts.t("faults.thickness_unit", choices: Quantity::LENGTH.units, unit:))
         end
 
         # What all readings by this eye or gauge have in common that day.

@@ -7,8 +7,9 @@ module Graver
       module Approaches
         module_function
 
-        # approaches: { kind => { "default", "where", "unless", ... } } of knowledge/rules/schools.yml; chosen: { kind
-        # => option }; configuration as in Conditions.met?, with "work" -> ["bed_in.maker", ...] as the steps name them
+        # approaches: { kind => { "default", "where", "unless", ... } } of knowledge/rules/approaches.yml; chosen: {
+        # kind => option }; configuration as in Conditions.met?, with "work" -> ["bed_in.maker", ...] as the steps name
+        # them
         def call(approaches, chosen, configuration)
           approaches.map do |kind, approach|
             # what was chosen of an earlier version may be gone
@@ -17,11 +18,11 @@ module Graver
           end
         end
 
-        # configuration with the approaches that hold, as "schools", and what they mean added to its "work"
+        # configuration with the approaches that hold, as "approaches", and what they mean added to its "work"
         def applied(approaches, chosen, configuration)
           held = call(approaches, chosen, configuration)
           means = held.flat_map { |each| approaches.dig(*each.split(".", 2).insert(1, "options"))["means"] || [] }
-          { **configuration, "schools" => held, "work" => configuration.fetch("work") | means }
+          { **configuration, "approaches" => held, "work" => configuration.fetch("work") | means }
         end
 
         def here?(approach, configuration)

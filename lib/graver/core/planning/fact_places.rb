@@ -15,7 +15,7 @@ module Graver
           @places = {}.compare_by_identity
         end
 
-        # Placed -> Places
+        # PlannedStep -> Places
         def of(placed)
           @places[placed] ||= Places.new(
             requires: places(placed.step.requires, placed),

@@ -21,15 +21,16 @@ module Graver
             **wanted,
             **kept,
             "work" => wanted.fetch("work") | work,
-            "schools" => schools(wanted.fetch("schools", []), planned.fetch("schools", []), keeps.flat_map(&:schools))
+            "approaches" =>
+              approaches(wanted.fetch("approaches", []), planned.fetch("approaches", []), keeps.flat_map(&:approaches))
           }
         end
 
         private
 
-        def schools(wanted, planned, kinds)
-          kept = planned.select { |school| kinds.include?(school.split(".").first) }
-          wanted.reject { |school| kept.any? { |each| each.split(".").first == school.split(".").first } } + kept
+        def approaches(wanted, planned, kinds)
+          kept = planned.select { |approach| kinds.include?(approach.split(".").first) }
+          wanted.reject { |approach| kept.any? { |each| each.split(".").first == approach.split(".").first } } + kept
         end
       end
     end

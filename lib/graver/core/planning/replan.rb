@@ -6,7 +6,7 @@ module Graver
       # Plans a job that has begun anew, from the state of the brake to a roadworthy one. Whatever is wanted now, the
       # steps that put together what is apart stay; what was undone again is done again.
       class Replan
-        # lifts: [Lift]; placed: [Placed] in order, those done too; done: keys of those that still count
+        # lifts: [Lift]; placed: [PlannedStep] in order, those done too; done: keys of those that still count
         Result = Value.define(:lifts, :placed, :done)
 
         # What can't be planned from here. placed: the step that can't be done; kind: "requires", "forbids" or "apart";

@@ -7,8 +7,8 @@ module Graver
       # a step is added that gives it, one that was undone since is done again, one whose moment has passed is done in
       # another way or left out. At the end nothing may be apart.
       class ReplanWalk
-        # placed: [Placed] of everything that may be needed, in order; held: [place]; apart: callable (place) -> must it
-        # not hold at the end?
+        # placed: [PlannedStep] of everything that may be needed, in order; held: [place]; apart: callable (place) ->
+        # must it not hold at the end?
         def initialize(procedure, lifts, placed, held, apart:)
           @procedure = procedure
           @places = FactPlaces.new(procedure, lifts)
@@ -20,8 +20,8 @@ module Graver
           @late = {}
         end
 
-        # asked: keys of the steps that are wanted; done: keys of those done -> [[Placed], [key]] of those that are left
-        # and those done, in order. Raises Replan::Impossible.
+        # asked: keys of the steps that are wanted; done: keys of those done -> [[PlannedStep], [key]] of those that are
+        # left and those done, in order. Raises Replan::Impossible.
         def call(asked, done)
           @done = @rank.keys & done
           @chosen = (asked & @rank.keys).to_h { |key| [key, true] }
@@ -114,7 +114,7 @@ module Graver
 
         # A step whose moment has passed, and that nothing waits for.
         def moot(placed)
-          return if placed.step.gate || left.any? { |each| of(each).requires.intersect?(of(placed).gives) }
+          return if placed.step.mandatory || left.any? { |each| of(each).requires.intersect?(of(placed).gives) }
 
           @chosen.delete(placed.key)
           true

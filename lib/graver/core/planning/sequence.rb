@@ -18,16 +18,16 @@ module Graver
           end
         end
 
-        def initialize(procedure, sayings = Sayings.new)
+        def initialize(procedure, option_texts = OptionTexts.new)
           @procedure = procedure
-          @sayings = sayings
+          @option_texts = option_texts
           @rank = procedure.stages.each_with_index.to_h { |stage, at| [stage.id, at] }
         end
 
         # The step in the words of a corner's approaches.
-        def tell(step, corner) = @sayings.tell(step, corner.configuration.fetch("schools", []))
+        def tell(step, corner) = @option_texts.tell(step, corner.configuration.fetch("approaches", []))
 
-        # [Lift]; restoring: with the steps that only put right what a changed plan left undone -> [Placed]
+        # [Lift]; restoring: with the steps that only put right what a changed plan left undone -> [PlannedStep]
         def call(lifts, restoring: false)
           all(lifts).reject { |placed| placed.step.restores && !restoring }
         end
@@ -117,14 +117,14 @@ module Graver
         def at_corner(stage, corner, lift)
           by_stage[stage]
             .select { |step| step.applies?(corner.configuration) }
-            .map { |step| Placed.new(step: tell(step, corner), lift:, axle: corner.axle, side: corner.side) }
+            .map { |step| PlannedStep.new(step: tell(step, corner), lift:, axle: corner.axle, side: corner.side) }
         end
 
         # A shared step is there when any corner asks for it, and is told as the first of them does.
         def shared(stage, corners, lift)
           by_stage[stage].filter_map do |step|
             corner = corners.find { |each| step.applies?(each.configuration) }
-            Placed.new(step: tell(step, corner), lift:, axle: nil, side: nil) if corner
+            PlannedStep.new(step: tell(step, corner), lift:, axle: nil, side: nil) if corner
           end
         end
       end

@@ -6,12 +6,12 @@ module Graver
       # One step of a job. late: how it is done where it is only asked for when what it forbids is there already, or
       # nil. `needs` are ids of steps that come first where they apply. Facts: what the step requires and forbids when
       # it begins, gives and takes away when it is done. `conditions` and `exceptions` limit where it applies. counts:
-      # StepCount of what is counted there, or nil; timer: StepTimer, or nil; asks: StepQuestion, or nil; reads: what
-      # is measured there; shows: ids of steps whose photos are looked at again there; tells: what is on file that the
-      # step goes by; acts: what a diagnostic unit does there, or nil; movement: what it is one movement with, where
-      # that stands beside it. `fasteners` are undone here, `tighten` are tightened to torque here. `does` are hazards.
-      # A gate can never be left out; one that `kills` can never be answered by "I did it otherwise" either. One that
-      # `restores` is only in a plan that was changed while the brake was apart.
+      # StepCount of what is counted there, or nil; timer: StepTimer, or nil; asks: StepQuestion, or nil; reads: what is
+      # measured there; shows: ids of steps whose photos are looked at again there; tells: what is on file that the step
+      # goes by; acts: what a diagnostic unit does there, or nil; step_group: what it is one movement with, where that
+      # stands beside it. `fasteners` are undone here, `tighten` are tightened to torque here. `does` are hazards. A
+      # mandatory step can never be left out; one that is `safety_critical` can never be answered by "I did it
+      # otherwise" either. One that `restores` is only in a plan that was changed while the brake was apart.
       Step =
         Value.define(
           :id,
@@ -19,7 +19,7 @@ module Graver
           :text,
           :late,
           :why,
-          :movement,
+          :step_group,
           :counts,
           :timer,
           :acts,
@@ -39,8 +39,8 @@ module Graver
           :tools,
           :consumables,
           :cautions,
-          :gate,
-          :kills,
+          :mandatory,
+          :safety_critical,
           :restores,
           :does
         ) do
@@ -55,7 +55,7 @@ module Graver
             new(
               **members.to_h { |member| [member, nil] },
               **self::LISTS.to_h { |list| [list, []] },
-              **%i[gate kills restores].to_h { |flag| [flag, false] },
+              **%i[mandatory safety_critical restores].to_h { |flag| [flag, false] },
               conditions: {
               },
               exceptions: {
@@ -67,7 +67,7 @@ module Graver
           end
 
           # The step as it is done after its usual moment has passed.
-          def made_late = with(text: late, forbids: [], movement: nil)
+          def made_late = with(text: late, forbids: [], step_group: nil)
           def late? = !late.nil? && text == late
 
           # configuration as in Conditions.met?

@@ -6,9 +6,8 @@ module Graver
       # Every fastener a job tightens, with its count, its torque in both units, its further angle and what is doubtful.
       class TorqueCard
         # torque: Torque or nil when not known; angle_degrees: of a second stage or nil; doubt as in Torque#doubt;
-        # hearsay: the value's source is no source for a torque; star: nut numbers or nil; undone: loosened in this
-        # job, not only
-        # checked
+        # hearsay: the value's source is no source for a torque; star: nut numbers or nil; undone: loosened in this job,
+        # not only checked
         Line =
           Value.define(
             :axle,
@@ -48,7 +47,7 @@ module Graver
 
         ONCE = %w[once with_pads].freeze
 
-        # placed: [Placed] that concern the axle; setup: Lifts::Setup; fasteners: knowledge entries by id;
+        # placed: [PlannedStep] that concern the axle; setup: Lifts::Setup; fasteners: knowledge entries by id;
         # data: { key => { value:, unit:, source:, number:, torque:, rivals: } } -> [Line]
         def call(placed, setup, fasteners:, data:)
           ids = placed.flat_map { |each| each.step.tighten }.uniq.map { |id| fasteners.fetch(id) }
@@ -69,7 +68,7 @@ module Graver
           torque = known&.fetch(:torque)
           value = ->(key) { data.dig("#{id}.#{key}", :value) }
           plausible = fastener.plausible_newton_metres
-          doubts = {
+          flags = {
             source: known&.fetch(:source),
             doubt: torque&.doubt(*plausible),
             hearsay: HEARSAY.include?(known&.fetch(:source)),
@@ -94,7 +93,7 @@ module Graver
             label: value["name"] || fastener.label,
             count: count(fastener, setup, data),
             torque:,
-            **doubts,
+            **flags,
             **said,
             angle_degrees: data.dig("#{id}.angle", :number)&.value&.to_f,
             star: star(fastener, data),

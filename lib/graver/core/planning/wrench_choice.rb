@@ -8,10 +8,9 @@ module Graver
       #   setting without an extension: the target, rounded to the wrench's graduation
       #   with a crow-foot or offset of E in line with the handle: T_set = T x L / (L + E), L being the wrench's length
       class WrenchChoice
-        # wrench: Wrench; setting: Float in its unit; reached: N·m at the fastener with that setting; off_share:
-        # reached against the target; tolerance_share; low, high: N·m between which it ends; overdue: calibration
-        # older than it should
-        # be, or never.
+        # wrench: Wrench; setting: Float in its unit; reached: N·m at the fastener with that setting; off_share: reached
+        # against the target; tolerance_share; low, high: N·m between which it ends; overdue: calibration older than it
+        # should be, or never.
         Setting = Value.define(:wrench, :setting, :reached, :off_share, :tolerance_share, :low, :high, :overdue)
         # None reaches: [least, most] N·m of a common wrench to borrow, or nil; near: Wrench that covers it only
         # outside its usable part.

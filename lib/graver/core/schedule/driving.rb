@@ -10,10 +10,8 @@ module Graver
       Driving =
         Value.define(:km_per_day, :log_sd, :days_observed, :season) do
           # points: [[Date, km], ...]; prior: { km_per_day:, log_sd:, weight_days:, floor_log_sd:, window_days:,
-          # season_from_days:, season_weight_days: }. The prior counts as `weight_days` of driving, so a short log
-          # leans on it and a long
-          # one does
-          # not; only the last `window_days` count, so that an old commute is forgotten.
+          # season_from_days:, season_weight_days: }. The prior counts as `weight_days` of driving, so a short log leans
+          # on it and a long one does not; only the last `window_days` count, so that an old commute is forgotten.
           def self.from(points, prior)
             recent = recent(points.sort, prior.fetch(:window_days))
             days = recent.empty? ? 0 : (recent.last[0] - recent.first[0]).to_i

@@ -44,12 +44,12 @@ module Graver
         # Distance on the odometer by a day, at the median driving.
         def km_by(date) = between(@middle, :day, :actual, [(date - as_of).to_i, 0].max.to_f)
 
-        # Life (km of the odometer) -> { 0.05 => days, ... }, the spread of the driving mixed in. Worked out once for
-        # each life: many screens ask for the same.
+        # RemainingLife (km of the odometer) -> { 0.05 => days, ... }, the spread of the driving mixed in. Worked out
+        # once for each life: many screens ask for the same.
         def days_until(life)
           @known[life] ||= begin
             earlier = 0.0
-            Wear::Life::PROBABILITIES
+            Wear::RemainingLife::PROBABILITIES
               .to_h { |probability| [probability, earlier = days_at(life, probability, earlier)] }
               .freeze
           end
@@ -57,7 +57,7 @@ module Graver
 
         # Days until the limit is passed with this chance, the spread of the driving mixed in.
         def days_at_chance(life, probability)
-          known = Wear::Life::PROBABILITIES.include?(probability)
+          known = Wear::RemainingLife::PROBABILITIES.include?(probability)
           known ? days_until(life).fetch(probability) : days_at(life, probability, 0.0)
         end
 

@@ -51,7 +51,7 @@ module Graver
           Judgement::RotorPlan.call(
             verdicts: [verdict, verdict],
             leaves: @grooved ? "cut" : nil,
-            school: "reuse",
+            approach: "reuse",
             machine_to_mm: @discard + MACHINE_TO_MM,
             discard_mm: @discard,
             wear_mm: nil,

@@ -3,8 +3,8 @@
 module Graver
   module Core
     module Training
-      # Five steps of a job in the only order that is safe. rules: { placed: [Planning::Placed] in working order, proof:
-      # Planning::Proof, said: callable (Placed) -> its words }
+      # Five steps of a job in the only order that is safe. rules: { placed: [Planning::PlannedStep] in working order,
+      # verifier: Planning::PlanVerifier, said: callable (PlannedStep) -> its words }
       class StepOrder < Drill
         COUNT = 5
         # The longest stretch of a job one of them may be apart from the next.
@@ -66,8 +66,8 @@ module Graver
         end
 
         def waits?(later, earlier)
-          proof = @rules.fetch(:proof)
-          proof.asks_for?(later, earlier) || (earlier.step.gate && proof.concerns?(earlier, later))
+          verifier = @rules.fetch(:verifier)
+          verifier.asks_for?(later, earlier) || (earlier.step.mandatory && verifier.concerns?(earlier, later))
         end
 
         # Why of those that say so, in order.

@@ -5,15 +5,15 @@ require "numo/narray"
 module Graver
   module Core
     module Wear
-      # Follows all components of an axle through everything logged, under many suppositions at once.
+      # Follows all components of an axle through everything logged, under many hypotheses at once.
       #
-      # On each stretch between services a supposition branches: nothing happened, the whole axle changed its rate, or
+      # On each stretch between services a hypothesis branches: nothing happened, the whole axle changed its rate, or
       # one component did. At each service it branches again: read rightly, or everything read there is off by one
       # error. Those that tell the same story become one, and the weightiest are kept. Where the rate lies, how much it
-      # drifts and how large the readings' errors are, are suppositions from the start.
+      # drifts and how large the readings' errors are, are hypotheses from the start.
       class AxleFilter
         NUMBERS = Numo::DFloat::Math
-        # Suppositions kept from service to service, looked at for merging, after a branching, and between two readings.
+        # Hypotheses kept from service to service, looked at for merging, after a branching, and between two readings.
         KEPT = 40
         MERGED = 80
         BRANCHED = 100
@@ -34,13 +34,13 @@ module Graver
           @on = {}
           @hypotheses = FirstHypotheses.new(prior, @components, BRANCHED).call(history.axle, history.kin)
           @km = nil
-          Moments.call(history).each { |moment| pass(moment) }
-          travel(@history.as_of_km)
+          LogEpochs.call(history).each { |epoch| process_epoch(epoch) }
+          predict(@history.as_of_km)
           hypotheses.prune(KEPT)
         end
 
-        # { reading's mark => chance of being wrong }, over all suppositions
-        def doubts
+        # { reading's mark => chance of being wrong }, over all hypotheses
+        def wrong_chances
           weights = hypotheses.weights
           hypotheses.marks.transform_values { |chances| (chances * weights).sum }
         end
@@ -63,17 +63,17 @@ module Graver
         def who(component) = 2 + @components.index(component)
         def offset(component) = @prior.component_log_offset.fetch(component, 0.0)
 
-        def pass(moment)
-          travel(moment.km, moment.readings.select { |component, _| @on[component] && !moment.fits.key?(component) })
-          moment.freed.each { |component| free(component) if @on[component] }
-          put_on(moment.fits, moment.choices) if moment.fits.any?
-          read(moment) if moment.readings.any?
-          moment.said.each { |said| hypotheses.hear(said, @history.limit_mm, @on.keys) }
+        def process_epoch(epoch)
+          predict(epoch.km, epoch.readings.select { |component, _| @on[component] && !epoch.fits.key?(component) })
+          epoch.freed.each { |component| free(component) if @on[component] }
+          put_on(epoch.fits, epoch.choices) if epoch.fits.any?
+          read(epoch) if epoch.readings.any?
+          epoch.said.each { |said| hypotheses.observe_claim(said, @history.limit_mm, @on.keys) }
         end
 
         # Wears everything that is on up to a place. What changed on the way changed early, half way or late. read: what
         # is read there, which decides what is worth following.
-        def travel(km, read = [])
+        def predict(km, read = [])
           from = @km || km
           @km = [from, km].max
           return if @km == from || @on.empty?
@@ -81,10 +81,11 @@ module Graver
           distance_km = @km - from
           changes = changes(read.any? ? MOMENTS : [0.5])
           chances, quiet = changes.chances(lives(distance_km), hypotheses.quiet)
-          promise = hypotheses.promise(changes, distance_km, read, @prior.increment_mm)
-          which = hypotheses.branch(NUMBERS.log(chances), BRANCHED, negligible: NEGLIGIBLE_CHANGE, quiet:, promise:)
+          lookahead_score = hypotheses.lookahead_score(changes, distance_km, read, @prior.increment_mm)
+          which =
+            hypotheses.branch(NUMBERS.log(chances), BRANCHED, negligible: NEGLIGIBLE_CHANGE, quiet:, lookahead_score:)
           hypotheses.tell(changes.kind(which))
-          before = changes.moment(which) * distance_km
+          before = changes.epoch(which) * distance_km
           hypotheses.drift(distance_km / 2)
           wear(before)
           hypotheses.note_change(changes.who(which), before + from)
@@ -93,9 +94,9 @@ module Graver
           hypotheses.drift(distance_km / 2)
         end
 
-        def changes(moments) = ChangeTable.of(@prior, @components, @on.keys, moments)
+        def changes(epochs) = ChangeTable.of(@prior, @components, @on.keys, epochs)
 
-        # Shares of a life of a usual set worn over a distance, per supposition.
+        # Shares of a life of a usual set worn over a distance, per hypothesis.
         def lives(distance_km)
           mask = on
           (hypotheses.expected_rates * mask[true, :new]).sum(axis: 0) * (distance_km / (mask.sum * @prior.life_mm))
@@ -156,8 +157,8 @@ module Graver
         end
 
         # What was read that day by one eye or one gauge shares an error: each such group is taken in by itself.
-        def read(moment)
-          moment
+        def read(epoch)
+          epoch
             .readings
             .group_by { |_, observation| observation.thickness.group }
             .each_value do |readings|
@@ -199,7 +200,7 @@ module Graver
           shared = readings.sum { |_, observation| observation.thickness.shared_mm**2 } / readings.length
           hypotheses.share_error(Math.sqrt(shared))
           hypotheses.tell(Numo::DFloat.cast(which))
-          hypotheses.suppose_off(Numo::DFloat.cast(which.gt(0)))
+          hypotheses.mark_biased_service(Numo::DFloat.cast(which.gt(0)))
         end
 
         def plate?(readings)

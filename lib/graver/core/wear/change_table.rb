@@ -5,12 +5,12 @@ require "numo/narray"
 module Graver
   module Core
     module Wear
-      # What may happen on a stretch between two services, and what each does to the unknowns of a supposition: nothing;
+      # What may happen on a stretch between two services, and what each does to the unknowns of a hypothesis: nothing;
       # the whole axle changes its rate; one component does and its mate slows down, stops or goes on. Each early, half
       # way or late on the stretch.
       class ChangeTable
         # kind: which change, whenever it is (0: none)
-        Case = Struct.new(:per_life, :moment, :moves, :kind) { def who = moves.empty? ? 0 : moves.first.first + 1 }
+        Case = Struct.new(:per_life, :epoch, :moves, :kind) { def who = moves.empty? ? 0 : moves.first.first + 1 }
 
         MOST_KEPT = 8
         KEPT = {}.compare_by_identity
@@ -22,19 +22,19 @@ module Graver
           (KEPT[prior] ||= {})[which] ||= new(prior, *which)
         end
 
-        # components: ids, in the order of Hypotheses; on: those that wear; moments: shares of the stretch at which a
+        # components: ids, in the order of Hypotheses; on: those that wear; epochs: shares of the stretch at which a
         # change may fall
-        def initialize(prior, components, on, moments)
+        def initialize(prior, components, on, epochs)
           @prior = prior
           @components = components
-          @cases = cases(axle + corners(on), moments)
-          @per_life, @moments, @kinds, @who =
-            %i[per_life moment kind who].map { |name| Numo::DFloat.cast(@cases.map(&name)) }
+          @cases = cases(axle + corners(on), epochs)
+          @per_life, @epochs, @kinds, @who =
+            %i[per_life epoch kind who].map { |name| Numo::DFloat.cast(@cases.map(&name)) }
           @quietly = Numo::DFloat.cast(@cases.map { |kase| kase.per_life * rarely(kase.who) })
           @shift, @variance = [1, 2].map { |at| table(at) }
         end
 
-        # The chance of each case, and that of a quiet axle where it is the case: [case, supposition] both.
+        # The chance of each case, and that of a quiet axle where it is the case: [case, hypothesis] both.
         # lives: shares of a life worn on the stretch; quiet: chance that things happen rarely on this axle.
         def chances(lives, quiet)
           rarely = chances_at(@quietly, lives) * quiet
@@ -48,9 +48,9 @@ module Graver
         # Whom it concerns: 0 nobody, 1 the axle, then each component.
         def who(which) = @who[which].dup
 
-        # Per supposition, of the case it is in: when it happens, and what it does to the unknown of each row (the base,
+        # Per hypothesis, of the case it is in: when it happens, and what it does to the unknown of each row (the base,
         # then each component's deviation).
-        def moment(which) = @moments[which].dup
+        def epoch(which) = @epochs[which].dup
         def shift(which) = @shift[true, which].dup
         def variance(which) = @variance[true, which].dup
 
@@ -59,8 +59,8 @@ module Graver
         def felt(rows)
           (@felt ||= {})[rows] ||= begin
             shift, variance = [@shift, @variance].map { |table| table[rows, true] + table[0, true] }
-            after = 1 - @moments
-            [(Numo::DFloat::Math.exp(shift + (0.5 * variance)) * after) + @moments, variance * after]
+            after = 1 - @epochs
+            [(Numo::DFloat::Math.exp(shift + (0.5 * variance)) * after) + @epochs, variance * after]
           end
         end
 
@@ -85,17 +85,17 @@ module Graver
             .product(@prior.seizures)
             .map do |component, how|
               moves = [[row(component), how[:log_mean], how[:log_sd]**2]]
-              other = Mates.of(component, @components)
+              other = OppositePad.of(component, @components)
               moves << [row(other), how[:mate_log_mean], how[:mate_log_sd]**2] if other
               [how[:per_life] * @prior.seizure_weights.fetch(component, 0.0), moves]
             end
         end
 
-        # Nothing, then each change at each moment.
-        def cases(changes, moments)
+        # Nothing, then each change at each epoch.
+        def cases(changes, epochs)
           each =
             changes.each_with_index.flat_map do |(per_life, moves), number|
-              moments.map { |at| Case.new(per_life / moments.length, at, moves, number + 1) }
+              epochs.map { |at| Case.new(per_life / epochs.length, at, moves, number + 1) }
             end
           [Case.new(0.0, 0.5, [], 0), *each]
         end

@@ -4,7 +4,7 @@ module Graver
   module Core
     module Wear
       # What is believed of an axle before anything of it was read: every part of the prior's spread, with every
-      # supposition of drift and errors, even or with one component odd from new.
+      # hypothesis of drift and errors, even or with one component odd from new.
       class FirstHypotheses
         # Middles of the prior's parts, in its standard deviations, and what is left of the spread within each.
         PARTS = [-2.4, -1.8, -1.2, -0.6, 0.0, 0.6, 1.2, 1.8, 2.4].freeze
@@ -18,14 +18,14 @@ module Graver
         STARTS = {}.compare_by_identity
         private_constant :STARTS, :Cell
 
-        # Prior; ids of the components; the most suppositions kept
+        # Prior; ids of the components; the most hypotheses kept
         def initialize(prior, components, most)
           @prior = prior
           @components = components
           @most = most
         end
 
-        # axle: its name; kin: [Pace] of the vehicle's other axles -> Hypotheses
+        # axle: its name; kin: [WearRate] of the vehicle's other axles -> Hypotheses
         def call(axle, kin)
           STARTS.shift if STARTS.length > MOST_STARTS
           ((STARTS[@prior] ||= {})[@components] ||= first).dup.tap do |hypotheses|
@@ -58,7 +58,7 @@ module Graver
               .product(kinds, [nil, *@components])
               .map do |part, (kind, share), odd|
                 told = kind.dup
-                told.story += 100 * who(odd) if odd
+                told.history_hash += 100 * who(odd) if odd
                 Cell.new(part, told, share, odd)
               end
           Hypotheses
@@ -78,7 +78,7 @@ module Graver
           combined.each_with_index.map do |(drift, error), at|
             [
               Hypotheses::Kind.new(
-                story: at,
+                history_hash: at,
                 drift_sd: drift[:log_sd],
                 drift_km: drift[:km],
                 error: error[:times],

@@ -8,13 +8,13 @@ module Graver
       #   Forecast.call(history, prior) -> Result, or nil when there is nothing to start from (no set known)
       #
       # Result: `first` and `components` (by id) are Lives; `now` has each component's { mean_mm:, sd_mm: }; `rates`
-      # each one's 10, 50 and 90 % wear rate in mm per 1,000 km; `doubted` the readings more likely wrong than right,
-      # [{ ref:, chance: }]; `changed` whose rate changed last, { component or :axle => { chance:, since_km: } };
-      # `quiet` how likely it is that sudden changes are rare on this axle; `observed` counts the readings of the set
-      # that is on, `readings` with them the parts whose thickness was known as they went on; `unread` names the
-      # components of that set which nobody has read since the others were; `unobserved` those
-      # without a reading of their own; `read_first` is the Life of the first of the others, nil where there is none;
-      # `futures` is what the lives were read off, for what-if and what to measure next.
+      # each one's 10, 50 and 90 % wear rate in mm per 1,000 km; `doubted` the readings more likely wrong than right, [{
+      # ref:, chance: }]; `changed` whose rate changed last, { component or :axle => { chance:, since_km: } }; `quiet`
+      # how likely it is that sudden changes are rare on this axle; `observed` counts the readings of the set that is
+      # on, `readings` with them the parts whose thickness was known as they went on; `unread` names the components of
+      # that set which nobody has read since the others were; `unobserved` those without a reading of their own;
+      # `read_first` is the RemainingLife of the first of the others, nil where there is none; `futures` is what the
+      # lives were read off, for what-if and what to measure next.
       class Forecast
         Result =
           Value.define(
@@ -46,7 +46,7 @@ module Graver
             end
 
             # Another limit, other rates or other parts (LifeSimulation#supposing), in usual km.
-            def supposing(**suppositions) = Forecast.read_off(futures.supposing(**suppositions), self)
+            def supposing(**hypotheses) = Forecast.read_off(futures.supposing(**hypotheses), self)
           end
 
         # Lives, thicknesses and rates as the futures have them; the rest as given.
@@ -56,9 +56,9 @@ module Graver
           given.with(
             futures:,
             limit_mm: futures.limit_mm,
-            first: Life.of(futures.first_km),
-            read_first: read.empty? ? nil : Life.of(futures.first_km(read)),
-            components: each.to_h { |component, _| [component, Life.of(futures.life_km(component))] },
+            first: RemainingLife.of(futures.first_km),
+            read_first: read.empty? ? nil : RemainingLife.of(futures.first_km(read)),
+            components: each.to_h { |component, _| [component, RemainingLife.of(futures.life_km(component))] },
             now: each.to_h { |component, at| [component, futures.now(at)] },
             rates: each.to_h { |component, at| [component, futures.rates(at)] }
           )
@@ -119,7 +119,7 @@ module Graver
             current.flat_map do |component, fitting|
               fitting.observations.map { |observation| [component, observation] }
             end
-          chances = @filter.doubts
+          chances = @filter.wrong_chances
           newest.filter_map do |key|
             chance = chances.fetch(key, 0.0)
             { ref: key.last.ref, chance: } if chance > DOUBT_FROM

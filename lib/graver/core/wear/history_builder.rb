@@ -5,9 +5,8 @@ module Graver
     module Wear
       # Puts an axle's log entries in order: which readings belong to which set, and how thick each set was when new.
       class HistoryBuilder
-        # Readings of the set that is on, of each earlier one, and sets, that are followed: the newest half of so
-        # many, and as many spread over what was read before. No owner reads as often; a log made by machine must not
-        # stop the
+        # Readings of the set that is on, of each earlier one, and sets, that are followed: the newest half of so many,
+        # and as many spread over what was read before. No owner reads as often; a log made by machine must not stop the
         # forecast.
         MOST_OBSERVATIONS = 24
         MOST_OF_EARLIER = 8
@@ -21,9 +20,9 @@ module Graver
           @new_parts = new_parts
         end
 
-        # entries of one part, PartSpecification, odometer in km; said: [Hearsay] of the pads, kin: [Pace] -> History.
-        # Entries may come in any order; those of one day and odometer keep theirs (old pads read, then new ones
-        # fitted).
+        # entries of one part, PartSpecification, odometer in km; said: [Hearsay] of the pads, kin: [WearRate] ->
+        # History. Entries may come in any order; those of one day and odometer keep theirs (old pads read, then new
+        # ones fitted).
         def call(entries, specification, as_of_km:, said: [], kin: [])
           ordered = in_order(entries.select { |entry| entry.part == specification.part })
           fittings =

@@ -5,20 +5,17 @@ require "numo/narray"
 module Graver
   module Core
     module Wear
-      # A bank of suppositions about one axle, each a normal distribution over the same unknowns, with a weight.
+      # A bank of hypotheses about one axle, each a normal distribution over the same unknowns, with a weight.
       #
-      # The unknowns: `base` (logarithm of the axle's lasting wear rate, mm per km), `drift` (how it differs just
-      # now), `bias` (a common error of everything read at one service), and for each component its `deviation`
-      # (logarithm) and
-      # thickness in mm.
-      # All suppositions are carried at once, as arrays: means [unknown, supposition], covariances [unknown, unknown,
-      # supposition].
+      # The unknowns: `base` (logarithm of the axle's lasting wear rate, mm per km), `drift` (how it differs just now),
+      # `bias` (a common error of everything read at one service), and for each component its `deviation` (logarithm)
+      # and thickness in mm. All hypotheses are carried at once, as arrays: means [unknown, hypothesis], covariances
+      # [unknown, unknown, hypothesis].
       #
       # Thickness falls by distance x exp(base + drift + deviation): mean, variance and covariances of that are exact
       # for normal logarithms. Readings are taken in one after the other; whatever distribution of the read quantity
-      # results is
-      # reduced to its mean and variance and carried over to the other unknowns by regression (assumed-density
-      # filtering).
+      # results is reduced to its mean and variance and carried over to the other unknowns by regression
+      # (assumed-density filtering).
       class Hypotheses
         include Wearing
         include Reading
@@ -35,22 +32,33 @@ module Graver
         ROOT_TWO = Math.sqrt(2)
         # Logarithms of rates are normal; beyond this spread the exponential of one says nothing more.
         MOST_LOG_VARIANCE = 2.0
-        # Copying the arrays costs as much as carrying some suppositions on that hardly count.
+        # Copying the arrays costs as much as carrying some hypotheses on that hardly count.
         WORTH_SHRINKING = 0.75
 
-        # What a supposition takes for granted: spread and distance of the drift, and how many times as large as usual
-        # the readings' errors are. story: a number for all that happened in it; off: 1 where the service at hand is
-        # read wrong in it; changed: whose rate changed last (ChangeTable#who), changed_km: and where; quiet: the
+        # What a hypothesis takes for granted: spread and distance of the drift, and how many times as large as usual
+        # the readings' errors are. history_hash: a number for all that happened in it; off: 1 where the service at hand
+        # is read wrong in it; changed: whose rate changed last (ChangeTable#who), changed_km: and where; quiet: the
         # chance that things happen rarely on this axle
-        Kind = Struct.new(:drift_sd, :drift_km, :error, :story, :off, :changed, :changed_km, :quiet, keyword_init: true)
+        Kind =
+          Struct.new(
+            :drift_sd,
+            :drift_km,
+            :error,
+            :history_hash,
+            :off,
+            :changed,
+            :changed_km,
+            :quiet,
+            keyword_init: true
+          )
         STORIES = 1_000_003.0
         # Means of the base no further apart than so many standard deviations are nearly the same.
         NEAR = 1.2
 
         attr_reader :components, :mean, :covariance, :log_weight
 
-        # means [unknown][supposition], variances likewise (independent at first), log weights, [Kind], one per
-        # supposition.
+        # means [unknown][hypothesis], variances likewise (independent at first), log weights, [Kind], one per
+        # hypothesis.
         def initialize(components, means, variances, log_weights, kinds)
           @components = components
           @mean = Numo::DFloat.cast(means)
@@ -63,7 +71,7 @@ module Graver
 
         ROWS = Kind.members.each_with_index.to_h.freeze
         private_constant :ROWS
-        # A view: what is done to it in place is done to the suppositions.
+        # A view: what is done to it in place is done to the hypotheses.
         ROWS.each { |name, row| define_method(name) { @kinds[row, true] } }
 
         def size = 3 + (2 * components.length)
@@ -77,7 +85,7 @@ module Graver
           raised / raised.sum
         end
 
-        # Keeps the chosen suppositions, in the order given; an index given twice makes a copy.
+        # Keeps the chosen hypotheses, in the order given; an index given twice makes a copy.
         def select(indexes)
           at = Numo::Int32.cast(indexes)
           @mean = @mean[true, at].dup
@@ -97,7 +105,7 @@ module Graver
         end
 
         # What happened to each, as a number: those with the same one may become one.
-        def tell(chapter) = set(:story, ((story * 61) + chapter) % STORIES)
+        def tell(chapter) = set(:history_hash, ((history_hash * 61) + chapter) % STORIES)
 
         # Whose rate changed, and where on the odometer (0: nobody's).
         def note_change(who, km)
@@ -109,14 +117,14 @@ module Graver
         # What is new, or was made free, wears as it does.
         def forget_changes(whose) = whose.each { |who| changed[changed.eq(who)] = 0.0 }
 
-        def suppose_off(which) = set(:off, which)
+        def mark_biased_service(which) = set(:off, which)
 
-        # Each supposition becomes several: log_chances [case, supposition] (or a number for all of a case). The
+        # Each hypothesis becomes several: log_chances [case, hypothesis] (or a number for all of a case). The
         # weightiest are kept, counted with what they promise. quiet: that chance in each case. -> the number of the
-        # case, per supposition.
-        def branch(log_chances, most, negligible: 1e-5, quiet: nil, promise: 0.0)
+        # case, per hypothesis.
+        def branch(log_chances, most, negligible: 1e-5, quiet: nil, lookahead_score: 0.0)
           weights = log_weight[:new, true] + table_of(log_chances)
-          keep = weightiest((weights + promise).flatten, most, negligible)
+          keep = weightiest((weights + lookahead_score).flatten, most, negligible)
           cases = keep / length
           kept = weights.flatten[keep].dup
           select(keep % length)
@@ -125,7 +133,7 @@ module Graver
           cases
         end
 
-        # Remembers, per supposition, the chance that something is so (a reading is wrong); follows copies and pruning.
+        # Remembers, per hypothesis, the chance that something is so (a reading is wrong); follows copies and pruning.
         def mark(key, chances)
           @keys << key
           @told = @told ? @told.concatenate(chances[:new, true], axis: 0) : chances[:new, true].dup
@@ -167,7 +175,7 @@ module Graver
           recall(DRIFT, kept, (drift_sd**2) * (1 - (kept**2)))
         end
 
-        # What happened to some: shifts and variances [row, supposition] of the base and of each deviation.
+        # What happened to some: shifts and variances [row, hypothesis] of the base and of each deviation.
         def move(shifts, variances)
           [@mean, variances_known].zip([shifts, variances]) do |known, more|
             known[BASE, true].inplace.+(more[0, true])
@@ -196,7 +204,7 @@ module Graver
 
         def set(name, values) = @kinds[ROWS.fetch(name), true] = values
 
-        # Views of the covariances' diagonal: [unknown, supposition], and of one unknown.
+        # Views of the covariances' diagonal: [unknown, hypothesis], and of one unknown.
         def variances_known = @covariance.diagonal([0, 1]).transpose
         def variance_of(unknown) = @covariance[unknown, unknown, true]
 

@@ -38,12 +38,12 @@ module Graver
         end
 
         def read(quantity)
-          raise DeviceFailed, Texts.say("devices.not_connected", device: label) unless connected?
-          raise DeviceFailed, Texts.say("devices.does_not_send", device: label) unless quantities.include?(quantity)
+          raise DeviceFailed, Texts.t("devices.not_connected", device: label) unless connected?
+          raise DeviceFailed, Texts.t("devices.does_not_send", device: label) unless quantities.include?(quantity)
 
           if @random.rand * 100 < knob("drops")
             disconnect
-            raise DeviceFailed, Texts.say("devices.dropped", device: label)
+            raise DeviceFailed, Texts.t("devices.dropped", device: label)
           end
           sample(quantity)
         end
@@ -55,19 +55,19 @@ module Graver
         def fault(id, value)
           setting = @settings[id] or
             return(
-              InvalidEntry::Fault.new(
+              InvalidEntry::FieldError.new(
                 field: "settings.#{id}",
                 code: "unknown_setting",
-                message: Texts.say("faults.unknown_setting")
+                message: Texts.t("faults.unknown_setting")
               )
             )
           return if value.is_a?(Numeric) && value.between?(setting.least, setting.most)
 
-          InvalidEntry::Fault.new(
+          InvalidEntry::FieldError.new(
             field: "settings.#{id}",
             code: "out_of_range",
             message:
-              Texts.say(
+              Texts.t(
                 "faults.labelled_between",
                 label: setting.label,
                 least: setting.least,

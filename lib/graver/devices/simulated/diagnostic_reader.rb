@@ -4,8 +4,7 @@ module Graver
   module Devices
     module Simulated
       # A reader at the diagnostic socket: the odometer as the instrument cluster has it, and the fluid level as its
-      # sensor
-      # sees it, in eighths between MIN and MAX.
+      # sensor sees it, in eighths between MIN and MAX.
       class DiagnosticReader < Adjustable
         LEVEL_STEPS = 8
         # Seconds until the end is announced: motors fall silent well before.
@@ -42,8 +41,8 @@ module Graver
         def actions = SECONDS.keys
 
         def act(action)
-          raise DeviceFailed, Texts.say("devices.not_connected", device: label) unless connected?
-          raise DeviceFailed, Texts.say("devices.does_nothing", device: label) unless SECONDS.key?(action)
+          raise DeviceFailed, Texts.t("devices.not_connected", device: label) unless connected?
+          raise DeviceFailed, Texts.t("devices.does_nothing", device: label) unless SECONDS.key?(action)
 
           refuse(action)
           Done.new(action:, seconds: @random.rand(SECONDS.fetch(action)), simulated: true)
@@ -53,11 +52,11 @@ module Graver
 
         def refuse(action)
           volts = knob("volts")
-          raise DeviceFailed, Texts.say("devices.low_battery", volts: format("%.1f", volts)) if volts < LEAST_VOLTS
-          raise DeviceFailed, Texts.say("devices.door") if @random.rand * 100 < knob("door")
+          raise DeviceFailed, Texts.t("devices.low_battery", volts: format("%.1f", volts)) if volts < LEAST_VOLTS
+          raise DeviceFailed, Texts.t("devices.door") if @random.rand * 100 < knob("door")
           return unless @random.rand * 100 < knob("refuses")
 
-          raise DeviceFailed, Texts.say(action.start_with?("brake") ? "devices.brake_refused" : "devices.refused")
+          raise DeviceFailed, Texts.t(action.start_with?("brake") ? "devices.brake_refused" : "devices.refused")
         end
 
         def sample(quantity)

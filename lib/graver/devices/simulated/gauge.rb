@@ -4,8 +4,7 @@ module Graver
   module Devices
     module Simulated
       # A digital caliper or micrometer with a send button: it shows what it touches, with noise, a zero that can be
-      # wrong
-      # and that creeps with every reading.
+      # wrong and that creeps with every reading.
       class Gauge < Adjustable
         attr_reader :method
 

@@ -5,9 +5,8 @@ require "zlib"
 module Graver
   module Devices
     module Simulated
-      # A counter that has everything, at made-up prices: the same question is answered the same way. One offer in
-      # three is
-      # the other variant of the same part, as it happens at real counters.
+      # A counter that has everything, at made-up prices: the same question is answered the same way. One offer in three
+      # is the other variant of the same part, as it happens at real counters.
       class PartsCounter < Devices::PartsCounter
         # Price of one piece, from to, in whatever money the household counts.
         PRICES = {

@@ -11,7 +11,7 @@ module Graver
         end
 
         # Today's odometer is not known: it is carried on from the last one at the usual driving. ->
-        # Core::Wear::Outlook::Answer
+        # Core::Wear::AxleForecast::Answer
         def call(file, limit_mm: file.limit_mm)
           driving = @outlook.driving(file.odometer)
           last_date, last_km = file.odometer.max || [@context.today, 0.0]

@@ -12,16 +12,16 @@ module Graver
 
         # AxleRecords of the vehicle's other axles
         attr_accessor :siblings
-        attr_reader :floor, :vehicle, :axle, :data, :look_overs, :planned
+        attr_reader :floor, :vehicle, :axle, :data, :inspections, :planned
 
-        # data: { key => Storage::BrakeDatum }; look_overs: all of the vehicle, oldest first.
+        # data: { key => Storage::BrakeDatum }; inspections: all of the vehicle, oldest first.
         # planned: PlannedEvents::Planned of the vehicle.
         # sources: { key => [Storage::BrakeDatum] }, the newest of each source where they were not chosen among
-        def initialize(vehicle:, axle:, data:, look_overs:, household:, sources: {}, planned: PlannedEvents::NOTHING)
+        def initialize(vehicle:, axle:, data:, inspections:, household:, sources: {}, planned: PlannedEvents::NOTHING)
           @vehicle = vehicle
           @axle = axle
           @data = data
-          @look_overs = look_overs
+          @inspections = inspections
           @household = household
           @knowledge = household.knowledge
           @instruments = household.instruments
@@ -73,10 +73,10 @@ module Graver
         # Where that limit comes from, in words.
         def limit_from
           if [length_mm("pad.discard_thickness"), overall_limit_mm].compact.max == limit_mm
-            return Texts.say("findings.limit_maker")
+            return Texts.t("findings.limit_maker")
           end
 
-          Texts.say(length_mm("pad.service_limit") ? "findings.limit_own" : "findings.limit_approach")
+          Texts.t(length_mm("pad.service_limit") ? "findings.limit_own" : "findings.limit_approach")
         end
 
         def positions = axle.sides.product(%w[inner outer]).map { |pair| pair.join("_") }
@@ -106,9 +106,9 @@ module Graver
 
         # Of its log, what counts: [Core::Wear::Entry].
         def entries = usable.entries
-        # What else speaks for its pads, until a day (Core::Wear::Outlook#call).
+        # What else speaks for its pads, until a day (Core::Wear::AxleForecast#call).
         def beside(until_day: nil)
-          known = until_day ? look_overs.select { |look_over| look_over.date <= until_day } : look_overs
+          known = until_day ? inspections.select { |inspection| inspection.date <= until_day } : inspections
           others =
             siblings.map do |record|
               [
@@ -128,12 +128,14 @@ module Graver
           data = @data.merge(changes).compact
           self
             .class
-            .new(vehicle:, axle:, data:, look_overs:, household: @household, sources:, planned:)
+            .new(vehicle:, axle:, data:, inspections:, household: @household, sources:, planned:)
             .tap { |other| other.siblings = siblings }
         end
 
         # Units this vehicle has been read in.
-        def units_used = @units_used ||= look_overs.flat_map { |look_over| look_over.readings.filter_map(&:unit) }.uniq
+        def units_used
+          @units_used ||= inspections.flat_map { |inspection| inspection.readings.filter_map(&:unit) }.uniq
+        end
 
         # Entries of a position in its sets, oldest first: [[Entry, ...], ...]
         def sets(part, side, pad = nil)
@@ -143,9 +145,9 @@ module Graver
         # Those since the set that is on went on.
         def since_fit(...) = sets(...).last || []
 
-        # Every place read at a position in its newest look-over: [[ReadingRow], date], or nil. Runout and shoes too.
+        # Every place read at a position in its newest inspection: [[ReadingRow], date], or nil. Runout and shoes too.
         def newest_rows(...) = surveys(...).last
-        # The same of each look-over since the part went on, oldest first.
+        # The same of each inspection since the part went on, oldest first.
         def surveys(...) = Surveys.new(self, @knowledge).of(...)
 
         def reading_of(row) = LogEntries.reading(row, @instruments)
@@ -154,14 +156,14 @@ module Graver
         # Of several that day the thinnest, what was measured before what was guessed.
         def newest_reading(...) = newest_entry(...)&.reading
 
-        # The same as its row on file, with its look-over: [ReadingRow, LookOver] or nil.
+        # The same as its row on file, with its inspection: [ReadingRow, Inspection] or nil.
         def newest_row(...)
           entry = newest_entry(...) or return
-          look_over = look_overs.find { |each| each.readings.any? { |row| row.id == entry.ref } }
-          [look_over.readings.find { |row| row.id == entry.ref }, look_over]
+          inspection = inspections.find { |each| each.readings.any? { |row| row.id == entry.ref } }
+          [inspection.readings.find { |row| row.id == entry.ref }, inspection]
         end
 
-        def odometer = look_overs.map { |look_over| [look_over.date, look_over.odometer_km] }.uniq
+        def odometer = inspections.map { |inspection| [inspection.date, inspection.odometer_km] }.uniq
 
         # The maker's limit with plate, less the plate.
         def overall_limit_mm

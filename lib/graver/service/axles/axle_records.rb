@@ -27,40 +27,40 @@ module Graver
         private
 
         def fetch(vehicles)
-          look_overs = @context.store.look_overs.of_vehicles(vehicles.map(&:id))
+          inspections = @context.store.inspections.of_vehicles(vehicles.map(&:id))
           data = @context.store.brake_data.current_of(vehicles.flat_map { |vehicle| vehicle.axles.map(&:id) })
           @sources = @context.store.brake_data.by_source_of(vehicles.flat_map { |vehicle| vehicle.axles.map(&:id) })
           planned = PlannedEvents.new(@context).of(vehicles)
-          schools = Schools.new(@context)
+          approaches = Approaches.new(@context)
           @household =
             AxleRecord::Household.new(
               knowledge: @context.knowledge,
               instruments: Instruments.new(@context).as_read,
-              limit: schools.pad_limit,
-              floor: schools.floor
+              limit: approaches.pad_limit,
+              floor: approaches.floor
             )
           vehicles.to_h do |vehicle|
-            [vehicle.id, files(vehicle, data, look_overs.fetch(vehicle.id, []), planned.fetch(vehicle.id))]
+            [vehicle.id, files(vehicle, data, inspections.fetch(vehicle.id, []), planned.fetch(vehicle.id))]
           end
         end
 
         # What holds for the whole vehicle is kept with its first axle.
-        def files(vehicle, data, look_overs, planned)
+        def files(vehicle, data, inspections, planned)
           shared =
             data.fetch(vehicle.axles.first.id, {}).select { |key, _| @context.knowledge.brake_data.vehicle_wide?(key) }
           records =
             vehicle.axles.map do |axle|
-              record(vehicle, axle, data.fetch(axle.id, {}).merge(shared), look_overs, planned)
+              record(vehicle, axle, data.fetch(axle.id, {}).merge(shared), inspections, planned)
             end
           records.each { |record| record.siblings = records - [record] }
         end
 
-        def record(vehicle, axle, data, look_overs, planned)
+        def record(vehicle, axle, data, inspections, planned)
           AxleRecord.new(
             vehicle:,
             axle:,
             data:,
-            look_overs:,
+            inspections:,
             planned:,
             household: @household,
             sources: @sources.fetch(axle.id, {})

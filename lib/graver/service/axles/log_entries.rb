@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Axles
-      # Look-overs as stored -> the entries of one axle's log. What one tool read of one position between two fittings
+      # Inspections as stored -> the entries of one axle's log. What one tool read of one position between two fittings
       # is one entry, the thinnest place of it, in whatever order and in however many rows the places were entered.
       module LogEntries
         # A reading the owner kept against a question is trusted half as much.
@@ -17,14 +17,14 @@ module Graver
         module_function
 
         # instruments: { id => Core::Measurement::Instrument }
-        def call(look_overs, axle_id, instruments = {})
-          look_overs.flat_map do |look_over|
-            mine = look_over.readings.select { |row| row.axle_id == axle_id && PARTS.include?(row.part) }
-            together(mine).map { |places| entry(look_over, places, instruments) }
+        def call(inspections, axle_id, instruments = {})
+          inspections.flat_map do |inspection|
+            mine = inspection.readings.select { |row| row.axle_id == axle_id && PARTS.include?(row.part) }
+            together(mine).map { |places| entry(inspection, places, instruments) }
           end
         end
 
-        # [ReadingRow] of one look-over -> [[ReadingRow of one position], ...]; nothing is held together across a
+        # [ReadingRow] of one inspection -> [[ReadingRow of one position], ...]; nothing is held together across a
         # fitting
         def together(rows)
           rows
@@ -34,11 +34,11 @@ module Graver
 
         def place(row) = POSITION.map { |field| row[field] }
 
-        def entry(look_over, places, instruments)
+        def entry(inspection, places, instruments)
           thinnest = places.min_by { |row| mm(row) }
           Core::Wear::Entry.new(
-            date: look_over.date,
-            odometer_km: look_over.odometer_km,
+            date: inspection.date,
+            odometer_km: inspection.odometer_km,
             part: thinnest.part,
             side: thinnest.side,
             pad: thinnest.pad,
@@ -51,7 +51,7 @@ module Graver
         end
 
         # Measured again when it was questioned, and found right; what was corrected since is another reading.
-        def affirmed?(row) = row.doubts.last&.answer == "affirmed" && row.corrections.empty?
+        def affirmed?(row) = row.flags.last&.answer == "affirmed" && row.corrections.empty?
 
         def reading(row, instruments)
           return unless row.value

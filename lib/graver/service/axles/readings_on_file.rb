@@ -8,31 +8,31 @@ module Graver
         MOST_NAMED = 5
 
         # One of a vehicle, in words.
-        def self.said(vehicle, look_over, row)
+        def self.said(vehicle, inspection, row)
           axle = vehicle.axles.find { |each| each.id == row.axle_id }&.name
           place = [axle, row.side, row.pad, row.part].compact.join(" ")
-          Texts.say("log.named_reading", place:, value: "#{row.value} #{row.unit}", day: look_over.date)
+          Texts.t("log.named_reading", place:, value: "#{row.value} #{row.unit}", day: inspection.date)
         end
 
         def initialize(store)
           @store = store
         end
 
-        # [[LookOver, ReadingRow]] -> a sentence
+        # [[Inspection, ReadingRow]] -> a sentence
         def refusal(readings, text = "faults.breaks_readings")
-          Texts.say(
+          Texts.t(
             text,
             count: readings.length,
-            readings: readings.first(MOST_NAMED).map { |look_over, row| named(look_over, row) },
-            more: readings.length > MOST_NAMED ? Texts.say("log.and_more", count: readings.length - MOST_NAMED) : ""
+            readings: readings.first(MOST_NAMED).map { |inspection, row| named(inspection, row) },
+            more: readings.length > MOST_NAMED ? Texts.t("log.and_more", count: readings.length - MOST_NAMED) : ""
           )
         end
 
         private
 
-        def named(look_over, row)
-          vehicle = @store.vehicles.find(look_over.vehicle_id)
-          "#{vehicle.name} #{self.class.said(vehicle, look_over, row)}"
+        def named(inspection, row)
+          vehicle = @store.vehicles.find(inspection.vehicle_id)
+          "#{vehicle.name} #{self.class.said(vehicle, inspection, row)}"
         end
       end
     end

@@ -4,10 +4,10 @@ module Graver
   module Service
     module Axles
       # What was said of an axle's pads without their being measured: the car's own counter, a shop's claim, as they
-      # stand in the log among the figures of its look-overs.
+      # stand in the log among the figures of its inspections.
       class SaidOfPads
-        # look_over: Storage::LookOver; value as entered; kind: :counter or :claim
-        Said = Core::Value.define(:look_over, :kind, :value)
+        # inspection: Storage::Inspection; value as entered; kind: :counter or :claim
+        Said = Core::Value.define(:inspection, :kind, :value)
         KINDS = { "distance" => :counter, "mm" => :claim }.freeze
 
         def initialize(knowledge)
@@ -15,24 +15,24 @@ module Graver
           @figures = knowledge.condition_figures.select(&:axle).to_h { |figure| [figure.id, figure] }
         end
 
-        # Storage::LookOvers of a vehicle, oldest first; the axle's name -> [Said]
-        def call(look_overs, axle)
-          look_overs.flat_map do |look_over|
-            look_over.conditions.filter_map do |row|
+        # Storage::Inspections of a vehicle, oldest first; the axle's name -> [Said]
+        def call(inspections, axle)
+          inspections.flat_map do |inspection|
+            inspection.conditions.filter_map do |row|
               figure = @figures[row.item]
-              Said.new(look_over:, kind: KINDS.fetch(figure.unit), value: row.value) if figure&.axle == axle
+              Said.new(inspection:, kind: KINDS.fetch(figure.unit), value: row.value) if figure&.axle == axle
             end
           end
         end
 
         # The same as the forecast wants it: [Core::Wear::Hearsay]
-        def hearsay(look_overs, axle) = call(look_overs, axle).map { |said| heard(said) }
+        def hearsay(inspections, axle) = call(inspections, axle).map { |said| heard(said) }
 
         # Said -> Core::Wear::Hearsay
         def heard(said)
           counter = said.kind == :counter
           Core::Wear::Hearsay.new(
-            odometer_km: said.look_over.odometer_km,
+            odometer_km: said.inspection.odometer_km,
             left_km: counter ? left_km(said) : nil,
             thickness_mm: counter ? nil : number(said),
             spread: @spreads.fetch(counter ? "counter_log_sd" : "claim_sd_mm")
@@ -42,7 +42,7 @@ module Graver
         private
 
         # A counter's figure is in the unit of the odometer that day.
-        def left_km(said) = Core::Quantity::DISTANCE.to_base(number(said), said.look_over.odometer_unit)
+        def left_km(said) = Core::Quantity::DISTANCE.to_base(number(said), said.inspection.odometer_unit)
         def number(said) = Core::Quantity::EnteredNumber.parse(said.value).value.to_f
       end
     end

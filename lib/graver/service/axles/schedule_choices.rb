@@ -21,8 +21,11 @@ module Graver
         end
 
         # As two windows may change them.
-        def matter
-          Base::Matter.new(-> { chosen.transform_keys(&:to_sym) }, ->(name) { @choices.dig(name.to_s, "label") })
+        def versioned_fields
+          Base::VersionedFields.new(
+            -> { chosen.transform_keys(&:to_sym) },
+            ->(name) { @choices.dig(name.to_s, "label") }
+          )
         end
 
         # The chance of having passed the limit by the next look, 0 to 1
@@ -35,10 +38,10 @@ module Graver
             wanted.filter_map do |key, value|
               least, most = @choices.fetch(key).values_at("least", "most")
               unless value.between?(least, most)
-                InvalidEntry::Fault.new(
+                InvalidEntry::FieldError.new(
                   field: key,
                   code: "out_of_range",
-                  message: Texts.say("faults.between", least:, most:)
+                  message: Texts.t("faults.between", least:, most:)
                 )
               end
             end

@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Axles
-      # Places read at one position of an axle, look-over by look-over, on the part that is on now.
+      # Places read at one position of an axle, inspection by inspection, on the part that is on now.
       class Surveys
         RENEWALS = %w[fit resurfaced].freeze
         # What is read on another part than its name says.
@@ -17,7 +17,7 @@ module Graver
 
         # -> [[[ReadingRow] by one tool, date], ...], oldest first
         def of(part, side, pad = nil)
-          rows = @record.look_overs.flat_map { |look_over| rows(look_over, part, side, pad) }
+          rows = @record.inspections.flat_map { |inspection| rows(inspection, part, side, pad) }
           since = rows.rindex { |row, _| RENEWALS.include?(row.event) } || -1
           rows
             .drop(since + 1)
@@ -27,10 +27,10 @@ module Graver
 
         private
 
-        # Readings, and what renewed the part they were read on: [[ReadingRow, LookOver], ...]
-        def rows(look_over, part, side, pad)
-          here = look_over.readings.select { |row| row.axle_id == @record.axle.id && here?(row, side, pad) }
-          here.select { |row| counts?(row, part) }.map { |row| [row, look_over] }
+        # Readings, and what renewed the part they were read on: [[ReadingRow, Inspection], ...]
+        def rows(inspection, part, side, pad)
+          here = inspection.readings.select { |row| row.axle_id == @record.axle.id && here?(row, side, pad) }
+          here.select { |row| counts?(row, part) }.map { |row| [row, inspection] }
         end
 
         def here?(row, side, pad) = [nil, side].include?(row.side) && [nil, pad].include?(row.pad)

@@ -6,8 +6,8 @@ module Graver
       # The log of one axle, told apart: entries that count, and readings on file that no thickness can be made of with
       # what is on file beside them. Those are named, never guessed at, and never stop the rest.
       class UsableEntries
-        # row: Storage::ReadingRow of a Storage::LookOver; because: a sentence
-        Unusable = Core::Value.define(:row, :look_over, :because) { def ref = row.id }
+        # row: Storage::ReadingRow of a Storage::Inspection; because: a sentence
+        Unusable = Core::Value.define(:row, :inspection, :because) { def ref = row.id }
 
         # record: AxleRecord; instruments: { id => Core::Measurement::Instrument }
         def initialize(record, normalise, instruments)
@@ -41,7 +41,7 @@ module Graver
         def split
           @split ||=
             LogEntries
-              .call(@record.look_overs, @record.axle.id, @instruments)
+              .call(@record.inspections, @record.axle.id, @instruments)
               .each_with_object([[], []]) do |entry, (good, bad)|
                 because = entry.reading && fault_of(entry.reading, entry.part)
                 because ? bad << named(entry.ref, because) : good << entry
@@ -49,18 +49,18 @@ module Graver
         end
 
         def named(ref, because)
-          look_over = @record.look_overs.find { |each| each.readings.any? { |row| row.id == ref } }
-          row = look_over.readings.find { |each| each.id == ref }
-          Unusable.new(row:, look_over:, because:)
+          inspection = @record.inspections.find { |each| each.readings.any? { |row| row.id == ref } }
+          row = inspection.readings.find { |each| each.id == ref }
+          Unusable.new(row:, inspection:, because:)
         end
 
         def beside
-          @record.look_overs.flat_map do |look_over|
-            look_over.readings.filter_map do |row|
+          @record.inspections.flat_map do |inspection|
+            inspection.readings.filter_map do |row|
               next if row.axle_id != @record.axle.id || LogEntries::PARTS.include?(row.part) || !row.value
 
               because = fault(row) or next
-              Unusable.new(row:, look_over:, because:)
+              Unusable.new(row:, inspection:, because:)
             end
           end
         end

@@ -10,7 +10,7 @@ module Graver
         # check: Core::Measurement::ZeroCheck; good: does it pass?
         Judged = Core::Value.define(:row, :check, :good)
         # One reading as it stands and as it would be: texts in its own unit.
-        Change = Core::Value.define(:look_over, :row, :from, :to)
+        Change = Core::Value.define(:inspection, :row, :from, :to)
 
         def initialize(context)
           @context = context
@@ -20,7 +20,7 @@ module Graver
         end
 
         # Of the vehicle a change concerns.
-        def vehicle_name(change) = @store.vehicles.find(change.look_over.vehicle_id).name
+        def vehicle_name(change) = @store.vehicles.find(change.inspection.vehicle_id).name
 
         # given: { date:, reference:, read:, unit: }. Raises InvalidEntry, NotFound.
         def check(id, given)
@@ -62,11 +62,11 @@ module Graver
 
           since = checks.reverse.find(&:good)&.check&.date
           @store
-            .look_overs
+            .inspections
             .read_with(instrument.id, since:)
-            .select { |look_over, row| look_over.date <= failed.check.date && correctable?(row, failed) }
-            .map do |look_over, row|
-              Change.new(look_over:, row:, from: row.value, to: corrected(row, failed.check.offset_mm))
+            .select { |inspection, row| inspection.date <= failed.check.date && correctable?(row, failed) }
+            .map do |inspection, row|
+              Change.new(inspection:, row:, from: row.value, to: corrected(row, failed.check.offset_mm))
             end
         end
 
@@ -79,7 +79,7 @@ module Graver
           @store.transaction do
             changes.each do |change|
               @store.corrections.add(
-                look_over_id: change.look_over.id,
+                inspection_id: change.inspection.id,
                 reading_id: change.row.id,
                 change: {
                   "value" => change.to
@@ -96,41 +96,41 @@ module Graver
         # NotFound.
         def withdraw(id, check_id)
           instrument = @store.instruments.find(id)
-          check = instrument.checks.find { |row| row.id == check_id } or raise NotFound, Texts.say("missing.zero_check")
+          check = instrument.checks.find { |row| row.id == check_id } or raise NotFound, Texts.t("missing.zero_check")
           @store.transaction do
             @store.instruments.withdraw_check(check.id, at: @context.now)
-            corrected_by(instrument, check).each { |look_over, row, before| put_back(look_over, row, before, check) }
+            corrected_by(instrument, check).each { |inspection, row, before| put_back(inspection, row, before, check) }
           end
           @store.instruments.find(id)
         end
 
         private
 
-        # -> [[LookOver, ReadingRow, the value before]] whose newest change of value was this check's
+        # -> [[Inspection, ReadingRow, the value before]] whose newest change of value was this check's
         def corrected_by(instrument, check)
           @store
-            .look_overs
+            .inspections
             .read_with(instrument.id, since: nil)
-            .filter_map do |look_over, row|
+            .filter_map do |inspection, row|
               changed = row.corrections.select { |correction| correction.change.key?("value") }
               next unless changed.last && by?(check, changed.last)
 
-              [look_over, row, changed[0...-1].last&.change&.fetch("value") || row.entered]
+              [inspection, row, changed[0...-1].last&.change&.fetch("value") || row.entered]
             end
         end
 
         def by?(check, correction)
-          correction.reason.start_with?(Texts.say("findings.zero_check_start", check: check.id))
+          correction.reason.start_with?(Texts.t("findings.zero_check_start", check: check.id))
         end
 
-        def put_back(look_over, row, value, check)
+        def put_back(inspection, row, value, check)
           @store.corrections.add(
-            look_over_id: look_over.id,
+            inspection_id: inspection.id,
             reading_id: row.id,
             change: {
               "value" => value
             },
-            reason: Texts.say("findings.zero_check_withdrawn", day: check.date),
+            reason: Texts.t("findings.zero_check_withdrawn", day: check.date),
             at: @context.now
           )
         end
@@ -145,7 +145,7 @@ module Graver
             end
           return if impossible.empty?
 
-          readings = impossible.map { |change| [change.look_over, change.row] }
+          readings = impossible.map { |change| [change.inspection, change.row] }
           refuse("check", "breaks_readings", ReadingsOnFile.new(@store).refusal(readings, "faults.zero_impossible"))
         end
 
@@ -174,8 +174,8 @@ module Graver
         end
 
         def reason(instrument, judged)
-          Texts.say("findings.zero_check_start", check: judged.row.id) +
-            Texts.say(
+          Texts.t("findings.zero_check_start", check: judged.row.id) +
+            Texts.t(
               "findings.zero_check",
               tool: instrument.name,
               offset: judged.check.offset_mm,
@@ -193,18 +193,18 @@ module Graver
 
         def day(text)
           date = Date.iso8601(text.to_s)
-          date > @context.today ? refuse("date", "in_future", Texts.say("faults.day_in_future")) : date
+          date > @context.today ? refuse("date", "in_future", Texts.t("faults.day_in_future")) : date
         rescue Date::Error
-          refuse("date", "not_a_day", Texts.say("faults.not_a_day", example: @context.today.iso8601))
+          refuse("date", "not_a_day", Texts.t("faults.not_a_day", example: @context.today.iso8601))
         end
 
         def length_text(given, field, unit)
           unless Core::Quantity::LENGTH.include?(unit)
-            refuse("unit", "unknown_unit", Texts.say("faults.choose", choices: Core::Quantity::LENGTH.units))
+            refuse("unit", "unknown_unit", Texts.t("faults.choose", choices: Core::Quantity::LENGTH.units))
           end
           length = mm(given[field].to_s, unit)
           unless length.between?(-5, 1000)
-            refuse(field.to_s, "out_of_range", Texts.say("faults.between_unit", least: -5, most: 1000, unit: "mm"))
+            refuse(field.to_s, "out_of_range", Texts.t("faults.between_unit", least: -5, most: 1000, unit: "mm"))
           end
           given[field].strip
         rescue InvalidEntry => e

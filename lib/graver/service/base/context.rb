@@ -18,12 +18,18 @@ module Graver
         # Orders of steps and the like, of jobs under way.
         MOST_PLANS = 40
 
-        attr_reader :store, :knowledge, :outlooks, :devices, :counter, :imports_under_way, :edition, :worked_out
+        attr_reader :store,
+                    :knowledge,
+                    :outlooks,
+                    :devices,
+                    :counter,
+                    :imports_under_way,
+                    :build_digest,
+                    :response_cache
 
-        # today: a callable that returns a Date; devices: Devices::Shelf or nil; counter: Devices::PartsCounter or
-        # nil; outlooks: forecasts kept, which two contexts with
-        # the same knowledge may share, as the whole question is the key. edition: changes with Graver itself, so that
-        # answers of another are not taken for its own.
+        # today: a callable that returns a Date; devices: Devices::Shelf or nil; counter: Devices::PartsCounter or nil;
+        # outlooks: forecasts kept, which two contexts with the same knowledge may share, as the whole question is the
+        # key. build_digest: changes with Graver itself, so that answers of another are not taken for its own.
         def initialize(
           store:,
           knowledge:,
@@ -31,7 +37,7 @@ module Graver
           devices: nil,
           counter: nil,
           outlooks: LruCache.new(MOST_OUTLOOKS),
-          edition: "",
+          build_digest: "",
           serving: ALONE
         )
           @store = store
@@ -41,9 +47,9 @@ module Graver
           @counter = counter
           @imports_under_way = {}
           @outlooks = outlooks
-          @edition = edition
+          @build_digest = build_digest
           @serving = serving
-          @worked_out = WorkedOut.new
+          @response_cache = ResponseCache.new
           @origin = self
           @plans = LruCache.new(MOST_PLANS)
         end
@@ -62,17 +68,16 @@ module Graver
           return yield unless key
 
           @store.transaction do
-            @store.answers_given.of(key, path) ||
-              yield.tap { |answer| @store.answers_given.keep(key, path, answer, at: now) }
+            @store.idempotent_responses.of(key, path) ||
+              yield.tap { |answer| @store.idempotent_responses.keep(key, path, answer, at: now) }
           end
         end
 
         # What the block gives, worked out once in this request until something is changed.
         def once(key, &block) = @store.once(key, &block)
 
-        # What the block gives from all that is on file but jobs and drafts, and from the day: kept from one request
-        # to the next as
-        # long as both stand. Never nil.
+        # What the block gives from all that is on file but jobs and drafts, and from the day: kept from one request to
+        # the next as long as both stand. Never nil.
         def standing(key, &block) = @plans.fetch([@store.revision, today, *key], &block)
 
         def patience = @serving.patience

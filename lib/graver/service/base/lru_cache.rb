@@ -4,8 +4,7 @@ module Graver
   module Service
     module Base
       # Keeps the newest answers to questions whose whole content is the key: the same log on the same day is not
-      # forecast
-      # twice. A changed log is another key, so nothing has to be thrown away when something is saved.
+      # forecast twice. A changed log is another key, so nothing has to be thrown away when something is saved.
       class LruCache
         def initialize(most)
           @most = most

@@ -3,9 +3,9 @@
 module Graver
   module Service
     module Forecast
-      # Keeps each forecast with the look-over it was given after, and holds it against what came of it.
+      # Keeps each forecast with the inspection it was given after, and holds it against what came of it.
       class RecordForecasts
-        # So many of the newest look-overs of an axle; those of an import are worked out afterwards, from what was
+        # So many of the newest inspections of an axle; those of an import are worked out afterwards, from what was
         # known then.
         MOST = 8
         # given: Storage::ForecastGiven; verdict: Core::Wear::Backtest::Verdict
@@ -25,15 +25,15 @@ module Graver
         # Keeps what is missing of these files.
         def keep(files)
           files.each do |file|
-            known = @store.forecasts_given.of_axles([file.axle.id]).fetch(file.axle.id, []).map(&:look_over_id)
+            known = @store.forecasts_given.of_axles([file.axle.id]).fetch(file.axle.id, []).map(&:inspection_id)
             read =
-              file.look_overs.select do |look_over|
-                look_over.readings.any? { |row| row.axle_id == file.axle.id && row.part == "pad" }
+              file.inspections.select do |inspection|
+                inspection.readings.any? { |row| row.axle_id == file.axle.id && row.part == "pad" }
               end
             read
               .last(MOST)
-              .reject { |look_over| known.include?(look_over.id) }
-              .each { |look_over| keep_one(file, look_over) }
+              .reject { |inspection| known.include?(inspection.id) }
+              .each { |inspection| keep_one(file, inspection) }
           end
         end
 
@@ -55,41 +55,41 @@ module Graver
 
         private
 
-        def keep_one(file, look_over)
-          answer = answer(file, look_over)
+        def keep_one(file, inspection)
+          answer = answer(file, inspection)
           return unless answer.pads&.observed&.positive?
 
           @store.transaction do
             @store.forecasts_given.keep(
               axle_id: file.axle.id,
-              look_over_id: look_over.id,
-              given_on: look_over.date,
-              as_of_km: look_over.odometer_km,
+              inspection_id: inspection.id,
+              given_on: inspection.date,
+              as_of_km: inspection.odometer_km,
               limit_mm: answer.pads.limit_mm,
               quantiles: answer.pads.first.quantiles,
               look_again_km: answer.look_again_km,
-              afterwards: look_over.date != @context.today,
+              afterwards: inspection.date != @context.today,
               at: @context.now
             )
           end
         end
 
-        # From what was known at that look-over; today's is the one every screen shows.
-        def answer(file, look_over)
-          if look_over.date == @context.today && look_over == file.look_overs.last
+        # From what was known at that inspection; today's is the one every screen shows.
+        def answer(file, inspection)
+          if inspection.date == @context.today && inspection == file.inspections.last
             return Axles::AxleAnswer.new(@context).call(file)
           end
 
           entries =
-            file.entries.select { |entry| entry.date <= look_over.date && entry.odometer_km <= look_over.odometer_km }
+            file.entries.select { |entry| entry.date <= inspection.date && entry.odometer_km <= inspection.odometer_km }
           # Asked once: nothing of it is remembered but what is kept.
           @knowledge.outlook.call(
             entries:,
-            beside: file.beside(until_day: look_over.date),
+            beside: file.beside(until_day: inspection.date),
             specifications: file.specifications,
-            as_of_date: look_over.date,
-            as_of_km: look_over.odometer_km,
-            driving: @knowledge.outlook.driving(file.odometer.select { |date, _| date <= look_over.date }),
+            as_of_date: inspection.date,
+            as_of_km: inspection.odometer_km,
+            driving: @knowledge.outlook.driving(file.odometer.select { |date, _| date <= inspection.date }),
             look_again_chance: Axles::ScheduleChoices.new(@context).comfort
           )
         end

@@ -6,13 +6,11 @@ module Graver
   module Service
     module Forecast
       # What lies ahead of one vehicle, on one scale of distance and date, which jobs are best done together, and what
-      # its
-      # owner is to be reminded of.
+      # its owner is to be reminded of.
       class Timeline
-        # kind: "look", "order", "due", "fluid", "inspection", "trip", "driving", "retorque", "first_reading",
-        # "relook", "job";
-        # axle: its name or nil; date: Date; km: from
-        # now; until: Date or nil; text: a sentence; row: id of the owner's own entry
+        # kind: "look", "order", "due", "fluid", "inspection", "trip", "driving", "retorque", "first_reading", "relook",
+        # "job"; axle: its name or nil; date: Date; km: from now; until: Date or nil; text: a sentence; row: id of the
+        # owner's own entry
         Event = Core::Value.define(:kind, :axle, :date, :km, :until_date, :text, :row)
         # axles: names; date, km: when; fluid: with it; text
         Session = Core::Value.define(:axles, :date, :km, :fluid, :text)
@@ -63,7 +61,7 @@ module Graver
                 event(
                   "job",
                   [job.planned_for, today].max,
-                  Texts.say("timeline.job_#{job.state}", axle: name.capitalize),
+                  Texts.t("timeline.job_#{job.state}", axle: name.capitalize),
                   axle: name
                 )
               end
@@ -79,11 +77,7 @@ module Graver
           event(
             "look",
             [date, today].max,
-            Texts.say(
-              "timeline.look",
-              axle: name,
-              within: far >= 100 ? Texts.say("timeline.within", unit:, km: far) : ""
-            ),
+            Texts.t("timeline.look", axle: name, within: far >= 100 ? Texts.t("timeline.within", unit:, km: far) : ""),
             axle: name,
             km: far
           )
@@ -97,13 +91,13 @@ module Graver
             event(
               "due",
               careful[:date],
-              Texts.say("timeline.due", axle: name, part: careful[:part], limit: careful[:limit_mm].to_f),
+              Texts.t("timeline.due", axle: name, part: careful[:part], limit: careful[:limit_mm].to_f),
               axle: name,
               km: careful[:km]
             )
           ]
           unless job
-            events << event("order", order, Texts.say("timeline.order", axle: name, part: careful[:part]), axle: name)
+            events << event("order", order, Texts.t("timeline.order", axle: name, part: careful[:part]), axle: name)
           end
           events
         end
@@ -134,9 +128,9 @@ module Graver
               [due.due_on, today].max,
               (
                 if due.overdue_days.positive?
-                  Texts.say("timeline.fluid_overdue", day: due.due_on)
+                  Texts.t("timeline.fluid_overdue", day: due.due_on)
                 else
-                  Texts.say("timeline.fluid_due")
+                  Texts.t("timeline.fluid_due")
                 end
               )
             )
@@ -172,17 +166,17 @@ module Graver
           return if driven > upto
 
           km = [from - driven, 0].max
-          text = Texts.say("timeline.retorque", axle: axle.file.axle.name, distance: Formats.trade([from, upto], unit))
+          text = Texts.t("timeline.retorque", axle: axle.file.axle.name, distance: Formats.trade([from, upto], unit))
           event("retorque", timeline.as_of + timeline.days_for(km).floor, text, axle: axle.file.axle.name, km:)
         end
 
         # New pads are read soon: that anchors their forecast.
-        # Open ends with a day to look again.
+        # Follow-ups with a day to look again.
         def relooks
           @overview
-            .open_ends
+            .follow_ups
             .select { |each| each.open? && each.look_on }
-            .map { |each| event("relook", [each.look_on, today].max, Texts.say("timeline.relook", what: each.text)) }
+            .map { |each| event("relook", [each.look_on, today].max, Texts.t("timeline.relook", what: each.text)) }
         end
 
         def first_readings
@@ -202,7 +196,7 @@ module Graver
             event(
               "first_reading",
               timeline.as_of + timeline.days_for(km).floor,
-              Texts.say("timeline.first_reading", axle: axle.file.axle.name),
+              Texts.t("timeline.first_reading", axle: axle.file.axle.name),
               axle: axle.file.axle.name,
               km:
             )
@@ -234,19 +228,19 @@ module Graver
             date:,
             km: group.dues.first.at_km,
             fluid: fluid || false,
-            text: "#{together(group, found)}#{Texts.say("timeline.session_fluid") if fluid}"
+            text: "#{together(group, found)}#{Texts.t("timeline.session_fluid") if fluid}"
           )
         end
 
         def together(group, found)
           first, *others = group.dues.map(&:id)
-          return Texts.say("timeline.alone", axle: first, part: found[first][:part]) if others.empty?
+          return Texts.t("timeline.alone", axle: first, part: found[first][:part]) if others.empty?
 
           said = { others:, part: found[others.first][:part], axle: first, first: found[first][:part] }
-          return Texts.say("timeline.together", **said) if group.apart_km < 100 && group.apart_days.zero?
+          return Texts.t("timeline.together", **said) if group.apart_km < 100 && group.apart_days.zero?
 
-          km = group.apart_km >= 100 ? Texts.say("timeline.behind_km", unit:, km: group.apart_km) : ""
-          Texts.say("timeline.behind", **said, km:, days: group.apart_days)
+          km = group.apart_km >= 100 ? Texts.t("timeline.behind_km", unit:, km: group.apart_km) : ""
+          Texts.t("timeline.behind", **said, km:, days: group.apart_days)
         end
       end
     end

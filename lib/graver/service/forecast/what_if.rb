@@ -3,11 +3,11 @@
 module Graver
   module Service
     module Forecast
-      # "What if": the forecast of an axle under suppositions of its owner, on top of what is on file. Nothing is kept.
+      # "What if": the forecast of an axle under hypotheses of its owner, on top of what is on file. Nothing is kept.
       class WhatIf
-        include Base::FieldFaults
+        include Base::FieldErrors
 
-        # before, after: Core::Wear::Outlook::Answer; said: [sentence] of what was supposed, with its source
+        # before, after: Core::Wear::AxleForecast::Answer; said: [sentence] of what was supposed, with its source
         Compared = Core::Value.define(:before, :after, :said)
         FACTOR = (0.1..10)
         YEAR_KM = (100..300_000)
@@ -19,8 +19,7 @@ module Graver
         end
 
         # given, all optional, texts: year_distance (in the vehicle's unit), use (an id), factor, freed (a side), pads
-        # (an id or "same"),
-        # pads_mm -> Compared. Raises InvalidEntry, NotFound.
+        # (an id or "same"), pads_mm -> Compared. Raises InvalidEntry, NotFound.
         def call(file, given, limit_mm:)
           @said = []
           @faults = []
@@ -52,12 +51,12 @@ module Graver
               fault(
                 "year_distance",
                 "out_of_range",
-                Texts.say("faults.year_distance_between", least: YEAR_KM.min, most: YEAR_KM.max)
+                Texts.t("faults.year_distance_between", least: YEAR_KM.min, most: YEAR_KM.max)
               )
             )
           end
 
-          @said << Texts.say("what_if.year", distance: given[:year_distance].strip, unit:)
+          @said << Texts.t("what_if.year", distance: given[:year_distance].strip, unit:)
           Core::Schedule::Timeline.new(
             answer.driving.with(km_per_day: km / Axles::PlannedEvents::DAYS_A_YEAR),
             answer.as_of_date,
@@ -82,12 +81,12 @@ module Graver
               fault(
                 group == "uses" ? "use" : "pads",
                 "out_of_range",
-                Texts.say("faults.choose", choices: @knowledge.what_if.fetch(group).keys)
+                Texts.t("faults.choose", choices: @knowledge.what_if.fetch(group).keys)
               ) || 1.0
             )
           end
 
-          @said << Texts.say(
+          @said << Texts.t(
             "what_if.kind",
             label: found["label"],
             factor: found["factor"],
@@ -98,7 +97,7 @@ module Graver
 
         def own_factor(text)
           factor = number("factor", text, FACTOR) or return 1.0
-          @said << Texts.say("what_if.own_factor", factor:)
+          @said << Texts.t("what_if.own_factor", factor:)
           factor
         end
 
@@ -106,9 +105,9 @@ module Graver
           return [] if blank?(side)
 
           unless file.axle.sides.include?(side)
-            fault("freed", "out_of_range", Texts.say("faults.choose", choices: file.axle.sides))
+            fault("freed", "out_of_range", Texts.t("faults.choose", choices: file.axle.sides))
           end
-          @said << Texts.say("what_if.freed", side:)
+          @said << Texts.t("what_if.freed", side:)
           file.positions.select { |position| position.start_with?("#{side}_") }
         end
 
@@ -117,7 +116,7 @@ module Graver
 
           known = file.new_pad_mm
           mm = blank?(given[:pads_mm]) ? known : number("pads_mm", given[:pads_mm], NEW_PADS_MM)
-          @said << Texts.say("what_if.new_pads", mm:) if mm
+          @said << Texts.t("what_if.new_pads", mm:) if mm
           mm
         end
 
@@ -131,7 +130,7 @@ module Graver
           if range.nil? || range.cover?(value)
             value
           else
-            fault(field, "out_of_range", Texts.say("faults.between", least: range.min, most: range.max))
+            fault(field, "out_of_range", Texts.t("faults.between", least: range.min, most: range.max))
           end
         end
 

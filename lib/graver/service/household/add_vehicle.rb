@@ -11,10 +11,8 @@ module Graver
           @context = context
         end
 
-        # given: { name:, kind:, distance_unit: "km" unless given, discs: { front:, rear: } }, checked by its
-        # contract; sample: is all
-        # of it made up?
-        # -> Storage::Vehicle
+        # given: { name:, kind:, distance_unit: "km" unless given, discs: { front:, rear: } }, checked by its contract;
+        # sample: is all of it made up? -> Storage::Vehicle
         def call(given, sample: false)
           discs = given.fetch(:discs, {})
           axles = %w[front rear].map { |name| { name:, sides: sides(given[:kind], discs[name.to_sym]) } }

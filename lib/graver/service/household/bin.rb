@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Household
-      # What was put away, and can be had back: vehicles, cancelled jobs, half-entered look-overs that were started
+      # What was put away, and can be had back: vehicles, cancelled jobs, half-entered inspections that were started
       # over.
       class Bin
         # vehicles: [Storage::Vehicle]; jobs: [[Storage::Job, Storage::Vehicle]]; drafts: [[Storage::BinnedDraft,
@@ -22,7 +22,7 @@ module Graver
               @store
                 .jobs
                 .of(vehicle.axles.map(&:id))
-                .select { |job| job.state == "dropped" }
+                .select { |job| job.state == "cancelled" }
                 .map { |job| [job, vehicle] }
             end
           drafts =

@@ -5,17 +5,17 @@ module Graver
     module Household
       # What a household says and enters in: its words of the trade, its usual units. The first of each is Graver's own.
       class Chosen
-        include Base::FieldFaults
+        include Base::FieldErrors
 
         CHOICES = {
-          "words" => OwnersWords::CHOICES,
+          "words" => Vocabulary::CHOICES,
           "units" => {
             "length" => %w[mm in],
             "torque" => %w[N·m lbf·ft lbf·in]
           }
         }.freeze
 
-        def self.owners_words(context) = OwnersWords.new(new(context, "words").chosen)
+        def self.vocabulary(context) = Vocabulary.new(new(context, "words").chosen)
 
         # of: "words" or "units"
         def initialize(context, of)
@@ -35,7 +35,7 @@ module Graver
           @faults = []
           wanted.each do |field, own|
             choices = @choices.fetch(field)
-            fault(field, "out_of_range", Texts.say("faults.choose", choices:)) unless choices.include?(own)
+            fault(field, "out_of_range", Texts.t("faults.choose", choices:)) unless choices.include?(own)
           end
           raise_faults
 

@@ -5,7 +5,7 @@ module Graver
     module Household
       # The household's vehicles as places to go: their axles, and what was begun at each and waits to be gone on with.
       class Places
-        # vehicle: Storage::Vehicle; check: when a look-over that is half entered was last gone on with, or nil; job:
+        # vehicle: Storage::Vehicle; check: when an inspection that is half entered was last gone on with, or nil; job:
         # Storage::Job under way, or nil
         Place = Core::Value.define(:vehicle, :check, :job)
 
@@ -20,7 +20,7 @@ module Graver
             Place.new(
               vehicle:,
               check: @store.drafts.find(vehicle.id)&.recorded_at,
-              job: @store.jobs.of(vehicle.axles.map(&:id)).find { |job| job.state == "started" }
+              job: @store.jobs.of(vehicle.axles.map(&:id)).find { |job| job.state == "in_progress" }
             )
           end
         end

@@ -24,8 +24,8 @@ module Graver
         end
 
         # entries: [{ key:, value: text or nil, unit:, source:, chosen: }]; chosen: this one counts, whatever other
-        # sources say; a value of nil takes one back, with the source "unknown" it
-        # says that it cannot be found. Raises InvalidEntry, NotFound.
+        # sources say; a value of nil takes one back, with the source "unknown" it says that it cannot be found. Raises
+        # InvalidEntry, NotFound.
         def call(axle_id, entries)
           file = Axles::AxleRecords.new(@context).find(axle_id)
           check(file, entries)
@@ -68,7 +68,7 @@ module Graver
         def faults(file, entry, at)
           if entry[:value].nil?
             unless @catalogue.field(entry[:key])
-              raise InvalidEntry.of("key", "unknown_key", Texts.say("faults.unknown_key", key: entry[:key].to_s[0, 40]))
+              raise InvalidEntry.of("key", "unknown_key", Texts.t("faults.unknown_key", key: entry[:key].to_s[0, 40]))
             end
           else
             @catalogue.check(entry[:key], entry[:value], entry[:unit], entry[:source], file.vehicle.kind)
@@ -86,7 +86,7 @@ module Graver
           return if broken.empty?
 
           at = entries.index { |entry| entry[:key].start_with?("pad.") } || 0
-          message = Axles::ReadingsOnFile.new(@context.store).refusal(broken.map { |each| [each.look_over, each.row] })
+          message = Axles::ReadingsOnFile.new(@context.store).refusal(broken.map { |each| [each.inspection, each.row] })
           raise InvalidEntry.of("entries.#{at}.value", "breaks_readings", message)
         end
 
@@ -102,10 +102,10 @@ module Graver
             next unless high && low && high <= low
 
             labels = [more, less].map { |key| Formats.inside(@catalogue.field(key).label) }
-            InvalidEntry::Fault.new(
+            InvalidEntry::FieldError.new(
               field: "entries.#{at}.value",
               code: "order",
-              message: Texts.say("faults.must_exceed", more: labels[0], high: high.to_f, less: labels[1], low: low.to_f)
+              message: Texts.t("faults.must_exceed", more: labels[0], high: high.to_f, less: labels[1], low: low.to_f)
             )
           end
         end
@@ -116,10 +116,10 @@ module Graver
             fastener = entry[:value] && entry[:key].to_s[/\A(\w+)\.angle\z/, 1] or next
             next if value_after(file, entries, "#{fastener}.torque")
 
-            InvalidEntry::Fault.new(
+            InvalidEntry::FieldError.new(
               field: "entries.#{at}.value",
               code: "angle_alone",
-              message: Texts.say("faults.angle_alone")
+              message: Texts.t("faults.angle_alone")
             )
           end
         end
@@ -133,10 +133,10 @@ module Graver
                 file.choice("#{fastener}.single_use")
             next unless entry[:value] && use == "reused" && value_after(file, entries, "#{fastener}.angle")
 
-            InvalidEntry::Fault.new(
+            InvalidEntry::FieldError.new(
               field: "entries.#{at}.value",
               code: "stretched",
-              message: Texts.say("faults.stretched")
+              message: Texts.t("faults.stretched")
             )
           end
         end

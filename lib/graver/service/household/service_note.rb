@@ -15,9 +15,9 @@ module Graver
           store = @context.store
           store.transaction do
             vehicle = store.vehicles.find(vehicle_id)
-            services = store.look_overs.of_vehicle(vehicle_id)
+            services = store.inspections.of_vehicle(vehicle_id)
             stamp = Measuring::ServiceDate.new(@context, vehicle, services, given).settled(asking:)
-            store.look_overs.add(
+            store.inspections.add(
               vehicle_id:,
               date: stamp.date,
               odometer: stamp.odometer,

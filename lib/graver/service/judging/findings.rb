@@ -7,11 +7,9 @@ module Graver
       class Findings
         # Fewer places round a rotor miss its variation.
         PLACES_FOR_VARIATION = 4
-        # fluid: FluidSummary::Summary or nil; changes: [Change] against the look-over before; silent: sentences of
-        # what has no verdict;
-        # next: [[axle name, Core::Wear::MeasurementValue::Worth]]; answers: { [axle id, side, rule] =>
-        # Storage::OpenEnd },
-        # what stood behind a finding, as its owner found it on the pads that are on
+        # fluid: FluidSummary::Summary or nil; changes: [Change] against the inspection before; silent: sentences of
+        # what has no verdict; next: [[axle name, Core::Wear::MeasurementValue::Worth]]; answers: { [axle id, side,
+        # rule] => Storage::FollowUp }, what stood behind a finding, as its owner found it on the pads that are on
         All = Core::Value.define(:overview, :fluid, :changes, :silent, :next, :answers)
         Change = Core::Value.define(:axle, :position, :part, :before_mm, :before_on, :now_mm, :now_on, :km)
 
@@ -43,7 +41,7 @@ module Graver
               .find(vehicle_id)
               .axles
               .find { |axle| axle.file.axle.id == given[:axle] }
-          raise InvalidEntry.of("axle", "unknown_axle", Texts.say("faults.unknown_axle")) unless overview
+          raise InvalidEntry.of("axle", "unknown_axle", Texts.t("faults.unknown_axle")) unless overview
 
           mm = claimed_mm(given)
           result = given[:part] == "pad" ? overview.answer.pads : overview.answer.rotors
@@ -61,13 +59,13 @@ module Graver
         def claimed_mm(given)
           figures, unit = Core::Quantity::EnteredLength.split(given[:value], given[:unit] || "mm")
           unless Core::Quantity::LENGTH.include?(unit)
-            raise InvalidEntry.of("value", "unknown_unit", Texts.say("faults.claim_unit"))
+            raise InvalidEntry.of("value", "unknown_unit", Texts.t("faults.claim_unit"))
           end
 
           mm = Core::Quantity::LENGTH.to_base(Core::Quantity::EnteredNumber.parse(figures).value, unit)
           least, most = thresholds.fetch(:"#{given[:part]}_mm")
           unless mm.between?(least, most)
-            raise(InvalidEntry.of("value", "out_of_range", Texts.say("faults.claim_between", least:, most:, value: mm)))
+            raise(InvalidEntry.of("value", "out_of_range", Texts.t("faults.claim_between", least:, most:, value: mm)))
           end
           mm
         rescue InvalidEntry => e
@@ -78,7 +76,7 @@ module Graver
 
         def answers(overview, file)
           overview
-            .open_ends
+            .follow_ups
             .select { |each| each.about && each.axle_id == file.axle.id && since_fit?(file, each) }
             .map { |each| [[each.axle_id, each.side, each.about], each] }
         end
@@ -116,30 +114,30 @@ module Graver
         def silent(overview)
           pulsates = overview.seen.any? { |mark| mark.mark.id == "pulsation" }
           overview.axles.flat_map do |axle|
-            sentences = [silent_pads(axle), silent_rotors(axle), *untold_variation(axle)]
+            sentences = [silent_pads(axle), silent_rotors(axle), *oracle_bound_variation(axle)]
             sentences << unmeasured_pulsation(axle) if pulsates
             sentences.compact.map do |sentence|
-              Texts.say("findings.silent", axle: axle.file.axle.name.capitalize, sentence: Formats.inside(sentence))
+              Texts.t("findings.silent", axle: axle.file.axle.name.capitalize, sentence: Formats.inside(sentence))
             end
           end
         end
 
         def silent_pads(axle)
           pads = axle.answer.pads
-          return Texts.say("findings.no_pad_read") unless pads&.readings&.positive?
+          return Texts.t("findings.no_pad_read") unless pads&.readings&.positive?
 
           return unless pads.unread.any?
-          Texts.say("findings.pads_unread", pads: pads.unread.map { |id| id.tr("_", " ") }.join(", "))
+          Texts.t("findings.pads_unread", pads: pads.unread.map { |id| id.tr("_", " ") }.join(", "))
         end
 
         def silent_rotors(axle)
-          return Texts.say("findings.no_discard") unless axle.file.discard_mm
+          return Texts.t("findings.no_discard") unless axle.file.discard_mm
 
-          Texts.say("findings.no_rotor_read") unless axle.answer.rotors&.readings&.positive?
+          Texts.t("findings.no_rotor_read") unless axle.answer.rotors&.readings&.positive?
         end
 
         # More than the limit as it was read, and no more than the tool makes by itself.
-        def untold_variation(axle)
+        def oracle_bound_variation(axle)
           file = axle.file
           usual = @knowledge.measurement.dig("usual_limits", "thickness_variation_mm", "value")
           limit = file.length_mm("rotor.variation_limit") || usual
@@ -148,7 +146,7 @@ module Graver
             next if survey&.spread_mm.nil? || survey.told? || survey.spread_mm < limit
 
             tokens = { side:, spread: format("%.3f", survey.spread_mm), chance: format("%.3f", survey.chance_mm) }
-            Texts.say("findings.variation_untold", **tokens)
+            Texts.t("findings.variation_oracle_bound", **tokens)
           end
         end
 
@@ -167,7 +165,7 @@ module Graver
             return
           end
 
-          Texts.say("findings.pulsation_unmeasured", places: PLACES_FOR_VARIATION)
+          Texts.t("findings.pulsation_unmeasured", places: PLACES_FOR_VARIATION)
         end
 
         # Single positions, by caliper with the wheel off.

@@ -32,8 +32,7 @@ module Graver
         end
 
         # All pistons of an axle home, for pads of the new thickness (and rotors, if they are renewed too): ml, or nil
-        # where
-        # something is not known.
+        # where something is not known.
         def pushed_ml(axle, new_rotors: false)
           file = axle.file
           diameter, pistons, new_mm =
@@ -66,7 +65,7 @@ module Graver
 
         def level(overview, axle)
           apart = Overview::FluidLevels.reservoirs(overview.vehicle).include?(axle.file.axle.name)
-          Overview::FluidLevels.new(overview.look_overs, apart ? axle.file.axle.name : nil).newest&.after
+          Overview::FluidLevels.new(overview.inspections, apart ? axle.file.axle.name : nil).newest&.after
         end
 
         # At MAX there is no room, however large the reservoir is.
@@ -79,12 +78,12 @@ module Graver
         end
 
         def sentence(overview, file, headroom)
-          return Texts.say("findings.headroom", ml: headroom.round) if headroom
+          return Texts.t("findings.headroom", ml: headroom.round) if headroom
 
           missing = []
-          missing << Texts.say("findings.reservoir_volume") unless file.volume_ml("fluid.reservoir_volume")
-          missing << Texts.say("findings.fluid_level") unless level(overview, overview.axles.first)
-          Texts.say("findings.overflow_unknown", missing:, count: missing.length)
+          missing << Texts.t("findings.reservoir_volume") unless file.volume_ml("fluid.reservoir_volume")
+          missing << Texts.t("findings.fluid_level") unless level(overview, overview.axles.first)
+          Texts.t("findings.overflow_unknown", missing:, count: missing.length)
         end
 
         def pushed(axle, headroom)

@@ -5,7 +5,7 @@ module Graver
     module Judging
       # A short questioning about something noticed on the road: severity, causes, and what to measure next.
       class Symptoms
-        # tied: findings of this vehicle that speak for one of the causes; noted: the Storage::OpenEnd it left
+        # tied: findings of this vehicle that speak for one of the causes; noted: the Storage::FollowUp it left
         Outcome = Core::Value.define(:severity, :sentence, :causes, :measure, :tied, :noted)
         # Topics of findings that bear on a symptom.
         TOPICS = {
@@ -30,7 +30,7 @@ module Graver
         # closed; what is normal is noted and closed at once. Raises InvalidEntry for an unknown or open question.
         def call(vehicle_id, given)
           symptom = @symptoms.find { |each| each.id == given[:symptom] } or
-            raise InvalidEntry.of("symptom", "unknown_choice", Texts.say("faults.choose", choices: @symptoms.map(&:id)))
+            raise InvalidEntry.of("symptom", "unknown_choice", Texts.t("faults.choose", choices: @symptoms.map(&:id)))
           answers = answered(symptom, given.fetch(:answers, {}))
           outcome = symptom.outcome(answers)
           noted = note(vehicle_id, symptom, answers, outcome)
@@ -40,20 +40,20 @@ module Graver
         private
 
         def note(vehicle_id, symptom, answers, outcome)
-          ends = Axles::OpenEnds.new(@context)
+          ends = Axles::FollowUps.new(@context)
           about = "#{Overview::Noticed::ABOUT}#{outcome.mark}"
           vehicle = @context.store.vehicles.find(vehicle_id)
           known = ends.of([vehicle]).fetch(vehicle_id).find { |each| each.open? && each.about == about }
           return known if known
 
-          closed_because = outcome.severity == "good" ? Texts.say("findings.normal") : nil
+          closed_because = outcome.severity == "good" ? Texts.t("findings.normal") : nil
           ends.add(vehicle_id, { text: said(symptom, answers) }, about:, closed_because:)
         end
 
         # "Noticed: The pedal is not right. It sinks while held"
         def said(symptom, answers)
           options = symptom.questions.map { |question| question.options.fetch(answers[question.id]) }
-          Texts.say("findings.noticed", what: [symptom.label, *options].join(". "))
+          Texts.t("findings.noticed", what: [symptom.label, *options].join(". "))
         end
 
         def answered(symptom, answers)
@@ -62,10 +62,10 @@ module Graver
               .questions
               .reject { |question| question.options.key?(answers[question.id]) }
               .map do |question|
-                InvalidEntry::Fault.new(
+                InvalidEntry::FieldError.new(
                   field: "answers.#{question.id}",
                   code: "missing",
-                  message: Texts.say("faults.symptom_choose", question: question.text, choices: question.options.values)
+                  message: Texts.t("faults.symptom_choose", question: question.text, choices: question.options.values)
                 )
               end
           faults.any? ? raise(InvalidEntry, faults) : answers

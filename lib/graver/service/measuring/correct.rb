@@ -4,8 +4,7 @@ module Graver
   module Service
     module Measuring
       # Edits or voids what was logged, with a reason. Nothing is overwritten: the correction stands beside what it
-      # corrects,
-      # and everything derived follows.
+      # corrects, and everything derived follows.
       class Correct
         def initialize(context)
           @context = context
@@ -13,47 +12,46 @@ module Graver
         end
 
         # given: { void:, value:, upper:, unit:, method:, overall:, reason: }. Raises InvalidEntry, NotFound.
-        def reading(look_over_id, reading_id, given)
-          look_over = @store.look_overs.find(look_over_id)
-          row = look_over.readings.find { |each| each.id == reading_id } or raise NotFound, Texts.say("missing.reading")
-          change(look_over_id, row, given, reading_id:) { reading_change(look_over, row, given) }
+        def reading(inspection_id, reading_id, given)
+          inspection = @store.inspections.find(inspection_id)
+          row = inspection.readings.find { |each| each.id == reading_id } or raise NotFound, Texts.t("missing.reading")
+          change(inspection_id, row, given, reading_id:) { reading_change(inspection, row, given) }
         end
 
         # given: { void:, mark:, value:, reason: }: a mark or figure of what was looked at. Raises InvalidEntry,
         # NotFound.
-        def condition(look_over_id, condition_id, given)
-          look_over = @store.look_overs.find(look_over_id)
-          row = look_over.conditions.find { |each| each.id == condition_id } or
-            raise NotFound, Texts.say("missing.mark")
-          change(look_over_id, row, given, condition_id:) { condition_change(look_over, row, given) }
+        def condition(inspection_id, condition_id, given)
+          inspection = @store.inspections.find(inspection_id)
+          row = inspection.conditions.find { |each| each.id == condition_id } or raise NotFound, Texts.t("missing.mark")
+          change(inspection_id, row, given, condition_id:) { condition_change(inspection, row, given) }
         end
 
         # given: { void:, date:, odometer: { value:, unit: }, note:, reason: }. Raises InvalidEntry, NotFound.
-        def look_over(id, given)
-          look_over = @store.look_overs.find(id)
-          change(id, look_over, given, field: "reason", because: Texts.say("faults.nothing_changed")) do
-            stamp_change(look_over, given)
+        def inspection(id, given)
+          inspection = @store.inspections.find(id)
+          change(id, inspection, given, field: "reason", because: Texts.t("faults.nothing_changed")) do
+            stamp_change(inspection, given)
           end
         end
 
         private
 
         def require_reason(given)
-          raise InvalidEntry.of("reason", "missing", Texts.say("faults.reason")) if given[:reason].to_s.strip.empty?
+          raise InvalidEntry.of("reason", "missing", Texts.t("faults.reason")) if given[:reason].to_s.strip.empty?
         end
 
         # Struck out, taken back in, or what the block says is different.
-        def change(look_over_id, row, given, field: "value", because: Texts.say("faults.unchanged"), **what)
+        def change(inspection_id, row, given, field: "value", because: Texts.t("faults.unchanged"), **what)
           require_reason(given)
           @store.transaction do
             change = given.key?(:void) ? { "void" => given[:void] } : yield
             raise InvalidEntry.of(field, "unchanged", because) if change.empty? || change == { "void" => row.void }
 
-            @store.corrections.add(look_over_id:, change:, reason: given[:reason].strip, at: @context.now, **what)
+            @store.corrections.add(inspection_id:, change:, reason: given[:reason].strip, at: @context.now, **what)
           end
         end
 
-        def reading_change(look_over, row, given)
+        def reading_change(inspection, row, given)
           now =
             row
               .to_h
@@ -63,7 +61,7 @@ module Graver
           entered =
             EnteredReading.new(
               @context.knowledge,
-              file(look_over, row),
+              file(inspection, row),
               place.merge(now, values: [now[:value]].compact),
               Axles::Instruments.new(@context).core
             )
@@ -84,12 +82,12 @@ module Graver
         end
 
         # Checked as if it were entered now.
-        def condition_change(look_over, row, given)
+        def condition_change(inspection, row, given)
           files =
             Axles::AxleRecords
               .new(@context)
-              .of([@store.vehicles.find(look_over.vehicle_id)])
-              .fetch(look_over.vehicle_id)
+              .of([@store.vehicles.find(inspection.vehicle_id)])
+              .fetch(inspection.vehicle_id)
               .to_h { |file| [file.axle.id, file] }
           wanted = {
             axle: row.axle_id,
@@ -101,22 +99,22 @@ module Graver
           checked.slice(:mark, :value).reject { |field, value| row[field] == value }.transform_keys(&:to_s)
         end
 
-        def file(look_over, row)
-          raise InvalidEntry.of("value", "no_value", Texts.say("faults.no_value")) unless row.axle_id && row.value
+        def file(inspection, row)
+          raise InvalidEntry.of("value", "no_value", Texts.t("faults.no_value")) unless row.axle_id && row.value
 
           Axles::AxleRecords
             .new(@context)
-            .of([@store.vehicles.find(look_over.vehicle_id)])
-            .fetch(look_over.vehicle_id)
+            .of([@store.vehicles.find(inspection.vehicle_id)])
+            .fetch(inspection.vehicle_id)
             .find { |each| each.axle.id == row.axle_id }
         end
 
-        def stamp_change(look_over, given)
-          vehicle = @store.vehicles.find(look_over.vehicle_id)
-          others = @store.look_overs.of_vehicle(vehicle.id).reject { |other| other.id == look_over.id }
-          odometer = { value: look_over.odometer_value, unit: look_over.odometer_unit, **given.fetch(:odometer, {}) }
+        def stamp_change(inspection, given)
+          vehicle = @store.vehicles.find(inspection.vehicle_id)
+          others = @store.inspections.of_vehicle(vehicle.id).reject { |other| other.id == inspection.id }
+          odometer = { value: inspection.odometer_value, unit: inspection.odometer_unit, **given.fetch(:odometer, {}) }
           stamp =
-            ServiceDate.new(@context, vehicle, others, { date: given.fetch(:date, look_over.date.iso8601), odometer: })
+            ServiceDate.new(@context, vehicle, others, { date: given.fetch(:date, inspection.date.iso8601), odometer: })
           faults = stamp.faults + stamp.order_faults
           raise InvalidEntry, faults if faults.any?
 
@@ -125,11 +123,11 @@ module Graver
             odometer_value: stamp.odometer[:value],
             odometer_unit: stamp.odometer[:unit],
             odometer_km: stamp.odometer_km,
-            note: given.fetch(:note, look_over.note)
-          }.reject { |field, value| before(look_over, field) == value }.transform_keys(&:to_s)
+            note: given.fetch(:note, inspection.note)
+          }.reject { |field, value| before(inspection, field) == value }.transform_keys(&:to_s)
         end
 
-        def before(look_over, field) = field == :date ? look_over.date.iso8601 : look_over[field]
+        def before(inspection, field) = field == :date ? inspection.date.iso8601 : inspection[field]
       end
     end
   end

@@ -3,9 +3,8 @@
 module Graver
   module Service
     module Measuring
-      # Has a device send one reading for a place in the walk-round. It is told the place and nothing else: neither
-      # the log nor
-      # the forecast. What a simulated one sends says so.
+      # Has a device send one reading for a place in the inspection. It is told the place and nothing else: neither the
+      # log nor the forecast. What a simulated one sends says so.
       class DeviceReading
         def initialize(context)
           @context = context

@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Measuring
-      # Half-entered look-overs, one a vehicle, kept as the screen wrote them.
+      # Half-entered inspections, one a vehicle, kept as the screen wrote them.
       class Drafts
         def initialize(context)
           @context = context

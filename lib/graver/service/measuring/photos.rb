@@ -6,7 +6,7 @@ module Graver
       # Photos of what was found: taken, looked at, removed and had back.
       class Photos
         LARGEST_BYTES = 6 * 1024 * 1024
-        # of one step or one look-over
+        # of one step or one inspection
         MOST = 12
 
         def initialize(context)
@@ -14,21 +14,21 @@ module Graver
           @store = context.store
         end
 
-        # At a look-over -> id. Raises InvalidEntry, NotFound.
-        def at_look_over(id, bytes) = add(@store.look_overs.find(id).vehicle_id, { look_over_id: id }, bytes)
+        # At an inspection -> id. Raises InvalidEntry, NotFound.
+        def at_inspection(id, bytes) = add(@store.inspections.find(id).vehicle_id, { inspection_id: id }, bytes)
 
         # place: as Storage::Photos#add wants it -> id. Raises InvalidEntry, NotSaved.
         def add(vehicle_id, place, bytes)
           there = @store.photos.of_vehicle(vehicle_id).select { |photo| photo.to_h.slice(*place.keys) == place }
-          raise refused("too_many", Texts.say("photos.too_many", most: MOST)) if there.length >= MOST
+          raise refused("too_many", Texts.t("photos.too_many", most: MOST)) if there.length >= MOST
 
-          picture = @store.pictures.keep(bytes) or raise refused("unreadable", Texts.say("photos.unreadable"))
+          picture = @store.pictures.keep(bytes) or raise refused("unreadable", Texts.t("photos.unreadable"))
           @store.transaction { @store.photos.add(vehicle_id, picture, place, on: @context.today, at: @context.now) }
         end
 
-        # Of a look-over, oldest first -> [Storage::Photo]
-        def of_look_over(look_over)
-          @store.photos.of_vehicle(look_over.vehicle_id).select { |photo| photo.look_over_id == look_over.id }
+        # Of an inspection, oldest first -> [Storage::Photo]
+        def of_inspection(inspection)
+          @store.photos.of_vehicle(inspection.vehicle_id).select { |photo| photo.inspection_id == inspection.id }
         end
 
         # The file of one -> bytes. Raises NotFound.

@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Measuring
-      # What is read or marked again in the same look-over: what was said before stays on file and counts no more.
+      # What is read or marked again in the same inspection: what was said before stays on file and counts no more.
       class ReadAgain
         PLACE = %i[axle_id event part side pad].freeze
         SEEN = %i[axle_id side face item].freeze
@@ -14,48 +14,48 @@ module Graver
           @at = context.now
         end
 
-        # look_over: Storage::LookOver; entry: LookOverEntry -> the rows of its conditions that are not on file yet
-        def call(look_over, entry)
-          entry.lines.each { |line| void_reading(look_over, line) }
+        # inspection: Storage::Inspection; entry: InspectionEntry -> the rows of its conditions that are not on file yet
+        def call(inspection, entry)
+          entry.lines.each { |line| void_reading(inspection, line) }
           marks, figures = entry.conditions.partition { |row| row[:mark] }
           named = figures.map { |row| row[:item] }
-          void_all(look_over, look_over.conditions.select { |each| each.mark.nil? && named.include?(each.item) })
-          figures + new_marks(look_over, marks)
+          void_all(inspection, inspection.conditions.select { |each| each.mark.nil? && named.include?(each.item) })
+          figures + new_marks(inspection, marks)
         end
 
         # places: [{ axle:, side:, face:, item: }] where no mark holds any more
-        def unmark(look_over, places)
+        def unmark(inspection, places)
           gone = places.map { |place| place.values_at(:axle, :side, :face, :item) }
-          void_all(look_over, marked(look_over).select { |each| gone.include?(each.to_h.values_at(*SEEN)) })
+          void_all(inspection, marked(inspection).select { |each| gone.include?(each.to_h.values_at(*SEEN)) })
         end
 
         private
 
-        def marked(look_over) = look_over.conditions.select(&:mark)
+        def marked(inspection) = inspection.conditions.select(&:mark)
 
         # What is said of a thing is all that holds of it.
-        def new_marks(look_over, rows)
+        def new_marks(inspection, rows)
           places = rows.map { |row| row.values_at(*SEEN) }
-          standing = marked(look_over).select { |each| places.include?(each.to_h.values_at(*SEEN)) }
+          standing = marked(inspection).select { |each| places.include?(each.to_h.values_at(*SEEN)) }
           kept, gone = standing.partition { |each| rows.any? { |row| same?(row, each) } }
-          void_all(look_over, gone)
+          void_all(inspection, gone)
           rows.reject { |row| kept.any? { |each| same?(row, each) } }
         end
 
         def same?(row, seen) = row.values_at(*SEEN, :mark) == seen.to_h.values_at(*SEEN, :mark)
 
-        def void_reading(look_over, line)
+        def void_reading(inspection, line)
           given = line.given
           wanted = [given[:axle], given[:event], given[:part], given[:side], given[:pad]]
-          same = look_over.readings.select { |row| row.to_h.values_at(*PLACE) == wanted }
-          same.each { |row| void(look_over, reading_id: row.id) }
+          same = inspection.readings.select { |row| row.to_h.values_at(*PLACE) == wanted }
+          same.each { |row| void(inspection, reading_id: row.id) }
         end
 
-        def void_all(look_over, conditions) = conditions.each { |each| void(look_over, condition_id: each.id) }
+        def void_all(inspection, conditions) = conditions.each { |each| void(inspection, condition_id: each.id) }
 
-        def void(look_over, **what)
-          reason = Texts.say("findings.read_again")
-          @corrections.add(look_over_id: look_over.id, **what, change: { "void" => true }, at: @at, reason:)
+        def void(inspection, **what)
+          reason = Texts.t("findings.read_again")
+          @corrections.add(inspection_id: inspection.id, **what, change: { "void" => true }, at: @at, reason:)
         end
       end
     end

@@ -14,11 +14,11 @@ module Graver
         # Faults of day and odometer by themselves; date and odometer_km are nil where they cannot be read.
         attr_reader :faults, :date, :odometer_km
 
-        # look_overs: the vehicle's others; given: { date:, odometer: { value:, unit:, keep: } }
-        def initialize(context, vehicle, look_overs, given)
+        # inspections: the vehicle's others; given: { date:, odometer: { value:, unit:, keep: } }
+        def initialize(context, vehicle, inspections, given)
           @context = context
           @vehicle = vehicle
-          @look_overs = look_overs
+          @inspections = inspections
           @given = given
           @faults = []
           @date = read_date
@@ -28,7 +28,7 @@ module Graver
         # The odometer as it is kept: as entered, and in km.
         def odometer = { value: given_odometer[:value].to_s.strip, unit:, km: odometer_km }
 
-        # Against the look-overs before and after its day: the odometer never runs back.
+        # Against the inspections before and after its day: the odometer never runs back.
         def order_faults = @order_faults ||= find_order_faults
 
         # Itself when nothing is wrong with it. Raises InvalidEntry; with `asking` for what is only doubtful too.
@@ -46,8 +46,8 @@ module Graver
         def find_order_faults
           return [] unless date && odometer_km
 
-          before = @look_overs.select { |other| other.date <= date }.max_by(&:odometer_km)
-          after = @look_overs.select { |other| other.date > date }.min_by(&:odometer_km)
+          before = @inspections.select { |other| other.date <= date }.max_by(&:odometer_km)
+          after = @inspections.select { |other| other.date > date }.min_by(&:odometer_km)
           found = []
           found << runs_back(before, "less") if before && odometer_km < before.odometer_km - 0.5
           found << runs_back(after, "more") if after && odometer_km > after.odometer_km + 0.5
@@ -57,24 +57,22 @@ module Graver
         def find_question
           return if given_odometer[:keep] || !date || !odometer_km || order_faults.any?
 
-          before = @look_overs.select { |other| other.date <= date }.max_by(&:odometer_km) or return
+          before = @inspections.select { |other| other.date <= date }.max_by(&:odometer_km) or return
           found = ask(before)
           found && { code: found.code, unit: found.other_unit, sentence: sentence(found, before) }
         end
 
         def given_odometer = @given[:odometer] || {}
         def unit = given_odometer[:unit] || @vehicle.distance_unit
-        def fault(field, code, message) = InvalidEntry::Fault.new(field:, code:, message:)
+        def fault(field, code, message) = InvalidEntry::FieldError.new(field:, code:, message:)
 
         def read_date
           date = Date.iso8601(@given[:date].to_s)
-          @faults << fault("date", "in_future", Texts.say("faults.day_in_future")) if date > @context.today
-          if date.year < EARLIEST_YEAR
-            @faults << fault("date", "out_of_range", Texts.say("faults.year", year: date.year))
-          end
+          @faults << fault("date", "in_future", Texts.t("faults.day_in_future")) if date > @context.today
+          @faults << fault("date", "out_of_range", Texts.t("faults.year", year: date.year)) if date.year < EARLIEST_YEAR
           date
         rescue Date::Error
-          @faults << fault("date", "not_a_day", Texts.say("faults.not_a_day", example: @context.today.iso8601))
+          @faults << fault("date", "not_a_day", Texts.t("faults.not_a_day", example: @context.today.iso8601))
           nil
         end
 
@@ -82,7 +80,7 @@ module Graver
           km = Core::Quantity::DISTANCE.to_base(Core::Quantity::EnteredNumber.parse(given_odometer[:value]).value, unit)
           return km if km.between?(0, LARGEST_KM)
 
-          @faults << fault("odometer.value", "out_of_range", Texts.say("faults.odometer_between", most: LARGEST_KM))
+          @faults << fault("odometer.value", "out_of_range", Texts.t("faults.odometer_between", most: LARGEST_KM))
           nil
         rescue InvalidEntry => e
           @faults.concat(e.under("odometer.value").faults)
@@ -93,7 +91,7 @@ module Graver
           fault(
             "odometer.value",
             "runs_back",
-            Texts.say(
+            Texts.t(
               "faults.runs_back",
               than: word,
               odometer: other.odometer_value,
@@ -111,7 +109,7 @@ module Graver
             end
           driving =
             @context.knowledge.outlook.driving(
-              @look_overs.map { |look_over| [look_over.date, look_over.odometer_km] }.uniq
+              @inspections.map { |inspection| [inspection.date, inspection.odometer_km] }.uniq
             )
           Core::Judgement::OdometerQuestion.call(
             km: odometer_km,

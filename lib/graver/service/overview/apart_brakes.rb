@@ -41,7 +41,7 @@ module Graver
           places
             .group_by { |place| place.drop(1) }
             .map do |where, of_place|
-              Texts.say("jobs.apart_at", place: place_name(where), facts: facts(knowledge, of_place.map(&:first)))
+              Texts.t("jobs.apart_at", place: place_name(where), facts: facts(knowledge, of_place.map(&:first)))
             end
         end
 
@@ -51,7 +51,7 @@ module Graver
         end
 
         def place_name(where)
-          return Texts.say("jobs.both_axles") if where == ["both"]
+          return Texts.t("jobs.both_axles") if where == ["both"]
 
           where.reject { |part| part == "both" }.join(" ").capitalize
         end

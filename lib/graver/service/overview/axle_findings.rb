@@ -35,7 +35,7 @@ module Graver
           @knowledge = knowledge
         end
 
-        # seen: [CurrentConditions::Seen] of the vehicle -> [Found], worst first
+        # seen: [CurrentConditions::Observation] of the vehicle -> [Found], worst first
         def call(file, answer, seen)
           @knowledge
             .finding_engine

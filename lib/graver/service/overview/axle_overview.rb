@@ -6,11 +6,10 @@ module Graver
       # What can be said of one axle today: the forecast, its state in one of four words, and what becomes of its
       # rotors.
       class AxleOverview
-        # answer: Core::Wear::Outlook::Answer; judgement: Core::Judgement::RuleEngine::Judgement; measures: what it
-        # looked at;
-        # rotors: AxleRotors::Judged as of today, rotors_with_pads: with new pads on; seen: [CurrentConditions::Seen]
-        # of this axle;
-        # findings: [AxleFindings::Found]; last_look_over: the newest one with readings of this axle.
+        # answer: Core::Wear::AxleForecast::Answer; judgement: Core::Judgement::RuleEngine::Judgement; measures: what it
+        # looked at; rotors: AxleRotors::Judged as of today, rotors_with_pads: with new pads on; seen:
+        # [CurrentConditions::Observation] of this axle; findings: [AxleFindings::Found]; last_inspection: the newest
+        # one with readings of this axle.
         Overview =
           Core::Value.define(
             :file,
@@ -19,7 +18,7 @@ module Graver
             :measures,
             :rotors,
             :rotors_with_pads,
-            :last_look_over,
+            :last_inspection,
             :seen,
             :findings
           )
@@ -29,10 +28,11 @@ module Graver
           @knowledge = context.knowledge
         end
 
-        # limit_mm: for "what if"; jobs: [Storage::Job] of the vehicle; noticed: [CurrentConditions::Seen] on the road
+        # limit_mm: for "what if"; jobs: [Storage::Job] of the vehicle; noticed: [CurrentConditions::Observation] on the
+        # road
         def call(file, limit_mm: file.limit_mm, jobs: [], noticed: [])
           answer = Axles::AxleAnswer.new(@context).call(file, limit_mm:)
-          all_seen = CurrentConditions.new(@knowledge).call(file.look_overs) + noticed
+          all_seen = CurrentConditions.new(@knowledge).call(file.inspections) + noticed
           findings = AxleFindings.new(@knowledge).call(file, answer, all_seen)
           judged = ->(with_pads) { AxleRotors.new(@context).call(file, answer, all_seen, findings, with_pads:) }
           seen = all_seen.select { |each| each.axle_id == file.axle.id }
@@ -62,7 +62,7 @@ module Graver
             judgement: @knowledge.state_engine.call(measures),
             rotors: pads_due?(measures) ? with_pads : judged[false],
             rotors_with_pads: with_pads,
-            last_look_over: last_look_over(file)
+            last_inspection: last_inspection(file)
           )
         end
 
@@ -98,7 +98,7 @@ module Graver
             "rotor_out_mm" => verdict.reading_mm,
             "rotor_out_side" => side.capitalize,
             "rotor_out_exactly" =>
-              (verdict.spare_mm.abs <= PadsRead::ON_THE_LIMIT_MM ? Texts.say("findings.on_the_limit") : ""),
+              (verdict.spare_mm.abs <= PadsRead::ON_THE_LIMIT_MM ? Texts.t("findings.on_the_limit") : ""),
             "rotor_out_on" => file.surveys("rotor", side).last&.last&.iso8601
           }
         end
@@ -117,9 +117,9 @@ module Graver
           @knowledge.state_engine.holding(measures).intersect?(@knowledge.state.fetch("pads_due"))
         end
 
-        def last_look_over(file)
-          file.look_overs.reverse.find do |look_over|
-            look_over.readings.any? { |row| row.axle_id == file.axle.id && row.event == "reading" }
+        def last_inspection(file)
+          file.inspections.reverse.find do |inspection|
+            inspection.readings.any? { |row| row.axle_id == file.axle.id && row.event == "reading" }
           end
         end
       end

@@ -22,9 +22,8 @@ module Graver
           @rules = context.knowledge.rotor_rules
         end
 
-        # file: AxleRecord; answer: Core::Wear::Outlook::Answer; seen: [CurrentConditions::Seen] of the vehicle;
-        # findings:
-        # [AxleFindings::Found] of the axle; with_pads: are new pads to go on? -> Judged
+        # file: AxleRecord; answer: Core::Wear::AxleForecast::Answer; seen: [CurrentConditions::Observation] of the
+        # vehicle; findings: [AxleFindings::Found] of the axle; with_pads: are new pads to go on? -> Judged
         def call(file, answer, seen, findings, with_pads:)
           verdicts = verdicts(file, answer, with_pads ? next_pads_km(file, answer) : nil)
           conditions = conditions(file, seen, findings)
@@ -76,11 +75,11 @@ module Graver
           Core::Judgement::RotorPlan.call(
             verdicts:,
             leaves:,
-            school: with_pads ? Axles::Schools.new(@context).chosen.fetch("rotors") : nil,
+            approach: with_pads ? Axles::Approaches.new(@context).chosen.fetch("rotors") : nil,
             discard_mm: file.discard_mm,
             machine_to_mm: file.length_mm("rotor.machine_to_thickness"),
             wear_mm: wear_mm(file, answer),
-            cut_mm: @knowledge.schools.fetch("cut_mm"),
+            cut_mm: @knowledge.approaches.fetch("cut_mm"),
             order: @rules.fetch("order")
           )
         end
@@ -118,7 +117,7 @@ module Graver
             condition(
               rule,
               mark.side,
-              Texts.say("findings.face_seen", face: mark.face, mark: mark.mark.label, day: mark.date)
+              Texts.t("findings.face_seen", face: mark.face, mark: mark.mark.label, day: mark.date)
             )
           end
         end

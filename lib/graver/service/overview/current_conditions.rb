@@ -6,8 +6,8 @@ module Graver
       # What was last seen of every part that is looked at, until something newer was marked there or a new part went
       # on.
       class CurrentConditions
-        # date: of the look-over; item, mark: entries of knowledge/conditions.yml
-        Seen =
+        # date: of the inspection; item, mark: entries of knowledge/conditions.yml
+        Observation =
           Core::Value.define(:date, :axle_id, :side, :face, :item, :mark) do
             def severity = mark.severity
             # "left inner pad: oily"
@@ -16,7 +16,7 @@ module Graver
           end
         RENEWED_BY = { "pad" => "pad", "rotor_face" => "rotor" }.freeze
 
-        # [Seen] -> { "marks_stop" => count, "marks_stop_text" => "Left piston: wet. ...", ... }, as the rules of
+        # [Observation] -> { "marks_stop" => count, "marks_stop_text" => "Left piston: wet. ...", ... }, as the rules of
         # state want it.
         def self.measures(seen)
           seen
@@ -34,33 +34,33 @@ module Graver
           @knowledge = knowledge
         end
 
-        # look_overs of one vehicle, oldest first -> [Seen]
-        def call(look_overs)
+        # inspections of one vehicle, oldest first -> [Observation]
+        def call(inspections)
           current = {}
-          look_overs.each do |look_over|
-            renewed(look_over).each do |axle_id, part|
+          inspections.each do |inspection|
+            renewed(inspection).each do |axle_id, part|
               current.reject! { |key, _| key[0] == axle_id && RENEWED_BY[key[3]] == part }
             end
-            answered(look_over).each { |row| answer(current, row) }
+            answered(inspection).each { |row| answer(current, row) }
             marked =
-              look_over
+              inspection
                 .conditions
                 .select(&:mark)
                 .group_by { |condition| condition.to_h.values_at(:axle_id, :side, :face, :item) }
-            current.merge!(marked.transform_values { |conditions| [look_over.date, conditions] })
+            current.merge!(marked.transform_values { |conditions| [inspection.date, conditions] })
           end
           current.values.flat_map { |date, conditions| conditions.filter_map { |condition| seen(date, condition) } }
         end
 
         private
 
-        def renewed(look_over)
-          look_over
+        def renewed(inspection)
+          inspection
             .readings
             .select { |row| %w[fit resurfaced].include?(row.event) }
             .map { |row| [row.axle_id, row.part] }
         end
-        def answered(look_over) = look_over.readings.select { |row| row.event == "answered" }
+        def answered(inspection) = inspection.readings.select { |row| row.event == "answered" }
 
         # A job has seen to this mark; others of the same thing stand.
         def answer(current, row)
@@ -76,7 +76,7 @@ module Graver
         def seen(date, condition)
           item = @knowledge.condition_item(condition.item) or return
           mark = item.mark(condition.mark) or return
-          Seen.new(date:, item:, mark:, **condition.to_h.slice(:axle_id, :side, :face))
+          Observation.new(date:, item:, mark:, **condition.to_h.slice(:axle_id, :side, :face))
         end
       end
     end

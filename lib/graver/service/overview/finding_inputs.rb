@@ -5,7 +5,7 @@ module Graver
     module Overview
       # Everything the rules of findings look at on one axle, as places with their measures.
       class FindingInputs
-        # file: AxleRecord; answer: Core::Wear::Outlook::Answer; seen: [CurrentConditions::Seen]
+        # file: AxleRecord; answer: Core::Wear::AxleForecast::Answer; seen: [CurrentConditions::Observation]
         def initialize(knowledge, file, answer, seen)
           @knowledge = knowledge
           @file = file
@@ -78,9 +78,9 @@ module Graver
         def newest(part, side, pad) = @file.since_fit(part, side, pad).reverse.find(&:thickness?)
 
         def read_how(entry)
-          entry ? Texts.say("findings.last_read", day: entry.date, by: read_by(entry)) : Texts.say("findings.not_read")
+          entry ? Texts.t("findings.last_read", day: entry.date, by: read_by(entry)) : Texts.t("findings.not_read")
         end
-        def read_by(entry) = entry.reading ? Texts.say("findings.read_by", method: method_label(entry)) : ""
+        def read_by(entry) = entry.reading ? Texts.t("findings.read_by", method: method_label(entry)) : ""
         def method_label(entry)
           (
             @knowledge.measurement.dig("methods", entry.reading.method, "label") ||
@@ -95,7 +95,7 @@ module Graver
           { "taper_mm" => survey.told? ? survey.spread_mm : nil, "places" => survey.places, "read_on" => date.iso8601 }
         end
 
-        # Several places of the newest look-over at a position: [Survey, date], or nil.
+        # Several places of the newest inspection at a position: [Survey, date], or nil.
         def survey(part, side, pad)
           rows, date = @file.newest_rows(part, side, pad)
           rows && [survey_of(rows, part), date]
@@ -110,7 +110,7 @@ module Graver
         def corners
           date, pads = newest_pads
           uneven = Core::Judgement::Unevenness.call(pads, coverage: @coverage)
-          pace = PaceMeasures.new(@answer)
+          pace = WearRateMeasures.new(@answer)
           @file.axle.sides.map do |side|
             measures = [
               uneven.fetch(side, {}),
@@ -245,9 +245,9 @@ module Graver
         def limit(key, usual)
           own = @file.length_mm(key)
           if own
-            [own, Texts.say("findings.your_entry")]
+            [own, Texts.t("findings.your_entry")]
           else
-            [@knowledge.measurement.dig("usual_limits", usual, "value"), Texts.say("findings.common_practice")]
+            [@knowledge.measurement.dig("usual_limits", usual, "value"), Texts.t("findings.common_practice")]
           end
         end
 
@@ -270,7 +270,7 @@ module Graver
             "careful_said" => Formats.distance(careful_km, unit),
             "likely_said" => Formats.distance(life.quantile(0.5), unit),
             "careful_when" =>
-              days < 14 ? Texts.say("findings.any_day") : Texts.say("findings.in_weeks", count: (days / 7).floor),
+              days < 14 ? Texts.t("findings.any_day") : Texts.t("findings.in_weeks", count: (days / 7).floor),
             "limit_mm" => pads.limit_mm,
             "limit_from" => @file.limit_from,
             "thinnest_pad_mm" => Core::Judgement::AxleMeasures.thinnest(pads)

@@ -18,9 +18,9 @@ module Graver
           @today = context.today
         end
 
-        # Storage::Vehicle, its look-overs, oldest first -> Fluid, or nil where nothing is known
-        def call(vehicle, look_overs)
-          circuits = vehicle.axles.map { |axle| circuit(axle, look_overs) }
+        # Storage::Vehicle, its inspections, oldest first -> Fluid, or nil where nothing is known
+        def call(vehicle, inspections)
+          circuits = vehicle.axles.map { |axle| circuit(axle, inspections) }
           oldest = circuits.select(&:renewed_on).min_by(&:renewed_on) or return
           due_on = oldest.renewed_on >> @months
           Fluid.new(
@@ -34,25 +34,25 @@ module Graver
 
         private
 
-        def circuit(axle, look_overs)
-          noted = look_overs.select { |look_over| renewed?(look_over, axle) }.map(&:date).max
-          Circuit.new(axle: axle.name, renewed_on: noted || by_age(look_overs), estimated: noted.nil?)
+        def circuit(axle, inspections)
+          noted = inspections.select { |inspection| renewed?(inspection, axle) }.map(&:date).max
+          Circuit.new(axle: axle.name, renewed_on: noted || by_age(inspections), estimated: noted.nil?)
         end
 
         # A renewal that names no axle was of all of it.
-        def renewed?(look_over, axle)
-          look_over.readings.any? do |row|
+        def renewed?(inspection, axle)
+          inspection.readings.any? do |row|
             row.event == "renewed" && row.part == "fluid" && [nil, axle.id].include?(row.axle_id)
           end
         end
 
         # The newest age of the fluid that somebody knew, counted back.
-        def by_age(look_overs)
-          look_over = look_overs.reverse.find { |each| age(each) } or return
-          look_over.date << Core::Quantity::EnteredNumber.parse(age(look_over).value).value.round
+        def by_age(inspections)
+          inspection = inspections.reverse.find { |each| age(each) } or return
+          inspection.date << Core::Quantity::EnteredNumber.parse(age(inspection).value).value.round
         end
 
-        def age(look_over) = look_over.conditions.find { |condition| condition.item == AGE }
+        def age(inspection) = inspection.conditions.find { |condition| condition.item == AGE }
       end
     end
   end

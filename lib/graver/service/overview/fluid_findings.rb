@@ -10,13 +10,13 @@ module Graver
           @today = today
         end
 
-        # look_overs: oldest first; axles: [AxleOverview::Overview]; fluid: FluidAge::Fluid or nil -> [Found]
-        def call(look_overs, axles, fluid)
+        # inspections: oldest first; axles: [AxleOverview::Overview]; fluid: FluidAge::Fluid or nil -> [Found]
+        def call(inspections, axles, fluid)
           vehicle = axles.first.file.vehicle
           least_km = @knowledge.findings.dig("standing_km", "value")
-          standing = Standing.measures(look_overs, @today, least_km, vehicle.distance_unit)
-          levels = FluidLevels.reservoirs(vehicle).map { |axle| level(look_overs, axles, axle) }
-          whole = age(look_overs, axles, fluid).merge(clicks(look_overs, axles), standing)
+          standing = IdlePeriod.measures(inspections, @today, least_km, vehicle.distance_unit)
+          levels = FluidLevels.reservoirs(vehicle).map { |axle| level(inspections, axles, axle) }
+          whole = age(inspections, axles, fluid).merge(clicks(inspections, axles), standing)
           said = AxleFindings.new(@knowledge)
           @knowledge
             .finding_engine
@@ -26,11 +26,11 @@ module Graver
 
         private
 
-        # [[look-over, Float], ...] of one figure, oldest first.
-        def figures(look_overs, item)
-          look_overs.filter_map do |look_over|
-            condition = look_over.conditions.find { |each| each.item == item } or next
-            [look_over, Core::Quantity::EnteredNumber.parse(condition.value).value.to_f]
+        # [[inspection, Float], ...] of one figure, oldest first.
+        def figures(inspections, item)
+          inspections.filter_map do |inspection|
+            condition = inspection.conditions.find { |each| each.item == item } or next
+            [inspection, Core::Quantity::EnteredNumber.parse(condition.value).value.to_f]
           end
         end
 
@@ -40,23 +40,23 @@ module Graver
         end
 
         # axle: name of the one whose reservoir it is, or nil: of all of them
-        def level(look_overs, axles, axle)
-          levels = FluidLevels.new(look_overs, axle)
+        def level(inspections, axles, axle)
+          levels = FluidLevels.new(inspections, axle)
           now = levels.newest or return {}
           served = axle ? axles.select { |each| each.file.axle.name == axle } : axles
           {
             "fluid_level" => now.after,
-            "fluid_on" => now.look_over.date.iso8601,
-            "fluid_name" => axle ? Texts.say("findings.fluid_of", axle:) : Texts.say("findings.fluid"),
-            **(levels.pair ? balance(*levels.pair, look_overs, served) : {})
+            "fluid_on" => now.inspection.date.iso8601,
+            "fluid_name" => axle ? Texts.t("findings.fluid_of", axle:) : Texts.t("findings.fluid"),
+            **(levels.pair ? balance(*levels.pair, inspections, served) : {})
           }
         end
 
-        def balance(earlier, now, look_overs, axles)
-          return {} if renewed_between?(earlier.look_over, now.look_over, look_overs)
+        def balance(earlier, now, inspections, axles)
+          return {} if renewed_between?(earlier.inspection, now.inspection, inspections)
 
           before, fallen_to = earlier.after, now.before
-          explained, error, basis = explained(axles, now.look_over.odometer_km - earlier.look_over.odometer_km)
+          explained, error, basis = explained(axles, now.inspection.odometer_km - earlier.inspection.odometer_km)
           return {} unless explained
 
           level_error, coverage =
@@ -72,7 +72,7 @@ module Graver
             )
           {
             "fluid_before" => before,
-            "fluid_before_on" => earlier.look_over.date.iso8601,
+            "fluid_before_on" => earlier.inspection.date.iso8601,
             "fluid_unexplained_sure" => found.sure ? 1 : 0,
             "fluid_basis" => basis,
             **%i[fall explained unexplained].to_h { |figure| ["fluid_#{figure}", found[figure]] }
@@ -89,14 +89,14 @@ module Graver
             return [
               share,
               share * spread,
-              Texts.say("findings.fluid_by_volume", worn: worn.round, reservoir: reservoir.round)
+              Texts.t("findings.fluid_by_volume", worn: worn.round, reservoir: reservoir.round)
             ]
           end
 
           usual = @knowledge.findings.fetch("usual_reservoir")
           share = worn_share(axles, distance_km) or return
           share *= usual.fetch("sets")
-          [share, share * Math.hypot(spread, usual.fetch("spread")), Texts.say("findings.fluid_by_usual")]
+          [share, share * Math.hypot(spread, usual.fetch("spread")), Texts.t("findings.fluid_by_usual")]
         end
 
         # Share of a set that all axles have worn on average; nil where one of them has no forecast.
@@ -112,9 +112,9 @@ module Graver
 
         # Fluid renewed or pads fitted in between: the levels cannot be compared. What a job did on the day of the later
         # look came after it was read.
-        def renewed_between?(before, now, look_overs)
+        def renewed_between?(before, now, inspections)
           between =
-            look_overs.select { |each| each.date > before.date && each.date <= now.date && !same_job?(each, now) }
+            inspections.select { |each| each.date > before.date && each.date <= now.date && !same_job?(each, now) }
           between.flat_map(&:readings).any? { |row| row.part == "fluid" || (row.event == "fit" && row.part == "pad") }
         end
 
@@ -142,10 +142,10 @@ module Graver
           parts.sum
         end
 
-        def age(look_overs, axles, fluid)
+        def age(inspections, axles, fluid)
           moisture =
-            figures(look_overs.select { |each| fluid.nil? || each.date > fluid.renewed_on }, "fluid_moisture").last
-          months, from = months(look_overs, fluid)
+            figures(inspections.select { |each| fluid.nil? || each.date > fluid.renewed_on }, "fluid_moisture").last
+          months, from = months(inspections, fluid)
           most = @knowledge.limits.dig("fluid_renewal_months", "value")
           {
             "fluid_moisture" => moisture && moisture[1],
@@ -159,28 +159,28 @@ module Graver
         end
 
         # From the last renewal noted, else from the age somebody knew.
-        def months(look_overs, fluid)
+        def months(inspections, fluid)
           return unless fluid
 
-          [((@today - fluid.renewed_on).to_i / 30.44).floor, fluid.estimated ? estimated(look_overs) : renewed(fluid)]
+          [((@today - fluid.renewed_on).to_i / 30.44).floor, fluid.estimated ? estimated(inspections) : renewed(fluid)]
         end
 
         # Which circuit it is, where they are not of one day.
         def renewed(fluid)
           oldest = fluid.circuits.select { |circuit| circuit.renewed_on == fluid.renewed_on }
-          return Texts.say("findings.renewed_on", day: fluid.renewed_on) if oldest.length == fluid.circuits.length
+          return Texts.t("findings.renewed_on", day: fluid.renewed_on) if oldest.length == fluid.circuits.length
 
-          Texts.say("findings.renewed_at", day: fluid.renewed_on, axles: oldest.map(&:axle).join(" and "))
+          Texts.t("findings.renewed_at", day: fluid.renewed_on, axles: oldest.map(&:axle).join(" and "))
         end
 
-        def estimated(look_overs)
-          look_over, age = figures(look_overs, "fluid_age").last
-          Texts.say("findings.months_old", months: age.round, day: look_over.date)
+        def estimated(inspections)
+          inspection, age = figures(inspections, "fluid_age").last
+          Texts.t("findings.months_old", months: age.round, day: inspection.date)
         end
 
         def boiling(file)
           points = @knowledge.findings.dig("boiling", file.choice("fluid.grade")) or return ""
-          Texts.say(
+          Texts.t(
             "findings.boiling",
             grade: @knowledge.brake_data.label("fluid.grade", file.choice("fluid.grade")),
             dry: points["dry"],
@@ -188,18 +188,18 @@ module Graver
           )
         end
 
-        def clicks(look_overs, axles)
-          look_over, count = figures(look_overs, "handbrake_clicks").last
-          return {} unless look_over
+        def clicks(inspections, axles)
+          inspection, count = figures(inspections, "handbrake_clicks").last
+          return {} unless inspection
 
           rear = axles.last.file
           most = rear.count("parking_brake.clicks_most")
           usual = @knowledge.measurement.dig("usual_limits", "handbrake_clicks", "most")
           {
             "clicks" => count.round,
-            "clicks_on" => look_over.date.iso8601,
+            "clicks_on" => inspection.date.iso8601,
             "clicks_most" => most || usual,
-            "clicks_from" => Texts.say(most ? "findings.your_entry" : "findings.makers_range"),
+            "clicks_from" => Texts.t(most ? "findings.your_entry" : "findings.makers_range"),
             "clicks_over" => count.round - (most || usual)
           }
         end

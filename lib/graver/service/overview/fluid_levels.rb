@@ -6,7 +6,7 @@ module Graver
       # Levels of the fluid in a log: in a job the level before the work and the one after it are two things.
       class FluidLevels
         # before, after: Float in parts of MIN to MAX, equal where one was read alone
-        Level = Core::Value.define(:look_over, :before, :after)
+        Level = Core::Value.define(:inspection, :before, :after)
         LEVEL = "fluid_level"
         AFTER = "_after"
         # Vehicles with a reservoir for each axle.
@@ -18,11 +18,11 @@ module Graver
         # Figure of a reservoir, as it is asked at a step: "fluid_level_after", of the rear one "fluid_level_rear_after"
         def self.figure(item, axle) = axle ? item.sub(LEVEL, "#{LEVEL}_#{axle}") : item
 
-        # look_overs: of one vehicle, oldest first; axle: whose reservoir it is, or nil
-        def initialize(look_overs, axle = nil)
+        # inspections: of one vehicle, oldest first; axle: whose reservoir it is, or nil
+        def initialize(inspections, axle = nil)
           @before = [self.class.figure(LEVEL, axle), *(LEVEL if axle == "front")]
           @after = [self.class.figure("#{LEVEL}#{AFTER}", axle)]
-          @levels = look_overs.filter_map { |look_over| level(look_over) }
+          @levels = inspections.filter_map { |inspection| level(inspection) }
         end
 
         # The newest -> Level or nil
@@ -33,13 +33,13 @@ module Graver
 
         private
 
-        def level(look_over)
-          before, after = [@before, @after].map { |items| figure(look_over, items) }
-          Level.new(look_over:, before: before || after, after: after || before) if before || after
+        def level(inspection)
+          before, after = [@before, @after].map { |items| figure(inspection, items) }
+          Level.new(inspection:, before: before || after, after: after || before) if before || after
         end
 
-        def figure(look_over, items)
-          row = look_over.conditions.reverse.find { |each| items.include?(each.item) }
+        def figure(inspection, items)
+          row = inspection.conditions.reverse.find { |each| items.include?(each.item) }
           row && Core::Quantity::EnteredNumber.parse(row.value).value.to_f
         end
       end

@@ -25,18 +25,18 @@ module Graver
           return unless @overview.answer.pads
 
           spoken = Axles::SaidOfPads.new(@knowledge)
-          said = spoken.call(@file.look_overs, @file.axle.name).reverse.find { |each| each.kind == kind }
-          heard(said, spoken.heard(said)) unless said.nil? || renewed_since?(said.look_over)
+          said = spoken.call(@file.inspections, @file.axle.name).reverse.find { |each| each.kind == kind }
+          heard(said, spoken.heard(said)) unless said.nil? || renewed_since?(said.inspection)
         end
 
         def heard(said, hearsay)
           gone_km = @overview.answer.as_of_km - hearsay.odometer_km
           left_km = hearsay.left_km && [hearsay.left_km - gone_km, 0.0].max
-          Said.new(date: said.look_over.date, said_km: hearsay.left_km, left_km:, thickness_mm: hearsay.thickness_mm)
+          Said.new(date: said.inspection.date, said_km: hearsay.left_km, left_km:, thickness_mm: hearsay.thickness_mm)
         end
 
-        def renewed_since?(look_over)
-          @file.entries.any? { |entry| entry.part == "pad" && entry.renewal? && entry.date >= look_over.date }
+        def renewed_since?(inspection)
+          @file.entries.any? { |entry| entry.part == "pad" && entry.renewal? && entry.date >= inspection.date }
         end
       end
     end

@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Overview
-      # What was read of the pads that are on, whatever the forecast makes of it: a precise reading nobody doubts stands
+      # What was read of the pads that are on, whatever the forecast makes of it: a precise reading nobody flags stands
       # as it was read, and material only goes. One that was kept with a doubt is no pass either.
       class PadsRead
         # position: "left_inner"; entry: Core::Wear::Entry; mm: as read
@@ -71,7 +71,7 @@ module Graver
             "#{name}_mm" => read.mm,
             "#{name}_place" => "#{read.position.tr("_", " ")} pad".capitalize,
             "#{name}_on" => read.entry.date.iso8601,
-            "#{name}_exactly" => exactly ? Texts.say("findings.on_the_limit") : ""
+            "#{name}_exactly" => exactly ? Texts.t("findings.on_the_limit") : ""
           }
         end
       end

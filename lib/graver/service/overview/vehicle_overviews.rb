@@ -6,10 +6,9 @@ module Graver
       # The household, or one vehicle of it, as it stands today.
       class VehicleOverviews
         # axles: [AxleOverview::Overview]; jobs: { axle id => [Storage::Job] } not finished; finished: [Storage::Job],
-        # oldest first; fluid: FluidAge::Fluid or nil;
-        # seen: [CurrentConditions::Seen] of the whole vehicle (symptoms, fluid); findings: [AxleFindings::Found] of
-        # the vehicle itself; open_ends: [Storage::OpenEnd], closed ones too; error: why it cannot be worked
-        # out (then nothing but its log is known), else nil
+        # oldest first; fluid: FluidAge::Fluid or nil; seen: [CurrentConditions::Observation] of the whole vehicle
+        # (symptoms, fluid); findings: [AxleFindings::Found] of the vehicle itself; follow_ups: [Storage::FollowUp],
+        # closed ones too; error: why it cannot be worked out (then nothing but its log is known), else nil
         Overview =
           Core::Value.define(
             :vehicle,
@@ -19,8 +18,8 @@ module Graver
             :fluid,
             :seen,
             :findings,
-            :look_overs,
-            :open_ends,
+            :inspections,
+            :follow_ups,
             :error
           ) do
             def initialize(error: nil, **rest) = super
@@ -77,35 +76,35 @@ module Graver
             fluid: nil,
             seen: [],
             findings: [],
-            look_overs: files.first&.look_overs || [],
-            open_ends: [],
+            inspections: files.first&.inspections || [],
+            follow_ups: [],
             error:
           )
         end
 
         def overview(vehicle, files, all)
           jobs = all.select { |job| vehicle.axles.any? { |axle| axle.id == job.axle_id } }
-          look_overs = files.first&.look_overs || []
-          open_ends = Axles::OpenEnds.new(@context).of([vehicle]).fetch(vehicle.id)
-          noticed = Noticed.call(@context.knowledge, open_ends)
+          inspections = files.first&.inspections || []
+          follow_ups = Axles::FollowUps.new(@context).of([vehicle]).fetch(vehicle.id)
+          noticed = Noticed.call(@context.knowledge, follow_ups)
           axles = files.map { |file| AxleOverview.new(@context).call(file, jobs:, noticed:) }
-          fluid = FluidAge.new(@context).call(vehicle, look_overs)
+          fluid = FluidAge.new(@context).call(vehicle, inspections)
           Overview.new(
             vehicle:,
             axles:,
             jobs: going(jobs),
             finished: jobs.select { |job| job.state == "finished" },
             fluid:,
-            look_overs:,
-            open_ends:,
-            findings: FluidFindings.new(@context.knowledge, @context.today).call(look_overs, axles, fluid),
-            seen: of_vehicle(look_overs, noticed)
+            inspections:,
+            follow_ups:,
+            findings: FluidFindings.new(@context.knowledge, @context.today).call(inspections, axles, fluid),
+            seen: of_vehicle(inspections, noticed)
           )
         end
 
         # Marked in the log, or noticed since: each once.
-        def of_vehicle(look_overs, noticed)
-          marked = CurrentConditions.new(@context.knowledge).call(look_overs).select { |each| each.axle_id.nil? }
+        def of_vehicle(inspections, noticed)
+          marked = CurrentConditions.new(@context.knowledge).call(inspections).select { |each| each.axle_id.nil? }
           (marked + noticed).uniq { |each| [each.item.id, each.mark.id] }
         end
 

@@ -15,20 +15,20 @@ module Graver
 
         # Puts what is apart on the vehicle's follow-ups, in place of what an earlier stop said. key: of the message
         def follow_up(job, key)
-          close(job, Texts.say("jobs.paused_again"))
+          close(job, Texts.t("jobs.paused_again"))
           return if job.apart.empty?
 
-          text = Texts.say(key, title: title(job), places: said(job))
+          text = Texts.t(key, title: title(job), places: said(job))
           row = { text:, axle_id: job.axle_id, side: nil, look_on: nil, about: about(job) }
-          @store.open_ends.add(vehicle(job).id, row, on: @context.today, at: @context.now)
+          @store.follow_ups.add(vehicle(job).id, row, on: @context.today, at: @context.now)
         end
 
         # Closes what this job had put on the follow-ups.
         def close(job, because)
-          ends = @store.open_ends.of_vehicles([vehicle(job).id]).fetch(vehicle(job).id, [])
+          ends = @store.follow_ups.of_vehicles([vehicle(job).id]).fetch(vehicle(job).id, [])
           ends
             .select { |each| each.open? && each.about == about(job) }
-            .each { |each| @store.open_ends.close(each.id, because, on: @context.today) }
+            .each { |each| @store.follow_ups.close(each.id, because, on: @context.today) }
         end
 
         # Jobs that are over and left one of these axles apart. One that ended undriven is together.

@@ -7,9 +7,9 @@ module Graver
       # steps, and the state of the brake at that moment. Nothing that changes elsewhere reaches it; only planning the
       # job again does.
       class Basis
-        Placed = Core::Planning::Placed
+        PlannedStep = Core::Planning::PlannedStep
 
-        # As it is kept with the job. setups: [Lifts::Setup]; lifts: [Lift]; placed: [Placed], before the owner's
+        # As it is kept with the job. setups: [Lifts::Setup]; lifts: [Lift]; placed: [PlannedStep], before the owner's
         # changes; bleed: as in Steps::Ordered; held: [place]; done: [step key]; road: is the vehicle driven at the
         # end? -> Hash
         def self.entry(setups:, lifts:, placed:, bleed:, held:, done:, road: true)
@@ -57,8 +57,8 @@ module Graver
               end
         end
 
-        # [Placed] in the order they were planned, told as the approaches of that time have it. A step that is not in
-        # the knowledge any more is left out.
+        # [PlannedStep] in the order they were planned, told as the approaches of that time have it. A step that is not
+        # in the knowledge any more is left out.
         def placed
           @placed ||=
             @kept
@@ -66,7 +66,7 @@ module Graver
               .filter_map do |id, lift, axle, side, late|
                 step = @knowledge.procedure.step(id) or next
                 step = @knowledge.sequence.tell(step, corner_of(lift, axle, side, step))
-                Placed.new(step: late ? step.made_late : step, lift:, axle:, side:)
+                PlannedStep.new(step: late ? step.made_late : step, lift:, axle:, side:)
               end
         end
 

@@ -6,8 +6,7 @@ module Graver
       # How warm the rotors of a job get in its bed-in, by energy balance, and whether that is too much or too little.
       class BedInCoach
         # rotor_kg; estimated: not from the brake data; stops: [Core::BedIn::Temperatures::Stop]; verdict: "cold",
-        # "warm"
-        # or "hot"
+        # "warm" or "hot"
         Axle = Core::Value.define(:axle, :rotor_kg, :estimated, :stops, :verdict)
         # warm, hot: degrees Celsius between which it should end; approach: option id; label; series:
         # Core::BedIn::Series or nil; axles: [Axle]; assumed: { name => number }
@@ -46,8 +45,9 @@ module Graver
         private
 
         def approach(plan)
-          option = plan.scope.schools.fetch("bed_in") { @context.knowledge.schools.dig("job", "bed_in", "default") }
-          [option, @context.knowledge.schools.dig("job", "bed_in", "options", option)]
+          option =
+            plan.scope.approaches.fetch("bed_in") { @context.knowledge.approaches.dig("job", "bed_in", "default") }
+          [option, @context.knowledge.approaches.dig("job", "bed_in", "options", option)]
         end
 
         # Axles with new faces to bed in.
@@ -78,7 +78,7 @@ module Graver
 
           range = RANGES.fetch(name)
           faults << InvalidEntry
-            .of(name.to_s, "out_of_range", Texts.say("faults.between", least: range.min, most: range.max))
+            .of(name.to_s, "out_of_range", Texts.t("faults.between", least: range.min, most: range.max))
             .faults
             .first
           usual

@@ -12,10 +12,10 @@ module Graver
           @context = context
         end
 
-        # Storage::LookOver -> [Line]
-        def call(look_over)
-          job = look_over.job_id && @context.store.jobs.find(look_over.job_id)
-          return [] unless job&.torques&.any? && job.closed&.fetch("look_over", nil) == look_over.id
+        # Storage::Inspection -> [Line]
+        def call(inspection)
+          job = inspection.job_id && @context.store.jobs.find(inspection.job_id)
+          return [] unless job&.torques&.any? && job.closed&.fetch("inspection", nil) == inspection.id
 
           lines = JobPlan.new(@context).torque(job).map(&:line)
           by_fastener = job.torques.group_by { |entry| entry.values_at("axle", "fastener") }

@@ -41,7 +41,7 @@ module Graver
           [
             Reason.new(
               axle:,
-              text: Texts.say("jobs.condemned_rotors", axle: axle.name.capitalize, verdict: Formats.inside(label))
+              text: Texts.t("jobs.condemned_rotors", axle: axle.name.capitalize, verdict: Formats.inside(label))
             )
           ]
         end
@@ -93,7 +93,7 @@ module Graver
           loose = job.torques.select { |entry| %w[under undone].include?(entry["verdict"]) }
           loose.map do |entry|
             label = @knowledge.fastener(entry["fastener"])&.label || entry["fastener"]
-            Reason.new(axle: nil, text: Texts.say("torque.loose", label: Formats.inside(label), bolt: entry["bolt"]))
+            Reason.new(axle: nil, text: Texts.t("torque.loose", label: Formats.inside(label), bolt: entry["bolt"]))
           end
         end
 

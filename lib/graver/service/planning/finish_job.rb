@@ -3,18 +3,17 @@
 module Graver
   module Service
     module Planning
-      # The end of a job: its work goes into the log as a look-over of its own (new parts on, marks answered, fluid
-      # renewed),
-      # the old sets end there, and what it came to is kept as it was planned and as it was.
+      # The end of a job: its work goes into the log as an inspection of its own (new parts on, marks answered, fluid
+      # renewed), the old sets end there, and what it came to is kept as it was planned and as it was.
       class FinishJob < JobEvents
-        include Base::FieldFaults
+        include Base::FieldErrors
 
         HOURS = (0.1..200)
         MONEY = (0..1_000_000)
 
-        # given: { date: ISO day or nil, odometer: { value:, unit:, keep: }, fitted: [{ axle:, part:, value:, unit:
-        # }], hours:, spent:, do_not_drive: together, but not to be driven }
-        # -> Storage::Job. Raises InvalidEntry with every fault by field, NotFound.
+        # given: { date: ISO day or nil, odometer: { value:, unit:, keep: }, fitted: [{ axle:, part:, value:, unit: }],
+        # hours:, spent:, do_not_drive: together, but not to be driven } -> Storage::Job. Raises InvalidEntry with every
+        # fault by field, NotFound.
         def call(id, given)
           plan = @store.transaction { finish(going(id), given) }
           vehicle_id = plan.overview.vehicle.id
@@ -30,14 +29,14 @@ module Graver
           plan = @plans.of_job(job)
           gone = answered_symptoms(plan, given)
           stops = plan.stops | still_there(plan, gone, given)
-          undriven = stops.empty? ? [Texts.say("jobs.not_tried")] : stops
+          undriven = stops.empty? ? [Texts.t("jobs.not_tried")] : stops
           road = job.basis.nil? || job.basis.fetch("road")
           parked = given[:do_not_drive] || stops.any? || !road
           refuse_open(plan, job, parked:)
           refuse_to_drive(stops, road:) unless given[:do_not_drive]
           refuse_apart(job, parked:)
           entered = entered(plan, given, gone)
-          log = @store.look_overs.add(**entered.delete(:look_over), **written(plan, job))
+          log = @store.inspections.add(**entered.delete(:inspection), **written(plan, job))
           entered[:used].take
           entered[:sizes].each { |fit, row| keep_size(fit, row) }
           record(
@@ -45,21 +44,21 @@ module Graver
             "finished",
             { **closed(plan, entered, log), do_not_drive: given[:do_not_drive] ? undriven : nil }.compact
           )
-          Apart.new(@context).close(job, Texts.say("jobs.together_again"))
+          Apart.new(@context).close(job, Texts.t("jobs.together_again"))
           close_noticed(plan, gone)
           leave_open(
             plan,
-            given[:open_ends].to_a + bed_in_left(plan, job) + (given[:do_not_drive] ? to_order(plan, undriven) : [])
+            given[:follow_ups].to_a + bed_in_left(plan, job) + (given[:do_not_drive] ? to_order(plan, undriven) : [])
           )
           plan
         end
 
         # What was noticed on the road and is gone is no longer open.
         def close_noticed(plan, gone)
-          ends = Axles::OpenEnds.new(@context)
+          ends = Axles::FollowUps.new(@context)
           about = gone.map { |id| "#{Overview::Noticed::ABOUT}#{id}" }
-          open = plan.overview.open_ends.select { |each| each.open? && about.include?(each.about) }
-          open.each { |each| ends.close(each.id, Texts.say("jobs.symptom_gone_since")) }
+          open = plan.overview.follow_ups.select { |each| each.open? && about.include?(each.about) }
+          open.each { |each| ends.close(each.id, Texts.t("jobs.symptom_gone_since")) }
         end
 
         # A bed-in that is not finished stays with the vehicle.
@@ -68,19 +67,19 @@ module Graver
           left = left.reject { |placed| job.done.include?(placed.key) }
           left.map do |placed|
             said = plan.wording(@context.knowledge).trade(placed.step.text)
-            Texts.say("jobs.bed_in_open", step: said)[0, Axles::OpenEnds::LONGEST]
+            Texts.t("jobs.bed_in_open", step: said)[0, Axles::FollowUps::LONGEST]
           end
         end
 
         # What was found on the way and not seen to stays with the vehicle.
         def leave_open(plan, texts)
-          ends = Axles::OpenEnds.new(@context)
+          ends = Axles::FollowUps.new(@context)
           texts.each_with_index do |text, at|
             next if text.strip.empty?
 
             ends.add(plan.overview.vehicle.id, { text: })
           rescue InvalidEntry => e
-            raise e.under("open_ends.#{at}")
+            raise e.under("follow_ups.#{at}")
           end
         end
 
@@ -99,8 +98,8 @@ module Graver
           open = plan.symptoms.reject { |seen| said.key?(seen.mark.id) }
           faults =
             open.map do |seen|
-              message = Texts.say("jobs.symptom_gone", symptom: seen.mark.label)
-              InvalidEntry::Fault.new(field: "symptoms.#{seen.mark.id}", code: "missing", message:)
+              message = Texts.t("jobs.symptom_gone", symptom: seen.mark.label)
+              InvalidEntry::FieldError.new(field: "symptoms.#{seen.mark.id}", code: "missing", message:)
             end
           @unsaid = faults + SymptomGone.new(plan).faults(said)
           said.select { |_, gone| gone }.keys
@@ -118,27 +117,27 @@ module Graver
         # What forbids to drive, and what it takes, in a line each.
         def to_order(plan, stops)
           buy = @plans.missing(plan)
-          stops.map { |text| Texts.say("jobs.not_driven", because: text)[0, Axles::OpenEnds::LONGEST] } +
-            (buy.any? ? [Texts.say("jobs.order_these", parts: buy.join(", "))] : [])
+          stops.map { |text| Texts.t("jobs.not_driven", because: text)[0, Axles::FollowUps::LONGEST] } +
+            (buy.any? ? [Texts.t("jobs.order_these", parts: buy.join(", "))] : [])
         end
 
         # While anything says that the vehicle is not driven, a job ends only by saying that it isn't.
         def refuse_to_drive(stops, road:)
           return if stops.empty? && road
 
-          reasons = stops.empty? ? Texts.say("jobs.not_tried") : stops.join(" ")
-          raise InvalidEntry.of("do_not_drive", "missing", Texts.say("jobs.finish_undriven", reasons:))
+          reasons = stops.empty? ? Texts.t("jobs.not_tried") : stops.join(" ")
+          raise InvalidEntry.of("do_not_drive", "missing", Texts.t("jobs.finish_undriven", reasons:))
         end
 
-        # A job is not finished while a safety gate before the follow-up is open, nor against a verdict, nor apart.
+        # A job is not finished while a mandatory step before the follow-up is open, nor against a verdict, nor apart.
         # parked: the vehicle is not driven.
         def refuse_open(plan, job, parked:)
-          raise InvalidEntry.of("state", "no_order", Texts.say("jobs.no_order")) unless plan.ordered.placed&.any?
+          raise InvalidEntry.of("state", "no_order", Texts.t("jobs.no_order")) unless plan.ordered.placed&.any?
           raise InvalidEntry.of("state", "replan", plan.halts.map(&:text).join(" ")) if plan.halts.any?
 
-          stages = @context.knowledge.procedure.stages.map(&:id) - ["follow_up", *("road" if parked)]
-          open = Planning::Steps.new(@context.knowledge).progress(plan.ordered, job.done).open_gates(stages)
-          faults = open.map { |each| gate(each.key, OrderFaults.named(each)) } + loose(plan, job)
+          stages = @context.knowledge.procedure.stages.map(&:id) - ["afterwards", *("road" if parked)]
+          open = Planning::Steps.new(@context.knowledge).progress(plan.ordered, job.done).open_mandatory(stages)
+          faults = open.map { |each| unfinished(each.key, OrderFaults.named(each)) } + loose(plan, job)
           raise InvalidEntry, faults if faults.any?
         end
 
@@ -147,10 +146,10 @@ module Graver
           return if left.empty?
 
           places = Overview::ApartBrakes.said(@context.knowledge, left).join(". ")
-          raise InvalidEntry.of("state", "gate_open", Texts.say("jobs.still_apart", places:))
+          raise InvalidEntry.of("state", "gate_open", Texts.t("jobs.still_apart", places:))
         end
 
-        def gate(key, message) = InvalidEntry::Fault.new(field: "steps.#{key}", code: "gate_open", message:)
+        def unfinished(key, message) = InvalidEntry::FieldError.new(field: "steps.#{key}", code: "gate_open", message:)
 
         # Bolts that were last tightened too little, or loosened again.
         def loose(plan, job)
@@ -160,7 +159,7 @@ module Graver
               plan.torque.map(&:line).find { |each| [each.axle, each.fastener] == entry.values_at("axle", "fastener") }
             next unless line
 
-            gate(entry["step"], Texts.say("torque.loose", label: line.label.downcase, bolt: entry["bolt"]))
+            unfinished(entry["step"], Texts.t("torque.loose", label: line.label.downcase, bolt: entry["bolt"]))
           end
         end
 
@@ -183,7 +182,7 @@ module Graver
 
           readings = fits.flat_map { |fit, row| rows(fit, row) } + outcome.answered
           {
-            look_over: {
+            inspection: {
               vehicle_id: plan.overview.vehicle.id,
               date: stamp.date,
               odometer: stamp.odometer,
@@ -201,16 +200,16 @@ module Graver
         def refuse_before_start(job, stamp)
           return if stamp.nil? || job.started_on.nil? || stamp.date >= job.started_on
 
-          @faults << InvalidEntry::Fault.new(
+          @faults << InvalidEntry::FieldError.new(
             field: "date",
             code: "out_of_range",
-            message: Texts.say("jobs.before_start")
+            message: Texts.t("jobs.before_start")
           )
         end
 
         def stamp(plan, given)
           asked = { date: given[:date] || @context.today.iso8601, odometer: given[:odometer] || {} }
-          Measuring::ServiceDate.new(@context, plan.overview.vehicle, plan.overview.look_overs, asked).settled(
+          Measuring::ServiceDate.new(@context, plan.overview.vehicle, plan.overview.inspections, asked).settled(
             asking: true
           )
         rescue InvalidEntry => e
@@ -249,7 +248,7 @@ module Graver
           under(field) do
             value = Core::Quantity::EnteredNumber.parse(text).value.to_f
             unless range.cover?(value)
-              raise(InvalidEntry.of("", "out_of_range", Texts.say("faults.between", least: range.min, most: range.max)))
+              raise(InvalidEntry.of("", "out_of_range", Texts.t("faults.between", least: range.min, most: range.max)))
             end
             value
           end
@@ -265,14 +264,14 @@ module Graver
             end
         end
 
-        def closed(plan, entered, look_over)
+        def closed(plan, entered, inspection)
           {
             hours: entered[:hours],
             spent: entered[:spent] || plan.money.total.round(2),
             entered: !entered[:spent].nil?,
             prices: prices(plan),
             parts: entered[:used].said,
-            look_over:,
+            inspection:,
             sets: entered[:sets],
             estimate: plan.money.said,
             fasteners: KeptFasteners.new(@context.knowledge).entry(plan),

@@ -80,10 +80,10 @@ module Graver
           return if bleed.nil? || overview.vehicle.kind == "motorcycle"
 
           sentence = @rules.dig("orders", bleed[:order], "sentence")
-          return "#{sentence}#{Texts.say("jobs.bleed_maker")}" if bleed[:maker]
+          return "#{sentence}#{Texts.t("jobs.bleed_maker")}" if bleed[:maker]
 
-          from = Texts.say(bleed[:split] ? "jobs.bleed_circuits" : "jobs.bleed_usual")
-          "#{sentence}#{from}#{Texts.say("jobs.bleed_left") unless bleed[:side_known]}"
+          from = Texts.t(bleed[:split] ? "jobs.bleed_circuits" : "jobs.bleed_usual")
+          "#{sentence}#{from}#{Texts.t("jobs.bleed_left") unless bleed[:side_known]}"
         end
       end
     end

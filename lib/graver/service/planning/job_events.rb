@@ -30,12 +30,12 @@ module Graver
 
         # What a job that begins is planned by is kept with it.
         def begin_work(job)
-          record(job, "started", { day: @context.today.iso8601 }) if job.state == "ready"
+          record(job, "in_progress", { day: @context.today.iso8601 }) if job.state == "ready"
           keep_basis(@store.jobs.find(job.id))
         end
 
         def keep_basis(job)
-          return job if job.basis || job.state != "started"
+          return job if job.basis || job.state != "in_progress"
 
           record(job, "basis", Replanning.new(@context).begin(job))
         end
@@ -44,7 +44,7 @@ module Graver
         # -> Storage::Job. Raises InvalidEntry.
         def replan(job, works, approaches, road: true)
           job = @store.jobs.find(job.id)
-          return job unless job.basis && job.state == "started"
+          return job unless job.basis && job.state == "in_progress"
 
           note_apart(record(job, "basis", Replanning.new(@context).call(job, works, approaches, road:)))
         end
@@ -61,13 +61,7 @@ module Graver
             .jobs
             .find(id)
             .tap do |job|
-              if job.over?
-                raise InvalidEntry.of(
-                        "state",
-                        "job_closed",
-                        Texts.say("jobs.closed", state: job.state == "dropped" ? "cancelled" : job.state)
-                      )
-              end
+              raise InvalidEntry.of("state", "job_closed", Texts.t("jobs.closed", state: job.state)) if job.over?
             end
         end
 
@@ -75,13 +69,13 @@ module Graver
         # Raises InvalidEntry.
         def step(job, key)
           placed(job).find { |each| each.key == key } ||
-            raise(InvalidEntry.of("step", "unknown_step", Texts.say("jobs.unknown_step")))
+            raise(InvalidEntry.of("step", "unknown_step", Texts.t("jobs.unknown_step")))
         end
 
         def require_ready(job)
-          return true if %w[ready started].include?(job.state)
+          return true if %w[ready in_progress].include?(job.state)
 
-          raise InvalidEntry.of("state", "not_ready", Texts.say("jobs.not_ready"))
+          raise InvalidEntry.of("state", "not_ready", Texts.t("jobs.not_ready"))
         end
 
         # A step that waits for another says for which; also: keys done in the same breath. Raises InvalidEntry.
@@ -94,20 +88,20 @@ module Graver
         def waiting(waits)
           named =
             waits.first(3).map { |each| "“#{OrderFaults.short(each.step.text)}”#{" (#{each.place})" if each.place}" }
-          Texts.say(
+          Texts.t(
             "jobs.first_comes",
-            steps: named.join(Texts.say("jobs.then")),
-            more: waits.length > 3 ? Texts.say("jobs.and_more", count: waits.length - 3) : ""
+            steps: named.join(Texts.t("jobs.then")),
+            more: waits.length > 3 ? Texts.t("jobs.and_more", count: waits.length - 3) : ""
           )
         end
 
         # A reason in the owner's words. Raises InvalidEntry.
         def words(field, text)
           text = text.to_s.strip
-          raise InvalidEntry.of(field, "missing", Texts.say("faults.few_words")) unless text.match?(/\p{L}{2}/)
+          raise InvalidEntry.of(field, "missing", Texts.t("faults.few_words")) unless text.match?(/\p{L}{2}/)
 
           if text.length > LONGEST_NOTE
-            raise(InvalidEntry.of(field, "too_long", Texts.say("faults.too_long", most: LONGEST_NOTE)))
+            raise(InvalidEntry.of(field, "too_long", Texts.t("faults.too_long", most: LONGEST_NOTE)))
           end
 
           text

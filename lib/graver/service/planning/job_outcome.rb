@@ -66,7 +66,7 @@ module Graver
             part:,
             event:,
             sides: axle.file.axle.sides,
-            label: Texts.say(LABELS.fetch([part, event])),
+            label: Texts.t(LABELS.fetch([part, event])),
             value:,
             unit:,
             method:
@@ -133,7 +133,7 @@ module Graver
 
         # What was stuck when the job began.
         def before(axle)
-          earlier = @plan.overview.look_overs.reject { |look_over| mine?(look_over) }
+          earlier = @plan.overview.inspections.reject { |inspection| mine?(inspection) }
           Overview::CurrentConditions
             .new(@context.knowledge)
             .call(earlier)
@@ -144,8 +144,8 @@ module Graver
           renewed = RENEWED_BY.fetch(seen.item.id) & axle.works
           return true if renewed.any? { |work| done?(work, axle.name, seen.side) }
 
-          @plan.overview.look_overs.any? do |look_over|
-            mine?(look_over) && look_over.conditions.any? { |each| same_thing?(each, seen) && each.mark == FREE }
+          @plan.overview.inspections.any? do |inspection|
+            mine?(inspection) && inspection.conditions.any? { |each| same_thing?(each, seen) && each.mark == FREE }
           end
         end
 
@@ -153,7 +153,7 @@ module Graver
           condition.to_h.values_at(:axle_id, :side, :item) == [seen.axle_id, seen.side, seen.item.id]
         end
 
-        def mine?(look_over) = !@plan.job.nil? && look_over.job_id == @plan.job.id
+        def mine?(inspection) = !@plan.job.nil? && inspection.job_id == @plan.job.id
 
         def set(fit, odometer_km)
           positions = fit.part == "pad" ? fit.sides.product(%w[inner outer]) : fit.sides.zip

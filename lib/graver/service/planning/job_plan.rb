@@ -46,7 +46,7 @@ module Graver
               named = file.data.select { |key, _| key.match?(/\Aown_\d\.name\z/) }
               named.to_h { |key, datum| ["your own fastener #{key[/\d/]}", "“#{datum.value}”"] }
             end
-            # What was noticed on the road and still stands -> [CurrentConditions::Seen]
+            # What was noticed on the road and still stands -> [CurrentConditions::Observation]
             def symptoms = overview.seen.select { |seen| seen.item.id == "symptom" }
             def ready? = ordered.placed && readiness.none?(&:open?)
           end
@@ -75,12 +75,12 @@ module Graver
         def ordered(job)
           return of_basis(job) if job.basis
 
-          @context.standing([:ordered, job.axle_id, job.works, job.approaches, job.adjustments]) { order_of(job) }
+          @context.standing([:ordered, job.axle_id, job.works, job.approaches, job.plan_edits]) { order_of(job) }
         end
 
         # What readings in the middle of a job have changed -> [Planning::Scope::Halt], without what to buy.
         def halts(job)
-          job.state == "started" ? @context.standing([:halts, job.axle_id, job.scope]) { halts_of(job) } : []
+          job.state == "in_progress" ? @context.standing([:halts, job.axle_id, job.scope]) { halts_of(job) } : []
         end
 
         # The torque card of a job alone -> [Planning::Torque::Set]
@@ -95,7 +95,7 @@ module Graver
             plan.scope.included.to_h do |axle|
               [
                 axle.file.axle.id.to_s,
-                [*axle.rotors[:proposed], *MarksFound.new(@knowledge.scope_rules, axle).condemning.values].uniq
+                [*axle.rotors[:proposed], *UnaddressedFindings.new(@knowledge.scope_rules, axle).condemning.values].uniq
               ]
             end
           wanted = found.reject { |_, works| works.empty? }
@@ -112,8 +112,8 @@ module Graver
         end
 
         def of_basis(job)
-          @context.standing([:of_basis, job.id, job.basis.fetch("event"), job.adjustments]) do
-            Planning::Steps.new(@knowledge).of_basis(Basis.new(@knowledge, job.basis), job.adjustments)
+          @context.standing([:of_basis, job.id, job.basis.fetch("event"), job.plan_edits]) do
+            Planning::Steps.new(@knowledge).of_basis(Basis.new(@knowledge, job.basis), job.plan_edits)
           end
         end
 
@@ -148,7 +148,7 @@ module Graver
             setups,
             works.keys.first,
             possible: works.any? && !undecided,
-            adjustments: job&.adjustments || {}
+            plan_edits: job&.plan_edits || {}
           )
         end
 
@@ -171,7 +171,7 @@ module Graver
               gaps: gaps(works, ordered),
               impossible:
                 works.filter_map { |file, chosen| (because = scoping.impossible(file, chosen)) && [file, because] },
-              places: WhatGoesWhere.new(@knowledge).call(ordered, torque),
+              places: LubricationChart.new(@knowledge).call(ordered, torque),
               notes: notes(overview, job),
               photos: @context.store.photos.of_vehicle(overview.vehicle.id),
               readiness: [],
@@ -188,7 +188,7 @@ module Graver
         end
 
         def stops(overview, scope, job)
-          if %w[ready started].include?(job&.state)
+          if %w[ready in_progress].include?(job&.state)
             Condemned.new(@context).of(overview, scope, job).map(&:text).uniq
           else
             []
@@ -204,7 +204,7 @@ module Graver
 
         # Each halt with what has to be bought beyond what the plan has.
         def with_purchases(plan)
-          return [] unless plan.job&.state == "started"
+          return [] unless plan.job&.state == "in_progress"
 
           scoping
             .halts(plan.overview, plan.job.axle_id, plan.job.scope)

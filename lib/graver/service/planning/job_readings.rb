@@ -3,17 +3,17 @@
 module Graver
   module Service
     module Planning
-      # What is measured in the middle of a job: readings and figures go into the log at once, as one look-over of the
+      # What is measured in the middle of a job: readings and figures go into the log at once, as one inspection of the
       # job and the day; what is cast on a part goes into the brake data; a new part's thickness waits for the end of
       # the job, when it goes on.
       class JobReadings < JobEvents
-        include Base::FieldFaults
+        include Base::FieldErrors
 
         # What a new part is measured with at its step, where nothing else is said.
         AT_THE_STEP = "caliper"
 
         # given: { step:, odometer: { value:, unit:, keep: } or nil, readings: [...], conditions: [...] (as in a
-        # look-over; all marks of each thing that is named), unmarked: [{ axle:, side:, face:, item: }] (of which no
+        # inspection; all marks of each thing that is named), unmarked: [{ axle:, side:, face:, item: }] (of which no
         # mark holds any more), data: [{ axle:, key:, value:, unit: }], fitted: [{ axle:, part:, value:, unit: }] } ->
         # Storage::Job. Raises InvalidEntry by field, NotFound.
         def call(id, given)
@@ -37,7 +37,7 @@ module Graver
           return unmark(plan, job, given) if read.values.all?(&:empty?)
 
           title = JobTitle.of_job(@context.knowledge, job, plan.overview.vehicle.axles)
-          Measuring::LogLookOver.new(@context).on_the_way(
+          Measuring::LogInspection.new(@context).on_the_way(
             plan.overview.vehicle.id,
             {
               readings: [],
@@ -48,20 +48,20 @@ module Graver
               odometer: odometer(plan, job, given)
             },
             job_id: job.id,
-            note: Texts.say("jobs.measured", title:)
+            note: Texts.t("jobs.measured", title:)
           )
         end
 
         # Marks that were tapped by mistake: nothing else was said.
         def unmark(plan, job, given)
-          logging = Measuring::LogLookOver.new(@context)
+          logging = Measuring::LogInspection.new(@context)
           begun = logging.begun(plan.overview.vehicle.id, job.id, @context.today) or return
           Measuring::ReadAgain.new(@context).unmark(begun, given[:unmarked].to_a)
         end
 
         # As it was given with the first reading of the day.
         def odometer(plan, job, given)
-          begun = Measuring::LogLookOver.new(@context).begun(plan.overview.vehicle.id, job.id, @context.today)
+          begun = Measuring::LogInspection.new(@context).begun(plan.overview.vehicle.id, job.id, @context.today)
           return given[:odometer] || { value: "" } unless begun
 
           { value: begun.odometer_value, unit: begun.odometer_unit, keep: true }
@@ -88,7 +88,7 @@ module Graver
 
         def one(fits, row)
           fit = fits.find { |each| [each.file.axle.id, each.part] == row.values_at(:axle, :part) } or
-            raise InvalidEntry.of("part", "unknown_item", Texts.say("jobs.not_fitted"))
+            raise InvalidEntry.of("part", "unknown_item", Texts.t("jobs.not_fitted"))
           {
             "part" => "#{row[:axle]}.#{row[:part]}",
             **FittedThickness.new(@context.knowledge).call(fit, { method: AT_THE_STEP, **row }).transform_keys(&:to_s)

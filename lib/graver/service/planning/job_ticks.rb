@@ -28,7 +28,7 @@ module Graver
           job = going(id)
           placed = step(job, key)
           found = placed.step.asks&.answer(answer) or
-            raise InvalidEntry.of("answer", "unknown_choice", Texts.say("jobs.unknown_answer"))
+            raise InvalidEntry.of("answer", "unknown_choice", Texts.t("jobs.unknown_answer"))
           check(job, placed)
           @store.transaction do
             begin_with(job, [placed])
@@ -39,27 +39,27 @@ module Graver
         end
 
         # The owner did a step another way, or without it. Never one of those that kill. Raises InvalidEntry, NotFound.
-        def otherwise(id, key, because)
+        def deviate(id, key, because)
           job = going(id)
           placed = step(job, key)
-          raise InvalidEntry.of("because", "never", Texts.say("jobs.kills")) if placed.step.kills
+          raise InvalidEntry.of("because", "never", Texts.t("jobs.safety_critical")) if placed.step.safety_critical
 
           because = words("because", because)
           check(job, placed)
           @store.transaction do
             begin_with(job, [placed])
-            note_apart(record(job, "otherwise", { step: key, because:, text: placed.step.text }))
+            note_apart(record(job, "deviated", { step: key, because:, text: placed.step.text }))
           end
         end
 
         # What was left out is made good, on a job that may be closed. Raises InvalidEntry, NotFound.
-        def clear(id, key)
+        def resolve_deviation(id, key)
           job = @store.jobs.find(id)
-          unless job.otherwise.key?(key) && !job.cleared.include?(key)
-            raise InvalidEntry.of("step", "unknown_step", Texts.say("jobs.nothing_open"))
+          unless job.deviations.key?(key) && !job.resolved_deviations.include?(key)
+            raise InvalidEntry.of("step", "unknown_step", Texts.t("jobs.nothing_open"))
           end
 
-          @store.transaction { record(job, "cleared", key) }
+          @store.transaction { record(job, "deviation_resolved", key) }
         end
 
         private
@@ -80,7 +80,7 @@ module Graver
           asks = placed.step.asks
           return if asks.nil? || asks.answer(job.answers[placed.key])&.good
 
-          raise InvalidEntry.of("answer", "missing", Texts.say("jobs.answer_first", question: asks.text))
+          raise InvalidEntry.of("answer", "missing", Texts.t("jobs.answer_first", question: asks.text))
         end
 
         # also: keys done in the same breath. Raises InvalidEntry.
@@ -99,11 +99,7 @@ module Graver
           reasons = Condemned.new(@context).call(job)
           return if reasons.empty?
 
-          raise InvalidEntry.of(
-                  "step",
-                  "replan",
-                  Texts.say("jobs.do_not_drive", reasons: reasons.map(&:text).join(" "))
-                )
+          raise InvalidEntry.of("step", "replan", Texts.t("jobs.do_not_drive", reasons: reasons.map(&:text).join(" ")))
         end
 
         # Readings that changed what has to be done bar what refits that axle, and what is done for all.

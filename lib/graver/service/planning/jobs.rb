@@ -45,11 +45,11 @@ module Graver
         # NotFound.
         def approach(id, approach, option)
           job = going(id)
-          known = @context.knowledge.schools.dig("job", approach) or
-            raise InvalidEntry.of("approach", "unknown_choice", Texts.say("faults.unknown_approach"))
+          known = @context.knowledge.approaches.dig("job", approach) or
+            raise InvalidEntry.of("approach", "unknown_choice", Texts.t("faults.unknown_approach"))
           unless option.nil? || known["options"].key?(option)
             choices = known["options"].keys
-            raise InvalidEntry.of("option", "unknown_choice", Texts.say("faults.choose", choices:))
+            raise InvalidEntry.of("option", "unknown_choice", Texts.t("faults.choose", choices:))
           end
 
           @store.transaction do
@@ -60,26 +60,26 @@ module Graver
           end
         end
 
-        # planned_for: ISO day; state: "ready", "draft", "started" or "dropped"; because: why ready in spite of gaps
-        # -> Storage::Job. Raises InvalidEntry, NotFound.
+        # planned_for: ISO day; state: "ready", "draft", "in_progress" or "cancelled"; because: why ready in spite of
+        # gaps -> Storage::Job. Raises InvalidEntry, NotFound.
         def change(id, planned_for: nil, state: nil, because: nil, leave_apart: false)
           job = going(id)
           value = state_value(job, state, because)
-          refuse_apart(job) if state == "dropped" && !leave_apart
+          refuse_apart(job) if state == "cancelled" && !leave_apart
           day = planned_for && day(planned_for)
           @store.transaction do
             record(job, "planned", day.iso8601) if day
             record(job, state, value) if state
             keep_basis(@store.jobs.find(id))
-            Apart.new(@context).follow_up(job, "jobs.left_apart") if state == "dropped"
+            Apart.new(@context).follow_up(job, "jobs.left_apart") if state == "cancelled"
           end
           @store.jobs.find(id)
         end
 
-        # A dropped job as it was before. Raises InvalidEntry, NotFound.
+        # a cancelled job as it was before. Raises InvalidEntry, NotFound.
         def take_back(id)
           job = @store.jobs.find(id)
-          raise InvalidEntry.of("state", "not_dropped", Texts.say("jobs.not_cancelled")) unless job.state == "dropped"
+          raise InvalidEntry.of("state", "not_cancelled", Texts.t("jobs.not_cancelled")) unless job.state == "cancelled"
 
           @store.transaction { record(job, @store.jobs.state_before_drop(id), nil) }
         end
@@ -93,7 +93,7 @@ module Graver
         # Which of the owner's own parts is bought for a line of the parts list; nil: none yet.
         def choose(id, line, supply)
           if supply && @store.supplies.find(supply).item != line.split(".", 2).last
-            raise InvalidEntry.of("supply", "unknown_supply", Texts.say("faults.unknown_part"))
+            raise InvalidEntry.of("supply", "unknown_supply", Texts.t("faults.unknown_part"))
           end
 
           put(id, "chose", { line:, supply: })
@@ -114,14 +114,14 @@ module Graver
         # Raises InvalidEntry.
         def adjust(id, given)
           job = going(id)
-          check_adjustment(job, given)
+          check_plan_edit(job, given)
           @store.transaction { record(job, "adjusted", given) }
         end
 
-        # Takes back the adjustment that was recorded as this event.
+        # Takes back the plan_edit that was recorded as this event.
         def restore(id, event)
           job = going(id)
-          raise NotFound, Texts.say("missing.change") unless job.adjustments.key?(event)
+          raise NotFound, Texts.t("missing.change") unless job.plan_edits.key?(event)
 
           @store.transaction { record(job, "unadjusted", { event: }) }
         end
@@ -133,7 +133,7 @@ module Graver
 
         # A work that one side has had already stays. wanted: { "axle id" => [work] }
         def check_begun(job, wanted)
-          return unless job.state == "started"
+          return unless job.state == "in_progress"
 
           rules = @context.knowledge.scope_rules
           faults =
@@ -150,8 +150,8 @@ module Graver
 
         def begun(axle, work)
           label = @context.knowledge.work(work).label
-          message = Texts.say("jobs.begun", axle: axle.name.capitalize, work: label)
-          InvalidEntry::Fault.new(field: "axles.#{axle.id}", code: "conflict", message:)
+          message = Texts.t("jobs.begun", axle: axle.name.capitalize, work: label)
+          InvalidEntry::FieldError.new(field: "axles.#{axle.id}", code: "conflict", message:)
         end
 
         def refuse_apart(job)
@@ -160,7 +160,7 @@ module Graver
           raise InvalidEntry.of(
                   "leave_apart",
                   "missing",
-                  Texts.say("jobs.apart_first", places: Apart.new(@context).said(job))
+                  Texts.t("jobs.apart_first", places: Apart.new(@context).said(job))
                 )
         end
 
@@ -170,18 +170,16 @@ module Graver
           Date
             .iso8601(text)
             .tap do |date|
-              if date < @context.today
-                raise InvalidEntry.of("planned_for", "out_of_range", Texts.say("jobs.plan_today"))
-              end
+              raise InvalidEntry.of("planned_for", "out_of_range", Texts.t("jobs.plan_today")) if date < @context.today
               if date > @context.today >> 120
-                raise InvalidEntry.of("planned_for", "out_of_range", Texts.say("jobs.plan_ten_years"))
+                raise InvalidEntry.of("planned_for", "out_of_range", Texts.t("jobs.plan_ten_years"))
               end
             end
         rescue Date::Error
           raise InvalidEntry.of(
                   "planned_for",
                   "not_a_day",
-                  Texts.say("faults.not_a_day", example: @context.today.iso8601)
+                  Texts.t("faults.not_a_day", example: @context.today.iso8601)
                 )
         end
 
@@ -189,7 +187,7 @@ module Graver
           case state
           when "ready"
             ready(job, because)
-          when "started"
+          when "in_progress"
             require_ready(job) && { day: @context.today.iso8601 }
           end
         end
@@ -199,20 +197,20 @@ module Graver
         def ready(job, because)
           refuse_left_apart(job)
           plan = @plans.of_job(job)
-          raise InvalidEntry.of("state", "no_order", Texts.say("jobs.no_order")) unless plan.ordered.placed
+          raise InvalidEntry.of("state", "no_order", Texts.t("jobs.no_order")) unless plan.ordered.placed
 
           open = plan.readiness.select(&:open?)
           return { because: nil } if open.empty?
 
           never = open.select(&:never)
           if never.any?
-            raise InvalidEntry.of("because", "never", Texts.say("jobs.never", items: never.map(&:text).join(" / ")))
+            raise InvalidEntry.of("because", "never", Texts.t("jobs.never", items: never.map(&:text).join(" / ")))
           end
           if because.to_s.strip.empty?
             raise InvalidEntry.of(
                     "because",
                     "not_ready",
-                    Texts.say("jobs.still_open", items: open.map(&:text).join(" / "))
+                    Texts.t("jobs.still_open", items: open.map(&:text).join(" / "))
                   )
           end
 
@@ -224,30 +222,30 @@ module Graver
         # A brake that an earlier job left apart is not begun anew.
         def refuse_left_apart(job)
           other = Apart.new(@context).left_on(job.axle_ids).find { |each| each.id != job.id } or return
-          raise InvalidEntry.of("state", "conflict", Texts.say("jobs.apart_before", title: title(other)))
+          raise InvalidEntry.of("state", "conflict", Texts.t("jobs.apart_before", title: title(other)))
         end
 
         def title(job)
           JobTitle.of_job(@context.knowledge, job, vehicle_of(job).axles)
         end
 
-        def check_adjustment(job, given)
-          if job.adjustments.length >= MOST_ADJUSTMENTS
-            raise InvalidEntry.of("", "too_many", Texts.say("jobs.too_many_changes", most: MOST_ADJUSTMENTS))
+        def check_plan_edit(job, given)
+          if job.plan_edits.length >= MOST_ADJUSTMENTS
+            raise InvalidEntry.of("", "too_many", Texts.t("jobs.too_many_changes", most: MOST_ADJUSTMENTS))
           end
 
           if given[:action] == "insert" && given[:text].to_s.strip.empty?
-            raise InvalidEntry.of("text", "missing", Texts.say("faults.few_words"))
+            raise InvalidEntry.of("text", "missing", Texts.t("faults.few_words"))
           end
 
           ordered = @plans.ordered(job)
-          raise InvalidEntry.of("key", "no_order", Texts.say("jobs.no_order")) unless ordered.placed
+          raise InvalidEntry.of("key", "no_order", Texts.t("jobs.no_order")) unless ordered.placed
 
-          known = job.adjustments.map { |event, made| Planning::Steps.adjustment(event, made) }
-          wanted = Planning::Steps.adjustment(0, given.transform_keys(&:to_s))
+          known = job.plan_edits.map { |event, made| Planning::Steps.plan_edit(event, made) }
+          wanted = Planning::Steps.plan_edit(0, given.transform_keys(&:to_s))
           result =
             Planning::Steps.new(@context.knowledge).adjust(ordered.base, ordered.lifts, [*known, wanted], basis(job))
-          why = result.set_aside.find { |adjustment, _| adjustment.equal?(wanted) }&.last
+          why = result.set_aside.find { |plan_edit, _| plan_edit.equal?(wanted) }&.last
           raise InvalidEntry.of("key", "breaks_order", OrderFaults.new(@context.knowledge).sentence(why)) if why
         end
       end

@@ -10,11 +10,10 @@ module Graver
         Choice = Core::Value.define(:axle, :supply, :life_km, :pads_cost, :rotors_cost)
         # what: "new" or "machined"; price: of both
         RotorChoice = Core::Value.define(:axle, :what, :price, :life_km, :per_1000_km)
-        # own_time: what one's own hours count for; rotors: [RotorChoice] where it is a question.
-        # hours: Core::Planning::Hours::Range; parts, consumables, tools: Float; unpriced: labels; shop: Float,
-        # shop_from: "quote"
-        # or "estimate"; spent: Float, over_km: of what was spent before; history: [Paid] of parts; by_axle: { axle name
-        # => Float } of what was spent
+        # own_time: what one's own hours count for; rotors: [RotorChoice] where it is a question. hours:
+        # Core::Planning::Hours::Range; parts, consumables, tools: Float; unpriced: labels; shop: Float, shop_from:
+        # "quote" or "estimate"; spent: Float, over_km: of what was spent before; history: [Paid] of parts; by_axle: {
+        # axle name => Float } of what was spent
         Summary =
           Core::Value.define(
             :currency,
@@ -161,7 +160,7 @@ module Graver
         def machined_rotors(axle, parts)
           thinnest = axle.judged_rotors.verdicts.values.filter_map(&:reading_mm).min
           least = axle.file.length_mm("rotor.machine_to_thickness") || axle.file.discard_mm
-          left = thinnest && (thinnest - @context.knowledge.schools.fetch("cut_mm"))
+          left = thinnest && (thinnest - @context.knowledge.approaches.fetch("cut_mm"))
           [price_of("turning", axle, parts), (left if left && left >= least)]
         end
 
@@ -223,7 +222,7 @@ module Graver
         end
 
         def over_km(overview)
-          km = overview.look_overs.map(&:odometer_km)
+          km = overview.inspections.map(&:odometer_km)
           km.any? ? km.max - km.min : 0.0
         end
       end

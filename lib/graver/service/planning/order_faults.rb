@@ -14,13 +14,13 @@ module Graver
         # A placed step in words: "front left: Bracket on, its bolts by hand, then to torque".
         def self.named(placed) = [placed.place, short(placed.step.text)].compact.join(": ")
 
-        # why: :gate, :gone or [Core::Planning::Proof::Fault]
+        # why: :mandatory, :gone or [Core::Planning::PlanVerifier::Violation]
         def sentence(why)
           case why
-          when :gate
-            Texts.say("jobs.gate")
+          when :mandatory
+            Texts.t("jobs.mandatory")
           when :gone
-            Texts.say("jobs.gone")
+            Texts.t("jobs.gone")
           else
             why.uniq { |fault| [fault.placed.step.id, fault.about] }.first(3).map { |fault| said(fault) }.join(" / ")
           end
@@ -30,10 +30,10 @@ module Graver
         def impossible(why)
           fact = @procedure.facts.fetch(why.about).label
           where = why.where ? " (#{why.where})" : ""
-          return Texts.say("jobs.stays_apart", fact:, where:) unless why.placed
+          return Texts.t("jobs.stays_apart", fact:, where:) unless why.placed
 
           step = "“#{self.class.short(why.placed.step.text)}”#{where}"
-          Texts.say("jobs.not_from_here", because: Texts.say("jobs.#{why.kind}", step:, fact:))
+          Texts.t("jobs.not_from_here", because: Texts.t("jobs.#{why.kind}", step:, fact:))
         end
 
         private
@@ -43,11 +43,11 @@ module Graver
             "“#{self.class.short(fault.placed.step.text)}”#{" (#{fault.where})" if fault.where && !fault.where.empty?}"
           case fault.kind
           when "requires"
-            Texts.say("jobs.requires", step:, fact: @procedure.facts.fetch(fault.about).label)
+            Texts.t("jobs.requires", step:, fact: @procedure.facts.fetch(fault.about).label)
           when "forbids"
-            Texts.say("jobs.forbids", step:, fact: @procedure.facts.fetch(fault.about).label)
+            Texts.t("jobs.forbids", step:, fact: @procedure.facts.fetch(fault.about).label)
           else
-            Texts.say("jobs.comes_after", step:, other: self.class.short(@procedure.step(fault.about).text))
+            Texts.t("jobs.comes_after", step:, other: self.class.short(@procedure.step(fault.about).text))
           end
         end
       end

@@ -67,7 +67,7 @@ module Graver
         def gap(gap)
           axle, field = gap.file.axle, gap.field
           text =
-            Texts.say(
+            Texts.t(
               "readiness.field",
               axle: axle.name.capitalize,
               field: Formats.inside(field.label),
@@ -89,7 +89,7 @@ module Graver
                 item(
                   "rotors_must",
                   axle.name,
-                  Texts.say("readiness.rotors_must", axle: axle.name.capitalize, verdict: label.downcase),
+                  Texts.t("readiness.rotors_must", axle: axle.name.capitalize, verdict: label.downcase),
                   axle_id: axle.file.axle.id
                 )
               )
@@ -99,7 +99,7 @@ module Graver
               item(
                 "rotors",
                 axle.name,
-                Texts.say("readiness.rotors_open", axle: axle.name.capitalize),
+                Texts.t("readiness.rotors_open", axle: axle.name.capitalize),
                 label: label.downcase
               )
             end
@@ -115,7 +115,7 @@ module Graver
             .checks
             .select { |check| check.verdict == "differs" }
             .map do |check|
-              sizes = Texts.say("readiness.sizes", new: check.new_mm.to_f, old: check.old_mm.to_f)
+              sizes = Texts.t("readiness.sizes", new: check.new_mm.to_f, old: check.old_mm.to_f)
               item(
                 "mismatch",
                 "#{part.id}.#{check.what}",
@@ -128,12 +128,12 @@ module Graver
           return [] if part.state == "shelf"
           return [item("spares", part.id, named(part))] if part.line.optional
 
-          todo = part.chosen ? order(part) : Texts.say("readiness.enter_part")
+          todo = part.chosen ? order(part) : Texts.t("readiness.enter_part")
           [item("parts", part.id, named(part), todo:)]
         end
 
         def named(part)
-          Texts.say(
+          Texts.t(
             "readiness.part",
             axle: part.line.axle.capitalize,
             count: part.line.count || "?",
@@ -141,10 +141,10 @@ module Graver
           )
         end
         def order(part)
-          Texts.say(
+          Texts.t(
             "readiness.order",
             name: part.chosen.name,
-            by: part.order_by ? Texts.say("readiness.by_day", day: part.order_by) : ""
+            by: part.order_by ? Texts.t("readiness.by_day", day: part.order_by) : ""
           )
         end
 
@@ -155,7 +155,7 @@ module Graver
             .map do |tool|
               uses = tool.line.uses.any? ? " (#{tool.line.uses.join(", ")})" : ""
               todo = [
-                Texts.say(tool.line.special ? "readiness.rare_tool" : "readiness.buy_tool"),
+                Texts.t(tool.line.special ? "readiness.rare_tool" : "readiness.buy_tool"),
                 tool.line.never
               ].compact.join("; ")
               item("tools", tool.line.id, "#{tool.line.label}#{uses}", todo: "#{todo}.")
@@ -172,7 +172,7 @@ module Graver
         def fluid(plan)
           card = plan.fluid
           if card.bleeds && card.grade.nil?
-            unknown = item("grade", "fluid", Texts.say("readiness.grade"), axle_id: plan.scope.axles.first.file.axle.id)
+            unknown = item("grade", "fluid", Texts.t("readiness.grade"), axle_id: plan.scope.axles.first.file.axle.id)
           end
           [unknown, room(card.plan)].compact
         end
@@ -181,7 +181,7 @@ module Graver
           if plan.draw_off.nil?
             full = plan.headroom&.zero?
             return(
-              item(full ? "draw_off" : "overflow", "fluid", Texts.say(full ? "readiness.at_max" : "readiness.overflow"))
+              item(full ? "draw_off" : "overflow", "fluid", Texts.t(full ? "readiness.at_max" : "readiness.overflow"))
             )
           end
           return unless plan.draw_off.positive?
@@ -189,12 +189,7 @@ module Graver
           item(
             "draw_off",
             "fluid",
-            Texts.say(
-              "readiness.draw_off",
-              pushed: plan.pushed.round,
-              room: plan.headroom.round,
-              draw_off: plan.draw_off
-            )
+            Texts.t("readiness.draw_off", pushed: plan.pushed.round, room: plan.headroom.round, draw_off: plan.draw_off)
           )
         end
 
@@ -202,17 +197,15 @@ module Graver
           day = job&.planned_for
           late = plan.parts.select { |part| part.order_by && part.order_by < @context.today }
           found =
-            late.map do |part|
-              item("parts_late", part.id, Texts.say("readiness.too_late", part: part.chosen.name, day:))
-            end
-          found << item("day", "day", Texts.say("readiness.no_day")) unless day
+            late.map { |part| item("parts_late", part.id, Texts.t("readiness.too_late", part: part.chosen.name, day:)) }
+          found << item("day", "day", Texts.t("readiness.no_day")) unless day
           if plan.scope.included.any? { |axle| axle.works.include?("rotors_turn") }
-            found << item("turning", "rotors", Texts.say("readiness.machining"))
+            found << item("turning", "rotors", Texts.t("readiness.machining"))
           end
           found << item(
             "weather",
             day ? day.iso8601 : "day",
-            Texts.say("readiness.weather", day: day ? Texts.say("readiness.for_day", day:) : "")
+            Texts.t("readiness.weather", day: day ? Texts.t("readiness.for_day", day:) : "")
           )
         end
       end

@@ -83,13 +83,13 @@ module Graver
         end
 
         def unknown(file, field)
-          message = Texts.say("jobs.needs_datum", axle: file.axle.name.capitalize, field: Formats.inside(field.label))
-          InvalidEntry::Fault.new(field: "axles.#{file.axle.id}", code: "missing", message:)
+          message = Texts.t("jobs.needs_datum", axle: file.axle.name.capitalize, field: Formats.inside(field.label))
+          InvalidEntry::FieldError.new(field: "axles.#{file.axle.id}", code: "missing", message:)
         end
 
         def impossible(file, works)
           because = @scoping.impossible(file, works) or return
-          InvalidEntry::Fault.new(field: "axles.#{file.axle.id}", code: "conflict", message: because)
+          InvalidEntry::FieldError.new(field: "axles.#{file.axle.id}", code: "conflict", message: because)
         end
 
         def lifts(bleed)

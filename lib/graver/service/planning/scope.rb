@@ -21,13 +21,13 @@ module Graver
         Halt = Core::Value.define(:axle, :text, :must, :works, :buy)
         # adds: { axle id => [work] }; text: why; found: because of a mark that nothing in the job answers yet
         Offer = Core::Value.define(:adds, :text, :found)
-        # axles: [AxleScope] of the whole vehicle; offers: [Offer]; warnings: [sentence]; schools: { kind => option }
+        # axles: [AxleScope] of the whole vehicle; offers: [Offer]; warnings: [sentence]; approaches: { kind => option }
         # that have a place in the job; household: the same without what holds for this job alone
         Chosen =
-          Core::Value.define(:axles, :offers, :warnings, :schools, :household) do
+          Core::Value.define(:axles, :offers, :warnings, :approaches, :household) do
             def included = axles.select(&:included?)
             # Kinds chosen for this job alone.
-            def own_schools = schools.keys.reject { |kind| schools[kind] == household[kind] }
+            def own_approaches = approaches.keys.reject { |kind| approaches[kind] == household[kind] }
           end
 
         # Verdicts that ask for rotors whatever the pads are like.
@@ -38,7 +38,7 @@ module Graver
           @knowledge = context.knowledge
           @rules = @knowledge.scope_rules
           @rotors = RotorChoice.new(@knowledge)
-          @schools = Axles::Schools.new(context)
+          @approaches = Axles::Approaches.new(context)
         end
 
         # VehicleOverviews::Overview, the axle it begins with, what is on file of the scope or nil; approaches: of this
@@ -50,7 +50,7 @@ module Graver
             axles:,
             offers: ScopeOffers.new(@context).call(overview, axles),
             warnings: axles.select(&:included?).flat_map { |axle| warnings(axle) },
-            schools: household.merge(approaches.slice(*household.keys)),
+            approaches: household.merge(approaches.slice(*household.keys)),
             household:
           )
         end
@@ -61,9 +61,9 @@ module Graver
             overview.axles.flat_map do |axle|
               faults(axle, axles.fetch(axle.file.axle.id.to_s, []), reasons[axle.file.axle.id.to_s])
             end
-          faults << fault("axles", "empty", Texts.say("jobs.choose_something")) if axles.values.all?(&:empty?)
+          faults << fault("axles", "empty", Texts.t("jobs.choose_something")) if axles.values.all?(&:empty?)
           unknown = axles.keys - overview.axles.map { |axle| axle.file.axle.id.to_s }
-          faults += unknown.map { |id| fault("axles.#{id[0, 20]}", "unknown_axle", Texts.say("faults.unknown_axle")) }
+          faults += unknown.map { |id| fault("axles.#{id[0, 20]}", "unknown_axle", Texts.t("faults.unknown_axle")) }
           raise InvalidEntry, faults if faults.any?
         end
 
@@ -89,8 +89,8 @@ module Graver
         def setup(file, works, approaches = {})
           configuration =
             Core::Planning::Approaches.applied(
-              @knowledge.schools.fetch("job"),
-              { **@schools.chosen, **approaches },
+              @knowledge.approaches.fetch("job"),
+              { **@approaches.chosen, **approaches },
               { **file.place, "work" => @rules.expanded(works) }
             )
           Core::Planning::Lifts::Setup.new(
@@ -128,21 +128,21 @@ module Graver
               .map { |side| side[:sentence] }
           works = (axle.works - %w[rotors_new rotors_turn] + [axle.rotors[:proposed]]).compact
           text =
-            Texts.say(
+            Texts.t(
               "jobs.halt",
               axle: axle.name.capitalize,
               said: said.join(" "),
-              reason: axle.rotors[:must] ? "" : Texts.say("jobs.halt_reason")
+              reason: axle.rotors[:must] ? "" : Texts.t("jobs.halt_reason")
             )
           Halt.new(axle:, text:, must: axle.rotors[:must], works:, buy: [])
         end
 
         def halt_by_marks(axle)
-          found = MarksFound.new(@rules, axle).stopping
+          found = UnaddressedFindings.new(@rules, axle).stopping
           return if found.empty?
 
           said = found.keys.map { |seen| [Formats.sentence(seen.text), seen.caution].compact.join(" ") }
-          text = Texts.say("jobs.halt_by_marks", axle: axle.name.capitalize, said: said.join(" "))
+          text = Texts.t("jobs.halt_by_marks", axle: axle.name.capitalize, said: said.join(" "))
           Halt.new(axle:, text:, must: true, works: axle.works | found.values, buy: [])
         end
 
@@ -150,16 +150,16 @@ module Graver
           @rules
             .companions(axle.works)
             .map do |work, because|
-              Texts.say("jobs.companion", work: @knowledge.work(work).label, axle: axle.name, because:)
+              Texts.t("jobs.companion", work: @knowledge.work(work).label, axle: axle.name, because:)
             end
         end
-        def fault(field, code, message) = InvalidEntry::Fault.new(field:, code:, message:)
+        def fault(field, code, message) = InvalidEntry::FieldError.new(field:, code:, message:)
 
         # { kind => option } of the approaches that have a place in this job.
         def approaches(axles)
           built = axles.map { |axle| { **axle.file.place, "work" => @rules.expanded(axle.works) } }
-          all = @knowledge.schools.fetch("job")
-          @schools
+          all = @knowledge.approaches.fetch("job")
+          @approaches
             .chosen
             .slice(*all.keys)
             .select do |kind, _|
@@ -190,8 +190,8 @@ module Graver
 
           found = { "pads" => marks["pads"] || why_pads(overview, work) }
           found[work] = @knowledge.rotor_rules.dig("verdicts", judged.plan.outcome, "label") if work
-          found["sensors"] = Texts.say("jobs.sensor_ground")
-          found.merge(by_school, marks).slice(*possible)
+          found["sensors"] = Texts.t("jobs.sensor_ground")
+          found.merge(by_approach, marks).slice(*possible)
         end
 
         # Rotors ask for a job of their own when they are out or their faces are, not by being judged for pads that are
@@ -201,7 +201,7 @@ module Graver
         def inspection(overview)
           rule = overview.judgement&.rules&.first
           said = rule && Base::Wording.new(overview.file.vehicle.distance_unit).fill(rule.sentence, overview.measures)
-          { @knowledge.scope.fetch("otherwise") => [said, Texts.say("jobs.nothing_due")].compact.join(" ") }
+          { @knowledge.scope.fetch("otherwise") => [said, Texts.t("jobs.nothing_due")].compact.join(" ") }
         end
 
         # By the same rules as the axle's state, whatever else is graver.
@@ -216,16 +216,16 @@ module Graver
           judgement = @knowledge.state_engine.call(overview.measures.except("apart", "apart_text"))
           rules = judgement.rules.reject { |each| each.id.start_with?("rotor-") }
           rule = rules.find { |each| each.id.start_with?("pad-") }
-          return Texts.say("jobs.new_rotors_new_pads") if rule.nil? && rotor_work == "rotors_new"
+          return Texts.t("jobs.new_rotors_new_pads") if rule.nil? && rotor_work == "rotors_new"
 
           rule ||= rules.first
           rule && Base::Wording.new(overview.file.vehicle.distance_unit).fill(rule.sentence, overview.measures)
         end
 
-        def by_school
-          @schools.proposed.to_h do |kind, option, work|
-            label = @knowledge.schools.dig("job", kind, "options", option, "label")
-            [work, Texts.say("jobs.by_approach", label: Formats.inside(label))]
+        def by_approach
+          @approaches.proposed.to_h do |kind, option, work|
+            label = @knowledge.approaches.dig("job", kind, "options", option, "label")
+            [work, Texts.t("jobs.by_approach", label: Formats.inside(label))]
           end
         end
 
@@ -233,7 +233,7 @@ module Graver
           @knowledge.scope["proposed_by"]
             .filter_map do |work, items|
               mark = overview.seen.find { |seen| items.fetch(seen.item.id, []).include?(seen.mark.id) }
-              [work, Texts.say("jobs.seen_on", day: mark.date, text: mark.text)] if mark
+              [work, Texts.t("jobs.seen_on", day: mark.date, text: mark.text)] if mark
             end
             .to_h
         end
@@ -245,14 +245,14 @@ module Graver
           if unknown.any?
             return(
               unknown.map do |work|
-                fault(field, "unknown_work", Texts.say("jobs.unknown_work", work: work[0, 30], axle: scope.name))
+                fault(field, "unknown_work", Texts.t("jobs.unknown_work", work: work[0, 30], axle: scope.name))
               end
             )
           end
 
           @rules
             .conflicts(works)
-            .map { |text| fault(field, "conflict", Texts.say("jobs.conflict", axle: scope.name.capitalize, text:)) } +
+            .map { |text| fault(field, "conflict", Texts.t("jobs.conflict", axle: scope.name.capitalize, text:)) } +
             rotor_faults(scope, works, reason)
         end
 
@@ -266,7 +266,7 @@ module Graver
               fault(
                 "axles.#{scope.file.axle.id}",
                 "rotor_must",
-                Texts.say("jobs.rotor_must", axle: scope.name.capitalize, verdict:)
+                Texts.t("jobs.rotor_must", axle: scope.name.capitalize, verdict:)
               )
             ]
           end
@@ -276,7 +276,7 @@ module Graver
               fault(
                 "reasons.#{scope.file.axle.id}",
                 "missing",
-                Texts.say("jobs.rotor_reason", axle: scope.name.capitalize, verdict:)
+                Texts.t("jobs.rotor_reason", axle: scope.name.capitalize, verdict:)
               )
             ]
           else

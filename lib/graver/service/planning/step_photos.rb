@@ -11,15 +11,15 @@ module Graver
         # of an earlier job at one step
         MOST_EARLIER = 4
 
-        # photos: [Storage::Photo] of the vehicle; job: Storage::Job or nil; placed: [Core::Planning::Placed] of all
-        # steps
+        # photos: [Storage::Photo] of the vehicle; job: Storage::Job or nil; placed: [Core::Planning::PlannedStep] of
+        # all steps
         def initialize(photos, job, placed)
           mine, @others = photos.select(&:job_id).partition { |photo| job && photo.job_id == job.id }
           @mine = mine.group_by(&:key)
           @keys = placed.group_by { |each| [each.step.id, each.axle, each.side] }
         end
 
-        # Core::Planning::Placed -> Here
+        # Core::Planning::PlannedStep -> Here
         def call(placed)
           shown = placed.step.shows.flat_map { |id| keys(id, placed) }.uniq - [placed.key]
           Here.new(

@@ -49,10 +49,10 @@ module Graver
         def initialize(knowledge, plan)
           @knowledge = knowledge
           @plan = plan
-          @look_over = plan.job && plan.overview.look_overs.reverse.find { |each| each.job_id == plan.job.id }
+          @inspection = plan.job && plan.overview.inspections.reverse.find { |each| each.job_id == plan.job.id }
         end
 
-        # Core::Planning::Placed -> [Ask]
+        # Core::Planning::PlannedStep -> [Ask]
         def call(placed)
           return [] if @plan.job.nil? || placed.side == "both"
 
@@ -68,7 +68,7 @@ module Graver
           return fit(id, file) if id.start_with?("fit.")
           return marks(id, file, placed.side) if @knowledge.condition_item(id)
 
-          content = @knowledge.walk_round.fetch("positions")[id]
+          content = @knowledge.inspection.fetch("positions")[id]
           content ? reading(id, content, file, placed.side) : datum(id, file)
         end
 
@@ -105,7 +105,7 @@ module Graver
         end
 
         def rows(file, part, side, pad)
-          (@look_over&.readings || []).select do |row|
+          (@inspection&.readings || []).select do |row|
             row.event == "reading" && row.axle_id == file.axle.id && [row.part, row.side, row.pad] == [part, side, pad]
           end
         end
@@ -136,7 +136,7 @@ module Graver
 
         def marks_at(item, here)
           rows =
-            (@look_over&.conditions || []).select { |row| row.to_h.values_at(:axle_id, :side, :face, :item) == here }
+            (@inspection&.conditions || []).select { |row| row.to_h.values_at(:axle_id, :side, :face, :item) == here }
           item.marks.select { |mark| rows.any? { |row| row.mark == mark.id } }
         end
 
@@ -153,7 +153,7 @@ module Graver
           figure = @knowledge.condition_figure(id)
           return if figure.axle && @plan.scope.included.none? { |axle| axle.name == figure.axle }
 
-          known = (@look_over&.conditions || []).reverse.find { |each| each.item == id }
+          known = (@inspection&.conditions || []).reverse.find { |each| each.item == id }
           unit = figure.unit_beside(@plan.overview.vehicle.distance_unit)
           Ask.new(
             **NOTHING,
@@ -188,7 +188,7 @@ module Graver
           Ask.new(
             **NOTHING,
             id: [file.axle.id, id].join("."),
-            label: Texts.say("jobs.new_part", part:),
+            label: Texts.t("jobs.new_part", part:),
             kind: "fit",
             axle_id: file.axle.id,
             part:,

@@ -15,7 +15,7 @@ module Graver
           @plan = plan
         end
 
-        # Core::Planning::Placed -> [Value]; what is not on file is left out, as the gaps of the job name it
+        # Core::Planning::PlannedStep -> [Value]; what is not on file is left out, as the gaps of the job name it
         def call(placed)
           placed.step.tells.flat_map { |key| FLUID.include?(key) ? [fluid(key)] : data(key, placed) }
         end
@@ -25,13 +25,13 @@ module Graver
         def fluid(key)
           plan = @plan.fluid.plan
           amount = key == "fluid.draw_off" ? plan.draw_off : plan.needed
-          Value.new(label: Texts.say("jobs.#{key.tr(".", "_")}"), value: said_ml(amount))
+          Value.new(label: Texts.t("jobs.#{key.tr(".", "_")}"), value: said_ml(amount))
         end
 
         def said_ml(amount)
-          return Texts.say("jobs.ml_unknown") unless amount
+          return Texts.t("jobs.ml_unknown") unless amount
 
-          amount.zero? ? Texts.say("jobs.ml_none") : Texts.say("jobs.ml_about", ml: amount.round)
+          amount.zero? ? Texts.t("jobs.ml_none") : Texts.t("jobs.ml_about", ml: amount.round)
         end
 
         def data(key, placed)

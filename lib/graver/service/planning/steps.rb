@@ -5,10 +5,9 @@ module Graver
     module Planning
       # The order of a job's steps, with what its owner changed of it.
       class Steps
-        # lifts: [Core::Planning::Lift]; placed: [Placed] or nil where no order can be trusted; set_aside:
-        # [[Adjustment, why]];
-        # dropped: [Placed] left out by the owner; own: { key => event id } of own steps; moved: { key => event id };
-        # bleed: { order:, from: } or nil
+        # lifts: [Core::Planning::Lift]; placed: [PlannedStep] or nil where no order can be trusted; set_aside:
+        # [[PlanEdit, why]]; dropped: [PlannedStep] left out by the owner; own: { key => event id } of own steps; moved:
+        # { key => event id }; bleed: { order:, from: } or nil
         Ordered =
           Core::Value.define(:setups, :lifts, :placed, :base, :set_aside, :dropped, :events, :bleed) do
             # Steps at an axle, and those shared that have to do with it.
@@ -24,9 +23,9 @@ module Graver
           @sequence = knowledge.sequence
         end
 
-        # { AxleScope => Lifts::Setup } in working order; possible: may an order be given?; adjustments: { event id =>
+        # { AxleScope => Lifts::Setup } in working order; possible: may an order be given?; plan_edits: { event id =>
         # Hash }
-        def call(setups, file, possible:, adjustments: {})
+        def call(setups, file, possible:, plan_edits: {})
           order = bleed_order(file)
           in_order = ->(corners) { Core::Planning::BleedOrder.call(corners, **order.slice(:order, :near)) }
           lifts = Core::Planning::Lifts.new(joined: @knowledge.scope["joined"], bleed_order: in_order).call(setups)
@@ -36,41 +35,41 @@ module Graver
           end
 
           base = @sequence.call(lifts)
-          adjusted(base, lifts, adjustments).with(setups:, lifts:, bleed:)
+          adjusted(base, lifts, plan_edits).with(setups:, lifts:, bleed:)
         end
 
-        # The same of a job that has begun. adjustments: { event id => Hash }
-        def of_basis(basis, adjustments)
-          adjusted(basis.placed, basis.lifts, adjustments, basis).with(
+        # The same of a job that has begun. plan_edits: { event id => Hash }
+        def of_basis(basis, plan_edits)
+          adjusted(basis.placed, basis.lifts, plan_edits, basis).with(
             setups: basis.setups,
             lifts: basis.lifts,
             bleed: basis.bleed
           )
         end
 
-        # What an adjustment would break: nothing, or what the result set aside of it.
+        # What an plan_edit would break: nothing, or what the result set aside of it.
         # basis: Basis of a job that has begun, or nil
-        def adjust(base, lifts, adjustments, basis = nil)
-          proof = Core::Planning::Proof.new(@knowledge.procedure, lifts, base)
-          Core::Planning::Adjustments.new(proof, held: basis&.held || [], done: basis&.done || []).call(
+        def adjust(base, lifts, plan_edits, basis = nil)
+          verifier = Core::Planning::PlanVerifier.new(@knowledge.procedure, lifts, base)
+          Core::Planning::PlanEdits.new(verifier, held: basis&.held || [], done: basis&.done || []).call(
             base,
-            adjustments
+            plan_edits
           )
         end
 
         # How far a job has come: Ordered, keys done -> Core::Planning::Progress
         def progress(ordered, done)
           Core::Planning::Progress.new(
-            Core::Planning::Proof.new(@knowledge.procedure, ordered.lifts, ordered.base),
+            Core::Planning::PlanVerifier.new(@knowledge.procedure, ordered.lifts, ordered.base),
             ordered.placed || [],
             done
           )
         end
 
-        # Hash as kept -> Core::Planning::Adjustments::Adjustment
-        def self.adjustment(event, given)
+        # Hash as kept -> Core::Planning::PlanEdits::PlanEdit
+        def self.plan_edit(event, given)
           key = given["action"] == "insert" ? "own-#{event}" : given["key"]
-          Core::Planning::Adjustments::Adjustment.new(
+          Core::Planning::PlanEdits::PlanEdit.new(
             action: given["action"],
             key:,
             after: given["after"],
@@ -92,8 +91,8 @@ module Graver
 
         private
 
-        def adjusted(base, lifts, adjustments, basis = nil)
-          made = adjustments.to_h { |event, given| [self.class.adjustment(event, given), event] }
+        def adjusted(base, lifts, plan_edits, basis = nil)
+          made = plan_edits.to_h { |event, given| [self.class.plan_edit(event, given), event] }
           result = adjust(base, lifts, made.keys, basis)
           dropped = base.reject { |placed| result.placed.any? { |kept| kept.key == placed.key } }
           Ordered.new(
@@ -103,8 +102,8 @@ module Graver
             base:,
             placed: result.placed,
             dropped:,
-            set_aside: result.set_aside.map { |adjustment, why| [adjustment, made.fetch(adjustment), why] },
-            events: made.to_h { |adjustment, event| [adjustment.key, event] }
+            set_aside: result.set_aside.map { |plan_edit, why| [plan_edit, made.fetch(plan_edit), why] },
+            events: made.to_h { |plan_edit, event| [plan_edit.key, event] }
           )
         end
       end

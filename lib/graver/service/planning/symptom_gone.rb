@@ -8,12 +8,12 @@ module Graver
         # plan: JobPlan::Plan
         def initialize(plan)
           @axles = plan.overview.axles.map(&:file)
-          @look_overs = plan.overview.look_overs
+          @inspections = plan.overview.inspections
           @renewed = JobOutcome.fits(plan).map { |fit| [fit.file.axle.id, fit.part] }
           @symptoms = plan.symptoms
         end
 
-        # said: { symptom id => gone } -> [InvalidEntry::Fault]
+        # said: { symptom id => gone } -> [InvalidEntry::FieldError]
         def faults(said)
           @symptoms.select { |seen| said[seen.mark.id] && seen.mark.gone_after }.filter_map { |seen| fault(seen) }
         end
@@ -24,25 +24,25 @@ module Graver
           axles = @axles.reject { |file| looked_at?(file, seen) }.map { |file| "#{file.axle.name} axle" }
           return if axles.empty?
 
-          message = Texts.say("jobs.look_first", symptom: seen.mark.label.capitalize, axles: axles.join(" and the "))
-          InvalidEntry::Fault.new(field: "symptoms.#{seen.mark.id}", code: "unlooked", message:)
+          message = Texts.t("jobs.look_first", symptom: seen.mark.label.capitalize, axles: axles.join(" and the "))
+          InvalidEntry::FieldError.new(field: "symptoms.#{seen.mark.id}", code: "unlooked", message:)
         end
 
         def looked_at?(file, seen)
           part = seen.mark.gone_after
           return true if @renewed.include?([file.axle.id, part])
 
-          rows = @look_overs.select { |each| each.date >= seen.date }.flat_map { |each| rows(each, file, part) }
+          rows = @inspections.select { |each| each.date >= seen.date }.flat_map { |each| rows(each, file, part) }
           file.positions.all? { |position| rows.any? { |row| here?(row, position) } }
         end
 
-        def rows(look_over, file, part)
-          read = look_over.readings.select { |row| row.axle_id == file.axle.id && row.part == part && !row.void }
-          read.map { |row| [row.side, row.pad] } + faces(look_over, file, part)
+        def rows(inspection, file, part)
+          read = inspection.readings.select { |row| row.axle_id == file.axle.id && row.part == part && !row.void }
+          read.map { |row| [row.side, row.pad] } + faces(inspection, file, part)
         end
 
-        def faces(look_over, file, part)
-          marks = look_over.conditions.select { |each| each.axle_id == file.axle.id && each.item == part && each.mark }
+        def faces(inspection, file, part)
+          marks = inspection.conditions.select { |each| each.axle_id == file.axle.id && each.item == part && each.mark }
           marks.map { |each| [each.side, each.face] }
         end
 

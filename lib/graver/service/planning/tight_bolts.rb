@@ -13,9 +13,9 @@ module Graver
           @context = context
         end
 
-        # Storage::Job, Placed, JobPlan. Raises InvalidEntry with a fault for each line that is not marked.
+        # Storage::Job, PlannedStep, JobPlan. Raises InvalidEntry with a fault for each line that is not marked.
         def check(job, placed, plans)
-          return if placed.step.tighten.empty? || placed.step.stage == "follow_up"
+          return if placed.step.tighten.empty? || placed.step.stage == "afterwards"
 
           faults = lines(plans.torque(job), placed).filter_map { |line| fault(job, placed, line) }
           raise InvalidEntry, faults if faults.any?
@@ -23,11 +23,11 @@ module Graver
 
         # A step that can kill is not done over a bolt that is known to be loose there. Raises InvalidEntry.
         def refuse_loose(job, placed)
-          return if !placed.step.kills || placed.step.tighten.any?
+          return if !placed.step.safety_critical || placed.step.tighten.any?
 
           loose = job.torques.find { |entry| LOOSE.include?(entry["verdict"]) && there?(entry, placed) } or return
           label = @context.knowledge.fastener(loose["fastener"])&.label || loose["fastener"]
-          message = Texts.say("torque.loose_first", label: Formats.inside(label), bolt: loose["bolt"])
+          message = Texts.t("torque.loose_first", label: Formats.inside(label), bolt: loose["bolt"])
           raise InvalidEntry.of("bolts.#{loose["axle"]}.#{loose["fastener"]}", "missing", message)
         end
 
@@ -71,7 +71,7 @@ module Graver
           label = Formats.inside(line.label)
           message =
             if missing
-              Texts.say(
+              Texts.t(
                 "torque.unmarked",
                 axle: line.axle.capitalize,
                 label:,
@@ -79,9 +79,9 @@ module Graver
                 all: line.count_at(placed.side)
               )
             else
-              Texts.say("torque.uncounted", axle: line.axle.capitalize, label:)
+              Texts.t("torque.uncounted", axle: line.axle.capitalize, label:)
             end
-          InvalidEntry::Fault.new(field: "bolts.#{line.axle}.#{line.fastener}", code: "missing", message:)
+          InvalidEntry::FieldError.new(field: "bolts.#{line.axle}.#{line.fastener}", code: "missing", message:)
         end
       end
     end

@@ -38,7 +38,7 @@ module Graver
             item(
               "torque",
               set.id,
-              Texts.say("readiness.no_torque", place: place(set.line)),
+              Texts.t("readiness.no_torque", place: place(set.line)),
               axle_id: plan.axle_id(set.line.axle)
             )
           ]
@@ -53,7 +53,7 @@ module Graver
             item(
               "rivals",
               set.id,
-              Texts.say("readiness.rivals", place: place(set.line), said:),
+              Texts.t("readiness.rivals", place: place(set.line), said:),
               axle_id: plan.axle_id(set.line.axle)
             )
           ]
@@ -68,9 +68,9 @@ module Graver
           said =
             (
               if set.line.doubt
-                Texts.say("readiness.unusual", torque: set.line.torque.said)
+                Texts.t("readiness.unusual", torque: set.line.torque.said)
               else
-                Texts.say("readiness.not_maker")
+                Texts.t("readiness.not_maker")
               end
             )
           [item("doubt", of_value(set), "#{place(set.line)}: #{said}.", axle_id: plan.axle_id(set.line.axle))]
@@ -80,7 +80,7 @@ module Graver
         def reused(set, plan)
           return [] unless set.line.reused && (noted = noted_on(set.line, plan)) < @context.today
 
-          text = Texts.say("readiness.reused", place: place(set.line), day: noted)
+          text = Texts.t("readiness.reused", place: place(set.line), day: noted)
           [item("reused", "#{set.id}.#{noted.iso8601}", text, axle_id: plan.axle_id(set.line.axle))]
         end
 
@@ -96,7 +96,7 @@ module Graver
               item(
                 "angle",
                 set.id,
-                Texts.say("readiness.angle", place: place(set.line), angle: set.line.angle_degrees.to_f)
+                Texts.t("readiness.angle", place: place(set.line), angle: set.line.angle_degrees.to_f)
               )
             ]
           else
@@ -111,15 +111,15 @@ module Graver
         end
 
         def overdue(set)
-          text = Texts.say("readiness.calibration", place: place(set.line), wrench: set.wrench.wrench.name)
+          text = Texts.t("readiness.calibration", place: place(set.line), wrench: set.wrench.wrench.name)
           [item("calibration", set.id, text)]
         end
 
         def out_of_reach(set)
           range = set.wrench.range
-          sentence = range ? Texts.say("readiness.borrow", range: range.join(" to ")) : Texts.say("readiness.ask_shop")
+          sentence = range ? Texts.t("readiness.borrow", range: range.join(" to ")) : Texts.t("readiness.ask_shop")
           torque = set.line.torque.newton_metres.to_f
-          [item("wrench", of_value(set), Texts.say("readiness.no_wrench", place: place(set.line), torque:), sentence:)]
+          [item("wrench", of_value(set), Texts.t("readiness.no_wrench", place: place(set.line), torque:), sentence:)]
         end
 
         def place(line) = "#{line.axle.capitalize} #{line.label.downcase}"

@@ -13,7 +13,7 @@ module Graver
           @knowledge = context.knowledge
         end
 
-        # Storage::Job, Placed. Raises InvalidEntry where nothing was said yet.
+        # Storage::Job, PlannedStep. Raises InvalidEntry where nothing was said yet.
         def check(job, placed)
           items = placed.step.reads & @knowledge.scope.fetch("explain_uneven")
           return if items.empty? || placed.side.nil?
@@ -33,15 +33,15 @@ module Graver
         end
 
         def said?(axle, job, placed, item)
-          mine = axle.file.look_overs.select { |look_over| look_over.job_id == job.id }.flat_map(&:conditions)
+          mine = axle.file.inspections.select { |inspection| inspection.job_id == job.id }.flat_map(&:conditions)
           wanted = [axle.file.axle.id, placed.side, item]
           mine.any? { |each| each.mark && each.to_h.values_at(:axle_id, :side, :item) == wanted }
         end
 
         def fault(found, item)
           label = Formats.inside(@knowledge.condition_item(item).label)
-          message = Texts.say("jobs.uneven_first", found: found.title, item: label)
-          InvalidEntry::Fault.new(field: "marks.#{item}", code: "missing", message:)
+          message = Texts.t("jobs.uneven_first", found: found.title, item: label)
+          InvalidEntry::FieldError.new(field: "marks.#{item}", code: "missing", message:)
         end
       end
     end

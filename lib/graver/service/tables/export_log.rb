@@ -4,8 +4,7 @@ module Graver
   module Service
     module Tables
       # A vehicle's pads and rotors as the open log, exactly as entered. What simulated devices sent stays here: in a
-      # file it
-      # would lose its label.
+      # file it would lose its label.
       class ExportLog
         def initialize(context)
           @context = context
@@ -18,20 +17,22 @@ module Graver
         def call(vehicle_id)
           vehicle = @context.store.vehicles.find(vehicle_id)
           names = vehicle.axles.to_h { |axle| [axle.id, axle.name] }
-          look_overs = @context.store.look_overs.of_vehicle(vehicle_id)
-          text = LogFormat::LogWriter.new.call(look_overs.flat_map { |look_over| rows(look_over, names) })
+          inspections = @context.store.inspections.of_vehicle(vehicle_id)
+          text = LogFormat::LogWriter.new.call(inspections.flat_map { |inspection| rows(inspection, names) })
           Exported.new(name: "#{vehicle.name.gsub(/[^\p{Alnum}]+/, "-")}-log.csv", text:)
         end
 
         private
 
-        def rows(look_over, names)
+        def rows(inspection, names)
           mine =
-            look_over.readings.select do |row|
+            inspection.readings.select do |row|
               row.axle_id && !row.simulated && Axles::LogEntries::PARTS.include?(row.part)
             end
           positions = mine.chunk_while { |one, other| in_one_row?(one, other) }
-          positions.each_with_index.map { |places, at| row(look_over, names, places, at.zero? ? look_over.note : nil) }
+          positions.each_with_index.map do |places, at|
+            row(inspection, names, places, at.zero? ? inspection.note : nil)
+          end
         end
 
         # Places of one position as they were entered together.
@@ -40,12 +41,12 @@ module Graver
           same && other.place > one.place
         end
 
-        def row(look_over, names, places, note)
+        def row(inspection, names, places, note)
           first = places.first
           LogFormat::LogWriter::Row.new(
-            date: look_over.date,
-            odometer: look_over.odometer_value,
-            odometer_unit: look_over.odometer_unit,
+            date: inspection.date,
+            odometer: inspection.odometer_value,
+            odometer_unit: inspection.odometer_unit,
             axle: names[first.axle_id],
             **first.to_h.slice(:side, :part, :pad, :event, :method, :upper, :unit, :overall, :doubt),
             values: places.filter_map(&:value),

@@ -25,7 +25,7 @@ module Graver
         # The file as it came -> Storage::Import. Raises InvalidEntry, NotFound.
         def upload(vehicle_id, name, bytes)
           vehicle = @store.vehicles.find(vehicle_id)
-          raise InvalidEntry.of("name", "invalid", Texts.say("shape.control")) if name.to_s.match?(/[[:cntrl:]]/)
+          raise InvalidEntry.of("name", "invalid", Texts.t("shape.control")) if name.to_s.match?(/[[:cntrl:]]/)
 
           LogFormat::Table.read(bytes)
           @store.transaction do
@@ -66,7 +66,7 @@ module Graver
         # Takes it, in a thread of its own; `progress` says how far. Raises InvalidEntry at once when the mapping
         # cannot be used.
         def start(import, mapping)
-          raise Conflict, Texts.say("conflicts.taken") unless import.state == "uploaded"
+          raise Conflict, Texts.t("conflicts.taken") unless import.state == "uploaded"
 
           rows = rows(import, mapping)
           begin_once(import.id)
@@ -84,7 +84,7 @@ module Graver
 
         # What was imported counts no more; the file and its readings stay.
         def undo(import)
-          raise Conflict, Texts.say("conflicts.not_finished") unless import.state == "done"
+          raise Conflict, Texts.t("conflicts.not_finished") unless import.state == "done"
 
           @store.transaction { @store.imports.undo(import.id, at: @context.now) }
         end
@@ -94,7 +94,7 @@ module Graver
         # Two who press at once start it once; one that failed may be tried again.
         def begin_once(id)
           STARTING.synchronize do
-            raise Conflict, Texts.say("conflicts.being_taken") if under_way[id] && !under_way[id][:failed]
+            raise Conflict, Texts.t("conflicts.being_taken") if under_way[id] && !under_way[id][:failed]
 
             under_way[id] = { share: 0.0, failed: nil }
           end
@@ -118,8 +118,8 @@ module Graver
           taken(import, mapping, rows)
           under_way.delete(import.id)
         rescue StandardError => e
-          Trouble.tell(e)
-          under_way[import.id] = { share: 1.0, failed: Texts.say("conflicts.half_way") }
+          ErrorLog.report(e)
+          under_way[import.id] = { share: 1.0, failed: Texts.t("conflicts.half_way") }
         end
 
         def taken(import, mapping, rows)
@@ -134,11 +134,11 @@ module Graver
 
         # What the log has already, and whether this was taken before, is decided while nobody else writes.
         def put_in(import, mapping, rows)
-          raise Conflict, Texts.say("conflicts.taken") unless @store.imports.find(import.id).state == "uploaded"
+          raise Conflict, Texts.t("conflicts.taken") unless @store.imports.find(import.id).state == "uploaded"
 
           @store
-            .look_overs
-            .add_many(look_overs(rows, import), at: @context.now) { |share| going(import, 0.7 + (share * 0.3)) }
+            .inspections
+            .add_many(inspections(rows, import), at: @context.now) { |share| going(import, 0.7 + (share * 0.3)) }
           summary(rows).tap { |found| @store.imports.finish(import.id, mapping:, result: found, at: @context.now) }
         end
 
@@ -148,7 +148,7 @@ module Graver
           dates = rows.taken.map { |taken| taken.entry.date }.minmax
           {
             readings: rows.taken.length,
-            look_overs: services(rows.taken).length,
+            inspections: services(rows.taken).length,
             duplicates: rows.duplicates,
             renewals: rows.renewals.first(MOST_FAULTS).map { |each| each.to_h.slice(:line, :text, :assumed, :new) },
             from: dates.first&.iso8601,
@@ -160,16 +160,16 @@ module Graver
 
         def services(taken) = taken.group_by { |row| [row.entry.date, row.entry.odometer_km] }
 
-        # One look-over per day and odometer, made as it is asked for; new sets that were found go on before what was
+        # One inspection per day and odometer, made as it is asked for; new sets that were found go on before what was
         # read.
-        def look_overs(rows, import)
+        def inspections(rows, import)
           all = services(rows.taken)
           new = rows.renewals.select(&:new).group_by(&:key)
           doubted = rows.renewals.reject(&:new).to_h { |each| [each.line, each.text] }
           Enumerator.new(all.length) do |each|
             all.each do |(date, km), taken|
               fits = new.fetch([date, km], []).map { |found| fit(found) }
-              each << look_over(date, km, taken, import, fits, doubted)
+              each << inspection(date, km, taken, import, fits, doubted)
             end
           end
         end
@@ -179,7 +179,7 @@ module Graver
           { **nothing, axle_id: renewal.axle_id, event: "fit", part: renewal.part, overall: false, place: 1 }
         end
 
-        def look_over(date, km, rows, import, fits, doubted)
+        def inspection(date, km, rows, import, fits, doubted)
           cells = rows.first.cells
           note = rows.filter_map { |row| row.cells["note"] }.uniq.join("; ")
           {

@@ -4,14 +4,13 @@ module Graver
   module Service
     module Tables
       # The rows of somebody's table, checked one by one against a vehicle: what can be taken, what is there already,
-      # and
-      # what is wrong with the rest.
+      # and what is wrong with the rest.
       class ImportedRows
         # Share done between two reports of it.
         TOLD_EVERY = 0.02
         # entry: Core::Wear::Entry; cells: open columns as texts; axle_id
         Taken = Struct.new(:line, :axle_id, :entry, :cells, :row)
-        Fault = Core::Value.define(:line, :column, :message)
+        RowError = Core::Value.define(:line, :column, :message)
         # Stands in for the log format's specification, from what is on file.
         Known =
           Struct.new(:files) do
@@ -29,9 +28,9 @@ module Graver
           @table = table
           @mapping = mapping
           @answers = answers
-          @look_overs = files.first.look_overs
+          @inspections = files.first.inspections
           @reader = LogFormat::RowReader.new(knowledge.normalise, Known.new(@files))
-          @faults = table.broken.map { |line, message| Fault.new(line:, column: "row", message:) }
+          @faults = table.broken.map { |line, message| RowError.new(line:, column: "row", message:) }
         end
 
         # Yields the share that is done, now and then. -> self
@@ -59,7 +58,7 @@ module Graver
           # In a table with several readings a row, what is wrong with the row is said once.
           found =
             e.faults.map do |fault|
-              Fault.new(line:, column: fault.field.empty? ? "row" : fault.field, message: fault.message)
+              RowError.new(line:, column: fault.field.empty? ? "row" : fault.field, message: fault.message)
             end
           @faults.concat(found - @faults.last(20))
           nil
@@ -68,7 +67,7 @@ module Graver
         def check_position(file, entry)
           return if entry.side.nil? || file.axle.sides.include?(entry.side)
 
-          raise InvalidEntry.of("side", "unknown_position", Texts.say("faults.no_brake_side", side: entry.side))
+          raise InvalidEntry.of("side", "unknown_position", Texts.t("faults.no_brake_side", side: entry.side))
         end
 
         # What Graver's own log says beyond the open columns. It must agree with them.
@@ -89,12 +88,12 @@ module Graver
           believed =
             [entry.reading, reading].map { |each| @knowledge.normalise.call(each, file.part(entry.part)).value_mm }
           if (believed[0] - believed[1]).abs > 0.001
-            raise InvalidEntry.of("entered", "differs", Texts.say("tables.differs"))
+            raise InvalidEntry.of("entered", "differs", Texts.t("tables.differs"))
           end
 
           entry.with(reading:)
         rescue KeyError, NoMethodError, TypeError
-          raise InvalidEntry.of("entered", "not_understood", Texts.say("tables.entered_shape"))
+          raise InvalidEntry.of("entered", "not_understood", Texts.t("tables.entered_shape"))
         end
 
         # Rows whose odometer runs back, against the log or among themselves, are named and left out.
@@ -105,24 +104,24 @@ module Graver
               against = against_log(date, km) or next Point.new(date, km)
               odometer_faults(
                 groups.fetch([date, km]),
-                Texts.say("faults.runs_back_log", km: against[1].round, day: against[0])
+                Texts.t("faults.runs_back_log", km: against[1].round, day: against[0])
               )
             end
           kept, odd = LogFormat::OdometerOrder.split(points)
-          odd.each { |point| odometer_faults(groups.fetch(point.to_a), Texts.say("faults.runs_back_rows")) }
+          odd.each { |point| odometer_faults(groups.fetch(point.to_a), Texts.t("faults.runs_back_rows")) }
           kept.to_a.sort_by(&:to_a).flat_map { |point| groups.fetch(point.to_a) }
         end
 
         Point = Struct.new(:date, :odometer_km)
 
         def odometer_faults(taken, message)
-          taken.map(&:line).uniq.each { |line| @faults << Fault.new(line:, column: "odometer", message:) }
+          taken.map(&:line).uniq.each { |line| @faults << RowError.new(line:, column: "odometer", message:) }
           nil
         end
 
         # The service in the log before or after that day which the odometer contradicts, as [date, km], or nil.
         def against_log(date, km)
-          @before ||= @look_overs.map { |look_over| [look_over.date, look_over.odometer_km] }.sort
+          @before ||= @inspections.map { |inspection| [inspection.date, inspection.odometer_km] }.sort
           at = @before.bsearch_index { |other, _| other > date } || @before.length
           return @before[at - 1] if at.positive? && @before[at - 1][1] > km + 0.5
 

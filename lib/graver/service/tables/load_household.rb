@@ -4,8 +4,7 @@ module Graver
   module Service
     module Tables
       # Fills an empty database with a household written down as data (demo/household.yml), through the same use cases
-      # and
-      # checks as an owner's own entries.
+      # and checks as an owner's own entries.
       class LoadHousehold
         def initialize(context)
           @context = context
@@ -65,7 +64,7 @@ module Graver
             )
           ids = vehicle.axles.to_h { |axle| [axle.name, axle.id] }
           given.fetch("axles").each { |name, axle| brake_data(ids.fetch(name), axle.fetch("data", [])) }
-          look_overs(given, vehicle.id, ids)
+          inspections(given, vehicle.id, ids)
           given
             .fetch("axles")
             .each do |name, axle|
@@ -85,12 +84,12 @@ module Graver
               )
             end
           given.fetch("ahead", []).each { |row| ahead(vehicle.id, row) }
-          given.fetch("open_ends", []).each { |row| open_end(vehicle.id, row) }
+          given.fetch("follow_ups", []).each { |row| follow_up(vehicle.id, row) }
         end
 
-        def open_end(vehicle_id, row)
+        def follow_up(vehicle_id, row)
           look_on = row["look_in_days"] && (@context.today + row["look_in_days"]).iso8601
-          Axles::OpenEnds.new(@context).add(vehicle_id, { text: row["text"], look_on: })
+          Axles::FollowUps.new(@context).add(vehicle_id, { text: row["text"], look_on: })
         end
 
         def ahead(vehicle_id, row)
@@ -115,86 +114,88 @@ module Graver
         end
 
         # In the order of days, so that what each reading is held against is already there.
-        def look_overs(given, vehicle_id, ids)
+        def inspections(given, vehicle_id, ids)
           dated =
             given
               .fetch("axles")
-              .flat_map { |name, axle| axle.fetch("look_overs", []).map { |look_over| [look_over, ids.fetch(name)] } }
+              .flat_map do |name, axle|
+                axle.fetch("inspections", []).map { |inspection| [inspection, ids.fetch(name)] }
+              end
           dated << [given["fluid"], nil] if given["fluid"]
           dated
-            .sort_by { |look_over, _| -look_over["days_ago"] }
-            .each do |look_over, axle_id|
+            .sort_by { |inspection, _| -inspection["days_ago"] }
+            .each do |inspection, axle_id|
               service = {
-                date: (@context.today - look_over["days_ago"]).iso8601,
+                date: (@context.today - inspection["days_ago"]).iso8601,
                 odometer: {
-                  value: look_over["odometer"]
+                  value: inspection["odometer"]
                 }
               }
               if axle_id
-                log(vehicle_id, axle_id, service, look_over)
+                log(vehicle_id, axle_id, service, inspection)
               else
                 Household::RecordFluidRenewal.new(@context).call(vehicle_id, service)
               end
             end
         end
 
-        def log(vehicle_id, axle_id, service, look_over)
-          fits = look_over.fetch("fit", []).map { |part| { part:, event: "fit" } }
-          readings = (fits + pads(look_over) + rotors(look_over)).map { |reading| { axle: axle_id, **reading } }
-          Measuring::LogLookOver.new(@context).call(
+        def log(vehicle_id, axle_id, service, inspection)
+          fits = inspection.fetch("fit", []).map { |part| { part:, event: "fit" } }
+          readings = (fits + pads(inspection) + rotors(inspection)).map { |reading| { axle: axle_id, **reading } }
+          Measuring::LogInspection.new(@context).call(
             vehicle_id,
-            { **service, note: look_over["note"], readings:, conditions: conditions(look_over, axle_id) }
+            { **service, note: inspection["note"], readings:, conditions: conditions(inspection, axle_id) }
           )
         end
 
         # "left slide_pins: seized", "left inner pad: glazed", "symptom: pulsation"
-        def conditions(look_over, axle_id)
+        def conditions(inspection, axle_id)
           seen =
-            look_over
+            inspection
               .fetch("seen", [])
               .map do |text|
                 place, mark = text.split(": ")
                 *where, item = place.split
                 { axle: where.any? ? axle_id : nil, side: where[0], face: where[1], item:, mark: }
               end
-          look_over["fluid_level"] ? [*seen, { item: "fluid_level", value: look_over["fluid_level"] }] : seen
+          inspection["fluid_level"] ? [*seen, { item: "fluid_level", value: inspection["fluid_level"] }] : seen
         end
 
-        def pads(look_over)
-          look_over
+        def pads(inspection)
+          inspection
             .fetch("pads", {})
             .map do |position, text|
               side, pad = position.split("_")
-              value, upper = look_over["method"] == "gauge" ? text.split("/") : [text, nil]
+              value, upper = inspection["method"] == "gauge" ? text.split("/") : [text, nil]
               {
                 part: "pad",
                 side:,
                 pad:,
                 event: "reading",
-                method: look_over["method"],
-                unit: look_over.fetch("unit", "mm"),
+                method: inspection["method"],
+                unit: inspection.fetch("unit", "mm"),
                 values: [value],
                 upper:,
                 overall: false,
-                instrument: @tools[look_over["tool"]],
-                answer: look_over.fetch("keep", []).include?(position) ? "keep" : nil
+                instrument: @tools[inspection["tool"]],
+                answer: inspection.fetch("keep", []).include?(position) ? "keep" : nil
               }
             end
         end
 
-        def rotors(look_over)
-          look_over
+        def rotors(inspection)
+          inspection
             .fetch("rotors", {})
             .map do |side, values|
               {
                 part: "rotor",
                 side:,
                 event: "reading",
-                method: look_over["rotor_method"],
-                unit: look_over.fetch("rotor_unit", "mm"),
+                method: inspection["rotor_method"],
+                unit: inspection.fetch("rotor_unit", "mm"),
                 values:,
                 overall: false,
-                instrument: @tools[look_over["rotor_tool"]]
+                instrument: @tools[inspection["rotor_tool"]]
               }
             end
         end

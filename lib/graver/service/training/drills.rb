@@ -36,7 +36,7 @@ module Graver
         WORKS = %w[pads rotors_new].freeze
 
         # [{ id:, label:, about: }]
-        def self.all = KINDS.keys.map { |id| { id:, label: Texts.say("drills.#{id}_label") } }
+        def self.all = KINDS.keys.map { |id| { id:, label: Texts.t("drills.#{id}_label") } }
 
         def initialize(knowledge)
           @knowledge = knowledge
@@ -44,14 +44,10 @@ module Graver
 
         # kind: of KINDS; seed: text -> Core::Training::Drill. Raises NotFound, InvalidEntry.
         def find(kind, seed)
-          drill = KINDS[kind] or raise NotFound, Texts.say("missing.drill")
+          drill = KINDS[kind] or raise NotFound, Texts.t("missing.drill")
           number = seed.to_s.match?(/\A\d{1,6}\z/) ? seed.to_i : 0
           unless SEEDS.cover?(number)
-            raise InvalidEntry.of(
-                    "seed",
-                    "out_of_range",
-                    Texts.say("faults.between", least: SEEDS.min, most: SEEDS.max)
-                  )
+            raise InvalidEntry.of("seed", "out_of_range", Texts.t("faults.between", least: SEEDS.min, most: SEEDS.max))
           end
 
           drill.new(number, rules(kind))
@@ -64,7 +60,11 @@ module Graver
           when "lip"
             rotor_rules
           when "rotor"
-            { **rotor_rules, cut_mm: @knowledge.schools.fetch("cut_mm"), order: @knowledge.rotor_rules.fetch("order") }
+            {
+              **rotor_rules,
+              cut_mm: @knowledge.approaches.fetch("cut_mm"),
+              order: @knowledge.rotor_rules.fetch("order")
+            }
           when "uneven"
             { error_mm: PAD_ERROR_MM, coverage: @knowledge.findings.dig("coverage", "value") }
           when "order"
@@ -84,16 +84,16 @@ module Graver
           lifts =
             Core::Planning::Lifts.new(joined: @knowledge.scope["joined"], bleed_order: :itself.to_proc).call([setup])
           placed = @knowledge.sequence.call(lifts)
-          proof = Core::Planning::Proof.new(@knowledge.procedure, lifts, placed)
+          verifier = Core::Planning::PlanVerifier.new(@knowledge.procedure, lifts, placed)
           {
             placed: placed.reject { |each| each.side == "right" || each.step.stage == "ready" },
-            proof:,
+            verifier:,
             said: ->(each) { Base::Wording.new("km").trade(each.step.text)[/\A[^.:;]{1,90}(?=[\s.:;]|\z)/] }
           }
         end
 
         def setup
-          all = @knowledge.schools.fetch("job")
+          all = @knowledge.approaches.fetch("job")
           defaults = all.transform_values { |approach| approach["default"] }
           configuration =
             Core::Planning::Approaches.applied(

@@ -5,7 +5,7 @@ module Graver
     module Workshop
       # The household's money: its sign, and what shops around here ask.
       class MoneyChoices
-        include Base::FieldFaults
+        include Base::FieldErrors
 
         KEY = "money"
         LABELS = {
@@ -27,8 +27,7 @@ module Graver
         end
 
         # { "currency" => "€", "labour_rate" => "90", "markup_percent" => "40", "tax_percent" => "20", "own_rate" => "0"
-        # },
-        # numbers as entered; own_rate: what an hour of one's own counts for
+        # }, numbers as entered; own_rate: what an hour of one's own counts for
         def chosen
           usual = @context.knowledge.hours.fetch("shop")
           { "currency" => "€", **RANGES.keys.to_h { |key| [key, usual.fetch(key, 0).to_s] } }.merge(
@@ -37,8 +36,8 @@ module Graver
         end
 
         # As two windows may change them.
-        def matter
-          Base::Matter.new(-> { chosen.transform_keys(&:to_sym) }, ->(name) { Texts.say(LABELS.fetch(name)) })
+        def versioned_fields
+          Base::VersionedFields.new(-> { chosen.transform_keys(&:to_sym) }, ->(name) { Texts.t(LABELS.fetch(name)) })
         end
 
         def number(key) = Core::Quantity::EnteredNumber.parse(chosen.fetch(key)).value.to_f
@@ -49,7 +48,7 @@ module Graver
           wanted =
             given.transform_keys(&:to_s).slice("currency", *RANGES.keys).transform_values { |text| text.to_s.strip }
           if wanted.key?("currency") && !wanted["currency"].length.between?(1, 5)
-            fault("currency", "missing", Texts.say("faults.currency"))
+            fault("currency", "missing", Texts.t("faults.currency"))
           end
           RANGES.each { |key, range| check(key, wanted[key], range) if wanted.key?(key) }
           raise_faults
@@ -63,7 +62,7 @@ module Graver
         def check(key, text, range)
           value = under(key) { Core::Quantity::EnteredNumber.parse(text).value }
           return unless value && !range.cover?(value)
-          fault(key, "out_of_range", Texts.say("faults.between", least: range.min, most: range.max))
+          fault(key, "out_of_range", Texts.t("faults.between", least: range.min, most: range.max))
         end
       end
     end

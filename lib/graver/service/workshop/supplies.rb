@@ -6,7 +6,7 @@ module Graver
       # The owner's own parts, consumables and tools: entered, changed, put away; what they cost and what lies on the
       # shelf.
       class Supplies
-        include Base::FieldFaults
+        include Base::FieldErrors
 
         # Money, pieces or amounts, days and mm that can be true.
         PRICE = (0..100_000)
@@ -20,9 +20,8 @@ module Graver
           @store = context.store
         end
 
-        # given: { kind:, item:, axle:, name:, number:, supplier:, price:, lead_days:, on_shelf:, compound:,
-        # thickness:, diameter:,
-        # unit: }, texts or nil (axle an id, lead_days whole). Raises InvalidEntry, NotFound.
+        # given: { kind:, item:, axle:, name:, number:, supplier:, price:, lead_days:, on_shelf:, compound:, thickness:,
+        # diameter:, unit: }, texts or nil (axle an id, lead_days whole). Raises InvalidEntry, NotFound.
         def add(given)
           row = checked(given)
           @store.transaction { @store.supplies.add(row, at: @context.now) }
@@ -95,7 +94,7 @@ module Graver
         def checked(given)
           @faults = []
           texts = TEXTS.to_h { |key, most| [key, text(key, given[key], most)] }
-          fault("name", "missing", Texts.say("faults.name")) unless texts[:name]
+          fault("name", "missing", Texts.t("faults.name")) unless texts[:name]
           check_item(given)
           figures = {
             price: figure(:price, given[:price], PRICE),
@@ -118,19 +117,17 @@ module Graver
         end
 
         def text(key, value, most)
-          fault(key.to_s, "too_long", Texts.say("faults.too_long", most:)) if value.to_s.length > most
+          fault(key.to_s, "too_long", Texts.t("faults.too_long", most:)) if value.to_s.length > most
           blank(value)
         end
 
         def check_item(given)
           known = catalogue(given[:kind])
-          unless known
-            return fault("kind", "unknown_kind", Texts.say("faults.choose", choices: %w[part consumable tool]))
-          end
+          return fault("kind", "unknown_kind", Texts.t("faults.choose", choices: %w[part consumable tool])) unless known
 
           item = given[:item].to_s.split(".").first
           return if known.any? { |entry| entry.id == item }
-          fault("item", "unknown_item", Texts.say("faults.unknown_kind_of", kind: given[:kind]))
+          fault("item", "unknown_item", Texts.t("faults.unknown_kind_of", kind: given[:kind]))
         end
 
         def axle(given)
@@ -138,7 +135,7 @@ module Graver
 
           @store.vehicles.find_axle(given[:axle]).id
         rescue NotFound
-          fault("axle", "unknown_axle", Texts.say("faults.no_axle"))
+          fault("axle", "unknown_axle", Texts.t("faults.no_axle"))
         end
 
         def figure(key, text, range)
@@ -148,7 +145,7 @@ module Graver
             if range.cover?(number(text))
               text.strip
             else
-              fault(key.to_s, "out_of_range", Texts.say("faults.between", least: range.min, most: range.max))
+              fault(key.to_s, "out_of_range", Texts.t("faults.between", least: range.min, most: range.max))
             end
           end
         end
@@ -163,7 +160,7 @@ module Graver
               fault(
                 key.to_s,
                 "out_of_range",
-                Texts.say("faults.between_check_unit", least: range.min, most: range.max, unit: "mm")
+                Texts.t("faults.between_check_unit", least: range.min, most: range.max, unit: "mm")
               )
             end
           end
@@ -178,7 +175,7 @@ module Graver
             fault(
               "lead_days",
               "out_of_range",
-              Texts.say("faults.between_unit", least: LEAD_DAYS.min, most: LEAD_DAYS.max, unit: "days")
+              Texts.t("faults.between_unit", least: LEAD_DAYS.min, most: LEAD_DAYS.max, unit: "days")
             )
           end
         end
@@ -192,7 +189,7 @@ module Graver
             fault(
               "compound",
               "unknown_compound",
-              Texts.say("faults.choose", choices: @context.knowledge.what_if.fetch("pads").keys)
+              Texts.t("faults.choose", choices: @context.knowledge.what_if.fetch("pads").keys)
             )
           end
         end
@@ -203,7 +200,7 @@ module Graver
           if Core::Quantity::LENGTH.include?(name)
             name
           else
-            fault("unit", "unknown_unit", Texts.say("faults.choose", choices: Core::Quantity::LENGTH.units))
+            fault("unit", "unknown_unit", Texts.t("faults.choose", choices: Core::Quantity::LENGTH.units))
           end
         end
       end

@@ -7,7 +7,7 @@ module Graver
     module Workshop
       # The household's torque wrenches, and which of them tightens what.
       class TorqueWrenches
-        include Base::FieldFaults
+        include Base::FieldErrors
 
         NUMBERS = %i[least most graduation].freeze
         # N·m that no hand torque wrench goes under or over
@@ -47,9 +47,8 @@ module Graver
         # -> [Storage::TorqueWrench]
         def all = @store.torque_wrenches.all
 
-        # Which wrench tightens what of an axle, with a crow-foot or an offset extension of so many mm in line with
-        # the handle
-        # (as typed) -> [[fastener id, Setting, Borrow or nil]]. Raises InvalidEntry, NotFound.
+        # Which wrench tightens what of an axle, with a crow-foot or an offset extension of so many mm in line with the
+        # handle (as typed) -> [[fastener id, Setting, Borrow or nil]]. Raises InvalidEntry, NotFound.
         def settings(axle_id, extension)
           extension_mm = extension_mm(extension)
           data = Axles::AxleRecords.new(@context).find(axle_id).planning_data
@@ -100,7 +99,7 @@ module Graver
               InvalidEntry.of(
                 "",
                 "out_of_range",
-                Texts.say("faults.extension_between", least: EXTENSION_MM.min, most: EXTENSION_MM.max)
+                Texts.t("faults.extension_between", least: EXTENSION_MM.min, most: EXTENSION_MM.max)
               )
             )
           end
@@ -112,9 +111,9 @@ module Graver
 
         def checked(fields)
           @faults = []
-          fault("name", "missing", Texts.say("faults.name")) if fields[:name].to_s.strip.empty?
+          fault("name", "missing", Texts.t("faults.name")) if fields[:name].to_s.strip.empty?
           unless Core::Quantity::TORQUE.include?(fields[:unit])
-            fault("unit", "unknown_unit", Texts.say("faults.choose", choices: Core::Quantity::TORQUE.units))
+            fault("unit", "unknown_unit", Texts.t("faults.choose", choices: Core::Quantity::TORQUE.units))
           end
           numbers = NUMBERS.to_h { |key| [key, read(key, fields[key])] }
           check_order(numbers, fields[:unit]) if @faults.empty?
@@ -139,12 +138,12 @@ module Graver
             fault(
               "most",
               "out_of_range",
-              Texts.say("faults.between_got", least: RANGE.min, most: RANGE.max, unit: "N·m", value: newton_metres)
+              Texts.t("faults.between_got", least: RANGE.min, most: RANGE.max, unit: "N·m", value: newton_metres)
             )
           end
-          fault("least", "order", Texts.say("faults.less_than_most")) unless least >= 0 && least < most
+          fault("least", "order", Texts.t("faults.less_than_most")) unless least >= 0 && least < most
           return if graduation.positive? && graduation <= most / 5.0
-          fault("graduation", "out_of_range", Texts.say("faults.graduation"))
+          fault("graduation", "out_of_range", Texts.t("faults.graduation"))
         end
 
         def length(text)
@@ -154,7 +153,7 @@ module Graver
             fault(
               "length_mm",
               "out_of_range",
-              Texts.say("faults.between_unit", least: LENGTH_MM.min, most: LENGTH_MM.max, unit: "mm")
+              Texts.t("faults.between_unit", least: LENGTH_MM.min, most: LENGTH_MM.max, unit: "mm")
             )
           end
           text.strip
@@ -164,10 +163,10 @@ module Graver
           return if text.to_s.strip.empty?
 
           date = Date.iso8601(text)
-          fault("calibrated_on", "in_future", Texts.say("faults.day_in_future")) if date > @context.today
+          fault("calibrated_on", "in_future", Texts.t("faults.day_in_future")) if date > @context.today
           date.iso8601
         rescue Date::Error
-          fault("calibrated_on", "not_a_day", Texts.say("faults.not_a_day", example: @context.today.iso8601))
+          fault("calibrated_on", "not_a_day", Texts.t("faults.not_a_day", example: @context.today.iso8601))
         end
       end
     end

@@ -5,7 +5,7 @@
   import * as texts from "../../texts/access";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import { day } from "../../format/words";
   import { FormState } from "../../parts/formState.svelte";
@@ -16,20 +16,20 @@
 
   /** Who may come in over the network: seen and changed on the machine Graver runs on. */
   const loaded = new Loader<Schemas["Access"]>();
-  loaded.load(beside.access);
+  loaded.load(lazyApi.access);
   const form = new FormState();
   let passphrase = $state("");
   let saved = $state(false);
   let code = $state.raw<Schemas["Pairing"] | null>(null);
 
-  const change = (of: Schemas["AccessChange"]) => form.act(async () => (loaded.value = await beside.changeAccess(of)));
+  const change = (of: Schemas["AccessChange"]) => form.act(async () => (loaded.value = await lazyApi.changeAccess(of)));
   async function keep(event: SubmitEvent) {
     event.preventDefault();
     saved = await change({ passphrase });
     if (saved) passphrase = "";
   }
-  const pair = () => form.act(async () => (code = await beside.pair()));
-  const signOut = (id: number) => form.act(async () => (loaded.value = await beside.endSession(id)));
+  const pair = () => form.act(async () => (code = await lazyApi.pair()));
+  const signOut = (id: number) => form.act(async () => (loaded.value = await lazyApi.endSession(id)));
 </script>
 
 <svelte:head><title>{texts.phoneAccessGraver}</title></svelte:head>

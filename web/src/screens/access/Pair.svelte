@@ -1,7 +1,7 @@
 <script lang="ts">
   import { replace } from "svelte-spa-router";
   import * as texts from "../../texts/access";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import { FormState } from "../../parts/formState.svelte";
   import Fault from "../../parts/Fault.svelte";
 
@@ -11,7 +11,7 @@
   $effect(() => {
     const code = params.code;
     const device = texts.thisDevice(navigator.userAgent);
-    void form.act(() => beside.signIn({ code, device })).then((taken) => (taken ? replace("/") : undefined));
+    void form.act(() => lazyApi.signIn({ code, device })).then((taken) => (taken ? replace("/") : undefined));
   });
 </script>
 

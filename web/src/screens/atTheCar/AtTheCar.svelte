@@ -12,7 +12,7 @@
   import { outbox } from "../../parts/outbox.svelte";
   import Problem from "../../parts/Problem.svelte";
   import Shortcuts from "../../parts/Shortcuts.svelte";
-  import { Course, keepAwake } from "./course.svelte";
+  import { Course, keepAwake } from "./jobWalkthrough.svelte";
   import StepCard from "./StepCard.svelte";
   import StepList from "./StepList.svelte";
 
@@ -58,15 +58,15 @@
     scrollTo(0, 0);
   }
   async function done() {
-    const movement = course!.now!;
+    const stepGroup = course!.now!;
     const next = course!.next;
     // What was typed and not saved is not left behind; what is refused stays in front.
-    if (!(await course!.saveReads(movement))) return;
-    if (course!.done(movement)) return next && goTo(next.key);
-    if (course!.loose(movement).length && !asking) return void (asking = true);
-    await course!.tick(movement, true);
+    if (!(await course!.saveReads(stepGroup))) return;
+    if (course!.done(stepGroup)) return next && goTo(next.key);
+    if (course!.loose(stepGroup).length && !asking) return void (asking = true);
+    await course!.tick(stepGroup, true);
     // Refused: it stays in front, with what it waits for.
-    if (course!.done(movement) && next) goTo(next.key);
+    if (course!.done(stepGroup) && next) goTo(next.key);
   }
   let because = $state("");
   async function allByFeel(event: SubmitEvent) {
@@ -79,7 +79,7 @@
     for (const [bolts, missing] of course!.loose(course!.now!)) if (!(await bolts.clicked(missing))) return;
     await done();
   }
-  const start = () => course!.job.change({ state: "started" });
+  const start = () => course!.job.change({ state: "in_progress" });
   $effect(() => {
     if (course?.job.id === id && course.now && !params.step) void replace(address(course.now.key));
   });
@@ -95,8 +95,8 @@
 />
 {#if loaded.error}<Problem error={loaded.error} />{/if}
 {#if course && plan}
-  {@const movement = course.now}
-  {@const asked = movement?.steps.some((step) => step.asks) ?? false}
+  {@const stepGroup = course.now}
+  {@const asked = stepGroup?.steps.some((step) => step.asks) ?? false}
   <div class="car">
     <header class="top">
       <a href="#/jobs/{id}/steps" aria-label={texts.leave}>‹ {plan.vehicle.name}</a>
@@ -118,11 +118,11 @@
                 {plan.halts.flatMap((halt) => halt.buy).join("; ")}.{/if}
               <a href="#/jobs/{id}/steps">{texts.planAnew}</a>
             </p>{:else if plan.stops.length}<p class="halt" role="alert">{plan.stops.join(" ")}</p>{/if}
-          {#if movement}
-            {#key movement.key}<StepCard {course} {movement} {goTo} />{/key}
+          {#if stepGroup}
+            {#key stepGroup.key}<StepCard {course} {stepGroup} {goTo} />{/key}
             {#if asking}
               <div class="halt" role="alert">
-                {#each course.loose(movement) as [bolts, missing] (bolts)}<p>
+                {#each course.loose(stepGroup) as [bolts, missing] (bolts)}<p>
                     {say(texts.notMarked, {
                       missing: missing.length,
                       all: bolts.numbers.length,
@@ -144,19 +144,19 @@
           {/if}
         </div>
       </div>
-      {#if movement && !listed}
+      {#if stepGroup && !listed}
         <footer class="bar">
           <button type="button" disabled={!course.previous} onclick={() => goTo(course.previous!.key)}
             >{texts.back}</button
           >
-          {#if plan.state === "draft" && movement.steps[0]!.stage !== plan.steps[0]!.stage}
+          {#if plan.state === "draft" && stepGroup.steps[0]!.stage !== plan.steps[0]!.stage}
             <a class="main" href="#/jobs/{id}/ready">{texts.notReadyYet}</a>
-          {:else if plan.state === "ready" && movement.steps[0]!.stage !== plan.steps[0]!.stage}
+          {:else if plan.state === "ready" && stepGroup.steps[0]!.stage !== plan.steps[0]!.stage}
             <button type="button" class="main" onclick={start}>{texts.startJob}</button>
           {:else if !course.job.open}
             <span class="main still">{texts.jobIsClosed}</span>
-          {:else if course.done(movement)}
-            <button type="button" onclick={() => course.tick(movement, false)}>{texts.notDone}</button>
+          {:else if course.done(stepGroup)}
+            <button type="button" onclick={() => course.tick(stepGroup, false)}>{texts.notDone}</button>
             <button type="button" class="main" disabled={!course.next} onclick={done}>{texts.nextStep}</button>
           {:else}
             <button type="button" disabled={!course.next} onclick={() => goTo(course.next!.key)}>{texts.later}</button>

@@ -2,7 +2,7 @@
   import "../../parts/fields.css";
   import * as texts from "../../texts/atTheCar";
   import { say } from "../../texts/say";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import { speed, upperFirst } from "../../format/words";
   import { FormState } from "../../parts/formState.svelte";
@@ -20,7 +20,7 @@
     ["ambient_celsius", texts.airCelsius],
     ["cooling_minutes", texts.coolingMinutes],
   ] as const;
-  const load = () => form.act(async () => (loaded.value = await beside.bedIn(job, given)));
+  const load = () => form.act(async () => (loaded.value = await lazyApi.bedIn(job, given)));
   load();
 
   const WIDTH = 340;

@@ -9,7 +9,7 @@
   import PhotoStrip from "../../parts/PhotoStrip.svelte";
   import TakePhoto from "../../parts/TakePhoto.svelte";
   import * as photoTexts from "../../texts/photos";
-  import { inShort, type Movement } from "../../format/jobs";
+  import { inShort, type StepGroup } from "../../format/jobs";
   import type { Schemas } from "../../api/client";
   import BedInCoach from "./BedInCoach.svelte";
   import BoltList from "./BoltList.svelte";
@@ -17,39 +17,42 @@
   import StepReads from "./StepReads.svelte";
   import Timer from "./Timer.svelte";
   import TorqueFigure from "./TorqueFigure.svelte";
-  import UnitAction from "./UnitAction.svelte";
-  import type { Course } from "./course.svelte";
+  import ScanToolAction from "./ScanToolAction.svelte";
+  import type { Course } from "./jobWalkthrough.svelte";
 
-  /** The movement at hand, large: what, with what, how tight, what can hurt, and why. */
-  let { course, movement, goTo }: { course: Course; movement: Movement; goTo: (key: string) => void } = $props();
+  /** The stepGroup at hand, large: what, with what, how tight, what can hurt, and why. */
+  let { course, stepGroup, goTo }: { course: Course; stepGroup: StepGroup; goTo: (key: string) => void } = $props();
   const job = $derived(course.job);
-  const place = $derived(movement.steps[0]!.place);
-  const all = <T,>(of: (step: Movement["steps"][number]) => T[]) => [...new Set(movement.steps.flatMap(of))];
+  const place = $derived(stepGroup.steps[0]!.place);
+  const all = <T,>(of: (step: StepGroup["steps"][number]) => T[]) => [...new Set(stepGroup.steps.flatMap(of))];
   const tools = $derived([
     ...all((step) => step.undo.map((each) => `${each.label.toLowerCase()}: ${each.drive}`)),
     ...all((step) => step.tools),
   ]);
   const photosOf = (of: (photos: Schemas["StepPhotos"]) => Schemas["Photo"][]) => {
-    const found = movement.steps.flatMap((step) => of(step.photos));
+    const found = stepGroup.steps.flatMap((step) => of(step.photos));
     return found.filter((photo, at) => found.findIndex((each) => each.id === photo.id) === at);
   };
   const own = $derived(photosOf((photos) => photos.own));
   const shown = $derived(photosOf((photos) => photos.shown));
   const earlier = $derived(photosOf((photos) => photos.earlier));
-  const waits = $derived(course.waitsFor(movement));
+  const waits = $derived(course.waitsFor(stepGroup));
   // Only a single step may be answered for, and never one that kills.
-  const otherwise = $derived(
-    movement.steps.length === 1 && !movement.steps[0]!.kills && !course.done(movement) && job.plan!.state === "started",
+  const mayDeviate = $derived(
+    stepGroup.steps.length === 1 &&
+      !stepGroup.steps[0]!.safety_critical &&
+      !course.done(stepGroup) &&
+      job.plan!.state === "in_progress",
   );
-  const counted = $derived(movement.steps.find((step) => step.counts));
+  const counted = $derived(stepGroup.steps.find((step) => step.counts));
   let count = $state(0);
-  let writing = $state<"note" | "otherwise" | null>(null);
+  let writing = $state<"note" | "deviation" | null>(null);
   let text = $state("");
 
   async function write(event: SubmitEvent) {
     event.preventDefault();
-    const key = movement.steps[0]!.key;
-    const kept = await (writing === "note" ? job.note(key, text) : job.otherwise(key, text));
+    const key = stepGroup.steps[0]!.key;
+    const kept = await (writing === "note" ? job.note(key, text) : job.deviate(key, text));
     if (kept) [writing, text] = [null, ""];
   }
   const keepCount = () =>
@@ -58,13 +61,13 @@
 
 <article aria-labelledby="step-title">
   <h1 class="where">
-    {place ? `${upperFirst(place)}: ${lowerFirst(movement.steps[0]!.stage)}` : movement.steps[0]!.stage}
-    {#if movement.steps.some((step) => step.gate)}<span class="gate"
-        >{movement.steps.some((step) => step.kills) ? texts.neverSkipped : texts.notToBeSkipped}</span
+    {place ? `${upperFirst(place)}: ${lowerFirst(stepGroup.steps[0]!.stage)}` : stepGroup.steps[0]!.stage}
+    {#if stepGroup.steps.some((step) => step.mandatory)}<span class="gate"
+        >{stepGroup.steps.some((step) => step.safety_critical) ? texts.neverSkipped : texts.notToBeSkipped}</span
       >{/if}
   </h1>
   <div id="step-title" class="lines">
-    {#each movement.steps as step (step.key)}
+    {#each stepGroup.steps as step (step.key)}
       <p class="line" class:done={course.step(step)}>{step.text}</p>
       {#each step.tighten as line (line.axle + line.fastener)}
         <TorqueFigure {line} />
@@ -73,12 +76,12 @@
     {/each}
   </div>
   {#if job.open}
-    {#each movement.steps.filter((step) => step.reads.length) as step (step.key)}<StepReads
+    {#each stepGroup.steps.filter((step) => step.reads.length) as step (step.key)}<StepReads
         reads={course.reads(step)}
       />{/each}
   {/if}
   {#if job.open}
-    {#each movement.steps as step (step.key)}
+    {#each stepGroup.steps as step (step.key)}
       {#if step.asks}
         <fieldset class="asks">
           <legend>{step.asks.text}</legend>
@@ -112,19 +115,19 @@
       </ul>
     </div>
   {/if}
-  {#each movement.steps.flatMap((step) => step.values) as { label, value } (label + value)}
+  {#each stepGroup.steps.flatMap((step) => step.values) as { label, value } (label + value)}
     <p class="value">{label}: <strong>{value}</strong></p>
   {/each}
-  {#each movement.steps.flatMap((step) => step.cautions) as caution (caution.text)}
+  {#each stepGroup.steps.flatMap((step) => step.cautions) as caution (caution.text)}
     <p class="caution {caution.severity}"><strong>{upperFirst(caution.severity)}</strong> {caution.text}</p>
   {/each}
-  {#each movement.steps as step (step.key)}
+  {#each stepGroup.steps as step (step.key)}
     {#if step.counts}<Counter of={step.counts.of} target={step.counts.target} bind:value={count} />
       {#if count && job.open}<button type="button" class="link" onclick={keepCount}
           >{say(texts.keepAsNote, { of: step.counts.of.toLowerCase(), count })}</button
         >{/if}{/if}
     {#if step.key.startsWith("bed_in")}<BedInCoach job={job.id} {count} unit={job.plan!.vehicle.distance_unit} />{/if}
-    {#if step.acts && job.open && course.unit && !waits.length}<UnitAction
+    {#if step.acts && job.open && course.unit && !waits.length}<ScanToolAction
         unit={course.unit}
         job={job.id}
         step={step.key}
@@ -145,21 +148,21 @@
     {/if}
   {/each}
   <PhotoStrip photos={own} changed={job.reload} />
-  {#if job.plan!.id !== null}<TakePhoto send={(photo) => job.photograph(movement.steps[0]!.key, photo)} />{/if}
-  {#each movement.steps.filter((step) => step.why) as step (step.key)}<p class="why">{step.why}</p>{/each}
-  {#each movement.steps.flatMap((step) => step.last_time) as note (note.day + note.text)}<p class="note">
+  {#if job.plan!.id !== null}<TakePhoto send={(photo) => job.photograph(stepGroup.steps[0]!.key, photo)} />{/if}
+  {#each stepGroup.steps.filter((step) => step.why) as step (step.key)}<p class="why">{step.why}</p>{/each}
+  {#each stepGroup.steps.flatMap((step) => step.last_time) as note (note.day + note.text)}<p class="note">
       <strong>{say(texts.lastTimeDay, { day: day(note.day) })}</strong>
       {note.text}
     </p>{/each}
-  {#each movement.steps.flatMap((step) => step.notes) as note (note.text)}<p class="note">
+  {#each stepGroup.steps.flatMap((step) => step.notes) as note (note.text)}<p class="note">
       <strong>{texts.yourNote}</strong>
       {note.text}
     </p>{/each}
-  {#each movement.steps.filter((step) => step.otherwise) as step (step.key)}<p class="note">
+  {#each stepGroup.steps.filter((step) => step.deviation) as step (step.key)}<p class="note">
       <strong>{texts.doneAnotherWay}</strong>
-      {step.otherwise}
+      {step.deviation}
     </p>{/each}
-  {#if course.sending(movement)}<p class="unsent" role="status">{texts.notSavedYet}</p>{/if}
+  {#if course.sending(stepGroup)}<p class="unsent" role="status">{texts.notSavedYet}</p>{/if}
   <Fault text={job.fault("step") || job.fault("state") || job.fault("because") || job.unsaid} />
   {#if job.open}
     {#if writing}
@@ -176,8 +179,8 @@
     {:else}
       <div class="row acts">
         <button type="button" class="link" onclick={() => (writing = "note")}>{texts.noteForNextTime}</button>
-        {#if otherwise}
-          <button type="button" class="link" onclick={() => (writing = "otherwise")}>{texts.iDidItAnotherWay}</button>
+        {#if mayDeviate}
+          <button type="button" class="link" onclick={() => (writing = "deviation")}>{texts.iDidItAnotherWay}</button>
         {/if}
       </div>
     {/if}
@@ -198,7 +201,7 @@
     font: inherit;
     font-weight: 600;
   }
-  .gate {
+  .mandatory {
     border: 2px solid currentColor;
     color: var(--ink);
     padding: 0 0.4rem;

@@ -1,9 +1,9 @@
 <script lang="ts">
   import { inShort, stages } from "../../format/jobs";
   import * as common from "../../texts/common";
-  import type { Course } from "./course.svelte";
+  import type { Course } from "./jobWalkthrough.svelte";
 
-  /** Every movement of the job, to jump to. */
+  /** Every stepGroup of the job, to jump to. */
   let { course, goTo }: { course: Course; goTo: (key: string) => void } = $props();
 </script>
 
@@ -11,20 +11,20 @@
   {#each stages(course.moves) as stage (stage.id)}
     <h3>{stage.title}</h3>
     <ol>
-      {#each stage.movements as movement (movement.key)}
-        {@const here = course.now?.key === movement.key}
+      {#each stage.stepGroups as stepGroup (stepGroup.key)}
+        {@const here = course.now?.key === stepGroup.key}
         <li>
           <button
             type="button"
             class:here
-            class:done={course.done(movement)}
+            class:done={course.done(stepGroup)}
             aria-current={here ? "step" : undefined}
-            onclick={() => goTo(movement.key)}
+            onclick={() => goTo(stepGroup.key)}
           >
-            <span class="mark" aria-hidden="true">{course.done(movement) ? "✓" : ""}</span>
+            <span class="mark" aria-hidden="true">{course.done(stepGroup) ? "✓" : ""}</span>
             <span
-              >{inShort(movement.steps[0]!.text)}{movement.steps.length > 1
-                ? ` + ${movement.steps.length - 1}`
+              >{inShort(stepGroup.steps[0]!.text)}{stepGroup.steps.length > 1
+                ? ` + ${stepGroup.steps.length - 1}`
                 : ""}</span
             >
           </button>

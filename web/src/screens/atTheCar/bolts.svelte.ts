@@ -1,5 +1,5 @@
 import { usualUnit } from "../../format/units";
-import { beside } from "../../api/beside";
+import { lazyApi } from "../../api/lazyApi";
 import type { Schemas } from "../../api/client";
 import * as texts from "../../texts/atTheCar";
 import { FormState } from "../../parts/formState.svelte";
@@ -84,7 +84,7 @@ export class Bolts {
     this.form.act(async () => {
       const vehicle = this.job.plan!.vehicle.id;
       const ask = (quantity: "torque" | "angle", set: number) =>
-        beside.deviceReading(device, { vehicle, quantity, set });
+        lazyApi.deviceReading(device, { vehicle, quantity, set });
       const peak = await ask("torque", this.line.newton_metres!);
       [this.reached, this.unit, this.simulated] = [peak.value, peak.unit, peak.simulated];
       if (this.line.angle_degrees) this.angle = (await ask("angle", this.line.angle_degrees)).value;
@@ -93,7 +93,7 @@ export class Bolts {
   #send = (of: Partial<Schemas["TorqueReached"]> & { bolts: number[] }): Promise<boolean> =>
     this.form.act(async () =>
       this.job.answered(
-        await beside.recordTorque(this.job.id, {
+        await lazyApi.recordTorque(this.job.id, {
           step: this.step,
           axle: this.line.axle,
           fastener: this.line.fastener,

@@ -1,4 +1,4 @@
-import { beside } from "../../api/beside";
+import { lazyApi } from "../../api/lazyApi";
 import type { Schemas } from "../../api/client";
 import { FormState } from "../../parts/formState.svelte";
 import type { JobPlanState } from "../../parts/jobPlan.svelte";
@@ -81,7 +81,7 @@ export class Reads {
   async save(): Promise<boolean> {
     this.saved = false;
     const taken = await this.form.act(
-      async () => (this.job.plan = await beside.recordReadings(this.job.id, this.#sent())),
+      async () => (this.job.plan = await lazyApi.recordReadings(this.job.id, this.#sent())),
     );
     if (!taken) return false;
     for (const ask of this.asks) if (this.event(ask)) this.methods[ask.id] = ask.method ?? "";

@@ -3,7 +3,7 @@
   import * as texts from "../../texts/backups";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import Problem from "../../parts/Problem.svelte";
   import { Loader } from "../../parts/loader.svelte";
@@ -11,7 +11,7 @@
 
   /** Copies of the household: the last good one first, one by hand, one taken back. */
   const loaded = new Loader<Schemas["Backups"]>();
-  loaded.load(beside.backups);
+  loaded.load(lazyApi.backups);
   const backups = $derived(loaded.value?.backups ?? []);
   let said = $state("");
   let failed = $state<unknown>(null);
@@ -43,7 +43,7 @@
     <p class="last">{backups[0] ? say(texts.lastGood, { when: moment(backups[0].made_at) }) : texts.none}</p>
     <p>{texts.what}</p>
     <div class="row">
-      <Button disabled={busy} on:click={() => act(beside.makeBackup, texts.made)}>{texts.makeNow}</Button>
+      <Button disabled={busy} on:click={() => act(lazyApi.makeBackup, texts.made)}>{texts.makeNow}</Button>
       {#if said}<p role="status">{said}</p>{/if}
     </div>
     {#if backups.length}
@@ -62,7 +62,7 @@
                   class="link"
                   disabled={busy}
                   aria-label={say(texts.restoreLabel, { when })}
-                  onclick={() => act(() => beside.restoreBackup(backup.name), say(texts.restored, { when }))}
+                  onclick={() => act(() => lazyApi.restoreBackup(backup.name), say(texts.restored, { when }))}
                   >{texts.restore}</button
                 >
               </td>

@@ -4,15 +4,15 @@
   import * as texts from "../../texts/bin";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import { api, type Schemas } from "../../api/client";
   import Problem from "../../parts/Problem.svelte";
   import { day } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
 
-  /** What was put away: archived vehicles, cancelled jobs, look-overs that were started over. */
+  /** What was put away: archived vehicles, cancelled jobs, inspections that were started over. */
   const loaded = new Loader<Schemas["Bin"]>();
-  const load = () => loaded.load(beside.bin);
+  const load = () => loaded.load(lazyApi.bin);
   load();
   let said = $state("");
   let failed = $state.raw<unknown>(null);
@@ -66,7 +66,7 @@
               <a href="#/jobs/{job.id}">{job.vehicle}: {job.what}</a><Button
                 size="small"
                 kind="tertiary"
-                on:click={() => restore(() => beside.restoreJob(job.id), `${job.vehicle}, ${job.what}`)}
+                on:click={() => restore(() => lazyApi.restoreJob(job.id), `${job.vehicle}, ${job.what}`)}
                 >{common.restoreJob}</Button
               >
             </li>{/each}
@@ -75,7 +75,7 @@
     {/if}
     {#if drafts.length}
       <section class="sheet">
-        <h2>{texts.lookOversThatWereStarted}</h2>
+        <h2>{texts.inspectionsThatWereStarted}</h2>
         <p class="quiet">{texts.restoringOnePutsWhatIs}</p>
         <ul class="plain-list">
           {#each drafts as draft (draft.id)}<li>
@@ -89,9 +89,9 @@
                 kind="tertiary"
                 on:click={() =>
                   restore(
-                    () => beside.restoreDraft(draft.id),
-                    say(texts.lookOverOfVehicle, { vehicle: draft.vehicle }),
-                  )}>{texts.restoreLookOver}</Button
+                    () => lazyApi.restoreDraft(draft.id),
+                    say(texts.inspectionOfVehicle, { vehicle: draft.vehicle }),
+                  )}>{texts.restoreInspection}</Button
               >
             </li>{/each}
         </ul>

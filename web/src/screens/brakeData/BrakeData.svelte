@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { whereabouts } from "../../parts/whereabouts.svelte";
+  import { currentPage } from "../../parts/currentPage.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/brakeData";
   import { say } from "../../texts/say";
@@ -14,7 +14,7 @@
   import { BrakeData, type Field } from "./brakeData.svelte";
 
   let { params }: { params: { id: string } } = $props();
-  $effect(() => whereabouts.at({ axle: Number(params.id) }, "data"));
+  $effect(() => currentPage.at({ axle: Number(params.id) }, "data"));
   const form = $derived(new BrakeData(Number(params.id)));
   $effect(() => {
     form.load();

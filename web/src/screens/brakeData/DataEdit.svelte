@@ -3,8 +3,8 @@
   import * as texts from "../../texts/brakeData";
   import { say } from "../../texts/say";
   import { tick, untrack } from "svelte";
-  import Glossed from "../../parts/Glossed.svelte";
-  import Choose from "../../parts/Choose.svelte";
+  import TermText from "../../parts/TermText.svelte";
+  import SelectField from "../../parts/SelectField.svelte";
   import type { Schemas } from "../../api/client";
   import type { BrakeData, Field } from "./brakeData.svelte";
 
@@ -43,7 +43,7 @@
 <div class="edit" bind:this={panel} onkeydown={press} onfocusout={leave}>
   <label for="edit-{field.key}">{field.label}</label>
   {#if field.quantity === "choice"}
-    <Choose
+    <SelectField
       id="edit-{field.key}"
       value={typed.text}
       options={[{ id: "", label: common.notKnown }, ...field.choices]}
@@ -72,7 +72,7 @@
   >
   <p class="says" id="says-{field.key}" role={fault ? "alert" : undefined}>
     {#if fault}<strong class="fault">{fault}</strong>{/if}
-    <Glossed text={say(texts.findItFind, { find: field.find })} />
+    <TermText text={say(texts.findItFind, { find: field.find })} />
     {#if field.earlier.length}{say(texts.earlierEarlier, { earlier: field.earlier.join(", ") })}{/if}
   </p>
   <span class="row tight"

@@ -3,7 +3,7 @@ import { undo } from "../../parts/undo.svelte";
 import * as undos from "../../texts/undo";
 import * as texts from "../../texts/brakeData";
 import { say } from "../../texts/say";
-import { beside } from "../../api/beside";
+import { lazyApi } from "../../api/lazyApi";
 import { api, Refusal, type Schemas } from "../../api/client";
 
 export type Field = Schemas["DataField"];
@@ -131,7 +131,7 @@ export class BrakeData {
 
   async propose(from: string): Promise<void> {
     try {
-      const found = await beside.proposals(this.axle, from);
+      const found = await lazyApi.proposals(this.axle, from);
       this.proposed = found.entries;
       this.leftOut = found.left_out;
       this.said = found.entries.length === 0 ? texts.nothingThere : "";

@@ -2,7 +2,7 @@
   import * as common from "../../texts/common";
   import * as texts from "../../texts/findings";
   import { Button } from "carbon-components-svelte";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import { FormState } from "../../parts/formState.svelte";
   import Fault from "../../parts/Fault.svelte";
@@ -25,7 +25,7 @@
     event.preventDefault();
     const unit = findings.vehicle.distance_unit;
     logged = await log.act(() =>
-      beside.logClaim(findings.vehicle.id, { axle: chosen, part: "pad", value, odometer: { value: odometer, unit } }),
+      lazyApi.logClaim(findings.vehicle.id, { axle: chosen, part: "pad", value, odometer: { value: odometer, unit } }),
     );
   };
 
@@ -33,7 +33,7 @@
     event.preventDefault();
     logged = false;
     const taken = await form.act(
-      async () => (said = await beside.claim(findings.vehicle.id, { axle: chosen, part, value })),
+      async () => (said = await lazyApi.claim(findings.vehicle.id, { axle: chosen, part, value })),
     );
     if (!taken) said = null;
   }

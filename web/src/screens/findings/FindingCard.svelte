@@ -3,8 +3,8 @@
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
   import { day, lowerFirst } from "../../format/words";
-  import Glossed from "../../parts/Glossed.svelte";
-  import Choose from "../../parts/Choose.svelte";
+  import TermText from "../../parts/TermText.svelte";
+  import SelectField from "../../parts/SelectField.svelte";
   import StateMark from "../../parts/StateMark.svelte";
   import { Button } from "carbon-components-svelte";
   import FindingWhy from "./FindingWhy.svelte";
@@ -35,11 +35,11 @@
     <StateMark state={severity} />
     <h3>{finding.title}</h3>
   </div>
-  <p><Glossed text={finding.sentence} /></p>
-  <p><strong><Glossed text={finding.advice} /></strong></p>
+  <p><TermText text={finding.sentence} /></p>
+  <p><strong><TermText text={finding.advice} /></strong></p>
   {#if likeliest}
     <p class="cause">
-      <Glossed
+      <TermText
         text={say(texts.mostLikelyLabelPercentCheck, {
           label: lowerFirst(likeliest.label),
           percent: percent(likeliest.share),
@@ -62,7 +62,7 @@
   {:else if finding.causes.length && finding.side}
     <div class="row answer">
       <label for="cause-{finding.rule}-{finding.axle_id}-{finding.side}">{texts.whatWasIt}</label>
-      <Choose
+      <SelectField
         id="cause-{finding.rule}-{finding.axle_id}-{finding.side}"
         value={cause}
         options={answers}
@@ -79,7 +79,7 @@
       {#each others as other (other.rule + other.sentence)}
         <li>
           <h4>{other.title}</h4>
-          <p><Glossed text="{other.sentence} {other.advice}" /></p>
+          <p><TermText text="{other.sentence} {other.advice}" /></p>
           <FindingWhy finding={other} />
         </li>
       {/each}

@@ -2,7 +2,7 @@
   import * as texts from "../../texts/findings";
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
-  import Glossed from "../../parts/Glossed.svelte";
+  import TermText from "../../parts/TermText.svelte";
   import { percent } from "./percent";
 
   /** Behind one press: why, how sure, what would change it, what may stand behind it. */
@@ -32,7 +32,7 @@
           <span
             ><strong>{cause.label}</strong>, {percent(cause.share)}{cause.seen.length
               ? say(texts.seenSeen, { seen: cause.seen.join(", ") })
-              : ""}<br /><Glossed
+              : ""}<br /><TermText
               text={say(texts.checkCheckRemedyRemedy, { check: cause.check, remedy: cause.remedy })}
             /></span
           >

@@ -1,17 +1,17 @@
 <script lang="ts">
   import Skeleton from "../../parts/Skeleton.svelte";
-  import { whereabouts } from "../../parts/whereabouts.svelte";
+  import { currentPage } from "../../parts/currentPage.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/findings";
   import { say } from "../../texts/say";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import { api, type Schemas } from "../../api/client";
   import AxleSection from "../../parts/AxleSection.svelte";
-  import Choose from "../../parts/Choose.svelte";
+  import SelectField from "../../parts/SelectField.svelte";
   import ClaimCheck from "./ClaimCheck.svelte";
   import FindingCard from "./FindingCard.svelte";
   import { matters } from "./matters";
-  import Glossed from "../../parts/Glossed.svelte";
+  import TermText from "../../parts/TermText.svelte";
   import Problem from "../../parts/Problem.svelte";
   import StateMark from "../../parts/StateMark.svelte";
   import SymptomQuestions from "./SymptomQuestions.svelte";
@@ -21,7 +21,7 @@
   let { params }: { params: { id: string } } = $props();
   const loaded = new Loader<{ findings: Schemas["Findings"]; states: Schemas["State"][] }>();
   const id = $derived(Number(params.id));
-  $effect(() => whereabouts.at({ vehicle: id }, "findings"));
+  $effect(() => currentPage.at({ vehicle: id }, "findings"));
   const load = (of: number) =>
     loaded.load(async () => {
       const [findings, { states }] = await Promise.all([api.findings(of), api.catalogue()]);
@@ -32,11 +32,11 @@
   });
 
   async function choose(kind: string, option: string) {
-    await api.chooseSchools({ [kind]: option }, loaded.value?.findings.revision);
+    await api.chooseApproaches({ [kind]: option }, loaded.value?.findings.revision);
     await load(id);
   }
   async function answer(finding: Schemas["Finding"], cause: string) {
-    await beside.answerCause(id, { rule: finding.rule, axle_id: finding.axle_id!, side: finding.side, cause });
+    await lazyApi.answerCause(id, { rule: finding.rule, axle_id: finding.axle_id!, side: finding.side, cause });
     await load(id);
   }
   const found = $derived(matters(loaded.value?.findings.findings ?? []));
@@ -103,7 +103,7 @@
               })}
             </h2>
             {#each [...new Set(axle.rotors.sides.map((side) => side.sentence))] as sentence (sentence)}<p>
-                <Glossed text={sentence} />
+                <TermText text={sentence} />
               </p>{/each}
             {#if axle.rotors.cut_left_mm !== null && axle.rotors.outcome !== "stay"}<p class="quiet">
                 {axle.rotors.cut_left_mm >= 0
@@ -172,7 +172,7 @@
     </section>
     {#if findings.changes.length}
       <section class="sheet">
-        <h2>{texts.againstTheLookOverBefore}</h2>
+        <h2>{texts.againstTheInspectionBefore}</h2>
         <div class="scroll">
           <table>
             <thead
@@ -206,12 +206,12 @@
       </section>
     {/if}
     <section class="sheet row">
-      {#each findings.schools as school (school.id)}
-        <label class="school"
-          ><span>{school.label}</span><Choose
-            value={school.chosen}
-            options={school.options}
-            onchoose={(id) => choose(school.id, id)}
+      {#each findings.approaches as approach (approach.id)}
+        <label class="approach"
+          ><span>{approach.label}</span><SelectField
+            value={approach.chosen}
+            options={approach.options}
+            onchoose={(id) => choose(approach.id, id)}
           /></label
         >
       {/each}
@@ -231,7 +231,7 @@
   .axle {
     gap: 0.5rem;
   }
-  .school {
+  .approach {
     display: grid;
     gap: 0.25rem;
     font-weight: 600;

@@ -1,7 +1,7 @@
 <script lang="ts">
   import * as texts from "../../texts/findings";
   import { say } from "../../texts/say";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import StateMark from "../../parts/StateMark.svelte";
 
@@ -11,7 +11,7 @@
   let chosen = $state<Schemas["Symptom"] | null>(null);
   let answers = $state<Record<string, string>>({});
   let outcome = $state.raw<Schemas["SymptomOutcome"] | null>(null);
-  beside.symptoms().then((found) => (symptoms = found.symptoms));
+  lazyApi.symptoms().then((found) => (symptoms = found.symptoms));
 
   const open = $derived(chosen?.questions.find((question) => !answers[question.id]) ?? null);
 
@@ -27,7 +27,7 @@
 
   async function finish() {
     if (chosen && chosen.questions.every((question) => answers[question.id]))
-      outcome = await beside.symptom(vehicle, { symptom: chosen.id, answers: $state.snapshot(answers) });
+      outcome = await lazyApi.symptom(vehicle, { symptom: chosen.id, answers: $state.snapshot(answers) });
   }
 </script>
 

@@ -3,7 +3,7 @@ import type { Schemas } from "../../api/client";
 type Finding = Schemas["Finding"];
 
 /** What belongs together: the pads of an axle, its rotors, one corner that wears oddly, the fluid. */
-export interface Matter {
+export interface VersionedFields {
   key: string;
   lead: Finding;
   others: Finding[];
@@ -18,8 +18,8 @@ function keyOf(finding: Finding): string {
 }
 
 /** Findings as they come, the worst first, gathered into matters: each led by its first. */
-export function matters(findings: Finding[]): Matter[] {
-  const found = new Map<string, Matter>();
+export function matters(findings: Finding[]): VersionedFields[] {
+  const found = new Map<string, VersionedFields>();
   for (const finding of findings) {
     const key = keyOf(finding);
     const matter = found.get(key);

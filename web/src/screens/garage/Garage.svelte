@@ -9,7 +9,7 @@
   import Timeline from "../../parts/Timeline.svelte";
   import { soonestLane } from "../../parts/timelineScale";
   import Shortcuts from "../../parts/Shortcuts.svelte";
-  import Unusable from "../../parts/Unusable.svelte";
+  import InvalidData from "../../parts/InvalidData.svelte";
   import StateMark from "../../parts/StateMark.svelte";
   import { day, exact, month, span, upperFirst } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
@@ -44,10 +44,10 @@
 
   // What was begun and waits to be gone on with.
   const places = new Loader<Schemas["Places"]>();
-  void import("../../api/beside").then(({ beside }) => places.load(beside.places));
+  void import("../../api/lazyApi").then(({ lazyApi }) => places.load(lazyApi.places));
   const begun = $derived(places.value?.vehicles.filter((place) => place.check || place.job) ?? []);
   const addressOf = (place: Schemas["Place"]) =>
-    place.job ? `/jobs/${place.job}/car` : `/vehicles/${place.id}/look-over`;
+    place.job ? `/jobs/${place.job}/car` : `/vehicles/${place.id}/inspection`;
 
   function sentence(axle: Schemas["Axle"], vehicle: Schemas["Vehicle"], today: string): string {
     if (!axle.pads_life) return texts.nothingKnownYet;
@@ -115,7 +115,7 @@
             {#if vehicle.fluid && vehicle.fluid.overdue_days > 0}<p class="late">
                 {say(texts.brakeFluidOverdueSinceDay, { day: day(vehicle.fluid.due_on) })}
               </p>{/if}
-            <Unusable readings={vehicle.unusable} />
+            <InvalidData readings={vehicle.unusable} />
           </div>
           <p class="quiet">
             {upperFirst(vehicle.kind.replace("_", "-"))}{#if vehicle.odometer_km !== null}, {vehicle.odometer_estimated
@@ -140,7 +140,7 @@
                 {#if axle.job}<strong class="job"
                     >{say(common.jobRest, {
                       rest:
-                        axle.job.state === "started"
+                        axle.job.state === "in_progress"
                           ? common.inProgress
                           : axle.job.planned_for
                             ? say(texts.onDay, { day: day(axle.job.planned_for) })

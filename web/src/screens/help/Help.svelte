@@ -3,14 +3,14 @@
   import "../../parts/fields.css";
   import * as texts from "../../texts/help";
   import { say } from "../../texts/say";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import Problem from "../../parts/Problem.svelte";
   import { Loader } from "../../parts/loader.svelte";
 
   /** How Graver comes to what it says, how often it was right, and the words of the trade. */
   const loaded = new Loader<Schemas["Help"]>();
-  void loaded.load(beside.help);
+  void loaded.load(lazyApi.help);
   let words = $state("");
   const terms = $derived(
     (loaded.value?.terms ?? []).filter((term) =>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { whereabouts } from "../../parts/whereabouts.svelte";
+  import { currentPage } from "../../parts/currentPage.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/import";
   import { say } from "../../texts/say";
@@ -11,7 +11,7 @@
   import { TableImport } from "./tableImport.svelte";
 
   let { params }: { params: { id: string } } = $props();
-  $effect(() => whereabouts.at({ vehicle: Number(params.id) }, "log", common.importASpreadsheet));
+  $effect(() => currentPage.at({ vehicle: Number(params.id) }, "log", common.importASpreadsheet));
   const table = $derived(new TableImport(Number(params.id)));
   $effect(() => {
     table.load();
@@ -45,7 +45,7 @@
       <strong
         >{say(texts.countFromCount2Imported, {
           count: count(table.done.result.readings, texts.readings),
-          count2: count(table.done.result.look_overs, texts.services),
+          count2: count(table.done.result.inspections, texts.services),
         })}</strong
       >
       <span class="row">
@@ -105,7 +105,7 @@
         <h2>{texts.whatWouldBeImported}</h2>
         <p class="big">
           <span class="number">{count(table.trial.readings, texts.readings)}</span>
-          {say(texts.fromCount, { count: count(table.trial.look_overs, texts.services) })}{#if table.trial.from}{say(
+          {say(texts.fromCount, { count: count(table.trial.inspections, texts.services) })}{#if table.trial.from}{say(
               texts.dayToDay2,
               { day: day(table.trial.from), day2: day(table.trial.to!) },
             )}{/if}.

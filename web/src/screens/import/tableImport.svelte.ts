@@ -1,4 +1,4 @@
-import { beside } from "../../api/beside";
+import { lazyApi } from "../../api/lazyApi";
 import { Refusal, type Schemas } from "../../api/client";
 
 type Mapping = Schemas["Mapping"];
@@ -19,13 +19,13 @@ export class TableImport {
   constructor(readonly vehicle: number) {}
 
   async load(): Promise<void> {
-    await this.#act(async () => (this.earlier = (await beside.imports(this.vehicle)).imports));
+    await this.#act(async () => (this.earlier = (await lazyApi.imports(this.vehicle)).imports));
   }
 
   async upload(file: File): Promise<void> {
     this.done = null;
     await this.#act(async () => {
-      this.table = await beside.upload(this.vehicle, file);
+      this.table = await lazyApi.upload(this.vehicle, file);
       this.mapping = this.table.guess;
     });
     if (this.mapping) await this.try();
@@ -35,7 +35,7 @@ export class TableImport {
   async try(): Promise<void> {
     const turn = ++this.#turn;
     await this.#act(async () => {
-      const trial = await beside.tryImport(this.table!.id, $state.snapshot(this.mapping) as Mapping);
+      const trial = await lazyApi.tryImport(this.table!.id, $state.snapshot(this.mapping) as Mapping);
       if (turn === this.#turn) this.trial = trial;
     });
   }
@@ -49,20 +49,20 @@ export class TableImport {
 
   async run(): Promise<void> {
     await this.#act(async () => {
-      this.running = await beside.runImport(this.table!.id, $state.snapshot(this.mapping) as Mapping);
+      this.running = await lazyApi.runImport(this.table!.id, $state.snapshot(this.mapping) as Mapping);
       while (this.running.state === "running") {
         await new Promise((resolve) => setTimeout(resolve, POLL_MS));
-        this.running = await beside.importState(this.running.id);
+        this.running = await lazyApi.importState(this.running.id);
       }
       if (this.running.failed) throw new Error(this.running.failed);
       [this.done, this.table, this.mapping, this.trial] = [this.running, null, null, null];
     });
     this.running = null;
-    this.earlier = (await beside.imports(this.vehicle)).imports;
+    this.earlier = (await lazyApi.imports(this.vehicle)).imports;
   }
 
   async undo(id: number): Promise<void> {
-    await this.#act(async () => void (await beside.undoImport(id)));
+    await this.#act(async () => void (await lazyApi.undoImport(id)));
     this.done = null;
     await this.load();
   }

@@ -1,6 +1,6 @@
 <script lang="ts">
   import Skeleton from "../../parts/Skeleton.svelte";
-  import { whereabouts } from "../../parts/whereabouts.svelte";
+  import { currentPage } from "../../parts/currentPage.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
@@ -39,11 +39,11 @@
   const job = $derived(loaded.value);
   $effect(() => (job ? outbox.listen(job.answered) : undefined));
   const plan = $derived(job?.plan);
-  $effect(() => whereabouts.at({ vehicle: plan?.vehicle.id }, "jobs", plan?.title));
-  const part = $derived(params.part ?? (plan && ["started", "finished"].includes(plan.state) ? "steps" : "ready"));
+  $effect(() => currentPage.at({ vehicle: plan?.vehicle.id }, "jobs", plan?.title));
+  const part = $derived(params.part ?? (plan && ["in_progress", "finished"].includes(plan.state) ? "steps" : "ready"));
   const next = $derived(plan?.steps?.find((step) => !plan.ticked.includes(step.key)));
   const open = $derived(plan?.readiness.filter((item) => item.blocks && !item.resolved).length ?? 0);
-  const STATES = ["draft", "ready", "started", "finished"];
+  const STATES = ["draft", "ready", "in_progress", "finished"];
 
   async function ready() {
     if (open && !because.trim()) return void (asking = "ready");
@@ -69,16 +69,16 @@
 {#if job && plan}
   <div class="stack">
     <div class="row spread">
-      <div class="grow" class:line={plan.state === "started"}>
-        <h1 class:working={plan.state === "started"}>{plan.title}</h1>
+      <div class="grow" class:line={plan.state === "in_progress"}>
+        <h1 class:working={plan.state === "in_progress"}>{plan.title}</h1>
         <div class="row when">
           <p>{plan.planned_for ? day(plan.planned_for) : texts.noDateYet}</p>
           <ol class="way" aria-label={texts.stateOfTheJob}>
-            {#each plan.state === "dropped" ? ["draft", "dropped"] : STATES as state (state)}<li
+            {#each plan.state === "cancelled" ? ["draft", "cancelled"] : STATES as state (state)}<li
                 class:here={state === plan.state}
                 aria-current={state === plan.state ? "step" : undefined}
               >
-                {state === "dropped" ? texts.cancelled : state}
+                {common.jobState[state]}
               </li>{/each}
           </ol>
         </div>
@@ -93,18 +93,18 @@
           <Button
             size="field"
             on:click={async () => {
-              if (await job.change({ state: "started" })) await push(`/jobs/${id}/car`);
+              if (await job.change({ state: "in_progress" })) await push(`/jobs/${id}/car`);
             }}>{texts.startJob}</Button
           >
           <Button size="field" kind="ghost" on:click={() => job.change({ state: "draft" })}>{texts.backToDraft}</Button>
-        {:else if plan.state === "started"}
+        {:else if plan.state === "in_progress"}
           {#if next}<Button size="field" href="#/jobs/{id}/car">{texts.atTheCar}</Button>{/if}
           <Button size="field" kind="tertiary" on:click={() => (asking = "finished")}>{texts.finishJob}</Button>
         {:else if plan.state === "finished"}
           <Button size="field" kind="tertiary" href="#/vehicles/{plan.vehicle.id}"
             >{say(texts.toName, { name: plan.vehicle.name })}</Button
           >
-        {:else if plan.state === "dropped"}
+        {:else if plan.state === "cancelled"}
           <Button size="field" on:click={() => job.restore()}>{common.restoreJob}</Button>
         {/if}
         {#if job.open}
@@ -165,7 +165,7 @@
     {#if job.refused && !job.refused.faults.length}<p class="fault away" role="alert">
         {say(texts.notSavedMessage, { message: job.refused.message })}
       </p>{/if}
-    {#if plan.state === "dropped"}<p role="status">
+    {#if plan.state === "cancelled"}<p role="status">
         {texts.thisJobIsCancelledNothing}
         <button type="button" class="link" onclick={() => job.restore()}>{common.restore}</button>
       </p>{/if}
@@ -182,7 +182,7 @@
               : "",
           })}{#if plan.closed.parts.length}{" "}{say(texts.usedParts, {
               parts: plan.closed.parts.join("; "),
-            })}{/if}{#if plan.closed.look_over}{" "}<a href="#/look-overs/{plan.closed.look_over}"
+            })}{/if}{#if plan.closed.inspection}{" "}<a href="#/inspections/{plan.closed.inspection}"
               >{texts.inTheLogbook}</a
             >{/if}
         </p>

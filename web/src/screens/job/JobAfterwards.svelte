@@ -15,7 +15,7 @@
 
   async function done(step: string) {
     const unit = plan.vehicle.distance_unit;
-    if (await job.followUp(step, { value: odometer, unit })) odometer = "";
+    if (await job.tickAfterwards(step, { value: odometer, unit })) odometer = "";
   }
 </script>
 

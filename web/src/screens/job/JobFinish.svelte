@@ -15,7 +15,7 @@
   const fits = $state(
     job.plan!.fits.map((fit) => ({ ...fit, value: fit.value ?? "", method: fit.method ?? "stated" })),
   );
-  let openEnds = $state("");
+  let followUps = $state("");
   // svelte-ignore state_referenced_locally
   let odometer = $state(job.plan!.odometer.known ? (job.plan!.odometer.value ?? "") : "");
   let hours = $state("");
@@ -44,7 +44,7 @@
       spent: spent.trim() || null,
       do_not_drive: undriven && parked,
       symptoms: Object.entries(gone).map(([id, is]) => ({ id, gone: is })),
-      open_ends: openEnds.split("\n").filter((line) => line.trim()),
+      follow_ups: followUps.split("\n").filter((line) => line.trim()),
     };
     if (await job.finish(asked)) close(true);
   }
@@ -101,13 +101,13 @@
       />{@render wrong("spent")}</label
     >
   </div>
-  <label class="open-ends"
+  <label class="follow-ups"
     ><span>{texts.anythingLeftOpen}</span><textarea
       rows="2"
-      bind:value={openEnds}
+      bind:value={followUps}
       placeholder={texts.oneALine}
-      aria-invalid={!!job.fault("open_ends")}
-    ></textarea>{@render wrong("open_ends")}</label
+      aria-invalid={!!job.fault("follow_ups")}
+    ></textarea>{@render wrong("follow_ups")}</label
   >
   {#if questioned}<label class="row keep"
       ><input type="checkbox" bind:checked={keep} /><span>{texts.theOdometerIsRightAs}</span></label
@@ -154,7 +154,7 @@
 </form>
 
 <style>
-  .finish .open-ends {
+  .finish .follow-ups {
     width: min(44rem, 100%);
     max-width: none;
     display: grid;

@@ -4,7 +4,7 @@
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import { api, type Schemas } from "../../api/client";
   import { money } from "../../format/jobs";
   import { day, lowerFirst, rough, upperFirst, perUnit } from "../../format/words";
@@ -34,7 +34,7 @@
   async function keepShops(event: SubmitEvent) {
     event.preventDefault();
     await form.act(async () => {
-      await beside.chooseMoney(shops!, shops!.revision);
+      await lazyApi.chooseMoney(shops!, shops!.revision);
       shops = null;
       await job.act(() => api.job(job.id));
     });
@@ -147,7 +147,7 @@
           >
         </form>
       {:else}
-        <button type="button" class="link" onclick={async () => (shops = await beside.money())}
+        <button type="button" class="link" onclick={async () => (shops = await lazyApi.money())}
           >{texts.whatShopsAskAroundHere}</button
         >
       {/if}

@@ -2,7 +2,7 @@
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
-  import { ticked } from "../../parts/boxes";
+  import { ticked } from "../../parts/checkboxes";
   import type { JobPlanState } from "../../parts/jobPlan.svelte";
 
   /** What the job still waits for, and what to do about each. */

@@ -3,9 +3,9 @@
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
-  import { picked, ticked } from "../../parts/boxes";
+  import { picked, ticked } from "../../parts/checkboxes";
   import { upperFirst } from "../../format/words";
   import { chosenReasons, chosenWorks, withWork, type JobPlanState } from "../../parts/jobPlan.svelte";
   import AxleSection from "../../parts/AxleSection.svelte";
@@ -175,9 +175,9 @@
     <a href="#/approaches">{common.approaches}</a>
   </div>
   <Approaches
-    schools={plan.scope.schools}
+    approaches={plan.scope.approaches}
     disabled={!job.open || job.busy}
-    onchoose={(id, option) => job.act(() => beside.approachJob(job.id, id, option, plan.revision))}
+    onchoose={(id, option) => job.act(() => lazyApi.approachJob(job.id, id, option, plan.revision))}
   />
 </section>
 <p class="quiet">{texts.bothSidesOfAnAxle}</p>

@@ -9,7 +9,7 @@
   import type { JobPlanState } from "../../parts/jobPlan.svelte";
   import Fault from "../../parts/Fault.svelte";
   import { JobStepsState } from "./jobSteps.svelte";
-  import StepMovement from "./StepMovement.svelte";
+  import StepGroup from "./StepGroup.svelte";
 
   /** whole: all stages from the start. The steps in order, stage by stage: ticked at the car, changed at the table as far as the order allows it. */
   let { job, whole = false }: { job: JobPlanState; whole?: boolean } = $props();
@@ -33,9 +33,9 @@
   }
   // A link from elsewhere (Finish, a step that waits) leads to its step.
   async function goTo(key: string) {
-    const movement = at.lookFor(key);
+    const stepGroup = at.lookFor(key);
     await rendered();
-    const box = document.querySelector<HTMLInputElement>(`[data-step="${CSS.escape(movement?.key ?? key)}"] input`);
+    const box = document.querySelector<HTMLInputElement>(`[data-step="${CSS.escape(stepGroup?.key ?? key)}"] input`);
     box?.scrollIntoView({ block: "center" });
     box?.focus();
   }
@@ -61,14 +61,14 @@
   </section>
 {:else}
   <div class="row spread head">
-    {#if plan.state === "started" && at.next}
+    {#if plan.state === "in_progress" && at.next}
       <p class="first">
         <span class="quiet">{texts.nextStep}</span>
         <button type="button" class="link" onclick={() => goTo(at.next!.key)}>{at.named(at.next.key)}</button>
       </p>
     {:else}
       <p class="first">
-        {say(texts.stepsInStages, { steps: at.movements.length, stages: at.stages.length, gates: at.gates })}
+        {say(texts.stepsInStages, { steps: at.stepGroups.length, stages: at.stages.length, gates: at.gates })}
       </p>
     {/if}
     <div class="row no-print">
@@ -88,7 +88,7 @@
   {#each plan.set_aside as each (each.event)}
     <p class="quiet">
       {each.text}
-      <button type="button" class="link" onclick={() => job.unadjust(each.event)}>{texts.discardAdjustment}</button>
+      <button type="button" class="link" onclick={() => job.unadjust(each.event)}>{texts.discardPlanEdit}</button>
     </p>
   {/each}
   <div class="course">
@@ -96,7 +96,7 @@
       {#each at.shown as stage (stage.id)}
         <h2 tabindex="-1" bind:this={heading}>{stage.title}</h2>
         <ol class="plain-list">
-          {#each stage.movements as movement (movement.key)}<StepMovement {at} {movement} {goTo} />{/each}
+          {#each stage.stepGroups as stepGroup (stepGroup.key)}<StepGroup {at} {stepGroup} {goTo} />{/each}
         </ol>
       {/each}
       {#if at.shown.length === 1}
@@ -113,12 +113,12 @@
           <li>
             <button
               type="button"
-              class:whole={stage.done === stage.movements.length}
+              class:whole={stage.done === stage.stepGroups.length}
               aria-current={place === at.at && at.shown.length === 1 ? "step" : undefined}
               onclick={() => look(stage.id)}
               ><span>{stage.title}</span>
               <span class="number"
-                >{stage.done === stage.movements.length ? "✓" : `${stage.done}/${stage.movements.length}`}</span
+                >{stage.done === stage.stepGroups.length ? "✓" : `${stage.done}/${stage.stepGroups.length}`}</span
               ></button
             >
           </li>

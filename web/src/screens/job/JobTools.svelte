@@ -3,7 +3,7 @@
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
-  import { ticked } from "../../parts/boxes";
+  import { ticked } from "../../parts/checkboxes";
   import { lowerFirst, upperFirst } from "../../format/words";
   import type { JobPlanState } from "../../parts/jobPlan.svelte";
   import SupplyForm from "./SupplyForm.svelte";
@@ -94,7 +94,7 @@
   </section>
 </div>
 <section class="sheet scroll">
-  <h2>{texts.whatGoesWhere} <span class="quiet">{texts.thinAlwaysNeverOnA}</span></h2>
+  <h2>{texts.lubricationChart} <span class="quiet">{texts.thinAlwaysNeverOnA}</span></h2>
   <table>
     <thead><tr><th>{texts.place}</th><th>{texts.yes}</th><th>{texts.not}</th></tr></thead>
     <tbody

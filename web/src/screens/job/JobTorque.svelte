@@ -1,7 +1,7 @@
 <script lang="ts">
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import { figure, readings } from "../../format/jobs";
   import { upperFirst } from "../../format/words";
@@ -32,7 +32,7 @@
     if (!extension.trim()) return;
     const asking = new FormState();
     const settings = async (axle: { id: number; name: string }) =>
-      (await beside.torqueSettings(axle.id, extension)).settings.map(
+      (await lazyApi.torqueSettings(axle.id, extension)).settings.map(
         (each) => [`${axle.name}.${each.fastener}`, each.wrench] as const,
       );
     await asking.act(async () => {

@@ -3,7 +3,7 @@
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
   import type { JobPlanState } from "../../parts/jobPlan.svelte";
-  import { money, movements } from "../../format/jobs";
+  import { money, stepGroups } from "../../format/jobs";
   import { day } from "../../format/words";
   import JobMoney from "./JobMoney.svelte";
   import JobParts from "./JobParts.svelte";
@@ -18,9 +18,9 @@
   let { job, part, base }: { job: JobPlanState; part: string; base: string } = $props();
   const plan = $derived(job.plan!);
   const open = $derived(plan.readiness.filter((item) => item.blocks && !item.resolved).length);
-  const moves = $derived(movements(plan.steps ?? []));
+  const moves = $derived(stepGroups(plan.steps ?? []));
   const doneCount = $derived(
-    moves.filter((each) => each.steps.every((step) => plan.ticked.includes(step.key) || step.otherwise)).length,
+    moves.filter((each) => each.steps.every((step) => plan.ticked.includes(step.key) || step.deviation)).length,
   );
   const orderBy = $derived(plan.parts.flatMap((line) => line.order_by ?? []).sort()[0]);
   const PARTS = [
@@ -38,7 +38,7 @@
   const Shown = $derived((PARTS.find(([id]) => id === part) ?? PARTS[0])[2]);
 </script>
 
-<dl class="facts" class:working={plan.state === "started"}>
+<dl class="facts" class:working={plan.state === "in_progress"}>
   <div class:good={!open}>
     <dt>{texts.openItems}</dt>
     <dd class="number">{open || common.nothing}</dd>

@@ -4,7 +4,7 @@
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import type { Schemas } from "../../api/client";
-  import { picked, ticked } from "../../parts/boxes";
+  import { picked, ticked } from "../../parts/checkboxes";
   import { money } from "../../format/jobs";
   import { day } from "../../format/words";
   import type { JobPartsState } from "./jobParts.svelte";

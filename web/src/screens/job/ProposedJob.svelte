@@ -1,6 +1,6 @@
 <script lang="ts">
   import Skeleton from "../../parts/Skeleton.svelte";
-  import { whereabouts } from "../../parts/whereabouts.svelte";
+  import { currentPage } from "../../parts/currentPage.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
@@ -16,7 +16,7 @@
 
   let { params }: { params: { id: string; part?: string } } = $props();
   const id = $derived(Number(params.id));
-  $effect(() => whereabouts.at({ axle: id }, "jobs"));
+  $effect(() => currentPage.at({ axle: id }, "jobs"));
   const proposed = new Loader<{ job: JobPlanState; there: Schemas["JobOpen"] | null }>();
   let planned = $state("");
   const form = new FormState();
@@ -53,7 +53,7 @@
             <strong>{texts.thisAxleAlreadyHasA}</strong>
             {say(texts.whatRestRest2ChangeThat, {
               what: there.what,
-              rest: there.state === "started" ? common.inProgress : there.state,
+              rest: common.jobState[there.state] ?? there.state,
               rest2: there.planned_for ? `, ${day(there.planned_for)}` : "",
             })}
           </p>{/if}

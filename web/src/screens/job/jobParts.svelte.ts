@@ -1,7 +1,7 @@
 import * as common from "../../texts/common";
 import * as texts from "../../texts/job";
 import { SvelteSet } from "svelte/reactivity";
-import { beside } from "../../api/beside";
+import { lazyApi } from "../../api/lazyApi";
 import { api, type Schemas } from "../../api/client";
 import { FormState } from "../../parts/formState.svelte";
 import type { JobPlanState } from "../../parts/jobPlan.svelte";
@@ -66,7 +66,7 @@ export class JobPartsState {
   async ask(line: Line): Promise<void> {
     if (this.asked?.line === line.id) return void (this.asked = null);
     const answered = await this.asking.act(
-      async () => (this.asked = { line: line.id, answer: await beside.offers(this.job.id, line.id) }),
+      async () => (this.asked = { line: line.id, answer: await lazyApi.offers(this.job.id, line.id) }),
     );
     if (!answered) this.asked = null;
   }

@@ -1,11 +1,11 @@
 import type { Schemas } from "../../api/client";
-import { inShort, movements, stages, type Movement } from "../../format/jobs";
+import { inShort, stepGroups, stages, type StepGroup } from "../../format/jobs";
 import { upperFirst } from "../../format/words";
 import type { JobPlanState } from "../../parts/jobPlan.svelte";
 import { outbox } from "../../parts/outbox.svelte";
 
 type Step = Schemas["JobStep"];
-export type Action = "note" | "insert" | "otherwise";
+export type Action = "note" | "insert" | "deviation";
 
 /** The steps of a job on screen: which stage is looked at, what is ticked, and what is being written to a step. */
 export class JobStepsState {
@@ -28,23 +28,23 @@ export class JobStepsState {
 
   private readonly plan = $derived.by(() => this.job.plan!);
   readonly steps = $derived.by(() => this.plan.steps ?? []);
-  // What is changed is changed step by step; what is done, movement by movement.
-  readonly movements = $derived.by(() =>
-    this.changing ? this.steps.map((step): Movement => ({ key: step.key, steps: [step] })) : movements(this.steps),
+  // What is changed is changed step by step; what is done, stepGroup by stepGroup.
+  readonly stepGroups = $derived.by(() =>
+    this.changing ? this.steps.map((step): StepGroup => ({ key: step.key, steps: [step] })) : stepGroups(this.steps),
   );
   readonly stages = $derived.by(() =>
-    stages(this.movements).map((stage) => ({ ...stage, done: stage.movements.filter(this.allDone).length })),
+    stages(this.stepGroups).map((stage) => ({ ...stage, done: stage.stepGroups.filter(this.allDone).length })),
   );
   readonly gates = $derived.by(
-    () => this.movements.filter((movement) => movement.steps.some((step) => step.gate)).length,
+    () => this.stepGroups.filter((stepGroup) => stepGroup.steps.some((step) => step.mandatory)).length,
   );
-  readonly next = $derived.by(() => this.movements.find((movement) => !this.allDone(movement)));
+  readonly next = $derived.by(() => this.stepGroups.find((stepGroup) => !this.allDone(stepGroup)));
   /** Place in `stages` of the one at hand: the one asked for, or where the next step is. */
   readonly at = $derived.by(() => {
     const asked = this.stages.findIndex((stage) => stage.id === this.asked);
     if (asked >= 0) return asked;
     return Math.max(
-      this.stages.findIndex((stage) => stage.movements.some((movement) => movement === this.next)),
+      this.stages.findIndex((stage) => stage.stepGroups.some((stepGroup) => stepGroup === this.next)),
       0,
     );
   });
@@ -52,19 +52,19 @@ export class JobStepsState {
     this.all || this.changing ? this.stages : this.stages.slice(this.at, this.at + 1),
   );
 
-  done = (step: Step): boolean => this.plan.ticked.includes(step.key) || step.otherwise !== null;
-  allDone = (movement: Movement): boolean => movement.steps.every(this.done);
-  ticked = (movement: Movement): boolean => movement.steps.every((step) => this.plan.ticked.includes(step.key));
-  sending = (movement: Movement) => (this.job.open ? outbox.of(this.job.id, movement.key) : undefined);
+  done = (step: Step): boolean => this.plan.ticked.includes(step.key) || step.deviation !== null;
+  allDone = (stepGroup: StepGroup): boolean => stepGroup.steps.every(this.done);
+  ticked = (stepGroup: StepGroup): boolean => stepGroup.steps.every((step) => this.plan.ticked.includes(step.key));
+  sending = (stepGroup: StepGroup) => (this.job.open ? outbox.of(this.job.id, stepGroup.key) : undefined);
 
   look = (stage: string | undefined): void => {
     if (stage !== undefined) this.asked = stage;
   };
-  /** The stage of a step is looked at. -> the movement it belongs to */
-  lookFor = (key: string): Movement | undefined => {
-    const has = (movement: Movement) => movement.steps.some((step) => step.key === key);
-    this.look(this.stages.find((stage) => stage.movements.some(has))?.id);
-    return this.movements.find(has);
+  /** The stage of a step is looked at. -> the stepGroup it belongs to */
+  lookFor = (key: string): StepGroup | undefined => {
+    const has = (stepGroup: StepGroup) => stepGroup.steps.some((step) => step.key === key);
+    this.look(this.stages.find((stage) => stage.stepGroups.some(has))?.id);
+    return this.stepGroups.find(has);
   };
   /** A step in a few words, with its place. */
   named = (key: string): string => {
@@ -72,15 +72,15 @@ export class JobStepsState {
     return step ? `${step.place ? `${upperFirst(step.place)}: ` : ""}${inShort(step.text)}` : key;
   };
 
-  async check(movement: Movement, box: HTMLInputElement): Promise<void> {
-    this.refusedAt = movement.key;
-    const keys = movement.steps.map((step) => step.key);
-    const last = this.next === movement && this.stages[this.at]?.movements.at(-1) === movement;
+  async check(stepGroup: StepGroup, box: HTMLInputElement): Promise<void> {
+    this.refusedAt = stepGroup.key;
+    const keys = stepGroup.steps.map((step) => step.key);
+    const last = this.next === stepGroup && this.stages[this.at]?.stepGroups.at(-1) === stepGroup;
     await this.job.tick(keys, box.checked);
     // What the server did not take does not look taken.
-    if (!outbox.of(this.job.id, movement.key)) box.checked = this.ticked(movement);
+    if (!outbox.of(this.job.id, stepGroup.key)) box.checked = this.ticked(stepGroup);
     // With the last step of a stage the next one is at hand.
-    if (last && this.allDone(movement)) this.asked = null;
+    if (last && this.allDone(stepGroup)) this.asked = null;
   }
   open = (key: string, action: Action): void => {
     [this.writing, this.text] = [{ key, action }, ""];
@@ -91,8 +91,8 @@ export class JobStepsState {
     const kept =
       action === "note"
         ? this.job.note(key, this.text)
-        : action === "otherwise"
-          ? this.job.otherwise(key, this.text)
+        : action === "deviation"
+          ? this.job.deviate(key, this.text)
           : this.job.adjust({ action: "insert", after: key, text: this.text });
     if (await kept) [this.writing, this.text] = [null, ""];
   }

@@ -32,7 +32,7 @@
     <label class="kind"
       >{texts.kind}<select bind:value={kind}>
         <option value="">{texts.everything}</option>
-        <option value="look_over">{texts.lookOvers}</option>
+        <option value="inspection">{texts.inspections}</option>
         <option value="job">{texts.jobs}</option>
       </select></label
     >

@@ -2,7 +2,7 @@
   import Skeleton from "../../parts/Skeleton.svelte";
   import * as texts from "../../texts/logbook";
   import { say } from "../../texts/say";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import { api, type Schemas } from "../../api/client";
   import Problem from "../../parts/Problem.svelte";
   import { Loader } from "../../parts/loader.svelte";
@@ -12,7 +12,7 @@
   /** What was done to all of the household's vehicles. */
   const loaded = new Loader<Schemas["Vehicle"][]>();
   void loaded.load(async () => {
-    const { vehicles } = await beside.places();
+    const { vehicles } = await lazyApi.places();
     return Promise.all(vehicles.map((vehicle) => api.vehicle(vehicle.id)));
   });
   let only = $state("");

@@ -1,5 +1,6 @@
 <script lang="ts">
   import Skeleton from "../../parts/Skeleton.svelte";
+  import * as common from "../../texts/common";
   import * as texts from "../../texts/logbook";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
@@ -34,11 +35,11 @@
           {#each vehicle.jobs_open as job (job.id)}<li>
               <a href="#/jobs/{job.id}">{job.what}</a>
               <span class="quiet"
-                >{texts.state[job.state] ?? job.state}, {job.planned_for
+                >{common.jobState[job.state] ?? job.state}, {job.planned_for
                   ? say(texts.on, { day: day(job.planned_for) })
                   : texts.noDate}</span
               >
-              {#if job.state === "started"}<a href="#/jobs/{job.id}/car">{texts.goOn}</a>{/if}
+              {#if job.state === "in_progress"}<a href="#/jobs/{job.id}/car">{texts.goOn}</a>{/if}
             </li>{/each}
         </ul>
       {:else}<p>{texts.noneOpen}</p>{/if}

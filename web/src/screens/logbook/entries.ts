@@ -4,7 +4,7 @@ import { day, exact, upperFirst } from "../../format/words";
 import * as texts from "../../texts/logbook";
 import { say } from "../../texts/say";
 
-export type Kind = "look_over" | "job";
+export type Kind = "inspection" | "job";
 
 export interface Entry {
   key: string;
@@ -18,12 +18,12 @@ export interface Entry {
   spent: number;
 }
 
-/** Look-overs and finished jobs of a vehicle. */
+/** Inspections and finished jobs of a vehicle. */
 export function entriesOf(vehicle: Schemas["Vehicle"]): Entry[] {
   const looked = vehicle.log.map((entry) => ({
-    key: `look-over ${entry.id}`,
-    kind: "look_over" as const,
-    href: `#/look-overs/${entry.id}`,
+    key: `inspection ${entry.id}`,
+    kind: "inspection" as const,
+    href: `#/inspections/${entry.id}`,
     vehicle: vehicle.name,
     date: entry.date,
     odometer: exact(entry.odometer_km, vehicle.distance_unit),

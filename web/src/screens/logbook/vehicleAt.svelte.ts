@@ -1,11 +1,11 @@
 import { api, type Schemas } from "../../api/client";
 import { Loader } from "../../parts/loader.svelte";
-import { whereabouts, type Page } from "../../parts/whereabouts.svelte";
+import { currentPage, type Page } from "../../parts/currentPage.svelte";
 
 /** The vehicle one of its pages shows; the bar is told where one is. To be called while the page is made. */
 export function vehicleAt(id: () => number, page: Page): Loader<Schemas["Vehicle"]> {
   const loaded = new Loader<Schemas["Vehicle"]>();
-  $effect(() => whereabouts.at({ vehicle: id() }, page));
+  $effect(() => currentPage.at({ vehicle: id() }, page));
   $effect(() => {
     const of = id();
     void loaded.load(() => api.vehicle(of));

@@ -1,11 +1,11 @@
 <script lang="ts">
   import Skeleton from "../../parts/Skeleton.svelte";
-  import { whereabouts } from "../../parts/whereabouts.svelte";
+  import { currentPage } from "../../parts/currentPage.svelte";
   import * as texts from "../../texts/firstThings";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import Fault from "../../parts/Fault.svelte";
   import Problem from "../../parts/Problem.svelte";
   import { FormState } from "../../parts/formState.svelte";
@@ -13,15 +13,15 @@
   import { upperFirst } from "../../format/words";
   import CaliperSketch from "./CaliperSketch.svelte";
 
-  /** Just added: what can be seen through the wheels, one tap each, then on to the first look-over. */
+  /** Just added: what can be seen through the wheels, one tap each, then on to the first inspection. */
   let { params }: { params: { id: string } } = $props();
   const id = $derived(Number(params.id));
-  $effect(() => whereabouts.at({ vehicle: id }, "overview", texts.title));
+  $effect(() => currentPage.at({ vehicle: id }, "overview", texts.title));
   const ASKED = ["caliper.kind", "parking_brake.kind"];
   const loaded = new Loader<Schemas["BrakeData"][]>();
   const load = (of: number) =>
     loaded.load(async () => {
-      const { vehicles } = await beside.places();
+      const { vehicles } = await lazyApi.places();
       const axles = vehicles.find((each) => each.id === of)?.axles ?? [];
       return Promise.all(axles.map((axle) => api.brakeData(axle.id)));
     });
@@ -65,7 +65,7 @@
       </section>
     {/each}
     <div class="row">
-      <Button href="#/vehicles/{id}/look-over">{texts.startTheCheck}</Button>
+      <Button href="#/vehicles/{id}/inspection">{texts.startTheCheck}</Button>
       <a href="#/vehicles/{id}">{texts.later}</a>
     </div>
   </div>

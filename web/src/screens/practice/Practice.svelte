@@ -4,7 +4,7 @@
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import { push } from "svelte-spa-router";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import { Loader } from "../../parts/loader.svelte";
   import { FormState } from "../../parts/formState.svelte";
@@ -16,7 +16,7 @@
   /** Practice before the first real job: a drill stands under an address of its own and can be done again. */
   let { params }: { params: { kind?: string; seed?: string } } = $props();
   const kinds = new Loader<Schemas["DrillKind"][]>();
-  kinds.load(async () => (await beside.drills()).drills);
+  kinds.load(async () => (await lazyApi.drills()).drills);
   const drill = new Loader<Schemas["Drill"]>();
   const form = new FormState();
   const tally = new Tally();
@@ -28,7 +28,7 @@
     const [of, at] = [kind, seed];
     marking = null;
     form.refused = null;
-    if (of) drill.load(() => beside.drill(of, at));
+    if (of) drill.load(() => lazyApi.drill(of, at));
   });
   const shown = $derived(drill.value?.kind === kind && drill.value?.seed === seed ? drill.value : null);
 
@@ -36,7 +36,7 @@
     form.act(async () => {
       const first = marking === null;
       const how = typeof given === "string" ? { answer: given } : { order: given };
-      marking = await beside.answerDrill(kind!, { seed, ...how });
+      marking = await lazyApi.answerDrill(kind!, { seed, ...how });
       if (first) tally.add(kind!, marking.right);
     });
 </script>

@@ -2,7 +2,7 @@
   import * as common from "../../texts/common";
   import * as texts from "../../texts/settings";
   import { Button } from "carbon-components-svelte";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import { undo } from "../../parts/undo.svelte";
   import * as undos from "../../texts/undo";
@@ -27,12 +27,12 @@
     saved = false;
     const wanted = Object.fromEntries(Object.entries(typed).map(([id, value]) => [id, value.trim()]));
     const before = Object.fromEntries(FIELDS.filter(([id]) => id in wanted).map(([id]) => [id, money[id]]));
-    if (!(await form.act(() => beside.chooseMoney(wanted, money.revision)))) return;
+    if (!(await form.act(() => lazyApi.chooseMoney(wanted, money.revision)))) return;
     await load();
     [typed, saved] = [{}, true];
     const seen = money.revision;
     undo.offer(undos.moneySettingsChanged, async () => {
-      await beside.chooseMoney(before, seen);
+      await lazyApi.chooseMoney(before, seen);
       await load();
       saved = false;
     });

@@ -3,7 +3,7 @@
   import * as texts from "../../texts/settings";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import { undo } from "../../parts/undo.svelte";
   import * as undos from "../../texts/undo";
@@ -29,12 +29,12 @@
     if (schedule.choices.some(wrong)) return;
     const wanted = Object.fromEntries(changed.map((choice) => [choice.id, Number(value(choice))]));
     const before = Object.fromEntries(changed.map((choice) => [choice.id, choice.value]));
-    if (!(await form.act(() => beside.schedule(wanted, schedule.revision)))) return;
+    if (!(await form.act(() => lazyApi.schedule(wanted, schedule.revision)))) return;
     await load();
     [typed, tried, saved] = [{}, false, true];
     const seen = schedule.revision;
     undo.offer(undos.planningChanged, async () => {
-      await beside.schedule(before, seen);
+      await lazyApi.schedule(before, seen);
       await load();
       saved = false;
     });

@@ -1,7 +1,7 @@
 <script lang="ts">
   import "../../parts/fields.css";
   import * as texts from "../../texts/settings";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import Problem from "../../parts/Problem.svelte";
   import { Loader } from "../../parts/loader.svelte";
@@ -15,7 +15,7 @@
   const loaded = new Loader<{ money: Schemas["Money"]; schedule: Schemas["ScheduleChosen"] }>();
   const load = () =>
     loaded.load(async () => {
-      const [money, schedule] = await Promise.all([beside.money(), beside.scheduleChosen()]);
+      const [money, schedule] = await Promise.all([lazyApi.money(), lazyApi.scheduleChosen()]);
       return { money, schedule };
     });
   void load();

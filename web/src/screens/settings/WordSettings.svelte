@@ -1,6 +1,6 @@
 <script lang="ts">
   import * as texts from "../../texts/settings";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import Problem from "../../parts/Problem.svelte";
   import { Loader } from "../../parts/loader.svelte";
@@ -9,16 +9,16 @@
 
   /** The words and units of this household; the page is opened anew with them. */
   const loaded = new Loader<{ words: Schemas["Words"]; units: Schemas["Units"] }>();
-  const load = async () => ({ words: await beside.words(), units: await beside.units() });
+  const load = async () => ({ words: await lazyApi.vocabulary(), units: await lazyApi.units() });
   void loaded.load(load);
   const ROTOR = ["rotor", "disc"] as const;
   const LENGTH = ["mm", "in"] as const;
   const TORQUE = ["N·m", "lbf·ft", "lbf·in"] as const;
 
-  type Chosen = { words?: Schemas["WordsChange"]; units?: Schemas["UnitsChange"] };
+  type Chosen = { words?: Schemas["VocabularyChange"]; units?: Schemas["UnitsChange"] };
   const send = async ({ words, units }: Chosen) => {
-    if (words) await beside.chooseWords(words);
-    if (units) await beside.chooseUnits(units);
+    if (words) await lazyApi.chooseVocabulary(words);
+    if (units) await lazyApi.chooseUnits(units);
   };
   /** The page is opened anew: what stood there before is kept until then, to be offered back. */
   const BEFORE = "words-before";

@@ -4,7 +4,7 @@
   import { say } from "../../texts/say";
   import { Button, TextInput } from "carbon-components-svelte";
   import { untrack } from "svelte";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import { FormState } from "../../parts/formState.svelte";
 
@@ -24,7 +24,7 @@
 
   async function save(keep: boolean) {
     await form.act(async () => {
-      await beside.noteOdometer(vehicle, { date, odometer: { value, unit, keep } });
+      await lazyApi.noteOdometer(vehicle, { date, odometer: { value, unit, keep } });
       value = "";
       done();
     });

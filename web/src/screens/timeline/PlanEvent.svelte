@@ -3,7 +3,7 @@
   import * as texts from "../../texts/timeline";
   import { say } from "../../texts/say";
   import { Button, Select, SelectItem, TextInput } from "carbon-components-svelte";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import { FormState } from "../../parts/formState.svelte";
   import Fault from "../../parts/Fault.svelte";
@@ -26,7 +26,7 @@
   async function save(event: SubmitEvent) {
     event.preventDefault();
     await form.act(async () => {
-      await beside.planEvent(vehicle, { kind, unit, ...typed });
+      await lazyApi.planEvent(vehicle, { kind, unit, ...typed });
       typed = { ...blank };
       done();
     });

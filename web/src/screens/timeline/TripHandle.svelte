@@ -1,11 +1,11 @@
 <script lang="ts">
-  import type { Placed } from "../../parts/timelineScale";
+  import type { PlannedStep } from "../../parts/timelineScale";
   import type { TripMove } from "./tripMove.svelte";
 
   /** A trip on the timeline, as it is taken hold of and moved; by keyboard the same is done in the list of what is planned. */
   interface Props {
     trips: TripMove;
-    mark: Placed;
+    mark: PlannedStep;
     x: (days: number) => number;
     days: number;
     y: number;

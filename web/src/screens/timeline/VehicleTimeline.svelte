@@ -2,12 +2,12 @@
   import Skeleton from "../../parts/Skeleton.svelte";
   import { undo } from "../../parts/undo.svelte";
   import * as undos from "../../texts/undo";
-  import { whereabouts } from "../../parts/whereabouts.svelte";
+  import { currentPage } from "../../parts/currentPage.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/timeline";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import { api, type Schemas } from "../../api/client";
   import AheadLine from "./AheadLine.svelte";
   import LookAhead from "./LookAhead.svelte";
@@ -28,7 +28,7 @@
   let { params }: { params: { id: string } } = $props();
   const loaded = new Loader<{ vehicle: Schemas["Vehicle"]; timeline: Schemas["Timeline"]; today: string }>();
   const id = $derived(Number(params.id));
-  $effect(() => whereabouts.at({ vehicle: id }, "timeline"));
+  $effect(() => currentPage.at({ vehicle: id }, "timeline"));
 
   async function fetchIt(of: number) {
     const [vehicle, timeline, catalogue] = await Promise.all([api.vehicle(of), api.timeline(of), api.catalogue()]);
@@ -63,10 +63,10 @@
   }
 
   async function drop(row: Schemas["Planned"]) {
-    await beside.dropPlanned(row.id);
+    await lazyApi.dropPlanned(row.id);
     await reload();
     undo.offer(say(undos.nameRemoved, { name: row.name }), async () => {
-      await beside.restorePlanned(row.id);
+      await lazyApi.restorePlanned(row.id);
       await reload();
     });
   }
@@ -81,7 +81,7 @@
   }
 </script>
 
-<Shortcuts keys={{ l: () => push(`/vehicles/${id}/look-over`) }} />
+<Shortcuts keys={{ l: () => push(`/vehicles/${id}/inspection`) }} />
 {#if loaded.error}<Problem error={loaded.error} />{/if}
 {#if vehicle && timeline}
   {@const next = reminders.find((event) => event.kind === "look")}
@@ -91,7 +91,7 @@
       <div class="row spread">
         <h1>{common.timeline}</h1>
         {#if next}<p class="next">
-            {texts.nextLookOver}
+            {texts.nextInspection}
             <strong
               >{month(next.date, today)}{next.km >= 100
                 ? say(texts.orRoughFromNow, { rough: rough(next.km, unit) })

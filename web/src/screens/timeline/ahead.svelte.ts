@@ -1,4 +1,4 @@
-import { beside } from "../../api/beside";
+import { lazyApi } from "../../api/lazyApi";
 import type { Schemas } from "../../api/client";
 
 type Step = Schemas["AheadStep"];
@@ -12,7 +12,7 @@ export class Ahead {
 
   async load(): Promise<void> {
     try {
-      this.steps = (await beside.ahead(this.vehicle)).steps;
+      this.steps = (await lazyApi.riskByDate(this.vehicle)).steps;
       this.at = Math.min(this.at, Math.max(this.steps.length - 1, 0));
     } catch {
       // The timeline stands without it.

@@ -1,4 +1,4 @@
-import { beside } from "../../api/beside";
+import { lazyApi } from "../../api/lazyApi";
 import type { Schemas } from "../../api/client";
 import { FormState } from "../../parts/formState.svelte";
 import { daysFrom, type Mark } from "../../parts/timelineScale";
@@ -61,17 +61,17 @@ export class TripMove {
     const turn = ++this.#turn;
     if (this.entry === null) return;
     await this.form.act(async () => {
-      const moved = await beside.movedTrip(this.entry!, this.from);
+      const moved = await lazyApi.movedTrip(this.entry!, this.from);
       if (turn === this.#turn) this.moved = moved;
     });
   }
   async keep(): Promise<void> {
     const row = this.row!;
-    if (!(await this.form.act(() => beside.moveTrip(row.id, this.from)))) return;
+    if (!(await this.form.act(() => lazyApi.moveTrip(row.id, this.from)))) return;
     this.cancel();
     await this.reload();
     undo.offer(say(undos.nameMoved, { name: row.name }), async () => {
-      await beside.moveTrip(row.id, row.from);
+      await lazyApi.moveTrip(row.id, row.from);
       await this.reload();
     });
   }

@@ -62,7 +62,7 @@
           <a href="#/jobs/{axle.job.id}"
             >{say(common.jobRest, {
               rest:
-                axle.job.state === "started"
+                axle.job.state === "in_progress"
                   ? common.inProgress
                   : `${axle.job.state === "ready" ? texts.ready : texts.plannedNotReadyYet}${axle.job.planned_for ? `, ${day(axle.job.planned_for)}` : ""}`,
             })}</a
@@ -72,8 +72,8 @@
     </div>
   </div>
   <div class="row actions">
-    <Button size="field" kind="tertiary" href="#/vehicles/{vehicle.id}/look-over?axle={axle.id}"
-      >{say(texts.lookOverTheName, { name: axle.name })}<kbd aria-hidden="true">{keys.look}</kbd></Button
+    <Button size="field" kind="tertiary" href="#/vehicles/{vehicle.id}/inspection?axle={axle.id}"
+      >{say(texts.inspectionTheName, { name: axle.name })}<kbd aria-hidden="true">{keys.look}</kbd></Button
     >
     <Button size="field" kind="tertiary" href="#/axles/{axle.id}/wear"
       >{texts.wear}<kbd aria-hidden="true">{keys.wear}</kbd></Button

@@ -2,23 +2,23 @@
   import Skeleton from "../../parts/Skeleton.svelte";
   import { undo } from "../../parts/undo.svelte";
   import * as undos from "../../texts/undo";
-  import { whereabouts } from "../../parts/whereabouts.svelte";
+  import { currentPage } from "../../parts/currentPage.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/vehicle";
   import { say } from "../../texts/say";
   import { Button, Select, SelectItem, TextInput } from "carbon-components-svelte";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import { api, type Schemas } from "../../api/client";
   import AxleCard from "./AxleCard.svelte";
   import FluidRenewal from "./FluidRenewal.svelte";
-  import OpenEnds from "./OpenEnds.svelte";
+  import FollowUps from "./FollowUps.svelte";
   import Problem from "../../parts/Problem.svelte";
   import Timeline from "../../parts/Timeline.svelte";
   import { axleLane, vehicleLane, type Lane } from "../../parts/timelineScale";
   import Shortcuts from "../../parts/Shortcuts.svelte";
   import StateMark from "../../parts/StateMark.svelte";
   import { day, exact, upperFirst, inUnit } from "../../format/words";
-  import Unusable from "../../parts/Unusable.svelte";
+  import InvalidData from "../../parts/InvalidData.svelte";
   import { Loader } from "../../parts/loader.svelte";
   import { push } from "svelte-spa-router";
   import { FormState } from "../../parts/formState.svelte";
@@ -26,7 +26,7 @@
   let { params }: { params: { id: string } } = $props();
   const loaded = new Loader<{ vehicle: Schemas["Vehicle"]; events: Schemas["TimelineEvent"][]; today: string }>();
   const id = $derived(Number(params.id));
-  $effect(() => whereabouts.at({ vehicle: id }, "overview"));
+  $effect(() => currentPage.at({ vehicle: id }, "overview"));
   let renaming = $state(false);
   let newName = $state("");
   let seen = "";
@@ -38,7 +38,7 @@
     const ahead = api.timeline(of).catch((error: Error) => error);
     const [vehicle, timeline, catalogue] = await Promise.all([api.vehicle(of), ahead, api.catalogue()]);
     // what cannot be worked out has a log, and nothing ahead
-    if (timeline instanceof Error && vehicle.worked_out) throw timeline;
+    if (timeline instanceof Error && vehicle.calculated) throw timeline;
     return { vehicle, events: timeline instanceof Error ? [] : timeline.events, today: catalogue.today };
   }
   $effect(() => {
@@ -56,11 +56,11 @@
   const keyed = (letter: string, at: number) => (at === 0 ? letter : letter.toUpperCase());
   const keys = $derived(
     Object.fromEntries([
-      ["l", () => push(`/vehicles/${id}/look-over`)],
+      ["l", () => push(`/vehicles/${id}/inspection`)],
       ["v", () => push(`/vehicles/${id}/findings`)],
       ["r", () => push(`/vehicles/${id}/timeline`)],
       ...(vehicle?.axles ?? []).flatMap((axle, at) => [
-        [keyed("f", at), () => push(`/vehicles/${id}/look-over?axle=${axle.id}`)],
+        [keyed("f", at), () => push(`/vehicles/${id}/inspection?axle=${axle.id}`)],
         ...Object.entries(actions).map(([letter, screen]) => [
           keyed(letter, at),
           () => push(screen === "job-plan" && axle.job ? `/jobs/${axle.job.id}` : `/axles/${axle.id}/${screen}`),
@@ -129,13 +129,13 @@
             distanceUnit: vehicle.distance_unit,
           })}{:else}{texts.noOdometerYet}{/if}
       </p>
-      <Button size="field" href="#/vehicles/{vehicle.id}/look-over"
-        >{common.startALookOver}<kbd aria-hidden="true">l</kbd></Button
+      <Button size="field" href="#/vehicles/{vehicle.id}/inspection"
+        >{common.startAInspection}<kbd aria-hidden="true">l</kbd></Button
       >
     </div>
 
-    {#if !vehicle.worked_out}<p class="sheet" role="alert">{vehicle.why}</p>{/if}
-    {#if vehicle.unusable.length}<div class="sheet"><Unusable readings={vehicle.unusable} /></div>{/if}
+    {#if !vehicle.calculated}<p class="sheet" role="alert">{vehicle.why}</p>{/if}
+    {#if vehicle.unusable.length}<div class="sheet"><InvalidData readings={vehicle.unusable} /></div>{/if}
     {#if vehicle.seen.length}
       <ul class="sheet plain-list seen">
         {#each vehicle.seen as mark (mark.text)}
@@ -155,7 +155,7 @@
           <li class="watch">
             <strong>{say(texts.doneAnotherWayOnDay, { day: day(step.day) })}</strong>
             {step.text} <span class="quiet">{say(texts.reasonBecause, { because: step.because })}</span>
-            <button type="button" class="link" onclick={() => act(() => beside.clearSkipped(step.job, step.step))}
+            <button type="button" class="link" onclick={() => act(() => lazyApi.resolveDeviation(step.job, step.step))}
               >{texts.madeGood}</button
             >
           </li>
@@ -213,7 +213,7 @@
       {/if}
     </section>
 
-    <OpenEnds {vehicle} changed={async () => (loaded.value = await fetchIt(id))} />
+    <FollowUps {vehicle} changed={async () => (loaded.value = await fetchIt(id))} />
 
     <section class="sheet">
       <h2>{texts.logbook}</h2>
@@ -227,7 +227,7 @@
             <tbody>
               {#each vehicle.log.slice(0, NEWEST) as entry (entry.id)}
                 <tr
-                  ><td><a href="#/look-overs/{entry.id}">{day(entry.date)}</a></td><td
+                  ><td><a href="#/inspections/{entry.id}">{day(entry.date)}</a></td><td
                     >{exact(entry.odometer_km, vehicle.distance_unit)}</td
                   ><td>{upperFirst(entry.what)}</td><td>{entry.note ?? ""}</td></tr
                 >

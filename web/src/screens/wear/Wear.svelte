@@ -1,14 +1,14 @@
 <script lang="ts">
   import Skeleton from "../../parts/Skeleton.svelte";
-  import { whereabouts } from "../../parts/whereabouts.svelte";
+  import { currentPage } from "../../parts/currentPage.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/wear";
   import { say } from "../../texts/say";
   import { Button, Select, SelectItem } from "carbon-components-svelte";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import { api, type Schemas } from "../../api/client";
   import AxleSection from "../../parts/AxleSection.svelte";
-  import Glossed from "../../parts/Glossed.svelte";
+  import TermText from "../../parts/TermText.svelte";
   import Problem from "../../parts/Problem.svelte";
   import Shortcuts from "../../parts/Shortcuts.svelte";
   import StateMark from "../../parts/StateMark.svelte";
@@ -35,7 +35,7 @@
   let limit = $state("");
   let shown = $state("");
   const id = $derived(Number(params.id));
-  $effect(() => whereabouts.at({ axle: id }, "wear"));
+  $effect(() => currentPage.at({ axle: id }, "wear"));
 
   $effect(() => {
     const [axle, asked] = [id, limit];
@@ -45,7 +45,7 @@
   const quality = new Loader<Schemas["ForecastQuality"]>();
   $effect(() => {
     const axle = id;
-    quality.load(() => beside.forecastQuality(axle));
+    quality.load(() => lazyApi.forecastQuality(axle));
   });
 
   const value = $derived(wear.value);
@@ -67,7 +67,7 @@
 
 <Shortcuts
   keys={{
-    l: () => value && push(`/vehicles/${value.axle_name.vehicle_id}/look-over?axle=${id}`),
+    l: () => value && push(`/vehicles/${value.axle_name.vehicle_id}/inspection?axle=${id}`),
     j: () => push(`/axles/${id}/job-plan`),
   }}
 />
@@ -132,10 +132,10 @@
     {:else}
       <section class="sheet stack">
         <h2>{texts.noForecastYet}</h2>
-        <p>{say(texts.whyNotLogALookOver, { whyNot: upperFirst(axle.why_not.join("; ")) })}</p>
+        <p>{say(texts.whyNotLogAInspection, { whyNot: upperFirst(axle.why_not.join("; ")) })}</p>
         <div>
-          <Button href="#/vehicles/{value.axle_name.vehicle_id}/look-over?axle={axle.id}"
-            >{common.startALookOver}</Button
+          <Button href="#/vehicles/{value.axle_name.vehicle_id}/inspection?axle={axle.id}"
+            >{common.startAInspection}</Button
           >
         </div>
       </section>
@@ -226,13 +226,13 @@
             <strong>{axle.state.label}:</strong>
             {reason.sentence} <span class="quiet">({reason.source})</span>
           </li>{/each}
-        {#each value.why as line (line)}<li><Glossed text={line} /></li>{/each}
+        {#each value.why as line (line)}<li><TermText text={line} /></li>{/each}
       </ul>
     </section>
     <div class="row no-print">
       <Button href="#/axles/{axle.id}/job-plan">{common.planAJob}<kbd aria-hidden="true">j</kbd></Button>
-      <Button kind="tertiary" href="#/vehicles/{value.axle_name.vehicle_id}/look-over?axle={axle.id}"
-        >{common.startALookOver}<kbd aria-hidden="true">l</kbd></Button
+      <Button kind="tertiary" href="#/vehicles/{value.axle_name.vehicle_id}/inspection?axle={axle.id}"
+        >{common.startAInspection}<kbd aria-hidden="true">l</kbd></Button
       >
     </div>
   </div>

@@ -4,7 +4,7 @@
   import { say } from "../../texts/say";
   import { Select, SelectItem, TextInput } from "carbon-components-svelte";
   import { untrack } from "svelte";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import { inUnit, month, rough, span } from "../../format/words";
   import { FormState } from "../../parts/formState.svelte";
@@ -18,7 +18,7 @@
     kmPerDay: number;
     choices: Schemas["WhatIfChoices"];
   }
-  /** Suppositions of the owner, answered as they are typed; nothing of it is kept. */
+  /** Hypotheses of the owner, answered as they are typed; nothing of it is kept. */
   let { axle, sides, unit, today, limit, kmPerDay, choices }: Props = $props();
   const nothing = { year_distance: "", use: "", factor: "", freed: "", pads: "", pads_mm: "" };
   let asked = $state({ ...nothing });
@@ -37,7 +37,7 @@
     const mine = ++turn;
     const found = Object.fromEntries(Object.entries(query).filter(([, text]) => text !== ""));
     const asking = new FormState();
-    await asking.act(async () => mine === turn && (answer = await beside.whatIf(axle, found)));
+    await asking.act(async () => mine === turn && (answer = await lazyApi.whatIf(axle, found)));
     if (mine === turn) form.refused = asking.refused;
   }
 

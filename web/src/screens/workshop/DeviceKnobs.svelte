@@ -1,7 +1,7 @@
 <script lang="ts">
   import * as texts from "../../texts/workshop";
   import { Button } from "carbon-components-svelte";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import { FormState } from "../../parts/formState.svelte";
   import Fault from "../../parts/Fault.svelte";
@@ -11,7 +11,7 @@
   const form = new FormState();
 
   async function change(what: Schemas["DeviceChange"]) {
-    if (await form.act(() => beside.changeDevice(device.id, what))) onchange();
+    if (await form.act(() => lazyApi.changeDevice(device.id, what))) onchange();
   }
 </script>
 

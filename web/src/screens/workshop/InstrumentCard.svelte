@@ -5,7 +5,7 @@
   import * as texts from "../../texts/workshop";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import { day } from "../../format/words";
   import { FormState } from "../../parts/formState.svelte";
@@ -35,10 +35,10 @@
   );
 
   async function archive(retired: boolean) {
-    await act(() => beside.changeInstrument(instrument.id, { retired }, instrument.revision));
+    await act(() => lazyApi.changeInstrument(instrument.id, { retired }, instrument.revision));
     if (retired && !form.refused)
       undo.offer(say(undos.nameArchived, { name: instrument.name }), async () => {
-        await beside.changeInstrument(instrument.id, { retired: false });
+        await lazyApi.changeInstrument(instrument.id, { retired: false });
         onchange();
       });
   }
@@ -52,12 +52,12 @@
 
   function check(event: SubmitEvent) {
     event.preventDefault();
-    void act(() => beside.checkZero(instrument.id, { date: date || today, reference, read, unit: instrument.unit }));
+    void act(() => lazyApi.checkZero(instrument.id, { date: date || today, reference, read, unit: instrument.unit }));
   }
 
   const withdraw = () =>
     act(async () => {
-      await beside.withdrawZeroCheck(instrument.id, newest!.id);
+      await lazyApi.withdrawZeroCheck(instrument.id, newest!.id);
       said = texts.withdrawn;
     });
 
@@ -65,7 +65,7 @@
     act(
       async () =>
         (said = say(texts.correctedReadingsCorrectedWhatWas, {
-          corrected: (await beside.correctZero(instrument.id)).corrected,
+          corrected: (await lazyApi.correctZero(instrument.id)).corrected,
         })),
     );
 </script>
@@ -118,7 +118,7 @@
           >
           <tbody>
             {#each instrument.changes.slice(0, SHOWN) as change, at (at)}<tr>
-                <td><a href="#/look-overs/{change.look_over}">{day(change.date)}</a></td>
+                <td><a href="#/inspections/{change.inspection}">{day(change.date)}</a></td>
                 <td>{change.position}</td>
                 <td class="number">{change.from} {change.unit}</td>
                 <td class="number"><strong>{change.to} {change.unit}</strong></td>

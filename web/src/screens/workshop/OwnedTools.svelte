@@ -1,7 +1,7 @@
 <script lang="ts">
   import * as texts from "../../texts/workshop";
   import { api, type Schemas } from "../../api/client";
-  import { ticked } from "../../parts/boxes";
+  import { ticked } from "../../parts/checkboxes";
 
   /** The tools of the household: said once, held against every job. */
   let { tools, onchange }: { tools: Schemas["Tool"][]; onchange: () => void } = $props();

@@ -6,7 +6,7 @@
   import * as texts from "../../texts/workshop";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import { day, upperFirst } from "../../format/words";
   import { FormState } from "../../parts/formState.svelte";
@@ -31,15 +31,15 @@
   const act = async (action: () => Promise<unknown>) => (await form.act(action)) && (onchange(), true);
 
   async function archive(wrench: Schemas["TorqueWrench"]) {
-    if (await act(() => beside.changeWrench(wrench.id, { retired: true }, wrench.revision)))
+    if (await act(() => lazyApi.changeWrench(wrench.id, { retired: true }, wrench.revision)))
       undo.offer(say(undos.nameArchived, { name: wrench.name }), async () => {
-        await beside.changeWrench(wrench.id, { retired: false });
+        await lazyApi.changeWrench(wrench.id, { retired: false });
         onchange();
       });
   }
   async function add(event: SubmitEvent) {
     event.preventDefault();
-    if (await act(() => beside.addWrench({ ...typed, unit }))) [typed, adding] = [{ ...blank }, false];
+    if (await act(() => lazyApi.addWrench({ ...typed, unit }))) [typed, adding] = [{ ...blank }, false];
   }
 </script>
 
@@ -125,7 +125,7 @@
                 <Button
                   size="small"
                   kind="ghost"
-                  on:click={() => act(() => beside.changeWrench(wrench.id, { calibrated_on: today }, wrench.revision))}
+                  on:click={() => act(() => lazyApi.changeWrench(wrench.id, { calibrated_on: today }, wrench.revision))}
                   >{texts.calibratedToday}</Button
                 >
                 <Button size="small" kind="ghost" on:click={() => archive(wrench)}>{texts.archive}</Button>
@@ -146,7 +146,7 @@
       <Button
         size="small"
         kind="ghost"
-        on:click={() => act(() => beside.changeWrench(wrench.id, { retired: false }, wrench.revision))}
+        on:click={() => act(() => lazyApi.changeWrench(wrench.id, { retired: false }, wrench.revision))}
         >{common.restore}</Button
       >
     </p>

@@ -4,7 +4,7 @@
   import * as common from "../../texts/common";
   import * as texts from "../../texts/workshop";
   import { Button } from "carbon-components-svelte";
-  import { beside } from "../../api/beside";
+  import { lazyApi } from "../../api/lazyApi";
   import { api, type Schemas } from "../../api/client";
   import DeviceKnobs from "./DeviceKnobs.svelte";
   import InstrumentCard from "./InstrumentCard.svelte";
@@ -29,10 +29,10 @@
     loaded.load(async () => {
       const [workshop, { wrenches }, { devices }, { tools }, shelf, { today }] = await Promise.all([
         api.instruments(),
-        beside.wrenches(),
+        lazyApi.wrenches(),
         api.devices(),
-        beside.tools(),
-        beside.shelf(),
+        lazyApi.tools(),
+        lazyApi.shelf(),
         api.catalogue(),
       ]);
       return { workshop, wrenches, devices, tools, shelf, today };
@@ -55,7 +55,7 @@
     event.preventDefault();
     const text = (value: string) => value.trim() || null;
     await form.act(async () => {
-      await beside.addInstrument({
+      await lazyApi.addInstrument({
         name,
         method,
         unit,

@@ -14,9 +14,9 @@ module Graver
           LOUDEST = 3.0
 
           # How well each branch would explain the readings [[component, Observation]] at the end of a stretch, roughly
-          # (each reading by itself, its error as large as usual): a logarithm [case, supposition], 0 without readings.
+          # (each reading by itself, its error as large as usual): a logarithm [case, hypothesis], 0 without readings.
           # It decides what is kept, never what is believed.
-          def promise(changes, distance_km, readings, increment_mm)
+          def lookahead_score(changes, distance_km, readings, increment_mm)
             return 0.0 if readings.empty?
 
             rows = readings.map { |component, _| components.index(component) }

@@ -17,7 +17,7 @@ module Graver
           WRONG_TIMES = 4.0
 
           # Hearsay of what is left until the first component meets its limit, or of the thinnest. on: ids that wear
-          def hear(said, limit_mm, on)
+          def observe_claim(said, limit_mm, on)
             return if on.empty?
 
             said.left_km ? hear_life(said, limit_mm, on) : hear_thickness(said, on)
@@ -32,7 +32,7 @@ module Graver
 
           private
 
-          # log life = log(thickness - limit) - log rate, straightened where each supposition believes it to be.
+          # log life = log(thickness - limit) - log rate, straightened where each hypothesis believes it to be.
           def hear_life(said, limit_mm, on)
             above = rows(on.map { |one| @mean[thickness(one), true] - limit_mm }).clip(LEAST_ABOVE_MM, nil)
             lives = NUMBERS.log(above) - rows(on.map { |one| log_means[components.index(one), true] })
@@ -52,7 +52,7 @@ module Graver
 
           def rows(list) = Numo::DFloat.vstack(list)
 
-          # 1 where a component is the least, per supposition; only one of equals.
+          # 1 where a component is the least, per hypothesis; only one of equals.
           def first_of(values)
             least = values.min_index(axis: 0) / length
             Numo::DFloat.cast(Numo::Int32.new(values.shape[0]).seq[true, :new].eq(least[:new, true]))

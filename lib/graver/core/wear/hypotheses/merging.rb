@@ -6,11 +6,11 @@ module Graver
   module Core
     module Wear
       class Hypotheses
-        # Making one of two suppositions that are nearly the same by now.
+        # Making one of two hypotheses that are nearly the same by now.
         module Merging
           # What two that tell the same story may still differ in.
           AVERAGED = %i[changed_km quiet].freeze
-          # Bases lie within a few tens of each other, so that sorted by this, stories stay together.
+          # Bases lie within a few tens of each other, so that sorted by this, histories stay together.
           APART = 1000.0
 
           # Those that suppose the same (`story`) and by now believe nearly the same become one, of the same mean and
@@ -29,13 +29,13 @@ module Graver
 
           # [[one, other], ...] to be made one, and the rest
           def alike
-            stories, bases, spreads = story.to_a, @mean[BASE, true].to_a, @covariance[BASE, BASE, true].to_a
-            order = (0...length).sort_by { |at| (stories[at] * APART) + bases[at] }
+            histories, bases, spreads = history_hash.to_a, @mean[BASE, true].to_a, @covariance[BASE, BASE, true].to_a
+            order = (0...length).sort_by { |at| (histories[at] * APART) + bases[at] }
             pairs, singles = [], []
             while (at = order.shift)
               other = order.first
               near =
-                other && stories[other] == stories[at] &&
+                other && histories[other] == histories[at] &&
                   (bases[other] - bases[at])**2 < NEAR * NEAR * (spreads[at] + spreads[other]) / 2
               near ? pairs << [at, order.shift] : singles << at
             end

@@ -8,7 +8,7 @@ module Graver
       class Hypotheses
         # Taking a reading in.
         module Reading
-          # Takes a reading of a component in. wrong: { share:, sd_mm: } -> chance that it is wrong, per supposition
+          # Takes a reading of a component in. wrong: { share:, sd_mm: } -> chance that it is wrong, per hypothesis
           def observe(component, thickness, wrong)
             at = thickness(component)
             across = @covariance[at, true, true] + @covariance[BIAS, true, true]
@@ -33,7 +33,7 @@ module Graver
           def overwrite(told, right) = told.zip(right) { |rows, values| rows[0, true] = values }
 
           # What a reading of a quantity tells, taken rightly and taken wrongly (rows), read with these variances
-          # [2, supposition] -> [log likelihood, shift of its mean, its variance]
+          # [2, hypothesis] -> [log likelihood, shift of its mean, its variance]
           def normal(value, mean, variance, spreads)
             totals = spreads + variance
             gains = variance / totals
@@ -77,7 +77,7 @@ module Graver
           end
 
           # told: as of `normal`, of a quantity that goes with the unknowns so (across) and had this variance; share: of
-          # such that are wrong -> chance that it is, per supposition
+          # such that are wrong -> chance that it is, per hypothesis
           def take_in(told, share, across, variance)
             chances = chances_of(told[0], share)
             shifts, variances = told[1..].map { |rows| rows * chances }
@@ -88,7 +88,7 @@ module Graver
             chances[1, true]
           end
 
-          # Of right and wrong (rows); both together are what the reading says of each supposition.
+          # Of right and wrong (rows); both together are what the reading says of each hypothesis.
           def chances_of(likely, share)
             likely[0, true].inplace.+(Math.log(1 - share))
             likely[1, true].inplace.+(Math.log(share + TINY))

@@ -8,7 +8,7 @@ module Graver
       class Hypotheses
         # How thicknesses fall, and what that says of rates.
         module Wearing
-          # The components wear over a distance (km, per supposition; 0 for those that are not on: on is 1 or 0 per
+          # The components wear over a distance (km, per hypothesis; 0 for those that are not on: on is 1 or 0 per
           # component). increment_mm: variance of wear over its mean; common: the share of it they have in common. Means
           # and covariances of the exponentials of normal rates are exact.
           def wear(distance_km, increment_mm, common, on: Numo::DFloat.ones(components.length))
@@ -31,12 +31,12 @@ module Graver
             thicknesses.inplace - crossed.transpose(1, 0, 2)
           end
 
-          # Middle wear rate of each component, mm per km [component, supposition]
+          # Middle wear rate of each component, mm per km [component, hypothesis]
           def expected_rates = NUMBERS.exp(log_means)
 
           private
 
-          # Covariance of the logarithm of each component's rate with every unknown [component, unknown, supposition]
+          # Covariance of the logarithm of each component's rate with every unknown [component, unknown, hypothesis]
           def across(count)
             own = @covariance[3...(3 + count), true, true]
             own + (@covariance[BASE, true, true] + @covariance[DRIFT, true, true])[:new, true, true]

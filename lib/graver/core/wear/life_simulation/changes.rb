@@ -70,7 +70,7 @@ module Graver
 
           # -> the row each component feels its mate's change from, and who has no mate
           def sources(components)
-            mates = components.map { |component| Mates.of(component, components) }
+            mates = components.map { |component| OppositePad.of(component, components) }
             rows = mates.each_with_index.map { |mate, at| 1 + (mate ? components.index(mate) : at) }
             [rows, mates.each_index.reject { |at| mates[at] }]
           end

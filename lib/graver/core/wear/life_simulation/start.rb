@@ -10,7 +10,7 @@ module Graver
         # [future].
         Start =
           Struct.new(:components, :lasting, :thickness_mm, :drift, :drift_sd, :drift_km, :quiet, keyword_init: true) do
-            # Futures are shared out to the suppositions by weight, then each unknown is drawn.
+            # Futures are shared out to the hypotheses by weight, then each unknown is drawn.
             def self.drawn(hypotheses, components)
               cells = share_out(hypotheses.weights.to_a)
               values = unknowns(hypotheses, cells)

@@ -1,0 +1,8 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    # An answer that is JSON already.
+    CachedJson = Struct.new(:text)
+  end
+end

@@ -1,0 +1,15 @@
+# frozen_string_literal: true
+
+module Graver
+  module API
+    module Contracts
+      # A step done after the end of its job, and at which odometer.
+      class AfterwardsStep < Contract
+        json do
+          required(:step).filled(:string, max_size?: 80)
+          required(:odometer).hash(ODOMETER)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module Graver
+  module Core
+    module Planning
+      # A step at its place in a job. lift, axle, side are nil where the step is done once for more than that.
+      PlannedStep =
+        Value.define(:step, :lift, :axle, :side) do
+          # "front.left.pads_in", "front.pump", "settle": what a tick or a note refers to. Made once, as a plan asks for
+          # it thousands of times.
+          attr_reader :key
+
+          def initialize(**given)
+            @key = given.values_at(*(given[:axle] ? %i[axle side] : %i[lift])).push(given[:step]&.id).compact.join(".")
+            super
+          end
+
+          # "front left", "front" of several axles, "both axles", or nil
+          def place
+            return [axle, side == "both" ? nil : side].compact.join(" ") if axle
+
+            lift == "both" ? "both axles" : lift
+          end
+        end
+    end
+  end
+end

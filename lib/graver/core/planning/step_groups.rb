@@ -1,0 +1,23 @@
+# frozen_string_literal: true
+
+module Graver
+  module Core
+    module Planning
+      # Steps that are one movement of the hands: neighbours at one place that name the same one. A mandatory step ends
+      # it, so that nothing is done in one breath with what comes after a mandatory step.
+      module StepGroups
+        module_function
+
+        # [PlannedStep] -> [[PlannedStep, ...], ...] in the same order
+        def call(placed)
+          placed.chunk_while { |one, other| together?(one, other) }.to_a
+        end
+
+        def together?(one, other)
+          !one.step.step_group.nil? && one.step.step_group == other.step.step_group && !one.step.mandatory &&
+            [one.step.stage, one.lift, one.place] == [other.step.stage, other.lift, other.place]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,155 @@
+# frozen_string_literal: true
+
+module Graver
+  module Core
+    module Wear
+      # Everything the forecast says of one axle, from its log: pads, rotors, driving, and when to look again.
+      class AxleForecast
+        # pads, rotors Forecast::Result or nil, distances on the odometer; `why` says by part ("pad", "rotor") why one
+        # is missing timeline Schedule::Timeline: the driving ahead look_again_km  distance from now at which the chance
+        # of a pad having passed its limit is still small last_look      Date this axle was last read, or parts of known
+        # thickness went on; nil: never kin            [WearRate] of the vehicle's other axles
+        Answer =
+          Value.define(
+            :as_of_date,
+            :as_of_km,
+            :pads,
+            :rotors,
+            :timeline,
+            :look_again_km,
+            :look_again_chance,
+            :last_look,
+            :kin,
+            :why
+          ) do
+            def driving = timeline.driving
+            # RemainingLife -> { 0.05 => Date, ... }
+            def dates(life) = timeline.days_until(life).transform_values { |days| date_after(days) }
+            def date_for(distance_km) = date_after(timeline.days_for(distance_km))
+
+            # The same with the rotors counted in, where they have been read.
+            def look_again_at_either_km
+              [look_again_km, rotors&.readings&.positive? ? rotors.first.quantile(look_again_chance) : nil].compact.min
+            end
+
+            # The day by which the chance is still small, however unevenly the vehicle is driven. Standing wears brakes
+            # too, so a look is never put off beyond `most_days` after the last one; what nobody has looked at yet is
+            # looked at now. In the past when it is overdue by time.
+            def look_again_date(most_days)
+              days = lives.map { |life| timeline.days_at_chance(life, look_again_chance) }.min or return
+              [date_after(days), last_look ? last_look + most_days : as_of_date].min
+            end
+
+            # Of what is looked at again: the pads, and rotors that have been read.
+            def lives = [(pads || rotors)&.first, rotors&.readings&.positive? ? rotors.first : nil].compact.uniq
+
+            # About when the odometer stood there, at the pace it is driven now.
+            def day_at(odometer_km) = as_of_date - ([as_of_km - odometer_km, 0].max / driving.km_per_day).floor
+
+            def date_after(days) = as_of_date + [days.floor, Schedule::Timeline::FURTHEST_DAYS].min
+          end
+
+        # priors: a part ("pad", "rotor") and a kind of vehicle -> Prior; look_again_chance: the owner's comfort, e.g.
+        # 0.05.
+        def initialize(history_builder:, priors:, driving_prior:, look_again_chance:)
+          @history_builder = history_builder
+          @priors = priors
+          @driving_prior = driving_prior
+          @look_again_chance = look_again_chance
+        end
+
+        # odometer: [[Date, km], ...] from everything the vehicle has logged -> Schedule::Driving
+        def driving(odometer) = Schedule::Driving.from(odometer, @driving_prior)
+
+        # entries: [Entry] up to now; specifications: { "pad" => PartSpecification or nil, "rotor" => ... };
+        # beside: { said: [Hearsay] of its pads, others: [[[Entry], PartSpecification], ...] pads of the vehicle's other
+        # axles }, up to now; driving: Schedule::Driving of the vehicle; planned: { trips:, changes: } its owner has
+        # planned; look_again_chance: the owner's comfort where it is not the usual one.
+        def call(
+          entries:,
+          specifications:,
+          as_of_date:,
+          as_of_km:,
+          driving:,
+          beside: {},
+          planned: {},
+          look_again_chance: @look_again_chance
+        )
+          why = {}
+          timeline = Schedule::Timeline.new(driving, as_of_date, **planned)
+          known = { as_of_km:, said: beside.fetch(:said, []), kin: paces(beside.fetch(:others, []), as_of_km) }
+          results =
+            %w[pad rotor].to_h do |part|
+              [part, forecast(part, entries, specifications[part], known, why)&.along(timeline)]
+            end
+          answer(
+            Answer.new(
+              as_of_date:,
+              as_of_km:,
+              pads: results["pad"],
+              rotors: results["rotor"],
+              why:,
+              timeline:,
+              kin: known[:kin],
+              look_again_chance:,
+              last_look: entries.select { |entry| looked_at?(entry, specifications) }.map(&:date).max,
+              look_again_km: nil
+            )
+          )
+        end
+
+        # The answer under another hypothesis. timeline: Schedule::Timeline; the block is given "pad" or "rotor" and its
+        # Forecast::Result and makes another of it (in usual km).
+        def suppose(given, timeline: given.timeline)
+          pads, rotors =
+            { "pad" => given.pads, "rotor" => given.rotors }.map do |part, result|
+              result && yield(part, result).along(timeline)
+            end
+          answer(given.with(pads:, rotors:, timeline:))
+        end
+
+        private
+
+        # Parts whose thickness was known as they went on were looked at then.
+        def looked_at?(entry, specifications)
+          return true if entry.thickness?
+
+          entry.event == "fit" && (!entry.reading.nil? || !specifications[entry.part]&.new_mm.nil?)
+        end
+
+        def answer(given)
+          given.with(look_again_km: (given.pads || given.rotors)&.first&.quantile(given.look_again_chance))
+        end
+
+        def paces(others, as_of_km)
+          others.filter_map do |entries, specification|
+            next unless specification.limit_mm
+
+            history = @history_builder.call(entries, specification, as_of_km:)
+            WearRate.of(specification.axle, history, @priors.call("pad", specification.kind).set_log_sd)
+          end
+        end
+
+        # Where some positions were renewed and of the others nothing is known at all, nobody can say which goes first.
+        def never_seen(history, specification)
+          history.sets.empty? ? [] : specification.components - history.sets.last.keys
+        end
+
+        def forecast(part, entries, specification, known, why)
+          unless specification&.limit_mm
+            why[part] = Texts.t(part == "pad" ? "forecast.no_limit" : "forecast.no_discard")
+            return
+          end
+          history = @history_builder.call(entries, specification, **known)
+          if (unknown = never_seen(history, specification)).any?
+            why[part] = Texts.t("forecast.never_seen", places: unknown.map { |place| place.tr("_", " ") }, part:)
+            return
+          end
+          Forecast
+            .call(history, @priors.call(part, specification.kind))
+            .tap { |result| why[part] = Texts.t("forecast.unread", part:) unless result }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,28 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Base
+      # For use cases that check several fields and report all that is wrong at once: faults gather in @faults.
+      module FieldErrors
+        private
+
+        # Notes a fault; nil, so that a check may end with it.
+        def fault(field, code, message)
+          @faults << InvalidEntry::FieldError.new(field:, code:, message:)
+          nil
+        end
+
+        # What the block gives, or nil with what it found wrong put under the field.
+        def under(field)
+          yield
+        rescue InvalidEntry => e
+          @faults.concat(e.under(field).faults)
+          nil
+        end
+
+        def raise_faults = @faults.any? && raise(InvalidEntry, @faults)
+      end
+    end
+  end
+end

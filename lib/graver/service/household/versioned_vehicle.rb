@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Household
+      # A vehicle as two windows may change it.
+      class VersionedVehicle < Base::VersionedRecord
+        LABELS = { name: "changed.name", distance_unit: "changed.distance_unit", archived: "changed.archived" }.freeze
+
+        def initialize(context, id)
+          super(-> { context.store.vehicles.find(id) })
+        end
+      end
+    end
+  end
+end

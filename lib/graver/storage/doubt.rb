@@ -1,8 +1,0 @@
-# frozen_string_literal: true
-
-module Graver
-  module Storage
-    # A question that was put, the value it was about, and the answer.
-    Doubt = Core::Value.define(:code, :question, :value, :unit, :answer)
-  end
-end

@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module Graver
+  module Storage
+    # Answers that were worked out, each beside the state of things it was worked out at. The newest of a kind and
+    # vehicle.
+    class ResponseCacheStore
+      def initialize(database)
+        @database = database
+        @table = database[:response_cache]
+      end
+
+      # { vehicle id => a number that rises with its every change }; of vehicle 0: of what all share
+      def revisions = @database[:vehicle_revisions].select_hash(:vehicle_id, :revision)
+
+      # -> [worked_out_at, content] or nil
+      def of(kind, vehicle_id) = @table.where(kind:, vehicle_id:).get(%i[worked_out_at content])
+
+      def keep(kind, vehicle_id, worked_out_at, content)
+        @table.insert_conflict(:replace).insert(kind:, vehicle_id:, worked_out_at:, content:)
+      end
+    end
+  end
+end

@@ -1,8 +1,0 @@
-# frozen_string_literal: true
-
-module Graver
-  # What is ours to mend is told to whoever runs the server.
-  module Trouble
-    def self.tell(error) = warn("#{error.class}: #{error.message}\n#{Array(error.backtrace).first(8).join("\n")}")
-  end
-end

@@ -1,0 +1,103 @@
+# frozen_string_literal: true
+
+require_relative "../support/api_helper"
+require_relative "../support/random_owner"
+
+# Answers about a vehicle are kept with the state they were worked out at.
+RSpec.describe "Worked-out answers" do
+  include ApiHelper
+
+  # The same household, of which nothing is worked out.
+  def afresh(**serving)
+    alone = Graver::Service::Base::Context::ALONE
+    Graver::Service::Base::Context.new(
+      store: context.store,
+      knowledge: context.knowledge,
+      today: -> { Date.iso8601(ApiHelper::TODAY) },
+      outlooks: context.outlooks,
+      build_digest: "another #{rand}",
+      serving: alone.with(**serving)
+    )
+  end
+
+  def pages
+    %w[/garage /timelines] + ["", "/findings", "/timeline"].map { |page| "/vehicles/#{car["id"]}#{page}" } +
+      car["axles"].map { |axle| "/axles/#{axle["id"]}/wear" }
+  end
+
+  def read(rack, path)
+    local = { "HTTP_HOST" => "127.0.0.1", "REMOTE_ADDR" => "127.0.0.1" }
+    JSON.parse(Rack::MockRequest.new(rack).get("/api/v1#{path}", local).body)
+  end
+
+  it "are never old: after whatever a random owner did, they are what they would be worked out anew" do
+    on_file =
+      lambda do
+        context
+          .store
+          .inspections
+          .of_vehicle(car["id"])
+          .flat_map { |each| each.readings.map { |row| [each.id, row.id] } }
+      end
+    owner = RandomOwner.new(car, 11, on_file)
+    rack = Graver::Boot.rack(context)
+    12.times do
+      call = owner.call
+      ask(*call)
+      anew = Graver::Boot.rack(afresh)
+      pages.each { |page| expect(read(rack, page)).to eq(read(anew, page)), "#{page} after #{call}" }
+    end
+  end
+
+  it "follow a job, a choice, an import undone and the day" do
+    ask(:post, inspections, inspection("2026-05-01", "60000", pad("7.4")))
+    card = -> { ask(:get, "/garage")["vehicles"].first }
+    job = pad_job
+    expect(card.call["axles"].first["job"]).to include("id" => job["id"])
+    ask(:patch, "/jobs/#{job["id"]}", { state: "cancelled" })
+    expect(card.call["axles"].first["job"]).to be_nil
+    limit = card.call["axles"].first["limit_mm"]
+    ask(:put, "/approaches", { pads: "law" })
+    expect(card.call["axles"].first["limit_mm"]).to be < limit
+  end
+
+  it "let the garage wait no longer than it may, and say of the rest that it is being worked out" do
+    ask(:post, inspections, inspection("2026-05-01", "60000", pad("7.4")))
+    hurried = Graver::Boot.rack(afresh(patience: -1))
+    expect(read(hurried, "/garage")["vehicles"]).to contain_exactly(
+      include(
+        "name" => "Juniper",
+        "working" => true,
+        "calculated" => false,
+        "axles" => [],
+        "why" => "Being calculated."
+      )
+    )
+    expect(read(hurried, "/garage?all=1")["vehicles"].first).to include(
+      "working" => false,
+      "axles" => [be_a(Hash), be_a(Hash)]
+    )
+    expect(read(hurried, "/garage")["vehicles"].first).to include("working" => false)
+    ask(:post, inspections, inspection("2026-05-02", "60100", pad("7.3")))
+    expect(read(hurried, "/garage")["vehicles"].first).to include(
+      "working" => true,
+      "axles" => [be_a(Hash), be_a(Hash)]
+    )
+    Graver::API::CacheWarmer.new(hurried).call
+    expect(read(hurried, "/garage")["vehicles"].first).to include("working" => false)
+  end
+
+  it "come from the file after a new start, and are answers even where they cannot be kept" do
+    ask(:post, inspections, inspection("2026-05-01", "60000", pad("7.4")))
+    first = ask(:get, "/garage")
+    expect(context.store.response_cache.of("card", car["id"]).last).to include("Juniper")
+    again = DemoFile.context(context.store.backups.instance_variable_get(:@path))
+    allow(Graver::Service::Overview::AxleOverview).to receive(:new).and_raise("worked out again")
+    expect(read(Graver::Boot.rack(again), "/garage")).to eq(first)
+    again.store.close
+    allow(Graver::Service::Overview::AxleOverview).to receive(:new).and_call_original
+    fresh = afresh
+    allow(context.store.response_cache).to receive(:keep).and_raise(Graver::NotSaved, "full")
+    expect(read(Graver::Boot.rack(fresh), "/garage")).to eq(first)
+  end
+end

@@ -1,0 +1,122 @@
+import { lazyApi } from "../../api/lazyApi";
+import type { Schemas } from "../../api/client";
+import { stepGroups, type StepGroup } from "../../format/jobs";
+import type { JobPlanState } from "../../parts/jobPlan.svelte";
+import { Bolts } from "./bolts.svelte";
+import { Reads } from "./reads.svelte";
+import { outbox } from "../../parts/outbox.svelte";
+
+/** How often another device's ticks are looked for. */
+const POLL_MS = 3000;
+
+/** Where one is in a job: its stepGroups, the one at hand, what is done. */
+export class Course {
+  readonly job: JobPlanState;
+  /** Key of the stepGroup at hand; the first open one where none is named. */
+  at = $state<string | undefined>();
+
+  constructor(job: JobPlanState) {
+    this.job = job;
+  }
+
+  /** A torque wrench that sends what it reached, or null. */
+  wrench = $state.raw<Schemas["Device"] | null>(null);
+  /** A diagnostic unit, or null. */
+  unit = $state.raw<Schemas["Device"] | null>(null);
+  #bolts = new Map<string, Bolts>();
+
+  readonly moves = $derived.by(() => stepGroups(this.job.plan?.steps ?? []));
+  readonly now = $derived.by(
+    () =>
+      this.moves.find((each) => each.steps.some((step) => step.key === this.at)) ??
+      this.moves.find((each) => !this.done(each)) ??
+      this.moves.at(-1),
+  );
+  readonly index = $derived.by(() => (this.now ? this.moves.indexOf(this.now) : 0));
+  readonly next = $derived.by(() => this.moves[this.index + 1]);
+  readonly previous = $derived.by(() => this.moves[this.index - 1]);
+  readonly doneCount = $derived.by(() => this.moves.filter((each) => this.done(each)).length);
+
+  step = (step: Schemas["JobStep"]): boolean => {
+    const sending = outbox.of(this.job.id, step.key);
+    return sending ? sending.done : this.job.plan!.ticked.includes(step.key) || step.deviation !== null;
+  };
+  done = (stepGroup: StepGroup): boolean => stepGroup.steps.every(this.step);
+  sending = (stepGroup: StepGroup): boolean => stepGroup.steps.some((step) => outbox.of(this.job.id, step.key));
+
+  /** What it still waits for outside itself, nothing that is on its way to the server. */
+  waitsFor(stepGroup: StepGroup): StepGroup[] {
+    const own = new Set(stepGroup.steps.map((step) => step.key));
+    const keys = stepGroup.steps.flatMap((step) => step.waits_for).filter((key) => !own.has(key));
+    const open = this.moves.filter((each) => each.steps.some((step) => keys.includes(step.key)));
+    return open.filter((each) => !this.done(each));
+  }
+
+  take(devices: Schemas["Device"][]): void {
+    this.wrench = devices.find((each) => each.quantities.includes("torque")) ?? null;
+    this.unit = devices.find((each) => each.actions.length) ?? null;
+  }
+
+  bolts(step: string, line: Schemas["TorqueBrief"]): Bolts {
+    const id = [step, line.axle, line.fastener].join(" ");
+    if (!this.#bolts.has(id)) this.#bolts.set(id, new Bolts(this.job, step, line));
+    return this.#bolts.get(id)!;
+  }
+  /** Bolts of a stepGroup that nobody has marked as tight. */
+  loose = (stepGroup: StepGroup): [Bolts, number[]][] =>
+    stepGroup.steps
+      .flatMap((step) => step.tighten.map((line) => this.bolts(step.key, line)))
+      .map((bolts): [Bolts, number[]] => [bolts, bolts.missing])
+      .filter(([, missing]) => missing.length > 0);
+
+  #reads = new Map<string, Reads>();
+  /** What is measured at a step, as far as it is typed. */
+  reads(step: Schemas["JobStep"]): Reads {
+    if (!this.#reads.has(step.key)) this.#reads.set(step.key, new Reads(this.job, step.key, step.reads));
+    return this.#reads.get(step.key)!;
+  }
+  /** Saves what is typed at the steps of a stepGroup. True when nothing is left unsaved. */
+  async saveReads(stepGroup: StepGroup): Promise<boolean> {
+    for (const step of stepGroup.steps) {
+      const reads = this.#reads.get(step.key);
+      if (reads?.dirty && !(await reads.save())) return false;
+    }
+    return true;
+  }
+
+  tick = (stepGroup: StepGroup, done: boolean): Promise<void> =>
+    this.job.tick(
+      stepGroup.steps.map((step) => step.key),
+      done,
+    );
+
+  /** Looks what another device has ticked, while the page is seen and nothing waits to be sent. */
+  watch(): () => void {
+    const timer = setInterval(() => {
+      if (document.visibilityState !== "visible" || outbox.waiting.length) return;
+      void lazyApi.progress(this.job.id).then(
+        (progress) => this.job.answered(progress, this.job.refused),
+        () => {},
+      );
+    }, POLL_MS);
+    return () => clearInterval(timer);
+  }
+}
+
+/** Keeps the screen awake where the browser can; gives it back when the page is left. */
+export function keepAwake(): () => void {
+  let lock: WakeLockSentinel | null = null;
+  const take = () => {
+    if (document.visibilityState !== "visible" || !("wakeLock" in navigator)) return;
+    navigator.wakeLock.request("screen").then(
+      (taken) => (lock = taken),
+      () => {},
+    );
+  };
+  take();
+  document.addEventListener("visibilitychange", take);
+  return () => {
+    document.removeEventListener("visibilitychange", take);
+    void lock?.release();
+  };
+}

@@ -1,0 +1,38 @@
+import { lazyApi } from "../../api/lazyApi";
+import { api, Refusal, type Schemas } from "../../api/client";
+
+/** The devices on the bench as the inspection uses them, and what the last one said when it did not answer. */
+export class BenchDevices {
+  all = $state.raw<Schemas["Device"][]>([]);
+  says = $state("");
+
+  async load(): Promise<void> {
+    this.all = (await api.devices()).devices;
+  }
+
+  find(id: string | null | undefined): Schemas["Device"] | undefined {
+    return this.all.find((device) => device.id === id);
+  }
+
+  sending(quantity: string): Schemas["Device"] | undefined {
+    return this.all.find((device) => device.quantities.includes(quantity));
+  }
+
+  /** What the device sent, or nothing; then `says` has why. */
+  async ask(device: Schemas["Device"], what: Schemas["DeviceAsked"]): Promise<Schemas["Sample"] | null> {
+    try {
+      this.says = "";
+      return await lazyApi.deviceReading(device.id, what);
+    } catch (error) {
+      this.says = error instanceof Refusal ? error.message : String(error);
+      await this.load();
+      return null;
+    }
+  }
+
+  async reconnect(id: string): Promise<void> {
+    await lazyApi.changeDevice(id, { connected: true });
+    await this.load();
+    this.says = "";
+  }
+}

@@ -1,0 +1,91 @@
+<script lang="ts">
+  import "./correct.css";
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/loggedInspection";
+  import { say } from "../../texts/say";
+  import { Button } from "carbon-components-svelte";
+  import type { Schemas } from "../../api/client";
+  import Fault from "../../parts/Fault.svelte";
+  import { focusOn } from "../../parts/focus";
+  import { day, upperFirst } from "../../format/words";
+  import type { Correction } from "./correction.svelte";
+  import ReasonField from "./ReasonField.svelte";
+
+  /** A mark, changed or struck out in place. */
+  let { mark, correction }: { mark: Schemas["LoggedMark"]; correction: Correction } = $props();
+</script>
+
+<li class={mark.severity} class:void={mark.void}>
+  <div class="row">
+    <span
+      ><span class="quiet">{upperFirst(mark.place || "vehicle")}:</span>
+      {mark.item.toLowerCase()} <strong>{mark.mark}</strong>{mark.simulated ? texts.simulated : ""}{mark.void
+        ? texts.struckOut2
+        : ""}</span
+    >
+    {#if correction.mark !== mark.id}<Button
+        size="small"
+        kind="ghost"
+        aria-label={say(texts.changeTheMarkPlaceToLowerCase, {
+          place: mark.place,
+          toLowerCase: mark.item.toLowerCase(),
+        })}
+        on:click={() => correction.openMark(mark)}>{common.change}</Button
+      >{/if}
+  </div>
+  {#each mark.corrections as made (made)}<p class="history">
+      {day(made.date)}: {made.voids !== null ? made.change : say(texts.wasEntered, { entered: mark.entered })}. {made.reason}
+    </p>{/each}
+  {#if correction.mark === mark.id}
+    <form class="correct" onsubmit={(event) => (event.preventDefault(), correction.saveMark(mark))} novalidate>
+      {#if !mark.void}
+        {#if mark.choices.length}<div class="field">
+            <label for="mark">{texts.whatItIs}</label><select id="mark" bind:value={correction.markId}
+              >{#each mark.choices as choice (choice.id)}<option value={choice.id}>{choice.label}</option
+                >{/each}</select
+            >
+          </div>
+        {:else}<div class="field">
+            <label for="mark">{texts.value}</label><input
+              id="mark"
+              use:focusOn
+              inputmode="decimal"
+              autocomplete="off"
+              bind:value={correction.markId}
+            />
+          </div>{/if}
+      {/if}
+      <ReasonField id="mark-reason" {correction} />
+      <div class="row">
+        {#if !mark.void}<Button size="field" type="submit">{common.save}</Button>{/if}
+        <Button
+          size="field"
+          kind="danger-tertiary"
+          on:click={() => correction.send({ condition: mark.id, void: !mark.void })}
+          >{mark.void ? common.restore : texts.strikeItOut}</Button
+        >
+        <Button size="field" kind="ghost" on:click={correction.close}>{common.cancel}</Button>
+      </div>
+      <Fault text={correction.form.first} />
+    </form>
+  {/if}
+</li>
+
+<style>
+  .stop strong {
+    color: var(--stop);
+  }
+  .plan strong {
+    color: var(--plan);
+  }
+  .void strong {
+    text-decoration: line-through 2px;
+    color: var(--quiet);
+  }
+  .history {
+    color: var(--quiet);
+    font-size: 0.9375rem;
+    padding-left: 0.75rem;
+    border-left: 3px solid var(--line);
+  }
+</style>
