@@ -48,7 +48,7 @@ RSpec.describe Graver::Core::Planning::PlanEdits do
     expect(why(adjust(%w[drop nowhere]))).to eq([:gone])
   end
 
-  # What safety_critical: the pedal pumped with a caliper open, the road before the nuts; common practice, no source.
+  # What kills: the pedal pumped with a caliper open, the road before the nuts; common practice, no source.
   it "refuses to pump with a caliper open, or to lower before the pedal is hard" do
     expect(why(adjust(%w[move front.pump front.left.pads_out])).first).to include(
       %w[pump forbids caliper_open],

@@ -48,7 +48,7 @@ RSpec.describe Graver::Core::Planning::Progress do
     expect(progress.open_mandatory([])).to be_empty
   end
 
-  # Whatever was ticked so far: what may be ticked next never breaks the verifier, and there is always something to go
+  # Whatever was ticked so far: what may be ticked next never breaks the order, and there is always something to go
   # on with.
   it "leads through the whole job by steps that wait for nothing, in any order they allow" do
     PropCheck

@@ -33,7 +33,7 @@ export function readings(line: Entered): [number | null, string][] {
 /** A torque in words, both units: "28 N·m (20.7 lbf·ft)", and a further angle. */
 export function torque(line: Entered & { angle_degrees: number | null }): string {
   const [first, second] = readings(line).map(([value, unit]) => `${figure(value)} ${unit}`);
-  const further = line.angle_degrees ? say(texts.thenFurther, { degrees: figure(line.angle_degrees) }) : "";
+  const further = line.angle_degrees ? say(texts.thenAngle, { degrees: figure(line.angle_degrees) }) : "";
   return `${first} (${second})${further}`;
 }
 

@@ -46,7 +46,7 @@
         </p>
         {#if reasons}
           <details>
-            <summary>{texts.whatSpeaksForEach}</summary>
+            <summary>{texts.reasonsForEach}</summary>
             <dl>
               {#each approach.options as option (option.id)}
                 <dt>{option.label}</dt>

@@ -43,7 +43,7 @@
           /></svg
         >
         {say(texts.rotorDiscardRest, {
-          rest: rotor?.discard_mm === null ? common.notKnown : say(texts.discardMmMm, { discardMm: rotor?.discard_mm }),
+          rest: rotor?.discard_mm === null ? common.unknown : say(texts.discardMmMm, { discardMm: rotor?.discard_mm }),
         })}
       </li>
       <li>

@@ -8,7 +8,7 @@
 </script>
 
 <Modal open passiveModal modalHeading={texts.changedElsewhere} on:close={() => choose(false)}>
-  <p>{texts.whichCounts}</p>
+  <p>{texts.whichVersion}</p>
   <ul>
     {#each refusal.faults as fault (fault.field)}
       <li>{fault.message}</li>

@@ -36,14 +36,14 @@
       mm2: mm(corner.outer.now_mm),
       rest:
         corner.inner.limit_mm === null
-          ? common.notKnown
+          ? common.unknown
           : say(texts.asEnteredMm, { asEntered: asEntered(corner.inner.limit_mm) }),
     }) +
       say(texts.rotorRotorMmMmDiscardRest, {
         rotorMm: rotorMm(corner.rotor.now_mm),
         rest:
           corner.rotor.discard_mm === null
-            ? common.notKnown
+            ? common.unknown
             : say(texts.discardMmMm, { discardMm: corner.rotor.discard_mm }),
       }),
   );

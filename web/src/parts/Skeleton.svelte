@@ -5,7 +5,7 @@
 </script>
 
 <div class="skeleton" role="status">
-  <span>{common.workingItOut}</span>
+  <span>{common.calculating}</span>
   <div class="title"></div>
   {#each [1, 2, 3] as card (card)}<div class="card"></div>{/each}
 </div>

@@ -129,7 +129,7 @@
           {/if}
         {:else}
           <text class="beyond" x={end} y={y + (which === 0 ? 18 : 34)} text-anchor="end"
-            >{say(texts.labelBeyondThisPicture, { label: band.label })}</text
+            >{say(texts.offTheScale, { label: band.label })}</text
           >
         {/if}
       {/each}

@@ -36,7 +36,7 @@
   const after: Page[] = ["jobs", "log"];
   const label: Record<Page, string> = {
     overview: texts.overview,
-    check: texts.check,
+    check: texts.inspection,
     findings: texts.findings,
     timeline: texts.timeline,
     wear: texts.wear,
@@ -52,8 +52,8 @@
   }
   /** What waits there. */
   const begun = (page: Page, at: Schemas["Place"]) => [
-    ...(page === "check" && at.check ? [texts.begun] : []),
-    ...(page === "jobs" && at.job ? [texts.underWay] : []),
+    ...(page === "check" && at.check ? [texts.draft] : []),
+    ...(page === "jobs" && at.job ? [texts.inProgress] : []),
   ];
   const beyond = $derived([all[at - 1], all[at + 1]]);
   const page = $derived(

@@ -21,7 +21,7 @@ export const KEY_GROUPS: KeyGroup[] = [
     at: /^\/$/,
     keys: [
       ["a", texts.garageAddAVehicle],
-      ["g", texts.garageGoOn],
+      ["g", texts.garageResume],
       [texts.n1To9, texts.garageOpenAVehicle],
     ],
   },

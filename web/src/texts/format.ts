@@ -2,7 +2,7 @@ export const already = "already there";
 export const upTo = "up to {high} {unit}";
 export const between = "{low} to {high} {unit}";
 export const now = "now";
-export const thenFurther = ", then {degrees}°";
+export const thenAngle = ", then {degrees}°";
 export const months = [
   "January",
   "February",

@@ -30,10 +30,10 @@ export const thinking: [string, string][] = [
 export const howOften = "How often the forecast was right";
 export const simulated =
   "Tested on {logs} made-up logs with a known end, in conditions it wasn't tuned for. The range should hold 8 in 10. “Inspect by” should come too late in at most 1 in 20. Each wear page shows how yours did.";
-export const held = "Within range";
+export const withinRange = "Within range";
 export const late = "Inspected too late";
 export const loss = "Error compared with a straight line";
-export const inWhat = "Conditions";
+export const conditions = "Conditions";
 export const words = "Words";
 export const find = "Find a word";
 export const see = "See also: {see}";

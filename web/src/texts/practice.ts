@@ -1,6 +1,6 @@
 export const practiceGraver = "Practice - Graver";
 export const practice = "Practice";
-export const whatItIs =
+export const introduction =
   "Practise before your first job: read the drawings, decide, put steps in order. Graver marks you by the rules it uses for your own readings. Nothing goes into a log.";
 export const drills = "Exercises";
 export const rightOfDone = "{right} of {done} right";

@@ -46,4 +46,4 @@ export const lengths = "Thicknesses and lengths";
 export const torques = "Torques";
 export const wordsChange =
   "Used on screens, in reminders and on the job sheet. Tables for other programs keep their headings.";
-export const whatTurnsIsCalled = "Name for the part";
+export const rotorWord = "Name for the part";

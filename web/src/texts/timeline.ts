@@ -11,12 +11,12 @@ export const distanceUnit = "Distance ({unit})";
 export const inAYearUnit = "Per year ({unit})";
 export const nextInspection = "Next inspection:";
 export const orRoughFromNow = " or {rough} from now";
-export const whatLiesAheadOfName = "What is due for {name}, by date and distance";
+export const dueForName = "What is due for {name}, by date and distance";
 export const wideBandsPadsNarrowOnes =
   "Wide bars: pads. Narrow bars: rotors. A bar covers 8 in 10 cases; the line is the most likely date. The scale below shows your usual driving, without trips.";
 export const combineJobs = "Combine jobs";
 export const byMonth = "By {month}";
-export const nothingIsReadYetThat = "No readings yet. Start with an inspection.";
+export const noReadingsYet = "No readings yet. Start with an inspection.";
 export const reminders = "Reminders";
 export const roughFromNow = ", {rough} from now";
 export const saveAsACalendarFile = "Save as a calendar file";

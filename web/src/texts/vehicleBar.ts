@@ -1,14 +1,14 @@
 export const placesOf = "{name}: where to go";
 export const overview = "Overview";
-export const check = "Inspection";
+export const inspection = "Inspection";
 export const findings = "Findings";
 export const timeline = "Timeline";
 export const wear = "Wear";
 export const brakeData = "Brake data";
 export const jobs = "Jobs";
 export const log = "Log";
-export const begun = "draft";
-export const underWay = "in progress";
+export const draft = "draft";
+export const inProgress = "in progress";
 export const previousVehicle = "Previous vehicle, {name}";
 export const nextVehicle = "Next vehicle, {name}";
 export const title = "{name}: {page}";

@@ -114,7 +114,7 @@ module Graver
         def silent(overview)
           pulsates = overview.seen.any? { |mark| mark.mark.id == "pulsation" }
           overview.axles.flat_map do |axle|
-            sentences = [silent_pads(axle), silent_rotors(axle), *oracle_bound_variation(axle)]
+            sentences = [silent_pads(axle), silent_rotors(axle), *unclear_variation(axle)]
             sentences << unmeasured_pulsation(axle) if pulsates
             sentences.compact.map do |sentence|
               Texts.t("findings.silent", axle: axle.file.axle.name.capitalize, sentence: Formats.inside(sentence))
@@ -137,7 +137,7 @@ module Graver
         end
 
         # More than the limit as it was read, and no more than the tool makes by itself.
-        def oracle_bound_variation(axle)
+        def unclear_variation(axle)
           file = axle.file
           usual = @knowledge.measurement.dig("usual_limits", "thickness_variation_mm", "value")
           limit = file.length_mm("rotor.variation_limit") || usual
@@ -146,7 +146,7 @@ module Graver
             next if survey&.spread_mm.nil? || survey.told? || survey.spread_mm < limit
 
             tokens = { side:, spread: format("%.3f", survey.spread_mm), chance: format("%.3f", survey.chance_mm) }
-            Texts.t("findings.variation_oracle_bound", **tokens)
+            Texts.t("findings.variation_unclear", **tokens)
           end
         end
 

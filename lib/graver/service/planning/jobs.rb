@@ -118,7 +118,7 @@ module Graver
           @store.transaction { record(job, "adjusted", given) }
         end
 
-        # Takes back the plan_edit that was recorded as this event.
+        # Removes the plan edit recorded as this event.
         def restore(id, event)
           job = going(id)
           raise NotFound, Texts.t("missing.change") unless job.plan_edits.key?(event)

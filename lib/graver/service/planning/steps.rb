@@ -47,7 +47,7 @@ module Graver
           )
         end
 
-        # What an plan_edit would break: nothing, or what the result set aside of it.
+        # What a plan edit would break: nothing, or what the result set aside of it.
         # basis: Basis of a job that has begun, or nil
         def adjust(base, lifts, plan_edits, basis = nil)
           verifier = Core::Planning::PlanVerifier.new(@knowledge.procedure, lifts, base)

@@ -63,7 +63,7 @@
           disabled={!access.passphrase || form.busy}
           onchange={(event) => change({ wanted: event.currentTarget.checked })}
         />
-        {texts.letPhonesIn}</label
+        {texts.allowPhones}</label
       >
       <label class="switch"
         ><input

@@ -104,10 +104,10 @@
       <button type="button" class="lister" aria-expanded={listed} onclick={() => (listed = !listed)}
         >{listed ? texts.hideTheSteps : texts.allSteps}</button
       >
-      <progress max={course.moves.length} value={course.doneCount} aria-label={texts.howFar}></progress>
+      <progress max={course.moves.length} value={course.doneCount} aria-label={texts.progress}></progress>
     </header>
     {#if !plan.steps}
-      <p class="body">{texts.noOrder} <a href="#/jobs/{id}/steps">{common.steps}</a></p>
+      <p class="body">{texts.stepsNotInOrder} <a href="#/jobs/{id}/steps">{common.steps}</a></p>
     {:else}
       <div class="sides">
         <aside class:listed><StepList {course} {goTo} /></aside>
@@ -116,7 +116,7 @@
               {plan.halts.map((halt) => halt.text).join(" ")}
               {#if plan.halts.some((halt) => halt.buy.length)}<strong>{texts.toBuyNow}</strong>
                 {plan.halts.flatMap((halt) => halt.buy).join("; ")}.{/if}
-              <a href="#/jobs/{id}/steps">{texts.planAnew}</a>
+              <a href="#/jobs/{id}/steps">{texts.replan}</a>
             </p>{:else if plan.stops.length}<p class="halt" role="alert">{plan.stops.join(" ")}</p>{/if}
           {#if stepGroup}
             {#key stepGroup.key}<StepCard {course} {stepGroup} {goTo} />{/key}
@@ -159,7 +159,9 @@
             <button type="button" onclick={() => course.tick(stepGroup, false)}>{texts.notDone}</button>
             <button type="button" class="main" disabled={!course.next} onclick={done}>{texts.nextStep}</button>
           {:else}
-            <button type="button" disabled={!course.next} onclick={() => goTo(course.next!.key)}>{texts.later}</button>
+            <button type="button" disabled={!course.next} onclick={() => goTo(course.next!.key)}
+              >{texts.skipForNow}</button
+            >
             <button type="button" class="main" disabled={asked} onclick={done}
               >{asked ? texts.answerAbove : texts.done}</button
             >

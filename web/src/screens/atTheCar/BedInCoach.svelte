@@ -79,7 +79,7 @@
     {#if coach.series}
       <p class="quiet">{texts.neverHoldHot}</p>
       <details>
-        <summary>{texts.whatItReckonsWith}</summary>
+        <summary>{texts.assumptions}</summary>
         <form
           class="row fields"
           onsubmit={(event) => {
@@ -99,7 +99,7 @@
               /><Fault text={form.fault(name)} /></label
             >
           {/each}
-          <button type="submit" class="plain">{texts.reckonAgain}</button>
+          <button type="submit" class="plain">{texts.calculateAgain}</button>
         </form>
         <p class="quiet">{texts.energyBalance}</p>
       </details>

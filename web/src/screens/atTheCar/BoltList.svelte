@@ -28,7 +28,7 @@
       <span class="number">{bolts.name(bolt)}</span>
       <small
         >{bolts.of(bolt)?.said ??
-          (bolts.of(bolt)?.verdict === "felt" ? texts.felt : bolts.tight(bolt) ? texts.clicked : "")}</small
+          (bolts.of(bolt)?.verdict === "felt" ? texts.byFeel : bolts.tight(bolt) ? texts.clicked : "")}</small
       >
     </button>
   {/each}

@@ -27,7 +27,7 @@
   </button>
   <div class="side">
     <button type="button" onclick={() => add(-1)} aria-label={texts.oneLess} disabled={value === 0}>−1</button>
-    <button type="button" onclick={() => (value = 0)} disabled={value === 0}>{texts.fromNought}</button>
+    <button type="button" onclick={() => (value = 0)} disabled={value === 0}>{texts.reset}</button>
   </div>
 </div>
 

@@ -33,7 +33,7 @@
         left = Math.max(0, Math.ceil((ends - Date.now()) / 1000));
         if (left > 0) return;
         clearInterval(timer);
-        spoken(texts.unitDone);
+        spoken(texts.scanToolDone);
       }, 250);
     });
   }
@@ -42,13 +42,14 @@
 
 <div class="unit">
   <button type="button" class="plain" disabled={form.busy || (left !== null && left > 0)} onclick={start}
-    >{say(texts.byUnit, { action: texts.ACTIONS[action], unit: unit.label })}</button
+    >{say(texts.scanToolAction, { action: texts.ACTIONS[action], unit: unit.label })}</button
   >
   {#if left !== null}
     <p role="status">
-      {#if left > 0}{texts.unitRuns} <strong class="number">{left} s</strong>{:else}<strong>{texts.unitDone}</strong
+      {#if left > 0}{texts.scanToolRunning} <strong class="number">{left} s</strong>{:else}<strong
+          >{texts.scanToolDone}</strong
         >{/if}
-      {#if simulated}<span class="quiet">{texts.simulatedUnit}</span>{/if}
+      {#if simulated}<span class="quiet">{texts.simulatedScanTool}</span>{/if}
     </p>
   {/if}
   <Fault text={form.refused ? form.first : ""} />

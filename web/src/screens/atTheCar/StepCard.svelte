@@ -63,7 +63,7 @@
   <h1 class="where">
     {place ? `${upperFirst(place)}: ${lowerFirst(stepGroup.steps[0]!.stage)}` : stepGroup.steps[0]!.stage}
     {#if stepGroup.steps.some((step) => step.mandatory)}<span class="gate"
-        >{stepGroup.steps.some((step) => step.safety_critical) ? texts.neverSkipped : texts.notToBeSkipped}</span
+        >{stepGroup.steps.some((step) => step.safety_critical) ? texts.neverSkipped : texts.dontSkip}</span
       >{/if}
   </h1>
   <div id="step-title" class="lines">
@@ -159,7 +159,7 @@
       {note.text}
     </p>{/each}
   {#each stepGroup.steps.filter((step) => step.deviation) as step (step.key)}<p class="note">
-      <strong>{texts.doneAnotherWay}</strong>
+      <strong>{texts.doneDifferently}</strong>
       {step.deviation}
     </p>{/each}
   {#if course.sending(stepGroup)}<p class="unsent" role="status">{texts.notSavedYet}</p>{/if}
@@ -168,7 +168,7 @@
     {#if writing}
       <form class="fields" onsubmit={write} novalidate>
         <label
-          ><span>{writing === "note" ? texts.noteForNextTime : texts.howItWasDoneInstead}</span>
+          ><span>{writing === "note" ? texts.noteForNextTime : texts.whatYouDidInstead}</span>
           <input use:focusOn maxlength="500" bind:value={text} /></label
         >
         <div class="row">

@@ -16,7 +16,7 @@
       : ""}
   </p>
   {#if line.newton_metres === null}
-    <p class="figure">{texts.noFigure}</p>
+    <p class="figure">{texts.noValueOnFile}</p>
   {:else}
     <p class="figure number">
       {figure(first![0])} <small>{first![1]}</small>{#if line.angle_degrees}<span class="angle"

@@ -75,8 +75,8 @@
     {/if}
     {#if drafts.length}
       <section class="sheet">
-        <h2>{texts.inspectionsThatWereStarted}</h2>
-        <p class="quiet">{texts.restoringOnePutsWhatIs}</p>
+        <h2>{texts.discardedInspections}</h2>
+        <p class="quiet">{texts.restoringMovesTheOther}</p>
         <ul class="plain-list">
           {#each drafts as draft (draft.id)}<li>
               <span

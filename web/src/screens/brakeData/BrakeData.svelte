@@ -85,7 +85,7 @@
       <div class="stack">
         <section class="sheet">
           <BrakeDrawing {form} />
-          <p class="quiet">{texts.dashedIsNotKnown}</p>
+          <p class="quiet">{texts.scaleNote}</p>
           {@render cells(
             data.fields.filter((field) => PARTS.includes(field.group) && !DRAWN.has(field.key)),
             false,
@@ -124,7 +124,7 @@
       </div>
       <aside class="stack" class:editing={!!opened}>
         {#if opened}
-          <section class="sheet" aria-label={texts.valueAtHand}>
+          <section class="sheet" aria-label={texts.value}>
             {#key opened.key}<DataEdit {form} {opened} sources={data.sources} />{/key}
           </section>
         {:else}

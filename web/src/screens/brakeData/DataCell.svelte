@@ -48,7 +48,7 @@
       >
       <span class="from">{sourceLabel ?? ""}</span>
     {:else}
-      <span class="value none">{field.looked_for ? texts.couldNotBeFound : common.notKnown}</span>
+      <span class="value none">{field.looked_for ? texts.cantBeFound : common.unknown}</span>
     {/if}
   </button>
   {#if field.rivals.length}

@@ -46,7 +46,7 @@
     <SelectField
       id="edit-{field.key}"
       value={typed.text}
-      options={[{ id: "", label: common.notKnown }, ...field.choices]}
+      options={[{ id: "", label: common.unknown }, ...field.choices]}
       onchoose={(id) => ((typed.text = id), void keep(true))}
     />
   {:else}

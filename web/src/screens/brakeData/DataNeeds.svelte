@@ -11,7 +11,7 @@
   let from = $state("");
 </script>
 
-<section class="sheet needs" aria-label={texts.whatTheGapsHoldUp}>
+<section class="sheet needs" aria-label={texts.missingData}>
   {#each data.needs as need (need.id)}
     {@const gaps = form.gaps(need.id)}
     <div class="need">
@@ -47,7 +47,7 @@
       <p>
         <strong>{say(texts.countCountProposed, { count: form.proposed.length })}</strong
         >{texts.eachMarkedWhereItBelongs}{#if form.leftOut.length}
-          {say(texts.notTakenOverAsIt, { leftOut: form.leftOut.join(", ") })}{/if}
+          {say(texts.notCopied, { leftOut: form.leftOut.join(", ") })}{/if}
       </p>
       <Button size="small" on:click={() => form.acceptAll()}
         >{say(texts.saveAllCount, { count: form.proposed.length })}</Button

@@ -14,7 +14,7 @@
   <dl>
     <dt>{texts.read}</dt>
     <dd>{finding.reading}</dd>
-    <dt>{texts.heldAgainst}</dt>
+    <dt>{texts.comparedWith}</dt>
     <dd>{finding.limit}</dd>
     {#if finding.confidence !== null}<dt>{texts.howSure}</dt>
       <dd>{say(texts.aChanceOfPercentGiven, { percent: percent(finding.confidence) })}</dd>{/if}
@@ -24,7 +24,7 @@
     <dd>{finding.rule}; {finding.source}</dd>
   </dl>
   {#if finding.causes.length}
-    <h4>{texts.whatMayStandBehindIt}</h4>
+    <h4>{texts.possibleCauses}</h4>
     <ul class="plain-list causes">
       {#each finding.causes as cause (cause.label)}
         <li>

@@ -78,12 +78,12 @@
           />
         {:else}
           <p class="sheet">
-            {say(texts.nothingWasFoundThatNeeds, { rest: findings.silent.length ? texts.butSeeWhatCannotBe : "" })}
+            {say(texts.nothingToDo, { rest: findings.silent.length ? texts.seeNotEnoughData : "" })}
           </p>
         {/each}
         {#if findings.silent.length}
           <div class="sheet silent">
-            <h2>{texts.whatCannotBeSaid}</h2>
+            <h2>{texts.notEnoughData}</h2>
             <ul>
               {#each findings.silent as sentence (sentence)}<li>{sentence}</li>{/each}
             </ul>
@@ -137,7 +137,7 @@
               {#if axle.pushed_ml !== null}<p>
                   {say(texts.namePistonsHomeForNew, { name: upperFirst(axle.name) })}
                   <span class="number">{say(common.pushedMlMl, { pushedMl: axle.pushed_ml })}</span>
-                  {texts.comeBack}{#if axle.draw_off_ml !== null};
+                  {texts.pushedBack}{#if axle.draw_off_ml !== null};
                     {axle.draw_off_ml > 0
                       ? say(texts.drawOffDrawOffMlMlFirst, { drawOffMl: axle.draw_off_ml })
                       : texts.thereIsRoomForIt}{/if}.
@@ -172,7 +172,7 @@
     </section>
     {#if findings.changes.length}
       <section class="sheet">
-        <h2>{texts.againstTheInspectionBefore}</h2>
+        <h2>{texts.comparedWithThePrevious}</h2>
         <div class="scroll">
           <table>
             <thead
@@ -216,7 +216,7 @@
         >
       {/each}
       <p class="quiet">
-        {texts.practitionersDisagreeTheseHoldFor}
+        {texts.approachesNote}
       </p>
     </section>
   </div>

@@ -53,11 +53,11 @@
   <div class="outcome {outcome.severity}" role="status">
     {#if state}<StateMark {state} large />{/if}
     <p><strong>{outcome.sentence}</strong></p>
-    <p>{say(texts.whatItCanBeCauses, { causes: outcome.causes.join("; ") })}</p>
+    <p>{say(texts.possibleCausesList, { causes: outcome.causes.join("; ") })}</p>
     <p>{say(texts.measureNextMeasure, { measure: outcome.measure })}</p>
     <p class="quiet">
       {outcome.noted.closed_on ? texts.notedAsNormal : texts.noted}
-      <a href="#/vehicles/{vehicle}">{texts.toFollowUps}</a>
+      <a href="#/vehicles/{vehicle}">{texts.openVehicle}</a>
     </p>
     {#each outcome.tied as found (found.rule + found.sentence)}<p class="tied">
         {say(texts.yourReadingsTitleSentence, { title: found.title, sentence: found.sentence })}

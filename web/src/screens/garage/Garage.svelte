@@ -86,13 +86,14 @@
     {#each begun as place, at (place.id)}
       <p class="sheet begun" role="status">
         <strong
-          >{say(place.job ? texts.jobUnderWay : texts.checkBegun, {
+          >{say(place.job ? texts.jobInProgress : texts.unfinishedInspection, {
             name: place.name,
             day: place.check ? day(place.check.slice(0, 10)) : "",
           })}</strong
         >
         <a href="#{addressOf(place)}"
-          >{place.job ? texts.goOnAtTheCar : texts.resumeTheCheck}{#if at === 0}<kbd aria-hidden="true">g</kbd>{/if}</a
+          >{place.job ? texts.goOnAtTheCar : texts.resumeInspection}{#if at === 0}<kbd aria-hidden="true">g</kbd
+            >{/if}</a
         >
       </p>
     {/each}
@@ -111,7 +112,7 @@
           </h2>
           <div class="because">
             {#if vehicle.why}<p class="why {vehicle.state.severity}">{vehicle.why}</p>{/if}
-            {#if vehicle.working}<p class="quiet" role="status">{common.workingItOut}</p>{/if}
+            {#if vehicle.working}<p class="quiet" role="status">{common.calculating}</p>{/if}
             {#if vehicle.fluid && vehicle.fluid.overdue_days > 0}<p class="late">
                 {say(texts.brakeFluidOverdueSinceDay, { day: day(vehicle.fluid.due_on) })}
               </p>{/if}

@@ -42,9 +42,8 @@
         <table>
           <thead
             ><tr
-              ><th>{texts.inWhat}</th><th>{texts.held}</th><th aria-hidden="true"></th><th>{texts.late}</th><th
-                >{texts.loss}</th
-              ></tr
+              ><th>{texts.conditions}</th><th>{texts.withinRange}</th><th aria-hidden="true"></th><th>{texts.late}</th
+              ><th>{texts.loss}</th></tr
             ></thead
           >
           <tbody>

@@ -20,7 +20,7 @@
     ["event", texts.whatHappened],
     ["method", texts.readBy],
     ["unit", "unit"],
-    ["upper", texts.leafThatDoesNotGo],
+    ["upper", texts.gaugeThatDoesntFit],
     ["overall", common.withPlate],
     ["places", "places"],
     ["entered", texts.asEntered],

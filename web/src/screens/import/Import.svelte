@@ -49,7 +49,7 @@
         })}</strong
       >
       <span class="row">
-        <a href="#/vehicles/{table.vehicle}">{texts.seeTheVehicle}</a>
+        <a href="#/vehicles/{table.vehicle}">{texts.openVehicle}</a>
         <Button size="small" kind="ghost" on:click={() => table.undo(table.done!.id)}>{texts.undoImport}</Button>
       </span>
     </div>

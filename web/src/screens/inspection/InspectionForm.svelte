@@ -258,7 +258,7 @@
                   checked={form.isNew(wheel.axle, "pad")}
                   onchange={() => form.toggleFit(wheel.axle, "pad")}
                 />
-                {say(texts.newAxleNamePadsWentOn, { axleName: wheel.axle_name })} <kbd>n</kbd></label
+                {say(texts.newPadsFitted, { axleName: wheel.axle_name })} <kbd>n</kbd></label
               >
               <label class="tick"
                 ><input
@@ -266,7 +266,7 @@
                   checked={form.isNew(wheel.axle, "rotor")}
                   onchange={() => form.toggleFit(wheel.axle, "rotor")}
                 />
-                {say(texts.newAxleNameRotors, { axleName: wheel.axle_name })} <kbd>r</kbd></label
+                {say(texts.newRotors, { axleName: wheel.axle_name })} <kbd>r</kbd></label
               >
             </div>
           </div>
@@ -293,7 +293,7 @@
           <WheelAsks {form} {wheel} />
           {#if !large}
             <div class="row spread">
-              <h3>{common.lookedAt}</h3>
+              <h3>{common.inspected}</h3>
               <button
                 type="button"
                 class="plain"
@@ -377,7 +377,7 @@
           </p>{/if}
       </div>
       {#if form.unreached}<p class="fault" role="alert">
-          {texts.notSavedTheServerCannot}
+          {texts.notSavedNoConnection}
         </p>{/if}
     </form>
   </div>

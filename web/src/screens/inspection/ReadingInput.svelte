@@ -143,19 +143,19 @@
         aria-describedby="says-{place.id}"
       />
       {#if gauge}
-        <span class="quiet">{texts.goes}</span>
+        <span class="quiet">{texts.fits}</span>
         <input
           id="upper-{place.id}"
           class="short"
           inputmode="decimal"
           autocomplete="off"
-          aria-label={say(texts.labelSmallestLeafThatDoes, { label })}
+          aria-label={say(texts.thinnestGauge, { label })}
           bind:value={entry.upper}
           oninput={() => form.retyped(place)}
           onkeydown={(pressed) => press(pressed, true)}
           {onfocus}
         />
-        <span class="quiet">{texts.doesNot}</span>
+        <span class="quiet">{texts.doesnt}</span>
       {/if}
       {#each entry.places as taken, at (at)}
         <button

@@ -20,16 +20,16 @@
 
 <section class="sheet two" role="alert" aria-label={texts.twoVersions}>
   {#if !form.theirs}
-    <p>{texts.anotherWindowWentOnWith}</p>
+    <p>{texts.continuedElsewhere}</p>
   {:else if form.theirs.content === null}
     <h2>{texts.anotherWindowHasSavedThis}</h2>
     <p>{texts.whatYouTypedHereIs}</p>
     <div class="row">
-      <Button size="field" on:click={() => form.keepMine()}>{texts.goOnWithTheseEntries}</Button>
+      <Button size="field" on:click={() => form.keepMine()}>{texts.continueWithTheseEntries}</Button>
       <Button size="field" kind="ghost" on:click={discard}>{texts.discardTheseEntries}</Button>
     </div>
   {:else}
-    <h2>{texts.anotherWindowWentOnWith2}</h2>
+    <h2>{texts.continuedElsewhereTitle}</h2>
     {#if form.differences.length}
       <div class="scroll">
         <table>
@@ -45,7 +45,7 @@
       <p>{texts.bothSayTheSame}</p>
     {/if}
     <div class="row">
-      <Button size="field" on:click={() => form.keepMine()}>{texts.keepWhatIsHere}</Button>
+      <Button size="field" on:click={() => form.keepMine()}>{texts.keepThisVersion}</Button>
       <Button size="field" kind="tertiary" on:click={() => form.takeTheirs()}>{texts.useTheOtherWindows}</Button>
     </div>
   {/if}

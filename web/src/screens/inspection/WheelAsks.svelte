@@ -35,7 +35,7 @@
           <SelectField
             id="ask-{ask.key}"
             value={typed[ask.key] ?? ""}
-            options={[{ id: "", label: common.notKnown }, ...ask.choices]}
+            options={[{ id: "", label: common.unknown }, ...ask.choices]}
             onchoose={(id) => ((typed[ask.key] = id), void tell(ask))}
           />
         {:else}

@@ -184,7 +184,7 @@ const shown = (entry: Entry | undefined): string =>
       ? entry.event
       : [
           ...valuesOf(entry),
-          entry.upper && say(texts.doesNotGo, { leaf: entry.upper }),
+          entry.upper && say(texts.doesntFit, { leaf: entry.upper }),
           valuesOf(entry).length ? entry.unit : "",
         ]
           .filter(Boolean)

@@ -252,7 +252,7 @@ export class InspectionForm extends FormQuestions {
     const mine = $state.snapshot(this.content) as Content;
     this.theirs = null;
     await this.load();
-    this.undoable = { said: texts.tookOver, back: () => this.#putBack(mine) };
+    this.undoable = { said: texts.usingTheOtherVersion, back: () => this.#putBack(mine) };
   }
 
   keepMine(): void {

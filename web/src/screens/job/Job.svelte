@@ -193,7 +193,7 @@
               part: set.part,
               rest:
                 set.life_km === null
-                  ? texts.fittedNobodyKnowsWhen
+                  ? texts.fittingDateUnknown
                   : say(texts.lastedExact, { exact: exact(set.life_km, plan.vehicle.distance_unit) }),
               rest2:
                 set.last_mm !== null && set.last_on

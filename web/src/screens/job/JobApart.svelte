@@ -77,13 +77,13 @@
     <p>{texts.saysStop}</p>
     <form class="row fields" onsubmit={together} novalidate>
       <label class="grow"
-        ><span>{undriven.length ? texts.whoMadeItGood : texts.whoPutItTogether}</span><input
+        ><span>{undriven.length ? texts.whoFixedIt : texts.whoPutItTogether}</span><input
           maxlength="500"
           bind:value={because}
         /></label
       >
       <Button type="submit" size="field" kind="tertiary" disabled={!because.trim() || job.busy}
-        >{undriven.length ? texts.isMadeGood : texts.isTogether}</Button
+        >{undriven.length ? texts.fixedAndTested : texts.isTogether}</Button
       >
       <Fault text={job.fault("because")} />
     </form>

@@ -55,7 +55,7 @@
 
 <form class="sheet finish" onsubmit={finish} novalidate aria-label={texts.finishTheJob}>
   <h2>{texts.finishTheJob}</h2>
-  <p class="quiet">{texts.whatWentOnAndWhat}</p>
+  <p class="quiet">{texts.finishNote}</p>
   <div class="row fields">
     <label
       ><span>{say(texts.odometerTodayDistanceUnit, { distanceUnit: plan.vehicle.distance_unit })}</span><input
@@ -95,7 +95,7 @@
       ><span>{say(texts.spentCurrency, { currency: plan.money.currency })}</span><input
         inputmode="decimal"
         autocomplete="off"
-        placeholder={plan.money.total ? String(plan.money.total) : common.notKnown}
+        placeholder={plan.money.total ? String(plan.money.total) : common.unknown}
         bind:value={spent}
         aria-invalid={!!job.fault("spent")}
       />{@render wrong("spent")}</label
@@ -105,7 +105,7 @@
     ><span>{texts.anythingLeftOpen}</span><textarea
       rows="2"
       bind:value={followUps}
-      placeholder={texts.oneALine}
+      placeholder={texts.onePerLine}
       aria-invalid={!!job.fault("follow_ups")}
     ></textarea>{@render wrong("follow_ups")}</label
   >

@@ -28,7 +28,7 @@
     ["labour_rate", texts.labourAnHour],
     ["markup_percent", texts.markUpOnParts],
     ["tax_percent", texts.tax],
-    ["own_rate", texts.yourOwnHour],
+    ["own_rate", texts.ownHourlyRate],
   ] as const;
 
   async function keepShops(event: SubmitEvent) {
@@ -88,7 +88,7 @@
       })}{#if sums.own_time}{" "}{say(texts.yourOwnHoursCountFor, { money: money(sums.own_time, sums.currency) })}{/if}
     </p>
     {#if sums.unpriced.length}<p class="open">
-        {say(texts.whatItSavesCannotBe, {
+        {say(texts.savingNeedsPrices, {
           unpriced: sums.unpriced.map(lowerFirst).join(", "),
           rest: sums.shop_from === "quote" ? texts.theShopsQuoteHasThem : texts.theShopsEstimateLacksThese,
         })}
@@ -148,7 +148,7 @@
         </form>
       {:else}
         <button type="button" class="link" onclick={async () => (shops = await lazyApi.money())}
-          >{texts.whatShopsAskAroundHere}</button
+          >{texts.localShopPrices}</button
         >
       {/if}
     {/if}
@@ -174,7 +174,7 @@
             headroomMl: fluid.headroom_ml,
             rest: fluid.draw_off_ml
               ? say(texts.drawOffDrawOffMlMlFirst, { drawOffMl: fluid.draw_off_ml })
-              : texts.itTakesThatWithoutDrawing,
+              : texts.roomForTheFluid,
           })}
         </p>
       {:else}<p>
@@ -188,8 +188,8 @@
         rest: fluid.bleeds ? texts.forBleedingAndFlushing : texts.forToppingUp,
         neededMl: fluid.needed_ml,
         bottlesMl: fluid.bottles_ml.join(" + "),
-        rest2: fluid.grade ? `, ${fluid.grade}` : texts.gradeNotKnown,
-      })}{#if others.length}{" "}{say(texts.othersMayGoInToo, {
+        rest2: fluid.grade ? `, ${fluid.grade}` : texts.gradeUnknown,
+      })}{#if others.length}{" "}{say(texts.otherGrades, {
           others: others.join(", "),
         })}{/if}{#if fluid.never.length}{" "}<strong>{say(texts.neverNever, { never: fluid.never.join(", ") })}</strong
         >{/if}
@@ -254,7 +254,7 @@
             ><th scope="row">{choice.name}{plan.axles.length > 1 ? `, ${choice.axle}` : ""}</th><td
               >{rough(choice.life_km, unit)}</td
             ><td>{per1000(choice.pads_per_1000_km)}</td><td
-              >{choice.rotors_per_1000_km === null ? common.notKnown : per1000(choice.rotors_per_1000_km)}</td
+              >{choice.rotors_per_1000_km === null ? common.unknown : per1000(choice.rotors_per_1000_km)}</td
             ><td
               ><strong
                 >{choice.rotors_per_1000_km === null

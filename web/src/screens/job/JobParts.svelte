@@ -24,7 +24,7 @@
           sum: money(parts.sum, plan.money.currency),
           by: parts.orderBy ? say(texts.commaByDay, { day: day(parts.orderBy) }) : "",
         })}
-      {:else if !parts.count("choose")}{texts.everyPartIsThere}{/if}
+      {:else if !parts.count("choose")}{texts.allPartsThere}{/if}
     </p>
     {#if plan.id !== null}<a class="no-print" href="/api/v1/jobs/{plan.id}/parts.csv" download
         >{texts.saveTheShoppingListAs}</a
@@ -37,7 +37,7 @@
     </section>
   {/each}
 {:else}
-  <p class="sheet">{texts.nothingIsBoughtForThis}</p>
+  <p class="sheet">{texts.noPartsNeeded}</p>
 {/if}
 
 <style>

@@ -33,7 +33,7 @@
     <section class="sheet group" class:done={group.open === 0}>
       <h2>
         {group.label}
-        <span class="count">{group.open ? say(texts.openOpen, { open: group.open }) : texts.nothingHoldsItUp}</span>
+        <span class="count">{group.open ? say(texts.openOpen, { open: group.open }) : texts.notBlocking}</span>
       </h2>
       {#if group.have.length > 1 && job.open}
         <button type="button" class="link" onclick={() => job.resolve(group.have, true)}>{texts.haveAllOfThese}</button>

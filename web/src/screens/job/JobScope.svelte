@@ -145,7 +145,7 @@
           {#if wanted?.axle === axle.id}
             <div class="row">
               <label class="grow why"
-                ><span>{texts.whyOtherwiseThanTheVerdict}</span><input
+                ><span>{texts.reasonAgainstTheVerdict}</span><input
                   type="text"
                   maxlength="500"
                   bind:value={reason}

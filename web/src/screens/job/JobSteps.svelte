@@ -49,7 +49,7 @@
 {#if !plan.steps}
   <section class="sheet">
     <h2>{texts.noOrderCanBeTrusted}</h2>
-    <p>{texts.theStepsDependOnWhat}</p>
+    <p>{texts.fillInFirst}</p>
     <ul class="list">
       {#each plan.readiness.filter((item) => item.kind === "data" || item.kind === "impossible") as item (item.id)}
         <li>

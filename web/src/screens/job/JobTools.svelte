@@ -21,7 +21,7 @@
     <h2>
       {missing.length
         ? say(texts.countOfToolsMissing, { count: missing.length, of: plan.tools.length })
-        : texts.everyToolIsThere}
+        : texts.allToolsThere}
     </h2>
     <ul class="plain-list rows">
       {#each missing as tool (tool.id)}
@@ -96,7 +96,7 @@
 <section class="sheet scroll">
   <h2>{texts.lubricationChart} <span class="quiet">{texts.thinAlwaysNeverOnA}</span></h2>
   <table>
-    <thead><tr><th>{texts.place}</th><th>{texts.yes}</th><th>{texts.not}</th></tr></thead>
+    <thead><tr><th>{texts.place}</th><th>{texts.yes}</th><th>{texts.never}</th></tr></thead>
     <tbody
       >{#each plan.places as place (place.place)}<tr
           ><th scope="row">{place.place}</th><td>{place.use}</td><td class="never">{place.never}</td></tr

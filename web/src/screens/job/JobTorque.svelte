@@ -61,7 +61,7 @@
                 >{/if}
             </h3>
             <p class="quiet">
-              {[line.drive ?? texts.sizeNotKnown, line.thread].filter(Boolean).join(", ")}{#if line.single_use}; <strong
+              {[line.drive ?? texts.sizeUnknown, line.thread].filter(Boolean).join(", ")}{#if line.single_use}; <strong
                   >{texts.newOnesEachTime}</strong
                 >{/if}{#if line.threadlocker}{say(texts.threadlockerToLowerCase, {
                   toLowerCase: line.threadlocker.toLowerCase(),
@@ -100,7 +100,7 @@
               </p>{/if}
           {:else}
             <p class="value none" class:snug={line.snug}>
-              {line.snug ? texts.snugIsEnough : texts.noValueStopMakersManual}
+              {line.snug ? texts.justSnug : texts.noValueStopMakersManual}
             </p>
           {/if}
         </li>
@@ -123,7 +123,7 @@
       </div>
     {/if}
   {:else}
-    <p>{texts.theTorqueCardFollowsFrom}</p>
+    <p>{texts.torqueNeedsSteps}</p>
   {/if}
 </section>
 

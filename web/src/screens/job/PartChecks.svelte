@@ -6,10 +6,10 @@
 
   /** What of a part was held against the old one, figure by figure. */
   let { checks }: { checks: Schemas["PartCheck"][] } = $props();
-  const WORDS = { fits: texts.fits, differs: texts.differs, unknown: texts.notKnown };
+  const WORDS = { fits: texts.fits, differs: texts.differs, unknown: texts.unknown };
   const said = (check: Schemas["PartCheck"]) =>
     check.verdict === "unknown"
-      ? `${check.what}: ${check.old_mm === null ? texts.theOldOnesIsNot : texts.notGiven}`
+      ? `${check.what}: ${check.old_mm === null ? texts.theOldOnesIsNot : texts.notEntered}`
       : say(texts.whatFigureMmTheOld, {
           what: check.what,
           figure: figure(check.new_mm),

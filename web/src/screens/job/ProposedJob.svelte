@@ -60,7 +60,7 @@
       </div>
       <form class="row no-print" onsubmit={plan} novalidate>
         <TextInput
-          labelText={texts.dayMayStayOpen}
+          labelText={texts.optionalDate}
           type="date"
           bind:value={planned}
           invalid={!!form.refused}

@@ -34,7 +34,7 @@
     {#each lines as line, at (at)}
       <div class="row line">
         <label class="grow"
-          ><span>{texts.whatTheShopAsksFor}</span><input
+          ><span>{texts.quoteLine}</span><input
             autocomplete="off"
             maxlength="60"
             bind:value={line.what}

@@ -22,7 +22,7 @@
   const LABELS: Record<Action, string> = {
     note: texts.noteForNextTime,
     insert: texts.yourOwnStep2,
-    deviation: texts.howItWasDoneInstead,
+    deviation: texts.whatYouDidInstead,
   };
 </script>
 
@@ -54,8 +54,7 @@
                 >{line.newton_metres === null ? `${line.label}: ` : ""}{line.said.join("; ")}</span
               >{/if}
           {/each}
-          {#if step.mandatory}<span class="gate"
-              >{step.safety_critical ? texts.neverSkipped : texts.notToBeSkipped}</span
+          {#if step.mandatory}<span class="gate">{step.safety_critical ? texts.neverSkipped : texts.dontSkip}</span
             >{/if}
           {#if step.own}<span class="gate own">{texts.yourOwnStep}</span>{/if}
           {#if step.why && !done}{" "}<span class="quiet">{step.why}</span>{/if}
@@ -67,7 +66,7 @@
       {texts.notSavedYetTheServer}
     </p>{/if}
   {#each stepGroup.steps as each (each.key)}
-    {#if each.deviation}<p class="note"><strong>{texts.doneAnotherWay}</strong> {each.deviation}</p>{/if}
+    {#if each.deviation}<p class="note"><strong>{texts.doneDifferently}</strong> {each.deviation}</p>{/if}
   {/each}
   {#if at.refusedAt === stepGroup.key && job.fault("step")}
     <p class="note fault" role="alert">
@@ -107,8 +106,8 @@
         >{/if}
       {#if at.changing}
         <button type="button" class="link" onclick={() => at.open(step.key, "insert")}>{texts.addAStepAfterIt}</button>
-        <button type="button" class="link" onclick={() => at.move(step, -1)}>{texts.earlier}</button>
-        <button type="button" class="link" onclick={() => at.move(step, 1)}>{texts.later}</button>
+        <button type="button" class="link" onclick={() => at.move(step, -1)}>{texts.moveUp}</button>
+        <button type="button" class="link" onclick={() => at.move(step, 1)}>{texts.moveDown}</button>
         {#if step.own && step.event}<button type="button" class="link" onclick={() => job.unadjust(step.event!)}
             >{texts.removeStep}</button
           >

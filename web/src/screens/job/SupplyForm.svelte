@@ -32,10 +32,10 @@
   });
   let leadFault = $state("");
   const fields = $derived([
-    ["number", texts.itsNumber, ""],
-    ["supplier", texts.whereFrom, ""],
+    ["number", texts.partNumber, ""],
+    ["supplier", texts.supplier, ""],
     ["price", say(texts.priceEachCurrency, { currency: job.plan!.money.currency }), "decimal"],
-    ["lead", texts.daysToGetIt, "numeric"],
+    ["lead", texts.deliveryDays, "numeric"],
     ["on_shelf", common.onTheShelf, "decimal"],
     ...(measured
       ? [
@@ -64,7 +64,7 @@
 
 <form onsubmit={keep} novalidate>
   <div class="field wide">
-    <label for="{id}-name">{texts.whatItIsCalled}</label><input
+    <label for="{id}-name">{texts.partName}</label><input
       id="{id}-name"
       maxlength="120"
       autocomplete="off"
@@ -87,7 +87,7 @@
   {/each}
   {#if compounds}
     <div class="field">
-      <label for="{id}-compound">{texts.againstWhatIsOn}</label>
+      <label for="{id}-compound">{texts.compoundCompared}</label>
       <select id="{id}-compound" bind:value={typed.compound}
         ><option value="">{common.theSameKind}</option><option value="harder">{texts.harderLastsLonger}</option><option
           value="softer">{texts.softerBitesMore}</option

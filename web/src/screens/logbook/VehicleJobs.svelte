@@ -36,10 +36,10 @@
               <a href="#/jobs/{job.id}">{job.what}</a>
               <span class="quiet"
                 >{common.jobState[job.state] ?? job.state}, {job.planned_for
-                  ? say(texts.on, { day: day(job.planned_for) })
+                  ? say(texts.forDay, { day: day(job.planned_for) })
                   : texts.noDate}</span
               >
-              {#if job.state === "in_progress"}<a href="#/jobs/{job.id}/car">{texts.goOn}</a>{/if}
+              {#if job.state === "in_progress"}<a href="#/jobs/{job.id}/car">{texts.continueAtTheCar}</a>{/if}
             </li>{/each}
         </ul>
       {:else}<p>{texts.noneOpen}</p>{/if}

@@ -22,7 +22,7 @@
     <tr
       ><th scope="col">{texts.corner}</th><th scope="col">{texts.innerPad}</th><th scope="col">{texts.outerPad}</th><th
         scope="col">{texts.rotor}</th
-      >{#if more}<th scope="col">{texts.alsoRead}</th>{/if}</tr
+      >{#if more}<th scope="col">{texts.alsoMeasured}</th>{/if}</tr
     >
   </thead>
   <tbody>
@@ -36,7 +36,7 @@
           >
         {/each}
         <td data-what={texts.rotor}><RotorPlaces readings={corner.rotor} {correction} /></td>
-        {#if more}<td data-what={texts.alsoRead}
+        {#if more}<td data-what={texts.alsoMeasured}
             >{#each corner.more as reading (reading.id)}<span class="quiet">{reading.part}</span><ReadingEntry
                 {reading}
                 {correction}

@@ -52,14 +52,14 @@
         {inspection.odometer.unit}
       </h1>
       {#if inspection.note}<p>{inspection.note}</p>{/if}
-      {#if inspection.imported}<p class="quiet">{texts.importedFromAFile}</p>{/if}
+      {#if inspection.imported}<p class="quiet">{texts.imported}</p>{/if}
     </div>
     {#if inspection.void}<InlineNotification
         kind="warning"
         lowContrast
         hideCloseButton
         title={texts.struckOut}
-        subtitle={texts.nothingOfItCountsIt}
+        subtitle={texts.notCounted}
       />{/if}
     {#each inspection.corrections as correction (correction)}<p class="history">
         {day(correction.date)}: {correction.change}. {correction.reason}
@@ -84,7 +84,7 @@
     {/if}
     {#if marks.length}
       <section class="sheet">
-        <h2>{common.lookedAt}</h2>
+        <h2>{common.inspected}</h2>
         <ul class="plain-list marks">
           {#each marks as mark (mark.id)}<MarkEntry {mark} {correction} />{/each}
         </ul>

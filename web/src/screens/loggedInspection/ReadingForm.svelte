@@ -31,7 +31,7 @@
       />
     </div>
     {#if reading.upper !== null}<div class="field">
-        <label for="upper">{texts.doesNotGo}</label><input
+        <label for="upper">{texts.doesntFit}</label><input
           id="upper"
           inputmode="decimal"
           autocomplete="off"

@@ -45,7 +45,7 @@
 {#if kinds.error || drill.error}<Problem error={kinds.error ?? drill.error} />{/if}
 <div class="stack">
   <h1>{texts.practice}</h1>
-  <p class="quiet">{texts.whatItIs}</p>
+  <p class="quiet">{texts.introduction}</p>
   {#if kinds.value}
     <nav aria-label={texts.drills}>
       {#each kinds.value as each (each.id)}

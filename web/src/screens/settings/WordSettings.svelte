@@ -55,7 +55,7 @@
   {#if loaded.value}
     {@const { words, units } = loaded.value}
     <p class="quiet">{texts.wordsChange}</p>
-    {@render choices(texts.whatTurnsIsCalled, "rotor", ROTOR, words.rotor, (rotor) => choose({ words: { rotor } }))}
+    {@render choices(texts.rotorWord, "rotor", ROTOR, words.rotor, (rotor) => choose({ words: { rotor } }))}
     <p class="quiet">{texts.unitsChange}</p>
     {@render choices(texts.lengths, "length", LENGTH, units.length, (length) => choose({ units: { length } }))}
     {@render choices(texts.torques, "torque", TORQUE, units.torque, (torque) => choose({ units: { torque } }))}

@@ -37,7 +37,7 @@
     {#if lanes.length}
       <section class="sheet">
         <Timeline {lanes} today={garage.today} label={texts.allAhead} />
-        <p class="quiet">{texts.bands}</p>
+        <p class="quiet">{texts.barsNote}</p>
       </section>
     {/if}
     <section class="sheet">

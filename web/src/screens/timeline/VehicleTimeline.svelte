@@ -106,7 +106,7 @@
         {today}
         kmPerDay={vehicle.km_per_day}
         {unit}
-        label={say(texts.whatLiesAheadOfName, { name: vehicle.name })}
+        label={say(texts.dueForName, { name: vehicle.name })}
       >
         {#snippet onTrip(mark, y, x, days)}<TripHandle trips={trip} {mark} {x} {days} {y} />{/snippet}
         {#snippet over(x, days, top, base)}<AheadLine {ahead} {x} {days} {top} {base} />{/snippet}
@@ -135,7 +135,7 @@
             {/each}
           </ul>
         {:else}
-          <p>{texts.nothingIsReadYetThat}</p>
+          <p>{texts.noReadingsYet}</p>
         {/if}
         <p class="settings"><a href="#/settings">{texts.changeHowJobsAreCombined}</a></p>
       </section>

@@ -42,7 +42,7 @@
         </div>
         <p>
           <strong
-            >{say(texts.lookAgainRest, {
+            >{say(texts.inspectBy, {
               rest:
                 axle.look_again && axle.look_again.distance_km > 99
                   ? say(common.withinRoughOrByMonth, {
@@ -79,7 +79,7 @@
       >{texts.wear}<kbd aria-hidden="true">{keys.wear}</kbd></Button
     >
     <Button size="field" kind="tertiary" href={axle.job ? `#/jobs/${axle.job.id}` : `#/axles/${axle.id}/job-plan`}
-      >{axle.job ? texts.theJob : common.planAJob}<kbd aria-hidden="true">{keys.job}</kbd></Button
+      >{axle.job ? texts.openJob : common.planAJob}<kbd aria-hidden="true">{keys.job}</kbd></Button
     >
     <Button size="field" kind="tertiary" href="#/axles/{axle.id}/brake-data"
       >{texts.brakeData}<kbd aria-hidden="true">{keys.data}</kbd></Button

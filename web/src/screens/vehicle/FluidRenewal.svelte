@@ -22,7 +22,7 @@
 
 <form class="row" onsubmit={renew} novalidate>
   <TextInput
-    labelText={texts.dayOfRenewal}
+    labelText={texts.dateOfTheChange}
     type="date"
     max={today}
     bind:value={date}

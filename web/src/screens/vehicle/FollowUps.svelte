@@ -45,7 +45,7 @@
   {#if adding}
     <form class="row fields" onsubmit={add} novalidate>
       <label class="grow"
-        ><span>{texts.whatIsOpen}</span><input
+        ><span>{texts.followUpText}</span><input
           use:focusOn
           autocomplete="off"
           maxlength="300"
@@ -54,7 +54,7 @@
         /><Fault text={form.fault("text")} /></label
       >
       <label
-        ><span>{texts.lookAgainOnIfYouWant}</span><input
+        ><span>{texts.checkAgainOn}</span><input
           type="date"
           bind:value={lookOn}
           aria-invalid={!!form.fault("look_on")}
@@ -92,14 +92,15 @@
                   aria-invalid={!!form.fault("because")}
                 /><Fault text={form.fault("because")} /></label
               >
-              <Button type="submit" size="field" disabled={form.busy}>{texts.closeIt}</Button>
+              <Button type="submit" size="field" disabled={form.busy}>{texts.closeFollowUp}</Button>
               <Button size="field" kind="ghost" on:click={() => (closing = null)}>{common.cancel}</Button>
             </form>
-          {:else}<button type="button" class="link" onclick={() => (closing = end.id)}>{texts.closeIt}</button>{/if}
+          {:else}<button type="button" class="link" onclick={() => (closing = end.id)}>{texts.closeFollowUp}</button
+            >{/if}
         </li>
       {/each}
     </ul>
-  {:else}<p class="quiet">{texts.nothingIsOpen}</p>{/if}
+  {:else}<p class="quiet">{texts.noFollowUps}</p>{/if}
   {#if closed.length}
     <details>
       <summary>{say(texts.closedCount, { count: closed.length })}</summary>
@@ -107,7 +108,7 @@
         {#each closed as end (end.id)}
           <li>
             {end.text}: <strong>{end.closed_because}</strong> <span class="quiet">{day(end.closed_on!)}</span>
-            <button type="button" class="link" onclick={() => change(end.id, null)}>{texts.openItAgain}</button>
+            <button type="button" class="link" onclick={() => change(end.id, null)}>{texts.reopen}</button>
           </li>
         {/each}
       </ul>

@@ -130,7 +130,7 @@
           })}{:else}{texts.noOdometerYet}{/if}
       </p>
       <Button size="field" href="#/vehicles/{vehicle.id}/inspection"
-        >{common.startAInspection}<kbd aria-hidden="true">l</kbd></Button
+        >{common.startInspection}<kbd aria-hidden="true">l</kbd></Button
       >
     </div>
 
@@ -156,7 +156,7 @@
             <strong>{say(texts.doneAnotherWayOnDay, { day: day(step.day) })}</strong>
             {step.text} <span class="quiet">{say(texts.reasonBecause, { because: step.because })}</span>
             <button type="button" class="link" onclick={() => act(() => lazyApi.resolveDeviation(step.job, step.step))}
-              >{texts.madeGood}</button
+              >{texts.markAsFixed}</button
             >
           </li>
         {/each}
@@ -196,9 +196,10 @@
             })}
           </p>
         {:else}
-          <p class="quiet">{texts.notKnownWhenTheBrake}</p>
+          <p class="quiet">{texts.lastFluidChangeUnknown}</p>
         {/if}
-        {#if !renewing}<Button size="small" kind="ghost" on:click={() => (renewing = true)}>{texts.noteARenewal}</Button
+        {#if !renewing}<Button size="small" kind="ghost" on:click={() => (renewing = true)}
+            >{texts.enterFluidChange}</Button
           >{/if}
       </div>
       {#if renewing}
@@ -239,7 +240,7 @@
         <p>{texts.nothingLoggedYetStartWith}</p>
       {/if}
       <div class="row fluid">
-        <a href="#/vehicles/{vehicle.id}/log">{texts.allOfTheLog}</a>
+        <a href="#/vehicles/{vehicle.id}/log">{texts.wholeLogbook}</a>
         <a href="#/vehicles/{vehicle.id}/jobs">{texts.allJobs}</a>
         <a href="#/vehicles/{vehicle.id}/import">{common.importASpreadsheet}</a>
       </div>

@@ -71,9 +71,8 @@
             {#each quality.backtest.forecasts as forecast, at (at)}
               <tr>
                 <td
-                  >{day(forecast.date)}{#if forecast.afterwards}<span
-                      class="quiet"
-                      title={texts.workedOutAfterwardsFromWhat}>*</span
+                  >{day(forecast.date)}{#if forecast.afterwards}<span class="quiet" title={texts.calculatedLater}
+                      >*</span
                     >{/if}</td
                 >
                 <td
@@ -89,7 +88,7 @@
         </table>
       </div>
       {#if quality.backtest.forecasts.some((forecast) => forecast.afterwards)}<p class="quiet">
-          {texts.workedOutAfterwardsFromWhat2}
+          {texts.calculatedLaterNote}
         </p>{/if}
     {:else}
       <p>

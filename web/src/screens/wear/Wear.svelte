@@ -109,7 +109,7 @@
             </p>
           {/if}
           <p class="again">
-            {say(texts.lookAgainRest, {
+            {say(texts.inspectBy, {
               rest:
                 axle.look_again && axle.look_again.distance_km > 99
                   ? say(common.withinRoughOrByMonth, {
@@ -119,7 +119,7 @@
                   : common.now,
             })}
           </p>
-          <Select labelText={texts.renewedAt} bind:selected={limit} size="sm">
+          <Select labelText={texts.replacedAt} bind:selected={limit} size="sm">
             <SelectItem value="" text={texts.myLimit} />
             {#each value.limits as each (each.id)}<SelectItem
                 value={String(each.mm)}
@@ -135,7 +135,7 @@
         <p>{say(texts.whyNotLogAInspection, { whyNot: upperFirst(axle.why_not.join("; ")) })}</p>
         <div>
           <Button href="#/vehicles/{value.axle_name.vehicle_id}/inspection?axle={axle.id}"
-            >{common.startAInspection}</Button
+            >{common.startInspection}</Button
           >
         </div>
       </section>
@@ -232,7 +232,7 @@
     <div class="row no-print">
       <Button href="#/axles/{axle.id}/job-plan">{common.planAJob}<kbd aria-hidden="true">j</kbd></Button>
       <Button kind="tertiary" href="#/vehicles/{value.axle_name.vehicle_id}/inspection?axle={axle.id}"
-        >{common.startAInspection}<kbd aria-hidden="true">l</kbd></Button
+        >{common.startInspection}<kbd aria-hidden="true">l</kbd></Button
       >
     </div>
   </div>

@@ -130,7 +130,7 @@
   {/each}
 </div>
 {#if supposed && answer?.said.length}<p class="quiet">
-    {say(texts.supposedSaid, { said: answer.said.join("; ") })}
+    {say(texts.assuming, { said: answer.said.join("; ") })}
   </p>{/if}
 
 <style>

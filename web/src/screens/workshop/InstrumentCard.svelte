@@ -31,7 +31,7 @@
           most: instrument.most ?? "?",
           unit: instrument.unit,
         })
-      : texts.rangeNotKnown,
+      : texts.rangeUnknown,
   );
 
   async function archive(retired: boolean) {
@@ -111,9 +111,7 @@
       <div class="scroll">
         <table>
           <thead
-            ><tr
-              ><th>{common.day}</th><th>{texts.placeRead}</th><th>{texts.asItWasRead}</th><th>{texts.asItWouldBe}</th
-              ></tr
+            ><tr><th>{common.day}</th><th>{texts.placeRead}</th><th>{texts.read}</th><th>{texts.corrected}</th></tr
             ></thead
           >
           <tbody>
@@ -131,7 +129,7 @@
         </p>{/if}
       <div>
         <Button size="field" on:click={correct}
-          >{say((newest?.offset_mm ?? 0) > 0 ? texts.takeTheAbsMmOut : texts.addTheAbsMm, {
+          >{say((newest?.offset_mm ?? 0) > 0 ? texts.subtractZeroError : texts.addTheAbsMm, {
             abs: Number(Math.abs(newest?.offset_mm ?? 0).toFixed(3)),
             count: instrument.changes.length,
           })}</Button

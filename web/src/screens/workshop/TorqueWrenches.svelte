@@ -120,7 +120,7 @@
               <td>{say(texts.leastToMostUnit, { least: wrench.least, most: wrench.most, unit: wrench.unit })}</td>
               <td>{wrench.graduation} {wrench.unit}</td>
               <td>{wrench.length_mm ? say(texts.lengthMmMm, { lengthMm: wrench.length_mm }) : "?"}</td>
-              <td>{wrench.calibrated_on ? day(wrench.calibrated_on) : texts.neverAsFarAsIs}</td>
+              <td>{wrench.calibrated_on ? day(wrench.calibrated_on) : texts.neverCalibrated}</td>
               <td>
                 <Button
                   size="small"
