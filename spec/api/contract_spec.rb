@@ -28,6 +28,56 @@ RSpec.describe Graver::API::App do
     end
   end
 
+  it "describes each action by verb and object, and one sentence" do
+    verbs =
+      %w[
+        Add
+        Answer
+        Change
+        Check
+        Choose
+        Close
+        Confirm
+        Correct
+        Create
+        Discard
+        Edit
+        Estimate
+        Export
+        Finish
+        Forecast
+        Get
+        List
+        Log
+      ] +
+        %w[
+          Make
+          Move
+          Pause
+          Plan
+          Preview
+          Print
+          Propose
+          Put
+          Read
+          Remove
+          Report
+          Resolve
+          Restore
+          Run
+          Set
+          Sign
+          Tick
+          Try
+          Undo
+          Upload
+        ] + %w[Withdraw Save]
+    operations.each_value do |operation|
+      expect(verbs).to include(operation["summary"].split.first)
+      expect(operation["description"]).to match(/\A[A-Z][^\n]{15,}\.\z/)
+    end
+  end
+
   schemas = described.fetch("components").fetch("schemas")
   properties =
     lambda do |node, path|

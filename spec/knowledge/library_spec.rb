@@ -29,8 +29,7 @@ RSpec.describe Graver::Knowledge::Library do
         %r{steps/ready\.yml:\d+: step settle: steps wait for each other: settle, compare},
       ["steps/safe.yml", "requires: [cool]", "requires: [cold]"] =>
         %r{steps/safe\.yml:2: step stand_still names requires cold},
-      ["steps/finish.yml", "gives: [held]", "gives: [lowered]"] =>
-        /step engine_pedal requires held, which no step gives/,
+      ["steps/finish.yml", "adds: [held]", "adds: [lowered]"] => /step engine_pedal requires held, which no step adds/,
       ["steps/finish.yml", "with the engine off.", "engine on."] => /step pump runs the engine and does not say so/,
       [
         "steps/finish.yml",

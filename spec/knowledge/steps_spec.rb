@@ -9,14 +9,14 @@ RSpec.describe "The steps of a job" do
   let(:steps) { KNOWLEDGE.procedure.steps }
 
   def step(id) = KNOWLEDGE.procedure.step(id)
-  def giving(fact) = steps.select { |each| each.gives.include?(fact) }
+  def giving(fact) = steps.select { |each| each.adds.include?(fact) }
   def expect_caution(found, caution)
     expect(found.reject { |each| each.cautions.include?(caution) }.map(&:id)).to be_empty
   end
 
   it "put the caution where it hurts" do
     off =
-      steps.select { |each| each.gives.include?("caliper_open") && each.fasteners.any? && !each.id.include?("loose") }
+      steps.select { |each| each.adds.include?("caliper_open") && each.fasteners.any? && !each.id.include?("loose") }
     expect_caution(off, "hose")
     expect_caution(off, "piston-out")
     expect_caution(giving("piston_home"), "overflow")
@@ -144,7 +144,7 @@ RSpec.describe "The steps of a job" do
       spring_free
       sensor_free
     ]
-    expect(lasting.reject { |fact| steps.any? { |each| each.takes.include?(fact) } }).to be_empty
+    expect(lasting.reject { |fact| steps.any? { |each| each.removes.include?(fact) } }).to be_empty
     expect(step("corner_check").forbids).to include("caliper_open", "hose_open", "rotor_off", "bracket_off")
     expect(step("first_stops").forbids).to include("motor_open", "caliper_open", "hose_open", "wheel_off")
     expect(step("first_stops").requires).to include("pedal_firm", "nuts_torqued", "level_ok")

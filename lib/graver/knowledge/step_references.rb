@@ -34,8 +34,8 @@ module Graver
           shows: @procedure.steps.map(&:id),
           requires: facts,
           forbids: facts,
-          gives: facts,
-          takes: facts,
+          adds: facts,
+          removes: facts,
           fasteners: ids("fasteners.yml"),
           tighten: ids("fasteners.yml"),
           tools: ids("tools.yml"),
@@ -170,9 +170,9 @@ module Graver
 
       # A fact that is required but never given can never hold.
       def one_way
-        given = @procedure.steps.flat_map(&:gives)
+        given = @procedure.steps.flat_map(&:adds)
         @procedure.steps.flat_map do |step|
-          (step.requires - given).map { |fact| "#{at(step)} requires #{fact}, which no step gives" }
+          (step.requires - given).map { |fact| "#{at(step)} requires #{fact}, which no step adds" }
         end
       end
 

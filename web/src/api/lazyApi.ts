@@ -37,7 +37,7 @@ export const lazyApi = {
     taken(client.POST("/drills/{kind}/answers", { params: { path: { kind } }, body: answer })),
   removePhoto: (id: number) => taken(client.DELETE("/photos/{id}", { params: { path: { id } } })),
   restorePhoto: (id: number) => taken(client.POST("/photos/{id}/restore", { params: { path: { id } } })),
-  actByUnit: (id: number, act: Schemas["ScanToolAction"]) =>
+  scanToolAction: (id: number, act: Schemas["ScanToolAction"]) =>
     taken(client.POST("/jobs/{id}/scan-tool-actions", { params: { path: { id } }, body: act })),
   bedIn: (id: number, query: Record<string, string>) =>
     taken(client.GET("/jobs/{id}/bed-in", { params: { path: { id }, query } })),

@@ -21,7 +21,7 @@ module Graver
         post "/jobs/:id/answers", :answer_step
         post "/jobs/:id/afterwards", :tick_afterwards
         post "/jobs/:id/torques", :record_torque
-        post "/jobs/:id/scan-tool-actions", :act_by_unit, 201
+        post "/jobs/:id/scan-tool-actions", :scan_tool_action, 201
         post "/jobs/:id/readings", :record_readings
         post "/jobs/:id/deviations", :deviate
         post "/jobs/:id/deviations/:step/resolution", :resolve_deviation
@@ -30,7 +30,7 @@ module Graver
         put "/jobs/:id/quote", :quote
         put "/jobs/:id/approaches", :approach
         post "/jobs/:id/notes", :note_step, 201
-        post "/jobs/:id/plan-edits", :adjust, 201
+        post "/jobs/:id/plan-edits", :edit_plan, 201
         delete "/jobs/:id/plan-edits/:event", :drop_plan_edit
         get "/jobs/:id/sheet.pdf", :sheet
         get "/jobs/:id/card.pdf", :card
@@ -72,7 +72,7 @@ module Graver
           Serializers::JobProgress.call(progress_of.call(log.call(id, payload(Contracts::TorqueReached))))
         end
 
-        def act_by_unit
+        def scan_tool_action
           given = payload(Contracts::ScanToolAction)
           Service::Planning::ScanToolAction.new(context).call(id, given[:step], given[:device]).to_h
         end
@@ -110,7 +110,7 @@ module Graver
           end
         end
         def note_step = with(Contracts::StepNote) { |given| planning.note(id, given[:step], given[:text]) }
-        def adjust = with(Contracts::PlanEdit) { |given| planning.adjust(id, given) }
+        def edit_plan = with(Contracts::PlanEdit) { |given| planning.adjust(id, given) }
         def drop_plan_edit = answer(planning.restore(id, @exchange.number("event", missing: "missing.change")))
 
         def sheet = printed(Sheet::JobSheet, "job")

@@ -22,10 +22,10 @@ module Graver
         def to_a = @held.keys
 
         # The state after a step is done. places: FactPlaces::Places of it -> BrakeState
-        def after(places) = BrakeState.new(@procedure, (to_a | places.gives) - places.takes)
+        def after(places) = BrakeState.new(@procedure, (to_a | places.adds) - places.removes)
 
         # The state as though a step had not been done: what it took off is off again.
-        def before(places) = BrakeState.new(@procedure, (to_a - places.gives) | places.takes)
+        def before(places) = BrakeState.new(@procedure, (to_a - places.adds) | places.removes)
 
         # Places of what is not together -> [place]
         def apart = @held.keys.select { |place| @procedure.facts[place.first]&.apart }

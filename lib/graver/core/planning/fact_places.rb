@@ -6,7 +6,7 @@ module Graver
       # Where the facts of a placed step hold: [[fact], [fact, lift], [fact, axle, side], ...].
       class FactPlaces
         # Of one step, its facts with their places.
-        Places = Value.define(:requires, :forbids, :gives, :takes)
+        Places = Value.define(:requires, :forbids, :adds, :removes)
 
         # procedure: Procedure; lifts: [Lift]
         def initialize(procedure, lifts)
@@ -20,15 +20,15 @@ module Graver
           @places[placed] ||= Places.new(
             requires: places(placed.step.requires, placed),
             forbids: places(placed.step.forbids, placed, every: true),
-            gives: places(placed.step.gives, placed),
-            takes: places(placed.step.takes, placed)
+            adds: places(placed.step.adds, placed),
+            removes: places(placed.step.removes, placed)
           )
         end
 
         # What holds after a step is done. holds: { place => true }, changed in place
         def apply(placed, holds)
-          of(placed).gives.each { |place| holds[place] = true }
-          of(placed).takes.each { |place| holds.delete(place) }
+          of(placed).adds.each { |place| holds[place] = true }
+          of(placed).removes.each { |place| holds.delete(place) }
         end
 
         private

@@ -16,7 +16,7 @@ module Graver
           @procedure = procedure
           @facts = procedure.facts
           @places = FactPlaces.new(procedure, lifts)
-          @given = base.flat_map { |placed| of(placed).gives }.to_h { |place| [place, true] }
+          @given = base.flat_map { |placed| of(placed).adds }.to_h { |place| [place, true] }
         end
 
         # [PlannedStep] -> [Violation], empty when the order holds. held: places of what holds already; done: keys of
@@ -40,7 +40,7 @@ module Graver
         def asks_for?(later, earlier)
           asked, done = of(later), of(earlier)
           (later.step.needs.include?(earlier.step.id) && concerns?(earlier, later)) ||
-            asked.requires.intersect?(done.gives) || asked.forbids.intersect?(done.takes)
+            asked.requires.intersect?(done.adds) || asked.forbids.intersect?(done.removes)
         end
 
         # Does what is done at one place come before what is done at the other at all?

@@ -16,7 +16,7 @@ module Graver
           @held = held
           @apart = apart
           @rank = placed.each_with_index.to_h { |each, at| [each.key, at] }
-          @given = placed.flat_map { |each| of(each).gives }.to_h { |place| [place, true] }
+          @given = placed.flat_map { |each| of(each).adds }.to_h { |place| [place, true] }
           @late = {}
         end
 
@@ -39,8 +39,8 @@ module Graver
         # Steps of making safe and taking apart whose end is there already.
         def leave_out_what_holds
           left.each do |each|
-            gives = of(each).gives
-            next unless Replan::OPENING.include?(each.step.stage) && gives.any? && gives.all? { |place| held?(place) }
+            adds = of(each).adds
+            next unless Replan::OPENING.include?(each.step.stage) && adds.any? && adds.all? { |place| held?(place) }
 
             @chosen.delete(each.key)
           end
@@ -75,17 +75,17 @@ module Graver
         def asked_for?(place) = @given.key?(place) || !@procedure.facts.fetch(place.first).optional
 
         def give(place, placed)
-          again(place, placed, :gives) || add(place, placed, :gives) ||
+          again(place, placed, :adds) || add(place, placed, :adds) ||
             raise(Replan::Impossible.new(placed, "requires", place))
         end
 
         def take(place, placed)
-          add(place, placed, :takes) || again(place, placed, :takes) || late(placed) || moot(placed) ||
+          add(place, placed, :removes) || again(place, placed, :removes) || late(placed) || moot(placed) ||
             raise(Replan::Impossible.new(placed, "forbids", place))
         end
 
         def close(place)
-          add(place, nil, :takes) || again(place, nil, :takes) || raise(Replan::Impossible.new(nil, "apart", place))
+          add(place, nil, :removes) || again(place, nil, :removes) || raise(Replan::Impossible.new(nil, "apart", place))
         end
 
         # The nearest earlier step that does it and is not in the plan.
@@ -114,7 +114,7 @@ module Graver
 
         # A step whose moment has passed, and that nothing waits for.
         def moot(placed)
-          return if placed.step.mandatory || left.any? { |each| of(each).requires.intersect?(of(placed).gives) }
+          return if placed.step.mandatory || left.any? { |each| of(each).requires.intersect?(of(placed).adds) }
 
           @chosen.delete(placed.key)
           true

@@ -81,7 +81,7 @@ module Graver
           facts =
             @procedure.steps.select do |other|
               @rank.fetch(other.stage) <= @rank.fetch(step.stage) &&
-                (other.gives.intersect?(step.requires) || other.takes.intersect?(step.forbids))
+                (other.adds.intersect?(step.requires) || other.removes.intersect?(step.forbids))
             end
           step.needs.each do |id|
             @procedure.step(id) or raise Impossible.new("step #{step.id} needs #{id}, which is not there", [step.id])

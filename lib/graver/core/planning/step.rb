@@ -30,8 +30,8 @@ module Graver
           :needs,
           :requires,
           :forbids,
-          :gives,
-          :takes,
+          :adds,
+          :removes,
           :conditions,
           :exceptions,
           :fasteners,
@@ -47,7 +47,7 @@ module Graver
           # What a step may tell of the job's fluid, beside brake data.
           const_set :FLUID, %w[fluid.draw_off fluid.needed].freeze
           const_set :LISTS,
-                    %i[needs requires forbids gives takes fasteners tighten tools consumables cautions does] +
+                    %i[needs requires forbids adds removes fasteners tighten tools consumables cautions does] +
                       %i[reads shows tells]
 
           # A step its owner wrote.

@@ -24,7 +24,7 @@
   async function start() {
     left = null;
     await form.act(async () => {
-      const done = await lazyApi.actByUnit(job, { step, device: unit.id });
+      const done = await lazyApi.scanToolAction(job, { step, device: unit.id });
       simulated = done.simulated;
       const ends = Date.now() + done.seconds * 1000;
       left = done.seconds;
