@@ -25,7 +25,7 @@ class Screenshooter
     "job-ready" => ["/#/jobs/1", "Open items", DESK, "light"],
     "job-scope" => ["/#/jobs/2/scope", "In the same session", DESK, "light"],
     "job-parts" => ["/#/jobs/1/parts", "Set of pads", DESK, "dark"],
-    "torque" => ["/#/jobs/1/torque", "Wheel nuts", DESK, "light"],
+    "torque" => ["/#/jobs/1/torque", "Lug nuts", DESK, "light"],
     "job-money" => ["/#/jobs/1/money", "over its life", DESK, "light"],
     "at-the-car" => ["/#/jobs/2/car/rear.left.pin_bolts_in", "Start the slide pin bolts by hand", PHONE, "light"],
     # what changes the log or a job comes last: the others show it as it was

@@ -54,7 +54,8 @@ RSpec.describe Graver::Texts do
         *%w[stay replace measure_again].map { |outcome| "rotor_because_#{outcome}" }
       ],
       "jobs." => %w[fluid_draw_off fluid_needed],
-      "sheet." => %w[inner_pad outer_pad rotor]
+      "sheet." => %w[inner_pad outer_pad rotor],
+      "part_names." => %w[rotor rotors]
     }.flat_map { |start, ends| ends.map { |last| start + last } }
 
   it "has every text the code names, and none that nothing names" do

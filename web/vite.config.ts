@@ -42,19 +42,21 @@ const onlyTokensAskedFor = {
   },
 };
 
-// What the screens say is put into the owner's words where it stands in a text (format/word.ts): "disc" for "rotor".
-const ownersWords = {
-  name: "owners-words",
+// Texts with both forms of a word, "<tyre|tire>", are put into the household's English as they are loaded (format/english.ts).
+const bothEnglishes = {
+  name: "both-englishes",
   enforce: "pre" as const,
   transform(code: string, id: string) {
     if (!/src\/texts\/(?!say\.ts)[\w.]+\.ts$/.test(id)) return;
-    const said = code.replace(/"(?:[^"\\\n]|\\.)*"/g, (text) => (/\brotors?\b/i.test(text) ? `word(${text})` : text));
-    return said === code ? undefined : `import { word } from "../format/word";\n${said}`;
+    const spoken = code.replace(/"(?:[^"\\\n]|\\.)*"/g, (text) =>
+      /<[^<>|]*\|[^<>|]*>/.test(text) ? `english(${text})` : text,
+    );
+    return spoken === code ? undefined : `import { english } from "../format/english";\n${spoken}`;
   },
 };
 
 export default defineConfig({
-  plugins: [ownersWords, svelte(), optimizeCss()],
+  plugins: [bothEnglishes, svelte(), optimizeCss()],
   css: { postcss: { plugins: [noRemoteFonts, onlyWhatIsUsed, onlyTokensAskedFor] } },
   build: { target: "es2022", chunkSizeWarningLimit: 1500 },
   server: { proxy: { "/api": "http://127.0.0.1:8321" } },

@@ -174,10 +174,10 @@ module Graver
       raise InvalidEntry.of("GRAVER_SIMULATED_DEVICES", "unreadable", Texts.t("faults.database_simulated"))
     end
 
-    # What the screens are told with their page: the owner's words where they differ, the units usually entered in.
-    def page_data(context)
+    # What the screens are told with their page: the English they speak, the units usually entered in.
+    def page_data(context, env)
       {
-        "words" => Service::Household::Chosen.vocabulary(context).others,
+        "english" => API::SpokenEnglish.of(context, env),
         "units" => Service::Household::Chosen.new(context, "units").chosen
       }
     end
@@ -192,9 +192,10 @@ module Graver
         use Rack::Deflater
         map("/api/v1") do
           use(API::AuthMiddleware, context:, network:, phones:)
+          use(API::SpokenEnglish, context:)
           run api
         end
-        run API::WebApp.new(File.join(ROOT, "web/dist"), -> { Boot.page_data(context.for_request) })
+        run API::WebApp.new(File.join(ROOT, "web/dist"), ->(env) { Boot.page_data(context.for_request, env) })
       end
     end
 

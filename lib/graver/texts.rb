@@ -21,7 +21,8 @@ module Graver
       "distance" => ->(value, unit) { Formats.distance(value, unit) },
       "list" => ->(value, _) { Formats.list(value, "or") },
       "all" => ->(value, _) { Formats.list(value, "and") },
-      "semicolons" => ->(value, _) { value.join("; ") }
+      "semicolons" => ->(value, _) { value.join("; ") },
+      "part" => ->(value, _) { part(value) }
     }.freeze
 
     module_function
@@ -38,8 +39,11 @@ module Graver
       end
     end
 
-    # { "faults.between" => "Enter ...", ... }
-    def all = @all ||= flat(YAML.safe_load_file(FILE)).freeze
+    # A part in words, by its name in the log: "rotors" is "rotors" or "discs", "left rotor" too.
+    def part(name) = name.to_s.gsub(/\brotors?\b/) { all.fetch("part_names.#{Regexp.last_match(0)}") }
+
+    # { "faults.between" => "Enter ...", ... } in the English of this thread
+    def all = ALL.fetch(English.current)
 
     def flat(texts, prefix = nil)
       texts.each_with_object({}) do |(key, text), found|
@@ -47,6 +51,8 @@ module Graver
         text.is_a?(Hash) ? found.update(flat(text, name)) : found[name] = text.freeze
       end
     end
+
+    ALL = English::ALL.to_h { |english| [english, flat(English.put(YAML.safe_load_file(FILE), english)).freeze] }.freeze
 
     private_class_method :flat
   end

@@ -23,7 +23,7 @@ RSpec.describe "Brake data in the API" do
         %w[caliper.kind copied],
         %w[pad.new_thickness copied]
       )
-      expect(copied["left_out"]).to contain_exactly("Slide pin bolts: torque", "Wheel nuts: torque")
+      expect(copied["left_out"]).to contain_exactly("Slide pin bolts: torque", "Lug nuts: torque")
       know(front, ["caliper.kind", "floating_slide_pins", nil])
       usual = ask(:get, "/axles/#{front}/brake-data/proposals?from=template")["entries"]
       expect(usual.map { |entry| entry["key"] }).to include("caliper.piston_count").and(

@@ -125,7 +125,7 @@ RSpec.describe "The API" do
     %w[/ /index.html].each do |path|
       get path
       expect([last_response.status, last_response.headers["last-modified"]]).to eq([200, nil])
-      expect(last_response.body).to match(%r{<html data-words="{}" data-units="[^"]*mm[^"]*" .*</html>}m)
+      expect(last_response.body).to match(%r{<html data-english="&quot;us&quot;" data-units="[^"]*mm[^"]*" .*</html>}m)
     end
     post "/"
     expect(last_response.status).to eq(405)
@@ -146,22 +146,88 @@ RSpec.describe "The API" do
     expect(served).to match_array(documented)
   end
 
-  it "speaks in the household's words: answers, errors, paper and calendar; ids and files keep theirs" do
-    expect(ask(:get, "/vocabulary")).to eq("rotor" => "rotor")
-    ask(:put, "/vocabulary", { rotor: "wheel plate" })
-    expect([status, last_response.body]).to match([422, include("rotor or disc")])
-    expect(ask(:put, "/vocabulary", { rotor: "disc" })).to eq("rotor" => "disc")
-    data = ask(:get, "/axles/#{front}/brake-data")["fields"].find { |field| field["key"] == "rotor.discard_thickness" }
-    expect(data.values.grep(String).grep(/rotor/i)).to contain_exactly("rotor.discard_thickness", "rotors")
-    expect(ask(:get, "/help")["terms"].map { |term| term["term"] }).to include("Disc", "Vented disc")
-    ask(:post, "/vehicles/#{car["id"]}/planned-events", { kind: "inspection", name: "Rotor check", from: "2026-08-01" })
-    get "/api/v1/calendar.ics"
-    expect(last_response.body).to include("Disc check")
-    job = ask(:post, "/axles/#{front}/jobs", {})["id"]
-    get "/api/v1/jobs/#{job}/sheet.pdf"
-    paper = PDF::Reader.new(StringIO.new(last_response.body)).pages.map(&:text).join
-    expect(paper).to match(/\bdiscs?\b/i)
-    expect(paper).not_to match(/\brotors?\b/i)
+  describe "its English" do
+    def speak(english) = ask(:put, "/vocabulary", { english: })
+    def paper(job)
+      get "/api/v1/jobs/#{job}/sheet.pdf"
+      PDF::Reader.new(StringIO.new(last_response.body)).pages.map(&:text).join
+    end
+
+    it "is American or British: in answers, errors, on paper and in the calendar; ids keep theirs" do
+      expect(ask(:get, "/vocabulary")).to eq("english" => "us")
+      speak("welsh")
+      expect([status, last_response.body]).to match([422, include("us or uk")])
+      job = ask(:post, "/axles/#{front}/jobs", {})["id"]
+      expect(paper(job)).to match(/\brotors?\b/i)
+      expect(speak("uk")).to eq("english" => "uk")
+      fields = ask(:get, "/axles/#{front}/brake-data")["fields"]
+      data = fields.find { |field| field["key"] == "rotor.discard_thickness" }
+      expect(data.values.grep(String).grep(/rotor/i)).to contain_exactly("rotor.discard_thickness", "rotors")
+      expect(fields.map { |field| field["label"] }).to include("Wheel nuts: per wheel")
+      expect(ask(:get, "/help")["terms"].map { |term| term["term"] }).to include("Disc", "Vented disc")
+      expect(paper(job)).to match(/\bdiscs?\b/i)
+      expect(paper(job)).not_to match(/\brotors?\b/i)
+      ask(:post, "/axles/#{front}/jobs", { scope: { axles: 1 } })
+      ask(:patch, "/jobs/#{job}", { state: "in_progress" })
+      expect(last_response.body).not_to match(/\brotors?\b(?![_."])/i)
+    end
+
+    it "is what the browser asks for as long as nobody chose" do
+      {
+        "de-DE,de;q=0.9" => "uk",
+        "en-GB" => "uk",
+        "en-US,en;q=0.9" => "us",
+        "en" => "us",
+        "*" => "us"
+      }.each do |asked, is|
+        header "Accept-Language", asked
+        expect(ask(:get, "/vocabulary")).to eq("english" => is), asked
+        get "/"
+        expect(last_response.body).to include("data-english=\"&quot;#{is}&quot;\"")
+      end
+      speak("us")
+      header "Accept-Language", "en-GB"
+      expect(ask(:get, "/vocabulary")).to eq("english" => "us")
+    end
+
+    it "never touches what the owner typed, a part number or a citation" do
+      typed = "Rotor 288-A: wheel nut, axle stand, tire and tyre <disc|rotor>"
+      car_id =
+        ask(:post, "/vehicles", { name: "Rotor Wagon", kind: "car", distance_unit: "km", axles: %w[front] })["id"]
+      ask(:post, "/vehicles/#{car_id}/follow-ups", { text: typed })
+      ask(:post, "/vehicles/#{car_id}/planned-events", { kind: "inspection", name: typed, from: "2026-08-01" })
+      ask(:post, inspections, inspection(ApiHelper::TODAY, "60000", *sound_axles).merge(note: typed))
+      stocked = {
+        kind: "part",
+        item: "rotor",
+        axle: front,
+        name: "Rotor 288-A",
+        number: "ROTOR-288 tire",
+        lead_days: 2
+      }
+      ask(:post, "/supplies", stocked)
+      know(front, ["caliper.kind", "floating_slide_pins", nil])
+      job = ask(:post, "/axles/#{front}/jobs", {})["id"]
+      ask(:post, "/jobs/#{job}/notes", { step: "front.chock", text: typed })
+      cited = KNOWLEDGE.source_title("cfr-49-393-47")
+      expect(cited).to include("drums/rotors")
+      %w[us uk].each do |english|
+        speak(english)
+        vehicle = ask(:get, "/vehicles/#{car_id}")
+        expect([vehicle["name"], vehicle["follow_ups"].map { |each| each["text"] }]).to eq(["Rotor Wagon", [typed]])
+        expect(ask(:get, "/vehicles/#{car["id"]}")["log"].map { |entry| entry["note"] }).to include(typed)
+        expect(ask(:get, "/supplies")["rows"].map { |row| row["supply"] }).to contain_exactly(
+          include(stocked.slice(:name, :number).transform_keys(&:to_s))
+        )
+        expect(
+          ask(:get, "/jobs/#{job}")["steps"].find { |each| each["key"] == "front.chock" }["notes"].to_s
+        ).to include(typed)
+        get "/api/v1/calendar.ics"
+        expect(last_response.body.gsub("\r\n ", "")).to include(typed.gsub(",", "\\,"))
+        expect(last_response.body).to include("Rotor Wagon")
+        expect(KNOWLEDGE.in(english).source_title("cfr-49-393-47")).to eq(cited)
+      end
+    end
   end
 
   it "keeps the units usually entered in, each by itself, and tells the screens with their page" do
@@ -169,7 +235,7 @@ RSpec.describe "The API" do
     expect(ask(:put, "/units", { torque: "lbf·ft" })).to eq("length" => "mm", "torque" => "lbf·ft")
     expect(fields(ask(:put, "/units", { length: "ell", torque: "N·m" })).keys).to eq(["length"])
     expect(ask(:get, "/units")).to eq("length" => "mm", "torque" => "lbf·ft")
-    ask(:put, "/vocabulary", { rotor: "disc" })
-    expect(Graver::Boot.page_data(context)).to eq("words" => { "rotor" => "disc" }, "units" => ask(:get, "/units"))
+    ask(:put, "/vocabulary", { english: "uk" })
+    expect(Graver::Boot.page_data(context, {})).to eq("english" => "uk", "units" => ask(:get, "/units"))
   end
 end

@@ -90,7 +90,7 @@ RSpec.describe "Worked-out answers" do
   it "come from the file after a new start, and are answers even where they cannot be kept" do
     ask(:post, inspections, inspection("2026-05-01", "60000", pad("7.4")))
     first = ask(:get, "/garage")
-    expect(context.store.response_cache.of("card", car["id"]).last).to include("Juniper")
+    expect(context.store.response_cache.of("card.us", car["id"]).last).to include("Juniper")
     again = DemoFile.context(context.store.backups.instance_variable_get(:@path))
     allow(Graver::Service::Overview::AxleOverview).to receive(:new).and_raise("worked out again")
     expect(read(Graver::Boot.rack(again), "/garage")).to eq(first)

@@ -119,7 +119,7 @@ RSpec.describe "The timeline in the API" do
     finished.call("2026-05-15")
     expect(nuts.call).to contain_exactly(
       include(
-        "text" => "Torque the front wheel nuts again, 80 to 160 km after the job",
+        "text" => "Torque the front lug nuts again, 80 to 160 km after the job",
         "date" => be_between("2026-05-16", "2026-05-18")
       )
     )

@@ -35,8 +35,9 @@ RSpec.describe "Texts of the steps" do
   end
 
   it "still hold every word that a bolt, or a sensor in another pad, replaces" do
-    terms = YAML.load_file("knowledge/brake_data.yml").fetch("terms").values.flat_map(&:values).flat_map(&:keys)
-    said = texts.map(&:last) + YAML.load_file("knowledge/fasteners.yml").map { |fastener| fastener["label"] }
+    written = YAML.load_file("knowledge/brake_data.yml").fetch("terms")
+    terms = Graver::English.put(written, "us").values.flat_map(&:values).flat_map(&:keys)
+    said = texts.map(&:last) + library.fasteners.map(&:label)
     expect(terms.reject { |term| said.any? { |text| text.include?(term) } }).to be_empty
   end
 

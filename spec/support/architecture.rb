@@ -78,9 +78,11 @@ class Architecture
       %w[Thread Mutex Ractor Fiber],
       %w[
         devices/shelf.rb
+        english.rb
+        knowledge/library.rb
         service/base
         api/web_app.rb
-        api/attempts.rb
+        api/login_throttle.rb
         api/lan_server.rb
         service/tables/import_log.rb
         boot.rb
@@ -116,7 +118,7 @@ class Architecture
     binding
   ].freeze
   HIDDEN_ALLOWED = {
-    "public_send" => %w[api/resource.rb storage/remembered.rb],
+    "public_send" => %w[api/resource.rb storage/memoized_repository.rb],
     "class_eval" => %w[core/value.rb]
   }.freeze
 

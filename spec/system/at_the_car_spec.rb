@@ -35,10 +35,8 @@ RSpec.describe "At the car", :demo do
   it "has every step to jump to, and figures to read at arm's length" do
     page.visit "/#/jobs/2/car"
     page.click_button "All steps"
-    page.within("nav[aria-label='Steps']", match: :first) do
-      page.click_button "Torque the wheel nuts in a star pattern"
-    end
-    expect(page).to have_css(".torque .figure", text: /\d+ (N·m|lbf·ft)/).and have_text("wheel nuts")
+    page.within("nav[aria-label='Steps']", match: :first) { page.click_button "Torque the lug nuts in a star pattern" }
+    expect(page).to have_css(".torque .figure", text: /\d+ (N·m|lbf·ft)/).and have_text("lug nuts")
     expect(page).to have_css(".caution", text: "Read the unit on the wrench")
     expect(page).to have_no_css("header:not(.top)")
   end

@@ -74,19 +74,12 @@ module Graver
         return respond(with_cookie(answer), code) if answer.is_a?(WithCookie)
 
         status code
-        return vocabulary.json(answer.text) if answer.is_a?(CachedJson)
-        return vocabulary.json(JSON.generate(answer)) unless answer.is_a?(Download)
+        return answer.text if answer.is_a?(CachedJson)
+        return JSON.generate(answer) unless answer.is_a?(Download)
 
         content_type answer.type, *([{ charset: "utf-8" }] if answer.type.start_with?("text/"))
         headers "Content-Disposition" => answer.disposition if answer.disposition
-        answer.type == "text/calendar" ? vocabulary.call(answer.body) : answer.body
-      end
-
-      # Whatever keeps the words from being known keeps no answer from going out.
-      def vocabulary
-        Service::Household::Chosen.vocabulary(settings.context.for_request)
-      rescue StandardError
-        Vocabulary.new
+        answer.body
       end
 
       # Sent back to this server alone, and shown to no script.

@@ -18,7 +18,7 @@ module Graver
       }.freeze
       LONG = "public, max-age=31536000, immutable"
 
-      # told: -> { name => what the screens are told of it with the page, as an attribute of its root }
+      # told: callable (env) -> { name => what the screens are told of it with the page, as an attribute of its root }
       def initialize(folder, told)
         @folder = folder
         @told = told
@@ -47,13 +47,16 @@ module Graver
 
         html = +""
         body.each { |part| html << part.dup.force_encoding(Encoding::UTF_8) }
-        html.sub!("<html ", "<html #{attributes} ")
+        html.sub!("<html ", "<html #{attributes(env)} ")
         headers = headers.except("last-modified").merge("content-length" => html.bytesize.to_s)
         [200, headers.merge(HEADERS, "cache-control" => "no-cache"), env["REQUEST_METHOD"] == "HEAD" ? [] : [html]]
       end
 
-      def attributes
-        @told.call.map { |name, value| %(data-#{name}="#{Rack::Utils.escape_html(JSON.generate(value))}") }.join(" ")
+      def attributes(env)
+        @told
+          .call(env)
+          .map { |name, value| %(data-#{name}="#{Rack::Utils.escape_html(JSON.generate(value))}") }
+          .join(" ")
       end
 
       def missing

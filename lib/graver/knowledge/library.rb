@@ -12,15 +12,30 @@ module Graver
         new(OwnFasteners.call(files.read), lines: files.method(:line_of))
       end
 
+      # The same library in each English, for any thread that asks first.
+      LOCK = Mutex.new
+      private_constant :LOCK
+
       attr_reader :procedure, :brake_data
 
-      # lines: callable (file, id) -> line number, for messages
-      def initialize(contents, lines:)
-        @contents = contents
+      # written: texts with both forms (English); lines: callable (file, id) -> line number, for messages
+      def initialize(written, lines:, english: English::DEFAULT)
+        @written = written
+        @lines = lines
+        @english = english
+        @others = {}
+        @contents = contents = English.put(written, english).freeze
         @procedure = ProcedureFiles.build(contents)
         CrossReferences.new(contents, procedure, lines).check
         @brake_data =
           BrakeDataCatalogue.new(contents.fetch("brake_data.yml"), calipers, fasteners, contents.fetch("threads.yml"))
+      end
+
+      # The same in another English.
+      def in(english)
+        return self if english == @english
+
+        LOCK.synchronize { @others[english] ||= self.class.new(@written, lines: @lines, english:) }
       end
 
       def inspect = "#<#{self.class}>"

@@ -19,20 +19,20 @@ module Graver
       MOST_PAGES = 4
       STEP = [8.5, 8.0, 7.5].freeze
 
-      # job: as the API answers it (symbol keys); size: a key of Paper::SIZES; words: turns a text into the owner's
-      # -> PDF bytes. Raises InvalidEntry.
-      def self.call(job, size, words: :itself.to_proc)
+      # job: as the API answers it (symbol keys); size: a key of Paper::SIZES -> PDF bytes. Raises
+      # InvalidEntry.
+      def self.call(job, size)
         raise InvalidEntry.of("paper", "unknown_paper", Texts.t("faults.paper")) unless Paper::SIZES.key?(size)
 
-        sheets = STEP.lazy.map { |step| new(job, size, step, words).tap(&:draw) }
+        sheets = STEP.lazy.map { |step| new(job, size, step).tap(&:draw) }
         (sheets.find { |sheet| sheet.pages <= MOST_PAGES } || sheets.to_a.last).bytes
       end
 
       # step: points of type of the steps
-      def initialize(job, size, step, words)
+      def initialize(job, size, step)
         @job = job
         @step = step
-        @paper = Paper.new(size, title: Texts.t("sheet.title", vehicle: job[:vehicle][:name]), words:)
+        @paper = Paper.new(size, title: Texts.t("sheet.title", vehicle: job[:vehicle][:name]))
         @pdf = @paper.pdf
       end
 

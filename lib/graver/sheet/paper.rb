@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "prawn"
+
 module Graver
   module Sheet
     # A sheet of paper: fonts that ship with the app, margins, headings, boxes to tick. Lengths in points.
@@ -23,15 +25,14 @@ module Graver
 
       attr_reader :pdf
 
-      # size: "a4" or "letter" words: turns a text into the owner's words
-      def initialize(size, title:, words: :itself.to_proc)
+      # size: "a4" or "letter"
+      def initialize(size, title:)
         @pdf =
-          Document.in_words(
-            words,
+          Prawn::Document.new(
             page_size: SIZES.fetch(size),
             margin: [MARGIN, MARGIN, MARGIN + 8, MARGIN],
             info: {
-              Title: words.call(title),
+              Title: title,
               Creator: "Graver"
             }
           )

@@ -6,16 +6,15 @@ module Graver
     # thicknesses that decide.
     class WallCard
       # job: as the API answers it (symbol keys); size: a key of Paper::SIZES -> PDF bytes. Raises InvalidEntry.
-      # words: turns a text into the owner's words
-      def self.call(job, size, words: :itself.to_proc)
+      def self.call(job, size)
         raise InvalidEntry.of("paper", "unknown_paper", Texts.t("faults.paper")) unless Paper::SIZES.key?(size)
 
-        new(job, size, words).call
+        new(job, size).call
       end
 
-      def initialize(job, size, words)
+      def initialize(job, size)
         @job = job
-        @paper = Paper.new(size, title: Texts.t("card.title", vehicle: job[:vehicle][:name]), words:)
+        @paper = Paper.new(size, title: Texts.t("card.title", vehicle: job[:vehicle][:name]))
         @pdf = @paper.pdf
       end
 

@@ -1,3 +1,7 @@
-/** What the page was told with its root element: data-words, data-units. */
-export const told = (name: string): Record<string, string> =>
-  JSON.parse((typeof document === "undefined" ? undefined : document.documentElement.dataset[name]) ?? "{}");
+/** What the page was told with its root element: data-english, data-units. Undefined where there is no page. */
+export function told(name: "english"): "us" | "uk" | undefined;
+export function told(name: "units"): Record<string, string> | undefined;
+export function told(name: string): unknown {
+  const data = typeof document === "undefined" ? undefined : document.documentElement.dataset[name];
+  return data === undefined ? undefined : JSON.parse(data);
+}

@@ -74,10 +74,11 @@ export const left = "left";
 export const right = "right";
 export const bedInCoach = "Bed-in coach";
 export const seriesOf = "{stops} times from {from} to {to}, {rest} s apart.";
-export const rotorWeighs = "A rotor of about {kg} kg, from its size.";
-export const rotorGuessed = "A rotor of about {kg} kg is assumed: enter its diameter and thickness in the brake data.";
+export const rotorWeighs = "A <disc|rotor> of about {kg} kg, from its size.";
+export const rotorGuessed =
+  "A <disc|rotor> of about {kg} kg is assumed: enter its diameter and thickness in the brake data.";
 export const neverHoldHot =
-  "On an empty road and as the law allows. Never hold the brake at a standstill while it is hot: hot pads leave deposits on the rotor.";
+  "On an empty road and as the law allows. Never hold the brake at a standstill while it is hot: hot pads leave deposits on the <disc|rotor>.";
 export const assumptions = "What it assumes";
 export const vehicleKg = "Vehicle, kg";
 export const frontShare = "Front axle brakes, %";
@@ -85,7 +86,7 @@ export const airCelsius = "Air, °C";
 export const coolingMinutes = "Cools by two thirds in, min";
 export const calculateAgain = "Calculate again";
 export const energyBalance =
-  "The speed the vehicle loses becomes heat, nine tenths of it in the rotors, evenly spread. Between stops they cool towards the air. Real rotors are briefly hotter at their faces. This is an estimate, not a measurement.";
+  "The speed the vehicle loses becomes heat, nine tenths of it in the <discs|rotors>, evenly spread. Between stops they cool towards the air. Real <discs|rotors> are briefly hotter at their faces. This is an estimate, not a measurement.";
 export const scanToolAction = "{action}: {unit}";
 export const scanToolRunning = "Running. Don't go by the sound: wait for the message that it has finished.";
 export const scanToolDone = "Finished.";

@@ -1,6 +1,6 @@
 export const nameBrakeData = "{name} brake data";
 export const drawnToScale =
-  "The brake cut through, drawn to scale: pad, rotor, pad. Unknown parts are dashed, at a typical size.";
+  "The brake cut through, drawn to scale: pad, <disc|rotor>, pad. Unknown parts are dashed, at a typical size.";
 export const scaleNote = "Drawn to scale. Dashed: unknown, drawn at a typical size.";
 export const value = "Value";
 export const pressAValue = "Press a value to change it here.";

@@ -19,4 +19,4 @@ export const months = [
 ];
 export const lessThanOne = "under 1 %";
 export const moreThan99 = "over 99 %";
-export const partNames = { pad: ["pad", "pads"], rotor: ["rotor", "rotors"] } as const;
+export const partNames = { pad: ["pad", "pads"], rotor: ["<disc|rotor>", "<discs|rotors>"] } as const;

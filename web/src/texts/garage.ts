@@ -15,4 +15,4 @@ export const unfinishedInspection = "{name}: unfinished inspection, last edited 
 export const goOnAtTheCar = "Continue at the car";
 export const resumeInspection = "Resume inspection";
 export const whenEachVehicleNeedsYou = "When each vehicle is due (8 in 10 range), and what's next";
-export const everyAxleOnTheTimeline = "Every axle, with rotors";
+export const everyAxleOnTheTimeline = "Every axle, with <discs|rotors>";

@@ -7,14 +7,14 @@ export const aNote = "a note";
 export const seeItsOwnColumns = "see its own columns";
 export const frontOrRear = "front or rear";
 export const leftOrRight = "left or right";
-export const padOrRotor = "pad or rotor";
+export const padOrRotor = "pad or <disc|rotor>";
 export const innerOrOuter = "inner or outer";
 export const whatHappened = "what happened";
 export const readBy = "measured with";
 export const gaugeThatDoesntFit = "gauge that doesn't fit";
 export const asEntered = "as entered";
 export const saveItAsCSVOne =
-  "Save it as CSV. Use one row per reading, or one row per inspection with a column for each pad and rotor. You see everything before Graver imports it, and you can undo an import.";
+  "Save it as CSV. Use one row per reading, or one row per inspection with a column for each pad and <disc|rotor>. You see everything before Graver imports it, and you can undo an import.";
 export const chooseTheFile = "Choose file";
 export const countFromCount2Imported = "{count} from {count2} imported.";
 export const openVehicle = "Open vehicle";

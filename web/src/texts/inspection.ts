@@ -24,7 +24,7 @@ export const severalPlacesRoundInsideThe = "; several places round, inside the l
 export const severalPlacesRoundInsideThe2 =
   "Several places round, inside the lip. Enter after each, Enter on an empty field to continue";
 export const thinnestPlaceSeveralWithA = "Thinnest spot; put spaces between several readings";
-export const dialGaugeRotorBoltedTo = "Dial indicator, rotor clamped to a clean hub";
+export const dialGaugeRotorBoltedTo = "Dial indicator, <disc|rotor> clamped to a clean hub";
 export const itNeverCountsOnThis = ": it never counts on this vehicle";
 export const simulatedRest = "Simulated{rest}.";
 export const theGaugeSendsTextYou = "The gauge sends {text}; you typed {typed}.";
@@ -69,7 +69,7 @@ export const enterWhatTheOdometerOf = ": enter what the odometer of this vehicle
 export const theFirstInspectionOf = "This vehicle's first inspection: the baseline for all later ones.";
 export const lastOdometerValueOdometerUnitOnDay = "Last: {odometerValue} {odometerUnit} on {day}.";
 export const newPadsFitted = "New {axleName} pads were fitted";
-export const newRotors = "New {axleName} rotors";
+export const newRotors = "New {axleName} <discs|rotors>";
 export const readingsOfTheAxleNameAre =
   "The {axleName} readings are then those of the new {filter}. Enter the old ones in a separate inspection first.";
 export const theRestIsMarkedOK = "Everything else is marked OK";

@@ -1,7 +1,7 @@
 export const title = "Logbook";
 export const titleGraver = "Logbook - Graver";
 export const find = "Find";
-export const findWhat = "a word, part or date: pins, rotor, 2025";
+export const findWhat = "a word, part or date: pins, <disc|rotor>, 2025";
 export const vehicle = "Vehicle";
 export const all = "All";
 export const kind = "What";

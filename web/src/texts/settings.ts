@@ -39,11 +39,14 @@ export const practiceChange = "Read a gauge, spot a stuck pin, put steps in orde
 export const workshop = "Workshop";
 export const workshopChange = "Measuring tools and their zero, torque wrenches, tools you own, parts on the shelf.";
 export const elsewhere = "More";
-export const wordsAndUnits = "Words and units";
+export const wordsAndUnits = "English and units";
 export const unitsChange =
   "Default unit for new values. You can change it for each value. Saved values stay as entered.";
 export const lengths = "Thicknesses and lengths";
 export const torques = "Torques";
-export const wordsChange =
-  "Used on screens, in reminders and on the job sheet. Tables for other programs keep their headings.";
-export const rotorWord = "Name for the part";
+export const wordsChange = "Used on screens, in reminders and on the job sheet. What you type stays as you typed it.";
+export const english = "English";
+export const englishes: Record<string, string> = {
+  us: "American: rotor, lug nut, jack stand, tire",
+  uk: "British: disc, wheel nut, axle stand, tyre",
+};

@@ -2,7 +2,7 @@ export const lookAhead = "Look ahead";
 export const lookAheadHow = "Drag the line, or this slider, to a day.";
 export const onDayAfter = "{day}, about {far} from now";
 export const axlePads = "{axle} pads";
-export const axleRotors = "{axle} rotors";
+export const axleRotors = "{axle} <discs|rotors>";
 export const chanceAtLimit = "{percent} chance of being at the limit";
 export const byThen = "By then: {what}.";
 export const nothingByThen = "Nothing falls due by then.";
@@ -13,7 +13,7 @@ export const nextInspection = "Next inspection:";
 export const orRoughFromNow = " or {rough} from now";
 export const dueForName = "What is due for {name}, by date and distance";
 export const wideBandsPadsNarrowOnes =
-  "Wide bars: pads. Narrow bars: rotors. A bar covers 8 in 10 cases; the line is the most likely date. The scale below shows your usual driving, without trips.";
+  "Wide bars: pads. Narrow bars: <discs|rotors>. A bar covers 8 in 10 cases; the line is the most likely date. The scale below shows your usual driving, without trips.";
 export const combineJobs = "Combine jobs";
 export const byMonth = "By {month}";
 export const noReadingsYet = "No readings yet. Start with an inspection.";

@@ -14,7 +14,7 @@ export const wear = "Wear";
 export const openJob = "Open job";
 export const brakeData = "Brake data";
 export const tripsRemindersCalendar = "Trips, reminders, calendar";
-export const whenPadsRotorsAndFluid = "When pads, rotors and fluid of {name} are due";
+export const whenPadsRotorsAndFluid = "When pads, <discs|rotors> and fluid of {name} are due";
 export const wasDue = "was due";
 export const due = "due";
 export const brakeFluidRenewedRestDay =
@@ -25,7 +25,7 @@ export const dateOfTheChange = "Date of the change";
 export const odometerDistanceUnit = "Odometer ({distanceUnit})";
 export const logbook = "Logbook";
 export const nothingLoggedYetStartWith =
-  "Nothing logged yet. Start with an inspection: take the wheels off one by one and measure two pads and a rotor at each.";
+  "Nothing logged yet. Start with an inspection: take the wheels off one by one and measure two pads and a <disc|rotor> at each.";
 export const restoreVehicle = "Restore vehicle";
 export const odometerShows = "Odometer shows";
 export const renameChangeUnit = "Rename, change unit";

@@ -3,9 +3,9 @@
 module Graver
   module API
     module Contracts
-      # The household's words of the trade.
+      # The English a household is spoken to in.
       class VocabularyChange < Contract
-        json { required(:rotor).filled(:string, max_size?: 20) }
+        json { required(:english).filled(:string, max_size?: 20) }
       end
     end
   end

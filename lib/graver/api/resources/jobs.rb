@@ -129,7 +129,7 @@ module Graver
         def printed(sheet, name)
           Download.new(
             type: "application/pdf",
-            body: sheet.call(job, params.fetch("paper", "a4"), words: Service::Household::Chosen.vocabulary(context)),
+            body: sheet.call(job, params.fetch("paper", "a4")),
             disposition: "inline; filename=\"#{name}-#{id}.pdf\""
           )
         end

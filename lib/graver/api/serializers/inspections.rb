@@ -100,7 +100,7 @@ module Graver
 
         # "slide pins: seized" of a mark that a job answered
         def part(row)
-          return row.part == "shoe" ? Texts.t("log.part_shoe") : row.part unless row.event == "answered"
+          return row.part == "shoe" ? Texts.t("log.part_shoe") : Texts.part(row.part) unless row.event == "answered"
 
           item, mark = row.part.split(".")
           known = @knowledge.condition_item(item)

@@ -250,7 +250,7 @@ module Graver
             .entries
             .select { |entry| refs.include?(entry.ref) }
             .map do |entry|
-              position = [entry.side, entry.pad, entry.part].compact.join(" ")
+              position = [entry.side, entry.pad, Texts.part(entry.part)].compact.join(" ")
               Texts.t("forecast.outlier", position:, day: entry.date, entered: entered(entry))
             end
         end

@@ -29,7 +29,7 @@ module Graver
             },
             look_again_chance: ScheduleChoices.new(@context).comfort
           }
-          @context.outlooks.fetch(asked) { @outlook.call(**asked) }
+          @context.outlooks.fetch([English.current, asked]) { @outlook.call(**asked) }
         end
       end
     end

@@ -10,7 +10,7 @@ module Graver
         # One of a vehicle, in words.
         def self.said(vehicle, inspection, row)
           axle = vehicle.axles.find { |each| each.id == row.axle_id }&.name
-          place = [axle, row.side, row.pad, row.part].compact.join(" ")
+          place = [axle, row.side, row.pad, Texts.part(row.part)].compact.join(" ")
           Texts.t("log.named_reading", place:, value: "#{row.value} #{row.unit}", day: inspection.date)
         end
 

@@ -56,11 +56,14 @@ module Graver
 
         # True when the records answer; raises otherwise.
         def reachable? = @store.reachable?
-        # The same for one request, which loads what it needs once.
+        # The same for one request, in the English of its thread, which loads what it needs once.
         def for_request = dup.remembering
 
-        # Gives the block a context of its own, after what is asked now is answered.
-        def later = @serving.later.call(-> { yield @origin.for_request })
+        # Gives the block a context of its own, in the same English, after what is asked now is answered.
+        def later
+          english = English.current
+          @serving.later.call(-> { English.in(english) { yield @origin.for_request } })
+        end
 
         # What the block gives, once for a key, however often it is asked: a repeated request gets the first answer. All
         # of it, and what it writes, is kept together or not at all. Without a key just what the block gives.
@@ -78,7 +81,7 @@ module Graver
 
         # What the block gives from all that is on file but jobs and drafts, and from the day: kept from one request to
         # the next as long as both stand. Never nil.
-        def standing(key, &block) = @plans.fetch([@store.revision, today, *key], &block)
+        def standing(key, &block) = @plans.fetch([@store.revision, today, English.current, *key], &block)
 
         def patience = @serving.patience
         def today = @today.call
@@ -92,6 +95,7 @@ module Graver
 
         def remembering
           @store = Storage::RequestStore.new(@store)
+          @knowledge = @knowledge.in(English.current)
           self
         end
       end

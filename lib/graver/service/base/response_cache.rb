@@ -15,6 +15,7 @@ module Graver
 
         # The text the block gives. Raises whatever it raises; then nothing is kept.
         def fetch(context, kind, vehicle_id)
+          kind = spoken(kind)
           at = state(context, vehicle_id)
           @texts.fetch([kind, vehicle_id, at]) do
             on_file(context, kind, vehicle_id, at) || keep(context, kind, vehicle_id, at, yield)
@@ -23,14 +24,18 @@ module Graver
 
         # The same if it is worked out already, else nil.
         def ready(context, kind, vehicle_id)
+          kind = spoken(kind)
           at = state(context, vehicle_id)
           @texts.fetch([kind, vehicle_id, at]) { on_file(context, kind, vehicle_id, at) || (return nil) }
         end
 
         # The newest there is, of whatever state, or nil.
-        def stale(context, kind, vehicle_id) = context.store.response_cache.of(kind, vehicle_id)&.last
+        def stale(context, kind, vehicle_id) = context.store.response_cache.of(spoken(kind), vehicle_id)&.last
 
         private
+
+        # An answer is made of words.
+        def spoken(kind) = "#{kind}.#{English.current}"
 
         def state(context, vehicle_id)
           revisions = context.store.response_cache.revisions

@@ -3,19 +3,22 @@
 module Graver
   module Service
     module Household
-      # What a household says and enters in: its words of the trade, its usual units. The first of each is Graver's own.
+      # How a household speaks and enters values: its English, its usual units. The first of each is Graver's own.
       class Chosen
         include Base::FieldErrors
 
         CHOICES = {
-          "words" => Vocabulary::CHOICES,
+          "words" => {
+            "english" => English::ALL
+          },
           "units" => {
             "length" => %w[mm in],
             "torque" => %w[N·m lbf·ft lbf·in]
           }
         }.freeze
 
-        def self.vocabulary(context) = Vocabulary.new(new(context, "words").chosen)
+        # The English the household chose, or nil.
+        def self.english(context) = (context.store.preferences.all["words"] || {})["english"]
 
         # of: "words" or "units"
         def initialize(context, of)
@@ -24,12 +27,12 @@ module Graver
           @choices = CHOICES.fetch(of)
         end
 
-        # { "rotor" => "disc" }, of everything there is a choice of
+        # { "length" => "mm", ... }, of everything there is a choice of
         def chosen
           @choices.transform_values(&:first).merge((@context.store.preferences.all[@of] || {}).slice(*@choices.keys))
         end
 
-        # given: { "rotor" => "disc" }, any of them. Raises InvalidEntry.
+        # given: { length: "in" }, any of them. Raises InvalidEntry.
         def choose(given)
           wanted = given.transform_keys(&:to_s).slice(*@choices.keys)
           @faults = []

@@ -56,6 +56,10 @@ Sequel.migration do
     { "walk_round" => "inspection_order", "schools" => "approaches" }.each do |from, to|
       from(:preferences).where(key: from).update(key: to)
     end
+    # Whoever said disc speaks British English, and whoever chose rotor American.
+    english = { '{"rotor":"disc"}' => '{"english":"uk"}', '{"rotor":"rotor"}' => '{"english":"us"}' }
+    english.each { |before, now| from(:preferences).where(key: "words", value: before).update(value: now) }
+
     # Both are made again when they are asked for.
     from(:response_cache).delete
     from(:idempotent_responses).delete

@@ -7,11 +7,11 @@
   import { undo } from "../../parts/undo.svelte";
   import * as undos from "../../texts/undo";
 
-  /** The words and units of this household; the page is opened anew with them. */
-  const loaded = new Loader<{ words: Schemas["Words"]; units: Schemas["Units"] }>();
+  /** The English and the units of this household; the page is loaded again with them. */
+  const loaded = new Loader<{ words: Schemas["Vocabulary"]; units: Schemas["Units"] }>();
   const load = async () => ({ words: await lazyApi.vocabulary(), units: await lazyApi.units() });
   void loaded.load(load);
-  const ROTOR = ["rotor", "disc"] as const;
+  const ENGLISH = ["us", "uk"] as const;
   const LENGTH = ["mm", "in"] as const;
   const TORQUE = ["N·m", "lbf·ft", "lbf·in"] as const;
 
@@ -20,7 +20,7 @@
     if (words) await lazyApi.chooseVocabulary(words);
     if (units) await lazyApi.chooseUnits(units);
   };
-  /** The page is opened anew: what stood there before is kept until then, to be offered back. */
+  /** The page is loaded again: the choice before is kept until then, so that it can be undone. */
   const BEFORE = "words-before";
   async function choose(chosen: Chosen) {
     const { words, units } = loaded.value!;
@@ -44,7 +44,10 @@
   <fieldset>
     <legend>{legend}</legend>
     {#each each as own (own)}
-      <label><input type="radio" {name} value={own} checked={chosen === own} onchange={() => pick(own)} /> {own}</label>
+      <label
+        ><input type="radio" {name} value={own} checked={chosen === own} onchange={() => pick(own)} />
+        {texts.englishes[own] ?? own}</label
+      >
     {/each}
   </fieldset>
 {/snippet}
@@ -55,7 +58,7 @@
   {#if loaded.value}
     {@const { words, units } = loaded.value}
     <p class="quiet">{texts.wordsChange}</p>
-    {@render choices(texts.rotorWord, "rotor", ROTOR, words.rotor, (rotor) => choose({ words: { rotor } }))}
+    {@render choices(texts.english, "english", ENGLISH, words.english, (english) => choose({ words: { english } }))}
     <p class="quiet">{texts.unitsChange}</p>
     {@render choices(texts.lengths, "length", LENGTH, units.length, (length) => choose({ units: { length } }))}
     {@render choices(texts.torques, "torque", TORQUE, units.torque, (torque) => choose({ units: { torque } }))}
