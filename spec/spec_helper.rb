@@ -4,7 +4,22 @@ $LOAD_PATH.unshift File.expand_path("../lib", __dir__)
 require "graver"
 require_relative "support/wear_builders"
 
+# A figure keeps its unit by a space that doesn't break; specs are written with plain ones.
+module PlainSpaces
+  def plain(said)
+    case said
+    when String
+      said.dup.force_encoding(Encoding::UTF_8).tr("\u00A0", " ")
+    when Array
+      said.map { |each| plain(each) }
+    else
+      said
+    end
+  end
+end
+
 RSpec.configure do |config|
+  config.include PlainSpaces
   config.expect_with(:rspec) { |expectations| expectations.include_chain_clauses_in_custom_matcher_descriptions = true }
   config.mock_with(:rspec) { |mocks| mocks.verify_partial_doubles = true }
   config.disable_monkey_patching!

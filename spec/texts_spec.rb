@@ -70,15 +70,15 @@ RSpec.describe Graver::Texts do
 
   it "writes each kind of figure one way" do
     expect(described_class.t("faults.between_got", least: 0.05, most: 3000, unit: "N·m", value: 4321.987)).to eq(
-      "Enter a value from 0.05 to 3,000 N·m; you entered 4322 N·m."
+      "Enter a value from 0.05 to 3,000\u00A0N·m; you entered 4322\u00A0N·m."
     )
     expect(described_class.t("faults.choose", choices: %w[mm in thou])).to eq("Choose mm, in or thou.")
     expect([1, 3].map { |count| described_class.t("log.read", count:, axle: "front", part: "pad") }).to eq(
       ["1 front pad measured", "3 front pads measured"]
     )
-    expect(described_class.t("timeline.within", unit: "mi", km: 15_234)).to eq(" (within 9,500 mi)")
+    expect(described_class.t("timeline.within", unit: "mi", km: 15_234)).to eq(" (within 9,500\u00A0mi)")
     expect(described_class.t("faults.runs_back_log", km: 95_240, day: Date.new(2026, 5, 4))).to eq(
-      "The odometer goes down compared with 95,240 km on 4 May 2026 in the log. Check the date or the figure."
+      "The odometer goes down compared with 95,240\u00A0km on 4 May 2026 in the log. Check the date or the figure."
     )
   end
 

@@ -2,6 +2,7 @@ import { svelte } from "@sveltejs/vite-plugin-svelte";
 import { optimizeCss } from "carbon-preprocess-svelte";
 import type { Root } from "postcss";
 import { defineConfig } from "vite";
+import { spokenTexts } from "./spokenTexts";
 
 // The widget and chart libraries' styles name fonts on a server of their maker's; nothing may be fetched at run time.
 const noRemoteFonts = {
@@ -42,21 +43,8 @@ const onlyTokensAskedFor = {
   },
 };
 
-// Texts with both forms of a word, "<tyre|tire>", are put into the household's English as they are loaded (format/english.ts).
-const bothEnglishes = {
-  name: "both-englishes",
-  enforce: "pre" as const,
-  transform(code: string, id: string) {
-    if (!/src\/texts\/(?!say\.ts)[\w.]+\.ts$/.test(id)) return;
-    const spoken = code.replace(/"(?:[^"\\\n]|\\.)*"/g, (text) =>
-      /<[^<>|]*\|[^<>|]*>/.test(text) ? `english(${text})` : text,
-    );
-    return spoken === code ? undefined : `import { english } from "../format/english";\n${spoken}`;
-  },
-};
-
 export default defineConfig({
-  plugins: [bothEnglishes, svelte(), optimizeCss()],
+  plugins: [spokenTexts, svelte(), optimizeCss()],
   css: { postcss: { plugins: [noRemoteFonts, onlyWhatIsUsed, onlyTokensAskedFor] } },
   build: { target: "es2022", chunkSizeWarningLimit: 1500 },
   server: { proxy: { "/api": "http://127.0.0.1:8321" } },

@@ -16,9 +16,27 @@ module Graver
       /moisture/ => 1
     }.freeze
     ISO_DAY = /\b\d{4}-\d\d-\d\d\b/
+    # Units that stay on the line of their figure.
+    UNITS = %r{mm|km/h|km|mi|mph|ml|N·m|lbf·ft|lbf·in|°C|kg|kB|MB|MPa|h|min|s|%|thou}
+    BEFORE_UNIT = /(?<=\d) (?=(?:#{UNITS})(?![[:alpha:]·]))/
+    NO_BREAK = "\u00A0"
+    TORQUES = { newton_metres: "N·m", pound_feet: "lbf·ft", pound_inches: "lbf·in" }.freeze
     SPEEDS = { "km" => "km/h", "mi" => "mph" }.freeze
 
     module_function
+
+    # A figure and its unit, never on two lines.
+    def with_unit(figure, unit) = "#{figure}#{NO_BREAK}#{unit}"
+    # The same of every figure in a text.
+    def tied(text) = text.gsub(BEFORE_UNIT, NO_BREAK)
+
+    # line: a torque line as the API has it -> [[figure, unit], ...], the unit it was entered in first
+    def torques(line)
+      TORQUES
+        .map { |key, unit| [line[key], unit] }
+        .sort_by
+        .with_index { |(_, unit), at| [unit == line[:entered_unit] ? 0 : 1, at] }
+    end
 
     # "4 May 2026"
     def day(date) = (date.is_a?(String) ? Date.iso8601(date) : date).strftime("%-d %b %Y")
@@ -27,9 +45,9 @@ module Graver
 
     # Nobody is as sure as 0 or 100 %.
     def percent(chance)
-      return "under 1 %" if chance < 0.01
+      return with_unit("under 1", "%") if chance < 0.01
 
-      chance > 0.99 ? "over 99 %" : "#{(chance * 100).round} %"
+      chance > 0.99 ? with_unit("over 99", "%") : with_unit((chance * 100).round, "%")
     end
 
     # A plain figure: 5000000 is "5,000,000", 7.50 is "7.5", 0.07843 is "0.07843".
@@ -49,13 +67,13 @@ module Graver
     def distance(km, unit)
       value = in_unit(km, unit)
       step = value >= 1000 ? 10**(Math.log10(value).floor - 1) : 100
-      "#{grouped((value / step).round * step)} #{unit}"
+      with_unit(grouped((value / step).round * step), unit)
     end
 
     # A round figure of the trade ("80 to 160 km", "50 to 100 mi"), rounded again in miles.
     def trade(kms, unit, speed: false)
       said = kms.map { |km| unit == "km" ? km : rounded(in_unit(km, unit)) }
-      "#{said.map { |figure| grouped(figure) }.join(" to ")} #{speed ? SPEEDS.fetch(unit) : unit}"
+      with_unit(said.map { |figure| grouped(figure) }.join(" to "), speed ? SPEEDS.fetch(unit) : unit)
     end
 
     def list(words, last) = words.length < 2 ? words.join : "#{words[0...-1].join(", ")} #{last} #{words.last}"

@@ -33,10 +33,12 @@ module Graver
         all
           .fetch(key)
           .gsub(PLURAL) { tokens.fetch(Regexp.last_match(1).to_sym) == 1 ? Regexp.last_match(2) : Regexp.last_match(3) }
-      plain.gsub(TOKEN) do
-        name, type = Regexp.last_match(1).to_sym, Regexp.last_match(2) || "text"
-        TYPES.fetch(type).call(name == :unit ? tokens.fetch(:unit, unit) : tokens.fetch(name), unit)
-      end
+      said =
+        plain.gsub(TOKEN) do
+          name, type = Regexp.last_match(1).to_sym, Regexp.last_match(2) || "text"
+          TYPES.fetch(type).call(name == :unit ? tokens.fetch(:unit, unit) : tokens.fetch(name), unit)
+        end
+      Formats.tied(said)
     end
 
     # A part in words, by its name in the log: "rotors" is "rotors" or "discs", "left rotor" too.

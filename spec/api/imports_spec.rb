@@ -9,7 +9,7 @@ RSpec.describe "Tables in and out of the API" do
     header "Host", "127.0.0.1"
     header "Content-Type", "text/csv"
     post("/api/v1/vehicles/#{vehicle["id"]}/imports?name=mine.csv", text)
-    JSON.parse(last_response.body)
+    JSON.parse(plain(last_response.body))
   end
 
   def trial(table, mapping = table["guess"]) = ask(:post, "/imports/#{table["id"]}/trial", { mapping: })

@@ -49,7 +49,7 @@ RSpec.describe "Torque of a job in the API" do
     nuts = proposed["torque"].find { |line| line["fastener"] == "wheel_nut" }
     expect(nuts).to include("newton_metres" => 137.5, "range" => "125 to 150 N·m", "entered" => "125 to 150 N·m")
     expect(step(proposed, "front.left.pin_bolts_in")["tighten"].first["said"]).to eq(
-      ["new ones", "threadlocker: none", "thread: dry"]
+      ["single-use: fit new ones", "threadlocker: none", "thread: dry"]
     )
     expect(proposed["consumables"].map { |each| each["id"] }).not_to include("threadlocker")
     expect(proposed["places"].find { |place| place["place"] == "Bracket and pin bolts" }["use"]).to eq(

@@ -80,7 +80,7 @@ RSpec.describe "Writing once, and in order" do
     header "Content-Type", "text/csv"
     columns = "date,odometer,axle,part,side,pad,event,method,value"
     post "/api/v1#{upload}", "#{columns}\n2026-01-01,50000,front,pad,left,inner,reading,caliper,8\n"
-    made = JSON.parse(last_response.body)
+    made = JSON.parse(plain(last_response.body))
     importing = Graver::Service::Tables::ImportLog.new(context.for_request)
     mapping = made["guess"]
     expect { 2.times { importing.take(importing.find(made["id"]), mapping) } }.to raise_error(Graver::Conflict)

@@ -16,7 +16,7 @@ RSpec.describe "Changes from two windows" do
     [status, answer["error"]]
   end
 
-  def answer = JSON.parse(last_response.body)
+  def answer = JSON.parse(plain(last_response.body))
 
   # The second of two changes from the same page: [status, messages, code], and again with the revision it was told.
   def both(verb, path, first, second, seen)

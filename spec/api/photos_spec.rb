@@ -15,7 +15,7 @@ RSpec.describe "Photos in the API" do
     header "Host", "127.0.0.1"
     header "Content-Type", "image/jpeg"
     post("/api/v1#{path}", bytes)
-    JSON.parse(last_response.body)
+    JSON.parse(plain(last_response.body))
   end
   def photograph(key, of = job) = send_photo("/jobs/#{of["id"]}/photos?step=#{key}")
   def at(plan, key) = step(plan, key)["photos"].transform_values { |photos| photos.map { |photo| photo["id"] } }

@@ -177,7 +177,7 @@ RSpec.describe "Parts, tools and paper in the API" do
         get "/api/v1#{address}/sheet.pdf?paper=#{paper}"
         expect(last_response.content_type).to eq("application/pdf")
         reader = PDF::Reader.new(StringIO.new(last_response.body))
-        text = reader.pages.map(&:text).join.gsub(/\s+/, "")
+        text = reader.pages.map(&:text).join.gsub(/[[:space:]]+/, "")
         said = [
           "Juniper",
           "28 N·m",
@@ -205,6 +205,6 @@ RSpec.describe "Parts, tools and paper in the API" do
     expect(reader.page_count).to eq(1)
     torque = ask(:get, address)["torque"]
     said = ["20.7 lbf·ft", "limit 3 mm", *torque.map { |line| line["label"] }]
-    expect(reader.pages.first.text.gsub(/\s+/, "")).to include(*said.map { |words| words.gsub(/\s/, "") })
+    expect(reader.pages.first.text.gsub(/[[:space:]]+/, "")).to include(*said.map { |words| words.gsub(/\s/, "") })
   end
 end

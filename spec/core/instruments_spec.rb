@@ -97,7 +97,7 @@ RSpec.describe "Instruments and ways of reading" do
     beyond = reading.with(instrument: tool.with(most_mm: 5.0))
     expect { KNOWLEDGE.normalise.call(beyond, core::Normalise::Part.unknown) }.to raise_error(
       Graver::InvalidEntry,
-      /outside this tool's range \(0 to 5 mm\)/
+      /outside this tool's range \(0 to 5\u00A0mm\)/
     )
   end
 
@@ -138,7 +138,7 @@ RSpec.describe "Instruments and ways of reading" do
     )
     expect { KNOWLEDGE.normalise.call(half.with(value: number["3/2"]), part) }.to raise_error(
       Graver::InvalidEntry,
-      /150 %/
+      /150\u00A0%/
     )
     expect(KNOWLEDGE.normalise.event("metal")).to have_attributes(value_mm: 0.0)
   end

@@ -97,9 +97,9 @@ RSpec.describe "The household's services" do
           "{side}: {careful_km}, {chance}, {limit_mm}, {discard_mm}, {unread_pads}, {nothing}",
           tokens
         )
-      ).to eq("Left: 15,000 km, under 1 %, 3.0, 22.00, 2, ?")
-      expect(Graver::Formats.distance(1_609_344, "mi")).to eq("1,000,000 mi")
-      expect(Graver::Formats.distance(142, "km")).to eq("100 km")
+      ).to eq("Left: 15,000\u00A0km, under 1\u00A0%, 3.0, 22.00, 2, ?")
+      expect(Graver::Formats.distance(1_609_344, "mi")).to eq("1,000,000\u00A0mi")
+      expect(Graver::Formats.distance(142, "km")).to eq("100\u00A0km")
     end
 
     it "is never as sure as 0 or 100 %, and keeps what is written in capitals" do
@@ -107,7 +107,7 @@ RSpec.describe "The household's services" do
         [0.0, 0.009, 0.01, 0.5, 0.99, 0.996, 1.0].map do |chance|
           described_class.new("km").fill("{chance}", "chance" => chance)
         end
-      expect(said).to eq(["under 1 %", "under 1 %", "1 %", "50 %", "99 %", "over 99 %", "over 99 %"])
+      expect(plain(said)).to eq(["under 1 %", "under 1 %", "1 %", "50 %", "99 %", "over 99 %", "over 99 %"])
       expect(
         ["New pads", "JIS cross-head 3", "DOT 4", "Ölfilter", "a"].map { |label| Graver::Formats.inside(label) }
       ).to eq(["new pads", "JIS cross-head 3", "DOT 4", "ölfilter", "a"])
@@ -117,7 +117,7 @@ RSpec.describe "The household's services" do
     # 30 mph
     it "puts the trade's own distances and speeds into the owner's unit" do
       sentence = "again after {distance:80-160}, from {speed:50}"
-      expect(%w[km mi].map { |unit| described_class.new(unit).trade(sentence) }).to eq(
+      expect(plain(%w[km mi].map { |unit| described_class.new(unit).trade(sentence) })).to eq(
         ["again after 80 to 160 km, from 50 km/h", "again after 50 to 100 mi, from 30 mph"]
       )
     end

@@ -80,7 +80,7 @@ RSpec.describe Graver::Service::Planning::Scope do
         *%w[left right].product(%w[inner outer]).map { |side, position| pad("2.4", side:, pad: position) }
       )
     )
-    expect(because.call).to eq("Left inner pad: 2.4 mm on 11 May 2026, at or under your limit of 3.0 mm.")
+    expect(plain(because.call)).to eq("Left inner pad: 2.4 mm on 11 May 2026, at or under your limit of 3.0 mm.")
   end
 
   it "follows the rotors' verdict" do

@@ -82,7 +82,7 @@ RSpec.describe "Readiness of a job" do
   end
 
   it "says which wrench to borrow, and which is overdue" do
-    expect(of("wrench").map { |item| item["todo"] }).to include("Borrow one for 10 to 50 N·m.")
+    expect(plain(of("wrench").map { |item| item["todo"] })).to include("Borrow one for 10 to 50 N·m.")
     ask(
       :post,
       "/torque-wrenches",

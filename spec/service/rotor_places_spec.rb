@@ -62,7 +62,7 @@ RSpec.describe "Places round a rotor" do
     eye = rotor("left", "11", method: "visual")
     ask(:post, inspections, inspection("2026-05-10", "60000", *places, rotor("right", "10.5"), eye))
     expect(rotors).to include("outcome" => "replace", "because" => "thickness")
-    expect(rotors["sides"].first["sentence"]).to include("9.70 mm at its thinnest place")
+    expect(plain(rotors["sides"].first["sentence"])).to include("9.70 mm at its thinnest place")
     state = ask(:get, "/vehicles/#{car["id"]}")["axles"].first
     expect(state["reasons"].map { |reason| reason["sentence"] }).to include(/Left rotor: 9\.70? mm on 10 May 2026/)
   end

@@ -72,7 +72,7 @@ RSpec.describe Graver::Service::Training::Drills do
   end
 
   it "takes a leaf that fits and one that does not for an interval" do
-    expect(solution("leaf", 2)).to match(/Between (\d) and (\d) mm/)
+    expect(solution("leaf", 2)).to match(/Between (\d) and (\d)\u00A0mm/)
     expect(drilled("leaf", 2).mark("exactly")).to have_attributes(right: false, slip: /nearer/)
   end
 
@@ -115,7 +115,7 @@ RSpec.describe Graver::Service::Training::Drills do
     expect(found.values.uniq).to match_array(%w[stay turn replace measure_again])
     found.each do |seed, id|
       text = drilled("rotor", seed).question.text
-      reading, discard = text.scan(/\d+\.\d+ mm/).map(&:to_f).values_at(0, 2)
+      reading, discard = text.scan(/\d+\.\d+\u00A0mm/).map(&:to_f).values_at(0, 2)
       grooved = text.include?("deep groove")
       expected =
         if reading <= discard

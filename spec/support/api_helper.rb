@@ -62,7 +62,7 @@ module ApiHelper
     public_send(method, "/api/v1#{path}", *[body && JSON.generate(body)].compact)
     raise @request_fault if last_response.successful? && @request_fault
 
-    last_response.body.empty? ? nil : JSON.parse(last_response.body)
+    last_response.body.empty? ? nil : JSON.parse(plain(last_response.body))
   end
 
   def status = last_response.status

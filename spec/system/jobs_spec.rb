@@ -49,7 +49,7 @@ RSpec.describe "Planning a job", :demo do
     page.click_button "Start job"
     expect(page).to have_text("Step 1 of ")
     page.click_link "Leave the steps"
-    expect(page).to have_css("[aria-current=step]", text: "in_progress").and have_button("Finish job")
+    expect(page).to have_css("[aria-current=step]", text: "in progress").and have_button("Finish job")
     page.visit "/#/vehicles/1/timeline"
     expect(page).to have_text("Front brakes: job in progress")
   end

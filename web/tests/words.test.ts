@@ -22,14 +22,14 @@ const quantiles = (p10: number, p90: number) =>
 describe("distances", () => {
   it("are said with two figures, small ones to the hundred", () => {
     expect([15_234, 99_499, 999, 151, 49].map(roughly)).toEqual([15_000, 99_000, 1000, 200, 0]);
-    expect(rough(15_234, "km")).toBe("15,000 km");
+    expect(rough(15_234, "km")).toBe("15,000\u00a0km");
     // 1 mile = 1.609344 km, by definition
-    expect(exact(1609.344, "mi")).toBe("1,000 mi");
+    expect(exact(1609.344, "mi")).toBe("1,000\u00a0mi");
   });
 
   it("are a range, an upper end, or already there", () => {
-    expect(span(quantiles(15_234, 23_800), "km")).toBe("15,000 to 24,000 km");
-    expect(span(quantiles(20, 23_800), "km")).toBe("up to 24,000 km");
+    expect(span(quantiles(15_234, 23_800), "km")).toBe("15,000 to 24,000\u00a0km");
+    expect(span(quantiles(20, 23_800), "km")).toBe("up to 24,000\u00a0km");
     expect(span(quantiles(0, 20), "km")).toBe("already there");
   });
 
@@ -42,8 +42,8 @@ describe("days", () => {
   it("are near days, months, or now", () => {
     expect(["2026-05-16", "2026-05-17", "2026-07-15", "2026-07-16"].map((iso) => month(iso, "2026-05-16"))).toEqual([
       "now",
-      "17 May",
-      "15 July",
+      "Sun 17 May",
+      "Wed 15 Jul",
       "July 2026",
     ]);
     expect(day("2027-03-02")).toBe("2 Mar 2027");
@@ -71,16 +71,16 @@ describe("words", () => {
       entered_unit: "lbf·ft" as const,
       angle_degrees: 90,
     };
-    expect(torque({ ...line, entered_unit: "N·m" })).toBe("120 N·m (88.5 lbf·ft), then 90°");
+    expect(torque({ ...line, entered_unit: "N·m" })).toBe("120\u00a0N·m (88.5\u00a0lbf·ft), then 90°");
     expect(readings({ ...line, entered_unit: "lbf·in" })[0]).toEqual([1062, "lbf·in"]);
-    expect(torque({ ...line, angle_degrees: null })).toBe("88.5 lbf·ft (120 N·m)");
+    expect(torque({ ...line, angle_degrees: null })).toBe("88.5\u00a0lbf·ft (120\u00a0N·m)");
   });
 
   it("say money as it is paid", () => {
     expect([money(12.5, "€"), money(12, "€"), money(1234.56, "€"), figure(null)]).toEqual([
-      "€ 12.50",
-      "€ 12",
-      "€ 1,235",
+      "€\u00a012.50",
+      "€\u00a012",
+      "€\u00a01,235",
       "?",
     ]);
   });

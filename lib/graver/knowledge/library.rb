@@ -24,7 +24,7 @@ module Graver
         @lines = lines
         @english = english
         @others = {}
-        @contents = contents = English.put(written, english).freeze
+        @contents = contents = tied(English.put(written, english)).freeze
         @procedure = ProcedureFiles.build(contents)
         CrossReferences.new(contents, procedure, lines).check
         @brake_data =
@@ -237,6 +237,20 @@ module Graver
       def driving_prior = @contents.fetch("wear/priors.yml").fetch("driving").except("source").transform_keys(&:to_sym)
 
       private
+
+      # Figures keep their units.
+      def tied(content)
+        case content
+        when String
+          Formats.tied(content)
+        when Array
+          content.map { |each| tied(each) }
+        when Hash
+          content.transform_values { |value| tied(value) }
+        else
+          content
+        end
+      end
 
       def option_texts
         said =

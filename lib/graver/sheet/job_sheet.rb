@@ -69,7 +69,7 @@ module Graver
                    style: :bold
         @paper.say @job[:title], size: 11
         hours = @job[:money][:hours]
-        @paper.say "Time #{hours[:said]}. State: #{@job[:state]}.", colour: Paper::QUIET
+        @paper.say Texts.t("sheet.time", hours: hours[:said], state: @job[:state].tr("_", " ")), colour: Paper::QUIET
       end
 
       def open_items
@@ -249,8 +249,7 @@ module Graver
 
       def figures(line)
         angle = line[:angle_degrees] ? ", then #{format("%g", line[:angle_degrees])}°" : ""
-        metric, imperial = line.values_at(:newton_metres, :pound_feet).map { |figure| format("%g", figure) }
-        "#{metric} N·m, #{imperial} lbf·ft#{angle}"
+        Formats.torques(line).map { |figure, unit| Formats.with_unit(format("%g", figure), unit) }.join(", ") + angle
       end
 
       # Room for what is read on the day: old and new pads, both rotors, the odometer.

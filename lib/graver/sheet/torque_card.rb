@@ -9,14 +9,15 @@ module Graver
       FIGURE = 54
       NUT = 8
       LEAST_SIZE = 8
-      # [text, points from the left, points down, [width, height], size, style] of what stands large
+      # [which unit, text, points from the left, points down, [width, height], size, style] of the large figures; the
+      # unit the owner entered comes first
       FIGURES = [
-        [:newton_metres, "%g", 0, -2, [130, 66], FIGURE, { style: :bold, align: :right }],
-        [:newton_metres, "N·m", 134, 34, [40, 18], 14, {}],
-        [:pound_feet, "%g lbf·ft", 172, 12, [112, 30], 22, { align: :right }],
-        [:pound_inches, "%g lbf·in", 172, 38, [112, 18], 12, { align: :right }],
-        [:angle_degrees, "then %g° further", 60, 58, [224, 24], 18, { style: :bold, align: :right }]
+        [0, "%g", 0, -2, [130, 66], FIGURE, { style: :bold, align: :right }],
+        [0, "%{unit}", 134, 34, [40, 18], 14, {}],
+        [1, "%g %{unit}", 172, 12, [112, 30], 22, { align: :right }],
+        [2, "%g %{unit}", 172, 38, [112, 18], 12, { align: :right }]
       ].freeze
+      ANGLE = [60, 58, [224, 24], 18, { style: :bold, align: :right }].freeze
 
       def initialize(paper)
         @paper = paper
@@ -73,9 +74,18 @@ module Graver
         text = Texts.t(line[:snug] ? "torque.snug" : "torque.no_value")
         return box(text, [left, top - at(20)], [290, 50], 16, style: :bold) unless line[:newton_metres]
 
-        FIGURES.each do |key, written, right, down, room, size, how|
-          box(format(written, line[key]), [left + right, top - at(down)], room, size, **how) if line[key]
+        torques = Formats.torques(line)
+        FIGURES.each do |place, written, right, down, room, size, how|
+          figure, unit = torques[place]
+          text = written.sub("%g", format("%g", figure)).sub("%{unit}", unit)
+          box(text, [left + right, top - at(down)], room, size, **how)
         end
+        angle(line[:angle_degrees], top, left) if line[:angle_degrees]
+      end
+
+      def angle(degrees, top, left)
+        right, down, room, size, how = ANGLE
+        box(Texts.t("torque.then_angle", degrees: degrees.to_f), [left + right, top - at(down)], room, size, **how)
       end
 
       # room: [width, height]; height and size: points where there is room for every row in full

@@ -49,7 +49,7 @@ module Graver
         ]
       end
 
-      def mm(value) = value ? "#{format("%g", value)} mm" : Texts.t("sheet.unknown")
+      def mm(value) = value ? Formats.with_unit(format("%g", value), "mm") : Texts.t("sheet.unknown")
     end
   end
 end

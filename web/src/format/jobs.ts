@@ -10,7 +10,7 @@ export function money(value: number, currency: string): string {
     minimumFractionDigits: small && !Number.isInteger(value) ? 2 : 0,
     maximumFractionDigits: small ? 2 : 0,
   };
-  return `${currency} ${value.toLocaleString("en-GB", figures)}`;
+  return `${currency}\u00a0${value.toLocaleString("en-GB", figures)}`;
 }
 
 /** An amount already spent, to the cent where there are any. */
@@ -32,7 +32,7 @@ export function readings(line: Entered): [number | null, string][] {
 
 /** A torque in words, both units: "28 N·m (20.7 lbf·ft)", and a further angle. */
 export function torque(line: Entered & { angle_degrees: number | null }): string {
-  const [first, second] = readings(line).map(([value, unit]) => `${figure(value)} ${unit}`);
+  const [first, second] = readings(line).map(([value, unit]) => `${figure(value)}\u00a0${unit}`);
   const further = line.angle_degrees ? say(texts.thenAngle, { degrees: figure(line.angle_degrees) }) : "";
   return `${first} (${second})${further}`;
 }

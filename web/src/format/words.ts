@@ -21,8 +21,8 @@ export function roughly(value: number): number {
 /** An odometer as it was entered: "95240" and "95,240" read alike. */
 export const asRead = (entered: string): string => (/^\d{4,}$/.test(entered) ? grouped(Number(entered)) : entered);
 export const grouped = (value: number): string => Math.round(value).toLocaleString("en-GB");
-export const rough = (km: number, unit: Unit): string => `${grouped(roughly(inUnit(km, unit)))} ${unit}`;
-export const exact = (km: number, unit: Unit): string => `${grouped(inUnit(km, unit))} ${unit}`;
+export const rough = (km: number, unit: Unit): string => `${grouped(roughly(inUnit(km, unit)))}\u00a0${unit}`;
+export const exact = (km: number, unit: Unit): string => `${grouped(inUnit(km, unit))}\u00a0${unit}`;
 
 /** "15,000 to 24,000 km", or "any day now" when even the far end is here. */
 export function span(quantiles: Schemas["Quantiles"], unit: Unit): string {
@@ -34,12 +34,12 @@ export function span(quantiles: Schemas["Quantiles"], unit: Unit): string {
 
 const MONTHS = texts.months;
 
-/** "May 2027"; a day within two months is said as "12 May". */
+/** "May 2027"; a day within two months is said as "Wed 12 May". */
 export function month(iso: string, today: string): string {
   const [year, at, day] = iso.split("-").map(Number) as [number, number, number];
   const days = (Date.parse(iso) - Date.parse(today)) / 86_400_000;
   if (days < 1) return texts.now;
-  if (days <= 60) return `${day} ${MONTHS[at - 1]}`;
+  if (days <= 60) return `${texts.weekdays[new Date(iso).getUTCDay()]} ${day} ${MONTHS[at - 1]!.slice(0, 3)}`;
   return `${MONTHS[at - 1]} ${year}`;
 }
 
@@ -68,11 +68,11 @@ export const position = (id: string): string => id.replace("_", " ");
 
 /** A speed of the trade in the owner's unit, in steps of five: "50 km/h", "30 mph". */
 export const speed = (kmh: number, unit: Schemas["DistanceUnit"]): string =>
-  unit === "km" ? `${kmh} km/h` : `${Math.max(5, Math.round(kmh / KM_PER_MILE / 5) * 5)} mph`;
+  unit === "km" ? `${kmh}\u00a0km/h` : `${Math.max(5, Math.round(kmh / KM_PER_MILE / 5) * 5)}\u00a0mph`;
 
 /** A chance as people say it; never certain, never nothing. */
 export const percent = (chance: number): string =>
-  chance < 0.01 ? texts.lessThanOne : chance > 0.99 ? texts.moreThan99 : `${Math.round(chance * 100)} %`;
+  chance < 0.01 ? texts.lessThanOne : chance > 0.99 ? texts.moreThan99 : `${Math.round(chance * 100)}\u00a0%`;
 
 /** A part in words, one or several. */
 export const partName = (part: string, several = false): string =>

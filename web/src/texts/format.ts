@@ -17,6 +17,7 @@ export const months = [
   "November",
   "December",
 ];
+export const weekdays = ["Sun", "Mon", "Tue", "Wed", "Thu", "Fri", "Sat"];
 export const lessThanOne = "under 1 %";
 export const moreThan99 = "over 99 %";
 export const partNames = { pad: ["pad", "pads"], rotor: ["<disc|rotor>", "<discs|rotors>"] } as const;

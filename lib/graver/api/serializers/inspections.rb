@@ -54,7 +54,7 @@ module Graver
         def changed(field, value)
           return Texts.t(value ? "log.struck_out" : "log.restored") if field == "void"
 
-          return "#{Formats.number(value.round)} km" if field == "odometer_km"
+          return Formats.with_unit(Formats.number(value.round), "km") if field == "odometer_km"
 
           Texts.t("log.now", field: field.tr("_", " "), value: value.nil? ? Texts.t("log.empty") : value)
         end

@@ -43,23 +43,10 @@ module Graver
         end
 
         def said(found)
-          off =
-            (
-              if found.off_share.abs < 0.0005
-                Texts.t("torque.on_the_mark")
-              else
-                Texts.t("torque.graduation", off: format("%+.1f", found.off_share * 100))
-              end
-            )
-          parts = [
-            off,
-            Texts.t(
-              "torque.class",
-              tolerance: found.tolerance_share * 100.0,
-              low: format("%.3g", found.low),
-              high: format("%.3g", found.high)
-            )
-          ]
+          unit = found.wrench.unit
+          low, high =
+            [found.low, found.high].map { |torque| format("%.3g", Core::Quantity::TORQUE.from_base(torque, unit)) }
+          parts = [Texts.t("torque.lands", low:, high:, unit:)]
           if found.overdue
             parts << (
               if found.wrench.calibrated_on

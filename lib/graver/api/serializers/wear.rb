@@ -136,8 +136,8 @@ module Graver
           [
             *missing,
             readings_sentence(overview),
-            prior_sentence(answer, overview.file.vehicle.kind),
-            driving_sentence(answer),
+            prior_sentence(answer, overview.file.vehicle),
+            driving_sentence(answer, overview.file.vehicle.distance_unit),
             *changed_sentences(answer),
             quiet_sentence(answer),
             *said_sentences(overview),
@@ -161,22 +161,21 @@ module Graver
           )
         end
 
-        def prior_sentence(answer, kind)
-          prior = @knowledge.prior("pad", kind)
-          low, high = [-1.2816, 1.2816].map { |z| prior.rate_mm_per_1000km * Math.exp(z * prior.rate_log_sd) }
-          said = [Texts.t("forecast.prior", low: format("%.2f", low), high: format("%.2f", high)), *kin(answer)].join(
-            " "
-          )
+        def prior_sentence(answer, vehicle)
+          prior, unit = @knowledge.prior("pad", vehicle.kind), vehicle.distance_unit
+          low, high =
+            [-1.2816, 1.2816].map { |z| rate(prior.rate_mm_per_1000km * Math.exp(z * prior.rate_log_sd), unit) }
+          said = [Texts.t("forecast.prior", low:, high:, unit:), *kin(answer, unit)].join(" ")
           return said unless answer.pads&.readings&.positive?
 
           "#{said} #{Texts.t("forecast.replaced", share: Formats.percent(replaced(answer.pads, prior)))}"
         end
 
-        def kin(answer)
+        def kin(answer, unit)
           return [] unless answer.pads
 
           answer.kin.map do |pace|
-            Texts.t("forecast.kin", axle: pace.axle, rate: format("%.2f", 1000 * Math.exp(pace.log_rate)))
+            Texts.t("forecast.kin", axle: pace.axle, rate: rate(1000 * Math.exp(pace.log_rate), unit), unit:)
           end
         end
 
@@ -187,7 +186,10 @@ module Graver
           1 - (spreads.sum { |sd| [sd / prior.rate_log_sd, 1.0].min**2 } / spreads.length)
         end
 
-        def driving_sentence(answer)
+        # mm in 1,000 km -> in 1,000 of the owner's unit, in words
+        def rate(mm, unit) = format("%.2f", mm * Core::Quantity::DISTANCE.to_base(1, unit))
+
+        def driving_sentence(answer, unit)
           days = answer.driving.days_observed
           years =
             (
@@ -197,7 +199,7 @@ module Graver
                 Texts.t("forecast.years", count: (days / 365.25).round)
               end
             )
-          Texts.t("forecast.driving", km: answer.driving.km_per_day.round, years:)
+          Texts.t("forecast.driving", distance: Formats.in_unit(answer.driving.km_per_day, unit).round, unit:, years:)
         end
 
         # What was said last of the set that is on, beside this forecast.

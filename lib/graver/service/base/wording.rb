@@ -25,7 +25,7 @@ module Graver
               kind, *kms = Regexp.last_match.captures.compact
               Formats.trade(kms.map(&:to_f), @distance_unit, speed: kind == "speed")
             end
-          own(said)
+          own(Formats.tied(said))
         end
 
         # The same in the owner's words.
@@ -36,7 +36,7 @@ module Graver
         def fill(sentence, measures)
           said = trade(sentence).gsub(/\{(\w+)\}/) { said(Regexp.last_match(1), measures[Regexp.last_match(1)]) }
           # a sentence that has nothing to say leaves no gap
-          said.squeeze(" ").strip
+          Formats.tied(said.squeeze(" ").strip)
         end
 
         private

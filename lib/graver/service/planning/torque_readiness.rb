@@ -118,7 +118,7 @@ module Graver
         def out_of_reach(set)
           range = set.wrench.range
           sentence = range ? Texts.t("readiness.borrow", range: range.join(" to ")) : Texts.t("readiness.ask_shop")
-          torque = set.line.torque.newton_metres.to_f
+          torque = set.line.torque.said
           [item("wrench", of_value(set), Texts.t("readiness.no_wrench", place: place(set.line), torque:), sentence:)]
         end
 

@@ -75,7 +75,7 @@
     const when = row.to
       ? say(texts.dayToDay2, { day: day(row.from), day2: day(row.to) })
       : say(texts.fromDay, { day: day(row.from) });
-    const far = row.distance ? `, ${row.distance} ${row.unit}${row.kind === "driving" ? texts.aYear : ""}` : "";
+    const far = row.distance ? `, ${row.distance}\u00a0${row.unit}${row.kind === "driving" ? texts.aYear : ""}` : "";
     const harder = row.wear_factor ? say(texts.brakesWearWearFactorTimesAs, { wearFactor: row.wear_factor }) : "";
     return `${row.kind === "inspection" ? day(row.from) : when}${far}${harder}`;
   }

@@ -81,7 +81,7 @@
     <p class="quiet">
       {say(texts.standardUncertaintyRest, {
         rest: instrument.uncertainty
-          ? `${instrument.uncertainty} ${instrument.unit}`
+          ? `${instrument.uncertainty}\u00a0${instrument.unit}`
           : say(texts.usualUncertaintyMmMmUsualForIts, { usualUncertaintyMm: instrument.usual_uncertainty_mm }),
       })}
     </p>
