@@ -163,7 +163,7 @@ RSpec.describe "The API" do
       fields = ask(:get, "/axles/#{front}/brake-data")["fields"]
       data = fields.find { |field| field["key"] == "rotor.discard_thickness" }
       expect(data.values.grep(String).grep(/rotor/i)).to contain_exactly("rotor.discard_thickness", "rotors")
-      expect(fields.map { |field| field["label"] }).to include("Wheel nuts: per wheel")
+      expect(fields.map { |field| field["label"] }).to include("Wheel nuts per wheel")
       expect(ask(:get, "/help")["terms"].map { |term| term["term"] }).to include("Disc", "Vented disc")
       expect(paper(job)).to match(/\bdiscs?\b/i)
       expect(paper(job)).not_to match(/\brotors?\b/i)

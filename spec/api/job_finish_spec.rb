@@ -97,7 +97,7 @@ RSpec.describe "Finished jobs in the API" do
       ask(:post, address("/torques"), { **bolt, reached: "80" })
       refused = finish(fitted:)
       expect(fields(refused)).to eq("steps.front.left.bracket_on" => "gate_open")
-      expect(refused["error"]["fields"].first["message"]).to include("bracket bolts, number 1: not tight")
+      expect(refused["error"]["fields"].first["message"]).to include("bracket bolts: number 1 isn't tight")
       ask(:post, address("/torques"), { **bolt, reached: "104" })
       expect(fields(finish(fitted:, follow_ups: ["Plug missing", "x" * 301]))).to eq("follow_ups.1.text" => "too_long")
       expect(ask(:get, address)["state"]).to eq("in_progress")

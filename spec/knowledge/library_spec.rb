@@ -21,7 +21,7 @@ RSpec.describe Graver::Knowledge::Library do
       ["cautions.yml", "severity: danger", "severity: terrible"] => /\Acautions\.yml:5: jack: .*severity/,
       ["limits.yml", "    source: uk-inspection-manual\n", ""] => /limits\.yml.*source/m,
       ["limits.yml", "source: uk-inspection-manual", "source: hearsay"] => /limits\.yml:5: source “hearsay”/,
-      ["tools.yml", "label: Trolley jack", "label: [Trolley jack"] => /tools\.yml:\d+: /,
+      ["tools.yml", "label: <Trolley|Floor> jack", "label: [Trolley jack"] => /tools\.yml:\d+: /,
       ["steps/ready.yml", "tools: [syringe]", "tools: [wand]"] => /level_before names tools wand/,
       ["steps/ready.yml", "requires: [settled, compared]", "needs: [pump]"] =>
         %r{steps/ready\.yml:\d+: step cool needs pump, which is in a later stage},

@@ -67,7 +67,7 @@ RSpec.describe "Access to the screens", :demo do
   it "draws brakes that say in words what they show" do
     page.visit "/#/vehicles/1"
     expect(page).to have_css("svg[role=img]")
-    expect(tree.map(&:last)).to include(match(/left corner: inner pad 3\.\d mm, outer pad 6\.\d mm, limit 3/))
+    expect(tree.map(&:last)).to include(match(/left corner: inner pad 3\.\d\u00A0mm, outer pad 6\.\d\u00A0mm, limit 3/))
     page.visit "/#/axles/5/brake-data"
     expect(page).to have_css("svg[role=img]")
     expect(tree.map(&:last)).to include(a_string_including("cut through, drawn to scale"))

@@ -45,12 +45,12 @@ RSpec.describe "The frame in the browser", :demo do
 
   it "takes the inspection that counts among the settings" do
     page.visit "/#/settings"
-    page.select "United Kingdom, cars: 1.5 mm", from: "Inspection that counts"
+    page.select "United Kingdom, cars: 1.5\u00A0mm", from: "Inspection that counts"
     type :Enter
     expect(page).to have_text("Below it a car fails the periodic inspection.")
     expect(context.store.preferences.all["approaches"]).to include("inspection" => "uk")
     page.click_link "Approaches"
-    expect(page).to have_select("Inspection that counts", selected: "United Kingdom, cars: 1.5 mm")
+    expect(page).to have_select("Inspection that counts", selected: "United Kingdom, cars: 1.5\u00A0mm")
   end
 
   it "keeps how a device's screens look, whatever its system has" do

@@ -58,7 +58,7 @@ RSpec.describe "Journeys in the browser" do
     type "g", "7", :Enter, "8", :Enter
     expect_focus("value-1_right_outer")
     expect(page).to have_text("between 7.0 and 8.0 mm")
-    expect(page).to have_css("svg[aria-label*='inner pad 7.8 mm, outer pad 8.1 mm']")
+    expect(page).to have_css("svg[aria-label*='inner pad 7.8\u00A0mm, outer pad 8.1\u00A0mm']")
     type "8", :Enter, :Enter, "23.95", :Enter, :Enter
     expect_focus("save")
     type :Enter

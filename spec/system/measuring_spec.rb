@@ -103,7 +103,7 @@ RSpec.describe "Measuring in the browser", :demo do
         .find { |row| row.axle_id == 2 && row.side == "left" && row.pad == "inner" }
     expect(earlier).to have_attributes(
       void: true,
-      corrections: [have_attributes(reason: /Marked as wrong when 8.6 mm was measured/)]
+      corrections: [have_attributes(reason: /Marked as wrong when 8.6\u00A0mm was measured/)]
     )
   end
 
@@ -207,7 +207,7 @@ RSpec.describe "Measuring in the browser", :demo do
     page.visit "/#/workshop"
     page.within("article[aria-label='Blue caliper']") do
       expect(page).to have_text("Zero is off").and have_css("tr", text: /Juniper left inner pad.*5.4 mm.*5.26 mm/)
-      page.click_button "Subtract 0.14 mm from 10 readings"
+      page.click_button "Subtract 0.14\u00A0mm from 10 readings"
       expect(page).to have_text("readings corrected").and have_no_button("Subtract 0.14 mm from")
     end
     expect(

@@ -64,7 +64,7 @@ RSpec.describe "Screens of the demo household", :demo do
     page.visit "/#/axles/1/wear"
     expect(page).to have_css(".chart .left_inner .error")
     before = page.find(".big").text
-    page.select "1.6 mm", from: "Replaced at", exact: false
+    page.select "1.6\u00A0mm", from: "Replaced at", exact: false
     expect(page).to have_text("Pads to 1.6 mm").and have_no_css(".big", exact_text: before)
     page.select "all pads", from: "Show"
     expect(page).to have_css(".chart .left_outer .error")

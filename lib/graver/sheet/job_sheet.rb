@@ -138,17 +138,14 @@ module Graver
         fluid = @job[:fluid]
         @paper.heading("Fluid")
         bottles = fluid[:bottles_ml].map { |ml| format("%g", ml) }.join(" + ")
-        @paper.say Texts.t(
-                     "sheet.fluid",
-                     grade: fluid[:grade] || Texts.t("sheet.unknown"),
-                     never: fluid[:never].any? ? Texts.t("sheet.never_mix", grades: fluid[:never].join(", ")) : "",
-                     needed: fluid[:needed_ml],
-                     bottles:
-                   )
-        if fluid[:pushed_ml]
-          @paper.say Texts.t("sheet.pushed", ml: fluid[:pushed_ml]) +
-                       (fluid[:draw_off_ml]&.positive? ? Texts.t("sheet.draw_off", ml: fluid[:draw_off_ml]) : "")
-        end
+        @paper.say [
+                     Texts.t("sheet.grade", grade: fluid[:grade] || Texts.t("sheet.unknown")),
+                     (Texts.t("sheet.never_mix", grades: fluid[:never].join(", ")) if fluid[:never].any?),
+                     Texts.t("sheet.fluid", needed: fluid[:needed_ml], bottles:)
+                   ].compact.join(" ")
+        pushed = fluid[:pushed_ml] && Texts.t("sheet.pushed", ml: fluid[:pushed_ml])
+        drawn = fluid[:draw_off_ml]&.positive? && Texts.t("sheet.draw_off", ml: fluid[:draw_off_ml])
+        @paper.say [pushed, drawn || nil].compact.join(" ") if pushed
         @paper.say "Bleed: #{fluid[:order].join(", ")}. #{fluid[:order_from]}" if fluid[:bleeds]
       end
 

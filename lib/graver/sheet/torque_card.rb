@@ -55,7 +55,7 @@ module Graver
       def below(line)
         count = Texts.t("torque.count", count: line[:count] || "?", drive: line[:drive] || Texts.t("torque.no_size"))
         [
-          count + (line[:single_use] ? Texts.t("torque.renewed") : ""),
+          [count, (Texts.t("torque.new_ones") if line[:single_use])].compact.join(", "),
           line[:range] && Texts.t("torque.anywhere", range: line[:range]),
           set(line[:wrench]),
           line[:doubt]
@@ -66,8 +66,8 @@ module Graver
         return unless wrench
         return wrench[:sentence] unless wrench[:wrench]
 
-        Texts.t("torque.set", setting: wrench[:setting].to_f, unit: wrench[:unit], wrench: wrench[:wrench]) +
-          (wrench[:overdue] ? Texts.t("torque.overdue") : "")
+        said = { setting: wrench[:setting].to_f, unit: wrench[:unit], wrench: wrench[:wrench] }
+        Texts.t(wrench[:overdue] ? "torque.set_overdue" : "torque.set", **said)
       end
 
       def figures(line, top, left)

@@ -60,6 +60,9 @@ export function mm(value: number | null, sd: number | null = null): string {
   return value.toFixed(sd !== null && sd < 0.05 ? 2 : 1);
 }
 
+/** What there is of several, as a list: "new, struck out". */
+export const listed = (...parts: (string | 0 | false | null | undefined)[]): string => parts.filter(Boolean).join(", ");
+
 export const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 /** A label inside a sentence; what is written in capitals stays so. */
 export const lowerFirst = (text: string): string =>

@@ -42,8 +42,9 @@
             stroke-linecap="round"
           /></svg
         >
-        {say(texts.rotorDiscardRest, {
-          rest: rotor?.discard_mm === null ? common.unknown : say(texts.discardMmMm, { discardMm: rotor?.discard_mm }),
+        {say(texts.rotorDiscard, {
+          discard:
+            rotor?.discard_mm === null ? common.unknown : say(texts.discardMmMm, { discardMm: rotor?.discard_mm }),
         })}
       </li>
       <li>

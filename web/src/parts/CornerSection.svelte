@@ -34,14 +34,14 @@
       side: corner.side,
       mm: mm(corner.inner.now_mm),
       mm2: mm(corner.outer.now_mm),
-      rest:
+      limit:
         corner.inner.limit_mm === null
           ? common.unknown
           : say(texts.asEnteredMm, { asEntered: asEntered(corner.inner.limit_mm) }),
     }) +
-      say(texts.rotorRotorMmMmDiscardRest, {
+      say(texts.rotorAndDiscard, {
         rotorMm: rotorMm(corner.rotor.now_mm),
-        rest:
+        discard:
           corner.rotor.discard_mm === null
             ? common.unknown
             : say(texts.discardMmMm, { discardMm: corner.rotor.discard_mm }),

@@ -67,10 +67,10 @@
   const atDistance = (distance: number) => x(toKm(distance, unit!) / kmPerDay!);
   // A label keeps inside the picture: near the right end it is written to the left of its mark.
   const anchor = (at: number) => (x(at) > end - 110 ? "end" : "start");
-  const lazyApi = (at: number) => x(at) + (anchor(at) === "end" ? -10 : 10);
+  const labelX = (at: number) => x(at) + (anchor(at) === "end" ? -10 : 10);
   // A label that would leave the picture is cut short; its whole text is its title.
   const fitting = (text: string, at: number) => {
-    const room = Math.floor((anchor(at) === "end" ? x(at) - left : width - lazyApi(at)) / 6.6);
+    const room = Math.floor((anchor(at) === "end" ? x(at) - left : width - labelX(at)) / 6.6);
     return text.length > room ? `${text.slice(0, Math.max(room - 1, 3)).trimEnd()}…` : text;
   };
   const shapes: Partial<Record<MarkKind, string>> = {
@@ -151,7 +151,7 @@
           >
         {:else}
           <path class="sign {mark.kind}" transform="translate({x(mark.at)} {my})" d={shapes[mark.kind]} />
-          <text class="mark" x={lazyApi(mark.at)} y={my + 4} text-anchor={anchor(mark.at)}
+          <text class="mark" x={labelX(mark.at)} y={my + 4} text-anchor={anchor(mark.at)}
             >{fitting(mark.text, mark.at)}<title>{mark.text}</title></text
           >
         {/if}

@@ -73,7 +73,7 @@ export const allOfThemClicked = "All of them clicked";
 export const left = "left";
 export const right = "right";
 export const bedInCoach = "Bed-in coach";
-export const seriesOf = "{stops} times from {from} to {to}, {rest} s apart.";
+export const seriesOf = "{stops} times from {from} to {to}, {seconds} s apart.";
 export const rotorWeighs = "A <disc|rotor> of about {kg} kg, from its size.";
 export const rotorGuessed =
   "A <disc|rotor> of about {kg} kg is assumed: enter its diameter and thickness in the brake data.";

@@ -23,7 +23,7 @@ export const jobState: Record<string, string> = {
   finished: "finished",
   cancelled: "cancelled",
 };
-export const jobRest = "Job {rest}";
+export const jobAnd = "Job {state}";
 export const timeline = "Timeline";
 export const withPlate = "with plate";
 export const importASpreadsheet = "Import a spreadsheet";

@@ -1,12 +1,12 @@
 export const sideWheel = "{side} wheel";
 export const padLimitLimitMmMm = "pad limit {limitMm} mm";
 export const discardMmMm = "{discardMm} mm";
-export const rotorDiscardRest = "<disc|rotor> discard {rest}";
+export const rotorDiscard = "<disc|rotor> discard {discard}";
 export const gone = "gone";
 export const mmSeenFromBehindTo = "mm, seen from behind, to scale. A soft edge shows the reading's error";
 export const asEnteredMm = "{asEntered} mm";
-export const sideCornerInnerPadMm = "{side} corner: inner pad {mm} mm, outer pad {mm2} mm, limit {rest}; ";
-export const rotorRotorMmMmDiscardRest = "<disc|rotor> {rotorMm} mm, discard {rest}";
+export const sideCornerInnerPadMm = "{side} corner: inner pad {mm} mm, outer pad {mm2} mm, limit {limit}; ";
+export const rotorAndDiscard = "<disc|rotor> {rotorMm} mm, discard {discard}";
 export const keys = "Keys";
 export const inTheInspectionFormLetters = "In the inspection, letters are keys only while the field is empty.";
 export const moreWords = "More words";

@@ -2,15 +2,14 @@ export const connected = "connected";
 export const notConnected = "not connected";
 export const disconnect = "Disconnect";
 export const connect = "Connect";
-export const stepsOfResolutionUnit = ", steps of {resolution} {unit}";
+export const stepsOfResolutionUnit = "steps of {resolution} {unit}";
 export const usualUncertaintyMmMmUsualForIts = "{usualUncertaintyMm} mm (usual for its kind)";
-export const standardUncertaintyRest = "Standard uncertainty {rest}";
+export const uncertaintyOfTool = "Standard uncertainty {said}";
 export const zeroIsRight = "Zero is right";
 export const zeroIsOff = "Zero is off";
-export const much = "high";
-export const little = "low";
-export const absMmTooRest = ", reads {abs} mm {rest}";
-export const showedReadAtReferenceUnit = ": showed {read} at {reference} {unit} on {day}{rest}.";
+export const readsLow = "reads {abs} mm low";
+export const readsHigh = "reads {abs} mm high";
+export const showedReadAtReferenceUnit = "showed {read} at {reference} {unit} on {day}";
 export const itsZeroWasNeverChecked = "Its zero has never been checked.";
 export const countCountMadeWithIt =
   "{count} {count|reading was|readings were} made with it since its zero was last good:";
@@ -74,9 +73,9 @@ export const connectedDevices = "Connected devices";
 export const devicesThatSendTheirValue =
   "Devices that send their value into the inspection. These are simulated: choose one there, press";
 export const andTryHereWhatNoise =
-  ", and try here what noise, a wrong zero or a lost connection does. What they send is made up, stays labelled, and never counts on your own vehicles.";
+  "You can try here what noise, a wrong zero or a lost connection does. What they send is made up, stays labelled, and never counts on your own vehicles.";
 export const noDeviceIsConnectedTo = "No device is connected. To try simulated ones, start Graver with";
-export const orLookAtTheDemo = ", or look at the demo.";
+export const orLookAtTheDemo = "Or look at the demo.";
 export const addTool = "Add tool";
 export const addWrench = "Add wrench";
 export const withdrawCheck = "Withdraw this check";

@@ -60,12 +60,9 @@ module Graver
         end
 
         def borrow(found)
-          near = found.near ? Texts.t("torque.slack_end", wrench: found.near.name) : ""
-          if found.range
-            Texts.t("torque.borrow", range: found.range.join(" to "), near:)
-          else
-            Texts.t("torque.ask_shop", near:)
-          end
+          near = found.near && Texts.t("torque.slack_end", wrench: found.near.name)
+          borrow = found.range ? Texts.t("torque.borrow", range: found.range.join(" to ")) : Texts.t("torque.ask_shop")
+          [borrow, near].compact.join(" ")
         end
 
         private_class_method :setting, :said, :borrow

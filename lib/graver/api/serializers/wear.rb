@@ -101,7 +101,8 @@ module Graver
           return entry.event unless (reading = entry.reading)
 
           upper = reading.upper && " to #{number(reading.upper)}"
-          "#{number(reading.value)}#{upper} #{reading.unit}#{Texts.t("forecast.with_plate") if reading.overall}"
+          figure = Formats.with_unit("#{number(reading.value)}#{upper}", reading.unit)
+          reading.overall ? Texts.t("forecast.with_plate", figure:) : figure
         end
 
         def number(entered) = format("%g", entered.value.to_f)

@@ -77,7 +77,13 @@ module Graver
           event(
             "look",
             [date, today].max,
-            Texts.t("timeline.look", axle: name, within: far >= 100 ? Texts.t("timeline.within", unit:, km: far) : ""),
+            (
+              if far < 100
+                Texts.t("timeline.look", axle: name)
+              else
+                Texts.t("timeline.look_within", unit:, axle: name, km: far)
+              end
+            ),
             axle: name,
             km: far
           )
@@ -228,7 +234,7 @@ module Graver
             date:,
             km: group.dues.first.at_km,
             fluid: fluid || false,
-            text: "#{together(group, found)}#{Texts.t("timeline.session_fluid") if fluid}"
+            text: [together(group, found), (Texts.t("timeline.session_fluid") if fluid)].compact.join(" ")
           )
         end
 
@@ -239,8 +245,10 @@ module Graver
           said = { others:, part: found[others.first][:part], axle: first, first: found[first][:part] }
           return Texts.t("timeline.together", **said) if group.apart_km < 100 && group.apart_days.zero?
 
-          km = group.apart_km >= 100 ? Texts.t("timeline.behind_km", unit:, km: group.apart_km) : ""
-          Texts.t("timeline.behind", **said, km:, days: group.apart_days)
+          said[:days] = group.apart_days
+          return Texts.t("timeline.behind", **said) if group.apart_km < 100
+
+          Texts.t("timeline.behind_both", **said, unit:, km: group.apart_km)
         end
       end
     end

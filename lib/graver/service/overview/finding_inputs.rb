@@ -78,9 +78,11 @@ module Graver
         def newest(part, side, pad) = @file.since_fit(part, side, pad).reverse.find(&:thickness?)
 
         def read_how(entry)
-          entry ? Texts.t("findings.last_read", day: entry.date, by: read_by(entry)) : Texts.t("findings.not_read")
+          return Texts.t("findings.not_read") unless entry
+          return Texts.t("findings.last_read", day: entry.date) unless entry.reading
+
+          Texts.t("findings.last_read_by", day: entry.date, method: method_label(entry))
         end
-        def read_by(entry) = entry.reading ? Texts.t("findings.read_by", method: method_label(entry)) : ""
         def method_label(entry)
           (
             @knowledge.measurement.dig("methods", entry.reading.method, "label") ||

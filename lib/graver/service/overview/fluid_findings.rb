@@ -180,12 +180,8 @@ module Graver
 
         def boiling(file)
           points = @knowledge.findings.dig("boiling", file.choice("fluid.grade")) or return ""
-          Texts.t(
-            "findings.boiling",
-            grade: @knowledge.brake_data.label("fluid.grade", file.choice("fluid.grade")),
-            dry: points["dry"],
-            wet: points["wet"]
-          )
+          grade = @knowledge.brake_data.label("fluid.grade", file.choice("fluid.grade"))
+          " #{Texts.t("findings.boiling", grade:, dry: points["dry"], wet: points["wet"])}"
         end
 
         def clicks(inspections, axles)

@@ -68,7 +68,8 @@ module Graver
           axle, field = gap.file.axle, gap.field
           text =
             Texts.t(
-              "readiness.field",
+              # "Front slide pin bolts: torque unknown"
+              field.label.include?(":") ? "readiness.fastener_field" : "readiness.field",
               axle: axle.name.capitalize,
               field: Formats.inside(field.label),
               waits: field.waits
@@ -141,11 +142,9 @@ module Graver
           )
         end
         def order(part)
-          Texts.t(
-            "readiness.order",
-            name: part.chosen.name,
-            by: part.order_by ? Texts.t("readiness.by_day", day: part.order_by) : ""
-          )
+          return Texts.t("readiness.order", name: part.chosen.name) unless part.order_by
+
+          Texts.t("readiness.order_by", name: part.chosen.name, day: part.order_by)
         end
 
         def tools(plan)
@@ -205,7 +204,7 @@ module Graver
           found << item(
             "weather",
             day ? day.iso8601 : "day",
-            Texts.t("readiness.weather", day: day ? Texts.t("readiness.for_day", day:) : "")
+            day ? Texts.t("readiness.weather_for", day:) : Texts.t("readiness.weather")
           )
         end
       end

@@ -129,10 +129,9 @@ module Graver
           works = (axle.works - %w[rotors_new rotors_turn] + [axle.rotors[:proposed]]).compact
           text =
             Texts.t(
-              "jobs.halt",
+              axle.rotors[:must] ? "jobs.halt" : "jobs.halt_or_reason",
               axle: axle.name.capitalize,
-              said: said.join(" "),
-              reason: axle.rotors[:must] ? "" : Texts.t("jobs.halt_reason")
+              said: said.join(" ")
             )
           Halt.new(axle:, text:, must: axle.rotors[:must], works:, buy: [])
         end

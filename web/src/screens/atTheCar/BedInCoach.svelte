@@ -49,7 +49,7 @@
           stops: coach.series.stops,
           from: speed(coach.series.from_kmh, unit),
           to: speed(coach.series.to_kmh, unit),
-          rest: coach.series.rest_seconds,
+          seconds: coach.series.rest_seconds,
         })}{/if}
     </p>
     {#each coach.axles as axle (axle.axle)}

@@ -31,7 +31,7 @@
           <span class="bar" style="--share: {cause.share}" aria-hidden="true"></span>
           <span
             ><strong>{cause.label}</strong>, {percent(cause.share)}{cause.seen.length
-              ? say(texts.seenSeen, { seen: cause.seen.join(", ") })
+              ? ` (${say(texts.seen, { seen: cause.seen.join(", ") })})`
               : ""}<br /><TermText
               text={say(texts.checkCheckRemedyRemedy, { check: cause.check, remedy: cause.remedy })}
             /></span

@@ -78,7 +78,8 @@
           />
         {:else}
           <p class="sheet">
-            {say(texts.nothingToDo, { rest: findings.silent.length ? texts.seeNotEnoughData : "" })}
+            {texts.nothingToDo}
+            {findings.silent.length ? texts.seeNotEnoughData : ""}
           </p>
         {/each}
         {#if findings.silent.length}
@@ -96,9 +97,8 @@
           <section class="sheet" aria-label={say(texts.nameRotors, { name: axle.name })}>
             <AxleSection corners={axle.corners} scale={2.6} />
             <h2>
-              {say(texts.nameAxleRestLabel, {
+              {say(axle.rotors.with_pads ? texts.rotorsWithNewPads : texts.rotorsToday, {
                 name: upperFirst(axle.name),
-                rest: axle.rotors.with_pads ? texts.withNewPads : texts.today,
                 label: lowerFirst(axle.rotors.label),
               })}
             </h2>
@@ -124,7 +124,7 @@
         {#if findings.fluid}
           {@const fluid = findings.fluid}
           <section class="sheet">
-            <h2>{say(texts.fluidRest, { rest: fluid.grade ? `: ${fluid.grade}` : "" })}</h2>
+            <h2>{fluid.grade ? say(texts.fluidOfGrade, { grade: fluid.grade }) : texts.fluidHeading}</h2>
             {#if fluid.dry_celsius}<p>
                 {say(texts.boilsAtDryCelsiusCDry, { dryCelsius: fluid.dry_celsius, wetCelsius: fluid.wet_celsius })}
               </p>{/if}

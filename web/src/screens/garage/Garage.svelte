@@ -54,9 +54,9 @@
     const when = `${span(axle.pads_life.distance_km, vehicle.distance_unit)}`;
     return axle.pads_life.distance_km.p90 === 0
       ? texts.padsAreAtTheirLimit
-      : say(texts.padsLastWhenLookAgain, {
+      : say(texts.padsLast, {
           when,
-          rest:
+          by:
             month(axle.look_again!.date, today) === "now"
               ? "now"
               : say(texts.byMonth, { month: month(axle.look_again!.date, today) }),
@@ -139,8 +139,8 @@
                     class="job">{reason.sentence}</span
                   >{/each}
                 {#if axle.job}<strong class="job"
-                    >{say(common.jobRest, {
-                      rest:
+                    >{say(common.jobAnd, {
+                      state:
                         axle.job.state === "in_progress"
                           ? common.inProgress
                           : axle.job.planned_for

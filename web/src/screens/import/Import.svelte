@@ -105,9 +105,12 @@
         <h2>{texts.whatWouldBeImported}</h2>
         <p class="big">
           <span class="number">{count(table.trial.readings, texts.readings)}</span>
-          {say(texts.fromCount, { count: count(table.trial.inspections, texts.services) })}{#if table.trial.from}{say(
+          {say(texts.fromCount, { count: count(table.trial.inspections, texts.services) })}{#if table.trial.from}, {say(
               texts.dayToDay2,
-              { day: day(table.trial.from), day2: day(table.trial.to!) },
+              {
+                day: day(table.trial.from),
+                day2: day(table.trial.to!),
+              },
             )}{/if}.
           {#if table.trial.duplicates}<br />{say(texts.countLeftOutTheLog, {
               count: count(table.trial.duplicates, texts.readings),
@@ -173,7 +176,7 @@
               >{each.name || texts.aTable}, {day(each.recorded_at.slice(0, 10))}: {count(
                 each.result?.readings ?? 0,
                 texts.readings,
-              )}{each.state === "undone" ? texts.undone : ""}</span
+              )}{each.state === "undone" ? `, ${texts.undone}` : ""}</span
             >
             {#if each.state === "done"}<Button size="small" kind="ghost" on:click={() => table.undo(each.id)}
                 >{texts.undoImport}</Button

@@ -223,7 +223,8 @@
         <p class="fault" id="odometer-says" role="alert">{fault("odometer.value") ?? fault("date") ?? ""}</p>
         {@render offer("odometer")}
         {#if content.simulated?.odometer}<p class="doubt">
-            {say(texts.simulatedRest, { rest: form.sample ? "" : texts.enterWhatTheOdometerOf })}
+            {texts.simulated}
+            {form.sample ? "" : texts.enterWhatTheOdometerOf}
           </p>{/if}
         {#if form.preview?.odometer_question}
           {@const question = form.preview.odometer_question}
@@ -345,7 +346,8 @@
           </div>
           {@render offer("fluid_level")}
           {#if content.simulated?.fluid_level}<p class="doubt">
-              {say(texts.simulatedLevelRest, { rest: form.sample ? "" : texts.itNeverCountsOnThis })}
+              {texts.simulatedLevel}
+              {form.sample ? "" : texts.itNeverCountsOnThis}
             </p>{/if}
           <WheelMarks {form} rows={form.sheet.vehicle_items.map((item) => [`|||${item.id}`, item, ""])} />
           <div class="field">

@@ -228,14 +228,14 @@
         })}{:else}{say(texts.mmMmValue, {
           mm: mm(measured.mm, measured.sd_mm),
           value: (2 * measured.sd_mm!).toFixed(measured.sd_mm! < 0.05 ? 2 : 1),
-        })}{/if}{#if measured.spread_mm != null}{say(texts.restSpreadMmMm, {
-          rest: place.part === "pad" ? texts.taper : texts.variesBy,
+        })}{/if}{#if measured.spread_mm != null}; {say(texts.spread, {
+          what: place.part === "pad" ? texts.taper : texts.variesBy,
           spreadMm: measured.spread_mm.toFixed(place.part === "pad" ? 1 : 3),
         })}{/if}{#if runoutUsual && (place.part === "runout" ? measured.mm : place.part === "rotor" ? (measured.spread_mm ?? 0) : 0) > runoutUsual.value}.
         <strong class="much">{runoutUsual.label}.</strong>{/if}
       {#if history}<span class="quiet"> ({history})</span>{/if}
     {:else if history}
-      {history}{#if active && several}{texts.severalPlacesRoundInsideThe}{/if}
+      {history}{#if active && several}; {texts.severalPlacesRoundInsideThe}{/if}
     {:else if active && several}
       {texts.severalPlacesRoundInsideThe2}
     {:else if active && place.part === "pad"}
@@ -244,7 +244,8 @@
       {texts.dialGaugeRotorBoltedTo}
     {/if}
     {#if entry.simulated && entry.text}<strong class="doubt">
-        {say(texts.simulatedRest, { rest: form.sample ? "" : texts.itNeverCountsOnThis })}</strong
+        {texts.simulated}
+        {form.sample ? "" : texts.itNeverCountsOnThis}</strong
       >{/if}
   </p>
   {#if form.offered?.at === place.id}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { listed } from "../../format/words";
   import * as texts from "../../texts/inspection";
   import { say } from "../../texts/say";
   import type { InspectionForm } from "./inspectionForm.svelte";
@@ -16,12 +17,10 @@
         type="button"
         aria-current={at === index ? "step" : undefined}
         onclick={() => onpick(index)}
-        aria-label={say(texts.labelDoneOfCountRead, {
-          label: wheel.label,
-          done,
-          count: wheel.positions.length,
-          rest: doubtful ? texts.oneQuestioned : "",
-        })}
+        aria-label={listed(
+          say(texts.labelDoneOfCountRead, { label: wheel.label, done, count: wheel.positions.length }),
+          doubtful && texts.oneQuestioned,
+        )}
       >
         <span class="name">{wheel.label}</span>
         <span class="dots" aria-hidden="true">

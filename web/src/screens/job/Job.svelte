@@ -16,7 +16,7 @@
   import Shortcuts from "../../parts/Shortcuts.svelte";
   import { amount } from "../../format/jobs";
   import { focusOn } from "../../parts/focus";
-  import { day, exact, partMm } from "../../format/words";
+  import { day, exact, partMm, listed, partName } from "../../format/words";
   import { JobPlanState } from "../../parts/jobPlan.svelte";
   import { Loader } from "../../parts/loader.svelte";
   import { outbox } from "../../parts/outbox.svelte";
@@ -174,13 +174,12 @@
     {#if plan.closed}
       <section class="sheet">
         <p>
-          {say(texts.finishedOnDayRestRest2, {
-            day: day(plan.closed.day),
-            rest: plan.closed.hours ? say(texts.afterHoursH, { hours: plan.closed.hours }) : "",
-            rest2: plan.closed.spent
-              ? say(texts.currencyAmountSpent, { currency: plan.money.currency, amount: amount(plan.closed.spent) })
-              : "",
-          })}{#if plan.closed.parts.length}{" "}{say(texts.usedParts, {
+          {listed(
+            say(texts.finishedOn, { day: day(plan.closed.day) }),
+            plan.closed.hours && say(texts.afterHoursH, { hours: plan.closed.hours }),
+            plan.closed.spent &&
+              say(texts.currencyAmountSpent, { currency: plan.money.currency, amount: amount(plan.closed.spent) }),
+          )}.{#if plan.closed.parts.length}{" "}{say(texts.usedParts, {
               parts: plan.closed.parts.join("; "),
             })}{/if}{#if plan.closed.inspection}{" "}<a href="#/inspections/{plan.closed.inspection}"
               >{texts.inTheLogbook}</a
@@ -188,17 +187,17 @@
         </p>
         {#each plan.closed.sets as set (set.axle + set.part)}
           <p>
-            {say(texts.oldAxlePartSRest, {
+            {say(texts.oldPart, {
               axle: set.axle,
-              part: set.part,
-              rest:
+              part: partName(set.part),
+              said: listed(
                 set.life_km === null
                   ? texts.fittingDateUnknown
                   : say(texts.lastedExact, { exact: exact(set.life_km, plan.vehicle.distance_unit) }),
-              rest2:
-                set.last_mm !== null && set.last_on
-                  ? say(texts.thinnestPartMmMmOnDay, { partMm: partMm(set.last_mm, set.part), day: day(set.last_on) })
-                  : "",
+                set.last_mm !== null &&
+                  set.last_on &&
+                  say(texts.thinnestPartMmMmOnDay, { partMm: partMm(set.last_mm, set.part), day: day(set.last_on) }),
+              ),
             })}
           </p>
         {/each}

@@ -68,16 +68,13 @@
       </div>
       {#if sums.saving !== null}<p>
           {sums.saving > 0
-            ? say(texts.doingItYourselfSavesRest, {
-                rest: sums.shop_from === "estimate" ? common.about : "",
-                money: money(sums.saving, sums.currency),
-                rest2: sums.hours.high
-                  ? say(texts.someMoneyAnHourOf, {
-                      money: money(sums.saving / ((sums.hours.low + sums.hours.high) / 2), sums.currency),
-                    })
-                  : "",
+            ? say(texts.doingItYourselfSaves, {
+                money: `${sums.shop_from === "estimate" ? common.about : ""}${money(sums.saving, sums.currency)}`,
               })
             : texts.doingItYourselfDoesNot}
+          {#if sums.saving > 0 && sums.hours.high}{say(texts.savesAnHour, {
+              money: money(sums.saving / ((sums.hours.low + sums.hours.high) / 2), sums.currency),
+            })}{/if}
         </p>{/if}
     {/if}
     <p class="quiet">
@@ -90,23 +87,20 @@
     {#if sums.unpriced.length}<p class="open">
         {say(texts.savingNeedsPrices, {
           unpriced: sums.unpriced.map(lowerFirst).join(", "),
-          rest: sums.shop_from === "quote" ? texts.theShopsQuoteHasThem : texts.theShopsEstimateLacksThese,
         })}
+        {sums.shop_from === "quote" ? texts.theShopsQuoteHasThem : texts.theShopsEstimateLacksThese}
         {#if plan.id !== null}<a href="#/jobs/{plan.id}/parts">{texts.enterPricesOfParts}</a>,
           <a href="#/jobs/{plan.id}/tools">{texts.ofToolsAndConsumables}</a>{/if}
       </p>{/if}
     {#if sums.spent}<p>
-        {say(texts.soFarMoneyWentInto, {
-          money: money(sums.spent, sums.currency),
-          rest:
-            sums.over_km >= 1000
-              ? say(texts.overRoughOnFilePer1000, {
-                  rough: rough(sums.over_km, unit),
-                  per1000: per1000((sums.spent / sums.over_km) * 1000),
-                  unit,
-                })
-              : "",
-        })}
+        {sums.over_km >= 1000
+          ? say(texts.spentOver, {
+              money: money(sums.spent, sums.currency),
+              rough: rough(sums.over_km, unit),
+              per1000: per1000((sums.spent / sums.over_km) * 1000),
+              unit,
+            })
+          : say(texts.spentSoFar, { money: money(sums.spent, sums.currency) })}
       </p>{/if}
     {#if sums.by_axle.length > 1}<p>
         {say(texts.spentOnAxles, {
@@ -170,12 +164,10 @@
       </p>
       {#if fluid.headroom_ml !== null}
         <p>
-          {say(texts.roomAboveTheLevelHeadroomMl, {
-            headroomMl: fluid.headroom_ml,
-            rest: fluid.draw_off_ml
-              ? say(texts.drawOffDrawOffMlMlFirst, { drawOffMl: fluid.draw_off_ml })
-              : texts.roomForTheFluid,
-          })}
+          {say(texts.roomAboveTheLevel, { headroomMl: fluid.headroom_ml })}
+          {fluid.draw_off_ml
+            ? say(texts.drawOffDrawOffMlMlFirst, { drawOffMl: fluid.draw_off_ml })
+            : texts.roomForTheFluid}
         </p>
       {:else}<p>
           {texts.whetherItOverflowsCannotBe}
@@ -184,11 +176,11 @@
         {texts.howMuchComesBackIs}
       </p>{/if}
     <p>
-      {say(texts.restNeededMlMlBoughtAs, {
-        rest: fluid.bleeds ? texts.forBleedingAndFlushing : texts.forToppingUp,
+      {say(texts.fluidNeeded, {
+        what: fluid.bleeds ? texts.forBleedingAndFlushing : texts.forToppingUp,
         neededMl: fluid.needed_ml,
         bottlesMl: fluid.bottles_ml.join(" + "),
-        rest2: fluid.grade ? `, ${fluid.grade}` : texts.gradeUnknown,
+        grade: fluid.grade ?? texts.gradeUnknown,
       })}{#if others.length}{" "}{say(texts.otherGrades, {
           others: others.join(", "),
         })}{/if}{#if fluid.never.length}{" "}<strong>{say(texts.neverNever, { never: fluid.never.join(", ") })}</strong

@@ -19,11 +19,14 @@
   <div class="row spread head">
     <p>
       {#if parts.count("choose")}{say(texts.partsWithoutAChoice, { count: parts.count("choose") })}{" "}{/if}
-      {#if parts.count("order") + parts.count("order", true)}{say(texts.partsToOrder, {
-          count: parts.count("order") + parts.count("order", true),
-          sum: money(parts.sum, plan.money.currency),
-          by: parts.orderBy ? say(texts.commaByDay, { day: day(parts.orderBy) }) : "",
-        })}
+      {#if parts.count("order") + parts.count("order", true)}{say(
+          parts.orderBy ? texts.partsToOrderBy : texts.partsToOrder,
+          {
+            count: parts.count("order") + parts.count("order", true),
+            sum: money(parts.sum, plan.money.currency),
+            day: parts.orderBy ? day(parts.orderBy) : "",
+          },
+        )}
       {:else if !parts.count("choose")}{texts.allPartsThere}{/if}
     </p>
     {#if plan.id !== null}<a class="no-print" href="/api/v1/jobs/{plan.id}/parts.csv" download

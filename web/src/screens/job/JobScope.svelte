@@ -138,7 +138,7 @@
           <p class="quiet">
             {say(texts.verdictVerdict, {
               verdict: axle.rotors.verdict,
-            })}{#if axle.rotors.reason && axle.rotors.chosen !== axle.rotors.proposed}{say(texts.yourReasonReason, {
+            })}{#if axle.rotors.reason && axle.rotors.chosen !== axle.rotors.proposed}. {say(texts.yourReasonReason, {
                 reason: axle.rotors.reason,
               })}{/if}
           </p>

@@ -64,7 +64,9 @@
       {#each plan.consumables as each (each.id)}
         <li class:have={each.state !== "buy"}>
           <p>
-            <strong>{each.label}: {each.said}</strong>{each.have ? say(texts.haveOnTheShelf, { have: each.have }) : ""}
+            <strong>{each.label}: {each.said}</strong>{each.have
+              ? `, ${say(texts.haveOnTheShelf, { have: each.have })}`
+              : ""}
           </p>
           <p class="quiet">{upperFirst(each.note)}</p>
           {#if job.open && each.state !== "shelf"}

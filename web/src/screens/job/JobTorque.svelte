@@ -63,23 +63,24 @@
             <p class="quiet">
               {[line.drive ?? texts.sizeUnknown, line.thread].filter(Boolean).join(", ")}{#if line.single_use}; <strong
                   >{texts.newOnesEachTime}</strong
-                >{/if}{#if line.threadlocker}{say(texts.threadlockerToLowerCase, {
+                >{/if}{#if line.threadlocker}; {say(texts.threadlockerToLowerCase, {
                   toLowerCase: line.threadlocker.toLowerCase(),
                 })}{/if}
             </p>
             <p class="quiet">{line.note}</p>
             {#if line.range}<p>
-                <strong>{say(texts.anywhereFromRange, { range: line.range })}</strong>{texts.theMiddleIsShown}
+                <strong>{say(texts.anywhereFromRange, { range: line.range })}.</strong>
+                {texts.theMiddleIsShown}
               </p>{/if}
             {#if line.doubt}<p class="doubt">{line.doubt}</p>{/if}
             {#if line.wrench}
               {@const with_ = extended?.[line.id] ?? line.wrench}
               <p class="set" class:none-of={!with_.wrench} class:late={with_.overdue}>
                 {#if with_.wrench}{texts.set} <strong class="number">{figure(with_.setting)} {with_.unit}</strong>
-                  {say(texts.onWrenchRest, {
-                    wrench: with_.wrench,
-                    rest: extended ? say(texts.withTheTrimMmExtension, { trim: extension.trim() }) : "",
-                  })} <span class="quiet">({with_.sentence})</span>{:else}{with_.sentence}{/if}
+                  {extended
+                    ? say(texts.onWrenchWithExtension, { wrench: with_.wrench, trim: extension.trim() })
+                    : say(texts.onWrench, { wrench: with_.wrench })}
+                  <span class="quiet">({with_.sentence})</span>{:else}{with_.sentence}{/if}
               </p>
             {/if}
             {#if line.reached.length}<p><strong>{texts.reachedBolts}</strong> {line.reached.join(", ")}</p>{/if}

@@ -50,9 +50,8 @@
   <div>
     <dt>
       {texts.cost}{#if plan.money.shop !== null}<span class="quiet"
-          >{say(texts.aShopRestMoney, {
-            rest: plan.money.shop_from === "estimate" ? common.about : "",
-            money: money(plan.money.shop, plan.money.currency),
+          >{say(texts.shopAsks, {
+            money: `${plan.money.shop_from === "estimate" ? common.about : ""}${money(plan.money.shop, plan.money.currency)}`,
           })}</span
         >{/if}
     </dt>

@@ -90,12 +90,9 @@
                     )}
                 />
                 <span
-                  ><strong>{supply.name}</strong>{article(supply) ? `, ${article(supply)}` : ""}{#if supply.price}{say(
-                      texts.currencyPriceEach,
-                      { currency, price: supply.price },
-                    )}{/if}{#if supply.lead_days !== null}{say(texts.leadDaysDays, {
-                      leadDays: supply.lead_days,
-                    })}{/if}{#if supply.on_shelf && supply.on_shelf !== "0"},
+                  ><strong>{supply.name}</strong
+                  >{#each [article(supply), supply.price && say( texts.currencyPriceEach, { currency, price: supply.price } ), supply.lead_days !== null && say( texts.leadDaysDays, { leadDays: supply.lead_days } )].filter(Boolean) as each (each)},
+                    {each}{/each}{#if supply.on_shelf && supply.on_shelf !== "0"},
                     <strong>{say(texts.onShelfOnTheShelf, { onShelf: supply.on_shelf })}</strong>{/if}</span
                 ></label
               >
@@ -144,7 +141,7 @@
             {#each offers.offers as offer (offer.number)}
               <li>
                 <div>
-                  <strong>{offer.name}</strong>{say(texts.numberCurrencyPriceLeadDaysDays, {
+                  <strong>{offer.name}</strong>, {say(texts.numberCurrencyPriceLeadDaysDays, {
                     number: offer.number,
                     currency,
                     price: offer.price,

@@ -9,7 +9,7 @@
   import { api, type Schemas } from "../../api/client";
   import JobView from "./JobView.svelte";
   import Problem from "../../parts/Problem.svelte";
-  import { day } from "../../format/words";
+  import { day, listed } from "../../format/words";
   import { JobPlanState } from "../../parts/jobPlan.svelte";
   import { Loader } from "../../parts/loader.svelte";
   import { FormState } from "../../parts/formState.svelte";
@@ -51,10 +51,12 @@
         <p>{plan_.title}</p>
         {#if there}<p role="status">
             <strong>{texts.thisAxleAlreadyHasA}</strong>
-            {say(texts.whatRestRest2ChangeThat, {
-              what: there.what,
-              rest: common.jobState[there.state] ?? there.state,
-              rest2: there.planned_for ? `, ${day(there.planned_for)}` : "",
+            {say(texts.changeThatOne, {
+              said: listed(
+                there.what,
+                common.jobState[there.state] ?? there.state,
+                there.planned_for && day(there.planned_for),
+              ),
             })}
           </p>{/if}
       </div>

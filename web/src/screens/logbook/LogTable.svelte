@@ -5,7 +5,7 @@
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import { amount } from "../../format/jobs";
-  import { day } from "../../format/words";
+  import { day, listed } from "../../format/words";
   import { matching, newestFirst, type Entry, type Kind } from "./entries";
 
   /** What was done when: found by a word, the newest first. */
@@ -37,10 +37,10 @@
       </select></label
     >
     <p class="quiet" role="status">
-      {say(texts.counted, {
-        count: found.length,
-        rest: spent ? say(texts.countedSpent, { amount: amount(spent) }) : "",
-      })}
+      {listed(
+        say(texts.counted, { count: found.length }),
+        spent > 0 && say(texts.countedSpent, { amount: amount(spent) }),
+      )}
     </p>
   </div>
   {#if found.length}

@@ -19,8 +19,8 @@
   <div class="row">
     <span
       ><span class="quiet">{upperFirst(mark.place || "vehicle")}:</span>
-      {mark.item.toLowerCase()} <strong>{mark.mark}</strong>{mark.simulated ? texts.simulated : ""}{mark.void
-        ? texts.struckOut2
+      {mark.item.toLowerCase()} <strong>{mark.mark}</strong>{mark.simulated ? `, ${texts.simulated}` : ""}{mark.void
+        ? `, ${texts.struckOutMark}`
         : ""}</span
     >
     {#if correction.mark !== mark.id}<Button

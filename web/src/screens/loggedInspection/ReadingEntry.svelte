@@ -3,7 +3,7 @@
   import * as texts from "../../texts/loggedInspection";
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
-  import { day } from "../../format/words";
+  import { day, listed } from "../../format/words";
   import type { Correction } from "./correction.svelte";
 
   /** What was read at one place: figure, by what, and what was asked and changed of it. A press changes it. */
@@ -26,7 +26,7 @@
           .filter(Boolean)
           .join(" "),
   );
-  const lazyApi = $derived(
+  const details = $derived(
     [
       reading.place > 1 ? say(texts.placeCount, { count: reading.place }) : "",
       reading.method_label ?? "",
@@ -46,16 +46,20 @@
     >{figure}</button
   >
   <span class="quiet"
-    >{lazyApi.join(", ")}{counts ? texts.counts : ""}{reading.kept ? texts.markedDoubtful : ""}{reading.simulated
-      ? texts.simulated
-      : ""}{reading.void ? texts.struckOut2 : ""}</span
+    >{listed(
+      ...details,
+      counts && texts.counts,
+      reading.kept && texts.markedDoubtful,
+      reading.simulated && texts.simulated,
+      reading.void && texts.struckOutMark,
+    )}</span
   >
   {#each reading.flags as doubt (doubt)}<p class="history doubt">
       {doubt.value}: {doubt.question} <strong>{doubt.answer}.</strong>
     </p>{/each}
   {#each reading.corrections as made (made)}<p class="history">
       {day(made.date)}: {made.change}{reading.entered && made.voids !== true
-        ? say(texts.enteredAsEntered, { entered: reading.entered })
+        ? ` (${say(texts.enteredAsEntered, { entered: reading.entered })})`
         : ""}. {made.reason}
     </p>{/each}
 </div>

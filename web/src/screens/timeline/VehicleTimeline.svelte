@@ -21,7 +21,7 @@
   import Timeline from "../../parts/Timeline.svelte";
   import { axleLane, vehicleLane, type Lane } from "../../parts/timelineScale";
   import Shortcuts from "../../parts/Shortcuts.svelte";
-  import { day, month, rough, upperFirst, inUnit } from "../../format/words";
+  import { day, month, rough, upperFirst, inUnit, listed } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
   import { push } from "svelte-spa-router";
 
@@ -75,9 +75,12 @@
     const when = row.to
       ? say(texts.dayToDay2, { day: day(row.from), day2: day(row.to) })
       : say(texts.fromDay, { day: day(row.from) });
-    const far = row.distance ? `, ${row.distance}\u00a0${row.unit}${row.kind === "driving" ? texts.aYear : ""}` : "";
-    const harder = row.wear_factor ? say(texts.brakesWearWearFactorTimesAs, { wearFactor: row.wear_factor }) : "";
-    return `${row.kind === "inspection" ? day(row.from) : when}${far}${harder}`;
+    const distance = `${row.distance}\u00a0${row.unit}`;
+    return listed(
+      row.kind === "inspection" ? day(row.from) : when,
+      row.distance && (row.kind === "driving" ? say(texts.aYear, { distance }) : distance),
+      row.wear_factor && say(texts.brakesWearWearFactorTimesAs, { wearFactor: row.wear_factor }),
+    );
   }
 </script>
 
@@ -93,9 +96,9 @@
         {#if next}<p class="next">
             {texts.nextInspection}
             <strong
-              >{month(next.date, today)}{next.km >= 100
-                ? say(texts.orRoughFromNow, { rough: rough(next.km, unit) })
-                : ""}</strong
+              >{next.km >= 100
+                ? say(texts.monthOrDistance, { month: month(next.date, today), rough: rough(next.km, unit) })
+                : month(next.date, today)}</strong
             >
           </p>{/if}
       </div>
@@ -147,7 +150,7 @@
               <span class="when">{month(event.date, today) === "now" ? common.now2 : day(event.date)}</span><span
                 >{event.text}{event.kind === "due" || event.kind === "look" || event.km < 100
                   ? ""
-                  : say(texts.roughFromNow, { rough: rough(event.km, unit) })}</span
+                  : `, ${say(texts.roughFromNow, { rough: rough(event.km, unit) })}`}</span
               >
             </li>
           {/each}

@@ -43,7 +43,7 @@
         <p>
           <strong
             >{say(texts.inspectBy, {
-              rest:
+              by:
                 axle.look_again && axle.look_again.distance_km > 99
                   ? say(common.withinRoughOrByMonth, {
                       rough: rough(axle.look_again.distance_km, vehicle.distance_unit),
@@ -60,8 +60,8 @@
       {#if axle.job}
         <p>
           <a href="#/jobs/{axle.job.id}"
-            >{say(common.jobRest, {
-              rest:
+            >{say(common.jobAnd, {
+              state:
                 axle.job.state === "in_progress"
                   ? common.inProgress
                   : `${axle.job.state === "ready" ? texts.ready : texts.plannedNotReadyYet}${axle.job.planned_for ? `, ${day(axle.job.planned_for)}` : ""}`,

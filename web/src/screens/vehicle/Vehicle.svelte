@@ -122,9 +122,8 @@
         <StateMark state={vehicle.state} large />
       </div>
       <p class="quiet">
-        {#if vehicle.odometer_km !== null}{say(texts.restExactTodayRoundDistanceUnit, {
-            rest: vehicle.odometer_estimated ? common.about : "",
-            exact: exact(vehicle.odometer_km, vehicle.distance_unit),
+        {#if vehicle.odometer_km !== null}{say(texts.odometerToday, {
+            exact: `${vehicle.odometer_estimated ? common.about : ""}${exact(vehicle.odometer_km, vehicle.distance_unit)}`,
             round: Math.round(inUnit(vehicle.km_per_day, vehicle.distance_unit)),
             distanceUnit: vehicle.distance_unit,
           })}{:else}{texts.noOdometerYet}{/if}
@@ -188,10 +187,8 @@
       <div class="row fluid">
         {#if vehicle.fluid}
           <p class:late={vehicle.fluid.overdue_days > 0}>
-            {say(texts.brakeFluidRenewedRestDay, {
-              rest: vehicle.fluid.estimated ? common.about : "",
-              day: day(vehicle.fluid.renewed_on),
-              rest2: vehicle.fluid.overdue_days > 0 ? texts.wasDue : texts.due,
+            {say(vehicle.fluid.overdue_days > 0 ? texts.brakeFluidOverdue : texts.brakeFluidRenewed, {
+              day: `${vehicle.fluid.estimated ? common.about : ""}${day(vehicle.fluid.renewed_on)}`,
               day2: day(vehicle.fluid.due_on),
             })}
           </p>

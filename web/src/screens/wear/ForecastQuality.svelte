@@ -3,7 +3,7 @@
   import * as texts from "../../texts/wear";
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
-  import { day, position, rough, upperFirst } from "../../format/words";
+  import { day, position, rough, upperFirst, listed } from "../../format/words";
 
   /** What to measure next, and how what was said before turned out. */
   let { quality, unit }: { quality: Schemas["ForecastQuality"]; unit: Schemas["DistanceUnit"] } = $props();
@@ -29,11 +29,13 @@
 
   function outcome(forecast: Schemas["ForecastGiven"]): string {
     if (forecast.was_km !== null)
-      return say(texts.wasRoughRestRest2, {
-        rough: rough(forecast.was_km, unit),
-        rest: forecast.interval_covered ? "inside" : "outside",
-        rest2: forecast.late ? texts.theLookWasTooLate : "",
-      });
+      return listed(
+        say(texts.wasRough, {
+          rough: rough(forecast.was_km, unit),
+          where: forecast.interval_covered ? texts.insideTheRange : texts.outsideTheRange,
+        }),
+        forecast.late && texts.theLookWasTooLate,
+      );
     const lasted = { rough: rough(forecast.at_least_km, unit) };
     if (forecast.replaced) return say(texts.replacedAfter, lasted);
     return forecast.at_least_km > 99 ? say(texts.stillOnAfter, lasted) : texts.stillOn;

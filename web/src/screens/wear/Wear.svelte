@@ -110,7 +110,7 @@
           {/if}
           <p class="again">
             {say(texts.inspectBy, {
-              rest:
+              by:
                 axle.look_again && axle.look_again.distance_km > 99
                   ? say(common.withinRoughOrByMonth, {
                       rough: rough(axle.look_again.distance_km, unit),

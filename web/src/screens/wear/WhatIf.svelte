@@ -115,9 +115,9 @@
         <span class="look" style:left={at(Math.min(row.of.look_again.distance_km, most))}></span>
       </div>
       <p class="words">
-        <span class="number">{span(life.distance_km, unit)}</span>{say(texts.mostLikelyMonthLookAgain, {
+        <span class="number">{span(life.distance_km, unit)}</span>, {say(texts.mostLikelyMonthLookAgain, {
           month: month(life.date.p50, today),
-          rest:
+          by:
             row.of.look_again.distance_km > 99
               ? say(common.withinRoughOrByMonth, {
                   rough: rough(row.of.look_again.distance_km, unit),

@@ -3,7 +3,7 @@ import { say } from "../../texts/say";
 import { scaleLinear } from "d3-scale";
 import { area, line } from "d3-shape";
 import type { Schemas } from "../../api/client";
-import { day, position as positionName } from "../../format/words";
+import { day, position as positionName, listed } from "../../format/words";
 
 /** A reading as it is drawn: a point with its error, or the interval a gauge leaves open. */
 export interface Point {
@@ -85,13 +85,15 @@ export function picture(wear: Wear, positions: string[], inUnit: (km: number) =>
 
 function point(reading: Wear["readings"][number], at: number, inUnit: (km: number) => number): Point {
   const doubted = reading.doubted || reading.kept;
-  const text = say(texts.readingPoint, {
-    position: positionName(reading.position),
-    day: day(reading.date),
-    entered: reading.entered,
-    method: reading.method,
-    doubt: doubted ? texts.doubtedAfter : "",
-  });
+  const text = listed(
+    say(texts.readingPoint, {
+      position: positionName(reading.position),
+      day: day(reading.date),
+      entered: reading.entered,
+      method: reading.method,
+    }),
+    doubted && texts.doubtedAfter,
+  );
   return {
     id: `${reading.position} ${at}`,
     position: reading.position,

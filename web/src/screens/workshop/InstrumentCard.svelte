@@ -7,7 +7,7 @@
   import { Button } from "carbon-components-svelte";
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
-  import { day } from "../../format/words";
+  import { day, listed } from "../../format/words";
   import { FormState } from "../../parts/formState.svelte";
   import Fault from "../../parts/Fault.svelte";
 
@@ -74,13 +74,16 @@
   <div>
     <h3>{instrument.name}</h3>
     <p class="quiet">
-      {instrument.kind}, {range}{instrument.resolution
-        ? say(texts.stepsOfResolutionUnit, { resolution: instrument.resolution, unit: instrument.unit })
-        : ""}
+      {listed(
+        instrument.kind,
+        range,
+        instrument.resolution &&
+          say(texts.stepsOfResolutionUnit, { resolution: instrument.resolution, unit: instrument.unit }),
+      )}
     </p>
     <p class="quiet">
-      {say(texts.standardUncertaintyRest, {
-        rest: instrument.uncertainty
+      {say(texts.uncertaintyOfTool, {
+        said: instrument.uncertainty
           ? `${instrument.uncertainty}\u00a0${instrument.unit}`
           : say(texts.usualUncertaintyMmMmUsualForIts, { usualUncertaintyMm: instrument.usual_uncertainty_mm }),
       })}
@@ -88,18 +91,16 @@
   </div>
   {#if newest}
     <p class:bad={!newest.good}>
-      <strong>{newest.good ? texts.zeroIsRight : texts.zeroIsOff}</strong>{say(texts.showedReadAtReferenceUnit, {
-        read: newest.read,
-        reference: newest.reference,
-        unit: newest.unit,
-        day: day(newest.date),
-        rest: newest.good
-          ? ""
-          : say(texts.absMmTooRest, {
-              abs: Math.abs(newest.offset_mm).toFixed(3),
-              rest: newest.offset_mm > 0 ? texts.much : texts.little,
-            }),
-      })}
+      <strong>{newest.good ? texts.zeroIsRight : texts.zeroIsOff}</strong>: {listed(
+        say(texts.showedReadAtReferenceUnit, {
+          read: newest.read,
+          reference: newest.reference,
+          unit: newest.unit,
+          day: day(newest.date),
+        }),
+        !newest.good &&
+          say(newest.offset_mm > 0 ? texts.readsHigh : texts.readsLow, { abs: Math.abs(newest.offset_mm).toFixed(3) }),
+      )}.
       <button type="button" class="link" onclick={withdraw}>{texts.withdrawCheck}</button>
     </p>
   {:else}<p class="quiet">{texts.itsZeroWasNeverChecked}</p>{/if}
