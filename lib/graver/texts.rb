@@ -17,7 +17,7 @@ module Graver
       "date" => ->(value, _) { Formats.day(value) },
       "near" => ->(value, _) { Formats.near_day(value.is_a?(String) ? Date.iso8601(value) : value) },
       "number" => ->(value, _) { Formats.number(value) },
-      "signed" => ->(value, _) { format("%+.3f", value) },
+      "signed" => ->(value, _) { format("%+.3g", value.round(3)) },
       "distance" => ->(value, unit) { Formats.distance(value, unit) },
       "list" => ->(value, _) { Formats.list(value, "or") },
       "all" => ->(value, _) { Formats.list(value, "and") },

@@ -212,7 +212,10 @@ RSpec.describe "Measuring in the browser", :demo do
     end
     expect(
       context.store.inspections.of_vehicle(1).flat_map(&:readings).find { |row| row.entered == "3.9" }
-    ).to have_attributes(value: "3.76", corrections: [have_attributes(reason: /Blue caliper read \+0.140 mm too much/)])
+    ).to have_attributes(
+      value: "3.76",
+      corrections: [have_attributes(reason: /Blue caliper read \+0.14\u00A0mm too much/)]
+    )
     page.click_button "Add a measuring tool"
     page.fill_in "From", with: "25"
     page.fill_in "To", with: "10"

@@ -99,7 +99,9 @@
           day: day(newest.date),
         }),
         !newest.good &&
-          say(newest.offset_mm > 0 ? texts.readsHigh : texts.readsLow, { abs: Math.abs(newest.offset_mm).toFixed(3) }),
+          say(newest.offset_mm > 0 ? texts.readsHigh : texts.readsLow, {
+            abs: Number(Math.abs(newest.offset_mm).toFixed(3)),
+          }),
       )}.
       <button type="button" class="link" onclick={withdraw}>{texts.withdrawCheck}</button>
     </p>
