@@ -11,21 +11,22 @@ RSpec.describe "The docs" do
     File.read(page).scan(/^#+ (.+)$/).flatten.map { |title| title.downcase.gsub(/[^\w\s-]/, "").strip.tr(" ", "-") }
   end
 
+  def reaches?(page, link)
+    path, anchor = link.split("#", 2)
+    target = path.empty? ? page : File.expand_path(path, File.dirname(page))
+    File.exist?(target) && (anchor.nil? || anchors(target).include?(anchor))
+  end
+
   it "link only to what is there" do
-    broken =
+    links =
       pages.flat_map do |page|
         File
           .read(File.join(root, page))
           .scan(/\]\((?!https?:)([^)\s]+)\)/)
-          .flatten
-          .reject do |link|
-            path, anchor = link.split("#", 2)
-            target = path.empty? ? File.join(root, page) : File.expand_path(path, File.dirname(File.join(root, page)))
-            File.exist?(target) && (anchor.nil? || anchors(target).include?(anchor))
-          end
-          .map { |link| "#{page}: #{link}" }
+          .map { |link,| [File.join(root, page), link] }
       end
-    expect(broken).to be_empty
+    expect(links.length).to be > 60
+    expect(links.reject { |page, link| reaches?(page, link) }).to be_empty
   end
 
   it "show every picture, and have one of each main view" do
@@ -41,9 +42,7 @@ RSpec.describe "The docs" do
   it "name every error code of the API" do
     codes =
       YAML.safe_load_file(File.join(root, "openapi/graver.yml")).dig("components", "schemas", "ProblemCode", "enum")
-    expect(
-      File.read(File.join(root, "docs/api.md")).scan(/\| \d+ \| (.+?) \|/).flatten.join.scan(/\w+/)
-    ).to match_array(codes)
+    expect(File.read(File.join(root, "docs/api.md")).scan(/\| \d+ \| (.+?) \|/).join.scan(/\w+/)).to match_array(codes)
   end
 
   it "hold the API reference as it is described now" do

@@ -9,7 +9,8 @@ class ApiReference
     body { font: 16px/1.5 system-ui, sans-serif; max-width: 60rem; margin: 2rem auto; padding: 0 1rem; color: #1b2227; }
     h2 { margin-top: 2.5rem; } h3 { margin: 2rem 0 0; } code, .path { font-family: ui-monospace, monospace; font-size: 0.95em; }
     .verb { display: inline-block; min-width: 4.2rem; font-weight: 700; color: #0d5a66; }
-    table { border-collapse: collapse; width: 100%; margin: 0.5rem 0; } td, th { border: 1px solid #b9c0c2; padding: 0.3rem 0.5rem; text-align: left; vertical-align: top; }
+    table { border-collapse: collapse; width: 100%; margin: 0.5rem 0; }
+    td, th { border: 1px solid #b9c0c2; padding: 0.3rem 0.5rem; text-align: left; vertical-align: top; }
     nav { columns: 3; font-size: 0.9em; } a { color: #0d5a66; }
   CSS
 
@@ -31,9 +32,7 @@ class ApiReference
       How sessions, conflicts and errors work is in <a href="api.md">api.md</a>. Written from <code>openapi/graver.yml</code> by
       <code>bin/api-reference</code>.</p>
       #{tags.map { |tag, operations| section(tag, operations) }.join("\n")}
-      <h2>Schemas</h2>
-      <nav>#{schemas.keys.sort.map { |name| "#{link(name)}<br>" }.join}</nav>
-      #{schemas.sort.map { |name, schema| schema(name, schema) }.join("\n")}
+      #{all_schemas}
       </body>
       </html>
     HTML
@@ -42,7 +41,6 @@ class ApiReference
   private
 
   def text(given) = CGI.escapeHTML(given.to_s.strip)
-  def schemas = @api.dig("components", "schemas")
   def link(name) = "<a href=\"#schema-#{name}\">#{name}</a>"
 
   # { tag => [[verb, path, operation, parameters]] }
@@ -50,7 +48,9 @@ class ApiReference
     all =
       @api["paths"].flat_map do |path, item|
         shared = item["parameters"] || []
-        item.except("parameters").map { |verb, operation| [verb, path, operation, shared + (operation["parameters"] || [])] }
+        item
+          .except("parameters")
+          .map { |verb, operation| [verb, path, operation, shared + (operation["parameters"] || [])] }
       end
     all.group_by { |_, _, operation| operation["tags"].first }
   end
@@ -60,27 +60,32 @@ class ApiReference
   end
 
   def operation(verb, path, operation, parameters)
-    body = operation.dig("requestBody", "content")&.map { |type, content| "#{type_of(content["schema"])} (#{text(type)})" }
+    answers = operation["responses"].map { |status, answer| [text(status), answered(answer)] }
     <<~HTML
       <h3 id="#{text(operation["operationId"])}">#{text(operation["summary"])}</h3>
       <p><span class="verb">#{verb.upcase}</span> <span class="path">#{text(path)}</span><br>#{text(operation["description"])}</p>
-      #{parameters.any? ? table(%w[Parameter In Meaning], parameters.map { |each| parameter(resolved(each)) }) : ""}
-      #{body ? "<p>Body: #{body.join(" or ")}</p>" : ""}
-      #{table(%w[Status Answer], operation["responses"].map { |status, answer| [text(status), answered(answer)] })}
+      #{table(%w[Parameter In Meaning], parameters.map { |each| parameter(resolved(each)) }) if parameters.any?}
+      #{body(operation["requestBody"])}
+      #{table(%w[Status Answer], answers)}
     HTML
   end
+
+  def body(given)
+    given && "<p>Body: #{types(given["content"]).join(" or ")}</p>"
+  end
+
+  def types(content) = (content || {}).map { |type, each| "#{type_of(each["schema"])} (#{text(type)})" }
 
   def resolved(given) = given["$ref"] ? @api.dig(*given["$ref"].delete_prefix("#/").split("/")) : given
 
   def parameter(given)
-    name = text(given["name"])
-    [given["required"] ? "<code>#{name}</code>" : "<code>#{name}</code> (optional)", text(given["in"]), text(given["description"])]
+    name = "<code>#{text(given["name"])}</code>#{" (optional)" unless given["required"]}"
+    [name, text(given["in"]), text(given["description"])]
   end
 
   def answered(given)
     answer = resolved(given)
-    types = (answer["content"] || {}).map { |type, content| "#{type_of(content["schema"])} (#{text(type)})" }
-    [text(answer["description"]), *types].join(" ")
+    [text(answer["description"]), *types(answer["content"])].join(" ")
   end
 
   def type_of(schema)
@@ -91,11 +96,23 @@ class ApiReference
     [text(schema["type"]), schema["format"] && text(schema["format"])].compact.join(", ")
   end
 
+  def all_schemas
+    schemas = @api.dig("components", "schemas").sort
+    links = schemas.map { |name, _| "#{link(name)}<br>" }.join
+    "<h2>Schemas</h2>\n<nav>#{links}</nav>\n#{schemas.map { |name, schema| schema(name, schema) }.join("\n")}"
+  end
+
   def schema(name, schema)
     rows = (schema["properties"] || {}).map { |key, property| row(key, property, schema["required"] || []) }
-    values = schema["enum"] ? "<p>One of: #{schema["enum"].map { |each| "<code>#{text(each)}</code>" }.join(", ")}</p>" : ""
-    "<h3 id=\"schema-#{name}\">#{name}</h3><p>#{text(schema["description"])}</p>#{values}" \
-      "#{rows.any? ? table(%w[Field Type Meaning], rows) : ""}"
+    <<~HTML
+      <h3 id="schema-#{name}">#{name}</h3>
+      <p>#{text(schema["description"])}#{values(schema["enum"])}</p>
+      #{table(%w[Field Type Meaning], rows) if rows.any?}
+    HTML
+  end
+
+  def values(enum)
+    " One of: #{enum.map { |each| "<code>#{text(each)}</code>" }.join(", ")}." if enum
   end
 
   def row(key, property, required)
@@ -107,7 +124,7 @@ class ApiReference
   end
 
   def table(heads, rows)
-    head = heads.map { |each| "<th>#{each}</th>" }.join
-    "<table><tr>#{head}</tr>#{rows.map { |row| "<tr>#{row.map { |cell| "<td>#{cell}</td>" }.join}</tr>" }.join}</table>"
+    lines = [heads.map { |each| "<th>#{each}</th>" }, *rows.map { |row| row.map { |cell| "<td>#{cell}</td>" } }]
+    "<table>#{lines.map { |cells| "<tr>#{cells.join}</tr>" }.join("\n")}</table>"
   end
 end
