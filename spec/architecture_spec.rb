@@ -9,17 +9,17 @@ RSpec.describe Architecture do
   root = File.expand_path("..", __dir__)
   lib = "#{root}/lib/graver"
 
-  it "lets every room name, require and reach only what it may" do
+  it "allows each folder to name, require and use only what it may" do
     expect(described_class.of_folder(lib).strays).to be_empty
   end
 
-  it "holds in each file the constant its path says" do
+  it "finds in each file the constant its path names" do
     script = "require 'graver'; Graver::LOADER.eager_load; print :loaded"
     printed, errors, status = Open3.capture3(RbConfig.ruby, "-I#{root}/lib", "-rbundler/setup", "-e", script)
     expect([status.success?, printed, errors]).to eq([true, "loaded", ""])
   end
 
-  it "loads the core in a fresh process with no gem but the loader and that of number arrays" do
+  it "loads the core in a fresh process with only the loader's and the array gem" do
     rooms =
       Dir.children(lib).grep_v(
         /\Acore\z|\A(conflict|device_failed|error|invalid_entry|knowledge_error|not_found)\.rb\z/
@@ -40,7 +40,7 @@ RSpec.describe Architecture do
   end
 
   # A rule that nothing can break is none: each of these, planted in a file of its room, is named.
-  describe "what it notices" do
+  describe "planted breaches" do
     files = described_class.read(lib)
 
     define_method(:strays) do |path, body|

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 RSpec.describe Graver::Boot do
-  it "takes the owner's file and day from the settings, and says what is wrong with them" do
+  it "reads file and day from the settings and rejects invalid ones" do
     expect(described_class.setting({}, "GRAVER_DATABASE")).to end_with("graver/graver.sqlite3")
     expect(described_class.setting({ "GRAVER_DATABASE" => "" }, "GRAVER_DATABASE")).to end_with("graver/graver.sqlite3")
     expect(described_class.today({ "GRAVER_TODAY" => "2026-05-16" }).call).to eq(Date.new(2026, 5, 16))
@@ -12,7 +12,7 @@ RSpec.describe Graver::Boot do
     )
   end
 
-  it "has no simulated device unless it was asked for, and says when it cannot read their world" do
+  it "adds simulated devices only on request and rejects an unreadable world" do
     expect(described_class.devices(nil)).to match(devices: have_attributes(all: []), counter: nil)
     world = described_class.devices(File.join(described_class::ROOT, "demo/household.yml"))
     expect([world[:devices].all.map(&:simulated?), world[:counter].simulated?]).to eq([[true] * 4, true])
@@ -21,7 +21,7 @@ RSpec.describe Graver::Boot do
     end
   end
 
-  it "fills the demo once, and not over what is there" do
+  it "fills the demo once and never over existing data" do
     Dir.mktmpdir do |folder|
       path = File.join(folder, "demo.sqlite3")
       command = Graver::CLI::DemoCommand.new(out: StringIO.new, err: StringIO.new)

@@ -7,14 +7,14 @@ RSpec.describe Graver::English do
     expect(described_class.put(written, "us")).to eq("tire" => ["Lift the tires", 3, nil], "label" => "a < b | c > d")
   end
 
-  it "holds for a thread and for the block alone" do
+  it "applies to one thread and one block" do
     said = described_class.in("uk") { [described_class.current, Thread.new { described_class.current }.value] }
     expect(said + [described_class.current]).to eq(%w[uk us us])
     expect { described_class.in("uk") { raise "broken off" } }.to raise_error("broken off")
     expect(described_class.current).to eq("us")
   end
 
-  it "is that of the texts and of the knowledge" do
+  it "applies to texts and knowledge" do
     text = -> { Graver::Texts.t("timeline.order", axle: "front", part: "rotors") }
     expect([text.call, described_class.in("uk", &text)]).to eq(["Order front rotors", "Order front discs"])
     expect(%w[us uk].map { |english| KNOWLEDGE.in(english).fastener("wheel_nut").label }).to eq(

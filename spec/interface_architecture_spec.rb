@@ -54,7 +54,7 @@ RSpec.describe "The interface's imports" do
       "export * from \"#{from}\";"
     end
 
-  it "are refused where they break the one direction, and only there" do
+  it "are rejected where they break the import direction, and only there" do
     given = [
       *breaches.values.map { |path, source, _| [path, source] },
       ["src/screens/wear/planted.ts", allowed.join("\n")]

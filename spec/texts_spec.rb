@@ -58,7 +58,7 @@ RSpec.describe Graver::Texts do
       "part_names." => %w[rotor rotors]
     }.flat_map { |start, ends| ends.map { |last| start + last } }
 
-  it "has every text the code names, and none that nothing names" do
+  it "has every text the code uses and no other" do
     expect(self.class.named - described_class.all.keys).to be_empty
     expect(described_class.all.keys - self.class.named - put_together).to be_empty
   end
@@ -73,12 +73,12 @@ RSpec.describe Graver::Texts do
     expect(glued).to be_empty
   end
 
-  it "knows every token's type" do
+  it "has a known type for every token" do
     types = described_class.all.values.flat_map { |text| text.scan(described_class::TOKEN).map(&:last) }.compact.uniq
     expect(types - described_class::TYPES.keys).to be_empty
   end
 
-  it "writes each kind of figure one way" do
+  it "formats each kind of figure one way" do
     expect(described_class.t("faults.between_got", least: 0.05, most: 3000, unit: "N·m", value: 4321.987)).to eq(
       "Enter a value from 0.05 to 3,000\u00A0N·m; you entered 4322\u00A0N·m."
     )
@@ -94,13 +94,13 @@ RSpec.describe Graver::Texts do
     )
   end
 
-  it "says nothing half" do
+  it "has no half sentences" do
     expect { described_class.t("faults.nowhere") }.to raise_error(KeyError)
     expect { described_class.t("faults.between", least: 1) }.to raise_error(KeyError)
   end
 
   # What an owner reads is a sentence: it begins with a capital and ends with a stop. What is put inside one is not.
-  it "says what to do, and never what a thing needs" do
+  it "says what to do" do
     faults =
       described_class.all.select { |key, _| key.start_with?("faults.", "missing.", "conflicts.", "devices.") }.values
     expect(faults.grep_v(/\A["“{A-Z].*[.?]\z/)).to be_empty

@@ -47,7 +47,7 @@ RSpec.describe "Phone access" do
 
   before { access(passphrase: phrase) }
 
-  it "lets nobody in over the network but with the passphrase, and then as long as the session stands" do
+  it "requires the passphrase over the network, for each session" do
     expect(phone(:get, "/garage")[0]).to eq(401)
     expect(phone(:get, "/session")).to match([200, { "local" => false, "signed_in" => false }, ""])
     status, problem, = phone(:post, "/session", { passphrase: "four wet brown cats" })
@@ -63,7 +63,7 @@ RSpec.describe "Phone access" do
     expect(phone(:get, "/garage", cookie: kept(cookie))[0]).to eq(401)
   end
 
-  it "keeps digests alone, and ends a session from this machine, after two weeks, or with a new passphrase" do
+  it "stores digests only, and ends sessions on request, after two weeks or with a new passphrase" do
     cookie = kept(phone(:post, "/session", { passphrase: phrase })[2])
     token = cookie.delete_prefix("graver_session=")
     rows = context.store.instance_variable_get(:@database)[:sessions].all
@@ -82,7 +82,7 @@ RSpec.describe "Phone access" do
     expect(phone(:post, "/session", { passphrase: phrase })[0]).to eq(422)
   end
 
-  it "pairs one device by a code that stands five minutes and once" do
+  it "pairs one device by a code valid once for five minutes" do
     pairing = ask(:post, "/access/pairings", {})
     expect(pairing["address"]).to start_with("http://192.168.7.20:8321/#/pair/")
     expect(pairing["modules"]).to all(match(/\A[01]+\z/)).and(
@@ -100,14 +100,14 @@ RSpec.describe "Phone access" do
     expect(phone(:post, "/session", {})[0]).to eq(422)
   end
 
-  it "makes an address wait after five wrong tries, and nobody else" do
+  it "makes an address wait after five wrong tries, and no other" do
     5.times { phone(:post, "/session", { passphrase: "wrong guess here" }) }
     status, problem, = phone(:post, "/session", { passphrase: phrase })
     expect([status, problem["error"]["code"]]).to eq([429, "too_often"])
     expect(phone(:post, "/session", { passphrase: phrase }, from: "192.168.7.40")[0]).to eq(200)
   end
 
-  it "leaves passphrase, switch and pairing to this machine, and this machine without a sign-in" do
+  it "allows passphrase, switch and pairing on this machine only, without sign-in" do
     cookie = kept(phone(:post, "/session", { passphrase: phrase })[2])
     [
       [:get, "/access"],
@@ -122,7 +122,7 @@ RSpec.describe "Phone access" do
     expect(access(wanted: true)).to include("wanted" => true, "listening" => true, "https" => false)
   end
 
-  it "takes a request whose address nobody knows for one of the network, and still works pages out ahead" do
+  it "treats a request without an address as one from the network" do
     bare = Rack::MockRequest.new(app)
     expect(bare.get("/api/v1/garage", "HTTP_HOST" => "127.0.0.1").status).to eq(401)
     car
@@ -133,15 +133,15 @@ RSpec.describe "Phone access" do
 
   def pages = context.store.instance_variable_get(:@database)[:response_cache].count
 
-  it "answers at its own names alone, and takes writes from its own pages alone" do
+  it "accepts its own host names and writes from its own pages only" do
     expect(phone(:get, "/session", host: "evil.example")[0]).to eq(403)
     expect(phone(:post, "/session", { passphrase: phrase }, origin: "http://evil.example")[0]).to eq(400)
   end
 
-  describe "where this machine alone is listened to" do
+  describe "when listening on this machine only" do
     let(:lan) { Graver::API::Network::NONE }
 
-    it "has no other name, and pairs nobody" do
+    it "accepts no other host name and pairs no device" do
       expect(phone(:get, "/session")[0]).to eq(403)
       expect(fields(ask(:post, "/access/pairings", {}))).to eq("" => "missing")
       expect(ask(:get, "/access")).to include("listening" => false, "address" => nil)

@@ -6,7 +6,7 @@ RSpec.describe "An axle in the API" do
   include ApiHelper
 
   describe "brake data" do
-    it "keeps values as entered with their source, and every earlier one" do
+    it "keeps values as entered with their source, and all earlier ones" do
       know(front, %w[pad.new_thickness 15/32 in], ["caliper.kind", "floating_slide_pins", nil])
       know(front, %w[pad.new_thickness 11,5 mm])
       field = ask(:get, "/axles/#{front}/brake-data")["fields"].find { |each| each["key"] == "pad.new_thickness" }
@@ -18,7 +18,7 @@ RSpec.describe "An axle in the API" do
       )
     end
 
-    it "questions a torque and refuses what cannot be, all at once and nothing half saved" do
+    it "questions a torque and rejects impossible values, all at once" do
       know(front, ["caliper.kind", "floating_slide_pins", nil], %w[slide_pin_bolt.torque 216 N·m])
       field = ask(:get, "/axles/#{front}/brake-data")["fields"].find { |each| each["key"] == "slide_pin_bolt.torque" }
       expect(field["doubt"]).to include("216 lbf·in meant")
@@ -46,7 +46,7 @@ RSpec.describe "An axle in the API" do
       expect(context.store.brake_data.current(front).keys).to contain_exactly("caliper.kind", "slide_pin_bolt.torque")
     end
 
-    it "refuses a new thickness that is no more than the least" do
+    it "rejects a new thickness at or under the limit" do
       know(front, %w[rotor.discard_thickness 23 mm])
       expect(fields(know(front, %w[rotor.new_thickness 22 mm]))).to eq("entries.0.value" => "order")
     end
@@ -114,7 +114,7 @@ RSpec.describe "An axle in the API" do
       expect([broken.status, JSON.parse(broken.body)["error"]["code"]]).to eq([400, "malformed"])
     end
 
-    it "refuses field by field and saves nothing" do
+    it "rejects by field and saves nothing" do
       answer =
         ask(
           :post,
@@ -145,7 +145,7 @@ RSpec.describe "An axle in the API" do
       expect(context.store.inspections.of_vehicle(car["id"])).to be_empty
     end
 
-    it "refuses an odometer that runs back, and takes an older day" do
+    it "rejects an odometer that runs back, and accepts an older day" do
       ask(:post, path, inspection("2026-05-01", "60000", pad("8.2")))
       expect(fields(ask(:post, path, inspection("2026-05-16", "59000", pad("8.0"))))).to eq(
         "odometer.value" => "runs_back"
@@ -157,7 +157,7 @@ RSpec.describe "An axle in the API" do
       expect(status).to eq(201)
     end
 
-    it "questions thicker than new until it is kept, and then keeps the doubt" do
+    it "questions a reading thicker than new until it is kept as doubtful" do
       thick = inspection("2026-05-16", "60000", pad("12.4"))
       expect(ask(:post, path, thick)["error"]["fields"]).to contain_exactly(
         include(
@@ -173,7 +173,7 @@ RSpec.describe "An axle in the API" do
       )
     end
 
-    it "shows what a half-entered inspection says so far, without saving" do
+    it "previews a half-entered inspection without saving" do
       preview =
         ask(
           :post,
@@ -190,7 +190,7 @@ RSpec.describe "An axle in the API" do
     end
   end
 
-  it "keeps a draft across requests and never overwrites another window's" do
+  it "keeps a draft and never overwrites another window's" do
     path = "/vehicles/#{car["id"]}/draft"
     expect(ask(:get, path)).to eq("draft" => nil)
     first = ask(:put, path, { content: { odometer: "612" }, revision: 0 })
@@ -204,7 +204,7 @@ RSpec.describe "An axle in the API" do
     expect([status, ask(:get, path)]).to eq([200, { "draft" => nil }])
   end
 
-  it "refuses at the database to change or remove evidence" do
+  it "refuses to change or delete evidence in the database" do
     ask(:post, inspections, inspection("2026-05-01", "60000", pad("8.2")))
     database = context.store.instance_variable_get(:@database)
     expect { database[:readings].update(value: "9.9") }.to raise_error(Sequel::DatabaseError, /evidence/)

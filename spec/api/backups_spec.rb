@@ -10,7 +10,7 @@ RSpec.describe "Backups in the API" do
   def file = context.store.backups.instance_variable_get(:@path)
   def names = ask(:get, "/garage")["vehicles"].map { |vehicle| vehicle["name"] }
 
-  it "makes one, shows the newest first, and takes one back with all that was in it" do
+  it "makes a backup, lists the newest first and restores one completely" do
     car
     expect(ask(:get, "/backups")).to eq("backups" => [])
     made = ask(:post, "/backups")["backups"]
@@ -25,7 +25,7 @@ RSpec.describe "Backups in the API" do
   end
 
   # What was worked out before is of another course of things, though its numbers come again.
-  it "shows what is there after it, not what was worked out before it" do
+  it "shows restored data, not cached pages" do
     log = ->(day, odometer, value) { ask(:post, inspections, inspection(day, odometer, pad(value))) }
     now = -> { ask(:get, "/garage")["vehicles"].first["axles"].first["corners"].first["inner"]["now_mm"] }
     log["2026-05-01", "60000", "9.0"]
@@ -39,7 +39,7 @@ RSpec.describe "Backups in the API" do
     expect(now.call).to be > other + 0.1
   end
 
-  it "refuses what is no backup, or a torn one, and leaves everything as it is" do
+  it "rejects a foreign or torn backup and changes nothing" do
     car
     %w[nothing graver.sqlite3 ..%2fgraver.sqlite3].each do |name|
       ask(:post, "/backups/#{name}/restore")
@@ -54,7 +54,7 @@ RSpec.describe "Backups in the API" do
     expect(names).to eq(["Juniper"])
   end
 
-  it "says that nothing was saved when the file is gone, and that it is down" do
+  it "reports a missing file as not saved and unhealthy" do
     car
     path = file
     File.rename(path, "#{path}.away")

@@ -18,7 +18,7 @@ RSpec.describe "A household without simulated devices" do
       )
   end
 
-  it "has no device and no counter, and says so where one is asked for" do
+  it "has no device and no parts counter" do
     expect(ask(:get, "/devices")).to eq("counter" => false, "devices" => [])
     know(front, ["caliper.kind", "floating_slide_pins", nil])
     job = ask(:post, "/axles/#{front}/jobs", {})
@@ -30,7 +30,7 @@ RSpec.describe "A household without simulated devices" do
     expect(status).to eq(404)
   end
 
-  it "starts empty, counts what is entered, and holds nobody's vehicle for a sample" do
+  it "starts empty and takes no vehicle for a sample" do
     expect(ask(:get, "/garage")["vehicles"]).to be_empty
     ask(:post, inspections, inspection("2026-05-10", "60000", pad("7.4")))
     expect(ask(:get, "/axles/#{front}/wear")["axle"]["readings"]).to eq(1)

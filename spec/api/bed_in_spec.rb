@@ -22,7 +22,7 @@ RSpec.describe "The bed-in coach in the API" do
 
   before { planned(front, "pads") }
 
-  it "follows the approach: a hard series warms more than light stops, gentle driving has none" do
+  it "follows the approach: a hard series warms more than light stops" do
     approach(bed_in: "series")
     hard = coach
     expect(hard["series"]).to eq("stops" => 10, "from_kmh" => 100, "to_kmh" => 30, "rest_seconds" => 30)
@@ -34,7 +34,7 @@ RSpec.describe "The bed-in coach in the API" do
     expect(coach).to include("series" => nil, "axles" => [])
   end
 
-  it "warns where the series is too much for these rotors, and says what it reckons with" do
+  it "warns when a series is too much for the rotors, and names its assumptions" do
     approach(bed_in: "series")
     expect(coach["axles"].first).to include("rotor_kg" => be_within(0.3).of(7.2), "estimated" => false)
     expect(coach(mass_kg: "3500")["axles"].first).to include("verdict" => "hot", "sentence" => /too hot/)

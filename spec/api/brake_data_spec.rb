@@ -8,7 +8,7 @@ RSpec.describe "Brake data in the API" do
   def rear = car.fetch("axles").last.fetch("id")
 
   describe "brake data" do
-    it "proposes what is usual, never a torque, and copies only what may be" do
+    it "proposes typical values, never a torque, and copies only what may be copied" do
       other = ask(:post, "/vehicles", { name: "Twin", kind: "car" })["axles"].first["id"]
       know(
         other,
@@ -32,7 +32,7 @@ RSpec.describe "Brake data in the API" do
       expect(fields(ask(:get, "/axles/#{front}/brake-data/proposals?from=#{front}"))).to eq("from" => "same_axle")
     end
 
-    it "keeps what holds for the vehicle once, and “can't be found” apart from “not asked”" do
+    it "keeps vehicle-wide values once, and tells “can't be found” from “not asked”" do
       know(rear, ["fluid.grade", "dot_4", nil])
       field = ->(axle, key) { ask(:get, "/axles/#{axle}/brake-data")["fields"].find { |each| each["key"] == key } }
       expect(field[front, "fluid.grade"]["value"]).to eq("dot_4")

@@ -5,7 +5,7 @@ require_relative "../support/findings_helper"
 RSpec.describe "Claims and symptoms in the API" do
   include FindingsHelper
 
-  it "holds a claim against the log, and refuses what is none" do
+  it "compares a claim with the log and rejects an invalid one" do
     ask(:post, inspections, inspection("2026-05-10", "60000", *all_pads("6.1", "6.2", "6.0", "6.3")))
     claim =
       lambda do |value, **more|
@@ -21,7 +21,7 @@ RSpec.describe "Claims and symptoms in the API" do
     expect(fields(claim["2", axle: 77])).to eq("axle" => "unknown_axle")
   end
 
-  it "logs a claim as weak evidence, beside a draft that is left alone" do
+  it "logs a claim as weak evidence without touching the draft" do
     ask(:post, inspections, inspection("2026-02-10", "60000", *all_pads("6.1", "6.2", "6.0", "6.3")))
     ask(:put, "/vehicles/#{car["id"]}/draft", { content: { any: "thing" }, revision: 0 })
     soonest = -> { ask(:get, "/axles/#{front}/wear")["axle"]["look_again"]["distance_km"] }
@@ -46,7 +46,7 @@ RSpec.describe "Claims and symptoms in the API" do
   end
 
   # common practice, no source: the same driver wears both axles
-  it "lets an axle of which little is known lean on the vehicle's other one, and says so" do
+  it "uses the vehicle's other axle for a little-known one, and says so" do
     rear = car["axles"].last["id"]
     know(rear, %w[pad.new_thickness 11 mm])
     know(front, %w[pad.new_thickness 11 mm])
@@ -72,7 +72,7 @@ RSpec.describe "Claims and symptoms in the API" do
 
   # common practice, no source: grinding, a leak and a sinking pedal stop; a squealer heard while rolling is a pad
   # near its end
-  it "ends every questioning in one of the four words, the dangerous ones in stop with licensed help" do
+  it "ends every symptom in a severity, dangerous ones in stop with licensed help" do
     symptoms = ask(:get, "/symptoms")["symptoms"]
     outcome = ->(id, **answers) { ask(:post, "/vehicles/#{car["id"]}/symptoms", { symptom: id, answers: }) }
     symptoms.each do |symptom|
@@ -101,7 +101,7 @@ RSpec.describe "Claims and symptoms in the API" do
   end
 
   # An answer is as grave as the same mark in an inspection, and stays until it is closed.
-  it "notes what was answered with the vehicle, once, as grave as its mark, until it is closed" do
+  it "logs an answered symptom once, with its mark's severity, until it is closed" do
     answer = ->(symptom, answers = {}) { ask(:post, "/vehicles/#{car["id"]}/symptoms", { symptom:, answers: }) }
     vehicle = -> { ask(:get, "/vehicles/#{car["id"]}") }
     ask(:post, inspections, inspection(ApiHelper::TODAY, "60000", *sound_axles))

@@ -15,11 +15,11 @@ RSpec.describe Graver::API::App do
       .to_h
   routes = described_class::RESOURCES.flat_map(&:routes)
 
-  it "has each address described, and answers each that is" do
+  it "describes every route and serves every description" do
     expect(routes.map { |route| [route.verb, route.path.gsub(/:(\w+)/, '{\1}')] }).to match_array(operations.keys)
   end
 
-  it "names actions as the description does, and answers with the status it promises" do
+  it "names actions and statuses as described" do
     routes.each do |route|
       operation = operations.fetch([route.verb, route.path.gsub(/:(\w+)/, '{\1}')])
       expect(operation["operationId"]).to eq(route.action.to_s.gsub(/_(\w)/) { Regexp.last_match(1).upcase })
@@ -89,13 +89,13 @@ RSpec.describe Graver::API::App do
     end
   all = schemas.flat_map { |name, schema| properties.call(schema, name) }
 
-  it "says of each property what it is, here or where its own schema is" do
+  it "describes every property" do
     refers = ->(node) { node.is_a?(Hash) && (node.keys.intersect?(%w[$ref allOf]) || node.values.any?(&refers)) }
     silent = all.reject { |_, property| property["description"].to_s.length > 4 || refers.call(property) }
     expect(silent.map(&:first)).to be_empty
   end
 
-  it "names the unit of each length, distance, volume, angle and torque" do
+  it "names the unit of every length, distance, volume, angle and torque" do
     units = {
       "mm" => "mm",
       "km" => "km",
@@ -114,7 +114,7 @@ RSpec.describe Graver::API::App do
     expect(numbers.count { |name, _| units.key?(name[/[a-z]+\z/]) }).to be > 70
   end
 
-  it "lists every code a fault or a problem can have" do
+  it "lists every error code" do
     expect(schemas.dig("FaultCode", "enum")).to match_array(FaultCodes.of(File.join(Graver::Boot::ROOT, "lib/graver")))
     problems =
       %w[

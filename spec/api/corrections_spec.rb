@@ -23,7 +23,7 @@ RSpec.describe "Corrections in the API" do
   def mark(at = 0) = kept["marks"][at]["id"]
   def rules = ask(:get, "/vehicles/#{car["id"]}/findings")["findings"].map { |found| found["rule"] }
 
-  it "strikes a reading out once, takes it back in once, and counts it accordingly" do
+  it "strikes a reading out and restores it, once each" do
     reading = kept["readings"].first["id"]
     count = -> { ask(:get, "/axles/#{front}/wear")["axle"]["readings"] }
     expect(count.call).to eq(2)
@@ -46,7 +46,7 @@ RSpec.describe "Corrections in the API" do
     expect(rules).to include("seen-slide_pins-stiff")
   end
 
-  it "refuses a correction that is none, that no such part can have, or of another inspection" do
+  it "rejects an empty or impossible correction, or one of another inspection" do
     expect(fields(correct(condition: mark, mark: "seized"))).to eq("value" => "unchanged")
     expect(fields(correct(condition: mark, mark: "wet"))).to eq("mark" => "unknown_mark")
     expect(fields(correct(condition: mark(1), value: "9"))).to have_key("value")
@@ -57,7 +57,7 @@ RSpec.describe "Corrections in the API" do
     expect(ask(:get, "/inspections/#{logged}")["marks"].map { |each| each["void"] }).to eq([false, false])
   end
 
-  it "strikes out a whole inspection with its marks, and takes it back" do
+  it "strikes out and restores a whole inspection" do
     correct(void: true)
     expect(rules.grep(/slide_pins/)).to be_empty
     expect(ask(:get, "/vehicles/#{car["id"]}")["axles"].first["readings"]).to eq(0)

@@ -8,7 +8,7 @@ RSpec.describe "The demo household through the API", :demo do
   let(:garage) { ask(:get, "/garage") }
   let(:axles) { garage["vehicles"].flat_map { |vehicle| vehicle["axles"] } }
 
-  it "gives every screen of every axle as described" do
+  it "serves every screen of every axle as described" do
     axles.each do |axle|
       %w[brake-data wear job-plan].each do |screen|
         ask(:get, "/axles/#{axle["id"]}/#{screen}")
@@ -24,7 +24,7 @@ RSpec.describe "The demo household through the API", :demo do
     end
   end
 
-  it "puts the gravest first, and of equals the sooner due" do
+  it "sorts by severity, then by due date" do
     order = %w[stop plan watch good]
     words = garage["vehicles"].map { |vehicle| vehicle["state"]["severity"] }
     expect(words).to eq(words.sort_by { |severity| order.index(severity) })
@@ -37,7 +37,7 @@ RSpec.describe "The demo household through the API", :demo do
     end
   end
 
-  it "gives lives whose distances and dates rise together, look-again before the middle, reasons with sources" do
+  it "returns lives with rising distances and dates, inspect-by before the median, reasons with sources" do
     axles.each do |axle|
       life = axle["pads_life"]
       expect([life["distance_km"].values, life["date"].values]).to eq(
@@ -51,7 +51,7 @@ RSpec.describe "The demo household through the API", :demo do
     end
   end
 
-  it "draws sections from what is known: pads within new, rotors where they were read" do
+  it "draws sections from known data" do
     axles.each do |axle|
       axle["corners"].each do |corner|
         pads = corner.values_at("inner", "outer")
@@ -66,7 +66,7 @@ RSpec.describe "The demo household through the API", :demo do
     expect(wren["axles"].first["corners"].first["rotor"]["discard_mm"]).to be_within(0.001).of(4.394)
   end
 
-  it "shows readings as entered, in mm with their reach, in their sets, and names the doubted one" do
+  it "returns readings as entered and in mm, by set, with the doubtful one named" do
     thistle = garage["vehicles"].find { |vehicle| vehicle["name"] == "Thistle" }["axles"].first
     wear = ask(:get, "/axles/#{thistle["id"]}/wear")
     doubted = wear["readings"].select { |reading| reading["doubted"] }
@@ -95,12 +95,12 @@ RSpec.describe "The demo household through the API", :demo do
     )
   end
 
-  it "names what was found as a reason with its place after it" do
+  it "names a mark as a reason with its place" do
     reasons = ask(:get, "/vehicles/1")["axles"].first["reasons"].map { |reason| reason["sentence"] }
     expect(reasons).to include(/Inner pad much thinner than outer, left\./)
   end
 
-  it "has the simulated caliper read the pad it is held to" do
+  it "reads the right pad with the simulated caliper" do
     axles = ask(:get, "/vehicles/1")["axles"].map { |axle| axle["id"] }
     ask(:patch, "/devices/caliper", { settings: { noise: 0 } })
     read =
@@ -112,14 +112,14 @@ RSpec.describe "The demo household through the API", :demo do
     expect(read).to match([be_within(0.2).of(3.6), be_within(0.2).of(6.7)])
   end
 
-  it "says of what falls due at once that it does" do
+  it "says what is due together" do
     sessions = ask(:get, "/garage")["vehicles"].map { |each| ask(:get, "/vehicles/#{each["id"]}/timeline")["sessions"] }
     texts = sessions.flatten.map { |session| session["text"] }
     expect(texts).to include("The rear pads fall due together with the front rotors: do them in one session.")
     expect(texts).to include(/no other axle is due near then/)
   end
 
-  it "says whose distance unit a sentence is in" do
+  it "uses each vehicle's distance unit in sentences" do
     mule = garage["vehicles"].find { |vehicle| vehicle["name"] == "Mule" }
     # taken apart, the rear says so first; what the readings say of it is in its job
     expect(mule["axles"].last["reasons"].map { |reason| reason["sentence"] }.join).to include("The brake is apart")
@@ -129,7 +129,7 @@ RSpec.describe "The demo household through the API", :demo do
     )
   end
 
-  it "tells where a job stands: steps done, all of them its own, and the next a mandatory step" do
+  it "returns a job's ticked steps and the next mandatory one" do
     job = ask(:get, "/jobs/2")
     keys = job["steps"].map { |step| step["key"] }
     expect(job["ticked"]).to eq(keys.take(job["ticked"].length))

@@ -5,7 +5,7 @@ require_relative "../support/api_helper"
 RSpec.describe "Practice in the API" do
   include ApiHelper
 
-  it "asks and marks every drill, as described" do
+  it "draws and marks every exercise as described" do
     kinds = ask(:get, "/drills")["drills"].map { |each| each["id"] }
     expect(kinds.length).to eq(8)
     kinds.each do |kind|
@@ -17,7 +17,7 @@ RSpec.describe "Practice in the API" do
     end
   end
 
-  it "says what is wrong by field" do
+  it "rejects by field" do
     expect(fields(ask(:post, "/drills/vernier/answers", { seed: 3, answer: "a bit" }))).to include("answer" => anything)
     expect(fields(ask(:post, "/drills/order/answers", { seed: 3, answer: "x" }))).to eq("answer" => "missing")
     expect(fields(ask(:get, "/drills/leaf?seed=minus"))).to eq("seed" => "out_of_range")

@@ -5,7 +5,7 @@ require_relative "../support/findings_helper"
 RSpec.describe "Findings in the API" do
   include FindingsHelper
 
-  it "says of a fresh vehicle what cannot be said, and finds nothing" do
+  it "finds nothing on a new vehicle and says what is missing" do
     expect(findings).to include(
       "findings" => [],
       "silent" => include(/Front: no pad of this set has been measured/, /Rear: rotor discard thickness unknown/)
@@ -13,7 +13,7 @@ RSpec.describe "Findings in the API" do
   end
 
   # common practice, no source: a pin that begins to stick shows before the pads of its caliper are a millimetre apart
-  it "says which pad has begun to wear faster and since about when, until the readings say it themselves" do
+  it "reports a pad that has begun to wear faster, and since when" do
     exact = ->(pads) { all_pads(*pads).map { |each| { **each, method: "micrometer" } } }
     [
       ["2023-05-10", "30000", %w[9.5 9.5 9.5 9.5]],
@@ -34,7 +34,7 @@ RSpec.describe "Findings in the API" do
   end
 
   # common practice, no source: at 3 mm inside and 5 outside the inner decides; seized pins stand behind it
-  it "finds the worn inner pad and its cause, with reasons, confidence and what would change it" do
+  it "finds a worn inner pad with causes, confidence and what would change it" do
     ask(
       :post,
       inspections,
@@ -69,7 +69,7 @@ RSpec.describe "Findings in the API" do
   end
 
   # common practice, no source: rust after some weeks, parts that stick after half a year
-  it "tells a long stand from the odometer's silence, since the brakes were last read" do
+  it "tells a long stand from a missing odometer entry" do
     note = ->(day, km) { ask(:post, "/vehicles/#{car["id"]}/odometer", { date: day, odometer: { value: km } }) }
     ask(:post, inspections, inspection("2025-06-01", "60000", *all_pads("9", "9", "9", "9")))
     note["2025-07-13", "60049"]
@@ -82,7 +82,7 @@ RSpec.describe "Findings in the API" do
   end
 
   # a pad near its limit leads; common practice, no source
-  it "leads with what is due, and says in the garage why" do
+  it "lists what is due first, with the reason in the garage" do
     know(front, %w[rotor.discard_thickness 27.9 mm])
     ask(
       :post,
@@ -101,7 +101,7 @@ RSpec.describe "Findings in the API" do
   end
 
   # common practice, no source: half-worn pads have years left; one eye's error is one error for all four
-  it "lets four glances by one eye agree with each other, and with the axle" do
+  it "keeps four visual readings consistent with the axle" do
     glance = ->(share) { all_pads(*[share] * 4).map { |each| each.merge(method: "percent", unit: "percent") } }
     know(front, ["pad.new_thickness", nil, nil])
     ask(:post, inspections, inspection("2026-05-10", "60000", *glance["50"]))
@@ -125,7 +125,7 @@ RSpec.describe "Findings in the API" do
 
   # common practice, no source: 7.6 mm read against 7.5 mm, both with the plate, is above it by 0.1 mm and a caliper's
   # 0.15
-  it "takes no plate into account where both limit and reading have it" do
+  it "ignores the plate where limit and reading both include it" do
     know(front, %w[pad.overall_limit 7.5 mm], %w[pad.service_limit 1.5 mm], ["pad.new_thickness", nil, nil])
     Graver::Service::Axles::Approaches.new(context).choose({ pads: "law" })
     ask(
@@ -142,7 +142,7 @@ RSpec.describe "Findings in the API" do
     )
   end
 
-  it "follows a reading that is corrected, and leaves a doubted one out" do
+  it "follows a corrected reading and ignores a doubtful one" do
     ask(:post, inspections, inspection("2026-05-10", "60000", *all_pads("2.6", "6.2", "5.6", "5.9")))
     inspection = context.store.inspections.of_vehicle(car["id"]).last
     ask(
@@ -154,7 +154,7 @@ RSpec.describe "Findings in the API" do
   end
 
   # By hand: rear pistons unknown, so nothing is said; with them, half of 100 ml gone without wear is a leak.
-  it "suspects a leak when wear does not explain the level, and counts the room above it" do
+  it "suspects a leak when wear doesn't explain the level, and returns the room above it" do
     rear = car["axles"].last["id"]
     know(
       rear,
@@ -210,7 +210,7 @@ RSpec.describe "Findings in the API" do
   end
 
   # common practice, no source: pulsation is variation; a rotor read at one place cannot show it
-  it "asks for the rotors at several places when the pedal pulsates" do
+  it "asks for readings at several places when the pedal pulsates" do
     ask(
       :post,
       inspections,
@@ -238,7 +238,7 @@ RSpec.describe "Findings in the API" do
     expect(rotors["sides"].first["sentence"]).to include("though the thickness variation is within its limit")
   end
 
-  it "finds one bad face, parking shoes at their least, and old fluid" do
+  it "finds one bad face, worn-out parking shoes and old fluid" do
     rear = car["axles"].last["id"]
     know(rear, ["parking_brake.kind", "drum_in_hat", nil], %w[shoe.discard_thickness 1.5 mm])
     shoe = {
@@ -267,7 +267,7 @@ RSpec.describe "Findings in the API" do
     )
   end
 
-  it "says where a tool can't tell a variation, and that a reading on the limit is out" do
+  it "says when a tool can't tell a variation, and that a reading on the limit is out" do
     caliper = ->(side, *values) { rotor(side, *values, method: "caliper") }
     readings = [
       *all_pads("3.0", "3.1", "3.1", "3.1"),
@@ -285,7 +285,7 @@ RSpec.describe "Findings in the API" do
 
   # A motorcycle has a reservoir for each brake (common practice, no source): one that falls is not made up by the
   # other.
-  it "watches each reservoir of a motorcycle by itself" do
+  it "watches a motorcycle's reservoirs separately" do
     @car = ask(:post, "/vehicles", { name: "Wren", kind: "motorcycle" })
     names = ask(:get, "/vehicles/#{car["id"]}/inspection-form")["figures"].map { |figure| figure["id"] }
     expect(names.grep(/level/)).to eq(%w[fluid_level_front fluid_level_rear])

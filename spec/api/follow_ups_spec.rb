@@ -15,7 +15,7 @@ RSpec.describe "Follow-ups in the API" do
   def add(**given) = ask(:post, "#{home}/follow-ups", given)
   def close(id, because) = ask(:patch, "/follow-ups/#{id}", { because: })
 
-  it "stay listed until they are closed with what it was, and can be opened again" do
+  it "stay open until closed with a reason, and can be reopened" do
     made = add(text: " Plug of the adjuster window missing ", axle_id: front, side: "left")
     expect(made).to include("text" => "Plug of the adjuster window missing", "due" => false, "closed_on" => nil)
     expect(follow_ups).to contain_exactly(include("id" => made["id"], "side" => "left"))
@@ -28,7 +28,7 @@ RSpec.describe "Follow-ups in the API" do
     expect(status).to eq(404)
   end
 
-  it "says what is wrong, field by field" do
+  it "rejects by field" do
     expect(fields(add(text: " ", axle_id: 999, side: "top", look_on: "2026-02-30"))).to eq(
       "axle_id" => "unknown_axle",
       "side" => "unknown_choice",
@@ -41,7 +41,7 @@ RSpec.describe "Follow-ups in the API" do
     expect(fields(add(text: "One more"))).to eq("" => "too_many")
   end
 
-  it "come back on the timeline, and hold the vehicle at watch once their day is there" do
+  it "return on the timeline, and set the vehicle to watch when due" do
     add(text: "Noise from the rear", look_on: "2026-06-10")
     events = ask(:get, "#{home}/timeline")["events"].select { |each| each["kind"] == "relook" }
     expect(events).to contain_exactly(include("date" => "2026-06-10", "text" => "Check again: Noise from the rear"))
@@ -58,7 +58,7 @@ RSpec.describe "Follow-ups in the API" do
   end
 
   # A pad worn to its plate beside one nearly new: common practice, no source
-  it "keep wear whose cause nobody found, and what it was where somebody did" do
+  it "keep uneven wear with or without its cause" do
     readings = { "inner" => "3.5", "outer" => "9" }.map { |pad, mm| pad(mm, side: "left", pad:, axle: front) }
     ask(:post, "#{home}/inspections", inspection("2026-05-15", "60000", *readings))
     finding = uneven

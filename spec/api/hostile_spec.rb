@@ -15,7 +15,7 @@ RSpec.describe "Hostile requests" do
     status
   end
 
-  it "with bytes in an address that are no text, or no number, on every route" do
+  it "with invalid bytes in the address, on every route" do
     routes = Graver::API::App::RESOURCES.flat_map(&:routes).select { |route| route.path.include?(":") }
     ["%ff", "%00", "%c3%28", "9" * 30, "-1", "1.5", "a%0ab"].product(routes)
       .each do |bad, route|
@@ -25,7 +25,7 @@ RSpec.describe "Hostile requests" do
       end
   end
 
-  it "with such bytes in parameters and the names of files" do
+  it "with invalid bytes in parameters and file names" do
     asked =
       %w[year_distance use factor freed pads pads_mm].map { |name| "/axles/#{front}/what-if?#{name}=" } +
         ["/axles/#{front}/torque-settings?extension_mm=", "/axles/#{front}/wear?limit="]
@@ -38,7 +38,7 @@ RSpec.describe "Hostile requests" do
     expect(codes).to eq([400, 400, 422, 201])
   end
 
-  it "with characters nobody types in a name, and line ends in one" do
+  it "with control characters in a name" do
     names = ["a\u0007b", "a\nb", "a\u001b[31m", "\u007f"]
     expect(names.map { |name| fields(ask(:post, "/vehicles", { name:, kind: "car" })) }).to all(eq("name" => "invalid"))
     kept =
@@ -46,7 +46,7 @@ RSpec.describe "Hostile requests" do
     expect([status, kept["error"]]).to eq([201, nil])
   end
 
-  it "as an inspection of nothing but runout or parking shoes, which is shown like any other" do
+  it "as an inspection of runout or parking shoes only" do
     read = { axle: front, side: "left", event: "reading", unit: "mm" }
     [
       { part: "runout", method: "dial", values: ["0.03"] },
@@ -58,7 +58,7 @@ RSpec.describe "Hostile requests" do
     end
   end
 
-  it "gets answers that no other page may show or load" do
+  it "returns answers that other sites can't show or load" do
     send_raw(:get, "/garage")
     expect(last_response.headers).to include(
       "content-security-policy" => /frame-ancestors 'none'/,
@@ -68,7 +68,7 @@ RSpec.describe "Hostile requests" do
   end
 
   # OWASP, CSV injection (from memory): texts that begin with = + - @, tab or carriage return are run as formulas
-  it "leaves no formula in a table that goes out, and takes the table back as it was" do
+  it "exports no formula and imports the table unchanged" do
     notes = ["=HYPERLINK(\"x\")", "+1", "-2", "@SUM(A1)", "plain, 'quoted'"]
     notes.each_with_index do |note, at|
       ask(:post, inspections, inspection("2026-04-0#{at + 1}", (60_000 + at).to_s, pad("7"), note:))

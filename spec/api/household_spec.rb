@@ -12,7 +12,7 @@ RSpec.describe "The API" do
     expect(ask(:get, "/garage")).to eq("today" => ApiHelper::TODAY, "vehicles" => [])
   end
 
-  it "adds vehicles with their axles, a motorcycle with its discs" do
+  it "adds vehicles with axles, a motorcycle with its discs" do
     expect(car["axles"].map { |axle| [axle["name"], axle["sides"]] }).to eq(
       [["front", %w[left right]], ["rear", %w[left right]]]
     )
@@ -20,7 +20,7 @@ RSpec.describe "The API" do
     expect(bike["axles"].map { |axle| axle["sides"] }).to eq([%w[left right], %w[left]])
   end
 
-  it "says where there is to go, and what was begun and waits" do
+  it "lists vehicles with their drafts and jobs in progress" do
     place = -> { ask(:get, "/places")["vehicles"].find { |each| each["id"] == car["id"] } }
     axles = car["axles"]
     expect(place.call).to include("name" => "Juniper", "check" => nil, "job" => nil)
@@ -31,7 +31,7 @@ RSpec.describe "The API" do
     expect(place.call).to be_nil
   end
 
-  it "changes and puts away a vehicle, and takes it back" do
+  it "changes, archives and restores a vehicle" do
     expect(ask(:get, "/axles/#{front}/brake-data")["others"].map { |other| other["label"] }).to include("Juniper, rear")
     expect(ask(:get, "/axles/#{front}/brake-data")["others"].map { |other| other["label"] }).not_to include(
       "Juniper, front"
@@ -45,7 +45,7 @@ RSpec.describe "The API" do
     )
   end
 
-  it "refuses a vehicle field by field, in one shape" do
+  it "rejects a vehicle by field" do
     expect(fields(ask(:post, "/vehicles", { name: "  ", kind: "car" }))).to eq("name" => "invalid")
     expect(fields(ask(:post, "/vehicles", { name: "x" * 61, kind: "spaceship" })).keys).to contain_exactly(
       "name",
@@ -54,7 +54,7 @@ RSpec.describe "The API" do
     expect(status).to eq(422)
   end
 
-  it "refuses what is no JSON, too much of it, or comes from elsewhere" do
+  it "rejects invalid JSON, too large a body and another origin" do
     header "Content-Type", "application/json"
     header "Host", "localhost:8321"
     {
@@ -75,7 +75,7 @@ RSpec.describe "The API" do
     expect(last_response.status).to eq(400)
   end
 
-  it "answers 404 in the same shape, never with a trace" do
+  it "answers 404 in the same shape, without a trace" do
     %w[
       /vehicles/999
       /vehicles/abc
@@ -91,13 +91,13 @@ RSpec.describe "The API" do
     end
   end
 
-  it "says nothing of the inside when something breaks" do
+  it "reveals nothing when something breaks" do
     allow(context.store).to receive(:repository).and_raise("the secret of the house")
     expect { ask(:get, "/garage") }.to output(/secret/).to_stderr
     expect([status, last_response.body]).to match([500, satisfy { |body| !body.include?("secret") }])
   end
 
-  it "notes fluid renewals and says when the next is due" do
+  it "logs fluid changes and returns the next due date" do
     answer = ask(:post, "/vehicles/#{car["id"]}/fluid-renewals", { date: "2024-03-16", odometer: { value: "61200" } })
     # every two years: common practice, no source
     expect(answer["fluid"].except("circuits")).to eq(
@@ -113,7 +113,7 @@ RSpec.describe "The API" do
     ).to contain_exactly("date", "odometer.value")
   end
 
-  it "serves the interface with a policy that lets no inline script run" do
+  it "serves the interface with a policy against inline scripts" do
     header "Host", "localhost"
     get "/"
     expect(last_response.headers["content-security-policy"]).to include("default-src 'self'", "script-src 'self'").and(
@@ -153,7 +153,7 @@ RSpec.describe "The API" do
       PDF::Reader.new(StringIO.new(last_response.body)).pages.map(&:text).join
     end
 
-    it "is American or British: in answers, errors, on paper and in the calendar; ids keep theirs" do
+    it "speaks American or British English in answers, errors, on paper and in the calendar, but not in ids" do
       expect(ask(:get, "/vocabulary")).to eq("english" => "us")
       speak("welsh")
       expect([status, last_response.body]).to match([422, include("us or uk")])
@@ -172,7 +172,7 @@ RSpec.describe "The API" do
       expect(last_response.body).not_to match(/\brotors?\b(?![_."])/i)
     end
 
-    it "is what the browser asks for as long as nobody chose" do
+    it "follows the browser's language until it is chosen" do
       {
         "de-DE,de;q=0.9" => "uk",
         "en-GB" => "uk",
@@ -190,7 +190,7 @@ RSpec.describe "The API" do
       expect(ask(:get, "/vocabulary")).to eq("english" => "us")
     end
 
-    it "never touches what the owner typed, a part number or a citation" do
+    it "never changes owners' texts, part numbers or citations" do
       typed = "Rotor 288-A: wheel nut, axle stand, tire and tyre <disc|rotor>"
       car_id =
         ask(:post, "/vehicles", { name: "Rotor Wagon", kind: "car", distance_unit: "km", axles: %w[front] })["id"]
@@ -230,7 +230,7 @@ RSpec.describe "The API" do
     end
   end
 
-  it "keeps the units usually entered in, each by itself, and tells the screens with their page" do
+  it "keeps default units and sends them with the page" do
     expect(ask(:get, "/units")).to eq("length" => "mm", "torque" => "N·m")
     expect(ask(:put, "/units", { torque: "lbf·ft" })).to eq("length" => "mm", "torque" => "lbf·ft")
     expect(fields(ask(:put, "/units", { length: "ell", torque: "N·m" })).keys).to eq(["length"])

@@ -2,7 +2,7 @@
 
 require_relative "../support/api_helper"
 
-RSpec.describe "Tables in and out of the API" do
+RSpec.describe "Import and export in the API" do
   include ApiHelper
 
   def upload(text, vehicle: car)
@@ -30,7 +30,7 @@ RSpec.describe "Tables in and out of the API" do
     "Day;km;FL inner;FR outer (in);front left rotor;Remarks\n12.04.2024;61.200;8,4;5/16;23,95;first\n13.04.2024;61 300 km;8,3;;;\n"
   end
 
-  it "guesses the columns of a person's own table, day first, comma, a column a position" do
+  it "guesses the columns of a person's own table" do
     table = upload(mine)
     expect(table["guess"]).to include(
       "date" => {
@@ -60,7 +60,7 @@ RSpec.describe "Tables in and out of the API" do
     )
   end
 
-  it "imports nothing twice, and undoes what it took" do
+  it "imports nothing twice and undoes an import" do
     run(upload(mine))
     expect(trial(again = upload(mine))).to include("readings" => 0, "duplicates" => 4)
     ask(:post, "/imports/#{again["id"]}/undo")
@@ -72,7 +72,7 @@ RSpec.describe "Tables in and out of the API" do
     expect([stored, trial(again)["readings"]]).to eq([[], 4])
   end
 
-  it "names each bad row with its line and reason, and takes the rest" do
+  it "reports each bad row by line and reason, and imports the rest" do
     ask(:post, inspections, inspection("2024-05-01", "62000", pad("8.0")))
     rows = %w[
       2024-02-30,61000,front,left,pad,inner,reading,caliper,8,mm
@@ -95,7 +95,7 @@ RSpec.describe "Tables in and out of the API" do
     )
   end
 
-  it "gives its own log back exactly as it was entered" do
+  it "exports and imports its own log unchanged" do
     readings = [
       pad("8,4"),
       pad("7/32", pad: "outer", unit: "in"),
@@ -150,7 +150,7 @@ RSpec.describe "Tables in and out of the API" do
     expect(kept[twin]).to eq(kept[car].map { |row| row[:event] == "metal" ? row.merge(method: nil, unit: nil) : row })
   end
 
-  it "refuses what is no table, and mappings that cannot be, without failing" do
+  it "rejects what isn't a table, and impossible mappings" do
     expect(fields(upload(""))).to eq("file" => "empty")
     expect(fields(upload("just words"))).to eq("file" => "no_columns")
     expect(fields(upload(Array.new(300, "x").join(",")))).to eq("file" => "too_wide")
@@ -173,7 +173,7 @@ RSpec.describe "Tables in and out of the API" do
   end
 
   # Material only goes: a set of 10.2 mm after one of 3.5 mm is a new one (common practice, no source).
-  it "asks row by row about new sets the table does not name, and takes what nothing else explains" do
+  it "asks row by row about unnamed new sets, and assumes the unexplained ones" do
     plain =
       "date;odometer;FL inner;FR inner\n2023-05-01;40000;5.5;5.6\n2024-05-01;60000;3.5;3.6\n2025-05-01;70000;10.2;10.3\n"
     table = upload(plain)
@@ -192,7 +192,7 @@ RSpec.describe "Tables in and out of the API" do
     expect(ask(:get, "/vehicles/#{car["id"]}")["axles"].first["state"]["severity"]).not_to eq("stop")
   end
 
-  it "takes the owner's word on a new set, and keeps a doubtful reading where there was none" do
+  it "accepts the owner's answer on a new set, or keeps the reading as doubtful" do
     plain = "date;odometer;FL inner\n2024-05-01;60000;6.0\n2025-05-01;70000;7.5\n2025-06-01;71000;7.4\n"
     table = upload(plain)
     asked = trial(table)["renewals"]

@@ -14,7 +14,7 @@ RSpec.describe "Measuring tools and devices in the API" do
       ask(:post, "/instruments/#{tool["id"]}/zero-checks", { date: day, reference:, read: })
     end
 
-    it "take a wrong zero out of the readings made since it was last good, and only those" do
+    it "remove a zero error from readings since the last good check only" do
       check("2026-01-01", "0.01")
       ask(:post, inspections, inspection("2025-12-01", "50000", pad("9.50", instrument: tool["id"])))
       ask(
@@ -51,7 +51,7 @@ RSpec.describe "Measuring tools and devices in the API" do
       expect(ask(:post, "/instruments/#{tool["id"]}/corrections")["corrected"]).to eq(0)
     end
 
-    it "refuse what cannot be, all at once" do
+    it "reject impossible values, all at once" do
       answer = ask(:post, "/instruments", { name: " ", method: "wand", unit: "ell" })
       expect(fields(answer)).to eq("name" => "missing", "method" => "unknown_choice", "unit" => "unknown_unit")
       answer =
@@ -80,7 +80,7 @@ RSpec.describe "Measuring tools and devices in the API" do
     end
   end
 
-  it "has devices send, adjusts them, and says when one does not answer" do
+  it "reads and adjusts devices, and reports one that doesn't answer" do
     send = ->(device, **asked) { ask(:post, "/devices/#{device}/readings", { vehicle: car["id"], **asked }) }
     place = { quantity: "length", axle: front, part: "pad", side: "left", pad: "inner" }
     ask(:patch, "/devices/caliper", { settings: { noise: 0 } })
@@ -106,7 +106,7 @@ RSpec.describe "Measuring tools and devices in the API" do
     expect(status).to eq(404)
   end
 
-  it "has no simulated device unless it was asked for" do
+  it "has no simulated device unless requested" do
     expect(Graver::Boot.devices(Graver::Boot.setting({}, "GRAVER_SIMULATED_DEVICES"))).to match(
       devices: have_attributes(all: []),
       counter: nil
@@ -117,7 +117,7 @@ RSpec.describe "Measuring tools and devices in the API" do
     )
   end
 
-  it "keeps a simulated value labelled, and out of everything that is counted on a real vehicle" do
+  it "labels simulated values and never counts them on a real vehicle" do
     made_up = pad("8.0").merge(simulated: true)
     level = { item: "fluid_level", value: "1/2", simulated: true }
     seized = { axle: front, side: "left", item: "slide_pins", mark: "seized", simulated: true }

@@ -44,7 +44,7 @@ RSpec.describe "A job changed while the brake is apart" do
     finish(fitted: [])
   end
 
-  it "keeps rotor and bracket in the plan when the rotors stay after all" do
+  it "refits rotor and bracket when the rotors stay after all" do
     begin_job(%w[pads rotors_new])
     tick_until("front.left.rotor_off")
     expect(ask(:get, address)["apart"]).to include(/\AFront left: .*the bracket is off.*the rotor is off/)
@@ -60,7 +60,7 @@ RSpec.describe "A job changed while the brake is apart" do
     expect(work_to_the_end["state"]).to eq("finished")
   end
 
-  it "puts the old pads back and the caliper on when the pads are unticked with the caliper hanging" do
+  it "refits old pads and caliper when the pads are removed from the scope midway" do
     begin_job(%w[pads bleed])
     tick_until("front.left.pads_out")
     scope(%w[bleed])
@@ -70,7 +70,7 @@ RSpec.describe "A job changed while the brake is apart" do
     expect(left.grep(/right\.pads/)).to be_empty
   end
 
-  it "joins and bleeds a hose that was opened, whatever becomes of the work" do
+  it "connects and bleeds an opened hose, whatever the scope becomes" do
     begin_job(%w[hose])
     tick_until("front.left.hose_off_banjo")
     scope(%w[clips])
@@ -78,7 +78,7 @@ RSpec.describe "A job changed while the brake is apart" do
     expect(left).not_to include("front.right.bleed")
   end
 
-  it "closes an opened bleed screw and takes the clamp off, whatever approach is chosen then" do
+  it "closes an opened bleed screw and removes the clamp, whatever the approach becomes" do
     begin_job(%w[pads])
     approach("fluid_back", "clamp")
     ask(:patch, address, { state: "ready", because: "So be it" })
@@ -88,7 +88,7 @@ RSpec.describe "A job changed while the brake is apart" do
     expect(left).not_to include("front.right.screw_open", "front.right.hose_clamped")
   end
 
-  it "is not reached by the household's approaches or brake data once it has begun" do
+  it "ignores changed approaches and brake data once it has begun" do
     begin_job(%w[pads])
     approach("bracket", "off")
     ask(:patch, address, { state: "ready", because: "So be it" })
@@ -102,7 +102,7 @@ RSpec.describe "A job changed while the brake is apart" do
     expect(left).not_to include("front.right.bracket_off")
   end
 
-  it "takes an electric parking brake out of service mode though the brake data now know none" do
+  it "ends service mode though the brake data now has no electric parking brake" do
     rear = car["axles"].last["id"]
     complete
     know(
@@ -124,7 +124,7 @@ RSpec.describe "A job changed while the brake is apart" do
   end
 
   # As databases of earlier versions have it.
-  it "plans a job from its ticks though it was begun before jobs kept what they were planned by" do
+  it "plans a job of an earlier version from its ticks" do
     begin_job(%w[pads rotors_new])
     done = keys.take_while { |key| key != "front.left.rotor_off" } << "front.left.rotor_off"
     old = [["in_progress", nil], *done.map { |key| ["ticked", key] }]
@@ -134,7 +134,7 @@ RSpec.describe "A job changed while the brake is apart" do
     expect(ask(:get, address)["apart"]).to include(/the rotor is off/)
   end
 
-  it "keeps a work in the job once one side has had it" do
+  it "keeps a work once one side has had it" do
     begin_job(%w[pads])
     tick_until("front.left.pads_in")
     expect(fields(scope(%w[inspect]))).to eq("axles.#{front}" => "conflict")
@@ -142,7 +142,7 @@ RSpec.describe "A job changed while the brake is apart" do
     expect(scope(%w[inspect])["steps"]).not_to be_nil
   end
 
-  it "asks for brake data that decide the steps before it plans with them" do
+  it "requires the brake data the steps depend on" do
     begin_job(%w[pads], retention: nil)
     tick_until("front.left.pads_out")
     refused = scope(%w[pads rotors_new])
@@ -153,7 +153,7 @@ RSpec.describe "A job changed while the brake is apart" do
     expect(keys(scope(%w[pads rotors_new]))).to include("front.left.ring_off")
   end
 
-  it "says Stop while it is apart, after a pause and a cancelling too, until it is together" do
+  it "says Stop while apart, also paused or cancelled, until it is together" do
     begin_job(%w[pads])
     tick_until("front.left.pads_out")
     expect(vehicle.dig("state", "severity")).to eq("stop")
@@ -187,7 +187,7 @@ RSpec.describe "A job changed while the brake is apart" do
     expect(ask(:get, "/vehicles/#{car["id"]}")["log"].first["what"].to_s).not_to include("new pads")
   end
 
-  it "puts it back undriven where only one side has its new pads" do
+  it "ends undriven where only one side has new pads" do
     begin_job(%w[pads])
     tick_until("front.left.corner_check")
     back = ask(:post, address("/put-back"))
@@ -199,7 +199,7 @@ RSpec.describe "A job changed while the brake is apart" do
     expect(vehicle["follow_ups"].map { |each| each["text"] }).to include(/left only/)
   end
 
-  it "lets a rotor under its limit stay on no vehicle that is driven, whatever the job is changed to" do
+  it "never lets a vehicle be driven on a rotor under its limit, whatever the job becomes" do
     begin_job(%w[pads])
     tick_until("front.left.read_rotor")
     ask(:post, inspections, inspection(ApiHelper::TODAY, "60000", rotor("left", %w[22.8])))
@@ -210,7 +210,7 @@ RSpec.describe "A job changed while the brake is apart" do
     expect(fields(finish)).to eq("do_not_drive" => "missing")
   end
 
-  it "ends an inspection that condemns a rotor together and undriven, with what to order" do
+  it "ends a condemning inspection undriven, with what to order" do
     begin_job(%w[inspect_rotor])
     tick_until("front.left.rotor_off")
     ask(:post, inspections, inspection(ApiHelper::TODAY, "60000", rotor("left", %w[22.8])))
@@ -233,7 +233,7 @@ RSpec.describe "A job changed while the brake is apart" do
     expect(ask(:patch, address, { state: "ready", because: "Rotors are here" })["state"]).to eq("ready")
   end
 
-  it "drives no further than the pedal check allows, and asks what was noticed before" do
+  it "stops driving after a bad pedal check, and asks about earlier symptoms" do
     begin_job(%w[pads])
     ask(
       :post,
@@ -259,7 +259,7 @@ RSpec.describe "A job changed while the brake is apart" do
     expect(vehicle["seen"]).to be_empty
   end
 
-  it "has every bolt of a step marked before it is done, and keeps the reason where no wrench reaches" do
+  it "requires every bolt to be marked, or a reason where no wrench reaches" do
     begin_job(%w[pads])
     tick_until("front.left.springs_in") if keys.include?("front.left.springs_in")
     tick_until("front.left.pads_in")
@@ -283,7 +283,7 @@ RSpec.describe "A job changed while the brake is apart" do
     expect(tick("front.left.corner_check")["ticked"]).to include("front.left.corner_check")
   end
 
-  it "takes no reason given for one verdict as a reason against the next" do
+  it "doesn't reuse a reason for another verdict" do
     begin_job(%w[pads])
     tick_until("front.left.pads_out")
     deep = { axle: front, side: "left", face: "inner", item: "rotor_face", mark: "grooved_deep" }

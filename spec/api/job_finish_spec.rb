@@ -60,7 +60,7 @@ RSpec.describe "Finished jobs in the API" do
       tick_until
     end
 
-    it "offers the thickness of what was bought, refuses what is not one, and keeps the estimate and the old set's life" do
+    it "offers the bought part's thickness, rejects an invalid one, and keeps the old set's life" do
       expect(job["fits"]).to contain_exactly(
         include("part" => "pad", "value" => "11.5", "unit" => "mm"),
         include("part" => "rotor", "value" => "25")
@@ -92,7 +92,7 @@ RSpec.describe "Finished jobs in the API" do
     end
 
     # common practice, no source: what a pad and rotor job leaves behind
-    it "is not finished with a bolt that is not tight, and leaves open what was not seen to" do
+    it "can't be finished with a loose bolt, and keeps open what wasn't done" do
       bolt = { step: "front.left.bracket_on", axle: "front", fastener: "bracket_bolt", bolts: [1], unit: "N·m" }
       ask(:post, address("/torques"), { **bolt, reached: "80" })
       refused = finish(fitted:)
@@ -105,7 +105,7 @@ RSpec.describe "Finished jobs in the API" do
       expect(ask(:get, "/vehicles/#{car["id"]}")["follow_ups"].map { |each| each["text"] }).to eq(["Plug missing"])
     end
 
-    it "has its follow-up ticked after the end, with the odometer, and its nuts leave the timeline then" do
+    it "ticks steps after the end with the odometer, and clears the nuts from the timeline" do
       tick("retorque", done: false)
       finish(fitted:)
       nuts = -> { ask(:get, "/vehicles/#{car["id"]}/timeline")["events"].count { |event| event["kind"] == "retorque" } }
@@ -118,10 +118,10 @@ RSpec.describe "Finished jobs in the API" do
     end
 
     # Grinding can come from the other axle: common practice, no source.
-    context "when the rear was never looked at" do
+    context "when the rear was never inspected" do
       let(:rear_pads) { [] }
 
-      it "leaves grinding open until it was, and says so" do
+      it "keeps grinding open until it is" do
         refused = finish(fitted:)
         expect(fields(refused)).to eq("symptoms.grinding" => "unlooked")
         expect(refused["error"]["fields"].first["message"]).to include("rear axle", "inner")
@@ -133,7 +133,7 @@ RSpec.describe "Finished jobs in the API" do
       end
     end
 
-    it "believes the hours and the money that were entered, and keeps what each part cost" do
+    it "uses entered hours and money, and keeps each part's cost" do
       done = finish(fitted: [fitted.first, { **fitted.last, method: "micrometer" }], hours: "4", spent: "61.50")
       expect(done["money"]).to include("total" => 61.5, "unpriced" => [], "actual" => true)
       expect(done["money"]["saving"]).to be_within(0.01).of(done["money"]["shop"] - 61.5)
@@ -154,7 +154,7 @@ RSpec.describe "Finished jobs in the API" do
       )
     end
 
-    it "keeps the level before the work and the one after it as two things" do
+    it "keeps the fluid levels before and after the work apart" do
       levels = { "level_before" => %w[fluid_level 1/4], "level_after" => %w[fluid_level_after 0.9] }
       levels.each do |step, (item, value)|
         ask(:post, address("/readings"), { step:, odometer: { value: "60000" }, conditions: [{ item:, value: }] })
@@ -167,7 +167,7 @@ RSpec.describe "Finished jobs in the API" do
       expect(ask(:get, "/vehicles/#{car["id"]}/findings")["fluid"]["headroom_ml"]).to be_within(0.01).of(10)
     end
 
-    it "keeps the torque values it was finished with, and what its bolts reached" do
+    it "keeps its torque values and what its bolts reached" do
       bolt = { step: "front.left.bracket_on", axle: "front", fastener: "bracket_bolt", unit: "N·m", reached: "104" }
       ask(:post, address("/torques"), { **bolt, bolts: [2] })
       card = finish(fitted:)["torque"]
@@ -187,14 +187,14 @@ RSpec.describe "Finished jobs in the API" do
     end
 
     # A pin that was seized is free when it was seen to move, not because pads went on: common practice, no source.
-    it "leaves a seized pin as it is until it is marked as free again" do
+    it "keeps a seized pin until it is marked as free" do
       done = finish(fitted:)
       events = ask(:get, "/inspections/#{done["closed"]["inspection"]}")["readings"].map { |row| row["event"] }
       expect(events).not_to include("freed")
       expect(ask(:get, "/vehicles/#{car["id"]}")["axles"].first["state"]["severity"]).to eq("plan")
     end
 
-    it "goes into the log: new sets, marks answered, follow-ups" do
+    it "logs new sets, fixed marks and follow-ups" do
       tick("retorque", done: false)
       free = { axle: front, side: "left", item: "slide_pins", mark: "free" }
       ask(
@@ -234,7 +234,7 @@ RSpec.describe "Finished jobs in the API" do
       )
     end
 
-    it "frees the pins only where the work reached them, and says nothing of fluid that was not renewed" do
+    it "frees pins only where the work reached them, and logs no fluid that wasn't renewed" do
       # ticked by mistake: nothing new has gone on
       begun = KNOWLEDGE.works.flat_map(&:begun_by)
       tick(*ask(:get, address)["ticked"].select { |key| begun.include?(key.split(".").last) }, done: false)
@@ -272,7 +272,7 @@ RSpec.describe "Finished jobs in the API" do
       ask(:patch, address, { state: "ready", because: "All is there" })
     end
 
-    it "asks for the new thickness of each axle, and ends the sets of both" do
+    it "asks for the new thickness of each axle and ends both sets" do
       expect(job["fits"].length).to eq(1)
       expect(ask(:get, address)["fits"].map { |fit| [fit["axle_id"], fit["part"]] }).to eq(
         [[front, "pad"], [rear, "pad"]]
@@ -295,7 +295,7 @@ RSpec.describe "Finished jobs in the API" do
       )
     end
 
-    it "does not lift the second axle while the first stands on stands, and does not finish with one axle done" do
+    it "lifts one axle at a time and doesn't finish with one axle done" do
       keys = ask(:get, address)["steps"].map { |step| step["key"] }
       tick_until("front.lift")
       tick("rear.lift")
@@ -309,7 +309,7 @@ RSpec.describe "Finished jobs in the API" do
   end
 
   # common practice, no source: a cut takes a few tenths off each rotor, and both are cut
-  it "logs turned rotors as they came back, one row a side, and refuses what is under discard" do
+  it "logs machined rotors side by side and rejects a thickness under discard" do
     complete
     know(
       front,

@@ -20,7 +20,7 @@ RSpec.describe "Readings in the middle of a job in the API" do
   def log = ask(:get, home)["log"]
   def reads(plan, key) = step(plan, key)["reads"].to_h { |each| [each["id"], each["said"]] }
 
-  it "lands in the log at once, as one inspection of the job" do
+  it "is logged at once as one inspection of the job" do
     expect(fields(measure("front.left.pads_out", readings: [old_pad("4.2")]))).to eq("odometer.value" => "missing")
     plan = measure("front.left.pads_out", odometer: km, readings: [old_pad("4.2"), old_pad("6.8", "outer")])
     expect(reads(plan, "front.left.pads_out").values.compact).to eq(["4.2 mm", "6.8 mm"])
@@ -38,7 +38,7 @@ RSpec.describe "Readings in the middle of a job in the API" do
     expect(corners.first["inner"]["now_mm"]).to be_within(0.3).of(4.2)
   end
 
-  it "counts a place that is read again as it was read last, and keeps both" do
+  it "counts a repeated reading and keeps both" do
     measure("front.left.pads_out", odometer: km, readings: [old_pad("4.2")])
     measure("front.left.pads_out", readings: [old_pad("4.6")])
     measure("level_before", conditions: [{ item: "fluid_level", value: "1/2" }])
@@ -51,7 +51,7 @@ RSpec.describe "Readings in the middle of a job in the API" do
     expect(all.readings.first.corrections.first.reason).to eq("Measured again on the same day.")
   end
 
-  it "stops the job where a rotor read on the way is under its limit, and says what to buy" do
+  it "stops the job at a rotor under its limit and says what to buy" do
     ask(:put, address("/scope"), { axles: { front.to_s => %w[pads] }, reasons: {} })
     know(front, %w[rotor.discard_thickness 23 mm])
     resolve_all
@@ -62,13 +62,13 @@ RSpec.describe "Readings in the middle of a job in the API" do
     expect(reads(plan, "front.left.read_rotor").values.compact).to eq(["22.8, 22.7 mm"])
   end
 
-  describe "what is looked at" do
+  describe "marks" do
     def seen(item, *marks, face: nil)
       marks.map { |mark| { item:, mark:, axle: front, side: "left", face: } }
     end
     def marked(plan, key, id) = step(plan, key)["reads"].find { |each| each["id"] == "#{front}.left.#{id}" }["marked"]
 
-    it "offers the marks of what this axle has there, by face where it has two" do
+    it "offers the marks that apply, by face where there are two" do
       plan = ask(:get, address)
       asks = step(plan, "front.left.pads_out")["reads"].select { |each| each["kind"] == "marks" }
       expect(asks.map { |each| each["label"] }).to eq(["Left inner pad", "Left outer pad", "Left clips and springs"])
@@ -80,7 +80,7 @@ RSpec.describe "Readings in the middle of a job in the API" do
       expect(keys).to include("hose").and(satisfy { |all| !all.include?("shoes") })
     end
 
-    it "holds the last that was said of a thing, keeps the rest on file, and takes all of it back" do
+    it "counts the newest mark, keeps earlier ones and can undo all" do
       plan = measure("front.left.judge", odometer: km, conditions: seen("hose", "sound") + seen("piston", "wet"))
       expect(marked(plan, "front.left.judge", "hose")).to eq(["sound"])
       plan = measure("front.left.judge", conditions: seen("hose", "twisted", "cracked"))
@@ -99,7 +99,7 @@ RSpec.describe "Readings in the middle of a job in the API" do
       )
     end
 
-    it "stops the job at a mark that forbids to drive and that nothing answers, until what answers it is planned" do
+    it "stops at a mark that forbids driving until the fix is planned" do
       resolve_all
       ask(:patch, address, { state: "ready", because: "So be it" })
       ask(:patch, address, { state: "in_progress" })
@@ -129,7 +129,7 @@ RSpec.describe "Readings in the middle of a job in the API" do
     end
   end
 
-  it "takes down the vehicle's own counter before it is reset, of the axles of the job, and sets it beside the forecast" do
+  it "logs the vehicle's counter before reset, next to the forecast" do
     asks = step(ask(:get, address), "reset_counter")["reads"]
     expect(asks.map { |each| each.values_at("id", "units") }).to eq([["counter_front", ["km"]]])
     measure("front.left.pads_out", odometer: km, readings: [old_pad("6.2"), old_pad("6.8", "outer")])
@@ -149,7 +149,7 @@ RSpec.describe "Readings in the middle of a job in the API" do
     expect(ask(:get, "/axles/#{front}/wear")["why"].grep(/own counter/)).to be_empty
   end
 
-  it "notes what is cast on a part, and keeps what goes on until the job ends" do
+  it "saves a cast limit, and keeps new parts' data until the job ends" do
     ask(:put, address("/scope"), { axles: { front.to_s => %w[pads rotors_new] }, reasons: { front.to_s => "Lip" } })
     plan =
       measure(
@@ -167,7 +167,7 @@ RSpec.describe "Readings in the middle of a job in the API" do
     expect(log).to be_empty
   end
 
-  it "says what is wrong field by field, asks about what can hardly be true, and saves nothing of it" do
+  it "rejects by field, questions the implausible and saves nothing" do
     wrong =
       measure("front.left.pads_out", odometer: km, readings: [old_pad("many"), old_pad("5", side: "right", axle: 99)])
     expect(fields(wrong).keys).to include("readings.0.values.0", "readings.1.axle")

@@ -2,11 +2,11 @@
 
 require_relative "../support/job_helper"
 
-RSpec.describe "Steps of a job under way in the API" do
+RSpec.describe "Steps of a job in progress in the API" do
   include JobHelper
 
   # common practice, no source: what a job may not do before what
-  it "refuses a tick that waits, and says for what" do
+  it "rejects an early tick and names what comes first" do
     complete
     resolve_all
     ask(:patch, address, { state: "ready" })
@@ -29,7 +29,7 @@ RSpec.describe "Steps of a job under way in the API" do
     expect(fields(tick("front.right.pads_in"))).to eq("step" => "waits")
   end
 
-  it "ticks a movement in one go, all of it or nothing" do
+  it "ticks a step group as a whole or not at all" do
     complete
     resolve_all
     ask(:patch, address, { state: "ready" })
@@ -52,7 +52,7 @@ RSpec.describe "Steps of a job under way in the API" do
     end
   end
 
-  it "takes a reason for a step done another way, keeps it on job and vehicle until it is made good, and never for what kills" do
+  it "logs a deviation with its reason until resolved, never for a safety-critical step" do
     complete
     resolve_all
     ask(:patch, address, { state: "ready" })
@@ -89,7 +89,7 @@ RSpec.describe "Steps of a job under way in the API" do
     expect(fields(tick("front.left.hook"))).to eq("state" => "job_closed")
   end
 
-  it "stops where a reading changes what has to be done, plans anew, and keeps what was done" do
+  it "stops when a reading changes the work, replans and keeps what was done" do
     complete
     know(
       front,
@@ -133,7 +133,7 @@ RSpec.describe "Steps of a job under way in the API" do
     expect(finish(fitted: [{ axle: front, part: "rotor", value: "25,0" }])["state"]).to eq("finished")
   end
 
-  it "stops what is done for the whole vehicle too, and goes on as planned only for a reason the verdict allows" do
+  it "stops vehicle-wide steps too, and continues only for an allowed reason" do
     complete
     know(front, ["rotor.retention", "nothing", nil])
     resolve_all
@@ -179,7 +179,7 @@ RSpec.describe "Steps of a job under way in the API" do
   end
 
   # common practice, no source: one dead pad has a cause, and new pads die of it too
-  it "asks at the pins what was found where the pads wear unevenly, and nowhere else" do
+  it "asks at the pins about uneven wear, and nowhere else" do
     complete
     ask(:post, inspections, inspection(ApiHelper::TODAY, "60000", *all_pads("4", "8", "8", "8")))
     resolve_all

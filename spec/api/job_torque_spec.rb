@@ -38,7 +38,7 @@ RSpec.describe "Torque of a job in the API" do
     expect(field.call["rivals"]).to be_empty
   end
 
-  it "keeps a torque range, and lets what the owner entered of a fastener overrule what is usual" do
+  it "keeps a torque range, and prefers the owner's entries to typical ones" do
     complete
     know(
       front,
@@ -66,7 +66,7 @@ RSpec.describe "Torque of a job in the API" do
     expect(screws).to include("snug" => true, "newton_metres" => nil)
   end
 
-  it "says which wrench to set to what, what to borrow, and what a crow-foot changes" do
+  it "returns wrench settings, wrenches to borrow and crow-foot corrections" do
     complete
     setting = ->(plan, fastener) { plan["torque"].find { |line| line["fastener"] == fastener }["wrench"] }
     expect(setting.call(proposed, "slide_pin_bolt")).to include(
@@ -111,7 +111,7 @@ RSpec.describe "Torque of a job in the API" do
     expect(setting.call(ask(:get, "/axles/#{front}/job-plan"), "wheel_nut")["wrench"]).to be_nil
   end
 
-  it "refuses wrenches that cannot be" do
+  it "rejects impossible wrenches" do
     refused =
       lambda do |**given|
         fields(

@@ -5,7 +5,7 @@ require_relative "../support/job_helper"
 RSpec.describe "Jobs in the API" do
   include JobHelper
 
-  it "says what is missing and what to do about it before anything else" do
+  it "lists open items with what to do" do
     unread = ask(:get, "/axles/#{front}/job-plan")
     expect(unread).to include("id" => nil, "state" => "proposed", "steps" => nil, "torque" => [], "ready" => false)
     expect(open_items(proposed)).to include("data:#{front}.caliper.kind")
@@ -16,7 +16,7 @@ RSpec.describe "Jobs in the API" do
     expect(open_items(ask(:get, address))).to include("torque:front.slide_pin_bolt", "torque:front.wheel_nut")
   end
 
-  it "is whole when the data are" do
+  it "is complete when the data is" do
     complete
     expect(proposed["readiness"].map { |item| item["kind"] }).not_to include("data", "torque")
     pins, nuts = proposed["torque"]
@@ -45,13 +45,13 @@ RSpec.describe "Jobs in the API" do
     )
   end
 
-  it "puts the danger at the bolt whose torque is not known" do
+  it "shows the danger at a bolt with unknown torque" do
     complete
     know(front, ["wheel_nut.torque", nil, nil])
     expect(step(proposed, "front.star")["cautions"].map { |caution| caution["text"] }).to include(/No torque by feel/)
   end
 
-  it "takes rotors into the scope by their verdict, and others only for a reason; below the limit there is none" do
+  it "scopes rotors by verdict, otherwise only for a reason, and none below the limit" do
     complete
     know(front, ["rotor.retention", "nothing", nil])
     rotor =
@@ -76,7 +76,7 @@ RSpec.describe "Jobs in the API" do
     ).to eq("axles.#{front}" => "rotor_must")
   end
 
-  it "never judges a rotor thicker than it was read, and a new one not by the old one's readings" do
+  it "never judges a rotor thicker than read, nor a new one by the old one's readings" do
     complete
     know(front, %w[rotor.new_thickness 25 mm])
     renewed = { axle: front, part: "rotor", event: "fit" }
@@ -100,7 +100,7 @@ RSpec.describe "Jobs in the API" do
     expect(left.call["outcome"]).to eq("stay")
   end
 
-  it "refuses scopes that cannot be" do
+  it "rejects impossible scopes" do
     complete
     refused = ->(works, axle: front) { fields(ask(:put, address("/scope"), { axles: { axle.to_s => works } })) }
     expect(refused.call(%w[inspect pads])).to eq("axles.#{front}" => "conflict")
@@ -111,7 +111,7 @@ RSpec.describe "Jobs in the API" do
     expect(fields(ask(:put, address("/scope"), { axles: { "x" => "pads" } }))).to eq("axles" => "invalid")
   end
 
-  it "goes from draft to ready only when nothing is open, or for a reason" do
+  it "becomes ready when nothing is open, or for a reason" do
     complete
     expect(fields(tick("front.shake"))).to eq("state" => "not_ready")
     expect(tick("settle")).to include("state" => "draft", "ticked" => ["settle"])
@@ -131,14 +131,14 @@ RSpec.describe "Jobs in the API" do
     )
   end
 
-  it "is a draft again when something else is to be done" do
+  it "becomes a draft again when its scope changes" do
     complete
     resolve_all
     ask(:patch, address, { state: "ready" })
     expect(ask(:put, address("/scope"), { axles: { front.to_s => %w[pads] } })["state"]).to eq("draft")
   end
 
-  it "asks again about a doubtful torque once it is another one" do
+  it "asks again when a confirmed torque changes" do
     complete
     know(front, %w[wheel_nut.torque 12 N·m])
     ask(:post, address("/resolved"), { item: "doubt:front.wheel_nut.12", done: true })
@@ -147,7 +147,7 @@ RSpec.describe "Jobs in the API" do
     expect(open_items(ask(:get, address))).to include("doubt:front.wheel_nut.13")
   end
 
-  it "ticks and finishes a job, but not past an open gate, and counts its hours for the next" do
+  it "finishes a job, but not past an open mandatory step, and uses its hours for the next" do
     complete
     usual = job["money"]["hours"]
     ask(:post, "/supplies", { kind: "part", item: "pads", axle: front, name: "Plain", number: "P-1", on_shelf: "2" })
@@ -188,7 +188,7 @@ RSpec.describe "Jobs in the API" do
     expect(later["hours"]["low"]).to be > usual["low"]
   end
 
-  it "speaks miles to who counts miles, and the same hours everywhere" do
+  it "uses miles for a mile vehicle, and the same hours everywhere" do
     complete
     expect(step(proposed, "bed_in")["text"]).to include("from 40 to 50 km/h")
     ask(:patch, "/vehicles/#{car["id"]}", { distance_unit: "mi" })
@@ -200,7 +200,7 @@ RSpec.describe "Jobs in the API" do
     expect(plan["money"]["hours"]["said"]).to eq("1 to 2 h")
   end
 
-  it "takes a cancelled job back as it was" do
+  it "restores a cancelled job unchanged" do
     complete
     resolve_all
     ask(:patch, address, { state: "ready" })
@@ -228,7 +228,7 @@ RSpec.describe "Jobs in the API" do
     expect(step(later, "front.left.judge")).to include("notes" => [], "last_time" => [include("text" => /longer/)])
   end
 
-  it "lets steps be added, moved and left out as far as the order allows" do
+  it "inserts, moves and leaves out steps as far as the order allows" do
     complete
     added =
       ask(:post, address("/plan-edits"), { action: "insert", after: "front.left.judge", text: "Photograph the clip" })
@@ -259,7 +259,7 @@ RSpec.describe "Jobs in the API" do
     expect(status).to eq(404)
   end
 
-  it "offers what falls due near, and the fluid, in the same session" do
+  it "offers what is due soon, and the fluid, in the same session" do
     complete
     ask(:post, "/vehicles/#{car["id"]}/fluid-renewals", { date: "2023-01-10", odometer: { value: "20000" } })
     offer = ask(:get, "/axles/#{front}/job-plan")["scope"]["offers"].find { |each| each["text"].include?("fluid") }
@@ -279,7 +279,7 @@ RSpec.describe "Jobs in the API" do
     expect(open_items(plan)).to include("grade:fluid")
   end
 
-  it "offers the fluid before it is overdue as well, and not when it has time" do
+  it "offers fluid that is due soon, not earlier" do
     complete
     offered =
       lambda do |day|
@@ -291,7 +291,7 @@ RSpec.describe "Jobs in the API" do
     expect(offered["2025-05-20"]).to be_empty
   end
 
-  it "refuses a day that is gone or is none" do
+  it "rejects a past or invalid day" do
     expect(fields(ask(:post, "/axles/#{front}/jobs", { planned_for: "2026-05-15" }))).to eq(
       "planned_for" => "out_of_range"
     )
@@ -302,7 +302,7 @@ RSpec.describe "Jobs in the API" do
   end
 
   # pi/4 x 38^2 mm2 = 11.34 cm2; 3 mm a pad, two pads, two pistons: 13.6 ml come back into 10 ml of room, 9 of them used
-  it "says at the step what is on file that it goes by" do
+  it "shows the values a step needs" do
     rear = car["axles"].last["id"]
     know(
       rear,

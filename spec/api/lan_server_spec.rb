@@ -29,7 +29,7 @@ RSpec.describe Graver::API::LanServer do
     connection.start { |http| [http.get("/api/v1/session", { "Host" => host }.compact).code, http.peer_cert&.to_der] }
   end
 
-  it "is closed until it is opened, answers at its own name alone, and is closed again" do
+  it "opens and closes, and answers to its own address only" do
     expect { session }.to raise_error(Errno::ECONNREFUSED)
     expect(line.network).not_to be_listening
     expect(line.open(address: "127.0.0.2").root).to eq("http://127.0.0.2:#{port}/")
@@ -39,7 +39,7 @@ RSpec.describe Graver::API::LanServer do
     expect { session }.to raise_error(Errno::ECONNREFUSED)
   end
 
-  it "goes over to an encrypted way while it is open, by the certificate it names" do
+  it "switches to encryption while open" do
     line.open(address: "127.0.0.2")
     network = line.open(address: "127.0.0.2", https: true)
     code, der = session(https: true)
@@ -47,7 +47,7 @@ RSpec.describe Graver::API::LanServer do
     expect(network.fingerprint.delete(":")).to eq(OpenSSL::Digest::SHA256.hexdigest(der).upcase)
   end
 
-  it "says so where it cannot listen, and stays closed" do
+  it "reports an address it can't listen on and stays closed" do
     TCPServer.open("127.0.0.2", port) do
       expect { line.open(address: "127.0.0.2") }.to raise_error(Graver::InvalidEntry, /can't listen at 127.0.0.2/)
     end
@@ -61,7 +61,7 @@ RSpec.describe Graver::API::LanServer do
 
     before { allow(described_class).to receive(:own_address).and_return("127.0.0.2") }
 
-    it "opens and closes at once, and only with a passphrase" do
+    it "opens and closes at once, with a passphrase only" do
       expect(fields(choose(wanted: true))).to eq("wanted" => "missing")
       expect { session }.to raise_error(Errno::ECONNREFUSED)
       choose(passphrase: "four wet brown otters")
@@ -73,7 +73,7 @@ RSpec.describe Graver::API::LanServer do
       expect { session(https: true) }.to raise_error(Errno::ECONNREFUSED)
     end
 
-    it "keeps nothing it could not do, and opens again with the next start" do
+    it "saves no failed change, and opens again at the next start" do
       choose(passphrase: "four wet brown otters")
       TCPServer.open("127.0.0.2", port) { expect(fields(choose(wanted: true))).to eq("wanted" => "refused") }
       expect(ask(:get, "/access")).to include("wanted" => false)
@@ -84,7 +84,7 @@ RSpec.describe Graver::API::LanServer do
       expect(session.first).to eq("200")
     end
 
-    it "does not start at all where it was asked for and has no passphrase" do
+    it "refuses to start on the network without a passphrase" do
       asked = { "GRAVER_LAN" => "yes" }
       expect { Graver::Boot.allow(context, line, asked) }.to raise_error(Graver::InvalidEntry, /Set a passphrase/)
     end

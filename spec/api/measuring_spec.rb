@@ -9,7 +9,7 @@ RSpec.describe "Measuring in the API" do
   def stored = context.store.inspections.of_vehicle(car["id"])
 
   describe "an inspection of all wheels" do
-    it "takes both axles, runout, shoes, events, places, tools and units called out" do
+    it "accepts both axles, runout, shoes, events, places, tools and units" do
       readings = [
         pad("8,4 mm"),
         pad("0.31 in", pad: "outer"),
@@ -49,7 +49,7 @@ RSpec.describe "Measuring in the API" do
       expect(ask(:get, "/vehicles/#{car["id"]}")["axles"].first["state"]["severity"]).to eq("stop")
     end
 
-    it "refuses each bad reading and mark at its place, whatever it is" do
+    it "rejects each bad reading and mark at its field" do
       bad = [
         pad("-1"),
         pad("1e9"),
@@ -105,7 +105,7 @@ RSpec.describe "Measuring in the API" do
       expect(status).to eq(413)
     end
 
-    it "turns marks into the state of their axle, until newer ones or new parts" do
+    it "applies marks to the axle's state until newer marks or new parts" do
       seen =
         lambda do |day, km, *marks, readings: [pad("9")]|
           ask(
@@ -133,7 +133,7 @@ RSpec.describe "Measuring in the API" do
       expect([vehicle["state"]["severity"], vehicle["seen"].first["caution"]]).to match(["stop", /Do not drive/])
     end
 
-    it "asks about an odometer too far on, or in the other unit, until it is kept" do
+    it "questions an odometer too far on or in the other unit" do
       [%w[2026-01-01 60000], %w[2026-04-01 63000]].each do |day, km|
         ask(:post, inspections, inspection(day, km, pad("9")))
       end
@@ -153,7 +153,7 @@ RSpec.describe "Measuring in the API" do
       expect(status).to eq(201)
     end
 
-    it "gives the round in the owner's order and remembers it" do
+    it "returns the form in the owner's order and remembers it" do
       ask(
         :put,
         "/inspection-order",
@@ -196,7 +196,7 @@ RSpec.describe "Measuring in the API" do
 
     def correct(**given) = ask(:post, "/inspections/#{id}/corrections", given)
 
-    it "stand beside what was entered, and everything derived follows" do
+    it "are kept next to the entry and change everything derived" do
       before = ask(:get, "/axles/#{front}/wear")["readings"].first["mm"]
       line = correct(reading:, value: "0.3", unit: "in", reason: "wrong scale")["readings"].first
       expect(line).to include(
@@ -213,7 +213,7 @@ RSpec.describe "Measuring in the API" do
       expect(stored.last.readings.map(&:value)).to eq(%w[0.3 8.4])
     end
 
-    it "move or strike out a whole inspection, but never against the log" do
+    it "move or strike out a whole inspection, within the log's order" do
       ask(:post, inspections, inspection("2026-05-10", "61000", pad("8.1")))
       first = stored.first.id
       expect(
@@ -234,7 +234,7 @@ RSpec.describe "Measuring in the API" do
       expect(stored.length).to eq(1)
     end
 
-    it "are refused without a reason, without a difference, out of range, or where there is nothing" do
+    it "are rejected without a reason, a difference, in range or a target" do
       expect(fields(correct(reading:, value: "8.0", reason: " "))).to eq("reason" => "missing")
       expect(fields(correct(reading:, value: "8.2", reason: "same"))).to eq("value" => "unchanged")
       expect(fields(correct(reading:, value: "82", reason: "typo"))).to eq("value" => "out_of_range")
@@ -244,7 +244,7 @@ RSpec.describe "Measuring in the API" do
     end
   end
 
-  it "refuses to save over a draft that another window went on with, and keeps what was started over" do
+  it "doesn't overwrite another window's draft, and keeps a discarded one" do
     draft = "/vehicles/#{car["id"]}/draft"
     save =
       lambda do |revision|
@@ -295,7 +295,7 @@ RSpec.describe "Measuring in the API" do
     expect(status).to eq(404)
   end
 
-  it "strikes out the reading before, and no other, where the owner holds that for wrong" do
+  it "strikes out the earlier reading the owner marks as wrong, and no other" do
     know(front, %w[pad.new_thickness 11 mm])
     ask(
       :post,
@@ -309,7 +309,7 @@ RSpec.describe "Measuring in the API" do
     expect(struck.map { |row| [row["entered"], row["corrections"].length] }).to eq([["4", 1]])
   end
 
-  it "offers that new pads went on where a pad reads thicker than before" do
+  it "offers new pads when a pad reads thicker than before" do
     know(front, %w[pad.new_thickness 11 mm])
     ask(:post, inspections, inspection("2026-01-10", "50000", pad("4")))
     asked =

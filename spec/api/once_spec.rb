@@ -14,7 +14,7 @@ RSpec.describe "Writing once, and in order" do
 
   def logged = context.store.inspections.of_vehicle(car["id"])
 
-  it "answers a repeated request with the first answer, and does it once" do
+  it "answers a repeated request with the first answer, once" do
     content = inspection("2026-05-01", "60000", pad("7.4"))
     answers = Array.new(3) { send_with("key-of-one-press", inspections, content) }
     expect([status, answers.uniq.length, logged.length]).to eq([201, 1, 1])
@@ -29,7 +29,7 @@ RSpec.describe "Writing once, and in order" do
     expect(context.store.inspections.of_vehicle(bike["id"]).length).to eq(1)
   end
 
-  it "keeps nothing of what was refused, so that it may be put right and sent again" do
+  it "keeps nothing of a rejected request, so it can be corrected and sent again" do
     refused = send_with("key-of-one-press", inspections, inspection("2026-05-01", "many", pad("7.4")))
     expect(fields(refused)).to eq("odometer.value" => "not_a_number")
     send_with("key-of-one-press", inspections, inspection("2026-05-01", "60000", pad("7.4")))
@@ -38,7 +38,7 @@ RSpec.describe "Writing once, and in order" do
     expect(status).to eq(400)
   end
 
-  it "forgets what was answered long ago" do
+  it "forgets old answers" do
     given = context.store.idempotent_responses
     given.keep("old-request", "/x", { id: 1 }, at: "2026-05-01T00:00:00Z")
     given.keep("new-request", "/x", { id: 2 }, at: "2026-05-16T00:00:00Z")
@@ -46,7 +46,7 @@ RSpec.describe "Writing once, and in order" do
   end
 
   # Two windows at once: whether the odometer runs back is decided while nobody else writes.
-  it "never lets two that save at once put an odometer that runs back into the log" do
+  it "never logs a backwards odometer from two simultaneous requests" do
     id = car["id"]
     takers =
       Array.new(4) do |at|
@@ -74,7 +74,7 @@ RSpec.describe "Writing once, and in order" do
     expect(rows.sort.map(&:last)).to eq(rows.map(&:last).sort)
   end
 
-  it "starts an import once, however often it is pressed" do
+  it "starts an import once" do
     upload = "/vehicles/#{car["id"]}/imports?name=mine.csv"
     header "Host", "127.0.0.1"
     header "Content-Type", "text/csv"

@@ -32,7 +32,7 @@ RSpec.describe "One entry and the household" do
   def unusable = ask(:get, "/vehicles/#{car["id"]}")["unusable"]
   def zero_check(read) = ask(:post, "/instruments/#{tool}/zero-checks", { date: "2026-05-10", reference: "0", read: })
 
-  it "is one new pad, or one machined rotor, of an axle of which nothing else is known: no forecast, and why not" do
+  it "one new pad or machined rotor of an unknown axle: no forecast, with the reason" do
     log("2026-05-10", "60000", { axle: front, part: "pad", side: "left", pad: "outer", event: "fit" })
     log("2026-05-11", "60010", { axle: front, part: "rotor", side: "left", event: "resurfaced" })
     know(front, %w[rotor.discard_thickness 22 mm])
@@ -45,7 +45,7 @@ RSpec.describe "One entry and the household" do
     )
   end
 
-  it "is a zero check that was a slip: it takes no reading below nothing, and can be withdrawn" do
+  it "a mistaken zero check: makes no reading negative and can be withdrawn" do
     log("2026-05-01", "60000", pad("0.40", instrument: tool), pad("7.4", side: "right", instrument: tool))
     zero_check("1.5")
     refused = ask(:post, "/instruments/#{tool}/corrections")
@@ -59,7 +59,7 @@ RSpec.describe "One entry and the household" do
     expect(statuses.values).to all(eq(200))
   end
 
-  it "is a zero check whose correction went into the log: withdrawn, the readings are as they were" do
+  it "a withdrawn zero check: restores the corrected readings" do
     log("2026-05-01", "60000", pad("7.4", side: "right", instrument: tool))
     zero_check("0.5")
     ask(:post, "/instruments/#{tool}/corrections")
@@ -71,7 +71,7 @@ RSpec.describe "One entry and the household" do
     expect(status).to eq(404)
   end
 
-  it "is a tool's range, or a plate, that would make readings on file impossible: it is refused, and they are named" do
+  it "rejects a tool range or plate that would make saved readings impossible" do
     log("2026-05-01", "60000", pad("7.4", instrument: tool, overall: true))
     narrowed = ask(:patch, "/instruments/#{tool}", { most: "5" })
     expect(narrowed["error"]["fields"]).to contain_exactly(
@@ -85,7 +85,7 @@ RSpec.describe "One entry and the household" do
     expect(statuses.values).to all(eq(200))
   end
 
-  it "is a figure beside an event, from an older version: what happened counts, the figure does not" do
+  it "a figure next to an event, from an older version: counts the event only" do
     %w[metal squealer sensor].each do |event|
       expect(fields(log("2026-05-01", "60000", pad("2.4", event:, overall: true)))).to eq(
         "readings.0.values" => "figure_beside_event"
@@ -122,7 +122,7 @@ RSpec.describe "One entry and the household" do
   end
 
   # Whatever once got in: the entry is named, the rest goes on.
-  it "is named where no thickness can be made of it, and everything else still counts" do
+  it "an impossible saved reading: is named while everything else counts" do
     log("2026-05-01", "60000", *%w[left right].product(%w[inner outer]).map { |side, pad| pad("7.4", side:, pad:) })
     row = context.store.inspections.of_vehicle(car["id"]).first.readings.first
     context.store.corrections.add(
@@ -142,7 +142,7 @@ RSpec.describe "One entry and the household" do
   end
 
   # Whatever was taken, in whatever order: every page answers, and no state is milder than what was found.
-  it "is any of a random owner's" do
+  it "any of a random owner's" do
     seeds = Array.new(Integer(ENV.fetch("GRAVER_OWNERS", 2))) { |at| at + 1 }
     seeds.each do |seed|
       vehicle = seed == 1 ? car : ask(:post, "/vehicles", { name: "Owner #{seed}", kind: "car" })
@@ -164,7 +164,7 @@ RSpec.describe "One entry and the household" do
     end
   end
 
-  it "keeps a vehicle that cannot be worked out to its own card" do
+  it "limits a vehicle that can't be calculated to its own card" do
     other = ask(:post, "/vehicles", { name: "Wren", kind: "car" })
     log("2026-05-01", "60000", pad("7.4"))
     allow(Graver::Service::Overview::AxleFindings).to receive(:new).and_wrap_original do |build, *given|

@@ -26,7 +26,7 @@ RSpec.describe "Changes from two windows" do
     [code, error["code"], error["fields"].map { |fault| fault["message"] }, again]
   end
 
-  it "answers the slower one with both versions, and takes it when it is sent again knowing them" do
+  it "answers the slower one with both versions, and accepts it when sent again" do
     seen = ask(:get, "/vehicles/#{car["id"]}")["revision"]
     expect(both(:patch, "/vehicles/#{car["id"]}", { name: "Mule" }, { name: "Donkey" }, seen)).to eq(
       [412, "changed_elsewhere", ["Name: Mule now, Donkey as you entered it."], 200]
@@ -34,7 +34,7 @@ RSpec.describe "Changes from two windows" do
     expect(ask(:get, "/vehicles/#{car["id"]}")["name"]).to eq("Donkey")
   end
 
-  it "lets two windows change different fields of one thing, and the same to the same" do
+  it "lets two windows change different fields, or one to the same value" do
     seen = ask(:get, "/vehicles/#{car["id"]}")["revision"]
     codes =
       [{ name: "Mule" }, { distance_unit: "mi" }, { name: "Mule" }, { name: "Ass" }].map do |content|
@@ -44,7 +44,7 @@ RSpec.describe "Changes from two windows" do
     expect(ask(:get, "/vehicles/#{car["id"]}").values_at("name", "distance_unit")).to eq(%w[Mule mi])
   end
 
-  it "refuses an unknown key by its field, whatever was seen" do
+  it "rejects an unknown key by field" do
     path = "/axles/#{front}/brake-data"
     unknown = { entries: [{ key: "rotor.colour", value: "red", unit: nil, source: "manual" }] }
     code, error = change(:post, path, unknown, ask(:get, path)["revision"])
@@ -53,7 +53,7 @@ RSpec.describe "Changes from two windows" do
     )
   end
 
-  it "holds for every value of the brake data by itself, given, taken back or looked for in vain" do
+  it "checks every value of the brake data separately" do
     path = "/axles/#{front}/brake-data"
     entry = ->(key, value, unit = "mm", source = "cast") { { entries: [{ key:, value:, unit:, source: }] } }
     seen = ask(:get, path)["revision"]
@@ -78,7 +78,7 @@ RSpec.describe "Changes from two windows" do
     expect(change(:post, path, entry.call("rotor.new_thickness", "24"), seen).first).to eq(412)
   end
 
-  it "holds for what lies on the shelf and for the workshop's tools" do
+  it "checks supplies and tools" do
     added = ask(:post, "/supplies", { kind: "tool", item: "jack", name: "Old jack", price: "20" })
     expect(
       both(:patch, "/supplies/#{added["id"]}", { price: "25" }, { price: "30", name: "Old jack" }, added["revision"])
@@ -88,7 +88,7 @@ RSpec.describe "Changes from two windows" do
     expect(both(:patch, "/torque-wrenches/#{wrench["id"]}", first, second, wrench["revision"])[0]).to eq(412)
   end
 
-  it "holds for a job: its day, its scope, its parts and its quote; what is started must be what was seen" do
+  it "checks a job's day, scope, parts and quote, and starts only what was seen" do
     job = ask(:post, "/axles/#{front}/jobs", { planned_for: nil })
     path, seen = "/jobs/#{job["id"]}", job["revision"]
     scope = ->(*works) { { axles: { front.to_s => works }, reasons: {} } }
@@ -102,7 +102,7 @@ RSpec.describe "Changes from two windows" do
     expect([code, error["fields"].map { |fault| fault["field"] }]).to eq([412, ["scope"]])
   end
 
-  it "holds for the household's choices" do
+  it "checks the household's choices" do
     {
       "/money" => [{ labour_rate: "80" }, { labour_rate: "70" }],
       "/schedule" => [{ lead_days: 10 }, { lead_days: 20 }],
@@ -116,7 +116,7 @@ RSpec.describe "Changes from two windows" do
     end
   end
 
-  it "asks nobody who does not say what he saw, and refuses what no page ever showed" do
+  it "skips the check without If-Match and rejects an invalid revision" do
     seen = ask(:get, "/vehicles/#{car["id"]}")["revision"]
     codes =
       [nil, "*", seen, "%%%", "W10=", "x" * 5000].map do |revision|

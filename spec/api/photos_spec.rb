@@ -21,7 +21,7 @@ RSpec.describe "Photos in the API" do
   def at(plan, key) = step(plan, key)["photos"].transform_values { |photos| photos.map { |photo| photo["id"] } }
   def picture(id) = get("/api/v1/photos/#{id}", {}, { "HTTP_HOST" => "127.0.0.1" })
 
-  it "shows what was photographed where it goes together again, at the same corner" do
+  it "shows a photo at the matching reassembly step of the corner" do
     plan = photograph("front.left.judge")
     expect(status).to eq(201)
     expect(at(plan, "front.left.judge")).to eq("own" => [1], "shown" => [], "earlier" => [])
@@ -32,7 +32,7 @@ RSpec.describe "Photos in the API" do
     expect(Camera.corners(last_response.body)).to eq(%i[red blue blue red])
   end
 
-  it "shows it next time at the same step, and on no other vehicle" do
+  it "shows it next time at the same step of the same vehicle" do
     photograph("front.left.judge")
     next_time = pad_job(planned_for: nil)
     plan = ask(:get, "/jobs/#{next_time["id"]}")
@@ -42,7 +42,7 @@ RSpec.describe "Photos in the API" do
     expect(at(ask(:get, "/axles/#{other}/job-plan"), "front.left.judge")["earlier"]).to be_empty
   end
 
-  it "is removed and had back" do
+  it "removes and restores a photo" do
     photograph("front.left.judge")
     expect(ask(:delete, "/photos/1")).to include("removed" => true, "step" => "front.left.judge")
     expect(at(ask(:get, address), "front.left.pads_in")["shown"]).to be_empty
@@ -50,13 +50,13 @@ RSpec.describe "Photos in the API" do
     expect(at(ask(:get, address), "front.left.pads_in")["shown"]).to eq([1])
   end
 
-  it "goes to an inspection too" do
+  it "adds a photo to an inspection" do
     id = ask(:post, "/vehicles/#{car["id"]}/inspections", inspection("2026-05-01", "60000", pad("6.0")))["id"]
     expect(send_photo("/inspections/#{id}/photos")["photos"]).to contain_exactly(include("step" => nil, "width" => 32))
     expect(ask(:get, "/inspections/#{id}")["photos"].length).to eq(1)
   end
 
-  it "refuses what is no photo, too large, too many, or nowhere" do
+  it "rejects non-photos, too large, too many, or without a place" do
     expect(fields(send_photo(address("/photos?step=front.left.judge"), "no picture"))).to eq("photo" => "unreadable")
     expect(fields(photograph("front.left.dance"))).to eq("step" => "unknown_step")
     send_photo(address("/photos?step=front.left.judge"), "x" * ((6 * 1024 * 1024) + 1))

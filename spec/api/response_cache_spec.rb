@@ -4,7 +4,7 @@ require_relative "../support/api_helper"
 require_relative "../support/random_owner"
 
 # Answers about a vehicle are kept with the state they were worked out at.
-RSpec.describe "Worked-out answers" do
+RSpec.describe "Cached pages" do
   include ApiHelper
 
   # The same household, of which nothing is worked out.
@@ -30,7 +30,7 @@ RSpec.describe "Worked-out answers" do
     JSON.parse(plain(Rack::MockRequest.new(rack).get("/api/v1#{path}", local).body))
   end
 
-  it "are never old: after whatever a random owner did, they are what they would be worked out anew" do
+  it "equal freshly calculated ones after any random owner's actions" do
     on_file =
       lambda do
         context
@@ -49,7 +49,7 @@ RSpec.describe "Worked-out answers" do
     end
   end
 
-  it "follow a job, a choice, an import undone and the day" do
+  it "follow a job, a choice, an undone import and the day" do
     ask(:post, inspections, inspection("2026-05-01", "60000", pad("7.4")))
     card = -> { ask(:get, "/garage")["vehicles"].first }
     job = pad_job
@@ -61,7 +61,7 @@ RSpec.describe "Worked-out answers" do
     expect(card.call["axles"].first["limit_mm"]).to be < limit
   end
 
-  it "let the garage wait no longer than it may, and say of the rest that it is being worked out" do
+  it "limit the garage's wait and mark the rest as being calculated" do
     ask(:post, inspections, inspection("2026-05-01", "60000", pad("7.4")))
     hurried = Graver::Boot.rack(afresh(patience: -1))
     expect(read(hurried, "/garage")["vehicles"]).to contain_exactly(
@@ -87,7 +87,7 @@ RSpec.describe "Worked-out answers" do
     expect(read(hurried, "/garage")["vehicles"].first).to include("working" => false)
   end
 
-  it "come from the file after a new start, and are answers even where they cannot be kept" do
+  it "come from the file after a restart, and work when they can't be saved" do
     ask(:post, inspections, inspection("2026-05-01", "60000", pad("7.4")))
     first = ask(:get, "/garage")
     expect(context.store.response_cache.of("card.us", car["id"]).last).to include("Juniper")

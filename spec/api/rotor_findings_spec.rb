@@ -5,7 +5,7 @@ require_relative "../support/findings_helper"
 RSpec.describe "Findings of rotors in the API" do
   include FindingsHelper
 
-  it "judges rotors by thickness, faces, variation and approach, both alike" do
+  it "judges rotors by thickness, faces, variation and approach, both the same" do
     plan = -> { findings["axles"].first["rotors"]["outcome"] }
     ask(
       :post,
@@ -54,7 +54,7 @@ RSpec.describe "Findings of rotors in the API" do
     )
   end
 
-  it "judges no rotor that nobody measured, and a new one as far as its thickness is known" do
+  it "doesn't judge an unmeasured rotor, and judges a new one by its known thickness" do
     know(front, ["rotor.new_thickness", nil, nil])
     ask(:post, inspections, inspection("2026-05-10", "60000", *all_pads("8", "8", "8", "8")))
     expect(rotors["outcome"]).to eq("unmeasured")
@@ -66,7 +66,7 @@ RSpec.describe "Findings of rotors in the API" do
 
   # common practice, no source: a rotor that steel ran on, deep grooves and hard heat spots never stay; advice, verdict
   # and the proposed scope say the same
-  it "lets no rotor stay that was run metal to metal, is deeply grooved or has hard heat spots" do
+  it "lets no rotor stay with metal to metal, deep grooves or heat spots" do
     metal = pad("6", pad: "inner").except(:values, :method, :unit).merge(event: "metal")
     sound = %w[left right].map { |side| rotor(side, *["27.8"] * 4) }
     ask(:post, inspections, inspection("2026-05-10", "60000", metal, pad("6.0", pad: "outer"), *sound))
@@ -89,7 +89,7 @@ RSpec.describe "Findings of rotors in the API" do
     expect([found("rotor-metal"), rotors["outcome"]]).to eq([[], "stay"])
   end
 
-  it "weighs each mark of a rotor's face the same in advice, verdict and scope" do
+  it "treats each face mark the same in advice, verdict and scope" do
     sound = %w[left right].map { |side| rotor(side, *["27.8"] * 4) }
     ask(:post, inspections, inspection("2026-05-09", "59990", *all_pads("8", "8", "8", "8")))
     expected = {

@@ -2,7 +2,7 @@
 
 require_relative "../support/planned_job"
 
-RSpec.describe "Diagnostic units in a job in the API" do
+RSpec.describe "Scan tools in a job in the API" do
   include PlannedJob
 
   let(:rear) do
@@ -29,14 +29,14 @@ RSpec.describe "Diagnostic units in a job in the API" do
   end
 
   # no brake is opened before the chocks: common practice, no source
-  it "opens no brake before everything its step waits for is done" do
+  it "opens no brake before its step's turn" do
     refused = act
     expect(fields(refused)).to eq("step" => "waits")
     expect(fields(act("rear.chock"))).to eq("step" => "unknown_step")
     expect(fields(act("dance"))).to eq("step" => "unknown_step")
   end
 
-  it "moves nothing on a vehicle of the owner's, as its motors are made up, and opens in its time on a sample" do
+  it "moves nothing on the owner's vehicle and opens a sample's brake in time" do
     before = planning.step_keys(context.store.jobs.find(job_id)).take_while { |key| key != "rear.service_mode" }
     before.each { |key| Graver::Service::Planning::JobTicks.new(context).tick(job_id, [key], true) }
     refused = act

@@ -28,7 +28,7 @@ RSpec.describe "Parts, tools and paper in the API" do
   def stock(**given) = ask(:post, "/supplies", { kind: "part", item: "pads", axle: front, name: "Plain", **given })
   def refused(**given) = fields(stock(**given))
 
-  it "holds a part against the old one, orders it in time and takes it off the shelf" do
+  it "compares a part with the old one, orders it in time and takes it off the shelf" do
     plain = stock(price: "38,50", lead_days: 4, thickness: "11.6", unit: "mm")
     expect(part(ask(:get, address), "front.pads")).to include(
       "state" => "order",
@@ -53,12 +53,12 @@ RSpec.describe "Parts, tools and paper in the API" do
     )
   end
 
-  it "says when a part cannot be there in time" do
+  it "reports a part that can't arrive in time" do
     stock(lead_days: 30)
     expect(ask(:get, address)["readiness"].map { |item| item["kind"] }).to include("parts_late")
   end
 
-  it "refuses entries that cannot be, each by its field" do
+  it "rejects impossible entries by field" do
     expect(refused(name: " ")).to eq("name" => "missing")
     expect(refused(price: "cheap", on_shelf: "-1", thickness: "400", lead_days: 999)).to eq(
       "price" => "not_a_number",
@@ -78,7 +78,7 @@ RSpec.describe "Parts, tools and paper in the API" do
     expect(refused(price: "999999999")).to eq("price" => "out_of_range")
   end
 
-  it "shows the shelf with what each is and where it belongs" do
+  it "lists the shelf with what each item is and where it belongs" do
     stock(on_shelf: "1")
     ask(
       :post,
@@ -98,7 +98,7 @@ RSpec.describe "Parts, tools and paper in the API" do
     expect(ask(:get, "/supplies")["rows"].length).to eq(2)
   end
 
-  it "asks the counter, which may have the wrong variant" do
+  it "returns the counter's offers, the wrong variant marked" do
     answer = ask(:get, "#{address}/offers?line=front.pads")
     expect(answer["simulated"]).to be(true)
     expect(answer["offers"].map { |offer| offer["checks"].first["verdict"] }).to include("fits", "differs")
@@ -106,7 +106,7 @@ RSpec.describe "Parts, tools and paper in the API" do
     expect(status).to eq(404)
   end
 
-  it "knows owned tools, measuring tools of the workshop and safe stand-ins" do
+  it "knows owned tools, the workshop's measuring tools and safe substitutes" do
     status_of = ->(id) { ask(:get, address)["tools"].find { |tool| tool["id"] == id }["status"] }
     expect(status_of.call("press")).to eq("missing")
     ask(:put, "/tools", { tool: "clamp", owned: true })
@@ -120,7 +120,7 @@ RSpec.describe "Parts, tools and paper in the API" do
 
   # Worked by hand: parts 40, a shop at 50 an hour without mark-up and tax; the hours are the middle of what is usual
   # x 0.8.
-  it "sets the cost against a shop, estimated or quoted" do
+  it "compares the cost with a shop's estimate or quote" do
     stock(price: "40")
     expect(
       ask(:put, "/money", { currency: "kr", labour_rate: "50", markup_percent: "0", tax_percent: "0" })["currency"]
@@ -155,7 +155,7 @@ RSpec.describe "Parts, tools and paper in the API" do
     )
   end
 
-  it "gives the shopping list as a table no spreadsheet runs" do
+  it "exports the shopping list without formulas" do
     stock(name: "=SUM(A1)", price: "12")
     get "/api/v1#{address}/parts.csv"
     rows = CSV.parse(last_response.body.dup.force_encoding("UTF-8"), headers: true)
@@ -169,7 +169,7 @@ RSpec.describe "Parts, tools and paper in the API" do
   end
 
   # pdf-reader, an independent reader of the format, finds what the sheet must say.
-  it "prints a sheet that holds steps, torque, parts and cautions, on either paper" do
+  it "prints a sheet with steps, torque, parts and cautions, on either paper" do
     stock(name: "Колодки", number: "P-1")
     ask(:post, "#{address}/notes", { step: "front.left.judge", text: "Longer bolt below" })
     sizes =

@@ -18,7 +18,7 @@ RSpec.describe "The timeline in the API" do
     ask(:post, inspections, inspection("2026-05-10", "75000", *all_pads("6.6", "6.9", "6.7", "6.9")))
   end
 
-  it "says what is due when, in the order of days" do
+  it "lists what is due by date" do
     expect(kinds(timeline)).to include("look", "due", "order")
     expect(timeline["events"].map { |event| event["date"] }).to eq(
       timeline["events"].map { |event| event["date"] }.sort
@@ -30,7 +30,7 @@ RSpec.describe "The timeline in the API" do
   end
 
   # The same distribution read the other way round: half of the ways on have met the limit by the middle date.
-  it "says how likely each axle is at its limit on days to come" do
+  it "returns each axle's chance of being at its limit by date" do
     steps = ask(:get, "/vehicles/#{car["id"]}/risk-by-date")["steps"]
     expect(steps.first).to include("days" => 0, "date" => "2026-05-16", "km" => 0)
     expect(steps.each_cons(2).map { |one, other| other["days"] - one["days"] }.uniq).to eq([14])
@@ -47,7 +47,7 @@ RSpec.describe "The timeline in the API" do
     expect(status).to eq(404)
   end
 
-  it "lets a trip, another commute and a harder one enter the forecast, and takes them back" do
+  it "applies and removes trips and changes of driving" do
     before = wear
     plan(
       kind: "trip",
@@ -72,7 +72,7 @@ RSpec.describe "The timeline in the API" do
 
   # A trip wears before its end, so by then no less is worn than without it; later in the year more of the usual driving
   # is done by its end, and all of what the trip wears still is.
-  it "says what a trip on other days would do, and moves it" do
+  it "previews and moves a trip" do
     plan(kind: "trip", name: "Over the pass", from: "2026-06-01", to: "2026-06-14", distance: "3000", wear_factor: "2")
     trip = timeline["planned"].first["id"]
     moved = ->(from) { ask(:get, "/planned-events/#{trip}/preview-move?from=#{from}") }
@@ -129,7 +129,7 @@ RSpec.describe "The timeline in the API" do
     expect(nuts.call.first["text"]).to include("50 to 100 mi")
   end
 
-  it "looks at new pads soon, and no more once they were read" do
+  it "schedules the first reading of new pads until it is done" do
     ask(:post, inspections, inspection("2026-05-16", "75240", { axle: front, part: "pad", event: "fit" }))
     expect(timeline["events"].find { |event| event["kind"] == "first_reading" }).to include(
       "text" => include("First reading of the new front pads"),
@@ -139,7 +139,7 @@ RSpec.describe "The timeline in the API" do
     expect(kinds(timeline)).not_to include("first_reading")
   end
 
-  it "names every field that cannot be" do
+  it "rejects by field" do
     refused =
       lambda do |**given|
         answer = plan(**given)
@@ -157,7 +157,7 @@ RSpec.describe "The timeline in the API" do
     expect(timeline["planned"]).to be_empty
   end
 
-  it "takes the odometer of a day for the driving, and refuses one that runs back" do
+  it "uses a logged odometer for the driving and rejects one that runs back" do
     ask(:post, "/vehicles/#{car["id"]}/odometer", { date: "2026-05-16", odometer: { value: "75900" } })
     expect(status).to eq(201)
     expect(ask(:get, "/vehicles/#{car["id"]}")).to include("odometer_km" => 75_900, "odometer_estimated" => false)
@@ -165,7 +165,7 @@ RSpec.describe "The timeline in the API" do
     expect(fields(JSON.parse(plain(last_response.body)))).to eq("odometer.value" => "runs_back")
   end
 
-  it "schedules as the owner likes it" do
+  it "applies the owner's schedule settings" do
     ask(:put, "/schedule", { lead_days: 21, comfort_percent: 20 })
     order, due =
       %w[order due].map { |kind| Date.iso8601(timeline["events"].find { |event| event["kind"] == kind }["date"]) }
@@ -179,7 +179,7 @@ RSpec.describe "The timeline in the API" do
   end
 
   # RFC 5545, read back by a parser library; lines of at most 75 octets ended by CR LF (3.1).
-  it "gives calendars that a parser of RFC 5545 reads" do
+  it "returns calendars that an RFC 5545 parser accepts" do
     plan(
       kind: "inspection",
       name: "Yearly; with, \"signs\" and ümläuts that fold the line of the calendar",
@@ -202,7 +202,7 @@ RSpec.describe "The timeline in the API" do
     expect(Icalendar::Calendar.parse(last_response.body).first.events.length).to eq(calendar.events.length)
   end
 
-  it "answers what if, beside what stands" do
+  it "returns what-ifs next to the present forecast" do
     expect(what_if["before"]).to eq(what_if["after"])
     town = what_if("?use=town")
     expect(town["after"]["pads_life"]["distance_km"]["p50"]).to be <
@@ -220,7 +220,7 @@ RSpec.describe "The timeline in the API" do
     expect(fields(bad).keys.sort).to eq(%w[factor freed pads pads_mm use year_distance])
   end
 
-  it "keeps each forecast and holds it against what came of it" do
+  it "keeps each forecast and compares it with the outcome" do
     sureness = ask(:get, "/axles/#{front}/forecast-quality")
     expect(sureness["worth"].first["narrows"]).to be_between(0, 1)
     expect(sureness["backtest"]["forecasts"]).to match(
@@ -246,7 +246,7 @@ RSpec.describe "The timeline in the API" do
     expect(first["garage"]).to include("known" => be >= 1)
   end
 
-  it "gives the whole garage on one scale", :demo do
+  it "returns all vehicles on one scale", :demo do
     roads = ask(:get, "/timelines")["vehicles"]
     expect(roads.map { |line| line["vehicle_name"] }).to include("Juniper", "Mule", "Thistle", "Wren")
     expect(roads.flat_map { |line| kinds(line) }.uniq).to include("look", "due", "order", "fluid", "job")

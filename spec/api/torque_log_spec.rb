@@ -22,7 +22,7 @@ RSpec.describe "The torque log of a job in the API" do
     answer["torques"].map { |each| each.values_at("fastener", "bolt", "verdict", "said") }
   end
 
-  it "keeps each bolt as the wrench said, or as it clicked, the newest of each" do
+  it "keeps the newest value or click of each bolt" do
     expect(log(tighten("slide_pin_bolt", 1, 2, wrench: "Click wrench"))).to eq(
       [["slide_pin_bolt", 1, "clicked", nil], ["slide_pin_bolt", 2, "clicked", nil]]
     )
@@ -40,7 +40,7 @@ RSpec.describe "The torque log of a job in the API" do
     expect(log).to eq(log(nuts))
   end
 
-  it "asks what became of a bolt that was turned too far, and renews one that stretches or goes on once" do
+  it "asks about an overtightened bolt, and replaces single-use ones" do
     # slide pin bolts are marked as once only
     once = tighten("slide_pin_bolt", 1, reached: "35", unit: "N·m")
     expect(fields(once)).to eq("answer" => "over")
@@ -63,7 +63,7 @@ RSpec.describe "The torque log of a job in the API" do
     ).to eq("because" => "missing")
   end
 
-  it "takes no bolt that is not there, no figure that is none, and nothing made up on a vehicle of the owner's" do
+  it "rejects an unknown bolt, an invalid value, and simulated torque on a real vehicle" do
     expect(fields(tighten("slide_pin_bolt", 3))).to eq("bolts" => "out_of_range")
     expect(fields(tighten("slide_pin_bolt", 0))).to eq("bolts" => "out_of_range")
     expect(fields(tighten("wheel_nut", 1, step: "pin_bolts_in"))).to eq("fastener" => "unknown_item")

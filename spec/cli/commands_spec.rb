@@ -8,7 +8,7 @@ RSpec.describe "The commands" do
 
   def run(*command, env: {}) = Open3.capture3(env, *command)
 
-  it "answer a wrong call with how to call them" do
+  it "answer a wrong call with their usage" do
     [
       %w[bin/demo --nope],
       %w[bin/serve --port x],
@@ -21,7 +21,7 @@ RSpec.describe "The commands" do
     end
   end
 
-  it "say which system package is missing, and stop, where they may not install it" do
+  it "name the missing system package and stop if they may not install it" do
     Dir.mktmpdir do |folder|
       # somebody who is not root, and no browser there
       File.write(File.join(folder, "id"), "#!/bin/sh\necho 1000\n", perm: 0o755)
@@ -38,7 +38,7 @@ RSpec.describe "The commands" do
     end
   end
 
-  it "set up a second time without doing anything" do
+  it "do nothing when set up again" do
     output, errors, status = run(File.join(root, "bin/setup"))
     expect([output, errors, status.success?]).to eq(["", "", true])
   end

@@ -80,7 +80,7 @@ RSpec.describe Graver::CLI::ForecastCommand do
     expect(err.string).to be_empty
   end
 
-  it "names bad rows by line and column, uses the good ones, and says so with --strict" do
+  it "reports bad rows by line and column, uses the good ones, and fails with --strict" do
     bad = [
       "2024-06-10,66000,km,front,right,pad,outer,reading,caliper,abc,,mm,false,",
       "soon,66000,km,front,right,pad,outer,reading,magic,5,,mm,maybe,",
@@ -103,7 +103,7 @@ RSpec.describe Graver::CLI::ForecastCommand do
     expect(run("log.csv", "--spec", "log.json", "--strict")).to eq(2)
   end
 
-  it "works through a folder in one go and names the logs that failed" do
+  it "forecasts a folder and names the logs that failed" do
     write("good", rows, specification)
     write("bad", rows, { axles: { front: { pad: { limit_mm: "three" } } } })
     File.write("alone.csv", header)
@@ -112,7 +112,7 @@ RSpec.describe Graver::CLI::ForecastCommand do
     expect(err.string).to include("bad: bad.json: axles.front.pad.limit_mm: Give a number").and include("alone: ")
   end
 
-  it "refuses a wrong call, an empty log and bytes that are no text, without a trace" do
+  it "rejects a wrong call, an empty log and invalid bytes without a trace" do
     expect([run, run("log.csv"), run("--spec")]).to eq([2, 2, 2])
     write("empty", [], specification.except(:as_of))
     File.binwrite("bytes.csv", "\xFF\xFE\x00\x01")

@@ -25,7 +25,7 @@ RSpec.describe "bin/setup" do
     Gem::Version.new(version) >= least && (!same_major || least.segments.first == version.to_i)
   end
 
-  it "says which program is too old, what is needed and what to do, before it installs anything" do
+  it "names an outdated program and what to do before installing anything" do
     installs = "echo installs >&2; exit 1"
     old_node = setup_with(root, { "node" => "echo v16.20.2", "apt-get" => installs })
     expect(old_node).to match(
@@ -37,7 +37,7 @@ RSpec.describe "bin/setup" do
     )
   end
 
-  it "has only npm packages that run on the Node of Debian 12" do
+  it "uses only npm packages that run on Debian 12's Node" do
     packages = JSON.parse(File.read(File.join(root, "web/package-lock.json"))).fetch("packages")
     engines = packages.transform_values { |package| package.dig("engines", "node") }.compact
     expect(engines.length).to be > 100
@@ -45,7 +45,7 @@ RSpec.describe "bin/setup" do
     expect(too_new).to be_empty
   end
 
-  it "locks gems for no one Ruby or Bundler" do
+  it "locks gems for no particular Ruby or Bundler" do
     expect(File.read(File.join(root, "Gemfile.lock"))).not_to match(/^(RUBY VERSION|BUNDLED WITH)/)
   end
 end

@@ -2,20 +2,20 @@
 
 # What every device owes (lib/graver/devices/device.rb), whoever makes it. `device` is one that can answer.
 RSpec.shared_examples "a device" do
-  it "says what it is and what it sends" do
+  it "names itself and what it sends" do
     expect([device.id, device.label]).to all(match(/\S/))
     expect(device.quantities).to be_any.and(all(be_in(%w[length odometer fluid_level torque angle])))
     expect(device.method.nil?).to eq(!device.quantities.include?("length"))
   end
 
-  it "connects and lets go in any state, and answers only when it is connected" do
+  it "connects and disconnects in any state, and reads only while connected" do
     2.times { device.disconnect }
     expect { device.read(device.quantities.first) }.to raise_error(Graver::DeviceFailed, /isn't connected/)
     2.times { device.connect }
     expect(device).to be_connected
   end
 
-  it "sends figures as it shows them, with a unit" do
+  it "sends figures as displayed, with a unit" do
     device.quantities.each do |quantity|
       sample = device.read(quantity)
       expect(Graver::Core::Quantity::EnteredNumber.parse(sample.value).value).to be_a(Rational)
@@ -23,7 +23,7 @@ RSpec.shared_examples "a device" do
     end
   end
 
-  it "does what it says it can do, in its time, and nothing else" do
+  it "runs the actions it offers, in time, and no others" do
     device.actions.each do |action|
       expect(device.act(action)).to have_attributes(action:, seconds: be_positive, simulated: device.simulated?)
     end
@@ -35,7 +35,7 @@ RSpec.shared_examples "a device" do
     device.connect
   end
 
-  it "refuses what it does not send, and knobs it does not have" do
+  it "rejects quantities it doesn't send and settings it doesn't have" do
     expect { device.read("temperature") }.to raise_error(Graver::DeviceFailed)
     expect { device.change("nonsense" => 1) }.to raise_error(Graver::InvalidEntry)
   end

@@ -4,7 +4,7 @@
 RSpec.shared_examples "a parts counter" do
   let(:wanted) { { thickness_mm: 11.5, diameter_mm: nil } }
 
-  it "answers with priced offers, the cheapest first, the same question the same way" do
+  it "returns priced offers, cheapest first, the same for the same question" do
     offers = counter.offers(item: "pads", wanted:)
     expect(offers).to all(be_a(Graver::Devices::PartsCounter::Offer))
     expect(offers.map { |offer| Float(offer.price) }).to eq(offers.map { |offer| Float(offer.price) }.sort).and(
@@ -14,7 +14,7 @@ RSpec.shared_examples "a parts counter" do
     expect(counter.offers(item: "pads", wanted:)).to eq(offers)
   end
 
-  it "gives dimensions only where some were wanted" do
+  it "returns dimensions only when asked for" do
     expect(counter.offers(item: "pads", wanted:).map(&:thickness_mm)).to all(be_a(Numeric))
     expect(counter.offers(item: "cleaner", wanted: { thickness_mm: nil, diameter_mm: nil }).map(&:thickness_mm)).to all(
       be_nil

@@ -23,14 +23,14 @@ RSpec.describe Graver::Core::Planning::Approaches do
     described_class.call(approaches, { "unit" => chosen }, { "brackets" => brackets, "work" => work })
   end
 
-  it "follows the owner where the approach has a place, and its default everywhere else" do
+  it "uses the owner's choice where the approach applies, and the default elsewhere" do
     expect(unit(approaches, "one")).to eq(["unit.one"])
     expect(unit(approaches, nil)).to eq(["unit.apart"])
     expect(unit(approaches, "one", brackets: "stays")).to eq(["unit.apart"])
     expect(unit(approaches, "one", work: %w[rotor_off caliper])).to eq(["unit.apart"])
   end
 
-  it "takes the default for a choice that is there no more" do
+  it "uses the default for a choice that no longer exists" do
     expect(unit(approaches, "sideways")).to eq(["unit.apart"])
   end
 end

@@ -9,7 +9,7 @@ RSpec.describe Graver::Core::BedIn do
 
   def stops(of = series, **other) = described_class::Temperatures.call(of, **given, **other)
 
-  it "turns what the vehicle loses in speed into heat" do
+  it "converts lost speed into heat" do
     # half of 1500 kg x (27.78 m/s)^2 is 578.7 kJ; 35 % of it warm 7 kg of iron by 57.9 K
     expect(described_class::Temperatures.energy(series, 1500)).to be_within(50).of(578_704)
     expect(stops.first).to have_attributes(number: 1, before: 20.0, peak: be_within(0.05).of(77.87))
@@ -30,7 +30,7 @@ RSpec.describe Graver::Core::BedIn do
     expect(stops(rested).map(&:peak)).to all(be_within(0.01).of(stops.first.peak))
   end
 
-  it "weighs a rotor by its outside" do
+  it "estimates a rotor's mass from its dimensions" do
     rules = KNOWLEDGE.bed_in["rotor"].transform_keys(&:to_sym)
     vented = described_class::RotorMass.call(diameter_mm: 288, thickness_mm: 25, vented: true, rules:)
     solid = described_class::RotorMass.call(diameter_mm: 288, thickness_mm: 25, vented: false, rules:)

@@ -45,7 +45,7 @@ RSpec.describe Graver::Core::Wear::Forecast do
     life.chance_passed(end_km - as_of_km)
   end
 
-  it "gives truths chances that are spread evenly: no part of the band too wide or too narrow" do
+  it "returns calibrated chances: no part of the range too wide or too narrow" do
     chances = Array.new(160) { told }.compact
     counts = chances.group_by { |each| (each * 5).floor.clamp(0, 4) }.transform_values(&:length)
     expected = chances.length / 5.0

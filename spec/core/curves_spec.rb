@@ -12,7 +12,7 @@ RSpec.describe "Curves and days" do
     end
 
     # Against the trapezoid sum of the density itself.
-    it "gives mean and variance between two bounds" do
+    it "returns mean and variance between two bounds" do
       xs = (0..20_000).map { |step| 5.0 + (step / 20_000.0) }
       density = xs.map { |x| described_class.density(x, 5.9, 0.6) }
       mass = density.sum / 20_000
@@ -32,7 +32,7 @@ RSpec.describe "Curves and days" do
   describe Graver::Core::Wear::RemainingLife do
     subject(:life) { described_class.new([0.0, 1000.0, 3000.0], [0.02, 0.5, 1.0]) }
 
-    it "reads quantiles off the curve, linear between its points, and back" do
+    it "converts between quantiles and the curve, linear between points" do
       expect(life.quantile(0.5)).to eq(1000.0)
       expect(life.quantile(0.75)).to be_within(1e-9).of(2000)
       expect(life.quantile(0.01)).to eq(0.0)
@@ -68,14 +68,14 @@ RSpec.describe "Curves and days" do
       )
     end
 
-    it "turns distances into rising days, earlier for who drives more" do
+    it "converts distances into rising dates, earlier with more driving" do
       dates = answer.dates(answer.pads.first).values
       expect(dates).to eq(dates.sort)
       expect(answer(driving_km: 100.0).dates(answer.pads.first)[0.5]).to be < dates[3]
       expect(answer.date_for(500)).to eq(Date.new(2026, 5, 26))
     end
 
-    it "never puts a look off beyond a year, and counts a rotor near its limit in" do
+    it "never sets an inspection later than a year, and counts a rotor near its limit" do
       expect(answer(driving_km: 0.01).look_again_date(365)).to eq(Date.new(2027, 5, 16))
       # it runs from the last look, so that it falls due; what nobody has looked at is looked at now
       expect(answer(driving_km: 0.01, last_look: Date.new(2025, 3, 1)).look_again_date(365)).to eq(Date.new(2026, 3, 1))
@@ -83,7 +83,7 @@ RSpec.describe "Curves and days" do
       expect(answer.look_again_at_either_km).to be < answer.look_again_km
     end
 
-    it "gives the rules their measures" do
+    it "returns the measures the rules use" do
       measures =
         Graver::Core::Judgement::AxleMeasures.call(
           answer(last_look: Date.new(2025, 5, 1)),
@@ -108,7 +108,7 @@ RSpec.describe "Curves and days" do
     end
 
     # the thinnest decides about the axle: common practice, no source
-    it "is as near the floor as its worst pad, not as its best" do
+    it "measures an axle by its worst pad" do
       worn =
         WearBuilders::Wear::Forecast.call(
           history(
@@ -133,7 +133,7 @@ RSpec.describe "Curves and days" do
       )
     end
 
-    it "says why there is no forecast" do
+    it "returns the reason when there is no forecast" do
       without =
         KNOWLEDGE.outlook.call(
           entries: [],

@@ -44,12 +44,12 @@ RSpec.describe "Findings" do
       "handbrake-far" => [["clicks_over", 1, :least]]
     }
 
-    it "is all here" do
+    it "covers every rule" do
       expect(KNOWLEDGE.findings["rules"].map { |rule| rule["id"] }).to match_array(table.keys)
     end
 
     table.each do |id, thresholds|
-      it "turns #{id} at its thresholds, and never on what is not known" do
+      it "triggers #{id} at its thresholds and never on an unknown measure" do
         rule = KNOWLEDGE.finding_engine.rules.find { |each| each.id == id }
         at = thresholds.to_h { |measure, value, _| [measure, value] }
         expect(rule.holds?(at)).to be(true)
@@ -66,7 +66,7 @@ RSpec.describe "Findings" do
       end
     end
 
-    it "lets the first of a group count, and sorts the worst first" do
+    it "counts the first of a group and sorts the worst first" do
       place = ->(scope, measures) { judgement::Place.new(scope:, axle_id: 1, side: nil, pad: nil, measures:) }
       found =
         KNOWLEDGE.finding_engine.call(
@@ -83,7 +83,7 @@ RSpec.describe "Findings" do
     read = ->(mm, sd = 0.15) { thickness.point(mm, sd) }
 
     # By hand: sqrt(2) x 0.15 x 2 = 0.424 mm is what two caliper readings may differ by.
-    it "tells a difference only beyond the readings' errors" do
+    it "reports a difference only beyond the readings' errors" do
       told =
         lambda do |inner, outer, sd|
           described_class.call(
@@ -102,7 +102,7 @@ RSpec.describe "Findings" do
       expect(told[3.0, 5.0, 1.0]["inner_thinner_mm"]).to be_nil
     end
 
-    it "holds a corner against the other by their means" do
+    it "compares corners by their means" do
       pads = {
         "left" => {
           "inner" => read[4.0],
@@ -119,7 +119,7 @@ RSpec.describe "Findings" do
     end
   end
 
-  it "ranks causes by what was seen, and points on to the caliper when it comes back" do
+  it "ranks causes by evidence, and the caliper first when the pattern recurs" do
     rank = ->(*seen) { judgement::Causes.rank(KNOWLEDGE.causes("inner_thin"), seen) }
     # common practice, no source: pins first; with free pins the pad in its bracket; when it keeps coming back, the
     # caliper
@@ -136,7 +136,7 @@ RSpec.describe "Findings" do
 
   # Geometry: floating, one side takes up everything; fixed, each side its half. By hand: pads 11 -> 3 twice, rotor 25
   # -> 23.
-  it "puts the pistons where worn pads and rotor leave them" do
+  it "calculates piston extension from worn pads and rotor" do
     worn = { pads_gone_mm: 16.0, rotor_gone_mm: 2.0, pads_allowed_mm: 18.0, rotor_allowed_mm: 2.0 }
     expect(judgement::PistonExtension.of(**worn, opposed: false)).to have_attributes(
       now_mm: 18.0,
@@ -152,7 +152,7 @@ RSpec.describe "Findings" do
   end
 
   # By hand: one 57 mm piston a side, both pads 4 mm down: 2 x pi x 28.5^2 x 8 / 1000 = 40.8 ml of a 100 ml reservoir.
-  it "explains the fall of the fluid by wear, and suspects a leak beyond it" do
+  it "explains a falling level by wear and suspects a leak beyond it" do
     fall =
       lambda do |now|
         judgement::FluidBalance.of(
@@ -208,7 +208,7 @@ RSpec.describe "Findings" do
 
     # common practice, no source: discard 20.4 mm: 21.9 passes, 20.45 is measured again (here ± 0.06), 20.40 counts as
     # out
-    it "treats both rotors alike, by thickness, faces and approach" do
+    it "gives both rotors the same verdict, by thickness, faces and approach" do
       expect([plan(21.9, 21.9), plan(21.9, 20.42), plan(21.9, 20.4)]).to eq(%w[stay measure_again replace])
       expect(
         [
@@ -243,7 +243,7 @@ RSpec.describe "Findings" do
     # By hand: 21.9 - 0.03 - 0.4 = 21.47. A machine-to thickness of 20.9 has the wear of the next pads in it (common
     # practice, no source), so 0.57 is left; above the discard thickness of 20.4 alone the 0.3 mm of that wear come off
     # too: 0.77.
-    it "says what a cut would leave, and takes the wear to come off once" do
+    it "returns what machining leaves, less the wear to come" do
       expect(judged(21.9).cut_left_mm).to be_within(1e-9).of(0.57)
       expect(judged(21.9, wear_mm: 5.0).cut_left_mm).to be_within(1e-9).of(0.57)
       expect(judged(21.9, machine_to_mm: nil).cut_left_mm).to be_within(1e-9).of(0.77)
@@ -251,7 +251,7 @@ RSpec.describe "Findings" do
     end
   end
 
-  it "holds a claim against what is believed, and ranks what to measure next" do
+  it "compares a claim with the forecast and ranks the next measurements" do
     now = { "left_inner" => { mean_mm: 5.4, sd_mm: 0.3 }, "left_outer" => { mean_mm: 7.0, sd_mm: 0.3 } }
     check = ->(mm) { judgement::Claim.check(mm, now, claim_sd_mm: 0.5, doubtful: 0.2, contradicts: 0.02).verdict }
     expect([5.5, 5.0, 4.8, 2.0].map(&check)).to eq(%w[fits fits doubtful contradicts])

@@ -19,7 +19,7 @@ RSpec.describe Graver::Core::Wear::Forecast do
   end
 
   # What is stored is what R says today, where R is installed.
-  it "stands on answers that R gives again" do
+  it "uses answers that R reproduces" do
     skip "R is not installed" unless system("Rscript", "--version", out: File::NULL, err: File::NULL)
     again, problem, = Open3.capture3("Rscript", "--vanilla", File.expand_path("../reference/wear.R", __dir__))
     expect(problem).to eq("")
@@ -35,7 +35,7 @@ RSpec.describe Graver::Core::Wear::Forecast do
   end
 
   # Reference: spec/reference/wear.R, an independent integration of the same model in R.
-  it "gives the quantiles of the exact integration, for one reading and for three" do
+  it "returns the quantiles of the exact integration, for one and three readings" do
     one = { "a" => fitted(read(20_000, 8.5), sd_mm: 1e-6) }
     three = { "a" => fitted(read(10_000, 9.8), read(22_000, 8.1), read(35_000, 6.2), sd_mm: 1e-6) }
     { one => ["one_reading", 20_000], three => ["three_readings", 35_000] }.each do |set, (name, as_of_km)|
@@ -71,7 +71,7 @@ RSpec.describe Graver::Core::Wear::Forecast do
       end
   end
 
-  it "lies between the prior and new-to-now with a single reading, and narrows with the second" do
+  it "is between the prior and new-to-now with one reading, and narrower with two" do
     one = forecast({ "left_inner" => fitted(read(10_000, 8.0)) }, as_of_km: 10_000).first
     two = forecast({ "left_inner" => fitted(read(10_000, 8.0), read(16_000, 6.2)) }, as_of_km: 16_000).first
     # new to now: 3 mm in 10,000 km leaves 16,667 km; the prior alone would say some 35,000 km for 5 mm
@@ -80,7 +80,7 @@ RSpec.describe Graver::Core::Wear::Forecast do
   end
 
   # fact of the trade: the inner pad decides; common practice, no source
-  it "lets the worst pad lead, and counts a pad nobody has read" do
+  it "follows the worst pad and counts an unread one" do
     even =
       %w[left_inner left_outer right_inner right_outer].to_h do |pad|
         [pad, fitted(read(30_000, 6.8), read(40_000, 5.4))]
@@ -94,7 +94,7 @@ RSpec.describe Graver::Core::Wear::Forecast do
     )
   end
 
-  it "is not dragged by one wrong reading, and names it" do
+  it "resists one wrong reading and names it" do
     right = [read(10_000, 9.5), read(20_000, 8.0), read(30_000, 6.5)]
     wrong = [right[0], read(20_000, 12.9, ref: :plate_included), right[2]]
     clean, dirty = [right, wrong].map { |readings| forecast({ "left_inner" => fitted(*readings) }, as_of_km: 30_000) }
@@ -103,7 +103,7 @@ RSpec.describe Graver::Core::Wear::Forecast do
     expect(clean.doubted).to be_empty
   end
 
-  it "learns from an interval less than from a point, and remembers earlier sets" do
+  it "learns less from an interval than from a point, and uses earlier sets" do
     wide = forecast({ "left_inner" => fitted(between(20_000, 7, 8)) }, as_of_km: 20_000).first
     narrow = forecast({ "left_inner" => fitted(read(20_000, 7.5, 0.1)) }, as_of_km: 20_000).first
     expect(wide.quantile(0.9) - wide.quantile(0.1)).to be > narrow.quantile(0.9) - narrow.quantile(0.1)
@@ -114,14 +114,14 @@ RSpec.describe Graver::Core::Wear::Forecast do
       0.6 * forecast(fresh, as_of_km: 20_000).first.quantile(0.5)
   end
 
-  it "says zero when the limit is already passed, and nothing without a set" do
+  it "returns zero past the limit and nothing without a set" do
     past = forecast({ "left_inner" => fitted(read(40_000, 2.0)) }, as_of_km: 40_000)
     expect(past.first.quantiles.values_at(0.05, 0.5, 0.9)).to all(eq(0.0))
     expect(past.first.chance_now).to be > 0.95
     expect(described_class.call(history({}, as_of_km: 0), KNOWLEDGE.prior("pad"))).to be_nil
   end
 
-  it "survives equal odometers, a thicker reading and only doubted ones" do
+  it "accepts equal odometers, a thicker reading and only doubtful ones" do
     same =
       forecast(
         { "left_inner" => fitted(read(5000, 9.0), read(5000, 9.2), read(5000, 9.4, trust: 0.5)) },
@@ -133,7 +133,7 @@ RSpec.describe Graver::Core::Wear::Forecast do
     expect(growing.first.quantiles.values).to all(be >= 0)
   end
 
-  it "always gives rising, finite quantiles, the same for the same log" do
+  it "always returns rising, finite quantiles, the same for the same log" do
     PropCheck
       .forall(
         PropCheck::Generators.array(

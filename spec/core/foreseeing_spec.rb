@@ -38,7 +38,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses::Foreseeing do
     -0.5 * ((((11 - worn - read_mm)**2) / variance) + Math.log(variance)) * described_class::HEEDED
   end
 
-  it "knows how well each case would explain a reading" do
+  it "scores how well each case explains a reading" do
     changed = 0.5 + (0.5 * Math.exp(0.5 + 0.045))
     expect(lookahead_score(read(10_000, 9.0, 0.2))).to match(
       [
@@ -48,7 +48,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses::Foreseeing do
     )
   end
 
-  it "asks of a gauge only that it lies between, and lets no reading shout" do
+  it "scores a gauge by its interval and limits the weight of any reading" do
     inside, outside, absurd =
       [between(10_000, 9.0, 10.0), between(10_000, 3.0, 4.0), between(10_000, 1.0, 2.0)].map do |one|
         lookahead_score(one)[0]
@@ -57,7 +57,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses::Foreseeing do
     expect(absurd).to eq(outside)
   end
 
-  it "decides what is kept, and not what is believed" do
+  it "changes which branches are kept, not their weights" do
     kept = hypotheses.branch([Math.log(0.9), Math.log(0.1)], 1, lookahead_score: Numo::DFloat[[-10.0], [0.0]])
     expect(kept.to_a).to eq([1])
     expect(hypotheses.log_weight.to_a).to eq([Math.log(0.1)])
@@ -65,7 +65,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses::Foreseeing do
 
   # fact of the trade: a pin that seizes doubles the wear of one pad; common practice, no source. With room for a few
   # hypotheses only, the one the readings speak for must be among them.
-  it "keeps sight of a seized pin among few hypotheses" do
+  it "keeps a seized pin among few hypotheses" do
     stub_const("Graver::Core::Wear::AxleFilter::BRANCHED", 20)
     stub_const("Graver::Core::Wear::AxleFilter::KEPT", 10)
     even = [10_000, 20_000, 30_000].map { |km| read(km, 11.0 - (km * 0.12e-3)) }

@@ -27,7 +27,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses::Hearing do
   end
 
   # Conjugate normal update by hand of log(7 mm / rate): its derivatives are -1 by the rate and 1/7 by the thickness.
-  it "weighs a counter as what it is: a rough word on the first pad's life" do
+  it "weighs the counter as a rough word on the first pad's life" do
     stub_const("#{described_class}::WRONG", 0.0)
     bank.observe_claim(said(left_km: 30_000), 3.0, %w[a b])
     variance = (0.2**2) + ((0.15 / 7)**2)
@@ -38,7 +38,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses::Hearing do
     expect(bank.mean[5, 0]).to eq(11.0)
   end
 
-  it "takes a claim for the thinnest pad's, and shrugs at an absurd one" do
+  it "takes a claim as the thinnest pad's and ignores an absurd one" do
     stub_const("#{described_class}::WRONG", 0.0)
     bank.observe_claim(said(thickness_mm: 9.8, spread: 1.0), 3.0, %w[a b])
     expect(bank.mean[6, 0]).to be_within(1e-9).of(10.0 - (0.2 * (0.15**2) / ((0.15**2) + 1.0)))
@@ -50,7 +50,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses::Hearing do
   end
 
   # One unread set, whose life the prior leaves open, and one that was read: the same word moves the first.
-  it "moves a forecast that knows little, and hardly one that was measured" do
+  it "moves an uncertain forecast and hardly a measured one" do
     moved =
       [[], [read(10_000, 9.6), read(20_000, 8.2)]].map do |readings|
         pads = %w[left_inner left_outer].to_h { |pad| [pad, fitted(*readings)] }
@@ -66,7 +66,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses::Hearing do
     expect(moved.last).to be > moved.first + 0.1
   end
 
-  it "counts the newest word of each kind about the set that is on" do
+  it "counts the newest claim of each kind for the present set" do
     builder = KNOWLEDGE.history_builder
     fit =
       Graver::Core::Wear::Entry.new(

@@ -72,7 +72,7 @@ RSpec.describe Graver::Core::Wear::HistoryBuilder do
     )
   end
 
-  it "lets a corner renewed alone start anew while the others go on" do
+  it "restarts a corner renewed alone while the others continue" do
     history =
       build(
         entry(0, 0, "fit"),
@@ -100,7 +100,7 @@ RSpec.describe Graver::Core::Wear::HistoryBuilder do
 
   # fact of the trade: rotors are made some whole or half millimetres above their discard thickness, 1 to 3 as a rule;
   # common practice, no source
-  it "supposes that a rotor nobody wrote down stood one of a few steps above its limit" do
+  it "assumes an unrecorded rotor started one of a few steps above its limit" do
     rotors = specification("rotor", %w[left right], limit_mm: 22.0)
     rotor = build(entry(0, 0, "fit", nil, part: "rotor"), of: rotors).sets.last["left"]
     expect(rotor.choices).to eq([23.0, 23.5, 24.0, 24.5, 25.0])
@@ -112,7 +112,7 @@ RSpec.describe Graver::Core::Wear::HistoryBuilder do
   end
 
   # fact of the trade: the unread inner pad is the one that lies; common practice, no source
-  it "supposes an unread pad beside read ones, uncertain by what those have lost" do
+  it "estimates an unread pad from read ones, uncertain by their loss" do
     history =
       build(
         entry(10, 10_000, "reading", "6", side: "left", pad: "outer"),
@@ -125,7 +125,7 @@ RSpec.describe Graver::Core::Wear::HistoryBuilder do
     expect(build.sets).to be_empty
   end
 
-  it "takes events as thicknesses and turning as a fresh start of the rotor" do
+  it "treats events as thicknesses and machining as a fresh start of the rotor" do
     squealer =
       build(entry(0, 0, "fit"), entry(5, 5000, "squealer", side: "left", pad: "inner")).sets.last[
         "left_inner"
@@ -142,7 +142,7 @@ RSpec.describe Graver::Core::Wear::HistoryBuilder do
     expect(rotor.freed).to eq([[9500.0, ["left"]]])
   end
 
-  it "follows the newest readings of a log that somebody made by machine, and some of the earlier ones" do
+  it "follows the newest readings of a huge log and some of the earlier ones" do
     many = (1..500).map { |n| entry(n, n * 10.0, "reading", "9", side: "left", pad: "inner") }
     followed = build(entry(0, 0, "fit"), *many).sets.last["left_inner"].observations.map(&:distance_km)
     expect(followed.length).to eq(24)

@@ -35,7 +35,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
   end
 
   # Mean and variance of a lognormal variable (closed form): exp(m + v/2), (exp(v) - 1) exp(2m + v).
-  it "wears by a lognormal amount, and knows that who wore fast is thin" do
+  it "wears by a lognormal amount, correlated with thickness" do
     bank = single(log_sd: 0.3)
     bank.wear(10_000.0, 0.0, 0.5)
     mean = 1.5 * Math.exp(0.045)
@@ -47,7 +47,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
 
   # Covariance of two lognormal variables (closed form): (exp(c) - 1) m1 m2, c the covariance of the logarithms; plus
   # the share of the unevenness they have in common, sqrt(v1 v2) each.
-  it "wears two parts together: by what they share of the rate, and of every stretch's unevenness" do
+  it "wears two parts together by their shared rate and unevenness" do
     pair =
       described_class.new(
         %w[a b],
@@ -72,7 +72,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
   end
 
   # A mixture's mean and covariance (closed form): sum of w m, sum of w (C + (m - mean)(m - mean)').
-  it "makes one of two that tell the same story and believe nearly the same, and of no others" do
+  it "merges two of the same history that believe nearly the same, and no others" do
     bank =
       described_class.new(
         ["a"],
@@ -97,7 +97,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
   end
 
   # Against the conjugate update by hand, the reading's error twice as large.
-  it "takes a reading for less where its errors are supposed to be larger" do
+  it "weighs a reading less where its errors are assumed larger" do
     careless =
       described_class.new(
         ["a"],
@@ -111,7 +111,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
   end
 
   # Against the truncated normal in closed form, which curves_spec.rb checks against its own sum.
-  it "takes a gauge for what it is: an interval" do
+  it "takes a gauge as an interval" do
     bank = single
     bank.observe("a", WearBuilders::Thickness.interval(10.0, 11.0), { share: 0.0, sd_mm: 1.0 })
     mass, mean, variance = Graver::Core::Wear::Normal.truncated(11.0, 0.15, 10.0, 11.0)
@@ -125,7 +125,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
 
   # Bayes' rule and the law of total variance by hand: a reading of 9.0 where 11 +/- 0.15 was, read with 0.2; right
   # (0.9) or off by 2 mm (0.1).
-  it "weighs whether a reading is wrong, and takes in as much of it as is believed" do
+  it "weighs whether a reading is wrong and uses it accordingly" do
     bank = single
     chance = bank.observe("a", WearBuilders::Thickness.point(9.0, 0.2), { share: 0.1, sd_mm: 2.0 })[0]
     sds = [0.04, 0.04 + 4.0].map { |error| Math.sqrt((0.15**2) + error) }
@@ -141,7 +141,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
   end
 
   # Ornstein-Uhlenbeck process (closed form): it keeps exp(-d / length) of what it was, and its spread for ever.
-  it "forgets over a distance how the axle was driven" do
+  it "forgets drift over distance" do
     bank =
       described_class.new(["a"], [0.0, 0.4, 0.0, 0.0, 11.0].zip, [0.0, 0.3**2, 0.0, 0.0, 0.0].zip, [0.0], [kind(0.3)])
     bank.drift(10_000.0)
@@ -152,7 +152,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
 
   # JCGM 100:2008, F.1.2 (from memory): the variance of a mean of n readings with a common error is u_common^2 + u_own^2
   # / n. With next to nothing known before, that is what is left of the mean of four pads after four glances.
-  it "does not average away what four readings have in common" do
+  it "keeps the error that four readings share" do
     pads = %w[a b c d]
     bank = described_class.new(pads, [[0.0]] * 11, ([[0.0]] * 7) + ([[1e4]] * 4), [0.0], [kind])
     bank.disturb(described_class::BIAS, 0.9**2)
@@ -168,7 +168,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
     )
   end
 
-  it "flags a reading the more, the further off it is, and branches without losing weight" do
+  it "doubts a reading the more the further off it is, and branches without losing weight" do
     chances =
       [10.8, 13.0].map do |mm|
         single.observe("a", WearBuilders::Thickness.point(mm, 0.2), { share: 0.02, sd_mm: 1.5 })[0]
@@ -184,7 +184,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
   # Bayes' rule summed over a fine grid, with the error function of Ruby's own Math: thickness 11 +/- 0.15 before; a
   # leaf between two bounds, each blurred. Below, above and across what was expected.
   [[10.7, 10.95, 0.0], [11.05, 11.3, 0.0], [10.9, 11.4, 0.1], [10.4, 10.8, 0.25]].each do |lower, upper, edge|
-    it "takes in a leaf between #{lower} and #{upper} mm, blurred by #{edge}, as the sum over all thicknesses does" do
+    it "takes in a gauge between #{lower} and #{upper} mm, blurred by #{edge}, as a sum over all thicknesses does" do
       normal = ->(z) { 0.5 * Math.erfc(-z / Math.sqrt(2)) }
       likely =
         lambda do |mm|
@@ -207,7 +207,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses do
   end
 
   # By hand: 0.3 of what is known is kept, the rest falls back to the mean of its kind; covariances shrink alike.
-  it "falls back towards what is usual when a part is renewed" do
+  it "falls back towards the prior when a part is renewed" do
     bank = single(log_sd: 0.3)
     bank.wear(10_000.0, 0.0, 0.5)
     before = bank.covariance[0, 4, 0]

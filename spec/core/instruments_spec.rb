@@ -16,7 +16,7 @@ RSpec.describe "Instruments and ways of reading" do
   end
 
   # NIST SP 811 B.8, from memory: 1 in = 25.4 mm exactly, 1 mil = 0.0254 mm exactly
-  it "reads figures with their unit as they are called out" do
+  it "parses figures with their unit as called out" do
     in_mm =
       lambda do |text|
         figures, unit = Graver::Core::Quantity::EnteredLength.split(text, "mm")
@@ -34,7 +34,7 @@ RSpec.describe "Instruments and ways of reading" do
 
   # By hand: 23.84 23.81 23.86 23.83; least 23.81, 23.86 - 23.81 = 0.05; four readings that repeat to 0.015 mm range
   # over 3.633 x 0.015 = 0.0545 at the 5 % point of the studentized range (tables of quality control, from memory)
-  it "takes the thinnest of several places, and their spread" do
+  it "returns the thinnest of several places and their spread" do
     places = [23.84, 23.81, 23.86, 23.83].map { |mm| core::Thickness.point(mm, 0.015) }
     expect(core::Survey.of(places)).to have_attributes(
       minimum: places[1],
@@ -51,7 +51,7 @@ RSpec.describe "Instruments and ways of reading" do
 
   # The chance that n standard normal numbers range over w: n times the integral of density x (Phi(x + w) - Phi(x))^(n -
   # 1)
-  it "takes for chance what 95 of 100 even parts would not exceed" do
+  it "treats as chance what 95 of 100 even parts don't exceed" do
     below = ->(x) { 0.5 * Math.erfc(-x / Math.sqrt(2)) }
     density = ->(x) { Math.exp(-x * x / 2) / Math.sqrt(2 * Math::PI) }
     core::RangeByChance::FACTORS.each do |count, width|
@@ -76,7 +76,7 @@ RSpec.describe "Instruments and ways of reading" do
     expect(core::Survey.of(read["caliper", "24.6", "24.5", "24.6", "24.5"]).told?).to be(false)
   end
 
-  it "puts an instrument's own uncertainty in the place of the usual tool's" do
+  it "replaces the usual tool's uncertainty by the instrument's" do
     number = Graver::Core::Quantity::EnteredNumber.parse("8.40")
     reading = core::Reading.new(part: "pad", method: "caliper", value: number, upper: nil, unit: "mm", overall: false)
     tool =
@@ -102,7 +102,7 @@ RSpec.describe "Instruments and ways of reading" do
   end
 
   # fact of the trade (trade: a caliper zeroed on the wrong spot reads 1.5 mm low and condemns a good rotor); no source
-  it "judges a zero by what the tool's own steps explain" do
+  it "judges a zero by the tool's resolution" do
     good =
       lambda do |read_mm|
         core::ZeroCheck.new(
@@ -123,7 +123,7 @@ RSpec.describe "Instruments and ways of reading" do
     ).to be_within(1e-9).of(-1.6)
   end
 
-  it "refuses a percent of a rotor, and takes halves of a pad" do
+  it "rejects a percentage of a rotor and accepts a fraction of a pad" do
     number = ->(text) { Graver::Core::Quantity::EnteredNumber.parse(text) }
     part = core::Normalise::Part.new(new_mm: 12.0, backing_mm: nil, backing_uncertainty_mm: nil)
     half =
@@ -153,14 +153,14 @@ RSpec.describe "Instruments and ways of reading" do
         .map { |pair| pair.join("_") }
     end
 
-    it "goes round from any corner either way, or axle by axle" do
+    it "starts at any corner, goes either way, or axle by axle" do
       expect(order("rear_right", "clockwise", all)).to eq(%w[rear_right rear_left front_left front_right])
       expect(order("front_left", "anticlockwise", all)).to eq(%w[front_left rear_left rear_right front_right])
       expect(order("rear_right", "across", all)).to eq(%w[rear_right rear_left front_right front_left])
       expect(order("front_right", "clockwise", [%w[front left], %w[rear left]])).to eq(%w[rear_left front_left])
     end
 
-    it "reads within a wheel as the owner likes, and what is not named last" do
+    it "orders positions as the owner likes, unnamed ones last" do
       walk = described_class.new(start: "front_left", direction: "clockwise", within: %w[rotor outer])
       expect(walk.positions(%w[inner outer rotor shoe])).to eq(%w[rotor outer inner shoe])
       expect { described_class.new(start: "middle", direction: "clockwise", within: []) }.to raise_error(

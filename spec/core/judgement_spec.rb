@@ -27,7 +27,7 @@ RSpec.describe "Judging" do
     end
 
     # common practice, no source: an eye, or an estimate, condemns no rotor
-    it "asks for a reading where an eye or an estimate says it is out" do
+    it "asks for a reading where an eye or an estimate condemns" do
       call =
         lambda do |thickness, believed|
           described_class.call(
@@ -71,7 +71,7 @@ RSpec.describe "Judging" do
 
     # Floor: 1.6 mm, 49 CFR 393.47 (from memory), and 1.5 mm, UK inspection manual 1.1.13 (from memory); the rest are
     # stated choices of the project, so each is tried at and just beside its threshold.
-    it "turns at its thresholds" do
+    it "triggers at its thresholds" do
       expect(KNOWLEDGE.pad_limit("own-stop").mm).to eq(1.5)
       expect(KNOWLEDGE.pad_limit("law-uk").mm).to eq(1.5)
       expect([0.5, 0.49].map { |chance| severity("pad_below_floor_chance" => chance) }).to eq(%w[stop good])

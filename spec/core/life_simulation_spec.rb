@@ -18,7 +18,7 @@ RSpec.describe "What may become of an axle" do
       )
     end
 
-    it "meets changes to come as often as the axle is lively" do
+    it "draws future changes as often as the axle's own log suggests" do
       start =
         lambda do |quiet|
           zeros = Numo::DFloat.zeros(described_class::COUNT)
@@ -46,7 +46,7 @@ RSpec.describe "What may become of an axle" do
 
     # One life is 8 mm; what has come by then has with a chance of 1 - exp(-rate), by hand. Wear e times as fast
     # counts e times as fast towards what is still to come.
-    describe "of one pad and its mate" do
+    describe "of one pad and the opposite one" do
       let(:many) { described_class::COUNT }
       let(:quiet) { 0.0 }
 
@@ -81,13 +81,13 @@ RSpec.describe "What may become of an axle" do
         )
       end
 
-      it "slows the mate of a pad that has seized" do
+      it "slows the pad opposite a seized one" do
         inner, outer = lives(%w[left_inner left_outer], seizing(per_life: 100.0, mate_log_mean: -1.0)).to_a
         expect(inner.sum / many).to be_within(2500).of(80_000 * Math.exp(-2))
         expect(outer.sum / many).to be_within(10_000).of(80_000 * Math.exp(1))
       end
 
-      it "seizes sooner where everything wears faster" do
+      it "seizes sooner where wear is faster" do
         seized = ->(prior, km) { lives(["left_inner"], prior).lt(km).count.fdiv(many) }
         expect(seized[seizing, 79_000]).to be_within(0.08).of(1 - Math.exp(-1))
         faster = seizing.with(axle_changes: [{ per_life: 100.0, log_mean: 1.0, log_sd: 0.001 }])
@@ -104,7 +104,7 @@ RSpec.describe "What may become of an axle" do
       end
     end
 
-    it "is first when the earliest is, and later with a lower limit or a slower rate" do
+    it "is the earliest component's, and later with a lower limit or rate" do
       futures = result.futures
       expect((futures.first_km - futures.lives_km.min(axis: 0)).abs.max).to eq(0.0)
       expect(futures.supposing(limit_mm: 2.0).first_km.median).to be > futures.first_km.median
@@ -115,7 +115,7 @@ RSpec.describe "What may become of an axle" do
 
     # Ornstein-Uhlenbeck process (closed form): over d km, L its length, the mean of exp(drift) varies by about
     # 2 s^2 (L / d)(1 - (L / d)(1 - exp(-d / L))) where s is small; nothing else is unsure here but how it is driven.
-    it "lets lives differ by how the axle is driven from here on, as far as that lasts" do
+    it "spreads lives by how future driving may differ" do
       many = described_class::COUNT
       spread =
         lambda do |length_km, sd|
@@ -143,7 +143,7 @@ RSpec.describe "What may become of an axle" do
       end
     end
 
-    it "says since when a limit is passed: what is missing at the pace it wears" do
+    it "returns since when a limit is passed" do
       # 11 to 2 mm in 40,000 km: 1 mm under the limit, at 0.225 mm in 1,000 km, is some 4,400 km
       expect(
         forecast({ "left_inner" => fitted(read(40_000, 2.0)) }, as_of_km: 40_000).futures.passed_since_km

@@ -36,7 +36,7 @@ RSpec.describe Graver::Core::Wear::LogEpochs do
     expect(moments({ "a" => unknown.with(observations: []) }, as_of_km: 8000)).to be_empty
   end
 
-  it "notes what was made free where it was" do
+  it "records a freed corner at its place" do
     found =
       moments(
         { "left_inner" => fitted(read(10_000, 9.0)) },
@@ -47,7 +47,7 @@ RSpec.describe Graver::Core::Wear::LogEpochs do
   end
 
   describe Graver::Core::Wear::RemainingLife do
-    it "is read off equally likely ends, those passed already counted at zero" do
+    it "reads equally likely ends, those already passed as zero" do
       life = described_class.of(Numo::DFloat[0, 0, 1000, 2000, 3000, 4000, 5000, 6000, 7000, 8000])
       expect([life.chance_now, life.quantile(0.1), life.distances_km.first]).to match(
         [be_within(1e-9).of(0.2), 0.0, 0.0]

@@ -18,14 +18,14 @@ RSpec.describe Graver::Core::Measurement::Normalise do
     expect(thickness.standard_uncertainty_mm).to be_within(1e-12).of(Math.sqrt((0.15**2) + ((0.5 / Math.sqrt(3))**2)))
   end
 
-  it "takes a gauge as an interval between the leaf that goes and the one that does not" do
+  it "returns a gauge's interval between the one that fits and the one that doesn't" do
     thickness = normalise.call(reading("5", method: "gauge", upper: "6"), part)
     expect(thickness).to have_attributes(kind: :interval, lower_mm: 5.0, upper_mm: 6.0, value_mm: 5.5)
     # JCGM 100:2008, 4.3.7: a = 0.5 mm; the leaves' own 0.2 mm added in quadrature.
     expect(thickness.standard_uncertainty_mm).to be_within(1e-12).of(Math.hypot(0.5 / Math.sqrt(3), 0.2))
   end
 
-  it "closes an interval at the next millimetre when only one leaf is named, and says so" do
+  it "closes an interval at the next millimetre when only one gauge is named, and reports it" do
     expect(normalise.call(reading("5", method: "gauge"), part)).to have_attributes(
       upper_mm: 6.0,
       assumed: ["gauge_step"]
@@ -33,7 +33,7 @@ RSpec.describe Graver::Core::Measurement::Normalise do
   end
 
   # common practice, no source: overall limit 7.5 mm with plate
-  it "takes the backing plate off, with its own error" do
+  it "subtracts the backing plate with its error" do
     known = normalise.call(reading("13.6", overall: true), part)
     guessed = normalise.call(reading("13.6", overall: true), described_class::Part.unknown)
     expect(known.value_mm).to be_within(1e-9).of(8.4)
@@ -63,7 +63,7 @@ RSpec.describe Graver::Core::Measurement::Normalise do
   end
 
   # The part that is one's own and the part in common are the whole: JCGM 100:2008, 5.1.2 (from memory).
-  it "parts a caliper's error into its own and what all pads share that day, the plate's too" do
+  it "splits a caliper's error into its own and the shared part, the plate's too" do
     plain = normalise.call(reading("8.00"), part)
     digit = 0.005 / Math.sqrt(3)
     expect(plain.shared_mm).to be_within(1e-12).of(0.15 * Math.sqrt(0.4))
@@ -75,7 +75,7 @@ RSpec.describe Graver::Core::Measurement::Normalise do
     expect(normalise.call(reading("8"), part).group).not_to eq(normalise.call(reading("8", method: "rule"), part).group)
   end
 
-  it "says what readings of one day by one eye have in common, and what is each one's own" do
+  it "returns the shared and own error of readings by one eye" do
     half = normalise.call(reading("50", method: "percent", unit: "percent"), described_class::Part.unknown)
     # 10 % of 11 mm by eye, and half of the 1.2 mm by which nobody knows how thick it was
     expect(half.standard_uncertainty_mm).to be_within(1e-9).of(Math.hypot(1.1, 0.6))
@@ -104,7 +104,7 @@ RSpec.describe Graver::Core::Measurement::Normalise do
   end
 
   # common practice, no source: a leaf that goes in past the limit of the next is a slip
-  it "refuses by field what cannot be" do
+  it "rejects impossible values by field" do
     {
       ["400", { method: "caliper" }] => "value",
       ["8", { unit: "furlong" }] => "unit",
@@ -120,7 +120,7 @@ RSpec.describe Graver::Core::Measurement::Normalise do
     end
   end
 
-  it "takes the thinnest place of a rotor and the variation over them" do
+  it "returns a rotor's thinnest place and variation" do
     places =
       %w[23.84 23.81 23.83].map { |value| normalise.call(reading(value, method: "micrometer", part: "rotor"), part) }
     expect(Graver::Core::Measurement::Survey.of(places)).to have_attributes(

@@ -20,7 +20,7 @@ RSpec.describe Graver::Core::Planning::PlanEdits do
   end
   def order(result) = result.placed.map(&:key)
 
-  it "puts an own step where it is wanted, and moves it" do
+  it "inserts and moves an owner's step" do
     result =
       adjust(
         ["insert", "own-1", "front.left.judge", "Photograph the clip"],
@@ -38,7 +38,7 @@ RSpec.describe Graver::Core::Planning::PlanEdits do
     )
   end
 
-  it "leaves out what nothing depends on, never a mandatory step, never what a later step requires" do
+  it "leaves out a step nothing depends on, never a mandatory or required one" do
     expect(order(adjust(%w[drop front.left.runout]))).not_to include("front.left.runout")
     expect(why(adjust(%w[drop front.pump]))).to eq([:mandatory])
     expect(why(adjust(%w[drop front.left.hook])).first).to include(%w[pin_bolts_out requires hook_ready])
@@ -49,7 +49,7 @@ RSpec.describe Graver::Core::Planning::PlanEdits do
   end
 
   # What kills: the pedal pumped with a caliper open, the road before the nuts; common practice, no source.
-  it "refuses to pump with a caliper open, or to lower before the pedal is hard" do
+  it "rejects pumping with a caliper off, or lowering before the pedal is firm" do
     expect(why(adjust(%w[move front.pump front.left.pads_out])).first).to include(
       %w[pump forbids caliper_open],
       %w[pump requires side_done]
@@ -61,7 +61,7 @@ RSpec.describe Graver::Core::Planning::PlanEdits do
     )
   end
 
-  it "holds an owner's own step to what can kill, and no step goes before the chocks" do
+  it "checks an owner's step for hazards, and no step comes before the chocks" do
     expect(why(adjust(["insert", "own-1", "front.pump", "Start the engine, pump again"])).first).to include(
       %w[own-1 requires held],
       %w[own-1 forbids raised]
@@ -70,7 +70,7 @@ RSpec.describe Graver::Core::Planning::PlanEdits do
     expect(why(adjust(%w[move front.crack_nuts front.park])).first).to include(%w[crack_nuts requires chocked])
   end
 
-  it "keeps what stands when one change is refused" do
+  it "keeps other edits when one is rejected" do
     result = adjust(%w[drop front.left.runout], %w[drop front.star], ["insert", "own-9", nil, "Tea"])
     expect(result.set_aside.length).to eq(1)
     expect(order(result)).to start_with("own-9").and(

@@ -8,7 +8,7 @@ RSpec.describe "What a job takes" do
 
   # common practice, no source: furthest from the master cylinder first; on diagonal circuits one circuit after the
   # other
-  it "bleeds from the wheel that is furthest, by the side of the master cylinder" do
+  it "starts bleeding at the wheel furthest from the master cylinder" do
     corners =
       %w[front rear]
         .product(%w[left right])
@@ -32,7 +32,7 @@ RSpec.describe "What a job takes" do
       )
     end
 
-    it "draws off what does not fit, and says so when it cannot be known" do
+    it "returns what to draw off, or that it is unknown" do
       expect(plan.call(pushed: 68.0, headroom: 45.0, pushes: true, flushed: 0, opened: 0)).to have_attributes(
         draw_off: 30,
         needed: 250,
@@ -47,7 +47,7 @@ RSpec.describe "What a job takes" do
       )
     end
 
-    it "always buys enough, in as few bottles as do" do
+    it "buys enough in as few bottles as possible" do
       PropCheck.forall(PropCheck::Generators.choose(1..4000)) do |needed|
         bottles = plan.bottles(needed)
         expect(bottles.sum).to be >= needed
@@ -60,14 +60,14 @@ RSpec.describe "What a job takes" do
     subject(:hours) { described_class.new(KNOWLEDGE.hours) }
 
     # common practice, no source: 15 to 30 minutes a side for pads when nothing is stuck, about 2 h for all four wheels
-    it "agrees with what people say pads take" do
+    it "agrees with what people report for pads" do
       one = hours.usual(lifts(setup("front", ["pads"])))
       four = hours.usual(lifts(setup("front", ["pads"]), setup("rear", ["pads"])))
       expect(one.map { |hour| (hour * 60).round }).to eq([50, 95])
       expect(four).to match([be < 2.0, be > 2.0])
     end
 
-    it "goes by one's own pace once there is one, and by more than one is surer" do
+    it "uses the owner's own pace, more surely with more jobs" do
       lifted = lifts(setup("front", ["pads"]))
       slow = [[3.0, 0.83, 1.58]]
       expect(hours.call(lifted, [])).to have_attributes(jobs: 0)
@@ -76,7 +76,7 @@ RSpec.describe "What a job takes" do
       expect(often.high / often.low).to be < once.high / once.low
     end
 
-    it "knows that a captive rotor and a motor take longer" do
+    it "adds time for a captive rotor and a motor" do
       plain = hours.usual(lifts(setup("rear", %w[pads rotors_new])))
       expect(hours.usual(lifts(setup("rear", %w[pads rotors_new], retentions: "captive"))).first).to be >
         plain.first + 1
@@ -101,7 +101,7 @@ RSpec.describe "What a job takes" do
   end
 
   # Worked by hand: (100 x 1.4 + 2 x 90) x 1.2 = 384
-  it "adds up a shop's bill" do
+  it "calculates a shop's bill" do
     expect(
       Graver::Core::Planning::ShopQuote.call(parts: 100, hours: 2, rate: 90, markup_percent: 40, tax_percent: 20)
     ).to be_within(1e-9).of(384)
@@ -109,7 +109,7 @@ RSpec.describe "What a job takes" do
 
   # ISO 261 (from memory): M10 has pitches 1.5, 1.25 and 1; M12 1.75, 1.5, 1.25 and 1. Inch wheel studs: common
   # practice, no source.
-  it "knows which threads there are" do
+  it "accepts known threads only" do
     normal =
       lambda do |text|
         Graver::Core::Planning::Thread.normal(
@@ -123,7 +123,7 @@ RSpec.describe "What a job takes" do
     expect(["M10 x 9", "M13", "M10 x 0.5", "1/2-21", "big", "", "M10 x 1.25; drop"].map(&normal)).to all(be_nil)
   end
 
-  it "holds a new part against the old one" do
+  it "compares a new part with the old one" do
     matches = {
       "thickness_mm" => {
         "key" => "rotor.new_thickness",
@@ -144,7 +144,7 @@ RSpec.describe "What a job takes" do
     expect(verdicts[{ "thickness_mm" => 25 }, { "rotor.diameter" => 302 }]).to eq(%w[unknown unknown])
   end
 
-  it "finds a set that has the size, a safe stand-in, or says what is missing" do
+  it "finds a tool set with the size, a safe substitute, or names what is missing" do
     check = Graver::Core::Planning::ToolCheck.new(KNOWLEDGE.tools)
     drives = {
       "hex-13" => [["Hex head 13 mm", "Slide pin bolts"]],
@@ -189,7 +189,7 @@ RSpec.describe "What a job takes" do
     expect(list.call("inspect")).to be_empty
   end
 
-  it "knows what works mean, where they exist and what cannot be" do
+  it "knows what works mean, where they apply and what can't be combined" do
     expect(rules.expanded(%w[caliper])).to contain_exactly("caliper", "wheels", "open", "push", "hydraulics", "bleed")
     fixed = setup("front", ["pads"], calipers: "fixed_opposed").configuration.merge("sensors" => false)
     expect(rules.offered(fixed).map { |work| work["id"] }).not_to include("clips", "pins", "shoes", "sensors")

@@ -4,7 +4,7 @@ RSpec.describe "Planning" do
   describe Graver::Core::Planning::Torque do
     def torque(text, unit) = described_class.parse(text, unit)
 
-    it "shows three figures, and the entered value as it was entered" do
+    it "rounds to three figures and keeps the entered value" do
       # NIST SP 811 B.8 (from memory): 28 N·m / 1.355 818 = 20.65 lbf·ft
       expect(torque("28", "N·m").in_unit("lbf·ft")).to eq(20.7)
       expect(torque("133", "lbf·ft").in_unit("N·m")).to eq(180.0)
@@ -12,7 +12,7 @@ RSpec.describe "Planning" do
     end
 
     # common practice, no source: wheel torques are given as ranges; the middle of 125 to 150 is 137.5
-    it "keeps a range as a range and aims at its middle" do
+    it "keeps a range and aims at its middle" do
       ["125-150", "125 to 150", "125 – 150"].each do |text|
         expect(torque(text, "N·m")).to have_attributes(
           entered: 137.5,
@@ -29,7 +29,7 @@ RSpec.describe "Planning" do
     end
 
     # 200 and 210 N·m for one nut, and 18-20 lbf·ft written as 215 lbf·in: facts of the trade, no source
-    it "tells two sources apart by a share of the smaller, and a value within the other's range from none" do
+    it "tells sources apart by a share of the smaller, never a value within the other's range" do
       apart = ->(value, unit, other, other_unit) { torque(value, unit).differs?(torque(other, other_unit), 0.05) }
       expect([apart["200", "N·m", "209.9", "N·m"], apart["200", "N·m", "210", "N·m"]]).to eq([false, true])
       expect(apart["18-20", "lbf·ft", "215", "lbf·in"]).to be(false)
@@ -63,7 +63,7 @@ RSpec.describe "Planning" do
   end
 
   # Geometry: a cylinder of 57 mm bore moving 10 mm displaces pi/4 x 57^2 x 10 = 25.5 ml.
-  it "works out the fluid that comes back" do
+  it "calculates the fluid pushed back" do
     floating =
       Graver::Core::Planning::DisplacedFluid.call(
         gains: [[6, 4], [6, 4]],

@@ -16,21 +16,21 @@ RSpec.describe Graver::Core::Planning::Progress do
   def waits(key, *done) = progress(*done).waits_for(at(key)).map(&:key)
   def before(key) = placed.take_while { |each| each.key != key }.map(&:key)
 
-  it "lets the first step begin, and nothing that can kill before what it stands on" do
+  it "allows the first step, and no safety-critical step before its prerequisites" do
     expect(waits("settle")).to be_empty
     expect(waits("front.lift")).to include("front.chock", "settle")
     expect(waits("first_stops")).to include("front.pump", "front.star", "rear.pump", "rear.star", "level_after")
     expect(waits("rear.lower")).to include("rear.pump", "rear.left.corner_check", "rear.right.corner_check")
   end
 
-  it "waits for nothing that is done or answered for, and for no step that is no gate and gives nothing it needs" do
+  it "waits only for open mandatory steps and for steps that add what it needs" do
     expect(waits("first_stops", *before("first_stops"))).to be_empty
     # a runout that nobody measured bars no wheel
     loose = before("front.lower") - placed.reject { |each| each.step.mandatory }.map(&:key)
     expect(waits("front.lower", *loose)).to all(satisfy { |key| !key.match?(/runout|gauge_pads/) })
   end
 
-  it "works one wheel while the other waits, but not the second axle before the first is back on its wheels" do
+  it "allows one wheel while the other waits, but not the second axle before the first is down" do
     left = before("front.right.wheel_off").grep(/settle|compare|cool|level|front\.(park|chock|crack|lift|shake)/)
     expect(waits("front.right.wheel_off", *left).grep(/front\.left/)).to be_empty
     expect(waits("rear.lift", *before("rear.lift").grep_v(/front\.(star|pump|lower)/))).to include(
@@ -50,7 +50,7 @@ RSpec.describe Graver::Core::Planning::Progress do
 
   # Whatever was ticked so far: what may be ticked next never breaks the order, and there is always something to go
   # on with.
-  it "leads through the whole job by steps that wait for nothing, in any order they allow" do
+  it "reaches the end by ticking available steps in any order" do
     PropCheck
       .forall(PropCheck::Generators.array(PropCheck::Generators.choose(0..7), min: 20, max: 20))
       .with_config(n_runs: 2)

@@ -16,14 +16,14 @@ RSpec.describe Graver::Core::Quantity do
   end
 
   # common practice, no source: 140 N·m is about 103 lbf·ft; a foot has twelve inches
-  it "agrees with what mechanics know by heart" do
+  it "agrees with conversions mechanics know by heart" do
     expect(described_class::TORQUE.convert(140, from: "N·m", to: "lbf·ft")).to be_within(0.5).of(103)
     expect(described_class::TORQUE.convert(25, from: "lbf·ft", to: "lbf·in")).to be_within(1e-9).of(300)
     expect(described_class::LENGTH.to_base(Rational(7, 32), "in")).to be_within(0.001).of(5.556)
   end
 
   describe Graver::Core::Quantity::EnteredNumber do
-    it "reads numbers as people write them, with the step they were written to" do
+    it "parses numbers as people write them, with their resolution" do
       {
         "8.40" => %w[8.4 1/100],
         "8,4" => %w[8.4 1/10],
@@ -35,7 +35,7 @@ RSpec.describe Graver::Core::Quantity do
       end
     end
 
-    it "refuses what is no number, and says what is wanted" do
+    it "rejects what isn't a number and says what to enter" do
       ["", "abc", "1e9", "NaN", "8.4.1", "1/0", "🛞", "9" * 5000, nil].each do |text|
         expect { described_class.parse(text) }.to raise_error(Graver::InvalidEntry, /\AEnter a number/)
       end
@@ -47,7 +47,7 @@ RSpec.describe Graver::Core::Quantity do
   describe Graver::Core::Quantity::EnteredRange do
     def range(text) = described_class.parse(text).then { |found| [found.low.value, found.high&.value, found.middle] }
 
-    it "reads one figure, or two as people write a range, and aims at the middle" do
+    it "parses one figure, or a range with its middle" do
       expect(range("120")).to eq([120, nil, 120])
       ["125-150", "125 - 150", "125 – 150", "125to150", " 125 to 150 "].each do |text|
         expect(range(text)).to eq([125, 150, Rational(275, 2)]), text
@@ -58,7 +58,7 @@ RSpec.describe Graver::Core::Quantity do
       expect(range("-4")).to eq([-4, nil, -4])
     end
 
-    it "refuses what is neither, or runs backwards" do
+    it "rejects anything else, and a range that runs backwards" do
       {
         "150-125" => /smaller figure first/,
         "125-125" => /smaller figure first/,

@@ -19,7 +19,7 @@ RSpec.describe "Questions about readings" do
 
     def code(...) = asked(...)&.code
 
-    it "asks about what can hardly be true, and only then" do
+    it "questions only what can hardly be true" do
       before = Graver::Core::Measurement::Thickness.point(7.0, 0.15)
       expect(code(11.2)).to be_nil
       expect(code(13.0)).to eq("with_plate")
@@ -31,7 +31,7 @@ RSpec.describe "Questions about readings" do
       )
     end
 
-    it "sees a plate that was included where the rest fits what was expected" do
+    it "detects an included plate" do
       expect(asked(9.6, expected: { mean_mm: 4.5, sd_mm: 0.3 })).to have_attributes(
         code: "with_plate",
         tokens: include(without_plate_mm: be_within(1e-9).of(4.6))
@@ -40,7 +40,7 @@ RSpec.describe "Questions about readings" do
     end
 
     # NIST SP 811 B.8 (from memory): the inch is 25.4 mm; 0.25 in is 6.35 mm, 8/32 in as well
-    it "sees that the figures fit another unit" do
+    it "detects another unit" do
       expected = { mean_mm: 6.3, sd_mm: 0.3 }
       expect(asked(0.25, expected:, alternatives: { "in" => 6.35, "thou" => 0.00635 })).to have_attributes(
         code: "other_unit",
@@ -73,7 +73,7 @@ RSpec.describe "Questions about readings" do
       )
     end
 
-    it "finds two that fit far better the other way round, and leaves alike ones alone" do
+    it "detects swapped readings and leaves similar ones alone" do
       swapped = [
         read(:a, %w[left inner], 6.6, 3.6),
         read(:b, %w[left outer], 3.5, 6.5),
@@ -115,7 +115,7 @@ RSpec.describe "Questions about readings" do
     end
 
     # 100 days at 40 km are 4,000 km; four times that is the threshold, 16,000 km
-    it "asks beyond what the usual driving explains, and sees miles for kilometres" do
+    it "questions an odometer beyond the usual driving and detects miles for kilometres" do
       expect([ask(116_000), ask(116_001)&.code]).to eq([nil, "too_far_ahead"])
       expect(ask(167_372, { "km" => 104_000 })).to have_attributes(
         code: "other_distance_unit",

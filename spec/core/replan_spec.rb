@@ -136,7 +136,7 @@ RSpec.describe Graver::Core::Planning::Replan do
   # The same brake, with other works and approaches.
   def mixed(brake, other) = brake.zip(other).each_with_index.map { |(mine, new), at| [5, 6].include?(at) ? new : mine }
 
-  it "changes nothing of a job that is planned again as it was" do
+  it "replans an unchanged job to the same steps" do
     PropCheck.forall(any_job) do |kind, front, rear, _, axles, _, share|
       setups = axles.map { |axle| random_setup(axle, kind, axle == "front" ? front : rear) }
       lifts = builder.call(setups)
@@ -149,7 +149,7 @@ RSpec.describe Graver::Core::Planning::Replan do
     end
   end
 
-  it "brings every brake back together, whatever it was changed to in the middle" do
+  it "plans every brake back together, whatever changes midway" do
     refused = walked = 0
     PropCheck
       .forall(any_job)

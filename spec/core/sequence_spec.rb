@@ -11,7 +11,7 @@ RSpec.describe Graver::Core::Planning::Sequence do
   def places(found, wanted) = wanted.map { |key| found.index(key) || raise("#{key} is missing") }
   def expect_rising(found, wanted) = expect(places(found, wanted)).to eq(places(found, wanted).sort)
 
-  it "gives every configuration an order in which each step finds what it requires" do
+  it "orders every configuration so that each step finds what it requires" do
     PropCheck.forall(
       any(kinds),
       choices,
@@ -28,7 +28,7 @@ RSpec.describe Graver::Core::Planning::Sequence do
     end
   end
 
-  it "brings every piston home once and tightens all it undoes, whatever is fitted" do
+  it "pushes every piston back once and tightens all it undoes, whatever is fitted" do
     PropCheck.forall(any(kinds), choices) do |kind, chosen|
       setup = random_setup("rear", kind, chosen)
       placed = sequence.call(lifts(setup))
@@ -42,7 +42,7 @@ RSpec.describe Graver::Core::Planning::Sequence do
     end
   end
 
-  it "ends in a hard pedal before the road, on both sides, with a motor on the caliper" do
+  it "ends with a firm pedal before the road, with a motor on the caliper" do
     found = keys(setup("rear", ["pads"], parking_brakes: "electric"))
     order = %w[
       rear.shake
@@ -69,7 +69,7 @@ RSpec.describe Graver::Core::Planning::Sequence do
   end
 
   # The engine started in gear on stands, or nuts cracked before the chocks, kill: common practice, no source.
-  it "chocks before anything is cracked, released or lifted, and starts the engine only on its wheels, held" do
+  it "chocks before loosening, releasing or lifting, and starts the engine only on the wheels" do
     %w[front rear]
       .product([%w[pads], %w[inspect], %w[pads rotors_turn bleed]])
       .each do |axle, works|
@@ -118,7 +118,7 @@ RSpec.describe Graver::Core::Planning::Sequence do
   end
 
   # Read off the words of the steps, beside the facts: whatever is fitted and done, common practice, no source.
-  it "runs no engine before every wheel is on the ground and held, and lets go of nothing that is not chocked, in any configuration" do
+  it "never runs the engine off its wheels or releases an unchocked vehicle, in any configuration" do
     PropCheck
       .forall(any(kinds), choices, choices, any([%w[front], %w[rear], %w[front rear]]))
       .with_config(n_runs: 40)
@@ -146,7 +146,7 @@ RSpec.describe Graver::Core::Planning::Sequence do
       end
   end
 
-  it "has both rotors off before either goes to the machine shop, and none on before both are back" do
+  it "takes both rotors off before machining and fits none before both are back" do
     found = keys(setup("front", %w[pads rotors_turn], retentions: "screws"))
     expect_rising(
       found,
@@ -167,7 +167,7 @@ RSpec.describe Graver::Core::Planning::Sequence do
     expect(found.grep(/rotors_away|turned/).length).to eq(3)
   end
 
-  it "never forces a screw piston or puts a bike onto a jack" do
+  it "never forces a wind-in piston or puts a motorcycle on a jack" do
     cable = keys(setup("rear", ["pads"], parking_brakes: "cable")).join(" ")
     bike =
       keys(setup("front", ["pads"], sides: ["left"], vehicles: "motorcycle", calipers: "motorcycle_fixed")).join(" ")
@@ -175,7 +175,7 @@ RSpec.describe Graver::Core::Planning::Sequence do
     expect(bike).to match(/stand_bike.*bike_caliper_off/).and(satisfy { |ids| !ids.match?(/lift|wheel_off|star/) })
   end
 
-  it "takes the captive rotor off behind hub nut and hub, and proves the bearing before the bracket is on" do
+  it "removes a captive rotor behind hub nut and hub, and checks the bearing before the bracket" do
     found = keys(setup("front", %w[pads rotors_new], vehicles: "off_roader", retentions: "captive")).grep(/left/)
     order =
       %w[
@@ -195,7 +195,7 @@ RSpec.describe Graver::Core::Planning::Sequence do
     expect(found.join).not_to match(/hub_face|rotor_on\b/)
   end
 
-  it "backs shoes off before the rotor and sets them after the pedal, with screws and push-off holes" do
+  it "backs shoes off before the rotor and adjusts them after the pedal" do
     found = keys(setup("rear", %w[pads rotors_new shoes], parking_brakes: "drum_in_hat", retentions: "push_off"))
     order = %w[
       rear.left.adjuster_back
@@ -212,7 +212,7 @@ RSpec.describe Graver::Core::Planning::Sequence do
     expect_rising(found, order)
   end
 
-  it "works two discs of one wheel as one, the wheel out once" do
+  it "works two discs of one wheel with the wheel out once" do
     found =
       keys(
         setup("front", %w[pads rotors_new], vehicles: "motorcycle", calipers: "motorcycle_fixed", retentions: "bolts")
@@ -241,7 +241,7 @@ RSpec.describe Graver::Core::Planning::Sequence do
     expect(bikes.map(&:name)).to eq(%w[front rear])
   end
 
-  it "bleeds whatever was opened, and only then pumps" do
+  it "bleeds whatever was opened before pumping" do
     found = keys(setup("front", ["hose"]))
     expect_rising(
       found,
@@ -250,7 +250,7 @@ RSpec.describe Graver::Core::Planning::Sequence do
     expect(keys(setup("front", ["pads"])).grep(/bleed|fluid_fresh/)).to be_empty
   end
 
-  it "pushes no piston on a mere look" do
+  it "pushes no piston during an inspection" do
     found = keys(setup("front", ["inspect"])).join(" ")
     expect(found).to match(/gauge_pads.*read_rotor.*pump.*star/).and(
       satisfy { |all| !all.match?(/caliper|pin_bolts|piston|bed_in/) }

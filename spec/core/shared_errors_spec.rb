@@ -27,7 +27,7 @@ RSpec.describe "Errors that readings have in common" do
   end
 
   # JCGM 100:2008, F.1.2 (from memory): what is common does not average out.
-  it "leaves the mean of four glances as unsure as what they share" do
+  it "keeps the mean of four visual readings as uncertain as their shared error" do
     new = point(11.0, 0.1, 0.0)
     alone, shared =
       [0.0, 0.8].map do |common|
@@ -36,7 +36,7 @@ RSpec.describe "Errors that readings have in common" do
     expect(shared).to be > 1.4 * alone
   end
 
-  it "keeps groups of one day apart: a second gauge helps where a second glance of the first does not" do
+  it "separates groups of one day: a second tool helps, a second look with the first doesn't" do
     new = point(11.0, 0.1, 0.0)
     one_eye = set(new, seen(30_000.0, point(6.0, 0.1, 0.8)))
     two_gauges =
@@ -49,7 +49,7 @@ RSpec.describe "Errors that readings have in common" do
   end
 
   # fact of the trade: four pads of one box were as thick as each other when new; common practice, no source
-  it "takes one unknown thickness of a new set for one unknown, not four" do
+  it "treats a set's unknown new thickness as one unknown, not four" do
     read = seen(10_000.0, point(9.0, 0.1, 0.0))
     together, apart = [1.2, 0.0].map { |common| set(point(11.0, Math.sqrt((1.2**2) - (common**2)), common)) }
     widths =
@@ -68,7 +68,7 @@ RSpec.describe "Errors that readings have in common" do
 
   # Boole's inequality: the first of four is over as likely as the likeliest of them at least, and no likelier than
   # all together.
-  it "has axle and pads agree: their chances are counted over the same futures" do
+  it "counts axle and pad chances over the same futures" do
     figures = PropCheck::Generators.array(PropCheck::Generators.choose(22..60), min: 4, max: 4)
     PropCheck
       .forall(figures)
@@ -94,7 +94,7 @@ RSpec.describe "Errors that readings have in common" do
   end
 
   # Four glances "about half" of pads nobody knows anything of: common practice, no source, that this is no alarm.
-  it "does not take four vague glances at half-worn pads for a pad at its limit" do
+  it "doesn't take four rough readings of half-worn pads for a worn-out pad" do
     glance =
       Graver::Core::Measurement::Reading.new(
         part: "pad",

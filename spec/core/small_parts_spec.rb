@@ -6,7 +6,7 @@ RSpec.describe "Small parts of the core" do
   describe Graver::Core::Value do
     let(:point) { described_class.define(:x, :y) }
 
-    it "is frozen, whole, and changed only into a copy" do
+    it "is frozen, complete, and copied on change" do
       one = point.new(x: 1, y: 2)
       expect([one.frozen?, one.with(y: 3).to_h, one.y, one == point.new(x: 1, y: 2)]).to eq(
         [true, { x: 1, y: 3 }, 2, true]
@@ -17,7 +17,7 @@ RSpec.describe "Small parts of the core" do
   end
 
   describe Graver::InvalidEntry do
-    it "is seen from the record around it without losing a fault" do
+    it "reports faults of a nested record" do
       fault = ->(field) { described_class::FieldError.new(field:, code: "c", message: field) }
       outer = described_class.new([fault["value"], fault[""]]).under("readings.3")
       expect(outer.faults.map(&:field)).to eq(%w[readings.3.value readings.3])
@@ -49,7 +49,7 @@ RSpec.describe "Small parts of the core" do
       )
     end
 
-    it "takes the first severity that holds and every reason for it" do
+    it "returns the first severity that holds with every reason" do
       expect(engine.call({ "x" => 6, "y" => 0 })).to have_attributes(
         severity: "stop",
         rules: [have_attributes(id: "a")]
@@ -57,7 +57,7 @@ RSpec.describe "Small parts of the core" do
       expect(engine.call({ "x" => 3, "y" => 0 }).rules.map(&:id)).to eq(%w[b c])
     end
 
-    it "does not judge what is not known" do
+    it "doesn't judge the unknown" do
       expect(engine.call({ "x" => nil, "y" => nil })).to be_nil
       expect(engine.call({ "y" => 1 }).severity).to eq("plan")
     end
@@ -85,7 +85,7 @@ RSpec.describe "Small parts of the core" do
       }
     end
 
-    it "counts wheel nuts by the owner's own count, gives them a star and their second stage" do
+    it "uses the owner's count of wheel nuts, with star pattern and second stage" do
       data = {
         "wheel_nut.count" => {
           value: "5",
@@ -110,7 +110,7 @@ RSpec.describe "Small parts of the core" do
       )
     end
 
-    it "leaves open what nobody entered, and questions what cannot be right or is hearsay" do
+    it "leaves missing torques open and questions implausible or second-hand ones" do
       expect(lines({}).first).to have_attributes(
         count: nil,
         torque: nil,
@@ -127,7 +127,7 @@ RSpec.describe "Small parts of the core" do
   describe Graver::Core::Planning::PartsList do
     include PlanBuilders
 
-    it "counts per set, corner, sensor and one-time-use bolt" do
+    it "counts parts per set, corner, sensor and single-use bolt" do
       torque = [
         instance_double(
           Graver::Core::Planning::TorqueCard::Line,

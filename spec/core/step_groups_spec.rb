@@ -12,14 +12,14 @@ RSpec.describe Graver::Core::Planning::StepGroups do
     expect(step_groups.flatten(1)).to eq(placed)
   end
 
-  it "makes about a third fewer of a front job, and no gate is followed in its own movement" do
+  it "groups about a third of a front job's steps, and ends each group at a mandatory step" do
     expect(step_groups.length).to be_between(placed.length * 0.65, placed.length * 0.76)
     joined = step_groups.select { |movement| movement.length > 1 }
     expect(joined.flat_map { |movement| movement[..-2] }.select { |each| each.step.mandatory }).to be_empty
     joined.each { |movement| expect(movement.map { |each| [each.place, each.step.stage] }.uniq.length).to eq(1) }
   end
 
-  it "joins neighbours alone: what stands between them parts them" do
+  it "groups neighbours only" do
     hands = step_groups.map { |movement| movement.map(&:key) }
     expect(hands).to include(%w[front.left.push_a_little front.left.hook front.left.pin_bolts_out])
     parted = placed.reject { |each| each.key == "front.left.hook" }

@@ -17,7 +17,7 @@ RSpec.describe Graver::Core::Wear::StraightLine do
     )
   end
 
-  it "reaches a limit only when it falls, and needs two places" do
+  it "reaches a limit only when it falls, and needs two points" do
     expect(described_class.fit([[0, 11.0], [20_000, 9.0]]).reaches(3.0)).to be_within(1e-6).of(80_000)
     expect(described_class.fit([[0, 9.0], [10, 9.5]]).reaches(3.0)).to be_nil
     expect { described_class.fit([[5, 9.0], [5, 8.0]]) }.to raise_error(ArgumentError, /2 different places/)

@@ -46,7 +46,7 @@ RSpec.describe "The road ahead" do
       end
     end
 
-    it "follows another commute from its day on, and the seasons" do
+    it "follows a change of driving from its date, and the seasons" do
       expect(road(changes: [change(100, 100.0)]).days_for(10_000)).to be_within(1e-6).of(150)
       expect(road(changes: [change(100, nil, 0.5)]).actual_km(7500)).to be_within(1e-6).of(10_000)
       expect(road(changes: [change(-30, 100.0)]).days_for(10_000)).to be_within(1e-6).of(100)
@@ -88,7 +88,7 @@ RSpec.describe "The road ahead" do
     def due(id, at_km, at_days) = described_class::Due.new(id:, at_km:, at_days:)
 
     # fact of the trade: both axles in one session save a set-up; common practice, no source
-    it "puts together what falls due near the first, and nothing further" do
+    it "combines what is due near the first, and nothing later" do
       sessions =
         described_class.combine(
           [due("rear", 16_000, 300), due("front", 12_000, 220), due("trailer", 18_000, 400)],
@@ -121,7 +121,7 @@ RSpec.describe "The road ahead" do
       expect(described_class.end_of(set, 1.0, 30_000)).to have_attributes(km: nil, at_least_km: 30_000)
     end
 
-    it "says whether the band held, and leaves open what is not known yet" do
+    it "returns whether the range held, or that it isn't known yet" do
       said = { 0.1 => 10_000.0, 0.5 => 15_000.0, 0.9 => 20_000.0 }
       judged =
         lambda do |as_of_km, limit, until_km|
@@ -150,7 +150,7 @@ RSpec.describe "The road ahead" do
       expect(judged.call(27_000, 3.0, 30_000)).to be_nil
     end
 
-    it "looks again by the day the chance is still small, however unevenly it is driven" do
+    it "sets the inspection where the chance is still small, however unevenly it is driven" do
       history = { "left_inner" => fitted(read(10_000, 8.0), read(20_000, 5.5)) }
       timeline =
         Graver::Core::Schedule::Timeline.new(
@@ -167,7 +167,7 @@ RSpec.describe "The road ahead" do
   end
 
   describe Graver::Core::Wear::MeasurementValue do
-    it "sends you to the pad that leads and is least known, and promises no more than there is" do
+    it "recommends the leading, least-known pad and promises no more than possible" do
       result =
         forecast(
           {

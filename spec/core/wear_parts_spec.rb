@@ -12,7 +12,7 @@ RSpec.describe "The parts of the forecast" do
     def follow(set, as_of_km:, with: prior, **more) = described_class.new(history(set, as_of_km:, **more), with)
 
     # A reading so vague that it tells nothing leaves every belief as it was.
-    it "believes in a wrong service as often as the prior says, before anything speaks for or against" do
+    it "starts with the prior chance of a wrong service" do
       odd = prior.with(wrong_service: { share: 0.2, sd_mm: 1.0 }, plate_service: { share: 0.0, sd_mm: 1.0, mm: nil })
       set = { "left_inner" => fitted(read(100, 8.0, 200.0)) }
       bank = follow(set, as_of_km: 100.0, with: odd).hypotheses
@@ -21,7 +21,7 @@ RSpec.describe "The parts of the forecast" do
       expect((wrong * bank.weights).sum).to be_within(0.02).of(believed)
     end
 
-    it "begins with each drift as unsure as the prior says" do
+    it "starts with the prior's drift" do
       bank = follow({ "left_inner" => fitted }, as_of_km: 0.0).hypotheses
       drift = WearBuilders::Wear::Hypotheses::DRIFT
       expect(bank.covariance[drift, drift, true].to_a.map { |each| Math.sqrt(each).round(6) }.uniq).to match_array(
@@ -39,7 +39,7 @@ RSpec.describe "The parts of the forecast" do
       [1000 * Math.exp(middle), Math.sqrt(((variance + ((mean - middle)**2)) * bank.weights).sum)]
     end
 
-    it "shares strength: four pads say more of a rate than one, and an unread pad learns from the others" do
+    it "learns more from four pads than from one, for an unread pad too" do
       four = %w[left_inner left_outer right_inner right_outer].to_h { |pad| [pad, fitted(read(20_000, 7.0))] }
       one, all =
         [four.slice("left_inner"), four].map { |set| rate(follow(set, as_of_km: 20_000, with: calm), "left_inner") }
@@ -65,7 +65,7 @@ RSpec.describe "The parts of the forecast" do
     end
 
     # fact of the trade: a caliper zeroed wrong is off on every pad that day; common practice, no source
-    it "takes a whole service that is off for a wrong instrument, not for wear, and names its readings" do
+    it "treats a service that is off as a wrong instrument and names its readings" do
       set =
         %w[left_inner left_outer right_inner right_outer].to_h do |pad|
           [pad, fitted(read(10_000, 9.6, ref: 1), read(20_000, 7.0, ref: 2), read(30_000, 6.8, ref: 3))]
@@ -83,7 +83,7 @@ RSpec.describe "The parts of the forecast" do
 
     # facts of the trade: a seized pin takes the braking off the other pad, or leaves it as it was; common practice, no
     # source
-    it "tells a mate that has stopped from one that goes on, and the rate of each" do
+    it "tells a stopped opposite pad from a wearing one, with both rates" do
       pads =
         lambda do |mate|
           {
@@ -109,7 +109,7 @@ RSpec.describe "The parts of the forecast" do
 
     # Bayes' rule over five thicknesses by hand would do: what the second reading leaves of them has worn 0.2 mm in
     # 20,000 km since the first, so the 0.5 mm before took some 50,000 km or the rotor was thinner from the start.
-    it "weighs the nominal thicknesses a rotor can have had by what was read" do
+    it "weighs a rotor's possible new thicknesses by its readings" do
       unknown =
         lambda do |choices|
           observations = [read(20_000, 22.8, 0.02), read(40_000, 22.6, 0.02)]
@@ -139,7 +139,7 @@ RSpec.describe "The parts of the forecast" do
       expect(careful).to be < 0.4
     end
 
-    it "learns whether things happen often on this axle" do
+    it "learns how often things change on this axle" do
       even = [8000, 16_000, 24_000, 32_000].map { |km| read(km, 11.0 - (km * 0.14e-3), 0.05) }
       bent = [read(8000, 9.9, 0.05), read(16_000, 8.8, 0.05), read(24_000, 6.5, 0.05), read(32_000, 4.2, 0.05)]
       quiet =
@@ -152,7 +152,7 @@ RSpec.describe "The parts of the forecast" do
       expect(follow({ "left_inner" => fitted }, as_of_km: 0).quiet).to be_within(1e-9).of(prior.quiet[:share])
     end
 
-    it "lets a corner that was freed wear otherwise from there on" do
+    it "lets a freed corner wear differently afterwards" do
       late = {
         "left_inner" => fitted(read(10_000, 8.0), read(20_000, 5.0)),
         "left_outer" => fitted(read(10_000, 9.8), read(20_000, 8.6))
@@ -190,7 +190,7 @@ RSpec.describe "The parts of the forecast" do
       expect(now.values).to match([be_within(0.02).of(6.0), be_within(0.02).of(0.1)])
     end
 
-    it "believes in steady wear where readings lie on a line, and in change where they bend" do
+    it "infers steady wear from a line and a change from a bend" do
       bent = fitted(read(10_000, 10.3, 0.05), read(20_000, 9.6, 0.05), read(30_000, 7.0, 0.05), read(40_000, 4.3, 0.05))
       # after the bend the pad wears 2.7 mm in 10,000 km, not the 1.7 of its whole life: 1.3 mm are 4,900 km away, not
       # 7,800
@@ -226,7 +226,7 @@ RSpec.describe "The parts of the forecast" do
       end
     end
 
-    it "lets pins seize on a quiet axle more often than it changes its rate" do
+    it "lets pins seize on a quiet axle more often than its rate changes" do
       pin = { per_life: 2.0, log_mean: 0.7, log_sd: 0.2, mate_log_mean: 0.0, mate_log_sd: 0.1 }
       one =
         prior.with(

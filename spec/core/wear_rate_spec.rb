@@ -6,7 +6,7 @@ RSpec.describe Graver::Core::Wear::WearRate do
   def pace(*sets) = described_class.of("rear", history(sets.last, as_of_km: 90_000, earlier: sets[0...-1]), 0.2)
 
   # By hand: 3 mm in 30,000 km and 6 mm in 30,000 km, read with 0.15 mm each and new to 0.15 mm.
-  it "is the mean of a set's pads, and of its sets by how well each is known" do
+  it "averages a set's pads, and sets by their precision" do
     slow = { "left_inner" => fitted(read(30_000, 8.0)) }
     both = { "left_inner" => fitted(read(30_000, 8.0)), "left_outer" => fitted(read(30_000, 5.0)) }
     of = [Math.log(1e-4), Math.log(2e-4)]
@@ -23,7 +23,7 @@ RSpec.describe Graver::Core::Wear::WearRate do
     expect(pace(slow, both).log_sd).to be_within(1e-9).of(1 / Math.sqrt(weights.sum))
   end
 
-  it "says nothing where hardly anything has worn, or nobody knows since when" do
+  it "returns nothing with too little wear or an unknown fitting date" do
     expect(pace({ "left_inner" => fitted(read(5000, 10.7)) })).to be_nil
     expect(pace({ "left_inner" => fitted(read(30_000, 8.0), at: nil) })).to be_nil
     expect(pace({ "left_inner" => fitted })).to be_nil
@@ -31,7 +31,7 @@ RSpec.describe Graver::Core::Wear::WearRate do
 
   # The conditional mean and variance of a normal pair (closed form): m + r (y - m) s^2 / (s^2 + e^2), and
   # s^2 (1 - r^2 s^2 / (s^2 + e^2)).
-  it "moves what is believed of another axle by as much as the two are alike" do
+  it "moves another axle's estimate by their correlation" do
     stub_const("Graver::Core::Wear::Hypotheses::Hearing::WRONG", 0.0)
     prior = KNOWLEDGE.prior("pad").with(axles_alike: 0.6, axle_log_offset: { "rear" => -0.3 })
     other = described_class.new(axle: "rear", log_rate: Math.log(0.3e-3), log_sd: 0.2)

@@ -21,7 +21,7 @@ RSpec.describe Graver::Core::Planning::WrenchChoice do
   end
 
   # common practice, no source: a click wrench is trusted from a fifth of its scale on
-  it "uses a wrench only in the part of its scale that is trusted, and names what to borrow" do
+  it "uses only the trusted part of a wrench's scale, and names what to borrow" do
     large = wrench(1, 10, 200, 1)
     expect(choice.call(100, [large], today).wrench).to eq(large)
     expect(choice.call(28, [large], today)).to have_attributes(range: [10, 50], near: large)
@@ -30,7 +30,7 @@ RSpec.describe Graver::Core::Planning::WrenchChoice do
   end
 
   # Reference: ISO 6789, permissible deviation 6 % up to 10 N·m and 4 % above (from memory).
-  it "says within what the torque ends, by the class of the wrench" do
+  it "returns where the torque lands, by the wrench's class" do
     expect(choice.call(28, [wrench(1, 5, 50, 0.5)], today)).to have_attributes(
       tolerance_share: 0.04,
       low: be_within(1e-9).of(26.88),
@@ -40,7 +40,7 @@ RSpec.describe Graver::Core::Planning::WrenchChoice do
   end
 
   # Reference: NIST SP 811, appendix B.8: 1 lbf·ft = 1.355818 N·m (from memory).
-  it "sets the wrench in its own unit and graduation, and says what rounding costs" do
+  it "rounds the setting to the wrench's unit and graduation" do
     found = choice.call(100, [wrench(1, 10, 150, 5, unit: "lbf·ft")], today)
     # 100 N·m = 73.756 lbf·ft; the scale has 75
     expect(found).to have_attributes(
@@ -53,7 +53,7 @@ RSpec.describe Graver::Core::Planning::WrenchChoice do
   end
 
   # The lever rule T_set = T x L / (L + E); worked example: 100 N·m, L 400 mm, E 50 mm: 88.89 N·m.
-  it "corrects for a crow-foot, and refuses without the wrench's length" do
+  it "corrects for a crow-foot, and needs the wrench's length" do
     fine = wrench(1, 10, 200, 0.01, length_mm: 400.0)
     expect(choice.call(100, [fine], today, extension_mm: 50.0)).to have_attributes(
       setting: be_within(0.006).of(88.89),
@@ -62,7 +62,7 @@ RSpec.describe Graver::Core::Planning::WrenchChoice do
     expect(choice.call(100, [wrench(1, 10, 200, 1)], today, extension_mm: 50.0)).to be_a(described_class::Borrow)
   end
 
-  it "says when a calibration is due, and prefers the wrench that has one" do
+  it "reports a due calibration and prefers a calibrated wrench" do
     old, never, good =
       wrench(1, 10, 100, 1, calibrated_on: Date.new(2025, 5, 15)),
       wrench(2, 10, 100, 1, calibrated_on: nil),
@@ -73,7 +73,7 @@ RSpec.describe Graver::Core::Planning::WrenchChoice do
 
   # Laws that hold whatever is owned: the setting is on the scale and in its trusted part, the graduation costs at most
   # half a step at the handle, the best of several is never worse than one of them.
-  it "never leaves the scale, and never costs more than half a graduation" do
+  it "stays on the scale, within half a graduation" do
     generators = PropCheck::Generators
     wrenches = [
       wrench(1, 5, 50, 0.5, length_mm: 280),

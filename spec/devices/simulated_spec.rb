@@ -18,7 +18,7 @@ RSpec.describe "Simulated devices" do
 
     def pulls(count) = Array.new(count) { wrench.read("torque").value.to_f / 100 }
 
-    it "reaches what it is set to, is pulled on after the click or clicks early as its knobs say" do
+    it "reaches its setting, overshoots or clicks early as set" do
       wrench.touch(set: 100.0)
       expect(pulls(50)).to all(be_within(0.06).of(1.0))
       wrench.change("noise" => 0, "over" => 100)
@@ -35,7 +35,7 @@ RSpec.describe "Simulated devices" do
     let(:unit) { Graver::Devices::Shelf.simulated.find("diagnostic") }
 
     # 30 to 40 s for the motors of a parking brake: common practice, no source
-    it "opens the brake in its time, and fails as vehicles do" do
+    it "opens the brake in time and fails as vehicles do" do
       expect(Array.new(20) { unit.act("brake_open").seconds }).to all(be_between(30, 40))
       unit.change("volts" => 11.5)
       expect { unit.act("brake_open") }.to raise_error(Graver::DeviceFailed, /11\.5 V: connect the maintainer/)
@@ -62,7 +62,7 @@ RSpec.describe "Simulated devices" do
 
     # Facts of sampling: the mean of 400 lies within four standard errors, their standard deviation within a tenth or
     # so.
-    it "shows what it touches, with its noise, a wrong zero and drift" do
+    it "reads what it touches, with noise, zero error and drift" do
       gauge.touch(vehicle: "Finch", axle: "front", part: "pad", side: "left", pad: "inner")
       shown = readings(400)
       mean = shown.sum / 400
@@ -85,7 +85,7 @@ RSpec.describe "Simulated devices" do
       expect(Array.new(3) { drifting.read("length").value }).to eq(%w[0.00 0.10 0.20])
     end
 
-    it "is the same for the same seed, drops its line when told, and refuses wild knobs without turning any" do
+    it "is the same for the same seed, disconnects when told, and rejects invalid settings as a whole" do
       twin =
         described_class.new(id: "g", label: "Gauge", method: "caliper", step_mm: 0.01, noise_mm: 0.03, seed: 5, world:)
       expect(readings(5)).to eq(Array.new(5) { twin.read("length").value.to_f })
@@ -118,7 +118,7 @@ RSpec.describe "Simulated devices" do
     ).to eq([["101250", "km", true], ["4/8", "fraction", true]])
   end
 
-  it "live in a world of their own, the same for the same seed, within what parts can be" do
+  it "measure a made-up world, the same for the same seed" do
     world, twin = Array.new(2) { Graver::Devices::Simulated::World.new(seed: 3) }
     places = %w[left right].product(%w[inner outer])
     read = places.map { |side, pad| world.length_mm("Any", "front", "pad", side, pad) }
@@ -129,7 +129,7 @@ RSpec.describe "Simulated devices" do
     expect(world.odometer_km("Any")).not_to eq(world.odometer_km("Other"))
   end
 
-  it "owes what a device owes, and says what is missing" do
+  it "requires a device to implement its contract" do
     bare = Graver::Devices::Device.new(id: "x", label: "Bare")
     expect { bare.read("length") }.to raise_error(NotImplementedError, /Device owes read/)
   end

@@ -22,7 +22,7 @@ RSpec.describe "Approaches in a job" do
   def bought(plan) = plan.consumables.to_h { |each| [each.id, each.amount] }
   def goes(plan, place) = plan.places.find { |each| each.place == place }.use
 
-  it "says of a pin what the owner puts on it, and buys that and nothing else" do
+  it "names the owner's grease at the pins and buys only that" do
     expect(said(everything, "pins")).to match(/thin film of silicone.*pushes the pin back out/)
     expect(bought(everything).keys.grep(/pin_grease/)).to eq(["pin_grease"])
     approach(pin_grease: "synthetic")
@@ -34,7 +34,7 @@ RSpec.describe "Approaches in a job" do
     expect(goes(plan, "Slide pins and bores")).to match(/\Adry/)
   end
 
-  it "takes threadlocker where the approach does, and what is on file of a bolt before that" do
+  it "uses the approach's threadlocker unless the bolt's own is on file" do
     # two pin bolts and two bracket bolts a corner
     expect(bought(everything)).to include("threadlocker" => 8)
     approach(lock_pins: "none", lock_screws: "locker")
@@ -46,7 +46,7 @@ RSpec.describe "Approaches in a job" do
     expect(bought(plan)).not_to have_key("threadlocker")
   end
 
-  it "needs new rotor screws only where they are always renewed" do
+  it "requires new rotor screws only where they are always replaced" do
     screws = ->(plan) { plan.parts.find { |part| part.line.id == "rotor_screws" }.line }
     expect(screws.call(everything)).to have_attributes(optional: true, count: 2)
     approach(rotor_screw: "new")
@@ -54,7 +54,7 @@ RSpec.describe "Approaches in a job" do
     expect(said(plan, "rotor_screws_in")).to include("Fit new rotor screws.")
   end
 
-  it "takes the bracket off in a pad job where it is cleaned on the bench, with its bolts on the card" do
+  it "takes the bracket off where it is cleaned on the bench, with its bolts on the card" do
     plan = planned(front, "pads")
     expect(steps(plan) & ["bracket_off"]).to be_empty
     expect(line(plan, "bracket_bolt")).to be_nil
@@ -65,7 +65,7 @@ RSpec.describe "Approaches in a job" do
     expect(steps(plan) & ["rotor_off"]).to be_empty
   end
 
-  it "undoes wheel nuts in the air with an impact wrench, on stands that were shaken" do
+  it "undoes wheel nuts in the air with an impact wrench, on tested stands" do
     approach(crack: "air")
     expect(steps(everything) & %w[crack_nuts wheel_off]).to be_empty
     expect_order(everything, "chock", "lift", "shake", "wheel_off_impact", "judge")
@@ -73,7 +73,7 @@ RSpec.describe "Approaches in a job" do
     expect(said(everything, "wheel_off_impact")).to include("locking nut, use its key")
   end
 
-  it "clamps the hose only with the screw open, and takes the clamp off before the pedal is pumped" do
+  it "clamps the hose only with the screw open, and removes the clamp before pumping" do
     approach(fluid_back: "clamp")
     expect_order(
       everything,
@@ -99,7 +99,7 @@ RSpec.describe "Approaches in a job" do
     expect(said(plan, "service_mode_after")).to match(/hands out.*message that it has finished/)
   end
 
-  it "bleeds under pressure with its own tool and limit" do
+  it "bleeds under pressure with its tool and limit" do
     approach(bleeding: "pressure")
     plan = planned(front, "bleed")
     expect(said(plan, "bleeder_on")).to include("1.4 bar (20 psi). Never go above")
@@ -107,7 +107,7 @@ RSpec.describe "Approaches in a job" do
     expect_order(plan, "fluid_fresh", "bleed_pressure", "pump")
   end
 
-  it "knows the variant at the counter, the cap over the nuts and which pad carries the sensor" do
+  it "knows the variant, the nut caps and the pad with the sensor" do
     know(
       front,
       ["brake.variant", "300 x 28", nil],
@@ -129,7 +129,7 @@ RSpec.describe "Approaches in a job" do
     expect(line(plan, "slide_pin_bolt")).to have_attributes(single_use: true)
   end
 
-  it "holds for one job alone where its owner says so, and for that job only" do
+  it "applies to one job if chosen there" do
     expect(steps(everything)).to include("crack_nuts")
     here =
       lambda do |approach, option|
@@ -153,7 +153,7 @@ RSpec.describe "Approaches in a job" do
     expect([status, fields(JSON.parse(last_response.body)).keys]).to eq([422, ["approach"]])
   end
 
-  it "is the same in every job where the household says so, in groups, with what is usual" do
+  it "applies to every job if chosen for the household" do
     all = ask(:get, "/approaches")
     expect(all["approaches"].map { |each| each["group"] }.uniq.length).to eq(6)
     expect(all["approaches"]).to all(satisfy { |each| each["options"].all? { |option| option["because"] } })
@@ -166,7 +166,7 @@ RSpec.describe "Approaches in a job" do
   end
 
   # 1.6 mm: 49 CFR 393.47; 1.5 mm: UK inspection manual, 1.1.13 (both from memory)
-  it "stops at the figure of the inspection that counts" do
+  it "stops at the limit of the chosen inspection" do
     vehicle = axle(:front, { "caliper.kind": "floating_slide_pins", "pad.new_thickness": %w[12 mm] })
     id = car["id"]
     readings =

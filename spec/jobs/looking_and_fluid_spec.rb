@@ -3,12 +3,12 @@
 require_relative "../support/planned_job"
 
 # Jobs that only look, what a look leads to, and fluid, with figures made up: common practice, no source.
-RSpec.describe "Jobs after a look, and their fluid" do
+RSpec.describe "Jobs after an inspection, and their fluid" do
   include PlannedJob
 
   let(:floating) { { "caliper.kind": "floating_slide_pins", "wheel_nut.torque": %w[120 N·m], "wheel_nut.count": "5" } }
 
-  it "only looks at a car just bought, rotors off: nothing to buy holds it up, shoes, drum and cast limit are asked" do
+  it "inspects a newly bought car with rotors off: nothing to buy, shoes, drum and cast limit asked" do
     rear =
       axle(
         :rear,
@@ -39,7 +39,7 @@ RSpec.describe "Jobs after a look, and their fluid" do
     expect(judged[:verdict]).to eq("unknown_limit").or eq("unmeasured")
   end
 
-  it "looks through the wheels without lifting anything" do
+  it "inspects through the wheels without lifting" do
     front = axle(:front, floating)
     plan = planned(front, "look")
     expect(steps(plan)).to eq(%w[settle cool stand_still look_through look_through])
@@ -61,7 +61,7 @@ RSpec.describe "Jobs after a look, and their fluid" do
     expect(steps(plan)).not_to include("bleed")
   end
 
-  it "bleeds by gravity with the cap off and nobody at the pedal" do
+  it "bleeds by gravity with the cap off and no one at the pedal" do
     approach(bleeding: "gravity")
     axles = vehicle(front: { **floating, "slide_pin_bolt.torque": %w[30 N·m], "fluid.grade": "dot_4" })
     plan = planned(axles[:front], "pads", "bleed")
@@ -71,7 +71,7 @@ RSpec.describe "Jobs after a look, and their fluid" do
     expect(items(plan, "rotors")).to contain_exactly(have_attributes(blocks: false))
   end
 
-  it "keeps in mind which once-only bolts were re-used, with locker, and never lets stretched ones go back" do
+  it "remembers reused single-use bolts and never reuses stretched ones" do
     front = axle(:front, { **floating, "slide_pin_bolt.torque": %w[30 N·m], "slide_pin_bolt.single_use": "reused" })
     plan = planned(front, "pads")
     expect(parts(plan).keys.grep(/single_use/)).to be_empty
@@ -83,7 +83,7 @@ RSpec.describe "Jobs after a look, and their fluid" do
     expect([status, fields(refused)]).to eq([422, { "entries.0.value" => "stretched" }])
   end
 
-  it "proposes shoes alone where the pads are good" do
+  it "proposes shoes only where the pads are good" do
     rear =
       axle(
         :rear,
@@ -108,7 +108,7 @@ RSpec.describe "Jobs after a look, and their fluid" do
     expect(proposed.works).to eq(["shoes"])
   end
 
-  it "never lets a rotor stay that met bare metal, has deep grooves or pulsates" do
+  it "never keeps a rotor with metal contact, deep grooves or pulsation" do
     known = { **floating, "rotor.discard_thickness": %w[22 mm], "rotor.new_thickness": %w[25 mm] }
     { "grooved_deep" => %w[face_bad turn replace], "heat_spotted" => %w[replace] }.each do |mark, verdicts|
       front = axle(:front, known)
@@ -124,7 +124,7 @@ RSpec.describe "Jobs after a look, and their fluid" do
     end
   end
 
-  it "says to draw off at MAX, whatever the reservoir holds" do
+  it "says to draw off fluid at MAX, whatever the reservoir's volume" do
     front = axle(:front, { **floating, "slide_pin_bolt.torque": %w[30 N·m] })
     ask(
       :post,

@@ -24,7 +24,7 @@ RSpec.describe "The money of a job" do
     ask(:post, "/supplies", { kind:, item:, axle_id: axle, name: "Own choice", price: amount })
   end
 
-  it "takes a shop's quote line by line, and refuses a total that is not the sum of its lines" do
+  it "accepts a quote line by line and rejects a wrong total" do
     planned(front, "pads")
     lines = [
       { what: "Pads", amount: "120.50" },
@@ -48,7 +48,7 @@ RSpec.describe "The money of a job" do
     expect(ask(:put, quote_at, { total: nil, lines: [] })).to include("quote" => nil, "quote_lines" => [])
   end
 
-  it "saves nothing while a price is missing, and counts own hours only where their owner does" do
+  it "shows no saving while a price is missing, and counts own hours only if chosen" do
     plan = planned(front, "pads")
     ask(:put, quote_at, { total: "600" })
     expect(ask(:get, "/jobs/#{job_id}")["money"]).to include("saving" => nil, "own_time" => 0)
@@ -65,7 +65,7 @@ RSpec.describe "The money of a job" do
     expect(fields(ask(:put, "/money", { own_rate: "-1" }))).to eq("own_rate" => "out_of_range")
   end
 
-  it "prices machining like a part, and sets it against new rotors over what each lasts" do
+  it "prices machining and compares it with new rotors over their life" do
     know(front, %w[pad.new_thickness 12 mm])
     readings =
       %w[left right].map { |side| { **pad("24.5", side:, axle: front, method: "micrometer"), part: "rotor", pad: nil } }

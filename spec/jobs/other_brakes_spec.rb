@@ -8,7 +8,7 @@ RSpec.describe "Jobs on other brakes" do
 
   let(:floating) { { "caliper.kind": "floating_slide_pins", "wheel_nut.torque": %w[120 N·m], "wheel_nut.count": "5" } }
 
-  it "speaks of both pads of a one-disc motorcycle and never of gears, and deglazes before the caliper" do
+  it "says “both pads” for a one-disc motorcycle and deglazes before the caliper" do
     rear =
       one_disc(
         {
@@ -24,7 +24,7 @@ RSpec.describe "Jobs on other brakes" do
     expect_order(plan, "level_before", "deglaze", "bike_caliper_on", "pump")
   end
 
-  it "names the right bit and says which wrench is too small" do
+  it "names the right bit and the wrench that is too small" do
     front =
       axle(
         :front,
@@ -44,7 +44,7 @@ RSpec.describe "Jobs on other brakes" do
     expect(items(plan, "wrench").map(&:text).join).to match(/bracket bolts.*140/i)
   end
 
-  it "waits for the announced end of the service mode, keeps the angle, and says bolts where there are bolts" do
+  it "waits for the end of service mode, keeps the angle, and says bolts where there are bolts" do
     rear =
       axle(
         :rear,
@@ -71,7 +71,7 @@ RSpec.describe "Jobs on other brakes" do
     expect(shown[:steps].map { |each| each[:text] }.grep(/lug bolts/i)).not_to be_empty
   end
 
-  it "lets the electric brake be opened after the wheel is off, where its owner works so" do
+  it "opens the electric brake with the wheel off if chosen" do
     rear = axle(:rear, { **floating, "parking_brake.kind": "electric", "slide_pin_bolt.torque": %w[30 N·m] })
     planned(rear, "pads")
     planning.adjust(job_id, { action: "move", key: "rear.service_mode", after: "rear.left.wheel_off" })
@@ -92,7 +92,7 @@ RSpec.describe "Jobs on other brakes" do
     expect(open_kinds(plan)).not_to include("torque")
   end
 
-  it "swings a one-bolt caliper up, and never counts what has no price as saved" do
+  it "swings a one-bolt caliper up, and counts no unpriced saving" do
     rear =
       axle(
         :rear,
@@ -111,7 +111,7 @@ RSpec.describe "Jobs on other brakes" do
     expect(plan.money).to have_attributes(saving: nil, unpriced: be_any)
   end
 
-  it "slackens and unhooks the cable first, winds the piston, pumps, and sets the cable last" do
+  it "unhooks the cable first and adjusts it last" do
     rear =
       axle(
         :rear,
@@ -140,7 +140,7 @@ RSpec.describe "Jobs on other brakes" do
     expect(steps(plan)).not_to include("piston_home")
   end
 
-  it "cracks the pipe on the bolted caliper, joins it on the bolted caliper, and proves the bearing" do
+  it "loosens and connects the pipe on the bolted caliper, and checks the bearing" do
     rear =
       axle(
         :rear,
@@ -182,7 +182,7 @@ RSpec.describe "Jobs on other brakes" do
     expect(steps(plan)).to include("bleed")
   end
 
-  it "keeps two different bolts of one caliper apart, one of them the owner's own" do
+  it "tells two different bolts of one caliper apart" do
     rear =
       one_disc(
         {
@@ -201,7 +201,7 @@ RSpec.describe "Jobs on other brakes" do
   end
 
   # Common practice, no source: what holds something behind the rotor is tightened before the rotor covers it.
-  it "undoes and tightens an owner's own fastener where it sits, and wants its torque" do
+  it "undoes and tightens an owner's fastener in place, and requires its torque" do
     shield = {
       **floating,
       "rotor.retention": "nothing",

@@ -9,7 +9,7 @@ RSpec.describe "Jobs on pads and rotors" do
   let(:sliding) { { "caliper.kind": "floating_slide_pins", "wheel_nut.torque": %w[120 N·m], "wheel_nut.count": "5" } }
   let(:pins) { { "slide_pin_bolt.torque": %w[28 N·m], "bracket_bolt.torque": %w[105 N·m] } }
 
-  it "counts two screws a rotor, frees spring and caps before the guide bolts, draws off first and bleeds last" do
+  it "counts two screws per rotor, removes spring and caps before the guide bolts, draws off first and bleeds last" do
     approach(fluid_back: "drawn")
     front =
       axle(
@@ -46,7 +46,7 @@ RSpec.describe "Jobs on pads and rotors" do
     expect(items(plan, "torque").map(&:id)).to be_empty
   end
 
-  it "leaves the bracket where it stays, picks the ring out first, keeps a range and waits for no bracket bolt" do
+  it "leaves a staying bracket on, removes the ring first and keeps a torque range" do
     rear =
       axle(
         :rear,
@@ -73,7 +73,7 @@ RSpec.describe "Jobs on pads and rotors" do
     expect([torque.low, torque.newton_metres, torque.high]).to eq([125.0, 137.5, 150.0])
   end
 
-  it "frees the hose from its own bolt first and gives its torque, and needs push-off bolts only where it sticks" do
+  it "frees the hose bracket first with its torque, and needs push-off bolts only if stuck" do
     front =
       axle(
         :front,
@@ -95,7 +95,7 @@ RSpec.describe "Jobs on pads and rotors" do
     expect(parts(plan)).to include("rotor_screws" => 2)
   end
 
-  it "pushes the sensor into its pad before the caliper is bolted, pastes before that, and asks which of two values" do
+  it "fits paste and sensor before the caliper, and asks which of two values counts" do
     front = axle(:front, { **sliding, wear_sensor: "left", "slide_pin_bolt.torque": %w[22-26 N·m] })
     ask(
       :post,
@@ -109,7 +109,7 @@ RSpec.describe "Jobs on pads and rotors" do
     expect(plan.ordered.placed.find { |placed| placed.step.id == "clean_gloves" }.step.mandatory).to be(true)
   end
 
-  it "cracks the bleed screw while the caliper is bolted, does bench work before the bracket is on, moves tabs over" do
+  it "loosens the bleed screw on the bolted caliper, and does bench work before the bracket" do
     approach(fluid_back: "screw")
     rear =
       axle(
@@ -138,7 +138,7 @@ RSpec.describe "Jobs on pads and rotors" do
     expect(parts(plan)).to include("adjuster_plug" => 2, "pin_kit" => 2)
   end
 
-  it "takes caliper and bracket off as one where its owner does, and reads lockers from the fasteners" do
+  it "takes caliper and bracket off as one if chosen" do
     approach(unit: "one")
     front =
       axle(
@@ -176,7 +176,7 @@ RSpec.describe "Jobs on pads and rotors" do
     expect(plan.consumables.find { |each| each.id == "threadlocker" }.amount).to eq(6)
   end
 
-  it "sends both rotors to the machine shop in one trip" do
+  it "sends both rotors to the machine shop together" do
     front =
       axle(
         :front,
@@ -196,7 +196,7 @@ RSpec.describe "Jobs on pads and rotors" do
     expect(items(plan, "turning")).not_to be_empty
   end
 
-  it "lets rotors under discard force the job, whatever the pads have left" do
+  it "requires the job for rotors under discard, whatever the pads" do
     front = axle(:front, { **sliding, **pins, "rotor.retention": "nothing", "rotor.discard_thickness": %w[22 mm] })
     rotors =
       %w[left right].map do |side|

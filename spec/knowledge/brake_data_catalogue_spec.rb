@@ -16,7 +16,7 @@ RSpec.describe Graver::Knowledge::BrakeDataCatalogue do
 
   def applying(kind, axle, known) = catalogue.applying(catalogue.place(kind, axle) { |field| known[field] })
 
-  it "takes every length and torque on its bounds and refuses it just outside" do
+  it "accepts lengths and torques on their bounds and rejects them just outside" do
     catalogue
       .fields
       .select { |field| %w[length torque volume angle].include?(field["quantity"]) }
@@ -31,7 +31,7 @@ RSpec.describe Graver::Knowledge::BrakeDataCatalogue do
       end
   end
 
-  it "converts on the way in" do
+  it "converts units on entry" do
     # NIST SP 811 B.8 (from memory): exact inch; 1 lbf·ft = 1.355 818 N·m
     expect(catalogue.check("rotor.discard_thickness", "0.173", "in", "cast", "motorcycle")).to be_within(1e-9).of(
       4.3942
@@ -40,7 +40,7 @@ RSpec.describe Graver::Knowledge::BrakeDataCatalogue do
     expect(catalogue.check("wheel_nut.count", "5", nil, "measured", "car")).to eq(5)
   end
 
-  it "refuses a choice of another kind of vehicle, an unknown source and a unit of another quantity" do
+  it "rejects another vehicle kind's choice, an unknown source and a wrong unit" do
     expect(refused("caliper.kind", "motorcycle_fixed", nil)).to eq(%w[value unknown_choice])
     expect(refused("caliper.kind", "motorcycle_fixed", nil, kind: "motorcycle")).to be_nil
     expect(refused("pad.new_thickness", "11", "mm", source: "hearsay")).to eq(%w[source unknown_source])
@@ -48,7 +48,7 @@ RSpec.describe Graver::Knowledge::BrakeDataCatalogue do
     expect(refused("wheel_nut.count", "0", nil)).to eq(%w[value out_of_range])
   end
 
-  it "asks for what there is on an axle and for nothing else" do
+  it "asks only for what exists on an axle" do
     keys =
       lambda do |kind, axle, caliper|
         applying(kind, axle, { "caliper.kind" => caliper, "rotor.retention" => "screws" }).map { |field| field["key"] }
@@ -65,7 +65,7 @@ RSpec.describe Graver::Knowledge::BrakeDataCatalogue do
     )
   end
 
-  it "asks for the owner's own fasteners one after the other, eight at most" do
+  it "asks for up to eight own fasteners, one after the other" do
     keys = ->(known) { applying("car", "front", known).map { |field| field["key"] }.grep(/\Aown_\d\.(name|torque)/) }
     expect(keys.call({})).to eq(["own_1.name"])
     named = (1..3).to_h { |number| ["own_#{number}.name", "Bolt #{number}"] }
@@ -75,7 +75,7 @@ RSpec.describe Graver::Knowledge::BrakeDataCatalogue do
     expect(KNOWLEDGE.fasteners.map(&:id).grep(/own/).length).to eq(8)
   end
 
-  it "asks a torque and a drive for every fastener any job of a caliper tightens" do
+  it "asks for torque and drive of every fastener a caliper's jobs tighten" do
     KNOWLEDGE
       .calipers
       .product(%w[screws captive ring bolts])
@@ -99,7 +99,7 @@ RSpec.describe Graver::Knowledge::BrakeDataCatalogue do
 
   # Values met in the trade (common practice, no source): none may be questioned; the same figures in another unit
   # must be.
-  it "questions unit mix-ups and not the values people really use" do
+  it "questions unit mix-ups but not real values" do
     met = {
       "slide_pin_bolt" => [[27, "N·m"], [28, "N·m"], [30, "N·m"], [35, "N·m"], [20, "lbf·ft"], [37, "lbf·ft"]],
       "wheel_nut" => [

@@ -16,7 +16,7 @@ RSpec.describe Graver::Knowledge::Library do
     end
   end
 
-  it "names the file when it is broken, and every dangling name" do
+  it "names a broken file and every dangling reference" do
     {
       ["cautions.yml", "severity: danger", "severity: terrible"] => /\Acautions\.yml:5: jack: .*severity/,
       ["limits.yml", "    source: uk-inspection-manual\n", ""] => /limits\.yml.*source/m,

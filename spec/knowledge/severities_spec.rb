@@ -36,7 +36,7 @@ RSpec.describe "Severities" do
     )
   end
 
-  it "plans for what is stuck, torn, missing or too worn, and only watches what wears on slowly" do
+  it "plans for stuck, torn, missing or worn parts and watches slow wear" do
     expect(of("plan")).to include(
       "slide_pins.seized",
       "slide_pins.boot_torn",
@@ -64,13 +64,13 @@ RSpec.describe "Severities" do
     expect(%w[rotor_face.grooved_light rotor_face.lip_low].map { |id| marks[id]["severity"] }).to all(be_nil)
   end
 
-  it "lets nothing that is in order have a severity, and has a good mark wherever all may be in order" do
+  it "gives no severity to good marks, and has one wherever all may be well" do
     good = marks.select { |_, mark| mark.good }
     expect(good.values.map(&:severity)).to all(be_nil)
     expect(KNOWLEDGE.wheel_items.reject { |item| item.marks.any?(&:good) }).to be_empty
   end
 
-  it "has findings stop where the law's thickness is passed, steel runs on steel, or fluid goes where nobody can say" do
+  it "stops for pads below the law's thickness, metal to metal and unexplained fluid loss" do
     words = rules.group_by(&:severity).transform_values { |list| list.map(&:id) }
     expect(words["stop"]).to contain_exactly("pad-metal", "pad-below-law", "fluid-below-min", "fluid-unexplained")
     expect(words["plan"]).to include(
@@ -107,7 +107,7 @@ RSpec.describe "Severities" do
     expect([named["pad"], named["rotor_face"]]).to eq(["left inner pad", "left rotor, inner face"])
   end
 
-  it "tries the graver before the milder wherever only the first of a group counts" do
+  it "tries severe rules before mild ones in each group" do
     rank = %w[stop plan watch good]
     rules
       .select(&:group)
@@ -122,7 +122,7 @@ RSpec.describe "Severities" do
   end
 
   # What the road tells is proved by a look; a leak that was only felt, and a lamp, no job can answer for.
-  it "has a job for every mark at a wheel that is more than in order, and none that answers for a leak nobody found" do
+  it "offers a job for every bad mark at a wheel, and none that hides a leak" do
     answers = KNOWLEDGE.works.flat_map(&:answers)
     grave = marks.select { |_, mark| mark.severity }.keys
     open = grave.reject { |id| answers.include?(id) || answers.include?(id.split(".").first) }
@@ -138,7 +138,7 @@ RSpec.describe "Severities" do
     expect(answers - items.map(&:id) - marks.keys).to be_empty
   end
 
-  it "carries each stopping mark from the wheel to the garage, whatever else is well" do
+  it "carries each stop mark through to the garage" do
     ask(
       :post,
       inspections,

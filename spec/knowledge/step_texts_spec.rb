@@ -21,11 +21,11 @@ RSpec.describe "Texts of the steps" do
 
   def sentences(text) = text.gsub(/\{says:\w+\}/, "").split(/(?<=[.?!])\s+/).map(&:strip).reject(&:empty?)
 
-  it "start with a verb or a condition, what an approach adds to them too" do
+  it "start with a verb or a condition, approaches included" do
     expect(texts.reject { |_, text| text.start_with?("{says:") || verbs.include?(text[/\w+/]) }).to be_empty
   end
 
-  it "have at most two sentences, and one more for what is otherwise" do
+  it "have at most two sentences, and one more with 'If' or 'When'" do
     plain = ->(text) { sentences(text).reject { |each| each.start_with?("If ", "When ") }.size }
     expect(steps.select { |step| plain.call(step.text) > 2 || sentences(step.text).size > 3 }.map(&:id)).to be_empty
   end
@@ -34,14 +34,14 @@ RSpec.describe "Texts of the steps" do
     expect(texts.select { |_, text| sentences(text).any? { |each| each.split.size > 22 } }).to be_empty
   end
 
-  it "still hold every word that a bolt, or a sensor in another pad, replaces" do
+  it "contain every term that a variant replaces" do
     written = YAML.load_file("knowledge/brake_data.yml").fetch("terms")
     terms = Graver::English.put(written, "us").values.flat_map(&:values).flat_map(&:keys)
     said = texts.map(&:last) + library.fasteners.map(&:label)
     expect(terms.reject { |term| said.any? { |text| text.include?(term) } }).to be_empty
   end
 
-  it "call a good pedal firm, and never speak in riddles" do
+  it "call a good pedal firm and use no banned words" do
     banned =
       /\bhard\b(?! stop)|\bnobody\b|\bhome\b|\bgoes on\b|\bas a rule\b|\bof its own\b|\ball the same\b|\bno more than\b|\bmaker\b|\bcrack (?:it|the|them)\b/i
     whys = steps.filter_map { |step| [step.id, step.why] if step.why }

@@ -14,7 +14,7 @@ RSpec.describe "The steps of a job" do
     expect(found.reject { |each| each.cautions.include?(caution) }.map(&:id)).to be_empty
   end
 
-  it "put the caution where it hurts" do
+  it "put each caution at the step where it matters" do
     off =
       steps.select { |each| each.adds.include?("caliper_open") && each.fasteners.any? && !each.id.include?("loose") }
     expect_caution(off, "hose")
@@ -34,7 +34,7 @@ RSpec.describe "The steps of a job" do
     expect_caution([step("fluid_fresh")], "fluid-grade")
   end
 
-  it "make mandatory steps of what kills when it is forgotten" do
+  it "make every step mandatory that kills when forgotten" do
     gates = %w[
       settle
       cool
@@ -131,7 +131,7 @@ RSpec.describe "The steps of a job" do
     end
   end
 
-  it "leave no fact open at the end that must not be" do
+  it "leave no temporary fact open at the end" do
     lasting = %w[
       wheel_off
       caliper_open

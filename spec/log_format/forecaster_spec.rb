@@ -10,7 +10,7 @@ RSpec.describe Graver::LogFormat::Forecaster do
     forecaster.call([head, *rows].join("\n"), spec).document["axles"]["front"]["pads"]
   end
 
-  it "answers for all four pads of a fit that names no side, though one side alone was read" do
+  it "forecasts all four pads of a fit without a side though only one was read" do
     read = "2026-01-01,20000,front,left,pad,inner,reading,caliper,8.0"
     expect(pads("2025-01-01,1000,front,,pad,,fit,,", read).keys).to match_array(
       %w[left_inner left_outer right_inner right_outer]

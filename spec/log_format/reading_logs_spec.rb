@@ -27,12 +27,12 @@ RSpec.describe "Reading logs" do
       end
     end
 
-    it "leaves out the one that runs back" do
+    it "drops the reading that runs backwards" do
       _, strays = described_class.split(entries([[0, 100], [1, 200], [2, 20], [3, 300]]))
       expect(strays.map(&:odometer_km)).to eq([20])
     end
 
-    it "leaves out as few as can be, against trying every choice" do
+    it "drops as few readings as an exhaustive search" do
       pair = PropCheck::Generators.tuple(PropCheck::Generators.choose(0..4), PropCheck::Generators.choose(0..5))
       PropCheck.forall(PropCheck::Generators.array(pair, max: 7)) do |pairs|
         kept, strays = described_class.split(entries(pairs))
@@ -52,7 +52,7 @@ RSpec.describe "Reading logs" do
     end
   end
 
-  it "takes columns in any order, a byte order mark, quotes, commas and Windows line ends" do
+  it "accepts columns in any order, a byte order mark, quotes, commas and Windows line ends" do
     log =
       "\uFEFFpart,event,axle,odometer,date,value,method,side,pad,note,colour\r\npad,reading,front,\"52000\",2025-03-01,\"8,4\",caliper,left,inner,\"two\r\nlines, quoted\",red\r\n"
     result = read(log)
@@ -62,7 +62,7 @@ RSpec.describe "Reading logs" do
     expect(result.faults.map(&:to_s)).to eq(["1: colour: Unknown column, left out."])
   end
 
-  it "finds every fault of a row at once" do
+  it "reports every fault of a row at once" do
     header = "date,odometer,odometer_unit,axle,side,part,pad,event,method,value,upper,unit,overall"
     expect(faults("#{header}\n1890-01-01,-5,leagues,front,up,wheel,middle,read,caliper,8,,mm,yes")).to contain_exactly(
       "2: date: 1890 can't be the year: check the date.",
@@ -86,7 +86,7 @@ RSpec.describe "Reading logs" do
     )
   end
 
-  it "names what is wrong with a specification by its path, all at once" do
+  it "reports every fault of a specification by its path" do
     text =
       '{"as_of":{"date":"soon","odometer_km":1},"axles":{"front":{"pad":{"new_mm":-1,"limit_mm":"3"},"rotor":[]},"rear":7}}'
     expect { Graver::LogFormat::Specification.parse(text) }.to raise_error(Graver::InvalidEntry) { |error|

@@ -3,7 +3,7 @@
 RSpec.describe "A person's own table" do
   table = Graver::LogFormat::Table
 
-  it "is read with any of the usual separators, encodings, line ends and quotes" do
+  it "parses the usual separators, encodings, line ends and quotes" do
     expect(table.read("\uFEFFa;b\r\n1;2\r\n\r\n3;4\r\n")).to have_attributes(
       header: %w[a b],
       rows: [[2, %w[1 2]], [4, %w[3 4]]],
@@ -19,7 +19,7 @@ RSpec.describe "A person's own table" do
     expect([broken.rows, broken.broken.map(&:first)]).to eq([[[3, %w[3 4]]], [2]])
   end
 
-  it "names what no person wrote, without taking it apart, and refuses a file of nothing but lines" do
+  it "rejects machine-made rubbish early, and a file of empty lines" do
     wide = (["x"] * 300).join(",")
     [",", "\""].each do |sign|
       odd = table.read("a,b\n#{sign * 30_000}\n1,2\n#{"y" * 20_001}\n#{wide}\n3,4\n")
@@ -71,7 +71,7 @@ RSpec.describe "A person's own table" do
         .first
     end
 
-    it "takes days as they are written, and leaves what is none to be named" do
+    it "parses dates as written and reports invalid ones" do
       { "iso" => "2025-4-12", "dmy" => "12.04.2025", "mdy" => "04/12/2025", "ymd" => "20250412" }.each do |format, text|
         expect(mapped([text, "1", "8", "L"], date: format)["date"]).to eq("2025-04-12"), format
       end
@@ -80,7 +80,7 @@ RSpec.describe "A person's own table" do
       expect(mapped(%w[2025-04-12T08:15:00 1 8 L])["date"]).to eq("2025-04-12")
     end
 
-    it "takes thousands in odometers for what they are, but not in Graver's own log" do
+    it "accepts thousands separators in odometers, but not in Graver's own log" do
       written = ["61.200", "61,200 km", "61 200", "1.061.200", "61200", "61.5"]
       expect(written.map { |text| mapped(["2025-04-12", text, "8", "L"])["odometer"] }).to eq(
         %w[61200 61200 61200 1061200 61200 61.5]
@@ -88,7 +88,7 @@ RSpec.describe "A person's own table" do
       expect(mapped(%w[2025-04-12 61.200 8 L], odometer: { "plain" => true })["odometer"]).to eq("61.200")
     end
 
-    it "takes people's words, and leaves a row without a reading out" do
+    it "accepts people's words and skips rows without a reading" do
       expect(%w[L lh LEFT r Rh].map { |word| mapped(["2025-04-12", "1", "8", word])["side"] }).to eq(
         %w[left left left right right]
       )
@@ -96,7 +96,7 @@ RSpec.describe "A person's own table" do
     end
   end
 
-  it "is guessed by its names, a day first where both would do" do
+  it "guesses columns by name, day first if ambiguous" do
     guess =
       lambda do |header, *rows|
         Graver::LogFormat::MappingGuess.new(header, rows.each_with_index.map { |cells, at| [at + 2, cells] }).call

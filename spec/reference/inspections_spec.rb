@@ -16,7 +16,7 @@ RSpec.describe "The decision table of inspections" do
       end
     end
 
-  it "names a source for every row, and has rows of every word" do
+  it "has a source for every row, and rows of every severity" do
     rows = InspectionCase::TABLE.fetch("inspections")
     expect(rows.map { |row| row.fetch("source") }.uniq - InspectionCase::TABLE.fetch("source_titles").keys).to be_empty
     words = rows.flat_map { |row| row.values_at("word", "vehicle_word") }.tally

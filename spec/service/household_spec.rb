@@ -26,7 +26,7 @@ RSpec.describe "The household's services" do
     expect(overviews["Thistle"].fluid.overdue_days).to be > 300
   end
 
-  it "has a job planned for the coming Saturday and one half done" do
+  it "has one job planned for Saturday and one half done" do
     jobs = overviews.values.flat_map { |overview| overview.jobs.values.flatten }
     expect(jobs.map { |job| [job.state, job.planned_for.to_s] }).to contain_exactly(
       %w[draft 2026-05-23],
@@ -47,7 +47,7 @@ RSpec.describe "The household's services" do
     expect(entries.count { |entry| entry.part == "pad" && entry.event == "reading" }).to eq(16)
   end
 
-  it "plans below no maker's figure" do
+  it "never plans below the manufacturer's minimum" do
     file = axle("Juniper", "front").file
     expect(file.limit_mm).to eq(3.0)
     context.store.transaction do
@@ -60,7 +60,7 @@ RSpec.describe "The household's services" do
     expect(Graver::Service::Axles::AxleRecords.new(context).find(file.axle.id).limit_mm).to eq(4.0)
   end
 
-  it "takes no household that an owner could not have entered" do
+  it "rejects a household an owner couldn't have entered" do
     ahead = { "days_ago" => -3, "odometer" => "x", "fit" => ["pad"] }
     household = {
       "vehicles" => [
@@ -83,7 +83,7 @@ RSpec.describe "The household's services" do
   end
 
   describe Graver::Service::Base::Wording do
-    it "says figures as people do, in the owner's unit" do
+    it "formats figures as people say them, in the owner's unit" do
       tokens = {
         "careful_km" => 15_234.0,
         "chance" => 0.004,
@@ -102,7 +102,7 @@ RSpec.describe "The household's services" do
       expect(Graver::Formats.distance(142, "km")).to eq("100\u00A0km")
     end
 
-    it "is never as sure as 0 or 100 %, and keeps what is written in capitals" do
+    it "never says 0 or 100 %, and keeps capitals" do
       said =
         [0.0, 0.009, 0.01, 0.5, 0.99, 0.996, 1.0].map do |chance|
           described_class.new("km").fill("{chance}", "chance" => chance)
@@ -115,7 +115,7 @@ RSpec.describe "The household's services" do
 
     # common practice, no source: nuts again after 80 to 160 km, which is 50 to 100 miles; bed in from 50 km/h, some
     # 30 mph
-    it "puts the trade's own distances and speeds into the owner's unit" do
+    it "converts the trade's distances and speeds to the owner's unit" do
       sentence = "again after {distance:80-160}, from {speed:50}"
       expect(plain(%w[km mi].map { |unit| described_class.new(unit).trade(sentence) })).to eq(
         ["again after 80 to 160 km, from 50 km/h", "again after 50 to 100 mi, from 30 mph"]
@@ -124,7 +124,7 @@ RSpec.describe "The household's services" do
   end
 
   describe Graver::Storage::Jobs do
-    it "reads a job back from what happened to it" do
+    it "rebuilds a job from its events" do
       job = context.store.jobs.add(axle_id: 1, procedure: "pads", planned_for: Date.new(2026, 6, 6), at: "1")
       [%w[ticked settle], %w[ticked cool], %w[unticked settle], %w[planned 2026-06-13]].each do |kind, value|
         context.store.jobs.record_event(job.id, kind, value, at: "2")

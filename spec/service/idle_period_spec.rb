@@ -23,16 +23,16 @@ RSpec.describe Graver::Service::Overview::IdlePeriod do
     described_class.measures(inspections, Date.iso8601(today), 100, unit)
   end
 
-  it "knows nothing of a vehicle without a log" do
+  it "returns nothing for a vehicle without a log" do
     expect(measures).to eq({})
   end
 
-  it "counts the silence since whatever was noted last" do
+  it "counts days since the last entry" do
     expect(measures(look("2026-04-16", 60_000.0, "reading"))).to eq("silent_days" => 30, "silent_since" => "2026-04-16")
     expect(measures(look("2026-04-16", 60_000.0, "reading"), look("2026-05-15", 61_000.0))["silent_days"]).to eq(1)
   end
 
-  it "takes little driven between two odometers for standing, the longest of it, in the owner's unit" do
+  it "takes little driving between odometers as standing, the longest spell, in the owner's unit" do
     parked = [
       look("2025-01-10", 60_000.0, "reading"),
       look("2025-02-10", 60_020.0),
@@ -48,14 +48,14 @@ RSpec.describe Graver::Service::Overview::IdlePeriod do
     expect(measures(*parked, unit: "mi")["stood_said"]).to eq("38 mi")
   end
 
-  it "does not call driving standing, at the limit neither" do
+  it "doesn't take driving for standing, even at the limit" do
     expect(measures(look("2025-01-10", 60_000.0, "reading"), look("2025-09-10", 60_100.0))).not_to include("stood_days")
     expect(measures(look("2025-01-10", 60_000.0, "reading"), look("2025-09-10", 60_099.0))).to include(
       "stood_days" => 243
     )
   end
 
-  it "lets a stand before the brakes were read again be over: who read them saw what came of it" do
+  it "ends a spell when the brakes were inspected afterwards" do
     expect(
       measures(look("2024-01-10", 60_000.0), look("2025-01-10", 60_000.0, "reading"), look("2025-03-10", 63_000.0))
     ).not_to include("stood_days")

@@ -31,7 +31,7 @@ RSpec.describe Graver::Service::Planning::JobPlan do
   end
 
   # What is common to every pad job, whatever the caliper: common practice, no source.
-  it "is whole for every caliper kind once its data are filled in" do
+  it "is complete for every caliper kind once its data are filled in" do
     KNOWLEDGE.calipers.each do |caliper|
       vehicle = ask(:post, "/vehicles", { name: caliper.id, kind: caliper.vehicles.first })
       vehicle["axles"].each do |axle|
@@ -54,7 +54,7 @@ RSpec.describe Graver::Service::Planning::JobPlan do
     end
   end
 
-  it "gives no order to a rear axle whose parking brake nobody knows, nor to one that cannot be" do
+  it "gives no order with an unknown or impossible parking brake" do
     rear = car["axles"].last["id"]
     know(rear, ["caliper.kind", "floating_slide_pins", nil])
     expect(plan(rear)).to have_attributes(torque: [], ordered: have_attributes(placed: nil))
@@ -69,7 +69,7 @@ RSpec.describe Graver::Service::Planning::JobPlan do
     )
   end
 
-  it "counts for the sides there are" do
+  it "counts parts for the existing sides" do
     bike = ask(:post, "/vehicles", { name: "Wren", kind: "motorcycle", discs: { front: 1 } })["axles"].first["id"]
     know(
       bike,
@@ -88,7 +88,7 @@ RSpec.describe Graver::Service::Planning::JobPlan do
 
   # Geometry: pi/4 x 57^2 mm2 = 25.5 cm2; pads 11 mm new, 6 mm left: 10 mm a corner, both corners: 51 ml; rotors 1 mm
   # thicker on either side: 2 x 2.55 = 5.1 ml more.
-  it "says how much fluid comes back once it knows the piston, and what to draw off" do
+  it "returns fluid pushed back and to draw off once the piston is known" do
     know(
       front,
       ["caliper.kind", "floating_slide_pins", nil],

@@ -95,7 +95,7 @@ RSpec.describe "A job, walked at random" do
     expect(finish["error"]["fields"].map { |fault| fault["field"] }).to include(*killing.map { |key| "steps.#{key}" })
   end
 
-  it "loses nothing, passes no gate unmarked, and does not end before what kills is done" do
+  it "loses no tick, passes no mandatory step and doesn't end before safety steps" do
     actions = PropCheck::Generators.tuple(PropCheck::Generators.choose(0..8), PropCheck::Generators.choose(0..999))
     PropCheck
       .forall(PropCheck::Generators.array(actions, min: 110, max: 110))

@@ -53,7 +53,7 @@ RSpec.describe Graver::Service::Planning::Money do
 
   # 4 mm in 20,000 km: 8 mm from 11 down to 3 last some 40,000 km, a little less for what may happen on the way; 40 over
   # that is about 1 per 1,000 km.
-  it "is the price over the life the forecast gives a new set" do
+  it "divides the price by the forecast life of a new set" do
     stock("pads", "40")
     expect(money["choices"]).to contain_exactly(
       include(
@@ -72,7 +72,7 @@ RSpec.describe Graver::Service::Planning::Money do
     expect(money["choices"].first["rotors_per_1000_km"]).to be_within(0.5).of(1.5)
   end
 
-  it "lets a harder or thicker set last longer, and leaves out what is at its limit when new" do
+  it "lets a harder or thicker set last longer, and skips one at its limit when new" do
     stock("pads", "40")
     stock("pads", "55", compound: "harder")
     stock("pads", "50", thickness: "13", unit: "mm")
@@ -84,7 +84,7 @@ RSpec.describe Graver::Service::Planning::Money do
     expect(lives["pads 55"] / lives["pads 40"].to_f).to be_within(0.03).of(1.25)
   end
 
-  it "says what has no price, and what tools to buy cost" do
+  it "lists what has no price, and the cost of tools to buy" do
     expect(money["unpriced"]).to include("Set of pads for the whole axle (4 pads)", "Brake cleaner")
     ask(:post, "/supplies", { kind: "tool", item: "press", name: "Press", price: "35" })
     expect(money).to include("tools" => 35.0, "total" => 35.0)
@@ -100,7 +100,7 @@ RSpec.describe Graver::Service::Planning::Money do
     expect(money["consumables"]).to eq(29.0)
   end
 
-  it "adds up what finished jobs took, over the distance on file" do
+  it "adds up finished jobs over the distance on file" do
     2.times do |turn|
       id = pad_job(planned_for: nil)["id"]
       context.store.jobs.record_event(

@@ -41,7 +41,7 @@ RSpec.describe Graver::Service::Planning::Scope do
     ask(:post, inspections, inspection("2026-05-10", "60000", *readings))
   end
 
-  it "begins with an inspection, and with worn pads and their clips once they were read" do
+  it "proposes an inspection, or worn pads with clips once they were read" do
     expect(works).to eq(%w[inspect])
     ask(:post, inspections, inspection("2026-05-10", "60000", *all_pads("2.9", "3", "3", "3")))
     expect(works).to eq(%w[pads clips])
@@ -52,7 +52,7 @@ RSpec.describe Graver::Service::Planning::Scope do
   end
 
   # common practice, no source: what an inspection finds asks for its own part
-  it "takes in what the last inspection saw" do
+  it "uses the marks of the last inspection" do
     {
       %w[slide_pins seized] => "pins",
       %w[hose cracked] => "hose",
@@ -66,7 +66,7 @@ RSpec.describe Graver::Service::Planning::Scope do
   end
 
   # common practice, no source: new rotors want new pads; else the pads say why themselves
-  it "says why of the pads what is about the pads" do
+  it "gives the pads' own reason" do
     because = -> { Graver::Service::Planning::JobPlan.new(context).proposed(front).scope.axles.first.proposed["pads"] }
     rotors("22.50")
     expect(because.call).to eq("Fit new pads with new rotors.")
@@ -90,7 +90,7 @@ RSpec.describe Graver::Service::Planning::Scope do
     expect(works).to include("rotors_new")
   end
 
-  it "turns rotors where the approach says so and they are thick enough" do
+  it "machines rotors where the approach says so and they are thick enough" do
     rotors("24.90")
     ask(:post, inspections, inspection("2026-05-11", "60010", *all_pads("2.9", "3", "3", "3")))
     know(front, %w[rotor.machine_to_thickness 23.4 mm])
@@ -132,7 +132,7 @@ RSpec.describe Graver::Service::Planning::Scope do
     expect(offered.call).to include("shoes")
   end
 
-  it "asks whether old pads are to run on new rotors" do
+  it "asks whether old pads should run on new rotors" do
     job = pad_job(planned_for: nil)
     plan = ask(:put, "/jobs/#{job["id"]}/scope", { axles: { front.to_s => %w[rotors_new] } })
     expect(plan["scope"]["warnings"]).to eq(

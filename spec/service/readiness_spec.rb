@@ -38,7 +38,7 @@ RSpec.describe "Readiness of a job" do
   end
 
   # What is not overruled: a bolt without a torque, a rotor below its limit; common practice, no source.
-  it "is never made ready by a reason where a torque is unknown or a rotor is done" do
+  it "accepts no reason for an unknown torque or a condemned rotor" do
     ready = -> { fields(ask(:patch, "/jobs/#{job["id"]}", { state: "ready", because: "In a hurry" })) }
     know(front, ["slide_pin_bolt.torque", nil, nil])
     expect(ready.call).to eq("because" => "never")
@@ -60,7 +60,7 @@ RSpec.describe "Readiness of a job" do
     expect(status).to eq(200)
   end
 
-  it "takes no angle without the torque it starts from, no torque of zero or ten thousand, no thread there is not" do
+  it "rejects an angle without torque, a torque of zero or ten thousand, and an unknown thread" do
     refused = ->(key, value, unit) { fields(know(front, [key, value, unit])) }
     expect(refused.call("bracket_bolt.angle", "90", "°")).to eq("entries.0.value" => "angle_alone")
     expect(refused.call("bracket_bolt.torque", "0", "N·m")).to eq("entries.0.value" => "out_of_range")
@@ -70,7 +70,7 @@ RSpec.describe "Readiness of a job" do
     expect(status).to eq(200)
   end
 
-  it "asks the owner to confirm hearsay" do
+  it "asks the owner to confirm second-hand values" do
     ask(
       :post,
       "/axles/#{front}/brake-data",
@@ -81,7 +81,7 @@ RSpec.describe "Readiness of a job" do
     )
   end
 
-  it "says which wrench to borrow, and which is overdue" do
+  it "names the wrench to borrow and the overdue one" do
     expect(plain(of("wrench").map { |item| item["todo"] })).to include("Borrow one for 10 to 50 N·m.")
     ask(
       :post,
@@ -92,7 +92,7 @@ RSpec.describe "Readiness of a job" do
     expect(of("calibration")).to contain_exactly(include("text" => /Short is overdue/, "blocks" => false))
   end
 
-  it "wants parts chosen, ordered in time, and there; spares only advised" do
+  it "requires parts chosen, ordered in time and there; only advises spares" do
     expect(of("parts").map { |item| item["id"] }).to contain_exactly("parts:front.pads", "parts:front.clip_kit")
     expect(of("spares")).to all(include("blocks" => false))
     ask(:post, "/supplies", { kind: "part", item: "pads", axle: front, name: "Plain", lead_days: 3 })
@@ -113,7 +113,7 @@ RSpec.describe "Readiness of a job" do
     expect(of("consumables").map { |item| item["id"] }).not_to include("consumables:cleaner")
   end
 
-  it "speaks of the fluid only as far as it is known, and needs its grade to bleed" do
+  it "mentions fluid only as far as it is known, and requires its grade to bleed" do
     expect(of("overflow")).not_to be_empty
     expect(of("grade")).to be_empty
     scope(%w[pads bleed])

@@ -26,7 +26,7 @@ RSpec.describe Graver::Service::Forecast::RecordForecasts do
     log("2024-09-10", "48000", *all_pads("8.1"))
   end
 
-  it "keeps one forecast an inspection, each held against the set that was on then" do
+  it "keeps one forecast per inspection, each compared with its own set" do
     ends = scored.to_h { |each| [each.given.as_of_km, each.verdict.was_km&.round] }
     # 5.0 at 30,000 and 2.6 at 38,000: 3 mm was met at 36,667 km; the set that is on now is still open
     expect(ends).to include(20_000.0 => 16_667, 30_000.0 => 6667, 48_000.0 => nil)
@@ -34,7 +34,7 @@ RSpec.describe Graver::Service::Forecast::RecordForecasts do
     expect(scored.map { |each| each.given.afterwards }).to all(be(true))
   end
 
-  it "adds nothing when asked again, and never changes what was said" do
+  it "adds nothing when asked again and never changes an earlier forecast" do
     before = scored.map { |each| each.given.to_h }
     described_class.new(context).keep([file])
     ask(:put, "/schedule", { comfort_percent: 20 })

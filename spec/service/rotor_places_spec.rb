@@ -29,7 +29,7 @@ RSpec.describe "Places round a rotor" do
   end
 
   # In any order, numbered or not, one of them doubted, one in inches: 0.3740 in is 9.4996 mm.
-  it "count by the thinnest, in whatever order and however they were entered" do
+  it "count by the thinnest, in any order" do
     places = [%w[10.1 mm], %w[0.3740 in], %w[10.12 mm], %w[10.1 mm]]
     places
       .permutation
@@ -44,7 +44,7 @@ RSpec.describe "Places round a rotor" do
       end
   end
 
-  it "are held apart by what went on between them, and by the tool" do
+  it "are separated by new parts and by tool" do
     rows = [
       reading.with(value: "9.5", place: 1, id: 1),
       reading.with(event: "fit", method: nil, unit: nil, value: nil, place: 1, id: 2),
@@ -56,7 +56,7 @@ RSpec.describe "Places round a rotor" do
     )
   end
 
-  it "are told as they were read, and the glance of the same day does not stand against them" do
+  it "are shown as read, not outweighed by the same day's visual reading" do
     know(front, %w[rotor.new_thickness 12 mm], %w[rotor.discard_thickness 10 mm])
     places = %w[10.1 9.7 10.1 10.1].map { |value| rotor("left", value, answer: "keep") }
     eye = rotor("left", "11", method: "visual")

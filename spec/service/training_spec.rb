@@ -24,7 +24,7 @@ RSpec.describe Graver::Service::Training::Drills do
     question.form == "choice" ? ids.fetch(said) : said.split(" → ").map { |label| ids.fetch(label) }
   end
 
-  it "asks the same for the same seed, another for another, and takes its own answer for right" do
+  it "draws the same exercise for the same seed and accepts its own answer" do
     described_class::KINDS.each_key do |kind|
       again = drills.find(kind, "7").question
       expect(drilled(kind, 7).question).to eq(again)
@@ -62,7 +62,7 @@ RSpec.describe Graver::Service::Training::Drills do
     end
   end
 
-  it "takes the whole swing for the runout" do
+  it "takes the whole swing as runout" do
     picture = drilled("dial", 3).question.picture
     swing = picture[:high] - picture[:low]
     expect(solution("dial", 3)).to eq(format("%.2f mm", swing / 100.0))
@@ -71,7 +71,7 @@ RSpec.describe Graver::Service::Training::Drills do
     expect(drilled("dial", even).mark(half.to_s)).to have_attributes(right: false, slip: /half of it/)
   end
 
-  it "takes a leaf that fits and one that does not for an interval" do
+  it "takes two gauges as an interval" do
     expect(solution("leaf", 2)).to match(/Between (\d) and (\d)\u00A0mm/)
     expect(drilled("leaf", 2).mark("exactly")).to have_attributes(right: false, slip: /nearer/)
   end
@@ -90,7 +90,7 @@ RSpec.describe Graver::Service::Training::Drills do
     expect(drilled("lip", done).mark("a").because).to include("is worn out")
   end
 
-  it "tells stuck pins, a corner that drags and mere errors apart" do
+  it "tells stuck pins, a dragging corner and plain error apart" do
     found = seeds.group_by { |seed| right("uneven", seed) }
     expect(found.keys).to match_array(%w[left_pins right_pins left_corner right_corner nothing])
     found.each do |id, of|
@@ -110,7 +110,7 @@ RSpec.describe Graver::Service::Training::Drills do
     end
   end
 
-  it "decides on a rotor as on a real one: on the limit is out, within the error is not known, too thin to cut is done" do
+  it "judges a rotor like a real one: on the limit is out, within the error is open, too thin to machine is out" do
     found = seeds.to_h { |seed| [seed, right("rotor", seed)] }
     expect(found.values.uniq).to match_array(%w[stay turn replace measure_again])
     found.each do |seed, id|
@@ -131,7 +131,7 @@ RSpec.describe Graver::Service::Training::Drills do
     end
   end
 
-  it "has one order of five steps alone, and says what comes first" do
+  it "accepts one order of five steps and says what comes first" do
     seeds.each do |seed|
       steps = right("order", seed)
       expect(steps.uniq.length).to eq(5)
@@ -141,7 +141,7 @@ RSpec.describe Graver::Service::Training::Drills do
     expect { drilled("order", 1).mark(%w[a b]) }.to raise_error(Graver::InvalidEntry)
   end
 
-  it "refuses what is no answer" do
+  it "rejects what isn't an answer" do
     expect { drilled("micrometer", 1).mark("thick") }.to raise_error(Graver::InvalidEntry)
     expect { drilled("leaf", 1).mark("all") }.to raise_error(Graver::InvalidEntry)
     expect { drilled("dance", 1) }.to raise_error(Graver::NotFound)

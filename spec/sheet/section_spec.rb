@@ -49,7 +49,7 @@ RSpec.describe Graver::Sheet::Section do
     expect(of(:rotor).map(&:last)).to eq([48.0])
   end
 
-  it "draws what has gone where it was, and the limits as lines" do
+  it "draws worn material in place, and limits as lines" do
     draw(corner)
     expect(outlined.map(&:last)).to contain_exactly(50.0, 8.0, 14.0)
     expect(lines.count { |colour, _| colour == colours[:pad_limit] }).to eq(2)
@@ -66,7 +66,7 @@ RSpec.describe Graver::Sheet::Section do
     expect([left, right]).to eq([14.0, 8.0])
   end
 
-  it "says what is not known, and leaves it empty" do
+  it "labels the unknown and leaves it empty" do
     draw(corner(inner: nil, rotor: nil))
     expect(words).to include("inner ?", "outer 7.0", "?")
     expect(of(:rotor)).to be_empty

@@ -29,7 +29,7 @@ RSpec.describe "The household's file" do
     database.disconnect
   end
 
-  it "belongs to its owner alone, folder and copies too" do
+  it "is readable by its owner only, with folder and copies" do
     store = Graver::Storage::Store.open(File.join(folder, "deep/house.sqlite3"))
     add(store)
     copy = store.backups.make("by-hand")
@@ -39,7 +39,7 @@ RSpec.describe "The household's file" do
     store.close
   end
 
-  it "is refused and left alone when it is empty, something else, damaged, or of a newer Graver" do
+  it "is rejected and left alone if empty, foreign, damaged or newer" do
     refused = ->(text) { expect { open }.to raise_error(Graver::FileRefused, /#{text}/) }
     File.write(path, "")
     refused["is empty"]
@@ -64,7 +64,7 @@ RSpec.describe "The household's file" do
     refused["newer Graver"]
   end
 
-  it "names its newest copies when it cannot be used, and one of them can be taken back" do
+  it "names its newest backups when unusable, and one can be restored" do
     store = open
     add(store)
     name = store.backups.make("by-hand").name
@@ -79,7 +79,7 @@ RSpec.describe "The household's file" do
     again.close
   end
 
-  it "is brought up to date from every earlier version, with a copy of what was" do
+  it "is upgraded from every earlier version, with a backup first" do
     (1...Graver::Storage::Database::NEWEST).each do |version|
       empty_folder
       at_version(version)
@@ -150,7 +150,7 @@ RSpec.describe "The household's file" do
   end
 
   # SIGKILL at random moments of a first start and of an upgrade; the long form is bin/bench faults.
-  it "opens again after a start that was killed, new or half way through an upgrade" do
+  it "opens after a killed start or upgrade" do
     random = Random.new(7)
     [nil, 1, 5].product([0.01, 0.03, 0.06, 0.1])
       .each do |version, seconds|
@@ -166,7 +166,7 @@ RSpec.describe "The household's file" do
       end
   end
 
-  it "is one server's: the second is refused, and the next may when the first has gone" do
+  it "allows one server at a time" do
     second =
       lambda do
         Graver::Storage::HouseholdLock.new(path)
@@ -180,7 +180,7 @@ RSpec.describe "The household's file" do
     expect(Process.wait2(fork(&second)).last.exitstatus).to eq(0)
   end
 
-  it "takes nothing more when it was removed or exchanged under the server" do
+  it "rejects writes after it was removed or exchanged" do
     store = open
     add(store)
     FileUtils.mv(path, "#{path}.away")
@@ -194,7 +194,7 @@ RSpec.describe "The household's file" do
   end
 
   # SQLite's own bound on pages stands in for a full disk: the same error, at the same place.
-  it "says that the disk is full, keeps nothing of it, and goes on when there is room" do
+  it "reports a full disk, saves nothing partial, and continues with room" do
     store = open
     add(store)
     database = store.instance_variable_get(:@database)
@@ -207,7 +207,7 @@ RSpec.describe "The household's file" do
     store.close
   end
 
-  it "has copies made while it is open, verified, rotated by occasion, one a day" do
+  it "is backed up while open, verified, rotated, once a day" do
     store = open
     add(store)
     clock = Time.utc(2026, 5, 16, 8)
@@ -227,7 +227,7 @@ RSpec.describe "The household's file" do
     store.close
   end
 
-  it "is put back as a copy had it, under an open store, and what was there is a copy then" do
+  it "is restored under an open store, with the present data backed up" do
     store = open
     add(store)
     name = store.backups.make("by-hand").name

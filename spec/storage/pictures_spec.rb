@@ -11,7 +11,7 @@ RSpec.describe Graver::Storage::Pictures do
 
   after { FileUtils.remove_entry(folder) }
 
-  it "takes off where and how a photo was taken, and turns it upright" do
+  it "removes a photo's metadata and turns it upright" do
     sideways = Camera.photo(orientation: 6)
     # the made-up camera's notes are readable as such
     expect(EXIFR::JPEG.new(StringIO.new(sideways))).to have_attributes(gps_latitude_ref: "N", width: 32)
@@ -40,7 +40,7 @@ RSpec.describe Graver::Storage::Pictures do
     end
   end
 
-  it "keeps the same photo once, and nothing that is none" do
+  it "keeps the same photo once and rejects non-photos" do
     expect([pictures.keep(Camera.photo), pictures.keep(Camera.photo)].uniq.length).to eq(1)
     # cut short within its head; another kind; a wild size; nothing
     huge = Camera.photo.sub("\x00\x10\x00\x20".b, "\xFF\xFF\xFF\xFF".b)
@@ -49,7 +49,7 @@ RSpec.describe Graver::Storage::Pictures do
     expect { pictures.read("0" * 64) }.to raise_error(Graver::NotFound)
   end
 
-  it "says so when there is no room" do
+  it "reports a full disk" do
     File.write("#{folder}/household-photos", "in the way")
     expect { pictures.keep(Camera.photo) }.to raise_error(Graver::NotSaved, /could not be saved/)
   end

@@ -40,7 +40,7 @@ RSpec.describe "Records of planning" do
       .axles
   end
 
-  it "carries a job under way over, its ticks at their new names" do
+  it "upgrades a job in progress with its ticks" do
     earlier do |database, axle|
       old_job(
         database,
@@ -78,7 +78,7 @@ RSpec.describe "Records of planning" do
     def record(kind, value = nil) = store.jobs.record_event(job.id, kind, value, at: "2026-05-16T10:00:00Z")
     def now = store.jobs.find(job.id)
 
-    it "is what was last said of it" do
+    it "is its newest event" do
       record("scope", { axles: { axles.last.id.to_s => ["bleed"], axles.first.id.to_s => ["pads"] }, reasons: {} })
       expect(now).to have_attributes(state: "draft", works: { axles.last.id => ["bleed"], axles.first.id => ["pads"] })
       record("chose", { line: "front.pads", supply: 3 })
@@ -93,7 +93,7 @@ RSpec.describe "Records of planning" do
       expect(now.state).to eq("draft")
     end
 
-    it "keeps changes of the order until they are taken back, and its notes" do
+    it "keeps plan edits until they are removed, and notes" do
       kept, dropped =
         record("adjusted", { deed: "drop", key: "bed_in" }),
         record("adjusted", { action: "drop", key: "front.left.runout" })
@@ -105,7 +105,7 @@ RSpec.describe "Records of planning" do
       )
     end
 
-    it "can be added to, never rewritten" do
+    it "accepts new rows and rejects changes" do
       record("ticked", "settle")
       expect { store.jobs.instance_variable_get(:@database)[:job_events].update(value: "x") }.to raise_error(
         Sequel::DatabaseError,
@@ -114,7 +114,7 @@ RSpec.describe "Records of planning" do
     end
   end
 
-  it "gives supplies of these axles and of the household, none that are put away" do
+  it "returns supplies of these axles and the household, none archived" do
     axles = two_axles.map(&:id)
     mine = store.supplies.add({ kind: "part", item: "pads", axle_id: axles.first, name: "Plain" }, at: "t")
     store.supplies.add({ kind: "part", item: "pads", axle_id: axles.last, name: "Rear" }, at: "t")

@@ -15,7 +15,7 @@ RSpec.describe Graver::Storage::RequestStore do
     FileUtils.rm_rf(folder)
   end
 
-  it "asks each question once, and anew after a change of its own" do
+  it "asks each question once, and again after a change" do
     add(records, "Juniper")
     expect(names).to eq(["Juniper"])
     # another window
@@ -27,14 +27,14 @@ RSpec.describe Graver::Storage::RequestStore do
     expect { records.vehicles.nobody_knows }.to raise_error(NoMethodError)
   end
 
-  it "forgets what it saw in a transaction that came to nothing" do
+  it "forgets what it read in a rolled-back transaction" do
     expect { records.transaction { add(records, "Ghost") && names && raise("broken off") } }.to raise_error(
       "broken off"
     )
     expect(names).to be_empty
   end
 
-  it "works a thing out once until anything is changed" do
+  it "calculates once until something changes" do
     vehicle = add(records, "Juniper")
     counted = 0
     2.times { records.once(:sum) { counted += 1 } }
@@ -43,7 +43,7 @@ RSpec.describe Graver::Storage::RequestStore do
     expect(records.once(:sum) { counted += 1 }).to eq(2)
   end
 
-  it "has a revision that rises with all that verdicts come from, in whatever connection, and not with ticks" do
+  it "raises the revision with every input of verdicts, in any connection, and not with ticks" do
     vehicle = add(store, "Juniper")
     axle = vehicle.axles.first.id
     job = store.jobs.add(axle_id: axle, procedure: "brake_job", planned_for: nil, at: "t")

@@ -37,7 +37,7 @@ RSpec.describe Graver::Storage::Store do
     )
   end
 
-  it "makes its folder and keeps what was written when opened again" do
+  it "creates its folder and keeps data when reopened" do
     id = vehicle.id
     store.close
     again = described_class.open(path)
@@ -45,7 +45,7 @@ RSpec.describe Graver::Storage::Store do
     again.close
   end
 
-  it "gives inspections by day and odometer, each with its readings in the order they were taken" do
+  it "returns inspections by date and odometer, with readings in order" do
     log(
       "2026-02-01",
       200,
@@ -64,7 +64,7 @@ RSpec.describe Graver::Storage::Store do
     expect(store.inspections.of_vehicles([vehicle.id, 99]).keys).to eq([vehicle.id])
   end
 
-  it "keeps every value of a key, the newest counting, a taken-back one not" do
+  it "keeps every value of a key and counts the newest" do
     id = vehicle.axles.first.id
     [%w[11 mm], %w[7/16 in], [nil, nil]].each do |value, unit|
       store.brake_data.add(id, [{ key: "pad.new_thickness", value:, unit:, source: "manual" }], at: "t")
@@ -73,7 +73,7 @@ RSpec.describe Graver::Storage::Store do
     expect(store.brake_data.history(id).fetch("pad.new_thickness").map(&:value)).to eq(["11", "7/16", nil])
   end
 
-  it "undoes everything when one thing fails" do
+  it "rolls everything back when one thing fails" do
     expect do
       store.transaction do
         log("2026-01-01", 100)
@@ -83,7 +83,7 @@ RSpec.describe Graver::Storage::Store do
     expect(store.inspections.of_vehicle(vehicle.id)).to be_empty
   end
 
-  it "lets a second writer wait instead of failing" do
+  it "makes a second writer wait instead of failing" do
     vehicle
     other = described_class.open(path)
     id = vehicle.axles.first.id
@@ -104,7 +104,7 @@ RSpec.describe Graver::Storage::Store do
   end
 
   # What an owner has from before: nothing in it was simulated, nobody chose among sources, and no vehicle is a sample.
-  it "takes over the file of an earlier version with everything in it" do
+  it "upgrades an earlier version's file with everything in it" do
     old = Sequel.sqlite(File.join(folder, "old.sqlite3"))
     Sequel::Migrator.run(old, Graver::Storage::Database::MIGRATIONS, target: 5)
     vehicle_id = old[:vehicles].insert(name: "Old", kind: "car", distance_unit: "km", recorded_at: "t")
@@ -141,7 +141,7 @@ RSpec.describe Graver::Storage::Store do
     again.close
   end
 
-  it "gives one of two windows the draft and the other a conflict with what is there" do
+  it "lets one of two windows save the draft and returns a conflict to the other" do
     id = vehicle.axles.first.id
     first = store.drafts.save(id, { "a" => 1 }, revision: 0, at: "t").revision
     expect { store.drafts.save(id, { "a" => 2 }, revision: 0, at: "t") }.to raise_error(Graver::Conflict) { |error|

@@ -53,7 +53,7 @@ RSpec.describe "Access to the screens", :demo do
       .map { |node| [node.dig("role", "value"), node.dig("name", "value").to_s.strip] }
   end
 
-  it "gives a screen reader a name for everything that can be acted on, one heading a screen, and its places" do
+  it "gives screen readers a name for every control, one heading per screen, and landmarks" do
     many.each do |path, heading|
       page.visit path
       expect(page).to have_css("h1", text: heading, count: 1)
@@ -64,7 +64,7 @@ RSpec.describe "Access to the screens", :demo do
     end
   end
 
-  it "draws brakes that say in words what they show" do
+  it "describes drawn brakes in words" do
     page.visit "/#/vehicles/1"
     expect(page).to have_css("svg[role=img]")
     expect(tree.map(&:last)).to include(match(/left corner: inner pad 3\.\d\u00A0mm, outer pad 6\.\d\u00A0mm, limit 3/))
@@ -73,7 +73,7 @@ RSpec.describe "Access to the screens", :demo do
     expect(tree.map(&:last)).to include(a_string_including("cut through, drawn to scale"))
   end
 
-  it "goes from the garage to a changed brake datum and back by keyboard, and says that it was saved" do
+  it "changes brake data by keyboard alone and announces the save" do
     page.visit "/#/"
     expect(page).to have_css("article h2")
     vehicle = page.all("article h2 a").index { |link| link.text == "Thistle" } + 1
@@ -97,7 +97,7 @@ RSpec.describe "Access to the screens", :demo do
 
   def focused_button = page.evaluate_script("document.activeElement.querySelector('.label')?.textContent ?? ''")
 
-  it "opens a word of the trade by keyboard, and closes it again" do
+  it "opens and closes a glossary term by keyboard" do
     page.visit "/#/vehicles/1/findings"
     word = page.find("button.word", text: "slide pins", match: :first)
     page.execute_script("arguments[0].focus()", word)
@@ -107,7 +107,7 @@ RSpec.describe "Access to the screens", :demo do
     expect(page).to have_no_css("[role=note]:popover-open")
   end
 
-  it "fits a window seen at twice the size" do
+  it "fits at 200 % zoom" do
     page.driver.resize(640, 400)
     wide =
       many.filter_map do |path, heading|
@@ -119,7 +119,7 @@ RSpec.describe "Access to the screens", :demo do
     expect(wide).to be_empty
   end
 
-  it "keeps still for who asked for that" do
+  it "respects reduced motion" do
     page.driver.browser.page.command(
       "Emulation.setEmulatedMedia",
       features: [{ name: "prefers-reduced-motion", value: "reduce" }]

@@ -12,7 +12,7 @@ RSpec.describe "At the car", :demo do
 
   def ticked = context.store.jobs.find(2).ticked
 
-  it "shows one step at a time and goes on when it is done, over a reload, back and later" do
+  it "shows one step at a time, over reload, back and skip" do
     page.visit "/#/jobs/2/car"
     expect(page).to have_css(".line", text: "Push the piston slowly all the way back").and have_text("Step 18 of 47")
     page.refresh
@@ -32,7 +32,7 @@ RSpec.describe "At the car", :demo do
     expect(page).to have_text("Step 18 of 47")
   end
 
-  it "has every step to jump to, and figures to read at arm's length" do
+  it "lists every step, with figures readable at arm's length" do
     page.visit "/#/jobs/2/car"
     page.click_button "All steps"
     page.within("nav[aria-label='Steps']", match: :first) { page.click_button "Torque the lug nuts in a star pattern" }
@@ -53,7 +53,7 @@ RSpec.describe "At the car", :demo do
     expect(context.store.jobs.find(2).notes.last).to include("key" => "rear.pump", "text" => "Strokes: 3")
   end
 
-  it "sees what another device ticks, and keeps its own ticks while the server is away" do
+  it "shows another device's ticks and keeps its own while offline" do
     page.visit "/#/jobs/2/car"
     expect(page).to have_text("Step 18 of 47")
     Graver::Service::Planning::JobTicks.new(context.for_request).tick(2, ["rear.left.piston_home"], true)
@@ -71,7 +71,7 @@ RSpec.describe "At the car", :demo do
     expect(ticked).to include("rear.left.clean_gloves")
   end
 
-  it "takes what is measured at the step into the log, and asks about what can hardly be true" do
+  it "logs readings at the step and questions implausible ones" do
     page.visit "/#/jobs/1/car/#{ERB::Util.url_encode("front.left.pads_out")}"
     page.fill_in "Left inner pad", with: "6"
     page.click_button "Save reading"
@@ -94,7 +94,7 @@ RSpec.describe "At the car", :demo do
     expect(last.map { |row| [row.pad, row.event] }).to include(%w[outer metal])
   end
 
-  it "marks what is looked at by a tap, keeps what was typed when the step is done, and shows a photo again later" do
+  it "marks by tap, keeps typed text, and shows a photo again later" do
     page.visit "/#/jobs/1/car/#{ERB::Util.url_encode("front.left.judge")}"
     page.within("[role=group][aria-label='Left piston']") { page.click_button "boot torn" }
     expect(page).to have_css(".seen.plan", text: "Left piston: boot torn.")
@@ -116,7 +116,7 @@ RSpec.describe "At the car", :demo do
   end
 
   # The whole rest of a job under the thumb, the network cut in the middle of it.
-  it "leads from where the job stands to its end, over a lost connection" do
+  it "leads to the end of the job over a lost connection" do
     page.visit "/#/jobs/2/car"
     cut = false
     until page.has_link?("Finish the job", wait: 0)
@@ -156,7 +156,7 @@ RSpec.describe "At the car", :demo do
     page.has_no_css?(".top .number", exact_text: at, wait: 3)
   end
 
-  it "leaves no bolt behind: each is marked, or all of them at once, and one turned too far is asked about" do
+  it "requires every bolt, one by one or all at once, and asks about an overtightened one" do
     ticks = Graver::Service::Planning::JobTicks.new(context.for_request)
     keys = Graver::Service::Planning::Jobs.new(context.for_request).step_keys(context.store.jobs.find(2))
     (keys.take(keys.index("rear.left.pin_bolts_in")) - ticked).each { |key| ticks.tick(2, [key], true) }
@@ -184,7 +184,7 @@ RSpec.describe "At the car", :demo do
     expect(ticked).to include("rear.left.pin_bolts_in")
   end
 
-  it "has a diagnostic unit do nothing before its step is due, then waits for its end" do
+  it "runs a scan tool only at its step, and waits for its end" do
     page.visit "/#/jobs/2/car/reset_counter"
     expect(page).to have_css(".waits").and have_no_button("Reset the counter", exact: false)
     keys = Graver::Service::Planning::Jobs.new(context.for_request).step_keys(context.store.jobs.find(2))
@@ -195,7 +195,7 @@ RSpec.describe "At the car", :demo do
     expect(page).to have_text("Finished.", wait: 8)
   end
 
-  it "draws how warm the rotors get in the bed-in, and reckons again with other figures" do
+  it "charts rotor temperatures and recalculates" do
     page.visit "/#/jobs/1/car/bed_in"
     expect(page).to have_css("section[aria-label='Bed-in coach'] circle", count: 8).and have_text("hardly warms")
     page.find("summary", text: "What it assumes").click

@@ -5,7 +5,7 @@ require_relative "../support/browser_helper"
 RSpec.describe "Findings in the browser", :demo do
   include BrowserHelper
 
-  it "says what is wrong, why, what stands behind it and what would change it; asks, checks a claim, and changes approach" do
+  it "shows findings with reasons and causes, checks a claim and changes an approach" do
     page.visit "/#/vehicles/1"
     expect(page).to have_css("h1", text: "Juniper")
     type "v"

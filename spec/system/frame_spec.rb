@@ -7,7 +7,7 @@ RSpec.describe "The frame in the browser", :demo do
 
   def bar = page.find("nav[aria-label$='where to go']")
 
-  it "keeps a vehicle's places at hand, names the window by it, and goes on to the next vehicle at the same place" do
+  it "keeps a vehicle's pages at hand and moves to the next vehicle's" do
     page.visit "/#/axles/1/wear"
     expect(bar).to have_css("[aria-current='page']", text: "Front")
     expect(page).to have_title("Juniper: front wear")
@@ -20,14 +20,14 @@ RSpec.describe "The frame in the browser", :demo do
     expect(page).to have_no_css("nav[aria-label$='where to go']").and have_title("Garage - Graver")
   end
 
-  it "announces in the garage what was begun, and goes on with it by one key" do
+  it "shows unfinished work in the garage and resumes it by one key" do
     page.visit "/#/"
     expect(page).to have_text("Mule: job in progress.")
     type "g"
     expect(page).to have_css("body.at-the-car")
   end
 
-  it "finds what was done in the log of all vehicles, and of one" do
+  it "searches the log of all vehicles, and of one" do
     page.visit "/#/logbook"
     all = page.all("tbody tr", minimum: 12).length
     page.fill_in "Find", with: "wren fluid"
@@ -43,7 +43,7 @@ RSpec.describe "The frame in the browser", :demo do
     expect(page).to have_css("h1", text: "Logbook").and have_link("Import a spreadsheet")
   end
 
-  it "takes the inspection that counts among the settings" do
+  it "sets the inspection that counts" do
     page.visit "/#/settings"
     page.select "United Kingdom, cars: 1.5\u00A0mm", from: "Inspection that counts"
     type :Enter
@@ -53,7 +53,7 @@ RSpec.describe "The frame in the browser", :demo do
     expect(page).to have_select("Inspection that counts", selected: "United Kingdom, cars: 1.5 mm")
   end
 
-  it "keeps how a device's screens look, whatever its system has" do
+  it "keeps a device's appearance whatever its system uses" do
     page.visit "/#/settings"
     page.choose "Dark"
     expect(page).to have_css("html[theme='g100']")

@@ -8,7 +8,7 @@ RSpec.describe "Planning a job", :demo do
 
   def part(name) = page.find("section[aria-label='#{name}']")
 
-  it "goes from a draft with gaps to ready, parts from the counter held against the old ones" do
+  it "goes from a draft with gaps to ready, comparing parts" do
     page.visit "/#/jobs/1"
     page.click_button "Mark as ready"
     expect(page).to have_text("still open")
@@ -54,7 +54,7 @@ RSpec.describe "Planning a job", :demo do
     expect(page).to have_text("Front brakes: job in progress")
   end
 
-  it "changes scope and order, and says why it cannot" do
+  it "changes scope and order, and says why it can't" do
     page.visit "/#/jobs/1/scope"
     page.within("section[aria-label='front axle']") { page.choose "stay", allow_label_click: true }
     page.fill_in "Reason for not following the verdict", with: "New ones next spring"

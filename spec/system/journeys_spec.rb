@@ -94,7 +94,7 @@ RSpec.describe "Journeys in the browser" do
     expect(requested_hosts).to eq(["127.0.0.1"])
   end
 
-  it "questions and refuses bad input at its field, and loses nothing on reload" do
+  it "questions and rejects bad input at its field, and loses nothing on reload" do
     add_vehicle
     axle = context.store.vehicles.all.first.axles.first.id
     Graver::Service::Household::RecordBrakeData.new(context).call(
@@ -154,7 +154,7 @@ RSpec.describe "Journeys in the browser" do
     expect(rows.last.flags.map { |doubt| [doubt.value, doubt.answer] }).to eq([%w[13,6 again], %w[13,7 keep]])
   end
 
-  it "says at an address where there is nothing that there is nothing" do
+  it "shows a missing page" do
     page.visit "/#/vehicles/99"
     expect(page).to have_text("There is no vehicle at this address")
     page.visit "/#/somewhere"
@@ -191,7 +191,7 @@ RSpec.describe "Journeys in the browser" do
     expect(context.store.drafts.find(1).content["odometer"]).to eq("61200")
   end
 
-  it "asks which version counts where another window was faster" do
+  it "asks which version to keep when another window was faster" do
     add_vehicle
     rename =
       lambda do |elsewhere, here, choice|

@@ -13,7 +13,7 @@ RSpec.describe "Measuring in the browser", :demo do
 
   def last_inspection(vehicle) = context.store.inspections.of_vehicle(vehicle).last
 
-  it "walks all wheels in the owner's order, remembered, with marks by one tap and their cautions" do
+  it "measures all wheels in the owner's order, with marks by tap and their cautions" do
     open_round(1)
     page.find("summary", text: "Order of the wheels").click
     page.select "Rear right", from: "Start at"
@@ -107,7 +107,7 @@ RSpec.describe "Measuring in the browser", :demo do
     )
   end
 
-  it "takes events, several places, units as called out, and what can only be seen now" do
+  it "accepts events, several places, units and data seen at the wheel" do
     open_round(3)
     type "163000", :Enter, "q", :Enter
     expect(page).to have_text("Squealer just touches")
@@ -148,7 +148,7 @@ RSpec.describe "Measuring in the browser", :demo do
     )
   end
 
-  it "takes values from a simulated gauge and reader, large and both hands free, and says when the line drops" do
+  it "reads a simulated gauge hands-free, and reports a lost connection" do
     open_round(1)
     page.click_button "Read from the vehicle"
     expect(page).to have_field("odometer", with: "101250").and have_text("Simulated")
@@ -229,7 +229,7 @@ RSpec.describe "Measuring in the browser", :demo do
     expect(page).to have_css("article[aria-label='Big micrometer']", text: "25 to 50 mm")
   end
 
-  it "brings in a person's own table after a look at it, and undoes it" do
+  it "imports a person's own table after a preview, and undoes it" do
     table = Tempfile.new(%w[mine .csv])
     table.write(
       "Day;km;FL inner;FL outer;FR rotor;remarks\n12.04.2022;141.100;7,8;8,4;24,10;first\n31.02.2023;143000;7;7;;\n03.10.2022;142400;7,1;abc;;\n"

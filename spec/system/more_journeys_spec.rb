@@ -21,7 +21,7 @@ RSpec.describe "More journeys in the browser" do
     expect_focus("odometer")
   end
 
-  it "says in an empty garage what to do first" do
+  it "says what to do first in an empty garage" do
     page.visit "/"
     expect(page).to have_text("Your garage is empty")
     page.click_link "Add a vehicle", match: :first
@@ -29,7 +29,7 @@ RSpec.describe "More journeys in the browser" do
     expect(page).to have_text("Fill this in.")
   end
 
-  it "takes a motorcycle with one disc, in inches and 32nds, with the plate" do
+  it "measures a one-disc motorcycle in inches and 32nds, with the plate" do
     add("Motorcycle", discs: "One", unit: "Miles")
     page.within("section[aria-label='front axle']") { expect(page).to have_css("svg[role=img]", count: 1) }
     open_inspection("front")
@@ -52,7 +52,7 @@ RSpec.describe "More journeys in the browser" do
     expect(page).to have_text(/most likely [\d,]+ mi/)
   end
 
-  it "takes the new set before its readings, and forecasts from it" do
+  it "logs a new set before its readings" do
     add("Car")
     open_inspection("rear")
     type "50000", :Enter, "n", "10", :Enter
@@ -66,7 +66,7 @@ RSpec.describe "More journeys in the browser" do
     expect(page).to have_text("New rear pads fitted; 1 rear pad measured")
   end
 
-  it "keeps what was typed while the server is away, and sends it when it is back" do
+  it "keeps typed text while offline and sends it later" do
     add("Car")
     open_inspection("front")
     running = BrowserHelper.application
@@ -100,7 +100,7 @@ RSpec.describe "More journeys in the browser" do
     expect(page).to have_field("odometer", with: "5")
   end
 
-  it "goes from the garage to an inspection by keys alone, and leaves letters in fields alone" do
+  it "opens an inspection by keys alone, and leaves letters in fields alone" do
     add("Car")
     page.visit "/#/"
     expect(page).to have_css("article h2", text: "Wren")
@@ -116,7 +116,7 @@ RSpec.describe "More journeys in the browser" do
     expect(page).to have_field("Your name for it", with: "albatross")
   end
 
-  it "sends a first page within its aim, without the charts" do
+  it "keeps the first page within its size limit" do
     page.visit "/"
     expect(page).to have_text("Your garage is empty")
     loaded = page.driver.network_traffic.map(&:url).grep(/\.js|\.css/)

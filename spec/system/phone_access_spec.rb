@@ -45,7 +45,7 @@ RSpec.describe "Phone access in the browser", :demo do
     BrowserHelper.application = running
   end
 
-  it "asks for the passphrase before it shows anything, and goes where it was going" do
+  it "asks for the passphrase first, then shows the page" do
     access.passphrase = "four wet brown otters"
     as_phone do
       page.visit "/#/jobs/2/car"
@@ -62,7 +62,7 @@ RSpec.describe "Phone access in the browser", :demo do
     end
   end
 
-  it "is paired by a code once" do
+  it "pairs by a code once" do
     access.passphrase = "four wet brown otters"
     code = access.pairing
     as_phone do

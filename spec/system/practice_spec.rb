@@ -5,7 +5,7 @@ require_relative "../support/browser_helper"
 RSpec.describe "Practice in the browser" do
   include BrowserHelper
 
-  it "asks, says what was wrong and why, counts, and asks the next" do
+  it "marks an answer with the reason, counts, and shows the next" do
     page.visit "/#/practice"
     page.click_link "Read a micrometer"
     expect(page).to have_css("svg[role=img]").and have_button("Check", disabled: true)

@@ -52,7 +52,7 @@ RSpec.describe "Screens of the demo household", :demo do
     end
   end
 
-  it "shows the household's troubles where they are" do
+  it "shows the household's problems" do
     page.visit "/"
     expect(page).to have_text("Brake fluid overdue").and have_text("Job in progress").and have_text(
                   "Job on 23 May 2026"
@@ -70,7 +70,7 @@ RSpec.describe "Screens of the demo household", :demo do
     expect(page).to have_css(".chart .left_outer .error")
   end
 
-  it "renames a vehicle, notes a fluid renewal, and puts away and takes back" do
+  it "renames, archives and restores a vehicle, and logs a fluid change" do
     page.visit "/#/vehicles/3"
     page.click_button "Rename, change unit"
     page.fill_in "Name", with: " "
@@ -101,7 +101,7 @@ RSpec.describe "Screens of the demo household", :demo do
 
   def open_cell(key) = page.find("[id='cell-#{key}'] button.show").click
 
-  it "refuses brake data at its place and keeps what was typed; proposes what is usual and what another axle has" do
+  it "rejects brake data at its field, keeps typed text, and proposes values" do
     page.visit "/#/axles/5/brake-data"
     expect(page).to have_css("summary")
     page.all("summary").each(&:click)
@@ -136,7 +136,7 @@ RSpec.describe "Screens of the demo household", :demo do
     expect(page).to have_text("Not copied, because it belongs to one vehicle").or have_text("nothing to copy")
   end
 
-  it "lets a job be finished only past its mandatory steps" do
+  it "finishes a job only after its mandatory steps" do
     page.visit "/#/jobs/2"
     done = page.find("nav.parts a", text: "Steps").text[%r{(\d+)/}, 1].to_i
     page.click_button "Finish job"

@@ -5,7 +5,7 @@ require_relative "../support/browser_helper"
 RSpec.describe "The timeline in the browser", :demo do
   include BrowserHelper
 
-  it "plans a trip with its faults by field, shows it on the timeline, takes it away and puts it back" do
+  it "plans, removes and restores a trip" do
     page.visit "/#/vehicles/1"
     expect(page).to have_css("h1", text: "Juniper")
     type "r"
@@ -27,7 +27,7 @@ RSpec.describe "The timeline in the browser", :demo do
     expect(page).to have_css("svg text", text: "To the sea")
   end
 
-  it "asks what a trip would do on other days by dragging it, moves it, and takes that back" do
+  it "drags a trip, moves it and undoes the move" do
     page.visit "/#/vehicles/1/timeline"
     handle = page.find(".handle")
     box =
@@ -53,7 +53,7 @@ RSpec.describe "The timeline in the browser", :demo do
     expect(page).to have_text("1 Dec 2026 to 14 Dec 2026")
   end
 
-  it "is looked along by a slider and by dragging, and says what a day would find" do
+  it "shows the risk by date with a slider and by dragging" do
     page.visit "/#/vehicles/1/timeline"
     slider = page.find_field("Look ahead")
     page.execute_script("arguments[0].focus()", slider)
@@ -72,7 +72,7 @@ RSpec.describe "The timeline in the browser", :demo do
           )
   end
 
-  it "changes the rule for one session, and asks about an odometer that runs away" do
+  it "changes the session rule, and questions a runaway odometer" do
     page.visit "/#/vehicles/4/timeline"
     expect(page).to have_css("li", text: /front and rear|rear and front/).or have_css(
            "li",
@@ -97,7 +97,7 @@ RSpec.describe "The timeline in the browser", :demo do
     expect(page).to have_field("Odometer (km)", with: "")
   end
 
-  it "answers what if as it is typed, and says what to measure and how earlier forecasts did" do
+  it "answers what-ifs as typed, with the next measurement and earlier forecasts" do
     page.visit "/#/axles/1/wear"
     expect(page).to have_css(".answer .words", count: 1)
     page.select "× 1.9 Mostly town", from: "Used for"
@@ -112,7 +112,7 @@ RSpec.describe "The timeline in the browser", :demo do
           ).and have_text(/In your garage|No forecast in your garage/)
   end
 
-  it "keeps torque wrenches in the workshop and sets them on the torque card, with a crow-foot too" do
+  it "keeps torque wrenches and shows their settings, with a crow-foot too" do
     page.visit "/#/workshop"
     page.click_button "Add a torque wrench"
     page.fill_in "From", with: "50"

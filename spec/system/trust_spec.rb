@@ -13,7 +13,7 @@ RSpec.describe "Trust in the browser", :demo do
 
   def focus_lost? = page.evaluate_script("document.activeElement === document.body")
 
-  it "takes letters for keys only in an empty field, and takes them back" do
+  it "uses letter keys only in an empty field, with undo" do
     open_round(1)
     type "101300", :Enter
     expect_focus("value-1_left_inner")
@@ -38,7 +38,7 @@ RSpec.describe "Trust in the browser", :demo do
     expect(page).to have_no_css("[aria-label='Hose'] [aria-pressed=true]")
   end
 
-  it "offers that new pads went on, and counts from them" do
+  it "offers new pads and counts from them" do
     open_round(1)
     type "101300", :Enter, "11.2", :Enter
     page.within(".reading", text: "Front left inner pad") { page.click_button "New pads were fitted" }
@@ -48,7 +48,7 @@ RSpec.describe "Trust in the browser", :demo do
     expect(context.store.inspections.of_vehicle(1).last.readings.map(&:event)).to eq(%w[fit reading])
   end
 
-  it "shows a tick that is not saved yet at its step, sends it later, over a reload" do
+  it "shows an unsaved tick and sends it later, over a reload" do
     page.visit "/#/jobs/2/steps"
     expect(page).to have_css("[data-step='rear.left.piston_home']")
     unreachable(%r{/jobs/\d+/ticks}) do
@@ -66,7 +66,7 @@ RSpec.describe "Trust in the browser", :demo do
     expect(context.store.jobs.find(2).ticked).to include("rear.left.piston_home")
   end
 
-  it "shows boxes as they are kept when the server does not take them" do
+  it "resets checkboxes when the server rejects a change" do
     page.visit "/#/jobs/1/tools"
     unreachable(%r{/resolved\z}) do
       page.first("label", text: "I have enough").click
@@ -84,7 +84,7 @@ RSpec.describe "Trust in the browser", :demo do
     expect(page).to have_css("fieldset", text: "Rarely owned").and have_no_text("Not saved")
   end
 
-  it "has a cancelled job back at once, and from the bin" do
+  it "restores a cancelled job at once and from the bin" do
     page.visit "/#/jobs/1"
     page.click_button "Cancel job"
     expect(page).to have_text("This job is cancelled")
@@ -99,7 +99,7 @@ RSpec.describe "Trust in the browser", :demo do
     expect(context.store.jobs.find(1).state).to eq("draft")
   end
 
-  it "moves through a choice by arrow keys, and takes it only by Enter or when it is left" do
+  it "changes a choice only on Enter or blur" do
     page.visit "/#/axles/5/brake-data"
     page.find("[id='cell-fluid.grade'] button.show").click
     expect_focus("edit-fluid.grade")
@@ -111,7 +111,7 @@ RSpec.describe "Trust in the browser", :demo do
     expect(context.store.brake_data.current(5)["fluid.grade"].value).to eq("dot_4")
   end
 
-  it "never lets the focus fall to the page" do
+  it "never loses the focus" do
     page.visit "/#/axles/5/brake-data"
     page.find("[id='cell-fluid.grade'] button.show").click
     type :Escape
@@ -139,7 +139,7 @@ RSpec.describe "Trust in the browser", :demo do
     expect(focus_lost?).to be(false)
   end
 
-  it "finds the job an axle has, by key and on its vehicle" do
+  it "finds an axle's job by key and on its vehicle" do
     page.visit "/#/vehicles/1"
     page.click_link "All jobs"
     expect(page).to have_css("h1", text: "Jobs").and have_link("Front: new pads", exact: false)
@@ -156,7 +156,7 @@ RSpec.describe "Trust in the browser", :demo do
     expect(context.store.jobs.of([1]).length).to eq(1)
   end
 
-  it "changes and strikes out what was seen, with a reason" do
+  it "corrects and strikes out marks with a reason" do
     seized =
       context
         .store
@@ -196,7 +196,7 @@ RSpec.describe "Trust in the browser", :demo do
     end
   end
 
-  it "stops a job where a reading changes the verdict, plans it anew, and keeps what was done" do
+  it "stops a job at a changed verdict, replans and keeps what was done" do
     done = context.store.jobs.find(2).ticked
     vehicle =
       context.store.vehicles.find(context.store.vehicles.find_axle(context.store.jobs.find(2).axle_id).vehicle_id)
@@ -242,7 +242,7 @@ RSpec.describe "Trust in the browser", :demo do
     expect(job).to have_attributes(state: "in_progress", ticked: include(*kept))
   end
 
-  it "takes a reason for a step done another way, and shows it on the vehicle until it is made good" do
+  it "logs a deviation and shows it on the vehicle until resolved" do
     page.visit "/#/jobs/2/steps"
     page.within("[data-step='rear.left.piston_home']") do
       page.click_button "I did it differently"

@@ -9,7 +9,7 @@ RSpec.describe "Undo", :demo do
   def bar = page.find(".undo")
   def job = Graver::Service::Planning::JobPlan.new(context).of_job(context.store.jobs.find(1))
 
-  it "takes a step back that was left out, a part that was chosen and a supply that was archived" do
+  it "undoes a left-out step, a chosen part and an archived supply" do
     page.visit "/#/jobs/1/steps"
     page.click_button "Notes and order"
     page.within("[data-step='bed_in']") { page.click_button "Skip step" }
@@ -31,7 +31,7 @@ RSpec.describe "Undo", :demo do
     expect(page).to have_field("Pads, long-life", visible: :all)
   end
 
-  it "comes back to the screen it was done on, and goes away after the next but one" do
+  it "returns to the screen of the action, and expires after two screens" do
     page.visit "/#/vehicles/1/timeline"
     page.within("li", text: "Over the passes") { page.click_button "Remove" }
     expect(bar).to have_text("Over the passes, loaded removed.")
@@ -46,7 +46,7 @@ RSpec.describe "Undo", :demo do
     expect(page).to have_no_css(".undo")
   end
 
-  it "brings a brake datum back as it was, and leaves text fields their own key" do
+  it "restores brake data, and leaves text fields their own undo" do
     axle = context.store.vehicles.all.first.id
     value = -> { context.store.brake_data.current(axle)["pad.new_thickness"]&.value }
     before = value.call

@@ -12,7 +12,7 @@ RSpec.describe "The household's English", :demo do
     lines.grep_v(/Rotors nearly down|New pads and rotors all round/)
   end
 
-  it "is British everywhere once that is chosen" do
+  it "is British everywhere once chosen" do
     page.visit "/#/vehicles/1/findings"
     expect(page).to have_text("One rotor face much worse than the other")
     page.visit "/#/settings"
@@ -40,7 +40,7 @@ RSpec.describe "The household's English", :demo do
     expect(page).to have_css("section[aria-label='Disc']", text: "Rotor, coated")
   end
 
-  it "enters first in the unit that is usual here" do
+  it "starts new entries in the default unit" do
     page.visit "/#/settings"
     page.choose "in", allow_label_click: true
     expect(page).to have_css("html[data-units*='in']", visible: :all)
