@@ -62,7 +62,7 @@ module Benchmarks
 
     def context_path(folder) = File.join(folder, "bench.sqlite3")
 
-    # Several at once on a server of its own that has worked out its pages, each at pages of any vehicle, one writing
+    # Several clients at once on a separate server with warm caches, each at pages of any vehicle, one writing
     # now and then.
     def clients(out, path)
       Server.on(path, "GRAVER_TODAY" => "2026-05-16") do |port, server|

@@ -74,7 +74,7 @@ module Benchmarks
       end
     end
 
-    # In a process of its own, as its memory is measured -> [seconds until it is taken, seconds of what is done
+    # In a separate process, as its memory is measured -> [seconds until it is taken, seconds of what is done
     # afterwards, MB at most]
     def imported
       reader, writer = IO.pipe

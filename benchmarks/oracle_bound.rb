@@ -7,7 +7,7 @@ module Benchmarks
   # How far "look again" can reach at most without being late too often: of this forecast, of one told world and regime
   # ("told"), and of one that is told the world but not which regime an axle is in ("oracle_bound"): the told ones of
   # all regimes, each weighed by how well it explains what was read (Bayes' rule, all regimes alike at first). What the
-  # last cannot reach, nobody can who reads the same log.
+  # last cannot reach, no one can who reads the same log.
   class Untold
     REGIMES = (SimulatedLog::REGIMES - %i[rotors calipered]).freeze
     CHANCES = [0.005, 0.01, 0.02, 0.03, 0.05, 0.08, 0.12].freeze

@@ -3,7 +3,7 @@
 require "socket"
 
 module Benchmarks
-  # A server of its own on a household's file, as bin/serve starts it.
+  # A separate server on a household's file, as bin/serve starts it.
   module Server
     module_function
 

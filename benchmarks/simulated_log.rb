@@ -9,11 +9,16 @@ module Benchmarks
   # The log of one simulated axle as its owner would have written it (docs/formats.md), with the truth beside it. The
   # same world, regime and seed give the same log. Regimes:
   #
-  #   steady    one rate           mixed     drift, and any way of reading     drifting  the rate drifts
-  #   jump      the axle's rate changes once                  seized    one pad speeds up, at any moment
-  #   gross     everything read at one service is off, or has the plates in it
-  #   single    read once          earlier   one or two sets before, read
-  #   rotors    by micrometer      calipered rotors by caliper
+  # - steady: one rate
+  # - mixed: drift, and any method
+  # - drifting: the rate drifts
+  # - jump: the axle's rate changes once
+  # - seized: one pad speeds up, at any moment
+  # - gross: everything read at one service is off, or includes the plates
+  # - single: read once
+  # - earlier: one or two sets before, read
+  # - rotors: by micrometer
+  # - calipered: rotors by caliper
   class SimulatedLog
     REGIMES = %i[steady mixed drifting jump seized gross single earlier rotors calipered].freeze
     PADS = %w[left_inner left_outer right_inner right_outer].freeze

@@ -4,18 +4,21 @@ module Benchmarks
   # A world the forecast is scored in: how brakes wear in it, how people read them, and what goes wrong how often. None
   # is the one the prior was written for.
   #
-  # increments        how wear adds up: :gamma, :inverse_gaussian, :wiener (then its running minimum) or :steady pad,
-  # rotor        Part: rate_mm_per_1000km (median), rate_log_sd, set_log_sd, deviation_log_sd, increment_mm
-  #                   (variance of a stretch's wear over its mean), new_mm and limit_mm (choices of each), box_mm
-  #                   (parts of one box)
-  # common            share of the unevenness of a stretch that all pads of the axle have in common inner_log
-  # how much faster the inner pad wears (logarithm) drift_log_sd, drift_km   of a rate that drifts jump, seize
-  # ranges of factors of a sudden change and of a pad whose pin seizes mate              what its mate does then: {
-  # factor range => share } errors_mm         { method => { pad:, rotor: } } standard deviations that really hold
-  # day_share         share of an error's variance that one day has in common services          how often a set is read
-  # skipped           share of pads nobody read at a service unknown_new       share of logs that do not say how thick
-  # the set was when new gross_mm          range of a zero that is off driving           Driving: km_per_day (median),
-  # log_sd between vehicles, quarter_log_sd from quarter to quarter
+  # - increments: how wear adds up: :gamma, :inverse_gaussian, :wiener (then its running minimum) or :steady
+  # - pad, rotor: Part with rate_mm_per_1000km (median), rate_log_sd, set_log_sd, deviation_log_sd, increment_mm
+  #   (variance of a stretch's wear over its mean), new_mm and limit_mm (choices of each), box_mm (parts of one box)
+  # - common: share of the unevenness of a stretch that all pads of the axle have in common
+  # - inner_log: how much faster the inner pad wears (logarithm)
+  # - drift_log_sd, drift_km: of a rate that drifts
+  # - jump, seize: ranges of factors of a sudden change, and of a pad whose pin seizes
+  # - mate: { factor range => share } what its mate does then
+  # - errors_mm: { method => { pad:, rotor: } } the true standard deviations
+  # - day_share: share of an error's variance that all readings of one day have in common
+  # - services: how often a set is read
+  # - skipped: share of pads not read at a service
+  # - unknown_new: share of logs that do not give the set's new thickness
+  # - gross_mm: range of a zero that is off
+  # - driving: Driving with km_per_day (median), log_sd between vehicles, quarter_log_sd from quarter to quarter
   World =
     Struct.new(
       :name,

@@ -3,8 +3,8 @@
 require "fileutils"
 require_relative "support/sentences"
 
-# Labels glued into templates are where nonsense comes from: here each is read in its sentence. tmp/sentences.txt is for a
-# reader; what a machine can see is checked.
+# Labels glued into templates are where nonsense comes from: here each is read in its sentence. tmp/sentences.txt is for
+# a reader; what a machine can see is checked.
 RSpec.describe Sentences do
   subject(:all) { described_class.new(KNOWLEDGE).all }
 

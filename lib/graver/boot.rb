@@ -30,12 +30,12 @@ module Graver
       "GRAVER_TODAY" => [nil, "a fixed day (2025-04-12) for trials and pictures; else the day it is"]
     }.freeze
 
-    # A page of another name that resolves to this machine is not let in.
-    # How often it is looked whether today has its copy.
+    # How often to check that today has its backup.
     COPY_EVERY_SECONDS = 900
-    # How often it is looked whether anything is to be worked out anew, and how long the garage waits for it.
+    # How often to check for stale answers, and how long the garage page waits for them.
     LOOK_EVERY_SECONDS = 1
     PATIENCE_SECONDS = 0.3
+    # Host names that are answered. A foreign name that resolves to this machine is rejected (DNS rebinding).
     HOSTS = %w[127.0.0.1 localhost ::1].freeze
 
     module_function

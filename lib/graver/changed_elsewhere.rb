@@ -2,7 +2,7 @@
 
 module Graver
   # What is to be changed is not what its owner saw: another window was faster. `faults` names each such field with both
-  # versions; `revision` is what now stands, to be sent back by an owner who wants the change all the same.
+  # versions; `revision` is what now stands, to be sent back by an owner who still wants the change.
   class ChangedElsewhere < Conflict
     attr_reader :faults, :revision
 

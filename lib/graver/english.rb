@@ -6,7 +6,7 @@ module Graver
   #
   #   English.put("Lift the <tyre|tire>s", "us") # => "Lift the tires"
   module English
-    # The first is spoken where nobody chose and no browser says otherwise.
+    # The first is the default where no one chose and the browser asks for neither.
     ALL = %w[us uk].freeze
     DEFAULT = ALL.first
     # British form, then American form.

@@ -3,7 +3,7 @@
 require "yaml"
 
 module Graver
-  # What Graver says of its own accord: the texts of knowledge/messages/en.yml, their tokens filled in by type.
+  # Graver's own texts: those of knowledge/messages/en.yml, their tokens filled in by type.
   #
   #   Texts.t("faults.between", least: 0.1, most: 200) # => "Enter a value from 0.1 to 200."
   #

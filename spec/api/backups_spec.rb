@@ -24,7 +24,7 @@ RSpec.describe "Backups in the API" do
     expect(names).to contain_exactly("Juniper", "Wren")
   end
 
-  # What was worked out before is of another course of things, though its numbers come again.
+  # A cached answer belongs to another history, though its revision numbers come again.
   it "shows restored data, not cached pages" do
     log = ->(day, odometer, value) { ask(:post, inspections, inspection(day, odometer, pad(value))) }
     now = -> { ask(:get, "/garage")["vehicles"].first["axles"].first["corners"].first["inner"]["now_mm"] }

@@ -2,7 +2,7 @@
 
 require_relative "../support/api_helper"
 
-# What was logged is changed, struck out and taken back in, with a reason; what was entered stays beside it.
+# Entries are corrected, voided and restored with a reason; the original stays beside them.
 RSpec.describe "Corrections in the API" do
   include ApiHelper
 

@@ -204,7 +204,7 @@ RSpec.describe "Findings in the API" do
       # what stops a vehicle says what to do
       "why" => include("explain. Do not drive. Look at every caliper")
     )
-    # a reservoir that was filled anew in between says nothing of a leak
+    # a reservoir that was topped up in between says nothing about a leak
     ask(:post, "/vehicles/#{car["id"]}/fluid-renewals", { date: "2026-05-05", odometer: { value: "60200" } })
     expect(found("fluid-unexplained")).to be_empty
   end

@@ -67,7 +67,7 @@ RSpec.describe "Measuring tools and devices in the API" do
         "uncertainty" => "not_a_number"
       )
       expect(fields(check("2027-01-01", "0"))).to eq("date" => "in_future")
-      # put away and taken back; what is not said of it stays
+      # archive and restore; fields that are not sent stay
       listed = -> { ask(:get, "/instruments")["instruments"].find { |each| each["id"] == tool["id"] } }
       retired =
         [true, false].map do |away|

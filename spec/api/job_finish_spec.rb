@@ -143,7 +143,7 @@ RSpec.describe "Finished jobs in the API" do
       expect(later["history"]).to contain_exactly(
         include("day" => ApiHelper::TODAY, "axle" => "front", "name" => "Plain", "price" => 40.0)
       )
-      # what read it is named: a tool, or nobody
+      # what read it is named: a tool, or none
       rows =
         ask(:get, "/inspections/#{done["closed"]["inspection"]}")["readings"].select { |row| row["event"] == "fit" }
       expect(rows.map { |row| row["method_label"] }).to eq(["As sold, not measured", "Micrometer"])

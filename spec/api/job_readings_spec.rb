@@ -33,7 +33,7 @@ RSpec.describe "Readings in the middle of a job in the API" do
     expect(inspection).to have_attributes(job_id: job["id"], odometer_km: 60_000.0)
     expect(inspection.readings.map(&:value)).to eq(%w[4.2 6.8 5.9])
     expect(inspection.conditions.map { |each| [each.item, each.value] }).to eq([%w[fluid_level 3/4]])
-    # and is worked out at once
+    # and is calculated at once
     corners = ask(:get, home)["axles"].first["corners"]
     expect(corners.first["inner"]["now_mm"]).to be_within(0.3).of(4.2)
   end

@@ -23,7 +23,7 @@ RSpec.describe "Steps of a job in progress in the API" do
     expect(tick("front.chock")["ticked"]).to include("front.chock")
     expect(tick("front.crack_nuts")["waits_for"]).not_to include("front.lift")
     expect(step(ask(:get, address), "front.lift")).to include("waits_for" => [], "safety_critical" => true)
-    # the other wheel may be taken off meanwhile; its own mandatory steps come first all the same
+    # the other wheel may be taken off meanwhile; its own mandatory steps still come first
     tick_until("front.left.wheel_off")
     expect(tick("front.right.wheel_off")["ticked"]).to include("front.right.wheel_off")
     expect(fields(tick("front.right.pads_in"))).to eq("step" => "waits")

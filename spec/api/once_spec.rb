@@ -45,7 +45,7 @@ RSpec.describe "Writing once, and in order" do
     expect([given.of("old-request", "/x"), given.of("new-request", "/x")]).to eq([nil, { id: 2 }])
   end
 
-  # Two windows at once: whether the odometer runs back is decided while nobody else writes.
+  # Two windows at once: whether the odometer runs back is decided inside the write lock.
   it "never logs a backwards odometer from two simultaneous requests" do
     id = car["id"]
     takers =

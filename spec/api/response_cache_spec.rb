@@ -3,11 +3,11 @@
 require_relative "../support/api_helper"
 require_relative "../support/random_owner"
 
-# Answers about a vehicle are kept with the state they were worked out at.
+# Answers about a vehicle are cached with the state they were calculated from.
 RSpec.describe "Cached pages" do
   include ApiHelper
 
-  # The same household, of which nothing is worked out.
+  # The same household with an empty cache.
   def afresh(**serving)
     alone = Graver::Service::Base::Context::ALONE
     Graver::Service::Base::Context.new(

@@ -133,7 +133,7 @@ RSpec.describe "Parts, tools and paper in the API" do
       "shop_from" => "estimate",
       "shop" => be_within(3).of(40 + (labour * 50))
     )
-    # a price is missing, so nobody can say what is saved
+    # a price is missing, so the saving is unknown
     quoted = ask(:put, "#{address}/quote", { total: "410" })
     expect(quoted["money"]).to include(
       "shop" => 410.0,

@@ -5,7 +5,7 @@ require "puma/reactor"
 require_relative "../../config/whole_answers"
 
 # A request that comes in two packets is handed from thread to thread. The server is made slow between handing it on and
-# its own last act, and the answer slow between its head and its body: the answer must be whole all the same.
+# its own last act, and the answer slow between its head and its body: the answer must still be whole.
 RSpec.describe WholeAnswers do
   let(:slow_body) do
     Class.new do

@@ -55,7 +55,7 @@ RSpec.describe "Jobs on other brakes" do
           "rotor.retention": "nothing",
           "slide_pin_bolt.torque": %w[30 N·m],
           "bracket_bolt.torque": %w[90 N·m],
-          # stretched by its angle: for one use, as long as nobody has said otherwise
+          # stretched by its angle: for one use, unless the owner says otherwise
           "bracket_bolt.angle": %w[90 °]
         },
         kind: "off_roader"

@@ -73,8 +73,7 @@ module BrowserHelper
 
   def page = BrowserHelper.session
 
-  # Types into whatever has the focus, as a keyboard does.
-  # Everything works but what matches.
+  # The application answers 503 to paths that match the pattern while the block runs.
   def unreachable(pattern)
     running = BrowserHelper.application
     BrowserHelper.application =
@@ -86,6 +85,7 @@ module BrowserHelper
     BrowserHelper.application = running
   end
 
+  # Types into whatever has the focus, as a keyboard does.
   def type(*keys) = page.driver.browser.keyboard.type(*keys)
 
   def focused = page.evaluate_script("document.activeElement.id")

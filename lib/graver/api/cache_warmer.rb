@@ -5,7 +5,7 @@ require "rack"
 
 module Graver
   module API
-    # Opens the pages of every vehicle as a browser would, so that they are worked out when somebody looks.
+    # Opens the pages of every vehicle as a browser would, so that they are cached when somebody looks.
     class CacheWarmer
       PAGES = %w[/vehicles/%<id>d /vehicles/%<id>d/timeline /vehicles/%<id>d/findings].freeze
 

@@ -21,7 +21,7 @@ module Graver
         Exception => [500, "failed"]
       }.freeze
 
-      # Said of the whole, where the error itself lists its parts or is nobody's business.
+      # A summary, where the error lists its own parts or the details do not concern the client.
       SAID = { "invalid" => "requests.invalid", "failed" => "requests.failed" }.freeze
       LISTING = [InvalidEntry, ChangedElsewhere].freeze
 

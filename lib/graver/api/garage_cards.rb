@@ -39,13 +39,13 @@ module Graver
         parted(text(@overviews.unworked(vehicle, e)))
       end
 
-      # As it was, and that it is being worked out; the first field of a card says so.
+      # The stale card, with its first field saying that a new one is on the way.
       def still_working(vehicle)
         stale = @context.response_cache.stale(@context, KIND, vehicle.id)
         stale ? stale.sub(%("working":false), %("working":true)) : text(@overviews.bare(vehicle), working: true)
       end
 
-      # What it is sorted by stands before its JSON, on a line of its own.
+      # The sort key stands before the JSON, on its own line.
       def text(overview, working: false)
         "#{JSON.generate(@serializer.urgency(overview))}\n#{JSON.generate(@serializer.card(overview, working:))}"
       end

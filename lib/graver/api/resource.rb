@@ -40,7 +40,7 @@ module Graver
 
       def plain(answer) = answer.is_a?(CachedJson) ? JSON.parse(answer.text) : answer
 
-      # What the block gives as JSON, worked out once for each state of a vehicle.
+      # The block's result as JSON, cached for each state of a vehicle.
       def kept(kind, vehicle_id)
         CachedJson.new(context.response_cache.fetch(context, kind, vehicle_id) { JSON.generate(yield) })
       end

@@ -22,7 +22,7 @@ module Graver
 
             def with(**changes) = self.class.new(**to_h, **changes)
           end
-        # A class of its own, so that what the block defines may call on what is defined here.
+        # A subclass, so that methods of the block can call `super`.
         block ? Class.new(record).tap { |extended| extended.class_eval(&block) } : record
       end
     end

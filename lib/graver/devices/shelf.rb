@@ -2,9 +2,9 @@
 
 module Graver
   module Devices
-    # The devices at hand. One question at a time reaches each.
+    # The connected devices. Each gets one request at a time.
     class Shelf
-      # For the demo, or behind a switch of its own: nothing to plug in, everything to try, and nothing of it true.
+      # For the demo, or behind its own switch: nothing to plug in, everything to try, and nothing of it true.
       def self.simulated(seed: 20, written: {})
         world = Simulated::World.new(seed:, written:)
         new(

@@ -283,7 +283,7 @@ module Graver
           .freeze
       end
 
-      # Positions stay names; what is said of them, and of hypotheses, has keys of its own.
+      # Positions stay names; texts about them, and about hypotheses, have their own keys.
       def symbolic(member, value)
         return value if %i[component_log_offset axle_log_offset seizure_weights].include?(member)
 

@@ -155,7 +155,7 @@ module Graver
         caution[:severity] != "notice" || @notices.add?(caution[:text])
       end
 
-      # Figures to look up; the card to read from afar is a page of its own (WallCard).
+      # Figures to look up. The card you read from a distance is a separate page (WallCard).
       def torque
         return if @job[:torque].empty?
 
@@ -203,7 +203,7 @@ module Graver
           end
       end
 
-      # One box for what is one movement of the hands.
+      # One box for steps that are done in one go.
       def step_group(steps)
         @paper.tick(
           steps.map { |step| with_torque(step) }.join(" "),

@@ -6,7 +6,7 @@ require "time"
 
 module Graver
   module Storage
-    # Copies of the household's file, in a folder of its own name beside it. A copy is whole and was opened on trial
+    # Copies of the household's file, in a folder named after it. A copy is whole and was opened on trial
     # before it has its name; the newest of each occasion are kept.
     class Backups
       # How many of each occasion are kept.
@@ -128,7 +128,7 @@ module Graver
         File.rename(ready, @path)
       end
 
-      # A copy of the copy, brought up to date. Answers worked out before must not be taken for answers to what is there
+      # A copy of the copy, brought up to date. Answers cached before must not be taken for answers to what is there
       # then: the revision goes on rising -> its path
       def prepared(copy)
         ready = File.join(@folder, ".#{copy.name}.ready")

@@ -7,7 +7,7 @@ module Graver
   module Storage
     # Half-entered inspections, one per vehicle, so that a closed tab or a stopped server loses nothing.
     class Drafts
-      # Each draft counts its revisions from a number of its own: a window that still holds an earlier draft of the
+      # Each draft counts its revisions from its own start: a window that still holds an earlier draft of the
       # vehicle never matches a later one.
       FIRST_REVISIONS = 2**40
 

@@ -5,7 +5,7 @@ require "json"
 
 module Graver
   module Storage
-    # Every forecast that was given, so that it can be held against what came of it. Nothing here is ever changed.
+    # Every forecast that was given, to compare with what happened later. Rows are never changed.
     class ForecastsGiven
       def initialize(database)
         @table = database[:forecasts_given]

@@ -31,7 +31,7 @@ module Graver
         @table.where(id:).update(mapping: JSON.generate(mapping), result: JSON.generate(result), done_at: at)
       end
       def undo(id, at:) = @table.where(id:).update(undone_at: at)
-      # Files that nobody went on with.
+      # Abandoned imports.
       def forget_unfinished(before:) = @table.where(done_at: nil).where { recorded_at < before }.delete
 
       private

@@ -145,7 +145,7 @@ module Graver
         end
       end
 
-      # { step key => { "because", "text", "day" } }; taken back by a tick or its taking back.
+      # { step key => { "because", "text", "day" } }; removed when the step is ticked or unticked.
       def deviations(events)
         events.each_with_object({}) do |event, found|
           found.delete(event[:value]) if %w[ticked unticked].include?(event[:kind])

@@ -4,7 +4,7 @@ require "date"
 
 module Graver
   module Storage
-    # Which photo was taken where. One that is removed stays on file and can be had back.
+    # Which photo was taken where. A removed photo stays on file and can be restored.
     class Photos
       def initialize(database)
         @table = database[:photos]

@@ -9,7 +9,7 @@ require "stringio"
 
 module Graver
   module Storage
-    # The files of photos, in a folder of its own beside the household's file, each named by the digest of what it
+    # The files of photos, in a separate folder beside the household's file, each named by the digest of what it
     # shows. A camera's notes (place, day, device) are taken off before one is kept, and it is turned the way it was
     # taken: both without loss, by jpegtran of libjpeg-turbo.
     class Pictures

@@ -3,7 +3,7 @@
 module Graver
   module Storage
     # The records as one request sees them: what it needs is loaded once, until it changes something itself. Jobs and
-    # drafts are beside what is known of the brakes: a tick lets nothing else be read anew.
+    # drafts are beside what is known of the brakes: a tick causes nothing else to be read again.
     class RequestStore
       READS = {
         vehicles: %i[all find find_axle],
@@ -37,13 +37,13 @@ module Graver
 
       READS.each_key { |name| define_method(name) { repository(name) } }
 
-      # What the block gives, worked out once until anything is changed.
+      # The block's result, calculated once until something changes.
       def once(key) = @once.key?(key) ? @once[key] : @once[key] = yield
 
       # See Store#revision.
       def revision = @revision ||= @store.revision
 
-      # What was read before it is read anew within it: it may have changed in the meantime, and cannot from here on.
+      # Reads again within the transaction: data may have changed before it began, and cannot from here on.
       def transaction(&block)
         return @store.transaction(&block) if @within
 

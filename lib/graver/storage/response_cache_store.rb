@@ -2,7 +2,7 @@
 
 module Graver
   module Storage
-    # Answers that were worked out, each beside the state of things it was worked out at. The newest of a kind and
+    # Cached answers, each with the state of the data it was calculated from. The newest of a kind and
     # vehicle.
     class ResponseCacheStore
       def initialize(database)

@@ -63,7 +63,7 @@ module Graver
       # A number that changes whenever anything but jobs and drafts does, whoever changes it.
       def revision = @database[:household_revision].get(:revision)
 
-      # Every use looks anew; one request remembers (RequestStore).
+      # Every call reads again; within one request reads are remembered (RequestStore).
       def once(_key) = yield
 
       def backups = @backups ||= Backups.new(@path)

@@ -33,7 +33,7 @@ module Graver
         find(id)
       end
 
-      # Those not put away: of these axles, and of the whole household.
+      # Supplies in use: those of these axles, and those of the whole household.
       def of(axle_ids)
         @table
           .where(retired_at: nil)

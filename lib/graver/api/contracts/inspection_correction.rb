@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # A reading (or with no `reading` the inspection itself) corrected, voided, or a void taken back.
+      # Corrects, voids or restores a reading (or, with no `reading`, the inspection itself).
       class InspectionCorrection < Contract
         json do
           optional(:reading).filled(:integer)

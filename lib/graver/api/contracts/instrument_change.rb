@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # The same, any of it, and put away or taken back.
+      # Any of the same fields, plus archive and restore.
       class InstrumentChange < Contract
         json do
           optional(:name).value(:string, max_size?: 60)

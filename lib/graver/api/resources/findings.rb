@@ -3,7 +3,7 @@
 module Graver
   module API
     module Resources
-      # What the readings mean, a shop's claim held against them, and questions about what was noticed on the road.
+      # What the readings mean, a shop's claim compared with them, and questions about what the driver noticed.
       class Findings < Resource
         get "/vehicles/:id/findings", :findings
         post "/vehicles/:id/claims", :check_claim

@@ -69,7 +69,7 @@ module Graver
         def view(overview) = Service::Forecast::Timeline.new(context).call(overview)
         def views(overviews) = overviews.map { |overview| view(overview) }
 
-        # Of one vehicle as JSON; none of one that cannot be worked out.
+        # One vehicle's timeline as JSON; empty if it cannot be calculated.
         def line(vehicle_id)
           kept("line", vehicle_id) { serializer.line(view(overviews.find(vehicle_id))) }.text
         rescue StandardError => e

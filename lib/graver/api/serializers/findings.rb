@@ -86,7 +86,7 @@ module Graver
 
         private
 
-        # What was worked out and what was seen, worst first.
+        # Findings from forecasts and from the owner's eye, worst first.
         def findings(overview)
           found = (overview.findings + overview.axles.flat_map(&:findings)).map { |each| finding(each) }
           all = found + overview.axles.flat_map { |axle| marks(axle.seen, axle) } + marks(overview.seen, nil)

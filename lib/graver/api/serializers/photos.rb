@@ -3,7 +3,7 @@
 module Graver
   module API
     module Serializers
-      # Photos, each under an address of its own.
+      # Photos, each at its own address.
       module Photos
         module_function
 

@@ -62,7 +62,7 @@ module Graver
           }
         end
 
-        # Where nothing is worked out: as it was read last.
+        # The last readings, where there is no forecast.
         def read_last(inspection)
           { odometer_km: inspection&.odometer_km&.round, odometer_estimated: false, km_per_day: 0.0 }
         end

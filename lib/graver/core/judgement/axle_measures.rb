@@ -3,14 +3,14 @@
 module Graver
   module Core
     module Judgement
-      # What the rules of state look at, worked out of an axle's outlook. Keys are the `measure` names of the rule
+      # The measures the rules of state look at, from an axle's forecast. Keys are the `measure` names of the rule
       # table; a measure that cannot be said is nil. Chances are 0 to 1, thicknesses mm, distances km, times days.
       module AxleMeasures
         CAREFUL = 0.10
 
         module_function
 
-        # answer: Wear::AxleForecast::Answer; floor_mm: thickness under which nobody should drive.
+        # answer: Wear::AxleForecast::Answer; floor_mm: thickness below which the vehicle must not be driven.
         # most_days: after which a look is due whatever the distance.
         def call(answer, floor_mm:, discard_mm:, most_days:)
           pads(answer, floor_mm).merge(
@@ -53,7 +53,7 @@ module Graver
           }
         end
 
-        # Of the pads that were read: what nobody has looked at is looked at before anything is bought.
+        # Only of pads that were read: unread ones are inspected before anything is bought.
         def due(answer, life)
           return {} unless life
 
@@ -64,7 +64,7 @@ module Graver
           }
         end
 
-        # Rotors nobody has read have no chance worth a verdict.
+        # Unread rotors have no probability worth a verdict.
         def rotors(answer, discard_mm)
           result = answer.rotors
           return {} unless result&.readings&.positive?

@@ -8,10 +8,12 @@ module Graver
         # code: key of the rule table's questions; tokens for its sentence: mm values, and a unit where another one
         # fits.
         Question = Value.define(:code, :tokens)
-        # thickness   the reading; alternatives: { unit => mm the same figures would be in it } new_mm      of the part,
-        # or nil; plate_mm: what the reading would lose if its plate had been included, or nil before      newest
-        # Thickness of the same position in the same set, or nil expected    { mean_mm:, sd_mm: } forecast for here, or
-        # nil
+        # - thickness: the reading
+        # - alternatives: { unit => the same figures in that unit, mm }
+        # - new_mm: thickness of the part when new, or nil
+        # - plate_mm: what the reading would lose if its backing plate was included, or nil
+        # - before: the newest earlier thickness of this position in this set, or nil
+        # - expected: { mean_mm:, sd_mm: } the forecast for this day, or nil
         Asked = Value.define(:thickness, :alternatives, :new_mm, :plate_mm, :before, :expected)
 
         # thresholds: { coverage:, least_mm:, near_mm: }

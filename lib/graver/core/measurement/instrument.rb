@@ -5,9 +5,10 @@ module Graver
     module Measurement
       # One measuring tool of the owner's; lengths in mm, nil where the owner does not know.
       #
-      # method                    the way of reading it serves ("caliper", "micrometer", ...) least_mm, most_mm
-      # its range resolution_mm             the smallest step it shows standard_uncertainty_mm   of the tool itself,
-      # without how it is held against the part
+      # - method: the method it serves ("caliper", "micrometer", ...)
+      # - least_mm, most_mm: its range
+      # - resolution_mm: the smallest step it shows
+      # - standard_uncertainty_mm: of the tool itself, without how it is held to the part
       Instrument =
         Value.define(:method, :least_mm, :most_mm, :resolution_mm, :standard_uncertainty_mm) do
           # Raises InvalidEntry (field "value") for a value the tool cannot have shown.

@@ -5,10 +5,13 @@ module Graver
     module Measurement
       # One thing read from one part, as entered.
       #
-      # part        "pad", "rotor" or "shoe" method      "micrometer", "caliper", "vernier", "rule", "gauge", "visual"
-      # or "percent" value       EnteredNumber; for a gauge the largest leaf that goes in upper       EnteredNumber or
-      # nil; for a gauge the smallest leaf that does not unit        a LENGTH unit, "percent" or "share" (a fraction of
-      # new) overall     true when the backing plate is included instrument  Instrument or nil
+      # - part: "pad", "rotor" or "shoe"
+      # - method: "micrometer", "caliper", "vernier", "rule", "gauge", "visual" or "percent"
+      # - value: EnteredNumber; for a gauge the thickest leaf that fits
+      # - upper: EnteredNumber or nil; for a gauge the thinnest leaf that does not fit
+      # - unit: a LENGTH unit, "percent" or "share" (a fraction of new)
+      # - overall: true if the backing plate is included
+      # - instrument: Instrument or nil
       Reading =
         Value.define(:part, :method, :value, :upper, :unit, :overall, :instrument) do
           def initialize(instrument: nil, **rest) = super

@@ -10,7 +10,7 @@ module Graver
           def offset_mm = read_mm - reference_mm
 
           # Good when the offset is no more than the instrument's own steps and the block explain.
-          # coverage: standard uncertainties allowed; least_mm: an offset that matters to nobody.
+          # coverage: standard uncertainties allowed; least_mm: an offset too small to matter.
           def good?(instrument_uncertainty_mm:, resolution_mm:, coverage:, least_mm:)
             allowed =
               coverage *

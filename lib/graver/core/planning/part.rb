@@ -5,7 +5,7 @@ module Graver
     module Planning
       # A kind of part a job may take (knowledge/parts.yml). work, not_work: works that ask for it or rule it out;
       # count: how it is counted; matches: { what => { "key", "within_mm" } } against the old one; lays: what hangs
-      # on which of it is bought; must: where an optional one is needed all the same
+      # on which of it is bought; must: where an optional one is needed anyway
       Part =
         Entry.define(
           :id,

@@ -16,8 +16,8 @@ module Graver
         # What every open step waits for: [[PlannedStep, [PlannedStep]]]
         def waits = still_open.map { |placed| [placed, waits_for(placed)] }
 
-        # Earlier steps that are still open and without which this one may not begin: every gate of its own wheel, of
-        # the whole lift and of earlier lifts, and whatever else it asks for. -> [PlannedStep]
+        # Earlier steps that are still open and without which this one may not begin: every mandatory step of its own
+        # wheel, of the whole lift and of earlier lifts, and whatever else it asks for. -> [PlannedStep]
         def waits_for(placed)
           still_open
             .take_while { |each| @rank[each.key] < @rank[placed.key] }

@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Planning
-      # Plans a job that has begun anew, from the state of the brake to a roadworthy one. Whatever is wanted now, the
+      # Plans a job in progress again, from the state of the brake to a roadworthy one. Whatever is wanted now, the
       # steps that put together what is apart stay; what was undone again is done again.
       class Replan
         # lifts: [Lift]; placed: [PlannedStep] in order, those done too; done: keys of those that still count

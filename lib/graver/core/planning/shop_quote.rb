@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Planning
-      # A shop's bill worked out from its own figures: parts with mark-up, labour by the hour, tax on both.
+      # A shop's bill, calculated from its own rates: parts with mark-up, labour by the hour, tax on both.
       module ShopQuote
         module_function
 

@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Planning
-      # Steps that are one movement of the hands: neighbours at one place that name the same one. A mandatory step ends
+      # Steps that are done in one go: neighbours at one place that name the same group. A mandatory step ends
       # it, so that nothing is done in one breath with what comes after a mandatory step.
       module StepGroups
         module_function

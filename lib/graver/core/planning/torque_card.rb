@@ -7,7 +7,8 @@ module Graver
       class TorqueCard
         # torque: Torque or nil when not known; angle_degrees: of a second stage or nil; doubt as in Torque#doubt;
         # hearsay: the value's source is no source for a torque; star: nut numbers or nil; undone: loosened in this job,
-        # not only checked
+        # not only checked; rivals: [[Torque, source]] that other sources give, until one is chosen; snug: may be
+        # tightened without a figure
         Line =
           Value.define(
             :axle,
@@ -41,8 +42,7 @@ module Graver
             # Stretched by its angle, or for one use: never tightened again once it was turned too far.
             def once? = single_use || !angle_degrees.nil?
           end
-        # rivals: [[Torque, source]] that other sources say, until one is chosen; snug: may be tightened without a
-        # figure Where a torque does not come from: another axle, what is usual.
+        # Sources that are not this axle's own figure: another axle, and what is usual.
         HEARSAY = %w[copied typical].freeze
 
         ONCE = %w[once with_pads].freeze

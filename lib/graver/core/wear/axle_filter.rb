@@ -21,7 +21,8 @@ module Graver
         NEGLIGIBLE_CHANGE = 1e-6
         # Where on a stretch a change may have happened, as shares of it.
         MOMENTS = [0.15, 0.5, 0.85].freeze
-        # A plate that was measured with the pad stands out by millimetres; without that nobody need suppose it.
+        # A plate that was measured with the pad stands out by millimetres; without that there is no reason to suppose
+        # it.
         PLATE_GAP_MM = 2.5
 
         attr_reader :hypotheses

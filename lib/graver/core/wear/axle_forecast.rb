@@ -5,10 +5,12 @@ module Graver
     module Wear
       # Everything the forecast says of one axle, from its log: pads, rotors, driving, and when to look again.
       class AxleForecast
-        # pads, rotors Forecast::Result or nil, distances on the odometer; `why` says by part ("pad", "rotor") why one
-        # is missing timeline Schedule::Timeline: the driving ahead look_again_km  distance from now at which the chance
-        # of a pad having passed its limit is still small last_look      Date this axle was last read, or parts of known
-        # thickness went on; nil: never kin            [WearRate] of the vehicle's other axles
+        # - pads, rotors: Forecast::Result or nil, distances on the odometer
+        # - why: why one of them is missing, by part ("pad", "rotor")
+        # - timeline: Schedule::Timeline, the driving ahead
+        # - look_again_km: distance from now at which the chance that a pad has passed its limit is still small
+        # - last_look: Date this axle was last read, or parts of known thickness were fitted; nil: never
+        # - kin: [WearRate] of the vehicle's other axles
         Answer =
           Value.define(
             :as_of_date,
@@ -33,7 +35,7 @@ module Graver
             end
 
             # The day by which the chance is still small, however unevenly the vehicle is driven. Standing wears brakes
-            # too, so a look is never put off beyond `most_days` after the last one; what nobody has looked at yet is
+            # too, so a look is never put off beyond `most_days` after the last one; what has not been inspected yet is
             # looked at now. In the past when it is overdue by time.
             def look_again_date(most_days)
               days = lives.map { |life| timeline.days_at_chance(life, look_again_chance) }.min or return
@@ -130,7 +132,7 @@ module Graver
           end
         end
 
-        # Where some positions were renewed and of the others nothing is known at all, nobody can say which goes first.
+        # Where some positions were renewed and nothing is known of the others, which goes first is unknown.
         def never_seen(history, specification)
           history.sets.empty? ? [] : specification.components - history.sets.last.keys
         end

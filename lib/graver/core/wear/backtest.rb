@@ -10,7 +10,7 @@ module Graver
       # have lasted longer.
       module Backtest
         # km: odometer at which the limit was met, or nil; at_least_km: it lasted to here without meeting it; replaced:
-        # the set was renewed there, and nobody will know how long it would have lasted.
+        # the set was renewed there, and how long it would have lasted stays unknown.
         End = Value.define(:km, :at_least_km, :replaced)
         # was_km: from where the forecast was given, nil where the limit was not met; at_least_km: how far it has
         # lasted; replaced: before it met the limit; interval_covered: whether the 80 % band held; late: whether "look

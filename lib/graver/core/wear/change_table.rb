@@ -45,7 +45,7 @@ module Graver
         # Which change it is, whenever it was (0: none).
         def kind(which) = @kinds[which].dup
 
-        # Whom it concerns: 0 nobody, 1 the axle, then each component.
+        # What it concerns: 0 nothing, 1 the axle, then each component.
         def who(which) = @who[which].dup
 
         # Per hypothesis, of the case it is in: when it happens, and what it does to the unknown of each row (the base,

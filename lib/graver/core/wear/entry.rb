@@ -5,11 +5,15 @@ module Graver
     module Wear
       # One dated thing in an axle's log, ready to be put in order.
       #
-      # date         Date; odometer_km Float part         "pad" or "rotor" side, pad    "left"/"right", "inner"/"outer";
-      # nil on a fit that concerns all of them event        "fit", "reading", "squealer", "sensor", "metal",
-      # "resurfaced" or "freed" reading      Measurement::Reading, or nil where the event says it all trust        1.0,
-      # or less for a reading kept with a doubt affirmed     questioned, measured again and found right ref
-      # handed back with a doubt (a line number, a record's id)
+      # - date: Date
+      # - odometer_km: Float
+      # - part: "pad" or "rotor"
+      # - side, pad: "left" or "right", "inner" or "outer"; nil on a fit of all of them
+      # - event: "fit", "reading", "squealer", "sensor", "metal", "resurfaced" or "freed"
+      # - reading: Measurement::Reading, or nil where the event says enough
+      # - trust: 1.0, or less for a reading kept with a flag
+      # - affirmed: questioned, measured again and found right
+      # - ref: returned with a flag (a line number, a record's id)
       Entry =
         Value.define(:date, :odometer_km, :part, :side, :pad, :event, :reading, :trust, :affirmed, :ref) do
           def initialize(affirmed: false, **rest) = super

@@ -14,7 +14,7 @@ module Graver
         # A part of the spread of rates, a kind, and which component is odd from new (nil: none).
         Cell = Struct.new(:part, :kind, :share, :odd)
 
-        # Where every axle with these components starts: worked out once for a prior.
+        # The start of every axle with these components, cached per prior.
         STARTS = {}.compare_by_identity
         private_constant :STARTS, :Cell
 

@@ -3,10 +3,13 @@
 module Graver
   module Core
     module Wear
-      # What happened to one component (one pad position or one rotor) since one set went on. fitted_km    odometer at
-      # fitting, or nil when not known new          Thickness when fitted (a guess has a large uncertainty) observations
-      # in order of distance choices      where nobody wrote it down: the thicknesses it can have been, mm, each as
-      # likely; nil else measured     was its new thickness measured or given, so that going on counts as a reading?
+      # The history of one component (one pad position or one rotor) since its set was fitted.
+      #
+      # - fitted_km: odometer at fitting, or nil if unknown
+      # - new: Thickness when fitted (a guess has a large uncertainty)
+      # - observations: in order of distance
+      # - choices: the equally likely thicknesses it can have had when new, mm, if none was recorded; else nil
+      # - measured: true if the new thickness was measured or given, so that fitting counts as a reading
       Fitting =
         Value.define(:fitted_km, :new, :observations, :choices, :measured) do
           def initialize(choices: nil, measured: false, **rest) = super

@@ -12,7 +12,7 @@ module Graver
       # ref:, chance: }]; `changed` whose rate changed last, { component or :axle => { chance:, since_km: } }; `quiet`
       # how likely it is that sudden changes are rare on this axle; `observed` counts the readings of the set that is
       # on, `readings` with them the parts whose thickness was known as they went on; `unread` names the components of
-      # that set which nobody has read since the others were; `unobserved` those without a reading of their own;
+      # that set not read since the others were; `unobserved` those without their own reading;
       # `read_first` is the RemainingLife of the first of the others, nil where there is none; `futures` is what the
       # lives were read off, for what-if and what to measure next.
       class Forecast

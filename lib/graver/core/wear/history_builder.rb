@@ -14,7 +14,7 @@ module Graver
 
         # normalise: Measurement::Normalise; new_parts: { "pad" => { kind of vehicle, or nil: any other => {
         # typical_mm:, typical_sd_mm:, stated_sd_mm:, own_sd_mm: (parts of one box), unread_share:, steps_mm: (above the
-        # limit, where a thickness that nobody wrote down is one of these; nil: any) } } }.
+        # limit, where a thickness that was not recorded is one of these; nil: any) } } }.
         def initialize(normalise, new_parts)
           @normalise = normalise
           @new_parts = new_parts
@@ -80,7 +80,7 @@ module Graver
           kept.select { |fitting| fitting.fitted_km || fitting.observations.any? }
         end
 
-        # A position nobody has read wears too, and the unread inner pad is the one that lies: where others of its axle
+        # An unread position wears too, and the unread inner pad is the one that surprises: where others of its axle
         # were read it starts from the mean of their first readings, uncertain by a share of what has gone.
         def infer_unread(fittings, entries, specification)
           first = fittings.values.filter_map { |list| list.first&.observations&.first }

@@ -36,7 +36,7 @@ module Graver
         WORTH_SHRINKING = 0.75
 
         # What a hypothesis takes for granted: spread and distance of the drift, and how many times as large as usual
-        # the readings' errors are. history_hash: a number for all that happened in it; off: 1 where the service at hand
+        # the readings' errors are. history_hash: a number for all that happened in it; off: 1 where the current service
         # is read wrong in it; changed: whose rate changed last (ChangeTable#who), changed_km: and where; quiet: the
         # chance that things happen rarely on this axle
         Kind =
@@ -107,7 +107,7 @@ module Graver
         # What happened to each, as a number: those with the same one may become one.
         def tell(chapter) = set(:history_hash, ((history_hash * 61) + chapter) % STORIES)
 
-        # Whose rate changed, and where on the odometer (0: nobody's).
+        # Whose rate changed, and where on the odometer (0: no one's).
         def note_change(who, km)
           some = who.gt(0)
           changed[some] = who[some]
@@ -188,7 +188,7 @@ module Graver
 
         private
 
-        # A duplicate gets arrays of its own: these are changed in place.
+        # A duplicate gets its own arrays: these are changed in place.
         def initialize_copy(source)
           super
           @mean, @covariance, @log_weight = [@mean, @covariance, @log_weight].map(&:dup)

@@ -6,7 +6,7 @@ module Graver
   module Core
     module Wear
       # Draws that are the same every time: each row holds evenly spread quantiles (of the normal, or of a chance) in an
-      # order of its own, so that every unknown by itself is represented without luck (Latin hypercube).
+      # separate order, so that every unknown by itself is represented evenly (Latin hypercube).
       module LatinHypercube
         module_function
 

@@ -8,8 +8,10 @@ module Graver
       # What may become of an axle: a fixed number of ways on from what the filter believes, each with its own rates,
       # thicknesses, drift and changes still to come, followed until every component has met the limit.
       #
-      # components    ids, in the order of the rows below thickness_mm  [component, future] now; log_rates likewise,
-      # logarithm of mm per km now lives_km      [component, future] distance to the limit, 0 when it is already passed
+      # - components: ids, in the order of the rows below
+      # - thickness_mm: [component, future] now
+      # - log_rates: [component, future] natural logarithm of mm per km now
+      # - lives_km: [component, future] distance to the limit, 0 when already passed
       class LifeSimulation
         COUNT = 600
         STEPS = 15

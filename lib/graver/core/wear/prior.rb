@@ -3,32 +3,35 @@
 module Graver
   module Core
     module Wear
-      # What is believed of wear before anything was read; every figure is stated in knowledge/wear/ with its source.
-      # Spreads ("log_sd") are standard deviations of natural logarithms of a rate; "per life" is per usable thickness
+      # What is believed about wear before the first reading. Every figure is in knowledge/wear/ with its source. A
+      # "log_sd" is the standard deviation of the natural logarithm of a rate; "per life" means per usable thickness
       # worn.
       #
-      # rate_mm_per_1000km        median rate rate_log_sd               spread of the rate between vehicles set_log_sd
-      # spread between sets of one vehicle deviation_log_sd          spread between the components of one axle
-      # component_log_offset      { "left_inner" => 0.06 }, how much faster a position wears as a rule life_mm
-      # usable thickness of a typical set, the measure of "per life" increment_mm              how uneven wear is:
-      # variance of a stretch's wear divided by its mean common_increment          share of that unevenness that all
-      # components of the axle have in common errors                    hypotheses of the size of the readings' errors:
-      # [{ share:, times: (as usual) }] drifts                    hypotheses of how the rate drifts: [{ share:, log_sd:,
-      # km: (correlation distance) }] axle_log_offset           { "rear" => -0.2 }, how much faster such an axle wears
-      # as a rule axles_alike               correlation of the logarithms of the rates of one vehicle's axles
-      # axle_changes              [{ per_life:, log_mean:, log_sd: }] the whole axle's rate jumps (a commute, towing)
-      # seizures                  [{ per_life:, log_mean:, log_sd:, mate_log_mean:, mate_log_sd: }] one component speeds
-      #                           up (a pin, a piston); its mate at the same corner slows down, stops, or goes on
-      # odd_from_new              { share:, log_mean:, log_sd: } one component does so from the start seizure_weights
-      # { "left_inner" => 0.35 } which component it is, sums to one quiet                     { share:, times:,
-      # pin_times: } on such a share of axles changes of the axle, and
-      #                           seizures, come so many times as often
-      # freed_log_sd              change of rate to expect when pins or pistons were freed kept_deviation
-      # correlation of a position's deviation with that of its earlier set wrong                     { share:, sd_mm: }
-      # a single reading is simply wrong affirmed_times            so many times as often is one wrong that was
-      # questioned, measured again and affirmed wrong_service             { share:, sd_mm: } everything read at one
-      # service is off by the same error plate_service             { share:, sd_mm:, mm: } the backing plates were
-      # measured with the pads; mm nil: never
+      # - rate_mm_per_1000km: median rate
+      # - rate_log_sd: spread of the rate between vehicles
+      # - set_log_sd: spread between sets of one vehicle
+      # - deviation_log_sd: spread between the components of one axle
+      # - component_log_offset: { "left_inner" => 0.06 } how much faster a position usually wears
+      # - axle_log_offset: { "rear" => -0.2 } how much faster such an axle usually wears
+      # - axles_alike: correlation of the logarithms of the rates of one vehicle's axles
+      # - life_mm: usable thickness of a typical set, the measure of "per life"
+      # - increment_mm: how uneven wear is, as the variance of a stretch's wear over its mean
+      # - common_increment: share of that unevenness that all components of an axle have in common
+      # - errors: [{ share:, times: }] hypotheses of the size of reading errors, as multiples of the usual size
+      # - drifts: [{ share:, log_sd:, km: }] hypotheses of how the rate drifts; km is the correlation distance
+      # - axle_changes: [{ per_life:, log_mean:, log_sd: }] the whole axle's rate jumps (a commute, towing)
+      # - seizures: [{ per_life:, log_mean:, log_sd:, mate_log_mean:, mate_log_sd: }] one component speeds up (a pin, a
+      #   piston); its mate at the same corner slows down, stops, or goes on
+      # - odd_from_new: { share:, log_mean:, log_sd: } one component does so from the start
+      # - seizure_weights: { "left_inner" => 0.35 } which component seizes; sums to one
+      # - quiet: { share:, times:, pin_times: } on that share of axles, changes of the axle and seizures come so many
+      #   times as often
+      # - freed_log_sd: change of rate to expect when pins or pistons were freed
+      # - kept_deviation: correlation of a position's deviation with that of its earlier set
+      # - wrong: { share:, sd_mm: } a single reading is simply wrong
+      # - affirmed_times: how many times as often a reading is wrong that was questioned, measured again and affirmed
+      # - wrong_service: { share:, sd_mm: } everything read at one service is off by the same error
+      # - plate_service: { share:, sd_mm:, mm: } the backing plates were measured with the pads; mm nil: never
       Prior =
         Value.define(
           :rate_mm_per_1000km,

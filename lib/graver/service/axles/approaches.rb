@@ -42,7 +42,7 @@ module Graver
           @knowledge.pad_limit(@knowledge.approaches.dig("pads", "options", chosen.fetch("pads"), "limit"))
         end
 
-        # Core::Judgement::PadLimit under which nobody drives, by the inspection that counts
+        # Core::Judgement::PadLimit, the stop limit, by the inspection that counts
         def floor
           @knowledge.pad_limit(@knowledge.approaches.dig("inspection", "options", chosen.fetch("inspection"), "floor"))
         end

@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Axles
-      # The forecast of one axle as of today, from everything on file; the same question is worked out once.
+      # The forecast of one axle as of today, from everything on file; cached per question.
       class AxleAnswer
         def initialize(context)
           @context = context

@@ -7,7 +7,7 @@ module Graver
       class AxleRecord
         # What holds for all vehicles of the household. instruments: { id => Core::Measurement::Instrument };
         # limit: Core::Judgement::PadLimit at which pads are done when the owner set none; floor: the one under which
-        # nobody drives.
+        # the vehicle must not be driven.
         Household = Core::Value.define(:knowledge, :instruments, :limit, :floor)
 
         # AxleRecords of the vehicle's other axles

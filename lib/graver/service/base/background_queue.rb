@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Base
-      # Work that nobody waits for, one piece after the other, in a thread of its own. What is lost with a stopped
+      # Work that no request waits for, one task at a time, in a separate thread. What is lost with a stopped
       # server is found missing and done again the next time.
       class BackgroundQueue
         def initialize

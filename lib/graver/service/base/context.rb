@@ -10,8 +10,8 @@ module Graver
       class Context
         # Forecasts kept: a household's axles under a few limits, and the lives of pads they could have.
         MOST_OUTLOOKS = 120
-        # later: does a callable that nobody waits for; patience: seconds a page of many vehicles waits for what is not
-        # worked out yet, nil: for all of it.
+        # later: runs a callable in the background; patience: seconds a page of many vehicles waits for answers that are
+        # not cached yet; nil: waits for all.
         Serving = Core::Value.define(:later, :patience)
         # No server: everything at once.
         ALONE = Serving.new(later: :call.to_proc, patience: nil)
@@ -59,7 +59,7 @@ module Graver
         # The same for one request, in the English of its thread, which loads what it needs once.
         def for_request = dup.remembering
 
-        # Gives the block a context of its own, in the same English, after what is asked now is answered.
+        # Runs the block with its own context, in the same English, after the current request is answered.
         def later
           english = English.current
           @serving.later.call(-> { English.in(english) { yield @origin.for_request } })
@@ -76,7 +76,7 @@ module Graver
           end
         end
 
-        # What the block gives, worked out once in this request until something is changed.
+        # The block's result, cached for this request until something changes.
         def once(key, &block) = @store.once(key, &block)
 
         # What the block gives from all that is on file but jobs and drafts, and from the day: kept from one request to

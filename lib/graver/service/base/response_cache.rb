@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Base
-      # Answers about a vehicle as texts, worked out once for each state of its log, of what all vehicles share, of the
+      # Answers about a vehicle as texts, cached for each state of its log, of what all vehicles share, of the
       # day and of Graver itself. In memory, and in the file for the next start.
       class ResponseCache
         # texts in memory: a few kinds of twenty vehicles
@@ -22,7 +22,7 @@ module Graver
           end
         end
 
-        # The same if it is worked out already, else nil.
+        # The same if it is cached, else nil.
         def ready(context, kind, vehicle_id)
           kind = spoken(kind)
           at = state(context, vehicle_id)
@@ -47,7 +47,7 @@ module Graver
           content if kept_at == at
         end
 
-        # An answer that cannot be kept is an answer all the same.
+        # An answer that cannot be cached is still an answer.
         def keep(context, kind, vehicle_id, at, content)
           context.store.transaction { context.store.response_cache.keep(kind, vehicle_id, at, content) }
           content

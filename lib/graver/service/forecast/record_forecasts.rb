@@ -5,7 +5,7 @@ module Graver
     module Forecast
       # Keeps each forecast with the inspection it was given after, and holds it against what came of it.
       class RecordForecasts
-        # So many of the newest inspections of an axle; those of an import are worked out afterwards, from what was
+        # The number of newest inspections per axle; those of an import are calculated later, from what was
         # known then.
         MOST = 8
         # given: Storage::ForecastGiven; verdict: Core::Wear::Backtest::Verdict

@@ -176,7 +176,6 @@ module Graver
           event("retorque", timeline.as_of + timeline.days_for(km).floor, text, axle: axle.file.axle.name, km:)
         end
 
-        # New pads are read soon: that anchors their forecast.
         # Follow-ups with a day to look again.
         def relooks
           @overview
@@ -185,6 +184,7 @@ module Graver
             .map { |each| event("relook", [each.look_on, today].max, Texts.t("timeline.relook", what: each.text)) }
         end
 
+        # New pads are read soon: that anchors their forecast.
         def first_readings
           @overview.axles.filter_map do |axle|
             pads = axle.answer.pads

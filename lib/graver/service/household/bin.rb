@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Household
-      # What was put away, and can be had back: vehicles, cancelled jobs, half-entered inspections that were started
+      # What was archived and can be restored: vehicles, cancelled jobs, half-entered inspections that were started
       # over.
       class Bin
         # vehicles: [Storage::Vehicle]; jobs: [[Storage::Job, Storage::Vehicle]]; drafts: [[Storage::BinnedDraft,

@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Household
-      # Backups of the whole household: what there is, one by hand, and one taken back.
+      # Backups of the whole household: list, make and restore.
       class Copies
         def initialize(context)
           @backups = context.store.backups

@@ -29,7 +29,7 @@ module Graver
         end
 
         def passphrase? = !chosen["passphrase"].nil?
-        # Are phones let in, from every start on? Is the way to them encrypted?
+        # Whether phones may connect after every start, and whether the connection is encrypted.
         def wanted? = chosen["wanted"] == true && passphrase?
         def https? = chosen["https"] == true
 

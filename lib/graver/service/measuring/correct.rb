@@ -40,7 +40,7 @@ module Graver
           raise InvalidEntry.of("reason", "missing", Texts.t("faults.reason")) if given[:reason].to_s.strip.empty?
         end
 
-        # Struck out, taken back in, or what the block says is different.
+        # Voids, restores, or applies the block's changes.
         def change(inspection_id, row, given, field: "value", because: Texts.t("faults.unchanged"), **what)
           require_reason(given)
           @store.transaction do

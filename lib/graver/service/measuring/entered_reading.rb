@@ -5,7 +5,7 @@ module Graver
     module Measuring
       # One reading of one position as it came in: its figures and unit told apart, each place normalised.
       class EnteredReading
-        # A method of its own, as a share of new is only ever judged by eye.
+        # A separate method: a share of new is only ever judged by eye.
         SHARE_UNITS = { "percent" => "percent", "share" => "percent" }.freeze
 
         attr_reader :given, :file

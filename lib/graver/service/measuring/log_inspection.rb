@@ -12,7 +12,7 @@ module Graver
 
         # given: the API's Inspection. Returns the inspection's id. Raises InvalidEntry, NotFound.
         def call(vehicle_id, given)
-          # Forecasts are worked out before the file is held; whether it may be saved is decided within.
+          # Forecasts are calculated before the lock is taken; whether the entry may be saved is decided inside it.
           checked(vehicle_id, given)
           saved = @store.transaction { save(vehicle_id, given, checked(vehicle_id, given)) }
           @context.later { |context| Forecast::RecordForecasts.new(context).keep_of(vehicle_id) }

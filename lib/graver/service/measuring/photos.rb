@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Measuring
-      # Photos of what was found: taken, looked at, removed and had back.
+      # Photos of findings: add, show, remove and restore.
       class Photos
         LARGEST_BYTES = 6 * 1024 * 1024
         # of one step or one inspection

@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Measuring
-      # What is asked of each reading of an inspection, held against the log and against its neighbours.
+      # The checks of each reading of an inspection against the log and its neighbours.
       class ReadingFlags
         # code; sentence; answers: [{ id:, label:, unit: }]; other: index of the line it may be swapped with, or nil
         Asked = Core::Value.define(:code, :sentence, :answers, :other)

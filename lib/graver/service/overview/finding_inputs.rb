@@ -132,7 +132,7 @@ module Graver
           end
         end
 
-        # Only pads read on the same day are held against each other, and none of which there is a doubt.
+        # Compares only pads read on the same day, and none with a flag.
         def newest_pads
           doubted = @answer.pads ? @answer.pads.doubted.map { |doubt| doubt[:ref] } : []
           entries =
@@ -189,7 +189,7 @@ module Graver
           }
         end
 
-        # The first reading over the limit is rust on the hub as a rule; one that is over it again, or on a hub marked
+        # The first reading over the limit is usually rust on the hub; one that is over it again, or on a hub marked
         # clean that day, is the rotor.
         def runout(side)
           found = @file.surveys("runout", side).map { |rows, date| [survey_of(rows, "runout").minimum.value_mm, date] }

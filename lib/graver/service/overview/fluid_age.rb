@@ -9,7 +9,7 @@ module Graver
         # Of the circuit that is due first. renewed_on: Date; due_on, overdue_days (negative: still to go); estimated:
         # from an age somebody knew; circuits: [Circuit], one for each axle
         Fluid = Core::Value.define(:renewed_on, :due_on, :overdue_days, :estimated, :circuits)
-        # axle: name; renewed_on: Date or nil: nobody knows
+        # axle: name; renewed_on: Date, or nil if unknown
         Circuit = Core::Value.define(:axle, :renewed_on, :estimated)
         AGE = "fluid_age"
 

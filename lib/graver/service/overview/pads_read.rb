@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Overview
-      # What was read of the pads that are on, whatever the forecast makes of it: a precise reading nobody flags stands
+      # The readings of the fitted pads, whatever the forecast makes of them: a precise reading without a flag stands
       # as it was read, and material only goes. One that was kept with a doubt is no pass either.
       class PadsRead
         # position: "left_inner"; entry: Core::Wear::Entry; mm: as read

@@ -12,7 +12,7 @@ module Graver
           @answer = answer
         end
 
-        # -> { "extension_mm" => 14.2, ... }, empty where nobody can say
+        # -> { "extension_mm" => 14.2, ... }, empty if unknown
         def call
           extension = extension() or return {}
           {

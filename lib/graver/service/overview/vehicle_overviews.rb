@@ -8,7 +8,7 @@ module Graver
         # axles: [AxleOverview::Overview]; jobs: { axle id => [Storage::Job] } not finished; finished: [Storage::Job],
         # oldest first; fluid: FluidAge::Fluid or nil; seen: [CurrentConditions::Observation] of the whole vehicle
         # (symptoms, fluid); findings: [AxleFindings::Found] of the vehicle itself; follow_ups: [Storage::FollowUp],
-        # closed ones too; error: why it cannot be worked out (then nothing but its log is known), else nil
+        # closed ones too; error: why it cannot be calculated (then only its log is known), else nil
         Overview =
           Core::Value.define(
             :vehicle,
@@ -26,7 +26,7 @@ module Graver
             # Readings on file that no thickness can be made of -> [Axles::UsableEntries::Unusable]
             def unusable = axles.flat_map { |axle| axle.file.unusable }
           end
-        # The error of a vehicle that nobody has come to yet.
+        # The error of a vehicle that has not been calculated yet.
         WAITING = :waiting
 
         def initialize(context)
@@ -38,10 +38,10 @@ module Graver
         # -> Storage::Vehicle. Raises NotFound.
         def vehicle(id) = @context.store.vehicles.find(id)
 
-        # What cannot be worked out of one vehicle leaves the others alone (Overview#error).
+        # A vehicle that fails does not affect the others (Overview#error).
         def all = overviews(@context.store.vehicles.all) { |error, *known| without(error, *known) }
 
-        # A vehicle of which nothing is worked out, and why: its log and its jobs.
+        # A vehicle with no forecast and the reason why: its log and its jobs.
         def unworked(vehicle, error)
           files = Axles::AxleRecords.new(@context).of([vehicle]).fetch(vehicle.id)
           without(error, vehicle, files, @context.store.jobs.of(vehicle.axles.map(&:id)))
@@ -50,7 +50,7 @@ module Graver
         # The same before anything of it is read.
         def bare(vehicle) = without(WAITING, vehicle, [], [])
 
-        # Raises NotFound, and whatever keeps it from being worked out.
+        # Raises NotFound, and any error of the calculation.
         def find(id) = @context.once([:overview, id]) { overviews([@context.store.vehicles.find(id)]).first }
 
         private

@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Planning
-      # The end of a job: its work goes into the log as an inspection of its own (new parts on, marks answered, fluid
+      # The end of a job: its work goes into the log as a separate inspection (new parts on, marks answered, fluid
       # renewed), the old sets end there, and what it came to is kept as it was planned and as it was.
       class FinishJob < JobEvents
         include Base::FieldErrors
@@ -129,7 +129,7 @@ module Graver
           raise InvalidEntry.of("do_not_drive", "missing", Texts.t("jobs.finish_undriven", reasons:))
         end
 
-        # A job is not finished while a mandatory step before the follow-up is open, nor against a verdict, nor apart.
+        # Rejects a finish while a mandatory step before the follow-up is open, a verdict says no, or a part is off.
         # parked: the vehicle is not driven.
         def refuse_open(plan, job, parked:)
           raise InvalidEntry.of("state", "no_order", Texts.t("jobs.no_order")) unless plan.ordered.placed&.any?

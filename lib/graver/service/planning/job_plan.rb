@@ -195,7 +195,7 @@ module Graver
           end
         end
 
-        # An axle nothing more is done on is still at hand while it is put together.
+        # An axle with no work left still counts while it is being put together.
         def with_axles_at_hand(works, scope, ordered)
           names = ordered.setups.map(&:axle)
           at_hand = scope.axles.select { |axle| names.include?(axle.name) && !works.key?(axle.file) }

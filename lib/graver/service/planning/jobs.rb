@@ -192,7 +192,7 @@ module Graver
           end
         end
 
-        # Ready when nothing is open; else the owner says why it is started all the same, but never without an order
+        # Ready when nothing is open; else the owner gives a reason for starting anyway, but never without an order
         # of steps.
         def ready(job, because)
           refuse_left_apart(job)
@@ -219,7 +219,7 @@ module Graver
 
         def basis(job) = job.basis && Basis.new(@context.knowledge, job.basis)
 
-        # A brake that an earlier job left apart is not begun anew.
+        # A brake that an earlier job left apart cannot be started again.
         def refuse_left_apart(job)
           other = Apart.new(@context).left_on(job.axle_ids).find { |each| each.id != job.id } or return
           raise InvalidEntry.of("state", "conflict", Texts.t("jobs.apart_before", title: title(other)))

@@ -121,7 +121,7 @@ module Graver
             tools.map { |tool| tool.line.label }
         end
 
-        # A quote as the owner was given it, else worked out from what shops ask.
+        # The quote the owner was given, else one estimated from shop rates.
         def shop(job, parts, hours)
           return job.quote["total"].to_f if job&.quote
 
@@ -187,7 +187,7 @@ module Graver
           Choice.new(axle: axle.name, supply:, life_km:, pads_cost: own, rotors_cost: rotors)
         end
 
-        # The middle of a new set's life; worked out once for the same log.
+        # The median life of a new set; cached per log.
         def life_km(file, pads, **supposed)
           @context
             .outlooks

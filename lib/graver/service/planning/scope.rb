@@ -68,7 +68,7 @@ module Graver
         end
 
         # Where readings made since have changed what the rotors want, or a mark forbids to drive and no work answers
-        # it: the job stops there until it is planned anew. Where a job only looks, it ends with the vehicle not driven
+        # it: the job stops there until it is planned again. Where a job only looks, it ends with the vehicle not driven
         # (Condemned). on_file: the scope -> [Halt]
         def halts(overview, axle_id, on_file)
           included = axles(overview, axle_id, on_file).select(&:included?).reject { |axle| @rules.looking?(axle.works) }

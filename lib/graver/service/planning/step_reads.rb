@@ -92,7 +92,7 @@ module Graver
         end
 
         # As the place was read last, as people keep to their tools: with tools that read the part itself, as with the
-        # part in hand nobody judges by eye.
+        # part in hand is never judged by eye.
         def with(part, known, usual)
           methods =
             @knowledge

@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Planning
-      # What is on file that a step goes by: nobody leaves the car to look it up.
+      # Values on file that a step needs, so the owner does not leave the car to look them up.
       class StepValues
         FLUID = Core::Planning::Step::FLUID
         # label, value: in words

@@ -63,7 +63,7 @@ module Graver
         # What would be taken; nothing is. -> Hash as the API gives it. Raises InvalidEntry.
         def dry_run(import, mapping) = summary(rows(import, mapping).call)
 
-        # Takes it, in a thread of its own; `progress` says how far. Raises InvalidEntry at once when the mapping
+        # Imports it in a separate thread; `progress` says how far. Raises InvalidEntry at once when the mapping
         # cannot be used.
         def start(import, mapping)
           raise Conflict, Texts.t("conflicts.taken") unless import.state == "uploaded"
@@ -132,7 +132,7 @@ module Graver
           found
         end
 
-        # What the log has already, and whether this was taken before, is decided while nobody else writes.
+        # What the log has already, and whether this was taken before, is decided inside the write lock.
         def put_in(import, mapping, rows)
           raise Conflict, Texts.t("conflicts.taken") unless @store.imports.find(import.id).state == "uploaded"
 

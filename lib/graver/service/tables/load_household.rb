@@ -113,7 +113,7 @@ module Graver
           Household::RecordBrakeData.new(@context).call(axle_id, entries) unless entries.empty?
         end
 
-        # In the order of days, so that what each reading is held against is already there.
+        # In the order of days, so that what each reading is compared with is already there.
         def inspections(given, vehicle_id, ids)
           dated =
             given

@@ -14,7 +14,7 @@ module Graver
         # Ids as in knowledge/tools.yml: what was said to be owned, and the measuring tools of the Workshop.
         def ids = said | measuring
 
-        # Raises InvalidEntry for a tool nobody knows.
+        # Raises InvalidEntry for an unknown tool.
         def own(id, owned)
           unless @context.knowledge.tool(id)
             raise InvalidEntry.of("tool", "unknown_tool", Texts.t("faults.unknown_tool"))

@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Workshop
-      # The owner's own parts, consumables and tools: entered, changed, put away; what they cost and what lies on the
+      # The owner's own parts, consumables and tools: enter, change, archive; what they cost and what is on the
       # shelf.
       class Supplies
         include Base::FieldErrors
@@ -40,7 +40,7 @@ module Graver
           all.select { |supply| supply.kind == kind && supply.item == item && [nil, axle_id].include?(supply.axle_id) }
         end
 
-        # Every one that is not put away, with what it is and for where: [[supply, label, unit or nil, "Juniper,
+        # Every one in use, with what it is and where it belongs: [[supply, label, unit or nil, "Juniper,
         # front" or nil], ...]
         def shelf
           places =

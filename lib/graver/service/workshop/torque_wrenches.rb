@@ -58,7 +58,7 @@ module Graver
           end
         end
 
-        # Those not put away, as the core has them.
+        # Wrenches in use, as core values.
         def core
           @store
             .torque_wrenches

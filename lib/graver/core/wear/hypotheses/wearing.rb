@@ -53,7 +53,7 @@ module Graver
 
           def expected(own) = NUMBERS.exp(log_means + (0.5 * own))
 
-          # What wear adds to the covariances of thicknesses: rates nobody knows, and increments that vary.
+          # What wear adds to the covariances of thicknesses: unknown rates, and increments that vary.
           def unevenness(worn, between, increment_mm, common)
             spread = NUMBERS.exp(between.clip(-MOST_LOG_VARIANCE, MOST_LOG_VARIANCE))
             spread.inplace.-(1)
