@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Benchmarks
-  # Seeded chance: the same seed gives the same draws.
+  # Seeded draws: the same seed gives the same draws.
   class Chance
     def initialize(seed) = @random = Random.new(seed)
 

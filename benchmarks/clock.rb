@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Benchmarks
-  # Seconds of what a block does, by a clock that only rises; and what a process holds.
+  # Seconds a block takes, by a monotonic clock; and the memory of a process.
   module Clock
     module_function
 

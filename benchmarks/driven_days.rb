@@ -3,8 +3,8 @@
 require "date"
 
 module Benchmarks
-  # When a simulated vehicle stood at a distance: its usual pace is its own, and goes up and down from quarter to
-  # quarter around it, as a random walk that is drawn back.
+  # When a simulated vehicle reached a distance: its pace varies from quarter to quarter around its own mean, as a
+  # random walk with a pull back to it.
   class DrivenDays
     BEGUN = Date.new(2015, 1, 1)
     QUARTER = 91

@@ -11,7 +11,7 @@ RSpec.configure do |config|
   entered = Hash.new { |lines, line| lines[line] = [] }
   seconds = {}
   before = {}
-  # Of a method on one line the line is counted only where it is defined: then its calls count.
+  # For a method on one line only the definition is counted: then its calls count.
   entries =
     lambda do |result|
       calls = result[:methods].select { |(_, _, from, _, upto, _), _| from == upto }

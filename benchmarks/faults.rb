@@ -56,7 +56,7 @@ module Benchmarks
       tallies.transpose.map(&:sum)
     end
 
-    # Names a killed writer had acknowledged.
+    # Names the killed writer had acknowledged.
     def written(path)
       reader, writer = IO.pipe
       kill_after(0.05..0.3) do

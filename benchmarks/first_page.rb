@@ -4,8 +4,8 @@ require "stringio"
 require "zlib"
 
 module Benchmarks
-  # Bytes of the first page over the wire: what the garage loads before any chart. Text is sent gzipped, fonts as they
-  # are.
+  # Bytes of the first page over the wire: what the garage loads before any chart. Text is gzipped, fonts are sent as
+  # they are.
   class FirstPage
     AIM_BYTES = 130_000
     DIST = File.expand_path("../web/dist", __dir__)
@@ -29,7 +29,7 @@ module Benchmarks
 
     private
 
-    # What index.html names, what its modules import at once, and the fonts its styles name in a current browser.
+    # Files that index.html names, modules these import at once, and the fonts their styles name in a current browser.
     def files
       @files ||=
         begin

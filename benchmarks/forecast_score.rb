@@ -17,8 +17,8 @@ module Benchmarks
     LINE = "%-10s %-9s %5d %4.0f%% %4.0f%% %4.0f%%   %5.2f %6.2f %5.2f   %5.1f%% %6.2f"
 
     HEADING = <<~YAML
-      # How often the forecast was right on simulated logs whose end is known, as `bin/bench forecast --write` found it:
-      # shares of logs whose range held the truth; how often "look again" came too late; mean loss against a
+      # How often the forecast was right on simulated logs with a known end, as measured by `bin/bench forecast
+      # --write`: shares of logs whose range held the truth; how often "look again" came too late; mean loss against a
       # spreadsheet's straight line.
     YAML
 

@@ -200,7 +200,7 @@ module Benchmarks
       status = (response.respond_to?(:status) ? response.status : response.code).to_i
       status == 200 || raise("answered #{status}: #{response.body[0, 200]}")
     end
-    # Without the first, which works it out.
+    # Without the first run, which fills the cache.
     def percentile(&block)
       yield
       Array.new(ROUNDS) { Clock.seconds(&block) }.sort[(ROUNDS * 0.95).floor]

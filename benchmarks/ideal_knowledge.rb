@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module Benchmarks
-  # What a forecaster would know that was told which world and which regime a log is of: the reference for sharpness,
-  # and for how far "look again" can reach. The same forecaster, with the world's own figures in its knowledge.
+  # The knowledge of a forecaster that was told the world and the regime of a log: the reference for sharpness, and for
+  # how far "look again" can reach. The same forecaster, with the world's own figures as its knowledge.
   class IdealKnowledge
     NEVER = 1e-9
     Knowledge = Graver::Knowledge
@@ -74,7 +74,7 @@ module Benchmarks
       { **given, part => given.fetch(part).merge(wear, changes, errors), "driving" => driving(given.fetch("driving")) }
     end
 
-    # The spread of a year's pace around what was seen is told.
+    # It is told the spread of a year's pace around the mean seen.
     def driving(given)
       law = @world.driving
       lasting = law.quarter_log_sd / Math.sqrt(1 - (DrivenDays::DRAWN_BACK**2))
@@ -105,7 +105,7 @@ module Benchmarks
       }
     end
 
-    # One change a life, at any moment of 0.85 of it.
+    # One change per life, at any moment of 0.85 of it.
     def changes
       low, high = @world.jump.map { |factor| Math.log(factor) }
       jump = @regime == :jump ? 0.55 : NEVER

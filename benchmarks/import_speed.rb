@@ -5,8 +5,8 @@ require "tmpdir"
 require_relative "clock"
 
 module Benchmarks
-  # A large table through the import, against putting the same rows into the same tables as they are: once in blocks as
-  # the database library does it, once by one prepared statement, which is about as fast as the file takes them.
+  # The import of a large table against putting the same rows into the same tables directly: once in blocks through the
+  # database library, once with one prepared statement, which is about as fast as SQLite takes them.
   class ImportSpeed
     ROWS = 100_000
     ROUNDS = 3
@@ -30,7 +30,7 @@ module Benchmarks
 
     private
 
-    # A made-up log: two axles, four pads and two rotors each, a service a day.
+    # A made-up log: two axles with four pads and two rotors each, a service a day.
     def text
       @text ||=
         begin

@@ -6,7 +6,7 @@ require "rbconfig"
 require_relative "simulated_log"
 
 module Benchmarks
-  # So many logs, pads and rotors of one axle each, forecast by `graver forecast DIR --out OUT` in one process.
+  # Many logs, pads and rotors of one axle each, forecast by `graver forecast DIR --out OUT` in one process.
   class LogSpeed
     LOGS = 300
     COMMAND = File.expand_path("../bin/graver", __dir__)

@@ -6,8 +6,8 @@ require_relative "clock"
 require_relative "server"
 
 module Benchmarks
-  # Pages, changes, downloads and refusals in turn from one client that would keep its connection, against a real
-  # server: every answer must be whole.
+  # Pages, changes, downloads and refusals in turn from one client on one connection, against a real server: every
+  # answer must be whole.
   class MixedRequests
     REQUESTS = 50_000
     JSON_TYPE = { "Content-Type" => "application/json" }.freeze

@@ -3,8 +3,8 @@
 require "prism"
 
 module Benchmarks
-  # Small bugs as people make them, read off the syntax tree: a bound moved by one, a comparison turned, a guard left
-  # out, one side of a choice taken always.
+  # Small, realistic bugs, planted in the syntax tree: a bound moved by one, a comparison reversed, a guard removed, one
+  # branch always taken.
   class Mutants < Prism::Visitor
     # at, span: bytes of the file; statement: first and last line of the statement it is in
     Mutant =
@@ -93,7 +93,7 @@ module Benchmarks
       guard =
         node.end_keyword_loc.nil? && node.statements &&
           node.location.start_offset == node.statements.location.start_offset
-      # a guard that never holds, or an answer that is never given
+      # a guard that never applies, or an answer that is never given
       plant(node.predicate.location, node.is_a?(Prism::UnlessNode) ? "true" : "false") if guard
       plant(node.predicate.location, "!(#{node.predicate.slice})") unless guard
     end

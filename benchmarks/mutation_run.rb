@@ -6,11 +6,11 @@ require "tmpdir"
 require_relative "mutants"
 
 module Benchmarks
-  # Plants bugs one at a time and lets the examples that enter their line look for them.
+  # Plants bugs one at a time and runs the examples that enter their line.
   class MutationRun
     ROOT = File.expand_path("..", __dir__)
     LIB = File.join(ROOT, "lib/graver")
-    # The cheapest examples first, up to so many seconds; a bug that loops is noticed too.
+    # The cheapest examples first, up to this many seconds; a bug that loops is noticed too.
     MOST_SECONDS = 60
     TIMEOUT = 150
     LOADER = File.join(__dir__, "mutant_loader.rb")

@@ -9,7 +9,7 @@ require "tmpdir"
 require "yaml"
 
 module Benchmarks
-  # How far one request reaches: files of lib/graver it enters, and statements it runs.
+  # How far one request reaches: the files of lib/graver it enters, and the statements it runs.
   class RequestReach
     Reached = Struct.new(:files, :statements, keyword_init: true)
     ROOT = File.join(Graver::Boot::ROOT, "lib/graver/")
@@ -26,7 +26,7 @@ module Benchmarks
       end
     end
 
-    # The second of two ticks of the job that is half done: as it goes all day long.
+    # The second of two ticks of the half-done job: the usual case.
     def tick(app, context)
       job =
         context
@@ -41,7 +41,7 @@ module Benchmarks
       reach(context) { send_tick(app, job, second) }
     end
 
-    # One reading of one pad, from the use case that takes it to the word its axle gets.
+    # One reading of one pad, from the use case to the axle's verdict.
     def reading(context)
       vehicle = context.store.vehicles.all.first
       axle = vehicle.axles.first

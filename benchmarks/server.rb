@@ -7,7 +7,7 @@ module Benchmarks
   module Server
     module_function
 
-    # Gives its port and process.
+    # Yields its port and process.
     def on(path, settings = {})
       port = TCPServer.open("127.0.0.1", 0) { |free| free.addr[1] }
       server =

@@ -67,7 +67,7 @@ module Benchmarks
     def truth_days = (day(as_of_km + truth_km) - day(as_of_km)).to_i
     def as_of = day(as_of_km)
 
-    # What a spreadsheet would draw its line through: the thinnest of each service of the set that is on.
+    # The points of a spreadsheet's line: the thinnest pad of each service of the current set.
     def points = [[@fitted_km, @stated || guessed_new], *@thinnest].uniq(&:first)
 
     private
@@ -119,7 +119,7 @@ module Benchmarks
       end
     end
 
-    # One thing happens in a set's life at most, at any moment of its usual length.
+    # At most one thing happens in a set's life, at any moment of its usual length.
     def plan
       @moment = @chance.between(0.0, 0.85) * STEPS
       low, high = @world.jump.map { |factor| Math.log(factor) }

@@ -51,7 +51,7 @@ module Benchmarks
       say(out, "overview of a vehicle, nothing changed", again, "health route", health)
     end
 
-    # With the forecasts known, everything that is judged about a vehicle.
+    # Everything that is judged about a vehicle, with the forecasts cached.
     def findings(out, context)
       service = Graver::Service::Judging::Findings.new(context)
       ours = median { service.call(1) }
@@ -59,7 +59,7 @@ module Benchmarks
       say(out, "verdicts of a vehicle (aim under 20 ms)", ours, "asking the file", health)
     end
 
-    # A whole plan with the forecasts known; and the largest order of steps there is, with its proof.
+    # A whole plan with the forecasts cached; and the longest order of steps, with its proof.
     def planning(out, context)
       job = context.store.jobs.find(1)
       plans = Graver::Service::Planning::JobPlan.new(context)

@@ -123,7 +123,7 @@ module Benchmarks
     def self.of(name, **differs) = new(name:, **USUAL, **differs)
     def self.part(usual, **differs) = Part.new(**usual.to_h, **differs)
 
-    # Each with what is told of it in the docs.
+    # Each as the docs describe it.
     ALL = [
       of("gamma"),
       of(

@@ -3,7 +3,7 @@
 require "cgi"
 require "yaml"
 
-# The OpenAPI description as one page to read: every address with what it takes and answers, then every schema.
+# The OpenAPI description as one page: every address with its parameters and answers, then every schema.
 class ApiReference
   STYLE = <<~CSS
     body { font: 16px/1.5 system-ui, sans-serif; max-width: 60rem; margin: 2rem auto; padding: 0 1rem; color: #1b2227; }

@@ -40,7 +40,7 @@ module Graver
 
     module_function
 
-    # knowledge and outlooks (forecasts kept) may be shared by several. Raises KnowledgeError, or InvalidEntry when a
+    # knowledge and outlooks (cached forecasts) may be shared by several. Raises KnowledgeError, or InvalidEntry when a
     # setting cannot be used.
     def context(
       settings = ENV,
@@ -59,15 +59,15 @@ module Graver
       )
     end
 
-    # Copies of the household's file, whether it can be opened or not.
+    # Backups of the household's file, whether it can be opened or not.
     def backups(settings = ENV) = Storage::Backups.new(setting(settings, "GRAVER_DATABASE"))
 
-    # For the way to a phone -> Storage::Certificate::Made
+    # For HTTPS to phones -> Storage::Certificate::Made
     def certificate(address, now, settings = ENV)
       Storage::Certificate.new(setting(settings, "GRAVER_DATABASE"), now).for(address)
     end
 
-    # What the block does, while no server has the file. Raises FileRefused when one has it.
+    # Runs the block while no server has the file. Raises FileRefused if one has.
     def alone(settings = ENV)
       lock = Storage::HouseholdLock.new(setting(settings, "GRAVER_DATABASE"))
       yield
@@ -75,7 +75,7 @@ module Graver
       lock&.release
     end
 
-    # The application of a server: alone on its file, with a copy of it a day. Raises FileRefused too.
+    # The application of a server: locks its file and makes a daily backup. Raises FileRefused too.
     def served(settings = ENV)
       @lock = Storage::HouseholdLock.new(setting(settings, "GRAVER_DATABASE"))
       serving =
@@ -87,7 +87,7 @@ module Graver
       rack(context, phones:).tap { |application| cache_warmer(context, application) }
     end
 
-    # The way for phones, closed as yet.
+    # Phone access, still closed.
     def phones(context, settings)
       API::LanServer.new(
         port: setting(settings, "GRAVER_PORT").to_i,
@@ -95,8 +95,8 @@ module Graver
       ) { |network| rack(context, network) }
     end
 
-    # Opened at the start where that was asked for, or chosen in Graver. Raises InvalidEntry where it was asked for and
-    # cannot be.
+    # Opens phone access if the setting or the household asks for it. Raises InvalidEntry if the setting asks for it and
+    # it fails.
     def allow(context, phones, settings)
       asked = setting(settings, "GRAVER_LAN")
       access = Service::Household::PhoneAccess.new(context.for_request)
@@ -118,7 +118,7 @@ module Graver
       ].compact.join("\n")
     end
 
-    # Pages are opened before somebody does, whenever what they say has changed.
+    # Refreshes cached pages whenever their content has changed.
     def cache_warmer(context, application)
       Thread.new do
         seen = nil
@@ -134,7 +134,7 @@ module Graver
       end
     end
 
-    # All that an answer is made by, but the records.
+    # A digest of everything that shapes an answer, but the records.
     def build_digest
       @build_digest ||=
         Digest::SHA256.hexdigest(
@@ -158,7 +158,7 @@ module Graver
       end
     end
 
-    # Nothing simulated unless it was asked for.
+    # No simulated devices unless the setting asks for them.
     def devices(asked)
       return { devices: Devices::Shelf.bare, counter: nil } unless asked
 
@@ -174,7 +174,7 @@ module Graver
       raise InvalidEntry.of("GRAVER_SIMULATED_DEVICES", "unreadable", Texts.t("faults.database_simulated"))
     end
 
-    # What the screens are told with their page: the English they speak, the units usually entered in.
+    # Values in the page itself: English, and the usual units.
     def page_data(context, env)
       {
         "english" => API::SpokenEnglish.of(context, env),
@@ -182,8 +182,7 @@ module Graver
       }
     end
 
-    # The whole application as Rack sees it.
-    # network: it is asked over; phones: LanServer it opens and closes, or nil
+    # The whole Rack application. network: where requests come from; phones: LanServer it opens and closes, or nil
     def rack(context, network = API::Network::NONE, phones: nil)
       api = Class.new(API::App) { set :context, context }
       hosts = [*HOSTS, *network.address]

@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 module Graver
-  # What is to be changed is not what its owner saw: another window was faster. `faults` names each such field with both
-  # versions; `revision` is what now stands, to be sent back by an owner who still wants the change.
+  # The thing to change is not what its owner saw: another window changed it first. `faults` names each such field with
+  # both versions; `revision` is the current state, to be sent back by an owner who still wants the change.
   class ChangedElsewhere < Conflict
     attr_reader :faults, :revision
 

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Graver
-  # Somebody else changed the record since it was read; `current` is what it is now.
+  # The record changed since it was read; `current` is its present state.
   class Conflict < Error
     attr_reader :current
 

@@ -34,7 +34,7 @@ module Graver
     # The English of this thread.
     def current = Thread.current.thread_variable_get(CURRENT) || DEFAULT
 
-    # What the block gives, with its texts in this English.
+    # The block's result, with its texts in this English.
     def in(english)
       before = Thread.current.thread_variable_get(CURRENT)
       Thread.current.thread_variable_set(CURRENT, english)

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Graver
-  # What is ours to mend is told to whoever runs the server.
+  # Reports our own bugs to whoever runs the server.
   module ErrorLog
     def self.report(error) = warn("#{error.class}: #{error.message}\n#{Array(error.backtrace).first(8).join("\n")}")
   end

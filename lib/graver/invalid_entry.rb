@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Graver
-  # What the owner entered cannot be used; `faults` lists every one found, each a FieldError.
+  # Invalid input; `faults` lists every fault found, each a FieldError.
   class InvalidEntry < Error
     # One thing wrong with one field: `field` is a dotted path, `code` a stable word, `message` a sentence.
     FieldError = Struct.new(:field, :code, :message, keyword_init: true)

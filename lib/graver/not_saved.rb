@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Graver
-  # What was asked for could not be kept: the disk is full, the file is gone, or may not be written.
+  # The change could not be saved: the disk is full, or the file is gone or write-protected.
   class NotSaved < Error
   end
 end

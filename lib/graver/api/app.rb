@@ -23,7 +23,7 @@ module Graver
         Resources::Backups,
         Resources::Drills
       ].freeze
-      # Nobody keeps an answer, shows it in a page of his own, or loads it from one.
+      # Answers are not cached, not shown in a foreign frame, and not loaded from another origin.
       HEADERS = {
         "Cache-Control" => "no-store",
         "Content-Security-Policy" => "frame-ancestors 'none'",
@@ -82,7 +82,7 @@ module Graver
         answer.body
       end
 
-      # Sent back to this server alone, and shown to no script.
+      # Sent back to this server only, and hidden from scripts.
       def with_cookie(answer)
         response.set_cookie(
           AuthMiddleware::COOKIE,

@@ -2,8 +2,8 @@
 
 module Graver
   module API
-    # In front of the API: this machine walks in; over the network only what is needed to sign in is open to all, the
-    # rest to devices that did.
+    # Guards the API: this machine needs no session. From the network, only sign-in is open to everyone; the rest needs
+    # a signed-in device.
     class AuthMiddleware
       COOKIE = "graver_session"
       NETWORK = "graver.network"
@@ -11,7 +11,7 @@ module Graver
       ATTEMPTS = "graver.attempts"
       OPEN = "/session"
 
-      # network: Network it is asked over; phones: LanServer of a server that has one, or nil
+      # network: Network the request comes from; phones: LanServer, or nil
       def initialize(app, context:, network:, phones:)
         @app = app
         @context = context

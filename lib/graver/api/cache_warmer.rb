@@ -9,7 +9,7 @@ module Graver
     class CacheWarmer
       PAGES = %w[/vehicles/%<id>d /vehicles/%<id>d/timeline /vehicles/%<id>d/findings].freeze
 
-      # application: the whole of it, as Rack sees it
+      # application: the whole Rack application
       def initialize(application)
         @browser = Rack::MockRequest.new(application)
       end

@@ -2,7 +2,7 @@
 
 module Graver
   module API
-    # An answer that is JSON already.
+    # An answer that is JSON text already.
     CachedJson = Struct.new(:text)
   end
 end

@@ -20,12 +20,12 @@ module Graver
 
       READING_METHODS = %w[micrometer caliper vernier rule gauge visual percent dial].freeze
 
-      # What a new part's thickness was read with, or that it is as it was sold.
+      # How a new part's thickness was found: measured, or as sold.
       FITTED_METHODS = %w[micrometer caliper vernier rule stated].freeze
 
       READING_UNITS = %w[mm in thou 32nd 100th percent share].freeze
 
-      # A question that was answered on the way, as the preview put it.
+      # A question answered by the owner, as the preview asked it.
       FLAG =
         Dry::Schema.JSON do
           required(:code).filled(:string, max_size?: 40)

@@ -2,10 +2,10 @@
 
 module Graver
   module API
-    # Which error becomes which answer. Everything else is ours: 500, and not a word of it to the outside.
+    # The HTTP answer to each error. Any other error is a bug: 500, with no details.
     module ErrorMap
       Problem = Struct.new(:status, :code, :message, :fields, :revision)
-      # The first that fits counts.
+      # The first match counts.
       KINDS = {
         InvalidEntry => [422, "invalid"],
         NotFound => [404, "not_found"],

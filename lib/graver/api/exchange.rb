@@ -4,7 +4,7 @@ require "json"
 
 module Graver
   module API
-    # One request as a resource sees it: what was asked, and what came with it.
+    # One request as a resource sees it: path, query, headers and body.
     class Exchange
       LARGEST_BODY_BYTES = 256 * 1024
       # A character no text of an owner has, raw or escaped; SQLite would cut the text there.
@@ -23,14 +23,13 @@ module Graver
         check_texts(params)
       end
 
-      # The sender's own key for this request, so that it is done once however often it is sent, or nil. Raises
-      # Malformed.
+      # The sender's idempotency key, so that a repeated request takes effect once, or nil. Raises Malformed.
       def key
         given = @request.get_header("HTTP_IDEMPOTENCY_KEY") or return
         given.match?(KEY) ? given : raise(Malformed, Texts.t("requests.key"))
       end
 
-      # What the sender saw of what is to be changed (Service::Base::Revision), or nil.
+      # The revision the sender saw of what it changes (Service::Base::Revision), or nil.
       def seen
         given = @request.get_header("HTTP_IF_MATCH").to_s.delete_prefix("W/").delete('"')
         given unless ["", "*"].include?(given)
@@ -38,7 +37,7 @@ module Graver
 
       def path = @request.path_info
 
-      # Over the network: the token this device was given, or nil; the address it asks from.
+      # For requests from the network: the device's session token, or nil; the address it comes from.
       def token = @request.cookies[AuthMiddleware::COOKIE]
       def address = @request.get_header("REMOTE_ADDR").to_s
       def local? = Network.loopback?(address)
@@ -46,12 +45,12 @@ module Graver
       def phones = @request.get_header(AuthMiddleware::PHONES)
       def attempts = @request.get_header(AuthMiddleware::ATTEMPTS)
 
-      # A whole number in the address. Raises NotFound for anything else: there is nothing at such an address.
+      # A whole number from the path. Raises NotFound for anything else.
       def number(name, missing: "missing.address")
         params[name].to_s.match?(WHOLE_NUMBER) ? params[name].to_i : raise(NotFound, Texts.t(missing))
       end
 
-      # The body, held to a contract -> Hash with symbol keys. Raises InvalidEntry, Malformed, TooLarge.
+      # The body, checked by a contract -> Hash with symbol keys. Raises InvalidEntry, Malformed, TooLarge.
       def payload(contract) = contract.check(parsed)
 
       # The body as JSON. Raises Malformed, TooLarge.
@@ -77,7 +76,7 @@ module Graver
 
       private
 
-      # What stands in an address may be bytes that are no text, however they are escaped.
+      # A path may hold bytes that are not valid text, however they are escaped.
       def check_texts(found)
         case found
         when Hash

@@ -2,9 +2,9 @@
 
 module Graver
   module API
-    # The garage as JSON, put together from each vehicle's card, the most urgent first. A card is worked out when
-    # something of its vehicle changes; when many are, the page does not wait for all of them: a vehicle that is still
-    # being worked out says so, with its card as it was.
+    # The garage as JSON, built from each vehicle's card, the most urgent first. A card is built again when its vehicle
+    # changes. If many are stale, the page does not wait for all of them: a stale card is shown with a note that a new
+    # one is on the way.
     class GarageCards
       KIND = "card"
 
@@ -24,7 +24,7 @@ module Graver
 
       private
 
-      # -> [what it is sorted by, its JSON]
+      # -> [sort key, JSON]
       def card(vehicle)
         kept = @context.response_cache.ready(@context, KIND, vehicle.id)
         return parted(kept) if kept

@@ -6,13 +6,13 @@ require "socket"
 
 module Graver
   module API
-    # The way for phones into a server that runs: a second server of its own at this machine's address in its network,
-    # opened and closed at any time. Loopback is not its affair.
+    # Lets phones into a running server: a second server at this machine's network address, opened and closed at any
+    # time. It never serves loopback.
     class LanServer
       THREADS = { min_threads: 0, max_threads: 4 }.freeze
 
-      # port: as on this machine; certificate: callable (address) -> what has path, key_path and fingerprint; the block
-      # gives the application that answers there, of a Network
+      # port: as on this machine; certificate: callable (address) -> object with path, key_path and fingerprint; the
+      # block gives the application that answers there, from a Network
       def initialize(port:, certificate:, &application)
         @port = port
         @certificate = certificate
@@ -21,11 +21,11 @@ module Graver
         @turn = Mutex.new
       end
 
-      # Where it is open now, or Network::NONE
+      # The network it is open on, or Network::NONE
       attr_reader :network
 
-      # address: of this machine, or nil: its own in its network -> Network. What was open is closed first. Raises
-      # InvalidEntry where it cannot listen there.
+      # address: of this machine, or nil: chosen by itself -> Network. An open server is closed first. Raises
+      # InvalidEntry if it cannot listen there.
       def open(address: nil, https: false)
         found = address || self.class.own_address
         raise InvalidEntry.of("wanted", "missing", Texts.t("access.no_network")) unless found
@@ -37,7 +37,7 @@ module Graver
 
       def close = @turn.synchronize { shut }
 
-      # Of this machine in its own network, or nil.
+      # This machine's own network address, or nil.
       def self.own_address
         Socket.ip_address_list.find { |each| each.ipv4_private? && !each.ipv4_loopback? }&.ip_address
       end

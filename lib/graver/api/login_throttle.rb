@@ -2,7 +2,7 @@
 
 module Graver
   module API
-    # How often somebody may try to sign in: a few times each, and not too often all together.
+    # Limits sign-in attempts: a few per address, and a total for all.
     class LoginThrottle
       EACH = 5
       ALL = 30
@@ -15,7 +15,7 @@ module Graver
         @lock = Mutex.new
       end
 
-      # Seconds to wait before this address may try again; 0 when it may.
+      # Seconds until this address may try again; 0 if it may.
       def wait(address)
         @lock.synchronize do
           forget

@@ -2,7 +2,7 @@
 
 module Graver
   module API
-    # What came in is no JSON object.
+    # The body is not a JSON object.
     class Malformed < Error
     end
   end

@@ -4,14 +4,14 @@ require "ipaddr"
 
 module Graver
   module API
-    # Where the server can be reached beside this machine. address: of this machine in its network, or nil; https: is
-    # the way encrypted? fingerprint: of its certificate, or nil
+    # Where the server can be reached from the network. address: of this machine there, or nil; https: whether the
+    # connection is encrypted; fingerprint: of its certificate, or nil
     Network =
       Core::Value.define(:address, :port, :https, :fingerprint) do
         def listening? = !address.nil?
         def root = "#{https ? "https" : "http"}://#{address.include?(":") ? "[#{address}]" : address}:#{port}/"
 
-        # Does a request come from this machine itself?
+        # Whether the address is this machine's own.
         def self.loopback?(address)
           IPAddr.new(address.to_s).loopback?
         rescue IPAddr::Error

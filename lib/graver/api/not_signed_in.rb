@@ -2,7 +2,7 @@
 
 module Graver
   module API
-    # A request over the network without a session that stands.
+    # A request from the network without a valid session.
     class NotSignedIn < Error
     end
   end

@@ -2,9 +2,8 @@
 
 module Graver
   module API
-    # The addresses of one kind of thing: a table of routes, each a method of its own that gives a Hash (answered as
-    # JSON) or a Download. Names of actions are the operation ids of openapi/graver.yml. A resource asks use cases,
-    # never the records.
+    # The routes of one kind of resource: each is a method that returns a Hash (sent as JSON) or a Download. Action
+    # names are the operation ids of openapi/graver.yml. A resource calls use cases, never the storage.
     class Resource
       Route = Struct.new(:verb, :path, :action, :status)
 
@@ -16,7 +15,7 @@ module Graver
         def patch(path, action, status = 200) = add("PATCH", path, action, status)
         def delete(path, action, status = 200) = add("DELETE", path, action, status)
 
-        # Actions that may be done again: they look, or are long work of their own.
+        # Actions that are safe to repeat: they only read, or start long work.
         def repeatable(*actions) = (@repeatable ||= []).concat(actions)
         def once?(action) = !(@repeatable ||= []).include?(action)
 
@@ -29,7 +28,7 @@ module Graver
         @exchange = exchange
       end
 
-      # A request with a key is answered once (Context#once_for), where it adds something.
+      # Answers a request with a key once (Context#once_for), if it adds something.
       def call(route)
         return public_send(route.action) unless route.verb == "POST" && self.class.once?(route.action)
 
@@ -45,7 +44,7 @@ module Graver
         CachedJson.new(context.response_cache.fetch(context, kind, vehicle_id) { JSON.generate(yield) })
       end
 
-      # What the block gives, where what it changes is still as the sender saw it.
+      # The block's result, if what it changes is still as the sender saw it.
       def if_unchanged(versioned_fields, given, needed: [], &block)
         Service::Base::OptimisticLock.new(context, @exchange.seen).change(versioned_fields, given, needed:, &block)
       end

@@ -11,7 +11,7 @@ module Graver
 
       def call(env) = English.in(self.class.of(@context, env)) { @app.call(env) }
 
-      # -> of English::ALL. Whatever keeps the choice from being known keeps no answer from going out.
+      # -> one of English::ALL. An error while reading the choice never stops the answer.
       def self.of(context, env)
         Service::Household::Chosen.english(context) || English.of_browser(env["HTTP_ACCEPT_LANGUAGE"])
       rescue StandardError

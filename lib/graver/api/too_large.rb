@@ -2,7 +2,7 @@
 
 module Graver
   module API
-    # What came in is too much at once.
+    # The body is too large.
     class TooLarge < Error
     end
   end

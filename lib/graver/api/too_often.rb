@@ -2,7 +2,7 @@
 
 module Graver
   module API
-    # Too many tries to sign in.
+    # Too many sign-in attempts.
     class TooOften < Error
     end
   end

@@ -18,7 +18,7 @@ module Graver
       }.freeze
       LONG = "public, max-age=31536000, immutable"
 
-      # told: callable (env) -> { name => what the screens are told of it with the page, as an attribute of its root }
+      # told: callable (env) -> { name => value put into the page, as an attribute of its root }
       def initialize(folder, told)
         @folder = folder
         @told = told
@@ -39,7 +39,7 @@ module Graver
 
       private
 
-      # Never a part of it, nor "as it was": what it tells may have changed.
+      # Always whole, never 304: the values in it may have changed.
       def page(env)
         asked = env.except("HTTP_IF_MODIFIED_SINCE", "HTTP_RANGE").merge("PATH_INFO" => "/index.html")
         status, headers, body = @files.call(asked.merge("REQUEST_METHOD" => "GET"))

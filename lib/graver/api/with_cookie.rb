@@ -2,7 +2,7 @@
 
 module Graver
   module API
-    # An answer that leaves a cookie with the browser, or takes it away (value nil). seconds: how long it is kept
+    # An answer that sets a cookie, or removes it (value nil). seconds: its lifetime
     WithCookie = Struct.new(:answer, :value, :seconds)
   end
 end

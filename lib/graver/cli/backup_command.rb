@@ -2,7 +2,7 @@
 
 module Graver
   module CLI
-    # graver backup: makes a copy of the household's file, also while Graver runs.
+    # graver backup: makes a backup of the household's file, also while Graver runs.
     class BackupCommand
       def initialize(out: $stdout, err: $stderr)
         @out = out

@@ -5,7 +5,7 @@ require "yaml"
 
 module Graver
   module CLI
-    # graver fill-demo FILE: makes the demo database when it is not there yet.
+    # graver fill-demo FILE: makes the demo database if it is missing.
     class DemoCommand
       HOUSEHOLD = File.join(Boot::ROOT, "demo/household.yml")
 
@@ -31,7 +31,7 @@ module Graver
         2
       end
 
-      # Into a file beside it, so that a broken-off filling is never taken for a household.
+      # Fills a temporary file, so that an interrupted run is never taken for a household.
       def fill(path)
         FileUtils.rm_f(Dir.glob("#{path}*"))
         context = Boot.context(ENV.to_h.merge("GRAVER_DATABASE" => path))

@@ -2,7 +2,7 @@
 
 module Graver
   module CLI
-    # graver restore [NAME]: takes a backup back, or says which there are. Not while Graver runs: there the app does it.
+    # graver restore [NAME]: restores a backup, or lists them. Refuses while Graver runs: then restore in the app.
     class RestoreCommand
       def initialize(out: $stdout, err: $stderr)
         @out = out

@@ -24,7 +24,7 @@ module Graver
       # simulated: made up
       Sample =
         Core::Value.define(:quantity, :value, :unit, :simulated) { def initialize(simulated: false, **rest) = super }
-      # What was done: seconds it takes until its end is announced
+      # The result of an action, with the seconds until it is announced
       Done = Core::Value.define(:action, :seconds, :simulated)
       # One knob: value between least and most, in unit.
       Setting = Core::Value.define(:id, :label, :unit, :value, :least, :most)

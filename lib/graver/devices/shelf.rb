@@ -38,7 +38,7 @@ module Graver
         )
       end
 
-      # What an owner has who has plugged in nothing.
+      # An owner's devices when nothing is plugged in.
       def self.bare = new([])
 
       def initialize(devices)

@@ -2,7 +2,7 @@
 
 module Graver
   module Knowledge
-    # Which brake data there are, where they apply, and what can be true of each.
+    # The brake data fields, where they apply, and the values each allows.
     class BrakeDataCatalogue
       UNITS = {
         "length" => Core::Quantity::LENGTH,
@@ -62,7 +62,7 @@ module Graver
           .to_h { |caliper| [caliper.id, caliper.label] }
       end
 
-      # The owner's words for the usual ones, by what an axle is like: { "wheel nut" => "wheel bolt" }
+      # The owner's words for fasteners, by the axle's properties: { "wheel nut" => "wheel bolt" }
       def terms(place)
         @content.fetch("terms").map { |name, words| words.fetch(place[name], {}) }.reduce({}, :merge)
       end

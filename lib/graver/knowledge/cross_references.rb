@@ -70,7 +70,7 @@ module Graver
         @contents.fetch("calipers.yml").map { |written| Core::Planning::Caliper.from(written) }
       end
 
-      # A template fills in what a brake data entry would be refused for just as little.
+      # A template obeys the same rules as an entry of the owner's.
       def templates
         catalogue =
           BrakeDataCatalogue.new(@contents.fetch("brake_data.yml"), calipers, fasteners, @contents.fetch("threads.yml"))
@@ -130,7 +130,7 @@ module Graver
           .flat_map { |rule| missing_marks("rules/rotor.yml", rule["id"], rule.values_at("mark", "felt").compact) }
       end
 
-      # What an answer is called where it is noted, and that it is as grave there.
+      # A symptom's outcome and its mark must have the same name and severity.
       def symptoms
         noted = @contents.dig("conditions.yml", "vehicle").find { |item| item["id"] == "symptom" }.fetch("marks")
         by_id = noted.to_h { |mark| [mark["id"], mark["severity"] || "good"] }

@@ -24,7 +24,7 @@ module Graver
         contents.freeze
       end
 
-      # Line of what is called so (its id, its key or its place in a mapping) in a file, for messages; 1 if nothing is.
+      # The line of an entry (by id, key or place in a mapping) in a file, for messages; 1 if there is none.
       def line_of(name, id)
         found = named(Psych.parse_file(File.join(@folder, name)).root, id)
         found ? found.start_line + 1 : 1

@@ -95,7 +95,7 @@ module Graver
       def causes(pattern)
         values(@contents.fetch("rules/causes.yml").fetch("patterns").fetch(pattern), Core::Judgement::CauseEntry)
       end
-      # After how many months wear without a cause is looked at again.
+      # Months until wear without a known cause is inspected again.
       def relook_months = @contents.fetch("rules/causes.yml").dig("relook_months", "value")
       def approaches = @contents.fetch("rules/approaches.yml")
       def bed_in = @contents.fetch("rules/bed_in.yml")
@@ -202,7 +202,7 @@ module Graver
           Core::Wear::HistoryBuilder.new(normalise, %w[pad rotor].to_h { |part| [part, new_part_figures(part)] })
       end
 
-      # What a new part is like on a kind of vehicle (knowledge/measurement.yml) -> Hash
+      # A new part's usual values on a kind of vehicle (knowledge/measurement.yml) -> Hash
       def new_part(part, kind = nil)
         usual = measurement.fetch("new_parts").fetch(part)
         { **usual.except("kinds"), **usual.dig("kinds", kind).to_h }
@@ -221,7 +221,7 @@ module Graver
         )
       end
 
-      # How far what is said without being measured is off (Core::Wear::Hearsay#spread).
+      # How far a claim without a measurement is off (Core::Wear::Hearsay#spread).
       def hearsay = @contents.fetch("wear/priors.yml").fetch("hearsay")
 
       def outlook

@@ -2,7 +2,7 @@
 
 module Graver
   module Knowledge
-    # What the steps say of each other and of the other files: faults name file, line and step.
+    # Checks the steps' references to each other and to the other files: faults name file, line and step.
     class StepReferences
       # lines: callable (file, id) -> line number
       def initialize(contents, procedure, lines)
@@ -64,19 +64,19 @@ module Graver
           end
       end
 
-      # What a step may say of what is on file.
+      # Values on file that a step may show.
       def tellable
         @contents.fetch("brake_data.yml").fetch("fields").map { |field| field["key"] } + Core::Planning::Step::FLUID
       end
 
-      # What a step may have measured.
+      # Values a step may ask to measure.
       def readable
         data = @contents.fetch("brake_data.yml").fetch("fields").map { |field| field["key"] }
         conditions = @contents.fetch("conditions.yml").values_at("wheel", "figures").flatten.map { |each| each["id"] }
         @contents.fetch("inspection.yml").fetch("positions").keys + conditions + data + %w[fit.pad fit.rotor]
       end
 
-      # Works, what they mean, and what an approach means beside them.
+      # Works, their meanings, and the meanings approaches add.
       def works
         named = @contents.fetch("rules/scope.yml").fetch("works")
         named.flat_map { |work| [work["id"], *work["means"]] } + options.flat_map { |_, _, option| [*option["means"]] }
@@ -93,7 +93,7 @@ module Graver
           .flat_map { |kind, approach| approach["options"].map { |id, option| [kind, id, option] } }
       end
 
-      # A step leaves a place only for an approach each of whose options says something; what it says shows no hazard.
+      # A step has a place only for an approach each of whose options has a text; that text shows no hazard.
       def unsaid
         silent = options.reject { |_, _, option| option["says"] }.map(&:first)
         known = options.map(&:first)

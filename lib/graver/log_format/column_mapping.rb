@@ -4,9 +4,9 @@ require "date"
 
 module Graver
   module LogFormat
-    # How a person's columns become the columns of the open log: which column is the day, which the odometer, and for
-    # every column of thicknesses what was read there. Two shapes are known: one reading a row, or one inspection a row
-    # with a column per position.
+    # How a person's columns map to the open log: which column is the day, which the odometer, and what was measured in
+    # every column of thicknesses. Two shapes are known: one reading a row, or one inspection a row with a column per
+    # position.
     class ColumnMapping
       DATE_FORMATS = {
         "iso" => /\A(?<y>\d{4})-(?<m>\d{1,2})-(?<d>\d{1,2})\z/,
@@ -71,7 +71,7 @@ module Graver
 
       private
 
-      # [column of the value, what is the same for all, [[field, column], ...]]
+      # [column of the value, constants, [[field, column], ...]]
       def prepared(reading)
         named = FIELDS.filter_map { |field| [field, reading[field]] if reading[field] && !reading[field].empty? }
         fixed, looked_up = named.partition { |_, where| where.key?("is") }

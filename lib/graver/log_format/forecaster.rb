@@ -4,7 +4,7 @@ module Graver
   module LogFormat
     # A log and its specification in, the forecast document out.
     class Forecaster
-      # faults: those of the log, by line; notes: what was left out on purpose.
+      # faults: those of the log, by line; notes: rows left out on purpose.
       Result = Struct.new(:document, :faults, :notes, keyword_init: true)
 
       def initialize(normalise:, outlook:)
@@ -55,7 +55,7 @@ module Graver
         )
       end
 
-      # What went on without a side went on at both.
+      # A part fitted without a side was fitted on both.
       def parts(specification, axle, entries)
         mine = entries.fetch(axle, [])
         sides = mine.any? { |entry| entry.side.nil? } ? [] : mine.map(&:side).uniq.sort

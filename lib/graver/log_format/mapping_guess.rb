@@ -4,7 +4,7 @@ require "date"
 
 module Graver
   module LogFormat
-    # A first guess at what a person's columns mean, from their names and what stands in them. The owner looks it over.
+    # A first guess at the meaning of a person's columns, from their names and contents. The owner checks it.
     class MappingGuess
       WORDS = {
         "axle" => {

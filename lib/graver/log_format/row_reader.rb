@@ -13,7 +13,7 @@ module Graver
       YEARS = (1950..2200)
       LARGEST_KM = 5_000_000
 
-      # What a row says beside when it was: the same few things come again and again in a long log.
+      # A row without its date and odometer: the same few repeat in a long log.
       Content = Struct.new(:axle, :part, :side, :pad, :event, :reading, :faults)
       STAMP = %w[date odometer odometer_unit].freeze
       CONTENT = %w[axle part side pad event method value upper unit overall].freeze
@@ -147,7 +147,7 @@ module Graver
       def upper = cell("upper").empty? ? nil : number("upper")
       def overall = one_of("overall", %w[true false], default: "false") == "true"
 
-      # What the row says must also make sense for this axle's parts.
+      # The row must also make sense for this axle's parts.
       def try(axle, reading)
         @normalise.call(reading, @specification.part(axle, @part)) if reading
       rescue InvalidEntry => e

@@ -5,7 +5,7 @@ require "date"
 
 module Graver
   module LogFormat
-    # The specification that stands beside a log (docs/formats.md): where "now" is, and what is known of each axle.
+    # The specification beside a log (docs/formats.md): today's odometer, and what is known about each axle.
     class Specification
       LENGTHS = { "pad" => %w[new_mm limit_mm backing_mm], "rotor" => %w[new_mm discard_mm] }.freeze
       LARGEST_MM = 100
@@ -38,7 +38,7 @@ module Graver
 
       def axle_names = @axles.keys
 
-      # What a reading needs to know of its part.
+      # The part's values that a reading needs.
       def part(axle, part)
         known = @axles.fetch(axle).fetch(part)
         Core::Measurement::Normalise::Part.new(

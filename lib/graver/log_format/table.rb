@@ -12,7 +12,7 @@ module Graver
       MOST_LINES = 400_000
       LONGEST_LINE = 20_000
       LONGEST_FIELD = 2000
-      # rows: [[line, [cell, ...]], ...] without the header; broken: [[line, what is wrong], ...]
+      # rows: [[line, [cell, ...]], ...] without the header; broken: [[line, fault], ...]
       attr_reader :header, :rows, :broken, :separator
 
       # bytes: the file. Raises InvalidEntry when there is no table in it.
@@ -40,7 +40,7 @@ module Graver
         rows
       end
 
-      # UTF-8 with or without mark; what is not valid in it is taken for the old Western code page.
+      # UTF-8 with or without a BOM; bytes that are not valid UTF-8 are read as Windows-1252.
       def self.decoded(bytes)
         text = bytes.dup.force_encoding(Encoding::UTF_8)
         unless text.valid_encoding?
@@ -61,7 +61,7 @@ module Graver
         raise InvalidEntry.of("file", "no_columns", Texts.t("tables.no_table")) if header.length < 2
       end
 
-      # Each row once, as [line, cells], with the share done so far; what was given is let go.
+      # Yields each row once, as [line, cells], with the share done; frees rows already given.
       def drain
         total = rows.length
         rows.each_with_index do |(line, cells), at|
@@ -119,7 +119,7 @@ module Graver
         broken!(line, Texts.t("tables.quotes"))
       end
 
-      # Told before it is split: what is too long or too wide is never taken apart.
+      # Checked before splitting: a row that is too long or too wide is never split.
       def unlike_a_row?(raw, line)
         if raw.length > LONGEST_LINE
           broken!(line, Texts.t("tables.too_long_line", most: LONGEST_LINE))

@@ -4,8 +4,8 @@ require "date"
 
 module Graver
   module Sheet
-    # A job on paper: what is done and still open, sections, parts, consumables, tools and fluid, the torque card, the
-    # steps with boxes and cautions where they matter, and room for what is read on the day.
+    # A job on paper: done and open work, sections, parts, consumables, tools and fluid, the torque card, the steps with
+    # boxes and cautions, and room for the day's readings.
     class JobSheet
       STATES = {
         "shelf" => "sheet.shelf",
@@ -249,7 +249,7 @@ module Graver
         Formats.torques(line).map { |figure, unit| Formats.with_unit(format("%g", figure), unit) }.join(", ") + angle
       end
 
-      # Room for what is read on the day: old and new pads, both rotors, the odometer.
+      # Room for the day's readings: old and new pads, both rotors, the odometer.
       def readings
         @paper.heading(Texts.t("sheet.readings"), room: 150)
         @paper.say Texts.t("sheet.blanks", unit: @job[:vehicle][:distance_unit]), size: 10

@@ -12,7 +12,7 @@ module Graver
         normal: "#{FONTS}/BarlowSemiCondensed-Regular.ttf",
         bold: "#{FONTS}/BarlowSemiCondensed-SemiBold.ttf"
       }.freeze
-      # What an owner writes in another script.
+      # Fallback font for other scripts.
       OTHER_SCRIPTS = "#{FONTS}/DejaVuSansCondensed.ttf".freeze
       INK = "1b2227"
       QUIET = "55636b"
@@ -63,7 +63,7 @@ module Graver
       # To the next column, or page.
       def go_on = pdf.bounds.move_past_bottom
 
-      # What the block draws runs down one column, then the next, from a new page on over as many as it takes.
+      # Runs the block's drawing down one column, then the next, over as many pages as it takes.
       def in_columns(count = 2, &block)
         pdf.start_new_page
         pdf.column_box([0, pdf.bounds.top], columns: count, width:, height: pdf.bounds.height, spacer: GUTTER, &block)

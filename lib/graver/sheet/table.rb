@@ -2,8 +2,8 @@
 
 module Graver
   module Sheet
-    # A table on paper: the first row is the head and comes again on every page; columns share out what the fixed ones
-    # leave by the longest text in them; a row is never cut in two. Lengths in points.
+    # A table on paper: the first row is the head and repeats on every page; free columns share the width by their
+    # longest text; a row is never split. Lengths in points.
     class Table
       PADDING = 3
       GAP = 7

@@ -60,8 +60,8 @@ module Graver
         make("daily") if all.none? { |copy| copy.occasion == "daily" && copy.name.start_with?(today) }
       end
 
-      # Puts a copy's content into the household's file, in one go, and brings it up to date. What was there is copied
-      # first -> Copy of that, or nil where there was nothing to copy. Raises NotFound, FileRefused, NotSaved.
+      # Restores a backup into the household's file in one go, and upgrades it. The present file is backed up first ->
+      # Copy of that, or nil if there was nothing to copy. Raises NotFound, FileRefused, NotSaved.
       def restore(name)
         copy = find(name)
         HouseholdFile.check(copy.path)
@@ -110,7 +110,7 @@ module Graver
         raise SQLite3::BusyException, Texts.t("file.busy") unless done == SQLite3::Constants::ErrorCode::DONE
       end
 
-      # A copy of what is there, or nil where nothing is that could be copied.
+      # A backup of the present file, or nil if there is nothing to copy.
       def before_restore
         HouseholdFile.check(@path)
         make("before-restore")

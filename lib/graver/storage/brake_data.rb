@@ -2,7 +2,7 @@
 
 module Graver
   module Storage
-    # What is known of axles; each change is a new row, the newest counts.
+    # Brake data of axles; each change is a new row, the newest counts.
     class BrakeData
       def initialize(database)
         @database = database
@@ -36,7 +36,7 @@ module Graver
           end
       end
 
-      # Keys the owner has said cannot be found, by axle: { axle id => [key] }
+      # Keys the owner marked as not to be found, by axle: { axle id => [key] }
       def unknown_of(axle_ids)
         newest = @database[:brake_data].where(axle_id: axle_ids).group(:axle_id, :key).select { max(:id) }
         @database[:brake_data]

@@ -4,7 +4,7 @@ require "json"
 
 module Graver
   module Storage
-    # What was found wrong later: rows beside the evidence, and the evidence as it reads with them.
+    # Corrections: rows beside the original entries, and the entries with them applied.
     class Corrections
       READING_FIELDS = %w[value upper unit method overall].freeze
       LOOK_OVER_FIELDS = %w[date odometer_value odometer_unit odometer_km note].freeze

@@ -5,13 +5,14 @@ require "sequel"
 
 module Graver
   module Storage
-    # Opens the household's SQLite file. A new one is made beside its place and put there whole; an older one is copied
-    # first and then brought up to date, one transaction a step; what is no household of ours is refused and left alone.
+    # Opens the household's SQLite file. A new one is built beside its place and moved there whole; an older one is
+    # backed up first and then upgraded, one transaction per migration; a file that is no household is rejected and left
+    # alone.
     module Database
       MIGRATIONS = File.join(__dir__, "migrations")
       NEWEST = Dir.children(MIGRATIONS).map(&:to_i).max
       BUSY_TIMEOUT_MS = 5000
-      # FULL: what was acknowledged survives a power cut, not only a crash (sqlite.org, pragma synchronous).
+      # FULL: an acknowledged write survives a power cut, not only a crash (sqlite.org, pragma synchronous).
       PRAGMAS = ["PRAGMA journal_mode = WAL", "PRAGMA foreign_keys = ON", "PRAGMA synchronous = FULL"].freeze
       # Files for their owner alone.
       PRIVATE_FOLDER = 0o700
@@ -27,7 +28,7 @@ module Graver
         database
       end
 
-      # The same at another place, without a look at what is in it.
+      # Connects to another file, without checking its contents.
       def connect(path)
         Sequel.connect(
           adapter: "sqlite",

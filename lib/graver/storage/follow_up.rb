@@ -3,7 +3,7 @@
 module Graver
   module Storage
     # text: what is open; about: the rule of the finding it answers, or nil; day, closed_on: Date; look_on: Date to look
-    # again, or nil; closed_because: what it was, or nil while it is open
+    # again, or nil; closed_because: the cause, or nil while it is open
     FollowUp =
       Core::Value.define(
         :id,

@@ -4,7 +4,7 @@ require "date"
 
 module Graver
   module Storage
-    # Follow-ups of the vehicles; closed ones stay on file with what it was.
+    # Follow-ups of vehicles; closed ones stay on file with their cause.
     class FollowUps
       def initialize(database)
         @table = database[:follow_ups]

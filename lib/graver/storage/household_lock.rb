@@ -4,8 +4,8 @@ require "fileutils"
 
 module Graver
   module Storage
-    # One server for one file. The lock lies beside the file, as SQLite locks the file itself, and goes with its process
-    # however that ends.
+    # One server per file. The lock is beside the file, as SQLite locks the file itself, and ends with its process in
+    # every case.
     class HouseholdLock
       # Raises FileRefused when another process has it.
       def initialize(path)

@@ -5,7 +5,7 @@ require "sequel"
 
 module Graver
   module Storage
-    # Files that were brought in, with what was made of them. An undone import stays on file and counts no more.
+    # Imported files with their results. An undone import stays on file but does not count.
     class Imports
       def initialize(database)
         @table = database[:imports]

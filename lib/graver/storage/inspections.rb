@@ -23,7 +23,7 @@ module Graver
       # More of the same inspection, as for `add` -> id
       def append(id, readings:, conditions: [])
         add_rows(id, readings, conditions)
-        # what is on file of the vehicle is another, and no row of it was added that says so
+        # the vehicle's records changed without a new row that says so
         tell_of(@database[:inspections].where(id:).get(:vehicle_id))
         id
       end

@@ -100,7 +100,7 @@ module Graver
         )
       end
 
-      # What the job is planned by, what was done since, and what is not together.
+      # The basis of the job, events since then, and what is apart.
       def stand(events)
         at = events.rindex { |event| event[:kind] == "basis" }
         last = events.reverse.find { |event| %w[apart together].include?(event[:kind]) }
@@ -130,7 +130,7 @@ module Graver
       def newest(events) = parsed(events.last)
       def merged(events, key, value) = events.to_h { |event| parsed(event).values_at(key, value) }
 
-      # What was recorded when the job was finished, with its day, or nil
+      # The result recorded when the job was finished, with its day, or nil
       def closed(by_kind)
         event = by_kind["finished"].last or return
         { "day" => event[:recorded_at][0, 10], **(parsed(event) || {}) }
@@ -140,7 +140,7 @@ module Graver
         events.each_with_object([]) do |event, done|
           done.delete(event[:value]) if %w[ticked unticked].include?(event[:kind])
           done << event[:value] if event[:kind] == "ticked"
-          # what was undone since is to be done again
+          # steps undone since must be done again
           done.replace(done & parsed(event).fetch("done")) if event[:kind] == "basis"
         end
       end

@@ -2,8 +2,8 @@
 
 module Graver
   module Storage
-    # A repository as one request sees it: each of its questions is asked of the file once. Whatever is not such a
-    # question is a change, and is told to the request's records.
+    # A repository as one request sees it: each query runs once. Any other call is a change, and is reported to the
+    # request's records.
     class MemoizedRepository
       # reads: names of its questions; changed: called after anything else
       def initialize(repository, reads, changed)

@@ -9,9 +9,8 @@ require "stringio"
 
 module Graver
   module Storage
-    # The files of photos, in a separate folder beside the household's file, each named by the digest of what it
-    # shows. A camera's notes (place, day, device) are taken off before one is kept, and it is turned the way it was
-    # taken: both without loss, by jpegtran of libjpeg-turbo.
+    # Photo files, in a separate folder beside the household's file, each named by its digest. Before storing, metadata
+    # (place, day, device) is removed and the photo is rotated upright: both without loss, by jpegtran of libjpeg-turbo.
     class Pictures
       # digest: hexadecimal; width, height: px
       Kept = Core::Value.define(:digest, :width, :height)

@@ -4,7 +4,7 @@ require "date"
 
 module Graver
   module Storage
-    # Trips, other driving and inspections that lie ahead, as entered. What is taken away stays on file.
+    # Planned trips, changes of driving and inspections, as entered. Removed ones stay on file.
     class PlannedEvents
       def initialize(database)
         @table = database[:planned_events]

@@ -2,8 +2,8 @@
 
 module Graver
   module Storage
-    # The records as one request sees them: what it needs is loaded once, until it changes something itself. Jobs and
-    # drafts are beside what is known of the brakes: a tick causes nothing else to be read again.
+    # The records as one request sees them: each is loaded once, until the request changes something. Jobs and drafts
+    # are separate from the brakes' records: a tick causes nothing else to be read again.
     class RequestStore
       READS = {
         vehicles: %i[all find find_axle],

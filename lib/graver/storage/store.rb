@@ -51,7 +51,7 @@ module Graver
 
       def repository(name) = @repositories.fetch(name)
 
-      # Raises NotSaved when what the block writes cannot be kept: then none of it is.
+      # Raises NotSaved if the block's writes cannot be saved: then none of them is.
       def transaction(&block)
         raise NotSaved, Texts.t("file.gone", path: @path) unless place == @place
 
@@ -69,7 +69,7 @@ module Graver
       def backups = @backups ||= Backups.new(@path)
       def pictures = @pictures ||= Pictures.new(@path)
 
-      # Runs the block with every statement told to a Logger: for benchmarks.
+      # Runs the block with every statement sent to a Logger: for benchmarks.
       def logged(logger)
         @database.loggers << logger
         yield
@@ -88,7 +88,7 @@ module Graver
 
       private
 
-      # Which file lies at the path now: a removed or exchanged one would take what is written with it.
+      # Identifies the file at the path: a removed or replaced one would take the writes with it.
       def place
         File.stat(@path).then { |found| [found.dev, found.ino] }
       rescue SystemCallError

@@ -4,7 +4,7 @@ require "sequel"
 
 module Graver
   module Storage
-    # The owner's own parts, consumables and tools: what they are called, cost, and what lies on the shelf.
+    # The owner's parts, consumables and tools: names, prices, and what is on the shelf.
     class Supplies
       FIELDS = %i[
         kind

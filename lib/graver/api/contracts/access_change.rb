@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # The passphrase of phone access, and whether the network is listened to.
+      # The passphrase of phone access, and whether phones may connect.
       class AccessChange < Contract
         json do
           optional(:passphrase).value(:string, max_size?: 200)

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # A step done after the end of its job, and at which odometer.
+      # A step done after its job ended, and the odometer then.
       class AfterwardsStep < Contract
         json do
           required(:step).filled(:string, max_size?: 80)

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # Approaches followed: { approach id => option id }. Which there are, the knowledge says.
+      # Approaches chosen: { approach id => option id }, checked against the knowledge later.
       class ApproachChoice < Contract
         ID = /\A[a-z_]{1,30}\z/
 

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # Entries of brake data; a value of null takes one back.
+      # Entries of brake data; null clears one.
       class BrakeDataEntries < Contract
         json do
           required(:entries)

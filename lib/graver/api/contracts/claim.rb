@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # Somebody's word on a part.
+      # A shop's figure for a part.
       class Claim < Contract
         json do
           required(:axle).filled(:integer)

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # What stood behind a finding.
+      # The cause found behind a finding.
       class ConfirmedCause < Contract
         json do
           required(:rule).filled(:string, max_size?: 60)

@@ -3,8 +3,8 @@
 module Graver
   module API
     module Contracts
-      # Shape of what comes from outside. Meaning (is the torque plausible, does the odometer run back) is judged
-      # further in.
+      # The shape of input. Whether it makes sense (a plausible torque, an odometer that runs back) is checked by the
+      # use case.
       class Contract < Dry::Validation::Contract
         LONGEST_TEXT = 2000
         CONTROL = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\u007F]/
@@ -25,7 +25,7 @@ module Graver
           raise(InvalidEntry, result.errors.map { |error| fault(error) })
         end
 
-        # What no keyboard writes into a text, and a line end in what is one line: [FieldError]
+        # Control characters in a text, and line breaks in a one-line text: [FieldError]
         def self.control_characters(given, path = [])
           case given
           when Hash

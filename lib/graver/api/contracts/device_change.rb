@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # A device connected or let go, its knobs turned.
+      # Connects or disconnects a device, or sets its knobs.
       class DeviceChange < Contract
         json do
           optional(:connected).filled(:bool)

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # What a device is asked to send, and for which place.
+      # Asks a device for a reading at a place.
       class DeviceReading < Contract
         json do
           required(:vehicle).filled(:integer)
@@ -11,7 +11,7 @@ module Graver
           optional(:axle).maybe(:integer)
           optional(:part).maybe(:string, included_in?: %w[pad rotor runout shoe])
           optional(:side).maybe(:string, included_in?: %w[left right])
-          # what a wrench is set to, N·m or degrees
+          # the wrench's setting, N·m or degrees
           optional(:set).filled(:float, gteq?: 0, lteq?: 1000)
           optional(:pad).maybe(:string, included_in?: %w[inner outer])
         end

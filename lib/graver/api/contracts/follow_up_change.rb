@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # Closed, with what it was; opened again with nothing.
+      # Closes a follow-up, with the cause found; reopens it if there is none.
       class FollowUpChange < Contract
         json { required(:because).maybe(:string, max_size?: 1000) }
       end

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # An inspection with its readings. Empty odometer and date are let through: the entry itself says what they lack.
+      # An inspection with its readings. An empty odometer and date pass: the use case says what is missing.
       class Inspection < Contract
         MOST_READINGS = 80
         MOST_CONDITIONS = 200
@@ -16,7 +16,7 @@ module Graver
             optional(:keep).filled(:bool)
             optional(:simulated).filled(:bool)
           end
-          # of the draft that is saved: another window may have gone on with it
+          # of the draft that is saved: another window may have changed it since
           optional(:draft_revision).filled(:integer, gteq?: 0)
           optional(:note).maybe(:string, max_size?: LONGEST_TEXT)
           required(:readings).value(:array, max_size?: MOST_READINGS).each { hash(READING) }

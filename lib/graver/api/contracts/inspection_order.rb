@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # The owner's way round a vehicle.
+      # The owner's order of wheels and positions.
       class InspectionOrder < Contract
         json do
           optional(:start).filled(:string, max_size?: 20)

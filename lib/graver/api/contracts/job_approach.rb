@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # An approach for one job alone; no option: as the household has it.
+      # An approach for one job; no option: as in the household.
       class JobApproach < Contract
         json do
           required(:approach).filled(:string, max_size?: 30)

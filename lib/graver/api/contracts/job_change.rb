@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # A job moved, made ready, started or dropped.
+      # Moves a job, makes it ready, starts or cancels it.
       class JobChange < Contract
         json do
           optional(:planned_for).maybe(:string, max_size?: 20)

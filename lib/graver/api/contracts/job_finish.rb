@@ -3,13 +3,13 @@
 module Graver
   module API
     module Contracts
-      # A job that is done: when, at which odometer, and how thick what went on is.
+      # Finishes a job: day, odometer, and thickness of the new parts.
       class JobFinish < Contract
         MOST_FITS = 12
         MOST_OPEN = 10
         json do
           optional(:date).maybe(:string, max_size?: 20)
-          # An empty odometer is let through: what is wrong with it is said with all the rest.
+          # An empty odometer passes: the use case reports it with all other faults.
           required(:odometer).hash do
             required(:value).value(:string, max_size?: 20)
             optional(:unit).filled(:string, included_in?: DISTANCE_UNITS)

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # What was measured at a step.
+      # Readings taken at a step.
       class JobReadings < Contract
         MOST = 20
         MOST_MARKS = 80

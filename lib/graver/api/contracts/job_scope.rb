@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # What is done on which axle: { axles: { "1": ["pads", "clips"] }, reasons: { "1": "..." } }.
+      # The work on each axle: { axles: { "1": ["pads", "clips"] }, reasons: { "1": "..." } }.
       class JobScope < Contract
         MOST_AXLES = 6
         MOST_WORKS = 20

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # Something that stays open at a vehicle.
+      # A new follow-up of a vehicle.
       class NewFollowUp < Contract
         json do
           required(:text).value(:string, max_size?: 1000)

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # A measuring tool; numbers as texts, so that they are kept as entered.
+      # A measuring tool; numbers are texts, so that they are kept as entered.
       class NewInstrument < Contract
         json do
           required(:name).value(:string, max_size?: 60)

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # Something that lies ahead: a trip, other driving, an inspection.
+      # A planned event: a trip, a change of driving, an inspection.
       class NewPlannedEvent < Contract
         json do
           required(:kind).filled(:string, included_in?: %w[trip driving inspection])

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # A part, consumable or tool of the owner's own; numbers as texts, so that they are kept as entered.
+      # A part, consumable or tool of the owner's; numbers are texts, so that they are kept as entered.
       class NewSupply < Contract
         json do
           required(:kind).filled(:string, max_size?: 20)

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # Somebody's word on the pads of an axle, for the log.
+      # A shop's figure for the pads of an axle, for the log.
       class PadClaim < Contract
         json do
           required(:axle).filled(:integer)

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # Which of the owner's parts is bought for a line.
+      # The part chosen for a line.
       class PartChoice < Contract
         json do
           required(:line).filled(:string, max_size?: 80)

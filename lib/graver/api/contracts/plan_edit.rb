@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # A change of the order.
+      # A change of the order of steps.
       class PlanEdit < Contract
         json do
           required(:action).filled(:string, included_in?: %w[drop insert move])

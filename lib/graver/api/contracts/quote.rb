@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # What a shop asks, in one sum or by lines.
+      # A shop's quote, in one sum or by lines.
       class Quote < Contract
         json do
           required(:total).maybe(:string, max_size?: 20)

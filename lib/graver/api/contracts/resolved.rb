@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # Things of the readiness resolved, or not after all: one or several.
+      # Resolves readiness items, or reopens them: one or several.
       class Resolved < Contract
         MOST = 200
 

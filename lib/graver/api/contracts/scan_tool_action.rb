@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # The step a diagnostic unit is to work at.
+      # The step a scan tool is to work at.
       class ScanToolAction < Contract
         json do
           required(:step).filled(:string, max_size?: 80)

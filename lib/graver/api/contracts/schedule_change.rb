@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # How the household likes things scheduled.
+      # How the household plans.
       class ScheduleChange < Contract
         json do
           %i[lead_days combine_km combine_days comfort_percent].each { |choice| optional(choice).filled(:integer) }

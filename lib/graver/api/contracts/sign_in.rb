@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # A device that wants to come in: with the passphrase, or with the code it was shown.
+      # Signs a device in, with the passphrase or with a pairing code.
       class SignIn < Contract
         json do
           optional(:passphrase).maybe(:string, max_size?: 200)

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # What was answered at a step that asks.
+      # The answer to a step's question.
       class StepAnswer < Contract
         json do
           required(:step).filled(:string, max_size?: 80)

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # Something noticed, and the answers to what was asked about it.
+      # A symptom, and the answers to its questions.
       class Symptom < Contract
         json do
           required(:symptom).filled(:string, max_size?: 30)

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # Steps ticked off in one go.
+      # Ticks several steps at once.
       class Tick < Contract
         json do
           required(:steps).value(:array, min_size?: 1, max_size?: 20).each(:string, max_size?: 80)

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # Who put together what a job had left apart, and how.
+      # How a brake that a job left apart was put together.
       class Together < Contract
         json { required(:because).filled(:string, max_size?: 500) }
       end

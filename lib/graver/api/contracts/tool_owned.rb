@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # A tool that is owned, or is not any more.
+      # Marks a tool as owned or not.
       class ToolOwned < Contract
         json do
           required(:tool).filled(:string, max_size?: 60)

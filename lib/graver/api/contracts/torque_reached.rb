@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # What bolts of a step were tightened to.
+      # The torque that bolts of a step reached.
       class TorqueReached < Contract
         UNITS = %w[N·m lbf·ft lbf·in].freeze
 

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # A change of one.
+      # A change of a torque wrench.
       class TorqueWrenchChange < Contract
         json do
           optional(:name).value(:string, max_size?: 60)

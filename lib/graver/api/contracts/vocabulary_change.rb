@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # The English a household is spoken to in.
+      # The household's English.
       class VocabularyChange < Contract
         json { required(:english).filled(:string, max_size?: 20) }
       end

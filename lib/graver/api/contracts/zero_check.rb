@@ -3,7 +3,7 @@
 module Graver
   module API
     module Contracts
-      # What an instrument showed against something known.
+      # A zero check: what an instrument showed on a known size.
       class ZeroCheck < Contract
         json do
           required(:date).value(:string, max_size?: 20)

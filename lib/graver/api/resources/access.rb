@@ -5,7 +5,7 @@ require "rqrcode_core"
 module Graver
   module API
     module Resources
-      # Who may come in over the network. Passphrase, switch and pairing are for this machine alone.
+      # Phone access. Passphrase, switch and pairing are for this machine only.
       class Access < Resource
         get "/session", :session
         post "/session", :sign_in
@@ -14,7 +14,7 @@ module Graver
         patch "/access", :change_access
         post "/access/pairings", :pair, 201
         delete "/access/sessions/:id", :end_session
-        # none of it is done again by a key: what was answered once is a secret
+        # never repeated by key: the first answer held a secret
         repeatable :sign_in, :pair
 
         def session
@@ -68,10 +68,10 @@ module Graver
         private
 
         def access_of = @access_of ||= Service::Household::PhoneAccess.new(context)
-        # As it is by now: it may have been opened in this very request.
+        # The current network: this very request may have opened it.
         def network = @exchange.phones&.network || @exchange.network
 
-        # The way is opened or closed at once; what cannot be opened is not kept either.
+        # Opens or closes access at once; a setting that cannot be opened is not kept.
         def allow(wanted: access_of.wanted? || network.listening?, https: access_of.https?)
           access_of.require_passphrase if wanted
           phones = @exchange.phones

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Resources
-      # What is known, read and believed of one axle.
+      # What is known, measured and forecast about one axle.
       class Axles < Resource
         get "/axles/:id/brake-data", :brake_data
         post "/axles/:id/brake-data", :record_brake_data
@@ -28,7 +28,7 @@ module Graver
           brake_data
         end
 
-        # from: the axle to copy from; without it, what is usual for the caliper.
+        # from: the axle to copy from; without it, usual values for the caliper.
         def brake_data_proposals
           proposals = Service::Household::BrakeDataProposals.new(context)
           from = params["from"].to_s

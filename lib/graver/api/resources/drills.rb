@@ -3,7 +3,7 @@
 module Graver
   module API
     module Resources
-      # Practice: drills, and what an answer was worth. Nothing of it is kept.
+      # Practice: drills, and marks for answers. Nothing is stored.
       class Drills < Resource
         get "/drills", :drills
         get "/drills/:kind", :drill

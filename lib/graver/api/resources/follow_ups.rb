@@ -3,7 +3,7 @@
 module Graver
   module API
     module Resources
-      # What stays open at a vehicle until it is closed.
+      # Follow-ups of a vehicle, until they are closed.
       class FollowUps < Resource
         post "/vehicles/:id/follow-ups", :add_follow_up, 201
         patch "/follow-ups/:id", :change_follow_up

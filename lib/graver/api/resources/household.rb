@@ -3,7 +3,7 @@
 module Graver
   module API
     module Resources
-      # The catalogue, the garage and its vehicles; what lies in the bin.
+      # The catalogue, the garage and its vehicles; the bin.
       class Household < Resource
         get "/health", :health
         get "/catalogue", :catalogue

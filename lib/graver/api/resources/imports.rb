@@ -3,7 +3,7 @@
 module Graver
   module API
     module Resources
-      # A person's own table coming in, and the open log going out.
+      # Imports of the owner's table, and exports of the open log.
       class Imports < Resource
         post "/vehicles/:id/imports", :upload_table, 201
         get "/vehicles/:id/imports", :imports
@@ -47,7 +47,7 @@ module Graver
         def importing = @importing ||= Service::Tables::ImportLog.new(context)
         def on_file = importing.find(id)
         def shown(import) = Serializers::Imports.call(import, importing.progress(import))
-        # As the file's mapping is kept: with text keys.
+        # The mapping as stored: with text keys.
         def mapping = JSON.parse(JSON.generate(payload(Contracts::Mapping).fetch(:mapping)))
       end
     end

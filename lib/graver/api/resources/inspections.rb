@@ -3,7 +3,7 @@
 module Graver
   module API
     module Resources
-      # The walk round a vehicle: what it needs, its draft, its preview; and what was logged, with its corrections.
+      # Inspections: the form, its draft and preview; and logged inspections with their corrections.
       class Inspections < Resource
         get "/vehicles/:id/inspection-form", :inspection_form
         put "/inspection-order", :change_inspection_order
@@ -38,7 +38,7 @@ module Graver
         end
         def draft = { draft: drafts.find(id)&.to_h&.slice(:content, :revision) }
 
-        # The content is the screen's own affair: checked to be an object, kept as it came.
+        # The content belongs to the screen: checked to be an object, kept as sent.
         def save_draft
           content = @exchange.parsed
           revision = Contracts::DraftChange.check(content)[:revision]

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Resources
-      # Jobs from the first proposal to the end.
+      # Jobs from proposal to finish.
       class Jobs < Resource
         get "/axles/:id/job-plan", :proposed_job
         post "/axles/:id/jobs", :plan_job, 201

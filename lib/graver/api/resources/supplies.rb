@@ -3,7 +3,7 @@
 module Graver
   module API
     module Resources
-      # The owner's own parts, consumables and tools, what things cost, and the parts counter.
+      # The owner's parts, consumables and tools, prices, and the parts counter.
       class Supplies < Resource
         get "/supplies", :supplies
         post "/supplies", :add_supply, 201

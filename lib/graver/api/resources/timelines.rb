@@ -3,7 +3,7 @@
 module Graver
   module API
     module Resources
-      # What is due when, what is planned, and calendars of it.
+      # What is due when, what is planned, and calendars of both.
       class Timelines < Resource
         get "/timelines", :timelines
         get "/calendar.ics", :calendar
@@ -77,7 +77,7 @@ module Graver
           nil
         end
 
-        # Subscribed to by a calendar on the same machine, or saved as a file.
+        # A calendar on the same machine subscribes to it, or it is saved as a file.
         def ics(views)
           Download.new(
             type: "text/calendar",

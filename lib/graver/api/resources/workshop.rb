@@ -39,7 +39,7 @@ module Graver
         def check_zero = shown(zero_checks.check(id, payload(Contracts::ZeroCheck)))
         def withdraw_zero_check = shown(zero_checks.withdraw(id, @exchange.number("check")))
 
-        # Takes the newest check's offset off the readings it concerns.
+        # Corrects the readings affected by the newest check's offset.
         def correct_zero
           corrected = zero_checks.apply(id)
           { corrected:, instrument: shown(workshop.find(id)) }
@@ -54,7 +54,7 @@ module Graver
         end
         def devices = Serializers::Devices.all(context.devices, Service::Planning::PartOffers.open?(context))
 
-        # The knobs are each device's own, so their names are not known to the contract.
+        # Each device has its own knobs, so the contract does not know their names.
         def change_device
           content = @exchange.parsed
           given = Contracts::DeviceChange.check(content)

@@ -3,11 +3,11 @@
 module Graver
   module API
     module Serializers
-      # Approaches with their options and the one that is followed.
+      # Approaches with their options and the chosen one.
       module Approaches
         module_function
 
-        # chosen: { kind => option id }; here: those of them that hold for one job alone
+        # chosen: { kind => option id }; here: those chosen for one job only
         def call(knowledge, chosen, here = [])
           all = Service::Axles::Approaches.all(knowledge)
           groups = knowledge.approaches.fetch("groups")

@@ -3,8 +3,7 @@
 module Graver
   module API
     module Serializers
-      # What the wear screen asks beyond the forecast itself: what if, what to measure next, and how earlier forecasts
-      # did.
+      # The wear screen beyond the forecast itself: what if, what to measure next, and how earlier forecasts did.
       class AxleForecasts
         def initialize(knowledge)
           @knowledge = knowledge

@@ -5,7 +5,7 @@ module Graver
     module Serializers
       # One axle as it stands today.
       class Axles
-        # What the rules of state speak of, by how their ids begin.
+        # The part each rule of state is about, by the start of its id.
         PARTS = { "pad" => "pads", "rotor" => "rotors" }.freeze
 
         def initialize(knowledge)

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Serializers
-      # The bed-in of a job.
+      # The bed-in of a job: stops, speeds and rests.
       module BedIns
         SAID = { "cold" => "coach.cold", "warm" => "coach.warm", "hot" => "coach.hot" }.freeze
 

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Serializers
-      # Every field that exists on an axle, what is known of it, and what a gap costs.
+      # Every brake data field of an axle, its value, and what a gap costs.
       class BrakeData
         def initialize(knowledge)
           @knowledge = knowledge
@@ -78,7 +78,7 @@ module Graver
           }
         end
 
-        # What is known, what waits for it, what can be seen at the wheel, and every torque.
+        # A known field, one that something waits for, one visible at the wheel, or a torque.
         def first?(field, datum)
           !datum.nil? || field.at_wheel || field.first || field.needed_for.any? || field.quantity == "torque"
         end
@@ -91,7 +91,7 @@ module Graver
           TorqueDoubt.sentence(torque, torque.doubt(*plausible), plausible)
         end
 
-        # What several sources say, the one that counts first; none when they agree.
+        # The values of several sources, the one that counts first; empty if they agree.
         def rivals(file, field, datum)
           others = field.quantity == "torque" ? file.rivals(field.key) : []
           if others.empty?

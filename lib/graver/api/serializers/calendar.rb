@@ -7,8 +7,8 @@ require "icalendar"
 module Graver
   module API
     module Serializers
-      # What lies ahead as an iCalendar (RFC 5545), with whole-day events. An event keeps its UID while its kind, axle
-      # and vehicle stay the same, so that a subscribed calendar moves it instead of doubling it.
+      # The timeline as an iCalendar (RFC 5545), with whole-day events. An event keeps its UID while its kind, axle and
+      # vehicle stay the same, so a subscribed calendar moves it and does not double it.
       class Calendar
         REMINDED = %w[look order due fluid inspection retorque first_reading relook job].freeze
 

@@ -21,7 +21,7 @@ module Graver
           }
         end
 
-        # Ways of reading, with the parts they serve and the key that picks them.
+        # Methods, with the parts they serve and their shortcut key.
         def methods
           measurement = @knowledge.measurement
           read =

@@ -10,7 +10,7 @@ module Graver
         end
 
         # now: { "left_inner" => { mean_mm:, sd_mm: }, ... , "left" => ... }; positions without an entry are drawn as
-        # not known.
+        # unknown.
         def call(file, now)
           file.axle.sides.map do |side|
             {
@@ -22,7 +22,7 @@ module Graver
           end
         end
 
-        # What an axle's forecast believes today.
+        # The thicknesses an axle's forecast expects today.
         def believed(overview)
           pads = overview.answer.pads&.now || {}
           rotors =

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Serializers
-      # What a vehicle's readings mean: worst first, each with its reasons.
+      # A vehicle's findings: worst first, each with its reasons.
       class Findings
         def initialize(knowledge)
           @knowledge = knowledge
@@ -11,7 +11,7 @@ module Graver
           @answers = {}
         end
 
-        # all: Service::Findings::All; chosen: the approaches followed
+        # all: Service::Findings::All; chosen: the approaches chosen
         def call(all, chosen, today)
           overview = all.overview
           @answers = all.answers
@@ -59,7 +59,7 @@ module Graver
           each && FollowUps.one(each, @today)
         end
 
-        # Somebody's figure: claim is nil where nothing was read to hold it against.
+        # A shop's figure: claim is nil if there is no reading to compare it with.
         def claim(claim, overview)
           verdict = claim ? claim.verdict : "unknown"
           measures =
@@ -95,7 +95,7 @@ module Graver
           end
         end
 
-        # Of two equally grave, what fails worse comes first, whatever axle it is on.
+        # Of two findings of equal severity, the more dangerous comes first, on any axle.
         def harm(finding)
           order = @knowledge.findings.fetch("harm_order")
           order.index(finding[:rule][/\Aseen-(.+)-/, 1] || finding[:topic]) || order.length

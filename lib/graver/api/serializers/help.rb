@@ -3,7 +3,7 @@
 module Graver
   module API
     module Serializers
-      # Words explained, and how often the forecast was right where its end is known.
+      # The glossary, and how often the forecast was right where the end is known.
       module Help
         def self.call(knowledge)
           terms = knowledge.glossary

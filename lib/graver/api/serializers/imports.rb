@@ -3,7 +3,7 @@
 module Graver
   module API
     module Serializers
-      # A table that was brought in, and how far it has come.
+      # An imported table, and its progress.
       module Imports
         module_function
 

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Serializers
-      # All a walk round a vehicle needs, in the owner's order.
+      # Everything the inspection form needs, in the owner's order.
       class InspectionForms
         def initialize(knowledge)
           @knowledge = knowledge
@@ -91,7 +91,7 @@ module Graver
           }
         end
 
-        # A rotor's figures are cast on it; anything else is measured or seen.
+        # A rotor's figures are stamped on it; anything else is measured or seen.
         def source(field) = field.group == "rotors" && field.quantity == "length" ? "cast" : "measured"
 
         def items(items)

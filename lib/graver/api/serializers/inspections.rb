@@ -9,7 +9,7 @@ module Graver
           @knowledge = knowledge
         end
 
-        # As the service finds it. Raises NotFound.
+        # As the service returns it. Raises NotFound.
         def self.of(context, id)
           logged = Service::Measuring::Inspections.new(context).find(id)
           new(context.knowledge).call(logged, Service::Planning::BoltsReached.new(context).call(logged.inspection))

@@ -22,7 +22,7 @@ module Graver
           }
         end
 
-        # The same of a finished job: as it was estimated, and where its owner entered what it took, as it was.
+        # The same for a finished job: as estimated and, where the owner entered it, as it was.
         def finished(now, closed)
           kept = closed.fetch("estimate", nil)&.transform_keys(&:to_sym) || {}
           hours = { **now[:hours], **kept.fetch(:hours, {}).transform_keys(&:to_sym) }

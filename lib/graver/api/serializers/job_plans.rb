@@ -3,7 +3,7 @@
 module Graver
   module API
     module Serializers
-      # A job: what is done, in which order, what it needs and what it still waits for.
+      # A job: its work, its steps, its needs and what is still missing.
       class JobPlans
         def initialize(knowledge)
           @knowledge = knowledge
@@ -56,7 +56,7 @@ module Graver
           }
         end
 
-        # What the odometer should show, in the owner's unit, and whether the job has it already.
+        # The odometer expected today, in the owner's unit, and whether the job has one already.
         def odometer(plan)
           km = plan.overview.axles.first&.answer&.as_of_km
           unit = plan.overview.vehicle.distance_unit
@@ -67,7 +67,7 @@ module Graver
           }
         end
 
-        # Where the brake stands: what is apart, and why the vehicle is not driven.
+        # The state of the brake: what is apart, and why the vehicle must not be driven.
         def standing(plan)
           job = plan.job
           {
@@ -120,7 +120,7 @@ module Graver
           Texts.t(halt.works.include?("rotors_turn") ? "jobs.plan_machined" : "jobs.plan_anew")
         end
 
-        # What goes into the log when the job is finished, with what is known of it.
+        # What goes into the log when the job is finished, as far as it is known.
         def fits(plan)
           Service::Planning::JobOutcome
             .fits(plan)
@@ -133,7 +133,7 @@ module Graver
             end
         end
 
-        # What a finished job was estimated at stays as it was planned; what it took is as it was entered.
+        # A finished job keeps its estimate as planned, and what it took as entered.
         def money(plan)
           serializer = JobMoney.new
           now = serializer.call(plan.money)

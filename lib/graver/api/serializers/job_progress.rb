@@ -3,7 +3,7 @@
 module Graver
   module API
     module Serializers
-      # What a tick changes of a job.
+      # The changes a tick makes to a job.
       module JobProgress
         module_function
 

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Serializers
-      # What is done on each axle of a job, what is proposed and what could be taken in.
+      # The work on each axle of a job, the proposed work and the work it could add.
       class JobScopes
         ROTORS = { "rotors_new" => "new", "rotors_turn" => "turn" }.freeze
 

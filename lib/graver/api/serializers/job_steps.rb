@@ -3,14 +3,13 @@
 module Graver
   module API
     module Serializers
-      # The steps of a job, with what its owner changed of their order and noted at them.
+      # The steps of a job, with the owner's changes of order and notes.
       class JobSteps
         def initialize(knowledge)
           @knowledge = knowledge
         end
 
-        # Service::JobPlan::Plan -> { steps:, marks:, dropped:, set_aside: }; marks: once what can be said of each thing
-        # that is looked at
+        # Service::JobPlan::Plan -> { steps:, marks:, dropped:, set_aside: }; marks: once per inspected item
         def call(plan)
           ordered = plan.ordered
           @torque = plan.torque
@@ -108,7 +107,7 @@ module Graver
           end
         end
 
-        # Size and drive of what is undone here, each with its name.
+        # Size and drive of each fastener undone here, with its name.
         def undone(placed)
           fasteners = placed.step.fasteners - placed.step.tighten
           sets_at(placed, fasteners)
@@ -120,7 +119,7 @@ module Graver
 
         def tools(step) = step.tools.map { |id| @knowledge.tool(id) }.reject(&:by_torque).map(&:label)
 
-        # Each at its first step of a corner. The danger stands at every bolt whose torque is not known.
+        # Each at its first step of a corner. The danger of an unknown torque stands at every such bolt.
         def cautions(placed)
           unknown =
             torque_at(placed).any? { |set| set.line.torque.nil? && !@knowledge.fastener(set.line.fastener).snug }

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Serializers
-      # What can be said of a thing that is looked at.
+      # The marks an inspected item can have.
       module Marks
         # [Core::Judgement::Mark]
         def self.call(marks) = marks.map { |mark| mark.to_h.slice(:id, :label, :group, :good, :severity, :caution) }

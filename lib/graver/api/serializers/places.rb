@@ -3,7 +3,7 @@
 module Graver
   module API
     module Serializers
-      # A vehicle as a place to go.
+      # A vehicle with the pages it can be opened at.
       module Places
         # Service::Household::Places::Place
         def self.call(place)

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Serializers
-      # What a half-entered inspection says so far.
+      # What a half-entered inspection shows so far.
       class Preview
         # Runout and parking shoes are not in the section.
         DRAWN = %w[pad rotor].freeze

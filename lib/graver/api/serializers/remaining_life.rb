@@ -3,7 +3,7 @@
 module Graver
   module API
     module Serializers
-      # A life as distances from now and days.
+      # A remaining life as distances from now and days.
       module RemainingLife
         module_function
 

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Serializers
-      # What can be noticed on the road, what is asked about it, and what comes of it.
+      # Symptoms, their questions, and the outcomes.
       class Symptoms
         def initialize(knowledge, today = nil)
           @knowledge = knowledge

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Serializers
-      # What lies ahead of a vehicle, and the household's wishes about it.
+      # A vehicle's timeline, and the household's planning choices.
       class Timelines
         def initialize(knowledge)
           @knowledge = knowledge
@@ -46,7 +46,7 @@ module Graver
           }
         end
 
-        # What the household can choose, as it stands.
+        # The household's options, with the chosen ones.
         def choices(chosen)
           @knowledge
             .schedule
@@ -89,7 +89,7 @@ module Graver
           }
         end
 
-        # What its owner named keeps its name.
+        # Events the owner named keep their name.
         def label(event, fluid)
           if event.kind == "fluid"
             return Texts.t(fluid.overdue_days.positive? ? "timeline.fluid_late" : "timeline.fluid_soon")

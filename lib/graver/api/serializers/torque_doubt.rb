@@ -3,7 +3,7 @@
 module Graver
   module API
     module Serializers
-      # Says in words what is doubtful about a torque.
+      # Explains a doubtful torque in words.
       module TorqueDoubt
         module_function
 

@@ -38,7 +38,7 @@ module Graver
           }
         end
 
-        # The same in few words, for the step where it is tightened: as many as there are at that place.
+        # The same in short, for the step: as many fasteners as there are at that place.
         def brief(set, placed)
           {
             count: set.line.count_at(placed.side),
@@ -61,7 +61,7 @@ module Graver
         def in_units(line) = UNITS.transform_values { |unit| line.torque&.in_unit(unit) }
         def entered(line) = line.torque&.said
 
-        # What the owner knows of it beside the torque.
+        # Notes about the fastener beside its torque.
         def said(line)
           lubrication =
             line.lubrication &&

@@ -3,7 +3,7 @@
 module Graver
   module API
     module Serializers
-      # What bolts of a job were tightened to.
+      # The torque that bolts of a job reached.
       module Torques
         module_function
 
@@ -41,7 +41,7 @@ module Graver
           end
         end
 
-        # "28.1 N·m", "92 N·m, 91°"; nil where it only clicked
+        # "28.1 N·m", "92 N·m, 91°"; nil if it only clicked
         def said(entry)
           torque = entry["reached"] && [entry["reached"], entry["unit"]].compact.join(" ")
           angle = entry["angle"] && "#{format("%g", entry["angle"])}°"

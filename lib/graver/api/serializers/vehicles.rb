@@ -15,14 +15,13 @@ module Graver
           @axles = Axles.new(knowledge)
         end
 
-        # What a vehicle comes before others by: the smaller, the more urgent.
+        # The garage's sort key of a vehicle: the smaller, the more urgent.
         def urgency(overview)
           days = overview.axles.filter_map { |axle| axle.measures["careful_days"] }.min
           [SEVERITIES.index(severity(overview)), days || NEVER, overview.vehicle.id]
         end
 
-        # A card of the garage: without its log and what was done, however long they are. working: it is still being
-        # worked out, and this is all there is
+        # A card of the garage, without log and history. working: a new one is being calculated
         def card(overview, working: false) = call(overview, working:).merge(log: [], jobs_done: [])
 
         def call(overview, working: false)
@@ -49,7 +48,7 @@ module Graver
 
         private
 
-        # Today's odometer is carried on from the last one logged.
+        # Today's odometer, extrapolated from the last one logged.
         def odometer(overview)
           last = overview.inspections.last
           return read_last(last) if overview.error
@@ -67,7 +66,7 @@ module Graver
           { odometer_km: inspection&.odometer_km&.round, odometer_estimated: false, km_per_day: 0.0 }
         end
 
-        # Readings on file that count for nothing until they are put right.
+        # Readings on file that do not count until they are corrected.
         def unusable(overview)
           overview.unusable.map do |each|
             {
@@ -105,7 +104,7 @@ module Graver
           end
         end
 
-        # Steps of its jobs that were done another way, until they are made good.
+        # Steps done another way in its jobs, until they are made good.
         def skipped(overview)
           jobs = (overview.jobs.values.flatten + overview.finished).uniq(&:id)
           jobs.flat_map do |job|
@@ -124,7 +123,7 @@ module Graver
           overview.error ? Texts.t("log.not_calculated") : why(overview)
         end
 
-        # What gives the vehicle its severity, in one sentence; nothing when all is good.
+        # The reason for the vehicle's severity in one sentence; nothing if all is good.
         def why(overview)
           severity = severity(overview)
           return if severity == "good"
@@ -146,13 +145,13 @@ module Graver
           Texts.t(overview.unusable.any? ? "log.has_unusable" : "log.done_differently")
         end
 
-        # One sentence: the rest stands with the axle. What stops the vehicle is said in full.
+        # One sentence: the rest stands with the axle. A Stop is explained in full.
         def lead(axle)
           sentence = @axles.reasons(axle).first[:sentence]
           axle.judgement.severity == "stop" ? sentence : sentence[/\A.*?[.!?](?=\s|\z)/m] || sentence
         end
 
-        # The gravest of its axles' severities and of what was noticed about the vehicle itself.
+        # The worst of its axles' severities and of the findings about the vehicle itself.
         def severity(overview)
           severities = [
             *overview.axles.map { |axle| axle.judgement.severity },
@@ -166,7 +165,7 @@ module Graver
           skipped(overview).any? || overview.unusable.any? || overview.error || due(overview)
         end
 
-        # A follow-up whose day to look again is there.
+        # Whether a follow-up's day has come.
         def due(overview) = overview.follow_ups.find { |each| each.due?(@today) }
 
         def found(findings, overview)

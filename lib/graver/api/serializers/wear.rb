@@ -5,11 +5,11 @@ module Graver
     module Serializers
       # Readings and forecast of one axle, with how sure it is and why.
       class Wear
-        # From here on it is said in years.
+        # Beyond this, a time is given in years.
         MANY_DAYS = 550
-        # Less likely than this, nothing is said of it.
+        # A change less likely than this is not mentioned.
         CHANGED_FROM = 0.5
-        # How much its log must have moved what is believed of sudden changes on an axle, for it to be said.
+        # How far the log must have moved the belief in sudden changes on an axle before it is mentioned.
         QUIET_FROM = 0.82
         LIVELY_BELOW = 0.5
 
@@ -130,7 +130,7 @@ module Graver
           end
         end
 
-        # How the forecast was come by, in sentences.
+        # How the forecast was made, in sentences.
         def why(overview)
           answer = overview.answer
           missing = answer.why.values.map { |reason| "#{reason[0].upcase}#{reason[1..]}." }
@@ -180,14 +180,14 @@ module Graver
           end
         end
 
-        # How much of what was unsure of the rate before any reading is not so any more: of the variance of its
-        # logarithm, over all pads.
+        # The share of the initial uncertainty of the rate that readings have removed: of the variance of its logarithm,
+        # over all pads.
         def replaced(pads, prior)
           spreads = pads.rates.values.map { |low, _, high| Math.log(high / low) / (2 * 1.2816) }
           1 - (spreads.sum { |sd| [sd / prior.rate_log_sd, 1.0].min**2 } / spreads.length)
         end
 
-        # mm in 1,000 km -> in 1,000 of the owner's unit, in words
+        # mm per 1,000 km -> per 1,000 of the owner's unit, in words
         def rate(mm, unit) = format("%.2f", mm * Core::Quantity::DISTANCE.to_base(1, unit))
 
         def driving_sentence(answer, unit)
@@ -203,7 +203,7 @@ module Graver
           Texts.t("forecast.driving", distance: Formats.in_unit(answer.driving.km_per_day, unit).round, unit:, years:)
         end
 
-        # What was said last of the set that is on, beside this forecast.
+        # The last claim about the current set, compared with this forecast.
         def said_sentences(overview)
           said = Service::Overview::LastSaid.new(@knowledge, overview)
           [counter_sentence(overview, said.counter), claim_sentence(overview, said.claim)]
@@ -223,7 +223,7 @@ module Graver
           Texts.t("forecast.counter", unit:, **tokens)
         end
 
-        # Whose rate has probably changed, and since when.
+        # Positions whose rate has probably changed, and since when.
         def changed_sentences(answer)
           { "pad" => answer.pads, "rotor" => answer.rotors }.compact.flat_map do |part, result|
             likely = result.changed.select { |_, supposed| supposed[:chance] >= CHANGED_FROM }

@@ -3,7 +3,7 @@
 module Graver
   module Core
     module BedIn
-      # What a rotor weighs, as far as its outside tells: a ring of iron with its hat.
+      # Estimates a rotor's mass from its outside: an iron ring with its hat.
       module RotorMass
         module_function
 

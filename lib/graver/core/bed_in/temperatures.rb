@@ -3,8 +3,8 @@
 module Graver
   module Core
     module BedIn
-      # How warm a rotor gets over a series of stops: what the vehicle loses in speed becomes heat, evenly in the whole
-      # rotor, and between stops the rotor cools towards the air around it.
+      # Temperatures of a rotor over a series of stops: the vehicle's lost kinetic energy becomes heat, evenly in the
+      # whole rotor, and between stops the rotor cools towards the air temperature.
       module Temperatures
         # before, peak: degrees Celsius at the beginning and the end of a stop
         Stop = Value.define(:number, :before, :peak)

@@ -33,7 +33,7 @@ module Graver
           }
         end
 
-        # Overdue, or never inspected at all: rules of their own say so.
+        # Overdue or never inspected: other rules cover those.
         def by_date(days) = days.positive? ? { "inspect_time_days" => days } : {}
 
         def pads(answer, floor_mm)

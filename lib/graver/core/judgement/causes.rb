@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Judgement
-      # Ranks what may stand behind a pattern of wear by how common each cause is and by what was seen.
+      # Ranks the possible causes of a wear pattern by how common each is and by the evidence.
       module Causes
         # share: 0 to 1 over all candidates; seen: the evidence that spoke for or against it
         Cause = Value.define(:id, :label, :share, :seen, :check, :remedy)

@@ -3,12 +3,13 @@
 module Graver
   module Core
     module Judgement
-      # What somebody says of a part ("2 mm front") against what the log believes of its thinnest position.
-      # chance: that the thinnest is as thin as claimed, the claim taken to be good to `claim_sd_mm`;
-      # verdict: "fits", "doubtful" or "contradicts".
+      # A shop's figure for a part ("2 mm front") compared with the log's estimate of its thinnest position. chance:
+      # that the thinnest is as thin as claimed, the claim taken to be good to `claim_sd_mm`; verdict: "fits",
+      # "doubtful" or "contradicts".
       Claim =
         Value.define(:claimed_mm, :position, :mean_mm, :sd_mm, :chance, :verdict) do
-          # now: { position => { mean_mm:, sd_mm: } }; doubtful, contradicts: chances at or under which the words change
+          # now: { position => { mean_mm:, sd_mm: } }; doubtful, contradicts: the verdict changes at or below these
+          # chances
           def self.check(claimed_mm, now, claim_sd_mm:, doubtful:, contradicts:)
             position, thinnest = now.min_by { |_, each| each[:mean_mm] }
             spread = Math.hypot(thinnest[:sd_mm], claim_sd_mm)

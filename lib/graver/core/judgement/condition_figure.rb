@@ -3,10 +3,9 @@
 module Graver
   module Core
     module Judgement
-      # A figure that is read with the rest: level, moisture or age of the fluid, clicks of the handbrake, what the
-      # vehicle's own counter says. unit: as it is shown, or "distance": that of the odometer beside it; axle: it is of,
-      # or nil; spoken: somebody's word, entered where it is compared and not on the walk round; in_job: asked at a step
-      # only
+      # A figure taken with an inspection: level, moisture or age of the fluid, clicks of the handbrake, the vehicle's
+      # own counter. unit: as shown, or "distance": the odometer's; axle: its axle, or nil; spoken: a shop's or
+      # display's figure, not asked on the inspection form; in_job: asked at a step only
       ConditionFigure =
         Entry.define(
           :id,

@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Judgement
-      # A thing to look at, at a wheel or about the vehicle (knowledge/conditions.yml). place: "side", "faces" or nil;
+      # An inspected item, at a wheel or of the vehicle (knowledge/conditions.yml). place: "side", "faces" or nil;
       # on_face: its name at one face, where "inner" doesn't go before the label
       ConditionItem =
         Entry.define(:id, :label, :marks, place: nil, on_face: nil, calipers: nil, sensors: nil, parking_brakes: nil) do

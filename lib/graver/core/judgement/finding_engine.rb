@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Judgement
-      # Tries every rule at every place of its scope; of a group only the first that holds counts.
+      # Tries every rule at every place of its scope; in a group only the first match counts.
       class FindingEngine
         Finding = Value.define(:rule, :place)
         GRAVEST_FIRST = %w[stop plan watch good].freeze

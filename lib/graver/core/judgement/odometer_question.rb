@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Judgement
-      # An odometer that has gone further than the usual driving explains is asked about.
+      # Questions an odometer that has gone further than the usual driving explains.
       module OdometerQuestion
         # code: "too_far_ahead" or "other_distance_unit"; distances in km, other_unit: the unit in which it would fit.
         Question = Value.define(:code, :driven_km, :usual_km, :other_unit)

@@ -3,11 +3,11 @@
 module Graver
   module Core
     module Judgement
-      # Where pads are done, by one approach or law (knowledge/limits.yml). kinds: { "motorcycle" => { "mm" =>, "label"
-      # =>, "source" => } } where it is another figure.
+      # The thickness at which pads are worn out, by approach or law (knowledge/limits.yml). kinds: { "motorcycle" => {
+      # "mm" =>, "label" =>, "source" => } } where it differs.
       PadLimit =
         Entry.define(:id, :label, :mm, :source, note: nil, kinds: {}) do
-          # The same as it holds for a kind of vehicle.
+          # The limit for one kind of vehicle.
           def for(kind) = kinds.key?(kind) ? with(**kinds.fetch(kind).transform_keys(&:to_sym)) : self
         end
     end

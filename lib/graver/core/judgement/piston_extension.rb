@@ -3,8 +3,8 @@
 module Graver
   module Core
     module Judgement
-      # How far the pistons stand out of where new pads and a new rotor put them. On a floating caliper they make good
-      # what both pads and the rotor have lost; on a fixed one each side makes good its half. Lengths in mm.
+      # How far the pistons stand out, compared with new pads and a new rotor. On a floating caliper they take up the
+      # wear of both pads and the rotor; on a fixed one each side takes up its half. Lengths in mm.
       PistonExtension =
         Value.define(:now_mm, :pads_mm, :rotor_mm, :most_mm) do
           # pads_gone_mm: both pads of the corner together; rotor_gone_mm: of the rotor's thickness;
@@ -21,7 +21,7 @@ module Graver
             )
           end
 
-          # Share of what worn parts were made for; nil when that is not known.
+          # Share of the extension that worn parts allow; nil if unknown.
           def share = most_mm&.positive? ? now_mm / most_mm : nil
         end
     end

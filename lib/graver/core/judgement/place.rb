@@ -3,8 +3,8 @@
 module Graver
   module Core
     module Judgement
-      # Somewhere rules are tried: scope "position", "corner", "axle" or "vehicle"; axle_id, side, pad where they apply;
-      # measures { "now_mm" => 3.6, "place" => "Left inner pad", ... }.
+      # A place where rules are tried: scope "position", "corner", "axle" or "vehicle"; axle_id, side, pad where they
+      # apply; measures { "now_mm" => 3.6, "place" => "Left inner pad", ... }.
       Place = Value.define(:scope, :axle_id, :side, :pad, :measures)
     end
   end

@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Judgement
-      # A reading that can hardly be true is questioned while the wheel is still off, never silently taken or dropped.
+      # Questions implausible readings while the wheel is still off; never accepts or drops them silently.
       class ReadingQuestions
         # code: key of the rule table's questions; tokens for its sentence: mm values, and a unit where another one
         # fits.
@@ -60,7 +60,7 @@ module Graver
           question("far_above", asked, expected_mm: asked.expected[:mean_mm])
         end
 
-        # Deviation from what was expected, as a multiple of what may still pass.
+        # Deviation from the expected value, as a multiple of the allowed deviation.
         def misfit(asked, value_mm)
           error = @coverage * Math.hypot(asked.thickness.standard_uncertainty_mm, asked.expected.fetch(:sd_mm))
           (value_mm - asked.expected.fetch(:mean_mm)) / [error, @least_mm].max

@@ -22,7 +22,7 @@ module Graver
             new(outcome:, because:, cut_left_mm: left)
           end
 
-          # What thickness or condition leave no choice about.
+          # The outcome that thickness or condition alone decide.
           def self.by_condition(thickness, leaves, left)
             return %w[replace thickness] if thickness == "replace"
 

@@ -49,7 +49,7 @@ module Graver
             }
           end
 
-          # The lesser of what was read and what is believed today, where they differ by more than the reading's error.
+          # The lesser of reading and today's estimate, if they differ by more than the reading's error.
           def self.now(thickness, believed, coverage)
             return believed || thickness unless thickness && believed
 
@@ -72,7 +72,7 @@ module Graver
             now.equal?(thickness) ? "reading" : "estimate"
           end
 
-          # Exactly on the limit is out, floating point apart.
+          # A rotor exactly at its limit is out, floating point apart.
           def self.out?(thickness, discard_mm) = thickness.fetch(:mean_mm) <= discard_mm + 1e-9
 
           def self.near?(now, discard_mm, rules)
@@ -80,7 +80,7 @@ module Graver
           end
           private_class_method :outcome, :figures, :now, :because, :out?, :near?
 
-          # What can be relied on today.
+          # The thickness that is certain today.
           def safe_mm = [reading_mm - error_mm, now_mm - now_error_mm].min
         end
     end

@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Judgement
-      # One line of a rule table: holds when the measure is at least (or at most) the threshold.
+      # One line of a rule table: matches when the measure is at least (or at most) the threshold.
       Rule =
         Value.define(:id, :severity, :measure, :at_least, :at_most, :sentence, :source) do
           def holds?(measures)

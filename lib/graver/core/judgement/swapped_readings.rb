@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Judgement
-      # Finds readings that were written down the wrong way round: left for right, or inner for outer.
+      # Finds swapped readings: left for right, or inner for outer.
       module SwappedReadings
         # position: ["left", "inner"] (rotors: ["left", nil]); expected: { mean_mm:, sd_mm: }
         Read = Value.define(:id, :position, :thickness, :expected)
@@ -23,7 +23,7 @@ module Graver
           end
         end
 
-        # The pair that gains most keeps its two.
+        # Each reading is swapped only once, in the pair that gains most.
         def disjoint(pairs)
           pairs.each_with_object([]) { |pair, kept| kept << pair unless kept.flatten(1).intersect?(pair) }
         end

@@ -3,8 +3,8 @@
 module Graver
   module Core
     module Judgement
-      # Something noticed on the road, what is asked about it, and what comes of the answers
-      # (knowledge/rules/symptoms.yml): the first outcome whose conditions hold.
+      # A symptom, its questions, and its outcomes (knowledge/rules/symptoms.yml): the first outcome whose conditions
+      # hold.
       Symptom =
         Entry.define(:id, :label, :questions, :outcomes) do
           # answers: { question id => option id } -> Outcome

@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Judgement
-      # One thing that must hold: the measure is at least, or at most, so much. A measure that is not known never holds.
+      # One condition: the measure is at least, or at most, a value. An unknown measure never meets it.
       Threshold =
         Value.define(:measure, :at_least, :at_most) do
           def holds?(measures)

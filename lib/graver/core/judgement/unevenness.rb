@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Judgement
-      # How the pads of one axle differ, in mm, and only where the difference is more than the readings' own errors.
+      # Differences between the pads of one axle, in mm, if they are more than the readings' own errors.
       module Unevenness
         module_function
 

@@ -3,9 +3,9 @@
 module Graver
   module Core
     module Measurement
-      # One thing that can be known of a brake (knowledge/brake_data.yml). least, most: bounds in the quantity's base
-      # unit; waits: what a gap costs; find: where it is found; needed_for: what a gap holds up; copy: how far it may be
-      # copied; where: { place => [value] } it exists at, nil everywhere
+      # One brake data field (knowledge/brake_data.yml). least, most: bounds in the quantity's base unit; waits: the
+      # cost of a gap; find: where to find it; needed_for: what a gap holds up; copy: how far it may be copied; where: {
+      # place => [value] } it exists at, nil everywhere
       BrakeDataField =
         Entry.define(
           :key,

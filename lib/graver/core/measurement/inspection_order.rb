@@ -7,7 +7,7 @@ module Graver
       class InspectionOrder
         # As seen from above with the front ahead; left and right are the vehicle's.
         CLOCKWISE = %w[front_left front_right rear_right rear_left].freeze
-        # "across" does an axle at a time.
+        # "across" takes one axle at a time.
         DIRECTIONS = %w[clockwise anticlockwise across].freeze
 
         # start: a corner of CLOCKWISE; direction: of DIRECTIONS; within: kinds of position in the order they are read.
@@ -24,7 +24,7 @@ module Graver
           present.sort_by { |axle, side| rank.fetch("#{axle}_#{side}") }
         end
 
-        # Kinds of position that are there, in the order they are read; what is not named comes last.
+        # Kinds of position that exist, in reading order; unnamed ones come last.
         def positions(kinds) = kinds.sort_by.with_index { |kind, at| [@within.index(kind) || @within.length, at] }
 
         private

@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Measurement
-      # Turns what was read into friction (or rotor) thickness in mm with its error. Pure; one instance per set of
+      # Converts an entered reading to friction (or rotor) thickness in mm with its error. Pure; one instance per set of
       # rules.
       class Normalise
         # What is known of the part: lengths in mm or nil. `backing_uncertainty_mm` belongs to `backing_mm`.
@@ -37,7 +37,7 @@ module Graver
           end
         end
 
-        # A tab that just touches or a sensor that has lit says where the pad is, without a number.
+        # A squealer that just touches, or a sensor that has lit, gives the pad's position without a number.
         def event(kind)
           tab = @rules.tab(kind)
           Thickness.point(tab.fetch(:height_mm), tab.fetch(:standard_uncertainty_mm))
@@ -110,8 +110,8 @@ module Graver
           )
         end
 
-        # [what is taken off, its uncertainty, what was assumed]. Like is compared with like: with a limit that has
-        # the plate in it, a reading that has it too owes nothing to the plate.
+        # [what is subtracted, its uncertainty, what was assumed]. A limit that includes the plate needs no correction
+        # for a reading that includes it too.
         def plate(reading, part)
           return 0.0, 0.0, [] unless reading.part == "pad" && (reading.overall || part.limit_overall)
 
@@ -145,7 +145,7 @@ module Graver
           refuse("unit", "unknown_unit", Texts.t("faults.thickness_unit", choices: Quantity::LENGTH.units, unit:))
         end
 
-        # What all readings by this eye or gauge have in common that day.
+        # The part of the error that all readings of that day by this eye or gauge share.
         def shared_mm(reading) = method_uncertainty_mm(reading) * Math.sqrt(@rules.shared(reading.method))
         def group(reading) = [reading.method, reading.instrument&.standard_uncertainty_mm]
         def method_uncertainty_mm(reading)

@@ -29,7 +29,7 @@ module Graver
           end
           private_class_method :chance_mm
 
-          # Is there more of it than the tool makes by itself?
+          # Whether the spread is more than the tool makes by itself.
           def told? = !spread_mm.nil? && spread_mm > chance_mm
         end
     end

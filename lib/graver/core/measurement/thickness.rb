@@ -46,7 +46,7 @@ module Graver
             )
           end
 
-          # Without what it has in common with others: its own error alone.
+          # Without the shared part: its own error alone.
           def own
             return self unless shared_mm.positive?
 

@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Measurement
-      # Standard uncertainties that come from knowledge instead of repeated readings (type B), JCGM 100:2008, 4.3.
+      # Standard uncertainties from knowledge rather than from repeated readings (type B), JCGM 100:2008, 4.3.
       module TypeB
         ROOT_THREE = Math.sqrt(3)
 

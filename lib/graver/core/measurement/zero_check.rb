@@ -3,10 +3,10 @@
 module Graver
   module Core
     module Measurement
-      # What an instrument showed when it should have shown something known: closed jaws (0) or a gauge block. mm.
+      # What an instrument showed on a known size: closed jaws (0) or a gauge block. mm.
       ZeroCheck =
         Value.define(:date, :reference_mm, :read_mm, :reference_uncertainty_mm) do
-          # What it shows too much; a corrected reading is the reading minus this.
+          # The error of the zero; a corrected reading is the reading minus this.
           def offset_mm = read_mm - reference_mm
 
           # Good when the offset is no more than the instrument's own steps and the block explain.

@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Planning
-      # Which of the owner's approaches hold for one axle and its works: where one has no place, its default does.
+      # The owner's approaches that apply to one axle and its works; elsewhere the default applies.
       module Approaches
         module_function
 
@@ -12,13 +12,13 @@ module Graver
         # them
         def call(approaches, chosen, configuration)
           approaches.map do |kind, approach|
-            # what was chosen of an earlier version may be gone
+            # an earlier version may have had other options
             known = approach["options"].key?(chosen[kind]) && here?(approach, configuration)
             "#{kind}.#{known ? chosen[kind] : approach["default"]}"
           end
         end
 
-        # configuration with the approaches that hold, as "approaches", and what they mean added to its "work"
+        # configuration with its approaches, as "approaches", and their meanings added to its "work"
         def applied(approaches, chosen, configuration)
           held = call(approaches, chosen, configuration)
           means = held.flat_map { |each| approaches.dig(*each.split(".", 2).insert(1, "options"))["means"] || [] }

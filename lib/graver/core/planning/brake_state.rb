@@ -3,12 +3,12 @@
 module Graver
   module Core
     module Planning
-      # What is true of the vehicle at a moment of a job: the facts that hold, each at its place ([fact], [fact, lift]
-      # or [fact, axle, side]).
+      # The state of the brake at a moment of a job: the facts that hold, each at its place ([fact], [fact, lift] or
+      # [fact, axle, side]).
       class BrakeState
         include Enumerable
 
-        # The fact that all is together, and only not tried yet.
+        # The fact that everything is together but not yet tested.
         UNTRIED = "untried"
 
         # held: [place]
@@ -24,10 +24,10 @@ module Graver
         # The state after a step is done. places: FactPlaces::Places of it -> BrakeState
         def after(places) = BrakeState.new(@procedure, (to_a | places.adds) - places.removes)
 
-        # The state as though a step had not been done: what it took off is off again.
+        # The state as if a step had not been done: what it refitted is off again.
         def before(places) = BrakeState.new(@procedure, (to_a - places.adds) | places.removes)
 
-        # Places of what is not together -> [place]
+        # Places of facts that mean something is apart -> [place]
         def apart = @held.keys.select { |place| @procedure.facts[place.first]&.apart }
       end
     end

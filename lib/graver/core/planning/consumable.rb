@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Planning
-      # What a job uses up (knowledge/consumables.yml). one: its unit in the singular; countable: bought by the piece;
+      # A consumable (knowledge/consumables.yml). one: its unit in the singular; countable: bought by the piece;
       # per_threadlocker: one portion for each fastener whose thread takes it
       Consumable =
         Entry.define(

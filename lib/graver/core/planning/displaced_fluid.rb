@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Planning
-      # Fluid that comes back to the reservoir when an axle's pistons are pushed home for new pads.
+      # Fluid displaced into the reservoir when an axle's pistons are pushed back for new pads.
       module DisplacedFluid
         module_function
 

@@ -3,15 +3,15 @@
 module Graver
   module Core
     module Planning
-      # What is drawn off the reservoir before pistons go home, so that it does not overflow.
+      # Fluid to draw off the reservoir before the pistons are pushed back, so that it does not overflow.
       module DrawOff
-        # As a syringe is read.
+        # The graduation of a syringe.
         STEP_ML = 5
 
         module_function
 
-        # pushed, headroom: ml, nil where not known; share: of the room that may be counted on -> ml, rounded up to a
-        # step; nil where it cannot be said
+        # pushed, headroom: ml, nil if unknown; share: of the headroom that may be used -> ml, rounded up to a step; nil
+        # if unknown
         def call(pushed, headroom, share)
           return unless pushed && headroom
 

@@ -5,7 +5,7 @@ module Graver
     module Planning
       # Where the facts of a placed step hold: [[fact], [fact, lift], [fact, axle, side], ...].
       class FactPlaces
-        # Of one step, its facts with their places.
+        # The facts of one step, with their places.
         Places = Value.define(:requires, :forbids, :adds, :removes)
 
         # procedure: Procedure; lifts: [Lift]
@@ -25,7 +25,7 @@ module Graver
           )
         end
 
-        # What holds after a step is done. holds: { place => true }, changed in place
+        # Applies a step's facts. holds: { place => true }, changed in place
         def apply(placed, holds)
           of(placed).adds.each { |place| holds[place] = true }
           of(placed).removes.each { |place| holds.delete(place) }
@@ -33,8 +33,7 @@ module Graver
 
         private
 
-        # A step done once for several corners speaks of those it applies to; what it forbids (every: true), it forbids
-        # at all of them.
+        # A shared step concerns the corners it applies to; what it forbids (every: true), it forbids at all of them.
         def places(facts, placed, every: false)
           facts.flat_map do |fact|
             case @facts.fetch(fact).of

@@ -4,9 +4,9 @@ module Graver
   module Core
     module Planning
       # A kind of bolt, nut or screw (knowledge/fasteners.yml). per_corner: { caliper id => count };
-      # plausible_newton_metres: [low, high]; counted_by: the brake data field that says how many; snug: no torque is
-      # asked for; shared: one for the whole axle; copy: how far its data may be copied; threadlocker: { what =>
-      # conditions under which it is usual }
+      # plausible_newton_metres: [low, high]; counted_by: the brake data field with the count; snug: needs no torque;
+      # shared: one for the whole axle; copy: how far its data may be copied; threadlocker: { what => conditions under
+      # which it is usual }
       Fastener =
         Entry.define(
           :id,

@@ -3,10 +3,10 @@
 module Graver
   module Core
     module Planning
-      # How much fluid comes back, how much is drawn off first, how much is bought. All volumes in ml.
+      # How much fluid is displaced, drawn off first, and bought. All volumes in ml.
       class FluidPlan
-        # pushed: comes back, nil unknown; draw_off: before the pistons go home, nil unknown; needed, bottles: [ml,
-        # ...] to buy
+        # pushed: displaced, nil if unknown; draw_off: before the pistons are pushed back, nil if unknown; needed,
+        # bottles: [ml, ...] to buy
         Plan = Value.define(:pushed, :headroom, :draw_off, :needed, :bottles)
 
         # rules: { flush_ml: per corner, opened_ml: per corner, top_up_ml:, bottles: [ml], headroom_share: }
@@ -14,7 +14,7 @@ module Graver
           @rules = rules
         end
 
-        # pushed: ml of all axles or nil; headroom: ml above the level or nil; pushes: do pistons go home at all?
+        # pushed: ml of all axles or nil; headroom: ml above the level or nil; pushes: whether pistons are pushed back;
         # flushed, opened: corners -> Plan
         def call(pushed:, headroom:, pushes:, flushed:, opened:)
           needed = (flushed * @rules.fetch(:flush_ml)) + (opened * @rules.fetch(:opened_ml))
@@ -28,7 +28,7 @@ module Graver
           )
         end
 
-        # The fewest bottles that hold enough; among those the least in all.
+        # The fewest bottles that hold enough; of those the smallest total.
         def bottles(needed)
           sizes = @rules.fetch(:bottles)
           (1..(needed / sizes.max.to_f).ceil).each do |count|

@@ -3,8 +3,8 @@
 module Graver
   module Core
     module Planning
-      # What can kill: facts it requires and forbids, whatever else a step says, and words that show a step of that
-      # kind.
+      # A deadly hazard: the facts it requires and forbids whatever the step says, and the words that show a step of
+      # that kind.
       Hazard =
         Value.define(:id, :label, :requires, :forbids, :words) do
           def shown_by?(text) = words.any? { |word| text.downcase.include?(word) }

@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Planning
-      # How long a job takes: common practice, or that at the owner's own pace once jobs were timed.
+      # Estimates the duration of a job: common practice, adjusted to the owner's own pace once jobs were timed.
       class Hours
         # low, high: hours; jobs: how many of the owner's own it rests on
         Range =

@@ -3,8 +3,8 @@
 module Graver
   module Core
     module Planning
-      # What a corner's plan keeps of its configuration while a fact holds there. fields: keys of the configuration;
-      # approaches: kinds of approaches; work: works and what they mean, of those the corner had.
+      # The parts of a corner's configuration that stay fixed while a fact holds there. fields: keys of the
+      # configuration; approaches: kinds of approaches; work: works and their meanings, of those the corner had.
       Keeps = Value.define(:fields, :approaches, :work)
     end
   end

@@ -3,8 +3,7 @@
 module Graver
   module Core
     module Planning
-      # The configuration of a corner that is not together: what the facts that hold there keep stays as it was planned,
-      # whatever the owner wants now.
+      # The configuration of a corner that is apart: what its facts keep stays as planned, whatever the owner wants now.
       class KeptConfiguration
         # facts: { id => Fact }
         def initialize(facts)

@@ -4,7 +4,7 @@ module Graver
   module Core
     module Planning
       # How often a vehicle is lifted for a job, and what is in the air each time: one axle after the other, so that the
-      # other stands; both together only where they are bled in one go.
+      # other stands on its wheels; both only if they are bled together.
       class Lifts
         # An axle of the job: configuration as in Conditions.met? but for "lifts" and "sensors"; sensors: sides with
         # one.

@@ -3,8 +3,8 @@
 module Graver
   module Core
     module Planning
-      # What goes where, and what never (knowledge/rules/lubrication.yml). use: nil where an approach says it; owner:
-      # the brake data of its fasteners that overrule it
+      # What to lubricate, and what never to (knowledge/rules/lubrication.yml). use: nil if an approach decides; owner:
+      # brake data of its fasteners that override it
       LubricationRule =
         Entry.define(
           :place,

@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Planning
-      # What the owner's approaches say at the steps that leave a place for it: "film off the backs; {says:paste}".
+      # Inserts the texts of the owner's approaches into steps: "film off the backs; {says:paste}".
       class OptionTexts
         # text: part of a sentence; uses: ids of consumables it takes
         Saying = Value.define(:text, :uses)
@@ -14,7 +14,7 @@ module Graver
           @option_texts = option_texts
         end
 
-        # The step as it is told where these approaches hold (["paste.none", ...], one of each kind).
+        # The step's text for these approaches (["paste.none", ...], one of each kind).
         def tell(step, approaches)
           said = spoken(step.text, approaches)
           return step if said.empty?

@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Planning
-      # What a choice of pads costs over the distance it lasts.
+      # The cost of a choice of pads over its life.
       module PadCost
         module_function
 

@@ -3,9 +3,9 @@
 module Graver
   module Core
     module Planning
-      # Holds a new part against what is known of the old one, before anything is undone.
+      # Compares a new part with the old one, before anything is undone.
       module PartMatch
-        # verdict: "fits", "differs", or "unknown" where one of the two is not known
+        # verdict: "fits", "differs", or "unknown" if one of the two is unknown
         Check = Value.define(:what, :old_mm, :new_mm, :within_mm, :verdict)
 
         module_function

@@ -3,10 +3,10 @@
 module Graver
   module Core
     module Planning
-      # What has to be bought for the work on one axle, with counts for both sides.
+      # The parts to buy for the work on one axle, with counts for both sides.
       class PartsList
-        # optional: have it there, it may not be needed; kit_lacks: sentence or nil; lays: what lying side by side
-        # shows; by_variant: there may be several for the same model
+        # optional: keep it at hand, it may not be needed; kit_lacks: sentence or nil; lays: what comparing the parts
+        # side by side shows; by_variant: one model may have several
         Line = Value.define(:id, :label, :count, :axle, :note, :optional, :kit_lacks, :lays, :matches, :by_variant)
         PADS_PER_ROTOR = 2
 

@@ -3,9 +3,8 @@
 module Graver
   module Core
     module Planning
-      # What an owner changes of the planner's order: steps left out, steps of their own put in, steps moved. Each
-      # change is proved; one that would break the order (or would leave out a mandatory step) is set aside, the rest
-      # stands.
+      # Applies the owner's changes to the planned order: steps left out, own steps added, steps moved. Each change is
+      # verified; one that would break the order (or leave out a mandatory step) is set aside, the others stay.
       class PlanEdits
         # action: "drop", "insert" or "move"; key: of a step, or the own step's id; after: key it follows, nil: first;
         # text: of an own step.
@@ -56,7 +55,7 @@ module Graver
 
         def without(placed, found) = placed.reject { |each| each.equal?(found) }
 
-        # An own step belongs where the step it follows belongs.
+        # An own step belongs to the stage of the step it follows.
         def insert(placed, plan_edit)
           before = placed.find { |each| each.key == plan_edit.after } || (placed.first if plan_edit.after.nil?)
           return :gone unless before

@@ -3,15 +3,14 @@
 module Graver
   module Core
     module Planning
-      # Walks through an order of steps and notes every step that does not find what it needs: a step that should have
-      # come first, a fact it requires (the piston is home), a fact it forbids (a caliper is open when the pedal is
-      # pumped).
+      # Verifies an order of steps and reports every step whose needs are not met: a missing earlier step, a fact it
+      # requires (the piston is home), a fact it forbids (a caliper is open when the pedal is pumped).
       class PlanVerifier
         # about: id of the fact or step; kind: "requires", "forbids" or "needs"; where: "front left" or nil
         Violation = Value.define(:placed, :kind, :about, :where)
         attr_reader :procedure
 
-        # base: the planner's own order for these lifts: what it never gives, an optional fact, is not asked for.
+        # base: the planner's own order for these lifts: an optional fact it never adds is not required.
         def initialize(procedure, lifts, base)
           @procedure = procedure
           @facts = procedure.facts
@@ -19,8 +18,8 @@ module Graver
           @given = base.flat_map { |placed| of(placed).adds }.to_h { |place| [place, true] }
         end
 
-        # [PlannedStep] -> [Violation], empty when the order holds. held: places of what holds already; done: keys of
-        # steps that are done, and not walked through again.
+        # [PlannedStep] -> [Violation], empty if the order is valid. held: places of facts that hold at the start; done:
+        # keys of done steps, which are not verified again.
         def call(placed, held: [], done: [])
           holds = held.to_h { |place| [place, true] }
           # By identity: two steps of the same text are two.
@@ -36,14 +35,14 @@ module Graver
           end
         end
 
-        # Does the later step ask, here, for what the earlier one does?
+        # Whether the later step needs, here, what the earlier one does.
         def asks_for?(later, earlier)
           asked, done = of(later), of(earlier)
           (later.step.needs.include?(earlier.step.id) && concerns?(earlier, later)) ||
             asked.requires.intersect?(done.adds) || asked.forbids.intersect?(done.removes)
         end
 
-        # Does what is done at one place come before what is done at the other at all?
+        # Whether the order of the two places matters at all.
         def concerns?(one, other)
           return true if one.lift.nil? || other.lift.nil?
           return false unless one.lift == other.lift

@@ -6,7 +6,7 @@ module Graver
       # A step at its place in a job. lift, axle, side are nil where the step is done once for more than that.
       PlannedStep =
         Value.define(:step, :lift, :axle, :side) do
-          # "front.left.pads_in", "front.pump", "settle": what a tick or a note refers to. Made once, as a plan asks for
+          # "front.left.pads_in", "front.pump", "settle": the reference in ticks and notes. Memoized, as a plan asks for
           # it thousands of times.
           attr_reader :key
 

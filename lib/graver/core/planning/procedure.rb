@@ -6,7 +6,7 @@ module Graver
       # stages: [Stage] in working order; steps: [Step]; facts: { id => Fact }; hazards: [Hazard].
       Procedure =
         Value.define(:id, :label, :stages, :steps, :facts, :hazards) do
-          # The step, held to the hazards it names and to those its words show.
+          # The step with the requirements of its hazards: those it names and those its words show.
           def guarded(step)
             mine = hazards.select { |hazard| step.does.include?(hazard.id) || hazard.shown_by?(step.text) }
             step.with(

@@ -3,9 +3,9 @@
 module Graver
   module Core
     module Planning
-      # How far a job has come, and what a step still waits for.
+      # The progress of a job, and what each open step waits for.
       class Progress
-        # proof: PlanVerifier of the job; placed: its order; done: keys of what is done, or was answered for.
+        # verifier: PlanVerifier of the job; placed: its order; done: keys of steps done or answered for.
         def initialize(verifier, placed, done)
           @verifier = verifier
           @placed = placed
@@ -16,8 +16,8 @@ module Graver
         # What every open step waits for: [[PlannedStep, [PlannedStep]]]
         def waits = still_open.map { |placed| [placed, waits_for(placed)] }
 
-        # Earlier steps that are still open and without which this one may not begin: every mandatory step of its own
-        # wheel, of the whole lift and of earlier lifts, and whatever else it asks for. -> [PlannedStep]
+        # Open earlier steps that must come before this one: every mandatory step of its own wheel, of the whole lift
+        # and of earlier lifts, and whatever else it needs. -> [PlannedStep]
         def waits_for(placed)
           still_open
             .take_while { |each| @rank[each.key] < @rank[placed.key] }
@@ -26,7 +26,7 @@ module Graver
             end
         end
 
-        # Gates of these stages that are open.
+        # Open mandatory steps of these stages.
         def open_mandatory(stages)
           still_open.select { |each| each.step.mandatory && stages.include?(each.step.stage) }
         end

@@ -3,8 +3,8 @@
 module Graver
   module Core
     module Planning
-      # Plans a job in progress again, from the state of the brake to a roadworthy one. Whatever is wanted now, the
-      # steps that put together what is apart stay; what was undone again is done again.
+      # Plans a job in progress again, from the state of the brake to a roadworthy one. Whatever the owner wants now,
+      # the steps that refit what is apart stay; undone steps are done again.
       class Replan
         # lifts: [Lift]; placed: [PlannedStep] in order, those done too; done: keys of those that still count
         Result = Value.define(:lifts, :placed, :done)
@@ -21,10 +21,10 @@ module Graver
           end
         end
 
-        # Stages whose steps are not done a second time when what they give is there.
+        # Stages whose steps are not repeated if their result is still there.
         OPENING = %w[safe strip].freeze
 
-        # road: false where the vehicle is put together but not driven: the first stops are left out.
+        # road: false if the vehicle is put together but must not be driven: the first stops are left out.
         def initialize(procedure, sequence, lifts, road: true)
           @procedure = procedure
           @sequence = sequence
@@ -55,7 +55,7 @@ module Graver
           Result.new(lifts: kept, placed:, done:)
         end
 
-        # What is in the air comes down before anything else goes up: is there work at another lift before it?
+        # Whatever is in the air comes down before anything else goes up: whether work at another lift comes before it.
         def goes_up_first?(result, names)
           first = result.placed.find { |placed| placed.lift && !result.done.include?(placed.key) }
           first && !names.include?(first.lift)
@@ -66,7 +66,7 @@ module Graver
         def apart?(place) = @procedure.facts[place.first].apart && (@road || place.first != BrakeState::UNTRIED)
         def road(placed) = @road ? placed : placed.reject { |each| each.step.does.include?("drives") }
 
-        # Lifts on which something was done stay what they are.
+        # Lifts with work done on them stay as they are.
         def begun(before, held, done)
           before.select do |lift|
             axles = lift.corners.map(&:axle).uniq
@@ -75,7 +75,7 @@ module Graver
           end
         end
 
-        # An axle nothing is wanted of any more stays while it, or the lift it is on, is not together.
+        # An axle with no work left stays until it, or its lift, is together.
         def with_what_is_apart(setups, held)
           gone =
             @begun.flat_map do |lift|
@@ -106,7 +106,7 @@ module Graver
           place.length == 3 ? place.drop(1) == [corner.axle, corner.side] : place[1] == lift.name
         end
 
-        # The lift with each corner's configuration as what is apart there keeps it.
+        # The lift with each corner's configuration kept where it is apart.
         def keep(lift, held)
           corners = lift.corners.map { |corner| kept_corner(corner, lift, held) }
           bleeding = @lifts.bleeding(corners)

@@ -3,12 +3,12 @@
 module Graver
   module Core
     module Planning
-      # Walks what is left of a plan from the state of the brake, and mends it where a step does not find what it needs:
-      # a step is added that gives it, one that was undone since is done again, one whose moment has passed is done in
-      # another way or left out. At the end nothing may be apart.
+      # Walks the rest of a plan from the state of the brake, and mends it where a step's needs are not met: adds a step
+      # that meets them, repeats one that was undone, and does a missed step in another way or leaves it out. At the end
+      # nothing may be apart.
       class ReplanWalk
         # placed: [PlannedStep] of everything that may be needed, in order; held: [place]; apart: callable (place) ->
-        # must it not hold at the end?
+        # whether it must not hold at the end
         def initialize(procedure, lifts, placed, held, apart:)
           @procedure = procedure
           @places = FactPlaces.new(procedure, lifts)
@@ -20,8 +20,8 @@ module Graver
           @late = {}
         end
 
-        # asked: keys of the steps that are wanted; done: keys of those done -> [[PlannedStep], [key]] of those that are
-        # left and those done, in order. Raises Replan::Impossible.
+        # asked: keys of the steps wanted; done: keys of those done -> [[PlannedStep], [key]] steps left and keys done,
+        # in order. Raises Replan::Impossible.
         def call(asked, done)
           @done = @rank.keys & done
           @chosen = (asked & @rank.keys).to_h { |key| [key, true] }
@@ -36,7 +36,7 @@ module Graver
         def of(placed) = @places.of(placed)
         def left = @all.select { |each| @chosen.key?(each.key) && !@done.include?(each.key) }
 
-        # Steps of making safe and taking apart whose end is there already.
+        # Steps of making safe and taking apart whose result is there already.
         def leave_out_what_holds
           left.each do |each|
             adds = of(each).adds
@@ -48,7 +48,7 @@ module Graver
 
         def held?(place) = @held.include?(place)
 
-        # Walks until something is amiss and mends it -> true, or nil when all is well.
+        # Walks to the first unmet need and mends it -> true, or nil when all needs are met.
         def mend
           holds = @held.to_h { |place| [place, true] }
           left.each do |each|
@@ -62,7 +62,7 @@ module Graver
           loose && close(loose)
         end
 
-        # nil when the step finds what it needs
+        # nil if the step's needs are met
         def mend_step(placed, holds)
           missing = of(placed).requires.find { |place| !holds.key?(place) && asked_for?(place) }
           return give(missing, placed) if missing
@@ -71,7 +71,7 @@ module Graver
           standing && take(standing, placed)
         end
 
-        # An optional fact that nothing gives is not asked for.
+        # An optional fact that no step adds is not required.
         def asked_for?(place) = @given.key?(place) || !@procedure.facts.fetch(place.first).optional
 
         def give(place, placed)
@@ -88,14 +88,14 @@ module Graver
           add(place, nil, :removes) || again(place, nil, :removes) || raise(Replan::Impossible.new(nil, "apart", place))
         end
 
-        # The nearest earlier step that does it and is not in the plan.
+        # The nearest earlier step with this effect that is not in the plan.
         def add(place, placed, does)
           found = earlier(placed).reject { |each| @chosen.key?(each.key) || @done.include?(each.key) }
           step = found.reverse.find { |each| of(each)[does].include?(place) } or return
           @chosen[step.key] = true
         end
 
-        # The nearest earlier step that did it, and was undone since.
+        # The nearest earlier step with this effect that was undone since.
         def again(place, placed, does)
           step = earlier(placed).reverse.find { |each| @done.include?(each.key) && of(each)[does].include?(place) }
           return unless step
@@ -112,7 +112,7 @@ module Graver
           @late[placed.key] = placed.with(step: placed.step.made_late)
         end
 
-        # A step whose moment has passed, and that nothing waits for.
+        # A step whose moment has passed and that no step needs.
         def moot(placed)
           return if placed.step.mandatory || left.any? { |each| of(each).requires.intersect?(of(placed).adds) }
 

@@ -3,12 +3,12 @@
 module Graver
   module Core
     module Planning
-      # What rotors cost over the distance they last, new or machined.
+      # The cost of rotors over their life, new or machined.
       module RotorCost
         module_function
 
-        # price: of both; spare_mm: from where they begin to the discard thickness; wear_mm_per_1000_km -> [life in km,
-        # money per 1,000 km]; nil where nothing is left to wear or nothing wears.
+        # price: of both; spare_mm: from the start to the discard thickness; wear_mm_per_1000_km -> [life in km, money
+        # per 1,000 km]; nil if there is nothing to wear or no wear.
         def call(price:, spare_mm:, wear_mm_per_1000_km:)
           return unless spare_mm.positive? && wear_mm_per_1000_km.positive?
 

@@ -3,8 +3,7 @@
 module Graver
   module Core
     module Planning
-      # What the works of a job bring with them, ask for, and where they exist at all. works: [Work];
-      # rules: the rest of knowledge/rules/scope.yml.
+      # What each work adds, asks for, and where it exists. works: [Work]; rules: the rest of knowledge/rules/scope.yml.
       class ScopeRules
         def initialize(works, rules)
           @works = works.to_h { |work| [work.id, work] }
@@ -23,38 +22,38 @@ module Graver
         # Works that are in no list.
         def hidden = @works.values.select(&:hidden).map(&:id)
 
-        # The works and what they mean for the steps: ["pads"] -> ["pads", "open", "push"]
+        # The works with their meanings for the steps: ["pads"] -> ["pads", "open", "push"]
         def expanded(works) = works.flat_map { |id| [id, *@works.fetch(id).means] }.uniq
 
-        # Do they only look and measure?
+        # Whether the works only inspect and measure.
         def looking?(works) = works.any? && works.all? { |id| @works.fetch(id).looking }
 
-        # Of the works, those that a step has begun. steps: ids done at the axle
+        # The works that a done step has begun. steps: ids done at the axle
         def begun(works, steps) = works.select { |id| @works.fetch(id).begun_by.intersect?(steps) }
 
-        # Those of the works that see to any of these marks ("piston", "piston.wet").
+        # The works that deal with any of these marks ("piston", "piston.wet").
         def answering(marks, works) = works.select { |id| @works.fetch(id).answers.intersect?(marks) }
 
-        # Does a mark ("piston.stuck") stop a job that does not see to it, whatever it says of driving?
+        # Whether a mark ("piston.stuck") halts a job that does not deal with it, whatever it says of driving.
         def halting?(mark) = @halting.include?(mark)
 
-        # Brake data keys the works want to be known, and those without which there is no order.
+        # Brake data the works ask for, and those that the order of steps cannot do without.
         def asks(works) = works.flat_map { |id| @works.fetch(id).asks }.uniq
         def decides(works) = (@always + works.flat_map { |id| @works.fetch(id).decides }).uniq
 
-        # Why the configuration cannot be as it was entered, or nil.
+        # The reason why the entered configuration cannot exist, or nil.
         def impossible(configuration)
           @impossible.find { |entry| Conditions.met?(entry.fetch("when"), configuration) }&.fetch("because")
         end
 
-        # What usually goes with the chosen works and was not chosen: [[work, because], ...]
+        # Works that usually go with the chosen ones and were not chosen: [[work, because], ...]
         def companions(works)
           works.flat_map do |id|
             (@works.fetch(id).companions - works).map { |other| [other, @works.fetch(id).because] }
           end
         end
 
-        # Sentences on what cannot be chosen together.
+        # Sentences about works that exclude each other.
         def conflicts(works)
           alone = works.find { |id| @works.fetch(id).alone && works.length > 1 }
           rotors = works.select { |id| @works.fetch(id).rotors }

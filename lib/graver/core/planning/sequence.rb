@@ -3,11 +3,10 @@
 module Graver
   module Core
     module Planning
-      # Puts the steps of a procedure in order for the lifts of a job, so that no step comes before what it needs:
-      # what is shared stands once, each corner in turn is stripped, cleaned and rebuilt, and then bled where it is
-      # to be.
+      # Orders the steps of a procedure for the lifts of a job, so that no step comes before what it needs: shared steps
+      # appear once, each corner in turn is stripped, cleaned and rebuilt, and then bled if it is to be.
       class Sequence
-        # A need that leads back to itself, or to a step that is not there.
+        # A step that needs itself in the end, or a step that does not exist.
         class Impossible < ArgumentError
           # ids of the steps that wait for each other
           attr_reader :steps
@@ -27,7 +26,7 @@ module Graver
         # The step in the words of a corner's approaches.
         def tell(step, corner) = @option_texts.tell(step, corner.configuration.fetch("approaches", []))
 
-        # [Lift]; restoring: with the steps that only put right what a changed plan left undone -> [PlannedStep]
+        # [Lift]; restoring: with the steps that only repair what a changed plan left undone -> [PlannedStep]
         def call(lifts, restoring: false)
           all(lifts).reject { |placed| placed.step.restores && !restoring }
         end
@@ -75,8 +74,8 @@ module Graver
 
         def by_stage = @by_stage ||= order.group_by(&:stage).tap { |found| found.default = [] }
 
-        # What stands before a step whatever is fitted: its needs, and what gives the facts it requires or takes away
-        # those it forbids, unless that is done in a later stage.
+        # Steps that come first in every configuration: its needs, and what adds the facts it requires or removes those
+        # it forbids, unless that happens in a later stage.
         def before(step)
           facts =
             @procedure.steps.select do |other|
@@ -105,7 +104,7 @@ module Graver
           lift.bleeding.flat_map { |corner| at_corner(stage, corner, lift.name) }
         end
 
-        # What stands between corners stands before the next lift too.
+        # Steps between corners also come before the next lift.
         def corners(lift, stages, last)
           own, between = stages.partition { |stage| @procedure.stage(stage).of == "corner" }
           lift.corners.each_with_index.flat_map do |corner, at|
@@ -120,7 +119,7 @@ module Graver
             .map { |step| PlannedStep.new(step: tell(step, corner), lift:, axle: corner.axle, side: corner.side) }
         end
 
-        # A shared step is there when any corner asks for it, and is told as the first of them does.
+        # A shared step applies if any corner needs it, and has the text of the first that does.
         def shared(stage, corners, lift)
           by_stage[stage].filter_map do |step|
             corner = corners.find { |each| step.applies?(each.configuration) }

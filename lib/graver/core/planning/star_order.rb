@@ -3,8 +3,8 @@
 module Graver
   module Core
     module Planning
-      # The order in which the nuts of a wheel are tightened: always across, so that the wheel seats evenly.
-      # An even circle is worked in opposite pairs, the pairs themselves in star order; an odd one by the widest step.
+      # The tightening order of wheel nuts: always across, so that the wheel seats evenly. An even circle is worked in
+      # opposite pairs, the pairs in star order; an odd one by the widest step.
       module StarOrder
         module_function
 

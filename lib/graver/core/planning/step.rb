@@ -3,15 +3,15 @@
 module Graver
   module Core
     module Planning
-      # One step of a job. late: how it is done where it is only asked for when what it forbids is there already, or
-      # nil. `needs` are ids of steps that come first where they apply. Facts: what the step requires and forbids when
-      # it begins, gives and takes away when it is done. `conditions` and `exceptions` limit where it applies. counts:
-      # StepCount of what is counted there, or nil; timer: StepTimer, or nil; asks: StepQuestion, or nil; reads: what is
-      # measured there; shows: ids of steps whose photos are looked at again there; tells: what is on file that the step
-      # goes by; acts: what a diagnostic unit does there, or nil; step_group: what it is one movement with, where that
-      # stands beside it. `fasteners` are undone here, `tighten` are tightened to torque here. `does` are hazards. A
-      # mandatory step can never be left out; one that is `safety_critical` can never be answered by "I did it
-      # otherwise" either. One that `restores` is only in a plan that was changed while the brake was apart.
+      # One step of a job. late: how to do it where it is needed only once what it forbids is there already, or nil.
+      # `needs` are ids of steps that come first where they apply. Facts: the step requires and forbids them when it
+      # begins, adds and removes them when it is done. `conditions` and `exceptions` limit where it applies. counts:
+      # StepCount, or nil; timer: StepTimer, or nil; asks: StepQuestion, or nil; reads: what to measure there; shows:
+      # ids of steps whose photos are shown again there; tells: values on file the step needs; acts: what a scan tool
+      # does there, or nil; step_group: the group of neighbouring steps done in one go. `fasteners` are undone here,
+      # `tighten` are tightened to torque here. `does` are hazards. A mandatory step can never be left out; a
+      # `safety_critical` one can't be answered by "done another way" either. One that `restores` is only in a plan that
+      # was changed while the brake was apart.
       Step =
         Value.define(
           :id,
@@ -44,7 +44,7 @@ module Graver
           :restores,
           :does
         ) do
-          # What a step may tell of the job's fluid, beside brake data.
+          # Values of the job's fluid that a step may show, beside brake data.
           const_set :FLUID, %w[fluid.draw_off fluid.needed].freeze
           const_set :LISTS,
                     %i[needs requires forbids adds removes fasteners tighten tools consumables cautions does] +

@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Planning
-      # What is counted at a step. of: its name in the plural; target: how many, or nil where that is told by feel
+      # What to count at a step. of: its name in the plural; target: how many, or nil if it is judged by feel
       StepCount = Value.define(:of, :target)
     end
   end

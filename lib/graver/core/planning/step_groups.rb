@@ -3,8 +3,8 @@
 module Graver
   module Core
     module Planning
-      # Steps that are done in one go: neighbours at one place that name the same group. A mandatory step ends
-      # it, so that nothing is done in one breath with what comes after a mandatory step.
+      # Steps that are done in one go: neighbours at one place that name the same group. A mandatory step ends the
+      # group, so that nothing after it is done together with it.
       module StepGroups
         module_function
 

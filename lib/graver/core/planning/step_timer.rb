@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Planning
-      # What is waited for at a step. of: what runs; seconds
+      # A waiting time at a step. of: what runs; seconds
       StepTimer = Value.define(:of, :seconds)
     end
   end

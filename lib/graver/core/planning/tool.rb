@@ -3,8 +3,8 @@
 module Graver
   module Core
     module Planning
-      # A tool (knowledge/tools.yml). covers: drives it fits; instead: ids that do as safely; instruments: ways of
-      # reading whose measuring tool it is; by_torque: chosen by the torque card; special: rarely owned
+      # A tool (knowledge/tools.yml). covers: drives it fits; instead: ids of tools that do it as safely; instruments:
+      # methods it serves; by_torque: chosen by the torque card; special: rarely owned
       Tool =
         Entry.define(
           :id,

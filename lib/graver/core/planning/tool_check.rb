@@ -3,9 +3,10 @@
 module Graver
   module Core
     module Planning
-      # The tools of a job against those that are owned.
+      # The tools of a job compared with those owned.
       class ToolCheck
-        # status: "owned", "instead" (an owned tool does it as safely: by) or "missing"; uses: what for, e.g. fasteners
+        # status: "owned", "instead" (an owned tool does it as safely: by) or "missing"; uses: what it is for, e.g.
+        # fasteners
         Line = Value.define(:id, :label, :status, :by, :uses, :never, :note, :special)
 
         # tools: knowledge entries in the order they are shown

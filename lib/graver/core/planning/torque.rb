@@ -3,8 +3,8 @@
 module Graver
   module Core
     module Planning
-      # A tightening torque as entered, and the same in the units of the wrench. Of a range the middle is aimed at;
-      # low and high are its ends in the unit it was entered in, else nil.
+      # A tightening torque as entered, and in the units of the wrench. The target of a range is its middle; low and
+      # high are its ends in the unit entered, else nil.
       Torque =
         Value.define(:entered, :unit, :newton_metres, :low, :high) do
           def initialize(low: nil, high: nil, **rest) = super
@@ -19,8 +19,8 @@ module Graver
           # "28 N·m", "125 to 150 N·m"
           def said = "#{low ? "#{format("%g", low)} to #{format("%g", high)}" : format("%g", entered)} #{unit}"
 
-          # Do two values differ by this share of the smaller or more? What lies inside the other's range, or that near
-          # to it, agrees with it.
+          # Whether two values differ by this share of the smaller or more. A value inside the other's range, or that
+          # near to it, agrees.
           def differs?(other, share)
             gap = [ends[0] - other.ends[1], other.ends[0] - ends[1], 0].max
             small = [newton_metres, other.newton_metres].min
@@ -40,9 +40,8 @@ module Graver
             wanted == unit ? entered : value.round([2 - Math.log10(value).floor, 0].max)
           end
 
-          # The unit that was probably meant, when the value is outside the plausible range but the same figure in
-          # another unit, or ten times more or less, would be inside it. nil when plausible, "unknown" when nothing
-          # fits.
+          # The unit that was probably meant, if the value is outside the plausible range but the same figure in another
+          # unit, or ten times more or less, would be inside it. nil if plausible, "unknown" if nothing fits.
           def doubt(least, most)
             return if newton_metres.between?(least, most)
 

@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Planning
-      # Every fastener a job tightens, with its count, its torque in both units, its further angle and what is doubtful.
+      # Every fastener a job tightens, with its count, torque in both units, angle and flags.
       class TorqueCard
         # torque: Torque or nil when not known; angle_degrees: of a second stage or nil; doubt as in Torque#doubt;
         # hearsay: the value's source is no source for a torque; star: nut numbers or nil; undone: loosened in this job,
@@ -33,13 +33,13 @@ module Graver
             :star,
             :note
           ) do
-            # How many there are at one side; all of them where a step is done for both.
+            # The count at one side; the whole count if a step is done for both.
             def count_at(side)
               return count unless count && %w[left right].include?(side)
 
               [count / 2, 1].max
             end
-            # Stretched by its angle, or for one use: never tightened again once it was turned too far.
+            # Stretched by its angle, or single-use: never tightened again after being turned too far.
             def once? = single_use || !angle_degrees.nil?
           end
         # Sources that are not this axle's own figure: another axle, and what is usual.
@@ -74,7 +74,7 @@ module Graver
             hearsay: HEARSAY.include?(known&.fetch(:source)),
             plausible:
           }
-          # stretched by its angle, it is for one use until its owner has said otherwise
+          # stretched by its angle, it is single-use unless its owner says otherwise
           stretched = value["single_use"].nil? && !data["#{id}.angle"].nil?
           said = {
             drive: value["drive"],
@@ -101,12 +101,12 @@ module Graver
           )
         end
 
-        # Where the owner has entered nothing: by the approach, or as is usual.
+        # Where the owner entered nothing: by the approach, or as usual.
         def usual_threadlocker(fastener, setup)
           (fastener.threadlocker || {}).find { |_, where| Conditions.met?(where, setup.configuration) }&.first
         end
 
-        # Per corner: counted by the owner, else as usual for the caliper kind; one of the owner's own.
+        # Per corner: the owner's count, else the usual one for the caliper; one for an own fastener.
         def per_corner(fastener, setup, data)
           counted(fastener, data) || fastener.per_corner[setup.configuration["calipers"]] ||
             (1 if data["#{fastener.id}.name"])

@@ -3,7 +3,8 @@
 module Graver
   module Core
     module Planning
-      # Is a bolt tight as it should be? Against a range its ends count, against one value what the wrench may be off.
+      # Checks whether a bolt is tight enough. A range is checked at its ends, a single value within the wrench's
+      # tolerance.
       module TorqueCheck
         module_function
 
@@ -13,10 +14,10 @@ module Graver
         def call(reached_newton_metres, torque, share:, angle_degrees: nil, reached_degrees: nil, angle_within: nil)
           stage = side(reached_newton_metres, *bounds(torque, share))
           return stage unless angle_degrees
-          # without its torque, or without its angle, a bolt of two stages is not tight
+          # without its torque, or without its angle, a two-stage bolt is not tight
           return "under" if stage == "under" || reached_degrees.nil?
 
-          # past the torque a stretched bolt turns on: how far its peak is over says nothing, the angle does
+          # beyond its torque a stretched bolt keeps turning: its peak says nothing, the angle does
           side(reached_degrees, angle_degrees - angle_within, angle_degrees + angle_within)
         end
 

@@ -67,7 +67,7 @@ module Graver
           wrench.calibrated_on.nil? || (wrench.calibrated_on >> @rules.fetch(:calibration_months)) < today
         end
 
-        # Of the common ranges that cover it in their usable part, the one in whose middle it lies best.
+        # The common range that covers it in its usable part, as near its middle as possible.
         def borrow(target, wrenches)
           ranges =
             @rules

@@ -3,9 +3,9 @@
 module Graver
   module Core
     module Quantity
-      # A thickness as a person calls it out: number and unit, "218 thou", "7/32 in", "0.218\"", "8.4mm", "30 %".
+      # Splits a thickness as a person says it into number and unit: "218 thou", "7/32 in", "0.218\"", "8.4mm", "30 %".
       module EnteredLength
-        # How units are written, by the unit they mean.
+        # Spellings of units, by the unit they mean.
         WRITTEN = {
           "mm" => ["mm"],
           "in" => ["in", "inch", "inches", "\"", "”", "″"],
@@ -20,7 +20,7 @@ module Graver
 
         module_function
 
-        # -> [number text, unit]; the unit given stands where the text names none. The number itself is not looked at.
+        # -> [number text, unit]; the given unit is used if the text names none. The number itself is not checked.
         def split(text, unit)
           text = text.to_s.scrub("?").strip
           return text, unit if Rational(text.tr(",", "."), exception: false)

@@ -20,7 +20,7 @@ module Graver
             new(low:, high:)
           end
 
-          # What is aimed at: the figure, or the middle of the range.
+          # The target: the figure, or the middle of the range.
           def middle = high ? (low.value + high.value) / 2 : low.value
         end
     end

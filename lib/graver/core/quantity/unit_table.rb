@@ -7,7 +7,7 @@ module Graver
       class UnitTable
         attr_reader :base
 
-        # factors: { "mm" => 1r, "in" => 25.4r }, Rational so that no conversion rounds by itself.
+        # factors: { "mm" => 1r, "in" => 25.4r }, Rational so that conversions don't round.
         def initialize(base:, factors:)
           @base = base
           @factors = factors.freeze

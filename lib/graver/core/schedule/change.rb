@@ -3,8 +3,7 @@
 module Graver
   module Core
     module Schedule
-      # From a day on the driving is another: km_per_day (nil: as much as now), wearing brakes `wear_factor` times as
-      # fast.
+      # A change of driving from a day on: km_per_day (nil: unchanged), wearing brakes `wear_factor` times as fast.
       Change = Value.define(:from, :km_per_day, :wear_factor)
     end
   end

@@ -33,7 +33,7 @@ module Graver
             )
           end
 
-          # A point just outside the window is kept, so that the window is covered.
+          # Keeps one point just outside the window, so that the window is covered.
           def self.recent(points, window_days)
             return points if points.length < 3
 

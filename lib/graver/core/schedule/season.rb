@@ -5,7 +5,7 @@ require "date"
 module Graver
   module Core
     module Schedule
-      # How much more or less is driven month by month.
+      # How driving varies from month to month.
       module Season
         module_function
 
@@ -20,7 +20,7 @@ module Graver
           rates.map { |rate| rate / mean }
         end
 
-        # Month by month, not day by day: a stretch may be years long.
+        # Month by month, not day by day: the time between two readings may be years.
         def spread(from, to, driven_km, days, km)
           length = (to - from).to_i
           return unless length.positive?

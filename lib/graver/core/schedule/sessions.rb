@@ -3,8 +3,7 @@
 module Graver
   module Core
     module Schedule
-      # Which jobs are best done in one session: those that fall due near each other, so that the vehicle is lifted
-      # once.
+      # Groups jobs that fall due near each other into one session, so that the vehicle is lifted once.
       module Sessions
         # id; at_km and at_days from now when it should be done
         Due = Value.define(:id, :at_km, :at_days)

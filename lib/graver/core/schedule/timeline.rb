@@ -11,10 +11,10 @@ module Graver
       # Wear is forecast in usual kilometres; where a trip or a new commute is harder on the brakes, one kilometre of it
       # counts for more. The spread of the driving scales everything but the trips.
       class Timeline
-        # Seasons are followed month by month so far; beyond, years are alike.
+        # Seasons are followed month by month this far; beyond, years are alike.
         SEASONAL_DAYS = 1100
         FURTHEST_DAYS = 36_500
-        # A change this far back is in the odometer's own readings by now.
+        # A change this long ago is in the odometer readings already.
         SETTLED_DAYS = 180
         # Nine even points of the driving's spread.
         SPREAD = (1..9).map { |n| Wear::Normal.quantile((n - 0.5) / 9.0) }.freeze
@@ -44,8 +44,8 @@ module Graver
         # Distance on the odometer by a day, at the median driving.
         def km_by(date) = between(@middle, :day, :actual, [(date - as_of).to_i, 0].max.to_f)
 
-        # RemainingLife (km of the odometer) -> { 0.05 => days, ... }, the spread of the driving mixed in. Worked out
-        # once for each life: many screens ask for the same.
+        # RemainingLife (km of the odometer) -> { 0.05 => days, ... }, including the spread of the driving. Cached per
+        # life: many screens ask for the same.
         def days_until(life)
           @known[life] ||= begin
             earlier = 0.0
@@ -55,14 +55,14 @@ module Graver
           end
         end
 
-        # Days until the limit is passed with this chance, the spread of the driving mixed in.
+        # Days until the limit is passed with this chance, including the spread of the driving.
         def days_at_chance(life, probability)
           known = Wear::RemainingLife::PROBABILITIES.include?(probability)
           known ? days_until(life).fetch(probability) : days_at(life, probability, 0.0)
         end
 
-        # The chance that the limit is passed by a day (days from now), the spread of the driving mixed in. A scaled way
-        # reaches other wear than the median one does at the same distance.
+        # The chance that the limit is passed by a day (days from now), including the spread of the driving. At the same
+        # distance, faster or slower driving has another wear than the median.
         def chance_by(life, day)
           at, share = place_of(day)
           ways.sum do |way|
@@ -89,8 +89,8 @@ module Graver
           [at, ((day - boundaries[at]) / (boundaries[at + 1] - boundaries[at])).clamp(0.0, 1.0)]
         end
 
-        # Looked for from `low` on: doubled until it is passed, then closed in on by straight lines between the two ends
-        # (regula falsi; an end that stays is drawn in), to a quarter of a day or what no chance tells apart.
+        # Searches upwards from `low`: doubles until the value is passed, then closes in by regula falsi (an end that
+        # stays is pulled in), to a quarter of a day or the smallest step of chance.
         def days_at(life, probability, low)
           return 0.0 if life.chance_now >= probability
 

@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Training
-      # Lateral runout off a dial gauge: the whole swing of the needle over one turn (total indicator reading).
+      # Lateral runout from a dial gauge: the whole swing of the needle over one turn (total indicator reading).
       class DialSwing < Drill
         SWING = (2..14)
         LOW = (20..70)

@@ -3,11 +3,11 @@
 module Graver
   module Core
     module Training
-      # Choices that are the same for the same seed: so a drill can be done again.
+      # Draws that are the same for the same seed, so that a drill can be repeated.
       class Draw
         MASK = (1 << 64) - 1
 
-        # seed: a whole number; of: what is drawn for
+        # seed: a whole number; of: the name of the draw
         def initialize(seed, of)
           @state = of.each_byte.reduce(seed) { |state, byte| ((state * 257) + byte) & MASK }
         end

@@ -3,10 +3,10 @@
 module Graver
   module Core
     module Training
-      # Something to practise, drawn by a seed and marked by the rules that judge real readings. Subclasses say what is
-      # asked (`question`) and what an answer is worth (`mark`).
+      # A drill, drawn from a seed and marked by the rules that judge real readings. Subclasses define the question
+      # (`question`) and mark an answer (`mark`).
       class Drill
-        # seed: a whole number; rules: what the drill needs of the trade's knowledge
+        # seed: a whole number; rules: the knowledge the drill needs
         def initialize(seed, rules = {})
           @draw = Draw.new(seed, self.class.name)
           @rules = rules

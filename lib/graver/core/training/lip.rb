@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Training
-      # Where on a worn rotor the micrometer goes: inside the lip, not on it, nor where no pad runs.
+      # Where to measure a worn rotor: inside the lip, not on it, nor where no pad runs.
       class Lip < Drill
         # new thickness and discard thickness, mm; places: from the edge, mm
         ROTORS = [[22.0, 20.0], [25.0, 23.0], [28.0, 26.0]].freeze

@@ -3,8 +3,8 @@
 module Graver
   module Core
     module Training
-      # What a drill asks. form: "number" (in unit), "choice" (of one) or "order" (of all); choices: [{ id:, label: }];
-      # picture: { kind:, ... }, numbers to draw from, or nil
+      # The question of a drill. form: "number" (in unit), "choice" (of one) or "order" (of all); choices: [{ id:,
+      # label: }]; picture: { kind:, ... }, numbers to draw from, or nil
       Question = Value.define(:text, :form, :unit, :choices, :picture)
     end
   end

@@ -3,7 +3,8 @@
 module Graver
   module Core
     module Training
-      # A rotor's reading against its limits: may it stay with new pads, is it cut, is it done, or is it not known yet?
+      # A rotor's reading against its limits: does it stay with new pads, is it machined, is it worn out, or is it
+      # unknown?
       class RotorChoice < Drill
         OUTCOMES = %w[stay turn replace measure_again].freeze
         DISCARD = [20.0, 21.5, 22.5, 23.0, 26.0].freeze

@@ -36,7 +36,7 @@ module Graver
 
         def said(placed) = @rules.fetch(:said).call(placed)
 
-        # Each waits for the one before it, straight away or by what lies between.
+        # Each needs the one before it, directly or through a step in between.
         def chain
           start = @draw.below(@placed.length / 3)
           steps = [@placed[start]]
@@ -50,14 +50,14 @@ module Graver
           steps
         end
 
-        # Too near the end: begun from the first step, one after the other.
+        # Too near the end: starts at the first step, one after the other.
         def backed(_steps)
           @placed.each_with_object([]) do |each, found|
             found << each if found.length < COUNT && (found.empty? || after?(each, found.last))
           end
         end
 
-        # Does the later one wait for the earlier, over as many steps as it takes?
+        # Whether the later step needs the earlier one, over any number of steps.
         def after?(later, earlier)
           between = @placed[@placed.index(earlier)..@placed.index(later)]
           reached = [earlier]
@@ -70,7 +70,7 @@ module Graver
           verifier.asks_for?(later, earlier) || (earlier.step.mandatory && verifier.concerns?(earlier, later))
         end
 
-        # Why of those that say so, in order.
+        # The reasons of the steps that give one, in order.
         def because = @steps.filter_map { |placed| placed.step.why }.uniq.join(" ")
 
         def slip(keys)

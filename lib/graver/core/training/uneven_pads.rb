@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Training
-      # Four pads of an axle with floating calipers: which of them do not wear as they should, if any.
+      # Four pads of an axle with floating calipers: which of them wear wrongly, if any.
       class UnevenPads < Drill
         # what differs, in mm: [left inner, left outer, right inner, right outer]
         PATTERNS = {
@@ -44,7 +44,7 @@ module Graver
         def choices = PATTERNS.keys.map { |id| { id:, label: say("drills.uneven_#{id}") } }
         def pads = PLACES.zip(@mm).map { |(side, pad), mm| { side:, pad:, mm: } }
 
-        # As real readings are judged.
+        # By the rules for real readings.
         def uneven
           thickness = ->(mm) { Measurement::Thickness.point(mm, @rules.fetch(:error_mm)) }
           read = PLACES.zip(@mm).group_by { |(side, _), _| side }

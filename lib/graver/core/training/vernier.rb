@@ -23,7 +23,7 @@ module Graver
           )
         end
 
-        # One line beside it is how well eyes read.
+        # One line off is how well eyes read.
         def mark(answer)
           off = number(answer).to_f - value
           marking(off.abs <= STEP_MM + 1e-9, format("%.2f mm", value), because, slip(off))

@@ -13,13 +13,13 @@ module Graver
       # drifts and how large the readings' errors are, are hypotheses from the start.
       class AxleFilter
         NUMBERS = Numo::DFloat::Math
-        # Hypotheses kept from service to service, looked at for merging, after a branching, and between two readings.
+        # Hypotheses kept from service to service, considered for merging, after a branching, and between two readings.
         KEPT = 40
         MERGED = 80
         BRANCHED = 100
         WHILE_READING = 80
         NEGLIGIBLE_CHANGE = 1e-6
-        # Where on a stretch a change may have happened, as shares of it.
+        # Moments of a possible change on a stretch, as shares of it.
         MOMENTS = [0.15, 0.5, 0.85].freeze
         # A plate that was measured with the pad stands out by millimetres; without that there is no reason to suppose
         # it.
@@ -46,10 +46,10 @@ module Graver
           hypotheses.marks.transform_values { |chances| (chances * weights).sum }
         end
 
-        # The chance that things happen rarely on this axle.
+        # The chance that changes are rare on this axle.
         def quiet = (hypotheses.quiet * hypotheses.weights).sum
 
-        # { component, or :axle => { chance:, since_km: } }: whose rate has changed last on the set that is on
+        # { component, or :axle => { chance:, since_km: } }: the last change of rate on the current set
         def changes_supposed
           whose = [:axle, *@components].each_with_index.to_h { |one, at| [one, hypotheses.changed.eq(at + 1)] }
           whose.transform_values do |mask|
@@ -72,8 +72,8 @@ module Graver
           epoch.said.each { |said| hypotheses.observe_claim(said, @history.limit_mm, @on.keys) }
         end
 
-        # Wears everything that is on up to a place. What changed on the way changed early, half way or late. read: what
-        # is read there, which decides what is worth following.
+        # Wears everything fitted, up to a distance. A change on the way came early, half way or late. read: the
+        # readings there, which decide what is worth following.
         def predict(km, read = [])
           from = @km || km
           @km = [from, km].max
@@ -97,7 +97,7 @@ module Graver
 
         def changes(epochs) = ChangeTable.of(@prior, @components, @on.keys, epochs)
 
-        # Shares of a life of a usual set worn over a distance, per hypothesis.
+        # Shares of a usual set's life worn over a distance, per hypothesis.
         def lives(distance_km)
           mask = on
           (hypotheses.expected_rates * mask[true, :new]).sum(axis: 0) * (distance_km / (mask.sum * @prior.life_mm))
@@ -114,7 +114,7 @@ module Graver
           hypotheses.recall(hypotheses.deviation(component), 0.5, @prior.freed_log_sd**2, mean: offset(component))
         end
 
-        # A new set: the axle's rate is about what it was, a position's own way is partly kept.
+        # A new set: the axle's rate stays about the same, a position's deviation is partly kept.
         def put_on(fits, choices)
           again = fits.keys.select { |component| @on[component] }
           hypotheses.disturb(Hypotheses::BASE, (@prior.set_log_sd**2) * again.length / @components.length) if again.any?
@@ -131,7 +131,7 @@ module Graver
           choices ? choose_start(fits, choices) : share_start(fits)
         end
 
-        # One of a few nominal thicknesses, the same for the whole set: each is supposed.
+        # One of a few nominal thicknesses, the same for the whole set: each is tried.
         def choose_start(fits, choices)
           which = hypotheses.branch([-Math.log(choices.length)] * choices.length, BRANCHED)
           middle = choices.sum / choices.length
@@ -139,7 +139,7 @@ module Graver
           fits.each_key { |component| hypotheses.disturb(hypotheses.thickness(component), 0.0, shift: moved) }
         end
 
-        # One unknown thickness of the whole set is one unknown, not four.
+        # An unknown thickness of the whole set is one unknown, not four.
         def share_start(fits)
           shared = fits.values.map(&:shared_mm).min
           own = fits.map { |component, start| [hypotheses.thickness(component), (start.shared_mm**2) - (shared**2)] }
@@ -157,7 +157,7 @@ module Graver
           )
         end
 
-        # What was read that day by one eye or one gauge shares an error: each such group is taken in by itself.
+        # Readings of one day by one eye or one gauge share an error: each such group is processed together.
         def read(epoch)
           epoch
             .readings
@@ -181,8 +181,8 @@ module Graver
           hypotheses.prune(WHILE_READING)
         end
 
-        # Read rightly; all with one error; all with their plates. On top of it what such readings have in common
-        # anyway. Where one of them was affirmed, the tool was looked at again.
+        # All right; all with one error; all with their plates. The usual shared error comes on top. If one of them was
+        # affirmed, the tool was checked.
         def suppose_errors(readings)
           errors = [@prior.wrong_service, plate?(readings) ? @prior.plate_service : nil].compact
           times = readings.any? { |_, observation| observation.affirmed } ? @prior.affirmed_times : 1

@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Wear
-      # Everything the forecast says of one axle, from its log: pads, rotors, driving, and when to look again.
+      # The complete forecast of one axle, from its log: pads, rotors, driving, and when to inspect again.
       class AxleForecast
         # - pads, rotors: Forecast::Result or nil, distances on the odometer
         # - why: why one of them is missing, by part ("pad", "rotor")
@@ -29,29 +29,29 @@ module Graver
             def dates(life) = timeline.days_until(life).transform_values { |days| date_after(days) }
             def date_for(distance_km) = date_after(timeline.days_for(distance_km))
 
-            # The same with the rotors counted in, where they have been read.
+            # The same including the rotors, if they have been read.
             def look_again_at_either_km
               [look_again_km, rotors&.readings&.positive? ? rotors.first.quantile(look_again_chance) : nil].compact.min
             end
 
             # The day by which the chance is still small, however unevenly the vehicle is driven. Standing wears brakes
-            # too, so a look is never put off beyond `most_days` after the last one; what has not been inspected yet is
-            # looked at now. In the past when it is overdue by time.
+            # too, so an inspection is never more than `most_days` after the last one; what has not been inspected yet
+            # is due now. In the past if it is overdue by time.
             def look_again_date(most_days)
               days = lives.map { |life| timeline.days_at_chance(life, look_again_chance) }.min or return
               [date_after(days), last_look ? last_look + most_days : as_of_date].min
             end
 
-            # Of what is looked at again: the pads, and rotors that have been read.
+            # The lives that decide the next inspection: the pads, and rotors that have been read.
             def lives = [(pads || rotors)&.first, rotors&.readings&.positive? ? rotors.first : nil].compact.uniq
 
-            # About when the odometer stood there, at the pace it is driven now.
+            # The approximate day the odometer reached a distance, at the present pace.
             def day_at(odometer_km) = as_of_date - ([as_of_km - odometer_km, 0].max / driving.km_per_day).floor
 
             def date_after(days) = as_of_date + [days.floor, Schedule::Timeline::FURTHEST_DAYS].min
           end
 
-        # priors: a part ("pad", "rotor") and a kind of vehicle -> Prior; look_again_chance: the owner's comfort, e.g.
+        # priors: a part ("pad", "rotor") and a kind of vehicle -> Prior; look_again_chance: the owner's choice, e.g.
         # 0.05.
         def initialize(history_builder:, priors:, driving_prior:, look_again_chance:)
           @history_builder = history_builder
@@ -60,7 +60,7 @@ module Graver
           @look_again_chance = look_again_chance
         end
 
-        # odometer: [[Date, km], ...] from everything the vehicle has logged -> Schedule::Driving
+        # odometer: [[Date, km], ...] from the vehicle's whole log -> Schedule::Driving
         def driving(odometer) = Schedule::Driving.from(odometer, @driving_prior)
 
         # entries: [Entry] up to now; specifications: { "pad" => PartSpecification or nil, "rotor" => ... };
@@ -112,7 +112,7 @@ module Graver
 
         private
 
-        # Parts whose thickness was known as they went on were looked at then.
+        # Fitting parts of known thickness counts as an inspection.
         def looked_at?(entry, specifications)
           return true if entry.thickness?
 

@@ -5,9 +5,9 @@ require "numo/narray"
 module Graver
   module Core
     module Wear
-      # What may happen on a stretch between two services, and what each does to the unknowns of a hypothesis: nothing;
-      # the whole axle changes its rate; one component does and its mate slows down, stops or goes on. Each early, half
-      # way or late on the stretch.
+      # The changes possible between two services, and the effect of each on the unknowns of a hypothesis: none; the
+      # whole axle changes its rate; one component does and its mate slows down, stops or goes on. Each early, half way
+      # or late.
       class ChangeTable
         # kind: which change, whenever it is (0: none)
         Case = Struct.new(:per_life, :epoch, :moves, :kind) { def who = moves.empty? ? 0 : moves.first.first + 1 }
@@ -16,7 +16,7 @@ module Graver
         KEPT = {}.compare_by_identity
         private_constant :KEPT
 
-        # Worked out once for a prior; arguments as of `new`.
+        # Cached per prior; arguments as of `new`.
         def self.of(prior, *which)
           KEPT.shift if KEPT.length > MOST_KEPT
           (KEPT[prior] ||= {})[which] ||= new(prior, *which)
@@ -34,8 +34,8 @@ module Graver
           @shift, @variance = [1, 2].map { |at| table(at) }
         end
 
-        # The chance of each case, and that of a quiet axle where it is the case: [case, hypothesis] both.
-        # lives: shares of a life worn on the stretch; quiet: chance that things happen rarely on this axle.
+        # The chance of each case, and that of a quiet axle given it: [case, hypothesis] both. lives: shares of a life
+        # worn on the stretch; quiet: chance that changes are rare on this axle.
         def chances(lives, quiet)
           rarely = chances_at(@quietly, lives) * quiet
           all = (chances_at(@per_life, lives) * (1 - quiet)) + rarely + 1e-30
@@ -48,14 +48,14 @@ module Graver
         # What it concerns: 0 nothing, 1 the axle, then each component.
         def who(which) = @who[which].dup
 
-        # Per hypothesis, of the case it is in: when it happens, and what it does to the unknown of each row (the base,
-        # then each component's deviation).
+        # Per hypothesis and case: when the change comes, and its effect on the unknown of each row (the base, then each
+        # component's deviation).
         def epoch(which) = @epochs[which].dup
         def shift(which) = @shift[true, which].dup
         def variance(which) = @variance[true, which].dup
 
-        # How each case is felt by the components of these rows: [times as much wear over the stretch, variance of the
-        # logarithm of that], each [component, case].
+        # The effect of each case on the components of these rows: [factor of the wear over the stretch, variance of its
+        # logarithm], each [component, case].
         def felt(rows)
           (@felt ||= {})[rows] ||= begin
             shift, variance = [@shift, @variance].map { |table| table[rows, true] + table[0, true] }
@@ -91,7 +91,7 @@ module Graver
             end
         end
 
-        # Nothing, then each change at each epoch.
+        # No change, then each change at each epoch.
         def cases(changes, epochs)
           each =
             changes.each_with_index.flat_map do |(per_life, moves), number|

@@ -3,10 +3,10 @@
 module Graver
   module Core
     module Wear
-      # What is believed of an axle before anything of it was read: every part of the prior's spread, with every
-      # hypothesis of drift and errors, even or with one component odd from new.
+      # The beliefs about an axle before its first reading: every part of the prior's spread, with every hypothesis of
+      # drift and errors, even or with one component odd from new.
       class FirstHypotheses
-        # Middles of the prior's parts, in its standard deviations, and what is left of the spread within each.
+        # Centres of the prior's parts, in its standard deviations, and the rest of the spread within each.
         PARTS = [-2.4, -1.8, -1.2, -0.6, 0.0, 0.6, 1.2, 1.8, 2.4].freeze
         WITHIN = 0.45
         MOST_STARTS = 8
@@ -36,9 +36,9 @@ module Graver
 
         private
 
-        # Axles of a vehicle are driven by the same people on the same roads: of the spread between vehicles a part is
-        # common to them (`axles_alike`, a correlation of the logarithms). The other one's pace, turned into a word on
-        # this one's (regression of a normal pair, turned round).
+        # Axles of a vehicle share drivers and roads: part of the spread between vehicles is common to them
+        # (`axles_alike`, a correlation of the logarithms). Turns the other axle's rate into a statement about this one
+        # (regression of a bivariate normal, inverted).
         def lean(hypotheses, axle, pace)
           alike = @prior.axles_alike
           return unless alike.positive?

@@ -49,7 +49,7 @@ module Graver
             def supposing(**hypotheses) = Forecast.read_off(futures.supposing(**hypotheses), self)
           end
 
-        # Lives, thicknesses and rates as the futures have them; the rest as given.
+        # Lives, thicknesses and rates from the futures; the rest as given.
         def self.read_off(futures, given)
           each = futures.components.each_with_index
           read = futures.components - given.unobserved
@@ -108,7 +108,7 @@ module Graver
         def observed = current.values.sum { |fitting| fitting.observations.length }
         def unobserved = @unobserved ||= current.select { |_, fitting| fitting.observations.empty? }.keys
 
-        # It went on, of known thickness, after the others were last read.
+        # Fitted, with known thickness, after the others were last read.
         def just_fitted?(fitting)
           last_km = current.values.flat_map(&:observations).map(&:distance_km).max || 0.0
           fitting.measured && fitting.fitted_km >= last_km

@@ -3,11 +3,11 @@
 module Graver
   module Core
     module Wear
-      # Puts an axle's log entries in order: which readings belong to which set, and how thick each set was when new.
+      # Orders an axle's log entries: which readings belong to which set, and how thick each set was when new.
       class HistoryBuilder
-        # Readings of the set that is on, of each earlier one, and sets, that are followed: the newest half of so many,
-        # and as many spread over what was read before. No owner reads as often; a log made by machine must not stop the
-        # forecast.
+        # Limits on the readings of the current set, of each earlier one, and on the sets followed: the newest half of
+        # the limit, and as many spread over the earlier ones. No owner reads as often; a log made by machine must not
+        # stop the forecast.
         MOST_OBSERVATIONS = 24
         MOST_OF_EARLIER = 8
         MOST_SETS = 6
@@ -47,14 +47,14 @@ module Graver
           kinds.fetch(specification.kind) { kinds.fetch(nil) }
         end
 
-        # Only the newest of each kind: a counter, and who looks at brakes for money, is wrong the same way every time.
+        # Only the newest of each kind: a counter, and a shop that sells brakes, are wrong the same way every time.
         def of_this_set(said, sets, as_of_km)
           from = sets.last.to_h.values.filter_map(&:fitted_km).max || 0.0
           here = said.select { |each| each.odometer_km > from && each.odometer_km <= as_of_km }
           here.group_by { |each| each.left_km.nil? }.values.map { |each| each.max_by(&:odometer_km) }
         end
 
-        # Whatever was made free at a corner concerns its pads and its rotor.
+        # Freeing pins or pistons at a corner concerns its pads and its rotor.
         def freed(entries, specification)
           entries
             .select { |entry| entry.event == "freed" }
@@ -158,7 +158,7 @@ module Graver
           !entry.reading.nil? || (entry.event == "fit" && !specification.new_mm.nil?)
         end
 
-        # Nominal thicknesses a new part can have had, or nil where it is known or any will do.
+        # Nominal thicknesses a new part can have had, or nil if it is known or unlimited.
         def choices(entry, specification)
           steps = new_part(specification)[:steps_mm]
           return if steps.nil? || specification.new_mm || specification.limit_mm.nil? || entry.event == "resurfaced"
@@ -166,14 +166,14 @@ module Graver
           steps.map { |above| specification.limit_mm + above } unless entry.renewal? && entry.reading
         end
 
-        # Middle and spread of all of them.
+        # Their mean and spread.
         def one_of(choices, specification)
           middle = choices.sum / choices.length
           spread = Math.sqrt(choices.sum { |mm| (mm - middle)**2 } / choices.length)
           new_set(middle, spread, new_part(specification), ["new_thickness"])
         end
 
-        # Parts of one box are alike: what is not known of one is not known of all.
+        # Parts of one box are alike: an unknown of one is an unknown of all.
         def new_set(value_mm, sd_mm, known, assumed)
           Measurement::Thickness.point(
             value_mm,

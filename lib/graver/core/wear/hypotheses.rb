@@ -32,13 +32,13 @@ module Graver
         ROOT_TWO = Math.sqrt(2)
         # Logarithms of rates are normal; beyond this spread the exponential of one says nothing more.
         MOST_LOG_VARIANCE = 2.0
-        # Copying the arrays costs as much as carrying some hypotheses on that hardly count.
+        # Copying the arrays costs as much as keeping some hypotheses that hardly count.
         WORTH_SHRINKING = 0.75
 
-        # What a hypothesis takes for granted: spread and distance of the drift, and how many times as large as usual
-        # the readings' errors are. history_hash: a number for all that happened in it; off: 1 where the current service
-        # is read wrong in it; changed: whose rate changed last (ChangeTable#who), changed_km: and where; quiet: the
-        # chance that things happen rarely on this axle
+        # The assumptions of a hypothesis: spread and distance of the drift, and the factor of the readings' errors.
+        # history_hash: a number for all that happened in it; off: 1 if the current service is read wrong in it;
+        # changed: which rate changed last (ChangeTable#who), changed_km: and where; quiet: the chance that changes are
+        # rare on this axle
         Kind =
           Struct.new(
             :drift_sd,
@@ -52,7 +52,7 @@ module Graver
             keyword_init: true
           )
         STORIES = 1_000_003.0
-        # Means of the base no further apart than so many standard deviations are nearly the same.
+        # Means of the base within this many standard deviations are nearly equal.
         NEAR = 1.2
 
         attr_reader :components, :mean, :covariance, :log_weight
@@ -71,7 +71,7 @@ module Graver
 
         ROWS = Kind.members.each_with_index.to_h.freeze
         private_constant :ROWS
-        # A view: what is done to it in place is done to the hypotheses.
+        # A view: changing it in place changes the hypotheses.
         ROWS.each { |name, row| define_method(name) { @kinds[row, true] } }
 
         def size = 3 + (2 * components.length)
@@ -95,7 +95,7 @@ module Graver
           @told = @told[true, at].dup if @told
         end
 
-        # Keeps the `most` weightiest, without those next to impossible.
+        # Keeps the `most` weightiest, without the negligible ones.
         def prune(most, negligible: 1e-5)
           weights = log_weight.to_a
           floor = weights.max + Math.log(negligible)
@@ -104,24 +104,24 @@ module Graver
           select(keep) if keep.length < WORTH_SHRINKING * length
         end
 
-        # What happened to each, as a number: those with the same one may become one.
+        # Records what happened to each, as a number: those with the same number may merge.
         def tell(chapter) = set(:history_hash, ((history_hash * 61) + chapter) % STORIES)
 
-        # Whose rate changed, and where on the odometer (0: no one's).
+        # Records which rate changed, and where on the odometer (0: none).
         def note_change(who, km)
           some = who.gt(0)
           changed[some] = who[some]
           changed_km[some] = km[some]
         end
 
-        # What is new, or was made free, wears as it does.
+        # Forgets recorded changes of renewed or freed components.
         def forget_changes(whose) = whose.each { |who| changed[changed.eq(who)] = 0.0 }
 
         def mark_biased_service(which) = set(:off, which)
 
-        # Each hypothesis becomes several: log_chances [case, hypothesis] (or a number for all of a case). The
-        # weightiest are kept, counted with what they promise. quiet: that chance in each case. -> the number of the
-        # case, per hypothesis.
+        # Splits each hypothesis into several: log_chances [case, hypothesis] (or a number for all of a case). Keeps the
+        # weightiest, counting what they promise. quiet: that chance in each case. -> the number of the case, per
+        # hypothesis.
         def branch(log_chances, most, negligible: 1e-5, quiet: nil, lookahead_score: 0.0)
           weights = log_weight[:new, true] + table_of(log_chances)
           keep = weightiest((weights + lookahead_score).flatten, most, negligible)
@@ -133,7 +133,7 @@ module Graver
           cases
         end
 
-        # Remembers, per hypothesis, the chance that something is so (a reading is wrong); follows copies and pruning.
+        # Keeps, per hypothesis, the chance of an event (a wrong reading); follows copies and pruning.
         def mark(key, chances)
           @keys << key
           @told = @told ? @told.concatenate(chances[:new, true], axis: 0) : chances[:new, true].dup
@@ -142,13 +142,13 @@ module Graver
         # { key => chances }
         def marks = @keys.each_with_index.to_h { |key, at| [key, @told[at, true]] }
 
-        # One unknown of some (mask of 0 and 1, or all) moves by `shift` and gets `variance` more.
+        # Moves one unknown of some hypotheses (mask of 0 and 1, or all) by `shift` and adds `variance`.
         def disturb(unknown, variance, shift: 0.0, mask: 1.0)
           @mean[unknown, true].inplace.+(mask * shift)
           variance_of(unknown).inplace + (mask * variance)
         end
 
-        # Several unknowns get one more error in common.
+        # Adds one common error to several unknowns.
         def join(unknowns, variance)
           unknowns.product(unknowns).each { |one, other| @covariance[one, other, true].inplace + variance }
         end
@@ -160,7 +160,7 @@ module Graver
           variance_of(unknown)[true] = variance
         end
 
-        # The unknown falls back towards `mean`: what is kept of it is the share `kept`; `variance` is added.
+        # Lets the unknown fall back towards `mean`: keeps the share `kept`, adds `variance`.
         def recall(unknown, kept, variance, mean: 0.0)
           @mean[unknown, true].inplace.*(kept)
           @mean[unknown, true].inplace + (mean * (1 - kept)) unless mean.zero?
@@ -175,7 +175,7 @@ module Graver
           recall(DRIFT, kept, (drift_sd**2) * (1 - (kept**2)))
         end
 
-        # What happened to some: shifts and variances [row, hypothesis] of the base and of each deviation.
+        # Applies a change: shifts and variances [row, hypothesis] of the base and of each deviation.
         def move(shifts, variances)
           [@mean, variances_known].zip([shifts, variances]) do |known, more|
             known[BASE, true].inplace.+(more[0, true])
@@ -183,7 +183,7 @@ module Graver
           end
         end
 
-        # What the readings of a day have in common, on top of what is supposed of that day already.
+        # Adds the usual shared error of a day's readings to what is supposed of that day already.
         def share_error(sd_mm) = disturb(BIAS, (sd_mm * error)**2)
 
         private
@@ -208,7 +208,7 @@ module Graver
         def variances_known = @covariance.diagonal([0, 1]).transpose
         def variance_of(unknown) = @covariance[unknown, unknown, true]
 
-        # Of two numbers of which the logarithms are given, the logarithm of the sum.
+        # The logarithm of the sum of two numbers given by their logarithms.
         def log_sum(one, other)
           top = Numo::DFloat.maximum(one, other)
           top + NUMBERS.log(NUMBERS.exp(one - top) + NUMBERS.exp(other - top))

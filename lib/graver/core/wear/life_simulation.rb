@@ -15,13 +15,13 @@ module Graver
       class LifeSimulation
         COUNT = 600
         STEPS = 15
-        # The first step as a share of the shortest middle life, the furthest point in longest ones.
+        # The first step as a share of the shortest median life, the furthest point in multiples of the longest.
         NEAREST = 0.06
         FURTHEST = 10.0
         LEAST_ABOVE_MM = 0.3
         LEAST_LEFT_MM = 1e-6
         MOST_COMPONENTS = 4
-        # Which rows of the draws stand for what.
+        # The rows of the draws.
         WEAR_ROW = 3 + (2 * MOST_COMPONENTS)
         SIZE_ROW = WEAR_ROW + MOST_COMPONENTS
         COMMON_ROW = SIZE_ROW + 1 + MOST_COMPONENTS
@@ -33,11 +33,11 @@ module Graver
 
         attr_reader :components, :thickness_mm, :log_rates, :lives_km, :limit_mm
 
-        # The draws are the same for every axle, and made once.
+        # Draws are the same for every axle, and made once.
         def self.normals = @normals ||= LatinHypercube.normal(DRIFT_ROW + STEPS, COUNT)
         def self.chances = @chances ||= LatinHypercube.chances(QUIET_ROW + 1, COUNT)
 
-        # Hypotheses (as of now), Prior, the limit in mm; components: those that are on.
+        # Hypotheses (as of now), Prior, the limit in mm; components: those fitted.
         def self.of(hypotheses, prior, limit_mm, components) = new(Start.drawn(hypotheses, components), prior, limit_mm)
 
         # start: Start.
@@ -52,19 +52,19 @@ module Graver
           freeze
         end
 
-        # What the owner may suppose: another limit, every rate `factor` times what it is, components (`evened`) that
-        # wear as their mates do again, and new parts of `new_mm` all round.
+        # Applies the owner's what-if: another limit, every rate times `factor`, components (`evened`) that wear as
+        # their mates do again, and new parts of `new_mm` all round.
         def supposing(limit_mm: @limit_mm, factor: 1.0, evened: [], new_mm: nil)
           self.class.new(@start.supposing(factor, evened, new_mm), @prior, limit_mm)
         end
 
-        # Where the limit is most likely passed already: the middle distance driven since, km; nil otherwise.
+        # The median distance driven since the limit was passed, km, if it most likely was; else nil.
         def passed_since_km
           ago = ((limit_mm - thickness_mm) / NUMBERS.exp(log_rates)).max(axis: 0)
           ago.median if ago.median.positive?
         end
 
-        # Share of the futures in which a component is at or under a thickness now.
+        # Share of the futures in which a component is at or below a thickness now.
         def chance_below(component, limit_mm)
           thickness_mm[components.index(component), true].le(limit_mm).count.fdiv(COUNT)
         end
@@ -77,7 +77,7 @@ module Graver
           [0.1, 0.5, 0.9].map { |probability| 1000 * Math.exp(sorted[(probability * (COUNT - 1)).round]) }
         end
 
-        # The life of the first of some components in each future, km.
+        # The life of the first of these components in each future, km.
         def first_km(some = components)
           lives_km[some.map { |component| components.index(component) }, true].min(axis: 0)
         end
@@ -91,9 +91,8 @@ module Graver
           @lives_km = Course.new(@start, @prior, blur(above)).lives_km(steps(above))
         end
 
-        # Wear comes in gamma increments: what that adds by the time the limit is met, drawn once. What is above the
-        # limit now stays above it: a component has passed its limit in the same futures for the pad and for the
-        # axle.
+        # Wear comes in gamma increments: their effect by the time the limit is met, drawn once. What is above the limit
+        # now stays above it, so a component has passed its limit in the same futures for the pad and for the axle.
         def blur(above)
           own = self.class.normals[WEAR_ROW...(WEAR_ROW + components.length), true]
           common = self.class.normals[COMMON_ROW, true]

@@ -3,10 +3,9 @@
 module Graver
   module Core
     module Wear
-      # What is known of an axle's pads or rotors; lengths in mm, nil where unknown.
-      # components: ids of the positions, e.g. ["left_inner", "left_outer", "right_inner", "right_outer"].
-      # axle: its name, or nil. limit_overall: the limit is stated with the backing plate. kind: of vehicle, or nil: a
-      # car.
+      # What is known about an axle's pads or rotors; lengths in mm, nil if unknown. components: ids of the positions,
+      # e.g. ["left_inner", "left_outer", "right_inner", "right_outer"]. axle: its name, or nil. limit_overall: the
+      # limit includes the backing plate. kind: of vehicle, or nil: a car.
       PartSpecification =
         Value.define(
           :part,

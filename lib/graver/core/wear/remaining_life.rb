@@ -7,7 +7,7 @@ module Graver
       class RemainingLife
         PROBABILITIES = [0.05, 0.10, 0.25, 0.50, 0.75, 0.90, 0.95].freeze
 
-        # { 0.05 => value, ... } -> { "p05" => what the block makes of it, ... }
+        # { 0.05 => value, ... } -> { "p05" => the block's result, ... }
         def self.keyed(by_probability)
           by_probability.to_h { |probability, value| [format("p%02d", (probability * 100).round), yield(value)] }
         end

@@ -7,7 +7,7 @@ module Graver
       # the way from new to its last reading counts; the parts of a set go up and down together and count as one.
       WearRate =
         Value.define(:axle, :log_rate, :log_sd) do
-          # What has worn by less than twice its error says nothing of a rate.
+          # Wear of less than twice its error tells nothing about a rate.
           def self.told?(worn_mm, sd_mm) = worn_mm > 2 * sd_mm
 
           # axle: its name; History; set_log_sd: spread between sets of one axle (Prior) -> WearRate, or nil where

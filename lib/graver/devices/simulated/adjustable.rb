@@ -8,7 +8,7 @@ module Graver
       class Adjustable < Device
         DROPS = { id: "drops", label: "Line drops, per reading", unit: "%", value: 0.0, least: 0, most: 100 }.freeze
 
-        # Where it is held; all of it may be nil.
+        # The place it measures; any part may be nil.
         Place = Core::Value.define(:vehicle, :axle, :part, :side, :pad)
 
         def initialize(seed:, knobs:, world:, **rest)

@@ -3,8 +3,8 @@
 module Graver
   module Devices
     module Simulated
-      # A digital caliper or micrometer with a send button: it shows what it touches, with noise, a zero that can be
-      # wrong and that creeps with every reading.
+      # A digital caliper or micrometer with a send button: it shows the thickness it touches, with noise, a zero that
+      # can be wrong, and drift with every reading.
       class Gauge < Adjustable
         attr_reader :method
 
@@ -32,7 +32,7 @@ module Graver
           Sample.new(quantity:, value: format("%.#{digits}f", steps * @step_mm), unit: "mm", simulated: true)
         end
 
-        # Closed jaws, until it is held somewhere.
+        # Closed jaws, until it is put somewhere.
         def touching_mm
           @place.vehicle ? @world.length_mm(*@place.to_h.values_at(:vehicle, :axle, :part, :side, :pad)) : 0.0
         end

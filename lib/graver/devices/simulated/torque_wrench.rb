@@ -23,7 +23,7 @@ module Graver
 
         def quantities = %w[torque angle]
 
-        # set: what it is set to, N·m or degrees; nothing else of the place is its business
+        # set: its setting, N·m or degrees; it ignores the rest of the place
         def touch(set: nil, **)
           @set = set
         end

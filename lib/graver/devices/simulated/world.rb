@@ -5,8 +5,8 @@ require "zlib"
 module Graver
   module Devices
     module Simulated
-      # A made-up world for simulated devices: each vehicle's odometer, fluid and parts as they "really" are. It follows
-      # from a seed and from what is written down of it, and knows nothing of any log or forecast.
+      # A made-up world for simulated devices: each vehicle's true odometer, fluid and parts. It follows from a seed and
+      # a scenario file, and never reads a log or a forecast.
       class World
         NEW_MM = { "pad" => 9.0..13.0, "rotor" => 18.0..28.0, "shoe" => 3.5..5.0 }.freeze
         # Shares of a part that may be gone.

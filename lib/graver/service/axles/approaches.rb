@@ -30,7 +30,7 @@ module Graver
           Base::VersionedFields.new(-> { chosen.transform_keys(&:to_sym) }, ->(name) { all.dig(name.to_s, "label") })
         end
 
-        # What the job's approaches propose: [[kind, option, work], ...].
+        # Works the job's approaches propose: [[kind, option, work], ...].
         def proposed
           chosen
             .except(*JUDGING)

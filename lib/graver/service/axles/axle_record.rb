@@ -89,7 +89,7 @@ module Graver
           }
         end
 
-        # What a reading of a part needs to know; of runout and parking shoes nothing is on file.
+        # The part's values that a reading needs; nothing is on file about runout and parking shoes.
         def part(part)
           known = specifications[part] or return Core::Measurement::Normalise::Part.unknown
           Core::Measurement::Normalise::Part.new(
@@ -101,10 +101,10 @@ module Graver
           )
         end
 
-        # What a new pad has by the brake data, else as usual on such a vehicle, mm
+        # A new pad's thickness by the brake data, else the usual one, mm
         def new_pad_mm = length_mm("pad.new_thickness") || @knowledge.new_part("pad", vehicle.kind).fetch("typical_mm")
 
-        # Of its log, what counts: [Core::Wear::Entry].
+        # The log's valid entries: [Core::Wear::Entry].
         def entries = usable.entries
         # What else speaks for its pads, until a day (Core::Wear::AxleForecast#call).
         def beside(until_day: nil)
@@ -142,18 +142,18 @@ module Graver
           entries.select { |entry| entry.part == part && here?(entry, side, pad) }.slice_before(&:renewal?).to_a
         end
 
-        # Those since the set that is on went on.
+        # Entries since the current set was fitted.
         def since_fit(...) = sets(...).last || []
 
         # Every place read at a position in its newest inspection: [[ReadingRow], date], or nil. Runout and shoes too.
         def newest_rows(...) = surveys(...).last
-        # The same of each inspection since the part went on, oldest first.
+        # The surveys of each inspection since the part was fitted, oldest first.
         def surveys(...) = Surveys.new(self, @knowledge).of(...)
 
         def reading_of(row) = LogEntries.reading(row, @instruments)
 
-        # The last Measurement::Reading of a position on the part that is on now, or nil: a renewed part starts unread.
-        # Of several that day the thinnest, what was measured before what was guessed.
+        # The last Measurement::Reading of a position on the current part, or nil: a new part starts unread. Of several
+        # that day the thinnest; a measurement beats an estimate.
         def newest_reading(...) = newest_entry(...)&.reading
 
         # The same as its row on file, with its inspection: [ReadingRow, Inspection] or nil.
@@ -202,8 +202,8 @@ module Graver
 
         def torque(datum) = Core::Planning::Torque.parse(datum.value, datum.unit)
 
-        # Other values of a torque that differ from the one that counts, of another source or of the same, until the
-        # owner has chosen. What is only copied or usual is no source for a torque.
+        # Other values of a torque that differ from the one that counts, from any source, until the owner has chosen. A
+        # copied or usual value is no source for a torque.
         def rivals(key)
           now = data[key] or return []
           @sources

@@ -27,8 +27,8 @@ module Graver
         end
 
         # given: { text:, axle_id:, side:, look_on: ISO day }, all but the text may be nil -> Storage::FollowUp. about:
-        # the rule of the finding it answers; closed_because: what it was, where that is known at once. Raises
-        # InvalidEntry by field, NotFound.
+        # the rule of the finding it answers; closed_because: the cause, if known at once. Raises InvalidEntry by field,
+        # NotFound.
         def add(vehicle_id, given, about: nil, closed_because: nil)
           vehicle = @store.vehicles.find(vehicle_id)
           if of([vehicle]).fetch(vehicle.id).count(&:open?) >= MOST
@@ -41,7 +41,7 @@ module Graver
           @store.transaction { keep(vehicle.id, row, closed_because) }
         end
 
-        # because: what it was, or what was done -> Storage::FollowUp. Raises InvalidEntry, NotFound.
+        # because: the cause, or the work done -> Storage::FollowUp. Raises InvalidEntry, NotFound.
         def close(id, because)
           @store.follow_ups.find(id)
           @faults = []

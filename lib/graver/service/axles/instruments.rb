@@ -16,7 +16,7 @@ module Graver
         def all = @store.instruments.all
         # -> Storage::Instrument. Raises NotFound.
         def find(id) = @store.instruments.find(id)
-        # The same for what is on file: what was read was read, whatever range the tool is said to have now.
+        # The same for readings on file: a reading stands, whatever range the tool has now.
         def as_read
           @as_read ||= core.transform_values { |instrument| instrument.with(least_mm: nil, most_mm: nil) }
         end
@@ -57,7 +57,7 @@ module Graver
           text && Core::Quantity::LENGTH.to_base(Core::Quantity::EnteredNumber.parse(text).value, unit)
         end
 
-        # A tool cannot have read what it cannot show: readings on file are corrected first.
+        # Rejects a new range that excludes readings on file: they are corrected first.
         def refuse_outside(instrument)
           now = built(instrument)
           outside =

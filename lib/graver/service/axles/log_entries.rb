@@ -8,7 +8,7 @@ module Graver
       module LogEntries
         # A reading the owner kept against a question is trusted half as much.
         DOUBTED_TRUST = 0.5
-        # What the forecast follows; runout, parking shoes and the like are on file beside it.
+        # The parts with a forecast; runout, parking shoes and the like are only on file.
         PARTS = %w[pad rotor].freeze
         # What happened says how thick it was; a figure beside it says nothing more.
         EVENTS_THAT_SAY_ALL = %w[squealer sensor metal freed].freeze
@@ -24,8 +24,7 @@ module Graver
           end
         end
 
-        # [ReadingRow] of one inspection -> [[ReadingRow of one position], ...]; nothing is held together across a
-        # fitting
+        # [ReadingRow] of one inspection -> [[ReadingRow of one position], ...]; groups end at a fitting
         def together(rows)
           rows
             .chunk_while { |one, other| one.event == "reading" && other.event == "reading" }
@@ -50,7 +49,7 @@ module Graver
           )
         end
 
-        # Measured again when it was questioned, and found right; what was corrected since is another reading.
+        # Whether it was questioned, measured again and found right; a corrected reading starts over.
         def affirmed?(row) = row.flags.last&.answer == "affirmed" && row.corrections.empty?
 
         def reading(row, instruments)

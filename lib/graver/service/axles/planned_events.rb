@@ -5,7 +5,7 @@ require "date"
 module Graver
   module Service
     module Axles
-      # What the owner has noted of the time ahead of a vehicle: trips, other driving, inspections.
+      # A vehicle's planned events: trips, changes of driving, inspections.
       class PlannedEvents
         include Base::FieldErrors
 
@@ -19,7 +19,7 @@ module Graver
         TRIP_KM = (1..40_000)
         YEAR_KM = (0..300_000)
         WEAR_FACTOR = (0.1..10)
-        # What can begin on another day.
+        # Events that can be moved to another day.
         MOVED = %w[trip inspection].freeze
 
         def initialize(context)
@@ -48,8 +48,8 @@ module Graver
           @store.transaction { @store.planned_events.add(vehicle.id, row, at: @context.now) }
         end
 
-        # Something planned from another day on, as long as it was: from: text; kinds: what it may be
-        # -> [Storage::PlannedEvent as it stands, { from_on:, to_on: } Dates]. Raises NotFound, InvalidEntry.
+        # Moves an event to another day, keeping its length: from: text; kinds: those allowed -> [Storage::PlannedEvent
+        # as it was, { from_on:, to_on: } Dates]. Raises NotFound, InvalidEntry.
         def moved(id, from, kinds: MOVED)
           row = @store.planned_events.find(id)
           @faults = []

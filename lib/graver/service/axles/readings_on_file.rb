@@ -7,7 +7,7 @@ module Graver
       class ReadingsOnFile
         MOST_NAMED = 5
 
-        # One of a vehicle, in words.
+        # One reading of a vehicle, in words.
         def self.said(vehicle, inspection, row)
           axle = vehicle.axles.find { |each| each.id == row.axle_id }&.name
           place = [axle, row.side, row.pad, Texts.part(row.part)].compact.join(" ")

@@ -3,8 +3,8 @@
 module Graver
   module Service
     module Axles
-      # What was said of an axle's pads without their being measured: the car's own counter, a shop's claim, as they
-      # stand in the log among the figures of its inspections.
+      # Claims about an axle's pads that were not measured: the car's own counter, a shop's figure, as logged with its
+      # inspections.
       class SaidOfPads
         # inspection: Storage::Inspection; value as entered; kind: :counter or :claim
         Said = Core::Value.define(:inspection, :kind, :value)
@@ -41,7 +41,7 @@ module Graver
 
         private
 
-        # A counter's figure is in the unit of the odometer that day.
+        # A counter's figure is in the odometer's unit of that day.
         def left_km(said) = Core::Quantity::DISTANCE.to_base(number(said), said.inspection.odometer_unit)
         def number(said) = Core::Quantity::EnteredNumber.parse(said.value).value.to_f
       end

@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Axles
-      # How the household likes things scheduled: lead time of parts, what is near enough for one session, how careful.
+      # How the household plans: lead time of parts, what counts as one session, how cautious.
       class ScheduleChoices
         KEY = "schedule"
 

@@ -6,7 +6,7 @@ module Graver
       # Places read at one position of an axle, inspection by inspection, on the part that is on now.
       class Surveys
         RENEWALS = %w[fit resurfaced].freeze
-        # What is read on another part than its name says.
+        # The part a reading is taken on, if its name differs.
         READ_ON = { "runout" => "rotor" }.freeze
 
         # record: AxleRecord

@@ -3,8 +3,8 @@
 module Graver
   module Service
     module Axles
-      # The log of one axle, told apart: entries that count, and readings on file that no thickness can be made of with
-      # what is on file beside them. Those are named, never guessed at, and never stop the rest.
+      # Splits the log of one axle into valid entries, and readings on file that give no thickness with the present
+      # brake data. Those are reported, never guessed, and never stop the rest.
       class UsableEntries
         # row: Storage::ReadingRow of a Storage::Inspection; because: a sentence
         Unusable = Core::Value.define(:row, :inspection, :because) { def ref = row.id }

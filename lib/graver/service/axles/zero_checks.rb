@@ -5,7 +5,7 @@ require "date"
 module Graver
   module Service
     module Axles
-      # Whether a measuring tool's zero is good, and what a bad zero has done to the readings made with it.
+      # Whether a measuring tool's zero is good, and how a bad zero affected its readings.
       class ZeroChecks
         # check: Core::Measurement::ZeroCheck; good: does it pass?
         Judged = Core::Value.define(:row, :check, :good)
@@ -54,7 +54,7 @@ module Graver
           end
         end
 
-        # What the newest check, if it failed, says of the readings made since the last good one -> [Change]
+        # The effect of the newest check, if it failed, on the readings since the last good one -> [Change]
         def changes(instrument)
           checks = judged(instrument)
           failed = checks.last
@@ -92,8 +92,7 @@ module Graver
           changes.length
         end
 
-        # A check that was a slip of the pen: it counts no more, and what it changed in the log is as it was. Raises
-        # NotFound.
+        # Withdraws a check entered by mistake: its corrections of the log are undone. Raises NotFound.
         def withdraw(id, check_id)
           instrument = @store.instruments.find(id)
           check = instrument.checks.find { |row| row.id == check_id } or raise NotFound, Texts.t("missing.zero_check")

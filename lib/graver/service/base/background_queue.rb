@@ -3,8 +3,8 @@
 module Graver
   module Service
     module Base
-      # Work that no request waits for, one task at a time, in a separate thread. What is lost with a stopped
-      # server is found missing and done again the next time.
+      # Work that no request waits for, one task at a time, in a separate thread. Tasks lost with a stopped server are
+      # found missing and done next time.
       class BackgroundQueue
         def initialize
           @work = Queue.new

@@ -28,8 +28,8 @@ module Graver
                     :response_cache
 
         # today: a callable that returns a Date; devices: Devices::Shelf or nil; counter: Devices::PartsCounter or nil;
-        # outlooks: forecasts kept, which two contexts with the same knowledge may share, as the whole question is the
-        # key. build_digest: changes with Graver itself, so that answers of another are not taken for its own.
+        # outlooks: cached forecasts, which two contexts with the same knowledge may share, as the whole question is the
+        # key. build_digest: changes with Graver itself, so that another version's answers are not used.
         def initialize(
           store:,
           knowledge:,
@@ -56,7 +56,7 @@ module Graver
 
         # True when the records answer; raises otherwise.
         def reachable? = @store.reachable?
-        # The same for one request, in the English of its thread, which loads what it needs once.
+        # A copy for one request, in the English of its thread, which loads each record once.
         def for_request = dup.remembering
 
         # Runs the block with its own context, in the same English, after the current request is answered.
@@ -65,8 +65,8 @@ module Graver
           @serving.later.call(-> { English.in(english) { yield @origin.for_request } })
         end
 
-        # What the block gives, once for a key, however often it is asked: a repeated request gets the first answer. All
-        # of it, and what it writes, is kept together or not at all. Without a key just what the block gives.
+        # Runs the block once per key: a repeated request gets the first answer. The answer and its writes are saved
+        # together or not at all. Without a key it just runs the block.
         def once_for(key, path)
           return yield unless key
 
@@ -79,8 +79,8 @@ module Graver
         # The block's result, cached for this request until something changes.
         def once(key, &block) = @store.once(key, &block)
 
-        # What the block gives from all that is on file but jobs and drafts, and from the day: kept from one request to
-        # the next as long as both stand. Never nil.
+        # The block's result from all records but jobs and drafts, and from the day: cached between requests while both
+        # stay the same. Never nil.
         def standing(key, &block) = @plans.fetch([@store.revision, today, English.current, *key], &block)
 
         def patience = @serving.patience

@@ -13,7 +13,7 @@ module Graver
           nil
         end
 
-        # What the block gives, or nil with what it found wrong put under the field.
+        # The block's result, or nil with its faults recorded under the field.
         def under(field)
           yield
         rescue InvalidEntry => e

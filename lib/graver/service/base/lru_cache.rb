@@ -23,7 +23,7 @@ module Graver
 
         private
 
-        # What was asked for last goes last.
+        # The last value asked for is dropped last.
         def touched(key)
           kept = @answers.delete(key)
           @answers[key] = kept if kept

@@ -3,17 +3,17 @@
 module Graver
   module Service
     module Base
-      # Changes a thing only where it is still as its owner saw it. Only a field that is another now than was seen, and
-      # not already what is wanted, is a conflict.
+      # Changes a thing only if it is still as its owner saw it. A field conflicts only if it changed since and is not
+      # already as wanted.
       class OptimisticLock
-        # seen: Revision of what the owner saw; nil of one who does not care.
+        # seen: Revision of what the owner saw; nil skips the check.
         def initialize(context, seen)
           @context = context
           @seen = seen
         end
 
-        # fields: answers now -> { name => value }, wanted(given) -> the same of what is asked, and label(name).
-        # needed: names that must be as they were seen though they are not changed. -> what the block gives. Raises
+        # fields: object with now -> { name => value }, wanted(given) -> the same of the request, and label(name).
+        # needed: names that must be unchanged though the request leaves them alone. -> the block's result. Raises
         # ChangedElsewhere, InvalidEntry.
         def change(fields, given, needed: [])
           @context.store.transaction do

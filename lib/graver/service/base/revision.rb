@@ -6,19 +6,19 @@ require "json"
 module Graver
   module Service
     module Base
-      # What a window shows of a thing that can be changed, as a text it sends back with a change. It tells field from
-      # field, so that two windows may change different fields of one thing.
+      # The revision of a changeable thing, as a text that a window sends back with a change. It covers each field, so
+      # that two windows may change different fields.
       module Revision
         DIGITS = 10
 
         module_function
 
-        # fields: { name => value }, values as they would be said -> text for a header. What is nil leaves no trace.
+        # fields: { name => value }, values in words -> text for a header. Nil values are left out.
         def of(fields)
           [JSON.generate(fields.compact.to_h { |name, value| [name.to_s, digest(value)] })].pack("m0")
         end
 
-        # -> names of `fields` that are another now than in the revision `seen`. Raises InvalidEntry for what is none.
+        # -> names of `fields` that changed since the revision `seen`. Raises InvalidEntry if it is not a revision.
         def changed(seen, fields, names)
           known = read(seen)
           names.reject { |name| known[name.to_s] == digest(fields[name]) }

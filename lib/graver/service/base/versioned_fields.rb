@@ -3,8 +3,7 @@
 module Graver
   module Service
     module Base
-      # What OptimisticLock asks of a thing that can be changed: its fields as they stand, what is asked of them, their
-      # names.
+      # What OptimisticLock needs from a changeable thing: its present fields, the requested ones, their names.
       class VersionedFields
         # now: callable -> { name => value }; label: callable, name -> in words
         def initialize(now, label)

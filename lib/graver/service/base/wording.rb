@@ -35,7 +35,7 @@ module Graver
         # 15,000 km"
         def fill(sentence, measures)
           said = trade(sentence).gsub(/\{(\w+)\}/) { said(Regexp.last_match(1), measures[Regexp.last_match(1)]) }
-          # a sentence that has nothing to say leaves no gap
+          # an empty token leaves no double space
           Formats.tied(said.squeeze(" ").strip)
         end
 

@@ -3,10 +3,9 @@
 module Graver
   module Service
     module Forecast
-      # Keeps each forecast with the inspection it was given after, and holds it against what came of it.
+      # Stores each forecast with the inspection it followed, and compares it with what happened.
       class RecordForecasts
-        # The number of newest inspections per axle; those of an import are calculated later, from what was
-        # known then.
+        # The number of newest inspections per axle; those of an import are calculated later, from what was known then.
         MOST = 8
         # given: Storage::ForecastGiven; verdict: Core::Wear::Backtest::Verdict
         Scored = Core::Value.define(:given, :verdict)
@@ -17,12 +16,12 @@ module Graver
           @knowledge = context.knowledge
         end
 
-        # Keeps what is missing of a vehicle's axles. Raises NotFound.
+        # Stores the missing forecasts of a vehicle's axles. Raises NotFound.
         def keep_of(vehicle_id)
           keep(Axles::AxleRecords.new(@context).of([@store.vehicles.find(vehicle_id)]).fetch(vehicle_id))
         end
 
-        # Keeps what is missing of these files.
+        # Stores the missing forecasts of these files.
         def keep(files)
           files.each do |file|
             known = @store.forecasts_given.of_axles([file.axle.id]).fetch(file.axle.id, []).map(&:inspection_id)
@@ -43,7 +42,7 @@ module Graver
           given.reverse.filter_map { |forecast| verdict(file, forecast) }
         end
 
-        # How many of those whose end is known held, over several axles: { known:, covered:, late: }
+        # How many forecasts with a known end held, over several axles: { known:, covered:, late: }
         def self.calibration(scored)
           known = scored.reject { |each| each.verdict.interval_covered.nil? }
           {
@@ -74,7 +73,7 @@ module Graver
           end
         end
 
-        # From what was known at that inspection; today's is the one every screen shows.
+        # From what was known at that inspection; today's is the one on every screen.
         def answer(file, inspection)
           if inspection.date == @context.today && inspection == file.inspections.last
             return Axles::AxleAnswer.new(@context).call(file)
@@ -82,7 +81,7 @@ module Graver
 
           entries =
             file.entries.select { |entry| entry.date <= inspection.date && entry.odometer_km <= inspection.odometer_km }
-          # Asked once: nothing of it is remembered but what is kept.
+          # Calculated once and not cached: only the stored figures are needed.
           @knowledge.outlook.call(
             entries:,
             beside: file.beside(until_day: inspection.date),
@@ -108,7 +107,7 @@ module Graver
           verdict && Scored.new(given: forecast, verdict:)
         end
 
-        # Each set with where it went on and where it was last known to be on.
+        # Each set with the distances where it was fitted and last known to be on.
         def sets(file, limit_mm)
           history =
             @knowledge.history_builder.call(file.entries, file.specifications(limit_mm:).fetch("pad"), as_of_km: 0.0)

@@ -5,8 +5,7 @@ require "date"
 module Graver
   module Service
     module Forecast
-      # What lies ahead of one vehicle, on one scale of distance and date, which jobs are best done together, and what
-      # its owner is to be reminded of.
+      # A vehicle's timeline of distance and date, the jobs best done together, and the owner's reminders.
       class Timeline
         # kind: "look", "order", "due", "fluid", "inspection", "trip", "driving", "retorque", "first_reading", "relook",
         # "job"; axle: its name or nil; date: Date; km: from now; until: Date or nil; text: a sentence; row: id of the
@@ -72,7 +71,7 @@ module Graver
         def look(answer, name)
           date = answer.look_again_date(@context.knowledge.look_again_most_days) or return
           km = answer.look_again_at_either_km
-          # Due by distance it is said as everywhere else; due by time, by what is driven until then.
+          # Due by distance, the distance is given as everywhere else; due by time, the distance driven until then.
           far = date < answer.date_for(km) ? answer.timeline.km_by([date, today].max) : km
           event(
             "look",
@@ -108,7 +107,7 @@ module Graver
           events
         end
 
-        # The careful end of what comes first: the pads, or rotors that have been read.
+        # The cautious end of what comes first: the pads, or rotors that have been read.
         def careful(axle)
           answer = axle.answer
           results =

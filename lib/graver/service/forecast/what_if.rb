@@ -3,11 +3,11 @@
 module Graver
   module Service
     module Forecast
-      # "What if": the forecast of an axle under hypotheses of its owner, on top of what is on file. Nothing is kept.
+      # "What if": an axle's forecast under the owner's assumptions, on top of what is on file. Nothing is stored.
       class WhatIf
         include Base::FieldErrors
 
-        # before, after: Core::Wear::AxleForecast::Answer; said: [sentence] of what was supposed, with its source
+        # before, after: Core::Wear::AxleForecast::Answer; said: [sentence] about each assumption, with its source
         Compared = Core::Value.define(:before, :after, :said)
         FACTOR = (0.1..10)
         YEAR_KM = (100..300_000)

@@ -3,8 +3,7 @@
 module Graver
   module Service
     module Household
-      # What was archived and can be restored: vehicles, cancelled jobs, half-entered inspections that were started
-      # over.
+      # Archived things that can be restored: vehicles, cancelled jobs, half-entered inspections that were started over.
       class Bin
         # vehicles: [Storage::Vehicle]; jobs: [[Storage::Job, Storage::Vehicle]]; drafts: [[Storage::BinnedDraft,
         # Storage::Vehicle]]
@@ -32,7 +31,7 @@ module Graver
           Contents.new(vehicles: vehicles.select(&:archived), jobs:, drafts:)
         end
 
-        # Back in its place; what lies there now takes its place in the bin. -> vehicle id. Raises NotFound.
+        # Restores a draft; a draft in its place goes to the bin. -> vehicle id. Raises NotFound.
         def restore_draft(id)
           @store.transaction do
             draft = @store.drafts.find_binned(id)

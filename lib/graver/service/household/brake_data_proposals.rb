@@ -3,11 +3,10 @@
 module Graver
   module Service
     module Household
-      # What could fill an axle's gaps: what is usual for its caliper kind, or what is known of another axle. Only
-      # proposed;
-      # the owner looks at it and saves it, or not.
+      # Proposals for an axle's gaps: usual values for its caliper, or values of another axle. The owner checks them and
+      # saves them, or not.
       class BrakeDataProposals
-        # entries: [{ key:, value:, unit:, source: }]; left_out: labels of what is known there and may not be taken over
+        # entries: [{ key:, value:, unit:, source: }]; left_out: labels of known values that may not be copied
         Proposals = Core::Value.define(:entries, :left_out)
 
         def initialize(context)
@@ -32,7 +31,7 @@ module Graver
           )
         end
 
-        # A torque is never taken over from another vehicle; what may be is said by the field (`copy`).
+        # A torque is never copied from another vehicle; the field (`copy`) says what may be.
         def copy(axle_id, from_id)
           file, other = find(axle_id), find(from_id)
           raise InvalidEntry.of("from", "same_axle", Texts.t("faults.other_axle")) if file.axle.id == other.axle.id

@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Household
-      # All that is on file of an axle's brake data: what counts, what was there before, what was looked for in vain.
+      # An axle's brake data: current values, earlier ones, and those searched for in vain.
       class BrakeDataSheet
         # record: AxleRecord; history: { key => [Storage::BrakeDatum], oldest first }; looked_for: [key];
         # others: [[Storage::Vehicle, Storage::Axle]] whose data could be copied

@@ -7,8 +7,8 @@ require "securerandom"
 module Graver
   module Service
     module Household
-      # Who may come in over the network: with the household's passphrase, or paired once by a code shown on this
-      # machine. What a device keeps is random; the file has its digest alone.
+      # Phone access: with the household's passphrase, or paired once by a code shown on this machine. A device keeps a
+      # random token; the file keeps only its digest.
       class PhoneAccess
         KEY = "phone_access"
         PASSPHRASE = (10..64)

@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Household
-      # The household's vehicles as places to go: their axles, and what was begun at each and waits to be gone on with.
+      # The household's vehicles as places to go: their axles, drafts and open jobs.
       class Places
         # vehicle: Storage::Vehicle; check: when an inspection that is half entered was last gone on with, or nil; job:
         # Storage::Job under way, or nil

@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Household
-      # Adds what the owner knows of an axle; every fault of every entry is reported at once and nothing is half saved.
+      # Saves brake data of an axle; reports every fault of every entry at once and saves all or nothing.
       class RecordBrakeData
         # New must be more than machine-to, and that more than discard.
         ORDER = [
@@ -78,7 +78,7 @@ module Graver
           e.under("entries.#{at}").faults
         end
 
-        # What is known of a part must leave the readings of it on file possible.
+        # New data of a part must leave the readings of it on file possible.
         def refuse_breaking(file, entries)
           known = file.unusable.map(&:ref)
           after = file.with_data(entries.to_h { |entry| [entry[:key], datum(entry)] })
@@ -94,7 +94,7 @@ module Graver
           entry[:value] && Storage::BrakeDatum.new(**row(entry).slice(:key, :value, :unit, :source), recorded_at: nil)
         end
 
-        # Over what is entered now and what is on file.
+        # Checks the order of new values and those on file.
         def order(file, entries)
           ORDER.filter_map do |more, less|
             at = entries.index { |entry| [more, less].include?(entry[:key]) } or next
@@ -124,7 +124,7 @@ module Graver
           end
         end
 
-        # What is tightened by a further angle has stretched: it never goes back.
+        # A bolt tightened by an angle has stretched and can't be reused.
         def stretched(file, entries)
           entries.each_with_index.filter_map do |entry, at|
             fastener = entry[:key].to_s[/\A(\w+)\.(?:single_use|angle)\z/, 1] or next

@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Household
-      # Puts a service without a look at the brakes into the log: its day, its odometer, and what was renewed.
+      # Logs a service without a brake inspection: its day, its odometer, and what was renewed.
       class ServiceNote
         def initialize(context)
           @context = context

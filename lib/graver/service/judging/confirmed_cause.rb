@@ -3,8 +3,8 @@
 module Graver
   module Service
     module Judging
-      # What stood behind uneven wear, as its owner found it: a cause, kept with the vehicle, or none, which stays open
-      # and is looked at again.
+      # Records the cause of uneven wear: a cause, kept with the vehicle, or none, which stays open and is inspected
+      # again.
       class ConfirmedCause
         NONE = "none"
 

@@ -3,13 +3,13 @@
 module Graver
   module Service
     module Judging
-      # What everything read and seen of a vehicle means, what cannot be said, and what would be best measured next.
+      # The findings of a vehicle, what has no verdict, and what is best measured next.
       class Findings
         # Fewer places round a rotor miss its variation.
         PLACES_FOR_VARIATION = 4
-        # fluid: FluidSummary::Summary or nil; changes: [Change] against the inspection before; silent: sentences of
+        # fluid: FluidSummary::Summary or nil; changes: [Change] since the inspection before; silent: sentences about
         # what has no verdict; next: [[axle name, Core::Wear::MeasurementValue::Worth]]; answers: { [axle id, side,
-        # rule] => Storage::FollowUp }, what stood behind a finding, as its owner found it on the pads that are on
+        # rule] => Storage::FollowUp }, the causes the owner found on the current pads
         All = Core::Value.define(:overview, :fluid, :changes, :silent, :next, :answers)
         Change = Core::Value.define(:axle, :position, :part, :before_mm, :before_on, :now_mm, :now_on, :km)
 
@@ -55,7 +55,7 @@ module Graver
           ]
         end
 
-        # What is claimed, in mm. Raises InvalidEntry.
+        # The claimed thickness in mm. Raises InvalidEntry.
         def claimed_mm(given)
           figures, unit = Core::Quantity::EnteredLength.split(given[:value], given[:unit] || "mm")
           unless Core::Quantity::LENGTH.include?(unit)
@@ -110,7 +110,7 @@ module Graver
           end
         end
 
-        # No known limit, or nothing read, means no verdict, said plainly.
+        # Without a known limit or a reading there is no verdict: says so.
         def silent(overview)
           pulsates = overview.seen.any? { |mark| mark.mark.id == "pulsation" }
           overview.axles.flat_map do |axle|
@@ -136,7 +136,7 @@ module Graver
           Texts.t("findings.no_rotor_read") unless axle.answer.rotors&.readings&.positive?
         end
 
-        # More than the limit as it was read, and no more than the tool makes by itself.
+        # More than the limit as read, but no more than the tool makes by itself.
         def unclear_variation(axle)
           file = axle.file
           usual = @knowledge.measurement.dig("usual_limits", "thickness_variation_mm", "value")

@@ -26,8 +26,8 @@ module Graver
           @symptoms = context.knowledge.symptoms
         end
 
-        # given: { symptom:, answers: { "when" => "braking" } } -> Outcome. An answer stays with the vehicle until it is
-        # closed; what is normal is noted and closed at once. Raises InvalidEntry for an unknown or open question.
+        # given: { symptom:, answers: { "when" => "braking" } } -> Outcome. An answer stays open on the vehicle until it
+        # is closed; a normal one is noted and closed at once. Raises InvalidEntry for an unknown or missing answer.
         def call(vehicle_id, given)
           symptom = @symptoms.find { |each| each.id == given[:symptom] } or
             raise InvalidEntry.of("symptom", "unknown_choice", Texts.t("faults.choose", choices: @symptoms.map(&:id)))

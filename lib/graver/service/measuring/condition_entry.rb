@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Measuring
-      # Checks one mark or figure of what was looked at.
+      # Checks one mark or figure of an inspection.
       class ConditionEntry
         # files: { axle id => AxleRecord }
         def initialize(knowledge, files)

@@ -3,8 +3,8 @@
 module Graver
   module Service
     module Measuring
-      # Edits or voids what was logged, with a reason. Nothing is overwritten: the correction stands beside what it
-      # corrects, and everything derived follows.
+      # Edits or voids a logged entry, with a reason. Nothing is overwritten: the correction stands beside the original,
+      # and everything derived follows.
       class Correct
         def initialize(context)
           @context = context
@@ -18,8 +18,7 @@ module Graver
           change(inspection_id, row, given, reading_id:) { reading_change(inspection, row, given) }
         end
 
-        # given: { void:, mark:, value:, reason: }: a mark or figure of what was looked at. Raises InvalidEntry,
-        # NotFound.
+        # given: { void:, mark:, value:, reason: } for a mark or figure. Raises InvalidEntry, NotFound.
         def condition(inspection_id, condition_id, given)
           inspection = @store.inspections.find(inspection_id)
           row = inspection.conditions.find { |each| each.id == condition_id } or raise NotFound, Texts.t("missing.mark")

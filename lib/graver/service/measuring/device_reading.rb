@@ -3,8 +3,8 @@
 module Graver
   module Service
     module Measuring
-      # Has a device send one reading for a place in the inspection. It is told the place and nothing else: neither the
-      # log nor the forecast. What a simulated one sends says so.
+      # Asks a device for one reading at a place in the inspection. It gets the place only: neither log nor forecast. A
+      # reading from a simulated device says so.
       class DeviceReading
         def initialize(context)
           @context = context

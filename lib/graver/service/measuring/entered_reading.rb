@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Measuring
-      # One reading of one position as it came in: its figures and unit told apart, each place normalised.
+      # One reading of one position as entered: figures and unit separated, each place normalised.
       class EnteredReading
         # A separate method: a share of new is only ever judged by eye.
         SHARE_UNITS = { "percent" => "percent", "share" => "percent" }.freeze
@@ -49,7 +49,7 @@ module Graver
           values.each_with_index.map { |value, place| normalise(value, place) }
         end
 
-        # What the same figures would be in inches or in another unit this vehicle is read in, in mm. Not for shares.
+        # The same figures in inches or in another unit used on this vehicle, in mm. Not for shares.
         def alternatives
           return {} if method == "percent" || values.empty?
 

@@ -6,7 +6,7 @@ module Graver
       # An inspection of a vehicle as it is being entered: each reading normalised where it can be, refused where it
       # cannot, and questioned where it can hardly be true.
       class InspectionEntry
-        # at: index in what was given; entered: EnteredReading; thickness: the one that counts; survey: Survey or nil;
+        # at: index in the input; entered: EnteredReading; thickness: the one that counts; survey: Survey or nil;
         # question: ReadingFlags::Asked or nil
         Line =
           Core::Value.define(:at, :entered, :thickness, :survey, :question) do
@@ -14,7 +14,7 @@ module Graver
             def file = entered.file
           end
 
-        # Answers with which a questioned reading is saved as it was entered.
+        # Answers that save a questioned reading as entered.
         SETTLED = %w[affirmed keep earlier_wrong].freeze
 
         attr_reader :files, :lines, :faults, :stamp, :conditions

@@ -3,8 +3,8 @@
 module Graver
   module Service
     module Measuring
-      # Everything the walk round a vehicle needs, in the owner's order: wheels, positions, what was read before and
-      # what is expected now, what to look at, and what can only be seen with the wheel off.
+      # Everything for the inspection form, in the owner's order: wheels, positions, earlier readings and expected
+      # values, items to inspect, and those visible only with the wheel off.
       class InspectionForm
         ORDER = "inspection_order"
         # expected: { mean_mm:, sd_mm: } or nil; before: [ReadingRow, Inspection] or nil

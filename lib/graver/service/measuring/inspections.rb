@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Measuring
-      # What was logged, as it stands with its corrections.
+      # Logged inspections with their corrections.
       class Inspections
         # photos: [Storage::Photo]
         Logged = Core::Value.define(:inspection, :vehicle, :photos)

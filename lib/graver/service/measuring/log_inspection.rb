@@ -27,8 +27,8 @@ module Graver
           saved
         end
 
-        # The same in the middle of a job: into its inspection of that day, which is begun with the first. A place read
-        # again counts as it was read last. job_id; note: of a new one -> the inspection's id. Raises InvalidEntry,
+        # Logs readings in the middle of a job: into its inspection of that day, which the first reading creates. A
+        # place read again counts as last read. job_id; note: for a new one -> the inspection's id. Raises InvalidEntry,
         # NotFound.
         def on_the_way(vehicle_id, given, job_id:, note:)
           checked(vehicle_id, given)
@@ -45,7 +45,7 @@ module Graver
           @store.inspections.of_vehicle(vehicle_id).reverse.find { |each| each.job_id == job_id && each.date == day }
         end
 
-        # What was given, looked at but not saved -> InspectionEntry
+        # Checks the input without saving -> InspectionEntry
         def entry(vehicle_id, given)
           vehicle = @store.vehicles.find(vehicle_id)
           InspectionEntry.new(

@@ -3,7 +3,8 @@
 module Graver
   module Service
     module Measuring
-      # What is read or marked again in the same inspection: what was said before stays on file and counts no more.
+      # Handles places read or marked again in the same inspection: the earlier entry stays on file but no longer
+      # counts.
       class ReadAgain
         PLACE = %i[axle_id event part side pad].freeze
         SEEN = %i[axle_id side face item].freeze
@@ -33,7 +34,7 @@ module Graver
 
         def marked(inspection) = inspection.conditions.select(&:mark)
 
-        # What is said of a thing is all that holds of it.
+        # The newest marks of an item replace all earlier ones.
         def new_marks(inspection, rows)
           places = rows.map { |row| row.values_at(*SEEN) }
           standing = marked(inspection).select { |each| places.include?(each.to_h.values_at(*SEEN)) }

@@ -77,7 +77,7 @@ module Graver
           end
         end
 
-        # The newest thickness of this position since its set went on, unless a set goes on in this very inspection.
+        # The newest thickness of this position in its set, unless this very inspection fits a new set.
         def before(line)
           return if fitted_now?(line)
 
@@ -85,7 +85,7 @@ module Graver
           last && @knowledge.normalise.call(last, line.file.part(line.entered.part))
         end
 
-        # What the log so far lets one expect here, from a set that has been read at least once.
+        # The thickness the log leads one to expect here, if the set has been read at least once.
         def expected(line)
           return unless @stamp.date && @stamp.odometer_km && @stamp.order_faults.empty? && before(line)
 

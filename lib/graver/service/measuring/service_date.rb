@@ -5,8 +5,7 @@ require "date"
 module Graver
   module Service
     module Measuring
-      # Day and odometer of a service as entered: what is wrong with them alone and against the log, and what is
-      # doubtful.
+      # Day and odometer of a service as entered: their faults alone and against the log, and questions about them.
       class ServiceDate
         LARGEST_KM = 5_000_000
         EARLIEST_YEAR = 1950
@@ -31,7 +30,7 @@ module Graver
         # Against the inspections before and after its day: the odometer never runs back.
         def order_faults = @order_faults ||= find_order_faults
 
-        # Itself when nothing is wrong with it. Raises InvalidEntry; with `asking` for what is only doubtful too.
+        # Returns itself if nothing is wrong. Raises InvalidEntry; with `asking` also for open questions.
         def settled(asking: false)
           found = faults + order_faults
           found << fault("odometer.value", question[:code], question[:sentence]) if asking && found.empty? && question

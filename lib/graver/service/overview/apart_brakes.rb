@@ -8,7 +8,7 @@ module Graver
         module_function
 
         # [Storage::Job] of one vehicle -> those that leave something apart. What a later job on the same axles has put
-        # together counts no more.
+        # together no longer counts.
         def leaving(jobs)
           jobs.each_with_index.select { |job, at| job.apart.any? && !mended?(job, jobs.drop(at + 1)) }.map(&:first)
         end
@@ -20,7 +20,7 @@ module Graver
             end
         end
 
-        # Of an axle: what the rules of state want. jobs: [Storage::Job] of the vehicle
+        # Measures of an axle for the rules of state. jobs: [Storage::Job] of the vehicle
         def measures(knowledge, jobs, axle)
           places = leaving(jobs).flat_map { |job| job.apart.select { |place| at?(place, axle, job) } }.uniq
           return {} if places.empty?
@@ -28,7 +28,8 @@ module Graver
           { "apart" => places.length, "apart_text" => "#{said(knowledge, places).join(". ")}." }
         end
 
-        # Is it at this axle? A lift of both axles and what is of the whole job are at each axle of the job.
+        # Whether the place is at this axle. A lift of both axles and facts of the whole job are at each axle of the
+        # job.
         def at?(place, axle, job)
           name = place[1]
           return job.axle_ids.include?(axle.id) if name.nil? || name == "both"

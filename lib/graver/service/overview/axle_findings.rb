@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Overview
-      # What one axle's readings mean, with the causes that fit what was seen.
+      # The findings of one axle, with the causes that fit.
       class AxleFindings
         # A finding in words. causes: [Core::Judgement::Causes::Cause]
         Found =
@@ -85,7 +85,7 @@ module Graver
           recurs?(place.side, file, finding.rule.pattern) ? marks + ["recurs"] : marks
         end
 
-        # The last reading of both pads before the newest set went on, uneven the same way.
+        # The last reading of both pads before the newest set was fitted, uneven the same way.
         def recurs?(side, file, pattern)
           return false unless %w[inner_thin outer_thin].include?(pattern)
 

@@ -3,11 +3,10 @@
 module Graver
   module Service
     module Overview
-      # What can be said of one axle today: the forecast, its state in one of four words, and what becomes of its
-      # rotors.
+      # One axle today: its forecast, its severity, and the verdict on its rotors.
       class AxleOverview
-        # answer: Core::Wear::AxleForecast::Answer; judgement: Core::Judgement::RuleEngine::Judgement; measures: what it
-        # looked at; rotors: AxleRotors::Judged as of today, rotors_with_pads: with new pads on; seen:
+        # answer: Core::Wear::AxleForecast::Answer; judgement: Core::Judgement::RuleEngine::Judgement; measures: its
+        # input; rotors: AxleRotors::Judged as of today, rotors_with_pads: with new pads on; seen:
         # [CurrentConditions::Observation] of this axle; findings: [AxleFindings::Found]; last_inspection: the newest
         # one with readings of this axle.
         Overview =
@@ -81,7 +80,7 @@ module Graver
           )
         end
 
-        # What the thickness as it was read says, and whether it says anything.
+        # What the thickness as read means, and whether it means anything.
         def rotor_measures(file, verdicts)
           side, out =
             verdicts.select { |_, verdict| verdict.outcome == "replace" }.min_by { |_, verdict| verdict.reading_mm }

@@ -30,7 +30,7 @@ module Graver
           Judged.new(verdicts:, conditions:, plan: plan(file, answer, verdicts.values, conditions, with_pads))
         end
 
-        # What is said of each side: [{ side:, outcome:, sentence:, change: }]
+        # The verdict on each side: [{ side:, outcome:, sentence:, change: }]
         def self.said(knowledge, judged, distance_unit)
           texts = knowledge.rotor_rules.fetch("verdicts")
           judged.verdicts.map do |side, verdict|
@@ -122,7 +122,7 @@ module Graver
           end
         end
 
-        # Felt in the pedal, and not explained by what was found of the rotors -> [Condition]
+        # Symptoms felt in the pedal that the rotors' findings do not explain -> [Condition]
         def felt(rule, file, seen, findings)
           return [] unless rule["felt"] && seen.any? { |mark| "#{mark.item.id}.#{mark.mark.id}" == rule["felt"] }
           return [] if findings.any? { |found| EXPLAIN_PULSATION.include?(found.rule) }
@@ -131,7 +131,7 @@ module Graver
           [condition(rule, nil, read ? rule["within"] : rule["label"])]
         end
 
-        # At enough places, by a tool that would have told a variation that is felt.
+        # Read at enough places, by a tool that would show a variation that can be felt.
         def read_all_round?(file, side)
           rows, = file.newest_rows("rotor", side)
           rows.to_a.length >= PLACES_FOR_VARIATION && tells?(file, rows)
@@ -170,7 +170,7 @@ module Graver
           end
         end
 
-        # The thinnest place of the newest reading, as it was read.
+        # The thinnest place of the newest reading, as read.
         def read(file, side)
           reading = file.newest_reading("rotor", side) or return
           newest = @knowledge.normalise.call(reading, file.part("rotor"))

@@ -3,8 +3,7 @@
 module Graver
   module Service
     module Overview
-      # What was last seen of every part that is looked at, until something newer was marked there or a new part went
-      # on.
+      # The last mark of every inspected part, until a newer mark or a new part.
       class CurrentConditions
         # date: of the inspection; item, mark: entries of knowledge/conditions.yml
         Observation =

@@ -58,7 +58,7 @@ module Graver
           }
         end
 
-        # What was read at or under a limit is there, whatever was expected.
+        # A reading at or below a limit counts, whatever was expected.
         def below_chance(position, limit_mm)
           read.out?(position, limit_mm) ? 1.0 : @answer.pads.chance_below(position, limit_mm)
         end

@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Overview
-      # What the reservoir, the fluid's age, the parking brake and the odometer's silence say of the whole vehicle.
+      # Findings about the whole vehicle: reservoir, fluid age, parking brake, and an odometer not logged for long.
       class FluidFindings
         def initialize(knowledge, today)
           @knowledge = knowledge
@@ -79,8 +79,8 @@ module Graver
           }
         end
 
-        # What the wear of the pads takes over a distance, in parts of MIN to MAX: [share, its error, how it is known].
-        # By reservoir and pistons where they are known, else by what is usual.
+        # The fall of the level that pad wear over a distance explains, in parts of MIN to MAX: [share, its error, how
+        # it is known]. From reservoir and pistons if they are known, else from usual values.
         def explained(axles, distance_km)
           reservoir, worn = axles.first.file.volume_ml("fluid.reservoir_volume"), worn_ml(axles, distance_km)
           spread = @knowledge.findings.dig("wear_spread", "value")
@@ -110,8 +110,8 @@ module Graver
           shares.sum / shares.length
         end
 
-        # Fluid renewed or pads fitted in between: the levels cannot be compared. What a job did on the day of the later
-        # look came after it was read.
+        # If fluid was renewed or pads fitted in between, the levels cannot be compared. Work of a job on the day of the
+        # later inspection came after it was read.
         def renewed_between?(before, now, inspections)
           between =
             inspections.select { |each| each.date > before.date && each.date <= now.date && !same_job?(each, now) }
@@ -120,7 +120,7 @@ module Graver
 
         def same_job?(each, now) = !now.job_id.nil? && each.job_id == now.job_id
 
-        # What the pistons of all axles took up over a distance; nil where one axle's pistons are not known.
+        # Volume the pistons of all axles moved over a distance; nil if one axle's pistons are unknown.
         def worn_ml(axles, distance_km)
           parts =
             axles.map do |axle|

@@ -28,7 +28,7 @@ module Graver
         # The newest -> Level or nil
         def newest = @levels.last
 
-        # What fell between two looks: [Level, Level], the later one by what it was before any work on it, or nil
+        # The level at two inspections: [Level, Level], the later one before any work on it, or nil
         def pair = @levels.length > 1 ? @levels.last(2) : nil
 
         private

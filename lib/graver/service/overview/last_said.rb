@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Overview
-      # What was last said of the pads of the set that is on: by the vehicle's own display, by a shop.
+      # The last claims about the current pads: by the vehicle's own display, by a shop.
       class LastSaid
         # said_km: then; left_km: of it from here; thickness_mm: of a claim
         Said = Core::Value.define(:date, :said_km, :left_km, :thickness_mm)

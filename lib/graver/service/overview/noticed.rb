@@ -3,8 +3,7 @@
 module Graver
   module Service
     module Overview
-      # What was answered about something noticed on the road and is still open: it counts as a mark of an inspection
-      # would, until it is closed.
+      # Open answers to symptoms: each counts as a mark of an inspection would, until it is closed.
       module Noticed
         ITEM = "symptom"
         # How a follow-up names the mark it is about.

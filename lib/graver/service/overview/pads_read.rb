@@ -3,8 +3,8 @@
 module Graver
   module Service
     module Overview
-      # The readings of the fitted pads, whatever the forecast makes of them: a precise reading without a flag stands
-      # as it was read, and material only goes. One that was kept with a doubt is no pass either.
+      # Readings of the fitted pads, whatever the forecast makes of them: a precise reading without a flag stands, and
+      # material only wears away. A flagged reading is no pass either.
       class PadsRead
         # position: "left_inner"; entry: Core::Wear::Entry; mm: as read
         Read = Core::Value.define(:position, :entry, :mm)
@@ -34,7 +34,7 @@ module Graver
         def out?(position, limit_mm) = certain.any? { |read| read.position == position && under?(read, limit_mm) }
 
         # -> { "read_floor_mm" => 1.2, "read_floor_place" => "Left inner pad", "read_floor_on" => "2026-05-16", ... };
-        # only what is so
+        # only measures that apply
         def measures(floor_mm, limit_mm)
           floor = at_or_under(floor_mm)
           {

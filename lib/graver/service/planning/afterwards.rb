@@ -3,8 +3,8 @@
 module Graver
   module Service
     module Planning
-      # What is done after a job is finished: wheel nuts again, the fluid level, the first reading. It is ticked with
-      # the odometer it was done at.
+      # Tasks after a job is finished: wheel nuts again, the fluid level, the first reading. Each is ticked with the
+      # odometer at that time.
       class Afterwards < JobEvents
         STAGE = "afterwards"
 

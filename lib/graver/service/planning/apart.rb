@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Planning
-      # What a job has left apart, in words, and the follow-up that says so at the vehicle.
+      # What a job has left apart, in words, and its follow-up on the vehicle.
       class Apart
         def initialize(context)
           @context = context
@@ -13,7 +13,7 @@ module Graver
         # "Front left: the caliper is off, the pads are out. Front: the vehicle is on stands"
         def said(job) = Overview::ApartBrakes.said(@context.knowledge, job.apart).join(". ")
 
-        # Puts what is apart on the vehicle's follow-ups, in place of what an earlier stop said. key: of the message
+        # Adds what is apart to the vehicle's follow-ups, replacing an earlier one of the job. key: of the message
         def follow_up(job, key)
           close(job, Texts.t("jobs.paused_again"))
           return if job.apart.empty?

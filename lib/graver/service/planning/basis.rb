@@ -3,15 +3,14 @@
 module Graver
   module Service
     module Planning
-      # What a job that has begun is planned by: the brake and the approaches as they were then, the order of its
-      # steps, and the state of the brake at that moment. Nothing that changes elsewhere reaches it; only planning the
-      # job again does.
+      # The fixed basis of a job in progress: the brake and the approaches when it began, the order of its steps, and
+      # the state of the brake then. Changes elsewhere do not reach it; only planning the job again does.
       class Basis
         PlannedStep = Core::Planning::PlannedStep
 
-        # As it is kept with the job. setups: [Lifts::Setup]; lifts: [Lift]; placed: [PlannedStep], before the owner's
-        # changes; bleed: as in Steps::Ordered; held: [place]; done: [step key]; road: is the vehicle driven at the
-        # end? -> Hash
+        # The basis as stored with the job. setups: [Lifts::Setup]; lifts: [Lift]; placed: [PlannedStep], before the
+        # owner's changes; bleed: as in Steps::Ordered; held: [place]; done: [step key]; road: whether the vehicle is
+        # driven at the end -> Hash
         def self.entry(setups:, lifts:, placed:, bleed:, held:, done:, road: true)
           {
             "setups" => setups.map { |setup| setup.to_h.transform_keys(&:to_s) },
@@ -57,8 +56,8 @@ module Graver
               end
         end
 
-        # [PlannedStep] in the order they were planned, told as the approaches of that time have it. A step that is not
-        # in the knowledge any more is left out.
+        # [PlannedStep] in the planned order, with the texts of the approaches chosen then. A step no longer in the
+        # knowledge is left out.
         def placed
           @placed ||=
             @kept
@@ -75,7 +74,7 @@ module Graver
         def symbols(given) = given.transform_keys(&:to_sym)
         def corner(corners, axle, side) = corners.find { |each| [each.axle, each.side] == [axle, side] }
 
-        # A step done once for several corners is told as the first of them has it.
+        # A shared step has the text of the first of its corners.
         def corner_of(lift, axle, side, step)
           mine = lifts.select { |each| lift.nil? || each.name == lift }.flat_map(&:corners)
           return corner(mine, axle, side) if axle

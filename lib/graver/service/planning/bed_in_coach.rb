@@ -11,7 +11,7 @@ module Graver
         # warm, hot: degrees Celsius between which it should end; approach: option id; label; series:
         # Core::BedIn::Series or nil; axles: [Axle]; assumed: { name => number }
         Answer = Core::Value.define(:approach, :label, :series, :axles, :assumed, :warm, :hot)
-        # What the owner may change, and how far.
+        # The values the owner may change, and their bounds.
         RANGES = {
           mass_kg: 80..5000,
           front_share_percent: 20..95,

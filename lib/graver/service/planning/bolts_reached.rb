@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Planning
-      # What was tightened in the job that wrote an entry of the log.
+      # The bolts tightened in the job that wrote an entry of the log.
       class BoltsReached
         # entries: as Storage::Job#torques, of one fastener
         Line = Core::Value.define(:axle, :label, :entries)

@@ -3,12 +3,12 @@
 module Graver
   module Service
     module Planning
-      # What is known of a vehicle in the middle of a job that forbids to drive, and that nothing in the job sees to:
-      # it is put together, but not driven.
+      # What is known of a vehicle in the middle of a job that forbids driving and that the job does not deal with: it
+      # is put together, but not driven.
       class Condemned
         # axle: Scope::AxleScope or nil: of the whole vehicle; text: why
         Reason = Core::Value.define(:axle, :text)
-        # Rules of knowledge/rules/state.yml that speak of a job itself, or of what is looked at here one by one.
+        # Rules of knowledge/rules/state.yml about a job itself, or about what is checked here one by one.
         OTHERWISE = %w[apart seen-stop rotor-read-out].freeze
 
         def initialize(context)
@@ -23,7 +23,7 @@ module Graver
           of(overview, Scope.new(@context).call(overview, job.axle_id, job.scope, job.approaches), job)
         end
 
-        # The same of what is known already: VehicleOverviews::Overview, Scope::Chosen
+        # The same for data already loaded: VehicleOverviews::Overview, Scope::Chosen
         def of(overview, scope, job)
           works = scope.included.flat_map(&:works)
           scope.axles.flat_map { |axle| of_axle(axle) } + symptoms(overview, works, job) + findings(overview) +
@@ -71,13 +71,13 @@ module Graver
             .map { |found| Reason.new(axle: nil, text: [found.sentence, found.advice].reject(&:empty?).join(" ")) }
         end
 
-        # What was noticed on the road, but for what an answer in this job has cleared.
+        # Open symptoms, without those an answer in this job has cleared.
         def symptoms(overview, works, job)
           cleared = answered(job).select(&:good).flat_map(&:clears)
           marks(nil, overview.seen.reject { |seen| cleared.include?("#{seen.item.id}.#{seen.mark.id}") }, works)
         end
 
-        # What was answered at a step of the job.
+        # Answers at the job's steps.
         def answers(job)
           answered(job).filter_map(&:because).map { |because| Reason.new(axle: nil, text: because) }
         end
@@ -86,7 +86,7 @@ module Graver
           job.answers.filter_map { |key, answer| @knowledge.procedure.step(key.split(".").last)&.asks&.answer(answer) }
         end
 
-        # What was on one side only when the job was put back together.
+        # Work that was on one side only when the job was put back together.
         def half_done(job) = (job.scope&.fetch("half", nil) || []).map { |text| Reason.new(axle: nil, text:) }
 
         def loose(job)

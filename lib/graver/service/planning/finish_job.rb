@@ -3,8 +3,8 @@
 module Graver
   module Service
     module Planning
-      # The end of a job: its work goes into the log as a separate inspection (new parts on, marks answered, fluid
-      # renewed), the old sets end there, and what it came to is kept as it was planned and as it was.
+      # Finishes a job: logs its work as a separate inspection (new parts, marks dealt with, fluid renewed), ends the
+      # old sets there, and stores the result as planned and as done.
       class FinishJob < JobEvents
         include Base::FieldErrors
 
@@ -53,7 +53,7 @@ module Graver
           plan
         end
 
-        # What was noticed on the road and is gone is no longer open.
+        # Closes follow-ups of symptoms that are gone.
         def close_noticed(plan, gone)
           ends = Axles::FollowUps.new(@context)
           about = gone.map { |id| "#{Overview::Noticed::ABOUT}#{id}" }
@@ -71,7 +71,7 @@ module Graver
           end
         end
 
-        # What was found on the way and not seen to stays with the vehicle.
+        # Leaves findings on the vehicle that the job did not deal with.
         def leave_open(plan, texts)
           ends = Axles::FollowUps.new(@context)
           texts.each_with_index do |text, at|
@@ -114,7 +114,7 @@ module Graver
             .map { |seen| [Formats.sentence(seen.text), seen.caution].compact.join(" ") }
         end
 
-        # What forbids to drive, and what it takes, in a line each.
+        # What forbids driving, and what to buy for it, one line each.
         def to_order(plan, stops)
           buy = @plans.missing(plan)
           stops.map { |text| Texts.t("jobs.not_driven", because: text)[0, Axles::FollowUps::LONGEST] } +
@@ -225,7 +225,7 @@ module Graver
           under(field) { [fit, FittedThickness.new(@context.knowledge).call(fit, given)] } || [fit, nil]
         end
 
-        # The thickness of what went on is what a new part has from here on: sheet, card and shares left go by it.
+        # A new part's thickness becomes the axle's new-part thickness: sheet, card and shares use it.
         def keep_size(fit, row)
           key = "#{fit.part}.new_thickness"
           known = fit.file.data[key]
@@ -254,7 +254,7 @@ module Graver
           end
         end
 
-        # What the parts that went on cost.
+        # The prices of the fitted parts.
         def prices(plan)
           plan
             .parts

@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Planning
-      # How thick a part is that goes on in a job: measured, or as it was sold, and thick enough to go on.
+      # The thickness of a part fitted in a job: measured, or as sold, and thick enough.
       class FittedThickness
         # Where no tool is named.
         SOLD = "stated"

@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Planning
-      # The fluid of a job: what comes back, what is drawn off, what is bought, and the order of bleeding.
+      # The fluid of a job: displaced, drawn off, bought, and the order of bleeding.
       class Fluid
         # plan: Core::Planning::FluidPlan::Plan; grade: label or nil; mixing: [may, never] labels; order: [[axle,
         # side]] or [];

@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Planning
-      # What the use cases of jobs share: events are only added, and none to a job that is closed.
+      # Shared by the use cases of jobs: events are only added, and none to a closed job.
       class JobEvents
         LONGEST_NOTE = 500
 
@@ -20,7 +20,7 @@ module Graver
           @store.jobs.find(job.id)
         end
 
-        # What is not together after what was just recorded is kept beside it. -> Storage::Job
+        # Stores what is apart after the event just recorded. -> Storage::Job
         def note_apart(job)
           return job unless job.basis
 
@@ -28,7 +28,7 @@ module Graver
           places == job.apart ? job : record(job, "apart", { places: })
         end
 
-        # What a job that begins is planned by is kept with it.
+        # Stores the basis of a job that begins.
         def begin_work(job)
           record(job, "in_progress", { day: @context.today.iso8601 }) if job.state == "ready"
           keep_basis(@store.jobs.find(job.id))

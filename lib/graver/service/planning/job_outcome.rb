@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Planning
-      # What a job leaves in the log: parts that went on, marks it answered, and the sets that ended with it.
+      # What a job leaves in the log: fitted parts, marks dealt with, and the sets that ended with it.
       class JobOutcome
         # event: "fit" or "resurfaced"; part: "pad" or "rotor"; value, unit: as measured in the job, else of the part
         # bought, else of the brake data, or nil; method: it was measured by, or nil
@@ -47,14 +47,14 @@ module Graver
           renewed + axles.flat_map { |axle| marks(axle) + freed(axle) }.uniq + symptoms.map { |seen| row(seen) }
         end
 
-        # What was done to the fluid of an axle: renewed, or bled alone.
+        # What was done to an axle's fluid: renewed, or only bled.
         def fluid(axle)
           bled = @plan.ordered.lifts.flat_map(&:bleeding).any? { |corner| corner.axle == axle.name }
           event = axle.works.include?(NEW_FLUID) ? "renewed" : "bled"
           { event:, part: "fluid", axle_id: axle.file.axle.id } if bled || event == "renewed"
         end
 
-        # The sets that end here: [{ axle:, part:, life_km:, last_mm:, last_on: }], what is not known nil.
+        # The sets that end here: [{ axle:, part:, life_km:, last_mm:, last_on: }], nil where unknown.
         def ended(odometer_km) = fits.select { |fit| fit.event == "fit" }.map { |fit| set(fit, odometer_km) }
 
         private
@@ -131,7 +131,7 @@ module Graver
           sides.uniq.map { |side| { event: "freed", axle_id: axle.file.axle.id, part: "pad", side: } }
         end
 
-        # What was stuck when the job began.
+        # Marks that stood when the job began.
         def before(axle)
           earlier = @plan.overview.inspections.reject { |inspection| mine?(inspection) }
           Overview::CurrentConditions

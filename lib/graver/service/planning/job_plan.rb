@@ -3,16 +3,14 @@
 module Graver
   module Service
     module Planning
-      # Everything for a job: what is done, in which order, what has to be there, what it costs, and what is still
-      # missing.
+      # The complete plan of a job: its work, its order, parts and tools, cost, and what is still missing.
       class JobPlan
         # field: knowledge entry; blocks: the job is not ready without it
         Gap = Core::Value.define(:file, :field, :blocks)
         # ordered: Planning::Steps::Ordered; torque: [Planning::Torque::Set]; gaps: [Gap]; impossible: [[AxleRecord,
-        # sentence]];
-        # halts: [Planning::Scope::Halt] of a job under way;
-        # places: knowledge entries of what goes where; notes: { step id => [note of an earlier job] };
-        # photos: [Storage::Photo] of the vehicle; stops: [sentence] of a job under way, why the vehicle is not driven
+        # sentence]]; halts: [Planning::Scope::Halt] of a job in progress; places: knowledge entries of what goes where;
+        # notes: { step id => [note of an earlier job] }; photos: [Storage::Photo] of the vehicle; stops: [sentence] why
+        # the vehicle of a job in progress must not be driven
         Plan =
           Core::Value.define(
             :overview,
@@ -46,7 +44,7 @@ module Graver
               named = file.data.select { |key, _| key.match?(/\Aown_\d\.name\z/) }
               named.to_h { |key, datum| ["your own fastener #{key[/\d/]}", "“#{datum.value}”"] }
             end
-            # What was noticed on the road and still stands -> [CurrentConditions::Observation]
+            # Open symptoms -> [CurrentConditions::Observation]
             def symptoms = overview.seen.select { |seen| seen.item.id == "symptom" }
             def ready? = ordered.placed && readiness.none?(&:open?)
           end
@@ -65,7 +63,7 @@ module Graver
           call(Overview::VehicleOverviews.new(@context).find(axle.vehicle_id), job.axle_id, job)
         end
 
-        # What a job that begins with an axle would be. Raises NotFound.
+        # The plan of a job that would begin with an axle. Raises NotFound.
         def proposed(axle_id)
           axle = @context.store.vehicles.find_axle(axle_id)
           call(Overview::VehicleOverviews.new(@context).find(axle.vehicle_id), axle_id, nil)
@@ -89,7 +87,7 @@ module Graver
           torque_of(ordered(job), job, files)
         end
 
-        # What has to be bought for what was found and the job does not see to -> [label]
+        # Parts to buy for findings that the job does not deal with -> [label]
         def missing(plan)
           found =
             plan.scope.included.to_h do |axle|
@@ -202,7 +200,7 @@ module Graver
           works.merge(at_hand.to_h { |axle| [axle.file, []] })
         end
 
-        # Each halt with what has to be bought beyond what the plan has.
+        # Each halt with what it needs beyond the plan's shopping.
         def with_purchases(plan)
           return [] unless plan.job&.state == "in_progress"
 
@@ -219,7 +217,7 @@ module Graver
           buying(plan, works)
         end
 
-        # works: { "axle id" => [work] } of a job planned afresh -> [label] of what it takes beyond the plan
+        # works: { "axle id" => [work] } of a job planned from scratch -> [label] of parts beyond the plan
         def buying(plan, works)
           scope = { "axles" => works, "reasons" => plan.job.scope&.fetch("reasons", {}) || {} }
           mended = call(plan.overview, plan.job.axle_id, plan.job.with(state: "draft", scope:, basis: nil)).parts
@@ -252,8 +250,8 @@ module Graver
 
         def jobs(overview) = @context.store.jobs.of(overview.vehicle.axles.map(&:id))
 
-        # What the scope asks for, and the size of everything that is undone or tightened. Only what the order of steps
-        # cannot do without holds the job up.
+        # Brake data the scope needs, and the size of every fastener that is undone or tightened. Only what the order of
+        # steps cannot do without holds the job up.
         def gaps(works, ordered)
           works.flat_map do |file, chosen|
             asked = scoping.gaps(file, chosen).map { |field, decides| Gap.new(file:, field:, blocks: decides) }
@@ -270,7 +268,7 @@ module Graver
           end
         end
 
-        # What was noted at a step in earlier jobs of the vehicle, newest first.
+        # Notes from earlier jobs of the vehicle at each step, newest first.
         def notes(overview, job)
           earlier = jobs(overview).reject { |each| job && each.id >= job.id }
           earlier.reverse.flat_map(&:notes).group_by { |note| note["step"] }

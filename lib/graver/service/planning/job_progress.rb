@@ -3,12 +3,12 @@
 module Graver
   module Service
     module Planning
-      # How far a job under way has come: what a tick changes of it, and nothing of what it does not.
+      # The progress of a job: only what a tick changes.
       class JobProgress
         # job: Storage::Job; waits: { key of an open step => keys it waits for }; halted: do readings made since stop
         # it?
         Progress = Core::Value.define(:job, :waits, :halted)
-        # So many of what a step waits for are named.
+        # The number of steps named that a step waits for.
         MOST_NAMED = 3
 
         def initialize(context)

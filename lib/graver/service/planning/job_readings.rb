@@ -3,13 +3,13 @@
 module Graver
   module Service
     module Planning
-      # What is measured in the middle of a job: readings and figures go into the log at once, as one inspection of the
-      # job and the day; what is cast on a part goes into the brake data; a new part's thickness waits for the end of
-      # the job, when it goes on.
+      # Readings in the middle of a job: readings and figures are logged at once, as one inspection per job and day;
+      # figures stamped on a part go into the brake data; a new part's thickness waits for the end of the job, when it
+      # is fitted.
       class JobReadings < JobEvents
         include Base::FieldErrors
 
-        # What a new part is measured with at its step, where nothing else is said.
+        # The method for a new part at its step, unless another is given.
         AT_THE_STEP = "caliper"
 
         # given: { step:, odometer: { value:, unit:, keep: } or nil, readings: [...], conditions: [...] (as in a
@@ -52,7 +52,7 @@ module Graver
           )
         end
 
-        # Marks that were tapped by mistake: nothing else was said.
+        # Removes marks tapped by mistake, if nothing else was entered.
         def unmark(plan, job, given)
           logging = Measuring::LogInspection.new(@context)
           begun = logging.begun(plan.overview.vehicle.id, job.id, @context.today) or return

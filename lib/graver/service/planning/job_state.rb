@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Planning
-      # The state of the brake in the middle of a job, from what was ticked, in the order it was ticked.
+      # The state of the brake in the middle of a job, from its ticks in order.
       class JobState
         # ordered: Steps::Ordered of the job
         def initialize(knowledge, ordered)

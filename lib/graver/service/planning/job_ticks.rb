@@ -3,14 +3,14 @@
 module Graver
   module Service
     module Planning
-      # What is done of a job, step by step. A step that waits for another is refused; one that was done another way is
-      # answered for, with its reason, which stays on job and vehicle until it is made good.
+      # Ticks steps of a job. Rejects a step that waits for another; a step done another way needs a reason, which stays
+      # on job and vehicle until it is made good.
       class JobTicks < JobEvents
-        # Stages in which nothing goes back on yet, so that what was found out holds nothing up.
+        # Stages before anything is refitted, so that a finding holds nothing up.
         BEFORE_REFITTING = %w[ready safe strip clean].freeze
 
-        # keys: of steps of this job that are one movement ("front.left.wheel_off", "settle"), in their order ->
-        # Storage::Job. All of them or none. Raises InvalidEntry, NotFound.
+        # keys: of neighbouring steps of this job that are one group ("front.left.wheel_off", "settle"), in their order
+        # -> Storage::Job. All of them or none. Raises InvalidEntry, NotFound.
         def tick(id, keys, done)
           job = going(id)
           steps = keys.map { |key| step(job, key) }
@@ -22,8 +22,8 @@ module Graver
           end
         end
 
-        # What is answered at a step that asks. A good answer ticks it; after any other it is open, and the vehicle is
-        # not driven. Raises InvalidEntry, NotFound.
+        # Answers a step's question. A good answer ticks it; any other leaves it open, and the vehicle must not be
+        # driven. Raises InvalidEntry, NotFound.
         def answer(id, key, answer)
           job = going(id)
           placed = step(job, key)
@@ -52,7 +52,7 @@ module Graver
           end
         end
 
-        # What was left out is made good, on a job that may be closed. Raises InvalidEntry, NotFound.
+        # Makes good a step that was left out, also on a closed job. Raises InvalidEntry, NotFound.
         def resolve_deviation(id, key)
           job = @store.jobs.find(id)
           unless job.deviations.key?(key) && !job.resolved_deviations.include?(key)
@@ -68,7 +68,7 @@ module Graver
           begin_work(job) if steps.any? { |placed| placed.step.stage != "ready" }
         end
 
-        # What has to be said of a step before it is done. Raises InvalidEntry.
+        # Checks that what a step asks for was entered. Raises InvalidEntry.
         def check_done(job, placed, also)
           check(job, placed, also)
           refuse_unanswered(job, placed)
@@ -102,7 +102,7 @@ module Graver
           raise InvalidEntry.of("step", "replan", Texts.t("jobs.do_not_drive", reasons: reasons.map(&:text).join(" ")))
         end
 
-        # Readings that changed what has to be done bar what refits that axle, and what is done for all.
+        # Readings that changed the needed work block the steps that refit that axle, and shared steps.
         def halts(job, placed)
           return [] if BEFORE_REFITTING.include?(placed.step.stage)
 

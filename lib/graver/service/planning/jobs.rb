@@ -5,7 +5,7 @@ require "date"
 module Graver
   module Service
     module Planning
-      # A job while it is planned: scope, day, notes, changes of the order, what is resolved, ready or not.
+      # Changes to a job before it starts: scope, day, notes, order, resolved items, readiness.
       class Jobs < JobEvents
         MOST_ADJUSTMENTS = 60
 
@@ -34,7 +34,7 @@ module Graver
           check_begun(job, wanted)
           @store.transaction do
             keep_basis(job)
-            # What was ready was another job.
+            # A ready job whose plan changed is a draft again.
             record(job, "draft", nil) if job.state == "ready"
             record(job, "scope", { axles: wanted, reasons:, verdicts: })
             replan(job, wanted.transform_keys(&:to_i), job.approaches)
@@ -76,7 +76,7 @@ module Graver
           @store.jobs.find(id)
         end
 
-        # a cancelled job as it was before. Raises InvalidEntry, NotFound.
+        # restores a cancelled job. Raises InvalidEntry, NotFound.
         def take_back(id)
           job = @store.jobs.find(id)
           raise InvalidEntry.of("state", "not_cancelled", Texts.t("jobs.not_cancelled")) unless job.state == "cancelled"
@@ -99,7 +99,7 @@ module Graver
           put(id, "chose", { line:, supply: })
         end
 
-        # What a shop asks, as QuoteLines takes it; nothing takes it back to the estimate.
+        # Stores a shop's quote, as QuoteLines takes it; no quote goes back to the estimate.
         def quote(id, total, lines = []) = put(id, "quoted", QuoteLines.new.call(total, lines))
 
         # A note at a step, for next time. Raises InvalidEntry.

@@ -3,8 +3,7 @@
 module Graver
   module Service
     module Planning
-      # Brake data of the fasteners as they were when a job was finished: its torque card stays what it was, whatever is
-      # entered later.
+      # Fastener data as they were when a job was finished: its torque card stays the same, whatever is entered later.
       class KeptFasteners
         def initialize(knowledge)
           @ids = knowledge.fasteners.map(&:id)
@@ -18,8 +17,8 @@ module Graver
           end
         end
 
-        # [AxleRecord] -> the same, with the fasteners the job was finished with. A job that goes on, and one finished
-        # before they were kept, has today's.
+        # [AxleRecord] -> the same, with the fasteners the job was finished with. An open job, and one finished before
+        # they were stored, has today's.
         def records(job, files)
           kept = job&.closed&.fetch("fasteners", nil) or return files
           files.map { |file| kept.key?(file.axle.id.to_s) ? with(file, kept.fetch(file.axle.id.to_s)) : file }

@@ -3,8 +3,7 @@
 module Graver
   module Service
     module Planning
-      # What goes where in a job, and what never: as the owner's approaches and what is on file of a fastener have it,
-      # else as is usual.
+      # What to lubricate in a job, and what never to: by the owner's approaches and fastener data, else as usual.
       class LubricationChart
         def initialize(knowledge)
           @knowledge = knowledge

@@ -3,8 +3,8 @@
 module Graver
   module Service
     module Planning
-      # What a job takes of time and money, against a shop; what each choice of pads costs over its life; what was
-      # spent so far.
+      # Time and money of a job, compared with a shop; the cost of each choice of pads over its life; money spent so
+      # far.
       class Money
         # pads_cost, rotors_cost: per 1,000 km; the rotors' nil where it is not known
         Choice = Core::Value.define(:axle, :supply, :life_km, :pads_cost, :rotors_cost)
@@ -33,10 +33,10 @@ module Graver
             :by_axle
           ) do
             def total = parts + consumables + tools
-            # Nobody can say what is saved while a price is missing.
+            # The saving is unknown while a price is missing.
             def saving = shop && unpriced.empty? ? shop - total - own_time : nil
 
-            # As it is kept with a finished job.
+            # The summary as stored with a finished job.
             def said
               {
                 currency:,
@@ -154,7 +154,7 @@ module Graver
           end
         end
 
-        # [price of one, its thickness as it goes on]
+        # [price of one, its thickness when fitted]
         def new_rotors(axle, parts) = [rotor_price(axle, parts), axle.file.length_mm("rotor.new_thickness")]
 
         def machined_rotors(axle, parts)
@@ -207,7 +207,7 @@ module Graver
           }
         end
 
-        # Of one: what is bought now, else what one is on file for.
+        # Price of one: of the part to buy, else of the part on file.
         def rotor_price(axle, parts) = price_of("rotor", axle, parts)
 
         def price_of(item, axle, parts)

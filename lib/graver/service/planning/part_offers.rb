@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Planning
-      # What the parts counter has for one line of a job.
+      # The parts counter's offers for one line of a job.
       class PartOffers
         # offer: Devices::PartsCounter::Offer; checks: [Core::Planning::PartMatch::Check]
         Checked = Core::Value.define(:offer, :checks)

@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Planning
-      # What a shop asks, in one sum or line by line, as it was entered.
+      # A shop's quote, in one sum or line by line, as entered.
       class QuoteLines
         include Base::FieldErrors
 

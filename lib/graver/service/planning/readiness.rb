@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Planning
-      # What is still missing for a job, and what to do about each.
+      # What is still missing for a job, and what to do about each item.
       class Readiness
         # id: what a tick refers to; kind: of knowledge/rules/readiness.yml; text, todo: sentences; resolved: ticked
         # by the owner;

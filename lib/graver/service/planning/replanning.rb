@@ -3,8 +3,8 @@
 module Graver
   module Service
     module Planning
-      # Plans a job that has begun from the state of the brake: what its basis is from then on, or why it can't be
-      # planned from there.
+      # Plans a job in progress from the state of the brake: its new basis, or the reason why it can't be planned from
+      # there.
       class Replanning
         def initialize(context)
           @context = context
@@ -13,7 +13,7 @@ module Graver
           @scoping = Scope.new(context)
         end
 
-        # What a job that begins now is planned by: as it stands. -> Hash, see Basis.entry
+        # The basis of a job that begins now. -> Hash, see Basis.entry
         def begin(job)
           ordered = @plans.ordered(job)
           Basis.entry(
@@ -51,7 +51,7 @@ module Graver
           planner.call(setups, @plans.ordered(job).lifts, held, job.done)
         end
 
-        # The work of putting together what is apart, and nothing else.
+        # The work of refitting what is apart, and nothing else.
         TOGETHER = "together"
         private_constant :TOGETHER
 

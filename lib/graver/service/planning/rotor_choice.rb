@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Planning
-      # What the verdict on the rotors of an axle puts into a job, and whether a reason may do otherwise.
+      # The work that the verdict on an axle's rotors adds to a job, and whether a reason may override it.
       class RotorChoice
         # A finding after which a rotor does not stay, whatever the reason: a backing plate ran on it.
         METAL_RUN = "rotor-metal"
@@ -29,7 +29,7 @@ module Graver
 
         private
 
-        # What is too thin or cracked has no other way; what a face looks or feels like may be left with a reason.
+        # A rotor too thin or cracked has no other way; a worn face may be left with a reason.
         def must?(judged)
           return false unless @rules["must"].include?(judged.plan.outcome)
 

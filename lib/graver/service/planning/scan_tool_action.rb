@@ -3,8 +3,7 @@
 module Graver
   module Service
     module Planning
-      # Has a diagnostic unit do what a step of a job says, once that step may begin: no brake is opened before the
-      # chocks.
+      # Lets a scan tool do what a step says, once that step may begin: no brake is opened before the chocks.
       class ScanToolAction < JobEvents
         # -> Devices::Device::Done. Raises InvalidEntry, NotFound, DeviceFailed.
         def call(id, key, device_id)

@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Planning
-      # What a job does on each axle: proposed from forecast, verdict and what was seen, changed by the owner.
+      # The work on each axle of a job: proposed from forecast, verdict and marks, changed by the owner.
       class Scope
         # works: chosen ids; proposed: { work id => because }; offered: knowledge entries of works the axle can have;
         # rotors: { verdict:, proposed: work id or nil, fits: [work id] that answer the verdict, must: }; reason: of
@@ -16,8 +16,8 @@ module Graver
             # With new pads the rotors have to outlast them.
             def judged_rotors = works.empty? || works.include?("pads") ? overview.rotors_with_pads : overview.rotors
           end
-        # text: why the job stops; must: no reason is good enough; works: [work id] the axle wants now; buy: labels of
-        # what it takes
+        # text: why the job halts; must: no reason overrides it; works: [work id] the axle needs now; buy: labels of
+        # parts
         Halt = Core::Value.define(:axle, :text, :must, :works, :buy)
         # adds: { axle id => [work] }; text: why; found: because of a mark that nothing in the job answers yet
         Offer = Core::Value.define(:adds, :text, :found)
@@ -41,8 +41,8 @@ module Graver
           @approaches = Axles::Approaches.new(context)
         end
 
-        # VehicleOverviews::Overview, the axle it begins with, what is on file of the scope or nil; approaches: of this
-        # job alone -> Chosen
+        # VehicleOverviews::Overview, the axle it begins with, the stored scope or nil; approaches: of this job only ->
+        # Chosen
         def call(overview, axle_id, on_file, approaches = {})
           axles = axles(overview, axle_id, on_file)
           household = approaches(axles.select(&:included?))
@@ -55,7 +55,7 @@ module Graver
           )
         end
 
-        # Checks what the owner wants: { "axle id" => [work] }, { "axle id" => reason }. Raises InvalidEntry by field.
+        # Checks the owner's choice: { "axle id" => [work] }, { "axle id" => reason }. Raises InvalidEntry by field.
         def check(overview, axles, reasons)
           faults =
             overview.axles.flat_map do |axle|
@@ -67,8 +67,8 @@ module Graver
           raise InvalidEntry, faults if faults.any?
         end
 
-        # Where readings made since have changed what the rotors want, or a mark forbids to drive and no work answers
-        # it: the job stops there until it is planned again. Where a job only looks, it ends with the vehicle not driven
+        # Reasons to halt: newer readings changed the work the rotors need, or a mark forbids driving and no work deals
+        # with it. The job stops there until it is planned again. An inspection job ends with the vehicle not driven
         # (Condemned). on_file: the scope -> [Halt]
         def halts(overview, axle_id, on_file)
           included = axles(overview, axle_id, on_file).select(&:included?).reject { |axle| @rules.looking?(axle.works) }
@@ -76,8 +76,7 @@ module Graver
             included.filter_map { |axle| halt_by_marks(axle) }
         end
 
-        # What the rotors of each axle are judged as, as a reason to do otherwise is given for that alone.
-        # -> { "axle id" => verdict }
+        # The verdict on each axle's rotors, to which a reason to do otherwise is tied. -> { "axle id" => verdict }
         def verdicts(overview, axle_id, on_file)
           axles(overview, axle_id, on_file).to_h { |axle| [axle.file.axle.id.to_s, axle.rotors[:verdict]] }
         end
@@ -177,7 +176,7 @@ module Graver
           scope.with(rotors: judged, reason: @rotors.reason(on_file, id, judged[:verdict]))
         end
 
-        # What the readings and marks ask for, with what goes with it; where they ask for no part, another inspection.
+        # The work that readings and marks ask for, with companions; if they ask for no part, another inspection.
         def proposed(overview, possible)
           judged = overview.rotors_with_pads
           marks = by_marks(overview)

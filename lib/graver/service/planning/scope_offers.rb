@@ -3,8 +3,8 @@
 module Graver
   module Service
     module Planning
-      # What could be taken into a job: an axle that is near in the same session, fluid that is due, and what a mark
-      # asks for that nothing in it answers yet.
+      # Work that could be added to a job: an axle near in the same session, fluid that is due, and work for a mark not
+      # dealt with yet.
       class ScopeOffers
         def initialize(context)
           @context = context

@@ -3,11 +3,11 @@
 module Graver
   module Service
     module Planning
-      # What has to be there on the day: parts, consumables, tools, against what is owned.
+      # What a job needs on the day: parts, consumables and tools, compared with those owned.
       class Shopping
         # line: PartsList::Line; supplies: [Storage::Supply] of this part; chosen: one of them or nil; checks:
-        # [PartMatch::Check];
-        # state: "shelf", "order", "choose" or "resolved"; order_by: Date or nil; price: of all of them, Rational or nil
+        # [PartMatch::Check]; state: "shelf", "order", "choose" or "resolved"; order_by: Date or nil; price: of all of
+        # them, Rational or nil
         Part =
           Core::Value.define(:line, :supplies, :chosen, :checks, :state, :order_by, :price) do
             def id = "#{line.axle}.#{line.id}"
@@ -18,7 +18,7 @@ module Graver
             def said(amount) = "#{format("%g", amount)} #{amount == 1 && one ? one : unit}"
             def lacking = said(amount - have)
           end
-        # line: ToolCheck::Line; resolved: borrowed or found for this job; supply: what it would cost, or nil
+        # line: ToolCheck::Line; resolved: borrowed or found for this job; supply: its price entry, or nil
         Tool = Core::Value.define(:line, :resolved, :supply)
 
         def initialize(context)
@@ -37,7 +37,7 @@ module Graver
           end
         end
 
-        # fluid: Core::Planning::FluidPlan::Plan; torque: [Torque::Set], whose fasteners say what goes on their threads
+        # fluid: Core::Planning::FluidPlan::Plan; torque: [Torque::Set], whose fasteners need threadlocker or grease
         def consumables(ordered, fluid, torque, job)
           named = (ordered.placed || []).flat_map { |placed| placed.step.consumables }.uniq
           entries = @knowledge.consumables.select { |entry| named.include?(entry.id) }
@@ -68,14 +68,14 @@ module Graver
 
         private
 
-        # How many of what has the price: cans, bottles, or one tube.
+        # How many units the price is for: cans, bottles, or one tube.
         def bought(entry, lacking, fluid)
           return fluid.bottles.length if entry.id == "fluid"
 
           entry.countable ? lacking.ceil : 1
         end
 
-        # Which variant it is for, and the bolts that should be in the box with the pads.
+        # The variant it is for, and the bolts that should be in the box with the pads.
         def told(line, file, torque_lines)
           variant = line.by_variant && file.choice("brake.variant")
           bolts = line.id == "pads" ? torque_lines.select(&:comes_with_pads).map { |each| each.label.downcase } : []
@@ -106,7 +106,7 @@ module Graver
           )
         end
 
-        # What the owner chose, else what lies there, else the only one.
+        # The owner's choice, else the one on the shelf, else the only one.
         def chosen(line, mine, job)
           wanted = job&.choices&.fetch("#{line.axle}.#{line.id}", nil)
           mine.find { |supply| supply.id == wanted } || mine.find { |supply| on_shelf(supply) >= line.count.to_i } ||

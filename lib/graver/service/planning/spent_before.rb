@@ -3,9 +3,9 @@
 module Graver
   module Service
     module Planning
-      # What the finished jobs of a vehicle took of money: what was paid for each part, and what each axle cost.
+      # Money spent in a vehicle's finished jobs: the price of each part, and the total of each axle.
       class SpentBefore
-        # day: ISO; axle: name; part: what it is; name: what was bought; price: of all of them
+        # day: ISO; axle: name; part: its kind; name: as bought; price: of all of them
         Paid = Core::Value.define(:day, :axle, :part, :name, :price)
 
         # As entered; else as estimated, where every price was known; else nil.

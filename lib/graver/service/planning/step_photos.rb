@@ -3,8 +3,8 @@
 module Graver
   module Service
     module Planning
-      # What was photographed at the steps of a job, what of it is looked at again at a later step, and what an earlier
-      # job of the vehicle photographed there.
+      # Photos taken at the steps of a job, those shown again at a later step, and those of an earlier job of the
+      # vehicle.
       class StepPhotos
         # own, shown, earlier: [Storage::Photo]
         Here = Core::Value.define(:own, :shown, :earlier)

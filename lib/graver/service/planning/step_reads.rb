@@ -28,7 +28,7 @@ module Graver
             :marked,
             :said
           )
-        # What an ask has none of, where it is no reading.
+        # Fields of an ask that is no reading.
         NOTHING = {
           axle_id: nil,
           part: nil,

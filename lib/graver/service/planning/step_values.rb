@@ -15,7 +15,7 @@ module Graver
           @plan = plan
         end
 
-        # Core::Planning::PlannedStep -> [Value]; what is not on file is left out, as the gaps of the job name it
+        # Core::Planning::PlannedStep -> [Value]; unknown values are left out, as the job's gaps name them
         def call(placed)
           placed.step.tells.flat_map { |key| FLUID.include?(key) ? [fluid(key)] : data(key, placed) }
         end
@@ -44,7 +44,7 @@ module Graver
           end
         end
 
-        # What holds for the vehicle is said once; a step for all is told of every axle it is done for.
+        # A value of the vehicle is given once; a shared step gets the values of every axle it is done for.
         def files(placed, field)
           axles = placed.axle ? @plan.scope.axles.select { |axle| axle.name == placed.axle } : @plan.scope.included
           axles = axles.first(1) if field.scope == "vehicle"

@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Planning
-      # The order of a job's steps, with what its owner changed of it.
+      # The order of a job's steps, with the owner's changes.
       class Steps
         # lifts: [Core::Planning::Lift]; placed: [PlannedStep] or nil where no order can be trusted; set_aside:
         # [[PlanEdit, why]]; dropped: [PlannedStep] left out by the owner; own: { key => event id } of own steps; moved:
@@ -47,8 +47,7 @@ module Graver
           )
         end
 
-        # What a plan edit would break: nothing, or what the result set aside of it.
-        # basis: Basis of a job that has begun, or nil
+        # The faults of a plan edit: none, or those the result set aside. basis: Basis of a job in progress, or nil
         def adjust(base, lifts, plan_edits, basis = nil)
           verifier = Core::Planning::PlanVerifier.new(@knowledge.procedure, lifts, base)
           Core::Planning::PlanEdits.new(verifier, held: basis&.held || [], done: basis&.done || []).call(

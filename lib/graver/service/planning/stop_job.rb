@@ -3,10 +3,9 @@
 module Graver
   module Service
     module Planning
-      # The ways to stop in the middle of a job: for now, by putting the brake back as it was, or by saying later who
-      # put together what it left apart.
+      # Stops a job midway: for now, by putting the brake back as it was, or by recording later who put it together.
       class StopJob < JobEvents
-        # What is apart becomes a follow-up of the vehicle -> Storage::Job. Raises InvalidEntry, NotFound.
+        # Turns what is apart into a follow-up of the vehicle -> Storage::Job. Raises InvalidEntry, NotFound.
         def pause(id)
           job = going(id)
           raise InvalidEntry.of("state", "not_ready", Texts.t("jobs.not_apart")) if job.apart.empty?
@@ -31,7 +30,8 @@ module Graver
           end
         end
 
-        # What a job left apart was put together otherwise -> Storage::Job. Raises InvalidEntry, NotFound.
+        # Records that what a job left apart was put together another way -> Storage::Job. Raises InvalidEntry,
+        # NotFound.
         def together(id, because)
           job = @store.jobs.find(id)
           raise InvalidEntry.of("state", "not_ready", Texts.t("jobs.not_apart")) if job.apart.empty? || !job.over?

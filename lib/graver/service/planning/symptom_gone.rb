@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Planning
-      # A symptom that can come from any axle is gone only once the part that makes it was looked at on all of them.
+      # A symptom that can come from any axle is gone only once the part behind it was inspected on all of them.
       class SymptomGone
         # plan: JobPlan::Plan
         def initialize(plan)

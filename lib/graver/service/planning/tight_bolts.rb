@@ -37,7 +37,7 @@ module Graver
           (1..count).to_a - tight(job, placed, line)
         end
 
-        # What a step tightens, where a figure is known.
+        # The fasteners a step tightens, where a torque is known.
         def lines(torque, placed)
           torque
             .map(&:line)

@@ -3,10 +3,10 @@
 module Graver
   module Service
     module Planning
-      # What each bolt of a job was tightened to: bolt by bolt, as the wrench said or as it clicked. One turned too far
-      # asks what became of it.
+      # The torque each bolt of a job reached: bolt by bolt, as read or as clicked. A bolt turned too far asks what was
+      # done about it.
       class TorqueLog < JobEvents
-        # What becomes of a bolt that was turned too far. One that stretches, or goes on once only, is renewed.
+        # What was done about a bolt turned too far. A stretch bolt, or a single-use one, is renewed.
         ANSWERS = %w[renewed loosened kept].freeze
         DEGREES = (0.0..360.0)
 
@@ -48,7 +48,7 @@ module Graver
             end || raise(InvalidEntry.of("fastener", "unknown_item", Texts.t("torque.not_here")))
         end
 
-        # What a simulated wrench says is true of no vehicle of the owner's.
+        # A simulated wrench's torque must not count on a real vehicle.
         def refuse_made_up(job)
           vehicle = @store.vehicles.find(@store.vehicles.find_axle(job.axle_id).vehicle_id)
           raise InvalidEntry.of("reached", "simulated", Texts.t("torque.simulated")) unless vehicle.sample

@@ -5,7 +5,7 @@ require "date"
 module Graver
   module Service
     module Planning
-      # What is still missing to tighten a job's fasteners: values, a choice between them, wrenches, new ones.
+      # What is missing to tighten a job's fasteners: values, a choice between values, wrenches, new bolts.
       class TorqueReadiness
         # item: callable that makes a Readiness::Item
         def initialize(context, item)

@@ -3,8 +3,7 @@
 module Graver
   module Service
     module Planning
-      # Pads that wear unevenly have a cause, and new ones would wear the same way: what was found is said at the step
-      # that looks at it.
+      # Uneven pads have a cause, and new ones would wear the same way: the step that looks for it asks for the finding.
       class UnevenWear
         TOPIC = "uneven"
 
@@ -13,7 +12,7 @@ module Graver
           @knowledge = context.knowledge
         end
 
-        # Storage::Job, PlannedStep. Raises InvalidEntry where nothing was said yet.
+        # Storage::Job, PlannedStep. Raises InvalidEntry if nothing was entered yet.
         def check(job, placed)
           items = placed.step.reads & @knowledge.scope.fetch("explain_uneven")
           return if items.empty? || placed.side.nil?

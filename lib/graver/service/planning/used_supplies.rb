@@ -3,9 +3,9 @@
 module Graver
   module Service
     module Planning
-      # What a finished job took: said in words for the record, and taken off the shelf.
+      # Supplies a finished job used: named for the record, and taken off the shelf.
       class UsedSupplies
-        # said: ["1 x Set of pads ...: Pads, plain, P-11520"]; left: { supply id => what lies on the shelf afterwards,
+        # said: ["1 x Set of pads ...: Pads, plain, P-11520"]; left: { supply id => what is on the shelf afterwards,
         # text }
         Used =
           Core::Value.define(:said, :left, :store) do

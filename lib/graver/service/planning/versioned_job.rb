@@ -11,7 +11,7 @@ module Graver
           scope: "changed.scope",
           quote: "changed.quote"
         }.freeze
-        # What a job that is made ready or started has to be as it was seen.
+        # Fields that must be unchanged when a job is made ready or started.
         NEEDED = { "ready" => %i[scope], "in_progress" => %i[scope] }.freeze
 
         # job: Storage::Job; axles: [Storage::Axle] of its vehicle -> { name => value }

@@ -6,15 +6,14 @@ require "time"
 module Graver
   module Service
     module Tables
-      # Brings in a person's own table: looked at first, tried dry, then taken in one go, and undone if it was a
-      # mistake.
+      # Imports the owner's own table: previewed, checked, then imported in one go, and undone if it was a mistake.
       class ImportLog
         LARGEST_BYTES = 40_000_000
         MOST_FAULTS = 300
         SAMPLE_ROWS = 8
         STARTING = Mutex.new
         private_constant :STARTING
-        # What a mapping says of each reading.
+        # Fields of a mapping for each reading.
         FIELDS = LogFormat::ColumnMapping::FIELDS
 
         def initialize(context)
@@ -82,7 +81,7 @@ module Graver
           [going && !going[:failed] ? "running" : import.state, *(going || {}).values_at(:share, :failed)]
         end
 
-        # What was imported counts no more; the file and its readings stay.
+        # Undoes an import: it no longer counts; the file and its readings stay.
         def undo(import)
           raise Conflict, Texts.t("conflicts.not_finished") unless import.state == "done"
 
@@ -111,7 +110,7 @@ module Graver
           ImportedRows.new(@context.knowledge, files, table, columns, answers(mapping))
         end
 
-        # What the owner said of new sets the table does not name: { line => true or false }
+        # The owner's answers about new sets the table does not name: { line => true or false }
         def answers(mapping) = (mapping["renewals"] || []).to_h { |each| each.values_at("line", "new") }
 
         def take_guarded(import, mapping, rows)
@@ -132,7 +131,7 @@ module Graver
           found
         end
 
-        # What the log has already, and whether this was taken before, is decided inside the write lock.
+        # What the log has already, and whether this was imported before, is decided inside the write lock.
         def put_in(import, mapping, rows)
           raise Conflict, Texts.t("conflicts.taken") unless @store.imports.find(import.id).state == "uploaded"
 
@@ -160,8 +159,7 @@ module Graver
 
         def services(taken) = taken.group_by { |row| [row.entry.date, row.entry.odometer_km] }
 
-        # One inspection per day and odometer, made as it is asked for; new sets that were found go on before what was
-        # read.
+        # One inspection per day and odometer, created when needed; detected new sets are fitted before the readings.
         def inspections(rows, import)
           all = services(rows.taken)
           new = rows.renewals.select(&:new).group_by(&:key)
@@ -196,7 +194,7 @@ module Graver
           }
         end
 
-        # doubt: the owner says that no new set went on, and so the reading is doubtful
+        # doubt: the owner says that no new set was fitted, so the reading is flagged
         def readings(taken, doubt)
           cells = taken.cells
           value, unit, method, upper =

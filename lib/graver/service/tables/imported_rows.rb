@@ -3,15 +3,14 @@
 module Graver
   module Service
     module Tables
-      # The rows of somebody's table, checked one by one against a vehicle: what can be taken, what is there already,
-      # and what is wrong with the rest.
+      # Checks a table's rows one by one against a vehicle: rows to import, rows already logged, and faults.
       class ImportedRows
         # Share done between two reports of it.
         TOLD_EVERY = 0.02
         # entry: Core::Wear::Entry; cells: open columns as texts; axle_id
         Taken = Struct.new(:line, :axle_id, :entry, :cells, :row)
         RowError = Core::Value.define(:line, :column, :message)
-        # Stands in for the log format's specification, from what is on file.
+        # Replaces the log format's specification, from what is on file.
         Known =
           Struct.new(:files) do
             def axle_names = files.keys
@@ -55,7 +54,7 @@ module Graver
           entry = restored(entry, row, file) if row["entered"]
           Taken.new(line, file.axle.id, entry, row)
         rescue InvalidEntry => e
-          # In a table with several readings a row, what is wrong with the row is said once.
+          # In a table with several readings a row, a fault of the row is reported once.
           found =
             e.faults.map do |fault|
               RowError.new(line:, column: fault.field.empty? ? "row" : fault.field, message: fault.message)
@@ -128,7 +127,7 @@ module Graver
           @before[at] if at < @before.length && @before[at][1] < km - 0.5
         end
 
-        # The same reading on the same day at the same place is not taken twice, nor what the log has already.
+        # The same reading on the same day at the same place is not imported twice, nor one the log has already.
         def without_known(read)
           known =
             @files

@@ -6,8 +6,8 @@ module Graver
       # New pads and rotors that a person's table does not name: asked about row by row, and taken where nothing else
       # makes sense.
       class Renewals
-        # line: of the table; axle_id; part; key: [Date, km]; text: the question; assumed: taken unless the owner says
-        # no; new: what is taken now
+        # line: of the table; axle_id; part; key: [Date, km]; text: the question; assumed: used unless the owner says
+        # no; new: what is used now
         Asked = Core::Value.define(:line, :axle_id, :part, :key, :text, :assumed, :new)
         PARTS = %w[pad rotor].freeze
 
@@ -30,7 +30,7 @@ module Graver
         private
 
         def of(file, part, taken)
-          # Graver's own log says itself what was renewed and what was doubted.
+          # Graver's own log states renewals and flags itself.
           mine = taken.select { |row| row.entry.part == part && row.cells.values_at("entered", "doubt").none? }
           return [] if mine.empty?
 
@@ -63,7 +63,7 @@ module Graver
           )
         end
 
-        # What is in the log already and what comes in, service by service.
+        # Logged and incoming readings, service by service.
         def services(file, part, taken)
           entries = file.entries.select { |entry| entry.part == part } + taken.map(&:entry)
           entries

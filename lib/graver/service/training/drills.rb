@@ -17,7 +17,7 @@ module Graver
           "order" => Core::Training::StepOrder
         }.freeze
         SEEDS = (1..999_999)
-        # What a digital caliper of the trade is good to on a pad, mm (docs/measuring.md).
+        # The uncertainty of a digital caliper on a pad, mm (docs/measuring.md).
         PAD_ERROR_MM = 0.15
         # The job whose steps are put in order: front, pads and rotors.
         JOB = {
@@ -79,7 +79,7 @@ module Graver
           { coverage: rules.dig("coverage", "value"), outlast_chance: rules.dig("outlast_chance", "value") }
         end
 
-        # Of one side alone: what is done on the other is the same again.
+        # One side only: the other side has the same steps.
         def job
           lifts =
             Core::Planning::Lifts.new(joined: @knowledge.scope["joined"], bleed_order: :itself.to_proc).call([setup])

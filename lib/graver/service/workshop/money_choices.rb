@@ -27,7 +27,7 @@ module Graver
         end
 
         # { "currency" => "€", "labour_rate" => "90", "markup_percent" => "40", "tax_percent" => "20", "own_rate" => "0"
-        # }, numbers as entered; own_rate: what an hour of one's own counts for
+        # }, numbers as entered; own_rate: the value of the owner's own hour
         def chosen
           usual = @context.knowledge.hours.fetch("shop")
           { "currency" => "€", **RANGES.keys.to_h { |key| [key, usual.fetch(key, 0).to_s] } }.merge(

@@ -11,7 +11,7 @@ module Graver
           @context = context
         end
 
-        # Ids as in knowledge/tools.yml: what was said to be owned, and the measuring tools of the Workshop.
+        # Ids as in knowledge/tools.yml: tools marked as owned, and the measuring tools of the Workshop.
         def ids = said | measuring
 
         # Raises InvalidEntry for an unknown tool.

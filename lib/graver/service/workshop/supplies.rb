@@ -56,7 +56,7 @@ module Graver
         # Pieces, or the consumable's unit.
         def amount(supply) = supply.on_shelf ? number(supply.on_shelf) : 0
 
-        # { "thickness_mm" => 11.5 } of what is known.
+        # { "thickness_mm" => 11.5 }, known sizes only.
         def details_mm(supply)
           LENGTHS_MM
             .keys

@@ -6,10 +6,10 @@ module Graver
   module Core
     module Wear
       class Hypotheses
-        # Which branches are worth carrying through a stretch, when what is read at its end is known already.
+        # Which branches are worth following through a stretch whose final readings are known.
         module Foreseeing
-          # A reading may be wrong, and several of one day have much in common: so much of what they say counts, and no
-          # reading speaks louder than this many standard deviations.
+          # A reading may be wrong, and several of one day share errors: only this share of their evidence counts, and
+          # no reading counts for more than this many standard deviations.
           HEEDED = 0.7
           LOUDEST = 3.0
 
@@ -29,7 +29,7 @@ module Graver
 
           private
 
-          # Of the components of these rows: wear rate, mm per km, and the variance of its logarithm
+          # For the components of these rows: wear rate, mm per km, and the variance of its logarithm
           def rates_of(rows)
             ways = rows.map { |row| row + 3 }
             own = Numo::DFloat.vstack(ways.map { |at| @covariance[at, at, true] })
@@ -40,8 +40,8 @@ module Graver
             [NUMBERS.exp(@mean[ways, true] + (@mean[BASE, true] + @mean[DRIFT, true]) + (spread * 0.5)), spread]
           end
 
-          # The variance of what is left: of the wear, from exp(variance of the logarithm) (overwritten), what ties the
-          # thickness to the rate, and what was not known of it before.
+          # The variance of the rest: of the wear, from exp(variance of the logarithm) (overwritten), the covariance of
+          # thickness and rate, and the earlier uncertainty.
           def vary(variance, rows, worn, increment_mm)
             parts = rows.map { |row| row + 3 + components.length }
             ways = rows.map { |row| row + 3 }
@@ -79,7 +79,7 @@ module Graver
 
           def error_of(thickness) = (thickness.interval? ? thickness.edge_mm : thickness.standard_uncertainty_mm)**2
 
-          # What was read, as the least and the most it may be
+          # The reading as its least and greatest value
           def bounds(seen)
             seen
               .map { |read| read.interval? ? [read.lower_mm, read.upper_mm] : [read.value_mm, read.value_mm] }

@@ -6,13 +6,13 @@ module Graver
   module Core
     module Wear
       class Hypotheses
-        # Taking in what somebody says without a reading: the car's own counter, a shop.
+        # Uses claims without a reading: the car's own counter, a shop.
         module Hearing
-          # Nearer to its limit than this a component's life is no smooth function of its thickness.
+          # Nearer to its limit than this, a component's life is no smooth function of its thickness.
           LEAST_ABOVE_MM = 0.5
-          # Said of nothing left is said of little.
+          # A claim of almost nothing left says little.
           LEAST_LEFT_KM = 500.0
-          # One in so many times it is simply wrong, by so many times the usual spread.
+          # The chance that a claim is simply wrong, and how many times the usual spread it is then off.
           WRONG = 0.1
           WRONG_TIMES = 4.0
 
@@ -23,7 +23,7 @@ module Graver
             said.left_km ? hear_life(said, limit_mm, on) : hear_thickness(said, on)
           end
 
-          # A word on the axle's rate: natural logarithm of mm per km, and its standard deviation.
+          # Takes in a statement about the axle's rate: natural logarithm of mm per km, and its standard deviation.
           def hear_rate(log_rate, spread)
             slopes = @mean * 0.0
             slopes[BASE, true] = 1.0
@@ -32,7 +32,7 @@ module Graver
 
           private
 
-          # log life = log(thickness - limit) - log rate, straightened where each hypothesis believes it to be.
+          # log life = log(thickness - limit) - log rate, linearised at each hypothesis' belief.
           def hear_life(said, limit_mm, on)
             above = rows(on.map { |one| @mean[thickness(one), true] - limit_mm }).clip(LEAST_ABOVE_MM, nil)
             lives = NUMBERS.log(above) - rows(on.map { |one| log_means[components.index(one), true] })
@@ -58,7 +58,7 @@ module Graver
             Numo::DFloat.cast(Numo::Int32.new(values.shape[0]).seq[true, :new].eq(least[:new, true]))
           end
 
-          # How what is said depends on each unknown; the block gives the slope of a component's thickness.
+          # The dependence of the claim on each unknown; the block gives the slope of a component's thickness.
           def slopes(on, first)
             slopes = @mean * 0.0
             on.each_with_index { |one, at| slopes[thickness(one), true] = first[at, true] * yield(at) }

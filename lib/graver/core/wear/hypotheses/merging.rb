@@ -6,15 +6,15 @@ module Graver
   module Core
     module Wear
       class Hypotheses
-        # Making one of two hypotheses that are nearly the same by now.
+        # Merges hypotheses that are nearly the same.
         module Merging
-          # What two that tell the same story may still differ in.
+          # Values that may differ between two with the same story.
           AVERAGED = %i[changed_km quiet].freeze
-          # Bases lie within a few tens of each other, so that sorted by this, histories stay together.
+          # Bases differ by a few tens, so that sorting by this keeps histories together.
           APART = 1000.0
 
-          # Those that suppose the same (`story`) and by now believe nearly the same become one, of the same mean and
-          # covariance as the two had together.
+          # Merges those with the same assumptions (`story`) and nearly the same beliefs into one, with the mean and
+          # covariance of both together.
           def merge
             pairs, singles = alike
             return if pairs.empty?
@@ -27,7 +27,7 @@ module Graver
 
           private
 
-          # [[one, other], ...] to be made one, and the rest
+          # [[one, other], ...] to merge, and the rest
           def alike
             histories, bases, spreads = history_hash.to_a, @mean[BASE, true].to_a, @covariance[BASE, BASE, true].to_a
             order = (0...length).sort_by { |at| (histories[at] * APART) + bases[at] }
@@ -42,13 +42,13 @@ module Graver
             [pairs, singles]
           end
 
-          # Means, covariances, logarithms of weights, kinds and marks of these
+          # Means, covariances, log weights, kinds and marks of these
           def taken(indexes)
             at = Numo::Int32.cast(indexes)
             [@mean[true, at], @covariance[true, true, at], @log_weight[at], @kinds[true, at], @told && @told[true, at]]
           end
 
-          # The first ones become what they and the others had been together.
+          # The first ones become the mixture of themselves and the others.
           def fuse(first, mean, covariance, log_weight, kinds, told)
             sum = log_sum(@log_weight[first], log_weight)
             share = NUMBERS.exp(@log_weight[first] - sum)

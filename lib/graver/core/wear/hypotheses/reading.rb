@@ -6,9 +6,9 @@ module Graver
   module Core
     module Wear
       class Hypotheses
-        # Taking a reading in.
+        # Updates the hypotheses with a reading.
         module Reading
-          # Takes a reading of a component in. wrong: { share:, sd_mm: } -> chance that it is wrong, per hypothesis
+          # Updates with a reading of a component. wrong: { share:, sd_mm: } -> chance that it is wrong, per hypothesis
           def observe(component, thickness, wrong)
             at = thickness(component)
             across = @covariance[at, true, true] + @covariance[BIAS, true, true]
@@ -29,11 +29,11 @@ module Graver
             rows
           end
 
-          # What is told where it was read rightly.
+          # The update if it was read rightly.
           def overwrite(told, right) = told.zip(right) { |rows, values| rows[0, true] = values }
 
-          # What a reading of a quantity tells, taken rightly and taken wrongly (rows), read with these variances
-          # [2, hypothesis] -> [log likelihood, shift of its mean, its variance]
+          # The update from a reading of a quantity, taken as right and as wrong (rows), with these variances [2,
+          # hypothesis] -> [log likelihood, shift of its mean, its variance]
           def normal(value, mean, variance, spreads)
             totals = spreads + variance
             gains = variance / totals
@@ -45,7 +45,7 @@ module Graver
             [likely, gains * gap, spreads * gains]
           end
 
-          # A truncated normal, its bounds blurred.
+          # A truncated normal with blurred bounds.
           def between(thickness, mean, variance)
             blurred = variance + (thickness.edge_mm**2)
             sd = NUMBERS.sqrt(blurred)
@@ -56,7 +56,7 @@ module Graver
             [NUMBERS.log(mass), regression * moved, variance - (regression * regression * blurred * (1 - shrink))]
           end
 
-          # Of a standard normal between two bounds: [chance, mean, variance]
+          # A standard normal between two bounds: [chance, mean, variance]
           def truncated(low, high)
             mass = chance_between(low, high)
             low_density, high_density = [low, high].map { |z| NUMBERS.exp(-0.5 * z * z) / Math.sqrt(2 * Math::PI) }
@@ -68,7 +68,7 @@ module Graver
             ]
           end
 
-          # The side of the curve with the smaller numbers is used, so that far tails do not cancel to nothing.
+          # Uses the tail with the smaller numbers, so that far tails do not cancel to nothing.
           def chance_between(low, high)
             flip = Numo::DFloat.cast((low + high).gt(0))
             near = (low * (1 - flip)) - (high * flip)
@@ -76,8 +76,8 @@ module Graver
             (0.5 * (NUMBERS.erfc(far / -ROOT_TWO) - NUMBERS.erfc(near / -ROOT_TWO))).clip(1e-12, nil)
           end
 
-          # told: as of `normal`, of a quantity that goes with the unknowns so (across) and had this variance; share: of
-          # such that are wrong -> chance that it is, per hypothesis
+          # told: as of `normal`, for a quantity with this covariance with the unknowns (across) and this variance;
+          # share: of readings that are wrong -> chance that it is, per hypothesis
           def take_in(told, share, across, variance)
             chances = chances_of(told[0], share)
             shifts, variances = told[1..].map { |rows| rows * chances }
@@ -88,7 +88,7 @@ module Graver
             chances[1, true]
           end
 
-          # Of right and wrong (rows); both together are what the reading says of each hypothesis.
+          # Of right and wrong (rows); their sum is the likelihood of the reading under each hypothesis.
           def chances_of(likely, share)
             likely[0, true].inplace.+(Math.log(1 - share))
             likely[1, true].inplace.+(Math.log(share + TINY))

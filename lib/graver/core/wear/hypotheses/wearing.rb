@@ -6,10 +6,10 @@ module Graver
   module Core
     module Wear
       class Hypotheses
-        # How thicknesses fall, and what that says of rates.
+        # How thicknesses fall, and what that tells about rates.
         module Wearing
-          # The components wear over a distance (km, per hypothesis; 0 for those that are not on: on is 1 or 0 per
-          # component). increment_mm: variance of wear over its mean; common: the share of it they have in common. Means
+          # Wears the components over a distance (km, per hypothesis; on is 1 or 0 per component, 0 if it is not
+          # fitted). increment_mm: variance of wear over its mean; common: the share of it they have in common. Means
           # and covariances of the exponentials of normal rates are exact.
           def wear(distance_km, increment_mm, common, on: Numo::DFloat.ones(components.length))
             count = components.length
@@ -31,7 +31,7 @@ module Graver
             thicknesses.inplace - crossed.transpose(1, 0, 2)
           end
 
-          # Middle wear rate of each component, mm per km [component, hypothesis]
+          # Median wear rate of each component, mm per km [component, hypothesis]
           def expected_rates = NUMBERS.exp(log_means)
 
           private
@@ -46,14 +46,14 @@ module Graver
             @mean[3...(3 + components.length), true] + (@mean[BASE, true] + @mean[DRIFT, true])[:new, true]
           end
 
-          # Of each component's logarithm of its rate, the variance.
+          # The variance of the logarithm of each component's rate.
           def own(between)
             between.diagonal([0, 1]).transpose.clip(0, MOST_LOG_VARIANCE)
           end
 
           def expected(own) = NUMBERS.exp(log_means + (0.5 * own))
 
-          # What wear adds to the covariances of thicknesses: unknown rates, and increments that vary.
+          # The covariance that wear adds to thicknesses: unknown rates, and varying increments.
           def unevenness(worn, between, increment_mm, common)
             spread = NUMBERS.exp(between.clip(-MOST_LOG_VARIANCE, MOST_LOG_VARIANCE))
             spread.inplace.-(1)

@@ -6,9 +6,9 @@ module Graver
   module Core
     module Wear
       class LifeSimulation
-        # The changes still to come, one for the whole axle and one for each component: after what share of a life each
-        # comes, by what logarithm it changes rates, and what it does to the other one of its corner. Drawn once for a
-        # prior; how lively the axle is decides when they come.
+        # Future changes, one for the whole axle and one for each component: the share of a life after which each comes,
+        # its size in the logarithm of the rate, and its effect on the mate. Drawn once per prior; how lively the axle
+        # is decides when they come.
         class Changes
           MOST_KEPT = 8
           KEPT = {}.compare_by_identity
@@ -37,7 +37,7 @@ module Graver
             freeze
           end
 
-          # quiet: chance that things happen rarely, per future -> shares of a life after which each comes
+          # quiet: chance that changes are rare, per future -> share of a life after which each comes
           def after(quiet)
             rarely = Numo::DFloat.cast(LifeSimulation.chances[QUIET_ROW, true] < quiet)
             axle, pins = %i[times pin_times].map { |times| 1 - (rarely * (1 - @prior.quiet.fetch(times))) }
@@ -49,8 +49,8 @@ module Graver
 
           private
 
-          # Of several kinds of change, each future meets the one its own chance picks. -> [share of a life on a lively
-          # axle, size, what it does to a mate]
+          # Each future gets the kind of change that its draw picks. -> [share of a life on a lively axle, size, effect
+          # on the mate]
           def change(kinds, weight, row)
             shares = kinds.map { |kind| kind[:per_life] * weight }
             total = [shares.sum, 1e-9].max

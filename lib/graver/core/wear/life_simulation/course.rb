@@ -6,7 +6,7 @@ module Graver
   module Core
     module Wear
       class LifeSimulation
-        # Follows every future step by step until what is left above the limit is worn. The arrays are changed in place.
+        # Follows every future step by step until everything above the limit is worn. The arrays are changed in place.
         class Course
           # Start; Prior; left_mm [component, future] above the limit (used up)
           def initialize(start, prior, left_mm)
@@ -47,7 +47,7 @@ module Graver
             @left_mm.inplace - worn
           end
 
-          # What has its time by now, and had not before.
+          # Applies the changes whose time has come in this step.
           def happen
             now = Numo::DFloat.cast(@after <= @gone)
             now.inplace.-(@met)
