@@ -16,7 +16,7 @@ RSpec.describe "Steps of a job in progress in the API" do
     tick_until("level_before")
     expect(fields(tick("front.crack_nuts"))).to eq("step" => "waits")
     expect(tick("front.lift")["error"]["fields"].first["message"]).to include(
-      "First comes “Park on level, solid ground” (front), then “Chock the wheels"
+      "First do “Park on level, solid ground” (front), then “Chock the wheels"
     )
     expect(step(ask(:get, address), "front.crack_nuts")).to include("waits_for" => %w[front.park front.chock])
     tick("front.park")

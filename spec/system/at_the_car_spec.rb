@@ -27,7 +27,7 @@ RSpec.describe "At the car", :demo do
     # what it waits for stands there, and a tick that is refused leaves it in front
     expect(page).to have_css(".waits", text: "Rear left: Push the piston slowly")
     page.click_button "Done"
-    expect(page).to have_css("[role=alert]", text: "First comes").and have_css(".line", text: "Put on clean gloves")
+    expect(page).to have_css("[role=alert]", text: "First do").and have_css(".line", text: "Put on clean gloves")
     page.within(".waits") { page.click_button "Rear left: Push the piston slowly" }
     expect(page).to have_text("Step 18 of 47")
   end

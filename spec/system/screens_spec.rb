@@ -151,7 +151,7 @@ RSpec.describe "Screens of the demo household", :demo do
     # a step that waits is refused, and says for what
     page.click_button "All steps on one page"
     page.find("[data-step='rear.lower'] input").click
-    expect(page).to have_css("[data-step='rear.lower'] [role=alert]", text: "First comes").and have_no_css(
+    expect(page).to have_css("[data-step='rear.lower'] [role=alert]", text: "First do").and have_no_css(
             "[data-step='rear.lower'].done"
           )
   end

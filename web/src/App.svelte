@@ -14,7 +14,7 @@
   const VEHICLE = new RegExp("^/(vehicles/[0-9]|axles|jobs|inspections)");
   const ofAVehicle = $derived(VEHICLE.test(router.location ?? ""));
 
-  // What no page took up itself is still said.
+  // Shows errors that no page has handled.
   let refused = $state("");
   function unheard(event: PromiseRejectionEvent) {
     if (!(event.reason instanceof Refusal)) return;
@@ -23,7 +23,7 @@
     event.preventDefault();
   }
 
-  // Asked in front of whatever page it is; who takes the other version sees the page anew.
+  // Shown in front of any page; taking the other version reloads the page.
   let asked = $state.raw<{ refusal: Refusal; choose: (mine: boolean) => void } | null>(null);
   let shown = $state(0);
   changedElsewhere.ask = (refusal) =>

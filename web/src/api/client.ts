@@ -5,7 +5,7 @@ import type { components, paths } from "./schema";
 export type Schemas = components["schemas"];
 export type Fault = Schemas["Problem"]["error"]["fields"][number];
 
-/** What the server refused, field by field. `status` 0 means that it could not be reached. */
+/** The server's refusal, field by field. `status` 0 means that it could not be reached. */
 export class Refusal extends Error {
   constructor(
     readonly status: number,
@@ -25,7 +25,7 @@ export const client = createClient<paths>({
     }),
 });
 
-// What was sent and never answered gets the same key when it is sent again, so that the server does it once.
+// A request without an answer keeps its key when it is sent again, so that the server does it once.
 const unanswered = new Map<string, string>();
 const newKey = () => Array.from(crypto.getRandomValues(new Uint32Array(4)), (part) => part.toString(36)).join("-");
 client.use({
@@ -44,7 +44,7 @@ client.use({
 
 /** Told when something was changed: what was done before it is not the last any more. */
 export const changed = { tell: () => {} };
-// What asks and changes nothing, and a draft that is kept while it is typed.
+// Requests that change nothing, and drafts saved while typing.
 const ONLY_ASKS = /\/(preview|trial|claims|answers|readings|draft|session)$/;
 client.use({
   onResponse({ request, response }) {
@@ -64,7 +64,7 @@ interface Answer<T> {
   response: Response;
 }
 
-/** What was answered, or a Refusal. */
+/** The answer, or throws a Refusal. */
 export async function taken<T>(asked: Promise<Answer<T>>): Promise<T> {
   const { data, error, response } = await asked.catch((failure: unknown) => {
     if (failure instanceof Refusal) throw failure;
@@ -76,9 +76,9 @@ export async function taken<T>(asked: Promise<Answer<T>>): Promise<T> {
   throw new Refusal(response.status, problem?.message ?? texts.unreadable, problem?.fields ?? [], problem?.revision);
 }
 
-/** Another window was faster. The page shows both versions; true: the owner's own is saved all the same. */
+/** Another window was faster. The page shows both versions; true: save the owner's anyway. */
 export const changedElsewhere = { ask: (_: Refusal): Promise<boolean> => Promise.resolve(false) };
-/** What was seen of a thing that has nothing on file yet. */
+/** The revision of a thing that has nothing on file yet. */
 export const NOTHING_SEEN = btoa("{}");
 
 type Header = { "If-Match"?: string };

@@ -1,4 +1,4 @@
-/** What the page was told with its root element: data-english, data-units. Undefined where there is no page. */
+/** Values on the page's root element: data-english, data-units. Undefined without a page. */
 export function told(name: "english"): "us" | "uk" | undefined;
 export function told(name: "units"): Record<string, string> | undefined;
 export function told(name: string): unknown {

@@ -60,11 +60,11 @@ export function mm(value: number | null, sd: number | null = null): string {
   return value.toFixed(sd !== null && sd < 0.05 ? 2 : 1);
 }
 
-/** What there is of several, as a list: "new, struck out". */
+/** Joins the parts that exist: "new, void". */
 export const listed = (...parts: (string | 0 | false | null | undefined)[]): string => parts.filter(Boolean).join(", ");
 
 export const upperFirst = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-/** A label inside a sentence; what is written in capitals stays so. */
+/** A label inside a sentence; capitals at its start stay only in abbreviations. */
 export const lowerFirst = (text: string): string =>
   /^[A-Z](?![A-Z])/.test(text) ? text.charAt(0).toLowerCase() + text.slice(1) : text;
 export const position = (id: string): string => id.replace("_", " ");

@@ -1,5 +1,5 @@
 <script lang="ts">
-  /** What is wrong with a field or a form; nothing when all is well. */
+  /** The fault of a field or a form, if any. */
   let { text, id }: { text: string; id?: string } = $props();
 </script>
 

@@ -3,7 +3,7 @@
   import { Modal } from "carbon-components-svelte";
   import { keysAt, type KeyGroup } from "./keys";
 
-  /** What the keys of this screen do; those of the others behind it. */
+  /** The keys of this screen, then those of the others. */
   let { open = $bindable() }: { open: boolean } = $props();
   const [here, elsewhere] = keysAt(location.hash.slice(1).split("?")[0] || "/");
 </script>

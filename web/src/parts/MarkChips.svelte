@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Schemas } from "../api/client";
 
-  /** What can be said of a thing, one tap each. */
+  /** The marks of an item, one tap each. */
   let { marks, held, toggle }: { marks: Schemas["Mark"][]; held: string[]; toggle: (mark: Schemas["Mark"]) => void } =
     $props();
 </script>

@@ -2,7 +2,7 @@
   import * as texts from "../texts/parts";
   import { Refusal } from "../api/client";
 
-  /** What went wrong. No widget: it comes with the first page, and must show when nothing more can be fetched. */
+  /** Shows an error. No widget: it comes with the first page, and must work when nothing more can be fetched. */
   let { error }: { error: unknown } = $props();
   const text = $derived(error instanceof Error ? error.message : String(error));
 </script>

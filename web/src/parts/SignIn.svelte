@@ -16,7 +16,7 @@
   }
 </script>
 
-<!-- A code scanned while this stands here pairs the device all the same. -->
+<!-- A code scanned while this is shown still pairs the device. -->
 <svelte:window onhashchange={() => location.hash.startsWith("#/pair/") && entered()} />
 <form class="sheet fields" onsubmit={enter} novalidate>
   <h1>{texts.signIn}</h1>

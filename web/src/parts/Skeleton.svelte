@@ -1,7 +1,7 @@
 <script lang="ts">
   import * as common from "../texts/common";
 
-  /** Where a page will stand while it is worked out; said in words only where that takes a moment. */
+  /** A placeholder while a page loads; it says so only if that takes a moment. */
 </script>
 
 <div class="skeleton" role="status">

@@ -7,7 +7,7 @@
   import { Refusal } from "../api/client";
   import { undo, type Undoable } from "./undo.svelte";
 
-  /** What was done last, with the way back: on the screen it was done on and on the next two. afresh: shows the page anew. */
+  /** The last action with Undo, on its screen and on the next two. afresh: reloads the page. */
   let { last, afresh }: { last: Undoable; afresh: () => void } = $props();
   const from = untrack(() => router.location);
   let left = -1;

@@ -10,7 +10,7 @@
   /** The vehicle one is in, its own places, and the vehicles beside it: always at the same spot. */
   let { here }: { here: Here } = $props();
   const places = new Loader<Schemas["Places"]>();
-  // What was begun may have changed on the page before.
+  // Drafts and jobs may have changed on the page before.
   $effect(() => {
     void here;
     void places.load(lazyApi.places);
@@ -50,7 +50,7 @@
     const other = of.axles.find((each) => each.name === axle?.name) ?? of.axles[0]!;
     return AXLE_PAGES[page] ? ofAxle(page, other.id) : `#/vehicles/${of.id}${PATHS[page]}`;
   }
-  /** What waits there. */
+  /** The draft or job waiting there. */
   const begun = (page: Page, at: Schemas["Place"]) => [
     ...(page === "check" && at.check ? [texts.draft] : []),
     ...(page === "jobs" && at.job ? [texts.inProgress] : []),

@@ -8,7 +8,7 @@ export interface Where {
 
 export interface Here extends Where {
   page: Page;
-  /** What the window is called after the vehicle; nothing: as the page is. */
+  /** The window title after the vehicle; empty: the page's name. */
   title: string | null;
 }
 

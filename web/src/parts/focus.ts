@@ -8,7 +8,7 @@ export function focusOn(node: HTMLElement): void {
   queueMicrotask(() => node.focus());
 }
 
-/** Never lets the focus fall to the page's body: when what had it goes, what is nearest takes it. */
+/** Keeps the focus off the page's body: when the focused element goes, the nearest one takes it. */
 export function guardFocus(): () => void {
   let chain: HTMLElement[] = [];
   let before: HTMLElement[] = [];

@@ -1,6 +1,6 @@
 import { Refusal } from "../api/client";
 
-/** What the server refused of a form, by field, until it takes it. What is no refusal is thrown on. */
+/** A form's refusal, by field, until the server accepts it. Throws any other error. */
 export class FormState {
   refused = $state.raw<Refusal | null>(null);
   busy = $state(false);

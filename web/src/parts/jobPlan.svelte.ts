@@ -76,14 +76,14 @@ export class JobPlanState {
   finish = (finish: Schemas["JobFinish"]) => this.act(() => lazyApi.finishJob(this.id, finish));
   restore = () => this.act(() => lazyApi.restoreJob(this.id));
   deviate = (step: string, because: string) => this.act(() => lazyApi.deviate(this.id, step, because));
-  /** What a step was refused for that has a place of its own: bolts that nobody marked, a question left open. */
+  /** A step's refusal shown in its own place: unmarked bolts, an open question. */
   get unsaid(): string {
     const found = this.refused?.faults.filter((fault) => fault.field.startsWith("bolts.") || fault.field === "answer");
     return found?.map((fault) => fault.message).join(" ") ?? "";
   }
   /** Kept in the browser until the server has taken it. */
   tick = (steps: string[], done: boolean) => outbox.add({ job: this.id, steps, done });
-  /** A tick has been answered: what it changes is changed, and where readings stop the job, all of it is read anew. */
+  /** Applies the answer to a tick, and reloads the plan if readings stop the job. */
   answered = (progress: Schemas["JobProgress"] | null, refusal: Refusal | null): void => {
     this.form.refused = refusal;
     if (!progress || !this.plan || progress.id !== this.plan.id) return;
@@ -101,7 +101,7 @@ export class JobPlanState {
       () => (now) => api.choosePart(this.id, line, of?.chosen ?? null, now.revision),
     );
   };
-  /** The answer of a photo goes into the plan; what it was refused for is said where it was taken. */
+  /** Puts a photo's answer into the plan; a refusal is shown where it was taken. */
   photograph = async (step: string, photo: Blob) => (this.plan = await lazyApi.photographStep(this.id, step, photo));
   reload = () => this.act(() => api.job(this.id));
   note = (step: string, text: string) => this.act(() => lazyApi.noteStep(this.id, step, text));
@@ -115,7 +115,7 @@ export class JobPlanState {
   quote = (total: string | null, lines: Schemas["QuoteLineEntered"][]) =>
     this.act(() => lazyApi.quote(this.id, { total, lines }, this.plan!.revision));
 
-  /** Adds a part, consumable or tool of the owner's own, then reads the plan anew. */
+  /** Adds a part, consumable or tool of the owner's, then reloads the plan. */
   stock = (supply: Schemas["NewSupply"]) => this.act(() => api.addSupply(supply).then(() => api.job(this.id)));
   archive = (supply: Schemas["Supply"]) =>
     this.#undoably(
@@ -166,7 +166,7 @@ export const chosenReasons = (plan: Plan): Record<string, string> =>
     plan.scope.axles.filter((axle) => axle.rotors.reason).map((axle) => [axle.id, axle.rotors.reason!]),
   );
 
-/** What is chosen on every axle, as the scope is sent. */
+/** The chosen work on every axle, as the scope is sent. */
 export function chosenWorks(plan: Plan): Record<string, string[]> {
   return Object.fromEntries(
     plan.scope.axles.map((axle) => [
@@ -179,7 +179,7 @@ export function chosenWorks(plan: Plan): Record<string, string[]> {
   );
 }
 
-/** Works of an axle with one more or one less: what is done alone gives way to another work, and the other way round. */
+/** Works of an axle with one more or one less: work done alone gives way to another work, and the other way round. */
 export function withWork(axle: Schemas["AxleScope"], chosen: string[], work: string, on: boolean): string[] {
   const others = chosen.filter((each) => each !== work);
   if (!on) return others;

@@ -2,7 +2,7 @@ import type { Schemas } from "../api/client";
 
 type Mark = Schemas["Mark"];
 
-/** Marks that hold once one is tapped: of a group only one, and what is good rules out all else. */
+/** The marks after one is tapped: one per group, and "good" excludes all others. */
 export function toggled(held: string[], marks: Mark[], mark: Mark): string[] {
   if (held.includes(mark.id)) return held.filter((id) => id !== mark.id);
   const excludes = (other: Mark) =>

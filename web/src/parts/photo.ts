@@ -2,7 +2,7 @@
 const LONGER = 2000;
 const QUALITY = 0.82;
 
-/** What a camera gave, upright, made smaller, as a JPEG without the camera's notes. Rejects what is no picture. */
+/** A camera's photo, upright and smaller, as a JPEG without metadata. Rejects anything that is not a picture. */
 export async function shrunk(file: Blob): Promise<Blob> {
   const seen = await createImageBitmap(file, { imageOrientation: "from-image" });
   const scale = Math.min(1, LONGER / Math.max(seen.width, seen.height));

@@ -42,7 +42,7 @@ export class PhotoQueue {
     }
   }
 
-  /** Away for now: tried again. Refused: said, and not sent again. */
+  /** Out of reach: tries again. Refused: shows why, and does not send again. */
   #refused(error: unknown): void {
     if (!(error instanceof Refusal)) throw error;
     if (error.status === 0 || error.status >= 500) {

@@ -1,4 +1,4 @@
-/** What a shape stands for; "mark" is what the word means, "gone" what has worn away. */
+/** The role of a shape; "mark" is the term itself, "gone" is worn away. */
 export type Stuff = "plate" | "friction" | "rotor" | "body" | "gone" | "limit" | "line" | "mark";
 export type Shape = [Stuff, path: string];
 

@@ -73,7 +73,7 @@ export function axleLane(
   };
 }
 
-/** What concerns the whole vehicle, or null when there is nothing. */
+/** Events of the whole vehicle, or null if there are none. */
 export function vehicleLane(events: Schemas["TimelineEvent"][], label: string, today: string): Lane | null {
   const marks = marksOf(
     events.filter((event) => event.axle === null),
@@ -109,7 +109,7 @@ export function placed(marks: Mark[], x: (days: number) => number, end: number):
     });
 }
 
-/** How far the road is drawn: past the first band's far end, and never a life nobody plans for. */
+/** How far the scale is drawn: past the first band's far end, within a useful limit. */
 export function horizon(lanes: Lane[]): number {
   const firsts = lanes.flatMap((lane) => lane.bands.slice(0, 1).map((band) => band.high));
   const marks = lanes.flatMap((lane) => lane.marks.map((mark) => mark.at));
@@ -117,7 +117,7 @@ export function horizon(lanes: Lane[]): number {
   return Math.min(Math.max(wanted, ...firsts.map((end) => Math.min(end * 1.05, 1460))), 1825);
 }
 
-/** What of a lane lies no further ahead than so many days. */
+/** The events of a lane up to so many days ahead. */
 export const within = (lane: Lane, most: number): Lane =>
   most === Infinity
     ? lane

@@ -1,6 +1,6 @@
 import { changed } from "../api/client";
 
-/** What was done last and can be taken back. back: takes it back, and has its screen read anew what it shows. */
+/** The last action that can be undone. back: undoes it and reloads its screen. */
 export interface Undoable {
   said: string;
   back: () => Promise<unknown>;

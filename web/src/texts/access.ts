@@ -26,5 +26,5 @@ export const withoutHttps =
 export const withHttps =
   "The connection is encrypted with a certificate Graver made itself, so the browser warns once. Compare its fingerprint with the one below, then continue. Graver never leaves your network.";
 export const pairing = "Pairing this device";
-/** What a device is called in the list: its kind, as its browser says it. */
+/** A device's name in the list: its kind, from its browser. */
 export const thisDevice = (agent: string): string => (/Mobi/.test(agent) ? "Phone" : "Computer");

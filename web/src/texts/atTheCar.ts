@@ -18,7 +18,7 @@ export const startJob = "Start job";
 export const jobIsClosed = "This job is closed";
 export const neverSkipped = "never skipped";
 export const dontSkip = "don't skip";
-export const firstComes = "First comes";
+export const firstComes = "Do first";
 export const atHand = "At hand";
 export const lastTimeDay = "Last time ({day}):";
 export const yourNote = "Your note:";
@@ -43,7 +43,7 @@ export const onFile = "measured: {said}";
 export const severalPlaces = "23.8 23.9 23.8 23.7";
 export const unitOf = "Unit of {label}";
 export const saveReading = "Save reading";
-/** What can be said to a question about a reading. */
+/** Answers to a question about a reading. */
 export const ANSWERS = {
   affirmed: "I measured again: it is right",
   earlier_wrong: "The earlier reading was wrong",

@@ -9,7 +9,7 @@ export const toolName = "Tool: {name}";
 export const anyTool = "any tool";
 export const frictionOnly = "friction only";
 export const send = "Send";
-/** What an answer to a question means, before the question itself. */
+/** The meaning of an answer, shown before the question. */
 export const ANSWERED = {
   affirmed: "Measured again, it counts. ",
   keep: "Saved as doubtful: ",
@@ -25,7 +25,7 @@ export const severalPlacesRoundInsideThe2 =
   "Several places round, inside the lip. Enter after each, Enter on an empty field to continue";
 export const thinnestPlaceSeveralWithA = "Thinnest spot; put spaces between several readings";
 export const dialGaugeRotorBoltedTo = "Dial indicator, <disc|rotor> clamped to a clean hub";
-export const itNeverCountsOnThis = ": it never counts on this vehicle";
+export const itNeverCountsOnThis = "It never counts on this vehicle.";
 export const simulated = "Simulated.";
 export const theGaugeSendsTextYou = "The gauge sends {text}; you typed {typed}.";
 export const useText = "Use {text}";
@@ -65,7 +65,7 @@ export const oneAtATime = "One at a time";
 export const connectAgain = "Connect again";
 export const readFromTheVehicle = "Read from the vehicle";
 export const connectedGauge = "Connected gauge";
-export const enterWhatTheOdometerOf = ": enter what the odometer of this vehicle shows";
+export const enterWhatTheOdometerOf = "Enter the reading of this vehicle's odometer.";
 export const theFirstInspectionOf = "This vehicle's first inspection: the baseline for all later ones.";
 export const lastOdometerValueOdometerUnitOnDay = "Last: {odometerValue} {odometerUnit} on {day}.";
 export const newPadsFitted = "New {axleName} pads were fitted";

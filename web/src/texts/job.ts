@@ -165,7 +165,7 @@ export const dontSkip = "don't skip";
 export const yourOwnStep = "your own step";
 export const notSavedYetTheServer = "Not saved yet: no connection to Graver. Trying again.";
 export const doneDifferently = "Done differently:";
-export const firstComes = "First comes";
+export const firstComes = "First do";
 export const then = ", then ";
 export const lastTimeDay = "Last time ({day}):";
 export const yourNote = "Your note:";
@@ -208,7 +208,7 @@ export const theMiddleIsShown = "The middle is shown.";
 export const set = "Set";
 export const onWrenchWithExtension = "on {wrench} with the {trim} mm extension";
 export const onWrench = "on {wrench}";
-export const fromToLowerCaseEnteredAsEntered = "From: {toLowerCase}, entered as {entered}{third}";
+export const fromToLowerCaseEnteredAsEntered = "From: {toLowerCase}, entered as {entered} ({third})";
 export const secondStage = "second stage";
 export const justSnug = "Just snug it.";
 export const noValueStopMakersManual = "No value: stop. Look it up in the manufacturer's manual, never torque by feel.";
@@ -221,7 +221,7 @@ export const figureLbfFt = "{figure} lbf·ft";
 export const figureLbfIn = "{figure} lbf·in";
 export const openItems = "Open items";
 export const cost = "Cost";
-export const shopAsks = "a shop {money}";
+export const shopAsks = "(shop: {money})";
 export const noPricesYet = "no prices yet";
 export const orderPartsBy = "Order parts by";
 export const partsOfTheJob = "Parts of the job";
@@ -298,7 +298,7 @@ export const whoFixedIt = "Who put it right and tested it, and when";
 export const fixedAndTested = "It is fixed and tested";
 export const reachedBolts = "Reached:";
 export const measuredWith = "Measured with";
-/** What the thickness of a new part was read with, by id. */
+/** Methods for the thickness of a new part, by id. */
 export const FITTED_METHODS = {
   stated: "As sold, not measured",
   caliper: "Digital caliper",

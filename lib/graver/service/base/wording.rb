@@ -9,7 +9,7 @@ module Graver
       class Wording
         # Plain tokens, put in as they are: "{unit}" with { unit: "in" }.
         def self.tokens(sentence, tokens)
-          sentence.gsub(/\{(\w+)\}/) { tokens.fetch(Regexp.last_match(1).to_sym).to_s }
+          Formats.tied(sentence.gsub(/\{(\w+)\}/) { tokens.fetch(Regexp.last_match(1).to_sym).to_s })
         end
 
         # terms: { usual word => the owner's }

@@ -105,7 +105,7 @@ module Graver
             id: rule["id"],
             side:,
             leaves: rule["leaves"],
-            text: [side, text[0].downcase + text[1..]].compact.join(" "),
+            text: [side, text[0].downcase + text[1..]].compact.join(": "),
             reasonable: rule["unless_reason"] || false
           )
         end

@@ -5,7 +5,7 @@
   import { FormState } from "../../parts/formState.svelte";
   import Fault from "../../parts/Fault.svelte";
 
-  /** Where a scanned code leads: this device is let in, once. */
+  /** The page of a scanned code: signs this device in, once. */
   let { params }: { params: { code: string } } = $props();
   const form = new FormState();
   $effect(() => {

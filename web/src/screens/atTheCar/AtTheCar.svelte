@@ -21,7 +21,7 @@
   const id = $derived(Number(params.id));
   const loaded = new Loader<Course>();
   let listed = $state(false);
-  /** Asked, as bolts are left that nobody marked. */
+  /** Asked when bolts are left unmarked. */
   let asking = $state(false);
 
   $effect(() => {
@@ -60,7 +60,7 @@
   async function done() {
     const stepGroup = course!.now!;
     const next = course!.next;
-    // What was typed and not saved is not left behind; what is refused stays in front.
+    // Saves typed entries before moving on; a refused one stays in front.
     if (!(await course!.saveReads(stepGroup))) return;
     if (course!.done(stepGroup)) return next && goTo(next.key);
     if (course!.loose(stepGroup).length && !asking) return void (asking = true);

@@ -7,7 +7,7 @@
   import { focusOn } from "../../parts/focus";
   import type { Bolts } from "./bolts.svelte";
 
-  /** Every bolt of a line, none forgotten: tapped when it clicked, or with what the wrench said. */
+  /** Every bolt of a line: tap it when it clicks, or enter the wrench's reading. */
   let { bolts, wrench }: { bolts: Bolts; wrench: { id: string; label: string } | null } = $props();
   const state = (bolt: number) =>
     bolts.tight(bolt) ? texts.tight : bolts.of(bolt)?.verdict === "under" ? texts.under : texts.open;

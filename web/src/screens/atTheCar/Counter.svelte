@@ -3,7 +3,7 @@
   import { say } from "../../texts/say";
   import { spoken } from "./aloud";
 
-  /** Counted by tap or by the space key, and said aloud for those who look at the brake. */
+  /** Counts by tap or by the space key, and says the count aloud. */
   let { of, target, value = $bindable(0) }: { of: string; target: number | null; value: number } = $props();
 
   function add(by: number) {

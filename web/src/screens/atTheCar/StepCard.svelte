@@ -37,7 +37,7 @@
   const shown = $derived(photosOf((photos) => photos.shown));
   const earlier = $derived(photosOf((photos) => photos.earlier));
   const waits = $derived(course.waitsFor(stepGroup));
-  // Only a single step may be answered for, and never one that kills.
+  // Only a single step may be answered for, and never a safety-critical one.
   const mayDeviate = $derived(
     stepGroup.steps.length === 1 &&
       !stepGroup.steps[0]!.safety_critical &&

@@ -7,7 +7,7 @@
   import MarkChips from "../../parts/MarkChips.svelte";
   import { ANSWERS, EVENTS, type Reads } from "./reads.svelte";
 
-  /** Fields for what is measured at the step, and marks for what is looked at; both stand in the log at once. */
+  /** Fields for a step's readings, and marks for inspected items; both are logged at once. */
   let { reads }: { reads: Reads } = $props();
   const job = $derived(reads.job);
   const [typed, looked] = $derived([

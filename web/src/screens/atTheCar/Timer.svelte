@@ -3,7 +3,7 @@
   import * as texts from "../../texts/atTheCar";
   import { spoken } from "./aloud";
 
-  /** Runs down while something is waited for; its end is said aloud. It only reminds: what counts is what is seen. */
+  /** Counts down a waiting time and says its end aloud. It only reminds: judge by what you see. */
   let { of, seconds }: { of: string; seconds: number } = $props();
   let ends = $state<number | null>(null);
   let left = $state(0);

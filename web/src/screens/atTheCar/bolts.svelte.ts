@@ -10,7 +10,7 @@ type Answer = "renewed" | "loosened" | "kept";
 
 const SIDES = [texts.left, texts.right];
 
-/** The bolts of one line of a step: which are tight, and what is entered of the one at hand. */
+/** The bolts of one line of a step: which are tight, and the entry of the current one. */
 export class Bolts {
   readonly form = new FormState();
   /** The bolt whose figure is entered, or null. */

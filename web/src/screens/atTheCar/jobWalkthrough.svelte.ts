@@ -9,7 +9,7 @@ import { outbox } from "../../parts/outbox.svelte";
 /** How often another device's ticks are looked for. */
 const POLL_MS = 3000;
 
-/** Where one is in a job: its stepGroups, the one at hand, what is done. */
+/** The place in a job: its step groups, the current one, and those done. */
 export class Course {
   readonly job: JobPlanState;
   /** Key of the stepGroup at hand; the first open one where none is named. */
@@ -44,7 +44,7 @@ export class Course {
   done = (stepGroup: StepGroup): boolean => stepGroup.steps.every(this.step);
   sending = (stepGroup: StepGroup): boolean => stepGroup.steps.some((step) => outbox.of(this.job.id, step.key));
 
-  /** What it still waits for outside itself, nothing that is on its way to the server. */
+  /** Steps outside it that it waits for, without those on their way to the server. */
   waitsFor(stepGroup: StepGroup): StepGroup[] {
     const own = new Set(stepGroup.steps.map((step) => step.key));
     const keys = stepGroup.steps.flatMap((step) => step.waits_for).filter((key) => !own.has(key));
@@ -62,7 +62,7 @@ export class Course {
     if (!this.#bolts.has(id)) this.#bolts.set(id, new Bolts(this.job, step, line));
     return this.#bolts.get(id)!;
   }
-  /** Bolts of a stepGroup that nobody has marked as tight. */
+  /** Bolts of a step group not marked as tight. */
   loose = (stepGroup: StepGroup): [Bolts, number[]][] =>
     stepGroup.steps
       .flatMap((step) => step.tighten.map((line) => this.bolts(step.key, line)))
@@ -70,12 +70,12 @@ export class Course {
       .filter(([, missing]) => missing.length > 0);
 
   #reads = new Map<string, Reads>();
-  /** What is measured at a step, as far as it is typed. */
+  /** A step's readings, as far as they are typed. */
   reads(step: Schemas["JobStep"]): Reads {
     if (!this.#reads.has(step.key)) this.#reads.set(step.key, new Reads(this.job, step.key, step.reads));
     return this.#reads.get(step.key)!;
   }
-  /** Saves what is typed at the steps of a stepGroup. True when nothing is left unsaved. */
+  /** Saves the entries at the steps of a step group. True if nothing is left unsaved. */
   async saveReads(stepGroup: StepGroup): Promise<boolean> {
     for (const step of stepGroup.steps) {
       const reads = this.#reads.get(step.key);

@@ -7,14 +7,14 @@ import { toggled } from "../../parts/marks";
 type Ask = Schemas["StepRead"];
 type Answer = NonNullable<Schemas["Reading"]["answer"]>;
 
-/** What can be said to a question at a step; what else it may be is changed in the fields. */
+/** Answers to a question at a step; anything else is changed in the fields. */
 export const ANSWERS: Answer[] = ["affirmed", "earlier_wrong", "keep"];
 
-/** What a pad can tell without a figure. */
+/** Signs of a pad without a figure. */
 export const EVENTS = ["metal", "squealer", "sensor"] as const;
 type PadEvent = (typeof EVENTS)[number];
 
-/** What is measured at a step, as it is typed: saved in one go, what is doubtful asked about once. */
+/** A step's readings as typed: saved together, with one question about doubtful ones. */
 export class Reads {
   readonly form = new FormState();
   values = $state<Record<string, string>>({});
@@ -23,7 +23,7 @@ export class Reads {
   /** Marks tapped since they were saved, all that hold of each thing. */
   marks = $state<Record<string, string[]>>({});
   odometer = $state("");
-  /** What was said to a question about a reading. */
+  /** The answer to a question about a reading. */
   answers = $state<Record<string, Answer>>({});
   keptOdometer = $state(false);
   saved = $state(false);
@@ -52,7 +52,7 @@ export class Reads {
   #onFile = (ask: Ask): Ask | undefined =>
     this.job.plan!.steps?.find((each) => each.key === this.step)?.reads.find((each) => each.id === ask.id);
   said = (ask: Ask): string | null => this.#onFile(ask)?.said ?? null;
-  /** What can be said of what is looked at. */
+  /** The marks of an inspected item. */
   choices = (ask: Ask): Schemas["Mark"][] => this.job.plan!.marks.find((each) => each.item === ask.key)?.marks ?? [];
   held = (ask: Ask): string[] => this.marks[ask.id] ?? this.#onFile(ask)?.marked ?? [];
   tap(ask: Ask, mark: Schemas["Mark"]): void {

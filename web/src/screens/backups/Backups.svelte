@@ -9,7 +9,7 @@
   import { Loader } from "../../parts/loader.svelte";
   import { day } from "../../format/words";
 
-  /** Copies of the household: the last good one first, one by hand, one taken back. */
+  /** Backups of the household: list, make and restore. */
   const loaded = new Loader<Schemas["Backups"]>();
   loaded.load(lazyApi.backups);
   const backups = $derived(loaded.value?.backups ?? []);

@@ -10,7 +10,7 @@
   import { day } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
 
-  /** What was put away: archived vehicles, cancelled jobs, inspections that were started over. */
+  /** Archived vehicles, cancelled jobs, and inspections that were started over. */
   const loaded = new Loader<Schemas["Bin"]>();
   const load = () => loaded.load(lazyApi.bin);
   load();

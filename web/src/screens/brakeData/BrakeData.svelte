@@ -21,7 +21,7 @@
   });
 
   const DRAWN = new Set([...PAD_KEYS, ...ROTOR_KEYS, DIAMETER]);
-  /** Pads and rotors stand on the drawing; what is no dimension of theirs under it. */
+  /** Dimensions of pads and rotors are on the drawing; all other data is below it. */
   const PARTS = ["pads", "rotors"];
   const opened = $derived(form.data?.fields.find((field) => field.key === form.open));
   const OWN = /^own_\d$/;

@@ -5,7 +5,7 @@
   import { lowerFirst } from "../../format/words";
   import type { BrakeData } from "./brakeData.svelte";
 
-  /** What the gaps hold up, and what could fill them: typical values, another axle's. */
+  /** The effects of gaps, and proposals to fill them: typical values, another axle's. */
   let { form, show }: { form: BrakeData; show: (key: string) => void } = $props();
   const data = $derived(form.data!);
   let from = $state("");

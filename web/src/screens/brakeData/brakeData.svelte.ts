@@ -15,7 +15,7 @@ interface Draft {
   source: string;
 }
 
-/** Brake data of one axle: what is known, what is proposed, and what the server said of each entry. */
+/** Brake data of one axle: known values, proposals, and the server's answer to each entry. */
 export class BrakeData {
   data = $state.raw<Schemas["BrakeData"] | null>(null);
   proposed = $state.raw<Schemas["Proposal"][]>([]);
@@ -37,7 +37,7 @@ export class BrakeData {
     }
   }
 
-  /** What is shown before the rest is unfolded: as it was when it first came, so that nothing moves when it is saved. */
+  /** Fields shown before the rest is expanded: fixed at first load, so that nothing moves on save. */
   #first = new Map<string, boolean>();
   first(field: Field): boolean {
     const now = field.looked_for || !!this.proposal(field.key);
@@ -58,19 +58,19 @@ export class BrakeData {
     this.open = field.key;
   }
 
-  /** What stands in its field; there while it is open. */
+  /** The text of its field while it is open. */
   typed(field: Field): Draft {
     return this.drafts[field.key] ?? { text: "", unit: "", source: "" };
   }
 
-  /** What was typed is forgotten, and what the server said of it. */
+  /** Forgets the typed text and the server's answer. */
   cancel(field: Field): void {
     delete this.drafts[field.key];
     delete this.faults[field.key];
     if (this.open === field.key) this.open = null;
   }
 
-  /** Saves what was typed; what is refused stays, with its reason. True when it was saved or is as it was. */
+  /** Saves the typed text; a refused one stays, with its reason. True if it was saved or unchanged. */
   async keep(field: Field): Promise<boolean> {
     const draft = this.drafts[field.key];
     if (!draft) return true;
@@ -87,7 +87,7 @@ export class BrakeData {
     return true;
   }
 
-  /** What it was before comes back, if nobody changed anything else meanwhile. */
+  /** Restores the earlier value, if nothing else has changed since. */
   #offerBack(before: Field): void {
     const { key, value, unit, source } = before;
     const seen = this.data!.revision;

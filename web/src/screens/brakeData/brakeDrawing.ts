@@ -31,7 +31,7 @@ export const PAD_KEYS = [
 export const ROTOR_KEYS = ["rotor.new_thickness", "rotor.machine_to_thickness", "rotor.discard_thickness"];
 export const DIAMETER = "rotor.diameter";
 
-/** What stands for what is not known, in mm. */
+/** Default sizes for unknown dimensions, in mm. */
 const TYPICAL: Record<string, number> = {
   "pad.backing_plate": 5,
   "pad.new_thickness": 11,

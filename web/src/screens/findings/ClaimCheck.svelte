@@ -7,7 +7,7 @@
   import { FormState } from "../../parts/formState.svelte";
   import Fault from "../../parts/Fault.svelte";
 
-  /** "They say 2 mm front": held against the log. */
+  /** "They say 2 mm front": compared with the log. */
   let { findings }: { findings: Schemas["Findings"] } = $props();
   let axle = $state<number | null>(null);
   let part = $state<"pad" | "rotor">("pad");

@@ -17,7 +17,7 @@
     /** Where it is planned. */
     plan: { href: string; label: string } | null;
     state: Schemas["State"];
-    /** What stood behind it: one of its causes, by id, or "none". */
+    /** The cause found: one of its causes, by id, or "none". */
     onanswer: (cause: string) => Promise<unknown>;
   }
   let { finding, others, plan, state: severity, onanswer }: Props = $props();

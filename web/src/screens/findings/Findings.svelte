@@ -40,7 +40,7 @@
     await load(id);
   }
   const found = $derived(matters(loaded.value?.findings.findings ?? []));
-  /** Where what is found is planned: said once an axle, at its first matter. */
+  /** A link to plan the job: once per axle, at its first matter. */
   function plannedAt(finding: Schemas["Finding"]) {
     const axle = loaded.value!.findings.axles.find((each) => each.id === finding.axle_id);
     const first = found.find((each) => each.lead.axle_id === finding.axle_id)?.lead;

@@ -2,7 +2,7 @@ import type { Schemas } from "../../api/client";
 
 type Finding = Schemas["Finding"];
 
-/** What belongs together: the pads of an axle, its rotors, one corner that wears oddly, the fluid. */
+/** Findings that belong together: the pads of an axle, its rotors, one corner that wears oddly, the fluid. */
 export interface VersionedFields {
   key: string;
   lead: Finding;

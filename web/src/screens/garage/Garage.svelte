@@ -17,7 +17,7 @@
 
   const garage = new Loader<Schemas["Garage"]>();
   garage.load(api.garage);
-  // What is still being worked out is asked for again.
+  // Cards still being calculated are requested again.
   $effect(() => {
     if (!garage.value?.vehicles.some((vehicle) => vehicle.working)) return;
     const again = setTimeout(() => void garage.load(api.garage), 1000);
@@ -36,13 +36,13 @@
       ...vehicles.slice(0, 9).map((vehicle, at) => [String(at + 1), () => push(`/vehicles/${vehicle.id}`)]),
     ]),
   );
-  /** So far the garage looks ahead; the rest has a page of its own. */
+  /** How far the garage looks ahead; the rest has its own page. */
   const MONTHS_AHEAD = 18;
   const lanes = $derived(
     vehicles.flatMap((vehicle) => soonestLane(vehicle, garage.value!.today, timelines.value) ?? []),
   );
 
-  // What was begun and waits to be gone on with.
+  // Drafts and jobs in progress.
   const places = new Loader<Schemas["Places"]>();
   void import("../../api/lazyApi").then(({ lazyApi }) => places.load(lazyApi.places));
   const begun = $derived(places.value?.vehicles.filter((place) => place.check || place.job) ?? []);

@@ -4,7 +4,7 @@
   import { say } from "../../texts/say";
   import type { TableImport } from "./tableImport.svelte";
 
-  /** What one column of a person's table is. */
+  /** The meaning of one column of the owner's table. */
   let { table, column, name }: { table: TableImport; column: number; name: string } = $props();
   const role = $derived(table.roleOf(column));
   const reading = $derived(role === "reading" ? table.mapping!.readings.find((each) => each.column === column)! : null);

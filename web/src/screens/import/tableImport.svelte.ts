@@ -4,7 +4,7 @@ import { Refusal, type Schemas } from "../../api/client";
 type Mapping = Schemas["Mapping"];
 const POLL_MS = 300;
 
-/** A person's own table on its way in: uploaded, its columns told apart, tried dry, then taken. */
+/** An import: uploaded, its columns mapped, checked, then saved. */
 export class TableImport {
   earlier = $state.raw<Schemas["Import"][]>([]);
   table = $state.raw<Schemas["UploadedTable"] | null>(null);
@@ -31,7 +31,7 @@ export class TableImport {
     if (this.mapping) await this.try();
   }
 
-  /** What the mapping as it stands would bring in. */
+  /** What the current mapping would import. */
   async try(): Promise<void> {
     const turn = ++this.#turn;
     await this.#act(async () => {
@@ -67,7 +67,7 @@ export class TableImport {
     await this.load();
   }
 
-  /** What a column holds: an index into the readings, or the day, the odometer, the note, nothing. */
+  /** The meaning of a column: an index into the readings, or the day, the odometer, the note, nothing. */
   roleOf(column: number): string {
     const mapping = this.mapping!;
     if (mapping.date.column === column) return "date";

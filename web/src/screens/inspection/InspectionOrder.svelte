@@ -7,7 +7,7 @@
   let { form }: { form: InspectionForm } = $props();
   const order = $derived(form.sheet!.order);
   const orders = $derived(form.sheet!.orders);
-  // What is read comes in this order; the rest can be added at the end.
+  // Places to read, in this order; the rest can be added at the end.
   const within = $derived(order.within ?? []);
 
   const toggle = (kind: string) =>

@@ -46,7 +46,7 @@
     ),
   );
 
-  // In an empty field letters are keys, and what they did can be taken back; once something is typed they are text.
+  // In an empty field letters are keys, and their action can be undone; once something is typed they are text.
   const fitted = (part: "pad" | "rotor") =>
     `${form.isNew(wheel.axle, part) ? texts.newOnes : texts.noNew} ${wheel.axle_name} ${partName(part, true)}`;
   let set = 0;

@@ -9,7 +9,7 @@
   /** Another window went on with this inspection: both versions beside each other, and the owner chooses. */
   let { form }: { form: InspectionForm } = $props();
 
-  // What was typed here goes into the bin, not away.
+  // Entries made here go to the bin.
   async function discard() {
     await api.keepDraft(form.vehicle, { content: $state.snapshot(form.content) as never, revision: 0 });
     await api.binDraft(form.vehicle);

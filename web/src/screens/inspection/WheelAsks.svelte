@@ -8,7 +8,7 @@
   import type { Schemas } from "../../api/client";
   import type { InspectionForm } from "./inspectionForm.svelte";
 
-  /** What can only be seen while this wheel is off, and is not known yet. */
+  /** Unknown data visible only while this wheel is off. */
   let { form, wheel }: { form: InspectionForm; wheel: Schemas["Wheel"] } = $props();
   let typed = $state<Record<string, string>>({});
   let units = $state<Record<string, string>>({});

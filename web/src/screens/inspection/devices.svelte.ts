@@ -1,7 +1,7 @@
 import { lazyApi } from "../../api/lazyApi";
 import { api, Refusal, type Schemas } from "../../api/client";
 
-/** The devices on the bench as the inspection uses them, and what the last one said when it did not answer. */
+/** The devices for the inspection, and the last error of one. */
 export class BenchDevices {
   all = $state.raw<Schemas["Device"][]>([]);
   says = $state("");
@@ -18,7 +18,7 @@ export class BenchDevices {
     return this.all.find((device) => device.quantities.includes(quantity));
   }
 
-  /** What the device sent, or nothing; then `says` has why. */
+  /** The device's reading, or nothing; then `says` has the reason. */
   async ask(device: Schemas["Device"], what: Schemas["DeviceAsked"]): Promise<Schemas["Sample"] | null> {
     try {
       this.says = "";

@@ -3,7 +3,7 @@ import { api, Refusal } from "../../api/client";
 const DELAY_MS = 400;
 const AGAIN_MS = 4000;
 
-/** Keeps a half-entered inspection on the server, key by key, and notices when another window goes on with it. */
+/** Keeps a half-entered inspection on the server, key by key, and notices when another window changes it. */
 export class DraftKeeper {
   state = $state<"" | "keeping" | "kept" | "elsewhere" | "not kept">("");
   #revision = 0;
@@ -34,7 +34,7 @@ export class DraftKeeper {
     this.#timer = setTimeout(() => (this.#sending = this.#send()), DELAY_MS);
   }
 
-  /** When the page goes away: what is still waiting is sent at once. */
+  /** When the page closes: sends the waiting changes at once. */
   flush(): void {
     if (!["keeping", "not kept"].includes(this.state) || this.#done) return;
     clearTimeout(this.#timer);
@@ -50,12 +50,12 @@ export class DraftKeeper {
     this.#done = true;
   }
 
-  /** What a save is made from; another window may have gone on meanwhile. */
+  /** The revision a save is made from; another window may have changed it. */
   get revision(): number {
     return this.#revision;
   }
 
-  /** The owner has seen what the other window has, and goes on from there with what is here. */
+  /** The owner has seen the other window's version and keeps this one. */
   goOnFrom(revision: number): void {
     this.#revision = revision;
     this.state = "keeping";

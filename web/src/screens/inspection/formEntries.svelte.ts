@@ -3,7 +3,7 @@ import type { Schemas } from "../../api/client";
 import { toggled } from "../../parts/marks";
 import { isFilled, valuesOf, type Content, type Entry, type Place, type Wheel } from "./inspectionContent";
 
-/** What has been entered at each place of an inspection, with which tool, and what was seen there. */
+/** The entries at each place of an inspection, with tools and marks. */
 export abstract class FormEntries {
   sheet = $state.raw<Schemas["InspectionForm"] | null>(null);
   content = $state<Content | null>(null);
@@ -42,7 +42,7 @@ export abstract class FormEntries {
     return this.content!.fits.includes(`${axle}|${part}`);
   }
 
-  /** What the log so far lets one expect at a position, in mm; nothing of a part that is just going on. */
+  /** The expected thickness at a position, in mm; nothing for a part being fitted. */
   expected(wheel: Wheel, place: Place): number | null {
     return this.isNew(wheel.axle, place.part) ? null : place.expected_mm;
   }

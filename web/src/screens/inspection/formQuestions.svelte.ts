@@ -6,7 +6,7 @@ type Question = Schemas["Question"];
 
 const MOST_PLACES = 12;
 
-/** What the preview says of each entry, the questions it asks, and how they are answered. */
+/** The preview of each entry, its questions, and their answers. */
 export abstract class FormQuestions extends FormEntries {
   preview = $state.raw<Schemas["Preview"] | null>(null);
   /** the question last put at a position, and the value it was about */
@@ -96,7 +96,7 @@ export abstract class FormQuestions extends FormEntries {
     this.retyped(place);
   }
 
-  /** What is asked now, for when another value is typed. */
+  /** The open questions, to compare when another value is typed. */
   protected remember(): void {
     for (const [, place] of this.filled) {
       const question = this.questionAt(place);
@@ -112,7 +112,7 @@ export abstract class FormQuestions extends FormEntries {
     }
   }
 
-  /** Its number among what is sent. */
+  /** Its index in the request. */
   protected indexOf(place: Place): number {
     return this.content!.fits.length + this.filled.findIndex(([, other]) => other.id === place.id);
   }

@@ -13,7 +13,7 @@ export const settles = (id: string): id is Settled => ["affirmed", "keep", "earl
 /** The key of an answer; what changes the reading has one in common, as there is one of it at most. */
 export const keyOf = (id: string): string => ({ affirmed: "y", keep: "k", earlier_wrong: "b" })[id] ?? "a";
 
-/** What was typed at one position. */
+/** The entry at one position. */
 export interface Entry {
   text: string;
   /** gauge: the smallest leaf that does not go in */
@@ -150,7 +150,7 @@ export function conditions(content: Content): Schemas["ConditionGiven"][] {
   return [...marks, ...figures];
 }
 
-/** What two versions of one inspection say differently, as [where, here, there]. */
+/** Differences of two versions of one inspection, as [where, here, there]. */
 export function differences(wheels: Wheel[], mine: Content, theirs: Content): [string, string, string][] {
   const places = wheels.flatMap((wheel) =>
     wheel.positions.map((place): [string, string, string] => [

@@ -75,7 +75,7 @@ export class InspectionForm extends FormQuestions {
     return (this.preview?.faults ?? this.refused).find((fault) => fault.field.startsWith(prefix));
   }
 
-  /** Does something that can be taken back at once. */
+  /** Does something that can be undone at once. */
   action(said: () => string, change: () => void): void {
     const before = $state.snapshot(this.content) as Content;
     change();
@@ -118,7 +118,7 @@ export class InspectionForm extends FormQuestions {
     return this.#offer(place.id, `${sample.value} ${sample.unit}`, entry.simulated ? "" : entry.text.trim(), take);
   }
 
-  /** What was typed is never overwritten unasked. True when the value was taken at once. */
+  /** Never overwrites typed text unasked. True if the value was taken at once. */
   #offer(at: string, text: string, typed: string, take: () => void): boolean {
     this.offered = null;
     if (!typed) take();
@@ -148,7 +148,7 @@ export class InspectionForm extends FormQuestions {
     });
   }
 
-  /** What can only be seen now goes straight into the brake data. The fault of the entry, or nothing. */
+  /** Saves data visible only now straight into the brake data. Returns the fault of the entry, if any. */
   async tell(wheel: Wheel, ask: Schemas["Ask"], value: string, unit: string): Promise<string> {
     try {
       const entry = { key: ask.key, value: value.trim(), unit: ask.units.length ? unit : null, source: ask.source };
@@ -192,7 +192,7 @@ export class InspectionForm extends FormQuestions {
     return inspection($state.snapshot(this.content!) as Content, this.filled);
   }
 
-  /** What is wrong with a figure of the vehicle. */
+  /** The fault of a figure of the vehicle. */
   figureFault(id: string): string {
     const at = conditions(this.content!).findIndex((condition) => condition.item === id);
     return (at >= 0 && this.faultOf(`conditions.${at}.value`)?.message) || "";
@@ -221,7 +221,7 @@ export class InspectionForm extends FormQuestions {
     }
   }
 
-  /** Everything entered goes into the bin, and can be had back. */
+  /** Moves all entries to the bin, from where they can be restored. */
   async startOver(): Promise<void> {
     const binned = await this.draft.drop();
     if (this.sheet) this.content = emptyContent(this.sheet);

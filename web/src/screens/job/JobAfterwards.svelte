@@ -6,7 +6,7 @@
   import Fault from "../../parts/Fault.svelte";
   import type { JobPlanState } from "../../parts/jobPlan.svelte";
 
-  /** What is still to be done once a job is finished: each is ticked with the odometer it was done at. */
+  /** Tasks after a finished job: each is ticked with its odometer. */
   let { job }: { job: JobPlanState } = $props();
   const plan = $derived(job.plan!);
   const steps = $derived(plan.steps?.filter((step) => step.after) ?? []);

@@ -5,7 +5,7 @@
   import Fault from "../../parts/Fault.svelte";
   import type { JobPlanState } from "../../parts/jobPlan.svelte";
 
-  /** Where the brake stands in a job: what is apart, why the vehicle isn't driven, and the ways to stop. */
+  /** The state of the brake in a job: what is apart, why the vehicle must not be driven, and the ways to stop. */
   let { job, cancelling, done }: { job: JobPlanState; cancelling: boolean; done: () => void } = $props();
   const plan = $derived(job.plan!);
   let paused = $state(false);

@@ -8,7 +8,7 @@
   import { lowerFirst, upperFirst } from "../../format/words";
   import type { JobPlanState } from "../../parts/jobPlan.svelte";
 
-  /** The end of a job: its odometer, what went on, what it took. What is still open is listed as links to the steps. */
+  /** Finishes a job: odometer, new parts, time and money. Open steps are listed as links. */
   let { job, close }: { job: JobPlanState; close: (done: boolean) => void } = $props();
   const plan = $derived(job.plan!);
   // svelte-ignore state_referenced_locally
@@ -22,7 +22,7 @@
   let spent = $state("");
   let keep = $state(false);
   let parked = $state(false);
-  /** What was noticed before: gone, still there, or not said yet. */
+  /** Earlier symptoms: gone, still there, or not answered. */
   let gone = $state<Record<string, boolean>>({});
   const undriven = $derived(plan.stops.length > 0 || plan.undriven || job.code("do_not_drive") !== "");
   const questioned = $derived(["too_far_ahead", "other_distance_unit"].includes(job.code("odometer.value")));

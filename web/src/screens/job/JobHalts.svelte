@@ -6,7 +6,7 @@
   import type { Schemas } from "../../api/client";
   import { chosenWorks, type JobPlanState } from "../../parts/jobPlan.svelte";
 
-  /** A reading in the middle of the job changed what has to be done: stop, plan anew, buy. */
+  /** A reading in the middle of the job changed its work: stop, replan, buy. */
   let { job }: { job: JobPlanState } = $props();
   const plan = $derived(job.plan!);
   let because = $state("");

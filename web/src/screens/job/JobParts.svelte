@@ -8,7 +8,7 @@
   import { JobPartsState } from "./jobParts.svelte";
   import PartLine from "./PartLine.svelte";
 
-  /** What is bought: what still lacks a choice, what is to be ordered, what is there. */
+  /** Parts: those without a choice, those to order, those at hand. */
   let { job }: { job: JobPlanState } = $props();
   const plan = $derived(job.plan!);
   const parts = $derived(new JobPartsState(job));

@@ -5,13 +5,13 @@
   import { ticked } from "../../parts/checkboxes";
   import type { JobPlanState } from "../../parts/jobPlan.svelte";
 
-  /** What the job still waits for, and what to do about each. */
+  /** The open items of a job, and what to do about each. */
   let { job }: { job: JobPlanState } = $props();
   const plan = $derived(job.plan!);
   const groups = $derived.by(() => {
     const found = new Map<string, Schemas["ReadinessItem"][]>();
     for (const item of plan.readiness) found.set(item.label, [...(found.get(item.label) ?? []), item]);
-    // What is open first; what is only worth knowing last.
+    // Open items first; notes last.
     const rank = (item: Schemas["ReadinessItem"]) => (item.resolved ? 2 : item.blocks ? 0 : 1);
     return [...found]
       .map(([label, items]) => ({
@@ -22,7 +22,7 @@
       }))
       .sort((one, other) => Math.sign(other.open) - Math.sign(one.open));
   });
-  // What is had or is not; everything else is asked about one by one.
+  // Items that are at hand or not; all others are asked one by one.
   const HAD = ["parts", "spares", "tools", "consumables"];
   const tool = (item: Schemas["ReadinessItem"]) => (item.kind === "tools" ? item.id.slice("tools:".length) : null);
   const known = (id: string) => plan.tools.some((each) => each.id === id);

@@ -12,7 +12,7 @@
   import Approaches from "../../parts/Approaches.svelte";
   import Fault from "../../parts/Fault.svelte";
 
-  /** What is done on each axle: proposed with its reason, changed by a tick. */
+  /** The work on each axle: proposed with its reason, changed by a tick. */
   let { job }: { job: JobPlanState } = $props();
   const plan = $derived(job.plan!);
   const ROTORS = [
@@ -52,7 +52,7 @@
     return job.scope(chosen, reasons());
   }
   type Work = Schemas["AxleScope"]["works"][number];
-  /** What was chosen when this was opened stands first, the rest is folded: nothing moves at a tick. */
+  /** The works chosen at first come first, the rest is folded: nothing moves at a tick. */
   const opened = new Map<string, boolean>();
   function first(axle: Schemas["AxleScope"], work: Work): boolean {
     const key = `${axle.id}.${work.id}`;

@@ -10,7 +10,7 @@
   import JobTools from "./JobTools.svelte";
   import JobTorque from "./JobTorque.svelte";
 
-  /** Everything of a job on one page, to print from the browser; or as a PDF with room for what is read on the day. */
+  /** The whole job on one page, to print from the browser; or as a PDF with room for the day's readings. */
   let { job }: { job: JobPlanState } = $props();
   const plan = $derived(job.plan!);
 </script>

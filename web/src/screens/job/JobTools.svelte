@@ -8,7 +8,7 @@
   import type { JobPlanState } from "../../parts/jobPlan.svelte";
   import SupplyForm from "./SupplyForm.svelte";
 
-  /** Tools against what is owned, consumables with amounts, and what goes where. */
+  /** Tools compared with those owned, consumables with amounts, and lubricants by place. */
   let { job }: { job: JobPlanState } = $props();
   const plan = $derived(job.plan!);
   const missing = $derived(plan.tools.filter((tool) => tool.status === "missing"));

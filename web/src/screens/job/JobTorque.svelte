@@ -56,7 +56,7 @@
             <h3>
               {several ? `${upperFirst(line.axle)} ` : ""}{several
                 ? line.label.toLowerCase()
-                : line.label}{#if line.count !== null}<span class="quiet"
+                : line.label}{#if line.count !== null}{" "}<span class="quiet"
                   >{say(texts.countInAll, { count: line.count })}</span
                 >{/if}
             </h3>

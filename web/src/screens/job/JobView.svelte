@@ -14,7 +14,7 @@
   import JobTools from "./JobTools.svelte";
   import JobTorque from "./JobTorque.svelte";
 
-  /** One job, part by part; each part has an address of its own. */
+  /** One job, part by part; each part has its own address. */
   let { job, part, base }: { job: JobPlanState; part: string; base: string } = $props();
   const plan = $derived(job.plan!);
   const open = $derived(plan.readiness.filter((item) => item.blocks && !item.resolved).length);
@@ -49,7 +49,7 @@
   </div>
   <div>
     <dt>
-      {texts.cost}{#if plan.money.shop !== null}<span class="quiet"
+      {texts.cost}{#if plan.money.shop !== null}{" "}<span class="quiet"
           >{say(texts.shopAsks, {
             money: `${plan.money.shop_from === "estimate" ? common.about : ""}${money(plan.money.shop, plan.money.currency)}`,
           })}</span

@@ -4,7 +4,7 @@
   import type { Schemas } from "../../api/client";
   import { figure } from "../../format/jobs";
 
-  /** What of a part was held against the old one, figure by figure. */
+  /** A new part compared with the old one, figure by figure. */
   let { checks }: { checks: Schemas["PartCheck"][] } = $props();
   const WORDS = { fits: texts.fits, differs: texts.differs, unknown: texts.unknown };
   const said = (check: Schemas["PartCheck"]) =>

@@ -8,7 +8,7 @@
   import Fault from "../../parts/Fault.svelte";
   import type { JobPlanState } from "../../parts/jobPlan.svelte";
 
-  /** What a shop asks for the same job: one sum, or line by line as its paper has it. */
+  /** A shop's quote for the same job: one sum, or line by line. */
   let { job }: { job: JobPlanState } = $props();
   const plan = $derived(job.plan!);
   const currency = $derived(plan.money.currency);

@@ -10,7 +10,7 @@
   import "../../parts/fields.css";
   import type { Action, JobStepsState } from "./jobSteps.svelte";
 
-  /** One stepGroup of the hands: its steps, what is to be minded at it, and what its owner wrote. */
+  /** One group of steps with its cautions and the owner's notes. */
   let { at, stepGroup, goTo }: { at: JobStepsState; stepGroup: StepGroup; goTo: (key: string) => void } = $props();
   const job = $derived(at.job);
   const plan = $derived(job.plan!);

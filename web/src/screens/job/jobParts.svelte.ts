@@ -8,7 +8,7 @@ import type { JobPlanState } from "../../parts/jobPlan.svelte";
 
 type Line = Schemas["PartLine"];
 
-/** The parts of a job on screen: by what is still to be done for them, which are opened, what a counter offers. */
+/** The parts of a job on screen: grouped by what is still to do, with those opened and a counter's offers. */
 export class JobPartsState {
   readonly opened = new SvelteSet<string>();
   entering = $state<{ line: string; known: Schemas["Supply"] | null } | null>(null);
@@ -25,7 +25,7 @@ export class JobPartsState {
   }
 
   private readonly lines = $derived.by(() => this.job.plan!.parts);
-  /** What needs a choice comes first, what is there last; what may be left out is no lack. */
+  /** Parts without a choice come first, those at hand last; optional parts are never missing. */
   readonly groups = $derived.by(() =>
     [
       { title: texts.notChosen, lines: this.lines.filter((line) => line.state === "choose" && !line.optional) },

@@ -7,7 +7,7 @@ import { outbox } from "../../parts/outbox.svelte";
 type Step = Schemas["JobStep"];
 export type Action = "note" | "insert" | "deviation";
 
-/** The steps of a job on screen: which stage is looked at, what is ticked, and what is being written to a step. */
+/** The steps of a job on screen: the stage shown, the ticks, and the note being written. */
 export class JobStepsState {
   /** Notes and order are being changed: step by step, all stages. */
   changing = $state(false);
@@ -28,7 +28,7 @@ export class JobStepsState {
 
   private readonly plan = $derived.by(() => this.job.plan!);
   readonly steps = $derived.by(() => this.plan.steps ?? []);
-  // What is changed is changed step by step; what is done, stepGroup by stepGroup.
+  // Edits are made step by step; ticks, group by group.
   readonly stepGroups = $derived.by(() =>
     this.changing ? this.steps.map((step): StepGroup => ({ key: step.key, steps: [step] })) : stepGroups(this.steps),
   );
@@ -77,7 +77,7 @@ export class JobStepsState {
     const keys = stepGroup.steps.map((step) => step.key);
     const last = this.next === stepGroup && this.stages[this.at]?.stepGroups.at(-1) === stepGroup;
     await this.job.tick(keys, box.checked);
-    // What the server did not take does not look taken.
+    // A tick the server refused is shown as not ticked.
     if (!outbox.of(this.job.id, stepGroup.key)) box.checked = this.ticked(stepGroup);
     // With the last step of a stage the next one is at hand.
     if (last && this.allDone(stepGroup)) this.asked = null;

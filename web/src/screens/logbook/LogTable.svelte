@@ -8,7 +8,7 @@
   import { day, listed } from "../../format/words";
   import { matching, newestFirst, type Entry, type Kind } from "./entries";
 
-  /** What was done when: found by a word, the newest first. */
+  /** A log: searched by a word, the newest first. */
   let { entries, vehicles = false }: { entries: Entry[]; vehicles?: boolean } = $props();
   const AT_ONCE = 60;
   let words = $state("");

@@ -9,7 +9,7 @@
   import { entriesOf } from "./entries";
   import LogTable from "./LogTable.svelte";
 
-  /** What was done to all of the household's vehicles. */
+  /** The log of all vehicles. */
   const loaded = new Loader<Schemas["Vehicle"][]>();
   void loaded.load(async () => {
     const { vehicles } = await lazyApi.places();

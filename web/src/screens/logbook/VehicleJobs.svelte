@@ -9,7 +9,7 @@
   import Problem from "../../parts/Problem.svelte";
   import { vehicleAt } from "./vehicleAt.svelte";
 
-  /** The jobs of a vehicle: what is planned, under way and done. */
+  /** The jobs of a vehicle: planned, in progress and finished. */
   let { params }: { params: { id: string } } = $props();
   const loaded = vehicleAt(() => Number(params.id), "jobs");
 </script>

@@ -7,7 +7,7 @@
   import { entriesOf } from "./entries";
   import LogTable from "./LogTable.svelte";
 
-  /** What was done to one vehicle, when, and by what. */
+  /** The log of one vehicle. */
   let { params }: { params: { id: string } } = $props();
   const loaded = vehicleAt(() => Number(params.id), "log");
 </script>

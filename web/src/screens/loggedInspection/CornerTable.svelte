@@ -7,7 +7,7 @@
   import ReadingForm from "./ReadingForm.svelte";
   import RotorPlaces from "./RotorPlaces.svelte";
 
-  /** What was read at each corner; a press on a figure changes it. */
+  /** The readings of each corner; press a figure to correct it. */
   let { corners, correction }: { corners: Corner[]; correction: Correction } = $props();
   const read = $derived(
     corners

@@ -6,7 +6,7 @@
   import { day, listed } from "../../format/words";
   import type { Correction } from "./correction.svelte";
 
-  /** What was read at one place: figure, by what, and what was asked and changed of it. A press changes it. */
+  /** One reading: figure, method, questions and corrections. Press it to correct it. */
   interface Props {
     reading: Schemas["LoggedReading"];
     correction: Correction;

@@ -4,7 +4,7 @@
   import { thinnest } from "./corners";
   import ReadingEntry from "./ReadingEntry.svelte";
 
-  /** What was read of a rotor: at several places drawn round, the thinnest named. */
+  /** A rotor's readings: several places drawn round, the thinnest named. */
   let { readings, correction }: { readings: Schemas["LoggedReading"][]; correction: Correction } = $props();
   const SIZE = 132;
   const least = $derived(thinnest(readings));

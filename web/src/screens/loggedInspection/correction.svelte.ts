@@ -11,7 +11,7 @@ type Sent = Omit<Schemas["Correction"], "reason">;
 
 const OWN_FIELDS = ["value", "upper", "unit", "reason", "date", "odometer.value"];
 
-/** What is being corrected of an inspection: a reading, a mark, its day and odometer, or nothing. */
+/** The part of an inspection being corrected: a reading, a mark, its day and odometer, or none. */
 export class Correction {
   reading = $state<number | null>(null);
   mark = $state<number | null>(null);
@@ -31,7 +31,7 @@ export class Correction {
   ) {}
 
   fault = (field: string): string => this.form.fault(field);
-  /** What is wrong and belongs to none of the fields. */
+  /** A fault that belongs to no field. */
   get other(): string {
     return this.form.refused?.faults.find((each) => !OWN_FIELDS.includes(each.field))?.message ?? "";
   }

@@ -7,7 +7,7 @@
   import MicrometerPicture from "./MicrometerPicture.svelte";
   import VernierPicture from "./VernierPicture.svelte";
 
-  /** What there is to read, drawn from its numbers. */
+  /** The instrument to read, drawn from its numbers. */
   let { picture }: { picture: Schemas["DrillPicture"] } = $props();
 </script>
 

@@ -13,7 +13,7 @@
   import DrillPicture from "./DrillPicture.svelte";
   import { next, Tally } from "./tally.svelte";
 
-  /** Practice before the first real job: a drill stands under an address of its own and can be done again. */
+  /** Practice before the first real job: each drill has its own address and can be repeated. */
   let { params }: { params: { kind?: string; seed?: string } } = $props();
   const kinds = new Loader<Schemas["DrillKind"][]>();
   kinds.load(async () => (await lazyApi.drills()).drills);

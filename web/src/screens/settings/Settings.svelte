@@ -11,7 +11,7 @@
   import WordSettings from "./WordSettings.svelte";
   import PlanningSettings from "./PlanningSettings.svelte";
 
-  /** What the household and this device can choose, each with what it changes. */
+  /** Settings of the household and of this device, each with its effect. */
   const loaded = new Loader<{ money: Schemas["Money"]; schedule: Schemas["ScheduleChosen"] }>();
   const load = () =>
     loaded.load(async () => {

@@ -10,7 +10,7 @@
   import { day, month } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
 
-  /** What lies ahead of all vehicles, on one scale, and as a list. */
+  /** The events of all vehicles, on one scale, and as a list. */
   const loaded = new Loader<{ garage: Schemas["Garage"]; lines: Schemas["Timelines"] }>();
   void loaded.load(async () => {
     const [garage, lines] = await Promise.all([api.garage(), api.timelines()]);

@@ -6,7 +6,7 @@
   import { axleParts } from "./axleParts";
   import type { Ahead } from "./ahead.svelte";
 
-  /** What a day to come would find: the chance of each axle, and what falls due until then. */
+  /** The state on a future day: the chance of each axle, and events due by then. */
   interface Props {
     ahead: Ahead;
     events: Schemas["TimelineEvent"][];

@@ -9,7 +9,7 @@
   import { axleParts } from "./axleParts";
   import type { TripMove } from "./tripMove.svelte";
 
-  /** What a trip on other days would do, and the way to move it. */
+  /** The effect of a trip on other days, and a button to move it. */
   let { trip }: { trip: TripMove } = $props();
   const row = $derived(trip.row);
   const rows = $derived(

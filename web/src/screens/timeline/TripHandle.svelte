@@ -2,7 +2,7 @@
   import type { PlannedStep } from "../../parts/timelineScale";
   import type { TripMove } from "./tripMove.svelte";
 
-  /** A trip on the timeline, as it is taken hold of and moved; by keyboard the same is done in the list of what is planned. */
+  /** A trip on the timeline, moved by dragging; by keyboard it is moved in the list of planned events. */
   interface Props {
     trips: TripMove;
     mark: PlannedStep;

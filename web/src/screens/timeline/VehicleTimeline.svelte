@@ -159,7 +159,7 @@
           <span
             ><a href="/api/v1/vehicles/{vehicle.id}/calendar.ics?save=1" download="brakes.ics"
               >{texts.saveAsACalendarFile}</a
-            >{texts.orLetACalendarOn}</span
+            >. {texts.orLetACalendarOn}</span
           >
           <input
             readonly

@@ -12,7 +12,7 @@ const DAY_MS = 86_400_000;
 export class TripMove {
   entry = $state<number | null>(null);
   days = $state(0);
-  /** what the server said of it on those days */
+  /** the server's answer for those days */
   moved = $state.raw<Schemas["MovedTrip"] | null>(null);
   readonly form = new FormState();
   #turn = 0;

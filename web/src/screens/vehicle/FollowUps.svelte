@@ -11,7 +11,7 @@
   import { FormState } from "../../parts/formState.svelte";
   import Fault from "../../parts/Fault.svelte";
 
-  /** What stays open at a vehicle: noted, looked at again, closed with what it was. */
+  /** A vehicle's follow-ups: added, checked again, closed with their cause. */
   let { vehicle, changed }: { vehicle: Schemas["Vehicle"]; changed: () => Promise<unknown> } = $props();
   const open = $derived(vehicle.follow_ups.filter((end) => !end.closed_on));
   const closed = $derived(vehicle.follow_ups.filter((end) => end.closed_on));
@@ -71,7 +71,7 @@
           <strong>{end.text}</strong>
           <span class="quiet"
             >{say(texts.sinceDay, { day: day(end.day) })}{end.look_on
-              ? say(texts.lookAgainOnDay, { day: day(end.look_on) })
+              ? `; ${say(texts.lookAgainOnDay, { day: day(end.look_on) })}`
               : ""}</span
           >
           {#if closing === end.id}

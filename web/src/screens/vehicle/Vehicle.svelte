@@ -37,7 +37,7 @@
   async function fetchIt(of: number) {
     const ahead = api.timeline(of).catch((error: Error) => error);
     const [vehicle, timeline, catalogue] = await Promise.all([api.vehicle(of), ahead, api.catalogue()]);
-    // what cannot be worked out has a log, and nothing ahead
+    // a vehicle that can't be calculated has a log, but no timeline
     if (timeline instanceof Error && vehicle.calculated) throw timeline;
     return { vehicle, events: timeline instanceof Error ? [] : timeline.events, today: catalogue.today };
   }
@@ -49,7 +49,7 @@
   const vehicle = $derived(loaded.value?.vehicle);
   const today = $derived(loaded.value?.today ?? "");
 
-  /** Entries of the log shown here; the rest has a page of its own. */
+  /** Entries of the log shown here; the rest has its own page. */
   const NEWEST = 6;
   // Small letters for the front axle, capitals for the rear.
   const actions = { w: "wear", j: "job-plan", b: "brake-data" };

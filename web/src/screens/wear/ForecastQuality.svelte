@@ -5,7 +5,7 @@
   import type { Schemas } from "../../api/client";
   import { day, position, rough, upperFirst, listed } from "../../format/words";
 
-  /** What to measure next, and how what was said before turned out. */
+  /** What to measure next, and how earlier forecasts turned out. */
   let { quality, unit }: { quality: Schemas["ForecastQuality"]; unit: Schemas["DistanceUnit"] } = $props();
   // The best instrument for each choice of positions; all of them at once only where that gains something over one.
   const useful = $derived.by(() => {

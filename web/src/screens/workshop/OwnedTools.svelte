@@ -3,7 +3,7 @@
   import { api, type Schemas } from "../../api/client";
   import { ticked } from "../../parts/checkboxes";
 
-  /** The tools of the household: said once, held against every job. */
+  /** The tools of the household: entered once, compared with every job. */
   let { tools, onchange }: { tools: Schemas["Tool"][]; onchange: () => void } = $props();
   const groups = $derived([
     { label: texts.general, tools: tools.filter((tool) => !tool.special && !tool.set) },

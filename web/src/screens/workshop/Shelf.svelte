@@ -10,7 +10,7 @@
   import * as undos from "../../texts/undo";
   import Fault from "../../parts/Fault.svelte";
 
-  /** What lies on the shelf or is known to be had: counted down when a job is finished. */
+  /** Supplies on the shelf and their prices: counted down when a job is finished. */
   let { shelf, onchange }: { shelf: Schemas["Shelf"]; onchange: () => void } = $props();
   const form = new FormState();
   let changed = $state<number | null>(null);
