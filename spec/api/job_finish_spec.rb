@@ -96,7 +96,7 @@ RSpec.describe "Finished jobs in the API" do
       bolt = { step: "front.left.bracket_on", axle: "front", fastener: "bracket_bolt", bolts: [1], unit: "N·m" }
       ask(:post, address("/torques"), { **bolt, reached: "80" })
       refused = finish(fitted:)
-      expect(fields(refused)).to eq("steps.front.left.bracket_on" => "gate_open")
+      expect(fields(refused)).to eq("steps.front.left.bracket_on" => "mandatory_open")
       expect(refused["error"]["fields"].first["message"]).to include("bracket bolts: number 1 isn't tight")
       ask(:post, address("/torques"), { **bolt, reached: "104" })
       expect(fields(finish(fitted:, follow_ups: ["Plug missing", "x" * 301]))).to eq("follow_ups.1.text" => "too_long")

@@ -155,7 +155,7 @@ RSpec.describe "Jobs in the API" do
     ask(:patch, address, { state: "ready" })
     expect(fields(tick("dance"))).to eq("step" => "unknown_step")
     open = finish["error"]["fields"]
-    expect(open.map { |fault| fault["code"] }.uniq).to eq(["gate_open"])
+    expect(open.map { |fault| fault["code"] }.uniq).to eq(["mandatory_open"])
     expect(open.map { |fault| fault["field"] }).to include(
       "steps.settle",
       "steps.front.chock",

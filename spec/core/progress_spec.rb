@@ -42,9 +42,9 @@ RSpec.describe Graver::Core::Planning::Progress do
 
   it "counts the open mandatory steps of the stages asked for" do
     stages = KNOWLEDGE.procedure.stages.map(&:id) - ["afterwards"]
-    gates = placed.select { |each| each.step.mandatory && each.step.stage != "afterwards" }.map(&:key)
-    expect(progress.open_mandatory(stages).map(&:key)).to eq(gates)
-    expect(progress(*gates.drop(1)).open_mandatory(stages).map(&:key)).to eq(gates.first(1))
+    mandatory = placed.select { |each| each.step.mandatory && each.step.stage != "afterwards" }.map(&:key)
+    expect(progress.open_mandatory(stages).map(&:key)).to eq(mandatory)
+    expect(progress(*mandatory.drop(1)).open_mandatory(stages).map(&:key)).to eq(mandatory.first(1))
     expect(progress.open_mandatory([])).to be_empty
   end
 

@@ -35,7 +35,7 @@ RSpec.describe "The steps of a job" do
   end
 
   it "make every step mandatory that kills when forgotten" do
-    gates = %w[
+    mandatory = %w[
       settle
       cool
       stand_bike
@@ -82,7 +82,7 @@ RSpec.describe "The steps of a job" do
       level_after
       first_stops
     ]
-    expect(gates.reject { |id| step(id).mandatory }).to be_empty
+    expect(mandatory.reject { |id| step(id).mandatory }).to be_empty
     kill = %w[
       chock
       chock_both

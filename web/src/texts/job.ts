@@ -150,18 +150,18 @@ export const torque = "Torque";
 export const noOrderCanBeTrusted = "The steps can't be put in order yet";
 export const fillInFirst = "Fill these in first:";
 export const whatWouldBreakTheOrder =
-  "Graver refuses changes that would break the order and says why. Safety gates stay.";
+  "Graver refuses changes that would break the order and says why. Mandatory steps stay.";
 export const nextStep = "Next:";
 export const stepsInStages =
-  "{steps} {steps|step|steps} in {stages} {stages|stage|stages}. You can't leave out {gates} of them. Each step waits for what it needs.";
+  "{steps} {steps|step|steps} in {stages} {stages|stage|stages}. You can't leave out {mandatory} of them. Each step waits for what it needs.";
 export const stages = "Stages of the job";
 export const allStepsOnOnePage = "All steps on one page";
 export const stageByStage = "Stage by stage";
 export const doneWithNotesAndOrder = "Close notes and order";
 export const notesAndOrder = "Notes and order";
 export const discardPlanEdit = "Discard";
-export const neverSkipped = "never skipped";
-export const dontSkip = "don't skip";
+export const neverSkipped = "Never skip";
+export const dontSkip = "Don't skip";
 export const yourOwnStep = "your own step";
 export const notSavedYetTheServer = "Not saved yet: no connection to Graver. Trying again.";
 export const doneDifferently = "Done differently:";

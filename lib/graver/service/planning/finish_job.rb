@@ -146,10 +146,12 @@ module Graver
           return if left.empty?
 
           places = Overview::ApartBrakes.said(@context.knowledge, left).join(". ")
-          raise InvalidEntry.of("state", "gate_open", Texts.t("jobs.still_apart", places:))
+          raise InvalidEntry.of("state", "mandatory_open", Texts.t("jobs.still_apart", places:))
         end
 
-        def unfinished(key, message) = InvalidEntry::FieldError.new(field: "steps.#{key}", code: "gate_open", message:)
+        def unfinished(key, message)
+          InvalidEntry::FieldError.new(field: "steps.#{key}", code: "mandatory_open", message:)
+        end
 
         # Bolts that were last tightened too little, or loosened again.
         def loose(plan, job)

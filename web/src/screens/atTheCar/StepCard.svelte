@@ -62,7 +62,7 @@
 <article aria-labelledby="step-title">
   <h1 class="where">
     {place ? `${upperFirst(place)}: ${lowerFirst(stepGroup.steps[0]!.stage)}` : stepGroup.steps[0]!.stage}
-    {#if stepGroup.steps.some((step) => step.mandatory)}<span class="gate"
+    {#if stepGroup.steps.some((step) => step.mandatory)}<span class="mandatory"
         >{stepGroup.steps.some((step) => step.safety_critical) ? texts.neverSkipped : texts.dontSkip}</span
       >{/if}
   </h1>

@@ -26,7 +26,7 @@
   let gone = $state<Record<string, boolean>>({});
   const undriven = $derived(plan.stops.length > 0 || plan.undriven || job.code("do_not_drive") !== "");
   const questioned = $derived(["too_far_ahead", "other_distance_unit"].includes(job.code("odometer.value")));
-  const open = $derived((job.refused?.faults ?? []).filter((fault) => fault.code === "gate_open"));
+  const open = $derived((job.refused?.faults ?? []).filter((fault) => fault.code === "mandatory_open"));
 
   async function finish(event: SubmitEvent) {
     event.preventDefault();

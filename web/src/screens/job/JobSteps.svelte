@@ -68,7 +68,7 @@
       </p>
     {:else}
       <p class="first">
-        {say(texts.stepsInStages, { steps: at.stepGroups.length, stages: at.stages.length, gates: at.gates })}
+        {say(texts.stepsInStages, { steps: at.stepGroups.length, stages: at.stages.length, mandatory: at.mandatory })}
       </p>
     {/if}
     <div class="row no-print">

@@ -54,9 +54,9 @@
                 >{line.newton_metres === null ? `${line.label}: ` : ""}{line.said.join("; ")}</span
               >{/if}
           {/each}
-          {#if step.mandatory}<span class="gate">{step.safety_critical ? texts.neverSkipped : texts.dontSkip}</span
+          {#if step.mandatory}<span class="mandatory">{step.safety_critical ? texts.neverSkipped : texts.dontSkip}</span
             >{/if}
-          {#if step.own}<span class="gate own">{texts.yourOwnStep}</span>{/if}
+          {#if step.own}<span class="mandatory own">{texts.yourOwnStep}</span>{/if}
           {#if step.why && !done}{" "}<span class="quiet">{step.why}</span>{/if}
         </span>
       {/each}

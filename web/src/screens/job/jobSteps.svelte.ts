@@ -35,7 +35,7 @@ export class JobStepsState {
   readonly stages = $derived.by(() =>
     stages(this.stepGroups).map((stage) => ({ ...stage, done: stage.stepGroups.filter(this.allDone).length })),
   );
-  readonly gates = $derived.by(
+  readonly mandatory = $derived.by(
     () => this.stepGroups.filter((stepGroup) => stepGroup.steps.some((step) => step.mandatory)).length,
   );
   readonly next = $derived.by(() => this.stepGroups.find((stepGroup) => !this.allDone(stepGroup)));
