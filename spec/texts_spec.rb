@@ -63,7 +63,7 @@ RSpec.describe Graver::Texts do
     expect(described_class.all.keys - self.class.named - put_together).to be_empty
   end
 
-  # A text glued to another one reads wrong in half of its cases. Lists are joined by the two that may be short.
+  # Texts must not be glued together. Only the two list joiners may be short.
   it "is whole: none starts in the middle of a sentence" do
     glued =
       described_class

@@ -201,7 +201,7 @@ RSpec.describe "Findings in the API" do
     expect(ask(:get, "/vehicles/#{car["id"]}")).to include(
       "state" => include("severity" => "stop"),
       "seen" => include(include("text" => /wear doesn't explain/)),
-      # what stops a vehicle says what to do
+      # a Stop says what to do
       "why" => include("explain. Do not drive. Look at every caliper")
     )
     # a reservoir that was topped up in between says nothing about a leak

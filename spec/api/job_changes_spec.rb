@@ -134,7 +134,7 @@ RSpec.describe "A job changed while the brake is apart" do
     expect(ask(:get, address)["apart"]).to include(/the rotor is off/)
   end
 
-  it "keeps a work once one side has had it" do
+  it "rejects removing work that one side has had" do
     begin_job(%w[pads])
     tick_until("front.left.pads_in")
     expect(fields(scope(%w[inspect]))).to eq("axles.#{front}" => "conflict")

@@ -150,7 +150,7 @@ RSpec.describe "Finished jobs in the API" do
       csv = get("/api/v1/vehicles/#{car["id"]}/log.csv", {}, { "HTTP_HOST" => "127.0.0.1" }).body
       expect(csv).to include("front,,pad,,fit,caliper,11.4,,mm,,", "11.4|mm|stated")
       expect(ask(:get, "/vehicles/#{car["id"]}")["log"].first["what"]).to include(
-        "noticed on the road (grinding) put right"
+        "noticed on the road (grinding) fixed"
       )
     end
 

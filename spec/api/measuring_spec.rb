@@ -234,7 +234,7 @@ RSpec.describe "Measuring in the API" do
       expect(stored.length).to eq(1)
     end
 
-    it "are rejected without a reason, a difference, in range or a target" do
+    it "rejects one without a reason, without a change, out of range, or of no reading" do
       expect(fields(correct(reading:, value: "8.0", reason: " "))).to eq("reason" => "missing")
       expect(fields(correct(reading:, value: "8.2", reason: "same"))).to eq("value" => "unchanged")
       expect(fields(correct(reading:, value: "82", reason: "typo"))).to eq("value" => "out_of_range")

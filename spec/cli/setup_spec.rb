@@ -4,7 +4,7 @@ require "json"
 require "open3"
 require "tmpdir"
 
-# What bin/setup promises on a machine it has not seen.
+# bin/setup on an unknown machine.
 RSpec.describe "bin/setup" do
   root = File.expand_path("../..", __dir__)
 

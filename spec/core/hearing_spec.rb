@@ -27,7 +27,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses::Hearing do
   end
 
   # Conjugate normal update by hand of log(7 mm / rate): its derivatives are -1 by the rate and 1/7 by the thickness.
-  it "weighs the counter as a rough word on the first pad's life" do
+  it "uses the counter as a rough estimate of the first pad's life" do
     stub_const("#{described_class}::WRONG", 0.0)
     bank.observe_claim(said(left_km: 30_000), 3.0, %w[a b])
     variance = (0.2**2) + ((0.15 / 7)**2)

@@ -166,7 +166,7 @@ RSpec.describe "The parts of the forecast" do
     end
 
     # common practice, no source: a pin that seizes changes how both pads of its caliper wear, not those of the other
-    it "knows less of the pad across from one that changed, and no less of the other side's" do
+    it "widens the opposite pad's estimate after a change, not the other side's" do
       early = [read(10_000, 10.3, 0.05), read(20_000, 9.6, 0.05)]
       set = %w[left_outer right_inner right_outer].to_h { |pad| [pad, fitted(*early)] }
       bent = { "left_inner" => fitted(*early, read(30_000, 6.0, 0.05), read(40_000, 2.4, 0.05)), **set }

@@ -55,7 +55,7 @@ RSpec.describe Graver::Service::Overview::IdlePeriod do
     )
   end
 
-  it "ends a spell when the brakes were inspected afterwards" do
+  it "ends an idle period with an inspection" do
     expect(
       measures(look("2024-01-10", 60_000.0), look("2025-01-10", 60_000.0, "reading"), look("2025-03-10", 63_000.0))
     ).not_to include("stood_days")

@@ -15,7 +15,7 @@ RSpec.describe Graver::Service::Planning::JobPlan do
     { "torque" => "30", "count" => "4" }.fetch(field.quantity, "22")
   end
 
-  # Every gap filled, until none is left: filling one may show the next.
+  # Fills every gap until none is left: filling one may show the next.
   def fill(axle_id)
     6.times do
       gaps =

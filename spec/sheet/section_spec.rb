@@ -42,7 +42,7 @@ RSpec.describe Graver::Sheet::Section do
   def of(colour) = filled.select { |each, *| each == colours.fetch(colour) }
 
   # plate 5 + pad 11 + rotor 25 + pad 11 + plate 5 = 57 mm, at 2 points a millimetre
-  it "is as wide as the parts are together" do
+  it "is as wide as its parts together" do
     expect(draw(corner)).to eq(114.0)
     expect(of(:plate).map(&:last)).to eq([10.0, 10.0])
     expect(of(:friction).map(&:last)).to contain_exactly(14.0, 8.0)
@@ -66,7 +66,7 @@ RSpec.describe Graver::Sheet::Section do
     expect([left, right]).to eq([14.0, 8.0])
   end
 
-  it "labels the unknown and leaves it empty" do
+  it "labels unknown parts and leaves them empty" do
     draw(corner(inner: nil, rotor: nil))
     expect(words).to include("inner ?", "outer 7.0", "?")
     expect(of(:rotor)).to be_empty

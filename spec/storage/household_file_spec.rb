@@ -20,7 +20,7 @@ RSpec.describe "The household's file" do
     store.transaction { store.vehicles.add(name: "Juniper", kind: "car", distance_unit: "km", axles: [], at: "t") }
   end
 
-  # As an earlier version left it.
+  # The file as an earlier version left it.
   def at_version(version)
     database = Graver::Storage::Database.connect(path)
     Sequel.extension :migration

@@ -92,7 +92,7 @@ class Architecture
   # [receiver, method] of the clock
   CLOCK = [%w[Time now], %w[Date today], %w[DateTime now], %w[Time new], %w[Process clock_gettime]].freeze
   CHANCE = %w[rand srand].freeze
-  # `sample` of a vehicle is a field of its own.
+  # A vehicle's `sample` is a separate field.
   SHUFFLING = %w[shuffle shuffle! sample].freeze
   # Ways around what can be read off the tree.
   HIDDEN = %w[

@@ -23,7 +23,7 @@ module FindingsHelper
   def rotors = findings["axles"].first["rotors"]
   def job_plan = ask(:get, "/axles/#{front}/job-plan")
   def job_verdict = job_plan["axles"].first["rotor"]["outcome"]
-  # What the proposed job does to the rotors.
+  # The work on the rotors in the proposed job.
   def job_work = job_plan["scope"]["axles"].first["rotors"]["chosen"]
   def found(rule) = findings["findings"].select { |each| each["rule"] == rule }
   def marks(*list) = list.map { |side, item, mark, face| { axle: front, side:, item:, mark:, face: } }

@@ -12,7 +12,7 @@ RSpec.describe "More journeys in the browser" do
     page.choose kind, allow_label_click: true
     answers.each_value { |label| page.choose label, allow_label_click: true }
     page.click_button "Add vehicle"
-    page.click_link "Later: to the vehicle"
+    page.click_link "Later: go to the vehicle"
     expect(page).to have_css("h1", text: "Wren")
   end
 

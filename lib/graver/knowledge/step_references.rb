@@ -11,7 +11,7 @@ module Graver
         @lines = lines
       end
 
-      # -> [sentence], all that is wrong
+      # -> [sentence], every fault
       def faults
         found =
           dangling + duplicates + late + one_way + unnamed_hazards + unsaid + options_that_hurt + lists_of_options +

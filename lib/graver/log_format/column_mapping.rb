@@ -35,7 +35,7 @@ module Graver
         "back" => "rear"
       }.freeze
       WORDED = %w[axle side part pad event method].freeze
-      # What each reading needs: from a column, or the same for all.
+      # Values each reading needs: from a column, or the same for all.
       FIELDS = %w[axle side part pad event method unit overall upper places entered doubt].freeze
 
       attr_reader :content
@@ -109,7 +109,7 @@ module Graver
         text.match?(THOUSANDS) ? text.gsub(/\D/, "") : text
       end
 
-      # ISO text, or what stood there when it is no such day: the row's check names it then.
+      # ISO text, or the cell's text if it is no date: the row's check reports it.
       def date(cells)
         text = cells[@content.dig("date", "column")].to_s.strip.sub(/[T ]\d{1,2}:\d{2}.*\z/, "")
         @dates[text] ||= iso(text)

@@ -14,7 +14,7 @@ module Graver
         rotor_limit: "3a3fa8",
         ink: "1b2227"
       }.freeze
-      # Drawn this thick where it is not known, mm
+      # Thickness drawn if it is unknown, mm
       UNKNOWN_ROTOR_MM = 20
       PAD_HEIGHT = 34
       ROTOR_HEIGHT = 46

@@ -60,7 +60,7 @@ module Graver
         raise unkept(e) || e
       end
 
-      # A number that changes whenever anything but jobs and drafts does, whoever changes it.
+      # A number that changes with every write but those of jobs and drafts.
       def revision = @database[:household_revision].get(:revision)
 
       # Every call reads again; within one request reads are remembered (RequestStore).

@@ -22,7 +22,7 @@ export const figure = (value: number | null): string =>
 
 type Entered = Pick<Schemas["TorqueLine"], "newton_metres" | "pound_feet" | "pound_inches" | "entered_unit">;
 
-/** The unit it was entered in, which is the wrench's, is read first. */
+/** The unit it was entered in, which is the wrench's, comes first. */
 export function readings(line: Entered): [number | null, string][] {
   const metric: [number | null, string] = [line.newton_metres, "N·m"];
   const imperial: [number | null, string] =
@@ -38,7 +38,7 @@ export function torque(line: Entered & { angle_degrees: number | null }): string
 }
 
 type Step = Schemas["JobStep"];
-/** Steps that are one stepGroup of the hands; the first one's key names it. */
+/** Steps of one group; the first one's key names it. */
 export interface StepGroup {
   key: string;
   steps: Step[];

@@ -105,5 +105,5 @@ export const toBuyNow = "To buy now:";
 export const PAD_EVENTS = {
   metal: "Metal to metal",
   squealer: "Squealer has sounded",
-  sensor: "Sensor has come on",
+  sensor: "Sensor light has come on",
 };

@@ -48,7 +48,7 @@ export const odometerForTheLog = "Odometer";
 export const saveClaimToTheLog = "Save claim to the log";
 export const claimCountsALittle =
   "Saved. It counts a little in the forecast, and Graver compares it with your next readings.";
-export const aShopsClaim = "What a shop said";
+export const aShopsClaim = "Check a shop's claim";
 export const comparedWithThePrevious = "Compared with the previous inspection";
 export const before = "Before";
 export const worn = "Worn";

@@ -4,10 +4,10 @@ export const howGraverThinks = "How Graver thinks";
 export const thinking: [string, string][] = [
   [
     "What you measured",
-    "Graver keeps each reading as you entered it, with its unit and tool. Each method has its own error: a micrometer a few hundredths, a caliper a tenth or two, the eye a millimetre; a pad thickness gauge gives an interval. Graver asks about impossible readings and never drops them.",
+    "Graver keeps each reading as you entered it, with its unit and tool. Each method has its own error: a micrometer a few hundredths, a caliper a tenth or two, the eye a <millimetre|millimeter>; a pad thickness gauge gives an interval. Graver asks about impossible readings and never drops them.",
   ],
   [
-    "What it believes",
+    "What Graver estimates",
     "Before any reading Graver assumes typical wear, and says so. Your own readings replace it: two good ones outweigh it. It considers all pads of an axle and its earlier sets together.",
   ],
   [

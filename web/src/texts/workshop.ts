@@ -73,7 +73,7 @@ export const connectedDevices = "Connected devices";
 export const devicesThatSendTheirValue =
   "Devices that send their value into the inspection. These are simulated: choose one there, press";
 export const andTryHereWhatNoise =
-  "You can try here what noise, a wrong zero or a lost connection does. What they send is made up, stays labelled, and never counts on your own vehicles.";
+  "You can try here what noise, a wrong zero or a lost connection does. What they send is made up, stays marked as such, and never counts on your own vehicles.";
 export const noDeviceIsConnectedTo = "No device is connected. To try simulated ones, start Graver with";
 export const orLookAtTheDemo = "Or look at the demo.";
 export const addTool = "Add tool";

@@ -26,7 +26,7 @@ module Graver
           :shared,
           :repeatability
         ) do
-          # nil where it is not known: the method's own uncertainty is taken. A round figure is read off the same scale
+          # nil if unknown: the method's own uncertainty is used. A round figure is read off the same scale
           # as its neighbours: 24.6 beside 24.57 is 24.60.
           def repeatability_mm(method, step_mm)
             known = repeatability[method]

@@ -3,7 +3,7 @@
 module Graver
   module Core
     module Planning
-      # Which wrench tightens a fastener, what it is set to, and what that setting is off by.
+      # Chooses the wrench for a fastener, its setting, and the error of that setting.
       #
       #   setting without an extension: the target, rounded to the wrench's graduation
       #   with a crow-foot or offset of E in line with the handle: T_set = T x L / (L + E), L being the wrench's length

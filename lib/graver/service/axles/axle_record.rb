@@ -5,7 +5,7 @@ module Graver
     module Axles
       # Everything on file about one axle, in the core's terms.
       class AxleRecord
-        # What holds for all vehicles of the household. instruments: { id => Core::Measurement::Instrument };
+        # Data shared by all vehicles of the household. instruments: { id => Core::Measurement::Instrument };
         # limit: Core::Judgement::PadLimit at which pads are done when the owner set none; floor: the one under which
         # the vehicle must not be driven.
         Household = Core::Value.define(:knowledge, :instruments, :limit, :floor)
@@ -49,7 +49,7 @@ module Graver
           sides.fetch(choice("wear_sensor"), []) & axle.sides
         end
 
-        # nil where it is not known; "none" on an axle that has none by its nature.
+        # nil if unknown; "none" on an axle that has none by its nature.
         def parking_brake = place["parking_brakes"]
 
         def volume_ml(key) = data[key] && Core::Quantity::VOLUME.to_base(number(key).value, data[key].unit)

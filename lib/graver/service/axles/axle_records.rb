@@ -44,7 +44,7 @@ module Graver
           end
         end
 
-        # What holds for the whole vehicle is kept with its first axle.
+        # Values of the whole vehicle are kept with its first axle.
         def files(vehicle, data, inspections, planned)
           shared =
             data.fetch(vehicle.axles.first.id, {}).select { |key, _| @context.knowledge.brake_data.vehicle_wide?(key) }

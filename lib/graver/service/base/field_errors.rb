@@ -3,7 +3,7 @@
 module Graver
   module Service
     module Base
-      # For use cases that check several fields and report all that is wrong at once: faults gather in @faults.
+      # For use cases that check several fields and report all faults at once: they collect in @faults.
       module FieldErrors
         private
 

@@ -27,7 +27,7 @@ module Graver
 
         private
 
-        # What holds for the whole vehicle is kept with its first axle.
+        # Values of the whole vehicle are kept with its first axle.
         def looked_for(record)
           axles = record.vehicle.axles.map(&:id)
           @store.brake_data.unknown_of(axles).values_at(record.axle.id, axles.first).compact.flatten

@@ -48,7 +48,7 @@ module Graver
           refuse_breaking(file, entries)
         end
 
-        # What holds for the whole vehicle is kept with its first axle.
+        # Values of the whole vehicle are kept with its first axle.
         def home(file, key) = @catalogue.vehicle_wide?(key) ? file.vehicle.axles.first.id : file.axle.id
 
         def row(entry)

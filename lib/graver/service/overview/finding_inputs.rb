@@ -63,7 +63,7 @@ module Graver
           read.out?(position, limit_mm) ? 1.0 : @answer.pads.chance_below(position, limit_mm)
         end
 
-        # As it was read where that is at or under the limit, else as believed today.
+        # The reading if it is at or below the limit, else today's estimate.
         def now(position)
           return @answer.pads.now.fetch(position) unless read.out?(position, @file.limit_mm)
 

@@ -6,7 +6,7 @@ module Graver
       # Time and money of a job, compared with a shop; the cost of each choice of pads over its life; money spent so
       # far.
       class Money
-        # pads_cost, rotors_cost: per 1,000 km; the rotors' nil where it is not known
+        # pads_cost, rotors_cost: per 1,000 km; the rotors' nil if unknown
         Choice = Core::Value.define(:axle, :supply, :life_km, :pads_cost, :rotors_cost)
         # what: "new" or "machined"; price: of both
         RotorChoice = Core::Value.define(:axle, :what, :price, :life_km, :per_1000_km)

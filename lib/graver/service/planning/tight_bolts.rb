@@ -31,7 +31,7 @@ module Graver
           raise InvalidEntry.of("bolts.#{loose["axle"]}.#{loose["fastener"]}", "missing", message)
         end
 
-        # Numbers of the bolts of a line that are not marked as tight, or nil where it is not known how many there are.
+        # Numbers of the bolts of a line not marked as tight, or nil if their count is unknown.
         def missing(job, placed, line)
           count = line.count_at(placed.side) or return
           (1..count).to_a - tight(job, placed, line)

@@ -123,7 +123,7 @@ module Graver
           end
 
           because = given[:answer] == "kept" ? words("because", given[:because]) : nil
-          # renewed or loosened it is not tight: the new bolt, or the same one, is tightened again
+          # a renewed or loosened bolt is not tight: tighten it again
           verdict = given[:answer] == "kept" ? "kept" : "undone"
           { **said, verdict:, answer: given[:answer], because: }.compact
         end

@@ -8,7 +8,7 @@ module Graver
       class Supplies
         include Base::FieldErrors
 
-        # Money, pieces or amounts, days and mm that can be true.
+        # Plausible bounds of money, counts, days and mm.
         PRICE = (0..100_000)
         AMOUNT = (0..100_000)
         LEAD_DAYS = (0..365)

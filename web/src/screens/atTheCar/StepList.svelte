@@ -3,7 +3,7 @@
   import * as common from "../../texts/common";
   import type { Course } from "./jobWalkthrough.svelte";
 
-  /** Every stepGroup of the job, to jump to. */
+  /** Every step group of the job, to jump to. */
   let { course, goTo }: { course: Course; goTo: (key: string) => void } = $props();
 </script>
 

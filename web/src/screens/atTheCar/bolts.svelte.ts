@@ -60,7 +60,7 @@ export class Bolts {
     this.form.clear();
   }
 
-  /** All of these clicked, at what the wrench is set to. */
+  /** Marks these bolts as clicked, at the wrench's setting. */
   clicked = (bolts: number[]): Promise<boolean> => this.#send({ bolts });
 
   /** These were tightened by feel, as no wrench reaches them. */

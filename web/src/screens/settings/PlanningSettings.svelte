@@ -16,7 +16,7 @@
   let saved = $state(false);
   const value = (choice: Schemas["ScheduleChoice"]) => typed[choice.id] ?? String(choice.value);
   const changed = $derived(schedule.choices.filter((choice) => value(choice) !== String(choice.value)));
-  /** Entered, but no whole number it may be. */
+  /** Entered, but not a whole number in range. */
   const wrong = (choice: Schemas["ScheduleChoice"]) =>
     !/^\d+$/.test(value(choice).trim()) || +value(choice) < choice.least || +value(choice) > choice.most;
   const fault = (choice: Schemas["ScheduleChoice"]) =>
