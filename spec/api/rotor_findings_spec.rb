@@ -77,7 +77,7 @@ RSpec.describe "Findings of rotors in the API" do
     )
     expect(found("rotor-metal").first).to include("side" => "left", "advice" => /machine or replace/)
     expect([rotors["outcome"], rotors["because"], rotors["sides"].first["sentence"], job_work]).to match(
-      ["turn", "condition", /left a pad ran metal to metal/, "turn"]
+      ["turn", "condition", /a pad ran metal to metal on this rotor \(left\)/, "turn"]
     )
     know(front, %w[rotor.machine_to_thickness 27.6 mm])
     expect([rotors["outcome"], job_work]).to eq(%w[replace new])

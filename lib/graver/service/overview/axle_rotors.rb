@@ -7,8 +7,8 @@ module Graver
       class AxleRotors
         # verdicts: { side => Core::Judgement::RotorVerdict }; plan: Core::Judgement::RotorPlan; conditions: [Condition]
         Judged = Core::Value.define(:verdicts, :plan, :conditions)
-        # side: or nil; leaves: "replace", "cut" or "measure"; text: "left outer face: deep grooves, seen 4 May 2026";
-        # reasonable: the owner may do otherwise with a reason
+        # side: or nil; leaves: "replace", "cut" or "measure"; text: "deep grooves on the left outer face, seen 4 May
+        # 2026"; reasonable: the owner may do otherwise with a reason
         Condition = Core::Value.define(:id, :side, :leaves, :text, :reasonable)
         LEAVES = %w[replace cut measure].freeze
         # Fewer places round a rotor miss its variation.
@@ -94,18 +94,21 @@ module Graver
                 else
                   findings
                     .select { |found| found.rule == rule["finding"] }
-                    .map { |found| condition(rule, found.side, found.title) }
+                    .map { |found| condition(rule, found.side, placed(found)) }
                 end
               ) + felt(rule, file, seen, findings)
             end
         end
+
+        # "Too much thickness variation (left)"
+        def placed(found) = [found.title, *("(#{found.side})" if found.side)].join(" ")
 
         def condition(rule, side, text)
           Condition.new(
             id: rule["id"],
             side:,
             leaves: rule["leaves"],
-            text: [side, text[0].downcase + text[1..]].compact.join(": "),
+            text: text[0].downcase + text[1..],
             reasonable: rule["unless_reason"] || false
           )
         end
@@ -117,7 +120,7 @@ module Graver
             condition(
               rule,
               mark.side,
-              Texts.t("findings.face_seen", face: mark.face, mark: mark.mark.label, day: mark.date)
+              Texts.t("findings.face_seen", side: mark.side, face: mark.face, mark: mark.mark.label, day: mark.date)
             )
           end
         end
