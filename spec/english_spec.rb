@@ -25,7 +25,7 @@ RSpec.describe Graver::English do
   # None of the words that differ stands alone in a source.
   describe "in the sources" do
     words =
-      /\b(?:rotors?|(?:wheel|lug) (?:nut|bolt)s?|spanners?|(?:axle|jack) stands?|tyres?|tires?|bonnet|hood|split pins?|millimet(?:re|er)s?)\b/i
+      /\b(?:rotors?|discs?|(?:wheel|lug) (?:nut|bolt)s?|spanners?|(?:axle|jack) stands?|tyres?|tires?|bonnet|hood|split pins?|millimet(?:re|er)s?)\b/i
     strings =
       lambda do |content|
         case content

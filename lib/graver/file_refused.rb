@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 module Graver
-  # The household's file cannot be opened, or may not: it is left as it is.
+  # The household's file cannot or must not be opened: it is left unchanged.
   class FileRefused < Error
   end
 end

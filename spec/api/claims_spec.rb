@@ -100,7 +100,7 @@ RSpec.describe "Claims and symptoms in the API" do
     expect(fields(outcome.call("humming"))).to eq("symptom" => "unknown_choice")
   end
 
-  # An answer is as grave as the same mark in an inspection, and stays until it is closed.
+  # An answer has the severity of the same mark in an inspection, and stays until it is closed.
   it "logs an answered symptom once, with its mark's severity, until it is closed" do
     answer = ->(symptom, answers = {}) { ask(:post, "/vehicles/#{car["id"]}/symptoms", { symptom:, answers: }) }
     vehicle = -> { ask(:get, "/vehicles/#{car["id"]}") }

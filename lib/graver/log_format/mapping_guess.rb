@@ -55,7 +55,7 @@ module Graver
       def unit_of_odometer = @header.any? { |name| name.match?(/miles|\bmi\b/) } ? "mi" : "km"
       def note = (column = named(/note|remark|comment/)) && { "column" => column }
 
-      # The format that takes most days: one that is mistyped changes nothing. Where several take as many, the one in
+      # The date format that fits most rows: a mistyped one changes nothing. Where several take as many, the one in
       # which days run back least often from row to row; then the day-first one.
       def date_format(column)
         samples =

@@ -127,7 +127,7 @@ module Graver
       def half = (pdf.bounds.width - GUTTER) / 2
       def tall(items, size) = items.sum { |text, _| pdf.height_of(text, width: half - TEXT, size:) }
 
-      # The first half of them by height, and the rest.
+      # Splits them in two columns of about equal height.
       def halves(items, size)
         upto = 0.0
         least = tall(items, size) / 2

@@ -40,7 +40,7 @@ module Graver
           datum && Core::Quantity::LENGTH.to_base(number(key).value, datum.unit)
         end
 
-        # What this axle is like (BrakeDataCatalogue#place).
+        # The properties of this axle (BrakeDataCatalogue#place).
         def place = @place ||= @knowledge.brake_data.place(vehicle.kind, axle.name) { |field| choice(field) }
 
         # Sides that carry a wear sensor.

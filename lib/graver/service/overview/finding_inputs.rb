@@ -159,7 +159,7 @@ module Graver
           end
         end
 
-        # Bare metal on the rotor that is on now.
+        # Bare metal on the current rotor.
         def metal(side)
           since =
             @file.entries.rindex do |entry|

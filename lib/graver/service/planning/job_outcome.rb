@@ -96,7 +96,7 @@ module Graver
           supply&.thickness && [supply.thickness, supply.unit || "mm"]
         end
 
-        # Marks that stand now and that a work has answered where they are: one whose step was left out answers none.
+        # Current marks that a work has dealt with in their place: a left-out step deals with none.
         def marks(axle)
           axle
             .overview

@@ -76,7 +76,7 @@ module Graver
           @context.standing([:ordered, job.axle_id, job.works, job.approaches, job.plan_edits]) { order_of(job) }
         end
 
-        # What readings in the middle of a job have changed -> [Planning::Scope::Halt], without what to buy.
+        # Halts from readings in the middle of a job -> [Planning::Scope::Halt], without shopping.
         def halts(job)
           job.state == "in_progress" ? @context.standing([:halts, job.axle_id, job.scope]) { halts_of(job) } : []
         end

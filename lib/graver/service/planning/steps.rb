@@ -38,7 +38,7 @@ module Graver
           adjusted(base, lifts, plan_edits).with(setups:, lifts:, bleed:)
         end
 
-        # The same of a job that has begun. plan_edits: { event id => Hash }
+        # The same for a job in progress. plan_edits: { event id => Hash }
         def of_basis(basis, plan_edits)
           adjusted(basis.placed, basis.lifts, plan_edits, basis).with(
             setups: basis.setups,

@@ -15,7 +15,7 @@ module Graver
         # CurrentConditions::Observation => work id }
         def stopping = @stopping ||= unless_looking { |seen| seen.severity == "stop" || halting?(seen) }
 
-        # Those that are to be planned for -> the same
+        # The ones to plan for -> the same
         def wanting = @wanting ||= unless_looking { |seen| seen.severity == "plan" && !halting?(seen) }
 
         # Those that forbid to drive, where the job only looks too -> the same
