@@ -56,7 +56,7 @@ RSpec.describe Graver::Service::Training::Drills do
       # lines of the slide stand 0.95 mm apart
       meeting = (0..19).min_by { |line| (value + (line * 0.95)).then { |at| (at - at.round).abs } }
       expect(solution("vernier", seed)).to eq(format("%.2f mm", value.floor + (meeting * 0.05)))
-      expect(drilled("vernier", seed).mark(format("%.2f", value + 1)).slip).to include("whole millimetres aren't")
+      expect(drilled("vernier", seed).mark(format("%.2f", value + 1)).slip).to include("whole millimeters aren't")
       expect(drilled("vernier", seed).mark(format("%.2f", value + 0.1)).right).to be(false)
       expect(drilled("vernier", seed).mark(format("%.2f", value + 0.05)).right).to be(true)
     end
