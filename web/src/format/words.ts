@@ -75,7 +75,7 @@ export const speed = (kmh: number, unit: Schemas["DistanceUnit"]): string =>
 
 /** A chance as people say it; never certain, never nothing. */
 export const percent = (chance: number): string =>
-  chance < 0.01 ? texts.lessThanOne : chance > 0.99 ? texts.moreThan99 : `${Math.round(chance * 100)}\u00a0%`;
+  chance < 0.01 ? texts.lessThanOne : chance > 0.99 ? texts.chanceNearCertain : `${Math.round(chance * 100)}\u00a0%`;
 
 /** A part in words, one or several. */
 export const partName = (part: string, several = false): string =>

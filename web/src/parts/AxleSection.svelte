@@ -30,7 +30,7 @@
         <svg width="10" height="18" aria-hidden="true"
           ><path d="M5 1V17" stroke="var(--pad-limit)" stroke-width="2" /></svg
         >
-        {say(texts.padLimitLimitMmMm, { limitMm: pad.limit_mm })}
+        {say(texts.padLimitMm, { limitMm: pad.limit_mm })}
       </li>
       <li>
         <svg width="10" height="18" aria-hidden="true"
@@ -43,8 +43,7 @@
           /></svg
         >
         {say(texts.rotorDiscard, {
-          discard:
-            rotor?.discard_mm === null ? common.unknown : say(texts.discardMmMm, { discardMm: rotor?.discard_mm }),
+          discard: rotor?.discard_mm === null ? common.unknown : say(texts.discardMm, { discardMm: rotor?.discard_mm }),
         })}
       </li>
       <li>
@@ -53,7 +52,7 @@
         >
         {texts.gone}
       </li>
-      <li>{texts.mmSeenFromBehindTo}</li>
+      <li>{texts.sectionNote}</li>
     </ul>
   {/if}
 </div>

@@ -30,7 +30,7 @@
   const w = (span: Span) => Math.max((span.to - span.from) * scale, 0);
   const alone = (position: string) => corner[position as "inner" | "outer"];
   const title = $derived(
-    say(texts.sideCornerInnerPadMm, {
+    say(texts.cornerSpoken, {
       side: corner.side,
       mm: mm(corner.inner.now_mm),
       mm2: mm(corner.outer.now_mm),
@@ -44,7 +44,7 @@
         discard:
           corner.rotor.discard_mm === null
             ? common.unknown
-            : say(texts.discardMmMm, { discardMm: corner.rotor.discard_mm }),
+            : say(texts.discardMm, { discardMm: corner.rotor.discard_mm }),
       }),
   );
 </script>

@@ -20,7 +20,7 @@
 <svelte:window onhashchange={() => location.hash.startsWith("#/pair/") && entered()} />
 <form class="sheet fields" onsubmit={enter} novalidate>
   <h1>{texts.signIn}</h1>
-  <p>{texts.signInWithThePassphrase}</p>
+  <p>{texts.signInHint}</p>
   <label
     ><span>{texts.passphrase}</span><input
       type="password"

@@ -108,7 +108,7 @@
             height={which === 0 ? 17 : 9}
           >
             <title
-              >{say(texts.text8In10Between, {
+              >{say(texts.bandSpoken, {
                 text: band.text,
                 round: Math.round(band.low),
                 round2: Math.round(band.high),

@@ -1,6 +1,6 @@
 export const phoneAccessGraver = "Phone access - Graver";
 export const signIn = "Sign in";
-export const signInWithThePassphrase =
+export const signInHint =
   "Enter the household's passphrase, or pair this device by the code Graver shows on its own machine (Phone access).";
 export const passphrase = "Passphrase";
 export const aNewPassphrase = "New passphrase (every device must sign in again)";
@@ -14,7 +14,7 @@ export const notListening = "Graver listens on this machine only.";
 export const listeningAt = "Phones on this network find Graver at {address}.";
 export const pairAPhone = "Pair a phone";
 export const pairAnother = "Another code";
-export const scanIt =
+export const scanHint =
   "Scan it with the phone's camera, or type the address there. It signs in one device, once, within {minutes} minutes.";
 export const theCode = "Code to scan";
 export const devices = "Signed-in devices";

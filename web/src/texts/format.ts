@@ -19,5 +19,5 @@ export const months = [
 ];
 export const weekdays = ["Sun", "Mon", "Tue", "Wed", "Thu", "Fri", "Sat"];
 export const lessThanOne = "under 1 %";
-export const moreThan99 = "over 99 %";
+export const chanceNearCertain = "over 99 %";
 export const partNames = { pad: ["pad", "pads"], rotor: ["<disc|rotor>", "<discs|rotors>"] } as const;

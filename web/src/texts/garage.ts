@@ -1,9 +1,9 @@
 export const garageGraver = "Garage - Graver";
 export const yourGarageIsEmpty = "Your garage is empty";
-export const addTheFirstVehicleA =
+export const noVehiclesYet =
   "Add the first vehicle: a name, its kind, two axles. It takes two minutes. Everything else can wait, and Graver says what it is needed for.";
 export const brakeFluidOverdueSinceDay = "Brake fluid overdue since {day}";
-export const nameName2AxleWear = "{name}, {name2} axle: wear";
+export const axleWearLink = "{name}, {name2} axle: wear";
 export const onDay = "on {day}";
 export const planned = "planned";
 export const nothingKnownYet = "nothing known yet";

@@ -10,6 +10,6 @@ export const two = "Two";
 export const odometerIn = "Odometer in";
 export const kilometres = "Kilometres";
 export const miles = "Miles";
-export const itGetsAFrontAnd =
+export const newVehicleNote =
   "It gets a front and a rear axle. Limits, sizes and torques can wait: each says what it is needed for.";
 export const addVehicle = "Add vehicle";

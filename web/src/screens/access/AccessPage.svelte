@@ -83,7 +83,7 @@
           <div class="code">
             <SquareCode modules={code.modules} label={texts.theCode} />
             <div>
-              <p>{say(texts.scanIt, { minutes: Math.round(code.seconds / 60) })}</p>
+              <p>{say(texts.scanHint, { minutes: Math.round(code.seconds / 60) })}</p>
               <p class="number address">{code.address}</p>
             </div>
           </div>

@@ -9,7 +9,7 @@
 <svelte:head><title>{texts.approachesGraver}</title></svelte:head>
 <div class="stack">
   <h1>{common.approaches}</h1>
-  <p class="quiet">{texts.whatTheyAre}</p>
+  <p class="quiet">{texts.approachesIntro}</p>
   <section class="sheet">
     <HouseholdApproaches reasons />
   </section>

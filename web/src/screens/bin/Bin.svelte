@@ -80,7 +80,7 @@
         <ul class="plain-list">
           {#each drafts as draft (draft.id)}<li>
               <span
-                >{say(texts.vehicleLastTypedInOn, {
+                >{say(texts.draftLastEdited, {
                   vehicle: draft.vehicle,
                   day: day(draft.recorded_at.slice(0, 10)),
                 })}</span

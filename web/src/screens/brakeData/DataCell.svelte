@@ -59,7 +59,7 @@
           class="small"
           onclick={() =>
             form.save([{ key: field.key, value: rival.value, unit: rival.unit, source: rival.source, chosen: true }])}
-          >{say(texts.useRivalUnitToLowerCase, {
+          >{say(texts.useRivalValue, {
             rival: rival.value,
             unit: rival.unit,
             toLowerCase: rival.label.toLowerCase(),
@@ -73,7 +73,7 @@
       <button
         type="button"
         class="small"
-        aria-label={say(texts.saveProposedTextAsLabel, { proposedText, label })}
+        aria-label={say(texts.saveProposal, { proposedText, label })}
         onclick={() =>
           form.save([{ key: proposal.key, value: proposal.value, unit: proposal.unit, source: proposal.source }])}
         >{texts.saveProposed}</button

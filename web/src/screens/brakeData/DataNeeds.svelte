@@ -28,7 +28,7 @@
               type="button"
               class="link"
               onclick={() => show(gap.key)}>{lowerFirst(gap.label)}</button
-            >{/each}{gaps.length > 4 ? ` ${say(texts.andValueMore, { value: gaps.length - 4 })}` : ""}{/if}
+            >{/each}{gaps.length > 4 ? ` ${say(texts.moreCount, { value: gaps.length - 4 })}` : ""}{/if}
       </span>
     </div>
   {/each}
@@ -45,8 +45,8 @@
   {#if form.proposed.length}
     <div class="row proposals">
       <p>
-        <strong>{say(texts.countCountProposed, { count: form.proposed.length })}.</strong>
-        {texts.eachMarkedWhereItBelongs}{#if form.leftOut.length}
+        <strong>{say(texts.proposedCount, { count: form.proposed.length })}.</strong>
+        {texts.proposedNote}{#if form.leftOut.length}
           {say(texts.notCopied, { leftOut: form.leftOut.join(", ") })}{/if}
       </p>
       <Button size="small" on:click={() => form.acceptAll()}

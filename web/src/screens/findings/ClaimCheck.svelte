@@ -46,7 +46,7 @@
       inputmode="decimal"
       autocomplete="off"
       aria-label={texts.thicknessTheySay}
-      placeholder={texts.n2Mm}
+      placeholder={texts.claimPlaceholder}
       bind:value
       aria-invalid={!!form.refused}
     />

@@ -56,12 +56,12 @@
           : texts.noCauseFoundYet}</strong
       >
       {finding.answered.look_on && !finding.answered.closed_on
-        ? say(texts.lookAgainOnDay, { day: day(finding.answered.look_on) })
+        ? say(texts.checkAgainOnDay, { day: day(finding.answered.look_on) })
         : ""}
     </p>
   {:else if finding.causes.length && finding.side}
     <div class="row answer">
-      <label for="cause-{finding.rule}-{finding.axle_id}-{finding.side}">{texts.whatWasIt}</label>
+      <label for="cause-{finding.rule}-{finding.axle_id}-{finding.side}">{texts.causeQuestion}</label>
       <SelectField
         id="cause-{finding.rule}-{finding.axle_id}-{finding.side}"
         value={cause}

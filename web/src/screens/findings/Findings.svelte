@@ -45,7 +45,7 @@
     const axle = loaded.value!.findings.axles.find((each) => each.id === finding.axle_id);
     const first = found.find((each) => each.lead.axle_id === finding.axle_id)?.lead;
     if (!axle || first !== finding || !["plan", "stop"].includes(finding.severity)) return null;
-    return { href: `#/axles/${axle.id}/job-plan`, label: say(texts.planTheName, { name: axle.name }) };
+    return { href: `#/axles/${axle.id}/job-plan`, label: say(texts.planJob, { name: axle.name }) };
   }
   const since = (change: Schemas["ReadingChange"]) => change.now_mm - change.before_mm;
 </script>
@@ -117,7 +117,7 @@
                 </p>{/each}
             </details>
             {#if axle.rotors.outcome !== "stay"}<a href="#/axles/{axle.id}/job-plan"
-                >{say(texts.planTheName, { name: axle.name })}</a
+                >{say(texts.planJob, { name: axle.name })}</a
               >{/if}
           </section>
         {/each}
@@ -177,7 +177,7 @@
           <table>
             <thead
               ><tr
-                ><th>{common.where}</th><th>{texts.before}</th><th>{common.now2}</th><th>{texts.worn}</th><th
+                ><th>{common.where}</th><th>{texts.before}</th><th>{common.nowLabel}</th><th>{texts.worn}</th><th
                   >{texts.over}</th
                 ></tr
               ></thead
@@ -186,16 +186,16 @@
               {#each findings.changes as change (change.axle + change.position + change.part)}
                 <tr
                   ><td>{upperFirst(change.axle)} {change.position} {change.part}</td><td
-                    >{say(texts.partMmMmDay, {
+                    >{say(texts.readingWithDay, {
                       partMm: partMm(change.before_mm, change.part),
                       day: day(change.before_on),
                     })}</td
                   ><td
-                    >{say(texts.partMmMmDay, {
+                    >{say(texts.readingWithDay, {
                       partMm: partMm(change.now_mm, change.part),
                       day: day(change.now_on),
                     })}</td
-                  ><td>{say(texts.partMmMm, { partMm: partMm(-since(change), change.part) })}</td><td
+                  ><td>{say(texts.readingMm, { partMm: partMm(-since(change), change.part) })}</td><td
                     >{exact(change.km, vehicle.distance_unit)}</td
                   ></tr
                 >

@@ -72,7 +72,7 @@
   <div class="sheet stack">
     <h1>{texts.yourGarageIsEmpty}</h1>
     <p>
-      {texts.addTheFirstVehicleA}
+      {texts.noVehiclesYet}
     </p>
     <a class="main-action" href="#/vehicles/new">{common.addAVehicle}</a>
   </div>
@@ -128,7 +128,7 @@
           <a
             class="axle"
             href="#/axles/{axle.id}/wear"
-            aria-label={say(texts.nameName2AxleWear, { name: vehicle.name, name2: axle.name })}
+            aria-label={say(texts.axleWearLink, { name: vehicle.name, name2: axle.name })}
           >
             <span class="row spread"><strong>{upperFirst(axle.name)}</strong><StateMark state={axle.state} /></span>
             <span class="cell">

@@ -43,7 +43,7 @@
   {#if table.done?.result}
     <div class="sheet row spread" role="status">
       <strong
-        >{say(texts.countFromCount2Imported, {
+        >{say(texts.importedCount, {
           count: count(table.done.result.readings, texts.readings),
           count2: count(table.done.result.inspections, texts.services),
         })}</strong
@@ -58,15 +58,15 @@
   {#if table.table && table.mapping}
     <section class="sheet stack">
       <h2>{table.table.name || texts.yourTable}: {count(table.table.rows, texts.rows)}</h2>
-      <p class="quiet">{texts.sayWhatEachColumnIs}</p>
+      <p class="quiet">{texts.columnsIntro}</p>
       <div class="row">
         <label
           >{texts.daysAreWritten}
           <select bind:value={table.mapping.date.format} onchange={() => table.try()}>
             <option value="iso">2025-04-12</option>
-            <option value="dmy">{texts.n12042025DayFirst}</option>
-            <option value="mdy">{texts.n04122025MonthFirst}</option>
-            <option value="ymd">{texts.n20250412Or20250412}</option>
+            <option value="dmy">{texts.dateDayFirst}</option>
+            <option value="mdy">{texts.dateMonthFirst}</option>
+            <option value="ymd">{texts.dateYearFirst}</option>
           </select>
         </label>
         {#if !table.mapping.odometer_unit}
@@ -106,13 +106,13 @@
         <p class="big">
           <span class="number">{count(table.trial.readings, texts.readings)}</span>
           {say(texts.fromCount, { count: count(table.trial.inspections, texts.services) })}{#if table.trial.from}, {say(
-              texts.dayToDay2,
+              texts.dayRange,
               {
                 day: day(table.trial.from),
                 day2: day(table.trial.to!),
               },
             )}{/if}.
-          {#if table.trial.duplicates}<br />{say(texts.countLeftOutTheLog, {
+          {#if table.trial.duplicates}<br />{say(texts.leftOutCount, {
               count: count(table.trial.duplicates, texts.readings),
             })}{/if}
           {#if table.trial.bad_rows}<br />{say(texts.countLeftOutForThese, {

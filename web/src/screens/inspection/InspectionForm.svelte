@@ -224,7 +224,7 @@
         {@render offer("odometer")}
         {#if content.simulated?.odometer}<p class="doubt">
             {texts.simulated}
-            {form.sample ? "" : texts.enterWhatTheOdometerOf}
+            {form.sample ? "" : texts.simulatedOdometerNote}
           </p>{/if}
         {#if form.preview?.odometer_question}
           {@const question = form.preview.odometer_question}
@@ -238,10 +238,10 @@
           </p>
         {/if}
         {#if !form.sheet.last}<p class="quiet">
-            {texts.theFirstInspectionOf}
+            {texts.firstInspectionNote}
           </p>
         {:else if !content.odometer}<p class="quiet">
-            {say(texts.lastOdometerValueOdometerUnitOnDay, {
+            {say(texts.lastOdometer, {
               odometerValue: form.sheet.last.odometer_value,
               odometerUnit: form.sheet.last.odometer_unit,
               day: day(form.sheet.last.date),
@@ -272,7 +272,7 @@
             </div>
           </div>
           {#if form.isNew(wheel.axle, "pad") || form.isNew(wheel.axle, "rotor")}<p class="quiet">
-              {say(texts.readingsOfTheAxleNameAre, {
+              {say(texts.newPartsNote, {
                 axleName: wheel.axle_name,
                 filter: (["pad", "rotor"] as const)
                   .filter((part) => form.isNew(wheel.axle, part))
@@ -300,7 +300,7 @@
                 class="plain"
                 onclick={() =>
                   form.action(
-                    () => texts.theRestIsMarkedOK,
+                    () => texts.restMarkedOk,
                     () => form.allInOrder(wheel),
                   )}>{texts.everythingElseOK}<kbd>o</kbd></button
               >
@@ -341,13 +341,13 @@
             {#if form.bench.sending("fluid_level")}<button
                 type="button"
                 class="plain"
-                onclick={() => form.readVehicle("fluid_level")}>{texts.readTheLevelFromThe}</button
+                onclick={() => form.readVehicle("fluid_level")}>{texts.readLevel}</button
               >{/if}
           </div>
           {@render offer("fluid_level")}
           {#if content.simulated?.fluid_level}<p class="doubt">
               {texts.simulatedLevel}
-              {form.sample ? "" : texts.itNeverCountsOnThis}
+              {form.sample ? "" : texts.simulatedNeverCounts}
             </p>{/if}
           <WheelMarks {form} rows={form.sheet.vehicle_items.map((item) => [`|||${item.id}`, item, ""])} />
           <div class="field">

@@ -34,8 +34,8 @@
   const label = $derived(`${wheel.label} ${place.label}`);
   const history = $derived(
     [
-      expected === null ? "" : say(texts.expectedPartMmMm, { partMm: partMm(expected, place.part) }),
-      place.before && say(texts.lastTimeText, { text: place.before.text }),
+      expected === null ? "" : say(texts.expectedMm, { partMm: partMm(expected, place.part) }),
+      place.before && say(texts.lastTime, { text: place.before.text }),
     ]
       .filter(Boolean)
       .join(", "),
@@ -51,8 +51,8 @@
     `${form.isNew(wheel.axle, part) ? texts.newOnes : texts.noNew} ${wheel.axle_name} ${partName(part, true)}`;
   let set = 0;
   const keyed: Record<string, [() => string, () => void]> = {
-    u: [() => say(texts.unitUnit, { unit: entry.unit }), () => form.nextUnit(place)],
-    p: [() => (entry.overall ? texts.withPlate : texts.frictionOnly2), () => form.togglePlate(place)],
+    u: [() => say(texts.unitSwitch, { unit: entry.unit }), () => form.nextUnit(place)],
+    p: [() => (entry.overall ? texts.withPlate : texts.frictionOnlyLabel), () => form.togglePlate(place)],
     i: [() => say(texts.toolName, { name: tool?.name ?? "any" }), () => form.nextInstrument(place)],
     n: [() => fitted("pad"), () => form.toggleFit(wheel.axle, "pad")],
     r: [() => fitted("rotor"), () => form.toggleFit(wheel.axle, "rotor")],
@@ -162,7 +162,7 @@
           type="button"
           class="place number"
           onclick={() => form.dropPlace(place, at)}
-          aria-label={say(texts.takeBackPlaceValueTaken, { value: at + 1, taken })}
+          aria-label={say(texts.removePlace, { value: at + 1, taken })}
           >{taken} <span aria-hidden="true">×</span></button
         >
       {/each}
@@ -171,7 +171,7 @@
         class="switch"
         tabindex="-1"
         onclick={() => form.nextUnit(place)}
-        aria-label={say(texts.unitUnit, { unit: entry.unit })}>{entry.unit}<kbd>u</kbd></button
+        aria-label={say(texts.unitSwitch, { unit: entry.unit })}>{entry.unit}<kbd>u</kbd></button
       >
       <button
         type="button"
@@ -222,10 +222,10 @@
     {:else if fault}
       {fault.message}
     {:else if measured?.mm != null}
-      {#if measured.lower_mm !== null}{say(texts.betweenMmAndMm2Mm, {
+      {#if measured.lower_mm !== null}{say(texts.intervalMm, {
           mm: mm(measured.lower_mm),
           mm2: mm(measured.upper_mm),
-        })}{:else}{say(texts.mmMmValue, {
+        })}{:else}{say(texts.readingWithError, {
           mm: mm(measured.mm, measured.sd_mm),
           value: (2 * measured.sd_mm!).toFixed(measured.sd_mm! < 0.05 ? 2 : 1),
         })}{/if}{#if measured.spread_mm != null}; {say(texts.spread, {
@@ -235,17 +235,17 @@
         <strong class="much">{runoutUsual.label}.</strong>{/if}
       {#if history}<span class="quiet"> ({history})</span>{/if}
     {:else if history}
-      {history}{#if active && several}; {texts.severalPlacesRoundInsideThe}{/if}
+      {history}{#if active && several}; {texts.rotorPlacesShort}{/if}
     {:else if active && several}
-      {texts.severalPlacesRoundInsideThe2}
+      {texts.rotorPlacesHint}
     {:else if active && place.part === "pad"}
-      {texts.thinnestPlaceSeveralWithA}
+      {texts.padPlacesHint}
     {:else if place.part === "runout"}
-      {texts.dialGaugeRotorBoltedTo}
+      {texts.runoutHint}
     {/if}
     {#if entry.simulated && entry.text}<strong class="doubt">
         {texts.simulated}
-        {form.sample ? "" : texts.itNeverCountsOnThis}</strong
+        {form.sample ? "" : texts.simulatedNeverCounts}</strong
       >{/if}
   </p>
   {#if form.offered?.at === place.id}

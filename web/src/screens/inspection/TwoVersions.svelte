@@ -22,8 +22,8 @@
   {#if !form.theirs}
     <p>{texts.continuedElsewhere}</p>
   {:else if form.theirs.content === null}
-    <h2>{texts.anotherWindowHasSavedThis}</h2>
-    <p>{texts.whatYouTypedHereIs}</p>
+    <h2>{texts.savedElsewhereTitle}</h2>
+    <p>{texts.savedElsewhereNote}</p>
     <div class="row">
       <Button size="field" on:click={() => form.keepMine()}>{texts.continueWithTheseEntries}</Button>
       <Button size="field" kind="ghost" on:click={discard}>{texts.discardTheseEntries}</Button>

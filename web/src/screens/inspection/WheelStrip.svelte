@@ -18,7 +18,7 @@
         aria-current={at === index ? "step" : undefined}
         onclick={() => onpick(index)}
         aria-label={listed(
-          say(texts.labelDoneOfCountRead, { label: wheel.label, done, count: wheel.positions.length }),
+          say(texts.wheelProgress, { label: wheel.label, done, count: wheel.positions.length }),
           doubtful && texts.oneQuestioned,
         )}
       >

@@ -166,7 +166,7 @@
         {say(texts.notSavedMessage, { message: job.refused.message })}
       </p>{/if}
     {#if plan.state === "cancelled"}<p role="status">
-        {texts.thisJobIsCancelledNothing}
+        {texts.cancelledNote}
         <button type="button" class="link" onclick={() => job.restore()}>{common.restore}</button>
       </p>{/if}
     <JobApart {job} cancelling={asking === "cancel"} done={() => (asking = null)} />
@@ -176,9 +176,9 @@
         <p>
           {listed(
             say(texts.finishedOn, { day: day(plan.closed.day) }),
-            plan.closed.hours && say(texts.afterHoursH, { hours: plan.closed.hours }),
+            plan.closed.hours && say(texts.afterHours, { hours: plan.closed.hours }),
             plan.closed.spent &&
-              say(texts.currencyAmountSpent, { currency: plan.money.currency, amount: amount(plan.closed.spent) }),
+              say(texts.spentSaid, { currency: plan.money.currency, amount: amount(plan.closed.spent) }),
           )}.{#if plan.closed.parts.length}{" "}{say(texts.usedParts, {
               parts: plan.closed.parts.join("; "),
             })}{/if}{#if plan.closed.inspection}{" "}<a href="#/inspections/{plan.closed.inspection}"
@@ -196,7 +196,7 @@
                   : say(texts.lastedExact, { exact: exact(set.life_km, plan.vehicle.distance_unit) }),
                 set.last_mm !== null &&
                   set.last_on &&
-                  say(texts.thinnestPartMmMmOnDay, { partMm: partMm(set.last_mm, set.part), day: day(set.last_on) }),
+                  say(texts.thinnestOnDay, { partMm: partMm(set.last_mm, set.part), day: day(set.last_on) }),
               ),
             })}
           </p>

@@ -50,7 +50,7 @@
       <div
         class="bars"
         role="img"
-        aria-label={say(texts.yourselfMoneyAShopMoney2, {
+        aria-label={say(texts.costComparison, {
           money: money(sums.total, sums.currency),
           money2: money(sums.shop, sums.currency),
         })}
@@ -152,8 +152,8 @@
       {sums.actual
         ? texts.itTook
         : sums.hours.jobs
-          ? say(texts.atYourOwnPaceFrom, { jobs: sums.hours.jobs })
-          : texts.commonPracticeWhenNothingIs}
+          ? say(texts.hoursOwnPace, { jobs: sums.hours.jobs })
+          : texts.hoursCommonPractice}
     </p>
   </section>
   <section class="sheet">
@@ -173,7 +173,7 @@
           {texts.whetherItOverflowsCannotBe}
         </p>{/if}
     {:else}<p>
-        {texts.howMuchComesBackIs}
+        {texts.pushedBackUnknown}
       </p>{/if}
     <p>
       {say(texts.fluidNeeded, {
@@ -235,8 +235,8 @@
     <table>
       <thead
         ><tr
-          ><th>{texts.pads}</th><th>{texts.lastAbout}</th><th>{say(texts.padsPer1000Unit, { unit })}</th><th
-            >{texts.theirShareOfTheRotors}</th
+          ><th>{texts.pads}</th><th>{texts.lastAbout}</th><th>{say(texts.padsPerDistance, { unit })}</th><th
+            >{texts.rotorShare}</th
           ><th>{texts.together}</th></tr
         ></thead
       >

@@ -75,7 +75,7 @@
   </label>
 {/snippet}
 
-{#if plan.id === null}<p class="quiet">{texts.aSuggestionSaveItAs}</p>{/if}
+{#if plan.id === null}<p class="quiet">{texts.suggestionNote}</p>{/if}
 {#if plan.scope.offers.length}
   <section class="sheet offers">
     <h2>{texts.inTheSameSession}</h2>

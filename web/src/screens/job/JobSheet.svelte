@@ -16,7 +16,7 @@
 </script>
 
 <div class="row no-print">
-  <Button size="field" href="/api/v1/jobs/{plan.id}/sheet.pdf?paper=a4" target="_blank">{texts.jobSheetA4PDF}</Button>
+  <Button size="field" href="/api/v1/jobs/{plan.id}/sheet.pdf?paper=a4" target="_blank">{texts.jobSheetPdf}</Button>
   <Button size="field" kind="tertiary" href="/api/v1/jobs/{plan.id}/sheet.pdf?paper=letter" target="_blank"
     >{texts.letterPDF}</Button
   >

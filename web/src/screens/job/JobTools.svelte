@@ -96,7 +96,7 @@
   </section>
 </div>
 <section class="sheet scroll">
-  <h2>{texts.lubricationChart} <span class="quiet">{texts.thinAlwaysNeverOnA}</span></h2>
+  <h2>{texts.lubricationChart} <span class="quiet">{texts.lubricantNote}</span></h2>
   <table>
     <thead><tr><th>{texts.place}</th><th>{texts.yes}</th><th>{texts.never}</th></tr></thead>
     <tbody
@@ -116,7 +116,7 @@
         </li>{/each}
     </ul>
   {:else}
-    <p>{texts.noneIsTickedYetSay} <a href="#/workshop">{common.workshop}</a> {texts.whatYouOwn}</p>
+    <p>{texts.noneTickedYet} <a href="#/workshop">{common.workshop}</a> {texts.whatYouOwn}</p>
   {/if}
 </section>
 

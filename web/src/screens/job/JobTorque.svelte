@@ -51,7 +51,7 @@
           <div class="what">
             {#if line.star}<figure>
                 <StarOrder order={line.star} />
-                <figcaption>{texts.twoPassesHalfThenFull}</figcaption>
+                <figcaption>{texts.starPasses}</figcaption>
               </figure>{/if}
             <h3>
               {several ? `${upperFirst(line.axle)} ` : ""}{several
@@ -63,13 +63,13 @@
             <p class="quiet">
               {[line.drive ?? texts.sizeUnknown, line.thread].filter(Boolean).join(", ")}{#if line.single_use}; <strong
                   >{texts.newOnesEachTime}</strong
-                >{/if}{#if line.threadlocker}; {say(texts.threadlockerToLowerCase, {
+                >{/if}{#if line.threadlocker}; {say(texts.threadlockerUse, {
                   toLowerCase: line.threadlocker.toLowerCase(),
                 })}{/if}
             </p>
             <p class="quiet">{line.note}</p>
             {#if line.range}<p>
-                <strong>{say(texts.anywhereFromRange, { range: line.range })}.</strong>
+                <strong>{say(texts.torqueRange, { range: line.range })}.</strong>
                 {texts.theMiddleIsShown}
               </p>{/if}
             {#if line.doubt}<p class="doubt">{line.doubt}</p>{/if}
@@ -85,7 +85,7 @@
             {/if}
             {#if line.reached.length}<p><strong>{texts.reachedBolts}</strong> {line.reached.join(", ")}</p>{/if}
             {#if line.source}<p class="quiet">
-                {say(texts.fromToLowerCaseEnteredAsEntered, {
+                {say(texts.torqueSource, {
                   toLowerCase: line.source.toLowerCase(),
                   entered: line.entered,
                   third: third(line),
@@ -101,7 +101,7 @@
               </p>{/if}
           {:else}
             <p class="value none" class:snug={line.snug}>
-              {line.snug ? texts.justSnug : texts.noValueStopMakersManual}
+              {line.snug ? texts.justSnug : texts.torqueUnknownStop}
             </p>
           {/if}
         </li>
@@ -109,7 +109,7 @@
     </ul>
     {#if plan.torque.some((line) => line.wrench)}
       <div class="extension no-print">
-        <label for="extension">{texts.crowFootOrOffsetIn}</label>
+        <label for="extension">{texts.extensionLabel}</label>
         <input
           id="extension"
           inputmode="decimal"
@@ -119,7 +119,7 @@
           aria-invalid={!!extensionFault}
         />
         {#if extensionFault}<span role="alert" class="doubt">{extensionFault}</span>{:else}<span class="quiet"
-            >{texts.settingTorqueLLOffset}</span
+            >{texts.extensionFormula}</span
           >{/if}
       </div>
     {/if}

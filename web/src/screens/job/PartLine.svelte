@@ -91,7 +91,7 @@
                 />
                 <span
                   ><strong>{supply.name}</strong
-                  >{#each [article(supply), supply.price && say( texts.currencyPriceEach, { currency, price: supply.price } ), supply.lead_days !== null && say( texts.leadDaysDays, { leadDays: supply.lead_days } )].filter(Boolean) as each (each)},
+                  >{#each [article(supply), supply.price && say( texts.priceEachSaid, { currency, price: supply.price } ), supply.lead_days !== null && say( texts.leadTime, { leadDays: supply.lead_days } )].filter(Boolean) as each (each)},
                     {each}{/each}{#if supply.on_shelf && supply.on_shelf !== "0"},
                     <strong>{say(texts.onShelfOnTheShelf, { onShelf: supply.on_shelf })}</strong>{/if}</span
                 ></label
@@ -135,13 +135,13 @@
       {#if offers}
         <div class="offers" role="status">
           {#if offers.simulated}<p class="quiet">
-              {texts.aSimulatedCounterAnswersIts}
+              {texts.simulatedCounterNote}
             </p>{/if}
           <ul class="plain-list">
             {#each offers.offers as offer (offer.number)}
               <li>
                 <div>
-                  <strong>{offer.name}</strong>, {say(texts.numberCurrencyPriceLeadDaysDays, {
+                  <strong>{offer.name}</strong>, {say(texts.offerDetails, {
                     number: offer.number,
                     currency,
                     price: offer.price,

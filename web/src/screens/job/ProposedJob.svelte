@@ -50,7 +50,7 @@
         <h1>{texts.aJobAsProposed}</h1>
         <p>{plan_.title}</p>
         {#if there}<p role="status">
-            <strong>{texts.thisAxleAlreadyHasA}</strong>
+            <strong>{texts.axleHasJob}</strong>
             {say(texts.changeThatOne, {
               said: listed(
                 there.what,

@@ -60,7 +60,7 @@
     >
     <div class="row">
       <label
-        ><span>{say(lines.length ? texts.totalOnThePaper : texts.aShopsQuoteForThe, { currency })}</span><input
+        ><span>{say(lines.length ? texts.totalOnThePaper : texts.quoteTitle, { currency })}</span><input
           inputmode="decimal"
           autocomplete="off"
           bind:value={total}

@@ -21,7 +21,7 @@
   const next = $derived(at.next?.key === stepGroup.key);
   const LABELS: Record<Action, string> = {
     note: texts.noteForNextTime,
-    insert: texts.yourOwnStep2,
+    insert: texts.ownStepLabel,
     deviation: texts.whatYouDidInstead,
   };
 </script>

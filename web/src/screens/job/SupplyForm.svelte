@@ -51,7 +51,7 @@
   async function keep(event: SubmitEvent) {
     event.preventDefault();
     const { lead, ...words } = typed;
-    leadFault = lead.trim() && !/^\d{1,4}$/.test(lead.trim()) ? texts.enterAWholeNumberOf : "";
+    leadFault = lead.trim() && !/^\d{1,4}$/.test(lead.trim()) ? texts.wholeDaysFault : "";
     if (leadFault) return;
     const entered = {
       ...Object.fromEntries(Object.entries(words).map(([key, value]) => [key, value.trim() || null])),

@@ -23,7 +23,7 @@
       <p class="row">
         {#each vehicle.axles.filter((axle) => !axle.job) as axle (axle.id)}
           <Button size="field" kind="tertiary" href="#/axles/{axle.id}/job-plan"
-            >{say(texts.planThe, { axle: axle.name })}</Button
+            >{say(texts.planJob, { axle: axle.name })}</Button
           >
         {/each}
       </p>

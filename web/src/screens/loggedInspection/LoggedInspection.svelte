@@ -147,7 +147,7 @@
     {:else}
       <div>
         <Button kind="ghost" size="small" style="max-width: none" on:click={() => correction.openItself(inspection)}
-          >{inspection.void ? texts.restoreThisInspection : texts.changeTheDayOrThe}</Button
+          >{inspection.void ? texts.restoreThisInspection : texts.changeServiceDate}</Button
         >
       </div>
     {/if}

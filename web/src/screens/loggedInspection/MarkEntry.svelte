@@ -26,7 +26,7 @@
     {#if correction.mark !== mark.id}<Button
         size="small"
         kind="ghost"
-        aria-label={say(texts.changeTheMarkPlaceToLowerCase, {
+        aria-label={say(texts.changeMark, {
           place: mark.place,
           toLowerCase: mark.item.toLowerCase(),
         })}

@@ -68,6 +68,6 @@
   {#if error && !nameFault}<Problem {error} />{/if}
   <div class="row">
     <Button type="submit" disabled={busy}>{texts.addVehicle}</Button>
-    <span class="quiet">{texts.itGetsAFrontAnd}</span>
+    <span class="quiet">{texts.newVehicleNote}</span>
   </div>
 </form>

@@ -46,7 +46,7 @@
         <ol class="plain-list next">
           {#each next as event, at (at)}
             <li>
-              <span class="when">{month(event.date, garage.today) === "now" ? common.now2 : day(event.date)}</span>
+              <span class="when">{month(event.date, garage.today) === "now" ? common.nowLabel : day(event.date)}</span>
               <a href="#/vehicles/{event.id}/timeline">{event.vehicle}</a>
               <span
                 >{event.text}{#if event.until}, {say(texts.until, { day: day(event.until) })}{/if}</span

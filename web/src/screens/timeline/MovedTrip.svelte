@@ -30,7 +30,7 @@
     <Fault text={trip.form.fault("from") || trip.form.first} />
     <div aria-live="polite">
       {#if trip.moved && trip.changed}
-        <p><strong>{say(texts.dayToDay2, { day: day(trip.moved.from), day2: day(trip.moved.to) })}</strong></p>
+        <p><strong>{say(texts.dayRange, { day: day(trip.moved.from), day2: day(trip.moved.to) })}</strong></p>
         <ul class="plain-list">
           {#each rows as row (row.label)}
             <li>

@@ -73,13 +73,13 @@
 
   function plannedText(row: Schemas["Planned"]): string {
     const when = row.to
-      ? say(texts.dayToDay2, { day: day(row.from), day2: day(row.to) })
+      ? say(texts.dayRange, { day: day(row.from), day2: day(row.to) })
       : say(texts.fromDay, { day: day(row.from) });
     const distance = `${row.distance}\u00a0${row.unit}`;
     return listed(
       row.kind === "inspection" ? day(row.from) : when,
       row.distance && (row.kind === "driving" ? say(texts.aYear, { distance }) : distance),
-      row.wear_factor && say(texts.brakesWearWearFactorTimesAs, { wearFactor: row.wear_factor }),
+      row.wear_factor && say(texts.wearFactorSaid, { wearFactor: row.wear_factor }),
     );
   }
 </script>
@@ -129,7 +129,7 @@
               <li>
                 <strong
                   >{month(session.date, today) === "now"
-                    ? common.now2
+                    ? common.nowLabel
                     : say(texts.byMonth, { month: month(session.date, today) })}: {session.axles.join(
                     common.and,
                   )}</strong
@@ -147,7 +147,7 @@
         <ol class="plain-list reminders">
           {#each reminders as event, at (at)}
             <li>
-              <span class="when">{month(event.date, today) === "now" ? common.now2 : day(event.date)}</span><span
+              <span class="when">{month(event.date, today) === "now" ? common.nowLabel : day(event.date)}</span><span
                 >{event.text}{event.kind === "due" || event.kind === "look" || event.km < 100
                   ? ""
                   : `, ${say(texts.roughFromNow, { rough: rough(event.km, unit) })}`}</span
@@ -159,7 +159,7 @@
           <span
             ><a href="/api/v1/vehicles/{vehicle.id}/calendar.ics?save=1" download="brakes.ics"
               >{texts.saveAsACalendarFile}</a
-            >. {texts.orLetACalendarOn}</span
+            >. {texts.calendarSubscribe}</span
           >
           <input
             readonly
@@ -192,7 +192,7 @@
     <section class="sheet">
       <h2>{common.odometer}</h2>
       <p class="quiet">
-        {say(texts.everyOdometerYouNoteAt, { round: Math.round(inUnit(vehicle.km_per_day, unit)), unit })}
+        {say(texts.odometerHint, { round: Math.round(inUnit(vehicle.km_per_day, unit)), unit })}
       </p>
       <OdometerNote vehicle={vehicle.id} {unit} {today} done={reload} />
     </section>

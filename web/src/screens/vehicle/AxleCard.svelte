@@ -29,11 +29,11 @@
     <div class="say stack">
       {#if axle.pads_life}
         <div>
-          <p class="quiet">{say(texts.padsToYourLimitOf, { limitMm: axle.limit_mm })}</p>
+          <p class="quiet">{say(texts.padsToLimitLabel, { limitMm: axle.limit_mm })}</p>
           <p class="number figure">{span(axle.pads_life.distance_km, vehicle.distance_unit)}</p>
           {#if axle.pads_life.distance_km.p50 > 0}
             <p>
-              {say(texts.mostLikelyRoughMonth, {
+              {say(texts.mostLikelyDue, {
                 rough: rough(axle.pads_life.distance_km.p50, vehicle.distance_unit),
                 month: month(axle.pads_life.date.p50, today),
               })}
@@ -45,7 +45,7 @@
             >{say(texts.inspectBy, {
               by:
                 axle.look_again && axle.look_again.distance_km > 99
-                  ? say(common.withinRoughOrByMonth, {
+                  ? say(common.inspectByRange, {
                       rough: rough(axle.look_again.distance_km, vehicle.distance_unit),
                       month: month(axle.look_again.date, today),
                     })

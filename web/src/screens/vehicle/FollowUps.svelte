@@ -71,7 +71,7 @@
           <strong>{end.text}</strong>
           <span class="quiet"
             >{say(texts.sinceDay, { day: day(end.day) })}{end.look_on
-              ? `; ${say(texts.lookAgainOnDay, { day: day(end.look_on) })}`
+              ? `; ${say(texts.checkAgainOnDay, { day: day(end.look_on) })}`
               : ""}</span
           >
           {#if closing === end.id}

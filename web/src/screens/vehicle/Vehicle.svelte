@@ -145,7 +145,7 @@
       </ul>
     {/if}
     {#if vehicle.archived}<p class="sheet" role="status">
-        {say(texts.nameIsArchivedItIs, { name: vehicle.name })}
+        {say(texts.archivedNote, { name: vehicle.name })}
         <button type="button" class="link" onclick={() => archive(false)}>{common.restore}</button>
       </p>{/if}
     {#if vehicle.skipped.length}
@@ -234,7 +234,7 @@
           </table>
         </div>
       {:else}
-        <p>{texts.nothingLoggedYetStartWith}</p>
+        <p>{texts.nothingLoggedHint}</p>
       {/if}
       <div class="row fluid">
         <a href="#/vehicles/{vehicle.id}/log">{texts.wholeLogbook}</a>

@@ -34,7 +34,7 @@
           rough: rough(forecast.was_km, unit),
           where: forecast.interval_covered ? texts.insideTheRange : texts.outsideTheRange,
         }),
-        forecast.late && texts.theLookWasTooLate,
+        forecast.late && texts.inspectedTooLate,
       );
     const lasted = { rough: rough(forecast.at_least_km, unit) };
     if (forecast.replaced) return say(texts.replacedAfter, lasted);
@@ -78,7 +78,7 @@
                     >{/if}</td
                 >
                 <td
-                  >{say(texts.roughToRough2, {
+                  >{say(texts.distanceRange, {
                     rough: rough(forecast.low_km, unit),
                     rough2: rough(forecast.high_km, unit),
                   })}</td
@@ -94,11 +94,11 @@
         </p>{/if}
     {:else}
       <p>
-        {texts.forecastsAreKeptFromThe}
+        {texts.forecastsKeptNote}
       </p>
     {/if}
     <p>
-      {#if garage.known}{say(texts.overYourGarageCoveredOf, {
+      {#if garage.known}{say(texts.garageScore, {
           covered: garage.covered,
           known: garage.known,
         })}{:else}{texts.noForecastOfYourGarage}{/if}

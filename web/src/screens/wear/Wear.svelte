@@ -87,11 +87,11 @@
     {#if axle.pads_life}
       <section class="sheet answer">
         <div class="say">
-          <p class="quiet">{say(texts.padsToLimitMmMm, { limitMm: axle.limit_mm })}</p>
+          <p class="quiet">{say(texts.padsToLimit, { limitMm: axle.limit_mm })}</p>
           <p class="number big">{span(axle.pads_life.distance_km, unit)}</p>
           {#if axle.pads_life.distance_km.p50 > 0}
             <p>
-              {say(texts.mostLikelyRoughMonth8, {
+              {say(texts.mostLikelyWithRange, {
                 rough: rough(axle.pads_life.distance_km.p50, unit),
                 month: month(axle.pads_life.date.p50, today),
                 month2: month(axle.pads_life.date.p10, today),
@@ -102,7 +102,7 @@
             <p>
               {say(texts.aPadHasMostLikely, {
                 round: Math.round(axle.pads_life.chance_now * 100),
-              })}{#if value.passed}{" "}{say(texts.someRoughAgoAboutDay, {
+              })}{#if value.passed}{" "}{say(texts.passedAgo, {
                   rough: rough(value.passed.distance_km, unit),
                   day: day(value.passed.date),
                 })}{/if}.
@@ -112,7 +112,7 @@
             {say(texts.inspectBy, {
               by:
                 axle.look_again && axle.look_again.distance_km > 99
-                  ? say(common.withinRoughOrByMonth, {
+                  ? say(common.inspectByRange, {
                       rough: rough(axle.look_again.distance_km, unit),
                       month: month(axle.look_again.date, today),
                     })
@@ -157,7 +157,7 @@
         </div>
         <WearChart wear={value} {positions} />
         <p class="quiet">
-          {texts.pointsWithTheirErrorA}
+          {texts.chartNote}
         </p>
       </section>
     {/if}
@@ -185,8 +185,8 @@
           <table>
             <thead
               ><tr
-                ><th>{texts.position}</th><th>{texts.estimatedToday}</th><th>{say(texts.wearsIn1000Unit, { unit })}</th
-                ><th>{texts.toItsLimit8In}</th><th>{texts.mostLikely}</th></tr
+                ><th>{texts.position}</th><th>{texts.estimatedToday}</th><th>{say(texts.wearsPerDistance, { unit })}</th
+                ><th>{texts.toItsLimitRange}</th><th>{texts.mostLikely}</th></tr
               ></thead
             >
             <tbody>
@@ -203,7 +203,7 @@
                       value: (component.rate.p50 * per).toFixed(component.part === "pad" ? 2 : 3),
                     })}
                     <span class="quiet"
-                      >{say(texts.valueToValue2, {
+                      >{say(texts.rateRange, {
                         value: (component.rate.p10 * per).toFixed(component.part === "pad" ? 2 : 3),
                         value2: (component.rate.p90 * per).toFixed(component.part === "pad" ? 2 : 3),
                       })}</span

@@ -158,7 +158,7 @@
                 >{/if}</td
             >
             <td class="number"
-              >{say(texts.lowMmToHighMmMm, {
+              >{say(texts.bandMm, {
                 lowMm: reading.low_mm.toFixed(reading.part === "rotor" ? 2 : 1),
                 highMm: reading.high_mm.toFixed(reading.part === "rotor" ? 2 : 1),
               })}</td

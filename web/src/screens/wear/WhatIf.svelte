@@ -45,7 +45,7 @@
     answer
       ? [
           { id: "before", label: texts.asItStands, of: answer.before },
-          ...(supposed ? [{ id: "after", label: texts.whatIf2, of: answer.after }] : []),
+          ...(supposed ? [{ id: "after", label: texts.whatIfTitle, of: answer.after }] : []),
         ]
       : [],
   );
@@ -56,7 +56,7 @@
 <div class="ask">
   <TextInput
     size="sm"
-    labelText={say(texts.drivenInAYearUnit, { unit })}
+    labelText={say(texts.drivenPerYear, { unit })}
     placeholder={String(Math.round(inUnit(kmPerDay * 365.25, unit) / 100) * 100)}
     inputmode="decimal"
     bind:value={asked.year_distance}
@@ -115,11 +115,11 @@
         <span class="look" style:left={at(Math.min(row.of.look_again.distance_km, most))}></span>
       </div>
       <p class="words">
-        <span class="number">{span(life.distance_km, unit)}</span>, {say(texts.mostLikelyMonthLookAgain, {
+        <span class="number">{span(life.distance_km, unit)}</span>, {say(texts.mostLikelyAndInspect, {
           month: month(life.date.p50, today),
           by:
             row.of.look_again.distance_km > 99
-              ? say(common.withinRoughOrByMonth, {
+              ? say(common.inspectByRange, {
                   rough: rough(row.of.look_again.distance_km, unit),
                   month: month(row.of.look_again.date, today),
                 })

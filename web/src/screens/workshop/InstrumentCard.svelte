@@ -78,21 +78,21 @@
         instrument.kind,
         range,
         instrument.resolution &&
-          say(texts.stepsOfResolutionUnit, { resolution: instrument.resolution, unit: instrument.unit }),
+          say(texts.resolutionSaid, { resolution: instrument.resolution, unit: instrument.unit }),
       )}
     </p>
     <p class="quiet">
       {say(texts.uncertaintyOfTool, {
         said: instrument.uncertainty
           ? `${instrument.uncertainty}\u00a0${instrument.unit}`
-          : say(texts.usualUncertaintyMmMmUsualForIts, { usualUncertaintyMm: instrument.usual_uncertainty_mm }),
+          : say(texts.usualUncertainty, { usualUncertaintyMm: instrument.usual_uncertainty_mm }),
       })}
     </p>
   </div>
   {#if newest}
     <p class:bad={!newest.good}>
       <strong>{newest.good ? texts.zeroIsRight : texts.zeroIsOff}</strong>: {listed(
-        say(texts.showedReadAtReferenceUnit, {
+        say(texts.zeroCheckShowed, {
           read: newest.read,
           reference: newest.reference,
           unit: newest.unit,
@@ -109,7 +109,7 @@
   {#if instrument.changes.length}
     <div class="changes">
       <p>
-        {say(texts.countCountMadeWithIt, { count: instrument.changes.length })}
+        {say(texts.readingsSinceGoodZero, { count: instrument.changes.length })}
       </p>
       <div class="scroll">
         <table>
@@ -128,11 +128,11 @@
         </table>
       </div>
       {#if instrument.changes.length > SHOWN}<p>
-          {say(texts.andValueMore, { value: instrument.changes.length - SHOWN })}
+          {say(texts.moreCount, { value: instrument.changes.length - SHOWN })}
         </p>{/if}
       <div>
         <Button size="field" on:click={correct}
-          >{say((newest?.offset_mm ?? 0) > 0 ? texts.subtractZeroError : texts.addTheAbsMm, {
+          >{say((newest?.offset_mm ?? 0) > 0 ? texts.subtractZeroError : texts.addZeroError, {
             abs: Number(Math.abs(newest?.offset_mm ?? 0).toFixed(3)),
             count: instrument.changes.length,
           })}</Button

@@ -87,7 +87,7 @@
         />
       </div>
       <p class="quiet wide">
-        {texts.theLengthIsNeededOnly}
+        {texts.wrenchNote}
       </p>
       {#if form.refused}<div class="wide">
           {#each form.refused.faults as each (each.field)}<Fault
@@ -119,7 +119,7 @@
               <th scope="row">{wrench.name}</th>
               <td>{say(texts.leastToMostUnit, { least: wrench.least, most: wrench.most, unit: wrench.unit })}</td>
               <td>{wrench.graduation} {wrench.unit}</td>
-              <td>{wrench.length_mm ? say(texts.lengthMmMm, { lengthMm: wrench.length_mm }) : "?"}</td>
+              <td>{wrench.length_mm ? say(texts.lengthMm, { lengthMm: wrench.length_mm }) : "?"}</td>
               <td>{wrench.calibrated_on ? day(wrench.calibrated_on) : texts.neverCalibrated}</td>
               <td>
                 <Button

@@ -191,11 +191,11 @@
       <h2>{texts.connectedDevices}</h2>
       {#if devices.length}
         <p class="quiet">
-          {texts.devicesThatSendTheirValue} <kbd>z</kbd>. {texts.andTryHereWhatNoise}
+          {texts.simulatedDevicesIntro} <kbd>z</kbd>. {texts.simulatedDevicesNote}
         </p>
       {:else}
         <p class="quiet">
-          {texts.noDeviceIsConnectedTo} <code>bin/serve --simulated-devices</code>. {texts.orLookAtTheDemo}
+          {texts.noDeviceNote} <code>bin/serve --simulated-devices</code>. {texts.lookAtDemo}
         </p>
       {/if}
       <div class="tools">
