@@ -116,12 +116,14 @@ class ApiReference
   end
 
   def row(key, property, required)
-    notes = [text(property["description"])]
+    notes = [sentence(text(property["description"]))]
     notes << "One of: #{property["enum"].map { |each| text(each) }.join(", ")}." if property["enum"]
     notes << "May be null." if property["nullable"]
     field = "<code>#{text(key)}</code>#{" (optional)" unless required.include?(key)}"
     [field, type_of(property), notes.reject(&:empty?).join(" ")]
   end
+
+  def sentence(text) = text.empty? || text.end_with?(".", "?", "!") ? text : "#{text}."
 
   def table(heads, rows)
     lines = [heads.map { |each| "<th>#{each}</th>" }, *rows.map { |row| row.map { |cell| "<td>#{cell}</td>" } }]
