@@ -62,13 +62,13 @@ module Benchmarks
     # A whole plan with the forecasts cached; and the longest order of steps, with its proof.
     def planning(out, context)
       job = context.store.jobs.find(1)
-      plans = Graver::Service::Planning::JobPlan.new(context)
+      plans = Graver::Service::Jobs::JobPlan.new(context)
       file = median { context.store.reachable? }
       say(out, "plan of a job, all of it (aim under 50 ms)", median { plans.of_job(job) }, "asking the file", file)
-      scope = Graver::Service::Planning::Scope.new(context)
-      files = Graver::Service::Axles::AxleRecords.new(context).of([context.store.vehicles.find(1)]).values.first
+      scope = Graver::Service::Jobs::Scope.new(context)
+      files = Graver::Service::Household::AxleRecords.new(context).of([context.store.vehicles.find(1)]).values.first
       setups = files.map { |axle| scope.setup(axle, %w[pads rotors_new clips pins hose]) }
-      steps = Graver::Service::Planning::Steps.new(context.knowledge)
+      steps = Graver::Service::Jobs::Steps.new(context.knowledge)
       plan_edit = { 1 => { "action" => "insert", "after" => "settle", "text" => "Tea" } }
       order = median { steps.call(setups, files.first, possible: true, plan_edits: plan_edit) }
       say(out, "order and proof of both axles' steps", order, "asking the file", file)

@@ -10,6 +10,8 @@ module Graver
       loader.inflector.inflect("api" => "API", "cli" => "CLI")
       loader.push_dir(File.join(__dir__, "graver"), namespace: Graver)
       loader.ignore(File.join(__dir__, "graver/setup_check.rb"), File.join(__dir__, "graver/storage/migrations"))
+      # Folders that sort files for readers and are no namespaces.
+      loader.collapse(File.join(__dir__, "graver/{service/jobs,core/planning}/*"))
       loader.setup
     end
 end

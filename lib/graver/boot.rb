@@ -163,7 +163,7 @@ module Graver
       return { devices: Devices::Shelf.bare, counter: nil } unless asked
 
       {
-        devices: Devices::Shelf.simulated(written: asked == "yes" ? {} : written_world(asked)),
+        devices: Devices::Simulated::Bench.shelf(written: asked == "yes" ? {} : written_world(asked)),
         counter: Devices::Simulated::PartsCounter.new(seed: 20)
       }
     end

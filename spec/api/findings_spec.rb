@@ -117,8 +117,8 @@ RSpec.describe "Findings in the API" do
         .store
         .vehicles
         .find(car["id"])
-        .then { |vehicle| Graver::Service::Axles::AxleRecords.new(context).of([vehicle]).fetch(vehicle.id).first }
-    chance = Graver::Service::Axles::AxleAnswer.new(context).call(axle).pads.first.chance_now
+        .then { |vehicle| Graver::Service::Household::AxleRecords.new(context).of([vehicle]).fetch(vehicle.id).first }
+    chance = Graver::Service::Household::AxleAnswer.new(context).call(axle).pads.first.chance_now
     expect(pads.length).to eq(4)
     expect(chance).to be_between(pads.max, pads.max * 1.7)
   end
@@ -127,7 +127,7 @@ RSpec.describe "Findings in the API" do
   # 0.15
   it "ignores the plate where limit and reading both include it" do
     know(front, %w[pad.overall_limit 7.5 mm], %w[pad.service_limit 1.5 mm], ["pad.new_thickness", nil, nil])
-    Graver::Service::Axles::Approaches.new(context).choose({ pads: "law" })
+    Graver::Service::Household::Approaches.new(context).choose({ pads: "law" })
     ask(
       :post,
       inspections,

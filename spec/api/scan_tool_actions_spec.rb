@@ -38,7 +38,7 @@ RSpec.describe "Scan tools in a job in the API" do
 
   it "moves nothing on the owner's vehicle and opens a sample's brake in time" do
     before = planning.step_keys(context.store.jobs.find(job_id)).take_while { |key| key != "rear.service_mode" }
-    before.each { |key| Graver::Service::Planning::JobTicks.new(context).tick(job_id, [key], true) }
+    before.each { |key| Graver::Service::Jobs::JobTicks.new(context).tick(job_id, [key], true) }
     refused = act
     expect([status, refused["error"]["message"]]).to eq(
       [503, "A simulated scan tool moves nothing on your vehicle. Use your own, or the manufacturer's procedure."]

@@ -41,7 +41,7 @@ RSpec.describe "Curves and days" do
     end
   end
 
-  describe Graver::Core::Wear::AxleForecast do
+  describe Graver::Core::Schedule::AxleForecast do
     include WearBuilders
 
     def answer(driving_km: 50.0, last_look: Date.new(2026, 5, 16))

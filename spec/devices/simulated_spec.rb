@@ -5,16 +5,16 @@ require_relative "../contract/device"
 RSpec.describe "Simulated devices" do
   RSpec::Matchers.define(:be_in) { |list| match { |value| list.include?(value) } }
 
-  Graver::Devices::Shelf.simulated.all.each do |each|
+  Graver::Devices::Simulated::Bench.shelf.all.each do |each|
     describe(each.label) do
-      let(:device) { Graver::Devices::Shelf.simulated.find(each.id) }
+      let(:device) { Graver::Devices::Simulated::Bench.shelf.find(each.id) }
 
       it_behaves_like "a device"
     end
   end
 
   describe Graver::Devices::Simulated::TorqueWrench do
-    let(:wrench) { Graver::Devices::Shelf.simulated.find("wrench") }
+    let(:wrench) { Graver::Devices::Simulated::Bench.shelf.find("wrench") }
 
     def pulls(count) = Array.new(count) { wrench.read("torque").value.to_f / 100 }
 
@@ -32,7 +32,7 @@ RSpec.describe "Simulated devices" do
   end
 
   describe Graver::Devices::Simulated::DiagnosticReader do
-    let(:unit) { Graver::Devices::Shelf.simulated.find("diagnostic") }
+    let(:unit) { Graver::Devices::Simulated::Bench.shelf.find("diagnostic") }
 
     # 30 to 40 s for the motors of a parking brake: common practice, no source
     it "opens the brake in time and fails as vehicles do" do
@@ -101,7 +101,7 @@ RSpec.describe "Simulated devices" do
 
   it "reads the odometer and the level, in eighths" do
     reader =
-      Graver::Devices::Shelf.simulated(
+      Graver::Devices::Simulated::Bench.shelf(
         written: {
           "Finch" => {
             "odometer_km" => 101_250.7,

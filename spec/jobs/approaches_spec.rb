@@ -139,12 +139,7 @@ RSpec.describe "Approaches in a job" do
     expect(steps(plan)).to include("wheel_off_impact")
     other = planning.plan(front, "2026-05-30")
     expect(
-      Graver::Service::Planning::JobPlan
-        .new(context.for_request)
-        .find(other.id)
-        .ordered
-        .placed
-        .map { |each| each.step.id }
+      Graver::Service::Jobs::JobPlan.new(context.for_request).find(other.id).ordered.placed.map { |each| each.step.id }
     ).to include("crack_nuts")
     expect(here["crack", nil].find { |each| each["id"] == "crack" }).to include("chosen" => "ground", "here" => false)
     here["crack", "teeth"]

@@ -77,7 +77,7 @@ RSpec.describe "Jobs after an inspection, and their fluid" do
     expect(parts(plan).keys.grep(/single_use/)).to be_empty
     expect(plan.consumables.find { |each| each.id == "threadlocker" }.amount).to eq(4)
     allow(context).to receive(:today).and_return(Date.iso8601(ApiHelper::TODAY) + 400)
-    later = Graver::Service::Planning::JobPlan.new(context).find(job_id)
+    later = Graver::Service::Jobs::JobPlan.new(context).find(job_id)
     expect(items(later, "reused")).to contain_exactly(have_attributes(blocks: true, tickable: true))
     refused = know(front, %w[slide_pin_bolt.angle 90 °])
     expect([status, fields(refused)]).to eq([422, { "entries.0.value" => "stretched" }])
@@ -104,7 +104,7 @@ RSpec.describe "Jobs after an inspection, and their fluid" do
     seen = { axle: rear, side: "left", item: "shoes", mark: "lining_off" }
     ask(:post, inspections, inspection(ApiHelper::TODAY, "60000", *pads, *rotors, conditions: [seen]))
     expect(status).to eq(201)
-    proposed = Graver::Service::Planning::JobPlan.new(context.for_request).proposed(rear).scope.included.first
+    proposed = Graver::Service::Jobs::JobPlan.new(context.for_request).proposed(rear).scope.included.first
     expect(proposed.works).to eq(["shoes"])
   end
 
@@ -119,7 +119,7 @@ RSpec.describe "Jobs after an inspection, and their fluid" do
       seen = { axle: front, side: "left", face: "inner", item: "rotor_face", mark: }
       ask(:post, inspections, inspection(ApiHelper::TODAY, "60000", *rotors, conditions: [seen]))
       expect(status).to eq(201)
-      judged = Graver::Service::Planning::JobPlan.new(context.for_request).proposed(front).scope.axles.first.rotors
+      judged = Graver::Service::Jobs::JobPlan.new(context.for_request).proposed(front).scope.axles.first.rotors
       expect(verdicts).to include(judged[:verdict])
     end
   end

@@ -204,7 +204,7 @@ RSpec.describe "Jobs on pads and rotors" do
       end
     pads = %w[left right].product(%w[inner outer]).map { |side, pad| pad("7", side:, pad:, axle: front) }
     ask(:post, inspections, inspection(ApiHelper::TODAY, "60000", *rotors, *pads))
-    proposed = Graver::Service::Planning::JobPlan.new(context.for_request).proposed(front)
+    proposed = Graver::Service::Jobs::JobPlan.new(context.for_request).proposed(front)
     scope = proposed.scope.included.first
     expect(scope.works).to include("rotors_new", "pads")
     expect(scope.proposed["rotors_new"]).to eq("Replace both rotors")

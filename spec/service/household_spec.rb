@@ -57,7 +57,7 @@ RSpec.describe "The household's services" do
         at: "now"
       )
     end
-    expect(Graver::Service::Axles::AxleRecords.new(context).find(file.axle.id).limit_mm).to eq(4.0)
+    expect(Graver::Service::Household::AxleRecords.new(context).find(file.axle.id).limit_mm).to eq(4.0)
   end
 
   it "rejects a household an owner couldn't have entered" do

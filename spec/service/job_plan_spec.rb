@@ -2,7 +2,7 @@
 
 require_relative "../support/api_helper"
 
-RSpec.describe Graver::Service::Planning::JobPlan do
+RSpec.describe Graver::Service::Jobs::JobPlan do
   include ApiHelper
 
   def plan(axle_id) = described_class.new(context).find(pad_job(axle_id)["id"])

@@ -21,10 +21,10 @@ RSpec.describe "A job, walked at random" do
   end
 
   # What a phone asks, each time of a context of its own, as a request has it.
-  def ticks = Graver::Service::Planning::JobTicks.new(context.for_request)
-  def jobs = Graver::Service::Planning::Jobs.new(context.for_request)
+  def ticks = Graver::Service::Jobs::JobTicks.new(context.for_request)
+  def jobs = Graver::Service::Jobs::JobChanges.new(context.for_request)
   def on_file = context.store.jobs.find(job["id"])
-  def placed = Graver::Service::Planning::JobPlan.new(context.for_request).ordered(on_file).placed
+  def placed = Graver::Service::Jobs::JobPlan.new(context.for_request).ordered(on_file).placed
   def taken
     yield && true
   rescue Graver::InvalidEntry

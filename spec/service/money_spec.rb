@@ -3,7 +3,7 @@
 require_relative "../support/api_helper"
 
 # What pads cost over their life, and what the vehicle has cost so far.
-RSpec.describe Graver::Service::Planning::Money do
+RSpec.describe Graver::Service::Jobs::Money do
   include ApiHelper
 
   before do

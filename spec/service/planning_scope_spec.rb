@@ -3,7 +3,7 @@
 require_relative "../support/api_helper"
 
 # What a job proposes to do, from forecast, verdict and what was seen.
-RSpec.describe Graver::Service::Planning::Scope do
+RSpec.describe Graver::Service::Jobs::Scope do
   include ApiHelper
 
   before do
@@ -17,7 +17,7 @@ RSpec.describe Graver::Service::Planning::Scope do
   end
 
   def works(axle = front)
-    Graver::Service::Planning::JobPlan
+    Graver::Service::Jobs::JobPlan
       .new(context)
       .proposed(axle)
       .scope
@@ -67,7 +67,7 @@ RSpec.describe Graver::Service::Planning::Scope do
 
   # common practice, no source: new rotors want new pads; else the pads say why themselves
   it "gives the pads' own reason" do
-    because = -> { Graver::Service::Planning::JobPlan.new(context).proposed(front).scope.axles.first.proposed["pads"] }
+    because = -> { Graver::Service::Jobs::JobPlan.new(context).proposed(front).scope.axles.first.proposed["pads"] }
     rotors("22.50")
     expect(because.call).to eq("Fit new pads with new rotors.")
     @car = nil

@@ -8,7 +8,7 @@ RSpec.describe Graver::Service::Forecast::RecordForecasts do
   def all_pads(mm)
     [%w[left inner], %w[left outer], %w[right inner], %w[right outer]].map { |side, pad| pad(mm, side:, pad:) }
   end
-  def file = Graver::Service::Axles::AxleRecords.new(context).find(front)
+  def file = Graver::Service::Household::AxleRecords.new(context).find(front)
   def scored = described_class.new(context).scored(file)
   def new_pads = { axle: front, part: "pad", event: "fit" }
 

@@ -25,7 +25,7 @@ RSpec.describe "Places round a rotor" do
   def entries(rows)
     inspection =
       instance_double(Graver::Storage::Inspection, readings: rows, date: Date.new(2026, 5, 16), odometer_km: 1.0)
-    Graver::Service::Axles::LogEntries.call([inspection], 1)
+    Graver::Service::Household::LogEntries.call([inspection], 1)
   end
 
   # In any order, numbered or not, one of them doubted, one in inches: 0.3740 in is 9.4996 mm.

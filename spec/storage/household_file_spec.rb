@@ -22,9 +22,9 @@ RSpec.describe "The household's file" do
 
   # The file as an earlier version left it.
   def at_version(version)
-    database = Graver::Storage::Database.connect(path)
+    database = Graver::Storage::Sqlite.connect(path)
     Sequel.extension :migration
-    Sequel::Migrator.run(database, Graver::Storage::Database::MIGRATIONS, target: version, use_transactions: true)
+    Sequel::Migrator.run(database, Graver::Storage::Sqlite::MIGRATIONS, target: version, use_transactions: true)
     database[:vehicles].insert(name: "Wren", kind: "car", distance_unit: "km", recorded_at: "t")
     database.disconnect
   end
@@ -80,7 +80,7 @@ RSpec.describe "The household's file" do
   end
 
   it "is upgraded from every earlier version, with a backup first" do
-    (1...Graver::Storage::Database::NEWEST).each do |version|
+    (1...Graver::Storage::Sqlite::NEWEST).each do |version|
       empty_folder
       at_version(version)
       store = open
@@ -96,7 +96,7 @@ RSpec.describe "The household's file" do
   # What version 13 called look-overs, open ends and so on, one of each.
   it "reads a file of before the standard names: inspections, follow-ups, drafts, choices and the events of a job" do
     at_version(13)
-    database = Graver::Storage::Database.connect(path)
+    database = Graver::Storage::Sqlite.connect(path)
     axle_id = database[:axles].insert(vehicle_id: 1, name: "front", sides: "left,right")
     dated = { date: "2026-05-02", odometer_value: "61000", odometer_unit: "km", odometer_km: 61_000.0 }
     inspection = database[:look_overs].insert(vehicle_id: 1, **dated, recorded_at: "t")
@@ -222,7 +222,7 @@ RSpec.describe "The household's file" do
     expect(backups.all.map(&:occasion).tally).to eq("daily" => 14, "by-hand" => 1)
     expect(backups.all.first.occasion).to eq("by-hand")
     expect(backups.all.map { |copy| Graver::Storage::HouseholdFile.check(copy.path) }.uniq).to eq(
-      [Graver::Storage::Database::NEWEST]
+      [Graver::Storage::Sqlite::NEWEST]
     )
     store.close
   end

@@ -13,7 +13,7 @@ RSpec.describe "Records of planning" do
   def earlier
     database = Sequel.connect(adapter: "sqlite", database: path)
     Sequel.extension :migration
-    Sequel::Migrator.run(database, Graver::Storage::Database::MIGRATIONS, target: 4)
+    Sequel::Migrator.run(database, Graver::Storage::Sqlite::MIGRATIONS, target: 4)
     vehicle = database[:vehicles].insert(name: "Juniper", kind: "car", distance_unit: "km", recorded_at: "t")
     axle = database[:axles].insert(vehicle_id: vehicle, name: "rear", sides: "left,right")
     yield database, axle

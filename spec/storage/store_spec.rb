@@ -106,7 +106,7 @@ RSpec.describe Graver::Storage::Store do
   # What an owner has from before: nothing in it was simulated, nobody chose among sources, and no vehicle is a sample.
   it "upgrades an earlier version's file with everything in it" do
     old = Sequel.sqlite(File.join(folder, "old.sqlite3"))
-    Sequel::Migrator.run(old, Graver::Storage::Database::MIGRATIONS, target: 5)
+    Sequel::Migrator.run(old, Graver::Storage::Sqlite::MIGRATIONS, target: 5)
     vehicle_id = old[:vehicles].insert(name: "Old", kind: "car", distance_unit: "km", recorded_at: "t")
     axle_id = old[:axles].insert(vehicle_id:, name: "front", sides: "left,right")
     inspection_id =

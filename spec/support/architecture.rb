@@ -17,19 +17,27 @@ class Architecture
     "api" => %w[core service sheet api],
     "cli" => %w[core knowledge log_format service cli boot]
   }.freeze
+  BELOW_JOBS = %w[base household overview judging forecast measuring workshop].freeze
+  PLANNING = [*BELOW_JOBS, "jobs/scope", "jobs/order", "jobs/torque", "jobs/buying", "jobs/money"].freeze
   # Rooms of the services, each with those below it.
   SERVICES = {
     "base" => [],
-    "axles" => %w[base],
-    "overview" => %w[base axles],
-    "judging" => %w[base axles overview],
-    "forecast" => %w[base axles overview],
-    "measuring" => %w[base axles overview judging forecast],
-    "household" => %w[base axles overview judging forecast measuring],
-    "workshop" => %w[base axles overview],
+    "household" => %w[base],
+    "overview" => %w[base household],
+    "judging" => %w[base household overview],
+    "forecast" => %w[base household overview],
+    "measuring" => %w[base household overview judging forecast],
+    "workshop" => %w[base household overview],
     "training" => %w[base],
-    "planning" => %w[base axles overview judging forecast measuring household workshop],
-    "tables" => %w[base axles overview judging forecast measuring household workshop planning]
+    "jobs/scope" => BELOW_JOBS,
+    "jobs/order" => [*BELOW_JOBS, "jobs/scope"],
+    "jobs/torque" => BELOW_JOBS,
+    "jobs/buying" => [*BELOW_JOBS, "jobs/scope"],
+    "jobs/money" => [*BELOW_JOBS, "jobs/scope"],
+    "jobs/plan" => PLANNING,
+    "jobs/at_the_car" => [*PLANNING, "jobs/plan"],
+    "jobs/finish" => [*PLANNING, "jobs/plan", "jobs/at_the_car"],
+    "tables" => [*PLANNING, "jobs/plan", "jobs/at_the_car", "jobs/finish"]
   }.freeze
   # Standard library and gems each room may require.
   STANDARD = %w[date time json csv set yaml digest zlib ipaddr].freeze
@@ -59,6 +67,7 @@ class Architecture
         knowledge/library.rb
         texts.rb
         storage/database.rb
+        storage/sqlite.rb
         storage/household_file.rb
         storage/household_lock.rb
         storage/backups.rb
@@ -122,7 +131,7 @@ class Architecture
     "class_eval" => %w[core/value.rb]
   }.freeze
 
-  # sources: { "service/axles/instruments.rb" => Ruby }
+  # sources: { "service/household/instruments.rb" => Ruby }
   def initialize(sources)
     @trees = sources.transform_values { |text| Prism.parse(text).value }
     @defined = @trees.flat_map { |path, tree| Definitions.of(tree).map { |name| [name, path] } }.to_h
@@ -138,7 +147,7 @@ class Architecture
       .reject { |path, _| path == "setup_check.rb" || path.start_with?("storage/migrations/") }
   end
 
-  # -> ["service/axles/x.rb: names Graver::API::App", ...]
+  # -> ["service/household/x.rb: names Graver::API::App", ...]
   def strays
     @trees.flat_map { |path, tree| Reader.new(path, @defined).call(tree).map { |stray| "#{path}: #{stray}" } }
   end
@@ -204,6 +213,9 @@ class Architecture
       (stray("reads #{node.name}") unless %i[$stdout $stderr].include?(node.name) && free?(%w[cli]))
     end
 
+    # "service/jobs/order/steps.rb" -> "jobs/order"
+    def self.service_room(path) = File.dirname(path).delete_prefix("service/")
+
     private
 
     def inside(node)
@@ -254,7 +266,7 @@ class Architecture
       return stray("names #{full}") unless ROOMS.fetch(@room).include?(room)
       return unless @room == "service" && room == "service"
 
-      mine, theirs = [@path, path].map { |each| each.split("/")[1] }
+      mine, theirs = [@path, path].map { |each| self.class.service_room(each) }
       stray("names #{full}, which lies above it") unless mine == theirs || SERVICES.fetch(mine).include?(theirs)
     end
 

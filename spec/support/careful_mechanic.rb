@@ -2,7 +2,7 @@
 
 # Does the steps of a job as a careful mechanic does: every bolt clicked, what is asked answered well.
 class CarefulMechanic
-  PLANNING = Graver::Service::Planning
+  PLANNING = Graver::Service::Jobs
   private_constant :PLANNING
 
   # context: gives a context each time it is called; job_id: as the records name it

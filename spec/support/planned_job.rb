@@ -31,7 +31,7 @@ module PlannedJob
 
   def job_id = @job_id
   def car = @car
-  def planning = Graver::Service::Planning::Jobs.new(context.for_request)
+  def planning = Graver::Service::Jobs::JobChanges.new(context.for_request)
 
   # -> JobPlan::Plan of these works
   def planned(axle_id, *works, reasons: {}, **others)
@@ -45,7 +45,7 @@ module PlannedJob
     plan
   end
 
-  def plan = Graver::Service::Planning::JobPlan.new(context.for_request).find(job_id)
+  def plan = Graver::Service::Jobs::JobPlan.new(context.for_request).find(job_id)
 
   # Steps by id, at one side where it is named.
   def steps(plan, side = nil)

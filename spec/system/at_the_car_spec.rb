@@ -56,7 +56,7 @@ RSpec.describe "At the car", :demo do
   it "shows another device's ticks and keeps its own while offline" do
     page.visit "/#/jobs/2/car"
     expect(page).to have_text("Step 18 of 47")
-    Graver::Service::Planning::JobTicks.new(context.for_request).tick(2, ["rear.left.piston_home"], true)
+    Graver::Service::Jobs::JobTicks.new(context.for_request).tick(2, ["rear.left.piston_home"], true)
     expect(page).to have_css(".line.done", text: "Push the piston slowly", wait: 8)
     page.click_button "Next"
     unreachable(%r{/jobs/\d+/ticks}) do
@@ -134,7 +134,7 @@ RSpec.describe "At the car", :demo do
     expect(cut).to be(true)
     done if page.has_button?("Done", wait: 0)
     expect(page).to have_no_text("Not saved yet", wait: 10)
-    steps = Graver::Service::Planning::Jobs.new(context.for_request).step_keys(context.store.jobs.find(2))
+    steps = Graver::Service::Jobs::JobChanges.new(context.for_request).step_keys(context.store.jobs.find(2))
     expect(steps - ticked).to be_empty
   end
 
@@ -157,8 +157,8 @@ RSpec.describe "At the car", :demo do
   end
 
   it "requires every bolt, one by one or all at once, and asks about an overtightened one" do
-    ticks = Graver::Service::Planning::JobTicks.new(context.for_request)
-    keys = Graver::Service::Planning::Jobs.new(context.for_request).step_keys(context.store.jobs.find(2))
+    ticks = Graver::Service::Jobs::JobTicks.new(context.for_request)
+    keys = Graver::Service::Jobs::JobChanges.new(context.for_request).step_keys(context.store.jobs.find(2))
     (keys.take(keys.index("rear.left.pin_bolts_in")) - ticked).each { |key| ticks.tick(2, [key], true) }
     page.visit "/#/jobs/2/car/#{ERB::Util.url_encode("rear.left.pin_bolts_in")}"
     page.click_button "Slide pin bolts 1: open"
@@ -187,7 +187,7 @@ RSpec.describe "At the car", :demo do
   it "runs a scan tool only at its step, and waits for its end" do
     page.visit "/#/jobs/2/car/reset_counter"
     expect(page).to have_css(".waits").and have_no_button("Reset the counter", exact: false)
-    keys = Graver::Service::Planning::Jobs.new(context.for_request).step_keys(context.store.jobs.find(2))
+    keys = Graver::Service::Jobs::JobChanges.new(context.for_request).step_keys(context.store.jobs.find(2))
     CarefulMechanic.new(-> { context.for_request }, 2).do_all(keys.take(keys.index("reset_counter")) - ticked)
     page.refresh
     page.click_button "Reset the counter: Simulated diagnostic reader"

@@ -38,9 +38,9 @@ RSpec.describe "Planning a job", :demo do
     # All but the gloves are settled elsewhere meanwhile.
     job = context.store.jobs.find(1)
     open =
-      Graver::Service::Planning::JobPlan.new(context).of_job(job).readiness.select(&:open?).map(&:id) -
+      Graver::Service::Jobs::JobPlan.new(context).of_job(job).readiness.select(&:open?).map(&:id) -
         ["consumables:gloves"]
-    Graver::Service::Planning::Jobs.new(context).resolve(1, open, true)
+    Graver::Service::Jobs::JobChanges.new(context).resolve(1, open, true)
     page.refresh
     page.check "Gloves", allow_label_click: true
     expect(page).to have_css(".facts", text: "nothing")

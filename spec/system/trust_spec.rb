@@ -177,7 +177,7 @@ RSpec.describe "Trust in the browser", :demo do
 
   it "finishes a job into the log, with the odometer and what went on" do
     job = context.store.jobs.find(2)
-    left = Graver::Service::Planning::Jobs.new(context).step_keys(job) - job.ticked
+    left = Graver::Service::Jobs::JobChanges.new(context).step_keys(job) - job.ticked
     CarefulMechanic.new(-> { context }, 2).do_all(left)
     page.visit "/#/jobs/2"
     page.click_button "Finish job"
@@ -237,7 +237,7 @@ RSpec.describe "Trust in the browser", :demo do
     expect(page).to have_css("section[aria-label='Rotor']")
     job = context.store.jobs.find(2)
     # what is measured and wiped of the old rotors is no part of it any more; the rest of what was done stays done
-    kept = done & Graver::Service::Planning::Jobs.new(context.for_request).step_keys(job)
+    kept = done & Graver::Service::Jobs::JobChanges.new(context.for_request).step_keys(job)
     expect(done - kept).to contain_exactly("rear.left.read_rotor", "rear.left.deglaze")
     expect(job).to have_attributes(state: "in_progress", ticked: include(*kept))
   end

@@ -7,7 +7,7 @@ RSpec.describe "Undo", :demo do
   include BrowserHelper
 
   def bar = page.find(".undo")
-  def job = Graver::Service::Planning::JobPlan.new(context).of_job(context.store.jobs.find(1))
+  def job = Graver::Service::Jobs::JobPlan.new(context).of_job(context.store.jobs.find(1))
 
   it "undoes a left-out step, a chosen part and an archived supply" do
     page.visit "/#/jobs/1/steps"

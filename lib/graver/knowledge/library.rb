@@ -226,7 +226,7 @@ module Graver
 
       def outlook
         @outlook ||=
-          Core::Wear::AxleForecast.new(
+          Core::Schedule::AxleForecast.new(
             history_builder:,
             priors: ->(part, kind) { (@priors ||= {})[[part, kind]] ||= prior(part, kind) },
             driving_prior:,

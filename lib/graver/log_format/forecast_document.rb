@@ -6,7 +6,7 @@ module Graver
     class ForecastDocument
       FORMAT = "graver-forecast/1"
 
-      # answers: { "front" => Core::Wear::AxleForecast::Answer, ... } -> Hash
+      # answers: { "front" => Core::Schedule::AxleForecast::Answer, ... } -> Hash
       def call(as_of_date, as_of_km, answers)
         {
           "format" => FORMAT,

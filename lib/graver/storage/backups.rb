@@ -40,7 +40,7 @@ module Graver
 
       # Copies the file as it stands, while others read and write it -> Copy. Raises NotSaved.
       def make(occasion)
-        FileUtils.mkdir_p(@folder, mode: Database::PRIVATE_FOLDER)
+        FileUtils.mkdir_p(@folder, mode: Sqlite::PRIVATE_FOLDER)
         name = "#{@now.call.strftime(STAMP)}-#{occasion}.sqlite3"
         beside = File.join(@folder, ".#{name}.part")
         copy_over(@path, beside) { |copy| copy.execute("PRAGMA journal_mode = DELETE") }
@@ -95,7 +95,7 @@ module Graver
       def copy_over(from, to)
         source = SQLite3::Database.new(from, readonly: true)
         target = SQLite3::Database.new(to)
-        File.chmod(Database::PRIVATE_FILE, to)
+        File.chmod(Sqlite::PRIVATE_FILE, to)
         backup(source, target)
         yield target if block_given?
       ensure
@@ -103,7 +103,7 @@ module Graver
       end
 
       def backup(source, target)
-        source.busy_timeout = target.busy_timeout = Database::BUSY_TIMEOUT_MS
+        source.busy_timeout = target.busy_timeout = Sqlite::BUSY_TIMEOUT_MS
         copying = SQLite3::Backup.new(target, "main", source, "main")
         done = copying.step(-1)
         copying.finish
@@ -124,7 +124,7 @@ module Graver
         [@path, "#{@path}-wal", "#{@path}-shm"].each do |file|
           File.rename(file, file.sub(@path, aside)) if File.exist?(file)
         end
-        File.chmod(Database::PRIVATE_FILE, ready)
+        File.chmod(Sqlite::PRIVATE_FILE, ready)
         File.rename(ready, @path)
       end
 
@@ -133,8 +133,8 @@ module Graver
       def prepared(copy)
         ready = File.join(@folder, ".#{copy.name}.ready")
         FileUtils.cp(copy.path, ready)
-        database = Database.connect(ready)
-        Database.migrate(database)
+        database = Sqlite.connect(ready)
+        Sqlite.migrate(database)
         revisions = [revision_of(@path), database[:household_revision].get(:revision)]
         database[:household_revision].update(revision: revisions.max + 1)
         shared = [shared_revision_of(@path), database[:vehicle_revisions].where(vehicle_id: 0).get(:revision)]

@@ -17,7 +17,7 @@ module Graver
       def check(path)
         raise_unless_sqlite(path)
         version = examine(path)
-        refuse("file.newer", path) if version > Database::NEWEST
+        refuse("file.newer", path) if version > Sqlite::NEWEST
         version
       rescue SQLite3::Exception
         refuse("file.damaged", path)
@@ -42,7 +42,7 @@ module Graver
         database&.close
       end
 
-      def refuse(text, path) = raise(FileRefused, Texts.t(text, path:) + Backups.new(path).offered)
+      def refuse(text, path) = raise(FileRefused, Texts.t(text, path:))
       private_class_method :raise_unless_sqlite, :examine, :refuse
     end
   end

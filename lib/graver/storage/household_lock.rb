@@ -9,8 +9,8 @@ module Graver
     class HouseholdLock
       # Raises FileRefused when another process has it.
       def initialize(path)
-        FileUtils.mkdir_p(File.dirname(path), mode: Database::PRIVATE_FOLDER)
-        @file = File.open("#{path}.lock", File::RDWR | File::CREAT, Database::PRIVATE_FILE)
+        FileUtils.mkdir_p(File.dirname(path), mode: Sqlite::PRIVATE_FOLDER)
+        @file = File.open("#{path}.lock", File::RDWR | File::CREAT, Sqlite::PRIVATE_FILE)
         return if @file.flock(File::LOCK_EX | File::LOCK_NB)
 
         raise FileRefused, Texts.t("file.in_use", path:)

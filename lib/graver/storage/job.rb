@@ -10,7 +10,7 @@ module Graver
     # id }; resolved: [item]; quote: Hash or nil; ready_because: why it is ready in spite of gaps; otherwise: { step key
     # => { "because", "text", "day" } }, steps the owner did another way, and cleared: keys of those made good since;
     # closed: what it came to (Service::FinishJob), or nil; basis: what it is planned by since it began or was planned
-    # again (Service::Planning::Basis), with "event", or nil; since: [[kind, step key]] of what was ticked, unticked or
+    # again (Service::Jobs::Basis), with "event", or nil; since: [[kind, step key]] of what was ticked, unticked or
     # answered for since then; apart: [[fact, place, ...]] of what is not together; answers: { step key => id of the
     # newest answer }; started_on: Date or nil
     Job =

@@ -39,7 +39,7 @@ module Graver
         def wear
           return wear_to_limit unless params["limit_mm"].to_s.empty?
 
-          kept("wear-#{id}", Service::Axles::AxleRecords.new(context).vehicle_of(id)) { wear_to_limit }
+          kept("wear-#{id}", Service::Household::AxleRecords.new(context).vehicle_of(id)) { wear_to_limit }
         end
         def wear_to_limit
           Serializers::Wear.new(knowledge).call(Service::Overview::AxleOverview.new(context).call(record, limit_mm:))
@@ -63,7 +63,7 @@ module Graver
 
         private
 
-        def record = @record ||= Service::Axles::AxleRecords.new(context).find(id)
+        def record = @record ||= Service::Household::AxleRecords.new(context).find(id)
         def limit_mm = Service::Overview::AskedLimit.call(record, params["limit_mm"])
         def hypotheses = SUPPOSITIONS.to_h { |key| [key, params[key.to_s].to_s[0, LONGEST_SUPPOSITION]] }
       end

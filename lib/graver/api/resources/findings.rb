@@ -39,7 +39,7 @@ module Graver
 
         def serializer = Serializers::Findings.new(knowledge)
         def judging = Service::Judging::Findings.new(context)
-        def approaches = Service::Axles::Approaches.new(context)
+        def approaches = Service::Household::Approaches.new(context)
       end
     end
   end

@@ -22,7 +22,7 @@ module Graver
 
         private
 
-        def ends = Service::Axles::FollowUps.new(context)
+        def ends = Service::Household::FollowUps.new(context)
         def shown(each) = Serializers::FollowUps.one(each, context.today)
       end
     end

@@ -45,7 +45,7 @@ module Graver
         end
 
         def renew_fluid
-          Service::Household::RecordFluidRenewal.new(context).call(id, payload(Contracts::DateAndOdometer))
+          Service::Measuring::RecordFluidRenewal.new(context).call(id, payload(Contracts::DateAndOdometer))
           vehicle
         end
 

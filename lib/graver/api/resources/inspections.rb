@@ -22,7 +22,7 @@ module Graver
           Serializers::InspectionForms.new(knowledge).call(
             round,
             context.today,
-            Service::Axles::Instruments.new(context).all
+            Service::Household::Instruments.new(context).all
           )
         end
 

@@ -41,7 +41,7 @@ module Graver
         def job = shown(plans.find(id))
         def change_job
           given = payload(Contracts::JobChange)
-          needed = Service::Planning::VersionedJob::NEEDED.fetch(given[:state], [])
+          needed = Service::Jobs::VersionedJob::NEEDED.fetch(given[:state], [])
           answer(if_unchanged(versioned_fields, given, needed:) { planning.change(id, **given) })
         end
 
@@ -51,7 +51,7 @@ module Graver
           answer(if_unchanged(versioned_fields, given) { planning.scope(id, axles, reasons) })
         end
 
-        def finish_job = answer(Service::Planning::FinishJob.new(context).call(id, payload(Contracts::JobFinish)))
+        def finish_job = answer(Service::Jobs::FinishJob.new(context).call(id, payload(Contracts::JobFinish)))
         def restore_job = answer(planning.take_back(id))
         def put_back_job = answer(stopping.put_back(id))
         def pause_job = answer(stopping.pause(id))
@@ -63,27 +63,27 @@ module Graver
         def progress = Serializers::JobProgress.call(progress_of.find(id))
 
         def bed_in
-          asked = Service::Planning::BedInCoach::RANGES.keys.to_h { |name| [name, params[name.to_s]] }
-          Serializers::BedIns.call(Service::Planning::BedInCoach.new(context).call(id, asked))
+          asked = Service::Jobs::BedInCoach::RANGES.keys.to_h { |name| [name, params[name.to_s]] }
+          Serializers::BedIns.call(Service::Jobs::BedInCoach.new(context).call(id, asked))
         end
 
         def record_torque
-          log = Service::Planning::TorqueLog.new(context)
+          log = Service::Jobs::TorqueLog.new(context)
           Serializers::JobProgress.call(progress_of.call(log.call(id, payload(Contracts::TorqueReached))))
         end
 
         def scan_tool_action
           given = payload(Contracts::ScanToolAction)
-          Service::Planning::ScanToolAction.new(context).call(id, given[:step], given[:device]).to_h
+          Service::Jobs::ScanToolAction.new(context).call(id, given[:step], given[:device]).to_h
         end
 
         def record_readings
-          with(Contracts::JobReadings) { |given| Service::Planning::JobReadings.new(context).call(id, given) }
+          with(Contracts::JobReadings) { |given| Service::Jobs::JobReadings.new(context).call(id, given) }
         end
 
         def tick_afterwards
           with(Contracts::AfterwardsStep) do |given|
-            Service::Planning::Afterwards.new(context).call(id, given[:step], given[:odometer])
+            Service::Jobs::Afterwards.new(context).call(id, given[:step], given[:odometer])
           end
         end
 
@@ -119,7 +119,7 @@ module Graver
         def parts_list
           Download.new(
             type: "text/csv",
-            body: Service::Planning::PartsCsv.call(plans.find(id)),
+            body: Service::Jobs::PartsCsv.call(plans.find(id)),
             disposition: "attachment; filename=\"parts-job-#{id}.csv\""
           )
         end
@@ -134,12 +134,12 @@ module Graver
           )
         end
 
-        def versioned_fields = Service::Planning::VersionedJob.new(context, id)
-        def stopping = Service::Planning::StopJob.new(context)
-        def planning = Service::Planning::Jobs.new(context)
-        def ticks = Service::Planning::JobTicks.new(context)
-        def progress_of = Service::Planning::JobProgress.new(context)
-        def plans = Service::Planning::JobPlan.new(context)
+        def versioned_fields = Service::Jobs::VersionedJob.new(context, id)
+        def stopping = Service::Jobs::StopJob.new(context)
+        def planning = Service::Jobs::JobChanges.new(context)
+        def ticks = Service::Jobs::JobTicks.new(context)
+        def progress_of = Service::Jobs::JobProgress.new(context)
+        def plans = Service::Jobs::JobPlan.new(context)
         def shown(plan) = Serializers::JobPlans.new(knowledge).call(plan)
         def answer(job) = shown(plans.of_job(job))
         def with(contract) = answer(yield(payload(contract)))

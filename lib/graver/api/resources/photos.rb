@@ -13,8 +13,8 @@ module Graver
         post "/photos/:id/restore", :restore_photo
 
         def photograph_step
-          job = Service::Planning::Photograph.new(context).call(id, params["step"].to_s, bytes)
-          Serializers::JobPlans.new(knowledge).call(Service::Planning::JobPlan.new(context).of_job(job))
+          job = Service::Jobs::Photograph.new(context).call(id, params["step"].to_s, bytes)
+          Serializers::JobPlans.new(knowledge).call(Service::Jobs::JobPlan.new(context).of_job(job))
         end
 
         def photograph_inspection

@@ -46,8 +46,8 @@ module Graver
         end
 
         def offers
-          counter = Service::Planning::PartOffers.new(context)
-          found = counter.call(Service::Planning::JobPlan.new(context).find(id), params["line"].to_s)
+          counter = Service::Jobs::PartOffers.new(context)
+          found = counter.call(Service::Jobs::JobPlan.new(context).find(id), params["line"].to_s)
           {
             simulated: counter.simulated?,
             offers:

@@ -46,7 +46,7 @@ module Graver
         def move_planned_event = timeline(planned.move(id, payload(Contracts::MovePlannedEvent)[:from]))
 
         def note_odometer
-          Service::Household::RecordOdometer.new(context).call(id, payload(Contracts::DateAndOdometer))
+          Service::Measuring::RecordOdometer.new(context).call(id, payload(Contracts::DateAndOdometer))
           timeline
         end
 
@@ -63,8 +63,8 @@ module Graver
         private
 
         def overviews = Service::Overview::VehicleOverviews.new(context)
-        def planned = Service::Axles::PlannedEvents.new(context)
-        def schedule = Service::Axles::ScheduleChoices.new(context)
+        def planned = Service::Household::PlannedEvents.new(context)
+        def schedule = Service::Household::ScheduleChoices.new(context)
         def serializer = Serializers::Timelines.new(knowledge)
         def view(overview) = Service::Forecast::Timeline.new(context).call(overview)
         def views(overviews) = overviews.map { |overview| view(overview) }

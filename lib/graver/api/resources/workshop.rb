@@ -52,7 +52,7 @@ module Graver
           versioned_fields = Service::Workshop::VersionedTool.new(-> { wrenches.find(id) })
           Serializers::TorqueWrenches.row(if_unchanged(versioned_fields, given) { wrenches.change(id, given) })
         end
-        def devices = Serializers::Devices.all(context.devices, Service::Planning::PartOffers.open?(context))
+        def devices = Serializers::Devices.all(context.devices, Service::Jobs::PartOffers.open?(context))
 
         # Each device has its own knobs, so the contract does not know their names.
         def change_device
@@ -74,9 +74,9 @@ module Graver
 
         private
 
-        def workshop = @workshop ||= Service::Axles::Instruments.new(context)
+        def workshop = @workshop ||= Service::Household::Instruments.new(context)
         def wrenches = Service::Workshop::TorqueWrenches.new(context)
-        def zero_checks = Service::Axles::ZeroChecks.new(context)
+        def zero_checks = Service::Workshop::ZeroChecks.new(context)
         def shown(instrument) = Serializers::Instruments.new(knowledge, zero_checks).call(instrument)
       end
     end

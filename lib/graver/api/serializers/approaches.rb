@@ -9,7 +9,7 @@ module Graver
 
         # chosen: { kind => option id }; here: those chosen for one job only
         def call(knowledge, chosen, here = [])
-          all = Service::Axles::Approaches.all(knowledge)
+          all = Service::Household::Approaches.all(knowledge)
           groups = knowledge.approaches.fetch("groups")
           in_groups = chosen.sort_by.with_index { |(kind, _), at| [groups.keys.index(all.dig(kind, "group")), at] }
           in_groups.map do |kind, id|

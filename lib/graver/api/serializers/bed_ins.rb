@@ -9,7 +9,7 @@ module Graver
 
         module_function
 
-        # Service::Planning::BedInCoach::Answer
+        # Service::Jobs::BedInCoach::Answer
         def call(answer)
           {
             approach: answer.approach,

@@ -24,11 +24,7 @@ module Graver
         private
 
         def job(job, vehicle)
-          {
-            id: job.id,
-            vehicle: vehicle.name,
-            what: Service::Planning::JobTitle.of_job(@knowledge, job, vehicle.axles)
-          }
+          { id: job.id, vehicle: vehicle.name, what: Service::Jobs::JobTitle.of_job(@knowledge, job, vehicle.axles) }
         end
       end
     end

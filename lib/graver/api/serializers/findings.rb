@@ -24,7 +24,7 @@ module Graver
             fluid: fluid(all.fluid),
             silent: all.silent,
             changes: all.changes.map { |change| change(change) },
-            approaches: Approaches.call(@knowledge, chosen.slice(*Service::Axles::Approaches::JUDGING)),
+            approaches: Approaches.call(@knowledge, chosen.slice(*Service::Household::Approaches::JUDGING)),
             revision: Service::Base::Revision.of(chosen),
             next_readings: all.next.map { |name, worth| worth(name, worth) }
           }

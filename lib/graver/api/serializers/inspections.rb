@@ -12,10 +12,10 @@ module Graver
         # As the service returns it. Raises NotFound.
         def self.of(context, id)
           logged = Service::Measuring::Inspections.new(context).find(id)
-          new(context.knowledge).call(logged, Service::Planning::BoltsReached.new(context).call(logged.inspection))
+          new(context.knowledge).call(logged, Service::Jobs::BoltsReached.new(context).call(logged.inspection))
         end
 
-        # Service::Measuring::Inspections::Logged, [Service::Planning::BoltsReached::Line]
+        # Service::Measuring::Inspections::Logged, [Service::Jobs::BoltsReached::Line]
         def call(logged, bolts)
           inspection, vehicle, photos = logged.deconstruct
           axles = vehicle.axles.to_h { |axle| [axle.id, axle.name] }

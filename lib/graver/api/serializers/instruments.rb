@@ -7,7 +7,7 @@ module Graver
       class Instruments
         def self.brief(instrument) = instrument.to_h.slice(:id, :name, :method, :unit)
 
-        # service: Service::Axles::ZeroChecks
+        # service: Service::Workshop::ZeroChecks
         def initialize(knowledge, service)
           @knowledge = knowledge
           @service = service

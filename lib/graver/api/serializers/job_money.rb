@@ -5,7 +5,7 @@ module Graver
     module Serializers
       # Time and money of a job.
       class JobMoney
-        # Service::Planning::Money::Summary
+        # Service::Jobs::Money::Summary
         def call(card)
           {
             currency: card.currency,

@@ -51,8 +51,7 @@ module Graver
             quote_lines: job&.quote&.fetch("lines", []) || [],
             vehicle: plan.overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit),
             odometer: odometer(plan),
-            title:
-              Service::Planning::JobTitle.call(@knowledge, plan.scope.included.to_h { |axle| [axle.name, axle.works] })
+            title: Service::Jobs::JobTitle.call(@knowledge, plan.scope.included.to_h { |axle| [axle.name, axle.works] })
           }
         end
 
@@ -90,7 +89,7 @@ module Graver
 
         def revision(plan)
           Service::Base::Revision.of(
-            Service::Planning::VersionedJob.fields(@knowledge, plan.job, plan.overview.vehicle.axles)
+            Service::Jobs::VersionedJob.fields(@knowledge, plan.job, plan.overview.vehicle.axles)
           )
         end
 
@@ -122,8 +121,8 @@ module Graver
 
         # What goes into the log when the job is finished, as far as it is known.
         def fits(plan)
-          Service::Planning::JobOutcome
-            .fits(plan)
+          Service::Jobs::FittedParts
+            .of(plan)
             .map do |fit|
               {
                 axle_id: fit.file.axle.id,

@@ -7,7 +7,7 @@ module Graver
       module JobProgress
         module_function
 
-        # Service::Planning::JobProgress::Progress
+        # Service::Jobs::JobProgress::Progress
         def call(progress)
           job = progress.job
           {

@@ -11,7 +11,7 @@ module Graver
           @knowledge = knowledge
         end
 
-        # Service::Planning::Scope::Chosen
+        # Service::Jobs::Scope::Chosen
         def call(scope)
           {
             axles: scope.axles.map { |axle| axle(axle) },

@@ -13,13 +13,13 @@ module Graver
         def call(plan)
           ordered = plan.ordered
           @torque = plan.torque
-          @reads = Service::Planning::StepReads.new(@knowledge, plan)
-          @values = Service::Planning::StepValues.new(@knowledge, plan)
-          @photos = Service::Planning::StepPhotos.new(plan.photos, plan.job, ordered.placed || [])
+          @reads = Service::Jobs::StepReads.new(@knowledge, plan)
+          @values = Service::Jobs::StepValues.new(@knowledge, plan)
+          @photos = Service::Jobs::StepPhotos.new(plan.photos, plan.job, ordered.placed || [])
           @cautioned = Set.new
           @wordings = Hash.new { |all, axle| all[axle] = plan.wording(@knowledge, axle) }
           @first = Core::Planning::StepGroups.call(ordered.placed || []).to_set { |group| group.first.key }
-          @waits = plan.job ? Service::Planning::JobProgress.waits(@knowledge, ordered, plan.job) : {}
+          @waits = plan.job ? Service::Jobs::JobProgress.waits(@knowledge, ordered, plan.job) : {}
           @marks = {}
           steps = ordered.placed&.map { |placed| step(placed, plan) }
           {
@@ -31,7 +31,7 @@ module Graver
               end,
             set_aside:
               ordered.set_aside.map do |plan_edit, event, why|
-                { event:, text: "#{lost(plan_edit)}: #{Service::Planning::OrderFaults.new(@knowledge).sentence(why)}" }
+                { event:, text: "#{lost(plan_edit)}: #{Service::Jobs::OrderFaults.new(@knowledge).sentence(why)}" }
               end
           }
         end
@@ -58,7 +58,7 @@ module Graver
             reads: reads(placed),
             values: @values.call(placed).map(&:to_h),
             acts: step.acts,
-            after: step.stage == Service::Planning::Afterwards::STAGE,
+            after: step.stage == Service::Jobs::Afterwards::STAGE,
             asks: step.asks && asks(placed, plan),
             counts: step.counts&.to_h,
             timer: step.timer&.to_h,

@@ -11,7 +11,7 @@ module Graver
           @knowledge = knowledge
         end
 
-        # Service::Planning::Torque::Set
+        # Service::Jobs::Torque::Set
         def call(set)
           line = set.line
           {

@@ -71,7 +71,7 @@ module Graver
           overview.unusable.map do |each|
             {
               inspection: each.inspection.id,
-              text: Service::Axles::ReadingsOnFile.said(overview.vehicle, each.inspection, each.row),
+              text: Service::Household::ReadingsOnFile.said(overview.vehicle, each.inspection, each.row),
               because: each.because
             }
           end
@@ -88,7 +88,7 @@ module Graver
             .flatten
             .uniq(&:id)
             .map do |job|
-              { **@axles.brief(job), what: Service::Planning::JobTitle.of_job(@knowledge, job, overview.vehicle.axles) }
+              { **@axles.brief(job), what: Service::Jobs::JobTitle.of_job(@knowledge, job, overview.vehicle.axles) }
             end
         end
 
@@ -97,7 +97,7 @@ module Graver
             {
               id: job.id,
               day: job.closed["day"],
-              what: Service::Planning::JobTitle.of_job(@knowledge, job, overview.vehicle.axles),
+              what: Service::Jobs::JobTitle.of_job(@knowledge, job, overview.vehicle.axles),
               hours: job.closed["hours"],
               spent: job.closed["spent"]
             }

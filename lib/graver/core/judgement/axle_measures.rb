@@ -10,7 +10,7 @@ module Graver
 
         module_function
 
-        # answer: Wear::AxleForecast::Answer; floor_mm: thickness below which the vehicle must not be driven.
+        # answer: Schedule::AxleForecast::Answer; floor_mm: thickness below which the vehicle must not be driven.
         # most_days: after which a look is due whatever the distance.
         def call(answer, floor_mm:, discard_mm:, most_days:)
           pads(answer, floor_mm).merge(

@@ -21,11 +21,11 @@ module Graver
         def call(vehicle_id)
           vehicle = @context.store.vehicles.find(vehicle_id)
           answers =
-            Axles::AxleRecords
+            Household::AxleRecords
               .new(@context)
               .of([vehicle])
               .fetch(vehicle_id)
-              .map { |record| [record.axle.name, Axles::AxleAnswer.new(@context).call(record)] }
+              .map { |record| [record.axle.name, Household::AxleAnswer.new(@context).call(record)] }
           (0..STEPS).map { |at| step(at * EVERY_DAYS, answers) }
         end
 

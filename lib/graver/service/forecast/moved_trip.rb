@@ -14,7 +14,7 @@ module Graver
 
         def initialize(context)
           @context = context
-          @planned = Axles::PlannedEvents.new(context)
+          @planned = Household::PlannedEvents.new(context)
         end
 
         # The planned trip, by id, and the day it would begin, as text -> Moved. Raises NotFound, InvalidEntry.
@@ -22,14 +22,14 @@ module Graver
           row, days = @planned.moved(id, from, kinds: ["trip"])
           trip, moved = [@planned.trip(row), @planned.trip(row.with(**days))]
           vehicle = @context.store.vehicles.find(row.vehicle_id)
-          records = Axles::AxleRecords.new(@context).of([vehicle]).fetch(vehicle.id)
+          records = Household::AxleRecords.new(@context).of([vehicle]).fetch(vehicle.id)
           Moved.new(from: moved.from, to: moved.to, axles: records.map { |record| axle(record, trip, moved) })
         end
 
         private
 
         def axle(record, trip, moved)
-          now = Axles::AxleAnswer.new(@context).call(record)
+          now = Household::AxleAnswer.new(@context).call(record)
           timeline = now.timeline
           others = timeline.trips - [trip]
           supposed =

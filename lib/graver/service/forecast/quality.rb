@@ -15,7 +15,7 @@ module Graver
 
         # Raises NotFound.
         def call(axle_id)
-          records = Axles::AxleRecords.new(@context)
+          records = Household::AxleRecords.new(@context)
           record = records.find(axle_id)
           kept = RecordForecasts.new(@context)
           household = records.all.values.flatten.flat_map { |each| kept.scored(each) }
@@ -29,7 +29,7 @@ module Graver
         private
 
         def worth(record)
-          pads = Axles::AxleAnswer.new(@context).call(record).pads
+          pads = Household::AxleAnswer.new(@context).call(record).pads
           pads ? Core::Wear::MeasurementValue.rank(pads, @context.knowledge.pad_methods) : []
         end
       end

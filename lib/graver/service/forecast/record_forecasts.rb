@@ -18,7 +18,7 @@ module Graver
 
         # Stores the missing forecasts of a vehicle's axles. Raises NotFound.
         def keep_of(vehicle_id)
-          keep(Axles::AxleRecords.new(@context).of([@store.vehicles.find(vehicle_id)]).fetch(vehicle_id))
+          keep(Household::AxleRecords.new(@context).of([@store.vehicles.find(vehicle_id)]).fetch(vehicle_id))
         end
 
         # Stores the missing forecasts of these files.
@@ -76,7 +76,7 @@ module Graver
         # From what was known at that inspection; today's is the one on every screen.
         def answer(file, inspection)
           if inspection.date == @context.today && inspection == file.inspections.last
-            return Axles::AxleAnswer.new(@context).call(file)
+            return Household::AxleAnswer.new(@context).call(file)
           end
 
           entries =
@@ -89,7 +89,7 @@ module Graver
             as_of_date: inspection.date,
             as_of_km: inspection.odometer_km,
             driving: @knowledge.outlook.driving(file.odometer.select { |date, _| date <= inspection.date }),
-            look_again_chance: Axles::ScheduleChoices.new(@context).comfort
+            look_again_chance: Household::ScheduleChoices.new(@context).comfort
           )
         end
 

@@ -19,7 +19,7 @@ module Graver
 
         def initialize(context)
           @context = context
-          @choices = Axles::ScheduleChoices.new(context)
+          @choices = Household::ScheduleChoices.new(context)
           @rules = context.knowledge.schedule
         end
 

@@ -7,7 +7,7 @@ module Graver
       class WhatIf
         include Base::FieldErrors
 
-        # before, after: Core::Wear::AxleForecast::Answer; said: [sentence] about each assumption, with its source
+        # before, after: Core::Schedule::AxleForecast::Answer; said: [sentence] about each assumption, with its source
         Compared = Core::Value.define(:before, :after, :said)
         FACTOR = (0.1..10)
         YEAR_KM = (100..300_000)
@@ -23,7 +23,7 @@ module Graver
         def call(file, given, limit_mm:)
           @said = []
           @faults = []
-          before = Axles::AxleAnswer.new(@context).call(file, limit_mm:)
+          before = Household::AxleAnswer.new(@context).call(file, limit_mm:)
           timeline, supposed = timeline(file, before, given), supposed(file, given)
           raise_faults
 
@@ -58,7 +58,7 @@ module Graver
 
           @said << Texts.t("what_if.year", distance: given[:year_distance].strip, unit:)
           Core::Schedule::Timeline.new(
-            answer.driving.with(km_per_day: km / Axles::PlannedEvents::DAYS_A_YEAR),
+            answer.driving.with(km_per_day: km / Household::PlannedEvents::DAYS_A_YEAR),
             answer.as_of_date,
             trips: answer.timeline.trips,
             changes: []

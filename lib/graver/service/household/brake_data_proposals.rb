@@ -46,7 +46,7 @@ module Graver
 
         private
 
-        def find(axle_id) = Axles::AxleRecords.new(@context).find(axle_id)
+        def find(axle_id) = Household::AxleRecords.new(@context).find(axle_id)
 
         # Everything that could be known here and is not; with the caliper kind still open, of any kind.
         def gaps(file)

@@ -16,7 +16,7 @@ module Graver
 
         # Raises NotFound.
         def call(axle_id)
-          record = Axles::AxleRecords.new(@context).find(axle_id)
+          record = Household::AxleRecords.new(@context).find(axle_id)
           Sheet.new(
             record:,
             history: @store.brake_data.history(axle_id),

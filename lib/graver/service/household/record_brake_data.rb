@@ -27,7 +27,7 @@ module Graver
         # sources say; a value of nil takes one back, with the source "unknown" it says that it cannot be found. Raises
         # InvalidEntry, NotFound.
         def call(axle_id, entries)
-          file = Axles::AxleRecords.new(@context).find(axle_id)
+          file = Household::AxleRecords.new(@context).find(axle_id)
           check(file, entries)
           @context.store.transaction do
             entries
@@ -86,7 +86,8 @@ module Graver
           return if broken.empty?
 
           at = entries.index { |entry| entry[:key].start_with?("pad.") } || 0
-          message = Axles::ReadingsOnFile.new(@context.store).refusal(broken.map { |each| [each.inspection, each.row] })
+          message =
+            Household::ReadingsOnFile.new(@context.store).refusal(broken.map { |each| [each.inspection, each.row] })
           raise InvalidEntry.of("entries.#{at}.value", "breaks_readings", message)
         end
 

@@ -5,7 +5,7 @@ module Graver
     module Household
       # An axle's brake data as two windows may change it.
       class VersionedBrakeData < Base::VersionedFields
-        # record: Axles::AxleRecord; looked_for: keys not to be found -> { key => in words }
+        # record: Household::AxleRecord; looked_for: keys not to be found -> { key => in words }
         def self.fields(catalogue, record, looked_for)
           looked_for
             .to_h { |key| [key, Texts.t("changed.not_found")] }

@@ -10,7 +10,7 @@ module Graver
 
         def initialize(context)
           @context = context
-          @ends = Axles::FollowUps.new(context)
+          @ends = Household::FollowUps.new(context)
         end
 
         # given: { rule:, axle_id:, side:, cause: id of one of the finding's causes, or "none" } -> Storage::FollowUp.

@@ -40,7 +40,7 @@ module Graver
         private
 
         def note(vehicle_id, symptom, answers, outcome)
-          ends = Axles::FollowUps.new(@context)
+          ends = Household::FollowUps.new(@context)
           about = "#{Overview::Noticed::ABOUT}#{outcome.mark}"
           vehicle = @context.store.vehicles.find(vehicle_id)
           known = ends.of([vehicle]).fetch(vehicle_id).find { |each| each.open? && each.about == about }

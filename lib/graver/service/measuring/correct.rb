@@ -62,7 +62,7 @@ module Graver
               @context.knowledge,
               file(inspection, row),
               place.merge(now, values: [now[:value]].compact),
-              Axles::Instruments.new(@context).core
+              Household::Instruments.new(@context).core
             )
           entered.check
           entered.thicknesses
@@ -83,7 +83,7 @@ module Graver
         # Checked as if it were entered now.
         def condition_change(inspection, row, given)
           files =
-            Axles::AxleRecords
+            Household::AxleRecords
               .new(@context)
               .of([@store.vehicles.find(inspection.vehicle_id)])
               .fetch(inspection.vehicle_id)
@@ -101,7 +101,7 @@ module Graver
         def file(inspection, row)
           raise InvalidEntry.of("value", "no_value", Texts.t("faults.no_value")) unless row.axle_id && row.value
 
-          Axles::AxleRecords
+          Household::AxleRecords
             .new(@context)
             .of([@store.vehicles.find(inspection.vehicle_id)])
             .fetch(inspection.vehicle_id)

@@ -74,7 +74,7 @@ module Graver
             side:,
             label: "#{file.axle.name.capitalize} #{side}",
             positions:,
-            items: Axles::LookedAt.items(@knowledge, file),
+            items: Household::LookedAt.items(@knowledge, file),
             asks: asks(file)
           )
         end

@@ -50,9 +50,9 @@ module Graver
           vehicle = @store.vehicles.find(vehicle_id)
           InspectionEntry.new(
             @context,
-            Axles::AxleRecords.new(@context).of([vehicle]).fetch(vehicle.id),
+            Household::AxleRecords.new(@context).of([vehicle]).fetch(vehicle.id),
             given,
-            Axles::Instruments.new(@context).core
+            Household::Instruments.new(@context).core
           )
         end
 

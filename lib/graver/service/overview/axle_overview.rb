@@ -5,7 +5,7 @@ module Graver
     module Overview
       # One axle today: its forecast, its severity, and the verdict on its rotors.
       class AxleOverview
-        # answer: Core::Wear::AxleForecast::Answer; judgement: Core::Judgement::RuleEngine::Judgement; measures: its
+        # answer: Core::Schedule::AxleForecast::Answer; judgement: Core::Judgement::RuleEngine::Judgement; measures: its
         # input; rotors: AxleRotors::Judged as of today, rotors_with_pads: with new pads on; seen:
         # [CurrentConditions::Observation] of this axle; findings: [AxleFindings::Found]; last_inspection: the newest
         # one with readings of this axle.
@@ -30,7 +30,7 @@ module Graver
         # limit_mm: for "what if"; jobs: [Storage::Job] of the vehicle; noticed: [CurrentConditions::Observation] on the
         # road
         def call(file, limit_mm: file.limit_mm, jobs: [], noticed: [])
-          answer = Axles::AxleAnswer.new(@context).call(file, limit_mm:)
+          answer = Household::AxleAnswer.new(@context).call(file, limit_mm:)
           all_seen = CurrentConditions.new(@knowledge).call(file.inspections) + noticed
           findings = AxleFindings.new(@knowledge).call(file, answer, all_seen)
           judged = ->(with_pads) { AxleRotors.new(@context).call(file, answer, all_seen, findings, with_pads:) }

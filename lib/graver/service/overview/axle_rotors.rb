@@ -22,7 +22,7 @@ module Graver
           @rules = context.knowledge.rotor_rules
         end
 
-        # file: AxleRecord; answer: Core::Wear::AxleForecast::Answer; seen: [CurrentConditions::Observation] of the
+        # file: AxleRecord; answer: Core::Schedule::AxleForecast::Answer; seen: [CurrentConditions::Observation] of the
         # vehicle; findings: [AxleFindings::Found] of the axle; with_pads: are new pads to go on? -> Judged
         def call(file, answer, seen, findings, with_pads:)
           verdicts = verdicts(file, answer, with_pads ? next_pads_km(file, answer) : nil)
@@ -75,7 +75,7 @@ module Graver
           Core::Judgement::RotorPlan.call(
             verdicts:,
             leaves:,
-            approach: with_pads ? Axles::Approaches.new(@context).chosen.fetch("rotors") : nil,
+            approach: with_pads ? Household::Approaches.new(@context).chosen.fetch("rotors") : nil,
             discard_mm: file.discard_mm,
             machine_to_mm: file.length_mm("rotor.machine_to_thickness"),
             wear_mm: wear_mm(file, answer),

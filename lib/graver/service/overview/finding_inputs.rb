@@ -5,7 +5,7 @@ module Graver
     module Overview
       # Everything the rules of findings look at on one axle, as places with their measures.
       class FindingInputs
-        # file: AxleRecord; answer: Core::Wear::AxleForecast::Answer; seen: [CurrentConditions::Observation]
+        # file: AxleRecord; answer: Core::Schedule::AxleForecast::Answer; seen: [CurrentConditions::Observation]
         def initialize(knowledge, file, answer, seen)
           @knowledge = knowledge
           @file = file

@@ -24,7 +24,7 @@ module Graver
         def newest(kind)
           return unless @overview.answer.pads
 
-          spoken = Axles::SaidOfPads.new(@knowledge)
+          spoken = Household::SaidOfPads.new(@knowledge)
           said = spoken.call(@file.inspections, @file.axle.name).reverse.find { |each| each.kind == kind }
           heard(said, spoken.heard(said)) unless said.nil? || renewed_since?(said.inspection)
         end

@@ -6,7 +6,7 @@ module Graver
       # How far the pistons of an axle have come out. Only where pads and rotor have been read: a guess would frighten,
       # or lull.
       class PistonMeasures
-        # file: AxleRecord; answer: Core::Wear::AxleForecast::Answer
+        # file: AxleRecord; answer: Core::Schedule::AxleForecast::Answer
         def initialize(file, answer)
           @file = file
           @answer = answer

@@ -23,7 +23,7 @@ module Graver
             :error
           ) do
             def initialize(error: nil, **rest) = super
-            # Readings on file that no thickness can be made of -> [Axles::UsableEntries::Unusable]
+            # Readings on file that no thickness can be made of -> [Household::UsableEntries::Unusable]
             def unusable = axles.flat_map { |axle| axle.file.unusable }
           end
         # The error of a vehicle that has not been calculated yet.
@@ -43,7 +43,7 @@ module Graver
 
         # A vehicle with no forecast and the reason why: its log and its jobs.
         def unworked(vehicle, error)
-          files = Axles::AxleRecords.new(@context).of([vehicle]).fetch(vehicle.id)
+          files = Household::AxleRecords.new(@context).of([vehicle]).fetch(vehicle.id)
           without(error, vehicle, files, @context.store.jobs.of(vehicle.axles.map(&:id)))
         end
 
@@ -56,7 +56,7 @@ module Graver
         private
 
         def overviews(vehicles)
-          files = Axles::AxleRecords.new(@context).of(vehicles)
+          files = Household::AxleRecords.new(@context).of(vehicles)
           jobs = @context.store.jobs.of(vehicles.flat_map { |vehicle| vehicle.axles.map(&:id) })
           vehicles.map do |vehicle|
             overview(vehicle, files.fetch(vehicle.id), jobs)
@@ -85,7 +85,7 @@ module Graver
         def overview(vehicle, files, all)
           jobs = all.select { |job| vehicle.axles.any? { |axle| axle.id == job.axle_id } }
           inspections = files.first&.inspections || []
-          follow_ups = Axles::FollowUps.new(@context).of([vehicle]).fetch(vehicle.id)
+          follow_ups = Household::FollowUps.new(@context).of([vehicle]).fetch(vehicle.id)
           noticed = Noticed.call(@context.knowledge, follow_ups)
           axles = files.map { |file| AxleOverview.new(@context).call(file, jobs:, noticed:) }
           fluid = FluidAge.new(@context).call(vehicle, inspections)

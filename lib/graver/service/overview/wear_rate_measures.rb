@@ -5,7 +5,7 @@ module Graver
     module Overview
       # Which pads of a corner have probably begun to wear faster on the set that is on, and since when.
       class WearRateMeasures
-        # answer: Core::Wear::AxleForecast::Answer
+        # answer: Core::Schedule::AxleForecast::Answer
         def initialize(answer)
           @answer = answer
         end

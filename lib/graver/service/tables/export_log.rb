@@ -27,7 +27,7 @@ module Graver
         def rows(inspection, names)
           mine =
             inspection.readings.select do |row|
-              row.axle_id && !row.simulated && Axles::LogEntries::PARTS.include?(row.part)
+              row.axle_id && !row.simulated && Household::LogEntries::PARTS.include?(row.part)
             end
           positions = mine.chunk_while { |one, other| in_one_row?(one, other) }
           positions.each_with_index.map do |places, at|
@@ -37,7 +37,7 @@ module Graver
 
         # Places of one position as they were entered together.
         def in_one_row?(one, other)
-          same = [:axle_id, :unit, *Axles::LogEntries::POSITION].all? { |field| one[field] == other[field] }
+          same = [:axle_id, :unit, *Household::LogEntries::POSITION].all? { |field| one[field] == other[field] }
           same && other.place > one.place
         end
 

@@ -105,7 +105,7 @@ module Graver
         def rows(import, mapping)
           table = table(import)
           files =
-            Axles::AxleRecords.new(@context).of([@store.vehicles.find(import.vehicle_id)]).fetch(import.vehicle_id)
+            Household::AxleRecords.new(@context).of([@store.vehicles.find(import.vehicle_id)]).fetch(import.vehicle_id)
           columns = LogFormat::ColumnMapping.new(mapping, table.header.length)
           ImportedRows.new(@context.knowledge, files, table, columns, answers(mapping))
         end

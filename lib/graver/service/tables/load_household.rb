@@ -26,7 +26,7 @@ module Graver
 
         # -> id
         def tool(given)
-          instruments = Axles::Instruments.new(@context)
+          instruments = Household::Instruments.new(@context)
           added =
             instruments.add(
               given.slice("name", "method", "unit", "least", "most", "resolution", "uncertainty").transform_keys(
@@ -36,7 +36,7 @@ module Graver
           given
             .fetch("checks", [])
             .each do |check|
-              Axles::ZeroChecks.new(@context).check(
+              Workshop::ZeroChecks.new(@context).check(
                 added.id,
                 {
                   date: (@context.today - check["days_ago"]).iso8601,
@@ -78,7 +78,7 @@ module Graver
           given
             .fetch("odometers", [])
             .each do |row|
-              Household::RecordOdometer.new(@context).call(
+              Measuring::RecordOdometer.new(@context).call(
                 vehicle.id,
                 { date: (@context.today - row["days_ago"]).iso8601, odometer: { value: row["odometer"] } }
               )
@@ -89,13 +89,13 @@ module Graver
 
         def follow_up(vehicle_id, row)
           look_on = row["look_in_days"] && (@context.today + row["look_in_days"]).iso8601
-          Axles::FollowUps.new(@context).add(vehicle_id, { text: row["text"], look_on: })
+          Household::FollowUps.new(@context).add(vehicle_id, { text: row["text"], look_on: })
         end
 
         def ahead(vehicle_id, row)
           from = @context.today + row["in_days"]
           to = row["for_days"] && (from + row["for_days"]).iso8601
-          Axles::PlannedEvents.new(@context).add(
+          Household::PlannedEvents.new(@context).add(
             vehicle_id,
             {
               kind: row["kind"],
@@ -134,7 +134,7 @@ module Graver
               if axle_id
                 log(vehicle_id, axle_id, service, inspection)
               else
-                Household::RecordFluidRenewal.new(@context).call(vehicle_id, service)
+                Measuring::RecordFluidRenewal.new(@context).call(vehicle_id, service)
               end
             end
         end
@@ -203,7 +203,7 @@ module Graver
         def job(axle_id, given)
           return unless given
 
-          jobs = Planning::Jobs.new(@context)
+          jobs = Jobs::JobChanges.new(@context)
           day = given["planned"] == "saturday" ? coming_saturday : @context.today
           job = jobs.plan(axle_id, day.iso8601)
           jobs.resolve(job.id, given["resolved"], true) if given["resolved"]
@@ -213,7 +213,7 @@ module Graver
         end
 
         def tick_until(job, keys, last)
-          ticks = Planning::JobTicks.new(@context)
+          ticks = Jobs::JobTicks.new(@context)
           keys.take(keys.index(last) + 1).each { |key| ticks.tick(job.id, [key], true) }
         end
 

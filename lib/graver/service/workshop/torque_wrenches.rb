@@ -51,7 +51,7 @@ module Graver
         # handle (as typed) -> [[fastener id, Setting, Borrow or nil]]. Raises InvalidEntry, NotFound.
         def settings(axle_id, extension)
           extension_mm = extension_mm(extension)
-          data = Axles::AxleRecords.new(@context).find(axle_id).planning_data
+          data = Household::AxleRecords.new(@context).find(axle_id).planning_data
           @context.knowledge.fasteners.filter_map do |fastener|
             known = data["#{fastener.id}.torque"] or next
             [fastener.id, choose(known[:torque], extension_mm:)]

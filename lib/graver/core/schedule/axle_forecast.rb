@@ -1,0 +1,157 @@
+# frozen_string_literal: true
+
+module Graver
+  module Core
+    module Schedule
+      # The complete forecast of one axle, from its log: pads, rotors, driving, and when to inspect again.
+      class AxleForecast
+        # - pads, rotors: Forecast::Result or nil, distances on the odometer
+        # - why: why one of them is missing, by part ("pad", "rotor")
+        # - timeline: Timeline, the driving ahead
+        # - look_again_km: distance from now at which the chance that a pad has passed its limit is still small
+        # - last_look: Date this axle was last read, or parts of known thickness were fitted; nil: never
+        # - kin: [WearRate] of the vehicle's other axles
+        Answer =
+          Value.define(
+            :as_of_date,
+            :as_of_km,
+            :pads,
+            :rotors,
+            :timeline,
+            :look_again_km,
+            :look_again_chance,
+            :last_look,
+            :kin,
+            :why
+          ) do
+            def driving = timeline.driving
+            # RemainingLife -> { 0.05 => Date, ... }
+            def dates(life) = timeline.days_until(life).transform_values { |days| date_after(days) }
+            def date_for(distance_km) = date_after(timeline.days_for(distance_km))
+
+            # The same including the rotors, if they have been read.
+            def look_again_at_either_km
+              [look_again_km, rotors&.readings&.positive? ? rotors.first.quantile(look_again_chance) : nil].compact.min
+            end
+
+            # The day by which the chance is still small, however unevenly the vehicle is driven. Standing wears brakes
+            # too, so an inspection is never more than `most_days` after the last one; what has not been inspected yet
+            # is due now. In the past if it is overdue by time.
+            def look_again_date(most_days)
+              days = lives.map { |life| timeline.days_at_chance(life, look_again_chance) }.min or return
+              [date_after(days), last_look ? last_look + most_days : as_of_date].min
+            end
+
+            # The lives that decide the next inspection: the pads, and rotors that have been read.
+            def lives = [(pads || rotors)&.first, rotors&.readings&.positive? ? rotors.first : nil].compact.uniq
+
+            # The approximate day the odometer reached a distance, at the present pace.
+            def day_at(odometer_km) = as_of_date - ([as_of_km - odometer_km, 0].max / driving.km_per_day).floor
+
+            def date_after(days) = as_of_date + [days.floor, Timeline::FURTHEST_DAYS].min
+          end
+
+        # priors: a part ("pad", "rotor") and a kind of vehicle -> Prior; look_again_chance: the owner's choice, e.g.
+        # 0.05.
+        def initialize(history_builder:, priors:, driving_prior:, look_again_chance:)
+          @history_builder = history_builder
+          @priors = priors
+          @driving_prior = driving_prior
+          @look_again_chance = look_again_chance
+        end
+
+        # odometer: [[Date, km], ...] from the vehicle's whole log -> Driving
+        def driving(odometer) = Driving.from(odometer, @driving_prior)
+
+        # entries: [Entry] up to now; specifications: { "pad" => PartSpecification or nil, "rotor" => ... };
+        # beside: { said: [Hearsay] of its pads, others: [[[Entry], PartSpecification], ...] pads of the vehicle's other
+        # axles }, up to now; driving: Driving of the vehicle; planned: { trips:, changes: } its owner has
+        # planned; look_again_chance: the owner's comfort where it is not the usual one.
+        def call(
+          entries:,
+          specifications:,
+          as_of_date:,
+          as_of_km:,
+          driving:,
+          beside: {},
+          planned: {},
+          look_again_chance: @look_again_chance
+        )
+          why = {}
+          timeline = Timeline.new(driving, as_of_date, **planned)
+          known = { as_of_km:, said: beside.fetch(:said, []), kin: paces(beside.fetch(:others, []), as_of_km) }
+          results =
+            %w[pad rotor].to_h do |part|
+              [part, forecast(part, entries, specifications[part], known, why)&.along(timeline)]
+            end
+          answer(
+            Answer.new(
+              as_of_date:,
+              as_of_km:,
+              pads: results["pad"],
+              rotors: results["rotor"],
+              why:,
+              timeline:,
+              kin: known[:kin],
+              look_again_chance:,
+              last_look: entries.select { |entry| looked_at?(entry, specifications) }.map(&:date).max,
+              look_again_km: nil
+            )
+          )
+        end
+
+        # The answer under another hypothesis. timeline: Timeline; the block is given "pad" or "rotor" and its
+        # Forecast::Result and makes another of it (in usual km).
+        def suppose(given, timeline: given.timeline)
+          pads, rotors =
+            { "pad" => given.pads, "rotor" => given.rotors }.map do |part, result|
+              result && yield(part, result).along(timeline)
+            end
+          answer(given.with(pads:, rotors:, timeline:))
+        end
+
+        private
+
+        # Fitting parts of known thickness counts as an inspection.
+        def looked_at?(entry, specifications)
+          return true if entry.thickness?
+
+          entry.event == "fit" && (!entry.reading.nil? || !specifications[entry.part]&.new_mm.nil?)
+        end
+
+        def answer(given)
+          given.with(look_again_km: (given.pads || given.rotors)&.first&.quantile(given.look_again_chance))
+        end
+
+        def paces(others, as_of_km)
+          others.filter_map do |entries, specification|
+            next unless specification.limit_mm
+
+            history = @history_builder.call(entries, specification, as_of_km:)
+            Wear::WearRate.of(specification.axle, history, @priors.call("pad", specification.kind).set_log_sd)
+          end
+        end
+
+        # Where some positions were renewed and nothing is known of the others, which goes first is unknown.
+        def never_seen(history, specification)
+          history.sets.empty? ? [] : specification.components - history.sets.last.keys
+        end
+
+        def forecast(part, entries, specification, known, why)
+          unless specification&.limit_mm
+            why[part] = Texts.t(part == "pad" ? "forecast.no_limit" : "forecast.no_discard")
+            return
+          end
+          history = @history_builder.call(entries, specification, **known)
+          if (unknown = never_seen(history, specification)).any?
+            why[part] = Texts.t("forecast.never_seen", places: unknown.map { |place| place.tr("_", " ") }, part:)
+            return
+          end
+          Wear::Forecast
+            .call(history, @priors.call(part, specification.kind))
+            .tap { |result| why[part] = Texts.t("forecast.unread", part:) unless result }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Household
+      # The forecast of one axle as of today, from everything on file; cached per question.
+      class AxleAnswer
+        def initialize(context)
+          @context = context
+          @outlook = context.knowledge.outlook
+        end
+
+        # Today's odometer is not known: it is carried on from the last one at the usual driving. ->
+        # Core::Schedule::AxleForecast::Answer
+        def call(file, limit_mm: file.limit_mm)
+          driving = @outlook.driving(file.odometer)
+          last_date, last_km = file.odometer.max || [@context.today, 0.0]
+          days = [(@context.today - last_date).to_i, 0].max
+          asked = {
+            entries: file.entries,
+            beside: file.beside,
+            specifications: file.specifications(limit_mm:),
+            driving:,
+            as_of_date: @context.today,
+            as_of_km: last_km + (driving.km_per_day * days),
+            planned: {
+              trips: file.planned.trips,
+              changes: file.planned.changes
+            },
+            look_again_chance: ScheduleChoices.new(@context).comfort
+          }
+          @context.outlooks.fetch([English.current, asked]) { @outlook.call(**asked) }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,258 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Household
+      # Everything on file about one axle, in the core's terms.
+      class AxleRecord
+        # Data shared by all vehicles of the household. instruments: { id => Core::Measurement::Instrument };
+        # limit: Core::Judgement::PadLimit at which pads are done when the owner set none; floor: the one under which
+        # the vehicle must not be driven.
+        Shared = Core::Value.define(:knowledge, :instruments, :limit, :floor)
+
+        # AxleRecords of the vehicle's other axles
+        attr_accessor :siblings
+        attr_reader :floor, :vehicle, :axle, :data, :inspections, :planned
+
+        # data: { key => Storage::BrakeDatum }; inspections: all of the vehicle, oldest first.
+        # planned: PlannedEvents::Planned of the vehicle.
+        # sources: { key => [Storage::BrakeDatum] }, the newest of each source where they were not chosen among
+        def initialize(vehicle:, axle:, data:, inspections:, shared:, sources: {}, planned: PlannedEvents::NOTHING)
+          @vehicle = vehicle
+          @axle = axle
+          @data = data
+          @inspections = inspections
+          @shared = shared
+          @knowledge = shared.knowledge
+          @instruments = shared.instruments
+          @floor = shared.floor.for(vehicle.kind)
+          @sources = sources
+          @planned = planned
+          @siblings = []
+        end
+
+        def number(key) = data[key] && Core::Quantity::EnteredNumber.parse(data[key].value)
+        def choice(key) = data[key]&.value
+        def count(key) = number(key)&.value&.to_i
+
+        def length_mm(key)
+          datum = data[key]
+          datum && Core::Quantity::LENGTH.to_base(number(key).value, datum.unit)
+        end
+
+        # The properties of this axle (BrakeDataCatalogue#place).
+        def place = @place ||= @knowledge.brake_data.place(vehicle.kind, axle.name) { |field| choice(field) }
+
+        # Sides that carry a wear sensor.
+        def sensor_sides
+          sides = { "left" => ["left"], "right" => ["right"], "both" => axle.sides }
+          sides.fetch(choice("wear_sensor"), []) & axle.sides
+        end
+
+        # nil if unknown; "none" on an axle that has none by its nature.
+        def parking_brake = place["parking_brakes"]
+
+        def volume_ml(key) = data[key] && Core::Quantity::VOLUME.to_base(number(key).value, data[key].unit)
+
+        def caliper = choice("caliper.kind")
+        def opposed? = caliper ? @knowledge.caliper(caliper).opposed : false
+        def discard_mm = length_mm("rotor.discard_thickness")
+
+        # The owner's limit, or the careful default; never below the maker's figures.
+        def limit_mm
+          [
+            length_mm("pad.service_limit") || @shared.limit.for(vehicle.kind).mm,
+            length_mm("pad.discard_thickness"),
+            overall_limit_mm
+          ].compact.max
+        end
+
+        # Is the limit that decides stated with the plate?
+        def limit_overall? = !overall_limit_mm.nil? && limit_mm == overall_limit_mm
+
+        # Where that limit comes from, in words.
+        def limit_from
+          if [length_mm("pad.discard_thickness"), overall_limit_mm].compact.max == limit_mm
+            return Texts.t("findings.limit_maker")
+          end
+
+          Texts.t(length_mm("pad.service_limit") ? "findings.limit_own" : "findings.limit_approach")
+        end
+
+        def positions = axle.sides.product(%w[inner outer]).map { |pair| pair.join("_") }
+
+        # limit_mm: another limit to ask "what if" with.
+        def specifications(limit_mm: self.limit_mm)
+          {
+            "pad" => specification("pad", positions, length_mm("pad.new_thickness"), limit_mm),
+            "rotor" => specification("rotor", axle.sides, length_mm("rotor.new_thickness"), discard_mm)
+          }
+        end
+
+        # The part's values that a reading needs; nothing is on file about runout and parking shoes.
+        def part(part)
+          known = specifications[part] or return Core::Measurement::Normalise::Part.unknown
+          Core::Measurement::Normalise::Part.new(
+            new_mm: known.new_mm,
+            backing_mm: known.backing_mm,
+            backing_uncertainty_mm: known.backing_uncertainty_mm,
+            limit_overall: known.limit_overall,
+            kind: vehicle.kind
+          )
+        end
+
+        # A new pad's thickness by the brake data, else the usual one, mm
+        def new_pad_mm = length_mm("pad.new_thickness") || @knowledge.new_part("pad", vehicle.kind).fetch("typical_mm")
+
+        # The log's valid entries: [Core::Wear::Entry].
+        def entries = usable.entries
+        # What else speaks for its pads, until a day (Core::Schedule::AxleForecast#call).
+        def beside(until_day: nil)
+          known = until_day ? inspections.select { |inspection| inspection.date <= until_day } : inspections
+          others =
+            siblings.map do |record|
+              [
+                record.entries.select { |entry| until_day.nil? || entry.date <= until_day },
+                record.specifications["pad"]
+              ]
+            end
+          { said: SaidOfPads.new(@knowledge).hearsay(known, axle.name), others: }
+        end
+
+        # What does not, each with why: [UsableEntries::Unusable].
+        def unusable = usable.unusable
+        # Why no thickness can be made of a reading of this axle, in a sentence, or nil.
+        def fault(row) = usable.fault(row)
+        # The same axle with other brake data: { key => Storage::BrakeDatum or nil }; sources: as in #initialize
+        def with_data(changes, sources: @sources)
+          data = @data.merge(changes).compact
+          self
+            .class
+            .new(vehicle:, axle:, data:, inspections:, shared: @shared, sources:, planned:)
+            .tap { |other| other.siblings = siblings }
+        end
+
+        # Units this vehicle has been read in.
+        def units_used
+          @units_used ||= inspections.flat_map { |inspection| inspection.readings.filter_map(&:unit) }.uniq
+        end
+
+        # Entries of a position in its sets, oldest first: [[Entry, ...], ...]
+        def sets(part, side, pad = nil)
+          entries.select { |entry| entry.part == part && here?(entry, side, pad) }.slice_before(&:renewal?).to_a
+        end
+
+        # Entries since the current set was fitted.
+        def since_fit(...) = sets(...).last || []
+
+        # Every place read at a position in its newest inspection: [[ReadingRow], date], or nil. Runout and shoes too.
+        def newest_rows(...) = surveys(...).last
+        # The surveys of each inspection since the part was fitted, oldest first.
+        def surveys(...) = Surveys.new(self, @knowledge).of(...)
+
+        def reading_of(row) = LogEntries.reading(row, @instruments)
+
+        # The last Measurement::Reading of a position on the current part, or nil: a new part starts unread. Of several
+        # that day the thinnest; a measurement beats an estimate.
+        def newest_reading(...) = newest_entry(...)&.reading
+
+        # The same as its row on file, with its inspection: [ReadingRow, Inspection] or nil.
+        def newest_row(...)
+          entry = newest_entry(...) or return
+          inspection = inspections.find { |each| each.readings.any? { |row| row.id == entry.ref } }
+          [inspection.readings.find { |row| row.id == entry.ref }, inspection]
+        end
+
+        def odometer = inspections.map { |inspection| [inspection.date, inspection.odometer_km] }.uniq
+
+        # The maker's limit with plate, less the plate.
+        def overall_limit_mm
+          overall = length_mm("pad.overall_limit")
+          overall &&
+            [
+              overall - (length_mm("pad.backing_plate") || @knowledge.measurement.dig("backing_plate", "typical_mm")),
+              0
+            ].max
+        end
+
+        # Fastener and other brake data as the planner wants them.
+        def planning_data
+          data.to_h do |key, datum|
+            quantity = @knowledge.brake_data.field(key)&.quantity
+            torque =
+              (
+                if quantity == "torque"
+                  { torque: torque(datum), rivals: rivals(key).map { |rival| [torque(rival), rival.source] } }
+                else
+                  {}
+                end
+              )
+            [
+              key,
+              {
+                value: datum.value,
+                unit: datum.unit,
+                source: datum.source,
+                number: %w[count angle].include?(quantity) ? number(key) : nil,
+                **torque
+              }
+            ]
+          end
+        end
+
+        def torque(datum) = Core::Planning::Torque.parse(datum.value, datum.unit)
+
+        # Other values of a torque that differ from the one that counts, from any source, until the owner has chosen. A
+        # copied or usual value is no source for a torque.
+        def rivals(key)
+          now = data[key] or return []
+          @sources
+            .fetch(key, [])
+            .reject { |datum| Core::Planning::TorqueCard::HEARSAY.include?(datum.source) }
+            .select { |datum| differs?(datum, now) }
+        end
+
+        private
+
+        def differs?(datum, now)
+          share = @knowledge.brake_data.rival_share(same: datum.source == now.source)
+          torque(datum).differs?(torque(now), share)
+        end
+
+        def usable = @usable ||= UsableEntries.new(self, @knowledge.normalise, @instruments)
+
+        # A fit without a side concerns both.
+        def here?(entry, side, pad) = [nil, side].include?(entry.side) && [nil, pad].include?(entry.pad)
+
+        def newest_entry(part, side, pad = nil, until_day: nil)
+          mine = entries.select { |entry| entry.part == part && here?(entry, side, pad) }
+          mine.select! { |entry| entry.date <= until_day } if until_day
+          return unless mine.last&.event == "reading"
+
+          together = mine.reverse.take_while { |entry| same_look?(entry, mine.last) }
+          together.min_by { |entry| [@knowledge.precise?(entry.reading.method) ? 0 : 1, read_mm(entry)] }
+        end
+
+        def same_look?(entry, other)
+          entry.event == "reading" && entry.date == other.date && entry.odometer_km == other.odometer_km
+        end
+
+        def read_mm(entry) = @knowledge.normalise.call(entry.reading, part(entry.part)).value_mm
+
+        def specification(part, components, new_mm, limit_mm)
+          Core::Wear::PartSpecification.new(
+            part:,
+            components:,
+            new_mm:,
+            limit_mm:,
+            backing_mm: part == "pad" ? length_mm("pad.backing_plate") : nil,
+            backing_uncertainty_mm: nil,
+            limit_overall: part == "pad" && limit_overall?,
+            axle: axle.name,
+            kind: vehicle.kind
+          )
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Household
+      # What there is to look at at the wheels of an axle.
+      module LookedAt
+        module_function
+
+        # AxleRecord -> [Core::Judgement::ConditionItem]
+        def items(knowledge, file)
+          knowledge.wheel_items.select do |item|
+            within?(item.calipers, file.caliper) && within?(item.parking_brakes, file.parking_brake) &&
+              (!item.sensors || sensor?(file))
+          end
+        end
+
+        # Without the caliper kind every item may be there.
+        def within?(list, value) = list.nil? || value.nil? || list.include?(value)
+        def sensor?(file) = !["none", nil].include?(file.choice("wear_sensor"))
+      end
+    end
+  end
+end

@@ -1,0 +1,300 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Jobs
+      # The work on each axle of a job: proposed from forecast, verdict and marks, changed by the owner.
+      class Scope
+        # works: chosen ids; proposed: { work id => because }; offered: knowledge entries of works the axle can have;
+        # rotors: { verdict:, proposed: work id or nil, fits: [work id] that answer the verdict, must: }; reason: of
+        # the owner for other rotors, or nil
+        AxleScope =
+          Core::Value.define(:overview, :works, :proposed, :offered, :rotors, :reason) do
+            def file = overview.file
+            def name = file.axle.name
+            def included? = works.any?
+            # With new pads the rotors have to outlast them.
+            def judged_rotors = works.empty? || works.include?("pads") ? overview.rotors_with_pads : overview.rotors
+          end
+        # text: why the job halts; must: no reason overrides it; works: [work id] the axle needs now; buy: labels of
+        # parts
+        Halt = Core::Value.define(:axle, :text, :must, :works, :buy)
+        # axles: [AxleScope] of the whole vehicle; offers: [ScopeOffers::Offer]; warnings: [sentence]; approaches: { kind => option }
+        # that have a place in the job; household: the same without what holds for this job alone
+        Chosen =
+          Core::Value.define(:axles, :offers, :warnings, :approaches, :household) do
+            def included = axles.select(&:included?)
+            # Kinds chosen for this job alone.
+            def own_approaches = approaches.keys.reject { |kind| approaches[kind] == household[kind] }
+          end
+
+        # Verdicts that ask for rotors whatever the pads are like.
+        ROTORS_ASK = %w[replace turn face_bad].freeze
+
+        def initialize(context)
+          @context = context
+          @knowledge = context.knowledge
+          @rules = @knowledge.scope_rules
+          @rotors = RotorChoice.new(@knowledge)
+          @approaches = Household::Approaches.new(context)
+        end
+
+        # VehicleOverviews::Overview, the axle it begins with, the stored scope or nil; approaches: of this job only ->
+        # Chosen
+        def call(overview, axle_id, on_file, approaches = {})
+          axles = axles(overview, axle_id, on_file)
+          household = approaches(axles.select(&:included?))
+          Chosen.new(
+            axles:,
+            offers: ScopeOffers.new(@context).call(overview, axles),
+            warnings: axles.select(&:included?).flat_map { |axle| warnings(axle) },
+            approaches: household.merge(approaches.slice(*household.keys)),
+            household:
+          )
+        end
+
+        # Checks the owner's choice: { "axle id" => [work] }, { "axle id" => reason }. Raises InvalidEntry by field.
+        def check(overview, axles, reasons)
+          faults =
+            overview.axles.flat_map do |axle|
+              faults(axle, axles.fetch(axle.file.axle.id.to_s, []), reasons[axle.file.axle.id.to_s])
+            end
+          faults << fault("axles", "empty", Texts.t("jobs.choose_something")) if axles.values.all?(&:empty?)
+          unknown = axles.keys - overview.axles.map { |axle| axle.file.axle.id.to_s }
+          faults += unknown.map { |id| fault("axles.#{id[0, 20]}", "unknown_axle", Texts.t("faults.unknown_axle")) }
+          raise InvalidEntry, faults if faults.any?
+        end
+
+        # Reasons to halt: newer readings changed the work the rotors need, or a mark forbids driving and no work deals
+        # with it. The job stops there until it is planned again. An inspection job ends with the vehicle not driven
+        # (Condemned). on_file: the scope -> [Halt]
+        def halts(overview, axle_id, on_file)
+          included = axles(overview, axle_id, on_file).select(&:included?).reject { |axle| @rules.looking?(axle.works) }
+          included.select { |axle| rotor_faults(axle, axle.works, axle.reason).any? }.map { |axle| halt(axle) } +
+            included.filter_map { |axle| halt_by_marks(axle) }
+        end
+
+        # The verdict on each axle's rotors, to which a reason to do otherwise is tied. -> { "axle id" => verdict }
+        def verdicts(overview, axle_id, on_file)
+          axles(overview, axle_id, on_file).to_h { |axle| [axle.file.axle.id.to_s, axle.rotors[:verdict]] }
+        end
+
+        # Works that are still in the knowledge.
+        def known(works) = works & @rules.ids
+
+        # The axle as the planner wants it; approaches: of this job alone. Unknown is nil in the configuration.
+        def setup(file, works, approaches = {})
+          configuration =
+            Core::Planning::Approaches.applied(
+              @knowledge.approaches.fetch("job"),
+              { **@approaches.chosen, **approaches },
+              { **file.place, "work" => @rules.expanded(works) }
+            )
+          Core::Planning::Lifts::Setup.new(
+            axle: file.axle.name,
+            sides: file.axle.sides,
+            configuration:,
+            sensors: file.sensor_sides
+          )
+        end
+
+        # Brake data fields (knowledge entries) a scope needs that are not on file: [[field, decides?], ...]
+        def gaps(file, works)
+          asked = @rules.asks(works) + (decides = @rules.decides(works))
+          fields =
+            @knowledge
+              .brake_data
+              .applying(file.place)
+              .select { |field| asked.include?(field.key) && !file.data.key?(field.key) }
+          fields.map { |field| [field, decides.include?(field.key)] }
+        end
+
+        def impossible(file, works) = @rules.impossible(setup(file, works).configuration)
+
+        private
+
+        def axles(overview, axle_id, on_file)
+          overview.axles.map { |axle| axle_scope(axle, on_file || { "axles" => { axle_id.to_s => nil } }) }
+        end
+
+        def halt(axle)
+          said =
+            Overview::AxleRotors
+              .said(@knowledge, axle.judged_rotors, axle.file.vehicle.distance_unit)
+              .reject { |side| side[:outcome] == "stay" }
+              .map { |side| side[:sentence] }
+          works = (axle.works - %w[rotors_new rotors_turn] + [axle.rotors[:proposed]]).compact
+          text =
+            Texts.t(
+              axle.rotors[:must] ? "jobs.halt" : "jobs.halt_or_reason",
+              axle: axle.name.capitalize,
+              said: said.join(" ")
+            )
+          Halt.new(axle:, text:, must: axle.rotors[:must], works:, buy: [])
+        end
+
+        def halt_by_marks(axle)
+          found = UnaddressedFindings.new(@rules, axle).stopping
+          return if found.empty?
+
+          said = found.keys.map { |seen| [Formats.sentence(seen.text), seen.caution].compact.join(" ") }
+          text = Texts.t("jobs.halt_by_marks", axle: axle.name.capitalize, said: said.join(" "))
+          Halt.new(axle:, text:, must: true, works: axle.works | found.values, buy: [])
+        end
+
+        def warnings(axle)
+          @rules
+            .companions(axle.works)
+            .map do |work, because|
+              Texts.t("jobs.companion", work: @knowledge.work(work).label, axle: axle.name, because:)
+            end
+        end
+        def fault(field, code, message) = InvalidEntry::FieldError.new(field:, code:, message:)
+
+        # { kind => option } of the approaches that have a place in this job.
+        def approaches(axles)
+          built = axles.map { |axle| { **axle.file.place, "work" => @rules.expanded(axle.works) } }
+          all = @knowledge.approaches.fetch("job")
+          @approaches
+            .chosen
+            .slice(*all.keys)
+            .select do |kind, _|
+              built.any? { |configuration| Core::Planning::Approaches.here?(all.fetch(kind), configuration) }
+            end
+        end
+
+        def axle_scope(overview, on_file)
+          id = overview.file.axle.id.to_s
+          offered = @rules.offered({ **overview.file.place, "sensors" => overview.file.sensor_sides.any? })
+          proposed = proposed(overview, offered.map(&:id))
+          chosen = on_file["axles"].key?(id) ? on_file["axles"][id] || proposed.keys : []
+          works = chosen & [*offered.map(&:id), *@rules.hidden]
+          scope = AxleScope.new(overview:, works:, proposed:, offered:, rotors: {}, reason: nil)
+          judged = @rotors.call(scope.judged_rotors, overview)
+          scope.with(rotors: judged, reason: @rotors.reason(on_file, id, judged[:verdict]))
+        end
+
+        # The work that readings and marks ask for, with companions; if they ask for no part, another inspection.
+        def proposed(overview, possible)
+          judged = overview.rotors_with_pads
+          marks = by_marks(overview)
+          rotors = @rotors.call(judged, overview)
+          work = rotors[:proposed] if pads_due?(overview) || asked_of_rotors?(rotors, judged)
+          pads = "pads" if work || marks.key?("pads") || pads_due?(overview)
+          return marks.slice(*possible) if pads.nil? && marks.slice(*possible).any?
+          return inspection(overview) unless pads
+
+          found = { "pads" => marks["pads"] || why_pads(overview, work) }
+          found[work] = @knowledge.rotor_rules.dig("verdicts", judged.plan.outcome, "label") if work
+          found["sensors"] = Texts.t("jobs.sensor_ground")
+          found.merge(by_approach, marks).slice(*possible)
+        end
+
+        # Rotors ask for a job of their own when they are out or their faces are, not by being judged for pads that are
+        # not due.
+        def asked_of_rotors?(rotors, judged) = rotors[:fits].any? && ROTORS_ASK.include?(judged.plan.outcome)
+
+        def inspection(overview)
+          rule = overview.judgement&.rules&.first
+          said = rule && Base::Wording.new(overview.file.vehicle.distance_unit).fill(rule.sentence, overview.measures)
+          { @knowledge.scope.fetch("otherwise") => [said, Texts.t("jobs.nothing_due")].compact.join(" ") }
+        end
+
+        # By the same rules as the axle's state, whatever else is graver.
+        def pads_due?(overview)
+          @knowledge.state_engine.holding(overview.measures).intersect?(@knowledge.state.fetch("pads_due"))
+        end
+
+        # What says so of the pads themselves; else the new rotors that want new ones. nil where only the rotors are
+        # spoken of.
+        def why_pads(overview, rotor_work)
+          # that the brake is apart is no reason for new pads
+          judgement = @knowledge.state_engine.call(overview.measures.except("apart", "apart_text"))
+          rules = judgement.rules.reject { |each| each.id.start_with?("rotor-") }
+          rule = rules.find { |each| each.id.start_with?("pad-") }
+          return Texts.t("jobs.new_rotors_new_pads") if rule.nil? && rotor_work == "rotors_new"
+
+          rule ||= rules.first
+          rule && Base::Wording.new(overview.file.vehicle.distance_unit).fill(rule.sentence, overview.measures)
+        end
+
+        def by_approach
+          @approaches.proposed.to_h do |kind, option, work|
+            label = @knowledge.approaches.dig("job", kind, "options", option, "label")
+            [work, Texts.t("jobs.by_approach", label: Formats.inside(label))]
+          end
+        end
+
+        def by_marks(overview)
+          @knowledge.scope["proposed_by"]
+            .filter_map do |work, items|
+              mark = overview.seen.find { |seen| items.fetch(seen.item.id, []).include?(seen.mark.id) }
+              [work, Texts.t("jobs.seen_on", day: mark.date, text: mark.text)] if mark
+            end
+            .to_h
+        end
+
+        def faults(axle, works, reason)
+          field = "axles.#{axle.file.axle.id}"
+          scope = axle_scope(axle, { "axles" => { axle.file.axle.id.to_s => works } })
+          unknown = works - scope.offered.map(&:id)
+          if unknown.any?
+            return(
+              unknown.map do |work|
+                fault(field, "unknown_work", Texts.t("jobs.unknown_work", work: work[0, 30], axle: scope.name))
+              end
+            )
+          end
+
+          @rules
+            .conflicts(works)
+            .map { |text| fault(field, "conflict", Texts.t("jobs.conflict", axle: scope.name.capitalize, text:)) } +
+            rotor_faults(scope, works, reason)
+        end
+
+        # Other rotors than the verdict says need a reason; below the discard thickness there is none.
+        def rotor_faults(scope, works, reason)
+          return [] unless otherwise?(scope, works)
+
+          verdict = @knowledge.rotor_rules.dig("verdicts", scope.rotors[:verdict], "label")
+          if scope.rotors[:must]
+            return [
+              fault(
+                "axles.#{scope.file.axle.id}",
+                "rotor_must",
+                Texts.t("jobs.rotor_must", axle: scope.name.capitalize, verdict:)
+              )
+            ]
+          end
+
+          if reason.to_s.strip.empty?
+            [
+              fault(
+                "reasons.#{scope.file.axle.id}",
+                "missing",
+                Texts.t("jobs.rotor_reason", axle: scope.name.capitalize, verdict:)
+              )
+            ]
+          else
+            []
+          end
+        end
+
+        # Are the rotors of a scope other than the verdict says? Where they must go, they go with whatever opens the
+        # brake.
+        def otherwise?(scope, works)
+          if scope.rotors[:must]
+            return @rules.expanded(works).include?("open") && !works.intersect?(scope.rotors[:fits])
+          end
+          return false unless works.include?("pads")
+
+          if scope.rotors[:fits].any?
+            !works.intersect?(scope.rotors[:fits])
+          else
+            works.intersect?(%w[rotors_new rotors_turn])
+          end
+        end
+      end
+    end
+  end
+end
