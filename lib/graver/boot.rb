@@ -123,7 +123,7 @@ module Graver
       Thread.new do
         seen = nil
         loop do
-          now = [context.store.response_cache.revisions, context.today]
+          now = [context.store.revisions.then { |at| [at.vehicles, at.shared] }, context.today]
           API::CacheWarmer.new(application).call if now != seen
           seen = now
         rescue StandardError => e

@@ -23,7 +23,7 @@ RSpec.describe Graver::API::App do
     routes.each do |route|
       operation = operations.fetch([route.verb, route.path.gsub(/:(\w+)/, '{\1}')])
       expect(operation["operationId"]).to eq(route.action.to_s.gsub(/_(\w)/) { Regexp.last_match(1).upcase })
-      expect(operation["responses"].keys.grep(/\A2/)).to eq([route.status.to_s]), "#{route.verb} #{route.path}"
+      expect(operation["responses"].keys.grep(/\A20/)).to eq([route.status.to_s]), "#{route.verb} #{route.path}"
       expect(operation["tags"]).to be_one
     end
   end

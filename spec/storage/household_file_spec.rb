@@ -232,9 +232,9 @@ RSpec.describe "The household's file" do
     add(store)
     name = store.backups.make("by-hand").name
     add(store)
-    before = store.revision
+    before = store.revisions.household
     kept = store.backups.restore(name)
-    expect([names(store).length, store.revision, kept.occasion]).to match([1, be > before, "before-restore"])
+    expect([names(store).length, store.revisions.household, kept.occasion]).to match([1, be > before, "before-restore"])
     store.backups.restore(kept.name)
     expect(names(store).length).to eq(2)
     expect { store.backups.restore("../../etc/passwd") }.to raise_error(Graver::NotFound)

@@ -47,10 +47,10 @@ RSpec.describe Graver::Storage::RequestStore do
     vehicle = add(store, "Juniper")
     axle = vehicle.axles.first.id
     job = store.jobs.add(axle_id: axle, procedure: "brake_job", planned_for: nil, at: "t")
-    before = store.revision
+    before = store.revisions.household
     store.jobs.record_event(job.id, "ticked", "cool", at: "t")
     store.drafts.save(vehicle.id, { "a" => 1 }, revision: 0, at: "t")
-    expect(store.revision).to eq(before)
+    expect(store.revisions.household).to eq(before)
     [
       -> { store.preferences.set("approaches", { "pads" => "law" }) },
       lambda do
@@ -59,7 +59,7 @@ RSpec.describe Graver::Storage::RequestStore do
       -> { store.vehicles.change(vehicle.id, name: "June") }
     ].each do |change|
       expect(&change).to(
-        change { Graver::Storage::Store.open(path).then { |other| other.revision.tap { other.close } } }
+        change { Graver::Storage::Store.open(path).then { |other| other.revisions.household.tap { other.close } } }
       )
     end
   end

@@ -73,7 +73,7 @@ module Graver
       def respond(answer, code)
         return respond(with_cookie(answer), code) if answer.is_a?(WithCookie)
 
-        status code
+        status Sections.partial?(answer) ? Sections::STATUS : code
         return answer.text if answer.is_a?(CachedJson)
         return JSON.generate(answer) unless answer.is_a?(Download)
 

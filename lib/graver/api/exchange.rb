@@ -35,6 +35,9 @@ module Graver
         given unless ["", "*"].include?(given)
       end
 
+      # The version of the answer the sender has (Sections), or nil.
+      def have = @request.get_header("HTTP_GRAVER_HAVE")
+
       def path = @request.path_info
 
       # For requests from the network: the device's session token, or nil; the address it comes from.

@@ -4,36 +4,24 @@ module Graver
   module Storage
     # Brake data of axles; each change is a new row, the newest counts.
     class BrakeData
+      # current: { key => BrakeDatum }; by_source: { key => [BrakeDatum] }, each value of each source since the owner
+      # took the value back or chose one, the newest first
+      Known = Core::Value.define(:current, :by_source)
+
       def initialize(database)
         @database = database
       end
 
       # { key => BrakeDatum } as known now
-      def current(axle_id) = current_of([axle_id]).fetch(axle_id, {})
+      def current(axle_id) = known_of([axle_id]).fetch(axle_id).current
 
-      # { axle id => { key => BrakeDatum } }
-      def current_of(axle_ids)
-        rows = @database[:brake_data].where(axle_id: axle_ids).order(:id).all
-        rows
-          .group_by { |row| row[:axle_id] }
-          .transform_values do |mine|
-            mine.to_h { |row| [row[:key], record(row)] }.reject { |_, datum| datum.value.nil? }
-          end
-      end
-
-      # Each value of each source, since the owner took the value back or chose one: { axle id => { key => [BrakeDatum]
-      # } }
-      def by_source_of(axle_ids)
-        rows = @database[:brake_data].where(axle_id: axle_ids).order(:id).all
-        rows
-          .group_by { |row| row[:axle_id] }
-          .transform_values do |mine|
-            mine
-              .group_by { |row| row[:key] }
-              .transform_values do |entries|
-                standing(entries).reverse.uniq { |row| row.values_at(:source, :value, :unit) }.map { |row| record(row) }
-              end
-          end
+      # -> { axle id => Known }
+      def known_of(axle_ids)
+        rows = @database[:brake_data].where(axle_id: axle_ids).order(:id).all.group_by { |row| row[:axle_id] }
+        axle_ids.to_h do |id|
+          mine = rows.fetch(id, [])
+          [id, Known.new(current: current_among(mine), by_source: by_source(mine))]
+        end
       end
 
       # Keys the owner marked as not to be found, by axle: { axle id => [key] }
@@ -55,6 +43,18 @@ module Graver
       end
 
       private
+
+      def current_among(rows)
+        rows.to_h { |row| [row[:key], row] }.reject { |_, row| row[:value].nil? }.transform_values { |row| record(row) }
+      end
+
+      def by_source(rows)
+        rows
+          .group_by { |row| row[:key] }
+          .transform_values do |entries|
+            standing(entries).reverse.uniq { |row| row.values_at(:source, :value, :unit) }.map { |row| record(row) }
+          end
+      end
 
       def standing(entries)
         from = entries.rindex { |row| row[:chosen] || row[:value].nil? } || 0

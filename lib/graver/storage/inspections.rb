@@ -54,8 +54,10 @@ module Graver
       # { vehicle id => [Inspection] } without void ones and those of imports that were undone. What simulated devices
       # sent counts on samples alone.
       def of_vehicles(vehicle_ids)
-        samples = @database[:vehicles].where(id: vehicle_ids, sample: true).select_map(:id)
-        kept = records(standing.where(vehicle_id: vehicle_ids).all).reject(&:void)
+        sample = @database[:vehicles].where(id: Sequel[:inspections][:vehicle_id]).select(:sample)
+        rows = standing.where(vehicle_id: vehicle_ids).select_all(:inspections).select_append(sample.as(:sample)).all
+        samples = rows.select { |row| [true, 1].include?(row[:sample]) }.map { |row| row[:vehicle_id] }
+        kept = records(rows).reject(&:void)
         kept.map! { |inspection| samples.include?(inspection.vehicle_id) ? inspection : measured(inspection) }
         kept.sort_by { |inspection| [inspection.date, inspection.odometer_km, inspection.id] }.group_by(&:vehicle_id)
       end

@@ -7,7 +7,7 @@ module Graver
     class RequestStore
       READS = {
         vehicles: %i[all find find_axle],
-        brake_data: %i[current current_of by_source_of unknown_of history],
+        brake_data: %i[current known_of unknown_of history],
         inspections: %i[find of_vehicle of_vehicles read_with],
         drafts: %i[find binned find_binned],
         jobs: %i[find of state_before_drop],
@@ -23,7 +23,7 @@ module Graver
         supplies: %i[of find],
         forecasts_given: %i[of_axles],
         idempotent_responses: %i[of],
-        response_cache: %i[revisions]
+        response_cache: []
       }.freeze
       # A change of one of these concerns itself alone.
       APART = %i[jobs drafts idempotent_responses response_cache photos sessions].freeze
@@ -33,6 +33,7 @@ module Graver
         @store = store
         @repositories = {}
         @once = {}
+        @unsaved = []
       end
 
       READS.each_key { |name| define_method(name) { repository(name) } }
@@ -40,8 +41,12 @@ module Graver
       # The block's result, calculated once until something changes.
       def once(key) = @once.key?(key) ? @once[key] : @once[key] = yield
 
-      # See Store#revision.
-      def revision = @revision ||= @store.revision
+      # See Store#revisions.
+      def revisions = @revisions ||= @store.revisions
+      # False once this request has changed something that is not saved yet: nothing read then may be cached for others.
+      def settled? = !(@within && @unsaved.any?)
+      # The same of all but jobs and drafts.
+      def records_settled? = !(@within && @unsaved.difference(APART).any?)
 
       # Reads again within the transaction: data may have changed before it began, and cannot from here on.
       def transaction(&block)
@@ -61,6 +66,7 @@ module Graver
 
       def within
         @within = true
+        @unsaved.clear
         forget(READS.keys)
         yield
       ensure
@@ -72,12 +78,13 @@ module Graver
       end
 
       def changed(name)
-        APART.include?(name) ? forget([name, :response_cache]) : forget(READS.keys)
+        @unsaved << name
+        forget(APART.include?(name) ? [name] : READS.keys)
       end
 
       def forget(names)
         names.each { |name| @repositories[name]&.forget }
-        @revision = nil unless names.difference(APART).empty?
+        @revisions = nil
         @once.clear
       end
     end

@@ -10,9 +10,6 @@ module Graver
         @table = database[:response_cache]
       end
 
-      # { vehicle id => a number that rises with its every change }; of vehicle 0: of what all share
-      def revisions = @database[:vehicle_revisions].select_hash(:vehicle_id, :revision)
-
       # -> [worked_out_at, content] or nil
       def of(kind, vehicle_id) = @table.where(kind:, vehicle_id:).get(%i[worked_out_at content])
 

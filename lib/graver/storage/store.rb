@@ -60,8 +60,17 @@ module Graver
         raise unkept(e) || e
       end
 
-      # A number that changes with every write but those of jobs and drafts.
-      def revision = @database[:household_revision].get(:revision)
+      # -> Revisions, in one statement
+      def revisions
+        rows = @database[:vehicle_revisions].select(:vehicle_id, :revision)
+        numbers = rows.union(@database[:household_revision].select(nil, :revision), all: true, from_self: false).to_a
+        all = numbers.to_h { |row| row.values_at(:vehicle_id, :revision) }
+        Revisions.new(household: all.delete(nil), shared: all.delete(0), vehicles: all)
+      end
+
+      # False within a transaction, where what is read may never be saved. The second: of all but jobs and drafts.
+      def settled? = !@database.in_transaction?
+      def records_settled? = settled?
 
       # Every call reads again; within one request reads are remembered (RequestStore).
       def once(_key) = yield

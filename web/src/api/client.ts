@@ -1,5 +1,6 @@
 import * as texts from "../texts/api";
 import createClient from "openapi-fetch";
+import { jobSections } from "./jobSections";
 import type { components, paths } from "./schema";
 
 export type Schemas = components["schemas"];
@@ -41,6 +42,8 @@ client.use({
     return undefined;
   },
 });
+
+client.use(jobSections());
 
 /** Told when something was changed: what was done before it is not the last any more. */
 export const changed = { tell: () => {} };

@@ -140,8 +140,10 @@ module Graver
         def ticks = Service::Jobs::JobTicks.new(context)
         def progress_of = Service::Jobs::JobProgress.new(context)
         def plans = Service::Jobs::JobPlan.new(context)
-        def shown(plan) = Serializers::JobPlans.new(knowledge).call(plan)
-        def answer(job) = shown(plans.of_job(job))
+        def shown(plan) = Sections.with_version(serialized(plan))
+        # To a command: what it changed, if the sender says which version it has.
+        def answer(job) = Sections.since(@exchange.have, serialized(plans.of_job(job)))
+        def serialized(plan) = Serializers::JobPlans.new(knowledge).call(plan)
         def with(contract) = answer(yield(payload(contract)))
       end
     end

@@ -17,6 +17,8 @@ module Graver
         ALONE = Serving.new(later: :call.to_proc, patience: nil)
         # Orders of steps and the like, of jobs under way.
         MOST_PLANS = 40
+        # Readings in the vehicles' snapshots that stay in memory; the newest snapshot always does.
+        MOST_READINGS = 30_000
 
         attr_reader :store,
                     :knowledge,
@@ -25,7 +27,8 @@ module Graver
                     :counter,
                     :imports_under_way,
                     :build_digest,
-                    :response_cache
+                    :response_cache,
+                    :snapshots
 
         # today: a callable that returns a Date; devices: Devices::Shelf or nil; counter: Devices::PartsCounter or nil;
         # outlooks: cached forecasts, which two contexts with the same knowledge may share, as the whole question is the
@@ -52,6 +55,7 @@ module Graver
           @response_cache = ResponseCache.new
           @origin = self
           @plans = LruCache.new(MOST_PLANS)
+          @snapshots = LruCache.new(MOST_READINGS) { |kept| kept.snapshot.weight }
         end
 
         # True when the records answer; raises otherwise.
@@ -81,7 +85,11 @@ module Graver
 
         # The block's result from all records but jobs and drafts, and from the day: cached between requests while both
         # stay the same. Never nil.
-        def standing(key, &block) = @plans.fetch([@store.revision, today, English.current, *key], &block)
+        def standing(key, &block)
+          return yield unless @store.records_settled?
+
+          @plans.fetch([@store.revisions.household, today, English.current, *key], &block)
+        end
 
         def patience = @serving.patience
         def today = @today.call

@@ -6,10 +6,18 @@ module Graver
       # Keeps the newest answers to questions whose whole content is the key: the same log on the same day is not
       # forecast twice. A changed log is another key, so nothing has to be thrown away when something is saved.
       class LruCache
-        def initialize(most)
+        # most: answers, or the sum of their weights if a block weighs each
+        def initialize(most, &weigh)
           @most = most
+          @weigh = weigh || ->(_) { 1 }
           @answers = {}
           @lock = Mutex.new
+        end
+
+        # The answer, or nil.
+        def [](key) = @lock.synchronize { touched(key) }
+        def []=(key, answer)
+          @lock.synchronize { keep(key, answer) }
         end
 
         def fetch(key)
@@ -18,6 +26,9 @@ module Graver
 
           yield.tap { |answer| @lock.synchronize { keep(key, answer) } }
         end
+
+        # The first answer the block holds of, or nil.
+        def find(&block) = @lock.synchronize { @answers.values }.find(&block)
 
         def clear = @lock.synchronize { @answers.clear }
 
@@ -30,8 +41,10 @@ module Graver
         end
 
         def keep(key, answer)
-          @answers.shift if @answers.length >= @most
+          @answers.delete(key)
           @answers[key] = answer
+          total = @answers.values.sum(&@weigh)
+          total -= @weigh.call(@answers.shift.last) while total > @most && @answers.length > 1
         end
       end
     end

@@ -15,6 +15,8 @@ module Graver
 
         # The text the block gives. Raises whatever it raises; then nothing is kept.
         def fetch(context, kind, vehicle_id)
+          return yield unless context.store.settled?
+
           kind = spoken(kind)
           at = state(context, vehicle_id)
           @texts.fetch([kind, vehicle_id, at]) do
@@ -38,8 +40,8 @@ module Graver
         def spoken(kind) = "#{kind}.#{English.current}"
 
         def state(context, vehicle_id)
-          revisions = context.store.response_cache.revisions
-          [revisions[vehicle_id], revisions[0], context.today.iso8601, context.build_digest].join("/")
+          revisions = context.store.revisions
+          [revisions.vehicles[vehicle_id], revisions.shared, context.today.iso8601, context.build_digest].join("/")
         end
 
         def on_file(context, kind, vehicle_id, at)

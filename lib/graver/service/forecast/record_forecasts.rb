@@ -18,7 +18,7 @@ module Graver
 
         # Stores the missing forecasts of a vehicle's axles. Raises NotFound.
         def keep_of(vehicle_id)
-          keep(Household::AxleRecords.new(@context).of([@store.vehicles.find(vehicle_id)]).fetch(vehicle_id))
+          keep(Household::AxleRecords.new(@context).of_vehicle(vehicle_id))
         end
 
         # Stores the missing forecasts of these files.

@@ -13,6 +13,14 @@ module Graver
         # Today's odometer is not known: it is carried on from the last one at the usual driving. ->
         # Core::Schedule::AxleForecast::Answer
         def call(file, limit_mm: file.limit_mm)
+          return answer(file, limit_mm) unless limit_mm == file.limit_mm
+
+          file.once([:answer, @context.today]) { answer(file, limit_mm) }
+        end
+
+        private
+
+        def answer(file, limit_mm)
           driving = @outlook.driving(file.odometer)
           last_date, last_km = file.odometer.max || [@context.today, 0.0]
           days = [(@context.today - last_date).to_i, 0].max

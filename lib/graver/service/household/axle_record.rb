@@ -29,15 +29,29 @@ module Graver
           @sources = sources
           @planned = planned
           @siblings = []
+          @computed = {}
         end
 
-        def number(key) = data[key] && Core::Quantity::EnteredNumber.parse(data[key].value)
+        # The block's result, computed once (as by Snapshot#once).
+        def once(key) = @computed.fetch(key) { @computed[key] = yield }
+
+        # The block's result for the last key alone: of what is asked again while an owner types.
+        def latest(key)
+          known, answer = @latest
+          return answer if known == key
+
+          yield.tap { |made| @latest = [key, made] }
+        end
+
+        def number(key) = once([:number, key]) { data[key] && Core::Quantity::EnteredNumber.parse(data[key].value) }
         def choice(key) = data[key]&.value
         def count(key) = number(key)&.value&.to_i
 
         def length_mm(key)
-          datum = data[key]
-          datum && Core::Quantity::LENGTH.to_base(number(key).value, datum.unit)
+          once([:length_mm, key]) do
+            datum = data[key]
+            datum && Core::Quantity::LENGTH.to_base(number(key).value, datum.unit)
+          end
         end
 
         # The properties of this axle (BrakeDataCatalogue#place).
@@ -60,11 +74,13 @@ module Graver
 
         # The owner's limit, or the careful default; never below the maker's figures.
         def limit_mm
-          [
-            length_mm("pad.service_limit") || @shared.limit.for(vehicle.kind).mm,
-            length_mm("pad.discard_thickness"),
-            overall_limit_mm
-          ].compact.max
+          once(:limit_mm) do
+            [
+              length_mm("pad.service_limit") || @shared.limit.for(vehicle.kind).mm,
+              length_mm("pad.discard_thickness"),
+              overall_limit_mm
+            ].compact.max
+          end
         end
 
         # Is the limit that decides stated with the plate?
@@ -81,25 +97,15 @@ module Graver
 
         def positions = axle.sides.product(%w[inner outer]).map { |pair| pair.join("_") }
 
-        # limit_mm: another limit to ask "what if" with.
-        def specifications(limit_mm: self.limit_mm)
-          {
-            "pad" => specification("pad", positions, length_mm("pad.new_thickness"), limit_mm),
-            "rotor" => specification("rotor", axle.sides, length_mm("rotor.new_thickness"), discard_mm)
-          }
+        # limit_mm: another limit to ask "what if" with, or nil.
+        def specifications(limit_mm: nil)
+          return specifications_to(limit_mm) if limit_mm && limit_mm != self.limit_mm
+
+          once(:specifications) { specifications_to(self.limit_mm) }
         end
 
         # The part's values that a reading needs; nothing is on file about runout and parking shoes.
-        def part(part)
-          known = specifications[part] or return Core::Measurement::Normalise::Part.unknown
-          Core::Measurement::Normalise::Part.new(
-            new_mm: known.new_mm,
-            backing_mm: known.backing_mm,
-            backing_uncertainty_mm: known.backing_uncertainty_mm,
-            limit_overall: known.limit_overall,
-            kind: vehicle.kind
-          )
-        end
+        def part(part) = once([:part, part]) { known_part(part) }
 
         # A new pad's thickness by the brake data, else the usual one, mm
         def new_pad_mm = length_mm("pad.new_thickness") || @knowledge.new_part("pad", vehicle.kind).fetch("typical_mm")
@@ -213,6 +219,24 @@ module Graver
         end
 
         private
+
+        def known_part(part)
+          known = specifications[part] or return Core::Measurement::Normalise::Part.unknown
+          Core::Measurement::Normalise::Part.new(
+            new_mm: known.new_mm,
+            backing_mm: known.backing_mm,
+            backing_uncertainty_mm: known.backing_uncertainty_mm,
+            limit_overall: known.limit_overall,
+            kind: vehicle.kind
+          )
+        end
+
+        def specifications_to(limit_mm)
+          {
+            "pad" => specification("pad", positions, length_mm("pad.new_thickness"), limit_mm),
+            "rotor" => specification("rotor", axle.sides, length_mm("rotor.new_thickness"), discard_mm)
+          }.freeze
+        end
 
         def differs?(datum, now)
           share = @knowledge.brake_data.rival_share(same: datum.source == now.source)

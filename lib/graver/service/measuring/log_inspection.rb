@@ -12,9 +12,8 @@ module Graver
 
         # given: the API's Inspection. Returns the inspection's id. Raises InvalidEntry, NotFound.
         def call(vehicle_id, given)
-          # Forecasts are calculated before the lock is taken; whether the entry may be saved is decided inside it.
-          checked(vehicle_id, given)
-          saved = @store.transaction { save(vehicle_id, given, checked(vehicle_id, given)) }
+          entry = checked(vehicle_id, given)
+          saved = @store.transaction { save(vehicle_id, given, still(entry, vehicle_id, given)) }
           @context.later { |context| Forecast::RecordForecasts.new(context).keep_of(vehicle_id) }
           saved
         end
@@ -31,9 +30,9 @@ module Graver
         # place read again counts as last read. job_id; note: for a new one -> the inspection's id. Raises InvalidEntry,
         # NotFound.
         def on_the_way(vehicle_id, given, job_id:, note:)
-          checked(vehicle_id, given)
+          before = checked(vehicle_id, given)
           @store.transaction do
-            entry = checked(vehicle_id, given)
+            entry = still(before, vehicle_id, given)
             begun = begun(vehicle_id, job_id, entry.stamp.date)
             go_on = -> { go_on(begun, entry, given.fetch(:unmarked, [])) }
             (begun ? go_on.call : add(vehicle_id, { note: }, entry, job_id:)).tap { void_wrong(entry) }
@@ -47,16 +46,17 @@ module Graver
 
         # Checks the input without saving -> InspectionEntry
         def entry(vehicle_id, given)
-          vehicle = @store.vehicles.find(vehicle_id)
-          InspectionEntry.new(
-            @context,
-            Household::AxleRecords.new(@context).of([vehicle]).fetch(vehicle.id),
-            given,
-            Household::Instruments.new(@context).core
-          )
+          InspectionEntry.new(@context, records(vehicle_id), given, Household::Instruments.new(@context).core)
         end
 
         private
+
+        def records(vehicle_id) = Household::AxleRecords.new(@context).of_vehicle(vehicle_id)
+
+        # Checked before the lock is taken, as forecasts take time; again inside it only if the records have changed.
+        def still(entry, vehicle_id, given)
+          entry.files.equal?(records(vehicle_id)) ? entry : checked(vehicle_id, given)
+        end
 
         def checked(vehicle_id, given)
           entry = entry(vehicle_id, given)

@@ -93,8 +93,10 @@ module Graver
           (line.entered.part == "pad" ? answer.pads : answer.rotors)&.now&.fetch(line.entered.position.join("_"), nil)
         end
 
-        # Worked out once per axle and odometer, however many keys are pressed meanwhile.
-        def outlook(file)
+        # Computed once per axle and odometer, however many keys are pressed meanwhile.
+        def outlook(file) = file.latest([@stamp.date, @stamp.odometer_km]) { computed(file) }
+
+        def computed(file)
           asked = {
             entries: file.entries.select { |entry| entry.date <= @stamp.date },
             beside: file.beside(until_day: @stamp.date),

@@ -31,43 +31,59 @@ module Graver
 
         def initialize(context)
           @context = context
+          @store = context.store
+          @snapshots = Household::Snapshots.new(context)
         end
 
         # -> [Storage::Vehicle] of the garage
-        def vehicles = @context.store.vehicles.all
+        def vehicles = @store.vehicles.all
         # -> Storage::Vehicle. Raises NotFound.
-        def vehicle(id) = @context.store.vehicles.find(id)
+        def vehicle(id) = @store.vehicles.find(id)
 
         # A vehicle that fails does not affect the others (Overview#error).
-        def all = overviews(@context.store.vehicles.all) { |error, *known| without(error, *known) }
+        def all
+          snapshots = @snapshots.of(vehicles).values
+          jobs = @store.jobs.of(snapshots.flat_map { |each| each.axles.map { |file| file.axle.id } })
+          snapshots.map do |snapshot|
+            known(snapshot, jobs)
+          rescue StandardError => e
+            without(e, snapshot.vehicle, snapshot.inspections, jobs)
+          end
+        end
 
         # A vehicle with no forecast and the reason why: its log and its jobs.
         def unworked(vehicle, error)
-          files = Household::AxleRecords.new(@context).of([vehicle]).fetch(vehicle.id)
-          without(error, vehicle, files, @context.store.jobs.of(vehicle.axles.map(&:id)))
+          without(error, vehicle, @snapshots.find(vehicle.id).inspections, jobs_of(vehicle))
         end
 
         # The same before anything of it is read.
         def bare(vehicle) = without(WAITING, vehicle, [], [])
 
         # Raises NotFound, and any error of the calculation.
-        def find(id) = @context.once([:overview, id]) { overviews([@context.store.vehicles.find(id)]).first }
+        def find(id)
+          snapshot = @snapshots.find(id)
+          known(snapshot) { jobs_of(snapshot.vehicle) }
+        end
+
+        # The same of the vehicle with an axle.
+        def find_with(axle_id) = find(@snapshots.vehicle_of(axle_id))
 
         private
 
-        def overviews(vehicles)
-          files = Household::AxleRecords.new(@context).of(vehicles)
-          jobs = @context.store.jobs.of(vehicles.flat_map { |vehicle| vehicle.axles.map(&:id) })
-          vehicles.map do |vehicle|
-            overview(vehicle, files.fetch(vehicle.id), jobs)
-          rescue StandardError => e
-            block_given? ? yield(e, vehicle, files.fetch(vehicle.id), jobs) : raise
-          end
+        def jobs_of(vehicle) = @store.jobs.of(vehicle.axles.map(&:id))
+
+        # Computed once for each snapshot, day and state of the vehicle's jobs.
+        def known(snapshot, jobs = nil)
+          make = -> { overview(snapshot, jobs || yield) }
+          id = snapshot.vehicle.id
+          return @context.once([:overview, id], &make) unless @store.settled?
+
+          snapshot.once([:overview, @context.today, @store.revisions.vehicles[id]], &make)
         end
 
         # Its log and its jobs, and no verdict.
-        def without(error, vehicle, files, all)
-          mine = all.select { |job| vehicle.axles.any? { |axle| axle.id == job.axle_id } }
+        def without(error, vehicle, inspections, all)
+          mine = of(vehicle, all)
           Overview.new(
             vehicle:,
             axles: [],
@@ -76,18 +92,19 @@ module Graver
             fluid: nil,
             seen: [],
             findings: [],
-            inspections: files.first&.inspections || [],
+            inspections:,
             follow_ups: [],
             error:
           )
         end
 
-        def overview(vehicle, files, all)
-          jobs = all.select { |job| vehicle.axles.any? { |axle| axle.id == job.axle_id } }
-          inspections = files.first&.inspections || []
-          follow_ups = Household::FollowUps.new(@context).of([vehicle]).fetch(vehicle.id)
+        def of(vehicle, jobs) = jobs.select { |job| vehicle.axles.any? { |axle| axle.id == job.axle_id } }
+
+        def overview(snapshot, all)
+          vehicle, inspections, follow_ups = snapshot.vehicle, snapshot.inspections, snapshot.follow_ups
+          jobs = of(vehicle, all)
           noticed = Noticed.call(@context.knowledge, follow_ups)
-          axles = files.map { |file| AxleOverview.new(@context).call(file, jobs:, noticed:) }
+          axles = snapshot.axles.map { |file| AxleOverview.new(@context).call(file, jobs:, noticed:) }
           fluid = FluidAge.new(@context).call(vehicle, inspections)
           Overview.new(
             vehicle:,

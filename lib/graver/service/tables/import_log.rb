@@ -104,8 +104,7 @@ module Graver
 
         def rows(import, mapping)
           table = table(import)
-          files =
-            Household::AxleRecords.new(@context).of([@store.vehicles.find(import.vehicle_id)]).fetch(import.vehicle_id)
+          files = Household::AxleRecords.new(@context).of_vehicle(import.vehicle_id)
           columns = LogFormat::ColumnMapping.new(mapping, table.header.length)
           ImportedRows.new(@context.knowledge, files, table, columns, answers(mapping))
         end
@@ -122,11 +121,13 @@ module Graver
         end
 
         def taken(import, mapping, rows)
-          seen = @store.revision
+          seen = @store.revisions.household
           rows.call { |share| going(import, share * 0.7) }
           @store.backups.make("before-import")
           found =
-            @store.transaction { put_in(import, mapping, seen == @store.revision ? rows : rows(import, mapping).call) }
+            @store.transaction do
+              put_in(import, mapping, seen == @store.revisions.household ? rows : rows(import, mapping).call)
+            end
           @context.later { |context| Forecast::RecordForecasts.new(context).keep_of(import.vehicle_id) }
           found
         end

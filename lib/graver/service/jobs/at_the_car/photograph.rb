@@ -9,7 +9,7 @@ module Graver
         def call(id, key, bytes)
           job = @store.jobs.find(id)
           placed = step(job, key)
-          vehicle_id = @store.vehicles.find_axle(job.axle_id).vehicle_id
+          vehicle_id = Household::AxleRecords.new(@context).vehicle_of(job.axle_id)
           place = { job_id: id, step: placed.step.id, key: placed.key }
           Measuring::Photos.new(@context).add(vehicle_id, place, bytes)
           job

@@ -17,7 +17,7 @@ module Graver
 
         private
 
-        def vehicle_of(job) = @store.vehicles.find(@store.vehicles.find_axle(job.axle_id).vehicle_id)
+        def vehicle_of(job) = Household::AxleRecords.new(@context).vehicle_with(job.axle_id)
 
         def act(device, vehicle, action)
           # made-up motors would leave the real ones shut

@@ -50,7 +50,7 @@ module Graver
 
         # A simulated wrench's torque must not count on a real vehicle.
         def refuse_made_up(job)
-          vehicle = @store.vehicles.find(@store.vehicles.find_axle(job.axle_id).vehicle_id)
+          vehicle = Household::AxleRecords.new(@context).vehicle_with(job.axle_id)
           raise InvalidEntry.of("reached", "simulated", Texts.t("torque.simulated")) unless vehicle.sample
         end
 

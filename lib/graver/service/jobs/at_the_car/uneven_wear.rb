@@ -26,8 +26,7 @@ module Graver
         private
 
         def axle(job, placed)
-          vehicle_id = @context.store.vehicles.find_axle(job.axle_id).vehicle_id
-          overview = Overview::VehicleOverviews.new(@context).find(vehicle_id)
+          overview = Overview::VehicleOverviews.new(@context).find_with(job.axle_id)
           overview.axles.find { |each| each.file.axle.name == placed.axle }
         end
 

@@ -18,7 +18,10 @@ module Graver
 
           refuse_waiting(job, placed)
           given = { date: @context.today.iso8601, odometer: }
-          Measuring::RecordOdometer.new(@context).call(@store.vehicles.find_axle(job.axle_id).vehicle_id, given)
+          Measuring::RecordOdometer.new(@context).call(
+            Household::AxleRecords.new(@context).vehicle_of(job.axle_id),
+            given
+          )
           @store.transaction { record(@store.jobs.find(id), "ticked", key) }
         end
       end

@@ -41,7 +41,7 @@ module Graver
         private
 
         def about(job) = "job-#{job.id}"
-        def vehicle_of(axle_id) = @store.vehicles.find(@store.vehicles.find_axle(axle_id).vehicle_id)
+        def vehicle_of(axle_id) = Household::AxleRecords.new(@context).vehicle_with(axle_id)
         def vehicle(job) = vehicle_of(job.axle_id)
         def title(job) = JobTitle.of_job(@context.knowledge, job, vehicle(job).axles)
       end

@@ -27,7 +27,7 @@ module Graver
         def scope(id, axles, reasons)
           job = going(id)
           scoping = Jobs::Scope.new(@context)
-          overview = Overview::VehicleOverviews.new(@context).find(@store.vehicles.find_axle(job.axle_id).vehicle_id)
+          overview = Overview::VehicleOverviews.new(@context).find_with(job.axle_id)
           scoping.check(overview, axles, reasons)
           verdicts = scoping.verdicts(overview, job.axle_id, { "axles" => axles })
           wanted = axles.transform_values(&:uniq).reject { |_, works| works.empty? }

@@ -49,7 +49,7 @@ module Graver
           note_apart(record(job, "basis", Replanning.new(@context).call(job, works, approaches, road:)))
         end
 
-        def vehicle_of(job) = @store.vehicles.find(@store.vehicles.find_axle(job.axle_id).vehicle_id)
+        def vehicle_of(job) = Household::AxleRecords.new(@context).vehicle_with(job.axle_id)
 
         def put(id, kind, value)
           job = going(id)

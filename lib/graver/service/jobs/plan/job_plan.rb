@@ -59,14 +59,12 @@ module Graver
 
         # A job on file. Raises NotFound.
         def of_job(job)
-          axle = @context.store.vehicles.find_axle(job.axle_id)
-          call(Overview::VehicleOverviews.new(@context).find(axle.vehicle_id), job.axle_id, job)
+          call(Overview::VehicleOverviews.new(@context).find_with(job.axle_id), job.axle_id, job)
         end
 
         # The plan of a job that would begin with an axle. Raises NotFound.
         def proposed(axle_id)
-          axle = @context.store.vehicles.find_axle(axle_id)
-          call(Overview::VehicleOverviews.new(@context).find(axle.vehicle_id), axle_id, nil)
+          call(Overview::VehicleOverviews.new(@context).find_with(axle_id), axle_id, nil)
         end
 
         # The order of steps alone, without forecasts: Jobs::Steps::Ordered. For ticks and timing.
@@ -83,7 +81,7 @@ module Graver
 
         # The torque card of a job alone -> [Jobs::Torque::Set]
         def torque(job)
-          files = Household::AxleRecords.new(@context).of([vehicle_of(job)]).values.first
+          files = Household::AxleRecords.new(@context).beside(job.axle_id)
           torque_of(ordered(job), job, files)
         end
 
@@ -118,20 +116,16 @@ module Graver
         def scoping = @scoping ||= Scope.new(@context)
 
         def order_of(job)
-          files = Household::AxleRecords.new(@context).of([vehicle_of(job)]).values.first
+          files = Household::AxleRecords.new(@context).beside(job.axle_id)
           works = files.to_h { |file| [file, scoping.known(job.works.fetch(file.axle.id, []))] }
           order(works.select { |_, chosen| chosen.any? }, job)
         end
 
         def halts_of(job)
-          scoping.halts(
-            Overview::VehicleOverviews.new(@context).find(@context.store.vehicles.find_axle(job.axle_id).vehicle_id),
-            job.axle_id,
-            job.scope
-          )
+          scoping.halts(Overview::VehicleOverviews.new(@context).find_with(job.axle_id), job.axle_id, job.scope)
         end
 
-        def vehicle_of(job) = @context.store.vehicles.find(@context.store.vehicles.find_axle(job.axle_id).vehicle_id)
+        def vehicle_of(job) = Household::AxleRecords.new(@context).vehicle_with(job.axle_id)
 
         # { AxleRecord => works } -> Ordered
         def order(works, job)

@@ -69,8 +69,7 @@ module Graver
         end
 
         def files(job)
-          vehicle = @context.store.vehicles.find(@context.store.vehicles.find_axle(job.axle_id).vehicle_id)
-          Household::AxleRecords.new(@context).of([vehicle]).values.first
+          Household::AxleRecords.new(@context).beside(job.axle_id)
         end
 
         def require_data(chosen)

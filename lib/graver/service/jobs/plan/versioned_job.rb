@@ -69,7 +69,7 @@ module Graver
         end
 
         def job = @context.store.jobs.find(@id)
-        def axles = @context.store.vehicles.find(@context.store.vehicles.find_axle(job.axle_id).vehicle_id).axles
+        def axles = Household::AxleRecords.new(@context).vehicle_with(job.axle_id).axles
         def current = self.class.fields(@context.knowledge, job, axles)
 
         def label_of(name)

@@ -18,8 +18,7 @@ module Graver
 
         # Storage::Job -> [Reason]
         def call(job)
-          vehicle_id = @context.store.vehicles.find_axle(job.axle_id).vehicle_id
-          overview = Overview::VehicleOverviews.new(@context).find(vehicle_id)
+          overview = Overview::VehicleOverviews.new(@context).find_with(job.axle_id)
           of(overview, Scope.new(@context).call(overview, job.axle_id, job.scope, job.approaches), job)
         end
 

@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module Graver
+  module Service
+    module Household
+      # One vehicle's records as of one revision: read once, its entries normalised once, and whatever is made of them
+      # computed once. It never changes: a change of the records makes another snapshot.
+      class Snapshot
+        attr_reader :vehicle, :axles, :inspections, :follow_ups
+
+        # axles: [AxleRecord]; inspections: [Storage::Inspection], oldest first; follow_ups: [Storage::FollowUp]
+        def initialize(vehicle:, axles:, inspections:, follow_ups:)
+          @vehicle = vehicle
+          @axles = axles.freeze
+          @inspections = inspections.freeze
+          @follow_ups = follow_ups.freeze
+          @computed = {}
+        end
+
+        # The block's result, computed once. key: with everything it depends on beside these records (the day, the
+        # revision of the vehicle's jobs).
+        def once(key) = @computed.fetch(key) { @computed[key] = yield }
+
+        def axle?(id) = vehicle.axles.any? { |axle| axle.id == id }
+
+        # Readings, as a measure of the memory it takes.
+        def weight = inspections.sum { |inspection| inspection.readings.length } + 1
+      end
+    end
+  end
+end
