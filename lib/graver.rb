@@ -14,4 +14,6 @@ module Graver
       loader.collapse(File.join(__dir__, "graver/{service/jobs,core/planning}/*"))
       loader.setup
     end
+
+  Message.said_by(->(message) { Say::Voice.call(message) })
 end

@@ -1,6 +1,8 @@
 # frozen_string_literal: true
 
 RSpec.describe Graver::English do
+  let(:spoken) { Graver::Say::Spoken }
+
   it "puts a text that carries both forms into one, keys and lists too, and leaves everything else" do
     written = { "<tyre|tire>" => ["Lift the <tyre|tire>s", 3, nil], "label" => "a < b | c > d" }
     expect(described_class.put(written, "uk")).to eq("tyre" => ["Lift the tyres", 3, nil], "label" => "a < b | c > d")
@@ -8,15 +10,15 @@ RSpec.describe Graver::English do
   end
 
   it "applies to one thread and one block" do
-    said = described_class.in("uk") { [described_class.current, Thread.new { described_class.current }.value] }
-    expect(said + [described_class.current]).to eq(%w[uk us us])
-    expect { described_class.in("uk") { raise "broken off" } }.to raise_error("broken off")
-    expect(described_class.current).to eq("us")
+    said = spoken.in("uk") { [spoken.english, Thread.new { spoken.english }.value] }
+    expect(said + [spoken.english]).to eq(%w[uk us us])
+    expect { spoken.in("uk") { raise "broken off" } }.to raise_error("broken off")
+    expect(spoken.english).to eq("us")
   end
 
   it "applies to texts and knowledge" do
-    text = -> { Graver::Texts.t("timeline.order", axle: "front", part: "rotors") }
-    expect([text.call, described_class.in("uk", &text)]).to eq(["Order front rotors", "Order front discs"])
+    text = -> { Graver::Say::Texts.t("timeline.order", axle: "front", part: "rotors") }
+    expect([text.call, spoken.in("uk", &text)]).to eq(["Order front rotors", "Order front discs"])
     expect(%w[us uk].map { |english| KNOWLEDGE.in(english).fastener("wheel_nut").label }).to eq(
       ["Lug nuts", "Wheel nuts"]
     )

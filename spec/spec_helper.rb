@@ -10,6 +10,8 @@ module PlainSpaces
     case said
     when String
       said.dup.force_encoding(Encoding::UTF_8).tr("\u00A0", " ")
+    when Graver::Message
+      plain(said.to_s)
     when Array
       said.map { |each| plain(each) }
     else

@@ -2,7 +2,7 @@
 
 require "prism"
 
-RSpec.describe Graver::Texts do
+RSpec.describe Graver::Say::Texts do
   # Keys the code names: as they stand, or put together from a state or an event.
   def self.named
     files = Dir.glob("#{Graver::Boot::ROOT}/lib/graver/**/*.rb").map { |file| File.read(file) }

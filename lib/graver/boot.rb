@@ -101,7 +101,7 @@ module Graver
       asked = setting(settings, "GRAVER_LAN")
       access = Service::Household::PhoneAccess.new(context.for_request)
       return unless asked || access.wanted?
-      raise InvalidEntry.of("wanted", "missing", Texts.t("access.no_passphrase")) unless access.passphrase?
+      raise InvalidEntry.of("wanted", "missing", Say::Texts.t("access.no_passphrase")) unless access.passphrase?
 
       https = setting(settings, "GRAVER_HTTPS") == "yes" || (asked.nil? && access.https?)
       warn tell(phones.open(address: asked == "yes" ? nil : asked, https:))
@@ -113,8 +113,8 @@ module Graver
 
     def tell(network)
       [
-        Texts.t("access.opened", address: network.root),
-        network.fingerprint && Texts.t("access.certificate", fingerprint: network.fingerprint)
+        Say::Texts.t("access.opened", address: network.root),
+        network.fingerprint && Say::Texts.t("access.certificate", fingerprint: network.fingerprint)
       ].compact.join("\n")
     end
 
@@ -171,7 +171,7 @@ module Graver
     def written_world(path)
       YAML.safe_load_file(path).fetch("vehicles").to_h { |vehicle| [vehicle["name"], vehicle.fetch("world", {})] }
     rescue Errno::ENOENT, KeyError, Psych::SyntaxError
-      raise InvalidEntry.of("GRAVER_SIMULATED_DEVICES", "unreadable", Texts.t("faults.database_simulated"))
+      raise InvalidEntry.of("GRAVER_SIMULATED_DEVICES", "unreadable", Say::Texts.t("faults.database_simulated"))
     end
 
     # Values in the page itself: English, and the usual units.
@@ -205,7 +205,7 @@ module Graver
       day = Date.iso8601(fixed)
       -> { day }
     rescue Date::Error
-      raise InvalidEntry.of("GRAVER_TODAY", "not_a_day", Texts.t("faults.fixed_day"))
+      raise InvalidEntry.of("GRAVER_TODAY", "not_a_day", Say::Texts.t("faults.fixed_day"))
     end
   end
 end

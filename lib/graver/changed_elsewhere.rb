@@ -9,7 +9,7 @@ module Graver
     def initialize(faults, revision)
       @faults = faults.freeze
       @revision = revision
-      super(Texts.t("changed.elsewhere"))
+      super(Message.of("changed.elsewhere"))
     end
   end
 end

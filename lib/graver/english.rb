@@ -11,7 +11,6 @@ module Graver
     DEFAULT = ALL.first
     # British form, then American form.
     FORMS = /<([^<>|\s][^<>|]*)\|([^<>|\s][^<>|]*)>/
-    CURRENT = :graver_english
     # Browsers of these regions, and of none, mean American English.
     AMERICAN = /\Aen(-(us|ca|ph))?\s*(;|\z)/i
 
@@ -29,18 +28,6 @@ module Graver
       else
         content
       end
-    end
-
-    # The English of this thread.
-    def current = Thread.current.thread_variable_get(CURRENT) || DEFAULT
-
-    # The block's result, with its texts in this English.
-    def in(english)
-      before = Thread.current.thread_variable_get(CURRENT)
-      Thread.current.thread_variable_set(CURRENT, english)
-      yield
-    ensure
-      Thread.current.thread_variable_set(CURRENT, before)
     end
 
     # Accept-Language of a browser, or nil -> of ALL

@@ -176,6 +176,7 @@ RSpec.describe "One entry and the household" do
           end
         end
     end
+    know(other["axles"].first["id"], %w[wheel_nut.torque 90 N·m])
     cards = -> { ask(:get, "/garage")["vehicles"].to_h { |card| [card["name"], card] } }
     expect(&cards).to output(/planted/).to_stderr
     allow(Graver::ErrorLog).to receive(:report)

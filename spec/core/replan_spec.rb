@@ -158,7 +158,7 @@ RSpec.describe Graver::Core::Planning::Replan do
         walked += 1
         begin
           ticked, result, held = change(kind, [front, rear, other], [was, wanted], share)
-        rescue described_class::Impossible => e
+        rescue Graver::Core::Planning::ReplanWalk::Impossible => e
           warn e.message if ENV["GRAVER_CHANGES"]
           refused += 1
           next

@@ -98,8 +98,8 @@ RSpec.describe "The household's services" do
           tokens
         )
       ).to eq("Left: 15,000\u00A0km, under 1\u00A0%, 3.0, 22.00, 2, ?")
-      expect(Graver::Formats.distance(1_609_344, "mi")).to eq("1,000,000\u00A0mi")
-      expect(Graver::Formats.distance(142, "km")).to eq("100\u00A0km")
+      expect(Graver::Say::Formats.distance(1_609_344, "mi")).to eq("1,000,000\u00A0mi")
+      expect(Graver::Say::Formats.distance(142, "km")).to eq("100\u00A0km")
     end
 
     it "never says 0 or 100 %, and keeps capitals" do
@@ -109,7 +109,7 @@ RSpec.describe "The household's services" do
         end
       expect(plain(said)).to eq(["under 1 %", "under 1 %", "1 %", "50 %", "99 %", "over 99 %", "over 99 %"])
       expect(
-        ["New pads", "JIS cross-head 3", "DOT 4", "Ölfilter", "a"].map { |label| Graver::Formats.inside(label) }
+        ["New pads", "JIS cross-head 3", "DOT 4", "Ölfilter", "a"].map { |label| Graver::Typography.inside(label) }
       ).to eq(["new pads", "JIS cross-head 3", "DOT 4", "ölfilter", "a"])
     end
 

@@ -6,7 +6,7 @@ RSpec.describe Graver::Service::Household::Snapshots do
   include ApiHelper
 
   def snapshot(of = car, english: "us")
-    Graver::English.in(english) { described_class.new(context.for_request).find(of["id"]) }
+    described_class.new(context.for_request(english)).find(of["id"])
   end
   def overview = Graver::Service::Overview::VehicleOverviews.new(context.for_request).find(car["id"])
 
@@ -65,7 +65,7 @@ RSpec.describe Graver::Service::Household::Snapshots do
 
   it "follows another connection's change" do
     before = snapshot
-    other = Graver::Storage::Store.open(File.join(folder, "graver.sqlite3"))
+    other = Graver::Storage::Store.open(context.store.backups.household)
     other.vehicles.change(car["id"], name: "June")
     other.close
     expect([before.vehicle.name, snapshot.vehicle.name]).to eq(%w[Juniper June])

@@ -115,7 +115,7 @@ RSpec.describe Graver::Service::Training::Drills do
     expect(found.values.uniq).to match_array(%w[stay turn replace measure_again])
     found.each do |seed, id|
       text = drilled("rotor", seed).question.text
-      reading, discard = text.scan(/\d+\.\d+\u00A0mm/).map(&:to_f).values_at(0, 2)
+      reading, discard = text.to_s.scan(/\d+\.\d+\u00A0mm/).map(&:to_f).values_at(0, 2)
       grooved = text.include?("deep groove")
       expected =
         if reading <= discard

@@ -32,8 +32,6 @@ module ApiHelper
     @context ||= DemoFile.context(File.join(@folder, "graver.sqlite3"))
   end
 
-  attr_reader :folder
-
   def app = @app ||= described(Graver::Boot.rack(context))
 
   # Answers that break the description raise; requests that break it are noted, as an example may want them wrong.

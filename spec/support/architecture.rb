@@ -13,9 +13,10 @@ class Architecture
     "storage" => %w[core storage],
     "devices" => %w[core devices],
     "service" => %w[core knowledge storage log_format devices service],
-    "sheet" => %w[sheet],
-    "api" => %w[core service sheet api],
-    "cli" => %w[core knowledge log_format service cli boot]
+    "say" => %w[core say],
+    "sheet" => %w[say sheet],
+    "api" => %w[core service say sheet api],
+    "cli" => %w[core knowledge log_format service say cli boot]
   }.freeze
   BELOW_JOBS = %w[base household overview judging forecast measuring workshop].freeze
   PLANNING = [*BELOW_JOBS, "jobs/scope", "jobs/order", "jobs/torque", "jobs/buying", "jobs/money"].freeze
@@ -40,7 +41,7 @@ class Architecture
     "tables" => [*PLANNING, "jobs/plan", "jobs/at_the_car", "jobs/finish"]
   }.freeze
   # Standard library and gems each room may require.
-  STANDARD = %w[date time json csv set yaml digest zlib ipaddr].freeze
+  STANDARD = %w[date forwardable time json csv set yaml digest zlib ipaddr].freeze
   GEMS = {
     "core" => %w[numo/narray],
     "knowledge" => %w[json_schemer],
@@ -50,6 +51,7 @@ class Architecture
     "cli" => %w[fileutils optparse],
     "service" => %w[bcrypt securerandom],
     "devices" => [],
+    "say" => [],
     "log_format" => []
   }.freeze
   # what => constants that reach it, and the only places that may
@@ -65,7 +67,7 @@ class Architecture
       %w[
         knowledge/files.rb
         knowledge/library.rb
-        texts.rb
+        say/texts.rb
         storage/database.rb
         storage/sqlite.rb
         storage/household_file.rb
@@ -87,7 +89,7 @@ class Architecture
       %w[Thread Mutex Ractor Fiber],
       %w[
         devices/shelf.rb
-        english.rb
+        say/spoken.rb
         knowledge/library.rb
         service/base
         api/web_app.rb

@@ -110,7 +110,7 @@ class Sentences
     }
   end
 
-  def say(key, **tokens) = Graver::Texts.t(key, **tokens)
+  def say(key, **tokens) = Graver::Say::Texts.t(key, **tokens)
 
   def steps
     told = @knowledge.procedure.steps.flat_map { |step| [step.text, step.late, step.why] }.compact
@@ -135,7 +135,7 @@ class Sentences
       next [] unless field.waits
 
       key = field.label.include?(":") ? "readiness.fastener_field" : "readiness.field"
-      [say(key, axle: "Front", field: Graver::Formats.inside(field.label), waits: field.waits)]
+      [say(key, axle: "Front", field: Graver::Typography.inside(field.label), waits: field.waits)]
     end
   end
 
@@ -156,7 +156,7 @@ class Sentences
   def goods
     parts =
       @knowledge.parts.flat_map do |part|
-        label = Graver::Formats.inside(part.label)
+        label = Graver::Typography.inside(part.label)
         [say("readiness.part", axle: "Front", count: 2, part: label), part.note, part.kit_lacks]
       end
     parts + @knowledge.tools.flat_map { |tool| [tool.label, tool.note, tool.never] } +
@@ -168,7 +168,7 @@ class Sentences
       face = item.faces? ? "inner" : nil
       item.marks.flat_map do |mark|
         place =
-          Graver::Formats.sentence(
+          Graver::Typography.sentence(
             "#{item.named(@knowledge.vehicle_items.include?(item) ? nil : "left", face)}: #{mark.label}"
           ).chomp(".")
         [say("marks.sentence", place:, day: "2026-12-02"), mark.caution]
@@ -203,9 +203,9 @@ class Sentences
   end
 
   def messages
-    Graver::Texts.all.map do |key, text|
-      tokens = text.scan(Graver::Texts::TOKEN).to_h { |name, type| [name.to_sym, sample(name, type)] }
-      counts = text.scan(Graver::Texts::PLURAL).to_h { |name, *| [name.to_sym, 2] }
+    Graver::Say::Texts.all.map do |key, text|
+      tokens = text.scan(Graver::Say::Texts::TOKEN).to_h { |name, type| [name.to_sym, sample(name, type)] }
+      counts = text.scan(Graver::Say::Texts::PLURAL).to_h { |name, *| [name.to_sym, 2] }
       say(key, **counts, **tokens)
     end
   end

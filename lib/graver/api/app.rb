@@ -45,7 +45,7 @@ module Graver
       before do
         content_type :json
         headers HEADERS
-        raise NotSignedIn, Texts.t("access.sign_in") if env["graver.barred"]
+        raise NotSignedIn, Say::Texts.t("access.sign_in") if env["graver.barred"]
 
         require_same_origin if WRITING.include?(request.request_method)
       end
@@ -55,7 +55,9 @@ module Graver
           answering =
             proc do
               respond(
-                resource.new(Exchange.new(settings.context.for_request, request, params)).call(route),
+                resource.new(Exchange.new(settings.context.for_request(Say::Spoken.english), request, params)).call(
+                  route
+                ),
                 route.status
               )
             end
@@ -64,8 +66,8 @@ module Graver
         end
       end
 
-      not_found { problem(NotFound.new(Texts.t("missing.address"))) }
-      error(Sinatra::BadRequest) { problem(Malformed.new(Texts.t("requests.unreadable_address"))) }
+      not_found { problem(NotFound.new(Say::Texts.t("missing.address"))) }
+      error(Sinatra::BadRequest) { problem(Malformed.new(Say::Texts.t("requests.unreadable_address"))) }
       error { problem(env["sinatra.error"]) }
 
       private
@@ -101,7 +103,7 @@ module Graver
         origin = request.env["HTTP_ORIGIN"]
         return if origin.nil? || origin == "#{request.scheme}://#{request.host_with_port}"
 
-        raise Malformed, Texts.t("requests.own_pages")
+        raise Malformed, Say::Texts.t("requests.own_pages")
       end
 
       def problem(error)

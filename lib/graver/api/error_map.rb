@@ -29,7 +29,7 @@ module Graver
 
       def call(error)
         status, code = KINDS.find { |kind, _| error.is_a?(kind) }.last
-        message = SAID.key?(code) ? Texts.t(SAID[code]) : error.message
+        message = SAID.key?(code) ? Say::Texts.t(SAID[code]) : error.message
         faults = LISTING.include?(error.class) ? error.faults.map(&:to_h) : []
         revision = error.revision if error.is_a?(ChangedElsewhere)
         Problem.new(status, code, message, faults, revision)

@@ -26,7 +26,7 @@ module Graver
       # The sender's idempotency key, so that a repeated request takes effect once, or nil. Raises Malformed.
       def key
         given = @request.get_header("HTTP_IDEMPOTENCY_KEY") or return
-        given.match?(KEY) ? given : raise(Malformed, Texts.t("requests.key"))
+        given.match?(KEY) ? given : raise(Malformed, Say::Texts.t("requests.key"))
       end
 
       # The revision the sender saw of what it changes (Service::Base::Revision), or nil.
@@ -50,7 +50,7 @@ module Graver
 
       # A whole number from the path. Raises NotFound for anything else.
       def number(name, missing: "missing.address")
-        params[name].to_s.match?(WHOLE_NUMBER) ? params[name].to_i : raise(NotFound, Texts.t(missing))
+        params[name].to_s.match?(WHOLE_NUMBER) ? params[name].to_i : raise(NotFound, Say::Texts.t(missing))
       end
 
       # The body, checked by a contract -> Hash with symbol keys. Raises InvalidEntry, Malformed, TooLarge.
@@ -58,23 +58,23 @@ module Graver
 
       # The body as JSON. Raises Malformed, TooLarge.
       def parsed
-        raise Malformed, Texts.t("requests.send_json") unless @request.media_type == "application/json"
+        raise Malformed, Say::Texts.t("requests.send_json") unless @request.media_type == "application/json"
 
         text = bytes(LARGEST_BODY_BYTES).force_encoding(Encoding::UTF_8)
-        raise Malformed, Texts.t("requests.not_text") unless text.valid_encoding? && !text.match?(NUL)
+        raise Malformed, Say::Texts.t("requests.not_text") unless text.valid_encoding? && !text.match?(NUL)
 
         content = JSON.parse(text, max_nesting: MOST_NESTED)
-        content.is_a?(Hash) ? content : raise(Malformed, Texts.t("requests.not_object"))
+        content.is_a?(Hash) ? content : raise(Malformed, Say::Texts.t("requests.not_object"))
       rescue JSON::ParserError
-        raise Malformed, Texts.t("requests.not_json")
+        raise Malformed, Say::Texts.t("requests.not_json")
       end
 
       # The body's bytes. Raises TooLarge.
       def bytes(most)
-        raise TooLarge, Texts.t("requests.too_much") if @request.content_length.to_i > most
+        raise TooLarge, Say::Texts.t("requests.too_much") if @request.content_length.to_i > most
 
         text = @request.body&.read(most + 1).to_s.dup
-        text.bytesize > most ? raise(TooLarge, Texts.t("requests.too_much")) : text
+        text.bytesize > most ? raise(TooLarge, Say::Texts.t("requests.too_much")) : text
       end
 
       private
@@ -88,7 +88,7 @@ module Graver
           found.each { |each| check_texts(each) }
         when String
           unless found.dup.force_encoding(Encoding::UTF_8).then { |text| text.valid_encoding? && !text.match?(NUL) }
-            raise Malformed, Texts.t("requests.unreadable_address")
+            raise Malformed, Say::Texts.t("requests.unreadable_address")
           end
         end
       end

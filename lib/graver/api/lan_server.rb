@@ -28,11 +28,11 @@ module Graver
       # InvalidEntry if it cannot listen there.
       def open(address: nil, https: false)
         found = address || self.class.own_address
-        raise InvalidEntry.of("wanted", "missing", Texts.t("access.no_network")) unless found
+        raise InvalidEntry.of("wanted", "missing", Say::Texts.t("access.no_network")) unless found
 
         @turn.synchronize { listen(found, https) }
       rescue SystemCallError, SocketError => e
-        raise InvalidEntry.of("wanted", "refused", Texts.t("access.no_way", address: found, because: e.message))
+        raise InvalidEntry.of("wanted", "refused", Say::Texts.t("access.no_way", address: found, because: e.message))
       end
 
       def close = @turn.synchronize { shut }

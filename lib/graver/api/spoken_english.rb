@@ -9,7 +9,7 @@ module Graver
         @context = context
       end
 
-      def call(env) = English.in(self.class.of(@context, env)) { @app.call(env) }
+      def call(env) = Say::Spoken.in(self.class.of(@context, env)) { @app.call(env) }
 
       # -> one of English::ALL. An error while reading the choice never stops the answer.
       def self.of(context, env)

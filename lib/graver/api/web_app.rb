@@ -61,7 +61,7 @@ module Graver
 
       def missing
         built = File.exist?(File.join(@folder, "index.html"))
-        text = built ? Texts.t("missing.address") : "The interface is not built yet: run bin/setup."
+        text = built ? Say::Texts.t("missing.address") : "The interface is not built yet: run bin/setup."
         [404, { "content-type" => "text/plain; charset=utf-8", **HEADERS }, [text]]
       end
     end

@@ -10,7 +10,7 @@ module Graver
       end
 
       def call(_arguments)
-        @out.puts Texts.t("backups.made", name: Boot.backups.make("by-hand").path)
+        @out.puts Say::Texts.t("backups.made", name: Boot.backups.make("by-hand").path)
         0
       rescue Error => e
         @err.puts e.message

@@ -96,7 +96,7 @@ module Graver
           raise InvalidEntry.of(
                   "",
                   "too_large",
-                  Texts.t("faults.too_large", name: File.basename(path), most: LARGEST_BYTES / 1_000_000)
+                  Say::Texts.t("faults.too_large", name: File.basename(path), most: LARGEST_BYTES / 1_000_000)
                 )
         end
 

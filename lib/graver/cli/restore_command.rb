@@ -20,7 +20,7 @@ module Graver
 
       def list(copies)
         @out.puts(copies.map { |copy| "#{copy.name}  #{copy.bytes} bytes" })
-        @out.puts Texts.t("backups.none") if copies.empty?
+        @out.puts Say::Texts.t("backups.none") if copies.empty?
         0
       end
 
@@ -29,9 +29,9 @@ module Graver
         said =
           (
             if before
-              Texts.t("backups.restored", name:, before: before.name)
+              Say::Texts.t("backups.restored", name:, before: before.name)
             else
-              Texts.t("backups.restored_alone", name:)
+              Say::Texts.t("backups.restored_alone", name:)
             end
           )
         @out.puts said

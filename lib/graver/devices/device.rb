@@ -45,10 +45,10 @@ module Graver
       def read(_quantity) = owed(:read)
       def actions = []
       # Raises DeviceFailed.
-      def act(_action) = raise(DeviceFailed, Texts.t("devices.does_nothing", device: label))
+      def act(_action) = raise(DeviceFailed, Message.of("devices.does_nothing", device: label))
       def simulated? = false
       def settings = []
-      def change(_values) = raise(InvalidEntry.of("settings", "unknown_setting", Texts.t("faults.no_setting")))
+      def change(_values) = raise(InvalidEntry.of("settings", "unknown_setting", Message.of("faults.no_setting")))
       def touch(**) = nil
 
       private

@@ -15,7 +15,7 @@ module Graver
       def all = @devices.values
 
       # Raises NotFound.
-      def find(id) = @devices.fetch(id) { raise NotFound, Texts.t("missing.device") }
+      def find(id) = @devices.fetch(id) { raise NotFound, Message.of("missing.device") }
 
       # Yields the device alone.
       def use(id)

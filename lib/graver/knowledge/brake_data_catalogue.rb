@@ -72,9 +72,9 @@ module Graver
       # Checks one entry; returns its value in base units (mm, N·m, ml, degrees), its count, its text or its choice.
       # Raises InvalidEntry with the field "value", "unit", "source" or "key".
       def check(key, value, unit, source, vehicle_kind)
-        field = field(key) or refuse("key", "unknown_key", Texts.t("faults.unknown_key", key: key.to_s[0, 40]))
+        field = field(key) or refuse("key", "unknown_key", Message.of("faults.unknown_key", key: key.to_s[0, 40]))
         unless sources.key?(source)
-          refuse("source", "unknown_source", Texts.t("faults.unknown_source", choices: sources.keys))
+          refuse("source", "unknown_source", Message.of("faults.unknown_source", choices: sources.keys))
         end
         return check_choice(field, value, vehicle_kind) if field.quantity == "choice"
         return check_text(field, value) if field.quantity == "text"
@@ -100,13 +100,13 @@ module Graver
         refuse(
           "value",
           "unknown_choice",
-          Texts.t("faults.labelled_choose", label: field.label, choices: offered.values)
+          Message.of("faults.labelled_choose", label: field.label, choices: offered.values)
         )
       end
 
       def check_text(field, value)
         Core::Planning::Thread.normal(value, @threads) ||
-          refuse("value", "unknown_thread", Texts.t("faults.unknown_thread", label: field.label, hint: field.hint))
+          refuse("value", "unknown_thread", Message.of("faults.unknown_thread", label: field.label, hint: field.hint))
       end
 
       LONGEST_NAME = 40
@@ -114,19 +114,19 @@ module Graver
 
       def check_name(field, value)
         name = value.strip
-        refuse("value", "missing", Texts.t("faults.name")) if name.empty?
-        refuse("value", "too_long", Texts.t("faults.too_long", most: LONGEST_NAME)) if name.length > LONGEST_NAME
-        refuse("value", "invalid", Texts.t("shape.control")) if name.match?(/[[:cntrl:]]/)
+        refuse("value", "missing", Message.of("faults.name")) if name.empty?
+        refuse("value", "too_long", Message.of("faults.too_long", most: LONGEST_NAME)) if name.length > LONGEST_NAME
+        refuse("value", "invalid", Message.of("shape.control")) if name.match?(/[[:cntrl:]]/)
         field && name
       end
 
       def in_base(field, number, unit)
         return number.value.to_i if field.quantity == "count" && number.value.denominator == 1
 
-        refuse("value", "not_whole", Texts.t("faults.whole", label: field.label)) if field.quantity == "count"
+        refuse("value", "not_whole", Message.of("faults.whole", label: field.label)) if field.quantity == "count"
         table = UNITS.fetch(field.quantity)
         unless table.include?(unit)
-          refuse("unit", "unknown_unit", Texts.t("faults.unit_choose", label: field.label, choices: table.units))
+          refuse("unit", "unknown_unit", Message.of("faults.unit_choose", label: field.label, choices: table.units))
         end
         table.to_base(number.value, unit)
       end
@@ -141,9 +141,9 @@ module Graver
           "out_of_range",
           (
             if unit
-              Texts.t("faults.labelled_between_got", **bounds, unit:, value:)
+              Message.of("faults.labelled_between_got", **bounds, unit:, value:)
             else
-              Texts.t("faults.labelled_from", **bounds)
+              Message.of("faults.labelled_from", **bounds)
             end
           )
         )

@@ -242,7 +242,7 @@ module Graver
       def tied(content)
         case content
         when String
-          Formats.tied(content)
+          Typography.tied(content)
         when Array
           content.map { |each| tied(each) }
         when Hash

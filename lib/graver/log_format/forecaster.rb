@@ -31,7 +31,7 @@ module Graver
         return specification.as_of_date, specification.as_of_km if specification.as_of_date
 
         last = log.by_axle.values.flatten.max_by { |entry| [entry.date, entry.odometer_km] }
-        raise InvalidEntry.of("as_of", "missing", Texts.t("tables.as_of_missing")) unless last
+        raise InvalidEntry.of("as_of", "missing", Message.of("tables.as_of_missing")) unless last
 
         [last.date, last.odometer_km]
       end

@@ -33,10 +33,10 @@ module Graver
         header = lines.shift&.last&.map { |name| name.to_s.strip } || []
         missing = REQUIRED - header
         if missing.any?
-          fault(1, missing.first, Texts.t("tables.header_lacks", count: missing.length, columns: missing))
+          fault(1, missing.first, Message.of("tables.header_lacks", count: missing.length, columns: missing))
           return []
         end
-        (header - Columns::ALL).each { |name| fault(1, name, Texts.t("tables.unknown_column")) }
+        (header - Columns::ALL).each { |name| fault(1, name, Message.of("tables.unknown_column")) }
         lines.map do |line, cells|
           [line, header.zip(cells).to_h.slice(*Columns::OPEN).transform_values { |cell| cell.to_s.strip }]
         end
@@ -50,12 +50,12 @@ module Graver
       end
 
       def record(raw, line)
-        raise CSV::MalformedCSVError.new(Texts.t("tables.not_utf8"), line) unless raw.valid_encoding?
+        raise CSV::MalformedCSVError.new(Message.of("tables.not_utf8"), line) unless raw.valid_encoding?
 
         cells = CSV.parse_line(raw)
         [line, cells] if cells&.any?
       rescue CSV::MalformedCSVError => e
-        fault(line, "row", Texts.t("tables.not_split", because: e.message.sub(/ in line \d+\.?\z/, "")))
+        fault(line, "row", Message.of("tables.not_split", because: e.message.sub(/ in line \d+\.?\z/, "")))
         nil
       end
 
@@ -68,7 +68,7 @@ module Graver
 
       def in_order(entries)
         kept, strays = OdometerOrder.split(entries.map(&:last))
-        strays.each { |stray| fault(stray.ref, "odometer", Texts.t("faults.runs_back_rows")) }
+        strays.each { |stray| fault(stray.ref, "odometer", Message.of("faults.runs_back_rows")) }
         entries
           .select { |_, entry| kept.include?(entry) }
           .group_by(&:first)

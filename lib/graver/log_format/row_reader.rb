@@ -83,16 +83,16 @@ module Graver
         return text if allowed.include?(text)
         return if text.empty? && optional
 
-        refuse(column, Texts.t("tables.row_choose", choices: allowed, text: text[0, 24]))
+        refuse(column, Message.of("tables.row_choose", choices: allowed, text: text[0, 24]))
       end
 
       def date
         date = Date.iso8601(cell("date"))
         return date if YEARS.cover?(date.year)
 
-        refuse("date", Texts.t("faults.year", year: date.year))
+        refuse("date", Message.of("faults.year", year: date.year))
       rescue Date::Error
-        refuse("date", Texts.t("tables.row_day", text: cell("date")[0, 24]))
+        refuse("date", Message.of("tables.row_day", text: cell("date")[0, 24]))
       end
 
       def odometer_km
@@ -102,7 +102,7 @@ module Graver
         if km.between?(0, LARGEST_KM)
           km
         else
-          refuse("odometer", Texts.t("tables.row_odometer", most: LARGEST_KM, value: km.round))
+          refuse("odometer", Message.of("tables.row_odometer", most: LARGEST_KM, value: km.round))
         end
       end
 
@@ -121,7 +121,7 @@ module Graver
       def pad
         return one_of("pad", %w[inner outer], optional: general?) if cell("part") == "pad"
 
-        refuse("pad", Texts.t("tables.rotor_no_pad")) unless cell("pad").empty?
+        refuse("pad", Message.of("tables.rotor_no_pad")) unless cell("pad").empty?
       end
 
       def reading

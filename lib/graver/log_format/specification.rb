@@ -15,17 +15,17 @@ module Graver
       # JSON text -> Specification. Raises InvalidEntry naming every fault by its path.
       def self.parse(text)
         text = text.dup.force_encoding(Encoding::UTF_8)
-        raise InvalidEntry.of("", "malformed", Texts.t("tables.not_utf8")) unless text.valid_encoding?
+        raise InvalidEntry.of("", "malformed", Message.of("tables.not_utf8")) unless text.valid_encoding?
 
         content = JSON.parse(text)
-        raise InvalidEntry.of("", "shape", Texts.t("tables.specification_shape")) unless content.is_a?(Hash)
+        raise InvalidEntry.of("", "shape", Message.of("tables.specification_shape")) unless content.is_a?(Hash)
 
         new(content)
       rescue JSON::ParserError => e
         raise InvalidEntry.of(
                 "",
                 "malformed",
-                Texts.t("tables.not_json", because: e.message.lines.first.to_s.strip[0, 80])
+                Message.of("tables.not_json", because: e.message.lines.first.to_s.strip[0, 80])
               )
       end
 
@@ -79,18 +79,18 @@ module Graver
 
       def read_as_of(as_of)
         return if as_of.nil?
-        return refuse("as_of", Texts.t("tables.as_of_shape")) unless as_of.is_a?(Hash)
+        return refuse("as_of", Message.of("tables.as_of_shape")) unless as_of.is_a?(Hash)
 
         @as_of_date = Date.iso8601(as_of["date"].to_s)
         @as_of_km =
           number("as_of.odometer_km", as_of["odometer_km"], 5_000_000) ||
-            refuse("as_of.odometer_km", Texts.t("tables.is_missing"))
+            refuse("as_of.odometer_km", Message.of("tables.is_missing"))
       rescue Date::Error
-        refuse("as_of.date", Texts.t("faults.not_a_day", example: "2025-04-12"))
+        refuse("as_of.date", Message.of("faults.not_a_day", example: "2025-04-12"))
       end
 
       def read_axles(axles)
-        return refuse("axles", Texts.t("tables.no_axle_named")) || {} unless axles.is_a?(Hash) && axles.any?
+        return refuse("axles", Message.of("tables.no_axle_named")) || {} unless axles.is_a?(Hash) && axles.any?
 
         axles.to_h do |name, parts|
           [name, LENGTHS.keys.to_h { |part| [part, lengths("axles.#{name}.#{part}", parts, part)] }]
@@ -98,10 +98,10 @@ module Graver
       end
 
       def lengths(path, parts, part)
-        return refuse(path, Texts.t("tables.axle_object")) || {} unless parts.is_a?(Hash)
+        return refuse(path, Message.of("tables.axle_object")) || {} unless parts.is_a?(Hash)
 
         known = parts[part] || {}
-        return refuse(path, Texts.t("tables.object")) || {} unless known.is_a?(Hash)
+        return refuse(path, Message.of("tables.object")) || {} unless known.is_a?(Hash)
 
         LENGTHS.fetch(part).to_h { |key| [key, number("#{path}.#{key}", known[key], LARGEST_MM)] }
       end
@@ -110,7 +110,7 @@ module Graver
         return if value.nil?
         return value.to_f if value.is_a?(Numeric) && value.to_f.finite? && value >= 0 && value <= most
 
-        refuse(path, Texts.t("tables.number_or_null", most:))
+        refuse(path, Message.of("tables.number_or_null", most:))
       end
     end
   end

@@ -18,11 +18,11 @@ module Graver
       # bytes: the file. Raises InvalidEntry when there is no table in it.
       def self.read(bytes)
         if bytes.count("\n\r") > 2 * MOST_LINES
-          raise InvalidEntry.of("file", "too_many", Texts.t("tables.too_many_lines", most: MOST_LINES))
+          raise InvalidEntry.of("file", "too_many", Message.of("tables.too_many_lines", most: MOST_LINES))
         end
 
         text = decoded(bytes)
-        raise InvalidEntry.of("file", "empty", Texts.t("tables.empty_file")) if text.strip.empty?
+        raise InvalidEntry.of("file", "empty", Message.of("tables.empty_file")) if text.strip.empty?
 
         new(text)
       end
@@ -58,7 +58,7 @@ module Graver
         lines = split(text)
         @header = (lines.shift&.last || []).map { |cell| cell.to_s.strip }
         @rows = narrow(lines)
-        raise InvalidEntry.of("file", "no_columns", Texts.t("tables.no_table")) if header.length < 2
+        raise InvalidEntry.of("file", "no_columns", Message.of("tables.no_table")) if header.length < 2
       end
 
       # Yields each row once, as [line, cells], with the share done; frees rows already given.
@@ -76,7 +76,7 @@ module Graver
       def refuse_wide(line)
         return if line.count(separator) < MOST_COLUMNS
 
-        raise InvalidEntry.of("file", "too_wide", Texts.t("tables.too_wide", most: MOST_COLUMNS))
+        raise InvalidEntry.of("file", "too_wide", Message.of("tables.too_wide", most: MOST_COLUMNS))
       end
 
       # A row of more columns than any table has is named and left out.
@@ -84,7 +84,7 @@ module Graver
         lines.select do |line, cells|
           next true if cells.length <= MOST_COLUMNS
 
-          broken!(line, Texts.t("tables.too_wide", most: MOST_COLUMNS)) || false
+          broken!(line, Message.of("tables.too_wide", most: MOST_COLUMNS)) || false
         end
       end
 
@@ -116,16 +116,16 @@ module Graver
         cells = CSV.parse_line(raw, col_sep: separator)
         cells if cells&.any?
       rescue CSV::MalformedCSVError
-        broken!(line, Texts.t("tables.quotes"))
+        broken!(line, Message.of("tables.quotes"))
       end
 
       # Checked before splitting: a row that is too long or too wide is never split.
       def unlike_a_row?(raw, line)
         if raw.length > LONGEST_LINE
-          broken!(line, Texts.t("tables.too_long_line", most: LONGEST_LINE))
+          broken!(line, Message.of("tables.too_long_line", most: LONGEST_LINE))
           true
         elsif !raw.include?('"') && raw.count(separator) >= MOST_COLUMNS
-          broken!(line, Texts.t("tables.too_wide", most: MOST_COLUMNS))
+          broken!(line, Message.of("tables.too_wide", most: MOST_COLUMNS))
           true
         else
           false

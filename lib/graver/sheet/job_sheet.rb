@@ -22,7 +22,7 @@ module Graver
       # job: as the API answers it (symbol keys); size: a key of Paper::SIZES -> PDF bytes. Raises
       # InvalidEntry.
       def self.call(job, size)
-        raise InvalidEntry.of("paper", "unknown_paper", Texts.t("faults.paper")) unless Paper::SIZES.key?(size)
+        raise InvalidEntry.of("paper", "unknown_paper", Say::Texts.t("faults.paper")) unless Paper::SIZES.key?(size)
 
         sheets = STEP.lazy.map { |step| new(job, size, step).tap(&:draw) }
         (sheets.find { |sheet| sheet.pages <= MOST_PAGES } || sheets.to_a.last).bytes
@@ -32,7 +32,7 @@ module Graver
       def initialize(job, size, step)
         @job = job
         @step = step
-        @paper = Paper.new(size, title: Texts.t("sheet.title", vehicle: job[:vehicle][:name]))
+        @paper = Paper.new(size, title: Say::Texts.t("sheet.title", vehicle: job[:vehicle][:name]))
         @pdf = @paper.pdf
       end
 
@@ -49,7 +49,7 @@ module Graver
         torque
         readings
         steps
-        @paper.foot(Texts.t("sheet.foot"))
+        @paper.foot(Say::Texts.t("sheet.foot"))
       end
 
       private
@@ -60,23 +60,24 @@ module Graver
         day = @job[:planned_for]
         @paper.say (
                      if day
-                       Texts.t("sheet.dated", vehicle: @job[:vehicle][:name], day:)
+                       Say::Texts.t("sheet.dated", vehicle: @job[:vehicle][:name], day:)
                      else
-                       Texts.t("sheet.no_day", vehicle: @job[:vehicle][:name])
+                       Say::Texts.t("sheet.no_day", vehicle: @job[:vehicle][:name])
                      end
                    ),
                    size: 22,
                    style: :bold
         @paper.say @job[:title], size: 11
         hours = @job[:money][:hours]
-        @paper.say Texts.t("sheet.time", hours: hours[:said], state: @job[:state].tr("_", " ")), colour: Paper::QUIET
+        @paper.say Say::Texts.t("sheet.time", hours: hours[:said], state: @job[:state].tr("_", " ")),
+                   colour: Paper::QUIET
       end
 
       def open_items
         open = @job[:readiness].reject { |item| item[:resolved] }
         return if open.empty?
 
-        @paper.heading(Texts.t("sheet.open_items"))
+        @paper.heading(Say::Texts.t("sheet.open_items"))
         open
           .partition { |item| item[:blocks] }
           .flatten
@@ -86,7 +87,7 @@ module Graver
 
       def sections
         @job[:axles].each do |axle|
-          @paper.heading(Texts.t("sheet.to_scale", axle: axle[:axle][:name].capitalize), room: 150)
+          @paper.heading(Say::Texts.t("sheet.to_scale", axle: axle[:axle][:name].capitalize), room: 150)
           left, top = 0, @pdf.cursor - 24
           axle[:axle][:corners].each { |corner| left += Section.new(@pdf).draw(corner, [left, top]) + 40 }
           @pdf.move_cursor_to top - 66
@@ -105,11 +106,11 @@ module Graver
       end
 
       def lists
-        @paper.heading(Texts.t("sheet.consumables"), room: 150)
+        @paper.heading(Say::Texts.t("sheet.consumables"), room: 150)
         bought = @job[:consumables].map { |each| ["#{each[:label]}: #{each[:said]}", each[:state] != "buy"] }
         tools = @job[:tools].map { |tool| [tool_text(tool), tool[:status] != "missing" || tool[:resolved]] }
         @paper.ticks(bought + tools, size: @step + 0.5)
-        @paper.heading(Texts.t("sheet.what_where"))
+        @paper.heading(Say::Texts.t("sheet.what_where"))
         @paper.table(
           [%w[Place Yes Never], *@job[:places].map { |place| place.values_at(:place, :use, :never) }],
           widths: {
@@ -130,7 +131,13 @@ module Graver
           several ? "#{part[:axle].capitalize}: #{part[:label]}" : part[:label],
           chosen ? chosen[:name] : "",
           (chosen && chosen[:number]).to_s,
-          part[:order_by] ? Texts.t("sheet.order_by", day: part[:order_by]) : Texts.t(STATES.fetch(part[:state]))
+          (
+            if part[:order_by]
+              Say::Texts.t("sheet.order_by", day: part[:order_by])
+            else
+              Say::Texts.t(STATES.fetch(part[:state]))
+            end
+          )
         ]
       end
 
@@ -139,12 +146,12 @@ module Graver
         @paper.heading("Fluid")
         bottles = fluid[:bottles_ml].map { |ml| format("%g", ml) }.join(" + ")
         @paper.say [
-                     Texts.t("sheet.grade", grade: fluid[:grade] || Texts.t("sheet.unknown")),
-                     (Texts.t("sheet.never_mix", grades: fluid[:never].join(", ")) if fluid[:never].any?),
-                     Texts.t("sheet.fluid", needed: fluid[:needed_ml], bottles:)
+                     Say::Texts.t("sheet.grade", grade: fluid[:grade] || Say::Texts.t("sheet.unknown")),
+                     (Say::Texts.t("sheet.never_mix", grades: fluid[:never].join(", ")) if fluid[:never].any?),
+                     Say::Texts.t("sheet.fluid", needed: fluid[:needed_ml], bottles:)
                    ].compact.join(" ")
-        pushed = fluid[:pushed_ml] && Texts.t("sheet.pushed", ml: fluid[:pushed_ml])
-        drawn = fluid[:draw_off_ml]&.positive? && Texts.t("sheet.draw_off", ml: fluid[:draw_off_ml])
+        pushed = fluid[:pushed_ml] && Say::Texts.t("sheet.pushed", ml: fluid[:pushed_ml])
+        drawn = fluid[:draw_off_ml]&.positive? && Say::Texts.t("sheet.draw_off", ml: fluid[:draw_off_ml])
         @paper.say [pushed, drawn || nil].compact.join(" ") if pushed
         @paper.say "Bleed: #{fluid[:order].join(", ")}. #{fluid[:order_from]}" if fluid[:bleeds]
       end
@@ -168,24 +175,24 @@ module Graver
         [
           several ? "#{line[:axle].capitalize} #{line[:label].downcase}" : line[:label],
           [torque_said(line), *reached(line)].join(". "),
-          line[:drive] || Texts.t("torque.no_size"),
+          line[:drive] || Say::Texts.t("torque.no_size"),
           (line[:count] || "?").to_s
         ]
       end
 
       def reached(line)
-        line[:reached].any? ? [Texts.t("torque.reached", bolts: line[:reached].join(", "))] : []
+        line[:reached].any? ? [Say::Texts.t("torque.reached", bolts: line[:reached].join(", "))] : []
       end
 
       def torque_said(line)
         return figures(line) if line[:newton_metres]
 
-        Texts.t(line[:snug] ? "torque.snug" : "torque.no_value")
+        Say::Texts.t(line[:snug] ? "torque.snug" : "torque.no_value")
       end
 
       # Small, in two columns.
       def steps
-        return @paper.say(Texts.t("sheet.no_order"), style: :bold) unless @job[:steps]
+        return @paper.say(Say::Texts.t("sheet.no_order"), style: :bold) unless @job[:steps]
 
         @paper.in_columns { steps_in_order }
       end
@@ -225,12 +232,12 @@ module Graver
           @paper.say "#{each[:label]}: #{each[:value]}", size: @step - 1, indent: Paper::TEXT
         end
         step[:last_time].each do |note|
-          @paper.say Texts.t("sheet.last_time", day: note[:day], text: note[:text]),
+          @paper.say Say::Texts.t("sheet.last_time", day: note[:day], text: note[:text]),
                      size: @step - 1,
                      indent: Paper::TEXT
         end
         step[:notes].each do |note|
-          @paper.say Texts.t("sheet.note", text: note[:text]), size: @step - 1, indent: Paper::TEXT
+          @paper.say Say::Texts.t("sheet.note", text: note[:text]), size: @step - 1, indent: Paper::TEXT
         end
         step[:cautions].each do |caution|
           next unless said_once?(caution)
@@ -246,14 +253,17 @@ module Graver
 
       def figures(line)
         angle = line[:angle_degrees] ? ", then #{format("%g", line[:angle_degrees])}°" : ""
-        Formats.torques(line).map { |figure, unit| Formats.with_unit(format("%g", figure), unit) }.join(", ") + angle
+        Say::Formats
+          .torques(line)
+          .map { |figure, unit| Say::Formats.with_unit(format("%g", figure), unit) }
+          .join(", ") + angle
       end
 
       # Room for the day's readings: old and new pads, both rotors, the odometer.
       def readings
-        @paper.heading(Texts.t("sheet.readings"), room: 150)
-        @paper.say Texts.t("sheet.blanks", unit: @job[:vehicle][:distance_unit]), size: 10
-        @paper.say Texts.t("sheet.remarks"), size: 8, colour: Paper::QUIET
+        @paper.heading(Say::Texts.t("sheet.readings"), room: 150)
+        @paper.say Say::Texts.t("sheet.blanks", unit: @job[:vehicle][:distance_unit]), size: 10
+        @paper.say Say::Texts.t("sheet.remarks"), size: 8, colour: Paper::QUIET
         rows =
           @job[:axles].flat_map do |axle|
             axle[:axle][:corners].flat_map { |corner| corner_rows(axle[:axle][:name], corner[:side]) }
@@ -263,7 +273,7 @@ module Graver
 
       def corner_rows(axle, side)
         %w[sheet.inner_pad sheet.outer_pad sheet.rotor].map do |name|
-          [Texts.t(name, axle: axle.capitalize, side:), "", "", ""]
+          [Say::Texts.t(name, axle: axle.capitalize, side:), "", "", ""]
         end
       end
     end

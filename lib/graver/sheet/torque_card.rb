@@ -53,10 +53,15 @@ module Graver
       end
 
       def below(line)
-        count = Texts.t("torque.count", count: line[:count] || "?", drive: line[:drive] || Texts.t("torque.no_size"))
+        count =
+          Say::Texts.t(
+            "torque.count",
+            count: line[:count] || "?",
+            drive: line[:drive] || Say::Texts.t("torque.no_size")
+          )
         [
-          [count, (Texts.t("torque.new_ones") if line[:single_use])].compact.join(", "),
-          line[:range] && Texts.t("torque.anywhere", range: line[:range]),
+          [count, (Say::Texts.t("torque.new_ones") if line[:single_use])].compact.join(", "),
+          line[:range] && Say::Texts.t("torque.anywhere", range: line[:range]),
           set(line[:wrench]),
           line[:doubt]
         ].compact
@@ -67,14 +72,14 @@ module Graver
         return wrench[:sentence] unless wrench[:wrench]
 
         said = { setting: wrench[:setting].to_f, unit: wrench[:unit], wrench: wrench[:wrench] }
-        Texts.t(wrench[:overdue] ? "torque.set_overdue" : "torque.set", **said)
+        Say::Texts.t(wrench[:overdue] ? "torque.set_overdue" : "torque.set", **said)
       end
 
       def figures(line, top, left)
-        text = Texts.t(line[:snug] ? "torque.snug" : "torque.no_value")
+        text = Say::Texts.t(line[:snug] ? "torque.snug" : "torque.no_value")
         return box(text, [left, top - at(20)], [290, 50], 16, style: :bold) unless line[:newton_metres]
 
-        torques = Formats.torques(line)
+        torques = Say::Formats.torques(line)
         FIGURES.each do |place, written, right, down, room, size, how|
           figure, unit = torques[place]
           text = written.sub("%g", format("%g", figure)).sub("%{unit}", unit)
@@ -85,7 +90,7 @@ module Graver
 
       def angle(degrees, top, left)
         right, down, room, size, how = ANGLE
-        box(Texts.t("torque.then_angle", degrees: degrees.to_f), [left + right, top - at(down)], room, size, **how)
+        box(Say::Texts.t("torque.then_angle", degrees: degrees.to_f), [left + right, top - at(down)], room, size, **how)
       end
 
       # room: [width, height]; height and size: points where there is room for every row in full

@@ -7,36 +7,36 @@ module Graver
     class WallCard
       # job: as the API answers it (symbol keys); size: a key of Paper::SIZES -> PDF bytes. Raises InvalidEntry.
       def self.call(job, size)
-        raise InvalidEntry.of("paper", "unknown_paper", Texts.t("faults.paper")) unless Paper::SIZES.key?(size)
+        raise InvalidEntry.of("paper", "unknown_paper", Say::Texts.t("faults.paper")) unless Paper::SIZES.key?(size)
 
         new(job, size).call
       end
 
       def initialize(job, size)
         @job = job
-        @paper = Paper.new(size, title: Texts.t("card.title", vehicle: job[:vehicle][:name]))
+        @paper = Paper.new(size, title: Say::Texts.t("card.title", vehicle: job[:vehicle][:name]))
         @pdf = @paper.pdf
       end
 
       def call
-        @paper.say Texts.t("card.title", vehicle: @job[:vehicle][:name]), size: 18, style: :bold
+        @paper.say Say::Texts.t("card.title", vehicle: @job[:vehicle][:name]), size: 18, style: :bold
         limits
         torque
-        @paper.foot(Texts.t("sheet.foot"))
+        @paper.foot(Say::Texts.t("sheet.foot"))
         @paper.bytes
       end
 
       private
 
       def torque
-        return @paper.say(Texts.t("card.no_torque")) if @job[:torque].empty?
+        return @paper.say(Say::Texts.t("card.no_torque")) if @job[:torque].empty?
 
         @paper.heading("Torque")
         TorqueCard.new(@paper).draw(@job[:torque], several: @job[:axles].length > 1, room: @pdf.cursor - 6)
       end
 
       def limits
-        fluid = Texts.t("card.fluid", grade: @job[:fluid][:grade] || Texts.t("sheet.unknown"))
+        fluid = Say::Texts.t("card.fluid", grade: @job[:fluid][:grade] || Say::Texts.t("sheet.unknown"))
         [*@job[:axles].flat_map { |axle| of(axle[:axle]) }, fluid].each { |line| @paper.say line, size: 12 }
       end
 
@@ -44,12 +44,12 @@ module Graver
         pad, rotor = axle[:corners].first.values_at(:inner, :rotor)
         name = axle[:name].capitalize
         [
-          Texts.t("card.pads", axle: name, new: mm(pad[:new_mm]), limit: mm(pad[:limit_mm])),
-          Texts.t("card.rotors", axle: name, new: mm(rotor[:new_mm]), discard: mm(rotor[:discard_mm]))
+          Say::Texts.t("card.pads", axle: name, new: mm(pad[:new_mm]), limit: mm(pad[:limit_mm])),
+          Say::Texts.t("card.rotors", axle: name, new: mm(rotor[:new_mm]), discard: mm(rotor[:discard_mm]))
         ]
       end
 
-      def mm(value) = value ? Formats.with_unit(format("%g", value), "mm") : Texts.t("sheet.unknown")
+      def mm(value) = value ? Say::Formats.with_unit(format("%g", value), "mm") : Say::Texts.t("sheet.unknown")
     end
   end
 end

@@ -29,6 +29,9 @@ module Graver
         @now = now
       end
 
+      # The household's own file.
+      def household = @path
+
       # The newest first -> [Copy]
       def all
         names = File.directory?(@folder) ? Dir.children(@folder) : []
@@ -36,7 +39,7 @@ module Graver
       end
 
       # Raises NotFound.
-      def find(name) = all.find { |copy| copy.name == name } || raise(NotFound, Texts.t("missing.backup"))
+      def find(name) = all.find { |copy| copy.name == name } || raise(NotFound, Message.of("missing.backup"))
 
       # Copies the file as it stands, while others read and write it -> Copy. Raises NotSaved.
       def make(occasion)
@@ -49,7 +52,7 @@ module Graver
         rotate(occasion)
         find(name)
       rescue SystemCallError, SQLite3::Exception, FileRefused => e
-        raise NotSaved, Texts.t("file.no_backup", because: e.message)
+        raise NotSaved, Message.of("file.no_backup", because: e.message)
       ensure
         FileUtils.rm_f([beside, "#{beside}-wal", "#{beside}-shm"]) if beside
       end
@@ -70,7 +73,7 @@ module Graver
         before ? copy_over(ready, @path) : put_in_place(ready)
         before
       rescue SystemCallError, SQLite3::Exception => e
-        raise NotSaved, Texts.t("file.not_restored", because: e.message)
+        raise NotSaved, Message.of("file.not_restored", because: e.message)
       ensure
         FileUtils.rm_f([ready, "#{ready}-wal", "#{ready}-shm"]) if ready
       end
@@ -78,9 +81,9 @@ module Graver
       # What to do when the file cannot be used, as the end of a sentence about it.
       def offered
         newest = all.first(3)
-        return " #{Texts.t("file.no_backups")}" if newest.empty?
+        return " #{Message.of("file.no_backups")}" if newest.empty?
 
-        " #{Texts.t("file.backups", names: newest.map(&:name))}"
+        " #{Message.of("file.backups", names: newest.map(&:name))}"
       end
 
       private
@@ -107,7 +110,7 @@ module Graver
         copying = SQLite3::Backup.new(target, "main", source, "main")
         done = copying.step(-1)
         copying.finish
-        raise SQLite3::BusyException, Texts.t("file.busy") unless done == SQLite3::Constants::ErrorCode::DONE
+        raise SQLite3::BusyException, Message.of("file.busy") unless done == SQLite3::Constants::ErrorCode::DONE
       end
 
       # A backup of the present file, or nil if there is nothing to copy.

@@ -32,7 +32,7 @@ module Graver
               @table.where(vehicle_id:, revision:).update(**row, revision: revision + 1)
             end
           )
-        raise Conflict.new(Texts.t("conflicts.draft_changed"), current: find(vehicle_id)) unless changed == 1
+        raise Conflict.new(Message.of("conflicts.draft_changed"), current: find(vehicle_id)) unless changed == 1
 
         find(vehicle_id)
       end
@@ -51,7 +51,7 @@ module Graver
 
       # Raises NotFound.
       def find_binned(id)
-        row = @binned.first(id:, restored_at: nil) or raise NotFound, Texts.t("missing.binned")
+        row = @binned.first(id:, restored_at: nil) or raise NotFound, Message.of("missing.binned")
         binned_record(row)
       end
 

@@ -16,7 +16,7 @@ module Graver
       end
 
       # Raises NotFound.
-      def find(id) = record(@table.first(id:) || raise(NotFound, Texts.t("missing.follow_up")))
+      def find(id) = record(@table.first(id:) || raise(NotFound, Message.of("missing.follow_up")))
 
       def close(id, because, on:) = @table.where(id:).update(closed_on: on.iso8601, closed_because: because)
       def reopen(id) = @table.where(id:).update(closed_on: nil, closed_because: nil)

@@ -42,7 +42,7 @@ module Graver
         database&.close
       end
 
-      def refuse(text, path) = raise(FileRefused, Texts.t(text, path:))
+      def refuse(text, path) = raise(FileRefused, Message.of(text, path:))
       private_class_method :raise_unless_sqlite, :examine, :refuse
     end
   end

@@ -13,7 +13,7 @@ module Graver
         @file = File.open("#{path}.lock", File::RDWR | File::CREAT, Sqlite::PRIVATE_FILE)
         return if @file.flock(File::LOCK_EX | File::LOCK_NB)
 
-        raise FileRefused, Texts.t("file.in_use", path:)
+        raise FileRefused, Message.of("file.in_use", path:)
       end
 
       def release = @file.close

@@ -17,7 +17,7 @@ module Graver
 
       # Raises NotFound.
       def find(id)
-        row = listed.first(id:) or raise NotFound, Texts.t("missing.import")
+        row = listed.first(id:) or raise NotFound, Message.of("missing.import")
         record(row)
       end
 

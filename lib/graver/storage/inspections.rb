@@ -64,7 +64,7 @@ module Graver
 
       # One with everything, void readings too. Raises NotFound.
       def find(id)
-        row = standing.first(id:) or raise NotFound, Texts.t("missing.inspection")
+        row = standing.first(id:) or raise NotFound, Message.of("missing.inspection")
         records([row], void: true).first
       end
 

@@ -29,7 +29,7 @@ module Graver
 
       # Raises NotFound.
       def find(id)
-        row = @instruments.first(id:) or raise NotFound, Texts.t("missing.instrument")
+        row = @instruments.first(id:) or raise NotFound, Message.of("missing.instrument")
         record(row, @checks.where(instrument_id: id).order(:date, :id).all)
       end
 

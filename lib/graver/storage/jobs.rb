@@ -38,7 +38,7 @@ module Graver
 
       # Raises NotFound.
       def find(id)
-        row = @database[:jobs].first(id:) or raise NotFound, Texts.t("missing.job")
+        row = @database[:jobs].first(id:) or raise NotFound, Message.of("missing.job")
         records([row]).first
       end
 

@@ -16,7 +16,7 @@ module Graver
       end
 
       # Removed ones too. Raises NotFound.
-      def find(id) = record(@table.first(id:) || raise(NotFound, Texts.t("missing.photo")))
+      def find(id) = record(@table.first(id:) || raise(NotFound, Message.of("missing.photo")))
 
       # Those that stand, oldest first.
       def of_vehicle(vehicle_id) = @table.where(vehicle_id:, removed_at: nil).order(:id).map { |row| record(row) }

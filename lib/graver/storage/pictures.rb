@@ -42,14 +42,14 @@ module Graver
         write(digest, bare)
         Kept.new(digest:, width: head.width, height: head.height)
       rescue SystemCallError => e
-        raise NotSaved, Texts.t("file.no_photo", because: e.message)
+        raise NotSaved, Message.of("file.no_photo", because: e.message)
       end
 
       # -> bytes. Raises NotFound where the file is gone.
       def read(digest)
         File.binread(path(digest))
       rescue Errno::ENOENT
-        raise NotFound, Texts.t("missing.photo")
+        raise NotFound, Message.of("missing.photo")
       end
 
       private

@@ -15,13 +15,13 @@ module Graver
 
       # Raises NotFound.
       def remove(id, at:)
-        @table.where(id:, removed_at: nil).update(removed_at: at) == 1 or raise NotFound, Texts.t("missing.planned")
+        @table.where(id:, removed_at: nil).update(removed_at: at) == 1 or raise NotFound, Message.of("missing.planned")
         @table.first(id:)[:vehicle_id]
       end
 
       # -> PlannedEvent. Raises NotFound.
       def find(id)
-        record(@table.first(id:, removed_at: nil) || (raise NotFound, Texts.t("missing.planned")))
+        record(@table.first(id:, removed_at: nil) || (raise NotFound, Message.of("missing.planned")))
       end
 
       # -> vehicle id
@@ -33,7 +33,7 @@ module Graver
       # Takes the newest removal of a vehicle back.
       def restore(id)
         @table.where(id:).exclude(removed_at: nil).update(removed_at: nil) == 1 or
-          raise NotFound, Texts.t("missing.removed")
+          raise NotFound, Message.of("missing.removed")
         @table.first(id:)[:vehicle_id]
       end
 

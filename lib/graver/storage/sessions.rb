@@ -23,7 +23,7 @@ module Graver
 
       # Raises NotFound.
       def close(id, at:)
-        @sessions.where(id:, ended_at: nil).update(ended_at: at) == 1 or raise NotFound, Texts.t("missing.session")
+        @sessions.where(id:, ended_at: nil).update(ended_at: at) == 1 or raise NotFound, Message.of("missing.session")
       end
 
       def close_all(at:) = @sessions.where(ended_at: nil).update(ended_at: at)

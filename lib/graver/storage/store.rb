@@ -53,7 +53,7 @@ module Graver
 
       # Raises NotSaved if the block's writes cannot be saved: then none of them is.
       def transaction(&block)
-        raise NotSaved, Texts.t("file.gone", path: @path) unless place == @place
+        raise NotSaved, Message.of("file.gone", path: @path) unless place == @place
 
         @database.transaction(mode: :immediate, &block)
       rescue Sequel::DatabaseError => e
@@ -88,7 +88,7 @@ module Graver
 
       # True when the file answers and is where it was; raises otherwise.
       def reachable?
-        raise NotSaved, Texts.t("file.gone", path: @path) unless place == @place
+        raise NotSaved, Message.of("file.gone", path: @path) unless place == @place
 
         @database.get(1) == 1
       end
@@ -106,7 +106,7 @@ module Graver
 
       def unkept(error)
         _, text = UNKEPT.find { |kind, _| error.wrapped_exception.is_a?(kind) }
-        text && NotSaved.new(Texts.t(text, path: @path))
+        text && NotSaved.new(Message.of(text, path: @path))
       end
     end
   end

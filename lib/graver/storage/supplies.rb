@@ -43,7 +43,7 @@ module Graver
       end
 
       # Raises NotFound.
-      def find(id) = record(@table.first(id:) || raise(NotFound, Texts.t("missing.supply")))
+      def find(id) = record(@table.first(id:) || raise(NotFound, Message.of("missing.supply")))
 
       private
 

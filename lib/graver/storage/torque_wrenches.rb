@@ -22,7 +22,7 @@ module Graver
 
       # Raises NotFound.
       def find(id)
-        record(@table.first(id:) || raise(NotFound, Texts.t("missing.wrench")))
+        record(@table.first(id:) || raise(NotFound, Message.of("missing.wrench")))
       end
 
       private

@@ -25,12 +25,12 @@ module Graver
 
       # Raises NotFound.
       def find(id)
-        row = @database[:vehicles].first(id:) or raise NotFound, Texts.t("missing.vehicle")
+        row = @database[:vehicles].first(id:) or raise NotFound, Message.of("missing.vehicle")
         record(row, @database[:axles].where(vehicle_id: id).order(:id).map { |axle| axle_record(axle) })
       end
 
       def find_axle(id)
-        row = @database[:axles].first(id:) or raise NotFound, Texts.t("missing.axle")
+        row = @database[:axles].first(id:) or raise NotFound, Message.of("missing.axle")
         axle_record(row)
       end
 

@@ -12,7 +12,7 @@ module Graver
             input
               .reject { |id, option| id.match?(ID) && option.is_a?(String) && option.match?(ID) }
               .map do |id, _|
-                InvalidEntry::FieldError.new(field: id[0, 30], code: "invalid", message: Texts.t("shape.approach"))
+                InvalidEntry::FieldError.new(field: id[0, 30], code: "invalid", message: Say::Texts.t("shape.approach"))
               end
           raise InvalidEntry, faults if faults.any?
 

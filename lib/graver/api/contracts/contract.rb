@@ -35,7 +35,13 @@ module Graver
           when String
             return [] unless given.match?(ONE_LINE.include?(path.last.to_s) ? CONTROL_OR_LINE_END : CONTROL)
 
-            [InvalidEntry::FieldError.new(field: path.join("."), code: "invalid", message: Texts.t("shape.control"))]
+            [
+              InvalidEntry::FieldError.new(
+                field: path.join("."),
+                code: "invalid",
+                message: Say::Texts.t("shape.control")
+              )
+            ]
           else
             []
           end

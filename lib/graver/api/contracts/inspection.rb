@@ -26,8 +26,8 @@ module Graver
         rule(:readings).each do
           next unless value.is_a?(Hash) && (value[:event] == "reading" || value[:values].to_a.any?)
 
-          key([*path.to_a, :method]).failure(Texts.t("shape.method")) unless value[:method]
-          key([*path.to_a, :unit]).failure(Texts.t("shape.unit")) unless value[:unit]
+          key([*path.to_a, :method]).failure(Say::Texts.t("shape.method")) unless value[:method]
+          key([*path.to_a, :unit]).failure(Say::Texts.t("shape.unit")) unless value[:unit]
         end
       end
     end

@@ -19,7 +19,7 @@ module Graver
               value.all? do |id, works|
                 id.to_s.match?(/\A\d{1,15}\z/) && works.is_a?(Array) && works.length <= MOST_WORKS && works.all?(String)
               end
-          key.failure(Texts.t("shape.works")) unless fine
+          key.failure(Say::Texts.t("shape.works")) unless fine
         end
 
         rule(:reasons) do
@@ -29,7 +29,7 @@ module Graver
                 value.length <= MOST_AXLES &&
                   value.all? { |_, text| text.nil? || (text.is_a?(String) && text.length <= 500) }
               )
-          key.failure(Texts.t("shape.reasons")) unless fine
+          key.failure(Say::Texts.t("shape.reasons")) unless fine
         end
       end
     end

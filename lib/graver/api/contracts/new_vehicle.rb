@@ -15,7 +15,7 @@ module Graver
           end
         end
 
-        rule(:name) { key.failure(Texts.t("faults.name")) if value.strip.empty? }
+        rule(:name) { key.failure(Say::Texts.t("faults.name")) if value.strip.empty? }
       end
     end
   end

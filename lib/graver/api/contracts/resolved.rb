@@ -13,7 +13,7 @@ module Graver
           required(:done).filled(:bool)
         end
 
-        rule(:item, :items) { key(:item).failure(Texts.t("shape.items")) unless values[:item] || values[:items] }
+        rule(:item, :items) { key(:item).failure(Say::Texts.t("shape.items")) unless values[:item] || values[:items] }
       end
     end
   end

@@ -11,7 +11,7 @@ module Graver
           optional(:archived).filled(:bool)
         end
 
-        rule(:name) { key.failure(Texts.t("faults.name")) if key? && value.strip.empty? }
+        rule(:name) { key.failure(Say::Texts.t("faults.name")) if key? && value.strip.empty? }
       end
     end
   end

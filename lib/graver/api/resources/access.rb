@@ -23,7 +23,7 @@ module Graver
 
         def sign_in
           given = payload(Contracts::SignIn)
-          raise TooOften, Texts.t("access.too_often", minutes: minutes) if minutes.positive?
+          raise TooOften, Say::Texts.t("access.too_often", minutes: minutes) if minutes.positive?
 
           begun = access_of.sign_in(**given.slice(:passphrase, :code, :device).compact)
           return refused unless begun
@@ -51,7 +51,7 @@ module Graver
 
         def pair
           here do
-            raise InvalidEntry.of("", "missing", Texts.t("access.not_listening")) unless network.listening?
+            raise InvalidEntry.of("", "missing", Say::Texts.t("access.not_listening")) unless network.listening?
 
             address = "#{network.root}#/pair/#{access_of.pairing}"
             { address:, seconds: Service::Household::PhoneAccess::PAIRING_SECONDS, modules: drawn(address) }
@@ -83,12 +83,12 @@ module Graver
 
         def refused
           @exchange.attempts.failed(@exchange.address)
-          raise InvalidEntry.of("passphrase", "refused", Texts.t("access.refused"))
+          raise InvalidEntry.of("passphrase", "refused", Say::Texts.t("access.refused"))
         end
 
         # Only on this machine itself.
         def here
-          raise NotFound, Texts.t("missing.address") unless @exchange.local?
+          raise NotFound, Say::Texts.t("missing.address") unless @exchange.local?
 
           yield
         end

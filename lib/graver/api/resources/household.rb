@@ -49,7 +49,7 @@ module Graver
           vehicle
         end
 
-        def vocabulary = { english: English.current }
+        def vocabulary = { english: Say::Spoken.english }
         def choose_vocabulary = chosen("words").choose(payload(Contracts::VocabularyChange))
         def units = chosen("units").chosen
         def choose_units = chosen("units").choose(payload(Contracts::UnitsChange))

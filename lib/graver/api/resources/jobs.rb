@@ -129,7 +129,7 @@ module Graver
         def printed(sheet, name)
           Download.new(
             type: "application/pdf",
-            body: sheet.call(job, params.fetch("paper", "a4")),
+            body: sheet.call(Say::Voice.plain(job), params.fetch("paper", "a4")),
             disposition: "inline; filename=\"#{name}-#{id}.pdf\""
           )
         end

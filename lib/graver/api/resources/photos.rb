@@ -14,7 +14,9 @@ module Graver
 
         def photograph_step
           job = Service::Jobs::Photograph.new(context).call(id, params["step"].to_s, bytes)
-          Serializers::JobPlans.new(knowledge).call(Service::Jobs::JobPlan.new(context).of_job(job))
+          Sections.with_version(
+            Serializers::JobPlans.new(knowledge).call(Service::Jobs::JobPlan.new(context).of_job(job))
+          )
         end
 
         def photograph_inspection

@@ -11,7 +11,7 @@ module Graver
           {
             name: copy.name,
             made_at: copy.at.utc.iso8601,
-            occasion: Texts.t("backups.#{copy.occasion.tr("-", "_")}"),
+            occasion: Say::Texts.t("backups.#{copy.occasion.tr("-", "_")}"),
             bytes: copy.bytes
           }
         end

@@ -20,9 +20,9 @@ module Graver
             "X-WR-CALNAME",
             (
               if timelines.one?
-                Texts.t("calendar.title", vehicle: timelines.first.overview.vehicle.name)
+                Say::Texts.t("calendar.title", vehicle: timelines.first.overview.vehicle.name)
               else
-                Texts.t("calendar.all")
+                Say::Texts.t("calendar.all")
               end
             )
           )
@@ -44,7 +44,7 @@ module Graver
             entry.dtstart = Icalendar::Values::Date.new(event.date)
             entry.dtend = Icalendar::Values::Date.new(event.date + 1)
             entry.summary = "#{vehicle.name}: #{event.text}"
-            entry.description = Texts.t("calendar.description")
+            entry.description = Say::Texts.t("calendar.description")
             entry.transp = "TRANSPARENT"
           end
         end

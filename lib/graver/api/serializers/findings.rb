@@ -135,15 +135,15 @@ module Graver
             pad: mark.face,
             title: "#{mark.item.label}: #{mark.mark.label}",
             sentence:
-              Texts.t(
+              Say::Texts.t(
                 "marks.sentence",
-                place: place.empty? ? Texts.t("marks.vehicle") : place.capitalize,
+                place: place.empty? ? Say::Texts.t("marks.vehicle") : place.capitalize,
                 day: mark.date
               ),
-            reading: Texts.t("marks.reading", day: mark.date),
-            limit: Texts.t("marks.limit"),
-            change: Texts.t("marks.change"),
-            advice: mark.caution || Texts.t("marks.look_again"),
+            reading: Say::Texts.t("marks.reading", day: mark.date),
+            limit: Say::Texts.t("marks.limit"),
+            change: Say::Texts.t("marks.change"),
+            advice: mark.caution || Say::Texts.t("marks.look_again"),
             confidence: nil,
             causes: [],
             answered: nil,
@@ -152,7 +152,7 @@ module Graver
         end
 
         def cause(cause)
-          seen = cause.seen.map { |mark| mark == "recurs" ? Texts.t("marks.recurs") : described(mark) }
+          seen = cause.seen.map { |mark| mark == "recurs" ? Say::Texts.t("marks.recurs") : described(mark) }
           {
             id: cause.id,
             label: cause.label,

@@ -11,7 +11,9 @@ module Graver
           {
             terms: terms.sort_by { |term| term["term"].downcase }.map { |term| word(term, names) },
             worlds:
-              knowledge.calibration["rows"].map { |row| { **row, label: Texts.t("help.#{row["kind"]}_#{row["id"]}") } }
+              knowledge.calibration["rows"].map do |row|
+                { **row, label: Say::Texts.t("help.#{row["kind"]}_#{row["id"]}") }
+              end
           }
         end
 

@@ -52,11 +52,11 @@ module Graver
         end
 
         def changed(field, value)
-          return Texts.t(value ? "log.struck_out" : "log.restored") if field == "void"
+          return Say::Texts.t(value ? "log.struck_out" : "log.restored") if field == "void"
 
-          return Formats.with_unit(Formats.number(value.round), "km") if field == "odometer_km"
+          return Say::Formats.with_unit(Say::Formats.number(value.round), "km") if field == "odometer_km"
 
-          Texts.t("log.now", field: field.tr("_", " "), value: value.nil? ? Texts.t("log.empty") : value)
+          Say::Texts.t("log.now", field: field.tr("_", " "), value: value.nil? ? Say::Texts.t("log.empty") : value)
         end
 
         def reading(row, axles)
@@ -64,7 +64,7 @@ module Graver
             id: row.id,
             axle: axles[row.axle_id],
             event: row.event,
-            event_label: Texts.t("log.event_#{row.event}"),
+            event_label: Say::Texts.t("log.event_#{row.event}"),
             label: label(row, axles),
             part: row.part,
             side: row.side,
@@ -94,13 +94,15 @@ module Graver
             row.side,
             row.pad,
             part(row),
-            row.place > 1 ? Texts.t("log.place", count: row.place) : nil
+            row.place > 1 ? Say::Texts.t("log.place", count: row.place) : nil
           ].compact.join(" ")
         end
 
         # "slide pins: seized" of a mark that a job answered
         def part(row)
-          return row.part == "shoe" ? Texts.t("log.part_shoe") : Texts.part(row.part) unless row.event == "answered"
+          unless row.event == "answered"
+            return row.part == "shoe" ? Say::Texts.t("log.part_shoe") : Say::Texts.part(row.part)
+          end
 
           item, mark = row.part.split(".")
           known = @knowledge.condition_item(item)
@@ -120,7 +122,10 @@ module Graver
 
         def answer(flag)
           text = @knowledge.questions.dig("answers", flag.answer) || flag.answer
-          Service::Base::Wording.tokens(text, { unit: Texts.t("log.another_unit"), part: Texts.t("log.part") })
+          Service::Base::Wording.tokens(
+            text,
+            { unit: Say::Texts.t("log.another_unit"), part: Say::Texts.t("log.part") }
+          )
         end
 
         # unit: of the odometer that day

@@ -44,7 +44,7 @@ module Graver
           {
             inspection: change.inspection.id,
             date: change.inspection.date.iso8601,
-            position: [@service.vehicle_name(change), row.side, row.pad, Texts.part(row.part)].compact.join(" "),
+            position: [@service.vehicle_name(change), row.side, row.pad, Say::Texts.part(row.part)].compact.join(" "),
             from: change.from,
             to: change.to,
             unit: row.unit

@@ -40,7 +40,7 @@ module Graver
         def timed(hours, money)
           low, high = money[:hours].values_at(:low, :high)
           own = low.positive? ? money[:own_time] * hours / Math.sqrt(low * high) : money[:own_time]
-          said = Formats.with_unit(format("%g", hours), "h")
+          said = Say::Formats.with_unit(format("%g", hours), "h")
           { **money, own_time: own.round(2), hours: { **money[:hours], low: hours, high: hours, said: }, actual: true }
         end
 

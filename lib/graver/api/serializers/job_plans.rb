@@ -114,9 +114,9 @@ module Graver
         end
 
         def action(halt)
-          return Texts.t("jobs.plan_new") if halt.works.include?("rotors_new")
+          return Say::Texts.t("jobs.plan_new") if halt.works.include?("rotors_new")
 
-          Texts.t(halt.works.include?("rotors_turn") ? "jobs.plan_machined" : "jobs.plan_anew")
+          Say::Texts.t(halt.works.include?("rotors_turn") ? "jobs.plan_machined" : "jobs.plan_anew")
         end
 
         # What goes into the log when the job is finished, as far as it is known.

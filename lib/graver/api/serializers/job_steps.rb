@@ -132,11 +132,11 @@ module Graver
         def lost(plan_edit)
           case plan_edit.action
           when "drop"
-            Texts.t("jobs.dropped_is_back")
+            Say::Texts.t("jobs.dropped_is_back")
           when "move"
-            Texts.t("jobs.moved_back")
+            Say::Texts.t("jobs.moved_back")
           else
-            Texts.t("jobs.place_lost", text: plan_edit.text)
+            Say::Texts.t("jobs.place_lost", text: plan_edit.text)
           end
         end
       end

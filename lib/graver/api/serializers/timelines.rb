@@ -92,10 +92,10 @@ module Graver
         # Events the owner named keep their name.
         def label(event, fluid)
           if event.kind == "fluid"
-            return Texts.t(fluid.overdue_days.positive? ? "timeline.fluid_late" : "timeline.fluid_soon")
+            return Say::Texts.t(fluid.overdue_days.positive? ? "timeline.fluid_late" : "timeline.fluid_soon")
           end
 
-          event.axle ? Texts.t("timeline.label_#{event.kind}") : event.text
+          event.axle ? Say::Texts.t("timeline.label_#{event.kind}") : event.text
         end
 
         def session(session)

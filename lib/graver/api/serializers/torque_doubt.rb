@@ -11,12 +11,12 @@ module Graver
         def sentence(torque, doubt, plausible)
           return unless doubt
 
-          usual = Texts.t("torque.unusual", value: torque.in_unit("N·m"), range: plausible.join(" to "))
+          usual = Say::Texts.t("torque.unusual", value: torque.in_unit("N·m"), range: plausible.join(" to "))
           case doubt
           when "unknown"
-            Texts.t("torque.unknown", unusual: usual)
+            Say::Texts.t("torque.unknown", unusual: usual)
           when "ten_times"
-            Texts.t("torque.ten_times", unusual: usual)
+            Say::Texts.t("torque.ten_times", unusual: usual)
           else
             "#{usual}: were #{format("%g", torque.entered)} #{doubt} meant?"
           end

@@ -67,8 +67,8 @@ module Graver
             line.lubrication &&
               "thread: #{@knowledge.brake_data.label("wheel_nut.lubrication", line.lubrication).downcase}"
           [
-            line.single_use ? Texts.t("torque.new_ones") : nil,
-            line.threadlocker && Texts.t("torque.threadlocker", what: threadlocker(line).downcase),
+            line.single_use ? Say::Texts.t("torque.new_ones") : nil,
+            line.threadlocker && Say::Texts.t("torque.threadlocker", what: threadlocker(line).downcase),
             lubrication,
             line.torque&.low && line.torque.said
           ].compact
@@ -79,7 +79,7 @@ module Graver
             line.rivals.map do |torque, source|
               "#{torque.said} (#{@knowledge.brake_data.sources.fetch(source).downcase})"
             end
-          Texts.t(
+          Say::Texts.t(
             "torque.disagree",
             value: line.torque.said,
             source: @knowledge.brake_data.sources.fetch(line.source).downcase,
@@ -95,7 +95,7 @@ module Graver
           return rivals(line) if line.rivals.any?
           return TorqueDoubt.sentence(line.torque, line.doubt, line.plausible) unless line.hearsay && !line.doubt
 
-          Texts.t("torque.hearsay")
+          Say::Texts.t("torque.hearsay")
         end
       end
     end

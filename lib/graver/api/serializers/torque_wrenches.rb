@@ -46,13 +46,13 @@ module Graver
           unit = found.wrench.unit
           low, high =
             [found.low, found.high].map { |torque| format("%.3g", Core::Quantity::TORQUE.from_base(torque, unit)) }
-          parts = [Texts.t("torque.lands", low:, high:, unit:)]
+          parts = [Say::Texts.t("torque.lands", low:, high:, unit:)]
           if found.overdue
             parts << (
               if found.wrench.calibrated_on
-                Texts.t("torque.calibrated", day: found.wrench.calibrated_on)
+                Say::Texts.t("torque.calibrated", day: found.wrench.calibrated_on)
               else
-                Texts.t("torque.never_calibrated")
+                Say::Texts.t("torque.never_calibrated")
               end
             )
           end
@@ -60,8 +60,15 @@ module Graver
         end
 
         def borrow(found)
-          near = found.near && Texts.t("torque.slack_end", wrench: found.near.name)
-          borrow = found.range ? Texts.t("torque.borrow", range: found.range.join(" to ")) : Texts.t("torque.ask_shop")
+          near = found.near && Say::Texts.t("torque.slack_end", wrench: found.near.name)
+          borrow =
+            (
+              if found.range
+                Say::Texts.t("torque.borrow", range: found.range.join(" to "))
+              else
+                Say::Texts.t("torque.ask_shop")
+              end
+            )
           [borrow, near].compact.join(" ")
         end
 

@@ -33,11 +33,11 @@ module Graver
           figure = said(entry)
           case entry["verdict"]
           when "felt"
-            Texts.t("torque.felt", because: entry["because"])
+            Say::Texts.t("torque.felt", because: entry["because"])
           when "under", "undone"
-            Texts.t("torque.not_tight", figure: figure || "?")
+            Say::Texts.t("torque.not_tight", figure: figure || "?")
           else
-            figure || Texts.t("torque.clicked")
+            figure || Say::Texts.t("torque.clicked")
           end
         end
 

@@ -118,9 +118,9 @@ module Graver
         end
 
         def reason(overview, working)
-          return Texts.t("log.working") if working
+          return Say::Texts.t("log.working") if working
 
-          overview.error ? Texts.t("log.not_calculated") : why(overview)
+          overview.error ? Say::Texts.t("log.not_calculated") : why(overview)
         end
 
         # The reason for the vehicle's severity in one sentence; nothing if all is good.
@@ -140,9 +140,9 @@ module Graver
         end
 
         def still_open(overview)
-          return Texts.t("log.follow_up", what: due(overview).text) if due(overview)
+          return Say::Texts.t("log.follow_up", what: due(overview).text) if due(overview)
 
-          Texts.t(overview.unusable.any? ? "log.has_unusable" : "log.done_differently")
+          Say::Texts.t(overview.unusable.any? ? "log.has_unusable" : "log.done_differently")
         end
 
         # One sentence: the rest stands with the axle. A Stop is explained in full.
@@ -207,9 +207,9 @@ module Graver
 
         def what(overview, inspection)
           names = overview.vehicle.axles.to_h { |axle| [axle.id, axle.name] }
-          marks = inspection.conditions.empty? ? [] : [Texts.t("log.marks", count: inspection.conditions.length)]
+          marks = inspection.conditions.empty? ? [] : [Say::Texts.t("log.marks", count: inspection.conditions.length)]
           found = readings(names, inspection) + marks
-          found.empty? ? Texts.t("log.odometer") : found.join("; ")
+          found.empty? ? Say::Texts.t("log.odometer") : found.join("; ")
         end
 
         def readings(names, inspection)
@@ -231,21 +231,21 @@ module Graver
         def described(axle, part, event, count)
           case event
           when "renewed"
-            axle ? Texts.t("log.fluid_renewed_at", axle:) : Texts.t("log.fluid_renewed")
+            axle ? Say::Texts.t("log.fluid_renewed_at", axle:) : Say::Texts.t("log.fluid_renewed")
           when "bled"
-            Texts.t("log.fluid_bled", axle:)
+            Say::Texts.t("log.fluid_bled", axle:)
           when "answered"
-            Texts.t("log.seen_to", what: [axle, answered(part)].compact.join(" "))
+            Say::Texts.t("log.seen_to", what: [axle, answered(part)].compact.join(" "))
           when "fit"
-            Texts.t("log.fitted", axle:, part:)
+            Say::Texts.t("log.fitted", axle:, part:)
           when "reading"
-            Texts.t("log.read", count:, axle:, part:)
+            Say::Texts.t("log.read", count:, axle:, part:)
           when "squealer", "sensor", "metal"
-            Texts.t("log.#{event}", axle:)
+            Say::Texts.t("log.#{event}", axle:)
           when "freed"
-            Texts.t("log.freed", axle:)
+            Say::Texts.t("log.freed", axle:)
           when "resurfaced"
-            Texts.t("log.machined", axle:)
+            Say::Texts.t("log.machined", axle:)
           else
             "#{axle} #{event}"
           end

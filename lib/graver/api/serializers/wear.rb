@@ -101,8 +101,8 @@ module Graver
           return entry.event unless (reading = entry.reading)
 
           upper = reading.upper && " to #{number(reading.upper)}"
-          figure = Formats.with_unit("#{number(reading.value)}#{upper}", reading.unit)
-          reading.overall ? Texts.t("forecast.with_plate", figure:) : figure
+          figure = Say::Formats.with_unit("#{number(reading.value)}#{upper}", reading.unit)
+          reading.overall ? Say::Texts.t("forecast.with_plate", figure:) : figure
         end
 
         def number(entered) = format("%g", entered.value.to_f)
@@ -155,9 +155,9 @@ module Graver
               .map { |entry| entry.reading&.method || entry.event }
               .tally
               .map { |method, count| "#{count} by #{method}" }
-          Texts.t(
+          Say::Texts.t(
             "forecast.pads",
-            readings: pads.empty? ? Texts.t("forecast.no_readings") : methods.join(", "),
+            readings: pads.empty? ? Say::Texts.t("forecast.no_readings") : methods.join(", "),
             count: overview.answer.pads.observed
           )
         end
@@ -166,17 +166,17 @@ module Graver
           prior, unit = @knowledge.prior("pad", vehicle.kind), vehicle.distance_unit
           low, high =
             [-1.2816, 1.2816].map { |z| rate(prior.rate_mm_per_1000km * Math.exp(z * prior.rate_log_sd), unit) }
-          said = [Texts.t("forecast.prior", low:, high:, unit:), *kin(answer, unit)].join(" ")
+          said = [Say::Texts.t("forecast.prior", low:, high:, unit:), *kin(answer, unit)].join(" ")
           return said unless answer.pads&.readings&.positive?
 
-          "#{said} #{Texts.t("forecast.replaced", share: Formats.percent(replaced(answer.pads, prior)))}"
+          "#{said} #{Say::Texts.t("forecast.replaced", share: Say::Formats.percent(replaced(answer.pads, prior)))}"
         end
 
         def kin(answer, unit)
           return [] unless answer.pads
 
           answer.kin.map do |pace|
-            Texts.t("forecast.kin", axle: pace.axle, rate: rate(1000 * Math.exp(pace.log_rate), unit), unit:)
+            Say::Texts.t("forecast.kin", axle: pace.axle, rate: rate(1000 * Math.exp(pace.log_rate), unit), unit:)
           end
         end
 
@@ -195,12 +195,17 @@ module Graver
           years =
             (
               if days < MANY_DAYS
-                Texts.t("forecast.days", count: days)
+                Say::Texts.t("forecast.days", count: days)
               else
-                Texts.t("forecast.years", count: (days / 365.25).round)
+                Say::Texts.t("forecast.years", count: (days / 365.25).round)
               end
             )
-          Texts.t("forecast.driving", distance: Formats.in_unit(answer.driving.km_per_day, unit).round, unit:, years:)
+          Say::Texts.t(
+            "forecast.driving",
+            distance: Say::Formats.in_unit(answer.driving.km_per_day, unit).round,
+            unit:,
+            years:
+          )
         end
 
         # The last claim about the current set, compared with this forecast.
@@ -212,7 +217,7 @@ module Graver
         def claim_sentence(overview, claim)
           claim or return
           mm = overview.answer.pads.now.values.map { |now| now[:mean_mm] }.min
-          Texts.t("forecast.claim", day: claim.date, claimed: claim.thickness_mm, mm: mm.round(1))
+          Say::Texts.t("forecast.claim", day: claim.date, claimed: claim.thickness_mm, mm: mm.round(1))
         end
 
         def counter_sentence(overview, counter)
@@ -220,7 +225,7 @@ module Graver
           life, unit = overview.answer.pads.first, overview.file.vehicle.distance_unit
           low, middle, high = [0.1, 0.5, 0.9].map { |chance| life.quantile(chance) }
           tokens = { day: counter.date, counter: counter.said_km, left: counter.left_km, low:, middle:, high: }
-          Texts.t("forecast.counter", unit:, **tokens)
+          Say::Texts.t("forecast.counter", unit:, **tokens)
         end
 
         # Positions whose rate has probably changed, and since when.
@@ -233,17 +238,17 @@ module Graver
 
         def changed(answer, part, who, supposed)
           day = answer.day_at(supposed[:since_km])
-          chance = Formats.percent(supposed[:chance])
-          return Texts.t("forecast.axle_changed", chance:, part:, day:) if who == :axle
+          chance = Say::Formats.percent(supposed[:chance])
+          return Say::Texts.t("forecast.axle_changed", chance:, part:, day:) if who == :axle
 
-          Texts.t("forecast.part_changed", chance:, position: "#{who.tr("_", " ")} #{part}", day:)
+          Say::Texts.t("forecast.part_changed", chance:, position: "#{who.tr("_", " ")} #{part}", day:)
         end
 
         def quiet_sentence(answer)
           quiet = answer.pads&.quiet or return
-          return Texts.t("forecast.quiet", chance: Formats.percent(quiet)) if quiet >= QUIET_FROM
+          return Say::Texts.t("forecast.quiet", chance: Say::Formats.percent(quiet)) if quiet >= QUIET_FROM
 
-          Texts.t("forecast.lively", chance: Formats.percent(1 - quiet)) if quiet < LIVELY_BELOW
+          Say::Texts.t("forecast.lively", chance: Say::Formats.percent(1 - quiet)) if quiet < LIVELY_BELOW
         end
 
         def doubt_sentences(overview)
@@ -253,8 +258,8 @@ module Graver
             .entries
             .select { |entry| refs.include?(entry.ref) }
             .map do |entry|
-              position = [entry.side, entry.pad, Texts.part(entry.part)].compact.join(" ")
-              Texts.t("forecast.outlier", position:, day: entry.date, entered: entered(entry))
+              position = [entry.side, entry.pad, Say::Texts.part(entry.part)].compact.join(" ")
+              Say::Texts.t("forecast.outlier", position:, day: entry.date, entered: entered(entry))
             end
         end
       end

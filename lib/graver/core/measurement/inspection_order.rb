@@ -46,7 +46,7 @@ module Graver
         def known(value, allowed, field)
           return value if allowed.include?(value)
 
-          raise InvalidEntry.of(field, "unknown_choice", Texts.t("faults.choose", choices: allowed))
+          raise InvalidEntry.of(field, "unknown_choice", Message.of("faults.choose", choices: allowed))
         end
       end
     end

@@ -19,7 +19,7 @@ module Graver
             raise InvalidEntry.of(
                     "value",
                     "out_of_instrument_range",
-                    Texts.t("faults.outside_instrument", value: value_mm, range:)
+                    Message.of("faults.outside_instrument", value: value_mm, range:)
                   )
           end
         end

@@ -47,14 +47,14 @@ module Graver
 
         def check(reading)
           if SHARES.key?(reading.unit) != (reading.method == "percent")
-            refuse("unit", "unit_for_method", Texts.t("faults.share_units"))
+            refuse("unit", "unit_for_method", Message.of("faults.share_units"))
           elsif reading.method == "percent" && reading.part != "pad"
-            refuse("method", "method_for_part", Texts.t("faults.no_share", part: reading.part))
+            refuse("method", "method_for_part", Message.of("faults.no_share", part: reading.part))
           elsif !@rules.method?(reading.method, reading.part)
             refuse(
               "method",
               "method_for_part",
-              Texts.t("faults.method_for_part", part: reading.part, method: reading.method)
+              Message.of("faults.method_for_part", part: reading.part, method: reading.method)
             )
           end
         end
@@ -81,7 +81,7 @@ module Graver
           plate, plate_u, assumed = plate(reading, part)
           lower = to_mm(reading.value.value, reading.unit)
           upper = reading.upper ? to_mm(reading.upper.value, reading.unit) : lower + @rules.gauge_step_mm
-          refuse("upper", "gauge_order", Texts.t("faults.gauge_order")) if upper <= lower
+          refuse("upper", "gauge_order", Message.of("faults.gauge_order")) if upper <= lower
           assumed += ["gauge_step"] unless reading.upper
           edge = TypeB.combined(method_uncertainty_mm(reading), plate_u)
           Thickness.interval(
@@ -96,7 +96,9 @@ module Graver
 
         def percent(reading, part)
           share = (reading.value.value * SHARES.fetch(reading.unit)).to_f
-          refuse("value", "out_of_range", Texts.t("faults.share_between", value: share)) unless share.between?(0, 100)
+          unless share.between?(0, 100)
+            refuse("value", "out_of_range", Message.of("faults.share_between", value: share))
+          end
           typical = @rules.typical_new(part.kind)
           new_mm = part.new_mm || typical.fetch(:mm)
           by_eye = @rules.percent_standard_uncertainty / 100.0 * new_mm
@@ -135,14 +137,14 @@ module Graver
           refuse(
             "value",
             "out_of_range",
-            Texts.t("faults.thickness_between", value: value_mm, part: reading.part, least:, most:)
+            Message.of("faults.thickness_between", value: value_mm, part: reading.part, least:, most:)
           )
         end
 
         def to_mm(value, unit)
           return Quantity::LENGTH.to_base(value, unit) if Quantity::LENGTH.include?(unit)
 
-          refuse("unit", "unknown_unit", Texts.t("faults.thickness_unit", choices: Quantity::LENGTH.units, unit:))
+          refuse("unit", "unknown_unit", Message.of("faults.thickness_unit", choices: Quantity::LENGTH.units, unit:))
         end
 
         # The part of the error that all readings of that day by this eye or gauge share.

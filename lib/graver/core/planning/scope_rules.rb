@@ -58,8 +58,8 @@ module Graver
           alone = works.find { |id| @works.fetch(id).alone && works.length > 1 }
           rotors = works.select { |id| @works.fetch(id).rotors }
           [
-            (Texts.t("scope.alone", work: @works.fetch(alone).label) if alone),
-            (Texts.t("scope.either") if rotors.length > 1)
+            (Message.of("scope.alone", work: @works.fetch(alone).label) if alone),
+            (Message.of("scope.either") if rotors.length > 1)
           ].compact
         end
       end

@@ -34,10 +34,10 @@ module Graver
           end
 
           def self.refuse(text)
-            raise InvalidEntry.of("", "missing", Texts.t("faults.missing_number")) if text.empty?
+            raise InvalidEntry.of("", "missing", Message.of("faults.missing_number")) if text.empty?
 
             shown = text.length > 24 ? "#{text[0, 24]}…" : text
-            raise InvalidEntry.of("", "not_a_number", Texts.t("faults.not_a_number", shown:))
+            raise InvalidEntry.of("", "not_a_number", Message.of("faults.not_a_number", shown:))
           end
           private_class_method :decimal, :fraction, :refuse
         end

@@ -15,7 +15,7 @@ module Graver
             return new(low: EnteredNumber.parse(text), high: nil) unless match
 
             low, high = match.captures.map { |each| EnteredNumber.parse(each) }
-            raise InvalidEntry.of("", "order", Texts.t("faults.range_order")) unless low.value < high.value
+            raise InvalidEntry.of("", "order", Message.of("faults.range_order")) unless low.value < high.value
 
             new(low:, high:)
           end

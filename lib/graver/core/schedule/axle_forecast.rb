@@ -139,17 +139,17 @@ module Graver
 
         def forecast(part, entries, specification, known, why)
           unless specification&.limit_mm
-            why[part] = Texts.t(part == "pad" ? "forecast.no_limit" : "forecast.no_discard")
+            why[part] = Message.of(part == "pad" ? "forecast.no_limit" : "forecast.no_discard")
             return
           end
           history = @history_builder.call(entries, specification, **known)
           if (unknown = never_seen(history, specification)).any?
-            why[part] = Texts.t("forecast.never_seen", places: unknown.map { |place| place.tr("_", " ") }, part:)
+            why[part] = Message.of("forecast.never_seen", places: unknown.map { |place| place.tr("_", " ") }, part:)
             return
           end
           Wear::Forecast
             .call(history, @priors.call(part, specification.kind))
-            .tap { |result| why[part] = Texts.t("forecast.unread", part:) unless result }
+            .tap { |result| why[part] = Message.of("forecast.unread", part:) unless result }
         end
       end
     end

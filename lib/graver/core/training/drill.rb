@@ -22,7 +22,7 @@ module Graver
         private
 
         def set_up = raise(NotImplementedError)
-        def say(key, **tokens) = Texts.t(key, **tokens)
+        def say(key, **tokens) = Message.of(key, **tokens)
 
         def number(answer)
           Quantity::EnteredNumber.parse(answer.to_s).value

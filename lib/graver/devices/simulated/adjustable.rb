@@ -38,12 +38,12 @@ module Graver
         end
 
         def read(quantity)
-          raise DeviceFailed, Texts.t("devices.not_connected", device: label) unless connected?
-          raise DeviceFailed, Texts.t("devices.does_not_send", device: label) unless quantities.include?(quantity)
+          raise DeviceFailed, Message.of("devices.not_connected", device: label) unless connected?
+          raise DeviceFailed, Message.of("devices.does_not_send", device: label) unless quantities.include?(quantity)
 
           if @random.rand * 100 < knob("drops")
             disconnect
-            raise DeviceFailed, Texts.t("devices.dropped", device: label)
+            raise DeviceFailed, Message.of("devices.dropped", device: label)
           end
           sample(quantity)
         end
@@ -58,7 +58,7 @@ module Graver
               InvalidEntry::FieldError.new(
                 field: "settings.#{id}",
                 code: "unknown_setting",
-                message: Texts.t("faults.unknown_setting")
+                message: Message.of("faults.unknown_setting")
               )
             )
           return if value.is_a?(Numeric) && value.between?(setting.least, setting.most)
@@ -67,7 +67,7 @@ module Graver
             field: "settings.#{id}",
             code: "out_of_range",
             message:
-              Texts.t(
+              Message.of(
                 "faults.labelled_between",
                 label: setting.label,
                 least: setting.least,

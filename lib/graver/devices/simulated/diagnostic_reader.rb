@@ -41,8 +41,8 @@ module Graver
         def actions = SECONDS.keys
 
         def act(action)
-          raise DeviceFailed, Texts.t("devices.not_connected", device: label) unless connected?
-          raise DeviceFailed, Texts.t("devices.does_nothing", device: label) unless SECONDS.key?(action)
+          raise DeviceFailed, Message.of("devices.not_connected", device: label) unless connected?
+          raise DeviceFailed, Message.of("devices.does_nothing", device: label) unless SECONDS.key?(action)
 
           refuse(action)
           Done.new(action:, seconds: @random.rand(SECONDS.fetch(action)), simulated: true)
@@ -52,11 +52,11 @@ module Graver
 
         def refuse(action)
           volts = knob("volts")
-          raise DeviceFailed, Texts.t("devices.low_battery", volts: format("%.1f", volts)) if volts < LEAST_VOLTS
-          raise DeviceFailed, Texts.t("devices.door") if @random.rand * 100 < knob("door")
+          raise DeviceFailed, Message.of("devices.low_battery", volts: format("%.1f", volts)) if volts < LEAST_VOLTS
+          raise DeviceFailed, Message.of("devices.door") if @random.rand * 100 < knob("door")
           return unless @random.rand * 100 < knob("refuses")
 
-          raise DeviceFailed, Texts.t(action.start_with?("brake") ? "devices.brake_refused" : "devices.refused")
+          raise DeviceFailed, Message.of(action.start_with?("brake") ? "devices.brake_refused" : "devices.refused")
         end
 
         def sample(quantity)

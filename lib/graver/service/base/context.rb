@@ -28,7 +28,8 @@ module Graver
                     :imports_under_way,
                     :build_digest,
                     :response_cache,
-                    :snapshots
+                    :snapshots,
+                    :english
 
         # today: a callable that returns a Date; devices: Devices::Shelf or nil; counter: Devices::PartsCounter or nil;
         # outlooks: cached forecasts, which two contexts with the same knowledge may share, as the whole question is the
@@ -54,19 +55,20 @@ module Graver
           @serving = serving
           @response_cache = ResponseCache.new
           @origin = self
+          @english = English::DEFAULT
           @plans = LruCache.new(MOST_PLANS)
           @snapshots = LruCache.new(MOST_READINGS) { |kept| kept.snapshot.weight }
         end
 
         # True when the records answer; raises otherwise.
         def reachable? = @store.reachable?
-        # A copy for one request, in the English of its thread, which loads each record once.
-        def for_request = dup.remembering
+        # A copy for one request, in one English, which loads each record once.
+        def for_request(english = English::DEFAULT) = dup.remembering(english)
 
         # Runs the block with its own context, in the same English, after the current request is answered.
         def later
-          english = English.current
-          @serving.later.call(-> { English.in(english) { yield @origin.for_request } })
+          english = @english
+          @serving.later.call(-> { yield @origin.for_request(english) })
         end
 
         # Runs the block once per key: a repeated request gets the first answer. The answer and its writes are saved
@@ -88,7 +90,7 @@ module Graver
         def standing(key, &block)
           return yield unless @store.records_settled?
 
-          @plans.fetch([@store.revisions.household, today, English.current, *key], &block)
+          @plans.fetch([@store.revisions.household, today, @english, *key], &block)
         end
 
         def patience = @serving.patience
@@ -101,9 +103,10 @@ module Graver
 
         protected
 
-        def remembering
+        def remembering(english)
           @store = Storage::RequestStore.new(@store)
-          @knowledge = @knowledge.in(English.current)
+          @english = english
+          @knowledge = @knowledge.in(english)
           self
         end
       end

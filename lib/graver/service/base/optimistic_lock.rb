@@ -38,9 +38,9 @@ module Graver
           versions = { label:, now: Revision.said(now) }
           message =
             if wanted.key?(name)
-              Texts.t("changed.versions", **versions, yours: Revision.said(wanted[name]))
+              Message.of("changed.versions", **versions, yours: Revision.said(wanted[name]))
             else
-              Texts.t("changed.now", **versions)
+              Message.of("changed.now", **versions)
             end
           InvalidEntry::FieldError.new(field: name.to_s, code: "changed_elsewhere", message:)
         end

@@ -17,7 +17,7 @@ module Graver
         def fetch(context, kind, vehicle_id)
           return yield unless context.store.settled?
 
-          kind = spoken(kind)
+          kind = spoken(context, kind)
           at = state(context, vehicle_id)
           @texts.fetch([kind, vehicle_id, at]) do
             on_file(context, kind, vehicle_id, at) || keep(context, kind, vehicle_id, at, yield)
@@ -26,18 +26,18 @@ module Graver
 
         # The same if it is cached, else nil.
         def ready(context, kind, vehicle_id)
-          kind = spoken(kind)
+          kind = spoken(context, kind)
           at = state(context, vehicle_id)
           @texts.fetch([kind, vehicle_id, at]) { on_file(context, kind, vehicle_id, at) || (return nil) }
         end
 
         # The newest there is, of whatever state, or nil.
-        def stale(context, kind, vehicle_id) = context.store.response_cache.of(spoken(kind), vehicle_id)&.last
+        def stale(context, kind, vehicle_id) = context.store.response_cache.of(spoken(context, kind), vehicle_id)&.last
 
         private
 
         # An answer is made of words.
-        def spoken(kind) = "#{kind}.#{English.current}"
+        def spoken(context, kind) = "#{kind}.#{context.english}"
 
         def state(context, vehicle_id)
           revisions = context.store.revisions

@@ -28,9 +28,9 @@ module Graver
         def said(value)
           case value
           when nil, ""
-            Texts.t("changed.nothing")
+            Message.of("changed.nothing")
           when true, false
-            Texts.t(value ? "changed.yes" : "changed.no")
+            Message.of(value ? "changed.yes" : "changed.no")
           when Array
             value.join(", ")
           else
@@ -44,7 +44,7 @@ module Graver
           found = JSON.parse(seen.unpack1("m0"))
           found.is_a?(Hash) ? found : raise(ArgumentError)
         rescue ArgumentError, JSON::ParserError, EncodingError
-          raise InvalidEntry.of("revision", "invalid", Texts.t("requests.revision"))
+          raise InvalidEntry.of("revision", "invalid", Message.of("requests.revision"))
         end
 
         private_class_method :digest, :read

@@ -12,7 +12,7 @@ module Graver
 
         # find: callable -> the record as it stands
         def initialize(find)
-          super(-> { self.class.fields(find.call) }, ->(name) { Texts.t(self.class::LABELS.fetch(name)) })
+          super(-> { self.class.fields(find.call) }, ->(name) { Message.of(self.class::LABELS.fetch(name)) })
         end
       end
     end

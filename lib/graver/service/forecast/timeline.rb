@@ -60,7 +60,7 @@ module Graver
                 event(
                   "job",
                   [job.planned_for, today].max,
-                  Texts.t("timeline.job_#{job.state}", axle: name.capitalize),
+                  Message.of("timeline.job_#{job.state}", axle: name.capitalize),
                   axle: name
                 )
               end
@@ -78,9 +78,9 @@ module Graver
             [date, today].max,
             (
               if far < 100
-                Texts.t("timeline.look", axle: name)
+                Message.of("timeline.look", axle: name)
               else
-                Texts.t("timeline.look_within", unit:, axle: name, km: far)
+                Message.of("timeline.look_within", unit:, axle: name, km: far)
               end
             ),
             axle: name,
@@ -96,13 +96,13 @@ module Graver
             event(
               "due",
               careful[:date],
-              Texts.t("timeline.due", axle: name, part: careful[:part], limit: careful[:limit_mm].to_f),
+              Message.of("timeline.due", axle: name, part: careful[:part], limit: careful[:limit_mm].to_f),
               axle: name,
               km: careful[:km]
             )
           ]
           unless job
-            events << event("order", order, Texts.t("timeline.order", axle: name, part: careful[:part]), axle: name)
+            events << event("order", order, Message.of("timeline.order", axle: name, part: careful[:part]), axle: name)
           end
           events
         end
@@ -133,9 +133,9 @@ module Graver
               [due.due_on, today].max,
               (
                 if due.overdue_days.positive?
-                  Texts.t("timeline.fluid_overdue", day: due.due_on)
+                  Message.of("timeline.fluid_overdue", day: due.due_on)
                 else
-                  Texts.t("timeline.fluid_due")
+                  Message.of("timeline.fluid_due")
                 end
               )
             )
@@ -171,7 +171,12 @@ module Graver
           return if driven > upto
 
           km = [from - driven, 0].max
-          text = Texts.t("timeline.retorque", axle: axle.file.axle.name, distance: Formats.trade([from, upto], unit))
+          text =
+            Message.of(
+              "timeline.retorque",
+              axle: axle.file.axle.name,
+              distance: Base::Wording.new(unit).trade("{distance:#{from}-#{upto}}")
+            )
           event("retorque", timeline.as_of + timeline.days_for(km).floor, text, axle: axle.file.axle.name, km:)
         end
 
@@ -180,7 +185,7 @@ module Graver
           @overview
             .follow_ups
             .select { |each| each.open? && each.look_on }
-            .map { |each| event("relook", [each.look_on, today].max, Texts.t("timeline.relook", what: each.text)) }
+            .map { |each| event("relook", [each.look_on, today].max, Message.of("timeline.relook", what: each.text)) }
         end
 
         # New pads are read soon: that anchors their forecast.
@@ -201,7 +206,7 @@ module Graver
             event(
               "first_reading",
               timeline.as_of + timeline.days_for(km).floor,
-              Texts.t("timeline.first_reading", axle: axle.file.axle.name),
+              Message.of("timeline.first_reading", axle: axle.file.axle.name),
               axle: axle.file.axle.name,
               km:
             )
@@ -233,21 +238,21 @@ module Graver
             date:,
             km: group.dues.first.at_km,
             fluid: fluid || false,
-            text: [together(group, found), (Texts.t("timeline.session_fluid") if fluid)].compact.join(" ")
+            text: [together(group, found), (Message.of("timeline.session_fluid") if fluid)].compact.join(" ")
           )
         end
 
         def together(group, found)
           first, *others = group.dues.map(&:id)
-          return Texts.t("timeline.alone", axle: first, part: found[first][:part]) if others.empty?
+          return Message.of("timeline.alone", axle: first, part: found[first][:part]) if others.empty?
 
           said = { others:, part: found[others.first][:part], axle: first, first: found[first][:part] }
-          return Texts.t("timeline.together", **said) if group.apart_km < 100 && group.apart_days.zero?
+          return Message.of("timeline.together", **said) if group.apart_km < 100 && group.apart_days.zero?
 
           said[:days] = group.apart_days
-          return Texts.t("timeline.behind", **said) if group.apart_km < 100
+          return Message.of("timeline.behind", **said) if group.apart_km < 100
 
-          Texts.t("timeline.behind_both", **said, unit:, km: group.apart_km)
+          Message.of("timeline.behind_both", **said, unit:, km: group.apart_km)
         end
       end
     end

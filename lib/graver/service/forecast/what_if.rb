@@ -51,12 +51,12 @@ module Graver
               fault(
                 "year_distance",
                 "out_of_range",
-                Texts.t("faults.year_distance_between", least: YEAR_KM.min, most: YEAR_KM.max)
+                Message.of("faults.year_distance_between", least: YEAR_KM.min, most: YEAR_KM.max)
               )
             )
           end
 
-          @said << Texts.t("what_if.year", distance: given[:year_distance].strip, unit:)
+          @said << Message.of("what_if.year", distance: given[:year_distance].strip, unit:)
           Core::Schedule::Timeline.new(
             answer.driving.with(km_per_day: km / Household::PlannedEvents::DAYS_A_YEAR),
             answer.as_of_date,
@@ -81,12 +81,12 @@ module Graver
               fault(
                 group == "uses" ? "use" : "pads",
                 "out_of_range",
-                Texts.t("faults.choose", choices: @knowledge.what_if.fetch(group).keys)
+                Message.of("faults.choose", choices: @knowledge.what_if.fetch(group).keys)
               ) || 1.0
             )
           end
 
-          @said << Texts.t(
+          @said << Message.of(
             "what_if.kind",
             label: found["label"],
             factor: found["factor"],
@@ -97,7 +97,7 @@ module Graver
 
         def own_factor(text)
           factor = number("factor", text, FACTOR) or return 1.0
-          @said << Texts.t("what_if.own_factor", factor:)
+          @said << Message.of("what_if.own_factor", factor:)
           factor
         end
 
@@ -105,9 +105,9 @@ module Graver
           return [] if blank?(side)
 
           unless file.axle.sides.include?(side)
-            fault("freed", "out_of_range", Texts.t("faults.choose", choices: file.axle.sides))
+            fault("freed", "out_of_range", Message.of("faults.choose", choices: file.axle.sides))
           end
-          @said << Texts.t("what_if.freed", side:)
+          @said << Message.of("what_if.freed", side:)
           file.positions.select { |position| position.start_with?("#{side}_") }
         end
 
@@ -116,7 +116,7 @@ module Graver
 
           known = file.new_pad_mm
           mm = blank?(given[:pads_mm]) ? known : number("pads_mm", given[:pads_mm], NEW_PADS_MM)
-          @said << Texts.t("what_if.new_pads", mm:) if mm
+          @said << Message.of("what_if.new_pads", mm:) if mm
           mm
         end
 
@@ -130,7 +130,7 @@ module Graver
           if range.nil? || range.cover?(value)
             value
           else
-            fault(field, "out_of_range", Texts.t("faults.between", least: range.min, most: range.max))
+            fault(field, "out_of_range", Message.of("faults.between", least: range.min, most: range.max))
           end
         end
 

@@ -57,7 +57,7 @@ module Graver
                 InvalidEntry::FieldError.new(
                   field: kind,
                   code: "unknown_choice",
-                  message: Texts.t("faults.choose", choices: all.dig(kind, "options").keys)
+                  message: Message.of("faults.choose", choices: all.dig(kind, "options").keys)
                 )
               end
           raise InvalidEntry, faults if faults.any?

@@ -37,7 +37,7 @@ module Graver
             },
             look_again_chance: ScheduleChoices.new(@context).comfort
           }
-          @context.outlooks.fetch([English.current, asked]) { @outlook.call(**asked) }
+          @context.outlooks.fetch([@context.english, asked]) { @outlook.call(**asked) }
         end
       end
     end

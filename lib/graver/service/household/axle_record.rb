@@ -89,10 +89,10 @@ module Graver
         # Where that limit comes from, in words.
         def limit_from
           if [length_mm("pad.discard_thickness"), overall_limit_mm].compact.max == limit_mm
-            return Texts.t("findings.limit_maker")
+            return Message.of("findings.limit_maker")
           end
 
-          Texts.t(length_mm("pad.service_limit") ? "findings.limit_own" : "findings.limit_approach")
+          Message.of(length_mm("pad.service_limit") ? "findings.limit_own" : "findings.limit_approach")
         end
 
         def positions = axle.sides.product(%w[inner outer]).map { |pair| pair.join("_") }

@@ -18,7 +18,7 @@ module Graver
         def template(axle_id)
           file = find(axle_id)
           caliper = file.caliper && @context.knowledge.caliper(file.caliper)
-          raise InvalidEntry.of("from", "no_caliper_kind", Texts.t("faults.caliper_first")) unless caliper
+          raise InvalidEntry.of("from", "no_caliper_kind", Message.of("faults.caliper_first")) unless caliper
 
           wanted = gaps(file)
           entries = caliper.template.select { |entry| wanted.include?(entry["key"]) }
@@ -34,7 +34,7 @@ module Graver
         # A torque is never copied from another vehicle; the field (`copy`) says what may be.
         def copy(axle_id, from_id)
           file, other = find(axle_id), find(from_id)
-          raise InvalidEntry.of("from", "same_axle", Texts.t("faults.other_axle")) if file.axle.id == other.axle.id
+          raise InvalidEntry.of("from", "same_axle", Message.of("faults.other_axle")) if file.axle.id == other.axle.id
 
           known = other.data.values.select { |datum| gaps(file).include?(datum.key) }
           allowed, left = known.partition { |datum| allowed?(@catalogue.field(datum.key), file, other) }

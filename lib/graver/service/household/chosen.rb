@@ -38,7 +38,7 @@ module Graver
           @faults = []
           wanted.each do |field, own|
             choices = @choices.fetch(field)
-            fault(field, "out_of_range", Texts.t("faults.choose", choices:)) unless choices.include?(own)
+            fault(field, "out_of_range", Message.of("faults.choose", choices:)) unless choices.include?(own)
           end
           raise_faults
 

@@ -32,7 +32,7 @@ module Graver
         def add(vehicle_id, given, about: nil, closed_because: nil)
           vehicle = @store.vehicles.find(vehicle_id)
           if of([vehicle]).fetch(vehicle.id).count(&:open?) >= MOST
-            raise InvalidEntry.of("", "too_many", Texts.t("faults.too_many_open", most: MOST))
+            raise InvalidEntry.of("", "too_many", Message.of("faults.too_many_open", most: MOST))
           end
 
           @faults = []
@@ -72,18 +72,20 @@ module Graver
         def where(vehicle, given)
           axle_id, side = given.values_at(:axle_id, :side)
           unless axle_id.nil? || vehicle.axles.any? { |axle| axle.id == axle_id }
-            fault("axle_id", "unknown_axle", Texts.t("faults.unknown_axle"))
+            fault("axle_id", "unknown_axle", Message.of("faults.unknown_axle"))
           end
-          fault("side", "unknown_choice", Texts.t("faults.choose", choices: SIDES)) unless [nil, *SIDES].include?(side)
+          unless [nil, *SIDES].include?(side)
+            fault("side", "unknown_choice", Message.of("faults.choose", choices: SIDES))
+          end
           { axle_id:, side: }
         end
 
         def words(field, text)
           text = text.to_s.strip
-          return fault(field, "missing", Texts.t("faults.few_words")) if text.empty?
+          return fault(field, "missing", Message.of("faults.few_words")) if text.empty?
           return text if text.length <= LONGEST
 
-          fault(field, "too_long", Texts.t("faults.too_long", most: LONGEST))
+          fault(field, "too_long", Message.of("faults.too_long", most: LONGEST))
         end
 
         def day(text)
@@ -93,12 +95,12 @@ module Graver
           return date.iso8601 if date.between?(@context.today, @context.today >> (12 * FURTHEST_YEARS))
 
           if date < @context.today
-            fault("look_on", "in_past", Texts.t("faults.past_event"))
+            fault("look_on", "in_past", Message.of("faults.past_event"))
           else
-            fault("look_on", "out_of_range", Texts.t("faults.day_too_far", years: FURTHEST_YEARS))
+            fault("look_on", "out_of_range", Message.of("faults.day_too_far", years: FURTHEST_YEARS))
           end
         rescue Date::Error
-          fault("look_on", "not_a_day", Texts.t("faults.not_a_day", example: @context.today.iso8601))
+          fault("look_on", "not_a_day", Message.of("faults.not_a_day", example: @context.today.iso8601))
         end
       end
     end

@@ -88,7 +88,7 @@ module Graver
           lengths = LENGTHS.to_h { |key| [key, checked_length(fields, key, faults)] }
           range = %i[least most].map { |key| mm(lengths[key], fields[:unit]) }
           if faults.empty? && range.all? && range[1] <= range[0]
-            faults << fault("most", "order", Texts.t("faults.more_than_least"))
+            faults << fault("most", "order", Message.of("faults.more_than_least"))
           end
           raise InvalidEntry, faults if faults.any?
 
@@ -98,12 +98,12 @@ module Graver
         def plain_faults(fields)
           methods = @knowledge.measurement.fetch("methods").select { |_, method| method.key?("instrument") }.keys
           faults = []
-          faults << fault("name", "missing", Texts.t("faults.name")) if fields[:name].to_s.strip.empty?
+          faults << fault("name", "missing", Message.of("faults.name")) if fields[:name].to_s.strip.empty?
           unless methods.include?(fields[:method])
-            faults << fault("method", "unknown_choice", Texts.t("faults.choose", choices: methods))
+            faults << fault("method", "unknown_choice", Message.of("faults.choose", choices: methods))
           end
           unless Core::Quantity::LENGTH.include?(fields[:unit])
-            faults << fault("unit", "unknown_unit", Texts.t("faults.choose", choices: Core::Quantity::LENGTH.units))
+            faults << fault("unit", "unknown_unit", Message.of("faults.choose", choices: Core::Quantity::LENGTH.units))
           end
           faults
         end
@@ -115,7 +115,7 @@ module Graver
           length = mm(text, fields[:unit])
           least = %i[resolution uncertainty].include?(key) ? 1e-6 : 0
           unless length.between?(least, key == :most ? 2000 : 500)
-            faults << fault(key.to_s, "out_of_range", Texts.t("faults.cannot_be", value: length))
+            faults << fault(key.to_s, "out_of_range", Message.of("faults.cannot_be", value: length))
           end
           text
         rescue InvalidEntry => e

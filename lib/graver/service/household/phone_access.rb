@@ -37,7 +37,7 @@ module Graver
         def passphrase=(text)
           text = text.to_s
           unless PASSPHRASE.cover?(text.strip.length) && text.bytesize <= MOST_BYTES
-            raise InvalidEntry.of("passphrase", "out_of_range", Texts.t("access.passphrase", least: PASSPHRASE.min))
+            raise InvalidEntry.of("passphrase", "out_of_range", Message.of("access.passphrase", least: PASSPHRASE.min))
           end
 
           keep("passphrase" => BCrypt::Password.create(text).to_s)
@@ -46,7 +46,7 @@ module Graver
 
         # Raises InvalidEntry while there is none.
         def require_passphrase
-          raise InvalidEntry.of("wanted", "missing", Texts.t("access.passphrase_first")) unless passphrase?
+          raise InvalidEntry.of("wanted", "missing", Message.of("access.passphrase_first")) unless passphrase?
         end
 
         # Raises InvalidEntry while there is no passphrase.
@@ -71,7 +71,7 @@ module Graver
           @store.transaction do
             @store.sessions.add(
               digest(token),
-              device: named.empty? ? Texts.t("access.some_device") : named,
+              device: named.empty? ? Message.of("access.some_device") : named,
               at: now,
               until_at: stamp(SESSION_SECONDS)
             )

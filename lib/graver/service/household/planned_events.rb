@@ -38,7 +38,7 @@ module Graver
         def add(vehicle_id, given)
           vehicle = @store.vehicles.find(vehicle_id)
           if of([vehicle]).fetch(vehicle.id).rows.length >= MOST
-            raise InvalidEntry.of("", "too_many", Texts.t("faults.too_many_planned", most: MOST))
+            raise InvalidEntry.of("", "too_many", Message.of("faults.too_many_planned", most: MOST))
           end
 
           @faults = []
@@ -55,7 +55,7 @@ module Graver
           @faults = []
           length = row.to_on && (row.to_on - row.from_on).to_i
           start, = read_days({ kind: row.kind, from: })
-          fault("from", "out_of_range", Texts.t("faults.only_trips_move")) unless kinds.include?(row.kind)
+          fault("from", "out_of_range", Message.of("faults.only_trips_move")) unless kinds.include?(row.kind)
           raise_faults
 
           [row, { from_on: start, to_on: length && (start + length) }]
@@ -127,23 +127,23 @@ module Graver
           check_length(from, to) if from && to
           last = to || from
           if last && given[:kind] != "driving" && last < @context.today
-            fault(to ? "to" : "from", "in_past", Texts.t("faults.past_event"))
+            fault(to ? "to" : "from", "in_past", Message.of("faults.past_event"))
           end
           [from, to]
         end
 
         def check_length(from, to)
-          fault("to", "out_of_range", Texts.t("faults.trip_ends")) if to < from
-          fault("to", "out_of_range", Texts.t("faults.trip_too_long")) if to > from + 366
+          fault("to", "out_of_range", Message.of("faults.trip_ends")) if to < from
+          fault("to", "out_of_range", Message.of("faults.trip_too_long")) if to > from + 366
         end
 
         def day(field, text)
           date = Date.iso8601(text.to_s)
           return date if date.between?(@context.today << 120, @context.today >> (12 * FURTHEST_YEARS))
 
-          fault(field, "out_of_range", Texts.t("faults.day_too_far", years: FURTHEST_YEARS))
+          fault(field, "out_of_range", Message.of("faults.day_too_far", years: FURTHEST_YEARS))
         rescue Date::Error
-          fault(field, "not_a_day", Texts.t("faults.not_a_day", example: @context.today.iso8601))
+          fault(field, "not_a_day", Message.of("faults.not_a_day", example: @context.today.iso8601))
         end
 
         def distance(given, unit)
@@ -158,7 +158,7 @@ module Graver
             fault(
               "distance",
               "out_of_range",
-              Texts.t(
+              Message.of(
                 given[:kind] == "driving" ? "faults.year_distance_between" : "faults.distance_between",
                 least: range.min,
                 most: range.max
@@ -175,7 +175,7 @@ module Graver
             fault(
               "wear_factor",
               "out_of_range",
-              Texts.t("faults.factor_between", least: WEAR_FACTOR.min, most: WEAR_FACTOR.max)
+              Message.of("faults.factor_between", least: WEAR_FACTOR.min, most: WEAR_FACTOR.max)
             )
           end
           given[:wear_factor].strip

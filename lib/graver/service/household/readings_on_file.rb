@@ -10,8 +10,8 @@ module Graver
         # One reading of a vehicle, in words.
         def self.said(vehicle, inspection, row)
           axle = vehicle.axles.find { |each| each.id == row.axle_id }&.name
-          place = [axle, row.side, row.pad, Texts.part(row.part)].compact.join(" ")
-          Texts.t("log.named_reading", place:, value: "#{row.value} #{row.unit}", day: inspection.date)
+          place = [axle, row.side, row.pad, Message.part(row.part)].compact.join(" ")
+          Message.of("log.named_reading", place:, value: "#{row.value} #{row.unit}", day: inspection.date)
         end
 
         def initialize(store)
@@ -20,11 +20,11 @@ module Graver
 
         # [[Inspection, ReadingRow]] -> a sentence
         def refusal(readings, text = "faults.breaks_readings")
-          Texts.t(
+          Message.of(
             text,
             count: readings.length,
             readings: readings.first(MOST_NAMED).map { |inspection, row| named(inspection, row) },
-            more: readings.length > MOST_NAMED ? Texts.t("log.and_more", count: readings.length - MOST_NAMED) : ""
+            more: readings.length > MOST_NAMED ? Message.of("log.and_more", count: readings.length - MOST_NAMED) : ""
           )
         end
 

@@ -68,7 +68,11 @@ module Graver
         def faults(file, entry, at)
           if entry[:value].nil?
             unless @catalogue.field(entry[:key])
-              raise InvalidEntry.of("key", "unknown_key", Texts.t("faults.unknown_key", key: entry[:key].to_s[0, 40]))
+              raise InvalidEntry.of(
+                      "key",
+                      "unknown_key",
+                      Message.of("faults.unknown_key", key: entry[:key].to_s[0, 40])
+                    )
             end
           else
             @catalogue.check(entry[:key], entry[:value], entry[:unit], entry[:source], file.vehicle.kind)
@@ -102,11 +106,12 @@ module Graver
             high, low = value_after(file, entries, more), value_after(file, entries, less)
             next unless high && low && high <= low
 
-            labels = [more, less].map { |key| Formats.inside(@catalogue.field(key).label) }
+            labels = [more, less].map { |key| Typography.inside(@catalogue.field(key).label) }
             InvalidEntry::FieldError.new(
               field: "entries.#{at}.value",
               code: "order",
-              message: Texts.t("faults.must_exceed", more: labels[0], high: high.to_f, less: labels[1], low: low.to_f)
+              message:
+                Message.of("faults.must_exceed", more: labels[0], high: high.to_f, less: labels[1], low: low.to_f)
             )
           end
         end
@@ -120,7 +125,7 @@ module Graver
             InvalidEntry::FieldError.new(
               field: "entries.#{at}.value",
               code: "angle_alone",
-              message: Texts.t("faults.angle_alone")
+              message: Message.of("faults.angle_alone")
             )
           end
         end
@@ -137,7 +142,7 @@ module Graver
             InvalidEntry::FieldError.new(
               field: "entries.#{at}.value",
               code: "stretched",
-              message: Texts.t("faults.stretched")
+              message: Message.of("faults.stretched")
             )
           end
         end

@@ -41,7 +41,7 @@ module Graver
                 InvalidEntry::FieldError.new(
                   field: key,
                   code: "out_of_range",
-                  message: Texts.t("faults.between", least:, most:)
+                  message: Message.of("faults.between", least:, most:)
                 )
               end
             end

@@ -74,7 +74,7 @@ module Graver
         end
 
         # Errors of readings on file are said in an English.
-        def key(vehicle_id) = [vehicle_id, English.current]
+        def key(vehicle_id) = [vehicle_id, @context.english]
       end
     end
   end

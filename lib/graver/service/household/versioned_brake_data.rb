@@ -8,7 +8,7 @@ module Graver
         # record: Household::AxleRecord; looked_for: keys not to be found -> { key => in words }
         def self.fields(catalogue, record, looked_for)
           looked_for
-            .to_h { |key| [key, Texts.t("changed.not_found")] }
+            .to_h { |key| [key, Message.of("changed.not_found")] }
             .merge(record.data.to_h { |key, datum| [key, said(catalogue, key, datum.to_h)] })
         end
 
@@ -37,7 +37,7 @@ module Graver
         end
 
         def asked(entry)
-          return Texts.t("changed.not_found") if entry[:value].nil? && entry[:source] == RecordBrakeData::UNKNOWN
+          return Message.of("changed.not_found") if entry[:value].nil? && entry[:source] == RecordBrakeData::UNKNOWN
 
           self.class.said(@catalogue, entry[:key], entry)
         end

@@ -23,15 +23,15 @@ module Graver
           end
 
           cause = found.causes.find { |each| each.id == given[:cause] } or
-            raise InvalidEntry.of("cause", "unknown_choice", Texts.t("faults.choose", choices: [*ids(found), NONE]))
+            raise InvalidEntry.of("cause", "unknown_choice", Message.of("faults.choose", choices: [*ids(found), NONE]))
           @ends.add(vehicle_id, { **told, text: text(found) }, about: found.rule, closed_because: cause.label)
         end
 
         private
 
         def ids(found) = found.causes.map(&:id)
-        def text(found) = "#{found.place}: #{Formats.inside(found.title)}"
-        def open_text(found) = Texts.t("findings.no_cause", what: text(found))
+        def text(found) = "#{found.place}: #{Typography.inside(found.title)}"
+        def open_text(found) = Message.of("findings.no_cause", what: text(found))
         def look_on = (@context.today >> @context.knowledge.relook_months).iso8601
 
         def finding(vehicle_id, given)
@@ -43,7 +43,7 @@ module Graver
               .find { |each| each.file.axle.id == given[:axle_id] }
           found =
             axle&.findings&.find { |each| each.rule == given[:rule] && each.side == given[:side] && each.causes.any? }
-          found || raise(InvalidEntry.of("rule", "unknown_item", Texts.t("findings.not_there")))
+          found || raise(InvalidEntry.of("rule", "unknown_item", Message.of("findings.not_there")))
         end
       end
     end

@@ -41,7 +41,7 @@ module Graver
               .find(vehicle_id)
               .axles
               .find { |axle| axle.file.axle.id == given[:axle] }
-          raise InvalidEntry.of("axle", "unknown_axle", Texts.t("faults.unknown_axle")) unless overview
+          raise InvalidEntry.of("axle", "unknown_axle", Message.of("faults.unknown_axle")) unless overview
 
           mm = claimed_mm(given)
           result = given[:part] == "pad" ? overview.answer.pads : overview.answer.rotors
@@ -59,13 +59,15 @@ module Graver
         def claimed_mm(given)
           figures, unit = Core::Quantity::EnteredLength.split(given[:value], given[:unit] || "mm")
           unless Core::Quantity::LENGTH.include?(unit)
-            raise InvalidEntry.of("value", "unknown_unit", Texts.t("faults.claim_unit"))
+            raise InvalidEntry.of("value", "unknown_unit", Message.of("faults.claim_unit"))
           end
 
           mm = Core::Quantity::LENGTH.to_base(Core::Quantity::EnteredNumber.parse(figures).value, unit)
           least, most = thresholds.fetch(:"#{given[:part]}_mm")
           unless mm.between?(least, most)
-            raise(InvalidEntry.of("value", "out_of_range", Texts.t("faults.claim_between", least:, most:, value: mm)))
+            raise(
+              InvalidEntry.of("value", "out_of_range", Message.of("faults.claim_between", least:, most:, value: mm))
+            )
           end
           mm
         rescue InvalidEntry => e
@@ -117,23 +119,23 @@ module Graver
             sentences = [silent_pads(axle), silent_rotors(axle), *unclear_variation(axle)]
             sentences << unmeasured_pulsation(axle) if pulsates
             sentences.compact.map do |sentence|
-              Texts.t("findings.silent", axle: axle.file.axle.name.capitalize, sentence: Formats.inside(sentence))
+              Message.of("findings.silent", axle: axle.file.axle.name.capitalize, sentence: Typography.inside(sentence))
             end
           end
         end
 
         def silent_pads(axle)
           pads = axle.answer.pads
-          return Texts.t("findings.no_pad_read") unless pads&.readings&.positive?
+          return Message.of("findings.no_pad_read") unless pads&.readings&.positive?
 
           return unless pads.unread.any?
-          Texts.t("findings.pads_unread", pads: pads.unread.map { |id| id.tr("_", " ") }.join(", "))
+          Message.of("findings.pads_unread", pads: pads.unread.map { |id| id.tr("_", " ") }.join(", "))
         end
 
         def silent_rotors(axle)
-          return Texts.t("findings.no_discard") unless axle.file.discard_mm
+          return Message.of("findings.no_discard") unless axle.file.discard_mm
 
-          Texts.t("findings.no_rotor_read") unless axle.answer.rotors&.readings&.positive?
+          Message.of("findings.no_rotor_read") unless axle.answer.rotors&.readings&.positive?
         end
 
         # More than the limit as read, but no more than the tool makes by itself.
@@ -146,7 +148,7 @@ module Graver
             next if survey&.spread_mm.nil? || survey.told? || survey.spread_mm < limit
 
             tokens = { side:, spread: format("%.3f", survey.spread_mm), chance: format("%.3f", survey.chance_mm) }
-            Texts.t("findings.variation_unclear", **tokens)
+            Message.of("findings.variation_unclear", **tokens)
           end
         end
 
@@ -165,7 +167,7 @@ module Graver
             return
           end
 
-          Texts.t("findings.pulsation_unmeasured", places: PLACES_FOR_VARIATION)
+          Message.of("findings.pulsation_unmeasured", places: PLACES_FOR_VARIATION)
         end
 
         # Single positions, by caliper with the wheel off.

@@ -78,12 +78,12 @@ module Graver
         end
 
         def sentence(overview, file, headroom)
-          return Texts.t("findings.headroom", ml: headroom.round) if headroom
+          return Message.of("findings.headroom", ml: headroom.round) if headroom
 
           missing = []
-          missing << Texts.t("findings.reservoir_volume") unless file.volume_ml("fluid.reservoir_volume")
-          missing << Texts.t("findings.fluid_level") unless level(overview, overview.axles.first)
-          Texts.t("findings.overflow_unknown", missing:, count: missing.length)
+          missing << Message.of("findings.reservoir_volume") unless file.volume_ml("fluid.reservoir_volume")
+          missing << Message.of("findings.fluid_level") unless level(overview, overview.axles.first)
+          Message.of("findings.overflow_unknown", missing:, count: missing.length)
         end
 
         def pushed(axle, headroom)

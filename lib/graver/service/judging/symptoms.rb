@@ -30,7 +30,11 @@ module Graver
         # is closed; a normal one is noted and closed at once. Raises InvalidEntry for an unknown or missing answer.
         def call(vehicle_id, given)
           symptom = @symptoms.find { |each| each.id == given[:symptom] } or
-            raise InvalidEntry.of("symptom", "unknown_choice", Texts.t("faults.choose", choices: @symptoms.map(&:id)))
+            raise InvalidEntry.of(
+                    "symptom",
+                    "unknown_choice",
+                    Message.of("faults.choose", choices: @symptoms.map(&:id))
+                  )
           answers = answered(symptom, given.fetch(:answers, {}))
           outcome = symptom.outcome(answers)
           noted = note(vehicle_id, symptom, answers, outcome)
@@ -46,14 +50,14 @@ module Graver
           known = ends.of([vehicle]).fetch(vehicle_id).find { |each| each.open? && each.about == about }
           return known if known
 
-          closed_because = outcome.severity == "good" ? Texts.t("findings.normal") : nil
+          closed_because = outcome.severity == "good" ? Message.of("findings.normal") : nil
           ends.add(vehicle_id, { text: said(symptom, answers) }, about:, closed_because:)
         end
 
         # "Noticed: The pedal is not right. It sinks while held"
         def said(symptom, answers)
           options = symptom.questions.map { |question| question.options.fetch(answers[question.id]) }
-          Texts.t("findings.noticed", what: [symptom.label, *options].join(". "))
+          Message.of("findings.noticed", what: [symptom.label, *options].join(". "))
         end
 
         def answered(symptom, answers)
@@ -65,7 +69,8 @@ module Graver
                 InvalidEntry::FieldError.new(
                   field: "answers.#{question.id}",
                   code: "missing",
-                  message: Texts.t("faults.symptom_choose", question: question.text, choices: question.options.values)
+                  message:
+                    Message.of("faults.symptom_choose", question: question.text, choices: question.options.values)
                 )
               end
           faults.any? ? raise(InvalidEntry, faults) : answers

@@ -17,12 +17,12 @@ module Graver
           return figure_row(figure, given) if figure
 
           item = @knowledge.condition_item(given[:item]) or
-            refuse("item", "unknown_item", Texts.t("faults.unknown_item"))
+            refuse("item", "unknown_item", Message.of("faults.unknown_item"))
           unless item.marks.any? { |mark| mark.id == given[:mark] }
             refuse(
               "mark",
               "unknown_mark",
-              Texts.t("faults.unknown_mark", mark: given[:mark].to_s[0, 24], item: item.label.downcase)
+              Message.of("faults.unknown_mark", mark: given[:mark].to_s[0, 24], item: item.label.downcase)
             )
           end
           check_place(item, given)
@@ -41,12 +41,12 @@ module Graver
         def check_place(item, given)
           return if item.place.nil?
 
-          file = @files[given[:axle]] or refuse("axle", "unknown_axle", Texts.t("faults.unknown_axle"))
+          file = @files[given[:axle]] or refuse("axle", "unknown_axle", Message.of("faults.unknown_axle"))
           unless file.axle.sides.include?(given[:side])
-            refuse("side", "unknown_position", Texts.t("faults.unknown_side", part: "brake"))
+            refuse("side", "unknown_position", Message.of("faults.unknown_side", part: "brake"))
           end
           return unless item.place == "faces" && !%w[inner outer].include?(given[:face])
-          refuse("face", "unknown_position", Texts.t("faults.inner_or_outer"))
+          refuse("face", "unknown_position", Message.of("faults.inner_or_outer"))
         end
 
         def figure_row(figure, given)
@@ -55,7 +55,7 @@ module Graver
             refuse(
               "value",
               "out_of_range",
-              Texts.t(
+              Message.of(
                 "faults.labelled_between",
                 label: figure.label,
                 least: figure.least,
@@ -65,7 +65,7 @@ module Graver
             )
           end
           if figure.whole && number.denominator != 1
-            refuse("value", "not_whole", Texts.t("faults.whole", label: figure.label))
+            refuse("value", "not_whole", Message.of("faults.whole", label: figure.label))
           end
 
           {

@@ -14,21 +14,23 @@ module Graver
         # given: { void:, value:, upper:, unit:, method:, overall:, reason: }. Raises InvalidEntry, NotFound.
         def reading(inspection_id, reading_id, given)
           inspection = @store.inspections.find(inspection_id)
-          row = inspection.readings.find { |each| each.id == reading_id } or raise NotFound, Texts.t("missing.reading")
+          row = inspection.readings.find { |each| each.id == reading_id } or
+            raise NotFound, Message.of("missing.reading")
           change(inspection_id, row, given, reading_id:) { reading_change(inspection, row, given) }
         end
 
         # given: { void:, mark:, value:, reason: } for a mark or figure. Raises InvalidEntry, NotFound.
         def condition(inspection_id, condition_id, given)
           inspection = @store.inspections.find(inspection_id)
-          row = inspection.conditions.find { |each| each.id == condition_id } or raise NotFound, Texts.t("missing.mark")
+          row = inspection.conditions.find { |each| each.id == condition_id } or
+            raise NotFound, Message.of("missing.mark")
           change(inspection_id, row, given, condition_id:) { condition_change(inspection, row, given) }
         end
 
         # given: { void:, date:, odometer: { value:, unit: }, note:, reason: }. Raises InvalidEntry, NotFound.
         def inspection(id, given)
           inspection = @store.inspections.find(id)
-          change(id, inspection, given, field: "reason", because: Texts.t("faults.nothing_changed")) do
+          change(id, inspection, given, field: "reason", because: Message.of("faults.nothing_changed")) do
             stamp_change(inspection, given)
           end
         end
@@ -36,11 +38,11 @@ module Graver
         private
 
         def require_reason(given)
-          raise InvalidEntry.of("reason", "missing", Texts.t("faults.reason")) if given[:reason].to_s.strip.empty?
+          raise InvalidEntry.of("reason", "missing", Message.of("faults.reason")) if given[:reason].to_s.strip.empty?
         end
 
         # Voids, restores, or applies the block's changes.
-        def change(inspection_id, row, given, field: "value", because: Texts.t("faults.unchanged"), **what)
+        def change(inspection_id, row, given, field: "value", because: Message.of("faults.unchanged"), **what)
           require_reason(given)
           @store.transaction do
             change = given.key?(:void) ? { "void" => given[:void] } : yield
@@ -99,7 +101,7 @@ module Graver
         end
 
         def file(inspection, row)
-          raise InvalidEntry.of("value", "no_value", Texts.t("faults.no_value")) unless row.axle_id && row.value
+          raise InvalidEntry.of("value", "no_value", Message.of("faults.no_value")) unless row.axle_id && row.value
 
           Household::AxleRecords
             .new(@context)

@@ -39,7 +39,7 @@ module Graver
           refuse_figure if @knowledge.tab?(event) && values.any?
           return unless event == "reading" && values.empty?
 
-          raise InvalidEntry.of("values", "missing", Texts.t("faults.missing_reading"))
+          raise InvalidEntry.of("values", "missing", Message.of("faults.missing_reading"))
         end
 
         # [Thickness], one per place; of an event the thickness it stands for; empty where it says none.
@@ -66,11 +66,11 @@ module Graver
 
         def check_units
           units = given[:values].to_a.map { |value| split(value).last }.uniq
-          raise InvalidEntry.of("values", "units_differ", Texts.t("faults.units_differ", units:)) if units.length > 1
+          raise InvalidEntry.of("values", "units_differ", Message.of("faults.units_differ", units:)) if units.length > 1
         end
 
         def refuse_figure
-          raise InvalidEntry.of("values", "figure_beside_event", Texts.t("faults.figure_beside_event"))
+          raise InvalidEntry.of("values", "figure_beside_event", Message.of("faults.figure_beside_event"))
         end
 
         def split(text) = Core::Quantity::EnteredLength.split(text, given[:unit])
@@ -79,7 +79,7 @@ module Graver
           allowed = part == "pad" ? @file.positions : @file.axle.sides
           return if allowed.include?(position.join("_")) || (%w[fit freed].include?(event) && given[:side].nil?)
 
-          raise InvalidEntry.of("side", "unknown_position", Texts.t("faults.unknown_side", part:))
+          raise InvalidEntry.of("side", "unknown_position", Message.of("faults.unknown_side", part:))
         end
 
         def normalise(value, place)
@@ -115,7 +115,7 @@ module Graver
           return unless given[:instrument]
 
           @instruments.fetch(given[:instrument]) do
-            raise InvalidEntry.of("instrument", "unknown_instrument", Texts.t("faults.unknown_instrument"))
+            raise InvalidEntry.of("instrument", "unknown_instrument", Message.of("faults.unknown_instrument"))
           end
         end
       end

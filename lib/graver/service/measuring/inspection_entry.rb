@@ -38,7 +38,7 @@ module Graver
         def refusal
           all = faults + stamp.order_faults + question_faults
           if @given.values_at(:readings, :conditions).all? { |given| given.to_a.empty? }
-            all << fault("readings", "missing", Texts.t("faults.nothing_read"))
+            all << fault("readings", "missing", Message.of("faults.nothing_read"))
           end
           InvalidEntry.new(all) if all.any?
         end
@@ -51,7 +51,7 @@ module Graver
         def simulated_faults(given)
           return [] if !given.dig(:odometer, :simulated) || @files.first.vehicle.sample
 
-          [fault("odometer.value", "simulated", Texts.t("faults.simulated_odometer"))]
+          [fault("odometer.value", "simulated", Message.of("faults.simulated_odometer"))]
         end
 
         def question_faults
@@ -63,7 +63,7 @@ module Graver
 
         def line(reading, at)
           file = @by_axle[reading[:axle]] or
-            raise InvalidEntry.of("axle", "unknown_axle", Texts.t("faults.unknown_axle"))
+            raise InvalidEntry.of("axle", "unknown_axle", Message.of("faults.unknown_axle"))
           entered = EnteredReading.new(@knowledge, file, reading, @instruments)
           entered.check
           thicknesses = entered.thicknesses

@@ -42,7 +42,7 @@ module Graver
         end
 
         # As two windows may change it.
-        def versioned_fields = Base::VersionedFields.new(-> { order }, ->(_) { Texts.t("changed.inspection_order") })
+        def versioned_fields = Base::VersionedFields.new(-> { order }, ->(_) { Message.of("changed.inspection_order") })
 
         # Raises InvalidEntry.
         def remember(given)
@@ -50,7 +50,7 @@ module Graver
           walk(chosen)
           unknown = chosen.fetch(:within) - kinds.keys
           if unknown.any? || chosen[:within].empty?
-            raise InvalidEntry.of("within", "unknown_choice", Texts.t("faults.choose_some", choices: kinds.keys))
+            raise InvalidEntry.of("within", "unknown_choice", Message.of("faults.choose_some", choices: kinds.keys))
           end
 
           @context.store.transaction do

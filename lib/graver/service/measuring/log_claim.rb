@@ -26,7 +26,7 @@ module Graver
         def figure(vehicle_id, axle_id)
           axle = @context.store.vehicles.find(vehicle_id).axles.find { |each| each.id == axle_id }
           figure = @context.knowledge.condition_figures.find { |each| each.spoken && each.axle == axle&.name }
-          figure || raise(InvalidEntry.of("axle", "unknown_axle", Texts.t("faults.unknown_axle")))
+          figure || raise(InvalidEntry.of("axle", "unknown_axle", Message.of("faults.unknown_axle")))
         end
       end
     end

@@ -102,7 +102,7 @@ module Graver
           draft = @store.drafts.find(vehicle_id)
           return if (draft&.revision || 0) == revision
 
-          raise Conflict.new(Texts.t(draft ? "conflicts.draft_changed" : "conflicts.draft_saved"), current: draft)
+          raise Conflict.new(Message.of(draft ? "conflicts.draft_changed" : "conflicts.draft_saved"), current: draft)
         end
 
         def rows(line)
@@ -169,7 +169,12 @@ module Graver
               },
               at: @context.now,
               reason:
-                Texts.t("findings.held_for_wrong", value: line.entered.values.first, unit: line.entered.unit, day: date)
+                Message.of(
+                  "findings.held_for_wrong",
+                  value: line.entered.values.first,
+                  unit: line.entered.unit,
+                  day: date
+                )
             )
           end
         end

@@ -20,9 +20,9 @@ module Graver
         # place: as Storage::Photos#add wants it -> id. Raises InvalidEntry, NotSaved.
         def add(vehicle_id, place, bytes)
           there = @store.photos.of_vehicle(vehicle_id).select { |photo| photo.to_h.slice(*place.keys) == place }
-          raise refused("too_many", Texts.t("photos.too_many", most: MOST)) if there.length >= MOST
+          raise refused("too_many", Message.of("photos.too_many", most: MOST)) if there.length >= MOST
 
-          picture = @store.pictures.keep(bytes) or raise refused("unreadable", Texts.t("photos.unreadable"))
+          picture = @store.pictures.keep(bytes) or raise refused("unreadable", Message.of("photos.unreadable"))
           @store.transaction { @store.photos.add(vehicle_id, picture, place, on: @context.today, at: @context.now) }
         end
 

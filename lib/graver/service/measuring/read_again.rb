@@ -55,7 +55,7 @@ module Graver
         def void_all(inspection, conditions) = conditions.each { |each| void(inspection, condition_id: each.id) }
 
         def void(inspection, **what)
-          reason = Texts.t("findings.read_again")
+          reason = Message.of("findings.read_again")
           @corrections.add(inspection_id: inspection.id, **what, change: { "void" => true }, at: @at, reason:)
         end
       end

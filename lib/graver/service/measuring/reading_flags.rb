@@ -60,7 +60,7 @@ module Graver
         def answer(id, unit, part)
           {
             id:,
-            label: Base::Wording.tokens(@knowledge.questions.dig("answers", id), { unit:, part: Texts.part(part) }),
+            label: Base::Wording.tokens(@knowledge.questions.dig("answers", id), { unit:, part: Message.part(part) }),
             unit: id == "other_unit" ? unit : nil
           }
         end
@@ -105,7 +105,7 @@ module Graver
             as_of_km: @stamp.odometer_km,
             driving: @knowledge.outlook.driving(file.odometer)
           }
-          @context.outlooks.fetch([English.current, asked]) { @knowledge.outlook.call(**asked) }
+          @context.outlooks.fetch([@context.english, asked]) { @knowledge.outlook.call(**asked) }
         end
 
         # { index of a line => the Line it may be swapped with }

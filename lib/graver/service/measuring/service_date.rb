@@ -67,11 +67,13 @@ module Graver
 
         def read_date
           date = Date.iso8601(@given[:date].to_s)
-          @faults << fault("date", "in_future", Texts.t("faults.day_in_future")) if date > @context.today
-          @faults << fault("date", "out_of_range", Texts.t("faults.year", year: date.year)) if date.year < EARLIEST_YEAR
+          @faults << fault("date", "in_future", Message.of("faults.day_in_future")) if date > @context.today
+          if date.year < EARLIEST_YEAR
+            @faults << fault("date", "out_of_range", Message.of("faults.year", year: date.year))
+          end
           date
         rescue Date::Error
-          @faults << fault("date", "not_a_day", Texts.t("faults.not_a_day", example: @context.today.iso8601))
+          @faults << fault("date", "not_a_day", Message.of("faults.not_a_day", example: @context.today.iso8601))
           nil
         end
 
@@ -79,7 +81,7 @@ module Graver
           km = Core::Quantity::DISTANCE.to_base(Core::Quantity::EnteredNumber.parse(given_odometer[:value]).value, unit)
           return km if km.between?(0, LARGEST_KM)
 
-          @faults << fault("odometer.value", "out_of_range", Texts.t("faults.odometer_between", most: LARGEST_KM))
+          @faults << fault("odometer.value", "out_of_range", Message.of("faults.odometer_between", most: LARGEST_KM))
           nil
         rescue InvalidEntry => e
           @faults.concat(e.under("odometer.value").faults)
@@ -90,7 +92,7 @@ module Graver
           fault(
             "odometer.value",
             "runs_back",
-            Texts.t(
+            Message.of(
               "faults.runs_back",
               than: word,
               odometer: other.odometer_value,
@@ -124,8 +126,8 @@ module Graver
           wording = Base::Wording.new(@vehicle.distance_unit)
           wording.fill(
             @context.knowledge.questions.dig("odometer", found.code, "sentence"),
-            "driven" => Formats.distance(found.driven_km, @vehicle.distance_unit),
-            "usual" => Formats.distance(found.usual_km, @vehicle.distance_unit),
+            "driven" => Message.distance(found.driven_km, @vehicle.distance_unit),
+            "usual" => Message.distance(found.usual_km, @vehicle.distance_unit),
             "before_date" => before.date.iso8601,
             "unit" => found.other_unit
           )

@@ -42,7 +42,7 @@ module Graver
           places
             .group_by { |place| place.drop(1) }
             .map do |where, of_place|
-              Texts.t("jobs.apart_at", place: place_name(where), facts: facts(knowledge, of_place.map(&:first)))
+              Message.of("jobs.apart_at", place: place_name(where), facts: facts(knowledge, of_place.map(&:first)))
             end
         end
 
@@ -52,7 +52,7 @@ module Graver
         end
 
         def place_name(where)
-          return Texts.t("jobs.both_axles") if where == ["both"]
+          return Message.of("jobs.both_axles") if where == ["both"]
 
           where.reject { |part| part == "both" }.join(" ").capitalize
         end

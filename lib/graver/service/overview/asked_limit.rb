@@ -19,7 +19,7 @@ module Graver
           raise InvalidEntry.of(
                   "",
                   "out_of_range",
-                  Texts.t("faults.limit_between", least: RANGE_MM.min, most: RANGE_MM.max)
+                  Message.of("faults.limit_between", least: RANGE_MM.min, most: RANGE_MM.max)
                 )
         rescue InvalidEntry => e
           raise e.under("limit_mm")

@@ -97,7 +97,7 @@ module Graver
             "rotor_out_mm" => verdict.reading_mm,
             "rotor_out_side" => side.capitalize,
             "rotor_out_exactly" =>
-              (verdict.spare_mm.abs <= PadsRead::ON_THE_LIMIT_MM ? Texts.t("findings.on_the_limit") : ""),
+              (verdict.spare_mm.abs <= PadsRead::ON_THE_LIMIT_MM ? Message.of("findings.on_the_limit") : ""),
             "rotor_out_on" => file.surveys("rotor", side).last&.last&.iso8601
           }
         end

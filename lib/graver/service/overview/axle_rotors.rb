@@ -120,7 +120,7 @@ module Graver
             condition(
               rule,
               mark.side,
-              Texts.t("findings.face_seen", side: mark.side, face: mark.face, mark: mark.mark.label, day: mark.date)
+              Message.of("findings.face_seen", side: mark.side, face: mark.face, mark: mark.mark.label, day: mark.date)
             )
           end
         end

@@ -24,7 +24,7 @@ module Graver
             .each_with_object({}) do |(severity, marks), found|
               found["marks_#{severity}"] = marks.length
               found["marks_#{severity}_text"] = marks
-                .map { |mark| [Formats.sentence(mark.text), mark.caution].compact.join(" ") }
+                .map { |mark| [Typography.sentence(mark.text), mark.caution].compact.join(" ") }
                 .join(" ")
             end
         end

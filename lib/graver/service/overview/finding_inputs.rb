@@ -44,7 +44,7 @@ module Graver
             "now_mm" => now[:mean_mm],
             "error_mm" => @coverage * now[:sd_mm],
             "floor_mm" => floor_mm,
-            "floor_is" => Formats.inside(@file.floor.label),
+            "floor_is" => Typography.inside(@file.floor.label),
             "maker_mm" => maker_mm,
             "limit_mm" => @file.limit_mm,
             "limit_from" => @file.limit_from,
@@ -78,10 +78,10 @@ module Graver
         def newest(part, side, pad) = @file.since_fit(part, side, pad).reverse.find(&:thickness?)
 
         def read_how(entry)
-          return Texts.t("findings.not_read") unless entry
-          return Texts.t("findings.last_read", day: entry.date) unless entry.reading
+          return Message.of("findings.not_read") unless entry
+          return Message.of("findings.last_read", day: entry.date) unless entry.reading
 
-          Texts.t("findings.last_read_by", day: entry.date, method: method_label(entry))
+          Message.of("findings.last_read_by", day: entry.date, method: method_label(entry))
         end
         def method_label(entry)
           (
@@ -247,9 +247,9 @@ module Graver
         def limit(key, usual)
           own = @file.length_mm(key)
           if own
-            [own, Texts.t("findings.your_entry")]
+            [own, Message.of("findings.your_entry")]
           else
-            [@knowledge.measurement.dig("usual_limits", usual, "value"), Texts.t("findings.common_practice")]
+            [@knowledge.measurement.dig("usual_limits", usual, "value"), Message.of("findings.common_practice")]
           end
         end
 
@@ -269,10 +269,10 @@ module Graver
           {
             "pad_due_chance" => life.chance_now,
             "careful_days" => days,
-            "careful_said" => Formats.distance(careful_km, unit),
-            "likely_said" => Formats.distance(life.quantile(0.5), unit),
+            "careful_said" => Message.distance(careful_km, unit),
+            "likely_said" => Message.distance(life.quantile(0.5), unit),
             "careful_when" =>
-              days < 14 ? Texts.t("findings.any_day") : Texts.t("findings.in_weeks", count: (days / 7).floor),
+              days < 14 ? Message.of("findings.any_day") : Message.of("findings.in_weeks", count: (days / 7).floor),
             "limit_mm" => pads.limit_mm,
             "limit_from" => @file.limit_from,
             "thinnest_pad_mm" => Core::Judgement::AxleMeasures.thinnest(pads)

@@ -47,7 +47,7 @@ module Graver
           {
             "fluid_level" => now.after,
             "fluid_on" => now.inspection.date.iso8601,
-            "fluid_name" => axle ? Texts.t("findings.fluid_of", axle:) : Texts.t("findings.fluid"),
+            "fluid_name" => axle ? Message.of("findings.fluid_of", axle:) : Message.of("findings.fluid"),
             **(levels.pair ? balance(*levels.pair, inspections, served) : {})
           }
         end
@@ -89,14 +89,14 @@ module Graver
             return [
               share,
               share * spread,
-              Texts.t("findings.fluid_by_volume", worn: worn.round, reservoir: reservoir.round)
+              Message.of("findings.fluid_by_volume", worn: worn.round, reservoir: reservoir.round)
             ]
           end
 
           usual = @knowledge.findings.fetch("usual_reservoir")
           share = worn_share(axles, distance_km) or return
           share *= usual.fetch("sets")
-          [share, share * Math.hypot(spread, usual.fetch("spread")), Texts.t("findings.fluid_by_usual")]
+          [share, share * Math.hypot(spread, usual.fetch("spread")), Message.of("findings.fluid_by_usual")]
         end
 
         # Share of a set that all axles have worn on average; nil where one of them has no forecast.
@@ -168,20 +168,20 @@ module Graver
         # Which circuit it is, where they are not of one day.
         def renewed(fluid)
           oldest = fluid.circuits.select { |circuit| circuit.renewed_on == fluid.renewed_on }
-          return Texts.t("findings.renewed_on", day: fluid.renewed_on) if oldest.length == fluid.circuits.length
+          return Message.of("findings.renewed_on", day: fluid.renewed_on) if oldest.length == fluid.circuits.length
 
-          Texts.t("findings.renewed_at", day: fluid.renewed_on, axles: oldest.map(&:axle).join(" and "))
+          Message.of("findings.renewed_at", day: fluid.renewed_on, axles: oldest.map(&:axle).join(" and "))
         end
 
         def estimated(inspections)
           inspection, age = figures(inspections, "fluid_age").last
-          Texts.t("findings.months_old", months: age.round, day: inspection.date)
+          Message.of("findings.months_old", months: age.round, day: inspection.date)
         end
 
         def boiling(file)
           points = @knowledge.findings.dig("boiling", file.choice("fluid.grade")) or return ""
           grade = @knowledge.brake_data.label("fluid.grade", file.choice("fluid.grade"))
-          " #{Texts.t("findings.boiling", grade:, dry: points["dry"], wet: points["wet"])}"
+          " #{Message.of("findings.boiling", grade:, dry: points["dry"], wet: points["wet"])}"
         end
 
         def clicks(inspections, axles)
@@ -195,7 +195,7 @@ module Graver
             "clicks" => count.round,
             "clicks_on" => inspection.date.iso8601,
             "clicks_most" => most || usual,
-            "clicks_from" => Texts.t(most ? "findings.your_entry" : "findings.makers_range"),
+            "clicks_from" => Message.of(most ? "findings.your_entry" : "findings.makers_range"),
             "clicks_over" => count.round - (most || usual)
           }
         end

@@ -71,7 +71,7 @@ module Graver
             "#{name}_mm" => read.mm,
             "#{name}_place" => "#{read.position.tr("_", " ")} pad".capitalize,
             "#{name}_on" => read.entry.date.iso8601,
-            "#{name}_exactly" => exactly ? Texts.t("findings.on_the_limit") : ""
+            "#{name}_exactly" => exactly ? Message.of("findings.on_the_limit") : ""
           }
         end
       end

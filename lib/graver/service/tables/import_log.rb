@@ -24,7 +24,7 @@ module Graver
         # The file as it came -> Storage::Import. Raises InvalidEntry, NotFound.
         def upload(vehicle_id, name, bytes)
           vehicle = @store.vehicles.find(vehicle_id)
-          raise InvalidEntry.of("name", "invalid", Texts.t("shape.control")) if name.to_s.match?(/[[:cntrl:]]/)
+          raise InvalidEntry.of("name", "invalid", Message.of("shape.control")) if name.to_s.match?(/[[:cntrl:]]/)
 
           LogFormat::Table.read(bytes)
           @store.transaction do
@@ -65,7 +65,7 @@ module Graver
         # Imports it in a separate thread; `progress` says how far. Raises InvalidEntry at once when the mapping
         # cannot be used.
         def start(import, mapping)
-          raise Conflict, Texts.t("conflicts.taken") unless import.state == "uploaded"
+          raise Conflict, Message.of("conflicts.taken") unless import.state == "uploaded"
 
           rows = rows(import, mapping)
           begin_once(import.id)
@@ -83,7 +83,7 @@ module Graver
 
         # Undoes an import: it no longer counts; the file and its readings stay.
         def undo(import)
-          raise Conflict, Texts.t("conflicts.not_finished") unless import.state == "done"
+          raise Conflict, Message.of("conflicts.not_finished") unless import.state == "done"
 
           @store.transaction { @store.imports.undo(import.id, at: @context.now) }
         end
@@ -93,7 +93,7 @@ module Graver
         # Two who press at once start it once; one that failed may be tried again.
         def begin_once(id)
           STARTING.synchronize do
-            raise Conflict, Texts.t("conflicts.being_taken") if under_way[id] && !under_way[id][:failed]
+            raise Conflict, Message.of("conflicts.being_taken") if under_way[id] && !under_way[id][:failed]
 
             under_way[id] = { share: 0.0, failed: nil }
           end
@@ -117,7 +117,7 @@ module Graver
           under_way.delete(import.id)
         rescue StandardError => e
           ErrorLog.report(e)
-          under_way[import.id] = { share: 1.0, failed: Texts.t("conflicts.half_way") }
+          under_way[import.id] = { share: 1.0, failed: Message.of("conflicts.half_way") }
         end
 
         def taken(import, mapping, rows)
@@ -134,7 +134,7 @@ module Graver
 
         # What the log has already, and whether this was imported before, is decided inside the write lock.
         def put_in(import, mapping, rows)
-          raise Conflict, Texts.t("conflicts.taken") unless @store.imports.find(import.id).state == "uploaded"
+          raise Conflict, Message.of("conflicts.taken") unless @store.imports.find(import.id).state == "uploaded"
 
           @store
             .inspections
@@ -164,7 +164,7 @@ module Graver
         def inspections(rows, import)
           all = services(rows.taken)
           new = rows.renewals.select(&:new).group_by(&:key)
-          doubted = rows.renewals.reject(&:new).to_h { |each| [each.line, each.text] }
+          doubted = rows.renewals.reject(&:new).to_h { |each| [each.line, each.text.to_s] }
           Enumerator.new(all.length) do |each|
             all.each do |(date, km), taken|
               fits = new.fetch([date, km], []).map { |found| fit(found) }
@@ -190,7 +190,7 @@ module Graver
               km:
             },
             import_id: import.id,
-            note: note.empty? ? nil : note,
+            note: note.empty? ? nil : note.to_s,
             readings: fits + rows.flat_map { |row| readings(row, doubted[row.line]) }
           }
         end

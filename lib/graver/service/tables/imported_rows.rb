@@ -66,7 +66,7 @@ module Graver
         def check_position(file, entry)
           return if entry.side.nil? || file.axle.sides.include?(entry.side)
 
-          raise InvalidEntry.of("side", "unknown_position", Texts.t("faults.no_brake_side", side: entry.side))
+          raise InvalidEntry.of("side", "unknown_position", Message.of("faults.no_brake_side", side: entry.side))
         end
 
         # What Graver's own log says beyond the open columns. It must agree with them.
@@ -87,12 +87,12 @@ module Graver
           believed =
             [entry.reading, reading].map { |each| @knowledge.normalise.call(each, file.part(entry.part)).value_mm }
           if (believed[0] - believed[1]).abs > 0.001
-            raise InvalidEntry.of("entered", "differs", Texts.t("tables.differs"))
+            raise InvalidEntry.of("entered", "differs", Message.of("tables.differs"))
           end
 
           entry.with(reading:)
         rescue KeyError, NoMethodError, TypeError
-          raise InvalidEntry.of("entered", "not_understood", Texts.t("tables.entered_shape"))
+          raise InvalidEntry.of("entered", "not_understood", Message.of("tables.entered_shape"))
         end
 
         # Rows whose odometer runs back, against the log or among themselves, are named and left out.
@@ -103,11 +103,11 @@ module Graver
               against = against_log(date, km) or next Point.new(date, km)
               odometer_faults(
                 groups.fetch([date, km]),
-                Texts.t("faults.runs_back_log", km: against[1].round, day: against[0])
+                Message.of("faults.runs_back_log", km: against[1].round, day: against[0])
               )
             end
           kept, odd = LogFormat::OdometerOrder.split(points)
-          odd.each { |point| odometer_faults(groups.fetch(point.to_a), Texts.t("faults.runs_back_rows")) }
+          odd.each { |point| odometer_faults(groups.fetch(point.to_a), Message.of("faults.runs_back_rows")) }
           kept.to_a.sort_by(&:to_a).flat_map { |point| groups.fetch(point.to_a) }
         end
 

@@ -57,7 +57,7 @@ module Graver
             axle_id: file.axle.id,
             part:,
             key: found.key,
-            text: Texts.t("tables.renewal", **tokens),
+            text: Message.of("tables.renewal", **tokens),
             assumed: found.sure,
             new: @answers.fetch(line, found.sure)
           )

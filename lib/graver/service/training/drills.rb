@@ -36,7 +36,7 @@ module Graver
         WORKS = %w[pads rotors_new].freeze
 
         # [{ id:, label:, about: }]
-        def self.all = KINDS.keys.map { |id| { id:, label: Texts.t("drills.#{id}_label") } }
+        def self.all = KINDS.keys.map { |id| { id:, label: Message.of("drills.#{id}_label") } }
 
         def initialize(knowledge)
           @knowledge = knowledge
@@ -44,10 +44,14 @@ module Graver
 
         # kind: of KINDS; seed: text -> Core::Training::Drill. Raises NotFound, InvalidEntry.
         def find(kind, seed)
-          drill = KINDS[kind] or raise NotFound, Texts.t("missing.drill")
+          drill = KINDS[kind] or raise NotFound, Message.of("missing.drill")
           number = seed.to_s.match?(/\A\d{1,6}\z/) ? seed.to_i : 0
           unless SEEDS.cover?(number)
-            raise InvalidEntry.of("seed", "out_of_range", Texts.t("faults.between", least: SEEDS.min, most: SEEDS.max))
+            raise InvalidEntry.of(
+                    "seed",
+                    "out_of_range",
+                    Message.of("faults.between", least: SEEDS.min, most: SEEDS.max)
+                  )
           end
 
           drill.new(number, rules(kind))

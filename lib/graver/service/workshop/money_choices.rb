@@ -37,7 +37,7 @@ module Graver
 
         # As two windows may change them.
         def versioned_fields
-          Base::VersionedFields.new(-> { chosen.transform_keys(&:to_sym) }, ->(name) { Texts.t(LABELS.fetch(name)) })
+          Base::VersionedFields.new(-> { chosen.transform_keys(&:to_sym) }, ->(name) { Message.of(LABELS.fetch(name)) })
         end
 
         def number(key) = Core::Quantity::EnteredNumber.parse(chosen.fetch(key)).value.to_f
@@ -48,7 +48,7 @@ module Graver
           wanted =
             given.transform_keys(&:to_s).slice("currency", *RANGES.keys).transform_values { |text| text.to_s.strip }
           if wanted.key?("currency") && !wanted["currency"].length.between?(1, 5)
-            fault("currency", "missing", Texts.t("faults.currency"))
+            fault("currency", "missing", Message.of("faults.currency"))
           end
           RANGES.each { |key, range| check(key, wanted[key], range) if wanted.key?(key) }
           raise_faults
@@ -62,7 +62,7 @@ module Graver
         def check(key, text, range)
           value = under(key) { Core::Quantity::EnteredNumber.parse(text).value }
           return unless value && !range.cover?(value)
-          fault(key, "out_of_range", Texts.t("faults.between", least: range.min, most: range.max))
+          fault(key, "out_of_range", Message.of("faults.between", least: range.min, most: range.max))
         end
       end
     end

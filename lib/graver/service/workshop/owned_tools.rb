@@ -17,7 +17,7 @@ module Graver
         # Raises InvalidEntry for an unknown tool.
         def own(id, owned)
           unless @context.knowledge.tool(id)
-            raise InvalidEntry.of("tool", "unknown_tool", Texts.t("faults.unknown_tool"))
+            raise InvalidEntry.of("tool", "unknown_tool", Message.of("faults.unknown_tool"))
           end
 
           @context.store.transaction { @context.store.preferences.set(KEY, owned ? said | [id] : said - [id]) }

@@ -94,7 +94,7 @@ module Graver
         def checked(given)
           @faults = []
           texts = TEXTS.to_h { |key, most| [key, text(key, given[key], most)] }
-          fault("name", "missing", Texts.t("faults.name")) unless texts[:name]
+          fault("name", "missing", Message.of("faults.name")) unless texts[:name]
           check_item(given)
           figures = {
             price: figure(:price, given[:price], PRICE),
@@ -117,17 +117,19 @@ module Graver
         end
 
         def text(key, value, most)
-          fault(key.to_s, "too_long", Texts.t("faults.too_long", most:)) if value.to_s.length > most
+          fault(key.to_s, "too_long", Message.of("faults.too_long", most:)) if value.to_s.length > most
           blank(value)
         end
 
         def check_item(given)
           known = catalogue(given[:kind])
-          return fault("kind", "unknown_kind", Texts.t("faults.choose", choices: %w[part consumable tool])) unless known
+          unless known
+            return fault("kind", "unknown_kind", Message.of("faults.choose", choices: %w[part consumable tool]))
+          end
 
           item = given[:item].to_s.split(".").first
           return if known.any? { |entry| entry.id == item }
-          fault("item", "unknown_item", Texts.t("faults.unknown_kind_of", kind: given[:kind]))
+          fault("item", "unknown_item", Message.of("faults.unknown_kind_of", kind: given[:kind]))
         end
 
         def axle(given)
@@ -135,7 +137,7 @@ module Graver
 
           @store.vehicles.find_axle(given[:axle]).id
         rescue NotFound
-          fault("axle", "unknown_axle", Texts.t("faults.no_axle"))
+          fault("axle", "unknown_axle", Message.of("faults.no_axle"))
         end
 
         def figure(key, text, range)
@@ -145,7 +147,7 @@ module Graver
             if range.cover?(number(text))
               text.strip
             else
-              fault(key.to_s, "out_of_range", Texts.t("faults.between", least: range.min, most: range.max))
+              fault(key.to_s, "out_of_range", Message.of("faults.between", least: range.min, most: range.max))
             end
           end
         end
@@ -160,7 +162,7 @@ module Graver
               fault(
                 key.to_s,
                 "out_of_range",
-                Texts.t("faults.between_check_unit", least: range.min, most: range.max, unit: "mm")
+                Message.of("faults.between_check_unit", least: range.min, most: range.max, unit: "mm")
               )
             end
           end
@@ -175,7 +177,7 @@ module Graver
             fault(
               "lead_days",
               "out_of_range",
-              Texts.t("faults.between_unit", least: LEAD_DAYS.min, most: LEAD_DAYS.max, unit: "days")
+              Message.of("faults.between_unit", least: LEAD_DAYS.min, most: LEAD_DAYS.max, unit: "days")
             )
           end
         end
@@ -189,7 +191,7 @@ module Graver
             fault(
               "compound",
               "unknown_compound",
-              Texts.t("faults.choose", choices: @context.knowledge.what_if.fetch("pads").keys)
+              Message.of("faults.choose", choices: @context.knowledge.what_if.fetch("pads").keys)
             )
           end
         end
@@ -200,7 +202,7 @@ module Graver
           if Core::Quantity::LENGTH.include?(name)
             name
           else
-            fault("unit", "unknown_unit", Texts.t("faults.choose", choices: Core::Quantity::LENGTH.units))
+            fault("unit", "unknown_unit", Message.of("faults.choose", choices: Core::Quantity::LENGTH.units))
           end
         end
       end

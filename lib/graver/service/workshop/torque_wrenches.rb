@@ -99,7 +99,7 @@ module Graver
               InvalidEntry.of(
                 "",
                 "out_of_range",
-                Texts.t("faults.extension_between", least: EXTENSION_MM.min, most: EXTENSION_MM.max)
+                Message.of("faults.extension_between", least: EXTENSION_MM.min, most: EXTENSION_MM.max)
               )
             )
           end
@@ -111,9 +111,9 @@ module Graver
 
         def checked(fields)
           @faults = []
-          fault("name", "missing", Texts.t("faults.name")) if fields[:name].to_s.strip.empty?
+          fault("name", "missing", Message.of("faults.name")) if fields[:name].to_s.strip.empty?
           unless Core::Quantity::TORQUE.include?(fields[:unit])
-            fault("unit", "unknown_unit", Texts.t("faults.choose", choices: Core::Quantity::TORQUE.units))
+            fault("unit", "unknown_unit", Message.of("faults.choose", choices: Core::Quantity::TORQUE.units))
           end
           numbers = NUMBERS.to_h { |key| [key, read(key, fields[key])] }
           check_order(numbers, fields[:unit]) if @faults.empty?
@@ -138,12 +138,12 @@ module Graver
             fault(
               "most",
               "out_of_range",
-              Texts.t("faults.between_got", least: RANGE.min, most: RANGE.max, unit: "N·m", value: newton_metres)
+              Message.of("faults.between_got", least: RANGE.min, most: RANGE.max, unit: "N·m", value: newton_metres)
             )
           end
-          fault("least", "order", Texts.t("faults.less_than_most")) unless least >= 0 && least < most
+          fault("least", "order", Message.of("faults.less_than_most")) unless least >= 0 && least < most
           return if graduation.positive? && graduation <= most / 5.0
-          fault("graduation", "out_of_range", Texts.t("faults.graduation"))
+          fault("graduation", "out_of_range", Message.of("faults.graduation"))
         end
 
         def length(text)
@@ -153,7 +153,7 @@ module Graver
             fault(
               "length_mm",
               "out_of_range",
-              Texts.t("faults.between_unit", least: LENGTH_MM.min, most: LENGTH_MM.max, unit: "mm")
+              Message.of("faults.between_unit", least: LENGTH_MM.min, most: LENGTH_MM.max, unit: "mm")
             )
           end
           text.strip
@@ -163,10 +163,10 @@ module Graver
           return if text.to_s.strip.empty?
 
           date = Date.iso8601(text)
-          fault("calibrated_on", "in_future", Texts.t("faults.day_in_future")) if date > @context.today
+          fault("calibrated_on", "in_future", Message.of("faults.day_in_future")) if date > @context.today
           date.iso8601
         rescue Date::Error
-          fault("calibrated_on", "not_a_day", Texts.t("faults.not_a_day", example: @context.today.iso8601))
+          fault("calibrated_on", "not_a_day", Message.of("faults.not_a_day", example: @context.today.iso8601))
         end
       end
     end

@@ -95,7 +95,8 @@ module Graver
         # Withdraws a check entered by mistake: its corrections of the log are undone. Raises NotFound.
         def withdraw(id, check_id)
           instrument = @store.instruments.find(id)
-          check = instrument.checks.find { |row| row.id == check_id } or raise NotFound, Texts.t("missing.zero_check")
+          check = instrument.checks.find { |row| row.id == check_id } or
+            raise NotFound, Message.of("missing.zero_check")
           @store.transaction do
             @store.instruments.withdraw_check(check.id, at: @context.now)
             corrected_by(instrument, check).each { |inspection, row, before| put_back(inspection, row, before, check) }
@@ -119,7 +120,7 @@ module Graver
         end
 
         def by?(check, correction)
-          correction.reason.start_with?(Texts.t("findings.zero_check_start", check: check.id))
+          correction.reason.start_with?(Message.of("findings.zero_check_start", check: check.id))
         end
 
         def put_back(inspection, row, value, check)
@@ -129,7 +130,7 @@ module Graver
             change: {
               "value" => value
             },
-            reason: Texts.t("findings.zero_check_withdrawn", day: check.date),
+            reason: Message.of("findings.zero_check_withdrawn", day: check.date),
             at: @context.now
           )
         end
@@ -177,8 +178,8 @@ module Graver
         end
 
         def reason(instrument, judged)
-          Texts.t("findings.zero_check_start", check: judged.row.id) +
-            Texts.t(
+          Message.of("findings.zero_check_start", check: judged.row.id) +
+            Message.of(
               "findings.zero_check",
               tool: instrument.name,
               offset: judged.check.offset_mm,
@@ -196,18 +197,18 @@ module Graver
 
         def day(text)
           date = Date.iso8601(text.to_s)
-          date > @context.today ? refuse("date", "in_future", Texts.t("faults.day_in_future")) : date
+          date > @context.today ? refuse("date", "in_future", Message.of("faults.day_in_future")) : date
         rescue Date::Error
-          refuse("date", "not_a_day", Texts.t("faults.not_a_day", example: @context.today.iso8601))
+          refuse("date", "not_a_day", Message.of("faults.not_a_day", example: @context.today.iso8601))
         end
 
         def length_text(given, field, unit)
           unless Core::Quantity::LENGTH.include?(unit)
-            refuse("unit", "unknown_unit", Texts.t("faults.choose", choices: Core::Quantity::LENGTH.units))
+            refuse("unit", "unknown_unit", Message.of("faults.choose", choices: Core::Quantity::LENGTH.units))
           end
           length = mm(given[field].to_s, unit)
           unless length.between?(-5, 1000)
-            refuse(field.to_s, "out_of_range", Texts.t("faults.between_unit", least: -5, most: 1000, unit: "mm"))
+            refuse(field.to_s, "out_of_range", Message.of("faults.between_unit", least: -5, most: 1000, unit: "mm"))
           end
           given[field].strip
         rescue InvalidEntry => e

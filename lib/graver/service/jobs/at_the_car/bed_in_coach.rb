@@ -78,7 +78,7 @@ module Graver
 
           range = RANGES.fetch(name)
           faults << InvalidEntry
-            .of(name.to_s, "out_of_range", Texts.t("faults.between", least: range.min, most: range.max))
+            .of(name.to_s, "out_of_range", Message.of("faults.between", least: range.min, most: range.max))
             .faults
             .first
           usual

@@ -26,7 +26,7 @@ module Graver
         def refuse_thin(fit, value_mm)
           least = fit.part == "pad" ? fit.file.limit_mm : fit.file.discard_mm
           return unless least && value_mm <= least
-          raise InvalidEntry.of("", "too_thin", Texts.t("jobs.too_thin", least: least.to_f))
+          raise InvalidEntry.of("", "too_thin", Message.of("jobs.too_thin", least: least.to_f))
         end
 
         def entered(fit, given)

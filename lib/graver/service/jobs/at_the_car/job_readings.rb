@@ -48,7 +48,7 @@ module Graver
               odometer: odometer(plan, job, given)
             },
             job_id: job.id,
-            note: Texts.t("jobs.measured", title:)
+            note: Message.of("jobs.measured", title:)
           )
         end
 
@@ -88,7 +88,7 @@ module Graver
 
         def one(fits, row)
           fit = fits.find { |each| [each.file.axle.id, each.part] == row.values_at(:axle, :part) } or
-            raise InvalidEntry.of("part", "unknown_item", Texts.t("jobs.not_fitted"))
+            raise InvalidEntry.of("part", "unknown_item", Message.of("jobs.not_fitted"))
           {
             "part" => "#{row[:axle]}.#{row[:part]}",
             **FittedThickness.new(@context.knowledge).call(fit, { method: AT_THE_STEP, **row }).transform_keys(&:to_s)

@@ -28,7 +28,7 @@ module Graver
           job = going(id)
           placed = step(job, key)
           found = placed.step.asks&.answer(answer) or
-            raise InvalidEntry.of("answer", "unknown_choice", Texts.t("jobs.unknown_answer"))
+            raise InvalidEntry.of("answer", "unknown_choice", Message.of("jobs.unknown_answer"))
           check(job, placed)
           @store.transaction do
             begin_with(job, [placed])
@@ -42,7 +42,7 @@ module Graver
         def deviate(id, key, because)
           job = going(id)
           placed = step(job, key)
-          raise InvalidEntry.of("because", "never", Texts.t("jobs.safety_critical")) if placed.step.safety_critical
+          raise InvalidEntry.of("because", "never", Message.of("jobs.safety_critical")) if placed.step.safety_critical
 
           because = words("because", because)
           check(job, placed)
@@ -56,7 +56,7 @@ module Graver
         def resolve_deviation(id, key)
           job = @store.jobs.find(id)
           unless job.deviations.key?(key) && !job.resolved_deviations.include?(key)
-            raise InvalidEntry.of("step", "unknown_step", Texts.t("jobs.nothing_open"))
+            raise InvalidEntry.of("step", "unknown_step", Message.of("jobs.nothing_open"))
           end
 
           @store.transaction { record(job, "deviation_resolved", key) }
@@ -80,7 +80,7 @@ module Graver
           asks = placed.step.asks
           return if asks.nil? || asks.answer(job.answers[placed.key])&.good
 
-          raise InvalidEntry.of("answer", "missing", Texts.t("jobs.answer_first", question: asks.text))
+          raise InvalidEntry.of("answer", "missing", Message.of("jobs.answer_first", question: asks.text))
         end
 
         # also: keys done in the same breath. Raises InvalidEntry.
@@ -99,7 +99,11 @@ module Graver
           reasons = Condemned.new(@context).call(job)
           return if reasons.empty?
 
-          raise InvalidEntry.of("step", "replan", Texts.t("jobs.do_not_drive", reasons: reasons.map(&:text).join(" ")))
+          raise InvalidEntry.of(
+                  "step",
+                  "replan",
+                  Message.of("jobs.do_not_drive", reasons: reasons.map(&:text).join(" "))
+                )
         end
 
         # Readings that changed the needed work block the steps that refit that axle, and shared steps.

@@ -9,7 +9,7 @@ module Graver
         def call(id, key, device_id)
           job = going(id)
           placed = step(job, key)
-          action = placed.step.acts or raise InvalidEntry.of("step", "unknown_step", Texts.t("jobs.no_unit"))
+          action = placed.step.acts or raise InvalidEntry.of("step", "unknown_step", Message.of("jobs.no_unit"))
           require_ready(job)
           refuse_waiting(job, placed)
           @context.devices.use(device_id) { |device| act(device, vehicle_of(job), action) }
@@ -21,7 +21,7 @@ module Graver
 
         def act(device, vehicle, action)
           # made-up motors would leave the real ones shut
-          raise DeviceFailed, Texts.t("devices.moves_nothing") if device.simulated? && !vehicle.sample
+          raise DeviceFailed, Message.of("devices.moves_nothing") if device.simulated? && !vehicle.sample
 
           device.touch(vehicle: vehicle.name)
           device.act(action)

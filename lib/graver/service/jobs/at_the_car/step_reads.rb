@@ -188,7 +188,7 @@ module Graver
           Ask.new(
             **NOTHING,
             id: [file.axle.id, id].join("."),
-            label: Texts.t("jobs.new_part", part:),
+            label: Message.of("jobs.new_part", part:),
             kind: "fit",
             axle_id: file.axle.id,
             part:,

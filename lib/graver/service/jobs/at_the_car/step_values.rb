@@ -25,13 +25,13 @@ module Graver
         def fluid(key)
           plan = @plan.fluid.plan
           amount = key == "fluid.draw_off" ? plan.draw_off : plan.needed
-          Value.new(label: Texts.t("jobs.#{key.tr(".", "_")}"), value: said_ml(amount))
+          Value.new(label: Message.of("jobs.#{key.tr(".", "_")}"), value: said_ml(amount))
         end
 
         def said_ml(amount)
-          return Texts.t("jobs.ml_unknown") unless amount
+          return Message.of("jobs.ml_unknown") unless amount
 
-          amount.zero? ? Texts.t("jobs.ml_none") : Texts.t("jobs.ml_about", ml: amount.round)
+          amount.zero? ? Message.of("jobs.ml_none") : Message.of("jobs.ml_about", ml: amount.round)
         end
 
         def data(key, placed)

@@ -45,19 +45,19 @@ module Graver
             .find do |each|
               placed.step.tighten.include?(given[:fastener]) &&
                 [each.line.axle, each.line.fastener] == given.values_at(:axle, :fastener)
-            end || raise(InvalidEntry.of("fastener", "unknown_item", Texts.t("torque.not_here")))
+            end || raise(InvalidEntry.of("fastener", "unknown_item", Message.of("torque.not_here")))
         end
 
         # A simulated wrench's torque must not count on a real vehicle.
         def refuse_made_up(job)
           vehicle = Household::AxleRecords.new(@context).vehicle_with(job.axle_id)
-          raise InvalidEntry.of("reached", "simulated", Texts.t("torque.simulated")) unless vehicle.sample
+          raise InvalidEntry.of("reached", "simulated", Message.of("torque.simulated")) unless vehicle.sample
         end
 
         def bolts(line, placed, given)
           count = line.count_at(placed.side)
           wrong = given.any? { |bolt| bolt < 1 || (count && bolt > count) }
-          raise InvalidEntry.of("bolts", "out_of_range", Texts.t("torque.bolts", count: count.to_i)) if wrong
+          raise InvalidEntry.of("bolts", "out_of_range", Message.of("torque.bolts", count: count.to_i)) if wrong
 
           given.uniq
         end
@@ -66,7 +66,7 @@ module Graver
         def read(line, given)
           nothing = %i[reached angle].all? { |key| given[key].to_s.strip.empty? }
           return { verdict: "clicked" } if nothing
-          raise InvalidEntry.of("reached", "no_value", Texts.t("torque.no_target")) unless line.torque
+          raise InvalidEntry.of("reached", "no_value", Message.of("torque.no_target")) unless line.torque
 
           newton_metres = newton_metres(given)
           angle = line.angle_degrees && degrees(given[:angle])
@@ -110,7 +110,7 @@ module Graver
           value = Core::Quantity::EnteredNumber.parse(text).value.to_f
           return value if DEGREES.cover?(value)
 
-          raise InvalidEntry.of("", "out_of_range", Texts.t("faults.between", least: 0, most: 360))
+          raise InvalidEntry.of("", "out_of_range", Message.of("faults.between", least: 0, most: 360))
         rescue InvalidEntry => e
           raise e.under("angle")
         end
@@ -119,7 +119,7 @@ module Graver
           allowed = line.once? ? %w[renewed] : ANSWERS
           unless allowed.include?(given[:answer])
             over = said[:angle] ? "#{format("%g", said[:angle])}°" : "#{said[:reached]} #{said[:unit]}"
-            raise InvalidEntry.of("answer", "over", Texts.t(line.once? ? "torque.over_once" : "torque.over", over:))
+            raise InvalidEntry.of("answer", "over", Message.of(line.once? ? "torque.over_once" : "torque.over", over:))
           end
 
           because = given[:answer] == "kept" ? words("because", given[:because]) : nil

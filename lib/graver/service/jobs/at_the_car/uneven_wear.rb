@@ -37,8 +37,8 @@ module Graver
         end
 
         def fault(found, item)
-          label = Formats.inside(@knowledge.condition_item(item).label)
-          message = Texts.t("jobs.uneven_first", found: found.title, item: label)
+          label = Typography.inside(@knowledge.condition_item(item).label)
+          message = Message.of("jobs.uneven_first", found: found.title, item: label)
           InvalidEntry::FieldError.new(field: "marks.#{item}", code: "missing", message:)
         end
       end

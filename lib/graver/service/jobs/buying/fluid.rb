@@ -82,10 +82,10 @@ module Graver
           return if bleed.nil? || overview.vehicle.kind == "motorcycle"
 
           sentence = @rules.dig("orders", bleed[:order], "sentence")
-          return "#{sentence} #{Texts.t("jobs.bleed_maker")}" if bleed[:maker]
+          return "#{sentence} #{Message.of("jobs.bleed_maker")}" if bleed[:maker]
 
-          from = Texts.t(bleed[:split] ? "jobs.bleed_circuits" : "jobs.bleed_usual")
-          [sentence, from, (Texts.t("jobs.bleed_left") unless bleed[:side_known])].compact.join(" ")
+          from = Message.of(bleed[:split] ? "jobs.bleed_circuits" : "jobs.bleed_usual")
+          [sentence, from, (Message.of("jobs.bleed_left") unless bleed[:side_known])].compact.join(" ")
         end
       end
     end

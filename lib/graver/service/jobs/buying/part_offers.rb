@@ -19,7 +19,7 @@ module Graver
 
         # line: "front.pads", or the id of a consumable or tool -> [Checked]. Raises NotFound, DeviceFailed.
         def call(plan, line)
-          raise DeviceFailed, Texts.t("devices.no_counter") unless self.class.open?(@context)
+          raise DeviceFailed, Message.of("devices.no_counter") unless self.class.open?(@context)
 
           part = plan.parts.find { |each| each.id == line }
           return loose(plan, line).map { |offer| Checked.new(offer:, checks: []) } unless part
@@ -42,7 +42,7 @@ module Graver
 
         def loose(plan, id)
           known = plan.consumables.map(&:id) + plan.tools.map { |tool| tool.line.id }
-          raise NotFound, Texts.t("missing.line") unless known.include?(id)
+          raise NotFound, Message.of("missing.line") unless known.include?(id)
 
           @context.counter.offers(item: id, wanted: { thickness_mm: nil, diameter_mm: nil })
         end

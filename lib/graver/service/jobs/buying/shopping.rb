@@ -80,8 +80,8 @@ module Graver
           variant = line.by_variant && file.choice("brake.variant")
           bolts = line.id == "pads" ? torque_lines.select(&:comes_with_pads).map { |each| each.label.downcase } : []
           line.with(
-            label: variant ? Texts.t("jobs.variant", part: line.label, variant:) : line.label,
-            lays: line.lays + bolts.map { |what| Texts.t("jobs.in_the_box", what:) }
+            label: variant ? Message.of("jobs.variant", part: line.label, variant:) : line.label,
+            lays: line.lays + bolts.map { |what| Message.of("jobs.in_the_box", what:) }
           )
         end
 

@@ -13,7 +13,7 @@ module Graver
           job = @store.jobs.find(id)
           placed = step(job, key)
           unless job.state == "finished" && placed.step.stage == STAGE
-            raise InvalidEntry.of("step", "unknown_step", Texts.t("jobs.not_afterwards"))
+            raise InvalidEntry.of("step", "unknown_step", Message.of("jobs.not_afterwards"))
           end
 
           refuse_waiting(job, placed)

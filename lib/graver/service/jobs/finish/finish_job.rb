@@ -29,7 +29,7 @@ module Graver
           plan = @plans.of_job(job)
           gone = answered_symptoms(plan, given)
           stops = plan.stops | still_there(plan, gone, given)
-          undriven = stops.empty? ? [Texts.t("jobs.not_tried")] : stops
+          undriven = stops.empty? ? [Message.of("jobs.not_tried")] : stops
           road = job.basis.nil? || job.basis.fetch("road")
           parked = given[:do_not_drive] || stops.any? || !road
           refuse_open(plan, job, parked:)
@@ -44,7 +44,7 @@ module Graver
             "finished",
             { **closed(plan, entered, log), do_not_drive: given[:do_not_drive] ? undriven : nil }.compact
           )
-          Apart.new(@context).close(job, Texts.t("jobs.together_again"))
+          Apart.new(@context).close(job, Message.of("jobs.together_again"))
           close_noticed(plan, gone)
           leave_open(
             plan,
@@ -58,7 +58,7 @@ module Graver
           ends = Household::FollowUps.new(@context)
           about = gone.map { |id| "#{Overview::Noticed::ABOUT}#{id}" }
           open = plan.overview.follow_ups.select { |each| each.open? && about.include?(each.about) }
-          open.each { |each| ends.close(each.id, Texts.t("jobs.symptom_gone_since")) }
+          open.each { |each| ends.close(each.id, Message.of("jobs.symptom_gone_since")) }
         end
 
         # A bed-in that is not finished stays with the vehicle.
@@ -67,7 +67,7 @@ module Graver
           left = left.reject { |placed| job.done.include?(placed.key) }
           left.map do |placed|
             said = plan.wording(@context.knowledge).trade(placed.step.text)
-            Texts.t("jobs.bed_in_open", step: said)[0, Household::FollowUps::LONGEST]
+            Message.of("jobs.bed_in_open", step: said)[0, Household::FollowUps::LONGEST]
           end
         end
 
@@ -98,7 +98,7 @@ module Graver
           open = plan.symptoms.reject { |seen| said.key?(seen.mark.id) }
           faults =
             open.map do |seen|
-              message = Texts.t("jobs.symptom_gone", symptom: seen.mark.label)
+              message = Message.of("jobs.symptom_gone", symptom: seen.mark.label)
               InvalidEntry::FieldError.new(field: "symptoms.#{seen.mark.id}", code: "missing", message:)
             end
           @unsaid = faults + SymptomGone.new(plan).faults(said)
@@ -111,28 +111,28 @@ module Graver
           plan
             .symptoms
             .select { |seen| seen.severity == "stop" && said.include?(seen.mark.id) }
-            .map { |seen| [Formats.sentence(seen.text), seen.caution].compact.join(" ") }
+            .map { |seen| [Typography.sentence(seen.text), seen.caution].compact.join(" ") }
         end
 
         # What forbids driving, and what to buy for it, one line each.
         def to_order(plan, stops)
           buy = @plans.missing(plan)
-          stops.map { |text| Texts.t("jobs.not_driven", because: text)[0, Household::FollowUps::LONGEST] } +
-            (buy.any? ? [Texts.t("jobs.order_these", parts: buy.join(", "))] : [])
+          stops.map { |text| Message.of("jobs.not_driven", because: text)[0, Household::FollowUps::LONGEST] } +
+            (buy.any? ? [Message.of("jobs.order_these", parts: buy.join(", "))] : [])
         end
 
         # While anything says that the vehicle is not driven, a job ends only by saying that it isn't.
         def refuse_to_drive(stops, road:)
           return if stops.empty? && road
 
-          reasons = stops.empty? ? Texts.t("jobs.not_tried") : stops.join(" ")
-          raise InvalidEntry.of("do_not_drive", "missing", Texts.t("jobs.finish_undriven", reasons:))
+          reasons = stops.empty? ? Message.of("jobs.not_tried") : stops.join(" ")
+          raise InvalidEntry.of("do_not_drive", "missing", Message.of("jobs.finish_undriven", reasons:))
         end
 
         # Rejects a finish while a mandatory step before the follow-up is open, a verdict says no, or a part is off.
         # parked: the vehicle is not driven.
         def refuse_open(plan, job, parked:)
-          raise InvalidEntry.of("state", "no_order", Texts.t("jobs.no_order")) unless plan.ordered.placed&.any?
+          raise InvalidEntry.of("state", "no_order", Message.of("jobs.no_order")) unless plan.ordered.placed&.any?
           raise InvalidEntry.of("state", "replan", plan.halts.map(&:text).join(" ")) if plan.halts.any?
 
           stages = @context.knowledge.procedure.stages.map(&:id) - ["afterwards", *("road" if parked)]
@@ -146,7 +146,7 @@ module Graver
           return if left.empty?
 
           places = Overview::ApartBrakes.said(@context.knowledge, left).join(". ")
-          raise InvalidEntry.of("state", "mandatory_open", Texts.t("jobs.still_apart", places:))
+          raise InvalidEntry.of("state", "mandatory_open", Message.of("jobs.still_apart", places:))
         end
 
         def unfinished(key, message)
@@ -161,7 +161,7 @@ module Graver
               plan.torque.map(&:line).find { |each| [each.axle, each.fastener] == entry.values_at("axle", "fastener") }
             next unless line
 
-            unfinished(entry["step"], Texts.t("torque.loose", label: line.label.downcase, bolt: entry["bolt"]))
+            unfinished(entry["step"], Message.of("torque.loose", label: line.label.downcase, bolt: entry["bolt"]))
           end
         end
 
@@ -207,7 +207,7 @@ module Graver
           @faults << InvalidEntry::FieldError.new(
             field: "date",
             code: "out_of_range",
-            message: Texts.t("jobs.before_start")
+            message: Message.of("jobs.before_start")
           )
         end
 
@@ -252,7 +252,9 @@ module Graver
           under(field) do
             value = Core::Quantity::EnteredNumber.parse(text).value.to_f
             unless range.cover?(value)
-              raise(InvalidEntry.of("", "out_of_range", Texts.t("faults.between", least: range.min, most: range.max)))
+              raise(
+                InvalidEntry.of("", "out_of_range", Message.of("faults.between", least: range.min, most: range.max))
+              )
             end
             value
           end

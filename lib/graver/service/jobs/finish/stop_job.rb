@@ -8,7 +8,7 @@ module Graver
         # Turns what is apart into a follow-up of the vehicle -> Storage::Job. Raises InvalidEntry, NotFound.
         def pause(id)
           job = going(id)
-          raise InvalidEntry.of("state", "not_ready", Texts.t("jobs.not_apart")) if job.apart.empty?
+          raise InvalidEntry.of("state", "not_ready", Message.of("jobs.not_apart")) if job.apart.empty?
 
           @store.transaction { Apart.new(@context).follow_up(job, "jobs.paused") }
           job
@@ -18,7 +18,7 @@ module Graver
         # and the other has not, the vehicle is not driven at the end. -> Storage::Job. Raises InvalidEntry, NotFound.
         def put_back(id)
           job = going(id)
-          raise InvalidEntry.of("state", "not_ready", Texts.t("jobs.not_started")) unless job.state == "in_progress"
+          raise InvalidEntry.of("state", "not_ready", Message.of("jobs.not_started")) unless job.state == "in_progress"
 
           works = job.axle_ids.to_h { |axle| [axle, ["together"]] }
           half = half_done(job)
@@ -34,7 +34,7 @@ module Graver
         # NotFound.
         def together(id, because)
           job = @store.jobs.find(id)
-          raise InvalidEntry.of("state", "not_ready", Texts.t("jobs.not_apart")) if job.apart.empty? || !job.over?
+          raise InvalidEntry.of("state", "not_ready", Message.of("jobs.not_apart")) if job.apart.empty? || !job.over?
 
           because = words("because", because)
           @store.transaction do
@@ -58,7 +58,7 @@ module Graver
             axle.sides.select { |side| work.begun_by.any? { |step| job.done.include?("#{axle.name}.#{side}.#{step}") } }
           return if sides.empty? || sides == axle.sides
 
-          Texts.t("jobs.half_done", axle: axle.name.capitalize, work: work.label, side: sides.first)
+          Message.of("jobs.half_done", axle: axle.name.capitalize, work: work.label, side: sides.first)
         end
       end
     end

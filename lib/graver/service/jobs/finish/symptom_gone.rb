@@ -24,7 +24,7 @@ module Graver
           axles = @axles.reject { |file| looked_at?(file, seen) }.map { |file| "#{file.axle.name} axle" }
           return if axles.empty?
 
-          message = Texts.t("jobs.look_first", symptom: seen.mark.label.capitalize, axles: axles.join(" and the "))
+          message = Message.of("jobs.look_first", symptom: seen.mark.label.capitalize, axles: axles.join(" and the "))
           InvalidEntry::FieldError.new(field: "symptoms.#{seen.mark.id}", code: "unlooked", message:)
         end
 

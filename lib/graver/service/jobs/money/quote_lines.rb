@@ -30,8 +30,8 @@ module Graver
 
         def line(line, at)
           what = line[:what].to_s.strip
-          fault("lines.#{at}.what", "missing", Texts.t("faults.few_words")) if what.empty?
-          fault("lines.#{at}.what", "too_long", Texts.t("faults.too_long", most: LONGEST)) if what.length > LONGEST
+          fault("lines.#{at}.what", "missing", Message.of("faults.few_words")) if what.empty?
+          fault("lines.#{at}.what", "too_long", Message.of("faults.too_long", most: LONGEST)) if what.length > LONGEST
           { what:, amount: money("lines.#{at}.amount", line[:amount]) }
         end
 
@@ -39,13 +39,13 @@ module Graver
           value = under(field) { Core::Quantity::EnteredNumber.parse(text).value } or return
           return value.to_f.round(2) if MONEY.cover?(value)
 
-          fault(field, "out_of_range", Texts.t("faults.between", least: MONEY.min, most: MONEY.max))
+          fault(field, "out_of_range", Message.of("faults.between", least: MONEY.min, most: MONEY.max))
         end
 
         def compare(whole, sum)
           return if (whole - sum).abs <= ROUNDING
 
-          fault("total", "differs", Texts.t("jobs.quote_differs", sum: format("%.2f", sum)))
+          fault("total", "differs", Message.of("jobs.quote_differs", sum: format("%.2f", sum)))
         end
       end
     end

@@ -15,10 +15,10 @@ module Graver
 
         # Adds what is apart to the vehicle's follow-ups, replacing an earlier one of the job. key: of the message
         def follow_up(job, key)
-          close(job, Texts.t("jobs.paused_again"))
+          close(job, Message.of("jobs.paused_again"))
           return if job.apart.empty?
 
-          text = Texts.t(key, title: title(job), places: said(job))
+          text = Message.of(key, title: title(job), places: said(job))
           row = { text:, axle_id: job.axle_id, side: nil, look_on: nil, about: about(job) }
           @store.follow_ups.add(vehicle(job).id, row, on: @context.today, at: @context.now)
         end

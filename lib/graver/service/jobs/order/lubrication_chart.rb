@@ -26,7 +26,7 @@ module Graver
 
           held = setup.configuration.fetch("approaches").find { |each| each.start_with?("#{place.approach}.") }
           option = @knowledge.approaches.dig("job", place.approach, "options", held.split(".").last)
-          place.with(use: Formats.inside(option["label"]))
+          place.with(use: Typography.inside(option["label"]))
         end
 
         def on_file(place, lines)

@@ -18,9 +18,9 @@ module Graver
         def sentence(why)
           case why
           when :mandatory
-            Texts.t("jobs.mandatory")
+            Message.of("jobs.mandatory")
           when :gone
-            Texts.t("jobs.gone")
+            Message.of("jobs.gone")
           else
             why.uniq { |fault| [fault.placed.step.id, fault.about] }.first(3).map { |fault| said(fault) }.join(" / ")
           end
@@ -30,10 +30,10 @@ module Graver
         def impossible(why)
           fact = @procedure.facts.fetch(why.about).label
           where = why.where ? " (#{why.where})" : ""
-          return Texts.t("jobs.stays_apart", fact:, where:) unless why.placed
+          return Message.of("jobs.stays_apart", fact:, where:) unless why.placed
 
           step = "“#{self.class.short(why.placed.step.text)}”#{where}"
-          Texts.t("jobs.not_from_here", because: Texts.t("jobs.#{why.kind}", step:, fact:))
+          Message.of("jobs.not_from_here", because: Message.of("jobs.#{why.kind}", step:, fact:))
         end
 
         private
@@ -43,11 +43,11 @@ module Graver
             "“#{self.class.short(fault.placed.step.text)}”#{" (#{fault.where})" if fault.where && !fault.where.empty?}"
           case fault.kind
           when "requires"
-            Texts.t("jobs.requires", step:, fact: @procedure.facts.fetch(fault.about).label)
+            Message.of("jobs.requires", step:, fact: @procedure.facts.fetch(fault.about).label)
           when "forbids"
-            Texts.t("jobs.forbids", step:, fact: @procedure.facts.fetch(fault.about).label)
+            Message.of("jobs.forbids", step:, fact: @procedure.facts.fetch(fault.about).label)
           else
-            Texts.t("jobs.comes_after", step:, other: self.class.short(@procedure.step(fault.about).text))
+            Message.of("jobs.comes_after", step:, other: self.class.short(@procedure.step(fault.about).text))
           end
         end
       end

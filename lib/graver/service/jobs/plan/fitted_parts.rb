@@ -38,7 +38,7 @@ module Graver
             part:,
             event:,
             sides: axle.file.axle.sides,
-            label: Texts.t(LABELS.fetch([part, event])),
+            label: Message.of(LABELS.fetch([part, event])),
             value:,
             unit:,
             method:

@@ -46,10 +46,10 @@ module Graver
         def approach(id, approach, option)
           job = going(id)
           known = @context.knowledge.approaches.dig("job", approach) or
-            raise InvalidEntry.of("approach", "unknown_choice", Texts.t("faults.unknown_approach"))
+            raise InvalidEntry.of("approach", "unknown_choice", Message.of("faults.unknown_approach"))
           unless option.nil? || known["options"].key?(option)
             choices = known["options"].keys
-            raise InvalidEntry.of("option", "unknown_choice", Texts.t("faults.choose", choices:))
+            raise InvalidEntry.of("option", "unknown_choice", Message.of("faults.choose", choices:))
           end
 
           @store.transaction do
@@ -79,7 +79,9 @@ module Graver
         # restores a cancelled job. Raises InvalidEntry, NotFound.
         def take_back(id)
           job = @store.jobs.find(id)
-          raise InvalidEntry.of("state", "not_cancelled", Texts.t("jobs.not_cancelled")) unless job.state == "cancelled"
+          unless job.state == "cancelled"
+            raise InvalidEntry.of("state", "not_cancelled", Message.of("jobs.not_cancelled"))
+          end
 
           @store.transaction { record(job, @store.jobs.state_before_drop(id), nil) }
         end
@@ -93,7 +95,7 @@ module Graver
         # Which of the owner's own parts is bought for a line of the parts list; nil: none yet.
         def choose(id, line, supply)
           if supply && @store.supplies.find(supply).item != line.split(".", 2).last
-            raise InvalidEntry.of("supply", "unknown_supply", Texts.t("faults.unknown_part"))
+            raise InvalidEntry.of("supply", "unknown_supply", Message.of("faults.unknown_part"))
           end
 
           put(id, "chose", { line:, supply: })
@@ -121,7 +123,7 @@ module Graver
         # Removes the plan edit recorded as this event.
         def restore(id, event)
           job = going(id)
-          raise NotFound, Texts.t("missing.change") unless job.plan_edits.key?(event)
+          raise NotFound, Message.of("missing.change") unless job.plan_edits.key?(event)
 
           @store.transaction { record(job, "unadjusted", { event: }) }
         end
@@ -150,7 +152,7 @@ module Graver
 
         def begun(axle, work)
           label = @context.knowledge.work(work).label
-          message = Texts.t("jobs.begun", axle: axle.name.capitalize, work: label)
+          message = Message.of("jobs.begun", axle: axle.name.capitalize, work: label)
           InvalidEntry::FieldError.new(field: "axles.#{axle.id}", code: "conflict", message:)
         end
 
@@ -160,7 +162,7 @@ module Graver
           raise InvalidEntry.of(
                   "leave_apart",
                   "missing",
-                  Texts.t("jobs.apart_first", places: Apart.new(@context).said(job))
+                  Message.of("jobs.apart_first", places: Apart.new(@context).said(job))
                 )
         end
 
@@ -170,16 +172,18 @@ module Graver
           Date
             .iso8601(text)
             .tap do |date|
-              raise InvalidEntry.of("planned_for", "out_of_range", Texts.t("jobs.plan_today")) if date < @context.today
+              if date < @context.today
+                raise InvalidEntry.of("planned_for", "out_of_range", Message.of("jobs.plan_today"))
+              end
               if date > @context.today >> 120
-                raise InvalidEntry.of("planned_for", "out_of_range", Texts.t("jobs.plan_ten_years"))
+                raise InvalidEntry.of("planned_for", "out_of_range", Message.of("jobs.plan_ten_years"))
               end
             end
         rescue Date::Error
           raise InvalidEntry.of(
                   "planned_for",
                   "not_a_day",
-                  Texts.t("faults.not_a_day", example: @context.today.iso8601)
+                  Message.of("faults.not_a_day", example: @context.today.iso8601)
                 )
         end
 
@@ -197,20 +201,20 @@ module Graver
         def ready(job, because)
           refuse_left_apart(job)
           plan = @plans.of_job(job)
-          raise InvalidEntry.of("state", "no_order", Texts.t("jobs.no_order")) unless plan.ordered.placed
+          raise InvalidEntry.of("state", "no_order", Message.of("jobs.no_order")) unless plan.ordered.placed
 
           open = plan.readiness.select(&:open?)
           return { because: nil } if open.empty?
 
           never = open.select(&:never)
           if never.any?
-            raise InvalidEntry.of("because", "never", Texts.t("jobs.never", items: never.map(&:text).join(" / ")))
+            raise InvalidEntry.of("because", "never", Message.of("jobs.never", items: never.map(&:text).join(" / ")))
           end
           if because.to_s.strip.empty?
             raise InvalidEntry.of(
                     "because",
                     "not_ready",
-                    Texts.t("jobs.still_open", items: open.map(&:text).join(" / "))
+                    Message.of("jobs.still_open", items: open.map(&:text).join(" / "))
                   )
           end
 
@@ -222,7 +226,7 @@ module Graver
         # A brake that an earlier job left apart cannot be started again.
         def refuse_left_apart(job)
           other = Apart.new(@context).left_on(job.axle_ids).find { |each| each.id != job.id } or return
-          raise InvalidEntry.of("state", "conflict", Texts.t("jobs.apart_before", title: title(other)))
+          raise InvalidEntry.of("state", "conflict", Message.of("jobs.apart_before", title: title(other)))
         end
 
         def title(job)
@@ -231,15 +235,15 @@ module Graver
 
         def check_plan_edit(job, given)
           if job.plan_edits.length >= MOST_ADJUSTMENTS
-            raise InvalidEntry.of("", "too_many", Texts.t("jobs.too_many_changes", most: MOST_ADJUSTMENTS))
+            raise InvalidEntry.of("", "too_many", Message.of("jobs.too_many_changes", most: MOST_ADJUSTMENTS))
           end
 
           if given[:action] == "insert" && given[:text].to_s.strip.empty?
-            raise InvalidEntry.of("text", "missing", Texts.t("faults.few_words"))
+            raise InvalidEntry.of("text", "missing", Message.of("faults.few_words"))
           end
 
           ordered = @plans.ordered(job)
-          raise InvalidEntry.of("key", "no_order", Texts.t("jobs.no_order")) unless ordered.placed
+          raise InvalidEntry.of("key", "no_order", Message.of("jobs.no_order")) unless ordered.placed
 
           known = job.plan_edits.map { |event, made| Jobs::Steps.plan_edit(event, made) }
           wanted = Jobs::Steps.plan_edit(0, given.transform_keys(&:to_s))

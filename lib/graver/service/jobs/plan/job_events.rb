@@ -61,7 +61,7 @@ module Graver
             .jobs
             .find(id)
             .tap do |job|
-              raise InvalidEntry.of("state", "job_closed", Texts.t("jobs.closed", state: job.state)) if job.over?
+              raise InvalidEntry.of("state", "job_closed", Message.of("jobs.closed", state: job.state)) if job.over?
             end
         end
 
@@ -69,13 +69,13 @@ module Graver
         # Raises InvalidEntry.
         def step(job, key)
           placed(job).find { |each| each.key == key } ||
-            raise(InvalidEntry.of("step", "unknown_step", Texts.t("jobs.unknown_step")))
+            raise(InvalidEntry.of("step", "unknown_step", Message.of("jobs.unknown_step")))
         end
 
         def require_ready(job)
           return true if %w[ready in_progress].include?(job.state)
 
-          raise InvalidEntry.of("state", "not_ready", Texts.t("jobs.not_ready"))
+          raise InvalidEntry.of("state", "not_ready", Message.of("jobs.not_ready"))
         end
 
         # A step that waits for another says for which; also: keys done in the same breath. Raises InvalidEntry.
@@ -88,20 +88,20 @@ module Graver
         def waiting(waits)
           named =
             waits.first(3).map { |each| "“#{OrderFaults.short(each.step.text)}”#{" (#{each.place})" if each.place}" }
-          Texts.t(
+          Message.of(
             "jobs.first_comes",
-            steps: named.join(Texts.t("jobs.then")),
-            more: waits.length > 3 ? Texts.t("jobs.and_more", count: waits.length - 3) : ""
+            steps: named.join(Message.of("jobs.then")),
+            more: waits.length > 3 ? Message.of("jobs.and_more", count: waits.length - 3) : ""
           )
         end
 
         # A reason in the owner's words. Raises InvalidEntry.
         def words(field, text)
           text = text.to_s.strip
-          raise InvalidEntry.of(field, "missing", Texts.t("faults.few_words")) unless text.match?(/\p{L}{2}/)
+          raise InvalidEntry.of(field, "missing", Message.of("faults.few_words")) unless text.match?(/\p{L}{2}/)
 
           if text.length > LONGEST_NOTE
-            raise(InvalidEntry.of(field, "too_long", Texts.t("faults.too_long", most: LONGEST_NOTE)))
+            raise(InvalidEntry.of(field, "too_long", Message.of("faults.too_long", most: LONGEST_NOTE)))
           end
 
           text

@@ -67,11 +67,11 @@ module Graver
         def gap(gap)
           axle, field = gap.file.axle, gap.field
           text =
-            Texts.t(
+            Message.of(
               # "Front slide pin bolts: torque unknown"
               field.label.include?(":") ? "readiness.fastener_field" : "readiness.field",
               axle: axle.name.capitalize,
-              field: Formats.inside(field.label),
+              field: Typography.inside(field.label),
               waits: field.waits
             )
           item(gap.blocks ? "data" : "wanted", "#{axle.id}.#{field.key}", text, axle_id: axle.id, find: field.find)
@@ -90,7 +90,7 @@ module Graver
                 item(
                   "rotors_must",
                   axle.name,
-                  Texts.t("readiness.rotors_must", axle: axle.name.capitalize, verdict: label.downcase),
+                  Message.of("readiness.rotors_must", axle: axle.name.capitalize, verdict: label.downcase),
                   axle_id: axle.file.axle.id
                 )
               )
@@ -100,7 +100,7 @@ module Graver
               item(
                 "rotors",
                 axle.name,
-                Texts.t("readiness.rotors_open", axle: axle.name.capitalize),
+                Message.of("readiness.rotors_open", axle: axle.name.capitalize),
                 label: label.downcase
               )
             end
@@ -116,7 +116,7 @@ module Graver
             .checks
             .select { |check| check.verdict == "differs" }
             .map do |check|
-              sizes = Texts.t("readiness.sizes", new: check.new_mm.to_f, old: check.old_mm.to_f)
+              sizes = Message.of("readiness.sizes", new: check.new_mm.to_f, old: check.old_mm.to_f)
               item(
                 "mismatch",
                 "#{part.id}.#{check.what}",
@@ -129,22 +129,22 @@ module Graver
           return [] if part.state == "shelf"
           return [item("spares", part.id, named(part))] if part.line.optional
 
-          todo = part.chosen ? order(part) : Texts.t("readiness.enter_part")
+          todo = part.chosen ? order(part) : Message.of("readiness.enter_part")
           [item("parts", part.id, named(part), todo:)]
         end
 
         def named(part)
-          Texts.t(
+          Message.of(
             "readiness.part",
             axle: part.line.axle.capitalize,
             count: part.line.count || "?",
-            part: Formats.inside(part.line.label)
+            part: Typography.inside(part.line.label)
           )
         end
         def order(part)
-          return Texts.t("readiness.order", name: part.chosen.name) unless part.order_by
+          return Message.of("readiness.order", name: part.chosen.name) unless part.order_by
 
-          Texts.t("readiness.order_by", name: part.chosen.name, day: part.order_by)
+          Message.of("readiness.order_by", name: part.chosen.name, day: part.order_by)
         end
 
         def tools(plan)
@@ -154,7 +154,7 @@ module Graver
             .map do |tool|
               uses = tool.line.uses.any? ? " (#{tool.line.uses.join(", ")})" : ""
               todo = [
-                Texts.t(tool.line.special ? "readiness.rare_tool" : "readiness.buy_tool"),
+                Message.of(tool.line.special ? "readiness.rare_tool" : "readiness.buy_tool"),
                 tool.line.never
               ].compact.join("; ")
               item("tools", tool.line.id, "#{tool.line.label}#{uses}", todo: "#{todo}.")
@@ -171,7 +171,8 @@ module Graver
         def fluid(plan)
           card = plan.fluid
           if card.bleeds && card.grade.nil?
-            unknown = item("grade", "fluid", Texts.t("readiness.grade"), axle_id: plan.scope.axles.first.file.axle.id)
+            unknown =
+              item("grade", "fluid", Message.of("readiness.grade"), axle_id: plan.scope.axles.first.file.axle.id)
           end
           [unknown, room(card.plan)].compact
         end
@@ -180,7 +181,11 @@ module Graver
           if plan.draw_off.nil?
             full = plan.headroom&.zero?
             return(
-              item(full ? "draw_off" : "overflow", "fluid", Texts.t(full ? "readiness.at_max" : "readiness.overflow"))
+              item(
+                full ? "draw_off" : "overflow",
+                "fluid",
+                Message.of(full ? "readiness.at_max" : "readiness.overflow")
+              )
             )
           end
           return unless plan.draw_off.positive?
@@ -188,7 +193,12 @@ module Graver
           item(
             "draw_off",
             "fluid",
-            Texts.t("readiness.draw_off", pushed: plan.pushed.round, room: plan.headroom.round, draw_off: plan.draw_off)
+            Message.of(
+              "readiness.draw_off",
+              pushed: plan.pushed.round,
+              room: plan.headroom.round,
+              draw_off: plan.draw_off
+            )
           )
         end
 
@@ -196,15 +206,17 @@ module Graver
           day = job&.planned_for
           late = plan.parts.select { |part| part.order_by && part.order_by < @context.today }
           found =
-            late.map { |part| item("parts_late", part.id, Texts.t("readiness.too_late", part: part.chosen.name, day:)) }
-          found << item("day", "day", Texts.t("readiness.no_day")) unless day
+            late.map do |part|
+              item("parts_late", part.id, Message.of("readiness.too_late", part: part.chosen.name, day:))
+            end
+          found << item("day", "day", Message.of("readiness.no_day")) unless day
           if plan.scope.included.any? { |axle| axle.works.include?("rotors_turn") }
-            found << item("turning", "rotors", Texts.t("readiness.machining"))
+            found << item("turning", "rotors", Message.of("readiness.machining"))
           end
           found << item(
             "weather",
             day ? day.iso8601 : "day",
-            day ? Texts.t("readiness.weather_for", day:) : Texts.t("readiness.weather")
+            day ? Message.of("readiness.weather_for", day:) : Message.of("readiness.weather")
           )
         end
       end

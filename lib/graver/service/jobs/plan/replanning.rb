@@ -82,7 +82,8 @@ module Graver
         end
 
         def unknown(file, field)
-          message = Texts.t("jobs.needs_datum", axle: file.axle.name.capitalize, field: Formats.inside(field.label))
+          message =
+            Message.of("jobs.needs_datum", axle: file.axle.name.capitalize, field: Typography.inside(field.label))
           InvalidEntry::FieldError.new(field: "axles.#{file.axle.id}", code: "missing", message:)
         end
 

@@ -73,12 +73,12 @@ module Graver
         def current = self.class.fields(@context.knowledge, job, axles)
 
         def label_of(name)
-          return Texts.t(LABELS[name]) if LABELS.key?(name)
+          return Message.of(LABELS[name]) if LABELS.key?(name)
 
           kind, of = name.to_s.split(":")
           return @context.knowledge.approaches.dig("job", of, "label") || of if kind == "approach"
 
-          Texts.t("changed.part", line: of)
+          Message.of("changed.part", line: of)
         end
       end
     end

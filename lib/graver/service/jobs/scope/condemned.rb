@@ -40,7 +40,7 @@ module Graver
           [
             Reason.new(
               axle:,
-              text: Texts.t("jobs.condemned_rotors", axle: axle.name.capitalize, verdict: Formats.inside(label))
+              text: Message.of("jobs.condemned_rotors", axle: axle.name.capitalize, verdict: Typography.inside(label))
             )
           ]
         end
@@ -92,7 +92,10 @@ module Graver
           loose = job.torques.select { |entry| %w[under undone].include?(entry["verdict"]) }
           loose.map do |entry|
             label = @knowledge.fastener(entry["fastener"])&.label || entry["fastener"]
-            Reason.new(axle: nil, text: Texts.t("torque.loose", label: Formats.inside(label), bolt: entry["bolt"]))
+            Reason.new(
+              axle: nil,
+              text: Message.of("torque.loose", label: Typography.inside(label), bolt: entry["bolt"])
+            )
           end
         end
 
@@ -101,7 +104,7 @@ module Graver
         end
 
         def reason(axle, seen)
-          said = [axle&.name&.capitalize, [Formats.sentence(seen.text), seen.caution].compact.join(" ")].compact
+          said = [axle&.name&.capitalize, [Typography.sentence(seen.text), seen.caution].compact.join(" ")].compact
           Reason.new(axle:, text: said.join(": "))
         end
       end

@@ -59,9 +59,9 @@ module Graver
             overview.axles.flat_map do |axle|
               faults(axle, axles.fetch(axle.file.axle.id.to_s, []), reasons[axle.file.axle.id.to_s])
             end
-          faults << fault("axles", "empty", Texts.t("jobs.choose_something")) if axles.values.all?(&:empty?)
+          faults << fault("axles", "empty", Message.of("jobs.choose_something")) if axles.values.all?(&:empty?)
           unknown = axles.keys - overview.axles.map { |axle| axle.file.axle.id.to_s }
-          faults += unknown.map { |id| fault("axles.#{id[0, 20]}", "unknown_axle", Texts.t("faults.unknown_axle")) }
+          faults += unknown.map { |id| fault("axles.#{id[0, 20]}", "unknown_axle", Message.of("faults.unknown_axle")) }
           raise InvalidEntry, faults if faults.any?
         end
 
@@ -125,7 +125,7 @@ module Graver
               .map { |side| side[:sentence] }
           works = (axle.works - %w[rotors_new rotors_turn] + [axle.rotors[:proposed]]).compact
           text =
-            Texts.t(
+            Message.of(
               axle.rotors[:must] ? "jobs.halt" : "jobs.halt_or_reason",
               axle: axle.name.capitalize,
               said: said.join(" ")
@@ -137,8 +137,8 @@ module Graver
           found = UnaddressedFindings.new(@rules, axle).stopping
           return if found.empty?
 
-          said = found.keys.map { |seen| [Formats.sentence(seen.text), seen.caution].compact.join(" ") }
-          text = Texts.t("jobs.halt_by_marks", axle: axle.name.capitalize, said: said.join(" "))
+          said = found.keys.map { |seen| [Typography.sentence(seen.text), seen.caution].compact.join(" ") }
+          text = Message.of("jobs.halt_by_marks", axle: axle.name.capitalize, said: said.join(" "))
           Halt.new(axle:, text:, must: true, works: axle.works | found.values, buy: [])
         end
 
@@ -146,7 +146,7 @@ module Graver
           @rules
             .companions(axle.works)
             .map do |work, because|
-              Texts.t("jobs.companion", work: @knowledge.work(work).label, axle: axle.name, because:)
+              Message.of("jobs.companion", work: @knowledge.work(work).label, axle: axle.name, because:)
             end
         end
         def fault(field, code, message) = InvalidEntry::FieldError.new(field:, code:, message:)
@@ -186,7 +186,7 @@ module Graver
 
           found = { "pads" => marks["pads"] || why_pads(overview, work) }
           found[work] = @knowledge.rotor_rules.dig("verdicts", judged.plan.outcome, "label") if work
-          found["sensors"] = Texts.t("jobs.sensor_ground")
+          found["sensors"] = Message.of("jobs.sensor_ground")
           found.merge(by_approach, marks).slice(*possible)
         end
 
@@ -197,7 +197,7 @@ module Graver
         def inspection(overview)
           rule = overview.judgement&.rules&.first
           said = rule && Base::Wording.new(overview.file.vehicle.distance_unit).fill(rule.sentence, overview.measures)
-          { @knowledge.scope.fetch("otherwise") => [said, Texts.t("jobs.nothing_due")].compact.join(" ") }
+          { @knowledge.scope.fetch("otherwise") => [said, Message.of("jobs.nothing_due")].compact.join(" ") }
         end
 
         # By the same rules as the axle's state, whatever else is graver.
@@ -212,7 +212,7 @@ module Graver
           judgement = @knowledge.state_engine.call(overview.measures.except("apart", "apart_text"))
           rules = judgement.rules.reject { |each| each.id.start_with?("rotor-") }
           rule = rules.find { |each| each.id.start_with?("pad-") }
-          return Texts.t("jobs.new_rotors_new_pads") if rule.nil? && rotor_work == "rotors_new"
+          return Message.of("jobs.new_rotors_new_pads") if rule.nil? && rotor_work == "rotors_new"
 
           rule ||= rules.first
           rule && Base::Wording.new(overview.file.vehicle.distance_unit).fill(rule.sentence, overview.measures)
@@ -221,7 +221,7 @@ module Graver
         def by_approach
           @approaches.proposed.to_h do |kind, option, work|
             label = @knowledge.approaches.dig("job", kind, "options", option, "label")
-            [work, Texts.t("jobs.by_approach", label: Formats.inside(label))]
+            [work, Message.of("jobs.by_approach", label: Typography.inside(label))]
           end
         end
 
@@ -229,7 +229,7 @@ module Graver
           @knowledge.scope["proposed_by"]
             .filter_map do |work, items|
               mark = overview.seen.find { |seen| items.fetch(seen.item.id, []).include?(seen.mark.id) }
-              [work, Texts.t("jobs.seen_on", day: mark.date, text: mark.text)] if mark
+              [work, Message.of("jobs.seen_on", day: mark.date, text: mark.text)] if mark
             end
             .to_h
         end
@@ -241,14 +241,14 @@ module Graver
           if unknown.any?
             return(
               unknown.map do |work|
-                fault(field, "unknown_work", Texts.t("jobs.unknown_work", work: work[0, 30], axle: scope.name))
+                fault(field, "unknown_work", Message.of("jobs.unknown_work", work: work[0, 30], axle: scope.name))
               end
             )
           end
 
           @rules
             .conflicts(works)
-            .map { |text| fault(field, "conflict", Texts.t("jobs.conflict", axle: scope.name.capitalize, text:)) } +
+            .map { |text| fault(field, "conflict", Message.of("jobs.conflict", axle: scope.name.capitalize, text:)) } +
             rotor_faults(scope, works, reason)
         end
 
@@ -262,7 +262,7 @@ module Graver
               fault(
                 "axles.#{scope.file.axle.id}",
                 "rotor_must",
-                Texts.t("jobs.rotor_must", axle: scope.name.capitalize, verdict:)
+                Message.of("jobs.rotor_must", axle: scope.name.capitalize, verdict:)
               )
             ]
           end
@@ -272,7 +272,7 @@ module Graver
               fault(
                 "reasons.#{scope.file.axle.id}",
                 "missing",
-                Texts.t("jobs.rotor_reason", axle: scope.name.capitalize, verdict:)
+                Message.of("jobs.rotor_reason", axle: scope.name.capitalize, verdict:)
               )
             ]
           else

@@ -39,7 +39,8 @@ module Graver
         def marks(axle)
           wanting = UnaddressedFindings.new(@knowledge.scope_rules, axle).wanting
           wanting.map do |seen, work|
-            text = Texts.t("jobs.mark_offer", text: Formats.sentence(seen.text), work: @knowledge.work(work).label)
+            text =
+              Message.of("jobs.mark_offer", text: Typography.sentence(seen.text), work: @knowledge.work(work).label)
             offer({ axle.file.axle.id => with(axle, work) }, text, found: true)
           end
         end
@@ -49,9 +50,9 @@ module Graver
           soon = due.due_on <= @context.today + Household::ScheduleChoices.new(@context).chosen.fetch("combine_days")
           return [] if !soon || axles.any? { |axle| axle.works.include?("bleed") }
 
-          when_ = Texts.t(due.overdue_days.positive? ? "jobs.overdue_since" : "jobs.due_on", day: due.due_on)
+          when_ = Message.of(due.overdue_days.positive? ? "jobs.overdue_since" : "jobs.due_on", day: due.due_on)
           adds = axles.to_h { |axle| [axle.file.axle.id, with(axle, "bleed")] }
-          [offer(adds, Texts.t("jobs.fluid_offer", when: when_))]
+          [offer(adds, Message.of("jobs.fluid_offer", when: when_))]
         end
 
         # Where something is done, looking alone is part of it.

@@ -27,7 +27,7 @@ module Graver
 
           loose = job.torques.find { |entry| LOOSE.include?(entry["verdict"]) && there?(entry, placed) } or return
           label = @context.knowledge.fastener(loose["fastener"])&.label || loose["fastener"]
-          message = Texts.t("torque.loose_first", label: Formats.inside(label), bolt: loose["bolt"])
+          message = Message.of("torque.loose_first", label: Typography.inside(label), bolt: loose["bolt"])
           raise InvalidEntry.of("bolts.#{loose["axle"]}.#{loose["fastener"]}", "missing", message)
         end
 
@@ -68,10 +68,10 @@ module Graver
           missing = missing(job, placed, line)
           return if missing == []
 
-          label = Formats.inside(line.label)
+          label = Typography.inside(line.label)
           message =
             if missing
-              Texts.t(
+              Message.of(
                 "torque.unmarked",
                 axle: line.axle.capitalize,
                 label:,
@@ -79,7 +79,7 @@ module Graver
                 all: line.count_at(placed.side)
               )
             else
-              Texts.t("torque.uncounted", axle: line.axle.capitalize, label:)
+              Message.of("torque.uncounted", axle: line.axle.capitalize, label:)
             end
           InvalidEntry::FieldError.new(field: "bolts.#{line.axle}.#{line.fastener}", code: "missing", message:)
         end

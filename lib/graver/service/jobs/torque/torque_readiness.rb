@@ -38,7 +38,7 @@ module Graver
             item(
               "torque",
               set.id,
-              Texts.t("readiness.no_torque", place: place(set.line)),
+              Message.of("readiness.no_torque", place: place(set.line)),
               axle_id: plan.axle_id(set.line.axle)
             )
           ]
@@ -53,7 +53,7 @@ module Graver
             item(
               "rivals",
               set.id,
-              Texts.t("readiness.rivals", place: place(set.line), said:),
+              Message.of("readiness.rivals", place: place(set.line), said:),
               axle_id: plan.axle_id(set.line.axle)
             )
           ]
@@ -68,9 +68,9 @@ module Graver
           said =
             (
               if set.line.doubt
-                Texts.t("readiness.unusual", torque: set.line.torque.said)
+                Message.of("readiness.unusual", torque: set.line.torque.said)
               else
-                Texts.t("readiness.not_maker")
+                Message.of("readiness.not_maker")
               end
             )
           [item("doubt", of_value(set), "#{place(set.line)}: #{said}.", axle_id: plan.axle_id(set.line.axle))]
@@ -80,7 +80,7 @@ module Graver
         def reused(set, plan)
           return [] unless set.line.reused && (noted = noted_on(set.line, plan)) < @context.today
 
-          text = Texts.t("readiness.reused", place: place(set.line), day: noted)
+          text = Message.of("readiness.reused", place: place(set.line), day: noted)
           [item("reused", "#{set.id}.#{noted.iso8601}", text, axle_id: plan.axle_id(set.line.axle))]
         end
 
@@ -96,7 +96,7 @@ module Graver
               item(
                 "angle",
                 set.id,
-                Texts.t("readiness.angle", place: place(set.line), angle: set.line.angle_degrees.to_f)
+                Message.of("readiness.angle", place: place(set.line), angle: set.line.angle_degrees.to_f)
               )
             ]
           else
@@ -111,15 +111,16 @@ module Graver
         end
 
         def overdue(set)
-          text = Texts.t("readiness.calibration", place: place(set.line), wrench: set.wrench.wrench.name)
+          text = Message.of("readiness.calibration", place: place(set.line), wrench: set.wrench.wrench.name)
           [item("calibration", set.id, text)]
         end
 
         def out_of_reach(set)
           range = set.wrench.range
-          sentence = range ? Texts.t("readiness.borrow", range: range.join(" to ")) : Texts.t("readiness.ask_shop")
+          sentence =
+            range ? Message.of("readiness.borrow", range: range.join(" to ")) : Message.of("readiness.ask_shop")
           torque = set.line.torque.said
-          [item("wrench", of_value(set), Texts.t("readiness.no_wrench", place: place(set.line), torque:), sentence:)]
+          [item("wrench", of_value(set), Message.of("readiness.no_wrench", place: place(set.line), torque:), sentence:)]
         end
 
         def place(line) = "#{line.axle.capitalize} #{line.label.downcase}"
