@@ -8,6 +8,7 @@ require "open3"
 RSpec.describe "The interface's imports" do
   web = File.expand_path("../web", __dir__)
   one_way = "no-restricted-imports"
+  syntax = "no-restricted-syntax"
 
   # One process lints them all: starting the linter takes longer than linting.
   script = <<~JS
@@ -38,6 +39,52 @@ RSpec.describe "The interface's imports" do
     "the client importing a part" => ["src/api/planted.ts", "export * from \"../parts/checkboxes\";", one_way],
     "a format importing a part" => ["src/format/planted.ts", "export * from \"../parts/checkboxes\";", one_way],
     "a text importing a format" => ["src/texts/planted.ts", "export * from \"../format/words\";", one_way],
+    "a part importing the routes" => ["src/parts/planted.ts", "export { default } from \"../routes\";", one_way],
+    "the client importing the routes" => ["src/api/planted.ts", "export { default } from \"../routes\";", one_way],
+    "a state importing a component" => [
+      "src/screens/job/planted.svelte.ts",
+      "export { default } from \"./JobMoney.svelte\";",
+      one_way
+    ],
+    "a shared state importing a component" => [
+      "src/parts/planted.svelte.ts",
+      "export { default } from \"./Timeline.svelte\";",
+      one_way
+    ],
+    "a screen importing another when it is needed" => [
+      "src/screens/wear/planted.ts",
+      "export const later = () => import(\"../job/jobState\");",
+      syntax
+    ],
+    "a part importing a screen when it is needed" => [
+      "src/parts/Planted.svelte",
+      "<script lang=\"ts\">void import(\"../screens/wear/wearScale\");</script>",
+      syntax
+    ],
+    "an import that hides what it imports" => [
+      "src/screens/wear/planted.ts",
+      "export const later = (name: string) => import(name);",
+      syntax
+    ],
+    "a screen asking past the client's answers" => [
+      "src/screens/wear/planted.ts",
+      "import { client } from \"../../api/client\";\nexport const garage = () => client.GET(\"/garage\");",
+      syntax
+    ],
+    "a component asking by the window" => [
+      "src/parts/Planted.svelte",
+      "<script lang=\"ts\">void window.fetch(\"/api/vehicles\");</script>",
+      syntax
+    ],
+    "the same spelt out" => ["src/parts/planted.ts", "export const ask = globalThis[\"fetch\"];", syntax],
+    "an older way to ask" => [
+      "src/screens/wear/planted.ts",
+      "export const asked = new XMLHttpRequest();",
+      "no-restricted-globals"
+    ],
+    "a beacon" => ["src/parts/planted.ts", "export const sent = () => navigator.sendBeacon(\"/x\");", syntax],
+    "a text that calculates" => ["src/texts/planted.ts", "export const feet = (nm: number) => nm / 3;", syntax],
+    "a text that judges" => ["src/texts/planted.ts", "export const worn = (mm: number) => mm < 3;", syntax],
     "a component asking past the client" => [
       "src/parts/Planted.svelte",
       "<script lang=\"ts\">void fetch(\"/api/vehicles\");</script>",

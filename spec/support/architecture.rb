@@ -1,9 +1,12 @@
 # frozen_string_literal: true
 
 require "prism"
+require "tsort"
+require_relative "architecture/definitions"
+require_relative "architecture/reader"
 
 # Reads the syntax trees of lib/graver and names whatever breaks the one direction of imports or reaches for what its
-# room has no business with: clock, chance, environment, files, network, other programs.
+# room has no business with: clock, chance, environment, files, network, other programs, the terminal, globals.
 class Architecture
   # room => rooms it may name
   ROOMS = {
@@ -128,6 +131,11 @@ class Architecture
     instance_variable_get
     binding
   ].freeze
+  # Talking to a terminal, waiting, and ending the process.
+  OUTSIDE = %w[puts print p pp putc printf warn sleep exit exit! abort at_exit trap].freeze
+  OUTSIDE_ALLOWED = %w[cli boot.rb error_log.rb].freeze
+  # What a serializer may make of the services: messages.
+  MADE_BY_SERIALIZERS = %w[Graver::Service::Base::Wording].freeze
   HIDDEN_ALLOWED = {
     "public_send" => %w[api/resource.rb storage/memoized_repository.rb],
     "class_eval" => %w[core/value.rb]
@@ -151,169 +159,29 @@ class Architecture
 
   # -> ["service/household/x.rb: names Graver::API::App", ...]
   def strays
-    @trees.flat_map { |path, tree| Reader.new(path, @defined).call(tree).map { |stray| "#{path}: #{stray}" } }
+    @trees.flat_map { |path, tree| Reader.new(path, @defined).call(tree).strays.map { |stray| "#{path}: #{stray}" } }
   end
 
-  # Full names of what a file defines.
-  class Definitions < Prism::Visitor
-    def self.of(tree) = new.tap { |visitor| visitor.visit(tree) }.names
-
-    attr_reader :names
-
-    def initialize
-      super
-      @nesting = []
-      @names = []
-    end
-
-    def visit_module_node(node) = inside(node) { super }
-    def visit_class_node(node) = inside(node) { super }
-    def visit_constant_write_node(node) = (@names << [*@nesting, node.name].join("::")) && super
-
-    private
-
-    def inside(node)
-      @nesting.push(node.constant_path.slice)
-      @names << @nesting.join("::")
-      yield
-      @nesting.pop
-    end
+  # Those of one more file.
+  def strays_of(path, text)
+    tree = Prism.parse(text).value
+    defined = @defined.merge(Definitions.of(tree).to_h { |name| [name, path] })
+    Reader.new(path, defined).call(tree).strays.map { |stray| "#{path}: #{stray}" }
   end
 
-  # What one file names and calls that it may not.
-  class Reader < Prism::Visitor
-    def initialize(path, defined)
-      super()
-      @path = path
-      @room = path[%r{\A[^/]+(?=/)}]
-      @defined = defined
-      @nesting = []
-      @strays = []
+  # Files that need each other -> [[path, ...], ...]. The files of one class, in a folder of its name, are one.
+  def cycles
+    graph = Hash.new { |all, unit| all[unit] = [] }
+    @trees.each do |path, tree|
+      named = Reader.new(path, @defined).call(tree).named.map { |other| unit(other) }
+      graph[unit(path)] |= named - [unit(path)]
     end
-
-    def call(tree)
-      visit(tree)
-      @strays.uniq
-    end
-
-    def visit_module_node(node) = inside(node)
-    def visit_class_node(node) = inside(node)
-    def visit_constant_path_node(node) = name(node.slice.delete_prefix("::"), rooted: node.slice.start_with?("::"))
-    def visit_constant_read_node(node) = name(node.name.to_s)
-
-    def visit_call_node(node)
-      requires(node) if node.receiver.nil? && %i[require load require_relative autoload].include?(node.name)
-      hidden(node)
-      time_and_chance(node)
-      stray("reaches the records") if @room == "api" && %i[store transaction].include?(node.name)
-      super
-    end
-
-    def visit_x_string_node(_) = stray("runs another program")
-    def visit_interpolated_x_string_node(_) = stray("runs another program")
-    def visit_global_variable_read_node(node)
-      (stray("reads #{node.name}") unless %i[$stdout $stderr].include?(node.name) && free?(%w[cli]))
-    end
-
-    # "service/jobs/order/steps.rb" -> "jobs/order"
-    def self.service_room(path) = File.dirname(path).delete_prefix("service/")
-
-    private
-
-    def inside(node)
-      visit(node.superclass) if node.respond_to?(:superclass) && node.superclass
-      @nesting.push(node.constant_path.slice)
-      visit(node.body) if node.body
-      @nesting.pop
-    end
-
-    def stray(text) = @strays << text
-    def free?(places) = places.any? { |place| @path == place || @path.start_with?("#{place}/") }
-
-    # As Ruby looks a name up: innermost namespace first.
-    def resolve(name)
-      @nesting
-        .length
-        .downto(0) do |depth|
-          first = [*@nesting.take(depth), name.split("::").first].join("::")
-          return [*@nesting.take(depth), name].join("::") if @defined.key?(first)
-        end
-      nil
-    end
-
-    def name(name, rooted: false)
-      full = rooted ? name : resolve(name)
-      return foreign(name) unless full&.start_with?("Graver")
-
-      path = home(full) or return
-      room = path.include?("/") ? path.split("/").first : File.basename(path, ".rb")
-      own(full, room, path)
-    end
-
-    # The file of the longest part of a name that one defines.
-    def home(full)
-      parts = full.split("::")
-      parts
-        .length
-        .downto(2) do |length|
-          (path = @defined[parts.take(length).join("::")]) && (return path unless namespace?(parts.take(length)))
-        end
-      nil
-    end
-
-    def namespace?(parts) = parts.length == 2 && ROOMS.keys.any? { |room| parts.last.downcase == room.delete("_") }
-
-    def own(full, room, path)
-      return if @room.nil? || !(ROOMS.key?(room) || room == "boot") # errors and the loader are everybody's
-      return stray("names #{full}") unless ROOMS.fetch(@room).include?(room)
-      return unless @room == "service" && room == "service"
-
-      mine, theirs = [@path, path].map { |each| self.class.service_room(each) }
-      stray("names #{full}, which lies above it") unless mine == theirs || SERVICES.fetch(mine).include?(theirs)
-    end
-
-    def foreign(name)
-      root = name.split("::").first
-      REACH.each do |what, (names, places)|
-        stray("reaches for #{what}: #{name}") if names.include?(root) && !free?(places) && !known_use?(what, name)
-      end
-    end
-
-    # A path joined is no file read; the message of a file's error is none either.
-    def known_use?(what, name) = what == :files && name == "File::SEPARATOR"
-
-    def requires(node)
-      target = node.arguments&.arguments&.first
-      return stray("requires what cannot be read") unless target.is_a?(Prism::StringNode)
-
-      allowed = STANDARD + GEMS.fetch(@room, %w[rack rack/protection])
-      stray("requires #{target.unescaped}") unless node.name == :require && allowed.include?(target.unescaped)
-    end
-
-    def hidden(node)
-      called = node.name.to_s
-      return unless HIDDEN.include?(called) && !free?(HIDDEN_ALLOWED.fetch(called, []))
-      return if %w[require_relative load autoload].include?(called)
-      return if %w[open load].include?(called) && node.receiver && !%w[Kernel URI].include?(node.receiver.slice)
-
-      stray("hides what it calls: #{called}")
-    end
-
-    def time_and_chance(node)
-      called = node.name.to_s
-      clock =
-        node.receiver && CLOCK.include?([node.receiver.slice.delete_prefix("::"), called]) &&
-          !(called == "new" && node.arguments)
-      if clock && !free?(%w[service/base/context.rb storage/backups.rb boot.rb])
-        stray("reads the clock: #{node.receiver.slice}.#{called}")
-      end
-      stray("takes chance: #{called}") if CHANCE.include?(called) && !seeded?(node) && !free?(%w[devices/simulated])
-      if node.receiver && SHUFFLING.include?(called) && !node.arguments&.slice.to_s.include?("random:") &&
-           !node.receiver&.slice.to_s.end_with?("vehicle")
-        stray("takes chance: #{called}")
-      end
-    end
-
-    def seeded?(node) = !node.receiver.nil? && !%w[Kernel Random].include?(node.receiver.slice)
+    children = ->(unit, &block) { graph.fetch(unit, []).each(&block) }
+    TSort.strongly_connected_components(graph.keys.method(:each), children).select { |units| units.length > 1 }
   end
+
+  private
+
+  # A class and the folder of its parts: "core/wear/hypotheses/merging.rb" -> "core/wear/hypotheses.rb".
+  def unit(path) = @trees.key?("#{File.dirname(path)}.rb") ? "#{File.dirname(path)}.rb" : path
 end

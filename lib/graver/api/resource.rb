@@ -49,6 +49,18 @@ module Graver
         Service::Base::OptimisticLock.new(context, @exchange.seen).change(versioned_fields, given, needed:, &block)
       end
 
+      # One inspection as JSON. Raises NotFound.
+      def logged_inspection(id)
+        logged = Service::Measuring::Inspections.new(context).find(id)
+        bolts = Service::Jobs::BoltsReached.new(context).call(logged.inspection)
+        Serializers::Inspections.new(knowledge).call(logged, bolts)
+      end
+
+      # A Service::Jobs::JobPlan::Plan as JSON.
+      def job_plan(plan)
+        Serializers::JobPlans.new(knowledge).call(plan, Service::Jobs::StepDetails.new(knowledge).call(plan))
+      end
+
       def revision(fields) = Service::Base::Revision.of(fields)
       def context = @exchange.context
       def knowledge = context.knowledge

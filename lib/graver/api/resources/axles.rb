@@ -37,12 +37,12 @@ module Graver
         end
 
         def wear
-          return wear_to_limit unless params["limit_mm"].to_s.empty?
+          if params["limit_mm"].to_s.empty?
+            vehicle_id = Service::Household::AxleRecords.new(context).vehicle_of(id)
+            return kept("wear-#{id}", vehicle_id) { wear_of(overview(vehicle_id)) }
+          end
 
-          kept("wear-#{id}", Service::Household::AxleRecords.new(context).vehicle_of(id)) { wear_to_limit }
-        end
-        def wear_to_limit
-          Serializers::Wear.new(knowledge).call(Service::Overview::AxleOverview.new(context).call(record, limit_mm:))
+          wear_of(Service::Overview::AxleOverview.new(context).call(record, limit_mm:))
         end
         def what_if
           Serializers::AxleForecasts.new(knowledge).what_if(
@@ -62,6 +62,17 @@ module Graver
         end
 
         private
+
+        # As on every other page.
+        def overview(vehicle_id)
+          axles = Service::Overview::VehicleOverviews.new(context).find(vehicle_id).axles
+          axles.find { |axle| axle.file.axle.id == id }
+        end
+
+        def wear_of(overview)
+          said = Service::Overview::LastSaid.new(knowledge, overview)
+          Serializers::Wear.new(knowledge).call(overview, counter: said.counter, claim: said.claim)
+        end
 
         def record = @record ||= Service::Household::AxleRecords.new(context).find(id)
         def limit_mm = Service::Overview::AskedLimit.call(record, params["limit_mm"])

@@ -48,7 +48,7 @@ module Graver
         def bin_draft = { binned: drafts.bin(id) }
         def restore_draft = { vehicle_id: Service::Household::Bin.new(context).restore_draft(id) }
         def inspection
-          Serializers::Inspections.of(context, id)
+          logged_inspection(id)
         end
 
         def correct_inspection

@@ -140,10 +140,9 @@ module Graver
         def ticks = Service::Jobs::JobTicks.new(context)
         def progress_of = Service::Jobs::JobProgress.new(context)
         def plans = Service::Jobs::JobPlan.new(context)
-        def shown(plan) = Sections.with_version(serialized(plan))
+        def shown(plan) = Sections.with_version(job_plan(plan))
         # To a command: what it changed, if the sender says which version it has.
-        def answer(job) = Sections.since(@exchange.have, serialized(plans.of_job(job)))
-        def serialized(plan) = Serializers::JobPlans.new(knowledge).call(plan)
+        def answer(job) = Sections.since(@exchange.have, job_plan(plans.of_job(job)))
         def with(contract) = answer(yield(payload(contract)))
       end
     end

@@ -14,14 +14,12 @@ module Graver
 
         def photograph_step
           job = Service::Jobs::Photograph.new(context).call(id, params["step"].to_s, bytes)
-          Sections.with_version(
-            Serializers::JobPlans.new(knowledge).call(Service::Jobs::JobPlan.new(context).of_job(job))
-          )
+          Sections.with_version(job_plan(Service::Jobs::JobPlan.new(context).of_job(job)))
         end
 
         def photograph_inspection
           photos.at_inspection(id, bytes)
-          Serializers::Inspections.of(context, id)
+          logged_inspection(id)
         end
 
         def photo = Download.new(type: JPEG, body: photos.bytes(id), disposition: "inline")

@@ -9,12 +9,6 @@ module Graver
           @knowledge = knowledge
         end
 
-        # As the service returns it. Raises NotFound.
-        def self.of(context, id)
-          logged = Service::Measuring::Inspections.new(context).find(id)
-          new(context.knowledge).call(logged, Service::Jobs::BoltsReached.new(context).call(logged.inspection))
-        end
-
         # Service::Measuring::Inspections::Logged, [Service::Jobs::BoltsReached::Line]
         def call(logged, bolts)
           inspection, vehicle, photos = logged.deconstruct

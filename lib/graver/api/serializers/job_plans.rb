@@ -9,9 +9,9 @@ module Graver
           @knowledge = knowledge
         end
 
-        # Service::JobPlan::Plan
-        def call(plan)
-          steps, shopping = JobSteps.new(@knowledge).call(plan), Shopping.new.call(plan)
+        # Service::Jobs::JobPlan::Plan, Service::Jobs::StepDetails::All
+        def call(plan, details)
+          steps, shopping = JobSteps.new(@knowledge).call(plan, details), Shopping.new.call(plan)
           states = {
             ready: plan.ready? || false,
             readiness: plan.readiness.map { |item| item(item) },

@@ -9,17 +9,14 @@ module Graver
           @knowledge = knowledge
         end
 
-        # Service::JobPlan::Plan -> { steps:, marks:, dropped:, set_aside: }; marks: once per inspected item
-        def call(plan)
+        # Service::Jobs::JobPlan::Plan, Service::Jobs::StepDetails::All -> { steps:, marks:, dropped:, set_aside: };
+        # marks: once per inspected item
+        def call(plan, details)
           ordered = plan.ordered
           @torque = plan.torque
-          @reads = Service::Jobs::StepReads.new(@knowledge, plan)
-          @values = Service::Jobs::StepValues.new(@knowledge, plan)
-          @photos = Service::Jobs::StepPhotos.new(plan.photos, plan.job, ordered.placed || [])
+          @details = details.steps
           @cautioned = Set.new
           @wordings = Hash.new { |all, axle| all[axle] = plan.wording(@knowledge, axle) }
-          @first = Core::Planning::StepGroups.call(ordered.placed || []).to_set { |group| group.first.key }
-          @waits = plan.job ? Service::Jobs::JobProgress.waits(@knowledge, ordered, plan.job) : {}
           @marks = {}
           steps = ordered.placed&.map { |placed| step(placed, plan) }
           {
@@ -29,34 +26,31 @@ module Graver
               ordered.dropped.map do |placed|
                 { key: placed.key, place: placed.place, text: said(placed), event: ordered.events.fetch(placed.key) }
               end,
-            set_aside:
-              ordered.set_aside.map do |plan_edit, event, why|
-                { event:, text: "#{lost(plan_edit)}: #{Service::Jobs::OrderFaults.new(@knowledge).sentence(why)}" }
-              end
+            set_aside: details.set_aside.map { |plan_edit, event, why| { event:, text: "#{lost(plan_edit)}: #{why}" } }
           }
         end
 
         private
 
         def step(placed, plan)
-          step = placed.step
+          step, detail = placed.step, @details.fetch(placed.key)
           {
             key: placed.key,
             stage: @knowledge.procedure.stage(step.stage).label,
             place: placed.place,
-            joins: !@first.include?(placed.key),
+            joins: detail.joins,
             text: said(placed),
             why: step.why,
             mandatory: step.mandatory,
             safety_critical: step.safety_critical,
-            waits_for: @waits.fetch(placed.key, []),
+            waits_for: detail.waits,
             deviation: plan.job&.deviations&.dig(placed.key, "because"),
             cautions: cautions(placed),
             tighten: torque_at(placed).map { |set| TorqueLines.new(@knowledge).brief(set, placed) },
             undo: undone(placed),
             tools: tools(step),
-            reads: reads(placed),
-            values: @values.call(placed).map(&:to_h),
+            reads: reads(detail),
+            values: detail.values.map(&:to_h),
             acts: step.acts,
             after: step.stage == Service::Jobs::Afterwards::STAGE,
             asks: step.asks && asks(placed, plan),
@@ -64,7 +58,7 @@ module Graver
             timer: step.timer&.to_h,
             event: plan.ordered.events[placed.key] || plan.ordered.events[step.id],
             own: step.id.start_with?("own-"),
-            photos: @photos.call(placed).to_h.transform_values { |photos| Photos.call(photos) },
+            photos: detail.photos.to_h.transform_values { |photos| Photos.call(photos) },
             **notes(placed, plan)
           }
         end
@@ -78,13 +72,11 @@ module Graver
           }
         end
 
-        def reads(placed)
-          @reads
-            .call(placed)
-            .map do |ask|
-              @marks[ask.key] = ask.choices if ask.choices.any?
-              ask.to_h.except(:choices)
-            end
+        def reads(detail)
+          detail.reads.map do |ask|
+            @marks[ask.key] = ask.choices if ask.choices.any?
+            ask.to_h.except(:choices)
+          end
         end
 
         def notes(placed, plan)

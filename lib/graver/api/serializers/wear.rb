@@ -17,8 +17,10 @@ module Graver
           @knowledge = knowledge
         end
 
-        def call(overview)
+        # Service::Overview::AxleOverview::Overview; counter, claim: Service::Overview::LastSaid::Said or nil
+        def call(overview, counter:, claim:)
           file, answer = overview.file, overview.answer
+          @said = [counter_sentence(overview, counter), claim_sentence(overview, claim)]
           {
             axle_name: Axles.new(@knowledge).name(file),
             axle: Axles.new(@knowledge).call(overview, nil),
@@ -141,7 +143,7 @@ module Graver
             driving_sentence(answer, overview.file.vehicle.distance_unit),
             *changed_sentences(answer),
             quiet_sentence(answer),
-            *said_sentences(overview),
+            *@said,
             *doubt_sentences(overview)
           ].compact
         end
@@ -208,12 +210,7 @@ module Graver
           )
         end
 
-        # The last claim about the current set, compared with this forecast.
-        def said_sentences(overview)
-          said = Service::Overview::LastSaid.new(@knowledge, overview)
-          [counter_sentence(overview, said.counter), claim_sentence(overview, said.claim)]
-        end
-
+        # The last claims about the current set, compared with this forecast.
         def claim_sentence(overview, claim)
           claim or return
           mm = overview.answer.pads.now.values.map { |now| now[:mean_mm] }.min

@@ -12,15 +12,8 @@ module Graver
         # kind: which change, whenever it is (0: none)
         Case = Struct.new(:per_life, :epoch, :moves, :kind) { def who = moves.empty? ? 0 : moves.first.first + 1 }
 
-        MOST_KEPT = 8
-        KEPT = {}.compare_by_identity
-        private_constant :KEPT
-
-        # Cached per prior; arguments as of `new`.
-        def self.of(prior, *which)
-          KEPT.shift if KEPT.length > MOST_KEPT
-          (KEPT[prior] ||= {})[which] ||= new(prior, *which)
-        end
+        # Made once per prior; arguments as of `new`.
+        def self.of(prior, *which) = prior.once([self, *which]) { new(prior, *which) }
 
         # components: ids, in the order of Hypotheses; on: those that wear; epochs: shares of the stretch at which a
         # change may fall

@@ -9,14 +9,11 @@ module Graver
         # Centres of the prior's parts, in its standard deviations, and the rest of the spread within each.
         PARTS = [-2.4, -1.8, -1.2, -0.6, 0.0, 0.6, 1.2, 1.8, 2.4].freeze
         WITHIN = 0.45
-        MOST_STARTS = 8
 
         # A part of the spread of rates, a kind, and which component is odd from new (nil: none).
         Cell = Struct.new(:part, :kind, :share, :odd)
 
-        # The start of every axle with these components, cached per prior.
-        STARTS = {}.compare_by_identity
-        private_constant :STARTS, :Cell
+        private_constant :Cell
 
         # Prior; ids of the components; the most hypotheses kept
         def initialize(prior, components, most)
@@ -27,11 +24,14 @@ module Graver
 
         # axle: its name; kin: [WearRate] of the vehicle's other axles -> Hypotheses
         def call(axle, kin)
-          STARTS.shift if STARTS.length > MOST_STARTS
-          ((STARTS[@prior] ||= {})[@components] ||= first).dup.tap do |hypotheses|
-            hypotheses.disturb(Hypotheses::BASE, 0.0, shift: offset_of(axle))
-            kin.each { |pace| lean(hypotheses, axle, pace) }
-          end
+          # The start of every axle with these components.
+          @prior
+            .once([self.class, @components, @most]) { first }
+            .dup
+            .tap do |hypotheses|
+              hypotheses.disturb(Hypotheses::BASE, 0.0, shift: offset_of(axle))
+              kin.each { |pace| lean(hypotheses, axle, pace) }
+            end
         end
 
         private

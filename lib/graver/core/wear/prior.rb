@@ -57,7 +57,15 @@ module Graver
           :affirmed_times,
           :wrong_service,
           :plate_service
-        )
+        ) do
+          def initialize(**)
+            @computed = {}
+            super
+          end
+
+          # What follows from it alone: the block's result, computed once.
+          def once(key) = @computed.fetch(key) { @computed[key] = yield }
+        end
     end
   end
 end

@@ -10,15 +10,8 @@ module Graver
         # its size in the logarithm of the rate, and its effect on the mate. Drawn once per prior; how lively the axle
         # is decides when they come.
         class Changes
-          MOST_KEPT = 8
-          KEPT = {}.compare_by_identity
-          private_constant :KEPT
-
           # Prior, ids of the components
-          def self.of(prior, components)
-            KEPT.shift if KEPT.length > MOST_KEPT
-            (KEPT[prior] ||= {})[components] ||= new(prior, components)
-          end
+          def self.of(prior, components) = prior.once([self, components]) { new(prior, components) }
 
           # sizes  [axle or component, future]; mates: what each component feels of its mate's change, by the rows
           # `felt_from` of sizes
