@@ -64,7 +64,7 @@ export default ts.config(
       "svelte/require-each-key": "error",
     },
   },
-  { files: ["src/api/**"], rules: { "no-restricted-syntax": "off" } },
+  { files: ["src/api/**", "tests/**"], rules: { "no-restricted-syntax": "off" } },
   { files: ["src/api/client.ts"], rules: { "no-restricted-globals": "off" } },
   { files: ["**/*.svelte", "**/*.svelte.ts"], languageOptions: { parserOptions: { parser: ts.parser } } },
   {

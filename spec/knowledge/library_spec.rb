@@ -55,7 +55,15 @@ RSpec.describe Graver::Knowledge::Library do
       ["rules/scope.yml", "companions: [pads]", "companions: [prayer]"] =>
         %r{\Arules/scope\.yml:\d+: rotors_new: work prayer is not there\z},
       ["tools.yml", "instead: [clamp]", "instead: [stone]"] => /\Atools\.yml:\d+: press names stone/,
-      ["brake_data.yml", "choices: drives, waits", "choices: wishes, waits"] => /choices wishes/
+      ["brake_data.yml", "choices: drives, waits", "choices: wishes, waits"] => /choices wishes/,
+      # as YAML reads an option called off: false
+      ["rules/approaches.yml", "      none: { label", "      off: { label"] =>
+        %r{rules/approaches\.yml:\d+: off: quote it, or it is read as true or false},
+      ["tools.yml", "id: jack", "id: no"] => /^tools\.yml:\d+: no: quote it/,
+      ["inspection.yml", "part: shoe, method: caliper", "part: lining, method: caliper"] =>
+        /\Ainspection\.yml:\d+: shoe: caliper reads no lining/,
+      ["inspection.yml", "part: runout, method: dial", "part: runout, method: divination"] =>
+        /\Ainspection\.yml:\d+: runout: divination reads no runout/
     }.each do |change, message|
       with_change(*change) { |load| expect(&load).to raise_error(Graver::KnowledgeError, message) }
     end

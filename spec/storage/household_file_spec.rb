@@ -93,6 +93,60 @@ RSpec.describe "The household's file" do
     end
   end
 
+  it "reads a file of before corrections named their zero check: the check's own, and no other that says so" do
+    at_version(14)
+    database = Graver::Storage::Sqlite.connect(path)
+    axle_id = database[:axles].insert(vehicle_id: 1, name: "front", sides: "left,right")
+    dated = { date: "2026-05-02", odometer_value: "61000", odometer_unit: "km", odometer_km: 61_000.0 }
+    inspection_id = database[:inspections].insert(vehicle_id: 1, **dated, recorded_at: "t")
+    mine, other =
+      %w[Caliper Rule].map do |name|
+        database[:instruments].insert(name:, method: "caliper", unit: "mm", recorded_at: "t")
+      end
+    check =
+      database[:zero_checks].insert(
+        instrument_id: mine,
+        date: "2026-05-03",
+        reference: "0",
+        read: "0.5",
+        unit: "mm",
+        recorded_at: "t"
+      )
+    [mine, other].each do |instrument_id|
+      reading_id =
+        database[:readings].insert(
+          inspection_id:,
+          axle_id:,
+          event: "reading",
+          part: "pad",
+          side: "left",
+          pad: "inner",
+          method: "caliper",
+          unit: "mm",
+          overall: false,
+          value: "8.4",
+          instrument_id:
+        )
+      database[:corrections].insert(
+        inspection_id:,
+        reading_id:,
+        change: '{"value":"7.9"}',
+        reason: "Zero check #{check}: Caliper read +0.5 mm too much",
+        recorded_at: "t"
+      )
+    end
+    database.disconnect
+
+    store = open
+    rows = store.inspections.of_vehicle(1).first.readings
+    expect(rows.map { |row| [row.instrument_id, row.corrections.map(&:zero_check_id)] }).to eq(
+      [[mine, [check]], [other, [nil]]]
+    )
+    changing = -> { store.inspections.instance_variable_get(:@database)[:corrections].update(reason: "else") }
+    expect(&changing).to raise_error(/evidence/)
+    store.close
+  end
+
   # What version 13 called look-overs, open ends and so on, one of each.
   it "reads a file of before the standard names: inspections, follow-ups, drafts, choices and the events of a job" do
     at_version(13)

@@ -13,7 +13,7 @@ module Graver
 
       # Raises KnowledgeError with every dangling name.
       def check
-        faults = sources + brake_data + questions + scope + marks + symptoms + tools + @steps.faults
+        faults = sources + brake_data + inspection + questions + scope + marks + symptoms + tools + @steps.faults
         faults += templates if faults.empty?
         raise KnowledgeError, faults.join("\n") if faults.any?
       end
@@ -83,6 +83,18 @@ module Graver
           rescue InvalidEntry => e
             "#{at("calipers.yml", caliper.id)} #{caliper.id}: #{entry["key"]}: #{e.message}"
           end
+        end
+      end
+
+      # What is offered at a wheel must be readable by the method offered first.
+      def inspection
+        methods = @contents.fetch("measurement.yml").fetch("methods")
+        positions = @contents.fetch("inspection.yml").fetch("positions")
+        positions.filter_map do |id, position|
+          method, part = position.values_at("method", "part")
+          next if methods[method]&.key?(part)
+
+          "#{at("inspection.yml", id)} #{id}: #{method} reads no #{part}"
         end
       end
 

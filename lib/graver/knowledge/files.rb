@@ -9,6 +9,8 @@ module Graver
     # once.
     class Files
       SCHEMA = "schema/knowledge.yml"
+      # As YAML 1.1 has it (yaml.org/type/bool), but y and n, which Ruby reads as texts.
+      BOOLEAN = /\A(?:yes|no|on|off|true|false)\z/i
 
       def initialize(folder)
         @folder = folder
@@ -42,8 +44,18 @@ module Graver
 
       def faults(name, content, schema)
         checker = JSONSchemer.schema(schema.fetch("files").fetch(name).merge("$defs" => schema.fetch("$defs")))
-        checker.validate(content).map { |fault| "#{place(name, fault["data_pointer"])}: #{fault["error"]}" }
+        checker.validate(content).map { |fault| "#{place(name, fault["data_pointer"])}: #{fault["error"]}" } +
+          misread(Psych.parse_file(File.join(@folder, name)).root).map { |node| said(name, node) }
       end
+
+      # Names that YAML takes for something else: off, no and yes are booleans unless they are quoted.
+      def misread(node)
+        names = pairs(node).flat_map { |key, value| key.value == "id" ? [key, value] : [key] }
+        names.select { |name| name.scalar? && !name.quoted && BOOLEAN.match?(name.value) } +
+          (node.children || []).flat_map { |child| misread(child) }
+      end
+
+      def said(name, node) = "#{name}:#{node.start_line + 1}: #{node.value}: quote it, or it is read as true or false"
 
       # "cautions.yml:14: hot", from a pointer such as "/3/severity"
       def place(name, pointer)

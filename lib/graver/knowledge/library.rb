@@ -151,7 +151,9 @@ module Graver
               .fetch("rules")
               .map do |rule|
                 Core::Judgement::Rule.new(
-                  **%w[id severity measure at_least at_most sentence source].to_h { |key| [key.to_sym, rule[key]] }
+                  **%w[id topic severity measure at_least at_most sentence source].to_h do |key|
+                    [key.to_sym, rule[key]]
+                  end
                 )
               end
           )

@@ -87,6 +87,8 @@ module Graver
           mandatory: entry.fetch("mandatory", false),
           safety_critical: entry.fetch("safety_critical", false),
           restores: entry.fetch("restores", false),
+          beds_in: entry.fetch("beds_in", false),
+          own: false,
           conditions: entry.fetch("when", {}).freeze,
           exceptions: entry.fetch("unless", {}).freeze,
           **lists

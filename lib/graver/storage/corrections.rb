@@ -14,11 +14,12 @@ module Graver
       end
 
       # change: { "value" => "8.2", ... } or { "void" => true }; { "void" => false } takes a void back.
-      def add(inspection_id:, change:, reason:, at:, reading_id: nil, condition_id: nil)
+      def add(inspection_id:, change:, reason:, at:, reading_id: nil, condition_id: nil, zero_check_id: nil)
         @table.insert(
           inspection_id:,
           reading_id:,
           condition_id:,
+          zero_check_id:,
           change: JSON.generate(change),
           reason:,
           recorded_at: at
@@ -39,7 +40,7 @@ module Graver
 
       def record(row)
         Correction.new(
-          **row.slice(:id, :inspection_id, :reading_id, :condition_id, :reason, :recorded_at),
+          **row.slice(:id, :inspection_id, :reading_id, :condition_id, :zero_check_id, :reason, :recorded_at),
           change: JSON.parse(row[:change])
         )
       end

@@ -6,8 +6,6 @@ module Graver
       # One axle as it stands today.
       class Axles
         # The part each rule of state is about, by the start of its id.
-        PARTS = { "pad" => "pads", "rotor" => "rotors" }.freeze
-
         def initialize(knowledge)
           @knowledge = knowledge
         end
@@ -55,7 +53,7 @@ module Graver
           overview.judgement.rules.map do |rule|
             {
               rule: rule.id,
-              part: PARTS.find { |start, _| rule.id.start_with?(start) }&.last || "axle",
+              part: rule.topic || "axle",
               sentence: wording.fill(rule.sentence, overview.measures),
               source: overview.measures["#{rule.source}_source"] || @knowledge.source_title(rule.source)
             }

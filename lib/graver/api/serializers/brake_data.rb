@@ -47,6 +47,13 @@ module Graver
 
         def choices(labels) = labels.map { |id, label| { id:, label: } }
 
+        # Each kind of caliper with what a sketch of it shows.
+        def choices_of(field, kind)
+          choices(@catalogue.choices(field, kind)).map do |choice|
+            field.choices == "calipers" ? { **choice, drawn: @knowledge.caliper(choice[:id]).drawn } : choice
+          end
+        end
+
         def field(file, field)
           datum = file.data[field.key]
           {
@@ -56,7 +63,7 @@ module Graver
             label: field.label,
             quantity: field.quantity,
             units: @catalogue.units(field),
-            choices: choices(@catalogue.choices(field, file.vehicle.kind)),
+            choices: choices_of(field, file.vehicle.kind),
             value: datum&.value,
             unit: datum&.unit,
             source: datum&.source,

@@ -141,7 +141,7 @@ module Graver
 
         def item(item)
           {
-            **item.to_h.slice(:id, :kind, :text, :todo, :resolved, :blocks, :tickable, :axle_id),
+            **item.to_h.slice(:id, :kind, :about, :text, :todo, :resolved, :blocks, :tickable, :axle_id),
             label: @knowledge.readiness.dig(item.kind, "label")
           }
         end

@@ -57,7 +57,8 @@ module Graver
             counts: step.counts&.to_h,
             timer: step.timer&.to_h,
             event: plan.ordered.events[placed.key] || plan.ordered.events[step.id],
-            own: step.id.start_with?("own-"),
+            own: step.own,
+            beds_in: step.beds_in,
             photos: detail.photos.to_h.transform_values { |photos| Photos.call(photos) },
             **notes(placed, plan)
           }

@@ -3,9 +3,10 @@
 module Graver
   module Core
     module Judgement
-      # One line of a rule table: matches when the measure is at least (or at most) the threshold.
+      # One line of a rule table: matches when the measure is at least (or at most) the threshold. topic: "pads" or
+      # "rotors", or nil if it is about the whole brake.
       Rule =
-        Value.define(:id, :severity, :measure, :at_least, :at_most, :sentence, :source) do
+        Value.define(:id, :topic, :severity, :measure, :at_least, :at_most, :sentence, :source) do
           def holds?(measures)
             value = measures[measure]
             return false if value.nil?

@@ -85,6 +85,7 @@ module Graver
                   "value" => change.to
                 },
                 reason: reason(instrument, check),
+                zero_check_id: check.row.id,
                 at: @context.now
               )
             end
@@ -119,9 +120,7 @@ module Graver
             end
         end
 
-        def by?(check, correction)
-          correction.reason.start_with?(Message.of("findings.zero_check_start", check: check.id))
-        end
+        def by?(check, correction) = correction.zero_check_id == check.id
 
         def put_back(inspection, row, value, check)
           @store.corrections.add(
@@ -178,13 +177,13 @@ module Graver
         end
 
         def reason(instrument, judged)
-          Message.of("findings.zero_check_start", check: judged.row.id) +
-            Message.of(
-              "findings.zero_check",
-              tool: instrument.name,
-              offset: judged.check.offset_mm,
-              day: judged.check.date
-            )
+          Message.of(
+            "findings.zero_check",
+            check: judged.row.id,
+            tool: instrument.name,
+            offset: judged.check.offset_mm,
+            day: judged.check.date
+          )
         end
 
         # In the reading's own unit, with no fewer digits than it had.

@@ -126,7 +126,7 @@
       {#if count && job.open}<button type="button" class="link" onclick={keepCount}
           >{say(texts.keepAsNote, { of: step.counts.of.toLowerCase(), count })}</button
         >{/if}{/if}
-    {#if step.key.startsWith("bed_in")}<BedInCoach job={job.id} {count} unit={job.plan!.vehicle.distance_unit} />{/if}
+    {#if step.beds_in}<BedInCoach job={job.id} {count} unit={job.plan!.vehicle.distance_unit} />{/if}
     {#if step.acts && job.open && course.unit && !waits.length}<ScanToolAction
         unit={course.unit}
         job={job.id}

@@ -24,7 +24,7 @@
   });
   // Items that are at hand or not; all others are asked one by one.
   const HAD = ["parts", "spares", "tools", "consumables"];
-  const tool = (item: Schemas["ReadinessItem"]) => (item.kind === "tools" ? item.id.slice("tools:".length) : null);
+  const tool = (item: Schemas["ReadinessItem"]) => (item.kind === "tools" ? item.about : null);
   const known = (id: string) => plan.tools.some((each) => each.id === id);
 </script>
 

@@ -1,10 +1,11 @@
 <script lang="ts">
+  import type { Schemas } from "../../api/client";
+
   /** A caliper seen from above over its rotor: what slides, where the pistons are, what holds the pads. */
-  let { kind }: { kind: string } = $props();
-  const fixed = $derived(kind.includes("fixed"));
-  const swings = $derived(kind.includes("hinge") || kind.includes("swing"));
-  const sprung = $derived(kind.includes("spring"));
-  const onPin = $derived(kind.startsWith("motorcycle"));
+  let { drawn }: { drawn: Schemas["DataChoice"]["drawn"] } = $props();
+  const shows = $derived(new Set(drawn));
+  const fixed = $derived(shows.has("opposed"));
+  const swings = $derived(shows.has("swings"));
 </script>
 
 <svg width="120" height="76" viewBox="0 0 120 76" aria-hidden="true">
@@ -19,8 +20,8 @@
     <path class="pin" d={swings ? "M102 8v34" : "M18 8v34M102 8v34"} />
     {#if swings}<circle class="pin" cx="18" cy="24" r="5" /><path class="move" d="M12 12a14 14 0 0 0-6 16" />{/if}
   {/if}
-  {#if sprung}<path class="spring" d="M26 66c10 10 58 10 68 0" />{/if}
-  {#if onPin}<path class="spring" d="M60 26v26" />{/if}
+  {#if shows.has("spring")}<path class="spring" d="M26 66c10 10 58 10 68 0" />{/if}
+  {#if shows.has("pad_pin")}<path class="spring" d="M60 26v26" />{/if}
 </svg>
 
 <style>

@@ -55,7 +55,7 @@
                   disabled={form.busy}
                   onclick={() => choose(data.axle.id, field.key, choice.id)}
                 >
-                  {#if field.key === "caliper.kind"}<CaliperSketch kind={choice.id} />{/if}
+                  {#if field.key === "caliper.kind"}<CaliperSketch drawn={choice.drawn} />{/if}
                   <span>{choice.label}</span>
                 </button>
               {/each}

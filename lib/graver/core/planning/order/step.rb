@@ -11,7 +11,7 @@ module Graver
       # does there, or nil; step_group: the group of neighbouring steps done in one go. `fasteners` are undone here,
       # `tighten` are tightened to torque here. `does` are hazards. A mandatory step can never be left out; a
       # `safety_critical` one can't be answered by "done another way" either. One that `restores` is only in a plan that
-      # was changed while the brake was apart.
+      # was changed while the brake was apart. One that `beds_in` is coached at the car; an `own` one is its owner's.
       Step =
         Value.define(
           :id,
@@ -42,6 +42,8 @@ module Graver
           :mandatory,
           :safety_critical,
           :restores,
+          :beds_in,
+          :own,
           :does
         ) do
           # Values of the job's fluid that a step may show, beside brake data.
@@ -55,11 +57,12 @@ module Graver
             new(
               **members.to_h { |member| [member, nil] },
               **self::LISTS.to_h { |list| [list, []] },
-              **%i[mandatory safety_critical restores].to_h { |flag| [flag, false] },
+              **%i[mandatory safety_critical restores beds_in].to_h { |flag| [flag, false] },
               conditions: {
               },
               exceptions: {
               },
+              own: true,
               id:,
               stage:,
               text:

@@ -63,7 +63,7 @@ module Graver
 
         # A bed-in that is not finished stays with the vehicle.
         def bed_in_left(plan, job)
-          left = plan.ordered.placed.select { |placed| placed.step.id.start_with?("bed_in") }
+          left = plan.ordered.placed.select { |placed| placed.step.beds_in }
           left = left.reject { |placed| job.done.include?(placed.key) }
           left.map do |placed|
             said = plan.wording(@context.knowledge).trade(placed.step.text)

@@ -5,12 +5,12 @@ module Graver
     module Jobs
       # What is still missing for a job, and what to do about each item.
       class Readiness
-        # id: what a tick refers to; kind: of knowledge/rules/readiness.yml; text, todo: sentences; resolved: ticked
-        # by the owner;
+        # id: what a tick refers to; kind: of knowledge/rules/readiness.yml; about: id of the tool, part or whatever it
+        # is; text, todo: sentences; resolved: ticked by the owner;
         # blocks: the job is not ready while it is open; axle_id: whose brake data mend it, or nil
         # never: no reason makes the job ready while it is open
         Item =
-          Core::Value.define(:id, :kind, :text, :todo, :resolved, :blocks, :never, :tickable, :axle_id) do
+          Core::Value.define(:id, :kind, :about, :text, :todo, :resolved, :blocks, :never, :tickable, :axle_id) do
             def open? = blocks && !resolved
           end
 
@@ -47,6 +47,7 @@ module Graver
           Item.new(
             id: "#{kind}:#{id}",
             kind:,
+            about: id,
             text:,
             todo: Base::Wording.tokens(rule.fetch("todo"), tokens).then { |todo| todo[0].upcase + todo[1..] },
             resolved: tickable && @resolved.include?("#{kind}:#{id}"),

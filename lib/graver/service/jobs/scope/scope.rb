@@ -210,8 +210,8 @@ module Graver
         def why_pads(overview, rotor_work)
           # that the brake is apart is no reason for new pads
           judgement = @knowledge.state_engine.call(overview.measures.except("apart", "apart_text"))
-          rules = judgement.rules.reject { |each| each.id.start_with?("rotor-") }
-          rule = rules.find { |each| each.id.start_with?("pad-") }
+          rules = judgement.rules.reject { |each| each.topic == "rotors" }
+          rule = rules.find { |each| each.topic == "pads" }
           return Message.of("jobs.new_rotors_new_pads") if rule.nil? && rotor_work == "rotors_new"
 
           rule ||= rules.first
