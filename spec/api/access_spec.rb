@@ -107,6 +107,29 @@ RSpec.describe "Phone access" do
     expect(phone(:post, "/session", { passphrase: phrase }, from: "192.168.7.40")[0]).to eq(200)
   end
 
+  it "makes every address wait after thirty wrong tries of all" do
+    29.times { |at| phone(:post, "/session", { passphrase: "wrong guess here" }, from: "192.168.7.#{100 + at}") }
+    expect(phone(:post, "/session", { passphrase: "wrong guess here" }, from: "192.168.7.200")[0]).to eq(422)
+    expect(phone(:post, "/session", { passphrase: phrase }, from: "192.168.7.201")[0]).to eq(429)
+  end
+
+  it "sends a session's cookie over HTTPS only, where it signed in so" do
+    signed =
+      %w[http https].map do |scheme|
+        Rack::MockRequest.new(app).post(
+          "#{scheme}://192.168.7.20:8321/api/v1/session",
+          "REMOTE_ADDR" => "192.168.7.33",
+          "HTTP_HOST" => "192.168.7.20:8321",
+          "HTTP_ORIGIN" => "#{scheme}://192.168.7.20:8321",
+          "CONTENT_TYPE" => "application/json",
+          :input => JSON.generate({ passphrase: phrase })
+        )[
+          "set-cookie"
+        ]
+      end
+    expect(signed.map { |cookie| cookie.match?(/;\s*secure/i) }).to eq([false, true])
+  end
+
   it "allows passphrase, switch and pairing on this machine only, without sign-in" do
     cookie = kept(phone(:post, "/session", { passphrase: phrase })[2])
     [
@@ -136,6 +159,11 @@ RSpec.describe "Phone access" do
   it "accepts its own host names and writes from its own pages only" do
     expect(phone(:get, "/session", host: "evil.example")[0]).to eq(403)
     expect(phone(:post, "/session", { passphrase: phrase }, origin: "http://evil.example")[0]).to eq(400)
+    cookie = kept(phone(:post, "/session", { passphrase: phrase })[2])
+    { post: "/vehicles", put: "/units", patch: "/vehicles/1", delete: "/session" }.each do |method, path|
+      expect(phone(method, path, {}, cookie:, origin: "http://evil.example")[0]).to eq(400), method.to_s
+    end
+    expect(phone(:get, "/garage", cookie:)[0]).to eq(200)
   end
 
   describe "when listening on this machine only" do

@@ -44,6 +44,10 @@ RSpec.describe "The bed-in coach in the API" do
       "ambient_celsius" => 15,
       "cooling_minutes" => 5
     )
+    # 70 % of the braking is in front: the same rotors get 30/70 of the heat behind
+    more = coach(front_share_percent: "30")["axles"].first["stops"].first["peak"] - 15
+    usual = coach["axles"].first["stops"].first["peak"] - 15
+    expect(more / usual.to_f).to be_within(0.02).of(3 / 7.0)
     expect(fields(coach(mass_kg: "1", cooling_minutes: "soon"))).to eq(
       "mass_kg" => "out_of_range",
       "cooling_minutes" => "not_a_number"

@@ -45,6 +45,10 @@ RSpec.describe "Follow-ups in the API" do
     add(text: "Noise from the rear", look_on: "2026-06-10")
     events = ask(:get, "#{home}/timeline")["events"].select { |each| each["kind"] == "relook" }
     expect(events).to contain_exactly(include("date" => "2026-06-10", "text" => "Check again: Noise from the rear"))
+    done = add(text: "Squeal", look_on: "2026-06-11")
+    close(done["id"], "Paste on the pad backs")
+    again = ask(:get, "#{home}/timeline")["events"].select { |each| each["kind"] == "relook" }
+    expect(again.map { |each| each["date"] }).to eq(["2026-06-10"])
     readings = sound_axles
     ask(:post, "#{home}/inspections", inspection("2026-05-15", "60000", *readings))
     expect(ask(:get, home)["state"]["severity"]).to eq("good")

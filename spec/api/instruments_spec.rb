@@ -28,6 +28,8 @@ RSpec.describe "Measuring tools and devices in the API" do
           pad("9.0", side: "right")
         )
       )
+      # read after the check that failed
+      ask(:post, inspections, inspection("2026-03-02", "52500", pad("8.9", side: "right", instrument: tool["id"])))
       known = check("2026-03-01", "-1.48")
       # by hand: 9.25 + 1.48; 0.370 + 1.48 / 25.4
       expect(known["changes"].map { |change| [change["from"], change["to"], change["unit"]] }).to eq(
@@ -37,9 +39,11 @@ RSpec.describe "Measuring tools and devices in the API" do
         "corrected" => 2,
         "instrument" => include("changes" => [])
       )
-      expect(stored.map { |inspection| inspection.readings.map(&:value) }).to eq([["9.50"], %w[10.73 0.4283 9.0]])
+      expect(stored.map { |inspection| inspection.readings.map(&:value) }).to eq(
+        [["9.50"], %w[10.73 0.4283 9.0], ["8.9"]]
+      )
       ask(:post, "/instruments/#{tool["id"]}/corrections")
-      expect(stored.last.readings.map(&:value)).to eq(%w[10.73 0.4283 9.0])
+      expect(stored[1].readings.map(&:value)).to eq(%w[10.73 0.4283 9.0])
       expect(check("2026-04-01", "25.000", reference: "25")["checks"].first).to include("good" => true)
       # within what the tool's own steps explain: nothing made since is touched
       ask(

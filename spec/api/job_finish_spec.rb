@@ -105,6 +105,34 @@ RSpec.describe "Finished jobs in the API" do
       expect(ask(:get, "/vehicles/#{car["id"]}")["follow_ups"].map { |each| each["text"] }).to eq(["Plug missing"])
     end
 
+    it "can't be finished with a bolt that was taken out again, nor goes on past it" do
+      bolt = { step: "front.left.pin_bolts_in", axle: "front", fastener: "slide_pin_bolt", bolts: [1], unit: "N·m" }
+      ask(:post, address("/torques"), { **bolt, reached: "60", answer: "renewed" })
+      expect(ask(:get, address)["torques"].last).to include("bolt" => 1)
+      expect(fields(finish(fitted:))).to eq("steps.front.left.pin_bolts_in" => "mandatory_open")
+      tick("front.left.corner_check", done: false)
+      expect(fields(tick("front.left.corner_check"))).to eq("bolts.front.slide_pin_bolt" => "missing")
+      ask(:post, address("/torques"), bolt)
+      expect(tick("front.left.corner_check")["ticked"]).to include("front.left.corner_check")
+      expect(finish(fitted:)["state"]).to eq("finished")
+    end
+
+    it "clears marks at the wheels its work reached, and none of the other axle" do
+      rear = car["axles"].last["id"]
+      clips = %w[left right].map { |side| { axle: front, side:, item: "clips", mark: "loose" } }
+      hubs = [front, rear].map { |axle| { axle:, side: "left", item: "hub", mark: "rusty" } }
+      ask(:post, inspections, inspection("2026-05-15", "59950", conditions: clips + hubs))
+      ask(:put, address("/scope"), { axles: { front.to_s => %w[pads rotors_new bleed clips] } })
+      tick_until
+      tick("front.right.clips_new", done: false)
+      expect(finish(fitted:)["state"]).to eq("finished")
+      left = ask(:get, "/vehicles/#{car["id"]}/findings")["findings"].select { |each| each["rule"].match?(/hub|clips/) }
+      expect(left.map { |each| each.values_at("axle_id", "side", "rule") }).to contain_exactly(
+        [front, "right", /clips/],
+        [rear, "left", /hub/]
+      )
+    end
+
     it "ticks steps after the end with the odometer, and clears the nuts from the timeline" do
       tick("retorque", done: false)
       finish(fitted:)

@@ -71,6 +71,16 @@ RSpec.describe "One entry and the household" do
     expect(status).to eq(404)
   end
 
+  it "a withdrawn zero check: leaves a reading the owner has corrected since" do
+    log("2026-05-01", "60000", pad("7.4", side: "right", instrument: tool))
+    zero_check("0.5")
+    ask(:post, "/instruments/#{tool}/corrections")
+    inspection, reading = on_file(car).first
+    ask(:post, "/inspections/#{inspection}/corrections", { reading:, value: "7.0", reason: "Measured again" })
+    ask(:delete, "/instruments/#{tool}/zero-checks/1")
+    expect(context.store.inspections.of_vehicle(car["id"]).first.readings.first.value).to eq("7.0")
+  end
+
   it "a withdrawn zero check: leaves a correction alone that only says it was the check's" do
     log("2026-05-01", "60000", pad("7.4", side: "right", instrument: tool))
     zero_check("0.5")

@@ -49,7 +49,7 @@ RSpec.describe "Cached pages" do
     end
   end
 
-  it "follow a job, a choice, an undone import and the day" do
+  it "follow a job and a choice" do
     ask(:post, inspections, inspection("2026-05-01", "60000", pad("7.4")))
     card = -> { ask(:get, "/garage")["vehicles"].first }
     job = pad_job
@@ -59,6 +59,38 @@ RSpec.describe "Cached pages" do
     limit = card.call["axles"].first["limit_mm"]
     ask(:put, "/approaches", { pads: "law" })
     expect(card.call["axles"].first["limit_mm"]).to be < limit
+  end
+
+  it "follow an import and its undoing" do
+    log = -> { ask(:get, "/vehicles/#{car["id"]}")["log"].length }
+    expect(log.call).to eq(0)
+    store = context.store
+    id = store.imports.add(vehicle_id: car["id"], name: "a.csv", digest: "d", content: "x", at: "t").id
+    read = { axle_id: front, part: "pad", side: "left", pad: "inner", method: "caliper", unit: "mm", value: "7.4" }
+    odometer = { value: "60100", unit: "km", km: 60_100.0 }
+    dated = { vehicle_id: car["id"], date: Date.iso8601("2026-05-02"), odometer:, note: nil, import_id: id }
+    store.transaction { store.inspections.add_many([{ **dated, readings: [read] }], at: "t") }
+    expect(log.call).to eq(1)
+    store.imports.undo(id, at: "t")
+    expect(log.call).to eq(0)
+  end
+
+  it "end with the day, and with another version of Graver" do
+    ask(:post, inspections, inspection("2026-05-01", "60000", pad("7.4")))
+    asked = ->(with) do
+      Graver::Service::Base::ResponseCache
+        .new
+        .fetch(with, "card", car["id"]) { "made #{with.today} #{with.build_digest}" }
+    end
+    as_of =
+      lambda do |day, digest|
+        with = context.for_request
+        allow(with).to receive_messages(today: Date.iso8601(day), build_digest: digest)
+        asked.call(with)
+      end
+    expect([%w[2026-05-16 a], %w[2026-05-16 a], %w[2026-05-17 a], %w[2026-05-17 b]].map { |of| as_of.call(*of) }).to eq(
+      ["made 2026-05-16 a", "made 2026-05-16 a", "made 2026-05-17 a", "made 2026-05-17 b"]
+    )
   end
 
   it "limit the garage's wait and mark the rest as being calculated" do

@@ -30,4 +30,18 @@ RSpec.describe Graver::Core::Schedule::Driving do
     expect(driving.season[6] / driving.season[0]).to be_between(1.8, 3.0)
     expect(described_class.from(log.first(6), prior).season).to be_nil
   end
+
+  # By hand: 100 km a day in July of a year of 10, and a day of weight in every month.
+  it "counts days and kilometres in the months they fall in" do
+    day = ->(month) { Date.new(2025, month, 1) }
+    log = [[day[1], 0.0], [day[7], 1810.0], [day[8], 4910.0], [Date.new(2026, 1, 1), 6440.0]]
+    rates = [*[10.0] * 6, (3100 + 10) / 32.0, *[10.0] * 5]
+    found = Graver::Core::Schedule::Season.factors(log, 10, 1)
+    expect(found).to match_array(rates.map { |rate| be_within(1e-9).of(rate / (rates.sum / 12)) })
+    expect(found.each_with_index.max.last).to eq(6)
+    # a stretch from mid-March to mid-April is half in each
+    spring = [[Date.new(2025, 3, 17), 0.0], [Date.new(2025, 4, 16), 3000.0]]
+    by_month = Graver::Core::Schedule::Season.factors(spring, 10, 1)
+    expect(by_month.each_with_index.select { |factor, _| factor > by_month[0] }.map(&:last)).to eq([2, 3])
+  end
 end

@@ -193,7 +193,7 @@ RSpec.describe "Findings" do
 
     def judged(*mm, leaves: nil, approach: "reuse", machine_to_mm: 20.9, discard_mm: 20.4, wear_mm: 0.3)
       described_class.call(
-        verdicts: mm.map { |each| verdict(each, discard_mm:) },
+        verdicts: mm.map { |each| each.is_a?(Numeric) ? verdict(each, discard_mm:) : each },
         leaves:,
         approach:,
         machine_to_mm:,
@@ -228,6 +228,8 @@ RSpec.describe "Findings" do
       expect(
         [plan(21.9, leaves: "measure"), plan(20.4, leaves: "measure"), plan(21.9, leaves: "measure", discard_mm: nil)]
       ).to eq(%w[measure_again replace unknown_limit])
+      # nor does pulsation let a rotor stay that will not outlast the next pads
+      expect(judged(verdict(20.9, chance: 0.5), leaves: "measure").outcome).to eq("measure_again")
       # no new pads are due: no approach asks for rotors
       expect(plan(21.9, approach: nil)).to eq("stay")
       expect(

@@ -40,6 +40,20 @@ RSpec.describe Graver::Core::Planning::Progress do
     )
   end
 
+  # Steps no mandatory one stands for: only what they need, or what must not be there yet, holds them.
+  it "waits for a step that is needed first, and for what must be gone" do
+    expect(waits("front.left.pads_in", *before("front.left.pads_in") - ["front.left.pad_backs"])).to eq(
+      ["front.left.pad_backs"]
+    )
+    expect(waits("front.left.read_rotor", *before("front.left.read_rotor") - ["front.left.pads_out"])).to eq(
+      ["front.left.pads_out"]
+    )
+    # the pads are out until they are back in
+    expect(waits("front.left.corner_check", *before("front.left.corner_check") - ["front.left.pads_in"])).to eq(
+      ["front.left.pads_in"]
+    )
+  end
+
   it "counts the open mandatory steps of the stages asked for" do
     stages = KNOWLEDGE.procedure.stages.map(&:id) - ["afterwards"]
     mandatory = placed.select { |each| each.step.mandatory && each.step.stage != "afterwards" }.map(&:key)

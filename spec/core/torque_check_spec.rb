@@ -21,5 +21,7 @@ RSpec.describe Graver::Core::Planning::TorqueCheck do
   it "checks the angle where there is one" do
     by_angle = ->(degrees) { check(160.0, "90", angle_degrees: 90.0, reached_degrees: degrees) }
     expect([84.9, 85.0, 95.0, 95.1].map(&by_angle)).to eq(%w[under ok ok over])
+    # its torque alone does not tighten it
+    expect([90.0, 160.0].map { |reached| check(reached, "90", angle_degrees: 90.0) }).to eq(%w[under under])
   end
 end

@@ -121,7 +121,11 @@ RSpec.describe "Approaches in a job" do
     expect(parts(plan)).to include("wear_sensor" => 4)
     expect(tools(plan)).to include("locking_key")
     expect_order(plan, "locking_key", "crack_nuts", "lift")
-    shown = Graver::API::Serializers::JobPlans.new(context.knowledge).call(plan)
+    shown =
+      Graver::API::Serializers::JobPlans.new(context.knowledge).call(
+        plan,
+        Graver::Service::Jobs::StepDetails.new(context.knowledge).call(plan)
+      )
     expect(shown[:steps].map { |each| each[:text] }.grep(/wear sensors into both pads/)).not_to be_empty
     # nothing to buy beside the pads, and a line to look for in their box
     expect(parts(plan)).not_to have_key("single_use.slide_pin_bolt")

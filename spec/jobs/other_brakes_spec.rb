@@ -65,7 +65,11 @@ RSpec.describe "Jobs on other brakes" do
     expect_order(plan, "service_mode", "pin_bolts_out", "pump", "motor_closed")
     expect(line(plan, "bracket_bolt")).to have_attributes(angle_degrees: 90.0, single_use: true)
     expect(parts(plan)).to include("single_use.bracket_bolt" => 4)
-    shown = Graver::API::Serializers::JobPlans.new(context.knowledge).call(plan)
+    shown =
+      Graver::API::Serializers::JobPlans.new(context.knowledge).call(
+        plan,
+        Graver::Service::Jobs::StepDetails.new(context.knowledge).call(plan)
+      )
     expect(shown[:torque].map { |each| each[:label] }).to include("Lug bolts")
     expect(shown[:steps].map { |each| each[:text] }.grep(/lug nut|lowest nut/i)).to be_empty
     expect(shown[:steps].map { |each| each[:text] }.grep(/lug bolts/i)).not_to be_empty

@@ -5,8 +5,10 @@ require_relative "../support/api_helper"
 RSpec.describe Graver::Service::Forecast::RecordForecasts do
   include ApiHelper
 
-  def all_pads(mm)
-    [%w[left inner], %w[left outer], %w[right inner], %w[right outer]].map { |side, pad| pad(mm, side:, pad:) }
+  def all_pads(mm, axle: front)
+    [%w[left inner], %w[left outer], %w[right inner], %w[right outer]].map do |side, pad|
+      pad(mm, side:, pad:, axle:, answer: "keep")
+    end
   end
   def file = Graver::Service::Household::AxleRecords.new(context).find(front)
   def scored = described_class.new(context).scored(file)
@@ -40,6 +42,35 @@ RSpec.describe Graver::Service::Forecast::RecordForecasts do
     ask(:put, "/schedule", { comfort_percent: 20 })
     described_class.new(context).keep([file])
     expect(scored.map { |each| each.given.to_h }).to eq(before)
+  end
+
+  # An import logs old services late: what was foretold then must not know what came since, here or on the other axle.
+  it "tells from a service what could be told then" do
+    then_ =
+      lambda do |more|
+        asked = nil
+        outlook = context.knowledge.outlook
+        allow(outlook).to receive(:call).and_wrap_original { |call, **given| call.call(**(asked = given)) }
+        more.call
+        described_class.new(context).at(file, file.inspections[1])
+        asked.slice(:entries, :beside, :as_of_km, :as_of_date, :driving)
+      end
+    before = then_.call(-> {})
+    rear = car["axles"].last["id"]
+    know(rear, %w[pad.new_thickness 11 mm])
+    after =
+      then_.call(
+        lambda do
+          log("2025-01-10", "56000", *all_pads("7.0"))
+          said = { axle: nil, item: "counter_front", value: "3000" }
+          ask(:post, inspections, inspection("2025-06-10", "64000", *all_pads("6.0", axle: rear), conditions: [said]))
+        end
+      )
+    expect(after.slice(:as_of_km, :as_of_date, :driving)).to eq(before.slice(:as_of_km, :as_of_date, :driving))
+    expect(after[:entries].map(&:date)).to eq(before[:entries].map(&:date))
+    expect([after[:beside][:said], after[:beside][:others].map(&:first)]).to eq(
+      [before[:beside][:said], before[:beside][:others].map(&:first)]
+    )
   end
 
   it "counts over the garage only what is known" do

@@ -166,9 +166,10 @@ RSpec.describe "Measuring in the browser", :demo do
     expect(page).to have_css(".large label", text: "Front left inner pad")
     type "z"
     expect(page).to have_css(".large label", text: "Front left outer pad")
-    expect(context.store.drafts.find(1).content.dig("entries", "1_left_inner", "text")).to match(
-      /\A\d\.\d\d\z/
-    ).or be_empty
+    # what the device sent is in the draft, once the typing has paused
+    sent = -> { context.store.drafts.find(1)&.content&.dig("entries", "1_left_inner", "text") }
+    (Capybara.default_max_wait_time * 20).times { sent.call.to_s.empty? ? sleep(0.05) : break }
+    expect(sent.call).to match(/\A\d\.\d\d\z/)
     context.devices.find("caliper").change("drops" => 100)
     type "z"
     expect(page).to have_text("Lost contact")

@@ -6,10 +6,10 @@ import {
   emptyEntry,
   isFilled,
   inspection,
-  tokens,
   type Place,
   type Wheel,
 } from "../src/screens/inspection/inspectionContent";
+import { tokens } from "../src/format/readings";
 import type { Schemas } from "../src/api/client";
 
 const place = {

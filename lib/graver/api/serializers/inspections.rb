@@ -11,7 +11,7 @@ module Graver
 
         # Service::Measuring::Inspections::Logged, [Service::Jobs::BoltsReached::Line]
         def call(logged, bolts)
-          inspection, vehicle, photos = logged.deconstruct
+          inspection, vehicle, photos, @thinnest = logged.deconstruct
           axles = vehicle.axles.to_h { |axle| [axle.id, axle.name] }
           {
             id: inspection.id,
@@ -70,6 +70,7 @@ module Graver
             method: row.method,
             method_label: method_label(row.method),
             overall: row.overall,
+            thinnest: @thinnest.include?(row.id),
             void: row.void,
             entered: row.entered,
             kept: !row.doubt.nil?,

@@ -42,39 +42,8 @@ module Graver
           given.reverse.filter_map { |forecast| verdict(file, forecast) }
         end
 
-        # How many forecasts with a known end held, over several axles: { known:, covered:, late: }
-        def self.calibration(scored)
-          known = scored.reject { |each| each.verdict.interval_covered.nil? }
-          {
-            known: known.length,
-            covered: known.count { |each| each.verdict.interval_covered },
-            late: known.count { |each| each.verdict.late }
-          }
-        end
-
-        private
-
-        def keep_one(file, inspection)
-          answer = answer(file, inspection)
-          return unless answer.pads&.observed&.positive?
-
-          @store.transaction do
-            @store.forecasts_given.keep(
-              axle_id: file.axle.id,
-              inspection_id: inspection.id,
-              given_on: inspection.date,
-              as_of_km: inspection.odometer_km,
-              limit_mm: answer.pads.limit_mm,
-              quantiles: answer.pads.first.quantiles,
-              look_again_km: answer.look_again_km,
-              afterwards: inspection.date != @context.today,
-              at: @context.now
-            )
-          end
-        end
-
-        # From what was known at that inspection; today's is the one on every screen.
-        def answer(file, inspection)
+        # The forecast from what was known at an inspection; today's is the one on every screen.
+        def at(file, inspection)
           if inspection.date == @context.today && inspection == file.inspections.last
             return Household::AxleAnswer.new(@context).call(file)
           end
@@ -91,6 +60,37 @@ module Graver
             driving: @knowledge.outlook.driving(file.odometer.select { |date, _| date <= inspection.date }),
             look_again_chance: Household::ScheduleChoices.new(@context).comfort
           )
+        end
+
+        # How many forecasts with a known end held, over several axles: { known:, covered:, late: }
+        def self.calibration(scored)
+          known = scored.reject { |each| each.verdict.interval_covered.nil? }
+          {
+            known: known.length,
+            covered: known.count { |each| each.verdict.interval_covered },
+            late: known.count { |each| each.verdict.late }
+          }
+        end
+
+        private
+
+        def keep_one(file, inspection)
+          answer = at(file, inspection)
+          return unless answer.pads&.observed&.positive?
+
+          @store.transaction do
+            @store.forecasts_given.keep(
+              axle_id: file.axle.id,
+              inspection_id: inspection.id,
+              given_on: inspection.date,
+              as_of_km: inspection.odometer_km,
+              limit_mm: answer.pads.limit_mm,
+              quantiles: answer.pads.first.quantiles,
+              look_again_km: answer.look_again_km,
+              afterwards: inspection.date != @context.today,
+              at: @context.now
+            )
+          end
         end
 
         # Scored against the set that was on then; the one that is on now ends where it was last read.

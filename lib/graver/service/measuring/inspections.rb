@@ -5,8 +5,8 @@ module Graver
     module Measuring
       # Logged inspections with their corrections.
       class Inspections
-        # photos: [Storage::Photo]
-        Logged = Core::Value.define(:inspection, :vehicle, :photos)
+        # photos: [Storage::Photo]; thinnest: ids of the readings that count where several places were read
+        Logged = Core::Value.define(:inspection, :vehicle, :photos, :thinnest)
 
         def initialize(context)
           @context = context
@@ -19,8 +19,18 @@ module Graver
           Logged.new(
             inspection:,
             vehicle: @store.vehicles.find(inspection.vehicle_id),
-            photos: Photos.new(@context).of_inspection(inspection)
+            photos: Photos.new(@context).of_inspection(inspection),
+            thinnest: thinnest(inspection)
           )
+        end
+
+        private
+
+        # What is struck out counts no more.
+        def thinnest(inspection)
+          read = inspection.readings.select { |row| row.event == "reading" && row.value && !row.void }
+          places = read.group_by { |row| Household::LogEntries.place(row) }.values.select { |rows| rows.length > 1 }
+          places.map { |rows| rows.min_by { |row| Household::LogEntries.mm(row) }.id }
         end
       end
     end

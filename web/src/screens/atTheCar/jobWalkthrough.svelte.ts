@@ -32,7 +32,12 @@ export class Course {
       this.moves.find((each) => !this.done(each)) ??
       this.moves.at(-1),
   );
-  readonly index = $derived.by(() => (this.now ? this.moves.indexOf(this.now) : 0));
+  readonly index = $derived.by(() =>
+    Math.max(
+      this.moves.findIndex((each) => each.key === this.now?.key),
+      0,
+    ),
+  );
   readonly next = $derived.by(() => this.moves[this.index + 1]);
   readonly previous = $derived.by(() => this.moves[this.index - 1]);
   readonly doneCount = $derived.by(() => this.moves.filter((each) => this.done(each)).length);

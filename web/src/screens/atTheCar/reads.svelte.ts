@@ -1,3 +1,4 @@
+import { tokens } from "../../format/readings";
 import { lazyApi } from "../../api/lazyApi";
 import type { Schemas } from "../../api/client";
 import { FormState } from "../../parts/formState.svelte";
@@ -92,7 +93,7 @@ export class Reads {
   #figure = (ask: Ask) => ({
     event: "reading" as const,
     method: this.methods[ask.id] as Schemas["Reading"]["method"],
-    values: this.values[ask.id]!.trim().split(/\s+/),
+    values: tokens(this.values[ask.id]!),
     unit: this.units[ask.id] as Schemas["Reading"]["unit"],
   });
 

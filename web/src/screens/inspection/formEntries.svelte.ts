@@ -75,9 +75,10 @@ export abstract class FormEntries {
       this.changed();
     } else {
       entry.event = "reading";
+      const tool = this.usual(method!.id);
       this.onwards(place, (other) => {
         other.method = method!.id;
-        other.instrument = this.usual(method!.id);
+        other.instrument = tool;
         if (!method!.units.includes(other.unit)) other.unit = usualUnit(method!.units);
       });
     }

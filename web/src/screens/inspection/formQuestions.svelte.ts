@@ -1,5 +1,6 @@
+import { tokens } from "../../format/readings";
 import type { Schemas } from "../../api/client";
-import { settles, tokens, type Doubt, type Place } from "./inspectionContent";
+import { settles, type Doubt, type Place } from "./inspectionContent";
 import { FormEntries } from "./formEntries.svelte";
 
 type Question = Schemas["Question"];

@@ -1,3 +1,4 @@
+import { tokens } from "../../format/readings";
 import { usualUnit } from "../../format/units";
 import * as texts from "../../texts/inspection";
 import { say } from "../../texts/say";
@@ -76,20 +77,6 @@ export const emptyEntry = (place: Place): Entry => ({
   answer: null,
   flags: [],
 });
-
-/** Several figures in one field are several places; a figure with its unit is one. */
-export function tokens(text: string): string[] {
-  const parts = text.trim().split(/\s+/).filter(Boolean);
-  return parts.length > 1 && parts.every((part) => /^[\d.,/]+$/.test(part)) && !isMixed(parts)
-    ? parts
-    : parts.length
-      ? [text.trim()]
-      : [];
-}
-
-/** "1 7/32" is one number. */
-const isMixed = (parts: string[]): boolean =>
-  parts.length === 2 && /^\d+$/.test(parts[0]!) && /^\d+\/\d+$/.test(parts[1]!);
 
 export const valuesOf = (entry: Entry): string[] => [...entry.places, ...tokens(entry.text)];
 export const isFilled = (entry: Entry): boolean => entry.event !== "reading" || valuesOf(entry).length > 0;

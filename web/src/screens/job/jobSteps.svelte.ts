@@ -44,7 +44,7 @@ export class JobStepsState {
     const asked = this.stages.findIndex((stage) => stage.id === this.asked);
     if (asked >= 0) return asked;
     return Math.max(
-      this.stages.findIndex((stage) => stage.stepGroups.some((stepGroup) => stepGroup === this.next)),
+      this.stages.findIndex((stage) => stage.stepGroups.some((stepGroup) => stepGroup.key === this.next?.key)),
       0,
     );
   });
@@ -75,7 +75,7 @@ export class JobStepsState {
   async check(stepGroup: StepGroup, box: HTMLInputElement): Promise<void> {
     this.refusedAt = stepGroup.key;
     const keys = stepGroup.steps.map((step) => step.key);
-    const last = this.next === stepGroup && this.stages[this.at]?.stepGroups.at(-1) === stepGroup;
+    const last = this.next?.key === stepGroup.key && this.stages[this.at]?.stepGroups.at(-1)?.key === stepGroup.key;
     await this.job.tick(keys, box.checked);
     // A tick the server refused is shown as not ticked.
     if (!outbox.of(this.job.id, stepGroup.key)) box.checked = this.ticked(stepGroup);

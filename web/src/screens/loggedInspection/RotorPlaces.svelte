@@ -1,13 +1,12 @@
 <script lang="ts">
   import type { Schemas } from "../../api/client";
   import type { Correction } from "./correction.svelte";
-  import { thinnest } from "./corners";
   import ReadingEntry from "./ReadingEntry.svelte";
 
   /** A rotor's readings: several places drawn round, the thinnest named. */
   let { readings, correction }: { readings: Schemas["LoggedReading"][]; correction: Correction } = $props();
   const SIZE = 132;
-  const least = $derived(thinnest(readings));
+  const least = $derived(readings.find((each) => each.thinnest) ?? null);
   const counted = $derived(readings.filter((each) => !each.void && each.value !== null));
   const round = $derived(
     counted.length < 3

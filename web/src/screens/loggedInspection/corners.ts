@@ -33,12 +33,3 @@ export function corners(of: Schemas["LoggedInspection"]): { corners: Corner[]; r
   for (const mark of of.marks) (at(mark)?.marks ?? marks).push(mark);
   return { corners: [...found.values()], readings, marks };
 }
-
-/** The thinnest of several places counts. */
-export function thinnest(readings: Reading[]): Reading | null {
-  const counted = readings.filter((each) => !each.void && each.value !== null);
-  if (counted.length < 2) return null;
-  return counted.reduce((least, each) =>
-    parseFloat(each.value!.replace(",", ".")) < parseFloat(least.value!.replace(",", ".")) ? each : least,
-  );
-}
