@@ -77,11 +77,12 @@ RSpec.describe "Cached pages" do
 
   it "end with the day, and with another version of Graver" do
     ask(:post, inspections, inspection("2026-05-01", "60000", pad("7.4")))
-    asked = ->(with) do
-      Graver::Service::Base::ResponseCache
-        .new
-        .fetch(with, "card", car["id"]) { "made #{with.today} #{with.build_digest}" }
-    end
+    asked =
+      lambda do |with|
+        Graver::Service::Base::ResponseCache
+          .new
+          .fetch(with, "card", car["id"]) { "made #{with.today} #{with.build_digest}" }
+      end
     as_of =
       lambda do |day, digest|
         with = context.for_request

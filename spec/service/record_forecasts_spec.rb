@@ -50,7 +50,7 @@ RSpec.describe Graver::Service::Forecast::RecordForecasts do
       lambda do |more|
         asked = nil
         outlook = context.knowledge.outlook
-        allow(outlook).to receive(:call).and_wrap_original { |call, **given| call.call(**(asked = given)) }
+        allow(outlook).to(receive(:call).and_wrap_original { |call, **given| call.call(**(asked = given)) })
         more.call
         described_class.new(context).at(file, file.inspections[1])
         asked.slice(:entries, :beside, :as_of_km, :as_of_date, :driving)
