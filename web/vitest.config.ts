@@ -1,10 +1,9 @@
 import { svelte } from "@sveltejs/vite-plugin-svelte";
 import { defineConfig } from "vitest/config";
-import { spokenTexts } from "./spokenTexts";
 
 export default defineConfig({
-  plugins: [spokenTexts, svelte()],
+  plugins: [svelte()],
   // A minimal system has no name for this machine.
   server: { host: "127.0.0.1" },
-  test: { include: ["tests/**/*.test.ts"], environment: "node" },
+  test: { include: ["tests/**/*.test.ts"], environment: "node", testTimeout: 60_000 },
 });

@@ -229,7 +229,7 @@ RSpec.describe "Findings" do
         [plan(21.9, leaves: "measure"), plan(20.4, leaves: "measure"), plan(21.9, leaves: "measure", discard_mm: nil)]
       ).to eq(%w[measure_again replace unknown_limit])
       # nor does pulsation let a rotor stay that will not outlast the next pads
-      expect(judged(verdict(20.9, chance: 0.5), leaves: "measure").outcome).to eq("measure_again")
+      expect(judged(verdict(20.9).with(outcome: "will_not_outlast"), leaves: "measure").outcome).to eq("measure_again")
       # no new pads are due: no approach asks for rotors
       expect(plan(21.9, approach: nil)).to eq("stay")
       expect(

@@ -7,9 +7,12 @@ import { say } from "../src/texts/say";
 const sources = readdirSync("src", { recursive: true, encoding: "utf8" })
   .filter((name) => /\.(svelte|ts)$/.test(name) && !name.endsWith(".d.ts"))
   .map((name) => ({ name, code: readFileSync(join("src", name), "utf8") }));
-const modules = import.meta.glob<Record<string, unknown>>(["../src/texts/*.ts", "!../src/texts/say.ts"], {
-  eager: true,
-});
+const modules = import.meta.glob<Record<string, unknown>>(
+  ["../src/texts/*.ts", "!../src/texts/{say,english,pageData}.ts"],
+  {
+    eager: true,
+  },
+);
 
 /** The texts of a module that a source says: those it names after importing the module. */
 const said = (code: string, module: string): string[] => {
@@ -61,6 +64,20 @@ describe("what the screens say", () => {
         .filter((key) => !joining.includes(key)),
     );
     expect(glued).toEqual([]);
+  });
+
+  it("keeps every figure on the line of its unit, and names both forms of a word as such", () => {
+    const texts = sources.filter(({ name }) => /^texts.(?!say|english|pageData)/.test(name));
+    const figure =
+      /[\d}] (?:(?:mm|km\/h|km|mi|mph|ml|N·m|lbf·ft|lbf·in|°C|kg|kB|MB|h|min|s|%)(?![\p{L}·])|\{(?:unit|distanceUnit|odometerUnit)\})/u;
+    const strings = (code: string) => [...code.matchAll(/(english\(\s*)?"(?:[^"\\\n]|\\.)*"/g)];
+    const loose = texts.flatMap(({ name, code }) =>
+      strings(code)
+        .filter(([text, called]) => figure.test(text) || (/<[^<>|]*\|[^<>|]*>/.test(text) && !called))
+        .map(([text]) => `${name}: ${text}`),
+    );
+    expect([texts.length > 20, loose]).toEqual([true, []]);
+    expect(figure.test("{n} mm") && !figure.test("{n}\u00a0mm") && !figure.test("3 more")).toBe(true);
   });
 
   it("stands in the texts and nowhere else", () => {

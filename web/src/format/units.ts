@@ -1,4 +1,4 @@
-import { told } from "./pageData";
+import { told } from "../texts/pageData";
 
 const usual = Object.values(told("units") ?? {});
 

@@ -1,3 +1,5 @@
+import { english } from "./english";
+
 export const atTheCarGraver = "At the car - Graver";
 export const leave = "Leave the steps";
 export const stepOf = "Step {at} of {all}";
@@ -36,7 +38,7 @@ export const startTimer = "Start timer";
 export const resetTimer = "Reset";
 export const timeIsUp = "Time is up";
 export const noValueOnFile = "No value on file";
-export const wrenchAtSetting = "{wrench} at {setting} {unit}";
+export const wrenchAtSetting = "{wrench} at {setting}\u00a0{unit}";
 export const inThisOrder = "In this order: {star}";
 export const measured = "Measured here";
 export const onFile = "measured: {said}";
@@ -73,20 +75,23 @@ export const allOfThemClicked = "All of them clicked";
 export const left = "left";
 export const right = "right";
 export const bedInCoach = "Bed-in coach";
-export const seriesOf = "{stops} times from {from} to {to}, {seconds} s apart.";
-export const rotorWeighs = "A <disc|rotor> of about {kg} kg, from its size.";
-export const rotorGuessed =
-  "A <disc|rotor> of about {kg} kg is assumed: enter its diameter and thickness in the brake data.";
-export const neverHoldHot =
-  "On an empty road and as the law allows. Never hold the brake at a standstill while it is hot: hot pads leave deposits on the <disc|rotor>.";
+export const seriesOf = "{stops} times from {from} to {to}, {seconds}\u00a0s apart.";
+export const rotorWeighs = english("A <disc|rotor> of about {kg}\u00a0kg, from its size.");
+export const rotorGuessed = english(
+  "A <disc|rotor> of about {kg}\u00a0kg is assumed: enter its diameter and thickness in the brake data.",
+);
+export const neverHoldHot = english(
+  "On an empty road and as the law allows. Never hold the brake at a standstill while it is hot: hot pads leave deposits on the <disc|rotor>.",
+);
 export const assumptions = "What it assumes";
 export const vehicleKg = "Vehicle, kg";
 export const frontShare = "Front axle brakes, %";
 export const airCelsius = "Air, °C";
 export const coolingMinutes = "Cools by two thirds in, min";
 export const calculateAgain = "Calculate again";
-export const energyBalance =
-  "The speed the vehicle loses becomes heat, nine tenths of it in the <discs|rotors>, evenly spread. Between stops they cool towards the air. Real <discs|rotors> are briefly hotter at their faces. This is an estimate, not a measurement.";
+export const energyBalance = english(
+  "The speed the vehicle loses becomes heat, nine tenths of it in the <discs|rotors>, evenly spread. Between stops they cool towards the air. Real <discs|rotors> are briefly hotter at their faces. This is an estimate, not a measurement.",
+);
 export const scanToolAction = "{action}: {unit}";
 export const scanToolRunning = "Running. Don't go by the sound: wait for the message that it has finished.";
 export const scanToolDone = "Finished.";

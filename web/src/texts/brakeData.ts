@@ -1,6 +1,9 @@
+import { english } from "./english";
+
 export const nameBrakeData = "{name} brake data";
-export const drawnToScale =
-  "The brake cut through, drawn to scale: pad, <disc|rotor>, pad. Unknown parts are dashed, at a typical size.";
+export const drawnToScale = english(
+  "The brake cut through, drawn to scale: pad, <disc|rotor>, pad. Unknown parts are dashed, at a typical size.",
+);
 export const scaleNote = "Drawn to scale. Dashed: unknown, drawn at a typical size.";
 export const value = "Value";
 export const pressAValue = "Press a value to change it here.";
@@ -22,7 +25,7 @@ export const whereLabelComesFrom = "Where {label} comes from";
 export const iCantFindIt = "I can't find it";
 export const cantBeFound = "can't be found";
 export const sourcesDisagree = "Sources disagree.";
-export const useRivalValue = "Use {rival} {unit} ({toLowerCase})";
+export const useRivalValue = "Use {rival}\u00a0{unit} ({toLowerCase})";
 export const saveProposal = "Save {proposedText} as {label}";
 export const saveProposed = "Save";
 export const findItFind = "Find it: {find}.";

@@ -1,3 +1,5 @@
+import { english } from "./english";
+
 export const garage = "Garage";
 export const workshop = "Workshop";
 export const addAVehicle = "Add a vehicle";
@@ -8,9 +10,9 @@ export const restoreJob = "Restore job";
 export const planAJob = "Plan a job";
 export const unitOfLabel = "Unit of {label}";
 export const save = "Save";
-export const rotors = "<discs|rotors>";
+export const rotors = english("<discs|rotors>");
 export const findings = "Findings";
-export const pushedMlMl = "{pushedMl} ml";
+export const pushedMlMl = "{pushedMl}\u00a0ml";
 export const mostUsefulNextMeasurement = "Most useful next measurement";
 export const where = "Where";
 export const nowLabel = "Now";

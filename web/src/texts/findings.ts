@@ -1,6 +1,8 @@
+import { english } from "./english";
+
 export const theySay = "They say";
 export const thicknessTheySay = "Their thickness";
-export const claimPlaceholder = "2 mm";
+export const claimPlaceholder = "2\u00a0mm";
 export const ofThe = "of the";
 export const part = "Part";
 export const pads = "pads";
@@ -19,30 +21,31 @@ export const seen = "seen: {seen}";
 export const checkCheckRemedyRemedy = "Check: {check} Remedy: {remedy}";
 export const sharesComeFromHowCommon =
   "The shares reflect how common each cause is and what you marked: common practice, not statistics.";
-export const chanceTiny = "under 1 %";
-export const chanceNearCertain = "over 99 %";
+export const chanceTiny = "under 1\u00a0%";
+export const chanceNearCertain = "over 99\u00a0%";
 export const whatWasFound = "What was found";
 export const seeNotEnoughData = "See also: Not enough data.";
 export const nothingToDo = "Nothing needs doing.";
 export const notEnoughData = "Not enough data";
 export const noKnownLimitMeansNo = "Without a limit there is no verdict, and that isn't a pass.";
-export const nameRotors = "{name} <discs|rotors>";
+export const nameRotors = english("{name} <discs|rotors>");
 export const rotorsWithNewPads = "{name} axle, with new pads: {label}";
 export const rotorsToday = "{name} axle today: {label}";
-export const machinedItWouldEndCutLeftMm = "After machining it would be {cutLeftMm} mm above its minimum";
-export const notWorthMachiningItWould = "Not worth machining: it would be {value} mm below its minimum";
+export const machinedItWouldEndCutLeftMm = "After machining it would be {cutLeftMm}\u00a0mm above its minimum";
+export const notWorthMachiningItWould = "Not worth machining: it would be {value}\u00a0mm below its minimum";
 export const whatWouldChangeThis = "What would change this";
 export const planJob = "Plan the {name} job";
 export const fluidOfGrade = "Fluid: {grade}";
-export const boilsAtDryCelsiusCDry = "Boils at no less than {dryCelsius} °C dry, {wetCelsius} °C wet (49 CFR 571.116).";
+export const boilsAtDryCelsiusCDry =
+  "Boils at no less than {dryCelsius}\u00a0°C dry, {wetCelsius}\u00a0°C wet (49 CFR 571.116).";
 export const mayBeFilledWithMay = "You may fill it with {may}.";
 export const neverWithNever = "Never use {never}.";
 export const namePistonsHomeForNew = "Pushing the {name} pistons back for new pads:";
 export const pushedBack = "are pushed back";
-export const drawOffDrawOffMlMlFirst = "draw off {drawOffMl} ml first, or let it out through the bleed screw";
+export const drawOffDrawOffMlMlFirst = "draw off {drawOffMl}\u00a0ml first, or let it out through the bleed screw";
 export const thereIsRoomForIt = "there is room for it: watch the level";
 export const axlePositionPadACaliper =
-  "{axle} {position} pad: a caliper reading narrows the forecast by about {round} % ({rough})";
+  "{axle} {position} pad: a caliper reading narrows the forecast by about {round}\u00a0% ({rough})";
 export const noticedSomethingOnTheRoad = "Noticed something on the road?";
 export const odometerForTheLog = "Odometer";
 export const saveClaimToTheLog = "Save claim to the log";
@@ -53,8 +56,8 @@ export const comparedWithThePrevious = "Compared with the previous inspection";
 export const before = "Before";
 export const worn = "Worn";
 export const over = "Over";
-export const readingWithDay = "{partMm} mm, {day}";
-export const readingMm = "{partMm} mm";
+export const readingWithDay = "{partMm}\u00a0mm, {day}";
+export const readingMm = "{partMm}\u00a0mm";
 export const approachesNote =
   "Practitioners disagree. Your choice applies to all your vehicles. A limit of your own in the brake data comes first, but never below the manufacturer's.";
 export const whatWasNoticed = "What you noticed";

@@ -1,6 +1,8 @@
+import { english } from "./english";
+
 export const already = "already there";
-export const upTo = "up to {high} {unit}";
-export const between = "{low} to {high} {unit}";
+export const upTo = "up to {high}\u00a0{unit}";
+export const between = "{low} to {high}\u00a0{unit}";
 export const now = "now";
 export const thenAngle = ", then {degrees}°";
 export const months = [
@@ -18,6 +20,6 @@ export const months = [
   "December",
 ];
 export const weekdays = ["Sun", "Mon", "Tue", "Wed", "Thu", "Fri", "Sat"];
-export const lessThanOne = "under 1 %";
-export const chanceNearCertain = "over 99 %";
-export const partNames = { pad: ["pad", "pads"], rotor: ["<disc|rotor>", "<discs|rotors>"] } as const;
+export const lessThanOne = "under 1\u00a0%";
+export const chanceNearCertain = "over 99\u00a0%";
+export const partNames = { pad: ["pad", "pads"], rotor: [english("<disc|rotor>"), english("<discs|rotors>")] } as const;

@@ -1,3 +1,5 @@
+import { english } from "./english";
+
 export const garageGraver = "Garage - Graver";
 export const yourGarageIsEmpty = "Your garage is empty";
 export const noVehiclesYet =
@@ -15,4 +17,4 @@ export const unfinishedInspection = "{name}: unfinished inspection, last edited 
 export const goOnAtTheCar = "Continue at the car";
 export const resumeInspection = "Resume inspection";
 export const whenEachVehicleNeedsYou = "When each vehicle is due (8 in 10 range), and what's next";
-export const everyAxleOnTheTimeline = "Every axle, with <discs|rotors>";
+export const everyAxleOnTheTimeline = english("Every axle, with <discs|rotors>");

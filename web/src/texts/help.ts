@@ -1,10 +1,14 @@
+import { english } from "./english";
+
 export const title = "Help";
 export const titleGraver = "Help - Graver";
 export const howGraverThinks = "How Graver thinks";
 export const thinking: [string, string][] = [
   [
     "What you measured",
-    "Graver keeps each reading as you entered it, with its unit and tool. Each method has its own error: a micrometer a few hundredths, a caliper a tenth or two, the eye a <millimetre|millimeter>; a pad thickness gauge gives an interval. Graver asks about impossible readings and never drops them.",
+    english(
+      "Graver keeps each reading as you entered it, with its unit and tool. Each method has its own error: a micrometer a few hundredths, a caliper a tenth or two, the eye a <millimetre|millimeter>; a pad thickness gauge gives an interval. Graver asks about impossible readings and never drops them.",
+    ),
   ],
   [
     "What Graver estimates",

@@ -1,8 +1,11 @@
+import { english } from "./english";
+
 export const title = "Timeline";
 export const titleGraver = "Timeline - Graver";
 export const allAhead = "What is due for all vehicles";
-export const barsNote =
-  "Wide bars: pads. Narrow bars: <discs|rotors>. A bar covers 8 in 10 cases; the line is the most likely date.";
+export const barsNote = english(
+  "Wide bars: pads. Narrow bars: <discs|rotors>. A bar covers 8 in 10 cases; the line is the most likely date.",
+);
 export const next = "What is next";
 export const nothing = "Nothing is due yet. Start an inspection: it starts the forecast.";
 export const saveAll = "Save as a calendar file";

@@ -1,3 +1,5 @@
+import { english } from "./english";
+
 export const nameIs = "{name} is";
 export const ignore = "Ignore";
 export const theDay = "the day";
@@ -7,14 +9,15 @@ export const aNote = "a note";
 export const seeItsOwnColumns = "see its own columns";
 export const frontOrRear = "front or rear";
 export const leftOrRight = "left or right";
-export const padOrRotor = "pad or <disc|rotor>";
+export const padOrRotor = english("pad or <disc|rotor>");
 export const innerOrOuter = "inner or outer";
 export const whatHappened = "what happened";
 export const readBy = "measured with";
 export const gaugeThatDoesntFit = "gauge that doesn't fit";
 export const asEntered = "as entered";
-export const saveItAsCSVOne =
-  "Save it as CSV. Use one row per reading, or one row per inspection with a column for each pad and <disc|rotor>. You see everything before Graver imports it, and you can undo an import.";
+export const saveItAsCSVOne = english(
+  "Save it as CSV. Use one row per reading, or one row per inspection with a column for each pad and <disc|rotor>. You see everything before Graver imports it, and you can undo an import.",
+);
 export const chooseTheFile = "Choose file";
 export const importedCount = "{count} from {count2} imported.";
 export const openVehicle = "Open vehicle";

@@ -1,3 +1,5 @@
+import { english } from "./english";
+
 export const fits = "fits;";
 export const thinnestGauge = "{label}: thinnest gauge that doesn't fit";
 export const doesnt = "doesn't";
@@ -15,22 +17,22 @@ export const ANSWERED = {
   keep: "Saved as doubtful: ",
   earlier_wrong: "The earlier reading no longer counts. ",
 };
-export const intervalMm = "between {mm} and {mm2} mm";
-export const readingWithError = "{mm} mm, ± {value}";
+export const intervalMm = "between {mm} and {mm2}\u00a0mm";
+export const readingWithError = "{mm}\u00a0mm, ± {value}";
 export const taper = "taper";
 export const variesBy = "varies by";
-export const spread = "{what} {spreadMm} mm";
+export const spread = "{what} {spreadMm}\u00a0mm";
 export const rotorPlacesShort = "several places round, inside the lip, Enter after each";
 export const rotorPlacesHint =
   "Several places round, inside the lip. Enter after each, Enter on an empty field to continue";
 export const padPlacesHint = "Thinnest spot; put spaces between several readings";
-export const runoutHint = "Dial indicator, <disc|rotor> clamped to a clean hub";
+export const runoutHint = english("Dial indicator, <disc|rotor> clamped to a clean hub");
 export const simulatedNeverCounts = "It never counts on this vehicle.";
 export const simulated = "Simulated.";
 export const theGaugeSendsTextYou = "The gauge sends {text}; you typed {typed}.";
 export const useText = "Use {text}";
 export const keepTyped = "Keep {typed}";
-export const expectedMm = "expected {partMm} mm";
+export const expectedMm = "expected {partMm}\u00a0mm";
 export const lastTime = "last time {text}";
 export const newOnes = "New";
 export const noNew = "No new";
@@ -67,9 +69,9 @@ export const readFromTheVehicle = "Read from the vehicle";
 export const connectedGauge = "Connected gauge";
 export const simulatedOdometerNote = "Enter the reading of this vehicle's odometer.";
 export const firstInspectionNote = "This vehicle's first inspection: the baseline for all later ones.";
-export const lastOdometer = "Last: {odometerValue} {odometerUnit} on {day}.";
+export const lastOdometer = "Last: {odometerValue}\u00a0{odometerUnit} on {day}.";
 export const newPadsFitted = "New {axleName} pads were fitted";
-export const newRotors = "New {axleName} <discs|rotors>";
+export const newRotors = english("New {axleName} <discs|rotors>");
 export const newPartsNote =
   "The {axleName} readings are then those of the new {filter}. Enter the old ones in a separate inspection first.";
 export const restMarkedOk = "Everything else is marked OK";

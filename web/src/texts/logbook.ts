@@ -1,7 +1,9 @@
+import { english } from "./english";
+
 export const title = "Logbook";
 export const titleGraver = "Logbook - Graver";
 export const find = "Find";
-export const findWhat = "a word, part or date: pins, <disc|rotor>, 2025";
+export const findWhat = english("a word, part or date: pins, <disc|rotor>, 2025");
 export const vehicle = "Vehicle";
 export const all = "All";
 export const kind = "What";
@@ -9,7 +11,7 @@ export const everything = "Everything";
 export const inspections = "Inspections";
 export const jobs = "Jobs done";
 export const odometer = "Odometer";
-export const hoursSpent = "{hours} h";
+export const hoursSpent = "{hours}\u00a0h";
 export const spent = "{amount} spent";
 export const showOlder = "Show older ({count})";
 export const nothingFound = "Nothing in the log matches.";

@@ -1,3 +1,5 @@
+import { english } from "./english";
+
 export const imported = "Imported from a file.";
 export const struckOut = "Struck out";
 export const notCounted = "not counted, kept on file";
@@ -22,7 +24,7 @@ export const inspectionOf = "inspection of {day}";
 export const corner = "Corner";
 export const innerPad = "Inner pad";
 export const outerPad = "Outer pad";
-export const rotor = "<Disc|Rotor>";
+export const rotor = english("<Disc|Rotor>");
 export const alsoMeasured = "Also measured";
 export const alsoNoted = "Also noted";
 export const counts = "thinnest: it counts";

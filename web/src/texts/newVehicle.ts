@@ -1,10 +1,12 @@
+import { english } from "./english";
+
 export const addAVehicleGraver = "Add a vehicle - Graver";
 export const theNameNameFault = "The name {nameFault}";
 export const car = "Car";
 export const van = "Van";
 export const offRoader = "Off-roader";
 export const motorcycle = "Motorcycle";
-export const discsOnTheFrontWheel = "<Discs|Rotors> on the front wheel";
+export const discsOnTheFrontWheel = english("<Discs|Rotors> on the front wheel");
 export const one = "One";
 export const two = "Two";
 export const odometerIn = "Odometer in";

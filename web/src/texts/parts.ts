@@ -1,12 +1,14 @@
+import { english } from "./english";
+
 export const sideWheel = "{side} wheel";
-export const padLimitMm = "pad limit {limitMm} mm";
-export const discardMm = "{discardMm} mm";
-export const rotorDiscard = "<disc|rotor> discard {discard}";
+export const padLimitMm = "pad limit {limitMm}\u00a0mm";
+export const discardMm = "{discardMm}\u00a0mm";
+export const rotorDiscard = english("<disc|rotor> discard {discard}");
 export const gone = "gone";
 export const sectionNote = "mm, seen from behind, to scale. A soft edge shows the reading's error";
-export const asEnteredMm = "{asEntered} mm";
-export const cornerSpoken = "{side} corner: inner pad {mm} mm, outer pad {mm2} mm, limit {limit}; ";
-export const rotorAndDiscard = "<disc|rotor> {rotorMm} mm, discard {discard}";
+export const asEnteredMm = "{asEntered}\u00a0mm";
+export const cornerSpoken = "{side} corner: inner pad {mm}\u00a0mm, outer pad {mm2}\u00a0mm, limit {limit}; ";
+export const rotorAndDiscard = english("<disc|rotor> {rotorMm}\u00a0mm, discard {discard}");
 export const keys = "Keys";
 export const inTheInspectionFormLetters = "In the inspection, letters are keys only while the field is empty.";
 export const moreWords = "More words";
@@ -50,7 +52,7 @@ export const inspectionFormAtAQuestion =
 export const undoWhatTheBarSays = "undo the action shown in the bar";
 export const inspectionFormUndoWhatA = "undo the last letter key";
 export const inspectionFormAnotherPlaceOn = "another place on the same part";
-export const inspectionFormNewPadsNew = "new pads or <discs|rotors> fitted, yes or no";
+export const inspectionFormNewPadsNew = english("new pads or <discs|rotors> fitted, yes or no");
 export const inspectionFormTheRestOf = "everything else at this wheel is OK";
 export const inspectionFormHaveTheGauge = "take the value from the gauge";
 export const notFound = "Not found";
@@ -72,4 +74,4 @@ export const reasonsForEach = "Reasons for each";
 export const padsOf = "{axle} pads";
 export const garageResume = "resume unfinished work";
 export const pads = "pads";
-export const rotors = "<discs|rotors>";
+export const rotors = english("<discs|rotors>");

@@ -1,3 +1,5 @@
+import { english } from "./english";
+
 export const practiceGraver = "Practice - Graver";
 export const practice = "Practice";
 export const introduction =
@@ -16,6 +18,6 @@ export const mm = "mm";
 export const aMicrometer = "Micrometer sleeve and thimble";
 export const aVernier = "Rule and slide of a vernier caliper";
 export const aDialGauge = "A dial indicator, its needle at the lowest and the highest point";
-export const aRotorCutThrough = "A <disc|rotor> cut through, with four places to measure at";
-export const edgeOfTheRotor = "edge of the <disc|rotor>";
+export const aRotorCutThrough = english("A <disc|rotor> cut through, with four places to measure at");
+export const edgeOfTheRotor = english("edge of the <disc|rotor>");
 export const towardsTheHub = "towards the hub";

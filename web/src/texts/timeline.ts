@@ -1,8 +1,10 @@
+import { english } from "./english";
+
 export const lookAhead = "Look ahead";
 export const lookAheadHow = "Drag the line, or this slider, to a day.";
 export const onDayAfter = "{day}, about {far} from now";
 export const axlePads = "{axle} pads";
-export const axleRotors = "{axle} <discs|rotors>";
+export const axleRotors = english("{axle} <discs|rotors>");
 export const chanceAtLimit = "{percent} chance of being at the limit";
 export const byThen = "By then: {what}.";
 export const nothingByThen = "Nothing falls due by then.";
@@ -12,8 +14,9 @@ export const inAYearUnit = "Per year ({unit})";
 export const nextInspection = "Next inspection:";
 export const monthOrDistance = "{month} or {rough} from now";
 export const dueForName = "What is due for {name}, by date and distance";
-export const wideBandsPadsNarrowOnes =
-  "Wide bars: pads. Narrow bars: <discs|rotors>. A bar covers 8 in 10 cases; the line is the most likely date. The scale below shows your usual driving, without trips.";
+export const wideBandsPadsNarrowOnes = english(
+  "Wide bars: pads. Narrow bars: <discs|rotors>. A bar covers 8 in 10 cases; the line is the most likely date. The scale below shows your usual driving, without trips.",
+);
 export const combineJobs = "Combine jobs";
 export const byMonth = "By {month}";
 export const noReadingsYet = "No readings yet. Start with an inspection.";
@@ -25,7 +28,7 @@ export const calendarAddress = "Calendar address";
 export const plannedByYou = "Planned by you";
 export const remove = "Remove";
 export const odometerHint =
-  "Every odometer reading you note (at the pump, after a trip) makes the dates more reliable: {round} {unit} a day so far.";
+  "Every odometer reading you note (at the pump, after a trip) makes the dates more reliable: {round}\u00a0{unit} a day so far.";
 export const dayRange = "{day} to {day2}";
 export const fromDay = "from {day}";
 export const aYear = "{distance} a year";

@@ -1,10 +1,12 @@
-export const odometerToday = "{exact} today, {round} {distanceUnit} a day";
+import { english } from "./english";
+
+export const odometerToday = "{exact} today, {round}\u00a0{distanceUnit} a day";
 export const noOdometerYet = "No odometer yet";
 export const archivedNote = "{name} is archived, so it isn't in the garage.";
 export const doneAnotherWayOnDay = "Done differently on {day}:";
 export const reasonBecause = "Reason: {because}.";
 export const markAsFixed = "Mark as fixed";
-export const padsToLimitLabel = "Pads to your limit of {limitMm} mm";
+export const padsToLimitLabel = "Pads to your limit of {limitMm}\u00a0mm";
 export const mostLikelyDue = "most likely {rough}, {month}";
 export const inspectBy = "Inspect {by}";
 export const ready = "ready";
@@ -14,7 +16,7 @@ export const wear = "Wear";
 export const openJob = "Open job";
 export const brakeData = "Brake data";
 export const tripsRemindersCalendar = "Trips, reminders, calendar";
-export const whenPadsRotorsAndFluid = "When pads, <discs|rotors> and fluid of {name} are due";
+export const whenPadsRotorsAndFluid = english("When pads, <discs|rotors> and fluid of {name} are due");
 export const brakeFluidRenewed = "Brake fluid renewed {day}, due {day2} (every two years, common practice).";
 export const brakeFluidOverdue = "Brake fluid renewed {day}, overdue since {day2} (every two years, common practice).";
 export const lastFluidChangeUnknown = "Last brake fluid change unknown.";
@@ -22,8 +24,9 @@ export const enterFluidChange = "Enter a fluid change";
 export const dateOfTheChange = "Date of the change";
 export const odometerDistanceUnit = "Odometer ({distanceUnit})";
 export const logbook = "Logbook";
-export const nothingLoggedHint =
-  "Nothing logged yet. Start with an inspection: take the wheels off one by one and measure two pads and a <disc|rotor> at each.";
+export const nothingLoggedHint = english(
+  "Nothing logged yet. Start with an inspection: take the wheels off one by one and measure two pads and a <disc|rotor> at each.",
+);
 export const restoreVehicle = "Restore vehicle";
 export const odometerShows = "Odometer shows";
 export const renameChangeUnit = "Rename, change unit";
