@@ -31,6 +31,8 @@ const purge = purgeCss({
   content: ["index.html", "src/**/*.svelte", ...used.map((widget) => `${WIDGETS}/${widget}/*.svelte`)],
   variables: true,
   keyframes: true,
+  // names that the widgets put together
+  safelist: [/^bx--(?:btn|inline-notification|progress-bar|modal-container|select-input|text-input|layout)--/],
   // variants of those widgets that no screen uses
   blocklist: [/tooltip/, /toast/, /skeleton/, /--fluid/, /icon-only/],
 }) as { OnceExit: (root: Root, helpers: Helpers) => Promise<void> };
