@@ -49,7 +49,7 @@ RSpec.describe Graver::Core::Wear::Forecast do
     chances = Array.new(160) { told }.compact
     counts = chances.group_by { |each| (each * 5).floor.clamp(0, 4) }.transform_values(&:length)
     expected = chances.length / 5.0
-    # Pearson's statistic; 18.47 is the 99.9 % point of chi-squared with four degrees of freedom (from memory)
+    # Pearson's statistic; 18.47 is the 99.9 % point of chi-squared with four degrees of freedom (R 4.2, qchisq)
     expect((0..4).sum { |bin| ((counts.fetch(bin, 0) - expected)**2) / expected }).to be < 18.47
     expect(chances.sum / chances.length).to be_within(0.07).of(0.5)
   end

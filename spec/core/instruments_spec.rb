@@ -32,8 +32,16 @@ RSpec.describe "Instruments and ways of reading" do
     expect(Graver::Core::Quantity::EnteredLength.split("30 %", "mm")).to eq(%w[30 percent])
   end
 
+  # Reference: spec/reference/wear.R, R's qtukey with infinitely many degrees of freedom.
+  it "knows the range that chance alone does not exceed" do
+    points = JSON.parse(File.read(File.expand_path("../reference/wear.json", __dir__))).fetch("range_points")
+    found = (2..12).map { |count| core::RangeByChance.factor(count) }
+    expect(found).to match(points.map { |point| be_within(0.001).of(point) })
+    expect([core::RangeByChance.factor(13), core::RangeByChance.factor(40)]).to all(eq(found.last))
+  end
+
   # By hand: 23.84 23.81 23.86 23.83; least 23.81, 23.86 - 23.81 = 0.05; four readings that repeat to 0.015 mm range
-  # over 3.633 x 0.015 = 0.0545 at the 5 % point of the studentized range (tables of quality control, from memory)
+  # over 3.633 x 0.015 = 0.0545 at the 5 % point of the studentized range (R 4.2, qtukey)
   it "returns the thinnest of several places and their spread" do
     places = [23.84, 23.81, 23.86, 23.83].map { |mm| core::Thickness.point(mm, 0.015) }
     expect(core::Survey.of(places)).to have_attributes(

@@ -26,10 +26,13 @@ hours <- c(200, 500, 1000)
 units <- list(c(.87, 1.48, 2.81), c(.33, .96, 2.13), c(.94, 2.91, 5.67), c(.72, 1.98, 4.28), c(.66, .99, 2.14))
 failure <- sapply(units, function(y) 30 / coef(lm(y ~ 0 + hours)))
 show <- function(x) paste0("[", paste(sprintf("%.6g", x), collapse = ", "), "]")
-cat(sprintf('{\n  "one_reading": %s,\n  "three_readings": %s,\n  "handbook_hours_to_failure": %s,\n  "gamma_passage": %s,\n  "normal_quantiles": %s\n}\n',
+cat(sprintf('{\n  "one_reading": %s,\n  "three_readings": %s,\n  "handbook_hours_to_failure": %s,\n  "gamma_passage": %s,\n  "normal_quantiles": %s,\n  "range_points": %s,\n  "chi_squared_point": %s\n}\n',
   show(life(11, 3, 20000, 8.5, .15, .141e-3, .63, .03)),
   show(life(11, 3, c(10000, 22000, 35000), c(9.8, 8.1, 6.2), c(.15, .15, .15), .141e-3, .63, .03)),
   show(failure),
   # first passage of a gamma process with mean 0.14 mm and variance 0.03 x mean per 1,000 km through 8 mm, in 1,000 km
   show(sapply(c(.05, .5, .95), function(q) uniroot(function(d) pgamma(8, shape = .14 * d / .03, scale = .03, lower.tail = FALSE) - q, c(1, 500), tol = 1e-8)$root)),
-  show(qnorm(c(.05, .25, .9)))))
+  show(qnorm(c(.05, .25, .9))),
+  # 5 % points of the range of 2 to 12 readings, in standard deviations; 99.9 % point with four degrees of freedom
+  show(qtukey(.95, 2:12, Inf)),
+  show(qchisq(.999, 4))))

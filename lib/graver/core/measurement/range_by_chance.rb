@@ -4,7 +4,7 @@ module Graver
   module Core
     module Measurement
       # Largest minus smallest of n readings of one thing, in standard deviations: not exceeded by chance in 95 of 100.
-      # Upper 5 % points of the studentized range for a known deviation, as in tables of quality control (from memory).
+      # Upper 5 % points of the studentized range for a known deviation (R 4.2, qtukey).
       module RangeByChance
         FACTORS = {
           2 => 2.772,
