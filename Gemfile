@@ -16,7 +16,7 @@ gem "dry-validation", "~> 1.10"
 gem "exifr", "~> 1.5" # how a photo was held
 gem "icalendar", "~> 2.10"
 # Schemas of the knowledge's files.
-gem "json_schemer", "~> 2.5.0"
+gem "json_schemer", "~> 2.5"
 # The forecast's arrays (docs/decisions/0006-number-arrays.md).
 gem "numo-narray", "~> 0.9.2"
 # The job sheet on paper.

@@ -28,6 +28,7 @@ RSpec.describe "Small parts of the core" do
   describe Graver::Core::Judgement::RuleEngine do
     def rule(id, severity, measure, at_least: nil, at_most: nil)
       Graver::Core::Judgement::Rule.new(
+        topic: nil,
         id:,
         severity:,
         measure:,

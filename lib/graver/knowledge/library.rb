@@ -72,7 +72,6 @@ module Graver
           end
       end
       def pad_limit(id) = pad_limits.find { |limit| limit.id == id }
-      def default_pad_limit_mm = pad_limit(limits.fetch("default_pad_limit")).mm
       def state = @contents.fetch("rules/state.yml")
       def rotor_rules = @contents.fetch("rules/rotor.yml")
       def questions = @contents.fetch("rules/questions.yml")

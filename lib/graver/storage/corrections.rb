@@ -6,9 +6,6 @@ module Graver
   module Storage
     # Corrections: rows beside the original entries, and the entries with them applied.
     class Corrections
-      READING_FIELDS = %w[value upper unit method overall].freeze
-      LOOK_OVER_FIELDS = %w[date odometer_value odometer_unit odometer_km note].freeze
-
       def initialize(database)
         @table = database[:corrections]
       end

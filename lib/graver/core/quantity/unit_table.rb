@@ -20,7 +20,6 @@ module Graver
         # Raises KeyError for a unit outside the table.
         def to_base(value, unit) = (value * @factors.fetch(unit)).to_f
         def from_base(value, unit) = (value / @factors.fetch(unit)).to_f
-        def convert(value, from:, to:) = from_base(to_base(value, from), to)
       end
     end
   end

@@ -38,7 +38,6 @@ module Graver
 
         def held = @kept.fetch("held")
         def done = @kept.fetch("done")
-        def road? = @kept.fetch("road")
         def bleed = @kept["bleed"]&.transform_keys(&:to_sym)
 
         def setups
