@@ -15,13 +15,12 @@ RSpec.describe Graver::Core::Quantity do
     expect(described_class::TORQUE.to_base(1, "lbf·in")).to be_within(5e-8).of(0.1129848)
   end
 
+  def convert(value, from, to) = described_class::TORQUE.from_base(described_class::TORQUE.to_base(value, from), to)
+
   # common practice, no source: 140 N·m is about 103 lbf·ft; a foot has twelve inches
   it "agrees with conversions mechanics know by heart" do
-    convert = ->(value, from, to) do
-      described_class::TORQUE.from_base(described_class::TORQUE.to_base(value, from), to)
-    end
-    expect(convert.call(140, "N·m", "lbf·ft")).to be_within(0.5).of(103)
-    expect(convert.call(25, "lbf·ft", "lbf·in")).to be_within(1e-9).of(300)
+    expect(convert(140, "N·m", "lbf·ft")).to be_within(0.5).of(103)
+    expect(convert(25, "lbf·ft", "lbf·in")).to be_within(1e-9).of(300)
     expect(described_class::LENGTH.to_base(Rational(7, 32), "in")).to be_within(0.001).of(5.556)
   end
 

@@ -41,7 +41,7 @@ module Graver
       READING =
         Dry::Schema.JSON do
           required(:axle).filled(:integer)
-          required(:part).filled(:string, included_in?: %w[pad rotor runout shoe])
+          required(:part).filled(:string, max_size?: 20)
           optional(:side).maybe(:string, included_in?: %w[left right])
           optional(:pad).maybe(:string, included_in?: %w[inner outer])
           required(:event).filled(:string, included_in?: %w[reading fit squealer sensor metal resurfaced freed])

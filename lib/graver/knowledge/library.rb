@@ -138,6 +138,8 @@ module Graver
       def look_again_chance = state.fetch("look_again_chance").fetch("value")
       def look_again_most_days = state.fetch("look_again_most_days").fetch("value")
       def measurement = @contents.fetch("measurement.yml")
+      # Parts that can be read, by id.
+      def measured_parts = measurement.fetch("ranges_mm").keys - ["source"]
 
       # Is what this method reads a measurement, and not only a glance or a go and no-go?
       def precise?(method) = method != "percent" && !measurement.dig("methods", method, "rough")
@@ -326,9 +328,7 @@ module Graver
         plate = measurement.fetch("backing_plate")
         Core::Measurement::Rules.new(
           by_method:
-            measurement
-              .fetch("methods")
-              .transform_values { |method| method.slice("pad", "rotor", "shoe", "runout", "instrument") },
+            measurement.fetch("methods").transform_values { |method| method.slice(*measured_parts, "instrument") },
           percent_standard_uncertainty: measurement.dig("percent", "standard_uncertainty"),
           gauge_step_mm: measurement.dig("gauge_step_mm", "value"),
           typical_new_pads:,

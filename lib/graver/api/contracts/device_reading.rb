@@ -9,7 +9,7 @@ module Graver
           required(:vehicle).filled(:integer)
           required(:quantity).filled(:string, included_in?: %w[length odometer fluid_level torque angle])
           optional(:axle).maybe(:integer)
-          optional(:part).maybe(:string, included_in?: %w[pad rotor runout shoe])
+          optional(:part).maybe(:string, max_size?: 20)
           optional(:side).maybe(:string, included_in?: %w[left right])
           # the wrench's setting, N·m or degrees
           optional(:set).filled(:float, gteq?: 0, lteq?: 1000)

@@ -33,7 +33,7 @@ module Graver
                   id:,
                   label: method["label"],
                   key: method["key"],
-                  parts: %w[pad rotor runout shoe].select { |part| method.key?(part) },
+                  parts: @knowledge.measured_parts.select { |part| method.key?(part) },
                   units: UNITS
                 }
               end

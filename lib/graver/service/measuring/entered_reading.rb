@@ -33,6 +33,7 @@ module Graver
 
         # Raises InvalidEntry naming the field.
         def check
+          check_part
           check_position
           instrument
           check_units
@@ -63,6 +64,13 @@ module Graver
         end
 
         private
+
+        def check_part
+          choices = @knowledge.measured_parts
+          return if choices.include?(part)
+
+          raise InvalidEntry.of("part", "unknown_choice", Message.of("faults.choose", choices:))
+        end
 
         def check_units
           units = given[:values].to_a.map { |value| split(value).last }.uniq

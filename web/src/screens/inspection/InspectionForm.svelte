@@ -47,15 +47,10 @@
   );
   // On a phone only the wheel at hand.
   const shown = $derived(narrow && wheel ? corners.filter((corner) => corner.side === wheel.side) : corners);
-  const here = $derived(
-    active && wheel && active.startsWith(`${wheel.axle}_`)
-      ? active
-          .split("_")
-          .slice(1)
-          .join("_")
-          .replace(/_(rotor|runout|shoe)$/, "")
-      : null,
-  );
+  const here = $derived.by(() => {
+    const place = wheel?.positions.find((each) => each.id === active);
+    return place ? [place.side, place.pad].filter(Boolean).join("_") : null;
+  });
   const large = $derived(form.content?.large ?? false);
   const single = $derived(wheel ? (wheel.positions.find((place) => place.id === active) ?? wheel.positions[0]!) : null);
   const gauges = $derived(form.bench.all.filter((device) => device.method));
