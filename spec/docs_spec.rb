@@ -2,6 +2,7 @@
 
 require "yaml"
 require_relative "../docs/reference/api_reference"
+require_relative "support/documentation"
 
 RSpec.describe "The docs" do
   root = Graver::Boot::ROOT
@@ -49,5 +50,12 @@ RSpec.describe "The docs" do
     expect(File.read(File.join(root, "docs/api-reference.html"))).to eq(
       ApiReference.new(File.join(root, "openapi/graver.yml")).html
     )
+  end
+
+  it "say of nine in ten public methods what they take and return" do
+    %w[core service storage].each do |room|
+      counted = Documentation.of(File.join(Graver::Boot::ROOT, "lib/graver", room))
+      expect(counted.told / counted.all.to_f).to be >= 0.9, "#{room}: #{counted.told} of #{counted.all}"
+    end
   end
 end

@@ -7,9 +7,6 @@ RSpec.describe "A new kind of reading" do
   include ApiHelper
 
   let(:folder) { Dir.mktmpdir }
-
-  after { FileUtils.rm_rf(folder) }
-
   # The height of the rust lip, read with the caliper.
   let(:knowledge) do
     Dir.mktmpdir do |folder|
@@ -30,6 +27,8 @@ RSpec.describe "A new kind of reading" do
       Graver::Knowledge::Library.load(folder)
     end
   end
+
+  after { FileUtils.rm_rf(folder) }
 
   def context
     @context ||=

@@ -10,6 +10,7 @@ module Graver
     #
     # `from` raises ArgumentError for a missing or unknown field.
     module Entry
+      # -> a record class with `from(hash)`; defaults: fields a file may leave out, with their values
       def self.define(*required, **defaults, &block)
         Value
           .define(*required, *defaults.keys, &block)

@@ -9,6 +9,7 @@ module Graver
     #
     # Raises ArgumentError for a missing or unknown field.
     module Value
+      # -> a frozen keyword Struct with `with(**changes)`
       def self.define(*fields, &block)
         record =
           Struct.new(*fields, keyword_init: true) do

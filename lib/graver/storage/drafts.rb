@@ -16,6 +16,7 @@ module Graver
         @binned = database[:binned_drafts]
       end
 
+      # -> Draft of a vehicle, or nil
       def find(vehicle_id)
         row = @table.first(vehicle_id:)
         row && Draft.new(content: JSON.parse(row[:content]), revision: row[:revision], recorded_at: row[:recorded_at])
@@ -37,6 +38,7 @@ module Graver
         find(vehicle_id)
       end
 
+      # For good: what it held is logged.
       def remove(vehicle_id) = @table.where(vehicle_id:).delete
 
       # Takes it away into the bin -> id there, or nil when there is none.

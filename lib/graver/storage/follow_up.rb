@@ -17,6 +17,7 @@ module Graver
         :closed_on,
         :closed_because
       ) do
+        # Whether its owner has not closed it.
         def open? = closed_on.nil?
         # Is the day to look again there?
         def due?(today) = open? && !look_on.nil? && look_on <= today

@@ -18,7 +18,9 @@ module Graver
       # Raises NotFound.
       def find(id) = record(@table.first(id:) || raise(NotFound, Message.of("missing.follow_up")))
 
+      # on: Date
       def close(id, because, on:) = @table.where(id:).update(closed_on: on.iso8601, closed_because: because)
+      # Closed too soon.
       def reopen(id) = @table.where(id:).update(closed_on: nil, closed_because: nil)
 
       # { vehicle id => [FollowUp] }, oldest first, closed ones too

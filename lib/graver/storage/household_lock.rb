@@ -16,6 +16,7 @@ module Graver
         raise FileRefused, Message.of("file.in_use", path:)
       end
 
+      # Lets another server have the file.
       def release = @file.close
     end
   end

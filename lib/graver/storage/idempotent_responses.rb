@@ -19,6 +19,7 @@ module Graver
         kept && JSON.parse(kept, symbolize_names: true)
       end
 
+      # answer: Hash, kept for seven days
       def keep(key, path, answer, at:)
         @table.insert(key:, path:, answer: JSON.generate(answer), recorded_at: at)
         @table.where { recorded_at < (Time.iso8601(at) - (KEPT_DAYS * 86_400)).iso8601 }.delete

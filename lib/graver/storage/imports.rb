@@ -11,6 +11,7 @@ module Graver
         @table = database[:imports]
       end
 
+      # content: the table's text -> Import
       def add(vehicle_id:, name:, digest:, content:, at:)
         find(@table.insert(vehicle_id:, name:, digest:, content: Sequel.blob(content), recorded_at: at))
       end
@@ -26,10 +27,13 @@ module Graver
         listed.where(vehicle_id:).exclude(done_at: nil).reverse(:id).map { |row| record(row) }
       end
 
+      # -> the table's text as uploaded
       def content(id) = @table.where(id:).get(:content)
+      # mapping, result: Hashes
       def finish(id, mapping:, result:, at:)
         @table.where(id:).update(mapping: JSON.generate(mapping), result: JSON.generate(result), done_at: at)
       end
+      # What it put in counts no more.
       def undo(id, at:) = @table.where(id:).update(undone_at: at)
       # Abandoned imports.
       def forget_unfinished(before:) = @table.where(done_at: nil).where { recorded_at < before }.delete

@@ -16,6 +16,7 @@ module Graver
       # fields: name, method, unit, least, most, resolution, uncertainty (texts as entered or nil) -> Instrument
       def add(fields, at:) = find(@instruments.insert(**fields, recorded_at: at))
 
+      # fields: any of #add, and retired_at -> Instrument. Raises NotFound.
       def change(id, fields)
         @instruments.where(id:).update(fields) unless fields.empty?
         find(id)
@@ -33,6 +34,7 @@ module Graver
         record(row, @checks.where(instrument_id: id).order(:date, :id).all)
       end
 
+      # date: Date; reference, read: texts in unit
       def add_check(instrument_id, date:, reference:, read:, unit:, at:)
         @all_checks.insert(instrument_id:, date: date.iso8601, reference:, read:, unit:, recorded_at: at)
       end

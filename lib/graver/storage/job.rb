@@ -42,7 +42,9 @@ module Graver
       ) do
         # { axle id => [work] }. An early job had no scope: pads on the axle it began with.
         def works = scope ? scope.fetch("axles").transform_keys(&:to_i) : { axle_id => ["pads"] }
+        # -> ids of the axles it works on
         def axle_ids = works.keys
+        # Whether it is finished or cancelled.
         def over? = %w[finished cancelled].include?(state)
         # Keys of the steps that are done, or were answered for.
         def done = ticked | deviations.keys

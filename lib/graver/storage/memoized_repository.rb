@@ -13,6 +13,7 @@ module Graver
         @known = {}
       end
 
+      # Reads again from now on.
       def forget = @known.clear
 
       def respond_to_missing?(name, private = false) = @repository.respond_to?(name, private) || super

@@ -21,7 +21,9 @@ module Graver
       # Those that stand, oldest first.
       def of_vehicle(vehicle_id) = @table.where(vehicle_id:, removed_at: nil).order(:id).map { |row| record(row) }
 
+      # It can be restored.
       def remove(id, at:) = @table.where(id:).update(removed_at: at)
+      # Shows it again.
       def restore(id) = @table.where(id:).update(removed_at: nil)
 
       private

@@ -13,6 +13,7 @@ module Graver
       # { key => value } of everything chosen so far.
       def all = @table.select_hash(:key, :value).transform_values { |value| JSON.parse(value) }
 
+      # value: what JSON holds
       def set(key, value) = @table.insert_conflict(:replace).insert(key:, value: JSON.generate(value))
     end
   end

@@ -58,8 +58,11 @@ module Graver
         raise
       end
 
+      # See Store#reachable?.
       def reachable? = @store.reachable?
+      # -> Backups
       def backups = @store.backups
+      # -> Pictures
       def pictures = @store.pictures
 
       private

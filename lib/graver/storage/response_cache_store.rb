@@ -13,6 +13,7 @@ module Graver
       # -> [worked_out_at, content] or nil
       def of(kind, vehicle_id) = @table.where(kind:, vehicle_id:).get(%i[worked_out_at content])
 
+      # In place of the one kept before.
       def keep(kind, vehicle_id, worked_out_at, content)
         @table.insert_conflict(:replace).insert(kind:, vehicle_id:, worked_out_at:, content:)
       end

@@ -19,6 +19,7 @@ module Graver
 
       # Those that stand, the newest first.
       def all(at:) = open_at(at).reverse(:id).map { |row| record(row) }
+      # When a device last asked.
       def seen(id, at:) = @sessions.where(id:).update(seen_at: at)
 
       # Raises NotFound.
@@ -26,6 +27,7 @@ module Graver
         @sessions.where(id:, ended_at: nil).update(ended_at: at) == 1 or raise NotFound, Message.of("missing.session")
       end
 
+      # Signs every device out.
       def close_all(at:) = @sessions.where(ended_at: nil).update(ended_at: at)
 
       # A code stands until it is used or its time is up.

@@ -28,6 +28,7 @@ module Graver
         )
       end
 
+      # Brings a database up to the newest version.
       def migrate(database)
         Sequel.extension :migration
         Sequel::Migrator.run(database, MIGRATIONS, use_transactions: true)

@@ -49,6 +49,7 @@ module Graver
 
       REPOSITORIES.each_key { |name| define_method(name) { repository(name) } }
 
+      # name: a key of REPOSITORIES
       def repository(name) = @repositories.fetch(name)
 
       # Raises NotSaved if the block's writes cannot be saved: then none of them is.
@@ -75,7 +76,9 @@ module Graver
       # Every call reads again; within one request reads are remembered (RequestStore).
       def once(_key) = yield
 
+      # -> Backups of the file
       def backups = @backups ||= Backups.new(@path)
+      # -> Pictures beside the file
       def pictures = @pictures ||= Pictures.new(@path)
 
       # Runs the block with every statement sent to a Logger: for benchmarks.
@@ -93,6 +96,7 @@ module Graver
         @database.get(1) == 1
       end
 
+      # Closes its connections.
       def close = @database.disconnect
 
       private

@@ -26,8 +26,10 @@ module Graver
         @table = database[:supplies]
       end
 
+      # fields: of FIELDS -> Supply
       def add(fields, at:) = find(@table.insert(**fields, recorded_at: at))
 
+      # fields: any of #add, and retired_at -> Supply. Raises NotFound.
       def change(id, fields)
         @table.where(id:).update(fields) unless fields.empty?
         find(id)

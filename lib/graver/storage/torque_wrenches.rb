@@ -10,8 +10,10 @@ module Graver
         @table = database[:torque_wrenches]
       end
 
+      # -> TorqueWrench
       def add(fields, at:) = find(@table.insert(**fields, recorded_at: at))
 
+      # fields: any of #add, and retired_at -> TorqueWrench. Raises NotFound.
       def change(id, fields)
         @table.where(id:).update(fields) unless fields.empty?
         find(id)

@@ -7,6 +7,7 @@ module Graver
       # "rotors", or nil if it is about the whole brake.
       Rule =
         Value.define(:id, :topic, :severity, :measure, :at_least, :at_most, :sentence, :source) do
+          # measures: { name => number }; an unknown one never holds
           def holds?(measures)
             value = measures[measure]
             return false if value.nil?

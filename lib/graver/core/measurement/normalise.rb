@@ -12,6 +12,7 @@ module Graver
         Part =
           Value.define(:new_mm, :backing_mm, :backing_uncertainty_mm, :limit_overall, :kind) do
             def initialize(limit_overall: false, kind: nil, **rest) = super
+            # A part of which nothing is on file.
             def self.unknown = new(new_mm: nil, backing_mm: nil, backing_uncertainty_mm: nil)
           end
 

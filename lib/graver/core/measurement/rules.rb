@@ -35,8 +35,10 @@ module Graver
           # Friction of a new pad on such a vehicle -> { mm:, standard_uncertainty_mm: }
           def typical_new(kind) = typical_new_pads.fetch(kind) { typical_new_pads.fetch(nil) }
 
+          # -> share of a method's variance that all its readings have in common, 0 to 1
           def shared(method) = self[:shared].fetch(method, 0.0)
 
+          # Whether a method reads a part.
           def method?(method, part) = method == "percent" || by_method.fetch(method, {}).key?(part)
 
           # With a tool whose own uncertainty is known, that takes the place of the usual tool's.
@@ -49,7 +51,9 @@ module Graver
             Math.sqrt(handling + (own_mm**2))
           end
 
+          # kind: "squealer", "sensor" or "metal" -> { height_mm:, standard_uncertainty_mm: }. Raises KeyError.
           def tab(kind) = tabs.fetch(kind)
+          # -> [least, most] mm that can be read of a part. Raises KeyError.
           def range_mm(part) = ranges.fetch(part)
         end
     end

@@ -31,6 +31,7 @@ module Graver
             super
           end
 
+          # A value with its standard uncertainty, mm; shared_mm: the part of it that a group of readings has in common.
           def self.point(value_mm, standard_uncertainty_mm, assumed: [], shared_mm: 0.0, group: nil, repeat_mm: nil)
             new(
               kind: :point,
@@ -57,6 +58,7 @@ module Graver
             )
           end
 
+          # Between two bounds, mm, each uncertain by edge_mm.
           def self.interval(lower_mm, upper_mm, edge_mm: 0.0, assumed: [], shared_mm: 0.0, group: nil)
             new(
               shared_mm:,
@@ -71,6 +73,7 @@ module Graver
             )
           end
 
+          # Whether only bounds are known.
           def interval? = kind == :interval
         end
     end

@@ -12,6 +12,7 @@ module Graver
           @halting = rules.fetch("halting")
         end
 
+        # -> [work id], in the order of the file
         def ids = @works.keys
 
         # Works an axle can have; configuration as in Conditions.met?
@@ -39,6 +40,7 @@ module Graver
 
         # Brake data the works ask for, and those that the order of steps cannot do without.
         def asks(works) = works.flat_map { |id| @works.fetch(id).asks }.uniq
+        # works: [id] -> keys of brake data without which their order can't be made
         def decides(works) = (@always + works.flat_map { |id| @works.fetch(id).decides }).uniq
 
         # The reason why the entered configuration cannot exist, or nil.

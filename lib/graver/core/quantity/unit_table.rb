@@ -14,11 +14,14 @@ module Graver
           freeze
         end
 
+        # -> [unit]
         def units = @factors.keys
+        # Whether it has a unit.
         def include?(unit) = @factors.key?(unit)
 
         # Raises KeyError for a unit outside the table.
         def to_base(value, unit) = (value * @factors.fetch(unit)).to_f
+        # value in the base unit -> Float in a unit. Raises KeyError for a unit outside the table.
         def from_base(value, unit) = (value / @factors.fetch(unit)).to_f
       end
     end

@@ -24,9 +24,11 @@ module Graver
             :kin,
             :why
           ) do
+            # -> Driving of the vehicle
             def driving = timeline.driving
             # RemainingLife -> { 0.05 => Date, ... }
             def dates(life) = timeline.days_until(life).transform_values { |days| date_after(days) }
+            # distance_km: from now -> Date it is driven by
             def date_for(distance_km) = date_after(timeline.days_for(distance_km))
 
             # The same including the rotors, if they have been read.
@@ -48,6 +50,7 @@ module Graver
             # The approximate day the odometer reached a distance, at the present pace.
             def day_at(odometer_km) = as_of_date - ([as_of_km - odometer_km, 0].max / driving.km_per_day).floor
 
+            # days from now -> Date, no further than the timeline looks
             def date_after(days) = as_of_date + [days.floor, Timeline::FURTHEST_DAYS].min
           end
 

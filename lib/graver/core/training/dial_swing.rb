@@ -9,6 +9,7 @@ module Graver
         LOW = (20..70)
         DIVISION_MM = 0.01
 
+        # -> Question
         def question
           asking(
             say("drills.dial"),
@@ -23,6 +24,7 @@ module Graver
           )
         end
 
+        # answer: as it was given -> Marking
         def mark(answer)
           given = (number(answer) / DIVISION_MM.rationalize).round
           marking(given == @swing, in_mm(@swing), because, slip(given))

@@ -20,8 +20,11 @@ module Graver
           (mixed ^ (mixed >> 31)) % count
         end
 
+        # range: of whole numbers -> one of them
         def from(range) = range.min + below(range.size)
+        # -> one of a list
         def pick(list) = list[below(list.length)]
+        # -> the list in another order
         def mixed(list) = list.map { |each| [below(1 << 40), each] }.sort_by(&:first).map(&:last)
       end
     end

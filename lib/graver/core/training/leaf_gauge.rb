@@ -7,8 +7,10 @@ module Graver
       class LeafGauge < Drill
         FITS = (3..8)
 
+        # -> Question
         def question = asking(say("drills.leaf", fits: @fits, next: @fits + 1), "choice", choices: choices)
 
+        # answer: as it was given -> Marking
         def mark(answer)
           given = chosen(answer, choices)
           marking(

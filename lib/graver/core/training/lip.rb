@@ -10,6 +10,7 @@ module Graver
         WORN_MM = (20..26)
         PLACES = { "edge" => 2, "inside" => 12, "groove" => 26, "hat" => 52 }.freeze
 
+        # -> Question
         def question
           asking(
             say("drills.lip", discard: mm(@discard)),
@@ -23,6 +24,7 @@ module Graver
           )
         end
 
+        # answer: as it was given -> Marking
         def mark(answer)
           given = chosen(answer, choices)
           right = letter("inside")

@@ -9,6 +9,7 @@ module Graver
         WHOLE = (18..27)
         LINES = 50
 
+        # -> Question
         def question
           asking(
             say("drills.micrometer"),
@@ -22,6 +23,7 @@ module Graver
           )
         end
 
+        # answer: as it was given -> Marking
         def mark(answer)
           off = (number(answer) * 100).round - hundredths
           marking(off.zero?, in_mm(hundredths), because, slip(off))

@@ -13,11 +13,13 @@ module Graver
         MACHINE_TO_MM = 0.5
         SD_MM = 0.03
 
+        # -> Question
         def question
           tokens = { reading: mm(@reading), discard: mm(@discard), machine: mm(@discard + MACHINE_TO_MM) }
           asking(say(@grooved ? "drills.rotor_grooved" : "drills.rotor", **tokens), "choice", choices:)
         end
 
+        # answer: as it was given -> Marking
         def mark(answer)
           given = chosen(answer, choices)
           marking(given[:id] == outcome, label(outcome), because, nil)

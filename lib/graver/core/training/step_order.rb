@@ -10,6 +10,7 @@ module Graver
         # The longest stretch of a job one of them may be apart from the next.
         APART = (2..9)
 
+        # -> Question
         def question
           asking(
             say("drills.order"),
@@ -18,6 +19,7 @@ module Graver
           )
         end
 
+        # answer: as it was given -> Marking
         def mark(answer)
           keys = [*answer]
           raise InvalidEntry.of("answer", "missing", say("drills.order_all")) if keys.sort != @steps.map(&:key).sort

@@ -16,6 +16,7 @@ module Graver
         BASE = (60..85)
         PLACES = %w[left right].product(%w[inner outer]).freeze
 
+        # -> Question
         def question
           asking(
             say("drills.uneven", error: @rules.fetch(:error_mm)),
@@ -28,6 +29,7 @@ module Graver
           )
         end
 
+        # answer: as it was given -> Marking
         def mark(answer)
           given = chosen(answer, choices)
           marking(given[:id] == found, say("drills.uneven_#{found}"), because, nil)

@@ -10,6 +10,7 @@ module Graver
         LINES = 20
         STEP_MM = 1.0 / LINES
 
+        # -> Question
         def question
           asking(
             say("drills.vernier"),

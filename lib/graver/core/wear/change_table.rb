@@ -44,7 +44,9 @@ module Graver
         # Per hypothesis and case: when the change comes, and its effect on the unknown of each row (the base, then each
         # component's deviation).
         def epoch(which) = @epochs[which].dup
+        # which: row of each hypothesis -> shift of each unknown [unknown, hypothesis]
         def shift(which) = @shift[true, which].dup
+        # which: as in #shift -> variance added to each unknown [unknown, hypothesis]
         def variance(which) = @variance[true, which].dup
 
         # The effect of each case on the components of these rows: [factor of the wear over the stretch, variance of its

@@ -17,7 +17,9 @@ module Graver
       Entry =
         Value.define(:date, :odometer_km, :part, :side, :pad, :event, :reading, :trust, :affirmed, :ref) do
           def initialize(affirmed: false, **rest) = super
+          # Whether it says how thick the part was.
           def thickness? = %w[reading squealer sensor metal].include?(event)
+          # Whether another set began with it.
           def renewal? = %w[fit resurfaced].include?(event)
         end
     end

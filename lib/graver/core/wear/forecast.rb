@@ -66,6 +66,7 @@ module Graver
 
         DOUBT_FROM = 0.5
 
+        # History, Prior -> Result, or nil where nothing was read
         def self.call(history, prior)
           return nil if history.sets.empty? || history.sets.last.empty?
 

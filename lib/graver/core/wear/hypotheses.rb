@@ -74,9 +74,13 @@ module Graver
         # A view: changing it in place changes the hypotheses.
         ROWS.each { |name, row| define_method(name) { @kinds[row, true] } }
 
+        # The number of unknowns.
         def size = 3 + (2 * components.length)
+        # The number of hypotheses.
         def length = log_weight.length
+        # -> row of a component's deviation
         def deviation(component) = 3 + components.index(component)
+        # -> row of a component's thickness
         def thickness(component) = 3 + components.length + components.index(component)
 
         # Weights that sum to one.
@@ -117,6 +121,7 @@ module Graver
         # Forgets recorded changes of renewed or freed components.
         def forget_changes(whose) = whose.each { |who| changed[changed.eq(who)] = 0.0 }
 
+        # which: 1 in each hypothesis in which the current service is read wrong, else 0
         def mark_biased_service(which) = set(:off, which)
 
         # Splits each hypothesis into several: log_chances [case, hypothesis] (or a number for all of a case). Keeps the

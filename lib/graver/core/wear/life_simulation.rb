@@ -35,6 +35,7 @@ module Graver
 
         # Draws are the same for every axle, and made once.
         def self.normals = @normals ||= LatinHypercube.normal(DRIFT_ROW + STEPS, COUNT)
+        # Even draws between 0 and 1: [row, future]
         def self.chances = @chances ||= LatinHypercube.chances(QUIET_ROW + 1, COUNT)
 
         # Hypotheses (as of now), Prior, the limit in mm; components: those fitted.
@@ -69,6 +70,7 @@ module Graver
           thickness_mm[components.index(component), true].le(limit_mm).count.fdiv(COUNT)
         end
 
+        # at: row of a component -> its thickness now { mean_mm:, sd_mm: }
         def now(at) = { mean_mm: thickness_mm[at, true].mean, sd_mm: thickness_mm[at, true].stddev }
 
         # Wear rates of a component at 10, 50 and 90 %, mm per 1,000 km
@@ -82,6 +84,7 @@ module Graver
           lives_km[some.map { |component| components.index(component) }, true].min(axis: 0)
         end
 
+        # -> distances of a component to the limit, one for each future
         def life_km(component) = lives_km[components.index(component), true]
 
         private

@@ -10,11 +10,13 @@ module Graver
 
         module_function
 
+        # -> density at x of a normal variable
         def density(x, mean, sd)
           z = (x - mean) / sd
           Math.exp(-0.5 * z * z) / (sd * ROOT_TWO_PI)
         end
 
+        # -> chance that a standard normal variable is under z
         def cumulative(z) = 0.5 * Math.erfc(-z / ROOT_TWO)
 
         # Inverse of `cumulative` by bisection on erfc: slow, exact to 1e-12, used for a handful of fixed points.

@@ -61,6 +61,7 @@ module Graver
           passed[at - 1] + ((passed[at] - passed[at - 1]) * (distance_km - distances_km[at - 1]) / span)
         end
 
+        # The chance that the limit is passed already.
         def chance_now = passed.first
       end
     end

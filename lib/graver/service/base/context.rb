@@ -93,8 +93,11 @@ module Graver
           @plans.fetch([@store.revisions.household, today, @english, *key], &block)
         end
 
+        # Seconds a page of many vehicles waits for what is not calculated yet, or nil: for all.
         def patience = @serving.patience
+        # -> Date
         def today = @today.call
+        # -> Time now, UTC
         def time = Time.now.utc
         # Seconds that only ever rise, to wait by.
         def clock = Process.clock_gettime(Process::CLOCK_MONOTONIC)

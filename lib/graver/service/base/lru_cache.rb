@@ -16,10 +16,12 @@ module Graver
 
         # The answer, or nil.
         def [](key) = @lock.synchronize { touched(key) }
+        # Keeps an answer, and drops those used longest ago.
         def []=(key, answer)
           @lock.synchronize { keep(key, answer) }
         end
 
+        # The answer kept, else the block's, kept from now on.
         def fetch(key)
           kept = @lock.synchronize { touched(key) }
           return kept if kept
@@ -30,6 +32,7 @@ module Graver
         # The first answer the block holds of, or nil.
         def find(&block) = @lock.synchronize { @answers.values }.find(&block)
 
+        # Drops all answers.
         def clear = @lock.synchronize { @answers.clear }
 
         private

@@ -11,8 +11,11 @@ module Graver
           @label = label
         end
 
+        # -> { field => value } as it is now
         def now = @now.call
+        # given: what a window sends -> of it the fields that are versioned
         def wanted(given) = given.slice(*now.keys)
+        # -> the field in words
         def label(name) = @label.call(name)
       end
     end

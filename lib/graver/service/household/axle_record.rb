@@ -43,10 +43,14 @@ module Graver
           yield.tap { |made| @latest = [key, made] }
         end
 
+        # -> EnteredNumber of a datum, or nil
         def number(key) = once([:number, key]) { data[key] && Core::Quantity::EnteredNumber.parse(data[key].value) }
+        # -> the option chosen, by id, or nil
         def choice(key) = data[key]&.value
+        # -> whole number, or nil
         def count(key) = number(key)&.value&.to_i
 
+        # -> mm, or nil
         def length_mm(key)
           once([:length_mm, key]) do
             datum = data[key]
@@ -66,10 +70,14 @@ module Graver
         # nil if unknown; "none" on an axle that has none by its nature.
         def parking_brake = place["parking_brakes"]
 
+        # -> ml, or nil
         def volume_ml(key) = data[key] && Core::Quantity::VOLUME.to_base(number(key).value, data[key].unit)
 
+        # -> kind of caliper, by id, or nil
         def caliper = choice("caliper.kind")
+        # Whether pistons push from both sides; false where the caliper is unknown.
         def opposed? = caliper ? @knowledge.caliper(caliper).opposed : false
+        # -> the rotor's discard thickness, mm, or nil
         def discard_mm = length_mm("rotor.discard_thickness")
 
         # The owner's limit, or the careful default; never below the maker's figures.
@@ -95,6 +103,7 @@ module Graver
           Message.of(length_mm("pad.service_limit") ? "findings.limit_own" : "findings.limit_approach")
         end
 
+        # Of its pads: ["left_inner", ...]
         def positions = axle.sides.product(%w[inner outer]).map { |pair| pair.join("_") }
 
         # limit_mm: another limit to ask "what if" with, or nil.
@@ -156,6 +165,7 @@ module Graver
         # The surveys of each inspection since the part was fitted, oldest first.
         def surveys(...) = Surveys.new(self, @knowledge).of(...)
 
+        # ReadingRow -> Core::Measurement::Reading, or nil where it has no value
         def reading_of(row) = LogEntries.reading(row, @instruments)
 
         # The last Measurement::Reading of a position on the current part, or nil: a new part starts unread. Of several
@@ -169,6 +179,7 @@ module Graver
           [inspection.readings.find { |row| row.id == entry.ref }, inspection]
         end
 
+        # -> [[Date, km]] of the vehicle
         def odometer = inspections.map { |inspection| [inspection.date, inspection.odometer_km] }.uniq
 
         # The maker's limit with plate, less the plate.
@@ -206,6 +217,7 @@ module Graver
           end
         end
 
+        # BrakeDatum -> Core::Planning::Torque
         def torque(datum) = Core::Planning::Torque.parse(datum.value, datum.unit)
 
         # Other values of a torque that differ from the one that counts, from any source, until the owner has chosen. A

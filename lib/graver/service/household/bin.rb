@@ -14,6 +14,7 @@ module Graver
           @store = context.store
         end
 
+        # What can be restored: archived vehicles, cancelled jobs, discarded drafts.
         def contents
           vehicles = @store.vehicles.all(archived: true) + @store.vehicles.all
           jobs =

@@ -31,8 +31,10 @@ module Graver
             .flat_map { |run| run.first.event == "reading" ? run.group_by { |row| place(row) }.values : run.zip }
         end
 
+        # ReadingRow -> what tells its position and way of reading from others
         def place(row) = POSITION.map { |field| row[field] }
 
+        # [ReadingRow] of one position -> Core::Wear::Entry of the thinnest
         def entry(inspection, places, instruments)
           thinnest = places.min_by { |row| mm(row) }
           Core::Wear::Entry.new(
@@ -52,6 +54,7 @@ module Graver
         # Whether it was questioned, measured again and found right; a corrected reading starts over.
         def affirmed?(row) = row.flags.last&.answer == "affirmed" && row.corrections.empty?
 
+        # ReadingRow -> Core::Measurement::Reading, or nil where it has no value
         def reading(row, instruments)
           return unless row.value
 
@@ -72,6 +75,7 @@ module Graver
           Core::Quantity::LENGTH.include?(row.unit) ? Core::Quantity::LENGTH.to_base(value, row.unit) : value.to_f
         end
 
+        # -> EnteredNumber. Raises InvalidEntry.
         def number(text) = Core::Quantity::EnteredNumber.parse(text)
       end
     end

@@ -17,6 +17,7 @@ module Graver
 
         # Without the caliper kind every item may be there.
         def within?(list, value) = list.nil? || value.nil? || list.include?(value)
+        # Whether an axle carries a wear sensor.
         def sensor?(file) = !["none", nil].include?(file.choice("wear_sensor"))
       end
     end

@@ -28,9 +28,11 @@ module Graver
           @store = context.store
         end
 
+        # Whether one was set.
         def passphrase? = !chosen["passphrase"].nil?
         # Whether phones may connect after every start, and whether the connection is encrypted.
         def wanted? = chosen["wanted"] == true && passphrase?
+        # Whether the owner wants HTTPS.
         def https? = chosen["https"] == true
 
         # Ends every session: who knew the old one is out. Raises InvalidEntry.
@@ -88,6 +90,7 @@ module Graver
           found
         end
 
+        # -> [Storage::Session] that are open
         def sessions = @store.sessions.all(at: now)
 
         # Raises NotFound.

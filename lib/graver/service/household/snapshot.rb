@@ -21,6 +21,7 @@ module Graver
         # revision of the vehicle's jobs).
         def once(key) = @computed.fetch(key) { @computed[key] = yield }
 
+        # Whether an axle, by id, is one of the vehicle's.
         def axle?(id) = vehicle.axles.any? { |axle| axle.id == id }
 
         # Readings, as a measure of the memory it takes.

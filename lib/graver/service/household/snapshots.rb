@@ -9,6 +9,7 @@ module Graver
         # at: Storage::Revisions its records were read at
         Kept =
           Core::Value.define(:snapshot, :at) do
+            # Whether it holds at these revisions.
             def as_of?(now)
               id = snapshot.vehicle.id
               at.household == now.household || (at.shared == now.shared && at.vehicles[id] == now.vehicles[id])

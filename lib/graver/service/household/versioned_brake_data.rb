@@ -27,6 +27,7 @@ module Graver
           super(-> { current }, ->(key) { @catalogue.field(key)&.label || key })
         end
 
+        # given: the API's BrakeDataEntries -> { key => value wanted }
         def wanted(given) = given.fetch(:entries).to_h { |entry| [entry[:key], asked(entry)] }
 
         private

@@ -20,15 +20,23 @@ module Graver
           @instruments = instruments
         end
 
+        # As given: id of the part.
         def part = given[:part]
+        # As given: "reading", "fit", ...
         def event = given[:event]
+        # -> [side, pad], without what was not given
         def position = [given[:side], given[:pad]].compact
+        # -> [text] of the figures, without their unit. Raises InvalidEntry.
         def values = given[:values].to_a.map { |value| split(value).first }
+        # -> text of the gauge's next leaf, or nil
         def upper
           given[:upper].to_s.strip.empty? ? nil : Core::Quantity::EnteredLength.split(given[:upper], unit).first
         end
+        # -> unit as typed with the figure, else as given
         def unit = given[:values].to_a.empty? ? given[:unit] : split(given[:values].first).last
+        # -> id of the method; of a share always by eye
         def method = SHARE_UNITS.fetch(unit, given[:method])
+        # Whether the backing plate is in it.
         def overall = given[:overall] || false
 
         # Raises InvalidEntry naming the field.

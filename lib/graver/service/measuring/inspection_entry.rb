@@ -10,7 +10,9 @@ module Graver
         # question: ReadingFlags::Asked or nil
         Line =
           Core::Value.define(:at, :entered, :thickness, :survey, :question) do
+            # As sent.
             def given = entered.given
+            # -> Household::AxleRecord
             def file = entered.file
           end
 

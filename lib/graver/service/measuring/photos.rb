@@ -36,6 +36,7 @@ module Graver
 
         # Raises NotFound.
         def remove(id) = change(id) { @store.photos.remove(id, at: @context.now) }
+        # -> Storage::Photo. Raises NotFound.
         def restore(id) = change(id) { @store.photos.restore(id) }
 
         private

@@ -28,6 +28,7 @@ module Graver
             # As a reason of the axle's state: short, as the whole of it stands among the findings; what stops a
             # vehicle says why.
             def text = [title, [side, pad].compact.join(" ")].reject(&:empty?).join(", ")
+            # What to do before driving, where it forbids that, or nil.
             def caution = severity == "stop" ? advice : nil
           end
 

@@ -8,9 +8,11 @@ module Graver
         # date: of the inspection; item, mark: entries of knowledge/conditions.yml
         Observation =
           Core::Value.define(:date, :axle_id, :side, :face, :item, :mark) do
+            # -> "stop", "plan", "watch" or nil
             def severity = mark.severity
             # "left inner pad: oily"
             def text = "#{item.named(side, face)}: #{mark.label}"
+            # -> sentence, or nil
             def caution = mark.caution
           end
         RENEWED_BY = { "pad" => "pad", "rotor_face" => "rotor" }.freeze

@@ -17,6 +17,7 @@ module Graver
 
         # -> Said, or nil
         def counter = newest(:counter)
+        # Of a shop -> Said, or nil
         def claim = newest(:claim)
 
         private

@@ -13,7 +13,9 @@ module Graver
         # Replaces the log format's specification, from what is on file.
         Known =
           Struct.new(:files) do
+            # -> [name] of the vehicle's axles
             def axle_names = files.keys
+            # axle: its name -> Core::Measurement::Normalise::Part
             def part(axle, part) = files.fetch(axle).part(part)
           end
 

@@ -40,6 +40,7 @@ module Graver
           Base::VersionedFields.new(-> { chosen.transform_keys(&:to_sym) }, ->(name) { Message.of(LABELS.fetch(name)) })
         end
 
+        # -> Float of a choice
         def number(key) = Core::Quantity::EnteredNumber.parse(chosen.fetch(key)).value.to_f
 
         # given: any of them, texts. Raises InvalidEntry.

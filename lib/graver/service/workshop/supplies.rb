@@ -52,6 +52,7 @@ module Graver
           all.map { |supply| [supply, *named(supply), places[supply.axle_id]] }
         end
 
+        # -> Rational, or nil
         def price(supply) = supply.price && number(supply.price)
         # Pieces, or the consumable's unit.
         def amount(supply) = supply.on_shelf ? number(supply.on_shelf) : 0

@@ -23,6 +23,7 @@ module Graver
           super(-> { context.store.supplies.find(id) })
         end
 
+        # given: the API's SupplyChange -> { field => value wanted }
         def wanted(given)
           super.transform_values { |value| value.is_a?(String) ? (value.strip unless value.strip.empty?) : value }
         end

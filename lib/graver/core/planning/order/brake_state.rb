@@ -17,8 +17,11 @@ module Graver
           @held = held.to_h { |place| [place, true] }
         end
 
+        # Yields each place that holds.
         def each(&block) = @held.each_key(&block)
+        # place: [fact, ...] as of FactPlaces
         def holds?(place) = @held.key?(place)
+        # -> [place] that hold
         def to_a = @held.keys
 
         # The state after a step is done. places: FactPlaces::Places of it -> BrakeState

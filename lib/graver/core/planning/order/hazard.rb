@@ -7,6 +7,7 @@ module Graver
       # that kind.
       Hazard =
         Value.define(:id, :label, :requires, :forbids, :words) do
+          # Whether a text speaks of it.
           def shown_by?(text) = words.any? { |word| text.downcase.include?(word) }
         end
     end

@@ -15,7 +15,9 @@ module Graver
             )
           end
 
+          # -> Step, or nil
           def step(id) = steps.find { |step| step.id == id }
+          # -> Stage, or nil
           def stage(id) = stages.find { |stage| stage.id == id }
         end
     end

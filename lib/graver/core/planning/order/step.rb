@@ -71,6 +71,7 @@ module Graver
 
           # The step as it is done after its usual moment has passed.
           def made_late = with(text: late, forbids: [], step_group: nil)
+          # Whether it is worded for after its usual moment.
           def late? = !late.nil? && text == late
 
           # configuration as in Conditions.met?

@@ -15,6 +15,7 @@ module Graver
         # Is there a counter to ask?
         def self.open?(context) = !context.counter.nil?
 
+        # Whether the counter is made up.
         def simulated? = @context.counter.simulated?
 
         # line: "front.pads", or the id of a consumable or tool -> [Checked]. Raises NotFound, DeviceFailed.

@@ -10,12 +10,15 @@ module Graver
         # them, Rational or nil
         Part =
           Core::Value.define(:line, :supplies, :chosen, :checks, :state, :order_by, :price) do
+            # As the owner's choice names it: "front.pads".
             def id = "#{line.axle}.#{line.id}"
           end
         # amount: in unit; have: on the shelf; state: "shelf", "buy" or "resolved"; price: Rational or nil
         Consumable =
           Core::Value.define(:id, :label, :unit, :one, :amount, :have, :note, :state, :supply, :price) do
+            # amount: in unit -> in words
             def said(amount) = "#{format("%g", amount)} #{amount == 1 && one ? one : unit}"
+            # What is not on the shelf, in words.
             def lacking = said(amount - have)
           end
         # line: ToolCheck::Line; resolved: borrowed or found for this job; supply: its price entry, or nil
@@ -47,6 +50,7 @@ module Graver
             .map { |entry, amount| consumable(entry, amount, fluid, job) }
         end
 
+        # Steps::Ordered, [Torque::Set], Storage::Job or nil -> [Tool]
         def tools(ordered, torque, job)
           drives =
             torque

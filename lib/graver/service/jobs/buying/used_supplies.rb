@@ -9,6 +9,7 @@ module Graver
         # text }
         Used =
           Core::Value.define(:said, :left, :store) do
+            # Takes them off the shelf.
             def take = left.each { |id, amount| store.supplies.change(id, { on_shelf: amount }) }
           end
 

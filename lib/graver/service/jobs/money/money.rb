@@ -32,6 +32,7 @@ module Graver
             :history,
             :by_axle
           ) do
+            # Of what has a price.
             def total = parts + consumables + tools
             # The saving is unknown while a price is missing.
             def saving = shop && unpriced.empty? ? shop - total - own_time : nil

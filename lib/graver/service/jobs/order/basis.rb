@@ -36,14 +36,19 @@ module Graver
           @kept = kept
         end
 
+        # -> [place] that held when it was kept
         def held = @kept.fetch("held")
+        # -> keys of the steps done by then
         def done = @kept.fetch("done")
+        # -> as Steps::Ordered#bleed, or nil
         def bleed = @kept["bleed"]&.transform_keys(&:to_sym)
 
+        # -> [Core::Planning::Lifts::Setup]
         def setups
           @setups ||= @kept.fetch("setups").map { |setup| Core::Planning::Lifts::Setup.new(**symbols(setup)) }
         end
 
+        # -> [Core::Planning::Lift]
         def lifts
           @lifts ||=
             @kept

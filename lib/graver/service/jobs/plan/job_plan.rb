@@ -32,6 +32,7 @@ module Graver
             :halts,
             :stops
           ) do
+            # -> id of an axle of the vehicle by its name
             def axle_id(name) = scope.axles.find { |axle| axle.name == name }.file.axle.id
             # In the owner's distances and words, those of an axle where it is named.
             def wording(knowledge, axle = nil)
@@ -46,6 +47,7 @@ module Graver
             end
             # Open symptoms -> [CurrentConditions::Observation]
             def symptoms = overview.seen.select { |seen| seen.item.id == "symptom" }
+            # Whether the job can begin.
             def ready? = ordered.placed && readiness.none?(&:open?)
           end
 

@@ -11,6 +11,7 @@ module Graver
         # never: no reason makes the job ready while it is open
         Item =
           Core::Value.define(:id, :kind, :about, :text, :todo, :resolved, :blocks, :never, :tickable, :axle_id) do
+            # Whether it keeps the job from being ready.
             def open? = blocks && !resolved
           end
 

@@ -42,7 +42,9 @@ module Graver
           [total, *said].compact.join("; ").then { |text| text.empty? ? nil : text }
         end
 
+        # -> name of the field of an approach
         def self.approach(id) = :"approach:#{id}"
+        # -> name of the field of a line's part
         def self.part(line) = :"part:#{line}"
 
         def initialize(context, id)

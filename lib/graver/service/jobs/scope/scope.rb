@@ -10,8 +10,11 @@ module Graver
         # the owner for other rotors, or nil
         AxleScope =
           Core::Value.define(:overview, :works, :proposed, :offered, :rotors, :reason) do
+            # -> Household::AxleRecord
             def file = overview.file
+            # -> name of the axle
             def name = file.axle.name
+            # Whether the job works on it.
             def included? = works.any?
             # With new pads the rotors have to outlast them.
             def judged_rotors = works.empty? || works.include?("pads") ? overview.rotors_with_pads : overview.rotors
@@ -23,6 +26,7 @@ module Graver
         # that have a place in the job; household: the same without what holds for this job alone
         Chosen =
           Core::Value.define(:axles, :offers, :warnings, :approaches, :household) do
+            # -> [AxleScope] the job works on
             def included = axles.select(&:included?)
             # Kinds chosen for this job alone.
             def own_approaches = approaches.keys.reject { |kind| approaches[kind] == household[kind] }
@@ -109,6 +113,7 @@ module Graver
           fields.map { |field| [field, decides.include?(field.key)] }
         end
 
+        # -> why these works can't be done on such a brake, or nil
         def impossible(file, works) = @rules.impossible(setup(file, works).configuration)
 
         private
