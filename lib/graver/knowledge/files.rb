@@ -5,8 +5,8 @@ require "yaml"
 
 module Graver
   module Knowledge
-    # Reads the files under knowledge/ and checks each against its schema; every fault of every file is reported at
-    # once.
+    # Reads the files under knowledge/ and checks each against its schema. Every fault of every file is reported, but a
+    # file that can't be parsed is named alone.
     class Files
       SCHEMA = "schema/knowledge.yml"
       # As YAML 1.1 has it (yaml.org/type/bool), but y and n, which Ruby reads as texts.
