@@ -10,7 +10,7 @@ export const discsOnTheFrontWheel = english("<Discs|Rotors> on the front wheel")
 export const one = "One";
 export const two = "Two";
 export const odometerIn = "Odometer in";
-export const kilometres = "Kilometres";
+export const kilometres = english("<Kilometres|Kilometers>");
 export const miles = "Miles";
 export const newVehicleNote =
   "It gets a front and a rear axle. Limits, sizes and torques can wait: each says what it is needed for.";
