@@ -50,8 +50,8 @@ RSpec.describe "The household's English", :demo do
     page.all("summary").each(&:click)
     { "pad.new_thickness" => "in", "wheel_nut.torque" => "lbf·ft" }.each do |key, unit|
       page.find("[id='cell-#{key}'] button.show").click
-      expect(page).to have_css(".edit [id='edit-#{key}'] + select")
-      expect(page.find(".edit [id='edit-#{key}'] + select").value).to eq(unit)
+      expect(page).to have_css(".edit .line:has([id='edit-#{key}']) select")
+      expect(page.find(".edit .line:has([id='edit-#{key}']) select").value).to eq(unit)
       type :Escape
     end
     page.visit "/#/workshop"

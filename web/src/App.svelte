@@ -1,4 +1,5 @@
 <script lang="ts">
+  import PlainButton from "./parts/controls/PlainButton.svelte";
   import * as common from "./texts/common";
   import * as texts from "./texts/app";
   import { say } from "./texts/say";
@@ -78,7 +79,7 @@
 {#if refused}
   <p class="unsent refused" role="alert">
     {say(texts.notSavedRefused, { refused })}
-    <button type="button" class="link" onclick={() => (refused = "")}>{texts.close}</button>
+    <PlainButton look="link" onclick={() => (refused = "")}>{texts.close}</PlainButton>
   </p>
 {/if}
 {#if asked}
@@ -187,9 +188,5 @@
     position: fixed;
     inset: auto 0 0;
     z-index: 20;
-  }
-  .refused .link {
-    color: inherit;
-    margin-left: 1rem;
   }
 </style>

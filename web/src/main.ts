@@ -3,6 +3,7 @@ import "@fontsource/barlow/latin-400.css";
 import "@fontsource/barlow/latin-600.css";
 import "@fontsource/barlow-semi-condensed/latin-600.css";
 import "./app.css";
+import "./parts/controls/controls.css";
 import { mount } from "svelte";
 import App from "./App.svelte";
 import { followTheme } from "./parts/theme";

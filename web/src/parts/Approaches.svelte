@@ -1,8 +1,9 @@
 <script lang="ts">
+  import PlainButton from "./controls/PlainButton.svelte";
   import type { Schemas } from "../api/client";
   import * as texts from "../texts/parts";
   import { say } from "../texts/say";
-  import SelectField from "./SelectField.svelte";
+  import SelectField from "./controls/SelectField.svelte";
 
   /** Approaches in their groups, each with the reason of the one that holds. In a job, one may hold for it alone. */
   interface Props {
@@ -25,9 +26,9 @@
   <div class="approaches">
     {#each approaches.filter((approach) => approach.group === group) as approach (approach.id)}
       <div class="approach">
-        <label for="approach-{approach.id}">{approach.label}</label>
         <SelectField
           id="approach-{approach.id}"
+          label={approach.label}
           {disabled}
           value={approach.chosen}
           options={approach.options}
@@ -37,8 +38,8 @@
           {chosen(approach)?.because}
           {#if approach.here}
             <strong>{texts.thisJobAlone}</strong>
-            <button type="button" class="link" {disabled} onclick={() => onchoose(approach.id, null)}
-              >{texts.asInEveryJob}</button
+            <PlainButton look="link" {disabled} onclick={() => onchoose(approach.id, null)}
+              >{texts.asInEveryJob}</PlainButton
             >
           {:else if approach.chosen !== approach.default}
             <span class="own">{say(texts.usuallyOption, { option: usual(approach) })}</span>
@@ -77,9 +78,6 @@
     min-width: 0;
     display: grid;
     gap: 0.25rem;
-  }
-  label {
-    font-weight: 600;
   }
   p {
     margin: 0;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import PlainButton from "./controls/PlainButton.svelte";
   import * as texts from "../texts/photos";
   import * as undos from "../texts/undo";
   import { say } from "../texts/say";
@@ -46,8 +47,8 @@
     <img src={address(open)} alt={named(open)} />
     <p>
       <span>{named(open)}</span>
-      {#if changed}<button type="button" onclick={remove}>{texts.remove}</button>{/if}
-      <button type="button" onclick={() => dialog?.close()}>{texts.close}</button>
+      {#if changed}<PlainButton onclick={remove}>{texts.remove}</PlainButton>{/if}
+      <PlainButton onclick={() => dialog?.close()}>{texts.close}</PlainButton>
     </p>
   {/if}
 </dialog>
@@ -86,6 +87,9 @@
     max-height: 100dvh;
     background: #000;
     color: #fff;
+    --sheet: #000;
+    --petrol: #fff;
+    --control-line: #fff;
   }
   dialog::backdrop {
     background: rgb(0 0 0 / 85%);
@@ -106,13 +110,5 @@
   }
   dialog span {
     flex: 1;
-  }
-  dialog button {
-    font: inherit;
-    min-height: 48px;
-    padding: 0 1rem;
-    background: none;
-    color: inherit;
-    border: 1px solid currentColor;
   }
 </style>

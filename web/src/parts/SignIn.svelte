@@ -1,9 +1,8 @@
 <script lang="ts">
-  import "./fields.css";
+  import TextField from "./controls/TextField.svelte";
   import * as texts from "../texts/access";
   import { lazyApi } from "../api/lazyApi";
   import { FormState } from "./formState.svelte";
-  import Fault from "./Fault.svelte";
 
   /** In front of everything on a device that is not signed in. */
   let { entered }: { entered: () => void } = $props();
@@ -18,18 +17,16 @@
 
 <!-- A code scanned while this is shown still pairs the device. -->
 <svelte:window onhashchange={() => location.hash.startsWith("#/pair/") && entered()} />
-<form class="sheet fields" onsubmit={enter} novalidate>
+<form class="sheet" onsubmit={enter} novalidate>
   <h1>{texts.signIn}</h1>
   <p>{texts.signInHint}</p>
-  <label
-    ><span>{texts.passphrase}</span><input
-      type="password"
-      autocomplete="current-password"
-      bind:value={passphrase}
-      aria-invalid={!!form.refused}
-    /></label
-  >
-  <Fault text={form.fault("passphrase") || (form.refused && !form.refused.faults.length ? form.refused.message : "")} />
+  <TextField
+    label={texts.passphrase}
+    type="password"
+    autocomplete="current-password"
+    bind:value={passphrase}
+    fault={form.first}
+  />
   <button type="submit" class="main-action" disabled={form.busy || !passphrase}>{texts.signIn}</button>
 </form>
 

@@ -3,7 +3,8 @@ const FOCUSABLE =
 const MOST_REMEMBERED = 6;
 
 /** Takes the focus when it appears. */
-export function focusOn(node: HTMLElement): void {
+export function focusOn(node: HTMLElement, wanted = true): void {
+  if (!wanted) return;
   // After the click that brought it has run its course.
   queueMicrotask(() => node.focus());
 }

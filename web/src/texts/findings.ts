@@ -1,9 +1,7 @@
 import { english } from "./english";
 
-export const theySay = "They say";
 export const thicknessTheySay = "Their thickness";
 export const claimPlaceholder = "2\u00a0mm";
-export const ofThe = "of the";
 export const part = "Part";
 export const pads = "pads";
 export const axle = "Axle";

@@ -1,6 +1,8 @@
 <script lang="ts">
+  import CheckField from "../../parts/controls/CheckField.svelte";
+  import TextField from "../../parts/controls/TextField.svelte";
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import Skeleton from "../../parts/Skeleton.svelte";
-  import "../../parts/fields.css";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/access";
   import { say } from "../../texts/say";
@@ -44,36 +46,30 @@
       {#if access.fingerprint}<p class="number address">
           {say(texts.theFingerprint, { fingerprint: access.fingerprint })}
         </p>{/if}
-      <form class="row fields" onsubmit={keep} novalidate>
-        <label class="grow"
-          ><span>{access.passphrase ? texts.aNewPassphrase : texts.setAPassphrase}</span><input
-            type="password"
-            autocomplete="new-password"
-            bind:value={passphrase}
-            aria-invalid={!!form.fault("passphrase")}
-          /><Fault text={form.fault("passphrase")} /></label
-        >
+      <form class="row" onsubmit={keep} novalidate>
+        <TextField
+          label={access.passphrase ? texts.aNewPassphrase : texts.setAPassphrase}
+          width="long"
+          type="password"
+          autocomplete="new-password"
+          bind:value={passphrase}
+          fault={form.fault("passphrase")}
+        />
         <Button type="submit" size="field" disabled={form.busy || !passphrase}>{texts.savePassphrase}</Button>
       </form>
       {#if saved}<p role="status">{texts.passphraseSaved}</p>{/if}
-      <label class="switch"
-        ><input
-          type="checkbox"
-          checked={access.wanted || access.listening}
-          disabled={!access.passphrase || form.busy}
-          onchange={(event) => change({ wanted: event.currentTarget.checked })}
-        />
-        {texts.allowPhones}</label
-      >
-      <label class="switch"
-        ><input
-          type="checkbox"
-          checked={access.https}
-          disabled={!access.passphrase || form.busy}
-          onchange={(event) => change({ https: event.currentTarget.checked })}
-        />
-        {texts.encryptTheWay}</label
-      >
+      <CheckField
+        checked={access.wanted || access.listening}
+        disabled={!access.passphrase || form.busy}
+        oncheck={(on) => change({ wanted: on })}
+        label={texts.allowPhones}
+      />
+      <CheckField
+        checked={access.https}
+        disabled={!access.passphrase || form.busy}
+        oncheck={(on) => change({ https: on })}
+        label={texts.encryptTheWay}
+      />
       <Fault text={form.fault("wanted")} />
     </section>
     {#if access.listening}
@@ -104,7 +100,7 @@
                   until: day(session.expires_at.slice(0, 10)),
                 })}</span
               >
-              <button type="button" class="link" onclick={() => signOut(session.id)}>{texts.signOut}</button>
+              <PlainButton look="link" onclick={() => signOut(session.id)}>{texts.signOut}</PlainButton>
             </li>
           {/each}
         </ul>
@@ -118,17 +114,6 @@
 <style>
   form {
     align-items: end;
-  }
-  .switch {
-    display: flex;
-    gap: 0.6rem;
-    align-items: center;
-    min-height: 48px;
-  }
-  .switch input {
-    width: 1.35rem;
-    height: 1.35rem;
-    accent-color: var(--petrol);
   }
   .code {
     display: flex;

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import TextField from "../../parts/controls/TextField.svelte";
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import Skeleton from "../../parts/Skeleton.svelte";
   import "./car.css";
   import { push, replace } from "svelte-spa-router";
@@ -129,12 +131,10 @@
                       label: bolts.line.label.toLowerCase(),
                     })}
                   </p>{/each}
-                <button type="button" class="plain" onclick={allClicked}>{texts.allOfThemClicked}</button>
-                <form class="row fields" onsubmit={allByFeel} novalidate>
-                  <label class="grow"
-                    ><span>{texts.byFeelBecause}</span><input maxlength="500" bind:value={because} /></label
-                  >
-                  <button type="submit" class="plain" disabled={!because.trim()}>{texts.allByFeel}</button>
+                <PlainButton onclick={allClicked}>{texts.allOfThemClicked}</PlainButton>
+                <form class="row" onsubmit={allByFeel} novalidate>
+                  <TextField label={texts.byFeelBecause} width="long" maxlength={500} bind:value={because} />
+                  <PlainButton type="submit" disabled={!because.trim()}>{texts.allByFeel}</PlainButton>
                 </form>
               </div>
             {/if}
@@ -181,6 +181,12 @@
     --quiet: #333;
     --sheet: #fff;
     --line: #777;
+    --petrol: var(--ink);
+    --control-height: 56px;
+    --control-edge: 2px;
+    --control-line: var(--ink);
+    --control-size: 1.25rem;
+    --link-height: 48px;
     color: var(--ink);
     background: #fff;
     min-height: 100dvh;

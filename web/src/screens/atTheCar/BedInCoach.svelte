@@ -1,5 +1,6 @@
 <script lang="ts">
-  import "../../parts/fields.css";
+  import TextField from "../../parts/controls/TextField.svelte";
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import * as texts from "../../texts/atTheCar";
   import { say } from "../../texts/say";
   import { lazyApi } from "../../api/lazyApi";
@@ -7,7 +8,6 @@
   import { speed, upperFirst } from "../../format/words";
   import { FormState } from "../../parts/formState.svelte";
   import { Loader } from "../../parts/loader.svelte";
-  import Fault from "../../parts/Fault.svelte";
 
   /** How warm the rotors get over the series, drawn as it goes; what it reckons with is shown and can be changed. */
   let { job, count, unit }: { job: number; count: number; unit: Schemas["DistanceUnit"] } = $props();
@@ -81,7 +81,7 @@
       <details>
         <summary>{texts.assumptions}</summary>
         <form
-          class="row fields"
+          class="row"
           onsubmit={(event) => {
             event.preventDefault();
             void load();
@@ -89,17 +89,15 @@
           novalidate
         >
           {#each FIELDS as [name, label] (name)}
-            <label
-              ><span>{label}</span><input
-                inputmode="decimal"
-                autocomplete="off"
-                placeholder={String(coach.assumed[name])}
-                bind:value={given[name]}
-                aria-invalid={!!form.fault(name)}
-              /><Fault text={form.fault(name)} /></label
-            >
+            <TextField
+              {label}
+              inputmode="decimal"
+              placeholder={String(coach.assumed[name])}
+              bind:value={given[name]}
+              fault={form.fault(name)}
+            />
           {/each}
-          <button type="submit" class="plain">{texts.calculateAgain}</button>
+          <PlainButton type="submit">{texts.calculateAgain}</PlainButton>
         </form>
         <p class="quiet">{texts.energyBalance}</p>
       </details>
@@ -149,8 +147,5 @@
   }
   .hot strong {
     color: var(--stop);
-  }
-  .fields label {
-    flex: 1 1 8rem;
   }
 </style>

@@ -1,10 +1,11 @@
 <script lang="ts">
-  import "../../parts/fields.css";
+  import SelectField from "../../parts/controls/SelectField.svelte";
+  import TextField from "../../parts/controls/TextField.svelte";
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/atTheCar";
   import { say } from "../../texts/say";
   import Fault from "../../parts/Fault.svelte";
-  import { focusOn } from "../../parts/focus";
   import type { Bolts } from "./bolts.svelte";
 
   /** Every bolt of a line: tap it when it clicks, or enter the wrench's reading. */
@@ -35,7 +36,7 @@
 </div>
 {#if bolts.open !== null}
   <form
-    class="fields entry"
+    class="entry"
     onsubmit={(event) => {
       event.preventDefault();
       void bolts.save();
@@ -44,54 +45,42 @@
   >
     <p><strong>{say(texts.boltNumber, { label: bolts.line.label, bolt: bolts.name(bolts.open) })}</strong></p>
     <div class="row">
-      <button type="button" class="plain" onclick={() => bolts.clicked([bolts.open!]).then(() => (bolts.open = null))}
-        >{texts.itClicked}</button
+      <PlainButton onclick={() => bolts.clicked([bolts.open!]).then(() => (bolts.open = null))}
+        >{texts.itClicked}</PlainButton
       >
-      {#if wrench}<button type="button" class="plain" disabled={bolts.form.busy} onclick={() => bolts.read(wrench.id)}
-          >{say(texts.readFrom, { wrench: wrench.label })}</button
+      {#if wrench}<PlainButton disabled={bolts.form.busy} onclick={() => bolts.read(wrench.id)}
+          >{say(texts.readFrom, { wrench: wrench.label })}</PlainButton
         >{/if}
     </div>
     <div class="row">
-      <label
-        ><span>{texts.reachedPeak}</span><input
-          use:focusOn
+      <TextField
+        label={texts.reachedPeak}
+        first
+        inputmode="decimal"
+        bind:value={bolts.reached}
+        oninput={() => (bolts.simulated = false)}
+        fault={bolts.form.fault("reached")}
+      />
+      <SelectField label={texts.unit} bind:value={bolts.unit} options={["N·m", "lbf·ft", "lbf·in"]} />
+      {#if bolts.line.angle_degrees}<TextField
+          label={texts.thenAngle}
           inputmode="decimal"
-          autocomplete="off"
-          bind:value={bolts.reached}
-          oninput={() => (bolts.simulated = false)}
-          aria-invalid={!!bolts.form.fault("reached")}
-        /></label
-      >
-      <label
-        ><span>{texts.unit}</span><select bind:value={bolts.unit}
-          >{#each ["N·m", "lbf·ft", "lbf·in"] as unit (unit)}<option>{unit}</option>{/each}</select
-        ></label
-      >
-      {#if bolts.line.angle_degrees}<label
-          ><span>{texts.thenAngle}</span><input
-            inputmode="decimal"
-            autocomplete="off"
-            bind:value={bolts.angle}
-          /></label
-        >{/if}
+          bind:value={bolts.angle}
+        />{/if}
     </div>
     {#if bolts.simulated}<p class="quiet">{texts.simulatedWrench}</p>{/if}
     <Fault text={bolts.form.first} />
     {#if bolts.form.code("answer") === "over"}
-      <label
-        ><span>{texts.reasonToKeep}</span><input autocomplete="off" maxlength="500" bind:value={bolts.because} /></label
-      >
+      <TextField label={texts.reasonToKeep} maxlength={500} bind:value={bolts.because} />
       <div class="row">
-        <button type="button" class="plain" onclick={() => bolts.save("renewed")}>{texts.newBolt}</button>
-        <button type="button" class="plain" onclick={() => bolts.save("loosened")}>{texts.loosened}</button>
-        <button type="button" class="plain" disabled={!bolts.because.trim()} onclick={() => bolts.save("kept")}
-          >{texts.keepIt}</button
-        >
+        <PlainButton onclick={() => bolts.save("renewed")}>{texts.newBolt}</PlainButton>
+        <PlainButton onclick={() => bolts.save("loosened")}>{texts.loosened}</PlainButton>
+        <PlainButton disabled={!bolts.because.trim()} onclick={() => bolts.save("kept")}>{texts.keepIt}</PlainButton>
       </div>
     {/if}
     <div class="row">
-      <button type="submit" class="plain" disabled={!bolts.reached.trim() || bolts.form.busy}>{common.save}</button>
-      <button type="button" class="plain" onclick={() => (bolts.open = null)}>{common.cancel}</button>
+      <PlainButton type="submit" disabled={!bolts.reached.trim() || bolts.form.busy}>{common.save}</PlainButton>
+      <PlainButton onclick={() => (bolts.open = null)}>{common.cancel}</PlainButton>
     </div>
   </form>
 {:else}
@@ -135,8 +124,5 @@
   }
   .entry p {
     margin: 0;
-  }
-  .entry label {
-    flex: 1 1 6rem;
   }
 </style>

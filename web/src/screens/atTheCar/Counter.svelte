@@ -1,4 +1,5 @@
 <script lang="ts">
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import * as texts from "../../texts/atTheCar";
   import { say } from "../../texts/say";
   import { spoken } from "./aloud";
@@ -26,8 +27,8 @@
     <span class="quiet">{target === null ? texts.tapOrSpace : say(texts.ofTarget, { target })}</span>
   </button>
   <div class="side">
-    <button type="button" onclick={() => add(-1)} aria-label={texts.oneLess} disabled={value === 0}>−1</button>
-    <button type="button" onclick={() => (value = 0)} disabled={value === 0}>{texts.reset}</button>
+    <PlainButton onclick={() => add(-1)} aria-label={texts.oneLess} disabled={value === 0}>−1</PlainButton>
+    <PlainButton onclick={() => (value = 0)} disabled={value === 0}>{texts.reset}</PlainButton>
   </div>
 </div>
 
@@ -37,22 +38,15 @@
     grid-template-columns: 1fr 6rem;
     gap: 0.5rem;
   }
-  button {
-    font: inherit;
-    color: var(--ink);
-    background: var(--sheet);
-    border: 2px solid var(--ink);
-    min-height: 56px;
-    padding: 0.25rem 0.75rem;
-  }
-  button:disabled {
-    border-color: var(--line);
-    color: var(--quiet);
-  }
   .count {
     display: grid;
     justify-items: center;
     min-height: 7.5rem;
+    padding: 0.25rem 0.75rem;
+    border: 2px solid var(--ink);
+    background: var(--sheet);
+    color: var(--ink);
+    font: inherit;
   }
   .count strong {
     font-size: 3.5rem;

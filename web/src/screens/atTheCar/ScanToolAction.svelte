@@ -1,4 +1,5 @@
 <script lang="ts">
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import { onDestroy } from "svelte";
   import * as texts from "../../texts/atTheCar";
   import { say } from "../../texts/say";
@@ -41,8 +42,8 @@
 </script>
 
 <div class="unit">
-  <button type="button" class="plain" disabled={form.busy || (left !== null && left > 0)} onclick={start}
-    >{say(texts.scanToolAction, { action: texts.ACTIONS[action], unit: unit.label })}</button
+  <PlainButton disabled={form.busy || (left !== null && left > 0)} onclick={start}
+    >{say(texts.scanToolAction, { action: texts.ACTIONS[action], unit: unit.label })}</PlainButton
   >
   {#if left !== null}
     <p role="status">

@@ -1,10 +1,10 @@
 <script lang="ts">
-  import "../../parts/fields.css";
+  import TextField from "../../parts/controls/TextField.svelte";
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/atTheCar";
   import { say } from "../../texts/say";
   import { day, lowerFirst, upperFirst } from "../../format/words";
-  import { focusOn } from "../../parts/focus";
   import Fault from "../../parts/Fault.svelte";
   import PhotoStrip from "../../parts/PhotoStrip.svelte";
   import TakePhoto from "../../parts/TakePhoto.svelte";
@@ -86,13 +86,11 @@
         <fieldset class="asks">
           <legend>{step.asks.text}</legend>
           {#each step.asks.answers as answer (answer.id)}
-            <button
-              type="button"
-              class="plain"
-              class:bad={!answer.good}
-              aria-pressed={step.asks.answer === answer.id}
+            <PlainButton
+              bad={!answer.good}
+              pressed={step.asks.answer === answer.id}
               disabled={job.busy || waits.length > 0}
-              onclick={() => job.answer(step.key, answer.id)}>{answer.label}</button
+              onclick={() => job.answer(step.key, answer.id)}>{answer.label}</PlainButton
             >
           {/each}
         </fieldset>
@@ -105,10 +103,10 @@
       <ul>
         {#each waits as each (each.key)}
           <li>
-            <button type="button" class="link" onclick={() => goTo(each.key)}
+            <PlainButton look="link" onclick={() => goTo(each.key)}
               >{each.steps[0]!.place ? `${upperFirst(each.steps[0]!.place)}: ` : ""}{inShort(
                 each.steps[0]!.text,
-              )}</button
+              )}</PlainButton
             >
           </li>
         {/each}
@@ -123,8 +121,8 @@
   {/each}
   {#each stepGroup.steps as step (step.key)}
     {#if step.counts}<Counter of={step.counts.of} target={step.counts.target} bind:value={count} />
-      {#if count && job.open}<button type="button" class="link" onclick={keepCount}
-          >{say(texts.keepAsNote, { of: step.counts.of.toLowerCase(), count })}</button
+      {#if count && job.open}<PlainButton look="link" onclick={keepCount}
+          >{say(texts.keepAsNote, { of: step.counts.of.toLowerCase(), count })}</PlainButton
         >{/if}{/if}
     {#if step.beds_in}<BedInCoach job={job.id} {count} unit={job.plan!.vehicle.distance_unit} />{/if}
     {#if step.acts && job.open && course.unit && !waits.length}<ScanToolAction
@@ -166,21 +164,23 @@
   <Fault text={job.fault("step") || job.fault("state") || job.fault("because") || job.unsaid} />
   {#if job.open}
     {#if writing}
-      <form class="fields" onsubmit={write} novalidate>
-        <label
-          ><span>{writing === "note" ? texts.noteForNextTime : texts.whatYouDidInstead}</span>
-          <input use:focusOn maxlength="500" bind:value={text} /></label
-        >
+      <form class="writing" onsubmit={write} novalidate>
+        <TextField
+          label={writing === "note" ? texts.noteForNextTime : texts.whatYouDidInstead}
+          first
+          maxlength={500}
+          bind:value={text}
+        />
         <div class="row">
-          <button type="submit" class="plain" disabled={!text.trim()}>{common.save}</button>
-          <button type="button" class="plain" onclick={() => (writing = null)}>{common.cancel}</button>
+          <PlainButton type="submit" disabled={!text.trim()}>{common.save}</PlainButton>
+          <PlainButton onclick={() => (writing = null)}>{common.cancel}</PlainButton>
         </div>
       </form>
     {:else}
       <div class="row acts">
-        <button type="button" class="link" onclick={() => (writing = "note")}>{texts.noteForNextTime}</button>
+        <PlainButton look="link" onclick={() => (writing = "note")}>{texts.noteForNextTime}</PlainButton>
         {#if mayDeviate}
-          <button type="button" class="link" onclick={() => (writing = "deviation")}>{texts.iDidItAnotherWay}</button>
+          <PlainButton look="link" onclick={() => (writing = "deviation")}>{texts.iDidItAnotherWay}</PlainButton>
         {/if}
       </div>
     {/if}
@@ -255,17 +255,6 @@
     font-size: 1.125rem;
     padding: 0 0.35rem;
   }
-  .asks button {
-    text-align: left;
-    min-height: 56px;
-  }
-  .asks button[aria-pressed="true"] {
-    border-width: 4px;
-    border-color: var(--good);
-  }
-  .asks button.bad[aria-pressed="true"] {
-    border-color: var(--stop);
-  }
   .waits {
     border: 2px dashed var(--ink);
     padding: 0.5rem 0.75rem;
@@ -314,7 +303,7 @@
     min-height: 48px;
     text-align: left;
   }
-  .fields {
+  .writing {
     display: grid;
     gap: 0.5rem;
   }

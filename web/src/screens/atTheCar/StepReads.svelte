@@ -1,5 +1,7 @@
 <script lang="ts">
-  import "../../parts/fields.css";
+  import TextField from "../../parts/controls/TextField.svelte";
+  import SelectField from "../../parts/controls/SelectField.svelte";
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import * as texts from "../../texts/atTheCar";
   import * as common from "../../texts/common";
   import { say } from "../../texts/say";
@@ -23,10 +25,11 @@
     ),
   );
   const found = $derived(job.plan?.scope.offers.filter((offer) => offer.found) ?? []);
+  const events = EVENTS.map((id) => ({ id, label: texts.PAD_EVENTS[id] }));
 </script>
 
 <form
-  class="reads fields"
+  class="reads"
   aria-label={texts.measured}
   onsubmit={(event) => {
     event.preventDefault();
@@ -36,43 +39,42 @@
 >
   {#each typed as ask (ask.id)}
     <div class="read">
-      <label for="read-{ask.id}"
-        >{ask.label}{#if reads.said(ask)}<span class="number said">{say(texts.onFile, { said: reads.said(ask)! })}</span
-          >{/if}</label
-      >
-      <input
+      <TextField
         id="read-{ask.id}"
+        label={ask.label}
         inputmode="decimal"
-        autocomplete="off"
         disabled={!!reads.event(ask)}
         bind:value={reads.values[ask.id]}
         placeholder={ask.places > 1 && ask.part === "rotor" ? texts.severalPlaces : ""}
-        aria-invalid={!!reads.fault(ask)}
-      />
-      {#if ask.units.length > 1}
-        <select aria-label={say(texts.unitOf, { label: ask.label })} bind:value={reads.units[ask.id]}>
-          {#each ask.units as unit (unit)}<option>{unit}</option>{/each}
-        </select>
-      {:else}<span class="unit">{ask.units[0]}</span>{/if}
+        fault={reads.fault(ask)}
+      >
+        {#snippet aside()}
+          {#if reads.said(ask)}<span class="number said">{say(texts.onFile, { said: reads.said(ask)! })}</span>{/if}
+        {/snippet}
+        {#snippet beside()}
+          {#if ask.units.length > 1}
+            <SelectField
+              label={say(texts.unitOf, { label: ask.label })}
+              unseen
+              width="unit"
+              bind:value={reads.units[ask.id]}
+              options={ask.units}
+            />
+          {:else}<span>{ask.units[0]}</span>{/if}
+        {/snippet}
+      </TextField>
       {#if ask.methods.length > 1}
-        <select
-          class="method"
-          aria-label={say(texts.methodOf, { label: ask.label })}
+        <SelectField
+          label={say(texts.methodOf, { label: ask.label })}
+          unseen
           bind:value={reads.methods[ask.id]}
-        >
-          {#each ask.methods as method (method.id)}<option value={method.id}>{method.label}</option>{/each}
-          {#if ask.kind === "reading" && ask.part === "pad"}
-            {#each EVENTS as event (event)}<option value={event}>{texts.PAD_EVENTS[event]}</option>{/each}
-          {/if}
-        </select>
+          options={[...ask.methods, ...(ask.kind === "reading" && ask.part === "pad" ? events : [])]}
+        />
       {/if}
-      <Fault text={reads.fault(ask)} />
       {#if reads.questioned(ask)}
         <p class="answers">
-          {#each ANSWERS as answer (answer)}<button
-              type="button"
-              class="plain"
-              onclick={() => void reads.answer(ask, answer)}>{texts.ANSWERS[answer]}</button
+          {#each ANSWERS as answer (answer)}<PlainButton onclick={() => void reads.answer(ask, answer)}
+              >{texts.ANSWERS[answer]}</PlainButton
             >{/each}
         </p>
       {/if}
@@ -89,25 +91,29 @@
   {/each}
   {#if reads.wantsOdometer}
     <div class="read">
-      <label for="read-odometer">{common.odometer}</label>
-      <input id="read-odometer" inputmode="numeric" autocomplete="off" bind:value={reads.odometer} />
-      <span class="unit">{job.plan!.odometer.unit}</span>
-      <Fault text={reads.form.fault("odometer") || reads.form.fault("date")} />
+      <TextField
+        id="read-odometer"
+        label={common.odometer}
+        inputmode="numeric"
+        bind:value={reads.odometer}
+        fault={reads.form.fault("odometer") || reads.form.fault("date")}
+      >
+        {#snippet beside()}<span>{job.plan!.odometer.unit}</span>{/snippet}
+      </TextField>
       {#if reads.form.code("odometer") === "questioned"}
-        <button
-          type="button"
-          class="link"
+        <PlainButton
+          look="link"
           onclick={() => {
             reads.keptOdometer = true;
             void reads.save();
-          }}>{texts.saveMarkedDoubtful}</button
+          }}>{texts.saveMarkedDoubtful}</PlainButton
         >
       {/if}
     </div>
   {/if}
   <p class="row">
-    <button type="submit" class="plain" disabled={!reads.dirty || reads.form.busy}
-      >{typed.length ? texts.saveReading : common.save}</button
+    <PlainButton type="submit" disabled={!reads.dirty || reads.form.busy}
+      >{typed.length ? texts.saveReading : common.save}</PlainButton
     >
     {#if reads.saved}<span role="status">{texts.inTheLog}</span>{/if}
   </p>
@@ -128,33 +134,15 @@
   }
   .read {
     display: grid;
-    grid-template-columns: 1fr 5rem;
-    gap: 0.25rem 0.5rem;
-    align-items: center;
+    gap: 0.5rem;
   }
-  .read > :global(.fault),
-  .read label,
-  .answers,
-  .link {
-    grid-column: 1 / -1;
+  .read :global(input) {
+    font-size: 1.5rem;
   }
   .answers {
     display: flex;
     flex-wrap: wrap;
     gap: 0.5rem;
-  }
-  .answers button {
-    min-height: 48px;
-  }
-  .read label {
-    display: flex;
-    justify-content: space-between;
-    gap: 0.5rem;
-    font-weight: 600;
-  }
-  .read input {
-    font-size: 1.5rem !important;
-    min-height: 56px !important;
   }
   .looked {
     display: grid;
@@ -171,16 +159,9 @@
     border-left-color: var(--stop);
     font-weight: 600;
   }
-  .method {
-    grid-column: 1 / -1;
-    min-height: 48px;
-  }
   .said {
+    float: right;
     font-weight: 700;
-  }
-  .link {
-    min-height: 48px;
-    text-align: left;
   }
   p {
     margin: 0;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import { onDestroy } from "svelte";
   import * as texts from "../../texts/atTheCar";
   import { spoken } from "./aloud";
@@ -36,8 +37,8 @@
     <strong class="number" role="timer">{said(shown)}</strong>
     {#if ends !== null && left === 0}<span role="status">{texts.timeIsUp}</span>{/if}
   </div>
-  {#if ends === null}<button type="button" onclick={start}>{texts.startTimer}</button>
-  {:else}<button type="button" onclick={stop}>{texts.resetTimer}</button>{/if}
+  {#if ends === null}<PlainButton onclick={start}>{texts.startTimer}</PlainButton>
+  {:else}<PlainButton onclick={stop}>{texts.resetTimer}</PlainButton>{/if}
 </div>
 
 <style>
@@ -59,14 +60,5 @@
   .over {
     border-color: var(--good);
     border-width: 4px;
-  }
-  button {
-    font: inherit;
-    font-weight: 600;
-    color: var(--ink);
-    background: var(--sheet);
-    border: 2px solid var(--ink);
-    min-height: 56px;
-    min-width: 6rem;
   }
 </style>

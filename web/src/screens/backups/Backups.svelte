@@ -1,4 +1,5 @@
 <script lang="ts">
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import Skeleton from "../../parts/Skeleton.svelte";
   import * as texts from "../../texts/backups";
   import { say } from "../../texts/say";
@@ -57,13 +58,12 @@
               <td>{backup.occasion}</td>
               <td class="figure number">{say(texts.kilobytes, { count: Math.ceil(backup.bytes / 1000) })}</td>
               <td>
-                <button
-                  type="button"
-                  class="link"
+                <PlainButton
+                  look="link"
                   disabled={busy}
                   aria-label={say(texts.restoreLabel, { when })}
                   onclick={() => act(() => lazyApi.restoreBackup(backup.name), say(texts.restored, { when }))}
-                  >{texts.restore}</button
+                  >{texts.restore}</PlainButton
                 >
               </td>
             </tr>

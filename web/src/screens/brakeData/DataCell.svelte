@@ -1,4 +1,5 @@
 <script lang="ts">
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/brakeData";
   import { say } from "../../texts/say";
@@ -54,36 +55,32 @@
   {#if field.rivals.length}
     <p class="proposed">
       {texts.sourcesDisagree}
-      {#each field.rivals as rival (rival.source)}<button
-          type="button"
-          class="small"
+      {#each field.rivals as rival (rival.source)}<PlainButton
           onclick={() =>
             form.save([{ key: field.key, value: rival.value, unit: rival.unit, source: rival.source, chosen: true }])}
           >{say(texts.useRivalValue, {
             rival: rival.value,
             unit: rival.unit,
             toLowerCase: rival.label.toLowerCase(),
-          })}</button
+          })}</PlainButton
         >{/each}
     </p>
   {/if}
   {#if proposal}
     <p class="proposed">
       {proposedText}?
-      <button
-        type="button"
-        class="small"
+      <PlainButton
         aria-label={say(texts.saveProposal, { proposedText, label })}
         onclick={() =>
           form.save([{ key: proposal.key, value: proposal.value, unit: proposal.unit, source: proposal.source }])}
-        >{texts.saveProposed}</button
+        >{texts.saveProposed}</PlainButton
       >
     </p>
   {/if}
   <p class="says">
     {#if fault}<strong class="fault">{form.drafts[field.key]?.text}: {fault}</strong>
     {:else if field.doubt}<strong class="doubt">{field.doubt}</strong>
-    {:else if field.value === null && !terse && !lane}{upperFirst(field.waits)}.{/if}
+    {:else if field.value === null && !terse && !lane}{upperFirst(field.waits)}{/if}
   </p>
 </div>
 
@@ -175,19 +172,6 @@
     font-size: 0.8125rem;
     line-height: 1.2;
     color: var(--quiet);
-  }
-  .small {
-    min-height: 40px;
-    background: none;
-    border: 1px solid var(--line);
-    color: var(--petrol);
-    font: inherit;
-    font-size: 0.9375rem;
-    padding: 0 0.6rem;
-    cursor: pointer;
-  }
-  .lane .small {
-    min-height: 34px;
   }
   .proposed {
     padding: 0 0.6rem;

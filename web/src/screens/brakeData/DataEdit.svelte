@@ -1,10 +1,12 @@
 <script lang="ts">
+  import TextField from "../../parts/controls/TextField.svelte";
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/brakeData";
   import { say } from "../../texts/say";
   import { tick, untrack } from "svelte";
   import TermText from "../../parts/TermText.svelte";
-  import SelectField from "../../parts/SelectField.svelte";
+  import SelectField from "../../parts/controls/SelectField.svelte";
   import type { Schemas } from "../../api/client";
   import type { BrakeData, Field } from "./brakeData.svelte";
 
@@ -41,45 +43,47 @@
 
 <!-- svelte-ignore a11y_no_static_element_interactions -->
 <div class="edit" bind:this={panel} onkeydown={press} onfocusout={leave}>
-  <label for="edit-{field.key}">{field.label}</label>
   {#if field.quantity === "choice"}
     <SelectField
       id="edit-{field.key}"
+      label={field.label}
       value={typed.text}
       options={[{ id: "", label: common.unknown }, ...field.choices]}
       onchoose={(id) => ((typed.text = id), void keep(true))}
     />
   {:else}
-    <span class="row tight">
-      <input
-        id="edit-{field.key}"
-        inputmode={["text", "name"].includes(field.quantity) ? "text" : "decimal"}
-        autocomplete="off"
-        placeholder={field.hint ?? ""}
-        bind:value={typed.text}
-        aria-invalid={!!fault}
-        aria-describedby="says-{field.key}"
-      />
-      {#if field.units.length > 1}<select
-          aria-label={say(common.unitOfLabel, { label: field.label })}
-          bind:value={typed.unit}
-          >{#each field.units as each (each)}<option value={each}>{each}</option>{/each}</select
-        >{:else if field.units.length}<span>{field.units[0]}</span>{/if}
-    </span>
+    <TextField
+      id="edit-{field.key}"
+      label={field.label}
+      inputmode={["text", "name"].includes(field.quantity) ? "text" : "decimal"}
+      placeholder={field.hint ?? ""}
+      bind:value={typed.text}
+      {fault}
+    >
+      {#snippet beside()}
+        {#if field.units.length > 1}<SelectField
+            label={say(common.unitOfLabel, { label: field.label })}
+            unseen
+            width="unit"
+            bind:value={typed.unit}
+            options={field.units}
+          />{:else if field.units.length}<span>{field.units[0]}</span>{/if}
+      {/snippet}
+    </TextField>
   {/if}
-  <select class="source" aria-label={say(texts.whereLabelComesFrom, { label: field.label })} bind:value={typed.source}
-    >{#each sources as each (each.id)}<option value={each.id}>{each.label}</option>{/each}</select
-  >
-  <p class="says" id="says-{field.key}" role={fault ? "alert" : undefined}>
-    {#if fault}<strong class="fault">{fault}</strong>{/if}
+  <SelectField
+    label={say(texts.whereLabelComesFrom, { label: field.label })}
+    unseen
+    bind:value={typed.source}
+    options={sources}
+  />
+  <p class="hint">
     <TermText text={say(texts.findItFind, { find: field.find })} />
     {#if field.earlier.length}{say(texts.earlierEarlier, { earlier: field.earlier.join(", ") })}{/if}
   </p>
   <span class="row tight"
-    ><button type="button" class="small main" onclick={() => keep(true)}>{common.save}</button><button
-      type="button"
-      class="small"
-      onclick={notToBeFound}>{texts.iCantFindIt}</button
+    ><PlainButton onclick={() => keep(true)}>{common.save}</PlainButton><PlainButton onclick={notToBeFound}
+      >{texts.iCantFindIt}</PlainButton
     ></span
   >
 </div>
@@ -89,51 +93,12 @@
     display: grid;
     gap: 0.5rem;
   }
-  label {
-    font-weight: 600;
-  }
   .tight {
     gap: 0.35rem;
   }
-  input,
-  select {
-    font: inherit;
-    font-size: 1.05rem;
-    min-height: 48px;
-    box-sizing: border-box;
-    max-width: 100%;
-    background: var(--sheet);
-    color: var(--ink);
-    border: 1px solid var(--quiet);
-    padding: 0 0.4rem;
-  }
-  input {
-    width: 8rem;
-    font-weight: 600;
-    font-size: 1.35rem;
-  }
-  .source {
-    font-size: 0.9375rem;
-  }
-  .small {
-    min-height: 48px;
-    background: none;
-    border: 1px solid var(--line);
-    color: var(--petrol);
-    font: inherit;
-    padding: 0 0.9rem;
-    cursor: pointer;
-  }
-  .main {
-    border-color: var(--petrol);
-    font-weight: 600;
-  }
-  .says {
+  .hint {
     font-size: 0.9375rem;
     line-height: 1.3;
     color: var(--quiet);
-  }
-  .fault {
-    display: block;
   }
 </style>

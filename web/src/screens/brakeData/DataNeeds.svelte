@@ -1,4 +1,6 @@
 <script lang="ts">
+  import SelectField from "../../parts/controls/SelectField.svelte";
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import * as texts from "../../texts/brakeData";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
@@ -24,10 +26,9 @@
             known: need.known,
             of: need.of,
           })}
-          {#each gaps.slice(0, 4) as gap, at (gap.key)}{at ? ", " : " "}<button
-              type="button"
-              class="link"
-              onclick={() => show(gap.key)}>{lowerFirst(gap.label)}</button
+          {#each gaps.slice(0, 4) as gap, at (gap.key)}{at ? ", " : " "}<PlainButton
+              look="link"
+              onclick={() => show(gap.key)}>{lowerFirst(gap.label)}</PlainButton
             >{/each}{gaps.length > 4 ? ` ${say(texts.moreCount, { value: gaps.length - 4 })}` : ""}{/if}
       </span>
     </div>
@@ -35,11 +36,15 @@
   <div class="row fill">
     <Button size="small" kind="tertiary" on:click={() => form.propose("template")}>{texts.suggestTypicalValues}</Button>
     {#if data.others.length}
-      <label for="from">{texts.copyFrom}</label>
-      <select id="from" bind:value={from} onchange={() => from && form.propose(from)}>
-        <option value="">{texts.anotherAxle}</option>
-        {#each data.others as other (other.id)}<option value={String(other.id)}>{other.label}</option>{/each}
-      </select>
+      <SelectField
+        label={texts.copyFrom}
+        bind:value={from}
+        options={[
+          { id: "", label: texts.anotherAxle },
+          ...data.others.map((other) => ({ id: String(other.id), label: other.label })),
+        ]}
+        onchoose={() => from && form.propose(from)}
+      />
     {/if}
   </div>
   {#if form.proposed.length}
@@ -86,29 +91,12 @@
     background: var(--petrol);
     border-color: var(--petrol);
   }
-  .link {
-    background: none;
-    border: 0;
-    padding: 0.2rem 0;
-    font: inherit;
-    color: var(--petrol);
-    text-decoration: underline;
-    cursor: pointer;
-  }
   .fill {
     border-top: 1px solid var(--line);
     padding-top: 0.75rem;
+    align-items: end;
   }
   .proposals p {
     flex: 1 1 20rem;
-  }
-  select {
-    font: inherit;
-    min-height: 44px;
-    background: var(--sheet);
-    color: var(--ink);
-    border: 1px solid var(--quiet);
-    padding: 0 0.4rem;
-    max-width: 100%;
   }
 </style>

@@ -4,7 +4,7 @@
   import type { Schemas } from "../../api/client";
   import { day, lowerFirst } from "../../format/words";
   import TermText from "../../parts/TermText.svelte";
-  import SelectField from "../../parts/SelectField.svelte";
+  import SelectField from "../../parts/controls/SelectField.svelte";
   import StateMark from "../../parts/StateMark.svelte";
   import { Button } from "carbon-components-svelte";
   import FindingWhy from "./FindingWhy.svelte";
@@ -60,10 +60,9 @@
         : ""}
     </p>
   {:else if finding.causes.length && finding.side}
-    <div class="row answer">
-      <label for="cause-{finding.rule}-{finding.axle_id}-{finding.side}">{texts.causeQuestion}</label>
+    <div class="answer">
       <SelectField
-        id="cause-{finding.rule}-{finding.axle_id}-{finding.side}"
+        label={texts.causeQuestion}
         value={cause}
         options={answers}
         onchoose={(id) => {
@@ -120,10 +119,7 @@
     color: var(--doubt);
   }
   .answer {
-    display: grid;
-    grid-template-columns: auto minmax(0, 24rem);
-    justify-content: start;
-    align-items: center;
+    max-width: 24rem;
   }
   .others {
     display: grid;

@@ -7,7 +7,7 @@
   import { lazyApi } from "../../api/lazyApi";
   import { api, type Schemas } from "../../api/client";
   import AxleSection from "../../parts/AxleSection.svelte";
-  import SelectField from "../../parts/SelectField.svelte";
+  import SelectField from "../../parts/controls/SelectField.svelte";
   import ClaimCheck from "./ClaimCheck.svelte";
   import FindingCard from "./FindingCard.svelte";
   import { matters } from "./matters";
@@ -207,13 +207,13 @@
     {/if}
     <section class="sheet row">
       {#each findings.approaches as approach (approach.id)}
-        <label class="approach"
-          ><span>{approach.label}</span><SelectField
-            value={approach.chosen}
-            options={approach.options}
-            onchoose={(id) => choose(approach.id, id)}
-          /></label
-        >
+        <SelectField
+          label={approach.label}
+          width="long"
+          value={approach.chosen}
+          options={approach.options}
+          onchoose={(id) => choose(approach.id, id)}
+        />
       {/each}
       <p class="quiet">
         {texts.approachesNote}
@@ -230,13 +230,6 @@
   }
   .axle {
     gap: 0.5rem;
-  }
-  .approach {
-    display: grid;
-    gap: 0.25rem;
-    font-weight: 600;
-    min-width: 0;
-    flex: 1 1 18rem;
   }
   .silent {
     border-style: dashed;

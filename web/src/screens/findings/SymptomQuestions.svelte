@@ -1,4 +1,5 @@
 <script lang="ts">
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import * as texts from "../../texts/findings";
   import { say } from "../../texts/say";
   import { lazyApi } from "../../api/lazyApi";
@@ -32,18 +33,17 @@
 </script>
 
 <div class="chips" role="group" aria-label={texts.whatWasNoticed}>
-  {#each symptoms as symptom (symptom.id)}<button
-      type="button"
-      aria-pressed={chosen?.id === symptom.id}
-      onclick={() => choose(symptom)}>{symptom.label}</button
+  {#each symptoms as symptom (symptom.id)}<PlainButton
+      pressed={chosen?.id === symptom.id}
+      onclick={() => choose(symptom)}>{symptom.label}</PlainButton
     >{/each}
 </div>
 {#if open}
   <div class="ask" role="group" aria-label={open.text}>
     <p><strong>{open.text}</strong></p>
     <div class="chips">
-      {#each open.options as option (option.id)}<button type="button" onclick={() => answer(open.id, option.id)}
-          >{option.label}</button
+      {#each open.options as option (option.id)}<PlainButton onclick={() => answer(open.id, option.id)}
+          >{option.label}</PlainButton
         >{/each}
     </div>
   </div>
@@ -70,20 +70,6 @@
     display: flex;
     flex-wrap: wrap;
     gap: 0.4rem;
-  }
-  button {
-    min-height: 48px;
-    padding: 0 0.8rem;
-    border: 1px solid var(--line);
-    background: var(--sheet);
-    color: inherit;
-    font: inherit;
-    cursor: pointer;
-  }
-  button[aria-pressed="true"] {
-    border-color: var(--petrol);
-    box-shadow: inset 0 -4px var(--petrol);
-    font-weight: 600;
   }
   .ask {
     margin-top: 0.75rem;

@@ -1,6 +1,6 @@
 <script lang="ts">
+  import TextField from "../../parts/controls/TextField.svelte";
   import TermDrawing from "../../parts/TermDrawing.svelte";
-  import "../../parts/fields.css";
   import * as texts from "../../texts/help";
   import { say } from "../../texts/say";
   import { lazyApi } from "../../api/lazyApi";
@@ -58,9 +58,9 @@
         </table>
       </div>
     </section>
-    <section class="sheet fields">
+    <section class="sheet">
       <h2>{texts.words}</h2>
-      <label class="find">{texts.find}<input type="search" autocomplete="off" bind:value={words} /></label>
+      <TextField label={texts.find} type="search" bind:value={words} />
       <dl class="words">
         {#each terms as term (term.id)}
           <div>

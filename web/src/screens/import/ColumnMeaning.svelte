@@ -1,4 +1,5 @@
 <script lang="ts">
+  import SelectField from "../../parts/controls/SelectField.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/import";
   import { say } from "../../texts/say";
@@ -44,18 +45,20 @@
   }
 </script>
 
-<select
-  aria-label={say(texts.nameIs, { name })}
+<SelectField
+  label={say(texts.nameIs, { name })}
+  unseen
   value={role}
-  onchange={(event) => table.setRole(column, event.currentTarget.value)}
->
-  <option value="">{texts.ignore}</option>
-  <option value="date">{texts.theDay}</option>
-  <option value="odometer">{texts.theOdometer}</option>
-  <option value="reading">{texts.aThickness}</option>
-  <option value="note">{texts.aNote}</option>
-  {#if perRow}{#each fields as [id, label] (id)}<option value={id}>{label}</option>{/each}{/if}
-</select>
+  options={[
+    { id: "", label: texts.ignore },
+    { id: "date", label: texts.theDay },
+    { id: "odometer", label: texts.theOdometer },
+    { id: "reading", label: texts.aThickness },
+    { id: "note", label: texts.aNote },
+    ...(perRow ? fields.map(([id, label]) => ({ id, label })) : []),
+  ]}
+  onchoose={(id) => table.setRole(column, id)}
+/>
 {#if reading}
   {@const said = choices
     .map(([field]) => reading[field]?.is)
@@ -65,14 +68,13 @@
     <summary>{said || texts.seeItsOwnColumns}</summary>
     {#each choices as [field, values] (field)}
       {#if reading[field]?.column === undefined && !(field === "pad" && reading.part?.is === "rotor")}
-        <select
-          aria-label="{name}: {field}"
+        <SelectField
+          label="{name}: {field}"
+          unseen
           value={reading[field]?.is ?? ""}
-          onchange={(event) => set(field, event.currentTarget.value)}
-        >
-          {#if !reading[field]?.is}<option value="">?</option>{/if}
-          {#each values as value (value)}<option {value}>{value}</option>{/each}
-        </select>
+          options={[...(reading[field]?.is ? [] : [{ id: "", label: "?" }]), ...values]}
+          onchoose={(id) => set(field, id)}
+        />
       {/if}
     {/each}
   </details>
@@ -85,16 +87,5 @@
     line-height: 1.25;
     color: var(--petrol);
     padding: 0.3rem 0;
-  }
-  select {
-    display: block;
-    font: inherit;
-    font-size: 0.9375rem;
-    min-height: 36px;
-    width: 100%;
-    background: var(--sheet);
-    color: var(--ink);
-    border: 1px solid var(--quiet);
-    margin-top: 0.2rem;
   }
 </style>

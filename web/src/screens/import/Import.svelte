@@ -1,4 +1,6 @@
 <script lang="ts">
+  import RadioField from "../../parts/controls/RadioField.svelte";
+  import SelectField from "../../parts/controls/SelectField.svelte";
   import { currentPage } from "../../parts/currentPage.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/import";
@@ -60,22 +62,27 @@
       <h2>{table.table.name || texts.yourTable}: {count(table.table.rows, texts.rows)}</h2>
       <p class="quiet">{texts.columnsIntro}</p>
       <div class="row">
-        <label
-          >{texts.daysAreWritten}
-          <select bind:value={table.mapping.date.format} onchange={() => table.try()}>
-            <option value="iso">2025-04-12</option>
-            <option value="dmy">{texts.dateDayFirst}</option>
-            <option value="mdy">{texts.dateMonthFirst}</option>
-            <option value="ymd">{texts.dateYearFirst}</option>
-          </select>
-        </label>
+        <SelectField
+          label={texts.daysAreWritten}
+          bind:value={table.mapping.date.format}
+          onchoose={() => table.try()}
+          options={[
+            { id: "iso", label: "2025-04-12" },
+            { id: "dmy", label: texts.dateDayFirst },
+            { id: "mdy", label: texts.dateMonthFirst },
+            { id: "ymd", label: texts.dateYearFirst },
+          ]}
+        />
         {#if !table.mapping.odometer_unit}
-          <label
-            >{texts.theOdometerCounts}
-            <select bind:value={table.mapping.odometer.unit} onchange={() => table.try()}
-              ><option value="km">{common.kilometres}</option><option value="mi">{common.miles}</option></select
-            >
-          </label>
+          <SelectField
+            label={texts.theOdometerCounts}
+            value={table.mapping.odometer.unit ?? ""}
+            onchoose={(unit) => ((table.mapping!.odometer.unit = unit), table.try())}
+            options={[
+              { id: "km", label: common.kilometres },
+              { id: "mi", label: common.miles },
+            ]}
+          />
         {/if}
       </div>
       <div class="scroll">
@@ -130,22 +137,20 @@
         {#each table.trial.renewals as ask (ask.line + ask.text)}
           <fieldset class="row">
             <legend>{say(texts.lineText, { line: ask.line, text: ask.text })}</legend>
-            <label class="row"
-              ><input
-                type="radio"
-                name={ask.text}
-                checked={ask.new}
-                onchange={() => table.renewal(ask.line, true)}
-              /><span>{texts.newPartsHere}</span></label
-            >
-            <label class="row"
-              ><input
-                type="radio"
-                name={ask.text}
-                checked={!ask.new}
-                onchange={() => table.renewal(ask.line, false)}
-              /><span>{texts.noNewParts}</span></label
-            >
+            <RadioField
+              name={ask.text}
+              id="new"
+              chosen={ask.new ? "new" : "same"}
+              onpick={() => void table.renewal(ask.line, true)}
+              label={texts.newPartsHere}
+            />
+            <RadioField
+              name={ask.text}
+              id="same"
+              chosen={ask.new ? "new" : "same"}
+              onpick={() => void table.renewal(ask.line, false)}
+              label={texts.noNewParts}
+            />
           </fieldset>
         {/each}
         {#if table.running}
@@ -203,14 +208,6 @@
     color: var(--ink);
     max-width: 100%;
     box-sizing: border-box;
-  }
-  select {
-    font: inherit;
-    min-height: 48px;
-    background: var(--sheet);
-    color: var(--ink);
-    border: 1px solid var(--quiet);
-    padding: 0 0.5rem;
   }
   .scroll th {
     vertical-align: bottom;

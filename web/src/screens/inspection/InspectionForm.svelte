@@ -1,4 +1,9 @@
 <script lang="ts">
+  import TextBox from "../../parts/controls/TextBox.svelte";
+  import SelectField from "../../parts/controls/SelectField.svelte";
+  import CheckField from "../../parts/controls/CheckField.svelte";
+  import TextField from "../../parts/controls/TextField.svelte";
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import { currentPage } from "../../parts/currentPage.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/inspection";
@@ -117,11 +122,9 @@
   {#if form.offered?.at === at}
     <p class="doubt" role="alert">
       {say(texts.theReaderSendsTextYou, { text: form.offered.text, typed: form.offered.typed })}
-      <button type="button" class="plain" onclick={() => form.offered!.take()}
-        >{say(texts.useText, { text: form.offered.text })}</button
-      >
-      <button type="button" class="plain" onclick={() => (form.offered = null)}
-        >{say(texts.keepTyped, { typed: form.offered.typed })}</button
+      <PlainButton onclick={() => form.offered!.take()}>{say(texts.useText, { text: form.offered.text })}</PlainButton>
+      <PlainButton onclick={() => (form.offered = null)}
+        >{say(texts.keepTyped, { typed: form.offered.typed })}</PlainButton
       >
     </p>
   {/if}
@@ -146,7 +149,7 @@
         {#if form.draft.state === "kept"}{texts.savedAsYouType}{:else if form.draft.state === "keeping"}{texts.saving}{:else if form.draft.state === "not kept"}{texts.notSavedYetTheServer}{/if}
       </p>
       {#if axle}<a href="#/vehicles/{vehicle.id}/inspection">{texts.allWheels}</a>{/if}
-      <button type="button" class="plain" aria-pressed={large} onclick={toggleLarge}>{texts.oneAtATime}</button>
+      <PlainButton pressed={large} onclick={toggleLarge}>{texts.oneAtATime}</PlainButton>
     </div>
   </div>
   {#if form.draft.state === "elsewhere"}
@@ -174,48 +177,39 @@
     <form class="readings" onsubmit={(event) => event.preventDefault()} novalidate>
       {#if !large || at === 0}
         <div class="row top">
-          <div class="field">
-            <label for="odometer">{say(common.odometerUnit, { unit: content.unit })}</label>
-            <input
-              id="odometer"
-              inputmode="decimal"
-              autocomplete="off"
-              placeholder={form.sheet.last?.odometer_value ?? ""}
-              bind:value={content.odometer}
-              oninput={() => ((content.keepOdometer = false), form.typed("odometer"))}
-              onkeydown={begin}
-              aria-invalid={!!fault("odometer.value")}
-              aria-describedby="odometer-says"
-            />
-          </div>
-          <div class="field">
-            <label for="date">{common.day}</label>
-            <input
-              id="date"
-              type="date"
-              class="date"
-              max={form.sheet.today}
-              bind:value={content.date}
-              oninput={() => form.changed()}
-              aria-invalid={!!fault("date")}
-            />
-          </div>
-          {#if form.bench.sending("odometer")}<button
-              type="button"
-              class="plain"
-              onclick={() => form.readVehicle("odometer")}>{texts.readFromTheVehicle}</button
+          <TextField
+            label={say(common.odometerUnit, { unit: content.unit })}
+            id="odometer"
+            inputmode="decimal"
+            placeholder={form.sheet.last?.odometer_value ?? ""}
+            bind:value={content.odometer}
+            oninput={() => ((content.keepOdometer = false), form.typed("odometer"))}
+            onkeydown={begin}
+            fault={fault("odometer.value")}
+          />
+          <TextField
+            label={common.day}
+            id="date"
+            type="date"
+            width="short"
+            max={form.sheet.today}
+            bind:value={content.date}
+            oninput={() => form.changed()}
+            fault={fault("date")}
+          />
+          {#if form.bench.sending("odometer")}<PlainButton onclick={() => form.readVehicle("odometer")}
+              >{texts.readFromTheVehicle}</PlainButton
             >{/if}
           {#if gauges.length}
-            <div class="field">
-              <label for="device">{texts.connectedGauge}</label>
-              <select id="device" bind:value={content.device} onchange={() => form.changed()}>
-                <option value={null}>{common.none}</option>
-                {#each gauges as gauge (gauge.id)}<option value={gauge.id}>{gauge.label}</option>{/each}
-              </select>
-            </div>
+            <SelectField
+              id="device"
+              label={texts.connectedGauge}
+              value={content.device ?? ""}
+              options={[{ id: "", label: common.none }, ...gauges]}
+              onchoose={(id) => ((content.device = id || null), form.changed())}
+            />
           {/if}
         </div>
-        <p class="fault" id="odometer-says" role="alert">{fault("odometer.value") ?? fault("date") ?? ""}</p>
         {@render offer("odometer")}
         {#if content.simulated?.odometer}<p class="doubt">
             {texts.simulated}
@@ -225,10 +219,8 @@
           {@const question = form.preview.odometer_question}
           <p class="doubt" role="alert">
             {question.sentence}
-            {#each question.answers as answer (answer.id)}<button
-                type="button"
-                class="plain"
-                onclick={() => form.answerOdometer(answer)}>{answer.label}</button
+            {#each question.answers as answer (answer.id)}<PlainButton onclick={() => form.answerOdometer(answer)}
+                >{answer.label}</PlainButton
               >{/each}
           </p>
         {/if}
@@ -248,21 +240,11 @@
           <div class="row spread">
             <h2>{wheel.label}</h2>
             <div class="row ticks">
-              <label class="tick"
-                ><input
-                  type="checkbox"
-                  checked={form.isNew(wheel.axle, "pad")}
-                  onchange={() => form.toggleFit(wheel.axle, "pad")}
-                />
-                {say(texts.newPadsFitted, { axleName: wheel.axle_name })} <kbd>n</kbd></label
+              <CheckField checked={form.isNew(wheel.axle, "pad")} oncheck={() => form.toggleFit(wheel.axle, "pad")}
+                >{say(texts.newPadsFitted, { axleName: wheel.axle_name })} <kbd>n</kbd></CheckField
               >
-              <label class="tick"
-                ><input
-                  type="checkbox"
-                  checked={form.isNew(wheel.axle, "rotor")}
-                  onchange={() => form.toggleFit(wheel.axle, "rotor")}
-                />
-                {say(texts.newRotors, { axleName: wheel.axle_name })} <kbd>r</kbd></label
+              <CheckField checked={form.isNew(wheel.axle, "rotor")} oncheck={() => form.toggleFit(wheel.axle, "rotor")}
+                >{say(texts.newRotors, { axleName: wheel.axle_name })} <kbd>r</kbd></CheckField
               >
             </div>
           </div>
@@ -290,14 +272,12 @@
           {#if !large}
             <div class="row spread">
               <h3>{common.inspected}</h3>
-              <button
-                type="button"
-                class="plain"
+              <PlainButton
                 onclick={() =>
                   form.action(
                     () => texts.restMarkedOk,
                     () => form.allInOrder(wheel),
-                  )}>{texts.everythingElseOK}<kbd>o</kbd></button
+                  )}>{texts.everythingElseOK}<kbd>o</kbd></PlainButton
               >
             </div>
             <WheelMarks {form} rows={form.rows(wheel)} />
@@ -316,27 +296,19 @@
           <h2>{texts.vehicle}</h2>
           <div class="row top">
             {#each form.sheet.figures as figure (figure.id)}
-              <div class="field">
-                <label for="figure-{figure.id}">{figure.label} ({figure.unit})</label>
-                <input
-                  id="figure-{figure.id}"
-                  class="date"
-                  inputmode="decimal"
-                  autocomplete="off"
-                  bind:value={content.figures[figure.id]}
-                  oninput={() => form.typed(figure.id)}
-                  aria-invalid={!!form.figureFault(figure.id)}
-                  aria-describedby="hint-{figure.id}"
-                />
-                <p class="quiet hint" class:fault={form.figureFault(figure.id)} id="hint-{figure.id}">
-                  {form.figureFault(figure.id) || figure.hint}
-                </p>
-              </div>
+              <TextField
+                label="{figure.label} ({figure.unit})"
+                id="figure-{figure.id}"
+                inputmode="decimal"
+                bind:value={content.figures[figure.id]}
+                oninput={() => form.typed(figure.id)}
+                fault={form.figureFault(figure.id)}
+              >
+                {#snippet under()}{#if !form.figureFault(figure.id)}<p class="quiet">{figure.hint}</p>{/if}{/snippet}
+              </TextField>
             {/each}
-            {#if form.bench.sending("fluid_level")}<button
-                type="button"
-                class="plain"
-                onclick={() => form.readVehicle("fluid_level")}>{texts.readLevel}</button
+            {#if form.bench.sending("fluid_level")}<PlainButton onclick={() => form.readVehicle("fluid_level")}
+                >{texts.readLevel}</PlainButton
               >{/if}
           </div>
           {@render offer("fluid_level")}
@@ -345,17 +317,13 @@
               {form.sample ? "" : texts.simulatedNeverCounts}
             </p>{/if}
           <WheelMarks {form} rows={form.sheet.vehicle_items.map((item) => [`|||${item.id}`, item, ""])} />
-          <div class="field">
-            <label for="note">{common.note}</label>
-            <textarea
-              id="note"
-              rows="2"
-              maxlength="2000"
-              bind:value={content.note}
-              oninput={() => form.changed()}
-              placeholder={texts.whatYouNoticedForNext}
-            ></textarea>
-          </div>
+          <TextBox
+            label={common.note}
+            maxlength={2000}
+            bind:value={content.note}
+            oninput={() => form.changed()}
+            placeholder={texts.whatYouNoticedForNext}
+          />
         </section>
       {/if}
       <InspectionOrder {form} />
@@ -370,7 +338,7 @@
         <Button kind="ghost" on:click={() => form.startOver()}>{texts.startOver}</Button>
         {#if form.undoable}<p role="status">
             {form.undoable.said}.
-            <button type="button" class="plain" onclick={() => form.undo()}>{common.undo}</button>
+            <PlainButton onclick={() => form.undo()}>{common.undo}</PlainButton>
           </p>{/if}
       </div>
       {#if form.unreached}<p class="fault" role="alert">
@@ -407,88 +375,32 @@
     align-items: start;
     gap: 0.5rem 1rem;
   }
-  .top > .plain {
-    margin-top: 1.35rem;
-  }
-  .field label {
-    display: block;
-    font-weight: 600;
-    margin-bottom: 0.2rem;
-  }
-  .field input,
-  .field select {
+  .top :global(input) {
     font:
       600 1.4rem/1 "Barlow Semi Condensed",
       sans-serif;
-    min-height: 48px;
-    width: 9.5rem;
-    padding: 0.2rem 0.5rem;
-    border: 1px solid var(--quiet);
-    background: var(--sheet);
-    color: var(--ink);
-    box-sizing: border-box;
-    color-scheme: inherit;
   }
-  .field select {
-    width: 12rem;
+  .top :global(input[type="date"]) {
+    font-size: var(--control-size);
   }
-  .field .date,
-  .field select {
-    font-size: 1.05rem;
+  .top > :global(.boxed) {
+    margin-top: 1.6rem;
   }
   /* As high as its longest fault: what is tapped below does not move away under the finger. */
-  .hint {
-    max-width: 9.5rem;
-    line-height: 1.2;
+  .top :global(.under-field) {
     min-height: 3.6em;
+    line-height: 1.2;
   }
   .ticks {
     gap: 0 1rem;
   }
-  .tick {
-    display: inline-flex;
-    align-items: center;
-    gap: 0.4rem;
-    min-height: 48px;
-  }
-  .tick input {
-    width: 1.3rem;
-    height: 1.3rem;
-  }
-  .plain {
-    min-height: 48px;
-    background: none;
-    border: 1px solid var(--line);
-    color: var(--petrol);
-    font: inherit;
-    padding: 0 0.75rem;
-    cursor: pointer;
-  }
-  .plain[aria-pressed="true"] {
-    box-shadow: inset 0 -4px var(--petrol);
-    font-weight: 600;
-  }
-  textarea {
-    width: 100%;
-    box-sizing: border-box;
-    font: inherit;
-    font-size: 1rem;
-    padding: 0.5rem;
-    background: var(--sheet);
-    color: var(--ink);
-    border: 1px solid var(--quiet);
-  }
   .doubt {
     color: var(--doubt);
   }
-  .fault:empty {
-    display: none;
-  }
-  [aria-invalid="true"] {
-    border-color: var(--stop);
-    box-shadow: 0 0 0 1px var(--stop);
-  }
   @media (max-width: 46rem) {
+    .top > :global(.boxed) {
+      margin-top: 0;
+    }
     .round,
     .round.large {
       grid-template-columns: 1fr;

@@ -1,6 +1,7 @@
 <script lang="ts">
+  import CheckField from "../../parts/controls/CheckField.svelte";
+  import SelectField from "../../parts/controls/SelectField.svelte";
   import * as texts from "../../texts/inspection";
-  import { Checkbox, Select, SelectItem } from "carbon-components-svelte";
   import type { InspectionForm } from "./inspectionForm.svelte";
 
   /** The owner's order round the vehicle, remembered for every vehicle. */
@@ -18,41 +19,32 @@
 <details>
   <summary>{texts.orderOfTheWheels}</summary>
   <div class="body">
-    <Select
-      labelText={texts.startAt}
-      selected={order.start}
-      on:change={(event) => form.walk({ start: (event.target as HTMLSelectElement).value })}
-    >
-      {#each orders.corners as corner (corner.id)}<SelectItem value={corner.id} text={corner.label} />{/each}
-    </Select>
-    <Select
-      labelText={texts.go}
-      selected={order.direction}
-      on:change={(event) => form.walk({ direction: (event.target as HTMLSelectElement).value })}
-    >
-      {#each orders.directions as direction (direction.id)}<SelectItem
-          value={direction.id}
-          text={direction.label}
-        />{/each}
-    </Select>
-    <Select
-      labelText={texts.firstAtEachWheel}
-      selected={within[0]}
-      on:change={(event) => first((event.target as HTMLSelectElement).value)}
-    >
-      {#each orders.positions.filter((kind) => within.includes(kind.id)) as kind (kind.id)}<SelectItem
-          value={kind.id}
-          text={kind.label}
-        />{/each}
-    </Select>
+    <SelectField
+      label={texts.startAt}
+      value={order.start}
+      onchoose={(id) => form.walk({ start: id })}
+      options={orders.corners}
+    />
+    <SelectField
+      label={texts.go}
+      value={order.direction}
+      onchoose={(id) => form.walk({ direction: id })}
+      options={orders.directions}
+    />
+    <SelectField
+      label={texts.firstAtEachWheel}
+      value={within[0]}
+      onchoose={(id) => first(id)}
+      options={orders.positions.filter((kind) => within.includes(kind.id))}
+    />
     <fieldset>
       <legend>{texts.readAtEachWheel}</legend>
       {#each orders.positions.filter((kind) => kind.id !== "shoe") as kind (kind.id)}
-        <Checkbox
-          labelText={kind.label}
+        <CheckField
+          label={kind.label}
           checked={within.includes(kind.id)}
           disabled={within.length === 1 && within.includes(kind.id)}
-          on:change={() => toggle(kind.id)}
+          oncheck={() => void toggle(kind.id)}
         />
       {/each}
     </fieldset>

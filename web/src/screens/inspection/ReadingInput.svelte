@@ -1,4 +1,5 @@
 <script lang="ts">
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/inspection";
   import { say } from "../../texts/say";
@@ -158,51 +159,38 @@
         <span class="quiet">{texts.doesnt}</span>
       {/if}
       {#each entry.places as taken, at (at)}
-        <button
-          type="button"
-          class="place number"
+        <PlainButton
           onclick={() => form.dropPlace(place, at)}
           aria-label={say(texts.removePlace, { value: at + 1, taken })}
-          >{taken} <span aria-hidden="true">×</span></button
+          >{taken} <span aria-hidden="true">×</span></PlainButton
         >
       {/each}
-      <button
-        type="button"
-        class="switch"
-        tabindex="-1"
+      <PlainButton
+        tabindex={-1}
         onclick={() => form.nextUnit(place)}
-        aria-label={say(texts.unitSwitch, { unit: entry.unit })}>{entry.unit}<kbd>u</kbd></button
+        aria-label={say(texts.unitSwitch, { unit: entry.unit })}>{entry.unit}<kbd>u</kbd></PlainButton
       >
-      <button
-        type="button"
-        class="switch"
-        tabindex="-1"
+      <PlainButton
+        tabindex={-1}
         onclick={() => form.nextMethod(place)}
         aria-label={say(texts.methodLabel, { label: method?.label ?? entry.method })}
-        >{method?.label ?? entry.method}<kbd>{method?.key}</kbd></button
+        >{method?.label ?? entry.method}<kbd>{method?.key}</kbd></PlainButton
       >
       {#if tools.length}
-        <button
-          type="button"
-          class="switch"
-          tabindex="-1"
+        <PlainButton
+          tabindex={-1}
           onclick={() => form.nextInstrument(place)}
           aria-label={say(texts.toolName, { name: tool?.name ?? texts.any })}
-          >{tool?.name ?? texts.anyTool}<kbd>i</kbd></button
+          >{tool?.name ?? texts.anyTool}<kbd>i</kbd></PlainButton
         >
       {/if}
       {#if place.part === "pad" && entry.method !== "percent"}
-        <button
-          type="button"
-          class="switch"
-          tabindex="-1"
-          aria-pressed={entry.overall}
-          onclick={() => form.togglePlate(place)}
-          >{entry.overall ? common.withPlate : texts.frictionOnly}<kbd>p</kbd></button
+        <PlainButton tabindex={-1} pressed={entry.overall} onclick={() => form.togglePlate(place)}
+          >{entry.overall ? common.withPlate : texts.frictionOnly}<kbd>p</kbd></PlainButton
         >
       {/if}
       {#if form.content?.device && place.part !== "runout"}
-        <button type="button" class="switch send" tabindex="-1" onclick={send}>{texts.send}<kbd>z</kbd></button>
+        <PlainButton tabindex={-1} onclick={send}>{texts.send}<kbd>z</kbd></PlainButton>
       {/if}
     {/if}
   </div>
@@ -211,11 +199,8 @@
       <span class="doubt">{entry.answer ? texts.ANSWERED[entry.answer] : ""}{question.sentence}</span>
       <span class="row answers">
         {#each question.answers as answer (answer.id)}
-          <button
-            type="button"
-            class="switch keep"
-            aria-pressed={entry.answer === answer.id}
-            onclick={() => form.answer(place, answer)}>{answer.label}<kbd>{keyOf(answer.id)}</kbd></button
+          <PlainButton pressed={entry.answer === answer.id} onclick={() => form.answer(place, answer)}
+            >{answer.label}<kbd>{keyOf(answer.id)}</kbd></PlainButton
           >
         {/each}
       </span>
@@ -251,20 +236,18 @@
   {#if form.offered?.at === place.id}
     <p class="says doubt" role="alert">
       {say(texts.theGaugeSendsTextYou, { text: form.offered.text, typed: form.offered.typed })}
-      <button type="button" class="switch keep" onclick={() => (form.offered!.take(), refocus())}
-        >{say(texts.useText, { text: form.offered.text })}</button
+      <PlainButton onclick={() => (form.offered!.take(), refocus())}
+        >{say(texts.useText, { text: form.offered.text })}</PlainButton
       >
-      <button type="button" class="switch keep" onclick={() => ((form.offered = null), refocus())}
-        >{say(texts.keepTyped, { typed: form.offered.typed })}</button
+      <PlainButton onclick={() => ((form.offered = null), refocus())}
+        >{say(texts.keepTyped, { typed: form.offered.typed })}</PlainButton
       >
     </p>
   {/if}
   {#if active && form.undoable}
     <p class="says undo" role="status">
       {form.undoable.said}.
-      <button type="button" class="switch" onclick={() => void form.undo().then(refocus)}
-        >{common.undo}<kbd>Ctrl Z</kbd></button
-      >
+      <PlainButton onclick={() => void form.undo().then(refocus)}>{common.undo}<kbd>Ctrl Z</kbd></PlainButton>
     </p>
   {/if}
 </div>
@@ -277,6 +260,8 @@
     grid-template-columns: 9.5rem 1fr;
     align-items: center;
     column-gap: 0.5rem;
+    --control-height: 40px;
+    --control-line: var(--line);
   }
   .active {
     border-left-color: var(--petrol);
@@ -315,44 +300,16 @@
     color: var(--gone);
     opacity: 0.75;
   }
-  .switch,
-  .place,
-  .event {
-    min-height: 40px;
-    background: none;
-    border: 1px solid var(--line);
-    color: inherit;
-    font: inherit;
-    font-size: 0.9375rem;
-    padding: 0 0.6rem;
-    cursor: pointer;
-  }
   .event {
     min-height: 48px;
+    padding: 0 0.6rem;
+    border: 1px solid var(--plan);
+    background: none;
+    color: inherit;
+    font: inherit;
     font-size: 1.1rem;
     font-weight: 600;
-    border-color: var(--plan);
-  }
-  .place {
-    font-size: 1.1rem;
-    border-color: var(--rotor-edge);
-  }
-  .send {
-    border-color: var(--petrol);
-    color: var(--petrol);
-    font-weight: 600;
-  }
-  .switch[aria-pressed="true"] {
-    border-color: var(--petrol);
-    box-shadow: inset 0 -3px var(--petrol);
-  }
-  .keep {
-    border-color: var(--doubt);
-    color: var(--doubt);
-  }
-  .keep[aria-pressed="true"] {
-    border-color: var(--doubt);
-    box-shadow: inset 0 -3px var(--doubt);
+    cursor: pointer;
   }
   .answers {
     display: inline-flex;
@@ -375,9 +332,12 @@
   .questioned .says,
   .doubt {
     color: var(--doubt);
+    --petrol: var(--doubt);
+    --petrol: var(--doubt);
   }
   .large {
     grid-template-columns: 1fr;
+    --control-height: 56px;
   }
   .large label {
     margin-bottom: 0.75rem;
@@ -397,8 +357,6 @@
   .large input.short {
     width: 8rem;
   }
-  .large .switch,
-  .large .place,
   .large .event {
     min-height: 56px;
     font-size: 1.15rem;
@@ -423,8 +381,8 @@
     kbd {
       display: none;
     }
-    .switch {
-      min-height: 48px;
+    .reading {
+      --control-height: 48px;
     }
     .large input {
       width: 11rem;

@@ -1,9 +1,11 @@
 <script lang="ts">
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
+  import TextField from "../../parts/controls/TextField.svelte";
   import { usualUnit } from "../../format/units";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/inspection";
   import { say } from "../../texts/say";
-  import SelectField from "../../parts/SelectField.svelte";
+  import SelectField from "../../parts/controls/SelectField.svelte";
   import { lowerFirst, upperFirst } from "../../format/words";
   import type { Schemas } from "../../api/client";
   import type { InspectionForm } from "./inspectionForm.svelte";
@@ -30,35 +32,38 @@
     >
     {#each wheel.asks as ask (ask.key)}
       <div class="ask">
-        <label for="ask-{ask.key}">{ask.label}</label>
         {#if ask.choices.length}
           <SelectField
             id="ask-{ask.key}"
+            label={ask.label}
             value={typed[ask.key] ?? ""}
             options={[{ id: "", label: common.unknown }, ...ask.choices]}
             onchoose={(id) => ((typed[ask.key] = id), void tell(ask))}
           />
         {:else}
-          <span class="row">
-            <input
-              id="ask-{ask.key}"
-              inputmode="decimal"
-              autocomplete="off"
-              bind:value={typed[ask.key]}
-              onkeydown={(event) => event.key === "Enter" && (event.preventDefault(), tell(ask))}
-              aria-invalid={!!faults[ask.key]}
-            />
-            {#if ask.units.length}
-              <select aria-label={say(common.unitOfLabel, { label: ask.label })} bind:value={units[ask.key]}
-                >{#each ask.units as unit (unit)}<option value={unit}>{unit}</option>{/each}</select
-              >
-            {/if}
-            <button type="button" onclick={() => tell(ask)}>{common.save}</button>
-          </span>
+          <TextField
+            id="ask-{ask.key}"
+            label={ask.label}
+            inputmode="decimal"
+            bind:value={typed[ask.key]}
+            onkeydown={(event) => event.key === "Enter" && (event.preventDefault(), tell(ask))}
+            fault={faults[ask.key]}
+          >
+            {#snippet beside()}
+              {#if ask.units.length}
+                <SelectField
+                  label={say(common.unitOfLabel, { label: ask.label })}
+                  unseen
+                  width="unit"
+                  bind:value={units[ask.key]}
+                  options={ask.units}
+                />
+              {/if}
+              <PlainButton onclick={() => tell(ask)}>{common.save}</PlainButton>
+            {/snippet}
+          </TextField>
         {/if}
-        <p class="quiet" class:fault={faults[ask.key]}>
-          {faults[ask.key] || `${ask.waits} ${upperFirst(ask.find)}.`}
-        </p>
+        <p class="quiet">{ask.waits} {upperFirst(ask.find)}.</p>
       </div>
     {/each}
   </details>
@@ -80,29 +85,10 @@
   }
   .ask {
     display: grid;
-    grid-template-columns: 11rem auto 1fr;
+    grid-template-columns: minmax(16rem, auto) 1fr;
     gap: 0.25rem 0.75rem;
-    align-items: center;
+    align-items: end;
     padding: 0.25rem 0;
-  }
-  label {
-    font-weight: 600;
-  }
-  input,
-  select,
-  button {
-    min-height: 44px;
-    font: inherit;
-    font-size: 1.05rem;
-    background: var(--sheet);
-    color: var(--ink);
-    border: 1px solid var(--quiet);
-    padding: 0 0.5rem;
-    box-sizing: border-box;
-    max-width: 16rem;
-  }
-  input {
-    width: 6rem;
   }
   @media (max-width: 46rem) {
     .ask {

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import TextField from "../../parts/controls/TextField.svelte";
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import Skeleton from "../../parts/Skeleton.svelte";
   import { currentPage } from "../../parts/currentPage.svelte";
   import * as common from "../../texts/common";
@@ -15,7 +17,6 @@
   import Problem from "../../parts/Problem.svelte";
   import Shortcuts from "../../parts/Shortcuts.svelte";
   import { amount } from "../../format/jobs";
-  import { focusOn } from "../../parts/focus";
   import { day, exact, partMm, listed, partName } from "../../format/words";
   import { JobPlanState } from "../../parts/jobPlan.svelte";
   import { Loader } from "../../parts/loader.svelte";
@@ -119,14 +120,7 @@
     </div>
     {#if asking === "day"}
       <form class="sheet row ask" onsubmit={setDay} novalidate>
-        <label
-          ><span>{common.day}</span><input
-            use:focusOn
-            type="date"
-            bind:value={planned}
-            aria-invalid={!!job.fault("planned_for")}
-          /></label
-        >
+        <TextField label={common.day} first type="date" bind:value={planned} fault={job.fault("planned_for")} />
         <Button type="submit" size="field">{common.save}</Button><Button
           size="field"
           kind="ghost"
@@ -147,9 +141,7 @@
           <strong>{say(texts.openOpenStillOpen, { open })}</strong>
           {texts.clearThemBelowOrGive}
         </p>
-        <label class="grow"
-          ><span>{common.reason}</span><input use:focusOn maxlength="500" bind:value={because} /></label
-        >
+        <TextField label={common.reason} width="long" first maxlength={500} bind:value={because} />
         <Button type="submit" size="field" disabled={!because.trim()}>{texts.goAheadAnyway}</Button><Button
           size="field"
           kind="ghost"
@@ -167,7 +159,7 @@
       </p>{/if}
     {#if plan.state === "cancelled"}<p role="status">
         {texts.cancelledNote}
-        <button type="button" class="link" onclick={() => job.restore()}>{common.restore}</button>
+        <PlainButton look="link" onclick={() => job.restore()}>{common.restore}</PlainButton>
       </p>{/if}
     <JobApart {job} cancelling={asking === "cancel"} done={() => (asking = null)} />
     <JobHalts {job} />
@@ -251,22 +243,6 @@
   }
   .ask {
     align-items: end;
-  }
-  .ask label {
-    display: grid;
-    gap: 0.25rem;
-    font-weight: 600;
-    line-height: 1.3;
-  }
-  .ask input {
-    font: inherit;
-    font-size: 1.05rem;
-    min-height: 48px;
-    border: 1px solid var(--quiet);
-    background: var(--sheet);
-    color: var(--ink);
-    padding: 0 0.5rem;
-    color-scheme: inherit;
   }
   .wide {
     flex: 1 1 100%;

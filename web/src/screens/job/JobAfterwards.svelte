@@ -1,9 +1,8 @@
 <script lang="ts">
-  import "../../parts/fields.css";
+  import TextField from "../../parts/controls/TextField.svelte";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
-  import Fault from "../../parts/Fault.svelte";
   import type { JobPlanState } from "../../parts/jobPlan.svelte";
 
   /** Tasks after a finished job: each is ticked with its odometer. */
@@ -20,16 +19,14 @@
 </script>
 
 {#if open.length && !plan.closed?.do_not_drive.length}
-  <section class="sheet fields">
+  <section class="sheet">
     <h2>{texts.afterTheJob}</h2>
-    <label
-      ><span>{say(texts.odometerNow, { distanceUnit: plan.vehicle.distance_unit })}</span><input
-        inputmode="decimal"
-        autocomplete="off"
-        bind:value={odometer}
-        aria-invalid={!!job.fault("odometer.value")}
-      /><Fault text={job.fault("odometer.value") || job.fault("step")} /></label
-    >
+    <TextField
+      label={say(texts.odometerNow, { distanceUnit: plan.vehicle.distance_unit })}
+      inputmode="decimal"
+      bind:value={odometer}
+      fault={job.fault("odometer.value")}
+    />
     <ul>
       {#each open as step (step.key)}
         <li>
@@ -50,9 +47,6 @@
   }
   h2 {
     margin: 0;
-  }
-  label {
-    max-width: 18rem;
   }
   ul {
     list-style: none;

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import "../../parts/fields.css";
+  import TextField from "../../parts/controls/TextField.svelte";
   import * as texts from "../../texts/job";
   import { Button } from "carbon-components-svelte";
   import Fault from "../../parts/Fault.svelte";
@@ -75,13 +75,13 @@
       </ul>
     {:else}{@render places()}{/if}
     <p>{texts.saysStop}</p>
-    <form class="row fields" onsubmit={together} novalidate>
-      <label class="grow"
-        ><span>{undriven.length ? texts.whoFixedIt : texts.whoPutItTogether}</span><input
-          maxlength="500"
-          bind:value={because}
-        /></label
-      >
+    <form class="row" onsubmit={together} novalidate>
+      <TextField
+        label={undriven.length ? texts.whoFixedIt : texts.whoPutItTogether}
+        width="long"
+        maxlength={500}
+        bind:value={because}
+      />
       <Button type="submit" size="field" kind="tertiary" disabled={!because.trim() || job.busy}
         >{undriven.length ? texts.fixedAndTested : texts.isTogether}</Button
       >

@@ -1,10 +1,14 @@
 <script lang="ts">
+  import RadioGroup from "../../parts/controls/RadioGroup.svelte";
+  import TextBox from "../../parts/controls/TextBox.svelte";
+  import CheckField from "../../parts/controls/CheckField.svelte";
+  import SelectField from "../../parts/controls/SelectField.svelte";
+  import TextField from "../../parts/controls/TextField.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import type { Schemas } from "../../api/client";
-  import { focusOn } from "../../parts/focus";
   import { lowerFirst, upperFirst } from "../../format/words";
   import type { JobPlanState } from "../../parts/jobPlan.svelte";
 
@@ -56,83 +60,66 @@
 <form class="sheet finish" onsubmit={finish} novalidate aria-label={texts.finishTheJob}>
   <h2>{texts.finishTheJob}</h2>
   <p class="quiet">{texts.finishNote}</p>
-  <div class="row fields">
-    <label
-      ><span>{say(texts.odometerTodayDistanceUnit, { distanceUnit: plan.vehicle.distance_unit })}</span><input
-        use:focusOn
-        inputmode="decimal"
-        autocomplete="off"
-        bind:value={odometer}
-        aria-invalid={!!job.fault("odometer.value")}
-      />{@render wrong("odometer.value")}</label
-    >
+  <div class="row">
+    <TextField
+      label={say(texts.odometerTodayDistanceUnit, { distanceUnit: plan.vehicle.distance_unit })}
+      first
+      inputmode="decimal"
+      bind:value={odometer}
+      fault={job.fault("odometer.value")}
+    />
     {#each fits as fit (fit.axle_id + fit.part)}
-      <label
-        ><span>{upperFirst(fit.axle)}: {lowerFirst(fit.label)} ({fit.unit})</span><input
-          inputmode="decimal"
-          autocomplete="off"
-          placeholder={texts.notMeasured}
-          bind:value={fit.value}
-          aria-invalid={!!job.fault(`fitted.${fit.axle_id}.${fit.part}`)}
-        />{@render wrong(`fitted.${fit.axle_id}.${fit.part}`)}</label
-      >
-      <label
-        ><span>{texts.measuredWith}</span><select bind:value={fit.method}>
-          {#each Object.entries(texts.FITTED_METHODS) as [id, label] (id)}<option value={id}>{label}</option>{/each}
-        </select></label
-      >
+      <TextField
+        label="{upperFirst(fit.axle)}: {lowerFirst(fit.label)} ({fit.unit})"
+        inputmode="decimal"
+        placeholder={texts.notMeasured}
+        bind:value={fit.value}
+        fault={job.fault(`fitted.${fit.axle_id}.${fit.part}`)}
+      />
+      <SelectField
+        label={texts.measuredWith}
+        bind:value={fit.method}
+        options={Object.entries(texts.FITTED_METHODS).map(([id, label]) => ({ id, label }))}
+      />
     {/each}
-    <label
-      ><span>{texts.hoursItTook}</span><input
-        inputmode="decimal"
-        autocomplete="off"
-        placeholder={texts.notTimed}
-        bind:value={hours}
-        aria-invalid={!!job.fault("hours")}
-      />{@render wrong("hours")}</label
-    >
-    <label
-      ><span>{say(texts.spentCurrency, { currency: plan.money.currency })}</span><input
-        inputmode="decimal"
-        autocomplete="off"
-        placeholder={plan.money.total ? String(plan.money.total) : common.unknown}
-        bind:value={spent}
-        aria-invalid={!!job.fault("spent")}
-      />{@render wrong("spent")}</label
-    >
+    <TextField
+      label={texts.hoursItTook}
+      inputmode="decimal"
+      placeholder={texts.notTimed}
+      bind:value={hours}
+      fault={job.fault("hours")}
+    />
+    <TextField
+      label={say(texts.spentCurrency, { currency: plan.money.currency })}
+      inputmode="decimal"
+      placeholder={plan.money.total ? String(plan.money.total) : common.unknown}
+      bind:value={spent}
+      fault={job.fault("spent")}
+    />
   </div>
-  <label class="follow-ups"
-    ><span>{texts.anythingLeftOpen}</span><textarea
-      rows="2"
-      bind:value={followUps}
-      placeholder={texts.onePerLine}
-      aria-invalid={!!job.fault("follow_ups")}
-    ></textarea>{@render wrong("follow_ups")}</label
-  >
-  {#if questioned}<label class="row keep"
-      ><input type="checkbox" bind:checked={keep} /><span>{texts.theOdometerIsRightAs}</span></label
-    >{/if}
+  <TextBox
+    label={texts.anythingLeftOpen}
+    placeholder={texts.onePerLine}
+    bind:value={followUps}
+    fault={job.fault("follow_ups")}
+  />
+  {#if questioned}<CheckField bind:checked={keep} label={texts.theOdometerIsRightAs} />{/if}
   {#each plan.symptoms as symptom (symptom.id)}
-    <fieldset class="symptom">
-      <legend>{say(texts.noticedBefore, { symptom: symptom.label })}</legend>
-      <label class="row keep"
-        ><input type="radio" name={symptom.id} onchange={() => (gone[symptom.id] = true)} /><span>{texts.itIsGone}</span
-        ></label
-      >
-      <label class="row keep"
-        ><input type="radio" name={symptom.id} onchange={() => (gone[symptom.id] = false)} /><span
-          >{texts.itIsStillThere}</span
-        ></label
-      >
-      {@render wrong(`symptoms.${symptom.id}`)}
-    </fieldset>
+    <RadioGroup
+      legend={say(texts.noticedBefore, { symptom: symptom.label })}
+      options={[
+        { id: "gone", label: texts.itIsGone },
+        { id: "there", label: texts.itIsStillThere },
+      ]}
+      chosen={symptom.id in gone ? (gone[symptom.id] ? "gone" : "there") : null}
+      onpick={(id) => void (gone[symptom.id] = id === "gone")}
+    />
+    {@render wrong(`symptoms.${symptom.id}`)}
   {/each}
   {#if undriven}
     <div class="undriven">
       <p><strong>{texts.doNotDrive}.</strong> {plan.stops.join(" ")}</p>
-      <label class="row keep"
-        ><input type="checkbox" bind:checked={parked} /><span>{texts.togetherNotDriven}</span></label
-      >
+      <CheckField bind:checked={parked} label={texts.togetherNotDriven} />
       {@render wrong("do_not_drive")}
     </div>
   {/if}
@@ -154,25 +141,6 @@
 </form>
 
 <style>
-  .finish .follow-ups {
-    width: min(44rem, 100%);
-    max-width: none;
-    display: grid;
-    gap: 0.25rem;
-    font-weight: 600;
-  }
-  .symptom {
-    border: 0;
-    margin: 0;
-    padding: 0;
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.25rem 1.5rem;
-  }
-  .symptom legend {
-    font-weight: 600;
-    padding: 0;
-  }
   .undriven {
     border-left: 8px solid var(--stop);
     padding-left: 0.75rem;
@@ -182,48 +150,10 @@
   .undriven p {
     margin: 0;
   }
-  textarea {
-    font: inherit;
-    font-weight: 400;
-    background: var(--sheet);
-    color: var(--ink);
-    border: 1px solid var(--quiet);
-    padding: 0.4rem 0.5rem;
-  }
   .finish {
     display: grid;
     gap: 0.75rem;
     border-left: 6px solid var(--petrol);
-  }
-  .fields {
-    align-items: start;
-  }
-  label {
-    display: grid;
-    gap: 0.25rem;
-    font-weight: 600;
-    line-height: 1.3;
-    max-width: 18rem;
-  }
-  label.keep {
-    display: flex;
-    max-width: none;
-  }
-  input:not([type]),
-  input[inputmode] {
-    font: inherit;
-    font-size: 1.05rem;
-    min-height: 48px;
-    border: 1px solid var(--quiet);
-    background: var(--sheet);
-    color: var(--ink);
-    padding: 0 0.5rem;
-  }
-  input[type="radio"],
-  input[type="checkbox"] {
-    width: 1.4rem;
-    height: 1.4rem;
-    accent-color: var(--petrol);
   }
   ul {
     margin: 0.2rem 0 0;

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import "../../parts/fields.css";
+  import TextField from "../../parts/controls/TextField.svelte";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
@@ -34,8 +34,8 @@
     <div class="row">
       <Button size="field" disabled={job.busy} on:click={() => anew(halt)}>{halt.action}</Button>
       {#if !halt.must}
-        <form class="row grow fields" onsubmit={(event) => stay(event, halt)} novalidate>
-          <label class="grow"><span>{texts.reasonToGoOnAs}</span><input maxlength="500" bind:value={because} /></label>
+        <form class="row grow" onsubmit={(event) => stay(event, halt)} novalidate>
+          <TextField label={texts.reasonToGoOnAs} width="long" maxlength={500} bind:value={because} />
           <Button type="submit" size="field" kind="tertiary" disabled={!because.trim()}>{texts.goAheadAnyway}</Button>
         </form>
       {/if}

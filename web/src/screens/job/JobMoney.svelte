@@ -1,5 +1,6 @@
 <script lang="ts">
-  import "../../parts/fields.css";
+  import TextField from "../../parts/controls/TextField.svelte";
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
@@ -10,7 +11,6 @@
   import { day, lowerFirst, rough, upperFirst, perUnit } from "../../format/words";
   import type { JobPlanState } from "../../parts/jobPlan.svelte";
   import { FormState } from "../../parts/formState.svelte";
-  import Fault from "../../parts/Fault.svelte";
   import ShopQuote from "./ShopQuote.svelte";
 
   /** Fluid volumes, time, and what it costs against a shop. */
@@ -126,14 +126,12 @@
     <ShopQuote {job} />
     {#if job.open}
       {#if shops}
-        <form class="row fields" onsubmit={keepShops} novalidate>
-          {#each FIELDS as [key, label] (key)}<label
-              ><span>{label}</span><input
-                autocomplete="off"
-                bind:value={shops[key]}
-                aria-invalid={!!shopFault(key)}
-              /><Fault text={shopFault(key)} /></label
-            >{/each}
+        <form class="row" onsubmit={keepShops} novalidate>
+          {#each FIELDS as [key, label] (key)}<TextField
+              {label}
+              bind:value={shops[key]}
+              fault={shopFault(key)}
+            />{/each}
           <Button type="submit" size="field">{common.save}</Button><Button
             size="field"
             kind="ghost"
@@ -141,8 +139,8 @@
           >
         </form>
       {:else}
-        <button type="button" class="link" onclick={async () => (shops = await lazyApi.money())}
-          >{texts.localShopPrices}</button
+        <PlainButton look="link" onclick={async () => (shops = await lazyApi.money())}
+          >{texts.localShopPrices}</PlainButton
         >
       {/if}
     {/if}
@@ -300,9 +298,6 @@
   form {
     margin-top: 0.75rem;
     align-items: end;
-  }
-  input {
-    width: 9rem;
   }
   .order {
     margin: 0;

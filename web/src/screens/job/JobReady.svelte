@@ -1,8 +1,9 @@
 <script lang="ts">
+  import CheckField from "../../parts/controls/CheckField.svelte";
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
-  import { ticked } from "../../parts/checkboxes";
   import type { JobPlanState } from "../../parts/jobPlan.svelte";
 
   /** The open items of a job, and what to do about each. */
@@ -36,18 +37,14 @@
         <span class="count">{group.open ? say(texts.openOpen, { open: group.open }) : texts.notBlocking}</span>
       </h2>
       {#if group.have.length > 1 && job.open}
-        <button type="button" class="link" onclick={() => job.resolve(group.have, true)}>{texts.haveAllOfThese}</button>
+        <PlainButton look="link" onclick={() => job.resolve(group.have, true)}>{texts.haveAllOfThese}</PlainButton>
       {/if}
       <ul class="plain-list">
         {#each group.items as item (item.id)}
           <li class:resolved={item.resolved} class:advice={!item.blocks}>
             {#if item.tickable && job.open}
-              <label
-                ><input
-                  type="checkbox"
-                  checked={item.resolved}
-                  onchange={(event) => ticked(event.currentTarget, (on) => job.resolve([item.id], on))}
-                /><span class="what">{item.text}</span></label
+              <CheckField checked={item.resolved} oncheck={(on) => job.resolve([item.id], on)}
+                ><span class="what">{item.text}</span></CheckField
               >
             {:else}
               <p class="what plain">{item.text}</p>
@@ -57,10 +54,9 @@
                 {item.todo}
                 {#if item.axle_id}<a href="#/axles/{item.axle_id}/brake-data">{texts.fillInTheBrakeData}</a>{/if}
                 {#if item.kind === "parts" && job.open}<a href="#/jobs/{plan.id}/parts">{texts.parts}</a>{/if}
-                {#if tool(item) && known(tool(item)!) && job.open}<button
-                    type="button"
-                    class="link"
-                    onclick={() => job.own(tool(item)!, true)}>{texts.iOwnIt}</button
+                {#if tool(item) && known(tool(item)!) && job.open}<PlainButton
+                    look="link"
+                    onclick={() => job.own(tool(item)!, true)}>{texts.iOwnIt}</PlainButton
                   >{/if}
               </p>
             {/if}
@@ -106,18 +102,6 @@
   li:first-child {
     border-top: 0;
   }
-  label {
-    display: grid;
-    grid-template-columns: 2rem 1fr;
-    align-items: start;
-    min-height: 0;
-  }
-  input {
-    width: 1.35rem;
-    height: 1.35rem;
-    margin: 0.05rem 0 0;
-    accent-color: var(--petrol);
-  }
   .what {
     font-weight: 600;
     line-height: 1.35;
@@ -134,8 +118,7 @@
     line-height: 1.35;
     color: var(--quiet);
   }
-  .todo a,
-  .link {
+  .todo a {
     white-space: nowrap;
     margin-left: 0.35rem;
   }
@@ -146,20 +129,9 @@
     text-decoration-thickness: 1px;
   }
   @media (max-width: 40rem) {
-    label {
-      grid-template-columns: 2.6rem 1fr;
-      min-height: 44px;
-    }
-    input {
-      width: 1.8rem;
-      height: 1.8rem;
-    }
     .plain,
     .todo {
       padding-left: 2.6rem;
-    }
-    .link {
-      min-height: 44px;
     }
   }
 </style>

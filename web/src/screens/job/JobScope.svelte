@@ -1,11 +1,13 @@
 <script lang="ts">
+  import CheckField from "../../parts/controls/CheckField.svelte";
+  import RadioField from "../../parts/controls/RadioField.svelte";
+  import TextField from "../../parts/controls/TextField.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
-  import { picked, ticked } from "../../parts/checkboxes";
   import { upperFirst } from "../../format/words";
   import { chosenReasons, chosenWorks, withWork, type JobPlanState } from "../../parts/jobPlan.svelte";
   import AxleSection from "../../parts/AxleSection.svelte";
@@ -63,16 +65,9 @@
 </script>
 
 {#snippet choice(axle: Schemas["AxleScope"], work: Work)}
-  <label>
-    <input
-      type="checkbox"
-      checked={work.chosen}
-      onchange={(event) => ticked(event.currentTarget, (on) => toggle(axle.id, work.id, on))}
-    />
-    <span
-      ><strong>{work.label}</strong>{#if work.because}<br /><span class="quiet">{work.because}</span>{/if}</span
-    >
-  </label>
+  <CheckField checked={work.chosen} oncheck={(on) => toggle(axle.id, work.id, on)}
+    ><strong>{work.label}</strong>{#if work.because}<br /><span class="quiet">{work.because}</span>{/if}</CheckField
+  >
 {/snippet}
 
 {#if plan.id === null}<p class="quiet">{texts.suggestionNote}</p>{/if}
@@ -124,15 +119,13 @@
           <legend>{texts.theRotors}</legend>
           <div class="row">
             {#each ROTORS as [id, label] (id)}
-              <label class="pick"
-                ><input
-                  type="radio"
-                  name="rotors-{axle.id}"
-                  value={id}
-                  checked={(wanted?.axle === axle.id ? wanted.rotors : axle.rotors.chosen) === id}
-                  onchange={(event) => picked(event.currentTarget, axle.rotors.chosen, () => rotors(axle, id))}
-                /><span>{label}</span></label
-              >
+              <RadioField
+                name="rotors-{axle.id}"
+                {id}
+                chosen={wanted?.axle === axle.id ? wanted.rotors : axle.rotors.chosen}
+                onpick={() => rotors(axle, id)}
+                {label}
+              />
             {/each}
           </div>
           <p class="quiet">
@@ -144,13 +137,7 @@
           </p>
           {#if wanted?.axle === axle.id}
             <div class="row">
-              <label class="grow why"
-                ><span>{texts.reasonAgainstTheVerdict}</span><input
-                  type="text"
-                  maxlength="500"
-                  bind:value={reason}
-                /></label
-              >
+              <TextField label={texts.reasonAgainstTheVerdict} width="long" maxlength={500} bind:value={reason} />
               <Button size="field" on:click={() => rotors(axle, wanted!.rotors, reason)}>{texts.confirm}</Button>
               <Button size="field" kind="ghost" on:click={() => (wanted = null)}>{common.cancel}</Button>
             </div>
@@ -215,20 +202,6 @@
   legend + * {
     clear: both;
   }
-  label {
-    display: grid;
-    grid-template-columns: 2.2rem 1fr;
-    line-height: 1.3;
-    padding: 0.4rem 0;
-    font-size: 1rem;
-  }
-  input[type="checkbox"],
-  input[type="radio"] {
-    width: 1.4rem;
-    height: 1.4rem;
-    margin: 0;
-    accent-color: var(--petrol);
-  }
   summary {
     cursor: pointer;
     color: var(--petrol);
@@ -236,28 +209,9 @@
     display: flex;
     align-items: center;
   }
-  .pick {
-    display: flex;
-    gap: 0.5rem;
-    align-items: center;
-    min-height: 44px;
-  }
   .rotors {
     border-top: 1px solid var(--line);
     padding-top: 0.6rem;
-  }
-  .why {
-    display: grid;
-    grid-template-columns: 1fr;
-    gap: 0.25rem;
-  }
-  .why input {
-    font: inherit;
-    min-height: 48px;
-    border: 1px solid var(--quiet);
-    background: var(--sheet);
-    color: var(--ink);
-    padding: 0 0.5rem;
   }
   .verdicts {
     margin: 0.4rem 0 0;

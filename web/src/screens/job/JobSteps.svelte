@@ -1,4 +1,5 @@
 <script lang="ts">
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
@@ -64,7 +65,7 @@
     {#if plan.state === "in_progress" && at.next}
       <p class="first">
         <span class="quiet">{texts.nextStep}</span>
-        <button type="button" class="link" onclick={() => goTo(at.next!.key)}>{at.named(at.next.key)}</button>
+        <PlainButton look="link" onclick={() => goTo(at.next!.key)}>{at.named(at.next.key)}</PlainButton>
       </p>
     {:else}
       <p class="first">
@@ -88,7 +89,7 @@
   {#each plan.set_aside as each (each.event)}
     <p class="quiet">
       {each.text}
-      <button type="button" class="link" onclick={() => job.unadjust(each.event)}>{texts.discardPlanEdit}</button>
+      <PlainButton look="link" onclick={() => job.unadjust(each.event)}>{texts.discardPlanEdit}</PlainButton>
     </p>
   {/each}
   <div class="course">
@@ -132,8 +133,8 @@
       <ul class="plain-list">
         {#each plan.dropped as step (step.key)}<li>
             {step.place ? `${upperFirst(step.place)}: ` : ""}{step.text}
-            <button type="button" class="link" disabled={!job.open} onclick={() => job.unadjust(step.event)}
-              >{common.putBack}</button
+            <PlainButton look="link" disabled={!job.open} onclick={() => job.unadjust(step.event)}
+              >{common.putBack}</PlainButton
             >
           </li>{/each}
       </ul>
@@ -154,11 +155,6 @@
   .first {
     margin: 0;
     font-size: 1.25rem;
-  }
-  .first .link {
-    font-size: 1.25rem;
-    font-weight: 600;
-    text-align: left;
   }
   .course {
     display: grid;

@@ -1,9 +1,10 @@
 <script lang="ts">
+  import CheckField from "../../parts/controls/CheckField.svelte";
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
-  import { ticked } from "../../parts/checkboxes";
   import { lowerFirst, upperFirst } from "../../format/words";
   import type { JobPlanState } from "../../parts/jobPlan.svelte";
   import SupplyForm from "./SupplyForm.svelte";
@@ -35,16 +36,13 @@
           {#if job.open}
             <div class="row actions">
               <Button size="small" kind="tertiary" on:click={() => job.own(tool.id, true)}>{texts.iOwnIt}</Button>
-              <label
-                ><input
-                  type="checkbox"
-                  checked={tool.resolved}
-                  onchange={(event) => ticked(event.currentTarget, (on) => job.resolve([tool.resolves], on))}
-                />
-                {texts.borrowedForThisJob}</label
-              >
-              <button type="button" class="link" onclick={() => (entering = `tool:${tool.id}`)}
-                >{tool.supply?.price ? `${plan.money.currency} ${tool.supply.price}` : texts.whatItCosts}</button
+              <CheckField
+                checked={tool.resolved}
+                oncheck={(on) => job.resolve([tool.resolves], on)}
+                label={texts.borrowedForThisJob}
+              />
+              <PlainButton look="link" onclick={() => (entering = `tool:${tool.id}`)}
+                >{tool.supply?.price ? `${plan.money.currency} ${tool.supply.price}` : texts.whatItCosts}</PlainButton
               >
             </div>
             {#if entering === `tool:${tool.id}`}<SupplyForm
@@ -71,16 +69,13 @@
           <p class="quiet">{upperFirst(each.note)}</p>
           {#if job.open && each.state !== "shelf"}
             <div class="row actions">
-              <label
-                ><input
-                  type="checkbox"
-                  checked={each.state === "resolved"}
-                  onchange={(event) => ticked(event.currentTarget, (on) => job.resolve([each.resolves], on))}
-                />
-                {texts.iHaveEnough}</label
-              >
-              <button type="button" class="link" onclick={() => (entering = `consumable:${each.id}`)}
-                >{each.supply ? texts.changeShelfOrPrice : texts.noteShelfOrPrice}</button
+              <CheckField
+                checked={each.state === "resolved"}
+                oncheck={(on) => job.resolve([each.resolves], on)}
+                label={texts.iHaveEnough}
+              />
+              <PlainButton look="link" onclick={() => (entering = `consumable:${each.id}`)}
+                >{each.supply ? texts.changeShelfOrPrice : texts.noteShelfOrPrice}</PlainButton
               >
             </div>
             {#if entering === `consumable:${each.id}`}<SupplyForm
@@ -146,19 +141,6 @@
   }
   .actions {
     gap: 0 1.1rem;
-  }
-  label {
-    display: flex;
-    gap: 0.5rem;
-    align-items: center;
-    min-height: 44px;
-    font-size: 1rem;
-  }
-  input[type="checkbox"] {
-    width: 1.35rem;
-    height: 1.35rem;
-    margin: 0;
-    accent-color: var(--petrol);
   }
   .have-list {
     margin: 0;

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import TextField from "../../parts/controls/TextField.svelte";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
   import { lazyApi } from "../../api/lazyApi";
@@ -109,18 +110,15 @@
     </ul>
     {#if plan.torque.some((line) => line.wrench)}
       <div class="extension no-print">
-        <label for="extension">{texts.extensionLabel}</label>
-        <input
+        <TextField
           id="extension"
+          label={texts.extensionLabel}
           inputmode="decimal"
-          autocomplete="off"
           bind:value={extension}
           oninput={extend}
-          aria-invalid={!!extensionFault}
+          fault={extensionFault}
         />
-        {#if extensionFault}<span role="alert" class="doubt">{extensionFault}</span>{:else}<span class="quiet"
-            >{texts.extensionFormula}</span
-          >{/if}
+        <span class="quiet">{texts.extensionFormula}</span>
       </div>
     {/if}
   {:else}
@@ -209,20 +207,6 @@
     align-items: center;
     border-top: 1px solid var(--line);
     padding-top: 0.75rem;
-  }
-  .extension label {
-    display: block;
-    font-weight: 600;
-    font-size: 1rem;
-  }
-  .extension input {
-    width: 6rem;
-    min-height: 48px;
-    font: inherit;
-    border: 1px solid var(--quiet);
-    background: var(--sheet);
-    color: var(--ink);
-    padding: 0 0.5rem;
   }
   @media (max-width: 40rem) {
     .value {

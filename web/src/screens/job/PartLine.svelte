@@ -1,10 +1,12 @@
 <script lang="ts">
+  import CheckField from "../../parts/controls/CheckField.svelte";
+  import RadioField from "../../parts/controls/RadioField.svelte";
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import type { Schemas } from "../../api/client";
-  import { picked, ticked } from "../../parts/checkboxes";
   import { money } from "../../format/jobs";
   import { day } from "../../format/words";
   import type { JobPartsState } from "./jobParts.svelte";
@@ -49,25 +51,20 @@
     {/if}
     <div class="row actions no-print">
       {#if job.open && !chosen}
-        <button type="button" class="link" onclick={() => parts.enter(line, null)}>{texts.enterAPart}</button>
-        {#if parts.counter}<button type="button" class="link" onclick={() => parts.ask(line)}
-            >{texts.askTheCounter}</button
+        <PlainButton look="link" onclick={() => parts.enter(line, null)}>{texts.enterAPart}</PlainButton>
+        {#if parts.counter}<PlainButton look="link" onclick={() => parts.ask(line)}>{texts.askTheCounter}</PlainButton
           >{/if}
       {/if}
-      {#if job.open && line.state !== "shelf"}<label class="have"
-          ><input
-            type="checkbox"
-            checked={line.state === "resolved"}
-            onchange={(event) => ticked(event.currentTarget, (on) => job.resolve([line.resolves], on))}
-          />
-          {texts.iHaveIt}</label
-        >{/if}
-      {#if more}<button
-          type="button"
-          class="link"
+      {#if job.open && line.state !== "shelf"}<CheckField
+          checked={line.state === "resolved"}
+          oncheck={(on) => job.resolve([line.resolves], on)}
+          label={texts.iHaveIt}
+        />{/if}
+      {#if more}<PlainButton
+          look="link"
           aria-expanded={open}
           aria-label={say(texts.detailsOfPart, { part: line.label })}
-          onclick={() => parts.toggle(line)}>{open ? texts.closeDetails : texts.details}</button
+          onclick={() => parts.toggle(line)}>{open ? texts.closeDetails : texts.details}</PlainButton
         >{/if}
     </div>
   </div>
@@ -77,29 +74,21 @@
         <ul class="plain-list supplies">
           {#each line.supplies as supply (supply.id)}
             <li>
-              <label
-                ><input
-                  type="radio"
-                  name={line.id}
-                  value={supply.id}
-                  checked={supply.id === line.chosen}
-                  disabled={!job.open}
-                  onchange={(event) =>
-                    picked(event.currentTarget, line.chosen === null ? null : String(line.chosen), () =>
-                      job.choose(line.id, supply.id),
-                    )}
-                />
-                <span
-                  ><strong>{supply.name}</strong
-                  >{#each [article(supply), supply.price && say( texts.priceEachSaid, { currency, price: supply.price } ), supply.lead_days !== null && say( texts.leadTime, { leadDays: supply.lead_days } )].filter(Boolean) as each (each)},
-                    {each}{/each}{#if supply.on_shelf && supply.on_shelf !== "0"},
-                    <strong>{say(texts.onShelfOnTheShelf, { onShelf: supply.on_shelf })}</strong>{/if}</span
-                ></label
+              <RadioField
+                name={line.id}
+                id={String(supply.id)}
+                disabled={!job.open}
+                chosen={line.chosen === null ? null : String(line.chosen)}
+                onpick={() => job.choose(line.id, supply.id)}
+                ><strong>{supply.name}</strong
+                >{#each [article(supply), supply.price && say( texts.priceEachSaid, { currency, price: supply.price } ), supply.lead_days !== null && say( texts.leadTime, { leadDays: supply.lead_days } )].filter(Boolean) as each (each)},
+                  {each}{/each}{#if supply.on_shelf && supply.on_shelf !== "0"},
+                  <strong>{say(texts.onShelfOnTheShelf, { onShelf: supply.on_shelf })}</strong>{/if}</RadioField
               >
               {#if job.open}
                 <span class="row actions"
-                  ><button type="button" class="link" onclick={() => parts.enter(line, supply)}>{common.change}</button
-                  ><button type="button" class="link" onclick={() => job.archive(supply)}>{texts.archiveSupply}</button
+                  ><PlainButton look="link" onclick={() => parts.enter(line, supply)}>{common.change}</PlainButton
+                  ><PlainButton look="link" onclick={() => job.archive(supply)}>{texts.archiveSupply}</PlainButton
                   ></span
                 >
               {/if}
@@ -114,9 +103,8 @@
       </p>
       {#if job.open && chosen}
         <div class="row actions">
-          <button type="button" class="link" onclick={() => parts.enter(line, null)}>{texts.enterAPart}</button>
-          {#if parts.counter}<button type="button" class="link" onclick={() => parts.ask(line)}
-              >{texts.askTheCounter}</button
+          <PlainButton look="link" onclick={() => parts.enter(line, null)}>{texts.enterAPart}</PlainButton>
+          {#if parts.counter}<PlainButton look="link" onclick={() => parts.ask(line)}>{texts.askTheCounter}</PlainButton
             >{/if}
         </div>
       {/if}
@@ -203,19 +191,6 @@
     justify-content: space-between;
     gap: 0.25rem 1rem;
     padding: 0.2rem 0;
-  }
-  .supplies label {
-    display: grid;
-    grid-template-columns: 2rem 1fr;
-    line-height: 1.35;
-    font-size: 1rem;
-  }
-  input[type="radio"],
-  input[type="checkbox"] {
-    width: 1.35rem;
-    height: 1.35rem;
-    margin: 0;
-    accent-color: var(--petrol);
   }
   .fits {
     color: var(--good);

@@ -1,10 +1,11 @@
 <script lang="ts">
+  import TextField from "../../parts/controls/TextField.svelte";
   import Skeleton from "../../parts/Skeleton.svelte";
   import { currentPage } from "../../parts/currentPage.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
-  import { Button, TextInput } from "carbon-components-svelte";
+  import { Button } from "carbon-components-svelte";
   import { push } from "svelte-spa-router";
   import { api, type Schemas } from "../../api/client";
   import JobView from "./JobView.svelte";
@@ -61,13 +62,7 @@
           </p>{/if}
       </div>
       <form class="row no-print" onsubmit={plan} novalidate>
-        <TextInput
-          labelText={texts.optionalDate}
-          type="date"
-          bind:value={planned}
-          invalid={!!form.refused}
-          invalidText={form.first}
-        />
+        <TextField label={texts.optionalDate} type="date" bind:value={planned} fault={form.first} />
         {#if there}<Button size="field" href="#/jobs/{there.id}">{texts.openTheJob}</Button>{/if}
         <Button type="submit" size="field" kind={there ? "tertiary" : "primary"}
           >{there ? texts.planASecondJob : texts.planThisJob}</Button

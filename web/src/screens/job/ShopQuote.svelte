@@ -1,5 +1,6 @@
 <script lang="ts">
-  import "../../parts/fields.css";
+  import TextField from "../../parts/controls/TextField.svelte";
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
@@ -30,43 +31,38 @@
 </script>
 
 {#if editing}
-  <form class="fields" onsubmit={keep} novalidate>
+  <form class="" onsubmit={keep} novalidate>
     {#each lines as line, at (at)}
       <div class="row line">
-        <label class="grow"
-          ><span>{texts.quoteLine}</span><input
-            autocomplete="off"
-            maxlength="60"
-            bind:value={line.what}
-            aria-invalid={!!job.fault(`lines.${at}.what`)}
-          /></label
-        >
-        <label class="amount"
-          ><span>{currency}</span><input
-            inputmode="decimal"
-            autocomplete="off"
-            bind:value={line.amount}
-            aria-invalid={!!job.fault(`lines.${at}.amount`)}
-          /></label
-        >
-        <button type="button" class="link" onclick={() => (lines = lines.filter((_, index) => index !== at))}
-          >{texts.removeLine}</button
+        <TextField
+          label={texts.quoteLine}
+          width="long"
+          maxlength={60}
+          bind:value={line.what}
+          fault={job.fault(`lines.${at}.what`)}
+        />
+        <TextField
+          label={currency}
+          inputmode="decimal"
+          bind:value={line.amount}
+          fault={job.fault(`lines.${at}.amount`)}
+        />
+        <PlainButton look="link" onclick={() => (lines = lines.filter((_, index) => index !== at))}
+          >{texts.removeLine}</PlainButton
         >
       </div>
       <Fault text={job.fault(`lines.${at}.what`) || job.fault(`lines.${at}.amount`)} />
     {/each}
-    <button type="button" class="link" onclick={() => (lines = [...lines, { what: "", amount: "" }])}
-      >{texts.addALineOfTheQuote}</button
+    <PlainButton look="link" onclick={() => (lines = [...lines, { what: "", amount: "" }])}
+      >{texts.addALineOfTheQuote}</PlainButton
     >
     <div class="row">
-      <label
-        ><span>{say(lines.length ? texts.totalOnThePaper : texts.quoteTitle, { currency })}</span><input
-          inputmode="decimal"
-          autocomplete="off"
-          bind:value={total}
-          aria-invalid={!!job.fault("total")}
-        /></label
-      >
+      <TextField
+        label={say(lines.length ? texts.totalOnThePaper : texts.quoteTitle, { currency })}
+        inputmode="decimal"
+        bind:value={total}
+        fault={job.fault("total")}
+      />
       <Button type="submit" size="field" disabled={job.busy}>{texts.saveQuote}</Button>
       <Button size="field" kind="ghost" on:click={() => (editing = false)}>{common.cancel}</Button>
     </div>
@@ -91,30 +87,18 @@
       <Button size="field" kind="tertiary" on:click={edit}
         >{plan.quote === null ? texts.enterAShopsQuote : texts.changeTheQuote}</Button
       >
-      {#if plan.quote !== null}<button type="button" class="link" onclick={() => job.quote(null, [])}
-          >{texts.backToTheEstimate}</button
+      {#if plan.quote !== null}<PlainButton look="link" onclick={() => job.quote(null, [])}
+          >{texts.backToTheEstimate}</PlainButton
         >{/if}
     </p>
   {/if}
 {/if}
 
 <style>
-  .fields {
-    display: grid;
-    gap: 0.75rem;
-    justify-items: start;
-    margin-top: 0.75rem;
-  }
   .line {
     align-items: end;
     flex-wrap: nowrap;
     width: 100%;
-  }
-  .amount {
-    flex: 0 0 7rem;
-  }
-  .grow {
-    flex: 1 1 12rem;
   }
   table {
     margin-top: 0.75rem;

@@ -1,13 +1,14 @@
 <script lang="ts">
+  import CheckField from "../../parts/controls/CheckField.svelte";
+  import TextField from "../../parts/controls/TextField.svelte";
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import { torque, type StepGroup } from "../../format/jobs";
   import { day, upperFirst } from "../../format/words";
-  import { focusOn } from "../../parts/focus";
   import Fault from "../../parts/Fault.svelte";
-  import "../../parts/fields.css";
   import type { Action, JobStepsState } from "./jobSteps.svelte";
 
   /** One group of steps with its cautions and the owner's notes. */
@@ -33,35 +34,30 @@
   class:joined={stepGroup.steps.length > 1}
   data-step={stepGroup.key}
 >
-  <label>
-    <input
-      type="checkbox"
-      checked={sending ? sending.done : at.ticked(stepGroup)}
-      disabled={!job.open}
-      onchange={(event) => at.check(stepGroup, event.currentTarget)}
-    />
-    <span>
-      {#each stepGroup.steps as step (step.key)}
-        <span class="line">
-          <span class="what">{step.text}</span>
-          {#each step.tighten as line (line.axle + line.fastener)}
-            {#if line.newton_metres !== null}<strong class="number at"
-                >{plan.axles.length > 1 && !step.key.includes(`${line.axle}.`) ? `${line.axle} ` : ""}{step.tighten
-                  .length > 1
-                  ? `${line.label.toLowerCase()} `
-                  : ""}{torque(line)}</strong
-              >{/if}{#if line.said.length}<span class="quiet"
-                >{line.newton_metres === null ? `${line.label}: ` : ""}{line.said.join("; ")}</span
-              >{/if}
-          {/each}
-          {#if step.mandatory}<span class="mandatory">{step.safety_critical ? texts.neverSkipped : texts.dontSkip}</span
+  <CheckField
+    checked={sending ? sending.done : at.ticked(stepGroup)}
+    disabled={!job.open}
+    oncheck={(on) => at.check(stepGroup, on)}
+    >{#each stepGroup.steps as step (step.key)}
+      <span class="line">
+        <span class="what">{step.text}</span>
+        {#each step.tighten as line (line.axle + line.fastener)}
+          {#if line.newton_metres !== null}<strong class="number at"
+              >{plan.axles.length > 1 && !step.key.includes(`${line.axle}.`) ? `${line.axle} ` : ""}{step.tighten
+                .length > 1
+                ? `${line.label.toLowerCase()} `
+                : ""}{torque(line)}</strong
+            >{/if}{#if line.said.length}<span class="quiet"
+              >{line.newton_metres === null ? `${line.label}: ` : ""}{line.said.join("; ")}</span
             >{/if}
-          {#if step.own}<span class="mandatory own">{texts.yourOwnStep}</span>{/if}
-          {#if step.why && !done}{" "}<span class="quiet">{step.why}</span>{/if}
-        </span>
-      {/each}
-    </span>
-  </label>
+        {/each}
+        {#if step.mandatory}<span class="mandatory">{step.safety_critical ? texts.neverSkipped : texts.dontSkip}</span
+          >{/if}
+        {#if step.own}<span class="mandatory own">{texts.yourOwnStep}</span>{/if}
+        {#if step.why && !done}{" "}<span class="quiet">{step.why}</span>{/if}
+      </span>
+    {/each}</CheckField
+  >
   {#if sending}<p class="note unsent" role="status">
       {texts.notSavedYetTheServer}
     </p>{/if}
@@ -71,10 +67,9 @@
   {#if at.refusedAt === stepGroup.key && job.fault("step")}
     <p class="note fault" role="alert">
       {#if waitsFor.length}{texts.firstComes}
-        {#each waitsFor as key, place (key + place)}{place ? texts.then : ""}<button
-            type="button"
-            class="link"
-            onclick={() => goTo(key)}>{at.named(key)}</button
+        {#each waitsFor as key, place (key + place)}{place ? texts.then : ""}<PlainButton
+            look="link"
+            onclick={() => goTo(key)}>{at.named(key)}</PlainButton
           >{/each}{:else}{job.fault("step")}{/if}
     </p>
   {/if}
@@ -98,36 +93,30 @@
   {/if}
   {#if job.open && (at.changing || next)}
     <div class="actions no-print">
-      <button type="button" class="link" onclick={() => at.open(step.key, "note")}>{texts.noteForNextTime}</button>
-      {#if !step.safety_critical && !at.done(step) && stepGroup.steps.length === 1 && plan.state === "in_progress"}<button
-          type="button"
-          class="link"
-          onclick={() => at.open(step.key, "deviation")}>{texts.iDidItAnotherWay}</button
+      <PlainButton look="link" onclick={() => at.open(step.key, "note")}>{texts.noteForNextTime}</PlainButton>
+      {#if !step.safety_critical && !at.done(step) && stepGroup.steps.length === 1 && plan.state === "in_progress"}<PlainButton
+          look="link"
+          onclick={() => at.open(step.key, "deviation")}>{texts.iDidItAnotherWay}</PlainButton
         >{/if}
       {#if at.changing}
-        <button type="button" class="link" onclick={() => at.open(step.key, "insert")}>{texts.addAStepAfterIt}</button>
-        <button type="button" class="link" onclick={() => at.move(step, -1)}>{texts.moveUp}</button>
-        <button type="button" class="link" onclick={() => at.move(step, 1)}>{texts.moveDown}</button>
-        {#if step.own && step.event}<button type="button" class="link" onclick={() => job.unadjust(step.event!)}
-            >{texts.removeStep}</button
+        <PlainButton look="link" onclick={() => at.open(step.key, "insert")}>{texts.addAStepAfterIt}</PlainButton>
+        <PlainButton look="link" onclick={() => at.move(step, -1)}>{texts.moveUp}</PlainButton>
+        <PlainButton look="link" onclick={() => at.move(step, 1)}>{texts.moveDown}</PlainButton>
+        {#if step.own && step.event}<PlainButton look="link" onclick={() => job.unadjust(step.event!)}
+            >{texts.removeStep}</PlainButton
           >
-        {:else if !step.mandatory}<button
-            type="button"
-            class="link"
-            onclick={() => job.adjust({ action: "drop", key: step.key })}>{texts.skipStep}</button
+        {:else if !step.mandatory}<PlainButton look="link" onclick={() => job.adjust({ action: "drop", key: step.key })}
+            >{texts.skipStep}</PlainButton
           >{/if}
-        {#if step.event && !step.own}<button type="button" class="link" onclick={() => job.unadjust(step.event!)}
-            >{texts.moveBack}</button
+        {#if step.event && !step.own}<PlainButton look="link" onclick={() => job.unadjust(step.event!)}
+            >{texts.moveBack}</PlainButton
           >{/if}
       {/if}
     </div>
   {/if}
   {#if at.writing?.key === step.key}
-    <form class="row writing fields" onsubmit={(event) => at.write(event)}>
-      <label class="grow"
-        ><span>{LABELS[at.writing.action]}</span>
-        <input use:focusOn type="text" maxlength="500" bind:value={at.text} /></label
-      >
+    <form class="row writing" onsubmit={(event) => at.write(event)}>
+      <TextField label={LABELS[at.writing.action]} width="long" first maxlength={500} bind:value={at.text} />
       <Button type="submit" size="field">{common.save}</Button>
       <Button size="field" kind="ghost" on:click={() => (at.writing = null)}>{common.cancel}</Button>
       <Fault text={job.fault("because")} />
@@ -145,20 +134,12 @@
     border-left-color: var(--friction);
     background: var(--paper);
   }
-  li > label {
-    display: grid;
-    grid-template-columns: 2.25rem 1fr;
+  .line {
     line-height: 1.4;
     font-size: 1.0625rem;
   }
-  .next > label {
+  .next .line {
     font-size: 1.25rem;
-  }
-  input[type="checkbox"] {
-    width: 1.4rem;
-    height: 1.4rem;
-    margin: 0.05rem 0 0;
-    accent-color: var(--petrol);
   }
   .done .what {
     color: var(--quiet);
@@ -190,7 +171,7 @@
   }
   .caution,
   .note {
-    margin: 0.3rem 0 0.3rem 2.25rem;
+    margin: 0.3rem 0 0.3rem 1.95rem;
     padding-left: 0.6rem;
     border-left: 4px solid var(--line);
     font-size: 0.9688rem;
@@ -223,31 +204,21 @@
     display: flex;
     flex-wrap: wrap;
     gap: 0 1.1rem;
-    margin-left: 2.25rem;
+    margin-left: 1.95rem;
   }
   .writing {
-    margin: 0.4rem 0 0.6rem 2.25rem;
+    margin: 0.4rem 0 0.6rem 1.95rem;
     align-items: end;
   }
   @media (max-width: 40rem), (hover: none) {
-    li > label {
-      grid-template-columns: 2.6rem 1fr;
-    }
-    input[type="checkbox"] {
-      width: 1.8rem;
-      height: 1.8rem;
-    }
     .caution,
     .note,
     .actions {
-      margin-left: 2.6rem;
-    }
-    .link {
-      min-height: 44px;
+      margin-left: 2.4rem;
     }
   }
   @media print {
-    li > label,
+    .line,
     .caution {
       font-size: 0.85rem;
       line-height: 1.25;

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import SelectField from "../../parts/controls/SelectField.svelte";
+  import TextField from "../../parts/controls/TextField.svelte";
   import { usualUnit } from "../../format/units";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
@@ -63,37 +65,27 @@
 </script>
 
 <form onsubmit={keep} novalidate>
-  <div class="field wide">
-    <label for="{id}-name">{texts.partName}</label><input
-      id="{id}-name"
-      maxlength="120"
-      autocomplete="off"
-      bind:value={typed.name}
-      aria-invalid={!!job.fault("name")}
-    />{#if job.fault("name")}<span class="fault" role="alert">{job.fault("name")}</span>{/if}
-  </div>
+  <TextField
+    label={texts.partName}
+    width="long"
+    id="{id}-name"
+    maxlength={120}
+    bind:value={typed.name}
+    fault={job.fault("name")}
+  />
   {#each fields as [key, label, mode] (key)}
-    <div class="field">
-      <label for="{id}-{key}">{label}</label>
-      <input
-        id="{id}-{key}"
-        inputmode={mode || "text"}
-        autocomplete="off"
-        bind:value={typed[key]}
-        aria-invalid={!!fault(key)}
-      />
-      {#if fault(key)}<span class="fault" role="alert">{fault(key)}</span>{/if}
-    </div>
+    <TextField {label} id="{id}-{key}" inputmode={mode || "text"} bind:value={typed[key]} fault={fault(key)} />
   {/each}
   {#if compounds}
-    <div class="field">
-      <label for="{id}-compound">{texts.compoundCompared}</label>
-      <select id="{id}-compound" bind:value={typed.compound}
-        ><option value="">{common.theSameKind}</option><option value="harder">{texts.harderLastsLonger}</option><option
-          value="softer">{texts.softerBitesMore}</option
-        ></select
-      >
-    </div>
+    <SelectField
+      label={texts.compoundCompared}
+      bind:value={typed.compound}
+      options={[
+        { id: "", label: common.theSameKind },
+        { id: "harder", label: texts.harderLastsLonger },
+        { id: "softer", label: texts.softerBitesMore },
+      ]}
+    />
   {/if}
   {#if job.fault("item") || job.fault("kind") || job.fault("axle")}<p class="fault" role="alert">
       {job.refused?.message}
@@ -112,39 +104,5 @@
     gap: 0.75rem;
     align-items: end;
     padding: 0.75rem 0;
-  }
-  .field {
-    display: grid;
-    gap: 0.25rem;
-  }
-  label {
-    font-weight: 600;
-    font-size: 0.9688rem;
-    line-height: 1.3;
-  }
-  input,
-  select {
-    font: inherit;
-    font-size: 1.05rem;
-    min-height: 48px;
-    width: 8.5rem;
-    border: 1px solid var(--quiet);
-    background: var(--sheet);
-    color: var(--ink);
-    padding: 0 0.5rem;
-    box-sizing: border-box;
-  }
-  select {
-    width: 12rem;
-  }
-  .wide {
-    flex: 1 1 100%;
-  }
-  .wide input {
-    width: min(24rem, 100%);
-  }
-  input[aria-invalid="true"] {
-    border-color: var(--stop);
-    box-shadow: 0 0 0 1px var(--stop);
   }
 </style>

@@ -72,15 +72,15 @@ export class JobStepsState {
     return step ? `${step.place ? `${upperFirst(step.place)}: ` : ""}${inShort(step.text)}` : key;
   };
 
-  async check(stepGroup: StepGroup, box: HTMLInputElement): Promise<void> {
+  /** false when the server refused it: the box goes back. */
+  async check(stepGroup: StepGroup, on: boolean): Promise<boolean> {
     this.refusedAt = stepGroup.key;
     const keys = stepGroup.steps.map((step) => step.key);
     const last = this.next?.key === stepGroup.key && this.stages[this.at]?.stepGroups.at(-1)?.key === stepGroup.key;
-    await this.job.tick(keys, box.checked);
-    // A tick the server refused is shown as not ticked.
-    if (!outbox.of(this.job.id, stepGroup.key)) box.checked = this.ticked(stepGroup);
+    await this.job.tick(keys, on);
     // With the last step of a stage the next one is at hand.
     if (last && this.allDone(stepGroup)) this.asked = null;
+    return !!outbox.of(this.job.id, stepGroup.key) || this.ticked(stepGroup) === on;
   }
   open = (key: string, action: Action): void => {
     [this.writing, this.text] = [{ key, action }, ""];

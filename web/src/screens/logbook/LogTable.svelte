@@ -1,5 +1,6 @@
 <script lang="ts">
-  import "../../parts/fields.css";
+  import SelectField from "../../parts/controls/SelectField.svelte";
+  import TextField from "../../parts/controls/TextField.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/logbook";
   import { say } from "../../texts/say";
@@ -19,23 +20,23 @@
 </script>
 
 <section class="sheet">
-  <div class="find fields">
-    <label
-      >{texts.find}<input
-        type="search"
-        autocomplete="off"
-        placeholder={texts.findWhat}
-        bind:value={words}
-        oninput={() => (most = AT_ONCE)}
-      /></label
-    >
-    <label class="kind"
-      >{texts.kind}<select bind:value={kind}>
-        <option value="">{texts.everything}</option>
-        <option value="inspection">{texts.inspections}</option>
-        <option value="job">{texts.jobs}</option>
-      </select></label
-    >
+  <div class="find">
+    <TextField
+      label={texts.find}
+      type="search"
+      placeholder={texts.findWhat}
+      bind:value={words}
+      oninput={() => (most = AT_ONCE)}
+    />
+    <SelectField
+      label={texts.kind}
+      bind:value={kind}
+      options={[
+        { id: "", label: texts.everything },
+        { id: "inspection", label: texts.inspections },
+        { id: "job", label: texts.jobs },
+      ]}
+    />
     <p class="quiet" role="status">
       {listed(
         say(texts.counted, { count: found.length }),
@@ -81,14 +82,6 @@
   .find p {
     text-align: right;
     padding-bottom: 0.6rem;
-  }
-  .kind select {
-    font: inherit;
-    font-weight: 400;
-    min-height: 48px;
-    border: 1px solid var(--quiet);
-    background: var(--sheet);
-    color: var(--ink);
   }
   .day {
     white-space: nowrap;

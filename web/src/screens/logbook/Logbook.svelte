@@ -1,4 +1,5 @@
 <script lang="ts">
+  import SelectField from "../../parts/controls/SelectField.svelte";
   import Skeleton from "../../parts/Skeleton.svelte";
   import * as texts from "../../texts/logbook";
   import { say } from "../../texts/say";
@@ -25,14 +26,14 @@
   <div class="stack">
     <div class="row spread">
       <h1>{texts.title}</h1>
-      <label class="which"
-        >{texts.vehicle}
-        <select bind:value={only}
-          ><option value="">{texts.all}</option>{#each loaded.value as vehicle (vehicle.id)}<option
-              value={String(vehicle.id)}>{vehicle.name}</option
-            >{/each}</select
-        ></label
-      >
+      <SelectField
+        label={texts.vehicle}
+        bind:value={only}
+        options={[
+          { id: "", label: texts.all },
+          ...loaded.value.map((vehicle) => ({ id: String(vehicle.id), label: vehicle.name })),
+        ]}
+      />
       <p class="row">
         {#each shown as vehicle (vehicle.id)}<a href="/api/v1/vehicles/{vehicle.id}/log.csv" download
             >{say(texts.exportOf, { name: vehicle.name })}</a
@@ -44,18 +45,3 @@
 {:else if loaded.loading}
   <Skeleton />
 {/if}
-
-<style>
-  .which {
-    display: flex;
-    gap: 0.5rem;
-    align-items: center;
-  }
-  select {
-    font: inherit;
-    min-height: 2.5rem;
-    border: 1px solid var(--quiet);
-    background: var(--sheet);
-    color: var(--ink);
-  }
-</style>

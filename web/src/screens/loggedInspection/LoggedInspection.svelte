@@ -1,4 +1,5 @@
 <script lang="ts">
+  import TextField from "../../parts/controls/TextField.svelte";
   import "./correct.css";
   import { currentPage } from "../../parts/currentPage.svelte";
   import * as common from "../../texts/common";
@@ -110,23 +111,14 @@
         novalidate
       >
         {#if !inspection.void}
-          <div class="field">
-            <label for="date">{common.day}</label><input
-              id="date"
-              type="date"
-              class="text"
-              bind:value={correction.date}
-              aria-invalid={!!fault("date")}
-            />
-          </div>
-          <div class="field">
-            <label for="odometer">{say(common.odometerUnit, { unit: inspection.odometer.unit })}</label><input
-              id="odometer"
-              inputmode="decimal"
-              bind:value={correction.odometer}
-              aria-invalid={!!fault("odometer.value")}
-            />
-          </div>
+          <TextField label={common.day} id="date" type="date" bind:value={correction.date} fault={fault("date")} />
+          <TextField
+            label={say(common.odometerUnit, { unit: inspection.odometer.unit })}
+            id="odometer"
+            inputmode="decimal"
+            bind:value={correction.odometer}
+            fault={fault("odometer.value")}
+          />
         {/if}
         <ReasonField id="reason" {correction} />
         <div class="row">

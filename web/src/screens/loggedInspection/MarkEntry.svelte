@@ -1,4 +1,6 @@
 <script lang="ts">
+  import SelectField from "../../parts/controls/SelectField.svelte";
+  import TextField from "../../parts/controls/TextField.svelte";
   import "./correct.css";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/loggedInspection";
@@ -6,7 +8,6 @@
   import { Button } from "carbon-components-svelte";
   import type { Schemas } from "../../api/client";
   import Fault from "../../parts/Fault.svelte";
-  import { focusOn } from "../../parts/focus";
   import { day, upperFirst } from "../../format/words";
   import type { Correction } from "./correction.svelte";
   import ReasonField from "./ReasonField.svelte";
@@ -39,21 +40,13 @@
   {#if correction.mark === mark.id}
     <form class="correct" onsubmit={(event) => (event.preventDefault(), correction.saveMark(mark))} novalidate>
       {#if !mark.void}
-        {#if mark.choices.length}<div class="field">
-            <label for="mark">{texts.whatItIs}</label><select id="mark" bind:value={correction.markId}
-              >{#each mark.choices as choice (choice.id)}<option value={choice.id}>{choice.label}</option
-                >{/each}</select
-            >
-          </div>
-        {:else}<div class="field">
-            <label for="mark">{texts.value}</label><input
-              id="mark"
-              use:focusOn
-              inputmode="decimal"
-              autocomplete="off"
-              bind:value={correction.markId}
-            />
-          </div>{/if}
+        {#if mark.choices.length}<SelectField
+            label={texts.whatItIs}
+            id="mark"
+            bind:value={correction.markId}
+            options={mark.choices}
+          />
+        {:else}<TextField label={texts.value} id="mark" first inputmode="decimal" bind:value={correction.markId} />{/if}
       {/if}
       <ReasonField id="mark-reason" {correction} />
       <div class="row">

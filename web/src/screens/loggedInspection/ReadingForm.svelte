@@ -1,4 +1,6 @@
 <script lang="ts">
+  import SelectField from "../../parts/controls/SelectField.svelte";
+  import TextField from "../../parts/controls/TextField.svelte";
   import "./correct.css";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/loggedInspection";
@@ -21,29 +23,26 @@
   novalidate
 >
   {#if reading.value !== null && !reading.void}
-    <div class="field">
-      <label for="value">{texts.value}</label><input
-        id="value"
+    <TextField
+      label={texts.value}
+      id="value"
+      inputmode="decimal"
+      bind:value={correction.value}
+      fault={fault("value")}
+    />
+    {#if reading.upper !== null}<TextField
+        label={texts.doesntFit}
+        id="upper"
         inputmode="decimal"
-        autocomplete="off"
-        bind:value={correction.value}
-        aria-invalid={!!fault("value")}
-      />
-    </div>
-    {#if reading.upper !== null}<div class="field">
-        <label for="upper">{texts.doesntFit}</label><input
-          id="upper"
-          inputmode="decimal"
-          autocomplete="off"
-          bind:value={correction.upper}
-          aria-invalid={!!fault("upper")}
-        />
-      </div>{/if}
-    <div class="field">
-      <label for="unit">{texts.unit}</label><select id="unit" bind:value={correction.unit}
-        >{#each units as each (each)}<option value={each}>{each}</option>{/each}</select
-      >
-    </div>
+        bind:value={correction.upper}
+        fault={fault("upper")}
+      />{/if}
+    <SelectField
+      label={texts.unit}
+      id="unit"
+      bind:value={correction.unit}
+      options={units.map((each) => ({ id: each, label: each }))}
+    />
   {/if}
   <ReasonField id="reason" {correction} />
   <div class="row">

@@ -1,17 +1,16 @@
 <script lang="ts">
+  import TextField from "../../parts/controls/TextField.svelte";
   import * as common from "../../texts/common";
   import type { Correction } from "./correction.svelte";
 
   let { id, correction }: { id: string; correction: Correction } = $props();
 </script>
 
-<div class="field wide">
-  <label for={id}>{common.reason}</label><input
-    {id}
-    class="text"
-    autocomplete="off"
-    maxlength="400"
-    bind:value={correction.reason}
-    aria-invalid={!!correction.fault("reason")}
-  />
-</div>
+<TextField
+  label={common.reason}
+  width="long"
+  {id}
+  maxlength={400}
+  bind:value={correction.reason}
+  fault={correction.fault("reason")}
+/>

@@ -1,8 +1,10 @@
 <script lang="ts">
+  import RadioGroup from "../../parts/controls/RadioGroup.svelte";
+  import TextField from "../../parts/controls/TextField.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/newVehicle";
   import { say } from "../../texts/say";
-  import { Button, RadioButton, RadioButtonGroup, TextInput } from "carbon-components-svelte";
+  import { Button } from "carbon-components-svelte";
   import { push } from "svelte-spa-router";
   import { api, Refusal } from "../../api/client";
   import Problem from "../../parts/Problem.svelte";
@@ -41,30 +43,40 @@
 
 <form class="sheet stack" onsubmit={save} novalidate>
   <h1>{common.addAVehicle}</h1>
-  <TextInput
-    labelText={common.yourNameForIt}
+  <TextField
+    label={common.yourNameForIt}
     bind:value={name}
-    invalid={!!nameFault}
-    invalidText={nameFault ? say(texts.theNameNameFault, { nameFault }) : ""}
     maxlength={60}
-    autocomplete="off"
+    fault={nameFault ? say(texts.theNameNameFault, { nameFault }) : ""}
   />
-  <RadioButtonGroup legendText={common.kind} bind:selected={kind}>
-    <RadioButton labelText={texts.car} value="car" />
-    <RadioButton labelText={texts.van} value="van" />
-    <RadioButton labelText={texts.offRoader} value="off_roader" />
-    <RadioButton labelText={texts.motorcycle} value="motorcycle" />
-  </RadioButtonGroup>
+  <RadioGroup
+    legend={common.kind}
+    bind:chosen={kind}
+    options={[
+      { id: "car", label: texts.car },
+      { id: "van", label: texts.van },
+      { id: "off_roader", label: texts.offRoader },
+      { id: "motorcycle", label: texts.motorcycle },
+    ]}
+  />
   {#if kind === "motorcycle"}
-    <RadioButtonGroup legendText={texts.discsOnTheFrontWheel} bind:selected={frontDiscs}>
-      <RadioButton labelText={texts.one} value="1" />
-      <RadioButton labelText={texts.two} value="2" />
-    </RadioButtonGroup>
+    <RadioGroup
+      legend={texts.discsOnTheFrontWheel}
+      bind:chosen={frontDiscs}
+      options={[
+        { id: "1", label: texts.one },
+        { id: "2", label: texts.two },
+      ]}
+    />
   {/if}
-  <RadioButtonGroup legendText={texts.odometerIn} bind:selected={unit}>
-    <RadioButton labelText={texts.kilometres} value="km" />
-    <RadioButton labelText={texts.miles} value="mi" />
-  </RadioButtonGroup>
+  <RadioGroup
+    legend={texts.odometerIn}
+    bind:chosen={unit}
+    options={[
+      { id: "km", label: texts.kilometres },
+      { id: "mi", label: texts.miles },
+    ]}
+  />
   {#if error && !nameFault}<Problem {error} />{/if}
   <div class="row">
     <Button type="submit" disabled={busy}>{texts.addVehicle}</Button>

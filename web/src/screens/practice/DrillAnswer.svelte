@@ -1,10 +1,11 @@
 <script lang="ts">
+  import RadioGroup from "../../parts/controls/RadioGroup.svelte";
+  import TextField from "../../parts/controls/TextField.svelte";
   import * as texts from "../../texts/practice";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import type { Schemas } from "../../api/client";
   import Fault from "../../parts/Fault.svelte";
-  import { focusOn } from "../../parts/focus";
 
   /** A number typed, one choice, or all of them in order. */
   let {
@@ -36,20 +37,11 @@
   novalidate
 >
   {#if drill.form === "number"}
-    <label class="typed"
-      ><span>{texts.yourReading}</span>
-      <input use:focusOn inputmode="decimal" autocomplete="off" bind:value={typed} aria-invalid={!!fault} />
-      {drill.unit}</label
-    >
+    <TextField label={texts.yourReading} first inputmode="decimal" bind:value={typed} {fault}>
+      {#snippet beside()}{drill.unit}{/snippet}
+    </TextField>
   {:else if drill.form === "choice"}
-    <fieldset>
-      <legend class="unseen">{texts.answers}</legend>
-      {#each drill.choices as choice (choice.id)}
-        <label class="choice"
-          ><input type="radio" name="choice" value={choice.id} bind:group={chosen} /> {choice.label}</label
-        >
-      {/each}
-    </fieldset>
+    <RadioGroup legend={texts.answers} unseen options={drill.choices} bind:chosen />
   {:else}
     <ul>
       {#each drill.choices as choice (choice.id)}
@@ -65,7 +57,7 @@
       {/each}
     </ul>
   {/if}
-  <Fault text={fault} />
+  {#if drill.form !== "number"}<Fault text={fault} />{/if}
   <Button type="submit" size="field" kind="tertiary" disabled={!ready || busy}>{texts.check}</Button>
 </form>
 
@@ -74,43 +66,6 @@
     display: grid;
     gap: 0.75rem;
     justify-items: start;
-  }
-  .typed {
-    display: flex;
-    gap: 0.75rem;
-    align-items: center;
-    font-weight: 600;
-  }
-  .typed input {
-    font: inherit;
-    font-size: 1.5rem;
-    width: 8rem;
-    min-height: 56px;
-    padding: 0 0.5rem;
-    border: 1px solid var(--quiet);
-    background: var(--sheet);
-    color: var(--ink);
-  }
-  fieldset {
-    border: 0;
-    margin: 0;
-    padding: 0;
-  }
-  .choice {
-    display: flex;
-    gap: 0.6rem;
-    align-items: center;
-    min-height: 48px;
-  }
-  .choice input {
-    flex: none;
-    width: 1.35rem;
-    height: 1.35rem;
-    accent-color: var(--petrol);
-  }
-  .unseen {
-    position: absolute;
-    clip-path: inset(50%);
   }
   ul {
     list-style: none;

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import "../../parts/fields.css";
   import * as texts from "../../texts/practice";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import TextField from "../../parts/controls/TextField.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/settings";
   import { Button } from "carbon-components-svelte";
@@ -6,7 +7,6 @@
   import type { Schemas } from "../../api/client";
   import { undo } from "../../parts/undo.svelte";
   import * as undos from "../../texts/undo";
-  import Fault from "../../parts/Fault.svelte";
   import { FormState } from "../../parts/formState.svelte";
 
   let { money, load }: { money: Schemas["Money"]; load: () => Promise<void> } = $props();
@@ -39,25 +39,20 @@
   }
 </script>
 
-<form class="sheet fields" onsubmit={save} novalidate>
+<form class="sheet" onsubmit={save} novalidate>
   <h2>{texts.money}</h2>
   <p class="quiet">{texts.moneyChanges}</p>
   <div class="list">
     {#each FIELDS as [id, label] (id)}
-      <div>
-        <label for={id}>{label}</label>
-        <input
-          {id}
-          class:text={id === "currency"}
-          inputmode={id === "currency" ? "text" : "decimal"}
-          maxlength="8"
-          autocomplete="off"
-          value={typed[id] ?? money[id]}
-          oninput={(event) => ((typed[id] = event.currentTarget.value), (saved = false))}
-          aria-invalid={!!form.fault(id)}
-        />
-        <Fault text={form.fault(id)} />
-      </div>
+      <TextField
+        {id}
+        {label}
+        inputmode={id === "currency" ? "text" : "decimal"}
+        maxlength={8}
+        value={typed[id] ?? money[id]}
+        oninput={(event) => ((typed[id] = event.currentTarget.value), (saved = false))}
+        fault={form.fault(id)}
+      />
     {/each}
   </div>
   <p class="row">
@@ -73,9 +68,5 @@
     gap: 0.75rem 1rem;
     align-items: end;
     margin: 0.75rem 0;
-  }
-  .list > div {
-    display: grid;
-    gap: 0.25rem;
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import TextField from "../../parts/controls/TextField.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/settings";
   import { say } from "../../texts/say";
@@ -7,7 +8,6 @@
   import type { Schemas } from "../../api/client";
   import { undo } from "../../parts/undo.svelte";
   import * as undos from "../../texts/undo";
-  import Fault from "../../parts/Fault.svelte";
   import { FormState } from "../../parts/formState.svelte";
 
   let { schedule, load }: { schedule: Schemas["ScheduleChosen"]; load: () => Promise<void> } = $props();
@@ -41,23 +41,21 @@
   }
 </script>
 
-<form class="sheet fields" onsubmit={save} novalidate>
+<form class="sheet" onsubmit={save} novalidate>
   <h2>{texts.planning}</h2>
   <p class="quiet">{texts.planningChanges}</p>
   <div class="list">
     {#each schedule.choices as choice (choice.id)}
-      <label for={choice.id}>{choice.label}</label>
-      <input
+      <TextField
         id={choice.id}
+        label={choice.label}
         inputmode="numeric"
-        autocomplete="off"
         value={value(choice)}
         oninput={(event) => ((typed[choice.id] = event.currentTarget.value), (saved = false))}
-        aria-invalid={!!fault(choice)}
-        aria-describedby="{choice.id}-usual"
-      />
-      <span class="quiet" id="{choice.id}-usual">{say(texts.usual, { usual: choice.usual })}</span>
-      <span class="wide"><Fault text={fault(choice)} /></span>
+        fault={fault(choice)}
+      >
+        {#snippet beside()}<span class="quiet">{say(texts.usual, { usual: choice.usual })}</span>{/snippet}
+      </TextField>
     {/each}
   </div>
   <p class="row">
@@ -69,15 +67,7 @@
 <style>
   .list {
     display: grid;
-    grid-template-columns: 1fr 6rem 6rem;
-    gap: 0.5rem 0.75rem;
-    align-items: center;
+    gap: 0.75rem;
     margin: 0.75rem 0;
-  }
-  .wide {
-    grid-column: 1 / -1;
-  }
-  .wide:empty {
-    display: none;
   }
 </style>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import "../../parts/fields.css";
+  import RadioGroup from "../../parts/controls/RadioGroup.svelte";
   import * as texts from "../../texts/settings";
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
@@ -40,15 +40,13 @@
     <section class="sheet">
       <h2>{texts.appearance}</h2>
       <p class="quiet">{texts.appearanceChanges}</p>
-      <fieldset class="themes">
-        <legend class="sr">{texts.appearance}</legend>
-        {#each THEMES as each (each)}
-          <label
-            ><input type="radio" name="theme" value={each} bind:group={theme} onchange={() => chooseTheme(each)} />
-            {names[each]}</label
-          >
-        {/each}
-      </fieldset>
+      <RadioGroup
+        legend={texts.appearance}
+        unseen
+        options={THEMES.map((id) => ({ id, label: names[id] }))}
+        chosen={theme}
+        onpick={(id) => void chooseTheme((theme = id as typeof theme))}
+      />
       <h2 class="next">{texts.vehicles}</h2>
       <p class="quiet">{texts.vehiclesChange}</p>
     </section>
@@ -78,27 +76,6 @@
     grid-template-columns: repeat(auto-fit, minmax(min(24rem, 100%), 1fr));
     gap: 1rem;
   }
-  .themes {
-    border: 0;
-    padding: 0;
-    margin: 0.75rem 0 0;
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.25rem 1.5rem;
-  }
-  .themes input {
-    accent-color: var(--petrol);
-  }
-  .themes label {
-    display: flex;
-    gap: 0.5rem;
-    align-items: center;
-    min-height: 3rem;
-  }
-  .themes input {
-    width: 1.25rem;
-    height: 1.25rem;
-  }
   .next {
     margin-top: 1.25rem;
   }
@@ -114,12 +91,5 @@
   .more a {
     display: inline-block;
     padding: 0.15rem 0;
-  }
-  .sr {
-    position: absolute;
-    width: 1px;
-    height: 1px;
-    overflow: hidden;
-    clip-path: inset(50%);
   }
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import RadioGroup from "../../parts/controls/RadioGroup.svelte";
   import * as texts from "../../texts/settings";
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
@@ -40,16 +41,13 @@
     });
 </script>
 
-{#snippet choices(legend: string, name: string, each: readonly string[], chosen: string, pick: (own: string) => void)}
-  <fieldset>
-    <legend>{legend}</legend>
-    {#each each as own (own)}
-      <label
-        ><input type="radio" {name} value={own} checked={chosen === own} onchange={() => pick(own)} />
-        {texts.englishes[own] ?? own}</label
-      >
-    {/each}
-  </fieldset>
+{#snippet choices(legend: string, each: readonly string[], chosen: string, pick: (own: string) => void)}
+  <RadioGroup
+    {legend}
+    options={each.map((own) => ({ id: own, label: texts.englishes[own] ?? own }))}
+    {chosen}
+    onpick={(own) => void pick(own)}
+  />
 {/snippet}
 
 <section class="sheet">
@@ -58,46 +56,15 @@
   {#if loaded.value}
     {@const { words, units } = loaded.value}
     <p class="quiet">{texts.wordsChange}</p>
-    {@render choices(texts.english, "english", ENGLISH, words.english, (english) => choose({ words: { english } }))}
+    {@render choices(texts.english, ENGLISH, words.english, (english) => choose({ words: { english } }))}
     <p class="quiet">{texts.unitsChange}</p>
-    {@render choices(texts.lengths, "length", LENGTH, units.length, (length) => choose({ units: { length } }))}
-    {@render choices(texts.torques, "torque", TORQUE, units.torque, (torque) => choose({ units: { torque } }))}
+    {@render choices(texts.lengths, LENGTH, units.length, (length) => choose({ units: { length } }))}
+    {@render choices(texts.torques, TORQUE, units.torque, (torque) => choose({ units: { torque } }))}
   {/if}
 </section>
 
 <style>
   p {
     margin: 0.75rem 0 0;
-  }
-  fieldset {
-    border: 0;
-    padding: 0;
-    margin: 0.25rem 0 0;
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.25rem 1.5rem;
-    align-items: center;
-  }
-  legend {
-    float: left;
-    font-weight: 600;
-    min-width: 14rem;
-    padding: 0;
-  }
-  label {
-    display: flex;
-    gap: 0.5rem;
-    align-items: center;
-    min-height: 3rem;
-  }
-  @media (max-width: 40rem) {
-    legend {
-      float: none;
-    }
-  }
-  input {
-    width: 1.25rem;
-    height: 1.25rem;
-    accent-color: var(--petrol);
   }
 </style>

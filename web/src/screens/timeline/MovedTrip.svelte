@@ -1,11 +1,11 @@
 <script lang="ts">
+  import TextField from "../../parts/controls/TextField.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/timeline";
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import { day, percent } from "../../format/words";
   import Fault from "../../parts/Fault.svelte";
-  import "../../parts/fields.css";
   import { axleParts } from "./axleParts";
   import type { TripMove } from "./tripMove.svelte";
 
@@ -22,11 +22,13 @@
 </script>
 
 {#if row}
-  <form class="moved fields" aria-label={texts.otherDays} onsubmit={(event) => (event.preventDefault(), trip.keep())}>
-    <label
-      ><span>{say(texts.nameBegins, { name: row.name })}</span>
-      <input type="date" value={trip.from} onchange={(event) => trip.on(event.currentTarget.value)} /></label
-    >
+  <form class="moved" aria-label={texts.otherDays} onsubmit={(event) => (event.preventDefault(), trip.keep())}>
+    <TextField
+      label={say(texts.nameBegins, { name: row.name })}
+      type="date"
+      value={trip.from}
+      onchange={(event) => trip.on(event.currentTarget.value)}
+    />
     <Fault text={trip.form.fault("from") || trip.form.first} />
     <div aria-live="polite">
       {#if trip.moved && trip.changed}
@@ -55,9 +57,6 @@
     padding-top: 0.75rem;
     display: grid;
     gap: 0.5rem;
-  }
-  label {
-    max-width: 16rem;
   }
   li {
     display: grid;

@@ -1,8 +1,9 @@
 <script lang="ts">
+  import TextField from "../../parts/controls/TextField.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/timeline";
   import { say } from "../../texts/say";
-  import { Button, TextInput } from "carbon-components-svelte";
+  import { Button } from "carbon-components-svelte";
   import { untrack } from "svelte";
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
@@ -39,20 +40,12 @@
   }}
   novalidate
 >
-  <TextInput
-    labelText={common.day}
-    type="date"
-    max={today}
-    bind:value={date}
-    invalid={!!fault("date")}
-    invalidText={fault("date")}
-  />
-  <TextInput
-    labelText={say(common.odometerUnit, { unit })}
+  <TextField label={common.day} type="date" max={today} bind:value={date} fault={fault("date")} />
+  <TextField
+    label={say(common.odometerUnit, { unit })}
     inputmode="decimal"
     bind:value
-    invalid={!!fault("odometer.value")}
-    invalidText={fault("odometer.value")}
+    fault={fault("odometer.value")}
   />
   <Button type="submit" size="field">{common.saveNote}</Button>
   {#if doubtful}<Button kind="ghost" size="field" on:click={() => save(true)}>{texts.saveItIsRight}</Button>{/if}

@@ -1,8 +1,10 @@
 <script lang="ts">
+  import SelectField from "../../parts/controls/SelectField.svelte";
+  import TextField from "../../parts/controls/TextField.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/timeline";
   import { say } from "../../texts/say";
-  import { Button, Select, SelectItem, TextInput } from "carbon-components-svelte";
+  import { Button } from "carbon-components-svelte";
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import { FormState } from "../../parts/formState.svelte";
@@ -34,53 +36,36 @@
 </script>
 
 <form onsubmit={save} novalidate>
-  <Select
-    labelText={common.what}
-    bind:selected={kind}
-    helperText={kinds.find((each) => each.kind === kind)?.note ?? ""}
-  >
-    {#each kinds as each (each.kind)}<SelectItem value={each.kind} text={each.label} />{/each}
-  </Select>
-  <TextInput
-    labelText={common.name}
-    maxlength={80}
-    bind:value={typed.name}
-    invalid={!!fault("name")}
-    invalidText={fault("name")}
+  <SelectField
+    label={common.what}
+    bind:value={kind}
+    note={kinds.find((each) => each.kind === kind)?.note ?? ""}
+    options={kinds.map((each) => ({ id: each.kind, label: each.label }))}
   />
-  <TextInput
-    labelText={kind === "inspection" ? common.day : common.from}
+  <TextField label={common.name} maxlength={80} bind:value={typed.name} fault={fault("name")} />
+  <TextField
+    label={kind === "inspection" ? common.day : common.from}
     type="date"
     min={kind === "driving" ? undefined : today}
     bind:value={typed.from}
-    invalid={!!fault("from")}
-    invalidText={fault("from")}
+    fault={fault("from")}
   />
   {#if kind === "trip"}
-    <TextInput
-      labelText={common.to}
-      type="date"
-      min={today}
-      bind:value={typed.to}
-      invalid={!!fault("to")}
-      invalidText={fault("to")}
-    />
+    <TextField label={common.to} type="date" min={today} bind:value={typed.to} fault={fault("to")} />
   {/if}
   {#if kind !== "inspection"}
-    <TextInput
-      labelText={kind === "trip" ? say(texts.distanceUnit, { unit }) : say(texts.inAYearUnit, { unit })}
+    <TextField
+      label={kind === "trip" ? say(texts.distanceUnit, { unit }) : say(texts.inAYearUnit, { unit })}
       inputmode="decimal"
       bind:value={typed.distance}
-      invalid={!!fault("distance")}
-      invalidText={fault("distance")}
+      fault={fault("distance")}
     />
-    <TextInput
-      labelText={common.wearFactorYourGuess}
+    <TextField
+      label={common.wearFactorYourGuess}
       placeholder="1"
       inputmode="decimal"
       bind:value={typed.wear_factor}
-      invalid={!!fault("wear_factor")}
-      invalidText={fault("wear_factor")}
+      fault={fault("wear_factor")}
     />
   {/if}
   <Button type="submit" size="field">{common.saveNote}</Button>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import TextField from "../../parts/controls/TextField.svelte";
   import Skeleton from "../../parts/Skeleton.svelte";
   import { undo } from "../../parts/undo.svelte";
   import * as undos from "../../texts/undo";
@@ -155,19 +156,21 @@
             </li>
           {/each}
         </ol>
-        <p class="calendar">
+        <div class="calendar">
           <span
             ><a href="/api/v1/vehicles/{vehicle.id}/calendar.ics?save=1" download="brakes.ics"
               >{texts.saveAsACalendarFile}</a
             >. {texts.calendarSubscribe}</span
           >
-          <input
+          <TextField
+            label={texts.calendarAddress}
+            unseen
+            width="long"
             readonly
-            aria-label={texts.calendarAddress}
             value={address}
             onfocus={(event) => event.currentTarget.select()}
           />
-        </p>
+        </div>
       </section>
     </div>
     <section class="sheet">
@@ -241,14 +244,5 @@
     margin-top: 1rem;
     display: grid;
     gap: 0.3rem;
-  }
-  .calendar input {
-    width: 100%;
-    min-height: 2.5rem;
-    font: inherit;
-    color: var(--ink);
-    background: var(--paper);
-    border: 1px solid var(--line);
-    padding: 0 0.5rem;
   }
 </style>

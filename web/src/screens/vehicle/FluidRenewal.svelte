@@ -1,8 +1,9 @@
 <script lang="ts">
+  import TextField from "../../parts/controls/TextField.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/vehicle";
   import { say } from "../../texts/say";
-  import { Button, TextInput } from "carbon-components-svelte";
+  import { Button } from "carbon-components-svelte";
   import { api, type Schemas } from "../../api/client";
   import { FormState } from "../../parts/formState.svelte";
 
@@ -21,20 +22,12 @@
 </script>
 
 <form class="row" onsubmit={renew} novalidate>
-  <TextInput
-    labelText={texts.dateOfTheChange}
-    type="date"
-    max={today}
-    bind:value={date}
-    invalid={!!fault("date")}
-    invalidText={fault("date")}
-  />
-  <TextInput
-    labelText={say(texts.odometerDistanceUnit, { distanceUnit: vehicle.distance_unit })}
+  <TextField label={texts.dateOfTheChange} type="date" max={today} bind:value={date} fault={fault("date")} />
+  <TextField
+    label={say(texts.odometerDistanceUnit, { distanceUnit: vehicle.distance_unit })}
     inputmode="decimal"
     bind:value={odometer}
-    invalid={!!fault("odometer.value")}
-    invalidText={fault("odometer.value")}
+    fault={fault("odometer.value")}
   />
   <Button type="submit" size="field">{common.save}</Button>
   <Button kind="ghost" size="field" on:click={() => done(false)}>{common.cancel}</Button>

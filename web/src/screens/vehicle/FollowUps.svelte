@@ -1,5 +1,6 @@
 <script lang="ts">
-  import "../../parts/fields.css";
+  import TextField from "../../parts/controls/TextField.svelte";
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/vehicle";
   import { say } from "../../texts/say";
@@ -7,9 +8,7 @@
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import { day } from "../../format/words";
-  import { focusOn } from "../../parts/focus";
   import { FormState } from "../../parts/formState.svelte";
-  import Fault from "../../parts/Fault.svelte";
 
   /** A vehicle's follow-ups: added, checked again, closed with their cause. */
   let { vehicle, changed }: { vehicle: Schemas["Vehicle"]; changed: () => Promise<unknown> } = $props();
@@ -43,23 +42,16 @@
       >{/if}
   </div>
   {#if adding}
-    <form class="row fields" onsubmit={add} novalidate>
-      <label class="grow"
-        ><span>{texts.followUpText}</span><input
-          use:focusOn
-          autocomplete="off"
-          maxlength="300"
-          bind:value={text}
-          aria-invalid={!!form.fault("text")}
-        /><Fault text={form.fault("text")} /></label
-      >
-      <label
-        ><span>{texts.checkAgainOn}</span><input
-          type="date"
-          bind:value={lookOn}
-          aria-invalid={!!form.fault("look_on")}
-        /><Fault text={form.fault("look_on")} /></label
-      >
+    <form class="row" onsubmit={add} novalidate>
+      <TextField
+        label={texts.followUpText}
+        width="long"
+        first
+        maxlength={300}
+        bind:value={text}
+        fault={form.fault("text")}
+      />
+      <TextField label={texts.checkAgainOn} type="date" bind:value={lookOn} fault={form.fault("look_on")} />
       <Button type="submit" size="field" disabled={form.busy}>{common.save}</Button>
       <Button size="field" kind="ghost" on:click={() => (adding = false)}>{common.cancel}</Button>
     </form>
@@ -76,27 +68,25 @@
           >
           {#if closing === end.id}
             <form
-              class="row fields"
+              class="row"
               onsubmit={(event) => {
                 event.preventDefault();
                 void change(end.id, because);
               }}
               novalidate
             >
-              <label class="grow"
-                ><span>{texts.whatItWas}</span><input
-                  use:focusOn
-                  autocomplete="off"
-                  maxlength="300"
-                  bind:value={because}
-                  aria-invalid={!!form.fault("because")}
-                /><Fault text={form.fault("because")} /></label
-              >
+              <TextField
+                label={texts.whatItWas}
+                width="long"
+                first
+                maxlength={300}
+                bind:value={because}
+                fault={form.fault("because")}
+              />
               <Button type="submit" size="field" disabled={form.busy}>{texts.closeFollowUp}</Button>
               <Button size="field" kind="ghost" on:click={() => (closing = null)}>{common.cancel}</Button>
             </form>
-          {:else}<button type="button" class="link" onclick={() => (closing = end.id)}>{texts.closeFollowUp}</button
-            >{/if}
+          {:else}<PlainButton look="link" onclick={() => (closing = end.id)}>{texts.closeFollowUp}</PlainButton>{/if}
         </li>
       {/each}
     </ul>
@@ -108,7 +98,7 @@
         {#each closed as end (end.id)}
           <li>
             {end.text}: <strong>{end.closed_because}</strong> <span class="quiet">{day(end.closed_on!)}</span>
-            <button type="button" class="link" onclick={() => change(end.id, null)}>{texts.reopen}</button>
+            <PlainButton look="link" onclick={() => change(end.id, null)}>{texts.reopen}</PlainButton>
           </li>
         {/each}
       </ul>
@@ -120,9 +110,6 @@
   form {
     align-items: end;
     margin: 0.5rem 0;
-  }
-  .grow {
-    flex: 1 1 16rem;
   }
   li {
     padding: 0.4rem 0;

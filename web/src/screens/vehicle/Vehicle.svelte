@@ -1,4 +1,7 @@
 <script lang="ts">
+  import SelectField from "../../parts/controls/SelectField.svelte";
+  import TextField from "../../parts/controls/TextField.svelte";
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import Skeleton from "../../parts/Skeleton.svelte";
   import { undo } from "../../parts/undo.svelte";
   import * as undos from "../../texts/undo";
@@ -6,7 +9,7 @@
   import * as common from "../../texts/common";
   import * as texts from "../../texts/vehicle";
   import { say } from "../../texts/say";
-  import { Button, Select, SelectItem, TextInput } from "carbon-components-svelte";
+  import { Button } from "carbon-components-svelte";
   import { lazyApi } from "../../api/lazyApi";
   import { api, type Schemas } from "../../api/client";
   import AxleCard from "./AxleCard.svelte";
@@ -146,7 +149,7 @@
     {/if}
     {#if vehicle.archived}<p class="sheet" role="status">
         {say(texts.archivedNote, { name: vehicle.name })}
-        <button type="button" class="link" onclick={() => archive(false)}>{common.restore}</button>
+        <PlainButton look="link" onclick={() => archive(false)}>{common.restore}</PlainButton>
       </p>{/if}
     {#if vehicle.skipped.length}
       <ul class="sheet plain-list seen">
@@ -154,8 +157,8 @@
           <li class="watch">
             <strong>{say(texts.doneAnotherWayOnDay, { day: day(step.day) })}</strong>
             {step.text} <span class="quiet">{say(texts.reasonBecause, { because: step.because })}</span>
-            <button type="button" class="link" onclick={() => act(() => lazyApi.resolveDeviation(step.job, step.step))}
-              >{texts.markAsFixed}</button
+            <PlainButton look="link" onclick={() => act(() => lazyApi.resolveDeviation(step.job, step.step))}
+              >{texts.markAsFixed}</PlainButton
             >
           </li>
         {/each}
@@ -247,17 +250,15 @@
         <Button size="small" kind="ghost" on:click={() => archive(false)}>{texts.restoreVehicle}</Button>
       {:else if renaming}
         <form class="row" onsubmit={rename} novalidate>
-          <TextInput
-            labelText={common.name}
-            maxlength={60}
-            bind:value={newName}
-            invalid={!!fault("name")}
-            invalidText={fault("name")}
+          <TextField label={common.name} maxlength={60} bind:value={newName} fault={fault("name")} />
+          <SelectField
+            label={texts.odometerShows}
+            bind:value={newUnit}
+            options={[
+              { id: "km", label: common.kilometres },
+              { id: "mi", label: common.miles },
+            ]}
           />
-          <Select labelText={texts.odometerShows} bind:selected={newUnit}>
-            <SelectItem value="km" text={common.kilometres} />
-            <SelectItem value="mi" text={common.miles} />
-          </Select>
           <Button type="submit" size="field">{common.save}</Button>
           <Button kind="ghost" size="field" on:click={() => (renaming = false)}>{common.cancel}</Button>
         </form>

@@ -1,10 +1,11 @@
 <script lang="ts">
+  import SelectField from "../../parts/controls/SelectField.svelte";
   import Skeleton from "../../parts/Skeleton.svelte";
   import { currentPage } from "../../parts/currentPage.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/wear";
   import { say } from "../../texts/say";
-  import { Button, Select, SelectItem } from "carbon-components-svelte";
+  import { Button } from "carbon-components-svelte";
   import { lazyApi } from "../../api/lazyApi";
   import { api, type Schemas } from "../../api/client";
   import AxleSection from "../../parts/AxleSection.svelte";
@@ -119,13 +120,17 @@
                   : common.now,
             })}
           </p>
-          <Select labelText={texts.replacedAt} bind:selected={limit} size="sm">
-            <SelectItem value="" text={texts.myLimit} />
-            {#each value.limits as each (each.id)}<SelectItem
-                value={String(each.mm)}
-                text={say(texts.mmMmLabel, { mm: each.mm, label: lowerFirst(each.label) })}
-              />{/each}
-          </Select>
+          <SelectField
+            label={texts.replacedAt}
+            bind:value={limit}
+            options={[
+              { id: "", label: texts.myLimit },
+              ...value.limits.map((each) => ({
+                id: String(each.mm),
+                label: say(texts.mmMmLabel, { mm: each.mm, label: lowerFirst(each.label) }),
+              })),
+            ]}
+          />
         </div>
         <AxleSection corners={axle.corners} scale={3.6} legend />
       </section>
@@ -145,15 +150,19 @@
       <section class="sheet">
         <div class="row spread">
           <h2>{texts.thicknessOverDistance}</h2>
-          <Select labelText={texts.show} inline bind:selected={shown} size="sm">
-            <SelectItem
-              value=""
-              text={first ? say(texts.theFirstToGoNamed, { named: named(first.position) }) : texts.theFirstToGo}
-            />
-            <SelectItem value="pads" text={texts.allPads} />
-            {#each pads as pad (pad.position)}<SelectItem value={pad.position} text={named(pad.position)} />{/each}
-            {#if rotors.length}<SelectItem value="rotors" text={common.rotors} />{/if}
-          </Select>
+          <SelectField
+            label={texts.show}
+            bind:value={shown}
+            options={[
+              {
+                id: "",
+                label: first ? say(texts.theFirstToGoNamed, { named: named(first.position) }) : texts.theFirstToGo,
+              },
+              { id: "pads", label: texts.allPads },
+              ...pads.map((pad) => ({ id: pad.position, label: named(pad.position) })),
+              ...(rotors.length ? [{ id: "rotors", label: common.rotors }] : []),
+            ]}
+          />
         </div>
         <WearChart wear={value} {positions} />
         <p class="quiet">

@@ -1,8 +1,9 @@
 <script lang="ts">
+  import SelectField from "../../parts/controls/SelectField.svelte";
+  import TextField from "../../parts/controls/TextField.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/wear";
   import { say } from "../../texts/say";
-  import { Select, SelectItem, TextInput } from "carbon-components-svelte";
   import { untrack } from "svelte";
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
@@ -54,48 +55,51 @@
 </script>
 
 <div class="ask">
-  <TextInput
-    size="sm"
-    labelText={say(texts.drivenPerYear, { unit })}
+  <TextField
+    label={say(texts.drivenPerYear, { unit })}
     placeholder={String(Math.round(inUnit(kmPerDay * 365.25, unit) / 100) * 100)}
     inputmode="decimal"
     bind:value={asked.year_distance}
-    invalid={!!fault("year_distance")}
-    invalidText={fault("year_distance")}
+    fault={fault("year_distance")}
   />
-  <Select size="sm" labelText={texts.usedFor} bind:selected={asked.use}>
-    <SelectItem value="" text={texts.asNow} />
-    {#each choices.uses as use (use.id)}<SelectItem value={use.id} text="× {use.factor} {use.label}" />{/each}
-  </Select>
-  <TextInput
-    size="sm"
-    labelText={common.wearFactorYourGuess}
+  <SelectField
+    label={texts.usedFor}
+    bind:value={asked.use}
+    options={[
+      { id: "", label: texts.asNow },
+      ...choices.uses.map((use) => ({ id: use.id, label: `× ${use.factor} ${use.label}` })),
+    ]}
+  />
+  <TextField
+    label={common.wearFactorYourGuess}
     placeholder="1"
     inputmode="decimal"
     bind:value={asked.factor}
-    invalid={!!fault("factor")}
-    invalidText={fault("factor")}
+    fault={fault("factor")}
   />
   {#if sides.length > 1}
-    <Select size="sm" labelText={texts.slidePinsFreed} bind:selected={asked.freed}>
-      <SelectItem value="" text={texts.no} />
-      {#each sides as side (side)}<SelectItem value={side} text={side} />{/each}
-    </Select>
+    <SelectField
+      label={texts.slidePinsFreed}
+      bind:value={asked.freed}
+      options={[{ id: "", label: texts.no }, ...sides.map((side) => ({ id: side, label: side }))]}
+    />
   {/if}
-  <Select size="sm" labelText={texts.newPadsNow} bind:selected={asked.pads}>
-    <SelectItem value="" text={texts.no} />
-    <SelectItem value="same" text={common.theSameKind} />
-    {#each choices.pads as pads (pads.id)}<SelectItem value={pads.id} text="× {pads.factor} {pads.label}" />{/each}
-  </Select>
+  <SelectField
+    label={texts.newPadsNow}
+    bind:value={asked.pads}
+    options={[
+      { id: "", label: texts.no },
+      { id: "same", label: common.theSameKind },
+      ...choices.pads.map((pads) => ({ id: pads.id, label: `× ${pads.factor} ${pads.label}` })),
+    ]}
+  />
   {#if asked.pads}
-    <TextInput
-      size="sm"
-      labelText={texts.theirThicknessMm}
+    <TextField
+      label={texts.theirThicknessMm}
       placeholder={texts.asSpecified}
       inputmode="decimal"
       bind:value={asked.pads_mm}
-      invalid={!!fault("pads_mm")}
-      invalidText={fault("pads_mm")}
+      fault={fault("pads_mm")}
     />
   {/if}
 </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import TextField from "../../parts/controls/TextField.svelte";
   import * as texts from "../../texts/workshop";
   import { Button } from "carbon-components-svelte";
   import { lazyApi } from "../../api/lazyApi";
@@ -21,17 +22,15 @@
     <span class:off={!device.connected}>{device.connected ? texts.connected : texts.notConnected}</span>
   </div>
   {#each device.settings as setting (setting.id)}
-    <label>
-      <span>{setting.label} ({setting.unit})</span>
-      <input
-        type="number"
-        min={setting.least}
-        max={setting.most}
-        step="any"
-        value={setting.value}
-        onchange={(event) => change({ settings: { [setting.id]: Number(event.currentTarget.value) } })}
-      />
-    </label>
+    <TextField
+      label="{setting.label} ({setting.unit})"
+      type="number"
+      min={setting.least}
+      max={setting.most}
+      step="any"
+      value={setting.value}
+      onchange={(event) => change({ settings: { [setting.id]: Number(event.currentTarget.value) } })}
+    />
   {/each}
   <div class="row">
     <Button size="small" kind="tertiary" on:click={() => change({ connected: !device.connected })}
@@ -42,23 +41,6 @@
 </article>
 
 <style>
-  label {
-    display: flex;
-    justify-content: space-between;
-    gap: 1rem;
-    align-items: center;
-  }
-  input {
-    font: inherit;
-    font-size: 1.1rem;
-    min-height: 44px;
-    width: 7rem;
-    border: 1px solid var(--quiet);
-    background: var(--sheet);
-    color: var(--ink);
-    padding: 0 0.5rem;
-    box-sizing: border-box;
-  }
   .off {
     color: var(--plan);
     font-weight: 600;

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import TextField from "../../parts/controls/TextField.svelte";
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
   import { undo } from "../../parts/undo.svelte";
   import * as undos from "../../texts/undo";
   import * as common from "../../texts/common";
@@ -103,7 +105,7 @@
             abs: Number(Math.abs(newest.offset_mm).toFixed(3)),
           }),
       )}.
-      <button type="button" class="link" onclick={withdraw}>{texts.withdrawCheck}</button>
+      <PlainButton look="link" onclick={withdraw}>{texts.withdrawCheck}</PlainButton>
     </p>
   {:else}<p class="quiet">{texts.itsZeroWasNeverChecked}</p>{/if}
   {#if instrument.changes.length}
@@ -143,23 +145,21 @@
   {#if said}<p role="status">{said}</p>{/if}
   {#if checking}
     <form class="row" onsubmit={check} novalidate>
-      <label
-        >{say(texts.shouldBeUnit, { unit: instrument.unit })}<input
-          inputmode="decimal"
-          bind:value={reference}
-          aria-invalid={!!fault("reference")}
-        /></label
-      >
-      <label>{texts.readingShown}<input inputmode="decimal" bind:value={read} aria-invalid={!!fault("read")} /></label>
-      <label
-        >{common.day}<input
-          type="date"
-          max={today}
-          value={date || today}
-          oninput={(event) => (date = event.currentTarget.value)}
-          aria-invalid={!!fault("date")}
-        /></label
-      >
+      <TextField
+        label={say(texts.shouldBeUnit, { unit: instrument.unit })}
+        inputmode="decimal"
+        bind:value={reference}
+        fault={fault("reference")}
+      />
+      <TextField label={texts.readingShown} inputmode="decimal" bind:value={read} fault={fault("read")} />
+      <TextField
+        label={common.day}
+        type="date"
+        max={today}
+        value={date || today}
+        oninput={(event) => (date = event.currentTarget.value)}
+        fault={fault("date")}
+      />
       <Button type="submit" size="field">{common.saveNote}</Button>
       <Button kind="ghost" size="field" on:click={() => (checking = false)}>{common.cancel}</Button>
     </form>
@@ -190,28 +190,5 @@
     padding-left: 0.75rem;
     display: grid;
     gap: 0.4rem;
-  }
-  label {
-    font-weight: 600;
-    display: grid;
-  }
-  input {
-    font: inherit;
-    font-size: 1.1rem;
-    min-height: 48px;
-    width: 6.5rem;
-    border: 1px solid var(--quiet);
-    background: var(--sheet);
-    color: var(--ink);
-    padding: 0 0.5rem;
-    box-sizing: border-box;
-    color-scheme: inherit;
-  }
-  input[type="date"] {
-    width: 9.5rem;
-  }
-  input[aria-invalid="true"] {
-    border-color: var(--stop);
-    box-shadow: 0 0 0 1px var(--stop);
   }
 </style>

@@ -1,7 +1,7 @@
 <script lang="ts">
+  import CheckField from "../../parts/controls/CheckField.svelte";
   import * as texts from "../../texts/workshop";
   import { api, type Schemas } from "../../api/client";
-  import { ticked } from "../../parts/checkboxes";
 
   /** The tools of the household: entered once, compared with every job. */
   let { tools, onchange }: { tools: Schemas["Tool"][]; onchange: () => void } = $props();
@@ -27,15 +27,9 @@
       <fieldset>
         <legend>{group.label}</legend>
         {#each group.tools as tool (tool.id)}
-          <label
-            ><input
-              type="checkbox"
-              checked={tool.owned}
-              disabled={tool.measuring}
-              onchange={(event) => ticked(event.currentTarget, (on) => own(tool.id, on))}
-            /><span
-              >{tool.label}{#if tool.measuring}{" "}<span class="quiet">{texts.aMeasuringToolAbove}</span>{/if}</span
-            ></label
+          <CheckField checked={tool.owned} disabled={tool.measuring} oncheck={(on) => own(tool.id, on)}
+            >{tool.label}{#if tool.measuring}{" "}<span class="quiet">{texts.aMeasuringToolAbove}</span
+              >{/if}</CheckField
           >
         {/each}
       </fieldset>
@@ -57,20 +51,5 @@
     font-weight: 600;
     font-size: 1.05rem;
     padding: 0;
-  }
-  label {
-    break-inside: avoid;
-    display: grid;
-    grid-template-columns: 2.1rem 1fr;
-    align-items: center;
-    min-height: 40px;
-    line-height: 1.25;
-    font-size: 1rem;
-  }
-  input {
-    width: 1.35rem;
-    height: 1.35rem;
-    margin: 0;
-    accent-color: var(--petrol);
   }
 </style>

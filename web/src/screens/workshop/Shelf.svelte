@@ -1,4 +1,5 @@
 <script lang="ts">
+  import TextField from "../../parts/controls/TextField.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/workshop";
   import { say } from "../../texts/say";
@@ -8,7 +9,6 @@
   import { FormState } from "../../parts/formState.svelte";
   import { undo } from "../../parts/undo.svelte";
   import * as undos from "../../texts/undo";
-  import Fault from "../../parts/Fault.svelte";
 
   /** Supplies on the shelf and their prices: counted down when a job is finished. */
   let { shelf, onchange }: { shelf: Schemas["Shelf"]; onchange: () => void } = $props();
@@ -36,7 +36,7 @@
           ><tr
             ><th>{common.what}</th><th>{texts.forWhat}</th><th>{common.from}</th><th>{texts.priceEach}</th><th
               >{common.onTheShelf}</th
-            ><th><span class="sr">{texts.whatToDo}</span></th></tr
+            ><th><span class="unseen">{texts.whatToDo}</span></th></tr
           ></thead
         >
         <tbody>
@@ -47,15 +47,17 @@
               <td>{row.supply.supplier ?? ""}</td>
               <td>{row.supply.price ? `${shelf.currency} ${row.supply.price}` : "?"}</td>
               <td>
-                <input
-                  aria-label={say(texts.onTheShelfName, { name: row.supply.name })}
+                <TextField
+                  label={say(texts.onTheShelfName, { name: row.supply.name })}
+                  unseen
                   inputmode="decimal"
+                  width="unit"
                   value={row.supply.on_shelf ?? ""}
-                  aria-invalid={changed === row.supply.id && !!form.refused}
+                  fault={changed === row.supply.id ? form.first : ""}
                   onchange={(event) => act(row.supply, { on_shelf: event.currentTarget.value || null })}
-                />
-                {row.unit}
-                {#if changed === row.supply.id}<Fault text={form.first} />{/if}
+                >
+                  {#snippet beside()}{row.unit}{/snippet}
+                </TextField>
               </td>
               <td
                 ><Button size="small" kind="ghost" on:click={() => act(row.supply, { retired: true })}
@@ -73,26 +75,3 @@
     </p>
   {/if}
 </section>
-
-<style>
-  input {
-    font: inherit;
-    width: 5rem;
-    min-height: 40px;
-    border: 1px solid var(--quiet);
-    background: var(--sheet);
-    color: var(--ink);
-    padding: 0 0.4rem;
-    box-sizing: border-box;
-  }
-  input[aria-invalid="true"] {
-    border-color: var(--stop);
-  }
-  .sr {
-    position: absolute;
-    width: 1px;
-    height: 1px;
-    overflow: hidden;
-    clip-path: inset(50%);
-  }
-</style>

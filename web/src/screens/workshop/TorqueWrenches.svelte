@@ -1,4 +1,6 @@
 <script lang="ts">
+  import SelectField from "../../parts/controls/SelectField.svelte";
+  import TextField from "../../parts/controls/TextField.svelte";
   import { usualUnit } from "../../format/units";
   import { undo } from "../../parts/undo.svelte";
   import * as undos from "../../texts/undo";
@@ -51,41 +53,31 @@
   </div>
   {#if adding}
     <form class="sheet form" onsubmit={add} novalidate>
-      <div class="field wide">
-        <label for="wrench-name">{common.yourNameForIt}</label><input
-          id="wrench-name"
-          class="text"
-          maxlength="60"
-          autocomplete="off"
-          bind:value={typed.name}
-          aria-invalid={!!fault("name")}
-        />
-      </div>
-      <div class="field">
-        <label for="wrench-unit">{texts.wrenchUnit}</label><select id="wrench-unit" bind:value={unit}
-          >{#each ["N·m", "lbf·ft", "lbf·in"] as each (each)}<option value={each}>{each}</option>{/each}</select
-        >
-      </div>
+      <TextField
+        label={common.yourNameForIt}
+        width="long"
+        id="wrench-name"
+        maxlength={60}
+        bind:value={typed.name}
+        fault={fault("name")}
+      />
+      <SelectField
+        label={texts.wrenchUnit}
+        id="wrench-unit"
+        bind:value={unit}
+        options={["N·m", "lbf·ft", "lbf·in"].map((each) => ({ id: each, label: each }))}
+      />
       {#each fields as [key, label] (key)}
-        <div class="field">
-          <label for="wrench-{key}">{label}</label><input
-            id="wrench-{key}"
-            inputmode="decimal"
-            autocomplete="off"
-            bind:value={typed[key]}
-            aria-invalid={!!fault(key)}
-          />
-        </div>
+        <TextField {label} id="wrench-{key}" inputmode="decimal" bind:value={typed[key]} fault={fault(key)} />
       {/each}
-      <div class="field">
-        <label for="wrench-day">{texts.lastCalibrated}</label><input
-          id="wrench-day"
-          type="date"
-          max={today}
-          bind:value={typed.calibrated_on}
-          aria-invalid={!!fault("calibrated_on")}
-        />
-      </div>
+      <TextField
+        label={texts.lastCalibrated}
+        id="wrench-day"
+        type="date"
+        max={today}
+        bind:value={typed.calibrated_on}
+        fault={fault("calibrated_on")}
+      />
       <p class="quiet wide">
         {texts.wrenchNote}
       </p>
@@ -160,31 +152,7 @@
     gap: 0.75rem;
     align-items: end;
   }
-  .field label {
-    display: block;
-    font-weight: 600;
-  }
-  .field input,
-  .field select {
-    font: inherit;
-    font-size: 1.05rem;
-    min-height: 48px;
-    width: 9.5rem;
-    border: 1px solid var(--quiet);
-    background: var(--sheet);
-    color: var(--ink);
-    padding: 0 0.5rem;
-    box-sizing: border-box;
-    color-scheme: inherit;
-  }
   .wide {
     flex: 1 1 100%;
-  }
-  .field .text {
-    width: min(24rem, 100%);
-  }
-  .field input[aria-invalid="true"] {
-    border-color: var(--stop);
-    box-shadow: 0 0 0 1px var(--stop);
   }
 </style>

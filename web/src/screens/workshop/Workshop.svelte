@@ -1,4 +1,6 @@
 <script lang="ts">
+  import SelectField from "../../parts/controls/SelectField.svelte";
+  import TextField from "../../parts/controls/TextField.svelte";
   import { usualUnit } from "../../format/units";
   import Skeleton from "../../parts/Skeleton.svelte";
   import * as common from "../../texts/common";
@@ -81,65 +83,39 @@
     </div>
     {#if adding}
       <form class="sheet form" onsubmit={add} novalidate>
-        <div class="field wide">
-          <label for="name">{common.yourNameForIt}</label><input
-            id="name"
-            class="text"
-            maxlength="60"
-            autocomplete="off"
-            bind:value={name}
-            aria-invalid={!!fault("name")}
-          />
-        </div>
-        <div class="field">
-          <label for="method">{common.kind}</label><select id="method" bind:value={method}
-            >{#each workshop.kinds as each (each.id)}<option value={each.id}>{each.label}</option>{/each}</select
-          >
-        </div>
-        <div class="field">
-          <label for="unit">{texts.toolUnit}</label><select id="unit" bind:value={unit}
-            >{#each ["mm", "in", "32nd", "thou", "100th"] as each (each)}<option value={each}>{each}</option
-              >{/each}</select
-          >
-        </div>
-        <div class="field">
-          <label for="least">{common.from}</label><input
-            id="least"
-            inputmode="decimal"
-            autocomplete="off"
-            bind:value={least}
-            aria-invalid={!!fault("least")}
-          />
-        </div>
-        <div class="field">
-          <label for="most">{common.to}</label><input
-            id="most"
-            inputmode="decimal"
-            autocomplete="off"
-            bind:value={most}
-            aria-invalid={!!fault("most")}
-          />
-        </div>
-        <div class="field">
-          <label for="resolution">{texts.smallestStep}</label><input
-            id="resolution"
-            inputmode="decimal"
-            autocomplete="off"
-            placeholder={unit === "mm" ? String(kind?.resolution_mm ?? "") : ""}
-            bind:value={resolution}
-            aria-invalid={!!fault("resolution")}
-          />
-        </div>
-        <div class="field">
-          <label for="uncertainty">{texts.standardUncertainty}</label><input
-            id="uncertainty"
-            inputmode="decimal"
-            autocomplete="off"
-            placeholder={unit === "mm" ? String(kind?.uncertainty_mm ?? "") : ""}
-            bind:value={uncertainty}
-            aria-invalid={!!fault("uncertainty")}
-          />
-        </div>
+        <TextField
+          label={common.yourNameForIt}
+          width="long"
+          id="name"
+          maxlength={60}
+          bind:value={name}
+          fault={fault("name")}
+        />
+        <SelectField label={common.kind} id="method" bind:value={method} options={workshop.kinds} />
+        <SelectField
+          label={texts.toolUnit}
+          id="unit"
+          bind:value={unit}
+          options={["mm", "in", "32nd", "thou", "100th"].map((each) => ({ id: each, label: each }))}
+        />
+        <TextField label={common.from} id="least" inputmode="decimal" bind:value={least} fault={fault("least")} />
+        <TextField label={common.to} id="most" inputmode="decimal" bind:value={most} fault={fault("most")} />
+        <TextField
+          label={texts.smallestStep}
+          id="resolution"
+          inputmode="decimal"
+          placeholder={unit === "mm" ? String(kind?.resolution_mm ?? "") : ""}
+          bind:value={resolution}
+          fault={fault("resolution")}
+        />
+        <TextField
+          label={texts.standardUncertainty}
+          id="uncertainty"
+          inputmode="decimal"
+          placeholder={unit === "mm" ? String(kind?.uncertainty_mm ?? "") : ""}
+          bind:value={uncertainty}
+          fault={fault("uncertainty")}
+        />
         <p class="quiet wide">
           {texts.leaveOpenWhatYouDo}
         </p>
@@ -221,34 +197,8 @@
     gap: 0.75rem;
     align-items: end;
   }
-  .field label {
-    display: block;
-    font-weight: 600;
-  }
-  .field input,
-  .field select {
-    font: inherit;
-    font-size: 1.05rem;
-    min-height: 48px;
-    width: 8.5rem;
-    border: 1px solid var(--quiet);
-    background: var(--sheet);
-    color: var(--ink);
-    padding: 0 0.5rem;
-    box-sizing: border-box;
-  }
-  .field select {
-    width: 11rem;
-  }
   .wide {
     flex: 1 1 100%;
-  }
-  .field .text {
-    width: min(24rem, 100%);
-  }
-  .field input[aria-invalid="true"] {
-    border-color: var(--stop);
-    box-shadow: 0 0 0 1px var(--stop);
   }
   summary {
     cursor: pointer;

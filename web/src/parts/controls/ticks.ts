@@ -9,14 +9,14 @@ export async function ticked(box: HTMLInputElement, action: (on: boolean) => Pro
   }
 }
 
-/** The same for one of a group of radio buttons. kept: the value that holds when it was not taken. */
+/** The same for one of a group of radio buttons. kept: returns the value that holds when it was not taken. */
 export async function picked(
   box: HTMLInputElement,
-  kept: string | null,
+  kept: () => string | null,
   action: () => Promise<boolean>,
 ): Promise<void> {
   if (await action()) return;
   document
     .querySelectorAll<HTMLInputElement>(`input[type="radio"][name="${CSS.escape(box.name)}"]`)
-    .forEach((each) => (each.checked = each.value === kept));
+    .forEach((each) => (each.checked = each.value === kept()));
 }
