@@ -87,6 +87,39 @@ export default ts.config(
       ...notLater("/screens/", "^\\.\\./(?!\\.\\.)", "/routes$"),
     },
   },
+  {
+    files: ["src/**/*.svelte"],
+    rules: {
+      "svelte/no-restricted-html-elements": [
+        "error",
+        { elements: ["button", "input", "select", "textarea"], message: "use parts/controls" },
+      ],
+      "max-lines": ["error", 250],
+    },
+  },
+  {
+    files: [
+      "src/parts/controls/*.svelte",
+      // a file is chosen, not typed
+      "src/parts/TakePhoto.svelte",
+      "src/screens/import/Import.svelte",
+      // a slider, which moves what is drawn beside it
+      "src/screens/timeline/LookAhead.svelte",
+      // a reading: its figure, its second figure and its keys are one control
+      "src/screens/inspection/ReadingInput.svelte",
+      // a tile: the button is a picture, a row or a figure of that place alone
+      "src/App.svelte",
+      "src/parts/{KeyHelp,MarkChips,PhotoStrip,SignIn,TermText,UndoBar}.svelte",
+      "src/screens/atTheCar/{BoltList,CarBar,CarTop,Counter,StepList}.svelte",
+      "src/screens/brakeData/DataCell.svelte",
+      "src/screens/inspection/WheelStrip.svelte",
+      "src/screens/job/JobSteps.svelte",
+      "src/screens/loggedInspection/ReadingEntry.svelte",
+      "src/screens/newVehicle/FirstThings.svelte",
+      "src/screens/practice/DrillAnswer.svelte",
+    ],
+    rules: { "svelte/no-restricted-html-elements": "off" },
+  },
   // state knows nothing of the components that show it
   { files: ["src/parts/**/*.ts"], rules: notFrom("/screens/", "/routes$", COMPONENT) },
   { files: ["src/screens/**/*.ts"], rules: notFrom("/screens/", "^\\.\\./(?!\\.\\.)", "/routes$", COMPONENT) },

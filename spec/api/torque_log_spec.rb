@@ -71,6 +71,9 @@ RSpec.describe "The torque log of a job in the API" do
     expect(fields(tighten("bracket_bolt", 1, reached: "90", unit: "N·m", angle: "400"))).to eq(
       "angle" => "out_of_range"
     )
+    # a click is the torque alone; the angle makes the clamp load (common practice, no source)
+    expect(fields(tighten("bracket_bolt", 1))).to eq("angle" => "no_value")
+    expect(log(tighten("bracket_bolt", 1, angle: "90")).last).to eq(["bracket_bolt", 1, "ok", "90°"])
     expect(fields(tighten("slide_pin_bolt", 1, reached: "28", unit: "N·m", simulated: true))).to eq(
       "reached" => "simulated"
     )

@@ -40,6 +40,10 @@ class CarefulMechanic
   def click(line, step, bolts)
     return if bolts.empty?
 
-    PLANNING::TorqueLog.new(@context.call).call(@id, { step:, axle: line.axle, fastener: line.fastener, bolts: })
+    angle = line.angle_degrees&.to_s
+    PLANNING::TorqueLog.new(@context.call).call(
+      @id,
+      { step:, axle: line.axle, fastener: line.fastener, bolts:, angle: }
+    )
   end
 end

@@ -108,6 +108,16 @@ describe("the bolts of a line", () => {
     expect(bolts.open).toBeNull();
   });
 
+  it("says of a bolt with an angle that it was turned through it when it clicked", async () => {
+    const recorded = vi.spyOn(lazyApi, "recordTorque").mockResolvedValue(plan() as never);
+    await new Bolts(new JobPlanState(plan()), "in", line({ angle_degrees: 90 })).clicked([1]);
+    await new Bolts(new JobPlanState(plan()), "in", line()).clicked([2]);
+    expect(recorded.mock.calls.map(([, given]) => [given.bolts, given.angle])).toEqual([
+      [[1], "90"],
+      [[2], undefined],
+    ]);
+  });
+
   it("take torque and angle from a wrench that sends, and say that it is simulated", async () => {
     const bolts = new Bolts(new JobPlanState(plan()), "in", line({ angle_degrees: 90 }));
     vi.spyOn(lazyApi, "deviceReading").mockImplementation((_, asked) =>

@@ -13,7 +13,7 @@ import {
   roughly,
   span,
 } from "../src/format/words";
-import { figure, money, readings, stepGroups, stages, torque } from "../src/format/jobs";
+import { figure, inShort, money, readings, stepGroups, stages, torque } from "../src/format/jobs";
 import type { Schemas } from "../src/api/client";
 
 const quantiles = (p10: number, p90: number) =>
@@ -122,5 +122,21 @@ describe("words of the trade in a sentence", () => {
     ]);
     expect(marked("A tapered pad, spinning")).toEqual(["A tapered pad, spinning"]);
     expect(pieces("Nothing known (yet) + more", [])).toEqual([{ text: "Nothing known (yet) + more" }]);
+  });
+});
+
+describe("a step in a few words", () => {
+  it("ends at a stop, a comma or a conjunction, never at a word that leads on", () => {
+    expect(inShort("Release the parking brake. Leave it off.")).toBe("Release the parking brake");
+    expect(inShort("Leave a gap of 0.5 mm: no more.")).toBe("Leave a gap of 0.5 mm");
+    expect(inShort("Chock the wheels that stay on the ground, front and back of each, on both sides.")).toBe(
+      "Chock the wheels that stay on the ground",
+    );
+    expect(inShort("Break the lug nuts loose half a turn while the wheels are on the ground.")).toBe(
+      "Break the lug nuts loose half a turn",
+    );
+    expect(inShort("Keep the hammer off the braking faces of every rotor that stays in use")).toBe(
+      "Keep the hammer off the braking faces of every rotor that…",
+    );
   });
 });

@@ -44,8 +44,16 @@ export interface StepGroup {
   steps: Step[];
 }
 
-/** A step in a few words: up to its first stop. */
-export const inShort = (text: string): string => /^[^.:;]{1,70}(?=[\s.:;]|$)/.exec(text)?.[0] ?? text.slice(0, 70);
+/** A step in a few words: up to its first stop; a long one up to a comma or to what says how. */
+export function inShort(text: string): string {
+  const clause = /^(?:[^.:;]|\.(?=\d))+/.exec(text)?.[0] ?? text;
+  if (clause.length <= SHORT) return clause;
+  const after = (stop: RegExp, least: number) =>
+    [...clause.matchAll(stop)].map((each) => each.index).find((at) => at >= least && at <= SHORT);
+  const cut = after(/, /g, 24) ?? after(/ (?:and|while|until|before|after|without|with|so) /g, 16);
+  return cut ? clause.slice(0, cut) : `${clause.slice(0, SHORT).replace(/\s+\S*$/, "")}…`;
+}
+const SHORT = 60;
 
 /** Steps as stepGroups, in the same order. */
 export function stepGroups(steps: Step[]): StepGroup[] {

@@ -40,13 +40,6 @@
     gap: 0.5rem;
     margin-top: 0.4rem;
   }
-  summary {
-    cursor: pointer;
-    min-height: 48px;
-    display: flex;
-    align-items: center;
-    color: var(--petrol);
-  }
   .note {
     margin-top: 0.75rem;
   }

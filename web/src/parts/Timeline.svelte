@@ -8,11 +8,11 @@
   import {
     distanceTicks,
     horizon,
+    SIGNS,
     monthTicks,
     placed,
     within,
     type Lane,
-    type MarkKind,
     type PlannedStep,
   } from "./timelineScale";
 
@@ -36,8 +36,7 @@
   let width = $state(900);
   const narrow = $derived(width < 620);
   const left = $derived(narrow ? 92 : 150);
-  const right = 24;
-  const top = 30;
+  const [right, top] = [24, 30];
   const days = $derived(Math.min(horizon(lanes), most));
   const end = $derived(width - right);
   const x = (at: number) => left + (Math.min(at, days) / days) * (end - left);
@@ -72,15 +71,6 @@
   const fitting = (text: string, at: number) => {
     const room = Math.floor((anchor(at) === "end" ? x(at) - left : width - labelX(at)) / 6.6);
     return text.length > room ? `${text.slice(0, Math.max(room - 1, 3)).trimEnd()}…` : text;
-  };
-  const shapes: Partial<Record<MarkKind, string>> = {
-    look: "M0 -6v12M-5 -6h10",
-    order: "M-5 -5h10v10h-10z",
-    fluid: "M0 -7c4 5 5 7 5 9a5 5 0 0 1-10 0c0-2 1-4 5-9z",
-    inspection: "M-6 0l4 5 8-10",
-    retorque: "M-5 -3l5-3 5 3v6l-5 3-5-3z",
-    job: "M0 -6l6 6-6 6-6-6z",
-    driving: "M-5 -5l5 5-5 5M0 -5l5 5-5 5",
   };
 </script>
 
@@ -150,7 +140,7 @@
             text-anchor={anchor(mark.at)}>{fitting(mark.text, mark.until ?? mark.at)}<title>{mark.text}</title></text
           >
         {:else}
-          <path class="sign {mark.kind}" transform="translate({x(mark.at)} {my})" d={shapes[mark.kind]} />
+          <path class="sign {mark.kind}" transform="translate({x(mark.at)} {my})" d={SIGNS[mark.kind]} />
           <text class="mark" x={labelX(mark.at)} y={my + 4} text-anchor={anchor(mark.at)}
             >{fitting(mark.text, mark.at)}<title>{mark.text}</title></text
           >
@@ -227,9 +217,6 @@
   .more {
     fill: var(--quiet);
   }
-  .in-band {
-    font-size: 13px;
-  }
   .beyond {
     fill: var(--quiet);
     font-size: 13px;
@@ -255,7 +242,8 @@
     fill: var(--friction);
     opacity: 0.55;
   }
-  .mark {
+  .mark,
+  .in-band {
     font-size: 13px;
   }
 </style>

@@ -193,3 +193,14 @@ export function soonestLane(
 
 const eventsOf = (vehicle: Schemas["Vehicle"], lines: Schemas["Timelines"] | null) =>
   lines?.vehicles.find((line) => line.vehicle_id === vehicle.id)?.events ?? [];
+
+/** How each kind of mark is drawn, about its own middle. */
+export const SIGNS: Partial<Record<MarkKind, string>> = {
+  look: "M0 -6v12M-5 -6h10",
+  order: "M-5 -5h10v10h-10z",
+  fluid: "M0 -7c4 5 5 7 5 9a5 5 0 0 1-10 0c0-2 1-4 5-9z",
+  inspection: "M-6 0l4 5 8-10",
+  retorque: "M-5 -3l5-3 5 3v6l-5 3-5-3z",
+  job: "M0 -6l6 6-6 6-6-6z",
+  driving: "M-5 -5l5 5-5 5M0 -5l5 5-5 5",
+};

@@ -61,6 +61,8 @@ export const open = "open";
 export const clicked = "clicked";
 export const boltNumber = "{label}: {bolt}";
 export const itClicked = "It clicked";
+export const clickedAndTurned = "It clicked, then I turned it {angle}°";
+export const allClickedAndTurned = "All of them clicked and were turned by their angle";
 export const readFrom = "Read {wrench}";
 export const reachedPeak = "Reached";
 export const unit = "Unit";
@@ -112,3 +114,4 @@ export const PAD_EVENTS = {
   squealer: "Squealer has sounded",
   sensor: "Sensor light has come on",
 };
+export const andMore = "(and {count} more)";

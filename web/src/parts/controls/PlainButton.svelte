@@ -24,6 +24,8 @@
     background: var(--sheet);
     color: var(--petrol);
     font: inherit;
+    font-size: var(--control-text, inherit);
+    font-weight: var(--control-weight, inherit);
     cursor: pointer;
   }
   .boxed:disabled {

@@ -1,8 +1,8 @@
 <script lang="ts">
-  import TextField from "../../parts/controls/TextField.svelte";
+  import CarBar from "./CarBar.svelte";
+  import LooseBolts from "./LooseBolts.svelte";
   import PlainButton from "../../parts/controls/PlainButton.svelte";
   import Skeleton from "../../parts/Skeleton.svelte";
-  import "./car.css";
   import { push, replace } from "svelte-spa-router";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/atTheCar";
@@ -70,17 +70,6 @@
     // Refused: it stays in front, with what it waits for.
     if (course!.done(stepGroup) && next) goTo(next.key);
   }
-  let because = $state("");
-  async function allByFeel(event: SubmitEvent) {
-    event.preventDefault();
-    for (const [bolts, missing] of course!.loose(course!.now!)) if (!(await bolts.felt(missing, because))) return;
-    because = "";
-    await done();
-  }
-  async function allClicked() {
-    for (const [bolts, missing] of course!.loose(course!.now!)) if (!(await bolts.clicked(missing))) return;
-    await done();
-  }
   const start = () => course!.job.change({ state: "in_progress" });
   $effect(() => {
     if (course?.job.id === id && course.now && !params.step) void replace(address(course.now.key));
@@ -98,13 +87,14 @@
 {#if loaded.error}<Problem error={loaded.error} />{/if}
 {#if course && plan}
   {@const stepGroup = course.now}
-  {@const asked = stepGroup?.steps.some((step) => step.asks) ?? false}
   <div class="car">
     <header class="top">
       <a href="#/jobs/{id}/steps" aria-label={texts.leave}>‹ {plan.vehicle.name}</a>
       <strong class="number">{say(texts.stepOf, { at: course.index + 1, all: course.moves.length })}</strong>
-      <button type="button" class="lister" aria-expanded={listed} onclick={() => (listed = !listed)}
-        >{listed ? texts.hideTheSteps : texts.allSteps}</button
+      <span class="lister"
+        ><PlainButton look="link" aria-expanded={listed} onclick={() => (listed = !listed)}
+          >{listed ? texts.hideTheSteps : texts.allSteps}</PlainButton
+        ></span
       >
       <progress max={course.moves.length} value={course.doneCount} aria-label={texts.progress}></progress>
     </header>
@@ -123,20 +113,7 @@
           {#if stepGroup}
             {#key stepGroup.key}<StepCard {course} {stepGroup} {goTo} />{/key}
             {#if asking}
-              <div class="halt" role="alert">
-                {#each course.loose(stepGroup) as [bolts, missing] (bolts)}<p>
-                    {say(texts.notMarked, {
-                      missing: missing.length,
-                      all: bolts.numbers.length,
-                      label: bolts.line.label.toLowerCase(),
-                    })}
-                  </p>{/each}
-                <PlainButton onclick={allClicked}>{texts.allOfThemClicked}</PlainButton>
-                <form class="row" onsubmit={allByFeel} novalidate>
-                  <TextField label={texts.byFeelBecause} width="long" maxlength={500} bind:value={because} />
-                  <PlainButton type="submit" disabled={!because.trim()}>{texts.allByFeel}</PlainButton>
-                </form>
-              </div>
+              <LooseBolts {course} {stepGroup} {done} />
             {/if}
             {#if course.next}<p class="next">
                 {texts.next} <strong>{inShort(course.next.steps[0]!.text)}</strong>
@@ -145,28 +122,7 @@
         </div>
       </div>
       {#if stepGroup && !listed}
-        <footer class="bar">
-          <button type="button" disabled={!course.previous} onclick={() => goTo(course.previous!.key)}
-            >{texts.back}</button
-          >
-          {#if plan.state === "draft" && stepGroup.steps[0]!.stage !== plan.steps[0]!.stage}
-            <a class="main" href="#/jobs/{id}/ready">{texts.notReadyYet}</a>
-          {:else if plan.state === "ready" && stepGroup.steps[0]!.stage !== plan.steps[0]!.stage}
-            <button type="button" class="main" onclick={start}>{texts.startJob}</button>
-          {:else if !course.job.open}
-            <span class="main still">{texts.jobIsClosed}</span>
-          {:else if course.done(stepGroup)}
-            <button type="button" onclick={() => course.tick(stepGroup, false)}>{texts.notDone}</button>
-            <button type="button" class="main" disabled={!course.next} onclick={done}>{texts.nextStep}</button>
-          {:else}
-            <button type="button" disabled={!course.next} onclick={() => goTo(course.next!.key)}
-              >{texts.skipForNow}</button
-            >
-            <button type="button" class="main" disabled={asked} onclick={done}
-              >{asked ? texts.answerAbove : texts.done}</button
-            >
-          {/if}
-        </footer>
+        <CarBar {course} {stepGroup} {goTo} {done} {start} />
       {/if}
     {/if}
   </div>
@@ -187,6 +143,8 @@
     --control-line: var(--ink);
     --control-size: 1.25rem;
     --link-height: 48px;
+    --control-weight: 600;
+    --control-text: 1.0625rem;
     color: var(--ink);
     background: #fff;
     min-height: 100dvh;
@@ -221,13 +179,7 @@
     text-overflow: ellipsis;
   }
   .lister {
-    font: inherit;
     justify-self: end;
-    min-height: 48px;
-    background: none;
-    color: var(--ink);
-    border: 0;
-    text-decoration: underline;
   }
   progress {
     grid-column: 1 / -1;
@@ -265,51 +217,6 @@
     font-size: 1.125rem;
     margin: 0 0 1rem;
   }
-  .bar {
-    position: sticky;
-    bottom: 0;
-    z-index: 3;
-    display: grid;
-    grid-auto-flow: column;
-    grid-auto-columns: minmax(5rem, 1fr);
-    gap: 0.5rem;
-    padding: 0.5rem 0.75rem max(0.5rem, env(safe-area-inset-bottom));
-    background: var(--sheet);
-    border-top: 2px solid var(--ink);
-  }
-  .bar button,
-  .main {
-    font: inherit;
-    font-size: 1.25rem;
-    font-weight: 700;
-    min-height: 64px;
-    border: 2px solid var(--ink);
-    background: var(--sheet);
-    color: var(--ink);
-    display: flex;
-    align-items: center;
-    justify-content: center;
-    text-align: center;
-    text-decoration: none;
-  }
-  .bar .main {
-    background: #0d5a66;
-    border-color: #0d5a66;
-    color: #fff;
-    grid-column: span 2;
-  }
-  .bar .still {
-    background: none;
-    color: var(--ink);
-  }
-  .bar .main:disabled {
-    background: var(--sheet);
-    border-style: dashed;
-  }
-  .bar button:disabled {
-    color: var(--line);
-    border-color: var(--line);
-  }
   @media (min-width: 62rem) {
     .sides {
       display: grid;
@@ -326,9 +233,6 @@
     }
     .lister {
       visibility: hidden;
-    }
-    .bar {
-      margin-left: 22rem;
     }
   }
 </style>

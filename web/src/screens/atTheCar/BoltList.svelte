@@ -46,7 +46,9 @@
     <p><strong>{say(texts.boltNumber, { label: bolts.line.label, bolt: bolts.name(bolts.open) })}</strong></p>
     <div class="row">
       <PlainButton onclick={() => bolts.clicked([bolts.open!]).then(() => (bolts.open = null))}
-        >{texts.itClicked}</PlainButton
+        >{bolts.line.angle_degrees
+          ? say(texts.clickedAndTurned, { angle: bolts.line.angle_degrees })
+          : texts.itClicked}</PlainButton
       >
       {#if wrench}<PlainButton disabled={bolts.form.busy} onclick={() => bolts.read(wrench.id)}
           >{say(texts.readFrom, { wrench: wrench.label })}</PlainButton
@@ -61,7 +63,7 @@
         oninput={() => (bolts.simulated = false)}
         fault={bolts.form.fault("reached")}
       />
-      <SelectField label={texts.unit} bind:value={bolts.unit} options={["N·m", "lbf·ft", "lbf·in"]} />
+      <SelectField label={texts.unit} width="short" bind:value={bolts.unit} options={["N·m", "lbf·ft", "lbf·in"]} />
       {#if bolts.line.angle_degrees}<TextField
           label={texts.thenAngle}
           inputmode="decimal"

@@ -1,10 +1,10 @@
 <script lang="ts">
-  import TextField from "../../parts/controls/TextField.svelte";
+  import StepNotes from "./StepNotes.svelte";
+  import StepWriting from "./StepWriting.svelte";
   import PlainButton from "../../parts/controls/PlainButton.svelte";
-  import * as common from "../../texts/common";
   import * as texts from "../../texts/atTheCar";
   import { say } from "../../texts/say";
-  import { day, lowerFirst, upperFirst } from "../../format/words";
+  import { lowerFirst, upperFirst } from "../../format/words";
   import Fault from "../../parts/Fault.svelte";
   import PhotoStrip from "../../parts/PhotoStrip.svelte";
   import TakePhoto from "../../parts/TakePhoto.svelte";
@@ -37,24 +37,8 @@
   const shown = $derived(photosOf((photos) => photos.shown));
   const earlier = $derived(photosOf((photos) => photos.earlier));
   const waits = $derived(course.waitsFor(stepGroup));
-  // Only a single step may be answered for, and never a safety-critical one.
-  const mayDeviate = $derived(
-    stepGroup.steps.length === 1 &&
-      !stepGroup.steps[0]!.safety_critical &&
-      !course.done(stepGroup) &&
-      job.plan!.state === "in_progress",
-  );
   const counted = $derived(stepGroup.steps.find((step) => step.counts));
   let count = $state(0);
-  let writing = $state<"note" | "deviation" | null>(null);
-  let text = $state("");
-
-  async function write(event: SubmitEvent) {
-    event.preventDefault();
-    const key = stepGroup.steps[0]!.key;
-    const kept = await (writing === "note" ? job.note(key, text) : job.deviate(key, text));
-    if (kept) [writing, text] = [null, ""];
-  }
   const keepCount = () =>
     job.note(counted!.key, `${counted!.counts!.of}: ${count}`).then((kept) => kept && (count = 0));
 </script>
@@ -79,8 +63,6 @@
     {#each stepGroup.steps.filter((step) => step.reads.length) as step (step.key)}<StepReads
         reads={course.reads(step)}
       />{/each}
-  {/if}
-  {#if job.open}
     {#each stepGroup.steps as step (step.key)}
       {#if step.asks}
         <fieldset class="asks">
@@ -147,44 +129,10 @@
   {/each}
   <PhotoStrip photos={own} changed={job.reload} />
   {#if job.plan!.id !== null}<TakePhoto send={(photo) => job.photograph(stepGroup.steps[0]!.key, photo)} />{/if}
-  {#each stepGroup.steps.filter((step) => step.why) as step (step.key)}<p class="why">{step.why}</p>{/each}
-  {#each stepGroup.steps.flatMap((step) => step.last_time) as note (note.day + note.text)}<p class="note">
-      <strong>{say(texts.lastTimeDay, { day: day(note.day) })}</strong>
-      {note.text}
-    </p>{/each}
-  {#each stepGroup.steps.flatMap((step) => step.notes) as note (note.text)}<p class="note">
-      <strong>{texts.yourNote}</strong>
-      {note.text}
-    </p>{/each}
-  {#each stepGroup.steps.filter((step) => step.deviation) as step (step.key)}<p class="note">
-      <strong>{texts.doneDifferently}</strong>
-      {step.deviation}
-    </p>{/each}
+  <StepNotes {stepGroup} />
   {#if course.sending(stepGroup)}<p class="unsent" role="status">{texts.notSavedYet}</p>{/if}
   <Fault text={job.fault("step") || job.fault("state") || job.fault("because") || job.unsaid} />
-  {#if job.open}
-    {#if writing}
-      <form class="writing" onsubmit={write} novalidate>
-        <TextField
-          label={writing === "note" ? texts.noteForNextTime : texts.whatYouDidInstead}
-          first
-          maxlength={500}
-          bind:value={text}
-        />
-        <div class="row">
-          <PlainButton type="submit" disabled={!text.trim()}>{common.save}</PlainButton>
-          <PlainButton onclick={() => (writing = null)}>{common.cancel}</PlainButton>
-        </div>
-      </form>
-    {:else}
-      <div class="row acts">
-        <PlainButton look="link" onclick={() => (writing = "note")}>{texts.noteForNextTime}</PlainButton>
-        {#if mayDeviate}
-          <PlainButton look="link" onclick={() => (writing = "deviation")}>{texts.iDidItAnotherWay}</PlainButton>
-        {/if}
-      </div>
-    {/if}
-  {/if}
+  {#if job.open}<StepWriting {course} {stepGroup} />{/if}
 </article>
 
 <style>
@@ -219,8 +167,7 @@
   }
   .done {
     color: var(--quiet);
-    text-decoration: line-through;
-    text-decoration-thickness: 2px;
+    text-decoration: line-through 2px;
   }
   .caution {
     border-left: 8px solid var(--petrol);
@@ -284,16 +231,6 @@
   }
   .value {
     font-size: 1.0625rem;
-  }
-  .why,
-  .note {
-    font-size: 1.0625rem;
-    color: var(--quiet);
-  }
-  .note {
-    border-left: 6px double var(--line);
-    padding-left: 0.6rem;
-    color: var(--ink);
   }
   .unsent {
     color: var(--doubt);

@@ -1,6 +1,8 @@
 <script lang="ts">
+  import { say } from "../../texts/say";
   import { inShort, stages } from "../../format/jobs";
   import * as common from "../../texts/common";
+  import * as texts from "../../texts/atTheCar";
   import type { Course } from "./jobWalkthrough.svelte";
 
   /** Every step group of the job, to jump to. */
@@ -24,7 +26,7 @@
             <span class="mark" aria-hidden="true">{course.done(stepGroup) ? "✓" : ""}</span>
             <span
               >{inShort(stepGroup.steps[0]!.text)}{stepGroup.steps.length > 1
-                ? ` + ${stepGroup.steps.length - 1}`
+                ? ` ${say(texts.andMore, { count: stepGroup.steps.length - 1 })}`
                 : ""}</span
             >
           </button>

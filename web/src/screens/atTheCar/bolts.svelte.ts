@@ -60,8 +60,9 @@ export class Bolts {
     this.form.clear();
   }
 
-  /** Marks these bolts as clicked, at the wrench's setting. */
-  clicked = (bolts: number[]): Promise<boolean> => this.#send({ bolts });
+  /** Marks these bolts as clicked, at the wrench's setting, and turned through their angle where they have one. */
+  clicked = (bolts: number[]): Promise<boolean> =>
+    this.#send({ bolts, ...(this.line.angle_degrees ? { angle: String(this.line.angle_degrees) } : {}) });
 
   /** These were tightened by feel, as no wrench reaches them. */
   felt = (bolts: number[], because: string): Promise<boolean> => this.#send({ bolts, felt: true, because });

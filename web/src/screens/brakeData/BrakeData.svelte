@@ -139,11 +139,6 @@
 {/if}
 
 <style>
-  summary {
-    padding: 0.6rem 0;
-    color: var(--petrol);
-    cursor: pointer;
-  }
   .sides {
     display: grid;
     grid-template-columns: minmax(0, 1fr) 20rem;

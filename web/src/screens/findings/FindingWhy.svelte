@@ -46,13 +46,6 @@
 </details>
 
 <style>
-  summary {
-    cursor: pointer;
-    color: var(--petrol);
-    min-height: 40px;
-    display: flex;
-    align-items: center;
-  }
   dl {
     display: grid;
     grid-template-columns: minmax(8rem, 11rem) 1fr;

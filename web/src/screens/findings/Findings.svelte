@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Compared from "./Compared.svelte";
   import Skeleton from "../../parts/Skeleton.svelte";
   import { currentPage } from "../../parts/currentPage.svelte";
   import * as common from "../../texts/common";
@@ -15,7 +16,7 @@
   import Problem from "../../parts/Problem.svelte";
   import StateMark from "../../parts/StateMark.svelte";
   import SymptomQuestions from "./SymptomQuestions.svelte";
-  import { day, exact, lowerFirst, partMm, rough, upperFirst } from "../../format/words";
+  import { lowerFirst, rough, upperFirst } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
 
   let { params }: { params: { id: string } } = $props();
@@ -47,7 +48,6 @@
     if (!axle || first !== finding || !["plan", "stop"].includes(finding.severity)) return null;
     return { href: `#/axles/${axle.id}/job-plan`, label: say(texts.planJob, { name: axle.name }) };
   }
-  const since = (change: Schemas["ReadingChange"]) => change.now_mm - change.before_mm;
 </script>
 
 {#if loaded.error}<Problem error={loaded.error} />{/if}
@@ -171,39 +171,7 @@
       <ClaimCheck {findings} />
     </section>
     {#if findings.changes.length}
-      <section class="sheet">
-        <h2>{texts.comparedWithThePrevious}</h2>
-        <div class="scroll">
-          <table>
-            <thead
-              ><tr
-                ><th>{common.where}</th><th>{texts.before}</th><th>{common.nowLabel}</th><th>{texts.worn}</th><th
-                  >{texts.over}</th
-                ></tr
-              ></thead
-            >
-            <tbody>
-              {#each findings.changes as change (change.axle + change.position + change.part)}
-                <tr
-                  ><td>{upperFirst(change.axle)} {change.position} {change.part}</td><td
-                    >{say(texts.readingWithDay, {
-                      partMm: partMm(change.before_mm, change.part),
-                      day: day(change.before_on),
-                    })}</td
-                  ><td
-                    >{say(texts.readingWithDay, {
-                      partMm: partMm(change.now_mm, change.part),
-                      day: day(change.now_on),
-                    })}</td
-                  ><td>{say(texts.readingMm, { partMm: partMm(-since(change), change.part) })}</td><td
-                    >{exact(change.km, vehicle.distance_unit)}</td
-                  ></tr
-                >
-              {/each}
-            </tbody>
-          </table>
-        </div>
-      </section>
+      <Compared changes={findings.changes} unit={vehicle.distance_unit} />
     {/if}
     <section class="sheet row">
       {#each findings.approaches as approach (approach.id)}
@@ -241,13 +209,6 @@
     display: grid;
     gap: 0.25rem;
     list-style: revert;
-  }
-  summary {
-    cursor: pointer;
-    color: var(--petrol);
-    min-height: 40px;
-    display: flex;
-    align-items: center;
   }
   @media (max-width: 60rem) {
     .wide {

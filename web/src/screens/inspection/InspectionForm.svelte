@@ -1,8 +1,4 @@
 <script lang="ts">
-  import TextBox from "../../parts/controls/TextBox.svelte";
-  import SelectField from "../../parts/controls/SelectField.svelte";
-  import CheckField from "../../parts/controls/CheckField.svelte";
-  import TextField from "../../parts/controls/TextField.svelte";
   import PlainButton from "../../parts/controls/PlainButton.svelte";
   import { currentPage } from "../../parts/currentPage.svelte";
   import * as common from "../../texts/common";
@@ -14,12 +10,16 @@
   import AxleSection from "../../parts/AxleSection.svelte";
   import Problem from "../../parts/Problem.svelte";
   import ReadingInput from "./ReadingInput.svelte";
+  import SaveBar from "./SaveBar.svelte";
   import TwoVersions from "./TwoVersions.svelte";
   import InspectionOrder from "./InspectionOrder.svelte";
+  import InspectionTop from "./InspectionTop.svelte";
+  import VehiclePart from "./VehiclePart.svelte";
+  import WheelHead from "./WheelHead.svelte";
   import WheelAsks from "./WheelAsks.svelte";
   import WheelMarks from "./WheelMarks.svelte";
   import WheelStrip from "./WheelStrip.svelte";
-  import { day, partName, upperFirst } from "../../format/words";
+  import { upperFirst } from "../../format/words";
   import { InspectionForm } from "./inspectionForm.svelte";
 
   let { params }: { params: { id: string } } = $props();
@@ -58,7 +58,6 @@
   });
   const large = $derived(form.content?.large ?? false);
   const single = $derived(wheel ? (wheel.positions.find((place) => place.id === active) ?? wheel.positions[0]!) : null);
-  const gauges = $derived(form.bench.all.filter((device) => device.method));
   const device = $derived(form.bench.find(form.content?.device));
   const fault = (field: string) =>
     form.refused.find((each) => each.field === field)?.message ??
@@ -118,23 +117,10 @@
   }
 </script>
 
-{#snippet offer(at: string)}
-  {#if form.offered?.at === at}
-    <p class="doubt" role="alert">
-      {say(texts.theReaderSendsTextYou, { text: form.offered.text, typed: form.offered.typed })}
-      <PlainButton onclick={() => form.offered!.take()}>{say(texts.useText, { text: form.offered.text })}</PlainButton>
-      <PlainButton onclick={() => (form.offered = null)}
-        >{say(texts.keepTyped, { typed: form.offered.typed })}</PlainButton
-      >
-    </p>
-  {/if}
-{/snippet}
-
 <svelte:window onpagehide={() => form.draft.flush()} />
 
 {#if form.error}<Problem error={form.error} />{/if}
 {#if form.sheet && form.content}
-  {@const content = form.content}
   {@const vehicle = form.sheet.vehicle}
   <div class="head row spread">
     <div>
@@ -176,87 +162,11 @@
     </div>
     <form class="readings" onsubmit={(event) => event.preventDefault()} novalidate>
       {#if !large || at === 0}
-        <div class="row top">
-          <TextField
-            label={say(common.odometerUnit, { unit: content.unit })}
-            id="odometer"
-            inputmode="decimal"
-            placeholder={form.sheet.last?.odometer_value ?? ""}
-            bind:value={content.odometer}
-            oninput={() => ((content.keepOdometer = false), form.typed("odometer"))}
-            onkeydown={begin}
-            fault={fault("odometer.value")}
-          />
-          <TextField
-            label={common.day}
-            id="date"
-            type="date"
-            width="short"
-            max={form.sheet.today}
-            bind:value={content.date}
-            oninput={() => form.changed()}
-            fault={fault("date")}
-          />
-          {#if form.bench.sending("odometer")}<PlainButton onclick={() => form.readVehicle("odometer")}
-              >{texts.readFromTheVehicle}</PlainButton
-            >{/if}
-          {#if gauges.length}
-            <SelectField
-              id="device"
-              label={texts.connectedGauge}
-              value={content.device ?? ""}
-              options={[{ id: "", label: common.none }, ...gauges]}
-              onchoose={(id) => ((content.device = id || null), form.changed())}
-            />
-          {/if}
-        </div>
-        {@render offer("odometer")}
-        {#if content.simulated?.odometer}<p class="doubt">
-            {texts.simulated}
-            {form.sample ? "" : texts.simulatedOdometerNote}
-          </p>{/if}
-        {#if form.preview?.odometer_question}
-          {@const question = form.preview.odometer_question}
-          <p class="doubt" role="alert">
-            {question.sentence}
-            {#each question.answers as answer (answer.id)}<PlainButton onclick={() => form.answerOdometer(answer)}
-                >{answer.label}</PlainButton
-              >{/each}
-          </p>
-        {/if}
-        {#if !form.sheet.last}<p class="quiet">
-            {texts.firstInspectionNote}
-          </p>
-        {:else if !content.odometer}<p class="quiet">
-            {say(texts.lastOdometer, {
-              odometerValue: form.sheet.last.odometer_value,
-              odometerUnit: form.sheet.last.odometer_unit,
-              day: day(form.sheet.last.date),
-            })}
-          </p>{/if}
+        <InspectionTop {form} {fault} {begin} />
       {/if}
       {#if wheel}
         <section class="wheel" aria-label={wheel.label}>
-          <div class="row spread">
-            <h2>{wheel.label}</h2>
-            <div class="row ticks">
-              <CheckField checked={form.isNew(wheel.axle, "pad")} oncheck={() => form.toggleFit(wheel.axle, "pad")}
-                >{say(texts.newPadsFitted, { axleName: wheel.axle_name })} <kbd>n</kbd></CheckField
-              >
-              <CheckField checked={form.isNew(wheel.axle, "rotor")} oncheck={() => form.toggleFit(wheel.axle, "rotor")}
-                >{say(texts.newRotors, { axleName: wheel.axle_name })} <kbd>r</kbd></CheckField
-              >
-            </div>
-          </div>
-          {#if form.isNew(wheel.axle, "pad") || form.isNew(wheel.axle, "rotor")}<p class="quiet">
-              {say(texts.newPartsNote, {
-                axleName: wheel.axle_name,
-                filter: (["pad", "rotor"] as const)
-                  .filter((part) => form.isNew(wheel.axle, part))
-                  .map((part) => partName(part, true))
-                  .join(common.and),
-              })}
-            </p>{/if}
+          <WheelHead {form} {wheel} />
           {#each large && single ? [single] : wheel.positions as place (place.id)}
             <ReadingInput
               {form}
@@ -292,58 +202,10 @@
           </div>
         </section>
       {:else}
-        <section class="wheel" aria-label={texts.vehicle}>
-          <h2>{texts.vehicle}</h2>
-          <div class="row top">
-            {#each form.sheet.figures as figure (figure.id)}
-              <TextField
-                label="{figure.label} ({figure.unit})"
-                id="figure-{figure.id}"
-                inputmode="decimal"
-                bind:value={content.figures[figure.id]}
-                oninput={() => form.typed(figure.id)}
-                fault={form.figureFault(figure.id)}
-              >
-                {#snippet under()}{#if !form.figureFault(figure.id)}<p class="quiet">{figure.hint}</p>{/if}{/snippet}
-              </TextField>
-            {/each}
-            {#if form.bench.sending("fluid_level")}<PlainButton onclick={() => form.readVehicle("fluid_level")}
-                >{texts.readLevel}</PlainButton
-              >{/if}
-          </div>
-          {@render offer("fluid_level")}
-          {#if content.simulated?.fluid_level}<p class="doubt">
-              {texts.simulatedLevel}
-              {form.sample ? "" : texts.simulatedNeverCounts}
-            </p>{/if}
-          <WheelMarks {form} rows={form.sheet.vehicle_items.map((item) => [`|||${item.id}`, item, ""])} />
-          <TextBox
-            label={common.note}
-            maxlength={2000}
-            bind:value={content.note}
-            oninput={() => form.changed()}
-            placeholder={texts.whatYouNoticedForNext}
-          />
-        </section>
+        <VehiclePart {form} />
       {/if}
       <InspectionOrder {form} />
-      {#if fault("readings")}<p class="fault" role="alert">{fault("readings")}</p>{/if}
-      {#if form.refused.length}<p class="fault" role="alert">
-          {say(texts.notSavedYetFields, { count: form.refused.length })}
-        </p>{/if}
-      <div class="row">
-        <Button id="save" kind={wheel ? "tertiary" : "primary"} disabled={form.saving} on:click={save}
-          >{texts.saveInspection}</Button
-        >
-        <Button kind="ghost" on:click={() => form.startOver()}>{texts.startOver}</Button>
-        {#if form.undoable}<p role="status">
-            {form.undoable.said}.
-            <PlainButton onclick={() => form.undo()}>{common.undo}</PlainButton>
-          </p>{/if}
-      </div>
-      {#if form.unreached}<p class="fault" role="alert">
-          {texts.notSavedNoConnection}
-        </p>{/if}
+      <SaveBar {form} {save} primary={!wheel} />
     </form>
   </div>
 {/if}
@@ -371,36 +233,7 @@
     display: grid;
     gap: 0.45rem;
   }
-  .top {
-    align-items: start;
-    gap: 0.5rem 1rem;
-  }
-  .top :global(input) {
-    font:
-      600 1.4rem/1 "Barlow Semi Condensed",
-      sans-serif;
-  }
-  .top :global(input[type="date"]) {
-    font-size: var(--control-size);
-  }
-  .top > :global(.boxed) {
-    margin-top: 1.6rem;
-  }
-  /* As high as its longest fault: what is tapped below does not move away under the finger. */
-  .top :global(.under-field) {
-    min-height: 3.6em;
-    line-height: 1.2;
-  }
-  .ticks {
-    gap: 0 1rem;
-  }
-  .doubt {
-    color: var(--doubt);
-  }
   @media (max-width: 46rem) {
-    .top > :global(.boxed) {
-      margin-top: 0;
-    }
     .round,
     .round.large {
       grid-template-columns: 1fr;

@@ -52,13 +52,6 @@
 </details>
 
 <style>
-  summary {
-    cursor: pointer;
-    min-height: 48px;
-    display: flex;
-    align-items: center;
-    color: var(--petrol);
-  }
   .body {
     display: grid;
     gap: 0.75rem;

@@ -1,12 +1,13 @@
 <script lang="ts">
   import PlainButton from "../../parts/controls/PlainButton.svelte";
-  import * as common from "../../texts/common";
   import * as texts from "../../texts/inspection";
   import { say } from "../../texts/say";
   import { flushSync } from "svelte";
-  import { mm, partMm, partName } from "../../format/words";
+  import { partMm } from "../../format/words";
   import type { Schemas } from "../../api/client";
-  import { keyOf } from "./inspectionContent";
+  import ReadingKeys from "./ReadingKeys.svelte";
+  import ReadingSays from "./ReadingSays.svelte";
+  import { keyed } from "./readingKeys";
   import type { Place, InspectionForm } from "./inspectionForm.svelte";
 
   interface Props {
@@ -22,62 +23,15 @@
 
   const entry = $derived(form.entry(place));
   const fault = $derived(form.faultAt(place));
-  const measured = $derived(form.measured(place));
   const question = $derived(form.questionAt(place));
   const open = $derived(!!question && !entry.answer);
   const expected = $derived(form.expected(wheel, place));
-  const method = $derived(form.methods(place.part).find((each) => each.id === entry.method));
-  const tools = $derived(form.instrumentsFor(entry.method));
-  const tool = $derived(tools.find((each) => each.id === entry.instrument));
   const event = $derived(form.sheet?.events.find((each) => each.id === entry.event));
   const gauge = $derived(entry.method === "gauge" && !event);
   const several = $derived(place.part === "rotor");
   const label = $derived(`${wheel.label} ${place.label}`);
-  const history = $derived(
-    [
-      expected === null ? "" : say(texts.expectedMm, { partMm: partMm(expected, place.part) }),
-      place.before && say(texts.lastTime, { text: place.before.text }),
-    ]
-      .filter(Boolean)
-      .join(", "),
-  );
-  const runoutUsual = $derived(
-    form.sheet?.usual.find(
-      (limit) => limit.id === (place.part === "runout" ? "lateral_runout_mm" : "thickness_variation_mm"),
-    ),
-  );
 
-  // In an empty field letters are keys, and their action can be undone; once something is typed they are text.
-  const fitted = (part: "pad" | "rotor") =>
-    `${form.isNew(wheel.axle, part) ? texts.newOnes : texts.noNew} ${wheel.axle_name} ${partName(part, true)}`;
-  let set = 0;
-  const keyed: Record<string, [() => string, () => void]> = {
-    u: [() => say(texts.unitSwitch, { unit: entry.unit }), () => form.nextUnit(place)],
-    p: [() => (entry.overall ? texts.withPlate : texts.frictionOnlyLabel), () => form.togglePlate(place)],
-    i: [() => say(texts.toolName, { name: tool?.name ?? "any" }), () => form.nextInstrument(place)],
-    n: [() => fitted("pad"), () => form.toggleFit(wheel.axle, "pad")],
-    r: [() => fitted("rotor"), () => form.toggleFit(wheel.axle, "rotor")],
-    o: [() => say(texts.itemsMarkedOk, { set }), () => (set = form.allInOrder(wheel))],
-  };
-  // With a question open its answers have keys, whatever stands in the field.
-  const answerOf = (key: string) => question?.answers.find((answer) => keyOf(answer.id) === key);
-  const picked = () => (event ? event.label : `Method: ${method?.label ?? entry.method}`);
-
-  /** True when the key meant something here. */
-  function byKey(key: string): boolean {
-    const answer = answerOf(key);
-    if (answer)
-      form.action(
-        () => texts.answered,
-        () => form.answer(place, answer),
-      );
-    else if (entry.text.trim()) return false;
-    else if (keyed[key]) form.action(...keyed[key]!);
-    else if (key === "z" && form.content?.device) void send();
-    else if (form.means(place, key)) form.action(picked, () => form.pick(place, key));
-    else return false;
-    return true;
-  }
+  const byKey = (key: string) => keyed(form, wheel, place, key, send);
 
   async function send() {
     if ((await form.sendFrom(wheel, place)) && large) {
@@ -165,91 +119,12 @@
           >{taken} <span aria-hidden="true">×</span></PlainButton
         >
       {/each}
-      <PlainButton
-        tabindex={-1}
-        onclick={() => form.nextUnit(place)}
-        aria-label={say(texts.unitSwitch, { unit: entry.unit })}>{entry.unit}<kbd>u</kbd></PlainButton
-      >
-      <PlainButton
-        tabindex={-1}
-        onclick={() => form.nextMethod(place)}
-        aria-label={say(texts.methodLabel, { label: method?.label ?? entry.method })}
-        >{method?.label ?? entry.method}<kbd>{method?.key}</kbd></PlainButton
-      >
-      {#if tools.length}
-        <PlainButton
-          tabindex={-1}
-          onclick={() => form.nextInstrument(place)}
-          aria-label={say(texts.toolName, { name: tool?.name ?? texts.any })}
-          >{tool?.name ?? texts.anyTool}<kbd>i</kbd></PlainButton
-        >
-      {/if}
-      {#if place.part === "pad" && entry.method !== "percent"}
-        <PlainButton tabindex={-1} pressed={entry.overall} onclick={() => form.togglePlate(place)}
-          >{entry.overall ? common.withPlate : texts.frictionOnly}<kbd>p</kbd></PlainButton
-        >
-      {/if}
-      {#if form.content?.device && place.part !== "runout"}
-        <PlainButton tabindex={-1} onclick={send}>{texts.send}<kbd>z</kbd></PlainButton>
-      {/if}
+      <ReadingKeys {form} {place} {send} />
     {/if}
   </div>
-  <p class="says" id="says-{place.id}" role={fault ? "alert" : undefined}>
-    {#if question}
-      <span class="doubt">{entry.answer ? texts.ANSWERED[entry.answer] : ""}{question.sentence}</span>
-      <span class="row answers">
-        {#each question.answers as answer (answer.id)}
-          <PlainButton pressed={entry.answer === answer.id} onclick={() => form.answer(place, answer)}
-            >{answer.label}<kbd>{keyOf(answer.id)}</kbd></PlainButton
-          >
-        {/each}
-      </span>
-    {:else if fault}
-      {fault.message}
-    {:else if measured?.mm != null}
-      {#if measured.lower_mm !== null}{say(texts.intervalMm, {
-          mm: mm(measured.lower_mm),
-          mm2: mm(measured.upper_mm),
-        })}{:else}{say(texts.readingWithError, {
-          mm: mm(measured.mm, measured.sd_mm),
-          value: (2 * measured.sd_mm!).toFixed(measured.sd_mm! < 0.05 ? 2 : 1),
-        })}{/if}{#if measured.spread_mm != null}; {say(texts.spread, {
-          what: place.part === "pad" ? texts.taper : texts.variesBy,
-          spreadMm: measured.spread_mm.toFixed(place.part === "pad" ? 1 : 3),
-        })}{/if}{#if runoutUsual && (place.part === "runout" ? measured.mm : place.part === "rotor" ? (measured.spread_mm ?? 0) : 0) > runoutUsual.value}.
-        <strong class="much">{runoutUsual.label}.</strong>{/if}
-      {#if history}<span class="quiet"> ({history})</span>{/if}
-    {:else if history}
-      {history}{#if active && several}; {texts.rotorPlacesShort}{/if}
-    {:else if active && several}
-      {texts.rotorPlacesHint}
-    {:else if active && place.part === "pad"}
-      {texts.padPlacesHint}
-    {:else if place.part === "runout"}
-      {texts.runoutHint}
-    {/if}
-    {#if entry.simulated && entry.text}<strong class="doubt">
-        {texts.simulated}
-        {form.sample ? "" : texts.simulatedNeverCounts}</strong
-      >{/if}
-  </p>
-  {#if form.offered?.at === place.id}
-    <p class="says doubt" role="alert">
-      {say(texts.theGaugeSendsTextYou, { text: form.offered.text, typed: form.offered.typed })}
-      <PlainButton onclick={() => (form.offered!.take(), refocus())}
-        >{say(texts.useText, { text: form.offered.text })}</PlainButton
-      >
-      <PlainButton onclick={() => ((form.offered = null), refocus())}
-        >{say(texts.keepTyped, { typed: form.offered.typed })}</PlainButton
-      >
-    </p>
-  {/if}
-  {#if active && form.undoable}
-    <p class="says undo" role="status">
-      {form.undoable.said}.
-      <PlainButton onclick={() => void form.undo().then(refocus)}>{common.undo}<kbd>Ctrl Z</kbd></PlainButton>
-    </p>
-  {/if}
+  <div class="said">
+    <ReadingSays {form} {wheel} {place} {active} {refocus} />
+  </div>
 </div>
 
 <style>
@@ -274,9 +149,6 @@
   }
   label {
     font-weight: 600;
-  }
-  .says {
-    grid-column: 2;
   }
   .entry {
     gap: 0.4rem;
@@ -311,29 +183,16 @@
     font-weight: 600;
     cursor: pointer;
   }
-  .answers {
-    display: inline-flex;
-    gap: 0.4rem;
-    margin-top: 0.25rem;
-  }
-  .says {
-    min-height: 1.25rem;
+  .said {
+    grid-column: 2;
     font-size: 0.9375rem;
-    line-height: 1.3;
     color: var(--quiet);
-    margin-top: 0.1rem;
   }
-  .much {
-    color: var(--plan);
-  }
-  .bad .says {
+  .bad .said {
     color: var(--stop);
   }
-  .questioned .says,
-  .doubt {
+  .questioned .said {
     color: var(--doubt);
-    --petrol: var(--doubt);
-    --petrol: var(--doubt);
   }
   .large {
     grid-template-columns: 1fr;
@@ -345,7 +204,7 @@
       600 2rem/1.1 "Barlow Semi Condensed",
       sans-serif;
   }
-  .large .says {
+  .large .said {
     grid-column: 1;
     font-size: 1.25rem;
   }
@@ -361,11 +220,6 @@
     min-height: 56px;
     font-size: 1.15rem;
   }
-  .undo {
-    display: flex;
-    gap: 0.5rem;
-    align-items: center;
-  }
   @media (max-width: 46rem) {
     label {
       margin-bottom: 0.3rem;
@@ -373,14 +227,11 @@
     .reading {
       grid-template-columns: 1fr;
     }
-    .says {
+    .said {
       grid-column: 1;
     }
   }
   @media (max-width: 30rem) {
-    kbd {
-      display: none;
-    }
     .reading {
       --control-height: 48px;
     }

@@ -75,10 +75,6 @@
     padding: 0 0.75rem 0.5rem;
   }
   summary {
-    cursor: pointer;
-    min-height: 48px;
-    display: flex;
-    align-items: center;
     color: var(--plan);
     font-weight: 600;
     line-height: 1.25;

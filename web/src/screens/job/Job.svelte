@@ -1,4 +1,5 @@
 <script lang="ts">
+  import JobClosed from "./JobClosed.svelte";
   import TextField from "../../parts/controls/TextField.svelte";
   import PlainButton from "../../parts/controls/PlainButton.svelte";
   import Skeleton from "../../parts/Skeleton.svelte";
@@ -16,12 +17,10 @@
   import JobView from "./JobView.svelte";
   import Problem from "../../parts/Problem.svelte";
   import Shortcuts from "../../parts/Shortcuts.svelte";
-  import { amount } from "../../format/jobs";
-  import { day, exact, partMm, listed, partName } from "../../format/words";
+  import { day } from "../../format/words";
   import { JobPlanState } from "../../parts/jobPlan.svelte";
   import { Loader } from "../../parts/loader.svelte";
   import { outbox } from "../../parts/outbox.svelte";
-  import Fault from "../../parts/Fault.svelte";
 
   let { params }: { params: { id: string; part?: string } } = $props();
   const id = $derived(Number(params.id));
@@ -126,7 +125,6 @@
           kind="ghost"
           on:click={() => (asking = null)}>{common.cancel}</Button
         >
-        <Fault text={job.fault("planned_for")} />
       </form>
     {:else if asking === "ready"}
       <form
@@ -164,36 +162,7 @@
     <JobApart {job} cancelling={asking === "cancel"} done={() => (asking = null)} />
     <JobHalts {job} />
     {#if plan.closed}
-      <section class="sheet">
-        <p>
-          {listed(
-            say(texts.finishedOn, { day: day(plan.closed.day) }),
-            plan.closed.hours && say(texts.afterHours, { hours: plan.closed.hours }),
-            plan.closed.spent &&
-              say(texts.spentSaid, { currency: plan.money.currency, amount: amount(plan.closed.spent) }),
-          )}.{#if plan.closed.parts.length}{" "}{say(texts.usedParts, {
-              parts: plan.closed.parts.join("; "),
-            })}{/if}{#if plan.closed.inspection}{" "}<a href="#/inspections/{plan.closed.inspection}"
-              >{texts.inTheLogbook}</a
-            >{/if}
-        </p>
-        {#each plan.closed.sets as set (set.axle + set.part)}
-          <p>
-            {say(texts.oldPart, {
-              axle: set.axle,
-              part: partName(set.part),
-              said: listed(
-                set.life_km === null
-                  ? texts.fittingDateUnknown
-                  : say(texts.lastedExact, { exact: exact(set.life_km, plan.vehicle.distance_unit) }),
-                set.last_mm !== null &&
-                  set.last_on &&
-                  say(texts.thinnestOnDay, { partMm: partMm(set.last_mm, set.part), day: day(set.last_on) }),
-              ),
-            })}
-          </p>
-        {/each}
-      </section>
+      <JobClosed {plan} closed={plan.closed} />
     {/if}
     {#if plan.state === "finished"}<JobAfterwards {job} />{/if}
     <JobView {job} {part} base="#/jobs/{id}" />

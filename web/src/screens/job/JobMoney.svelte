@@ -1,16 +1,12 @@
 <script lang="ts">
-  import TextField from "../../parts/controls/TextField.svelte";
-  import PlainButton from "../../parts/controls/PlainButton.svelte";
+  import ShopPrices from "./ShopPrices.svelte";
+  import JobFluid from "./JobFluid.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
-  import { Button } from "carbon-components-svelte";
-  import { lazyApi } from "../../api/lazyApi";
-  import { api, type Schemas } from "../../api/client";
   import { money } from "../../format/jobs";
-  import { day, lowerFirst, rough, upperFirst, perUnit } from "../../format/words";
+  import { day, lowerFirst, rough, perUnit } from "../../format/words";
   import type { JobPlanState } from "../../parts/jobPlan.svelte";
-  import { FormState } from "../../parts/formState.svelte";
   import ShopQuote from "./ShopQuote.svelte";
 
   /** Fluid volumes, time, and what it costs against a shop. */
@@ -18,27 +14,7 @@
   const plan = $derived(job.plan!);
   const fluid = $derived(plan.fluid);
   const sums = $derived(plan.money);
-  const others = $derived(fluid.may.filter((grade) => grade !== fluid.grade));
   const unit = $derived(plan.vehicle.distance_unit);
-  let shops = $state<Schemas["Money"] | null>(null);
-  const form = new FormState();
-  const shopFault = form.fault;
-  const FIELDS = [
-    ["currency", texts.money],
-    ["labour_rate", texts.labourAnHour],
-    ["markup_percent", texts.markUpOnParts],
-    ["tax_percent", texts.tax],
-    ["own_rate", texts.ownHourlyRate],
-  ] as const;
-
-  async function keepShops(event: SubmitEvent) {
-    event.preventDefault();
-    await form.act(async () => {
-      await lazyApi.chooseMoney(shops!, shops!.revision);
-      shops = null;
-      await job.act(() => api.job(job.id));
-    });
-  }
   const per1000 = (value: number) => money(perUnit(value, unit), sums.currency);
   const most = $derived(Math.max(sums.shop ?? 0, sums.total, 1));
 </script>
@@ -125,24 +101,7 @@
     {/if}
     <ShopQuote {job} />
     {#if job.open}
-      {#if shops}
-        <form class="row" onsubmit={keepShops} novalidate>
-          {#each FIELDS as [key, label] (key)}<TextField
-              {label}
-              bind:value={shops[key]}
-              fault={shopFault(key)}
-            />{/each}
-          <Button type="submit" size="field">{common.save}</Button><Button
-            size="field"
-            kind="ghost"
-            on:click={() => (shops = null)}>{common.cancel}</Button
-          >
-        </form>
-      {:else}
-        <PlainButton look="link" onclick={async () => (shops = await lazyApi.money())}
-          >{texts.localShopPrices}</PlainButton
-        >
-      {/if}
+      <ShopPrices {job} />
     {/if}
     <h2 class="next">{texts.time}</h2>
     <p class="number figure">{sums.hours.said}</p>
@@ -154,50 +113,7 @@
           : texts.hoursCommonPractice}
     </p>
   </section>
-  <section class="sheet">
-    <h2>{texts.fluid}</h2>
-    {#if fluid.pushed_ml !== null}
-      <p class="number figure">
-        {say(common.pushedMlMl, { pushedMl: fluid.pushed_ml })} <small>{texts.comesBackAsThePistons}</small>
-      </p>
-      {#if fluid.headroom_ml !== null}
-        <p>
-          {say(texts.roomAboveTheLevel, { headroomMl: fluid.headroom_ml })}
-          {fluid.draw_off_ml
-            ? say(texts.drawOffDrawOffMlMlFirst, { drawOffMl: fluid.draw_off_ml })
-            : texts.roomForTheFluid}
-        </p>
-      {:else}<p>
-          {texts.whetherItOverflowsCannotBe}
-        </p>{/if}
-    {:else}<p>
-        {texts.pushedBackUnknown}
-      </p>{/if}
-    <p>
-      {say(texts.fluidNeeded, {
-        what: fluid.bleeds ? texts.forBleedingAndFlushing : texts.forToppingUp,
-        neededMl: fluid.needed_ml,
-        bottlesMl: fluid.bottles_ml.join(" + "),
-        grade: fluid.grade ?? texts.gradeUnknown,
-      })}{#if others.length}{" "}{say(texts.otherGrades, {
-          others: others.join(", "),
-        })}{/if}{#if fluid.never.length}{" "}<strong>{say(texts.neverNever, { never: fluid.never.join(", ") })}</strong
-        >{/if}
-    </p>
-    {#if fluid.bleeds}
-      <h3 class="next">{texts.orderOfBleeding}</h3>
-      <ol class="order">
-        {#each fluid.order as place (place)}<li>{upperFirst(place)}</li>{/each}
-      </ol>
-      {#if fluid.order_from}<p class="quiet">{fluid.order_from}</p>{/if}
-      <h3 class="next">{texts.how}</h3>
-      <ul class="order">
-        {#each fluid.methods as method (method.label)}<li>
-            {method.label}{#if method.owned}: <strong>{texts.youHaveTheTool}</strong>{/if}
-          </li>{/each}
-      </ul>
-    {/if}
-  </section>
+  <JobFluid {fluid} />
 </div>
 {#if sums.rotors.length}
   <section class="sheet scroll">
@@ -267,9 +183,6 @@
     font-size: 2rem;
     line-height: 1.15;
   }
-  .figure small {
-    font-size: 1.05rem;
-  }
   .next {
     margin-top: 1rem;
   }
@@ -294,14 +207,5 @@
   }
   .open {
     color: var(--plan);
-  }
-  form {
-    margin-top: 0.75rem;
-    align-items: end;
-  }
-  .order {
-    margin: 0;
-    padding-left: 1.4rem;
-    list-style: revert;
   }
 </style>

@@ -202,13 +202,6 @@
   legend + * {
     clear: both;
   }
-  summary {
-    cursor: pointer;
-    color: var(--petrol);
-    min-height: 48px;
-    display: flex;
-    align-items: center;
-  }
   .rotors {
     border-top: 1px solid var(--line);
     padding-top: 0.6rem;

@@ -152,12 +152,6 @@
     text-decoration-thickness: 2px;
     color: var(--quiet);
   }
-  .history {
-    color: var(--quiet);
-    font-size: 0.9375rem;
-    padding-left: 0.75rem;
-    border-left: 3px solid var(--line);
-  }
   .also {
     display: grid;
     grid-template-columns: minmax(8rem, 12rem) 1fr;

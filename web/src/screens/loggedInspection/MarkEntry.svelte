@@ -75,10 +75,4 @@
     text-decoration: line-through 2px;
     color: var(--quiet);
   }
-  .history {
-    color: var(--quiet);
-    font-size: 0.9375rem;
-    padding-left: 0.75rem;
-    border-left: 3px solid var(--line);
-  }
 </style>

@@ -95,12 +95,6 @@
   .quiet {
     font-size: 0.9375rem;
   }
-  .history {
-    color: var(--quiet);
-    font-size: 0.9375rem;
-    padding-left: 0.75rem;
-    border-left: 3px solid var(--line);
-  }
   .doubt {
     border-left-color: var(--doubt);
   }

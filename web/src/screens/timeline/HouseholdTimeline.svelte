@@ -46,7 +46,9 @@
         <ol class="plain-list next">
           {#each next as event, at (at)}
             <li>
-              <span class="when">{month(event.date, garage.today) === "now" ? common.nowLabel : day(event.date)}</span>
+              <span class="strong-number"
+                >{month(event.date, garage.today) === "now" ? common.nowLabel : day(event.date)}</span
+              >
               <a href="#/vehicles/{event.id}/timeline">{event.vehicle}</a>
               <span
                 >{event.text}{#if event.until}, {say(texts.until, { day: day(event.until) })}{/if}</span
@@ -70,10 +72,6 @@
     display: grid;
     grid-template-columns: 7.5rem 7rem 1fr;
     gap: 0.5rem 1rem;
-  }
-  .when {
-    font-weight: 600;
-    font-variant-numeric: tabular-nums;
   }
   @media (max-width: 40rem) {
     .next li {

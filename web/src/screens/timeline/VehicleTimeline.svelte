@@ -148,7 +148,8 @@
         <ol class="plain-list reminders">
           {#each reminders as event, at (at)}
             <li>
-              <span class="when">{month(event.date, today) === "now" ? common.nowLabel : day(event.date)}</span><span
+              <span class="strong-number">{month(event.date, today) === "now" ? common.nowLabel : day(event.date)}</span
+              ><span
                 >{event.text}{event.kind === "due" || event.kind === "look" || event.km < 100
                   ? ""
                   : `, ${say(texts.roughFromNow, { rough: rough(event.km, unit) })}`}</span
@@ -223,10 +224,6 @@
     display: grid;
     grid-template-columns: 7.5rem 1fr;
     gap: 0.5rem;
-  }
-  .when {
-    font-weight: 600;
-    font-variant-numeric: tabular-nums;
   }
   .planned li {
     display: flex;

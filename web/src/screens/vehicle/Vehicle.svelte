@@ -1,6 +1,6 @@
 <script lang="ts">
-  import SelectField from "../../parts/controls/SelectField.svelte";
-  import TextField from "../../parts/controls/TextField.svelte";
+  import Rename from "./Rename.svelte";
+  import VehicleLog from "./VehicleLog.svelte";
   import PlainButton from "../../parts/controls/PlainButton.svelte";
   import Skeleton from "../../parts/Skeleton.svelte";
   import { undo } from "../../parts/undo.svelte";
@@ -24,18 +24,13 @@
   import InvalidData from "../../parts/InvalidData.svelte";
   import { Loader } from "../../parts/loader.svelte";
   import { push } from "svelte-spa-router";
-  import { FormState } from "../../parts/formState.svelte";
 
   let { params }: { params: { id: string } } = $props();
   const loaded = new Loader<{ vehicle: Schemas["Vehicle"]; events: Schemas["TimelineEvent"][]; today: string }>();
   const id = $derived(Number(params.id));
   $effect(() => currentPage.at({ vehicle: id }, "overview"));
   let renaming = $state(false);
-  let newName = $state("");
-  let seen = "";
-  let newUnit = $state<Schemas["DistanceUnit"]>("km");
   let renewing = $state(false);
-  const form = new FormState();
 
   async function fetchIt(of: number) {
     const ahead = api.timeline(of).catch((error: Error) => error);
@@ -52,8 +47,6 @@
   const vehicle = $derived(loaded.value?.vehicle);
   const today = $derived(loaded.value?.today ?? "");
 
-  /** Entries of the log shown here; the rest has its own page. */
-  const NEWEST = 6;
   // Small letters for the front axle, capitals for the rear.
   const actions = { w: "wear", j: "job-plan", b: "brake-data" };
   const keyed = (letter: string, at: number) => (at === 0 ? letter : letter.toUpperCase());
@@ -78,24 +71,14 @@
     return [...of.axles.map((axle) => axleLane(axle, upperFirst(axle.name), today, events)), ...(whole ? [whole] : [])];
   }
 
-  const fault = form.fault;
-
-  async function rename(event: SubmitEvent) {
-    event.preventDefault();
-    const { name, distance_unit } = vehicle!;
-    const renamed = await form.act(async () => {
-      await api.changeVehicle(id, { name: newName, distance_unit: newUnit }, seen);
-      loaded.value = await fetchIt(id);
-      renaming = false;
-    });
-    if (renamed)
-      undo.offer(say(undos.nameChanged, { name: newName }), () =>
-        act(() => api.changeVehicle(id, { name, distance_unit })),
-      );
-  }
-
-  function startRenaming(of: Schemas["Vehicle"]) {
-    [newName, newUnit, seen, renaming] = [of.name, of.distance_unit, of.revision, true];
+  async function renamedTo(name: string | null) {
+    renaming = false;
+    if (name === null) return;
+    const { name: before, distance_unit } = vehicle!;
+    loaded.value = await fetchIt(id);
+    undo.offer(say(undos.nameChanged, { name }), () =>
+      act(() => api.changeVehicle(id, { name: before, distance_unit })),
+    );
   }
 
   let failed = $state.raw<unknown>(null);
@@ -216,54 +199,14 @@
 
     <FollowUps {vehicle} changed={async () => (loaded.value = await fetchIt(id))} />
 
-    <section class="sheet">
-      <h2>{texts.logbook}</h2>
-      {#if vehicle.log.length}
-        <div class="scroll">
-          <table>
-            <thead
-              ><tr><th>{common.day}</th><th>{common.odometer}</th><th>{common.what}</th><th>{common.note}</th></tr
-              ></thead
-            >
-            <tbody>
-              {#each vehicle.log.slice(0, NEWEST) as entry (entry.id)}
-                <tr
-                  ><td><a href="#/inspections/{entry.id}">{day(entry.date)}</a></td><td
-                    >{exact(entry.odometer_km, vehicle.distance_unit)}</td
-                  ><td>{upperFirst(entry.what)}</td><td>{entry.note ?? ""}</td></tr
-                >
-              {/each}
-            </tbody>
-          </table>
-        </div>
-      {:else}
-        <p>{texts.nothingLoggedHint}</p>
-      {/if}
-      <div class="row fluid">
-        <a href="#/vehicles/{vehicle.id}/log">{texts.wholeLogbook}</a>
-        <a href="#/vehicles/{vehicle.id}/jobs">{texts.allJobs}</a>
-        <a href="#/vehicles/{vehicle.id}/import">{common.importASpreadsheet}</a>
-      </div>
-    </section>
+    <VehicleLog {vehicle} />
     <div class="row">
       {#if vehicle.archived}
         <Button size="small" kind="ghost" on:click={() => archive(false)}>{texts.restoreVehicle}</Button>
       {:else if renaming}
-        <form class="row" onsubmit={rename} novalidate>
-          <TextField label={common.name} maxlength={60} bind:value={newName} fault={fault("name")} />
-          <SelectField
-            label={texts.odometerShows}
-            bind:value={newUnit}
-            options={[
-              { id: "km", label: common.kilometres },
-              { id: "mi", label: common.miles },
-            ]}
-          />
-          <Button type="submit" size="field">{common.save}</Button>
-          <Button kind="ghost" size="field" on:click={() => (renaming = false)}>{common.cancel}</Button>
-        </form>
+        <Rename {vehicle} done={(renamed) => void renamedTo(renamed)} />
       {:else}
-        <Button size="small" kind="ghost" on:click={() => startRenaming(vehicle)}>{texts.renameChangeUnit}</Button>
+        <Button size="small" kind="ghost" on:click={() => (renaming = true)}>{texts.renameChangeUnit}</Button>
         <Button size="small" kind="ghost" on:click={() => archive(true)}>{texts.archiveVehicle}</Button>
       {/if}
     </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import PositionTable from "./PositionTable.svelte";
   import SelectField from "../../parts/controls/SelectField.svelte";
   import Skeleton from "../../parts/Skeleton.svelte";
   import { currentPage } from "../../parts/currentPage.svelte";
@@ -16,18 +17,7 @@
   import ForecastQuality from "./ForecastQuality.svelte";
   import WearChart from "./WearChart.svelte";
   import WhatIf from "./WhatIf.svelte";
-  import {
-    day,
-    lowerFirst,
-    mm,
-    month,
-    partName,
-    position as named,
-    rough,
-    span,
-    upperFirst,
-    perUnit,
-  } from "../../format/words";
+  import { day, lowerFirst, month, position as named, rough, span, upperFirst } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
   import { push } from "svelte-spa-router";
 
@@ -188,44 +178,7 @@
     {/if}
 
     {#if value.components.length}
-      <section class="sheet">
-        <h2>{texts.eachPosition}</h2>
-        <div class="scroll">
-          <table>
-            <thead
-              ><tr
-                ><th>{texts.position}</th><th>{texts.estimatedToday}</th><th>{say(texts.wearsPerDistance, { unit })}</th
-                ><th>{texts.toItsLimitRange}</th><th>{texts.mostLikely}</th></tr
-              ></thead
-            >
-            <tbody>
-              {#each value.components as component (component.part + component.position)}
-                {@const per = perUnit(1, unit)}
-                <tr>
-                  <th scope="row">{upperFirst(named(component.position))} {partName(component.part)}</th>
-                  <td class="number"
-                    >{say(texts.mmMm, { mm: mm(component.now_mm, component.sd_mm) })}
-                    <span class="quiet">± {(2 * component.sd_mm).toFixed(component.sd_mm < 0.05 ? 2 : 1)}</span></td
-                  >
-                  <td
-                    >{say(texts.valueMm, {
-                      value: (component.rate.p50 * per).toFixed(component.part === "pad" ? 2 : 3),
-                    })}
-                    <span class="quiet"
-                      >{say(texts.rateRange, {
-                        value: (component.rate.p10 * per).toFixed(component.part === "pad" ? 2 : 3),
-                        value2: (component.rate.p90 * per).toFixed(component.part === "pad" ? 2 : 3),
-                      })}</span
-                    ></td
-                  >
-                  <td>{component.life ? span(component.life.distance_km, unit) : "?"}</td>
-                  <td>{component.life ? rough(component.life.distance_km.p50, unit) : "?"}</td>
-                </tr>
-              {/each}
-            </tbody>
-          </table>
-        </div>
-      </section>
+      <PositionTable components={value.components} {unit} />
     {/if}
 
     <section class="sheet">

@@ -1,11 +1,12 @@
 <script lang="ts">
-  import * as common from "../../texts/common";
+  import ReadingsTable from "./ReadingsTable.svelte";
+  import WearAxes from "./WearAxes.svelte";
   import * as texts from "../../texts/wear";
   import { say } from "../../texts/say";
   import { scaleLinear } from "d3-scale";
   import { line } from "d3-shape";
   import type { Schemas } from "../../api/client";
-  import { day, grouped, inUnit, partName, position as named, upperFirst } from "../../format/words";
+  import { inUnit, position as named, upperFirst } from "../../format/words";
   import { coursePaths, dateTicks, picture, runs, spaced, staggered, type Point } from "./wearScale";
 
   /** Thickness over the odometer, with the dates beside it. Points are reached by Tab and say themselves; a table lies behind. */
@@ -20,12 +21,6 @@
   const drawn = $derived(picture(wear, positions, distance));
   const x = $derived(scaleLinear(drawn.odometer, [EDGE.left, Math.max(width - EDGE.right, EDGE.left + 60)]));
   const y = $derived(scaleLinear([0, drawn.top], [HEIGHT - EDGE.bottom, EDGE.top]));
-  // the unit stands before the first figure, and no figure runs over the edge
-  const kms = $derived(
-    x
-      .ticks(Math.max(Math.floor(width / 110), 2))
-      .filter((km) => x(km) > EDGE.left + 24 && x(km) < width - EDGE.right - 8),
-  );
   const dates = $derived(spaced(dateTicks(wear, distance, drawn.odometer), x, 46));
   const course = $derived(
     line<Point>(
@@ -41,7 +36,6 @@
     ),
   );
   const today = $derived(x(distance(wear.as_of.odometer_km)));
-  const shown = $derived(wear.readings.filter((reading) => positions.includes(reading.position)).reverse());
 </script>
 
 <div class="chart" bind:clientWidth={width}>
@@ -52,21 +46,7 @@
     role="group"
     aria-label={say(texts.thicknessOverTheOdometerPositions, { positions: positions.map(named).join(", ") })}
   >
-    {#each y.ticks(6) as mm (mm)}
-      <line class="grid" x1={EDGE.left} x2={width - EDGE.right} y1={y(mm)} y2={y(mm)} />
-      <text class="axis" x={EDGE.left - 8} y={y(mm) + 4} text-anchor="end">{mm}</text>
-    {/each}
-    <text class="axis" x={EDGE.left - 8} y={EDGE.top - 10} text-anchor="end">{texts.mm}</text>
-    {#each kms as km (km)}
-      <line class="tick" x1={x(km)} x2={x(km)} y1={HEIGHT - EDGE.bottom} y2={HEIGHT - EDGE.bottom + 5} />
-      <text class="axis" x={x(km)} y={HEIGHT - EDGE.bottom + 20} text-anchor="middle">{grouped(km)}</text>
-    {/each}
-    <text class="axis" x={EDGE.left - 8} y={HEIGHT - EDGE.bottom + 20} text-anchor="end">{unit}</text>
-    {#each dates as date (date.label)}
-      <line class="tick" x1={x(date.at)} x2={x(date.at)} y1={HEIGHT - 26} y2={HEIGHT - 21} />
-      <text class="axis" x={x(date.at)} y={HEIGHT - 7} text-anchor="middle">{date.label}</text>
-    {/each}
-    <line class="tick" x1={EDGE.left} x2={width - EDGE.right} y1={HEIGHT - 26} y2={HEIGHT - 26} />
+    <WearAxes {x} {y} {unit} {dates} {width} height={HEIGHT} edge={EDGE} />
 
     {#each drawn.breaks as fitted (fitted.at)}
       <line class="fitted" x1={x(fitted.at)} x2={x(fitted.at)} y1={EDGE.top} y2={HEIGHT - EDGE.bottom}
@@ -135,40 +115,7 @@
   </svg>
   <p class="told" role="status">{told ? upperFirst(told.text) : "\u00a0"}</p>
 </div>
-<details>
-  <summary>{texts.asATable}</summary>
-  <div class="scroll">
-    <table>
-      <thead
-        ><tr
-          ><th>{texts.date}</th><th>{common.odometer}</th><th>{texts.position}</th><th>{texts.asEntered}</th><th
-            >{texts.thickness}</th
-          ></tr
-        ></thead
-      >
-      <tbody>
-        {#each shown as reading, at (at)}
-          <tr>
-            <td>{day(reading.date)}</td>
-            <td class="number">{grouped(distance(reading.odometer_km))} {unit}</td>
-            <td>{upperFirst(named(reading.position))} {partName(reading.part)}</td>
-            <td
-              >{reading.entered} ({reading.method}){#if reading.doubted || reading.kept}{" "}<strong class="doubt"
-                  >{texts.doubted}</strong
-                >{/if}</td
-            >
-            <td class="number"
-              >{say(texts.bandMm, {
-                lowMm: reading.low_mm.toFixed(reading.part === "rotor" ? 2 : 1),
-                highMm: reading.high_mm.toFixed(reading.part === "rotor" ? 2 : 1),
-              })}</td
-            >
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-  </div>
-</details>
+<ReadingsTable {wear} {positions} />
 
 <style>
   .chart {
@@ -206,13 +153,6 @@
   }
   :global(:root[theme="g100"]) :is(.right_outer, .right) {
     --of: #ff7ba2;
-  }
-  .grid {
-    stroke: var(--line);
-    stroke-width: 0.6;
-  }
-  .tick {
-    stroke: var(--quiet);
   }
   .axis {
     fill: var(--quiet);
@@ -297,11 +237,5 @@
   .told {
     min-height: 1.5em;
     font-weight: 600;
-  }
-  details {
-    margin: 0.5rem 0;
-  }
-  .doubt {
-    color: var(--doubt);
   }
 </style>

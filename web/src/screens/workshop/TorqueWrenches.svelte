@@ -52,7 +52,7 @@
       >{/if}
   </div>
   {#if adding}
-    <form class="sheet form" onsubmit={add} novalidate>
+    <form class="sheet row fields" onsubmit={add} novalidate>
       <TextField
         label={common.yourNameForIt}
         width="long"
@@ -63,6 +63,7 @@
       />
       <SelectField
         label={texts.wrenchUnit}
+        width="short"
         id="wrench-unit"
         bind:value={unit}
         options={["N·m", "lbf·ft", "lbf·in"].map((each) => ({ id: each, label: each }))}
@@ -146,12 +147,6 @@
 </section>
 
 <style>
-  .form {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.75rem;
-    align-items: end;
-  }
   .wide {
     flex: 1 1 100%;
   }

@@ -82,7 +82,7 @@
       {#if !adding}<Button size="field" on:click={() => (adding = true)}>{texts.addAMeasuringTool}</Button>{/if}
     </div>
     {#if adding}
-      <form class="sheet form" onsubmit={add} novalidate>
+      <form class="sheet row fields" onsubmit={add} novalidate>
         <TextField
           label={common.yourNameForIt}
           width="long"
@@ -94,6 +94,7 @@
         <SelectField label={common.kind} id="method" bind:value={method} options={workshop.kinds} />
         <SelectField
           label={texts.toolUnit}
+          width="short"
           id="unit"
           bind:value={unit}
           options={["mm", "in", "32nd", "thou", "100th"].map((each) => ({ id: each, label: each }))}
@@ -191,18 +192,7 @@
     align-items: start;
     margin-top: 0.5rem;
   }
-  .form {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 0.75rem;
-    align-items: end;
-  }
   .wide {
     flex: 1 1 100%;
-  }
-  summary {
-    cursor: pointer;
-    color: var(--petrol);
-    min-height: 48px;
   }
 </style>

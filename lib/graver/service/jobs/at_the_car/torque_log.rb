@@ -65,7 +65,7 @@ module Graver
         # -> { verdict:, reached:, unit:, newton_metres:, angle: }
         def read(line, given)
           nothing = %i[reached angle].all? { |key| given[key].to_s.strip.empty? }
-          return { verdict: "clicked" } if nothing
+          return clicked(line) if nothing
           raise InvalidEntry.of("reached", "no_value", Message.of("torque.no_target")) unless line.torque
 
           newton_metres = newton_metres(given)
@@ -77,6 +77,13 @@ module Graver
             newton_metres: newton_metres&.round(2),
             angle:
           }
+        end
+
+        # A click is the first stage alone: a bolt with an angle is tight only once it is turned through it.
+        def clicked(line)
+          return { verdict: "clicked" } unless line.angle_degrees
+
+          raise InvalidEntry.of("angle", "no_value", Message.of("torque.angle_missing", degrees: line.angle_degrees))
         end
 
         def verdict(line, newton_metres, angle)

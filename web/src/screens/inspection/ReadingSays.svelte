@@ -1,0 +1,121 @@
+<script lang="ts">
+  import PlainButton from "../../parts/controls/PlainButton.svelte";
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/inspection";
+  import { say } from "../../texts/say";
+  import { mm, partMm } from "../../format/words";
+  import type { Schemas } from "../../api/client";
+  import { keyOf } from "./inspectionContent";
+  import type { Place, InspectionForm } from "./inspectionForm.svelte";
+
+  /** What there is to say of a reading: what it means, what is wrong with it, what is asked about it. */
+  interface Props {
+    form: InspectionForm;
+    wheel: Schemas["Wheel"];
+    place: Place;
+    active: boolean;
+    refocus: () => void;
+  }
+  let { form, wheel, place, active, refocus }: Props = $props();
+  const entry = $derived(form.entry(place));
+  const fault = $derived(form.faultAt(place));
+  const measured = $derived(form.measured(place));
+  const question = $derived(form.questionAt(place));
+  const expected = $derived(form.expected(wheel, place));
+  const several = $derived(place.part === "rotor");
+  const history = $derived(
+    [
+      expected === null ? "" : say(texts.expectedMm, { partMm: partMm(expected, place.part) }),
+      place.before && say(texts.lastTime, { text: place.before.text }),
+    ]
+      .filter(Boolean)
+      .join(", "),
+  );
+  const runoutUsual = $derived(
+    form.sheet?.usual.find(
+      (limit) => limit.id === (place.part === "runout" ? "lateral_runout_mm" : "thickness_variation_mm"),
+    ),
+  );
+</script>
+
+<p class="says" id="says-{place.id}" role={fault ? "alert" : undefined}>
+  {#if question}
+    <span class="doubt">{entry.answer ? texts.ANSWERED[entry.answer] : ""}{question.sentence}</span>
+    <span class="row answers">
+      {#each question.answers as answer (answer.id)}
+        <PlainButton pressed={entry.answer === answer.id} onclick={() => form.answer(place, answer)}
+          >{answer.label}<kbd>{keyOf(answer.id)}</kbd></PlainButton
+        >
+      {/each}
+    </span>
+  {:else if fault}
+    {fault.message}
+  {:else if measured?.mm != null}
+    {#if measured.lower_mm !== null}{say(texts.intervalMm, {
+        mm: mm(measured.lower_mm),
+        mm2: mm(measured.upper_mm),
+      })}{:else}{say(texts.readingWithError, {
+        mm: mm(measured.mm, measured.sd_mm),
+        value: (2 * measured.sd_mm!).toFixed(measured.sd_mm! < 0.05 ? 2 : 1),
+      })}{/if}{#if measured.spread_mm != null}; {say(texts.spread, {
+        what: place.part === "pad" ? texts.taper : texts.variesBy,
+        spreadMm: measured.spread_mm.toFixed(place.part === "pad" ? 1 : 3),
+      })}{/if}{#if runoutUsual && (place.part === "runout" ? measured.mm : place.part === "rotor" ? (measured.spread_mm ?? 0) : 0) > runoutUsual.value}.
+      <strong class="much">{runoutUsual.label}.</strong>{/if}
+    {#if history}<span class="quiet"> ({history})</span>{/if}
+  {:else if history}
+    {history}{#if active && several}; {texts.rotorPlacesShort}{/if}
+  {:else if active && several}
+    {texts.rotorPlacesHint}
+  {:else if active && place.part === "pad"}
+    {texts.padPlacesHint}
+  {:else if place.part === "runout"}
+    {texts.runoutHint}
+  {/if}
+  {#if entry.simulated && entry.text}<strong class="doubt">
+      {texts.simulated}
+      {form.sample ? "" : texts.simulatedNeverCounts}</strong
+    >{/if}
+</p>
+{#if form.offered?.at === place.id}
+  <p class="says doubt" role="alert">
+    {say(texts.theGaugeSendsTextYou, { text: form.offered.text, typed: form.offered.typed })}
+    <PlainButton onclick={() => (form.offered!.take(), refocus())}
+      >{say(texts.useText, { text: form.offered.text })}</PlainButton
+    >
+    <PlainButton onclick={() => ((form.offered = null), refocus())}
+      >{say(texts.keepTyped, { typed: form.offered.typed })}</PlainButton
+    >
+  </p>
+{/if}
+{#if active && form.undoable}
+  <p class="says undo" role="status">
+    {form.undoable.said}.
+    <PlainButton onclick={() => void form.undo().then(refocus)}>{common.undo}<kbd>Ctrl Z</kbd></PlainButton>
+  </p>
+{/if}
+
+<style>
+  .answers {
+    display: inline-flex;
+    gap: 0.4rem;
+    margin-top: 0.25rem;
+  }
+  .doubt {
+    --petrol: var(--doubt);
+  }
+  .says {
+    min-height: 1.25rem;
+    font-size: inherit;
+    line-height: 1.3;
+    margin-top: 0.1rem;
+  }
+  .much {
+    color: var(--plan);
+  }
+  .undo {
+    display: flex;
+    gap: 0.5rem;
+    align-items: center;
+  }
+</style>

@@ -1,0 +1,38 @@
+<script lang="ts">
+  import CheckField from "../../parts/controls/CheckField.svelte";
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/inspection";
+  import { say } from "../../texts/say";
+  import { partName } from "../../format/words";
+  import type { InspectionForm } from "./inspectionForm.svelte";
+
+  /** Which wheel it is, and whether its axle got new parts. */
+  let { form, wheel }: { form: InspectionForm; wheel: InspectionForm["wheels"][number] } = $props();
+</script>
+
+<div class="row spread">
+  <h2>{wheel.label}</h2>
+  <div class="row ticks">
+    <CheckField checked={form.isNew(wheel.axle, "pad")} oncheck={() => form.toggleFit(wheel.axle, "pad")}
+      >{say(texts.newPadsFitted, { axleName: wheel.axle_name })} <kbd>n</kbd></CheckField
+    >
+    <CheckField checked={form.isNew(wheel.axle, "rotor")} oncheck={() => form.toggleFit(wheel.axle, "rotor")}
+      >{say(texts.newRotors, { axleName: wheel.axle_name })} <kbd>r</kbd></CheckField
+    >
+  </div>
+</div>
+{#if form.isNew(wheel.axle, "pad") || form.isNew(wheel.axle, "rotor")}<p class="quiet">
+    {say(texts.newPartsNote, {
+      axleName: wheel.axle_name,
+      filter: (["pad", "rotor"] as const)
+        .filter((part) => form.isNew(wheel.axle, part))
+        .map((part) => partName(part, true))
+        .join(common.and),
+    })}
+  </p>{/if}
+
+<style>
+  .ticks {
+    gap: 0 1rem;
+  }
+</style>

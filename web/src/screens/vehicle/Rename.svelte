@@ -1,0 +1,39 @@
+<script lang="ts">
+  import SelectField from "../../parts/controls/SelectField.svelte";
+  import TextField from "../../parts/controls/TextField.svelte";
+  import * as common from "../../texts/common";
+  import * as texts from "../../texts/vehicle";
+  import { Button } from "carbon-components-svelte";
+  import { api, type Schemas } from "../../api/client";
+  import { FormState } from "../../parts/formState.svelte";
+
+  /** The vehicle's name and the unit its odometer shows. done: the new name, null when nothing was saved. */
+  let { vehicle, done }: { vehicle: Schemas["Vehicle"]; done: (name: string | null) => void } = $props();
+  // svelte-ignore state_referenced_locally
+  const seen = vehicle.revision;
+  // svelte-ignore state_referenced_locally
+  let name = $state(vehicle.name);
+  // svelte-ignore state_referenced_locally
+  let unit = $state<string>(vehicle.distance_unit);
+  const form = new FormState();
+
+  async function rename(event: SubmitEvent) {
+    event.preventDefault();
+    const wanted = { name, distance_unit: unit as Schemas["DistanceUnit"] };
+    if (await form.act(() => api.changeVehicle(vehicle.id, wanted, seen))) done(name);
+  }
+</script>
+
+<form class="row" onsubmit={rename} novalidate>
+  <TextField label={common.name} maxlength={60} bind:value={name} fault={form.fault("name")} />
+  <SelectField
+    label={texts.odometerShows}
+    bind:value={unit}
+    options={[
+      { id: "km", label: common.kilometres },
+      { id: "mi", label: common.miles },
+    ]}
+  />
+  <Button type="submit" size="field">{common.save}</Button>
+  <Button kind="ghost" size="field" on:click={() => done(null)}>{common.cancel}</Button>
+</form>
