@@ -10,7 +10,11 @@ RSpec.describe "Finished jobs in the API" do
     let(:rear_pads) { all_pads("8", "8", "8", "8", axle: rear) }
     let(:fitted) { [{ axle: front, part: "pad", value: "11.4" }, { axle: front, part: "rotor", value: "25.02" }] }
 
-    before do
+    let(:prepared_as) { "a worn axle whose job is done" }
+
+    before { prepared(prepared_as) { work_done } }
+
+    def work_done
       complete
       know(
         front,
@@ -147,6 +151,7 @@ RSpec.describe "Finished jobs in the API" do
 
     # Grinding can come from the other axle: common practice, no source.
     context "when the rear was never inspected" do
+      let(:prepared_as) { "the same without the rear" }
       let(:rear_pads) { [] }
 
       it "keeps grinding open until it is" do

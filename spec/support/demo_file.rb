@@ -33,6 +33,13 @@ module DemoFile
         end
   end
 
+  # -> path of a copy that lasts until all examples have run
+  def self.keep(database)
+    folder = Dir.mktmpdir
+    at_exit { FileUtils.rm_rf(folder) }
+    File.join(folder, "kept.sqlite3").tap { |path| FileUtils.cp(database, path) }
+  end
+
   # Where an example's own database lies, with the demo in it when the example says so.
   def self.folder(example)
     Dir.mktmpdir.tap { |folder| FileUtils.cp(path, File.join(folder, "graver.sqlite3")) if example.metadata[:demo] }

@@ -38,10 +38,11 @@ module JobHelper
   # Ticks off everything up to a step, this one too.
   def tick_until(last = nil)
     keys = ask(:get, address)["steps"].map { |step| step["key"] }
-    keys.take(last ? keys.index(last) + 1 : keys.length).each { |key| do_step(key) }
+    mechanic.do_all(keys.take(last ? keys.index(last) + 1 : keys.length))
   end
 
-  def do_step(key) = CarefulMechanic.new(-> { context }, job["id"]).do_step(key)
+  def do_step(key) = mechanic.do_step(key)
+  def mechanic = context.then { |one| CarefulMechanic.new(-> { one }, job["id"]) }
 
   # What you noticed before is gone, where nothing else is said.
   def finish(**given)
