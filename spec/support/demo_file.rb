@@ -33,6 +33,9 @@ module DemoFile
         end
   end
 
+  # name -> [path of a file, what is known of it as JSON]
+  def self.prepared = @prepared ||= {}
+
   # -> path of a copy that lasts until all examples have run
   def self.keep(database)
     folder = Dir.mktmpdir
