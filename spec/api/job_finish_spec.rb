@@ -14,6 +14,22 @@ RSpec.describe "Finished jobs in the API" do
 
     before { prepared(prepared_as) { work_done } }
 
+    def find_worn
+      worn = %w[left right].product(%w[inner outer]).map { |side, position| pad("2.6", side:, pad: position) }
+      rotors =
+        %w[left right].map do |side|
+          { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["22.9"] }
+        end
+      ask(:post, inspections, inspection("2023-05-10", "20000", { axle: front, part: "pad", event: "fit" }))
+      seen = [
+        { axle: front, side: "left", item: "slide_pins", mark: "seized" },
+        { axle: car["axles"].last["id"], side: "left", item: "slide_pins", mark: "seized" },
+        { item: "symptom", mark: "grinding" },
+        { item: "symptom", mark: "pulls" }
+      ]
+      ask(:post, inspections, inspection("2026-05-10", "59900", *worn, *rotors, *rear_pads, conditions: seen))
+    end
+
     def work_done
       complete
       know(
@@ -31,19 +47,7 @@ RSpec.describe "Finished jobs in the API" do
         %w[bleed_screw.torque 10 N·m],
         ["bleed_screw.drive", "hex-11", nil]
       )
-      worn = %w[left right].product(%w[inner outer]).map { |side, position| pad("2.6", side:, pad: position) }
-      rotors =
-        %w[left right].map do |side|
-          { axle: front, part: "rotor", side:, event: "reading", method: "micrometer", unit: "mm", values: ["22.9"] }
-        end
-      ask(:post, inspections, inspection("2023-05-10", "20000", { axle: front, part: "pad", event: "fit" }))
-      seen = [
-        { axle: front, side: "left", item: "slide_pins", mark: "seized" },
-        { axle: car["axles"].last["id"], side: "left", item: "slide_pins", mark: "seized" },
-        { item: "symptom", mark: "grinding" },
-        { item: "symptom", mark: "pulls" }
-      ]
-      ask(:post, inspections, inspection("2026-05-10", "59900", *worn, *rotors, *rear_pads, conditions: seen))
+      find_worn
       ask(
         :post,
         "/supplies",

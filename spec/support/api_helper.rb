@@ -29,9 +29,9 @@ module ApiHelper
   end
 
   # What the block enters is entered by the first example that names it; the others begin with a copy.
-  def prepared(name, &)
+  def prepared(name, &block)
     file, known = DemoFile.prepared[name]
-    return prepare(name, &) unless file
+    return prepare(name, &block) unless file
 
     FileUtils.cp(file, database)
     @car, @job = JSON.parse(known)
