@@ -29,6 +29,17 @@ RSpec.describe "Writing once, and in order" do
     expect(context.store.inspections.of_vehicle(bike["id"]).length).to eq(1)
   end
 
+  it "refuses a key that belongs to another request, and still answers the first" do
+    first = inspection("2026-05-01", "60000", pad("7.4"))
+    answer = send_with("key-of-one-press", inspections, first)
+    send_with("key-of-one-press", inspections, inspection("2026-05-02", "60010", pad("7.1")))
+    expect([status, logged.length]).to eq([409, 1])
+    expect(send_with("key-of-one-press", inspections, first)).to eq(answer)
+    # kept before Graver knew what was asked
+    context.store.idempotent_responses.keep("an-older-key", inspections, answer, at: "2026-05-16T00:00:00Z")
+    expect(send_with("an-older-key", inspections, inspection("2026-05-02", "60010", pad("7.1")))).to eq(answer)
+  end
+
   it "keeps nothing of a rejected request, so it can be corrected and sent again" do
     refused = send_with("key-of-one-press", inspections, inspection("2026-05-01", "many", pad("7.4")))
     expect(fields(refused)).to eq("odometer.value" => "not_a_number")
@@ -42,7 +53,7 @@ RSpec.describe "Writing once, and in order" do
     given = context.store.idempotent_responses
     given.keep("old-request", "/x", { id: 1 }, at: "2026-05-01T00:00:00Z")
     given.keep("new-request", "/x", { id: 2 }, at: "2026-05-16T00:00:00Z")
-    expect([given.of("old-request", "/x"), given.of("new-request", "/x")]).to eq([nil, { id: 2 }])
+    expect([given.of("old-request", "/x"), given.of("new-request", "/x").answer]).to eq([nil, { id: 2 }])
   end
 
   # Two windows at once: whether the odometer runs back is decided inside the write lock.

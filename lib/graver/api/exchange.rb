@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "digest"
 require "json"
 
 module Graver
@@ -7,6 +8,8 @@ module Graver
     # One request as a resource sees it: path, query, headers and body.
     class Exchange
       LARGEST_BODY_BYTES = 256 * 1024
+      # No upload is larger.
+      LARGEST_REPEATED_BYTES = 64 * 1024 * 1024
       # A character no text of an owner has, raw or escaped; SQLite would cut the text there.
       NUL = /\u0000|\\u0000/
       MOST_NESTED = 20
@@ -74,10 +77,18 @@ module Graver
         raise TooLarge, Say::Texts.t("requests.too_much") if @request.content_length.to_i > most
 
         text = @request.body&.read(most + 1).to_s.dup
-        text.bytesize > most ? raise(TooLarge, Say::Texts.t("requests.too_much")) : text
+        raise TooLarge, Say::Texts.t("requests.too_much") if text.bytesize > most
+
+        @digest = digest_of(text)
+        text
       end
 
+      # A digest of the query and the body, to tell a repeated request from another one.
+      def digest = @digest ||= digest_of(@request.body&.read(LARGEST_REPEATED_BYTES).to_s)
+
       private
+
+      def digest_of(body) = Digest::SHA256.hexdigest("#{@request.query_string}\0#{body}")
 
       # A path may hold bytes that are not valid text, however they are escaped.
       def check_texts(found)

@@ -32,7 +32,7 @@ module Graver
       def call(route)
         return public_send(route.action) unless route.verb == "POST" && self.class.once?(route.action)
 
-        context.once_for(@exchange.key, @exchange.path) { plain(public_send(route.action)) }
+        context.once_for(@exchange.key, @exchange.path, @exchange.method(:digest)) { plain(public_send(route.action)) }
       end
 
       private

@@ -13,15 +13,18 @@ module Graver
         @table = database[:idempotent_responses]
       end
 
-      # -> Hash with symbol keys, or nil
+      # request_digest: of what was asked, nil for those kept by an older Graver
+      Kept = Core::Value.define(:answer, :request_digest)
+
+      # -> Kept with a Hash with symbol keys, or nil
       def of(key, path)
-        kept = @table.where(key:, path:).get(:answer)
-        kept && JSON.parse(kept, symbolize_names: true)
+        row = @table.where(key:, path:).first or return
+        Kept.new(answer: JSON.parse(row[:answer], symbolize_names: true), request_digest: row[:request_digest])
       end
 
       # answer: Hash, kept for seven days
-      def keep(key, path, answer, at:)
-        @table.insert(key:, path:, answer: JSON.generate(answer), recorded_at: at)
+      def keep(key, path, answer, at:, request_digest: nil)
+        @table.insert(key:, path:, answer: JSON.generate(answer), recorded_at: at, request_digest:)
         @table.where { recorded_at < (Time.iso8601(at) - (KEPT_DAYS * 86_400)).iso8601 }.delete
       end
     end

@@ -72,13 +72,17 @@ module Graver
         end
 
         # Runs the block once per key: a repeated request gets the first answer. The answer and its writes are saved
-        # together or not at all. Without a key it just runs the block.
-        def once_for(key, path)
+        # together or not at all. Without a key it just runs the block. digest: callable -> of what is asked, known once
+        # the block has run. Raises Conflict where the key belongs to another request.
+        def once_for(key, path, digest)
           return yield unless key
 
           @store.transaction do
-            @store.idempotent_responses.of(key, path) ||
-              yield.tap { |answer| @store.idempotent_responses.keep(key, path, answer, at: now) }
+            kept = @store.idempotent_responses.of(key, path)
+            next yield.tap { |answer| keep_answer(key, path, answer, digest) } unless kept
+            raise Conflict, Message.of("requests.key_used") unless [nil, digest.call].include?(kept.request_digest)
+
+            kept.answer
           end
         end
 
@@ -111,6 +115,12 @@ module Graver
           @english = english
           @knowledge = @knowledge.in(english)
           self
+        end
+
+        private
+
+        def keep_answer(key, path, answer, digest)
+          @store.idempotent_responses.keep(key, path, answer, at: now, request_digest: digest.call)
         end
       end
     end
