@@ -38,6 +38,27 @@ RSpec.describe "Readings in the middle of a job in the API" do
     expect(corners.first["inner"]["now_mm"]).to be_within(0.3).of(4.2)
   end
 
+  it "goes on after another inspection of the day, at the odometer that is given or else the highest" do
+    measure("front.left.pads_out", odometer: km, readings: [old_pad("4.2")])
+    ask(
+      :post,
+      inspections,
+      inspection("2026-05-16", "60012", *all_pads("7", "7", "7", "7", axle: car["axles"].last["id"]))
+    )
+    measure("front.right.pads_out", readings: [old_pad("5.9", side: "right")])
+    measure(
+      "front.right.pads_out",
+      odometer: {
+        value: "60015",
+        unit: "km"
+      },
+      readings: [old_pad("5.8", "outer", side: "right")]
+    )
+    expect(status).to eq(200)
+    rows = context.store.inspections.of_vehicle(car["id"]).map { |each| [each.odometer_km, each.job_id] }
+    expect(rows).to eq([[60_000.0, job["id"]], [60_012.0, nil], [60_012.0, job["id"]], [60_015.0, job["id"]]])
+  end
+
   it "counts a repeated reading and keeps both" do
     measure("front.left.pads_out", odometer: km, readings: [old_pad("4.2")])
     measure("front.left.pads_out", readings: [old_pad("4.6")])

@@ -5,6 +5,9 @@ module Graver
     module Measuring
       # Saves an inspection of a vehicle, as entered, and clears its draft.
       class LogInspection
+        # As far as two figures may lie apart that are the same odometer.
+        SAME_KM = 0.5
+
         def initialize(context)
           @context = context
           @store = context.store
@@ -33,15 +36,21 @@ module Graver
           before = checked(vehicle_id, given)
           @store.transaction do
             entry = still(before, vehicle_id, given)
-            begun = begun(vehicle_id, job_id, entry.stamp.date)
+            begun = begun(vehicle_id, job_id, entry.stamp.date, entry.stamp.odometer[:km])
             go_on = -> { go_on(begun, entry, given.fetch(:unmarked, [])) }
             (begun ? go_on.call : add(vehicle_id, { note: }, entry, job_id:)).tap { void_wrong(entry) }
           end
         end
 
-        # The inspection a job has begun that day, or nil
-        def begun(vehicle_id, job_id, day)
-          @store.inspections.of_vehicle(vehicle_id).reverse.find { |each| each.job_id == job_id && each.date == day }
+        # The inspection a job has begun that day, at that odometer if one is given, or nil
+        def begun(vehicle_id, job_id, day, km = nil)
+          @store
+            .inspections
+            .of_vehicle(vehicle_id)
+            .reverse
+            .find do |each|
+              each.job_id == job_id && each.date == day && (km.nil? || (each.odometer_km - km).abs < SAME_KM)
+            end
         end
 
         # Checks the input without saving -> InspectionEntry

@@ -59,12 +59,16 @@ module Graver
           Measuring::ReadAgain.new(@context).unmark(begun, given[:unmarked].to_a)
         end
 
-        # As it was given with the first reading of the day.
+        # As it is given, or else as it was with the first reading of the day; higher if another inspection of the day
+        # has it higher, as an odometer never runs back.
         def odometer(plan, job, given)
-          begun = Measuring::LogInspection.new(@context).begun(plan.overview.vehicle.id, job.id, @context.today)
-          return given[:odometer] || { value: "" } unless begun
+          vehicle_id = plan.overview.vehicle.id
+          begun = Measuring::LogInspection.new(@context).begun(vehicle_id, job.id, @context.today)
+          return given[:odometer] || { value: "" } if given[:odometer] || begun.nil?
 
-          { value: begun.odometer_value, unit: begun.odometer_unit, keep: true }
+          today = @store.inspections.of_vehicle(vehicle_id).select { |each| each.date == @context.today }
+          highest = [begun, *today].max_by(&:odometer_km)
+          { value: highest.odometer_value, unit: highest.odometer_unit, keep: true }
         end
 
         def data(rows)
