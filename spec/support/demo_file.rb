@@ -11,9 +11,9 @@ module DemoFile
   OUTLOOKS = Graver::Service::Base::LruCache.new(5000)
   KNOWLEDGE = Graver::Knowledge::Library.load
 
-  def self.context(path)
+  def self.context(path, today: TODAY)
     Graver::Boot.context(
-      { "GRAVER_DATABASE" => path, "GRAVER_TODAY" => TODAY, "GRAVER_SIMULATED_DEVICES" => HOUSEHOLD },
+      { "GRAVER_DATABASE" => path, "GRAVER_TODAY" => today, "GRAVER_SIMULATED_DEVICES" => HOUSEHOLD },
       knowledge: KNOWLEDGE,
       outlooks: OUTLOOKS
     )

@@ -68,13 +68,20 @@ module Graver
 
         # Readings on file that do not count until they are corrected.
         def unusable(overview)
-          overview.unusable.map do |each|
-            {
-              inspection: each.inspection.id,
-              text: Service::Household::ReadingsOnFile.said(overview.vehicle, each.inspection, each.row),
-              because: each.because
-            }
-          end
+          overview.ahead.map { |inspection| ahead(inspection) } +
+            overview.unusable.map do |each|
+              {
+                inspection: each.inspection.id,
+                text: Service::Household::ReadingsOnFile.said(overview.vehicle, each.inspection, each.row),
+                because: each.because
+              }
+            end
+        end
+
+        def unusable?(overview) = overview.unusable.any? || overview.ahead.any?
+
+        def ahead(inspection)
+          { inspection: inspection.id, text: Say::Formats.day(inspection.date), because: Say::Texts.t("log.ahead") }
         end
 
         def axles(overview)
@@ -142,7 +149,7 @@ module Graver
         def still_open(overview)
           return Say::Texts.t("log.follow_up", what: due(overview).text) if due(overview)
 
-          Say::Texts.t(overview.unusable.any? ? "log.has_unusable" : "log.done_differently")
+          Say::Texts.t(unusable?(overview) ? "log.has_unusable" : "log.done_differently")
         end
 
         # One sentence: the rest stands with the axle. A Stop is explained in full.
@@ -162,7 +169,7 @@ module Graver
         end
 
         def to_see_to?(overview)
-          skipped(overview).any? || overview.unusable.any? || overview.error || due(overview)
+          skipped(overview).any? || unusable?(overview) || overview.error || due(overview)
         end
 
         # Whether a follow-up's day has come.
@@ -194,7 +201,7 @@ module Graver
         end
 
         def log(overview)
-          overview.inspections.reverse.map do |inspection|
+          [*overview.inspections, *overview.ahead].reverse.map do |inspection|
             {
               id: inspection.id,
               date: inspection.date.iso8601,

@@ -36,9 +36,10 @@ module Graver
         end
 
         def snapshot(vehicle)
-          inspections = @inspections.fetch(vehicle.id, [])
+          inspections, ahead = @inspections.fetch(vehicle.id, []).partition { |each| each.date <= @context.today }
           axles = axles(vehicle, inspections)
-          Snapshot.new(vehicle:, axles:, inspections:, follow_ups: @follow_ups.fetch(vehicle.id))
+          follow_ups = @follow_ups.fetch(vehicle.id)
+          Snapshot.new(vehicle:, axles:, inspections:, ahead:, follow_ups:, read_on: @context.today)
         end
 
         # Values of the whole vehicle are kept with its first axle.

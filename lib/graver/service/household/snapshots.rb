@@ -9,10 +9,11 @@ module Graver
         # at: Storage::Revisions its records were read at
         Kept =
           Core::Value.define(:snapshot, :at) do
-            # Whether it holds at these revisions.
-            def as_of?(now)
+            # Whether it holds at these revisions, on that day.
+            def as_of?(now, day)
               id = snapshot.vehicle.id
-              at.household == now.household || (at.shared == now.shared && at.vehicles[id] == now.vehicles[id])
+              snapshot.on?(day) &&
+                (at.household == now.household || (at.shared == now.shared && at.vehicles[id] == now.vehicles[id]))
             end
           end
 
@@ -55,7 +56,7 @@ module Graver
           return unless @store.records_settled?
 
           found = @context.snapshots[key(vehicle_id)]
-          return unless found&.as_of?(now = @store.revisions)
+          return unless found&.as_of?(now = @store.revisions, @context.today)
 
           @context.snapshots[key(vehicle_id)] = found.with(at: now) unless found.at == now
           found.snapshot

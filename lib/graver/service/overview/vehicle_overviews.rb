@@ -19,10 +19,12 @@ module Graver
             :seen,
             :findings,
             :inspections,
+            :ahead,
             :follow_ups,
             :error
           ) do
-            def initialize(error: nil, **rest) = super
+            # ahead: inspections dated after today, which count for nothing
+            def initialize(error: nil, ahead: [], **rest) = super
             # Readings on file that no thickness can be made of -> [Household::UsableEntries::Unusable]
             def unusable = axles.flat_map { |axle| axle.file.unusable }
           end
@@ -47,17 +49,17 @@ module Graver
           snapshots.map do |snapshot|
             known(snapshot, jobs)
           rescue StandardError => e
-            without(e, snapshot.vehicle, snapshot.inspections, jobs)
+            without(e, snapshot.vehicle, snapshot, jobs)
           end
         end
 
         # A vehicle with no forecast and the reason why: its log and its jobs.
         def unworked(vehicle, error)
-          without(error, vehicle, @snapshots.find(vehicle.id).inspections, jobs_of(vehicle))
+          without(error, vehicle, @snapshots.find(vehicle.id), jobs_of(vehicle))
         end
 
         # The same before anything of it is read.
-        def bare(vehicle) = without(WAITING, vehicle, [], [])
+        def bare(vehicle) = without(WAITING, vehicle, nil, [])
 
         # Raises NotFound, and any error of the calculation.
         def find(id)
@@ -82,7 +84,7 @@ module Graver
         end
 
         # Its log and its jobs, and no verdict.
-        def without(error, vehicle, inspections, all)
+        def without(error, vehicle, snapshot, all)
           mine = of(vehicle, all)
           Overview.new(
             vehicle:,
@@ -92,7 +94,8 @@ module Graver
             fluid: nil,
             seen: [],
             findings: [],
-            inspections:,
+            inspections: snapshot&.inspections.to_a,
+            ahead: snapshot&.ahead.to_a,
             follow_ups: [],
             error:
           )
@@ -113,6 +116,7 @@ module Graver
             finished: jobs.select { |job| job.state == "finished" },
             fluid:,
             inspections:,
+            ahead: snapshot.ahead,
             follow_ups:,
             findings: FluidFindings.new(@context.knowledge, @context.today).call(inspections, axles, fluid),
             seen: of_vehicle(inspections, noticed)
