@@ -113,6 +113,30 @@ RSpec.describe "Phone access" do
     expect(phone(:post, "/session", { passphrase: phrase }, from: "192.168.7.201")[0]).to eq(429)
   end
 
+  # OWASP, "Slow down online guessing attacks with device cookies"
+  it "locks out no known device and no pairing code while a stranger guesses" do
+    mine = kept(phone(:post, "/session", { passphrase: phrase })[2])
+    phone(:delete, "/session", cookie: nil)
+    access(passphrase: "four dry brown otters")
+    code = context.then { |one| Graver::Service::Household::PhoneAccess.new(one).pairing }
+    31.times { |at| phone(:post, "/session", { passphrase: "wrong guess here" }, from: "192.168.7.#{100 + at}") }
+    again = { passphrase: "four dry brown otters" }
+    expect(phone(:post, "/session", again)[0]).to eq(429)
+    # its session ended with the old passphrase: the cookie only says that it was here before
+    expect(phone(:get, "/garage", cookie: mine)[0]).to eq(401)
+    expect(phone(:post, "/session", again, cookie: mine)[0]).to eq(200)
+    expect(phone(:post, "/session", { code: }, from: "192.168.7.100")[0]).to eq(200)
+    # and a known device has its own few tries
+    5.times { phone(:post, "/session", { passphrase: "wrong guess here" }, cookie: mine) }
+    expect(phone(:post, "/session", again, cookie: mine)[0]).to eq(429)
+  end
+
+  it "voids pairing codes with a new passphrase" do
+    code = Graver::Service::Household::PhoneAccess.new(context).pairing
+    access(passphrase: "four dry brown otters")
+    expect(phone(:post, "/session", { code: })[0]).to eq(422)
+  end
+
   it "sends a session's cookie over HTTPS only, where it signed in so" do
     signed =
       %w[http https].map do |scheme|

@@ -42,6 +42,25 @@ RSpec.describe "Photos in the API" do
     expect(at(ask(:get, "/axles/#{other}/job-plan"), "front.left.judge")["earlier"]).to be_empty
   end
 
+  it "saves one photo at a time, so that the others still get answers, and gives up on one that takes too long" do
+    pictures = context.store.pictures
+    reading, going_on = IO.pipe
+    allow(pictures).to(
+      receive(:bare).and_wrap_original do |original, *given|
+        reading.read(1)
+        original.call(*given)
+      end
+    )
+    first = Thread.new { pictures.keep(Camera.photo) }
+    sleep 0.01 until pictures.instance_variable_get(:@working).locked?
+    expect(photograph("front.left.judge")["error"]).to include("code" => "not_saved", "message" => /another photo/)
+    going_on.close
+    expect(first.value.width).to be > 0
+    photograph("front.left.judge")
+    expect(status).to eq(201)
+    expect(Graver::Storage::Pictures::BARE.first(4)).to eq(%w[timeout -k 1 10])
+  end
+
   it "removes and restores a photo" do
     photograph("front.left.judge")
     expect(ask(:delete, "/photos/1")).to include("removed" => true, "step" => "front.left.judge")

@@ -2,7 +2,9 @@
 
 module Graver
   module API
-    # Limits sign-in attempts: a few per address, and a total for all.
+    # Limits guesses at the passphrase: a few for each device that signed in here before, a few for each address, and a
+    # total for all addresses of strangers. So one that guesses locks out no device that is known (OWASP, "Slow down
+    # online guessing attacks with device cookies").
     class LoginThrottle
       EACH = 5
       ALL = 30
@@ -15,18 +17,19 @@ module Graver
         @lock = Mutex.new
       end
 
-      # Seconds until this address may try again; 0 if it may.
-      def wait(address)
+      # who: the id of a known device (Integer), or an address (String) -> seconds until it may try again; 0 if it may
+      def wait(who)
         @lock.synchronize do
           forget
-          mine = @failed.select { |from, _| from == address }
-          barring = [(mine[-EACH] if mine.length >= EACH), (@failed[-ALL] if @failed.length >= ALL)].compact
+          mine = @failed.select { |from, _| from == who }
+          strangers = who.is_a?(Integer) ? [] : @failed.reject { |from, _| from.is_a?(Integer) }
+          barring = [(mine[-EACH] if mine.length >= EACH), (strangers[-ALL] if strangers.length >= ALL)].compact
           barring.map { |_, at| (at + SECONDS - @clock.call).ceil }.max || 0
         end
       end
 
-      def failed(address) = @lock.synchronize { @failed << [address, @clock.call] }
-      def forgive(address) = @lock.synchronize { @failed.reject! { |from, _| from == address } }
+      def failed(who) = @lock.synchronize { @failed << [who, @clock.call] }
+      def forgive(who) = @lock.synchronize { @failed.reject! { |from, _| from == who } }
 
       private
 

@@ -25,24 +25,26 @@ module Graver
         7 => %w[-transverse],
         8 => %w[-rotate 270]
       }.freeze
-      # -trim: edges that do not fill a block, which cannot be turned without loss
-      BARE = %w[jpegtran -copy none -trim -maxscans 100 -maxmemory 256m].freeze
+      # -trim: edges that do not fill a block, which cannot be turned without loss. It gets ten seconds, and stands back
+      # for what answers.
+      BARE = %w[timeout -k 1 10 nice jpegtran -copy none -trim -maxscans 100 -maxmemory 256m].freeze
 
       # path: the household's file
       def initialize(path)
         @folder = File.join(File.dirname(path), "#{File.basename(path, ".*")}-photos")
+        @working = Mutex.new
       end
 
-      # bytes of a JPEG -> Kept, or nil where it cannot be read as one or is too large. Raises NotSaved.
+      # bytes of a JPEG -> Kept, or nil where it cannot be read as one, is too large or takes too long. One at a time:
+      # a phone that is refused sends it again. Raises NotSaved.
       def keep(bytes)
-        given = read_head(bytes) or return
-        bare = bare(bytes, given.orientation.to_i) or return
-        head = read_head(bare) or return
-        digest = Digest::SHA256.hexdigest(bare)
-        write(digest, bare)
-        Kept.new(digest:, width: head.width, height: head.height)
-      rescue SystemCallError => e
-        raise NotSaved, Message.of("file.no_photo", because: e.message)
+        raise NotSaved, Message.of("file.photo_busy") unless @working.try_lock
+
+        begin
+          keep_one(bytes)
+        ensure
+          @working.unlock
+        end
       end
 
       # -> bytes. Raises NotFound where the file is gone.
@@ -53,6 +55,17 @@ module Graver
       end
 
       private
+
+      def keep_one(bytes)
+        given = read_head(bytes) or return
+        bare = bare(bytes, given.orientation.to_i) or return
+        head = read_head(bare) or return
+        digest = Digest::SHA256.hexdigest(bare)
+        write(digest, bare)
+        Kept.new(digest:, width: head.width, height: head.height)
+      rescue SystemCallError => e
+        raise NotSaved, Message.of("file.no_photo", because: e.message)
+      end
 
       def path(digest) = File.join(@folder, "#{digest}.jpg")
 

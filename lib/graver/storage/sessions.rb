@@ -17,6 +17,9 @@ module Graver
       # The session that stands, or nil.
       def standing(digest, at:) = record(open_at(at).first(digest:))
 
+      # The id of a device that signed in once, whether its session still stands or not, or nil.
+      def device(digest) = @sessions.where(digest:).get(:id)
+
       # Those that stand, the newest first.
       def all(at:) = open_at(at).reverse(:id).map { |row| record(row) }
       # When a device last asked.
@@ -32,6 +35,9 @@ module Graver
 
       # A code stands until it is used or its time is up.
       def add_pairing(digest, until_at:) = @pairings.insert(digest:, expires_at: until_at)
+
+      # Voids every code that was not used.
+      def void_pairings(at:) = @pairings.where(used_at: nil).update(used_at: at)
 
       # Was there such a code? Then it is used up.
       def use_pairing(digest, at:)

@@ -14,6 +14,8 @@ module Graver
         patch "/access", :change_access
         post "/access/pairings", :pair, 201
         delete "/access/sessions/:id", :end_session
+        # A device is known by its cookie for longer than it is signed in.
+        DEVICE_SECONDS = 365 * 24 * 3600
         # never repeated by key: the first answer held a secret
         repeatable :sign_in, :pair
 
@@ -23,13 +25,13 @@ module Graver
 
         def sign_in
           given = payload(Contracts::SignIn)
-          raise TooOften, Say::Texts.t("access.too_often", minutes: minutes) if minutes.positive?
+          # a code can't be guessed, so it never waits for those who guess the passphrase
+          wait if given[:passphrase]
+          token = access_of.sign_in(**given.slice(:passphrase, :code, :device).compact)
+          return refused(given) unless token
 
-          begun = access_of.sign_in(**given.slice(:passphrase, :code, :device).compact)
-          return refused unless begun
-
-          @exchange.attempts.forgive(@exchange.address)
-          WithCookie.new({ local: @exchange.local?, signed_in: true }, begun.token, begun.seconds)
+          @exchange.attempts.forgive(who)
+          WithCookie.new({ local: @exchange.local?, signed_in: true }, token, DEVICE_SECONDS)
         end
 
         def sign_out
@@ -79,10 +81,16 @@ module Graver
           access_of.choose(wanted:, https:)
         end
 
-        def minutes = (@exchange.attempts.wait(@exchange.address) / 60.0).ceil
+        # A device that signed in here before, or an address.
+        def who = access_of.known_device(@exchange.token) || @exchange.address
 
-        def refused
-          @exchange.attempts.failed(@exchange.address)
+        def wait
+          minutes = (@exchange.attempts.wait(who) / 60.0).ceil
+          raise TooOften, Say::Texts.t("access.too_often", minutes:) if minutes.positive?
+        end
+
+        def refused(given)
+          @exchange.attempts.failed(who) if given[:passphrase]
           raise InvalidEntry.of("passphrase", "refused", Say::Texts.t("access.refused"))
         end
 

@@ -20,9 +20,6 @@ module Graver
         SEEN_SECONDS = 60
         LONGEST_DEVICE = 60
 
-        # Signed in: token for the device to keep; seconds it holds
-        Begun = Core::Value.define(:token, :seconds)
-
         def initialize(context)
           @context = context
           @store = context.store
@@ -35,7 +32,7 @@ module Graver
         # Whether the owner wants HTTPS.
         def https? = chosen["https"] == true
 
-        # Ends every session: who knew the old one is out. Raises InvalidEntry.
+        # Ends every session and voids every pairing code: who knew the old one is out. Raises InvalidEntry.
         def passphrase=(text)
           text = text.to_s
           unless PASSPHRASE.cover?(text.strip.length) && text.bytesize <= MOST_BYTES
@@ -43,7 +40,10 @@ module Graver
           end
 
           keep("passphrase" => BCrypt::Password.create(text).to_s)
-          @store.transaction { @store.sessions.close_all(at: now) }
+          @store.transaction do
+            @store.sessions.close_all(at: now)
+            @store.sessions.void_pairings(at: now)
+          end
         end
 
         # Raises InvalidEntry while there is none.
@@ -64,7 +64,7 @@ module Graver
           code
         end
 
-        # -> Begun, or nil where passphrase or code are not the ones.
+        # -> token for the device to keep, or nil where passphrase or code are not the ones.
         def sign_in(passphrase: nil, code: nil, device: nil)
           return unless passphrase ? right?(passphrase) : used?(code)
 
@@ -78,7 +78,7 @@ module Graver
               until_at: stamp(SESSION_SECONDS)
             )
           end
-          Begun.new(token:, seconds: SESSION_SECONDS)
+          token
         end
 
         # Storage::Session of a token, or nil
@@ -89,6 +89,9 @@ module Graver
           note(found) if found
           found
         end
+
+        # The id of a device that signed in here once, by its token, or nil. It opens nothing.
+        def known_device(token) = token.to_s.empty? ? nil : @store.sessions.device(digest(token))
 
         # -> [Storage::Session] that are open
         def sessions = @store.sessions.all(at: now)
