@@ -35,6 +35,7 @@ module Graver
     # How often to check for stale answers, and how long the garage page waits for them.
     LOOK_EVERY_SECONDS = 1
     PATIENCE_SECONDS = 0.3
+    CHECK = [RbConfig.ruby, File.join(ROOT, "bin/graver"), "check"].freeze
     # Host names that are answered. A foreign name that resolves to this machine is rejected (DNS rebinding).
     HOSTS = %w[127.0.0.1 localhost ::1].freeze
 
@@ -81,6 +82,8 @@ module Graver
       serving =
         Service::Base::Context::Serving.new(later: Service::Base::BackgroundQueue.new, patience: PATIENCE_SECONDS)
       context = context(settings, serving:)
+      @lock.household
+      at_exit { context.store.close }
       keep_copies(context)
       phones = phones(context, settings)
       allow(context, phones, settings)
@@ -146,9 +149,12 @@ module Graver
         )
     end
 
+    # Looks through the file for damage, and makes the day's backup.
     def keep_copies(context)
+      check = Storage::CheckApart.new(CHECK, context.store.backups.household)
       Thread.new do
         loop do
+          context.store.damaged! if check.damaged?
           context.store.backups.daily
         rescue StandardError => e
           ErrorLog.report(e)

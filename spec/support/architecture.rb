@@ -79,6 +79,9 @@ class Architecture
         storage/certificate.rb
         storage/pictures.rb
         storage/store.rb
+        storage/file_watch.rb
+        storage/free_room.rb
+        storage/page_sums.rb
         sheet/paper.rb
         api/web_app.rb
         api/contracts/contract.rb
@@ -87,12 +90,13 @@ class Architecture
       ]
     ],
     network: [%w[Net Socket TCPSocket UDPSocket TCPServer OpenURI Puma], %w[api/lan_server.rb]],
-    programs: [%w[Open3 PTY Process], %w[storage/pictures.rb service/base/context.rb]],
+    programs: [%w[Open3 PTY Process], %w[storage/pictures.rb storage/check_apart.rb service/base/context.rb]],
     threads: [
       %w[Thread Mutex Ractor Fiber],
       %w[
         devices/shelf.rb
         say/spoken.rb
+        storage/pictures.rb
         knowledge/library.rb
         service/base
         api/web_app.rb

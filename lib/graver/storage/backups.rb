@@ -31,6 +31,8 @@ module Graver
 
       # The household's own file.
       def household = @path
+      # Looks through it. Raises FileRefused, FileBusy.
+      def check_household = HouseholdFile.check(@path)
 
       # The newest first -> [Copy]
       def all
@@ -70,6 +72,7 @@ module Graver
         HouseholdFile.check(copy.path)
         ready = prepared(copy)
         before = before_restore
+        PageSums.new(@path).forget
         before ? copy_over(ready, @path) : put_in_place(ready)
         before
       rescue SystemCallError, SQLite3::Exception => e

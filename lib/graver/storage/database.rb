@@ -13,6 +13,7 @@ module Graver
       # path: a file, made with its folders when missing. Returns a Sequel::Database. Raises FileRefused.
       def open(path)
         File.exist?(path) ? bring_up_to_date(path) : make(path)
+        PageSums.new(path).forget
         database = Sqlite.connect(path)
         [path, "#{path}-wal", "#{path}-shm"].each { |file| File.chmod(Sqlite::PRIVATE_FILE, file) if File.exist?(file) }
         database
@@ -31,6 +32,7 @@ module Graver
       def bring_up_to_date(path)
         return if checked(path) == Sqlite::NEWEST
 
+        PageSums.new(path).forget
         Backups.new(path).make("before-upgrade")
         migrated(path)
       end
@@ -38,7 +40,11 @@ module Graver
 
       # A file that is refused is no dead end: the error names the backups.
       def checked(path)
-        HouseholdFile.check(path)
+        changed = PageSums.new(path).changed_pages
+        version = HouseholdFile.check(path)
+        return version if changed.empty?
+
+        raise FileRefused, Message.of("file.changed_outside", path:, count: changed.length)
       rescue FileRefused => e
         raise FileRefused, e.message + Backups.new(path).offered
       end

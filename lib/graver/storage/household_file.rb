@@ -4,7 +4,8 @@ require "sqlite3"
 
 module Graver
   module Storage
-    # Tells a household's file from anything else, by looking alone: nothing is written.
+    # Tells a household's file from anything else, by looking alone: nothing is written. It looks through SQLite, as
+    # closing a handle of our own would drop SQLite's locks (see FileWatch).
     module HouseholdFile
       # What every SQLite file begins with (sqlite.org, file format 1.3.1).
       MAGIC = "SQLite format 3\0"
@@ -13,27 +14,27 @@ module Graver
 
       module_function
 
-      # -> the version of its schema. Raises FileRefused: empty, no file of ours, damaged, or of a newer Graver.
+      # -> the version of its schema. Raises FileRefused if it is empty, no file of ours, damaged, or of a newer Graver,
+      # FileBusy while another program holds it.
       def check(path)
-        raise_unless_sqlite(path)
+        refuse("file.not_a_file", path) unless File.file?(path)
+        refuse("file.unreadable", path) unless File.readable?(path)
+        refuse("file.empty", path) if File.empty?(path)
         version = examine(path)
+        refuse("file.damaged", path) unless version.is_a?(Integer)
         refuse("file.newer", path) if version > Sqlite::NEWEST
         version
+      rescue SQLite3::BusyException
+        raise FileBusy, Message.of("file.busy_now", path:)
+      rescue SQLite3::NotADatabaseException
+        refuse("file.foreign", path)
       rescue SQLite3::Exception
         refuse("file.damaged", path)
       end
 
-      def raise_unless_sqlite(path)
-        refuse("file.not_a_file", path) unless File.file?(path)
-        head = File.binread(path, MAGIC.bytesize).to_s
-        refuse("file.empty", path) if head.empty?
-        refuse("file.foreign", path) unless head == MAGIC
-      rescue SystemCallError
-        refuse("file.unreadable", path)
-      end
-
       def examine(path)
         database = SQLite3::Database.new(path, readonly: true)
+        database.busy_timeout = Sqlite::BUSY_TIMEOUT_MS
         names = database.execute("SELECT name FROM sqlite_master WHERE type = 'table'").flatten
         refuse("file.foreign", path) if (TABLES - names).any?
         refuse("file.damaged", path) if database.execute("PRAGMA integrity_check(1)").flatten != ["ok"]
@@ -43,7 +44,7 @@ module Graver
       end
 
       def refuse(text, path) = raise(FileRefused, Message.of(text, path:))
-      private_class_method :raise_unless_sqlite, :examine, :refuse
+      private_class_method :examine, :refuse
     end
   end
 end

@@ -43,7 +43,8 @@ module Graver
       def initialize(database, path)
         @database = database
         @path = path
-        @place = place
+        @watch = watched
+        @room = FreeRoom.new(path)
         @repositories = REPOSITORIES.transform_values { |repository| repository.new(database) }.freeze
       end
 
@@ -54,8 +55,7 @@ module Graver
 
       # Raises NotSaved if the block's writes cannot be saved: then none of them is.
       def transaction(&block)
-        raise NotSaved, Message.of("file.gone", path: @path) unless place == @place
-
+        raise_if_unsafe
         @database.transaction(mode: :immediate, &block)
       rescue Sequel::DatabaseError => e
         raise unkept(e) || e
@@ -89,23 +89,51 @@ module Graver
         @database.loggers.delete(logger)
       end
 
-      # True when the file answers and is where it was; raises otherwise.
+      # True when the file answers, is whole as far as one can see at a glance, and can be written to. Raises NotSaved
+      # otherwise.
       def reachable?
-        raise NotSaved, Message.of("file.gone", path: @path) unless place == @place
-
+        raise_if_unsafe
+        full = @room.fault and raise NotSaved, Message.of(full, path: @path)
         @database.get(1) == 1
       end
 
-      # Closes its connections.
-      def close = @database.disconnect
+      # See FileWatch#damaged!: somebody looked at the whole file.
+      def damaged! = @watch.damaged!
+
+      # Closes its connections, and keeps what tells at the next start whether the file is as it is now.
+      def close
+        return if @closed
+
+        @closed = true
+        sound = @watch.fault.nil?
+        @database.close_for_good
+        @watch.close
+        PageSums.new(@path).keep if sound
+      end
 
       private
 
-      # Identifies the file at the path: a removed or replaced one would take the writes with it.
-      def place
-        File.stat(@path).then { |found| [found.dev, found.ino] }
-      rescue SystemCallError
-        nil
+      def watched
+        @database.get(1)
+        watch = FileWatch.new(@path)
+        watch.log_opened
+        @database.extend(GuardedDatabase)
+        @database.tell(watch, @path)
+        watch
+      end
+
+      # Nothing is written to a file that would not keep it.
+      def raise_if_unsafe
+        fault = @watch.fault or return
+        rescue_log if fault == "file.log_gone"
+        raise NotSaved, Message.of(fault, path: @path)
+      end
+
+      # What was acknowledged is still in the log that SQLite holds open, though it has no name: it goes into the file.
+      def rescue_log
+        @database.run("PRAGMA wal_checkpoint(FULL)")
+      rescue Sequel::Error => e
+        ErrorLog.report(e)
       end
 
       def unkept(error)
