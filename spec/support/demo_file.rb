@@ -33,6 +33,17 @@ module DemoFile
         end
   end
 
+  # A household's file with nothing in it.
+  def self.bare
+    @bare ||=
+      File
+        .join(Dir.mktmpdir, "bare.sqlite3")
+        .tap do |path|
+          Graver::Storage::Store.open(path).close
+          at_exit { FileUtils.rm_rf(File.dirname(path)) }
+        end
+  end
+
   # name -> [path of a file, what is known of it as JSON]
   def self.prepared = @prepared ||= {}
 
@@ -45,6 +56,8 @@ module DemoFile
 
   # Where an example's own database lies, with the demo in it when the example says so.
   def self.folder(example)
-    Dir.mktmpdir.tap { |folder| FileUtils.cp(path, File.join(folder, "graver.sqlite3")) if example.metadata[:demo] }
+    Dir.mktmpdir.tap do |folder|
+      FileUtils.cp(example.metadata[:demo] ? path : bare, File.join(folder, "graver.sqlite3"))
+    end
   end
 end
