@@ -101,7 +101,6 @@ export default ts.config(
     files: [
       "src/parts/controls/*.svelte",
       // a file is chosen, not typed
-      "src/parts/TakePhoto.svelte",
       "src/screens/import/Import.svelte",
       // a slider, which moves what is drawn beside it
       "src/screens/timeline/LookAhead.svelte",

@@ -12,7 +12,7 @@ RSpec.describe "Backups in the API" do
 
   it "makes a backup, lists the newest first and restores one completely" do
     car
-    expect(ask(:get, "/backups")).to eq("backups" => [])
+    expect(ask(:get, "/backups")).to eq("backups" => [], "may_restore" => true)
     made = ask(:post, "/backups")["backups"]
     expect(made).to contain_exactly(include("occasion" => "By hand", "bytes" => be > 10_000))
     ask(:post, "/vehicles", { name: "Wren", kind: "car" })
@@ -49,7 +49,7 @@ RSpec.describe "Backups in the API" do
     File.write(context.store.backups.find(name).path, "torn")
     expect(ask(:post, "/backups/#{name}/restore")["error"]).to include(
       "code" => "conflict",
-      "message" => /isn't a Graver data file/
+      "message" => /isn't a backup that Graver made/
     )
     expect(names).to eq(["Juniper"])
   end
@@ -74,8 +74,8 @@ RSpec.describe "Backups in the API" do
         Open3.capture3({ "GRAVER_DATABASE" => file }, File.join(Graver::Boot::ROOT, "bin/graver"), *arguments)
       end
     made, _, done = graver.call("backup")
-    expect([made, done.success?]).to match([/Backup made: .*by-hand\.sqlite3/, true])
-    name = graver.call("restore").first[/\S+\.sqlite3/]
+    expect([made, done.success?]).to match([/Backup made: .*by-hand\.tar/, true])
+    name = graver.call("restore").first[/\S+\.tar/]
     ask(:post, "/vehicles", { name: "Wren", kind: "car" })
     lock = Graver::Storage::HouseholdLock.new(file)
     expect(graver.call("restore", name)[1]).to include("Another Graver is running")

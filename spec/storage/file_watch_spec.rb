@@ -77,7 +77,7 @@ RSpec.describe "The household's file while Graver has it open" do
   end
 
   it "names a page that was changed between two runs, unless the owner put another file there" do
-    copy = store.backups.make("by-hand").path
+    copy = store.backups.make("daily").path
     store.close
     whole = File.binread(path)
     at = whole.index("Juniper 17")

@@ -275,9 +275,13 @@ RSpec.describe "The household's file" do
     backups.make("by-hand")
     expect(backups.all.map(&:occasion).tally).to eq("daily" => 14, "by-hand" => 1)
     expect(backups.all.first.occasion).to eq("by-hand")
-    expect(backups.all.map { |copy| Graver::Storage::HouseholdFile.check(copy.path) }.uniq).to eq(
+    expect(backups.all.drop(1).map { |copy| Graver::Storage::HouseholdFile.check(copy.path) }.uniq).to eq(
       [Graver::Storage::Sqlite::NEWEST]
     )
+    left = Dir.mktmpdir(".making-", File.dirname(backups.all.first.path))
+    File.utime(clock - 90_000, clock - 90_000, left)
+    backups.daily
+    expect(File.directory?(left)).to be(false)
     store.close
   end
 

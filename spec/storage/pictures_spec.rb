@@ -6,7 +6,7 @@ require_relative "../support/camera"
 
 RSpec.describe Graver::Storage::Pictures do
   let(:folder) { Dir.mktmpdir }
-  let(:pictures) { described_class.new(File.join(folder, "household.sqlite3")) }
+  let(:pictures) { described_class.of(File.join(folder, "household.sqlite3")) }
   let(:files) { Dir.glob("#{folder}/household-photos/*") }
 
   after { FileUtils.remove_entry(folder) }

@@ -81,6 +81,7 @@ module Graver
 
         content_type answer.type, *([{ charset: "utf-8" }] if answer.type.start_with?("text/"))
         headers "Content-Disposition" => answer.disposition if answer.disposition
+        headers "Cache-Control" => "no-store, no-transform" unless answer.body.is_a?(String)
         answer.body
       end
 

@@ -2,7 +2,8 @@
 
 module Graver
   module API
-    # A file instead of JSON. type: its media type; body: its bytes; disposition: the header, or nil to show it in place
+    # A file instead of JSON. type: its media type; body: its bytes, or what `each` gives them part by part;
+    # disposition: the header, or nil to show it in place
     Download = Struct.new(:type, :body, :disposition, keyword_init: true)
   end
 end

@@ -10,6 +10,7 @@ module Graver
       LARGEST_BODY_BYTES = 256 * 1024
       # No upload is larger.
       LARGEST_REPEATED_BYTES = 64 * 1024 * 1024
+      PART_BYTES = 1024 * 1024
       # A character no text of an owner has, raw or escaped; SQLite would cut the text there.
       NUL = /\u0000|\\u0000/
       MOST_NESTED = 20
@@ -81,6 +82,18 @@ module Graver
 
         @digest = digest_of(text)
         text
+      end
+
+      # Gives the body to the block part by part. Raises TooLarge.
+      def each_part(most)
+        raise TooLarge, Say::Texts.t("requests.too_much") if @request.content_length.to_i > most
+
+        left = most
+        while (part = @request.body&.read(PART_BYTES))
+          raise TooLarge, Say::Texts.t("requests.too_much") if (left -= part.bytesize).negative?
+
+          yield part
+        end
       end
 
       # A digest of the query and the body, to tell a repeated request from another one.

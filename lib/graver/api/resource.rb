@@ -61,6 +61,13 @@ module Graver
         Serializers::JobPlans.new(knowledge).call(plan, Service::Jobs::StepDetails.new(knowledge).call(plan))
       end
 
+      # Only on this machine itself.
+      def here
+        raise NotFound, Say::Texts.t("missing.address") unless @exchange.local?
+
+        yield
+      end
+
       def revision(fields) = Service::Base::Revision.of(fields)
       def context = @exchange.context
       def knowledge = context.knowledge

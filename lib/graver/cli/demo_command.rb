@@ -37,6 +37,8 @@ module Graver
         context = Boot.context(ENV.to_h.merge("GRAVER_DATABASE" => path))
         Service::Tables::LoadHousehold.new(context).call(YAML.safe_load_file(HOUSEHOLD))
         context.store.close
+        # what it says is true of this name only
+        FileUtils.rm_f("#{path}.sums")
       end
     end
   end

@@ -2,7 +2,7 @@
 
 module Graver
   module CLI
-    # graver restore [NAME]: restores a backup, or lists them. Refuses while Graver runs: then restore in the app.
+    # graver restore [NAME|FILE]: restores a backup, or lists them. Refuses while Graver runs: then restore in the app.
     class RestoreCommand
       def initialize(out: $stdout, err: $stderr)
         @out = out
@@ -24,8 +24,10 @@ module Graver
         0
       end
 
-      def restore(name)
-        before = Boot.backups.restore(name)
+      def restore(given)
+        backups = Boot.backups
+        name = File.file?(given) ? taken_in(given, backups) : given
+        before = backups.restore(name)
         said =
           (
             if before
@@ -36,6 +38,11 @@ module Graver
           )
         @out.puts said
         0
+      end
+
+      # An archive from elsewhere -> its name here
+      def taken_in(path, backups)
+        File.open(path, "rb") { |file| backups.take_in { |out| IO.copy_stream(file, out) } }
       end
     end
   end

@@ -3,11 +3,13 @@
 require "fileutils"
 require "sqlite3"
 require "time"
+require "tmpdir"
 
 module Graver
   module Storage
-    # Copies of the household's file, in a folder named after it. A copy is whole and was opened on trial
-    # before it has its name; the newest of each occasion are kept.
+    # Backups of the household, in a folder named after its file. The ones made by hand are archives: everything in one
+    # file. The others are copies of the database; their photos, which never change, are kept once for all of them. A
+    # backup is whole and was opened on trial before it has its name; the newest of each occasion are kept.
     class Backups
       # How many of each occasion are kept.
       KEPT = {
@@ -18,9 +20,17 @@ module Graver
         "before-restore" => 10
       }.freeze
       STAMP = "%Y%m%dT%H%M%S%LZ"
-      NAME = /\A(?<at>\d{8}T\d{9}Z)-(?<occasion>[a-z-]+)\.sqlite3\z/
+      NAME = /\A(?<at>\d{8}T\d{9}Z)-(?<occasion>[a-z-]+)\.(?:sqlite3|tar)\z/
+      ARCHIVED = "by-hand"
       # bytes: its size; at: Time it was made
-      Copy = Core::Value.define(:name, :path, :at, :occasion, :bytes) { def to_s = name }
+      Copy =
+        Core::Value.define(:name, :path, :at, :occasion, :bytes) do
+          def to_s = name
+          # Whether everything is in this one file.
+          def archive? = name.end_with?(".tar")
+        end
+      PART_BYTES = 1024 * 1024
+      DAY_SECONDS = 24 * 3600
 
       # path: the household's file
       def initialize(path, now: -> { Time.now.utc })
@@ -43,42 +53,66 @@ module Graver
       # Raises NotFound.
       def find(name) = all.find { |copy| copy.name == name } || raise(NotFound, Message.of("missing.backup"))
 
-      # Copies the file as it stands, while others read and write it -> Copy. Raises NotSaved.
+      # Backs up all that there is now, while others read and write it -> Copy. Raises NotSaved.
       def make(occasion)
-        FileUtils.mkdir_p(@folder, mode: Sqlite::PRIVATE_FOLDER)
-        name = "#{@now.call.strftime(STAMP)}-#{occasion}.sqlite3"
-        beside = File.join(@folder, ".#{name}.part")
-        copy_over(@path, beside) { |copy| copy.execute("PRAGMA journal_mode = DELETE") }
-        HouseholdFile.check(beside)
-        File.rename(beside, File.join(@folder, name))
-        rotate(occasion)
-        find(name)
+        apart do |folder|
+          database = File.join(folder, "household.sqlite3")
+          copy_over(@path, database) { |copy| copy.execute("PRAGMA journal_mode = DELETE") }
+          HouseholdFile.check(database)
+          name = occasion == ARCHIVED ? archive(database, folder) : plain(database, occasion)
+          rotate(occasion)
+          find(name)
+        end
       rescue SystemCallError, SQLite3::Exception, FileRefused => e
         raise NotSaved, Message.of("file.no_backup", because: e.message)
-      ensure
-        FileUtils.rm_f([beside, "#{beside}-wal", "#{beside}-shm"]) if beside
       end
 
       # Makes today's when there is none yet -> Copy or nil
       def daily
+        sweep
         today = @now.call.strftime("%Y%m%d")
         make("daily") if all.none? { |copy| copy.occasion == "daily" && copy.name.start_with?(today) }
       end
 
-      # Restores a backup into the household's file in one go, and upgrades it. The present file is backed up first ->
-      # Copy of that, or nil if there was nothing to copy. Raises NotFound, FileRefused, NotSaved.
+      # Restores a backup into the household's file in one go, and upgrades it; today's passphrase and devices stay. The
+      # present data are backed up first -> Copy of that, or nil if there was nothing to copy. Raises NotFound,
+      # FileRefused, NotSaved.
       def restore(name)
         copy = find(name)
-        HouseholdFile.check(copy.path)
-        ready = prepared(copy)
-        before = before_restore
-        PageSums.new(@path).forget
-        before ? copy_over(ready, @path) : put_in_place(ready)
-        before
+        apart do |folder|
+          ready, photos = opened(copy, folder)
+          before = before_restore
+          RestoredFile.new(ready, before && @path).prepare
+          Pictures.of(@path).take_in(photos)
+          PageSums.new(@path).forget
+          before ? copy_over(ready, @path) : put_in_place(ready)
+          before
+        end
       rescue SystemCallError, SQLite3::Exception => e
         raise NotSaved, Message.of("file.not_restored", because: e.message)
-      ensure
-        FileUtils.rm_f([ready, "#{ready}-wal", "#{ready}-shm"]) if ready
+      end
+
+      # Takes in an archive from elsewhere, which the block writes to the IO it is given -> its name here. Raises
+      # FileRefused, NotSaved.
+      def take_in(&block)
+        apart do |folder|
+          path = File.join(folder, "archive.tar")
+          File.open(path, "wb", Sqlite::PRIVATE_FILE, &block)
+          Archive.check(path)
+          name = named(ARCHIVED, "tar", path)
+          rotate(ARCHIVED)
+          name
+        end
+      rescue SystemCallError => e
+        raise NotSaved, Message.of("file.no_backup", because: e.message)
+      end
+
+      # The bytes of an archive, part by part -> Enumerator. Raises NotFound.
+      def archive_parts(name)
+        copy = find(name)
+        raise NotFound, Message.of("missing.backup") unless copy.archive?
+
+        Enumerator.new { |parts| File.open(copy.path, "rb") { |file| parts << file.read(PART_BYTES) until file.eof? } }
       end
 
       # What to do when the file cannot be used, as the end of a sentence about it.
@@ -134,33 +168,54 @@ module Graver
         File.rename(ready, @path)
       end
 
-      # A copy of the copy, brought up to date. Answers cached before must not be taken for answers to what is there
-      # then: the revision goes on rising -> its path
-      def prepared(copy)
-        ready = File.join(@folder, ".#{copy.name}.ready")
-        FileUtils.cp(copy.path, ready)
-        database = Sqlite.connect(ready)
-        Sqlite.migrate(database)
-        revisions = [revision_of(@path), database[:household_revision].get(:revision)]
-        database[:household_revision].update(revision: revisions.max + 1)
-        shared = [shared_revision_of(@path), database[:vehicle_revisions].where(vehicle_id: 0).get(:revision)]
-        database[:vehicle_revisions].where(vehicle_id: 0).update(revision: shared.max + 1)
-        database.run("PRAGMA journal_mode = DELETE")
-        database.disconnect
-        ready
+      # A folder for what is not ready yet, which is gone afterwards.
+      def apart(&block)
+        FileUtils.mkdir_p(@folder, mode: Sqlite::PRIVATE_FOLDER)
+        Dir.mktmpdir(".making-", @folder, &block)
       end
 
-      def revision_of(path) = number(path, "SELECT revision FROM household_revision")
-      def shared_revision_of(path) = number(path, "SELECT revision FROM vehicle_revisions WHERE vehicle_id = 0")
+      def plain(database, occasion)
+        vault.take_in(Pictures.of(@path).files)
+        named(occasion, "sqlite3", database)
+      end
 
-      # 0 where there is no such file, or an older one.
-      def number(path, query)
-        database = SQLite3::Database.new(path, readonly: true)
-        database.get_first_value(query) || 0
-      rescue SQLite3::Exception
-        0
-      ensure
-        database&.close
+      def archive(database, folder)
+        made = File.join(folder, "made.tar")
+        RestoredFile.new(database, nil).strip
+        Archive.write(made, database:, photos: Pictures.of(@path).files)
+        Archive.check(made)
+        named(ARCHIVED, "tar", made)
+      end
+
+      # Gives it its name -> that
+      def named(occasion, kind, path)
+        name = "#{@now.call.strftime(STAMP)}-#{occasion}.#{kind}"
+        File.rename(path, File.join(@folder, name))
+        name
+      end
+
+      # Photos of all copies that are no archives.
+      def vault = Pictures.new(File.join(@folder, "photos"))
+
+      # -> [path of a database that may be changed, [path of a photo]]
+      def opened(copy, folder)
+        ready = File.join(folder, Archive::DATABASE)
+        unless copy.archive?
+          HouseholdFile.check(copy.path)
+          FileUtils.cp(copy.path, ready)
+          return ready, vault.files
+        end
+
+        Archive.unpack(copy.path, folder)
+        HouseholdFile.check(ready)
+        [ready, Dir.glob(File.join(folder, "photos/*.jpg"))]
+      end
+
+      # What a killed process left.
+      def sweep
+        left =
+          Dir.glob(File.join(@folder, ".making-*")).select { |folder| File.mtime(folder) < @now.call - DAY_SECONDS }
+        FileUtils.rm_rf(left)
       end
 
       def rotate(occasion)

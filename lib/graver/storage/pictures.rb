@@ -29,10 +29,26 @@ module Graver
       # for what answers.
       BARE = %w[timeout -k 1 10 nice jpegtran -copy none -trim -maxscans 100 -maxmemory 256m].freeze
 
-      # path: the household's file
-      def initialize(path)
-        @folder = File.join(File.dirname(path), "#{File.basename(path, ".*")}-photos")
+      # Those beside the household's file.
+      def self.of(path) = new(File.join(File.dirname(path), "#{File.basename(path, ".*")}-photos"))
+
+      def initialize(folder)
+        @folder = folder
         @working = Mutex.new
+      end
+
+      # Paths of all photos here -> [String]
+      def files = Dir.glob(File.join(@folder, "*.jpg"))
+
+      # Copies those photos of others that are missing here; a file that is not what its name says is left out.
+      # files: [path]
+      def take_in(files)
+        files.each do |file|
+          digest = File.basename(file, ".jpg")
+          if !File.exist?(path(digest)) && Digest::SHA256.file(file).hexdigest == digest
+            write(digest, File.binread(file))
+          end
+        end
       end
 
       # bytes of a JPEG -> Kept, or nil where it cannot be read as one, is too large or takes too long. One at a time:

@@ -79,7 +79,7 @@ module Graver
       # -> Backups of the file
       def backups = @backups ||= Backups.new(@path)
       # -> Pictures beside the file
-      def pictures = @pictures ||= Pictures.new(@path)
+      def pictures = @pictures ||= Pictures.of(@path)
 
       # Runs the block with every statement sent to a Logger: for benchmarks.
       def logged(logger)

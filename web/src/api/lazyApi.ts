@@ -1,7 +1,12 @@
 import { asSeen, client, taken, type Schemas } from "./client";
 
-// A picture goes as it is.
-const jpeg = { bodySerializer: (body: unknown) => body as BodyInit, headers: { "Content-Type": "image/jpeg" } };
+// A file goes as it is.
+const file = (type: string) => ({
+  bodySerializer: (body: unknown) => body as BodyInit,
+  headers: { "Content-Type": type },
+});
+const jpeg = file("image/jpeg");
+const tar = file("application/x-tar");
 
 /** The same of what only some screens ask for, and the first page does not carry. */
 export const lazyApi = {
@@ -98,6 +103,7 @@ export const lazyApi = {
   restoreDraft: (binned: number) => taken(client.POST("/drafts/{id}/restore", { params: { path: { id: binned } } })),
   backups: () => taken(client.GET("/backups")),
   makeBackup: () => taken(client.POST("/backups")),
+  addBackup: (archive: Blob) => taken(client.POST("/backups/archives", { body: archive as unknown as string, ...tar })),
   restoreBackup: (name: string) => taken(client.POST("/backups/{name}/restore", { params: { path: { name } } })),
   bin: () => taken(client.GET("/bin")),
   checkZero: (id: number, check: Schemas["NewZeroCheck"]) =>

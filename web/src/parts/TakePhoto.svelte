@@ -1,5 +1,6 @@
 <script lang="ts">
   import * as texts from "../texts/photos";
+  import FileButton from "./controls/FileButton.svelte";
   import Fault from "./Fault.svelte";
   import { PhotoQueue } from "./photoQueue.svelte";
 
@@ -11,19 +12,7 @@
 
 <svelte:window ononline={() => void queue.go()} />
 <div class="take">
-  <label>
-    <input
-      type="file"
-      accept="image/*"
-      capture="environment"
-      class="unseen"
-      onchange={(event) => {
-        const input = event.currentTarget;
-        void queue.take(input.files!).then(() => (input.value = ""));
-      }}
-    />
-    <span>{texts.takePhoto}</span>
-  </label>
+  <FileButton label={texts.takePhoto} accept="image/*" capture="environment" pick={(files) => queue.take(files)} />
   {#each queue.waiting as photo (photo.address)}<img src={photo.address} alt="" />{/each}
   {#if queue.waiting.length}<p role="status">{texts.waiting}</p>{/if}
   <Fault text={queue.fault} />
@@ -35,24 +24,6 @@
     flex-wrap: wrap;
     gap: 0.5rem;
     align-items: center;
-  }
-  .unseen {
-    position: absolute;
-    width: 1px;
-    height: 1px;
-    opacity: 0;
-  }
-  span {
-    display: inline-flex;
-    align-items: center;
-    min-height: 48px;
-    padding: 0 1rem;
-    border: 2px solid currentColor;
-    font-weight: 600;
-    cursor: pointer;
-  }
-  input:focus-visible + span {
-    outline: 3px solid var(--petrol);
   }
   img {
     height: 64px;

@@ -94,13 +94,6 @@ module Graver
           raise InvalidEntry.of("passphrase", "refused", Say::Texts.t("access.refused"))
         end
 
-        # Only on this machine itself.
-        def here
-          raise NotFound, Say::Texts.t("missing.address") unless @exchange.local?
-
-          yield
-        end
-
         def shown
           {
             passphrase: access_of.passphrase?,

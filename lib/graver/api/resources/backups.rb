@@ -3,23 +3,49 @@
 module Graver
   module API
     module Resources
-      # Copies of the household's file.
+      # Backups of the household. Only this machine itself restores one, or takes the data away.
       class Backups < Resource
+        ARCHIVE = "application/x-tar"
+        LARGEST_BYTES = 16 * 1024 * 1024 * 1024
         get "/backups", :backups
         post "/backups", :make_backup, 201
+        post "/backups/archives", :add_backup, 201
+        get "/backups/:name", :backup_archive
         post "/backups/:name/restore", :restore_backup
-        repeatable :make_backup, :restore_backup
+        repeatable :make_backup, :add_backup, :restore_backup
 
-        def backups = { backups: copies.all.map { |copy| Serializers::Backups.call(copy) } }
+        def backups
+          { backups: copies.all.map { |copy| Serializers::Backups.call(copy) }, may_restore: @exchange.local? }
+        end
 
         def make_backup
           copies.make
           backups
         end
 
+        def add_backup
+          here do
+            copies.take_in { |out| @exchange.each_part(LARGEST_BYTES) { |part| out.write(part) } }
+            backups
+          end
+        end
+
+        def backup_archive
+          here do
+            name = params["name"]
+            Download.new(
+              type: ARCHIVE,
+              body: copies.archive(name),
+              disposition: %(attachment; filename="graver-#{name}")
+            )
+          end
+        end
+
         def restore_backup
-          copies.restore(params["name"])
-          backups
+          here do
+            copies.restore(params["name"])
+            backups
+          end
         end
 
         private

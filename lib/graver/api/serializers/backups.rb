@@ -12,7 +12,8 @@ module Graver
             name: copy.name,
             made_at: copy.at.utc.iso8601,
             occasion: Say::Texts.t("backups.#{copy.occasion.tr("-", "_")}"),
-            bytes: copy.bytes
+            bytes: copy.bytes,
+            archive: copy.archive?
           }
         end
       end

@@ -13,6 +13,10 @@ module Graver
         def all = @backups.all
         # -> Storage::Backups::Copy. Raises NotSaved.
         def make = @backups.make("by-hand")
+        # Takes in an archive, which the block writes -> its name. Raises FileRefused, NotSaved.
+        def take_in(&block) = @backups.take_in(&block)
+        # -> what `each` gives an archive's bytes by, part by part. Raises NotFound.
+        def archive(name) = @backups.archive_parts(name)
         # Raises NotFound, FileRefused, NotSaved.
         def restore(name) = @backups.restore(name)
       end

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import FileButton from "../../parts/controls/FileButton.svelte";
   import PlainButton from "../../parts/controls/PlainButton.svelte";
   import Skeleton from "../../parts/Skeleton.svelte";
   import * as texts from "../../texts/backups";
@@ -20,6 +21,11 @@
 
   const moment = (iso: string) =>
     `${day(iso.slice(0, 10))}, ${new Date(iso).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" })}`;
+
+  const size = (bytes: number) =>
+    bytes < 1e6
+      ? say(texts.kilobytes, { count: Math.ceil(bytes / 1000) })
+      : say(texts.megabytes, { count: (bytes / 1e6).toFixed(bytes < 1e7 ? 1 : 0) });
 
   async function act(action: () => Promise<Schemas["Backups"]>, done: string) {
     busy = true;
@@ -43,8 +49,17 @@
     <h1>{texts.backups}</h1>
     <p class="last">{backups[0] ? say(texts.lastGood, { when: moment(backups[0].made_at) }) : texts.none}</p>
     <p>{texts.what}</p>
+    <p>{loaded.value.may_restore ? texts.whatRestores : texts.onlyThere}</p>
     <div class="row">
       <Button disabled={busy} on:click={() => act(lazyApi.makeBackup, texts.made)}>{texts.makeNow}</Button>
+      {#if loaded.value.may_restore}
+        <FileButton
+          label={texts.add}
+          accept=".tar,application/x-tar"
+          disabled={busy}
+          pick={(files) => act(() => lazyApi.addBackup(files[0]!), texts.added)}
+        />
+      {/if}
       {#if said}<p role="status">{said}</p>{/if}
     </div>
     {#if backups.length}
@@ -56,15 +71,24 @@
             <tr>
               <td>{when}</td>
               <td>{backup.occasion}</td>
-              <td class="figure number">{say(texts.kilobytes, { count: Math.ceil(backup.bytes / 1000) })}</td>
+              <td class="figure number">{size(backup.bytes)}</td>
               <td>
-                <PlainButton
-                  look="link"
-                  disabled={busy}
-                  aria-label={say(texts.restoreLabel, { when })}
-                  onclick={() => act(() => lazyApi.restoreBackup(backup.name), say(texts.restored, { when }))}
-                  >{texts.restore}</PlainButton
-                >
+                {#if loaded.value.may_restore}
+                  <span class="row">
+                    <PlainButton
+                      look="link"
+                      disabled={busy}
+                      aria-label={say(texts.restoreLabel, { when })}
+                      onclick={() => act(() => lazyApi.restoreBackup(backup.name), say(texts.restored, { when }))}
+                      >{texts.restore}</PlainButton
+                    >
+                    {#if backup.archive}<a
+                        href="/api/v1/backups/{backup.name}"
+                        download
+                        aria-label={say(texts.saveLabel, { when })}>{texts.save}</a
+                      >{/if}
+                  </span>
+                {/if}
               </td>
             </tr>
           {/each}</tbody
