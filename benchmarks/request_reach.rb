@@ -21,7 +21,7 @@ module Benchmarks
       "the work after it" => [75, 20, 0],
       "the vehicle, unchanged" => [25, 3, 7_000],
       "its findings, after the vehicle" => [70, 9, 14_000],
-      "an open item ticked" => [175, 20, 6_000]
+      "an open item ticked" => [180, 20, 6_000]
     }.freeze
 
     # -> { what => Reached }

@@ -107,6 +107,8 @@ RSpec.describe "Changes from two windows" do
       "/money" => [{ labour_rate: "80" }, { labour_rate: "70" }],
       "/schedule" => [{ lead_days: 10 }, { lead_days: 20 }],
       "/approaches" => [{ pads: "law" }, { pads: "maker" }],
+      "/vocabulary" => [{ english: "us" }, { english: "uk" }],
+      "/units" => [{ length: "in" }, { length: "mm" }],
       "/inspection-order" => [{ start: "rear_left" }, { start: "rear_right" }]
     }.each do |path, (first, second)|
       change(:put, path, first, nil)
@@ -114,6 +116,15 @@ RSpec.describe "Changes from two windows" do
       change(:put, path, second, seen)
       expect(change(:put, path, first, seen)[0]).to eq(412), path
     end
+  end
+
+  it "checks the day of a planned event" do
+    trip = { kind: "trip", name: "Over the pass", from: "2026-06-01", to: "2026-06-14", distance: "900" }
+    planned = ask(:post, "/vehicles/#{car["id"]}/planned-events", trip)["planned"].first
+    path = "/planned-events/#{planned["id"]}/move"
+    expect(both(:post, path, { from: "2026-06-08" }, { from: "2026-06-22" }, planned["revision"])).to eq(
+      [412, "changed_elsewhere", ["Day: 2026-06-08 now, 2026-06-22 as you entered it."], 200]
+    )
   end
 
   it "skips the check without If-Match and rejects an invalid revision" do

@@ -40,6 +40,26 @@ RSpec.describe "The torque log of a job in the API" do
     expect(log).to eq(log(nuts))
   end
 
+  it "takes no bolt and no tick for a torque that changed since it was read" do
+    said = ->(key) { step(ask(:get, address), "front.left.#{key}")["said"] }
+    bolt, words = said["bracket_on"], said["wheel_off"]
+    know(front, %w[bracket_bolt.torque 105 N·m])
+    expect([said["bracket_on"] == bolt, said["wheel_off"] == words]).to eq([false, true])
+    tighten("bracket_bolt", 1, angle: "90", seen: bolt)
+    expect([status, log]).to eq([412, []])
+    tick = { steps: ["front.left.bracket_on"], done: true }
+    refused = ask(:post, address("/ticks"), { **tick, seen: { "front.left.bracket_on" => bolt } })
+    expect([status, refused["error"]["code"], fields(refused)]).to eq(
+      [412, "changed_elsewhere", { "step" => "changed_elsewhere" }]
+    )
+    tighten("bracket_bolt", 1, angle: "90", seen: said["bracket_on"])
+    expect([status, log.length]).to eq([200, 1])
+    ask(:post, address("/ticks"), { **tick, seen: { "front.left.bracket_on" => said["bracket_on"] } })
+    expect(status).to eq(422)
+    ask(:post, address("/ticks"), { steps: ["settle"], done: false, seen: { "settle" => "else" } })
+    expect(status).to eq(200)
+  end
+
   it "asks about an overtightened bolt, and replaces single-use ones" do
     # slide pin bolts are marked as once only
     once = tighten("slide_pin_bolt", 1, reached: "35", unit: "N·m")

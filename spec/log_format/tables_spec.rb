@@ -19,6 +19,17 @@ RSpec.describe "A person's own table" do
     expect([broken.rows, broken.broken.map(&:first)]).to eq([[[3, %w[3 4]]], [2]])
   end
 
+  it "comes back as it was, however it was defused" do
+    dice = Random.new(7)
+    signs = ["=", "'", ";", "\t", "a", "-", "\n", "|", "@", "\r", "+"]
+    defused = Graver::LogFormat::CsvText
+    5000.times do
+      text = Array.new(dice.rand(9)) { signs.sample(random: dice) }.join
+      expect(defused.plain(defused.safe(text))).to eq(text)
+      expect(defused.safe(text).split(/[;\t|\r\n]/)).not_to include(match(/\A[=+\-@]/))
+    end
+  end
+
   it "rejects machine-made rubbish early, and a file of empty lines" do
     wide = (["x"] * 300).join(",")
     [",", "\""].each do |sign|

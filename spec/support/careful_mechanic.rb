@@ -34,7 +34,9 @@ class CarefulMechanic
     plans = PLANNING::JobPlan.new(@context.call)
     placed = plans.ordered(job).placed.find { |each| each.key == key }
     tight = PLANNING::TightBolts.new(@context.call)
-    tight.lines(plans.torque(job), placed).each { |line| click(line, key, tight.missing(job, placed, line)) }
+    PLANNING::TightBolts
+      .lines(plans.torque(job), placed)
+      .each { |line| click(line, key, tight.missing(job, placed, line)) }
   end
 
   def click(line, step, bolts)

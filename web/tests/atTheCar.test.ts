@@ -108,6 +108,19 @@ describe("the bolts of a line", () => {
     expect(bolts.open).toBeNull();
   });
 
+  it("say what the step said, and read it again where it says something else by now", async () => {
+    const steps = [{ key: "in", said: "a1", tighten: [] }];
+    const job = new JobPlanState(plan({ steps } as never));
+    const { api, Refusal } = await import("../src/api/client");
+    const recorded = vi.spyOn(lazyApi, "recordTorque").mockRejectedValueOnce(new Refusal(412, "changed", []));
+    const now = plan({ steps: [{ ...steps[0], said: "b2" }] } as never);
+    vi.spyOn(api, "job").mockResolvedValueOnce(now);
+    await new Bolts(job, "in", line()).clicked([1]);
+    expect(recorded.mock.calls.at(-1)![1].seen).toBe("a1");
+    await vi.waitFor(() => expect(job.said("in")).toBe("b2"));
+    expect(job.form.refused?.status).toBe(412);
+  });
+
   it("says of a bolt with an angle that it was turned through it when it clicked", async () => {
     const recorded = vi.spyOn(lazyApi, "recordTorque").mockResolvedValue(plan() as never);
     await new Bolts(new JobPlanState(plan()), "in", line({ angle_degrees: 90 })).clicked([1]);

@@ -134,13 +134,13 @@ describe("ticks", () => {
     const heard: unknown[] = [];
     outbox.listen((progress, refused) => heard.push(progress ?? refused?.status));
     const tick = vi.spyOn(api, "tick").mockRejectedValueOnce(new Refusal(0, "unreachable", []));
-    await outbox.add({ job: 1, steps: ["a"], done: true });
+    await outbox.add({ job: 1, steps: ["a"], done: true, seen: { a: "x1" } });
     expect([outbox.waiting.length, JSON.parse(stored.get("graver.outbox")!)]).toEqual([
       1,
-      [{ job: 1, steps: ["a"], done: true }],
+      [{ job: 1, steps: ["a"], done: true, seen: { a: "x1" } }],
     ]);
     tick.mockResolvedValueOnce({ id: 1 } as never).mockRejectedValueOnce(refusal("step"));
-    await outbox.add({ job: 1, steps: ["b"], done: true });
+    await outbox.add({ job: 1, steps: ["b"], done: true, seen: null });
     expect(tick.mock.calls.map((call) => call[1])).toEqual([["a"], ["a"], ["b"]]);
     expect([heard, outbox.waiting, stored.get("graver.outbox")]).toEqual([[{ id: 1 }, 422], [], "[]"]);
     vi.useRealTimers();

@@ -4,11 +4,14 @@ require "csv"
 
 module Graver
   module LogFormat
-    # Every table that leaves Graver. A text a spreadsheet would run as a formula gets an apostrophe in front, which
-    # spreadsheets hide and `plain` takes off again when the table comes back.
+    # Every table that leaves Graver. What a spreadsheet would run as a formula gets an apostrophe in front, which
+    # spreadsheets hide and `plain` takes off again when the table comes back. A spreadsheet that takes another
+    # separator, or a line's end, begins a cell in the middle of ours. What already looks defused gets one more, so that
+    # every text comes back as it was.
     module CsvText
-      FORMULA = /\A[=+\-@\t\r]/
-      DEFUSED = /\A'(?=[=+\-@\t\r])/
+      CELL = /\A|(?<=[;\t|\r\n])/
+      FORMULA = /(?:#{CELL})(?='*[=+\-@\t\r])/
+      DEFUSED = /(?:#{CELL})'(?='*[=+\-@\t\r])/
 
       module_function
 
@@ -20,8 +23,8 @@ module Graver
         end
       end
 
-      def safe(cell) = cell.is_a?(String) && cell.match?(FORMULA) ? "'#{cell}" : cell
-      def plain(text) = text.sub(DEFUSED, "")
+      def safe(cell) = cell.is_a?(String) ? cell.gsub(FORMULA, "'") : cell
+      def plain(text) = text.gsub(DEFUSED, "")
     end
   end
 end

@@ -140,8 +140,8 @@ export const api = {
     asSeen(seen, (header) => client.PATCH("/jobs/{id}", { params: { header, path: { id } }, body: change })),
   scopeJob: (id: number, scope: Schemas["JobScope"], seen?: string | null) =>
     asSeen(seen, (header) => client.PUT("/jobs/{id}/scope", { params: { header, path: { id } }, body: scope })),
-  tick: (id: number, steps: string[], done: boolean) =>
-    taken(client.POST("/jobs/{id}/ticks", { params: { path: { id } }, body: { steps, done } })),
+  tick: (id: number, steps: string[], done: boolean, seen: Record<string, string> | null) =>
+    taken(client.POST("/jobs/{id}/ticks", { params: { path: { id } }, body: { steps, done, seen } })),
   choosePart: (id: number, line: string, supply: number | null, seen?: string | null) =>
     asSeen(seen, (header) =>
       client.PUT("/jobs/{id}/part-choices", { params: { header, path: { id } }, body: { line, supply } }),

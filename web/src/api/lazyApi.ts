@@ -26,12 +26,16 @@ export const lazyApi = {
     taken(client.GET("/vehicles/{id}/risk-by-date", { params: { path: { id: vehicle } } })),
   movedTrip: (id: number, from: string) =>
     taken(client.GET("/planned-events/{id}/preview-move", { params: { path: { id }, query: { from } } })),
-  moveTrip: (id: number, from: string) =>
-    taken(client.POST("/planned-events/{id}/move", { params: { path: { id } }, body: { from } })),
+  moveTrip: (id: number, from: string, seen?: string | null) =>
+    asSeen(seen, (header) =>
+      client.POST("/planned-events/{id}/move", { params: { header, path: { id } }, body: { from } }),
+    ),
   units: () => taken(client.GET("/units")),
-  chooseUnits: (body: Schemas["UnitsChange"]) => taken(client.PUT("/units", { body })),
+  chooseUnits: (body: Schemas["UnitsChange"], seen?: string | null) =>
+    asSeen(seen, (header) => client.PUT("/units", { params: { header }, body })),
   vocabulary: () => taken(client.GET("/vocabulary")),
-  chooseVocabulary: (body: Schemas["VocabularyChange"]) => taken(client.PUT("/vocabulary", { body })),
+  chooseVocabulary: (body: Schemas["VocabularyChange"], seen?: string | null) =>
+    asSeen(seen, (header) => client.PUT("/vocabulary", { params: { header }, body })),
   help: () => taken(client.GET("/help")),
   places: () => taken(client.GET("/places")),
   scheduleChosen: () => taken(client.GET("/schedule")),

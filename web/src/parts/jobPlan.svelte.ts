@@ -82,10 +82,17 @@ export class JobPlanState {
     return found?.map((fault) => fault.message).join(" ") ?? "";
   }
   /** Kept in the browser until the server has taken it. */
-  tick = (steps: string[], done: boolean) => outbox.add({ job: this.id, steps, done });
+  tick = (steps: string[], done: boolean) => outbox.add({ job: this.id, steps, done, seen: this.#seen(steps) });
+  /** What a step said when it was read. */
+  said = (key: string): string | null => this.plan?.steps?.find((step) => step.key === key)?.said ?? null;
+  #seen = (keys: string[]) =>
+    Object.fromEntries(
+      (this.plan?.steps ?? []).filter(({ key }) => keys.includes(key)).map(({ key, said }) => [key, said]),
+    );
   /** Applies the answer to a tick, and reloads the plan if readings stop the job. */
   answered = (progress: Schemas["JobProgress"] | null, refusal: Refusal | null): void => {
     this.form.refused = refusal;
+    if (refusal?.status === 412) void this.#readAgain();
     if (!progress || !this.plan || progress.id !== this.plan.id) return;
     // Planned again, by another device perhaps: the steps are others now.
     const replanned = progress.planned !== this.plan.planned;
@@ -103,6 +110,10 @@ export class JobPlanState {
   };
   /** Puts a photo's answer into the plan; a refusal is shown where it was taken. */
   photograph = async (step: string, photo: Blob) => (this.plan = await lazyApi.photographStep(this.id, step, photo));
+  /** Shows the steps as they are now; the refusal stays. */
+  async #readAgain(): Promise<void> {
+    this.plan = await api.job(this.id);
+  }
   reload = () => this.act(() => api.job(this.id));
   note = (step: string, text: string) => this.act(() => lazyApi.noteStep(this.id, step, text));
   adjust = (plan_edit: Schemas["PlanEdit"]) =>

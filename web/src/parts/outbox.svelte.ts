@@ -5,6 +5,8 @@ interface Waiting {
   job: number;
   steps: string[];
   done: boolean;
+  /** What the steps said when they were ticked. */
+  seen: Record<string, string> | null;
 }
 const KEPT = "graver.outbox";
 const AGAIN_MS = 4000;
@@ -58,7 +60,7 @@ class Outbox {
   /** False when the server could not be reached. */
   async #sent(entry: Waiting): Promise<boolean> {
     try {
-      const progress = await api.tick(entry.job, entry.steps, entry.done);
+      const progress = await api.tick(entry.job, entry.steps, entry.done, entry.seen ?? null);
       this.#listeners.forEach((listener) => listener(progress, null));
       return true;
     } catch (error) {

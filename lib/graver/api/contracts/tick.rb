@@ -8,6 +8,7 @@ module Graver
         json do
           required(:steps).value(:array, min_size?: 1, max_size?: 20).each(:string, max_size?: 80)
           required(:done).filled(:bool)
+          optional(:seen).maybe(:hash)
         end
       end
     end

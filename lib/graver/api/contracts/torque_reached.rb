@@ -19,6 +19,7 @@ module Graver
           optional(:simulated).filled(:bool)
           optional(:felt).maybe(:bool)
           optional(:answer).maybe(:string, included_in?: %w[renewed loosened kept])
+          optional(:seen).maybe(:string, max_size?: 20)
           optional(:because).maybe(:string, max_size?: 500)
         end
       end

@@ -49,16 +49,20 @@ module Graver
           vehicle
         end
 
-        def vocabulary = { english: Say::Spoken.english }
-        def choose_vocabulary = chosen("words").choose(payload(Contracts::VocabularyChange))
-        def units = chosen("units").chosen
-        def choose_units = chosen("units").choose(payload(Contracts::UnitsChange))
+        def vocabulary = with_revision({ english: Say::Spoken.english }, "words")
+        def choose_vocabulary = choose("words", payload(Contracts::VocabularyChange))
+        def units = with_revision(chosen("units").chosen, "units")
+        def choose_units = choose("units", payload(Contracts::UnitsChange))
         def help = Serializers::Help.call(knowledge)
         def bin = Serializers::Bin.new(knowledge).call(Service::Household::Bin.new(context).contents)
 
         private
 
         def overviews = Service::Overview::VehicleOverviews.new(context)
+        def with_revision(answer, of) = { **answer, revision: revision(chosen(of).versioned_fields.now) }
+        def choose(of, given)
+          with_revision(if_unchanged(chosen(of).versioned_fields, given) { chosen(of).choose(given) }, of)
+        end
         def chosen(of) = Service::Household::Chosen.new(context, of)
       end
     end

@@ -58,7 +58,7 @@ module Graver
         def job_together = with(Contracts::Together) { |given| stopping.together(id, given[:because]) }
         def tick
           given = payload(Contracts::Tick)
-          Serializers::JobProgress.call(progress_of.call(ticks.tick(id, given[:steps], given[:done])))
+          Serializers::JobProgress.call(progress_of.call(ticks.tick(id, given[:steps], given[:done], seen(given))))
         end
         def progress = Serializers::JobProgress.call(progress_of.find(id))
 
@@ -137,6 +137,7 @@ module Graver
         def versioned_fields = Service::Jobs::VersionedJob.new(context, id)
         def stopping = Service::Jobs::StopJob.new(context)
         def planning = Service::Jobs::JobChanges.new(context)
+        def seen(given) = (given[:seen] || {}).transform_keys(&:to_s)
         def ticks = Service::Jobs::JobTicks.new(context)
         def progress_of = Service::Jobs::JobProgress.new(context)
         def plans = Service::Jobs::JobPlan.new(context)

@@ -43,7 +43,10 @@ module Graver
         def restore_planned_event = timeline(planned.restore(id))
 
         def preview_move = serializer.moved(Service::Forecast::MovedTrip.new(context).call(id, params["from"]))
-        def move_planned_event = timeline(planned.move(id, payload(Contracts::MovePlannedEvent)[:from]))
+        def move_planned_event
+          given = payload(Contracts::MovePlannedEvent)
+          timeline(if_unchanged(planned.versioned_fields(id), given) { planned.move(id, given[:from]) })
+        end
 
         def note_odometer
           Service::Measuring::RecordOdometer.new(context).call(id, payload(Contracts::DateAndOdometer))

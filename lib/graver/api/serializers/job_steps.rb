@@ -44,6 +44,7 @@ module Graver
             mandatory: step.mandatory,
             safety_critical: step.safety_critical,
             waits_for: detail.waits,
+            said: detail.said,
             deviation: plan.job&.deviations&.dig(placed.key, "because"),
             cautions: cautions(placed),
             tighten: torque_at(placed).map { |set| TorqueLines.new(@knowledge).brief(set, placed) },

@@ -118,7 +118,8 @@ module Graver
               to: row.to_on&.iso8601,
               distance: row.distance,
               unit: row.unit,
-              wear_factor: row.wear_factor
+              wear_factor: row.wear_factor,
+              revision: Service::Base::Revision.of(Service::Household::PlannedEvents::Versioned.fields(row))
             }
           end
         end

@@ -32,6 +32,17 @@ module Graver
           @choices.transform_values(&:first).merge((@context.store.preferences.all[@of] || {}).slice(*@choices.keys))
         end
 
+        # As two windows may change them: what nobody chose is nil, whatever the browser speaks.
+        def versioned_fields
+          Base::VersionedFields.new(
+            lambda do
+              own = @context.store.preferences.all[@of] || {}
+              @choices.keys.to_h { |field| [field.to_sym, own[field]] }
+            end,
+            ->(name) { Message.of("changed.chosen_#{name}") }
+          )
+        end
+
         # given: { length: "in" }, any of them. Raises InvalidEntry.
         def choose(given)
           wanted = given.transform_keys(&:to_s).slice(*@choices.keys)

@@ -11,6 +11,13 @@ module Graver
 
         # rows: [Storage::PlannedEvent]; trips, changes as the core wants them
         Planned = Core::Value.define(:rows, :trips, :changes)
+        # What a move changes of an event.
+        class Versioned < Base::VersionedRecord
+          LABELS = { from_on: "changed.from_on" }.freeze
+
+          # The request calls it so.
+          def wanted(given) = { from_on: given[:from] }
+        end
         NOTHING = Planned.new(rows: [], trips: [], changes: [])
         DAYS_A_YEAR = 365.25
         FURTHEST_YEARS = 10
@@ -66,6 +73,9 @@ module Graver
           _, days = moved(id, from)
           @store.transaction { @store.planned_events.move(id, **days.transform_values { |day| day&.iso8601 }) }
         end
+
+        # As two windows may move it.
+        def versioned_fields(id) = Versioned.new(-> { @store.planned_events.find(id) })
 
         # Storage::PlannedEvent -> Core::Schedule::Trip
         def trip(row)

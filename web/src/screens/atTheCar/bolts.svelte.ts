@@ -1,6 +1,6 @@
 import { usualUnit } from "../../format/units";
 import { lazyApi } from "../../api/lazyApi";
-import type { Schemas } from "../../api/client";
+import { Refusal, type Schemas } from "../../api/client";
 import * as texts from "../../texts/atTheCar";
 import { FormState } from "../../parts/formState.svelte";
 import type { JobPlanState } from "../../parts/jobPlan.svelte";
@@ -92,16 +92,15 @@ export class Bolts {
     });
 
   #send = (of: Partial<Schemas["TorqueReached"]> & { bolts: number[] }): Promise<boolean> =>
-    this.form.act(async () =>
-      this.job.answered(
-        await lazyApi.recordTorque(this.job.id, {
-          step: this.step,
-          axle: this.line.axle,
-          fastener: this.line.fastener,
-          wrench: this.line.wrench?.wrench ?? null,
-          ...of,
-        }),
-        null,
-      ),
-    );
+    this.form.act(async () => {
+      const seen = this.job.said(this.step);
+      const torque = { step: this.step, axle: this.line.axle, fastener: this.line.fastener, seen };
+      try {
+        const wrench = this.line.wrench?.wrench ?? null;
+        this.job.answered(await lazyApi.recordTorque(this.job.id, { ...torque, wrench, ...of }), null);
+      } catch (error) {
+        if (error instanceof Refusal && error.status === 412) this.job.answered(null, error);
+        throw error;
+      }
+    });
 }

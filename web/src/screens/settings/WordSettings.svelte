@@ -18,8 +18,8 @@
 
   type Chosen = { words?: Schemas["VocabularyChange"]; units?: Schemas["UnitsChange"] };
   const send = async ({ words, units }: Chosen) => {
-    if (words) await lazyApi.chooseVocabulary(words);
-    if (units) await lazyApi.chooseUnits(units);
+    if (words) await lazyApi.chooseVocabulary(words, loaded.value?.words.revision);
+    if (units) await lazyApi.chooseUnits(units, loaded.value?.units.revision);
   };
   /** The page is loaded again: the choice before is kept until then, so that it can be undone. */
   const BEFORE = "words-before";

@@ -67,7 +67,7 @@ export class TripMove {
   }
   async keep(): Promise<void> {
     const row = this.row!;
-    if (!(await this.form.act(() => lazyApi.moveTrip(row.id, this.from)))) return;
+    if (!(await this.form.act(() => lazyApi.moveTrip(row.id, this.from, row.revision)))) return;
     this.cancel();
     await this.reload();
     undo.offer(say(undos.nameMoved, { name: row.name }), async () => {

@@ -9,11 +9,13 @@ module Graver
         # Stages before anything is refitted, so that a finding holds nothing up.
         BEFORE_REFITTING = %w[ready safe strip clean].freeze
 
-        # keys: of neighbouring steps of this job that are one group ("front.left.wheel_off", "settle"), in their order
-        # -> Storage::Job. All of them or none. Raises InvalidEntry, NotFound.
-        def tick(id, keys, done)
+        # keys: of neighbouring steps of this job that are one group ("front.left.wheel_off", "settle"), in their order;
+        # seen: { key => StepSaid#digest that was read } -> Storage::Job. All of them or none. Raises InvalidEntry,
+        # NotFound, ChangedElsewhere.
+        def tick(id, keys, done, seen = {})
           job = going(id)
           steps = keys.map { |key| step(job, key) }
+          steps.each { |placed| StepSaid.check(placed, seen[placed.key]) { @plans.torque(job) } } if done
           steps.each_with_index { |placed, at| check_done(job, placed, keys.take(at)) } if done
           @store.transaction do
             begin_with(job, steps) if done

@@ -11,11 +11,13 @@ module Graver
         DEGREES = (0.0..360.0)
 
         # given: { step:, axle: name, fastener:, bolts: [number], reached: text or nil (it clicked), unit:, angle: text
-        # or nil, wrench: text or nil, simulated:, answer:, because:, felt: by feel, as no wrench reaches } ->
-        # Storage::Job. Raises InvalidEntry by field, NotFound.
+        # or nil, wrench: text or nil, simulated:, answer:, because:, felt: by feel, as no wrench reaches; seen:
+        # StepSaid#digest that was read, or nil } -> Storage::Job. Raises InvalidEntry by field, NotFound,
+        # ChangedElsewhere.
         def call(id, given)
           job = going(id)
           placed = step(job, given[:step])
+          StepSaid.check(placed, given[:seen]) { @plans.torque(job) }
           set = set(job, placed, given)
           refuse_made_up(job) if given[:simulated]
           bolts = bolts(set.line, placed, given[:bolts])

@@ -17,7 +17,7 @@ module Graver
         def check(job, placed, plans)
           return if placed.step.tighten.empty? || placed.step.stage == "afterwards"
 
-          faults = lines(plans.torque(job), placed).filter_map { |line| fault(job, placed, line) }
+          faults = self.class.lines(plans.torque(job), placed).filter_map { |line| fault(job, placed, line) }
           raise InvalidEntry, faults if faults.any?
         end
 
@@ -38,11 +38,16 @@ module Graver
         end
 
         # The fasteners a step tightens, where a torque is known.
-        def lines(torque, placed)
+        def self.lines(torque, placed)
           torque
             .map(&:line)
             .select { |line| line.torque && placed.step.tighten.include?(line.fastener) && at?(line, placed) }
         end
+
+        def self.at?(line, placed)
+          [nil, line.axle].include?(placed.axle) && [nil, "both", line.axle].include?(placed.lift)
+        end
+        private_class_method :at?
 
         private
 
@@ -52,8 +57,6 @@ module Graver
 
           [nil, "both", torqued["axle"]].include?(placed.lift)
         end
-
-        def at?(line, placed) = [nil, line.axle].include?(placed.axle) && [nil, "both", line.axle].include?(placed.lift)
 
         def tight(job, placed, line)
           mine =
