@@ -39,9 +39,9 @@ module ApiHelper
 
   def prepare(name)
     yield
-    context.store.close
-    @context = @app = nil
-    DemoFile.prepared[name] = [DemoFile.keep(database), JSON.generate([@car, @job])]
+    copy = context.store.backups.make("daily").path
+    DemoFile.prepared[name] = [DemoFile.keep(copy), JSON.generate([@car, @job])]
+    FileUtils.rm_rf(File.dirname(copy))
   end
 
   def database = File.join(@folder, "graver.sqlite3")
