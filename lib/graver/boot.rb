@@ -41,18 +41,19 @@ module Graver
 
     module_function
 
-    # knowledge and outlooks (cached forecasts) may be shared by several. Raises KnowledgeError, or InvalidEntry when a
+    # knowledge and outlooks (cached forecasts) may be shared by several; today: callable -> Date. Raises KnowledgeError, or InvalidEntry when a
     # setting cannot be used.
     def context(
       settings = ENV,
       knowledge: Knowledge::Library.load,
       outlooks: Service::Base::LruCache.new(Service::Base::Context::MOST_OUTLOOKS),
-      serving: Service::Base::Context::ALONE
+      serving: Service::Base::Context::ALONE,
+      today: today(settings)
     )
       Service::Base::Context.new(
         store: Storage::Store.open(setting(settings, "GRAVER_DATABASE")),
         knowledge:,
-        today: today(settings),
+        today:,
         outlooks:,
         build_digest:,
         serving:,

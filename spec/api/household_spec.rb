@@ -231,11 +231,12 @@ RSpec.describe "The API" do
   end
 
   it "keeps default units and sends them with the page" do
-    expect(ask(:get, "/units")).to eq("length" => "mm", "torque" => "N·m")
-    expect(ask(:put, "/units", { torque: "lbf·ft" })).to eq("length" => "mm", "torque" => "lbf·ft")
+    units = ->(answer) { answer.except("revision") }
+    expect(units[ask(:get, "/units")]).to eq("length" => "mm", "torque" => "N·m")
+    expect(units[ask(:put, "/units", { torque: "lbf·ft" })]).to eq("length" => "mm", "torque" => "lbf·ft")
     expect(fields(ask(:put, "/units", { length: "ell", torque: "N·m" })).keys).to eq(["length"])
-    expect(ask(:get, "/units")).to eq("length" => "mm", "torque" => "lbf·ft")
+    expect(units[ask(:get, "/units")]).to eq("length" => "mm", "torque" => "lbf·ft")
     ask(:put, "/vocabulary", { english: "uk" })
-    expect(Graver::Boot.page_data(context, {})).to eq("english" => "uk", "units" => ask(:get, "/units"))
+    expect(Graver::Boot.page_data(context, {})).to eq("english" => "uk", "units" => units[ask(:get, "/units")])
   end
 end

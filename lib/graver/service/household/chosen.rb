@@ -17,6 +17,12 @@ module Graver
           }
         }.freeze
 
+        LABELS = {
+          english: "changed.chosen_english",
+          length: "changed.chosen_length",
+          torque: "changed.chosen_torque"
+        }.freeze
+
         # The English the household chose, or nil.
         def self.english(context) = (context.store.preferences.all["words"] || {})["english"]
 
@@ -39,7 +45,7 @@ module Graver
               own = @context.store.preferences.all[@of] || {}
               @choices.keys.to_h { |field| [field.to_sym, own[field]] }
             end,
-            ->(name) { Message.of("changed.chosen_#{name}") }
+            ->(name) { Message.of(LABELS.fetch(name)) }
           )
         end
 
