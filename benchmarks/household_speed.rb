@@ -9,9 +9,9 @@ require_relative "filled_household"
 require_relative "server"
 
 module Benchmarks
-  # A household of twenty vehicles with 10,000 and with 100,000 readings: each page when nothing has changed, against the
-  # health route in the same run; a reading saved, and the page right after it; the first minute of a new day; memory;
-  # and eight clients for a minute.
+  # A household of twenty vehicles with 10,000 and with 100,000 readings: each page when nothing has changed, against
+  # the health route in the same run; a reading saved, and the page right after it; a new day; memory; and eight clients
+  # for a minute.
   class HouseholdSpeed
     SIZES = [10_000, 100_000].freeze
     ROUNDS = 40
@@ -129,8 +129,8 @@ module Benchmarks
         deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + CLIENTS_SECONDS
         taken = Array.new(CLIENTS) { |at| Thread.new { client(port, at, deadline) } }.flat_map(&:value)
         out.puts format(
-                   "  %d clients for %d s: %d answers, 95th percentile %.0f ms (aim 300), slowest %.0f ms (aim 1000), " \
-                     "%d of them slower; server at most %d MB (aim 300)",
+                   "  %d clients for %d s: %d answers, 95th percentile %.0f ms (aim 300), slowest %.0f ms " \
+                     "(aim 1000), %d of them slower; server at most %d MB (aim 300)",
                    CLIENTS,
                    CLIENTS_SECONDS,
                    taken.length,

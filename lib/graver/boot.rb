@@ -41,8 +41,8 @@ module Graver
 
     module_function
 
-    # knowledge and outlooks (cached forecasts) may be shared by several; today: callable -> Date. Raises KnowledgeError, or InvalidEntry when a
-    # setting cannot be used.
+    # knowledge and outlooks (cached forecasts) may be shared by several; today: callable -> Date. Raises
+    # KnowledgeError, or InvalidEntry when a setting cannot be used.
     def context(
       settings = ENV,
       knowledge: Knowledge::Library.load,

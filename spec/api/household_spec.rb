@@ -154,7 +154,7 @@ RSpec.describe "The API" do
     end
 
     it "speaks American or British English in answers, errors, on paper and in the calendar, but not in ids" do
-      expect(ask(:get, "/vocabulary")).to eq("english" => "us")
+      expect(ask(:get, "/vocabulary")).to include("english" => "us")
       speak("welsh")
       expect([status, last_response.body]).to match([422, include("us or uk")])
       job = ask(:post, "/axles/#{front}/jobs", {})["id"]
@@ -181,13 +181,13 @@ RSpec.describe "The API" do
         "*" => "us"
       }.each do |asked, is|
         header "Accept-Language", asked
-        expect(ask(:get, "/vocabulary")).to eq("english" => is), asked
+        expect(ask(:get, "/vocabulary")).to include("english" => is), asked
         get "/"
         expect(last_response.body).to include("data-english=\"&quot;#{is}&quot;\"")
       end
       speak("us")
       header "Accept-Language", "en-GB"
-      expect(ask(:get, "/vocabulary")).to eq("english" => "us")
+      expect(ask(:get, "/vocabulary")).to include("english" => "us")
     end
 
     it "never changes owners' texts, part numbers or citations" do
