@@ -39,9 +39,9 @@ module Graver
 
       def plain(answer) = answer.is_a?(CachedJson) ? JSON.parse(answer.text) : answer
 
-      # The block's result as JSON, cached for each state of a vehicle.
-      def kept(kind, vehicle_id)
-        CachedJson.new(context.response_cache.fetch(context, kind, vehicle_id) { JSON.generate(yield) })
+      # The block's result as JSON, cached for each state of a vehicle. beside: see ResponseCache#fetch
+      def kept(kind, vehicle_id, beside: nil)
+        CachedJson.new(context.response_cache.fetch(context, kind, vehicle_id, beside:) { JSON.generate(yield) })
       end
 
       # The block's result, if what it changes is still as the sender saw it.

@@ -28,6 +28,12 @@ module Graver
         @table.where(axle_id: axle_ids).order(:given_on, :id).map { |row| record(row) }.group_by(&:axle_id)
       end
 
+      # -> { axle id => id of its newest }
+      def newest
+        newest = Sequel.function(:max, :id).as(:newest)
+        @table.group(:axle_id).select(:axle_id, newest).to_h { |row| row.values_at(:axle_id, :newest) }
+      end
+
       private
 
       def record(row)

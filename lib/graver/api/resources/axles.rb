@@ -50,7 +50,10 @@ module Graver
           )
         end
         def forecast_quality
-          Serializers::AxleForecasts.new(knowledge).quality(Service::Forecast::Quality.new(context).call(id))
+          vehicle = Service::Household::AxleRecords.new(context).vehicle_with(id)
+          kind = "quality-#{id}"
+          own = part(kind, vehicle) { Serializers::AxleForecasts.new(knowledge).quality(quality.call(id)) }
+          { **own.slice(:worth, :choices), backtest: { forecasts: own[:forecasts], garage: calibration } }
         end
 
         def torque_settings
@@ -62,6 +65,20 @@ module Graver
         end
 
         private
+
+        def quality = @quality ||= Service::Forecast::Quality.new(context)
+
+        # What forecasts were stored is part of it.
+        def part(kind, vehicle, &block)
+          JSON.parse(kept(kind, vehicle.id, beside: quality.stored(vehicle), &block).text, symbolize_names: true)
+        end
+
+        # Over all vehicles.
+        def calibration
+          vehicles = Service::Overview::VehicleOverviews.new(context).vehicles
+          each = vehicles.map { |vehicle| part("calibration", vehicle) { quality.calibration(vehicle.id) } }
+          %i[known covered late].to_h { |name| [name, each.sum { |counts| counts[name] }] }
+        end
 
         # As on every other page.
         def overview(vehicle_id)

@@ -20,10 +20,10 @@ module Graver
         put "/schedule", :change_schedule
 
         def timelines
-          lines = overviews.vehicles.filter_map { |vehicle| line(vehicle.id) }
+          lines = overviews.vehicles.filter_map { |vehicle| part { line(vehicle.id) } }
           CachedJson.new(%({"today":#{JSON.generate(context.today.iso8601)},"vehicles":[#{lines.join(",")}]}))
         end
-        def calendar = ics(views(overviews.all.reject(&:error)))
+        def calendar = ics(overviews.vehicles) { |vehicle| part { reminders(vehicle) } }
         def timeline(vehicle_id = id)
           kept("timeline", vehicle_id) { serializer.call(view(overviews.find(vehicle_id))) }
         end
@@ -32,7 +32,7 @@ module Graver
             { steps: Service::Forecast::Ahead.new(context).call(id).map { |step| serializer.step(step) } }
           end
         end
-        def vehicle_calendar = ics([view(overviews.find(id))])
+        def vehicle_calendar = ics([overviews.vehicle(id)]) { |vehicle| reminders(vehicle) }
 
         def plan_event
           planned.add(id, payload(Contracts::NewPlannedEvent))
@@ -70,21 +70,28 @@ module Graver
         def schedule = Service::Household::ScheduleChoices.new(context)
         def serializer = Serializers::Timelines.new(knowledge)
         def view(overview) = Service::Forecast::Timeline.new(context).call(overview)
-        def views(overviews) = overviews.map { |overview| view(overview) }
+        # One vehicle's timeline as JSON.
+        def line(vehicle_id) = kept("line", vehicle_id) { serializer.line(view(overviews.find(vehicle_id))) }.text
 
-        # One vehicle's timeline as JSON; empty if it cannot be calculated.
-        def line(vehicle_id)
-          kept("line", vehicle_id) { serializer.line(view(overviews.find(vehicle_id))) }.text
+        # One vehicle's events for a calendar.
+        def reminders(vehicle)
+          kept = kept("calendar", vehicle.id) { Serializers::Calendar.reminders(view(overviews.find(vehicle.id))) }
+          JSON.parse(kept.text, symbolize_names: true)
+        end
+
+        # A vehicle that cannot be calculated does not stop the others.
+        def part
+          yield
         rescue StandardError => e
           ErrorLog.report(e)
           nil
         end
 
         # A calendar on the same machine subscribes to it, or it is saved as a file.
-        def ics(views)
+        def ics(vehicles, &reminders)
           Download.new(
             type: "text/calendar",
-            body: Serializers::Calendar.new.call(views, context.time),
+            body: Serializers::Calendar.call(vehicles.map(&:name), vehicles.flat_map(&reminders).compact, context.time),
             disposition: ("attachment; filename=\"brakes.ics\"" if params["save"])
           )
         end

@@ -14,16 +14,9 @@ module Graver
           { said: compared.said, before: side(compared.before), after: side(compared.after) }
         end
 
-        # Service::Forecast::Quality::Found
+        # Service::Forecast::Quality::Found -> { worth:, forecasts:, choices: }
         def quality(found)
-          {
-            worth: worth(found.worth),
-            backtest: {
-              forecasts: found.scored.map { |each| forecast(each) },
-              garage: found.calibration
-            },
-            choices:
-          }
+          { worth: worth(found.worth), forecasts: found.scored.map { |each| forecast(each) }, choices: }
         end
 
         private

@@ -7,43 +7,42 @@ require "icalendar"
 module Graver
   module API
     module Serializers
-      # The timeline as an iCalendar (RFC 5545), with whole-day events. An event keeps its UID while its kind, axle and
+      # Timelines as an iCalendar (RFC 5545), with whole-day events. An event keeps its UID while its kind, axle and
       # vehicle stay the same, so a subscribed calendar moves it and does not double it.
-      class Calendar
+      module Calendar
         REMINDED = %w[look order due fluid inspection retorque first_reading relook job].freeze
 
-        # timelines: [Service::Forecast::Timeline::View]; at: Time of the answer
-        def call(timelines, at)
+        module_function
+
+        # Service::Forecast::Timeline::View -> [{ uid:, date: ISO 8601, text: }], of one vehicle
+        def reminders(timeline)
+          vehicle = timeline.overview.vehicle
+          timeline
+            .events
+            .select { |event| REMINDED.include?(event.kind) }
+            .map do |event|
+              { uid: uid(vehicle, event), date: event.date.iso8601, text: "#{vehicle.name}: #{event.text}" }
+            end
+        end
+
+        # names: of its vehicles; reminders: of all of them; at: Time of the answer -> text
+        def call(names, reminders, at)
           calendar = Icalendar::Calendar.new
           calendar.prodid = "-//Graver//brakes//EN"
-          calendar.append_custom_property(
-            "X-WR-CALNAME",
-            (
-              if timelines.one?
-                Say::Texts.t("calendar.title", vehicle: timelines.first.overview.vehicle.name)
-              else
-                Say::Texts.t("calendar.all")
-              end
-            )
-          )
-          timelines.each do |timeline|
-            timeline
-              .events
-              .select { |event| REMINDED.include?(event.kind) }
-              .each { |event| calendar.add_event(event(timeline.overview.vehicle, event, at)) }
-          end
+          title = names.one? ? Say::Texts.t("calendar.title", vehicle: names.first) : Say::Texts.t("calendar.all")
+          calendar.append_custom_property("X-WR-CALNAME", title)
+          reminders.each { |reminder| calendar.add_event(event(reminder, at)) }
           calendar.to_ical
         end
 
-        private
-
-        def event(vehicle, event, at)
+        def event(reminder, at)
+          day = Date.iso8601(reminder[:date])
           Icalendar::Event.new.tap do |entry|
-            entry.uid = uid(vehicle, event)
+            entry.uid = reminder[:uid]
             entry.dtstamp = Icalendar::Values::DateTime.new(at.utc, "tzid" => "UTC")
-            entry.dtstart = Icalendar::Values::Date.new(event.date)
-            entry.dtend = Icalendar::Values::Date.new(event.date + 1)
-            entry.summary = "#{vehicle.name}: #{event.text}"
+            entry.dtstart = Icalendar::Values::Date.new(day)
+            entry.dtend = Icalendar::Values::Date.new(day + 1)
+            entry.summary = reminder[:text]
             entry.description = Say::Texts.t("calendar.description")
             entry.transp = "TRANSPARENT"
           end
@@ -52,6 +51,7 @@ module Graver
         def uid(vehicle, event)
           "#{Digest::SHA256.hexdigest([vehicle.id, event.kind, event.axle, event.row].inspect)[0, 24]}@graver"
         end
+        private_class_method :event, :uid
       end
     end
   end

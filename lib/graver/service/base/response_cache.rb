@@ -13,12 +13,13 @@ module Graver
           @texts = LruCache.new(MOST)
         end
 
-        # The text the block gives. Raises whatever it raises; then nothing is kept.
-        def fetch(context, kind, vehicle_id)
+        # The text the block gives. beside: what else it is made of, as a text. Raises whatever it raises; then nothing
+        # is kept.
+        def fetch(context, kind, vehicle_id, beside: nil)
           return yield unless context.store.settled?
 
           kind = spoken(context, kind)
-          at = state(context, vehicle_id)
+          at = [state(context, vehicle_id), *beside].join("/")
           @texts.fetch([kind, vehicle_id, at]) do
             on_file(context, kind, vehicle_id, at) || keep(context, kind, vehicle_id, at, yield)
           end

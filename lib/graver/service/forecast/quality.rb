@@ -5,25 +5,30 @@ module Graver
     module Forecast
       # How good the forecast of an axle's pads is: what would be best measured next, and how earlier forecasts did.
       class Quality
-        # worth: [Core::Wear::MeasurementValue::Worth]; scored: [RecordForecasts::Scored]; calibration: over the whole
-        # household
-        Found = Core::Value.define(:worth, :scored, :calibration)
+        # worth: [Core::Wear::MeasurementValue::Worth]; scored: [RecordForecasts::Scored]
+        Found = Core::Value.define(:worth, :scored)
 
         def initialize(context)
           @context = context
+          @records = Household::AxleRecords.new(context)
+          @kept = RecordForecasts.new(context)
         end
 
-        # Raises NotFound.
+        # -> Found. Raises NotFound.
         def call(axle_id)
-          records = Household::AxleRecords.new(@context)
-          record = records.find(axle_id)
-          kept = RecordForecasts.new(@context)
-          household = records.all.values.flatten.flat_map { |each| kept.scored(each) }
-          Found.new(
-            worth: worth(record),
-            scored: kept.scored(record),
-            calibration: RecordForecasts.calibration(household)
-          )
+          record = @records.find(axle_id)
+          Found.new(worth: worth(record), scored: @kept.scored(record))
+        end
+
+        # How many of a vehicle's forecasts with a known end held (RecordForecasts.calibration).
+        def calibration(vehicle_id)
+          RecordForecasts.calibration(@records.of_vehicle(vehicle_id).flat_map { |record| @kept.scored(record) })
+        end
+
+        # Tells whether forecasts were stored since for a Storage::Vehicle -> text
+        def stored(vehicle)
+          @newest ||= @context.store.forecasts_given.newest
+          @newest.values_at(*vehicle.axles.map(&:id)).join(",")
         end
 
         private
