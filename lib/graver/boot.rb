@@ -32,26 +32,30 @@ module Graver
 
     # How often to check that today has its backup.
     COPY_EVERY_SECONDS = 900
-    # How often to check for stale answers, and how long the garage page waits for them.
+    # How often to check for stale answers, and how long after a change to start the work ahead if it has ended.
     LOOK_EVERY_SECONDS = 1
-    PATIENCE_SECONDS = 0.3
+    AGAIN_SECONDS = 5
+    # A server leaves to the process beside it what no request waits for; the garage page waits a moment for cards.
+    SERVING = Service::Base::Context::Serving.new(later: ->(_piece) {}, patience: 0.3)
+    AHEAD = [RbConfig.ruby, File.join(ROOT, "bin/graver"), "work-ahead"].freeze
     CHECK = [RbConfig.ruby, File.join(ROOT, "bin/graver"), "check"].freeze
     # Host names that are answered. A foreign name that resolves to this machine is rejected (DNS rebinding).
     HOSTS = %w[127.0.0.1 localhost ::1].freeze
 
     module_function
 
-    # knowledge and outlooks (cached forecasts) may be shared by several; today: callable -> Date. Raises
-    # KnowledgeError, or InvalidEntry when a setting cannot be used.
+    # knowledge and outlooks (cached forecasts) may be shared by several; today: callable -> Date; open: what
+    # opens the file at a path -> Storage::Store. Raises KnowledgeError, or InvalidEntry when a setting cannot be used.
     def context(
       settings = ENV,
       knowledge: Knowledge::Library.load,
       outlooks: Service::Base::LruCache.new(Service::Base::Context::MOST_OUTLOOKS),
       serving: Service::Base::Context::ALONE,
-      today: today(settings)
+      today: today(settings),
+      open: Storage::Store.method(:open)
     )
       Service::Base::Context.new(
-        store: Storage::Store.open(setting(settings, "GRAVER_DATABASE")),
+        store: open.call(setting(settings, "GRAVER_DATABASE")),
         knowledge:,
         today:,
         outlooks:,
@@ -80,15 +84,18 @@ module Graver
     # The application of a server: locks its file and makes a daily backup. Raises FileRefused too.
     def served(settings = ENV)
       @lock = Storage::HouseholdLock.new(setting(settings, "GRAVER_DATABASE"))
-      serving =
-        Service::Base::Context::Serving.new(later: Service::Base::BackgroundQueue.new, patience: PATIENCE_SECONDS)
-      context = context(settings, serving:)
+      context = context(settings, serving: SERVING)
       @lock.household
-      at_exit { context.store.close }
+      ahead = ProcessBeside.new(AHEAD, settings.to_h.slice(*SETTINGS.keys))
+      at_exit do
+        ahead.stop
+        context.store.close
+      end
+      keep_ahead(context, ahead)
       keep_copies(context)
       phones = phones(context, settings)
       allow(context, phones, settings)
-      rack(context, phones:).tap { |application| cache_warmer(context, application) }
+      rack(context, phones:)
     end
 
     # Phone access, still closed.
@@ -122,14 +129,26 @@ module Graver
       ].compact.join("\n")
     end
 
-    # Refreshes cached pages whenever their content has changed.
-    def cache_warmer(context, application)
+    # The same household for a process beside its server, and its application.
+    def beside(settings = ENV)
+      context = context(settings, serving: SERVING, open: Storage::Store.method(:beside))
+      [context, rack(context)]
+    end
+
+    # -> API::WorkAhead
+    def work_ahead(context, application) = API::WorkAhead.new(context, application)
+
+    # Starts the work ahead whenever something has changed, and again where it ended just then.
+    def keep_ahead(context, ahead)
       Thread.new do
-        seen = nil
+        seen = since = nil
         loop do
           now = [context.store.revisions.then { |at| [at.vehicles, at.shared] }, context.today]
-          API::CacheWarmer.new(application).call if now != seen
+          since = context.clock if now != seen
           seen = now
+          ahead.start if context.clock - since < AGAIN_SECONDS
+        rescue NotSaved
+          # whoever asks is told
         rescue StandardError => e
           ErrorLog.report(e)
         ensure

@@ -183,7 +183,7 @@ RSpec.describe "Phone access" do
     expect(bare.get("/api/v1/garage", "HTTP_HOST" => "127.0.0.1").status).to eq(401)
     car
     before = pages
-    Graver::API::CacheWarmer.new(app).call
+    Graver::API::WorkAhead.new(context, app).call { true }
     expect(pages).to be > before
   end
 

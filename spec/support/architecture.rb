@@ -59,7 +59,7 @@ class Architecture
   }.freeze
   # what => constants that reach it, and the only places that may
   REACH = {
-    clock: [%w[Process], %w[service/base/context.rb]],
+    clock: [%w[Process], %w[service/base/context.rb process_beside.rb cli/work_ahead_command.rb]],
     chance: [
       %w[Random SecureRandom],
       %w[devices/simulated storage/drafts.rb storage/pictures.rb service/household/phone_access.rb]
@@ -88,10 +88,14 @@ class Architecture
         api/contracts/contract.rb
         cli
         boot.rb
+        process_beside.rb
       ]
     ],
     network: [%w[Net Socket TCPSocket UDPSocket TCPServer OpenURI Puma], %w[api/lan_server.rb]],
-    programs: [%w[Open3 PTY Process], %w[storage/pictures.rb storage/check_apart.rb service/base/context.rb]],
+    programs: [
+      %w[Open3 PTY Process],
+      %w[storage/pictures.rb storage/check_apart.rb service/base/context.rb process_beside.rb cli]
+    ],
     threads: [
       %w[Thread Mutex Ractor Fiber],
       %w[
@@ -142,6 +146,7 @@ class Architecture
   # What a serializer may make of the services: messages.
   MADE_BY_SERIALIZERS = %w[Graver::Service::Base::Wording].freeze
   HIDDEN_ALLOWED = {
+    "spawn" => %w[process_beside.rb],
     "public_send" => %w[api/resource.rb storage/memoized_repository.rb],
     "class_eval" => %w[core/value.rb]
   }.freeze

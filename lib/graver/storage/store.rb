@@ -40,9 +40,18 @@ module Graver
       # Raises FileRefused.
       def self.open(path) = new(Database.open(path), path)
 
-      def initialize(database, path)
+      # For a process beside the server that has the file: it is checked and whole. Raises FileRefused.
+      def self.beside(path)
+        raise FileRefused, Message.of("file.not_a_file", path:) unless File.file?(path)
+
+        new(Sqlite.connect(path), path, own: false)
+      end
+
+      # own: whether the file is this process's to look after
+      def initialize(database, path, own: true)
         @database = database
         @path = path
+        @own = own
         @watch = watched
         @room = FreeRoom.new(path)
         @repositories = REPOSITORIES.transform_values { |repository| repository.new(database) }.freeze
@@ -108,7 +117,7 @@ module Graver
         sound = @watch.fault.nil?
         @database.close_for_good
         @watch.close
-        PageSums.new(@path).keep if sound
+        PageSums.new(@path).keep if sound && @own
       end
 
       private

@@ -10,8 +10,8 @@ module Graver
       class Context
         # Forecasts kept: a household's axles under a few limits, and the lives of pads they could have.
         MOST_OUTLOOKS = 120
-        # later: runs a callable in the background; patience: seconds a page of many vehicles waits for answers that are
-        # not cached yet; nil: waits for all.
+        # later: takes a callable, to run it or to leave it to the process beside (API::WorkAhead); patience: seconds a
+        # page of many vehicles waits for answers that are not cached yet; nil: waits for all.
         Serving = Core::Value.define(:later, :patience)
         # No server: everything at once.
         ALONE = Serving.new(later: :call.to_proc, patience: nil)
