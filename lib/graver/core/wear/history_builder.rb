@@ -71,8 +71,7 @@ module Graver
         end
 
         def fittings(component, entries, specification)
-          mine = entries.select { |entry| concerns?(entry, component) }
-          groups = mine.slice_before(&:renewal?).to_a
+          groups = followed(concerning(entries, component).slice_before(&:renewal?).to_a)
           kept =
             groups.each_with_index.map do |group, at|
               fitting(group, specification, at + 1 == groups.length ? MOST_OBSERVATIONS : MOST_OF_EARLIER)
@@ -94,10 +93,13 @@ module Graver
           fittings.transform_values { |list| list.empty? ? [start] : list }
         end
 
-        def concerns?(entry, component)
+        def concerning(entries, component)
           side, pad = component.split("_")
-          [nil, side].include?(entry.side) && [nil, pad].include?(entry.pad)
+          entries.select { |entry| (entry.side.nil? || entry.side == side) && (entry.pad.nil? || entry.pad == pad) }
         end
+
+        # The newest sets, and the first, which an unread position starts from.
+        def followed(groups) = groups.length <= MOST_SETS + 1 ? groups : [groups.first, *groups.last(MOST_SETS)]
 
         def fitting(group, specification, most)
           first = group.first

@@ -24,7 +24,6 @@ module Graver
           @inspections = inspections
           @shared = shared
           @knowledge = shared.knowledge
-          @instruments = shared.instruments
           @floor = shared.floor.for(vehicle.kind)
           @sources = sources
           @planned = planned
@@ -154,19 +153,31 @@ module Graver
 
         # Entries of a position in its sets, oldest first: [[Entry, ...], ...]
         def sets(part, side, pad = nil)
-          entries.select { |entry| entry.part == part && here?(entry, side, pad) }.slice_before(&:renewal?).to_a
+          once([:sets, part, side, pad]) do
+            entries.select { |entry| entry.part == part && here?(entry, side, pad) }.slice_before(&:renewal?).to_a
+          end
         end
 
         # Entries since the current set was fitted.
         def since_fit(...) = sets(...).last || []
 
+        # Rows of this axle and of some parts, with their inspections, oldest first: [[ReadingRow, Inspection], ...]
+        def rows(parts)
+          once([:rows, parts]) do
+            inspections.flat_map do |inspection|
+              mine = inspection.readings.select { |row| row.axle_id == axle.id && parts.include?(row.part) }
+              mine.map { |row| [row, inspection] }
+            end
+          end
+        end
+
         # Every place read at a position in its newest inspection: [[ReadingRow], date], or nil. Runout and shoes too.
         def newest_rows(...) = surveys(...).last
         # The surveys of each inspection since the part was fitted, oldest first.
-        def surveys(...) = Surveys.new(self, @knowledge).of(...)
+        def surveys(*position) = once([:surveys, *position]) { Surveys.new(self, @knowledge).of(*position) }
 
         # ReadingRow -> Core::Measurement::Reading, or nil where it has no value
-        def reading_of(row) = LogEntries.reading(row, @instruments)
+        def reading_of(row) = readings.reading(row)
 
         # The last Measurement::Reading of a position on the current part, or nil: a new part starts unread. Of several
         # that day the thinnest; a measurement beats an estimate.
@@ -255,7 +266,8 @@ module Graver
           torque(datum).differs?(torque(now), share)
         end
 
-        def usable = @usable ||= UsableEntries.new(self, @knowledge.normalise, @instruments)
+        def usable = @usable ||= UsableEntries.new(self, @knowledge.normalise, readings)
+        def readings = @readings ||= RowReadings.new(@shared.instruments)
 
         # A fit without a side concerns both.
         def here?(entry, side, pad) = [nil, side].include?(entry.side) && [nil, pad].include?(entry.pad)

@@ -16,11 +16,11 @@ module Graver
 
         module_function
 
-        # instruments: { id => Core::Measurement::Instrument }
-        def call(inspections, axle_id, instruments = {})
+        # readings: RowReadings
+        def call(inspections, axle_id, readings = RowReadings.new({}))
           inspections.flat_map do |inspection|
             mine = inspection.readings.select { |row| row.axle_id == axle_id && PARTS.include?(row.part) }
-            together(mine).map { |places| entry(inspection, places, instruments) }
+            together(mine).map { |places| entry(inspection, places, readings) }
           end
         end
 
@@ -35,8 +35,8 @@ module Graver
         def place(row) = POSITION.map { |field| row[field] }
 
         # [ReadingRow] of one position -> Core::Wear::Entry of the thinnest
-        def entry(inspection, places, instruments)
-          thinnest = places.min_by { |row| mm(row) }
+        def entry(inspection, places, readings)
+          thinnest = places.one? ? places.first : places.min_by { |row| readings.mm(row) }
           Core::Wear::Entry.new(
             date: inspection.date,
             odometer_km: inspection.odometer_km,
@@ -44,7 +44,7 @@ module Graver
             side: thinnest.side,
             pad: thinnest.pad,
             event: thinnest.event,
-            reading: EVENTS_THAT_SAY_ALL.include?(thinnest.event) ? nil : reading(thinnest, instruments),
+            reading: EVENTS_THAT_SAY_ALL.include?(thinnest.event) ? nil : readings.reading(thinnest),
             trust: places.any?(&:doubt) ? DOUBTED_TRUST : 1.0,
             affirmed: places.any? { |row| affirmed?(row) },
             ref: thinnest.id
@@ -53,30 +53,6 @@ module Graver
 
         # Whether it was questioned, measured again and found right; a corrected reading starts over.
         def affirmed?(row) = row.flags.last&.answer == "affirmed" && row.corrections.empty?
-
-        # ReadingRow -> Core::Measurement::Reading, or nil where it has no value
-        def reading(row, instruments)
-          return unless row.value
-
-          Core::Measurement::Reading.new(
-            part: row.part,
-            method: row.method,
-            value: number(row.value),
-            upper: row.upper && number(row.upper),
-            unit: row.unit,
-            overall: row.overall,
-            instrument: instruments[row.instrument_id]
-          )
-        end
-
-        # As far as places of one position have to be compared: shares of new among themselves.
-        def mm(row)
-          value = row.value ? number(row.value).value : 0
-          Core::Quantity::LENGTH.include?(row.unit) ? Core::Quantity::LENGTH.to_base(value, row.unit) : value.to_f
-        end
-
-        # -> EnteredNumber. Raises InvalidEntry.
-        def number(text) = Core::Quantity::EnteredNumber.parse(text)
       end
     end
   end

@@ -17,27 +17,30 @@ module Graver
 
         # -> [[[ReadingRow] by one tool, date], ...], oldest first
         def of(part, side, pad = nil)
-          rows = @record.inspections.flat_map { |inspection| rows(inspection, part, side, pad) }
-          since = rows.rindex { |row, _| RENEWALS.include?(row.event) } || -1
-          rows
-            .drop(since + 1)
+          rows(part, side, pad)
             .chunk_while { |one, other| one.last.equal?(other.last) }
             .map { |run| [by_best_tool(run.map(&:first)), run.first.last.date] }
         end
 
         private
 
-        # Readings, and what renewed the part they were read on: [[ReadingRow, Inspection], ...]
-        def rows(inspection, part, side, pad)
-          here = inspection.readings.select { |row| row.axle_id == @record.axle.id && here?(row, side, pad) }
-          here.select { |row| counts?(row, part) }.map { |row| [row, inspection] }
+        # Readings since the part they were read on was renewed: [[ReadingRow, Inspection], ...]
+        def rows(part, side, pad)
+          on = READ_ON.fetch(part, part)
+          @record
+            .rows([part, on])
+            .reverse_each
+            .lazy
+            .select { |row, _| here?(row, side, pad) }
+            .take_while { |row, _| row.part != on || !RENEWALS.include?(row.event) }
+            .select { |row, _| counts?(row, part) }
+            .to_a
+            .reverse
         end
 
-        def here?(row, side, pad) = [nil, side].include?(row.side) && [nil, pad].include?(row.pad)
+        def here?(row, side, pad) = (row.side.nil? || row.side == side) && (row.pad.nil? || row.pad == pad)
 
         def counts?(row, part)
-          return READ_ON.fetch(part, part) == row.part if RENEWALS.include?(row.event)
-
           row.part == part && row.event == "reading" && !row.value.nil? && @record.fault(row).nil?
         end
 

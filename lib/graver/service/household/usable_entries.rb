@@ -9,11 +9,12 @@ module Graver
         # row: Storage::ReadingRow of a Storage::Inspection; because: a sentence
         Unusable = Core::Value.define(:row, :inspection, :because) { def ref = row.id }
 
-        # record: AxleRecord; instruments: { id => Core::Measurement::Instrument }
-        def initialize(record, normalise, instruments)
+        # record: AxleRecord; readings: RowReadings
+        def initialize(record, normalise, readings)
           @record = record
           @normalise = normalise
-          @instruments = instruments
+          @readings = readings
+          @faults = {}.compare_by_identity
           @parts = Hash.new { |known, part| known[part] = record.part(part) }
         end
 
@@ -24,15 +25,18 @@ module Graver
         def unusable = @unusable ||= split.last + beside
 
         # Why no thickness can be made of a row, in a sentence, or nil.
-        def fault(row) = fault_of(LogEntries.reading(row, @instruments), row.part)
+        def fault(row) = fault_of(@readings.reading(row))
 
         # Was a thickness read here that can be used?
         def thickness?(row) = row.event == "reading" && !row.value.nil? && fault(row).nil?
 
         private
 
-        def fault_of(reading, part)
-          @normalise.call(reading, @parts[part])
+        # The same reading is the same object (RowReadings).
+        def fault_of(reading) = @faults.fetch(reading) { @faults[reading] = judged(reading) }
+
+        def judged(reading)
+          @normalise.call(reading, @parts[reading.part])
           nil
         rescue InvalidEntry => e
           e.message
@@ -41,9 +45,9 @@ module Graver
         def split
           @split ||=
             LogEntries
-              .call(@record.inspections, @record.axle.id, @instruments)
+              .call(@record.inspections, @record.axle.id, @readings)
               .each_with_object([[], []]) do |entry, (good, bad)|
-                because = entry.reading && fault_of(entry.reading, entry.part)
+                because = entry.reading && fault_of(entry.reading)
                 because ? bad << named(entry.ref, because) : good << entry
               end
         end

@@ -30,7 +30,8 @@ module Graver
         def thinnest(inspection)
           read = inspection.readings.select { |row| row.event == "reading" && row.value && !row.void }
           places = read.group_by { |row| Household::LogEntries.place(row) }.values.select { |rows| rows.length > 1 }
-          places.map { |rows| rows.min_by { |row| Household::LogEntries.mm(row) }.id }
+          readings = Household::RowReadings.new({})
+          places.map { |rows| rows.min_by { |row| readings.mm(row) }.id }
         end
       end
     end
