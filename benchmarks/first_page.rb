@@ -29,16 +29,22 @@ module Benchmarks
 
     private
 
-    # Files that index.html names, modules these import at once, and the fonts their styles name in a current browser.
+    # Files that index.html names, modules these import at once, and the fonts their styles name for Latin letters: a
+    # browser fetches the others when a page has one of their characters.
     def files
       @files ||=
         begin
           page = File.join(DIST, "index.html")
           named = assets(page, %r{(?:src|href)="/assets/([^"]+)"})
           imported = named.grep(/\.js\z/).flat_map { |file| assets(file, %r{(?:from|import)\s*"\./([^"]+\.js)"}) }
-          fonts = named.grep(/\.css\z/).flat_map { |file| assets(file, %r{url\((?:/assets/|\./)?([^)]+\.woff2)\)}) }
+          fonts = named.grep(/\.css\z/).flat_map { |file| fonts(file) }
           [page, *named, *imported, *fonts].uniq
         end
+    end
+
+    def fonts(file)
+      faces = File.read(file).scan(/@font-face\s*{[^}]*}/).grep(/unicode-range:\s*U\+0*20-/i)
+      faces.map { |face| File.join(DIST, "assets", File.basename(face[/url\("?([^")]+\.woff2)/, 1])) }
     end
 
     def assets(file, pattern)

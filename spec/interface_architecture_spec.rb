@@ -131,4 +131,16 @@ RSpec.describe "The interface's imports" do
       used.uniq.map { |widget, kind| "#{classes.fetch(widget)}#{kind}" }.reject { |name| styles.include?(".#{name}") }
     expect([used.uniq.length > 4, missing]).to eq([true, []])
   end
+
+  # The first page loads the fonts' core alone; a sign outside it would fetch the other half.
+  it "writes its own texts with the characters of the fonts' core" do
+    range = File.read("#{web}/src/fonts/fonts.css")[/core\.woff2.*?unicode-range:([^;]+);/m, 1]
+    core = range.scan(/U\+(\h+)(?:-(\h+))?/i).flat_map { |from, to| (from.hex..(to || from).hex).to_a }
+    files =
+      Dir.glob("#{web}/src/{texts,screens,parts}/**/*.{ts,svelte}") +
+        Dir.glob(File.join(Graver::Boot::ROOT, "knowledge/**/*.yml"))
+    signs = files.flat_map { |file| File.read(file).scan(/[^\x00-\x7f]/) }.uniq
+    # the system's own fonts show the first three; the euro comes with the other half where prices are shown
+    expect(signs.reject { |sign| core.include?(sign.ord) }).to match_array(%w[✓ ← → €])
+  end
 end

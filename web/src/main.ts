@@ -1,7 +1,5 @@
 import "carbon-components-svelte/css/all.css";
-import "@fontsource/barlow/latin-400.css";
-import "@fontsource/barlow/latin-600.css";
-import "@fontsource/barlow-semi-condensed/latin-600.css";
+import "./fonts/fonts.css";
 import "./app.css";
 import "./parts/controls/controls.css";
 import { mount } from "svelte";
