@@ -12,9 +12,10 @@ module Benchmarks
     EACH = 40
     NAMES = { backup: "a backup", restore: "a restore", import: "an import", photo: "a photo" }.freeze
     ROWS = 600
-    JPEG = lambda do
-      Open3.capture3("cjpeg", stdin_data: "P6 64 64 255\n".b + Random.bytes(64 * 64 * 3), binmode: true).first
-    end
+    JPEG =
+      lambda do
+        Open3.capture3("cjpeg", stdin_data: "P6 64 64 255\n".b + Random.bytes(64 * 64 * 3), binmode: true).first
+      end
 
     def initialize(seed: 1)
       @random = Random.new(seed)
