@@ -9,7 +9,7 @@ RSpec.describe "Phone access" do
   let(:lan) { Graver::API::Network.new(address: "192.168.7.20", port: 8321, https: false, fingerprint: nil) }
   let(:phrase) { "four wet brown otters" }
 
-  def app = @app ||= Graver::Boot.rack(context, lan)
+  def app = @app ||= AnsweredRoutes.noting(Graver::Boot.rack(context, lan))
 
   # As a phone of the network asks: another address, the network's host, its own origin.
   def phone(

@@ -64,6 +64,9 @@ RSpec.describe "Findings in the API" do
       findings["findings"].map { |each| each["severity"] }.sort_by { |severity| %w[stop plan watch].index(severity) }
     )
     expect(ask(:put, "/approaches", { pads: "law" })["approaches"]).to include("pads" => "law")
+    ask(:put, "/approaches", { bed_in: "series" })
+    chosen = ask(:get, "/approaches")["approaches"].to_h { |each| each.values_at("id", "chosen") }
+    expect(chosen).to include("bed_in" => "series")
     expect(found("pad-below-limit")).to be_empty
     expect(fields(ask(:put, "/approaches", { pads: "hope", rotors: "reuse" }))).to eq("pads" => "unknown_choice")
   end

@@ -41,7 +41,9 @@ RSpec.describe "Steps of a job in progress in the API" do
     expect(ask(:get, address)["steps"].select { |each| off.include?(each["key"]) }.map { |each| each["joins"] }).to eq(
       [false, true, true]
     )
-    expect(tick(*off)["ticked"]).to include(*off)
+    done = tick(*off)
+    expect(done["ticked"]).to include(*off)
+    expect(ask(:get, address("/progress"))).to eq(done)
     expect(tick(*off, done: false)["ticked"] & off).to be_empty
     expect(fields(tick)).to have_key("steps")
   end

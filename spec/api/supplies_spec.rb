@@ -125,6 +125,7 @@ RSpec.describe "Parts, tools and paper in the API" do
     expect(
       ask(:put, "/money", { currency: "kr", labour_rate: "50", markup_percent: "0", tax_percent: "0" })["currency"]
     ).to eq("kr")
+    expect(ask(:get, "/money")).to include("currency" => "kr", "labour_rate" => "50")
     money = ask(:get, address)["money"]
     labour = Math.sqrt(money["hours"]["low"] * money["hours"]["high"]) * 0.8
     expect(money).to include(

@@ -61,8 +61,12 @@ RSpec.describe "The timeline in the API" do
     expect(timeline["planned"].first).to include("kind" => "trip", "distance" => "4000", "wear_factor" => "2")
     expect(wear["distance_km"]["p50"]).to be < before["distance_km"]["p50"]
     expect(wear["date"]["p50"]).to be < before["date"]["p50"]
-    ask(:delete, "/planned-events/#{timeline["planned"].first["id"]}")
+    path, with_trip = "/planned-events/#{timeline["planned"].first["id"]}", wear
+    ask(:delete, path)
     expect(wear).to eq(before)
+    ask(:post, "#{path}/restore")
+    expect(wear).to eq(with_trip)
+    ask(:delete, path)
     ask(:delete, "/planned-events/999")
     expect(status).to eq(404)
     plan(kind: "driving", from: "2026-05-16", distance: "60000")
