@@ -12,7 +12,7 @@ module Benchmarks
 
     # path: a file that is not there yet; readings: of all vehicles together; today: callable -> Date
     def initialize(path, readings, today: -> { TODAY })
-      @context = Graver::Boot.context({ "GRAVER_DATABASE" => path }, today:)
+      @context = Graver::Boot.context({ "GRAVER_DATABASE" => path }, today:, serving: Graver::Boot::SERVING)
       VEHICLES.times { |at| add_vehicle("Vehicle #{at}") }
       @context.store.vehicles.all.each { |vehicle| log(vehicle, readings / VEHICLES) }
     end

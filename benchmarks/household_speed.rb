@@ -118,7 +118,7 @@ module Benchmarks
     def next_day(out, browser)
       first = Clock.seconds { ok(browser.get("/api/v1/garage", HOST)) }
       all = Clock.seconds { ok(browser.get("/api/v1/garage?all=1", HOST)) }
-      out.puts format("  %-18s %6.0f ms, then %.1f s of work", "garage, a new day", first * 1000, all)
+      out.puts format("  %-18s %6.0f ms, then %.1f s of work beside", "garage, a new day", first * 1000, all)
     end
 
     # Several clients at once on a separate server with warm caches, each at pages of any vehicle, one writing

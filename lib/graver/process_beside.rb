@@ -27,9 +27,13 @@ module Graver
 
     # Ends it.
     def stop
-      Process.kill(:TERM, @id) && Process.wait(@id) if running?
-      @id = nil
+      return unless running?
+
+      Process.kill(:TERM, @id)
+      Process.wait(@id)
     rescue Errno::ESRCH, Errno::ECHILD
+      # it ended by itself just then
+    ensure
       @id = nil
     end
   end

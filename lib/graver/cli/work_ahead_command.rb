@@ -16,6 +16,8 @@ module Graver
       end
 
       def call(_arguments)
+        # at once, whatever it is at: nothing is lost that is not saved
+        trap("TERM") { exit!(0) }
         @context, application = Boot.beside
         @ahead = Boot.work_ahead(@context, application)
         idle = 0

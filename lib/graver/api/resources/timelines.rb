@@ -73,10 +73,13 @@ module Graver
         # One vehicle's timeline as JSON.
         def line(vehicle_id) = kept("line", vehicle_id) { serializer.line(view(overviews.find(vehicle_id))) }.text
 
-        # One vehicle's events for a calendar.
+        # One vehicle's events for a calendar, stamped when they were made.
         def reminders(vehicle)
-          kept = kept("calendar", vehicle.id) { Serializers::Calendar.reminders(view(overviews.find(vehicle.id))) }
-          JSON.parse(kept.text, symbolize_names: true)
+          context
+            .response_cache
+            .fetch(context, "calendar", vehicle.id) do
+              Serializers::Calendar.events(view(overviews.find(vehicle.id)), context.time)
+            end
         end
 
         # A vehicle that cannot be calculated does not stop the others.
@@ -91,7 +94,7 @@ module Graver
         def ics(vehicles, &reminders)
           Download.new(
             type: "text/calendar",
-            body: Serializers::Calendar.call(vehicles.map(&:name), vehicles.flat_map(&reminders).compact, context.time),
+            body: Serializers::Calendar.call(vehicles.map(&:name), vehicles.filter_map(&reminders)),
             disposition: ("attachment; filename=\"brakes.ics\"" if params["save"])
           )
         end

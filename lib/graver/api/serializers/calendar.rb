@@ -14,35 +14,29 @@ module Graver
 
         module_function
 
-        # Service::Forecast::Timeline::View -> [{ uid:, date: ISO 8601, text: }], of one vehicle
-        def reminders(timeline)
+        # Service::Forecast::Timeline::View, Time -> text: the events of one vehicle
+        def events(timeline, at)
           vehicle = timeline.overview.vehicle
-          timeline
-            .events
-            .select { |event| REMINDED.include?(event.kind) }
-            .map do |event|
-              { uid: uid(vehicle, event), date: event.date.iso8601, text: "#{vehicle.name}: #{event.text}" }
-            end
+          reminded = timeline.events.select { |event| REMINDED.include?(event.kind) }
+          reminded.map { |event| event(vehicle, event, at).to_ical }.join
         end
 
-        # names: of its vehicles; reminders: of all of them; at: Time of the answer -> text
-        def call(names, reminders, at)
+        # names: of its vehicles; events: [text], of each -> text
+        def call(names, events)
           calendar = Icalendar::Calendar.new
           calendar.prodid = "-//Graver//brakes//EN"
           title = names.one? ? Say::Texts.t("calendar.title", vehicle: names.first) : Say::Texts.t("calendar.all")
           calendar.append_custom_property("X-WR-CALNAME", title)
-          reminders.each { |reminder| calendar.add_event(event(reminder, at)) }
-          calendar.to_ical
+          calendar.to_ical.sub(/(?=^END:VCALENDAR)/) { events.join }
         end
 
-        def event(reminder, at)
-          day = Date.iso8601(reminder[:date])
+        def event(vehicle, event, at)
           Icalendar::Event.new.tap do |entry|
-            entry.uid = reminder[:uid]
+            entry.uid = uid(vehicle, event)
             entry.dtstamp = Icalendar::Values::DateTime.new(at.utc, "tzid" => "UTC")
-            entry.dtstart = Icalendar::Values::Date.new(day)
-            entry.dtend = Icalendar::Values::Date.new(day + 1)
-            entry.summary = reminder[:text]
+            entry.dtstart = Icalendar::Values::Date.new(event.date)
+            entry.dtend = Icalendar::Values::Date.new(event.date + 1)
+            entry.summary = "#{vehicle.name}: #{event.text}"
             entry.description = Say::Texts.t("calendar.description")
             entry.transp = "TRANSPARENT"
           end
