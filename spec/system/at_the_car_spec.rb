@@ -156,10 +156,34 @@ RSpec.describe "At the car", :demo do
     page.has_no_css?(".top .number", exact_text: at, wait: 3)
   end
 
-  it "requires every bolt, one by one or all at once, and asks about an overtightened one" do
+  def up_to(step)
     ticks = Graver::Service::Jobs::JobTicks.new(context.for_request)
     keys = Graver::Service::Jobs::JobChanges.new(context.for_request).step_keys(context.store.jobs.find(2))
-    (keys.take(keys.index("rear.left.pin_bolts_in")) - ticked).each { |key| ticks.tick(2, [key], true) }
+    (keys.take(keys.index(step)) - ticked).each { |key| ticks.tick(2, [key], true) }
+  end
+
+  it "takes no bolt for a torque that another device has changed, and shows the new one" do
+    up_to("rear.left.pin_bolts_in")
+    page.visit "/#/jobs/2/car/#{ERB::Util.url_encode("rear.left.pin_bolts_in")}"
+    expect(page).to have_css(".torque .figure", text: "26 lbf·ft")
+    entry = { key: "slide_pin_bolt.torque", value: "41", unit: "N·m", source: "manual" }
+    axle = context.store.jobs.find(2).axle_id
+    Graver::Service::Household::RecordBrakeData.new(context.for_request).call(axle, [entry])
+    page.click_button "Slide pin bolts 1: open"
+    page.fill_in "Reached", with: "26"
+    page.click_button "Save"
+    expect(page).to have_text("This step changed in another window since you read it.")
+    expect(page).to have_css(".torque .figure", text: "41 N·m")
+    expect(context.store.jobs.find(2).torques).to be_empty
+    # 41 N·m are 30.2 lbf·ft (1 lbf·ft = 1.3558 N·m, NIST SP 811)
+    page.fill_in "Reached", with: "30.2"
+    page.click_button "Save"
+    expect(page).to have_css("button.tight", text: "30.2 lbf·ft")
+    expect(context.store.jobs.find(2).torques.map { |each| each["verdict"] }).to eq(["ok"])
+  end
+
+  it "requires every bolt, one by one or all at once, and asks about an overtightened one" do
+    up_to("rear.left.pin_bolts_in")
     page.visit "/#/jobs/2/car/#{ERB::Util.url_encode("rear.left.pin_bolts_in")}"
     page.click_button "Slide pin bolts 1: open"
     page.fill_in "Reached", with: "45"
