@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-require "sqlite3/fork_safety"
 require "tmpdir"
+require_relative "killing"
 
 module Benchmarks
   # Processes killed at random moments: of a first start, of an upgrade, and in the middle of writes. What was
@@ -11,8 +11,7 @@ module Benchmarks
     WRITERS = 60
 
     def initialize(seed: 1)
-      @random = Random.new(seed)
-      SQLite3::ForkSafety.suppress_warnings!
+      @killing = Killing.new(seed)
       Graver::LOADER.eager_load
     end
 
@@ -35,7 +34,7 @@ module Benchmarks
       STARTS.times.count do
         Dir.mktmpdir do |folder|
           path = File.join(folder, "house.sqlite3")
-          kill_after(0.0..0.15) { Graver::Storage::Store.open(path) }
+          @killing.after(0.0..0.15) { Graver::Storage::Store.open(path) }
           !opens?(path)
         end
       end
@@ -59,7 +58,7 @@ module Benchmarks
     # Names the killed writer had acknowledged.
     def written(path)
       reader, writer = IO.pipe
-      kill_after(0.05..0.3) do
+      @killing.after(0.05..0.3) do
         reader.close
         store = Graver::Storage::Store.open(path)
         10_000.times do |at|
@@ -69,13 +68,6 @@ module Benchmarks
       end
       writer.close
       reader.read.lines.map(&:chomp)
-    end
-
-    def kill_after(seconds)
-      child = fork { yield && exit!(0) }
-      sleep @random.rand(seconds)
-      Process.kill(:KILL, child)
-      Process.wait(child)
     end
 
     def names(path)

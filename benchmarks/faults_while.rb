@@ -2,8 +2,8 @@
 
 require "digest"
 require "open3"
-require "sqlite3/fork_safety"
 require "tmpdir"
+require_relative "killing"
 
 module Benchmarks
   # Processes killed while they back up, restore, import or save a photo: what is there afterwards is whole, and is
@@ -18,10 +18,9 @@ module Benchmarks
       end
 
     def initialize(seed: 1)
-      @random = Random.new(seed)
+      @killing = Killing.new(seed)
       @photo = JPEG.call
       @knowledge = Graver::Knowledge::Library.load
-      SQLite3::ForkSafety.suppress_warnings!
     end
 
     def print_to(out)
@@ -41,7 +40,7 @@ module Benchmarks
     # Each returns "whole", or what is not.
     def backup(path)
       filled(path) { |context| context.store.pictures.keep(@photo) }
-      kill_after(0.02..0.6) do
+      @killing.after(0.02..0.6) do
         with(path) { |context| 50.times { |at| context.store.backups.make(%w[by-hand daily][at % 2]) } }
       end
       backups = Graver::Storage::Backups.new(path)
@@ -59,13 +58,15 @@ module Benchmarks
           add(context, "Second")
           [one, context.store.backups.make("daily").name]
         end
-      kill_after(0.02..0.6) { with(path) { |context| 50.times { |at| context.store.backups.restore(names[at % 2]) } } }
+      @killing.after(0.02..0.6) do
+        with(path) { |context| 50.times { |at| context.store.backups.restore(names[at % 2]) } }
+      end
       { 1 => "whole, of one backup", 2 => "whole, of the other" }.fetch(state(path), "broken household")
     end
 
     def import(path)
       filled(path)
-      kill_after(0.05..0.8) do
+      @killing.after(0.05..0.8) do
         with(path) do |context|
           imports = Graver::Service::Tables::ImportLog.new(context)
           import = imports.upload(context.store.vehicles.all.first.id, "log.csv", table)
@@ -80,7 +81,7 @@ module Benchmarks
 
     def photo(path)
       filled(path)
-      kill_after(0.02..0.4) { with(path) { |context| 200.times { context.store.pictures.keep(JPEG.call) } } }
+      @killing.after(0.02..0.4) { with(path) { |context| 200.times { context.store.pictures.keep(JPEG.call) } } }
       files = Dir.glob(File.join(File.dirname(path), "*-photos/*.jpg"))
       broken = files.reject { |file| Digest::SHA256.file(file).hexdigest == File.basename(file, ".jpg") }
       broken.empty? && state(path) == 1 ? "whole" : "broken photo"
@@ -128,13 +129,6 @@ module Benchmarks
       true
     rescue Graver::Error
       false
-    end
-
-    def kill_after(seconds)
-      child = fork { yield && exit!(0) }
-      sleep @random.rand(seconds)
-      Process.kill(:KILL, child)
-      Process.wait(child)
     end
   end
 end
