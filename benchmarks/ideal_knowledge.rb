@@ -7,12 +7,12 @@ module Benchmarks
     NEVER = 1e-9
     Knowledge = Graver::Knowledge
 
-    # contents: { file name => parsed content } of knowledge/
+    # contents: { file name => parsed content } of knowledge/; regime: Regime
     def initialize(contents, world, regime)
       @contents = contents
       @world = world
       @regime = regime
-      @rotors = %i[rotors calipered].include?(regime)
+      @rotors = regime.rotors?
     end
 
     # -> Graver::LogFormat::Forecaster
@@ -87,32 +87,48 @@ module Benchmarks
           if @rotors
             {}
           else
-            SimulatedLog::PADS.to_h { |name| [name, (name.end_with?("inner") ? 0.5 : -0.5) * @world.inner_log] }
+            SimulatedAxle::PADS.to_h { |name| [name, (name.end_with?("inner") ? 0.5 : -0.5) * @world.inner_log] }
           end
         )
-      drifting = SimulatedLog::DRIFTING.include?(@regime)
       {
-        "rate_mm_per_1000km" => laws.rate_mm_per_1000km,
+        "rate_mm_per_1000km" => laws.rate_mm_per_1000km * @regime.pace,
         "rate_log_sd" => Math.hypot(laws.rate_log_sd, laws.set_log_sd),
-        "set_log_sd" => laws.set_log_sd * (@regime == :earlier ? Math.sqrt(2) : 1),
+        "set_log_sd" => laws.set_log_sd * (@regime.sets_before.max.positive? ? Math.sqrt(2) : 1),
         "deviation_log_sd" => laws.deviation_log_sd,
         "component_log_offset" => inner,
         "increment_mm" => [laws.increment_mm, 1e-4].max,
         "errors" => [{ "share" => 1.0, "times" => 1.0 }],
         "common_increment" => @world.common,
         "kept_deviation" => 0.0,
-        "drifts" => [{ "share" => 1.0, "log_sd" => drifting ? @world.drift_log_sd : 1e-3, "km" => @world.drift_km }]
+        "drifts" => drifts,
+        "replaced" => {
+          "above_mm" => 0.1 * (mean(laws.new_mm) - (@rotors ? 0.0 : mean(laws.limit_mm))),
+          "sd_mm" => @rotors ? 0.15 : 0.6,
+          "wrong" => NEVER,
+          "times" => 1.0
+        }
       }
     end
 
-    # One change per life, at any moment of 0.85 of it.
+    def drifts
+      drifting = { "log_sd" => @world.drift_log_sd, "km" => @world.drift_km }
+      steady = { "log_sd" => 1e-3, "km" => @world.drift_km }
+      share = @regime.drifts
+      [[share, drifting], [1 - share, steady]].reject { |often, _| often.zero? }
+        .map { |often, drift| { "share" => often, **drift } }
+    end
+
+    # So often per life of what happens once in a life, or not at all, at any moment of 0.85 of it.
+    def per_life(chance) = chance.zero? ? NEVER : chance * 1.1
+
     def changes
       low, high = @world.jump.map { |factor| Math.log(factor) }
-      jump = @regime == :jump ? 0.55 : NEVER
+      jump = per_life(@regime.jump) / 2
       {
         "axle_changes" =>
           [low, high].map { |log| { "per_life" => jump, "log_mean" => log * 0.75, "log_sd" => (log / 7).abs } },
         "seizures" => seizures,
+        "spells" => [{ "per_life" => per_life(@regime.towing), "log_mean" => 0.4, "log_sd" => 0.3 }],
         "quiet" => {
           "share" => NEVER,
           "times" => 1.0,
@@ -128,7 +144,7 @@ module Benchmarks
             if @rotors
               { "left" => 0.5, "right" => 0.5 }
             else
-              SimulatedLog::PADS.to_h { |name| [name, name.end_with?("inner") ? 1 / 3.0 : 1 / 6.0] }
+              SimulatedAxle::PADS.to_h { |name| [name, name.end_with?("inner") ? 1 / 3.0 : 1 / 6.0] }
             end
           )
       }
@@ -136,7 +152,7 @@ module Benchmarks
 
     def seizures
       low, high = @world.seize.map { |factor| Math.log(factor) }
-      often = @regime == :seized ? 1.1 : NEVER
+      often = per_life(@rotors ? 0.0 : @regime.seized)
       @world.mate.map do |(from, to), share|
         mate = Math.log([(from + to) / 2.0, 0.08].max)
         {
@@ -150,20 +166,29 @@ module Benchmarks
     end
 
     def errors
-      gross = @regime == :gross
-      often = gross ? 1.0 / (@world.services.sum / 2.0) : NEVER
+      often = @regime.gross.zero? ? NEVER : @regime.gross / (@world.services.sum / 2.0)
+      plates = @rotors ? 0.0 : SimulatedLog::PLATES
       off = Math.sqrt(@world.gross_mm.sum { |mm| mm * mm } / 2)
+      single = [@regime.heavy, @regime.slip / 4].max
       {
         "wrong" => {
-          "share" => NEVER,
+          "share" => [single, NEVER].max,
+          "sd_mm" => @regime.heavy.positive? ? 0.45 : 2.0
+        },
+        "wrong_new" => {
+          "share" => @regime.claimed ? 0.5 : NEVER,
           "sd_mm" => 1.5
         },
+        "unlogged" => {
+          "share" => @regime.unlogged ? 0.2 : NEVER,
+          "when_due" => @regime.unlogged ? 0.3 : 0.0
+        },
         "wrong_service" => {
-          "share" => gross ? often * 0.67 : NEVER,
+          "share" => often * (1 - plates),
           "sd_mm" => off
         },
         "plate_service" => {
-          "share" => gross && !@rotors ? often * 0.33 : 0.0,
+          "share" => often * plates,
           "sd_mm" => 0.1,
           "mm" => 5.0
         }

@@ -215,5 +215,58 @@ module Benchmarks
         unknown_new: 0.1
       )
     ].freeze
+
+    # Not looked at while the prior was written: what it says of itself is checked here.
+    ELSEWHERE = [
+      of(
+        "hills",
+        pad: part(USUAL[:pad], rate_mm_per_1000km: 0.24, rate_log_sd: 0.5, deviation_log_sd: 0.12, increment_mm: 0.05),
+        common: 0.8,
+        drift_log_sd: 0.3,
+        drift_km: 25_000.0,
+        jump: [0.6, 1.7],
+        seize: [1.8, 6.0],
+        services: [1, 4],
+        skipped: 0.1
+      ),
+      of(
+        "motorway",
+        increments: :inverse_gaussian,
+        pad: part(USUAL[:pad], rate_mm_per_1000km: 0.08, rate_log_sd: 0.4, set_log_sd: 0.15, limit_mm: [3.0, 4.0]),
+        inner_log: 0.02,
+        drift_log_sd: 0.15,
+        drift_km: 30_000.0,
+        seize: [2.0, 8.0],
+        mate: {
+          [0.2, 0.6] => 0.5,
+          [1.0, 1.0] => 0.5
+        },
+        day_share: 0.3,
+        services: [2, 8],
+        driving: Driving.new(km_per_day: 60.0, log_sd: 0.3, quarter_log_sd: 0.08)
+      ),
+      of(
+        "town",
+        increments: :wiener,
+        pad: part(USUAL[:pad], rate_mm_per_1000km: 0.17, rate_log_sd: 0.7, set_log_sd: 0.28, box_mm: 0.15),
+        errors_mm: {
+          **USUAL[:errors_mm],
+          "caliper" => {
+            pad: 0.22,
+            rotor: 0.12
+          },
+          "visual" => {
+            pad: 1.2
+          }
+        },
+        day_share: 0.55,
+        jump: [0.45, 2.2],
+        seize: [1.4, 4.0],
+        skipped: 0.3,
+        services: [1, 5],
+        unknown_new: 0.5,
+        driving: Driving.new(km_per_day: 18.0, log_sd: 0.5, quarter_log_sd: 0.25)
+      )
+    ].freeze
   end
 end

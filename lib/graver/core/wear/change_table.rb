@@ -10,10 +10,14 @@ module Graver
       # or late.
       class ChangeTable
         # kind: which change, whenever it is (0: none)
-        Case = Struct.new(:per_life, :epoch, :moves, :kind) { def who = moves.empty? ? 0 : moves.first.first + 1 }
+        # spell: [mean, variance] of the logarithm of the pace over the stretch
+        Case = Struct.new(:per_life, :epoch, :moves, :kind, :spell) { def who = moves.empty? ? 0 : moves.first.first + 1 }
 
         # Made once per prior; arguments as of `new`.
         def self.of(prior, *which) = prior.once([self, *which]) { new(prior, *which) }
+
+        NO_SPELL = [0.0, 0.0].freeze
+        private_constant :NO_SPELL
 
         # components: ids, in the order of Hypotheses; on: those that wear; epochs: shares of the stretch at which a
         # change may fall
@@ -25,6 +29,8 @@ module Graver
             %i[per_life epoch kind who].map { |name| Numo::DFloat.cast(@cases.map(&name)) }
           @quietly = Numo::DFloat.cast(@cases.map { |kase| kase.per_life * rarely(kase.who) })
           @shift, @variance = [1, 2].map { |at| table(at) }
+          @spell, @spell_variance = [0, 1].map { |at| Numo::DFloat.cast(@cases.map { |kase| kase.spell[at] }) }
+          @times = Numo::DFloat::Math.exp(@spell + (0.5 * @spell_variance))
         end
 
         # The chance of each case, and that of a quiet axle given it: [case, hypothesis] both. lives: shares of a life
@@ -49,11 +55,15 @@ module Graver
         # which: as in #shift -> variance added to each unknown [unknown, hypothesis]
         def variance(which) = @variance[true, which].dup
 
+        # How many times as much as usual is worn after it on the stretch, and the variance of the logarithm of that.
+        def spell(which) = [@times[which].dup, @spell_variance[which].dup]
+
         # The effect of each case on the components of these rows: [factor of the wear over the stretch, variance of its
         # logarithm], each [component, case].
         def felt(rows)
           (@felt ||= {})[rows] ||= begin
             shift, variance = [@shift, @variance].map { |table| table[rows, true] + table[0, true] }
+            shift, variance = [shift + @spell, variance + @spell_variance]
             after = 1 - @epochs
             [(Numo::DFloat::Math.exp(shift + (0.5 * variance)) * after) + @epochs, variance * after]
           end
@@ -62,7 +72,7 @@ module Graver
         private
 
         # How many times as often as usual the axle, or one component, changes on a quiet axle.
-        def rarely(who) = @prior.quiet.fetch(who > 1 ? :pin_times : :times)
+        def rarely(who) = who.zero? ? 1.0 : @prior.quiet.fetch(who > 1 ? :pin_times : :times)
 
         def chances_at(per_life, lives)
           chances = 1 - Numo::DFloat::Math.exp(-per_life[true, :new] * lives[:new, true])
@@ -90,9 +100,16 @@ module Graver
         def cases(changes, epochs)
           each =
             changes.each_with_index.flat_map do |(per_life, moves), number|
-              epochs.map { |at| Case.new(per_life / epochs.length, at, moves, number + 1) }
+              epochs.map { |at| Case.new(per_life / epochs.length, at, moves, number + 1, NO_SPELL) }
             end
-          [Case.new(0.0, 0.5, [], 0), *each]
+          [Case.new(0.0, 0.5, [], 0, NO_SPELL), *each, *spells(changes.length)]
+        end
+
+        # Passing ones: the whole axle wears faster or slower on the stretch, and then as before.
+        def spells(others)
+          @prior.spells.each_with_index.map do |how, number|
+            Case.new(how[:per_life], 0.0, [], others + number + 1, [how[:log_mean], how[:log_sd]**2])
+          end
         end
 
         def row(component) = 1 + @components.index(component)

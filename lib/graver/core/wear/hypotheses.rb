@@ -119,7 +119,9 @@ module Graver
         end
 
         # Forgets recorded changes of renewed or freed components.
-        def forget_changes(whose) = whose.each { |who| changed[changed.eq(who)] = 0.0 }
+        def forget_changes(whose, mask = nil)
+          whose.each { |who| changed[mask ? changed.eq(who) & mask.gt(0) : changed.eq(who)] = 0.0 }
+        end
 
         # which: 1 in each hypothesis in which the current service is read wrong, else 0
         def mark_biased_service(which) = set(:off, which)
@@ -168,7 +170,7 @@ module Graver
         # Lets the unknown fall back towards `mean`: keeps the share `kept`, adds `variance`.
         def recall(unknown, kept, variance, mean: 0.0)
           @mean[unknown, true].inplace.*(kept)
-          @mean[unknown, true].inplace + (mean * (1 - kept)) unless mean.zero?
+          @mean[unknown, true].inplace + ((1 - kept) * mean) unless mean.zero?
           @covariance[unknown, true, true].inplace.*(kept)
           @covariance[true, unknown, true].inplace.*(kept)
           variance_of(unknown).inplace + variance

@@ -23,6 +23,13 @@ module Graver
       # - seizures: [{ per_life:, log_mean:, log_sd:, mate_log_mean:, mate_log_sd: }] one component speeds up (a pin, a
       #   piston); its mate at the same corner slows down, stops, or goes on
       # - odd_from_new: { share:, log_mean:, log_sd: } one component does so from the start
+      # - spells: [{ per_life:, log_mean:, log_sd: }] for one stretch between services the whole axle wears so many times
+      #   as fast (a towing holiday, a hard winter), and then as before
+      # - replaced: { above_mm:, sd_mm:, wrong:, times: } how far above its limit the thinnest part of a set is when it
+      #   is renewed; wrong: the share renewed for another reason, then so many times as spread
+      # - unlogged: { share:, when_due: } chance that a service finds a set nobody wrote down, and how much more where
+      #   the old one was due
+      # - wrong_new: { share:, sd_mm: } the new thickness on file is of other parts
       # - seizure_weights: { "left_inner" => 0.35 } which component seizes; sums to one
       # - quiet: { share:, times:, pin_times: } on that share of axles, changes of the axle and seizures come so many
       #   times as often
@@ -32,6 +39,8 @@ module Graver
       # - affirmed_times: how many times as often a reading is wrong that was questioned, measured again and affirmed
       # - wrong_service: { share:, sd_mm: } everything read at one service is off by the same error
       # - plate_service: { share:, sd_mm:, mm: } the backing plates were measured with the pads; mm nil: never
+      # - lip_service: { share:, sd_mm:, mm:, methods: } a tool of these that isn't pointed rests on the lip, and reads too
+      #   thick
       Prior =
         Value.define(
           :rate_mm_per_1000km,
@@ -49,6 +58,10 @@ module Graver
           :axle_changes,
           :seizures,
           :odd_from_new,
+          :spells,
+          :replaced,
+          :unlogged,
+          :wrong_new,
           :quiet,
           :seizure_weights,
           :freed_log_sd,
@@ -56,7 +69,8 @@ module Graver
           :wrong,
           :affirmed_times,
           :wrong_service,
-          :plate_service
+          :plate_service,
+          :lip_service
         ) do
           def initialize(**)
             @computed = {}

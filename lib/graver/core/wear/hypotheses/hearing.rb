@@ -20,7 +20,13 @@ module Graver
           def observe_claim(said, limit_mm, on)
             return if on.empty?
 
-            said.left_km ? hear_life(said, limit_mm, on) : hear_thickness(said, on)
+            said.left_km ? hear_life(said, limit_mm, on) : hear_thinnest(said.thickness_mm, said.spread, on)
+          end
+
+          # What the thinnest of these components most likely measures, mm, as nothing but custom has it. wrong: chance
+          # that it doesn't hold, and its spread then, in multiples.
+          def observe_thinnest(thickness_mm, spread, on, wrong:, times:)
+            hear_thinnest(thickness_mm, spread, on, wrong, times)
           end
 
           # Takes in a statement about the axle's rate: natural logarithm of mm per km, and its standard deviation.
@@ -44,10 +50,10 @@ module Graver
             take(value, said.spread, (lives * first).sum(axis: 0), slopes)
           end
 
-          def hear_thickness(said, on)
+          def hear_thinnest(thickness_mm, spread, on, wrong = WRONG, times = WRONG_TIMES)
             mm = rows(on.map { |one| @mean[thickness(one), true] })
             first = first_of(mm)
-            take(said.thickness_mm, said.spread, (mm * first).sum(axis: 0), slopes(on, first) { 1.0 })
+            take(thickness_mm, spread, (mm * first).sum(axis: 0), slopes(on, first) { 1.0 }, wrong, times)
           end
 
           def rows(list) = Numo::DFloat.vstack(list)
@@ -65,11 +71,11 @@ module Graver
             slopes
           end
 
-          def take(value, spread, mean, slopes)
+          def take(value, spread, mean, slopes, wrong = WRONG, times = WRONG_TIMES)
             across = (@covariance * slopes[:new, true, true]).sum(axis: 1)
             variance = (slopes * across).sum(axis: 0).clip(1e-9, nil)
-            told = normal(value, mean, variance, pair(spread**2, (spread * WRONG_TIMES)**2))
-            take_in(told, WRONG, across, variance)
+            told = normal(value, mean, variance, pair(spread**2, (spread * times)**2))
+            take_in(told, wrong, across, variance)
           end
         end
       end

@@ -31,6 +31,14 @@ module Graver
             thicknesses.inplace - crossed.transpose(1, 0, 2)
           end
 
+          # More spread of the wear on a stretch, the same for all components: its standard deviation, mm [component,
+          # hypothesis].
+          def spread_wear(sd_mm, on)
+            sd_mm *= on[true, :new]
+            parts = (3 + components.length)...size
+            @covariance[parts, parts, true].inplace.+(sd_mm[true, :new, true] * sd_mm[:new, true, true])
+          end
+
           # Median wear rate of each component, mm per km [component, hypothesis]
           def expected_rates = NUMBERS.exp(log_means)
 
