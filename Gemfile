@@ -18,7 +18,7 @@ gem "icalendar", "~> 2.10"
 # Schemas of the knowledge's files.
 gem "json_schemer", "~> 2.5"
 # The forecast's arrays (docs/decisions/0006-number-arrays.md).
-gem "numo-narray", "~> 0.9.2"
+gem "numo-narray-alt", "~> 0.9.14"
 # The job sheet on paper.
 gem "prawn", "~> 2.5"
 # Web.

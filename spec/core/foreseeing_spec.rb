@@ -23,7 +23,7 @@ RSpec.describe Graver::Core::Wear::Hypotheses::Foreseeing do
   let(:changes) do
     how = { per_life: 1.0, log_mean: 0.5, log_sd: 0.3 }
     prior =
-      KNOWLEDGE.prior("pad").with(axle_changes: [how], seizures: [], quiet: { share: 0.0, times: 1.0, pin_times: 1.0 })
+      KNOWLEDGE.prior("pad").with(axle_changes: [how], seizures: [], spells: [], quiet: { share: 0.0, times: 1.0, pin_times: 1.0 })
     Graver::Core::Wear::ChangeTable.new(prior, ["a"], ["a"], [0.5])
   end
 
@@ -68,14 +68,14 @@ RSpec.describe Graver::Core::Wear::Hypotheses::Foreseeing do
   it "keeps a seized pin among few hypotheses" do
     stub_const("Graver::Core::Wear::AxleFilter::BRANCHED", 20)
     stub_const("Graver::Core::Wear::AxleFilter::KEPT", 10)
-    even = [10_000, 20_000, 30_000].map { |km| read(km, 11.0 - (km * 0.12e-3)) }
-    seized = [read(10_000, 9.8), read(20_000, 8.6), read(30_000, 6.0)]
+    even = [10_000, 20_000, 30_000, 40_000].map { |km| read(km, 11.0 - (km * 0.12e-3)) }
+    seized = [read(10_000, 9.8), read(20_000, 8.6), read(30_000, 6.0), read(40_000, 3.4)]
     set = {
       "left_inner" => fitted(*seized),
       "left_outer" => fitted(*even),
       "right_inner" => fitted(*even),
       "right_outer" => fitted(*even)
     }
-    expect(forecast(set, as_of_km: 30_000).changed["left_inner"][:chance]).to be > 0.8
+    expect(forecast(set, as_of_km: 40_000, limit_mm: 2.0).changed["left_inner"][:chance]).to be > 0.8
   end
 end

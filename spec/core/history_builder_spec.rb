@@ -145,8 +145,8 @@ RSpec.describe Graver::Core::Wear::HistoryBuilder do
   it "follows the newest readings of a huge log and some of the earlier ones" do
     many = (1..500).map { |n| entry(n, n * 10.0, "reading", "9", side: "left", pad: "inner") }
     followed = build(entry(0, 0, "fit"), *many).sets.last["left_inner"].observations.map(&:distance_km)
-    expect(followed.length).to eq(24)
-    expect(followed.last(12)).to eq((489..500).map { |n| n * 10.0 })
-    expect(followed.first(12)).to eq((0...12).map { |at| (10 + (at * 488 / 12 * 10)).to_f })
+    expect(followed.length).to eq(14)
+    expect(followed.last(7)).to eq((494..500).map { |n| n * 10.0 })
+    expect(followed.first(7)).to eq((0...7).map { |at| (10 + (at * 493 / 7 * 10)).to_f })
   end
 end

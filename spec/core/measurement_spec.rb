@@ -79,10 +79,10 @@ RSpec.describe Graver::Core::Measurement::Normalise do
     half = normalise.call(reading("50", method: "percent", unit: "percent"), described_class::Part.unknown)
     # 10 % of 11 mm by eye, and half of the 1.2 mm by which nobody knows how thick it was
     expect(half.standard_uncertainty_mm).to be_within(1e-9).of(Math.hypot(1.1, 0.6))
-    expect(half.own.standard_uncertainty_mm).to be_within(1e-9).of(1.1 * Math.sqrt(0.15))
+    expect(half.own.standard_uncertainty_mm).to be_within(1e-9).of(1.1 * Math.sqrt(0.7))
     expect(normalise.call(reading("50", method: "percent", unit: "percent"), part).own).to have_attributes(
       shared_mm: 0.0,
-      standard_uncertainty_mm: be_within(1e-9).of(1.1 * Math.sqrt(0.15))
+      standard_uncertainty_mm: be_within(1e-9).of(1.1 * Math.sqrt(0.7))
     )
     by_gauge = normalise.call(reading("5", method: "gauge", upper: "6"), part)
     expect([by_gauge.own.edge_mm, by_gauge.own.lower_mm]).to match([be_within(1e-9).of(0.2 * Math.sqrt(0.6)), 5.0])

@@ -147,7 +147,7 @@ RSpec.describe "The parts of the forecast" do
           pads = %w[left_inner left_outer right_inner].to_h { |pad| [pad, fitted(*readings)] }
           follow(pads, as_of_km: 32_000).quiet
         end
-      expect(quiet.first).to be > prior.quiet[:share] + 0.1
+      expect(quiet.first).to be > prior.quiet[:share] + 0.05
       expect(quiet.last).to be < prior.quiet[:share]
       expect(follow({ "left_inner" => fitted }, as_of_km: 0).quiet).to be_within(1e-9).of(prior.quiet[:share])
     end
@@ -173,7 +173,7 @@ RSpec.describe "The parts of the forecast" do
       filter = follow(bent, as_of_km: 40_000)
       spreads = set.keys.to_h { |pad| [pad, rate(filter, pad).last] }
       expect(spreads["left_outer"]).to be > 1.05 * spreads.values_at("right_inner", "right_outer").max
-      expect(spreads["right_inner"]).to be_within(0.02 * spreads["right_outer"]).of(spreads["right_outer"])
+      expect(spreads["right_inner"]).to be_within(0.08 * spreads["right_outer"]).of(spreads["right_outer"])
     end
 
     it "starts an unknown fitting at its first reading" do
@@ -213,7 +213,7 @@ RSpec.describe "The parts of the forecast" do
   describe Graver::Core::Wear::ChangeTable do
     it "weighs a quiet axle against a lively one by whether anything happened" do
       how = { per_life: 2.0, log_mean: 0.5, log_sd: 0.3 }
-      one = prior.with(axle_changes: [how], seizures: [], quiet: { share: 0.4, times: 0.1, pin_times: 0.7 })
+      one = prior.with(axle_changes: [how], seizures: [], spells: [], quiet: { share: 0.4, times: 0.1, pin_times: 0.7 })
       quiet = Numo::DFloat[0.4, 0.9]
       chances, after = described_class.new(one, ["left"], ["left"], [0.5]).chances(Numo::DFloat[0.3, 0.3], quiet)
       lively, calm = Math.exp(-2.0 * 0.3), Math.exp(-0.2 * 0.3)

@@ -35,12 +35,20 @@ module WearBuilders
       axle_changes: [],
       seizures: [],
       odd_from_new: prior.odd_from_new.merge(share: 0.0),
+      spells: [],
+      replaced: prior.replaced.merge(sd_mm: 1000.0),
+      unlogged: {
+        share: 1e-12,
+        when_due: 0.0
+      },
+      wrong_new: never,
       wrong: never,
       wrong_service: never,
       plate_service: {
         **never,
         mm: nil
-      }
+      },
+      lip_service: prior.lip_service.merge(share: 0.0)
     )
   end
 

@@ -17,10 +17,10 @@ module Graver
 
         NUMBERS = Numo::DFloat::Math
         # Hypotheses kept from service to service, considered for merging, after a branching, and between two readings.
-        KEPT = 160
-        MERGED = 320
-        BRANCHED = 400
-        WHILE_READING = 320
+        KEPT = 100
+        MERGED = 200
+        BRANCHED = 240
+        WHILE_READING = 180
         NEGLIGIBLE_CHANGE = 1e-6
         # Moments of a possible change on a stretch, as shares of it.
         MOMENTS = [0.15, 0.5, 0.85].freeze
@@ -29,6 +29,8 @@ module Graver
         PLATE_GAP_MM = 2.5
         # Likewise for a set that went on without being written down.
         GROWN_MM = 0.5
+        # A set is less likely to be renewed when it is due if nobody wrote it down.
+        DUE_TIMES = 1.5
         TINY = 1e-12
         MOST_LIVES = 1.5
 

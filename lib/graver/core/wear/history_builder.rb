@@ -5,12 +5,14 @@ module Graver
     module Wear
       # Orders an axle's log entries: which readings belong to which set, and how thick each set was when new.
       class HistoryBuilder
-        # Limits on the readings of the current set, of each earlier one, and on the sets followed: the newest half of
+        # Limits on the services of the current set, of each earlier one, and on the sets followed: the newest half of
         # the limit, and as many spread over the earlier ones. No owner reads as often; a log made by machine must not
         # stop the forecast.
-        MOST_OBSERVATIONS = 24
-        MOST_OF_EARLIER = 8
-        MOST_SETS = 6
+        MOST_SERVICES = 14
+        MOST_OF_EARLIER = 6
+        MOST_SETS = 5
+        # A position that is read seldom keeps at least so many of its readings.
+        LEAST_OBSERVATIONS = 3
 
         # normalise: Measurement::Normalise; new_parts: { "pad" => { kind of vehicle, or nil: any other => {
         # typical_mm:, typical_sd_mm:, stated_sd_mm:, own_sd_mm: (parts of one box), unread_share:, steps_mm: (above the
@@ -25,8 +27,11 @@ module Graver
         # ones fitted).
         def call(entries, specification, as_of_km:, said: [], kin: [])
           ordered = in_order(entries.select { |entry| entry.part == specification.part })
+          services = ordered.select(&:thickness?).map(&:odometer_km).uniq
           fittings =
-            specification.components.to_h { |component| [component, fittings(component, ordered, specification)] }
+            specification.components.to_h do |component|
+              [component, fittings(component, ordered, services, specification)]
+            end
           fittings = infer_unread(fittings, ordered, specification)
           sets = sets(fittings)
           History.new(
@@ -67,14 +72,20 @@ module Graver
         end
 
         def in_order(entries)
+          return entries if entries.each_cons(2).all? { |one, other| follows?(one, other) }
+
           entries.each_with_index.sort_by { |entry, at| [entry.date, entry.odometer_km, at] }.map(&:first)
         end
 
-        def fittings(component, entries, specification)
+        def follows?(one, other)
+          one.date < other.date || (one.date == other.date && one.odometer_km <= other.odometer_km)
+        end
+
+        def fittings(component, entries, services, specification)
           groups = followed(concerning(entries, component).slice_before(&:renewal?).to_a)
           kept =
             groups.each_with_index.map do |group, at|
-              fitting(group, specification, at + 1 == groups.length ? MOST_OBSERVATIONS : MOST_OF_EARLIER)
+              fitting(group, services, specification, at + 1 == groups.length ? MOST_SERVICES : MOST_OF_EARLIER)
             end
           kept.select { |fitting| fitting.fitted_km || fitting.observations.any? }
         end
@@ -101,16 +112,26 @@ module Graver
         # The newest sets, and the first, which an unread position starts from.
         def followed(groups) = groups.length <= MOST_SETS + 1 ? groups : [groups.first, *groups.last(MOST_SETS)]
 
-        def fitting(group, specification, most)
+        def fitting(group, services, specification, most)
           first = group.first
+          read = group.select(&:thickness?)
           choices = choices(first, specification)
           Fitting.new(
             fitted_km: first.renewal? ? first.odometer_km : nil,
             new: choices ? one_of(choices, specification) : new_thickness(first, specification),
             choices:,
             measured: measured?(first, specification),
-            observations: thinned(group.select(&:thickness?), most).map { |entry| observation(entry, specification) }
+            observations: thinned(read, most_of(read, services, most)).map { |entry| observation(entry, specification) }
           )
+        end
+
+        # A share of the limit, as the position was read at a share of the axle's services meanwhile.
+        def most_of(read, services, most)
+          return most if read.length < LEAST_OBSERVATIONS
+
+          first, last = read.map(&:odometer_km).minmax
+          among = services.count { |km| km.between?(first, last) }
+          [(most * read.length / among.to_f).ceil, LEAST_OBSERVATIONS].max
         end
 
         def thinned(entries, most)

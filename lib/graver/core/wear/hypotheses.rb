@@ -38,7 +38,7 @@ module Graver
         # The assumptions of a hypothesis: spread and distance of the drift, and the factor of the readings' errors.
         # history_hash: a number for all that happened in it; off: 1 if the current service is read wrong in it;
         # changed: which rate changed last (ChangeTable#who), changed_km: and where; quiet: the chance that changes are
-        # rare on this axle
+        # rare on this axle; due_chance, due_place, due_variance: whether and where on this stretch the set was due
         Kind =
           Struct.new(
             :drift_sd,
@@ -49,6 +49,9 @@ module Graver
             :changed,
             :changed_km,
             :quiet,
+            :due_chance,
+            :due_place,
+            :due_variance,
             keyword_init: true
           )
         STORIES = 1_000_003.0
@@ -99,13 +102,16 @@ module Graver
           @told = @told[true, at].dup if @told
         end
 
-        # Keeps the `most` weightiest, without the negligible ones.
+        # Keeps the `most` weightiest, without the negligible ones; and the best of each kind of story (which rate
+        # changed last, or none), so that a rare one survives until a reading speaks for it.
         def prune(most, negligible: 1e-5)
           weights = log_weight.to_a
           floor = weights.max + Math.log(negligible)
-          floor = [floor, weights.sort[-most]].max if weights.length > most
-          keep = weights.each_index.select { |at| weights[at] >= floor }
-          select(keep) if keep.length < WORTH_SHRINKING * length
+          within = [floor, weights.length > most ? weights.sort[-most] : floor].max
+          keep = weights.each_index.select { |at| weights[at] >= within }
+          return if keep.length >= WORTH_SHRINKING * length
+
+          select(keep | best_of_each(weights, floor))
         end
 
         # Records what happened to each, as a number: those with the same number may merge.
@@ -121,6 +127,13 @@ module Graver
         # Forgets recorded changes of renewed or freed components.
         def forget_changes(whose, mask = nil)
           whose.each { |who| changed[mask ? changed.eq(who) & mask.gt(0) : changed.eq(who)] = 0.0 }
+        end
+
+        # Records whether and where on the stretch the set was due (shares of it, per hypothesis).
+        def note_due(chance, place, variance)
+          set(:due_chance, chance)
+          set(:due_place, place)
+          set(:due_variance, variance)
         end
 
         # which: 1 in each hypothesis in which the current service is read wrong, else 0
@@ -201,6 +214,13 @@ module Graver
           @mean, @covariance, @log_weight = [@mean, @covariance, @log_weight].map(&:dup)
           @kinds = @kinds.dup
           @keys, @told = @keys.dup, @told&.dup
+        end
+
+        # Places of the weightiest hypothesis of each kind, where it isn't negligible.
+        def best_of_each(weights, floor)
+          kinds = changed.to_a
+          best = weights.each_index.group_by { |at| kinds[at] }.values.map { |places| places.max_by { |at| weights[at] } }
+          best.select { |at| weights[at] >= floor }
         end
 
         def table_of(log_chances)

@@ -29,14 +29,19 @@ module Graver
         DRIFT_ROW = MATE_ROW + MOST_COMPONENTS
         KIND_ROW = 1 + MOST_COMPONENTS
         QUIET_ROW = 2 * KIND_ROW
+        # The rows of the draws for a passing spell: whether, and how strong.
+        SPELL_ROW = QUIET_ROW + 1
+        STRENGTH_ROW = DRIFT_ROW + STEPS
+        # How long a spell lasts, as a share of a life.
+        SPELL_SHARE = 1 / 7.0
         NUMBERS = Numo::DFloat::Math
 
         attr_reader :components, :thickness_mm, :log_rates, :lives_km, :limit_mm
 
         # Draws are the same for every axle, and made once.
-        def self.normals = @normals ||= LatinHypercube.normal(DRIFT_ROW + STEPS, COUNT)
+        def self.normals = @normals ||= LatinHypercube.normal(STRENGTH_ROW + 1, COUNT)
         # Even draws between 0 and 1: [row, future]
-        def self.chances = @chances ||= LatinHypercube.chances(QUIET_ROW + 1, COUNT)
+        def self.chances = @chances ||= LatinHypercube.chances(SPELL_ROW + 1, COUNT)
 
         # Hypotheses (as of now), Prior, the limit in mm; components: those fitted.
         def self.of(hypotheses, prior, limit_mm, components) = new(Start.drawn(hypotheses, components), prior, limit_mm)
@@ -91,7 +96,17 @@ module Graver
 
         def follow
           above = thickness_mm - limit_mm
-          @lives_km = Course.new(@start, @prior, blur(above)).lives_km(steps(above))
+          @lives_km = Course.new(@start, @prior, blur(above - spells(above))).lives_km(steps(above))
+        end
+
+        # What a spell still to come takes (or spares) beyond usual wear, mm: no more than what it can in its time.
+        def spells(above)
+          @prior.spells.sum(above * 0.0) do |how|
+            times = NUMBERS.exp((self.class.normals[STRENGTH_ROW, true] * how[:log_sd]) + how[:log_mean])
+            comes = self.class.chances[SPELL_ROW, true] < 1 - NUMBERS.exp(above.mean(axis: 0) * (-how[:per_life] / @prior.life_mm))
+            lasting = Numo::DFloat.minimum((above * 0.0) + (@prior.life_mm * SPELL_SHARE), above.clip(0.0, nil) / times)
+            lasting * ((times - 1) * Numo::DFloat.cast(comes))
+          end
         end
 
         # Wear comes in gamma increments: their effect by the time the limit is met, drawn once. What is above the limit

@@ -62,7 +62,7 @@ module Graver
 
           # Whether the tool may have rested on the lip that wear leaves at the edge.
           def lip?(readings)
-            readings.any? { |_, observation| @prior.lip_service[:methods].include?(observation.thickness.group&.first) }
+            readings.any? { |_, observation| @prior.lip_service[:methods].include?(Array(observation.thickness.group).first) }
           end
 
           def plate?(readings)
@@ -87,8 +87,9 @@ module Graver
             gains.all?(&:positive?) && gains.sum / gains.length > GROWN_MM
           end
 
-          # A set fitted on the way that nobody wrote down: nowhere, or half way with an even spread over the stretch.
+          # A set fitted on the way that nobody wrote down, most likely where the old one was due.
           def suppose_renewal(epoch)
+            hypotheses.note_due(*due)
             which = hypotheses.branch(renewal_chances, BRANCHED, negligible: NEGLIGIBLE_CHANGE)
             mask = Numo::DFloat.cast(which)
             return unless mask.sum.positive?
@@ -98,11 +99,20 @@ module Graver
             hypotheses.mark([:renewed, epoch.km], mask)
           end
 
+          # Where on the stretch the old set was due, per hypothesis: the chance that it was at all, the mean place and
+          # its variance, as shares of the stretch (a normal place, cut off at both ends).
+          def due
+            worn = (hypotheses.expected_rates * on[true, :new]).sum(axis: 0) * (@stretch_km / @on.length)
+            thinnest = Numo::DFloat.vstack(@on.keys.map { |one| hypotheses.mean[hypotheses.thickness(one), true] })
+            left = thinnest.min(axis: 0) + worn - @history.limit_mm - @prior.replaced[:above_mm]
+            spread = DUE_TIMES * @prior.replaced[:sd_mm] / worn
+            mass, shift, shrink = hypotheses.cut_off(left / worn, spread, 0.0, 1.0)
+            [mass, (left / worn) + (spread * shift), spread * spread * shrink]
+          end
+
           # The logarithms of the chances of no new set and of one [case, hypothesis]: more where the old one was due.
           def renewal_chances
-            thinnest = Numo::DFloat.vstack(@on.keys.map { |one| hypotheses.mean[hypotheses.thickness(one), true] })
-            due = Numo::DFloat.cast(thinnest.min(axis: 0) < @history.limit_mm + @prior.replaced[:above_mm])
-            often = (due * @prior.unlogged[:when_due]) + @prior.unlogged[:share]
+            often = (hypotheses.due_chance * @prior.unlogged[:when_due]) + @prior.unlogged[:share]
             Numo::DFloat.vstack([NUMBERS.log(1 - often), NUMBERS.log(often)])
           end
 
@@ -112,9 +122,10 @@ module Graver
             parts.each { |component| renew_part(component, mask) }
             hypotheses.join(parts.map { |one| hypotheses.thickness(one) }, mask * (@starts.values.map(&:shared_mm).min**2))
             hypotheses.forget_changes([1, *parts.map { |one| who(one) }], mask)
-            worn = hypotheses.expected_rates * (mask * @stretch_km / 2)[:new, true]
-            wear(mask * (@stretch_km / 2))
-            hypotheses.spread_wear(worn / Math.sqrt(3), on)
+            place = hypotheses.due_place.clip(0.0, 1.0)
+            rates = hypotheses.expected_rates * (mask * @stretch_km)[:new, true]
+            wear(mask * (1 - place) * @stretch_km)
+            hypotheses.spread_wear(rates * NUMBERS.sqrt(hypotheses.due_variance)[:new, true], on)
           end
 
           def renew_part(component, mask)
