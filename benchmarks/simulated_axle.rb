@@ -29,13 +29,15 @@ module Benchmarks
 
     attr_reader :limit_mm, :new_mm, :components
 
-    def initialize(world, regime, chance, driven)
+    # worn_to_mm: how far sets are followed, where that is further than usual
+    def initialize(world, regime, chance, driven, worn_to_mm: nil)
       @world = world
       @regime = regime
       @chance = chance
       @driven = driven
       @laws = regime.rotors? ? world.rotor : world.pad
       @components = regime.rotors? ? ROTORS : PADS
+      @worn_to_mm = worn_to_mm
       draw_vehicle
     end
 
@@ -76,7 +78,7 @@ module Benchmarks
 
     def grind_down
       step = 0
-      until @mm.values.map(&:last).min <= limit_mm - (BEYOND * (new_mm - limit_mm))
+      until @mm.values.map(&:last).min <= (@worn_to_mm || (limit_mm - (BEYOND * (new_mm - limit_mm))))
         drift_on if @drifts
         wear(step)
         step += 1

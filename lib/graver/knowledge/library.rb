@@ -135,7 +135,17 @@ module Graver
       end
       # Does an event say by itself how thick a pad is?
       def tab?(event) = measurement.fetch("tabs").key?(event)
-      def look_again_chance = state.fetch("look_again_chance").fetch("value")
+      # trouble: the owner's choice, or nil: the usual one -> Core::Schedule::NextLook::Costs
+      def look_costs(trouble = nil)
+        rules = schedule.fetch("look_again")
+        trouble ||= schedule.dig("choices", "trouble", "value")
+        Core::Schedule::NextLook::Costs.new(
+          inspection_km: rules.fetch("trouble_km").fetch(trouble),
+          saved_mm: rules.fetch("saved_mm"),
+          grave: rules.fetch("grave").map { |step| step.values_at("mm", "times") },
+          reading_mm: rules.fetch("reading_mm")
+        )
+      end
       def look_again_most_days = state.fetch("look_again_most_days").fetch("value")
       def measurement = @contents.fetch("measurement.yml")
       # Parts that can be read, by id.
@@ -233,7 +243,7 @@ module Graver
             history_builder:,
             priors: ->(part, kind) { (@priors ||= {})[[part, kind]] ||= prior(part, kind) },
             driving_prior:,
-            look_again_chance:
+            costs: look_costs
           )
       end
 

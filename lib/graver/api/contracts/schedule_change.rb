@@ -6,7 +6,7 @@ module Graver
       # How the household plans.
       class ScheduleChange < Contract
         json do
-          %i[lead_days combine_km combine_days comfort_percent].each { |choice| optional(choice).filled(:integer) }
+          %i[lead_days combine_km combine_days trouble].each { |choice| optional(choice).filled(:integer) }
         end
       end
     end

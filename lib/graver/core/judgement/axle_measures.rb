@@ -29,9 +29,11 @@ module Graver
             "inspection_overdue_days" => by_time && (answer.as_of_date - by_time).to_i,
             "last_look" => answer.last_look&.iso8601,
             "inspect_on" => due.iso8601,
-            **(by_time && due < by_time ? { "inspect_wear_days" => days } : by_date(days))
+            **(by_time && due < by_time ? { by_wear(answer) => days } : by_date(days))
           }
         end
+
+        def by_wear(answer) = answer.renew_next? ? "renew_wear_days" : "inspect_wear_days"
 
         # Overdue or never inspected: other rules cover those.
         def by_date(days) = days.positive? ? { "inspect_time_days" => days } : {}

@@ -5,10 +5,13 @@ module Graver
     module Schedule
       # The complete forecast of one axle, from its log: pads, rotors, driving, and when to inspect again.
       class AxleForecast
+        # Below this the spread of the driving says nothing of a day.
+        LEAST_CHANCE = 0.005
         # - pads, rotors: Forecast::Result or nil, distances on the odometer
         # - why: why one of them is missing, by part ("pad", "rotor")
         # - timeline: Timeline, the driving ahead
-        # - look_again_km: distance from now at which the chance that a pad has passed its limit is still small
+        # - looks: by part that counts, NextLook::Decision: when to inspect, or renew, by what that costs; distances on the
+        #   odometer
         # - last_look: Date this axle was last read, or parts of known thickness were fitted; nil: never
         # - kin: [WearRate] of the vehicle's other axles
         Answer =
@@ -18,8 +21,8 @@ module Graver
             :pads,
             :rotors,
             :timeline,
-            :look_again_km,
-            :look_again_chance,
+            :looks,
+            :costs,
             :last_look,
             :kin,
             :why
@@ -31,36 +34,55 @@ module Graver
             # distance_km: from now -> Date it is driven by
             def date_for(distance_km) = date_after(timeline.days_for(distance_km))
 
+            # Distance from now of the next inspection (or job), as far as the pads decide it; else the rotors.
+            def look_again_km = (looks["pad"] || looks["rotor"])&.next_km
             # The same including the rotors, if they have been read.
-            def look_again_at_either_km
-              [look_again_km, rotors&.readings&.positive? ? rotors.first.quantile(look_again_chance) : nil].compact.min
-            end
+            def look_again_at_either_km = looks.values.map(&:next_km).min
+            # Whether the pads are renewed next, without another inspection before.
+            def renew_next? = looks.any? && looks["pad"] == looks.values.min_by(&:next_km) && !looks["pad"].look_first
 
-            # The day by which the chance is still small, however unevenly the vehicle is driven. Standing wears brakes
-            # too, so an inspection is never more than `most_days` after the last one; what has not been inspected yet
-            # is due now. In the past if it is overdue by time.
+            # The day by which the chance is no greater than it is at that distance, however unevenly the vehicle is driven.
+            # Standing wears brakes too, so an inspection is never more than `most_days` after the last one; what has not
+            # been inspected yet is due now. In the past if it is overdue by time.
             def look_again_date(most_days)
-              days = lives.map { |life| timeline.days_at_chance(life, look_again_chance) }.min or return
+              days = looks.map { |part, look| days_for(lives.fetch(part), look.next_km) }.min or return
               [date_after(days), last_look ? last_look + most_days : as_of_date].min
             end
 
-            # The lives that decide the next inspection: the pads, and rotors that have been read.
-            def lives = [(pads || rotors)&.first, rotors&.readings&.positive? ? rotors.first : nil].compact.uniq
+            # The chance that the limit is passed by that day, of the part that is likeliest to be.
+            def look_again_chance(most_days)
+              day = look_again_date(most_days) or return
+              lives.values.map { |life| timeline.chance_by(life, [(day - as_of_date).to_i, 0].max) }.max
+            end
+
+            # The lives that decide the next inspection: of the pads, and of rotors that have been read.
+            def lives = deciding.transform_values(&:first)
+
+            # { part => Forecast::Result }
+            def deciding
+              counting = { "pad" => pads, "rotor" => (rotors if rotors && (pads.nil? || rotors.readings.positive?)) }
+              counting.compact
+            end
 
             # The approximate day the odometer reached a distance, at the present pace.
             def day_at(odometer_km) = as_of_date - ([as_of_km - odometer_km, 0].max / driving.km_per_day).floor
+
+            def days_for(life, km)
+              return 0.0 if km.zero?
+
+              timeline.days_at_chance(life, [life.chance_passed(km), LEAST_CHANCE].max)
+            end
 
             # days from now -> Date, no further than the timeline looks
             def date_after(days) = as_of_date + [days.floor, Timeline::FURTHEST_DAYS].min
           end
 
-        # priors: a part ("pad", "rotor") and a kind of vehicle -> Prior; look_again_chance: the owner's choice, e.g.
-        # 0.05.
-        def initialize(history_builder:, priors:, driving_prior:, look_again_chance:)
+        # priors: a part ("pad", "rotor") and a kind of vehicle -> Prior; costs: NextLook::Costs
+        def initialize(history_builder:, priors:, driving_prior:, costs:)
           @history_builder = history_builder
           @priors = priors
           @driving_prior = driving_prior
-          @look_again_chance = look_again_chance
+          @costs = costs
         end
 
         # odometer: [[Date, km], ...] from the vehicle's whole log -> Driving
@@ -69,7 +91,7 @@ module Graver
         # entries: [Entry] up to now; specifications: { "pad" => PartSpecification or nil, "rotor" => ... };
         # beside: { said: [Hearsay] of its pads, others: [[[Entry], PartSpecification], ...] pads of the vehicle's other
         # axles }, up to now; driving: Driving of the vehicle; planned: { trips:, changes: } its owner has
-        # planned; look_again_chance: the owner's comfort where it is not the usual one.
+        # planned; costs: NextLook::Costs where they are not the usual ones.
         def call(
           entries:,
           specifications:,
@@ -78,7 +100,7 @@ module Graver
           driving:,
           beside: {},
           planned: {},
-          look_again_chance: @look_again_chance
+          costs: @costs
         )
           why = {}
           timeline = Timeline.new(driving, as_of_date, **planned)
@@ -96,9 +118,9 @@ module Graver
               why:,
               timeline:,
               kin: known[:kin],
-              look_again_chance:,
+              costs:,
               last_look: entries.select { |entry| looked_at?(entry, specifications) }.map(&:date).max,
-              look_again_km: nil
+              looks: {}
             )
           )
         end
@@ -123,7 +145,11 @@ module Graver
         end
 
         def answer(given)
-          given.with(look_again_km: (given.pads || given.rotors)&.first&.quantile(given.look_again_chance))
+          looks =
+            given.deciding.transform_values do |result|
+              NextLook.call(result.futures, given.costs).along(given.timeline)
+            end
+          given.with(looks:)
         end
 
         def paces(others, as_of_km)

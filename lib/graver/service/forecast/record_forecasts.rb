@@ -58,7 +58,7 @@ module Graver
             as_of_date: inspection.date,
             as_of_km: inspection.odometer_km,
             driving: @knowledge.outlook.driving(file.odometer.select { |date, _| date <= inspection.date }),
-            look_again_chance: Household::ScheduleChoices.new(@context).comfort
+            costs: Household::ScheduleChoices.new(@context).look_costs
           )
         end
 

@@ -35,7 +35,7 @@ module Graver
               trips: file.planned.trips,
               changes: file.planned.changes
             },
-            look_again_chance: ScheduleChoices.new(@context).comfort
+            costs: ScheduleChoices.new(@context).look_costs
           }
           @context.outlooks.fetch([@context.english, asked]) { @outlook.call(**asked) }
         end

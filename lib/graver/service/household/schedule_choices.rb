@@ -28,8 +28,8 @@ module Graver
           )
         end
 
-        # The chance of having passed the limit by the next look, 0 to 1
-        def comfort = chosen.fetch("comfort_percent") / 100.0
+        # -> Core::Schedule::NextLook::Costs
+        def look_costs = @context.knowledge.look_costs(chosen.fetch("trouble"))
 
         # given: { lead_days: 10 }, any of them. Raises InvalidEntry.
         def choose(given)
