@@ -170,14 +170,14 @@ RSpec.describe "The timeline in the API" do
   end
 
   it "applies the owner's schedule settings" do
-    ask(:put, "/schedule", { lead_days: 21, comfort_percent: 20 })
+    ask(:put, "/schedule", { lead_days: 21, trouble: 3 })
     order, due =
       %w[order due].map { |kind| Date.iso8601(timeline["events"].find { |event| event["kind"] == kind }["date"]) }
     expect((due - order).to_i).to eq(21)
-    expect(fields(ask(:put, "/schedule", { comfort_percent: 90 }))).to eq("comfort_percent" => "out_of_range")
+    expect(fields(ask(:put, "/schedule", { trouble: 4 }))).to eq("trouble" => "out_of_range")
     expect(ask(:get, "/schedule")["choices"].to_h { |choice| choice.values_at("id", "value") }).to include(
       "lead_days" => 21,
-      "comfort_percent" => 20,
+      "trouble" => 3,
       "combine_km" => 5000
     )
   end

@@ -59,8 +59,10 @@ RSpec.describe "Curves and days" do
         pads:,
         rotors:,
         timeline: Graver::Core::Schedule::Timeline.new(driving, Date.new(2026, 5, 16)),
-        look_again_km: pads.first.quantile(0.05),
-        look_again_chance: 0.05,
+        looks: { "pad" => pads, "rotor" => rotors }.transform_values do |result|
+          Graver::Core::Schedule::NextLook.call(result.futures, KNOWLEDGE.look_costs)
+        end,
+        costs: KNOWLEDGE.look_costs,
         last_look:,
         kin: [],
         why: {
@@ -101,7 +103,7 @@ RSpec.describe "Curves and days" do
       expect(measures["pad_below_floor_chance"]).to be < 1e-6
       expect(measures).to include("inspection_overdue_days" => 15, "last_look" => "2025-05-01")
       expect(measures.keys).not_to include("inspect_wear_days", "inspect_time_days")
-      unread = answer.with(pads: nil, rotors: nil)
+      unread = answer.with(pads: nil, rotors: nil, looks: {})
       expect(
         Graver::Core::Judgement::AxleMeasures.call(unread, floor_mm: 1.6, discard_mm: nil, most_days: 365)
       ).to include("pad_readings" => 0, "doubted_readings" => 0)

@@ -86,7 +86,7 @@ RSpec.describe "Judging" do
       )
       expect([0.2, 0.1, 0.09].map { |chance| severity("pad_due_chance" => chance) }).to eq(%w[plan plan good])
       expect([60, 61].map { |days| severity("careful_days" => days) }).to eq(%w[plan good])
-      expect([0, 90, 91].map { |days| severity("inspect_wear_days" => days) }).to eq(%w[watch watch good])
+      expect([0, 150, 151].map { |days| severity("inspect_wear_days" => days) }).to eq(%w[watch watch good])
       expect([90, 91].map { |days| severity("inspect_time_days" => days) }).to eq(%w[watch good])
       expect([0, -1].map { |days| severity("inspection_overdue_days" => days) }).to eq(%w[watch good])
       expect(severity("pad_readings" => 0)).to eq("watch")

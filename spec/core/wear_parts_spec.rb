@@ -60,7 +60,7 @@ RSpec.describe "The parts of the forecast" do
         "right_outer" => even.call(10.0, 9.0, 8.1)
       }
       filter = follow(set, as_of_km: 24_000)
-      expect(rate(filter, "left_inner").first).to be_between(0.22, 0.35)
+      expect(rate(filter, "left_inner").first).to be_between(0.2, 0.35)
       expect(rate(filter, "right_inner").first).to be_between(0.115, 0.16)
     end
 

@@ -39,7 +39,7 @@ RSpec.describe Graver::Service::Forecast::RecordForecasts do
   it "adds nothing when asked again and never changes an earlier forecast" do
     before = scored.map { |each| each.given.to_h }
     described_class.new(context).keep([file])
-    ask(:put, "/schedule", { comfort_percent: 20 })
+    ask(:put, "/schedule", { trouble: 3 })
     described_class.new(context).keep([file])
     expect(scored.map { |each| each.given.to_h }).to eq(before)
   end

@@ -12,6 +12,7 @@ export const nothingKnownYet = "nothing known yet";
 export const padsAreAtTheirLimit = "pads are at their limit";
 export const byMonth = "by {month}";
 export const padsLast = "pads last {when}. Inspect {by}";
+export const padsLastRenew = "pads last {when}. Renew them {by}";
 export const jobInProgress = "{name}: job in progress.";
 export const unfinishedInspection = "{name}: unfinished inspection, last edited {day}.";
 export const goOnAtTheCar = "Continue at the car";

@@ -9,6 +9,7 @@ export const markAsFixed = "Mark as fixed";
 export const padsToLimitLabel = "Pads to your limit of {limitMm}\u00a0mm";
 export const mostLikelyDue = "most likely {rough}, {month}";
 export const inspectBy = "Inspect {by}";
+export const renewBy = "Renew the pads {by}";
 export const ready = "ready";
 export const plannedNotReadyYet = "planned, not ready yet";
 export const inspectionTheName = "Inspect the {name}";

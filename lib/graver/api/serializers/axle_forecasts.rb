@@ -43,7 +43,9 @@ module Graver
             rotors_life: RemainingLife.call(answer, answer.rotors&.first),
             look_again: {
               distance_km: answer.look_again_at_either_km.to_f.round,
-              date: (answer.look_again_date(@knowledge.look_again_most_days) || answer.as_of_date).iso8601
+              date: (answer.look_again_date(@knowledge.look_again_most_days) || answer.as_of_date).iso8601,
+              renew: answer.renew_next?,
+              chance: answer.look_again_chance(@knowledge.look_again_most_days).to_f.round(3)
             }
           }
         end

@@ -64,7 +64,13 @@ module Graver
 
         def look_again(answer)
           distance_km = answer.look_again_at_either_km or return
-          { distance_km: distance_km.round, date: answer.look_again_date(@knowledge.look_again_most_days).iso8601 }
+          most_days = @knowledge.look_again_most_days
+          {
+            distance_km: distance_km.round,
+            date: answer.look_again_date(most_days).iso8601,
+            renew: answer.renew_next?,
+            chance: answer.look_again_chance(most_days).round(3)
+          }
         end
 
         def seen(inspection)

@@ -58,9 +58,16 @@ module Graver
                 value: chosen.fetch(id),
                 least: choice["least"],
                 most: choice["most"],
-                usual: choice["value"]
+                usual: choice["value"],
+                **options(choice)
               }
             end
+        end
+
+        def options(choice)
+          return {} unless choice["options"]
+
+          { options: choice["options"].map { |id, label| { id: id.to_s, label: label.capitalize } } }
         end
 
         # One vehicle on the garage's timeline.

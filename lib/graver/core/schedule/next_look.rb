@@ -29,6 +29,9 @@ module Graver
             # Distance to whatever comes first.
             def next_km = look_first ? [look_km, job_km].min : job_km
 
+            # None of it further than this.
+            def no_later(km) = with(look_km: [look_km, km].min, job_km: [job_km, km].min)
+
             # The same in distances on the odometer (Timeline).
             def along(timeline)
               with(look_km: timeline.actual_km(look_km), job_km: timeline.actual_km(job_km))
@@ -38,6 +41,8 @@ module Graver
         # An inspection usually leaves so much of the spread; no plan counts on more than so many.
         LEFT = 0.45
         MOST_LOOKS = 8
+        # Nothing waits until the limit is likelier passed than this.
+        MOST_CHANCE = 0.25
         POINTS = 48
         NEAREST_KM = 100.0
         # No further than this share of the lives is met.
@@ -55,7 +60,8 @@ module Graver
           early = costs.inspection_km * rates.mean / costs.saved_mm
           job = risk + ((lives.mean - distances + below) * early)
           spreads = spreads_after(distances, lives, thinnest(futures), futures.limit_mm, costs.reading_mm)
-          decide(distances, below, (risk + costs.inspection_km) / distances, look_costs(risk, spreads, early, costs), job)
+          latest = lives.sort[(lives.length * MOST_CHANCE).floor]
+          decide(distances, below, (risk + costs.inspection_km) / distances, look_costs(risk, spreads, early, costs), job).no_later(latest)
         end
 
         # What thin pads add.

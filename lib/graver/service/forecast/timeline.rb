@@ -80,12 +80,19 @@ module Graver
               if far < 100
                 Message.of("timeline.look", axle: name)
               else
-                Message.of("timeline.look_within", unit:, axle: name, km: far)
+                within(answer, name, far)
               end
             ),
             axle: name,
             km: far
           )
+        end
+
+        # Where another inspection isn't worth its trouble, the job is what comes next.
+        def within(answer, axle, km)
+          return Message.of("timeline.renew_within", unit:, axle:, km:) if answer.renew_next?
+
+          Message.of("timeline.look_within", unit:, axle:, km:)
         end
 
         # Parts are ordered so that they are there at the careful end of the forecast.

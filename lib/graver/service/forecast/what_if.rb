@@ -23,7 +23,7 @@ module Graver
         def call(file, given, limit_mm:)
           @said = []
           @faults = []
-          before = Household::AxleAnswer.new(@context).call(file, limit_mm:)
+          before = Household::AxleAnswer.new(@context).call(file)
           timeline, supposed = timeline(file, before, given), supposed(file, given)
           raise_faults
 
@@ -31,7 +31,7 @@ module Graver
             @knowledge
               .outlook
               .suppose(before, timeline:) do |part, result|
-                result.supposing(**(part == "pad" ? supposed : supposed.slice(:factor)))
+                result.supposing(**(part == "pad" ? { limit_mm:, **supposed } : supposed.slice(:factor)))
               end
           Compared.new(before:, after:, said: @said)
         end

@@ -54,7 +54,7 @@
     const when = `${span(axle.pads_life.distance_km, vehicle.distance_unit)}`;
     return axle.pads_life.distance_km.p90 === 0
       ? texts.padsAreAtTheirLimit
-      : say(texts.padsLast, {
+      : say(axle.look_again!.renew ? texts.padsLastRenew : texts.padsLast, {
           when,
           by:
             month(axle.look_again!.date, today) === "now"

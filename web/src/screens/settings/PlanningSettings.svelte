@@ -1,4 +1,5 @@
 <script lang="ts">
+  import SelectField from "../../parts/controls/SelectField.svelte";
   import TextField from "../../parts/controls/TextField.svelte";
   import * as common from "../../texts/common";
   import * as texts from "../../texts/settings";
@@ -46,16 +47,27 @@
   <p class="quiet">{texts.planningChanges}</p>
   <div class="list">
     {#each schedule.choices as choice (choice.id)}
-      <TextField
-        id={choice.id}
-        label={choice.label}
-        inputmode="numeric"
-        value={value(choice)}
-        oninput={(event) => ((typed[choice.id] = event.currentTarget.value), (saved = false))}
-        fault={fault(choice)}
-      >
-        {#snippet beside()}<span class="quiet">{say(texts.usual, { usual: choice.usual })}</span>{/snippet}
-      </TextField>
+      {#if choice.options}
+        <SelectField
+          id={choice.id}
+          label={choice.label}
+          value={value(choice)}
+          options={choice.options}
+          fault={fault(choice)}
+          onchoose={(id) => ((typed[choice.id] = id), (saved = false))}
+        />
+      {:else}
+        <TextField
+          id={choice.id}
+          label={choice.label}
+          inputmode="numeric"
+          value={value(choice)}
+          oninput={(event) => ((typed[choice.id] = event.currentTarget.value), (saved = false))}
+          fault={fault(choice)}
+        >
+          {#snippet beside()}<span class="quiet">{say(texts.usual, { usual: choice.usual })}</span>{/snippet}
+        </TextField>
+      {/if}
     {/each}
   </div>
   <p class="row">

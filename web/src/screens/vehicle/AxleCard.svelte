@@ -42,7 +42,7 @@
         </div>
         <p>
           <strong
-            >{say(texts.inspectBy, {
+            >{say(axle.look_again?.renew ? texts.renewBy : texts.inspectBy, {
               by:
                 axle.look_again && axle.look_again.distance_km > 99
                   ? say(common.inspectByRange, {

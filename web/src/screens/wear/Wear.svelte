@@ -100,7 +100,7 @@
             </p>
           {/if}
           <p class="again">
-            {say(texts.inspectBy, {
+            {say(axle.look_again?.renew ? texts.renewBy : texts.inspectBy, {
               by:
                 axle.look_again && axle.look_again.distance_km > 99
                   ? say(common.inspectByRange, {
@@ -108,7 +108,9 @@
                       month: month(axle.look_again.date, today),
                     })
                   : common.now,
-            })}
+            })}{#if axle.look_again && axle.look_again.chance >= 0.01}{" "}{say(texts.chanceByThen, {
+                percent: Math.round(axle.look_again.chance * 100),
+              })}{/if}
           </p>
           <SelectField
             label={texts.replacedAt}

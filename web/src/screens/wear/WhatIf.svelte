@@ -119,16 +119,19 @@
         <span class="look" style:left={at(Math.min(row.of.look_again.distance_km, most))}></span>
       </div>
       <p class="words">
-        <span class="number">{span(life.distance_km, unit)}</span>, {say(texts.mostLikelyAndInspect, {
-          month: month(life.date.p50, today),
-          by:
-            row.of.look_again.distance_km > 99
-              ? say(common.inspectByRange, {
-                  rough: rough(row.of.look_again.distance_km, unit),
-                  month: month(row.of.look_again.date, today),
-                })
-              : common.now,
-        })}
+        <span class="number">{span(life.distance_km, unit)}</span>, {say(
+          row.of.look_again.renew ? texts.mostLikelyAndRenew : texts.mostLikelyAndInspect,
+          {
+            month: month(life.date.p50, today),
+            by:
+              row.of.look_again.distance_km > 99
+                ? say(common.inspectByRange, {
+                    rough: rough(row.of.look_again.distance_km, unit),
+                    month: month(row.of.look_again.date, today),
+                  })
+                : common.now,
+          },
+        )}
       </p>
     {/if}
   {/each}
