@@ -12,7 +12,9 @@ module Benchmarks
   class ForecastScore
     BANDS = { "50%" => %w[p25 p75], "80%" => %w[p10 p90], "90%" => %w[p05 p95] }.freeze
     KEYS =
-      Graver::Core::Wear::RemainingLife::PROBABILITIES.to_h { |chance| [format("p%02d", (chance * 100).round), chance] }.freeze
+      Graver::Core::Wear::RemainingLife::PROBABILITIES
+        .to_h { |chance| [format("p%02d", (chance * 100).round), chance] }
+        .freeze
     HEAD = "%-10s %-9s %5s %5s %5s %5s   %5s %6s %5s   %6s %6s"
     LINE = "%-10s %-9s %5d %4.0f%% %4.0f%% %4.0f%%   %5.2f %6.2f %5.2f   %5.1f%% %6.2f"
 

@@ -50,14 +50,18 @@ module Benchmarks
 
     def pass(epoch)
       wear_to(epoch.km)
+      fit(epoch.fits) if epoch.fits.any?
+      epoch.readings.each { |name, observation| weigh(name, observation.thickness) }
+      resample if epoch.readings.any?
+    end
+
+    def fit(starts)
+      renew(starts.keys) if starts.keys.any? { |name| @mm.key?(name) }
       shared = normals
-      renew(epoch.fits.keys) if epoch.fits.keys.any? { |name| @mm.key?(name) }
-      epoch.fits.each do |name, start|
+      starts.each do |name, start|
         own = Math.sqrt([(start.standard_uncertainty_mm**2) - (start.shared_mm**2), 1e-6].max)
         @mm[name] = (shared * start.shared_mm) + (normals * own) + start.value_mm
       end
-      epoch.readings.each { |name, observation| weigh(name, observation.thickness) }
-      resample if epoch.readings.any?
     end
 
     def wear_to(km)
@@ -83,14 +87,9 @@ module Benchmarks
     def weigh(name, thickness)
       sd = [thickness.standard_uncertainty_mm, LEAST_MM].max
       mm = @mm.fetch(name)
-      away =
-        if thickness.interval?
-          mm - mm.clip(thickness.lower_mm, thickness.upper_mm)
-        else
-          mm - thickness.value_mm
-        end
+      away = (thickness.interval? ? mm - mm.clip(thickness.lower_mm, thickness.upper_mm) : mm - thickness.value_mm)
       sd = LEAST_MM if thickness.interval?
-      @weights -= MATHS.log(((away / sd)**2 / FREEDOM) + 1) * ((FREEDOM + 1) / 2.0)
+      @weights -= MATHS.log((((away / sd)**2) / FREEDOM) + 1) * ((FREEDOM + 1) / 2.0)
     end
 
     def resample

@@ -39,7 +39,17 @@ module Benchmarks
 
     def entry(day, km, event, name, mm)
       side, pad = name&.split("_")
-      Entry.new(date: day, odometer_km: km, part: "pad", side:, pad:, event:, reading: mm && reading(mm), trust: 1.0, ref: nil)
+      Entry.new(
+        date: day,
+        odometer_km: km,
+        part: "pad",
+        side:,
+        pad:,
+        event:,
+        reading: mm && reading(mm),
+        trust: 1.0,
+        ref: nil
+      )
     end
 
     def reading(mm)

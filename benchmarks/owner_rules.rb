@@ -23,9 +23,13 @@ module Benchmarks
       {
         "once a year" => ->(_log, km, _days, _life) { { km: km + 1e6 } },
         "every 10,000 km" => ->(_log, km, _days, _life) { { km: km + 10_000 } },
-        **[0.5, 0.65, 0.8].to_h { |share| ["#{share} of the straight line", ->(log, km, _, _) { line(log, km, share) }] },
+        **[0.5, 0.65, 0.8].to_h do |share|
+          ["#{share} of the straight line", ->(log, km, _, _) { line(log, km, share) }]
+        end,
         "Graver, 5 % chance" => graver { |found, _| chance(found) },
-        **[200, 400, 1000, 2000].to_h { |km| ["Graver, inspection worth #{km} km", graver { |found, _| cost(found, km) }] },
+        **[200, 400, 1000, 2000].to_h do |km|
+          ["Graver, inspection worth #{km} km", graver { |found, _| cost(found, km) }]
+        end,
         "told today's truth" => ->(log, km, _days, life) { told(log, km, life) }
       }
     end
@@ -41,7 +45,7 @@ module Benchmarks
     def graver(&rule)
       library = Graver::Knowledge::Library.load
       part =
-        ->(log) do
+        lambda do |log|
           Graver::Core::Wear::PartSpecification.new(
             part: "pad",
             components: SimulatedAxle::PADS,
@@ -53,7 +57,7 @@ module Benchmarks
         end
       lambda do |log, km, _days, _life|
         history = library.history_builder.call(log.entries, part[log], as_of_km: km)
-        rule.call(Graver::Core::Wear::Forecast.call(history, library.prior("pad")), log).then do |found|
+        yield(Graver::Core::Wear::Forecast.call(history, library.prior("pad")), log).then do |found|
           { **found, km: km + found[:km] }
         end
       end
@@ -67,7 +71,13 @@ module Benchmarks
     end
 
     def cost(found, inspection_km)
-      costs = Graver::Core::Schedule::NextLook::Costs.new(inspection_km:, saved_mm: 0.25, grave: [[1.5, 5], [0.5, 40]], reading_mm: 0.12)
+      costs =
+        Graver::Core::Schedule::NextLook::Costs.new(
+          inspection_km:,
+          saved_mm: 0.25,
+          grave: [[1.5, 5], [0.5, 40]],
+          reading_mm: 0.12
+        )
       decision = Graver::Core::Schedule::NextLook.call(found.futures, costs)
       { km: decision.next_km, job: !decision.look_first || decision.job_km < decision.look_km }
     end

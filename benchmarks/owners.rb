@@ -37,7 +37,16 @@ module Benchmarks
     def line(name, count)
       per = 100_000.0 / count.km
       thrown = count.sets.zero? ? 0.0 : count.thrown / count.sets
-      format(LINE, name, count.inspections * per, count.below * per, count.grave * per, count.bare * per, thrown, count.sets)
+      format(
+        LINE,
+        name,
+        count.inspections * per,
+        count.below * per,
+        count.grave * per,
+        count.bare * per,
+        thrown,
+        count.sets
+      )
     end
 
     # One owner's years.
@@ -105,7 +114,7 @@ module Benchmarks
           @count.thrown += [thinnest - @axle.limit_mm, 0.0].max
           @count.sets += 1
         end
-        @life = @axle.set_from(@km)
+        @life = @axle.new_set(@km)
         @log.fit(@driven.on(@km), @km)
       end
 

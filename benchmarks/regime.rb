@@ -7,7 +7,7 @@ module Benchmarks
   # - part: "pad" or "rotor"
   # - sets_before: how many sets went before, and were read
   # - services: how often the set that is on was read, or nil: as the world has it
-  # - methods: one of them at each service
+  # - ways: how it is read, one of them at each service
   # - drifts, jump, seized, gross: chance that the rate drifts, that it jumps once, that one pad speeds up, that
   #   everything read at one service is off
   # - towing: chance that everything wears two to three times as fast for a seventh of a life
@@ -25,7 +25,7 @@ module Benchmarks
       :part,
       :sets_before,
       :services,
-      :methods,
+      :ways,
       :drifts,
       :jump,
       :seized,
@@ -46,7 +46,7 @@ module Benchmarks
       part: "pad",
       sets_before: 0..0,
       services: nil,
-      methods: %w[caliper],
+      ways: %w[caliper],
       drifts: 0.0,
       jump: 0.0,
       seized: 0.0,
@@ -69,19 +69,19 @@ module Benchmarks
     # The first ten are those of the earlier tables.
     ALL = [
       of(:steady),
-      of(:mixed, methods: EVERY_WAY, drifts: 1.0),
+      of(:mixed, ways: EVERY_WAY, drifts: 1.0),
       of(:drifting, drifts: 1.0),
       of(:jump, jump: 1.0),
       of(:seized, seized: 1.0),
       of(:gross, gross: 1.0),
       of(:single, services: 1..1, drifts: 1.0),
       of(:earlier, sets_before: 1..2, drifts: 1.0),
-      of(:rotors, part: "rotor", methods: %w[micrometer]),
+      of(:rotors, part: "rotor", ways: %w[micrometer]),
       of(:calipered, part: "rotor"),
       # As garages see them: mostly nothing happens.
-      of(:ordinary, methods: MOSTLY_CALIPER, sets_before: 0..1, drifts: 0.4, jump: 0.12, seized: 0.08, gross: 0.08),
+      of(:ordinary, ways: MOSTLY_CALIPER, sets_before: 0..1, drifts: 0.4, jump: 0.12, seized: 0.08, gross: 0.08),
       of(:fresh, sets_before: 2..3, services: 0..1, drifts: 0.4),
-      of(:glances, methods: %w[visual], services: 1..3),
+      of(:glances, ways: %w[visual], services: 1..3),
       of(:unlogged, sets_before: 1..1, unlogged: true),
       of(:claimed, claimed: true),
       of(:towing, towing: 1.0),

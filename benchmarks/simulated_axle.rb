@@ -42,7 +42,7 @@ module Benchmarks
     end
 
     # -> Life of a set fitted there
-    def set_from(km)
+    def new_set(km)
       @rate = @vehicle_rate * Math.exp(@laws.set_log_sd * @chance.normal)
       @own = components.to_h { |name| [name, Math.exp((@laws.deviation_log_sd * @chance.normal) + inner(name))] }
       @fitted_km = km
@@ -50,8 +50,7 @@ module Benchmarks
       @mm = components.to_h { |name| [name, [new_mm + (@laws.box_mm * @chance.normal)]] }
       plan
       grind_down
-      ends = components.filter_map { |name| crossing(@mm[name]) }.min * @step_km
-      Life.new(fitted_km: km, step_km: @step_km, mm: @mm, ends_km: ends)
+      Life.new(fitted_km: km, step_km: @step_km, mm: @mm, ends_km: ends_km)
     end
 
     private
@@ -67,6 +66,8 @@ module Benchmarks
 
     def happens?(chance) = @chance.between(0.0, 1.0) < chance
     def inner(name) = { "inner" => 0.5, "outer" => -0.5 }.fetch(name.split("_").last, 0.0) * @world.inner_log
+
+    def ends_km = components.filter_map { |name| crossing(@mm[name]) }.min * @step_km
 
     # Steps until a component is at its limit, or nil.
     def crossing(values)

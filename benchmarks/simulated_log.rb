@@ -65,7 +65,7 @@ module Benchmarks
     def write
       km = 3000.0
       @chance.whole(regime.sets_before.min, regime.sets_before.max).times { km = past_set(km) }
-      @life = @axle.set_from(km)
+      @life = @axle.new_set(km)
       fit unless regime.unlogged
       @as_of_km = km + (@life.ends_km * now)
       @truth_km = km + @life.ends_km - as_of_km
@@ -77,7 +77,7 @@ module Benchmarks
 
     # -> where it came off
     def past_set(km)
-      @life = @axle.set_from(km)
+      @life = @axle.new_set(km)
       fit
       lasted_km = @life.ends_km * @chance.between(*RENEWED_AT)
       visit(km + lasted_km)
@@ -118,7 +118,7 @@ module Benchmarks
     end
 
     def service(km, wrong)
-      method = @chance.pick(*regime.methods)
+      method = @chance.pick(*regime.ways)
       sd = @world.errors_mm.fetch(method).fetch(part.to_sym)
       plate = wrong && !rotors? && happens?(PLATES)
       off = (sd * Math.sqrt(@world.day_share) * @chance.normal) + (wrong && !plate ? zero_off : 0.0)

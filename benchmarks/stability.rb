@@ -53,17 +53,24 @@ module Benchmarks
 
     def variants(history, by_mm)
       history.sets.last.flat_map do |name, fitting|
-        fitting.observations.each_index.to_a.product([-by_mm, by_mm]).filter_map do |at, by|
-          moved = moved(fitting.observations[at], by) or next
-          kept = fitting.observations.dup.tap { |list| list[at] = moved }
-          history.with(sets: [*history.sets[0...-1], history.sets.last.merge(name => fitting.with(observations: kept))])
-        end
+        fitting
+          .observations
+          .each_index
+          .to_a
+          .product([-by_mm, by_mm])
+          .filter_map do |at, by|
+            moved = moved(fitting.observations[at], by) or next
+            kept = fitting.observations.dup.tap { |list| list[at] = moved }
+            history.with(
+              sets: [*history.sets[0...-1], history.sets.last.merge(name => fitting.with(observations: kept))]
+            )
+          end
       end
     end
 
     def moved(observation, by)
       thickness = observation.thickness
-      return if thickness.interval? || thickness.value_mm + by < 0
+      return if thickness.interval? || (thickness.value_mm + by).negative?
 
       observation.with(thickness: thickness.with(value_mm: thickness.value_mm + by))
     end

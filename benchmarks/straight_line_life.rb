@@ -20,7 +20,9 @@ module Benchmarks
       @squares = points.sum { |x, _| (x - @mean)**2 }
     end
 
-    def quantiles = Graver::Core::Wear::RemainingLife::PROBABILITIES.to_h { |probability| [probability, at(probability)] }
+    def quantiles
+      Graver::Core::Wear::RemainingLife::PROBABILITIES.to_h { |probability| [probability, at(probability)] }
+    end
 
     private
 

@@ -59,9 +59,10 @@ RSpec.describe "Curves and days" do
         pads:,
         rotors:,
         timeline: Graver::Core::Schedule::Timeline.new(driving, Date.new(2026, 5, 16)),
-        looks: { "pad" => pads, "rotor" => rotors }.transform_values do |result|
-          Graver::Core::Schedule::NextLook.call(result.futures, KNOWLEDGE.look_costs)
-        end,
+        looks:
+          { "pad" => pads, "rotor" => rotors }.transform_values do |result|
+            Graver::Core::Schedule::NextLook.call(result.futures, KNOWLEDGE.look_costs)
+          end,
         costs: KNOWLEDGE.look_costs,
         last_look:,
         kin: [],

@@ -23,7 +23,16 @@ RSpec.describe Graver::Core::Wear::Hypotheses::Foreseeing do
   let(:changes) do
     how = { per_life: 1.0, log_mean: 0.5, log_sd: 0.3 }
     prior =
-      KNOWLEDGE.prior("pad").with(axle_changes: [how], seizures: [], spells: [], quiet: { share: 0.0, times: 1.0, pin_times: 1.0 })
+      KNOWLEDGE.prior("pad").with(
+        axle_changes: [how],
+        seizures: [],
+        spells: [],
+        quiet: {
+          share: 0.0,
+          times: 1.0,
+          pin_times: 1.0
+        }
+      )
     Graver::Core::Wear::ChangeTable.new(prior, ["a"], ["a"], [0.5])
   end
 

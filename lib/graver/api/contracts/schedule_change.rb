@@ -5,9 +5,7 @@ module Graver
     module Contracts
       # How the household plans.
       class ScheduleChange < Contract
-        json do
-          %i[lead_days combine_km combine_days trouble].each { |choice| optional(choice).filled(:integer) }
-        end
+        json { %i[lead_days combine_km combine_days trouble].each { |choice| optional(choice).filled(:integer) } }
       end
     end
   end

@@ -68,7 +68,7 @@ module Graver
           {
             distance_km: distance_km.round,
             date: answer.look_again_date(most_days).iso8601,
-            renew: answer.renew_next?,
+            renew: answer.renew_next?(most_days),
             chance: answer.look_again_chance(most_days).round(3)
           }
         end

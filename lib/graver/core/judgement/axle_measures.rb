@@ -16,7 +16,8 @@ module Graver
           pads(answer, floor_mm).merge(
             rotors(answer, discard_mm),
             looks(answer, most_days),
-            "doubted_readings" => doubted(answer)
+            "doubted_readings" => doubted(answer),
+            **renewed(answer)
           )
         end
 
@@ -29,11 +30,11 @@ module Graver
             "inspection_overdue_days" => by_time && (answer.as_of_date - by_time).to_i,
             "last_look" => answer.last_look&.iso8601,
             "inspect_on" => due.iso8601,
-            **(by_time && due < by_time ? { by_wear(answer) => days } : by_date(days))
+            **(by_time && due < by_time ? { by_wear(answer, most_days) => days } : by_date(days))
           }
         end
 
-        def by_wear(answer) = answer.renew_next? ? "renew_wear_days" : "inspect_wear_days"
+        def by_wear(answer, most_days) = answer.renew_next?(most_days) ? "renew_wear_days" : "inspect_wear_days"
 
         # Overdue or never inspected: other rules cover those.
         def by_date(days) = days.positive? ? { "inspect_time_days" => days } : {}
@@ -76,6 +77,12 @@ module Graver
             "thinnest_rotor_mm" => thinnest(result),
             "discard_mm" => discard_mm
           }
+        end
+
+        # Of the newest set that must have gone on without being logged.
+        def renewed(answer)
+          found = answer.pads&.renewed&.last or return {}
+          { "unlogged_set_chance" => found[:chance], "unlogged_before_km" => found[:before_km] }
         end
 
         def doubted(answer) = [answer.pads, answer.rotors].compact.sum { |result| result.doubted.length }

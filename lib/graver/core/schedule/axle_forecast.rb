@@ -10,23 +10,12 @@ module Graver
         # - pads, rotors: Forecast::Result or nil, distances on the odometer
         # - why: why one of them is missing, by part ("pad", "rotor")
         # - timeline: Timeline, the driving ahead
-        # - looks: by part that counts, NextLook::Decision: when to inspect, or renew, by what that costs; distances on the
-        #   odometer
+        # - looks: by part that counts, NextLook::Decision: when to inspect, or renew, by what that costs; distances on
+        #   the odometer
         # - last_look: Date this axle was last read, or parts of known thickness were fitted; nil: never
         # - kin: [WearRate] of the vehicle's other axles
         Answer =
-          Value.define(
-            :as_of_date,
-            :as_of_km,
-            :pads,
-            :rotors,
-            :timeline,
-            :looks,
-            :costs,
-            :last_look,
-            :kin,
-            :why
-          ) do
+          Value.define(:as_of_date, :as_of_km, :pads, :rotors, :timeline, :looks, :costs, :last_look, :kin, :why) do
             # -> Driving of the vehicle
             def driving = timeline.driving
             # RemainingLife -> { 0.05 => Date, ... }
@@ -39,15 +28,21 @@ module Graver
             # The same including the rotors, if they have been read.
             def look_again_at_either_km = looks.values.map(&:next_km).min
             # Whether the pads are renewed next, without another inspection before.
-            def renew_next? = looks.any? && looks["pad"] == looks.values.min_by(&:next_km) && !looks["pad"].look_first
+            def renew_next?(most_days)
+              first = looks.values.min_by(&:next_km)
+              return false unless first && first == looks["pad"] && !first.look_first
 
-            # The day by which the chance is no greater than it is at that distance, however unevenly the vehicle is driven.
-            # Standing wears brakes too, so an inspection is never more than `most_days` after the last one; what has not
-            # been inspected yet is due now. In the past if it is overdue by time.
-            def look_again_date(most_days)
-              days = looks.map { |part, look| days_for(lives.fetch(part), look.next_km) }.min or return
-              [date_after(days), last_look ? last_look + most_days : as_of_date].min
+              look_again_date(most_days) == date_by_wear
             end
+
+            # The day by which the chance is no greater than it is at that distance, however unevenly the vehicle is
+            # driven. Standing wears brakes too, so an inspection is never more than `most_days` after the last one;
+            # what has not been inspected yet is due now. In the past if it is overdue by time.
+            def look_again_date(most_days)
+              [date_by_wear, last_look ? last_look + most_days : as_of_date].min if looks.any?
+            end
+
+            def date_by_wear = date_after(looks.map { |part, look| days_for(lives.fetch(part), look.next_km) }.min)
 
             # The chance that the limit is passed by that day, of the part that is likeliest to be.
             def look_again_chance(most_days)
@@ -92,16 +87,7 @@ module Graver
         # beside: { said: [Hearsay] of its pads, others: [[[Entry], PartSpecification], ...] pads of the vehicle's other
         # axles }, up to now; driving: Driving of the vehicle; planned: { trips:, changes: } its owner has
         # planned; costs: NextLook::Costs where they are not the usual ones.
-        def call(
-          entries:,
-          specifications:,
-          as_of_date:,
-          as_of_km:,
-          driving:,
-          beside: {},
-          planned: {},
-          costs: @costs
-        )
+        def call(entries:, specifications:, as_of_date:, as_of_km:, driving:, beside: {}, planned: {}, costs: @costs)
           why = {}
           timeline = Timeline.new(driving, as_of_date, **planned)
           known = { as_of_km:, said: beside.fetch(:said, []), kin: paces(beside.fetch(:others, []), as_of_km) }
@@ -120,7 +106,8 @@ module Graver
               kin: known[:kin],
               costs:,
               last_look: entries.select { |entry| looked_at?(entry, specifications) }.map(&:date).max,
-              looks: {}
+              looks: {
+              }
             )
           )
         end

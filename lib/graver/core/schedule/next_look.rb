@@ -5,17 +5,17 @@ require "numo/narray"
 module Graver
   module Core
     module Schedule
-      # How far to drive before the next inspection, and when to do the job, by what each is expected to cost. Everything
-      # is counted in kilometres driven below the limit:
+      # How far to drive before the next inspection, and when to do the job, by what each is expected to cost.
+      # Everything is counted in kilometres driven below the limit:
       #
       # - an inspection costs as much trouble as so many of them (the owner's choice);
       # - a kilometre below the limit counts once, one on pads that are nearly gone many times;
       # - pads renewed early throw material away.
       #
-      # Whoever knows the end only roughly has to renew early or late: that costs in proportion to the spread of the life
-      # (the newsvendor's rule). An inspection narrows the spread, the later the more, but until then the limit may be
-      # passed. The next look is where its trouble, that risk and the spread that remains cost least together. Where no
-      # look saves more than it costs, the job comes next.
+      # Whoever knows the end only roughly has to renew early or late: that costs in proportion to the spread of the
+      # life (the newsvendor's rule). The next look is where its trouble and the risk until then cost least per kilometre. An
+      # inspection narrows the spread, the later the more; where one more saves less than it costs, the job comes
+      # next.
       module NextLook
         # - inspection_km: what an inspection is worth, km below the limit
         # - saved_mm: material that is worth another inspection
@@ -52,29 +52,36 @@ module Graver
 
         # Wear::LifeSimulation, Costs -> Decision
         def call(futures, costs)
-          lives = futures.first_km
-          rates = first_rates(futures)
-          distances = distances(lives)
-          below = over(distances, lives)
-          risk = below + graver(distances, lives, rates, futures.limit_mm, costs)
+          lives, rates = futures.first_km, first_rates(futures)
+          places = distances(lives)
+          below = over(places, lives)
+          risk = below + graver(places, lives, rates, futures.limit_mm, costs)
           early = costs.inspection_km * rates.mean / costs.saved_mm
-          job = risk + ((lives.mean - distances + below) * early)
-          spreads = spreads_after(distances, lives, thinnest(futures), futures.limit_mm, costs.reading_mm)
-          latest = lives.sort[(lives.length * MOST_CHANCE).floor]
-          decide(distances, below, (risk + costs.inspection_km) / distances, look_costs(risk, spreads, early, costs), job).no_later(latest)
+          look = risk + costs.inspection_km
+          job = risk + ((lives.mean - places + below) * early)
+          found = decide(places, below, look, look + after(futures, places, early, costs), job)
+          found.no_later(lives.sort[(lives.length * MOST_CHANCE).floor])
+        end
+
+        # What is left to pay after a look at each place.
+        def after(futures, places, early, costs)
+          spreads = spreads_after(places, futures.first_km, thinnest(futures), futures.limit_mm, costs.reading_mm)
+          Numo::DFloat.cast(spreads.to_a.map { |km| from_spread(km, early, costs.inspection_km) })
         end
 
         # What thin pads add.
         def graver(distances, lives, rates, limit_mm, costs)
           counted = 1
-          costs.grave.sum(distances * 0.0) do |mm, times|
-            more, counted = times - counted, times
-            over(distances, lives + ([limit_mm - mm, 0.0].max / rates)) * more
-          end
+          costs
+            .grave
+            .sum(distances * 0.0) do |mm, times|
+              more, counted = times - counted, times
+              over(distances, lives + ([limit_mm - mm, 0.0].max / rates)) * more
+            end
         end
 
-        def decide(distances, below, per_km, look, job)
-          first, due = per_km.min_index, job.min_index
+        def decide(distances, below, until_look, look, job)
+          first, due = (until_look / distances).min_index, job.min_index
           Decision.new(
             look_km: at(distances, first),
             job_km: at(distances, due),
@@ -83,19 +90,14 @@ module Graver
           )
         end
 
-        def look_costs(risk, spreads, early, costs)
-          after = Numo::DFloat.cast(spreads.to_a.map { |km| from_spread(km, early, costs.inspection_km) })
-          risk + after + costs.inspection_km
-        end
-
         # What a spread of the life costs from then on: its own price, or that of so many more inspections.
         def from_spread(spread_km, early, inspection_km)
           price = (1 + early) * Wear::Normal.density(Wear::Normal.quantile(early / (1 + early)), 0.0, 1.0)
           (0..MOST_LOOKS).map { |looks| (inspection_km * looks) + (price * spread_km * (LEFT**looks)) }.min
         end
 
-        # The spread of what is left of the life once a reading is taken after each distance (a linear regression over the
-        # futures; wear is taken as even from now to the limit).
+        # The spread of what is left of the life once a reading is taken after each distance (a linear regression over
+        # the futures; wear is taken as even from now to the limit).
         def spreads_after(distances, lives, thickness_mm, limit_mm, reading_mm)
           left = (lives[:new, true] - distances[true, :new]).clip(0.0, nil)
           gone = distances[true, :new] / lives.clip(1.0, nil)[:new, true]
@@ -113,20 +115,26 @@ module Graver
         # Where to decide, evenly in the logarithm.
         def distances(lives)
           furthest = [lives.sort[(lives.length * FURTHEST).floor], 2 * NEAREST_KM].max
-          Numo::DFloat.new(POINTS).seq.then do |steps|
-            Numo::DFloat::Math.exp(steps * (Math.log(furthest / NEAREST_KM) / (POINTS - 1))) * NEAREST_KM
-          end
+          Numo::DFloat
+            .new(POINTS)
+            .seq
+            .then do |steps|
+              Numo::DFloat::Math.exp(steps * (Math.log(furthest / NEAREST_KM) / (POINTS - 1))) * NEAREST_KM
+            end
         end
 
         # Mean distance by which each of these is beyond the places: [distance]
         def over(distances, places) = (distances[true, :new] - places[:new, true]).clip(0.0, nil).mean(axis: 1)
 
         # Wear now, mm per km, of the component that meets the limit first in each future.
-        def first_rates(futures) = Numo::DFloat::Math.exp(futures.log_rates.flatten[futures.lives_km.min_index(axis: 0)])
+        def first_rates(futures)
+          Numo::DFloat::Math.exp(futures.log_rates.flatten[futures.lives_km.min_index(axis: 0)])
+        end
         # Its thickness now, mm.
         def thinnest(futures) = futures.thickness_mm.flatten[futures.lives_km.min_index(axis: 0)]
 
-        private_class_method :at, :graver, :decide, :distances, :over, :first_rates, :thinnest, :spreads_after, :look_costs, :from_spread
+        private_class_method :at, :graver, :decide, :distances, :over, :first_rates, :thinnest, :spreads_after, :after
+        private_class_method :from_spread
       end
     end
   end

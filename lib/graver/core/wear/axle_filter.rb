@@ -14,6 +14,7 @@ module Graver
       class AxleFilter
         include FittingOn
         include AtAService
+        include UnloggedSet
 
         NUMBERS = Numo::DFloat::Math
         # Hypotheses kept from service to service, considered for merging, after a branching, and between two readings.
@@ -143,7 +144,6 @@ module Graver
           hypotheses.forget_changes([who(component)])
           hypotheses.recall(hypotheses.deviation(component), 0.5, @prior.freed_log_sd**2, mean: offset(component))
         end
-
       end
     end
   end

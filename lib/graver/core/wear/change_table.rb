@@ -11,7 +11,8 @@ module Graver
       class ChangeTable
         # kind: which change, whenever it is (0: none)
         # spell: [mean, variance] of the logarithm of the pace over the stretch
-        Case = Struct.new(:per_life, :epoch, :moves, :kind, :spell) { def who = moves.empty? ? 0 : moves.first.first + 1 }
+        Case =
+          Struct.new(:per_life, :epoch, :moves, :kind, :spell) { def who = moves.empty? ? 0 : moves.first.first + 1 }
 
         # Made once per prior; arguments as of `new`.
         def self.of(prior, *which) = prior.once([self, *which]) { new(prior, *which) }
@@ -72,7 +73,11 @@ module Graver
         private
 
         # How many times as often as usual the axle, or one component, changes on a quiet axle.
-        def rarely(who) = who.zero? ? 1.0 : @prior.quiet.fetch(who > 1 ? :pin_times : :times)
+        def rarely(who)
+          return 1.0 if who.zero?
+
+          @prior.quiet.fetch(who > 1 ? :pin_times : :times)
+        end
 
         def chances_at(per_life, lives)
           chances = 1 - Numo::DFloat::Math.exp(-per_life[true, :new] * lives[:new, true])

@@ -9,7 +9,8 @@ module Graver
       #
       # Result: `first` and `components` (by id) are Lives; `now` has each component's { mean_mm:, sd_mm: }; `rates`
       # each one's 10, 50 and 90 % wear rate in mm per 1,000 km; `doubted` the readings more likely wrong than right, [{
-      # ref:, chance: }]; `changed` whose rate changed last, { component or :axle => { chance:, since_km: } }; `quiet`
+      # ref:, chance: }]; `renewed` where a set that nobody wrote down has more likely gone on than not, [{ before_km:,
+      # chance: }]; `changed` whose rate changed last, { component or :axle => { chance:, since_km: } }; `quiet`
       # how likely it is that sudden changes are rare on this axle; `observed` counts the readings of the set that is
       # on, `readings` with them the parts whose thickness was known as they went on; `unread` names the components of
       # that set not read since the others were; `unobserved` those without their own reading;
@@ -24,6 +25,7 @@ module Graver
             :now,
             :rates,
             :doubted,
+            :renewed,
             :changed,
             :quiet,
             :observed,
@@ -91,6 +93,7 @@ module Graver
               rates: {
               },
               doubted:,
+              renewed:,
               changed: @filter.changes_supposed,
               quiet: @filter.quiet,
               observed:,
@@ -113,6 +116,13 @@ module Graver
         def just_fitted?(fitting)
           last_km = current.values.flat_map(&:observations).map(&:distance_km).max || 0.0
           fitting.measured && fitting.fitted_km >= last_km
+        end
+
+        def renewed
+          since_km = current.values.filter_map(&:fitted_km).max || 0.0
+          @filter.renewals_supposed.filter_map do |km, chance|
+            { before_km: km, chance: } if km > since_km && chance > DOUBT_FROM
+          end
         end
 
         def doubted

@@ -219,7 +219,8 @@ module Graver
         # Places of the weightiest hypothesis of each kind, where it isn't negligible.
         def best_of_each(weights, floor)
           kinds = changed.to_a
-          best = weights.each_index.group_by { |at| kinds[at] }.values.map { |places| places.max_by { |at| weights[at] } }
+          best =
+            weights.each_index.group_by { |at| kinds[at] }.values.map { |places| places.max_by { |at| weights[at] } }
           best.select { |at| weights[at] >= floor }
         end
 

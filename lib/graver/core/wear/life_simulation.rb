@@ -101,12 +101,15 @@ module Graver
 
         # What a spell still to come takes (or spares) beyond usual wear, mm: no more than what it can in its time.
         def spells(above)
-          @prior.spells.sum(above * 0.0) do |how|
-            times = NUMBERS.exp((self.class.normals[STRENGTH_ROW, true] * how[:log_sd]) + how[:log_mean])
-            comes = self.class.chances[SPELL_ROW, true] < 1 - NUMBERS.exp(above.mean(axis: 0) * (-how[:per_life] / @prior.life_mm))
-            lasting = Numo::DFloat.minimum((above * 0.0) + (@prior.life_mm * SPELL_SHARE), above.clip(0.0, nil) / times)
-            lasting * ((times - 1) * Numo::DFloat.cast(comes))
-          end
+          lives = above.mean(axis: 0) / @prior.life_mm
+          @prior
+            .spells
+            .sum(above * 0.0) do |how|
+              times = NUMBERS.exp((self.class.normals[STRENGTH_ROW, true] * how[:log_sd]) + how[:log_mean])
+              comes = Numo::DFloat.cast(self.class.chances[SPELL_ROW, true] < 1 - NUMBERS.exp(lives * -how[:per_life]))
+              usual = (above.clip(0.0, nil) / times).clip(nil, @prior.life_mm * SPELL_SHARE)
+              usual * ((times - 1) * comes)
+            end
         end
 
         # Wear comes in gamma increments: their effect by the time the limit is met, drawn once. What is above the limit

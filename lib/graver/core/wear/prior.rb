@@ -23,8 +23,8 @@ module Graver
       # - seizures: [{ per_life:, log_mean:, log_sd:, mate_log_mean:, mate_log_sd: }] one component speeds up (a pin, a
       #   piston); its mate at the same corner slows down, stops, or goes on
       # - odd_from_new: { share:, log_mean:, log_sd: } one component does so from the start
-      # - spells: [{ per_life:, log_mean:, log_sd: }] for one stretch between services the whole axle wears so many times
-      #   as fast (a towing holiday, a hard winter), and then as before
+      # - spells: [{ per_life:, log_mean:, log_sd: }] for one stretch between services the whole axle wears so many
+      #   times as fast (a towing holiday, a hard winter), and then as before
       # - replaced: { above_mm:, sd_mm:, wrong:, times: } how far above its limit the thinnest part of a set is when it
       #   is renewed; wrong: the share renewed for another reason, then so many times as spread
       # - unlogged: { share:, when_due: } chance that a service finds a set nobody wrote down, and how much more where
@@ -39,8 +39,7 @@ module Graver
       # - affirmed_times: how many times as often a reading is wrong that was questioned, measured again and affirmed
       # - wrong_service: { share:, sd_mm: } everything read at one service is off by the same error
       # - plate_service: { share:, sd_mm:, mm: } the backing plates were measured with the pads; mm nil: never
-      # - lip_service: { share:, sd_mm:, mm:, methods: } a tool of these that isn't pointed rests on the lip, and reads too
-      #   thick
+      # - lip_service: { share:, sd_mm:, mm:, methods: } a tool of these rests on the lip, and reads too thick
       Prior =
         Value.define(
           :rate_mm_per_1000km,

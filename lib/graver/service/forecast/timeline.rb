@@ -90,7 +90,9 @@ module Graver
 
         # Where another inspection isn't worth its trouble, the job is what comes next.
         def within(answer, axle, km)
-          return Message.of("timeline.renew_within", unit:, axle:, km:) if answer.renew_next?
+          if answer.renew_next?(@context.knowledge.look_again_most_days)
+            return Message.of("timeline.renew_within", unit:, axle:, km:)
+          end
 
           Message.of("timeline.look_within", unit:, axle:, km:)
         end

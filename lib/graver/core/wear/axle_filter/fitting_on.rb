@@ -12,20 +12,21 @@ module Graver
           def put_on(fits, choices)
             again = fits.keys.select { |component| @on[component] }
             hear_of_old(again) if again.any?
-            hypotheses.disturb(Hypotheses::BASE, (@prior.set_log_sd**2) * again.length / @components.length) if again.any?
-            again.each { |component| renew_deviation(component) }
-            fits.each do |component, start|
-              hypotheses.restart(
-                hypotheses.thickness(component),
-                start.value_mm,
-                (start.standard_uncertainty_mm**2) - (start.shared_mm**2)
-              )
-              @on[component] = true
+            if again.any?
+              hypotheses.disturb(Hypotheses::BASE, (@prior.set_log_sd**2) * again.length / @components.length)
             end
-            @starts.merge!(fits)
+            again.each { |component| renew_deviation(component) }
+            fits.each { |component, start| begin_with(component, start) }
             hypotheses.forget_changes([1, *fits.keys.map { |component| who(component) }])
             choices ? choose_start(fits, choices) : share_start(fits)
             doubt_stated(fits) unless choices
+          end
+
+          def begin_with(component, start)
+            own = (start.standard_uncertainty_mm**2) - (start.shared_mm**2)
+            hypotheses.restart(hypotheses.thickness(component), start.value_mm, own)
+            @on[component] = true
+            @starts[component] = start
           end
 
           # Sets are mostly renewed when they are due: how long one lasted tells of its rate even if it was never read.

@@ -20,8 +20,8 @@ module Graver
             take_in(told, wrong.fetch(:share), across, variance)
           end
 
-          # Normal variables cut off at two bounds, per hypothesis -> [chance of being between them; of the rest the mean,
-          # in standard deviations from its own, and its variance as a share]
+          # Normal variables cut off at two bounds, per hypothesis -> [chance of being between them; of the rest the
+          # mean, in standard deviations from its own, and its variance as a share]
           def cut_off(mean, sd, lower, upper) = truncated((lower - mean) / sd, (upper - mean) / sd)
 
           private
