@@ -123,7 +123,7 @@ RSpec.describe "Findings in the API" do
         .then { |vehicle| Graver::Service::Household::AxleRecords.new(context).of([vehicle]).fetch(vehicle.id).first }
     chance = Graver::Service::Household::AxleAnswer.new(context).call(axle).pads.first.chance_now
     expect(pads.length).to eq(4)
-    expect(chance).to be_between(pads.max, pads.max * 1.7)
+    expect(chance).to be_between(pads.max, pads.max * 2.2)
   end
 
   # common practice, no source: 7.6 mm read against 7.5 mm, both with the plate, is above it by 0.1 mm and a caliper's

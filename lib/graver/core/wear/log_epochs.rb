@@ -12,6 +12,9 @@ module Graver
         # Where a component with no known fitting begins: somewhere between new and its limit.
         Guess = Value.define(:value_mm, :standard_uncertainty_mm, :shared_mm)
 
+        # Parts of one axle began together: what one is off from another, as a share of the spread of where they begin.
+        APART = 0.1
+
         module_function
 
         # History -> [Epoch]; those of one odometer stay apart where old pads were read and new ones fitted there.
@@ -46,10 +49,11 @@ module Graver
         def start_of(fitting, limit_mm)
           return fitting.new if fitting.fitted_km
 
+          spread_mm = [(fitting.new.value_mm - limit_mm).abs, 1.0].max
           Guess.new(
             value_mm: (fitting.new.value_mm + limit_mm) / 2.0,
-            standard_uncertainty_mm: [(fitting.new.value_mm - limit_mm).abs, 1.0].max,
-            shared_mm: 0.0
+            standard_uncertainty_mm: spread_mm,
+            shared_mm: spread_mm * Math.sqrt(1 - (APART**2))
           )
         end
 

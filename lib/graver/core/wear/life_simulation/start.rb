@@ -18,7 +18,8 @@ module Graver
               lasting =
                 rows.call(components.map { |component| hypotheses.deviation(component) }) +
                   values[Hypotheses::BASE, true]
-              thickness_mm = rows.call(components.map { |component| hypotheses.thickness(component) }).clip(0.0, nil)
+              parts = components.map { |component| hypotheses.thickness(component) }
+              thickness_mm = (rows.call(parts) + centring(hypotheses, parts, cells, values)).clip(0.0, nil)
               new(
                 components:,
                 lasting:,
@@ -28,6 +29,12 @@ module Graver
                 drift_km: hypotheses.drift_km[cells].dup,
                 quiet: hypotheses.quiet[cells].dup
               )
+            end
+
+            # What the draws' means are off by, so that a known thickness stays what it is.
+            def self.centring(hypotheses, parts, cells, values)
+              exact = (hypotheses.mean[parts, true] * hypotheses.weights[:new, true]).sum(axis: 1)
+              (exact - values[parts, true].mean(axis: 1))[true, :new] + Numo::DFloat.zeros(parts.length, cells.length)
             end
 
             def supposing(factor, evened, new_mm)
