@@ -15,7 +15,20 @@ module Benchmarks
     KEYS = Yardsticks::PROBABILITIES.to_h { |chance| [format("p%02d", (chance * 100).round), chance] }.freeze
     HEAD = "%-9s %-10s %5s %4s %4s %4s  %5s %11s %5s %5s %5s  %6s %5s %6s"
     LINE = "%-9s %-10s %5d %3.0f%% %3.0f%% %3.0f%%  %5.2f %5.2f ± %3.2f %5s %5.2f %5.2f  %5.1f%% %5.2f %5.1f%%"
-    HEADINGS = ["world", "regime", "logs", *BANDS.keys, "line", "filter", "own", "ideal", "days", "late", "reach", "look"]
+    HEADINGS = [
+      "world",
+      "regime",
+      "logs",
+      *BANDS.keys,
+      "line",
+      "filter",
+      "own",
+      "ideal",
+      "days",
+      "late",
+      "reach",
+      "look"
+    ]
 
     HEADING = <<~YAML
       # How often the forecast was right on simulated logs with a known end, as measured by `bin/bench forecast
@@ -48,7 +61,9 @@ module Benchmarks
     # look_late: }]
     def of(world, regime)
       ideal = IdealKnowledge.new(@contents, world, regime).forecaster
-      @seeds.map { |seed| row(SimulatedLog.new(world, regime, seed), ideal, seed).merge(world: world.name, regime: regime.name) }
+      @seeds.map do |seed|
+        row(SimulatedLog.new(world, regime, seed), ideal, seed).merge(world: world.name, regime: regime.name)
+      end
     end
 
     private
@@ -91,9 +106,11 @@ module Benchmarks
     end
 
     def others(log, truth, seed)
-      { line: @yardsticks.line(log), filter: @yardsticks.filter(log, seed), own: @yardsticks.own(log) }.transform_values do |said|
-        said && pinball(said.transform_keys { |chance| KEYS.key(chance) }, truth)
-      end
+      {
+        line: @yardsticks.line(log),
+        filter: @yardsticks.filter(log, seed),
+        own: @yardsticks.own(log)
+      }.transform_values { |said| said && pinball(said.transform_keys { |chance| KEYS.key(chance) }, truth) }
     end
 
     # -> { km: and days: { "p05" => ..., ... } until the first component is at its limit, look: where to look again }
@@ -127,7 +144,14 @@ module Benchmarks
     def line(world, regime, rows)
       held = BANDS.keys.map { |band| share(rows) { |row| row[:held][band] } }
       own = rows.all? { |row| row[:own] } ? format("%5.2f", ratio(rows, :own)) : ""
-      losses = [ratio(rows, :line), ratio(rows, :filter), error(rows), own, ratio(rows, :ideal), ratio(rows, :ideal_days, :days)]
+      losses = [
+        ratio(rows, :line),
+        ratio(rows, :filter),
+        error(rows),
+        own,
+        ratio(rows, :ideal),
+        ratio(rows, :ideal_days, :days)
+      ]
       reach = rows.sum { |row| row[:reach] } / rows.sum { |row| row[:ideal_reach] }
       late = [share(rows) { |row| row[:late] }, reach, share(rows) { |row| row[:look_late] }]
       format(LINE, world, regime, rows.length, *held, *losses, *late)

@@ -42,7 +42,7 @@ module Graver
         LEFT = 0.45
         MOST_LOOKS = 8
         # Nothing waits until the limit is likelier passed than this.
-        MOST_CHANCE = 0.25
+        MOST_CHANCE = 0.15
         POINTS = 48
         NEAREST_KM = 100.0
         # No further than this share of the lives is met.
