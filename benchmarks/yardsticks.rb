@@ -5,8 +5,8 @@ require_relative "generic_filter"
 require_relative "straight_line_life"
 
 module Benchmarks
-  # What others would say of a simulated log: { probability => km } of the straight line a spreadsheet draws (or, without
-  # a reading, the lives of earlier sets), of the plain particle filter, and of those lives alone.
+  # What others would say of a simulated log: { probability => km } of the straight line a spreadsheet draws (or,
+  # without a reading, the lives of earlier sets), of the plain particle filter, and of those lives alone.
   class Yardsticks
     PROBABILITIES = Graver::Core::Wear::RemainingLife::PROBABILITIES
 

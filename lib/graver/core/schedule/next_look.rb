@@ -13,9 +13,9 @@ module Graver
       # - pads renewed early throw material away.
       #
       # Whoever knows the end only roughly has to renew early or late: that costs in proportion to the spread of the
-      # life (the newsvendor's rule). The next look is where its trouble and the risk until then cost least per kilometre. An
-      # inspection narrows the spread, the later the more; where one more saves less than it costs, the job comes
-      # next.
+      # life (the newsvendor's rule). The next look is where its trouble and the risk until then cost least per
+      # kilometre. An inspection narrows the spread, the later the more; where one more saves less than it costs, the
+      # job comes next.
       module NextLook
         # - inspection_km: what an inspection is worth, km below the limit
         # - saved_mm: material that is worth another inspection
