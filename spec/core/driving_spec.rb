@@ -17,6 +17,20 @@ RSpec.describe Graver::Core::Schedule::Driving do
     expect(driving.km_per_day).to be_within(3).of(12)
   end
 
+  # common practice, no source: a car that stood for years is driven as it was before, not 1 km a day
+  it "takes a lay-up for a lay-up" do
+    stood = points([0, 0], [200, 8000], [400, 16_000], [2200, 16_100], [2300, 20_100])
+    expect(described_class.from(stood, prior).km_per_day).to be_within(3).of(38.5)
+  end
+
+  # By hand: half the weight after two years. 730 days at 20 km a day, then 730 at 60: (20 / 2 + 60) / 1.5 = 46.7.
+  it "lets older driving count less, and none from before four years" do
+    even = points(*(0..8).map { |half| [half * 182.5, [half, 4].min * 3650.0 + [half - 4, 0].max * 10_950.0] })
+    expect(described_class.from(even, prior).km_per_day).to be_within(2).of(45)
+    older = points([0, 0], [1000, 200_000], [1100, 201_000], [2560, 215_600])
+    expect(described_class.from(older, prior).km_per_day).to be_within(1.5).of(11)
+  end
+
   it "learns seasons from a year of readings, not from less" do
     # 20 km a day from October to March, 60 from April to September
     month_km = ->(date) { (4..9).cover?(date.month) ? 60 * 30 : 20 * 30 }

@@ -9,6 +9,7 @@ module Graver
       KINDS = { "car" => "Car", "van" => "Van", "off_roader" => "Off-roader", "motorcycle" => "Motorcycle" }.freeze
 
       DISTANCE_UNITS = %w[km mi].freeze
+      DRIVES = %w[combustion hybrid electric].freeze
 
       ODOMETER =
         Dry::Schema.JSON do

@@ -9,8 +9,8 @@ module Graver
       end
 
       # axles: [{ name:, sides: [] }] -> Vehicle
-      def add(name:, kind:, distance_unit:, axles:, at:, sample: false)
-        id = @database[:vehicles].insert(name:, kind:, distance_unit:, sample:, recorded_at: at)
+      def add(name:, kind:, distance_unit:, axles:, at:, drive: "combustion", sample: false)
+        id = @database[:vehicles].insert(name:, kind:, drive:, distance_unit:, sample:, recorded_at: at)
         axles.each { |axle| @database[:axles].insert(vehicle_id: id, name: axle[:name], sides: axle[:sides].join(",")) }
         find(id)
       end
@@ -34,7 +34,7 @@ module Graver
         axle_record(row)
       end
 
-      # changes: any of name, distance_unit, archived_at.
+      # changes: any of name, drive, distance_unit, archived_at.
       def change(id, changes)
         @database[:vehicles].where(id:).update(changes) unless changes.empty?
         find(id)
@@ -44,7 +44,7 @@ module Graver
 
       def record(row, axles)
         Vehicle.new(
-          **row.slice(:id, :name, :kind, :distance_unit),
+          **row.slice(:id, :name, :kind, :drive, :distance_unit),
           archived: !row[:archived_at].nil?,
           sample: row[:sample],
           axles:

@@ -60,5 +60,11 @@ export const odometer = "Odometer";
 export const startInspection = "Start an inspection";
 export const inspectByRange = "within {rough} or by {month}";
 export const note = "Note";
+export const drive = "Drive";
+export const drives = [
+  { id: "combustion", label: "Petrol or diesel" },
+  { id: "hybrid", label: "Hybrid" },
+  { id: "electric", label: "Electric" },
+];
 export const approaches = "Approaches";
 export const phoneAccess = "Phone access";

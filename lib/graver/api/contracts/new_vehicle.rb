@@ -9,6 +9,7 @@ module Graver
           required(:name).filled(:string, max_size?: 60)
           required(:kind).filled(:string, included_in?: KINDS.keys)
           optional(:distance_unit).filled(:string, included_in?: DISTANCE_UNITS)
+          optional(:drive).filled(:string, included_in?: DRIVES)
           optional(:discs).hash do
             optional(:front).filled(:integer, included_in?: [1, 2])
             optional(:rear).filled(:integer, included_in?: [1, 2])

@@ -8,6 +8,7 @@ module Graver
         json do
           optional(:name).filled(:string, max_size?: 60)
           optional(:distance_unit).filled(:string, included_in?: DISTANCE_UNITS)
+          optional(:drive).filled(:string, included_in?: DRIVES)
           optional(:archived).filled(:bool)
         end
 

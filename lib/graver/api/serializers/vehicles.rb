@@ -26,7 +26,7 @@ module Graver
 
         def call(overview, working: false)
           fields = { working: }.merge(
-            overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit, :archived, :sample)
+            overview.vehicle.to_h.slice(:id, :name, :kind, :drive, :distance_unit, :archived, :sample)
           )
           fields.merge(
             odometer(overview),

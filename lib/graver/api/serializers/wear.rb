@@ -165,13 +165,20 @@ module Graver
         end
 
         def prior_sentence(answer, vehicle)
-          prior, unit = @knowledge.prior("pad", vehicle.kind), vehicle.distance_unit
+          prior, unit = @knowledge.prior("pad", vehicle.wears_as), vehicle.distance_unit
           low, high =
             [-1.2816, 1.2816].map { |z| rate(prior.rate_mm_per_1000km * Math.exp(z * prior.rate_log_sd), unit) }
-          said = [Say::Texts.t("forecast.prior", low:, high:, unit:), *kin(answer, unit)].join(" ")
+          said = [Say::Texts.t("forecast.prior", low:, high:, unit:), *drive(vehicle), *kin(answer, unit)].join(" ")
           return said unless answer.pads&.readings&.positive?
 
           "#{said} #{Say::Texts.t("forecast.replaced", share: Say::Formats.percent(replaced(answer.pads, prior)))}"
+        end
+
+        # Where the motor brakes, rust and stuck pins count for more than wear.
+        def drive(vehicle)
+          return [] if vehicle.drive == "combustion"
+
+          [Say::Texts.t(vehicle.drive == "electric" ? "forecast.electric" : "forecast.hybrid")]
         end
 
         def kin(answer, unit)

@@ -11,7 +11,8 @@ module Graver
           @context = context
         end
 
-        # given: { name:, kind:, distance_unit: "km" unless given, discs: { front:, rear: } }, checked by its contract;
+        # given: { name:, kind:, drive: "combustion" and distance_unit: "km" unless given, discs: { front:, rear: } },
+        # checked by its contract;
         # sample: is all of it made up? -> Storage::Vehicle
         def call(given, sample: false)
           discs = given.fetch(:discs, {})
@@ -20,6 +21,7 @@ module Graver
             @context.store.vehicles.add(
               name: given[:name].strip,
               kind: given[:kind],
+              drive: given.fetch(:drive, "combustion"),
               distance_unit: given.fetch(:distance_unit, "km"),
               axles:,
               sample:,

@@ -297,7 +297,7 @@ module Graver
             backing_uncertainty_mm: nil,
             limit_overall: part == "pad" && limit_overall?,
             axle: axle.name,
-            kind: vehicle.kind
+            kind: vehicle.wears_as
           )
         end
       end

@@ -5,7 +5,12 @@ module Graver
     module Household
       # A vehicle as two windows may change it.
       class VersionedVehicle < Base::VersionedRecord
-        LABELS = { name: "changed.name", distance_unit: "changed.distance_unit", archived: "changed.archived" }.freeze
+        LABELS = {
+          name: "changed.name",
+          drive: "changed.drive",
+          distance_unit: "changed.distance_unit",
+          archived: "changed.archived"
+        }.freeze
 
         def initialize(context, id)
           super(-> { context.store.vehicles.find(id) })

@@ -6,12 +6,13 @@
   import { say } from "../../texts/say";
   import { Button } from "carbon-components-svelte";
   import { push } from "svelte-spa-router";
-  import { api, Refusal } from "../../api/client";
+  import { api, Refusal, type Schemas } from "../../api/client";
   import Problem from "../../parts/Problem.svelte";
 
   type Kind = "car" | "van" | "off_roader" | "motorcycle";
   let name = $state("");
   let kind = $state<Kind>("car");
+  let drive = $state<Schemas["Drive"]>("combustion");
   let unit = $state<"km" | "mi">("km");
   let frontDiscs = $state("2");
   let error = $state<unknown>(null);
@@ -27,6 +28,7 @@
       const vehicle = await api.addVehicle({
         name,
         kind,
+        drive: kind === "motorcycle" ? "combustion" : drive,
         distance_unit: unit,
         discs: kind === "motorcycle" ? { front: Number(frontDiscs), rear: 1 } : {},
       });
@@ -59,7 +61,9 @@
       { id: "motorcycle", label: texts.motorcycle },
     ]}
   />
-  {#if kind === "motorcycle"}
+  {#if kind !== "motorcycle"}
+    <RadioGroup legend={common.drive} bind:chosen={drive} options={common.drives} />
+  {:else}
     <RadioGroup
       legend={texts.discsOnTheFrontWheel}
       bind:chosen={frontDiscs}

@@ -7,7 +7,7 @@
   import { api, type Schemas } from "../../api/client";
   import { FormState } from "../../parts/formState.svelte";
 
-  /** The vehicle's name and the unit its odometer shows. done: the new name, null when nothing was saved. */
+  /** The vehicle's name, the unit its odometer shows, and its drive. done: the new name, null when nothing was saved. */
   let { vehicle, done }: { vehicle: Schemas["Vehicle"]; done: (name: string | null) => void } = $props();
   // svelte-ignore state_referenced_locally
   const seen = vehicle.revision;
@@ -15,11 +15,13 @@
   let name = $state(vehicle.name);
   // svelte-ignore state_referenced_locally
   let unit = $state<string>(vehicle.distance_unit);
+  // svelte-ignore state_referenced_locally
+  let drive = $state<string>(vehicle.drive);
   const form = new FormState();
 
   async function rename(event: SubmitEvent) {
     event.preventDefault();
-    const wanted = { name, distance_unit: unit as Schemas["DistanceUnit"] };
+    const wanted = { name, distance_unit: unit as Schemas["DistanceUnit"], drive: drive as Schemas["Drive"] };
     if (await form.act(() => api.changeVehicle(vehicle.id, wanted, seen))) done(name);
   }
 </script>
@@ -34,6 +36,9 @@
       { id: "mi", label: common.miles },
     ]}
   />
+  {#if vehicle.kind !== "motorcycle"}
+    <SelectField label={common.drive} bind:value={drive} options={common.drives} />
+  {/if}
   <Button type="submit" size="field">{common.save}</Button>
   <Button kind="ghost" size="field" on:click={() => done(null)}>{common.cancel}</Button>
 </form>

@@ -74,10 +74,10 @@
   async function renamedTo(name: string | null) {
     renaming = false;
     if (name === null) return;
-    const { name: before, distance_unit } = vehicle!;
+    const { name: before, distance_unit, drive } = vehicle!;
     loaded.value = await fetchIt(id);
     undo.offer(say(undos.nameChanged, { name }), () =>
-      act(() => api.changeVehicle(id, { name: before, distance_unit })),
+      act(() => api.changeVehicle(id, { name: before, distance_unit, drive })),
     );
   }
 
