@@ -45,8 +45,8 @@ module Benchmarks
       write(path, rows) if path
     end
 
-    # -> [{ world:, regime:, held:, ours:, line:, filter:, own:, ideal:, days:, ideal_days:, late:, reach:, ideal_reach:,
-    # look_late: }]
+    # -> [{ world:, regime:, held:, ours:, line:, filter:, own:, ideal:, days:, ideal_days:, late:, reach:,
+    # ideal_reach:, look_late: }]
     def of(world, regime)
       ideal = IdealKnowledge.new(@contents, world, regime).forecaster
       @seeds.map do |seed|

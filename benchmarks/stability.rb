@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require_relative "simulated_log"
+require_relative "yardsticks"
 
 module Benchmarks
   # How far a tenth of a millimetre on any one reading of a pad moves the forecast (a fiftieth on one of a rotor, which
@@ -14,6 +15,7 @@ module Benchmarks
 
     def initialize(logs: LOGS, worlds: World::ALL, regimes: Regime::ALL)
       @library = Graver::Knowledge::Library.load
+      @yardsticks = Yardsticks.new(@library)
       @logs = worlds.product(regimes, (1..logs).to_a)
     end
 
@@ -31,21 +33,13 @@ module Benchmarks
 
     # Shares by which the median moves, for every reading of the set that is on, up and down.
     def moves(log)
-      history = history(log)
+      history = @yardsticks.history(log)
       prior = @library.prior(log.part)
       before = median(history, prior) or return []
       variants(history, MOVED_MM.fetch(log.part)).map { |other| (median(other, prior) / before) - 1 }.map(&:abs)
     end
 
     private
-
-    def history(log)
-      specification = Graver::LogFormat::Specification.parse(log.specification)
-      reader = Graver::LogFormat::LogReader.new(@library.normalise, specification)
-      part = specification.parts("front", %w[left right]).fetch(log.part)
-      entries = reader.call(log.csv).by_axle.fetch("front", [])
-      @library.history_builder.call(entries, part, as_of_km: log.as_of_km)
-    end
 
     def median(history, prior)
       Graver::Core::Wear::Forecast.call(history, prior)&.then { |found| found.first.quantile(0.5) + LEAST_KM }

@@ -29,8 +29,7 @@ module Benchmarks
       PROBABILITIES.to_h { |probability| [probability, lives[(probability * (lives.length - 1)).round]] }
     end
 
-    private
-
+    # -> Core::Wear::History, of what was written down
     def history(log)
       specification = Graver::LogFormat::Specification.parse(log.specification)
       reader = Graver::LogFormat::LogReader.new(@library.normalise, specification)

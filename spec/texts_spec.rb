@@ -16,7 +16,7 @@ RSpec.describe Graver::Say::Texts do
   put_together =
     {
       "timeline.job_" => %w[draft ready in_progress],
-      "timeline.label_" => %w[look order due retorque first_reading relook job],
+      "timeline.label_" => %w[look renew order due retorque first_reading relook job],
       "backups." => %w[daily by_hand before_upgrade before_import before_restore],
       "log." => [
         "squealer",
@@ -26,22 +26,15 @@ RSpec.describe Graver::Say::Texts do
           "event_#{event}"
         end
       ],
-      "help." => %w[
-        all_all
-        world_gamma
-        world_restless
-        world_careless
-        world_calm
-        regime_steady
-        regime_mixed
-        regime_drifting
-        regime_jump
-        regime_seized
-        regime_gross
-        regime_single
-        regime_earlier
-        regime_rotors
-        regime_calipered
+      "help." => [
+        "all_all",
+        *%w[gamma restless careless calm hills motorway town].map { |name| "world_#{name}" },
+        *%w[steady mixed drifting jump seized gross single earlier rotors calipered ordinary].map do |name|
+          "regime_#{name}"
+        end,
+        *%w[fresh glances unlogged claimed towing season quickening heavy slips lip electric].map do |name|
+          "regime_#{name}"
+        end
       ],
       "drills." => [
         *%w[micrometer vernier dial leaf lip uneven rotor order].map { |kind| "#{kind}_label" },

@@ -25,7 +25,7 @@ RSpec.describe Graver::Core::Schedule::Driving do
 
   # By hand: half the weight after two years. 730 days at 20 km a day, then 730 at 60: (20 / 2 + 60) / 1.5 = 46.7.
   it "lets older driving count less, and none from before four years" do
-    even = points(*(0..8).map { |half| [half * 182.5, [half, 4].min * 3650.0 + [half - 4, 0].max * 10_950.0] })
+    even = points(*(0..8).map { |half| [half * 182.5, ([half, 4].min * 3650.0) + ([half - 4, 0].max * 10_950.0)] })
     expect(described_class.from(even, prior).km_per_day).to be_within(2).of(45)
     older = points([0, 0], [1000, 200_000], [1100, 201_000], [2560, 215_600])
     expect(described_class.from(older, prior).km_per_day).to be_within(1.5).of(11)

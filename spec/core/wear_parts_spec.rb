@@ -50,6 +50,63 @@ RSpec.describe "The parts of the forecast" do
       expect(rate(unread, "right_outer").first).to be_within(0.03).of(0.19)
     end
 
+    # common practice, no source: sets are renewed when they are due. 11 mm worn to 0.7 above 3 mm in 60,000 km are
+    # 0.122 mm in 1,000 km; a set that only lasted 20,000 km wore three times as fast.
+    it "learns the rate from how long an unread set lasted" do
+      rates =
+        [60_000.0, 20_000.0].map do |lasted_km|
+          earlier = [{ "left_inner" => fitted }]
+          set = { "left_inner" => fitted(at: lasted_km) }
+          rate(
+            follow(set, as_of_km: lasted_km, with: calm.with(replaced: prior.replaced), earlier:),
+            "left_inner"
+          ).first
+        end
+      expect(rates.first).to be_within(0.015).of(0.122)
+      expect(rates.last).to be_between(1.8 * rates.first, 0.4)
+    end
+
+    # Bayes' rule by hand: eight readings on a line that begins at 9.9 and not at the 11 mm on file.
+    it "blames the file where all readings agree with each other and not with it" do
+      line = (1..4).map { |at| read(at * 8000.0, 9.9 - (at * 8000 * 0.1e-3), 0.1) }
+      set = { "left_inner" => fitted(*line), "left_outer" => fitted(*line) }
+      found = Graver::Core::Wear::Forecast.call(history(set, as_of_km: 32_000), prior)
+      expect(found.doubted).to eq([])
+      expect(found.rates["left_inner"][1]).to be_within(0.02).of(0.1)
+    end
+
+    # fact of the trade: a set nobody wrote down; common practice, no source
+    it "supposes a new set where everything has grown, not where one pad has" do
+      grown = { "left_inner" => [6.0, 4.0, 10.5], "left_outer" => [6.0, 4.0, 10.4] }
+      one = grown.merge("left_outer" => [6.0, 4.0, 2.5])
+      chances =
+        [grown, one].map do |read|
+          set =
+            read.transform_values do |mm|
+              fitted(*mm.each_with_index.map { |value, at| read((at + 1) * 30_000.0, value) })
+            end
+          follow(set, as_of_km: 90_000).renewals_supposed.fetch(90_000.0, 0.0)
+        end
+      expect(chances.first).to be > 0.95
+      expect(chances.last).to be < 0.05
+    end
+
+    # fact of the trade: jaws on the lip of a worn rotor read too thick; common practice, no source
+    it "expects a caliper, not a micrometer, to rest on a rotor's lip" do
+      rotor = KNOWLEDGE.prior("rotor")
+      read =
+        lambda do |method|
+          thickness = Graver::Core::Measurement::Thickness.point(24.3, 0.05, group: [method, nil])
+          set = { "left" => fitted(read(20_000, 24.6, 0.05).with(thickness:), new_mm: 25.0, sd_mm: 0.03) }
+          described_class.new(history(set, as_of_km: 20_000, limit_mm: 23.0), rotor).hypotheses
+        end
+      now =
+        %w[caliper micrometer].map do |method|
+          read[method].then { |bank| (bank.mean[bank.thickness("left"), true] * bank.weights).sum }
+        end
+      expect(now.first).to be < now.last - 0.02
+    end
+
     # fact of the trade: a seized pin wears one pad at about twice the pace; common practice, no source
     it "follows one pad that has sped up without dragging the others along" do
       even = ->(*mm) { fitted(*mm.each_with_index.map { |value, at| read((at + 1) * 8000.0, value) }) }

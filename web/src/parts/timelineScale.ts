@@ -197,6 +197,7 @@ const eventsOf = (vehicle: Schemas["Vehicle"], lines: Schemas["Timelines"] | nul
 /** How each kind of mark is drawn, about its own middle. */
 export const SIGNS: Partial<Record<MarkKind, string>> = {
   look: "M0 -6v12M-5 -6h10",
+  renew: "M-6 -4h12v8h-12zM-6 0h12",
   order: "M-5 -5h10v10h-10z",
   fluid: "M0 -7c4 5 5 7 5 9a5 5 0 0 1-10 0c0-2 1-4 5-9z",
   inspection: "M-6 0l4 5 8-10",

@@ -62,7 +62,7 @@ export const inspectByRange = "within {rough} or by {month}";
 export const note = "Note";
 export const drive = "Drive";
 export const drives = [
-  { id: "combustion", label: "Petrol or diesel" },
+  { id: "combustion", label: english("<Petrol|Gasoline> or diesel") },
   { id: "hybrid", label: "Hybrid" },
   { id: "electric", label: "Electric" },
 ];

@@ -20,7 +20,7 @@ export const thinking: [string, string][] = [
   ],
   [
     "What it answers",
-    "Never one number. You get a range in which 8 in 10 such cases end, its middle, and when to inspect, so that a pad is unlikely to have passed your limit by then. With few readings the range is wide. Another measurement narrows it, and Graver says which one helps most.",
+    "Never one number. You get a range in which 8 in 10 such cases end, its middle, and when to inspect: where the trouble of an inspection and the risk of driving below your limit cost least together. With few readings the range is wide. Another measurement narrows it, and Graver says which one helps most.",
   ],
   [
     "What it doesn't know",
@@ -33,7 +33,7 @@ export const thinking: [string, string][] = [
 ];
 export const howOften = "How often the forecast was right";
 export const simulated =
-  "Tested on {logs} made-up logs with a known end, in conditions it wasn't tuned for. The range should hold 8 in 10. “Inspect by” should come too late in at most 1 in 20. Each wear page shows how yours did.";
+  "Tested on {logs} made-up logs with a known end, in conditions it wasn't tuned for. The range should hold 8 in 10. “Inspect by” should seldom come too late. Each wear page shows how yours did.";
 export const withinRange = "Within range";
 export const late = "Inspected too late";
 export const loss = "Error compared with a straight line";

@@ -12,6 +12,7 @@ export const saveItIsRight = "Save it: it is right";
 export const distanceUnit = "Distance ({unit})";
 export const inAYearUnit = "Per year ({unit})";
 export const nextInspection = "Next inspection:";
+export const nextPads = "New pads:";
 export const monthOrDistance = "{month} or {rough} from now";
 export const dueForName = "What is due for {name}, by date and distance";
 export const wideBandsPadsNarrowOnes = english(

@@ -36,12 +36,13 @@ module Graver
 
           # Between one reading of the odometer and the next: { days:, km:, age: in days before the last }.
           def self.stretches(points)
-            points
-              .each_cons(2)
-              .map do |(from, km), (upto, further)|
-                { days: (upto - from).to_i, km: [further - km, 0.0].max, age: (points.last[0] - upto).to_i }
-              end
-              .select { |stretch| stretch[:days].positive? }
+            each =
+              points
+                .each_cons(2)
+                .map do |(from, km), (upto, further)|
+                  { days: (upto - from).to_i, km: [further - km, 0.0].max, age: (points.last[0] - upto).to_i }
+                end
+            each.select { |stretch| stretch[:days].positive? }
           end
 
           # Without lay-ups; each with its weight.
@@ -52,7 +53,7 @@ module Graver
                 stretch[:days] >= prior.fetch(:lay_up_days) && stretches.length > 1 &&
                   stretch[:km] < usual * stretch[:days] * prior.fetch(:lay_up_share)
               end
-            kept.map { |stretch| { **stretch, weight: 0.5**(stretch[:age].fdiv(prior.fetch(:half_life_days))) } }
+            kept.map { |stretch| { **stretch, weight: 0.5**stretch[:age].fdiv(prior.fetch(:half_life_days)) } }
           end
 
           # Keeps one point just outside the window, so that the window is covered.

@@ -7,12 +7,17 @@ module Graver
     module Forecast
       # A vehicle's timeline of distance and date, the jobs best done together, and the owner's reminders.
       class Timeline
-        # kind: "look", "order", "due", "fluid", "inspection", "trip", "driving", "retorque", "first_reading", "relook",
-        # "job"; axle: its name or nil; date: Date; km: from now; until: Date or nil; text: a sentence; row: id of the
-        # owner's own entry
+        # kind: "look", "renew", "order", "due", "fluid", "inspection", "trip", "driving", "retorque", "first_reading",
+        # "relook", "job"; axle: its name or nil; date: Date; km: from now; until: Date or nil; text: a sentence; row: id
+        # of the owner's own entry
         Event = Core::Value.define(:kind, :axle, :date, :km, :until_date, :text, :row)
         # axles: names; date, km: when; fluid: with it; text
         Session = Core::Value.define(:axles, :date, :km, :fluid, :text)
+        # What comes next on an axle: an inspection, or new pads without one before.
+        NEXT = %w[look renew].freeze
+        # Texts by whether that is now.
+        LOOK = { true => "timeline.look", false => "timeline.look_within" }.freeze
+        RENEW = { true => "timeline.renew", false => "timeline.renew_within" }.freeze
         # Nobody is reminded of wheel nuts later than that.
         RETORQUE_DAYS = 60
         View = Core::Value.define(:overview, :events, :sessions, :next_look)
@@ -35,7 +40,7 @@ module Graver
               *first_readings,
               *relooks
             ].sort_by { |event| [event.date, event.kind, event.text] }
-          View.new(overview:, events:, sessions:, next_look: events.find { |event| event.kind == "look" })
+          View.new(overview:, events:, sessions:, next_look: events.find { |event| NEXT.include?(event.kind) })
         end
 
         private
@@ -73,28 +78,15 @@ module Graver
           km = answer.look_again_at_either_km
           # Due by distance, the distance is given as everywhere else; due by time, the distance driven until then.
           far = date < answer.date_for(km) ? answer.timeline.km_by([date, today].max) : km
+          renew = answer.renew_next?(@context.knowledge.look_again_most_days)
+          text = (renew ? RENEW : LOOK).fetch(far < 100)
           event(
-            "look",
+            renew ? "renew" : "look",
             [date, today].max,
-            (
-              if far < 100
-                Message.of("timeline.look", axle: name)
-              else
-                within(answer, name, far)
-              end
-            ),
+            Message.of(text, axle: name, unit:, km: far),
             axle: name,
             km: far
           )
-        end
-
-        # Where another inspection isn't worth its trouble, the job is what comes next.
-        def within(answer, axle, km)
-          if answer.renew_next?(@context.knowledge.look_again_most_days)
-            return Message.of("timeline.renew_within", unit:, axle:, km:)
-          end
-
-          Message.of("timeline.look_within", unit:, axle:, km:)
         end
 
         # Parts are ordered so that they are there at the careful end of the forecast.

@@ -88,14 +88,14 @@
 <Shortcuts keys={{ l: () => push(`/vehicles/${id}/inspection`) }} />
 {#if loaded.error}<Problem error={loaded.error} />{/if}
 {#if vehicle && timeline}
-  {@const next = reminders.find((event) => event.kind === "look")}
+  {@const next = reminders.find((event) => event.kind === "look" || event.kind === "renew")}
   {@const unit = vehicle.distance_unit}
   <div class="stack">
     <div>
       <div class="row spread">
         <h1>{common.timeline}</h1>
         {#if next}<p class="next">
-            {texts.nextInspection}
+            {next.kind === "renew" ? texts.nextPads : texts.nextInspection}
             <strong
               >{next.km >= 100
                 ? say(texts.monthOrDistance, { month: month(next.date, today), rough: rough(next.km, unit) })
@@ -150,7 +150,7 @@
             <li>
               <span class="strong-number">{month(event.date, today) === "now" ? common.nowLabel : day(event.date)}</span
               ><span
-                >{event.text}{event.kind === "due" || event.kind === "look" || event.km < 100
+                >{event.text}{event.kind === "due" || event.kind === "look" || event.kind === "renew" || event.km < 100
                   ? ""
                   : `, ${say(texts.roughFromNow, { rough: rough(event.km, unit) })}`}</span
               >
