@@ -9,7 +9,7 @@ module Benchmarks
   # owner's limit, below 1.5 mm and on bare metal; per set, the millimetres thrown away; and false Stops.
   class Owners
     YEARS = 8
-    OWNERS = 40
+    OWNERS = 16
     GRAVE_MM = 1.5
     HEAD = "%-28s %11s %9s %9s %9s %8s %6s"
     LINE = "%-28s %11.1f %9.0f %9.1f %9.1f %8.2f %6d"

@@ -28,7 +28,7 @@ module Benchmarks
     FACTORS = [0.5, 2.0].freeze
     PADS = Regime::ALL.reject(&:rotors?).freeze
 
-    def initialize(logs: 3, worlds: [*World::ALL, *World::ELSEWHERE], regimes: PADS)
+    def initialize(logs: 2, worlds: [*World::ALL, *World::ELSEWHERE], regimes: PADS)
       files = Graver::Knowledge::Files.new(Graver::Knowledge::Library::FOLDER)
       @contents = Graver::Knowledge::OwnFasteners.call(files.read)
       @worlds = worlds

@@ -8,7 +8,7 @@ module Benchmarks
   # has a fifth as much to lose): with enough stories kept, hardly at all.
   class Stability
     MOVED_MM = { "pad" => 0.1, "rotor" => 0.02 }.freeze
-    LOGS = 6
+    LOGS = 2
     BELOW = 0.1
     # Distances are compared from this on, km: nearer to its end a share of what is left says nothing.
     LEAST_KM = 2000.0

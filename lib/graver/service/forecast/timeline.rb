@@ -8,8 +8,8 @@ module Graver
       # A vehicle's timeline of distance and date, the jobs best done together, and the owner's reminders.
       class Timeline
         # kind: "look", "renew", "order", "due", "fluid", "inspection", "trip", "driving", "retorque", "first_reading",
-        # "relook", "job"; axle: its name or nil; date: Date; km: from now; until: Date or nil; text: a sentence; row: id
-        # of the owner's own entry
+        # "relook", "job"; axle: its name or nil; date: Date; km: from now; until: Date or nil; text: a sentence; row:
+        # id of the owner's own entry
         Event = Core::Value.define(:kind, :axle, :date, :km, :until_date, :text, :row)
         # axles: names; date, km: when; fluid: with it; text
         Session = Core::Value.define(:axles, :date, :km, :fluid, :text)
