@@ -101,6 +101,7 @@ module Benchmarks
         "common_increment" => @world.common,
         "kept_deviation" => 0.0,
         "drifts" => drifts,
+        "trends" => [{ "share" => 1.0, "per_life" => @regime.quickening }],
         "replaced" => replaced
       }
     end

@@ -7,8 +7,8 @@ require_relative "straight_line_life"
 
 module Benchmarks
   # The forecast on degradation that has nothing to do with brakes (spec/reference/paths.R): cracks that grow in metal
-  # specimens, cut at several points, beside the straight line and the plain filter. Units are changed, nothing is tuned:
-  # the crack's length at the start stands for new pads, 1.4 of it for the limit, and the median life for 57,000 km.
+  # specimens, cut at several points, beside the straight line and the plain filter. Only units are changed: the crack's
+  # length at the start stands for new pads, 1.4 of it for the limit, and the median life for 57,000 km.
   class RealPaths
     FILE = File.expand_path("../spec/reference/paths.json", __dir__)
     LIMIT_LENGTH = 1.4
@@ -30,7 +30,10 @@ module Benchmarks
     end
 
     def print_to(out)
-      out.puts format("%d crack paths; cut at    80 %%   filter 80 %%   to the line   to the filter   median off", @paths.length)
+      out.puts format(
+                 "%d crack paths; cut at    80 %%   filter 80 %%   to the line   to the filter   median off",
+                 @paths.length
+               )
       CUTS.each { |cut| out.puts line(cut, @paths.map { |path| row(path, cut) }) }
     end
 
@@ -57,29 +60,39 @@ module Benchmarks
     end
 
     def points(path)
-      path.fetch("cycles").zip(path.fetch("length")).map do |cycles, length|
-        [cycles * @km, NEW_MM - ((NEW_MM - LIMIT_MM) * (length - path["length"].first) / (LIMIT_LENGTH - path["length"].first))]
-      end
+      path
+        .fetch("cycles")
+        .zip(path.fetch("length"))
+        .map do |cycles, length|
+          [
+            cycles * @km,
+            NEW_MM - ((NEW_MM - LIMIT_MM) * (length - path["length"].first) / (LIMIT_LENGTH - path["length"].first))
+          ]
+        end
     end
 
     def history(points, now_km)
       observations =
-        points.drop(1).map do |km, mm|
-          thickness = Graver::Core::Measurement::Thickness.point(mm, READING_MM)
-          Wear::Observation.new(distance_km: km, thickness:, trust: 1.0, ref: nil)
-        end
+        points
+          .drop(1)
+          .map do |km, mm|
+            thickness = Graver::Core::Measurement::Thickness.point(mm, READING_MM)
+            Wear::Observation.new(distance_km: km, thickness:, trust: 1.0, ref: nil)
+          end
       new = Graver::Core::Measurement::Thickness.point(NEW_MM, NEW_SD_MM)
       fitting = Wear::Fitting.new(fitted_km: 0.0, new:, observations:)
       Wear::History.new(sets: [{ "left_inner" => fitting }], limit_mm: LIMIT_MM, as_of_km: now_km, freed: [])
     end
 
     def line(cut, rows)
-      loss = ->(who) { rows.sum { |row| pinball(row[who], row[:truth]) } }
-      held = ->(who) { 100.0 * rows.count { |row| row[:truth].between?(row[who][0.1], row[who][0.9]) } / rows.length }
+      held = %i[ours filter].map { |who| 100.0 * rows.count { |row| within?(row[who], row[:truth]) } / rows.length }
+      ratios = %i[line filter].map { |who| loss(rows, :ours) / loss(rows, who) }
       off = rows.sum { |row| Math.log(row[:ours][0.5] / row[:truth]) } / rows.length
-      ratios = [loss[:ours] / loss[:line], loss[:ours] / loss[:filter]]
-      format("%17d %% %10.0f %12.0f %13.2f %15.2f %11.0f %%", cut * 100, held[:ours], held[:filter], *ratios, (Math.exp(off) - 1) * 100)
+      format("%17d %% %10.0f %12.0f %13.2f %15.2f %11.0f %%", cut * 100, *held, *ratios, (Math.exp(off) - 1) * 100)
     end
+
+    def within?(said, truth) = truth.between?(said[0.1], said[0.9])
+    def loss(rows, who) = rows.sum { |row| pinball(row[who], row[:truth]) }
 
     def pinball(said, truth)
       said.sum { |chance, km| truth >= km ? chance * (truth - km) : (1 - chance) * (km - truth) }

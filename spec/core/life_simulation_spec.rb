@@ -29,7 +29,8 @@ RSpec.describe "What may become of an axle" do
             drift: zeros,
             drift_sd: zeros,
             drift_km: zeros + 1e4,
-            quiet: zeros + quiet
+            quiet: zeros + quiet,
+            trend: zeros
           )
         end
       faster = { per_life: 1.0, log_mean: 2.0, log_sd: 0.01 }
@@ -61,7 +62,8 @@ RSpec.describe "What may become of an axle" do
             drift: zeros,
             drift_sd: zeros,
             drift_km: zeros + 1e4,
-            quiet: zeros + quiet
+            quiet: zeros + quiet,
+            trend: zeros
           )
         described_class.new(start, prior, 3.0).lives_km
       end
@@ -127,7 +129,8 @@ RSpec.describe "What may become of an axle" do
               drift: described_class.normals[0, true] * sd,
               drift_sd: Numo::DFloat.zeros(many) + sd,
               drift_km: Numo::DFloat.zeros(many) + length_km,
-              quiet: Numo::DFloat.zeros(many)
+              quiet: Numo::DFloat.zeros(many),
+              trend: Numo::DFloat.zeros(many)
             )
           Numo::DFloat::Math.log(described_class.new(start, calm, 3.0).lives_km).stddev
         end

@@ -75,6 +75,25 @@ RSpec.describe "The parts of the forecast" do
       expect(found.rates["left_inner"][1]).to be_within(0.02).of(0.1)
     end
 
+    # Crack growth of 21 specimens (R's nlme::Fatigue, spec/reference/paths.R), units changed as bin/bench paths changes
+    # them: a reading half way to the end leaves as much again only if the growth doesn't quicken, and it does.
+    it "learns that a path quickens" do
+      path = JSON.parse(File.read(File.expand_path("../reference/paths.json", __dir__))).fetch("fatigue")[2]
+      read =
+        path
+          .fetch("cycles")
+          .zip(path.fetch("length"))
+          .map { |cycles, length| read(cycles * 8e5, 11.0 - (8.0 * (length - 1) / 0.5), 0.05) }
+      chances =
+        [3, 8].map do |upto|
+          bank =
+            follow({ "left_inner" => fitted(*read[1..upto], sd_mm: 0.05) }, as_of_km: read[upto].distance_km).hypotheses
+          (bank.weights * bank.trend.gt(0)).sum
+        end
+      expect(chances.first).to be < chances.last
+      expect(chances.last).to be > 0.6
+    end
+
     # fact of the trade: a set nobody wrote down; common practice, no source
     it "supposes a new set where everything has grown, not where one pad has" do
       grown = { "left_inner" => [6.0, 4.0, 10.5], "left_outer" => [6.0, 4.0, 10.4] }

@@ -33,7 +33,8 @@ RSpec.describe Graver::Core::Wear::WearRate do
   # s^2 (1 - r^2 s^2 / (s^2 + e^2)).
   it "moves another axle's estimate by their correlation" do
     stub_const("Graver::Core::Wear::Hypotheses::Hearing::WRONG", 0.0)
-    prior = KNOWLEDGE.prior("pad").with(axles_alike: 0.6, axle_log_offset: { "rear" => -0.3 })
+    none = [{ share: 1.0, per_life: 0.0 }]
+    prior = KNOWLEDGE.prior("pad").with(trends: none, axles_alike: 0.6, axle_log_offset: { "rear" => -0.3 })
     other = described_class.new(axle: "rear", log_rate: Math.log(0.3e-3), log_sd: 0.2)
     base = bases(prior, "front", [other])
     middle, sd = Math.log(prior.rate_mm_per_1000km / 1000), prior.rate_log_sd

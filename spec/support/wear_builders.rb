@@ -32,6 +32,7 @@ module WearBuilders
     prior.with(
       errors: [{ share: 1.0, times: 1.0 }],
       drifts: [{ share: 1.0, log_sd: 1e-6, km: 20_000 }],
+      trends: [{ share: 1.0, per_life: 0.0 }],
       axle_changes: [],
       seizures: [],
       odd_from_new: prior.odd_from_new.merge(share: 0.0),

@@ -107,13 +107,21 @@ module Graver
           which =
             hypotheses.branch(NUMBERS.log(chances), BRANCHED, negligible: NEGLIGIBLE_CHANGE, quiet:, lookahead_score:)
           hypotheses.tell(changes.kind(which))
+          wear_through(distance_km, changes, which, from)
+        end
+
+        # Quickening and drift come half before the change and half after it.
+        def wear_through(distance_km, changes, which, from)
           before = changes.epoch(which) * distance_km
+          lives = lives(distance_km)
+          hypotheses.quicken(lives / 2)
           hypotheses.drift(distance_km / 2)
           wear(before)
           hypotheses.note_change(changes.who(which), before + from)
           hypotheses.move(changes.shift(which), changes.variance(which))
           wear_in_a_spell(distance_km - before, *changes.spell(which))
           hypotheses.drift(distance_km / 2)
+          hypotheses.quicken(lives / 2)
         end
 
         def changes(epochs) = ChangeTable.of(@prior, @components, @on.keys, epochs)

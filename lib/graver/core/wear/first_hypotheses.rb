@@ -74,8 +74,8 @@ module Graver
 
         # [[Hypotheses::Kind, share], ...]
         def kinds
-          combined = @prior.drifts.product(@prior.errors)
-          combined.each_with_index.map do |(drift, error), at|
+          combined = @prior.drifts.product(@prior.errors, @prior.trends)
+          combined.each_with_index.map do |(drift, error, trend), at|
             [
               Hypotheses::Kind.new(
                 history_hash: at,
@@ -83,9 +83,11 @@ module Graver
                 drift_km: drift[:km],
                 error: error[:times],
                 off: 0.0,
+                trend: trend[:per_life],
+                gone: 0.0,
                 quiet: @prior.quiet[:share]
               ),
-              drift[:share] * error[:share]
+              drift[:share] * error[:share] * trend[:share]
             ]
           end
         end
@@ -97,7 +99,8 @@ module Graver
         end
 
         def first_means(cells)
-          base = cells.map { |cell| middle + (cell.part * @prior.rate_log_sd) }
+          # what the prior says of rates is the mean over a life
+          base = cells.map { |cell| middle + (cell.part * @prior.rate_log_sd) - (cell.kind.trend / 2) }
           deviations =
             @components.map do |component|
               cells.map { |cell| offset(component) + (cell.odd == component ? @prior.odd_from_new[:log_mean] : 0.0) }

@@ -38,7 +38,8 @@ module Graver
         # The assumptions of a hypothesis: spread and distance of the drift, and the factor of the readings' errors.
         # history_hash: a number for all that happened in it; off: 1 if the current service is read wrong in it;
         # changed: which rate changed last (ChangeTable#who), changed_km: and where; quiet: the chance that changes are
-        # rare on this axle; due_chance, due_place, due_variance: whether and where on this stretch the set was due
+        # rare on this axle; due_chance, due_place, due_variance: whether and where on this stretch the set was due;
+        # trend: how much faster everything wears for each life that has gone; gone: lives of the set that have
         Kind =
           Struct.new(
             :drift_sd,
@@ -52,6 +53,8 @@ module Graver
             :due_chance,
             :due_place,
             :due_variance,
+            :trend,
+            :gone,
             keyword_init: true
           )
         STORIES = 1_000_003.0
@@ -134,6 +137,18 @@ module Graver
           set(:due_chance, chance)
           set(:due_place, place)
           set(:due_variance, variance)
+        end
+
+        # Wear quickens: so many lives more have gone.
+        def quicken(lives)
+          @mean[BASE, true].inplace.+(trend * lives)
+          set(:gone, gone + lives)
+        end
+
+        # A new set (in the hypotheses of the mask) begins at the pace of new parts again.
+        def begin_anew(mask = 1.0)
+          @mean[BASE, true].inplace.-(trend * gone * mask)
+          set(:gone, gone * (1 - mask))
         end
 
         # which: 1 in each hypothesis in which the current service is read wrong, else 0

@@ -19,6 +19,8 @@ module Graver
       # - common_increment: share of that unevenness that all components of an axle have in common
       # - errors: [{ share:, times: }] hypotheses of the size of reading errors, as multiples of the usual size
       # - drifts: [{ share:, log_sd:, km: }] hypotheses of how the rate drifts; km is the correlation distance
+      # - trends: [{ share:, per_life: }] hypotheses of how much faster a set wears by its end than when it was new
+      #   (logarithm)
       # - axle_changes: [{ per_life:, log_mean:, log_sd: }] the whole axle's rate jumps (a commute, towing)
       # - seizures: [{ per_life:, log_mean:, log_sd:, mate_log_mean:, mate_log_sd: }] one component speeds up (a pin, a
       #   piston); its mate at the same corner slows down, stops, or goes on
@@ -54,6 +56,7 @@ module Graver
           :common_increment,
           :errors,
           :drifts,
+          :trends,
           :axle_changes,
           :seizures,
           :odd_from_new,

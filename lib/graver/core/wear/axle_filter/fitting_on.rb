@@ -10,16 +10,20 @@ module Graver
 
           # A new set: the axle's rate stays about the same, a position's deviation is partly kept.
           def put_on(fits, choices)
-            again = fits.keys.select { |component| @on[component] }
-            hear_of_old(again) if again.any?
-            if again.any?
-              hypotheses.disturb(Hypotheses::BASE, (@prior.set_log_sd**2) * again.length / @components.length)
-            end
-            again.each { |component| renew_deviation(component) }
+            renew(fits.keys.select { |component| @on[component] })
             fits.each { |component, start| begin_with(component, start) }
             hypotheses.forget_changes([1, *fits.keys.map { |component| who(component) }])
             choices ? choose_start(fits, choices) : share_start(fits)
             doubt_stated(fits) unless choices
+          end
+
+          def renew(again)
+            return if again.empty?
+
+            hear_of_old(again)
+            hypotheses.disturb(Hypotheses::BASE, (@prior.set_log_sd**2) * again.length / @components.length)
+            again.each { |component| renew_deviation(component) }
+            hypotheses.begin_anew if again.length == @components.length
           end
 
           def begin_with(component, start)

@@ -58,6 +58,7 @@ module Graver
 
           def renew_where(mask)
             hypotheses.disturb(Hypotheses::BASE, @prior.set_log_sd**2, mask:)
+            hypotheses.begin_anew(mask)
             @on.each_key { |component| renew_part(component, mask) }
             shared = @starts.values.map(&:shared_mm).min
             hypotheses.join(@on.keys.map { |one| hypotheses.thickness(one) }, mask * (shared**2))

@@ -29,11 +29,12 @@ module Graver
             hear_thinnest(thickness_mm, spread, on, wrong, times)
           end
 
-          # Takes in a statement about the axle's rate: natural logarithm of mm per km, and its standard deviation.
+          # Takes in a statement about the axle's mean rate over a life: natural logarithm of mm per km, and its
+          # standard deviation.
           def hear_rate(log_rate, spread)
             slopes = @mean * 0.0
             slopes[BASE, true] = 1.0
-            take(log_rate, spread, @mean[BASE, true].dup, slopes)
+            take(log_rate, spread, @mean[BASE, true] + (trend * (0.5 - gone)), slopes)
           end
 
           private

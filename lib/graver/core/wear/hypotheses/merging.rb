@@ -9,7 +9,7 @@ module Graver
         # Merges hypotheses that are nearly the same.
         module Merging
           # Values that may differ between two with the same story.
-          AVERAGED = %i[changed_km quiet].freeze
+          AVERAGED = %i[changed_km quiet gone].freeze
           # Bases differ by a few tens, so that sorting by this keeps histories together.
           APART = 1000.0
 

@@ -8,6 +8,9 @@ module Graver
       class LifeSimulation
         # Follows every future step by step until everything above the limit is worn. The arrays are changed in place.
         class Course
+          # In one step.
+          MOST_LIVES = 1.0
+
           # Start; Prior; left_mm [component, future] above the limit (used up)
           def initialize(start, prior, left_mm)
             @start = start
@@ -34,9 +37,11 @@ module Graver
 
           # drift: how many times as fast as usual everything wears on this step
           def step(km, drift)
-            @gone.inplace.+(@pace * drift * (km / @life_mm))
+            gone = @pace * drift * (km / @life_mm)
+            @gone.inplace.+(gone)
             worn = @rates.dup
             happen
+            quicken(gone)
             # what changes on a step does so half way, on average
             worn.inplace.+(@rates)
             worn.inplace.*(drift * (km / 2))
@@ -45,6 +50,13 @@ module Graver
             share.inplace.*(km)
             @lives_km.inplace.+(share)
             @left_mm.inplace - worn
+          end
+
+          # Everything wears the faster the more of the set has gone.
+          def quicken(lives)
+            faster = NUMBERS.exp(@start.trend * lives.clip(nil, MOST_LIVES))
+            @rates.inplace.*(faster)
+            @pace.inplace * faster
           end
 
           # Applies the changes whose time has come in this step.

@@ -9,7 +9,17 @@ module Graver
         # Where futures begin: lasting logarithms of rates and thicknesses [component, future], drift and its kind
         # [future].
         Start =
-          Struct.new(:components, :lasting, :thickness_mm, :drift, :drift_sd, :drift_km, :quiet, keyword_init: true) do
+          Struct.new(
+            :components,
+            :lasting,
+            :thickness_mm,
+            :drift,
+            :drift_sd,
+            :drift_km,
+            :quiet,
+            :trend,
+            keyword_init: true
+          ) do
             # Futures are shared out to the hypotheses by weight, then each unknown is drawn.
             def self.drawn(hypotheses, components)
               cells = share_out(hypotheses.weights.to_a)
@@ -25,10 +35,17 @@ module Graver
                 lasting:,
                 thickness_mm:,
                 drift: values[Hypotheses::DRIFT, true].dup,
+                **kinds(hypotheses, cells)
+              )
+            end
+
+            def self.kinds(hypotheses, cells)
+              {
                 drift_sd: hypotheses.drift_sd[cells].dup,
                 drift_km: hypotheses.drift_km[cells].dup,
-                quiet: hypotheses.quiet[cells].dup
-              )
+                quiet: hypotheses.quiet[cells].dup,
+                trend: hypotheses.trend[cells].dup
+              }
             end
 
             # What the draws' means are off by, so that a known thickness stays what it is.
