@@ -9,7 +9,7 @@ RSpec.describe "The timeline in the browser", :demo do
     page.visit "/#/vehicles/1"
     expect(page).to have_css("h1", text: "Juniper")
     type "r"
-    expect(page).to have_css("h1", text: "Timeline").and have_text("Next inspection:")
+    expect(page).to have_css("h1", text: "Timeline").and have_text("New pads:")
     page.fill_in "Name", with: "To the sea"
     page.fill_in "From", with: Date.new(2026, 7, 1)
     page.fill_in "To", with: Date.new(2026, 6, 1)
