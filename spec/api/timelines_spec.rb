@@ -206,6 +206,12 @@ RSpec.describe "The timeline in the API" do
     expect(Icalendar::Calendar.parse(last_response.body).first.events.length).to eq(calendar.events.length)
   end
 
+  it "leaves the present forecast alone when another limit is tried" do
+    now, tried = what_if, what_if("?limit_mm=5")
+    expect(tried["before"]).to eq(now["before"])
+    expect(tried["after"]["pads_life"]["distance_km"]["p50"]).to be < now["after"]["pads_life"]["distance_km"]["p50"]
+  end
+
   it "returns what-ifs next to the present forecast" do
     expect(what_if["before"]).to eq(what_if["after"])
     town = what_if("?use=town")

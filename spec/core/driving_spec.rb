@@ -17,9 +17,9 @@ RSpec.describe Graver::Core::Schedule::Driving do
     expect(driving.km_per_day).to be_within(3).of(12)
   end
 
-  # common practice, no source: a car that stood for years is driven as it was before, not 1 km a day
+  # common practice, no source: a car that stood for two years is driven as it was before, not 1 km a day
   it "takes a lay-up for a lay-up" do
-    stood = points([0, 0], [200, 8000], [400, 16_000], [2200, 16_100], [2300, 20_100])
+    stood = points([0, 0], [200, 8000], [400, 16_000], [1100, 16_100], [1200, 20_100])
     expect(described_class.from(stood, prior).km_per_day).to be_within(3).of(38.5)
   end
 
