@@ -8,7 +8,7 @@ module Graver
         # Beyond this, a time is given in years.
         MANY_DAYS = 550
         # A change less likely than this is not mentioned.
-        CHANGED_FROM = 0.5
+        CHANGED_FROM = 0.3
         # How far the log must have moved the belief in sudden changes on an axle before it is mentioned.
         QUIET_FROM = 0.82
         LIVELY_BELOW = 0.5
@@ -232,7 +232,7 @@ module Graver
           Say::Texts.t("forecast.counter", unit:, **tokens)
         end
 
-        # Positions whose rate has probably changed, and since when.
+        # Positions whose rate may well have changed, and since when.
         def changed_sentences(answer)
           { "pad" => answer.pads, "rotor" => answer.rotors }.compact.flat_map do |part, result|
             likely = result.changed.select { |_, supposed| supposed[:chance] >= CHANGED_FROM }
