@@ -37,6 +37,7 @@ export const lazyApi = {
   chooseVocabulary: (body: Schemas["VocabularyChange"], seen?: string | null) =>
     asSeen(seen, (header) => client.PUT("/vocabulary", { params: { header }, body })),
   help: () => taken(client.GET("/help")),
+  forecastsHeld: () => taken(client.GET("/forecasts-held")),
   places: () => taken(client.GET("/places")),
   scheduleChosen: () => taken(client.GET("/schedule")),
   drills: () => taken(client.GET("/drills")),

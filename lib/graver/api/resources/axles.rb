@@ -11,6 +11,7 @@ module Graver
         get "/axles/:id/wear", :wear
         get "/axles/:id/what-if", :what_if
         get "/axles/:id/forecast-quality", :forecast_quality
+        get "/forecasts-held", :calibration
         get "/axles/:id/torque-settings", :torque_settings
 
         SUPPOSITIONS = %i[year_distance use factor freed pads pads_mm].freeze
@@ -64,6 +65,13 @@ module Graver
           }
         end
 
+        # Over all vehicles.
+        def calibration
+          vehicles = Service::Overview::VehicleOverviews.new(context).vehicles
+          each = vehicles.map { |vehicle| part("calibration", vehicle) { quality.calibration(vehicle.id) } }
+          %i[known covered late].to_h { |name| [name, each.sum { |counts| counts[name] }] }
+        end
+
         private
 
         def quality = @quality ||= Service::Forecast::Quality.new(context)
@@ -71,13 +79,6 @@ module Graver
         # What forecasts were stored is part of it.
         def part(kind, vehicle, &block)
           JSON.parse(kept(kind, vehicle.id, beside: quality.stored(vehicle), &block).text, symbolize_names: true)
-        end
-
-        # Over all vehicles.
-        def calibration
-          vehicles = Service::Overview::VehicleOverviews.new(context).vehicles
-          each = vehicles.map { |vehicle| part("calibration", vehicle) { quality.calibration(vehicle.id) } }
-          %i[known covered late].to_h { |name| [name, each.sum { |counts| counts[name] }] }
         end
 
         # As on every other page.

@@ -5,6 +5,7 @@
   import { say } from "../../texts/say";
   import { api, type Schemas } from "../../api/client";
   import AxleSection from "../../parts/AxleSection.svelte";
+  import ForecastsHeld from "./ForecastsHeld.svelte";
   import Problem from "../../parts/Problem.svelte";
   import Timeline from "../../parts/Timeline.svelte";
   import { soonestLane } from "../../parts/timelineScale";
@@ -154,6 +155,7 @@
         {/each}
       </article>
     {/each}
+    <ForecastsHeld />
   </div>
 {:else if garage.loading}
   <Skeleton />
