@@ -9,6 +9,7 @@ module Benchmarks
   # Many logs, pads and rotors of one axle each, forecast by `graver forecast DIR --out OUT` in one process.
   class LogSpeed
     LOGS = 300
+    PADS = Regime::ALL.reject(&:rotors?).freeze
     COMMAND = File.expand_path("../bin/graver", __dir__)
 
     def print_to(out)
@@ -37,7 +38,7 @@ module Benchmarks
 
     # Pads of one simulated axle and rotors of another, as far as the pads' log goes.
     def write(folder, number)
-      regime = SimulatedLog::REGIMES[number % 8]
+      regime = PADS[number % PADS.length]
       world = World::ALL[number % World::ALL.length]
       pads, rotors = SimulatedLog.new(world, regime, number + 1), SimulatedLog.new(world, :rotors, number + 1)
       rest = rotors.csv.lines.drop(1).select { |row| row.split(",")[1].to_f <= pads.as_of_km }

@@ -9,7 +9,7 @@ module Benchmarks
   # all regimes, each weighed by how well it explains what was read (Bayes' rule, all regimes alike at first). What the
   # last cannot reach, no one can who reads the same log.
   class Untold
-    REGIMES = (SimulatedLog::REGIMES - %i[rotors calipered]).freeze
+    REGIMES = Regime::ALL.first(8).freeze
     CHANCES = [0.005, 0.01, 0.02, 0.03, 0.05, 0.08, 0.12].freeze
     USUAL = 0.05
     WHO = %i[ours told oracle_bound].freeze
@@ -35,7 +35,7 @@ module Benchmarks
 
     def line(rows, told, who, chance)
       late = ->(of) { 100.0 * of.count { |row| row[who][chance] > row[:truth_km] } / of.length }
-      regimes = %i[seized jump].map { |regime| rows.select { |row| row[:regime] == regime } }
+      regimes = %i[seized jump].map { |regime| rows.select { |row| row[:regime].name == regime } }
       reach = rows.sum { |row| row[who][chance] } / told
       format(LINE, who, chance * 100, reach, *[rows, *regimes].map(&late))
     end
