@@ -82,6 +82,13 @@ RSpec.describe "The demo household through the API", :demo do
     expect(gauge).to include("entered" => "7 to 8 mm", "low_mm" => 7.0, "high_mm" => 8.0, "mm" => 7.5)
   end
 
+  it "counts how many forecasts were right over the whole garage" do
+    held = ask(:get, "/forecasts-held")
+    expect(status).to eq(200)
+    expect(held).to eq(ask(:get, "/axles/1/forecast-quality")["backtest"]["garage"])
+    expect(held["covered"]).to be_between(0, held["known"])
+  end
+
   it "writes the logbook in words, the newest first" do
     card = garage["vehicles"].find { |vehicle| vehicle["name"] == "Juniper" }
     expect(card["log"]).to eq([])
