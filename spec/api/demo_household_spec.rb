@@ -82,6 +82,11 @@ RSpec.describe "The demo household through the API", :demo do
     expect(gauge).to include("entered" => "7 to 8 mm", "low_mm" => 7.0, "high_mm" => 8.0, "mm" => 7.5)
   end
 
+  it "reminds a calendar of the pads that are renewed next, without an inspection before" do
+    get("/api/v1/calendar.ics", {}, { "HTTP_HOST" => "127.0.0.1" })
+    expect(last_response.body.gsub(/\r\n /, "")).to include("Juniper: Renew the front pads")
+  end
+
   it "counts how many forecasts were right over the whole garage" do
     held = ask(:get, "/forecasts-held")
     expect(status).to eq(200)

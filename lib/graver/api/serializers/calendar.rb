@@ -10,7 +10,7 @@ module Graver
       # Timelines as an iCalendar (RFC 5545), with whole-day events. An event keeps its UID while its kind, axle and
       # vehicle stay the same, so a subscribed calendar moves it and does not double it.
       module Calendar
-        REMINDED = %w[look order due fluid inspection retorque first_reading relook job].freeze
+        REMINDED = %w[look renew order due fluid inspection retorque first_reading relook job].freeze
 
         module_function
 
