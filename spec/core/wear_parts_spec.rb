@@ -110,6 +110,15 @@ RSpec.describe "The parts of the forecast" do
       expect(chances.last).to be < 0.05
     end
 
+    # common practice, no source: a set that was logged, and read as it went on, is not one that was missed
+    it "supposes no second set where the new one is on file, nor where a pad is read for the first time" do
+      earlier = [{ "left_inner" => fitted(read(30_000, 5.0)) }]
+      logged = { "left_inner" => fitted(read(60_000.0, 11.0), at: 60_000.0) }
+      expect(follow(logged, as_of_km: 60_000.0, earlier:).renewals_supposed).to be_empty
+      first = { "left_inner" => fitted(read(30_000.0, 7.0)), "left_outer" => fitted(read(60_000.0, 6.0), at: nil) }
+      expect(follow(first, as_of_km: 60_000.0).renewals_supposed).to be_empty
+    end
+
     # fact of the trade: jaws on the lip of a worn rotor read too thick; common practice, no source
     it "expects a caliper, not a micrometer, to rest on a rotor's lip" do
       rotor = KNOWLEDGE.prior("rotor")

@@ -84,9 +84,11 @@ module Graver
         def offset(component) = @prior.component_log_offset.fetch(component, 0.0)
 
         def process_epoch(epoch)
-          predict(epoch.km, epoch.readings.select { |component, _| @on[component] && !epoch.fits.key?(component) })
+          worn = epoch.readings.select { |component, _| @on[component] && !epoch.fits.key?(component) }
+          predict(epoch.km, worn)
           epoch.freed.each { |component| free(component) if @on[component] }
           put_on(epoch.fits, epoch.choices) if epoch.fits.any?
+          suppose_renewal(epoch.km) if grown?(worn)
           read(epoch) if epoch.readings.any?
           epoch.said.each { |said| hypotheses.observe_claim(said, @history.limit_mm, @on.keys) }
         end

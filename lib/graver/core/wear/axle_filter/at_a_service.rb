@@ -10,7 +10,6 @@ module Graver
 
           # Readings of one day by one eye or one gauge share an error: each such group is processed together.
           def read(epoch)
-            suppose_renewal(epoch) if grown?(epoch.readings)
             epoch
               .readings
               .group_by { |_, observation| observation.thickness.group }

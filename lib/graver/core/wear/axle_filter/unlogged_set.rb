@@ -10,9 +10,10 @@ module Graver
         module UnloggedSet
           private
 
-          # Whether everything read there is thicker than it was believed to be before the stretch: material only goes.
+          # Whether everything read of what was on before is thicker than it was believed to be then: material only goes.
+          # readings: [[component, Observation]], without what went on just now
           def grown?(readings)
-            return false unless @before && @stretch_km.positive?
+            return false unless readings.any? && @stretch_km.positive?
 
             gains =
               readings.map do |component, observation|
@@ -24,7 +25,7 @@ module Graver
           end
 
           # A set fitted on the way that nobody wrote down, most likely where the old one was due.
-          def suppose_renewal(epoch)
+          def suppose_renewal(km)
             hypotheses.note_due(*due)
             which = hypotheses.branch(renewal_chances, BRANCHED, negligible: NEGLIGIBLE_CHANGE)
             mask = Numo::DFloat.cast(which)
@@ -32,7 +33,7 @@ module Graver
 
             renew_where(mask)
             hypotheses.tell(mask)
-            hypotheses.mark([:renewed, epoch.km], mask)
+            hypotheses.mark([:renewed, km], mask)
           end
 
           # Where on the stretch the old set was due, per hypothesis: the chance that it was at all, the mean place and
