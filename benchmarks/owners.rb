@@ -6,7 +6,7 @@ require_relative "owner_rules"
 module Benchmarks
   # What following Graver is worth: owners drive for eight years, inspect when told to, and renew the pads when told to.
   # The same owners, in the same worlds, follow rules used by hand. Counted per 100,000 km: inspections, km below the
-  # owner's limit, below 1.5 mm and on bare metal; per set, the millimetres thrown away; and false Stops.
+  # owner's limit, below 1.5 mm and on bare metal; per set, the millimetres thrown away.
   class Owners
     YEARS = 8
     OWNERS = 16

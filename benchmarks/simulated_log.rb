@@ -59,7 +59,7 @@ module Benchmarks
       return if happens?(@world.unknown_new)
       return @axle.new_mm unless regime.claimed
 
-      @axle.new_mm + @chance.pick(-1, 1, 1).*(@chance.between(1.0, 2.0)).round(1)
+      @axle.new_mm + (@chance.pick(-1, 1, 1) * @chance.between(1.0, 2.0)).round(1)
     end
 
     def write

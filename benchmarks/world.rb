@@ -216,7 +216,7 @@ module Benchmarks
       )
     ].freeze
 
-    # Not looked at while the prior was written: what it says of itself is checked here.
+    # Added when most of the prior had been chosen.
     ELSEWHERE = [
       of(
         "hills",

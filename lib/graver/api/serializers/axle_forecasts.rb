@@ -41,18 +41,12 @@ module Graver
           {
             pads_life: RemainingLife.call(answer, answer.pads&.first),
             rotors_life: RemainingLife.call(answer, answer.rotors&.first),
-            look_again: look_again(answer, @knowledge.look_again_most_days)
+            look_again: LookAgain.call(answer, @knowledge.look_again_most_days) || now(answer)
           }
         end
 
-        def look_again(answer, most_days)
-          {
-            distance_km: answer.look_again_at_either_km.to_f.round,
-            date: (answer.look_again_date(most_days) || answer.as_of_date).iso8601,
-            renew: answer.renew_next?(most_days),
-            chance: answer.look_again_chance(most_days).to_f.round(3)
-          }
-        end
+        # Nothing is known that could wait.
+        def now(answer) = { distance_km: 0, date: answer.as_of_date.iso8601, renew: false, chance: 0.0 }
 
         def choice(kinds)
           kinds.map do |id, kind|

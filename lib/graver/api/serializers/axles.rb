@@ -24,7 +24,7 @@ module Graver
             pads_life: RemainingLife.call(answer, answer.pads&.first),
             rotors_life: RemainingLife.call(answer, answer.rotors&.first),
             why_not: answer.why.values,
-            look_again: look_again(answer),
+            look_again: LookAgain.call(answer, @knowledge.look_again_most_days),
             readings: answer.pads&.readings || 0,
             doubted: overview.measures.fetch("doubted_readings"),
             last_inspection: seen(overview.last_inspection),
@@ -61,17 +61,6 @@ module Graver
         end
 
         private
-
-        def look_again(answer)
-          distance_km = answer.look_again_at_either_km or return
-          most_days = @knowledge.look_again_most_days
-          {
-            distance_km: distance_km.round,
-            date: answer.look_again_date(most_days).iso8601,
-            renew: answer.renew_next?(most_days),
-            chance: answer.look_again_chance(most_days).round(3)
-          }
-        end
 
         def seen(inspection)
           inspection && { date: inspection.date.iso8601, odometer_km: inspection.odometer_km.round(1) }

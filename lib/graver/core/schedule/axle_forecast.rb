@@ -7,6 +7,7 @@ module Graver
       class AxleForecast
         # Below this the spread of the driving says nothing of a day.
         LEAST_CHANCE = 0.005
+
         # - pads, rotors: Forecast::Result or nil, distances on the odometer
         # - why: why one of them is missing, by part ("pad", "rotor")
         # - timeline: Timeline, the driving ahead
@@ -62,6 +63,7 @@ module Graver
             # The approximate day the odometer reached a distance, at the present pace.
             def day_at(odometer_km) = as_of_date - ([as_of_km - odometer_km, 0].max / driving.km_per_day).floor
 
+            # Days in which no more of the life's chance is spent than on that distance at the median driving.
             def days_for(life, km)
               return 0.0 if km.zero?
 

@@ -27,11 +27,13 @@ module Graver
           end
 
           def begin_with(component, start)
-            own = (start.standard_uncertainty_mm**2) - (start.shared_mm**2)
-            hypotheses.restart(hypotheses.thickness(component), start.value_mm, own)
+            hypotheses.restart(hypotheses.thickness(component), start.value_mm, own_variance(start))
             @on[component] = true
             @starts[component] = start
           end
+
+          # What a part's new thickness doesn't share with the rest of its set.
+          def own_variance(start) = (start.standard_uncertainty_mm**2) - (start.shared_mm**2)
 
           # Sets are mostly renewed when they are due: how long one lasted tells of its rate even if it was never read.
           def hear_of_old(components)
@@ -70,12 +72,13 @@ module Graver
             hypotheses.join(own.map(&:first), shared**2) if shared.positive?
           end
 
-          def renew_deviation(component)
+          # mask: 1 in the hypotheses in which the part is new, else 0
+          def renew_deviation(component, mask = 1.0)
             kept = @prior.kept_deviation
             hypotheses.recall(
               hypotheses.deviation(component),
-              kept,
-              (@prior.deviation_log_sd**2) * (1 - (kept**2)),
+              1 - (mask * (1 - kept)),
+              mask * (@prior.deviation_log_sd**2) * (1 - (kept**2)),
               mean: offset(component)
             )
           end

@@ -76,15 +76,13 @@ module Graver
 
           def renew_part(component, mask)
             start = @starts.fetch(component)
-            kept = @prior.kept_deviation
+            renew_deviation(component, mask)
             hypotheses.recall(
-              hypotheses.deviation(component),
-              1 - (mask * (1 - kept)),
-              mask * (@prior.deviation_log_sd**2) * (1 - (kept**2)),
-              mean: offset(component)
+              hypotheses.thickness(component),
+              1 - mask,
+              mask * own_variance(start),
+              mean: start.value_mm
             )
-            variance = (start.standard_uncertainty_mm**2) - (start.shared_mm**2)
-            hypotheses.recall(hypotheses.thickness(component), 1 - mask, mask * variance, mean: start.value_mm)
           end
         end
       end

@@ -20,13 +20,15 @@ module Graver
           def observe_claim(said, limit_mm, on)
             return if on.empty?
 
-            said.left_km ? hear_life(said, limit_mm, on) : hear_thinnest(said.thickness_mm, said.spread, on)
+            said.left_km ? hear_life(said, limit_mm, on) : observe_thinnest(said.thickness_mm, said.spread, on)
           end
 
-          # What the thinnest of these components most likely measures, mm, as nothing but custom has it. wrong: chance
-          # that it doesn't hold, and its spread then, in multiples.
-          def observe_thinnest(thickness_mm, spread, on, wrong:, times:)
-            hear_thinnest(thickness_mm, spread, on, wrong, times)
+          # What the thinnest of these components measures, mm, as somebody says or as is usual. wrong: chance that it
+          # doesn't hold, and its spread then, in multiples.
+          def observe_thinnest(thickness_mm, spread, on, wrong: WRONG, times: WRONG_TIMES)
+            mm = rows(on.map { |one| @mean[thickness(one), true] })
+            first = first_of(mm)
+            take(thickness_mm, spread, (mm * first).sum(axis: 0), slopes(on, first) { 1.0 }, wrong, times)
           end
 
           # Takes in a statement about the axle's mean rate over a life: natural logarithm of mm per km, and its
@@ -49,12 +51,6 @@ module Graver
             on.each_with_index { |one, at| slopes[deviation(one), true] -= first[at, true] }
             value = Math.log([said.left_km, LEAST_LEFT_KM].max)
             take(value, said.spread, (lives * first).sum(axis: 0), slopes)
-          end
-
-          def hear_thinnest(thickness_mm, spread, on, wrong = WRONG, times = WRONG_TIMES)
-            mm = rows(on.map { |one| @mean[thickness(one), true] })
-            first = first_of(mm)
-            take(thickness_mm, spread, (mm * first).sum(axis: 0), slopes(on, first) { 1.0 }, wrong, times)
           end
 
           def rows(list) = Numo::DFloat.vstack(list)
