@@ -84,7 +84,7 @@ RSpec.describe "The demo household through the API", :demo do
 
   it "reminds a calendar of the pads that are renewed next, without an inspection before" do
     get("/api/v1/calendar.ics", {}, { "HTTP_HOST" => "127.0.0.1" })
-    expect(last_response.body.gsub(/\r\n /, "")).to include("Juniper: Renew the front pads")
+    expect(last_response.body.gsub("\r\n ", "")).to include("Juniper: Renew the front pads")
   end
 
   it "counts how many forecasts were right over the whole garage" do

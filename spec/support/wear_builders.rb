@@ -53,5 +53,20 @@ module WearBuilders
     )
   end
 
+  # -> AxleFilter; with: Prior
+  def follow(set, as_of_km:, with: KNOWLEDGE.prior("pad"), **more)
+    Wear::AxleFilter.new(history(set, as_of_km:, **more), with)
+  end
+
+  # Mean and spread of the logarithm of a component's rate, over all hypotheses; in mm per 1,000 km.
+  def rate(filter, component)
+    bank = filter.hypotheses
+    rows = [0, 1, bank.deviation(component)]
+    mean = rows.sum { |row| bank.mean[row, true] }
+    variance = rows.product(rows).sum { |one, other| bank.covariance[one, other, true] }
+    middle = (mean * bank.weights).sum
+    [1000 * Math.exp(middle), Math.sqrt(((variance + ((mean - middle)**2)) * bank.weights).sum)]
+  end
+
   def forecast(...) = Wear::Forecast.call(history(...), KNOWLEDGE.prior("pad"))
 end

@@ -29,7 +29,7 @@ module Graver
       #   times as fast (a towing holiday, a hard winter), and then as before
       # - replaced: { above_mm:, sd_mm:, wrong:, times: } how far above its limit the thinnest part of a set is when it
       #   is renewed; wrong: the share renewed for another reason, then so many times as spread
-      # - unlogged: { share:, when_due: } chance that a service finds a set nobody wrote down, and how much more where
+      # - unlogged: { share:, when_due: } chance that a service finds a set missing from the log, and how much more if
       #   the old one was due
       # - wrong_new: { share:, sd_mm: } the new thickness on file is of other parts
       # - seizure_weights: { "left_inner" => 0.35 } which component seizes; sums to one
