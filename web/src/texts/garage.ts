@@ -13,7 +13,7 @@ export const padsAreAtTheirLimit = "pads are at their limit";
 export const forecastsHeld =
   "{covered} of {known} earlier forecasts with a known end were right. It should be 8 in 10.";
 export const fewForecastsHeld =
-  "{covered} of {known} earlier forecasts with a known end were right: too few to say how good they are.";
+  "{covered} of {known} earlier forecasts with a known end were right. That's too few to judge them by.";
 export const byMonth = "by {month}";
 export const padsLast = "pads last {when}. Inspect {by}";
 export const padsLastRenew = "pads last {when}. Renew them {by}";

@@ -20,7 +20,7 @@ export const thinking: [string, string][] = [
   ],
   [
     "What it answers",
-    "Never one number. You get a range in which 8 in 10 such cases end, its middle, and when to inspect: where the trouble of an inspection and the risk of driving below your limit cost least together. With few readings the range is wide. Another measurement narrows it, and Graver says which one helps most.",
+    "Never one number. You get a range in which 8 in 10 such cases end, its middle, and when to inspect. That day balances the trouble of an inspection against the risk of driving below your limit. With few readings the range is wide. Another measurement narrows it, and Graver says which one helps most.",
   ],
   [
     "What it doesn't know",

@@ -79,7 +79,7 @@ module Graver
           }
         end
 
-        # Of the newest set that must have gone on without being logged.
+        # Of the newest set that was probably fitted without being logged.
         def renewed(answer)
           found = answer.pads&.renewed&.last or return {}
           { "unlogged_set_chance" => found[:chance], "unlogged_before_km" => found[:before_km] }

@@ -28,9 +28,9 @@ module Graver
         # A plate that was measured with the pad stands out by millimetres; without that there is no reason to suppose
         # it.
         PLATE_GAP_MM = 2.5
-        # Likewise for a set that went on without being written down.
+        # Likewise for a set that was fitted and never logged.
         GROWN_MM = 0.5
-        # A set is less likely to be renewed when it is due if nobody wrote it down.
+        # A set that is missing from the log was renewed when it was due, but less exactly than one that was logged.
         DUE_TIMES = 1.5
         TINY = 1e-12
         MOST_LIVES = 1.5
@@ -57,7 +57,7 @@ module Graver
           marks.reject { |key, _| key.first == :renewed }.transform_values { |chances| (chances * weights).sum }
         end
 
-        # { km: of the service => chance that a set nobody wrote down went on before it }
+        # { km: of the service => chance that a set missing from the log was fitted before it }
         def renewals_supposed
           weights = hypotheses.weights
           marks.select { |key, _| key.first == :renewed }.to_h { |(_, km), chances| [km, (chances * weights).sum] }

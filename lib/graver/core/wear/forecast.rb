@@ -9,7 +9,7 @@ module Graver
       #
       # Result: `first` and `components` (by id) are Lives; `now` has each component's { mean_mm:, sd_mm: }; `rates`
       # each one's 10, 50 and 90 % wear rate in mm per 1,000 km; `doubted` the readings more likely wrong than right, [{
-      # ref:, chance: }]; `renewed` where a set that nobody wrote down has more likely gone on than not, [{ before_km:,
+      # ref:, chance: }]; `renewed` where a set missing from the log was more likely fitted than not, [{ before_km:,
       # chance: }]; `changed` whose rate changed last, { component or :axle => { chance:, since_km: } }; `quiet`
       # how likely it is that sudden changes are rare on this axle; `observed` counts the readings of the set that is
       # on, `readings` with them the parts whose thickness was known as they went on; `unread` names the components of

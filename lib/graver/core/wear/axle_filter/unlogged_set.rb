@@ -6,11 +6,11 @@ module Graver
   module Core
     module Wear
       class AxleFilter
-        # A new set that nobody wrote down: what a service that finds thicker parts makes of it.
+        # A new set that is missing from the log: what a service that finds thicker parts makes of it.
         module UnloggedSet
           private
 
-          # Whether everything read of what was on before is thicker than it was believed to be then: material only goes.
+          # Whether everything read of what was on before is thicker than it was believed to be then: pads don't grow.
           # readings: [[component, Observation]], without what went on just now
           def grown?(readings)
             return false unless readings.any? && @stretch_km.positive?
@@ -24,7 +24,7 @@ module Graver
             gains.all?(&:positive?) && gains.sum / gains.length > GROWN_MM
           end
 
-          # A set fitted on the way that nobody wrote down, most likely where the old one was due.
+          # A set fitted on the way and never logged, most likely where the old one was due.
           def suppose_renewal(km)
             hypotheses.note_due(*due)
             which = hypotheses.branch(renewal_chances, BRANCHED, negligible: NEGLIGIBLE_CHANGE)
