@@ -19,9 +19,11 @@ module Graver
         bytes == 1 ? 65_536 : bytes
       end
 
-      # path: the household's file, which exists
-      def initialize(path)
+      # path: the household's file, which exists. The block copies the log into the file -> false if another process is
+      # at it, so that nothing can be said about the file's length now.
+      def initialize(path, &checkpoint)
         @path = path
+        @checkpoint = checkpoint || -> { true }
         # Closing any handle on the file drops SQLite's locks on it (sqlite.org, How To Corrupt, 2.2): this one stays
         # open as long as they are needed.
         @file = File.open(path, "rb")
@@ -57,15 +59,19 @@ module Graver
         nil
       end
 
-      # The head is SQLite's, and the file is as long as it says.
+      # The head is SQLite's, and the file is as long as it says. A checkpoint writes the head first and the end last.
       def whole?
+        long_enough? || !@checkpoint.call || long_enough?
+      rescue SystemCallError, EOFError
+        false
+      end
+
+      def long_enough?
         head = @file.pread(HEAD_BYTES, 0)
         return false unless head.bytesize == HEAD_BYTES && head.start_with?(HouseholdFile::MAGIC)
         return true unless number(head, CHANGES_AT) == number(head, VALID_FOR_AT)
 
         @file.size >= number(head, PAGES_AT) * self.class.page_bytes(head)
-      rescue SystemCallError, EOFError
-        false
       end
 
       def number(head, at) = head.byteslice(at, 4).unpack1("N")

@@ -12,6 +12,16 @@ module Graver
       # Tables that every version has.
       TABLES = %w[schema_info vehicles axles readings].freeze
 
+      # What says nothing about the file: somebody else was at it, or this process came to an end of its means.
+      PASSING = [
+        SQLite3::BusyException,
+        SQLite3::LockedException,
+        SQLite3::ProtocolException,
+        SQLite3::InterruptException,
+        SQLite3::MemoryException
+      ].freeze
+      private_constant :PASSING
+
       module_function
 
       # -> the version of its schema. Raises FileRefused if it is empty, no file of ours, damaged, or of a newer Graver,
@@ -24,7 +34,7 @@ module Graver
         refuse("file.damaged", path) unless version.is_a?(Integer)
         refuse("file.newer", path) if version > Sqlite::NEWEST
         version
-      rescue SQLite3::BusyException
+      rescue *PASSING
         raise FileBusy, Message.of("file.busy_now", path:)
       rescue SQLite3::NotADatabaseException
         refuse("file.foreign", path)

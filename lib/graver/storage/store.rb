@@ -124,11 +124,18 @@ module Graver
 
       def watched
         @database.get(1)
-        watch = FileWatch.new(@path)
+        watch = FileWatch.new(@path) { checkpoint }
         watch.log_opened
         @database.extend(GuardedDatabase)
         @database.tell(watch, @path)
         watch
+      end
+
+      # -> false if another process is at it, or nothing can be said within a transaction
+      def checkpoint
+        !@database.in_transaction? && @database.fetch("PRAGMA wal_checkpoint(PASSIVE)").get(:busy).zero?
+      rescue Sequel::DatabaseError, NotSaved
+        true
       end
 
       # Nothing is written to a file that would not keep it.
