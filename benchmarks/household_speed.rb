@@ -2,24 +2,22 @@
 
 require "json"
 require "net/http"
-require "rack"
 require "tmpdir"
 require_relative "clock"
 require_relative "filled_household"
 require_relative "server"
 
 module Benchmarks
-  # A household of twenty vehicles with 10,000 and with 100,000 readings: each page when nothing has changed, against
-  # the health route in the same run; a reading saved, and the page right after it; a new day; memory; and eight clients
-  # for a minute.
+  # A household of twenty vehicles with 10,000 and with 100,000 readings, on a separate server as owners start it: each
+  # page when nothing has changed, against the health route in the same run; a reading saved, and the page right after
+  # it; eight clients for a minute; memory; and the first minute of a new day.
   class HouseholdSpeed
     SIZES = [10_000, 100_000].freeze
     ROUNDS = 40
-    FEW_ROUNDS = 8
-    SAVES = 5
+    SAVES = 9
+    NEXT_DAY_ROUNDS = 60
     CLIENTS = 8
     CLIENTS_SECONDS = 60
-    HOST = { "HTTP_HOST" => "127.0.0.1", "REMOTE_ADDR" => "127.0.0.1" }.freeze
     PAGES = {
       "garage" => "/garage",
       "timelines" => "/timelines",
@@ -39,33 +37,56 @@ module Benchmarks
       "forecast quality" => "/axles/1/forecast-quality"
     }.freeze
     AIMS = { **PAGES.transform_values { 10 }, **OTHERS.transform_values { 20 }, "calendar" => 10 }.freeze
+    BROWSER = { "Content-Type" => "application/json" }.freeze
+
+    # sizes: readings of all vehicles; clients: whether to measure several at once too
+    def initialize(sizes: SIZES, clients: true)
+      @sizes = sizes
+      @clients = clients
+    end
 
     def print_to(out)
       out.sync = true
-      SIZES.each { |size| Dir.mktmpdir { |folder| household(out, File.join(folder, "bench.sqlite3"), size) } }
+      @sizes.each { |size| Dir.mktmpdir { |folder| household(out, File.join(folder, "bench.sqlite3"), size) } }
     end
 
     private
 
     def household(out, path, size)
-      today = FilledHousehold::TODAY
-      context = FilledHousehold.new(path, size, today: -> { today }).context
-      browser = Rack::MockRequest.new(Graver::Boot.rack(context))
-      first = Clock.seconds { ok(browser.get("/api/v1/garage?all=1", HOST)) }
-      out.puts format("%d readings, %d vehicles: garage from nothing in %.1f s", size, FilledHousehold::VEHICLES, first)
-      warm(out, browser)
-      saves(out, browser, context)
-      today += 1
-      next_day(out, browser)
-      out.puts format("  %-18s %6d MB (aim 300)", "memory", Clock.memory_mb)
-      context.store.close
-      clients(out, path)
+      axles = filled(path, size)
+      on(path, 0) do |http, port, server|
+        out.puts format(
+                   "%d readings, %d vehicles: every page in %.0f s",
+                   size,
+                   FilledHousehold::VEHICLES,
+                   every_page(http)
+                 )
+        warm(out, http)
+        saves(out, http, axles)
+        clients(out, port) if @clients
+        out.puts format("  %-18s %6d MB (aim 300)", "memory, at most", Clock.memory_mb(server, "VmHWM"))
+      end
+      on(path, 1) { |http, *| next_day(out, http) }
     end
 
-    def warm(out, browser)
-      health = percentile { ok(browser.get("/api/v1/health", HOST)) }
+    # -> { vehicle id => id of its first axle }
+    def filled(path, size)
+      store = FilledHousehold.new(path, size).context.store
+      store.vehicles.all.to_h { |vehicle| [vehicle.id, vehicle.axles.first.id] }
+    ensure
+      store&.close
+    end
+
+    def on(path, days)
+      Server.on(path, "GRAVER_TODAY" => (FilledHousehold::TODAY + days).iso8601) do |port, server|
+        Net::HTTP.start("127.0.0.1", port, read_timeout: 600) { |http| yield http, port, server }
+      end
+    end
+
+    def warm(out, http)
+      health = percentile { get(http, "/health") }
       { **PAGES, **OTHERS }.each do |page, path|
-        taken = percentile(PAGES.key?(page) ? ROUNDS : FEW_ROUNDS) { ok(browser.get("/api/v1#{path}", HOST)) }
+        taken = percentile { get(http, path) }
         out.puts format(
                    "  %-18s %6.1f x health (%.1f ms; aim %d x)",
                    page,
@@ -77,20 +98,27 @@ module Benchmarks
     end
 
     # Each reading is of another vehicle.
-    def saves(out, browser, context)
+    def saves(out, http, axles)
       saved, after = Array.new(2) { [] }
-      SAVES.times do |at|
-        saved << Clock.seconds { ok(save(browser, context, at + 2)) }
-        after << Clock.seconds { ok(browser.get("/api/v1/vehicles/#{at + 2}", HOST)) }
-      end
-      out.puts format("  %-18s %6.0f ms (aim 200)", "a reading saved", median(saved) * 1000)
-      out.puts format("  %-18s %6.0f ms (aim 500)", "page right after", median(after) * 1000)
+      axles
+        .first(SAVES + 1)
+        .drop(1)
+        .each do |vehicle, axle|
+          saved << Clock.seconds { ok(http.post("/api/v1/vehicles/#{vehicle}/inspections", reading_of(axle), BROWSER)) }
+          after << Clock.seconds { get(http, "/vehicles/#{vehicle}") }
+        end
+      told(out, "a reading saved", saved, 200)
+      told(out, "page right after", after, 500)
     end
 
-    def save(browser, context, vehicle_id)
-      vehicle = context.store.vehicles.find(vehicle_id)
-      given = {
-        date: context.today.iso8601,
+    def told(out, what, taken, aim)
+      figures = { what:, median: median(taken) * 1000, slowest: taken.max * 1000, aim: }
+      out.puts format("  %-18<what>s %6<median>.0f ms, slowest %<slowest>.0f (aim %<aim>d)", figures)
+    end
+
+    def reading_of(axle)
+      JSON.generate(
+        date: FilledHousehold::TODAY.iso8601,
         odometer: {
           value: "150000",
           unit: "km",
@@ -98,7 +126,7 @@ module Benchmarks
         },
         readings: [
           {
-            axle: vehicle.axles.first.id,
+            axle:,
             part: "pad",
             side: "left",
             pad: "inner",
@@ -109,44 +137,38 @@ module Benchmarks
             answer: "keep"
           }
         ]
-      }
-      body = { :input => JSON.generate(given), "CONTENT_TYPE" => "application/json" }
-      browser.post("/api/v1/vehicles/#{vehicle_id}/inspections", HOST.merge(body))
+      )
     end
 
-    # What the first who looks waits, and all the work there is.
-    def next_day(out, browser)
-      first = Clock.seconds { ok(browser.get("/api/v1/garage", HOST)) }
-      all = Clock.seconds { ok(browser.get("/api/v1/garage?all=1", HOST)) }
-      out.puts format("  %-18s %6.0f ms, then %.1f s of work beside", "garage, a new day", first * 1000, all)
+    # What the first who looks waits, and what health takes while the work ahead is done beside.
+    def next_day(out, http)
+      first = Clock.seconds { get(http, "/garage") }
+      health = Array.new(NEXT_DAY_ROUNDS) { Clock.seconds { get(http, "/health") }.tap { sleep 0.05 } }
+      told(out, "garage, a new day", [first], 500)
+      told(out, "health meanwhile", health, 20)
+      told(out, "vehicle meanwhile", Array.new(5) { |at| Clock.seconds { get(http, "/vehicles/#{at + 10}") } }, 500)
     end
 
-    # Several clients at once on a separate server with warm caches, each at pages of any vehicle, one writing
-    # now and then.
-    def clients(out, path)
-      Server.on(path, "GRAVER_TODAY" => FilledHousehold::TODAY.iso8601) do |port, server|
-        out.puts format("  every page of every vehicle in %.0f s", Clock.seconds { every_page(port) })
-        deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + CLIENTS_SECONDS
-        taken = Array.new(CLIENTS) { |at| Thread.new { client(port, at, deadline) } }.flat_map(&:value)
-        out.puts format(
-                   "  %d clients for %d s: %d answers, 95th percentile %.0f ms (aim 300), slowest %.0f ms " \
-                     "(aim 1000), %d of them slower; server at most %d MB (aim 300)",
-                   CLIENTS,
-                   CLIENTS_SECONDS,
-                   taken.length,
-                   taken.sort[(taken.length * 0.95).floor] * 1000,
-                   taken.max * 1000,
-                   taken.count { |each| each > 1 },
-                   Clock.memory_mb(server, "VmHWM")
-                 )
-      end
+    # Several clients at once, each at pages of any vehicle, one writing now and then.
+    def clients(out, port)
+      deadline = Process.clock_gettime(Process::CLOCK_MONOTONIC) + CLIENTS_SECONDS
+      taken = Array.new(CLIENTS) { |at| Thread.new { client(port, at, deadline) } }.flat_map(&:value)
+      out.puts format(
+                 "  %d clients for %d s: %d answers, 95th percentile %.0f ms (aim 300), slowest %.0f ms " \
+                   "(aim 1000), %d of them slower",
+                 CLIENTS,
+                 CLIENTS_SECONDS,
+                 taken.length,
+                 taken.sort[(taken.length * 0.95).floor] * 1000,
+                 taken.max * 1000,
+                 taken.count { |each| each > 1 }
+               )
     end
 
-    def every_page(port)
-      Net::HTTP.start("127.0.0.1", port, read_timeout: 600) do |http|
-        (1..FilledHousehold::VEHICLES).each do |vehicle|
-          PAGES.each_value { |page| ok(http.request(Net::HTTP::Get.new(at(page, vehicle)))) }
-        end
+    # -> seconds until each page of each vehicle has been answered
+    def every_page(http)
+      Clock.seconds do
+        (1..FilledHousehold::VEHICLES).each { |vehicle| PAGES.each_value { |page| ok(http.get(at(page, vehicle))) } }
       end
     end
 
@@ -181,14 +203,16 @@ module Benchmarks
     end
 
     def ok(response)
-      status = (response.respond_to?(:status) ? response.status : response.code).to_i
+      status = response.code.to_i
       status.between?(200, 299) || raise("answered #{status}: #{response.body[0, 200]}")
     end
 
+    def get(http, path) = ok(http.get("/api/v1#{path}"))
+
     # Without the first run, which fills the cache.
-    def percentile(rounds = ROUNDS, &block)
+    def percentile(&block)
       yield
-      Array.new(rounds) { Clock.seconds(&block) }.sort[(rounds * 0.95).floor]
+      Array.new(ROUNDS) { Clock.seconds(&block) }.sort[(ROUNDS * 0.95).floor]
     end
 
     def median(figures) = figures.sort[figures.length / 2]

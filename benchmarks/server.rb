@@ -3,7 +3,7 @@
 require "socket"
 
 module Benchmarks
-  # A separate server on a household's file, as bin/serve starts it.
+  # A separate server on a household's file, with the settings bin/serve starts it with.
   module Server
     module_function
 
@@ -13,7 +13,9 @@ module Benchmarks
       server =
         spawn(
           { "GRAVER_DATABASE" => path, "GRAVER_PORT" => port.to_s, **settings },
-          *%w[bundle exec puma --silent -C config/puma.rb config.ru]
+          "bash",
+          "-c",
+          ". bin/environment; . bin/server-environment; exec bundle exec puma --silent -C config/puma.rb config.ru"
         )
       wait_for(port)
       yield port, server

@@ -35,6 +35,8 @@ module Graver
     # How often to check for stale answers, and how long after a change to start the work ahead if it has ended.
     LOOK_EVERY_SECONDS = 1
     AGAIN_SECONDS = 5
+    # How often to give freed memory back.
+    FREED_EVERY_SECONDS = 0.5
     # A server leaves to the process beside it what no request waits for; the garage page waits a moment for cards.
     SERVING = Service::Base::Context::Serving.new(later: ->(_piece) {}, patience: 0.3)
     AHEAD = [RbConfig.ruby, File.join(ROOT, "bin/graver"), "work-ahead"].freeze
@@ -93,6 +95,7 @@ module Graver
       end
       keep_ahead(context, ahead)
       keep_copies(context)
+      keep_small
       phones = phones(context, settings)
       allow(context, phones, settings)
       rack(context, phones:)
@@ -180,6 +183,16 @@ module Graver
           ErrorLog.report(e)
         ensure
           sleep COPY_EVERY_SECONDS
+        end
+      end
+    end
+
+    def keep_small
+      freed = FreedMemory.new
+      Thread.new do
+        loop do
+          sleep FREED_EVERY_SECONDS
+          freed.give_back
         end
       end
     end

@@ -89,6 +89,7 @@ class Architecture
         cli
         boot.rb
         process_beside.rb
+        freed_memory.rb
       ]
     ],
     network: [%w[Net Socket TCPSocket UDPSocket TCPServer OpenURI Puma], %w[api/lan_server.rb]],

@@ -14,14 +14,19 @@ module Graver
         record =
           Struct.new(*fields, keyword_init: true) do
             def initialize(**given)
-              missing = self.class.members - given.keys
-              raise ArgumentError, "#{self.class.name} requires #{missing.join(", ")}" if missing.any?
+              incomplete(given) if given.length < size
 
               super
               freeze
             end
 
             def with(**changes) = self.class.new(**to_h, **changes)
+
+            private
+
+            def incomplete(given)
+              raise ArgumentError, "#{self.class.name} requires #{(members - given.keys).join(", ")}"
+            end
           end
         # A subclass, so that methods of the block can call `super`.
         block ? Class.new(record).tap { |extended| extended.class_eval(&block) } : record

@@ -198,7 +198,7 @@ module Graver
       end
 
       def grouped(table, ids)
-        @database[table].where(inspection_id: ids).order(:id).all.group_by { |row| row[:inspection_id] }
+        @database[table].where(inspection_id: ids).order(:id).all.group_by { |row| row.delete(:inspection_id) }
       end
 
       def grouped_flags(ids)
@@ -234,8 +234,10 @@ module Graver
       end
 
       def reading(row, corrections, flags)
-        now = corrections.empty? ? row.merge(void: false) : Corrections.applied(row.merge(void: false), corrections)
-        ReadingRow.new(**now.slice(*ReadingRow.members), flags:, corrections:, entered: row[:value])
+        # a log holds the same few words again and again
+        row.transform_values! { |value| value.is_a?(String) ? -value : value }
+        now = corrections.empty? ? row : Corrections.applied(row.merge(void: false), corrections)
+        ReadingRow.new(void: false, **now, flags:, corrections:, entered: row[:value])
       end
     end
   end

@@ -154,7 +154,7 @@ class Architecture
       target = node.arguments&.arguments&.first
       return stray("requires what cannot be read") unless target.is_a?(Prism::StringNode)
 
-      allowed = STANDARD + GEMS.fetch(@room, %w[rack rack/protection])
+      allowed = STANDARD + GEMS.fetch(@room, %w[rack rack/protection fiddle])
       stray("requires #{target.unescaped}") unless node.name == :require && allowed.include?(target.unescaped)
     end
 

@@ -18,7 +18,7 @@ module Graver
         # Orders of steps and the like, of jobs under way.
         MOST_PLANS = 40
         # Readings in the vehicles' snapshots that stay in memory; the newest snapshot always does.
-        MOST_READINGS = 30_000
+        MOST_READINGS = 100_000
 
         attr_reader :store,
                     :knowledge,

@@ -15,16 +15,16 @@ module Graver
           @knowledge = knowledge
         end
 
-        # -> [[[ReadingRow] by one tool, date], ...], oldest first
+        # -> [[[ReadingRow] by one tool, date], ...], newest first; lazily, as mostly only the newest is wanted
         def of(part, side, pad = nil)
           rows(part, side, pad)
-            .chunk_while { |one, other| one.last.equal?(other.last) }
-            .map { |run| [by_best_tool(run.map(&:first)), run.first.last.date] }
+            .slice_when { |one, other| !one.last.equal?(other.last) }
+            .map { |run| [by_best_tool(run.map(&:first).reverse), run.first.last.date] }
         end
 
         private
 
-        # Readings since the part they were read on was renewed: [[ReadingRow, Inspection], ...]
+        # Readings since the part they were read on was renewed, newest first: [[ReadingRow, Inspection], ...]
         def rows(part, side, pad)
           on = READ_ON.fetch(part, part)
           @record
@@ -34,8 +34,6 @@ module Graver
             .select { |row, _| here?(row, side, pad) }
             .take_while { |row, _| row.part != on || !RENEWALS.include?(row.event) }
             .select { |row, _| counts?(row, part) }
-            .to_a
-            .reverse
         end
 
         def here?(row, side, pad) = (row.side.nil? || row.side == side) && (row.pad.nil? || row.pad == pad)

@@ -98,7 +98,7 @@ module Graver
             "rotor_out_side" => side.capitalize,
             "rotor_out_exactly" =>
               (verdict.spare_mm.abs <= PadsRead::ON_THE_LIMIT_MM ? Message.of("findings.on_the_limit") : ""),
-            "rotor_out_on" => file.surveys("rotor", side).last&.last&.iso8601
+            "rotor_out_on" => file.newest_rows("rotor", side)&.last&.iso8601
           }
         end
 

@@ -192,8 +192,9 @@ module Graver
         # The first reading over the limit is usually rust on the hub; one that is over it again, or on a hub marked
         # clean that day, is the rotor.
         def runout(side)
-          found = @file.surveys("runout", side).map { |rows, date| [survey_of(rows, "runout").minimum.value_mm, date] }
-          read, date = found.last
+          found =
+            @file.surveys("runout", side).map { |rows, date| [survey_of(rows, "runout").minimum.value_mm, date] }.to_a
+          read, date = found.first
           return {} unless read
 
           limit, from = limit("rotor.runout_limit", "lateral_runout_mm")
