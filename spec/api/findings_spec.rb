@@ -71,6 +71,20 @@ RSpec.describe "Findings in the API" do
     expect(fields(ask(:put, "/approaches", { pads: "hope", rotors: "reuse" }))).to eq("pads" => "unknown_choice")
   end
 
+  # common practice, no source: a seized pin that is left so wears its pad out before its time
+  it "looks again sooner where a pin is marked seized, and no sooner where all move" do
+    looked = -> { ask(:get, "/vehicles/#{car["id"]}")["axles"].first["look_again"]["distance_km"] }
+    log = ->(date, *rows, seen) { ask(:post, inspections, inspection(date, "60000", *rows, conditions: marks(*seen))) }
+    log["2026-05-10", *all_pads("6.8", "7.0", "6.8", "7.0"), []]
+    km =
+      [%w[left piston free], %w[left slide_pins seized]].map do |seen|
+        log["2026-05-11", [seen, %w[right slide_pins free]]]
+        looked.call
+      end
+    expect(km.last).to be < 0.75 * km.first
+    expect(found("inner-sped-up")).to be_empty
+  end
+
   # common practice, no source: rust after some weeks, parts that stick after half a year
   it "tells a long stand from a missing odometer entry" do
     note = ->(day, km) { ask(:post, "/vehicles/#{car["id"]}/odometer", { date: day, odometer: { value: km } }) }

@@ -18,16 +18,18 @@ RSpec.describe Graver::Core::Wear::Forecast do
     )
   end
 
-  # What is stored is what R says today, where R is installed.
-  it "uses answers that R reproduces" do
-    skip "R is not installed" unless system("Rscript", "--version", out: File::NULL, err: File::NULL)
-    again, problem, = Open3.capture3("Rscript", "--vanilla", File.expand_path("../reference/wear.R", __dir__))
+  def by_r(script)
+    again, problem, = Open3.capture3("Rscript", "--vanilla", File.expand_path("../reference/#{script}", __dir__))
     expect(problem).to eq("")
-    JSON
-      .parse(again)
-      .each do |name, values|
-        expect(values).to match(reference.fetch(name).map { |one| be_within(one.abs * 1e-4).of(one) })
-      end
+    JSON.parse(again)
+  end
+
+  # What is stored is what R says today: the answers of its integration, and its data set of cracks.
+  it "uses answers that R reproduces" do
+    expect(by_r("paths.R")).to eq(JSON.parse(File.read(File.expand_path("../reference/paths.json", __dir__))))
+    by_r("wear.R").each do |name, values|
+      expect(values).to match(reference.fetch(name).map { |one| be_within(one.abs * 1e-4).of(one) })
+    end
   end
 
   def plain_quantiles(set, as_of_km)

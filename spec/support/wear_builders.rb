@@ -22,8 +22,8 @@ module WearBuilders
     Wear::Fitting.new(fitted_km: at, new: Thickness.point(new_mm, sd_mm), observations:)
   end
 
-  def history(set, as_of_km:, limit_mm: 3.0, earlier: [], freed: [])
-    Wear::History.new(sets: [*earlier, set], limit_mm:, as_of_km:, freed:)
+  def history(set, as_of_km:, limit_mm: 3.0, earlier: [], freed: [], movements: [])
+    Wear::History.new(sets: [*earlier, set], limit_mm:, as_of_km:, freed:, movements:)
   end
 
   # The same beliefs about a world without drift, changes or wrong readings.

@@ -299,6 +299,7 @@ module Graver
       # Positions stay names; texts about them, and about hypotheses, have their own keys.
       def symbolic(member, value)
         return value if %i[component_log_offset axle_log_offset seizure_weights].include?(member)
+        return value.transform_values { |found| found.transform_keys(&:to_sym) } if member == :movement
 
         case value
         when Array

@@ -4,10 +4,20 @@ module Graver
   module Core
     module Judgement
       # A mark an inspected item can have (knowledge/conditions.yml); marks of one group exclude each other. gone_after:
-      # the part that has to be inspected on every axle before a symptom counts as gone, or nil; source: id in
-      # knowledge/sources.yml, or nil: the file's
+      # the part that has to be inspected on every axle before a symptom counts as gone, or nil; moves: how a pin or a
+      # piston moves ("free", "stiff", "seized"), or nil; source: id in knowledge/sources.yml, or nil: the file's
       Mark =
-        Entry.define(:id, :label, group: nil, good: false, severity: nil, caution: nil, gone_after: nil, source: nil)
+        Entry.define(
+          :id,
+          :label,
+          group: nil,
+          good: false,
+          severity: nil,
+          caution: nil,
+          gone_after: nil,
+          moves: nil,
+          source: nil
+        )
     end
   end
 end

@@ -86,13 +86,13 @@ module Graver
         def driving(odometer) = Driving.from(odometer, @driving_prior)
 
         # entries: [Entry] up to now; specifications: { "pad" => PartSpecification or nil, "rotor" => ... };
-        # beside: { said: [Hearsay] of its pads, others: [[[Entry], PartSpecification], ...] pads of the vehicle's other
-        # axles }, up to now; driving: Driving of the vehicle; planned: { trips:, changes: } its owner has
-        # planned; costs: NextLook::Costs where they are not the usual ones.
+        # beside: { said: [Hearsay] of its pads, moved: [Movement] of its pins and pistons, others: [[[Entry],
+        # PartSpecification], ...] pads of the vehicle's other axles }, up to now; driving: Driving of the vehicle;
+        # planned: { trips:, changes: } its owner has planned; costs: NextLook::Costs where they are not the usual ones.
         def call(entries:, specifications:, as_of_date:, as_of_km:, driving:, beside: {}, planned: {}, costs: @costs)
           why = {}
           timeline = Timeline.new(driving, as_of_date, **planned)
-          known = { as_of_km:, said: beside.fetch(:said, []), kin: paces(beside.fetch(:others, []), as_of_km) }
+          known = { as_of_km:, **beside.slice(:said, :moved), kin: paces(beside.fetch(:others, []), as_of_km) }
           results =
             %w[pad rotor].to_h do |part|
               [part, forecast(part, entries, specifications[part], known, why)&.along(timeline)]

@@ -15,6 +15,7 @@ module Graver
         include FittingOn
         include AtAService
         include UnloggedSet
+        include PinsAndPistons
 
         NUMBERS = Numo::DFloat::Math
         # Hypotheses kept from service to service, considered for merging, after a branching, and between two readings.
@@ -85,26 +86,29 @@ module Graver
 
         def process_epoch(epoch)
           worn = epoch.readings.select { |component, _| @on[component] && !epoch.fits.key?(component) }
-          predict(epoch.km, worn)
+          predict(epoch.km, worn, epoch.movements)
           epoch.freed.each { |component| free(component) if @on[component] }
           put_on(epoch.fits, epoch.choices) if epoch.fits.any?
           suppose_renewal(epoch.km) if grown?(worn)
           read(epoch) if epoch.readings.any?
+          begin_seizures(epoch)
           epoch.said.each { |said| hypotheses.observe_claim(said, @history.limit_mm, @on.keys) }
         end
 
         # Wears everything fitted, up to a distance. A change on the way came early, half way or late. read: the
-        # readings there, which decide what is worth following.
-        def predict(km, read = [])
+        # readings there, which decide what is worth following; movements: how pins and pistons were found there.
+        def predict(km, read = [], movements = [])
           from = @km || km
           @km = [from, km].max
           @stretch_km = @km - from
-          return if @km == from || @on.empty?
+          return if @on.empty?
+          return found_standing(movements) if @km == from
 
           distance_km = @stretch_km
           @before = (hypotheses.mean * hypotheses.weights[:new, true]).sum(axis: 1) if read.any?
           changes = changes(read.any? ? MOMENTS : [0.5])
           chances, quiet = changes.chances(lives(distance_km), hypotheses.quiet)
+          chances *= chance_found(movements, changes.each_who)
           lookahead_score = hypotheses.lookahead_score(changes, distance_km, read, @prior.increment_mm)
           which =
             hypotheses.branch(NUMBERS.log(chances), BRANCHED, negligible: NEGLIGIBLE_CHANGE, quiet:, lookahead_score:)

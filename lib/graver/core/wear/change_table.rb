@@ -48,6 +48,15 @@ module Graver
         # What it concerns: 0 nothing, 1 the axle, then each component.
         def who(which) = @who[which].dup
 
+        # The same for each case.
+        def each_who = @who
+
+        # How the cases in which one of these changes share a chance, by how often they come -> [share], one per case.
+        def shares(whose)
+          mine = @cases.map { |kase| whose.include?(kase.who) ? kase.per_life : 0.0 }
+          mine.map { |per_life| per_life / [mine.sum, 1e-30].max }
+        end
+
         # Per hypothesis and case: when the change comes, and its effect on the unknown of each row (the base, then each
         # component's deviation).
         def epoch(which) = @epochs[which].dup

@@ -11,10 +11,11 @@ module Graver
       # - said: [Hearsay] about the current set
       # - axle: the axle's name, or nil
       # - kin: [WearRate] of the vehicle's other axles
+      # - movements: [[km, [component], how]] of corners whose pins and piston were tried (Movement)
       # - freed: [[km, [component]]] where pins or pistons were freed: the rate before says less about the rate after
       History =
-        Value.define(:sets, :limit_mm, :as_of_km, :freed, :said, :axle, :kin) do
-          def initialize(said: [], axle: nil, kin: [], **rest) = super
+        Value.define(:sets, :limit_mm, :as_of_km, :freed, :movements, :said, :axle, :kin) do
+          def initialize(said: [], movements: [], axle: nil, kin: [], **rest) = super
         end
     end
   end

@@ -22,10 +22,10 @@ module Graver
           @new_parts = new_parts
         end
 
-        # entries of one part, PartSpecification, odometer in km; said: [Hearsay] of the pads, kin: [WearRate] ->
-        # History. Entries may come in any order; those of one day and odometer keep theirs (old pads read, then new
-        # ones fitted).
-        def call(entries, specification, as_of_km:, said: [], kin: [])
+        # entries of one part, PartSpecification, odometer in km; said: [Hearsay] of the pads, moved: [Movement],
+        # kin: [WearRate] -> History. Entries may come in any order; those of one day and odometer keep theirs (old pads
+        # read, then new ones fitted).
+        def call(entries, specification, as_of_km:, said: [], moved: [], kin: [])
           ordered = in_order(entries.select { |entry| entry.part == specification.part })
           services = ordered.select(&:thickness?).map(&:odometer_km).uniq
           fittings =
@@ -41,7 +41,8 @@ module Graver
             kin:,
             limit_mm: specification.limit_mm,
             as_of_km:,
-            freed: freed(entries, specification)
+            freed: freed(entries, specification),
+            movements: movements(moved, specification, as_of_km)
           )
         end
 
@@ -63,12 +64,17 @@ module Graver
         def freed(entries, specification)
           entries
             .select { |entry| entry.event == "freed" }
-            .map do |entry|
-              [
-                entry.odometer_km,
-                specification.components.select { |component| [nil, component.split("_").first].include?(entry.side) }
-              ]
-            end
+            .map { |entry| [entry.odometer_km, at_corner(entry.side, specification)] }
+        end
+
+        def movements(moved, specification, as_of_km)
+          known = moved.select { |each| each.odometer_km <= as_of_km }
+          known.map { |each| [each.odometer_km, at_corner(each.side, specification), each.how] }
+        end
+
+        # side: nil for both
+        def at_corner(side, specification)
+          specification.components.select { |component| [nil, component.split("_").first].include?(side) }
         end
 
         def in_order(entries)

@@ -117,6 +117,9 @@ module Graver
           select(keep | best_of_each(weights, floor))
         end
 
+        # Takes in something that has these chances in each hypothesis.
+        def weigh(chances) = @log_weight += NUMBERS.log(chances)
+
         # Records what happened to each, as a number: those with the same number may merge.
         def tell(chapter) = set(:history_hash, ((history_hash * 61) + chapter) % STORIES)
 

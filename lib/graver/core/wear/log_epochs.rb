@@ -6,9 +6,9 @@ module Graver
       # An axle's history in the order of the odometer: at each epoch what went on and what was read there.
       #
       # Epoch: km; fits { component => Thickness when it went on, or Guess }; choices [mm] of what went on, or nil;
-      # readings [[component, Observation]]; freed [component]; said [Hearsay].
+      # readings [[component, Observation]]; movements [[[component], how]]; freed [component]; said [Hearsay].
       module LogEpochs
-        Epoch = Value.define(:km, :fits, :choices, :readings, :freed, :said)
+        Epoch = Value.define(:km, :fits, :choices, :readings, :movements, :freed, :said)
         # Where a component with no known fitting begins: somewhere between new and its limit.
         Guess = Value.define(:value_mm, :standard_uncertainty_mm, :shared_mm)
 
@@ -23,8 +23,19 @@ module Graver
             history.sets.each_with_index.flat_map do |set, number|
               set.flat_map { |component, fitting| rows(component, fitting, number, history.limit_mm) }
             end
-          epochs = (rows + beside(history)).group_by { |km, number, _| [km.to_f, number] }.sort_by(&:first)
+          epochs =
+            (rows + moved(history, rows) + beside(history))
+              .group_by { |km, number, _| [km.to_f, number] }
+              .sort_by(&:first)
           epochs.map { |(km, _), here| epoch(km, here) }
+        end
+
+        # With what was read first at the same place: the parts that were on till then.
+        def moved(history, rows)
+          history.movements.map do |km, *movement|
+            number = rows.filter_map { |row| row[1] if row[0] == km }.min
+            [km, number || history.sets.length, :moved, movement]
+          end
         end
 
         # After whatever was read or fitted at the same place.
@@ -64,12 +75,13 @@ module Graver
             fits: of.call(:fit).to_h,
             choices: of.call(:choices).first,
             readings: of.call(:read),
+            movements: of.call(:moved),
             freed: of.call(:freed).flatten.uniq,
             said: of.call(:said)
           )
         end
 
-        private_class_method :beside, :rows, :start_of, :epoch
+        private_class_method :moved, :beside, :rows, :start_of, :epoch
       end
     end
   end

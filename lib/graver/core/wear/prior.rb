@@ -35,6 +35,8 @@ module Graver
       # - seizure_weights: { "left_inner" => 0.35 } which component seizes; sums to one
       # - quiet: { share:, times:, pin_times: } on that share of axles, changes of the axle and seizures come so many
       #   times as often
+      # - movement: { "seized" => { seized:, sound:, begins: }, ... } how often a corner's pins and piston are found so
+      #   where one of its components wears by a seizure and where none does; and the chance that one does from there on
       # - freed_log_sd: change of rate to expect when pins or pistons were freed
       # - kept_deviation: correlation of a position's deviation with that of its earlier set
       # - wrong: { share:, sd_mm: } a single reading is simply wrong
@@ -66,6 +68,7 @@ module Graver
           :wrong_new,
           :quiet,
           :seizure_weights,
+          :movement,
           :freed_log_sd,
           :kept_deviation,
           :wrong,

@@ -130,7 +130,11 @@ module Graver
                 record.specifications["pad"]
               ]
             end
-          { said: SaidOfPads.new(@knowledge).hearsay(known, axle.name), others: }
+          {
+            said: SaidOfPads.new(@knowledge).hearsay(known, axle.name),
+            moved: MovementFound.new(@knowledge).call(known, axle.id),
+            others:
+          }
         end
 
         # What does not, each with why: [UsableEntries::Unusable].
@@ -172,9 +176,9 @@ module Graver
         end
 
         # Every place read at a position in its newest inspection: [[ReadingRow], date], or nil. Runout and shoes too.
-        def newest_rows(...) = surveys(...).last
-        # The surveys of each inspection since the part was fitted, oldest first.
-        def surveys(*position) = once([:surveys, *position]) { Surveys.new(self, @knowledge).of(*position) }
+        def newest_rows(*position) = once([:newest_rows, *position]) { surveys(*position).first }
+        # The surveys of each inspection since the part was fitted, newest first, lazily.
+        def surveys(...) = Surveys.new(self, @knowledge).of(...)
 
         # ReadingRow -> Core::Measurement::Reading, or nil where it has no value
         def reading_of(row) = readings.reading(row)
@@ -186,8 +190,9 @@ module Graver
         # The same as its row on file, with its inspection: [ReadingRow, Inspection] or nil.
         def newest_row(...)
           entry = newest_entry(...) or return
-          inspection = inspections.find { |each| each.readings.any? { |row| row.id == entry.ref } }
-          [inspection.readings.find { |row| row.id == entry.ref }, inspection]
+          once(:row_by_id) { rows(LogEntries::PARTS).to_h { |row, inspection| [row.id, [row, inspection]] } }.fetch(
+            entry.ref
+          )
         end
 
         # -> [[Date, km]] of the vehicle
@@ -273,12 +278,17 @@ module Graver
         def here?(entry, side, pad) = [nil, side].include?(entry.side) && [nil, pad].include?(entry.pad)
 
         def newest_entry(part, side, pad = nil, until_day: nil)
-          mine = entries.select { |entry| entry.part == part && here?(entry, side, pad) }
-          mine.select! { |entry| entry.date <= until_day } if until_day
+          mine = until_day ? set_on(until_day, part, side, pad) : since_fit(part, side, pad)
           return unless mine.last&.event == "reading"
 
           together = mine.reverse.take_while { |entry| same_look?(entry, mine.last) }
           together.min_by { |entry| [@knowledge.precise?(entry.reading.method) ? 0 : 1, read_mm(entry)] }
+        end
+
+        # Entries, until a day, of the set that was on then.
+        def set_on(day, ...)
+          set = sets(...).reverse_each.find { |entries| entries.first.date <= day } || []
+          set.take_while { |entry| entry.date <= day }
         end
 
         def same_look?(entry, other)
