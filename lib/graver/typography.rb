@@ -5,7 +5,7 @@ module Graver
   module Typography
     NO_BREAK = "\u00A0"
     # Units that stay on the line of their figure.
-    UNITS = %r{mm|km/h|km|mi|mph|ml|N·m|lbf·ft|lbf·in|°C|kg|kB|MB|MPa|h|min|s|%|thou}
+    UNITS = %r{mm|km/h|km|mi|mph|ml|N·m|lbf·ft|lbf·in|°C|°F|kg|kB|MB|MPa|h|min|s|%|thou}
     BEFORE_UNIT = /(?<=\d) (?=(?:#{UNITS})(?![[:alpha:]·]))/
 
     module_function

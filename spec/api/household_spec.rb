@@ -232,10 +232,10 @@ RSpec.describe "The API" do
 
   it "keeps default units and sends them with the page" do
     units = ->(answer) { answer.except("revision") }
-    expect(units[ask(:get, "/units")]).to eq("length" => "mm", "torque" => "N·m")
-    expect(units[ask(:put, "/units", { torque: "lbf·ft" })]).to eq("length" => "mm", "torque" => "lbf·ft")
-    expect(fields(ask(:put, "/units", { length: "ell", torque: "N·m" })).keys).to eq(["length"])
-    expect(units[ask(:get, "/units")]).to eq("length" => "mm", "torque" => "lbf·ft")
+    expect(units[ask(:get, "/units")]).to eq("pad" => "mm", "rotor" => "mm", "torque" => "N·m")
+    expect(units[ask(:put, "/units", { torque: "lbf·ft" })]).to eq("pad" => "mm", "rotor" => "mm", "torque" => "lbf·ft")
+    expect(fields(ask(:put, "/units", { rotor: "32nd", torque: "N·m" })).keys).to eq(["rotor"])
+    expect(units[ask(:get, "/units")]).to eq("pad" => "mm", "rotor" => "mm", "torque" => "lbf·ft")
     ask(:put, "/vocabulary", { english: "uk" })
     expect(Graver::Boot.page_data(context, {})).to eq("english" => "uk", "units" => units[ask(:get, "/units")])
   end

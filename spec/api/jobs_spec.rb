@@ -328,7 +328,7 @@ RSpec.describe "Jobs in the API" do
       "Piston wind-in direction" => "Clockwise right, anticlockwise left"
     )
     expect(values[plan, "rear.cable_set"].values).to eq(["1.5 mm", "4"])
-    expect(values[plan, "level_before"]["Draw off first"]).to match(/\Aabout \d+ ml\z/)
+    expect(values[plan, "level_before"]["Draw off first"]).to match(/\Aabout \d+ ml \(0\.\d fl oz\)\z/)
     know(rear, ["fluid.reservoir_volume", nil, nil])
     expect(values[ask(:get, "/jobs/#{plan["id"]}"), "level_before"]["Draw off first"]).to include("unknown")
   end

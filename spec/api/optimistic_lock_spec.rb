@@ -108,7 +108,7 @@ RSpec.describe "Changes from two windows" do
       "/schedule" => [{ lead_days: 10 }, { lead_days: 20 }],
       "/approaches" => [{ pads: "law" }, { pads: "maker" }],
       "/vocabulary" => [{ english: "us" }, { english: "uk" }],
-      "/units" => [{ length: "in" }, { length: "mm" }],
+      "/units" => [{ pad: "in" }, { pad: "32nd" }],
       "/inspection-order" => [{ start: "rear_left" }, { start: "rear_right" }]
     }.each do |path, (first, second)|
       change(:put, path, first, nil)

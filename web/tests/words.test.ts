@@ -1,18 +1,6 @@
 import { pieces } from "../src/parts/glossary.svelte";
 import { describe, expect, it } from "vitest";
-import {
-  asEntered,
-  asRead,
-  day,
-  exact,
-  lowerFirst,
-  mm,
-  month,
-  partMm,
-  rough,
-  roughly,
-  span,
-} from "../src/format/words";
+import { asRead, day, exact, lowerFirst, month, rough, roughly, span } from "../src/format/words";
 import { figure, inShort, money, readings, stepGroups, stages, torque } from "../src/format/jobs";
 import type { Schemas } from "../src/api/client";
 
@@ -47,14 +35,6 @@ describe("days", () => {
       "July 2026",
     ]);
     expect(day("2027-03-02")).toBe("2 Mar 2027");
-  });
-});
-
-describe("thicknesses", () => {
-  it("have no more digits than their error allows", () => {
-    expect([mm(7.16), mm(7.16, 0.2), mm(7.16, 0.01), mm(null)]).toEqual(["7.2", "7.2", "7.16", "?"]);
-    expect([partMm(23.456, "rotor"), partMm(23.456, "pad")]).toEqual(["23.46", "23.5"]);
-    expect([asEntered(8), asEntered(7.12345)]).toEqual(["8", "7.123"]);
   });
 });
 

@@ -44,6 +44,24 @@ module Graver
         chance > 0.99 ? with_unit("over 99", "%") : with_unit((chance * 100).round, "%")
       end
 
+      # "250 ml"; to Americans "250 ml (8.5 fl oz)", as bottles say it.
+      def volume(ml)
+        said = with_unit(number(ml), "ml")
+        if american?
+          "#{said} (#{with_unit(number(Core::Quantity::VOLUME.from_base(ml, "fl oz").to_f.round(1)), "fl oz")})"
+        else
+          said
+        end
+      end
+
+      # "230 °C"; to Americans "446 °F". step: what it is rounded to
+      def temperature(celsius, step: 1)
+        value = american? ? (celsius * 1.8) + 32 : celsius
+        with_unit((value / step.to_f).round * step, american? ? "°F" : "°C")
+      end
+
+      def american? = Spoken.english == "us"
+
       # A plain figure: 5000000 is "5,000,000", 7.50 is "7.5", 0.07843 is "0.07843".
       def number(value)
         return grouped(value) if value.is_a?(Integer) || (value.abs >= 1000 && (value % 1).zero?)
@@ -53,9 +71,12 @@ module Graver
 
       # 3.0 of "limit_mm" is "3.0", 0.0213 of "runout_mm" is "0.021".
       def measure(name, value)
-        digits = DIGITS.find { |pattern, _| name.match?(pattern) }&.last
+        digits = digits(name)
         digits ? format("%.#{digits}f", value) : number(value)
       end
+
+      # Digits of a measure by its name, or nil
+      def digits(name) = DIGITS.find { |pattern, _| name.match?(pattern) }&.last
 
       # Two figures, as people say distances: 15,234 km is "15,000 km".
       def distance(km, unit)

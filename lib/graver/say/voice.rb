@@ -8,6 +8,9 @@ module Graver
     module Voice
       # Distances and speeds of the trade: "{distance:80-160}" is "80 to 160 km" or "50 to 100 mi".
       TRADE = /\{(distance|speed):(\d+)(?:-(\d+))?\}/
+      # A length, with its error.
+      LENGTH = /\{(\w+_mm)\}(?: ± \{(\w+_mm)\})? mm\b/
+      RATE = /\{(\w+_mm_per_1000km)\}/
 
       module_function
 
@@ -47,6 +50,8 @@ module Graver
         said = own(message, traded(message))
         return said unless message.tokens
 
+        said = said.gsub(RATE) { Lengths.rate(message.tokens.fetch(Regexp.last_match(1)), message.unit) }
+        said = said.gsub(LENGTH) { length(message.tokens, *Regexp.last_match.captures) }
         said = said.gsub(/\{(\w+)\}/) { token(message, Regexp.last_match(1)) }
         # an empty token leaves no double space
         Typography.tied(said.squeeze(" ").strip)
@@ -66,6 +71,11 @@ module Graver
       # In the owner's terms.
       def own(message, said) = message.terms.reduce(said) { |text, (usual, own)| text.gsub(usual, own) }
 
+      def length(tokens, name, error)
+        mm = tokens[name]
+        mm ? Lengths.named(name, mm, tokens[error]) : Formats.with_unit("?", "mm")
+      end
+
       def token(message, name)
         value = message.tokens[name]
         case value
@@ -83,7 +93,7 @@ module Graver
 
         name.end_with?("chance") ? Formats.percent(value) : Formats.measure(name, value)
       end
-      private_class_method :measured, :traded, :own, :token, :figure
+      private_class_method :measured, :traded, :own, :length, :token, :figure
     end
   end
 end

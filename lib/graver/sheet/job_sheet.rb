@@ -264,11 +264,21 @@ module Graver
         @paper.heading(Say::Texts.t("sheet.readings"), room: 150)
         @paper.say Say::Texts.t("sheet.blanks", unit: @job[:vehicle][:distance_unit]), size: 10
         @paper.say Say::Texts.t("sheet.remarks"), size: 8, colour: Paper::QUIET
+        units = %w[pad rotor].map { |kind| Say::Lengths.unit(kind) }.uniq
+        unit = units.one? ? " (#{units.first})" : ""
         rows =
           @job[:axles].flat_map do |axle|
             axle[:axle][:corners].flat_map { |corner| corner_rows(axle[:axle][:name], corner[:side]) }
           end
-        @paper.table([["", "Old (mm)", "New (mm)", "Remarks"], *rows], widths: { 0 => 150, 1 => 90, 2 => 90 }, size: 10)
+        @paper.table(
+          [["", "Old#{unit}", "New#{unit}", "Remarks"], *rows],
+          widths: {
+            0 => 150,
+            1 => 90,
+            2 => 90
+          },
+          size: 10
+        )
       end
 
       def corner_rows(axle, side)

@@ -77,7 +77,12 @@ module Graver
         if rotor[:discard_mm]
           [-1, 1].each { |side| line(middle + (side * rotor[:discard_mm] / 2.0), ROTOR_HEIGHT, :rotor_limit) }
         end
-        label(rotor[:now_mm] ? format("%.2f", rotor[:now_mm]) : "?", from, from + mm, -ROTOR_HEIGHT - 4)
+        label(
+          rotor[:now_mm] ? Say::Lengths.plain(rotor[:now_mm], "rotor", digits: 2) : "?",
+          from,
+          from + mm,
+          -ROTOR_HEIGHT - 4
+        )
       end
 
       def draw_pad(pad, face, facing, name)
@@ -87,7 +92,7 @@ module Graver
         bar(face + (facing * now), face + (facing * whole(pad)), PAD_HEIGHT, :friction, dashed: true)
         line(face + (facing * pad[:limit_mm]), PAD_HEIGHT, :pad_limit)
         label(
-          "#{name} #{pad[:now_mm] ? format("%.1f", pad[:now_mm]) : "?"}",
+          "#{name} #{pad[:now_mm] ? Say::Lengths.plain(pad[:now_mm], "pad") : "?"}",
           *[face - (facing * pad[:backing_mm]), face + (facing * whole(pad))].minmax,
           5
         )

@@ -44,12 +44,12 @@ module Graver
         pad, rotor = axle[:corners].first.values_at(:inner, :rotor)
         name = axle[:name].capitalize
         [
-          Say::Texts.t("card.pads", axle: name, new: mm(pad[:new_mm]), limit: mm(pad[:limit_mm])),
-          Say::Texts.t("card.rotors", axle: name, new: mm(rotor[:new_mm]), discard: mm(rotor[:discard_mm]))
+          Say::Texts.t("card.pads", axle: name, new: length(pad[:new_mm]), limit: length(pad[:limit_mm])),
+          Say::Texts.t("card.rotors", axle: name, new: length(rotor[:new_mm]), discard: length(rotor[:discard_mm]))
         ]
       end
 
-      def mm(value) = value ? Say::Formats.with_unit(format("%g", value), "mm") : Say::Texts.t("sheet.unknown")
+      def length(mm) = mm ? Say::Lengths.exact(mm) : Say::Texts.t("sheet.unknown")
     end
   end
 end

@@ -48,18 +48,6 @@ export function day(iso: string): string {
   return `${of} ${MONTHS[at - 1]!.slice(0, 3)} ${year}`;
 }
 
-/** A rotor is judged in hundredths, a pad in tenths. */
-export const rotorMm = (value: number | null): string => (value === null ? "?" : value.toFixed(2));
-export const partMm = (value: number | null, part: string): string => (part === "rotor" ? rotorMm(value) : mm(value));
-/** A figure as it was entered, without idle zeros. */
-export const asEntered = (value: number): string => Number(value.toFixed(3)).toString();
-
-/** Millimetres with no more digits than the error allows. */
-export function mm(value: number | null, sd: number | null = null): string {
-  if (value === null) return "?";
-  return value.toFixed(sd !== null && sd < 0.05 ? 2 : 1);
-}
-
 /** Joins the parts that exist: "new, void". */
 export const listed = (...parts: (string | 0 | false | null | undefined)[]): string => parts.filter(Boolean).join(", ");
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { lengthUnit, limitLength } from "../format/lengths";
   import * as common from "../texts/common";
   import * as texts from "../texts/parts";
   import { say } from "../texts/say";
@@ -30,7 +31,7 @@
         <svg width="10" height="18" aria-hidden="true"
           ><path d="M5 1V17" stroke="var(--pad-limit)" stroke-width="2" /></svg
         >
-        {say(texts.padLimitMm, { limitMm: pad.limit_mm })}
+        {say(texts.padLimit, { limit: pad.limit_mm === null ? common.unknown : limitLength(pad.limit_mm, "pad") })}
       </li>
       <li>
         <svg width="10" height="18" aria-hidden="true"
@@ -43,7 +44,7 @@
           /></svg
         >
         {say(texts.rotorDiscard, {
-          discard: rotor?.discard_mm === null ? common.unknown : say(texts.discardMm, { discardMm: rotor?.discard_mm }),
+          discard: rotor?.discard_mm == null ? common.unknown : limitLength(rotor.discard_mm, "rotor"),
         })}
       </li>
       <li>
@@ -52,7 +53,7 @@
         >
         {texts.gone}
       </li>
-      <li>{texts.sectionNote}</li>
+      <li>{say(texts.sectionNote, { unit: lengthUnit("pad") === "mm" ? "mm" : texts.inches })}</li>
     </ul>
   {/if}
 </div>

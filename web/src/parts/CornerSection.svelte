@@ -3,7 +3,7 @@
   import * as texts from "../texts/parts";
   import { say } from "../texts/say";
   import type { Schemas } from "../api/client";
-  import { asEntered, mm, rotorMm } from "../format/words";
+  import { lengthFigure, limitLength, thickness } from "../format/lengths";
   import { drawCorner, type Span } from "./sectionGeometry";
 
   let {
@@ -32,19 +32,13 @@
   const title = $derived(
     say(texts.cornerSpoken, {
       side: corner.side,
-      mm: mm(corner.inner.now_mm),
-      mm2: mm(corner.outer.now_mm),
-      limit:
-        corner.inner.limit_mm === null
-          ? common.unknown
-          : say(texts.asEnteredMm, { asEntered: asEntered(corner.inner.limit_mm) }),
+      inner: thickness(corner.inner.now_mm, "pad"),
+      outer: thickness(corner.outer.now_mm, "pad"),
+      limit: corner.inner.limit_mm === null ? common.unknown : limitLength(corner.inner.limit_mm, "pad"),
     }) +
       say(texts.rotorAndDiscard, {
-        rotorMm: rotorMm(corner.rotor.now_mm),
-        discard:
-          corner.rotor.discard_mm === null
-            ? common.unknown
-            : say(texts.discardMm, { discardMm: corner.rotor.discard_mm }),
+        thickness: thickness(corner.rotor.now_mm, "rotor"),
+        discard: corner.rotor.discard_mm === null ? common.unknown : limitLength(corner.rotor.discard_mm, "rotor"),
       }),
   );
 </script>
@@ -120,7 +114,7 @@
       />
     {/if}
     <text class="number" x={x(pad.middle)} y={tall.top - (small ? 4 : 8)} font-size={tall.text}
-      >{mm(now.now_mm, null)}</text
+      >{lengthFigure(now.now_mm, "pad")}</text
     >
     {#if labels && !small}
       <text class="label" x={x(pad.middle)} y="16">{pad.id}</text>
@@ -133,7 +127,7 @@
     {/each}
   {/if}
   <text class="number" x={x(drawing.rotor.middle)} y={height - (small ? 4 : 5)} font-size={tall.text}
-    >{rotorMm(corner.rotor.now_mm)}</text
+    >{lengthFigure(corner.rotor.now_mm, "rotor")}</text
   >
 </svg>
 

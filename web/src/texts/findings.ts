@@ -29,13 +29,13 @@ export const noKnownLimitMeansNo = "Without a limit there is no verdict, and tha
 export const nameRotors = english("{name} <discs|rotors>");
 export const rotorsWithNewPads = "{name} axle, with new pads: {label}";
 export const rotorsToday = "{name} axle today: {label}";
-export const machinedItWouldEndCutLeftMm = "After machining it would be {cutLeftMm}\u00a0mm above its minimum";
-export const notWorthMachiningItWould = "Not worth machining: it would be {value}\u00a0mm below its minimum";
+export const machinedItWouldEndCutLeftMm = "After machining it would be {left} above its minimum";
+export const notWorthMachiningItWould = "Not worth machining: it would be {value} below its minimum";
 export const whatWouldChangeThis = "What would change this";
 export const planJob = "Plan the {name} job";
 export const fluidOfGrade = "Fluid: {grade}";
 export const boilsAtDryCelsiusCDry =
-  "Boils at no less than {dryCelsius}\u00a0°C dry, {wetCelsius}\u00a0°C wet (49 CFR 571.116).";
+  "Boils at no less than {dry}\u00a0{unit} dry, {wet}\u00a0{unit} wet (49 CFR 571.116).";
 export const mayBeFilledWithMay = "You may fill it with {may}.";
 export const neverWithNever = "Never use {never}.";
 export const namePistonsHomeForNew = "Pushing the {name} pistons back for new pads:";
@@ -54,8 +54,7 @@ export const comparedWithThePrevious = "Compared with the previous inspection";
 export const before = "Before";
 export const worn = "Worn";
 export const over = "Over";
-export const readingWithDay = "{partMm}\u00a0mm, {day}";
-export const readingMm = "{partMm}\u00a0mm";
+export const readingWithDay = "{read}, {day}";
 export const approachesNote =
   "Practitioners disagree. Your choice applies to all your vehicles. A limit of your own in the brake data comes first, but never below the manufacturer's.";
 export const whatWasNoticed = "What you noticed";

@@ -17,11 +17,10 @@ export const ANSWERED = {
   keep: "Saved as doubtful: ",
   earlier_wrong: "The earlier reading no longer counts. ",
 };
-export const intervalMm = "between {mm} and {mm2}\u00a0mm";
-export const readingWithError = "{mm}\u00a0mm, ± {value}";
+export const interval = "between {least} and {most}";
 export const taper = "taper";
 export const variesBy = "varies by";
-export const spread = "{what} {spreadMm}\u00a0mm";
+export const spread = "{what} {spread}";
 export const rotorPlacesShort = "several places round, inside the lip, Enter after each";
 export const rotorPlacesHint =
   "Several places round, inside the lip. Enter after each, Enter on an empty field to continue";
@@ -32,7 +31,7 @@ export const simulated = "Simulated.";
 export const theGaugeSendsTextYou = "The gauge sends {text}; you typed {typed}.";
 export const useText = "Use {text}";
 export const keepTyped = "Keep {typed}";
-export const expectedMm = "expected {partMm}\u00a0mm";
+export const expectedRead = "expected {thickness}";
 export const lastTime = "last time {text}";
 export const newOnes = "New";
 export const noNew = "No new";

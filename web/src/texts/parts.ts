@@ -1,14 +1,13 @@
 import { english } from "./english";
 
 export const sideWheel = "{side} wheel";
-export const padLimitMm = "pad limit {limitMm}\u00a0mm";
-export const discardMm = "{discardMm}\u00a0mm";
+export const padLimit = "pad limit {limit}";
 export const rotorDiscard = english("<disc|rotor> discard {discard}");
 export const gone = "gone";
-export const sectionNote = "mm, seen from behind, to scale. A soft edge shows the reading's error";
-export const asEnteredMm = "{asEntered}\u00a0mm";
-export const cornerSpoken = "{side} corner: inner pad {mm}\u00a0mm, outer pad {mm2}\u00a0mm, limit {limit}; ";
-export const rotorAndDiscard = english("<disc|rotor> {rotorMm}\u00a0mm, discard {discard}");
+export const inches = "inches";
+export const sectionNote = "{unit}, seen from behind, to scale. A soft edge shows the reading's error";
+export const cornerSpoken = "{side} corner: inner pad {inner}, outer pad {outer}, limit {limit}; ";
+export const rotorAndDiscard = english("<disc|rotor> {thickness}, discard {discard}");
 export const keys = "Keys";
 export const inTheInspectionFormLetters = "In the inspection, letters are keys only while the field is empty.";
 export const moreWords = "More words";

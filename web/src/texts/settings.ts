@@ -1,3 +1,4 @@
+import { english } from "./english";
 export const limits = "Limits and statutory inspection";
 export const limitsChange =
   "When parts count as worn out, and the thickness below which you shouldn't drive. A limit in a vehicle's brake data comes first, but never below the manufacturer's. Changes verdicts, forecasts and proposed jobs.";
@@ -41,11 +42,13 @@ export const workshopChange = "Measuring tools and their zero, torque wrenches, 
 export const elsewhere = "More";
 export const wordsAndUnits = "English and units";
 export const unitsChange =
-  "Default unit for new values. You can change it for each value. Saved values stay as entered.";
-export const lengths = "Thicknesses and lengths";
+  "What Graver shows, and the unit it offers for a new value. You can change that for each value; saved ones stay as entered.";
+export const pads = "Pads";
+export const rotors = english("<Discs|Rotors> and other lengths");
 export const torques = "Torques";
 export const wordsChange = "Used on screens, in reminders and on the job sheet. What you type stays as you typed it.";
-export const english = "English";
+export const whichEnglish = "English";
+export const unitNames: Record<string, string> = { "32nd": "32nds of an inch", in: "inches, decimal" };
 export const englishes: Record<string, string> = {
   us: "American: rotor, lug nut, jack stand, tire",
   uk: "British: disc, wheel nut, axle stand, tyre",

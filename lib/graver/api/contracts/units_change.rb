@@ -6,7 +6,8 @@ module Graver
       # The household's usual units.
       class UnitsChange < Contract
         json do
-          optional(:length).filled(:string, max_size?: 20)
+          optional(:pad).filled(:string, max_size?: 20)
+          optional(:rotor).filled(:string, max_size?: 20)
           optional(:torque).filled(:string, max_size?: 20)
         end
       end

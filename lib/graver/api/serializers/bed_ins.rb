@@ -28,7 +28,11 @@ module Graver
             rotor_kg: axle.rotor_kg.round(1),
             estimated: axle.estimated,
             verdict: axle.verdict,
-            sentence: Say::Texts.t(SAID.fetch(axle.verdict), peak: "#{axle.stops.map(&:peak).max.round(-1)} °C"),
+            sentence:
+              Say::Texts.t(
+                SAID.fetch(axle.verdict),
+                peak: Say::Formats.temperature(axle.stops.map(&:peak).max, step: 10)
+              ),
             stops: axle.stops.map { |stop| { number: stop.number, before: stop.before.round, peak: stop.peak.round } }
           }
         end

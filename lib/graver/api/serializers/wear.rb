@@ -166,9 +166,12 @@ module Graver
 
         def prior_sentence(answer, vehicle)
           prior, unit = @knowledge.prior("pad", vehicle.wears_as), vehicle.distance_unit
-          low, high =
-            [-1.2816, 1.2816].map { |z| rate(prior.rate_mm_per_1000km * Math.exp(z * prior.rate_log_sd), unit) }
-          said = [Say::Texts.t("forecast.prior", low:, high:, unit:), *drive(vehicle), *kin(answer, unit)].join(" ")
+          ends = [-1.2816, 1.2816].map { |z| prior.rate_mm_per_1000km * Math.exp(z * prior.rate_log_sd) }
+          said = [
+            Say::Texts.t("forecast.prior", rates: Say::Lengths.rate(*ends, unit)),
+            *drive(vehicle),
+            *kin(answer, unit)
+          ].join(" ")
           return said unless answer.pads&.readings&.positive?
 
           "#{said} #{Say::Texts.t("forecast.replaced", share: Say::Formats.percent(replaced(answer.pads, prior)))}"
@@ -185,7 +188,7 @@ module Graver
           return [] unless answer.pads
 
           answer.kin.map do |pace|
-            Say::Texts.t("forecast.kin", axle: pace.axle, rate: rate(1000 * Math.exp(pace.log_rate), unit), unit:)
+            Say::Texts.t("forecast.kin", axle: pace.axle, rate: Say::Lengths.rate(1000 * Math.exp(pace.log_rate), unit))
           end
         end
 
@@ -195,9 +198,6 @@ module Graver
           spreads = pads.rates.values.map { |low, _, high| Math.log(high / low) / (2 * 1.2816) }
           1 - (spreads.sum { |sd| [sd / prior.rate_log_sd, 1.0].min**2 } / spreads.length)
         end
-
-        # mm per 1,000 km -> per 1,000 of the owner's unit, in words
-        def rate(mm, unit) = format("%.2f", mm * Core::Quantity::DISTANCE.to_base(1, unit))
 
         def driving_sentence(answer, unit)
           days = answer.driving.days_observed

@@ -12,19 +12,27 @@ module Graver
             "english" => English::ALL
           },
           "units" => {
-            "length" => %w[mm in],
+            "pad" => %w[mm 32nd in],
+            "rotor" => %w[mm in],
             "torque" => %w[N·m lbf·ft lbf·in]
           }
         }.freeze
 
         LABELS = {
           english: "changed.chosen_english",
-          length: "changed.chosen_length",
+          pad: "changed.chosen_pad",
+          rotor: "changed.chosen_rotor",
           torque: "changed.chosen_torque"
         }.freeze
 
-        # The English the household chose, or nil.
-        def self.english(context) = (context.store.preferences.all["words"] || {})["english"]
+        # How texts are said: the English the household chose, or nil, and { "pad" => unit, "rotor" => unit }.
+        Said = Core::Value.define(:english, :lengths)
+
+        def self.said(context)
+          kept = context.store.preferences.all
+          english = (kept["words"] || {})["english"]
+          Said.new(english:, lengths: new(context, "units").among(kept["units"]).slice("pad", "rotor"))
+        end
 
         # of: "words" or "units"
         def initialize(context, of)
@@ -33,9 +41,14 @@ module Graver
           @choices = CHOICES.fetch(of)
         end
 
-        # { "length" => "mm", ... }, of everything there is a choice of
-        def chosen
-          @choices.transform_values(&:first).merge((@context.store.preferences.all[@of] || {}).slice(*@choices.keys))
+        # { "pad" => "mm", ... }, of everything there is a choice of
+        def chosen = among(@context.store.preferences.all[@of])
+
+        # kept: what is on file, or nil. Earlier versions had one unit for all lengths.
+        def among(kept)
+          kept ||= {}
+          earlier = kept["length"] == "in" ? { "pad" => "in", "rotor" => "in" } : {}
+          { **@choices.transform_values(&:first), **earlier, **kept.slice(*@choices.keys) }
         end
 
         # As two windows may change them: what nobody chose is nil, whatever the browser speaks.
@@ -49,7 +62,7 @@ module Graver
           )
         end
 
-        # given: { length: "in" }, any of them. Raises InvalidEntry.
+        # given: { pad: "in" }, any of them. Raises InvalidEntry.
         def choose(given)
           wanted = given.transform_keys(&:to_s).slice(*@choices.keys)
           @faults = []

@@ -147,7 +147,7 @@ module Graver
             survey = survey(file, side)
             next if survey&.spread_mm.nil? || survey.told? || survey.spread_mm < limit
 
-            tokens = { side:, spread: format("%.3f", survey.spread_mm), chance: format("%.3f", survey.chance_mm) }
+            tokens = { side:, spread: survey.spread_mm, chance: survey.chance_mm }
             Message.of("findings.variation_unclear", **tokens)
           end
         end

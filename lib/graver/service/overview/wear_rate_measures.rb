@@ -23,7 +23,7 @@ module Graver
             "sped_chance" => most[:chance],
             "sped_pad" => pad,
             "sped_on" => @answer.day_at(most[:since_km]).iso8601,
-            "sped_rate" => @answer.pads.rates.fetch("#{side}_#{pad}")[1].round(2)
+            "sped_mm_per_1000km" => @answer.pads.rates.fetch("#{side}_#{pad}")[1]
           }
         end
 

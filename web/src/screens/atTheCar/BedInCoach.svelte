@@ -6,6 +6,7 @@
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
   import { speed, upperFirst } from "../../format/words";
+  import { degrees, degreeUnit, toCelsius } from "../../format/temperature";
   import { FormState } from "../../parts/formState.svelte";
   import { Loader } from "../../parts/loader.svelte";
 
@@ -17,10 +18,14 @@
   const FIELDS = [
     ["mass_kg", texts.vehicleKg],
     ["front_share_percent", texts.frontShare],
-    ["ambient_celsius", texts.airCelsius],
+    ["ambient_celsius", say(texts.air, { unit: degreeUnit })],
     ["cooling_minutes", texts.coolingMinutes],
   ] as const;
-  const load = () => form.act(async () => (loaded.value = await lazyApi.bedIn(job, given)));
+  const asked = () => ({
+    ...given,
+    ...(given["ambient_celsius"] ? { ambient_celsius: toCelsius(given["ambient_celsius"]) } : {}),
+  });
+  const load = () => form.act(async () => (loaded.value = await lazyApi.bedIn(job, asked())));
   load();
 
   const WIDTH = 340;
@@ -58,7 +63,7 @@
       <svg viewBox="0 0 {WIDTH} {HEIGHT}" role="img" aria-label={axle.sentence}>
         {#each [coach.warm, coach.hot] as mark (mark)}
           <line class:hot={mark === coach.hot} x1={LEFT} x2={WIDTH} y1={y(mark, most)} y2={y(mark, most)} />
-          <text x={LEFT - 4} y={y(mark, most) + 4} text-anchor="end">{mark}°</text>
+          <text x={LEFT - 4} y={y(mark, most) + 4} text-anchor="end">{degrees(mark)}°</text>
         {/each}
         <path d={saw(axle, most)} />
         {#each axle.stops as stop, at (stop.number)}
@@ -92,7 +97,7 @@
             <TextField
               {label}
               inputmode="decimal"
-              placeholder={String(coach.assumed[name])}
+              placeholder={String(name === "ambient_celsius" ? degrees(coach.assumed[name]) : coach.assumed[name])}
               bind:value={given[name]}
               fault={form.fault(name)}
             />

@@ -52,7 +52,7 @@ export class BrakeData {
   show(field: Field): void {
     this.drafts[field.key] ??= {
       text: field.value ?? "",
-      unit: field.unit ?? usualUnit(field.units) ?? "",
+      unit: field.unit ?? usualUnit(field.units, field.key.split(".")[0]) ?? "",
       source: field.source ?? (field.quantity === "torque" ? "manual" : "measured"),
     };
     this.open = field.key;

@@ -3,7 +3,8 @@
   import * as texts from "../../texts/findings";
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
-  import { day, exact, partMm, upperFirst } from "../../format/words";
+  import { thickness } from "../../format/lengths";
+  import { day, exact, upperFirst } from "../../format/words";
 
   /** Every position against its previous reading. */
   let { changes, unit }: { changes: Schemas["Findings"]["changes"]; unit: Schemas["DistanceUnit"] } = $props();
@@ -26,15 +27,15 @@
           <tr
             ><td>{upperFirst(change.axle)} {change.position} {change.part}</td><td
               >{say(texts.readingWithDay, {
-                partMm: partMm(change.before_mm, change.part),
+                read: thickness(change.before_mm, change.part),
                 day: day(change.before_on),
               })}</td
             ><td
               >{say(texts.readingWithDay, {
-                partMm: partMm(change.now_mm, change.part),
+                read: thickness(change.now_mm, change.part),
                 day: day(change.now_on),
               })}</td
-            ><td>{say(texts.readingMm, { partMm: partMm(-since(change), change.part) })}</td><td
+            ><td>{thickness(-since(change), change.part, { digits: change.part === "rotor" ? 2 : 1 })}</td><td
               >{exact(change.km, unit)}</td
             ></tr
           >

@@ -16,6 +16,8 @@
   import Problem from "../../parts/Problem.svelte";
   import StateMark from "../../parts/StateMark.svelte";
   import SymptomQuestions from "./SymptomQuestions.svelte";
+  import { thickness } from "../../format/lengths";
+  import { degrees, degreeUnit } from "../../format/temperature";
   import { lowerFirst, rough, upperFirst } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
 
@@ -107,8 +109,8 @@
               </p>{/each}
             {#if axle.rotors.cut_left_mm !== null && axle.rotors.outcome !== "stay"}<p class="quiet">
                 {axle.rotors.cut_left_mm >= 0
-                  ? say(texts.machinedItWouldEndCutLeftMm, { cutLeftMm: axle.rotors.cut_left_mm.toFixed(2) })
-                  : say(texts.notWorthMachiningItWould, { value: (-axle.rotors.cut_left_mm).toFixed(2) })}.
+                  ? say(texts.machinedItWouldEndCutLeftMm, { left: thickness(axle.rotors.cut_left_mm, "rotor") })
+                  : say(texts.notWorthMachiningItWould, { value: thickness(-axle.rotors.cut_left_mm, "rotor") })}.
               </p>{/if}
             <details>
               <summary>{texts.whatWouldChangeThis}</summary
@@ -126,7 +128,11 @@
           <section class="sheet">
             <h2>{fluid.grade ? say(texts.fluidOfGrade, { grade: fluid.grade }) : texts.fluidHeading}</h2>
             {#if fluid.dry_celsius}<p>
-                {say(texts.boilsAtDryCelsiusCDry, { dryCelsius: fluid.dry_celsius, wetCelsius: fluid.wet_celsius })}
+                {say(texts.boilsAtDryCelsiusCDry, {
+                  dry: degrees(fluid.dry_celsius),
+                  wet: degrees(fluid.wet_celsius ?? 0),
+                  unit: degreeUnit,
+                })}
               </p>{/if}
             {#if fluid.may.length}<p>
                 {say(texts.mayBeFilledWithMay, { may: fluid.may.join(", ") })}

@@ -3,7 +3,7 @@
   import * as texts from "../../texts/inspection";
   import { say } from "../../texts/say";
   import { flushSync } from "svelte";
-  import { partMm } from "../../format/words";
+  import { expectedIn } from "../../format/lengths";
   import type { Schemas } from "../../api/client";
   import ReadingKeys from "./ReadingKeys.svelte";
   import ReadingSays from "./ReadingSays.svelte";
@@ -89,7 +89,7 @@
         id="value-{place.id}"
         inputmode="decimal"
         autocomplete="off"
-        placeholder={expected === null ? "" : partMm(expected, place.part)}
+        placeholder={expected === null ? "" : expectedIn(expected, entry.unit, place.part)}
         bind:value={entry.text}
         oninput={() => ((entry.simulated = false), form.retyped(place))}
         onkeydown={(pressed) => press(pressed, false)}

@@ -3,7 +3,7 @@
   import * as common from "../../texts/common";
   import * as texts from "../../texts/inspection";
   import { say } from "../../texts/say";
-  import { mm, partMm } from "../../format/words";
+  import { thickness, withError } from "../../format/lengths";
   import type { Schemas } from "../../api/client";
   import { keyOf } from "./inspectionContent";
   import type { Place, InspectionForm } from "./inspectionForm.svelte";
@@ -25,7 +25,7 @@
   const several = $derived(place.part === "rotor");
   const history = $derived(
     [
-      expected === null ? "" : say(texts.expectedMm, { partMm: partMm(expected, place.part) }),
+      expected === null ? "" : say(texts.expectedRead, { thickness: thickness(expected, place.part) }),
       place.before && say(texts.lastTime, { text: place.before.text }),
     ]
       .filter(Boolean)
@@ -51,16 +51,16 @@
   {:else if fault}
     {fault.message}
   {:else if measured?.mm != null}
-    {#if measured.lower_mm !== null}{say(texts.intervalMm, {
-        mm: mm(measured.lower_mm),
-        mm2: mm(measured.upper_mm),
-      })}{:else}{say(texts.readingWithError, {
-        mm: mm(measured.mm, measured.sd_mm),
-        value: (2 * measured.sd_mm!).toFixed(measured.sd_mm! < 0.05 ? 2 : 1),
-      })}{/if}{#if measured.spread_mm != null}; {say(texts.spread, {
-        what: place.part === "pad" ? texts.taper : texts.variesBy,
-        spreadMm: measured.spread_mm.toFixed(place.part === "pad" ? 1 : 3),
-      })}{/if}{#if runoutUsual && (place.part === "runout" ? measured.mm : place.part === "rotor" ? (measured.spread_mm ?? 0) : 0) > runoutUsual.value}.
+    {#if measured.lower_mm !== null}{say(texts.interval, {
+        least: thickness(measured.lower_mm, place.part),
+        most: thickness(measured.upper_mm, place.part),
+      })}{:else}{withError(measured.mm, measured.sd_mm!, place.part)}{/if}{#if measured.spread_mm != null}; {say(
+        texts.spread,
+        {
+          what: place.part === "pad" ? texts.taper : texts.variesBy,
+          spread: thickness(measured.spread_mm, place.part, { digits: place.part === "pad" ? 1 : 3 }),
+        },
+      )}{/if}{#if runoutUsual && (place.part === "runout" ? measured.mm : place.part === "rotor" ? (measured.spread_mm ?? 0) : 0) > runoutUsual.value}.
       <strong class="much">{runoutUsual.label}.</strong>{/if}
     {#if history}<span class="quiet"> ({history})</span>{/if}
   {:else if history}

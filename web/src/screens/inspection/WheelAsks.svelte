@@ -16,9 +16,10 @@
   let units = $state<Record<string, string>>({});
   let faults = $state<Record<string, string>>({});
 
+  const unitOf = (ask: Schemas["Ask"]): string => units[ask.key] ?? usualUnit(ask.units, ask.key.split(".")[0]) ?? "";
   async function tell(ask: Schemas["Ask"]) {
     if (!typed[ask.key]?.trim()) return;
-    faults[ask.key] = await form.tell(wheel, ask, typed[ask.key]!, units[ask.key] ?? usualUnit(ask.units) ?? "");
+    faults[ask.key] = await form.tell(wheel, ask, typed[ask.key]!, unitOf(ask));
   }
 </script>
 
@@ -55,7 +56,7 @@
                   label={say(common.unitOfLabel, { label: ask.label })}
                   unseen
                   width="unit"
-                  bind:value={units[ask.key]}
+                  bind:value={() => unitOf(ask), (unit) => (units[ask.key] = unit)}
                   options={ask.units}
                 />
               {/if}

@@ -79,7 +79,7 @@ export abstract class FormEntries {
       this.onwards(place, (other) => {
         other.method = method!.id;
         other.instrument = tool;
-        if (!method!.units.includes(other.unit)) other.unit = usualUnit(method!.units);
+        if (!method!.units.includes(other.unit)) other.unit = usualUnit(method!.units, place.part);
       });
     }
     return true;

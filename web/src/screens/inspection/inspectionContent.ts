@@ -65,12 +65,16 @@ export const emptyContent = (form: Schemas["InspectionForm"]): Content => ({
   large: false,
 });
 
+/** Tools that read inches in decimals. */
+const FINE = ["caliper", "micrometer", "vernier"];
 export const emptyEntry = (place: Place): Entry => ({
   text: "",
   upper: "",
   places: [],
   method: place.method,
-  unit: place.before ? place.unit : usualUnit(["mm", "in"]),
+  unit: place.before
+    ? place.unit
+    : usualUnit(FINE.includes(place.method) ? ["mm", "in"] : ["mm", "in", "32nd"], place.part),
   overall: false,
   instrument: place.instrument,
   event: "reading",

@@ -3,7 +3,8 @@
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
   import { amount } from "../../format/jobs";
-  import { day, exact, listed, partMm, partName } from "../../format/words";
+  import { thickness } from "../../format/lengths";
+  import { day, exact, listed, partName } from "../../format/words";
 
   /** What a finished job took and used, and how long the old parts lasted. */
   let { plan, closed }: { plan: Schemas["JobPlan"]; closed: NonNullable<Schemas["JobPlan"]["closed"]> } = $props();
@@ -30,7 +31,7 @@
             : say(texts.lastedExact, { exact: exact(set.life_km, plan.vehicle.distance_unit) }),
           set.last_mm !== null &&
             set.last_on &&
-            say(texts.thinnestOnDay, { partMm: partMm(set.last_mm, set.part), day: day(set.last_on) }),
+            say(texts.thinnestOnDay, { read: thickness(set.last_mm, set.part), day: day(set.last_on) }),
         ),
       })}
     </p>

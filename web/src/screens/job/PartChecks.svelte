@@ -2,7 +2,7 @@
   import * as texts from "../../texts/job";
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
-  import { figure } from "../../format/jobs";
+  import { exactLength } from "../../format/lengths";
 
   /** A new part compared with the old one, figure by figure. */
   let { checks }: { checks: Schemas["PartCheck"][] } = $props();
@@ -12,8 +12,8 @@
       ? `${check.what}: ${check.old_mm === null ? texts.theOldOnesIsNot : texts.notEntered}`
       : say(texts.whatFigureMmTheOld, {
           what: check.what,
-          figure: figure(check.new_mm),
-          figure2: figure(check.old_mm),
+          figure: exactLength(check.new_mm),
+          figure2: exactLength(check.old_mm),
         });
 </script>
 

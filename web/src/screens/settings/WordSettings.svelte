@@ -13,7 +13,8 @@
   const load = async () => ({ words: await lazyApi.vocabulary(), units: await lazyApi.units() });
   void loaded.load(load);
   const ENGLISH = ["us", "uk"] as const;
-  const LENGTH = ["mm", "in"] as const;
+  const PAD = ["mm", "32nd", "in"] as const;
+  const ROTOR = ["mm", "in"] as const;
   const TORQUE = ["N·m", "lbf·ft", "lbf·in"] as const;
 
   type Chosen = { words?: Schemas["VocabularyChange"]; units?: Schemas["UnitsChange"] };
@@ -44,7 +45,7 @@
 {#snippet choices(legend: string, each: readonly string[], chosen: string, pick: (own: string) => void)}
   <RadioGroup
     {legend}
-    options={each.map((own) => ({ id: own, label: texts.englishes[own] ?? own }))}
+    options={each.map((own) => ({ id: own, label: texts.englishes[own] ?? texts.unitNames[own] ?? own }))}
     {chosen}
     onpick={(own) => void pick(own)}
   />
@@ -56,9 +57,10 @@
   {#if loaded.value}
     {@const { words, units } = loaded.value}
     <p class="quiet">{texts.wordsChange}</p>
-    {@render choices(texts.english, ENGLISH, words.english, (english) => choose({ words: { english } }))}
+    {@render choices(texts.whichEnglish, ENGLISH, words.english, (english) => choose({ words: { english } }))}
     <p class="quiet">{texts.unitsChange}</p>
-    {@render choices(texts.lengths, LENGTH, units.length, (length) => choose({ units: { length } }))}
+    {@render choices(texts.pads, PAD, units.pad, (pad) => choose({ units: { pad } }))}
+    {@render choices(texts.rotors, ROTOR, units.rotor, (rotor) => choose({ units: { rotor } }))}
     {@render choices(texts.torques, TORQUE, units.torque, (torque) => choose({ units: { torque } }))}
   {/if}
 </section>

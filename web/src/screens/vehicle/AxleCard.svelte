@@ -6,6 +6,7 @@
   import type { Schemas } from "../../api/client";
   import AxleSection from "../../parts/AxleSection.svelte";
   import StateMark from "../../parts/StateMark.svelte";
+  import { limitLength } from "../../format/lengths";
   import { day, month, rough, span, upperFirst } from "../../format/words";
 
   /** One axle as it stands: drawn, how long it lasts, why, and where to go from here. */
@@ -29,7 +30,7 @@
     <div class="say stack">
       {#if axle.pads_life}
         <div>
-          <p class="quiet">{say(texts.padsToLimitLabel, { limitMm: axle.limit_mm })}</p>
+          <p class="quiet">{say(texts.padsToLimitLabel, { limit: limitLength(axle.limit_mm, "pad") })}</p>
           <p class="number figure">{span(axle.pads_life.distance_km, vehicle.distance_unit)}</p>
           {#if axle.pads_life.distance_km.p50 > 0}
             <p>

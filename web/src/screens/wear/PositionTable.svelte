@@ -2,7 +2,8 @@
   import * as texts from "../../texts/wear";
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
-  import { mm, partName, perUnit, position as named, rough, span, upperFirst } from "../../format/words";
+  import { thickness, wearFigure, lengthUnit, errorOf } from "../../format/lengths";
+  import { partName, perUnit, position as named, rough, span, upperFirst } from "../../format/words";
 
   /** Each pad and rotor: its thickness today, its pace, and how far it is from its limit. */
   let { components, unit }: { components: Schemas["Wear"]["components"]; unit: Schemas["DistanceUnit"] } = $props();
@@ -25,17 +26,15 @@
           <tr>
             <th scope="row">{upperFirst(named(component.position))} {partName(component.part)}</th>
             <td class="number"
-              >{say(texts.mmMm, { mm: mm(component.now_mm, component.sd_mm) })}
-              <span class="quiet">± {(2 * component.sd_mm).toFixed(component.sd_mm < 0.05 ? 2 : 1)}</span></td
+              >{thickness(component.now_mm, component.part, { sd: component.sd_mm })}
+              <span class="quiet">{errorOf(component.sd_mm, component.part)}</span></td
             >
             <td
-              >{say(texts.valueMm, {
-                value: (component.rate.p50 * per).toFixed(component.part === "pad" ? 2 : 3),
-              })}
+              >{wearFigure(component.rate.p50 * per, component.part)}&nbsp;{lengthUnit(component.part)}
               <span class="quiet"
                 >{say(texts.rateRange, {
-                  value: (component.rate.p10 * per).toFixed(component.part === "pad" ? 2 : 3),
-                  value2: (component.rate.p90 * per).toFixed(component.part === "pad" ? 2 : 3),
+                  value: wearFigure(component.rate.p10 * per, component.part),
+                  value2: wearFigure(component.rate.p90 * per, component.part),
                 })}</span
               ></td
             >

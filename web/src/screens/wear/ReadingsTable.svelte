@@ -3,12 +3,14 @@
   import * as texts from "../../texts/wear";
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
+  import { lengthFigure, lengthUnit } from "../../format/lengths";
   import { day, grouped, inUnit, partName, position as named, upperFirst } from "../../format/words";
 
   /** The readings of the chart as a table, the newest first. */
   let { wear, positions }: { wear: Schemas["Wear"]; positions: string[] } = $props();
   const unit = $derived(wear.axle_name.distance_unit);
   const shown = $derived(wear.readings.filter((reading) => positions.includes(reading.position)).reverse());
+  const inDecimals = (part: string) => ({ digits: part === "rotor" ? 2 : 1 });
 </script>
 
 <details>
@@ -34,9 +36,9 @@
                 >{/if}</td
             >
             <td class="number"
-              >{say(texts.bandMm, {
-                lowMm: reading.low_mm.toFixed(reading.part === "rotor" ? 2 : 1),
-                highMm: reading.high_mm.toFixed(reading.part === "rotor" ? 2 : 1),
+              >{say(texts.band, {
+                low: lengthFigure(reading.low_mm, reading.part, inDecimals(reading.part)),
+                high: `${lengthFigure(reading.high_mm, reading.part, inDecimals(reading.part))}\u00a0${lengthUnit(reading.part)}`,
               })}</td
             >
           </tr>

@@ -17,6 +17,7 @@
   import ForecastQuality from "./ForecastQuality.svelte";
   import WearChart from "./WearChart.svelte";
   import WhatIf from "./WhatIf.svelte";
+  import { limitLength } from "../../format/lengths";
   import { day, lowerFirst, month, position as named, rough, span, upperFirst } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
   import { push } from "svelte-spa-router";
@@ -78,7 +79,7 @@
     {#if axle.pads_life}
       <section class="sheet answer">
         <div class="say">
-          <p class="quiet">{say(texts.padsToLimit, { limitMm: axle.limit_mm })}</p>
+          <p class="quiet">{say(texts.padsToLimit, { limit: limitLength(axle.limit_mm, "pad") })}</p>
           <p class="number big">{span(axle.pads_life.distance_km, unit)}</p>
           {#if axle.pads_life.distance_km.p50 > 0}
             <p>
@@ -119,7 +120,7 @@
               { id: "", label: texts.myLimit },
               ...value.limits.map((each) => ({
                 id: String(each.mm),
-                label: say(texts.mmMmLabel, { mm: each.mm, label: lowerFirst(each.label) }),
+                label: say(texts.limitLabel, { limit: limitLength(each.mm, "pad"), label: lowerFirst(each.label) }),
               })),
             ]}
           />

@@ -35,6 +35,7 @@
       84,
     ),
   );
+  const part = $derived(positions.every((each) => !each.includes("_")) ? "rotor" : "pad");
   const today = $derived(x(distance(wear.as_of.odometer_km)));
 </script>
 
@@ -46,7 +47,7 @@
     role="group"
     aria-label={say(texts.thicknessOverTheOdometerPositions, { positions: positions.map(named).join(", ") })}
   >
-    <WearAxes {x} {y} {unit} {dates} {width} height={HEIGHT} edge={EDGE} />
+    <WearAxes {x} {y} {unit} {part} {dates} {width} height={HEIGHT} edge={EDGE} />
 
     {#each drawn.breaks as fitted (fitted.at)}
       <line class="fitted" x1={x(fitted.at)} x2={x(fitted.at)} y1={EDGE.top} y2={HEIGHT - EDGE.bottom}

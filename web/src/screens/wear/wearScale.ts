@@ -3,6 +3,7 @@ import { say } from "../../texts/say";
 import { scaleLinear } from "d3-scale";
 import { area, line } from "d3-shape";
 import type { Schemas } from "../../api/client";
+import { limitLength } from "../../format/lengths";
 import { day, position as positionName, listed } from "../../format/words";
 
 /** A reading as it is drawn: a point with its error, or the interval a gauge leaves open. */
@@ -123,13 +124,19 @@ function whenNew(wear: Wear, position: string, inUnit: (km: number) => number): 
     high: mm,
     interval: false,
     doubted: false,
-    text: say(texts.newPoint, { position: positionName(position), day: day(fit.date), mm }),
+    text: say(texts.newPoint, {
+      position: positionName(position),
+      day: day(fit.date),
+      thickness: limitLength(mm, part),
+    }),
   }));
 }
 
 function limit(wear: Wear, part: string): WearPicture["limits"] {
   const mm = part === "pad" ? wear.axle.limit_mm : wear.axle.corners[0]?.rotor.discard_mm;
-  return mm ? [{ mm, part, label: part === "pad" ? say(texts.yourLimit, { mm }) : say(texts.discard, { mm }) }] : [];
+  return mm
+    ? [{ mm, part, label: say(part === "pad" ? texts.yourLimit : texts.discard, { limit: limitLength(mm, part) }) }]
+    : [];
 }
 
 function course(wear: Wear, position: string, inUnit: (km: number) => number): Course[] {

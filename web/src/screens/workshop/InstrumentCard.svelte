@@ -9,6 +9,7 @@
   import { Button } from "carbon-components-svelte";
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
+  import { exactLength, thickness } from "../../format/lengths";
   import { day, listed } from "../../format/words";
   import { FormState } from "../../parts/formState.svelte";
   import Fault from "../../parts/Fault.svelte";
@@ -87,7 +88,7 @@
       {say(texts.uncertaintyOfTool, {
         said: instrument.uncertainty
           ? `${instrument.uncertainty}\u00a0${instrument.unit}`
-          : say(texts.usualUncertainty, { usualUncertaintyMm: instrument.usual_uncertainty_mm }),
+          : say(texts.usualUncertainty, { uncertainty: exactLength(instrument.usual_uncertainty_mm) }),
       })}
     </p>
   </div>
@@ -102,7 +103,7 @@
         }),
         !newest.good &&
           say(newest.offset_mm > 0 ? texts.readsHigh : texts.readsLow, {
-            abs: Number(Math.abs(newest.offset_mm).toFixed(3)),
+            by: thickness(Math.abs(newest.offset_mm), "rotor", { digits: 3 }),
           }),
       )}.
       <PlainButton look="link" onclick={withdraw}>{texts.withdrawCheck}</PlainButton>
@@ -135,7 +136,7 @@
       <div>
         <Button size="field" on:click={correct}
           >{say((newest?.offset_mm ?? 0) > 0 ? texts.subtractZeroError : texts.addZeroError, {
-            abs: Number(Math.abs(newest?.offset_mm ?? 0).toFixed(3)),
+            by: thickness(Math.abs(newest?.offset_mm ?? 0), "rotor", { digits: 3 }),
             count: instrument.changes.length,
           })}</Button
         >
