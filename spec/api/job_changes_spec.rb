@@ -233,6 +233,18 @@ RSpec.describe "A job changed while the brake is apart" do
     expect(ask(:patch, address, { state: "ready", because: "Rotors are here" })["state"]).to eq("ready")
   end
 
+  # common practice, no source: ready makes no sound
+  it "has a vehicle's own steps as soon as it is known to be electric" do
+    complete
+    ask(:patch, "/vehicles/#{car["id"]}", { drive: "electric" })
+    steps = ask(:get, address)["steps"].to_h { |step| [step["key"], step] }
+    expect(steps.keys).to include("front.power_off", "front.jacking_points", "ready_pedal").and(
+      satisfy { |ids| !ids.include?("engine_pedal") }
+    )
+    expect(steps["front.pump"]["text"]).to include("with the vehicle switched off")
+    expect(steps["front.power_off"]["cautions"].map { |each| each["severity"] }).to all(eq("danger"))
+  end
+
   it "stops driving after a bad pedal check, and asks about earlier symptoms" do
     begin_job(%w[pads])
     ask(

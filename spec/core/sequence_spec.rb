@@ -117,6 +117,34 @@ RSpec.describe Graver::Core::Planning::Sequence do
     expect(bike.join(" ")).not_to match(/engine|chock|hold|park/)
   end
 
+  # common practice, no source: ready makes no sound, the battery lies beside the jacking points, and a motor makes the
+  # pedal's feel
+  it "switches a vehicle that brakes with its motor off before it is lifted, and proves its pedal ready, on its wheels" do
+    electric = keys(setup("rear", %w[pads bleed], powers: "electric", parking_brakes: "electric"))
+    expect_rising(
+      electric,
+      %w[
+        rear.park
+        rear.jacking_points
+        rear.power_off
+        rear.crack_nuts
+        rear.lift
+        rear.service_mode
+        rear.bleed_by_manual
+        rear.lower
+        rear.hold
+        ready_pedal
+        chocks_away
+        first_stops
+      ]
+    )
+    expect(electric.join(" ")).not_to include("engine_pedal")
+    plain = keys(setup("rear", %w[pads bleed], powers: "combustion")).join(" ")
+    expect([plain.include?("engine_pedal"), plain[/power_off|jacking_points|ready_pedal|bleed_by_manual/]]).to eq(
+      [true, nil]
+    )
+  end
+
   # Read off the words of the steps, beside the facts: whatever is fitted and done, common practice, no source.
   it "never runs the engine off its wheels or releases an unchocked vehicle, in any configuration" do
     PropCheck
@@ -125,7 +153,7 @@ RSpec.describe Graver::Core::Planning::Sequence do
       .check do |kind, front, rear, axles|
         placed = sequence.call(lifts(*axles.map { |axle| random_setup(axle, kind, axle == "front" ? front : rear) }))
         at = ->(pattern) { placed.each_index.select { |index| placed[index].step.text.match?(pattern) } }
-        engine = at[/\bengine on\b|start the engine/i]
+        engine = at[/\bengine on\b|start the engine|make the vehicle ready/i]
         ground = placed.each_index.select { |index| %w[lower hold bike_down].include?(placed[index].step.id) }
         expect(engine.min || placed.length).to be > (ground.max || -1)
         placed

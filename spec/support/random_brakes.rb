@@ -13,7 +13,7 @@ module RandomBrakes
   # One axle of anything that can be bought, with works at random.
   def random_setup(axle, kind, choices)
     caliper, vehicle = kind
-    parking, retention, springs, hose, sensors, works, approaches, bracket, holder, driven, trims, own = choices
+    parking, retention, springs, hose, sensors, works, approaches, bracket, holder, driven, trims, own, powers = choices
     bike = vehicle == "motorcycle"
     parking = "none" if bike || axle == "front" || (caliper == "fixed_opposed" && %w[cable electric].include?(parking))
     works = works.uniq - (parking == "drum_in_hat" ? [] : ["shoes"])
@@ -28,6 +28,7 @@ module RandomBrakes
       hose_holders: bike ? "clip" : holder,
       driven:,
       trims: bike ? "none" : trims,
+      powers: bike ? "combustion" : powers,
       approaches:,
       **own_fastener(own)
     }
@@ -59,7 +60,8 @@ module RandomBrakes
       any(%w[clip bolt]),
       any(%w[front rear all]),
       any(%w[none cover caps locking]),
-      any([nil, "wheel", "caliper", "bracket", "rotor"])
+      any([nil, "wheel", "caliper", "bracket", "rotor"]),
+      any(%w[combustion hybrid electric])
     )
   end
 end

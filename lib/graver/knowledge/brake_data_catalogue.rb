@@ -41,12 +41,15 @@ module Graver
         fields.select { |field| (field.where || {}).all? { |name, wanted| wanted.include?(place[name]) } }
       end
 
-      # What decides what there is on an axle, under the names steps and fields use: { "vehicles" => "car", "axles" =>
-      # "front", "calipers" => "fixed_opposed" or nil, ... }. The block gives the choice on file of a field, or nil.
-      def place(vehicle_kind, axle)
+      # What decides what there is on an axle, under the names steps and fields use: { "vehicles" => "car", "powers" =>
+      # "combustion", "axles" => "front", "calipers" => "fixed_opposed" or nil, ... }. powers: what drives the vehicle.
+      # The block gives the choice on file of a field, or nil.
+      def place(vehicle_kind, axle, powers: "combustion")
         @content
           .fetch("places")
-          .each_with_object({ "vehicles" => vehicle_kind, "axles" => axle }) do |(name, given), found|
+          .each_with_object(
+            { "vehicles" => vehicle_kind, "powers" => powers, "axles" => axle }
+          ) do |(name, given), found|
             fits = (given["where"] || {}).all? { |other, wanted| wanted.include?(found[other]) }
             found[name] = fits ? built(given, yield(given.fetch("field"))) : given["otherwise"]
           end

@@ -58,7 +58,10 @@ module Graver
         end
 
         # The properties of this axle (BrakeDataCatalogue#place).
-        def place = @place ||= @knowledge.brake_data.place(vehicle.kind, axle.name) { |field| choice(field) }
+        def place
+          @place ||=
+            @knowledge.brake_data.place(vehicle.kind, axle.name, powers: vehicle.drive) { |field| choice(field) }
+        end
 
         # Sides that carry a wear sensor.
         def sensor_sides
