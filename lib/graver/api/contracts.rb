@@ -6,7 +6,13 @@ module Graver
   module API
     # Shapes that several contracts share.
     module Contracts
-      KINDS = { "car" => "Car", "van" => "Van", "off_roader" => "Off-roader", "motorcycle" => "Motorcycle" }.freeze
+      KINDS = {
+        "car" => "Car",
+        "van" => "Van",
+        "off_roader" => "Off-roader",
+        "pickup" => "Pickup",
+        "motorcycle" => "Motorcycle"
+      }.freeze
 
       DISTANCE_UNITS = %w[km mi].freeze
       DRIVES = %w[combustion hybrid electric].freeze

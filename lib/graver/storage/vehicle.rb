@@ -2,8 +2,8 @@
 
 module Graver
   module Storage
-    # kind: "car", "van", "off_roader" or "motorcycle"; drive: "combustion", "hybrid" or "electric"; distance_unit: "km"
-    # or "mi"; axles: [Axle]. sample: made up, so that made-up values count on it.
+    # kind: "car", "van", "off_roader", "pickup" or "motorcycle"; drive: "combustion", "hybrid" or "electric";
+    # distance_unit: "km" or "mi"; axles: [Axle]. sample: made up, so that made-up values count on it.
     Vehicle =
       Core::Value.define(:id, :name, :kind, :drive, :distance_unit, :archived, :sample, :axles) do
         # Whose wear its own is expected to be like, by kind.

@@ -4,6 +4,7 @@ export const addAVehicleGraver = "Add a vehicle - Graver";
 export const theNameNameFault = "The name {nameFault}";
 export const car = "Car";
 export const van = "Van";
+export const pickup = "Pickup";
 export const offRoader = "Off-roader";
 export const motorcycle = "Motorcycle";
 export const discsOnTheFrontWheel = english("<Discs|Rotors> on the front wheel");
@@ -14,4 +15,6 @@ export const kilometres = english("<Kilometres|Kilometers>");
 export const miles = "Miles";
 export const newVehicleNote =
   "It gets a front and a rear axle. Limits, sizes and torques can wait: each says what it is needed for.";
+export const notCovered =
+  "Graver covers disc brakes. It can't log drum brakes yet: leave an axle that has them empty, and go by the manual. Trailers, trucks and bicycles aren't covered.";
 export const addVehicle = "Add vehicle";

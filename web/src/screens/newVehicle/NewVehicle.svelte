@@ -9,7 +9,7 @@
   import { api, Refusal, type Schemas } from "../../api/client";
   import Problem from "../../parts/Problem.svelte";
 
-  type Kind = "car" | "van" | "off_roader" | "motorcycle";
+  type Kind = "car" | "van" | "off_roader" | "pickup" | "motorcycle";
   let name = $state("");
   let kind = $state<Kind>("car");
   let drive = $state<Schemas["Drive"]>("combustion");
@@ -58,6 +58,7 @@
       { id: "car", label: texts.car },
       { id: "van", label: texts.van },
       { id: "off_roader", label: texts.offRoader },
+      { id: "pickup", label: texts.pickup },
       { id: "motorcycle", label: texts.motorcycle },
     ]}
   />
@@ -81,6 +82,7 @@
       { id: "mi", label: texts.miles },
     ]}
   />
+  <p class="quiet">{texts.notCovered}</p>
   {#if error && !nameFault}<Problem {error} />{/if}
   <div class="row">
     <Button type="submit" disabled={busy}>{texts.addVehicle}</Button>
