@@ -112,7 +112,7 @@ RSpec.describe "Findings in the API" do
       )
     )
     first = findings["findings"].first
-    expect(first).to include("rule" => include("pads-due"), "severity" => "plan", "sentence" => /limit of 3\.0 mm/)
+    expect(first).to include("rule" => include("pads-due"), "severity" => "plan", "sentence" => /limit \(3\.0 mm\)/)
     vehicle = ask(:get, "/garage")["vehicles"].first
     expect(vehicle).to include("state" => include("severity" => "plan"), "why" => match(/\AFront: /))
   end

@@ -50,7 +50,7 @@ RSpec.describe "The frame in the browser", :demo do
     expect(page).to have_text("Below it a car fails the periodic inspection.")
     expect(context.store.preferences.all["approaches"]).to include("inspection" => "uk")
     page.click_link "Approaches"
-    expect(page).to have_select("Inspection that counts", selected: "United Kingdom, cars: 1.5 mm")
+    expect(page).to have_select("Inspection that counts", selected: "United Kingdom, cars: 1.5 mm (1/16 in)")
   end
 
   it "keeps a device's appearance whatever its system uses" do

@@ -40,15 +40,17 @@ RSpec.describe "The household's English", :demo do
     expect(page).to have_css("section[aria-label='Disc']", text: "Rotor, coated")
   end
 
-  it "starts new entries in the default unit" do
+  it "shows and starts new entries in the household's units" do
     page.visit "/#/settings"
-    page.choose "in", allow_label_click: true
-    expect(page).to have_css("html[data-units*='in']", visible: :all)
+    page.within(:fieldset, "Pads") { page.choose "32nds of an inch", allow_label_click: true }
+    expect(page).to have_css("html[data-units*='32nd']", visible: :all)
+    page.within(:fieldset, "Rotors and other lengths") { page.choose "inches, decimal", allow_label_click: true }
+    expect(page).to have_css(%q(html[data-units*='"rotor":"in"']), visible: :all)
     page.choose "lbf·ft", allow_label_click: true
     expect(page).to have_css("html[data-units*='lbf']", visible: :all)
     page.visit "/#/axles/6/brake-data"
     page.all("summary").each(&:click)
-    { "pad.new_thickness" => "in", "wheel_nut.torque" => "lbf·ft" }.each do |key, unit|
+    { "pad.new_thickness" => "32nd", "rotor.new_thickness" => "in", "wheel_nut.torque" => "lbf·ft" }.each do |key, unit|
       page.find("[id='cell-#{key}'] button.show").click
       expect(page).to have_css(".edit .line:has([id='edit-#{key}']) select")
       expect(page.find(".edit .line:has([id='edit-#{key}']) select").value).to eq(unit)
@@ -57,5 +59,7 @@ RSpec.describe "The household's English", :demo do
     page.visit "/#/workshop"
     page.click_button "Add a torque wrench"
     expect(page).to have_select(selected: "lbf·ft")
+    page.visit "/#/axles/1/wear"
+    expect(page).to have_text("Pads to 4/32 in").and have_text("rotor discard 0.906 in")
   end
 end

@@ -53,13 +53,13 @@ export function limitLength(mm: number, part: string): string {
   return unit === "32nd" ? thickness(mm, part, { limit: true }) : `${(mm / MM_PER_INCH).toFixed(3)}\u00a0in`;
 }
 
-/** A length of a part as it is on file, to the thousandth of an inch. */
-export const exactLength = (mm: number | null): string =>
+/** A length as it is on file, without idle zeros in mm; one digit more in inches. */
+export const exactLength = (mm: number | null, digits = 2): string =>
   mm === null
     ? "?"
     : lengthUnit("rotor") === "mm"
-      ? `${Number(mm.toFixed(2))}\u00a0mm`
-      : `${(mm / MM_PER_INCH).toFixed(3)}\u00a0in`;
+      ? `${Number(mm.toFixed(digits))}\u00a0mm`
+      : `${(mm / MM_PER_INCH).toFixed(digits + 1)}\u00a0in`;
 
 /** How fast a part wears, without unit; mm over any distance. */
 export const wearFigure = (mm: number, part: string): string => {

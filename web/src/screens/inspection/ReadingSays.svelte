@@ -3,7 +3,7 @@
   import * as common from "../../texts/common";
   import * as texts from "../../texts/inspection";
   import { say } from "../../texts/say";
-  import { thickness, withError } from "../../format/lengths";
+  import { lengthFigure, thickness, withError } from "../../format/lengths";
   import type { Schemas } from "../../api/client";
   import { keyOf } from "./inspectionContent";
   import type { Place, InspectionForm } from "./inspectionForm.svelte";
@@ -52,7 +52,7 @@
     {fault.message}
   {:else if measured?.mm != null}
     {#if measured.lower_mm !== null}{say(texts.interval, {
-        least: thickness(measured.lower_mm, place.part),
+        least: lengthFigure(measured.lower_mm, place.part),
         most: thickness(measured.upper_mm, place.part),
       })}{:else}{withError(measured.mm, measured.sd_mm!, place.part)}{/if}{#if measured.spread_mm != null}; {say(
         texts.spread,

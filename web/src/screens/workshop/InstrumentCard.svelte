@@ -9,7 +9,7 @@
   import { Button } from "carbon-components-svelte";
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
-  import { exactLength, thickness } from "../../format/lengths";
+  import { exactLength } from "../../format/lengths";
   import { day, listed } from "../../format/words";
   import { FormState } from "../../parts/formState.svelte";
   import Fault from "../../parts/Fault.svelte";
@@ -103,7 +103,7 @@
         }),
         !newest.good &&
           say(newest.offset_mm > 0 ? texts.readsHigh : texts.readsLow, {
-            by: thickness(Math.abs(newest.offset_mm), "rotor", { digits: 3 }),
+            by: exactLength(Math.abs(newest.offset_mm), 3),
           }),
       )}.
       <PlainButton look="link" onclick={withdraw}>{texts.withdrawCheck}</PlainButton>
@@ -136,7 +136,7 @@
       <div>
         <Button size="field" on:click={correct}
           >{say((newest?.offset_mm ?? 0) > 0 ? texts.subtractZeroError : texts.addZeroError, {
-            by: thickness(Math.abs(newest?.offset_mm ?? 0), "rotor", { digits: 3 }),
+            by: exactLength(Math.abs(newest?.offset_mm ?? 0), 3),
             count: instrument.changes.length,
           })}</Button
         >
