@@ -177,11 +177,12 @@ RSpec.describe "Jobs on other brakes" do
       "bearing_spins",
       "half_shaft_in",
       "bracket_on",
+      "pipe_started",
       "pin_bolts_in",
       "pipe_on",
       "corner_check"
     )
-    expect(said(plan, "pipe_on")).to start_with("Start the pipe nut by hand")
+    expect(said(plan, "pipe_started")).to include("its bolts still out").and include("start the pipe nut by hand")
     expect(parts(plan)).to include("hub_kit" => 2, "caliper" => 2)
     expect(steps(plan)).to include("bleed")
   end

@@ -116,7 +116,7 @@ RSpec.describe "The steps of a job" do
       "rotor_screws_out" => "rotor_screws_in",
       "rotor_bolts_out" => "rotor_bolts_in",
       "hub_nut_off" => "hub_on",
-      "hose_off_banjo" => "hose_on_banjo",
+      "hose_off_banjo" => "banjo_tight",
       "pin_bolts_out" => "pin_bolts_in",
       "guide_bolts_out" => "guide_bolts_in",
       "bike_caliper_off" => "bike_caliper_on",
