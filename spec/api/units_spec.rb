@@ -59,6 +59,9 @@ RSpec.describe "The owner's units" do
       end
     # what an owner entered in mm, named where it is doubted
     expect(left.grep_v(/reading of .* doesn't fit the others/)).to eq([])
+    # cached pages follow a change
+    limits = -> { ask(:get, "/vehicles/1/findings")["findings"].map { |each| each["limit"] }.join(" ") }
+    expect([limits.call[/4.32 in/], ask(:put, "/units", { pad: "mm" }) && limits.call[/3\.0 mm/]]).to all(be_truthy)
   end
 
   # By hand: 3 mm are 3.8 thirty-seconds of an inch, 5.6 mm are 7.06, 0.5 mm are 0.020 in, 22.05 mm are 0.868 in.

@@ -12,9 +12,9 @@ module Graver
       NEARLY = 0.06
       # What is about a rotor, by the name of the token; all else is about pads.
       ROTOR = /rotor|discard|machine|variation|runout|\A(reading|cut_left|spare)_mm\z/
-      # Lengths that something must not fall below are rounded up to a 32nd, all others down: to the careful side.
       # What is no thickness of a pad is never said in 32nds.
       DIFFERENCE = /error|thinner|gone|extension|taper|spare|cut_left/
+      # Lengths that something must not fall below are rounded up to a 32nd, all others down: to the careful side.
       BOUND = /\A(?:limit|floor|maker|shoe_least)_mm\z/
 
       module_function
