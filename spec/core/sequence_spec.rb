@@ -273,7 +273,15 @@ RSpec.describe Graver::Core::Planning::Sequence do
     found = keys(setup("front", ["hose"]))
     expect_rising(
       found,
-      %w[front.left.hose_off_banjo front.left.hose_on_banjo front.left.pin_bolts_in front.left.banjo_tight front.fluid_fresh front.right.bleed front.pump]
+      %w[
+        front.left.hose_off_banjo
+        front.left.hose_on_banjo
+        front.left.pin_bolts_in
+        front.left.banjo_tight
+        front.fluid_fresh
+        front.right.bleed
+        front.pump
+      ]
     )
     expect(keys(setup("front", ["pads"])).grep(/bleed|fluid_fresh/)).to be_empty
   end

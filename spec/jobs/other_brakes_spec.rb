@@ -24,6 +24,39 @@ RSpec.describe "Jobs on other brakes" do
     expect_order(plan, "level_before", "deglaze", "bike_caliper_on", "pump")
   end
 
+  it "says nothing of cars on a motorcycle with two front discs, and blocks its lever" do
+    front =
+      axle(
+        :front,
+        { "caliper.kind": "motorcycle_fixed", "pad.new_thickness": %w[4 mm], "caliper_mount_bolt.torque": %w[35 N·m] },
+        kind: "motorcycle",
+        discs: {
+          front: 2,
+          rear: 1
+        }
+      )
+    plan = planned(front, "pads", "bleed")
+    expect(plan.scope.axles.first.file.limit_mm).to eq(2.0)
+    expect(plan.parts.find { |part| part.line.id == "pads" }.line.label).to include("4 pads")
+    texts =
+      ask(:get, "/jobs/#{job_id}")["steps"].flat_map do |step|
+        [step["text"], *step["cautions"].map { |each| each["text"] }]
+      end
+    expect(texts.join(" ")).not_to match(
+      /\bpedal\b|wheel nut|lug nut|axle stand|jack stand|engine starts|in gear|hub cap/i
+    )
+    expect_order(
+      plan,
+      "lever_blocked",
+      "bike_caliper_off",
+      "bike_caliper_on",
+      "lever_free",
+      "fluid_fresh",
+      "bleed",
+      "pump"
+    )
+  end
+
   it "names the right bit and the wrench that is too small" do
     front =
       axle(

@@ -33,7 +33,7 @@ RSpec.describe Graver::Knowledge::Library do
       ["steps/finish.yml", "with the engine off.", "engine on."] => /step pump runs the engine and does not say so/,
       [
         "steps/finish.yml",
-        "  needs: [level_between]\n  requires: [side_done, bled",
+        "  needs: [level_between, lever_free]\n  requires: [side_done, bled",
         "  does: [runs_engine]\n  requires: [side_done, bled"
       ] =>
         /steps wait for each other: .*pump/,

@@ -51,7 +51,7 @@ module Graver
             { "vehicles" => vehicle_kind, "powers" => powers, "axles" => axle }
           ) do |(name, given), found|
             fits = (given["where"] || {}).all? { |other, wanted| wanted.include?(found[other]) }
-            found[name] = fits ? built(given, yield(given.fetch("field"))) : given["otherwise"]
+            found[name] = fits ? given["is"] || built(given, yield(given.fetch("field"))) : given["otherwise"]
           end
       end
 

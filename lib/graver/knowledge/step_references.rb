@@ -59,8 +59,8 @@ module Graver
           .fetch("places")
           .except("calipers")
           .to_h do |name, place|
-            choices = data.fetch("choices").fetch(fields.fetch(place["field"])["choices"], {})
-            [name.to_sym, [*choices.keys, *place["present"]]]
+            choices = data.fetch("choices").fetch(fields.fetch(place["field"], {})["choices"], {})
+            [name.to_sym, [*choices.keys, *place.values_at("present", "is", "otherwise").compact]]
           end
       end
 

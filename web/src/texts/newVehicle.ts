@@ -15,6 +15,7 @@ export const kilometres = english("<Kilometres|Kilometers>");
 export const miles = "Miles";
 export const newVehicleNote =
   "It gets a front and a rear axle. Limits, sizes and torques can wait: each says what it is needed for.";
-export const notCovered =
-  "Graver covers disc brakes. It can't log drum brakes yet: leave an axle that has them empty, and go by the manual. Trailers, trucks and bicycles aren't covered.";
+export const notCovered = english(
+  "Graver covers <disc|disc> brakes. It can't log drum brakes yet: leave an axle that has them empty, and go by the manual. Trailers, trucks and bicycles aren't covered.",
+);
 export const addVehicle = "Add vehicle";

@@ -119,7 +119,8 @@ module Graver
             torque_at(placed).any? { |set| set.line.torque.nil? && !@knowledge.fastener(set.line.fastener).snug }
           first = placed.step.cautions.select { |id| @cautioned.add?([placed.axle, placed.side, id]) }
           (first + (unknown ? ["no-value"] : [])).map do |id|
-            @knowledge.cautions.fetch(id).to_h.slice(:severity, :text)
+            caution = @knowledge.cautions.fetch(id)
+            { severity: caution.severity, text: @wordings[placed.axle].own(caution.text) }
           end
         end
 
