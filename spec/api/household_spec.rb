@@ -230,6 +230,20 @@ RSpec.describe "The API" do
     end
   end
 
+  it "keeps what an owner notes of a vehicle, and prints it on a job's sheet" do
+    noted = { make: "Fernhill", model: "Estate", year: "2009", plate: " FH 09 ", vin: "" }
+    expect(ask(:patch, "/vehicles/#{car["id"]}", noted)).to include(
+      "make" => "Fernhill",
+      "plate" => "FH 09",
+      "vin" => nil
+    )
+    job = ask(:post, "/axles/#{front}/jobs", { planned_for: "2026-05-23" })
+    expect(job["vehicle"]["noted"]).to eq("2009 Fernhill Estate, FH 09")
+    expect(fields(ask(:patch, "/vehicles/#{car["id"]}", { vin: "V" * 61 }))).to have_key("vin")
+    ask(:patch, "/vehicles/#{car["id"]}", noted.transform_values { nil })
+    expect(ask(:get, "/jobs/#{job["id"]}")["vehicle"]["noted"]).to be_nil
+  end
+
   it "keeps default units and sends them with the page" do
     units = ->(answer) { answer.except("revision") }
     expect(units[ask(:get, "/units")]).to eq("pad" => "mm", "rotor" => "mm", "torque" => "N·m")

@@ -195,7 +195,7 @@ RSpec.describe "Journeys in the browser" do
     add_vehicle
     rename =
       lambda do |elsewhere, here, choice|
-        page.click_button "Rename, change unit"
+        page.click_button "Edit vehicle"
         context.store.vehicles.change(1, name: elsewhere)
         page.fill_in "Name", with: here
         page.click_button "Save"

@@ -72,7 +72,7 @@ RSpec.describe "Screens of the demo household", :demo do
 
   it "renames, archives and restores a vehicle, and logs a fluid change" do
     page.visit "/#/vehicles/3"
-    page.click_button "Rename, change unit"
+    page.click_button "Edit vehicle"
     page.fill_in "Name", with: " "
     page.click_button "Save"
     expect(page).to have_text("Give it a name.")

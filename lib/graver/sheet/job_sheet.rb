@@ -67,6 +67,7 @@ module Graver
                    ),
                    size: 22,
                    style: :bold
+        @paper.say @job[:vehicle][:noted], size: 10, colour: Paper::QUIET if @job[:vehicle][:noted]
         @paper.say @job[:title], size: 11
         hours = @job[:money][:hours]
         @paper.say Say::Texts.t("sheet.time", hours: hours[:said], state: @job[:state].tr("_", " ")),

@@ -4,6 +4,9 @@ module Graver
   module Storage
     # Vehicles and their axles.
     class Vehicles
+      # What an owner may note of a vehicle.
+      NOTES = %i[make model year plate vin].freeze
+
       def initialize(database)
         @database = database
       end
@@ -34,7 +37,7 @@ module Graver
         axle_record(row)
       end
 
-      # changes: any of name, drive, distance_unit, archived_at.
+      # changes: any of name, drive, distance_unit, archived_at, and NOTES.
       def change(id, changes)
         @database[:vehicles].where(id:).update(changes) unless changes.empty?
         find(id)
@@ -44,7 +47,7 @@ module Graver
 
       def record(row, axles)
         Vehicle.new(
-          **row.slice(:id, :name, :kind, :drive, :distance_unit),
+          **row.slice(:id, :name, :kind, :drive, :distance_unit, *NOTES),
           archived: !row[:archived_at].nil?,
           sample: row[:sample],
           axles:

@@ -25,7 +25,7 @@ export const between = "Enter a number from {least} to {most}.";
 export const saved = "Saved.";
 export const vehicles = "Vehicles";
 export const vehiclesChange =
-  "The name, the drive and the odometer unit belong to each vehicle: open it, then choose Rename, change unit.";
+  "The name, the drive and the odometer unit belong to each vehicle: open it, then choose Edit vehicle.";
 export const approaches = "Approaches";
 export const approachesChange =
   "Your limit for pads, and every question practitioners answer differently. The steps, parts and consumables of a job follow them.";

@@ -29,8 +29,17 @@ export const nothingLoggedHint = english(
   "Nothing logged yet. Start with an inspection: take the wheels off one by one and measure two pads and a <disc|rotor> at each.",
 );
 export const restoreVehicle = "Restore vehicle";
+export const noted = {
+  make: "Make",
+  model: "Model",
+  year: "Year",
+  plate: english("<Number plate|License plate>"),
+  vin: "VIN",
+} as const;
+export const notesFor = "For the parts counter and the job sheet, if you like. Graver calculates nothing from them.";
+export const notedVin = "VIN {vin}";
 export const odometerShows = "Odometer shows";
-export const renameChangeUnit = "Rename, change unit";
+export const edit = "Edit vehicle";
 export const archiveVehicle = "Archive vehicle";
 export const followUps = "Follow-ups";
 export const addAnFollowUp = "Add follow-up";

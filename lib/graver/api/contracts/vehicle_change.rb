@@ -10,6 +10,7 @@ module Graver
           optional(:distance_unit).filled(:string, included_in?: DISTANCE_UNITS)
           optional(:drive).filled(:string, included_in?: DRIVES)
           optional(:archived).filled(:bool)
+          Service::Household::ChangeVehicle::NOTES.each { |note| optional(note).maybe(:string, max_size?: 60) }
         end
 
         rule(:name) { key.failure(Say::Texts.t("faults.name")) if key? && value.strip.empty? }

@@ -49,9 +49,16 @@ module Graver
             torques: Torques.call(job),
             quote: job&.quote&.fetch("total", nil),
             quote_lines: job&.quote&.fetch("lines", []) || [],
-            vehicle: plan.overview.vehicle.to_h.slice(:id, :name, :kind, :distance_unit),
+            vehicle: vehicle(plan.overview.vehicle),
             odometer: odometer(plan),
             title: Service::Jobs::JobTitle.call(@knowledge, plan.scope.included.to_h { |axle| [axle.name, axle.works] })
+          }
+        end
+
+        def vehicle(vehicle)
+          {
+            **vehicle.to_h.slice(:id, :name, :kind, :distance_unit),
+            noted: Service::Household::ChangeVehicle.line(vehicle)
           }
         end
 

@@ -8,6 +8,7 @@ module Graver
         # From the gravest.
         SEVERITIES = %w[stop plan watch good].freeze
         NEVER = 1_000_000
+        NOTES = Service::Household::ChangeVehicle::NOTES
 
         def initialize(knowledge, today)
           @knowledge = knowledge
@@ -26,7 +27,7 @@ module Graver
 
         def call(overview, working: false)
           fields = { working: }.merge(
-            overview.vehicle.to_h.slice(:id, :name, :kind, :drive, :distance_unit, :archived, :sample)
+            overview.vehicle.to_h.slice(:id, :name, :kind, :drive, :distance_unit, :archived, :sample, *NOTES)
           )
           fields.merge(
             odometer(overview),

@@ -9,6 +9,11 @@ module Graver
           name: "changed.name",
           drive: "changed.drive",
           distance_unit: "changed.distance_unit",
+          make: "changed.make",
+          model: "changed.model",
+          year: "changed.year",
+          plate: "changed.plate",
+          vin: "changed.vin",
           archived: "changed.archived"
         }.freeze
 

@@ -20,7 +20,7 @@
   import { axleLane, vehicleLane, type Lane } from "../../parts/timelineScale";
   import Shortcuts from "../../parts/Shortcuts.svelte";
   import StateMark from "../../parts/StateMark.svelte";
-  import { day, exact, upperFirst, inUnit } from "../../format/words";
+  import { day, exact, listed, upperFirst, inUnit } from "../../format/words";
   import InvalidData from "../../parts/InvalidData.svelte";
   import { Loader } from "../../parts/loader.svelte";
   import { push } from "svelte-spa-router";
@@ -45,6 +45,8 @@
   });
 
   const vehicle = $derived(loaded.value?.vehicle);
+  const noted = ({ year, make, model, plate, vin }: Schemas["Vehicle"]) =>
+    listed([year, make, model].filter(Boolean).join(" "), plate, vin && say(texts.notedVin, { vin }));
   const today = $derived(loaded.value?.today ?? "");
 
   // Small letters for the front axle, capitals for the rear.
@@ -119,6 +121,7 @@
       >
     </div>
 
+    {#if noted(vehicle)}<p class="quiet noted">{noted(vehicle)}</p>{/if}
     {#if !vehicle.calculated}<p class="sheet" role="alert">{vehicle.why}</p>{/if}
     {#if vehicle.unusable.length}<div class="sheet"><InvalidData readings={vehicle.unusable} /></div>{/if}
     {#if vehicle.seen.length}
@@ -206,7 +209,7 @@
       {:else if renaming}
         <Rename {vehicle} done={(renamed) => void renamedTo(renamed)} />
       {:else}
-        <Button size="small" kind="ghost" on:click={() => (renaming = true)}>{texts.renameChangeUnit}</Button>
+        <Button size="small" kind="ghost" on:click={() => (renaming = true)}>{texts.edit}</Button>
         <Button size="small" kind="ghost" on:click={() => archive(true)}>{texts.archiveVehicle}</Button>
       {/if}
     </div>
