@@ -83,6 +83,10 @@ RSpec.describe "Findings in the API" do
       end
     expect(km.last).to be < 0.75 * km.first
     expect(found("inner-sped-up")).to be_empty
+    why = ask(:get, "/axles/#{front}/wear")["why"].join(" ")
+    expect(why).to match(
+      /[23]\d.% chance that the left inner pad wears faster from now on: its pin or piston doesn't move/
+    )
   end
 
   # common practice, no source: rust after some weeks, parts that stick after half a year

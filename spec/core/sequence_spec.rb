@@ -285,7 +285,10 @@ RSpec.describe Graver::Core::Planning::Sequence do
     )
     expect(keys(setup("front", ["pads"])).grep(/bleed|fluid_fresh/)).to be_empty
     # common practice, no source: a new hose has two ends; one that is screwed into the caliper goes in there first
-    expect_rising(found, %w[front.left.hose_off_banjo front.left.body_end_off front.left.body_end_on front.left.hose_on_banjo])
+    expect_rising(
+      found,
+      %w[front.left.hose_off_banjo front.left.body_end_off front.left.body_end_on front.left.hose_on_banjo]
+    )
     expect_rising(found, %w[front.left.banjo_tight front.left.hose_clear front.left.corner_check])
     expect_rising(
       keys(setup("front", ["hose"], hose_fittings: "screwed")),

@@ -9,6 +9,9 @@ module Graver
         MANY_DAYS = 550
         # A change less likely than this is not mentioned.
         CHANGED_FROM = 0.3
+        # A change so near the last inspection is in no reading yet; it is mentioned from this chance on.
+        JUST_NOW_DAYS = 7
+        BEGINS_FROM = 0.2
         # How far the log must have moved the belief in sudden changes on an axle before it is mentioned.
         QUIET_FROM = 0.82
         LIVELY_BELOW = 0.5
@@ -235,7 +238,10 @@ module Graver
         # Positions whose rate may well have changed, and since when.
         def changed_sentences(answer)
           { "pad" => answer.pads, "rotor" => answer.rotors }.compact.flat_map do |part, result|
-            likely = result.changed.select { |_, supposed| supposed[:chance] >= CHANGED_FROM }
+            likely =
+              result.changed.select do |who, supposed|
+                supposed[:chance] >= (who != :axle && just_now?(answer, supposed) ? BEGINS_FROM : CHANGED_FROM)
+              end
             likely.map { |who, supposed| changed(answer, part, who, supposed) }
           end
         end
@@ -245,7 +251,16 @@ module Graver
           chance = Say::Formats.percent(supposed[:chance])
           return Say::Texts.t("forecast.axle_changed", chance:, part:, day:) if who == :axle
 
-          Say::Texts.t("forecast.part_changed", chance:, position: "#{who.tr("_", " ")} #{part}", day:)
+          position = "#{who.tr("_", " ")} #{part}"
+          return Say::Texts.t("forecast.part_changes", chance:, position:) if just_now?(answer, supposed)
+
+          Say::Texts.t("forecast.part_changed", chance:, position:, day:)
+        end
+
+        # What was found not to move, before it shows.
+        def just_now?(answer, supposed)
+          since = supposed[:since_km]
+          since && answer.last_look && answer.day_at(since) >= answer.last_look - JUST_NOW_DAYS
         end
 
         def quiet_sentence(answer)
