@@ -85,7 +85,7 @@ RSpec.describe "Journeys in the browser" do
     expect(page).to have_text("28N·m").and have_text("20.7lbf·ft")
     page.click_link "Steps"
     page.click_button "All steps on one page"
-    expect(page).to have_text("Don't move the vehicle until the pedal (lever) is firm")
+    expect(page).to have_text("Don't move the vehicle until the pedal is firm")
     page.check "Clear the open items. Read the manufacturer's manual for this axle.", allow_label_click: true
     expect(page).to have_link("Steps", text: %r{1/\d+})
     page.driver.browser.page.command("Emulation.setEmulatedMedia", media: "print")

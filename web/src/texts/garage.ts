@@ -1,5 +1,11 @@
 import { english } from "./english";
 
+export const whatEachVehicleNeeds = "What each vehicle needs";
+export const renewBy = "{axle}: renew the pads by {by}";
+export const inspectBy = "{axle}: inspect by {by}";
+export const fluidOverdue = "brake fluid overdue since {day}";
+export const renewNow = "{axle}: renew the pads now";
+export const inspectNow = "{axle}: inspect now";
 export const garageGraver = "Garage - Graver";
 export const yourGarageIsEmpty = "Your garage is empty";
 export const noVehiclesYet =

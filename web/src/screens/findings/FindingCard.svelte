@@ -116,7 +116,7 @@
     margin: 0;
   }
   .cause {
-    color: var(--doubt);
+    color: var(--ink);
   }
   .answer {
     max-width: 24rem;

@@ -6,6 +6,7 @@
   import { api, type Schemas } from "../../api/client";
   import AxleSection from "../../parts/AxleSection.svelte";
   import ForecastsHeld from "./ForecastsHeld.svelte";
+  import VehicleLines from "./VehicleLines.svelte";
   import Problem from "../../parts/Problem.svelte";
   import Timeline from "../../parts/Timeline.svelte";
   import { soonestLane } from "../../parts/timelineScale";
@@ -84,6 +85,7 @@
       <h1>{common.garage}</h1>
       <a class="add" href="#/vehicles/new">{common.addAVehicle}<kbd aria-hidden="true">a</kbd></a>
     </div>
+    <VehicleLines {vehicles} {today} />
     {#each begun as place, at (place.id)}
       <p class="sheet begun" role="status">
         <strong
