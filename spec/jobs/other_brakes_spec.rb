@@ -170,8 +170,10 @@ RSpec.describe "Jobs on other brakes" do
       "piston_wound",
       "pin_bolts_in",
       "cable_on",
-      "pump",
-      "cable_set"
+      "pump_held",
+      "cable_set",
+      "nuts_by_hand",
+      "pump"
     )
     expect(said(plan, "cable_set")).to match(/levers.*gap.*clicks.*turn free/)
     expect(steps(plan)).not_to include("piston_home")

@@ -30,7 +30,8 @@ RSpec.describe Graver::Knowledge::Library do
       ["steps/safe.yml", "requires: [cool]", "requires: [cold]"] =>
         %r{steps/safe\.yml:2: step stand_still names requires cold},
       ["steps/finish.yml", "adds: [held]", "adds: [lowered]"] => /step engine_pedal requires held, which no step adds/,
-      ["steps/finish.yml", "with the engine off.", "engine on."] => /step pump runs the engine and does not say so/,
+      ["steps/finish.yml", "with the engine off.", "engine on."] =>
+        /step pump_held runs the engine and does not say so/,
       [
         "steps/finish.yml",
         "  needs: [level_between, lever_free]\n  requires: [side_done, bled",

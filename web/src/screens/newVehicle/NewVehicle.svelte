@@ -46,6 +46,7 @@
 <form class="sheet stack" onsubmit={save} novalidate>
   <h1>{common.addAVehicle}</h1>
   <TextField
+    first
     label={common.yourNameForIt}
     bind:value={name}
     maxlength={60}
