@@ -28,7 +28,7 @@ module Graver
 
         private
 
-        def notes(given) = given.slice(*NOTES).transform_values { |note| note.to_s.strip[/.+/m] }
+        def notes(given) = given.slice(*NOTES).transform_values { |note| note.to_s.split.join(" ")[/.+/] }
       end
     end
   end
