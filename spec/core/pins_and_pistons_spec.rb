@@ -45,6 +45,13 @@ RSpec.describe Graver::Core::Wear::AxleFilter::PinsAndPistons do
     begins = KNOWLEDGE.prior("pad").movement["seized"][:begins]
     filter = follow({ "left_inner" => fitted }, as_of_km: 0, movements: [[0, ["left_inner"], "seized"]])
     expect(filter.changes_supposed["left_inner"]).to include(chance: be_between(0.8 * begins, begins), since_km: 0.0)
+    # found seized and freed, with nothing read: it begins anew
+    tried = { movements: [[5000, ["left_inner"], "seized"]] }
+    left, freed =
+      [[], [[5000, ["left_inner"]]]].map do |freed|
+        follow({ "left_inner" => fitted }, as_of_km: 5000, freed:, **tried).changes_supposed["left_inner"][:chance]
+      end
+    expect([left, freed]).to match([be > 0.4, be < 0.1])
   end
 
   it "heeds only the corner, and what was tried so far" do
