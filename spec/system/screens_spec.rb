@@ -32,7 +32,7 @@ RSpec.describe "Screens of the demo household", :demo do
     "/#/jobs/1/car/front.left.bracket_on" => "Fit the bracket",
     "/#/jobs/2/car" => "Push the piston slowly",
     "/#/approaches" => "When parts are worn out",
-    "/#/jobs/1/sheet" => "Job sheet, A4"
+    "/#/jobs/1/sheet" => "Job sheet, Letter"
   }
 
   screens.each do |path, text|

@@ -1,6 +1,8 @@
 <script lang="ts">
   import * as common from "../../texts/common";
   import * as texts from "../../texts/job";
+  import { say } from "../../texts/say";
+  import { told } from "../../texts/pageData";
   import { Button } from "carbon-components-svelte";
   import type { JobPlanState } from "../../parts/jobPlan.svelte";
   import JobMoney from "./JobMoney.svelte";
@@ -13,14 +15,22 @@
   /** The whole job on one page, to print from the browser; or as a PDF with room for the day's readings. */
   let { job }: { job: JobPlanState } = $props();
   const plan = $derived(job.plan!);
+  /** The paper of where American English is spoken, and that of elsewhere; the household's own first. */
+  const PAPERS = [
+    { id: "letter", name: "Letter" },
+    { id: "a4", name: "A4" },
+  ] as const;
+  const [own, other] = told("english") === "us" ? PAPERS : ([PAPERS[1], PAPERS[0]] as const);
 </script>
 
 <div class="row no-print">
-  <Button size="field" href="/api/v1/jobs/{plan.id}/sheet.pdf?paper=a4" target="_blank">{texts.jobSheetPdf}</Button>
-  <Button size="field" kind="tertiary" href="/api/v1/jobs/{plan.id}/sheet.pdf?paper=letter" target="_blank"
-    >{texts.letterPDF}</Button
+  <Button size="field" href="/api/v1/jobs/{plan.id}/sheet.pdf?paper={own.id}" target="_blank"
+    >{say(texts.jobSheetPdf, { paper: own.name })}</Button
   >
-  <Button size="field" kind="tertiary" href="/api/v1/jobs/{plan.id}/card.pdf?paper=a4" target="_blank"
+  <Button size="field" kind="tertiary" href="/api/v1/jobs/{plan.id}/sheet.pdf?paper={other.id}" target="_blank"
+    >{say(texts.otherPaper, { paper: other.name })}</Button
+  >
+  <Button size="field" kind="tertiary" href="/api/v1/jobs/{plan.id}/card.pdf?paper={own.id}" target="_blank"
     >{texts.wallCardPDF}</Button
   >
   <Button size="field" kind="ghost" on:click={() => window.print()}>{texts.printThisPage}</Button>
