@@ -107,6 +107,13 @@ RSpec.describe "The steps of a job" do
     expect(steps.select(&:safety_critical).reject(&:mandatory)).to be_empty
   end
 
+  # However a job changes: what a step only nips up, a later one torques.
+  it "remember a joint that was nipped up until it is torqued" do
+    nipped = %w[banjo_crack hose_crack pipe_crack hose_on_banjo].map { |id| step(id).adds.include?("joint_nipped") }
+    tight = %w[banjo_tight banjo_torqued joint_tightened pipe_on].map { |id| step(id).removes.include?("joint_nipped") }
+    expect(nipped + tight).to all(be(true))
+  end
+
   it "undo and tighten with the same works" do
     pairs = {
       "bracket_off" => "bracket_on",
