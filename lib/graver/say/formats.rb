@@ -47,11 +47,10 @@ module Graver
       # "250 ml"; to Americans "250 ml (8.5 fl oz)", as bottles say it.
       def volume(ml)
         said = with_unit(number(ml), "ml")
-        if american?
-          "#{said} (#{with_unit(number(Core::Quantity::VOLUME.from_base(ml, "fl oz").to_f.round(1)), "fl oz")})"
-        else
-          said
-        end
+        return said unless american?
+
+        ounces = Core::Quantity::VOLUME.from_base(ml, "fl oz").to_f.round(1)
+        "#{said} (#{with_unit(number(ounces), "fl oz")})"
       end
 
       # "230 °C"; to Americans "446 °F". step: what it is rounded to

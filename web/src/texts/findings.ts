@@ -29,13 +29,12 @@ export const noKnownLimitMeansNo = "Without a limit there is no verdict, and tha
 export const nameRotors = english("{name} <discs|rotors>");
 export const rotorsWithNewPads = "{name} axle, with new pads: {label}";
 export const rotorsToday = "{name} axle today: {label}";
-export const machinedItWouldEndCutLeftMm = "After machining it would be {left} above its minimum";
+export const machinedItWouldBe = "After machining it would be {left} above its minimum";
 export const notWorthMachiningItWould = "Not worth machining: it would be {value} below its minimum";
 export const whatWouldChangeThis = "What would change this";
 export const planJob = "Plan the {name} job";
 export const fluidOfGrade = "Fluid: {grade}";
-export const boilsAtDryCelsiusCDry =
-  "Boils at no less than {dry}\u00a0{unit} dry, {wet}\u00a0{unit} wet (49 CFR 571.116).";
+export const boilsAt = "Boils at no less than {dry}\u00a0{unit} dry, {wet}\u00a0{unit} wet (49 CFR 571.116).";
 export const mayBeFilledWithMay = "You may fill it with {may}.";
 export const neverWithNever = "Never use {never}.";
 export const namePistonsHomeForNew = "Pushing the {name} pistons back for new pads:";

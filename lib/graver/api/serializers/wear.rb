@@ -144,7 +144,7 @@ module Graver
             readings_sentence(overview),
             prior_sentence(answer, overview.file.vehicle),
             driving_sentence(answer, overview.file.vehicle.distance_unit),
-            *changed_sentences(answer),
+            *changed_sentences(overview),
             quiet_sentence(answer),
             *@said,
             *doubt_sentences(overview)
@@ -236,31 +236,40 @@ module Graver
         end
 
         # Positions whose rate may well have changed, and since when.
-        def changed_sentences(answer)
+        def changed_sentences(overview)
+          answer = overview.answer
           { "pad" => answer.pads, "rotor" => answer.rotors }.compact.flat_map do |part, result|
-            likely =
-              result.changed.select do |who, supposed|
-                supposed[:chance] >= (who != :axle && just_now?(answer, supposed) ? BEGINS_FROM : CHANGED_FROM)
-              end
-            likely.map { |who, supposed| changed(answer, part, who, supposed) }
+            result.changed.filter_map do |who, supposed|
+              begins = begins?(overview, who, supposed)
+              changed(answer, part, who, supposed, begins) if supposed[:chance] >= (begins ? BEGINS_FROM : CHANGED_FROM)
+            end
           end
         end
 
-        def changed(answer, part, who, supposed)
+        def changed(answer, part, who, supposed, begins)
           day = answer.day_at(supposed[:since_km])
           chance = Say::Formats.percent(supposed[:chance])
           return Say::Texts.t("forecast.axle_changed", chance:, part:, day:) if who == :axle
 
           position = "#{who.tr("_", " ")} #{part}"
-          return Say::Texts.t("forecast.part_changes", chance:, position:) if just_now?(answer, supposed)
+          return Say::Texts.t("forecast.part_changes", chance:, position:) if begins
 
           Say::Texts.t("forecast.part_changed", chance:, position:, day:)
         end
 
-        # What was found not to move, before it shows.
-        def just_now?(answer, supposed)
-          since = supposed[:since_km]
-          since && answer.last_look && answer.day_at(since) >= answer.last_look - JUST_NOW_DAYS
+        # Whether it is a pin or a piston that was marked, and does not show in the wear yet.
+        def begins?(overview, who, supposed)
+          answer, since = overview.answer, supposed[:since_km]
+          unless since && answer.last_look && stuck_sides(overview.file).include?(who.to_s.split("_").first)
+            return false
+          end
+
+          answer.day_at(since) >= answer.last_look - JUST_NOW_DAYS
+        end
+
+        # Sides whose pins or piston did not move freely when they were last tried.
+        def stuck_sides(file)
+          file.beside.fetch(:moved).group_by(&:side).reject { |_, tried| tried.last.how == "free" }.keys
         end
 
         def quiet_sentence(answer)

@@ -193,9 +193,8 @@ module Graver
         # The same as its row on file, with its inspection: [ReadingRow, Inspection] or nil.
         def newest_row(...)
           entry = newest_entry(...) or return
-          once(:row_by_id) { rows(LogEntries::PARTS).to_h { |row, inspection| [row.id, [row, inspection]] } }.fetch(
-            entry.ref
-          )
+          by_id = once(:row_by_id) { rows(LogEntries::PARTS).to_h { |row, inspection| [row.id, [row, inspection]] } }
+          by_id.fetch(entry.ref)
         end
 
         # -> [[Date, km]] of the vehicle

@@ -109,7 +109,7 @@
               </p>{/each}
             {#if axle.rotors.cut_left_mm !== null && axle.rotors.outcome !== "stay"}<p class="quiet">
                 {axle.rotors.cut_left_mm >= 0
-                  ? say(texts.machinedItWouldEndCutLeftMm, { left: thickness(axle.rotors.cut_left_mm, "rotor") })
+                  ? say(texts.machinedItWouldBe, { left: thickness(axle.rotors.cut_left_mm, "rotor") })
                   : say(texts.notWorthMachiningItWould, { value: thickness(-axle.rotors.cut_left_mm, "rotor") })}.
               </p>{/if}
             <details>
@@ -127,10 +127,10 @@
           {@const fluid = findings.fluid}
           <section class="sheet">
             <h2>{fluid.grade ? say(texts.fluidOfGrade, { grade: fluid.grade }) : texts.fluidHeading}</h2>
-            {#if fluid.dry_celsius}<p>
-                {say(texts.boilsAtDryCelsiusCDry, {
+            {#if fluid.dry_celsius !== null && fluid.wet_celsius !== null}<p>
+                {say(texts.boilsAt, {
                   dry: degrees(fluid.dry_celsius),
-                  wet: degrees(fluid.wet_celsius ?? 0),
+                  wet: degrees(fluid.wet_celsius),
                   unit: degreeUnit,
                 })}
               </p>{/if}

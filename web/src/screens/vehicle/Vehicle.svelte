@@ -1,5 +1,5 @@
 <script lang="ts">
-  import Rename from "./Rename.svelte";
+  import EditVehicle from "./EditVehicle.svelte";
   import VehicleLog from "./VehicleLog.svelte";
   import PlainButton from "../../parts/controls/PlainButton.svelte";
   import Skeleton from "../../parts/Skeleton.svelte";
@@ -207,7 +207,7 @@
       {#if vehicle.archived}
         <Button size="small" kind="ghost" on:click={() => archive(false)}>{texts.restoreVehicle}</Button>
       {:else if renaming}
-        <Rename {vehicle} done={(renamed) => void renamedTo(renamed)} />
+        <EditVehicle {vehicle} done={(renamed) => void renamedTo(renamed)} />
       {:else}
         <Button size="small" kind="ghost" on:click={() => (renaming = true)}>{texts.edit}</Button>
         <Button size="small" kind="ghost" on:click={() => archive(true)}>{texts.archiveVehicle}</Button>
