@@ -40,6 +40,7 @@ RSpec.describe Architecture do
     knowledge_error.rb
     message.rb
     not_found.rb
+    terms.rb
     typography.rb
   ]
   alone = <<~RUBY

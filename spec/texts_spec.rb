@@ -47,8 +47,7 @@ RSpec.describe Graver::Say::Texts do
         *%w[stay replace measure_again].map { |outcome| "rotor_because_#{outcome}" }
       ],
       "jobs." => %w[fluid_draw_off fluid_needed],
-      "sheet." => %w[inner_pad outer_pad rotor],
-      "part_names." => %w[rotor rotors]
+      "part_names." => %w[rotor rotors shoe brake_shoe brake_shoes]
     }.flat_map { |start, ends| ends.map { |last| start + last } }
 
   it "has every text the code uses and no other" do

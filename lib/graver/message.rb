@@ -61,6 +61,9 @@ module Graver
       freeze
     end
 
+    # The same in an owner's terms too (Terms.put).
+    def in_terms(terms) = Message.new(kind, text, tokens:, unit:, terms: @terms.merge(terms))
+
     def to_s = self.class.say(self)
     alias to_str to_s
     def to_json(*arguments) = to_s.to_json(*arguments)

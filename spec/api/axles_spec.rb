@@ -181,7 +181,7 @@ RSpec.describe "An axle in the API" do
           inspection("", "", pad("8.4"), pad("9.", pad: "outer"), pad("3.1", side: "right"))
         )
       corner = preview["axles"].first["corners"].first
-      expect([corner["inner"]["now_mm"], corner["outer"]["now_mm"]]).to eq([8.4, nil])
+      expect(corner["pads"].map { |pad| pad.values_at("pad", "now_mm") }).to eq([["inner", 8.4], ["outer", nil]])
       expect(preview["faults"].map { |fault| fault["field"] }).to include(
         "odometer.value",
         "date",

@@ -27,7 +27,7 @@ RSpec.describe "Backups in the API" do
   # A cached answer belongs to another history, though its revision numbers come again.
   it "shows restored data, not cached pages" do
     log = ->(day, odometer, value) { ask(:post, inspections, inspection(day, odometer, pad(value))) }
-    now = -> { ask(:get, "/garage")["vehicles"].first["axles"].first["corners"].first["inner"]["now_mm"] }
+    now = -> { ask(:get, "/garage")["vehicles"].first["axles"].first["corners"].first["pads"].first["now_mm"] }
     log["2026-05-01", "60000", "9.0"]
     name = ask(:post, "/backups")["backups"].first["name"]
     before = now.call

@@ -64,7 +64,7 @@ RSpec.describe "Claims and symptoms in the API" do
     ask(:post, inspections, inspection("2026-05-15", "40000", pad("9.9", axle: rear)))
     slow = look.call
     expect(ask(:get, "/axles/#{front}/wear")["why"].join).to match(
-      /This vehicle's rear pads wore about 0\.0[56] mm per 1,000 km/
+      /This vehicle's rear axle wore about 0\.0[56] mm per 1,000 km/
     )
     ask(:post, inspections, inspection("2026-05-16", "40010", pad("4.0", axle: rear, answer: "keep")))
     expect(look.call).to be < slow * 0.85

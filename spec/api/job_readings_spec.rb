@@ -35,7 +35,7 @@ RSpec.describe "Readings in the middle of a job in the API" do
     expect(inspection.conditions.map { |each| [each.item, each.value] }).to eq([%w[fluid_level 3/4]])
     # and is calculated at once
     corners = ask(:get, home)["axles"].first["corners"]
-    expect(corners.first["inner"]["now_mm"]).to be_within(0.3).of(4.2)
+    expect(corners.first["pads"].first["now_mm"]).to be_within(0.3).of(4.2)
   end
 
   it "goes on after another inspection of the day, at the odometer that is given or else the highest" do

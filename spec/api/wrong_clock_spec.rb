@@ -24,7 +24,7 @@ RSpec.describe "Entries dated after today" do
     vehicle = ask(:get, "/vehicles/#{car["id"]}")
     expect(vehicle["unusable"]).to match([include("text" => "16 May 2027", "because" => /after today/)])
     expect(vehicle["log"].map { |entry| entry["date"] }).to eq(%w[2027-05-16 2026-05-10 2026-03-01])
-    expect(vehicle["axles"].first["corners"].first["inner"]["now_mm"]).to be_within(0.3).of(6.5)
+    expect(vehicle["axles"].first["corners"].first["pads"].first["now_mm"]).to be_within(0.3).of(6.5)
     wrong = vehicle["unusable"].first["inspection"]
     ask(
       :post,

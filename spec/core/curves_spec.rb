@@ -141,6 +141,8 @@ RSpec.describe "Curves and days" do
         KNOWLEDGE.outlook.call(
           entries: [],
           specifications: {
+            "pad" => nil,
+            "rotor" => nil
           },
           as_of_date: Date.new(2026, 5, 16),
           as_of_km: 0.0,

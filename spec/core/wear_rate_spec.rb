@@ -3,7 +3,10 @@
 RSpec.describe Graver::Core::Wear::WearRate do
   include WearBuilders
 
-  def pace(*sets) = described_class.of("rear", history(sets.last, as_of_km: 90_000, earlier: sets[0...-1]), 0.2)
+  def pace(*sets)
+    prior = KNOWLEDGE.prior("pad").with(set_log_sd: 0.2)
+    described_class.of("rear", history(sets.last, as_of_km: 90_000, earlier: sets[0...-1]), prior)
+  end
 
   # By hand: 3 mm in 30,000 km and 6 mm in 30,000 km, read with 0.15 mm each and new to 0.15 mm.
   it "averages a set's pads, and sets by their precision" do
@@ -35,7 +38,8 @@ RSpec.describe Graver::Core::Wear::WearRate do
     stub_const("Graver::Core::Wear::Hypotheses::Hearing::WRONG", 0.0)
     none = [{ share: 1.0, per_life: 0.0 }]
     prior = KNOWLEDGE.prior("pad").with(trends: none, axles_alike: 0.6, axle_log_offset: { "rear" => -0.3 })
-    other = described_class.new(axle: "rear", log_rate: Math.log(0.3e-3), log_sd: 0.2)
+    other =
+      described_class.new(axle: "rear", log_rate: Math.log(0.3e-3), log_sd: 0.2, usual: prior.usual_log_rate("rear"))
     base = bases(prior, "front", [other])
     middle, sd = Math.log(prior.rate_mm_per_1000km / 1000), prior.rate_log_sd
     away = other.log_rate - (middle - 0.3)

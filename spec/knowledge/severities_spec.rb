@@ -26,6 +26,10 @@ RSpec.describe "Severities" do
       "pipe.corroded",
       "pipe.wet",
       "bearing.nut_loose",
+      "cylinder.wet",
+      "lining.lifting",
+      "lining.oily",
+      "drum_face.cracked",
       "symptom.warning_light",
       "symptom.grinding",
       "symptom.sinking_pedal",
@@ -98,7 +102,16 @@ RSpec.describe "Severities" do
         .group_by { |rule| rule["severity"] }
         .transform_values { |list| list.map { |rule| rule["id"] } }
     expect(states["stop"]).to eq(
-      %w[apart seen-stop pad-metal pad-read-below-floor pad-doubted-below-floor pad-below-floor rotor-read-out]
+      %w[
+        apart
+        seen-stop
+        pad-metal
+        pad-read-below-floor
+        pad-doubted-below-floor
+        pad-below-floor
+        rotor-read-out
+        drum-read-out
+      ]
     )
     expect(states["plan"]).to eq(
       %w[seen-plan pad-read-at-limit pad-at-limit pad-due-soon pad-maybe-at-limit pad-likely-due rotor-near-discard]
@@ -124,13 +137,13 @@ RSpec.describe "Severities" do
     expect(ranks).to eq(ranks.sort)
   end
 
-  # What the road tells is proved by a look; a leak that was only felt, and a lamp, no job can answer for. Pipes and wheel
-  # bearings are no work on a brake: whoever marks one bad is sent to have it renewed.
+  # What the road tells is proved by a look; a leak that was only felt, and a lamp, no job can answer for. Pipes, wheel
+  # bearings, seals, backing plates and cables are no work on a brake: whoever marks one bad is sent to have it renewed.
   it "offers a job for every bad mark at a wheel, and none that hides a leak" do
     answers = KNOWLEDGE.works.flat_map(&:answers)
     grave = marks.select { |_, mark| mark.severity }.keys
     open = grave.reject { |id| answers.include?(id) || answers.include?(id.split(".").first) }
-    expect(open.grep_v(/\A(pipe|bearing)\./)).to contain_exactly(
+    expect(open.grep_v(/\A(pipe|bearing|axle_seal)\.|ledges.rusted|brake_cable.frayed/)).to contain_exactly(
       "symptom.sinking_pedal",
       "symptom.fluid_loss",
       "symptom.warning_light",
@@ -156,7 +169,7 @@ RSpec.describe "Severities" do
     of("stop").each_with_index do |id, at|
       item, mark = id.split(".")
       entry = KNOWLEDGE.wheel_items.find { |each| each.id == item }
-      place = entry ? { axle: front, side: "left", face: ("inner" if entry.place == "faces") }.compact : {}
+      place = entry ? { axle: at_axle(entry), side: "left", face: entry.faces.first }.compact : {}
       seen =
         ask(:post, inspections, inspection("2026-05-11", (60_010 + at).to_s, conditions: [{ item:, mark:, **place }]))
       vehicle = ask(:get, "/garage")["vehicles"].first
@@ -167,5 +180,12 @@ RSpec.describe "Severities" do
       ask(:post, "/inspections/#{seen["id"]}/corrections", { void: true, reason: "another vehicle" })
     end
     expect(ask(:get, "/garage")["vehicles"].first["state"]["severity"]).not_to eq("stop")
+  end
+
+  # The rear one has drums.
+  def at_axle(item)
+    rear = car["axles"].last["id"]
+    know(rear, ["caliper.kind", "drum_leading", nil])
+    item.brakes == ["drum"] ? rear : front
   end
 end

@@ -18,7 +18,7 @@ RSpec.describe "A new kind of reading" do
         ],
         "inspection.yml" => [
           ["corners:\n", "  lip: { label: rust lip, part: lip, method: caliper, places: 1 }\ncorners:\n"],
-          ["within: [inner, outer, rotor]", "within: [inner, outer, rotor, lip]"]
+          ["within: [inner,", "within: [lip, inner,"]
         ]
       }.each do |name, changes|
         path = File.join(folder, name)

@@ -6,6 +6,7 @@ module PlanBuilders
   PLAIN = {
     "vehicles" => "car",
     "calipers" => "floating_slide_pins",
+    "brakes" => "disc",
     "parking_brakes" => "none",
     "retentions" => "nothing",
     "springs" => "none",
@@ -16,12 +17,26 @@ module PlanBuilders
     "trims" => "none"
   }.freeze
 
+  # What a drum brake has instead.
+  DRUM = {
+    "brakes" => "drum",
+    "parking_brakes" => "shoes",
+    "retentions" => nil,
+    "springs" => nil,
+    "hose_fittings" => "cylinder_pipe",
+    "hose_holders" => nil,
+    "linings" => "bonded",
+    "drum_retentions" => "screws",
+    "adjusters" => "star"
+  }.freeze
+
   def rules = KNOWLEDGE.scope_rules
   def sequence = KNOWLEDGE.sequence
 
   def setup(axle, works, sides: %w[left right], sensors: [], **given)
     configuration = { **PLAIN, **given.transform_keys(&:to_s), "axles" => axle, "work" => rules.expanded(works) }
     configuration["brackets"] = nil unless configuration["calipers"].start_with?("floating")
+    configuration.merge!(DRUM, given.transform_keys(&:to_s)) if configuration["calipers"].start_with?("drum")
     chosen = configuration["approaches"].to_a.to_h { |name| name.split(".") }
     configuration = P::Approaches.applied(KNOWLEDGE.approaches.fetch("job"), chosen, configuration)
     P::Lifts::Setup.new(axle:, sides:, configuration:, sensors:)

@@ -13,10 +13,12 @@ module RandomBrakes
   # One axle of anything that can be bought, with works at random.
   def random_setup(axle, kind, choices)
     caliper, vehicle = kind
+    return random_drums(axle, caliper, choices) if caliper.start_with?("drum")
+
     parking, retention, springs, hose, sensors, works, approaches, bracket, holder, driven, trims, own, powers = choices
     bike = vehicle == "motorcycle"
     parking = "none" if bike || axle == "front" || (caliper == "fixed_opposed" && %w[cable electric].include?(parking))
-    works = works.uniq - (parking == "drum_in_hat" ? [] : ["shoes"])
+    works = offered(works, "disc") - (parking == "drum_in_hat" ? [] : ["shoes"])
     fitted = {
       vehicles: vehicle,
       calipers: caliper,
@@ -33,6 +35,34 @@ module RandomBrakes
       **own_fastener(own)
     }
     setup(axle, works.empty? ? ["pads"] : works, sensors:, **fitted)
+  end
+
+  # The same with drums.
+  def random_drums(axle, caliper, choices)
+    works, approaches, driven, trims, powers, drum = choices.values_at(5, 6, 9, 10, 12, 13)
+    retention, bearing, adjusters, parking = drum
+    fitted = {
+      parking_brakes: axle == "front" ? "none" : parking,
+      drum_retentions: retention,
+      drum_bearings: retention == "hub" ? bearing : nil,
+      adjusters:
+    }
+    place = { **PlanBuilders::PLAIN, **PlanBuilders::DRUM, "axles" => axle, "calipers" => caliper, "sensors" => false }
+    works = works.uniq & rules.offered(place.merge(fitted.transform_keys(&:to_s))).map(&:id)
+    setup(
+      axle,
+      works.empty? ? ["brake_shoes"] : works,
+      calipers: caliper,
+      driven:,
+      trims:,
+      powers:,
+      approaches:,
+      **fitted
+    )
+  end
+
+  def offered(works, brakes)
+    works.uniq.select { |id| (KNOWLEDGE.work(id).when || {}).fetch("brakes", [brakes]).include?(brakes) }
   end
 
   # A fastener of the owner's own, where it sits.
@@ -61,7 +91,13 @@ module RandomBrakes
       any(%w[front rear all]),
       any(%w[none cover caps locking]),
       any([nil, "wheel", "caliper", "bracket", "rotor"]),
-      any(%w[combustion hybrid electric])
+      any(%w[combustion hybrid electric]),
+      PropCheck::Generators.tuple(
+        any(%w[nothing screws push_off stud_clips hub]),
+        any(%w[staked adjustable]),
+        any([nil, "star", "star_reverse", "manual", "ratchet"]),
+        any(%w[shoes none])
+      )
     )
   end
 end

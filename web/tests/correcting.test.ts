@@ -119,7 +119,7 @@ describe("a logged inspection", () => {
     expect(
       found.corners.map((each) => [
         each.name,
-        each.inner.length,
+        each.first.length,
         each.rotor.length,
         each.more.length,
         each.marks.length,

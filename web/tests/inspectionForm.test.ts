@@ -66,8 +66,8 @@ beforeEach(() => {
       { id: 9, method: "caliper" },
     ],
     items: [
-      { id: "pins", faces: false, marks: [mark("free", true), mark("stiff")] },
-      { id: "faces", faces: true, marks: [mark("smooth", true), mark("scored")] },
+      { id: "pins", faces: [], marks: [mark("free", true), mark("stiff")] },
+      { id: "faces", faces: ["inner", "outer"], marks: [mark("smooth", true), mark("scored")] },
     ],
   } as unknown as Schemas["InspectionForm"];
   form.content = emptyContent(form.sheet);

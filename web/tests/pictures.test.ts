@@ -4,14 +4,14 @@ import { horizon, placed, type Mark } from "../src/parts/timelineScale";
 import { coursePaths, dateTicks, picture, runs, spaced, staggered } from "../src/screens/wear/wearScale";
 import type { Schemas } from "../src/api/client";
 
-const pad = (now_mm: number | null, sd_mm: number | null = 0.1) =>
-  ({ now_mm, sd_mm, new_mm: 11, backing_mm: 5, limit_mm: 3 }) as Schemas["PadNow"];
+const pad = (pad: string, now_mm: number | null, sd_mm: number | null = 0.1) =>
+  ({ pad, label: pad, now_mm, sd_mm, new_mm: 11, backing_mm: 5, limit_mm: 3 }) as Schemas["PadNow"];
 const corner = (side: "left" | "right", inner: number | null, outer: number | null, rotor: number | null = 24) =>
   ({
     side,
-    inner: pad(inner),
-    outer: pad(outer),
+    pads: [pad("inner", inner), pad("outer", outer)],
     rotor: { new_mm: 25, now_mm: rotor, discard_mm: 23 },
+    drum: null,
   }) as Schemas["Corner"];
 
 describe("a corner cut through", () => {
@@ -32,7 +32,7 @@ describe("a corner cut through", () => {
       gone: { from: 41, to: 48 },
       facing: -1,
     });
-    expect(drawn.rotor).toMatchObject({ whole: { from: 16, to: 41 }, now: { from: 16.5, to: 40.5 }, limits: [17, 40] });
+    expect(drawn.bodies).toEqual([{ whole: { from: 16, to: 41 }, now: { from: 16.5, to: 40.5 }, limits: [17, 40] }]);
     expect(drawCorner(corner("right", 4, 8)).pads.map((each) => each.id)).toEqual(["inner", "outer"]);
   });
 
@@ -45,8 +45,33 @@ describe("a corner cut through", () => {
       [12.8, 13.2],
     ]);
     const unread = drawCorner(corner("left", null, null, null));
-    expect(unread.rotor.now).toBeNull();
+    expect(unread.bodies[0]!.now).toBeNull();
     expect(unread.pads[0]!.solid).toEqual({ from: 5, to: 5 });
+  });
+
+  // a drum worn by 1 mm has lost half of it at each wall; the leading shoe points to the front of the vehicle
+  it("draws a drum's two walls with half its wear each, leading shoe in front", () => {
+    const drum = { new_mm: 200, now_mm: 201, sd_mm: 0.1, maximum_mm: 202 };
+    const shoe = (name: string, mm: number) => ({ ...pad(name, mm), new_mm: 5, backing_mm: 2.5, limit_mm: 2 });
+    const of = (side: "left" | "right") =>
+      drawCorner({ side, rotor: null, drum, pads: [shoe("leading", 3), shoe("trailing", 4)] } as Schemas["Corner"]);
+    expect(of("left").pads.map((each) => each.id)).toEqual(["leading", "trailing"]);
+    expect(of("right").pads.map((each) => each.id)).toEqual(["trailing", "leading"]);
+    expect(of("left").width).toBe(7 + 5 + 2.5 + 10 + 2.5 + 5 + 7);
+    expect(of("left").bodies).toEqual([
+      { whole: { from: 0, to: 7 }, now: { from: 0, to: 6.5 }, limits: [6] },
+      { whole: { from: 32, to: 39 }, now: { from: 32.5, to: 39 }, limits: [33] },
+    ]);
+    // the lining rubs on the wall: its face is away from the rim
+    expect(of("left").pads[0]).toMatchObject({ facing: -1, plate: { from: 12, to: 14.5 }, limitAt: 10 });
+    const unread = drawCorner({
+      ...({} as Schemas["Corner"]),
+      side: "left",
+      rotor: null,
+      drum: { ...drum, now_mm: null },
+      pads: [pad("leading", null), pad("trailing", null)],
+    });
+    expect(unread.bodies.map((body) => body.now)).toEqual([null, null]);
   });
 
   it("shows a pad read thicker than new as it was read", () => {

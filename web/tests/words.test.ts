@@ -1,6 +1,6 @@
 import { pieces } from "../src/parts/glossary.svelte";
 import { describe, expect, it } from "vitest";
-import { asRead, day, exact, lowerFirst, month, rough, roughly, span } from "../src/format/words";
+import { asRead, day, exact, lowerFirst, month, ofBrake, partAt, rough, roughly, span } from "../src/format/words";
 import { figure, inShort, money, readings, stepGroups, stages, torque } from "../src/format/jobs";
 import type { Schemas } from "../src/api/client";
 
@@ -102,6 +102,19 @@ describe("words of the trade in a sentence", () => {
     ]);
     expect(marked("A tapered pad, spinning")).toEqual(["A tapered pad, spinning"]);
     expect(pieces("Nothing known (yet) + more", [])).toEqual([{ text: "Nothing known (yet) + more" }]);
+  });
+});
+
+describe("a drum brake's words", () => {
+  it("stand for pad and rotor as whole words only, and never where there are discs", () => {
+    const text = "Pads to your limit, pad by pad. Rotors at discard; keypad";
+    expect(ofBrake(text, "drum")).toBe("Shoes to your limit, shoe by shoe. Drums at discard; keypad");
+    expect([ofBrake(text, "disc"), ofBrake(text, undefined)]).toEqual([text, text]);
+    expect([partAt("pad", "left_leading"), partAt("pad", "left_inner"), partAt("rotor", "left")]).toEqual([
+      "shoe",
+      "pad",
+      "rotor",
+    ]);
   });
 });
 

@@ -25,6 +25,9 @@ module Graver
           optional(:simulated).filled(:bool)
         end
 
+      # Of a disc brake, and the shoes of a drum brake.
+      PADS = %w[inner outer leading trailing].freeze
+
       READING_METHODS = %w[micrometer caliper vernier rule gauge visual percent dial].freeze
 
       # How a new part's thickness was found: measured, or as sold.
@@ -50,7 +53,7 @@ module Graver
           required(:axle).filled(:integer)
           required(:part).filled(:string, max_size?: 20)
           optional(:side).maybe(:string, included_in?: %w[left right])
-          optional(:pad).maybe(:string, included_in?: %w[inner outer])
+          optional(:pad).maybe(:string, included_in?: PADS)
           required(:event).filled(:string, included_in?: %w[reading fit squealer sensor metal resurfaced freed])
           optional(:method).maybe(:string, included_in?: READING_METHODS)
           optional(:values).value(:array, max_size?: 12).each(:string, max_size?: 40)
@@ -68,7 +71,7 @@ module Graver
           required(:item).filled(:string, max_size?: 40)
           optional(:axle).maybe(:integer)
           optional(:side).maybe(:string, included_in?: %w[left right])
-          optional(:face).maybe(:string, included_in?: %w[inner outer])
+          optional(:face).maybe(:string, included_in?: PADS)
           optional(:mark).maybe(:string, max_size?: 40)
           optional(:value).maybe(:string, max_size?: 20)
           optional(:simulated).filled(:bool)

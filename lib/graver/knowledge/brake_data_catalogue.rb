@@ -55,6 +55,9 @@ module Graver
           end
       end
 
+      # The property of an axle a field decides, by name (`place`), or nil.
+      def place_of(key) = @content.fetch("places").find { |_, given| given["field"] == key }&.first
+
       # { id => label } a choice field offers on a kind of vehicle (nil: all).
       def choices(field, vehicle_kind)
         return {} unless field.choices

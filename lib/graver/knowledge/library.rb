@@ -74,6 +74,7 @@ module Graver
       def pad_limit(id) = pad_limits.find { |limit| limit.id == id }
       def state = @contents.fetch("rules/state.yml")
       def rotor_rules = @contents.fetch("rules/rotor.yml")
+      def drum_rules = @contents.fetch("rules/drum.yml")
       def questions = @contents.fetch("rules/questions.yml")
       def question_thresholds
         @question_thresholds ||= questions.fetch("thresholds").except("source").transform_keys(&:to_sym)

@@ -73,7 +73,7 @@ module Graver
       def readable
         data = @contents.fetch("brake_data.yml").fetch("fields").map { |field| field["key"] }
         conditions = @contents.fetch("conditions.yml").values_at("wheel", "figures").flatten.map { |each| each["id"] }
-        @contents.fetch("inspection.yml").fetch("positions").keys + conditions + data + %w[fit.pad fit.rotor]
+        @contents.fetch("inspection.yml").fetch("positions").keys + conditions + data + %w[fit.pad fit.rotor fit.drum]
       end
 
       # Works, their meanings, and the meanings approaches add.

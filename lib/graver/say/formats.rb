@@ -10,7 +10,7 @@ module Graver
       # to hundredths, pads to tenths.
       DIGITS = {
         /variation|runout/ => 3,
-        /rotor_now|thinnest_rotor|discard|\A(reading|cut_left|spare)_mm\z/ => 2,
+        /rotor_now|thinnest_rotor|discard|drum|oval|\A(reading|cut_left|spare)_mm\z/ => 2,
         /_ml\z/ => 0,
         /_mm\z/ => 1,
         /\Afluid_(level|before|fall|explained)\z/ => 2,

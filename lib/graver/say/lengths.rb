@@ -10,8 +10,8 @@ module Graver
       INCH_DIGITS = { 0 => 2, 1 => 3, 2 => 3, 3 => 4 }.freeze
       # A figure so near a whole 32nd is that.
       NEARLY = 0.06
-      # What is about a rotor, by the name of the token; all else is about pads.
-      ROTOR = /rotor|discard|machine|variation|runout|\A(reading|cut_left|spare)_mm\z/
+      # What is about a rotor or a drum, by the name of the token; all else is about pads.
+      ROTOR = /rotor|discard|machine|variation|runout|drum|oval|\A(reading|cut_left|spare)_mm\z/
       # What is no thickness of a pad is never said in 32nds.
       DIFFERENCE = /error|thinner|gone|extension|taper|spare|cut_left/
       # Lengths that something must not fall below are rounded up to a 32nd, all others down: to the careful side.

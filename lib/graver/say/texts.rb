@@ -51,7 +51,9 @@ module Graver
       end
 
       # A part in words, by its name in the log: "rotors" is "rotors" or "discs", "left rotor" too.
-      def part(name) = name.to_s.gsub(/\brotors?\b/) { all.fetch("part_names.#{Regexp.last_match(0)}") }
+      def part(name)
+        name.to_s.gsub(/\b(?:rotors?|brake_shoes?|shoe)\b/) { all.fetch("part_names.#{Regexp.last_match(0)}") }
+      end
 
       # { "faults.between" => "Enter ...", ... } in the English of this thread
       def all = ALL.fetch(Spoken.english)

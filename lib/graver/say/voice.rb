@@ -18,7 +18,7 @@ module Graver
       def call(message)
         case message.kind
         when :keyed
-          Texts.t(message.text, unit: message.unit, **message.tokens)
+          Terms.put(Texts.t(message.text, unit: message.unit, **message.tokens), message.terms)
         when :plain
           Typography.tied(message.text.gsub(/\{(\w+)\}/) { message.tokens.fetch(Regexp.last_match(1).to_sym).to_s })
         when :measured
@@ -47,7 +47,7 @@ module Graver
       # "{limit_mm} mm left, {careful_km}" with { "limit_mm" => 3.0, "careful_km" => 15234.2 } -> "3.0 mm left, 15,000
       # km"; no tokens: as written.
       def measured(message)
-        said = own(message, traded(message))
+        said = Terms.put(traded(message), message.terms)
         return said unless message.tokens
 
         said = said.gsub(RATE) { Lengths.rate(message.tokens.fetch(Regexp.last_match(1)), message.unit) }
@@ -67,9 +67,6 @@ module Graver
             end
         Typography.tied(said)
       end
-
-      # In the owner's terms.
-      def own(message, said) = message.terms.reduce(said) { |text, (usual, own)| text.gsub(usual, own) }
 
       def length(tokens, name, error)
         mm = tokens[name]
@@ -93,7 +90,7 @@ module Graver
 
         name.end_with?("chance") ? Formats.percent(value) : Formats.measure(name, value)
       end
-      private_class_method :measured, :traded, :own, :length, :token, :figure
+      private_class_method :measured, :traded, :length, :token, :figure
     end
   end
 end

@@ -90,7 +90,10 @@ module Graver
         @job[:axles].each do |axle|
           @paper.heading(Say::Texts.t("sheet.to_scale", axle: axle[:axle][:name].capitalize), room: 150)
           left, top = 0, @pdf.cursor - 24
-          axle[:axle][:corners].each { |corner| left += Section.new(@pdf).draw(corner, [left, top]) + 40 }
+          axle[:axle][:corners].each do |corner|
+            section = corner[:drum] ? DrumSection : Section
+            left += section.new(@pdf).draw(corner, [left, top]) + 40
+          end
           @pdf.move_cursor_to top - 66
           axle[:rotor][:sides].each { |side| @paper.say side[:sentence], size: 9 }
         end
@@ -269,7 +272,7 @@ module Graver
         unit = units.one? ? " (#{units.first})" : ""
         rows =
           @job[:axles].flat_map do |axle|
-            axle[:axle][:corners].flat_map { |corner| corner_rows(axle[:axle][:name], corner[:side]) }
+            axle[:axle][:corners].flat_map { |corner| corner_rows(axle[:axle][:name], corner) }
           end
         @paper.table(
           [["", "Old#{unit}", "New#{unit}", "Remarks"], *rows],
@@ -282,9 +285,11 @@ module Graver
         )
       end
 
-      def corner_rows(axle, side)
-        %w[sheet.inner_pad sheet.outer_pad sheet.rotor].map do |name|
-          [Say::Texts.t(name, axle: axle.capitalize, side:), "", "", ""]
+      def corner_rows(axle, corner)
+        where = { axle: axle.capitalize, side: corner[:side] }
+        named = corner[:pads].map { |pad| [corner[:drum] ? "sheet.shoe" : "sheet.pad", { pad: pad[:label] }] }
+        [*named, [corner[:drum] ? "sheet.drum" : "sheet.rotor", {}]].map do |name, pad|
+          [Say::Texts.t(name, **where, **pad), "", "", ""]
         end
       end
     end

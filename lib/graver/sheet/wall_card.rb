@@ -41,12 +41,20 @@ module Graver
       end
 
       def of(axle)
-        pad, rotor = axle[:corners].first.values_at(:inner, :rotor)
-        name = axle[:name].capitalize
-        [
-          Say::Texts.t("card.pads", axle: name, new: length(pad[:new_mm]), limit: length(pad[:limit_mm])),
-          Say::Texts.t("card.rotors", axle: name, new: length(rotor[:new_mm]), discard: length(rotor[:discard_mm]))
-        ]
+        corner = axle[:corners].first
+        pad, name = corner[:pads].first, axle[:name].capitalize
+        thickness = { axle: name, new: length(pad[:new_mm]), limit: length(pad[:limit_mm]) }
+        return Say::Texts.t("card.shoes", **thickness), drums(name, corner[:drum]) if corner[:drum]
+
+        [Say::Texts.t("card.pads", **thickness), rotors(name, corner[:rotor])]
+      end
+
+      def rotors(axle, rotor)
+        Say::Texts.t("card.rotors", axle:, new: length(rotor[:new_mm]), discard: length(rotor[:discard_mm]))
+      end
+
+      def drums(axle, drum)
+        Say::Texts.t("card.drums", axle:, new: length(drum[:new_mm]), maximum: length(drum[:maximum_mm]))
       end
 
       def length(mm) = mm ? Say::Lengths.exact(mm) : Say::Texts.t("sheet.unknown")

@@ -9,7 +9,8 @@ const NEARLY = 0.06;
 const PARTS_OF_INCH: Record<string, number> = { in: 1, "32nd": 32, thou: 1000, "100th": 100 };
 
 const chosen = told("units") ?? {};
-const unitOf = (part: string): string => chosen[part === "pad" ? "pad" : "rotor"] ?? "mm";
+const FRICTION = ["pad", "brake_shoe"];
+const unitOf = (part: string): string => chosen[FRICTION.includes(part) ? "pad" : "rotor"] ?? "mm";
 const usualDigits = (part: string, sd: number | null): number =>
   part === "rotor" || (sd !== null && sd < 0.05) ? 2 : 1;
 

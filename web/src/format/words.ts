@@ -68,3 +68,17 @@ export const percent = (chance: number): string =>
 /** A part in words, one or several. */
 export const partName = (part: string, several = false): string =>
   part in texts.partNames ? texts.partNames[part as keyof typeof texts.partNames][several ? 1 : 0] : part;
+/** Only a drum brake has a leading and a trailing position. */
+export const brakesAt = (position: string): Schemas["Brakes"] => (/leading|trailing/.test(position) ? "drum" : "disc");
+/** What wears at a position: a pad, or a shoe of a drum brake. */
+export const partAt = (part: string, position: string): string =>
+  partName(part === "pad" && brakesAt(position) === "drum" ? "brake_shoe" : part);
+
+const DRUM_WORDS = texts.drumWords.map(
+  ([usual, own]) => [new RegExp(`(?<!\\{)\\b${usual}(?=s?\\b)`, "g"), own] as const,
+);
+/** A text about pads and discs in the words of a drum brake, where the axle has drums; its tokens stay. */
+export const ofBrake = <const Text extends string>(text: Text, brakes: Schemas["Brakes"] | undefined): Text =>
+  brakes === "drum"
+    ? (DRUM_WORDS.reduce<string>((said, [usual, own]) => said.replace(usual, own), text) as Text)
+    : text;

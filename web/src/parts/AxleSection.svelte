@@ -4,6 +4,7 @@
   import * as texts from "../texts/parts";
   import { say } from "../texts/say";
   import type { Schemas } from "../api/client";
+  import { ofBrake } from "../format/words";
   import CornerSection from "./CornerSection.svelte";
 
   let {
@@ -12,8 +13,9 @@
     active = null,
     legend = false,
   }: { corners: Schemas["Corner"][]; scale?: number; active?: string | null; legend?: boolean } = $props();
-  const pad = $derived(corners[0]?.inner);
-  const rotor = $derived(corners[0]?.rotor);
+  const first = $derived(corners[0]);
+  const known = (mm: number | null | undefined, part: string) => (mm == null ? common.unknown : limitLength(mm, part));
+  const unit = $derived(lengthUnit("pad") === "mm" ? "mm" : texts.inches);
 </script>
 
 <div class="whole">
@@ -25,13 +27,13 @@
       </figure>
     {/each}
   </div>
-  {#if legend && pad}
+  {#if legend && first}
     <ul class="plain-list legend quiet">
       <li>
         <svg width="10" height="18" aria-hidden="true"
           ><path d="M5 1V17" stroke="var(--pad-limit)" stroke-width="2" /></svg
         >
-        {say(texts.padLimit, { limit: pad.limit_mm === null ? common.unknown : limitLength(pad.limit_mm, "pad") })}
+        {ofBrake(say(texts.padLimit, { limit: known(first.pads[0]?.limit_mm, "pad") }), first.drum ? "drum" : "disc")}
       </li>
       <li>
         <svg width="10" height="18" aria-hidden="true"
@@ -43,9 +45,9 @@
             stroke-linecap="round"
           /></svg
         >
-        {say(texts.rotorDiscard, {
-          discard: rotor?.discard_mm == null ? common.unknown : limitLength(rotor.discard_mm, "rotor"),
-        })}
+        {first.drum
+          ? say(texts.drumMaximum, { maximum: known(first.drum.maximum_mm, "drum") })
+          : say(texts.rotorDiscard, { discard: known(first.rotor?.discard_mm, "rotor") })}
       </li>
       <li>
         <svg width="18" height="14" aria-hidden="true"
@@ -53,7 +55,7 @@
         >
         {texts.gone}
       </li>
-      <li>{say(texts.sectionNote, { unit: lengthUnit("pad") === "mm" ? "mm" : texts.inches })}</li>
+      <li>{say(first.drum ? texts.drumSectionNote : texts.sectionNote, { unit })}</li>
     </ul>
   {/if}
 </div>

@@ -4,6 +4,7 @@
   import { say } from "../texts/say";
   import type { Schemas } from "../api/client";
   import { lengthFigure, limitLength, thickness } from "../format/lengths";
+  import { partAt } from "../format/words";
   import { drawCorner, type Span } from "./sectionGeometry";
 
   let {
@@ -15,6 +16,9 @@
 
   const id = $props.id();
   const drawing = $derived(drawCorner(corner));
+  /** Linings are thin: a drum brake is drawn larger. */
+  const DRUM_TIMES = 1.6;
+  const grain = $derived(corner.drum ? scale * DRUM_TIMES : scale);
   const small = $derived(scale < 3.4);
   const edge = $derived(small ? 12 : 20);
   const tall = $derived(
@@ -22,24 +26,34 @@
       ? { top: 18, rotor: 58, inset: 9, bottom: 20, text: 12 }
       : { top: 46, rotor: 120, inset: 22, bottom: 34, text: 19 },
   );
-  const width = $derived(drawing.width * scale + 2 * edge);
+  const width = $derived(drawing.width * grain + 2 * edge);
   const height = $derived(tall.top + tall.rotor + tall.bottom);
   const padTop = $derived(tall.top + tall.inset);
   const padHeight = $derived(tall.rotor - 2 * tall.inset);
-  const x = (at: number) => edge + at * scale;
-  const w = (span: Span) => Math.max((span.to - span.from) * scale, 0);
-  const alone = (position: string) => corner[position as "inner" | "outer"];
+  const x = (at: number) => edge + at * grain;
+  const w = (span: Span) => Math.max((span.to - span.from) * grain, 0);
+  const of = (id: string) => corner.pads.find((pad) => pad.pad === id)!;
+  const limit = $derived(limitLength(corner.pads[0]!.limit_mm, "pad"));
+  const known = (mm: number | null, part: string) => (mm === null ? common.unknown : limitLength(mm, part));
+  const turning = $derived(
+    corner.drum
+      ? say(texts.drumAndMaximum, {
+          diameter: thickness(corner.drum.now_mm, "drum"),
+          maximum: known(corner.drum.maximum_mm, "drum"),
+        })
+      : say(texts.rotorAndDiscard, {
+          thickness: thickness(corner.rotor!.now_mm, "rotor"),
+          discard: known(corner.rotor!.discard_mm, "rotor"),
+        }),
+  );
+  const spoken = (pad: Schemas["PadNow"]) => `${pad.label} ${partAt("pad", pad.pad)} ${thickness(pad.now_mm, "pad")}`;
   const title = $derived(
-    say(texts.cornerSpoken, {
-      side: corner.side,
-      inner: thickness(corner.inner.now_mm, "pad"),
-      outer: thickness(corner.outer.now_mm, "pad"),
-      limit: corner.inner.limit_mm === null ? common.unknown : limitLength(corner.inner.limit_mm, "pad"),
-    }) +
-      say(texts.rotorAndDiscard, {
-        thickness: thickness(corner.rotor.now_mm, "rotor"),
-        discard: corner.rotor.discard_mm === null ? common.unknown : limitLength(corner.rotor.discard_mm, "rotor"),
-      }),
+    say(texts.cornerSpoken, { side: corner.side, pads: corner.pads.map(spoken).join(", "), limit }) + turning,
+  );
+  const figure = $derived(
+    corner.drum
+      ? `\u2300\u00a0${lengthFigure(corner.drum.now_mm, "drum")}`
+      : lengthFigure(corner.rotor!.now_mm, "rotor"),
   );
 </script>
 
@@ -56,37 +70,32 @@
     </pattern>
   </defs>
 
-  <!-- rotor -->
-  {#if drawing.rotor.now}
-    <rect
-      class="gone"
-      x={x(drawing.rotor.whole.from)}
-      y={tall.top}
-      width={w(drawing.rotor.whole)}
-      height={tall.rotor}
-    />
-    <rect
-      class="rotor"
-      x={x(drawing.rotor.now.from)}
-      y={tall.top}
-      width={w(drawing.rotor.now)}
-      height={tall.rotor}
-      class:active={active === corner.side}
-    />
-  {:else}
-    <rect
-      x={x(drawing.rotor.whole.from)}
-      y={tall.top}
-      width={w(drawing.rotor.whole)}
-      height={tall.rotor}
-      fill="url(#{id}-unknown)"
-      class="unknown"
-      class:active={active === corner.side}
-    />
-  {/if}
+  {#each drawing.bodies as body (body.whole.from)}
+    {#if body.now}
+      <rect class="gone" x={x(body.whole.from)} y={tall.top} width={w(body.whole)} height={tall.rotor} />
+      <rect
+        class="rotor"
+        x={x(body.now.from)}
+        y={tall.top}
+        width={w(body.now)}
+        height={tall.rotor}
+        class:active={active === corner.side}
+      />
+    {:else}
+      <rect
+        x={x(body.whole.from)}
+        y={tall.top}
+        width={w(body.whole)}
+        height={tall.rotor}
+        fill="url(#{id}-unknown)"
+        class="unknown"
+        class:active={active === corner.side}
+      />
+    {/if}
+  {/each}
 
   {#each drawing.pads as pad (pad.id)}
-    {@const now = alone(pad.id)}
+    {@const now = of(pad.id)}
     <rect class="plate" x={x(pad.plate.from)} y={padTop - 3} width={w(pad.plate)} height={padHeight + 6} />
     {#if now.now_mm === null}
       <rect
@@ -109,7 +118,7 @@
         fill="none"
         x={x(Math.min(pad.plate.from, pad.gone.from, pad.solid.from))}
         y={padTop - 7}
-        width={w(pad.plate) + Math.abs(w(pad.gone) + now.now_mm! * scale || w(pad.gone))}
+        width={w(pad.plate) + Math.abs(w(pad.gone) + now.now_mm! * grain || w(pad.gone))}
         height={padHeight + 14}
       />
     {/if}
@@ -117,18 +126,14 @@
       >{lengthFigure(now.now_mm, "pad")}</text
     >
     {#if labels && !small}
-      <text class="label" x={x(pad.middle)} y="16">{pad.id}</text>
+      <text class="label" x={x(pad.middle)} y="16">{now.label}</text>
     {/if}
   {/each}
 
-  {#if drawing.rotor.limits}
-    {#each drawing.rotor.limits as limit (limit)}
-      <path class="rotor-limit" d="M{x(limit)} {tall.top + 4}V{tall.top + tall.rotor + (small ? 3 : 8)}" />
-    {/each}
-  {/if}
-  <text class="number" x={x(drawing.rotor.middle)} y={height - (small ? 4 : 5)} font-size={tall.text}
-    >{lengthFigure(corner.rotor.now_mm, "rotor")}</text
-  >
+  {#each drawing.bodies.flatMap((body) => body.limits) as limit (limit)}
+    <path class="rotor-limit" d="M{x(limit)} {tall.top + 4}V{tall.top + tall.rotor + (small ? 3 : 8)}" />
+  {/each}
+  <text class="number" x={x(drawing.figureAt)} y={height - (small ? 4 : 5)} font-size={tall.text}>{figure}</text>
 </svg>
 
 <style>

@@ -22,4 +22,16 @@ export const months = [
 export const weekdays = ["Sun", "Mon", "Tue", "Wed", "Thu", "Fri", "Sat"];
 export const lessThanOne = "under 1\u00a0%";
 export const chanceNearCertain = "over 99\u00a0%";
-export const partNames = { pad: ["pad", "pads"], rotor: [english("<disc|rotor>"), english("<discs|rotors>")] } as const;
+export const partNames = {
+  pad: ["pad", "pads"],
+  brake_shoe: ["shoe", "shoes"],
+  rotor: [english("<disc|rotor>"), english("<discs|rotors>")],
+  drum: ["drum", "drums"],
+} as const;
+/** The same parts on a drum brake. */
+export const drumWords: [string, string][] = [
+  ["Pad", "Shoe"],
+  ["pad", "shoe"],
+  [english("<Disc|Rotor>"), "Drum"],
+  [english("<disc|rotor>"), "drum"],
+];

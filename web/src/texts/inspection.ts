@@ -24,6 +24,9 @@ export const spread = "{what} {spread}";
 export const rotorPlacesShort = "several places round, inside the lip, Enter after each";
 export const rotorPlacesHint =
   "Several places round, inside the lip. Enter after each, Enter on an empty field to continue";
+export const drumPlacesHint =
+  "The inside diameter at 4 places, inside the lip. Enter after each, Enter on an empty field to continue";
+export const liningHint = "The lining alone at its thinnest spot; riveted ones above the rivet heads";
 export const padPlacesHint = "Thinnest spot; put spaces between several readings";
 export const runoutHint = english("Dial indicator, <disc|rotor> clamped to a clean hub");
 export const simulatedNeverCounts = "It never counts on this vehicle.";

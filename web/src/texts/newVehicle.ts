@@ -16,6 +16,6 @@ export const miles = "Miles";
 export const newVehicleNote =
   "It gets a front and a rear axle. Limits, sizes and torques can wait: each says what it is needed for.";
 export const notCovered = english(
-  "Graver covers <disc|disc> brakes. It can't log drum brakes yet: leave an axle that has them empty, and go by the manual. Trailers, trucks and bicycles aren't covered.",
+  "Graver covers <disc|disc> brakes, hydraulic drum brakes on cars, vans and pickups, and motorcycles with <discs|discs>. Trailers, trucks, bicycles and drums on motorcycles aren't covered: go by the manual.",
 );
 export const addVehicle = "Add vehicle";

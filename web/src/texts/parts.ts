@@ -3,10 +3,14 @@ import { english } from "./english";
 export const sideWheel = "{side} wheel";
 export const padLimit = "pad limit {limit}";
 export const rotorDiscard = english("<disc|rotor> discard {discard}");
+export const drumMaximum = "drum maximum {maximum}";
+export const drumAndMaximum = "drum {diameter} wide, maximum {maximum}";
+export const drumSectionNote =
+  "{unit}, cut level through the drum, seen from outside, to scale but for the middle. A soft edge shows the reading's error";
 export const gone = "gone";
 export const inches = "inches";
 export const sectionNote = "{unit}, seen from behind, to scale. A soft edge shows the reading's error";
-export const cornerSpoken = "{side} corner: inner pad {inner}, outer pad {outer}, limit {limit}; ";
+export const cornerSpoken = "{side} corner: {pads}, limit {limit}; ";
 export const rotorAndDiscard = english("<disc|rotor> {thickness}, discard {discard}");
 export const keys = "Keys";
 export const inTheInspectionFormLetters = "In the inspection, letters are keys only while the field is empty.";

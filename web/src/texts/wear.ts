@@ -59,6 +59,7 @@ export const band = "{low} to {high}";
 export const drivenPerYear = "Driven per year ({unit})";
 export const usedFor = "Used for";
 export const asNow = "as now";
+export const cylinderFreed = "Cylinder or cable freed";
 export const slidePinsFreed = "Slide pins freed";
 export const no = "no";
 export const newPadsNow = "New pads now";

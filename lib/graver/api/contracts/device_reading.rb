@@ -13,7 +13,7 @@ module Graver
           optional(:side).maybe(:string, included_in?: %w[left right])
           # the wrench's setting, N·m or degrees
           optional(:set).filled(:float, gteq?: 0, lteq?: 1000)
-          optional(:pad).maybe(:string, included_in?: %w[inner outer])
+          optional(:pad).maybe(:string, included_in?: PADS)
         end
       end
     end

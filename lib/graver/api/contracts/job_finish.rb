@@ -20,7 +20,7 @@ module Graver
             .each do
               hash do
                 required(:axle).filled(:integer)
-                required(:part).filled(:string, included_in?: %w[pad rotor])
+                required(:part).filled(:string, included_in?: %w[pad rotor drum])
                 optional(:method).maybe(:string, included_in?: FITTED_METHODS)
                 required(:value).maybe(:string, max_size?: 40)
                 optional(:unit).maybe(:string, included_in?: READING_UNITS - %w[percent share])

@@ -23,7 +23,7 @@ module Graver
               hash do
                 required(:axle).filled(:integer)
                 required(:side).filled(:string, included_in?: %w[left right])
-                optional(:face).maybe(:string, included_in?: %w[inner outer])
+                optional(:face).maybe(:string, included_in?: PADS)
                 required(:item).filled(:string, max_size?: 40)
               end
             end
@@ -42,7 +42,7 @@ module Graver
             .each do
               hash do
                 required(:axle).filled(:integer)
-                required(:part).filled(:string, included_in?: %w[pad rotor])
+                required(:part).filled(:string, included_in?: %w[pad rotor drum])
                 optional(:method).maybe(:string, included_in?: FITTED_METHODS)
                 required(:value).value(:string, max_size?: 40)
                 optional(:unit).maybe(:string, max_size?: 10)

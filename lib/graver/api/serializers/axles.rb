@@ -17,13 +17,14 @@ module Graver
             id: file.axle.id,
             name: file.axle.name,
             sides: file.axle.sides,
+            brakes: file.place.fetch("brakes"),
             limit_mm: overview.answer.pads&.limit_mm || file.limit_mm,
             state: state(overview.judgement.severity),
             reasons: reasons(overview),
             corners: Corners.new(@knowledge).believed(overview),
             pads_life: RemainingLife.call(answer, answer.pads&.first),
             rotors_life: RemainingLife.call(answer, answer.rotors&.first),
-            why_not: answer.why.values,
+            why_not: answer.why.values.map { |reason| file.wording.own(reason) },
             look_again: LookAgain.call(answer, @knowledge.look_again_most_days),
             readings: answer.pads&.readings || 0,
             doubted: overview.measures.fetch("doubted_readings"),
@@ -39,6 +40,7 @@ module Graver
             id: file.axle.id,
             name: file.axle.name,
             sides: file.axle.sides,
+            brakes: file.place.fetch("brakes"),
             vehicle_id: file.vehicle.id,
             vehicle_name: file.vehicle.name,
             kind: file.vehicle.kind,
@@ -49,7 +51,7 @@ module Graver
         def brief(job) = { id: job.id, state: job.state, planned_for: job.planned_for&.iso8601 }
 
         def reasons(overview)
-          wording = Service::Base::Wording.new(overview.file.vehicle.distance_unit)
+          wording = overview.file.wording
           overview.judgement.rules.map do |rule|
             {
               rule: rule.id,

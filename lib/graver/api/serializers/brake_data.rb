@@ -18,7 +18,7 @@ module Graver
           {
             axle: Axles.new(@knowledge).name(file),
             revision: revision(sheet),
-            groups: choices(@catalogue.groups),
+            groups: choices(@catalogue.groups.transform_values { |label| file.wording.own(label) }),
             sources: choices(@catalogue.sources),
             fields: fields.map { |field| { **field(file, field), **known(sheet, field) } },
             needs: needs(file, fields),
@@ -38,7 +38,10 @@ module Graver
         def needs(file, fields)
           @catalogue.needs.filter_map do |id, label|
             mine = fields.select { |field| field.needed_for.include?(id) }
-            { id:, label:, known: mine.count { |field| file.data.key?(field.key) }, of: mine.length } if mine.any?
+            next if mine.empty?
+
+            known = mine.count { |field| file.data.key?(field.key) }
+            { id:, label: file.wording.own(label), known:, of: mine.length }
           end
         end
 
@@ -48,9 +51,21 @@ module Graver
         def choices(labels) = labels.map { |id, label| { id:, label: } }
 
         # Each kind of caliper with what a sketch of it shows.
-        def choices_of(field, kind)
-          choices(@catalogue.choices(field, kind)).map do |choice|
-            field.choices == "calipers" ? { **choice, drawn: @knowledge.caliper(choice[:id]).drawn } : choice
+        def choices_of(file, field)
+          all = choices(@catalogue.choices(field, file.vehicle.kind))
+          return possible(file, field, all) unless field.choices == "calipers"
+
+          all.map { |choice| { **choice, drawn: @knowledge.caliper(choice[:id]).drawn } }
+        end
+
+        # Without what can't be on a brake of its kind; what was chosen stays.
+        def possible(file, field, choices)
+          name = @catalogue.place_of(field.key)
+          return choices unless name && file.caliper
+
+          choices.reject do |choice|
+            file.choice(field.key) != choice[:id] &&
+              @knowledge.scope_rules.impossible({ **file.place, name => choice[:id] })
           end
         end
 
@@ -63,7 +78,7 @@ module Graver
             label: field.label,
             quantity: field.quantity,
             units: @catalogue.units(field),
-            choices: choices_of(field, file.vehicle.kind),
+            choices: choices_of(file, field),
             value: datum&.value,
             unit: datum&.unit,
             source: datum&.source,
@@ -72,7 +87,7 @@ module Graver
             waits: field.waits,
             find: field.find,
             needed_for: field.needed_for,
-            doubt: doubt(file, field, datum),
+            doubt: doubt(field, datum),
             earlier: earlier(field),
             rivals: rivals(file, field, datum)
           }
@@ -90,11 +105,11 @@ module Graver
           !datum.nil? || field.at_wheel || field.first || field.needed_for.any? || field.quantity == "torque"
         end
 
-        def doubt(file, field, datum)
+        def doubt(field, datum)
           return unless datum && field.quantity == "torque"
 
           plausible = @knowledge.fastener(field.fastener).plausible_newton_metres
-          torque = file.torque(datum)
+          torque = Service::Household::TorqueData.torque(datum)
           TorqueDoubt.sentence(torque, torque.doubt(*plausible), plausible)
         end
 

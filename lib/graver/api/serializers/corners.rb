@@ -5,6 +5,9 @@ module Graver
     module Serializers
       # The numbers a section is drawn from, per corner of an axle.
       class Corners
+        # The rim a lining sits on, as it is drawn.
+        SHOE_RIM_MM = 2.5
+
         def initialize(knowledge)
           @knowledge = knowledge
         end
@@ -15,9 +18,9 @@ module Graver
           file.axle.sides.map do |side|
             {
               side:,
-              inner: pad(file, now["#{side}_inner"]),
-              outer: pad(file, now["#{side}_outer"]),
-              rotor: rotor(file, now[side])
+              pads: file.pads.map { |pad| pad(file, pad, now["#{side}_#{pad}"]) },
+              rotor: file.drum? ? nil : rotor(file, now[side]),
+              drum: file.drum? ? drum(file, now[side]) : nil
             }
           end
         end
@@ -38,26 +41,42 @@ module Graver
 
         private
 
-        def pad(file, now)
+        def pad(file, pad, now)
           {
-            now_mm: now && now[:mean_mm].round(3),
-            sd_mm: now && now[:sd_mm].round(3),
+            pad:,
+            label: file.wording.own(pad),
+            **read(now),
             limit_mm: file.limit_mm.round(3),
             new_mm: file.new_pad_mm.round(3),
-            backing_mm: (file.length_mm("pad.backing_plate") || typical("backing_plate")).round(3)
+            backing_mm: backing_mm(file).round(3)
           }
+        end
+
+        # Behind the friction: a pad's plate, or the rim of a shoe.
+        def backing_mm(file)
+          return SHOE_RIM_MM if file.drum?
+
+          file.length_mm("pad.backing_plate") || @knowledge.measurement.dig("backing_plate", "typical_mm")
         end
 
         def rotor(file, now)
           {
-            now_mm: now && now[:mean_mm].round(3),
-            sd_mm: now && now[:sd_mm].round(3),
+            **read(now),
             new_mm: file.length_mm("rotor.new_thickness")&.round(3),
             discard_mm: file.discard_mm&.round(3)
           }
         end
 
-        def typical(*path) = @knowledge.measurement.dig(*path, "typical_mm")
+        # Diameters.
+        def drum(file, now)
+          {
+            **read(now),
+            new_mm: file.length_mm("drum.new_diameter")&.round(3),
+            maximum_mm: file.drum_maximum_mm&.round(3)
+          }
+        end
+
+        def read(now) = { now_mm: now && now[:mean_mm].round(3), sd_mm: now && now[:sd_mm].round(3) }
       end
     end
   end

@@ -110,11 +110,11 @@ module Graver
           plan = overview.rotors.plan
           {
             outcome: plan.outcome,
-            label: @knowledge.rotor_rules.dig("verdicts", plan.outcome, "label"),
+            label: overview.rotors.label,
             because: plan.because,
             cut_left_mm: plan.cut_left_mm&.round(2),
             with_pads: overview.rotors.equal?(overview.rotors_with_pads),
-            sides: Service::Overview::AxleRotors.said(@knowledge, overview.rotors, overview.file.vehicle.distance_unit)
+            sides: Service::Overview::AxleRotors.said(overview.rotors, overview.file.wording)
           }
         end
 

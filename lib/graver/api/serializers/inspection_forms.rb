@@ -54,6 +54,7 @@ module Graver
           {
             axle: wheel.file.axle.id,
             axle_name: wheel.file.axle.name,
+            brakes: wheel.file.place.fetch("brakes"),
             side: wheel.side,
             label: wheel.label,
             positions: wheel.positions.map { |position| position(position) },
@@ -95,7 +96,9 @@ module Graver
         def source(field) = field.group == "rotors" && field.quantity == "length" ? "cast" : "measured"
 
         def items(items)
-          items.map { |item| { id: item.id, label: item.label, faces: item.faces?, marks: Marks.call(item.marks) } }
+          items.map do |item|
+            { id: item.id, label: item.label, faces: item.faces.compact, marks: Marks.call(item.marks) }
+          end
         end
 
         def figures(vehicle)

@@ -95,9 +95,7 @@ module Graver
 
         # "slide pins: seized" of a mark that a job answered
         def part(row)
-          unless row.event == "answered"
-            return row.part == "shoe" ? Say::Texts.t("log.part_shoe") : Say::Texts.part(row.part)
-          end
+          return Say::Texts.part(Service::Household::BrakeKind.part_of(row)) unless row.event == "answered"
 
           item, mark = row.part.split(".")
           known = @knowledge.condition_item(item)

@@ -121,9 +121,9 @@ module Graver
         end
 
         def action(halt)
-          return Say::Texts.t("jobs.plan_new") if halt.works.include?("rotors_new")
-
-          Say::Texts.t(halt.works.include?("rotors_turn") ? "jobs.plan_machined" : "jobs.plan_anew")
+          done = halt.works.filter_map { |work| @knowledge.work(work).rotors }.first
+          text = { "new" => "jobs.plan_new", "turn" => "jobs.plan_machined" }.fetch(done, "jobs.plan_anew")
+          halt.axle.file.wording.own(Say::Texts.t(text))
         end
 
         # What goes into the log when the job is finished, as far as it is known.
@@ -170,12 +170,12 @@ module Graver
         def axle(scope)
           overview = scope.overview
           judged = scope.judged_rotors
-          sides = Service::Overview::AxleRotors.said(@knowledge, judged, overview.file.vehicle.distance_unit)
+          sides = Service::Overview::AxleRotors.said(judged, overview.file.wording)
           {
             axle: Axles.new(@knowledge).call(overview, nil),
             rotor: {
               outcome: judged.plan.outcome,
-              label: @knowledge.rotor_rules.dig("verdicts", judged.plan.outcome, "label"),
+              label: judged.label,
               sides:
             }
           }

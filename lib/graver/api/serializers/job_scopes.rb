@@ -5,8 +5,6 @@ module Graver
     module Serializers
       # The work on each axle of a job, the proposed work and the work it could add.
       class JobScopes
-        ROTORS = { "rotors_new" => "new", "rotors_turn" => "turn" }.freeze
-
         def initialize(knowledge)
           @knowledge = knowledge
         end
@@ -29,7 +27,7 @@ module Graver
         end
 
         def axle(axle)
-          works = axle.offered.reject { |work| ROTORS.key?(work.id) }
+          works = axle.offered.reject(&:rotors)
           {
             id: axle.file.axle.id,
             name: axle.name,
@@ -48,13 +46,14 @@ module Graver
         end
 
         def rotors(axle)
+          works = @knowledge.scope_rules.of_rotors(axle.offered)
           {
-            chosen: ROTORS[axle.works.find { |work| ROTORS.key?(work) }] || "stay",
-            proposed: ROTORS.fetch(axle.rotors[:proposed], "stay"),
+            chosen: works.key(axle.rotor_works.first) || "stay",
+            proposed: works.key(axle.rotors[:proposed]) || "stay",
             must: axle.rotors[:must],
-            verdict: @knowledge.rotor_rules.dig("verdicts", axle.rotors[:verdict], "label"),
+            verdict: axle.rotors[:label],
             reason: axle.reason,
-            works: ROTORS.invert
+            works: works.invert
           }
         end
       end

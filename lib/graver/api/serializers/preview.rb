@@ -6,7 +6,7 @@ module Graver
       # What a half-entered inspection shows so far.
       class Preview
         # Runout and parking shoes are not in the section.
-        DRAWN = %w[pad rotor].freeze
+        DRAWN = %w[pad rotor drum].freeze
 
         def initialize(knowledge)
           @knowledge = knowledge

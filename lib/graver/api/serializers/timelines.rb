@@ -30,7 +30,9 @@ module Graver
             date: step.date.iso8601,
             km: step.km.round,
             axles:
-              step.axles.map { |axle| { name: axle.name, pads: axle.pads&.round(3), rotors: axle.rotors&.round(3) } }
+              step.axles.map do |axle|
+                { **axle.to_h.slice(:name, :brakes), pads: axle.pads&.round(3), rotors: axle.rotors&.round(3) }
+              end
           }
         end
 

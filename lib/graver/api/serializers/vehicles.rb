@@ -214,18 +214,20 @@ module Graver
         end
 
         def what(overview, inspection)
-          names = overview.vehicle.axles.to_h { |axle| [axle.id, axle.name] }
           marks = inspection.conditions.empty? ? [] : [Say::Texts.t("log.marks", count: inspection.conditions.length)]
-          found = readings(names, inspection) + marks
+          found = readings(overview, inspection) + marks
           found.empty? ? Say::Texts.t("log.odometer") : found.join("; ")
         end
 
-        def readings(names, inspection)
+        def readings(overview, inspection)
+          names = overview.vehicle.axles.to_h { |axle| [axle.id, axle.name] }
+          files = overview.axles.to_h { |axle| [axle.file.axle.id, axle.file] }
           inspection
             .readings
             .group_by { |row| [row.axle_id, row.part, row.event] }
             .map do |(axle_id, part, event), rows|
-              described(names[axle_id], part, event, rows.map { |row| [row.side, row.pad] }.uniq.length)
+              named = files[axle_id]&.part_name(part) || part
+              described(names[axle_id], named, event, rows.map { |row| [row.side, row.pad] }.uniq.length)
             end
         end
 
@@ -253,7 +255,7 @@ module Graver
           when "freed"
             Say::Texts.t("log.freed", axle:)
           when "resurfaced"
-            Say::Texts.t("log.machined", axle:)
+            Say::Texts.t("log.machined", axle:, part:)
           else
             "#{axle} #{event}"
           end

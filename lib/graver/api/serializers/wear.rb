@@ -28,7 +28,7 @@ module Graver
             axle_name: Axles.new(@knowledge).name(file),
             axle: Axles.new(@knowledge).call(overview, nil),
             passed: passed(answer),
-            limits: @knowledge.pad_limits.map { |limit| limit.for(file.vehicle.kind).to_h.except(:kinds) },
+            limits: @knowledge.pad_limits.map { |limit| limit.for(file.brake_kind.limited_as).to_h.except(:kinds) },
             readings: readings(file, doubted(answer)),
             fits: fits(file),
             components: components(answer),
@@ -142,13 +142,13 @@ module Graver
           [
             *missing,
             readings_sentence(overview),
-            prior_sentence(answer, overview.file.vehicle),
+            prior_sentence(answer, overview.file),
             driving_sentence(answer, overview.file.vehicle.distance_unit),
             *changed_sentences(overview),
             quiet_sentence(answer),
             *@said,
             *doubt_sentences(overview)
-          ].compact
+          ].compact.map { |sentence| overview.file.wording.own(sentence) }
         end
 
         def readings_sentence(overview)
@@ -167,12 +167,12 @@ module Graver
           )
         end
 
-        def prior_sentence(answer, vehicle)
-          prior, unit = @knowledge.prior("pad", vehicle.wears_as), vehicle.distance_unit
+        def prior_sentence(answer, file)
+          prior, unit = @knowledge.prior("pad", file.wears_as), file.vehicle.distance_unit
           ends = [-1.2816, 1.2816].map { |z| prior.rate_mm_per_1000km * Math.exp(z * prior.rate_log_sd) }
           said = [
             Say::Texts.t("forecast.prior", rates: Say::Lengths.rate(*ends, unit)),
-            *drive(vehicle),
+            *drive(file),
             *kin(answer, unit)
           ].join(" ")
           return said unless answer.pads&.readings&.positive?
@@ -181,10 +181,9 @@ module Graver
         end
 
         # Where the motor brakes, rust and stuck pins count for more than wear.
-        def drive(vehicle)
-          return [] if vehicle.drive == "combustion"
-
-          [Say::Texts.t(vehicle.drive == "electric" ? "forecast.electric" : "forecast.hybrid")]
+        def drive(file)
+          said = { "electric" => "forecast.electric", "hybrid" => "forecast.hybrid" }[file.wears_as]
+          [(Say::Texts.t(said) if said)].compact
         end
 
         def kin(answer, unit)

@@ -3,14 +3,28 @@
 module Graver
   module Core
     module Judgement
-      # An inspected item, at a wheel or of the vehicle (knowledge/conditions.yml). place: "side", "faces" or nil;
-      # on_face: its name at one face, where "inner" doesn't go before the label
+      # An inspected item, at a wheel or of the vehicle (knowledge/conditions.yml). place: "corner", "faces", "shoes" or
+      # nil; on_face: its name at one face, where "inner" doesn't go before the label; brakes: "disc" or "drum", or nil
       ConditionItem =
-        Entry.define(:id, :label, :marks, place: nil, on_face: nil, calipers: nil, sensors: nil, parking_brakes: nil) do
+        Entry.define(
+          :id,
+          :label,
+          :marks,
+          place: nil,
+          on_face: nil,
+          brakes: nil,
+          calipers: nil,
+          sensors: nil,
+          parking_brakes: nil
+        ) do
+          const_set :FACES, { "faces" => %w[inner outer], "shoes" => %w[leading trailing] }.freeze
+
           # -> Mark with that id, or nil
           def mark(id) = marks.find { |mark| mark.id == id }
-          # Whether it is looked at on both faces of a rotor.
-          def faces? = place == "faces"
+          # What of it is looked at at a corner, each on its own -> ["inner", "outer"], or [nil]: the whole
+          def faces = self.class::FACES.fetch(place, [nil])
+          # Whether it is looked at on both faces of a rotor, or at both shoes.
+          def faces? = self.class::FACES.key?(place)
 
           # "left inner pad", "left rotor, inner face"; side and face may be nil.
           def named(side, face)

@@ -8,34 +8,35 @@ module Graver
         module_function
 
         # pads: { "left" => { "inner" => Thickness, "outer" => Thickness }, ... } of one inspection, what was not read
-        # absent; coverage: standard uncertainties that may still be the instruments'.
+        # absent; names: of the two at a corner; coverage: standard uncertainties that may still be the instruments'.
         # -> { "left" => { "inner_thinner_mm" => 1.8, "thinner_mm" => 1.8, "uneven_error_mm" => 0.4, ... }, ... }
-        def call(pads, coverage:)
+        def call(pads, coverage:, names: %w[inner outer])
           pads.to_h do |side, mine|
-            [side, within(mine, coverage).merge(between(mine, pads.except(side).values.first, coverage))]
+            other = pads.except(side).values.first
+            [side, within(names, mine, coverage).merge(between(names, mine, other, coverage))]
           end
         end
 
-        def within(pads, coverage)
-          inner, outer = pads.values_at("inner", "outer")
-          return {} unless inner && outer
+        def within(names, pads, coverage)
+          one, other = pads.values_at(*names)
+          return {} unless one && other
 
-          error = coverage * Math.hypot(inner.standard_uncertainty_mm, outer.standard_uncertainty_mm)
-          apart = outer.value_mm - inner.value_mm
+          error = coverage * Math.hypot(one.standard_uncertainty_mm, other.standard_uncertainty_mm)
+          apart = other.value_mm - one.value_mm
           told = apart.abs > error
           {
-            "inner_mm" => inner.value_mm,
-            "outer_mm" => outer.value_mm,
+            "#{names[0]}_mm" => one.value_mm,
+            "#{names[1]}_mm" => other.value_mm,
             "uneven_error_mm" => error,
-            "inner_thinner_mm" => told && apart.positive? ? apart : nil,
-            "outer_thinner_mm" => told && apart.negative? ? -apart : nil,
+            "#{names[0]}_thinner_mm" => told && apart.positive? ? apart : nil,
+            "#{names[1]}_thinner_mm" => told && apart.negative? ? -apart : nil,
             "thinner_mm" => told ? apart.abs : nil
           }
         end
 
         # The mean of a corner's two pads against the mean of the other's.
-        def between(mine, other, coverage)
-          return {} unless other && [mine, other].all? { |pads| pads.values_at("inner", "outer").all? }
+        def between(names, mine, other, coverage)
+          return {} unless other && [mine, other].all? { |pads| pads.values_at(*names).all? }
 
           means = [mine, other].map { |pads| pads.values.sum(&:value_mm) / 2.0 }
           error =

@@ -20,6 +20,12 @@ module Graver
           @works.values.select { |work| !work.hidden && Conditions.met?(work.when, configuration) }
         end
 
+        # The work that makes an axle's rotors or drums new, and the one that turns them, of those it can have; works:
+        # [Work] -> { "new" => id, "turn" => id }
+        def of_rotors(works) = works.select(&:rotors).to_h { |work| [work.rotors, work.id] }
+        # The work that renews what wears by braking, of those an axle can have -> id, or nil
+        def of_friction(works) = works.find { |work| work.renews == "friction" }&.id
+
         # Works that are in no list.
         def hidden = @works.values.select(&:hidden).map(&:id)
 

@@ -85,8 +85,8 @@ module Graver
         # odometer: [[Date, km], ...] from the vehicle's whole log -> Driving
         def driving(odometer) = Driving.from(odometer, @driving_prior)
 
-        # entries: [Entry] up to now; specifications: { "pad" => PartSpecification or nil, "rotor" => ... };
-        # beside: { said: [Hearsay] of its pads, moved: [Movement] of its pins and pistons, others: [[[Entry],
+        # entries: [Entry] up to now; specifications: { "pad" => PartSpecification or nil, "rotor" => ... } of what
+        # there is; beside: { said: [Hearsay] of its pads, moved: [Movement] of its pins and pistons, others: [[[Entry],
         # PartSpecification], ...] pads of the vehicle's other axles }, up to now; driving: Driving of the vehicle;
         # planned: { trips:, changes: } its owner has planned; costs: NextLook::Costs where they are not the usual ones.
         def call(entries:, specifications:, as_of_date:, as_of_km:, driving:, beside: {}, planned: {}, costs: @costs)
@@ -94,9 +94,7 @@ module Graver
           timeline = Timeline.new(driving, as_of_date, **planned)
           known = { as_of_km:, **beside.slice(:said, :moved), kin: paces(beside.fetch(:others, []), as_of_km) }
           results =
-            %w[pad rotor].to_h do |part|
-              [part, forecast(part, entries, specifications[part], known, why)&.along(timeline)]
-            end
+            %w[pad rotor].to_h { |part| [part, forecast(part, entries, specifications, known, why)&.along(timeline)] }
           answer(
             Answer.new(
               as_of_date:,
@@ -146,7 +144,7 @@ module Graver
             next unless specification.limit_mm
 
             history = @history_builder.call(entries, specification, as_of_km:)
-            Wear::WearRate.of(specification.axle, history, @priors.call("pad", specification.kind).set_log_sd)
+            Wear::WearRate.of(specification.axle, history, @priors.call("pad", specification.kind))
           end
         end
 
@@ -155,7 +153,11 @@ module Graver
           history.sets.empty? ? [] : specification.components - history.sets.last.keys
         end
 
-        def forecast(part, entries, specification, known, why)
+        # What the axle has none of is not missing.
+        def forecast(part, entries, specifications, known, why)
+          return unless specifications.key?(part)
+
+          specification = specifications[part]
           unless specification&.limit_mm
             why[part] = Message.of(part == "pad" ? "forecast.no_limit" : "forecast.no_discard")
             return

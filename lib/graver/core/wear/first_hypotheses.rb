@@ -43,10 +43,10 @@ module Graver
           alike = @prior.axles_alike
           return unless alike.positive?
 
-          away = pace.log_rate - middle - offset_of(pace.axle)
+          away = pace.log_rate - pace.usual
           apart = (@prior.rate_log_sd**2) * (1 - (alike**2))
           spread = Math.sqrt(apart + (pace.log_sd**2)) / alike
-          hypotheses.hear_rate(middle + offset_of(axle) + (away / alike), spread)
+          hypotheses.hear_rate(@prior.usual_log_rate(axle) + (away / alike), spread)
         end
 
         def middle = Math.log(@prior.rate_mm_per_1000km / 1000)

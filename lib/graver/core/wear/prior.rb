@@ -82,6 +82,9 @@ module Graver
             super
           end
 
+          # The natural logarithm of the usual rate of such an axle, in mm per km; axle: its name, or nil
+          def usual_log_rate(axle) = Math.log(rate_mm_per_1000km / 1000) + axle_log_offset.fetch(axle, 0.0)
+
           # What follows from it alone: the block's result, computed once.
           def once(key) = @computed.fetch(key) { @computed[key] = yield }
         end

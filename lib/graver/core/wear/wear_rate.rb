@@ -5,20 +5,20 @@ module Graver
     module Wear
       # How fast an axle's pads have worn, as one figure with its error: natural logarithm of mm per km. Of each part
       # the way from new to its last reading counts; the parts of a set go up and down together and count as one.
+      # usual: the same as its prior has it.
       WearRate =
-        Value.define(:axle, :log_rate, :log_sd) do
+        Value.define(:axle, :log_rate, :log_sd, :usual) do
           # Wear of less than twice its error tells nothing about a rate.
           def self.told?(worn_mm, sd_mm) = worn_mm > 2 * sd_mm
 
-          # axle: its name; History; set_log_sd: spread between sets of one axle (Prior) -> WearRate, or nil where
-          # nothing is known
-          def self.of(axle, history, set_log_sd)
+          # axle: its name; History, Prior -> WearRate, or nil where nothing is known
+          def self.of(axle, history, prior)
             sets = history.sets.filter_map { |set| of_set(set) }
             return if sets.empty?
 
-            weights = sets.map { |_, sd| 1 / ((sd**2) + (set_log_sd**2)) }
+            weights = sets.map { |_, sd| 1 / ((sd**2) + (prior.set_log_sd**2)) }
             middle = sets.zip(weights).sum { |(log_rate, _), weight| log_rate * weight } / weights.sum
-            new(axle:, log_rate: middle, log_sd: Math.sqrt(1 / weights.sum))
+            new(axle:, log_rate: middle, log_sd: Math.sqrt(1 / weights.sum), usual: prior.usual_log_rate(axle))
           end
 
           # { component => Fitting } -> [mean of the logarithms, error], or nil

@@ -23,8 +23,8 @@ module Graver
           Message.new(:measured, sentence, tokens: measures, unit: @distance_unit, terms: @terms)
         end
 
-        # The same in the owner's terms alone.
-        def own(text) = @terms.reduce(text.to_s) { |said, (usual, own)| said.gsub(usual, own) }
+        # A text or a Message in the owner's terms alone.
+        def own(text) = text.is_a?(Message) ? text.in_terms(@terms) : Terms.put(text, @terms)
       end
     end
   end

@@ -8,8 +8,8 @@ module Graver
       class Ahead
         # days: from today; km: from now; axles: [Axle]
         Step = Core::Value.define(:days, :date, :km, :axles)
-        # pads, rotors: chances, nil where there is no forecast
-        Axle = Core::Value.define(:name, :pads, :rotors)
+        # brakes: "disc" or "drum"; pads, rotors: chances, nil where there is no forecast
+        Axle = Core::Value.define(:name, :brakes, :pads, :rotors)
         EVERY_DAYS = 14
         STEPS = 78
 
@@ -25,7 +25,7 @@ module Graver
               .new(@context)
               .of([vehicle])
               .fetch(vehicle_id)
-              .map { |record| [record.axle.name, Household::AxleAnswer.new(@context).call(record)] }
+              .map { |record| [record, Household::AxleAnswer.new(@context).call(record)] }
           (0..STEPS).map { |at| step(at * EVERY_DAYS, answers) }
         end
 
@@ -37,13 +37,18 @@ module Graver
             days:,
             date: @context.today + days,
             km: timeline.km_by(@context.today + days),
-            axles: answers.map { |name, answer| axle(name, answer, days) }
+            axles: answers.map { |record, answer| axle(record, answer, days) }
           )
         end
 
-        def axle(name, answer, days)
+        def axle(record, answer, days)
           chance = ->(result) { result&.readings&.positive? ? answer.timeline.chance_by(result.first, days) : nil }
-          Axle.new(name:, pads: chance.call(answer.pads), rotors: chance.call(answer.rotors))
+          Axle.new(
+            name: record.axle.name,
+            brakes: record.place.fetch("brakes"),
+            pads: chance.call(answer.pads),
+            rotors: chance.call(answer.rotors)
+          )
         end
       end
     end

@@ -8,9 +8,10 @@ module Graver
       class MovedTrip
         # from, to: Dates of the trip when it is moved; axles: [Axle]
         Moved = Core::Value.define(:from, :to, :axles)
-        # pads, rotors: chances by the end of the moved trip, the others by the end of the trip as planned; nil where
+        # brakes: "disc" or "drum"; pads, rotors: chances by the end of the moved trip, the others by the end of the
+        # trip as planned; nil where
         # there is no forecast
-        Axle = Core::Value.define(:name, :pads, :rotors, :pads_before, :rotors_before)
+        Axle = Core::Value.define(:name, :brakes, :pads, :rotors, :pads_before, :rotors_before)
 
         def initialize(context)
           @context = context
@@ -48,7 +49,14 @@ module Graver
               ) { |_, result| result.supposing }
           pads, rotors = chances(supposed, moved.to)
           pads_before, rotors_before = chances(now, trip.to)
-          Axle.new(name: record.axle.name, pads:, rotors:, pads_before:, rotors_before:)
+          Axle.new(
+            name: record.axle.name,
+            brakes: record.place.fetch("brakes"),
+            pads:,
+            rotors:,
+            pads_before:,
+            rotors_before:
+          )
         end
 
         def chances(answer, day)

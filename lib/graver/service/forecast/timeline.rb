@@ -54,11 +54,10 @@ module Graver
         end
 
         def axle_events(axle)
-          answer = axle.answer
           name = axle.file.axle.name
           job = @overview.jobs.fetch(axle.file.axle.id, []).first
           [
-            look(answer, name),
+            look(axle, name),
             *due(axle, name, job),
             (
               if job&.planned_for
@@ -73,7 +72,8 @@ module Graver
           ].compact
         end
 
-        def look(answer, name)
+        def look(axle, name)
+          answer = axle.answer
           date = answer.look_again_date(@context.knowledge.look_again_most_days) or return
           km = answer.look_again_at_either_km
           # Due by distance, the distance is given as everywhere else; due by time, the distance driven until then.
@@ -83,7 +83,7 @@ module Graver
           event(
             renew ? "renew" : "look",
             [date, today].max,
-            Message.of(text, axle: name, unit:, km: far),
+            axle.file.wording.own(Message.of(text, axle: name, unit:, km: far)),
             axle: name,
             km: far
           )
@@ -112,8 +112,10 @@ module Graver
         def careful(axle)
           answer = axle.answer
           results =
-            { "pads" => answer.pads, "rotors" => answer.rotors }.select { |_, result| result&.readings&.positive? }
-          results.map { |part, result| careful_end(answer, part, result) }.min_by { |found| found[:date] }
+            { "pad" => answer.pads, "rotor" => answer.rotors }.select { |_, result| result&.readings&.positive? }
+          results
+            .map { |part, result| careful_end(answer, "#{axle.file.part_name(part)}s", result) }
+            .min_by { |found| found[:date] }
         end
 
         def careful_end(answer, part, result)
@@ -207,7 +209,7 @@ module Graver
             event(
               "first_reading",
               timeline.as_of + timeline.days_for(km).floor,
-              Message.of("timeline.first_reading", axle: axle.file.axle.name),
+              axle.file.wording.own(Message.of("timeline.first_reading", axle: axle.file.axle.name)),
               axle: axle.file.axle.name,
               km:
             )

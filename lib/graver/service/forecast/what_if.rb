@@ -107,7 +107,7 @@ module Graver
           unless file.axle.sides.include?(side)
             fault("freed", "out_of_range", Message.of("faults.choose", choices: file.axle.sides))
           end
-          @said << Message.of("what_if.freed", side:)
+          @said << file.wording.own(Message.of("what_if.freed", side:))
           file.positions.select { |position| position.start_with?("#{side}_") }
         end
 
@@ -116,7 +116,7 @@ module Graver
 
           known = file.new_pad_mm
           mm = blank?(given[:pads_mm]) ? known : number("pads_mm", given[:pads_mm], NEW_PADS_MM)
-          @said << Message.of("what_if.new_pads", mm:) if mm
+          @said << file.wording.own(Message.of("what_if.new_pads", mm:)) if mm
           mm
         end
 

@@ -1,10 +1,14 @@
 # frozen_string_literal: true
 
+require "forwardable"
+
 module Graver
   module Service
     module Household
       # Everything on file about one axle, in the core's terms.
       class AxleRecord
+        extend Forwardable
+
         # Data shared by all vehicles of the household. instruments: { id => Core::Measurement::Instrument };
         # limit: Core::Judgement::PadLimit at which pads are done when the owner set none; floor: the one under which
         # the vehicle must not be driven.
@@ -12,7 +16,7 @@ module Graver
 
         # AxleRecords of the vehicle's other axles
         attr_accessor :siblings
-        attr_reader :floor, :vehicle, :axle, :data, :inspections, :planned
+        attr_reader :vehicle, :axle, :data, :inspections, :planned
 
         # data: { key => Storage::BrakeDatum }; inspections: all of the vehicle, oldest first.
         # planned: PlannedEvents::Planned of the vehicle.
@@ -24,7 +28,6 @@ module Graver
           @inspections = inspections
           @shared = shared
           @knowledge = shared.knowledge
-          @floor = shared.floor.for(vehicle.kind)
           @sources = sources
           @planned = planned
           @siblings = []
@@ -63,6 +66,16 @@ module Graver
             @knowledge.brake_data.place(vehicle.kind, axle.name, powers: vehicle.drive) { |field| choice(field) }
         end
 
+        # What discs or drums mean for it.
+        def brake_kind = @brake_kind ||= BrakeKind.new(place, vehicle)
+        def_delegators :brake_kind, :drum?, :pads, :part_name, :wears_as
+
+        # Core::Judgement::PadLimit under which it must not be driven.
+        def floor = @floor ||= @shared.floor.for(brake_kind.limited_as)
+
+        # The trade's sentences in the words of this brake and its owner's distances.
+        def wording = @wording ||= Base::Wording.new(vehicle.distance_unit, @knowledge.brake_data.terms(place))
+
         # Sides that carry a wear sensor.
         def sensor_sides
           sides = { "left" => ["left"], "right" => ["right"], "both" => axle.sides }
@@ -82,31 +95,36 @@ module Graver
         # -> the rotor's discard thickness, mm, or nil
         def discard_mm = length_mm("rotor.discard_thickness")
 
+        # -> the drum's maximum inside diameter, mm, or nil
+        def drum_maximum_mm = length_mm("drum.maximum_diameter")
+
         # The owner's limit, or the careful default; never below the maker's figures.
         def limit_mm
           once(:limit_mm) do
             [
-              length_mm("pad.service_limit") || @shared.limit.for(vehicle.kind).mm,
-              length_mm("pad.discard_thickness"),
+              length_mm(brake_kind.key("service_limit")) || @shared.limit.for(brake_kind.limited_as).mm,
+              least_pad_mm,
               overall_limit_mm
             ].compact.max
           end
         end
+
+        # The manufacturer's least thickness of its pads or linings, without the plate, mm, or nil
+        def least_pad_mm = length_mm(brake_kind.key("discard_thickness"))
 
         # Is the limit that decides stated with the plate?
         def limit_overall? = !overall_limit_mm.nil? && limit_mm == overall_limit_mm
 
         # Where that limit comes from, in words.
         def limit_from
-          if [length_mm("pad.discard_thickness"), overall_limit_mm].compact.max == limit_mm
-            return Message.of("findings.limit_maker")
-          end
+          return Message.of("findings.limit_maker") if [least_pad_mm, overall_limit_mm].compact.max == limit_mm
 
-          Message.of(length_mm("pad.service_limit") ? "findings.limit_own" : "findings.limit_approach")
+          own = length_mm(brake_kind.key("service_limit"))
+          Message.of(own ? "findings.limit_own" : "findings.limit_approach")
         end
 
-        # Of its pads: ["left_inner", ...]
-        def positions = axle.sides.product(%w[inner outer]).map { |pair| pair.join("_") }
+        # Of its pads: ["left_inner", ...], on a drum brake of its shoes: ["left_leading", ...]
+        def positions = axle.sides.product(pads).map { |pair| pair.join("_") }
 
         # limit_mm: another limit to ask "what if" with, or nil.
         def specifications(limit_mm: nil)
@@ -119,7 +137,9 @@ module Graver
         def part(part) = once([:part, part]) { known_part(part) }
 
         # A new pad's thickness by the brake data, else the usual one, mm
-        def new_pad_mm = length_mm("pad.new_thickness") || @knowledge.new_part("pad", vehicle.kind).fetch("typical_mm")
+        def new_pad_mm = known_new_pad_mm || @knowledge.new_part("pad", brake_kind.built_as).fetch("typical_mm")
+        # The same as it is on file, or nil
+        def known_new_pad_mm = length_mm(brake_kind.key("new_thickness"))
 
         # The log's valid entries: [Core::Wear::Entry].
         def entries = usable.entries
@@ -144,6 +164,8 @@ module Graver
         def unusable = usable.unusable
         # Why no thickness can be made of a reading of this axle, in a sentence, or nil.
         def fault(row) = usable.fault(row)
+        # Whether it is of a kind of brake that this axle doesn't have.
+        def of_other_brake?(row) = !usable.elsewhere(row).nil?
         # The same axle with other brake data: { key => Storage::BrakeDatum or nil }; sources: as in #initialize
         def with_data(changes, sources: @sources)
           data = @data.merge(changes).compact
@@ -202,7 +224,7 @@ module Graver
 
         # The maker's limit with plate, less the plate.
         def overall_limit_mm
-          overall = length_mm("pad.overall_limit")
+          overall = drum? ? nil : length_mm("pad.overall_limit")
           overall &&
             [
               overall - (length_mm("pad.backing_plate") || @knowledge.measurement.dig("backing_plate", "typical_mm")),
@@ -210,43 +232,10 @@ module Graver
             ].max
         end
 
-        # Fastener and other brake data as the planner wants them.
-        def planning_data
-          data.to_h do |key, datum|
-            quantity = @knowledge.brake_data.field(key)&.quantity
-            torque =
-              (
-                if quantity == "torque"
-                  { torque: torque(datum), rivals: rivals(key).map { |rival| [torque(rival), rival.source] } }
-                else
-                  {}
-                end
-              )
-            [
-              key,
-              {
-                value: datum.value,
-                unit: datum.unit,
-                source: datum.source,
-                number: %w[count angle].include?(quantity) ? number(key) : nil,
-                **torque
-              }
-            ]
-          end
-        end
-
-        # BrakeDatum -> Core::Planning::Torque
-        def torque(datum) = Core::Planning::Torque.parse(datum.value, datum.unit)
-
-        # Other values of a torque that differ from the one that counts, from any source, until the owner has chosen. A
-        # copied or usual value is no source for a torque.
-        def rivals(key)
-          now = data[key] or return []
-          @sources
-            .fetch(key, [])
-            .reject { |datum| Core::Planning::TorqueCard::HEARSAY.include?(datum.source) }
-            .select { |datum| differs?(datum, now) }
-        end
+        # Fastener and other brake data as the planner wants them (TorqueData).
+        def planning_data = torques.call
+        # Values of a torque on which sources disagree -> [Storage::BrakeDatum]
+        def rivals(key) = torques.rivals(key)
 
         private
 
@@ -257,22 +246,17 @@ module Graver
             backing_mm: known.backing_mm,
             backing_uncertainty_mm: known.backing_uncertainty_mm,
             limit_overall: known.limit_overall,
-            kind: vehicle.kind
+            kind: brake_kind.built_as
           )
         end
 
         def specifications_to(limit_mm)
-          {
-            "pad" => specification("pad", positions, length_mm("pad.new_thickness"), limit_mm),
-            "rotor" => specification("rotor", axle.sides, length_mm("rotor.new_thickness"), discard_mm)
-          }.freeze
+          found = { "pad" => specification("pad", positions, known_new_pad_mm, limit_mm) }
+          found["rotor"] = specification("rotor", axle.sides, length_mm("rotor.new_thickness"), discard_mm) unless drum?
+          found.freeze
         end
 
-        def differs?(datum, now)
-          share = @knowledge.brake_data.rival_share(same: datum.source == now.source)
-          torque(datum).differs?(torque(now), share)
-        end
-
+        def torques = TorqueData.new(self, @knowledge, @sources)
         def usable = @usable ||= UsableEntries.new(self, @knowledge.normalise, readings)
         def readings = @readings ||= RowReadings.new(@shared.instruments)
 
@@ -305,11 +289,11 @@ module Graver
             components:,
             new_mm:,
             limit_mm:,
-            backing_mm: part == "pad" ? length_mm("pad.backing_plate") : nil,
+            backing_mm: part == "pad" && !drum? ? length_mm("pad.backing_plate") : nil,
             backing_uncertainty_mm: nil,
             limit_overall: part == "pad" && limit_overall?,
             axle: axle.name,
-            kind: vehicle.wears_as
+            kind: wears_as
           )
         end
       end

@@ -10,7 +10,7 @@ module Graver
         # One reading of a vehicle, in words.
         def self.said(vehicle, inspection, row)
           axle = vehicle.axles.find { |each| each.id == row.axle_id }&.name
-          place = [axle, row.side, row.pad, Message.part(row.part)].compact.join(" ")
+          place = [axle, row.side, row.pad, Message.part(BrakeKind.part_of(row))].compact.join(" ")
           Message.of("log.named_reading", place:, value: "#{row.value} #{row.unit}", day: inspection.date)
         end
 

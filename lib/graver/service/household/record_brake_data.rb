@@ -86,7 +86,8 @@ module Graver
         def refuse_breaking(file, entries)
           known = file.unusable.map(&:ref)
           after = file.with_data(entries.to_h { |entry| [entry[:key], datum(entry)] })
-          broken = after.unusable.reject { |each| known.include?(each.ref) }
+          # a correction of the brake's kind stands: what was read of the other kind is named, and doesn't count
+          broken = after.unusable.reject { |each| known.include?(each.ref) || after.of_other_brake?(each.row) }
           return if broken.empty?
 
           at = entries.index { |entry| entry[:key].start_with?("pad.") } || 0

@@ -8,6 +8,8 @@ module Graver
       class UsableEntries
         # row: Storage::ReadingRow of a Storage::Inspection; because: a sentence
         Unusable = Core::Value.define(:row, :inspection, :because) { def ref = row.id }
+        # Parts of one kind of brake: readings of the other kind stay on file when an axle's kind is changed.
+        KINDS = %w[pad rotor drum].freeze
 
         # record: AxleRecord; readings: RowReadings
         def initialize(record, normalise, readings)
@@ -25,7 +27,15 @@ module Graver
         def unusable = @unusable ||= split.last + beside
 
         # Why no thickness can be made of a row, in a sentence, or nil.
-        def fault(row) = fault_of(@readings.reading(row))
+        def fault(row) = elsewhere(row) || fault_of(@readings.reading(row))
+
+        # Why such a brake has no such place, in a sentence, or nil.
+        def elsewhere(row)
+          brakes = @record.brake_kind.brakes
+          return if !KINDS.include?(row.part) || Core::Measurement::Positions.log?(brakes, row.part, row.pad)
+
+          Message.of("faults.other_brake", brakes:)
+        end
 
         # Was a thickness read here that can be used?
         def thickness?(row) = row.event == "reading" && !row.value.nil? && fault(row).nil?
@@ -47,7 +57,7 @@ module Graver
             LogEntries
               .call(@record.inspections, @record.axle.id, @readings)
               .each_with_object([[], []]) do |entry, (good, bad)|
-                because = entry.reading && fault_of(entry.reading)
+                because = elsewhere(entry) || (entry.reading && fault_of(entry.reading))
                 because ? bad << named(entry.ref, because) : good << entry
               end
         end

@@ -84,7 +84,7 @@ module Graver
         end
 
         def since_fit?(file, each)
-          fitted = %w[inner outer].filter_map { |pad| file.since_fit("pad", each.side, pad).first&.date }.max
+          fitted = file.pads.filter_map { |pad| file.since_fit("pad", each.side, pad).first&.date }.max
           fitted.nil? || each.day >= fitted
         end
 
@@ -92,8 +92,7 @@ module Graver
 
         # The two newest readings of each position of the set that is on.
         def changes(file)
-          places =
-            file.axle.sides.flat_map { |side| [["pad", side, "inner"], ["pad", side, "outer"], ["rotor", side, nil]] }
+          places = file.axle.sides.flat_map { |side| [*["pad"].product([side], file.pads), ["rotor", side, nil]] }
           places.filter_map do |part, side, pad|
             before, now = file.since_fit(part, side, pad).select { |entry| entry.reading && entry.thickness? }.last(2)
             next unless now
@@ -116,8 +115,7 @@ module Graver
         def silent(overview)
           pulsates = overview.seen.any? { |mark| mark.mark.id == "pulsation" }
           overview.axles.flat_map do |axle|
-            sentences = [silent_pads(axle), silent_rotors(axle), *unclear_variation(axle)]
-            sentences << unmeasured_pulsation(axle) if pulsates
+            sentences = [silent_pads(axle), *(axle.file.drum? ? silent_drums(axle) : silent_discs(axle, pulsates))]
             sentences.compact.map do |sentence|
               Message.of("findings.silent", axle: axle.file.axle.name.capitalize, sentence: Typography.inside(sentence))
             end
@@ -126,10 +124,22 @@ module Graver
 
         def silent_pads(axle)
           pads = axle.answer.pads
-          return Message.of("findings.no_pad_read") unless pads&.readings&.positive?
+          own = axle.file.wording.method(:own)
+          return own.call(Message.of("findings.no_pad_read")) unless pads&.readings&.positive?
 
           return unless pads.unread.any?
-          Message.of("findings.pads_unread", pads: pads.unread.map { |id| id.tr("_", " ") }.join(", "))
+          own.call(Message.of("findings.pads_unread", pads: pads.unread.map { |id| id.tr("_", " ") }.join(", ")))
+        end
+
+        def silent_discs(axle, pulsates)
+          [silent_rotors(axle), *unclear_variation(axle), *(unmeasured_pulsation(axle) if pulsates)]
+        end
+
+        def silent_drums(axle)
+          return [Message.of("findings.no_maximum")] unless axle.file.drum_maximum_mm
+
+          unread = axle.rotors.verdicts.values.any? { |verdict| verdict.outcome == "unmeasured" }
+          unread ? [Message.of("findings.no_drum_read")] : []
         end
 
         def silent_rotors(axle)

@@ -35,6 +35,8 @@ module Graver
         # where something is not known.
         def pushed_ml(axle, new_rotors: false)
           file = axle.file
+          return if file.drum?
+
           diameter, pistons, new_mm =
             file.length_mm("caliper.piston_diameter"),
             file.count("caliper.piston_count"),
@@ -43,8 +45,7 @@ module Graver
 
           gains =
             file.axle.sides.map do |side|
-              inner, outer =
-                %w[inner outer].map { |pad| [new_mm - axle.answer.pads.now["#{side}_#{pad}"][:mean_mm], 0].max }
+              inner, outer = file.pads.map { |pad| [new_mm - axle.answer.pads.now["#{side}_#{pad}"][:mean_mm], 0].max }
               [inner + (new_rotors ? rotor_gain_mm(axle, side) : 0), outer]
             end
           Core::Planning::DisplacedFluid.call(gains:, piston_diameter_mm: diameter, pistons:, opposed: file.opposed?)

@@ -42,11 +42,14 @@ module Graver
           return if item.place.nil?
 
           file = @files[given[:axle]] or refuse("axle", "unknown_axle", Message.of("faults.unknown_axle"))
+          unless Household::LookedAt.of_brake?(item, file)
+            refuse("item", "other_brake", Message.of("faults.other_brake", brakes: file.brake_kind.brakes))
+          end
           unless file.axle.sides.include?(given[:side])
             refuse("side", "unknown_position", Message.of("faults.unknown_side", part: "brake"))
           end
-          return unless item.place == "faces" && !%w[inner outer].include?(given[:face])
-          refuse("face", "unknown_position", Message.of("faults.inner_or_outer"))
+          return if item.faces.include?(given[:face]) || !item.faces?
+          refuse("face", "unknown_position", Message.of("faults.face", choices: item.faces))
         end
 
         def figure_row(figure, given)

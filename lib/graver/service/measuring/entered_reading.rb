@@ -92,11 +92,13 @@ module Graver
         def split(text) = Core::Quantity::EnteredLength.split(text, given[:unit])
 
         def check_position
-          allowed = part == "pad" ? @file.positions : @file.axle.sides
+          allowed = @file.brake_kind.reads?(part) ? places : []
           return if allowed.include?(position.join("_")) || (%w[fit freed].include?(event) && given[:side].nil?)
 
           raise InvalidEntry.of("side", "unknown_position", Message.of("faults.unknown_side", part:))
         end
+
+        def places = part == "pad" ? @file.positions : @file.axle.sides
 
         def normalise(value, place)
           @knowledge.normalise.call(core_reading(value), @file.part(part))

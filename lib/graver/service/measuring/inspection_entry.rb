@@ -70,7 +70,8 @@ module Graver
           entered.check
           thicknesses = entered.thicknesses
           survey = thicknesses.empty? ? nil : Core::Measurement::Survey.of(thicknesses)
-          Line.new(at:, entered:, thickness: survey&.minimum, survey:, question: nil)
+          deciding = entered.part == "drum" ? survey&.maximum : survey&.minimum
+          Line.new(at:, entered:, thickness: deciding, survey:, question: nil)
         rescue InvalidEntry => e
           @faults.concat(e.under("readings.#{at}").faults)
           nil

@@ -79,10 +79,13 @@ module Graver
           )
         end
 
-        # Shoes are read where there are some; the rest as the owner likes.
+        # Only what there is on such a brake; of that, what is always read, and the rest as the owner likes.
         def read?(kind, file, order)
-          brakes = kinds.dig(kind, "parking_brakes")
-          brakes ? brakes.include?(file.parking_brake) : order.fetch(:within).include?(kind)
+          content = kinds.fetch(kind)
+          there = { "brakes" => file.place.fetch("brakes"), "parking_brakes" => file.parking_brake }
+          return false unless there.all? { |name, is| content[name].nil? || content[name].include?(is) }
+
+          content["always"] || order.fetch(:within).include?(kind)
         end
 
         def position(overview, side, kind)
@@ -97,7 +100,7 @@ module Graver
             part:,
             side:,
             pad:,
-            label: content["label"],
+            label: file.wording.own(content["label"]),
             method: method(file, kind, side),
             places: content["places"],
             new_mm: file.part(part).new_mm,

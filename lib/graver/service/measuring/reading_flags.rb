@@ -19,7 +19,9 @@ module Graver
 
         # -> Asked or nil
         def of(line)
-          return unless line.given[:event] == "reading" && %w[pad rotor].include?(line.entered.part)
+          return unless line.given[:event] == "reading"
+          return drum(line) if line.entered.part == "drum"
+          return unless %w[pad rotor].include?(line.entered.part)
 
           other = @swapped[line.at]
           other ? asked(line, "swapped", { other: other.entered.position.join(" ") }, nil, other.at) : alone(line)
@@ -42,17 +44,41 @@ module Graver
           question && asked(line, question.code, question.tokens, question.tokens[:unit], nil)
         end
 
+        # Of a drum's diameter; nothing is expected of it.
+        def drum(line)
+          rows, =
+            fitted_now?(line) ? nil : line.file.surveys("drum", line.given[:side]).find { |_, day| day <= read_on }
+          question =
+            Core::Judgement::DrumQuestions.new(**@knowledge.question_thresholds).call(
+              Core::Judgement::ReadingQuestions::Asked.new(
+                thickness: line.thickness,
+                alternatives: line.entered.alternatives,
+                new_mm: line.file.length_mm("drum.new_diameter"),
+                plate_mm: nil,
+                before: rows && widest(line.file, rows),
+                expected: nil
+              )
+            )
+          question && asked(line, question.code, question.tokens, question.tokens[:unit], nil)
+        end
+
+        def read_on = @stamp.date || @context.today
+
+        def widest(file, rows)
+          rows.map { |row| @knowledge.normalise.call(file.reading_of(row), file.part("drum")) }.max_by(&:value_mm)
+        end
+
         def asked(line, code, tokens, unit, other)
           entry = @knowledge.questions.dig("readings", code)
           sentence =
             Base::Wording.tokens(
-              entry.fetch("sentence"),
+              line.file.wording.own(entry.fetch("sentence")),
               tokens.transform_values { |value| value.is_a?(Float) ? format("%.1f", value) : value }
             )
           Asked.new(
             code:,
             sentence:,
-            answers: entry.fetch("answers").map { |id| answer(id, unit, line.entered.part) },
+            answers: entry.fetch("answers").map { |id| answer(id, unit, line.file.part_name(line.entered.part)) },
             other:
           )
         end
@@ -66,7 +92,9 @@ module Graver
         end
 
         def plate_mm(line)
-          return if line.entered.part != "pad" || line.entered.overall || line.entered.method == "percent"
+          if line.entered.part != "pad" || line.file.drum? || line.entered.overall || line.entered.method == "percent"
+            return
+          end
 
           line.file.part("pad").backing_mm || @knowledge.measurement.dig("backing_plate", "typical_mm")
         end

@@ -41,13 +41,12 @@ module Graver
           @knowledge
             .finding_engine
             .call(FindingInputs.new(@knowledge, file, answer, seen).call)
-            .map { |finding| found(finding, file.vehicle.distance_unit, causes(finding, file, seen)) }
+            .map { |finding| found(finding, file.wording, causes(finding, file, seen)) }
         end
 
-        # A finding of the engine in words.
-        def found(finding, distance_unit, causes = [])
+        # A finding of the engine in words; wording: Base::Wording of its axle or vehicle.
+        def found(finding, wording, causes = [])
           rule, measures = finding.rule, finding.place.measures
-          wording = Base::Wording.new(distance_unit)
           texts =
             %i[title sentence reading limit change advice].to_h do |field|
               [field, wording.fill(rule[field].to_s, measures)]

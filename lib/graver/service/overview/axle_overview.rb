@@ -31,7 +31,7 @@ module Graver
         # road
         def call(file, limit_mm: file.limit_mm, jobs: [], noticed: [])
           answer = Household::AxleAnswer.new(@context).call(file, limit_mm:)
-          all_seen = CurrentConditions.new(@knowledge).call(file.inspections) + noticed
+          all_seen = current(file) + noticed
           findings = AxleFindings.new(@knowledge).call(file, answer, all_seen)
           judged = ->(with_pads) { AxleRotors.new(@context).call(file, answer, all_seen, findings, with_pads:) }
           seen = all_seen.select { |each| each.axle_id == file.axle.id }
@@ -47,6 +47,14 @@ module Graver
         end
 
         private
+
+        # Of this axle only what such a brake has: after a change of its kind, marks of the other are past.
+        def current(file)
+          CurrentConditions
+            .new(@knowledge)
+            .call(file.inspections)
+            .reject { |seen| seen.axle_id == file.axle.id && !Household::LookedAt.of_brake?(seen.item, file) }
+        end
 
         # judged: with new pads to go on, or not -> AxleRotors::Judged
         def overview(file, answer, seen, findings, measures, judged)
@@ -80,25 +88,26 @@ module Graver
           )
         end
 
-        # What the thickness as read means, and whether it means anything.
+        # What the thickness or diameter as read means, and whether it means anything.
         def rotor_measures(file, verdicts)
-          side, out =
-            verdicts.select { |_, verdict| verdict.outcome == "replace" }.min_by { |_, verdict| verdict.reading_mm }
+          part = file.drum? ? "drum" : "rotor"
+          side, out = verdicts.select { |_, verdict| verdict.outcome == "replace" }.min_by { |_, each| each.spare_mm }
           {
             "discard_mm" => file.discard_mm,
-            "rotors_unmeasured" => verdicts.values.count { |verdict| verdict.outcome == "unmeasured" },
-            "rotors_no_limit" => verdicts.values.count { |verdict| verdict.outcome == "unknown_limit" },
-            **(out ? rotor_out(file, side, out) : {})
+            "drum_maximum_mm" => file.drum_maximum_mm,
+            "#{part}s_unmeasured" => verdicts.values.count { |verdict| verdict.outcome == "unmeasured" },
+            "#{part}s_no_limit" => verdicts.values.count { |verdict| verdict.outcome == "unknown_limit" },
+            **(out ? out_of_limit(file, part, side, out) : {})
           }
         end
 
-        def rotor_out(file, side, verdict)
+        def out_of_limit(file, part, side, verdict)
           {
-            "rotor_out_mm" => verdict.reading_mm,
-            "rotor_out_side" => side.capitalize,
-            "rotor_out_exactly" =>
+            "#{part}_out_mm" => verdict.reading_mm,
+            "#{part}_out_side" => side.capitalize,
+            "#{part}_out_exactly" =>
               (verdict.spare_mm.abs <= PadsRead::ON_THE_LIMIT_MM ? Message.of("findings.on_the_limit") : ""),
-            "rotor_out_on" => file.newest_rows("rotor", side)&.last&.iso8601
+            "#{part}_out_on" => file.newest_rows(part, side)&.last&.iso8601
           }
         end
 
@@ -107,7 +116,7 @@ module Graver
           file
             .axle
             .sides
-            .product(%w[inner outer])
+            .product(file.pads)
             .count { |side, pad| file.since_fit("pad", side, pad).reverse.find(&:thickness?)&.event == "metal" }
         end
 

@@ -15,7 +15,7 @@ module Graver
             # -> sentence, or nil
             def caution = mark.caution
           end
-        RENEWED_BY = { "pad" => "pad", "rotor_face" => "rotor" }.freeze
+        RENEWED_BY = { "pad" => "pad", "rotor_face" => "rotor", "lining" => "pad", "drum_face" => "drum" }.freeze
 
         # [Observation] -> { "marks_stop" => count, "marks_stop_text" => "Left piston: wet. ...", ... }, as the rules of
         # state want it.

@@ -27,20 +27,16 @@ module Graver
         def positions
           return [] unless @answer.pads
 
-          @file
-            .axle
-            .sides
-            .product(%w[inner outer])
-            .map { |side, pad| place("position", side, pad, position(side, pad)) }
+          @file.axle.sides.product(@file.pads).map { |side, pad| place("position", side, pad, position(side, pad)) }
         end
 
         def position(side, pad)
           last = newest("pad", side, pad)
           below = ->(limit_mm) { limit_mm && last && below_chance("#{side}_#{pad}", limit_mm) }
           now = now("#{side}_#{pad}")
-          floor_mm, maker_mm = @file.floor.mm, @file.length_mm("pad.discard_thickness")
+          floor_mm, maker_mm = @file.floor.mm, @file.least_pad_mm
           {
-            "place" => label(side, pad, "pad"),
+            "place" => @file.wording.own(label(side, pad, "pad")),
             "now_mm" => now[:mean_mm],
             "error_mm" => @coverage * now[:sd_mm],
             "floor_mm" => floor_mm,
@@ -54,7 +50,7 @@ module Graver
             "metal" => last&.event == "metal" ? 1 : nil,
             "read_on" => last&.date&.iso8601,
             "read_how" => read_how(last),
-            **taper(side, pad)
+            **(@file.drum? ? {} : taper(side, pad))
           }
         end
 
@@ -111,37 +107,30 @@ module Graver
 
         def corners
           date, pads = newest_pads
-          uneven = Core::Judgement::Unevenness.call(pads, coverage: @coverage)
-          pace = WearRateMeasures.new(@answer)
+          uneven = Core::Judgement::Unevenness.call(pads, coverage: @coverage, names: @file.pads)
+          pace = WearRateMeasures.new(@answer, @file.pads)
           @file.axle.sides.map do |side|
-            measures = [
-              uneven.fetch(side, {}),
-              pace.of(side),
-              variation(side),
-              runout(side),
-              metal(side),
-              faces(side),
-              shoe(side)
-            ].reduce(:merge)
-            place(
-              "corner",
-              side,
-              nil,
-              { "place" => label(side), "opposed" => @file.opposed? ? 1 : 0, "read_on" => date&.iso8601, **measures }
-            )
+            measures = [uneven.fetch(side, {}), pace.of(side), metal(side), *of_brake(side)].reduce(:merge)
+            place("corner", side, nil, { "place" => label(side), "read_on" => date&.iso8601, **measures })
           end
         end
 
+        # What there is of a disc or of a drum brake alone.
+        def of_brake(side)
+          return [drums.corner(side)] if @file.drum?
+
+          [variation(side), runout(side), faces(side), shoe(side), { "opposed" => @file.opposed? ? 1 : 0 }]
+        end
+
+        def drums = @drums ||= DrumMeasures.new(@knowledge, @file, newest_pads.last)
+
         # Compares only pads read on the same day, and none with a flag.
-        def newest_pads
+        def newest_pads = @newest_pads ||= find_newest_pads
+
+        def find_newest_pads
           doubted = @answer.pads ? @answer.pads.doubted.map { |doubt| doubt[:ref] } : []
           entries =
-            @file
-              .axle
-              .sides
-              .product(%w[inner outer])
-              .to_h { |side, pad| [[side, pad], newest("pad", side, pad)] }
-              .compact
+            @file.axle.sides.product(@file.pads).to_h { |side, pad| [[side, pad], newest("pad", side, pad)] }.compact
           entries.reject! { |_, entry| entry.trust < 1 || doubted.include?(entry.ref) }
           date = entries.values.map(&:date).max
           same = entries.select { |_, entry| entry.date == date }
@@ -255,7 +244,8 @@ module Graver
         end
 
         def axle
-          place("axle", nil, nil, { "place" => label, **due, **PistonMeasures.new(@file, @answer).call })
+          beside = @file.drum? ? drums.axle : PistonMeasures.new(@file, @answer).call
+          place("axle", nil, nil, { "place" => label, **due, **beside })
         end
 
         # What is due of the pads, in words.

@@ -21,7 +21,7 @@ module Graver
           @knowledge
             .finding_engine
             .call([*levels, whole].map { |measures| place(measures) })
-            .map { |finding| said.found(finding, vehicle.distance_unit) }
+            .map { |finding| said.found(finding, Base::Wording.new(vehicle.distance_unit)) }
         end
 
         private
@@ -102,13 +102,16 @@ module Graver
         # Share of a set that all axles have worn on average; nil where one of them has no forecast.
         def worn_share(axles, distance_km)
           shares =
-            axles.map do |axle|
+            discs(axles).map do |axle|
               pads = axle.answer.pads or return nil
               rates = pads.rates.values.map { |rate| rate[1] }
               rates.sum / rates.length * distance_km / 1000 / [axle.file.new_pad_mm - pads.limit_mm, 1.0].max
             end
-          shares.sum / shares.length
+          shares.sum / shares.length if shares.any?
         end
+
+        # The adjusters of a drum brake take up its wear: no fluid follows.
+        def discs(axles) = axles.reject { |axle| axle.file.drum? }
 
         # If fluid was renewed or pads fitted in between, the levels cannot be compared. Work of a job on the day of the
         # later inspection came after it was read.
@@ -123,14 +126,14 @@ module Graver
         # Volume the pistons of all axles moved over a distance; nil if one axle's pistons are unknown.
         def worn_ml(axles, distance_km)
           parts =
-            axles.map do |axle|
+            discs(axles).map do |axle|
               file = axle.file
               diameter, pistons = file.length_mm("caliper.piston_diameter"), file.count("caliper.piston_count")
               return nil unless diameter && pistons && axle.answer.pads
 
               gains =
                 file.axle.sides.map do |side|
-                  %w[inner outer].map { |pad| axle.answer.pads.rates["#{side}_#{pad}"][1] * distance_km / 1000 }
+                  file.pads.map { |pad| axle.answer.pads.rates["#{side}_#{pad}"][1] * distance_km / 1000 }
                 end
               Core::Planning::DisplacedFluid.call(
                 gains:,

@@ -69,7 +69,7 @@ module Graver
 
           {
             "#{name}_mm" => read.mm,
-            "#{name}_place" => "#{read.position.tr("_", " ")} pad".capitalize,
+            "#{name}_place" => @file.wording.own("#{read.position.tr("_", " ")} pad").capitalize,
             "#{name}_on" => read.entry.date.iso8601,
             "#{name}_exactly" => exactly ? Message.of("findings.on_the_limit") : ""
           }

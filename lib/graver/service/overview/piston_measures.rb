@@ -31,7 +31,7 @@ module Graver
           new_mm = @file.length_mm("pad.new_thickness")
           return unless new_mm && @answer.pads&.readings&.positive? && rotor_gone
 
-          allowed = new_mm - [@file.length_mm("pad.discard_thickness") || @file.floor.mm, 0].max
+          allowed = new_mm - [@file.least_pad_mm || @file.floor.mm, 0].max
           Core::Judgement::PistonExtension.of(
             pads_gone_mm: pads_gone.max,
             rotor_gone_mm: rotor_gone,
@@ -44,7 +44,7 @@ module Graver
         def pads_gone
           new_mm = @file.length_mm("pad.new_thickness")
           @file.axle.sides.map do |side|
-            %w[inner outer].sum { |pad| [new_mm - @answer.pads.now["#{side}_#{pad}"][:mean_mm], 0].max }
+            @file.pads.sum { |pad| [new_mm - @answer.pads.now["#{side}_#{pad}"][:mean_mm], 0].max }
           end
         end
 

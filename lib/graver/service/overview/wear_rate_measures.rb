@@ -5,16 +5,17 @@ module Graver
     module Overview
       # Which pads of a corner have probably begun to wear faster on the set that is on, and since when.
       class WearRateMeasures
-        # answer: Core::Schedule::AxleForecast::Answer
-        def initialize(answer)
+        # answer: Core::Schedule::AxleForecast::Answer; pads: names of the two at a corner
+        def initialize(answer, pads)
           @answer = answer
+          @pads = pads
         end
 
         # -> { "sped_inner_chance" => 0.9, "sped_outer_chance" => 0.02, "sped_chance" => 0.9, ... } of a side
         def of(side)
           return {} unless @answer.pads&.observed&.positive?
 
-          supposed = %w[inner outer].to_h { |pad| [pad, @answer.pads.changed.fetch("#{side}_#{pad}", NOBODY)] }
+          supposed = @pads.to_h { |pad| [pad, @answer.pads.changed.fetch("#{side}_#{pad}", NOBODY)] }
           pad, most = supposed.max_by { |_, change| change[:chance] }
           return {} unless most[:since_km]
 

@@ -45,7 +45,7 @@
         inputmode="decimal"
         disabled={!!reads.event(ask)}
         bind:value={reads.values[ask.id]}
-        placeholder={ask.places > 1 && ask.part === "rotor" ? texts.severalPlaces : ""}
+        placeholder={ask.places > 1 && ask.part !== "pad" ? texts.severalPlaces : ""}
         fault={reads.fault(ask)}
       >
         {#snippet aside()}

@@ -126,7 +126,7 @@ export class Reads {
       })),
       fitted: of("fit").map((ask) => ({
         axle: ask.axle_id!,
-        part: ask.part as "pad" | "rotor",
+        part: ask.part as "pad" | "rotor" | "drum",
         value: value(ask),
         unit: this.units[ask.id]!,
       })),

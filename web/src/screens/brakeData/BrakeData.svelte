@@ -21,8 +21,12 @@
   });
 
   const DRAWN = new Set([...PAD_KEYS, ...ROTOR_KEYS, DIAMETER]);
-  /** Dimensions of pads and rotors are on the drawing; all other data is below it. */
+  /** Dimensions of pads and rotors are on the drawing; all other data is below it. A drum brake has no such drawing. */
   const PARTS = ["pads", "rotors"];
+  const drums = $derived(form.data?.axle.brakes === "drum");
+  /** The kind of brake decides all else. */
+  const ORDER = ["caliper", "shoes", "drums"];
+  const rank = (id: string) => (drums && ORDER.includes(id) ? ORDER.indexOf(id) : ORDER.length);
   const opened = $derived(form.data?.fields.find((field) => field.key === form.open));
   const OWN = /^own_\d$/;
   /** Fasteners stand together, one row each. */
@@ -32,6 +36,12 @@
     const ids = [...found.filter((id) => !OWN.test(id)), ...found.filter((id) => OWN.test(id))];
     return ids.map((id) => [id, fields.filter((field) => (field.fastener ?? "") === id)]);
   }
+
+  const groups = $derived(
+    (form.data?.groups ?? [])
+      .filter((each) => !PARTS.includes(each.id))
+      .sort((one, other) => rank(one.id) - rank(other.id)),
+  );
 
   const short = (label: string) => upperFirst(label.split(": ").at(-1)!);
 
@@ -83,15 +93,17 @@
     {#if form.error}<Problem error={form.error} />{/if}
     <div class="sides">
       <div class="stack">
-        <section class="sheet">
-          <BrakeDrawing {form} />
-          <p class="quiet">{texts.scaleNote}</p>
-          {@render cells(
-            data.fields.filter((field) => PARTS.includes(field.group) && !DRAWN.has(field.key)),
-            false,
-          )}
-        </section>
-        {#each data.groups.filter((each) => !PARTS.includes(each.id)) as group (group.id)}
+        {#if !drums}
+          <section class="sheet">
+            <BrakeDrawing {form} />
+            <p class="quiet">{texts.scaleNote}</p>
+            {@render cells(
+              data.fields.filter((field) => PARTS.includes(field.group) && !DRAWN.has(field.key)),
+              false,
+            )}
+          </section>
+        {/if}
+        {#each groups as group (group.id)}
           {@const fields = data.fields.filter((field) => field.group === group.id)}
           {#if fields.length}
             <section>

@@ -4,7 +4,7 @@
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
   import { thickness } from "../../format/lengths";
-  import { day, exact, upperFirst } from "../../format/words";
+  import { day, exact, partAt, upperFirst } from "../../format/words";
 
   /** Every position against its previous reading. */
   let { changes, unit }: { changes: Schemas["Findings"]["changes"]; unit: Schemas["DistanceUnit"] } = $props();
@@ -25,7 +25,7 @@
       <tbody>
         {#each changes as change (change.axle + change.position + change.part)}
           <tr
-            ><td>{upperFirst(change.axle)} {change.position} {change.part}</td><td
+            ><td>{upperFirst(change.axle)} {change.position} {partAt(change.part, change.position)}</td><td
               >{say(texts.readingWithDay, {
                 read: thickness(change.before_mm, change.part),
                 day: day(change.before_on),

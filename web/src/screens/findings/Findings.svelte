@@ -18,7 +18,7 @@
   import SymptomQuestions from "./SymptomQuestions.svelte";
   import { thickness } from "../../format/lengths";
   import { degrees, degreeUnit } from "../../format/temperature";
-  import { lowerFirst, rough, upperFirst } from "../../format/words";
+  import { brakesAt, lowerFirst, ofBrake, rough, upperFirst } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
 
   let { params }: { params: { id: string } } = $props();
@@ -99,10 +99,13 @@
           <section class="sheet" aria-label={say(texts.nameRotors, { name: axle.name })}>
             <AxleSection corners={axle.corners} scale={2.6} />
             <h2>
-              {say(axle.rotors.with_pads ? texts.rotorsWithNewPads : texts.rotorsToday, {
-                name: upperFirst(axle.name),
-                label: lowerFirst(axle.rotors.label),
-              })}
+              {ofBrake(
+                say(axle.rotors.with_pads ? texts.rotorsWithNewPads : texts.rotorsToday, {
+                  name: upperFirst(axle.name),
+                  label: lowerFirst(axle.rotors.label),
+                }),
+                axle.corners[0]?.drum ? "drum" : "disc",
+              )}
             </h2>
             {#each [...new Set(axle.rotors.sides.map((side) => side.sentence))] as sentence (sentence)}<p>
                 <TermText text={sentence} />
@@ -156,12 +159,15 @@
             <h2>{common.mostUsefulNextMeasurement}</h2>
             <ol>
               {#each findings.next_readings as next (next.axle + next.position)}<li>
-                  {say(texts.axlePositionPadACaliper, {
-                    axle: upperFirst(next.axle),
-                    position: next.position,
-                    round: Math.round(next.narrows * 100),
-                    rough: rough(next.narrows_km, vehicle.distance_unit),
-                  })}
+                  {ofBrake(
+                    say(texts.axlePositionPadACaliper, {
+                      axle: upperFirst(next.axle),
+                      position: next.position,
+                      round: Math.round(next.narrows * 100),
+                      rough: rough(next.narrows_km, vehicle.distance_unit),
+                    }),
+                    brakesAt(next.position),
+                  )}
                 </li>{/each}
             </ol>
           </section>

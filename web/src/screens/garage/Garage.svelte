@@ -13,7 +13,7 @@
   import Shortcuts from "../../parts/Shortcuts.svelte";
   import InvalidData from "../../parts/InvalidData.svelte";
   import StateMark from "../../parts/StateMark.svelte";
-  import { day, exact, month, span, upperFirst } from "../../format/words";
+  import { day, exact, month, ofBrake, span, upperFirst } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
   import { push } from "svelte-spa-router";
 
@@ -55,8 +55,8 @@
     if (!axle.pads_life) return texts.nothingKnownYet;
     const when = `${span(axle.pads_life.distance_km, vehicle.distance_unit)}`;
     return axle.pads_life.distance_km.p90 === 0
-      ? texts.padsAreAtTheirLimit
-      : say(axle.look_again!.renew ? texts.padsLastRenew : texts.padsLast, {
+      ? ofBrake(texts.padsAreAtTheirLimit, axle.brakes)
+      : say(ofBrake(axle.look_again!.renew ? texts.padsLastRenew : texts.padsLast, axle.brakes), {
           when,
           by:
             month(axle.look_again!.date, today) === "now"

@@ -3,7 +3,7 @@
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
   import StateMark from "../../parts/StateMark.svelte";
-  import { day, listed, month, upperFirst } from "../../format/words";
+  import { day, listed, month, ofBrake, upperFirst } from "../../format/words";
 
   /** Above all else: each vehicle in one line, with what to do and by when. */
   let { vehicles, today }: { vehicles: Schemas["Vehicle"][]; today: string } = $props();
@@ -19,8 +19,9 @@
     if (!axle) return;
     const { renew, date } = axle.look_again!;
     const what = { axle: upperFirst(axle.name), by: month(date, today) };
-    if (what.by === "now") return say(renew ? texts.renewNow : texts.inspectNow, what);
-    return say(renew ? texts.renewBy : texts.inspectBy, what);
+    const said =
+      what.by === "now" ? (renew ? texts.renewNow : texts.inspectNow) : renew ? texts.renewBy : texts.inspectBy;
+    return ofBrake(say(said, what), axle.brakes);
   }
 
   const fluid = ({ fluid: level }: Schemas["Vehicle"]) =>

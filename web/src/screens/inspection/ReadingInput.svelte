@@ -28,7 +28,7 @@
   const expected = $derived(form.expected(wheel, place));
   const event = $derived(form.sheet?.events.find((each) => each.id === entry.event));
   const gauge = $derived(entry.method === "gauge" && !event);
-  const several = $derived(place.part === "rotor");
+  const several = $derived(place.part === "rotor" || place.part === "drum");
   const label = $derived(`${wheel.label} ${place.label}`);
 
   const byKey = (key: string) => keyed(form, wheel, place, key, send);

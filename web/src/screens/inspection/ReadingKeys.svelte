@@ -30,7 +30,7 @@
     >{tool?.name ?? texts.anyTool}<kbd>i</kbd></PlainButton
   >
 {/if}
-{#if place.part === "pad" && entry.method !== "percent"}
+{#if form.plated(place) && entry.method !== "percent"}
   <PlainButton tabindex={-1} pressed={entry.overall} onclick={() => form.togglePlate(place)}
     >{entry.overall ? common.withPlate : texts.frictionOnly}<kbd>p</kbd></PlainButton
   >

@@ -22,7 +22,7 @@
   const measured = $derived(form.measured(place));
   const question = $derived(form.questionAt(place));
   const expected = $derived(form.expected(wheel, place));
-  const several = $derived(place.part === "rotor");
+  const several = $derived(place.part === "rotor" || place.part === "drum");
   const history = $derived(
     [
       expected === null ? "" : say(texts.expectedRead, { thickness: thickness(expected, place.part) }),
@@ -31,11 +31,14 @@
       .filter(Boolean)
       .join(", "),
   );
-  const runoutUsual = $derived(
-    form.sheet?.usual.find(
-      (limit) => limit.id === (place.part === "runout" ? "lateral_runout_mm" : "thickness_variation_mm"),
-    ),
-  );
+  /** What is usual of a reading, or of how far its places differ. */
+  const USUAL: Record<string, string> = {
+    runout: "lateral_runout_mm",
+    rotor: "thickness_variation_mm",
+    drum: "drum_ovality_mm",
+  };
+  const usual = $derived(form.sheet?.usual.find((limit) => limit.id === USUAL[place.part]));
+  const judged = $derived((place.part === "runout" ? measured?.mm : measured?.spread_mm) ?? 0);
 </script>
 
 <p class="says" id="says-{place.id}" role={fault ? "alert" : undefined}>
@@ -60,15 +63,17 @@
           what: place.part === "pad" ? texts.taper : texts.variesBy,
           spread: thickness(measured.spread_mm, place.part, { digits: place.part === "pad" ? 1 : 3 }),
         },
-      )}{/if}{#if runoutUsual && (place.part === "runout" ? measured.mm : place.part === "rotor" ? (measured.spread_mm ?? 0) : 0) > runoutUsual.value}.
-      <strong class="much">{runoutUsual.label}.</strong>{/if}
+      )}{/if}{#if usual && judged > usual.value}.
+      <strong class="much">{usual.label}.</strong>{/if}
     {#if history}<span class="quiet"> ({history})</span>{/if}
   {:else if history}
     {history}{#if active && several}; {texts.rotorPlacesShort}{/if}
+  {:else if active && place.part === "drum"}
+    {texts.drumPlacesHint}
   {:else if active && several}
     {texts.rotorPlacesHint}
   {:else if active && place.part === "pad"}
-    {texts.padPlacesHint}
+    {wheel.brakes === "drum" ? texts.liningHint : texts.padPlacesHint}
   {:else if place.part === "runout"}
     {texts.runoutHint}
   {/if}

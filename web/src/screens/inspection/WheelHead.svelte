@@ -3,30 +3,32 @@
   import * as common from "../../texts/common";
   import * as texts from "../../texts/inspection";
   import { say } from "../../texts/say";
-  import { partName } from "../../format/words";
+  import { ofBrake, partName } from "../../format/words";
   import type { InspectionForm } from "./inspectionForm.svelte";
+  import { turned, worn } from "./readingKeys";
 
   /** Which wheel it is, and whether its axle got new parts. */
   let { form, wheel }: { form: InspectionForm; wheel: InspectionForm["wheels"][number] } = $props();
+  const disc = $derived(turned(wheel));
 </script>
 
 <div class="row spread">
   <h2>{wheel.label}</h2>
   <div class="row ticks">
     <CheckField checked={form.isNew(wheel.axle, "pad")} oncheck={() => form.toggleFit(wheel.axle, "pad")}
-      >{say(texts.newPadsFitted, { axleName: wheel.axle_name })} <kbd>n</kbd></CheckField
+      >{ofBrake(say(texts.newPadsFitted, { axleName: wheel.axle_name }), wheel.brakes)} <kbd>n</kbd></CheckField
     >
-    <CheckField checked={form.isNew(wheel.axle, "rotor")} oncheck={() => form.toggleFit(wheel.axle, "rotor")}
-      >{say(texts.newRotors, { axleName: wheel.axle_name })} <kbd>r</kbd></CheckField
+    <CheckField checked={form.isNew(wheel.axle, disc)} oncheck={() => form.toggleFit(wheel.axle, disc)}
+      >{ofBrake(say(texts.newRotors, { axleName: wheel.axle_name }), wheel.brakes)} <kbd>r</kbd></CheckField
     >
   </div>
 </div>
-{#if form.isNew(wheel.axle, "pad") || form.isNew(wheel.axle, "rotor")}<p class="quiet">
+{#if form.isNew(wheel.axle, "pad") || form.isNew(wheel.axle, disc)}<p class="quiet">
     {say(texts.newPartsNote, {
       axleName: wheel.axle_name,
-      filter: (["pad", "rotor"] as const)
+      filter: (["pad", disc] as const)
         .filter((part) => form.isNew(wheel.axle, part))
-        .map((part) => partName(part, true))
+        .map((part) => partName(part === "pad" ? worn(wheel) : part, true))
         .join(common.and),
     })}
   </p>{/if}

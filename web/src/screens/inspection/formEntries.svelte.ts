@@ -1,3 +1,4 @@
+import { brakesAt } from "../../format/words";
 import { usualUnit } from "../../format/units";
 import type { Schemas } from "../../api/client";
 import { toggled } from "../../parts/marks";
@@ -116,8 +117,11 @@ export abstract class FormEntries {
     this.onwards(place, (other) => (other.unit = unit), this.entry(place).method);
   }
 
+  /** Only a brake pad can be read with its plate. */
+  plated = (place: Place): boolean => place.part === "pad" && brakesAt(place.pad ?? "") === "disc";
+
   togglePlate(place: Place): void {
-    if (place.part !== "pad") return;
+    if (!this.plated(place)) return;
     const overall = !this.entry(place).overall;
     this.onwards(place, (other) => (other.overall = overall));
   }
@@ -138,7 +142,7 @@ export abstract class FormEntries {
     this.changed();
   }
 
-  toggleFit(axle: number, part: "pad" | "rotor"): void {
+  toggleFit(axle: number, part: "pad" | "rotor" | "drum"): void {
     const key = `${axle}|${part}`;
     this.content!.fits = this.isNew(axle, part)
       ? this.content!.fits.filter((each) => each !== key)
@@ -173,7 +177,7 @@ export abstract class FormEntries {
   rows(wheel: Wheel): [string, Schemas["LookedAt"], string][] {
     const items = (this.sheet?.items ?? []).filter((item) => wheel.items.includes(item.id));
     return items.flatMap((item) =>
-      (item.faces ? ["inner", "outer"] : [""]).map((face): [string, Schemas["LookedAt"], string] => [
+      (item.faces.length ? item.faces : [""]).map((face): [string, Schemas["LookedAt"], string] => [
         `${wheel.axle}|${wheel.side}|${face}|${item.id}`,
         item,
         face,

@@ -53,7 +53,7 @@ export abstract class FormQuestions extends FormEntries {
   /** New parts went on where this was read: the readings of the axle are theirs. */
   #fit(place: Place): void {
     const axle = this.wheels.find((wheel) => wheel.positions.some((other) => other.id === place.id))!.axle;
-    if (!this.isNew(axle, place.part)) this.toggleFit(axle, place.part as "pad" | "rotor");
+    if (!this.isNew(axle, place.part)) this.toggleFit(axle, place.part as "pad" | "rotor" | "drum");
   }
 
   #note(place: Place, question: Question, answer: Doubt["answer"]): void {

@@ -45,18 +45,23 @@ function actions(
 ): Record<string, [() => string, () => void]> {
   const entry = form.entry(place);
   const tool = () => form.instrumentsFor(entry.method).find((each) => each.id === entry.instrument);
-  const fitted = (part: "pad" | "rotor") =>
-    `${form.isNew(wheel.axle, part) ? texts.newOnes : texts.noNew} ${wheel.axle_name} ${partName(part, true)}`;
+  const disc = turned(wheel);
+  const fitted = (part: "pad" | "rotor" | "drum", name: string = part) =>
+    `${form.isNew(wheel.axle, part) ? texts.newOnes : texts.noNew} ${wheel.axle_name} ${partName(name, true)}`;
   let set = 0;
   return {
     u: [() => say(texts.unitSwitch, { unit: entry.unit }), () => form.nextUnit(place)],
     p: [() => (entry.overall ? texts.withPlate : texts.frictionOnlyLabel), () => form.togglePlate(place)],
     i: [() => say(texts.toolName, { name: tool()?.name ?? texts.any }), () => form.nextInstrument(place)],
-    n: [() => fitted("pad"), () => form.toggleFit(wheel.axle, "pad")],
-    r: [() => fitted("rotor"), () => form.toggleFit(wheel.axle, "rotor")],
+    n: [() => fitted("pad", worn(wheel)), () => form.toggleFit(wheel.axle, "pad")],
+    r: [() => fitted(disc), () => form.toggleFit(wheel.axle, disc)],
     o: [() => say(texts.itemsMarkedOk, { set }), () => (set = form.allInOrder(wheel))],
   };
 }
+
+/** What the wheel's brake turns with, and what wears on it, by id of the name. */
+export const turned = (wheel: Schemas["Wheel"]): "rotor" | "drum" => (wheel.brakes === "drum" ? "drum" : "rotor");
+export const worn = (wheel: Schemas["Wheel"]): "pad" | "brake_shoe" => (wheel.brakes === "drum" ? "brake_shoe" : "pad");
 
 function picked(form: InspectionForm, place: Place): string {
   const entry = form.entry(place);

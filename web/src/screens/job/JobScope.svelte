@@ -8,7 +8,7 @@
   import { Button } from "carbon-components-svelte";
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
-  import { upperFirst } from "../../format/words";
+  import { ofBrake, upperFirst } from "../../format/words";
   import { chosenReasons, chosenWorks, withWork, type JobPlanState } from "../../parts/jobPlan.svelte";
   import AxleSection from "../../parts/AxleSection.svelte";
   import Approaches from "../../parts/Approaches.svelte";
@@ -116,7 +116,7 @@
       </fieldset>
       {#if axle.included && !axle.works.some((work) => work.chosen && work.alone)}
         <fieldset disabled={!job.open || job.busy} class="rotors">
-          <legend>{texts.theRotors}</legend>
+          <legend>{ofBrake(texts.theRotors, here?.axle.brakes)}</legend>
           <div class="row">
             {#each ROTORS as [id, label] (id)}
               <RadioField

@@ -11,8 +11,14 @@
   let { corners, correction }: { corners: Corner[]; correction: Correction } = $props();
   const read = $derived(
     corners
-      .map((corner) => ({ corner, all: [...corner.inner, ...corner.outer, ...corner.rotor, ...corner.more] }))
+      .map((corner) => ({ corner, all: [...corner.first, ...corner.second, ...corner.rotor, ...corner.more] }))
       .filter(({ all }) => all.length),
+  );
+  const drums = $derived(
+    read.some(({ all }) => all.some((reading) => reading.pad === "leading" || reading.part === "drum")),
+  );
+  const names = $derived(
+    drums ? [texts.firstOfAny, texts.secondOfAny, texts.turningOfAny] : [texts.innerPad, texts.outerPad, texts.rotor],
   );
   const more = $derived(read.some(({ corner }) => corner.more.length));
 </script>
@@ -20,9 +26,9 @@
 <table>
   <thead>
     <tr
-      ><th scope="col">{texts.corner}</th><th scope="col">{texts.innerPad}</th><th scope="col">{texts.outerPad}</th><th
-        scope="col">{texts.rotor}</th
-      >{#if more}<th scope="col">{texts.alsoMeasured}</th>{/if}</tr
+      ><th scope="col">{texts.corner}</th>{#each names as name (name)}<th scope="col">{name}</th>{/each}{#if more}<th
+          scope="col">{texts.alsoMeasured}</th
+        >{/if}</tr
     >
   </thead>
   <tbody>
@@ -30,12 +36,12 @@
       {@const open = all.find((reading) => reading.id === correction.reading)}
       <tr>
         <th scope="row">{upperFirst(corner.name)}</th>
-        {#each [{ name: texts.innerPad, list: corner.inner }, { name: texts.outerPad, list: corner.outer }] as { name, list } (name)}
-          <td data-what={name}
+        {#each [corner.first, corner.second] as list, at (at)}
+          <td data-what={names[at]}
             >{#each list as reading (reading.id)}<ReadingEntry {reading} {correction} />{/each}</td
           >
         {/each}
-        <td data-what={texts.rotor}><RotorPlaces readings={corner.rotor} {correction} /></td>
+        <td data-what={names[2]}><RotorPlaces readings={corner.rotor} {correction} /></td>
         {#if more}<td data-what={texts.alsoMeasured}
             >{#each corner.more as reading (reading.id)}<span class="quiet">{reading.part}</span><ReadingEntry
                 {reading}

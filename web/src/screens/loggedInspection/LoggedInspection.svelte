@@ -66,7 +66,7 @@
         {day(correction.date)}: {correction.change}. {correction.reason}
       </p>{/each}
 
-    {#if found?.corners.some((corner) => corner.inner.length + corner.outer.length + corner.rotor.length + corner.more.length)}
+    {#if found?.corners.some((corner) => corner.first.length + corner.second.length + corner.rotor.length + corner.more.length)}
       <section class="sheet">
         <h2>{texts.readings}</h2>
         <CornerTable corners={found.corners} {correction} />

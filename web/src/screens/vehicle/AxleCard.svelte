@@ -7,7 +7,7 @@
   import AxleSection from "../../parts/AxleSection.svelte";
   import StateMark from "../../parts/StateMark.svelte";
   import { limitLength } from "../../format/lengths";
-  import { day, month, rough, span, upperFirst } from "../../format/words";
+  import { day, month, ofBrake, rough, span, upperFirst } from "../../format/words";
 
   /** One axle as it stands: drawn, how long it lasts, why, and where to go from here. */
   interface Props {
@@ -30,7 +30,9 @@
     <div class="say stack">
       {#if axle.pads_life}
         <div>
-          <p class="quiet">{say(texts.padsToLimitLabel, { limit: limitLength(axle.limit_mm, "pad") })}</p>
+          <p class="quiet">
+            {ofBrake(say(texts.padsToLimitLabel, { limit: limitLength(axle.limit_mm, "pad") }), axle.brakes)}
+          </p>
           <p class="number figure">{span(axle.pads_life.distance_km, vehicle.distance_unit)}</p>
           {#if axle.pads_life.distance_km.p50 > 0}
             <p>
@@ -43,7 +45,7 @@
         </div>
         <p>
           <strong
-            >{say(axle.look_again?.renew ? texts.renewBy : texts.inspectBy, {
+            >{say(ofBrake(axle.look_again?.renew ? texts.renewBy : texts.inspectBy, axle.brakes), {
               by:
                 axle.look_again && axle.look_again.distance_km > 99
                   ? say(common.inspectByRange, {

@@ -3,7 +3,7 @@
   import * as texts from "../../texts/wear";
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
-  import { day, position, rough, upperFirst, listed } from "../../format/words";
+  import { brakesAt, day, listed, ofBrake, position, rough, upperFirst } from "../../format/words";
 
   /** What to measure next, and how earlier forecasts turned out. */
   let { quality, unit }: { quality: Schemas["ForecastQuality"]; unit: Schemas["DistanceUnit"] } = $props();
@@ -21,10 +21,11 @@
   });
   const garage = $derived(quality.backtest.garage);
 
+  const brakes = (worth: Schemas["Worth"]) => brakesAt(worth.positions[0]!);
   function which(worth: Schemas["Worth"]): string {
     return worth.positions.length > 1
-      ? say(texts.allCountPads, { count: worth.positions.length })
-      : say(texts.thePositionPad, { position: position(worth.positions[0]!) });
+      ? ofBrake(say(texts.allCountPads, { count: worth.positions.length }), brakes(worth))
+      : ofBrake(say(texts.thePositionPad, { position: position(worth.positions[0]!) }), brakes(worth));
   }
 
   function outcome(forecast: Schemas["ForecastGiven"]): string {

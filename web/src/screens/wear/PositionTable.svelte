@@ -3,7 +3,7 @@
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
   import { thickness, wearFigure, lengthUnit, errorOf } from "../../format/lengths";
-  import { partName, perUnit, position as named, rough, span, upperFirst } from "../../format/words";
+  import { partAt, perUnit, position as named, rough, span, upperFirst } from "../../format/words";
 
   /** Each pad and rotor: its thickness today, its pace, and how far it is from its limit. */
   let { components, unit }: { components: Schemas["Wear"]["components"]; unit: Schemas["DistanceUnit"] } = $props();
@@ -24,7 +24,7 @@
         {#each components as component (component.part + component.position)}
           {@const per = perUnit(1, unit)}
           <tr>
-            <th scope="row">{upperFirst(named(component.position))} {partName(component.part)}</th>
+            <th scope="row">{upperFirst(named(component.position))} {partAt(component.part, component.position)}</th>
             <td class="number"
               >{thickness(component.now_mm, component.part, { sd: component.sd_mm })}
               <span class="quiet">{errorOf(component.sd_mm, component.part)}</span></td

@@ -4,7 +4,7 @@
   import { say } from "../../texts/say";
   import type { Schemas } from "../../api/client";
   import { lengthFigure, lengthUnit } from "../../format/lengths";
-  import { day, grouped, inUnit, partName, position as named, upperFirst } from "../../format/words";
+  import { day, grouped, inUnit, partAt, position as named, upperFirst } from "../../format/words";
 
   /** The readings of the chart as a table, the newest first. */
   let { wear, positions }: { wear: Schemas["Wear"]; positions: string[] } = $props();
@@ -29,7 +29,7 @@
           <tr>
             <td>{day(reading.date)}</td>
             <td class="number">{grouped(inUnit(reading.odometer_km, unit))} {unit}</td>
-            <td>{upperFirst(named(reading.position))} {partName(reading.part)}</td>
+            <td>{upperFirst(named(reading.position))} {partAt(reading.part, reading.position)}</td>
             <td
               >{reading.entered} ({reading.method}){#if reading.doubted || reading.kept}{" "}<strong class="doubt"
                   >{texts.doubted}</strong

@@ -18,7 +18,7 @@
   import WearChart from "./WearChart.svelte";
   import WhatIf from "./WhatIf.svelte";
   import { limitLength } from "../../format/lengths";
-  import { day, lowerFirst, month, position as named, rough, span, upperFirst } from "../../format/words";
+  import { day, lowerFirst, ofBrake, month, position as named, rough, span, upperFirst } from "../../format/words";
   import { Loader } from "../../parts/loader.svelte";
   import { push } from "svelte-spa-router";
 
@@ -79,7 +79,9 @@
     {#if axle.pads_life}
       <section class="sheet answer">
         <div class="say">
-          <p class="quiet">{say(texts.padsToLimit, { limit: limitLength(axle.limit_mm, "pad") })}</p>
+          <p class="quiet">
+            {ofBrake(say(texts.padsToLimit, { limit: limitLength(axle.limit_mm, "pad") }), axle.brakes)}
+          </p>
           <p class="number big">{span(axle.pads_life.distance_km, unit)}</p>
           {#if axle.pads_life.distance_km.p50 > 0}
             <p>
@@ -92,16 +94,17 @@
             </p>
           {:else}
             <p>
-              {say(texts.aPadHasMostLikely, {
-                round: Math.round(axle.pads_life.chance_now * 100),
-              })}{#if value.passed}{" "}{say(texts.passedAgo, {
+              {ofBrake(
+                say(texts.aPadHasMostLikely, { round: Math.round(axle.pads_life.chance_now * 100) }),
+                axle.brakes,
+              )}{#if value.passed}{" "}{say(texts.passedAgo, {
                   rough: rough(value.passed.distance_km, unit),
                   day: day(value.passed.date),
                 })}{/if}.
             </p>
           {/if}
           <p class="again">
-            {say(axle.look_again?.renew ? texts.renewBy : texts.inspectBy, {
+            {say(ofBrake(axle.look_again?.renew ? texts.renewBy : texts.inspectBy, axle.brakes), {
               by:
                 axle.look_again && axle.look_again.distance_km > 99
                   ? say(common.inspectByRange, {
@@ -130,7 +133,7 @@
     {:else}
       <section class="sheet stack">
         <h2>{texts.noForecastYet}</h2>
-        <p>{say(texts.whyNotLogAInspection, { whyNot: upperFirst(axle.why_not.join("; ")) })}</p>
+        <p>{ofBrake(say(texts.whyNotLogAInspection, { whyNot: upperFirst(axle.why_not.join("; ")) }), axle.brakes)}</p>
         <div>
           <Button href="#/vehicles/{value.axle_name.vehicle_id}/inspection?axle={axle.id}"
             >{common.startInspection}</Button
@@ -168,6 +171,7 @@
       <section class="sheet">
         <h2>{texts.whatIf}</h2>
         {#key id}<WhatIf
+            brakes={axle.brakes}
             axle={id}
             sides={axle.sides}
             {unit}

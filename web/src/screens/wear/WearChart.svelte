@@ -133,26 +133,29 @@
   svg {
     --of: #0d5a66;
   }
-  .left_outer {
+  .left_outer,
+  .left_trailing {
     --of: #9a6413;
   }
-  .right_inner {
+  .right_inner,
+  .right_leading {
     --of: #5a4fb0;
   }
   .right_outer,
+  .right_trailing,
   .right {
     --of: #a3123f;
   }
   :global(:root[theme="g100"]) svg {
     --of: #63c2d1;
   }
-  :global(:root[theme="g100"]) .left_outer {
+  :global(:root[theme="g100"]) :is(.left_outer, .left_trailing) {
     --of: #d9a451;
   }
-  :global(:root[theme="g100"]) .right_inner {
+  :global(:root[theme="g100"]) :is(.right_inner, .right_leading) {
     --of: #aaa2f2;
   }
-  :global(:root[theme="g100"]) :is(.right_outer, .right) {
+  :global(:root[theme="g100"]) :is(.right_outer, .right_trailing, .right) {
     --of: #ff7ba2;
   }
   .axis {

@@ -7,12 +7,13 @@
   import { untrack } from "svelte";
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
-  import { inUnit, month, rough, span } from "../../format/words";
+  import { inUnit, month, ofBrake, rough, span } from "../../format/words";
   import { FormState } from "../../parts/formState.svelte";
 
   interface Props {
     axle: number;
     sides: string[];
+    brakes: Schemas["Brakes"];
     unit: Schemas["DistanceUnit"];
     today: string;
     limit: string;
@@ -20,7 +21,7 @@
     choices: Schemas["WhatIfChoices"];
   }
   /** Hypotheses of the owner, answered as they are typed; nothing of it is kept. */
-  let { axle, sides, unit, today, limit, kmPerDay, choices }: Props = $props();
+  let { axle, sides, brakes, unit, today, limit, kmPerDay, choices }: Props = $props();
   const nothing = { year_distance: "", use: "", factor: "", freed: "", pads: "", pads_mm: "" };
   let asked = $state({ ...nothing });
   let answer = $state.raw<Schemas["WhatIf"] | null>(null);
@@ -79,13 +80,13 @@
   />
   {#if sides.length > 1}
     <SelectField
-      label={texts.slidePinsFreed}
+      label={brakes === "drum" ? texts.cylinderFreed : texts.slidePinsFreed}
       bind:value={asked.freed}
       options={[{ id: "", label: texts.no }, ...sides.map((side) => ({ id: side, label: side }))]}
     />
   {/if}
   <SelectField
-    label={texts.newPadsNow}
+    label={ofBrake(texts.newPadsNow, brakes)}
     bind:value={asked.pads}
     options={[
       { id: "", label: texts.no },
@@ -120,7 +121,7 @@
       </div>
       <p class="words">
         <span class="number">{span(life.distance_km, unit)}</span>, {say(
-          row.of.look_again.renew ? texts.mostLikelyAndRenew : texts.mostLikelyAndInspect,
+          ofBrake(row.of.look_again.renew ? texts.mostLikelyAndRenew : texts.mostLikelyAndInspect, brakes),
           {
             month: month(life.date.p50, today),
             by:

@@ -4,7 +4,7 @@ import { scaleLinear } from "d3-scale";
 import { area, line } from "d3-shape";
 import type { Schemas } from "../../api/client";
 import { limitLength } from "../../format/lengths";
-import { day, position as positionName, listed } from "../../format/words";
+import { day, position as positionName, listed, partAt } from "../../format/words";
 
 /** A reading as it is drawn: a point with its error, or the interval a gauge leaves open. */
 export interface Point {
@@ -60,7 +60,7 @@ export function picture(wear: Wear, positions: string[], inUnit: (km: number) =>
     .filter((fit) => parts.includes(fit.part))
     .map((fit) => ({
       at: inUnit(fit.odometer_km),
-      label: say(texts.newParts, { part: fit.part, day: day(fit.date) }),
+      label: say(texts.newParts, { part: partAt(fit.part, positions[0] ?? ""), day: day(fit.date) }),
     }));
   const limits = parts.flatMap((part) => limit(wear, part));
   const places = [
@@ -112,7 +112,7 @@ function point(reading: Wear["readings"][number], at: number, inUnit: (km: numbe
 function whenNew(wear: Wear, position: string, inUnit: (km: number) => number): Point[] {
   const part = partOf(position);
   const corner = wear.axle.corners[0];
-  const mm = part === "pad" ? corner?.inner.new_mm : corner?.rotor.new_mm;
+  const mm = part === "pad" ? corner?.pads[0]?.new_mm : corner?.rotor?.new_mm;
   if (!mm) return [];
   const fits = wear.fits.filter((fit) => fit.part === part);
   return fits.map((fit, at) => ({
@@ -133,7 +133,7 @@ function whenNew(wear: Wear, position: string, inUnit: (km: number) => number): 
 }
 
 function limit(wear: Wear, part: string): WearPicture["limits"] {
-  const mm = part === "pad" ? wear.axle.limit_mm : wear.axle.corners[0]?.rotor.discard_mm;
+  const mm = part === "pad" ? wear.axle.limit_mm : wear.axle.corners[0]?.rotor?.discard_mm;
   return mm
     ? [{ mm, part, label: say(part === "pad" ? texts.yourLimit : texts.discard, { limit: limitLength(mm, part) }) }]
     : [];

@@ -79,7 +79,7 @@ module Graver
           Ask.new(
             **NOTHING,
             id: [file.axle.id, side, id].join("."),
-            label: "#{side} #{content["label"]}".capitalize,
+            label: file.wording.own("#{side} #{content["label"]}").capitalize,
             kind: "reading",
             axle_id: file.axle.id,
             part:,
@@ -113,7 +113,7 @@ module Graver
         # One for each face where it has two; none where the axle has no such thing.
         def marks(id, file, side)
           item = Household::LookedAt.items(@knowledge, file).find { |each| each.id == id } or return
-          (item.faces? ? %w[inner outer] : [nil]).map { |face| looked_at(item, file, side, face) }
+          item.faces.map { |face| looked_at(item, file, side, face) }
         end
 
         def looked_at(item, file, side, face)
@@ -188,7 +188,7 @@ module Graver
           Ask.new(
             **NOTHING,
             id: [file.axle.id, id].join("."),
-            label: Message.of("jobs.new_part", part:),
+            label: Message.of("jobs.new_part", part: file.part_name(part)),
             kind: "fit",
             axle_id: file.axle.id,
             part:,

@@ -229,9 +229,9 @@ module Graver
           under(field) { [fit, FittedThickness.new(@context.knowledge).call(fit, given)] } || [fit, nil]
         end
 
-        # A new part's thickness becomes the axle's new-part thickness: sheet, card and shares use it.
+        # A new part's size becomes the axle's new-part size: sheet, card and shares use it.
         def keep_size(fit, row)
-          key = "#{fit.part}.new_thickness"
+          key = FittedParts.new_size(fit.file, fit.part)
           known = fit.file.data[key]
           return if known && known.to_h.values_at(:value, :unit) == row.values_at(:value, :unit)
 

@@ -6,10 +6,14 @@ module Graver
       # What a job leaves in the log: fitted parts, marks dealt with, and the sets that ended with it.
       class JobOutcome
         # Marks of things that do not move as they should, and the one that says that they do again.
-        STUCK = { "slide_pins" => %w[stiff seized], "piston" => %w[sticky stuck] }.freeze
-        FREE = "free"
+        STUCK = {
+          "slide_pins" => %w[stiff seized],
+          "piston" => %w[sticky stuck],
+          "cylinder" => %w[sticky stuck]
+        }.freeze
+        FREE = %w[free dry].freeze
         # Works that renew them.
-        RENEWED_BY = { "slide_pins" => %w[pins caliper], "piston" => %w[caliper] }.freeze
+        RENEWED_BY = { "slide_pins" => %w[pins caliper], "piston" => %w[caliper], "cylinder" => %w[cylinders] }.freeze
 
         # plan: JobPlan::Plan; gone: ids of symptoms that its owner says are gone
         def initialize(context, plan, gone: [])
@@ -89,7 +93,8 @@ module Graver
           return true if renewed.any? { |work| done?(work, axle.name, seen.side) }
 
           @plan.overview.inspections.any? do |inspection|
-            mine?(inspection) && inspection.conditions.any? { |each| same_thing?(each, seen) && each.mark == FREE }
+            mine?(inspection) &&
+              inspection.conditions.any? { |each| same_thing?(each, seen) && FREE.include?(each.mark) }
           end
         end
 
@@ -100,13 +105,13 @@ module Graver
         def mine?(inspection) = !@plan.job.nil? && inspection.job_id == @plan.job.id
 
         def set(fit, odometer_km)
-          positions = fit.part == "pad" ? fit.sides.product(%w[inner outer]) : fit.sides.zip
+          positions = fit.part == "pad" ? fit.sides.product(fit.file.pads) : fit.sides.zip
           mine = positions.map { |side, pad| fit.file.since_fit(fit.part, side, pad) }
           last_mm, last_on = thinnest(fit, mine)
           fitted_km = mine.filter_map { |entries| entries.first.odometer_km if entries.first&.renewal? }.max
           {
             axle: fit.file.axle.name,
-            part: fit.part,
+            part: fit.file.part_name(fit.part),
             life_km: fitted_km && (odometer_km - fitted_km).round,
             last_mm: last_mm&.round(2),
             last_on: last_on&.iso8601

@@ -6,6 +6,8 @@ module Graver
       # Time and money of a job, compared with a shop; the cost of each choice of pads over its life; money spent so
       # far.
       class Money
+        # Parts that wear by braking, by id in parts.yml.
+        PADS = %w[pads brake_shoes].freeze
         # pads_cost, rotors_cost: per 1,000 km; the rotors' nil if unknown
         Choice = Core::Value.define(:axle, :supply, :life_km, :pads_cost, :rotors_cost)
         # what: "new" or "machined"; price: of both
@@ -166,7 +168,7 @@ module Graver
         end
 
         def choices(axle, parts)
-          part = parts.find { |each| each.line.axle == axle.name && each.line.id == "pads" }
+          part = parts.find { |each| each.line.axle == axle.name && PADS.include?(each.line.id) }
           pads = axle.overview.answer.pads
           return [] unless part && pads
 
@@ -174,7 +176,7 @@ module Graver
         end
 
         def choice(axle, supply, pads, parts)
-          new_mm = @supplies.details_mm(supply)["thickness_mm"] || axle.file.length_mm("pad.new_thickness") or return
+          new_mm = @supplies.details_mm(supply)["thickness_mm"] || axle.file.known_new_pad_mm or return
           return if new_mm <= pads.limit_mm
 
           factor = supply.compound ? @context.knowledge.what_if.dig("pads", supply.compound, "factor") : 1.0

@@ -75,7 +75,12 @@ module Graver
 
         private
 
-        def symbols(given) = given.transform_keys(&:to_sym)
+        # Older jobs know of discs only.
+        def symbols(given)
+          symbols = given.transform_keys(&:to_sym)
+          symbols.merge(configuration: { "brakes" => "disc", **symbols.fetch(:configuration) })
+        end
+
         def corner(corners, axle, side) = corners.find { |each| [each.axle, each.side] == [axle, side] }
 
         # A shared step has the text of the first of its corners.

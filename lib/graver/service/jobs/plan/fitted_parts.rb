@@ -3,20 +3,44 @@
 module Graver
   module Service
     module Jobs
-      # The pads and rotors a job fits or machines.
+      # The pads, shoes, rotors and drums a job fits or machines.
       class FittedParts
-        # event: "fit" or "resurfaced"; part: "pad" or "rotor"; value, unit: as measured in the job, else of the part
-        # bought, else of the brake data, or nil; method: it was measured by, or nil
+        # event: "fit" or "resurfaced"; part: "pad", "rotor" or "drum"; value, unit: as measured in the job, else of the
+        # part bought, else of the brake data, or nil; method: it was measured by, or nil
         Fit = Core::Value.define(:file, :part, :event, :sides, :label, :value, :unit, :method)
-        FITS = { "pads" => %w[pad fit], "rotors_new" => %w[rotor fit], "rotors_turn" => %w[rotor resurfaced] }.freeze
+        FITS = {
+          "pads" => %w[pad fit],
+          "rotors_new" => %w[rotor fit],
+          "rotors_turn" => %w[rotor resurfaced],
+          "brake_shoes" => %w[pad fit],
+          "drums_new" => %w[drum fit],
+          "drums_turn" => %w[drum resurfaced]
+        }.freeze
         LABELS = {
-          %w[pad fit] => "jobs.fit_pad",
-          %w[rotor fit] => "jobs.fit_rotor",
-          %w[rotor resurfaced] => "jobs.fit_machined"
+          "pads" => "jobs.fit_pad",
+          "rotors_new" => "jobs.fit_rotor",
+          "rotors_turn" => "jobs.fit_machined",
+          "brake_shoes" => "jobs.fit_brake_shoe",
+          "drums_new" => "jobs.fit_drum",
+          "drums_turn" => "jobs.fit_machined_drum"
+        }.freeze
+        # What is bought for them.
+        BOUGHT = {
+          "pads" => "pads",
+          "rotors_new" => "rotor",
+          "brake_shoes" => "brake_shoes",
+          "drums_new" => "drum"
         }.freeze
 
         # JobPlan::Plan -> [Fit]
         def self.of(plan) = new(plan).call
+
+        # AxleRecord, part -> key of its size when new, in the brake data
+        def self.new_size(file, part)
+          return "drum.new_diameter" if part == "drum"
+
+          part == "pad" ? file.brake_kind.key("new_thickness") : "rotor.new_thickness"
+        end
 
         def initialize(plan)
           @plan = plan
@@ -38,7 +62,7 @@ module Graver
             part:,
             event:,
             sides: axle.file.axle.sides,
-            label: Message.of(LABELS.fetch([part, event])),
+            label: Message.of(LABELS.fetch(work)),
             value:,
             unit:,
             method:
@@ -47,7 +71,7 @@ module Graver
 
         # -> [value, unit, method or nil] or nil
         def thickness(axle, work, part)
-          datum = axle.file.data["#{part}.new_thickness"]
+          datum = axle.file.data[self.class.new_size(axle.file, part)]
           measured(axle, part) || bought(axle, work) || (datum && [datum.value, datum.unit])
         end
 
@@ -58,14 +82,9 @@ module Graver
         end
 
         def bought(axle, work)
-          supply =
-            @plan
-              .parts
-              .find do |part|
-                part.line.axle == axle.name && part.line.id == { "pads" => "pads", "rotors_new" => "rotor" }[work]
-              end
-              &.chosen
-          supply&.thickness && [supply.thickness, supply.unit || "mm"]
+          supply = @plan.parts.find { |part| part.line.axle == axle.name && part.line.id == BOUGHT[work] }&.chosen
+          size = work == "drums_new" ? supply&.diameter : supply&.thickness
+          size && [size, supply.unit || "mm"]
         end
       end
     end

@@ -12,9 +12,9 @@ module Graver
         # A draft with the proposed scope. planned_for: ISO day or nil -> Storage::Job. Raises InvalidEntry, NotFound.
         def plan(axle_id, planned_for)
           day = day(planned_for)
-          proposed = @plans.proposed(axle_id).scope.included
-          scope = { "axles" => proposed.to_h { |axle| [axle.file.axle.id.to_s, axle.works] }, "reasons" => {} }
-          scope["axles"] = { axle_id.to_s => ["pads"] } if scope["axles"].empty?
+          proposed = @plans.proposed(axle_id).scope
+          scope = { "axles" => works(proposed.included), "reasons" => {} }
+          scope["axles"] = { axle_id.to_s => [renewal(proposed, axle_id)] } if scope["axles"].empty?
           @store.transaction do
             job =
               @store.jobs.add(axle_id:, procedure: @context.knowledge.procedure.id, planned_for: day, at: @context.now)
@@ -132,6 +132,13 @@ module Graver
         def step_keys(job) = placed(job).map(&:key)
 
         private
+
+        def works(axles) = axles.to_h { |axle| [axle.file.axle.id.to_s, axle.works] }
+
+        # New pads, or shoes: what a job is about where nothing is proposed.
+        def renewal(scope, axle_id)
+          @context.knowledge.scope_rules.of_friction(scope.axles.find { |axle| axle.file.axle.id == axle_id }.offered)
+        end
 
         # A work that one side has had already stays. wanted: { "axle id" => [work] }
         def check_begun(job, wanted)

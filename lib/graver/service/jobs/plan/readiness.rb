@@ -81,18 +81,15 @@ module Graver
 
         # Rotors that stay with new pads, though their verdict is open, or leaves no other way than new ones.
         def rotors(plan)
-          staying =
-            plan.scope.included.select do |axle|
-              axle.works.include?("pads") && !axle.works.intersect?(%w[rotors_new rotors_turn])
-            end
+          staying = plan.scope.included.select { |axle| axle.renewed? && axle.rotor_works.empty? }
           staying.filter_map do |axle|
-            label = @context.knowledge.rotor_rules.dig("verdicts", axle.rotors[:verdict], "label")
+            label, own = axle.rotors[:label], axle.file.wording.method(:own)
             if axle.rotors[:must]
               next(
                 item(
                   "rotors_must",
                   axle.name,
-                  Message.of("readiness.rotors_must", axle: axle.name.capitalize, verdict: label.downcase),
+                  own.call(Message.of("readiness.rotors_must", axle: axle.name.capitalize, verdict: label.downcase)),
                   axle_id: axle.file.axle.id
                 )
               )
@@ -102,7 +99,7 @@ module Graver
               item(
                 "rotors",
                 axle.name,
-                Message.of("readiness.rotors_open", axle: axle.name.capitalize),
+                own.call(Message.of("readiness.rotors_open", axle: axle.name.capitalize)),
                 label: label.downcase
               )
             end
@@ -212,7 +209,7 @@ module Graver
               item("parts_late", part.id, Message.of("readiness.too_late", part: part.chosen.name, day:))
             end
           found << item("day", "day", Message.of("readiness.no_day")) unless day
-          if plan.scope.included.any? { |axle| axle.works.include?("rotors_turn") }
+          if plan.scope.included.any? { |axle| axle.works.intersect?(%w[rotors_turn drums_turn]) }
             found << item("turning", "rotors", Message.of("readiness.machining"))
           end
           found << item(

@@ -9,7 +9,7 @@ module Graver
         # axle: Scope::AxleScope or nil: of the whole vehicle; text: why
         Reason = Core::Value.define(:axle, :text)
         # Rules of knowledge/rules/state.yml about a job itself, or about what is checked here one by one.
-        OTHERWISE = %w[apart seen-stop rotor-read-out].freeze
+        OTHERWISE = %w[apart seen-stop rotor-read-out drum-read-out].freeze
 
         def initialize(context)
           @context = context
@@ -36,7 +36,7 @@ module Graver
         def rotors(axle)
           return [] if !axle.rotors[:must] || axle.works.intersect?(axle.rotors[:fits])
 
-          label = @knowledge.rotor_rules.dig("verdicts", axle.rotors[:verdict], "label")
+          label = axle.rotors[:label]
           [
             Reason.new(
               axle:,
@@ -47,13 +47,13 @@ module Graver
 
         def pads(axle)
           judgement = axle.overview.judgement
-          return [] if axle.works.include?("pads") || judgement&.severity != "stop"
+          return [] if axle.renewed? || judgement&.severity != "stop"
 
           judgement
             .rules
             .reject { |rule| OTHERWISE.include?(rule.id) }
             .map do |rule|
-              said = Base::Wording.new(axle.file.vehicle.distance_unit).fill(rule.sentence, axle.overview.measures)
+              said = axle.file.wording.fill(rule.sentence, axle.overview.measures)
               Reason.new(axle:, text: "#{axle.name.capitalize}: #{said}")
             end
         end

@@ -12,13 +12,15 @@ module Graver
           @rules = knowledge.scope
         end
 
-        # judged: AxleRotors::Judged; overview: AxleOverview::Overview -> { verdict:, proposed: work id or nil, fits:
-        # [work id] that answer the verdict, must: no reason is good enough }
-        def call(judged, overview)
+        # judged: AxleRotors::Judged; overview: AxleOverview::Overview; works: of the axle's rotors, as
+        # ScopeRules#of_rotors has them -> { verdict:, label:, proposed: work id or nil, fits: [work id] that answer the
+        # verdict, must: no reason is
+        # good enough }
+        def call(judged, overview, works)
           verdict = judged.plan.outcome
-          fits = @rules["rotors_by_verdict"].fetch(verdict, [])
+          fits = @rules["rotors_by_verdict"].fetch(verdict, []).filter_map { |what| works[what] }
           metal = fits.any? && overview.findings.any? { |found| found.rule == METAL_RUN }
-          { verdict:, proposed: fits.first, fits:, must: metal || must?(judged) }
+          { verdict:, label: judged.label, proposed: fits.first, fits:, must: metal || must?(judged) }
         end
 
         # The owner's reason to do otherwise: it counts only for the verdict it was given for. on_file: the scope

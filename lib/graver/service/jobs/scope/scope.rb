@@ -16,8 +16,12 @@ module Graver
             def name = file.axle.name
             # Whether the job works on it.
             def included? = works.any?
+            # Whether what wears by braking is renewed: pads or shoes.
+            def renewed? = offered.any? { |work| work.renews == "friction" && works.include?(work.id) }
+            # -> [work id] that the job has for its rotors or drums
+            def rotor_works = offered.select { |work| work.rotors && works.include?(work.id) }.map(&:id)
             # With new pads the rotors have to outlast them.
-            def judged_rotors = works.empty? || works.include?("pads") ? overview.rotors_with_pads : overview.rotors
+            def judged_rotors = works.empty? || renewed? ? overview.rotors_with_pads : overview.rotors
           end
         # text: why the job halts; must: no reason overrides it; works: [work id] the axle needs now; buy: labels of
         # parts
@@ -125,10 +129,10 @@ module Graver
         def halt(axle)
           said =
             Overview::AxleRotors
-              .said(@knowledge, axle.judged_rotors, axle.file.vehicle.distance_unit)
+              .said(axle.judged_rotors, axle.file.wording)
               .reject { |side| side[:outcome] == "stay" }
               .map { |side| side[:sentence] }
-          works = (axle.works - %w[rotors_new rotors_turn] + [axle.rotors[:proposed]]).compact
+          works = (axle.works - axle.rotor_works + [axle.rotors[:proposed]]).compact
           text =
             Message.of(
               axle.rotors[:must] ? "jobs.halt" : "jobs.halt_or_reason",
@@ -171,26 +175,27 @@ module Graver
         def axle_scope(overview, on_file)
           id = overview.file.axle.id.to_s
           offered = @rules.offered({ **overview.file.place, "sensors" => overview.file.sensor_sides.any? })
-          proposed = proposed(overview, offered.map(&:id))
+          proposed = proposed(overview, offered)
           chosen = on_file["axles"].key?(id) ? on_file["axles"][id] || proposed.keys : []
           works = chosen & [*offered.map(&:id), *@rules.hidden]
           scope = AxleScope.new(overview:, works:, proposed:, offered:, rotors: {}, reason: nil)
-          judged = @rotors.call(scope.judged_rotors, overview)
+          judged = @rotors.call(scope.judged_rotors, overview, @rules.of_rotors(offered))
           scope.with(rotors: judged, reason: @rotors.reason(on_file, id, judged[:verdict]))
         end
 
         # The work that readings and marks ask for, with companions; if they ask for no part, another inspection.
-        def proposed(overview, possible)
-          judged = overview.rotors_with_pads
-          marks = by_marks(overview)
-          rotors = @rotors.call(judged, overview)
+        def proposed(overview, offered)
+          judged, possible = overview.rotors_with_pads, offered.map(&:id)
+          marks = by_marks(overview).slice(*possible)
+          rotors = @rotors.call(judged, overview, @rules.of_rotors(offered))
           work = rotors[:proposed] if pads_due?(overview) || asked_of_rotors?(rotors, judged)
-          pads = "pads" if work || marks.key?("pads") || pads_due?(overview)
-          return marks.slice(*possible) if pads.nil? && marks.slice(*possible).any?
-          return inspection(overview) unless pads
+          pads = @rules.of_friction(offered)
+          unless work || marks.key?(pads) || pads_due?(overview)
+            return marks.any? ? marks : inspection(overview).slice(*possible).first(1).to_h
+          end
 
-          found = { "pads" => marks["pads"] || why_pads(overview, work) }
-          found[work] = @knowledge.rotor_rules.dig("verdicts", judged.plan.outcome, "label") if work
+          found = { pads => marks[pads] || why_pads(overview, work) }
+          found[work] = judged.label if work
           found["sensors"] = Message.of("jobs.sensor_ground")
           found.merge(by_approach, marks).slice(*possible)
         end
@@ -201,8 +206,9 @@ module Graver
 
         def inspection(overview)
           rule = overview.judgement&.rules&.first
-          said = rule && Base::Wording.new(overview.file.vehicle.distance_unit).fill(rule.sentence, overview.measures)
-          { @knowledge.scope.fetch("otherwise") => [said, Message.of("jobs.nothing_due")].compact.join(" ") }
+          said = rule && overview.file.wording.fill(rule.sentence, overview.measures)
+          because = [said, Message.of("jobs.nothing_due")].compact.join(" ")
+          @knowledge.scope.fetch("otherwise").to_h { |work| [work, because] }
         end
 
         # By the same rules as the axle's state, whatever else is graver.
@@ -217,10 +223,12 @@ module Graver
           judgement = @knowledge.state_engine.call(overview.measures.except("apart", "apart_text"))
           rules = judgement.rules.reject { |each| each.topic == "rotors" }
           rule = rules.find { |each| each.topic == "pads" }
-          return Message.of("jobs.new_rotors_new_pads") if rule.nil? && rotor_work == "rotors_new"
+          if rule.nil? && rotor_work && @knowledge.work(rotor_work).rotors == "new"
+            return overview.file.wording.own(Message.of("jobs.new_rotors_new_pads"))
+          end
 
           rule ||= rules.first
-          rule && Base::Wording.new(overview.file.vehicle.distance_unit).fill(rule.sentence, overview.measures)
+          rule && overview.file.wording.fill(rule.sentence, overview.measures)
         end
 
         def by_approach
@@ -261,7 +269,7 @@ module Graver
         def rotor_faults(scope, works, reason)
           return [] unless otherwise?(scope, works)
 
-          verdict = @knowledge.rotor_rules.dig("verdicts", scope.rotors[:verdict], "label")
+          verdict = scope.rotors[:label]
           if scope.rotors[:must]
             return [
               fault(
@@ -288,16 +296,13 @@ module Graver
         # Are the rotors of a scope other than the verdict says? Where they must go, they go with whatever opens the
         # brake.
         def otherwise?(scope, works)
+          scope = scope.with(works:)
           if scope.rotors[:must]
-            return @rules.expanded(works).include?("open") && !works.intersect?(scope.rotors[:fits])
+            return @rules.expanded(works).intersect?(%w[open shoes_off]) && !works.intersect?(scope.rotors[:fits])
           end
-          return false unless works.include?("pads")
+          return false unless scope.renewed?
 
-          if scope.rotors[:fits].any?
-            !works.intersect?(scope.rotors[:fits])
-          else
-            works.intersect?(%w[rotors_new rotors_turn])
-          end
+          scope.rotors[:fits].any? ? !works.intersect?(scope.rotors[:fits]) : scope.rotor_works.any?
         end
       end
     end
