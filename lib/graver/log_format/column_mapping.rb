@@ -30,7 +30,14 @@ module Graver
         "outboard" => "outer",
         "disc" => "rotor",
         "disk" => "rotor",
+        "primary" => "leading",
+        "secondary" => "trailing",
         "pads" => "pad",
+        "shoe" => "pad",
+        "shoes" => "pad",
+        "lining" => "pad",
+        "linings" => "pad",
+        "drums" => "drum",
         "rotors" => "rotor",
         "back" => "rear"
       }.freeze

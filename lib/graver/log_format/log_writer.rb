@@ -4,7 +4,7 @@ module Graver
   module LogFormat
     # Writes a log in the open format (docs/formats.md), one row per position read.
     class LogWriter
-      # One position of one inspection. values: texts as entered, the thinnest counts; the rest as the open columns
+      # One position of one inspection. values: texts as entered, the most worn counts; the rest as the open columns
       # have it.
       Row =
         Core::Value.define(
@@ -33,8 +33,8 @@ module Graver
       # Row -> { column => text or nil }
       def cells(row)
         open_event, open_method, open_value, open_unit = Columns::EVENTS[row.event]
-        thinnest = row.values.min_by { |text| number(text) }
-        unit, value = open_figures(row, thinnest)
+        most_worn = most_worn(row)
+        unit, value = open_figures(row, most_worn)
         {
           "date" => row.date.iso8601,
           "odometer" => plain(row.odometer),
@@ -51,12 +51,17 @@ module Graver
           "overall" => row.overall ? "true" : nil,
           "note" => row.note,
           "places" => row.values.length > 1 ? row.values.join(Columns::PLACE_SEPARATOR) : nil,
-          "entered" => entered(row, thinnest, value),
+          "entered" => entered(row, most_worn, value),
           "doubt" => row.doubt
         }
       end
 
       private
+
+      # Of its places the thinnest; of a drum the widest.
+      def most_worn(row)
+        row.values.public_send(row.part == "drum" ? :max_by : :min_by) { |text| number(text) }
+      end
 
       def number(text) = Core::Quantity::EnteredNumber.parse(text).value
 
@@ -85,14 +90,14 @@ module Graver
 
       def plain_number(value) = value.denominator == 1 ? value.to_i.to_s : format("%.6f", value).sub(/0+\z/, "")
 
-      def entered(row, thinnest, value)
+      def entered(row, most_worn, value)
         return row.event if Columns::EVENTS.key?(row.event)
-        return unless thinnest
+        return unless most_worn
 
         same =
-          thinnest == value && !Columns::METHODS.key?(row.method) && !%w[share 100th].include?(row.unit) &&
+          most_worn == value && !Columns::METHODS.key?(row.method) && !%w[share 100th].include?(row.unit) &&
             (row.upper.nil? || plain(row.upper) == row.upper)
-        same ? nil : [thinnest, row.unit, row.method, row.upper].compact.join("|")
+        same ? nil : [most_worn, row.unit, row.method, row.upper].compact.join("|")
       end
     end
   end

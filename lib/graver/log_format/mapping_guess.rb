@@ -17,7 +17,9 @@ module Graver
         },
         "pad" => {
           "inner" => /\b(inner|inside|inboard|in)\b/,
-          "outer" => /\b(outer|outside|outboard|out)\b/
+          "outer" => /\b(outer|outside|outboard|out)\b/,
+          "leading" => /\b(leading|primary)\b/,
+          "trailing" => /\b(trailing|secondary)\b/
         }
       }.freeze
       UNITS = {
@@ -103,10 +105,10 @@ module Graver
       def readings = @header.each_with_index.filter_map { |name, column| reading(name.tr("_-", "  "), column) }
 
       def reading(words, column)
-        part = words.match?(/rotor|disc|disk/) ? "rotor" : "pad"
+        part = part_of(words)
         # a unit in brackets is no side: "(in)"
         axle, side, pad = %w[axle side pad].map { |field| first(WORDS.fetch(field), words.sub(/\([^)]*\)/, "")) }
-        return unless axle && side && (pad || part == "rotor")
+        return unless axle && side && (pad || part != "pad")
 
         said = {
           "axle" => axle,
@@ -117,6 +119,13 @@ module Graver
           "unit" => first(UNITS, words) || "mm"
         }
         { "column" => column, **said.compact.transform_values { |value| { "is" => value } } }
+      end
+
+      # The shoes of a drum brake are read as pads.
+      def part_of(words)
+        return "rotor" if words.match?(/rotor|disc|disk/)
+
+        words.include?("drum") && !words.match?(/shoe|lining/) ? "drum" : "pad"
       end
 
       def first(patterns, words) = patterns.find { |_, pattern| words.match?(pattern) }&.first

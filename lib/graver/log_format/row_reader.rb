@@ -66,9 +66,18 @@ module Graver
         @faults = []
         fields = { part:, side:, pad:, event: }
         axle = self.axle
+        refuse_elsewhere(axle, *fields.values_at(:part, :pad)) if @faults.empty?
         reading = self.reading
         try(axle, reading) if @faults.empty?
         Content.new(axle, *fields.values_at(:part, :side, :pad, :event), reading, @faults)
+      end
+
+      # A drum on an axle with discs, or the other way round.
+      def refuse_elsewhere(axle, part, pad)
+        brakes = @specification.brakes(axle)
+        return if Core::Measurement::Positions.log?(brakes, part, pad)
+
+        refuse(pad ? "pad" : "part", Message.of("tables.other_brake", axle:, brakes:, text: pad || part))
       end
 
       def cell(column) = @row[column].to_s
@@ -113,15 +122,17 @@ module Graver
       end
 
       def axle = one_of("axle", @specification.axle_names)
-      def part = @part = one_of("part", %w[pad rotor])
+      def part = @part = one_of("part", ["pad", *Core::Measurement::Positions::TURNING.values])
       def event = @event = one_of("event", EVENTS)
       def general? = %w[fit freed].include?(cell("event"))
       def side = one_of("side", %w[left right], optional: general?)
 
       def pad
-        return one_of("pad", %w[inner outer], optional: general?) if cell("part") == "pad"
+        if cell("part") == "pad"
+          return one_of("pad", Core::Measurement::Positions::PADS.values.flatten, optional: general?)
+        end
 
-        refuse("pad", Message.of("tables.rotor_no_pad")) unless cell("pad").empty?
+        refuse("pad", Message.of("tables.no_pad", part: cell("part"))) unless cell("pad").empty?
       end
 
       def reading

@@ -7,6 +7,7 @@ module Graver
   module LogFormat
     # The specification beside a log (docs/formats.md): today's odometer, and what is known about each axle.
     class Specification
+      BRAKES = Core::Measurement::Positions::PADS.keys.freeze
       LENGTHS = { "pad" => %w[new_mm limit_mm backing_mm], "rotor" => %w[new_mm discard_mm] }.freeze
       LARGEST_MM = 100
 
@@ -40,20 +41,25 @@ module Graver
 
       # The part's values that a reading needs.
       def part(axle, part)
-        known = @axles.fetch(axle).fetch(part)
+        known = @axles.fetch(axle).fetch(part, {})
         Core::Measurement::Normalise::Part.new(
           new_mm: known["new_mm"],
           backing_mm: known["backing_mm"],
-          backing_uncertainty_mm: nil
+          backing_uncertainty_mm: nil,
+          kind: kind(axle)
         )
       end
 
-      # sides: the sides the log speaks of -> { "pad" => PartSpecification, "rotor" => PartSpecification }
+      # -> "disc" or "drum"
+      def brakes(axle) = @axles.fetch(axle).fetch("brakes")
+
+      # sides: the sides the log speaks of -> { "pad" => PartSpecification, "rotor" => PartSpecification }; a drum is
+      # not forecast
       def parts(axle, sides)
-        {
-          "pad" => sides.product(%w[inner outer]).map { |pair| pair.join("_") },
-          "rotor" => sides
-        }.to_h do |part, components|
+        pads = Core::Measurement::Positions::PADS.fetch(brakes(axle))
+        components = { "pad" => sides.product(pads).map { |pair| pair.join("_") } }
+        components["rotor"] = sides if brakes(axle) == "disc"
+        components.to_h do |part, components|
           known = @axles.fetch(axle).fetch(part)
           [
             part,
@@ -64,13 +70,17 @@ module Graver
               limit_mm: known["limit_mm"] || known["discard_mm"],
               backing_mm: known["backing_mm"],
               backing_uncertainty_mm: nil,
-              axle:
+              axle:,
+              kind: kind(axle)
             )
           ]
         end
       end
 
       private
+
+      # Whose usual values and wear are like its own (knowledge/wear/priors.yml); nil: a car's discs.
+      def kind(axle) = brakes(axle) == "drum" ? "drum" : nil
 
       def refuse(field, message)
         @faults << InvalidEntry::FieldError.new(field:, code: "unreadable", message:)
@@ -93,8 +103,20 @@ module Graver
         return refuse("axles", Message.of("tables.no_axle_named")) || {} unless axles.is_a?(Hash) && axles.any?
 
         axles.to_h do |name, parts|
-          [name, LENGTHS.keys.to_h { |part| [part, lengths("axles.#{name}.#{part}", parts, part)] }]
+          [name, { "brakes" => kind_of_brakes("axles.#{name}", parts), **all_lengths("axles.#{name}", parts) }]
         end
+      end
+
+      def all_lengths(path, parts)
+        LENGTHS.keys.to_h { |part| [part, lengths("#{path}.#{part}", parts, part)] }
+      end
+
+      def kind_of_brakes(path, parts)
+        given = parts.is_a?(Hash) ? parts.fetch("brakes", "disc") : "disc"
+        return given if BRAKES.include?(given)
+
+        refuse("#{path}.brakes", Message.of("faults.choose", choices: BRAKES))
+        "disc"
       end
 
       def lengths(path, parts, part)

@@ -9,14 +9,14 @@ export const aNote = "a note";
 export const seeItsOwnColumns = "see its own columns";
 export const frontOrRear = "front or rear";
 export const leftOrRight = "left or right";
-export const padOrRotor = english("pad or <disc|rotor>");
-export const innerOrOuter = "inner or outer";
+export const padOrRotor = english("pad, <disc|rotor> or drum");
+export const innerOrOuter = "which pad or shoe";
 export const whatHappened = "what happened";
 export const readBy = "measured with";
 export const gaugeThatDoesntFit = "gauge that doesn't fit";
 export const asEntered = "as entered";
 export const saveItAsCSVOne = english(
-  "Save it as CSV. Use one row per reading, or one row per inspection with a column for each pad and <disc|rotor>. You see everything before Graver imports it, and you can undo an import.",
+  "Save it as CSV. Use one row per reading, or one row per inspection with a column for each pad, shoe, <disc|rotor> and drum. You see everything before Graver imports it, and you can undo an import.",
 );
 export const chooseTheFile = "Choose file";
 export const importedCount = "{count} from {count2} imported.";

@@ -3,9 +3,11 @@
 module Graver
   module Service
     module Tables
-      # A vehicle's pads and rotors as the open log, exactly as entered. What simulated devices sent stays here: in a
-      # file it would lose its label.
+      # A vehicle's pads, shoes, rotors and drums as the open log, exactly as entered. What simulated devices sent stays
+      # here: in a file it would lose its label.
       class ExportLog
+        PARTS = [*Household::LogEntries::PARTS, "drum"].freeze
+
         def initialize(context)
           @context = context
         end
@@ -25,10 +27,7 @@ module Graver
         private
 
         def rows(inspection, names)
-          mine =
-            inspection.readings.select do |row|
-              row.axle_id && !row.simulated && Household::LogEntries::PARTS.include?(row.part)
-            end
+          mine = inspection.readings.select { |row| row.axle_id && !row.simulated && PARTS.include?(row.part) }
           positions = mine.chunk_while { |one, other| in_one_row?(one, other) }
           positions.each_with_index.map do |places, at|
             row(inspection, names, places, at.zero? ? inspection.note : nil)

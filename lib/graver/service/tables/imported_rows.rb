@@ -9,12 +9,15 @@ module Graver
         TOLD_EVERY = 0.02
         # entry: Core::Wear::Entry; cells: open columns as texts; axle_id
         Taken = Struct.new(:line, :axle_id, :entry, :cells, :row)
+        LoggedDrum = Core::Value.define(:date, :odometer_km, :part, :side, :pad, :event, :reading)
         RowError = Core::Value.define(:line, :column, :message)
         # Replaces the log format's specification, from what is on file.
         Known =
           Struct.new(:files) do
             # -> [name] of the vehicle's axles
             def axle_names = files.keys
+            # -> "disc" or "drum"
+            def brakes(axle) = files.fetch(axle).brake_kind.brakes
             # axle: its name -> Core::Measurement::Normalise::Part
             def part(axle, part) = files.fetch(axle).part(part)
           end
@@ -134,7 +137,7 @@ module Graver
           known =
             @files
               .values
-              .flat_map { |file| file.entries.map { |entry| fingerprint(file.axle.id, entry) } }
+              .flat_map { |file| [*file.entries, *drums(file)].map { |entry| fingerprint(file.axle.id, entry) } }
               .to_h { |print| [print, true] }
           fresh =
             read.reject do |taken|
@@ -142,6 +145,19 @@ module Graver
             end
           @duplicates = read.length - fresh.length
           fresh
+        end
+
+        # Readings of drums: no log entries, so taken from their rows.
+        def drums(file)
+          file
+            .rows(["drum"])
+            .map do |row, inspection|
+              LoggedDrum.new(
+                **inspection.to_h.slice(:date, :odometer_km),
+                **row.to_h.slice(:part, :side, :pad, :event),
+                reading: file.reading_of(row)
+              )
+            end
         end
 
         def fingerprint(axle_id, entry)

@@ -184,20 +184,22 @@ module Graver
         end
 
         def rotors(inspection)
-          inspection
-            .fetch("rotors", {})
-            .map do |side, values|
-              {
-                part: "rotor",
-                side:,
-                event: "reading",
-                method: inspection["rotor_method"],
-                unit: inspection.fetch("rotor_unit", "mm"),
-                values:,
-                overall: false,
-                instrument: @tools[inspection["rotor_tool"]]
-              }
-            end
+          { "rotors" => "rotor", "drums" => "drum" }.flat_map do |given, part|
+            inspection.fetch(given, {}).map { |side, values| turning(inspection, part, side, values) }
+          end
+        end
+
+        def turning(inspection, part, side, values)
+          {
+            part:,
+            side:,
+            event: "reading",
+            method: inspection["rotor_method"],
+            unit: inspection.fetch("rotor_unit", "mm"),
+            values:,
+            overall: false,
+            instrument: @tools[inspection["rotor_tool"]]
+          }
         end
 
         def job(axle_id, given)

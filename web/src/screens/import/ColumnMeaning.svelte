@@ -32,15 +32,15 @@
   const choices: [Pick, string[]][] = [
     ["axle", ["front", "rear"]],
     ["side", ["left", "right"]],
-    ["part", ["pad", "rotor"]],
-    ["pad", ["inner", "outer"]],
+    ["part", ["pad", "rotor", "drum"]],
+    ["pad", ["inner", "outer", "leading", "trailing"]],
     ["method", ["caliper", "micrometer", "rule", "gauge", "visual", "percent"]],
     ["unit", ["mm", "in", "32nd", "thou", "percent"]],
   ];
 
   function set(field: Pick, value: string) {
     reading![field] = { is: value };
-    if (field === "part" && value === "rotor") delete reading!.pad;
+    if (field === "part" && value !== "pad") delete reading!.pad;
     void table.try();
   }
 </script>
@@ -67,7 +67,7 @@
   <details>
     <summary>{said || texts.seeItsOwnColumns}</summary>
     {#each choices as [field, values] (field)}
-      {#if reading[field]?.column === undefined && !(field === "pad" && reading.part?.is === "rotor")}
+      {#if reading[field]?.column === undefined && !(field === "pad" && reading.part?.is !== "pad")}
         <SelectField
           label="{name}: {field}"
           unseen
