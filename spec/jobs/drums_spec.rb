@@ -168,4 +168,3 @@ RSpec.describe "Jobs on drum brakes" do
     plan["axles"].last["rotor"]["sides"].map { |side| side["sentence"] }
   end
 end
-
