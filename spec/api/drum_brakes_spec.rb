@@ -165,6 +165,18 @@ RSpec.describe "Drum brakes in the API" do
       expect(axle["corners"].map { |corner| corner["drum"]["reading"] }).to eq([nil, nil])
     end
 
+    it "says which work each choice about the drums is" do
+      job = pad_job(rear)
+      scoped =
+        ask(
+          :put,
+          "/jobs/#{job["id"]}/scope",
+          { axles: { rear.to_s => %w[brake_shoes drums_new] }, reasons: { rear.to_s => "so it is" } }
+        )
+      axle = scoped["scope"]["axles"].find { |each| each["id"] == rear }
+      expect(axle["rotors"]).to include("chosen" => "new", "works" => { "new" => "drums_new", "turn" => "drums_turn" })
+    end
+
     it "logs turned drums side by side" do
       job_of("brake_shoes", "drums_turn")
       rows = rows_of(finish(fitted: [{ axle: rear, part: "drum", value: "204.0" }]))

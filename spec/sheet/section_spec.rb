@@ -22,14 +22,13 @@ RSpec.describe Graver::Sheet::Section do
   let(:outlined) { [] }
   let(:lines) { [] }
   let(:words) { [] }
-  let(:colours) { described_class::COLOURS }
+  let(:colours) { Graver::Sheet::Brush::COLOURS }
 
-  def pad(now) = { now_mm: now, sd_mm: 0.1, limit_mm: 3.0, new_mm: 11.0, backing_mm: 5.0 }
+  def pad(label, now) = { label:, now_mm: now, sd_mm: 0.1, limit_mm: 3.0, new_mm: 11.0, backing_mm: 5.0 }
   def corner(side: "left", inner: 4.0, outer: 7.0, rotor: 24.0)
     {
       side:,
-      inner: pad(inner),
-      outer: pad(outer),
+      pads: [pad("inner", inner), pad("outer", outer)],
       rotor: {
         now_mm: rotor,
         sd_mm: 0.02,

@@ -60,7 +60,8 @@ module Graver
 
       # Of its places the thinnest; of a drum the widest.
       def most_worn(row)
-        row.values.public_send(row.part == "drum" ? :max_by : :min_by) { |text| number(text) }
+        thinnest, widest = row.values.minmax_by { |text| number(text) }
+        row.part == "drum" ? widest : thinnest
       end
 
       def number(text) = Core::Quantity::EnteredNumber.parse(text).value

@@ -5,18 +5,22 @@ module Graver
     # A corner cut through its disc brake, to scale, as the screens draw it: plates, friction that is there, what has
     # gone as an empty outline, limits as lines. The left wheel's outer pad is on the left.
     class Section
-      # Points a millimetre
+      # Usual points a millimetre
       SCALE = 2.6
       # Thickness drawn if it is unknown, mm
       UNKNOWN_ROTOR_MM = 20
       PAD_HEIGHT = Brush::PAD_HEIGHT
       ROTOR_HEIGHT = Brush::ROTOR_HEIGHT
 
-      def initialize(pdf) = @pdf = pdf
+      # scale: points a millimetre
+      def initialize(pdf, scale: SCALE)
+        @pdf = pdf
+        @scale = scale
+      end
 
       # corner: as the API has it; at: [left, top] in points -> width drawn
       def draw(corner, at)
-        @brush = Brush.new(@pdf, SCALE, at)
+        @brush = Brush.new(@pdf, @scale, at)
         first, second = corner[:side] == "left" ? corner[:pads].reverse : corner[:pads]
         rotor = corner[:rotor]
         rotor_mm = [rotor[:new_mm], rotor[:now_mm]].compact.max || UNKNOWN_ROTOR_MM
@@ -26,7 +30,7 @@ module Graver
         draw_pad(first, first[:backing_mm], 1)
         draw_pad(second, width - second[:backing_mm], -1)
         @brush.label(corner[:side], 0, width, 16)
-        width * SCALE
+        width * @scale
       end
 
       private

@@ -53,7 +53,7 @@ module Graver
             must: axle.rotors[:must],
             verdict: axle.rotors[:label],
             reason: axle.reason,
-            works: works.invert
+            works:
           }
         end
       end
