@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 RSpec.describe Graver::Core::Schedule::Driving do
-  let(:prior) { KNOWLEDGE.driving_prior }
+  let(:prior) { KNOWLEDGE.driving_priors[nil] }
 
   def points(*pairs) = pairs.map { |day, km| [Date.new(2025, 1, 1) + day, km.to_f] }
 

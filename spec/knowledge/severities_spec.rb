@@ -30,6 +30,11 @@ RSpec.describe "Severities" do
       "lining.lifting",
       "lining.oily",
       "drum_face.cracked",
+      "trailer_cable.frayed",
+      "magnet.dead",
+      "coupling.play",
+      "coupling.breakaway",
+      "symptom.pushes",
       "symptom.warning_light",
       "symptom.grinding",
       "symptom.sinking_pedal",
@@ -39,7 +44,7 @@ RSpec.describe "Severities" do
       "symptom.fluid_loss"
     )
     expect(of("stop").map { |id| marks[id]["caution"] }).to all(
-      match(/do not drive|cannot be trusted|replace|licensed|scrap|renew/i)
+      match(/do not (drive|tow)|cannot be trusted|replace|licensed|scrap|renew/i)
     )
   end
 
@@ -143,7 +148,7 @@ RSpec.describe "Severities" do
     answers = KNOWLEDGE.works.flat_map(&:answers)
     grave = marks.select { |_, mark| mark.severity }.keys
     open = grave.reject { |id| answers.include?(id) || answers.include?(id.split(".").first) }
-    expect(open.grep_v(/\A(pipe|bearing|axle_seal)\.|ledges.rusted|brake_cable.frayed/)).to contain_exactly(
+    expect(open.grep_v(/\A(pipe|bearing|axle_seal|coupling)\.|ledges.rusted|brake_cable.frayed/)).to contain_exactly(
       "symptom.sinking_pedal",
       "symptom.fluid_loss",
       "symptom.warning_light",

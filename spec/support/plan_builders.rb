@@ -7,6 +7,7 @@ module PlanBuilders
     "vehicles" => "car",
     "calipers" => "floating_slide_pins",
     "brakes" => "disc",
+    "hydraulics" => "fluid",
     "parking_brakes" => "none",
     "retentions" => "nothing",
     "springs" => "none",
@@ -30,6 +31,18 @@ module PlanBuilders
     "adjusters" => "star"
   }.freeze
 
+  TRAILER_BRAKES = %w[drum_overrun drum_electric].freeze
+  # What a trailer has instead of both.
+  TRAILER = {
+    "vehicles" => "trailer",
+    "hydraulics" => "none",
+    "parking_brakes" => "none",
+    "hose_fittings" => "cylinder_pipe",
+    "driven" => nil,
+    "drum_retentions" => "hub",
+    "adjusters" => "manual"
+  }.freeze
+
   def rules = KNOWLEDGE.scope_rules
   def sequence = KNOWLEDGE.sequence
 
@@ -37,6 +50,7 @@ module PlanBuilders
     configuration = { **PLAIN, **given.transform_keys(&:to_s), "axles" => axle, "work" => rules.expanded(works) }
     configuration["brackets"] = nil unless configuration["calipers"].start_with?("floating")
     configuration.merge!(DRUM, given.transform_keys(&:to_s)) if configuration["calipers"].start_with?("drum")
+    configuration.merge!(TRAILER) if TRAILER_BRAKES.include?(configuration["calipers"])
     chosen = configuration["approaches"].to_a.to_h { |name| name.split(".") }
     configuration = P::Approaches.applied(KNOWLEDGE.approaches.fetch("job"), chosen, configuration)
     P::Lifts::Setup.new(axle:, sides:, configuration:, sensors:)

@@ -48,7 +48,12 @@ module RandomBrakes
       adjusters:
     }
     place = { **PlanBuilders::PLAIN, **PlanBuilders::DRUM, "axles" => axle, "calipers" => caliper, "sensors" => false }
-    works = works.uniq & rules.offered(place.merge(fitted.transform_keys(&:to_s))).map(&:id)
+    place.merge!(fitted.transform_keys(&:to_s))
+    if PlanBuilders::TRAILER_BRAKES.include?(caliper)
+      place.merge!(PlanBuilders::TRAILER)
+      fitted[:drum_bearings] = bearing
+    end
+    works = works.uniq & rules.offered(place).map(&:id)
     setup(
       axle,
       works.empty? ? ["brake_shoes"] : works,

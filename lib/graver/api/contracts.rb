@@ -11,7 +11,8 @@ module Graver
         "van" => "Van",
         "off_roader" => "Off-roader",
         "pickup" => "Pickup",
-        "motorcycle" => "Motorcycle"
+        "motorcycle" => "Motorcycle",
+        "trailer" => "Trailer"
       }.freeze
 
       DISTANCE_UNITS = %w[km mi].freeze

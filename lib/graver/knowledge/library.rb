@@ -243,12 +243,17 @@ module Graver
           Core::Schedule::AxleForecast.new(
             history_builder:,
             priors: ->(part, kind) { (@priors ||= {})[[part, kind]] ||= prior(part, kind) },
-            driving_prior:,
+            driving_priors:,
             costs: look_costs
           )
       end
 
-      def driving_prior = @contents.fetch("wear/priors.yml").fetch("driving").except("source").transform_keys(&:to_sym)
+      # { nil => the usual, kind of vehicle => its own }
+      def driving_priors
+        usual = @contents.fetch("wear/priors.yml").fetch("driving").except("source", "kinds")
+        kinds = @contents.dig("wear/priors.yml", "driving", "kinds")
+        { nil => {}, **kinds }.transform_values { |own| usual.merge(own).transform_keys(&:to_sym) }
+      end
 
       private
 

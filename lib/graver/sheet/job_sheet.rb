@@ -146,7 +146,7 @@ module Graver
       end
 
       def fluid
-        fluid = @job[:fluid]
+        fluid = @job[:fluid] or return
         @paper.heading("Fluid")
         bottles = fluid[:bottles_ml].map { |ml| format("%g", ml) }.join(" + ")
         @paper.say [

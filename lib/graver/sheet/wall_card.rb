@@ -36,8 +36,13 @@ module Graver
       end
 
       def limits
-        fluid = Say::Texts.t("card.fluid", grade: @job[:fluid][:grade] || Say::Texts.t("sheet.unknown"))
-        [*@job[:axles].flat_map { |axle| of(axle[:axle]) }, fluid].each { |line| @paper.say line, size: 12 }
+        [*@job[:axles].flat_map { |axle| of(axle[:axle]) }, *fluid].each { |line| @paper.say line, size: 12 }
+      end
+
+      def fluid
+        return [] unless @job[:fluid]
+
+        [Say::Texts.t("card.fluid", grade: @job[:fluid][:grade] || Say::Texts.t("sheet.unknown"))]
       end
 
       def of(axle)

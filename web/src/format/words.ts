@@ -74,6 +74,11 @@ export const brakesAt = (position: string): Schemas["Brakes"] => (/leading|trail
 export const partAt = (part: string, position: string): string =>
   partName(part === "pad" && brakesAt(position) === "drum" ? "brake_shoe" : part);
 
+/** A text that names the axle a thing belongs to; the single one of a trailer needs no name. */
+export const ofAxle = <const Text extends string>(text: Text, axle: string): string =>
+  axle === SINGLE ? text.replace("{axleName} ", "") : text.replace("{axleName}", axle);
+const SINGLE = "single";
+
 const DRUM_WORDS = texts.drumWords.map(
   ([usual, own]) => [new RegExp(`(?<!\\{)\\b${usual}(?=s?\\b)`, "g"), own] as const,
 );

@@ -1,5 +1,6 @@
 import * as formatTexts from "../texts/format";
 import * as texts from "../texts/parts";
+import { ofBrake } from "../format/words";
 import { say } from "../texts/say";
 import type { Schemas } from "../api/client";
 
@@ -68,7 +69,10 @@ export function axleLane(
   return {
     id: String(axle.id),
     label,
-    bands: [...band("pads", texts.pads, axle.pads_life), ...band("rotors", texts.rotors, axle.rotors_life)],
+    bands: [
+      ...band("pads", ofBrake(texts.pads, axle.brakes), axle.pads_life),
+      ...band("rotors", texts.rotors, axle.rotors_life),
+    ],
     marks,
   };
 }
@@ -187,7 +191,10 @@ export function soonestLane(
   ).map((mark) => ({ ...mark, text: shortened(mark.text) }));
   if (!first && !marks.length) return null;
   const bands = first ? axleLane(first, "", today).bands.slice(0, 1) : [];
-  const named = bands.map((band) => ({ ...band, label: say(texts.padsOf, { axle: first!.name }) }));
+  const named = bands.map((band) => ({
+    ...band,
+    label: ofBrake(say(texts.padsOf, { axle: first!.name }), first!.brakes),
+  }));
   return { id: `vehicle ${vehicle.id}`, label: vehicle.name, bands: named, marks };
 }
 

@@ -21,7 +21,7 @@ module Graver
             today: today.iso8601,
             axles: overview.axles.map { |axle| axle(axle) },
             findings: findings(overview),
-            fluid: fluid(all.fluid),
+            fluid: all.fluid && fluid(all.fluid),
             silent: all.silent,
             changes: all.changes.map { |change| change(change) },
             approaches: Approaches.call(@knowledge, chosen.slice(*Service::Household::Approaches::JUDGING)),

@@ -28,7 +28,7 @@ module Graver
                 },
             wheels: round.wheels.map { |wheel| wheel(wheel) },
             items: items(@knowledge.wheel_items),
-            vehicle_items: items(@knowledge.vehicle_items),
+            vehicle_items: items(@knowledge.vehicle_items.filter_map { |item| item.on(round.vehicle.kind) }),
             figures: figures(round.vehicle),
             methods: Catalogue.new(@knowledge).methods,
             events: events,

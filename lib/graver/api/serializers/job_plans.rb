@@ -20,7 +20,7 @@ module Graver
           ahead = { halts: plan.halts.map { |halt| halt(halt) }, fits: fits(plan), **standing(plan) }
           card = {
             torque: plan.torque.map { |set| torque(set, plan.job) },
-            fluid: fluid(plan.fluid),
+            fluid: plan.fluid && fluid(plan.fluid),
             money: money(plan)
           }
           {

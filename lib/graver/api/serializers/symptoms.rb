@@ -17,6 +17,7 @@ module Graver
                 {
                   id: symptom.id,
                   label: symptom.label,
+                  vehicles: symptom.vehicles,
                   questions: symptom.questions.map { |question| question(question) }
                 }
               end

@@ -15,9 +15,17 @@ module Graver
           brakes: nil,
           calipers: nil,
           sensors: nil,
-          parking_brakes: nil
+          parking_brakes: nil,
+          vehicles: nil
         ) do
           const_set :FACES, { "faces" => %w[inner outer], "shoes" => %w[leading trailing] }.freeze
+
+          # The same with the marks a kind of vehicle can have, or nil where it hasn't any such thing.
+          def on(kind)
+            return unless vehicles.nil? || vehicles.include?(kind)
+
+            with(marks: marks.select { |mark| mark.vehicles.nil? || mark.vehicles.include?(kind) })
+          end
 
           # -> Mark with that id, or nil
           def mark(id) = marks.find { |mark| mark.id == id }

@@ -5,7 +5,8 @@ module Graver
     module Judgement
       # A mark an inspected item can have (knowledge/conditions.yml); marks of one group exclude each other. gone_after:
       # the part that has to be inspected on every axle before a symptom counts as gone, or nil; moves: how a pin or a
-      # piston moves ("free", "stiff", "seized"), or nil; source: id in knowledge/sources.yml, or nil: the file's
+      # piston moves ("free", "stiff", "seized"), or nil; vehicles: kinds that can have it, or nil: all; source: id in
+      # knowledge/sources.yml, or nil: the file's
       Mark =
         Entry.define(
           :id,
@@ -16,6 +17,7 @@ module Graver
           caution: nil,
           gone_after: nil,
           moves: nil,
+          vehicles: nil,
           source: nil
         )
     end

@@ -6,7 +6,7 @@ module Graver
       # A symptom, its questions, and its outcomes (knowledge/rules/symptoms.yml): the first outcome whose conditions
       # hold.
       Symptom =
-        Entry.define(:id, :label, :questions, :outcomes) do
+        Entry.define(:id, :label, :questions, :outcomes, vehicles: nil) do
           # answers: { question id => option id } -> Outcome
           def outcome(answers)
             outcomes.find { |each| each.when.all? { |question, option| answers[question] == option } }

@@ -7,6 +7,8 @@ module Graver
       class InspectionOrder
         # As seen from above with the front ahead; left and right are the vehicle's.
         CLOCKWISE = %w[front_left front_right rear_right rear_left].freeze
+        # A trailer's single axle stands where a front one would, its middle one between the two.
+        AXLES = { "single" => "front", "middle" => "front" }.freeze
         # "across" takes one axle at a time.
         DIRECTIONS = %w[clockwise anticlockwise across].freeze
 
@@ -21,7 +23,7 @@ module Graver
         # [["front", "left"], ...] of the corners that are there -> the same, in walking order.
         def corners(present)
           rank = order.each_with_index.to_h
-          present.sort_by { |axle, side| rank.fetch("#{axle}_#{side}") }
+          present.sort_by { |axle, side| [rank.fetch("#{AXLES.fetch(axle, axle)}_#{side}"), AXLES.key?(axle) ? 1 : 0] }
         end
 
         # Kinds of position that exist, in reading order; unnamed ones come last.

@@ -75,15 +75,15 @@ module Graver
           end
 
         # priors: a part ("pad", "rotor") and a kind of vehicle -> Prior; costs: NextLook::Costs
-        def initialize(history_builder:, priors:, driving_prior:, costs:)
+        def initialize(history_builder:, priors:, driving_priors:, costs:)
           @history_builder = history_builder
           @priors = priors
-          @driving_prior = driving_prior
+          @driving_priors = driving_priors
           @costs = costs
         end
 
-        # odometer: [[Date, km], ...] from the vehicle's whole log -> Driving
-        def driving(odometer) = Driving.from(odometer, @driving_prior)
+        # odometer: [[Date, km], ...] from the vehicle's whole log; kind: of vehicle -> Driving
+        def driving(odometer, kind = nil) = Driving.from(odometer, @driving_priors.fetch(kind) { @driving_priors[nil] })
 
         # entries: [Entry] up to now; specifications: { "pad" => PartSpecification or nil, "rotor" => ... } of what
         # there is; beside: { said: [Hearsay] of its pads, moved: [Movement] of its pins and pistons, others: [[[Entry],

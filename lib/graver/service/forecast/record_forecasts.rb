@@ -57,7 +57,7 @@ module Graver
             specifications: file.specifications,
             as_of_date: inspection.date,
             as_of_km: inspection.odometer_km,
-            driving: @knowledge.outlook.driving(file.odometer.select { |date, _| date <= inspection.date }),
+            driving: driving(file, inspection.date),
             costs: Household::ScheduleChoices.new(@context).look_costs
           )
         end
@@ -73,6 +73,11 @@ module Graver
         end
 
         private
+
+        # As it was known that day.
+        def driving(file, day)
+          @knowledge.outlook.driving(file.odometer.select { |date, _| date <= day }, file.vehicle.kind)
+        end
 
         def keep_one(file, inspection)
           answer = at(file, inspection)

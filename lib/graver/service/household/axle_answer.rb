@@ -21,7 +21,7 @@ module Graver
         private
 
         def answer(file, limit_mm)
-          driving = @outlook.driving(file.odometer)
+          driving = @outlook.driving(file.odometer, file.vehicle.kind)
           last_date, last_km = file.odometer.max || [@context.today, 0.0]
           days = [(@context.today - last_date).to_i, 0].max
           asked = {

@@ -141,6 +141,9 @@ module Graver
         # The same as it is on file, or nil
         def known_new_pad_mm = length_mm(brake_kind.key("new_thickness"))
 
+        # Whether its brakes are worked by fluid.
+        def hydraulic? = place.fetch("hydraulics") == "fluid"
+
         # The log's valid entries: [Core::Wear::Entry].
         def entries = usable.entries
         # What else speaks for its pads, until a day (Core::Schedule::AxleForecast#call).

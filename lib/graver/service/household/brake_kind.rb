@@ -11,6 +11,8 @@ module Graver
         # The names of its parts, as texts have them (Message.part).
         PARTS = { "disc" => {}, "drum" => { "pad" => "brake_shoe", "rotor" => "drum" } }.freeze
 
+        SERVO = %w[drum_servo drum_electric].freeze
+
         # The name of the part a row on file is about: a row that names no shoe says by itself only that it is a pad's.
         def self.part_of(row) = row.part == "pad" && PADS["drum"].include?(row.pad) ? "brake_shoe" : row.part
 
@@ -29,7 +31,7 @@ module Graver
 
         def drum? = @brakes == "drum"
         # Whether its shoes push each other: then the trailing one, the secondary, wears more.
-        def servo? = @place["calipers"] == "drum_servo"
+        def servo? = SERVO.include?(@place["calipers"])
         # Positions of what wears at each wheel -> ["inner", "outer"]
         def pads = PADS.fetch(@brakes)
         # "new_thickness" -> "pad.new_thickness", or of the lining

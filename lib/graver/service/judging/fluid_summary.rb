@@ -13,9 +13,11 @@ module Graver
           @knowledge = knowledge
         end
 
-        # VehicleOverviews::Overview -> Summary
+        # VehicleOverviews::Overview -> Summary, or nil of a trailer, which has none
         def call(overview)
           file = overview.axles.first.file
+          return unless file.hydraulic?
+
           grade = file.choice("fluid.grade")
           points, mixing = @knowledge.findings.fetch("boiling")[grade], @knowledge.findings.fetch("mixing")[grade]
           headroom = headroom_ml(overview, overview.axles.first)

@@ -131,7 +131,7 @@ module Graver
             specifications: file.specifications,
             as_of_date: @stamp.date,
             as_of_km: @stamp.odometer_km,
-            driving: @knowledge.outlook.driving(file.odometer)
+            driving: @knowledge.outlook.driving(file.odometer, file.vehicle.kind)
           }
           @context.outlooks.fetch([@context.english, asked]) { @knowledge.outlook.call(**asked) }
         end

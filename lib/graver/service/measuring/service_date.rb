@@ -110,7 +110,8 @@ module Graver
             end
           driving =
             @context.knowledge.outlook.driving(
-              @inspections.map { |inspection| [inspection.date, inspection.odometer_km] }.uniq
+              @inspections.map { |inspection| [inspection.date, inspection.odometer_km] }.uniq,
+              @vehicle.kind
             )
           Core::Judgement::OdometerQuestion.call(
             km: odometer_km,

@@ -59,7 +59,11 @@ module Graver
           discs = given.fetch("discs", {}).transform_keys(&:to_sym)
           vehicle =
             Household::AddVehicle.new(@context).call(
-              { name: given["name"], kind: given["kind"], distance_unit: given["distance_unit"], discs: },
+              {
+                **given.slice("name", "kind", "distance_unit", "brakes").transform_keys(&:to_sym),
+                axles: given.fetch("axles").length,
+                discs:
+              },
               sample: true
             )
           ids = vehicle.axles.to_h { |axle| [axle.name, axle.id] }

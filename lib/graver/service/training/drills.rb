@@ -30,6 +30,8 @@ module Graver
           "brackets" => "separate",
           "hose_holders" => "clip",
           "driven" => "front",
+          "brakes" => "disc",
+          "hydraulics" => "fluid",
           "trims" => "none",
           "axles" => "front"
         }.freeze

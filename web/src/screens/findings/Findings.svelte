@@ -176,7 +176,7 @@
     </div>
     <section class="sheet">
       <h2>{texts.noticedSomethingOnTheRoad}</h2>
-      <SymptomQuestions vehicle={vehicle.id} {states} />
+      <SymptomQuestions vehicle={vehicle.id} kind={vehicle.kind} {states} />
     </section>
     <section class="sheet">
       <h2>{texts.aShopsClaim}</h2>

@@ -7,12 +7,17 @@
   import StateMark from "../../parts/StateMark.svelte";
 
   /** Something noticed on the road: one question after the other, then a severity. */
-  let { vehicle, states }: { vehicle: number; states: Schemas["State"][] } = $props();
+  let { vehicle, kind, states }: { vehicle: number; kind: Schemas["VehicleKind"]; states: Schemas["State"][] } =
+    $props();
   let symptoms = $state.raw<Schemas["Symptom"][]>([]);
   let chosen = $state<Schemas["Symptom"] | null>(null);
   let answers = $state<Record<string, string>>({});
   let outcome = $state.raw<Schemas["SymptomOutcome"] | null>(null);
-  lazyApi.symptoms().then((found) => (symptoms = found.symptoms));
+  lazyApi
+    .symptoms()
+    .then(
+      (found) => (symptoms = found.symptoms.filter((each) => each.vehicles === null || each.vehicles.includes(kind))),
+    );
 
   const open = $derived(chosen?.questions.find((question) => !answers[question.id]) ?? null);
 

@@ -6,7 +6,7 @@
   import { upperFirst } from "../../format/words";
 
   /** The fluid that comes back, what the job needs of it, and the order of bleeding. */
-  let { fluid }: { fluid: Schemas["JobPlan"]["fluid"] } = $props();
+  let { fluid }: { fluid: Schemas["JobFluid"] } = $props();
   const others = $derived(fluid.may.filter((grade) => grade !== fluid.grade));
 </script>
 

@@ -113,7 +113,7 @@
           : texts.hoursCommonPractice}
     </p>
   </section>
-  <JobFluid {fluid} />
+  {#if fluid}<JobFluid {fluid} />{/if}
 </div>
 {#if sums.rotors.length}
   <section class="sheet scroll">

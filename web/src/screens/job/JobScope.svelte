@@ -118,7 +118,7 @@
         <fieldset disabled={!job.open || job.busy} class="rotors">
           <legend>{ofBrake(texts.theRotors, here?.axle.brakes)}</legend>
           <div class="row">
-            {#each ROTORS as [id, label] (id)}
+            {#each ROTORS.filter(([id]) => id === "stay" || id in axle.rotors.works) as [id, label] (id)}
               <RadioField
                 name="rotors-{axle.id}"
                 {id}

@@ -9,12 +9,14 @@
   import { api, Refusal, type Schemas } from "../../api/client";
   import Problem from "../../parts/Problem.svelte";
 
-  type Kind = "car" | "van" | "off_roader" | "pickup" | "motorcycle";
+  type Kind = Schemas["VehicleKind"];
   let name = $state("");
   let kind = $state<Kind>("car");
   let drive = $state<Schemas["Drive"]>("combustion");
   let unit = $state<"km" | "mi">("km");
   let frontDiscs = $state("2");
+  let axles = $state("1");
+  let brakes = $state<"drum_overrun" | "drum_electric">("drum_overrun");
   let error = $state<unknown>(null);
   let busy = $state(false);
   const nameFault = $derived(
@@ -28,9 +30,10 @@
       const vehicle = await api.addVehicle({
         name,
         kind,
-        drive: kind === "motorcycle" ? "combustion" : drive,
+        drive: kind === "motorcycle" || kind === "trailer" ? "combustion" : drive,
         distance_unit: unit,
-        discs: kind === "motorcycle" ? { front: Number(frontDiscs), rear: 1 } : {},
+        ...(kind === "motorcycle" ? { discs: { front: Number(frontDiscs), rear: 1 } } : {}),
+        ...(kind === "trailer" ? { axles: Number(axles) as 1 | 2 | 3, brakes } : {}),
       });
       await push(`/vehicles/${vehicle.id}/first`);
     } catch (refused) {
@@ -61,9 +64,20 @@
       { id: "off_roader", label: texts.offRoader },
       { id: "pickup", label: texts.pickup },
       { id: "motorcycle", label: texts.motorcycle },
+      { id: "trailer", label: texts.trailer },
     ]}
   />
-  {#if kind !== "motorcycle"}
+  {#if kind === "trailer"}
+    <RadioGroup legend={texts.axles} bind:chosen={axles} options={["1", "2", "3"].map((id) => ({ id, label: id }))} />
+    <RadioGroup
+      legend={texts.trailerBrakes}
+      bind:chosen={brakes}
+      options={[
+        { id: "drum_overrun", label: texts.overrun },
+        { id: "drum_electric", label: texts.electric },
+      ]}
+    />
+  {:else if kind !== "motorcycle"}
     <RadioGroup legend={common.drive} bind:chosen={drive} options={common.drives} />
   {:else}
     <RadioGroup
@@ -83,6 +97,7 @@
       { id: "mi", label: texts.miles },
     ]}
   />
+  {#if kind === "trailer"}<p class="quiet">{texts.distanceTowed}</p>{/if}
   <p class="quiet">{texts.notCovered}</p>
   {#if error && !nameFault}<Problem {error} />{/if}
   <div class="row">

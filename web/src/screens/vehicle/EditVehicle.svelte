@@ -45,7 +45,7 @@
         { id: "mi", label: common.miles },
       ]}
     />
-    {#if vehicle.kind !== "motorcycle"}
+    {#if vehicle.kind !== "motorcycle" && vehicle.kind !== "trailer"}
       <SelectField label={common.drive} bind:value={drive} options={common.drives} />
     {/if}
   </div>

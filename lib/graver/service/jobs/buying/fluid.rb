@@ -18,10 +18,10 @@ module Graver
           @owned = Workshop::OwnedTools.new(context)
         end
 
-        # VehicleOverviews::Overview, Scope::Chosen, Steps::Ordered -> Summary
+        # VehicleOverviews::Overview, Scope::Chosen, Steps::Ordered -> Summary, or nil of a trailer, which has none
         def call(overview, chosen, ordered)
           fluid = Judging::FluidSummary.new(@knowledge)
-          card = fluid.call(overview)
+          card = fluid.call(overview) or return
           pushing = chosen.included.select { |axle| works(ordered, axle).include?("push") }
           pushed = pushing.map { |axle| fluid.pushed_ml(axle.overview, new_rotors: axle.works.include?("rotors_new")) }
           bled = ordered.lifts.flat_map(&:bleeding)

@@ -230,7 +230,7 @@ module Graver
           lists = {
             parts: shopping.parts(ordered, files(works), torque, job),
             tools: shopping.tools(ordered, torque, job),
-            consumables: shopping.consumables(ordered, fluid.plan, torque, job)
+            consumables: shopping.consumables(ordered, fluid&.plan, torque, job)
           }
           money =
             Jobs::Money.new(@context, hours_of: ->(earlier) { ordered(earlier).lifts }).call(

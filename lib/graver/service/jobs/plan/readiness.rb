@@ -168,7 +168,7 @@ module Graver
         end
 
         def fluid(plan)
-          card = plan.fluid
+          card = plan.fluid or return []
           if card.bleeds && card.grade.nil?
             unknown =
               item("grade", "fluid", Message.of("readiness.grade"), axle_id: plan.scope.axles.first.file.axle.id)
