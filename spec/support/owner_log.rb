@@ -3,13 +3,14 @@
 require "yaml"
 
 # Logs as owners write them (spec/reference/logs.yml), each row as "KM WHAT ...": "0 fit 11.2", "20000 pads 8.0 7.9 8.1
-# 8.0" (left inner, left outer, right inner, right outer; "-" unread), "20000 pads visual 8 7 8 8", "20000 left_inner
+# 8.0" (left inner, left outer, right inner, right outer, or leading and trailing; "-" unread), "20000 pads visual 8 7 8 8", "20000 left_inner
 # 6.0", "20000 rotors micrometer 22.1 22.0", "20000 squealer left_inner". 12,000 km are driven in a year.
 class OwnerLog
   Wear = Graver::Core::Wear
   ROWS = YAML.safe_load_file(File.expand_path("../reference/logs.yml", __dir__)).fetch("logs")
   BEGUN = Date.new(2016, 1, 1)
   PADS = %w[left_inner left_outer right_inner right_outer].freeze
+  SHOES = %w[left_leading left_trailing right_leading right_trailing].freeze
   SIDES = %w[left right].freeze
   METHODS = %w[caliper micrometer rule visual percent gauge].freeze
   UNITS = %w[mm 32nd in].freeze
@@ -50,10 +51,12 @@ class OwnerLog
   def at_km = @row.fetch("at").to_f
   def day(km) = BEGUN + (km * 365 / 12_000.0).floor
 
+  def pads = @row["kind"] == "drum" ? SHOES : PADS
+
   def specification
     Wear::PartSpecification.new(
       part: @part,
-      components: @part == "pad" ? PADS : SIDES,
+      components: @part == "pad" ? pads : SIDES,
       new_mm: @row["new"]&.to_f,
       limit_mm: @row.fetch("limit").to_f,
       backing_mm: 5.0,
@@ -80,7 +83,7 @@ class OwnerLog
   def readings(km, at, what, rest)
     method = METHODS.include?(rest.first) ? rest.shift : "caliper"
     unit = UNITS.include?(rest.first) ? rest.shift : "mm"
-    places = { "pads" => PADS, "rotors" => SIDES }.fetch(what, [what])
+    places = { "pads" => pads, "rotors" => SIDES }.fetch(what, [what])
     places
       .zip(rest)
       .reject { |_, value| value == "-" }

@@ -12,7 +12,8 @@ module Graver
         # Where a component with no known fitting begins: somewhere between new and its limit.
         Guess = Value.define(:value_mm, :standard_uncertainty_mm, :shared_mm)
 
-        # Parts of one axle began together: what one is off from another, as a share of the spread of where they begin.
+        # Parts of one axle began together: what one is off from another, as a share of the spread of where they begin;
+        # or, where they were first found further apart, as far as that. Nothing else says how they had worn till then.
         APART = 0.1
 
         module_function
@@ -21,7 +22,10 @@ module Graver
         def call(history)
           rows =
             history.sets.each_with_index.flat_map do |set, number|
-              set.flat_map { |component, fitting| rows(component, fitting, number, history.limit_mm) }
+              found_apart_mm = found_apart_mm(set)
+              set.flat_map do |component, fitting|
+                rows(component, fitting, number, start_of(fitting, history.limit_mm, found_apart_mm))
+              end
             end
           epochs =
             (rows + moved(history, rows) + beside(history))
@@ -45,7 +49,14 @@ module Graver
             history.said.map { |said| [said.odometer_km, last, :said, said] }
         end
 
-        def rows(component, fitting, number, limit_mm)
+        # How far from each other the parts of a set with no known fitting were, where they were first read together.
+        def found_apart_mm(set)
+          first = set.values.reject(&:fitted_km).filter_map { |fitting| fitting.observations.first }
+          together = first.group_by(&:distance_km).values
+          together.map { |read| read.map { |each| each.thickness.value_mm }.minmax.reduce(:-).abs }.max || 0.0
+        end
+
+        def rows(component, fitting, number, beginning)
           readings =
             fitting.observations.map do |observation|
               [observation.distance_km, number, :read, [component, observation]]
@@ -54,17 +65,18 @@ module Graver
           return [] unless start
 
           chosen = fitting.fitted_km && fitting.choices ? [[start, number, :choices, fitting.choices]] : []
-          [[start, number, :fit, [component, start_of(fitting, limit_mm)]], *chosen, *readings]
+          [[start, number, :fit, [component, beginning]], *chosen, *readings]
         end
 
-        def start_of(fitting, limit_mm)
+        def start_of(fitting, limit_mm, found_apart_mm)
           return fitting.new if fitting.fitted_km
 
           spread_mm = [(fitting.new.value_mm - limit_mm).abs, 1.0].max
+          shared_mm = spread_mm * Math.sqrt(1 - (APART**2))
           Guess.new(
             value_mm: (fitting.new.value_mm + limit_mm) / 2.0,
-            standard_uncertainty_mm: spread_mm,
-            shared_mm: spread_mm * Math.sqrt(1 - (APART**2))
+            standard_uncertainty_mm: Math.hypot(shared_mm, [APART * spread_mm, found_apart_mm / 2.0].max),
+            shared_mm:
           )
         end
 
@@ -81,7 +93,7 @@ module Graver
           )
         end
 
-        private_class_method :moved, :beside, :rows, :start_of, :epoch
+        private_class_method :moved, :beside, :found_apart_mm, :rows, :start_of, :epoch
       end
     end
   end
