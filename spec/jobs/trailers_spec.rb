@@ -134,5 +134,12 @@ RSpec.describe "Jobs on trailers" do
     works = ask(:get, "/axles/#{axles.first}/job-plan")["axles"].first
     expect(works.to_s).not_to match(/fluid|caliper/i)
     expect(ask(:get, "/vehicles/#{car["id"]}")["fluid"]).to be_nil
+    expect(ask(:get, "/vehicles/#{car["id"]}/findings")["fluid"]).to be_nil
+    ask(
+      :post,
+      "/vehicles/#{car["id"]}/claims/log",
+      { axle: axles[1], part: "pad", value: "3", odometer: { value: "9000" } }
+    )
+    expect(status).to be_between(200, 201)
   end
 end

@@ -9,7 +9,9 @@ module Graver
       WORDS = {
         "axle" => {
           "front" => /\b(front|f[lr]?)\b/,
-          "rear" => /\b(rear|back|r[lr])\b/
+          "rear" => /\b(rear|back|r[lr])\b/,
+          "middle" => /\b(middle|mid)\b/,
+          "single" => /\bsingle\b/
         },
         "side" => {
           "left" => /\b(left|l|lh|fl|rl|nearside)\b/,

@@ -63,6 +63,7 @@ export const thatDidNotWork = "That didn't work";
 export const bandSpoken = "{text}: 8 in 10 between {round} and {round2} days from now";
 export const offTheScale = "{label}: off the scale";
 export const unitFromNow = "{unit} from now";
+export const andCountMore = "And {count} more.";
 export const reachTheirLimit = "{what} reach their limit";
 export const doesNotCount = "Doesn't count:";
 export const changedElsewhere = "Changed in another window";

@@ -6,6 +6,7 @@
   import { Button } from "carbon-components-svelte";
   import { lazyApi } from "../../api/lazyApi";
   import type { Schemas } from "../../api/client";
+  import { ofBrake } from "../../format/words";
   import { FormState } from "../../parts/formState.svelte";
 
   /** "They say 2 mm front": compared with the log. */
@@ -21,7 +22,10 @@
   let logged = $state(false);
   const log = new FormState();
   const chosen = $derived(Number(axle));
-  const loggable = $derived(said !== null && part === "pad");
+  const drums = $derived(findings.axles.find((each) => each.id === chosen)!.corners[0]!.drum !== null);
+  /** Of a drum brake a shop names the shoes' thickness only. */
+  const asked = $derived(drums ? "pad" : part);
+  const loggable = $derived(said !== null && asked === "pad");
 
   const save = async (event: SubmitEvent) => {
     event.preventDefault();
@@ -36,7 +40,7 @@
     logged = false;
     const taken = await form.act(
       async () =>
-        (said = await lazyApi.claim(findings.vehicle.id, { axle: chosen, part: part as "pad" | "rotor", value })),
+        (said = await lazyApi.claim(findings.vehicle.id, { axle: chosen, part: asked as "pad" | "rotor", value })),
     );
     if (!taken) said = null;
   }
@@ -54,8 +58,8 @@
     label={texts.part}
     bind:value={part}
     options={[
-      { id: "pad", label: texts.pads },
-      { id: "rotor", label: common.rotors },
+      { id: "pad", label: ofBrake(texts.pads, drums ? "drum" : "disc") },
+      ...(drums ? [] : [{ id: "rotor", label: common.rotors }]),
     ]}
   />
   <SelectField

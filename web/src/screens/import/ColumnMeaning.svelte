@@ -30,7 +30,7 @@
 
   type Pick = "axle" | "side" | "part" | "pad" | "method" | "unit";
   const choices: [Pick, string[]][] = [
-    ["axle", ["front", "rear"]],
+    ["axle", ["front", "rear", "middle", "single"]],
     ["side", ["left", "right"]],
     ["part", ["pad", "rotor", "drum"]],
     ["pad", ["inner", "outer", "leading", "trailing"]],
