@@ -34,6 +34,7 @@ RSpec.describe "Severities" do
       "magnet.dead",
       "coupling.play",
       "coupling.breakaway",
+      "threads.stripped",
       "symptom.pushes",
       "symptom.warning_light",
       "symptom.grinding",
@@ -148,7 +149,7 @@ RSpec.describe "Severities" do
     answers = KNOWLEDGE.works.flat_map(&:answers)
     grave = marks.select { |_, mark| mark.severity }.keys
     open = grave.reject { |id| answers.include?(id) || answers.include?(id.split(".").first) }
-    expect(open.grep_v(/\A(pipe|bearing|axle_seal|coupling)\.|ledges.rusted|brake_cable.frayed/)).to contain_exactly(
+    expect(open.grep_v(/\A(pipe|bearing|axle_seal|coupling|threads)\.|ledges.rusted|brake_cable.frayed/)).to contain_exactly(
       "symptom.sinking_pedal",
       "symptom.fluid_loss",
       "symptom.warning_light",

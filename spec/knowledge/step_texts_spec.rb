@@ -15,7 +15,7 @@ RSpec.describe "Texts of the steps" do
   let(:verbs) { <<~WORDS.split }
     Apply Back Bed Bend Break Brush Check Chock Clamp Clean Clear Clip Compare Connect Deglaze Draw Drive Fit Hang Hitch Hold Hook
     If Jack Keep Lay Leave Let Lift Look Lower Make Mark Measure Note Open Pack Park Photograph Pick Plug Press Pry Pull Pump Push Put Read
-    Release Reuse Reverse Run Screw Seat Set Shake Slacken Slide Soak Spin Start Stop Swing Take Tighten Torque Turn Unclip Undo Use Wash Wet
+    Release Reuse Reverse Run Screw Seat Set Shake Slacken Slide Soak Spin Start Stop Swing Take Tighten Torque Turn Unclip Undo Unlock Use Wash Wet
     When Wind Wipe
   WORDS
 
