@@ -12,8 +12,8 @@ class Screenshooter
   # name => [address, text to wait for, size, theme]
   PICTURES = {
     "garage" => ["/#/", "Every axle", DESK, "light"],
-    "vehicle" => ["/#/vehicles/1", "Logbook", DESK, "light"],
-    "brake-data" => ["/#/axles/5/brake-data", "Caliper kind", DESK, "light"],
+    "vehicle" => ["/#/vehicles/5", "Logbook", DESK, "light"],
+    "brake-data" => ["/#/axles/5/brake-data", "Brake kind", DESK, "light"],
     "inspection" => ["/#/vehicles/1/inspection", "Front left inner pad", DESK, "light"],
     "inspection-phone" => ["/#/vehicles/1/inspection", "Front left inner pad", PHONE, "light"],
     "inspection-large" => ["/#/vehicles/3/inspection", "Front left inner pad", DESK, "dark"],
